@@ -1,0 +1,40 @@
+/** The small schemas that the records are made of. */
+import { z } from 'zod'
+
+/** Unicode control characters but tab and line feed: they have no place in a name, and PostgreSQL refuses U+0000. */
+// eslint-disable-next-line no-control-regex -- the rule guards against exactly what this pattern is for
+const CONTROL = /[\u0000-\u0008\u000b-\u001f\u007f]/
+
+export const idSchema = z
+  .string()
+  .regex(/^[a-z0-9][a-z0-9-]{0,63}$/, 'must be 1 to 64 lower-case letters, digits or hyphens')
+
+export const nameSchema = z
+  .string()
+  .trim()
+  .min(1, 'is empty; write a name')
+  .max(120, 'is longer than 120 characters; shorten it')
+  .refine((text) => !CONTROL.test(text), 'holds a control character; type it again without it')
+
+export const noteSchema = z
+  .string()
+  .max(2000, 'is longer than 2000 characters; shorten it')
+  .refine((text) => !CONTROL.test(text), 'holds a control character; type it again without it')
+
+export const versionSchema = z.int().min(1)
+
+const within = (least: number, most: number, unit: string) =>
+  z
+    .number()
+    .min(least, `must be at least ${least} ${unit}`.trim())
+    .max(most, `must be at most ${most} ${unit}`.trim())
+
+export const voltsSchema = within(12, 1000, 'V')
+export const ampsSchema = within(0.1, 3000, 'A')
+export const dutySchema = within(1, 100, '%')
+export const percentSchema = within(0, 100, '%')
+export const diameterMmSchema = within(0.3, 10, 'mm')
+export const thicknessMmSchema = within(0.1, 300, 'mm')
+export const lengthMmSchema = within(0.5, 1_000_000, 'mm')
+export const amountSchema = within(0, 1e9, '')
+export const countSchema = z.int().min(1, 'must be at least 1').max(100_000, 'must be at most 100000')

@@ -1,0 +1,29 @@
+/** The shop itself: how it writes numbers, which rule book it is under, and its own figures for the assumptions. */
+import { z } from 'zod'
+import { ASSUMPTION_KEYS, ASSUMPTIONS } from '../assumptions/list.ts'
+import { idSchema, nameSchema } from './fields.ts'
+
+const changedSchema = z.partialRecord(z.enum(ASSUMPTION_KEYS), z.number()).check((ctx) => {
+  for (const [key, value] of Object.entries(ctx.value)) {
+    const definition = ASSUMPTIONS[key as keyof typeof ASSUMPTIONS]
+    if (value < definition.least || value > definition.most) {
+      ctx.issues.push({
+        code: 'custom',
+        path: [key],
+        input: value,
+        message: `(${definition.name}) must be between ${definition.least} and ${definition.most} ${definition.unit}`,
+      })
+    }
+  }
+})
+
+export const shopSchema = z.strictObject({
+  id: idSchema,
+  name: nameSchema,
+  unitSystem: z.enum(['imperial', 'metric']),
+  ruleBook: z.enum(['north-american']),
+  currency: z.string().regex(/^[A-Z]{3}$/, 'must be a three-letter currency code such as USD'),
+  /** Only what the shop has changed from the default. */
+  assumptions: changedSchema,
+})
+export type Shop = z.infer<typeof shopSchema>

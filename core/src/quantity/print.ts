@@ -1,0 +1,49 @@
+/** Prints an inside value the way the shop writes it; what is printed parses back to the same value. */
+import { KINDS, type QuantityKind } from './kinds.ts'
+import type { UnitSystem } from './units.ts'
+
+/** Only what was written as a fraction prints as one: 0.0622 in is not rounded to 1/16. */
+const FRACTION_TOLERANCE_IN = 1e-6
+const FINEST_DENOMINATOR = 64
+
+/** `0.25` → `1/4`, `1.5` → `1-1/2`; null where it is no such fraction. */
+export function asFraction(inches: number): string | null {
+  const sixtyFourths = Math.round(inches * FINEST_DENOMINATOR)
+  if (sixtyFourths === 0) return null
+  if (Math.abs(inches - sixtyFourths / FINEST_DENOMINATOR) > FRACTION_TOLERANCE_IN) return null
+  const whole = Math.floor(sixtyFourths / FINEST_DENOMINATOR)
+  let numerator = sixtyFourths - whole * FINEST_DENOMINATOR
+  let denominator = FINEST_DENOMINATOR
+  if (numerator === 0) return `${whole}`
+  while (numerator % 2 === 0) {
+    numerator /= 2
+    denominator /= 2
+  }
+  // 3/64 of a sheet reads worse than its decimal; workshop rules stop at 1/32.
+  if (denominator > 32) return null
+  return whole > 0 ? `${whole}-${numerator}/${denominator}` : `${numerator}/${denominator}`
+}
+
+function decimal(value: number, decimals: number): string {
+  const text = value.toFixed(decimals)
+  return text.includes('.') ? text.replace(/0+$/, '').replace(/\.$/, '') : text
+}
+
+/**
+ * @param kind what is printed
+ * @param value in the inside unit (mm, mm/min, L/min, g, L)
+ * @param system the shop's unit setting
+ * @returns for example `1/4 in`, `0.0598 in`, `6.35 mm`, `280 in/min`
+ */
+export function printQuantity(kind: QuantityKind, value: number, system: UnitSystem): string {
+  const { bare, decimals, fractions } = KINDS[kind]
+  const unit = bare[system]
+  const amount = value / unit.worth
+  if (fractions && system === 'imperial' && kind !== 'diameter') {
+    const fraction = asFraction(amount)
+    if (fraction !== null) return `${fraction} ${unit.name}`
+  }
+  // A small amount keeps three figures, so that 40 g is not printed as 0.09 lb.
+  const places = amount > 0 ? Math.max(decimals[system], 2 - Math.floor(Math.log10(amount))) : 0
+  return `${decimal(amount, Math.min(kind === 'mass' || kind === 'gasVolume' ? places : decimals[system], 4))} ${unit.name}`
+}

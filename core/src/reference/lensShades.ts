@@ -1,0 +1,30 @@
+/** Filter shades for the helmet. */
+import type { ProcessFamily } from './processes.ts'
+import { standard } from '../model/source.ts'
+
+interface ShadeRow {
+  readonly upToA: number
+  readonly least: number
+  readonly suggested: number
+}
+
+const WIRE: readonly ShadeRow[] = [
+  { upToA: 60, least: 7, suggested: 7 },
+  { upToA: 160, least: 10, suggested: 11 },
+  { upToA: 250, least: 10, suggested: 12 },
+  { upToA: 500, least: 10, suggested: 14 },
+]
+const GTAW: readonly ShadeRow[] = [
+  { upToA: 50, least: 8, suggested: 10 },
+  { upToA: 150, least: 8, suggested: 12 },
+  { upToA: 500, least: 10, suggested: 14 },
+]
+
+export const LENS_SHADE_SOURCE = standard('ANSI Z49.1 / AWS F2.2', true)
+
+/** @returns the least and the suggested shade number at a current */
+export function lensShade(family: ProcessFamily, currentA: number): { least: number; suggested: number } {
+  const rows = family === 'gtaw' ? GTAW : WIRE
+  const row = rows.find((r) => currentA <= r.upToA) ?? rows[rows.length - 1]
+  return { least: row?.least ?? 10, suggested: row?.suggested ?? 14 }
+}

@@ -1,0 +1,107 @@
+/** The welding processes: standard name, workshop word, ISO 4063 number, polarity, conventional load voltage. */
+import { standard, type Source } from '../model/source.ts'
+
+export const PROCESS_IDS = ['gmaw-short', 'gmaw-spray', 'fcaw-s', 'fcaw-g', 'gtaw-dc', 'gtaw-ac'] as const
+export type ProcessId = (typeof PROCESS_IDS)[number]
+
+/** What a power source is rated for; a transfer mode or a wave is chosen in the set-up. */
+export const PROCESS_FAMILIES = ['gmaw', 'fcaw', 'gtaw'] as const
+export type ProcessFamily = (typeof PROCESS_FAMILIES)[number]
+
+export const POLARITIES = ['dcep', 'dcen', 'ac'] as const
+export type Polarity = (typeof POLARITIES)[number]
+
+export interface Process {
+  readonly id: ProcessId
+  readonly family: ProcessFamily
+  readonly name: string
+  readonly workshopWord: string
+  readonly iso4063: string
+  readonly feedsWire: boolean
+  readonly shielded: boolean
+  /** The usual polarity; a wire's own data overrides it. */
+  readonly polarity: Polarity
+}
+
+const PROCESS_LIST: readonly Process[] = [
+  {
+    id: 'gmaw-short',
+    family: 'gmaw',
+    name: 'GMAW, short-circuit',
+    workshopWord: 'MIG, short-circuit',
+    iso4063: '135-D',
+    feedsWire: true,
+    shielded: true,
+    polarity: 'dcep',
+  },
+  {
+    id: 'gmaw-spray',
+    family: 'gmaw',
+    name: 'GMAW, spray',
+    workshopWord: 'MIG, spray',
+    iso4063: '135-S',
+    feedsWire: true,
+    shielded: true,
+    polarity: 'dcep',
+  },
+  {
+    id: 'fcaw-s',
+    family: 'fcaw',
+    name: 'FCAW-S',
+    workshopWord: 'flux-cored, self-shielded',
+    iso4063: '114',
+    feedsWire: true,
+    shielded: false,
+    polarity: 'dcen',
+  },
+  {
+    id: 'fcaw-g',
+    family: 'fcaw',
+    name: 'FCAW-G',
+    workshopWord: 'flux-cored, gas-shielded',
+    iso4063: '136',
+    feedsWire: true,
+    shielded: true,
+    polarity: 'dcep',
+  },
+  {
+    id: 'gtaw-dc',
+    family: 'gtaw',
+    name: 'GTAW, DC',
+    workshopWord: 'TIG, DC',
+    iso4063: '141',
+    feedsWire: false,
+    shielded: true,
+    polarity: 'dcen',
+  },
+  {
+    id: 'gtaw-ac',
+    family: 'gtaw',
+    name: 'GTAW, AC',
+    workshopWord: 'TIG, AC',
+    iso4063: '141',
+    feedsWire: false,
+    shielded: true,
+    polarity: 'ac',
+  },
+]
+
+export const PROCESSES: Readonly<Record<ProcessId, Process>> = Object.fromEntries(
+  PROCESS_LIST.map((process) => [process.id, process]),
+) as Record<ProcessId, Process>
+
+export interface LoadLine {
+  readonly baseV: number
+  readonly voltsPerAmp: number
+  /** Above this current the standard holds the load voltage constant. */
+  readonly flatAboveA: number
+}
+
+/** Conventional load voltage U₂ = base + slope · I₂, by process family. */
+export const LOAD_LINES: Readonly<Record<ProcessFamily, LoadLine>> = {
+  gmaw: { baseV: 14, voltsPerAmp: 0.05, flatAboveA: 600 },
+  fcaw: { baseV: 14, voltsPerAmp: 0.05, flatAboveA: 600 },
+  gtaw: { baseV: 10, voltsPerAmp: 0.04, flatAboveA: 600 },
+}
+
+export const LOAD_LINE_SOURCE: Source = standard('IEC 60974-1, 11.2 conventional load voltage', true)

@@ -1,0 +1,29 @@
+/** Current of tungsten electrodes in argon, alloyed types. */
+import type { CurrentRange } from './wireRanges.ts'
+import { standard } from '../model/source.ts'
+
+interface TungstenRow {
+  readonly diameterMm: number
+  readonly dcen: readonly [minA: number, maxA: number]
+  readonly ac: readonly [minA: number, maxA: number] | null
+}
+
+const ROWS: readonly TungstenRow[] = [
+  { diameterMm: 0.508, dcen: [5, 20], ac: null },
+  { diameterMm: 1.016, dcen: [15, 80], ac: [15, 80] },
+  { diameterMm: 1.5875, dcen: [70, 150], ac: [70, 150] },
+  { diameterMm: 2.38125, dcen: [150, 250], ac: [140, 235] },
+  { diameterMm: 3.175, dcen: [250, 400], ac: [225, 325] },
+  { diameterMm: 3.96875, dcen: [400, 500], ac: [300, 400] },
+]
+
+const SAME_SIZE_MM = 0.06
+const SOURCE = standard('AWS A5.12, annex, typical current ranges in argon', true)
+
+export const TUNGSTEN_DIAMETERS_MM: readonly number[] = ROWS.map((row) => row.diameterMm)
+
+/** @returns the range by diameter and wave; null for a diameter the table does not have */
+export function tungstenCurrentRange(diameterMm: number, wave: 'dcen' | 'ac'): CurrentRange | null {
+  const range = ROWS.find((row) => Math.abs(row.diameterMm - diameterMm) < SAME_SIZE_MM)?.[wave]
+  return range ? { minA: range[0], maxA: range[1], source: SOURCE } : null
+}
