@@ -1,7 +1,7 @@
 /** Answers an assumption: the shop's figure where it has changed it, else the default, with the source of whichever. */
 import type { Shop } from '../model/shop.ts'
 import { shopField } from '../model/source.ts'
-import { type Term, term } from '../model/working.ts'
+import type { Term } from '../model/working.ts'
 import { ASSUMPTIONS, type AssumptionDefinition, type AssumptionKey } from './list.ts'
 
 export interface Assume {
@@ -21,7 +21,14 @@ export function assumptionsOf(shop: Pick<Shop, 'assumptions'>): Assume {
       const source = changed
         ? shopField(`changed by the shop from ${definition.default} ${definition.unit}`.trim())
         : definition.source
-      return { ...term(symbol, definition.name, value(key), definition.unit, source), assumption: key }
+      return {
+        symbol,
+        name: definition.name,
+        value: value(key),
+        unit: definition.unit,
+        source,
+        assumption: key,
+      }
     },
   }
 }

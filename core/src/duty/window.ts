@@ -8,44 +8,78 @@ export interface WeldRun {
   readonly arcS: number
   readonly offS: number
   readonly times: number
+  /** Heating against the reference current, (I/I_ref)²; 1 when all welds run at one current. */
+  readonly heat: number
 }
 
-/**
- * Greatest arc-on time within any ten minutes of the sequence.
- *
- * Arc-on time within a sliding window is piecewise linear, so its maximum lies where the window starts with
- * an arc. A long run of one weld is cut to what ten minutes can hold: the rest only repeats.
- *
- * @param runs in the order of welding; times 0 is skipped
- * @returns s, from 0 to 600
- */
-export function worstArcOnS(runs: readonly WeldRun[]): number {
-  const starts: number[] = []
-  const arcs: number[] = []
+/** Arcs in the order of time, one array a property: a fit walks them often. */
+interface Arcs {
+  readonly startS: number[]
+  readonly endS: number[]
+  readonly heat: number[]
+  /** Heat spent before each arc, in s of full heat. */
+  readonly spentS: number[]
+}
+
+/** A long run of one weld is cut to what ten minutes can hold: the rest only repeats. */
+function layOut(runs: readonly WeldRun[]): Arcs {
+  const arcs: Arcs = { startS: [], endS: [], heat: [], spentS: [] }
   let clock = 0
-  for (const run of runs) {
-    const cycle = run.arcS + run.offS
-    const enough = cycle > 0 ? Math.ceil(PERIOD_S / cycle) + 1 : 1
-    for (let i = 0; i < Math.min(run.times, enough); i += 1) {
-      starts.push(clock)
-      arcs.push(run.arcS)
+  let spent = 0
+  for (const { arcS, offS, times, heat } of runs) {
+    const cycle = arcS + offS
+    if (cycle <= 0) continue
+    const enough = Math.min(times, Math.ceil(PERIOD_S / cycle) + 1)
+    for (let i = 0; i < enough; i += 1) {
+      arcs.startS.push(clock)
+      arcs.endS.push(clock + arcS)
+      arcs.heat.push(heat)
+      arcs.spentS.push(spent)
+      spent += arcS * heat
       clock += cycle
     }
   }
+  return arcs
+}
+
+/** Answers the heat spent until a time, for times that only ever rise: each call goes on where the last one stopped. */
+function heatMeter({ startS, endS, heat, spentS }: Arcs): (timeS: number) => number {
+  let next = 0
+  return (timeS) => {
+    while (next < startS.length && (startS[next] ?? 0) < timeS) next += 1
+    const last = next - 1
+    if (last < 0) return 0
+    const burnt = Math.min(timeS, endS[last] ?? 0) - (startS[last] ?? 0)
+    return (spentS[last] ?? 0) + burnt * (heat[last] ?? 0)
+  }
+}
+
+/**
+ * Greatest arc-on time, weighted by heat, within any ten minutes of the sequence.
+ *
+ * Heat within a sliding window is piecewise linear in the window's start, so its maximum lies where the window
+ * starts with an arc or ends with one.
+ *
+ * @param runs in the order of welding; times 0 is skipped
+ * @returns s; 0 to 600 when no heat is above 1
+ */
+export function worstArcOnS(runs: readonly WeldRun[]): number {
+  const arcs = layOut(runs)
+  const [toEnd, toStart, fromStart, fromEnd] = [
+    heatMeter(arcs),
+    heatMeter(arcs),
+    heatMeter(arcs),
+    heatMeter(arcs),
+  ]
   let worst = 0
-  let sum = 0
-  let end = 0
-  starts.forEach((start, first) => {
-    // `sum` holds the arcs from `first` up to, not including, `end`.
-    while (end < starts.length && (starts[end] ?? 0) < start + PERIOD_S) {
-      sum += arcs[end] ?? 0
-      end += 1
-    }
-    const last = end - 1
-    const overhang = (starts[last] ?? 0) + (arcs[last] ?? 0) - (start + PERIOD_S)
-    worst = Math.max(worst, sum - Math.max(0, overhang))
-    sum -= arcs[first] ?? 0
-  })
+  for (const [index, start] of arcs.startS.entries()) {
+    const end = arcs.endS[index] ?? start
+    worst = Math.max(
+      worst,
+      toEnd(start + PERIOD_S) - toStart(start),
+      fromStart(end) - fromEnd(end - PERIOD_S),
+    )
+  }
   return worst
 }
 
@@ -57,7 +91,7 @@ const LONGEST_PAUSE_S = 3600
 
 /**
  * Pause between welds that brings the worst ten minutes down to a duty.
- * @param duty allowed, %
+ * @param dutyPct allowed, %
  * @returns s, rounded up to a whole second; null when one weld alone is already over it
  */
 export function pauseForDutyS(runs: readonly WeldRun[], dutyPct: number): number | null {

@@ -4,22 +4,23 @@ import { z } from 'zod'
 /** Unicode control characters but tab and line feed: they have no place in a name, and PostgreSQL refuses U+0000. */
 // eslint-disable-next-line no-control-regex -- the rule guards against exactly what this pattern is for
 const CONTROL = /[\u0000-\u0008\u000b-\u001f\u007f]/
+/** Half of a character, left by text cut in two: no encoding holds it. */
+const HALF_CHARACTER = /\p{Surrogate}/u
+
+const clean = (schema: z.ZodString) =>
+  schema
+    .refine((text) => !CONTROL.test(text), 'holds a control character; type it again without it')
+    .refine((text) => !HALF_CHARACTER.test(text), 'holds half a character; type it again')
 
 export const idSchema = z
   .string()
   .regex(/^[a-z0-9][a-z0-9-]{0,63}$/, 'must be 1 to 64 lower-case letters, digits or hyphens')
 
-export const nameSchema = z
-  .string()
-  .trim()
-  .min(1, 'is empty; write a name')
-  .max(120, 'is longer than 120 characters; shorten it')
-  .refine((text) => !CONTROL.test(text), 'holds a control character; type it again without it')
+export const nameSchema = clean(
+  z.string().trim().min(1, 'is empty; write a name').max(120, 'is longer than 120 characters; shorten it'),
+)
 
-export const noteSchema = z
-  .string()
-  .max(2000, 'is longer than 2000 characters; shorten it')
-  .refine((text) => !CONTROL.test(text), 'holds a control character; type it again without it')
+export const noteSchema = clean(z.string().max(2000, 'is longer than 2000 characters; shorten it'))
 
 export const versionSchema = z.int().min(1)
 

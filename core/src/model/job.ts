@@ -23,11 +23,7 @@ export const jointSchema = z
     thicknessAMm: thicknessMmSchema,
     thicknessBMm: thicknessMmSchema,
     /** Fillet leg; null for a groove. */
-    legMm: z
-      .number()
-      .min(0.5, 'must be at least 0.5 mm')
-      .max(100, 'must be at most 100 mm')
-      .nullable(),
+    legMm: z.number().min(0.5, 'must be at least 0.5 mm').max(100, 'must be at most 100 mm').nullable(),
     rootGapMm: smallMm(20),
     rootFaceMm: smallMm(300),
     includedAngleDeg: z
@@ -50,6 +46,16 @@ export const jointSchema = z
     if (FILLET_KINDS.includes(joint.kind) && joint.legMm === null) {
       complain('legMm', 'is missing; a fillet is sized by its leg')
     }
+    if (
+      FILLET_KINDS.includes(joint.kind) &&
+      joint.passes !== null &&
+      joint.passes > 1 &&
+      joint.legMm !== null
+    ) {
+      const eachMm = joint.legMm / Math.sqrt(joint.passes)
+      if (eachMm < 1)
+        complain('passes', `leave less than a 1 mm leg to each; use fewer passes or a larger leg`)
+    }
     if (joint.kind === 'butt-v') {
       if (joint.includedAngleDeg === null) complain('includedAngleDeg', 'is missing; 60 degrees is usual')
       const thinner = Math.min(joint.thicknessAMm, joint.thicknessBMm)
@@ -71,7 +77,13 @@ export const jobSchema = z.strictObject({
   windKmPerH: z.number().min(0, 'must be 0 or more').max(150, 'must be at most 150 km/h').nullable(),
   quality: z.enum(QUALITIES),
   /** Working hours set aside for the whole job; null when nobody has said. */
-  hoursSetAside: z.number().min(0.05, 'must be at least 0.05 h').max(10_000, 'must be at most 10000 h').nullable(),
+  hoursSetAside: z
+    .number()
+    .min(0.05, 'must be at least 0.05 h')
+    .max(10_000, 'must be at most 10000 h')
+    .nullable(),
+  /** Seconds from the end of one weld to the start of the next; null takes the assumption for the process. */
+  pauseS: z.number().min(0, 'must be 0 s or more').max(3600, 'must be at most 3600 s').nullable(),
   setUpId: idSchema.nullable(),
   joints: z.array(jointSchema).min(1, 'needs at least one joint').max(500, 'holds more than 500 joints'),
 })

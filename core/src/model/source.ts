@@ -1,13 +1,7 @@
 /** Where a figure comes from. Every number that a screen shows can say it. */
 
 export type SourceKind =
-  | 'standard'
-  | 'handbook'
-  | 'data-plate'
-  | 'shop'
-  | 'job'
-  | 'common-practice'
-  | 'computed'
+  'standard' | 'handbook' | 'data-plate' | 'shop' | 'job' | 'common-practice' | 'computed'
 
 export interface Source {
   readonly kind: SourceKind

@@ -202,7 +202,8 @@ function inRange(kind: QuantityKind, written: string, value: number, context: Pa
   // The unit's worth may leave 100.00000000000001; the limits themselves are allowed.
   const slack = 1e-9 * of.most
   if (value < of.least - slack || value > of.most + slack) {
-    const side = value < of.least ? `below the least of ${print(of.least)}` : `above the most of ${print(of.most)}`
+    const side =
+      value < of.least ? `below the least of ${print(of.least)}` : `above the most of ${print(of.most)}`
     return fail(
       'out-of-range',
       `“${written}” is understood as ${Number(value.toPrecision(6))} ${insideUnit(kind)}, which is ${side}. ${hint(of, context)}`,

@@ -16,7 +16,8 @@ const run = (first: number, inches: number[]): ReadonlyMap<number, number> =>
 const CARBON_STEEL: GaugeTable = {
   id: 'carbon-steel',
   name: 'carbon steel sheet',
-  source: "Manufacturers' Standard Gage for steel sheet (from memory; checked by its rule of 41.82 lb/ft² per in)",
+  source:
+    "Manufacturers' Standard Gage for steel sheet (from memory; checked by its rule of 41.82 lb/ft² per in)",
   inches: run(
     3,
     [

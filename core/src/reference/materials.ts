@@ -40,7 +40,8 @@ const MATERIAL_LIST: readonly Material[] = [
     name: 'galvanised steel',
     family: 'carbon-steel',
     gauge: 'galvanised',
-    caution: 'Zinc fume gives metal-fume fever: take the coat off 2 in (50 mm) each side, extract, work upwind.',
+    caution:
+      'Zinc fume gives metal-fume fever: take the coat off 2 in (50 mm) each side, extract, work upwind.',
   },
   {
     id: 'stainless-304',

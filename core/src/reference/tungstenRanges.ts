@@ -20,7 +20,12 @@ const ROWS: readonly TungstenRow[] = [
 const SAME_SIZE_MM = 0.06
 const SOURCE = standard('AWS A5.12, annex, typical current ranges in argon', true)
 
-export const TUNGSTEN_DIAMETERS_MM: readonly number[] = ROWS.map((row) => row.diameterMm)
+/** @returns diameters whose range holds all of the currents, mm, smallest first */
+export const tungstenDiametersFor = (wave: 'dcen' | 'ac', leastA: number, mostA: number): readonly number[] =>
+  ROWS.filter((row) => {
+    const range = row[wave]
+    return range !== null && range[0] <= leastA && mostA <= range[1]
+  }).map((row) => row.diameterMm)
 
 /** @returns the range by diameter and wave; null for a diameter the table does not have */
 export function tungstenCurrentRange(diameterMm: number, wave: 'dcen' | 'ac'): CurrentRange | null {

@@ -11,7 +11,14 @@ interface RangeRow {
 const rows = (...list: [number, number, number][]): RangeRow[] =>
   list.map(([diameterMm, minA, maxA]) => ({ diameterMm, minA, maxA }))
 
-const SOLID_STEEL = rows([0.6, 30, 100], [0.8, 40, 150], [0.9, 60, 220], [1.0, 80, 250], [1.2, 100, 340], [1.6, 200, 450])
+const SOLID_STEEL = rows(
+  [0.6, 30, 100],
+  [0.8, 40, 150],
+  [0.9, 60, 220],
+  [1.0, 80, 250],
+  [1.2, 100, 340],
+  [1.6, 200, 450],
+)
 const SOLID_ALUMINIUM = rows([0.8, 50, 130], [0.9, 60, 160], [1.0, 80, 190], [1.2, 110, 240], [1.6, 160, 330])
 const CORED_SELF = rows([0.8, 40, 140], [0.9, 50, 190], [1.2, 100, 240], [1.6, 150, 320])
 const CORED_GAS = rows([0.9, 80, 210], [1.2, 120, 300], [1.6, 180, 400])
@@ -42,3 +49,13 @@ export function wireCurrentRange(wire: Wire): CurrentRange | null {
   const row = table(wire).find((r) => Math.abs(r.diameterMm - wire.diameterMm) < SAME_SIZE_MM)
   return row ? { minA: row.minA, maxA: row.maxA, source: TABLE_SOURCE } : null
 }
+
+/** @returns diameters of the same form and metal whose range holds all of the currents, mm, smallest first */
+export const wireDiametersFor = (
+  wire: Pick<Wire, 'form' | 'metal'>,
+  leastA: number,
+  mostA: number,
+): readonly number[] =>
+  table(wire)
+    .filter((row) => row.minA <= leastA && mostA <= row.maxA)
+    .map((row) => row.diameterMm)

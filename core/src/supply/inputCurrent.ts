@@ -46,7 +46,13 @@ export function drawOf(
       terms: [
         term('I₁max', 'greatest supply current', supply.i1MaxA, 'A', dataPlate()),
         term('I₂r', 'highest rated current', ratedA, 'A', dataPlate()),
-        term('U₂r', 'load voltage there', loadVoltage(family, ratedA), 'V', computed('conventional load voltage')),
+        term(
+          'U₂r',
+          'load voltage there',
+          loadVoltage(family, ratedA),
+          'V',
+          computed('conventional load voltage'),
+        ),
       ],
     }
   }
@@ -71,6 +77,16 @@ export function drawOf(
 export const inputCurrentA = (draw: Draw, currentA: number): number =>
   (loadVoltage(draw.family, currentA) * currentA) / draw.arcWattsPerA
 
+/**
+ * The inverse of {@link inputCurrentA}: the welding current at which a source draws this much.
+ * @returns A
+ */
+export function currentAtInputA(draw: Draw, inputA: number): number {
+  const arcW = Math.max(0, inputA) * draw.arcWattsPerA
+  const { baseV, voltsPerAmp } = LOAD_LINES[draw.family]
+  return (-baseV + Math.sqrt(baseV ** 2 + 4 * voltsPerAmp * arcW)) / (2 * voltsPerAmp)
+}
+
 /** @param dutyPct 0 to 100 @returns effective supply current, A: its heating over ten minutes */
 export function effectiveInputA(draw: Draw, currentA: number, dutyPct: number): number {
   const share = dutyPct / 100
@@ -86,13 +102,11 @@ export function currentAtEffectiveInputA(draw: Draw, limitA: number, dutyPct: nu
   const share = Math.max(dutyPct, 0.1) / 100
   const square = (limitA ** 2 - draw.idleA ** 2 * (1 - share)) / share
   if (square <= 0) return 0
-  const arcW = Math.sqrt(square) * draw.arcWattsPerA
-  const { baseV, voltsPerAmp } = LOAD_LINES[draw.family]
-  return (-baseV + Math.sqrt(baseV ** 2 + 4 * voltsPerAmp * arcW)) / (2 * voltsPerAmp)
+  return currentAtInputA(draw, Math.sqrt(square))
 }
 
-/** The working of {@link effectiveInputA}. */
-export function effectiveInputSteps(draw: Draw, currentA: number, dutyPct: number): Step[] {
+/** The working of {@link inputCurrentA}. */
+export function inputSteps(draw: Draw, currentA: number): Step[] {
   const input = inputCurrentA(draw, currentA)
   const arcV = loadVoltage(draw.family, currentA)
   return [
@@ -108,6 +122,14 @@ export function effectiveInputSteps(draw: Draw, currentA: number, dutyPct: numbe
       result: { symbol: 'I₁', value: input, unit: 'A' },
       source: DRAW,
     },
+  ]
+}
+
+/** The working of {@link effectiveInputA}. */
+export function effectiveInputSteps(draw: Draw, currentA: number, dutyPct: number): Step[] {
+  const input = inputCurrentA(draw, currentA)
+  return [
+    ...inputSteps(draw, currentA),
     {
       says: 'Its heating over the worst ten minutes',
       formula: 'I₁eff = √(I₁²·X + I₀²·(1 − X))',

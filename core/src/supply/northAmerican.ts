@@ -31,8 +31,20 @@ const AMPACITY_A: readonly [size: string, ampacityA: number][] = [
 
 const BREAKERS_A = [15, 20, 25, 30, 35, 40, 45, 50, 60, 70, 80, 90, 100, 110, 125, 150, 175, 200]
 
+/** UL 489, 200 % test: rating in A up to which the breaker trips within so many minutes. */
+const TRIP_AT_DOUBLE_MIN: readonly [upToA: number, minutes: number][] = [
+  [30, 2],
+  [50, 4],
+  [100, 6],
+  [150, 8],
+]
+
 /** `#12`, `12 awg`, `12AWG` are the same cable. */
-const normal = (size: string): string => `${size.replace(/^#/, '').replace(/\s*awg$/i, '').trim()} AWG`
+const normal = (size: string): string =>
+  `${size
+    .replace(/^#/, '')
+    .replace(/\s*awg$/i, '')
+    .trim()} AWG`
 
 export const northAmerican: RuleBook = {
   id: 'north-american',
@@ -51,6 +63,10 @@ export const northAmerican: RuleBook = {
   breakerHoldsA: (breakerA) => ({
     value: breakerA,
     source: standard('UL 489: holds 100 % of its rating in open air', true),
+  }),
+  breakerTripAtDoubleS: (breakerA) => ({
+    value: 60 * (TRIP_AT_DOUBLE_MIN.find(([upToA]) => breakerA <= upToA)?.[1] ?? 10),
+    source: standard('UL 489: trips within 2 min at 200 % up to 30 A, 4 to 50 A, 6 to 100 A', true),
   }),
   largestBreakerA(i1MaxA, ampacityA) {
     const limit = Math.min(2 * i1MaxA, 2 * ampacityA)

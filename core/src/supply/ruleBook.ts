@@ -20,6 +20,8 @@ export interface RuleBook {
   readonly breakerSizesA: readonly number[]
   /** Current that a breaker holds without limit. */
   breakerHoldsA(breakerA: number): Ruled
+  /** Longest that a breaker may take to trip at 200 % of its rating, s. */
+  breakerTripAtDoubleS(breakerA: number): Ruled
   /** Largest breaker that may protect the welder and its conductor. */
   largestBreakerA(i1MaxA: number, ampacityA: number): Ruled
 }

@@ -31,10 +31,7 @@ function filletArea(joint: Joint, assume: Assume): Worked {
   const step: Step = {
     says: 'Weld metal across the fillet',
     formula: 'A = z²/2 · (1 + c)',
-    terms: [
-      term('z', 'leg', leg, 'mm', jobField('weld size of the job')),
-      assume.term('convexityPct', 'c'),
-    ],
+    terms: [term('z', 'leg', leg, 'mm', jobField('weld size of the job')), assume.term('convexityPct', 'c')],
     result: { symbol: 'A', value, unit: 'mm²' },
     source: GEOMETRY,
   }

@@ -1,0 +1,18 @@
+/** The mend of every duty: rest between welds. */
+import type { Mend } from '../model/finding.ts'
+
+/** @param pauseS computed pause; null where one weld alone is over the duty */
+export function dutyMends(pauseS: number | null, who: string): Mend[] {
+  if (pauseS === null) {
+    return [
+      { says: `One weld alone is over what ${who} allows: weld it in shorter lengths or with less current` },
+    ]
+  }
+  return [
+    {
+      says: 'Rest between welds:',
+      measure: { value: pauseS, unit: 's' },
+      patch: { on: 'job', change: { pauseS } },
+    },
+  ]
+}

@@ -1,0 +1,36 @@
+/** Whether the power source reaches the current of every joint, the thickest and the thinnest. */
+import { dataPlate } from '../model/source.ts'
+import { term } from '../model/working.ts'
+import { type Check, judge, unknownFinding } from './check.ts'
+import { rangeMargin } from './rangeMargin.ts'
+
+const NAME = { check: 'source-range', title: 'Source output' }
+
+export const sourceRange: Check = (context) => {
+  const { supply } = context
+  if (!supply) return unknownFinding(NAME, 'a supply voltage that the source takes')
+  const { outputMinA, outputMaxA } = supply
+  const { figures, margin } = rangeMargin(context, outputMinA, outputMaxA)
+  return judge(context, NAME, {
+    jointId: figures.joint.id,
+    demand: { value: figures.wanted.value, unit: 'A' },
+    capacity: { value: outputMaxA, unit: 'A', lowValue: outputMinA },
+    margin,
+    restsOn: 'data plate',
+    wants: 'The joint wants',
+    gives: 'the source gives',
+    working: [
+      ...figures.wanted.steps,
+      {
+        says: 'Output on this supply voltage',
+        formula: 'I_min ≤ I ≤ I_max',
+        terms: [
+          term('I_min', 'least output', outputMinA, 'A', dataPlate()),
+          term('I_max', 'greatest output', outputMaxA, 'A', dataPlate()),
+        ],
+        result: { symbol: 'I', value: figures.wanted.value, unit: 'A' },
+        source: dataPlate(),
+      },
+    ],
+  })
+}

@@ -1,0 +1,129 @@
+/** What every check looks at: the parts of one set-up beside one job, and the figures that several checks share. */
+import { type Assume, assumptionsOf } from '../assumptions/assume.ts'
+import { pauseForDutyS, worstDutyPct, type WeldRun } from '../duty/window.ts'
+import type {
+  Circuit,
+  Gas,
+  Gun,
+  PowerSource,
+  SetUp,
+  SupplyRating,
+  Tungsten,
+  Wire,
+} from '../model/equipment.ts'
+import type { Job } from '../model/job.ts'
+import type { Shop } from '../model/shop.ts'
+import { computed, jobField, standard } from '../model/source.ts'
+import { term, type Worked } from '../model/working.ts'
+import { type Process, PROCESSES } from '../reference/processes.ts'
+import { type Draw, drawOf } from '../supply/inputCurrent.ts'
+import { ruleBookOf } from '../supply/index.ts'
+import type { RuleBook } from '../supply/ruleBook.ts'
+import { type JointFigures, jointFigures } from './jointFigures.ts'
+import { type SupplyAnswer, supplyFor } from './supplyFor.ts'
+
+export interface FitInput {
+  readonly shop: Shop
+  readonly job: Job
+  readonly setUp: SetUp
+  readonly circuit: Circuit
+  readonly powerSource: PowerSource
+  readonly gun: Gun
+  readonly wire: Wire | null
+  readonly gas: Gas | null
+  readonly tungsten: Tungsten | null
+}
+
+export interface FitContext extends FitInput {
+  /** Whether mends are worked out: a trial of a mend needs none of its own. */
+  readonly wantsMends: boolean
+  readonly assume: Assume
+  readonly rules: RuleBook
+  readonly process: Process
+  readonly supplyAnswer: SupplyAnswer
+  readonly supply: SupplyRating | null
+  /** How the source draws on the circuit; null where it has no rating for it. */
+  readonly draw: Draw | null
+  readonly joints: readonly JointFigures[]
+  /** The joint that wants most current: duty is reckoned at its current. */
+  readonly governing: JointFigures
+  readonly pauseS: number
+  readonly runs: readonly WeldRun[]
+  /** Arc-on share of the worst ten minutes at the governing joint's current, %; null without a wire. */
+  readonly duty: Worked | null
+}
+
+function dutyOf(
+  runs: readonly WeldRun[],
+  governing: JointFigures,
+  pause: ReturnType<typeof term>,
+): Worked | null {
+  if (governing.arcPerPassS === null) return null
+  const value = Math.min(100, worstDutyPct(runs))
+  return {
+    value,
+    steps: [
+      ...(governing.arcS?.steps ?? []),
+      {
+        says: 'Arc-on share of the worst ten minutes',
+        formula: 'X = max over 10 min of Σ arc · (I / I₂)² / 600 s',
+        terms: [
+          term('arc', 'one pass of the hungriest joint', governing.arcPerPassS, 's', computed()),
+          pause,
+          term('I₂', 'highest current wanted', governing.wanted.value, 'A', computed()),
+        ],
+        result: { symbol: 'X', value, unit: '%' },
+        source: standard('IEC 60974-1, duty cycle: share of a 10 min period', true),
+      },
+    ],
+  }
+}
+
+export function contextOf(input: FitInput, wantsMends = true): FitContext {
+  const { shop, job, setUp, powerSource, circuit } = input
+  const assume = assumptionsOf(shop)
+  const process = PROCESSES[setUp.process]
+  const joints = job.joints.map((joint) => jointFigures(joint, input, assume))
+  const governing = joints.reduce((most, next) => (next.wanted.value > most.wanted.value ? next : most))
+  const pauseKey = process.feedsWire ? 'repositionWireS' : 'repositionGtawS'
+  const pause =
+    job.pauseS === null
+      ? assume.term(pauseKey, 'pause')
+      : term('pause', 'from one weld to the next', job.pauseS, 's', jobField('pause of the job'))
+  const pauseS = Number(pause.value)
+  const runs = joints.map(({ joint, passes, arcPerPassS, wanted }) => ({
+    arcS: arcPerPassS ?? 0,
+    offS: pauseS,
+    times: joint.count * job.quantity * passes.value,
+    heat: (wanted.value / governing.wanted.value) ** 2,
+  }))
+  const supplyAnswer = supplyFor(powerSource, setUp.process, circuit)
+  const supply = supplyAnswer.supply
+  return {
+    shop,
+    job,
+    setUp,
+    circuit,
+    powerSource,
+    gun: input.gun,
+    wire: input.wire,
+    gas: input.gas,
+    tungsten: input.tungsten,
+    wantsMends,
+    assume,
+    rules: ruleBookOf(shop),
+    process,
+    supplyAnswer,
+    supply,
+    draw: supply ? drawOf(powerSource, supply, circuit, process.family, assume) : null,
+    joints,
+    governing,
+    pauseS,
+    runs,
+    duty: dutyOf(runs, governing, pause),
+  }
+}
+
+/** Pause that brings the job's worst ten minutes down to a duty, s; null when one weld alone is over it. */
+export const pauseFor = (context: FitContext, dutyPct: number): number | null =>
+  pauseForDutyS(context.runs, dutyPct)

@@ -1,0 +1,172 @@
+import fc from 'fast-check'
+import { describe, expect, it } from 'vitest'
+import { VERDICTS } from '../model/finding.ts'
+import { demoInput, demoShop } from '../testing/samples.ts'
+import type { FitInput } from './context.ts'
+import { partsOf } from './document.ts'
+import { fitJob } from './fit.ts'
+import { applyPatch } from './patch.ts'
+import { suggest } from './suggest.ts'
+
+const shop = demoShop()
+const chainOf = (input: FitInput) => {
+  const fit = fitJob(input)
+  const chain = fit.chains.find(({ jointId }) => jointId === fit.governingJointId)
+  if (!chain) throw new Error('no chain')
+  return chain
+}
+
+describe('the chain', () => {
+  it('names the link that gives out first, and by how much', () => {
+    const chain = chainOf(demoInput('press-frame'))
+    expect(chain.first).toBe('source')
+    expect(chain.verdict).toBe('short')
+    const source = chain.links.find(({ id }) => id === 'source')
+    expect(chain.spareA).toBeCloseTo((source?.highA ?? 0) - chain.wantedA, 9)
+    expect(chain.says).toMatch(/power source gives out first/)
+  })
+
+  it('has circuit, source, gun, wire in the order of the amps', () => {
+    expect(chainOf(demoInput('press-frame')).links.map(({ id }) => id)).toEqual([
+      'circuit',
+      'source',
+      'gun',
+      'electrode',
+    ])
+    expect(chainOf(demoInput('pressing-tray')).links.map(({ title }) => title)).toEqual([
+      'Circuit',
+      'Power source',
+      'Torch',
+      'Tungsten',
+    ])
+  })
+
+  it('an unknown link decides nothing unless another is short', () => {
+    const input = demoInput('tank-manifold')
+    const chain = chainOf({ ...input, tungsten: null })
+    expect(chain.verdict).toBe('unknown')
+    expect(chain.first).toBeNull()
+    expect(chain.says).toContain('the tungsten')
+  })
+
+  it('governs by the joint that wants most', () => {
+    const fit = fitJob(demoInput('tank-manifold'))
+    expect(fit.governingJointId).toBe('bracket')
+    expect(fit.chains).toHaveLength(2)
+  })
+})
+
+describe('every finding', () => {
+  it('says how it was worked out, from where, and what is missing', () => {
+    for (const job of shop.jobs) {
+      for (const setUp of shop.setUps) {
+        const answer = partsOf(setUp, shop)
+        if (!answer.ok) throw new Error('demo')
+        const fit = fitJob({ shop: shop.shop, job, setUp, ...answer.parts })
+        for (const finding of fit.findings) {
+          expect(VERDICTS).toContain(finding.verdict)
+          expect(finding.says).toMatch(/\.$/)
+          expect(finding.verdict === 'unknown').toBe(finding.missing !== null)
+          if (finding.verdict !== 'unknown') expect(finding.working.length).toBeGreaterThan(0)
+          for (const step of finding.working) {
+            expect(step.source.text).not.toBe('')
+            for (const one of step.terms) expect(one.source.text).not.toBe('')
+          }
+          expect(JSON.stringify(finding)).not.toMatch(/NaN|undefined/)
+        }
+        expect(fit.cautions.length).toBeGreaterThan(1)
+      }
+    }
+  })
+})
+
+describe('properties', () => {
+  it('more current wanted never leaves more room: thickness up, room down', () => {
+    const input = demoInput('press-frame', 'bay-2-wire')
+    const at = (mm: number) => ({
+      ...input,
+      job: {
+        ...input.job,
+        joints: input.job.joints.map((j) => ({ ...j, thicknessAMm: mm, thicknessBMm: mm })),
+      },
+    })
+    fc.assert(
+      fc.property(fc.double({ min: 2.5, max: 4, noNaN: true }), (mm) => {
+        const thin = chainOf(at(mm)).links.find(({ id }) => id === 'gun')?.spareA ?? 0
+        const thick = chainOf(at(mm * 1.1)).links.find(({ id }) => id === 'gun')?.spareA ?? 0
+        return thick < thin + 1e-9
+      }),
+    )
+  })
+
+  it('a larger breaker never makes the circuit carry less', () => {
+    const input = demoInput('press-frame')
+    const circuitA = (breakerA: number) =>
+      chainOf({ ...input, circuit: { ...input.circuit, breakerA } }).links[0]?.highA ?? 0
+    const sizes = [15, 20, 30, 50]
+    sizes.slice(1).forEach((size, index) => {
+      expect(circuitA(size)).toBeGreaterThanOrEqual(circuitA(sizes[index] ?? 0))
+    })
+  })
+
+  it('answers any valid mix of the demo without throwing', () => {
+    fc.assert(
+      fc.property(
+        fc.constantFrom(...shop.jobs),
+        fc.constantFrom(...shop.setUps),
+        fc.constantFrom(...shop.circuits),
+        (job, setUp, circuit) => {
+          const answer = partsOf({ ...setUp, circuitId: circuit.id }, shop)
+          return (
+            answer.ok && VERDICTS.includes(fitJob({ shop: shop.shop, job, setUp, ...answer.parts }).verdict)
+          )
+        },
+      ),
+    )
+  })
+})
+
+describe('what would mend it', () => {
+  const suggestFor = (jobId: string) => {
+    const input = demoInput(jobId)
+    const entered = { shop: shop.shop, shelf: shop, setUps: shop.setUps, job: input.job, setUp: input.setUp }
+    const fit = fitJob(input)
+    return { entered, fit, suggestions: suggest(entered, fit) }
+  }
+
+  it('offers only what was tried and leaves fewer checks short', () => {
+    for (const { id } of shop.jobs) {
+      const { entered, fit, suggestions } = suggestFor(id)
+      const shortNow = fit.findings.filter(({ verdict }) => verdict === 'short').length
+      for (const { patch, shortCount, verdict } of suggestions) {
+        const { job, setUp } = applyPatch(entered, patch, shop.setUps)
+        const answer = partsOf(setUp, shop)
+        if (!answer.ok) throw new Error('leads nowhere')
+        const then = fitJob({ shop: shop.shop, job, setUp, ...answer.parts })
+        expect(then.verdict).toBe(verdict)
+        expect(then.findings.filter((f) => f.verdict === 'short')).toHaveLength(shortCount)
+        expect(shortCount).toBeLessThan(shortNow)
+      }
+    }
+  })
+
+  it('finds the tungsten that runs at the tray’s current', () => {
+    expect(suggestFor('pressing-tray').suggestions[0]).toMatchObject({ says: '0.040 WLa20', verdict: 'fits' })
+  })
+
+  it('has nothing to say where nothing is short', () => {
+    expect(suggestFor('tank-manifold').suggestions).toEqual([])
+  })
+})
+
+describe('a document', () => {
+  it('names each part that the shelf does not hold', () => {
+    const setUp = shop.setUps[0]
+    if (!setUp) throw new Error('demo')
+    const answer = partsOf({ ...setUp, gasId: 'helium', circuitId: 'nowhere' }, shop)
+    expect(answer.ok ? [] : answer.problems.map(({ pointer }) => pointer)).toEqual([
+      '/setUp/circuitId',
+      '/setUp/gasId',
+    ])
+  })
+})

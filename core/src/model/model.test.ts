@@ -1,0 +1,88 @@
+import { describe, expect, it } from 'vitest'
+import { demoShop, joint } from '../testing/samples.ts'
+import { gasSchema, powerSourceSchema, supplyRatingSchema } from './equipment.ts'
+import { nameSchema } from './fields.ts'
+import { jobSchema, jointSchema } from './job.ts'
+import { readDocument } from './problems.ts'
+import { shopSchema } from './shop.ts'
+
+const problems = (schema: Parameters<typeof readDocument>[0], value: unknown) => {
+  const read = readDocument(schema, value)
+  return read.ok ? [] : read.problems
+}
+const shop = demoShop()
+
+describe('bad input names the field and the remedy', () => {
+  it.each([
+    [{ thicknessAMm: 1e9 }, '/thicknessAMm', 'at most 300 mm'],
+    [{ thicknessAMm: 'thick' }, '/thicknessAMm', 'must be a number, but is a string'],
+    [{ legMm: null }, '/legMm', 'sized by its leg'],
+    [{ kind: 'butt-v', includedAngleDeg: null }, '/includedAngleDeg', '60 degrees is usual'],
+    [{ kind: 'butt-v', includedAngleDeg: 60, rootFaceMm: 9 }, '/rootFaceMm', 'leaves no groove'],
+    [{ kind: 'butt-v', includedAngleDeg: 0 }, '/includedAngleDeg', 'at least 10 degrees'],
+    [{ count: 1.5 }, '/count', 'whole number'],
+    [{ kind: 'nail' }, '/kind', 'must be one of'],
+    [{ passes: 60 }, '/passes', 'use fewer passes'],
+    [{ colour: 'red' }, '', '“colour”'],
+  ])('joint with %j', (change, pointer, words) => {
+    const found = problems(jointSchema, { ...joint(), ...change })
+    expect(found.map((problem) => problem.pointer)).toContain(pointer)
+    expect(found.map((problem) => problem.message).join(' ')).toContain(words)
+  })
+
+  it('a missing field is named as missing', () => {
+    const { lengthMm: _, ...rest } = joint()
+    expect(problems(jointSchema, rest)).toEqual([
+      { pointer: '/lengthMm', field: 'lengthMm', message: 'is missing; give a number' },
+    ])
+  })
+
+  it('a joint deep in a job is pointed at', () => {
+    const job = { ...shop.jobs[0], joints: [joint(), joint({ lengthMm: 0 })] }
+    expect(problems(jobSchema, job)[0]).toMatchObject({
+      pointer: '/joints/1/lengthMm',
+      field: 'joints › 2 › lengthMm',
+    })
+  })
+
+  it('a plate whose duty does not fall, or whose output ends cross, is refused with the figures', () => {
+    const supply = shop.powerSources[0]?.processes[0]?.supplies[0]
+    const rising = {
+      ...supply,
+      ratedPoints: [
+        { currentA: 100, dutyPct: 30 },
+        { currentA: 200, dutyPct: 60 },
+      ],
+    }
+    expect(problems(supplyRatingSchema, rising)[0]?.message).toContain('60 % at 200 A and 30 % at 100 A')
+    expect(problems(supplyRatingSchema, { ...supply, outputMinA: 900 })[0]?.message).toContain(
+      'above the greatest output',
+    )
+    expect(problems(powerSourceSchema, { ...shop.powerSources[0], processes: [] })[0]?.message).toContain(
+      'at least one process',
+    )
+  })
+
+  it('a gas must add up', () => {
+    expect(problems(gasSchema, { ...shop.gases[0], argonPct: 80 })[0]?.message).toContain('add up to 105 %')
+  })
+
+  it('names refuse control characters and halves of characters, which a database cannot hold', () => {
+    expect(problems(nameSchema, 'a\u0000b')[0]?.message).toContain('control character')
+    expect(problems(nameSchema, 'a\ud800')[0]?.message).toContain('half a character')
+    expect(problems(nameSchema, '   ')[0]?.message).toContain('write a name')
+    expect(problems(nameSchema, "Robert'); DROP TABLE job;--")).toEqual([])
+  })
+
+  it('an assumption out of its limits is named in words', () => {
+    const found = problems(shopSchema, { ...shop.shop, assumptions: { convexityPct: 400 } })
+    expect(found[0]).toMatchObject({ pointer: '/assumptions/convexityPct' })
+    expect(found[0]?.message).toContain('Fillet convexity')
+  })
+
+  it('pointers escape what JSON Pointer asks for (RFC 6901)', () => {
+    expect(problems(shopSchema, { ...shop.shop, assumptions: { 'a/b~c': 1 } })[0]?.pointer).toMatch(
+      /^\/assumptions/,
+    )
+  })
+})

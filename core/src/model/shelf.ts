@@ -1,0 +1,47 @@
+/** Everything that a shop has, and the documents in which it travels: for a fit, and as a whole shop. */
+import { z } from 'zod'
+import {
+  circuitSchema,
+  gasSchema,
+  gunSchema,
+  powerSourceSchema,
+  setUpSchema,
+  tungstenSchema,
+  wireSchema,
+} from './equipment.ts'
+import { jobSchema } from './job.ts'
+import { shopSchema } from './shop.ts'
+
+const shelfShape = {
+  circuits: z.array(circuitSchema).max(200),
+  powerSources: z.array(powerSourceSchema).max(2000),
+  guns: z.array(gunSchema).max(2000),
+  wires: z.array(wireSchema).max(2000),
+  gases: z.array(gasSchema).max(2000),
+  tungstens: z.array(tungstenSchema).max(2000),
+}
+
+/** What the shop has to choose from. */
+export const shelfSchema = z.strictObject(shelfShape)
+export type Shelf = z.infer<typeof shelfSchema>
+
+/** The whole question of `POST /api/fit`: nothing of it needs to be stored. */
+export const fitDocumentSchema = z.strictObject({
+  shop: shopSchema,
+  ...shelfShape,
+  setUp: setUpSchema,
+  job: jobSchema,
+})
+export type FitDocument = z.infer<typeof fitDocumentSchema>
+
+export const SHOP_DOCUMENT_FORMAT = 'brannik-shop'
+/** A whole shop as one file: the open format of the demo and of backups. */
+export const shopDocumentSchema = z.strictObject({
+  format: z.literal(SHOP_DOCUMENT_FORMAT),
+  version: z.literal(1),
+  shop: shopSchema,
+  ...shelfShape,
+  setUps: z.array(setUpSchema),
+  jobs: z.array(jobSchema),
+})
+export type ShopDocument = z.infer<typeof shopDocumentSchema>

@@ -1,0 +1,42 @@
+import { describe, expect, it } from 'vitest'
+import { printMeasure } from '../model/printMeasure.ts'
+import { printNumber, printValue } from './printValue.ts'
+
+describe('figures as the shop reads them', () => {
+  it.each([
+    [6.35, 'mm', '1/4 in', '6.35 mm'],
+    [0.889, 'mm diameter', '0.035 in', '0.9 mm'],
+    [610, 'mm length', '24 in', '610 mm'],
+    [9753.6, 'mm length', '32 ft', '9.75 m'],
+    [453.59237, 'g', '1 lb', '454 g'],
+    [3539.6, 'L', '125 ft³', '3.54 m³'],
+    [14.158, 'L/min', '30 CFH', '14.16 L/min'],
+    [7112, 'mm/min', '280 in/min', '7,112 mm/min'],
+    [40, 'A/mm', '1.02 A per 0.001 in', '40 A/mm'],
+    [16, 'km/h', '9.94 mph', '16 km/h'],
+    [7.85, 'g/cm³', '0.2836 lb/in³', '7.85 g/cm³'],
+    [131.4, 'A', '131 A', '131 A'],
+    [0.37, '%', '0.37 %', '0.37 %'],
+    [5400, 's', '1 h 30 min', '1 h 30 min'],
+    [75, 's', '75 s', '75 s'],
+    [125, 's', '2 min 5 s', '2 min 5 s'],
+    [2.5, 'h', '2 h 30 min', '2 h 30 min'],
+    [3, '', '3', '3'],
+  ])('%f %s', (value, unit, imperial, metric) => {
+    expect(printValue(value, unit, 'imperial')).toBe(imperial)
+    expect(printValue(value, unit, 'metric')).toBe(metric)
+  })
+
+  it('prints measures as ranges, at a current, or as a dash', () => {
+    expect(printMeasure({ value: 220, unit: 'A', lowValue: 60 }, 'imperial')).toBe('60–220 A')
+    expect(printMeasure({ value: 34.4, unit: '%', atA: 172 }, 'imperial')).toBe('34 % at 172 A')
+    expect(printMeasure(null, 'imperial')).toBe('–')
+    expect(printMeasure('no gas', 'imperial')).toBe('no gas')
+  })
+
+  it('has words for what is no number', () => {
+    expect(printNumber(Infinity)).toBe('no limit')
+    expect(printNumber(0)).toBe('0')
+    expect(printNumber(-41.3, 2)).toBe('−41')
+  })
+})

@@ -1,0 +1,44 @@
+/** Records for tests: a plain joint, and the demo shop, which the tests change one field at a time. */
+import { readFileSync } from 'node:fs'
+import { inputOf } from '../fit/document.ts'
+import type { FitInput } from '../fit/context.ts'
+import type { Joint } from '../model/job.ts'
+import { readDocument } from '../model/problems.ts'
+import { shopDocumentSchema, type ShopDocument } from '../model/shelf.ts'
+
+export const joint = (part: Partial<Joint> = {}): Joint => ({
+  id: 'j',
+  kind: 'tee',
+  material: 'carbon-steel',
+  thicknessAMm: 6.35,
+  thicknessBMm: 6.35,
+  legMm: 4.7625,
+  rootGapMm: 0,
+  rootFaceMm: 0,
+  includedAngleDeg: null,
+  reinforcementMm: 0,
+  passes: null,
+  position: 'flat',
+  count: 1,
+  lengthMm: 100,
+  ...part,
+})
+
+const file = new URL('../../../demo/tollgate-orchard-works.json', import.meta.url)
+
+export function demoShop(): ShopDocument {
+  const read = readDocument(shopDocumentSchema, JSON.parse(readFileSync(file, 'utf8')))
+  if (!read.ok) throw new Error(JSON.stringify(read.problems))
+  return read.value
+}
+
+/** A job of the demo with its own set-up or another. */
+export function demoInput(jobId: string, setUpId?: string): FitInput {
+  const { shop, jobs, setUps, format: _format, version: _version, ...shelf } = demoShop()
+  const job = jobs.find(({ id }) => id === jobId)
+  const setUp = setUps.find(({ id }) => id === (setUpId ?? job?.setUpId))
+  if (!job || !setUp) throw new Error(`the demo has no ${jobId} with ${setUpId ?? 'a set-up'}`)
+  const answer = inputOf({ shop, job, setUp, ...shelf })
+  if (!answer.ok) throw new Error(JSON.stringify(answer.problems))
+  return answer.input
+}

@@ -1,0 +1,27 @@
+import { defineConfig } from 'vitest/config'
+
+/** Unit tests of core and web, and database tests of the server, which need the DATABASE_URL that `npm test` gives. */
+export default defineConfig({
+  test: {
+    projects: [
+      {
+        test: {
+          name: 'core',
+          root: 'core',
+          include: ['src/**/*.test.ts'],
+          benchmark: { include: ['src/**/*.bench.ts'] },
+        },
+      },
+      {
+        test: {
+          name: 'server',
+          root: 'server',
+          include: ['src/**/*.test.ts'],
+          benchmark: { include: [] },
+          testTimeout: 20_000,
+          hookTimeout: 30_000,
+        },
+      },
+    ],
+  },
+})
