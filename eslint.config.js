@@ -28,6 +28,7 @@ export default ts.config(
   {
     rules: {
       'no-console': 'error',
+      '@typescript-eslint/no-unused-vars': ['error', { argsIgnorePattern: '^_', varsIgnorePattern: '^_' }],
       eqeqeq: ['error', 'always'],
       '@typescript-eslint/consistent-type-imports': [
         'error',
@@ -50,7 +51,7 @@ export default ts.config(
   // Core runs anywhere: no DOM, no Node, no clock, no randomness.
   {
     files: ['core/src/**/*.ts'],
-    ignores: ['core/src/**/*.{test,bench}.ts'],
+    ignores: ['core/src/**/*.{test,bench}.ts', 'core/src/testing/**'],
     rules: {
       'no-restricted-globals': [
         'error',

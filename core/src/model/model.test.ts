@@ -15,7 +15,7 @@ const shop = demoShop()
 describe('bad input names the field and the remedy', () => {
   it.each([
     [{ thicknessAMm: 1e9 }, '/thicknessAMm', 'at most 300 mm'],
-    [{ thicknessAMm: 'thick' }, '/thicknessAMm', 'must be a number, but is a string'],
+    [{ thicknessAMm: 'thick' }, '/thicknessAMm', 'is a string; give a number instead'],
     [{ legMm: null }, '/legMm', 'sized by its leg'],
     [{ kind: 'butt-v', includedAngleDeg: null }, '/includedAngleDeg', '60 degrees is usual'],
     [{ kind: 'butt-v', includedAngleDeg: 60, rootFaceMm: 9 }, '/rootFaceMm', 'leaves no groove'],

@@ -29,14 +29,14 @@ function kindOf(value: unknown): string {
   return `a ${typeof value}`
 }
 
+const WANTED: Readonly<Record<string, string>> = { int: 'a whole number', array: 'a list', object: 'an object' }
+
 function messageOf(issue: Issue): string {
   switch (issue.code) {
     case 'invalid_type': {
       const found = kindOf(issue.input)
-      const wanted = issue.expected === 'int' ? 'a whole number' : `a ${issue.expected}`
-      return found === 'missing'
-        ? `is missing; give ${wanted}`
-        : `must be ${wanted}, but is ${found}; correct it or leave it to null where it may be unknown`
+      const wanted = WANTED[issue.expected] ?? `a ${issue.expected}`
+      return found === 'missing' ? `is missing; give ${wanted}` : `is ${found}; give ${wanted} instead`
     }
     case 'unrecognized_keys':
       return `has fields that are not known: ${quote(issue.keys)}; take them out or correct their spelling`

@@ -1,0 +1,69 @@
+/** Installs what is missing: Debian packages where it may, npm packages by the lock file. */
+import { createHash } from 'node:crypto'
+import { existsSync, mkdirSync, readFileSync, writeFileSync } from 'node:fs'
+import { join } from 'node:path'
+import { exists, quiet, Remedy, ROOT } from './run.mjs'
+
+export const DATA = join(ROOT, '.data')
+
+const isRoot = () => process.getuid?.() === 0
+
+/** @param packages Debian packages that provide what is missing */
+export function installDebian(packages) {
+  const list = packages.join(' ')
+  const byHand = `Run this, then start again:\n  sudo apt-get update && sudo apt-get install -y ${list}`
+  if (!exists('apt-get')) {
+    throw new Remedy(
+      `Missing: ${list}. There is no apt-get here; install it with this system's own package manager, then start again.`,
+    )
+  }
+  const sudo = !isRoot() && exists('sudo') && quiet('sudo', ['-n', 'true']).ok
+  if (!isRoot() && !sudo)
+    throw new Remedy(`Missing: ${list}, and this user may not install packages. ${byHand}`)
+  process.stdout.write(`Installing ${list} with apt-get ...\n`)
+  const apt = (...args) => {
+    const command = ['env', 'DEBIAN_FRONTEND=noninteractive', 'apt-get', '-q', ...args]
+    return sudo ? quiet('sudo', ['-n', ...command]) : quiet(command[0], command.slice(1))
+  }
+  const first = apt('install', '-y', '--no-install-recommends', ...packages)
+  if (first.ok) return
+  apt('update')
+  const second = apt('install', '-y', '--no-install-recommends', ...packages)
+  if (!second.ok)
+    throw new Remedy(
+      `apt-get could not install ${list}:\n${second.err.trim().split('\n').slice(-4).join('\n')}\n${byHand}`,
+    )
+}
+
+const hashOf = (...files) => {
+  const hash = createHash('sha256')
+  for (const file of files) hash.update(readFileSync(file))
+  return hash.digest('hex')
+}
+
+/** Remembers in .data what was made from what, so that a second start makes nothing twice. */
+export function unlessMadeFrom(name, key, made, make) {
+  const stamp = join(DATA, `${name}.stamp`)
+  const fresh = existsSync(made) && existsSync(stamp) && readFileSync(stamp, 'utf8') === key
+  if (fresh) return
+  make()
+  mkdirSync(DATA, { recursive: true })
+  writeFileSync(stamp, key)
+}
+
+/** npm ci, where node_modules is not what the lock file says. */
+export function installNpm() {
+  const [major, minor] = process.versions.node.split('.').map(Number)
+  if (major < 20 || (major === 20 && minor < 19)) {
+    throw new Remedy(`Node ${process.versions.node} is too old: install Node 20.19 or newer.`)
+  }
+  unlessMadeFrom('npm', hashOf(join(ROOT, 'package-lock.json')), join(ROOT, 'node_modules'), () => {
+    process.stdout.write('Installing npm packages ...\n')
+    const done = quiet('npm', ['ci', '--no-audit', '--no-fund', '--loglevel=error'])
+    if (!done.ok) {
+      throw new Remedy(
+        `npm ci failed:\n${done.err.trim().split('\n').slice(-6).join('\n')}\nCheck the network and the free space of this disk, then start again.`,
+      )
+    }
+  })
+}

@@ -1,0 +1,35 @@
+/** Loads the demo shop into an empty database, and only there. */
+import { readFile } from 'node:fs/promises'
+import { readDocument, shopDocumentSchema } from '@brannik/core'
+import { type Database, inTransaction } from './database.ts'
+import { COLLECTIONS, SHOP } from './stores/kinds.ts'
+import { create, isEmpty } from './stores/records.ts'
+
+const DEMO = new URL('../../demo/tollgate-orchard-works.json', import.meta.url)
+
+/** Where each kind stands in a shop document. */
+const KEYS = {
+  circuit: 'circuits',
+  'power-source': 'powerSources',
+  gun: 'guns',
+  wire: 'wires',
+  gas: 'gases',
+  tungsten: 'tungstens',
+  'set-up': 'setUps',
+  job: 'jobs',
+} as const
+
+/** @returns whether anything was loaded */
+export async function seed(database: Database): Promise<boolean> {
+  const read = readDocument(shopDocumentSchema, JSON.parse(await readFile(DEMO, 'utf8')))
+  if (!read.ok) throw new Error(`The demo shop is not valid: ${JSON.stringify(read.problems.slice(0, 3))}`)
+  const document = read.value
+  return inTransaction(database, async (connection) => {
+    if (!(await isEmpty(connection))) return false
+    await create(connection, SHOP, document.shop)
+    for (const kind of COLLECTIONS) {
+      for (const body of document[KEYS[kind.kind as keyof typeof KEYS]]) await create(connection, kind, body)
+    }
+    return true
+  })
+}
