@@ -44,6 +44,8 @@ export default ts.config(
       'vue/first-attribute-linebreak': 'off',
       // Vuetify's slots are named `item.name`.
       'vue/valid-v-slot': ['error', { allowModifiers: true }],
+      // An optional prop is undefined where it is not given: the type says so.
+      'vue/require-default-prop': 'off',
       // TypeScript resolves names.
       'no-undef': 'off',
     },

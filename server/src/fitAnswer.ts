@@ -24,7 +24,6 @@ const measure = z.object({
   value: z.number(),
   unit: z.string(),
   lowValue: z.number().optional(),
-  atA: z.number().optional(),
 })
 const figure = z.union([measure, z.string()]).nullable()
 const finding = z.object({

@@ -183,7 +183,7 @@ describe('gas and filler, common practice', () => {
 
   it('wind above 5 mph blows shielding gas away (AWS D1.1), not a self-shielded wire’s', () => {
     const windy = { place: 'outdoors' as const, windKmPerH: 16 }
-    expect(shielding({ ...frame, job: { ...frame.job, ...windy } }).says).toContain('9.94 mph')
+    expect(shielding({ ...frame, job: { ...frame.job, ...windy } }).says).toContain('9.9 mph')
     expect(shielding(demoInput('loader-fork')).verdict).toBe('fits')
     expect(shielding({ ...frame, job: { ...frame.job, place: 'outdoors' } }).verdict).toBe('unknown')
   })

@@ -23,8 +23,8 @@ export const polarity: Check = ({ setUp, process, wire }) => {
       ? `Leads on ${WORDS[wanted]}.`
       : `Leads are on ${WORDS[setUp.polarity]}, ${process.workshopWord} wants ${WORDS[wanted]}.`,
     jointId: null,
-    demand: WORDS[wanted],
-    capacity: WORDS[setUp.polarity],
+    demand: wanted.toUpperCase(),
+    capacity: setUp.polarity.toUpperCase(),
     marginPct: null,
     missing: null,
     restsOn: ofWire ? 'wire data' : 'common practice',

@@ -135,7 +135,7 @@ export const shielding: Check = (context): Finding => {
       source: commonPractice(),
     },
   ]
-  const common = { demand: process.shielded ? 'gas for the metal' : 'no gas', capacity: gives, working }
+  const common = { demand: null, capacity: gives, working }
   if (first?.verdict === 'unknown')
     return unknownFinding(NAME, first.says, { ...common, says: `${first.says}.` })
   return {

@@ -3,21 +3,23 @@ import { dutyAtCurrentPct } from '../duty/curve.ts'
 import { pauseFor } from '../fit/context.ts'
 import { dataPlate, standard } from '../model/source.ts'
 import { term } from '../model/working.ts'
+import { printValue } from '../quantity/printValue.ts'
 import { type Check, judge, unknownFinding } from './check.ts'
 import { dutyMends } from './dutyMends.ts'
 
-const NAME = { check: 'source-duty', title: 'Source duty' }
+const CHECK = 'source-duty'
 
 export const sourceDuty: Check = (context) => {
   const { supply, duty, governing } = context
-  if (!supply) return unknownFinding(NAME, 'a supply voltage that the source takes')
-  if (!duty) return unknownFinding(NAME, 'a wire: arc time follows from it')
   const currentA = governing.wanted.value
+  const name = { check: CHECK, title: `Source duty at ${printValue(currentA, 'A', 'metric')}` }
+  if (!supply) return unknownFinding(name, 'a supply voltage that the source takes')
+  if (!duty) return unknownFinding(name, 'a wire: arc time follows from it')
   const allowed = dutyAtCurrentPct(supply.ratedPoints, currentA)
-  return judge(context, NAME, {
+  return judge(context, name, {
     jointId: governing.joint.id,
-    demand: { value: duty.value, unit: '%', atA: currentA },
-    capacity: { value: allowed, unit: '%', atA: currentA },
+    demand: { value: duty.value, unit: '%' },
+    capacity: { value: allowed, unit: '%' },
     restsOn: 'IEC 60974-1, data plate',
     wants: 'The worst ten minutes ask',
     gives: 'the source allows',

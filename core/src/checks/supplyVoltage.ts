@@ -3,12 +3,14 @@ import { dataPlate } from '../model/source.ts'
 import { term } from '../model/working.ts'
 import type { Check } from './check.ts'
 
-const wires = (phases: 1 | 3): string => (phases === 3 ? '3-phase' : '1-phase')
+/** Single-phase goes without saying. */
+const wires = (phases: 1 | 3): string => (phases === 3 ? ' 3-phase' : '')
 
 export const supplyVoltage: Check = ({ circuit, supply, supplyAnswer, process }) => {
-  const gives = `${circuit.voltageV} V ${wires(circuit.phases)}`
-  const takes =
-    supplyAnswer.offered.map((s) => `${s.voltageV} V ${wires(s.phases)}`).join(', ') || `no ${process.name}`
+  const gives = `${circuit.voltageV} V${wires(circuit.phases)}`
+  const phases = new Set(supplyAnswer.offered.map((s) => s.phases))
+  const volts = [...new Set(supplyAnswer.offered.map((s) => s.voltageV))].join('/')
+  const takes = volts === '' ? `no ${process.name}` : `${volts} V${phases.has(1) ? '' : ' 3-phase'}`
   return {
     check: 'supply-voltage',
     title: 'Supply voltage',
@@ -30,7 +32,7 @@ export const supplyVoltage: Check = ({ circuit, supply, supplyAnswer, process })
         ],
         result: {
           symbol: 'column',
-          value: supply ? `${supply.voltageV} V ${wires(supply.phases)}` : 'none',
+          value: supply ? `${supply.voltageV} V${wires(supply.phases)}` : 'none',
           unit: '',
         },
         source: dataPlate('data plate; tolerance of IEC 60974-1'),

@@ -6,12 +6,11 @@ import type { Step } from './working.ts'
 export const VERDICTS = ['fits', 'tight', 'short', 'unknown'] as const
 export type Verdict = (typeof VERDICTS)[number]
 
-/** A figure on a screen. `lowValue` makes it a range, `atA` ties it to a current. Units are the inside ones. */
+/** A figure on a screen. `lowValue` makes it a range. Units are the inside ones. */
 export interface Measure {
   readonly value: number
   readonly unit: string
   readonly lowValue?: number
-  readonly atA?: number
 }
 
 /** A change to what was entered: what a mend would do, ready to be tried. */

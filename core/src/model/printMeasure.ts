@@ -3,12 +3,11 @@ import { printNumber, printValue } from '../quantity/printValue.ts'
 import type { UnitSystem } from '../quantity/units.ts'
 import type { Measure } from './finding.ts'
 
-/** @returns for example `34 % at 172 A`, `60–220 A`, `1/4 in`, or a dash for nothing */
+/** @returns for example `60–220 A`, `1/4 in`, or a dash for nothing */
 export function printMeasure(measure: Measure | string | null, system: UnitSystem): string {
   if (measure === null) return '–'
   if (typeof measure === 'string') return measure
-  const { value, unit, lowValue, atA } = measure
+  const { value, unit, lowValue } = measure
   const main = printValue(value, unit, system)
-  if (lowValue !== undefined) return `${printNumber(lowValue, 3)}–${main}`
-  return atA === undefined ? main : `${main} at ${printValue(atA, 'A', system)}`
+  return lowValue === undefined ? main : `${printNumber(lowValue, 3)}–${main}`
 }

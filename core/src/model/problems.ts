@@ -29,7 +29,11 @@ function kindOf(value: unknown): string {
   return `a ${typeof value}`
 }
 
-const WANTED: Readonly<Record<string, string>> = { int: 'a whole number', array: 'a list', object: 'an object' }
+const WANTED: Readonly<Record<string, string>> = {
+  int: 'a whole number',
+  array: 'a list',
+  object: 'an object',
+}
 
 function messageOf(issue: Issue): string {
   switch (issue.code) {

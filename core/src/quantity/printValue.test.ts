@@ -13,7 +13,7 @@ describe('figures as the shop reads them', () => {
     [14.158, 'L/min', '30 CFH', '14.16 L/min'],
     [7112, 'mm/min', '280 in/min', '7,112 mm/min'],
     [40, 'A/mm', '1.02 A per 0.001 in', '40 A/mm'],
-    [16, 'km/h', '9.94 mph', '16 km/h'],
+    [16, 'km/h', '9.9 mph', '16 km/h'],
     [7.85, 'g/cm³', '0.2836 lb/in³', '7.85 g/cm³'],
     [131.4, 'A', '131 A', '131 A'],
     [0.37, '%', '0.37 %', '0.37 %'],
@@ -27,9 +27,9 @@ describe('figures as the shop reads them', () => {
     expect(printValue(value, unit, 'metric')).toBe(metric)
   })
 
-  it('prints measures as ranges, at a current, or as a dash', () => {
+  it('prints measures as ranges, alone, or as a dash', () => {
     expect(printMeasure({ value: 220, unit: 'A', lowValue: 60 }, 'imperial')).toBe('60–220 A')
-    expect(printMeasure({ value: 34.4, unit: '%', atA: 172 }, 'imperial')).toBe('34 % at 172 A')
+    expect(printMeasure({ value: 34.4, unit: '%' }, 'imperial')).toBe('34 %')
     expect(printMeasure(null, 'imperial')).toBe('–')
     expect(printMeasure('no gas', 'imperial')).toBe('no gas')
   })

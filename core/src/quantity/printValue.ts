@@ -44,7 +44,7 @@ const IMPERIAL: Readonly<Record<string, Printer>> = {
   'L/min': scaled(CUBIC_FEET_PER_HOUR.worth, 'CFH'),
   'L/min per mm': scaled(CUBIC_FEET_PER_HOUR.worth / INCH.worth, 'CFH per in'),
   'A/mm': (value) => `${printNumber((value * INCH.worth) / 1000, 3)} A per 0.001 in`,
-  'km/h': scaled(1.609344, 'mph'),
+  'km/h': scaled(1.609344, 'mph', 2),
 }
 
 const METRIC: Readonly<Record<string, Printer>> = {
@@ -56,6 +56,7 @@ const METRIC: Readonly<Record<string, Printer>> = {
 }
 
 const EITHER: Readonly<Record<string, Printer>> = {
+  pieces: (value) => `${printNumber(value, 2)} pieces`,
   s: duration,
   h: (value) => duration(value * 3600),
   A: (value) => `${printNumber(value, value < 10 ? 2 : 3)} A`,

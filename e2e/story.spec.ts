@@ -1,0 +1,231 @@
+/** The whole story of the first slice, as the owner lives it. */
+import type { Job } from '@brannik/core'
+import type { Page } from '@playwright/test'
+import { expect, type Server, test } from './server.ts'
+
+const openFit = async (page: Page, server: Server, jobId: string) => {
+  await page.goto(`${server.url}/fit/${jobId}`)
+  await expect(page.getByTestId('headline')).toBeVisible()
+}
+const choose = async (page: Page, label: string, option: string) => {
+  const field = page.getByRole('combobox', { name: label, exact: true })
+  await field.click()
+  await page.getByRole('option', { name: option }).click()
+}
+const saved = (page: Page) => expect(page.getByRole('status').filter({ hasText: /^Saved/ })).toBeVisible()
+const headline = (page: Page) => page.getByTestId('headline')
+
+test('the answer to the press frame stands on one screen, unscrolled', async ({ page, server }) => {
+  await page.goto(server.url)
+  await page.getByRole('link', { name: 'Jobs' }).click()
+  await page.getByRole('link', { name: 'Press frame' }).click()
+  await expect(headline(page)).toHaveText(/A short$/)
+  await expect(page.getByText('The power source gives out first.')).toBeVisible()
+  for (const name of ['Circuit', 'Power source', 'Gun', 'Wire', 'Joint']) {
+    await expect(page.getByRole('button', { name: new RegExp(`^${name}`) }).first()).toBeInViewport()
+  }
+  for (const check of [
+    'supply-voltage',
+    'breaker-holds',
+    'source-duty',
+    'gun-duty',
+    'thickness',
+    'wire-use',
+    'gas-use',
+    'time-use',
+  ]) {
+    await expect(page.getByTestId(`finding-${check}`)).toBeInViewport({ ratio: 1 })
+  }
+  const scrolls = await page.evaluate(() => document.documentElement.scrollHeight - window.innerHeight)
+  expect(scrolls).toBeLessThanOrEqual(0)
+})
+
+test('thickness, circuit, wire and gas recompute the whole screen, and what is saved is still there', async ({
+  page,
+  server,
+}) => {
+  await openFit(page, server, 'press-frame')
+  const before = await headline(page).innerText()
+
+  await page.getByLabel('Thickness').fill('16 ga')
+  await expect(page.getByText('16 ga carbon steel sheet = 0.0598 in')).toBeVisible()
+  await expect(headline(page)).not.toHaveText(before)
+  await page.getByLabel('Thickness').fill('1/4')
+
+  await choose(page, 'Circuit', 'Bay 2 240 V 50 A')
+  await expect(page.getByTestId('finding-breaker-holds').locator('xpath=ancestor::tr')).toContainText('Fits')
+  await choose(page, 'Wire', '0.030 ER70S-6')
+  await expect(page.getByTestId('finding-electrode').locator('xpath=ancestor::tr')).toContainText('Short')
+  await choose(page, 'Wire', '0.035 ER70S-6')
+  await choose(page, 'Gas', 'CO₂ C1')
+  await expect(page.getByTestId('finding-gas-use').locator('xpath=ancestor::tr')).toContainText('Fits')
+  await saved(page)
+
+  await page.reload()
+  await expect(page.getByRole('combobox', { name: 'Circuit', exact: true })).toHaveValue('Bay 2 240 V 50 A')
+  await expect(page.getByLabel('Thickness')).toHaveValue('1/4 in')
+  expect(await server.record('set-ups/north-wall-wire')).toMatchObject({ circuitId: 'bay-2', gasId: 'co2' })
+})
+
+test('any number opens how it was worked out, with its sources', async ({ page, server }) => {
+  await openFit(page, server, 'tank-manifold')
+  await page.getByTestId('finding-source-duty').click()
+  const working = page.getByRole('complementary')
+  await expect(working).toContainText('I²·X constant')
+  await expect(working).toContainText('IEC 60974-1')
+  await page.keyboard.press('Escape')
+  await expect(working).toBeHidden()
+  await page
+    .getByRole('button', { name: /^Joint/ })
+    .last()
+    .click()
+  await expect(working).toContainText('common practice: 1 A per 0.001 in of steel')
+  await working.getByRole('link', { name: 'change' }).first().click()
+  await expect(page).toHaveURL(/\/shop#/)
+})
+
+test('TIG shows torch, tungsten, cup, argon and tungsten use; a mend is tried and undone', async ({
+  page,
+  server,
+}) => {
+  await openFit(page, server, 'pressing-tray')
+  await expect(page.getByRole('button', { name: /^Torch/ }).first()).toBeVisible()
+  await expect(page.getByLabel('Cup')).toHaveValue('7')
+  await expect(page.getByTestId('finding-tungsten-use')).toBeVisible()
+  await expect(headline(page)).toHaveText('13 A short')
+  await page.getByRole('button', { name: /0\.040 WLa20/ }).click()
+  await expect(headline(page)).toHaveText(/to spare$/)
+  await page.getByRole('button', { name: 'Undo' }).click()
+  await expect(headline(page)).toHaveText('13 A short')
+})
+
+test('units switch for all that is shown', async ({ page, server }) => {
+  await openFit(page, server, 'loader-fork')
+  await expect(page.getByLabel('Thickness')).toHaveValue('1/2 in')
+  await page.getByRole('button', { name: 'inch · lb' }).click()
+  await expect(page.getByLabel('Thickness')).toHaveValue('12.7 mm')
+  await expect(page.getByTestId('finding-wire-use').locator('xpath=ancestor::tr')).toContainText('kg')
+  await page.getByRole('button', { name: 'mm · kg' }).click()
+  await expect(page.getByLabel('Thickness')).toHaveValue('1/2 in')
+  await saved(page)
+})
+
+test('text that cannot be read stays, says what to write, and changes nothing', async ({ page, server }) => {
+  await openFit(page, server, 'loader-fork')
+  const before = await headline(page).innerText()
+  const field = page.getByLabel('Thickness')
+  for (const [text, says] of [
+    ['3/0', 'divides by zero'],
+    ['1/8 ga', 'whole number'],
+    ['-2 mm', 'below zero'],
+    ['2 ga', 'has no 2 ga'],
+    ['1e9 mm', 'above the most'],
+    ['', 'is empty'],
+    ['thick', 'no number'],
+    ['5', '5 mm, 5 ga or 5 in'],
+    ["'; DROP TABLE record; --", 'no number'],
+  ] as const) {
+    await field.fill(text)
+    await expect(page.getByRole('alert')).toContainText(says)
+    await expect(field).toHaveValue(text)
+  }
+  await expect(headline(page)).toHaveText(before)
+  await field.fill('1/2 in')
+  await expect(page.getByRole('alert')).toBeHidden()
+})
+
+test('a server killed between edit and save loses nothing that was typed', async ({ page, server }) => {
+  await openFit(page, server, 'picking-platform')
+  await saved(page)
+  await server.kill()
+  await page.getByLabel('Welds').fill('44')
+  await expect(page.getByText('Not saved: the server does not answer')).toBeVisible()
+  await server.start()
+  // The page is opened anew: what was typed comes from the browser, and is stored now.
+  await page.reload()
+  await expect(page.getByLabel('Welds')).toHaveValue('44')
+  await saved(page)
+  await expect.poll(async () => (await server.record<Job>('jobs/picking-platform')).joints[0]?.count).toBe(44)
+})
+
+test('a server that comes back is found by itself, without a reload', async ({ page, server }) => {
+  await openFit(page, server, 'picking-platform')
+  await server.kill()
+  await page.getByLabel('Welds').fill('31')
+  await expect(page.getByText('Not saved:')).toBeVisible()
+  await server.start()
+  await page.getByRole('button', { name: 'Retry' }).click()
+  await saved(page)
+  expect((await server.record<Job>('jobs/picking-platform')).joints[0]?.count).toBe(31)
+})
+
+test('an edit elsewhere meanwhile is not overwritten unasked', async ({ page, server }) => {
+  await openFit(page, server, 'tank-manifold')
+  await saved(page)
+  const response = await fetch(`${server.url}/api/jobs/tank-manifold`)
+  const { version, record } = (await response.json()) as { version: number; record: Job }
+  await fetch(`${server.url}/api/jobs/tank-manifold`, {
+    method: 'PUT',
+    headers: { 'Content-Type': 'application/json', 'If-Match': `"${version}"` },
+    body: JSON.stringify({ ...record, quantity: 5 }),
+  })
+  await page.getByLabel('Welds').fill('9')
+  await expect(page.getByText('Changed elsewhere meanwhile.')).toBeVisible()
+  expect((await server.record<Job>('jobs/tank-manifold')).quantity).toBe(5)
+  await page.getByRole('button', { name: 'Take the stored one' }).click()
+  await expect(page.getByText('5 pieces')).toBeVisible()
+  await saved(page)
+})
+
+test('by keyboard alone: palette to a job, field to field, undo', async ({ page, server }) => {
+  await openFit(page, server, 'press-frame')
+  await page.keyboard.press('Control+k')
+  await page.keyboard.type('loader fork')
+  await page.keyboard.press('Enter')
+  await expect(page.getByRole('heading', { level: 1, name: 'Loader fork repair' })).toBeVisible()
+  await page.getByLabel('Thickness').focus()
+  await page.keyboard.press('Control+a')
+  await page.keyboard.type('3/8 in')
+  await page.keyboard.press('Tab')
+  await expect(page.getByLabel('Other part')).toBeFocused()
+  await page.keyboard.press('Control+z')
+  await expect(page.getByLabel('Thickness')).toHaveValue('1/2 in')
+  await saved(page)
+})
+
+test('a new job is written, fitted, copied and deleted', async ({ page, server }) => {
+  await page.goto(`${server.url}/jobs`)
+  await page.getByRole('button', { name: 'New job' }).click()
+  await expect(page.getByRole('heading', { name: 'New job' })).toBeVisible()
+  await page.getByRole('button', { name: 'Bay 2 wire' }).click()
+  await expect(headline(page)).toBeVisible()
+  await page.getByRole('link', { name: 'Jobs' }).click()
+  await page.getByRole('button', { name: 'Copy New job' }).click()
+  await expect(page.getByRole('link', { name: 'New job, copy' })).toBeVisible()
+  await saved(page)
+  await page.getByRole('button', { name: 'Delete New job, copy' }).click()
+  await expect(page.getByRole('link', { name: 'New job, copy' })).toBeHidden()
+  await expect.poll(async () => (await fetch(`${server.url}/api/jobs/new-job-copy`)).status).toBe(404)
+})
+
+test('a changed assumption is shown as changed, takes part at once, and is reset', async ({
+  page,
+  server,
+}) => {
+  await openFit(page, server, 'loader-fork')
+  const before = await headline(page).innerText()
+  await page.getByRole('link', { name: 'Shop' }).click()
+  const field = page.getByLabel('Flux-cored against solid wire')
+  await field.fill('9')
+  await field.press('Tab')
+  await expect(page.getByRole('alert')).toContainText('from 0.3 to 1.2')
+  await field.fill('0.7')
+  await field.press('Tab')
+  await expect(page.getByText('1 changed from the default.')).toBeVisible()
+  await page.getByRole('link', { name: 'Fit' }).click()
+  await expect(headline(page)).not.toHaveText(before)
+  await page.getByRole('link', { name: 'Shop' }).click()
+  await page.getByRole('button', { name: 'Reset' }).click()
+  await expect(page.getByText('None is changed.')).toBeVisible()
+  await saved(page)
+})

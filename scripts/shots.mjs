@@ -1,0 +1,82 @@
+/** `npm run shots`: the pictures of docs/screenshots, taken of the demo shop on a database of their own. */
+import { mkdirSync } from 'node:fs'
+import { join } from 'node:path'
+import { DATA, installDebian, installNpm } from './lib/packages.mjs'
+import { freePort, startPostgres } from './lib/postgres.mjs'
+import { begin, exists, explain, ROOT } from './lib/run.mjs'
+import { buildWeb } from './lib/web.mjs'
+
+const SIZE = { width: 1280, height: 800 }
+const FOLDER = join(ROOT, 'docs/screenshots')
+
+/** Each: file name, address, and what is done before the picture. */
+const SHOTS = [
+  { name: 'fit', path: '/fit/press-frame' },
+  { name: 'fit-dark', path: '/fit/press-frame', dark: true },
+  { name: 'fit-tig', path: '/fit/pressing-tray' },
+  {
+    name: 'working',
+    path: '/fit/press-frame',
+    act: (page) => page.getByTestId('finding-source-duty').click(),
+  },
+  { name: 'jobs', path: '/jobs' },
+  { name: 'shop', path: '/shop' },
+]
+
+/** Answers once the server says where it is. */
+const addressOf = (server) =>
+  new Promise((resolve, reject) => {
+    server.stdout.on('data', (chunk) => {
+      const found = /http:\/\/\S+/.exec(`${chunk}`)
+      if (found) resolve(found[0])
+    })
+    server.once('exit', () => reject(new Error('the server did not start')))
+  })
+
+async function shoot(browser, address, { name, path, dark, act }) {
+  const context = await browser.newContext({ viewport: SIZE, colorScheme: dark ? 'dark' : 'light' })
+  const page = await context.newPage()
+  await page.goto(new URL(path, address).href)
+  await page.getByRole('heading', { level: 1 }).first().waitFor()
+  await act?.(page)
+  await page.waitForTimeout(300)
+  await page.screenshot({ path: join(FOLDER, `${name}.png`) })
+  await context.close()
+}
+
+async function shots() {
+  installNpm()
+  if (!exists('chromium')) installDebian(['chromium'])
+  buildWeb()
+  mkdirSync(FOLDER, { recursive: true })
+  const { chromium } = await import('@playwright/test')
+  const cluster = await startPostgres({
+    wanted: join(DATA, `postgres-shots-${process.pid}`),
+    port: 56870,
+    fast: true,
+  })
+  const server = begin(process.execPath, ['--import', 'tsx', 'server/src/main.ts'], {
+    env: { DATABASE_URL: cluster.url('postgres'), PORT: `${await freePort(4970)}` },
+    stdio: ['ignore', 'pipe', 'inherit'],
+  })
+  const browser = await chromium.launch({
+    executablePath: '/usr/bin/chromium',
+    args: ['--no-sandbox', '--disable-background-networking', '--disable-component-update', '--disable-sync'],
+  })
+  try {
+    const address = await addressOf(server)
+    const only = process.argv.slice(2)
+    for (const shot of SHOTS.filter(({ name }) => only.length === 0 || only.includes(name))) {
+      await shoot(browser, address, shot)
+    }
+  } finally {
+    await browser.close()
+    server.kill('SIGTERM')
+    cluster.remove()
+  }
+}
+
+shots().catch((error) => {
+  explain(error)
+  process.exit(1)
+})

@@ -1,0 +1,292 @@
+<script setup lang="ts">
+import { onKeyStroke } from '@vueuse/core'
+import { computed, onMounted, ref } from 'vue'
+import { useRoute, useRouter } from 'vue-router'
+import CommandPalette, { type Command } from './components/CommandPalette.vue'
+import SaveState from './components/SaveState.vue'
+import { VIEWS } from './router.ts'
+import { useLook } from './stores/look.ts'
+import { useNotice } from './stores/notice.ts'
+import { useWorkspace } from './stores/workspace.ts'
+
+const workspace = useWorkspace()
+const notice = useNotice()
+const router = useRouter()
+const route = useRoute()
+const { choice, theme } = useLook()
+const paletteOpen = ref(false)
+
+onMounted(() => workspace.load())
+
+function undo(): void {
+  const says = workspace.undo()
+  notice.show(says ? `Undone: ${says}` : 'There is nothing to undo')
+}
+function redo(): void {
+  const says = workspace.redo()
+  notice.show(says ? `Done again: ${says}` : 'There is nothing to do again')
+}
+function switchUnits(): void {
+  const { shop } = workspace
+  if (!shop) return
+  const unitSystem = shop.unitSystem === 'imperial' ? 'metric' : 'imperial'
+  workspace.edit('shop', shop.id, { ...shop, unitSystem }, 'units')
+}
+const unitWords = computed(() => (workspace.system === 'imperial' ? 'inch · lb' : 'mm · kg'))
+
+const commands = computed<Command[]>(() => [
+  ...VIEWS.map(({ name, title }) => ({ group: 'Go to', title, run: () => void router.push({ name }) })),
+  ...workspace.jobs.map((job) => ({
+    group: 'Fit',
+    title: job.name,
+    run: () => void router.push({ name: 'fit', params: { jobId: job.id } }),
+  })),
+  ...setUpCommands.value,
+  { group: 'Do', title: 'Undo', shortcut: 'Ctrl Z', run: undo },
+  { group: 'Do', title: 'Do again', shortcut: 'Ctrl Y', run: redo },
+  {
+    group: 'Look',
+    title: `Units: ${workspace.system === 'imperial' ? 'mm and kg' : 'inch and lb'}`,
+    run: switchUnits,
+  },
+  {
+    group: 'Look',
+    title: theme.value === 'dark' ? 'Light' : 'Dark',
+    run: () => (choice.value = theme.value === 'dark' ? 'light' : 'dark'),
+  },
+  { group: 'Look', title: 'Light or dark as the system', run: () => (choice.value = 'system') },
+])
+
+/** On a job's fit, every set-up can be taken by name. */
+const setUpCommands = computed<Command[]>(() => {
+  const jobId = route.name === 'fit' ? route.params['jobId'] : undefined
+  const job = typeof jobId === 'string' ? workspace.get('jobs', jobId) : null
+  if (!job) return []
+  return workspace.setUps.map((setUp) => ({
+    group: 'Set-up',
+    title: setUp.name,
+    run: () => {
+      workspace.edit('jobs', job.id, { ...job, setUpId: setUp.id }, `set-up of ${job.name}`)
+    },
+  }))
+})
+
+onKeyStroke('k', (event) => {
+  if (!(event.ctrlKey || event.metaKey)) return
+  event.preventDefault()
+  paletteOpen.value = true
+})
+const isTyping = (target: EventTarget | null): boolean =>
+  target instanceof HTMLElement && target.matches('textarea, [contenteditable]')
+onKeyStroke('z', (event) => {
+  if (!(event.ctrlKey || event.metaKey) || isTyping(event.target)) return
+  event.preventDefault()
+  if (event.shiftKey) redo()
+  else undo()
+})
+onKeyStroke('y', (event) => {
+  if (!(event.ctrlKey || event.metaKey) || isTyping(event.target)) return
+  event.preventDefault()
+  redo()
+})
+</script>
+
+<template>
+  <VApp :theme="theme">
+    <div class="frame">
+      <a class="skip" href="#main">To the content</a>
+      <header>
+        <RouterLink class="name" to="/">Brannik</RouterLink>
+        <span class="shop-name">{{ workspace.shop?.name }}</span>
+        <button class="find" @click="paletteOpen = true">
+          <span>Find or do anything</span><kbd>Ctrl K</kbd>
+        </button>
+        <button class="units" :title="`Units: ${unitWords}. Press to switch`" @click="switchUnits">
+          {{ unitWords }}
+        </button>
+        <SaveState />
+      </header>
+      <nav aria-label="Views">
+        <RouterLink
+          v-for="view in VIEWS"
+          :key="view.name"
+          :to="{ name: view.name }"
+          :class="{ here: route.name === view.name }"
+          :aria-current="route.name === view.name ? 'page' : undefined"
+          >{{ view.title }}</RouterLink
+        >
+        <button
+          class="look"
+          :title="theme === 'dark' ? 'Switch to light' : 'Switch to dark'"
+          @click="choice = theme === 'dark' ? 'light' : 'dark'"
+        >
+          {{ theme === 'dark' ? 'Light' : 'Dark' }}
+        </button>
+      </nav>
+      <main id="main" tabindex="-1">
+        <p v-if="workspace.state === 'loading'" class="waiting" role="status">
+          Fetching the shop from the database…
+        </p>
+        <section v-else-if="workspace.state === 'failed'" class="waiting" role="alert">
+          <h1>The shop cannot be fetched</h1>
+          <p>{{ workspace.failure }}. Check that Brannik is running (npm start), then try again.</p>
+          <button class="plain-button main" @click="workspace.load()">Try again</button>
+        </section>
+        <RouterView v-else />
+      </main>
+    </div>
+    <CommandPalette v-model="paletteOpen" :commands="commands" />
+    <VSnackbar v-model="notice.shown" :timeout="5000" location="bottom left">
+      {{ notice.says }}
+      <template v-if="notice.undoable" #actions>
+        <button class="link-button" @click="undo">Undo</button>
+      </template>
+    </VSnackbar>
+  </VApp>
+</template>
+
+<style scoped>
+.frame {
+  display: grid;
+  grid-template: 48px 1fr / 112px 1fr;
+  min-height: 100vh;
+}
+header {
+  align-items: center;
+  background: var(--sheet);
+  border-bottom: 1px solid var(--line);
+  display: grid;
+  gap: 16px;
+  grid-column: 1 / -1;
+  grid-template-columns: auto 1fr 260px auto minmax(96px, auto);
+  padding: 0 20px 0 24px;
+  position: sticky;
+  top: 0;
+  z-index: 30;
+}
+.name {
+  color: var(--ink);
+  font-size: var(--text-l);
+  font-weight: 700;
+  text-decoration: none;
+}
+.shop-name {
+  color: var(--ink-2);
+  overflow: hidden;
+  text-overflow: ellipsis;
+  white-space: nowrap;
+}
+.find {
+  align-items: center;
+  background: var(--sunk);
+  border: 1px solid var(--line);
+  border-radius: var(--radius);
+  color: var(--ink-2);
+  cursor: pointer;
+  display: flex;
+  height: 32px;
+  justify-content: space-between;
+  padding: 0 8px;
+}
+.units {
+  background: none;
+  border: 1px solid transparent;
+  border-radius: var(--radius);
+  color: var(--ink-2);
+  cursor: pointer;
+  padding: 4px 8px;
+}
+.units:hover {
+  border-color: var(--line-strong);
+}
+nav {
+  border-right: 1px solid var(--line);
+  display: flex;
+  flex-direction: column;
+  height: calc(100vh - 48px);
+  padding: 16px 0;
+  position: sticky;
+  top: 48px;
+}
+nav a,
+.look {
+  border-left: 3px solid transparent;
+  color: var(--ink-2);
+  padding: 9px 8px 9px 24px;
+  text-decoration: none;
+}
+nav a:hover,
+.look:hover {
+  color: var(--ink);
+}
+nav .here {
+  background: var(--sheet);
+  border-left-color: var(--copper);
+  color: var(--ink);
+  font-weight: 700;
+}
+.look {
+  background: none;
+  border-width: 0 0 0 3px;
+  cursor: pointer;
+  margin-top: auto;
+  text-align: left;
+}
+main {
+  min-width: 0;
+  outline: none;
+}
+.waiting {
+  display: grid;
+  gap: 12px;
+  justify-items: start;
+  padding: 48px;
+}
+.skip {
+  left: -9999px;
+  position: absolute;
+}
+.skip:focus {
+  background: var(--sheet);
+  left: 8px;
+  padding: 8px;
+  top: 8px;
+  z-index: 40;
+}
+@media (max-width: 900px) {
+  .frame {
+    grid-template: auto auto 1fr / 1fr;
+  }
+  header {
+    gap: 4px 12px;
+    grid-template-columns: auto 1fr auto;
+    padding: 8px 12px;
+    position: static;
+  }
+  .find {
+    grid-column: 1 / -1;
+    grid-row: 2;
+  }
+  .shop-name {
+    display: none;
+  }
+  nav {
+    flex-direction: row;
+    height: auto;
+    padding: 0;
+    position: static;
+  }
+  nav a,
+  .look {
+    border-left: 0;
+    border-bottom: 3px solid transparent;
+    padding: 8px 16px;
+  }
+  nav .here {
+    border-bottom-color: var(--copper);
+  }
+  .look {
+    margin: 0 0 0 auto;
+  }
+}
+</style>

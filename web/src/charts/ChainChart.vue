@@ -1,0 +1,354 @@
+<script setup lang="ts">
+import type { Chain, ChainLink, LinkId } from '@brannik/core'
+import { printNumber, printValue } from '@brannik/core'
+import { useElementSize } from '@vueuse/core'
+import { scaleBand, scaleLinear } from 'd3'
+import { computed, ref } from 'vue'
+
+/** The signature picture: what each link carries, from least to most, beside what the joint wants. */
+const { chain, jointDetail } = defineProps<{ chain: Chain; jointDetail: string }>()
+const emit = defineEmits<{ open: [id: LinkId | 'joint'] }>()
+
+/** Least height; the plot takes all that its sheet leaves. */
+const LEAST = 180
+const TOP = 26
+const BOTTOM = 8
+const GUTTER = 48
+const BAR = 64
+/** Bars that reach far above what is wanted are cut, so that what matters keeps its room. */
+const MOST_OVER_WANTED = 1.75
+
+const box = ref<HTMLElement | null>(null)
+const { width, height: room } = useElementSize(box, { width: 780, height: 224 })
+const height = computed(() => Math.max(LEAST, room.value))
+
+const columns = computed(() => [...chain.links.map(({ id }) => id), 'joint'])
+const topA = computed(() => {
+  const most = Math.max(chain.windowA.high, ...chain.links.map(({ highA }) => highA ?? 0))
+  return Math.min(most, chain.wantedA * MOST_OVER_WANTED)
+})
+const y = computed(() => scaleLinear([0, topA.value * 1.04], [height.value - BOTTOM, TOP]))
+const x = computed(() => scaleBand(columns.value, [GUTTER, Math.max(width.value, 320)]))
+const middle = (id: string): number => (x.value(id) ?? 0) + x.value.bandwidth() / 2
+const ticks = computed(() => y.value.ticks(4))
+const wantedY = computed(() => y.value(chain.wantedA))
+
+interface Bar {
+  link: ChainLink
+  x: number
+  top: number
+  bottom: number
+  cut: boolean
+  gap: { from: number; to: number; says: string } | null
+}
+
+const bars = computed(() =>
+  chain.links.map((link): Bar => {
+    const [, most = 0] = y.value.domain()
+    const high = link.highA ?? most
+    const low = link.lowA ?? 0
+    const top = y.value(Math.min(high, most))
+    const bottom = y.value(low)
+    const over = chain.wantedA > high
+    const under = chain.wantedA < low
+    const by = Math.abs(over ? high - chain.wantedA : chain.wantedA - low)
+    return {
+      link,
+      x: middle(link.id),
+      top,
+      bottom,
+      cut: high > most,
+      gap:
+        link.highA !== null && (over || under)
+          ? {
+              from: wantedY.value,
+              to: over ? top : bottom,
+              says: `${over ? '−' : '+'}${amps(by)} A`,
+            }
+          : null,
+    }
+  }),
+)
+
+/** A figure stands in its bar, and steps aside where the line of what is wanted would cross it. */
+function labelY({ top, bottom }: Bar): number {
+  const inside = bottom - top > 26 ? top + 20 : top - 7
+  return Math.abs(inside - 6 - wantedY.value) < 13 && bottom - wantedY.value > 40
+    ? wantedY.value + 22
+    : inside
+}
+/** Whole amperes, but for the smallest. */
+const amps = (value: number): string => (value < 10 ? printNumber(value, 2) : `${Math.round(value)}`)
+
+const isFirst = (link: ChainLink): boolean => chain.first === link.id
+const valueWords = ({ highA, lowA, missing }: ChainLink): string =>
+  highA === null || lowA === null
+    ? `not known: ${missing ?? ''}`
+    : `${printNumber(lowA, 3)} to ${printValue(highA, 'A', 'metric')}`
+</script>
+
+<template>
+  <figure class="chain">
+    <div ref="box" class="plot">
+      <svg :width="width" :height="height" aria-hidden="true">
+        <g class="grid">
+          <g v-for="tick in ticks" :key="tick" :transform="`translate(0 ${y(tick)})`">
+            <line :x1="GUTTER" :x2="width" :class="{ base: tick === 0 }" />
+            <text :x="GUTTER - 8" dy="0.32em">{{ tick }}</text>
+          </g>
+          <text :x="GUTTER - 8" :y="12">A</text>
+        </g>
+
+        <g
+          v-for="bar in bars"
+          :key="bar.link.id"
+          :class="['bar', bar.link.verdict, { first: isFirst(bar.link) }]"
+          @click="emit('open', bar.link.id)"
+        >
+          <rect
+            :x="bar.x - BAR / 2"
+            :y="bar.top"
+            :width="BAR"
+            :height="Math.max(2, bar.bottom - bar.top)"
+            class="fill"
+          />
+          <template v-if="bar.link.highA !== null">
+            <path
+              v-if="bar.cut"
+              :d="`M${bar.x - BAR / 2} ${bar.top + 5} l8 -5 8 5 8 -5 8 5 8 -5 8 5 8 -5 8 5 V${bar.top - 3} H${bar.x - BAR / 2}z`"
+              class="cut"
+            />
+            <line
+              v-else
+              :x1="bar.x - BAR / 2"
+              :x2="bar.x + BAR / 2"
+              :y1="bar.top"
+              :y2="bar.top"
+              class="edge"
+            />
+            <text :x="bar.x" :y="labelY(bar)" class="high">
+              {{ amps(bar.link.highA) }}
+            </text>
+            <text
+              v-if="bar.link.lowA && bar.bottom - bar.top > 46"
+              :x="bar.x"
+              :y="bar.bottom - 7"
+              class="low"
+            >
+              {{ amps(bar.link.lowA) }}
+            </text>
+          </template>
+          <text v-else :x="bar.x" :y="(bar.top + bar.bottom) / 2 + 9" class="question">?</text>
+        </g>
+
+        <g class="joint" @click="emit('open', 'joint')">
+          <rect
+            :x="middle('joint') - BAR / 2"
+            :y="y(Math.min(chain.windowA.high, y.domain()[1] ?? 0))"
+            :width="BAR"
+            :height="y(chain.windowA.low) - y(Math.min(chain.windowA.high, y.domain()[1] ?? 0))"
+          />
+          <text :x="middle('joint')" :y="y(chain.windowA.low) + 15" class="low">
+            {{ amps(chain.windowA.low) }}–{{ amps(chain.windowA.high) }} welds it
+          </text>
+        </g>
+        <line class="wanted" :x1="GUTTER" :x2="middle('joint') + BAR / 2" :y1="wantedY" :y2="wantedY" />
+        <g class="wanted-label" @click="emit('open', 'joint')">
+          <rect :x="middle('joint') - 32" :y="wantedY - 15" width="64" height="30" rx="4" />
+          <text :x="middle('joint')" :y="wantedY + 6">{{ amps(chain.wantedA) }} A</text>
+        </g>
+
+        <g v-for="bar in bars" :key="`gap ${bar.link.id}`" class="gap">
+          <template v-if="bar.gap">
+            <line :x1="bar.x" :x2="bar.x" :y1="bar.gap.from" :y2="bar.gap.to" />
+            <text :x="bar.x + 8" :y="(bar.gap.from + bar.gap.to) / 2 + 5">{{ bar.gap.says }}</text>
+          </template>
+        </g>
+      </svg>
+    </div>
+    <ol class="names" :style="{ paddingLeft: `${GUTTER}px` }">
+      <li v-for="link in chain.links" :key="link.id">
+        <button class="name" :class="{ first: isFirst(link) }" @click="emit('open', link.id)">
+          <strong>{{ link.title }}</strong>
+          <span class="detail" :title="link.detail">{{ link.detail }}</span>
+          <span class="visually-hidden">carries {{ valueWords(link) }}: {{ link.verdict }}</span>
+          <span v-if="isFirst(link)" class="flag" :class="link.verdict">{{
+            link.verdict === 'short' ? 'gives out first' : 'would give out first'
+          }}</span>
+          <span v-else-if="link.verdict === 'unknown'" class="flag unknown">not known</span>
+        </button>
+      </li>
+      <li>
+        <button class="name" @click="emit('open', 'joint')">
+          <strong>Joint</strong>
+          <span class="detail" :title="jointDetail">{{ jointDetail }}</span>
+          <span class="visually-hidden">wants {{ printValue(chain.wantedA, 'A', 'metric') }}</span>
+        </button>
+      </li>
+    </ol>
+  </figure>
+</template>
+
+<style scoped>
+.chain {
+  display: grid;
+  grid-template-rows: minmax(180px, 1fr) auto;
+  min-height: 0;
+}
+.plot {
+  min-height: 0;
+  overflow: hidden;
+}
+svg {
+  display: block;
+  overflow: visible;
+}
+.grid line {
+  stroke: var(--line);
+}
+.grid .base {
+  stroke: var(--line-strong);
+}
+.grid text {
+  fill: var(--ink-3);
+  font-size: 12px;
+  text-anchor: end;
+}
+.bar,
+.joint,
+.wanted-label {
+  cursor: pointer;
+}
+.bar .fill {
+  fill: var(--steel-soft);
+}
+.bar .edge {
+  stroke: var(--steel);
+  stroke-width: 3;
+}
+.bar .cut {
+  fill: var(--sheet);
+}
+.bar .high {
+  fill: var(--ink);
+  font-size: 17px;
+  font-weight: 700;
+  text-anchor: middle;
+}
+.low {
+  fill: var(--ink-2);
+  font-size: 12px;
+  text-anchor: middle;
+}
+.bar.short .fill {
+  fill: var(--short-soft);
+}
+.bar.short .edge {
+  stroke: var(--short);
+}
+.bar.short .high {
+  fill: var(--short);
+}
+.bar.tight .edge {
+  stroke: var(--tight);
+}
+.bar.tight .fill {
+  fill: var(--tight-soft);
+}
+.bar.first .edge {
+  stroke-width: 5;
+}
+.bar.unknown .fill {
+  fill: var(--unknown-soft);
+  fill-opacity: 0.5;
+  stroke: var(--unknown);
+  stroke-dasharray: 3 3;
+}
+.question {
+  fill: var(--unknown);
+  font-size: 24px;
+  font-weight: 700;
+  text-anchor: middle;
+}
+.joint rect {
+  fill: var(--copper-soft);
+}
+.wanted {
+  pointer-events: none;
+  stroke: var(--copper);
+  stroke-dasharray: 7 4;
+  stroke-width: 2;
+}
+.wanted-label rect {
+  fill: var(--copper);
+}
+.wanted-label text {
+  fill: var(--sheet);
+  font-size: 17px;
+  font-weight: 700;
+  text-anchor: middle;
+}
+.gap {
+  pointer-events: none;
+}
+.gap line {
+  stroke: var(--short);
+  stroke-width: 2;
+}
+.gap text {
+  fill: var(--short);
+  font-size: 14px;
+  font-weight: 700;
+  paint-order: stroke;
+  stroke: var(--sheet);
+  stroke-width: 4px;
+}
+.names {
+  display: grid;
+  grid-template-columns: repeat(5, 1fr);
+}
+.names li {
+  min-width: 0;
+}
+.name {
+  background: none;
+  border: 0;
+  border-radius: var(--radius);
+  color: var(--ink);
+  cursor: pointer;
+  display: grid;
+  justify-items: center;
+  line-height: 1.3;
+  min-width: 0;
+  padding: 2px 4px;
+  width: 100%;
+}
+.name:hover strong {
+  text-decoration: underline;
+}
+.detail {
+  color: var(--ink-2);
+  font-size: var(--text-s);
+  max-width: 100%;
+  overflow: hidden;
+  text-overflow: ellipsis;
+  white-space: nowrap;
+}
+.flag {
+  font-size: var(--text-s);
+  font-weight: 700;
+}
+.flag.short {
+  color: var(--short);
+}
+.flag.unknown {
+  color: var(--unknown);
+}
+.flag.tight {
+  color: var(--tight);
+}
+.flag.fits {
+  color: var(--ink-2);
+  font-weight: 400;
+}
+</style>

@@ -1,0 +1,59 @@
+<script setup lang="ts">
+import { useId } from 'vue'
+
+/** A labelled choice among a few named things; filled by typing. */
+const {
+  bare = false,
+  label,
+  items,
+  optional = '',
+} = defineProps<{
+  label: string
+  items: readonly { id: string; name: string; note?: string }[]
+  /** Where nothing may be chosen: what nothing means. */
+  optional?: string
+  /** Without its label above: something beside it says what it is. */
+  bare?: boolean
+}>()
+const model = defineModel<string | null>({ required: true })
+const id = useId()
+</script>
+
+<template>
+  <div class="choice">
+    <label v-if="!bare" :for="id" class="label">{{ label }}</label>
+    <VAutocomplete
+      :id="id"
+      v-model="model"
+      :aria-label="label"
+      :items="[...items]"
+      item-value="id"
+      item-title="name"
+      :clearable="optional !== ''"
+      :placeholder="optional"
+      persistent-placeholder
+      auto-select-first
+      menu-icon="$dropdown"
+    >
+      <template #item="{ props: itemProps, item }">
+        <VListItem v-bind="itemProps" :subtitle="item.note ?? ''" />
+      </template>
+    </VAutocomplete>
+  </div>
+</template>
+
+<style scoped>
+.choice {
+  display: grid;
+  min-width: 0;
+}
+.choice :deep(.v-field) {
+  background: var(--sheet);
+}
+.choice :deep(.v-field__append-inner .v-icon) {
+  font-size: 16px;
+  height: 16px;
+  width: 16px;
+  margin-inline-start: 0;
+}
+</style>

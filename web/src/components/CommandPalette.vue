@@ -1,0 +1,122 @@
+<script setup lang="ts">
+import { computed, nextTick, ref, watch } from 'vue'
+
+export interface Command {
+  readonly title: string
+  readonly group: string
+  readonly shortcut?: string
+  readonly run: () => void
+}
+
+const { commands } = defineProps<{ commands: readonly Command[] }>()
+const open = defineModel<boolean>({ required: true })
+
+const MOST = 12
+const text = ref('')
+const at = ref(0)
+const input = ref<HTMLInputElement | null>(null)
+
+/** Every word that was typed must occur. */
+const found = computed(() => {
+  const words = text.value.toLowerCase().split(/\s+/).filter(Boolean)
+  return commands
+    .filter(({ title, group }) => words.every((word) => `${group} ${title}`.toLowerCase().includes(word)))
+    .slice(0, MOST)
+})
+
+watch(open, async (now) => {
+  if (!now) return
+  text.value = ''
+  at.value = 0
+  await nextTick()
+  input.value?.focus()
+})
+watch(found, () => {
+  at.value = 0
+})
+
+function move(step: number): void {
+  if (found.value.length > 0) at.value = (at.value + step + found.value.length) % found.value.length
+}
+
+function run(command: Command | undefined): void {
+  if (!command) return
+  open.value = false
+  command.run()
+}
+</script>
+
+<template>
+  <VDialog v-model="open" width="560" aria-label="Find or do anything" @after-enter="input?.focus()">
+    <div class="palette sheet">
+      <input
+        ref="input"
+        v-model="text"
+        type="text"
+        placeholder="Find or do anything"
+        role="combobox"
+        aria-expanded="true"
+        aria-controls="palette-list"
+        aria-label="Find or do anything"
+        :aria-activedescendant="found.length > 0 ? `palette-${at}` : undefined"
+        @keydown.down.prevent="move(1)"
+        @keydown.up.prevent="move(-1)"
+        @keydown.enter.prevent="run(found[at])"
+      />
+      <ul id="palette-list" role="listbox" aria-label="Commands">
+        <li
+          v-for="(command, index) in found"
+          :id="`palette-${index}`"
+          :key="`${command.group} ${command.title}`"
+          role="option"
+          :aria-selected="index === at"
+          @mousemove="at = index"
+          @click="run(command)"
+        >
+          <span class="group">{{ command.group }}</span>
+          <span>{{ command.title }}</span>
+          <kbd v-if="command.shortcut">{{ command.shortcut }}</kbd>
+        </li>
+        <li v-if="found.length === 0" class="none" role="option" aria-selected="false">
+          Nothing is called that. Try a job, a set-up or a view.
+        </li>
+      </ul>
+    </div>
+  </VDialog>
+</template>
+
+<style scoped>
+.palette {
+  overflow: hidden;
+}
+input {
+  background: transparent;
+  border: 0;
+  border-bottom: 1px solid var(--line);
+  color: var(--ink);
+  font-size: var(--text-l);
+  outline: none;
+  padding: 12px 16px;
+  width: 100%;
+}
+li {
+  align-items: baseline;
+  cursor: pointer;
+  display: grid;
+  gap: 12px;
+  grid-template-columns: 72px 1fr auto;
+  padding: 7px 16px;
+}
+li[aria-selected='true'] {
+  background: var(--sunk);
+  box-shadow: inset 3px 0 var(--copper);
+}
+.group {
+  color: var(--ink-3);
+  font-size: var(--text-s);
+}
+.none {
+  cursor: default;
+  display: block;
+}
+</style>

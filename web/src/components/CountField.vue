@@ -1,0 +1,115 @@
+<script setup lang="ts">
+import { computed, ref, useId, watch } from 'vue'
+
+/** A field for a whole number, or a plain number with decimals; empty may mean something, such as "automatic". */
+const {
+  label,
+  least,
+  most,
+  unit = '',
+  decimals = false,
+  optional = '',
+} = defineProps<{
+  label: string
+  least: number
+  most: number
+  unit?: string
+  decimals?: boolean
+  optional?: string
+}>()
+const model = defineModel<number | null>({ required: true })
+
+const id = useId()
+const text = ref('')
+const focused = ref(false)
+
+const problem = computed(() => {
+  const written = text.value.trim().replace(',', '.')
+  if (written === '')
+    return optional === '' ? `${label} is empty. Write a number from ${least} to ${most}.` : null
+  const value = Number(written)
+  const form = decimals ? /^\d+(\.\d+)?$|^\.\d+$/ : /^\d+$/
+  if (!form.test(written) || value < least || value > most) {
+    return `“${text.value.trim()}” does not do here. Write a ${decimals ? '' : 'whole '}number from ${least} to ${most}${unit ? ` ${unit}` : ''}.`
+  }
+  return null
+})
+const value = computed(() => (text.value.trim() === '' ? null : Number(text.value.trim().replace(',', '.'))))
+
+watch(
+  model,
+  (now) => {
+    if (!focused.value || value.value !== now) text.value = now === null ? '' : `${now}`
+  },
+  { immediate: true },
+)
+
+function onInput(event: Event): void {
+  text.value = (event.target as HTMLInputElement).value
+  if (problem.value === null && value.value !== model.value) model.value = value.value
+}
+</script>
+
+<template>
+  <div class="count" :class="{ wrong: problem !== null }">
+    <label :for="id" class="label">{{ label }}</label>
+    <input
+      :id="id"
+      :value="text"
+      type="text"
+      inputmode="decimal"
+      autocomplete="off"
+      :placeholder="optional"
+      :aria-invalid="problem !== null"
+      :aria-describedby="problem ? `${id}-says` : undefined"
+      @input="onInput"
+      @focus="focused = true"
+      @blur="focused = false"
+    />
+    <p v-if="problem" :id="`${id}-says`" class="bubble" role="alert">{{ problem }}</p>
+  </div>
+</template>
+
+<style scoped>
+.count {
+  display: grid;
+  min-width: 0;
+  position: relative;
+}
+input {
+  background: var(--sheet);
+  border: 1px solid var(--line-strong);
+  border-radius: var(--radius);
+  color: var(--ink);
+  height: 32px;
+  min-width: 0;
+  padding: 0 8px;
+  width: 100%;
+}
+input:focus {
+  border-color: var(--copper);
+  outline: 1px solid var(--copper);
+  outline-offset: 0;
+}
+input::placeholder {
+  color: var(--ink-3);
+}
+.wrong input {
+  border-color: var(--short);
+  outline: 1px solid var(--short);
+}
+.bubble {
+  background: var(--sheet);
+  border: 1px solid var(--short);
+  border-radius: var(--radius);
+  color: var(--short);
+  font-size: var(--text-s);
+  left: 0;
+  max-width: 300px;
+  padding: 4px 8px;
+  position: absolute;
+  top: calc(100% + 3px);
+  width: max-content;
+  z-index: 20;
+}
+</style>

@@ -1,0 +1,136 @@
+<script setup lang="ts">
+import { type GaugeTableId, parseQuantity, printQuantity, type QuantityKind } from '@brannik/core'
+import { computed, ref, useId, watch } from 'vue'
+import { useWorkspace } from '../stores/workspace.ts'
+
+/**
+ * A field for one quantity in any unit that people write. A readable value is passed on at every key; text that
+ * cannot be read stays in the field, with what is wrong and what to write, and changes nothing else.
+ */
+const {
+  kind,
+  label,
+  metal,
+  optional = '',
+} = defineProps<{
+  kind: QuantityKind
+  label: string
+  metal?: GaugeTableId | undefined
+  /** Where the field may be empty: what empty means. */
+  optional?: string
+}>()
+const model = defineModel<number | null>({ required: true })
+
+const workspace = useWorkspace()
+const id = useId()
+const text = ref('')
+const focused = ref(false)
+
+const printed = computed(() =>
+  model.value === null ? '' : printQuantity(kind, model.value, workspace.system),
+)
+const parsed = computed(() => {
+  if (text.value.trim() === '' && optional !== '')
+    return { ok: true as const, value: null, understood: optional }
+  return parseQuantity(kind, text.value, {
+    system: workspace.system,
+    ...(metal === undefined ? {} : { metal }),
+  })
+})
+const problem = computed(() => (parsed.value.ok ? null : parsed.value.problem.message))
+const understood = computed(() =>
+  focused.value && parsed.value.ok && parsed.value.understood !== text.value.trim()
+    ? parsed.value.understood
+    : null,
+)
+
+/** A value that came from elsewhere (undo, another unit) replaces the text; one that the text itself gave does not. */
+watch(
+  [printed, () => workspace.system],
+  () => {
+    const own = parsed.value.ok && parsed.value.value === model.value && text.value !== ''
+    if (!focused.value || !own) text.value = printed.value
+  },
+  { immediate: true },
+)
+
+function onInput(event: Event): void {
+  text.value = (event.target as HTMLInputElement).value
+  if (parsed.value.ok && parsed.value.value !== model.value) model.value = parsed.value.value
+}
+
+function onBlur(): void {
+  focused.value = false
+  if (parsed.value.ok) text.value = printed.value
+}
+</script>
+
+<template>
+  <div class="quantity" :class="{ wrong: problem !== null }">
+    <label :for="id" class="label">{{ label }}</label>
+    <input
+      :id="id"
+      :value="text"
+      type="text"
+      inputmode="text"
+      autocomplete="off"
+      spellcheck="false"
+      :placeholder="optional"
+      :aria-invalid="problem !== null"
+      :aria-describedby="problem || understood ? `${id}-says` : undefined"
+      @input="onInput"
+      @focus="focused = true"
+      @blur="onBlur"
+    />
+    <p v-if="problem" :id="`${id}-says`" class="bubble problem" role="alert">{{ problem }}</p>
+    <p v-else-if="understood" :id="`${id}-says`" class="bubble">{{ understood }}</p>
+  </div>
+</template>
+
+<style scoped>
+.quantity {
+  display: grid;
+  min-width: 0;
+  position: relative;
+}
+input {
+  background: var(--sheet);
+  border: 1px solid var(--line-strong);
+  border-radius: var(--radius);
+  color: var(--ink);
+  height: 32px;
+  min-width: 0;
+  padding: 0 8px;
+  width: 100%;
+}
+input:focus {
+  border-color: var(--copper);
+  outline: 1px solid var(--copper);
+  outline-offset: 0;
+}
+input::placeholder {
+  color: var(--ink-3);
+}
+.wrong input {
+  border-color: var(--short);
+  outline: 1px solid var(--short);
+}
+.bubble {
+  background: var(--sheet);
+  border: 1px solid var(--line-strong);
+  border-radius: var(--radius);
+  font-size: var(--text-s);
+  left: 0;
+  max-width: 300px;
+  min-width: 100%;
+  padding: 4px 8px;
+  position: absolute;
+  top: calc(100% + 3px);
+  width: max-content;
+  z-index: 20;
+}
+.problem {
+  border-color: var(--short);
+  color: var(--short);
+}
+</style>

@@ -1,0 +1,52 @@
+<script setup lang="ts">
+import { format } from 'date-fns'
+import { computed } from 'vue'
+import { useWorkspace } from '../stores/workspace.ts'
+
+/** Whether what is on the screen is stored; where not, why, and what can be done. */
+const workspace = useWorkspace()
+
+const conflict = computed(
+  () => [...workspace.saves].find(([, { state }]) => state === 'conflict')?.[0] ?? null,
+)
+const failed = computed(() => [...workspace.saves.values()].find(({ state }) => state === 'failed') ?? null)
+const busy = computed(() =>
+  [...workspace.saves.values()].some(({ state }) => state === 'saving' || state === 'waiting'),
+)
+const savedAt = computed(() =>
+  workspace.lastSavedAt ? `Saved ${format(workspace.lastSavedAt, 'HH:mm')}` : 'Saved',
+)
+</script>
+
+<template>
+  <div class="save" role="status" aria-live="polite">
+    <template v-if="conflict">
+      <span class="bad">Changed elsewhere meanwhile.</span>
+      <button class="link-button" @click="workspace.overwriteStored(conflict)">Keep mine</button>
+      <button class="link-button" @click="workspace.takeStored(conflict)">Take the stored one</button>
+    </template>
+    <template v-else-if="failed">
+      <span class="bad" :title="failed.says">Not saved: {{ failed.says }}</span>
+      <button class="link-button" @click="workspace.retrySaves">Retry</button>
+    </template>
+    <span v-else-if="busy">Saving…</span>
+    <span v-else>{{ savedAt }}</span>
+  </div>
+</template>
+
+<style scoped>
+.save {
+  color: var(--ink-2);
+  display: flex;
+  gap: 10px;
+  justify-content: end;
+  white-space: nowrap;
+}
+.bad {
+  color: var(--short);
+  font-weight: 600;
+  max-width: 340px;
+  overflow: hidden;
+  text-overflow: ellipsis;
+}
+</style>

@@ -1,0 +1,224 @@
+/** Everything of the shop in the browser: loaded once, edited here, saved as it changes, undone step by step. */
+import type {
+  Circuit,
+  Gas,
+  Gun,
+  Job,
+  PowerSource,
+  SetUp,
+  Shelf,
+  Shop,
+  Tungsten,
+  UnitSystem,
+  Wire,
+} from '@brannik/core'
+import { defineStore } from 'pinia'
+import { computed, ref, type ShallowRef, shallowRef } from 'vue'
+import { deleteRecord, getRecord, listRecords, type Stored } from '../api/client.ts'
+import { draftKeys, dropDraft, readDraft } from './drafts.ts'
+import { createSaver } from './saver.ts'
+
+interface RecordOf {
+  shop: Shop
+  circuits: Circuit
+  'power-sources': PowerSource
+  guns: Gun
+  wires: Wire
+  gases: Gas
+  tungstens: Tungsten
+  'set-ups': SetUp
+  jobs: Job
+}
+export type Path = keyof RecordOf
+type Table<P extends Path> = ReadonlyMap<string, Stored<RecordOf[P]>>
+/** One cell a kind: an edit of a job does not touch what is made of the shelf. */
+type Tables = { readonly [P in Path]: ShallowRef<Table<P>> }
+
+const PATHS: readonly Path[] = [
+  'circuits',
+  'power-sources',
+  'guns',
+  'wires',
+  'gases',
+  'tungstens',
+  'set-ups',
+  'jobs',
+]
+
+interface Edit {
+  readonly path: Path
+  readonly id: string
+  readonly says: string
+  readonly before: RecordOf[Path] | null
+  readonly after: RecordOf[Path] | null
+}
+
+/** Edits of one field within this time undo as one. */
+const SAME_EDIT_MS = 900
+const MOST_UNDO = 200
+
+const emptyTables = (): Tables =>
+  Object.fromEntries(['shop', ...PATHS].map((path) => [path, shallowRef(new Map())])) as unknown as Tables
+
+const keyOf = (path: Path, id: string): string => `${path}/${id}`
+
+export const useWorkspace = defineStore('workspace', () => {
+  const state = ref<'loading' | 'ready' | 'failed'>('loading')
+  const failure = ref('')
+  const tables = emptyTables()
+  const table = <P extends Path>(path: P): ShallowRef<Table<P>> => tables[path]
+  const undone = shallowRef<readonly Edit[]>([])
+  const done = shallowRef<readonly Edit[]>([])
+  const lastSavedAt = ref<Date | null>(null)
+  let lastEdit = { key: '', at: 0 }
+
+  function put<P extends Path>(path: P, id: string, stored: Stored<RecordOf[P]> | null): void {
+    const cell = table(path)
+    const changed = new Map(cell.value)
+    if (stored) changed.set(id, stored)
+    else changed.delete(id)
+    cell.value = changed
+  }
+
+  const saver = createSaver((key, version) => {
+    const [path = '', id = ''] = key.split('/')
+    const stored = tables[path as Path].value.get(id)
+    if (stored) put(path as Path, id, { ...stored, version })
+    lastSavedAt.value = new Date()
+  })
+
+  /** Lays what was typed and not stored over what the server has, and saves it. */
+  function restoreDrafts(): void {
+    for (const key of draftKeys()) {
+      const [path = '', id = ''] = key.split('/')
+      const draft = readDraft<RecordOf[Path]>(key)
+      if (!draft || !(path in tables)) {
+        dropDraft(key)
+        continue
+      }
+      put(path as Path, id, { version: draft.version, record: draft.record })
+      saver.change(key, path, draft.record, draft.version)
+    }
+  }
+
+  async function load(): Promise<void> {
+    state.value = 'loading'
+    try {
+      const [shop, ...lists] = await Promise.all([
+        getRecord<Shop>('shop'),
+        ...PATHS.map((path) => listRecords<{ id: string }>(path)),
+      ])
+      tables.shop.value = new Map([[shop.record.id, shop]])
+      PATHS.forEach((path, index) => {
+        const cell: ShallowRef<ReadonlyMap<string, unknown>> = tables[path]
+        cell.value = new Map((lists[index] ?? []).map((stored) => [stored.record.id, stored]))
+      })
+      restoreDrafts()
+      state.value = 'ready'
+    } catch (error) {
+      failure.value = error instanceof Error ? error.message : String(error)
+      state.value = 'failed'
+    }
+  }
+
+  function write(path: Path, id: string, record: RecordOf[Path] | null): void {
+    const version = tables[path].value.get(id)?.version ?? 0
+    if (record) {
+      put(path, id, { version, record })
+      saver.change(keyOf(path, id), path, record, version)
+      return
+    }
+    put(path, id, null)
+    saver.discard(keyOf(path, id))
+    if (version > 0) void deleteRecord(`${path}/${id}`, version).catch(() => load())
+  }
+
+  function remember(edit: Edit): void {
+    const key = `${keyOf(edit.path, edit.id)} ${edit.says}`
+    const now = performance.now()
+    const last = done.value.at(-1)
+    const same = key === lastEdit.key && now - lastEdit.at < SAME_EDIT_MS && last !== undefined
+    done.value = same
+      ? [...done.value.slice(0, -1), { ...edit, before: last.before }]
+      : [...done.value, edit].slice(-MOST_UNDO)
+    undone.value = []
+    lastEdit = { key, at: now }
+  }
+
+  /**
+   * Changes a record, or makes it where there is none of that id, or deletes it (null).
+   * @param says what was done, for the undo: `thickness of Press frame`
+   */
+  function edit<P extends Path>(path: P, id: string, record: RecordOf[P] | null, says: string): void {
+    remember({ path, id, says, before: tables[path].value.get(id)?.record ?? null, after: record })
+    write(path, id, record)
+  }
+
+  function undo(): string | null {
+    const last = done.value.at(-1)
+    if (!last) return null
+    done.value = done.value.slice(0, -1)
+    undone.value = [...undone.value, last]
+    lastEdit = { key: '', at: 0 }
+    write(last.path, last.id, last.before)
+    return last.says
+  }
+
+  function redo(): string | null {
+    const next = undone.value.at(-1)
+    if (!next) return null
+    undone.value = undone.value.slice(0, -1)
+    done.value = [...done.value, next]
+    write(next.path, next.id, next.after)
+    return next.says
+  }
+
+  /** After a conflict: the stored record instead of this one. */
+  async function takeStored(key: string): Promise<void> {
+    const [path = '', id = ''] = key.split('/')
+    const stored = await getRecord<RecordOf[Path]>(path === 'shop' ? path : key)
+    saver.discard(key)
+    put(path as Path, id, stored)
+  }
+
+  const all = <P extends Path>(path: P): RecordOf[P][] =>
+    [...table(path).value.values()].map(({ record }) => record)
+  const get = <P extends Path>(path: P, id: string): RecordOf[P] | null =>
+    table(path).value.get(id)?.record ?? null
+
+  const shop = computed<Shop | null>(() => all('shop')[0] ?? null)
+  const shelf = computed<Shelf>(() => ({
+    circuits: all('circuits'),
+    powerSources: all('power-sources'),
+    guns: all('guns'),
+    wires: all('wires'),
+    gases: all('gases'),
+    tungstens: all('tungstens'),
+  }))
+  const setUps = computed(() => all('set-ups'))
+  const jobs = computed(() => all('jobs').sort((a, b) => a.name.localeCompare(b.name)))
+  const system = computed<UnitSystem>(() => shop.value?.unitSystem ?? 'imperial')
+
+  return {
+    state,
+    failure,
+    load,
+    edit,
+    get,
+    undo,
+    redo,
+    canUndo: computed(() => done.value.length > 0),
+    canRedo: computed(() => undone.value.length > 0),
+    nextUndo: computed(() => done.value.at(-1)?.says ?? null),
+    saves: saver.entries,
+    retrySaves: saver.retry,
+    overwriteStored: saver.overwrite,
+    takeStored,
+    lastSavedAt,
+    shop,
+    shelf,
+    setUps,
+    jobs,
+    system,
+  }
+})

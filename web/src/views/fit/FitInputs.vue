@@ -1,0 +1,203 @@
+<script setup lang="ts">
+import {
+  FILLET_KINDS,
+  type Job,
+  type Joint,
+  MATERIALS,
+  printValue,
+  PROCESSES,
+  type SetUp,
+  type Shelf,
+} from '@brannik/core'
+import { computed } from 'vue'
+import ChoiceField from '../../components/ChoiceField.vue'
+import CountField from '../../components/CountField.vue'
+import QuantityField from '../../components/QuantityField.vue'
+import { useWorkspace } from '../../stores/workspace.ts'
+
+/** What decides: the joint's figures on the left, the set-up's parts on the right; every change recomputes at once. */
+const { job, joint, setUp, shelf } = defineProps<{
+  job: Job
+  joint: Joint
+  setUp: SetUp
+  shelf: Shelf
+}>()
+const emit = defineEmits<{
+  joint: [change: Partial<Joint>, what: string]
+  job: [change: Partial<Job>, what: string]
+  setUp: [change: Partial<SetUp>, what: string]
+}>()
+
+const workspace = useWorkspace()
+const process = computed(() => PROCESSES[setUp.process])
+const isFillet = computed(() => FILLET_KINDS.includes(joint.kind))
+const metal = computed(() => MATERIALS[joint.material].gauge)
+
+const print = (value: number | null, unit: string): string =>
+  value === null ? 'not read' : printValue(value, unit, workspace.system)
+const circuits = computed(() =>
+  shelf.circuits.map((c) => ({ ...c, note: `${c.conductorSize}, breaker ${c.breakerA} A` })),
+)
+const fillers = computed(() =>
+  shelf.wires
+    .filter(({ form }) => (form === 'rod') !== process.value.feedsWire)
+    .map((w) => ({ ...w, note: `${print(w.stockG, 'g')} on the shelf` })),
+)
+const gases = computed(() =>
+  shelf.gases.map((g) => ({ ...g, note: `${g.designation}, left: ${print(g.leftL, 'L')}` })),
+)
+const tungstens = computed(() =>
+  shelf.tungstens.map((t) => ({ ...t, note: `${t.stock ?? 'unknown'} in the drawer` })),
+)
+
+/** Both parts are as thick until somebody says otherwise. */
+function changeThickness(value: number | null): void {
+  if (value === null) return
+  const both = joint.thicknessAMm === joint.thicknessBMm
+  emit('joint', both ? { thicknessAMm: value, thicknessBMm: value } : { thicknessAMm: value }, 'thickness')
+}
+</script>
+
+<template>
+  <div class="inputs">
+    <fieldset class="group job">
+      <legend class="visually-hidden">The joint</legend>
+      <QuantityField
+        kind="thickness"
+        label="Thickness"
+        :metal="metal"
+        :model-value="joint.thicknessAMm"
+        @update:model-value="changeThickness"
+      />
+      <QuantityField
+        kind="thickness"
+        label="Other part"
+        :metal="metal"
+        :model-value="joint.thicknessBMm"
+        @update:model-value="
+          (value) => value !== null && emit('joint', { thicknessBMm: value }, 'other thickness')
+        "
+      />
+      <QuantityField
+        v-if="isFillet"
+        kind="weldSize"
+        label="Leg"
+        :model-value="joint.legMm"
+        @update:model-value="(value) => value !== null && emit('joint', { legMm: value }, 'leg')"
+      />
+      <QuantityField
+        v-else
+        kind="weldSize"
+        label="Gap"
+        :model-value="joint.rootGapMm"
+        @update:model-value="(value) => value !== null && emit('joint', { rootGapMm: value }, 'gap')"
+      />
+      <CountField
+        label="Welds"
+        :least="1"
+        :most="100000"
+        :model-value="joint.count"
+        @update:model-value="(value) => value !== null && emit('joint', { count: value }, 'number of welds')"
+      />
+      <QuantityField
+        kind="length"
+        label="Each long"
+        :model-value="joint.lengthMm"
+        @update:model-value="(value) => value !== null && emit('joint', { lengthMm: value }, 'length')"
+      />
+      <CountField
+        label="Passes"
+        :least="1"
+        :most="60"
+        optional="auto"
+        :model-value="joint.passes"
+        @update:model-value="(value) => emit('joint', { passes: value }, 'passes')"
+      />
+      <CountField
+        label="Rest, s"
+        :least="0"
+        :most="3600"
+        unit="s"
+        optional="usual"
+        :model-value="job.pauseS"
+        @update:model-value="(value) => emit('job', { pauseS: value }, 'rest between welds')"
+      />
+    </fieldset>
+    <fieldset class="group set-up">
+      <legend class="visually-hidden">The set-up</legend>
+      <ChoiceField
+        label="Circuit"
+        :items="circuits"
+        :model-value="setUp.circuitId"
+        @update:model-value="(id) => id && emit('setUp', { circuitId: id }, 'circuit')"
+      />
+      <ChoiceField
+        :label="process.feedsWire ? 'Wire' : 'Rod'"
+        :items="fillers"
+        :optional="process.feedsWire ? '' : 'none'"
+        :model-value="setUp.wireId"
+        @update:model-value="
+          (id) =>
+            (id || !process.feedsWire) && emit('setUp', { wireId: id }, process.feedsWire ? 'wire' : 'rod')
+        "
+      />
+      <ChoiceField
+        v-if="process.shielded"
+        label="Gas"
+        :items="gases"
+        :model-value="setUp.gasId"
+        @update:model-value="(id) => id && emit('setUp', { gasId: id }, 'gas')"
+      />
+      <template v-if="process.family === 'gtaw'">
+        <ChoiceField
+          label="Tungsten"
+          :items="tungstens"
+          :model-value="setUp.tungstenId"
+          @update:model-value="(id) => id && emit('setUp', { tungstenId: id }, 'tungsten')"
+        />
+        <CountField
+          label="Cup"
+          :least="3"
+          :most="24"
+          :model-value="setUp.cupNumber"
+          @update:model-value="(value) => value !== null && emit('setUp', { cupNumber: value }, 'cup')"
+        />
+      </template>
+    </fieldset>
+  </div>
+</template>
+
+<style scoped>
+.inputs {
+  display: grid;
+  gap: 8px 16px;
+  grid-template-columns: minmax(0, 20fr) minmax(0, 27fr);
+}
+.group {
+  border: 0;
+  display: grid;
+  gap: 6px;
+  grid-auto-columns: minmax(0, 1fr);
+  grid-auto-flow: column;
+  margin: 0;
+  min-width: 0;
+  padding: 0;
+}
+.job {
+  grid-template-columns: 1.25fr 1.25fr 1.25fr 0.8fr 1.2fr 0.8fr 0.85fr;
+}
+.set-up {
+  grid-template-columns: minmax(0, 1.5fr) minmax(0, 1.2fr);
+}
+@media (max-width: 1100px) {
+  .inputs {
+    grid-template-columns: 1fr;
+  }
+}
+@media (max-width: 700px) {
+  .group {
+    grid-auto-flow: row;
+    grid-template-columns: 1fr 1fr;
+  }
+}
+</style>

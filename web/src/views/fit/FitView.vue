@@ -1,0 +1,312 @@
+<script setup lang="ts">
+import { type Finding, type LinkId, type Patch, printValue, type Suggestion } from '@brannik/core'
+import { computed, ref, watch } from 'vue'
+import { useRoute } from 'vue-router'
+import ChainChart from '../../charts/ChainChart.vue'
+import ChoiceField from '../../components/ChoiceField.vue'
+import WorkingDrawer, { type Opened } from '../../components/WorkingDrawer.vue'
+import { useWorkspace } from '../../stores/workspace.ts'
+import AnswerPanel from './AnswerPanel.vue'
+import CautionStrip from './CautionStrip.vue'
+import FindingsTable from './FindingsTable.vue'
+import FitInputs from './FitInputs.vue'
+import { useFit } from './useFit.ts'
+import { jobWords, jointWords, processWords } from './words.ts'
+
+/** The main screen: one job with one set-up, from the panel to the joint. */
+const route = useRoute()
+const workspace = useWorkspace()
+
+const LAST_JOB = 'brannik.lastJob'
+const jobId = computed(() => {
+  const named = route.params['jobId']
+  if (typeof named === 'string' && named !== '') return named
+  const last = localStorage.getItem(LAST_JOB) ?? 'press-frame'
+  return workspace.get('jobs', last) ? last : (workspace.jobs[0]?.id ?? '')
+})
+watch(
+  jobId,
+  (id) => {
+    if (id !== '') localStorage.setItem(LAST_JOB, id)
+    openKey.value = null
+  },
+  { flush: 'post' },
+)
+
+const {
+  job,
+  setUp,
+  parts,
+  fit,
+  chain,
+  joint,
+  jointId,
+  chooseJoint,
+  suggestions,
+  changeJob,
+  changeJoint,
+  changeSetUp,
+  apply,
+} = useFit(jobId)
+
+/** `check:…` or `link:…`: the drawer follows the figures as they change. */
+const openKey = ref<string | null>(null)
+const openCheck = computed(() => openKey.value?.replace(/^check:/, '') ?? null)
+
+const ofFinding = (finding: Finding): Opened => ({ key: `check:${finding.check}`, ...finding })
+
+const opened = computed<Opened | null>(() => {
+  const key = openKey.value
+  if (!key || !fit.value || !chain.value) return null
+  const finding = fit.value.findings.find(({ check }) => `check:${check}` === key)
+  if (finding) return ofFinding(finding)
+  if (key === 'link:joint') {
+    const { wantedA, windowA, wantedWorking } = chain.value
+    const amps = (value: number) => printValue(value, 'A', 'metric')
+    return {
+      key,
+      title: 'What the joint wants',
+      verdict: null,
+      says: `One pass wants ${amps(wantedA)}; ${amps(windowA.low)} to ${amps(windowA.high)} still makes the weld. A starting point: weld a coupon and look.`,
+      restsOn: '',
+      mends: [],
+      working: wantedWorking,
+    }
+  }
+  const link = chain.value.links.find(({ id }) => `link:${id}` === key)
+  if (!link) return null
+  const carries =
+    link.highA === null || link.lowA === null
+      ? `Not known: ${link.missing ?? ''}.`
+      : `${link.detail} carries ${link.lowA > 0 ? `${printValue(link.lowA, 'A', 'metric')} to ` : 'up to '}${printValue(link.highA, 'A', 'metric')} for this job; the joint wants ${printValue(chain.value.wantedA, 'A', 'metric')}.`
+  return {
+    key,
+    title: link.title,
+    verdict: link.verdict,
+    says: carries,
+    restsOn: '',
+    mends: [],
+    working: link.working,
+  }
+})
+
+const jointDetail = computed(() => {
+  const first = chain.value?.wantedWorking[0]
+  return first ? `a pass of ${printValue(first.result.value, 'mm', workspace.system)}` : ''
+})
+const title = (patch: Patch, says: string): string =>
+  patch.on === 'job-set-up' ? says : says.replace(/:$/, '')
+
+function applySuggestion({ patch, says }: Suggestion): void {
+  apply(patch, title(patch, says))
+}
+function openLink(id: LinkId | 'joint'): void {
+  openKey.value = `link:${id}`
+}
+</script>
+
+<template>
+  <section v-if="!job" class="empty">
+    <h1>{{ workspace.jobs.length === 0 ? 'There are no jobs yet' : 'There is no such job' }}</h1>
+    <p>
+      {{
+        workspace.jobs.length === 0 ? 'Write the first one: a fit needs a job.' : 'It may have been deleted.'
+      }}
+    </p>
+    <RouterLink class="plain-button main" :to="{ name: 'jobs' }">Go to the jobs</RouterLink>
+  </section>
+  <div v-else class="fit">
+    <div class="title">
+      <h1>{{ job.name }}</h1>
+      <p class="quiet summary">
+        <template v-if="job.joints.length === 1 && joint"
+          >{{ jointWords(joint, workspace.system) }} · </template
+        >{{ jobWords(job, workspace.system) }}
+        <template v-if="setUp"> · {{ processWords(setUp) }}</template>
+      </p>
+      <div v-if="job.joints.length > 1" class="joints" role="tablist" aria-label="Joints of the job">
+        <button
+          v-for="(one, index) in job.joints"
+          :key="one.id"
+          role="tab"
+          :aria-selected="one.id === jointId"
+          :title="jointWords(one, workspace.system)"
+          @click="chooseJoint(one.id)"
+        >
+          Joint {{ index + 1 }}<span v-if="one.id === fit?.governingJointId" class="label"> wants most</span>
+        </button>
+      </div>
+      <label class="chip">
+        <span class="label">Set-up</span>
+        <ChoiceField
+          bare
+          label="Set-up"
+          :items="workspace.setUps"
+          :model-value="job.setUpId"
+          @update:model-value="(id) => id && changeJob({ setUpId: id }, 'set-up')"
+        />
+      </label>
+      <VMenu location="bottom end" :transition="false">
+        <template #activator="{ props: activator }">
+          <button class="plain-button other" v-bind="activator">Other job</button>
+        </template>
+        <VList>
+          <VListItem
+            v-for="one in workspace.jobs.filter(({ id }) => id !== job?.id)"
+            :key="one.id"
+            :title="one.name"
+            :to="{ name: 'fit', params: { jobId: one.id } }"
+          />
+        </VList>
+      </VMenu>
+    </div>
+
+    <FitInputs
+      v-if="joint && setUp"
+      :job="job"
+      :joint="joint"
+      :set-up="setUp"
+      :shelf="workspace.shelf"
+      @joint="changeJoint"
+      @job="changeJob"
+      @set-up="changeSetUp"
+    />
+    <section v-else class="sheet choose">
+      <h2>Choose a set-up for this job</h2>
+      <p class="quiet">What is welded with decides what fits.</p>
+      <ul>
+        <li v-for="one in workspace.setUps" :key="one.id">
+          <button class="plain-button" @click="changeJob({ setUpId: one.id }, 'set-up')">
+            {{ one.name }}
+          </button>
+        </li>
+      </ul>
+    </section>
+
+    <section v-if="parts && !parts.ok" class="sheet choose" role="alert">
+      <h2>The set-up is not whole</h2>
+      <p v-for="problem in parts.problems" :key="problem.pointer">
+        {{ problem.field }} {{ problem.message }}.
+      </p>
+    </section>
+
+    <template v-if="fit && chain">
+      <div class="top">
+        <section class="sheet chain-sheet" aria-label="Amps from panel to joint">
+          <h2>Amps from panel to joint</h2>
+          <ChainChart :chain="chain" :joint-detail="jointDetail" @open="openLink" />
+        </section>
+        <AnswerPanel
+          :fit="fit"
+          :chain="chain"
+          :suggestions="suggestions"
+          @apply="applySuggestion"
+          @open="(finding) => (openKey = `check:${finding.check}`)"
+        />
+      </div>
+      <FindingsTable
+        :findings="fit.findings"
+        :open-check="openCheck"
+        @open="(finding) => (openKey = `check:${finding.check}`)"
+      />
+      <CautionStrip :cautions="fit.cautions" />
+    </template>
+    <WorkingDrawer :opened="opened" @close="openKey = null" @apply="apply" />
+  </div>
+</template>
+
+<style scoped>
+.fit {
+  display: grid;
+  gap: 8px;
+  padding: 8px 20px;
+}
+.title {
+  align-items: center;
+  display: flex;
+  gap: 14px;
+  min-width: 0;
+}
+h1 {
+  white-space: nowrap;
+}
+.summary {
+  flex: 1;
+  min-width: 0;
+  overflow: hidden;
+  text-overflow: ellipsis;
+  white-space: nowrap;
+}
+.joints {
+  display: flex;
+  gap: 4px;
+}
+.joints button {
+  background: none;
+  border: 1px solid var(--line-strong);
+  border-radius: var(--radius);
+  color: var(--ink-2);
+  cursor: pointer;
+  padding: 2px 10px;
+}
+.joints [aria-selected='true'] {
+  background: var(--sheet);
+  border-color: var(--copper);
+  color: var(--ink);
+  font-weight: 600;
+}
+.chip {
+  align-items: center;
+  display: grid;
+  gap: 6px;
+  grid-template-columns: auto 200px;
+}
+.other {
+  white-space: nowrap;
+}
+.top {
+  display: grid;
+  gap: 8px;
+  grid-template-columns: minmax(0, 1fr) 330px;
+}
+.chain-sheet {
+  display: grid;
+  grid-template-rows: auto minmax(0, 1fr);
+  min-height: 0;
+  padding: 8px 16px 4px;
+}
+.choose,
+.empty {
+  display: grid;
+  gap: 8px;
+  justify-items: start;
+  padding: 16px;
+}
+.empty {
+  padding: 48px;
+}
+.choose ul {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 8px;
+}
+.empty a {
+  text-decoration: none;
+}
+@media (max-width: 900px) {
+  .fit {
+    padding: 8px 12px;
+  }
+  .title {
+    flex-wrap: wrap;
+  }
+  .summary {
+    flex-basis: 100%;
+    white-space: normal;
+    order: 3;
+  }
+  .top {
+    grid-template-columns: minmax(0, 1fr);
+  }
+}
+</style>

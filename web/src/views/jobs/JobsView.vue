@@ -1,0 +1,177 @@
+<script setup lang="ts">
+import { fitJob, type Job, partsOf } from '@brannik/core'
+import { computed } from 'vue'
+import { useRouter } from 'vue-router'
+import ChainSpark from '../../charts/ChainSpark.vue'
+import VerdictMark from '../../components/VerdictMark.vue'
+import { useNotice } from '../../stores/notice.ts'
+import { useWorkspace } from '../../stores/workspace.ts'
+import { jobWords, jointWords } from '../fit/words.ts'
+import { copyOf, newJob } from './newJob.ts'
+
+/** The jobs with their answer at a glance: one row a job, the chain small, the first thing that gives out in words. */
+const workspace = useWorkspace()
+const notice = useNotice()
+const router = useRouter()
+
+const rows = computed(() =>
+  workspace.jobs.map((job) => {
+    const setUp = job.setUpId ? workspace.get('set-ups', job.setUpId) : null
+    const parts = setUp ? partsOf(setUp, workspace.shelf) : null
+    const fit =
+      workspace.shop && setUp && parts?.ok
+        ? fitJob({ shop: workspace.shop, job, setUp, ...parts.parts }, false)
+        : null
+    const chain = fit?.chains.find(({ jointId }) => jointId === fit.governingJointId) ?? null
+    const open = fit?.findings.filter(({ verdict }) => verdict === 'short' || verdict === 'unknown') ?? []
+    return { job, setUp, fit, chain, open }
+  }),
+)
+
+function fitOf(job: Job) {
+  return { name: 'fit', params: { jobId: job.id } }
+}
+function add(): void {
+  const job = newJob(workspace.jobs)
+  workspace.edit('jobs', job.id, job, `new job ${job.name}`)
+  void router.push(fitOf(job))
+}
+function copy(job: Job): void {
+  const made = copyOf(job, workspace.jobs)
+  workspace.edit('jobs', made.id, made, `copy of ${job.name}`)
+  notice.show(`${made.name} is made`, true)
+}
+function remove(job: Job): void {
+  workspace.edit('jobs', job.id, null, `deletion of ${job.name}`)
+  notice.show(`${job.name} is deleted`, true)
+}
+</script>
+
+<template>
+  <section class="jobs">
+    <header>
+      <h1>Jobs</h1>
+      <button class="plain-button main" @click="add">New job</button>
+    </header>
+    <p v-if="rows.length === 0" class="sheet none">
+      There are no jobs yet. A job is what you plan to weld: its joints, how many, how good.
+    </p>
+    <table v-else class="sheet">
+      <thead>
+        <tr>
+          <th scope="col">Job</th>
+          <th scope="col">Set-up</th>
+          <th scope="col">Chain</th>
+          <th scope="col">Verdict</th>
+          <th scope="col">Open points</th>
+          <th scope="col"><span class="visually-hidden">Actions</span></th>
+        </tr>
+      </thead>
+      <tbody>
+        <tr v-for="{ job, setUp, fit, chain, open } in rows" :key="job.id">
+          <th scope="row">
+            <RouterLink :to="fitOf(job)">{{ job.name }}</RouterLink>
+            <span class="label">{{ jobWords(job, workspace.system) }}</span>
+            <span v-if="job.joints[0]" class="label"
+              >{{ jointWords(job.joints[0], workspace.system)
+              }}{{ job.joints.length > 1 ? ` and ${job.joints.length - 1} more` : '' }}</span
+            >
+          </th>
+          <td>{{ setUp?.name ?? 'none chosen' }}</td>
+          <td><ChainSpark v-if="chain" :chain="chain" /></td>
+          <td><VerdictMark :verdict="fit?.verdict ?? 'unknown'" /></td>
+          <td class="points">
+            <template v-if="fit">{{
+              open.length === 0 ? 'none' : open.map(({ title }) => title).join(', ')
+            }}</template>
+            <template v-else>choose a set-up</template>
+          </td>
+          <td class="actions">
+            <button class="link-button" :aria-label="`Copy ${job.name}`" @click="copy(job)">Copy</button>
+            <button class="link-button" :aria-label="`Delete ${job.name}`" @click="remove(job)">
+              Delete
+            </button>
+          </td>
+        </tr>
+      </tbody>
+    </table>
+  </section>
+</template>
+
+<style scoped>
+.jobs {
+  display: grid;
+  gap: 12px;
+  padding: 16px 20px;
+}
+header {
+  align-items: center;
+  display: flex;
+  justify-content: space-between;
+}
+.none {
+  padding: 24px;
+}
+table {
+  border-collapse: separate;
+  border-spacing: 0;
+  width: 100%;
+}
+th,
+td {
+  padding: 8px 12px;
+  text-align: left;
+  vertical-align: middle;
+}
+thead th {
+  color: var(--ink-2);
+  font-size: var(--text-s);
+  font-weight: 400;
+}
+tbody th,
+tbody td {
+  border-top: 1px solid var(--line);
+}
+tbody th {
+  display: grid;
+}
+tbody th a {
+  color: var(--ink);
+  font-size: var(--text-l);
+  font-weight: 700;
+  justify-self: start;
+}
+tbody .label {
+  font-weight: 400;
+}
+.points {
+  color: var(--ink-2);
+  max-width: 260px;
+}
+.actions {
+  white-space: nowrap;
+}
+.actions button + button {
+  margin-left: 12px;
+}
+@media (max-width: 900px) {
+  table,
+  tbody,
+  tr {
+    display: block;
+  }
+  thead {
+    display: none;
+  }
+  tbody tr {
+    border-top: 1px solid var(--line);
+    display: grid;
+    padding: 8px 0;
+  }
+  tbody th,
+  tbody td {
+    border: 0;
+    padding: 2px 12px;
+  }
+}
+</style>
