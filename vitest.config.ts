@@ -1,9 +1,14 @@
+import vue from '@vitejs/plugin-vue'
 import { defineConfig } from 'vitest/config'
 
 /** Unit tests of core and web, and database tests of the server, which need the DATABASE_URL that `npm test` gives. */
 export default defineConfig({
   test: {
     projects: [
+      {
+        plugins: [vue()],
+        test: { name: 'web', root: 'web', include: ['src/**/*.test.ts'], benchmark: { include: [] } },
+      },
       {
         test: {
           name: 'core',

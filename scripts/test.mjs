@@ -41,7 +41,9 @@ function counted(name, command, args, env, count) {
 
 async function test() {
   installNpm()
-  if (!exists('chromium')) installDebian(['chromium'])
+  // curl runs the example of the README.
+  const missing = ['chromium', 'curl'].filter((name) => !exists(name))
+  if (missing.length > 0) installDebian(missing)
   rmSync(REPORTS, { recursive: true, force: true })
   mkdirSync(REPORTS, { recursive: true })
   const cluster = await startPostgres({

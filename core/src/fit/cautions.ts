@@ -1,7 +1,6 @@
 /** What the owner must be told where this decision is made: what can hurt somebody. */
 import { lensShade, LENS_SHADE_SOURCE } from '../reference/lensShades.ts'
 import { MATERIALS } from '../reference/materials.ts'
-import { sourceWords } from '../model/source.ts'
 import type { FitContext } from './context.ts'
 
 export interface Caution {
@@ -15,11 +14,11 @@ export function cautionsFor(context: FitContext): readonly Caution[] {
   const cautions: Caution[] = [
     {
       topic: 'Eyes',
-      says: `Lens shade at least ${shade.least}, ${shade.suggested} suggested at this current (${sourceWords(LENS_SHADE_SOURCE)}); glasses under the helmet.`,
+      says: `Lens shade at least ${shade.least}, ${shade.suggested} suggested (${LENS_SHADE_SOURCE.text}); glasses under the helmet.`,
     },
     {
       topic: 'Power',
-      says: 'Unplug before opening a machine. Wiring is for a licensed electrician under the local code; the data plate decides.',
+      says: 'Unplug before opening a machine. Wiring is for a licensed electrician; data plate and code decide.',
     },
   ]
   for (const caution of new Set(joints.map(({ joint }) => MATERIALS[joint.material].caution))) {
@@ -54,7 +53,7 @@ export function cautionsFor(context: FitContext): readonly Caution[] {
   if (job.quality === 'structural' || job.quality === 'leak-tight') {
     cautions.push({
       topic: 'Approval',
-      says: 'Structural and pressure welds need a qualified procedure and welder. This is advice, not approval.',
+      says: 'Such welds need a qualified procedure and welder: this is advice, not approval.',
     })
   }
   if (setUp.process === 'gmaw-short' || setUp.process === 'gmaw-spray' || process.family === 'fcaw') {

@@ -20,7 +20,7 @@ const GTAW: readonly ShadeRow[] = [
   { upToA: 500, least: 10, suggested: 14 },
 ]
 
-export const LENS_SHADE_SOURCE = standard('ANSI Z49.1 / AWS F2.2', true)
+export const LENS_SHADE_SOURCE = standard('ANSI Z49.1', true)
 
 /** @returns the least and the suggested shade number at a current */
 export function lensShade(family: ProcessFamily, currentA: number): { least: number; suggested: number } {

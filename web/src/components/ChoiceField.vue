@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { useId } from 'vue'
+import { computed, useId } from 'vue'
 
 /** A labelled choice among a few named things; filled by typing. */
 const {
@@ -9,7 +9,7 @@ const {
   optional = '',
 } = defineProps<{
   label: string
-  items: readonly { id: string; name: string; note?: string }[]
+  items: readonly { id: string | null; name: string; note?: string }[]
   /** Where nothing may be chosen: what nothing means. */
   optional?: string
   /** Without its label above: something beside it says what it is. */
@@ -17,6 +17,7 @@ const {
 }>()
 const model = defineModel<string | null>({ required: true })
 const id = useId()
+const choices = computed(() => (optional === '' ? [...items] : [{ id: null, name: optional }, ...items]))
 </script>
 
 <template>
@@ -26,12 +27,9 @@ const id = useId()
       :id="id"
       v-model="model"
       :aria-label="label"
-      :items="[...items]"
+      :items="choices"
       item-value="id"
       item-title="name"
-      :clearable="optional !== ''"
-      :placeholder="optional"
-      persistent-placeholder
       auto-select-first
       menu-icon="$dropdown"
     >

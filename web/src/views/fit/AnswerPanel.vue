@@ -1,6 +1,15 @@
 <script setup lang="ts">
-import { type Chain, type Finding, type Fit, printNumber, type Suggestion, worstVerdict } from '@brannik/core'
+import {
+  type Chain,
+  type Finding,
+  type Fit,
+  printMeasure,
+  printNumber,
+  type Suggestion,
+  worstVerdict,
+} from '@brannik/core'
 import { computed } from 'vue'
+import { useWorkspace } from '../../stores/workspace.ts'
 import VerdictMark from '../../components/VerdictMark.vue'
 
 /** The answer in words and one large figure, and what would mend it. */
@@ -10,6 +19,8 @@ const { fit, chain, suggestions } = defineProps<{
   suggestions: readonly Suggestion[]
 }>()
 const emit = defineEmits<{ apply: [suggestion: Suggestion]; open: [finding: Finding] }>()
+
+const workspace = useWorkspace()
 
 /** Checks that the chain's amps already tell of. */
 const IN_CHAIN = new Set([
@@ -31,6 +42,11 @@ const besides = computed(() => {
       : [...shorts.value, ...unknowns.value]
   return listed.slice(0, 3)
 })
+/** Where nothing is short, the panel says what the job takes off the shelf. */
+const USES = ['wire-use', 'gas-use', 'tungsten-use', 'time-use']
+const uses = computed(() =>
+  fit.findings.filter(({ check, demand }) => USES.includes(check) && demand !== null),
+)
 const verdict = computed(() => worstVerdict([fit.verdict, chain.verdict]))
 
 const amps = (value: number): string => (value < 10 ? printNumber(value, 2) : `${Math.round(value)}`)
@@ -79,10 +95,32 @@ const then = ({ shortCount, spareA, verdict: after }: Suggestion): string => {
       </ul>
       <p v-else class="quiet">Nothing on the shelf does. Open a short check to see what would.</p>
     </template>
+    <template v-else>
+      <h2>The job uses</h2>
+      <dl class="uses">
+        <template v-for="use in uses" :key="use.check">
+          <dt>{{ use.title }}</dt>
+          <dd>
+            <button class="link-button" @click="emit('open', use)">
+              {{ printMeasure(use.demand, workspace.system) }}
+            </button>
+          </dd>
+        </template>
+      </dl>
+    </template>
   </section>
 </template>
 
 <style scoped>
+.uses {
+  display: grid;
+  gap: 4px 16px;
+  grid-template-columns: 1fr auto;
+}
+dd {
+  font-weight: 600;
+  text-align: right;
+}
 .answer {
   align-content: start;
   display: grid;

@@ -123,7 +123,7 @@ function changeThickness(value: number | null): void {
         @update:model-value="(value) => emit('job', { pauseS: value }, 'rest between welds')"
       />
     </fieldset>
-    <fieldset class="group set-up">
+    <fieldset class="group set-up" :class="process.family">
       <legend class="visually-hidden">The set-up</legend>
       <ChoiceField
         label="Circuit"
@@ -188,6 +188,9 @@ function changeThickness(value: number | null): void {
 }
 .set-up {
   grid-template-columns: minmax(0, 1.5fr) minmax(0, 1.2fr);
+}
+.set-up.gtaw {
+  grid-template-columns: 1.45fr 1.2fr 0.8fr 1.15fr 0.45fr;
 }
 @media (max-width: 1100px) {
   .inputs {

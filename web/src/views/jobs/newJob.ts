@@ -7,6 +7,7 @@ const MOST = 50
 export function idFor(name: string, taken: readonly { id: string }[]): string {
   const plain = name
     .normalize('NFKD')
+    .replace(/\p{M}/gu, '')
     .toLowerCase()
     .replace(/[^a-z0-9]+/g, '-')
     .replace(/^-+|-+$/g, '')
