@@ -1,11 +1,13 @@
 /** `npm run dev`: the server restarts and the page reloads as files change. */
 import { join } from 'node:path'
+import { onlyOnce } from './lib/once.mjs'
 import { DATA, installNpm } from './lib/packages.mjs'
 import { freePort, startPostgres } from './lib/postgres.mjs'
 import { begin, explain } from './lib/run.mjs'
 
 async function dev() {
   installNpm()
+  onlyOnce()
   const cluster = await startPostgres({ wanted: join(DATA, 'postgres'), port: 54870 })
   cluster.createDatabase('brannik')
   const port = await freePort(4870)

@@ -1,5 +1,6 @@
 /** `npm start`: installs what is missing, starts the database, builds, loads the demo, serves; Ctrl-C stops all of it. */
 import { join } from 'node:path'
+import { onlyOnce } from './lib/once.mjs'
 import { DATA, installNpm } from './lib/packages.mjs'
 import { freePort, startPostgres } from './lib/postgres.mjs'
 import { begin, explain, Remedy } from './lib/run.mjs'
@@ -29,6 +30,7 @@ async function database() {
 
 async function start() {
   const began = performance.now()
+  if (!process.env.DATABASE_URL) onlyOnce()
   installNpm()
   buildWeb()
   const port = await servingPort()

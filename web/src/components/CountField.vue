@@ -83,7 +83,7 @@ input {
   color: var(--ink);
   height: 32px;
   min-width: 0;
-  padding: 0 8px;
+  padding: 0 6px;
   width: 100%;
 }
 input:focus {

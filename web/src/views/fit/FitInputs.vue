@@ -171,7 +171,7 @@ function changeThickness(value: number | null): void {
 .inputs {
   display: grid;
   gap: 8px 16px;
-  grid-template-columns: minmax(0, 20fr) minmax(0, 27fr);
+  grid-template-columns: minmax(0, 21fr) minmax(0, 26fr);
 }
 .group {
   border: 0;
