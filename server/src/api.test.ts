@@ -162,7 +162,7 @@ describe('bad input stores nothing, and says which field and what to do', () => 
       '/joints/0/thicknessAMm',
       'at most 300 mm',
     ],
-    ['no joints', { joints: [] }, '/joints', 'at least one joint'],
+    ['no joints', { joints: [] }, '/joints', 'at least one weld'],
     ['a U+0000 that PostgreSQL cannot hold', { name: 'a\u0000b' }, '/name', 'control character'],
     ['half a character', { note: '\ud800' }, '/note', 'half a character'],
   ])('%s', async (_, change, pointer, words) => {
@@ -181,7 +181,7 @@ describe('bad input stores nothing, and says which field and what to do', () => 
   it('a body of 5 MB is refused', async () => {
     const answer = await server.call('POST', '/api/jobs', { ...(await frame()), note: 'x'.repeat(5e6) })
     expect(answer.status).toBe(413)
-    expect(answer.body.detail).toContain('1 MB')
+    expect(answer.body.detail).toContain('4 MB')
   })
 
   it('what is not JSON is refused', async () => {

@@ -49,7 +49,7 @@ function apiRoutes(database: Database): express.Router {
     next()
   })
   api.use(onlyJson)
-  api.use(express.json({ limit: '1mb' }))
+  api.use(express.json({ limit: '4mb' }))
   api.use('/health', healthRoutes(database))
   api.get('/openapi.json', (_request, response) => {
     response.json(document)

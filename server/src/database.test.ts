@@ -1,3 +1,4 @@
+import { jobSchema, readDocument, shopSchema } from '@brannik/core'
 import { afterEach, describe, expect, it } from 'vitest'
 import { readConfig } from './config.ts'
 import { inTransaction, openDatabase, type Database } from './database.ts'
@@ -29,6 +30,76 @@ describe('migrations', () => {
     expect(await migrate(database)).toBe(0)
   })
 
+  it('carry what an older version stored into today’s schema', async () => {
+    const database = await fresh()
+    await migrate(database, 1)
+    const joint = {
+      id: 'seam',
+      kind: 'butt-v',
+      material: 'carbon-steel',
+      thicknessAMm: 12,
+      thicknessBMm: 12,
+      legMm: null,
+    }
+    const rest = {
+      rootGapMm: 2,
+      rootFaceMm: 1,
+      includedAngleDeg: 60,
+      reinforcementMm: 1,
+      passes: null,
+      position: 'flat',
+      count: 2,
+      lengthMm: 100,
+    }
+    const second = {
+      ...joint,
+      ...rest,
+      id: 'tray',
+      kind: 'butt-square',
+      material: 'stainless-316l',
+      thicknessAMm: 2,
+      thicknessBMm: 2,
+    }
+    const job = {
+      id: 'old',
+      name: 'Old',
+      note: '',
+      quantity: 1,
+      place: 'indoors',
+      windKmPerH: null,
+      quality: 'ordinary',
+      hoursSetAside: null,
+      pauseS: null,
+      setUpId: null,
+    }
+    await database.query(`insert into record (kind, id, body) values ('job', 'old', $1)`, [
+      { ...job, joints: [{ ...joint, ...rest }, second] },
+    ])
+    const shop = {
+      id: 's',
+      name: 'S',
+      unitSystem: 'metric',
+      ruleBook: 'north-american',
+      currency: 'EUR',
+      assumptions: { repositionWireS: 33 },
+    }
+    await database.query(`insert into record (kind, id, body) values ('shop', 's', $1)`, [shop])
+    await migrate(database)
+    const bodyOf = async (kind: string) =>
+      (await database.query('select body from record where kind = $1', [kind])).rows[0].body
+    const read = readDocument(jobSchema, await bodyOf('job'))
+    expect(
+      read.ok ? read.value.joints.map(({ kind, materialB }) => [kind, materialB]) : read.problems,
+    ).toEqual([
+      ['v', 'hot-rolled'],
+      ['square', 'stainless-316'],
+    ])
+    expect(readDocument(shopSchema, await bodyOf('shop'))).toMatchObject({
+      ok: true,
+      value: { assumptions: { repositionTurnedS: 33 } },
+    })
+  })
+
   it('refuse a database of a newer version, with the remedy', async () => {
     const database = await fresh()
     await migrate(database)
@@ -42,7 +113,7 @@ describe('the demo shop', () => {
     const database = await fresh()
     await migrate(database)
     expect(await seed(database)).toBe(true)
-    expect(await count(database, `select count(*) from record where kind = 'job'`)).toBe(5)
+    expect(await count(database, `select count(*) from record where kind = 'job'`)).toBe(7)
     await database.query(`delete from record where kind = 'job'`)
     expect(await seed(database)).toBe(false)
     expect(await count(database, `select count(*) from record where kind = 'job'`)).toBe(0)

@@ -68,6 +68,29 @@ export const fitAnswerSchema = z.object({
   governingJointId: z.string(),
   chains: z.array(chain),
   findings: z.array(finding),
+  joints: z.array(
+    z.object({
+      jointId: z.string(),
+      wantedA: z.number(),
+      burnThroughA: z.number(),
+      passes: z.number(),
+      metalG: z.number(),
+      fillerG: z.number(),
+      arcS: z.number().nullable(),
+      runMm: z.number(),
+    }),
+  ),
+  sequence: z.array(
+    z.object({
+      jointId: z.string(),
+      tacks: z.number(),
+      tackS: z.number(),
+      arcS: z.number(),
+      arcs: z.number(),
+      repositionS: z.number(),
+      pieceS: z.number(),
+    }),
+  ),
   duty: z.object({ value: z.number(), steps: z.array(step) }).nullable(),
   cautions: z.array(z.object({ topic: z.string(), says: z.string() })),
 })

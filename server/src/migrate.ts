@@ -9,8 +9,11 @@ const LOCK = 4_870_001
 const CREATE = `create table if not exists schema_migration (
   number integer primary key, name text not null, applied_at timestamptz not null default now())`
 
-/** @throws Error where the database was made by a newer version */
-export async function migrate(database: Database): Promise<number> {
+/**
+ * @param upTo the last file to run; all of them where it is left out
+ * @throws Error where the database was made by a newer version
+ */
+export async function migrate(database: Database, upTo = Number.POSITIVE_INFINITY): Promise<number> {
   const names = (await readdir(FOLDER)).filter((name) => name.endsWith('.sql')).sort()
   const files = names.map((name) => ({ number: Number.parseInt(name, 10), name }))
   return inTransaction(database, async (connection) => {
@@ -25,7 +28,7 @@ export async function migrate(database: Database): Promise<number> {
         `The database has schema ${newest}, this version of Brannik knows schemas up to ${known}. Use the newer version, or another database.`,
       )
     }
-    const due = files.filter((file) => !applied.has(file.number))
+    const due = files.filter((file) => !applied.has(file.number) && file.number <= upTo)
     for (const { number, name } of due) {
       await connection.query(await readFile(new URL(name, FOLDER), 'utf8'))
       await connection.query('insert into schema_migration (number, name) values ($1, $2)', [number, name])

@@ -173,7 +173,11 @@ describe('gas and filler, common practice', () => {
       { ...frame, setUp: { ...frame.setUp, process: 'gmaw-spray' as const } },
       'never sprays',
     ],
-    ['steel wire on stainless', withJoint(frame, { material: 'stainless-304' }), 'not for 304 stainless'],
+    [
+      'steel wire on stainless',
+      withJoint(frame, { materialA: 'stainless-304', materialB: 'stainless-304' }),
+      'not for 304 stainless',
+    ],
     ['a rod in a wire gun', { ...frame, wire: tray.wire }, 'not a filler'],
     ['short-circuit on 1/2 in', withJoint(frame, { thicknessAMm: 12.7, thicknessBMm: 12.7 }), 'may not fuse'],
   ] as const)('%s', (_, input, words) => {

@@ -4,9 +4,7 @@ import type { Mend } from '../model/finding.ts'
 /** @param pauseS computed pause; null where one weld alone is over the duty */
 export function dutyMends(pauseS: number | null, who: string): Mend[] {
   if (pauseS === null) {
-    return [
-      { says: `One weld alone is over what ${who} allows: weld it in shorter lengths or with less current` },
-    ]
+    return [{ says: `Rest alone does not bring it in: ${who} wants shorter welds or less current` }]
   }
   return [
     {

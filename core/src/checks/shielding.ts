@@ -4,7 +4,10 @@ import type { Finding, Verdict } from '../model/finding.ts'
 import { commonPractice, jobField, type Source, standard } from '../model/source.ts'
 import { term } from '../model/working.ts'
 import { printValue } from '../quantity/printValue.ts'
+import type { Wire } from '../model/equipment.ts'
 import { MATERIALS } from '../reference/materials.ts'
+import { isClassification, type PairAdvice, pairAdvice } from '../reference/pairs.ts'
+import { pairNames, serviceOf } from '../trade/service.ts'
 import { type Check, unknownFinding } from './check.ts'
 
 const NAME = { check: 'shielding', title: 'Gas and filler' }
@@ -47,7 +50,9 @@ function gasRules({ process, gas, joints }: FitContext): Rule[] {
     return gas ? [rule('Self-shielded wire takes no gas: close the cylinder', commonPractice(), 'tight')] : []
   }
   if (!gas) return [rule('The set-up has no gas', commonPractice(), 'unknown')]
-  const families = new Set(joints.map(({ joint }) => MATERIALS[joint.material].family))
+  const families = new Set(
+    joints.flatMap(({ joint }) => [MATERIALS[joint.materialA].family, MATERIALS[joint.materialB].family]),
+  )
   const rules: Rule[] = []
   if (process.family === 'gtaw' && gas.argonPct + gas.heliumPct < PURE_ARGON_PCT) {
     rules.push(rule(`TIG wants pure argon: ${gas.name} burns the tungsten`))
@@ -71,7 +76,23 @@ function gasRules({ process, gas, joints }: FitContext): Rule[] {
   return rules
 }
 
-function fillerRules({ wire, process, joints }: FitContext): Rule[] {
+/** What the pair of metals says of this filler. */
+function pairRules(wire: Wire, names: string, pair: PairAdvice): Rule[] {
+  if (pair.weldable === 'no') return [rule(`${names}: ${pair.says}`)]
+  const named = ({ classification }: { classification: string }) =>
+    isClassification(wire.classification, classification)
+  const excluded = pair.excluded.find(named)
+  if (excluded) return [rule(`${wire.name} is not for ${names}: ${excluded.reason}`, excluded.source)]
+  const procedure =
+    pair.weldable === 'needs-procedure'
+      ? [rule(`${names} needs a procedure. ${pair.says}`, commonPractice(), 'tight')]
+      : []
+  if (pair.fillers.length === 0 || pair.fillers.some(named)) return procedure
+  const usual = pair.fillers.slice(0, 3).map(({ classification }) => classification)
+  return [rule(`${wire.name} is not for ${names}: usual are ${usual.join(', ')}`), ...procedure]
+}
+
+function fillerRules({ wire, process, joints, job }: FitContext): Rule[] {
   if (!wire) return process.feedsWire ? [rule('The set-up has no wire', commonPractice(), 'unknown')] : []
   const rules: Rule[] = []
   const formOf = {
@@ -82,8 +103,14 @@ function fillerRules({ wire, process, joints }: FitContext): Rule[] {
   if (!formOf[process.family].includes(wire.form)) {
     rules.push(rule(`${wire.name} is not a filler for ${process.workshopWord}`))
   }
-  const other = joints.find(({ joint }) => MATERIALS[joint.material].family !== wire.metal)
-  if (other) rules.push(rule(`${wire.name} is not for ${MATERIALS[other.joint.material].name}`))
+  const seen = new Set<string>()
+  for (const { joint } of joints) {
+    const pair = pairAdvice(joint.materialA, joint.materialB, serviceOf(job, joint))
+    const names = pairNames(joint)
+    if (seen.has(names)) continue
+    seen.add(names)
+    rules.push(...pairRules(wire, names, pair))
+  }
   return rules
 }
 
@@ -93,7 +120,7 @@ function depthRules({ process, joints, assume, shop }: FitContext): Rule[] {
   const thick = joints.find(
     ({ joint }) => Math.min(joint.thicknessAMm, joint.thicknessBMm) > Number(limit.value) + 1e-6,
   )
-  if (!thick || MATERIALS[thick.joint.material].family !== 'carbon-steel') return []
+  if (!thick || MATERIALS[thick.joint.materialA].family !== 'carbon-steel') return []
   return [
     rule(
       `Short-circuit above ${printValue(limit.value, 'mm', shop.unitSystem)} of steel may not fuse: use spray or flux-cored, or a qualified procedure`,

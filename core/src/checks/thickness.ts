@@ -3,8 +3,9 @@ import { linksFor } from '../fit/links.ts'
 import { marginPct } from '../model/finding.ts'
 import { commonPractice, computed } from '../model/source.ts'
 import { term } from '../model/working.ts'
+import { inPasses } from '../trade/inPasses.ts'
 import { ampsPerMm, passThicknessMm, singlePassKey } from '../trade/wantedCurrent.ts'
-import { thinnerMm } from '../trade/geometry.ts'
+import { thinnerMm } from '../trade/groove.ts'
 import { type Check, judge, unknownFinding } from './check.ts'
 
 const NAME = { check: 'thickness', title: 'Thickness, one pass' }
@@ -66,7 +67,7 @@ export const thickness: Check = (context) => {
       verdict === 'short' && Number.isFinite(passesThatFit) && passesThatFit > 1 && passesThatFit <= 60
         ? [
             {
-              says: `Bevel and weld in ${passesThatFit} passes`,
+              says: inPasses(joint, passesThatFit),
               patch: { on: 'joint', jointId: joint.id, change: { passes: passesThatFit } },
             },
           ]

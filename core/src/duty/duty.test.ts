@@ -41,7 +41,13 @@ describe('duty curve', () => {
   })
 })
 
-const run = (arcS: number, offS: number, times: number, heat = 1): WeldRun => ({ arcS, offS, times, heat })
+const run = (arcS: number, offS: number, times: number, heat = 1): WeldRun => ({
+  arcS,
+  offS,
+  times,
+  heat,
+  stretches: true,
+})
 
 describe('the worst ten minutes', () => {
   it('is the plain share for a pattern that fills them', () => {
@@ -70,6 +76,7 @@ describe('the worst ten minutes', () => {
         offS: fc.integer({ min: 1, max: 200 }),
         times: fc.integer({ min: 1, max: 5 }),
         heat: fc.constantFrom(1, 0.5),
+        stretches: fc.constant(true),
       }),
       { minLength: 1, maxLength: 4 },
     )
@@ -95,8 +102,7 @@ describe('the worst ten minutes', () => {
   })
 
   it('finds the shortest pause that brings the duty in', () => {
-    const runs = [run(60, 5, 50)]
-    const pause = pauseForDutyS(runs, 40)
+    const pause = pauseForDutyS([run(60, 5, 50)], 40)
     expect(pause).not.toBeNull()
     const withPause = (offS: number) => worstDutyPct([run(60, offS, 50)])
     expect(withPause(pause ?? 0)).toBeLessThanOrEqual(40)

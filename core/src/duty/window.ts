@@ -8,6 +8,8 @@ export interface WeldRun {
   readonly arcS: number
   readonly offS: number
   readonly times: number
+  /** Whether the pause is one that a welder can stretch; false between tacks. */
+  readonly stretches: boolean
   /** Heating against the reference current, (I/I_ref)²; 1 when all welds run at one current. */
   readonly heat: number
 }
@@ -90,19 +92,28 @@ export const worstDutyPct = (runs: readonly WeldRun[]): number => (100 * worstAr
 const LONGEST_PAUSE_S = 3600
 
 /**
- * Pause between welds that brings the worst ten minutes down to a duty.
+ * Pause after each weld that brings the worst ten minutes down to a duty; pauses that do not stretch stay.
  * @param dutyPct allowed, %
- * @returns s, rounded up to a whole second; null when one weld alone is already over it
+ * @returns s, rounded up to a whole second; null when rest alone does not bring it in
  */
 export function pauseForDutyS(runs: readonly WeldRun[], dutyPct: number): number | null {
-  const withPause = (offS: number) => worstDutyPct(runs.map((run) => ({ ...run, offS })))
-  if (withPause(LONGEST_PAUSE_S) > dutyPct) return null
+  const isOver = (pauseS: number) =>
+    worstDutyPct(
+      runs.map(({ arcS, offS, times, stretches, heat }) => ({
+        arcS,
+        offS: stretches ? pauseS : offS,
+        times,
+        stretches,
+        heat,
+      })),
+    ) > dutyPct
+  if (isOver(LONGEST_PAUSE_S)) return null
   let low = 0
   let high = LONGEST_PAUSE_S
   while (high - low > 1) {
     const middle = Math.floor((low + high) / 2)
-    if (withPause(middle) > dutyPct) low = middle
+    if (isOver(middle)) low = middle
     else high = middle
   }
-  return withPause(low) <= dutyPct ? low : high
+  return isOver(low) ? high : low
 }

@@ -21,7 +21,9 @@ export function cautionsFor(context: FitContext): readonly Caution[] {
       says: 'Unplug before opening a machine. Wiring is for a licensed electrician; data plate and code decide.',
     },
   ]
-  for (const caution of new Set(joints.map(({ joint }) => MATERIALS[joint.material].caution))) {
+  for (const caution of new Set(
+    joints.flatMap(({ joint }) => [MATERIALS[joint.materialA].caution, MATERIALS[joint.materialB].caution]),
+  )) {
     if (caution) cautions.push({ topic: 'Fumes', says: caution })
   }
   if (process.shielded) {
@@ -50,7 +52,7 @@ export function cautionsFor(context: FitContext): readonly Caution[] {
       says: 'Thoriated dust is mildly radioactive: grind wet or with extraction, or use a type without thorium.',
     })
   }
-  if (job.quality === 'structural' || job.quality === 'leak-tight') {
+  if (job.quality === 'structural' || job.quality === 'leak-tight' || job.quality === 'code-bound') {
     cautions.push({
       topic: 'Approval',
       says: 'Such welds need a qualified procedure and welder: this is advice, not approval.',

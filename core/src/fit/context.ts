@@ -20,6 +20,7 @@ import { type Draw, drawOf } from '../supply/inputCurrent.ts'
 import { ruleBookOf } from '../supply/index.ts'
 import type { RuleBook } from '../supply/ruleBook.ts'
 import { type JointFigures, jointFigures } from './jointFigures.ts'
+import { repositionKey, runsOf, type SequenceLine, sequenceOf } from './sequence.ts'
 import { type SupplyAnswer, supplyFor } from './supplyFor.ts'
 
 export interface FitInput {
@@ -48,6 +49,8 @@ export interface FitContext extends FitInput {
   /** The joint that wants most current: duty is reckoned at its current. */
   readonly governing: JointFigures
   readonly pauseS: number
+  /** The order of welding, a line a weld line. */
+  readonly sequence: readonly SequenceLine[]
   readonly runs: readonly WeldRun[]
   /** Arc-on share of the worst ten minutes at the governing joint's current, %; null without a wire. */
   readonly duty: Worked | null
@@ -85,18 +88,16 @@ export function contextOf(input: FitInput, wantsMends = true): FitContext {
   const process = PROCESSES[setUp.process]
   const joints = job.joints.map((joint) => jointFigures(joint, input, assume))
   const governing = joints.reduce((most, next) => (next.wanted.value > most.wanted.value ? next : most))
-  const pauseKey = process.feedsWire ? 'repositionWireS' : 'repositionGtawS'
+  const sequence = sequenceOf(job, joints, assume)
+  const governingLine = sequence[joints.indexOf(governing)]
+  const pauseS = governingLine?.repositionS ?? 0
   const pause =
-    job.pauseS === null
-      ? assume.term(pauseKey, 'pause')
-      : term('pause', 'from one weld to the next', job.pauseS, 's', jobField('pause of the job'))
-  const pauseS = Number(pause.value)
-  const runs = joints.map(({ joint, passes, arcPerPassS, wanted }) => ({
-    arcS: arcPerPassS ?? 0,
-    offS: pauseS,
-    times: joint.count * job.quantity * passes.value,
-    heat: (wanted.value / governing.wanted.value) ** 2,
-  }))
+    job.pauseS !== null || governing.joint.repositionS !== null
+      ? term('pause', 'from one weld to the next', pauseS, 's', jobField('pause of the job'))
+      : assume.term(repositionKey(job.handling), 'pause')
+  // Heating goes with the square of the current.
+  const heats = joints.map(({ wanted }) => (wanted.value / governing.wanted.value) ** 2)
+  const runs = runsOf(job, sequence, heats, assume.value('tackArcS'))
   const supplyAnswer = supplyFor(powerSource, setUp.process, circuit)
   const supply = supplyAnswer.supply
   return {
@@ -119,11 +120,11 @@ export function contextOf(input: FitInput, wantsMends = true): FitContext {
     joints,
     governing,
     pauseS,
+    sequence,
     runs,
     duty: dutyOf(runs, governing, pause),
   }
 }
 
-/** Pause that brings the job's worst ten minutes down to a duty, s; null when one weld alone is over it. */
-export const pauseFor = (context: FitContext, dutyPct: number): number | null =>
-  pauseForDutyS(context.runs, dutyPct)
+/** Pause that brings the job's worst ten minutes down to a duty, s; null when rest alone does not. */
+export const pauseFor = ({ runs }: FitContext, dutyPct: number): number | null => pauseForDutyS(runs, dutyPct)

@@ -7,12 +7,25 @@ import { suggest } from './suggest.ts'
 const shop = demoShop()
 
 describe('one job with one set-up', () => {
-  for (const { id } of shop.jobs) {
+  for (const { id } of shop.jobs.filter(({ setUpId }) => setUpId !== null)) {
     const input = demoInput(id)
     bench(`fit ${id}`, () => {
       fitJob(input)
     })
   }
+})
+
+describe('a job of 500 weld lines', () => {
+  const input = demoInput('press-screw-post')
+  const joints = Array.from({ length: 500 }, (_, index) => {
+    const [joint] = [input.job.joints[index % input.job.joints.length] ?? input.job.joints[0]]
+    if (!joint) throw new Error('the demo has no joint')
+    return { ...joint, id: `w${index}`, lengthMm: 50 + index }
+  })
+  const large = { ...input, job: { ...input.job, joints } }
+  bench('fit 500 lines', () => {
+    fitJob(large)
+  })
 })
 
 describe('all mends of one job', () => {

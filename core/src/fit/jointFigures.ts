@@ -13,8 +13,8 @@ import {
   passesOf,
   weldMetalG,
 } from '../trade/deposit.ts'
-import { weldAreaMm2 } from '../trade/geometry.ts'
-import { wantedCurrentA } from '../trade/wantedCurrent.ts'
+import { segmentsOf, weldRun } from '../trade/run.ts'
+import { burnThroughA, wantedCurrentA } from '../trade/wantedCurrent.ts'
 
 export interface JointFigures {
   readonly joint: Joint
@@ -22,6 +22,8 @@ export interface JointFigures {
   readonly wanted: Worked
   /** The least and the most current that still makes the weld, A. */
   readonly windowA: { readonly low: number; readonly high: number }
+  /** Current above which the thinner part burns through, A. */
+  readonly burnThroughA: number
   readonly passes: Worked
   /** g over the whole job */
   readonly metal: Worked
@@ -31,7 +33,11 @@ export interface JointFigures {
   readonly feed: Worked | null
   /** s over the whole job; null where the wire is missing */
   readonly arcS: Worked | null
-  /** s of one pass of one weld */
+  /** Length of one weld, mm. */
+  readonly runMm: number
+  /** Arcs struck for one weld: passes times segments. */
+  readonly arcsPerWeld: number
+  /** s of one arc: one pass of one segment */
   readonly arcPerPassS: number | null
 }
 
@@ -46,7 +52,8 @@ export function jointFigures(joint: Joint, { job, setUp, wire }: Parts, assume: 
   const wanted = wantedCurrentA(joint, process, assume)
   const window = assume.value('workingWindowPct') / 100
   const passes = passesOf(joint, process, assume)
-  const metal = weldMetalG(joint, job.quantity, weldAreaMm2(joint, assume))
+  const arcsPerWeld = passes.value * segmentsOf(joint)
+  const metal = weldMetalG(joint, job.quantity, assume)
   const feedsWire = PROCESSES[process].feedsWire
   const feed = feedsWire && wire ? wireFeedSpeed(wire, wanted.value, process, assume) : null
   const arcS = feedsWire
@@ -58,11 +65,14 @@ export function jointFigures(joint: Joint, { job, setUp, wire }: Parts, assume: 
     joint,
     wanted,
     windowA: { low: wanted.value * (1 - window), high: wanted.value * (1 + window) },
+    burnThroughA: burnThroughA(wanted.value, assume),
+    arcsPerWeld,
+    runMm: weldRun(joint).value,
     passes,
     metal,
     filler: fillerG(metal, process, assume),
     feed,
     arcS,
-    arcPerPassS: arcS ? arcS.value / (joint.count * job.quantity * passes.value) : null,
+    arcPerPassS: arcS ? arcS.value / (joint.count * job.quantity * arcsPerWeld) : null,
   }
 }

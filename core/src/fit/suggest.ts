@@ -6,6 +6,7 @@ import type { Shelf } from '../model/shelf.ts'
 import type { Shop } from '../model/shop.ts'
 import { printValue } from '../quantity/printValue.ts'
 import { PROCESSES } from '../reference/processes.ts'
+import { inPasses } from '../trade/inPasses.ts'
 import { partsOf } from './document.ts'
 import { type Fit, fitJob } from './fit.ts'
 import { applyPatch } from './patch.ts'
@@ -72,7 +73,7 @@ function candidates({ shelf, setUps, setUp, job, shop }: Entered, fit: Fit): Can
     ),
     ...(joint
       ? morePasses.map((passes): Candidate => ({
-          says: `Bevel and weld in ${passes} passes`,
+          says: inPasses(joint, passes),
           patch: { on: 'joint', jointId: joint.id, change: { passes } },
         }))
       : []),
@@ -84,7 +85,8 @@ function candidates({ shelf, setUps, setUp, job, shop }: Entered, fit: Fit): Can
 }
 
 const RANK: Readonly<Record<Verdict, number>> = { fits: 0, tight: 1, unknown: 2, short: 3 }
-const shortsOf = (fit: Fit): number => fit.findings.filter(({ verdict }) => verdict === 'short').length
+const shortChecksOf = (fit: Fit): string[] =>
+  fit.findings.filter(({ verdict }) => verdict === 'short').map(({ check }) => check)
 const unknownsOf = (fit: Fit): number => fit.findings.filter(({ verdict }) => verdict === 'unknown').length
 const chainOf = (fit: Fit) => fit.chains.find(({ jointId }) => jointId === fit.governingJointId)
 
@@ -94,8 +96,8 @@ const chainOf = (fit: Fit) => fit.chains.find(({ jointId }) => jointId === fit.g
  * @returns changes that leave fewer checks short (and none more unknown), best first; none where nothing is short
  */
 export function suggest(entered: Entered, fit: Fit, most = 4): readonly Suggestion[] {
-  const shortNow = shortsOf(fit)
-  if (shortNow === 0) return []
+  const shortNow = shortChecksOf(fit)
+  if (shortNow.length === 0) return []
   const seen = new Set<string>()
   const tried: (Suggestion & { order: number })[] = []
   candidates(entered, fit).forEach(({ says, patch }, order) => {
@@ -105,9 +107,12 @@ export function suggest(entered: Entered, fit: Fit, most = 4): readonly Suggesti
     const { job, setUp } = applyPatch(entered, patch, entered.setUps)
     const answer = partsOf(setUp, entered.shelf)
     if (!answer.ok) return
-    const then = fitJob({ shop: entered.shop, job, setUp, ...answer.parts }, false)
-    const shortCount = shortsOf(then)
-    if (shortCount >= shortNow || unknownsOf(then) > unknownsOf(fit)) return
+    const then = fitJob({ shop: entered.shop, job, setUp, ...answer.parts }, { mends: false })
+    const shortThen = shortChecksOf(then)
+    const shortCount = shortThen.length
+    if (shortCount >= shortNow.length || unknownsOf(then) > unknownsOf(fit)) return
+    // What mends one thing must not break another.
+    if (shortThen.some((check) => !shortNow.includes(check))) return
     tried.push({
       says,
       patch,

@@ -34,7 +34,7 @@ export function arcTime(context: FitContext): Worked | null {
 
 /** Arcs struck over the whole job. */
 const startsOf = ({ joints, job }: FitContext): number =>
-  sum(joints.map(({ joint, passes }) => joint.count * job.quantity * passes.value))
+  sum(joints.map(({ joint, arcsPerWeld }) => joint.count * job.quantity * arcsPerWeld))
 
 /** Flow at the meter: as set, else by wire or cup. L/min */
 export function gasFlow({ setUp, process, wire, assume }: FitContext): Worked {
@@ -113,7 +113,7 @@ export function gasUse(context: FitContext): Worked | null {
             's',
             commonPractice('about 1 s per 10 A, at least some 8 s with TIG'),
           ),
-          term('s', 'arcs struck', starts, '', computed('welds × passes')),
+          term('s', 'arcs struck', starts, '', computed('welds × passes × segments')),
           assume.term('gasLeakPct', 'l'),
         ],
         result: { symbol: 'V', value, unit: 'L' },
@@ -178,7 +178,7 @@ export function workTime(context: FitContext): Worked | null {
         terms: [
           term('τ', 'arc time', arc.value, 's', computed()),
           assume.term(key, 'F'),
-          term('s', 'arcs struck', starts, '', computed('welds × passes')),
+          term('s', 'arcs struck', starts, '', computed('welds × passes × segments')),
           term('p', 'from one weld to the next', pauseS, 's', jobField('pause of the job or assumption')),
         ],
         result: { symbol: 'W', value, unit: 'h' },

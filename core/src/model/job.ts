@@ -1,90 +1,247 @@
-/** What is to be welded: a job and its joints. */
+/** What is to be welded: a job and its welds, in the order of welding. */
 import { z } from 'zod'
 import { MATERIAL_IDS } from '../reference/materials.ts'
 import { countSchema, idSchema, lengthMmSchema, nameSchema, noteSchema, thicknessMmSchema } from './fields.ts'
 
-export const JOINT_KINDS = ['tee', 'lap', 'inside-corner', 'outside-corner', 'butt-square', 'butt-v'] as const
+export const JOINT_KINDS = [
+  'tee',
+  'lap',
+  'inside-corner',
+  'outside-corner',
+  'square',
+  'v',
+  'double-v',
+  'bevel',
+  'double-bevel',
+  'u',
+  'j',
+  'flare-v',
+  'flare-bevel',
+  'edge',
+  'plug',
+  'slot',
+  'saddle',
+] as const
 export type JointKind = (typeof JOINT_KINDS)[number]
 
 /** Kinds whose weld is a fillet, sized by its leg. */
-export const FILLET_KINDS: readonly JointKind[] = ['tee', 'lap', 'inside-corner', 'outside-corner']
+export const FILLET_KINDS: readonly JointKind[] = ['tee', 'lap', 'inside-corner', 'outside-corner', 'saddle']
+/** Kinds with a bevel, sized by an included angle (one side's angle for a single bevel). */
+export const BEVELLED_KINDS: readonly JointKind[] = ['v', 'double-v', 'bevel', 'double-bevel', 'u', 'j']
+/** Kinds that need a diameter: of the round bar or tube, of the hole, or of the branch. */
+export const ROUND_KINDS: readonly JointKind[] = ['flare-v', 'flare-bevel', 'plug', 'slot', 'saddle']
 
 export const POSITIONS = ['flat', 'horizontal', 'vertical-up', 'vertical-down', 'overhead'] as const
 export type Position = (typeof POSITIONS)[number]
 
+export const PATTERNS = ['continuous', 'intermittent', 'staggered'] as const
+
 const smallMm = (most: number) =>
   z.number().min(0, 'must be 0 mm or more').max(most, `must be at most ${most} mm`)
+const legSchema = z.number().min(0.5, 'must be at least 0.5 mm').max(100, 'must be at most 100 mm')
+const diameterSchema = z.number().min(2, 'must be at least 2 mm').max(20_000, 'must be at most 20000 mm')
 
 export const jointSchema = z
   .strictObject({
     id: idSchema,
     kind: z.enum(JOINT_KINDS),
-    material: z.enum(MATERIAL_IDS),
+    materialA: z.enum(MATERIAL_IDS),
+    materialB: z.enum(MATERIAL_IDS),
+    /** The part that is attached; for a tube its wall. */
     thicknessAMm: thicknessMmSchema,
+    /** The part that it is attached to. */
     thicknessBMm: thicknessMmSchema,
-    /** Fillet leg; null for a groove. */
-    legMm: z.number().min(0.5, 'must be at least 0.5 mm').max(100, 'must be at most 100 mm').nullable(),
+    /** Fillet leg, or fill of a flare groove; null for other grooves, and for a flare filled flush. */
+    legMm: legSchema.nullable(),
+    /** The other leg of an unequal fillet; null where both are the same. */
+    legBMm: legSchema.nullable(),
     rootGapMm: smallMm(20),
     rootFaceMm: smallMm(300),
     includedAngleDeg: z
       .number()
-      .min(10, 'must be at least 10 degrees')
-      .max(120, 'must be at most 120 degrees')
+      .gt(0, 'must be more than 0 degrees')
+      .lt(180, 'must be less than 180 degrees')
       .nullable(),
-    reinforcementMm: smallMm(10),
-    /** Passes chosen by the owner; null leaves it to the process's thickest single pass. */
+    /** Radius at the root of a U or J. */
+    rootRadiusMm: smallMm(30),
+    reinforcementMm: smallMm(15),
+    /** Height of a back weld or of the root's reinforcement; 0 for none. */
+    backWeldMm: smallMm(15),
+    backing: z.boolean(),
+    /** Outside diameter: of the tube that is welded around, the round of a flare, the hole, or the branch. */
+    diameterMm: diameterSchema.nullable(),
+    /** Outside diameter of the tube that a branch sits on. */
+    headerDiameterMm: diameterSchema.nullable(),
+    /** Length of a slot over all. */
+    slotLengthMm: z.number().min(2, 'must be at least 2 mm').max(1000, 'must be at most 1000 mm').nullable(),
+    /** All the way round `diameterMm`: tube to plate, girth seam. The length then follows from the diameter. */
+    around: z.boolean(),
+    /** Passes chosen by the owner; null leaves it to process and position. */
     passes: z.int().min(1, 'must be at least 1').max(60, 'must be at most 60').nullable(),
     position: z.enum(POSITIONS),
     count: countSchema,
-    /** Length of one weld. */
+    /** Length of one weld from end to end, the gaps of an intermittent one included. */
     lengthMm: lengthMmSchema,
+    pattern: z.enum(PATTERNS),
+    /** Length of one segment of an intermittent weld. */
+    segmentMm: lengthMmSchema.nullable(),
+    /** From the middle of one segment to the middle of the next. */
+    pitchMm: lengthMmSchema.nullable(),
+    /** Seconds of tacking for one weld; null takes the rule by length. */
+    tackS: z.number().min(0, 'must be 0 s or more').max(36_000, 'must be at most 36000 s').nullable(),
+    /** Seconds from this weld to the next; null takes the job's handling. */
+    repositionS: z.number().min(0, 'must be 0 s or more').max(36_000, 'must be at most 36000 s').nullable(),
   })
   .check((ctx) => {
     const joint = ctx.value
+    const thinner = Math.min(joint.thicknessAMm, joint.thicknessBMm)
     const complain = (path: keyof typeof joint, message: string) =>
       ctx.issues.push({ code: 'custom', path: [path], input: joint[path], message })
-    if (FILLET_KINDS.includes(joint.kind) && joint.legMm === null) {
-      complain('legMm', 'is missing; a fillet is sized by its leg')
+
+    if (FILLET_KINDS.includes(joint.kind)) {
+      if (joint.legMm === null) complain('legMm', 'is missing; a fillet is sized by its leg')
+      if (joint.kind === 'lap' && joint.legMm !== null && joint.legMm > joint.thicknessAMm + 1e-6) {
+        complain(
+          'legMm',
+          `is ${joint.legMm} mm on an edge of ${joint.thicknessAMm} mm; it cannot be larger than the edge`,
+        )
+      }
+      if (joint.kind === 'outside-corner' && joint.legMm !== null && joint.legMm > thinner + 1e-6) {
+        complain(
+          'legMm',
+          `is ${joint.legMm} mm in a corner of ${thinner} mm; it cannot be larger than the thinner part`,
+        )
+      }
+    }
+    if (BEVELLED_KINDS.includes(joint.kind)) {
+      if (joint.includedAngleDeg === null)
+        complain('includedAngleDeg', 'is missing; 60 degrees is usual for a V, 45 for a bevel')
+      if (joint.rootFaceMm >= thinner) {
+        complain(
+          'rootFaceMm',
+          `is ${joint.rootFaceMm} mm and leaves no groove in ${thinner} mm; make it smaller or choose a square joint`,
+        )
+      }
+      const single = joint.kind === 'bevel' || joint.kind === 'double-bevel' || joint.kind === 'j'
+      if (single && joint.includedAngleDeg !== null && joint.includedAngleDeg >= 90) {
+        complain(
+          'includedAngleDeg',
+          `is ${joint.includedAngleDeg} degrees on one side; a bevel is below 90, 45 is usual`,
+        )
+      }
+    }
+    if ((joint.kind === 'u' || joint.kind === 'j') && joint.rootFaceMm < thinner) {
+      if (joint.rootRadiusMm <= 0) complain('rootRadiusMm', 'is missing; 6 mm (1/4 in) is usual')
+      else if (joint.rootRadiusMm > thinner - joint.rootFaceMm) {
+        complain(
+          'rootRadiusMm',
+          `is ${joint.rootRadiusMm} mm, deeper than the groove of ${thinner - joint.rootFaceMm} mm; make it smaller`,
+        )
+      }
+    }
+    if (ROUND_KINDS.includes(joint.kind) || joint.around) {
+      if (joint.diameterMm === null)
+        complain('diameterMm', 'is missing; give the outside diameter, or of a plug the hole')
+    }
+    if (joint.kind === 'saddle') {
+      if (joint.headerDiameterMm === null)
+        complain(
+          'headerDiameterMm',
+          'is missing; give the outside diameter of the tube that the branch sits on',
+        )
+      else if (joint.diameterMm !== null && joint.diameterMm > joint.headerDiameterMm) {
+        complain(
+          'diameterMm',
+          `is ${joint.diameterMm} mm on a tube of ${joint.headerDiameterMm} mm; a branch cannot be larger than what it sits on`,
+        )
+      }
     }
     if (
-      FILLET_KINDS.includes(joint.kind) &&
+      joint.kind === 'slot' &&
+      joint.diameterMm !== null &&
+      (joint.slotLengthMm === null || joint.slotLengthMm < joint.diameterMm)
+    ) {
+      complain('slotLengthMm', 'must be at least the width of the slot; a round hole is a plug')
+    }
+    const isTube = joint.around || joint.kind === 'saddle'
+    if (isTube && joint.diameterMm !== null && joint.thicknessAMm >= joint.diameterMm / 2) {
+      complain(
+        'thicknessAMm',
+        `is a wall of ${joint.thicknessAMm} mm in a tube of ${joint.diameterMm} mm; it must be below the radius`,
+      )
+    }
+    if (
+      (joint.kind === 'flare-v' || joint.kind === 'flare-bevel') &&
+      joint.legMm !== null &&
+      joint.diameterMm !== null &&
+      joint.legMm > joint.diameterMm / 2 + 1e-6
+    ) {
+      complain(
+        'legMm',
+        `is ${joint.legMm} mm, deeper than the flare of ${joint.diameterMm / 2} mm; make it smaller or leave it empty for flush`,
+      )
+    }
+    if (joint.pattern !== 'continuous') {
+      if (joint.segmentMm === null)
+        complain('segmentMm', 'is missing; write for example 2-6 for 2 in of weld every 6 in')
+      if (joint.pitchMm === null)
+        complain('pitchMm', 'is missing; write for example 2-6 for 2 in of weld every 6 in')
+      if (joint.segmentMm !== null && joint.pitchMm !== null && joint.pitchMm < joint.segmentMm) {
+        complain(
+          'pitchMm',
+          `is ${joint.pitchMm} mm, shorter than its weld of ${joint.segmentMm} mm; the pitch is from middle to middle`,
+        )
+      }
+    }
+    if (
+      joint.legMm !== null &&
       joint.passes !== null &&
       joint.passes > 1 &&
-      joint.legMm !== null
+      joint.legMm / Math.sqrt(joint.passes) < 1
     ) {
-      const eachMm = joint.legMm / Math.sqrt(joint.passes)
-      if (eachMm < 1)
-        complain('passes', `leave less than a 1 mm leg to each; use fewer passes or a larger leg`)
-    }
-    if (joint.kind === 'butt-v') {
-      if (joint.includedAngleDeg === null) complain('includedAngleDeg', 'is missing; 60 degrees is usual')
-      const thinner = Math.min(joint.thicknessAMm, joint.thicknessBMm)
-      if (joint.rootFaceMm >= thinner) {
-        complain('rootFaceMm', `leaves no groove in ${thinner} mm; make it smaller or choose a square butt`)
-      }
+      complain('passes', 'leave less than a 1 mm leg to each; use fewer passes or a larger leg')
     }
   })
 export type Joint = z.infer<typeof jointSchema>
 
-export const QUALITIES = ['ordinary', 'cosmetic', 'leak-tight', 'structural'] as const
+export const QUALITIES = ['ordinary', 'cosmetic', 'leak-tight', 'structural', 'code-bound'] as const
+/** How a piece is turned from weld to weld. */
+export const HANDLINGS = ['bench', 'turned', 'hoisted'] as const
+export type Handling = (typeof HANDLINGS)[number]
 
 export const jobSchema = z.strictObject({
   id: idSchema,
   name: nameSchema,
   note: noteSchema,
   quantity: countSchema,
+  /** Date by which it is wanted, ISO 8601; null where nobody has said. */
+  dueOn: z.iso.date('must be a date such as 2027-03-31').nullable(),
   place: z.enum(['indoors', 'outdoors']),
   windKmPerH: z.number().min(0, 'must be 0 or more').max(150, 'must be at most 150 km/h').nullable(),
   quality: z.enum(QUALITIES),
+  /** Which school sizes a fillet: the minimum of the code's table, or a bead about as wide as the plate. */
+  sizing: z.enum(['code-table', 'bead-as-wide']),
+  /** Highest temperature in service; null where it is ordinary. */
+  serviceTemperatureC: z
+    .number()
+    .min(-273, 'must be above −273 °C')
+    .max(1200, 'must be at most 1200 °C')
+    .nullable(),
+  /** Whether the work is anodised after: the filler must match in colour. */
+  anodised: z.boolean(),
+  handling: z.enum(HANDLINGS),
+  /** Each piece finished before the next, or each weld on all pieces first. */
+  order: z.enum(['piece-by-piece', 'weld-by-weld']),
   /** Working hours set aside for the whole job; null when nobody has said. */
   hoursSetAside: z
     .number()
     .min(0.05, 'must be at least 0.05 h')
     .max(10_000, 'must be at most 10000 h')
     .nullable(),
-  /** Seconds from the end of one weld to the start of the next; null takes the assumption for the process. */
+  /** Seconds from the end of one weld to the start of the next; null takes handling and what the welds say. */
   pauseS: z.number().min(0, 'must be 0 s or more').max(3600, 'must be at most 3600 s').nullable(),
+  state: z.enum(['planned', 'template', 'archived']),
   setUpId: idSchema.nullable(),
-  joints: z.array(jointSchema).min(1, 'needs at least one joint').max(500, 'holds more than 500 joints'),
+  joints: z.array(jointSchema).min(1, 'needs at least one weld').max(5000, 'holds more than 5000 welds'),
 })
 export type Job = z.infer<typeof jobSchema>

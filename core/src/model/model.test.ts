@@ -1,4 +1,5 @@
 import { describe, expect, it } from 'vitest'
+import type { z } from 'zod'
 import { demoShop, joint } from '../testing/samples.ts'
 import { gasSchema, powerSourceSchema, supplyRatingSchema } from './equipment.ts'
 import { nameSchema } from './fields.ts'
@@ -6,7 +7,7 @@ import { jobSchema, jointSchema } from './job.ts'
 import { readDocument } from './problems.ts'
 import { shopSchema } from './shop.ts'
 
-const problems = (schema: Parameters<typeof readDocument>[0], value: unknown) => {
+const problems = (schema: z.ZodType, value: unknown) => {
   const read = readDocument(schema, value)
   return read.ok ? [] : read.problems
 }
@@ -17,9 +18,26 @@ describe('bad input names the field and the remedy', () => {
     [{ thicknessAMm: 1e9 }, '/thicknessAMm', 'at most 300 mm'],
     [{ thicknessAMm: 'thick' }, '/thicknessAMm', 'is a string; give a number instead'],
     [{ legMm: null }, '/legMm', 'sized by its leg'],
-    [{ kind: 'butt-v', includedAngleDeg: null }, '/includedAngleDeg', '60 degrees is usual'],
-    [{ kind: 'butt-v', includedAngleDeg: 60, rootFaceMm: 9 }, '/rootFaceMm', 'leaves no groove'],
-    [{ kind: 'butt-v', includedAngleDeg: 0 }, '/includedAngleDeg', 'at least 10 degrees'],
+    [{ kind: 'v', includedAngleDeg: null }, '/includedAngleDeg', '60 degrees is usual'],
+    [{ kind: 'v', includedAngleDeg: 60, rootFaceMm: 9 }, '/rootFaceMm', 'leaves no groove'],
+    [{ kind: 'v', includedAngleDeg: 0 }, '/includedAngleDeg', 'more than 0 degrees'],
+    [{ kind: 'v', includedAngleDeg: 180 }, '/includedAngleDeg', 'less than 180 degrees'],
+    [{ kind: 'bevel', includedAngleDeg: 95 }, '/includedAngleDeg', '45 is usual'],
+    [{ kind: 'lap', legMm: 9 }, '/legMm', 'cannot be larger than the edge'],
+    [{ kind: 'outside-corner', legMm: 9 }, '/legMm', 'larger than the thinner part'],
+    [{ kind: 'u', includedAngleDeg: 20 }, '/rootRadiusMm', '6 mm'],
+    [{ kind: 'u', includedAngleDeg: 20, rootRadiusMm: 8 }, '/rootRadiusMm', 'deeper than the groove'],
+    [{ kind: 'plug' }, '/diameterMm', 'the hole'],
+    [{ kind: 'slot', diameterMm: 20, slotLengthMm: 10 }, '/slotLengthMm', 'a round hole is a plug'],
+    [{ kind: 'tee', around: true, diameterMm: 12 }, '/thicknessAMm', 'below the radius'],
+    [
+      { kind: 'saddle', diameterMm: 60, headerDiameterMm: 40 },
+      '/diameterMm',
+      'cannot be larger than what it sits on',
+    ],
+    [{ kind: 'flare-bevel', diameterMm: 10, legMm: 8 }, '/legMm', 'deeper than the flare'],
+    [{ pattern: 'intermittent', segmentMm: 50, pitchMm: 40 }, '/pitchMm', 'shorter than its weld'],
+    [{ pattern: 'staggered' }, '/segmentMm', '2-6'],
     [{ count: 1.5 }, '/count', 'whole number'],
     [{ kind: 'nail' }, '/kind', 'must be one of'],
     [{ passes: 60 }, '/passes', 'use fewer passes'],

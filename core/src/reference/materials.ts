@@ -1,81 +1,190 @@
-/** The metals a joint can be made of, with what the computation needs of each. */
+/** The metals a part can be made of, with what the computation and the owner need to know of each. */
 import { handbook, type Source } from '../model/source.ts'
 import type { GaugeTableId } from './gauges.ts'
 
 export const MATERIAL_IDS = [
-  'carbon-steel',
+  'hot-rolled',
+  'cold-rolled',
   'galvanised',
   'stainless-304',
-  'stainless-316l',
+  'stainless-316',
+  'stainless-430',
+  'aluminium-1100',
+  'aluminium-3003',
   'aluminium-5052',
+  'aluminium-5083',
+  'aluminium-5086',
   'aluminium-6061',
+  'aluminium-6063',
+  'aluminium-cast',
+  'aluminium-7075',
+  'aluminium-2024',
+  'cast-iron',
+  'quenched-tempered',
 ] as const
 export type MaterialId = (typeof MATERIAL_IDS)[number]
 
+/** What a power source, a wire and a gas see of a metal. */
 export type MetalFamily = 'carbon-steel' | 'stainless' | 'aluminium'
+
+/** What a filler and a procedure see of it. */
+export type MetalGroup =
+  | 'carbon'
+  | 'austenitic'
+  | 'ferritic'
+  | 'al-pure'
+  | 'al-5xxx'
+  | 'al-high-magnesium'
+  | 'al-6xxx'
+  | 'al-cast'
+  | 'al-unweldable'
+  | 'cast-iron'
+  | 'quenched-tempered'
 
 export interface Material {
   readonly id: MaterialId
   readonly name: string
   readonly family: MetalFamily
+  readonly group: MetalGroup
   readonly gauge: GaugeTableId
+  /** Other words that people write for it, lower case. */
+  readonly words: readonly string[]
   /** What the owner must know before the arc is struck on it. */
   readonly caution: string | null
+  /** What is done to it first. */
+  readonly preparation: string
 }
 
 const CHROMIUM = 'Stainless fume holds hexavalent chromium: extract at the arc or wear a fitted respirator.'
-const ALUMINIUM =
+const BRIGHT =
   'Aluminium gives heavy fume and strong reflected light: extract, cover skin, brush with its own stainless brush.'
+const STAINLESS_FIRST =
+  'Degrease, then a stainless brush kept for stainless alone; no carbon steel dust near it; purge the back of a leak-tight weld.'
+const ALUMINIUM_FIRST =
+  'Solvent first (never a chlorinated one), dry, then take the oxide off with a stainless brush kept for aluminium alone.'
+
+const material = (
+  id: MaterialId,
+  name: string,
+  family: MetalFamily,
+  group: MetalGroup,
+  words: readonly string[],
+  part: Partial<Pick<Material, 'gauge' | 'caution' | 'preparation'>> = {},
+): Material => ({
+  id,
+  name,
+  family,
+  group,
+  words,
+  gauge: family,
+  caution: family === 'stainless' ? CHROMIUM : family === 'aluminium' ? BRIGHT : null,
+  preparation:
+    family === 'stainless'
+      ? STAINLESS_FIRST
+      : family === 'aluminium'
+        ? ALUMINIUM_FIRST
+        : 'Clean to bright metal.',
+  ...part,
+})
 
 const MATERIAL_LIST: readonly Material[] = [
-  {
-    id: 'carbon-steel',
-    name: 'carbon steel',
-    family: 'carbon-steel',
-    gauge: 'carbon-steel',
-    caution: null,
-  },
-  {
-    id: 'galvanised',
-    name: 'galvanised steel',
-    family: 'carbon-steel',
-    gauge: 'galvanised',
-    caution:
-      'Zinc fume gives metal-fume fever: take the coat off 2 in (50 mm) each side, extract, work upwind.',
-  },
-  {
-    id: 'stainless-304',
-    name: '304 stainless',
-    family: 'stainless',
-    gauge: 'stainless',
-    caution: CHROMIUM,
-  },
-  {
-    id: 'stainless-316l',
-    name: '316L stainless',
-    family: 'stainless',
-    gauge: 'stainless',
-    caution: CHROMIUM,
-  },
-  {
-    id: 'aluminium-5052',
-    name: '5052 aluminium',
-    family: 'aluminium',
-    gauge: 'aluminium',
-    caution: ALUMINIUM,
-  },
-  {
-    id: 'aluminium-6061',
-    name: '6061 aluminium',
-    family: 'aluminium',
-    gauge: 'aluminium',
-    caution: ALUMINIUM,
-  },
+  material(
+    'hot-rolled',
+    'carbon steel',
+    'carbon-steel',
+    'carbon',
+    ['steel', 'carbon steel', 'mild steel', 'ms', 'cs', 'hr', 'hot rolled', 'hot-rolled', 'a36'],
+    {
+      preparation: 'Grind the mill scale off the joint and 1 in (25 mm) beside it.',
+    },
+  ),
+  material(
+    'cold-rolled',
+    'cold-rolled steel',
+    'carbon-steel',
+    'carbon',
+    ['cr', 'cold rolled', 'cold-rolled', 'crs'],
+    {
+      preparation: 'Wipe the mill oil off with solvent and let it dry.',
+    },
+  ),
+  material(
+    'galvanised',
+    'galvanised steel',
+    'carbon-steel',
+    'carbon',
+    ['galv', 'galvanised', 'galvanized', 'galvanised steel', 'galvanized steel', 'zinc'],
+    {
+      gauge: 'galvanised',
+      caution:
+        'Zinc fume gives metal-fume fever: take the coat off 2 in (50 mm) each side, extract, work upwind.',
+      preparation: 'Take the zinc off 2 in (50 mm) each side; paint it again after.',
+    },
+  ),
+  material('stainless-304', '304 stainless', 'stainless', 'austenitic', [
+    '304',
+    '304l',
+    '304/304l',
+    'ss',
+    'stainless',
+    'stainless steel',
+    '308',
+  ]),
+  material('stainless-316', '316L stainless', 'stainless', 'austenitic', ['316', '316l', '316/316l']),
+  material('stainless-430', '430 stainless', 'stainless', 'ferritic', ['430', 'ferritic', '409']),
+  material('aluminium-1100', '1100 aluminium', 'aluminium', 'al-pure', ['1100', '1050', '1xxx']),
+  material('aluminium-3003', '3003 aluminium', 'aluminium', 'al-pure', ['3003', '3xxx']),
+  material('aluminium-5052', '5052 aluminium', 'aluminium', 'al-5xxx', ['5052']),
+  material('aluminium-5083', '5083 aluminium', 'aluminium', 'al-high-magnesium', ['5083']),
+  material('aluminium-5086', '5086 aluminium', 'aluminium', 'al-high-magnesium', ['5086']),
+  material('aluminium-6061', '6061 aluminium', 'aluminium', 'al-6xxx', [
+    '6061',
+    'al',
+    'alu',
+    'aluminium',
+    'aluminum',
+  ]),
+  material('aluminium-6063', '6063 aluminium', 'aluminium', 'al-6xxx', ['6063']),
+  material(
+    'aluminium-cast',
+    'cast aluminium',
+    'aluminium',
+    'al-cast',
+    ['cast aluminium', 'cast aluminum', 'cast al', '356'],
+    {
+      preparation: `${ALUMINIUM_FIRST} Bake oil out of an old casting; open cracks to sound metal.`,
+    },
+  ),
+  material('aluminium-7075', '7075 aluminium', 'aluminium', 'al-unweldable', ['7075']),
+  material('aluminium-2024', '2024 aluminium', 'aluminium', 'al-unweldable', ['2024']),
+  material('cast-iron', 'cast iron', 'carbon-steel', 'cast-iron', ['cast iron', 'ci', 'iron'], {
+    preparation: 'Bake or burn oil out, open the crack to its ends, drill them.',
+  }),
+  material(
+    'quenched-tempered',
+    'quenched and tempered steel',
+    'carbon-steel',
+    'quenched-tempered',
+    ['q&t', 'qt', 'quenched and tempered', 't1', 'ar400', 'ar'],
+    {
+      preparation: 'Grind to bright metal, keep it dry: hydrogen cracks it.',
+    },
+  ),
 ]
 
 export const MATERIALS: Readonly<Record<MaterialId, Material>> = Object.fromEntries(
-  MATERIAL_LIST.map((material) => [material.id, material]),
+  MATERIAL_LIST.map((one) => [one.id, one]),
 ) as Record<MaterialId, Material>
+
+/** The material that a word names, or null. */
+export function materialOf(words: string): MaterialId | null {
+  const lower = words.trim().toLowerCase().replace(/\s+/g, ' ')
+  return (
+    MATERIAL_LIST.find(
+      ({ name, id, words: known }) => known.includes(lower) || name.toLowerCase() === lower || id === lower,
+    )?.id ?? null
+  )
+}
 
 /** Density in g/cm³ (= mg/mm³). */
 export const DENSITY: Readonly<Record<MetalFamily, { value: number; source: Source }>> = {

@@ -3,26 +3,19 @@ import { readFileSync } from 'node:fs'
 import { inputOf } from '../fit/document.ts'
 import type { FitInput } from '../fit/context.ts'
 import type { Joint } from '../model/job.ts'
+import { newJoint } from '../model/newJoint.ts'
 import { readDocument } from '../model/problems.ts'
 import { shopDocumentSchema, type ShopDocument } from '../model/shelf.ts'
 
-export const joint = (part: Partial<Joint> = {}): Joint => ({
-  id: 'j',
-  kind: 'tee',
-  material: 'carbon-steel',
-  thicknessAMm: 6.35,
-  thicknessBMm: 6.35,
-  legMm: 4.7625,
-  rootGapMm: 0,
-  rootFaceMm: 0,
-  includedAngleDeg: null,
-  reinforcementMm: 0,
-  passes: null,
-  position: 'flat',
-  count: 1,
-  lengthMm: 100,
-  ...part,
-})
+export const joint = (part: Partial<Joint> = {}): Joint =>
+  newJoint('j', {
+    thicknessAMm: 6.35,
+    thicknessBMm: 6.35,
+    legMm: 4.7625,
+    position: 'flat',
+    lengthMm: 100,
+    ...part,
+  })
 
 const file = new URL('../../../demo/tollgate-orchard-works.json', import.meta.url)
 

@@ -2,13 +2,15 @@
 import type { Assume } from '../assumptions/assume.ts'
 import type { AssumptionKey } from '../assumptions/list.ts'
 import type { Wire } from '../model/equipment.ts'
-import type { Joint } from '../model/job.ts'
+import { BEVELLED_KINDS, type Joint } from '../model/job.ts'
 import { commonPractice, computed, handbook, jobField } from '../model/source.ts'
 import { term, type Worked } from '../model/working.ts'
 import { DENSITY, MATERIALS } from '../reference/materials.ts'
 import { PROCESSES, type ProcessId } from '../reference/processes.ts'
 import { isCored, wireAreaMm2 } from './burnOff.ts'
-import { isFillet, thinnerMm, weldLengthMm } from './geometry.ts'
+import { isFillet, legsMm } from './geometry.ts'
+import { thinnerMm, widthAtMm } from './groove.ts'
+import { weldRun, weldVolume } from './run.ts'
 import { singlePassKey } from './wantedCurrent.ts'
 
 const DEPOSITION: Readonly<Record<ProcessId, AssumptionKey>> = {
@@ -20,71 +22,112 @@ const DEPOSITION: Readonly<Record<ProcessId, AssumptionKey>> = {
   'gtaw-ac': 'depositionGtawPct',
 }
 
-/** Passes of one weld: the owner's number, else what the thickest single pass or the largest single-pass leg asks. */
-export function passesOf(joint: Joint, process: ProcessId, assume: Assume): Worked {
-  const legKey: AssumptionKey = PROCESSES[process].feedsWire ? 'largestPassLegWireMm' : 'largestPassLegGtawMm'
-  if (joint.passes !== null) {
-    const chosen = term('n', 'passes chosen', joint.passes, '', jobField('passes of the job'))
-    return {
-      value: joint.passes,
-      steps: [
-        {
-          says: 'Passes',
-          formula: 'n',
-          terms: [chosen],
-          result: { symbol: 'n', value: joint.passes, unit: '' },
-          source: jobField('passes of the job'),
-        },
-      ],
-    }
-  }
-  const ofLeg = isFillet(joint)
-  const leg = joint.legMm ?? thinnerMm(joint)
-  // A larger leg is built of passes of the largest size: metal goes with the square of the leg.
-  const raw = ofLeg
-    ? (leg / assume.value(legKey)) ** 2
-    : thinnerMm(joint) / assume.value(singlePassKey(process))
-  const value = Math.max(1, Math.ceil(raw - 1e-6))
+const UPRIGHT: readonly Joint['position'][] = ['vertical-up', 'vertical-down']
+
+function largestLegKey(joint: Joint, process: ProcessId): AssumptionKey {
+  if (!PROCESSES[process].feedsWire) return 'largestPassLegGtawMm'
+  if (UPRIGHT.includes(joint.position)) return 'largestPassLegVerticalMm'
+  return joint.position === 'flat' ? 'largestPassLegFlatMm' : 'largestPassLegWireMm'
+}
+
+function chosenPasses(passes: number): Worked {
+  const source = jobField('passes of the weld')
   return {
-    value,
+    value: passes,
     steps: [
       {
         says: 'Passes',
-        formula: ofLeg ? 'n = ⌈(z / z₁)²⌉' : 'n = ⌈t / t₁⌉',
-        terms: ofLeg
-          ? [term('z', 'leg', leg, 'mm', jobField('weld size of the job')), assume.term(legKey, 'z₁')]
-          : [
-              term('t', 'thinner part', thinnerMm(joint), 'mm', jobField('thickness of the job')),
-              assume.term(singlePassKey(process), 't₁'),
-            ],
-        result: { symbol: 'n', value, unit: '' },
-        source: commonPractice(),
+        formula: 'n',
+        terms: [term('n', 'passes chosen', passes, '', source)],
+        result: { symbol: 'n', value: passes, unit: '' },
+        source,
       },
     ],
   }
 }
 
-/** Weld metal of one joint over the whole job, in g. */
-export function weldMetalG(joint: Joint, quantity: number, area: Worked): Worked {
-  const density = DENSITY[MATERIALS[joint.material].family]
-  const length = weldLengthMm(joint, quantity)
-  const value = (area.value * length * density.value) / 1000
+function filletPasses(joint: Joint, process: ProcessId, assume: Assume): Worked {
+  const key = largestLegKey(joint, process)
+  const { a, b } = legsMm(joint)
+  // A larger leg is built of passes of the largest size: metal goes with the square of the leg.
+  const value = Math.max(1, Math.ceil((a * b) / assume.value(key) ** 2 - 1e-6))
   return {
     value,
     steps: [
-      ...area.steps,
+      {
+        says: 'Passes',
+        formula: 'n = ⌈z₁·z₂ / z₀²⌉',
+        terms: [
+          term('z₁', 'leg', a, 'mm', jobField('weld size of the job')),
+          term('z₂', 'other leg', b, 'mm', jobField('weld size of the job')),
+          assume.term(key, 'z₀'),
+        ],
+        result: { symbol: 'n', value, unit: '' },
+        source: commonPractice('a larger leg is built of passes of the largest size'),
+      },
+    ],
+  }
+}
+
+/** Layers by the thickest single pass; a layer wider than the limit is split into beads. */
+function groovePasses(joint: Joint, process: ProcessId, assume: Assume): Worked {
+  const key = singlePassKey(process)
+  const t = thinnerMm(joint)
+  const layers = Math.max(1, Math.ceil(t / assume.value(key) - 1e-6))
+  const split = assume.value('splitLayerMm')
+  const beads = Array.from({ length: layers }, (_, index) => {
+    const width = BEVELLED_KINDS.includes(joint.kind) ? widthAtMm(joint, ((index + 0.5) * t) / layers) : 0
+    return Math.max(1, Math.ceil(width / split - 1e-6))
+  })
+  const value = beads.reduce((sum, n) => sum + n, 0)
+  return {
+    value,
+    steps: [
+      {
+        says: 'Layers and passes',
+        formula: 'n = Σ ⌈wᵢ / b⌉ over ⌈t / t₁⌉ layers',
+        terms: [
+          term('t', 'thinner part', t, 'mm', jobField('thickness of the job')),
+          assume.term(key, 't₁'),
+          term('layers', 'layers', layers, '', computed()),
+          term(
+            'wᵢ',
+            'beads by layer, from the root',
+            beads.join(' + '),
+            '',
+            computed('width of the groove at the layer'),
+          ),
+          assume.term('splitLayerMm', 'b'),
+        ],
+        result: { symbol: 'n', value, unit: '' },
+        source: commonPractice('thicker parts take several passes; AWS D1.1 for split layers'),
+      },
+    ],
+  }
+}
+
+/** Passes of one weld: the owner's number, else what position and process allow in one. */
+export function passesOf(joint: Joint, process: ProcessId, assume: Assume): Worked {
+  if (joint.passes !== null) return chosenPasses(joint.passes)
+  return isFillet(joint) ? filletPasses(joint, process, assume) : groovePasses(joint, process, assume)
+}
+
+/** Weld metal of one line over the whole job, in g. */
+export function weldMetalG(joint: Joint, quantity: number, assume: Assume): Worked {
+  const density = DENSITY[MATERIALS[joint.materialA].family]
+  const volume = weldVolume(joint, assume)
+  const welds = joint.count * quantity
+  const value = (volume.value * welds * density.value) / 1000
+  return {
+    value,
+    steps: [
+      ...volume.steps,
       {
         says: 'Weld metal',
-        formula: 'm = A · ℓ · ρ / 1000',
+        formula: 'm = V · N · ρ / 1000',
         terms: [
-          term('A', 'cross-section', area.value, 'mm²', computed()),
-          term(
-            'ℓ',
-            `weld length: ${joint.count} × one weld × ${quantity} pieces`,
-            length,
-            'mm',
-            jobField('lengths of the job'),
-          ),
+          term('V', 'metal of one weld', volume.value, 'mm³', computed()),
+          term('N', `${joint.count} welds × ${quantity} pieces`, welds, '', jobField('counts of the job')),
           term('ρ', 'density', density.value, 'g/cm³', density.source),
         ],
         result: { symbol: 'm', value, unit: 'g' },
@@ -176,17 +219,20 @@ export function arcTimeByRate(metal: Worked, rate: Worked): Worked {
 
 /** Arc time of a TIG weld, in s: the hand sets the pace, not a wire. */
 export function arcTimeByTravel(joint: Joint, quantity: number, passes: Worked, assume: Assume): Worked {
-  const length = weldLengthMm(joint, quantity)
-  const value = (60 * length * passes.value) / assume.value('travelGtawMmPerMin')
+  const run = weldRun(joint)
+  const welds = joint.count * quantity
+  const value = (60 * run.value * welds * passes.value) / assume.value('travelGtawMmPerMin')
   return {
     value,
     steps: [
+      ...run.steps,
       ...passes.steps,
       {
         says: 'Arc time',
-        formula: 'τ = 60 · ℓ · n / s',
+        formula: 'τ = 60 · ℓ₁ · N · n / s',
         terms: [
-          term('ℓ', 'weld length', length, 'mm', jobField('lengths of the job')),
+          term('ℓ₁', 'one weld', run.value, 'mm length', computed()),
+          term('N', `${joint.count} welds × ${quantity} pieces`, welds, '', jobField('counts of the job')),
           term('n', 'passes', passes.value, '', computed()),
           assume.term('travelGtawMmPerMin', 's'),
         ],

@@ -6,7 +6,7 @@ import { commonPractice, jobField } from '../model/source.ts'
 import { type Step, term, type Term, type Worked } from '../model/working.ts'
 import { MATERIALS, type MetalFamily } from '../reference/materials.ts'
 import { type Process, PROCESSES, type ProcessId } from '../reference/processes.ts'
-import { thickerMm, thinnerMm } from './geometry.ts'
+import { thickerMm, thinnerMm } from './groove.ts'
 
 const PER_MM: Readonly<Record<MetalFamily, AssumptionKey>> = {
   'carbon-steel': 'ampsPerMmCarbonSteel',
@@ -28,8 +28,19 @@ const JOINT_FACTOR: Readonly<Record<Joint['kind'], AssumptionKey>> = {
   lap: 'filletFactor',
   'inside-corner': 'filletFactor',
   'outside-corner': 'outsideCornerFactor',
-  'butt-square': 'buttFactor',
-  'butt-v': 'buttFactor',
+  saddle: 'filletFactor',
+  edge: 'outsideCornerFactor',
+  square: 'buttFactor',
+  v: 'buttFactor',
+  'double-v': 'buttFactor',
+  bevel: 'buttFactor',
+  'double-bevel': 'buttFactor',
+  u: 'buttFactor',
+  j: 'buttFactor',
+  'flare-v': 'buttFactor',
+  'flare-bevel': 'buttFactor',
+  plug: 'filletFactor',
+  slot: 'filletFactor',
 }
 
 /** From this ratio of thicknesses on, the thicker part draws the heat away. */
@@ -39,9 +50,20 @@ const OUT_OF_POSITION: readonly Joint['position'][] = ['vertical-up', 'vertical-
 
 export const singlePassKey = (process: ProcessId): AssumptionKey => SINGLE_PASS[process]
 
+/** The thinner part decides, and with it its metal. */
+export const thinnerFamily = (joint: Joint): MetalFamily =>
+  MATERIALS[joint.thicknessAMm <= joint.thicknessBMm ? joint.materialA : joint.materialB].family
+
+/**
+ * Current above which the thinner part burns through, A: the thin end counts as much as the thick.
+ * @param wantedA what the joint wants of the thinner part
+ */
+export const burnThroughA = (wantedA: number, assume: Assume): number =>
+  wantedA * (1 + assume.value('burnThroughPct') / 100)
+
 /** The factors of a joint that multiply thickness into current, as terms of a working. */
 function factorTerms(joint: Joint, process: Process, assume: Assume): Term[] {
-  const terms = [assume.term(PER_MM[MATERIALS[joint.material].family], 'k')]
+  const terms = [assume.term(PER_MM[thinnerFamily(joint)], 'k')]
   if (process.family === 'fcaw') terms.push(assume.term('fcawFactor', 'fₚ'))
   terms.push(assume.term(JOINT_FACTOR[joint.kind], 'fⱼ'))
   if (thickerMm(joint) > HEAT_SINK_RATIO * thinnerMm(joint)) terms.push(assume.term('heatSinkFactor', 'fₕ'))

@@ -10,7 +10,7 @@ export function fitRoutes(): Router {
     if (!read.ok) throw invalid(read.problems)
     const answer = inputOf(read.value)
     if (!answer.ok) throw invalid(answer.problems)
-    response.json(fitJob(answer.input))
+    response.json(fitJob(answer.input, { chainsOf: 'all' }))
   })
   return router
 }

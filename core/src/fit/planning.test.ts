@@ -1,0 +1,103 @@
+import { describe, expect, it } from 'vitest'
+import { assumptionsOf } from '../assumptions/assume.ts'
+import { demoInput, joint } from '../testing/samples.ts'
+import type { FitInput } from './context.ts'
+import { fitJob } from './fit.ts'
+import { weldAdvice } from './weldAdvice.ts'
+
+const assume = assumptionsOf({ assumptions: {} })
+const NO_MONEY = { wire: null, summary: null, feedsWire: true }
+const post = demoInput('press-screw-post')
+
+describe('the order of welding', () => {
+  it('reordering welds changes no metal, no arc time and no gas', () => {
+    const turned: FitInput = { ...post, job: { ...post.job, joints: [...post.job.joints].reverse() } }
+    const total = (input: FitInput) => {
+      const { joints } = fitJob(input)
+      return joints.reduce((sum, { metalG, arcS }) => sum + metalG + (arcS ?? 0), 0)
+    }
+    expect(total(turned)).toBeCloseTo(total(post), 9)
+  })
+
+  it('piece by piece spreads a hungry weld that weld by weld heaps up', () => {
+    const job = { ...post.job, quantity: 20, handling: 'bench' as const }
+    const duty = (order: 'piece-by-piece' | 'weld-by-weld') =>
+      fitJob({ ...post, job: { ...job, order } }).duty?.value ?? 0
+    expect(duty('weld-by-weld')).toBeGreaterThanOrEqual(duty('piece-by-piece') - 1e-9)
+  })
+
+  it('a weld’s own pause, then the job’s, then its handling', () => {
+    const pause = (change: Partial<typeof post.job>, own: number | null) =>
+      fitJob({
+        ...post,
+        job: { ...post.job, ...change, joints: post.job.joints.map((one) => ({ ...one, repositionS: own })) },
+      }).sequence[0]?.repositionS
+    expect(pause({}, null)).toBe(240)
+    expect(pause({ handling: 'bench' }, null)).toBe(20)
+    expect(pause({}, 75)).toBe(75)
+    expect(pause({ pauseS: 10 }, 75)).toBe(10)
+  })
+
+  it('tacks by length, or as they are given', () => {
+    const line = fitJob(post).sequence[0]
+    // 254 mm: one at the start and then every 150 mm or less.
+    expect(line?.tacks).toBe(3)
+    expect(line?.tackS).toBe(3 * (2 + 15))
+  })
+})
+
+describe('the size of a fillet', () => {
+  const advice = (part: Parameters<typeof joint>[0], job: Partial<typeof post.job> = {}) =>
+    weldAdvice(joint(part), { ...post.job, quality: 'ordinary', ...job }, NO_MONEY, assume).fillet
+
+  it('by the code’s table, never more than the thinner part', () => {
+    expect(advice({ thicknessAMm: 12.7, thicknessBMm: 19.05, legMm: 6.35 })).toMatchObject({
+      minimumMm: 6.35,
+      verdict: 'right',
+    })
+    expect(advice({ thicknessAMm: 3, thicknessBMm: 19.05, legMm: 3 })).toMatchObject({ minimumMm: 3 })
+    expect(advice({ thicknessAMm: 12.7, thicknessBMm: 19.05, legMm: 4 })).toMatchObject({ verdict: 'under' })
+  })
+
+  it('by the shop’s rule a bead as wide as the plate; code work keeps to the table', () => {
+    const wide = advice({ thicknessAMm: 6.35, legMm: 4.5 }, { sizing: 'bead-as-wide' })
+    expect(wide?.recommendedMm).toBeCloseTo(6.35 / Math.SQRT2, 9)
+    expect(
+      advice({ thicknessAMm: 6.35 }, { sizing: 'bead-as-wide', quality: 'code-bound' })?.recommendedMm,
+    ).toBe(3.175)
+  })
+
+  it('throat is 0.707 of an equal leg', () => {
+    expect(advice({ legMm: 10 })?.throatMm).toBeCloseTo(7.07, 2)
+  })
+
+  it('over-welding grows with the square of the leg, and costs money', () => {
+    const fit = fitJob(post)
+    const summary = fit.joints.find(({ jointId }) => jointId === 'stiffener') ?? null
+    const one = post.job.joints.find(({ id }) => id === 'stiffener')
+    if (!one || !summary) throw new Error('the demo has no stiffener')
+    const over = weldAdvice(one, post.job, { wire: post.wire, summary, feedsWire: true }, assume).fillet
+      ?.overWeld
+    // 5/16 in where 3/16 would do: (5/3)².
+    expect(over?.timesMetal).toBeCloseTo(25 / 9, 9)
+    expect(over?.extraG).toBeCloseTo(summary.metalG * (1 - 9 / 25), 6)
+    expect(over?.extraCost ?? 0).toBeGreaterThan(1)
+  })
+})
+
+describe('the thin end', () => {
+  it('a thin sheet on a thick plate burns through at what the plate could take', () => {
+    const thin = {
+      ...post,
+      job: { ...post.job, joints: [joint({ thicknessAMm: 1.5, thicknessBMm: 9, legMm: 1.5 })] },
+    }
+    const [summary] = fitJob(thin).joints
+    expect(summary?.burnThroughA).toBeCloseTo((summary?.wantedA ?? 0) * 1.35, 9)
+    expect(summary?.burnThroughA).toBeLessThan(110)
+  })
+})
+
+it('metric and imperial entry of one job give the same fit', () => {
+  const metric: FitInput = { ...post, shop: { ...post.shop, unitSystem: 'metric' } }
+  expect(fitJob(metric).joints).toEqual(fitJob(post).joints)
+})

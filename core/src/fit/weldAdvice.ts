@@ -1,0 +1,123 @@
+/** What to know of one weld before it is planned: its size by two schools, what over-welding costs, filler, preheat. */
+import type { Assume } from '../assumptions/assume.ts'
+import type { Wire } from '../model/equipment.ts'
+import type { Job, Joint } from '../model/job.ts'
+import { commonPractice, type Source } from '../model/source.ts'
+import {
+  largestFilletAlongEdgeMm,
+  LARGEST_FILLET_SOURCE,
+  minimumFilletMm,
+  MINIMUM_FILLET_SOURCE,
+} from '../reference/filletSizes.ts'
+import { type PairAdvice, pairAdvice } from '../reference/pairs.ts'
+import { isFillet, legsMm } from '../trade/geometry.ts'
+import { thickerMm, thinnerMm } from '../trade/groove.ts'
+import { serviceOf } from '../trade/service.ts'
+import type { JointSummary } from './fit.ts'
+
+export interface FilletAdvice {
+  /** The least that the code's table lets stand, by the thicker part. */
+  readonly minimumMm: number
+  /** The most along an edge; null where there is none. */
+  readonly largestMm: number | null
+  /** A bead about as wide as the thinner part is thick. */
+  readonly beadAsWideMm: number
+  /** By the school that the owner chose. */
+  readonly recommendedMm: number
+  readonly throatMm: number
+  readonly verdict: 'under' | 'right' | 'over'
+  readonly says: string
+  readonly source: Source
+  readonly overWeld: OverWeld | null
+}
+
+export interface OverWeld {
+  /** Metal against that of the recommended size. */
+  readonly timesMetal: number
+  /** Over the whole job, g. */
+  readonly extraG: number
+  /** Over the whole job, in the shop's currency: filler and labour; null where neither is known. */
+  readonly extraCost: number | null
+}
+
+export interface WeldAdvice {
+  readonly fillet: FilletAdvice | null
+  readonly pair: PairAdvice
+}
+
+/** A sixteenth more than was asked is the welder's hand, not over-welding. */
+const HAND_MM = 1.6
+const SHOP_RULE = commonPractice(
+  'shop rule for work without a code: bead about as wide as the plate is thick',
+)
+
+interface Money {
+  readonly wire: Wire | null
+  readonly summary: JointSummary | null
+  readonly feedsWire: boolean
+}
+
+/** Filler and labour for each gram of weld metal; null where neither price nor arc time is known. */
+function costPerG({ wire, summary, feedsWire }: Money, assume: Assume): number | null {
+  if (!summary || summary.metalG <= 0) return null
+  const filler =
+    wire !== null && wire.packagePrice !== null
+      ? (wire.packagePrice / wire.packageG) * (summary.fillerG / summary.metalG)
+      : 0
+  const factor = assume.value(feedsWire ? 'operatingFactorWirePct' : 'operatingFactorGtawPct') / 100
+  const labour =
+    summary.arcS === null
+      ? 0
+      : (summary.arcS / 3600 / factor / summary.metalG) * assume.value('labourPerHour')
+  return filler + labour > 0 ? filler + labour : null
+}
+
+function overWeld(joint: Joint, recommendedMm: number, money: Money, assume: Assume): OverWeld | null {
+  const { a, b } = legsMm(joint)
+  if (a <= recommendedMm + HAND_MM && b <= recommendedMm + HAND_MM) return null
+  const timesMetal = (a * b) / recommendedMm ** 2
+  const metalG = money.summary?.metalG ?? 0
+  const extraG = metalG * (1 - 1 / timesMetal)
+  const cost = costPerG(money, assume)
+  return { timesMetal, extraG, extraCost: cost === null ? null : extraG * cost }
+}
+
+function filletAdvice(joint: Joint, job: Job, money: Money, assume: Assume): FilletAdvice {
+  const { a, b } = legsMm(joint)
+  const thinner = thinnerMm(joint)
+  // No table asks for a weld larger than the thinner part.
+  const minimumMm = Math.min(minimumFilletMm(thickerMm(joint)), thinner)
+  const largestMm = joint.kind === 'lap' ? largestFilletAlongEdgeMm(joint.thicknessAMm) : null
+  const beadAsWideMm = thinner / Math.SQRT2
+  const byCode = job.sizing === 'code-table' || job.quality === 'code-bound' || job.quality === 'structural'
+  const recommendedMm = Math.min(byCode ? minimumMm : beadAsWideMm, largestMm ?? Infinity)
+  const least = Math.min(a, b)
+  const over = overWeld(joint, recommendedMm, money, assume)
+  const tooLarge = largestMm !== null && a > largestMm + 1e-6
+  const verdict = least < recommendedMm - 1e-6 ? 'under' : over || tooLarge ? 'over' : 'right'
+  const says =
+    verdict === 'under'
+      ? 'The leg is smaller than the least for these parts: the thick one chills it.'
+      : tooLarge
+        ? 'The leg hides the edge: nobody can see whether the edge was melted away.'
+        : verdict === 'over'
+          ? 'The leg is larger than the parts ask for: metal grows with its square.'
+          : 'The leg suits the parts.'
+  return {
+    minimumMm,
+    largestMm,
+    beadAsWideMm,
+    recommendedMm,
+    throatMm: (a * b) / Math.hypot(a, b),
+    verdict,
+    says,
+    source: tooLarge ? LARGEST_FILLET_SOURCE : byCode ? MINIMUM_FILLET_SOURCE : SHOP_RULE,
+    overWeld: over,
+  }
+}
+
+/** @param money what a gram of weld metal costs, from the fit of the job; leave `summary` null where there is none */
+export const weldAdvice = (joint: Joint, job: Job, money: Money, assume: Assume): WeldAdvice => ({
+  fillet: isFillet(joint) ? filletAdvice(joint, job, money, assume) : null,
+  pair: pairAdvice(joint.materialA, joint.materialB, serviceOf(job, joint)),
+})

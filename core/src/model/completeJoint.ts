@@ -1,0 +1,47 @@
+/** Fills in what a kind of joint needs with what is usual, and takes out what it has no use for. */
+import { BEVELLED_KINDS, FILLET_KINDS, type Joint, ROUND_KINDS } from './job.ts'
+
+const USUAL_V_DEG = 60
+const USUAL_BEVEL_DEG = 45
+/** A U or J is cut steep: its radius makes the room at the root. */
+const USUAL_ROUNDED_DEG = 20
+const USUAL_RADIUS_MM = 6
+const USUAL_HOLE_MM = 12.7
+const USUAL_TUBE_MM = 50.8
+
+function usualAngle({ kind }: Joint): number {
+  if (kind === 'u' || kind === 'j') return USUAL_ROUNDED_DEG
+  return kind === 'bevel' || kind === 'double-bevel' ? USUAL_BEVEL_DEG : USUAL_V_DEG
+}
+
+/** @returns the joint with every field that its kind needs; what was given stays where the kind has use for it */
+export function completeJoint(joint: Joint): Joint {
+  const { kind } = joint
+  const thinner = Math.min(joint.thicknessAMm, joint.thicknessBMm)
+  const fillet = FILLET_KINDS.includes(kind)
+  const flare = kind === 'flare-v' || kind === 'flare-bevel'
+  const bevelled = BEVELLED_KINDS.includes(kind)
+  const rounded = kind === 'u' || kind === 'j'
+  const hole = kind === 'plug' || kind === 'slot'
+  const round = ROUND_KINDS.includes(kind) || joint.around
+  const diameterMm = round ? (joint.diameterMm ?? (hole ? USUAL_HOLE_MM : USUAL_TUBE_MM)) : null
+  const rootFaceMm = bevelled ? joint.rootFaceMm : 0
+  const single = kind === 'bevel' || kind === 'double-bevel' || kind === 'j'
+  const angle = joint.includedAngleDeg ?? usualAngle(joint)
+  return {
+    ...joint,
+    legMm: fillet ? (joint.legMm ?? thinner) : flare ? joint.legMm : null,
+    legBMm: fillet ? joint.legBMm : null,
+    rootGapMm: fillet || hole || kind === 'edge' ? 0 : joint.rootGapMm,
+    rootFaceMm,
+    includedAngleDeg: bevelled ? (single && angle >= 90 ? USUAL_BEVEL_DEG : angle) : null,
+    rootRadiusMm: rounded ? joint.rootRadiusMm || Math.min(USUAL_RADIUS_MM, (thinner - rootFaceMm) / 2) : 0,
+    reinforcementMm:
+      fillet || hole ? 0 : kind === 'edge' ? joint.reinforcementMm || thinner / 2 : joint.reinforcementMm,
+    backWeldMm: fillet || hole || flare || kind === 'edge' ? 0 : joint.backWeldMm,
+    diameterMm,
+    headerDiameterMm:
+      kind === 'saddle' ? (joint.headerDiameterMm ?? (diameterMm ?? USUAL_TUBE_MM) * 1.5) : null,
+    slotLengthMm: kind === 'slot' ? (joint.slotLengthMm ?? (diameterMm ?? USUAL_HOLE_MM) * 3) : null,
+  }
+}

@@ -1,0 +1,301 @@
+/** Which fillers join two metals, which do not and why, what is done first, and what must not be welded. */
+import { commonPractice, handbook, type Source, standard } from '../model/source.ts'
+import { MATERIALS, type MaterialId, type MetalGroup } from './materials.ts'
+
+export interface FillerChoice {
+  /** AWS classification (A5.9, A5.10, A5.15, A5.18, A5.20). */
+  readonly classification: string
+  readonly reason: string
+  readonly source: Source
+}
+
+export interface Preheat {
+  readonly leastC: number | null
+  /** Never above this. */
+  readonly mostC: number | null
+  readonly says: string
+  readonly source: Source
+}
+
+export interface PairAdvice {
+  readonly weldable: 'yes' | 'needs-procedure' | 'no'
+  /** Why not, or under what condition; empty where there is nothing to say. */
+  readonly says: string
+  readonly fillers: readonly FillerChoice[]
+  readonly excluded: readonly FillerChoice[]
+  readonly preparation: readonly string[]
+  readonly preheat: Preheat | null
+}
+
+export interface Service {
+  /** Highest temperature in service, °C; null where it is ordinary. */
+  readonly serviceTemperatureC: number | null
+  readonly anodised: boolean
+  /** The thicker part, mm. */
+  readonly thickerMm: number
+}
+
+const A5_10 = standard('AWS A5.10, annex, guide to the choice of aluminium filler', true)
+const A5_9 = standard('AWS A5.9, annex, stainless fillers', true)
+const A5_18 = standard('AWS A5.18, A5.20, annex, carbon steel fillers', true)
+
+const choice = (classification: string, reason: string, source: Source): FillerChoice => ({
+  classification,
+  reason,
+  source,
+})
+
+const CARBON: readonly FillerChoice[] = [
+  choice('ER70S-6', 'takes some mill scale and rust: more silicon and manganese', A5_18),
+  choice('ER70S-3', 'on clean steel', A5_18),
+  choice('ER70S-2', 'TIG rod, deoxidised three ways', A5_18),
+  choice('E71T-1', 'gas-shielded cored: all positions, deposits fast', A5_18),
+  choice('E71T-11', 'self-shielded: outdoors, thin to 1/2 in (13 mm)', A5_18),
+  choice('E71T-GS', 'self-shielded, single pass on thin sheet only', A5_18),
+]
+const TO_STAINLESS: readonly FillerChoice[] = [
+  choice('ER309L', 'rich enough to stay sound where carbon steel thins it', A5_9),
+]
+/** Above 65 °C (150 °F) a filler with over 3 % magnesium becomes open to stress corrosion. */
+const MAGNESIUM_LIMIT_C = 65
+const THICK_ALUMINIUM_MM = 9.5
+const THICK_STEEL_MM = 25
+
+type PairRule = (service: Service) => Partial<PairAdvice>
+
+const carbonSteel: PairRule = ({ thickerMm }) => ({
+  fillers: CARBON,
+  preheat:
+    thickerMm > THICK_STEEL_MM
+      ? {
+          leastC: 65,
+          mostC: 230,
+          says: 'Steel over 1 in (25 mm): warm it to 65 °C (150 °F) and hold that between passes.',
+          source: standard('AWS D1.1, minimum preheat, Category B', true),
+        }
+      : null,
+})
+
+const austenitic: PairRule = () => ({
+  fillers: [
+    choice('ER308L', 'matches 304', A5_9),
+    choice('ER316L', 'matches 316; on 304 it is more than enough', A5_9),
+  ],
+  preheat: {
+    leastC: null,
+    mostC: 175,
+    says: 'No preheat: let it cool below 175 °C (350 °F) between passes.',
+    source: commonPractice(),
+  },
+})
+
+const molybdenum: PairRule = () => ({
+  fillers: [choice('ER316L', 'keeps the molybdenum that 316 resists pitting with', A5_9)],
+  excluded: [choice('ER308L', 'has no molybdenum: the seam would pit before the sheet', A5_9)],
+  preheat: {
+    leastC: null,
+    mostC: 175,
+    says: 'No preheat: let it cool below 175 °C (350 °F) between passes.',
+    source: commonPractice(),
+  },
+})
+
+const ferritic: PairRule = () => ({
+  fillers: [
+    choice('ER309L', 'tough seam in a brittle metal', A5_9),
+    choice('ER308L', 'common for thin ferritic sheet', A5_9),
+  ],
+  says: 'Ferritic stainless grows coarse and brittle with heat: least heat, short welds.',
+})
+
+/** 4043 and 5356 by what the seam must stand. */
+function silicon(service: Service, reason: string): FillerChoice[] {
+  return service.anodised ? [] : [choice('ER4043', reason, A5_10)]
+}
+function magnesium(service: Service, reason: string): FillerChoice[] {
+  const hot = (service.serviceTemperatureC ?? 0) > MAGNESIUM_LIMIT_C
+  return hot ? [] : [choice('ER5356', reason, A5_10)]
+}
+function aluminiumExclusions(service: Service): FillerChoice[] {
+  const hot = (service.serviceTemperatureC ?? 0) > MAGNESIUM_LIMIT_C
+  return [
+    ...(hot
+      ? [choice('ER5356', 'not above 65 °C (150 °F): over 3 % magnesium, open to stress corrosion', A5_10)]
+      : []),
+    ...(service.anodised ? [choice('ER4043', 'turns dark grey when it is anodised', A5_10)] : []),
+  ]
+}
+function aluminiumPreheat({ thickerMm }: Service, group: MetalGroup): Preheat | null {
+  const most = {
+    mostC: 120,
+    source: handbook(
+      'aluminium welding handbooks: not above 120 °C (250 °F) for heat-treated and high-magnesium alloys',
+    ),
+  }
+  if (thickerMm > THICK_ALUMINIUM_MM || group === 'al-cast') {
+    return {
+      ...most,
+      leastC: 60,
+      says: 'May want 60 to 120 °C (140 to 250 °F) to start without cold laps; never above 120 °C (250 °F).',
+    }
+  }
+  return { ...most, leastC: null, says: 'None is due; never above 120 °C (250 °F).' }
+}
+
+const RULES: Readonly<Record<string, PairRule>> = {
+  'carbon+carbon': carbonSteel,
+  'austenitic+austenitic': austenitic,
+  'ferritic+ferritic': ferritic,
+  'austenitic+ferritic': () => ({ fillers: [choice('ER309L', 'joins ferritic to austenitic', A5_9)] }),
+  'austenitic+carbon': () => ({
+    fillers: TO_STAINLESS,
+    excluded: [
+      choice('ER308L', 'thinned by carbon steel it cracks', A5_9),
+      choice('ER70S-6', 'thinned by stainless it turns hard and cracks', A5_9),
+    ],
+    says: 'The seam rusts like carbon steel where it is open: paint it.',
+  }),
+  'carbon+ferritic': () => ({ fillers: TO_STAINLESS }),
+  'al-pure+al-pure': (service) => ({
+    fillers: [choice('ER1100', 'same metal, same colour', A5_10), ...silicon(service, 'flows well')],
+  }),
+  'al-5xxx+al-5xxx': (service) => ({
+    fillers: [
+      ...magnesium(service, 'strong, feeds well, matches after anodising'),
+      ...silicon(service, 'where service is hot'),
+    ],
+  }),
+  'al-high-magnesium+al-high-magnesium': () => ({
+    fillers: [
+      choice('ER5183', 'as strong as 5083', A5_10),
+      choice('ER5356', 'as strong as 5086', A5_10),
+      choice('ER5556', 'stronger still', A5_10),
+    ],
+    excluded: [choice('ER4043', 'silicon and so much magnesium make a brittle seam', A5_10)],
+  }),
+  'al-6xxx+al-6xxx': (service) => ({
+    fillers: [
+      ...silicon(service, 'safe from cracks, flows well, stands heat'),
+      ...magnesium(service, 'stronger, matches after anodising'),
+    ],
+  }),
+  'al-cast+al-cast': () => ({
+    fillers: [choice('ER4043', 'silicon like the casting itself', A5_10)],
+    excluded: [choice('ER5356', 'magnesium in a silicon casting makes a brittle seam', A5_10)],
+  }),
+  'al-5xxx+al-6xxx': (service) => ({
+    fillers: [
+      ...magnesium(service, 'the usual one between 5xxx and 6xxx'),
+      ...silicon(service, 'where service is hot'),
+    ],
+  }),
+  'al-6xxx+al-high-magnesium': (service) => ({
+    fillers: magnesium(service, 'the usual one with high magnesium'),
+    excluded: [choice('ER4043', 'never on 5083 or 5086: a brittle seam', A5_10)],
+  }),
+  'al-5xxx+al-high-magnesium': (service) => ({
+    fillers: magnesium(service, 'magnesium to magnesium'),
+    excluded: [choice('ER4043', 'never on 5083 or 5086: a brittle seam', A5_10)],
+  }),
+  'al-6xxx+al-pure': (service) => ({ fillers: silicon(service, 'flows well, safe from cracks') }),
+  'al-5xxx+al-pure': (service) => ({
+    fillers: [...magnesium(service, 'magnesium to pure'), ...silicon(service, 'where service is hot')],
+  }),
+  'al-6xxx+al-cast': () => ({
+    fillers: [choice('ER4043', 'silicon suits the casting and keeps 6xxx from cracking', A5_10)],
+    excluded: [choice('ER5356', 'not on castings', A5_10)],
+  }),
+  'cast-iron+cast-iron': () => ({
+    weldable: 'needs-procedure',
+    says: 'Cast iron cracks beside the seam: short beads, peened, and slow cooling, by a procedure for it.',
+    fillers: [
+      choice('ENi-CI', 'machinable', standard('AWS A5.15', true)),
+      choice('ENiFe-CI', 'stronger, thick parts', standard('AWS A5.15', true)),
+    ],
+    preheat: {
+      leastC: 200,
+      mostC: 650,
+      says: 'Warm all of it through and let it cool in sand; or keep it hand-warm with very short beads.',
+      source: commonPractice(),
+    },
+  }),
+  'carbon+cast-iron': () => ({
+    weldable: 'needs-procedure',
+    says: 'Cast iron cracks beside the seam: by a procedure for it.',
+    fillers: [choice('ENiFe-CI', 'joins iron to steel', standard('AWS A5.15', true))],
+  }),
+  'quenched-tempered+quenched-tempered': () => ({
+    weldable: 'needs-procedure',
+    says: 'Too much heat softens it, too little cracks it: preheat and heat input by the mill’s procedure.',
+  }),
+  'carbon+quenched-tempered': () => ({
+    weldable: 'needs-procedure',
+    says: 'Preheat and heat input by the mill’s procedure for the quenched and tempered part.',
+    fillers: [choice('ER70S-6', 'soft enough to give; by the procedure', commonPractice())],
+  }),
+}
+
+function refusal(a: MetalGroup, b: MetalGroup): string | null {
+  if (a === 'al-unweldable' || b === 'al-unweldable') {
+    return '7075 and most 2xxx crack as they are arc-welded: no filler mends that in ordinary work. Bolt, rivet or bond it.'
+  }
+  const isAluminium = (group: MetalGroup) => group.startsWith('al-')
+  if (isAluminium(a) !== isAluminium(b)) {
+    return 'Aluminium and iron make a brittle compound: an arc weld between them breaks. Bolt it, or use a bonded transition piece.'
+  }
+  return null
+}
+
+const NOTHING: Omit<PairAdvice, 'preparation'> = {
+  weldable: 'yes',
+  says: '',
+  fillers: [],
+  excluded: [],
+  preheat: null,
+}
+
+/** @returns what is known of joining two metals; a pair that nobody has a rule for needs a procedure */
+export function pairAdvice(a: MaterialId, b: MaterialId, service: Service): PairAdvice {
+  const [first, second] = [MATERIALS[a], MATERIALS[b]]
+  const preparation = [...new Set([first.preparation, second.preparation])]
+  const refused = refusal(first.group, second.group)
+  if (refused) return { ...NOTHING, weldable: 'no', says: refused, preparation }
+  const key = [first.group, second.group].sort().join('+')
+  const withMolybdenum = key === 'austenitic+austenitic' && a === b && a === 'stainless-316'
+  const rule = withMolybdenum ? molybdenum : RULES[key]
+  if (!rule) {
+    return {
+      ...NOTHING,
+      weldable: 'needs-procedure',
+      says: `No common filler is known for ${first.name} to ${second.name}: it needs a procedure.`,
+      preparation,
+    }
+  }
+  const advice: PairAdvice = { ...NOTHING, ...rule(service), preparation }
+  if (first.family !== 'aluminium') return advice
+  return {
+    ...advice,
+    excluded: [
+      ...advice.excluded,
+      ...aluminiumExclusions(service).filter(({ classification }) =>
+        advice.excluded.every((one) => one.classification !== classification),
+      ),
+    ],
+    fillers: advice.fillers.filter(
+      ({ classification }) =>
+        !aluminiumExclusions(service).some((one) => one.classification === classification),
+    ),
+    preheat: aluminiumPreheat(service, first.group === 'al-cast' ? first.group : second.group),
+  }
+}
+
+/** Whether a classification as printed on a package, for example `E71T-1C/M`, is the one that a list names. */
+export const isClassification = (printed: string, named: string): boolean => {
+  const plain = (text: string) => text.toUpperCase().replaceAll(' ', '')
+  const rest = plain(printed).slice(named.length)
+  return (
+    plain(printed).startsWith(plain(named)) &&
+    !/^[0-9]/.test(rest) &&
+    !(named.endsWith('-1') && /^1/.test(rest))
+  )
+}

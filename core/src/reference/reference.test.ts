@@ -1,0 +1,150 @@
+import { describe, expect, it } from 'vitest'
+import { largestFilletAlongEdgeMm, minimumFilletMm } from './filletSizes.ts'
+import { MATERIAL_IDS, MATERIALS, type MaterialId, materialOf } from './materials.ts'
+import { isClassification, pairAdvice, type Service } from './pairs.ts'
+import { pipeOf, schedulesOf } from './pipes.ts'
+import { tungstenCurrentRange, tungstenDiametersFor } from './tungstenRanges.ts'
+
+describe('pipe, ASME B36.10M and B36.19M (from memory)', () => {
+  it.each([
+    ['1/2', '40', 0.84, 0.109],
+    ['1', '80', 1.315, 0.179],
+    ['1-1/2', '40', 1.9, 0.145],
+    ['2', '10S', 2.375, 0.109],
+    ['2', '160', 2.375, 0.344],
+    ['3', 'std', 3.5, 0.216],
+    ['4', '40s', 4.5, 0.237],
+    ['6', '80', 6.625, 0.432],
+    ['10', '5S', 10.75, 0.134],
+  ])('%s in schedule %s', (nps, schedule, outside, wall) => {
+    expect(pipeOf(nps, schedule)).toMatchObject({ outsideIn: outside, wallIn: wall })
+  })
+  it('does not guess', () => {
+    expect(pipeOf('1-1/2', '33')).toBeNull()
+    expect(pipeOf('7', '40')).toBeNull()
+    expect(schedulesOf('7')).toBeNull()
+  })
+})
+
+describe('fillet sizes, AWS D1.1 (from memory)', () => {
+  it.each([
+    [1 / 8, 1 / 8],
+    [1 / 4, 1 / 8],
+    [3 / 8, 3 / 16],
+    [1 / 2, 3 / 16],
+    [5 / 8, 1 / 4],
+    [3 / 4, 1 / 4],
+    [1, 5 / 16],
+  ])('thicker part %f in: at least %f in', (thickerIn, legIn) => {
+    expect(minimumFilletMm(thickerIn * 25.4)).toBeCloseTo(legIn * 25.4, 9)
+  })
+  it('along an edge: the edge itself below 1/4 in, 1/16 less from there', () => {
+    expect(largestFilletAlongEdgeMm(4.7625)).toBe(4.7625)
+    expect(largestFilletAlongEdgeMm(9.525)).toBeCloseTo(7.9375, 9)
+  })
+})
+
+describe('tungsten, AWS A5.12 annex (from memory)', () => {
+  it.each([
+    [1.016, 'dcen', 15, 80],
+    [1.5875, 'dcen', 70, 150],
+    [2.38125, 'dcen', 150, 250],
+    [2.38125, 'ac', 140, 235],
+    [3.175, 'ac', 225, 325],
+  ] as const)('%f mm, %s', (diameter, wave, minA, maxA) => {
+    expect(tungstenCurrentRange(diameter, wave)).toMatchObject({ minA, maxA })
+  })
+  it('finds the size for a current', () => {
+    expect(tungstenDiametersFor('dcen', 100, 120)).toEqual([1.5875])
+    expect(tungstenDiametersFor('ac', 10, 12)).toEqual([])
+  })
+})
+
+const SERVICE: Service = { serviceTemperatureC: null, anodised: false, thickerMm: 6 }
+const fillers = (a: MaterialId, b: MaterialId, service = SERVICE) =>
+  pairAdvice(a, b, service).fillers.map(({ classification }) => classification)
+const excluded = (a: MaterialId, b: MaterialId, service = SERVICE) =>
+  pairAdvice(a, b, service).excluded.map(({ classification }) => classification)
+
+describe('pairs of metals, AWS A5.9, A5.10, A5.18 annexes (from memory)', () => {
+  it.each([
+    ['hot-rolled', 'hot-rolled', 'ER70S-6'],
+    ['stainless-304', 'stainless-304', 'ER308L'],
+    ['stainless-316', 'stainless-316', 'ER316L'],
+    ['stainless-304', 'hot-rolled', 'ER309L'],
+    ['stainless-430', 'stainless-304', 'ER309L'],
+    ['aluminium-6061', 'aluminium-6061', 'ER4043'],
+    ['aluminium-5052', 'aluminium-6061', 'ER5356'],
+    ['aluminium-5083', 'aluminium-5083', 'ER5183'],
+    ['aluminium-cast', 'aluminium-6061', 'ER4043'],
+    ['cast-iron', 'cast-iron', 'ENi-CI'],
+  ] as const)('%s to %s: first %s', (a, b, first) => {
+    expect(fillers(a, b)[0]).toBe(first)
+  })
+
+  it('4043 is never for 5083 or 5086', () => {
+    for (const hard of ['aluminium-5083', 'aluminium-5086'] as const) {
+      for (const other of ['aluminium-5083', 'aluminium-5052', 'aluminium-6061'] as const) {
+        expect(excluded(hard, other)).toContain('ER4043')
+        expect(fillers(hard, other)).not.toContain('ER4043')
+      }
+    }
+  })
+  it('5356 is not above 65 °C (150 °F), and 4043 not where it is anodised', () => {
+    const hot = { ...SERVICE, serviceTemperatureC: 90 }
+    expect(fillers('aluminium-6061', 'aluminium-6061', hot)).toEqual(['ER4043'])
+    expect(excluded('aluminium-6061', 'aluminium-6061', hot)).toContain('ER5356')
+    expect(fillers('aluminium-6061', 'aluminium-6061', { ...SERVICE, anodised: true })).toEqual(['ER5356'])
+  })
+  it('316 to itself keeps its molybdenum', () => {
+    expect(excluded('stainless-316', 'stainless-316')).toContain('ER308L')
+    expect(fillers('stainless-316', 'stainless-304')).toContain('ER316L')
+  })
+  it('says what must not be welded, and why', () => {
+    expect(pairAdvice('aluminium-7075', 'aluminium-6061', SERVICE)).toMatchObject({ weldable: 'no' })
+    expect(pairAdvice('aluminium-2024', 'aluminium-2024', SERVICE).says).toContain('crack')
+    expect(pairAdvice('aluminium-6061', 'stainless-304', SERVICE).says).toContain('brittle')
+  })
+  it('cast iron and quenched steel need a procedure', () => {
+    for (const id of ['cast-iron', 'quenched-tempered'] as const) {
+      expect(pairAdvice(id, id, SERVICE).weldable).toBe('needs-procedure')
+    }
+  })
+  it('preheat of aluminium is never above 120 °C (250 °F)', () => {
+    const thick = pairAdvice('aluminium-6061', 'aluminium-6061', { ...SERVICE, thickerMm: 12 }).preheat
+    expect(thick).toMatchObject({ leastC: 60, mostC: 120 })
+  })
+  it('is the same from either side, for every pair', () => {
+    for (const a of MATERIAL_IDS) {
+      for (const b of MATERIAL_IDS) {
+        const [one, other] = [pairAdvice(a, b, SERVICE), pairAdvice(b, a, SERVICE)]
+        expect(one.weldable).toBe(other.weldable)
+        expect(one.fillers).toEqual(other.fillers)
+        expect(one.weldable === 'yes' ? one.fillers.length : 1).toBeGreaterThan(0)
+        expect(one.preparation.length).toBeGreaterThan(0)
+      }
+    }
+  })
+})
+
+describe('names', () => {
+  it.each([
+    ['304', 'stainless-304'],
+    ['316L', 'stainless-316'],
+    ['mild steel', 'hot-rolled'],
+    ['6061', 'aluminium-6061'],
+    ['Galv', 'galvanised'],
+  ])('%s', (words, id) => {
+    expect(materialOf(words)).toBe(id)
+  })
+  it('no word names two metals', () => {
+    const words = MATERIAL_IDS.flatMap((id) => MATERIALS[id].words)
+    expect(new Set(words).size).toBe(words.length)
+  })
+  it('a classification is told from its neighbours', () => {
+    expect(isClassification('E71T-1C/M', 'E71T-1')).toBe(true)
+    expect(isClassification('E71T-11', 'E71T-1')).toBe(false)
+    expect(isClassification('ER70S-6', 'ER70S-6')).toBe(true)
+    expect(isClassification('ER308LSi', 'ER308L')).toBe(true)
+  })
+})

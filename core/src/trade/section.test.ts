@@ -1,0 +1,173 @@
+import fc from 'fast-check'
+import { describe, expect, it } from 'vitest'
+import { assumptionsOf } from '../assumptions/assume.ts'
+import { type Joint, JOINT_KINDS, jointSchema } from '../model/job.ts'
+import { readDocument } from '../model/problems.ts'
+import { joint } from '../testing/samples.ts'
+import { weldAreaMm2 } from './geometry.ts'
+import { saddleLengthMm, segmentsOf, weldRun, weldVolume } from './run.ts'
+import { crossSection, type Point } from './section.ts'
+
+const assume = assumptionsOf({ assumptions: {} })
+
+/** The surveyor's formula: a second way to the area, from the drawing instead of the formula of the joint. */
+function shoelace(points: readonly Point[]): number {
+  const sum = points.reduce((total, [x, y], index) => {
+    const [nextX, nextY] = points[(index + 1) % points.length] ?? [0, 0]
+    return total + x * nextY - nextX * y
+  }, 0)
+  return Math.abs(sum) / 2
+}
+
+const drawnArea = (one: Joint): number =>
+  crossSection(one, assume)
+    .shapes.filter(({ role }) => role === 'weld')
+    .reduce((sum, { points }) => sum + shoelace(points), 0)
+
+const mm = (min: number, max: number) => fc.double({ min, max, noNaN: true })
+/** Any joint that its schema lets stand. */
+const validJoint = fc
+  .record({
+    kind: fc.constantFrom(...JOINT_KINDS),
+    thicknessAMm: mm(2, 40),
+    thicknessBMm: mm(2, 40),
+    legMm: mm(1, 20),
+    legBMm: fc.option(mm(1, 20)),
+    rootGapMm: mm(0, 5),
+    rootFaceMm: mm(0, 4),
+    includedAngleDeg: mm(15, 80),
+    rootRadiusMm: mm(2, 8),
+    reinforcementMm: mm(0, 3),
+    backWeldMm: mm(0, 3),
+    diameterMm: mm(25, 200),
+    headerDiameterMm: mm(200, 400),
+    slotLengthMm: mm(200, 400),
+  })
+  .map((part) => joint({ ...part, legMm: part.kind === 'v' ? null : part.legMm }))
+  .filter((one) => readDocument(jointSchema, one).ok)
+
+describe('the drawing and the formula', () => {
+  it.each(JOINT_KINDS)('agree on the area of a %s', (kind) => {
+    const base = {
+      thicknessAMm: 12,
+      thicknessBMm: 15,
+      includedAngleDeg: 40,
+      rootRadiusMm: 5,
+      rootFaceMm: 2,
+      rootGapMm: 2,
+      reinforcementMm: 1.5,
+    }
+    const one = joint({ ...base, kind, legMm: 8, diameterMm: 40, headerDiameterMm: 90, slotLengthMm: 60 })
+    expect(drawnArea(one) / weldAreaMm2(one, assume).value).toBeCloseTo(1, 2)
+  })
+
+  it('agree on any joint', () => {
+    fc.assert(
+      fc.property(validJoint, (one) => {
+        const formula = weldAreaMm2(one, assume).value
+        expect(Math.abs(drawnArea(one) - formula), JSON.stringify(one)).toBeLessThanOrEqual(
+          0.01 * formula + 0.01,
+        )
+      }),
+      { numRuns: 300 },
+    )
+  })
+})
+
+describe('weld metal tables, lb/ft of steel without cap (from memory)', () => {
+  const perFoot = (one: Joint) => (weldAreaMm2(one, assume).value * 304.8 * 7.85e-3) / 453.59237
+  const inch = 25.4
+  it.each([
+    // 60° single V, 1/8 in gap, no root face: t·g + t²·tan 30°, times 3.40 lb/ft per in².
+    ['v', 3 / 8, 60, 0.435],
+    ['v', 1 / 2, 60, 0.704],
+    ['v', 3 / 4, 60, 1.424],
+    // 45° single bevel, 1/8 in gap: t·g + t²/2.
+    ['bevel', 1 / 2, 45, 0.638],
+    // 60° double V, 1/8 in gap: t·g + t²/2·tan 30°.
+    ['double-v', 3 / 4, 60, 0.871],
+  ] as const)('%s of %f in at %f°: %f', (kind, tIn, angle, pounds) => {
+    const one = joint({
+      kind,
+      thicknessAMm: tIn * inch,
+      thicknessBMm: tIn * inch,
+      rootGapMm: inch / 8,
+      includedAngleDeg: angle,
+    })
+    expect(Math.abs(perFoot(one) / pounds - 1)).toBeLessThan(0.01)
+  })
+
+  it('a flare V filled flush is R²·(2 − π/2)', () => {
+    expect(weldAreaMm2(joint({ kind: 'flare-v', legMm: null, diameterMm: 50 }), assume).value).toBeCloseTo(
+      625 * (2 - Math.PI / 2),
+      6,
+    )
+  })
+
+  it('a double V takes less metal than a single one, a U less than a V in thick plate', () => {
+    const area = (kind: Joint['kind'], angle: number) =>
+      weldAreaMm2(
+        joint({
+          kind,
+          thicknessAMm: 40,
+          thicknessBMm: 40,
+          includedAngleDeg: angle,
+          rootGapMm: 2,
+          rootFaceMm: 2,
+          rootRadiusMm: 6,
+        }),
+        assume,
+      ).value
+    expect(area('double-v', 60)).toBeLessThan(area('v', 60))
+    expect(area('u', 20)).toBeLessThan(area('v', 60))
+    expect(area('j', 20)).toBeLessThan(area('bevel', 45))
+  })
+})
+
+describe('how far a weld runs', () => {
+  it('a branch much smaller than its header meets it almost in a circle', () => {
+    expect(saddleLengthMm(5, 500)).toBeCloseTo(2 * Math.PI * 5, 2)
+  })
+  it('a branch as large as its header meets it in two ellipses at 45°', () => {
+    // Two half ellipses with axes r and r·√2: their perimeter by Ramanujan's second formula.
+    const [a, b] = [Math.SQRT2, 1]
+    const h = ((a - b) / (a + b)) ** 2
+    const ellipse = Math.PI * (a + b) * (1 + (3 * h) / (10 + Math.sqrt(4 - 3 * h)))
+    expect(saddleLengthMm(100, 100) / (100 * ellipse)).toBeCloseTo(1, 3)
+  })
+  it('round a tube: circle of the fillet’s middle (Pappus), mean circle of a girth seam', () => {
+    const flange = joint({ around: true, diameterMm: 60, legMm: 6 })
+    expect(weldRun(flange).value).toBeCloseTo(Math.PI * 64, 9)
+    const girth = joint({
+      kind: 'v',
+      around: true,
+      diameterMm: 60,
+      thicknessAMm: 4,
+      thicknessBMm: 4,
+      includedAngleDeg: 60,
+    })
+    expect(weldRun(girth).value).toBeCloseTo(Math.PI * 56, 9)
+  })
+  it.each([
+    ['intermittent', 600, 50, 150, 4],
+    ['intermittent', 500, 50, 150, 4],
+    ['intermittent', 499, 50, 150, 3],
+    ['intermittent', 30, 50, 150, 1],
+    ['staggered', 600, 50, 150, 8],
+  ] as const)(
+    '%s over %f mm, %f every %f: %i segments',
+    (pattern, lengthMm, segmentMm, pitchMm, segments) => {
+      const one = joint({ pattern, lengthMm, segmentMm, pitchMm })
+      expect(segmentsOf(one)).toBe(segments)
+      expect(weldRun(one).value).toBe(segments * segmentMm)
+    },
+  )
+  it('a plug fills its hole', () => {
+    expect(weldVolume(joint({ kind: 'plug', diameterMm: 20, thicknessAMm: 5 }), assume).value).toBeCloseTo(
+      Math.PI * 100 * 5,
+      9,
+    )
+    const slot = joint({ kind: 'slot', diameterMm: 20, slotLengthMm: 50, thicknessAMm: 5 })
+    expect(weldVolume(slot, assume).value).toBeCloseTo((Math.PI * 100 + 20 * 30) * 5, 9)
+  })
+})

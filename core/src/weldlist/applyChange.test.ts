@@ -1,0 +1,32 @@
+import { describe, expect, it } from 'vitest'
+import { completeJoint } from '../model/completeJoint.ts'
+import { JOINT_KINDS, jointSchema } from '../model/job.ts'
+import { readDocument } from '../model/problems.ts'
+import { joint } from '../testing/samples.ts'
+import { applyChange } from './applyChange.ts'
+
+describe('a change of kind', () => {
+  it.each(JOINT_KINDS)('from any other kind to %s gives a weld that stands', (kind) => {
+    for (const from of JOINT_KINDS) {
+      const before = completeJoint(joint({ kind: from }))
+      expect(readDocument(jointSchema, before), from).toMatchObject({ ok: true })
+      const after = applyChange(before, { kind })
+      expect(after, `${from} to ${kind}`).toMatchObject({ ok: true })
+    }
+  })
+
+  it('keeps what the new kind has use for', () => {
+    const after = applyChange(joint({ kind: 'v', legMm: null, includedAngleDeg: 70, rootGapMm: 3 }), {
+      kind: 'double-v',
+    })
+    expect(after).toMatchObject({ ok: true, joint: { includedAngleDeg: 70, rootGapMm: 3 } })
+  })
+})
+
+it('a change that cannot stand is refused in words, and changes nothing', () => {
+  const before = joint({ kind: 'v', legMm: null, includedAngleDeg: 60 })
+  const after = applyChange(before, { rootFaceMm: 20 })
+  expect(after.ok ? '' : after.message).toBe(
+    'The root face is 20 mm and leaves no groove in 6.35 mm; make it smaller or choose a square joint.',
+  )
+})

@@ -1,0 +1,137 @@
+/** A weld list as a table: columns matched to fields, each row read into a joint or into what is wrong, cell by cell. */
+import { type Joint, jointSchema } from '../model/job.ts'
+import { newJoint } from '../model/newJoint.ts'
+import { readDocument } from '../model/problems.ts'
+import type { UnitSystem } from '../quantity/units.ts'
+import { type Column, COLUMNS, headingOf, splitHeading } from './columns.ts'
+
+export interface MappedColumn {
+  /** As it stands in the file. */
+  readonly heading: string
+  /** The field that it fills; null leaves it out. */
+  readonly key: keyof Joint | null
+  /** The unit of bare numbers in it; empty takes the shop's. */
+  readonly unit: string
+}
+
+export interface CellProblem {
+  readonly key: keyof Joint | null
+  readonly message: string
+}
+
+export interface RowRead {
+  /** 1 is the first row below the headings. */
+  readonly number: number
+  /** What was understood; null where the row cannot enter. */
+  readonly joint: Joint | null
+  readonly problems: readonly CellProblem[]
+}
+
+/** More columns than any weld list has: the rest of a broken file is not looked at. */
+export const MOST_COLUMNS = 200
+
+const UNITS = ['mm', 'cm', 'm', 'in', 'inch', 'inches', 'ft']
+
+/** @returns for each heading the field that it fits, each field once, with the unit that the heading gives */
+export function mapColumns(headings: readonly string[]): readonly MappedColumn[] {
+  const taken = new Set<keyof Joint>()
+  return headings.slice(0, MOST_COLUMNS).map((heading) => {
+    const { name, unit } = splitHeading(heading)
+    const fits = (column: Column) => column.heading.toLowerCase() === name || column.words.includes(name)
+    const column = COLUMNS.find((one) => fits(one) && !taken.has(one.key))
+    if (column) taken.add(column.key)
+    return { heading, key: column?.key ?? null, unit: UNITS.includes(unit) ? unit : '' }
+  })
+}
+
+const columnOf = (key: keyof Joint): Column | undefined => COLUMNS.find((column) => column.key === key)
+
+/** Spreadsheets hide a formula behind an apostrophe; it is not part of the text. */
+const unhide = (text: string): string => (/^'[=+\-@\t\r]/.test(text) ? text.slice(1) : text)
+
+/** A part is written once where both are the same. */
+function completed(row: Partial<Joint>): Partial<Joint> {
+  return {
+    ...row,
+    ...(row.materialB === undefined && row.materialA !== undefined ? { materialB: row.materialA } : {}),
+    ...(row.thicknessBMm === undefined && row.thicknessAMm !== undefined
+      ? { thicknessBMm: row.thicknessAMm }
+      : {}),
+  }
+}
+
+function readRow(
+  cells: readonly string[],
+  mapping: readonly MappedColumn[],
+  number: number,
+  system: UnitSystem,
+): RowRead {
+  const problems: CellProblem[] = []
+  let row: Partial<Joint> = {}
+  const filled = mapping
+    .map((mapped, index) => ({ ...mapped, text: unhide((cells[index] ?? '').trim()) }))
+    // In the order of COLUMNS: metals before thicknesses.
+    .sort(
+      (a, b) => COLUMNS.findIndex(({ key }) => key === a.key) - COLUMNS.findIndex(({ key }) => key === b.key),
+    )
+  for (const { key, unit, text } of filled) {
+    const column = key === null ? undefined : columnOf(key)
+    if (!column || key === null) continue
+    // An empty cell takes the default, unless it says "none" for a field that may be empty.
+    const cell = column.read(text, { unit, system, row: completed(row) })
+    if (cell.ok) row = { ...row, [key]: cell.value }
+    else if (text !== '') problems.push({ key, message: cell.message })
+  }
+  const fresh = newJoint(`w${number}`)
+  const joint: Joint = { ...fresh, legMm: null, ...completed(row) }
+  const withLeg =
+    joint.legMm === null && row.legMm === undefined && isFilletRow(joint)
+      ? { ...joint, legMm: Math.min(joint.thicknessAMm, joint.thicknessBMm) }
+      : joint
+  if (problems.length > 0) return { number, joint: null, problems }
+  const checked = readDocument(jointSchema, withLeg)
+  if (checked.ok) return { number, joint: checked.value, problems: [] }
+  return {
+    number,
+    joint: null,
+    problems: checked.problems.map(({ pointer, message }) => ({
+      key: (pointer.slice(1) || null) as keyof Joint | null,
+      message,
+    })),
+  }
+}
+
+const isFilletRow = ({ kind }: Joint): boolean =>
+  kind === 'tee' ||
+  kind === 'lap' ||
+  kind === 'inside-corner' ||
+  kind === 'outside-corner' ||
+  kind === 'saddle'
+
+/**
+ * @param rows cells as text, headings not among them
+ * @returns one answer a row; nothing has entered anything
+ */
+export function readTable(
+  rows: readonly (readonly string[])[],
+  mapping: readonly MappedColumn[],
+  system: UnitSystem,
+): readonly RowRead[] {
+  return rows.map((cells, index) => readRow(cells, mapping, index + 1, system))
+}
+
+/** Makes ids unique: a second `w1` becomes `w1-2`. */
+export function withUniqueIds(joints: readonly Joint[], taken: readonly string[] = []): readonly Joint[] {
+  const used = new Set(taken)
+  return joints.map((joint) => {
+    let id = joint.id
+    for (let number = 2; used.has(id); number += 1) id = `${joint.id.slice(0, 58)}-${number}`
+    used.add(id)
+    return id === joint.id ? joint : { ...joint, id }
+  })
+}
+
+/** The table of a job's welds: headings first. Reading it again gives the same joints. */
+export function printTable(joints: readonly Joint[]): readonly (readonly string[])[] {
+  return [COLUMNS.map(headingOf), ...joints.map((joint) => COLUMNS.map((column) => column.print(joint)))]
+}

@@ -1,0 +1,304 @@
+/** The compact fields of a weld line: each reads what people write into parts of a joint, and prints them back. */
+import type { Joint } from '../model/job.ts'
+import { parseQuantity } from '../quantity/parse.ts'
+import { printQuantity } from '../quantity/print.ts'
+import type { UnitSystem } from '../quantity/units.ts'
+import { MATERIALS, materialOf, type MaterialId } from '../reference/materials.ts'
+import { NOMINAL_SIZES, pipeOf, schedulesOf } from '../reference/pipes.ts'
+import { BEVELLED_KINDS, FILLET_KINDS } from '../model/job.ts'
+import { JOINT_CHOICES, jointName, positionName, positionOf } from './words.ts'
+
+export type TextRead =
+  | { readonly ok: true; readonly change: Partial<Joint>; readonly understood: string }
+  | { readonly ok: false; readonly message: string }
+
+const read = (change: Partial<Joint>, understood: string): TextRead => ({ ok: true, change, understood })
+const fail = (message: string): TextRead => ({ ok: false, message })
+const plain = (text: string): string => text.trim().replace(/\s+/g, ' ')
+
+/** `4 x 18 in`, `4 @ 18`, `18 in` */
+export function readWelds(text: string, system: UnitSystem): TextRead {
+  const written = plain(text)
+  const parts = /^(\d+)\s*(?:[x×*@]|pcs|off|of)\s*(.+)$/i.exec(written)
+  if (/^\d+\s*[x×*@]$/i.test(written))
+    return fail(`“${written}”: the length is missing. Write for example 4 x 18 in.`)
+  const count = parts ? Number(parts[1]) : 1
+  if (count < 1 || count > 100_000)
+    return fail(`“${written}”: the number of welds must be from 1 to 100000. Write for example 4 x 18 in.`)
+  const length = parseQuantity('length', parts?.[2] ?? written, { system })
+  if (!length.ok)
+    return fail(length.problem.message.replace('Write 18 in or 4 ft.', 'Write for example 4 x 18 in.'))
+  return read({ count, lengthMm: length.value }, `${count} × ${length.understood}`)
+}
+
+export const printWelds = (joint: Joint, system: UnitSystem): string =>
+  `${joint.count} x ${printQuantity('length', joint.lengthMm, system)}`
+
+/** `T`, `lap`, `V 60`, `bevel 45`, `tube to plate` */
+export function readJoint(text: string): TextRead {
+  const written = plain(text)
+  const lower = written.toLowerCase()
+  const angled = /^(.*?)[\s,]*(\d+(?:\.\d+)?)\s*(?:°|deg|degrees)?$/.exec(lower)
+  const known = (words: string) =>
+    JOINT_CHOICES.find((one) => one.words.includes(words) || one.name.toLowerCase() === words)
+  const found = known(lower) ?? (angled ? known((angled[1] ?? '').replace(/,$/, '').trim()) : undefined)
+  if (!found) {
+    return fail(
+      written === ''
+        ? 'The joint is empty. Write for example T, lap, V 60 or tube to plate.'
+        : `“${written}” is not a joint that is known. Write for example T, lap, square, V 60, bevel 45, plug or tube to plate.`,
+    )
+  }
+  const angle = known(lower) ? null : Number(angled?.[2])
+  const bevelled = BEVELLED_KINDS.includes(found.kind)
+  if (angle !== null && !bevelled)
+    return fail(`“${written}”: a ${found.name} has no angle. Write it without.`)
+  if (angle !== null && (angle <= 0 || angle >= 180))
+    return fail(
+      `“${written}”: the angle must be between 0 and 180 degrees; 60 is usual for a V, 45 for a bevel.`,
+    )
+  return read(
+    { kind: found.kind, around: found.around, ...(angle === null ? {} : { includedAngleDeg: angle }) },
+    angle === null ? found.name : `${found.name}, ${angle}°`,
+  )
+}
+
+export const printJoint = (joint: Joint): string =>
+  BEVELLED_KINDS.includes(joint.kind) && joint.includedAngleDeg !== null
+    ? `${jointName(joint)} ${joint.includedAngleDeg}`
+    : jointName(joint)
+
+interface Part {
+  readonly thicknessMm: number
+  readonly material: MaterialId | null
+  readonly diameterMm: number | null
+}
+
+/** `1-1/2 in sch 40 316L` */
+function readPipe(written: string): Part | string | null {
+  const found = /^(?:nps\s*)?([\d\s/-]+?)\s*(?:in|"|”)?\s+sch(?:edule)?\.?\s*(\d+s?|std|xs)\b\s*(.*)$/i.exec(
+    written,
+  )
+  if (!found) return null
+  const nps = (found[1] ?? '').trim().replace(/\s+/, '-')
+  const schedules = schedulesOf(nps)
+  if (!schedules)
+    return `“${written}”: there is no nominal size ${nps} here. Sizes run ${NOMINAL_SIZES.join(', ')} in.`
+  const pipe = pipeOf(nps, found[2] ?? '')
+  if (!pipe)
+    return `“${written}”: ${nps} in pipe has no schedule ${found[2]} here. Use ${schedules.join(', ')}.`
+  const words = (found[3] ?? '').trim()
+  const material = words === '' ? null : materialOf(words)
+  if (words !== '' && !material)
+    return `“${written}”: the pipe is understood, the metal “${words}” is not. Write for example 304, 316L, steel or 6061.`
+  return { thicknessMm: pipe.wallIn * 25.4, material, diameterMm: pipe.outsideIn * 25.4 }
+}
+
+/** Takes the metal off the end of what was written: the longest tail that names one and leaves a figure before it. */
+function splitMaterial(written: string): { rest: string; material: MaterialId | null } {
+  const words = written.split(' ')
+  for (let from = 1; from < words.length; from += 1) {
+    const material = materialOf(words.slice(from).join(' '))
+    if (material) return { rest: words.slice(0, from).join(' '), material }
+  }
+  return { rest: written, material: null }
+}
+
+function readPart(text: string, fallback: MaterialId, system: UnitSystem): Part | string {
+  const written = plain(text)
+  const pipe = readPipe(written)
+  if (pipe !== null) return pipe
+  const { rest, material } = splitMaterial(written)
+  const thickness = parseQuantity('thickness', rest, { system, metal: MATERIALS[material ?? fallback].gauge })
+  return thickness.ok
+    ? { thicknessMm: thickness.value, material, diameterMm: null }
+    : thickness.problem.message
+}
+
+/**
+ * `3/16 to 1/4`, `14 ga 304`, `16 ga 304 to 1/4 steel`, `1-1/2 in sch 40 316L to 1/4`
+ * @param joint whose metals hold where none is written
+ */
+export function readParts(text: string, joint: Joint, system: UnitSystem): TextRead {
+  if (/\s(to|on)$/i.test(plain(text)))
+    return fail(`“${plain(text)}”: the other part is missing. Write for example 3/16 to 1/4.`)
+  const [first = '', second, ...more] = plain(text).split(/\s+(?:to|on|→|->)\s+/i)
+  if (more.length > 0)
+    return fail(`“${plain(text)}” names more than two parts. Write for example 3/16 to 1/4.`)
+  const a = readPart(first, joint.materialA, system)
+  if (typeof a === 'string') return fail(a)
+  const fallback = a.material ?? joint.materialB
+  const b = second === undefined ? a : readPart(second, fallback, system)
+  if (typeof b === 'string') return fail(b)
+  const materialA = a.material ?? joint.materialA
+  const materialB = b.material ?? (second === undefined ? materialA : (a.material ?? joint.materialB))
+  const change: Partial<Joint> = {
+    thicknessAMm: a.thicknessMm,
+    thicknessBMm: b.thicknessMm,
+    materialA,
+    materialB,
+    ...(a.diameterMm === null ? {} : { diameterMm: a.diameterMm }),
+  }
+  return read(change, printParts({ ...joint, ...change }, system))
+}
+
+/** Prints what reads back to the same: thickness and metal of A, and of B where it differs. */
+export function printParts(joint: Joint, system: UnitSystem): string {
+  const part = (thicknessMm: number, material: MaterialId) =>
+    `${printQuantity('thickness', thicknessMm, system)} ${MATERIALS[material].name}`
+  const a = part(joint.thicknessAMm, joint.materialA)
+  const same = joint.thicknessAMm === joint.thicknessBMm && joint.materialA === joint.materialB
+  return same ? a : `${a} to ${part(joint.thicknessBMm, joint.materialB)}`
+}
+
+type SizeKey =
+  | 'legMm'
+  | 'legBMm'
+  | 'rootGapMm'
+  | 'rootFaceMm'
+  | 'rootRadiusMm'
+  | 'reinforcementMm'
+  | 'backWeldMm'
+  | 'diameterMm'
+  | 'headerDiameterMm'
+  | 'slotLengthMm'
+
+/** Words before a figure of a groove. */
+const SIZE_WORDS: Readonly<Record<string, SizeKey>> = {
+  gap: 'rootGapMm',
+  g: 'rootGapMm',
+  face: 'rootFaceMm',
+  f: 'rootFaceMm',
+  cap: 'reinforcementMm',
+  c: 'reinforcementMm',
+  back: 'backWeldMm',
+  radius: 'rootRadiusMm',
+  r: 'rootRadiusMm',
+  fill: 'legMm',
+  leg: 'legMm',
+  dia: 'diameterMm',
+  od: 'diameterMm',
+  hole: 'diameterMm',
+  header: 'headerDiameterMm',
+  long: 'slotLengthMm',
+}
+const PRINT_ORDER: readonly (readonly [string, SizeKey])[] = [
+  ['fill', 'legMm'],
+  ['gap', 'rootGapMm'],
+  ['face', 'rootFaceMm'],
+  ['radius', 'rootRadiusMm'],
+  ['cap', 'reinforcementMm'],
+  ['back', 'backWeldMm'],
+]
+const ROUND_ORDER: readonly (readonly [string, SizeKey])[] = [
+  ['od', 'diameterMm'],
+  ['header', 'headerDiameterMm'],
+  ['long', 'slotLengthMm'],
+]
+
+/** `3/16`, `1/4 x 3/8`, `gap 3/32, face 1/16, cap 1/16`, `hole 1/2 in` */
+export function readSize(text: string, joint: Joint, system: UnitSystem): TextRead {
+  const written = plain(text)
+  let change: Partial<Pick<Joint, SizeKey>> = {}
+  const isFillet = FILLET_KINDS.includes(joint.kind)
+  const number = (figure: string, wide = false) =>
+    parseQuantity(wide ? 'length' : 'weldSize', figure, { system })
+  if (written === '') {
+    return isFillet
+      ? fail('The leg is empty. Write for example 3/16, or 1/4 x 3/8 for unequal legs.')
+      : read({}, 'as it was')
+  }
+  for (const piece of written.split(/\s*[,;]\s*/)) {
+    const named = /^([a-z]+)\s+(.+)$/i.exec(piece)
+    const key = named ? SIZE_WORDS[(named[1] ?? '').toLowerCase()] : undefined
+    if (named && !key)
+      return fail(
+        `“${piece}” is not understood. Write for example ${isFillet ? '3/16 or 1/4 x 3/8' : 'gap 3/32, face 1/16, cap 1/16'}.`,
+      )
+    const legs = !named && isFillet ? piece.split(/\s*[x×*]\s*/i) : null
+    if (legs) {
+      if (legs.length > 2) return fail(`“${piece}” has more than two legs. Write for example 1/4 x 3/8.`)
+      const [a, b] = legs.map((leg) => number(leg))
+      for (const leg of [a, b]) if (leg && !leg.ok) return fail(leg.problem.message)
+      const leg = a?.ok ? a.value : null
+      change = { ...change, legMm: leg, legBMm: b?.ok && b.value !== leg ? b.value : null }
+      continue
+    }
+    if (!key) return fail(`“${piece}”: say which size it is, for example gap 3/32, face 1/16, cap 1/16.`)
+    const wide = key === 'diameterMm' || key === 'headerDiameterMm' || key === 'slotLengthMm'
+    const value = number(named?.[2] ?? '', wide)
+    if (!value.ok) return fail(value.problem.message)
+    change = { ...change, [key]: value.value }
+  }
+  return read(change, printSize({ ...joint, ...change }, system))
+}
+
+export function printSize(joint: Joint, system: UnitSystem): string {
+  const print = (value: number) => printQuantity('weldSize', value, system)
+  const pieces: string[] = []
+  if (FILLET_KINDS.includes(joint.kind) && joint.legMm !== null) {
+    pieces.push(joint.legBMm === null ? print(joint.legMm) : `${print(joint.legMm)} x ${print(joint.legBMm)}`)
+  } else {
+    for (const [word, key] of PRINT_ORDER) {
+      const value = joint[key]
+      if (value !== null && value > 0) pieces.push(`${word} ${print(value)}`)
+    }
+  }
+  for (const [word, key] of ROUND_ORDER) {
+    const value = joint[key]
+    if (value !== null) pieces.push(`${word} ${printQuantity('length', value, system)}`)
+  }
+  return pieces.join(', ')
+}
+
+/** `2F`, `horizontal`, `vertical up`, `oh` */
+export function readPosition(text: string): TextRead {
+  const position = positionOf(plain(text).toLowerCase())
+  return position
+    ? read({ position }, positionName(position))
+    : fail(
+        `“${plain(text)}” is not a position. Write flat, horizontal, vertical up, vertical down or overhead, or 1F to 4G.`,
+      )
+}
+
+/** Empty or `continuous`; `2-6`, `50-150 mm`, `2-6 staggered` */
+export function readPattern(text: string, system: UnitSystem): TextRead {
+  const written = plain(text)
+  if (written === '' || /^cont(inuous)?\.?$/i.test(written)) {
+    return read({ pattern: 'continuous', segmentMm: null, pitchMm: null }, 'continuous')
+  }
+  const staggered = /\s*\b(stag(gered)?)\b\s*/i
+  // The last dash parts the two: 1-1/2 has one of its own.
+  const both = written.replace(staggered, ' ').trim()
+  const pair = /^(.+)\s*@\s*(\d.*)$/.exec(both) ?? /^(.+)\s*[-–]\s*(\d.*)$/.exec(both)
+  if (!pair)
+    return fail(
+      `“${written}” is not a pattern. Write continuous, or 2-6 for 2 in of weld every 6 in, with staggered after it where it is.`,
+    )
+  const unit = /[a-z"]+\.?$/i.exec(pair[2] ?? '')?.[0] ?? ''
+  const segment = parseQuantity(
+    'length',
+    /[a-z"]/i.test(pair[1] ?? '') ? (pair[1] ?? '') : `${pair[1]} ${unit}`.trim(),
+    { system },
+  )
+  const pitch = parseQuantity('length', pair[2] ?? '', { system })
+  if (!segment.ok) return fail(segment.problem.message)
+  if (!pitch.ok) return fail(pitch.problem.message)
+  if (pitch.value < segment.value)
+    return fail(
+      `“${written}”: the pitch of ${pitch.understood} is shorter than its weld of ${segment.understood}. The pitch is from middle to middle.`,
+    )
+  const pattern = staggered.test(written) ? 'staggered' : 'intermittent'
+  const change: Partial<Joint> = { pattern, segmentMm: segment.value, pitchMm: pitch.value }
+  return read(
+    change,
+    `${segment.understood} every ${pitch.understood}${pattern === 'staggered' ? ', staggered' : ''}`,
+  )
+}
+
+export function printPattern(joint: Joint, system: UnitSystem): string {
+  if (joint.pattern === 'continuous' || joint.segmentMm === null || joint.pitchMm === null)
+    return 'continuous'
+  const print = (value: number) => printQuantity('length', value, system)
+  return `${print(joint.segmentMm)} @ ${print(joint.pitchMm)}${joint.pattern === 'staggered' ? ' staggered' : ''}`
+}

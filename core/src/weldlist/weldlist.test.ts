@@ -1,0 +1,270 @@
+import fc from 'fast-check'
+import { describe, expect, it } from 'vitest'
+import { type Joint, jointSchema } from '../model/job.ts'
+import { newJoint } from '../model/newJoint.ts'
+import { readDocument } from '../model/problems.ts'
+import { demoShop, joint } from '../testing/samples.ts'
+import { mapColumns, printTable, readTable, withUniqueIds } from './table.ts'
+import * as text from './text.ts'
+
+const message = (read: text.TextRead): string => (read.ok ? `read as ${read.understood}` : read.message)
+const change = (read: text.TextRead): Partial<Joint> => {
+  expect(message(read)).toMatch(/^read as/)
+  return read.ok ? read.change : {}
+}
+/** Figures to a millionth: an inch is not a binary fraction of a millimetre. */
+const near = (part: object) =>
+  Object.fromEntries(
+    Object.entries(part).map(([key, value]) => [
+      key,
+      typeof value === 'number' ? expect.closeTo(value, 6) : value,
+    ]),
+  )
+const joints = demoShop().jobs.flatMap((job) => job.joints)
+
+describe('what people write in a weld line', () => {
+  it.each([
+    ['4 x 18 in', { count: 4, lengthMm: 457.2 }],
+    ['4 × 18', { count: 4, lengthMm: 457.2 }],
+    ['12 @ 2 ft', { count: 12, lengthMm: 609.6 }],
+    ['18 in', { count: 1, lengthMm: 457.2 }],
+    ['2x450 mm', { count: 2, lengthMm: 450 }],
+  ])('welds “%s”', (written, expected) => {
+    expect(change(text.readWelds(written, 'imperial'))).toEqual(near(expected))
+  })
+
+  it.each([
+    ['T', { kind: 'tee', around: false }],
+    ['lap', { kind: 'lap', around: false }],
+    ['V 60', { kind: 'v', around: false, includedAngleDeg: 60 }],
+    ['double bevel 45°', { kind: 'double-bevel', around: false, includedAngleDeg: 45 }],
+    ['tube to plate', { kind: 'tee', around: true }],
+    ['girth', { kind: 'square', around: true }],
+    ['branch', { kind: 'saddle', around: false }],
+  ])('joint “%s”', (written, expected) => {
+    expect(change(text.readJoint(written))).toMatchObject(expected)
+  })
+
+  const steel = joint()
+  it.each([
+    ['3/16 to 1/4', { thicknessAMm: 4.7625, thicknessBMm: 6.35, materialA: 'hot-rolled' }],
+    ['14 ga 304', { thicknessAMm: 0.0781 * 25.4, materialA: 'stainless-304', materialB: 'stainless-304' }],
+    ['16 ga 304 to 1/4 steel', { materialA: 'stainless-304', materialB: 'hot-rolled', thicknessBMm: 6.35 }],
+    ['1/8 6061 to 1/4', { materialA: 'aluminium-6061', materialB: 'aluminium-6061', thicknessBMm: 6.35 }],
+    [
+      '1-1/2 in sch 40 316L',
+      { thicknessAMm: 0.145 * 25.4, diameterMm: 1.9 * 25.4, materialA: 'stainless-316' },
+    ],
+    [
+      '2 sch 10 to 3/8 304',
+      {
+        thicknessAMm: 0.109 * 25.4,
+        diameterMm: 2.375 * 25.4,
+        thicknessBMm: 9.525,
+        materialB: 'stainless-304',
+      },
+    ],
+    ['3 mm galv', { thicknessAMm: 3, materialA: 'galvanised' }],
+  ])('parts “%s”', (written, expected) => {
+    expect(change(text.readParts(written, steel, 'imperial'))).toMatchObject(near(expected))
+  })
+
+  it.each([
+    ['3/16', { legMm: 4.7625, legBMm: null }],
+    ['1/4 x 3/8', { legMm: 6.35, legBMm: 9.525 }],
+  ])('leg “%s”', (written, expected) => {
+    expect(change(text.readSize(written, steel, 'imperial'))).toEqual(near(expected))
+  })
+  it('sizes of a groove are named', () => {
+    const groove = joint({ kind: 'v', legMm: null, includedAngleDeg: 60 })
+    expect(change(text.readSize('gap 3/32, face 1/16, cap 1/16', groove, 'imperial'))).toEqual(
+      near({ rootGapMm: 2.38125, rootFaceMm: 1.5875, reinforcementMm: 1.5875 }),
+    )
+    expect(message(text.readSize('3/32', groove, 'imperial'))).toContain('say which size')
+  })
+
+  it.each([
+    ['2F', 'horizontal'],
+    ['3g', 'vertical-up'],
+    ['oh', 'overhead'],
+    ['flat', 'flat'],
+  ])('position “%s”', (written, position) => {
+    expect(change(text.readPosition(written))).toEqual({ position })
+  })
+
+  it.each([
+    ['', { pattern: 'continuous', segmentMm: null, pitchMm: null }],
+    ['2-6', { pattern: 'intermittent', segmentMm: 50.8, pitchMm: 152.4 }],
+    ['50-150 mm staggered', { pattern: 'staggered', segmentMm: 50, pitchMm: 150 }],
+    ['1.5 in @ 4 in', { pattern: 'intermittent', segmentMm: 38.1, pitchMm: 101.6 }],
+  ])('pattern “%s”', (written, expected) => {
+    expect(change(text.readPattern(written, 'imperial'))).toEqual(near(expected))
+  })
+
+  it.each([
+    [text.readWelds('0 x 18 in', 'imperial'), 'from 1 to 100000'],
+    [text.readWelds('4 x', 'imperial'), '4 x 18 in'],
+    [text.readJoint('nail'), 'not a joint'],
+    [text.readJoint('V 180'), 'between 0 and 180'],
+    [text.readJoint('T 45'), 'has no angle'],
+    [text.readParts('14 ga 304 to', steel, 'imperial'), 'the other part is missing'],
+    [text.readParts('2 sch 33 304', steel, 'imperial'), 'no schedule 33'],
+    [text.readParts('7 sch 40', steel, 'imperial'), 'no nominal size 7'],
+    [text.readParts('2 ga 304', steel, 'imperial'), 'has no 2 ga'],
+    [text.readPosition('sideways'), '1F to 4G'],
+    [text.readPattern('6-2', 'imperial'), 'shorter than its weld'],
+    [text.readPattern('often', 'imperial'), '2-6'],
+  ])('%#: says what to write', (read, words) => {
+    expect(message(read)).toContain(words)
+  })
+
+  it('prints what it reads back to the same, for every weld of the demo, in either unit', () => {
+    for (const one of joints) {
+      for (const system of ['imperial', 'metric'] as const) {
+        const again = [
+          text.readWelds(text.printWelds(one, system), system),
+          text.readJoint(text.printJoint(one)),
+          text.readParts(text.printParts(one, system), one, system),
+          text.readSize(text.printSize(one, system), one, system),
+          text.readPattern(text.printPattern(one, system), system),
+        ].reduce<Joint>((sum, read) => ({ ...sum, ...change(read) }), one)
+        expect(again.kind).toBe(one.kind)
+        expect(again.materialB).toBe(one.materialB)
+        // The print rounds to what a rule can measure.
+        expect(again.thicknessAMm).toBeCloseTo(one.thicknessAMm, 2)
+        expect(again.lengthMm).toBeCloseTo(one.lengthMm, 0)
+        expect(again.pitchMm ?? 0).toBeCloseTo(one.pitchMm ?? 0, 0)
+        expect(again.legMm ?? 0).toBeCloseTo(one.legMm ?? 0, 2)
+      }
+    }
+  })
+
+  it('never throws', () => {
+    fc.assert(
+      fc.property(fc.string({ unit: 'grapheme', maxLength: 40 }), (written) => {
+        const reads = [
+          text.readWelds(written, 'imperial'),
+          text.readJoint(written),
+          text.readParts(written, steel, 'metric'),
+          text.readSize(written, steel, 'metric'),
+          text.readPosition(written),
+          text.readPattern(written, 'metric'),
+        ]
+        return reads.every((one) => (one.ok ? one.understood : one.message) !== '')
+      }),
+      { numRuns: 300 },
+    )
+  })
+})
+
+const table = (rows: readonly (readonly string[])[]) => {
+  const [headings = [], ...cells] = rows
+  return readTable(cells, mapColumns(headings), 'imperial')
+}
+
+describe('a weld list as a table', () => {
+  it('every weld of the demo comes back the same, to the last digit', () => {
+    expect(table(printTable(joints)).map((row) => row.joint)).toEqual(joints)
+  })
+
+  it('any valid weld comes back the same', () => {
+    const numbers = fc.double({ min: 0.6, max: 30, noNaN: true })
+    fc.assert(
+      fc.property(
+        numbers,
+        numbers,
+        fc.constantFrom(...joints),
+        fc.integer({ min: 1, max: 999 }),
+        (a, b, one, count) => {
+          const changed = {
+            ...one,
+            thicknessAMm: a + 3,
+            thicknessBMm: b + 3,
+            legMm: one.legMm === null ? null : 2.5,
+            count,
+            lengthMm: a * b,
+          }
+          if (!readDocument(jointSchema, changed).ok) return true
+          return JSON.stringify(table(printTable([changed]))[0]?.joint) === JSON.stringify(changed)
+        },
+      ),
+    )
+  })
+
+  it('maps other people’s headings and takes their units', () => {
+    const [row] = table([
+      ['Qty', 'Weld length [in]', 'Thk_mm', 'Weld size (in)', 'Material', 'Remarks'],
+      ['4', '18', '6', '3/16', '304', 'see drawing'],
+    ])
+    expect(row?.joint).toMatchObject(
+      near({
+        count: 4,
+        lengthMm: 457.2,
+        thicknessAMm: 6,
+        thicknessBMm: 6,
+        legMm: 4.7625,
+        materialA: 'stainless-304',
+        materialB: 'stainless-304',
+      }),
+    )
+    expect(mapColumns(['Remarks', 'Qty', 'Qty'])).toEqual([
+      { heading: 'Remarks', key: null, unit: '' },
+      { heading: 'Qty', key: 'count', unit: '' },
+      { heading: 'Qty', key: null, unit: '' },
+    ])
+  })
+
+  it('a gauge is read in the row’s own metal', () => {
+    const row = (material: string) =>
+      table([
+        ['thickness', 'material', 'length'],
+        ['14 ga', material, '10 in'],
+      ])[0]?.joint?.thicknessAMm
+    expect(row('304')).toBeCloseTo(0.0781 * 25.4, 9)
+    expect(row('6061')).toBeCloseTo(0.0641 * 25.4, 9)
+  })
+
+  it('a row that cannot enter says which cell and what to write; the others are read', () => {
+    const rows = table([
+      ['count', 'length (in)', 'thickness (mm)', 'joint'],
+      ['4', '18', '6', 'T'],
+      ['four', '18', '6', 'T'],
+      ['4', '18', '-6', 'nail'],
+      ['4', '1e9', '6', 'T'],
+    ])
+    expect(rows.map(({ joint: one }) => one !== null)).toEqual([true, false, false, false])
+    expect(rows[1]?.problems).toEqual([
+      { key: 'count', message: '“four” is not a number for count. Write a plain number.' },
+    ])
+    expect(rows[2]?.problems.map(({ key }) => key)).toEqual(['kind', 'thicknessAMm'])
+    expect(rows[3]?.problems[0]?.message).toContain('above the most')
+  })
+
+  it('a rule across cells names its cell too', () => {
+    const [row] = table([
+      ['joint', 'thickness (mm)', 'face (mm)', 'angle'],
+      ['v', '6', '9', '60'],
+    ])
+    expect(row?.problems[0]).toMatchObject({ key: 'rootFaceMm' })
+  })
+
+  it('formulas of a spreadsheet are text and nothing else', () => {
+    const [row] = table([
+      ['count', 'joint'],
+      ['=1+1', "'=cmd|' /C calc'!A0"],
+    ])
+    expect(row?.joint).toBeNull()
+    expect(row?.problems).toHaveLength(2)
+  })
+
+  it('ten thousand columns and empty rows do no harm', () => {
+    const wide = Array.from({ length: 10_000 }, (_, index) => `c${index}`)
+    expect(mapColumns(wide).length).toBeLessThanOrEqual(200)
+    expect(table([wide, wide])[0]?.joint).toEqual({ ...newJoint('w1'), legMm: 3.175 })
+  })
+
+  it('ids are made unique', () => {
+    const ids = withUniqueIds([newJoint('w1'), newJoint('w1'), newJoint('w2')], ['w2']).map(({ id }) => id)
+    expect(ids).toEqual(['w1', 'w1-2', 'w2-2'])
+  })
+})
