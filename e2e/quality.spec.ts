@@ -4,7 +4,7 @@ import { createRequire } from 'node:module'
 import { expect, test } from './server.ts'
 
 const AXE = readFileSync(createRequire(import.meta.url).resolve('axe-core/axe.min.js'), 'utf8')
-const VIEWS = ['/fit/press-frame', '/fit/pressing-tray', '/jobs', '/shop']
+const VIEWS = ['/fit/press-frame', '/fit/pressing-tray', '/jobs', '/jobs/tank-manifold', '/shop']
 
 for (const colorScheme of ['light', 'dark'] as const) {
   test(`axe finds nothing wrong, ${colorScheme}`, async ({ browser, server }) => {

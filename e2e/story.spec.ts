@@ -18,7 +18,7 @@ const headline = (page: Page) => page.getByTestId('headline')
 test('the answer to the press frame stands on one screen, unscrolled', async ({ page, server }) => {
   await page.goto(server.url)
   await page.getByRole('link', { name: 'Jobs' }).click()
-  await page.getByRole('link', { name: 'Press frame' }).click()
+  await page.getByRole('link', { name: 'Fit Press frame' }).click()
   await expect(headline(page)).toHaveText(/A short$/)
   await expect(page.getByText('The power source gives out first.')).toBeVisible()
   for (const name of ['Circuit', 'Power source', 'Gun', 'Wire', 'Joint']) {
@@ -145,7 +145,7 @@ test('a server killed between edit and save loses nothing that was typed', async
   await page.reload()
   await expect(page.getByLabel('Welds')).toHaveValue('44')
   await saved(page)
-  await expect.poll(async () => (await server.record<Job>('jobs/picking-platform')).joints[0]?.count).toBe(44)
+  await expect.poll(async () => (await server.record<Job>('jobs/picking-platform')).joints[1]?.count).toBe(44)
 })
 
 test('a server that comes back is found by itself, without a reload', async ({ page, server }) => {
@@ -156,7 +156,7 @@ test('a server that comes back is found by itself, without a reload', async ({ p
   await server.start()
   await page.getByRole('button', { name: 'Retry' }).click()
   await saved(page)
-  expect((await server.record<Job>('jobs/picking-platform')).joints[0]?.count).toBe(31)
+  expect((await server.record<Job>('jobs/picking-platform')).joints[1]?.count).toBe(31)
 })
 
 test('an edit elsewhere meanwhile is not overwritten unasked', async ({ page, server }) => {
@@ -180,7 +180,7 @@ test('an edit elsewhere meanwhile is not overwritten unasked', async ({ page, se
 test('by keyboard alone: palette to a job, field to field, undo', async ({ page, server }) => {
   await openFit(page, server, 'press-frame')
   await page.keyboard.press('Control+k')
-  await page.keyboard.type('loader fork')
+  await page.keyboard.type('fit loader')
   await page.keyboard.press('Enter')
   await expect(page.getByRole('heading', { level: 1, name: 'Loader fork repair' })).toBeVisible()
   await page.getByLabel('Thickness').focus()
@@ -197,14 +197,15 @@ test('a new job is written, fitted, copied and deleted', async ({ page, server }
   await page.goto(`${server.url}/jobs`)
   await page.getByRole('button', { name: 'New job' }).click()
   await expect(page.getByRole('heading', { name: 'New job' })).toBeVisible()
+  await page.getByRole('link', { name: 'Fit', exact: true }).last().click()
   await page.getByRole('button', { name: 'Bay 2 wire' }).click()
   await expect(headline(page)).toBeVisible()
   await page.getByRole('link', { name: 'Jobs' }).click()
   await page.getByRole('button', { name: 'Copy New job' }).click()
-  await expect(page.getByRole('link', { name: 'New job, copy' })).toBeVisible()
+  await expect(page.getByRole('link', { name: 'New job, copy', exact: true })).toBeVisible()
   await saved(page)
   await page.getByRole('button', { name: 'Delete New job, copy' }).click()
-  await expect(page.getByRole('link', { name: 'New job, copy' })).toBeHidden()
+  await expect(page.getByRole('link', { name: 'New job, copy', exact: true })).toBeHidden()
   await expect.poll(async () => (await fetch(`${server.url}/api/jobs/new-job-copy`)).status).toBe(404)
 })
 

@@ -9,6 +9,15 @@ import { buildWeb } from './lib/web.mjs'
 const SIZE = { width: 1280, height: 800 }
 const FOLDER = join(ROOT, 'docs/screenshots')
 
+/** As a shop writes it, with two rows that cannot enter. */
+const WELD_LIST = `Qty,Weld length [in],joint,thk (in),material,leg (in),Remarks
+24,8,T,1/4,steel,3/16,uprights
+8,six,lap,14 ga,steel,1/16,
+4,12,V,3/8,steel,,base seam
+2,4,T,2 ga,304,1/8,drip tray
+16,3,outside corner,3/16,steel,1/8,
+`
+
 /** Each: file name, address, and what is done before the picture. */
 const SHOTS = [
   { name: 'fit', path: '/fit/press-frame' },
@@ -20,6 +29,25 @@ const SHOTS = [
     act: (page) => page.getByTestId('finding-source-duty').click(),
   },
   { name: 'jobs', path: '/jobs' },
+  {
+    name: 'job',
+    path: '/jobs/press-screw-post',
+    act: (page) => page.getByRole('textbox', { name: 'Size of weld 2' }).focus(),
+  },
+  {
+    name: 'order',
+    path: '/jobs/tank-manifold',
+    act: (page) => page.getByRole('tab', { name: 'Order and times' }).click(),
+  },
+  {
+    name: 'import',
+    path: '/jobs/press-frame',
+    act: async (page) => {
+      await page.getByRole('button', { name: 'Import and export' }).click()
+      await page.getByText('Import a weld list').click()
+      await page.getByRole('textbox', { name: 'Or paste rows here' }).fill(WELD_LIST)
+    },
+  },
   { name: 'shop', path: '/shop' },
 ]
 

@@ -25,7 +25,9 @@ export function onlyOnce() {
     }
   })()
   if (pid > 0 && pid !== process.pid && isOurs(pid)) {
-    throw new Remedy(`Brannik already runs from this folder (process ${pid}). Use that one, or stop it first: kill -INT ${pid}`)
+    throw new Remedy(
+      `Brannik already runs from this folder (process ${pid}). Use that one, or stop it first: kill -INT ${pid}`,
+    )
   }
   writeFileSync(FILE, `${process.pid}`)
   process.on('exit', () => rmSync(FILE, { force: true }))

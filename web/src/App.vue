@@ -4,7 +4,7 @@ import { computed, onMounted, ref } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import CommandPalette, { type Command } from './components/CommandPalette.vue'
 import SaveState from './components/SaveState.vue'
-import { VIEWS } from './router.ts'
+import { isHere, VIEWS } from './router.ts'
 import { useLook } from './stores/look.ts'
 import { useNotice } from './stores/notice.ts'
 import { useWorkspace } from './stores/workspace.ts'
@@ -36,6 +36,11 @@ const unitWords = computed(() => (workspace.system === 'imperial' ? 'inch · lb'
 
 const commands = computed<Command[]>(() => [
   ...VIEWS.map(({ name, title }) => ({ group: 'Go to', title, run: () => void router.push({ name }) })),
+  ...workspace.jobs.map((job) => ({
+    group: 'Job',
+    title: job.name,
+    run: () => void router.push({ name: 'job', params: { jobId: job.id } }),
+  })),
   ...workspace.jobs.map((job) => ({
     group: 'Fit',
     title: job.name,
@@ -111,8 +116,8 @@ onKeyStroke('y', (event) => {
           v-for="view in VIEWS"
           :key="view.name"
           :to="{ name: view.name }"
-          :class="{ here: route.name === view.name }"
-          :aria-current="route.name === view.name ? 'page' : undefined"
+          :class="{ here: isHere(view, route.name) }"
+          :aria-current="isHere(view, route.name) ? 'page' : undefined"
           >{{ view.title }}</RouterLink
         >
         <button

@@ -3,10 +3,14 @@ import { createRouter, createWebHistory } from 'vue-router'
 import FitView from './views/fit/FitView.vue'
 
 export const VIEWS = [
-  { name: 'shop', title: 'Shop' },
-  { name: 'jobs', title: 'Jobs' },
-  { name: 'fit', title: 'Fit' },
+  { name: 'shop', title: 'Shop', also: [] },
+  { name: 'jobs', title: 'Jobs', also: ['job'] },
+  { name: 'fit', title: 'Fit', also: [] },
 ] as const
+
+/** A view is open where its own address is, or one below it. */
+export const isHere = (view: (typeof VIEWS)[number], routeName: unknown): boolean =>
+  view.name === routeName || (view.also as readonly unknown[]).includes(routeName)
 
 export const router = createRouter({
   history: createWebHistory(),
@@ -14,12 +18,13 @@ export const router = createRouter({
     { path: '/', redirect: { name: 'fit' } },
     { path: '/shop', name: 'shop', component: () => import('./views/shop/ShopView.vue') },
     { path: '/jobs', name: 'jobs', component: () => import('./views/jobs/JobsView.vue') },
+    { path: '/jobs/:jobId', name: 'job', component: () => import('./views/jobs/JobView.vue') },
     { path: '/fit/:jobId?', name: 'fit', component: FitView },
     { path: '/:rest(.*)*', name: 'nowhere', component: () => import('./views/NowhereView.vue') },
   ],
 })
 
 router.afterEach((to) => {
-  const view = VIEWS.find(({ name }) => name === to.name)
+  const view = VIEWS.find((one) => isHere(one, to.name))
   document.title = view ? `${view.title} · Brannik` : 'Brannik'
 })

@@ -14,8 +14,11 @@ function usualAngle({ kind }: Joint): number {
   return kind === 'bevel' || kind === 'double-bevel' ? USUAL_BEVEL_DEG : USUAL_V_DEG
 }
 
-/** @returns the joint with every field that its kind needs; what was given stays where the kind has use for it */
-export function completeJoint(joint: Joint): Joint {
+/**
+ * @param isNewKind true where the kind has just been chosen: then a hole that was there is not taken for a tube
+ * @returns the joint with every field that its kind needs; what was given stays where the kind has use for it
+ */
+export function completeJoint(joint: Joint, isNewKind = false): Joint {
   const { kind } = joint
   const thinner = Math.min(joint.thicknessAMm, joint.thicknessBMm)
   const fillet = FILLET_KINDS.includes(kind)
@@ -24,7 +27,10 @@ export function completeJoint(joint: Joint): Joint {
   const rounded = kind === 'u' || kind === 'j'
   const hole = kind === 'plug' || kind === 'slot'
   const round = ROUND_KINDS.includes(kind) || joint.around
-  const diameterMm = round ? (joint.diameterMm ?? (hole ? USUAL_HOLE_MM : USUAL_TUBE_MM)) : null
+  const tube = joint.around || kind === 'saddle'
+  const usual = hole ? USUAL_HOLE_MM : Math.max(USUAL_TUBE_MM, tube ? 4 * joint.thicknessAMm : 0)
+  const unfit = isNewKind && tube && (joint.diameterMm ?? 0) <= 2 * joint.thicknessAMm
+  const diameterMm = round ? (unfit ? usual : (joint.diameterMm ?? usual)) : null
   const rootFaceMm = bevelled ? joint.rootFaceMm : 0
   const single = kind === 'bevel' || kind === 'double-bevel' || kind === 'j'
   const angle = joint.includedAngleDeg ?? usualAngle(joint)

@@ -44,6 +44,8 @@ export type MetalGroup =
 export interface Material {
   readonly id: MaterialId
   readonly name: string
+  /** For a cell of a table; reads back to the same metal. */
+  readonly short: string
   readonly family: MetalFamily
   readonly group: MetalGroup
   readonly gauge: GaugeTableId
@@ -63,6 +65,27 @@ const STAINLESS_FIRST =
 const ALUMINIUM_FIRST =
   'Solvent first (never a chlorinated one), dry, then take the oxide off with a stainless brush kept for aluminium alone.'
 
+const SHORT: Readonly<Record<MaterialId, string>> = {
+  'hot-rolled': 'steel',
+  'cold-rolled': 'CR',
+  galvanised: 'galv',
+  'stainless-304': '304',
+  'stainless-316': '316L',
+  'stainless-430': '430',
+  'aluminium-1100': '1100',
+  'aluminium-3003': '3003',
+  'aluminium-5052': '5052',
+  'aluminium-5083': '5083',
+  'aluminium-5086': '5086',
+  'aluminium-6061': '6061',
+  'aluminium-6063': '6063',
+  'aluminium-cast': 'cast al',
+  'aluminium-7075': '7075',
+  'aluminium-2024': '2024',
+  'cast-iron': 'cast iron',
+  'quenched-tempered': 'Q&T',
+}
+
 const material = (
   id: MaterialId,
   name: string,
@@ -73,6 +96,7 @@ const material = (
 ): Material => ({
   id,
   name,
+  short: SHORT[id],
   family,
   group,
   words,

@@ -17,6 +17,8 @@ export interface Dimension {
   readonly name: string
   readonly from: Point
   readonly to: Point
+  /** Drawn where it is, not beside it. */
+  readonly inPlace?: boolean
 }
 
 export interface Section {
@@ -80,7 +82,12 @@ function filletSection(joint: Joint, assume: Assume): Section {
     }
   }
   const weld: Shape = { role: 'weld', points: [[0, 0], ...bulge([b, 0], [0, a], -height)] }
-  const legs = [dimension('leg A', [0, 0], [0, a]), dimension('leg B', [0, 0], [b, 0])]
+  const foot: Point = [(a ** 2 * b) / (a ** 2 + b ** 2), (a * b ** 2) / (a ** 2 + b ** 2)]
+  const legs: Dimension[] = [
+    dimension('leg A', [0, 0], [0, a]),
+    dimension('leg B', [0, 0], [b, 0]),
+    { ...dimension('throat', [0, 0], foot), inPlace: true },
+  ]
   if (joint.kind === 'lap') {
     return {
       shapes: [

@@ -9,7 +9,10 @@ export type Changed =
 
 /** @returns the weld with the change, completed for its kind; or the first thing that does not fit, in words */
 export function applyChange(joint: Joint, change: Partial<Joint>): Changed {
-  const next = completeJoint({ ...joint, ...change })
+  const next = completeJoint(
+    { ...joint, ...change },
+    change.kind !== undefined || change.around !== undefined,
+  )
   const read = readDocument(jointSchema, next)
   if (read.ok) return { ok: true, joint: read.value }
   const problem = read.problems[0]

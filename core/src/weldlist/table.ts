@@ -1,5 +1,6 @@
 /** A weld list as a table: columns matched to fields, each row read into a joint or into what is wrong, cell by cell. */
 import { type Joint, jointSchema } from '../model/job.ts'
+import { completeJoint } from '../model/completeJoint.ts'
 import { newJoint } from '../model/newJoint.ts'
 import { readDocument } from '../model/problems.ts'
 import type { UnitSystem } from '../quantity/units.ts'
@@ -82,14 +83,10 @@ function readRow(
     if (cell.ok) row = { ...row, [key]: cell.value }
     else if (text !== '') problems.push({ key, message: cell.message })
   }
-  const fresh = newJoint(`w${number}`)
-  const joint: Joint = { ...fresh, legMm: null, ...completed(row) }
-  const withLeg =
-    joint.legMm === null && row.legMm === undefined && isFilletRow(joint)
-      ? { ...joint, legMm: Math.min(joint.thicknessAMm, joint.thicknessBMm) }
-      : joint
+  // What the file does not say is the usual; the preview shows it before anything enters.
+  const joint = completeJoint({ ...newJoint(`w${number}`), legMm: null, ...completed(row) })
   if (problems.length > 0) return { number, joint: null, problems }
-  const checked = readDocument(jointSchema, withLeg)
+  const checked = readDocument(jointSchema, joint)
   if (checked.ok) return { number, joint: checked.value, problems: [] }
   return {
     number,
@@ -100,13 +97,6 @@ function readRow(
     })),
   }
 }
-
-const isFilletRow = ({ kind }: Joint): boolean =>
-  kind === 'tee' ||
-  kind === 'lap' ||
-  kind === 'inside-corner' ||
-  kind === 'outside-corner' ||
-  kind === 'saddle'
 
 /**
  * @param rows cells as text, headings not among them

@@ -142,13 +142,14 @@ export function readParts(text: string, joint: Joint, system: UnitSystem): TextR
   return read(change, printParts({ ...joint, ...change }, system))
 }
 
-/** Prints what reads back to the same: thickness and metal of A, and of B where it differs. */
+/** Prints what reads back to the same: thickness and metal of A, and of B what differs. */
 export function printParts(joint: Joint, system: UnitSystem): string {
-  const part = (thicknessMm: number, material: MaterialId) =>
-    `${printQuantity('thickness', thicknessMm, system)} ${MATERIALS[material].name}`
-  const a = part(joint.thicknessAMm, joint.materialA)
-  const same = joint.thicknessAMm === joint.thicknessBMm && joint.materialA === joint.materialB
-  return same ? a : `${a} to ${part(joint.thicknessBMm, joint.materialB)}`
+  const thickness = (mm: number) => printQuantity('thickness', mm, system)
+  const a = `${thickness(joint.thicknessAMm)} ${MATERIALS[joint.materialA].short}`
+  if (joint.materialA !== joint.materialB) {
+    return `${a} to ${thickness(joint.thicknessBMm)} ${MATERIALS[joint.materialB].short}`
+  }
+  return joint.thicknessAMm === joint.thicknessBMm ? a : `${a} to ${thickness(joint.thicknessBMm)}`
 }
 
 type SizeKey =

@@ -3,6 +3,7 @@ import { computed, ref, useId, watch } from 'vue'
 
 /** A field for a whole number, or a plain number with decimals; empty may mean something, such as "automatic". */
 const {
+  name = '',
   label,
   least,
   most,
@@ -16,6 +17,8 @@ const {
   unit?: string
   decimals?: boolean
   optional?: string
+  /** Its name where a label above it would be one too many. */
+  name?: string
 }>()
 const model = defineModel<number | null>({ required: true })
 
@@ -26,7 +29,7 @@ const focused = ref(false)
 const problem = computed(() => {
   const written = text.value.trim().replace(',', '.')
   if (written === '')
-    return optional === '' ? `${label} is empty. Write a number from ${least} to ${most}.` : null
+    return optional === '' ? `${name || label} is empty. Write a number from ${least} to ${most}.` : null
   const value = Number(written)
   const form = decimals ? /^\d+(\.\d+)?$|^\.\d+$/ : /^\d+$/
   if (!form.test(written) || value < least || value > most) {
@@ -52,7 +55,7 @@ function onInput(event: Event): void {
 
 <template>
   <div class="count" :class="{ wrong: problem !== null }">
-    <label :for="id" class="label">{{ label }}</label>
+    <label v-if="label" :for="id" class="label">{{ label }}</label>
     <input
       :id="id"
       :value="text"
@@ -60,6 +63,7 @@ function onInput(event: Event): void {
       inputmode="decimal"
       autocomplete="off"
       :placeholder="optional"
+      :aria-label="name || undefined"
       :aria-invalid="problem !== null"
       :aria-describedby="problem ? `${id}-says` : undefined"
       @input="onInput"

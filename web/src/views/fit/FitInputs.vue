@@ -31,7 +31,8 @@ const emit = defineEmits<{
 const workspace = useWorkspace()
 const process = computed(() => PROCESSES[setUp.process])
 const isFillet = computed(() => FILLET_KINDS.includes(joint.kind))
-const metal = computed(() => MATERIALS[joint.material].gauge)
+const metal = computed(() => MATERIALS[joint.materialA].gauge)
+const otherMetal = computed(() => MATERIALS[joint.materialB].gauge)
 
 const print = (value: number | null, unit: string): string =>
   value === null ? 'not read' : printValue(value, unit, workspace.system)
@@ -72,7 +73,7 @@ function changeThickness(value: number | null): void {
       <QuantityField
         kind="thickness"
         label="Other part"
-        :metal="metal"
+        :metal="otherMetal"
         :model-value="joint.thicknessBMm"
         @update:model-value="
           (value) => value !== null && emit('joint', { thicknessBMm: value }, 'other thickness')

@@ -1,8 +1,7 @@
 /** The fit of one job: recomputed at every change, its mends a moment later so that the screen never waits for them. */
 import {
   applyPatch,
-  type Fit,
-  fitJob,
+  type FitInput,
   type Job,
   type Joint,
   partsOf,
@@ -12,6 +11,7 @@ import {
   type Suggestion,
 } from '@brannik/core'
 import { computed, ref, type Ref, shallowRef, watch } from 'vue'
+import { useFitOf } from '../../stores/useFitOf.ts'
 import { useNotice } from '../../stores/notice.ts'
 import { useWorkspace } from '../../stores/workspace.ts'
 
@@ -30,11 +30,15 @@ export function useFit(jobId: Ref<string>) {
     return id ? workspace.get('set-ups', id) : null
   })
   const parts = computed(() => (setUp.value ? partsOf(setUp.value, workspace.shelf) : null))
-  const fit = computed<Fit | null>(() => {
+  const input = computed<FitInput | null>(() => {
     const { shop } = workspace
     if (!shop || !job.value || !setUp.value || !parts.value?.ok) return null
-    return fitJob({ shop, job: job.value, setUp: setUp.value, ...parts.value.parts })
+    return { shop, job: job.value, setUp: setUp.value, ...parts.value.parts }
   })
+  const { fit } = useFitOf(
+    input,
+    computed(() => (chosenJointId.value === null ? {} : { chainsOf: [chosenJointId.value] })),
+  )
   const jointId = computed(() => {
     const chosen = job.value?.joints.find(({ id }) => id === chosenJointId.value)
     return chosen?.id ?? fit.value?.governingJointId ?? job.value?.joints[0]?.id ?? null

@@ -2,39 +2,27 @@
 import {
   type Job,
   type Joint,
-  MATERIALS,
+  jointName,
+  pairNames,
+  positionName,
   printValue,
   PROCESSES,
   type SetUp,
   type UnitSystem,
 } from '@brannik/core'
 
-export const JOINT_WORDS: Record<Joint['kind'], string> = {
-  tee: 'T-joint',
-  lap: 'lap joint',
-  'inside-corner': 'inside corner',
-  'outside-corner': 'outside corner',
-  'butt-square': 'square butt',
-  'butt-v': 'V butt',
-}
-export const POSITION_WORDS: Record<Joint['position'], string> = {
-  flat: 'flat',
-  horizontal: 'horizontal',
-  'vertical-up': 'vertical up',
-  'vertical-down': 'vertical down',
-  overhead: 'overhead',
-}
 export const QUALITY_WORDS: Record<Job['quality'], string> = {
   ordinary: 'ordinary',
   cosmetic: 'cosmetic',
   'leak-tight': 'leak-tight',
   structural: 'structural',
+  'code-bound': 'by a code',
 }
 
 /** `T-joint in carbon steel, 24 × 8 in, horizontal` */
 export function jointWords(joint: Joint, system: UnitSystem): string {
-  const length = printValue(joint.lengthMm, 'mm length', system)
-  return `${JOINT_WORDS[joint.kind]} in ${MATERIALS[joint.material].name}, ${joint.count} × ${length}, ${POSITION_WORDS[joint.position]}`
+  const length = joint.around ? 'round' : printValue(joint.lengthMm, 'mm length', system)
+  return `${jointName(joint)} in ${pairNames(joint)}, ${joint.count} × ${length}, ${positionName(joint.position)}`
 }
 
 /** `4 pieces, structural, indoors` */

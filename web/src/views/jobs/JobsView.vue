@@ -1,41 +1,75 @@
 <script setup lang="ts">
 import { fitJob, type Job, partsOf } from '@brannik/core'
-import { computed } from 'vue'
+import { format, parseISO } from 'date-fns'
+import { computed, ref } from 'vue'
 import { useRouter } from 'vue-router'
 import ChainSpark from '../../charts/ChainSpark.vue'
 import VerdictMark from '../../components/VerdictMark.vue'
 import { useNotice } from '../../stores/notice.ts'
 import { useWorkspace } from '../../stores/workspace.ts'
 import { jobWords, jointWords } from '../fit/words.ts'
-import { copyOf, newJob } from './newJob.ts'
+import { MOST_BYTES, readJobFile } from './jobFiles.ts'
+import { copyOf, freshJob, idFor } from './newJob.ts'
 
 /** The jobs with their answer at a glance: one row a job, the chain small, the first thing that gives out in words. */
 const workspace = useWorkspace()
 const notice = useNotice()
 const router = useRouter()
+const problem = ref('')
 
 const rows = computed(() =>
-  workspace.jobs.map((job) => {
-    const setUp = job.setUpId ? workspace.get('set-ups', job.setUpId) : null
-    const parts = setUp ? partsOf(setUp, workspace.shelf) : null
-    const fit =
-      workspace.shop && setUp && parts?.ok
-        ? fitJob({ shop: workspace.shop, job, setUp, ...parts.parts }, false)
-        : null
-    const chain = fit?.chains.find(({ jointId }) => jointId === fit.governingJointId) ?? null
-    const open = fit?.findings.filter(({ verdict }) => verdict === 'short' || verdict === 'unknown') ?? []
-    return { job, setUp, fit, chain, open }
-  }),
+  workspace.jobs
+    .filter((job) => job.state === state.value)
+    .map((job) => {
+      const setUp = job.setUpId ? workspace.get('set-ups', job.setUpId) : null
+      const parts = setUp ? partsOf(setUp, workspace.shelf) : null
+      const fit =
+        workspace.shop && setUp && parts?.ok
+          ? fitJob({ shop: workspace.shop, job, setUp, ...parts.parts }, { mends: false })
+          : null
+      const chain = fit?.chains.find(({ jointId }) => jointId === fit.governingJointId) ?? null
+      const open = fit?.findings.filter(({ verdict }) => verdict === 'short' || verdict === 'unknown') ?? []
+      return { job, setUp, fit, chain, open }
+    }),
 )
 
-function fitOf(job: Job) {
-  return { name: 'fit', params: { jobId: job.id } }
-}
+const state = ref<Job['state']>('planned')
+const counts = computed(() => {
+  const of = (wanted: Job['state']) => workspace.jobs.filter((job) => job.state === wanted).length
+  return { planned: of('planned'), template: of('template'), archived: of('archived') }
+})
+const STATES = [
+  ['planned', 'Planned'],
+  ['template', 'Templates'],
+  ['archived', 'Archived'],
+] as const
+
+const to = (name: 'job' | 'fit', job: Job) => ({ name, params: { jobId: job.id } })
 function add(): void {
-  const job = newJob(workspace.jobs)
+  const job = freshJob(workspace.jobs)
   workspace.edit('jobs', job.id, job, `new job ${job.name}`)
-  void router.push(fitOf(job))
+  void router.push(to('job', job))
 }
+async function importJob(event: Event): Promise<void> {
+  const field = event.target as HTMLInputElement
+  const file = field.files?.[0]
+  if (!file) return
+  const read = file.size > MOST_BYTES ? null : readJobFile(await file.text())
+  field.value = ''
+  problem.value = read === null ? 'The file is too large for a job.' : read.ok ? '' : read.message
+  if (!read?.ok) return
+  const { setUpId } = read.job
+  const isTaken = workspace.get('jobs', read.job.id) !== null
+  const job: Job = {
+    ...read.job,
+    id: isTaken ? idFor(read.job.name, workspace.jobs) : read.job.id,
+    // A set-up of another shop means nothing here.
+    setUpId: setUpId !== null && workspace.get('set-ups', setUpId) ? setUpId : null,
+  }
+  workspace.edit('jobs', job.id, job, `import of ${job.name}`)
+  void router.push(to('job', job))
+}
+const due = (job: Job): string => (job.dueOn === null ? '–' : format(parseISO(job.dueOn), 'd MMM yyyy'))
 function copy(job: Job): void {
   const made = copyOf(job, workspace.jobs)
   workspace.edit('jobs', made.id, made, `copy of ${job.name}`)
@@ -51,15 +85,39 @@ function remove(job: Job): void {
   <section class="jobs">
     <header>
       <h1>Jobs</h1>
+      <div class="states" role="tablist" aria-label="Which jobs">
+        <button
+          v-for="[id, word] in STATES"
+          :key="id"
+          role="tab"
+          :aria-selected="state === id"
+          @click="state = id"
+        >
+          {{ word }} <span class="label">{{ counts[id] }}</span>
+        </button>
+      </div>
+      <label class="plain-button file">
+        Import a job
+        <input type="file" accept=".json,application/json" class="visually-hidden" @change="importJob" />
+      </label>
       <button class="plain-button main" @click="add">New job</button>
     </header>
-    <p v-if="rows.length === 0" class="sheet none">
+    <p v-if="problem" class="problem" role="alert">{{ problem }}</p>
+    <p v-if="rows.length === 0 && state !== 'planned'" class="sheet none">
+      {{
+        state === 'template'
+          ? 'There are no templates. Make one of any job, under More.'
+          : 'Nothing is archived.'
+      }}
+    </p>
+    <p v-else-if="rows.length === 0" class="sheet none">
       There are no jobs yet. A job is what you plan to weld: its joints, how many, how good.
     </p>
     <table v-else class="sheet">
       <thead>
         <tr>
           <th scope="col">Job</th>
+          <th scope="col">Due</th>
           <th scope="col">Set-up</th>
           <th scope="col">Chain</th>
           <th scope="col">Verdict</th>
@@ -70,13 +128,14 @@ function remove(job: Job): void {
       <tbody>
         <tr v-for="{ job, setUp, fit, chain, open } in rows" :key="job.id">
           <th scope="row">
-            <RouterLink :to="fitOf(job)">{{ job.name }}</RouterLink>
+            <RouterLink :to="to('job', job)">{{ job.name }}</RouterLink>
             <span class="label">{{ jobWords(job, workspace.system) }}</span>
             <span v-if="job.joints[0]" class="label"
               >{{ jointWords(job.joints[0], workspace.system)
               }}{{ job.joints.length > 1 ? ` and ${job.joints.length - 1} more` : '' }}</span
             >
           </th>
+          <td class="due">{{ due(job) }}</td>
           <td>{{ setUp?.name ?? 'none chosen' }}</td>
           <td><ChainSpark v-if="chain" :chain="chain" /></td>
           <td><VerdictMark :verdict="fit?.verdict ?? 'unknown'" /></td>
@@ -87,6 +146,9 @@ function remove(job: Job): void {
             <template v-else>choose a set-up</template>
           </td>
           <td class="actions">
+            <RouterLink class="link-button" :aria-label="`Fit ${job.name}`" :to="to('fit', job)"
+              >Fit</RouterLink
+            >
             <button class="link-button" :aria-label="`Copy ${job.name}`" @click="copy(job)">Copy</button>
             <button class="link-button" :aria-label="`Delete ${job.name}`" @click="remove(job)">
               Delete
@@ -107,7 +169,8 @@ function remove(job: Job): void {
 header {
   align-items: center;
   display: flex;
-  justify-content: space-between;
+  flex-wrap: wrap;
+  gap: 12px;
 }
 .none {
   padding: 24px;
@@ -151,8 +214,39 @@ tbody .label {
 .actions {
   white-space: nowrap;
 }
-.actions button + button {
+.actions > * + * {
   margin-left: 12px;
+}
+.due {
+  white-space: nowrap;
+}
+.states {
+  display: flex;
+  gap: 4px;
+  margin-right: auto;
+}
+.states button {
+  background: none;
+  border: 0;
+  border-bottom: 3px solid transparent;
+  color: var(--ink-2);
+  cursor: pointer;
+  padding: 4px 10px;
+}
+.states [aria-selected='true'] {
+  border-bottom-color: var(--copper);
+  color: var(--ink);
+  font-weight: 700;
+}
+.file {
+  align-items: center;
+  display: inline-flex;
+}
+.file:focus-within {
+  outline: 2px solid var(--copper);
+}
+.problem {
+  color: var(--short);
 }
 @media (max-width: 900px) {
   table,

@@ -1,6 +1,6 @@
 import { jobSchema, readDocument } from '@brannik/core'
 import { expect, it } from 'vitest'
-import { copyOf, idFor, newJob } from './newJob.ts'
+import { copyOf, freshJob, idFor } from './newJob.ts'
 
 it('makes ids that the schema takes, from any name', () => {
   expect(idFor('Tank manifold', [])).toBe('tank-manifold')
@@ -10,10 +10,10 @@ it('makes ids that the schema takes, from any name', () => {
 })
 
 it('a new job and its copy are valid, and named apart', () => {
-  const job = newJob([])
+  const job = freshJob([])
   const copy = copyOf(job, [job])
   expect(readDocument(jobSchema, job).ok).toBe(true)
   expect(readDocument(jobSchema, copy).ok).toBe(true)
   expect(copy.id).not.toBe(job.id)
-  expect(newJob([job]).name).toBe('New job 2')
+  expect(freshJob([job]).name).toBe('New job 2')
 })

@@ -1,5 +1,5 @@
 /** New jobs: a plain one to begin with, and a copy. Ids are made from names, and stay when the name changes. */
-import type { Job } from '@brannik/core'
+import { type Job, newJob } from '@brannik/core'
 
 const MOST = 50
 
@@ -20,42 +20,14 @@ export function idFor(name: string, taken: readonly { id: string }[]): string {
   return `${base}-${number}`
 }
 
-export function newJob(jobs: readonly Job[]): Job {
+export function freshJob(jobs: readonly Job[]): Job {
   const numbered = jobs.filter(({ name }) => /^New job/.test(name)).length
   const name = numbered === 0 ? 'New job' : `New job ${numbered + 1}`
-  return {
-    id: idFor(name, jobs),
-    name,
-    note: '',
-    quantity: 1,
-    place: 'indoors',
-    windKmPerH: null,
-    quality: 'ordinary',
-    hoursSetAside: null,
-    pauseS: null,
-    setUpId: null,
-    joints: [
-      {
-        id: 'joint-1',
-        kind: 'tee',
-        material: 'carbon-steel',
-        thicknessAMm: 3.175,
-        thicknessBMm: 3.175,
-        legMm: 3.175,
-        rootGapMm: 0,
-        rootFaceMm: 0,
-        includedAngleDeg: null,
-        reinforcementMm: 0,
-        passes: null,
-        position: 'horizontal',
-        count: 4,
-        lengthMm: 152.4,
-      },
-    ],
-  }
+  return newJob(idFor(name, jobs), name)
 }
 
+/** A copy is planned, also of a template or of what is archived. */
 export function copyOf(job: Job, jobs: readonly Job[]): Job {
   const name = `${job.name.slice(0, 110)}, copy`
-  return { ...job, id: idFor(name, jobs), name }
+  return { ...job, id: idFor(name, jobs), name, state: 'planned' }
 }

@@ -1,0 +1,248 @@
+/** The job book: welds typed by keyboard, drawn, ordered, imported and exported. */
+import { readFileSync } from 'node:fs'
+import type { Job } from '@brannik/core'
+import type { Page } from '@playwright/test'
+import { expect, type Server, test } from './server.ts'
+
+const openJob = async (page: Page, server: Server, id: string) => {
+  await page.goto(`${server.url}/jobs/${id}`)
+  await expect(page.getByRole('heading', { level: 1 })).toBeVisible()
+}
+const saved = (page: Page) => expect(page.getByRole('status').filter({ hasText: /^Saved/ })).toBeVisible()
+const cell = (page: Page, name: string, weld: number) =>
+  page.getByRole('textbox', { name: `${name} of weld ${weld}` })
+
+test('a job is written by keyboard alone, weld under weld', async ({ page, server }) => {
+  await page.goto(`${server.url}/jobs`)
+  await page.getByRole('button', { name: 'New job' }).click()
+  await cell(page, 'Welds', 1).focus()
+  const write = async (text: string) => {
+    await page.keyboard.press('Control+a')
+    await page.keyboard.type(text)
+  }
+  await write('4 x 18 in')
+  await page.keyboard.press('Tab')
+  await write('T')
+  await page.keyboard.press('Tab')
+  await write('3/16 to 1/4 304')
+  await page.keyboard.press('Tab')
+  await write('1/8 x 3/16')
+  await page.keyboard.press('Tab')
+  await write('3f')
+  await page.keyboard.press('Tab')
+  await write('2-6')
+  await page.keyboard.press('Enter')
+  await expect(cell(page, 'Welds', 2)).toBeFocused()
+  await page.keyboard.press('Tab')
+  await write('tube to plate')
+  await page.keyboard.press('Tab')
+  await write('1-1/2 in sch 40 316L to 1/4')
+  await page.keyboard.press('Tab')
+  await saved(page)
+  const { joints } = await server.record<Job>('jobs/new-job')
+  expect(joints[0]).toMatchObject({
+    count: 4,
+    kind: 'tee',
+    materialA: 'hot-rolled',
+    materialB: 'stainless-304',
+    position: 'vertical-up',
+    pattern: 'intermittent',
+  })
+  expect(joints[0]?.lengthMm).toBeCloseTo(457.2, 6)
+  expect(joints[0]?.legBMm).toBeCloseTo(4.7625, 6)
+  expect(joints[1]).toMatchObject({
+    kind: 'tee',
+    around: true,
+    materialA: 'stainless-316',
+    materialB: 'stainless-316',
+  })
+  expect(joints[1]?.diameterMm).toBeCloseTo(48.26, 6)
+})
+
+test('what cannot stand is told beside its cell and not stored', async ({ page, server }) => {
+  await openJob(page, server, 'loader-fork')
+  for (const [name, text, says] of [
+    ['Size', 'face 5/8', 'leaves no groove'],
+    ['Joint', 'V 180', 'between 0 and 180'],
+    ['Welds', '2 x 0 in', 'below the least'],
+    ['Pattern', '6-2', 'shorter than its weld'],
+    ['Parts', '2 ga steel', 'has no 2 ga'],
+    ['Position', 'sideways', 'overhead'],
+  ] as const) {
+    await cell(page, name, 1).fill(text)
+    await expect(cell(page, name, 1).locator('xpath=..').getByRole('alert')).toContainText(says)
+    await expect(cell(page, name, 1)).toHaveValue(text)
+  }
+  expect((await server.record<Job>('jobs/loader-fork')).joints[0]).toMatchObject({
+    rootFaceMm: 1.5875,
+    includedAngleDeg: 60,
+    pattern: 'continuous',
+  })
+})
+
+test('the section is drawn as it is typed, and over-welding is shown in money', async ({ page, server }) => {
+  await openJob(page, server, 'press-screw-post')
+  await cell(page, 'Size', 2).focus()
+  const drawing = page.getByRole('img', { name: /^Cross-section: T-joint/ })
+  await expect(drawing).toHaveAttribute('aria-label', /leg A 5\/16 in/)
+  await expect(page.getByText(/times the metal: .* about \$/)).toBeVisible()
+  await cell(page, 'Size', 2).fill('3/8')
+  await expect(drawing).toHaveAttribute('aria-label', /leg A 3\/8 in/)
+  await page.getByRole('button', { name: 'Take 3/16 in' }).click()
+  await expect(cell(page, 'Size', 2)).toHaveValue('3/16 in')
+  await page.keyboard.press('Control+z')
+  await page.keyboard.press('Control+z')
+  await expect(cell(page, 'Size', 2)).toHaveValue('5/16 in')
+  await saved(page)
+})
+
+test('a pair that must not be welded says so and why', async ({ page, server }) => {
+  await openJob(page, server, 'gusset-template')
+  await cell(page, 'Parts', 1).fill('1/8 6061 to 1/8 304')
+  await expect(page.getByText('must not be welded')).toBeVisible()
+  await expect(page.getByText('brittle compound')).toBeVisible()
+  await page.keyboard.press('Control+z')
+  await saved(page)
+})
+
+test('welds are put in order by dragging, by buttons and by keys; metal stays the same', async ({
+  page,
+  server,
+}) => {
+  await openJob(page, server, 'tank-manifold')
+  const totals = await page.getByText(/of weld metal/).innerText()
+  await page.getByRole('tab', { name: 'Order and times' }).click()
+  const rows = page.getByRole('list', { name: 'Order of welding' }).getByRole('listitem')
+  await expect(rows.first()).toContainText('Girth')
+  await rows.nth(2).locator('.handle').dragTo(rows.first().locator('.handle'))
+  await expect(rows.first()).toContainText('Tube to plate')
+  await page.getByRole('button', { name: 'Weld 1 later' }).click()
+  await expect(rows.first()).toContainText('Girth')
+  await page.getByRole('tab', { name: 'Welds' }).click()
+  await cell(page, 'Welds', 2).focus()
+  await page.keyboard.press('Alt+ArrowDown')
+  await expect(cell(page, 'Joint', 2)).toHaveValue('Branch on tube')
+  await expect(page.getByText(/of weld metal/)).toHaveText(totals)
+  await saved(page)
+})
+
+test('a weld list is previewed, mended and taken; nothing enters before', async ({ page, server }) => {
+  await openJob(page, server, 'press-frame')
+  await page.getByRole('button', { name: 'Import and export' }).click()
+  await page.getByText('Import a weld list').click()
+  await page
+    .getByRole('textbox', { name: 'Or paste rows here' })
+    .fill('Qty,Each,joint,thk\n4,18,T,1/4\nfour,18,T,1/4\n=1,18,T,1/4\n')
+  await expect(page.getByText('1 of 3 rows are understood')).toBeVisible()
+  await expect(page.getByText('“four” is not a number for count')).toBeVisible()
+  expect((await server.record<Job>('jobs/press-frame')).joints).toHaveLength(1)
+  await page.getByLabel('What Each fills').selectOption('leave out')
+  await page.getByLabel('What Each fills').selectOption('length')
+  await page.getByLabel('Unit of Each').selectOption('ft')
+  await page.getByRole('button', { name: 'Add 1 weld' }).click()
+  await saved(page)
+  await expect.poll(async () => (await server.record<Job>('jobs/press-frame')).joints.length).toBe(2)
+  expect((await server.record<Job>('jobs/press-frame')).joints[1]?.lengthMm).toBeCloseTo(18 * 304.8, 6)
+  await page.getByRole('button', { name: 'Undo' }).click()
+  await expect(page.getByText('1 line,')).toBeVisible()
+})
+
+test('exports come back as the same job', async ({ page, server }) => {
+  await openJob(page, server, 'press-screw-post')
+  const before = await server.record<Job>('jobs/press-screw-post')
+  const fetchExport = async (name: string) => {
+    await page.getByRole('button', { name: 'Import and export' }).click()
+    const [file] = await Promise.all([page.waitForEvent('download'), page.getByText(name).click()])
+    return file.path()
+  }
+  const csv = await fetchExport('Export the weld list (CSV)')
+  const json = await fetchExport('Export the job (JSON)')
+  expect(readFileSync(csv, 'utf8')).toContain('length (mm)')
+
+  await page.getByRole('button', { name: 'Import and export' }).click()
+  await page.getByText('Import a weld list').click()
+  await page.locator('input[type=file][accept*=csv]').setInputFiles(csv)
+  await page.getByRole('button', { name: 'Replace all welds by 3' }).click()
+  await saved(page)
+  expect((await server.record<Job>('jobs/press-screw-post')).joints).toEqual(before.joints)
+
+  await page.goto(`${server.url}/jobs`)
+  await page
+    .locator('input[type=file][accept*=json]')
+    .setInputFiles({ name: 'job.json', mimeType: 'application/json', buffer: readFileSync(json) })
+  await expect(page).toHaveURL(/press-screw-post-2/)
+  await saved(page)
+  expect(await server.record<Job>('jobs/press-screw-post-2')).toEqual({ ...before, id: 'press-screw-post-2' })
+})
+
+test('a job is made a template, copied out of it, and archived', async ({ page, server }) => {
+  await page.goto(`${server.url}/jobs`)
+  await page.getByRole('tab', { name: /^Templates/ }).click()
+  await page.getByRole('button', { name: 'Copy Gusseted corner' }).click()
+  await page.getByRole('tab', { name: /^Planned/ }).click()
+  await page.getByRole('link', { name: 'Gusseted corner, copy', exact: true }).click()
+  await page.getByRole('button', { name: 'More' }).click()
+  await page.getByText('Archive').click()
+  await saved(page)
+  await page.getByRole('link', { name: 'Jobs' }).click()
+  await page.getByRole('tab', { name: /^Archived 1/ }).click()
+  await expect(page.getByRole('link', { name: 'Gusseted corner, copy', exact: true })).toBeVisible()
+})
+
+test('a list of 500 welds stays smooth to edit, one of 5,000 rows is previewed', async ({ page, server }) => {
+  await openJob(page, server, 'press-frame')
+  const list = (rows: number) =>
+    [
+      'count,length (in),joint,thickness (in),leg (in)',
+      ...Array.from({ length: rows }, (_, i) => `${1 + (i % 9)},${4 + (i % 30)},T,1/4,3/16`),
+    ].join('\n')
+  const openImport = async () => {
+    await page.getByRole('button', { name: 'Import and export' }).click()
+    await page.getByText('Import a weld list').click()
+  }
+  await openImport()
+  const began = Date.now()
+  await page
+    .locator('input[type=file][accept*=csv]')
+    .setInputFiles({ name: 'big.csv', mimeType: 'text/csv', buffer: Buffer.from(list(5000)) })
+  await expect(page.getByText('5000 of 5000 rows are understood')).toBeVisible()
+  console.log(
+    `MEASURED preview of 5,000 rows in the browser: ${Date.now() - began} ms, the browser's driver included`,
+  )
+  await page.getByRole('button', { name: 'Close' }).click()
+
+  await openImport()
+  await page
+    .locator('input[type=file][accept*=csv]')
+    .setInputFiles({ name: 'list.csv', mimeType: 'text/csv', buffer: Buffer.from(list(500)) })
+  await page.getByRole('button', { name: 'Replace all welds by 500' }).click()
+  await expect(page.getByText('500 lines')).toBeVisible()
+  await expect(page.getByText(/of weld metal/)).toBeVisible()
+  await saved(page)
+  // Only what is in sight is in the document.
+  expect(await page.locator('.row[data-row]').count()).toBeLessThan(60)
+
+  await page.evaluate(() => {
+    const times: number[] = []
+    let typedAt = 0
+    document.addEventListener('input', () => (typedAt = performance.now()), true)
+    const frame = () => {
+      if (typedAt > 0) times.push(performance.now() - typedAt)
+      typedAt = 0
+      requestAnimationFrame(frame)
+    }
+    requestAnimationFrame(frame)
+    Object.assign(globalThis, { times })
+  })
+  for (let i = 0; i < 20; i += 1) {
+    await cell(page, 'Welds', 3).fill(`${2 + i} x ${10 + i} in`)
+    await page.waitForTimeout(120)
+  }
+  const times = await page.evaluate(() => (globalThis as unknown as { times: number[] }).times)
+  times.sort((a, b) => a - b)
+  console.log(
+    `MEASURED typing in a job of 500 welds: key to next frame median ${times[Math.floor(times.length / 2)]?.toFixed(1)} ms, worst ${times.at(-1)?.toFixed(1)} ms`,
+  )
+  await saved(page)
+  await expect.poll(async () => (await server.record<Job>('jobs/press-frame')).joints[2]?.count).toBe(21)
+})

@@ -1,0 +1,208 @@
+<script setup lang="ts">
+import {
+  assumptionsOf,
+  crossSection,
+  type Dimension,
+  type Joint,
+  jointName,
+  type Point,
+  printQuantity,
+} from '@brannik/core'
+import { line, scaleLinear } from 'd3'
+import { computed } from 'vue'
+import { useWorkspace } from '../stores/workspace.ts'
+
+/** A weld's cross-section to scale, as it is understood: parts hatched apart, weld in copper, figures beside. */
+const { joint } = defineProps<{ joint: Joint }>()
+
+const WIDTH = 356
+const HEIGHT = 216
+const PAD = 38
+/** Room between a dimension's line and what it measures. */
+const OFF = 12
+
+const workspace = useWorkspace()
+const section = computed(() =>
+  crossSection(joint, assumptionsOf({ assumptions: workspace.shop?.assumptions ?? {} })),
+)
+
+/** The weld decides what is shown: plates may run out of the picture, the weld never. */
+const view = computed(() => {
+  const points = section.value.shapes.flatMap(({ points: p }) => p)
+  const xs = points.map(([x]) => x)
+  const ys = points.map(([, y]) => y)
+  const [x0, x1, y0, y1] = [Math.min(...xs), Math.max(...xs), Math.min(...ys), Math.max(...ys)]
+  const scale = Math.min((WIDTH - 2 * PAD) / (x1 - x0), (HEIGHT - 2 * PAD) / (y1 - y0))
+  const middleX = (x0 + x1) / 2
+  const middleY = (y0 + y1) / 2
+  return {
+    scale,
+    x: scaleLinear([middleX - 1, middleX + 1], [WIDTH / 2 - scale, WIDTH / 2 + scale]),
+    y: scaleLinear([middleY - 1, middleY + 1], [HEIGHT / 2 + scale, HEIGHT / 2 - scale]),
+  }
+})
+const path = computed(() => {
+  const { x, y } = view.value
+  const draw = line<Point>(
+    ([px]) => x(px),
+    ([, py]) => y(py),
+  )
+  return (points: readonly Point[]) => `${draw(points as Point[]) ?? ''}Z`
+})
+
+interface Drawn {
+  readonly key: string
+  readonly x1: number
+  readonly y1: number
+  readonly x2: number
+  readonly y2: number
+  readonly textX: number
+  readonly textY: number
+  readonly anchor: 'start' | 'middle' | 'end'
+  readonly says: string
+}
+
+function drawn({ name, from, to, inPlace }: Dimension): Drawn {
+  const { x, y } = view.value
+  const mm = Math.hypot(to[0] - from[0], to[1] - from[1])
+  const upright = Math.abs(to[0] - from[0]) < Math.abs(to[1] - from[1])
+  const says = `${name} ${printQuantity('weldSize', mm, workspace.system)}`
+  const [ax, ay, bx, by] = [x(from[0]), y(from[1]), x(to[0]), y(to[1])]
+  if (inPlace) {
+    const out = 1.25
+    return {
+      key: name,
+      x1: ax,
+      y1: ay,
+      x2: bx,
+      y2: by,
+      textX: ax + (bx - ax) * out + 8,
+      textY: ay + (by - ay) * out - 12,
+      anchor: 'start',
+      says,
+    }
+  }
+  if (upright) {
+    const right = (ax + bx) / 2 >= WIDTH / 2 - 1
+    const shift = right ? OFF : -OFF
+    return {
+      key: name,
+      x1: ax + shift,
+      y1: ay,
+      x2: bx + shift,
+      y2: by,
+      textX: ax + shift * 1.6,
+      textY: (ay + by) / 2 + 4,
+      anchor: right ? 'start' : 'end',
+      says,
+    }
+  }
+  const below = (ay + by) / 2 >= HEIGHT / 2
+  const shift = below ? OFF : -OFF
+  return {
+    key: name,
+    x1: ax,
+    y1: ay + shift,
+    x2: bx,
+    y2: by + shift,
+    textX: (ax + bx) / 2,
+    textY: ay + shift + (below ? 14 : -5),
+    anchor: 'middle',
+    says,
+  }
+}
+
+/** Two labels at one place would hide each other: the later one steps down. */
+const dimensions = computed(() => {
+  const list = section.value.dimensions.map(drawn).map((one) => {
+    const half = one.says.length * 3
+    const wide = one.anchor === 'middle' ? half : one.anchor === 'start' ? 0 : 2 * half
+    const left = Math.max(wide, one.textX)
+    const right = one.anchor === 'start' ? WIDTH - 2 * half : one.anchor === 'middle' ? WIDTH - half : WIDTH
+    return { ...one, textX: Math.min(left, right), textY: Math.min(HEIGHT - 4, Math.max(12, one.textY)) }
+  })
+  const placed: Drawn[] = []
+  for (const one of list) {
+    let textY = one.textY
+    while (
+      placed.some((other) => Math.abs(other.textY - textY) < 13 && Math.abs(other.textX - one.textX) < 84)
+    )
+      textY += 13
+    placed.push({ ...one, textY: Math.min(textY, HEIGHT - 3) })
+  }
+  return placed
+})
+const angleWords = computed(() => (joint.includedAngleDeg === null ? '' : `, ${joint.includedAngleDeg}°`))
+const caption = computed(() => {
+  const round =
+    joint.around && joint.diameterMm !== null
+      ? `, round ${printQuantity('length', joint.diameterMm, workspace.system)}`
+      : ''
+  return `${jointName(joint)}${angleWords.value}, to scale${round}`
+})
+</script>
+
+<template>
+  <figure class="section">
+    <svg
+      :viewBox="`0 0 ${WIDTH} ${HEIGHT}`"
+      role="img"
+      :aria-label="`Cross-section: ${jointName(joint)}${angleWords}. ${dimensions.map(({ says }) => says).join(', ')}`"
+    >
+      <path
+        v-for="(shape, index) in section.shapes"
+        :key="index"
+        :class="shape.role"
+        :d="path(shape.points)"
+      />
+      <g v-for="one in dimensions" :key="one.key" class="dimension">
+        <line :x1="one.x1" :y1="one.y1" :x2="one.x2" :y2="one.y2" />
+        <circle :cx="one.x1" :cy="one.y1" r="1.8" />
+        <circle :cx="one.x2" :cy="one.y2" r="1.8" />
+        <text :x="one.textX" :y="one.textY" :text-anchor="one.anchor">{{ one.says }}</text>
+      </g>
+    </svg>
+    <figcaption class="label">{{ caption }}</figcaption>
+  </figure>
+</template>
+
+<style scoped>
+svg {
+  display: block;
+  width: 100%;
+}
+.part-a {
+  fill: var(--steel-soft);
+  stroke: var(--steel);
+}
+.part-b {
+  fill: var(--sunk);
+  stroke: var(--steel);
+}
+.weld {
+  fill: var(--copper);
+  fill-opacity: 0.85;
+  stroke: var(--copper);
+}
+.backing {
+  fill: none;
+  stroke: var(--line-strong);
+  stroke-dasharray: 3 3;
+}
+.dimension line {
+  stroke: var(--ink-2);
+}
+.dimension circle {
+  fill: var(--ink-2);
+}
+.dimension text {
+  fill: var(--ink);
+  font-size: 12px;
+  paint-order: stroke;
+  stroke: var(--sheet);
+  stroke-width: 3px;
+}
+figcaption {
+  text-align: center;
+}
+</style>

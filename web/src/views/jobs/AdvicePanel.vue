@@ -1,0 +1,186 @@
+<script setup lang="ts">
+import {
+  assumptionsOf,
+  type Fit,
+  type Job,
+  type Joint,
+  pairNames,
+  printNumber,
+  printValue,
+  PROCESSES,
+  type SetUp,
+  sourceWords,
+  weldAdvice,
+  type Wire,
+} from '@brannik/core'
+import { computed } from 'vue'
+import { useWorkspace } from '../../stores/workspace.ts'
+
+/** What to know of the weld in hand: its size, its filler, its preparation, where it burns through. */
+const { job, joint, fit, setUp, wire } = defineProps<{
+  job: Job
+  joint: Joint
+  fit: Fit | null
+  setUp: SetUp | null
+  wire: Wire | null
+}>()
+const emit = defineEmits<{ leg: [mm: number] }>()
+
+const workspace = useWorkspace()
+const print = (value: number, unit: string): string => printValue(value, unit, workspace.system)
+const summary = computed(() => fit?.joints.find(({ jointId }) => jointId === joint.id) ?? null)
+const advice = computed(() =>
+  weldAdvice(
+    joint,
+    job,
+    { wire, summary: summary.value, feedsWire: setUp ? PROCESSES[setUp.process].feedsWire : true },
+    assumptionsOf({ assumptions: workspace.shop?.assumptions ?? {} }),
+  ),
+)
+const fillet = computed(() => advice.value.fillet)
+const pair = computed(() => advice.value.pair)
+const WORD = { under: 'too small', right: 'right', over: 'over-welded' } as const
+const money = (value: number): string =>
+  new Intl.NumberFormat('en-US', {
+    style: 'currency',
+    currency: workspace.shop?.currency ?? 'USD',
+    maximumFractionDigits: value < 100 ? 2 : 0,
+  }).format(value)
+const overWords = computed(() => {
+  const over = fillet.value?.overWeld
+  if (!over) return ''
+  const cost = over.extraCost === null ? '' : `, about ${money(over.extraCost)} of wire and time`
+  return `${printNumber(over.timesMetal, 2)} times the metal: ${print(over.extraG, 'g')} more${cost}.`
+})
+</script>
+
+<template>
+  <div class="advice">
+    <section v-if="fillet">
+      <h3>
+        Size <span :class="fillet.verdict">{{ WORD[fillet.verdict] }}</span>
+      </h3>
+      <p>{{ fillet.says }}</p>
+      <dl>
+        <dt>Least by the code’s table</dt>
+        <dd>{{ print(fillet.minimumMm, 'mm') }}</dd>
+        <dt>Bead as wide as the plate (shop rule, not for code work)</dt>
+        <dd>{{ print(Number(fillet.beadAsWideMm.toFixed(2)), 'mm') }}</dd>
+        <template v-if="fillet.largestMm !== null">
+          <dt>Most along this edge</dt>
+          <dd>{{ print(fillet.largestMm, 'mm') }}</dd>
+        </template>
+        <dt>Throat</dt>
+        <dd>{{ print(Number(fillet.throatMm.toFixed(2)), 'mm') }}</dd>
+      </dl>
+      <p v-if="overWords" class="over-says">{{ overWords }}</p>
+      <button
+        v-if="fillet.verdict !== 'right'"
+        class="plain-button"
+        @click="emit('leg', fillet.recommendedMm)"
+      >
+        Take {{ print(Number(fillet.recommendedMm.toFixed(4)), 'mm') }}
+      </button>
+      <p class="label">{{ sourceWords(fillet.source) }}</p>
+    </section>
+
+    <section>
+      <h3>
+        {{ pairNames(joint) }}
+        <span v-if="pair.weldable === 'no'" class="under">must not be welded</span>
+        <span v-else-if="pair.weldable === 'needs-procedure'" class="over">needs a procedure</span>
+      </h3>
+      <p v-if="pair.says">{{ pair.says }}</p>
+      <ul v-if="pair.fillers.length > 0" class="fillers">
+        <li
+          v-for="filler in pair.fillers.slice(0, 4)"
+          :key="filler.classification"
+          :title="sourceWords(filler.source)"
+        >
+          <strong>{{ filler.classification }}</strong> {{ filler.reason }}
+        </li>
+        <li
+          v-for="filler in pair.excluded"
+          :key="filler.classification"
+          class="not"
+          :title="sourceWords(filler.source)"
+        >
+          <strong>not {{ filler.classification }}</strong> {{ filler.reason }}
+        </li>
+      </ul>
+      <p v-for="line in pair.preparation" :key="line" class="quiet">{{ line }}</p>
+      <p v-if="pair.preheat" class="quiet">{{ pair.preheat.says }}</p>
+    </section>
+
+    <section v-if="summary">
+      <h3>This weld</h3>
+      <dl>
+        <dt>Current it wants</dt>
+        <dd>{{ print(Math.round(summary.wantedA), 'A') }}</dd>
+        <dt>Burns through above about</dt>
+        <dd>{{ print(Math.round(summary.burnThroughA), 'A') }}</dd>
+        <dt>Passes</dt>
+        <dd>{{ summary.passes }}</dd>
+        <dt>One weld runs</dt>
+        <dd>{{ print(summary.runMm, 'mm length') }}</dd>
+        <template v-if="summary.arcS !== null">
+          <dt>Arc, whole job</dt>
+          <dd>{{ print(summary.arcS, 's') }}</dd>
+        </template>
+      </dl>
+    </section>
+  </div>
+</template>
+
+<style scoped>
+.advice {
+  display: grid;
+  gap: 10px;
+}
+section {
+  border-top: 1px solid var(--line);
+  display: grid;
+  gap: 3px;
+  padding-top: 8px;
+}
+h3 {
+  font-size: var(--text-m);
+  font-weight: 600;
+}
+h3 span {
+  font-weight: 700;
+  margin-left: 6px;
+}
+.right {
+  color: var(--fits);
+}
+.under {
+  color: var(--short);
+}
+.over,
+.over-says {
+  color: var(--tight);
+}
+dl {
+  display: grid;
+  gap: 1px 12px;
+  grid-template-columns: 1fr auto;
+}
+dt {
+  color: var(--ink-2);
+}
+dd {
+  font-weight: 600;
+  text-align: right;
+}
+.fillers {
+  display: grid;
+  gap: 1px;
+}
+.not {
+  color: var(--short);
+}
+.plain-button {
+  justify-self: start;
+}
+</style>

@@ -1,0 +1,310 @@
+<script setup lang="ts">
+import {
+  COLUMNS,
+  type Joint,
+  mapColumns,
+  type MappedColumn,
+  printJoint,
+  printParts,
+  printSize,
+  printWelds,
+  readTable,
+} from '@brannik/core'
+import { computed, ref, shallowRef, watch } from 'vue'
+import { useWorkspace } from '../../stores/workspace.ts'
+import { MOST_BYTES, readCsv } from './jobFiles.ts'
+
+/** A weld list from a spreadsheet: every row is shown as it is understood, and nothing enters until it is taken. */
+const open = defineModel<boolean>({ required: true })
+const emit = defineEmits<{ take: [joints: readonly Joint[], replace: boolean] }>()
+
+const workspace = useWorkspace()
+const problem = ref('')
+const fileName = ref('')
+const headings = shallowRef<readonly string[]>([])
+const rows = shallowRef<readonly (readonly string[])[]>([])
+const mapping = shallowRef<readonly MappedColumn[]>([])
+const onlyProblems = ref(false)
+
+const ROW = 30
+const UNITS = ['', 'mm', 'cm', 'm', 'in', 'ft']
+
+watch(open, () => {
+  problem.value = ''
+  fileName.value = ''
+  headings.value = []
+  rows.value = []
+  mapping.value = []
+  onlyProblems.value = false
+})
+
+const read = computed(() => readTable(rows.value, mapping.value, workspace.system))
+const good = computed(() => read.value.flatMap(({ joint }) => (joint ? [joint] : [])))
+const bad = computed(() => read.value.length - good.value.length)
+const shown = computed(() =>
+  onlyProblems.value ? read.value.filter(({ joint }) => joint === null) : read.value,
+)
+
+function take(text: string, name: string): void {
+  const answer = readCsv(text)
+  fileName.value = name
+  problem.value = answer.ok ? '' : answer.message
+  headings.value = answer.ok ? answer.headings : []
+  rows.value = answer.ok ? answer.rows : []
+  mapping.value = answer.ok ? mapColumns(answer.headings) : []
+}
+
+async function onFile(event: Event): Promise<void> {
+  const file = (event.target as HTMLInputElement).files?.[0]
+  if (!file) return
+  if (file.size > MOST_BYTES) {
+    problem.value = `The file has ${(file.size / 1e6).toFixed(1)} MB; a weld list has at most ${MOST_BYTES / 1e6} MB. Is it the right one?`
+    return
+  }
+  take(await file.text(), file.name)
+}
+
+function map(index: number, change: Partial<MappedColumn>): void {
+  mapping.value = mapping.value.map((one, at) => {
+    if (at === index) return { ...one, ...change }
+    // A field is filled by one column.
+    return change.key && one.key === change.key ? { ...one, key: null } : one
+  })
+}
+const columnWords = (key: keyof Joint | null): string =>
+  COLUMNS.find((column) => column.key === key)?.heading ?? 'row'
+const isLength = (key: keyof Joint | null): boolean =>
+  COLUMNS.find((column) => column.key === key)?.unit === 'mm'
+const valueOf = (event: Event): string => (event.target as HTMLSelectElement).value
+
+function accept(replace: boolean): void {
+  emit('take', good.value, replace)
+  open.value = false
+}
+</script>
+
+<template>
+  <VDialog v-model="open" width="1080" aria-label="Import a weld list">
+    <section class="import sheet">
+      <header>
+        <h2>Import a weld list</h2>
+        <button class="plain-button" @click="open = false">Close</button>
+      </header>
+      <div class="choose">
+        <label class="plain-button file">
+          Choose a CSV file
+          <input type="file" accept=".csv,text/csv,text/plain" class="visually-hidden" @change="onFile" />
+        </label>
+        <label class="paste">
+          <span class="visually-hidden">Or paste rows here</span>
+          <textarea
+            rows="1"
+            placeholder="or paste rows here, headings first"
+            @input="take(valueOf($event), 'pasted rows')"
+          ></textarea>
+        </label>
+      </div>
+      <p v-if="problem" class="problem" role="alert">{{ problem }}</p>
+
+      <template v-if="headings.length > 0">
+        <div class="mapping">
+          <table>
+            <caption class="label">
+              Each column of
+              {{
+                fileName
+              }}
+              and what it fills
+            </caption>
+            <thead>
+              <tr>
+                <th v-for="(one, index) in mapping" :key="index" scope="col" :title="one.heading">
+                  {{ one.heading }}
+                </th>
+              </tr>
+            </thead>
+            <tbody>
+              <tr>
+                <td v-for="(one, index) in mapping" :key="index">
+                  <select
+                    :value="one.key ?? ''"
+                    :aria-label="`What ${one.heading} fills`"
+                    @change="map(index, { key: (valueOf($event) || null) as keyof Joint | null })"
+                  >
+                    <option value="">leave out</option>
+                    <option v-for="column in COLUMNS" :key="column.key" :value="column.key">
+                      {{ column.heading }}
+                    </option>
+                  </select>
+                  <select
+                    v-if="isLength(one.key)"
+                    :value="one.unit"
+                    :aria-label="`Unit of ${one.heading}`"
+                    @change="map(index, { unit: valueOf($event) })"
+                  >
+                    <option v-for="unit in UNITS" :key="unit" :value="unit">
+                      {{ unit || (workspace.system === 'imperial' ? 'in' : 'mm') + ', or as written' }}
+                    </option>
+                  </select>
+                </td>
+              </tr>
+            </tbody>
+          </table>
+        </div>
+        <p>
+          <strong>{{ good.length }}</strong> of {{ read.length }} rows are understood<template v-if="bad > 0"
+            >, <span class="bad">{{ bad }} are not</span></template
+          >.
+          <label v-if="bad > 0" class="only"
+            ><input v-model="onlyProblems" type="checkbox" /> show only those</label
+          >
+        </p>
+        <div class="preview" role="table" aria-label="Rows as they are understood">
+          <VVirtualScroll :items="[...shown]" :item-height="ROW" height="280">
+            <template #default="{ item }">
+              <div class="row" role="row" :class="{ wrong: item.joint === null }">
+                <span role="cell" class="quiet">{{ item.number }}</span>
+                <template v-if="item.joint">
+                  <span role="cell">{{ printWelds(item.joint, workspace.system) }}</span>
+                  <span role="cell">{{ printJoint(item.joint) }}</span>
+                  <span role="cell">{{ printParts(item.joint, workspace.system) }}</span>
+                  <span role="cell">{{ printSize(item.joint, workspace.system) }}</span>
+                </template>
+                <span
+                  v-else
+                  role="cell"
+                  class="why"
+                  :title="
+                    item.problems.map(({ key, message }) => `${columnWords(key)}: ${message}`).join('\n')
+                  "
+                >
+                  <template v-for="(one, at) in item.problems.slice(0, 2)" :key="at"
+                    ><strong>{{ columnWords(one.key) }}</strong> {{ one.message }}
+                  </template>
+                </span>
+              </div>
+            </template>
+          </VVirtualScroll>
+        </div>
+        <footer>
+          <span class="quiet">{{
+            bad > 0 ? 'Rows that are not understood stay out; mend them in the file and import again.' : ''
+          }}</span>
+          <button class="plain-button" :disabled="good.length === 0" @click="accept(true)">
+            Replace all welds by {{ good.length }}
+          </button>
+          <button class="plain-button main" :disabled="good.length === 0" @click="accept(false)">
+            Add {{ good.length }} {{ good.length === 1 ? 'weld' : 'welds' }}
+          </button>
+        </footer>
+      </template>
+      <p v-else class="quiet">
+        The first row names the columns, for example
+        <em>count, length (in), joint, thickness (in), material, leg (in)</em>. Columns may stand in any
+        order; a unit in the heading holds for bare numbers below it.
+      </p>
+    </section>
+  </VDialog>
+</template>
+
+<style scoped>
+.import {
+  display: grid;
+  gap: 10px;
+  max-height: 86vh;
+  overflow: auto;
+  padding: 16px 20px;
+}
+header,
+footer {
+  align-items: center;
+  display: flex;
+  gap: 12px;
+  justify-content: space-between;
+}
+footer .quiet {
+  flex: 1;
+}
+h2 {
+  font-size: var(--text-l);
+}
+.choose {
+  align-items: center;
+  display: flex;
+  gap: 12px;
+}
+.file {
+  align-items: center;
+  display: inline-flex;
+  white-space: nowrap;
+}
+.file:focus-within {
+  outline: 2px solid var(--copper);
+}
+.paste {
+  flex: 1;
+}
+textarea,
+select {
+  background: var(--sheet);
+  border: 1px solid var(--line-strong);
+  border-radius: var(--radius);
+  color: var(--ink);
+  font: inherit;
+  padding: 4px 6px;
+}
+textarea {
+  resize: vertical;
+  width: 100%;
+}
+.problem,
+.bad,
+.wrong .why {
+  color: var(--short);
+}
+.mapping {
+  overflow-x: auto;
+}
+.mapping th {
+  font-weight: 600;
+  max-width: 150px;
+  overflow: hidden;
+  padding: 2px 4px;
+  text-align: left;
+  text-overflow: ellipsis;
+  white-space: nowrap;
+}
+.mapping td {
+  padding: 2px 4px;
+  vertical-align: top;
+}
+.mapping select {
+  display: block;
+  margin-bottom: 2px;
+  width: 120px;
+}
+.only {
+  margin-left: 12px;
+}
+.preview {
+  border: 1px solid var(--line);
+  border-radius: var(--radius);
+}
+.row {
+  align-items: center;
+  border-bottom: 1px solid var(--line);
+  display: grid;
+  gap: 10px;
+  grid-template-columns: 44px 110px 120px minmax(0, 1.6fr) minmax(0, 1fr);
+  height: 30px;
+  padding: 0 10px;
+}
+.row span {
+  overflow: hidden;
+  text-overflow: ellipsis;
+  white-space: nowrap;
+}
+.why {
+  grid-column: 2 / -1;
+}
+</style>

@@ -1,0 +1,329 @@
+<script setup lang="ts">
+import { type FitInput, type Job, type Joint, partsOf, printValue, withUniqueIds } from '@brannik/core'
+import { computed, nextTick, ref, watch } from 'vue'
+import { useRoute, useRouter } from 'vue-router'
+import SectionDrawing from '../../charts/SectionDrawing.vue'
+import { useNotice } from '../../stores/notice.ts'
+import { useFitOf } from '../../stores/useFitOf.ts'
+import { useWorkspace } from '../../stores/workspace.ts'
+import AdvicePanel from './AdvicePanel.vue'
+import ImportDialog from './ImportDialog.vue'
+import JobHeader from './JobHeader.vue'
+import { csvOf, download, jsonOf } from './jobFiles.ts'
+import { copyOf } from './newJob.ts'
+import SequenceList from './SequenceList.vue'
+import WeldTable from './WeldTable.vue'
+
+/** One job as on paper: what it is, its welds one a line, the weld in hand drawn to scale beside them. */
+const route = useRoute()
+const router = useRouter()
+const workspace = useWorkspace()
+const notice = useNotice()
+
+const jobId = computed(() => String(route.params['jobId'] ?? ''))
+const job = computed(() => workspace.get('jobs', jobId.value))
+const selectedId = ref<string | null>(null)
+const tab = ref<'welds' | 'order'>('welds')
+const importing = ref(false)
+
+watch(jobId, () => {
+  selectedId.value = null
+  tab.value = 'welds'
+})
+
+const selected = computed<Joint | null>(
+  () => job.value?.joints.find(({ id }) => id === selectedId.value) ?? job.value?.joints[0] ?? null,
+)
+const setUp = computed(() => (job.value?.setUpId ? workspace.get('set-ups', job.value.setUpId) : null))
+const parts = computed(() => (setUp.value ? partsOf(setUp.value, workspace.shelf) : null))
+const input = computed<FitInput | null>(() => {
+  const { shop } = workspace
+  return shop && job.value && setUp.value && parts.value?.ok
+    ? { shop, job: job.value, setUp: setUp.value, ...parts.value.parts }
+    : null
+})
+const { fit, isComputing } = useFitOf(
+  input,
+  computed(() => ({ mends: false })),
+)
+const wire = computed(() => (parts.value?.ok ? parts.value.parts.wire : null))
+const metalG = computed(() => fit.value?.joints.reduce((sum, one) => sum + one.metalG, 0) ?? null)
+const arcS = computed(() => fit.value?.joints.reduce((sum, one) => sum + (one.arcS ?? 0), 0) ?? null)
+const weldCount = computed(() => job.value?.joints.reduce((sum, { count }) => sum + count, 0) ?? 0)
+
+function change(part: Partial<Job>, what: string): void {
+  if (job.value)
+    workspace.edit('jobs', job.value.id, { ...job.value, ...part }, `${what} of ${job.value.name}`)
+}
+function changeJoint(next: Joint, what: string): void {
+  if (!job.value) return
+  change({ joints: job.value.joints.map((one) => (one.id === next.id ? next : one)) }, what)
+}
+function patchJoint(id: string, part: Partial<Joint>, what: string): void {
+  const joint = job.value?.joints.find((one) => one.id === id)
+  if (joint) changeJoint({ ...joint, ...part }, what)
+}
+
+/** A new weld is like the one before it: that is how lists are written. */
+function add(after: number): void {
+  const like = job.value?.joints[after]
+  if (!job.value || !like) return
+  const [joint] = withUniqueIds(
+    [{ ...like, id: `w${job.value.joints.length + 1}` }],
+    job.value.joints.map(({ id }) => id),
+  )
+  if (!joint) return
+  change(
+    { joints: [...job.value.joints.slice(0, after + 1), joint, ...job.value.joints.slice(after + 1)] },
+    'a new weld',
+  )
+  selectedId.value = joint.id
+}
+function remove(id: string): void {
+  if (!job.value || job.value.joints.length === 1) return
+  change({ joints: job.value.joints.filter((one) => one.id !== id) }, 'deletion of a weld')
+  notice.show('The weld is deleted', true)
+}
+function move(from: number, to: number): void {
+  if (!job.value) return
+  const joints = [...job.value.joints]
+  const [moved] = joints.splice(from, 1)
+  if (!moved) return
+  joints.splice(to, 0, moved)
+  change({ joints }, 'order of welds')
+}
+function takeImport(joints: readonly Joint[], replace: boolean): void {
+  if (!job.value) return
+  const kept = replace ? [] : job.value.joints
+  const fresh = withUniqueIds(
+    joints,
+    kept.map(({ id }) => id),
+  )
+  change({ joints: [...kept, ...fresh] }, 'import of welds')
+  notice.show(`${fresh.length} welds are ${replace ? 'now the job' : 'added'}`, true)
+}
+function copy(): void {
+  if (!job.value) return
+  const made = copyOf(job.value, workspace.jobs)
+  workspace.edit('jobs', made.id, made, `copy of ${job.value.name}`)
+  void router.push({ name: 'job', params: { jobId: made.id } })
+}
+const STATE_WORDS = { planned: '', template: 'template', archived: 'archived' } as const
+const table = ref<InstanceType<typeof WeldTable> | null>(null)
+async function addAtEnd(): Promise<void> {
+  if (!job.value) return
+  const last = job.value.joints.length - 1
+  add(last)
+  await nextTick()
+  await table.value?.focusCell(last + 1, 0)
+}
+</script>
+
+<template>
+  <section v-if="!job" class="empty">
+    <h1>There is no such job</h1>
+    <p>It may have been deleted.</p>
+    <RouterLink to="/jobs">Go to the jobs</RouterLink>
+  </section>
+  <div v-else class="job">
+    <header>
+      <h1>{{ job.name }}</h1>
+      <span v-if="job.state !== 'planned'" class="state">{{ STATE_WORDS[job.state] }}</span>
+      <p class="quiet totals">
+        {{ job.joints.length }} {{ job.joints.length === 1 ? 'line' : 'lines' }}, {{ weldCount }} welds a
+        piece
+        <template v-if="metalG !== null">
+          · {{ printValue(metalG, 'g', workspace.system) }} of weld metal</template
+        >
+        <template v-if="arcS"> · arc {{ printValue(arcS, 's', workspace.system) }}</template>
+        <template v-if="isComputing"> · working…</template>
+        <template v-if="!fit && !isComputing"> · choose a set-up to see current and metal</template>
+      </p>
+      <RouterLink class="plain-button main" :to="{ name: 'fit', params: { jobId: job.id } }">Fit</RouterLink>
+      <VMenu location="bottom end" :transition="false">
+        <template #activator="{ props: activator }">
+          <button class="plain-button" v-bind="activator">Import and export</button>
+        </template>
+        <VList>
+          <VListItem title="Import a weld list (CSV)" @click="importing = true" />
+          <VListItem
+            title="Export the weld list (CSV)"
+            @click="download(`${job.id}.csv`, csvOf(job), 'text/csv')"
+          />
+          <VListItem
+            title="Export the job (JSON)"
+            @click="download(`${job.id}.json`, jsonOf(job), 'application/json')"
+          />
+        </VList>
+      </VMenu>
+      <VMenu location="bottom end" :transition="false">
+        <template #activator="{ props: activator }">
+          <button class="plain-button" v-bind="activator">More</button>
+        </template>
+        <VList>
+          <VListItem title="Copy into a new job" @click="copy" />
+          <VListItem
+            v-if="job.state !== 'template'"
+            title="Make it a template"
+            @click="change({ state: 'template' }, 'state')"
+          />
+          <VListItem
+            v-if="job.state !== 'archived'"
+            title="Archive"
+            @click="change({ state: 'archived' }, 'state')"
+          />
+          <VListItem
+            v-if="job.state !== 'planned'"
+            title="Back among the planned jobs"
+            @click="change({ state: 'planned' }, 'state')"
+          />
+        </VList>
+      </VMenu>
+    </header>
+    <JobHeader :job="job" @change="change" />
+    <div class="tabs">
+      <div role="tablist" aria-label="Welds or order">
+        <button role="tab" :aria-selected="tab === 'welds'" @click="tab = 'welds'">Welds</button>
+        <button role="tab" :aria-selected="tab === 'order'" @click="tab = 'order'">Order and times</button>
+      </div>
+      <button v-if="tab === 'welds'" class="add" @click="addAtEnd">Add a weld</button>
+    </div>
+    <div class="body">
+      <WeldTable
+        v-if="tab === 'welds'"
+        ref="table"
+        :joints="job.joints"
+        :selected="selected?.id ?? null"
+        :system="workspace.system"
+        :fit="fit"
+        @change="changeJoint"
+        @select="(id) => (selectedId = id)"
+        @add="add"
+        @remove="remove"
+        @move="move"
+      />
+      <div v-else class="sheet">
+        <SequenceList :job="job" :fit="fit" @move="move" @joint="patchJoint" @job="change" />
+      </div>
+      <aside v-if="selected" class="sheet beside" aria-label="The weld in hand">
+        <SectionDrawing :joint="selected" />
+        <AdvicePanel
+          :job="job"
+          :joint="selected"
+          :fit="fit"
+          :set-up="setUp"
+          :wire="wire"
+          @leg="(mm) => patchJoint(selected?.id ?? '', { legMm: mm, legBMm: null }, 'leg')"
+        />
+      </aside>
+    </div>
+    <ImportDialog v-model="importing" @take="takeImport" />
+  </div>
+</template>
+
+<style scoped>
+.job {
+  display: grid;
+  gap: 8px;
+  grid-template-rows: auto auto auto minmax(0, 1fr);
+  height: calc(100vh - 48px);
+  padding: 10px 20px 12px;
+}
+header {
+  align-items: center;
+  display: flex;
+  gap: 12px;
+}
+.totals {
+  flex: 1;
+  min-width: 0;
+  overflow: hidden;
+  text-overflow: ellipsis;
+  white-space: nowrap;
+}
+h1 {
+  white-space: nowrap;
+}
+header a {
+  text-decoration: none;
+}
+header a,
+header .plain-button {
+  align-items: center;
+  display: inline-flex;
+  white-space: nowrap;
+}
+.state {
+  border: 1px solid var(--line-strong);
+  border-radius: var(--radius);
+  color: var(--ink-2);
+  font-size: var(--text-s);
+  padding: 1px 8px;
+}
+.tabs {
+  border-bottom: 1px solid var(--line);
+  display: flex;
+  gap: 4px;
+}
+.tabs button {
+  background: none;
+  border: 0;
+  border-bottom: 3px solid transparent;
+  color: var(--ink-2);
+  cursor: pointer;
+  padding: 4px 12px;
+}
+.tabs [aria-selected='true'] {
+  border-bottom-color: var(--copper);
+  color: var(--ink);
+  font-weight: 700;
+}
+.tabs .add {
+  margin-left: auto;
+  text-decoration: underline;
+  text-decoration-color: var(--line-strong);
+}
+.body {
+  display: grid;
+  gap: 8px;
+  grid-template-columns: minmax(0, 1fr) 324px;
+  min-height: 0;
+}
+.body > .sheet {
+  min-height: 0;
+  overflow: auto;
+}
+.beside {
+  align-content: start;
+  display: grid;
+  gap: 8px;
+  padding: 10px 14px;
+}
+.empty {
+  display: grid;
+  gap: 12px;
+  padding: 48px;
+}
+.empty a {
+  color: inherit;
+}
+@media (max-width: 1100px) {
+  .job {
+    height: auto;
+  }
+  .body {
+    grid-template-columns: minmax(0, 1fr);
+  }
+  .body > :first-child {
+    height: 420px;
+  }
+  header {
+    flex-wrap: wrap;
+  }
+  .totals {
+    flex-basis: 100%;
+    order: 9;
+    white-space: normal;
+  }
+}
+</style>

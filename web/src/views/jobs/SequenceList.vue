@@ -1,0 +1,222 @@
+<script setup lang="ts">
+import { type Fit, HANDLINGS, type Job, type Joint, jointName, printParts, printValue } from '@brannik/core'
+import type { SortableEvent } from 'sortablejs'
+import { useSortable } from '@vueuse/integrations/useSortable'
+import { computed, ref } from 'vue'
+import ArcStrip from '../../charts/ArcStrip.vue'
+import CountField from '../../components/CountField.vue'
+import { useWorkspace } from '../../stores/workspace.ts'
+
+/** The order of welding: drag a line, or move it by its buttons; its times make the arc-on pattern below. */
+const { job, fit } = defineProps<{ job: Job; fit: Fit | null }>()
+const emit = defineEmits<{
+  move: [from: number, to: number]
+  joint: [id: string, change: Partial<Joint>, what: string]
+  job: [change: Partial<Job>, what: string]
+}>()
+
+const MOST_SHOWN = 200
+const workspace = useWorkspace()
+const list = ref<HTMLElement | null>(null)
+useSortable(list, [], {
+  handle: '.handle',
+  animation: 0,
+  onUpdate({ oldIndex, newIndex, item, from }: SortableEvent) {
+    if (oldIndex === undefined || newIndex === undefined) return
+    // The list is drawn anew from the job: the dragged element goes back to where it was first.
+    from.removeChild(item)
+    from.insertBefore(item, from.children[oldIndex] ?? null)
+    emit('move', oldIndex, newIndex)
+  },
+})
+
+const print = (value: number, unit: string): string => printValue(value, unit, workspace.system)
+const lines = computed(() =>
+  job.joints
+    .slice(0, MOST_SHOWN)
+    .map((joint, index) => ({ joint, index, line: fit?.sequence[index] ?? null })),
+)
+const pieceS = computed(() => fit?.sequence.reduce((sum, line) => sum + line.pieceS, 0) ?? null)
+const HANDLING_WORDS = {
+  bench: 'on the bench',
+  turned: 'turned by hand',
+  hoisted: 'turned with a hoist',
+} as const
+const valueOf = (event: Event): string => (event.target as HTMLSelectElement).value
+</script>
+
+<template>
+  <section class="sequence">
+    <div class="settings">
+      <label>
+        <span class="label">Pieces are</span>
+        <select
+          :value="job.handling"
+          @change="emit('job', { handling: valueOf($event) as Job['handling'] }, 'handling')"
+        >
+          <option v-for="one in HANDLINGS" :key="one" :value="one">{{ HANDLING_WORDS[one] }}</option>
+        </select>
+      </label>
+      <label>
+        <span class="label">Order</span>
+        <select :value="job.order" @change="emit('job', { order: valueOf($event) as Job['order'] }, 'order')">
+          <option value="piece-by-piece">each piece finished before the next</option>
+          <option value="weld-by-weld">each weld on all pieces first</option>
+        </select>
+      </label>
+      <CountField
+        class="pause"
+        label="Rest after every weld, s"
+        :least="0"
+        :most="3600"
+        optional="by handling"
+        :model-value="job.pauseS"
+        @update:model-value="(value) => emit('job', { pauseS: value }, 'rest between welds')"
+      />
+      <p v-if="pieceS !== null" class="total">
+        <strong>{{ print(pieceS, 's') }}</strong> a piece,
+        <strong>{{ print(pieceS * job.quantity, 's') }}</strong> for
+        {{ job.quantity }}
+        <template v-if="fit?.duty"> · worst ten minutes {{ print(fit.duty.value, '%') }}</template>
+      </p>
+    </div>
+    <ArcStrip v-if="fit" :sequence="fit.sequence" :joints="job.joints" />
+    <div class="row head label">
+      <span></span><span>No</span><span>Weld</span><span class="number">Tack, s</span
+      ><span class="number">One arc</span><span class="number">Arcs</span
+      ><span class="number">To the next, s</span><span class="number">A piece</span><span></span>
+    </div>
+    <ol ref="list" aria-label="Order of welding">
+      <li v-for="{ joint, index, line } in lines" :key="joint.id" class="row">
+        <span class="handle" title="Drag to another place" aria-hidden="true">⋮⋮</span>
+        <span class="quiet">{{ index + 1 }}</span>
+        <span class="clip"
+          >{{ jointName(joint) }}, {{ joint.count }} ×, {{ printParts(joint, workspace.system) }}</span
+        >
+        <CountField
+          label=""
+          class="small"
+          :name="`Tacking of weld ${index + 1}, s`"
+          :least="0"
+          :most="36000"
+          decimals
+          :optional="line ? `${Math.round(line.tackS)}` : 'auto'"
+          :model-value="joint.tackS"
+          @update:model-value="(value) => emit('joint', joint.id, { tackS: value }, 'tacking')"
+        />
+        <span class="number">{{ line ? print(line.arcS, 's') : '–' }}</span>
+        <span class="number">{{ line?.arcs ?? '–' }}</span>
+        <CountField
+          label=""
+          class="small"
+          :name="`From weld ${index + 1} to the next, s`"
+          :least="0"
+          :most="36000"
+          decimals
+          :optional="line ? `${Math.round(line.repositionS)}` : 'auto'"
+          :model-value="joint.repositionS"
+          @update:model-value="(value) => emit('joint', joint.id, { repositionS: value }, 'repositioning')"
+        />
+        <span class="number">{{ line ? print(line.pieceS, 's') : '–' }}</span>
+        <span class="moves">
+          <button
+            :disabled="index === 0"
+            :aria-label="`Weld ${index + 1} earlier`"
+            @click="emit('move', index, index - 1)"
+          >
+            ↑
+          </button>
+          <button
+            :disabled="index === job.joints.length - 1"
+            :aria-label="`Weld ${index + 1} later`"
+            @click="emit('move', index, index + 1)"
+          >
+            ↓
+          </button>
+        </span>
+      </li>
+    </ol>
+    <p v-if="job.joints.length > MOST_SHOWN" class="quiet">
+      The first {{ MOST_SHOWN }} of {{ job.joints.length }} welds are shown here; move the others in the table
+      of welds with Alt ↑↓.
+    </p>
+  </section>
+</template>
+
+<style scoped>
+.sequence {
+  align-content: start;
+  display: grid;
+  gap: 10px;
+  overflow-y: auto;
+  padding: 12px 16px;
+}
+.settings {
+  align-items: end;
+  display: flex;
+  flex-wrap: wrap;
+  gap: 12px 20px;
+}
+.settings label {
+  display: grid;
+}
+.pause {
+  width: 170px;
+}
+.total {
+  margin-left: auto;
+  padding-bottom: 5px;
+}
+select {
+  background: var(--sheet);
+  border: 1px solid var(--line-strong);
+  border-radius: var(--radius);
+  color: var(--ink);
+  height: 32px;
+  padding: 0 6px;
+}
+.row {
+  align-items: center;
+  border-bottom: 1px solid var(--line);
+  display: grid;
+  gap: 8px;
+  grid-template-columns: 18px 26px minmax(0, 1fr) 72px 84px 48px 96px 96px 56px;
+  min-height: 38px;
+}
+.head {
+  min-height: 24px;
+}
+.handle {
+  color: var(--ink-3);
+  cursor: grab;
+  letter-spacing: -3px;
+}
+.clip {
+  overflow: hidden;
+  text-overflow: ellipsis;
+  white-space: nowrap;
+}
+.moves button {
+  background: none;
+  border: 1px solid var(--line);
+  border-radius: 3px;
+  color: var(--ink);
+  cursor: pointer;
+  height: 26px;
+  width: 26px;
+}
+.moves button:disabled {
+  opacity: 0.35;
+}
+@media (max-width: 900px) {
+  .row {
+    grid-template-columns: 18px 26px minmax(0, 1fr) 72px 96px 56px;
+  }
+  .row > .number:not(:nth-child(3)) {
+    display: none;
+  }
+  .head {
+    display: none;
+  }
+}
+</style>

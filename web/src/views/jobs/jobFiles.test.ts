@@ -1,0 +1,59 @@
+import { mapColumns, newJob, newJoint, readTable } from '@brannik/core'
+import { expect, it } from 'vitest'
+import { csvOf, jsonOf, readCsv, readJobFile } from './jobFiles.ts'
+
+const job = newJob('gate', 'Gate', {
+  note: 'He said "=1+1", twice',
+  joints: [
+    newJoint('w1', { legMm: 4.7625, lengthMm: 203.2 }),
+    newJoint('seam', {
+      kind: 'v',
+      legMm: null,
+      includedAngleDeg: 60,
+      rootGapMm: 1 / 3,
+      thicknessAMm: 12.7,
+      thicknessBMm: 12.7,
+    }),
+  ],
+})
+
+it('a CSV comes back as the same welds, to the last digit', () => {
+  const read = readCsv(csvOf(job))
+  if (!read.ok) throw new Error(read.message)
+  expect(readTable(read.rows, mapColumns(read.headings), 'metric').map(({ joint }) => joint)).toEqual(
+    job.joints,
+  )
+})
+
+it('a job file comes back as the same job', () => {
+  expect(readJobFile(jsonOf(job))).toEqual({ ok: true, job })
+})
+
+it('a formula in a cell leaves as text', () => {
+  const hostile = { ...job, joints: [{ ...newJoint('w1'), id: '=cmd()' }] }
+  const cell = csvOf(hostile).split('\r\n')[1]?.split(',')[0]
+  expect(cell).toBe(`"'=cmd()"`)
+})
+
+it.each([
+  ['', 'no rows'],
+  ['count,length\n', 'no rows'],
+  ['count,length\n"4,18\n5,18', 'a quote is opened'],
+  ['count\u0000,length\n4,18', 'not utf-8'],
+  ['count,length\n4,\ufffd', 'not utf-8'],
+])('a broken CSV says what is wrong: %j', (text, words) => {
+  const read = readCsv(text)
+  expect(read.ok ? '' : read.message.toLowerCase()).toContain(words)
+})
+
+it.each([
+  ['{', 'not JSON'],
+  ['{"format":"other"}', 'format must be one of'],
+  [
+    JSON.stringify({ format: 'brannik-job', version: 1, job: { ...job, quantity: 0 } }),
+    'quantity must be at least 1',
+  ],
+])('a broken job file says what is wrong', (text, words) => {
+  const read = readJobFile(text)
+  expect(read.ok ? '' : read.message).toContain(words)
+})
