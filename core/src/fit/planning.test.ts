@@ -3,6 +3,7 @@ import { assumptionsOf } from '../assumptions/assume.ts'
 import { demoInput, joint } from '../testing/samples.ts'
 import type { FitInput } from './context.ts'
 import { fitJob } from './fit.ts'
+import { jointWorking } from './jointWorking.ts'
 import { weldAdvice } from './weldAdvice.ts'
 
 const assume = assumptionsOf({ assumptions: {} })
@@ -85,6 +86,22 @@ describe('the size of a fillet', () => {
   })
 })
 
+describe('what a weld wants by each process', () => {
+  const wants = (part: Parameters<typeof joint>[0]) =>
+    weldAdvice(joint(part), post.job, NO_MONEY, assume).wants
+  it('names the processes of its metal', () => {
+    const aluminium = wants({ materialA: 'aluminium-6061', materialB: 'aluminium-6061' })
+    expect(aluminium.map(({ process }) => process)).toEqual(['gmaw-spray', 'gtaw-ac'])
+    expect(wants({}).map(({ process }) => process)).toContain('fcaw-s')
+  })
+  it('flux-cored wants about 0.6 of solid wire for the same plate (common practice)', () => {
+    const of = (process: string) =>
+      wants({ thicknessAMm: 3, thicknessBMm: 3, legMm: 3 }).find((one) => one.process === process)?.wantedA ??
+      0
+    expect(of('fcaw-s') / of('gmaw-spray')).toBeCloseTo(0.6, 9)
+  })
+})
+
 describe('the thin end', () => {
   it('a thin sheet on a thick plate burns through at what the plate could take', () => {
     const thin = {
@@ -95,6 +112,15 @@ describe('the thin end', () => {
     expect(summary?.burnThroughA).toBeCloseTo((summary?.wantedA ?? 0) * 1.35, 9)
     expect(summary?.burnThroughA).toBeLessThan(110)
   })
+})
+
+it('the working of a weld ends in the figures that the list shows', () => {
+  const [summary] = fitJob(post).joints
+  const working = jointWorking(post, summary?.jointId ?? '')
+  expect(working?.wanted.value).toBe(summary?.wantedA)
+  expect(working?.metal.steps.at(-1)?.result.value).toBe(summary?.metalG)
+  expect(working?.arcS?.steps.at(-1)?.result.value).toBe(summary?.arcS)
+  expect(jointWorking(post, 'no-such-weld')).toBeNull()
 })
 
 it('metric and imperial entry of one job give the same fit', () => {

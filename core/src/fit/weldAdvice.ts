@@ -10,9 +10,13 @@ import {
   MINIMUM_FILLET_SOURCE,
 } from '../reference/filletSizes.ts'
 import { type PairAdvice, pairAdvice } from '../reference/pairs.ts'
+import type { MetalFamily } from '../reference/materials.ts'
+import type { ProcessId } from '../reference/processes.ts'
+import { passesOf } from '../trade/deposit.ts'
 import { isFillet, legsMm } from '../trade/geometry.ts'
 import { thickerMm, thinnerMm } from '../trade/groove.ts'
 import { serviceOf } from '../trade/service.ts'
+import { burnThroughA, thinnerFamily, wantedCurrentA } from '../trade/wantedCurrent.ts'
 import type { JointSummary } from './fit.ts'
 
 export interface FilletAdvice {
@@ -40,10 +44,39 @@ export interface OverWeld {
   readonly extraCost: number | null
 }
 
+/** What one weld wants by one process. */
+export interface ProcessWant {
+  readonly process: ProcessId
+  readonly wantedA: number
+  /** The thinner part burns through above this, A. */
+  readonly burnThroughA: number
+  readonly passes: number
+}
+
 export interface WeldAdvice {
   readonly fillet: FilletAdvice | null
   readonly pair: PairAdvice
+  /** By each process that welds this metal. */
+  readonly wants: readonly ProcessWant[]
 }
+
+/** Aluminium is not welded by cored wire or short arc in ordinary work, nor on direct current by TIG. */
+const PROCESSES_OF: Readonly<Record<MetalFamily, readonly ProcessId[]>> = {
+  'carbon-steel': ['gmaw-short', 'gmaw-spray', 'fcaw-s', 'fcaw-g', 'gtaw-dc'],
+  stainless: ['gmaw-short', 'gmaw-spray', 'gtaw-dc'],
+  aluminium: ['gmaw-spray', 'gtaw-ac'],
+}
+
+const wantsOf = (joint: Joint, assume: Assume): readonly ProcessWant[] =>
+  PROCESSES_OF[thinnerFamily(joint)].map((process) => {
+    const wantedA = wantedCurrentA(joint, process, assume).value
+    return {
+      process,
+      wantedA,
+      burnThroughA: burnThroughA(wantedA, assume),
+      passes: passesOf(joint, process, assume).value,
+    }
+  })
 
 /** A sixteenth more than was asked is the welder's hand, not over-welding. */
 const HAND_MM = 1.6
@@ -120,4 +153,5 @@ function filletAdvice(joint: Joint, job: Job, money: Money, assume: Assume): Fil
 export const weldAdvice = (joint: Joint, job: Job, money: Money, assume: Assume): WeldAdvice => ({
   fillet: isFillet(joint) ? filletAdvice(joint, job, money, assume) : null,
   pair: pairAdvice(joint.materialA, joint.materialB, serviceOf(job, joint)),
+  wants: wantsOf(joint, assume),
 })

@@ -63,7 +63,7 @@ function filletSection(joint: Joint, assume: Assume): Section {
   const { a, b } = legsMm(joint)
   const tA = joint.thicknessAMm
   const tB = joint.thicknessBMm
-  const reach = 2.2 * Math.max(thickerMm(joint), a, b)
+  const reach = 1.7 * Math.max(thickerMm(joint), a, b)
   // The bulge's area is the convexity's share of the triangle.
   const hypotenuse = Math.hypot(a, b)
   const height = (((a * b) / 2) * (assume.value('convexityPct') / 100)) / (CAP_SHAPE * hypotenuse)

@@ -130,7 +130,7 @@ const valueWords = ({ highA, lowA, missing }: ChainLink): string =>
               {{ amps(bar.link.highA) }}
             </text>
             <text
-              v-if="bar.link.lowA && bar.bottom - bar.top > 46"
+              v-if="bar.link.lowA && bar.bottom - labelY(bar) > 26"
               :x="bar.x"
               :y="bar.bottom - 7"
               class="low"

@@ -15,30 +15,43 @@ import { useWorkspace } from '../stores/workspace.ts'
 /** A weld's cross-section to scale, as it is understood: parts hatched apart, weld in copper, figures beside. */
 const { joint } = defineProps<{ joint: Joint }>()
 
-const WIDTH = 356
-const HEIGHT = 216
-const PAD = 38
+const WIDTH = 296
+const HEIGHT = 190
+const PAD = 36
 /** Room between a dimension's line and what it measures. */
 const OFF = 12
+/** How much of the parts is shown around the weld, in its own size. */
+const AROUND = 0.9
 
 const workspace = useWorkspace()
 const section = computed(() =>
   crossSection(joint, assumptionsOf({ assumptions: workspace.shop?.assumptions ?? {} })),
 )
 
-/** The weld decides what is shown: plates may run out of the picture, the weld never. */
+const rangeOf = (points: readonly Point[], axis: 0 | 1): [number, number] => {
+  const values = points.map((point) => point[axis])
+  return [Math.min(...values), Math.max(...values)]
+}
+
+/** The weld decides what is shown, with some of the parts around it: plates may run out of the picture. */
 const view = computed(() => {
-  const points = section.value.shapes.flatMap(({ points: p }) => p)
-  const xs = points.map(([x]) => x)
-  const ys = points.map(([, y]) => y)
-  const [x0, x1, y0, y1] = [Math.min(...xs), Math.max(...xs), Math.min(...ys), Math.max(...ys)]
+  const { shapes } = section.value
+  const all = shapes.flatMap(({ points }) => points)
+  const weld = shapes.filter(({ role }) => role === 'weld').flatMap(({ points }) => points)
+  const room =
+    AROUND * Math.max(...[0, 1].map((axis) => rangeOf(weld, axis as 0 | 1)).map(([from, to]) => to - from))
+  const [[x0, x1], [y0, y1]] = ([0, 1] as const).map((axis): [number, number] => {
+    const [from, to] = rangeOf(weld, axis)
+    const [least, most] = rangeOf(all, axis)
+    return [Math.max(least, from - room), Math.min(most, to + room)]
+  }) as [[number, number], [number, number]]
   const scale = Math.min((WIDTH - 2 * PAD) / (x1 - x0), (HEIGHT - 2 * PAD) / (y1 - y0))
-  const middleX = (x0 + x1) / 2
-  const middleY = (y0 + y1) / 2
+  const [middleX, middleY] = [(x0 + x1) / 2, (y0 + y1) / 2]
   return {
-    scale,
     x: scaleLinear([middleX - 1, middleX + 1], [WIDTH / 2 - scale, WIDTH / 2 + scale]),
     y: scaleLinear([middleY - 1, middleY + 1], [HEIGHT / 2 + scale, HEIGHT / 2 - scale]),
+    /** Moves a dimension that stands at the far end of a plate to where the plate leaves the picture. */
+    into: ([px, py]: Point): Point => [Math.min(x1, Math.max(x0, px)), Math.min(y1, Math.max(y0, py))],
   }
 })
 const path = computed(() => {
@@ -63,11 +76,12 @@ interface Drawn {
 }
 
 function drawn({ name, from, to, inPlace }: Dimension): Drawn {
-  const { x, y } = view.value
+  const { x, y, into } = view.value
   const mm = Math.hypot(to[0] - from[0], to[1] - from[1])
   const upright = Math.abs(to[0] - from[0]) < Math.abs(to[1] - from[1])
   const says = `${name} ${printQuantity('weldSize', mm, workspace.system)}`
-  const [ax, ay, bx, by] = [x(from[0]), y(from[1]), x(to[0]), y(to[1])]
+  const [start, end] = [into(from), into(to)]
+  const [ax, ay, bx, by] = [x(start[0]), y(start[1]), x(end[0]), y(end[1])]
   if (inPlace) {
     const out = 1.25
     return {
@@ -169,6 +183,7 @@ const caption = computed(() => {
 <style scoped>
 svg {
   display: block;
+  overflow: hidden;
   width: 100%;
 }
 .part-a {

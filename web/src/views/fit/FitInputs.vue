@@ -31,6 +31,8 @@ const emit = defineEmits<{
 const workspace = useWorkspace()
 const process = computed(() => PROCESSES[setUp.process])
 const isFillet = computed(() => FILLET_KINDS.includes(joint.kind))
+/** A weld all the way round is as long as its tube makes it. */
+const isRound = computed(() => joint.around || joint.kind === 'saddle' || joint.kind === 'plug')
 const metal = computed(() => MATERIALS[joint.materialA].gauge)
 const otherMetal = computed(() => MATERIALS[joint.materialB].gauge)
 
@@ -101,6 +103,14 @@ function changeThickness(value: number | null): void {
         @update:model-value="(value) => value !== null && emit('joint', { count: value }, 'number of welds')"
       />
       <QuantityField
+        v-if="isRound"
+        kind="length"
+        label="Round"
+        :model-value="joint.diameterMm"
+        @update:model-value="(value) => value !== null && emit('joint', { diameterMm: value }, 'diameter')"
+      />
+      <QuantityField
+        v-else
         kind="length"
         label="Each long"
         :model-value="joint.lengthMm"

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { type Finding, type LinkId, type Patch, printValue, type Suggestion } from '@brannik/core'
+import { type Finding, jointName, type LinkId, type Patch, printValue, type Suggestion } from '@brannik/core'
 import { computed, ref, watch } from 'vue'
 import { useRoute } from 'vue-router'
 import ChainChart from '../../charts/ChainChart.vue'
@@ -90,6 +90,14 @@ const opened = computed<Opened | null>(() => {
   }
 })
 
+const MOST_TABS = 4
+const jointItems = computed(() =>
+  (job.value?.joints ?? []).map((one, index) => ({
+    id: one.id,
+    name: `${index + 1} ${jointName(one)}`,
+    note: jointWords(one, workspace.system),
+  })),
+)
 const jointDetail = computed(() => {
   const first = chain.value?.wantedWorking[0]
   return first ? `a pass of ${printValue(first.result.value, 'mm', workspace.system)}` : ''
@@ -117,14 +125,28 @@ function openLink(id: LinkId | 'joint'): void {
   </section>
   <div v-else class="fit">
     <div class="title">
-      <h1>{{ job.name }}</h1>
+      <h1>
+        <RouterLink :to="{ name: 'job', params: { jobId: job.id } }" title="Open the job">{{
+          job.name
+        }}</RouterLink>
+      </h1>
       <p class="quiet summary">
         <template v-if="job.joints.length === 1 && joint"
           >{{ jointWords(joint, workspace.system) }} · </template
         >{{ jobWords(job, workspace.system) }}
         <template v-if="setUp"> · {{ processWords(setUp) }}</template>
       </p>
-      <div v-if="job.joints.length > 1" class="joints" role="tablist" aria-label="Joints of the job">
+      <label v-if="job.joints.length > MOST_TABS" class="chip">
+        <span class="label">Weld</span>
+        <ChoiceField
+          bare
+          label="Weld"
+          :items="jointItems"
+          :model-value="jointId"
+          @update:model-value="(id) => id && chooseJoint(id)"
+        />
+      </label>
+      <div v-else-if="job.joints.length > 1" class="joints" role="tablist" aria-label="Welds of the job">
         <button
           v-for="(one, index) in job.joints"
           :key="one.id"
@@ -133,7 +155,7 @@ function openLink(id: LinkId | 'joint'): void {
           :title="jointWords(one, workspace.system)"
           @click="chooseJoint(one.id)"
         >
-          Joint {{ index + 1 }}<span v-if="one.id === fit?.governingJointId" class="label"> wants most</span>
+          Weld {{ index + 1 }}<span v-if="one.id === fit?.governingJointId" class="label"> wants most</span>
         </button>
       </div>
       <label class="chip">
@@ -229,6 +251,13 @@ function openLink(id: LinkId | 'joint'): void {
 }
 h1 {
   white-space: nowrap;
+}
+h1 a {
+  color: inherit;
+  text-decoration: none;
+}
+h1 a:hover {
+  text-decoration: underline;
 }
 .summary {
   flex: 1;

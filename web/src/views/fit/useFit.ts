@@ -1,5 +1,6 @@
 /** The fit of one job: recomputed at every change, its mends a moment later so that the screen never waits for them. */
 import {
+  applyChange,
   applyPatch,
   type FitInput,
   type Job,
@@ -68,9 +69,15 @@ export function useFit(jobId: Ref<string>) {
     if (job.value)
       workspace.edit('jobs', job.value.id, { ...job.value, ...change }, `${what} of ${job.value.name}`)
   }
+  /** A change with which the weld could not stand is told, and not made: the field keeps what was typed. */
   function changeJoint(change: Partial<Joint>, what: string): void {
-    if (!job.value) return
-    const joints = job.value.joints.map((one) => (one.id === jointId.value ? { ...one, ...change } : one))
+    if (!job.value || !joint.value) return
+    const next = applyChange(joint.value, change)
+    if (!next.ok) {
+      notice.show(next.message)
+      return
+    }
+    const joints = job.value.joints.map((one) => (one.id === jointId.value ? next.joint : one))
     changeJob({ joints }, what)
   }
   function changeSetUp(change: Partial<SetUp>, what: string): void {

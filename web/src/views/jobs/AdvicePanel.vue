@@ -4,6 +4,7 @@ import {
   type Fit,
   type Job,
   type Joint,
+  MATERIALS,
   pairNames,
   printNumber,
   printValue,
@@ -46,6 +47,12 @@ const money = (value: number): string =>
     currency: workspace.shop?.currency ?? 'USD',
     maximumFractionDigits: value < 100 ? 2 : 0,
   }).format(value)
+/** What the metals themselves can do to whoever welds them. */
+const cautions = computed(() => [
+  ...new Set(
+    [MATERIALS[joint.materialA].caution, MATERIALS[joint.materialB].caution].filter((one) => one !== null),
+  ),
+])
 const overWords = computed(() => {
   const over = fillet.value?.overWeld
   if (!over) return ''
@@ -62,7 +69,7 @@ const overWords = computed(() => {
       </h3>
       <p>{{ fillet.says }}</p>
       <dl>
-        <dt>Least by the code’s table</dt>
+        <dt>Least by the code’s table, for the thicker part</dt>
         <dd>{{ print(fillet.minimumMm, 'mm') }}</dd>
         <dt>Bead as wide as the plate (shop rule, not for code work)</dt>
         <dd>{{ print(Number(fillet.beadAsWideMm.toFixed(2)), 'mm') }}</dd>
@@ -110,29 +117,71 @@ const overWords = computed(() => {
       </ul>
       <p v-for="line in pair.preparation" :key="line" class="quiet">{{ line }}</p>
       <p v-if="pair.preheat" class="quiet">{{ pair.preheat.says }}</p>
+      <p v-for="caution in cautions" :key="caution" class="caution"><strong>Caution</strong> {{ caution }}</p>
     </section>
 
-    <section v-if="summary">
-      <h3>This weld</h3>
-      <dl>
-        <dt>Current it wants</dt>
-        <dd>{{ print(Math.round(summary.wantedA), 'A') }}</dd>
-        <dt>Burns through above about</dt>
-        <dd>{{ print(Math.round(summary.burnThroughA), 'A') }}</dd>
-        <dt>Passes</dt>
-        <dd>{{ summary.passes }}</dd>
-        <dt>One weld runs</dt>
-        <dd>{{ print(summary.runMm, 'mm length') }}</dd>
-        <template v-if="summary.arcS !== null">
-          <dt>Arc, whole job</dt>
-          <dd>{{ print(summary.arcS, 's') }}</dd>
-        </template>
-      </dl>
+    <section>
+      <h3>Current it wants</h3>
+      <table>
+        <thead>
+          <tr>
+            <th scope="col">By</th>
+            <th scope="col" class="number">Wants</th>
+            <th scope="col" class="number">Burns at</th>
+            <th scope="col" class="number">Passes</th>
+          </tr>
+        </thead>
+        <tbody>
+          <tr
+            v-for="want in advice.wants"
+            :key="want.process"
+            :class="{ chosen: want.process === setUp?.process }"
+          >
+            <th scope="row">{{ PROCESSES[want.process].workshopWord }}</th>
+            <td class="number">{{ print(Math.round(want.wantedA), 'A') }}</td>
+            <td class="number">{{ print(Math.round(want.burnThroughA), 'A') }}</td>
+            <td class="number">{{ want.passes }}</td>
+          </tr>
+        </tbody>
+      </table>
+      <p v-if="summary" class="quiet">
+        One weld runs {{ print(summary.runMm, 'mm length')
+        }}<template v-if="summary.arcS !== null"
+          >; arc for the whole job {{ print(summary.arcS, 's') }}</template
+        >.
+      </p>
     </section>
   </div>
 </template>
 
 <style scoped>
+table {
+  border-collapse: collapse;
+}
+table th {
+  font-weight: 400;
+  padding: 1px 0;
+  text-align: left;
+}
+thead th {
+  color: var(--ink-2);
+  font-size: var(--text-s);
+}
+th.number,
+td.number {
+  padding-left: 8px;
+  text-align: right;
+  white-space: nowrap;
+}
+.chosen {
+  box-shadow:
+    -6px 0 var(--sheet),
+    -9px 0 var(--copper);
+  font-weight: 700;
+}
+.chosen th {
+  font-weight: 700;
+}
 .advice {
   display: grid;
   gap: 10px;

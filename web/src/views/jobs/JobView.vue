@@ -1,8 +1,17 @@
 <script setup lang="ts">
-import { type FitInput, type Job, type Joint, partsOf, printValue, withUniqueIds } from '@brannik/core'
+import {
+  type FitInput,
+  type Job,
+  type Joint,
+  jointWorking,
+  partsOf,
+  printValue,
+  withUniqueIds,
+} from '@brannik/core'
 import { computed, nextTick, ref, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import SectionDrawing from '../../charts/SectionDrawing.vue'
+import WorkingDrawer, { type Opened } from '../../components/WorkingDrawer.vue'
 import { useNotice } from '../../stores/notice.ts'
 import { useFitOf } from '../../stores/useFitOf.ts'
 import { useWorkspace } from '../../stores/workspace.ts'
@@ -50,6 +59,28 @@ const wire = computed(() => (parts.value?.ok ? parts.value.parts.wire : null))
 const metalG = computed(() => fit.value?.joints.reduce((sum, one) => sum + one.metalG, 0) ?? null)
 const arcS = computed(() => fit.value?.joints.reduce((sum, one) => sum + (one.arcS ?? 0), 0) ?? null)
 const weldCount = computed(() => job.value?.joints.reduce((sum, { count }) => sum + count, 0) ?? 0)
+
+const openFigure = ref<{ id: string; figure: 'wanted' | 'metal' } | null>(null)
+const opened = computed<Opened | null>(() => {
+  const asked = openFigure.value
+  const working = asked && input.value ? jointWorking(input.value, asked.id) : null
+  if (!asked || !working) return null
+  const number = (job.value?.joints.findIndex(({ id }) => id === asked.id) ?? 0) + 1
+  const { value, steps } = working[asked.figure]
+  const says =
+    asked.figure === 'wanted'
+      ? `One pass wants ${printValue(value, 'A', workspace.system)}. A starting point: weld a coupon and look.`
+      : `${printValue(value, 'g', workspace.system)} of weld metal over the whole job.`
+  return {
+    key: `${asked.id} ${asked.figure}`,
+    title: `Weld ${number}`,
+    verdict: null,
+    says,
+    restsOn: '',
+    mends: [],
+    working: steps,
+  }
+})
 
 function change(part: Partial<Job>, what: string): void {
   if (job.value)
@@ -201,6 +232,7 @@ async function addAtEnd(): Promise<void> {
         @add="add"
         @remove="remove"
         @move="move"
+        @open="(id, figure) => (openFigure = { id, figure })"
       />
       <div v-else class="sheet">
         <SequenceList :job="job" :fit="fit" @move="move" @joint="patchJoint" @job="change" />
@@ -217,6 +249,7 @@ async function addAtEnd(): Promise<void> {
         />
       </aside>
     </div>
+    <WorkingDrawer :opened="opened" @close="openFigure = null" />
     <ImportDialog v-model="importing" @take="takeImport" />
   </div>
 </template>

@@ -36,6 +36,7 @@ const emit = defineEmits<{
   add: [after: number]
   remove: [id: string]
   move: [from: number, to: number]
+  open: [id: string, figure: 'wanted' | 'metal']
 }>()
 
 const ROW = 34
@@ -140,14 +141,28 @@ defineExpose({ focusCell })
                 :accept="(read) => accept(joint, cell.name, read)"
               />
             </div>
-            <span role="cell" class="number">{{
-              summaries.has(joint.id)
-                ? printValue(Math.round(summaries.get(joint.id)?.wantedA ?? 0), 'A', system)
-                : '–'
-            }}</span>
-            <span role="cell" class="number">{{
-              summaries.has(joint.id) ? printValue(summaries.get(joint.id)?.metalG ?? 0, 'g', system) : '–'
-            }}</span>
+            <span role="cell" class="number">
+              <button
+                v-if="summaries.has(joint.id)"
+                class="figure"
+                :aria-label="`Current of weld ${index + 1}: how it was worked out`"
+                @click.stop="emit('open', joint.id, 'wanted')"
+              >
+                {{ printValue(Math.round(summaries.get(joint.id)?.wantedA ?? 0), 'A', system) }}
+              </button>
+              <template v-else>–</template>
+            </span>
+            <span role="cell" class="number">
+              <button
+                v-if="summaries.has(joint.id)"
+                class="figure"
+                :aria-label="`Weld metal of weld ${index + 1}: how it was worked out`"
+                @click.stop="emit('open', joint.id, 'metal')"
+              >
+                {{ printValue(summaries.get(joint.id)?.metalG ?? 0, 'g', system) }}
+              </button>
+              <template v-else>–</template>
+            </span>
             <span role="cell">
               <button
                 class="remove"
@@ -202,6 +217,16 @@ defineExpose({ focusCell })
 .selected {
   background: var(--sunk);
   box-shadow: inset 3px 0 var(--copper);
+}
+.figure {
+  background: none;
+  border: 0;
+  color: inherit;
+  cursor: pointer;
+  padding: 0;
+}
+.figure:hover {
+  text-decoration: underline;
 }
 .remove {
   background: none;
