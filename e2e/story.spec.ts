@@ -138,12 +138,12 @@ test('a server killed between edit and save loses nothing that was typed', async
   await openFit(page, server, 'picking-platform')
   await saved(page)
   await server.kill()
-  await page.getByLabel('Welds').fill('44')
+  await page.getByLabel('Welds', { exact: true }).fill('44')
   await expect(page.getByText('Not saved: the server does not answer')).toBeVisible()
   await server.start()
   // The page is opened anew: what was typed comes from the browser, and is stored now.
   await page.reload()
-  await expect(page.getByLabel('Welds')).toHaveValue('44')
+  await expect(page.getByLabel('Welds', { exact: true })).toHaveValue('44')
   await saved(page)
   await expect.poll(async () => (await server.record<Job>('jobs/picking-platform')).joints[1]?.count).toBe(44)
 })
@@ -151,7 +151,7 @@ test('a server killed between edit and save loses nothing that was typed', async
 test('a server that comes back is found by itself, without a reload', async ({ page, server }) => {
   await openFit(page, server, 'picking-platform')
   await server.kill()
-  await page.getByLabel('Welds').fill('31')
+  await page.getByLabel('Welds', { exact: true }).fill('31')
   await expect(page.getByText('Not saved:')).toBeVisible()
   await server.start()
   await page.getByRole('button', { name: 'Retry' }).click()
@@ -169,7 +169,7 @@ test('an edit elsewhere meanwhile is not overwritten unasked', async ({ page, se
     headers: { 'Content-Type': 'application/json', 'If-Match': `"${version}"` },
     body: JSON.stringify({ ...record, quantity: 5 }),
   })
-  await page.getByLabel('Welds').fill('9')
+  await page.getByLabel('Welds', { exact: true }).fill('9')
   await expect(page.getByText('Changed elsewhere meanwhile.')).toBeVisible()
   expect((await server.record<Job>('jobs/tank-manifold')).quantity).toBe(5)
   await page.getByRole('button', { name: 'Take the stored one' }).click()

@@ -1,5 +1,5 @@
 /** Saves records as they change: soon after the last edit, one at a time each, again when a save fails. */
-import { reactive } from 'vue'
+import { markRaw, reactive } from 'vue'
 import { createRecord, replaceRecord, RequestFailed, type Stored } from '../api/client.ts'
 import { dropDraft, keepDraft } from './drafts.ts'
 
@@ -88,7 +88,7 @@ export function createSaver(stored: (key: string, version: number) => void) {
       const entry = entries.get(key) ?? {
         path,
         isNew: version === 0,
-        record,
+        record: markRaw(record),
         version,
         state: 'waiting' as const,
         says: '',
@@ -98,7 +98,8 @@ export function createSaver(stored: (key: string, version: number) => void) {
       entries.set(key, entry)
       const live = entries.get(key)
       if (!live) return
-      live.record = record
+      // Only its state is watched: a list of hundreds of welds need not be.
+      live.record = markRaw(record)
       keepDraft(key, { record, version: live.version })
       if (live.state === 'saving' || live.state === 'conflict') return
       live.state = 'waiting'

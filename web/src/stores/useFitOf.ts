@@ -18,23 +18,34 @@ const inWorker = (): Remote<FitWorker> => {
 export function useFitOf(input: Ref<FitInput | null>, options: Ref<FitOptions>) {
   const fit = shallowRef<Fit | null>(null)
   const isComputing = ref(false)
-  let asked = 0
+  /** What came while the worker was busy; only the last of it is worth fitting. */
+  let next: { input: FitInput; options: FitOptions } | null = null
+  let current: FitInput | null = null
+
+  async function work(): Promise<void> {
+    while (next) {
+      const { input: mine, options: wanted } = next
+      next = null
+      const answer = await inWorker().fit(mine, wanted)
+      // A small job, or none, may have taken its place meanwhile.
+      if (current === mine || next !== null) fit.value = answer
+    }
+    isComputing.value = false
+  }
 
   watch(
     [input, options],
-    async ([now, wanted]) => {
-      asked += 1
-      const mine = asked
+    ([now, wanted]) => {
+      current = now
       if (!now || now.job.joints.length <= SMALL) {
+        next = null
         fit.value = now ? fitJob(now, wanted) : null
-        isComputing.value = false
         return
       }
+      next = { input: now, options: wanted }
+      if (isComputing.value) return
       isComputing.value = true
-      const answer = await inWorker().fit(now, wanted)
-      if (mine !== asked) return
-      fit.value = answer
-      isComputing.value = false
+      void work()
     },
     { immediate: true, flush: 'sync' },
   )

@@ -237,7 +237,7 @@ async function addAtEnd(): Promise<void> {
       <div v-else class="sheet">
         <SequenceList :job="job" :fit="fit" @move="move" @joint="patchJoint" @job="change" />
       </div>
-      <aside v-if="selected" class="sheet beside" aria-label="The weld in hand">
+      <aside v-if="selected" class="sheet beside" tabindex="0" aria-label="The weld in hand">
         <SectionDrawing :joint="selected" />
         <AdvicePanel
           :job="job"
