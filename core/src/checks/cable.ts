@@ -1,8 +1,7 @@
 /** Whether the circuit's cable carries what this job draws. */
-import { computed } from '../model/source.ts'
-import { term } from '../model/working.ts'
 import { effectiveInputA, effectiveInputSteps } from '../supply/inputCurrent.ts'
 import { smallestConductor } from '../supply/ruleBook.ts'
+import { ampacityStep } from './ampacityStep.ts'
 import { type Check, judge, unknownFinding } from './check.ts'
 
 const NAME = { check: 'cable', title: 'Cable, this job' }
@@ -25,13 +24,7 @@ export const cable: Check = (context) => {
     working: [
       ...duty.steps,
       ...effectiveInputSteps(draw, governing.wanted.value, duty.value),
-      {
-        says: 'What the cable carries',
-        formula: 'ampacity by size',
-        terms: [term('size', 'conductor', circuit.conductorSize, '', computed('circuit'))],
-        result: { symbol: 'ampacity', value: ampacity.value, unit: 'A' },
-        source: ampacity.source,
-      },
+      ampacityStep(circuit.conductorSize, ampacity),
     ],
     mends: () => {
       const size = smallestConductor(rules, demandA)

@@ -1,9 +1,10 @@
 /** Whether the cable is large enough for this machine by the rule book, whatever the job. */
 import { dutyAtCurrentPct } from '../duty/curve.ts'
-import { computed, dataPlate } from '../model/source.ts'
+import { dataPlate } from '../model/source.ts'
 import { type Step, term } from '../model/working.ts'
 import { plateInputA } from '../supply/plateInput.ts'
 import { smallestConductor } from '../supply/ruleBook.ts'
+import { ampacityStep } from './ampacityStep.ts'
 import { type Check, judge, unknownFinding } from './check.ts'
 
 const NAME = { check: 'conductor-rule', title: 'Cable, by the rule' }
@@ -46,16 +47,7 @@ export const conductorRule: Check = (context) => {
     restsOn: 'NEC 630.11(A), 310.16',
     wants: 'The machine asks for a cable of',
     gives: `${circuit.conductorSize} carries`,
-    working: [
-      step,
-      {
-        says: 'What the cable carries',
-        formula: 'ampacity by size',
-        terms: [term('size', 'conductor', circuit.conductorSize, '', computed('circuit'))],
-        result: { symbol: 'ampacity', value: ampacity.value, unit: 'A' },
-        source: ampacity.source,
-      },
-    ],
+    working: [step, ampacityStep(circuit.conductorSize, ampacity)],
     mends: () => {
       const size = smallestConductor(rules, demandA)
       return size === null ? [] : [{ says: `Cable of at least ${size}, by an electrician` }]

@@ -16,10 +16,13 @@ const read = (change: Partial<Joint>, understood: string): TextRead => ({ ok: tr
 const fail = (message: string): TextRead => ({ ok: false, message })
 const plain = (text: string): string => text.trim().replace(/\s+/g, ' ')
 
-/** `4 x 18 in`, `4 @ 18`, `18 in` */
+/** `4 x 18 in`, `4 @ 18`, `18 in`; `4 x round` where the tube makes the length */
 export function readWelds(text: string, system: UnitSystem): TextRead {
   const written = plain(text)
   const parts = /^(\d+)\s*(?:[x×*@]|pcs|off|of)\s*(.+)$/i.exec(written)
+  const round = /^(\d+)\s*[x×*@]\s*round$/i.exec(written)
+  if (round && Number(round[1]) >= 1 && Number(round[1]) <= 100_000)
+    return read({ count: Number(round[1]) }, `${round[1]} × round`)
   if (/^\d+\s*[x×*@]$/i.test(written))
     return fail(`“${written}”: the length is missing. Write for example 4 x 18 in.`)
   const count = parts ? Number(parts[1]) : 1
@@ -31,8 +34,12 @@ export function readWelds(text: string, system: UnitSystem): TextRead {
   return read({ count, lengthMm: length.value }, `${count} × ${length.understood}`)
 }
 
+/** Kinds whose length follows from a diameter. */
+const isRound = ({ kind, around }: Joint): boolean =>
+  around || kind === 'saddle' || kind === 'plug' || kind === 'slot'
+
 export const printWelds = (joint: Joint, system: UnitSystem): string =>
-  `${joint.count} x ${printQuantity('length', joint.lengthMm, system)}`
+  `${joint.count} x ${isRound(joint) ? 'round' : printQuantity('length', joint.lengthMm, system)}`
 
 /** `T`, `lap`, `V 60`, `bevel 45`, `tube to plate` */
 export function readJoint(text: string): TextRead {

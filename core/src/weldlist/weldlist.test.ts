@@ -29,6 +29,7 @@ describe('what people write in a weld line', () => {
     ['12 @ 2 ft', { count: 12, lengthMm: 609.6 }],
     ['18 in', { count: 1, lengthMm: 457.2 }],
     ['2x450 mm', { count: 2, lengthMm: 450 }],
+    ['6 x round', { count: 6 }],
   ])('welds “%s”', (written, expected) => {
     expect(change(text.readWelds(written, 'imperial'))).toEqual(near(expected))
   })

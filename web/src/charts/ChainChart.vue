@@ -30,7 +30,7 @@ const topA = computed(() => {
 const y = computed(() => scaleLinear([0, topA.value * 1.04], [height.value - BOTTOM, TOP]))
 const x = computed(() => scaleBand(columns.value, [GUTTER, Math.max(width.value, 320)]))
 const middle = (id: string): number => (x.value(id) ?? 0) + x.value.bandwidth() / 2
-const ticks = computed(() => y.value.ticks(4))
+const ticks = computed(() => y.value.ticks(6))
 const wantedY = computed(() => y.value(chain.wantedA))
 
 interface Bar {
@@ -77,6 +77,9 @@ function labelY({ top, bottom }: Bar): number {
     ? wantedY.value + 22
     : inside
 }
+/** In the gap's middle; above the line where the gap has no room for it. */
+const gapLabelY = ({ from, to }: { from: number; to: number }): number =>
+  Math.abs(to - from) > 24 ? (from + to) / 2 + 5 : Math.min(from, to) - 6
 /** Whole amperes, but for the smallest. */
 const amps = (value: number): string => (value < 10 ? printNumber(value, 2) : `${Math.round(value)}`)
 
@@ -161,7 +164,7 @@ const valueWords = ({ highA, lowA, missing }: ChainLink): string =>
         <g v-for="bar in bars" :key="`gap ${bar.link.id}`" class="gap">
           <template v-if="bar.gap">
             <line :x1="bar.x" :x2="bar.x" :y1="bar.gap.from" :y2="bar.gap.to" />
-            <text :x="bar.x + 8" :y="(bar.gap.from + bar.gap.to) / 2 + 5">{{ bar.gap.says }}</text>
+            <text :x="bar.x + 8" :y="gapLabelY(bar.gap)">{{ bar.gap.says }}</text>
           </template>
         </g>
       </svg>

@@ -54,10 +54,11 @@ function onInput(event: Event): void {
 </script>
 
 <template>
-  <div class="count" :class="{ wrong: problem !== null }">
+  <div class="count">
     <label v-if="label" :for="id" class="label">{{ label }}</label>
     <input
       :id="id"
+      class="field"
       :value="text"
       type="text"
       inputmode="decimal"
@@ -70,7 +71,7 @@ function onInput(event: Event): void {
       @focus="focused = true"
       @blur="focused = false"
     />
-    <p v-if="problem" :id="`${id}-says`" class="bubble" role="alert">{{ problem }}</p>
+    <p v-if="problem" :id="`${id}-says`" class="bubble problem" role="alert">{{ problem }}</p>
   </div>
 </template>
 
@@ -79,41 +80,5 @@ function onInput(event: Event): void {
   display: grid;
   min-width: 0;
   position: relative;
-}
-input {
-  background: var(--sheet);
-  border: 1px solid var(--line-strong);
-  border-radius: var(--radius);
-  color: var(--ink);
-  height: 32px;
-  min-width: 0;
-  padding: 0 6px;
-  width: 100%;
-}
-input:focus {
-  border-color: var(--copper);
-  outline: 1px solid var(--copper);
-  outline-offset: 0;
-}
-input::placeholder {
-  color: var(--ink-3);
-}
-.wrong input {
-  border-color: var(--short);
-  outline: 1px solid var(--short);
-}
-.bubble {
-  background: var(--sheet);
-  border: 1px solid var(--short);
-  border-radius: var(--radius);
-  color: var(--short);
-  font-size: var(--text-s);
-  left: 0;
-  max-width: 300px;
-  padding: 4px 8px;
-  position: absolute;
-  top: calc(100% + 3px);
-  width: max-content;
-  z-index: 20;
 }
 </style>

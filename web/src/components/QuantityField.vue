@@ -66,10 +66,11 @@ function onBlur(): void {
 </script>
 
 <template>
-  <div class="quantity" :class="{ wrong: problem !== null }">
+  <div class="quantity">
     <label :for="id" class="label">{{ label }}</label>
     <input
       :id="id"
+      class="field"
       :value="text"
       type="text"
       inputmode="text"
@@ -92,45 +93,5 @@ function onBlur(): void {
   display: grid;
   min-width: 0;
   position: relative;
-}
-input {
-  background: var(--sheet);
-  border: 1px solid var(--line-strong);
-  border-radius: var(--radius);
-  color: var(--ink);
-  height: 32px;
-  min-width: 0;
-  padding: 0 6px;
-  width: 100%;
-}
-input:focus {
-  border-color: var(--copper);
-  outline: 1px solid var(--copper);
-  outline-offset: 0;
-}
-input::placeholder {
-  color: var(--ink-3);
-}
-.wrong input {
-  border-color: var(--short);
-  outline: 1px solid var(--short);
-}
-.bubble {
-  background: var(--sheet);
-  border: 1px solid var(--line-strong);
-  border-radius: var(--radius);
-  font-size: var(--text-s);
-  left: 0;
-  max-width: 300px;
-  min-width: 100%;
-  padding: 4px 8px;
-  position: absolute;
-  top: calc(100% + 3px);
-  width: max-content;
-  z-index: 20;
-}
-.problem {
-  border-color: var(--short);
-  color: var(--short);
 }
 </style>

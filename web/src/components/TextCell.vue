@@ -64,8 +64,8 @@ const hint = computed(() =>
       @blur="onBlur"
       @keydown.esc.stop="onEscape"
     />
-    <p v-if="problem" :id="id" class="bubble" role="alert">{{ problem }}</p>
-    <p v-else-if="hint" :id="id" class="bubble hint">{{ hint }}</p>
+    <p v-if="problem" :id="id" class="bubble problem" role="alert">{{ problem }}</p>
+    <p v-else-if="hint" :id="id" class="bubble">{{ hint }}</p>
   </div>
 </template>
 
@@ -94,24 +94,5 @@ input:focus {
 }
 .wrong input {
   border-color: var(--short);
-}
-.bubble {
-  background: var(--sheet);
-  border: 1px solid var(--short);
-  border-radius: var(--radius);
-  color: var(--short);
-  font-size: var(--text-s);
-  left: 0;
-  max-width: 320px;
-  padding: 4px 8px;
-  position: absolute;
-  top: calc(100% + 2px);
-  white-space: normal;
-  width: max-content;
-  z-index: 20;
-}
-.hint {
-  border-color: var(--line-strong);
-  color: var(--ink);
 }
 </style>

@@ -56,8 +56,13 @@ const valueOf = (event: Event): string => (event.target as HTMLInputElement).val
   <div class="header">
     <label class="name">
       <span class="label">Job</span>
-      <input :value="job.name" :aria-invalid="nameProblem !== ''" @input="setName(valueOf($event))" />
-      <span v-if="nameProblem" class="problem" role="alert">{{ nameProblem }}</span>
+      <input
+        class="field"
+        :value="job.name"
+        :aria-invalid="nameProblem !== ''"
+        @input="setName(valueOf($event))"
+      />
+      <span v-if="nameProblem" class="bubble problem" role="alert">{{ nameProblem }}</span>
     </label>
     <CountField
       label="Pieces"
@@ -69,6 +74,7 @@ const valueOf = (event: Event): string => (event.target as HTMLInputElement).val
     <label class="wide">
       <span class="label">Due</span>
       <input
+        class="field"
         type="date"
         :value="job.dueOn ?? ''"
         @change="emit('change', { dueOn: valueOf($event) || null }, 'due date')"
@@ -77,6 +83,7 @@ const valueOf = (event: Event): string => (event.target as HTMLInputElement).val
     <label class="middle">
       <span class="label">Place</span>
       <select
+        class="field"
         :value="job.place"
         @change="emit('change', { place: valueOf($event) as Job['place'] }, 'place')"
       >
@@ -98,6 +105,7 @@ const valueOf = (event: Event): string => (event.target as HTMLInputElement).val
     <label class="middle">
       <span class="label">How good</span>
       <select
+        class="field"
         :value="job.quality"
         @change="emit('change', { quality: valueOf($event) as Job['quality'] }, 'quality')"
       >
@@ -107,6 +115,7 @@ const valueOf = (event: Event): string => (event.target as HTMLInputElement).val
     <label class="wide">
       <span class="label">Fillets sized by</span>
       <select
+        class="field"
         :value="job.sizing"
         @change="emit('change', { sizing: valueOf($event) as Job['sizing'] }, 'sizing')"
       >
@@ -176,15 +185,7 @@ const valueOf = (event: Event): string => (event.target as HTMLInputElement).val
   min-width: 0;
   position: relative;
 }
-input:not([type='checkbox']),
-select {
-  background: var(--sheet);
-  border: 1px solid var(--line-strong);
-  border-radius: var(--radius);
-  color: var(--ink);
-  height: 32px;
-  min-width: 0;
-  padding: 0 6px;
+.header > label > .field {
   width: 100%;
 }
 .name input {
@@ -197,17 +198,6 @@ select {
 }
 .set-up {
   min-width: 0;
-}
-.problem {
-  background: var(--sheet);
-  border: 1px solid var(--short);
-  border-radius: var(--radius);
-  color: var(--short);
-  font-size: var(--text-s);
-  padding: 4px 8px;
-  position: absolute;
-  top: calc(100% + 2px);
-  z-index: 20;
 }
 @media (max-width: 1100px) {
   .header {

@@ -212,12 +212,12 @@ async function addAtEnd(): Promise<void> {
       </VMenu>
     </header>
     <JobHeader :job="job" @change="change" />
-    <div class="tabs">
-      <div role="tablist" aria-label="Welds or order">
+    <div class="bar">
+      <div class="tabs" role="tablist" aria-label="Welds or order">
         <button role="tab" :aria-selected="tab === 'welds'" @click="tab = 'welds'">Welds</button>
         <button role="tab" :aria-selected="tab === 'order'" @click="tab = 'order'">Order and times</button>
       </div>
-      <button v-if="tab === 'welds'" class="add" @click="addAtEnd">Add a weld</button>
+      <button v-if="tab === 'welds'" class="link-button add" @click="addAtEnd">Add a weld</button>
     </div>
     <div class="body">
       <WeldTable
@@ -293,28 +293,13 @@ header .plain-button {
   font-size: var(--text-s);
   padding: 1px 8px;
 }
-.tabs {
+.bar {
   border-bottom: 1px solid var(--line);
   display: flex;
-  gap: 4px;
+  justify-content: space-between;
 }
-.tabs button {
-  background: none;
-  border: 0;
-  border-bottom: 3px solid transparent;
-  color: var(--ink-2);
-  cursor: pointer;
-  padding: 4px 12px;
-}
-.tabs [aria-selected='true'] {
-  border-bottom-color: var(--copper);
-  color: var(--ink);
-  font-weight: 700;
-}
-.tabs .add {
-  margin-left: auto;
-  text-decoration: underline;
-  text-decoration-color: var(--line-strong);
+.add {
+  padding: 4px 0;
 }
 .body {
   display: grid;

@@ -85,7 +85,7 @@ function remove(job: Job): void {
   <section class="jobs">
     <header>
       <h1>Jobs</h1>
-      <div class="states" role="tablist" aria-label="Which jobs">
+      <div class="tabs states" role="tablist" aria-label="Which jobs">
         <button
           v-for="[id, word] in STATES"
           :key="id"
@@ -221,22 +221,7 @@ tbody .label {
   white-space: nowrap;
 }
 .states {
-  display: flex;
-  gap: 4px;
   margin-right: auto;
-}
-.states button {
-  background: none;
-  border: 0;
-  border-bottom: 3px solid transparent;
-  color: var(--ink-2);
-  cursor: pointer;
-  padding: 4px 10px;
-}
-.states [aria-selected='true'] {
-  border-bottom-color: var(--copper);
-  color: var(--ink);
-  font-weight: 700;
 }
 .file {
   align-items: center;
@@ -244,9 +229,6 @@ tbody .label {
 }
 .file:focus-within {
   outline: 2px solid var(--copper);
-}
-.problem {
-  color: var(--short);
 }
 @media (max-width: 900px) {
   table,

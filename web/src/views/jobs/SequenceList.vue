@@ -51,6 +51,7 @@ const valueOf = (event: Event): string => (event.target as HTMLSelectElement).va
       <label>
         <span class="label">Pieces are</span>
         <select
+          class="field"
           :value="job.handling"
           @change="emit('job', { handling: valueOf($event) as Job['handling'] }, 'handling')"
         >
@@ -59,7 +60,11 @@ const valueOf = (event: Event): string => (event.target as HTMLSelectElement).va
       </label>
       <label>
         <span class="label">Order</span>
-        <select :value="job.order" @change="emit('job', { order: valueOf($event) as Job['order'] }, 'order')">
+        <select
+          class="field"
+          :value="job.order"
+          @change="emit('job', { order: valueOf($event) as Job['order'] }, 'order')"
+        >
           <option value="piece-by-piece">each piece finished before the next</option>
           <option value="weld-by-weld">each weld on all pieces first</option>
         </select>
@@ -166,14 +171,6 @@ const valueOf = (event: Event): string => (event.target as HTMLSelectElement).va
 .total {
   margin-left: auto;
   padding-bottom: 5px;
-}
-select {
-  background: var(--sheet);
-  border: 1px solid var(--line-strong);
-  border-radius: var(--radius);
-  color: var(--ink);
-  height: 32px;
-  padding: 0 6px;
 }
 .row {
   align-items: center;

@@ -129,7 +129,7 @@ defineExpose({ focusCell })
               v-for="(cell, column) in CELLS"
               :key="cell.name"
               role="cell"
-              class="field"
+              class="entry"
               :data-column="column"
               @keydown="onKey($event, index, column)"
             >
@@ -196,7 +196,7 @@ defineExpose({ focusCell })
   border-bottom: 1px solid var(--line);
   display: grid;
   gap: 2px;
-  grid-template-columns: 24px 84px 104px minmax(0, 1.7fr) minmax(0, 1fr) 80px 88px 48px 60px 22px;
+  grid-template-columns: 24px 84px 104px minmax(0, 1.7fr) minmax(0, 1fr) 78px 80px 50px 76px 22px;
   height: 34px;
   padding: 0 8px;
 }
@@ -211,7 +211,7 @@ defineExpose({ focusCell })
   min-height: 0;
   overflow: hidden;
 }
-.field {
+.entry {
   min-width: 0;
 }
 .selected {
@@ -219,6 +219,7 @@ defineExpose({ focusCell })
   box-shadow: inset 3px 0 var(--copper);
 }
 .figure {
+  white-space: nowrap;
   background: none;
   border: 0;
   color: inherit;

@@ -94,6 +94,7 @@ const textOf = (event: Event): string => (event.target as HTMLInputElement).valu
       <label>
         <span class="label">Name</span>
         <input
+          class="field"
           :value="workspace.shop.name"
           :aria-invalid="Boolean(problems['name'])"
           @input="setName(textOf($event))"
@@ -115,6 +116,7 @@ const textOf = (event: Event): string => (event.target as HTMLInputElement).valu
       <label>
         <span class="label">Rule book for wiring</span>
         <select
+          class="field"
           :value="workspace.shop.ruleBook"
           @change="change({ ruleBook: 'north-american' }, 'rule book')"
         >
@@ -124,7 +126,7 @@ const textOf = (event: Event): string => (event.target as HTMLInputElement).valu
       <label>
         <span class="label">Currency</span>
         <input
-          class="narrow"
+          class="field narrow"
           :value="workspace.shop.currency"
           :aria-invalid="Boolean(problems['currency'])"
           @input="setCurrency(textOf($event))"
@@ -162,7 +164,7 @@ const textOf = (event: Event): string => (event.target as HTMLInputElement).valu
             <td class="value">
               <input
                 :id="`value-${key}`"
-                class="number"
+                class="field number"
                 inputmode="decimal"
                 :value="workspace.shop.assumptions[key] ?? definition.default"
                 :aria-invalid="Boolean(problems[key])"
@@ -221,19 +223,6 @@ legend {
   display: flex;
   gap: 6px;
   height: 32px;
-}
-input:not([type='radio']),
-select {
-  background: var(--sheet);
-  border: 1px solid var(--line-strong);
-  border-radius: var(--radius);
-  color: var(--ink);
-  height: 32px;
-  padding: 0 8px;
-}
-input[aria-invalid='true'] {
-  border-color: var(--short) !important;
-  outline: 1px solid var(--short);
 }
 .narrow {
   width: 72px;
@@ -295,7 +284,6 @@ th {
   font-weight: 700;
 }
 .problem {
-  color: var(--short);
   display: block;
   font-size: var(--text-s);
   max-width: 320px;

@@ -1,0 +1,136 @@
+// @vitest-environment happy-dom
+import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
+import { demoWorkspace, shopDocument } from '../testing/demo.ts'
+import { keepDraft, readDraft } from './drafts.ts'
+import { useWorkspace } from './workspace.ts'
+
+beforeEach(() => {
+  vi.useFakeTimers()
+})
+afterEach(() => {
+  vi.useRealTimers()
+  vi.unstubAllGlobals()
+})
+
+const frame = () => {
+  const job = useWorkspace().get('jobs', 'press-frame')
+  if (!job) throw new Error('the demo has no press frame')
+  return job
+}
+
+describe('loading', () => {
+  it('holds the shop, its shelf, its set-ups and its jobs by name', async () => {
+    const { workspace } = await demoWorkspace()
+    expect(workspace.state).toBe('ready')
+    expect(workspace.shop?.name).toBe('Tollgate Orchard Works')
+    expect(workspace.shelf.wires).toHaveLength(shopDocument.wires.length)
+    expect(workspace.jobs.map(({ name }) => name)).toEqual(
+      [...shopDocument.jobs.map(({ name }) => name)].sort(),
+    )
+    expect(workspace.system).toBe('imperial')
+  })
+
+  it('says why where the server does not answer', async () => {
+    const { workspace } = await demoWorkspace()
+    vi.stubGlobal('fetch', () => Promise.reject(new TypeError('down')))
+    await workspace.load()
+    expect(workspace.state).toBe('failed')
+    expect(workspace.failure).toBe('the server does not answer')
+  })
+
+  it('lays a draft over what the server has, and saves it', async () => {
+    const { workspace, sent } = await demoWorkspace()
+    keepDraft('jobs/press-frame', { record: { ...frame(), quantity: 11 }, version: 1 })
+    await workspace.load()
+    expect(workspace.get('jobs', 'press-frame')?.quantity).toBe(11)
+    await vi.advanceTimersByTimeAsync(700)
+    expect(sent.at(-1)).toMatchObject({ method: 'PUT', path: 'jobs/press-frame', body: { quantity: 11 } })
+    expect(readDraft('jobs/press-frame')).toBeNull()
+  })
+
+  it('drops a draft of a kind that there is none of', async () => {
+    const { workspace } = await demoWorkspace()
+    keepDraft('nails/one', { record: { id: 'one' }, version: 1 })
+    await workspace.load()
+    expect(readDraft('nails/one')).toBeNull()
+  })
+})
+
+describe('editing', () => {
+  it('changes at once and saves soon', async () => {
+    const { workspace, sent } = await demoWorkspace()
+    workspace.edit('jobs', 'press-frame', { ...frame(), quantity: 6 }, 'pieces')
+    expect(frame().quantity).toBe(6)
+    expect(sent).toEqual([])
+    await vi.advanceTimersByTimeAsync(700)
+    expect(sent).toHaveLength(1)
+  })
+
+  it('leaves what is made of the shelf alone when a job changes', async () => {
+    const { workspace } = await demoWorkspace()
+    const before = workspace.shelf
+    workspace.edit('jobs', 'press-frame', { ...frame(), quantity: 6 }, 'pieces')
+    expect(workspace.shelf).toBe(before)
+  })
+
+  it('makes a record that is new, and deletes one that is stored', async () => {
+    const { workspace, sent } = await demoWorkspace()
+    workspace.edit('jobs', 'gate', { ...frame(), id: 'gate', name: 'Gate' }, 'new job')
+    await vi.advanceTimersByTimeAsync(700)
+    expect(sent.at(-1)).toMatchObject({ method: 'POST', path: 'jobs' })
+    workspace.edit('jobs', 'loader-fork', null, 'deletion')
+    expect(workspace.get('jobs', 'loader-fork')).toBeNull()
+    await vi.advanceTimersByTimeAsync(10)
+    expect(sent.at(-1)).toMatchObject({ method: 'DELETE', path: 'jobs/loader-fork' })
+  })
+})
+
+describe('undo', () => {
+  it('goes back and forth, and says what it did', async () => {
+    const { workspace } = await demoWorkspace()
+    workspace.edit('jobs', 'press-frame', { ...frame(), quantity: 6 }, 'pieces of Press frame')
+    expect(workspace.undo()).toBe('pieces of Press frame')
+    expect(frame().quantity).toBe(4)
+    expect(workspace.redo()).toBe('pieces of Press frame')
+    expect(frame().quantity).toBe(6)
+    expect(workspace.redo()).toBeNull()
+  })
+
+  it('takes the keys of one field back together, another field by itself', async () => {
+    const { workspace } = await demoWorkspace()
+    for (const quantity of [1, 12, 120])
+      workspace.edit('jobs', 'press-frame', { ...frame(), quantity }, 'pieces')
+    workspace.edit('jobs', 'press-frame', { ...frame(), note: 'now' }, 'note')
+    workspace.undo()
+    expect(frame()).toMatchObject({ quantity: 120, note: shopDocument.jobs[0]?.note })
+    workspace.undo()
+    expect(frame().quantity).toBe(4)
+    expect(workspace.undo()).toBeNull()
+  })
+
+  it('brings back what was deleted, and takes away what was made', async () => {
+    const { workspace } = await demoWorkspace()
+    workspace.edit('jobs', 'loader-fork', null, 'deletion')
+    workspace.undo()
+    expect(workspace.get('jobs', 'loader-fork')?.name).toBe('Loader fork repair')
+    workspace.edit('jobs', 'gate', { ...frame(), id: 'gate' }, 'new job')
+    workspace.undo()
+    expect(workspace.get('jobs', 'gate')).toBeNull()
+  })
+
+  it('a new edit ends what could be done again', async () => {
+    const { workspace } = await demoWorkspace()
+    workspace.edit('jobs', 'press-frame', { ...frame(), quantity: 6 }, 'pieces')
+    workspace.undo()
+    workspace.edit('jobs', 'press-frame', { ...frame(), note: 'x' }, 'note')
+    expect(workspace.canRedo).toBe(false)
+  })
+})
+
+it('after a conflict the stored record can be taken', async () => {
+  const { workspace } = await demoWorkspace()
+  workspace.edit('jobs', 'press-frame', { ...frame(), quantity: 99 }, 'pieces')
+  await workspace.takeStored('jobs/press-frame')
+  expect(frame().quantity).toBe(4)
+  expect(readDraft('jobs/press-frame')).toBeNull()
+})

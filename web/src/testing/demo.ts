@@ -1,0 +1,76 @@
+/** For tests of the screens: the demo shop, and a workspace that holds it without a server. */
+import {
+  type Fit,
+  type FitInput,
+  fitJob,
+  inputOf,
+  type Job,
+  readDocument,
+  shopDocumentSchema,
+} from '@brannik/core'
+import { createPinia, setActivePinia } from 'pinia'
+import { vi } from 'vitest'
+import demo from '../../../demo/tollgate-orchard-works.json' with { type: 'json' }
+import { useWorkspace } from '../stores/workspace.ts'
+
+const read = readDocument(shopDocumentSchema, demo)
+if (!read.ok) throw new Error(JSON.stringify(read.problems))
+export const shopDocument = read.value
+
+export function inputFor(jobId: string): FitInput {
+  const { shop, jobs, setUps, format: _format, version: _version, ...shelf } = shopDocument
+  const job = jobs.find(({ id }) => id === jobId)
+  const setUp = setUps.find(({ id }) => id === job?.setUpId)
+  const answer = job && setUp ? inputOf({ shop, job, setUp, ...shelf }) : null
+  if (!answer?.ok) throw new Error(`the demo has no ${jobId} with a set-up`)
+  return answer.input
+}
+
+export const fitFor = (jobId: string): Fit => fitJob(inputFor(jobId))
+
+export const demoJob = (jobId: string): Job => inputFor(jobId).job
+
+const RECORDS: Record<string, readonly { id: string }[]> = {
+  circuits: shopDocument.circuits,
+  'power-sources': shopDocument.powerSources,
+  guns: shopDocument.guns,
+  wires: shopDocument.wires,
+  gases: shopDocument.gases,
+  tungstens: shopDocument.tungstens,
+  'set-ups': shopDocument.setUps,
+  jobs: shopDocument.jobs,
+}
+
+export interface Sent {
+  readonly method: string
+  readonly path: string
+  readonly body: unknown
+}
+
+/**
+ * A workspace with the demo shop in it.
+ * @returns the workspace, and what it has sent to the server, which answers every write with the next version
+ */
+export async function demoWorkspace() {
+  localStorage.clear()
+  setActivePinia(createPinia())
+  const sent: Sent[] = []
+  vi.stubGlobal('fetch', async (path: string, init: RequestInit = {}) => {
+    const method = init.method ?? 'GET'
+    const name = path.replace('/api/', '')
+    if (method === 'GET') {
+      if (name === 'shop') return Response.json({ version: 1, record: shopDocument.shop })
+      const one = /^([\w-]+)\/([\w-]+)$/.exec(name)
+      if (one)
+        return Response.json({ version: 5, record: RECORDS[one[1] ?? '']?.find(({ id }) => id === one[2]) })
+      return Response.json({ items: (RECORDS[name] ?? []).map((record) => ({ version: 1, record })) })
+    }
+    sent.push({ method, path: name, body: init.body === undefined ? null : JSON.parse(`${init.body}`) })
+    return method === 'DELETE'
+      ? new Response(null, { status: 204 })
+      : Response.json({ version: 2, record: {} })
+  })
+  const workspace = useWorkspace()
+  await workspace.load()
+  return { workspace, sent }
+}

@@ -1,0 +1,185 @@
+// @vitest-environment happy-dom
+import { type Fit, type Suggestion, suggest } from '@brannik/core'
+import { mount } from '@vue/test-utils'
+import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
+import WorkingDrawer from '../../components/WorkingDrawer.vue'
+import VerdictMark from '../../components/VerdictMark.vue'
+import { demoWorkspace, fitFor, inputFor, shopDocument } from '../../testing/demo.ts'
+import AnswerPanel from './AnswerPanel.vue'
+import CautionStrip from './CautionStrip.vue'
+import FindingsTable from './FindingsTable.vue'
+import { jobWords, jointWords, processWords } from './words.ts'
+
+let workspace: Awaited<ReturnType<typeof demoWorkspace>>['workspace']
+beforeEach(async () => {
+  workspace = (await demoWorkspace()).workspace
+})
+afterEach(() => {
+  vi.unstubAllGlobals()
+})
+
+const suggestionsFor = (jobId: string): readonly Suggestion[] => {
+  const { shop, job, setUp } = inputFor(jobId)
+  return suggest({ shop, shelf: shopDocument, setUps: shopDocument.setUps, job, setUp }, fitFor(jobId), 3)
+}
+const panel = (fit: Fit, suggestions: readonly Suggestion[] = []) => {
+  const chain = fit.chains.find(({ jointId }) => jointId === fit.governingJointId)
+  if (!chain) throw new Error('no chain')
+  return mount(AnswerPanel, { props: { fit, chain, suggestions } })
+}
+const headline = (fit: Fit) => panel(fit).get('[data-testid=headline]').text()
+
+describe('the answer', () => {
+  it('is what the first link lacks, where one is short', () => {
+    expect(headline(fitFor('press-frame'))).toBe('105 A short')
+    expect(panel(fitFor('press-frame')).text()).toContain('The power source gives out first.')
+  })
+
+  it('is what there is to spare, where all fits, with what the job uses', () => {
+    const wrapper = panel(fitFor('tank-manifold'))
+    expect(wrapper.get('[data-testid=headline]').text()).toBe('13 A to spare')
+    expect(wrapper.findAll('dt').map((term) => term.text())).toEqual([
+      'Rod used',
+      'Gas used',
+      'Tungsten used',
+      'Working time',
+    ])
+  })
+
+  it('counts the checks, where the amps fit and something else does not', () => {
+    const fit = fitFor('tank-manifold')
+    const broken = (verdict: 'short' | 'unknown'): Fit => ({
+      ...fit,
+      verdict,
+      findings: fit.findings.map((finding) =>
+        finding.check === 'polarity' ? { ...finding, verdict } : finding,
+      ),
+    })
+    expect(headline(broken('short'))).toBe('1 check short')
+    expect(headline(broken('unknown'))).toBe('1 not known')
+  })
+
+  it('offers each mend with what holds then, and tries it when it is pressed', async () => {
+    const suggestions = suggestionsFor('press-frame')
+    const wrapper = panel(fitFor('press-frame'), suggestions)
+    const buttons = wrapper.findAll('.mends button')
+    expect(buttons).toHaveLength(3)
+    expect(buttons[0]?.text()).toContain('Set-up: Yard, self-shielded')
+    expect(buttons[0]?.text()).toContain('tight')
+    await buttons[1]?.trigger('click')
+    expect(wrapper.emitted('apply')?.[0]).toEqual([suggestions[1]])
+  })
+
+  it('says so where nothing on the shelf mends it', () => {
+    expect(panel(fitFor('press-frame')).text()).toContain('Nothing on the shelf does')
+  })
+
+  it('names what is short or unknown beside the amps, and opens it', async () => {
+    const wrapper = panel(fitFor('press-frame'))
+    await wrapper.get('.besides button').trigger('click')
+    expect(wrapper.emitted('open')?.[0]).toMatchObject([{ check: 'gas-use' }])
+  })
+})
+
+describe('the findings', () => {
+  const table = (jobId: string, openCheck: string | null = null) =>
+    mount(FindingsTable, { props: { findings: fitFor(jobId).findings, openCheck } })
+
+  it('stand in two halves, every check once, in the order of the chain', () => {
+    const wrapper = table('press-frame')
+    const titles = wrapper.findAll('.title').map((button) => button.text())
+    expect(wrapper.findAll('table')).toHaveLength(2)
+    expect(titles).toEqual(fitFor('press-frame').findings.map(({ title }) => title))
+  })
+
+  it('print in the units of the shop', async () => {
+    expect(table('press-frame').text()).toContain('4.57 lb')
+    const { shop } = workspace
+    if (!shop) throw new Error('no shop')
+    workspace.edit('shop', shop.id, { ...shop, unitSystem: 'metric' }, 'units')
+    expect(table('press-frame').text()).toContain('2.07 kg')
+  })
+
+  it('open by row and by name, and show which is open', async () => {
+    const wrapper = table('press-frame', 'source-duty')
+    await wrapper.get('[data-testid=finding-polarity]').trigger('click')
+    expect(wrapper.emitted('open')).toHaveLength(1)
+    expect(wrapper.get('tr.open').text()).toContain('Source duty')
+  })
+})
+
+describe('a working', () => {
+  const open = (check: string) => {
+    const finding = fitFor('press-frame').findings.find((one) => one.check === check)
+    if (!finding) throw new Error(`no ${check}`)
+    return mount(WorkingDrawer, {
+      props: { opened: { key: check, ...finding } },
+      global: {
+        stubs: { RouterLink: { props: ['to'], template: '<a :data-to="JSON.stringify(to)"><slot /></a>' } },
+      },
+    })
+  }
+
+  it('shows every step with formula, result, terms and sources', () => {
+    const wrapper = open('wire-use')
+    const text = wrapper.text()
+    expect(wrapper.findAll('.steps li').length).toBeGreaterThan(3)
+    expect(text).toContain('A = z²/2 · (1 + c)')
+    expect(text).toContain('w = 4.57 lb')
+    expect(text).toContain('weld metal tables, usual allowance (from memory)')
+  })
+
+  it('leads to the assumption that can be changed', () => {
+    const link = open('wire-use').get('a')
+    expect(link.attributes('data-to')).toContain('#convexityPct')
+  })
+
+  it('offers the mends that can be tried, and tells the others', async () => {
+    const wrapper = open('thickness')
+    await wrapper.get('.mends button').trigger('click')
+    expect(wrapper.emitted('apply')?.[0]?.[0]).toMatchObject({ on: 'joint', change: { passes: 3 } })
+    expect(open('breaker-holds').get('.mends').text()).toContain('at least 35 A')
+  })
+})
+
+describe('marks and words', () => {
+  it.each(['fits', 'tight', 'short', 'unknown'] as const)(
+    '%s has a mark of its own and its word',
+    (verdict) => {
+      const all = (['fits', 'tight', 'short', 'unknown'] as const).map((one) =>
+        mount(VerdictMark, { props: { verdict: one } })
+          .get('svg')
+          .html(),
+      )
+      expect(new Set(all).size).toBe(4)
+      expect(mount(VerdictMark, { props: { verdict } }).text().toLowerCase()).toBe(verdict)
+    },
+  )
+
+  it('a mark alone still says its word', () => {
+    expect(
+      mount(VerdictMark, { props: { verdict: 'tight', word: false } })
+        .get('svg')
+        .attributes('aria-label'),
+    ).toBe('Tight')
+  })
+
+  it('say a job, a joint and a process as the workshop does', () => {
+    const { job, setUp } = inputFor('press-frame')
+    const [joint] = job.joints
+    if (!joint) throw new Error('no joint')
+    expect(jobWords(job, 'imperial')).toBe('4 pieces, structural, indoors')
+    expect(jobWords(inputFor('loader-fork').job, 'metric')).toBe(
+      '1 piece, structural, outdoors, wind 16 km/h',
+    )
+    expect(jointWords(joint, 'imperial')).toBe('T-joint in carbon steel, 24 × 8 in, horizontal')
+    expect(processWords(setUp)).toBe('MIG, short-circuit')
+  })
+
+  it('cautions stand with their topic', () => {
+    const wrapper = mount(CautionStrip, { props: { cautions: fitFor('pressing-tray').cautions } })
+    expect(wrapper.text()).toContain('hexavalent chromium')
+    expect(wrapper.text()).toContain('A TIG torch is live at open-circuit voltage')
+    expect(wrapper.text()).toContain('Lens shade at least 8')
+  })
+})

@@ -1,0 +1,191 @@
+// @vitest-environment happy-dom
+import { type Job, type Joint, readWelds } from '@brannik/core'
+import { mount } from '@vue/test-utils'
+import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
+import CountField from '../../components/CountField.vue'
+import TextCell from '../../components/TextCell.vue'
+import { demoJob, demoWorkspace, fitFor, inputFor } from '../../testing/demo.ts'
+import AdvicePanel from './AdvicePanel.vue'
+import SequenceList from './SequenceList.vue'
+
+beforeEach(async () => {
+  await demoWorkspace()
+})
+afterEach(() => {
+  vi.unstubAllGlobals()
+})
+
+describe('a cell of a weld line', () => {
+  const cell = (accept: (read: unknown) => string | null = () => null) =>
+    mount(TextCell, {
+      props: {
+        printed: '4 x 18 in',
+        label: 'Welds of weld 1',
+        read: (text: string) => readWelds(text, 'imperial'),
+        accept,
+      },
+    })
+
+  it('passes on what it reads and says how it understood it', async () => {
+    const accept = vi.fn(() => null)
+    const wrapper = cell(accept)
+    const input = wrapper.get('input')
+    await input.trigger('focus')
+    await input.setValue('6 @ 2 ft')
+    expect(accept).toHaveBeenCalledWith(
+      expect.objectContaining({ change: { count: 6, lengthMm: expect.closeTo(609.6, 6) } }),
+    )
+    expect(wrapper.text()).toBe('6 × 24 in')
+  })
+
+  it('keeps what it cannot read, and what was refused, with the reason', async () => {
+    const wrapper = cell(() => 'The length does not fit.')
+    const input = wrapper.get('input')
+    await input.trigger('focus')
+    await input.setValue('4 x')
+    expect(wrapper.get('[role=alert]').text()).toContain('the length is missing')
+    await input.setValue('4 x 20')
+    expect(wrapper.get('[role=alert]').text()).toBe('The length does not fit.')
+    await input.trigger('blur')
+    expect(input.element.value).toBe('4 x 20')
+  })
+
+  it('gives up on Escape', async () => {
+    const wrapper = cell()
+    const input = wrapper.get('input')
+    await input.trigger('focus')
+    await input.setValue('nonsense')
+    await input.trigger('keydown', { key: 'Escape' })
+    expect(input.element.value).toBe('4 x 18 in')
+    expect(wrapper.find('[role=alert]').exists()).toBe(false)
+  })
+
+  it('follows a change from elsewhere', async () => {
+    const wrapper = cell()
+    await wrapper.setProps({ printed: '9 x 1 in' })
+    expect(wrapper.get('input').element.value).toBe('9 x 1 in')
+  })
+})
+
+describe('a field for a count', () => {
+  const field = (props: object) =>
+    mount(CountField, {
+      props: { label: 'Welds', least: 1, most: 60, modelValue: 4 as number | null, ...props },
+    })
+
+  it.each([
+    ['0', 'from 1 to 60'],
+    ['61', 'from 1 to 60'],
+    ['2.5', 'whole number'],
+    ['four', 'whole number'],
+    ['-1', 'whole number'],
+    ['', 'is empty'],
+  ])('refuses “%s”', async (text, words) => {
+    const wrapper = field({})
+    await wrapper.get('input').setValue(text)
+    expect(wrapper.get('[role=alert]').text()).toContain(words)
+    expect(wrapper.emitted('update:modelValue')).toBeUndefined()
+  })
+
+  it('takes a comma for a point where decimals are meant', async () => {
+    const wrapper = field({ decimals: true })
+    await wrapper.get('input').setValue('2,5')
+    expect(wrapper.emitted('update:modelValue')?.at(-1)).toEqual([2.5])
+  })
+
+  it('may be empty where empty means something', async () => {
+    const wrapper = field({ optional: 'auto' })
+    await wrapper.get('input').setValue('')
+    expect(wrapper.emitted('update:modelValue')?.at(-1)).toEqual([null])
+    expect(wrapper.get('input').attributes('placeholder')).toBe('auto')
+  })
+})
+
+describe('advice on a weld', () => {
+  const advice = (jobId: string, index: number, change: Partial<Joint> = {}, job: Partial<Job> = {}) => {
+    const input = inputFor(jobId)
+    const joint = input.job.joints[index]
+    if (!joint) throw new Error('no such weld')
+    return mount(AdvicePanel, {
+      props: {
+        job: { ...input.job, ...job },
+        joint: { ...joint, ...change },
+        fit: fitFor(jobId),
+        setUp: input.setUp,
+        wire: input.wire,
+      },
+    })
+  }
+
+  it('shows over-welding in metal and money, and takes the recommended leg', async () => {
+    const wrapper = advice('press-screw-post', 1)
+    expect(wrapper.text()).toContain('over-welded')
+    expect(wrapper.get('.over-says').text()).toMatch(
+      /^2\.8 times the metal: .* about \$\d+\.\d\d of wire and time\.$/,
+    )
+    await wrapper.get('button').trigger('click')
+    expect(wrapper.emitted('leg')).toEqual([[expect.closeTo(4.7625, 9)]])
+  })
+
+  it('shows fillers with their reasons and those that are excluded', () => {
+    const text = advice('tank-manifold', 0).text()
+    expect(text).toContain('ER316L')
+    expect(text).toContain('not ER308L')
+    expect(text).toContain('hexavalent chromium')
+  })
+
+  it('says what must not be welded', () => {
+    expect(advice('press-frame', 0, { materialB: 'aluminium-7075' }).text()).toContain('must not be welded')
+    expect(advice('press-frame', 0, { materialA: 'cast-iron', materialB: 'cast-iron' }).text()).toContain(
+      'needs a procedure',
+    )
+  })
+
+  it('follows service and anodising', () => {
+    const hot = advice('picking-platform', 0, {}, { serviceTemperatureC: 90 })
+    expect(hot.text()).toContain('not ER5356')
+    expect(advice('picking-platform', 0, {}, { anodised: true }).text()).toContain('not ER4043')
+  })
+
+  it('lists the current by each process of the metal, the set-up’s marked', () => {
+    const wrapper = advice('press-frame', 0)
+    expect(wrapper.findAll('tbody tr')).toHaveLength(5)
+    expect(wrapper.get('tr.chosen').text()).toContain('MIG, short-circuit')
+  })
+})
+
+describe('the order of welding', () => {
+  const list = (jobId: string) => mount(SequenceList, { props: { job: demoJob(jobId), fit: fitFor(jobId) } })
+
+  it('lists the welds with their times, and adds them up for piece and batch', () => {
+    const wrapper = list('tank-manifold')
+    expect(wrapper.findAll('li')).toHaveLength(4)
+    expect(wrapper.get('.total').text()).toMatch(/49 min a piece, 1 h 39 min for 2/)
+  })
+
+  it('moves a weld by its buttons, not past the ends', async () => {
+    const wrapper = list('tank-manifold')
+    const moves = wrapper.findAll('.moves button')
+    expect(moves[0]?.attributes('disabled')).toBeDefined()
+    expect(moves.at(-1)?.attributes('disabled')).toBeDefined()
+    await moves[1]?.trigger('click')
+    expect(wrapper.emitted('move')).toEqual([[0, 1]])
+  })
+
+  it('takes a weld’s own times, handling and order', async () => {
+    const wrapper = list('tank-manifold')
+    await wrapper.get('[aria-label="Tacking of weld 2, s"]').setValue('90')
+    await wrapper.get('[aria-label="From weld 1 to the next, s"]').setValue('30')
+    expect(wrapper.emitted('joint')).toEqual([
+      ['branch', { tackS: 90 }, 'tacking'],
+      ['girth', { repositionS: 30 }, 'repositioning'],
+    ])
+    const [handling, order] = wrapper.findAll('select')
+    await handling?.setValue('hoisted')
+    await order?.setValue('weld-by-weld')
+    expect(wrapper.emitted('job')).toEqual([
+      [{ handling: 'hoisted' }, 'handling'],
+      [{ order: 'weld-by-weld' }, 'order'],
+    ])
+  })
+})
