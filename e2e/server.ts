@@ -1,4 +1,4 @@
-/** A whole server for one file of tests, on a database of its own, that can be killed and started again. */
+/** A whole server for each test, on a database of its own, that can be killed and started again. */
 import { type ChildProcess, spawn } from 'node:child_process'
 import { randomBytes } from 'node:crypto'
 import { createServer } from 'node:net'
@@ -71,23 +71,20 @@ export class Server {
   }
 }
 
-export const test = base.extend<object, { server: Server }>({
-  server: [
-    // eslint-disable-next-line no-empty-pattern -- Playwright reads what a fixture needs from this pattern
-    async ({}, use) => {
-      if (!CLUSTER) throw new Error('TEST_DATABASE_URL is not set: run npm test, or see CONTRIBUTING.md')
-      const name = `e2e_${randomBytes(6).toString('hex')}`
-      await administer(`create database ${name}`)
-      const databaseUrl = new URL(CLUSTER)
-      databaseUrl.pathname = `/${name}`
-      const server = new Server(await anyFreePort(), databaseUrl.href)
-      await server.start()
-      await use(server)
-      await server.kill()
-      await administer(`drop database ${name} with (force)`)
-    },
-    { scope: 'worker' },
-  ],
+export const test = base.extend<{ server: Server }>({
+  // eslint-disable-next-line no-empty-pattern -- Playwright reads what a fixture needs from this pattern
+  server: async ({}, use) => {
+    if (!CLUSTER) throw new Error('TEST_DATABASE_URL is not set: run npm test, or see CONTRIBUTING.md')
+    const name = `e2e_${randomBytes(6).toString('hex')}`
+    await administer(`create database ${name}`)
+    const databaseUrl = new URL(CLUSTER)
+    databaseUrl.pathname = `/${name}`
+    const server = new Server(await anyFreePort(), databaseUrl.href)
+    await server.start()
+    await use(server)
+    await server.kill()
+    await administer(`drop database ${name} with (force)`)
+  },
 })
 
 export { expect } from '@playwright/test'

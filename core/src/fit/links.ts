@@ -203,10 +203,21 @@ export function electrodeLink(context: FitContext): Link {
   }
 }
 
+/** Several checks and the chain look at the same links: they are made once a context, or once a joint of it. */
+const shared = new WeakMap<FitContext, readonly Link[]>()
+const byJoint = new WeakMap<JointFigures, readonly Link[]>()
+
+function remembered<K extends object, V>(known: WeakMap<K, V>, key: K, make: () => V): V {
+  const found = known.get(key)
+  if (found !== undefined) return found
+  const made = make()
+  known.set(key, made)
+  return made
+}
+
 /** The links in the order in which the amps pass them. */
-export const linksFor = (context: FitContext, figures: JointFigures): readonly Link[] => [
-  circuitLink(context, figures),
-  sourceLink(context),
-  gunLink(context),
-  electrodeLink(context),
-]
+export const linksFor = (context: FitContext, figures: JointFigures): readonly Link[] =>
+  remembered(byJoint, figures, () => [
+    circuitLink(context, figures),
+    ...remembered(shared, context, () => [sourceLink(context), gunLink(context), electrodeLink(context)]),
+  ])

@@ -46,7 +46,7 @@ function lengthColumn(
     read(text, { unit, system, row }) {
       if (text === '' && nullable) return ok(null)
       const bare = /^[\d.,/\s-]+$/.test(text)
-      const material = key === 'thicknessBMm' ? row.materialB : row.materialA
+      const material = key === 'thicknessBMm' ? (row.materialB ?? row.materialA) : row.materialA
       const parsed = parseQuantity(kind, bare && unit !== '' ? `${text} ${unit}` : text, {
         system,
         ...(material === undefined ? {} : { metal: MATERIALS[material].gauge }),

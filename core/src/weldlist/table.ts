@@ -45,8 +45,6 @@ export function mapColumns(headings: readonly string[]): readonly MappedColumn[]
   })
 }
 
-const columnOf = (key: keyof Joint): Column | undefined => COLUMNS.find((column) => column.key === key)
-
 /** Spreadsheets hide a formula behind an apostrophe; it is not part of the text. */
 const unhide = (text: string): string => (/^'[=+\-@\t\r]/.test(text) ? text.slice(1) : text)
 
@@ -61,30 +59,36 @@ function completed(row: Partial<Joint>): Partial<Joint> {
   }
 }
 
+interface PlannedCell {
+  readonly column: Column
+  readonly unit: string
+  readonly index: number
+}
+
+/** The mapped cells in the order of COLUMNS: metals before thicknesses. */
+const planOf = (mapping: readonly MappedColumn[]): readonly PlannedCell[] =>
+  COLUMNS.flatMap((column) => {
+    const index = mapping.findIndex(({ key }) => key === column.key)
+    return index < 0 ? [] : [{ column, unit: mapping[index]?.unit ?? '', index }]
+  })
+
 function readRow(
   cells: readonly string[],
-  mapping: readonly MappedColumn[],
+  plan: readonly PlannedCell[],
   number: number,
   system: UnitSystem,
 ): RowRead {
   const problems: CellProblem[] = []
-  let row: Partial<Joint> = {}
-  const filled = mapping
-    .map((mapped, index) => ({ ...mapped, text: unhide((cells[index] ?? '').trim()) }))
-    // In the order of COLUMNS: metals before thicknesses.
-    .sort(
-      (a, b) => COLUMNS.findIndex(({ key }) => key === a.key) - COLUMNS.findIndex(({ key }) => key === b.key),
-    )
-  for (const { key, unit, text } of filled) {
-    const column = key === null ? undefined : columnOf(key)
-    if (!column || key === null) continue
-    // An empty cell takes the default, unless it says "none" for a field that may be empty.
-    const cell = column.read(text, { unit, system, row: completed(row) })
-    if (cell.ok) row = { ...row, [key]: cell.value }
-    else if (text !== '') problems.push({ key, message: cell.message })
+  const row: Record<string, unknown> = {}
+  for (const { column, unit, index } of plan) {
+    const text = unhide((cells[index] ?? '').trim())
+    const cell = column.read(text, { unit, system, row: row as Partial<Joint> })
+    if (cell.ok) row[column.key] = cell.value
+    // An empty cell takes what is usual.
+    else if (text !== '') problems.push({ key: column.key, message: cell.message })
   }
   // What the file does not say is the usual; the preview shows it before anything enters.
-  const joint = completeJoint({ ...newJoint(`w${number}`), legMm: null, ...completed(row) })
+  const joint = completeJoint({ ...newJoint(`w${number}`), legMm: null, ...completed(row as Partial<Joint>) })
   if (problems.length > 0) return { number, joint: null, problems }
   const checked = readDocument(jointSchema, joint)
   if (checked.ok) return { number, joint: checked.value, problems: [] }
@@ -107,7 +111,8 @@ export function readTable(
   mapping: readonly MappedColumn[],
   system: UnitSystem,
 ): readonly RowRead[] {
-  return rows.map((cells, index) => readRow(cells, mapping, index + 1, system))
+  const plan = planOf(mapping)
+  return rows.map((cells, index) => readRow(cells, plan, index + 1, system))
 }
 
 /** Makes ids unique: a second `w1` becomes `w1-2`. */

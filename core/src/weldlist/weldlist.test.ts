@@ -140,6 +140,28 @@ describe('what people write in a weld line', () => {
     }
   })
 
+  it('metric and imperial entry give the same weld', () => {
+    fc.assert(
+      fc.property(
+        fc.integer({ min: 1, max: 96 }),
+        fc.integer({ min: 1, max: 48 }),
+        fc.integer({ min: 1, max: 400 }),
+        (thirtySeconds, legs, tenths) => {
+          const [t, z, l] = [thirtySeconds / 32 + 0.1, legs / 32 + 0.05, tenths / 10 + 0.1]
+          const inch = (inches: number) => `${inches} in`
+          const metric = (inches: number) => `${inches * 25.4} mm`
+          const entered = (write: (inches: number) => string, system: 'imperial' | 'metric') =>
+            [
+              text.readWelds(`3 x ${write(l)}`, system),
+              text.readParts(`${write(t)} 304`, steel, system),
+              text.readSize(write(z), steel, system),
+            ].map(change)
+          expect(entered(metric, 'metric')).toEqual(entered(inch, 'imperial').map(near))
+        },
+      ),
+    )
+  })
+
   it('never throws', () => {
     fc.assert(
       fc.property(fc.string({ unit: 'grapheme', maxLength: 40 }), (written) => {

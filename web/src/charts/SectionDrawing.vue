@@ -79,8 +79,13 @@ function drawn({ name, from, to, inPlace }: Dimension): Drawn {
   const { x, y, into } = view.value
   const mm = Math.hypot(to[0] - from[0], to[1] - from[1])
   const upright = Math.abs(to[0] - from[0]) < Math.abs(to[1] - from[1])
+  // Along itself a dimension keeps its length; across, it comes into the picture.
+  const place = (point: Point): Point => {
+    const [px, py] = into(point)
+    return inPlace ? point : upright ? [px, point[1]] : [point[0], py]
+  }
+  const [start, end] = [place(from), place(to)]
   const says = `${name} ${printQuantity('weldSize', mm, workspace.system)}`
-  const [start, end] = [into(from), into(to)]
   const [ax, ay, bx, by] = [x(start[0]), y(start[1]), x(end[0]), y(end[1])]
   if (inPlace) {
     const out = 1.25

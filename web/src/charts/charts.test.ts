@@ -1,7 +1,7 @@
 // @vitest-environment happy-dom
 import type { Chain, Joint } from '@brannik/core'
 import { flushPromises, mount } from '@vue/test-utils'
-import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
+import { beforeEach, describe, expect, it } from 'vitest'
 import { demoJob, demoWorkspace, fitFor } from '../testing/demo.ts'
 import ArcStrip from './ArcStrip.vue'
 import ChainChart from './ChainChart.vue'
@@ -11,9 +11,6 @@ import SectionDrawing from './SectionDrawing.vue'
 
 beforeEach(async () => {
   await demoWorkspace()
-})
-afterEach(() => {
-  vi.unstubAllGlobals()
 })
 
 const chainOf = (jobId: string): Chain => {

@@ -1,5 +1,5 @@
 /** The fit of a job as it changes: at once for a small one, in a worker for a large one, where the latest wins. */
-import { type Fit, type FitInput, fitJob, type FitOptions } from '@brannik/core'
+import { type Fit, type FitInput, fitJob, type FitOptions, type Plan, planJob } from '@brannik/core'
 import { type Remote, wrap } from 'comlink'
 import { type Ref, ref, shallowRef, watch } from 'vue'
 import type { FitWorker } from '../workers/fit.worker.ts'
@@ -15,20 +15,31 @@ const inWorker = (): Remote<FitWorker> => {
   return worker
 }
 
-export function useFitOf(input: Ref<FitInput | null>, options: Ref<FitOptions>) {
-  const fit = shallowRef<Fit | null>(null)
+interface Question<O> {
+  readonly input: FitInput
+  readonly options: O
+}
+
+/** @param here computes at once; @param away computes in the worker */
+function useLatest<T, O>(
+  input: Ref<FitInput | null>,
+  options: Ref<O>,
+  here: (input: FitInput, options: O) => T,
+  away: (input: FitInput, options: O) => Promise<T>,
+) {
+  const answer = shallowRef<T | null>(null)
   const isComputing = ref(false)
-  /** What came while the worker was busy; only the last of it is worth fitting. */
-  let next: { input: FitInput; options: FitOptions } | null = null
+  /** What came while the worker was busy; only the last of it is worth computing. */
+  let next: Question<O> | null = null
   let current: FitInput | null = null
 
   async function work(): Promise<void> {
     while (next) {
       const { input: mine, options: wanted } = next
       next = null
-      const answer = await inWorker().fit(mine, wanted)
+      const done = await away(mine, wanted)
       // A small job, or none, may have taken its place meanwhile.
-      if (current === mine || next !== null) fit.value = answer
+      if (current === mine || next !== null) answer.value = done
     }
     isComputing.value = false
   }
@@ -39,7 +50,7 @@ export function useFitOf(input: Ref<FitInput | null>, options: Ref<FitOptions>) 
       current = now
       if (!now || now.job.joints.length <= SMALL) {
         next = null
-        fit.value = now ? fitJob(now, wanted) : null
+        answer.value = now ? here(now, wanted) : null
         return
       }
       next = { input: now, options: wanted }
@@ -49,5 +60,13 @@ export function useFitOf(input: Ref<FitInput | null>, options: Ref<FitOptions>) 
     },
     { immediate: true, flush: 'sync' },
   )
-  return { fit, isComputing }
+  return { answer, isComputing }
 }
+
+/** The whole fit, for the view that shows its checks. */
+export const useFitOf = (input: Ref<FitInput | null>, options: Ref<FitOptions>) =>
+  useLatest<Fit, FitOptions>(input, options, fitJob, (now, wanted) => inWorker().fit(now, wanted))
+
+/** The figures by weld alone, for the view in which they are written. */
+export const usePlanOf = (input: Ref<FitInput | null>) =>
+  useLatest<Plan, null>(input, ref(null), planJob, (now) => inWorker().plan(now))

@@ -1,7 +1,7 @@
 // @vitest-environment happy-dom
 import { type Fit, type Suggestion, suggest } from '@brannik/core'
 import { mount } from '@vue/test-utils'
-import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
+import { beforeEach, describe, expect, it } from 'vitest'
 import WorkingDrawer from '../../components/WorkingDrawer.vue'
 import VerdictMark from '../../components/VerdictMark.vue'
 import { demoWorkspace, fitFor, inputFor, shopDocument } from '../../testing/demo.ts'
@@ -13,9 +13,6 @@ import { jobWords, jointWords, processWords } from './words.ts'
 let workspace: Awaited<ReturnType<typeof demoWorkspace>>['workspace']
 beforeEach(async () => {
   workspace = (await demoWorkspace()).workspace
-})
-afterEach(() => {
-  vi.unstubAllGlobals()
 })
 
 const suggestionsFor = (jobId: string): readonly Suggestion[] => {

@@ -36,7 +36,7 @@ export function useFit(jobId: Ref<string>) {
     if (!shop || !job.value || !setUp.value || !parts.value?.ok) return null
     return { shop, job: job.value, setUp: setUp.value, ...parts.value.parts }
   })
-  const { fit } = useFitOf(
+  const { answer: fit } = useFitOf(
     input,
     computed(() => (chosenJointId.value === null ? {} : { chainsOf: [chosenJointId.value] })),
   )

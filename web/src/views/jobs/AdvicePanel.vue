@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import {
   assumptionsOf,
-  type Fit,
+  type Plan,
   type Job,
   type Joint,
   MATERIALS,
@@ -18,10 +18,10 @@ import { computed } from 'vue'
 import { useWorkspace } from '../../stores/workspace.ts'
 
 /** What to know of the weld in hand: its size, its filler, its preparation, where it burns through. */
-const { job, joint, fit, setUp, wire } = defineProps<{
+const { job, joint, plan, setUp, wire } = defineProps<{
   job: Job
   joint: Joint
-  fit: Fit | null
+  plan: Plan | null
   setUp: SetUp | null
   wire: Wire | null
 }>()
@@ -29,7 +29,7 @@ const emit = defineEmits<{ leg: [mm: number] }>()
 
 const workspace = useWorkspace()
 const print = (value: number, unit: string): string => printValue(value, unit, workspace.system)
-const summary = computed(() => fit?.joints.find(({ jointId }) => jointId === joint.id) ?? null)
+const summary = computed(() => plan?.joints.find(({ jointId }) => jointId === joint.id) ?? null)
 const advice = computed(() =>
   weldAdvice(
     joint,

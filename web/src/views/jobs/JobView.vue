@@ -13,7 +13,7 @@ import { useRoute, useRouter } from 'vue-router'
 import SectionDrawing from '../../charts/SectionDrawing.vue'
 import WorkingDrawer, { type Opened } from '../../components/WorkingDrawer.vue'
 import { useNotice } from '../../stores/notice.ts'
-import { useFitOf } from '../../stores/useFitOf.ts'
+import { usePlanOf } from '../../stores/useFitOf.ts'
 import { useWorkspace } from '../../stores/workspace.ts'
 import AdvicePanel from './AdvicePanel.vue'
 import ImportDialog from './ImportDialog.vue'
@@ -51,13 +51,10 @@ const input = computed<FitInput | null>(() => {
     ? { shop, job: job.value, setUp: setUp.value, ...parts.value.parts }
     : null
 })
-const { fit, isComputing } = useFitOf(
-  input,
-  computed(() => ({ mends: false })),
-)
+const { answer: plan, isComputing } = usePlanOf(input)
 const wire = computed(() => (parts.value?.ok ? parts.value.parts.wire : null))
-const metalG = computed(() => fit.value?.joints.reduce((sum, one) => sum + one.metalG, 0) ?? null)
-const arcS = computed(() => fit.value?.joints.reduce((sum, one) => sum + (one.arcS ?? 0), 0) ?? null)
+const metalG = computed(() => plan.value?.joints.reduce((sum, one) => sum + one.metalG, 0) ?? null)
+const arcS = computed(() => plan.value?.joints.reduce((sum, one) => sum + (one.arcS ?? 0), 0) ?? null)
 const weldCount = computed(() => job.value?.joints.reduce((sum, { count }) => sum + count, 0) ?? 0)
 
 const openFigure = ref<{ id: string; figure: 'wanted' | 'metal' } | null>(null)
@@ -168,7 +165,7 @@ async function addAtEnd(): Promise<void> {
         >
         <template v-if="arcS"> · arc {{ printValue(arcS, 's', workspace.system) }}</template>
         <template v-if="isComputing"> · working…</template>
-        <template v-if="!fit && !isComputing"> · choose a set-up to see current and metal</template>
+        <template v-if="!plan && !isComputing"> · choose a set-up to see current and metal</template>
       </p>
       <RouterLink class="plain-button main" :to="{ name: 'fit', params: { jobId: job.id } }">Fit</RouterLink>
       <VMenu location="bottom end" :transition="false">
@@ -226,7 +223,7 @@ async function addAtEnd(): Promise<void> {
         :joints="job.joints"
         :selected="selected?.id ?? null"
         :system="workspace.system"
-        :fit="fit"
+        :plan="plan"
         @change="changeJoint"
         @select="(id) => (selectedId = id)"
         @add="add"
@@ -235,14 +232,14 @@ async function addAtEnd(): Promise<void> {
         @open="(id, figure) => (openFigure = { id, figure })"
       />
       <div v-else class="sheet">
-        <SequenceList :job="job" :fit="fit" @move="move" @joint="patchJoint" @job="change" />
+        <SequenceList :job="job" :plan="plan" @move="move" @joint="patchJoint" @job="change" />
       </div>
       <aside v-if="selected" class="sheet beside" tabindex="0" aria-label="The weld in hand">
         <SectionDrawing :joint="selected" />
         <AdvicePanel
           :job="job"
           :joint="selected"
-          :fit="fit"
+          :plan="plan"
           :set-up="setUp"
           :wire="wire"
           @leg="(mm) => patchJoint(selected?.id ?? '', { legMm: mm, legBMm: null }, 'leg')"

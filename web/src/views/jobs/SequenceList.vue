@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { type Fit, HANDLINGS, type Job, type Joint, jointName, printParts, printValue } from '@brannik/core'
+import { type Plan, HANDLINGS, type Job, type Joint, jointName, printParts, printValue } from '@brannik/core'
 import type { SortableEvent } from 'sortablejs'
 import { useSortable } from '@vueuse/integrations/useSortable'
 import { computed, ref } from 'vue'
@@ -8,7 +8,7 @@ import CountField from '../../components/CountField.vue'
 import { useWorkspace } from '../../stores/workspace.ts'
 
 /** The order of welding: drag a line, or move it by its buttons; its times make the arc-on pattern below. */
-const { job, fit } = defineProps<{ job: Job; fit: Fit | null }>()
+const { job, plan } = defineProps<{ job: Job; plan: Plan | null }>()
 const emit = defineEmits<{
   move: [from: number, to: number]
   joint: [id: string, change: Partial<Joint>, what: string]
@@ -34,9 +34,9 @@ const print = (value: number, unit: string): string => printValue(value, unit, w
 const lines = computed(() =>
   job.joints
     .slice(0, MOST_SHOWN)
-    .map((joint, index) => ({ joint, index, line: fit?.sequence[index] ?? null })),
+    .map((joint, index) => ({ joint, index, line: plan?.sequence[index] ?? null })),
 )
-const pieceS = computed(() => fit?.sequence.reduce((sum, line) => sum + line.pieceS, 0) ?? null)
+const pieceS = computed(() => plan?.sequence.reduce((sum, line) => sum + line.pieceS, 0) ?? null)
 const HANDLING_WORDS = {
   bench: 'on the bench',
   turned: 'turned by hand',
@@ -82,10 +82,12 @@ const valueOf = (event: Event): string => (event.target as HTMLSelectElement).va
         <strong>{{ print(pieceS, 's') }}</strong> a piece,
         <strong>{{ print(pieceS * job.quantity, 's') }}</strong> for
         {{ job.quantity }}
-        <template v-if="fit?.duty"> · worst ten minutes {{ print(fit.duty.value, '%') }}</template>
+        <template v-if="plan && plan.dutyPct !== null">
+          · worst ten minutes {{ print(plan.dutyPct, '%') }}</template
+        >
       </p>
     </div>
-    <ArcStrip v-if="fit" :sequence="fit.sequence" :joints="job.joints" />
+    <ArcStrip v-if="plan" :sequence="plan.sequence" :joints="job.joints" />
     <div class="row head label">
       <span></span><span>No</span><span>Weld</span><span class="number">Tack, s</span
       ><span class="number">One arc</span><span class="number">Arcs</span

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import {
   applyChange,
-  type Fit,
+  type Plan,
   type Joint,
   positionName,
   printJoint,
@@ -24,11 +24,11 @@ import type { VVirtualScroll } from 'vuetify/components'
 import TextCell from '../../components/TextCell.vue'
 
 /** The weld lines, one a row, typed by keyboard alone: Tab across, Enter down and on to a new line. */
-const { joints, selected, system, fit } = defineProps<{
+const { joints, selected, system, plan } = defineProps<{
   joints: readonly Joint[]
   selected: string | null
   system: UnitSystem
-  fit: Fit | null
+  plan: Plan | null
 }>()
 const emit = defineEmits<{
   change: [joint: Joint, what: string]
@@ -58,7 +58,7 @@ const CELLS: readonly CellKind[] = [
 ]
 
 const items = computed(() => joints.map((joint, index) => ({ joint, index })))
-const summaries = computed(() => new Map(fit?.joints.map((one) => [one.jointId, one])))
+const summaries = computed(() => new Map(plan?.joints.map((one) => [one.jointId, one])))
 
 function accept(joint: Joint, name: string, { change }: TextRead & { ok: true }): string | null {
   const next = applyChange(joint, change)
@@ -196,7 +196,7 @@ defineExpose({ focusCell })
   border-bottom: 1px solid var(--line);
   display: grid;
   gap: 2px;
-  grid-template-columns: 24px 84px 104px minmax(0, 1.7fr) minmax(0, 1fr) 78px 80px 50px 76px 22px;
+  grid-template-columns: 24px 84px 104px minmax(0, 1.7fr) minmax(0, 1fr) 78px 88px 48px 72px 22px;
   height: 34px;
   padding: 0 8px;
 }

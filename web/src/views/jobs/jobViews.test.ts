@@ -1,18 +1,15 @@
 // @vitest-environment happy-dom
-import { type Job, type Joint, readWelds } from '@brannik/core'
+import { type Job, type Joint, planJob, readWelds } from '@brannik/core'
 import { mount } from '@vue/test-utils'
-import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
+import { beforeEach, describe, expect, it, vi } from 'vitest'
 import CountField from '../../components/CountField.vue'
 import TextCell from '../../components/TextCell.vue'
-import { demoJob, demoWorkspace, fitFor, inputFor } from '../../testing/demo.ts'
+import { demoJob, demoWorkspace, inputFor } from '../../testing/demo.ts'
 import AdvicePanel from './AdvicePanel.vue'
 import SequenceList from './SequenceList.vue'
 
 beforeEach(async () => {
   await demoWorkspace()
-})
-afterEach(() => {
-  vi.unstubAllGlobals()
 })
 
 describe('a cell of a weld line', () => {
@@ -110,7 +107,7 @@ describe('advice on a weld', () => {
       props: {
         job: { ...input.job, ...job },
         joint: { ...joint, ...change },
-        fit: fitFor(jobId),
+        plan: planJob(inputFor(jobId)),
         setUp: input.setUp,
         wire: input.wire,
       },
@@ -155,7 +152,8 @@ describe('advice on a weld', () => {
 })
 
 describe('the order of welding', () => {
-  const list = (jobId: string) => mount(SequenceList, { props: { job: demoJob(jobId), fit: fitFor(jobId) } })
+  const list = (jobId: string) =>
+    mount(SequenceList, { props: { job: demoJob(jobId), plan: planJob(inputFor(jobId)) } })
 
   it('lists the welds with their times, and adds them up for piece and batch', () => {
     const wrapper = list('tank-manifold')
