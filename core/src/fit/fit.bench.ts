@@ -2,6 +2,7 @@
 import { bench, describe } from 'vitest'
 import { demoInput, demoShop } from '../testing/samples.ts'
 import { fitJob } from './fit.ts'
+import { planJob } from './plan.ts'
 import { suggest } from './suggest.ts'
 
 const shop = demoShop()
@@ -25,6 +26,9 @@ describe('a job of 500 weld lines', () => {
   const large = { ...input, job: { ...input.job, joints } }
   bench('fit 500 lines', () => {
     fitJob(large)
+  })
+  bench('plan 500 lines', () => {
+    planJob(large)
   })
 })
 

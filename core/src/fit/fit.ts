@@ -42,7 +42,8 @@ export interface FitOptions {
   readonly chainsOf?: 'all' | readonly string[]
 }
 
-const summary = ({
+/** A joint's figures without their workings. */
+export const summaryOf = ({
   joint,
   wanted,
   burnThroughA,
@@ -79,7 +80,7 @@ export function fitJob(input: FitInput, { mends = true, chainsOf = [] }: FitOpti
           chainsOf === 'all' || figures === context.governing || chainsOf.includes(figures.joint.id),
       )
       .map((figures) => chainFor(context, figures)),
-    joints: context.joints.map(summary),
+    joints: context.joints.map(summaryOf),
     sequence: context.sequence,
     findings,
     duty: context.duty,

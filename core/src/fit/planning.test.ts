@@ -4,6 +4,7 @@ import { demoInput, joint } from '../testing/samples.ts'
 import type { FitInput } from './context.ts'
 import { fitJob } from './fit.ts'
 import { jointWorking } from './jointWorking.ts'
+import { planJob } from './plan.ts'
 import { weldAdvice } from './weldAdvice.ts'
 
 const assume = assumptionsOf({ assumptions: {} })
@@ -112,6 +113,11 @@ describe('the thin end', () => {
     expect(summary?.burnThroughA).toBeCloseTo((summary?.wantedA ?? 0) * 1.35, 9)
     expect(summary?.burnThroughA).toBeLessThan(110)
   })
+})
+
+it('a plan has the figures of the fit', () => {
+  const { joints, sequence, duty } = fitJob(post)
+  expect(planJob(post)).toEqual({ joints, sequence, dutyPct: duty?.value })
 })
 
 it('the working of a weld ends in the figures that the list shows', () => {
