@@ -89,7 +89,7 @@ describe('bad input names the field and the remedy', () => {
     expect(problems(nameSchema, 'a\u0000b')[0]?.message).toContain('control character')
     expect(problems(nameSchema, 'a\ud800')[0]?.message).toContain('half a character')
     expect(problems(nameSchema, '   ')[0]?.message).toContain('write a name')
-    expect(problems(nameSchema, "Robert'); DROP TABLE job;--")).toEqual([])
+    expect(problems(nameSchema, "Rivet'); DROP TABLE job;--")).toEqual([])
   })
 
   it('an assumption out of its limits is named in words', () => {

@@ -189,7 +189,7 @@ const MATERIAL_LIST: readonly Material[] = [
     'quenched and tempered steel',
     'carbon-steel',
     'quenched-tempered',
-    ['q&t', 'qt', 'quenched and tempered', 't1', 'ar400', 'ar'],
+    ['q&t', 'qt', 'quenched and tempered', 'ar400', 'ar'],
     {
       preparation: 'Grind to bright metal, keep it dry: hydrogen cracks it.',
     },

@@ -1,5 +1,15 @@
 /** The fit of a job as it changes: at once for a small one, in a worker for a large one, where the latest wins. */
-import { type Fit, type FitInput, fitJob, type FitOptions, type Plan, planJob } from '@brannik/core'
+import {
+  type Entered,
+  type Fit,
+  type FitInput,
+  fitJob,
+  type FitOptions,
+  type Plan,
+  planJob,
+  suggest,
+  type Suggestion,
+} from '@brannik/core'
 import { type Remote, wrap } from 'comlink'
 import { type Ref, ref, shallowRef, watch } from 'vue'
 import type { FitWorker } from '../workers/fit.worker.ts'
@@ -66,6 +76,10 @@ function useLatest<T, O>(
 /** The whole fit, for the view that shows its checks. */
 export const useFitOf = (input: Ref<FitInput | null>, options: Ref<FitOptions>) =>
   useLatest<Fit, FitOptions>(input, options, fitJob, (now, wanted) => inWorker().fit(now, wanted))
+
+/** The mends of a job: some thirty fits, so those of a large one are tried in the worker. */
+export const suggestFor = async (entered: Entered, fit: Fit, most: number): Promise<readonly Suggestion[]> =>
+  entered.job.joints.length <= SMALL ? suggest(entered, fit, most) : inWorker().suggest(entered, fit, most)
 
 /** The figures by weld alone, for the view in which they are written. */
 export const usePlanOf = (input: Ref<FitInput | null>) =>

@@ -8,11 +8,10 @@ import {
   partsOf,
   type Patch,
   type SetUp,
-  suggest,
   type Suggestion,
 } from '@brannik/core'
 import { computed, ref, type Ref, shallowRef, watch } from 'vue'
-import { useFitOf } from '../../stores/useFitOf.ts'
+import { suggestFor, useFitOf } from '../../stores/useFitOf.ts'
 import { useNotice } from '../../stores/notice.ts'
 import { useWorkspace } from '../../stores/workspace.ts'
 
@@ -55,11 +54,17 @@ export function useFit(jobId: Ref<string>) {
       window.clearTimeout(waiting)
       const { shop, shelf, setUps } = workspace
       const entered = { job: job.value, setUp: setUp.value }
-      waiting = window.setTimeout(() => {
-        suggestions.value =
+      waiting = window.setTimeout(async () => {
+        const found =
           now && shop && entered.job && entered.setUp
-            ? suggest({ shop, shelf, setUps, job: entered.job, setUp: entered.setUp }, now, MOST_SUGGESTIONS)
+            ? await suggestFor(
+                { shop, shelf, setUps, job: entered.job, setUp: entered.setUp },
+                now,
+                MOST_SUGGESTIONS,
+              )
             : []
+        // A later change has its own mends on the way.
+        if (fit.value === now) suggestions.value = found
       }, AFTER_PAINT_MS)
     },
     { immediate: true },
