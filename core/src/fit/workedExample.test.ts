@@ -1,0 +1,130 @@
+/**
+ * One job worked by hand, step by step, as a planner would on paper: every figure here is plain arithmetic
+ * from the data of the demo and the published rules, none is taken from the code.
+ */
+import { describe, expect, it } from 'vitest'
+import { demoInput } from '../testing/samples.ts'
+import { fitJob } from './fit.ts'
+
+const IN = 25.4
+const LB = 453.59237
+
+describe('press frame: 1/4 in tee, 3/16 fillets, 24 × 8 in on each of four frames, 0.035 in wire on 120 V', () => {
+  const fit = fitJob(demoInput('press-frame'))
+  const demand = (check: string): number => {
+    const found = fit.findings.find((one) => one.check === check)?.demand
+    return typeof found === 'object' && found ? found.value : Number.NaN
+  }
+  const capacity = (check: string): number => {
+    const found = fit.findings.find((one) => one.check === check)?.capacity
+    return typeof found === 'object' && found ? found.value : Number.NaN
+  }
+
+  // 1 A per 0.001 in is 40 A/mm; one short-circuit pass melts at most 3/16 in; a tee wants a tenth more.
+  const wantedA = (3 / 16) * IN * 40 * 1.1
+  // Fillet of 3/16: half the square of the leg, a tenth for convexity.
+  const areaMm2 = ((3 / 16) * IN) ** 2 * 0.5 * 1.1
+  const metalG = (areaMm2 * 24 * 4 * 8 * IN * 7.85) / 1000
+  // Melting rate: α·I + β·L·I², scaled from 1.2 mm to 0.889 mm.
+  const d = 0.035 * IN
+  const alpha = 0.28 * (1.2 / d) ** 2
+  const beta = 5e-5 * (1.2 / d) ** 4
+  const feedMmPerMin = 60 * (alpha * wantedA + beta * 8 * wantedA ** 2)
+  const rateGPerMin = ((Math.PI / 4) * d ** 2 * feedMmPerMin * 7.85 * 0.95) / 1000
+  const arcS = (60 * metalG) / rateGPerMin
+  const oneArcS = arcS / (24 * 4)
+
+  it('wants 210 A', () => {
+    expect(demand('source-range')).toBeCloseTo(wantedA, 9)
+    expect(wantedA).toBeCloseTo(209.55, 9)
+  })
+
+  it('uses metal over 95 % deposition and 3 % waste of wire', () => {
+    expect(demand('wire-use')).toBeCloseTo(metalG / 0.95 / 0.97, 6)
+    expect(demand('wire-use') / LB).toBeCloseTo(4.57, 2)
+  })
+
+  it('feeds the wire at the melting rate', () => {
+    expect(demand('feed-speed')).toBeCloseTo(feedMmPerMin, 6)
+  })
+
+  it('burns 26 s for one weld with 45 s to the next: the worst ten minutes end with the ninth', () => {
+    const arcs = Math.floor((600 - oneArcS) / (oneArcS + 45)) + 1
+    // What is left of the ten minutes is the end of tacking: 2 s of arc in every 17.
+    const tackingS = 600 - arcs * oneArcS - (arcs - 1) * 45
+    expect(arcs).toBe(9)
+    expect(demand('source-duty')).toBeCloseTo((100 * (arcs * oneArcS + (tackingS * 2) / 17)) / 600, 6)
+  })
+
+  it('draws I₁max scaled by arc power, and heats the breaker as much as 32 A steadily', () => {
+    // The plate: 26 A at 130 A, where the load voltage is 14 + 0.05·130 = 20.5 V.
+    const inputA = (26 * (14 + 0.05 * wantedA) * wantedA) / (20.5 * 130)
+    const theta = 120 / -Math.log(1 - (1.35 / 2) ** 2)
+    const factor = Math.sqrt((1 - Math.exp(-(oneArcS + 45) / theta)) / (1 - Math.exp(-oneArcS / theta)))
+    expect(demand('breaker-holds')).toBeCloseTo(inputA / factor, 6)
+    expect(demand('breaker-holds')).toBeCloseTo(32, 0)
+  })
+
+  it('source: between 85 A at 60 % and 130 A at 25 % the curve bends through both', () => {
+    const power = Math.log(60 / 25) / Math.log(130 / 85)
+    const atDuty = 85 * (60 / demand('source-duty')) ** (1 / power)
+    expect(fit.chains[0]?.links.find(({ id }) => id === 'source')?.highA).toBeCloseTo(atDuty, 6)
+    // Beyond the last point I²·X is constant.
+    expect(capacity('source-duty')).toBeCloseTo(25 * (130 / wantedA) ** 2, 9)
+  })
+
+  it('gun: 180 A at 60 % in the mix, at the job’s duty by I²·X', () => {
+    expect(capacity('gun-duty')).toBeCloseTo(180 * Math.sqrt(60 / demand('source-duty')), 6)
+  })
+
+  it('gas: 12 L/min through arc, half a second before and one after each, and 5 % of leaks', () => {
+    expect(demand('gas-use')).toBeCloseTo((12 / 60) * (arcS + 1.5 * 96) * 1.05, 6)
+  })
+
+  it('time: the longer of arc over 35 % and arc with 45 s after each', () => {
+    expect(demand('time-use')).toBeCloseTo(Math.max(arcS / 0.35, arcS + 96 * 45) / 3600, 9)
+  })
+})
+
+describe('pressing tray: 16 ga 304 butt by TIG', () => {
+  const fit = fitJob(demoInput('pressing-tray'))
+  const value = (check: string, side: 'demand' | 'capacity'): number => {
+    const found = fit.findings.find((one) => one.check === check)?.[side]
+    return typeof found === 'object' && found ? found.value : Number.NaN
+  }
+  const t = 0.0625 * IN
+  const arcS = (60 * 6 * 4 * 8 * IN) / 90
+
+  it('wants 36 A/mm of 1/16 in: 57 A, below a 1/16 tungsten’s 70', () => {
+    expect(value('electrode', 'demand')).toBeCloseTo(36 * t, 9)
+    expect(fit.chains[0]?.spareA).toBeCloseTo(36 * t - 70, 9)
+  })
+
+  it('uses rod for a cap two thicknesses wide and 0.5 mm high, less a tenth of stubs', () => {
+    const areaMm2 = (2 / 3) * 2 * t * 0.5
+    expect(value('wire-use', 'demand')).toBeCloseTo((areaMm2 * 6 * 4 * 8 * IN * 8) / 1000 / 0.9, 6)
+  })
+
+  it('gas: 1 L/min a cup number, 8 s of post-flow at least, each of 24 arcs', () => {
+    expect(value('gas-use', 'demand')).toBeCloseTo((7 / 60) * (arcS + (0.5 + 8) * 24) * 1.05, 6)
+  })
+
+  it('tungsten: 4.5 mm a regrind and 14 mm of dips an arc-hour, of 125 mm that can be held', () => {
+    expect(value('tungsten-use', 'demand')).toBeCloseTo(((arcS / 3600) * (1 * 4.5 + 2 * 7)) / (175 - 50), 9)
+  })
+})
+
+describe('loader fork: 1/2 in V by self-shielded wire', () => {
+  const fit = fitJob(demoInput('loader-fork'))
+  it('takes two passes of 1/4 in, at 0.6 of the current of solid wire', () => {
+    expect(fit.joints[0]?.passes).toBe(2)
+    expect(fit.joints[0]?.wantedA).toBeCloseTo(6.35 * 40 * 0.6, 9)
+  })
+  it('fills t·g + d²·tan 30° and its cap', () => {
+    const [tMm, g, f, r] = [12.7, 2.38125, 1.5875, 1.5875]
+    const d = tMm - f
+    const tan = Math.tan(Math.PI / 6)
+    const areaMm2 = tMm * g + d ** 2 * tan + (2 / 3) * (g + 2 * d * tan) * r
+    expect(fit.joints[0]?.metalG).toBeCloseTo((areaMm2 * 2 * 101.6 * 7.85) / 1000, 6)
+  })
+})
