@@ -1,0 +1,189 @@
+// @vitest-environment happy-dom
+import { type Job, type Joint, planJob } from '@brannik/core'
+import { mount } from '@vue/test-utils'
+import { beforeEach, describe, expect, it } from 'vitest'
+import { ChoiceField } from '../../testing/choiceStub.ts'
+import { demoWorkspace, inputFor } from '../../testing/demo.ts'
+import { VVirtualScroll } from '../../testing/listStub.ts'
+import FitInputs from '../fit/FitInputs.vue'
+import JobHeader from './JobHeader.vue'
+import WeldTable from './WeldTable.vue'
+
+let workspace: Awaited<ReturnType<typeof demoWorkspace>>['workspace']
+beforeEach(async () => {
+  workspace = (await demoWorkspace()).workspace
+})
+
+describe('the weld lines', () => {
+  const table = (jobId = 'press-screw-post') => {
+    const input = inputFor(jobId)
+    return mount(WeldTable, {
+      props: { joints: input.job.joints, selected: null, system: 'imperial' as const, plan: planJob(input) },
+      global: { stubs: { VVirtualScroll } },
+    })
+  }
+  const cell = (wrapper: ReturnType<typeof table>, name: string) =>
+    wrapper.get<HTMLInputElement>(`input[aria-label="${name}"]`)
+
+  it('print each weld as it is written, with its current and metal', () => {
+    const wrapper = table()
+    expect(wrapper.findAll('[data-row]')).toHaveLength(3)
+    expect(cell(wrapper, 'Welds of weld 1').element.value).toBe('2 x 10 in')
+    expect(cell(wrapper, 'Joint of weld 1').element.value).toBe('Double bevel 45')
+    expect(cell(wrapper, 'Parts of weld 1').element.value).toBe('1/2 in steel to 3/4 in')
+    expect(cell(wrapper, 'Size of weld 3').element.value).toBe('od 1-1/2 in')
+    expect(wrapper.get('[data-row="1"]').text()).toContain('2.92 lb')
+  })
+
+  it('give the changed weld, whole and valid', async () => {
+    const wrapper = table()
+    await cell(wrapper, 'Joint of weld 2').setValue('V 70')
+    const [joint, what] = wrapper.emitted<[Joint, string]>('change')?.[0] ?? []
+    expect(joint).toMatchObject({ id: 'stiffener', kind: 'v', includedAngleDeg: 70, legMm: null })
+    expect(what).toBe('joint')
+  })
+
+  it('do not give a weld that could not stand', async () => {
+    const wrapper = table()
+    await cell(wrapper, 'Size of weld 1').setValue('face 3/4')
+    expect(wrapper.emitted('change')).toBeUndefined()
+    expect(wrapper.get('[role=alert]').text()).toContain('leaves no groove')
+  })
+
+  it('open the working of a figure, and delete a weld but not the last', async () => {
+    const wrapper = table()
+    await wrapper.get('[aria-label^="Weld metal of weld 2"]').trigger('click')
+    await wrapper.get('[aria-label="Delete weld 3"]').trigger('click')
+    expect(wrapper.emitted('open')).toEqual([['stiffener', 'metal']])
+    expect(wrapper.emitted('remove')).toEqual([['brace']])
+    expect(table('press-frame').get('[aria-label="Delete weld 1"]').attributes('disabled')).toBeDefined()
+  })
+
+  it('go on to a new weld after the last, and move one by Alt and an arrow', async () => {
+    const wrapper = table()
+    await cell(wrapper, 'Size of weld 3').trigger('keydown', { key: 'Enter' })
+    await cell(wrapper, 'Size of weld 2').trigger('keydown', { key: 'ArrowUp', altKey: true })
+    await cell(wrapper, 'Size of weld 1').trigger('keydown', { key: 'ArrowUp', altKey: true })
+    expect(wrapper.emitted('add')).toEqual([[2]])
+    expect(wrapper.emitted('move')).toEqual([[1, 0]])
+  })
+})
+
+describe('the head of a job', () => {
+  const header = (part: Partial<Job> = {}) =>
+    mount(JobHeader, {
+      props: { job: { ...inputFor('loader-fork').job, ...part } },
+      global: { stubs: { ChoiceField } },
+    })
+  const field = (wrapper: ReturnType<typeof header>, label: string) => {
+    const found = wrapper.findAll('.label').find((one) => one.text() === label)
+    const input = found?.element.parentElement?.querySelector('input, select')
+    if (!input) throw new Error(`no field ${label}`)
+    return input as HTMLInputElement
+  }
+  const change = async (
+    wrapper: ReturnType<typeof header>,
+    label: string,
+    value: string,
+    event = 'input',
+  ) => {
+    const input = field(wrapper, label)
+    input.value = value
+    input.dispatchEvent(new Event(event))
+    await wrapper.vm.$nextTick()
+    return wrapper.emitted<[Partial<Job>, string]>('change')?.at(-1)?.[0]
+  }
+
+  it('shows wind and service in the shop’s units and keeps them in km/h and °C', async () => {
+    const wrapper = header({ serviceTemperatureC: 100 })
+    expect(field(wrapper, 'Wind, mph').value).toBe('9.9')
+    expect(field(wrapper, 'Service, °F').value).toBe('212')
+    expect(await change(wrapper, 'Wind, mph', '5')).toEqual({ windKmPerH: expect.closeTo(8.04672, 6) })
+    expect(await change(wrapper, 'Service, °F', '32')).toEqual({ serviceTemperatureC: 0 })
+    expect(await change(wrapper, 'Wind, mph', '')).toEqual({ windKmPerH: null })
+  })
+
+  it('asks for wind outdoors only', () => {
+    expect(header({ place: 'indoors' }).text()).not.toContain('Wind')
+  })
+
+  it('refuses an empty name, and takes a date or none', async () => {
+    const wrapper = header()
+    await change(wrapper, 'Job', '   ')
+    expect(wrapper.get('[role=alert]').text()).toContain('The name is empty')
+    expect(wrapper.emitted('change')).toBeUndefined()
+    expect(await change(wrapper, 'Due', '2027-05-01', 'change')).toEqual({ dueOn: '2027-05-01' })
+    expect(await change(wrapper, 'Due', '', 'change')).toEqual({ dueOn: null })
+  })
+
+  it('chooses place, quality and school', async () => {
+    const wrapper = header()
+    expect(await change(wrapper, 'Place', 'indoors', 'change')).toEqual({ place: 'indoors' })
+    expect(await change(wrapper, 'How good', 'code-bound', 'change')).toEqual({ quality: 'code-bound' })
+    expect(await change(wrapper, 'Fillets sized by', 'bead-as-wide', 'change')).toEqual({
+      sizing: 'bead-as-wide',
+    })
+  })
+})
+
+describe('the inputs of a fit', () => {
+  const inputs = (jobId: string, index = 0) => {
+    const { job, setUp } = inputFor(jobId)
+    const joint = job.joints[index]
+    if (!joint) throw new Error('no such weld')
+    return mount(FitInputs, {
+      props: { job, joint, setUp, shelf: workspace.shelf },
+      global: { stubs: { ChoiceField } },
+    })
+  }
+  const labels = (wrapper: ReturnType<typeof inputs>) => [
+    ...wrapper.findAll('label').map((label) => label.text()),
+    ...wrapper.findAll('[data-choice]').map((one) => one.attributes('data-choice')),
+  ]
+
+  it('are those of the process and of the weld', () => {
+    expect(labels(inputs('press-frame'))).toEqual([
+      'Thickness',
+      'Other part',
+      'Leg',
+      'Welds',
+      'Each long',
+      'Passes',
+      'Rest, s',
+      'Circuit',
+      'Wire',
+      'Gas',
+    ])
+    expect(labels(inputs('pressing-tray'))).toEqual(expect.arrayContaining(['Gap', 'Rod', 'Tungsten', 'Cup']))
+    expect(labels(inputs('loader-fork'))).not.toContain('Gas')
+    expect(labels(inputs('tank-manifold', 2))).toContain('Round')
+  })
+
+  it('change both parts while they are alike, and one once they differ', async () => {
+    const alike = inputs('press-frame')
+    await alike.findAll('input')[0]?.setValue('3/8')
+    expect(alike.emitted('joint')?.at(-1)).toEqual([
+      { thicknessAMm: expect.closeTo(9.525, 9), thicknessBMm: expect.closeTo(9.525, 9) },
+      'thickness',
+    ])
+    const apart = inputs('tank-manifold', 2)
+    await apart.findAll('input')[0]?.setValue('1/8')
+    expect(apart.emitted('joint')?.at(-1)).toEqual([{ thicknessAMm: expect.closeTo(3.175, 9) }, 'thickness'])
+  })
+
+  it('take another circuit, wire or gas into the set-up', async () => {
+    const wrapper = inputs('press-frame')
+    for (const [label, id] of [
+      ['Circuit', 'bay-2'],
+      ['Wire', 'er70s6-030'],
+      ['Gas', 'co2'],
+    ]) {
+      await wrapper.get(`[data-choice="${label}"]`).setValue(id)
+    }
+    expect(wrapper.emitted('setUp')).toEqual([
+      [{ circuitId: 'bay-2' }, 'circuit'],
+      [{ wireId: 'er70s6-030' }, 'wire'],
+      [{ gasId: 'co2' }, 'gas'],
+    ])
+  })
+})
