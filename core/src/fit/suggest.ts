@@ -1,6 +1,6 @@
 /** What would mend it: every change that the shelf and the job allow, tried for real and ranked. */
 import type { SetUp } from '../model/equipment.ts'
-import type { Patch, Verdict } from '../model/finding.ts'
+import { type Patch, type Verdict, VERDICT_RANK } from '../model/finding.ts'
 import type { Job } from '../model/job.ts'
 import type { Shelf } from '../model/shelf.ts'
 import type { Shop } from '../model/shop.ts'
@@ -84,7 +84,6 @@ function candidates({ shelf, setUps, setUp, job, shop }: Entered, fit: Fit): Can
   ]
 }
 
-const RANK: Readonly<Record<Verdict, number>> = { fits: 0, tight: 1, unknown: 2, short: 3 }
 const shortChecksOf = (fit: Fit): string[] =>
   fit.findings.filter(({ verdict }) => verdict === 'short').map(({ check }) => check)
 const unknownsOf = (fit: Fit): number => fit.findings.filter(({ verdict }) => verdict === 'unknown').length
@@ -123,7 +122,10 @@ export function suggest(entered: Entered, fit: Fit, most = 4): readonly Suggesti
     })
   })
   // Fewest short, then best verdict; among equals the smaller change, which stands earlier in the list.
-  tried.sort((a, b) => a.shortCount - b.shortCount || RANK[a.verdict] - RANK[b.verdict] || a.order - b.order)
+  tried.sort(
+    (a, b) =>
+      a.shortCount - b.shortCount || VERDICT_RANK[a.verdict] - VERDICT_RANK[b.verdict] || a.order - b.order,
+  )
   return tried.slice(0, most).map(({ says, patch, verdict, shortCount, spareA }) => ({
     says,
     patch,

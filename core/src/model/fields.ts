@@ -26,8 +26,6 @@ export const nameSchema = clean(
 
 export const noteSchema = clean(z.string().max(2000, 'is longer than 2000 characters; shorten it'))
 
-export const versionSchema = z.int().min(1)
-
 const within = (least: number, most: number, unit: string) =>
   z
     .number()

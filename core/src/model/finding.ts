@@ -48,11 +48,15 @@ export interface Finding {
   readonly mends: readonly Mend[]
 }
 
-const RANK: Readonly<Record<Verdict, number>> = { fits: 0, tight: 1, unknown: 2, short: 3 }
+/** How bad a verdict is: an unknown is worse than tight, since it never counts as fitting. */
+export const VERDICT_RANK: Readonly<Record<Verdict, number>> = { fits: 0, tight: 1, unknown: 2, short: 3 }
 
 /** The worst of some verdicts; `fits` for none. An unknown is worse than tight: it never counts as fitting. */
 export const worstVerdict = (verdicts: readonly Verdict[]): Verdict =>
-  verdicts.reduce<Verdict>((worst, verdict) => (RANK[verdict] > RANK[worst] ? verdict : worst), 'fits')
+  verdicts.reduce<Verdict>(
+    (worst, verdict) => (VERDICT_RANK[verdict] > VERDICT_RANK[worst] ? verdict : worst),
+    'fits',
+  )
 
 /** Rounding must not turn an exact fit into a short. */
 const SLACK_PCT = 1e-6

@@ -14,6 +14,10 @@ export function printNumber(value: number, digits = 4): string {
   return value < 0 ? `−${grouped}` : grouped
 }
 
+/** Whole amperes, but for the smallest: as a chart or a headline shows them, without the unit. */
+export const printWholeAmps = (value: number): string =>
+  value < 10 ? printNumber(value, 2) : `${Math.round(value)}`
+
 type Printer = (value: number) => string
 
 const scaled =

@@ -1,7 +1,7 @@
-/** Pipe by nominal size and schedule: outside diameter and wall. In inches, as the standards print them. */
-import { standard, type Source } from '../model/source.ts'
-
-export const PIPE_SOURCE: Source = standard('ASME B36.10M, B36.19M', true)
+/**
+ * Pipe by nominal size and schedule: outside diameter and wall. In inches, as ASME B36.10M and B36.19M print
+ * them (from memory).
+ */
 
 interface PipeRow {
   readonly nps: string

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import type { Chain, ChainLink, LinkId } from '@brannik/core'
-import { printNumber, printValue } from '@brannik/core'
+import { printNumber, printValue, printWholeAmps } from '@brannik/core'
 import { useElementSize } from '@vueuse/core'
 import { scaleBand, scaleLinear } from 'd3'
 import { computed, ref } from 'vue'
@@ -63,7 +63,7 @@ const bars = computed(() =>
           ? {
               from: wantedY.value,
               to: over ? top : bottom,
-              says: `${over ? '−' : '+'}${amps(by)} A`,
+              says: `${over ? '−' : '+'}${printWholeAmps(by)} A`,
             }
           : null,
     }
@@ -80,8 +80,6 @@ function labelY({ top, bottom }: Bar): number {
 /** In the gap's middle; above the line where the gap has no room for it. */
 const gapLabelY = ({ from, to }: { from: number; to: number }): number =>
   Math.abs(to - from) > 24 ? (from + to) / 2 + 5 : Math.min(from, to) - 6
-/** Whole amperes, but for the smallest. */
-const amps = (value: number): string => (value < 10 ? printNumber(value, 2) : `${Math.round(value)}`)
 
 const isFirst = (link: ChainLink): boolean => chain.first === link.id
 const valueWords = ({ highA, lowA, missing }: ChainLink): string =>
@@ -130,7 +128,7 @@ const valueWords = ({ highA, lowA, missing }: ChainLink): string =>
               class="edge"
             />
             <text :x="bar.x" :y="labelY(bar)" class="high">
-              {{ amps(bar.link.highA) }}
+              {{ printWholeAmps(bar.link.highA) }}
             </text>
             <text
               v-if="bar.link.lowA && bar.bottom - labelY(bar) > 26"
@@ -138,7 +136,7 @@ const valueWords = ({ highA, lowA, missing }: ChainLink): string =>
               :y="bar.bottom - 7"
               class="low"
             >
-              {{ amps(bar.link.lowA) }}
+              {{ printWholeAmps(bar.link.lowA) }}
             </text>
           </template>
           <text v-else :x="bar.x" :y="(bar.top + bar.bottom) / 2 + 9" class="question">?</text>
@@ -152,13 +150,13 @@ const valueWords = ({ highA, lowA, missing }: ChainLink): string =>
             :height="y(chain.windowA.low) - y(Math.min(chain.windowA.high, y.domain()[1] ?? 0))"
           />
           <text :x="middle('joint')" :y="y(chain.windowA.low) + 15" class="low">
-            {{ amps(chain.windowA.low) }}–{{ amps(chain.windowA.high) }} welds it
+            {{ printWholeAmps(chain.windowA.low) }}–{{ printWholeAmps(chain.windowA.high) }} welds it
           </text>
         </g>
         <line class="wanted" :x1="GUTTER" :x2="middle('joint') + BAR / 2" :y1="wantedY" :y2="wantedY" />
         <g class="wanted-label" @click="emit('open', 'joint')">
           <rect :x="middle('joint') - 32" :y="wantedY - 15" width="64" height="30" rx="4" />
-          <text :x="middle('joint')" :y="wantedY + 6">{{ amps(chain.wantedA) }} A</text>
+          <text :x="middle('joint')" :y="wantedY + 6">{{ printWholeAmps(chain.wantedA) }} A</text>
         </g>
 
         <g v-for="bar in bars" :key="`gap ${bar.link.id}`" class="gap">

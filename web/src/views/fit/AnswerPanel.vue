@@ -4,7 +4,7 @@ import {
   type Finding,
   type Fit,
   printMeasure,
-  printNumber,
+  printWholeAmps,
   type Suggestion,
   worstVerdict,
 } from '@brannik/core'
@@ -49,20 +49,18 @@ const uses = computed(() =>
 )
 const verdict = computed(() => worstVerdict([fit.verdict, chain.verdict]))
 
-const amps = (value: number): string => (value < 10 ? printNumber(value, 2) : `${Math.round(value)}`)
-
 const headline = computed(() => {
   const { spareA } = chain
-  if (spareA !== null && spareA < 0) return `${amps(-spareA)} A short`
+  if (spareA !== null && spareA < 0) return `${printWholeAmps(-spareA)} A short`
   if (shorts.value.length > 0)
     return shorts.value.length === 1 ? '1 check short' : `${shorts.value.length} checks short`
   if (unknowns.value.length > 0)
     return unknowns.value.length === 1 ? '1 not known' : `${unknowns.value.length} not known`
-  return spareA === null ? 'Not known' : `${amps(spareA)} A to spare`
+  return spareA === null ? 'Not known' : `${printWholeAmps(spareA)} A to spare`
 })
 const then = ({ shortCount, spareA, verdict: after }: Suggestion): string => {
   if (shortCount > 0) return shortCount === 1 ? '1 still short' : `${shortCount} still short`
-  const room = spareA === null ? '' : `, ${amps(spareA)} A over`
+  const room = spareA === null ? '' : `, ${printWholeAmps(spareA)} A over`
   return `${after === 'unknown' ? 'none short' : after}${room}`
 }
 </script>
