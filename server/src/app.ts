@@ -9,6 +9,7 @@ import type { Database } from './database.ts'
 import { onlyJson, onlyLocalNames } from './guard.ts'
 import { openApiDocument } from './openapi.ts'
 import { notFound, problemHandler } from './problems.ts'
+import { catalogueRoutes } from './routes/catalogue.ts'
 import { fitRoutes } from './routes/fit.ts'
 import { healthRoutes } from './routes/health.ts'
 import { recordRoutes } from './routes/records.ts'
@@ -49,13 +50,14 @@ function apiRoutes(database: Database): express.Router {
     next()
   })
   api.use(onlyJson)
-  api.use(express.json({ limit: '4mb' }))
+  api.use(express.json({ limit: '8mb' }))
   api.use('/health', healthRoutes(database))
   api.get('/openapi.json', (_request, response) => {
     response.json(document)
   })
   api.use('/fit', fitRoutes())
   api.use('/shop', shopRoutes(database))
+  api.use('/catalogue', catalogueRoutes(database))
   for (const kind of COLLECTIONS) api.use(`/${kind.path}`, recordRoutes(database, kind))
   api.use(notFound)
   return api

@@ -15,7 +15,9 @@ afterAll(async () => {
 const KEYS: Record<string, string> = {
   circuit: 'circuits',
   'power-source': 'powerSources',
+  feeder: 'feeders',
   gun: 'guns',
+  part: 'parts',
   wire: 'wires',
   gas: 'gases',
   tungsten: 'tungstens',

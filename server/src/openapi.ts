@@ -1,7 +1,8 @@
 /** The OpenAPI document, made from the schemas that check the input. */
-import { fitDocumentSchema } from '@brannik/core'
+import { catalogueSchema, fitDocumentSchema } from '@brannik/core'
 import { z } from 'zod'
 import { fitAnswerSchema } from './fitAnswer.ts'
+import { catalogueImportSchema } from './routes/catalogue.ts'
 import { COLLECTIONS, type Kind, SHOP } from './stores/kinds.ts'
 
 const jsonSchema = (schema: z.ZodType): object => {
@@ -128,11 +129,59 @@ export function openApiDocument(): object {
           responses: { 200: shop, ...VERSIONED, ...INVALID },
         },
       },
+      '/api/catalogue': {
+        get: {
+          summary: 'All equipment as one catalogue',
+          responses: { 200: { description: 'The catalogue', content: content(reference('Catalogue')) } },
+        },
+        post: {
+          summary:
+            'Takes in many things at once, all or none: new ones, and stored ones with the version they replace',
+          requestBody: { required: true, content: content(reference('CatalogueImport')) },
+          responses: {
+            200: {
+              description: 'What was written',
+              content: content({
+                type: 'object',
+                required: ['items'],
+                properties: {
+                  items: {
+                    type: 'array',
+                    items: {
+                      type: 'object',
+                      required: ['path', 'id', 'version'],
+                      properties: {
+                        path: { type: 'string' },
+                        id: { type: 'string' },
+                        version: { type: 'integer', minimum: 1 },
+                      },
+                    },
+                  },
+                },
+              }),
+            },
+            409: problem('An id is taken, and its version is not named'),
+            412: VERSIONED[412],
+            ...INVALID,
+          },
+        },
+      },
+      '/api/catalogue/schema.json': {
+        get: { summary: 'JSON Schema of the catalogue', responses: { 200: { description: 'JSON Schema' } } },
+      },
+      '/api/catalogue/library': {
+        get: {
+          summary: 'The generic library that ships with the product, as a catalogue',
+          responses: { 200: { description: 'The library', content: content(reference('Catalogue')) } },
+        },
+      },
       ...Object.assign({}, ...COLLECTIONS.map(collectionPaths)),
     },
     components: {
       schemas: {
         ...schemas,
+        Catalogue: jsonSchema(catalogueSchema),
+        CatalogueImport: jsonSchema(catalogueImportSchema),
         FitDocument: jsonSchema(fitDocumentSchema),
         FitAnswer: jsonSchema(fitAnswerSchema),
         Problem: {

@@ -73,7 +73,7 @@ function problemOf(error: unknown): Problem | null {
   if (error instanceof Problem) return error
   const type = property(error, 'type')
   if (type === 'entity.too.large') {
-    return new Problem(413, 'Too large', 'The body is larger than 4 MB. Send less at once.')
+    return new Problem(413, 'Too large', 'The body is larger than 8 MB. Send less at once.')
   }
   if (type === 'entity.parse.failed') {
     return new Problem(400, 'Not JSON', 'The body is not valid JSON. Check quotes, commas and brackets.')

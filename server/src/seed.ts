@@ -11,7 +11,9 @@ const DEMO = new URL('../../demo/tollgate-orchard-works.json', import.meta.url)
 const KEYS = {
   circuit: 'circuits',
   'power-source': 'powerSources',
+  feeder: 'feeders',
   gun: 'guns',
+  part: 'parts',
   wire: 'wires',
   gas: 'gases',
   tungsten: 'tungstens',

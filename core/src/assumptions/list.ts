@@ -106,6 +106,8 @@ export const ASSUMPTIONS = {
     [10, 100],
     standard('IEC 60974-7, duty classes 35, 60, 100 %', true),
   ),
+  aluminiumGunMostMm: source('Longest ordinary gun for aluminium', 3048, 'mm length', [500, 8000], PRACTICE),
+  stickOutLensFactor: source('Stick-out with a gas lens, cup diameters', 2, '×', [1, 4], PRACTICE),
 
   convexityPct: metal('Fillet convexity', 10, '%', [0, 60], handbook('weld metal tables, usual allowance')),
   squareBeadWidthPerThickness: metal('Square butt, bead width over thickness', 2, '×', [0.5, 6], PRACTICE),
@@ -191,6 +193,8 @@ export const ASSUMPTIONS = {
   postFlowWireS: gas('Post-flow each start, wire', 1, 's', [0, 60], PRACTICE),
   postFlowGtawSPer10A: gas('Post-flow each start, TIG', 1, 's per 10 A', [0, 10], PRACTICE),
   postFlowGtawLeastS: gas('Least post-flow, TIG', 8, 's', [0, 60], PRACTICE),
+  handValveOpenS: gas('A hand valve stays open beyond the arc, each start', 20, 's', [0, 600], PRACTICE),
+  co2FreezeLPerMin: gas('CO₂ freezes a regulator without heater from', 16.5, 'L/min', [5, 50], PRACTICE),
   gasLeakPct: gas('Leaks and purging', 5, '%', [0, 100], PRACTICE),
   windLimitKmPerH: gas(
     'Most wind at a gas-shielded weld',

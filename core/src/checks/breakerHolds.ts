@@ -10,7 +10,8 @@ const NAME = { check: 'breaker-holds', title: 'Breaker holds' }
 
 export const breakerHolds: Check = (context) => {
   const { circuit, rules, draw, duty, pauseS } = context
-  if (!draw) return unknownFinding(NAME, 'a supply voltage that the source takes')
+  if (!circuit) return null
+  if (!draw) return unknownFinding(NAME, context.drawSays)
   if (!duty) return unknownFinding(NAME, 'a wire: arc time follows from it')
   const holds = rules.breakerHoldsA(circuit.breakerA)
   const trip = rules.breakerTripAtDoubleS(circuit.breakerA)

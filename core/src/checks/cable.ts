@@ -8,7 +8,8 @@ const NAME = { check: 'cable', title: 'Cable, this job' }
 
 export const cable: Check = (context) => {
   const { circuit, rules, draw, duty, governing } = context
-  if (!draw) return unknownFinding(NAME, 'a supply voltage that the source takes')
+  if (!circuit) return null
+  if (!draw) return unknownFinding(NAME, context.drawSays)
   if (!duty) return unknownFinding(NAME, 'a wire: arc time follows from it')
   const ampacity = rules.ampacityA(circuit.conductorSize)
   if (!ampacity)

@@ -120,11 +120,13 @@ describe('source, gun, wire', () => {
   })
 
   it('a feeder that is too slow starves the wire', () => {
-    const slow = { ...frameInBay2, powerSource: { ...frameInBay2.powerSource, feedMaxMmPerMin: 6000 } }
-    expect(verdict(slow, 'feed-speed')).toBe('short')
-    expect(
-      verdict({ ...slow, powerSource: { ...slow.powerSource, feedMaxMmPerMin: null } }, 'feed-speed'),
-    ).toBe('unknown')
+    const feeding = (feedMaxMmPerMin: number | null) => {
+      const { powerSource } = frameInBay2
+      const feeder = powerSource.feeder && { ...powerSource.feeder, feedMaxMmPerMin }
+      return { ...frameInBay2, powerSource: { ...powerSource, feeder } }
+    }
+    expect(verdict(feeding(6000), 'feed-speed')).toBe('short')
+    expect(verdict(feeding(null), 'feed-speed')).toBe('unknown')
   })
 
   it('a sheet thinner than the least output allows is short at the low end', () => {

@@ -11,7 +11,8 @@ const NAME = { check: 'conductor-rule', title: 'Cable, by the rule' }
 
 export const conductorRule: Check = (context) => {
   const { circuit, rules, supply, draw } = context
-  if (!supply || !draw) return unknownFinding(NAME, 'a supply voltage that the source takes')
+  if (!circuit) return null
+  if (!supply || !draw) return unknownFinding(NAME, context.drawSays)
   const ampacity = rules.ampacityA(circuit.conductorSize)
   if (!ampacity)
     return unknownFinding(NAME, `the ampacity of ${circuit.conductorSize}: not a size of ${rules.name}`)

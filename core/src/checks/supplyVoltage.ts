@@ -7,6 +7,7 @@ import type { Check } from './check.ts'
 const wires = (phases: 1 | 3): string => (phases === 3 ? ' 3-phase' : '')
 
 export const supplyVoltage: Check = ({ circuit, supply, supplyAnswer, process }) => {
+  if (!circuit) return null
   const gives = `${circuit.voltageV} V${wires(circuit.phases)}`
   const phases = new Set(supplyAnswer.offered.map((s) => s.phases))
   const volts = [...new Set(supplyAnswer.offered.map((s) => s.voltageV))].join('/')

@@ -39,6 +39,12 @@ export function cautionsFor(context: FitContext): readonly Caution[] {
       topic: 'Shock',
       says: 'A TIG torch is live at open-circuit voltage: gloves on before you touch rod or tungsten.',
     })
+    if (powerSource.vrd !== true && job.place !== 'indoors') {
+      cautions.push({
+        topic: 'Shock',
+        says: 'Damp ground and no voltage reduction device: stand dry, keep others off the work.',
+      })
+    }
     if (powerSource.start.includes('high-frequency')) {
       cautions.push({
         topic: 'High frequency',

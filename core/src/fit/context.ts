@@ -1,38 +1,29 @@
 /** What every check looks at: the parts of one set-up beside one job, and the figures that several checks share. */
 import { type Assume, assumptionsOf } from '../assumptions/assume.ts'
 import { pauseForDutyS, worstDutyPct, type WeldRun } from '../duty/window.ts'
-import type {
-  Circuit,
-  Gas,
-  Gun,
-  PowerSource,
-  SetUp,
-  SupplyRating,
-  Tungsten,
-  Wire,
-} from '../model/equipment.ts'
+import { type Assembly, assemblyOf } from '../assembly/assembly.ts'
+import { demandsOf } from '../assembly/demands.ts'
+import type { Chosen } from '../assembly/slots.ts'
+import type { Gun, PowerSource, SetUp, SupplyRating } from '../model/equipment.ts'
 import type { Job } from '../model/job.ts'
 import type { Shop } from '../model/shop.ts'
 import { computed, jobField, standard } from '../model/source.ts'
 import { term, type Worked } from '../model/working.ts'
 import { type Process, PROCESSES } from '../reference/processes.ts'
 import { type Draw, drawOf } from '../supply/inputCurrent.ts'
+import { inputFault } from '../supply/plateCheck.ts'
 import { ruleBookOf } from '../supply/index.ts'
 import type { RuleBook } from '../supply/ruleBook.ts'
 import { type JointFigures, jointFigures } from './jointFigures.ts'
 import { repositionKey, runsOf, type SequenceLine, sequenceOf } from './sequence.ts'
 import { type SupplyAnswer, supplyFor } from './supplyFor.ts'
 
-export interface FitInput {
+export interface FitInput extends Chosen {
   readonly shop: Shop
   readonly job: Job
   readonly setUp: SetUp
-  readonly circuit: Circuit
   readonly powerSource: PowerSource
   readonly gun: Gun
-  readonly wire: Wire | null
-  readonly gas: Gas | null
-  readonly tungsten: Tungsten | null
 }
 
 export interface FitContext extends FitInput {
@@ -43,8 +34,10 @@ export interface FitContext extends FitInput {
   readonly process: Process
   readonly supplyAnswer: SupplyAnswer
   readonly supply: SupplyRating | null
-  /** How the source draws on the circuit; null where it has no rating for it. */
+  /** How the source draws on the circuit; null where it has no rating for it, or where its plate cannot be right. */
   readonly draw: Draw | null
+  /** Why there is no draw. */
+  readonly drawSays: string
   readonly joints: readonly JointFigures[]
   /** The joint that wants most current: duty is reckoned at its current. */
   readonly governing: JointFigures
@@ -54,6 +47,8 @@ export interface FitContext extends FitInput {
   readonly runs: readonly WeldRun[]
   /** Arc-on share of the worst ten minutes at the governing joint's current, %; null without a wire. */
   readonly duty: Worked | null
+  /** The same set-up as the rules of compatibility look at it. */
+  readonly assembly: Assembly
 }
 
 function dutyOf(
@@ -100,29 +95,43 @@ export function contextOf(input: FitInput, wantsMends = true): FitContext {
   const runs = runsOf(job, sequence, heats, assume.value('tackArcS'))
   const supplyAnswer = supplyFor(powerSource, setUp.process, circuit)
   const supply = supplyAnswer.supply
+  const duty = dutyOf(runs, governing, pause)
+  const fault = supply ? inputFault(process.family, supply) : null
   return {
     shop,
     job,
     setUp,
     circuit,
     powerSource,
+    feeder: input.feeder,
     gun: input.gun,
     wire: input.wire,
-    gas: input.gas,
+    roll: input.roll,
+    liner: input.liner,
+    tip: input.tip,
+    nozzle: input.nozzle,
     tungsten: input.tungsten,
+    collet: input.collet,
+    colletBody: input.colletBody,
+    cup: input.cup,
+    backCap: input.backCap,
+    gas: input.gas,
+    flowMeter: input.flowMeter,
     wantsMends,
     assume,
     rules: ruleBookOf(shop),
     process,
     supplyAnswer,
     supply,
-    draw: supply ? drawOf(powerSource, supply, circuit, process.family, assume) : null,
+    draw: supply && circuit && !fault ? drawOf(powerSource, supply, circuit, process.family, assume) : null,
+    drawSays: fault ? `what ${powerSource.name} draws: ${fault}` : 'a supply voltage that the source takes',
     joints,
     governing,
     pauseS,
     sequence,
     runs,
-    duty: dutyOf(runs, governing, pause),
+    duty,
+    assembly: assemblyOf(shop, setUp, input, demandsOf({ joints, job, duty })),
   }
 }
 

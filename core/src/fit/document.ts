@@ -1,10 +1,13 @@
 /** From a document with a shelf to the parts of one set-up: every reference must lead somewhere. */
-import type { SetUp } from '../model/equipment.ts'
+import { chosenOf } from '../assembly/assembly.ts'
+import { type Chosen, SLOT_KEYS, SLOTS, slotWords } from '../assembly/slots.ts'
+import { isEngineDriven, type SetUp } from '../model/equipment.ts'
 import type { FieldProblem } from '../model/problems.ts'
 import type { FitDocument, Shelf } from '../model/shelf.ts'
+import { PROCESSES } from '../reference/processes.ts'
 import type { FitInput } from './context.ts'
 
-export type Parts = Pick<FitInput, 'circuit' | 'powerSource' | 'gun' | 'wire' | 'gas' | 'tungsten'>
+export type Parts = Chosen & Pick<FitInput, 'powerSource' | 'gun'>
 
 export type PartsAnswer =
   | { readonly ok: true; readonly parts: Parts }
@@ -12,31 +15,29 @@ export type PartsAnswer =
 
 /** @returns the parts that a set-up names, or a problem for each that the shelf does not hold */
 export function partsOf(setUp: SetUp, shelf: Shelf): PartsAnswer {
-  const problems: FieldProblem[] = []
-  const find = <T extends { id: string }>(
-    list: readonly T[],
-    id: string | null,
-    key: keyof SetUp,
-    word: string,
-  ): T | null => {
-    if (id === null) return null
-    const found = list.find((item) => item.id === id)
-    if (found) return found
+  const chosen = chosenOf(setUp, shelf)
+  const problems = SLOTS.flatMap((slot): FieldProblem[] => {
+    const key = SLOT_KEYS[slot]
+    const id = setUp[key]
+    if (id === null || chosen[slot] !== null) return []
+    return [
+      {
+        pointer: `/setUp/${key}`,
+        field: `setUp › ${key}`,
+        message: `names “${id}”, and there is no such ${slotWords(slot, PROCESSES[setUp.process])}; add it or choose another`,
+      },
+    ]
+  })
+  const { circuit, powerSource, gun } = chosen
+  if (powerSource && !isEngineDriven(powerSource) && !circuit && setUp.circuitId === null) {
     problems.push({
-      pointer: `/setUp/${key}`,
-      field: `setUp › ${key}`,
-      message: `names “${id}”, and there is no such ${word}; add it or choose another`,
+      pointer: '/setUp/circuitId',
+      field: 'setUp › circuitId',
+      message: `is null, and ${powerSource.name} hangs on a circuit; choose one`,
     })
-    return null
   }
-  const circuit = find(shelf.circuits, setUp.circuitId, 'circuitId', 'circuit')
-  const powerSource = find(shelf.powerSources, setUp.powerSourceId, 'powerSourceId', 'power source')
-  const gun = find(shelf.guns, setUp.gunId, 'gunId', 'gun or torch')
-  const wire = find(shelf.wires, setUp.wireId, 'wireId', 'wire or rod')
-  const gas = find(shelf.gases, setUp.gasId, 'gasId', 'gas')
-  const tungsten = find(shelf.tungstens, setUp.tungstenId, 'tungstenId', 'tungsten')
-  if (problems.length > 0 || !circuit || !powerSource || !gun) return { ok: false, problems }
-  return { ok: true, parts: { circuit, powerSource, gun, wire, gas, tungsten } }
+  if (problems.length > 0 || !powerSource || !gun) return { ok: false, problems }
+  return { ok: true, parts: { ...chosen, powerSource, gun } }
 }
 
 /** @returns the input of a fit from a whole document, or what in it leads nowhere */

@@ -151,7 +151,10 @@ describe('what would mend it', () => {
   })
 
   it('finds the tungsten that runs at the tray’s current', () => {
-    expect(suggestFor('pressing-tray').suggestions[0]).toMatchObject({ says: '0.040 WLa20', verdict: 'fits' })
+    expect(suggestFor('pressing-tray').suggestions[0]).toMatchObject({
+      says: '0.040 WLa20, with its collet, collet body',
+      verdict: 'fits',
+    })
   })
 
   it('has nothing to say where nothing is short', () => {

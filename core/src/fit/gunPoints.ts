@@ -2,7 +2,8 @@
 import type { Gas, Gun, RatedPoint } from '../model/equipment.ts'
 import { commonPractice, dataPlate, type Source } from '../model/source.ts'
 import { type Step, term } from '../model/working.ts'
-import type { FitContext } from './context.ts'
+import type { Assume } from '../assumptions/assume.ts'
+import type { Process } from '../reference/processes.ts'
 
 type GunGas = Gun['ratings'][number]['gas']
 
@@ -15,10 +16,17 @@ export type GunPoints =
     }
   | { readonly missing: string }
 
+interface GunParts {
+  readonly gun: Gun
+  readonly gas: Gas | null
+  readonly process: Process
+  readonly assume: Assume
+}
+
 /** From this share of CO₂ on, a gun runs as cool as in CO₂ alone. */
 const AS_CO2_PCT = 99
 
-function gunGas({ process, gas }: Pick<FitContext, 'process' | 'gas'>): GunGas | null {
+function gunGas({ process, gas }: Pick<GunParts, 'process' | 'gas'>): GunGas | null {
   if (!process.shielded) return 'none'
   if (!gas) return null
   if (process.family === 'gtaw') return 'argon'
@@ -27,7 +35,7 @@ function gunGas({ process, gas }: Pick<FitContext, 'process' | 'gas'>): GunGas |
 
 const gasKind = (gas: Gas): GunGas => (gas.co2Pct >= AS_CO2_PCT ? 'co2' : 'mixed')
 
-export function gunPoints(context: FitContext): GunPoints {
+export function gunPoints(context: GunParts): GunPoints {
   const { gun, process, assume } = context
   const kind = process.feedsWire ? 'gun' : 'torch'
   if (gun.kind !== kind) return { missing: `a ${kind}: ${gun.name} is a ${gun.kind}` }

@@ -4,6 +4,7 @@ import { computed, dataPlate, type Source, standard } from '../model/source.ts'
 import { type Step, term } from '../model/working.ts'
 import { overloadFactor, timeConstantS } from '../supply/breakerHeat.ts'
 import { currentAtEffectiveInputA, currentAtInputA } from '../supply/inputCurrent.ts'
+import { supplyWords } from './supplyFor.ts'
 import { electrodeRange } from './electrodeRange.ts'
 import type { FitContext } from './context.ts'
 import { gunPoints } from './gunPoints.ts'
@@ -43,10 +44,12 @@ const least = (candidates: readonly { says: string; value: number }[], source: S
   source,
 })
 
-export function circuitLink(context: FitContext, figures: JointFigures): Link {
+/** @returns null for a set that an engine drives: there is no circuit */
+export function circuitLink(context: FitContext, figures: JointFigures): Link | null {
   const { circuit, rules, draw, duty, pauseS } = context
+  if (!circuit) return null
   const name = ['circuit', 'Circuit', circuit.name] as const
-  if (!draw) return unknown(...name, context.supplyAnswer.says)
+  if (!draw) return unknown(...name, context.supply ? context.drawSays : context.supplyAnswer.says)
   if (!duty || figures.arcPerPassS === null) return unknown(...name, 'a wire: arc time follows from it')
   const ampacity = rules.ampacityA(circuit.conductorSize)
   if (!ampacity)
@@ -105,7 +108,7 @@ export function circuitLink(context: FitContext, figures: JointFigures): Link {
 
 export function sourceLink(context: FitContext): Link {
   const { supply, duty, powerSource, circuit } = context
-  const name = ['source', 'Power source', `${powerSource.name}, ${circuit.voltageV} V`] as const
+  const name = ['source', 'Power source', `${powerSource.name}, ${supplyWords(circuit)}`] as const
   if (!supply) return unknown(...name, context.supplyAnswer.says)
   if (!duty) return unknown(...name, 'a wire: arc time follows from it')
   const byDuty = currentAtDutyA(supply.ratedPoints, Math.max(duty.value, 0.1))
@@ -113,8 +116,8 @@ export function sourceLink(context: FitContext): Link {
   return {
     id: 'source',
     title: 'Power source',
-    detail: `${powerSource.name}, ${circuit.voltageV} V`,
-    lowA: supply.outputMinA,
+    detail: `${powerSource.name}, ${supplyWords(circuit)}`,
+    lowA: Math.max(supply.outputMinA, powerSource.lowestStableA ?? 0),
     highA,
     missing: null,
     working: [
@@ -218,6 +221,6 @@ function remembered<K extends object, V>(known: WeakMap<K, V>, key: K, make: () 
 /** The links in the order in which the amps pass them. */
 export const linksFor = (context: FitContext, figures: JointFigures): readonly Link[] =>
   remembered(byJoint, figures, () => [
-    circuitLink(context, figures),
+    ...[circuitLink(context, figures)].filter((link) => link !== null),
     ...remembered(shared, context, () => [sourceLink(context), gunLink(context), electrodeLink(context)]),
   ])

@@ -7,6 +7,9 @@ import type { Shop } from '../model/shop.ts'
 import { printValue } from '../quantity/printValue.ts'
 import { PROCESSES } from '../reference/processes.ts'
 import { inPasses } from '../trade/inPasses.ts'
+import { assemblyOf, chosenOf } from '../assembly/assembly.ts'
+import { fitOut } from '../assembly/fitOut.ts'
+import { slotWords } from '../assembly/slots.ts'
 import { partsOf } from './document.ts'
 import { type Fit, fitJob } from './fit.ts'
 import { applyPatch } from './patch.ts'
@@ -84,6 +87,20 @@ function candidates({ shelf, setUps, setUp, job, shop }: Entered, fit: Fit): Can
   ]
 }
 
+/** Rolls, liner, tip and the like follow a change of gun, wire or source: nobody changes the wire and keeps the rolls. */
+function withItsParts({ shop, shelf, setUp }: Entered, { says, patch }: Candidate): Candidate {
+  if (patch.on !== 'set-up') return { says, patch }
+  const then = { ...setUp, ...patch.change }
+  const { change, changed } = fitOut(assemblyOf(shop, then, chosenOf(then, shelf), null), shelf)
+  if (changed.length === 0) return { says, patch }
+  const process = PROCESSES[then.process]
+  const parts = changed.map((slot) => slotWords(slot, process)).join(', ')
+  return {
+    says: `${says}, with its ${parts}`,
+    patch: { on: 'set-up', change: { ...patch.change, ...change } },
+  }
+}
+
 const shortChecksOf = (fit: Fit): string[] =>
   fit.findings.filter(({ verdict }) => verdict === 'short').map(({ check }) => check)
 const unknownsOf = (fit: Fit): number => fit.findings.filter(({ verdict }) => verdict === 'unknown').length
@@ -103,7 +120,8 @@ export function suggest(entered: Entered, fit: Fit, most = 4): readonly Suggesti
     const key = JSON.stringify(patch)
     if (seen.has(key)) return
     seen.add(key)
-    const { job, setUp } = applyPatch(entered, patch, entered.setUps)
+    const whole = withItsParts(entered, { says, patch })
+    const { job, setUp } = applyPatch(entered, whole.patch, entered.setUps)
     const answer = partsOf(setUp, entered.shelf)
     if (!answer.ok) return
     const then = fitJob({ shop: entered.shop, job, setUp, ...answer.parts }, { mends: false })
@@ -113,8 +131,8 @@ export function suggest(entered: Entered, fit: Fit, most = 4): readonly Suggesti
     // What mends one thing must not break another.
     if (shortThen.some((check) => !shortNow.includes(check))) return
     tried.push({
-      says,
-      patch,
+      says: whole.says,
+      patch: whole.patch,
       verdict: then.verdict,
       shortCount,
       spareA: chainOf(then)?.spareA ?? null,

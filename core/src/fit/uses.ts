@@ -1,5 +1,6 @@
 /** What the whole job uses up: filler, gas, tungsten, hours. */
 import { commonPractice, computed, handbook, jobField } from '../model/source.ts'
+import { flowOf } from '../trade/gasFlow.ts'
 import { type Step, term, type Worked } from '../model/working.ts'
 import type { FitContext } from './context.ts'
 
@@ -36,46 +37,21 @@ export function arcTime(context: FitContext): Worked | null {
 const startsOf = ({ joints, job }: FitContext): number =>
   sum(joints.map(({ joint, arcsPerWeld }) => joint.count * job.quantity * arcsPerWeld))
 
-/** Flow at the meter: as set, else by wire or cup. L/min */
-export function gasFlow({ setUp, process, wire, assume }: FitContext): Worked {
-  if (setUp.flowLPerMin !== null) {
-    return {
-      value: setUp.flowLPerMin,
-      steps: [
-        {
-          says: 'Gas flow',
-          formula: 'Q as set at the meter',
-          terms: [],
-          result: { symbol: 'Q', value: setUp.flowLPerMin, unit: 'L/min' },
-          source: jobField('flow of the set-up'),
-        },
-      ],
-    }
-  }
-  const byCup = process.family === 'gtaw'
-  const size = byCup ? (setUp.cupNumber ?? 7) : (wire?.diameterMm ?? 0.9)
-  const perSize = assume.term(byCup ? 'flowPerCupNumber' : 'flowPerWireMm', 'q')
-  const least = byCup ? 0 : assume.value('flowWireLeastLPerMin')
-  const value = Math.max(least, size * Number(perSize.value))
-  return {
-    value,
-    steps: [
-      {
-        says: 'Gas flow',
-        formula: byCup ? 'Q = q · N' : 'Q = max(q · d, Q₀)',
-        terms: byCup
-          ? [perSize, term('N', 'cup number', size, '', jobField('set-up'))]
-          : [
-              perSize,
-              term('d', 'wire diameter', size, 'mm', jobField('set-up')),
-              assume.term('flowWireLeastLPerMin', 'Q₀'),
-            ],
-        result: { symbol: 'Q', value, unit: 'L/min' },
-        source: commonPractice(),
-      },
-    ],
-  }
-}
+/** Flow at the meter, L/min. */
+export const gasFlow = (context: FitContext): Worked =>
+  flowOf({
+    settings: context.setUp,
+    process: context.process,
+    wire: context.wire,
+    cup: context.cup,
+    assume: context.assume,
+  })
+
+/** Seconds that a hand valve flows beyond the arc, each start; 0 where the source shuts the gas itself. */
+const handValveS = ({ gun, powerSource, assume }: FitContext): number =>
+  gun.kind === 'torch' && gun.valve === true && powerSource.gasValve !== true
+    ? assume.value('handValveOpenS')
+    : 0
 
 /** L of free gas; null without a gas or an arc time. */
 export function gasUse(context: FitContext): Worked | null {
@@ -84,9 +60,11 @@ export function gasUse(context: FitContext): Worked | null {
   if (!process.shielded || !gas || !arc) return null
   const flow = gasFlow(context)
   const starts = startsOf(context)
+  const byHand = handValveS(context)
   const post =
     process.family === 'gtaw'
       ? Math.max(
+          byHand,
           assume.value('postFlowGtawLeastS'),
           (assume.value('postFlowGtawSPer10A') * governing.wanted.value) / 10,
         )
@@ -111,7 +89,11 @@ export function gasUse(context: FitContext): Worked | null {
             'post-flow each start',
             post,
             's',
-            commonPractice('about 1 s per 10 A, at least some 8 s with TIG'),
+            commonPractice(
+              byHand > 0
+                ? 'until the hand valve is shut; at least 1 s per 10 A'
+                : 'about 1 s per 10 A, at least some 8 s with TIG',
+            ),
           ),
           term('s', 'arcs struck', starts, '', computed('welds × passes × segments')),
           assume.term('gasLeakPct', 'l'),

@@ -68,13 +68,13 @@ describe('bad input names the field and the remedy', () => {
     const rising = {
       ...supply,
       ratedPoints: [
-        { currentA: 100, dutyPct: 30 },
-        { currentA: 200, dutyPct: 60 },
+        { currentA: 100, dutyPct: 30, loadV: null },
+        { currentA: 200, dutyPct: 60, loadV: null },
       ],
     }
     expect(problems(supplyRatingSchema, rising)[0]?.message).toContain('60 % at 200 A and 30 % at 100 A')
     expect(problems(supplyRatingSchema, { ...supply, outputMinA: 900 })[0]?.message).toContain(
-      'above the greatest output',
+      'is 900 A, above the greatest of 230 A',
     )
     expect(problems(powerSourceSchema, { ...shop.powerSources[0], processes: [] })[0]?.message).toContain(
       'at least one process',

@@ -2,8 +2,10 @@
 import { z } from 'zod'
 import {
   circuitSchema,
+  feederSchema,
   gasSchema,
   gunSchema,
+  partSchema,
   powerSourceSchema,
   setUpSchema,
   tungstenSchema,
@@ -15,7 +17,9 @@ import { shopSchema } from './shop.ts'
 const shelfShape = {
   circuits: z.array(circuitSchema).max(200),
   powerSources: z.array(powerSourceSchema).max(2000),
+  feeders: z.array(feederSchema).max(2000),
   guns: z.array(gunSchema).max(2000),
+  parts: z.array(partSchema).max(4000),
   wires: z.array(wireSchema).max(2000),
   gases: z.array(gasSchema).max(2000),
   tungstens: z.array(tungstenSchema).max(2000),

@@ -3,6 +3,8 @@ import { z } from 'zod'
 import { ASSUMPTION_KEYS, ASSUMPTIONS } from '../assumptions/list.ts'
 import { idSchema, nameSchema } from './fields.ts'
 
+export const ALUMINIUM_TIPS = ['one-over', 'as-wire'] as const
+
 const changedSchema = z.partialRecord(z.enum(ASSUMPTION_KEYS), z.number()).check((ctx) => {
   for (const [key, value] of Object.entries(ctx.value)) {
     const definition = ASSUMPTIONS[key as keyof typeof ASSUMPTIONS]
@@ -23,6 +25,8 @@ export const shopSchema = z.strictObject({
   unitSystem: z.enum(['imperial', 'metric']),
   ruleBook: z.enum(['north-american']),
   currency: z.string().regex(/^[A-Z]{3}$/, 'must be a three-letter currency code such as USD'),
+  /** The two schools of contact tips for aluminium: one size over the wire, or the wire's own. */
+  aluminiumTip: z.enum(ALUMINIUM_TIPS),
   /** Only what the shop has changed from the default. */
   assumptions: changedSchema,
 })

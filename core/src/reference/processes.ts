@@ -8,6 +8,10 @@ export type ProcessId = (typeof PROCESS_IDS)[number]
 export const PROCESS_FAMILIES = ['gmaw', 'fcaw', 'gtaw'] as const
 export type ProcessFamily = (typeof PROCESS_FAMILIES)[number]
 
+/** What a data plate may be rated for: stick as well, which no set-up uses yet. */
+export const PLATE_FAMILIES = [...PROCESS_FAMILIES, 'smaw'] as const
+export type PlateFamily = (typeof PLATE_FAMILIES)[number]
+
 export const POLARITIES = ['dcep', 'dcen', 'ac'] as const
 export type Polarity = (typeof POLARITIES)[number]
 
@@ -98,10 +102,11 @@ export interface LoadLine {
 }
 
 /** Conventional load voltage U₂ = base + slope · I₂, by process family. */
-export const LOAD_LINES: Readonly<Record<ProcessFamily, LoadLine>> = {
+export const LOAD_LINES: Readonly<Record<PlateFamily, LoadLine>> = {
   gmaw: { baseV: 14, voltsPerAmp: 0.05, flatAboveA: 600 },
   fcaw: { baseV: 14, voltsPerAmp: 0.05, flatAboveA: 600 },
   gtaw: { baseV: 10, voltsPerAmp: 0.04, flatAboveA: 600 },
+  smaw: { baseV: 20, voltsPerAmp: 0.04, flatAboveA: 600 },
 }
 
 export const LOAD_LINE_SOURCE: Source = standard('IEC 60974-1, 11.2 conventional load voltage', true)

@@ -9,6 +9,17 @@ import { loadVoltage, loadVoltageStep } from '../trade/arcVoltage.ts'
 const DRAW = standard('IEC 60974-1, rated supply current; I₁ = P / U₁', true)
 const EFFECTIVE = standard('IEC 60974-1, effective supply current I₁eff', true)
 
+/** Factor of the line current: √3 with three phases. */
+export const rootPhases = (phases: 1 | 3): number => (phases === 3 ? Math.sqrt(3) : 1)
+
+/** The greatest supply current as the plate gives it, or from its kVA; null where it has neither. */
+export function plateI1Max({ i1MaxA, inputKva, voltageV, phases }: SupplyRating): Term | null {
+  if (i1MaxA !== null) return term('I₁max', 'greatest supply current', i1MaxA, 'A', dataPlate())
+  if (inputKva === null || voltageV === null) return null
+  const currentA = (inputKva * 1000) / (voltageV * rootPhases(phases))
+  return term('I₁max', `${inputKva} kVA at ${voltageV} V`, currentA, 'A', dataPlate('data plate, kVA / U₁'))
+}
+
 /** How one source draws on one circuit. */
 export interface Draw {
   readonly family: ProcessFamily
@@ -18,8 +29,6 @@ export interface Draw {
   readonly terms: readonly Term[]
   readonly formula: string
 }
-
-const rootPhases = (phases: 1 | 3): number => (phases === 3 ? Math.sqrt(3) : 1)
 
 /**
  * From the plate's I₁max where it gives one: it belongs to the highest rated current, and efficiency and power
@@ -35,23 +44,24 @@ export function drawOf(
   const root = rootPhases(circuit.phases)
   const powerFactor = source.powerFactor ?? assume.value('powerFactor')
   const idleA = (source.idleW ?? assume.value('idleW')) / (circuit.voltageV * root * powerFactor)
-  if (supply.i1MaxA !== null) {
-    const ratedA = Math.max(...supply.ratedPoints.map((point) => point.currentA))
-    const ratedW = loadVoltage(family, ratedA) * ratedA
+  const i1Max = plateI1Max(supply)
+  if (i1Max !== null) {
+    const rated = supply.ratedPoints.reduce((most, next) => (next.currentA > most.currentA ? next : most))
+    const ratedV = rated.loadV ?? loadVoltage(family, rated.currentA)
     return {
       family,
-      arcWattsPerA: ratedW / supply.i1MaxA,
+      arcWattsPerA: (ratedV * rated.currentA) / Number(i1Max.value),
       idleA,
       formula: 'I₁ = I₁max · (U₂·I₂) / (U₂r·I₂r)',
       terms: [
-        term('I₁max', 'greatest supply current', supply.i1MaxA, 'A', dataPlate()),
-        term('I₂r', 'highest rated current', ratedA, 'A', dataPlate()),
+        i1Max,
+        term('I₂r', 'highest rated current', rated.currentA, 'A', dataPlate()),
         term(
           'U₂r',
           'load voltage there',
-          loadVoltage(family, ratedA),
+          ratedV,
           'V',
-          computed('conventional load voltage'),
+          rated.loadV === null ? computed('conventional load voltage') : dataPlate(),
         ),
       ],
     }

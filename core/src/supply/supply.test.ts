@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import { assumptionsOf } from '../assumptions/assume.ts'
-import type { Circuit, PowerSource, SupplyRating } from '../model/equipment.ts'
+import type { Circuit } from '../model/equipment.ts'
+import { samplePowerSource, sampleSupply } from '../testing/samples.ts'
 import { overloadFactor, timeConstantS, tripTimeS } from './breakerHeat.ts'
 import {
   currentAtEffectiveInputA,
@@ -98,25 +99,8 @@ const circuit: Circuit = {
   conductorSize: '8 AWG',
   lengthMm: 1000,
 }
-const supply: SupplyRating = {
-  voltageV: 230,
-  phases: 1,
-  outputMinA: 20,
-  outputMaxA: 200,
-  ratedPoints: [{ currentA: 200, dutyPct: 25 }],
-  i1MaxA: null,
-  i1EffA: null,
-}
-const source: PowerSource = {
-  id: 's',
-  name: 's',
-  processes: [],
-  efficiencyPct: 85,
-  powerFactor: 0.95,
-  idleW: 0,
-  feedMaxMmPerMin: null,
-  start: [],
-}
+const supply = sampleSupply()
+const source = samplePowerSource({ efficiencyPct: 85, powerFactor: 0.95, idleW: 0 })
 const assume = assumptionsOf({ assumptions: {} })
 
 describe('input current', () => {

@@ -2,6 +2,7 @@
 import { readFileSync } from 'node:fs'
 import { inputOf } from '../fit/document.ts'
 import type { FitInput } from '../fit/context.ts'
+import type { Circuit, PowerSource, SupplyRating, Wire } from '../model/equipment.ts'
 import type { Joint } from '../model/job.ts'
 import { newJoint } from '../model/newJoint.ts'
 import { readDocument } from '../model/problems.ts'
@@ -17,6 +18,64 @@ export const joint = (part: Partial<Joint> = {}): Joint =>
     ...part,
   })
 
+/** One column of a plate, 230 V, 200 A at 25 %. */
+export const sampleSupply = (part: Partial<SupplyRating> = {}): SupplyRating => ({
+  voltageV: 230,
+  phases: 1,
+  outputMinA: 20,
+  outputMaxA: 200,
+  ratedPoints: [{ currentA: 200, dutyPct: 25, loadV: null }],
+  openCircuitV: null,
+  i1MaxA: null,
+  i1EffA: null,
+  inputKva: null,
+  feedMaxMmPerMin: null,
+  ...part,
+})
+
+export const samplePowerSource = (part: Partial<PowerSource> = {}): PowerSource => ({
+  id: 's',
+  name: 'Source',
+  held: 'owned',
+  price: null,
+  processes: [{ family: 'gmaw', outputs: ['dc'], pulse: false, supplies: [sampleSupply()] }],
+  supplyChange: null,
+  efficiencyPct: null,
+  powerFactor: null,
+  idleW: null,
+  acBalance: null,
+  acFrequency: null,
+  start: [],
+  lowestStableA: null,
+  voltageSteps: null,
+  feeder: null,
+  torchConnector: null,
+  polarityChange: null,
+  gasValve: null,
+  waterCooler: null,
+  vrd: null,
+  ...part,
+})
+
+export const sampleWire = (part: Partial<Wire> = {}): Wire => ({
+  id: 'w',
+  name: 'Wire',
+  form: 'solid',
+  classification: 'ER70S-6',
+  metal: 'carbon-steel',
+  diameterMm: 0.889,
+  currentMinA: null,
+  currentMaxA: null,
+  polarity: null,
+  positions: null,
+  gasWanted: null,
+  spoolMm: 200,
+  stockG: null,
+  packageG: 5000,
+  packagePrice: null,
+  ...part,
+})
+
 const file = new URL('../../../demo/tollgate-orchard-works.json', import.meta.url)
 
 export function demoShop(): ShopDocument {
@@ -25,13 +84,18 @@ export function demoShop(): ShopDocument {
   return read.value
 }
 
+/** Of a set-up that hangs on a circuit: every one of the demo's jobs does. */
+export type DemoInput = FitInput & { readonly circuit: Circuit }
+
 /** A job of the demo with its own set-up or another. */
-export function demoInput(jobId: string, setUpId?: string): FitInput {
+export function demoInput(jobId: string, setUpId?: string): DemoInput {
   const { shop, jobs, setUps, format: _format, version: _version, ...shelf } = demoShop()
   const job = jobs.find(({ id }) => id === jobId)
   const setUp = setUps.find(({ id }) => id === (setUpId ?? job?.setUpId))
   if (!job || !setUp) throw new Error(`the demo has no ${jobId} with ${setUpId ?? 'a set-up'}`)
   const answer = inputOf({ shop, job, setUp, ...shelf })
   if (!answer.ok) throw new Error(JSON.stringify(answer.problems))
-  return answer.input
+  const { circuit } = answer.input
+  if (!circuit) throw new Error(`${setUp.name} hangs on no circuit`)
+  return { ...answer.input, circuit }
 }

@@ -2,15 +2,15 @@
 import type { Step } from '../model/working.ts'
 import { term } from '../model/working.ts'
 import { computed } from '../model/source.ts'
-import { LOAD_LINE_SOURCE, LOAD_LINES, type ProcessFamily } from '../reference/processes.ts'
+import { LOAD_LINE_SOURCE, LOAD_LINES, type PlateFamily } from '../reference/processes.ts'
 
 /** @returns V, by IEC 60974-1 */
-export function loadVoltage(family: ProcessFamily, currentA: number): number {
+export function loadVoltage(family: PlateFamily, currentA: number): number {
   const { baseV, voltsPerAmp, flatAboveA } = LOAD_LINES[family]
   return baseV + voltsPerAmp * Math.min(currentA, flatAboveA)
 }
 
-export function loadVoltageStep(family: ProcessFamily, currentA: number): Step {
+export function loadVoltageStep(family: PlateFamily, currentA: number): Step {
   const { baseV, voltsPerAmp } = LOAD_LINES[family]
   return {
     says: 'Load voltage at this current',

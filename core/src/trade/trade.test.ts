@@ -3,7 +3,7 @@ import { describe, expect, it } from 'vitest'
 import { assumptionsOf } from '../assumptions/assume.ts'
 import type { Wire } from '../model/equipment.ts'
 import type { Position } from '../model/job.ts'
-import { joint } from '../testing/samples.ts'
+import { joint, sampleWire } from '../testing/samples.ts'
 import { loadVoltage } from './arcVoltage.ts'
 import { currentAtFeed, wireAreaMm2, wireFeedSpeed } from './burnOff.ts'
 import { depositionRate, fillerG, passesOf, weldMetalG } from './deposit.ts'
@@ -16,21 +16,8 @@ const LB = 453.59237
 const INCH = 25.4
 const FOOT = 304.8
 
-const wire = (diameterIn: number, part: Partial<Wire> = {}): Wire => ({
-  id: 'w',
-  name: 'w',
-  form: 'solid',
-  classification: 'ER70S-6',
-  metal: 'carbon-steel',
-  diameterMm: diameterIn * INCH,
-  currentMinA: null,
-  currentMaxA: null,
-  polarity: null,
-  stockG: null,
-  packageG: 5000,
-  packagePrice: null,
-  ...part,
-})
+const wire = (diameterIn: number, part: Partial<Wire> = {}): Wire =>
+  sampleWire({ diameterMm: diameterIn * INCH, ...part })
 
 describe('load voltage, IEC 60974-1 11.2', () => {
   it.each([

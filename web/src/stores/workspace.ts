@@ -1,9 +1,11 @@
 /** Everything of the shop in the browser: loaded once, edited here, saved as it changes, undone step by step. */
 import type {
   Circuit,
+  Feeder,
   Gas,
   Gun,
   Job,
+  Part,
   PowerSource,
   SetUp,
   Shelf,
@@ -22,7 +24,9 @@ interface RecordOf {
   shop: Shop
   circuits: Circuit
   'power-sources': PowerSource
+  feeders: Feeder
   guns: Gun
+  parts: Part
   wires: Wire
   gases: Gas
   tungstens: Tungsten
@@ -37,7 +41,9 @@ type Tables = { readonly [P in Path]: ShallowRef<Table<P>> }
 const PATHS: readonly Path[] = [
   'circuits',
   'power-sources',
+  'feeders',
   'guns',
+  'parts',
   'wires',
   'gases',
   'tungstens',
@@ -190,7 +196,9 @@ export const useWorkspace = defineStore('workspace', () => {
   const shelf = computed<Shelf>(() => ({
     circuits: all('circuits'),
     powerSources: all('power-sources'),
+    feeders: all('feeders'),
     guns: all('guns'),
+    parts: all('parts'),
     wires: all('wires'),
     gases: all('gases'),
     tungstens: all('tungstens'),

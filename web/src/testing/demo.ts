@@ -33,7 +33,9 @@ export const demoJob = (jobId: string): Job => inputFor(jobId).job
 const RECORDS: Record<string, readonly { id: string }[]> = {
   circuits: shopDocument.circuits,
   'power-sources': shopDocument.powerSources,
+  feeders: shopDocument.feeders,
   guns: shopDocument.guns,
+  parts: shopDocument.parts,
   wires: shopDocument.wires,
   gases: shopDocument.gases,
   tungstens: shopDocument.tungstens,

@@ -1,0 +1,11 @@
+/** Whether the parts of a set-up go together, and what the shelf offers for each place. */
+export * from './assembly.ts'
+export * from './demands.ts'
+export * from './fitOut.ts'
+export * from './judge.ts'
+export * from './offers.ts'
+export { compared, type Judgement, type Rule, type RuleGroup } from './rule.ts'
+export { RULES } from './rules/index.ts'
+export { GROOVE_WORDS } from './rules/wirePath.ts'
+export { POLARITY_WORDS } from './rules/polarity.ts'
+export * from './slots.ts'

@@ -1,0 +1,58 @@
+/** What can go into one place of a set-up: what fits first, what does not with the reason. */
+import { type Verdict, VERDICT_RANK } from '../model/finding.ts'
+import type { Shelf } from '../model/shelf.ts'
+import type { Assembly } from './assembly.ts'
+import { rulesOfSlot } from './judge.ts'
+import { itemsFor, type Slot, type SlotItems } from './slots.ts'
+
+export interface Reason {
+  readonly ruleId: string
+  readonly verdict: Verdict
+  readonly says: string
+}
+
+export interface Offer<S extends Slot = Slot> {
+  readonly item: SlotItems[S]
+  /** `short` is shown greyed. */
+  readonly verdict: Verdict
+  /** Every rule that it does not simply fit, worst first. */
+  readonly reasons: readonly Reason[]
+}
+
+type Trial = { -readonly [K in keyof Assembly]: Assembly[K] }
+
+/** Owned before candidates, and what is in stock before what is not. */
+function distance(item: SlotItems[Slot]): number {
+  const isCandidate = 'held' in item && item.held === 'candidate' ? 2 : 0
+  const left = 'stock' in item ? item.stock : 'stockG' in item ? item.stockG : null
+  return isCandidate + (left === 0 ? 1 : 0)
+}
+
+/**
+ * @param assembly what is chosen so far; places that are empty bind nothing
+ * @returns everything of the shelf for this place: fitting first, then tight, unknown, short; owned before candidates
+ */
+export function offersFor<S extends Slot>(slot: S, assembly: Assembly, shelf: Shelf): readonly Offer<S>[] {
+  const rules = rulesOfSlot(slot)
+  // One trial for all: copying an assembly for each of two thousand things costs more than the rules.
+  const trial: Trial = { ...assembly }
+  const offers = itemsFor(slot, shelf).map((item): Offer<S> => {
+    ;(trial as Record<Slot, unknown>)[slot] = item
+    let verdict: Verdict = 'fits'
+    const reasons: Reason[] = []
+    for (const rule of rules) {
+      const judgement = rule.judge(trial)
+      if (!judgement || judgement.verdict === 'fits') continue
+      reasons.push({ ruleId: rule.id, verdict: judgement.verdict, says: judgement.says })
+      if (VERDICT_RANK[judgement.verdict] > VERDICT_RANK[verdict]) verdict = judgement.verdict
+    }
+    if (reasons.length > 1) reasons.sort((a, b) => VERDICT_RANK[b.verdict] - VERDICT_RANK[a.verdict])
+    return { item, verdict, reasons }
+  })
+  return offers.sort(
+    (a, b) =>
+      VERDICT_RANK[a.verdict] - VERDICT_RANK[b.verdict] ||
+      distance(a.item) - distance(b.item) ||
+      a.reasons.length - b.reasons.length,
+  )
+}

@@ -1,0 +1,265 @@
+/** Rules of gun and torch: kind, rating, cooling, weight, and the set of parts round the tungsten. */
+import { currentAtDutyA } from '../../duty/curve.ts'
+import { gunPoints } from '../../fit/gunPoints.ts'
+import { dataPlate, standard } from '../../model/source.ts'
+import { term } from '../../model/working.ts'
+import { printNumber } from '../../quantity/printValue.ts'
+import { tungstenCurrentRange } from '../../reference/tungstenRanges.ts'
+import { wireCurrentRange } from '../../reference/wireRanges.ts'
+import { diameter, fits, isSameSize, type Judge, notKnown, print, type Rule, short, tight } from '../rule.ts'
+
+const PLATE = dataPlate()
+const MM_PER_CUP_NUMBER = 25.4 / 16
+
+const gunKind: Judge = ({ gun, process }) => {
+  if (!gun) return null
+  const wanted = process.feedsWire ? 'gun' : 'torch'
+  return gun.kind === wanted
+    ? fits(`A ${wanted} for ${process.workshopWord}`)
+    : short(`${gun.name} is a ${gun.kind}; ${process.workshopWord} wants a ${wanted}`)
+}
+
+/** Guns carry less in argon mixes than in CO₂, torches less on AC. */
+const gunRating: Judge = (assembly) => {
+  const { gun, gas, process, assume, demands, wire } = assembly
+  if (!gun || (gun.kind === 'gun') !== process.feedsWire || (process.shielded && !gas)) return null
+  const answer = gunPoints({ gun, gas, process, assume })
+  if (answer.missing !== null) return notKnown(answer.missing)
+  const floor = assume.value('gunLeastDutyPct')
+  const atDuty = Math.max(demands?.dutyPct ?? Math.max(...answer.points.map(({ dutyPct }) => dutyPct)), floor)
+  const carriesA = currentAtDutyA(answer.points, atDuty)
+  const range = demands === null && wire && process.feedsWire ? wireCurrentRange(wire) : null
+  const wantsA = demands?.mostA ?? range?.minA ?? 0
+  const carries = `${gun.name} carries ${printNumber(carriesA, 3)} A at ${printNumber(atDuty, 2)} % ${process.shielded ? 'in this gas' : 'without gas'}`
+  const steps = () => [
+    ...answer.steps,
+    {
+      says: 'Current that it sustains',
+      formula: 'I = I_r · √(X_r / X)',
+      terms: answer.points.map((point) =>
+        term('I_r at X_r', `rated at ${point.dutyPct} %`, point.currentA, 'A', answer.source),
+      ),
+      result: { symbol: 'I', value: carriesA, unit: 'A' },
+      source: standard('IEC 60974-7, rating of torches', true),
+    },
+  ]
+  if (wantsA > carriesA) {
+    return short(
+      `${carries}; ${demands ? 'the job wants' : `${wire?.name ?? 'the wire'} starts at`} ${printNumber(wantsA, 3)} A`,
+      answer.source,
+      { steps, mends: [{ says: `A ${gun.kind} of a higher class` }] },
+    )
+  }
+  return fits(carries, answer.source, { steps })
+}
+
+const waterCooling: Judge = ({ gun, powerSource, process }) => {
+  if (!gun || !powerSource || (gun.kind === 'gun') !== process.feedsWire || gun.cooling !== 'water')
+    return null
+  if (powerSource.waterCooler === null) return notKnown(`whether ${powerSource.name} has a water cooler`)
+  return powerSource.waterCooler
+    ? fits('Water-cooled, with a cooler: check level and flow before the arc', PLATE)
+    : short(
+        `${gun.name} is water-cooled and ${powerSource.name} has no cooler: it burns without water`,
+        PLATE,
+        {
+          mends: [{ says: 'An air-cooled one of enough class, or a cooler' }],
+        },
+      )
+}
+
+/** What the arm holds all day: no verdict hangs on it, but people choose by it. */
+const handling: Judge = (assembly) => {
+  const { gun } = assembly
+  if (!gun) return null
+  const length = print(assembly, gun.lengthMm, 'mm length')
+  const mass = gun.massG === null ? '' : `, ${print(assembly, gun.massG, 'g')} with its hose`
+  const says =
+    gun.cooling === 'water'
+      ? `${length}${mass}: water keeps the handle small and cool, the hose is stiffer`
+      : gun.drive === 'spool'
+        ? `${length}${mass}: the spool hangs on the wrist, and corners are harder to reach`
+        : `${length}${mass}: no water to carry, the handle warms with use`
+  return fits(says)
+}
+
+const colletSize: Judge = (assembly) => {
+  const { collet, tungsten } = assembly
+  if (!collet || !tungsten) return null
+  return isSameSize(collet.tungstenMm, tungsten.diameterMm)
+    ? fits(`Collet of ${diameter(assembly, collet.tungstenMm)} for the tungsten`)
+    : short(
+        `Collet of ${diameter(assembly, collet.tungstenMm)} does not hold a tungsten of ${diameter(assembly, tungsten.diameterMm)}`,
+      )
+}
+
+const colletBodySize: Judge = (assembly) => {
+  const { colletBody, tungsten } = assembly
+  if (!colletBody || !tungsten) return null
+  return isSameSize(colletBody.tungstenMm, tungsten.diameterMm)
+    ? fits(`Collet body of ${diameter(assembly, colletBody.tungstenMm)} for the tungsten`)
+    : short(
+        `Collet body of ${diameter(assembly, colletBody.tungstenMm)} and tungsten of ${diameter(assembly, tungsten.diameterMm)} do not go together`,
+      )
+}
+
+/** A gas lens takes cups of its own. */
+const cupOnBody: Judge = ({ cup, colletBody }) => {
+  if (!cup || !colletBody) return null
+  if (cup.forGasLens === colletBody.gasLens) {
+    return fits(cup.forGasLens ? 'A lens cup on a gas lens' : 'A plain cup on a plain collet body')
+  }
+  return short(
+    cup.forGasLens
+      ? 'A lens cup does not go on a plain collet body'
+      : 'A plain cup does not go on a gas lens',
+  )
+}
+
+const backCapLength: Judge = (assembly) => {
+  const { backCap, tungsten } = assembly
+  if (!backCap || !tungsten) return null
+  const length = (valueMm: number) => print(assembly, valueMm, 'mm length')
+  return tungsten.lengthMm > backCap.longestMm + 1
+    ? short(
+        `The back cap closes over ${length(backCap.longestMm)}; the tungsten is ${length(tungsten.lengthMm)}: cut it, or a longer cap`,
+      )
+    : fits(`The back cap closes over ${length(backCap.longestMm)}`)
+}
+
+/** Not beyond the cup's inside diameter without a gas lens; more with one. */
+const stickOut: Judge = (assembly) => {
+  const { cup, colletBody, settings, assume } = assembly
+  if (!cup || !colletBody) return null
+  const insideMm = cup.number * MM_PER_CUP_NUMBER
+  const factor = colletBody.gasLens ? assume.value('stickOutLensFactor') : 1
+  const mostMm = insideMm * factor
+  const words = (valueMm: number) => print(assembly, valueMm, 'mm')
+  const steps = () => [
+    {
+      says: 'Most stick-out',
+      formula: colletBody.gasLens ? 's = N · 1/16 in · k' : 's = N · 1/16 in',
+      terms: [
+        term('N', 'cup number', cup.number, '', PLATE),
+        ...(colletBody.gasLens ? [assume.term('stickOutLensFactor', 'k')] : []),
+      ],
+      result: { symbol: 's', value: mostMm, unit: 'mm' },
+      source: PLATE,
+    },
+  ]
+  if (settings.stickOutMm === null)
+    return fits(`Stick-out up to ${words(mostMm)} with this cup`, undefined, { steps })
+  return settings.stickOutMm > mostMm + 1e-6
+    ? short(
+        `Stick-out of ${words(settings.stickOutMm)} leaves the gas: at most ${words(mostMm)} with cup ${cup.number}${colletBody.gasLens ? ' and a gas lens' : ''}`,
+        undefined,
+        {
+          steps,
+          mends: [
+            {
+              says: `Stick-out of ${words(mostMm)}`,
+              patch: { on: 'set-up', change: { stickOutMm: mostMm } },
+            },
+            ...(colletBody.gasLens ? [] : [{ says: 'A gas lens with its cup' }]),
+          ],
+        },
+      )
+    : fits(`Stick-out of ${words(settings.stickOutMm)}, at most ${words(mostMm)}`, undefined, { steps })
+}
+
+const tungstenCurrent: Judge = (assembly) => {
+  const { tungsten, process, demands } = assembly
+  if (!tungsten || process.family !== 'gtaw') return null
+  const wave = process.id === 'gtaw-ac' ? 'ac' : 'dcen'
+  const range = tungstenCurrentRange(tungsten.diameterMm, wave)
+  if (!range)
+    return notKnown(
+      `the usable current of ${tungsten.name} on ${wave === 'ac' ? 'AC' : 'DC'}: AWS A5.12 has no such size`,
+    )
+  const { minA, maxA, source } = range
+  const runs = `${tungsten.name} runs ${minA} to ${maxA} A`
+  if (!demands) return fits(runs, source)
+  if (demands.leastA < minA)
+    return short(
+      `${runs}; the job goes down to ${printNumber(demands.leastA, 3)} A, where its arc wanders`,
+      source,
+    )
+  return demands.mostA > maxA
+    ? short(`${runs}; the job goes up to ${printNumber(demands.mostA, 3)} A, which melts it`, source)
+    : fits(runs, source)
+}
+
+/** Pure and zirconiated tungsten are for AC; thoriated spits on AC. */
+const tungstenType: Judge = ({ tungsten, process }) => {
+  if (!tungsten || process.family !== 'gtaw') return null
+  const source = standard('ISO 6848, types of electrode; use by AWS A5.12 annex', true)
+  const isAc = process.id === 'gtaw-ac'
+  if (!isAc && tungsten.type === 'WP')
+    return short('Pure tungsten holds no point on DC: its arc wanders', source)
+  if (!isAc && tungsten.type === 'WZr8')
+    return tight(
+      'Zirconiated tungsten is made for AC; on DC a lanthanated or ceriated one starts better',
+      source,
+    )
+  if (isAc && tungsten.type === 'WTh20')
+    return tight('Thoriated tungsten splits and spits on AC, and its dust is mildly radioactive', source)
+  if (isAc && tungsten.type === 'WP')
+    return tight('Pure tungsten is for old sine-wave AC; on a square wave it melts early', source)
+  return fits(`${tungsten.type} suits ${isAc ? 'AC' : 'DC'}`, source)
+}
+
+export const TORCH_RULES: readonly Rule[] = [
+  { id: 'gun-kind', title: 'Gun or torch', group: 'torch', slots: ['gun'], judge: gunKind },
+  {
+    id: 'gun-rating',
+    title: 'Rating in this gas',
+    group: 'torch',
+    slots: ['gun', 'gas', 'wire'],
+    judge: gunRating,
+  },
+  {
+    id: 'water-cooling',
+    title: 'Cooling',
+    group: 'torch',
+    slots: ['gun', 'powerSource'],
+    judge: waterCooling,
+  },
+  { id: 'handling', title: 'In the hand', group: 'torch', slots: ['gun'], judge: handling },
+  {
+    id: 'collet-size',
+    title: 'Collet size',
+    group: 'torch',
+    slots: ['collet', 'tungsten'],
+    judge: colletSize,
+  },
+  {
+    id: 'collet-body-size',
+    title: 'Collet body size',
+    group: 'torch',
+    slots: ['colletBody', 'tungsten'],
+    judge: colletBodySize,
+  },
+  {
+    id: 'cup-on-body',
+    title: 'Cup and collet body',
+    group: 'torch',
+    slots: ['cup', 'colletBody'],
+    judge: cupOnBody,
+  },
+  {
+    id: 'back-cap-length',
+    title: 'Back cap',
+    group: 'torch',
+    slots: ['backCap', 'tungsten'],
+    judge: backCapLength,
+  },
+  { id: 'stick-out', title: 'Stick-out', group: 'torch', slots: ['cup', 'colletBody'], judge: stickOut },
+  {
+    id: 'tungsten-current',
+    title: 'Tungsten size',
+    group: 'torch',
+    slots: ['tungsten'],
+    judge: tungstenCurrent,
+  },
+  { id: 'tungsten-type', title: 'Tungsten type', group: 'torch', slots: ['tungsten'], judge: tungstenType },
+]

@@ -1,0 +1,4 @@
+/** The open formats of the equipment: one JSON catalogue, and a CSV sheet for each kind. */
+export * from './catalogue.ts'
+export { type Sheet, SHEETS } from './sheets.ts'
+export * from './sheetText.ts'

@@ -1,0 +1,37 @@
+/** What a cored wire's AWS classification says by itself: the positions and the gas it is made for. */
+import type { Wire } from '../model/equipment.ts'
+import { dataPlate, type Source, standard } from '../model/source.ts'
+
+/** E 7 1 T - 1 C/M: strength, position, cored, usability, gas (AWS A5.20; A5.22 for stainless ends likewise). */
+const CORED = /^E\d{1,3}?(?<position>[01])T-?(?<usability>\d{1,2}|GS)(?<gas>C\/M|M\/C|C|M)?/i
+
+export interface Said<T> {
+  readonly value: T
+  readonly source: Source
+}
+
+const A5_20 = standard('AWS A5.20, classification of cored steel electrodes', true)
+
+const partsOf = (classification: string) =>
+  CORED.exec(classification.replaceAll(' ', '').toUpperCase())?.groups ?? null
+
+/** @returns the wire's own data, else what the classification says; null for a wire that neither binds */
+export function positionsOf(
+  wire: Pick<Wire, 'positions' | 'classification'>,
+): Said<NonNullable<Wire['positions']>> | null {
+  if (wire.positions !== null) return { value: wire.positions, source: dataPlate('the wire’s own data') }
+  const parts = partsOf(wire.classification)
+  if (!parts) return null
+  return { value: parts['position'] === '0' ? 'flat-horizontal' : 'all', source: A5_20 }
+}
+
+/** @returns the gas a cored wire is made for; null where neither its data nor its class says */
+export function gasOf(
+  wire: Pick<Wire, 'gasWanted' | 'classification'>,
+): Said<NonNullable<Wire['gasWanted']>> | null {
+  if (wire.gasWanted !== null) return { value: wire.gasWanted, source: dataPlate('the wire’s own data') }
+  const gas = partsOf(wire.classification)?.['gas']
+  if (!gas) return null
+  const value = gas === 'C' ? 'co2' : gas === 'M' ? 'mixed' : 'either'
+  return { value, source: A5_20 }
+}

@@ -1,0 +1,55 @@
+/** A flow meter reads true for the gas that its scale is for; on another the reading is corrected. */
+import type { Gas, ScaleGas } from '../model/equipment.ts'
+import { handbook } from '../model/source.ts'
+import { type Step, term, type Worked } from '../model/working.ts'
+
+/** Molar masses, g/mol (IUPAC standard atomic weights, rounded). */
+const MOLAR_G = { argon: 39.95, co2: 44.01, oxygen: 32.0, helium: 4.003, air: 28.96 } as const
+const AR_CO2_25_SHARE = 0.25
+
+/** Specific gravity against air of what a scale is for. */
+export const SCALE_GRAVITY: Readonly<Record<ScaleGas, number>> = {
+  argon: MOLAR_G.argon / MOLAR_G.air,
+  co2: MOLAR_G.co2 / MOLAR_G.air,
+  helium: MOLAR_G.helium / MOLAR_G.air,
+  'ar-co2-25': (MOLAR_G.argon * (1 - AR_CO2_25_SHARE) + MOLAR_G.co2 * AR_CO2_25_SHARE) / MOLAR_G.air,
+}
+export const SCALE_WORDS: Readonly<Record<ScaleGas, string>> = {
+  argon: 'argon',
+  'ar-co2-25': '75/25 Ar/CO₂',
+  co2: 'CO₂',
+  helium: 'helium',
+}
+
+/** @returns specific gravity of a gas mixture against air: its mean molar mass over air's */
+export const gasGravity = (gas: Pick<Gas, 'argonPct' | 'co2Pct' | 'oxygenPct' | 'heliumPct'>): number =>
+  (gas.argonPct * MOLAR_G.argon +
+    gas.co2Pct * MOLAR_G.co2 +
+    gas.oxygenPct * MOLAR_G.oxygen +
+    gas.heliumPct * MOLAR_G.helium) /
+  100 /
+  MOLAR_G.air
+
+/** Of several scales the one that needs least correction. */
+export const nearestScale = (scales: readonly ScaleGas[], gravity: number): ScaleGas | undefined =>
+  [...scales].sort(
+    (a, b) => Math.abs(Math.log(SCALE_GRAVITY[a] / gravity)) - Math.abs(Math.log(SCALE_GRAVITY[b] / gravity)),
+  )[0]
+
+/** @returns what one unit read on the scale truly is: √(SG of the scale / SG of the gas) */
+export function scaleFactor(scale: ScaleGas, gas: Gas): Worked {
+  const gravity = gasGravity(gas)
+  const value = Math.sqrt(SCALE_GRAVITY[scale] / gravity)
+  const source = handbook('variable-area flow meters: Q = Q_read · √(SG_scale / SG_gas)')
+  const step: Step = {
+    says: 'True flow for each unit read',
+    formula: 'k = √(SG_scale / SG_gas)',
+    terms: [
+      term('SG_scale', SCALE_WORDS[scale], SCALE_GRAVITY[scale], '', source),
+      term('SG_gas', gas.name, gravity, '', source),
+    ],
+    result: { symbol: 'k', value, unit: '×' },
+    source,
+  }
+  return { value, steps: [step] }
+}
