@@ -37,9 +37,15 @@ function bestFor(slot: Slot, trial: Trial, shelf: Shelf) {
 
 /**
  * @param which `small` leaves circuit, source, gun, wire, gas and tungsten as they are; `all` fills those too
+ * @param leave places that are not touched as long as they are needed
  * @returns the set-up with its parts; a place that nothing of the shelf fits stays as it was
  */
-export function fitOut(assembly: Assembly, shelf: Shelf, which: 'small' | 'all' = 'small'): FittedOut {
+export function fitOut(
+  assembly: Assembly,
+  shelf: Shelf,
+  which: 'small' | 'all' = 'small',
+  leave: readonly Slot[] = [],
+): FittedOut {
   const trial: Trial = { ...assembly }
   const place = trial as Record<Slot, unknown>
   const changed: Slot[] = []
@@ -56,6 +62,7 @@ export function fitOut(assembly: Assembly, shelf: Shelf, which: 'small' | 'all' 
       }
       continue
     }
+    if (leave.includes(slot)) continue
     if (has !== null && worstOf(judgeSlot(slot, trial)) !== 'short') continue
     const best = bestFor(slot, trial, shelf)
     if (!best || best === has) continue

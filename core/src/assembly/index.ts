@@ -1,4 +1,5 @@
 /** Whether the parts of a set-up go together, and what the shelf offers for each place. */
+export * from './aluminium.ts'
 export * from './assembly.ts'
 export * from './demands.ts'
 export * from './fitOut.ts'
@@ -9,3 +10,4 @@ export { RULES } from './rules/index.ts'
 export { GROOVE_WORDS } from './rules/wirePath.ts'
 export { POLARITY_WORDS } from './rules/polarity.ts'
 export * from './slots.ts'
+export * from './swaps.ts'
