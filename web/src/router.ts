@@ -4,6 +4,8 @@ import FitView from './views/fit/FitView.vue'
 
 export const VIEWS = [
   { name: 'shop', title: 'Shop', also: [] },
+  { name: 'equipment', title: 'Equipment', also: [] },
+  { name: 'set-up', title: 'Set-ups', also: [] },
   { name: 'jobs', title: 'Jobs', also: ['job'] },
   { name: 'fit', title: 'Fit', also: [] },
 ] as const
@@ -17,6 +19,12 @@ export const router = createRouter({
   routes: [
     { path: '/', redirect: { name: 'fit' } },
     { path: '/shop', name: 'shop', component: () => import('./views/shop/ShopView.vue') },
+    {
+      path: '/equipment/:list?/:id?',
+      name: 'equipment',
+      component: () => import('./views/equipment/EquipmentView.vue'),
+    },
+    { path: '/set-ups/:id?', name: 'set-up', component: () => import('./views/setups/SetUpView.vue') },
     { path: '/jobs', name: 'jobs', component: () => import('./views/jobs/JobsView.vue') },
     { path: '/jobs/:jobId', name: 'job', component: () => import('./views/jobs/JobView.vue') },
     { path: '/fit/:jobId?', name: 'fit', component: FitView },

@@ -1,6 +1,7 @@
 /** Whether the parts of a set-up go together, and what the shelf offers for each place. */
 export * from './aluminium.ts'
 export * from './assembly.ts'
+export * from './change.ts'
 export * from './demands.ts'
 export * from './fitOut.ts'
 export * from './judge.ts'

@@ -36,7 +36,7 @@ function finding(
     says: first ? broken.map(({ judgement }) => sentence(judgement.says)).join(' ') : wellSaid,
     jointId: null,
     demand: null,
-    capacity: first ? first.rule.title : `${looked.length} rules`,
+    capacity: first ? first.rule.title : looked.length === 1 ? '1 rule met' : `${looked.length} rules met`,
     marginPct: null,
     missing:
       first?.judgement.verdict === 'unknown' ? (first.judgement.missing ?? first.judgement.says) : null,

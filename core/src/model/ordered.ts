@@ -1,5 +1,5 @@
-/** Two fields of which the one must not exceed the other: said with both figures. */
-import type { z } from 'zod'
+/** Two fields of which the one must not exceed the other: said with both figures, also while others are still missing. */
+import { z } from 'zod'
 
 interface Bounds {
   readonly least: string
@@ -9,18 +9,22 @@ interface Bounds {
   readonly mayMeet: boolean
 }
 
+const numberAt = (value: unknown, key: string): number | null => {
+  const found: unknown = typeof value === 'object' && value !== null ? Reflect.get(value, key) : null
+  return typeof found === 'number' ? found : null
+}
+
 /** @returns a Zod check that refuses a least above its most; a null on either side passes */
-export const inOrder =
-  <T extends object>({ least, most, unit, mayMeet }: Bounds) =>
-  (ctx: z.core.ParsePayload<T>): void => {
-    const low: unknown = Reflect.get(ctx.value, least)
-    const high: unknown = Reflect.get(ctx.value, most)
-    if (typeof low !== 'number' || typeof high !== 'number') return
-    if (low < high || (mayMeet && low === high)) return
-    ctx.issues.push({
-      code: 'custom',
+export const inOrder = ({ least, most, unit, mayMeet }: Bounds) =>
+  z.refine<object>(
+    (value) => {
+      const [low, high] = [numberAt(value, least), numberAt(value, most)]
+      return low === null || high === null || low < high || (mayMeet && low === high)
+    },
+    {
       path: [least],
-      input: low,
-      message: `is ${low} ${unit}, ${mayMeet ? 'above' : 'not below'} the greatest of ${high} ${unit}; swap or correct them`,
-    })
-  }
+      when: () => true,
+      error: ({ input }) =>
+        `is ${numberAt(input, least)} ${unit}, ${mayMeet ? 'above' : 'not below'} the greatest of ${numberAt(input, most)} ${unit}; swap or correct them`,
+    },
+  )

@@ -28,6 +28,25 @@ export const ratedPointSchema = z.strictObject({
   loadV: voltsSchema.nullable(),
 })
 
+const isRatedPoint = (value: unknown): value is RatedPoint =>
+  typeof value === 'object' &&
+  value !== null &&
+  typeof Reflect.get(value, 'currentA') === 'number' &&
+  typeof Reflect.get(value, 'dutyPct') === 'number'
+
+/** Two rated points of which the one with more current has no less duty; null where there are none. */
+function risingPair(supply: unknown): readonly [RatedPoint, RatedPoint] | null {
+  const points: unknown =
+    typeof supply === 'object' && supply !== null ? Reflect.get(supply, 'ratedPoints') : null
+  if (!Array.isArray(points)) return null
+  const byCurrent = points.filter(isRatedPoint).sort((a, b) => a.currentA - b.currentA)
+  for (const [index, point] of byCurrent.entries()) {
+    const before = byCurrent[index - 1]
+    if (before && point.dutyPct >= before.dutyPct) return [before, point]
+  }
+  return null
+}
+
 /** One column of the data plate: what the source gives on one supply voltage. */
 export const supplyRatingSchema = z
   .strictObject({
@@ -46,21 +65,16 @@ export const supplyRatingSchema = z
     feedMaxMmPerMin: amountSchema.nullable(),
   })
   .check(inOrder({ least: 'outputMinA', most: 'outputMaxA', unit: 'A', mayMeet: true }))
-  .check((ctx) => {
-    const { ratedPoints } = ctx.value
-    const byCurrent = [...ratedPoints].sort((a, b) => a.currentA - b.currentA)
-    byCurrent.forEach((point, index) => {
-      const before = byCurrent[index - 1]
-      if (before && point.dutyPct >= before.dutyPct) {
-        ctx.issues.push({
-          code: 'custom',
-          path: ['ratedPoints'],
-          input: ratedPoints,
-          message: `give ${point.dutyPct} % at ${point.currentA} A and ${before.dutyPct} % at ${before.currentA} A; duty must fall as current rises`,
-        })
-      }
-    })
-  })
+  .check(
+    z.refine<object>((supply) => risingPair(supply) === null, {
+      path: ['ratedPoints'],
+      when: () => true,
+      error: ({ input }) => {
+        const [before, point] = risingPair(input) ?? []
+        return `give ${point?.dutyPct} % at ${point?.currentA} A and ${before?.dutyPct} % at ${before?.currentA} A; duty must fall as current rises`
+      },
+    }),
+  )
 export type SupplyRating = z.infer<typeof supplyRatingSchema>
 
 export const plateProcessSchema = z.strictObject({

@@ -43,13 +43,13 @@ export const wireFeederShape = {
   gunConnector: z.enum(CONNECTORS).nullable(),
 }
 
-export const feedOrder = inOrder<object>({
+export const feedOrder = inOrder({
   least: 'feedMinMmPerMin',
   most: 'feedMaxMmPerMin',
   unit: 'mm/min',
   mayMeet: false,
 })
-export const wireOrder = inOrder<object>({
+export const wireOrder = inOrder({
   least: 'wireMinMm',
   most: 'wireMaxMm',
   unit: 'mm',

@@ -24,6 +24,11 @@ export function asFraction(inches: number): string | null {
   return whole > 0 ? `${whole}-${numerator}/${denominator}` : `${numerator}/${denominator}`
 }
 
+/** Wires are called by three decimals of an inch: 0.030, 0.040. */
+const WIRE_DECIMALS = 3
+/** From here on rods and tungstens are called by their fraction. */
+const SMALLEST_FRACTION_IN = 1 / 16
+
 function decimal(value: number, decimals: number): string {
   const text = value.toFixed(decimals)
   return text.includes('.') ? text.replace(/0+$/, '').replace(/\.$/, '') : text
@@ -42,6 +47,13 @@ export function printQuantity(kind: QuantityKind, value: number, system: UnitSys
   if (fractions && system === 'imperial' && kind !== 'diameter') {
     const fraction = asFraction(amount)
     if (fraction !== null) return `${fraction} ${unit.name}`
+  }
+  if (kind === 'diameter' && system === 'imperial') {
+    const fraction = amount >= SMALLEST_FRACTION_IN ? asFraction(amount) : null
+    if (fraction !== null) return `${fraction} ${unit.name}`
+    const plain = decimal(amount, decimals[system])
+    const written = plain.split('.')[1]?.length ?? 0
+    return `${written < WIRE_DECIMALS ? amount.toFixed(WIRE_DECIMALS) : plain} ${unit.name}`
   }
   // A small amount keeps three figures, so that 40 g is not printed as 0.09 lb.
   const places = amount > 0 ? Math.max(decimals[system], 2 - Math.floor(Math.log10(amount))) : 0

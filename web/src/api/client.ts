@@ -69,3 +69,15 @@ export const replaceRecord = <T>(path: string, record: T, version: number): Prom
   request('PUT', path, record, version)
 export const deleteRecord = (path: string, version: number): Promise<void> =>
   request('DELETE', path, undefined, version)
+
+export interface WrittenItem {
+  readonly path: string
+  readonly id: string
+  readonly version: number
+}
+/** Many things at once, all or none. */
+export const takeInCatalogue = async (
+  catalogue: unknown,
+  versions: Readonly<Record<string, number>>,
+): Promise<readonly WrittenItem[]> =>
+  (await request<{ items: readonly WrittenItem[] }>('POST', 'catalogue', { catalogue, versions })).items

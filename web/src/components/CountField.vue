@@ -10,6 +10,8 @@ const {
   unit = '',
   decimals = false,
   optional = '',
+  wrong = null,
+  keep = false,
 } = defineProps<{
   label: string
   least: number
@@ -19,6 +21,10 @@ const {
   optional?: string
   /** Its name where a label above it would be one too many. */
   name?: string
+  /** What else is wrong with a number that can stand by itself. */
+  wrong?: string | null
+  /** A number out of its limits is passed on too, where the record that takes it is judged as a whole. */
+  keep?: boolean
 }>()
 const model = defineModel<number | null>({ required: true })
 
@@ -28,6 +34,8 @@ const focused = ref(false)
 
 const problem = computed(() => {
   const written = text.value.trim().replace(',', '.')
+  // A field of a new record is empty until somebody fills it: that is no mistake yet.
+  if (written === '' && model.value === null) return null
   if (written === '')
     return optional === '' ? `${name || label} is empty. Write a number from ${least} to ${most}.` : null
   const value = Number(written)
@@ -37,6 +45,7 @@ const problem = computed(() => {
   }
   return null
 })
+const said = computed(() => problem.value ?? wrong)
 const value = computed(() => (text.value.trim() === '' ? null : Number(text.value.trim().replace(',', '.'))))
 
 watch(
@@ -49,7 +58,8 @@ watch(
 
 function onInput(event: Event): void {
   text.value = (event.target as HTMLInputElement).value
-  if (problem.value === null && value.value !== model.value) model.value = value.value
+  const passes = problem.value === null || (keep && Number.isFinite(value.value))
+  if (passes && value.value !== model.value) model.value = value.value
 }
 </script>
 
@@ -65,13 +75,13 @@ function onInput(event: Event): void {
       autocomplete="off"
       :placeholder="optional"
       :aria-label="name || undefined"
-      :aria-invalid="problem !== null"
-      :aria-describedby="problem ? `${id}-says` : undefined"
+      :aria-invalid="said !== null"
+      :aria-describedby="said ? `${id}-says` : undefined"
       @input="onInput"
       @focus="focused = true"
       @blur="focused = false"
     />
-    <p v-if="problem" :id="`${id}-says`" class="bubble problem" role="alert">{{ problem }}</p>
+    <p v-if="said" :id="`${id}-says`" class="bubble problem" role="alert">{{ said }}</p>
   </div>
 </template>
 

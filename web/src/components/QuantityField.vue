@@ -12,12 +12,15 @@ const {
   label,
   metal,
   optional = '',
+  wrong = null,
 } = defineProps<{
   kind: QuantityKind
   label: string
   metal?: GaugeTableId | undefined
   /** Where the field may be empty: what empty means. */
   optional?: string
+  /** What else is wrong with a value that can be read. */
+  wrong?: string | null
 }>()
 const model = defineModel<number | null>({ required: true })
 
@@ -37,7 +40,13 @@ const parsed = computed(() => {
     ...(metal === undefined ? {} : { metal }),
   })
 })
-const problem = computed(() => (parsed.value.ok ? null : parsed.value.problem.message))
+const problem = computed(() =>
+  text.value.trim() === '' && optional === '' && model.value === null
+    ? null
+    : parsed.value.ok
+      ? wrong
+      : parsed.value.problem.message,
+)
 const understood = computed(() =>
   focused.value && parsed.value.ok && parsed.value.understood !== text.value.trim()
     ? parsed.value.understood

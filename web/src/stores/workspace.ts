@@ -1,4 +1,11 @@
 /** Everything of the shop in the browser: loaded once, edited here, saved as it changes, undone step by step. */
+import {
+  CATALOGUE_FORMAT,
+  CATALOGUE_KEYS,
+  CATALOGUE_LISTS,
+  type CatalogueList,
+  type CatalogueRecord,
+} from '@brannik/core'
 import type {
   Circuit,
   Feeder,
@@ -16,7 +23,7 @@ import type {
 } from '@brannik/core'
 import { defineStore } from 'pinia'
 import { computed, ref, type ShallowRef, shallowRef } from 'vue'
-import { deleteRecord, getRecord, listRecords, type Stored } from '../api/client.ts'
+import { deleteRecord, getRecord, listRecords, type Stored, takeInCatalogue } from '../api/client.ts'
 import { draftKeys, dropDraft, readDraft } from './drafts.ts'
 import { createSaver } from './saver.ts'
 
@@ -51,12 +58,16 @@ const PATHS: readonly Path[] = [
   'jobs',
 ]
 
-interface Edit {
+interface Change {
   readonly path: Path
   readonly id: string
-  readonly says: string
   readonly before: RecordOf[Path] | null
   readonly after: RecordOf[Path] | null
+}
+/** What is undone at once: one change of one record, or all that an import brought. */
+interface Edit {
+  readonly says: string
+  readonly changes: readonly Change[]
 }
 
 /** Edits of one field within this time undo as one. */
@@ -139,14 +150,15 @@ export const useWorkspace = defineStore('workspace', () => {
     if (version > 0) void deleteRecord(`${path}/${id}`, version).catch(() => load())
   }
 
-  function remember(edit: Edit): void {
-    const key = `${keyOf(edit.path, edit.id)} ${edit.says}`
+  function remember(change: Change, says: string): void {
+    const key = `${keyOf(change.path, change.id)} ${says}`
     const now = performance.now()
     const last = done.value.at(-1)
-    const same = key === lastEdit.key && now - lastEdit.at < SAME_EDIT_MS && last !== undefined
+    const [before] = last?.changes ?? []
+    const same = key === lastEdit.key && now - lastEdit.at < SAME_EDIT_MS && before !== undefined
     done.value = same
-      ? [...done.value.slice(0, -1), { ...edit, before: last.before }]
-      : [...done.value, edit].slice(-MOST_UNDO)
+      ? [...done.value.slice(0, -1), { says, changes: [{ ...change, before: before.before }] }]
+      : [...done.value, { says, changes: [change] }].slice(-MOST_UNDO)
     undone.value = []
     lastEdit = { key, at: now }
   }
@@ -156,7 +168,7 @@ export const useWorkspace = defineStore('workspace', () => {
    * @param says what was done, for the undo: `thickness of Press frame`
    */
   function edit<P extends Path>(path: P, id: string, record: RecordOf[P] | null, says: string): void {
-    remember({ path, id, says, before: tables[path].value.get(id)?.record ?? null, after: record })
+    remember({ path, id, before: tables[path].value.get(id)?.record ?? null, after: record }, says)
     write(path, id, record)
   }
 
@@ -166,7 +178,7 @@ export const useWorkspace = defineStore('workspace', () => {
     done.value = done.value.slice(0, -1)
     undone.value = [...undone.value, last]
     lastEdit = { key: '', at: 0 }
-    write(last.path, last.id, last.before)
+    for (const { path, id, before } of last.changes) write(path, id, before)
     return last.says
   }
 
@@ -175,8 +187,46 @@ export const useWorkspace = defineStore('workspace', () => {
     if (!next) return null
     undone.value = undone.value.slice(0, -1)
     done.value = [...done.value, next]
-    write(next.path, next.id, next.after)
+    for (const { path, id, after } of next.changes) write(path, id, after)
     return next.says
+  }
+
+  /**
+   * Takes many things of equipment in with one request, all or none, and undoes as one.
+   * @throws RequestFailed where the server refuses them; then nothing has changed
+   */
+  async function takeIn(
+    items: readonly { readonly list: CatalogueList; readonly record: CatalogueRecord }[],
+    says: string,
+  ): Promise<void> {
+    const catalogue: Record<string, unknown> = { format: CATALOGUE_FORMAT, version: 1 }
+    for (const key of CATALOGUE_KEYS)
+      catalogue[key] = items.filter(({ list }) => list === key).map(({ record }) => record)
+    const versions: Record<string, number> = {}
+    const changes = items.map(({ list, record }): Change => {
+      const { path } = CATALOGUE_LISTS[list]
+      const had = tables[path].value.get(record.id)
+      if (had && had.version > 0) versions[keyOf(path, record.id)] = had.version
+      return { path, id: record.id, before: had?.record ?? null, after: record }
+    })
+    const written = await takeInCatalogue(catalogue, versions)
+    for (const path of new Set(changes.map((change) => change.path))) {
+      const cell: ShallowRef<ReadonlyMap<string, unknown>> = tables[path]
+      const changed = new Map(cell.value)
+      const versionOf = new Map(
+        written.filter((one) => one.path === path).map(({ id, version }) => [id, version]),
+      )
+      for (const change of changes) {
+        if (change.path !== path) continue
+        saver.discard(keyOf(path, change.id))
+        changed.set(change.id, { version: versionOf.get(change.id) ?? 1, record: change.after })
+      }
+      cell.value = changed
+    }
+    done.value = [...done.value, { says, changes }].slice(-MOST_UNDO)
+    undone.value = []
+    lastEdit = { key: '', at: 0 }
+    lastSavedAt.value = new Date()
   }
 
   /** After a conflict: the stored record instead of this one. */
@@ -212,6 +262,8 @@ export const useWorkspace = defineStore('workspace', () => {
     failure,
     load,
     edit,
+    takeIn,
+    all,
     get,
     undo,
     redo,

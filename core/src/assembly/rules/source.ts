@@ -4,7 +4,7 @@ import { term } from '../../model/working.ts'
 import { printNumber } from '../../quantity/printValue.ts'
 import { supplyFor } from '../../fit/supplyFor.ts'
 import { metalsOf, supplyOf } from '../assembly.ts'
-import { fits, type Judge, notKnown, type Rule, short, tight } from '../rule.ts'
+import { fits, type Judge, notKnown, print, type Rule, short, tight } from '../rule.ts'
 
 const PLATE = dataPlate()
 
@@ -146,7 +146,7 @@ const gasControl: Judge = (assembly) => {
     const flow = settings.flowLPerMin ?? (cup ? cup.number * assume.value('flowPerCupNumber') : null)
     const eachL = flow === null ? null : (flow * seconds) / 60
     return tight(
-      `The hand valve flows until somebody shuts it: ${eachL === null ? 'gas' : `some ${printNumber(eachL, 2)} L`} wasted each start`,
+      `The hand valve flows until somebody shuts it: ${eachL === null ? 'gas' : `some ${print(assembly, eachL, 'L')}`} wasted each start`,
       undefined,
       {
         steps: () =>

@@ -1,13 +1,21 @@
 <script setup lang="ts">
 import {
+  assemblyOf,
+  chosenOf,
+  type Circuit,
+  type Cup,
   FILLET_KINDS,
+  type Gas,
   type Job,
   type Joint,
   MATERIALS,
+  offersFor,
   printValue,
   PROCESSES,
   type SetUp,
   type Shelf,
+  type Tungsten,
+  type Wire,
 } from '@brannik/core'
 import { computed } from 'vue'
 import ChoiceField from '../../components/ChoiceField.vue'
@@ -38,20 +46,27 @@ const otherMetal = computed(() => MATERIALS[joint.materialB].gauge)
 
 const print = (value: number | null, unit: string): string =>
   value === null ? 'not read' : printValue(value, unit, workspace.system)
+/** What goes with the rest first, and what does not with the reason. */
+function offered(slot: 'circuit' | 'wire' | 'gas' | 'tungsten' | 'cup', note: (item: never) => string) {
+  if (!assembly.value) return []
+  return offersFor(slot, assembly.value, shelf).map(({ item, reasons, verdict }) => ({
+    id: item.id,
+    name: item.name,
+    note: verdict === 'short' ? `Does not go: ${reasons[0]?.says ?? ''}` : note(item as never),
+  }))
+}
+const assembly = computed(() =>
+  workspace.shop ? assemblyOf(workspace.shop, setUp, chosenOf(setUp, shelf), null) : null,
+)
 const circuits = computed(() =>
-  shelf.circuits.map((c) => ({ ...c, note: `${c.conductorSize}, breaker ${c.breakerA} A` })),
+  offered('circuit', (c: Circuit) => `${c.conductorSize}, breaker ${c.breakerA} A`),
 )
-const fillers = computed(() =>
-  shelf.wires
-    .filter(({ form }) => (form === 'rod') !== process.value.feedsWire)
-    .map((w) => ({ ...w, note: `${print(w.stockG, 'g')} on the shelf` })),
-)
-const gases = computed(() =>
-  shelf.gases.map((g) => ({ ...g, note: `${g.designation}, left: ${print(g.leftL, 'L')}` })),
-)
+const fillers = computed(() => offered('wire', (w: Wire) => `${print(w.stockG, 'g')} on the shelf`))
+const gases = computed(() => offered('gas', (g: Gas) => `${g.designation}, left: ${print(g.leftL, 'L')}`))
 const tungstens = computed(() =>
-  shelf.tungstens.map((t) => ({ ...t, note: `${t.stock ?? 'unknown'} in the drawer` })),
+  offered('tungsten', (t: Tungsten) => `${t.stock ?? 'unknown'} in the drawer`),
 )
+const cups = computed(() => offered('cup', (c: Cup) => `${c.stock ?? 'unknown'} in the drawer`))
 
 /** Both parts are as thick until somebody says otherwise. */
 function changeThickness(value: number | null): void {
@@ -166,12 +181,11 @@ function changeThickness(value: number | null): void {
           :model-value="setUp.tungstenId"
           @update:model-value="(id) => id && emit('setUp', { tungstenId: id }, 'tungsten')"
         />
-        <CountField
+        <ChoiceField
           label="Cup"
-          :least="3"
-          :most="24"
-          :model-value="setUp.cupNumber"
-          @update:model-value="(value) => value !== null && emit('setUp', { cupNumber: value }, 'cup')"
+          :items="cups"
+          :model-value="setUp.cupId"
+          @update:model-value="(id) => id && emit('setUp', { cupId: id }, 'cup')"
         />
       </template>
     </fieldset>
@@ -201,7 +215,7 @@ function changeThickness(value: number | null): void {
   grid-template-columns: minmax(0, 1.5fr) minmax(0, 1.2fr);
 }
 .set-up.gtaw {
-  grid-template-columns: 1.45fr 1.2fr 0.8fr 1.15fr 0.45fr;
+  grid-template-columns: 1.35fr 1.1fr 0.8fr 1.05fr 0.8fr;
 }
 @media (max-width: 1100px) {
   .inputs {

@@ -2,6 +2,7 @@
 import {
   applyChange,
   applyPatch,
+  changeSetUp as changeWithParts,
   type FitInput,
   type Job,
   type Joint,
@@ -86,14 +87,11 @@ export function useFit(jobId: Ref<string>) {
     changeJob({ joints }, what)
   }
   function changeSetUp(change: Partial<SetUp>, what: string): void {
-    if (setUp.value) {
-      workspace.edit(
-        'set-ups',
-        setUp.value.id,
-        { ...setUp.value, ...change },
-        `${what} of ${setUp.value.name}`,
-      )
-    }
+    const { shop, shelf } = workspace
+    if (!setUp.value || !shop) return
+    const { setUp: next, along } = changeWithParts(shop, shelf, setUp.value, change)
+    workspace.edit('set-ups', next.id, next, `${what} of ${setUp.value.name}`)
+    notice.tellChangedAlong(along, next.process)
   }
   /** Makes a mend's change for good; the notice offers the way back. */
   function apply(patch: Patch, says: string): void {

@@ -1,0 +1,37 @@
+/** A change to a set-up, with what follows from it: nobody changes the wire and keeps the rolls. */
+import type { SetUp } from '../model/equipment.ts'
+import type { Shelf } from '../model/shelf.ts'
+import type { Shop } from '../model/shop.ts'
+import { assemblyOf, chosenOf, type Demands } from './assembly.ts'
+import { fitOut } from './fitOut.ts'
+import { judgeSlot, worstOf } from './judge.ts'
+import { type Slot, SLOT_KEYS, SLOTS } from './slots.ts'
+
+export interface ChangedSetUp {
+  readonly setUp: SetUp
+  /** Places whose part was changed along. */
+  readonly along: readonly Slot[]
+}
+
+/**
+ * Small parts that no longer go with the rest are replaced from the shelf. What was wrong before, and what the
+ * change itself names, is left alone.
+ */
+export function changeSetUp(
+  shop: Shop,
+  shelf: Shelf,
+  setUp: SetUp,
+  change: Partial<SetUp>,
+  demands: Demands | null = null,
+): ChangedSetUp {
+  const before = assemblyOf(shop, setUp, chosenOf(setUp, shelf), demands)
+  const next = { ...setUp, ...change }
+  const leave = SLOTS.filter(
+    (slot) => SLOT_KEYS[slot] in change || worstOf(judgeSlot(slot, before)) === 'short',
+  )
+  const fitted = fitOut(assemblyOf(shop, next, chosenOf(next, shelf), demands), shelf, 'small', leave)
+  return {
+    setUp: { ...next, ...fitted.change },
+    along: fitted.changed.filter((slot) => fitted.assembly[slot] !== null),
+  }
+}

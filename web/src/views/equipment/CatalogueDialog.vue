@@ -1,0 +1,247 @@
+<script setup lang="ts">
+import { CATALOGUE_LISTS, type CatalogueRecord, type ReadItem, SHEETS } from '@brannik/core'
+import { computed, ref, shallowRef, watch } from 'vue'
+import { useNotice } from '../../stores/notice.ts'
+import { type Path, useWorkspace } from '../../stores/workspace.ts'
+import { MOST_BYTES } from '../jobs/jobFiles.ts'
+import { type FileRead, readFile } from './catalogueFiles.ts'
+
+/** Equipment from a file: every thing is shown as it is understood, and nothing enters until it is taken. */
+const open = defineModel<boolean>({ required: true })
+
+const workspace = useWorkspace()
+const notice = useNotice()
+const text = ref('')
+const fileName = ref('')
+const kind = ref('')
+const problem = ref('')
+const read = shallowRef<FileRead | null>(null)
+const onlyProblems = ref(false)
+const isTaking = ref(false)
+
+const ROW = 30
+type State = 'new' | 'changed' | 'same' | 'wrong'
+const STATE_WORDS: Record<State, string> = {
+  new: 'new',
+  changed: 'replaces',
+  same: 'as stored',
+  wrong: 'stays out',
+}
+
+function clear(): void {
+  text.value = ''
+  fileName.value = ''
+  kind.value = ''
+  problem.value = ''
+  read.value = null
+  onlyProblems.value = false
+}
+watch(open, clear)
+watch([text, kind], () => {
+  if (text.value === '') return
+  read.value = readFile(text.value, SHEETS.find((sheet) => sheet.kind === kind.value) ?? null)
+  problem.value = read.value.ok ? '' : read.value.message
+})
+
+const pathOf = (item: ReadItem): Path => CATALOGUE_LISTS[item.list].path
+function stateOf(item: ReadItem): State {
+  if (!item.record) return 'wrong'
+  const has = workspace.get(pathOf(item), item.record.id)
+  if (!has) return 'new'
+  return sameRecord(has, item.record) ? 'same' : 'changed'
+}
+/** By value, whatever the order of the fields. */
+function sameRecord(one: unknown, other: unknown): boolean {
+  if (one === other) return true
+  if (typeof one !== 'object' || typeof other !== 'object' || one === null || other === null) return false
+  const keys = Object.keys(one)
+  return (
+    keys.length === Object.keys(other).length &&
+    keys.every((key) => sameRecord(Reflect.get(one, key), Reflect.get(other, key)))
+  )
+}
+const items = computed(() =>
+  read.value?.ok ? read.value.items.map((item) => ({ item, state: stateOf(item) })) : [],
+)
+const count = (state: State): number => items.value.filter((one) => one.state === state).length
+const shown = computed(() =>
+  onlyProblems.value ? items.value.filter(({ state }) => state === 'wrong') : items.value,
+)
+const taken = computed(() => items.value.filter(({ state }) => state === 'new' || state === 'changed'))
+
+async function onFile(event: Event): Promise<void> {
+  const file = (event.target as HTMLInputElement).files?.[0]
+  if (!file) return
+  if (file.size > MOST_BYTES) {
+    problem.value = `The file has ${(file.size / 1e6).toFixed(1)} MB; a catalogue has at most ${MOST_BYTES / 1e6} MB. Is it the right one?`
+    return
+  }
+  fileName.value = file.name
+  text.value = await file.text()
+}
+
+async function accept(): Promise<void> {
+  isTaking.value = true
+  try {
+    const list = taken.value.flatMap(({ item }) =>
+      item.record ? [{ list: item.list, record: item.record as CatalogueRecord }] : [],
+    )
+    await workspace.takeIn(list, `import of ${list.length} things`)
+    notice.show(`${list.length} taken in`, true)
+    open.value = false
+  } catch (error) {
+    problem.value = `Nothing was taken in: ${error instanceof Error ? error.message : String(error)}`
+  } finally {
+    isTaking.value = false
+  }
+}
+const why = ({ problems }: ReadItem): string =>
+  problems.map(({ field, message }) => `${field} ${message}`).join('\n')
+</script>
+
+<template>
+  <VDialog v-model="open" width="1000" aria-label="Import equipment">
+    <section class="import sheet">
+      <header>
+        <h2>Import equipment</h2>
+        <button class="plain-button" @click="open = false">Close</button>
+      </header>
+      <div class="choose">
+        <label class="plain-button file">
+          Choose a JSON catalogue or a CSV sheet
+          <input
+            type="file"
+            accept=".json,.csv,application/json,text/csv,text/plain"
+            class="visually-hidden"
+            @change="onFile"
+          />
+        </label>
+        <label class="paste">
+          <span class="visually-hidden">Or paste it here</span>
+          <textarea v-model="text" rows="1" placeholder="or paste it here"></textarea>
+        </label>
+        <label>
+          <span class="visually-hidden">What the sheet is of</span>
+          <select v-model="kind" class="field">
+            <option value="">as its column “kind” says</option>
+            <option v-for="sheet in SHEETS" :key="sheet.kind" :value="sheet.kind">{{ sheet.title }}</option>
+          </select>
+        </label>
+      </div>
+      <p v-if="problem" class="problem" role="alert">{{ problem }}</p>
+      <template v-if="read?.ok">
+        <p v-for="remark in read.remarks" :key="remark" class="remark">{{ remark }}</p>
+        <p role="status">
+          {{ fileName || 'Pasted' }}, {{ read.what }}: <strong>{{ count('new') }}</strong> new,
+          <strong>{{ count('changed') }}</strong> replace what is stored, {{ count('same') }} are as
+          stored<template v-if="count('wrong') > 0"
+            >, <strong class="bad">{{ count('wrong') }} cannot enter</strong></template
+          >.
+          <label v-if="count('wrong') > 0"
+            ><input v-model="onlyProblems" type="checkbox" /> show only those</label
+          >
+        </p>
+        <div class="preview" role="table" aria-label="Things as they are understood">
+          <VVirtualScroll :items="[...shown]" :item-height="ROW" height="320">
+            <template #default="{ item: { item, state } }">
+              <div class="row" role="row" :class="{ wrong: state === 'wrong' }">
+                <span role="cell" class="quiet">{{ item.place }}</span>
+                <span role="cell" class="name">{{ item.name }}</span>
+                <span role="cell" class="state">{{ STATE_WORDS[state as State] }}</span>
+                <span role="cell" class="why" :title="why(item)">
+                  <template v-for="(one, at) in item.problems.slice(0, 2)" :key="at"
+                    ><strong>{{ one.field }}</strong> {{ one.message }}
+                  </template>
+                </span>
+              </div>
+            </template>
+          </VVirtualScroll>
+        </div>
+        <footer>
+          <span class="quiet">{{
+            count('wrong') > 0
+              ? 'What cannot enter stays out; mend it in the file and import again.'
+              : 'All or none is stored.'
+          }}</span>
+          <button class="plain-button main" :disabled="taken.length === 0 || isTaking" @click="accept">
+            {{ isTaking ? 'Storing…' : `Take in ${taken.length}` }}
+          </button>
+        </footer>
+      </template>
+      <p v-else-if="!problem" class="quiet">
+        The format is open: its JSON Schema is at
+        <a href="/api/catalogue/schema.json">/api/catalogue/schema.json</a>, and an export shows the columns
+        of each sheet.
+      </p>
+    </section>
+  </VDialog>
+</template>
+
+<style scoped>
+.import {
+  display: grid;
+  gap: 12px;
+  padding: 16px 20px 20px;
+}
+header,
+footer {
+  align-items: center;
+  display: flex;
+  gap: 12px;
+  justify-content: space-between;
+}
+.choose {
+  align-items: center;
+  display: flex;
+  flex-wrap: wrap;
+  gap: 8px 12px;
+}
+.file {
+  align-items: center;
+  display: inline-flex;
+}
+.file:focus-within {
+  outline: 2px solid var(--copper);
+}
+.paste {
+  flex: 1;
+  min-width: 160px;
+}
+textarea {
+  background: var(--sheet);
+  border: 1px solid var(--line-strong);
+  border-radius: var(--radius);
+  color: var(--ink);
+  display: block;
+  font: inherit;
+  height: 32px;
+  padding: 5px 8px;
+  resize: none;
+  width: 100%;
+}
+.remark {
+  background: var(--tight-soft);
+  padding: 4px 10px;
+}
+.bad,
+.why {
+  color: var(--short);
+}
+.preview {
+  border: 1px solid var(--line);
+}
+.row {
+  border-bottom: 1px solid var(--line);
+  display: grid;
+  gap: 12px;
+  grid-template-columns: 120px 260px 76px minmax(0, 1fr);
+  height: 30px;
+  line-height: 30px;
+  padding: 0 10px;
+  white-space: nowrap;
+}
+.row > * {
+  overflow: hidden;
+  text-overflow: ellipsis;
+}
+</style>

@@ -1,0 +1,116 @@
+<script setup lang="ts">
+import { printNumber } from '@brannik/core'
+import { nextTick, ref, watch } from 'vue'
+import type { VVirtualScroll } from 'vuetify/components'
+import type { Row } from './lists.ts'
+
+/** The rows of one list; only those in sight are drawn, so two thousand scroll like twenty. */
+const { rows, selected, currency } = defineProps<{
+  rows: readonly Row[]
+  selected: string | null
+  currency: string
+}>()
+const emit = defineEmits<{ open: [id: string] }>()
+
+const ROW = 52
+const scroll = ref<VVirtualScroll | null>(null)
+const box = ref<HTMLElement | null>(null)
+
+/** What is open is in sight, also when it was opened from elsewhere. */
+watch(
+  () => selected,
+  async (id) => {
+    await nextTick()
+    const index = rows.findIndex((row) => row.id === id)
+    if (index >= 0 && !box.value?.querySelector(`[data-id="${id}"]`)) scroll.value?.scrollToIndex(index)
+  },
+  { immediate: true },
+)
+
+/** Arrow keys walk the list; the thing opens as they do. */
+async function walk(by: number): Promise<void> {
+  const index = rows.findIndex((row) => row.id === selected)
+  const next = rows[Math.min(rows.length - 1, Math.max(0, index + by))]
+  if (!next) return
+  emit('open', next.id)
+  await nextTick()
+  box.value?.querySelector<HTMLElement>(`[data-id="${next.id}"]`)?.focus()
+}
+const money = (price: number | null): string => (price === null ? '' : `${printNumber(price)} ${currency}`)
+</script>
+
+<template>
+  <div ref="box" class="list" role="list" @keydown.down.prevent="walk(1)" @keydown.up.prevent="walk(-1)">
+    <VVirtualScroll ref="scroll" :items="[...rows]" :item-height="ROW" height="100%">
+      <template #default="{ item }">
+        <div role="listitem">
+          <button
+            class="row"
+            :class="{ here: item.id === selected, away: !item.holding.isHere }"
+            :data-id="item.id"
+            :aria-current="item.id === selected"
+            @click="emit('open', item.id)"
+          >
+            <span class="name">{{ item.name }}</span>
+            <span class="held">{{ item.holding.words }}</span>
+            <span class="label summary">{{ item.summary }}</span>
+            <span class="label price">{{ money(item.holding.price) }}</span>
+          </button>
+        </div>
+      </template>
+    </VVirtualScroll>
+  </div>
+</template>
+
+<style scoped>
+.list {
+  height: 100%;
+  min-height: 0;
+}
+.row {
+  background: none;
+  border: 0;
+  border-bottom: 1px solid var(--line);
+  border-left: 3px solid transparent;
+  color: var(--ink);
+  cursor: pointer;
+  display: grid;
+  gap: 0 12px;
+  grid-template-columns: minmax(0, 1fr) auto;
+  height: 52px;
+  align-content: center;
+  padding: 4px 12px 4px 11px;
+  text-align: left;
+  width: 100%;
+}
+.row:hover {
+  background: var(--sunk);
+}
+.here {
+  background: var(--copper-soft);
+  border-left-color: var(--copper);
+}
+.name {
+  font-weight: 600;
+  overflow: hidden;
+  text-overflow: ellipsis;
+  white-space: nowrap;
+}
+.summary {
+  overflow: hidden;
+  text-overflow: ellipsis;
+  white-space: nowrap;
+}
+.held,
+.price {
+  text-align: right;
+  white-space: nowrap;
+}
+.away .held {
+  color: var(--copper);
+  font-weight: 600;
+}
+.here .label {
+  color: var(--ink);
+}
+</style>

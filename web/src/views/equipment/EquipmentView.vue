@@ -1,0 +1,286 @@
+<script setup lang="ts">
+import { catalogueOf, type PartKind } from '@brannik/core'
+import { onKeyStroke, useDebounceFn } from '@vueuse/core'
+import { computed, ref, watch } from 'vue'
+import { useRoute, useRouter } from 'vue-router'
+import { useUnfinished } from '../../stores/unfinished.ts'
+import { type Path, useWorkspace } from '../../stores/workspace.ts'
+import { download } from '../jobs/jobFiles.ts'
+import { idFor } from '../jobs/newJob.ts'
+import { blankOf } from './blanks.ts'
+import CatalogueDialog from './CatalogueDialog.vue'
+import { sheetsOf } from './catalogueFiles.ts'
+import EquipmentList from './EquipmentList.vue'
+import LibraryDialog from './LibraryDialog.vue'
+import { filterRows, type HeldFilter, PART_CHOICES, type Row, rowOf, TABS } from './lists.ts'
+import RecordEditor from './RecordEditor.vue'
+import { type EquipmentPath } from './useRecordDraft.ts'
+
+/** What the shop has and what it may buy: a list to search, and beside it the thing itself. */
+const route = useRoute()
+const router = useRouter()
+const workspace = useWorkspace()
+const unfinished = useUnfinished()
+
+const path = computed<EquipmentPath>(
+  () => TABS.find((tab) => tab.path === route.params['list'])?.path ?? 'power-sources',
+)
+const tab = computed(() => TABS.find((one) => one.path === path.value))
+const id = computed(() =>
+  typeof route.params['id'] === 'string' && route.params['id'] !== '' ? route.params['id'] : null,
+)
+
+const written = ref('')
+const search = ref('')
+/** The list follows the typing a few keys at a time. */
+const SEARCH_MS = 60
+const follow = useDebounceFn(() => (search.value = written.value), SEARCH_MS)
+const held = ref<HeldFilter>('all')
+const partKind = ref<PartKind | ''>('')
+const library = ref(false)
+const importing = ref(false)
+const searchField = ref<HTMLInputElement | null>(null)
+
+watch(path, () => {
+  written.value = ''
+  search.value = ''
+  partKind.value = ''
+})
+
+const stored = computed<readonly Row[]>(() =>
+  workspace
+    .all(path.value)
+    .map((record) => rowOf(path.value, record, workspace.system))
+    .sort((a, b) => a.name.localeCompare(b.name, undefined, { numeric: true })),
+)
+const begun = computed<readonly Row[]>(() =>
+  unfinished
+    .of(path.value)
+    .filter((one) => workspace.get(path.value, one.id) === null)
+    .map((one): Row => ({
+      id: one.id,
+      name: String(one.record['name'] ?? '') || 'Without a name',
+      summary: 'not stored yet: some fields are still to fill in',
+      holding: { isHere: false, words: 'unfinished', price: null },
+      partKind: null,
+      text: '',
+    })),
+)
+const rows = computed(() => [
+  ...(search.value === '' ? begun.value : []),
+  ...filterRows(stored.value, search.value, held.value, partKind.value === '' ? null : partKind.value),
+])
+const counts = computed(() =>
+  Object.fromEntries(TABS.map((one) => [one.path, workspace.all(one.path as Path).length])),
+)
+const FILTERS = [
+  ['all', 'All'],
+  ['here', 'In the shop'],
+  ['to-buy', 'To buy'],
+] as const
+
+const open = (openId: string): void => {
+  void router.replace({ name: 'equipment', params: { list: path.value, id: openId } })
+}
+/** Something is always open where there is something. */
+const openId = computed(() => id.value ?? rows.value[0]?.id ?? null)
+
+function add(kind: PartKind): void {
+  const noun = tab.value?.noun ?? 'thing'
+  const taken = [...workspace.all(path.value as Path), ...unfinished.of(path.value)]
+  const newId = idFor(path.value === 'parts' ? kind : noun, taken)
+  unfinished.keep(path.value, newId, blankOf(path.value, newId, kind))
+  open(newId)
+}
+const exportJson = (): void =>
+  download('equipment.json', `${JSON.stringify(catalogueOf(workspace.shelf), null, 2)}\n`, 'application/json')
+const exportSheets = computed(() => sheetsOf(catalogueOf(workspace.shelf), path.value))
+
+onKeyStroke('/', (event) => {
+  if (event.target instanceof HTMLElement && event.target.matches('input, select, textarea')) return
+  event.preventDefault()
+  searchField.value?.focus()
+})
+</script>
+
+<template>
+  <section class="equipment">
+    <header>
+      <h1>Equipment</h1>
+      <nav class="lists" aria-label="Kinds of equipment">
+        <RouterLink
+          v-for="one in TABS"
+          :key="one.path"
+          :to="{ name: 'equipment', params: { list: one.path } }"
+          :class="{ here: one.path === path }"
+          :aria-current="one.path === path ? 'page' : undefined"
+          >{{ one.title }} <span class="label">{{ counts[one.path] }}</span></RouterLink
+        >
+      </nav>
+    </header>
+    <div class="bar">
+      <label class="search">
+        <span class="visually-hidden">Search {{ tab?.title }}</span>
+        <input
+          ref="searchField"
+          v-model="written"
+          class="field"
+          type="search"
+          :placeholder="`Search ${tab?.title.toLowerCase()}, press /`"
+          @input="follow"
+        />
+      </label>
+      <select v-if="path === 'parts'" v-model="partKind" class="field" aria-label="Which parts">
+        <option value="">all parts</option>
+        <option v-for="[kind, words] in PART_CHOICES" :key="kind" :value="kind">{{ words }}</option>
+      </select>
+      <div class="held" role="group" aria-label="Which of them">
+        <label v-for="[value, words] in FILTERS" :key="value"
+          ><input v-model="held" type="radio" name="held" :value="value" /> {{ words }}</label
+        >
+      </div>
+      <span class="label count" role="status">{{ rows.length }} of {{ stored.length + begun.length }}</span>
+      <VMenu location="bottom end" :transition="false">
+        <template #activator="{ props: activator }">
+          <button class="plain-button" v-bind="activator">Import and export</button>
+        </template>
+        <VList>
+          <VListItem title="Import a catalogue (JSON) or a sheet (CSV)" @click="importing = true" />
+          <VListItem title="Export all equipment (JSON)" @click="exportJson" />
+          <VListItem
+            v-for="sheet in exportSheets"
+            :key="sheet.title"
+            :title="`Export ${sheet.title.toLowerCase()} (CSV)`"
+            @click="download(sheet.file, sheet.text(), 'text/csv')"
+          />
+        </VList>
+      </VMenu>
+      <button class="plain-button" @click="library = true">From the library</button>
+      <VMenu v-if="path === 'parts'" location="bottom end" :transition="false">
+        <template #activator="{ props: activator }">
+          <button class="plain-button main" v-bind="activator">New part</button>
+        </template>
+        <VList>
+          <VListItem v-for="[kind, words] in PART_CHOICES" :key="kind" :title="words" @click="add(kind)" />
+        </VList>
+      </VMenu>
+      <button v-else class="plain-button main" @click="add('drive-roll')">New {{ tab?.noun }}</button>
+    </div>
+    <div class="body">
+      <div class="sheet names">
+        <p v-if="rows.length === 0" class="none quiet">
+          {{
+            stored.length === 0
+              ? 'There is nothing here yet. Take it from the library, import it, or enter it.'
+              : 'Nothing is called that. Change the search or the filter.'
+          }}
+        </p>
+        <EquipmentList
+          v-else
+          :rows="rows"
+          :selected="openId"
+          :currency="workspace.shop?.currency ?? ''"
+          @open="open"
+        />
+      </div>
+      <div class="sheet thing" tabindex="-1">
+        <RecordEditor v-if="openId" :id="openId" :key="`${path}/${openId}`" :path="path" />
+        <p v-else class="none quiet">Nothing is chosen.</p>
+      </div>
+    </div>
+    <LibraryDialog v-model="library" :path="path" />
+    <CatalogueDialog v-model="importing" />
+  </section>
+</template>
+
+<style scoped>
+.equipment {
+  display: grid;
+  gap: 8px;
+  grid-template-columns: minmax(0, 1fr);
+  grid-template-rows: auto auto minmax(0, 1fr);
+  height: calc(100vh - 48px);
+  padding: 10px 20px 12px;
+}
+header {
+  align-items: end;
+  border-bottom: 1px solid var(--line);
+  display: flex;
+  flex-wrap: wrap;
+  gap: 4px 20px;
+}
+h1 {
+  padding-bottom: 4px;
+}
+.lists {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 0 4px;
+}
+.lists a {
+  border-bottom: 3px solid transparent;
+  color: var(--ink-2);
+  padding: 4px 10px;
+  text-decoration: none;
+  white-space: nowrap;
+}
+.lists .here {
+  border-bottom-color: var(--copper);
+  color: var(--ink);
+  font-weight: 700;
+}
+.bar {
+  align-items: center;
+  display: flex;
+  flex-wrap: wrap;
+  gap: 8px 12px;
+}
+.search {
+  width: 250px;
+}
+.search input {
+  width: 100%;
+}
+.held {
+  display: flex;
+  gap: 12px;
+}
+.held label {
+  align-items: center;
+  display: flex;
+  gap: 5px;
+  white-space: nowrap;
+}
+.count {
+  margin-right: auto;
+  white-space: nowrap;
+}
+.body {
+  display: grid;
+  gap: 8px;
+  grid-template-columns: 384px minmax(0, 1fr);
+  min-height: 0;
+}
+.names {
+  min-height: 0;
+  overflow: hidden;
+}
+.thing {
+  min-height: 0;
+  overflow: auto;
+}
+.none {
+  padding: 24px;
+}
+@media (max-width: 1000px) {
+  .equipment {
+    height: auto;
+  }
+  .body {
+    grid-template-columns: minmax(0, 1fr);
+  }
+  .names {
+    height: 300px;
+  }
+}
+</style>

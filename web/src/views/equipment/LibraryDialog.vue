@@ -1,0 +1,118 @@
+<script setup lang="ts">
+import { LIBRARY, type LibraryEntry, sourceWords } from '@brannik/core'
+import { computed, ref, watch } from 'vue'
+import { useNotice } from '../../stores/notice.ts'
+import { type Path, useWorkspace } from '../../stores/workspace.ts'
+import { idFor } from '../jobs/newJob.ts'
+import { TABS } from './lists.ts'
+import type { EquipmentPath } from './useRecordDraft.ts'
+
+/** Generic things by classification and size, each figure with its source: taken over, then the shop's own. */
+const open = defineModel<boolean>({ required: true })
+const { path } = defineProps<{ path: EquipmentPath }>()
+
+const workspace = useWorkspace()
+const notice = useNotice()
+const search = ref('')
+const takenCount = ref(0)
+watch(open, () => {
+  search.value = ''
+  takenCount.value = 0
+})
+
+const ROW = 46
+const title = computed(() => TABS.find((tab) => tab.path === path)?.title.toLowerCase() ?? '')
+const entries = computed(() => LIBRARY.filter((entry) => entry.path === path))
+const shown = computed(() => {
+  const words = search.value.toLowerCase().split(/\s+/)
+  return entries.value.filter(({ record, says }) => {
+    const text = `${record.name} ${says}`.toLowerCase()
+    return words.every((word) => text.includes(word))
+  })
+})
+const isThere = ({ record }: LibraryEntry): boolean =>
+  workspace.all(path as Path).some(({ name }) => name === record.name)
+
+function take({ record }: LibraryEntry): void {
+  const id = idFor(record.name, [...workspace.all(path as Path)])
+  workspace.edit(path as Path, id, { ...record, id } as never, `${record.name} from the library`)
+  takenCount.value += 1
+  notice.show(`${record.name} is on the shelf, with nothing in stock`, true)
+}
+</script>
+
+<template>
+  <VDialog v-model="open" width="900" aria-label="The library">
+    <section class="library sheet">
+      <header>
+        <h2>The library: {{ title }}</h2>
+        <button class="plain-button" @click="open = false">{{ takenCount > 0 ? 'Done' : 'Close' }}</button>
+      </header>
+      <p v-if="entries.length === 0" class="quiet">
+        The library holds nothing of this kind: it has no makers and no models. Enter the thing from its data
+        plate, or import a catalogue.
+      </p>
+      <template v-else>
+        <label>
+          <span class="visually-hidden">Search the library</span>
+          <input v-model="search" class="field" type="search" placeholder="Search, for example 0.035 5356" />
+        </label>
+        <p class="label" role="status">{{ shown.length }} of {{ entries.length }}</p>
+        <VVirtualScroll :items="[...shown]" :item-height="ROW" height="420">
+          <template #default="{ item }">
+            <div class="row">
+              <span class="name">{{ item.record.name }}</span>
+              <span class="says"
+                >{{ item.says }}<span class="label source">{{ sourceWords(item.source) }}</span></span
+              >
+              <span v-if="isThere(item)" class="label">on the shelf</span>
+              <button v-else class="link-button" :aria-label="`Take ${item.record.name}`" @click="take(item)">
+                Take
+              </button>
+            </div>
+          </template>
+        </VVirtualScroll>
+      </template>
+    </section>
+  </VDialog>
+</template>
+
+<style scoped>
+.library {
+  display: grid;
+  gap: 10px;
+  padding: 16px 20px 20px;
+}
+header {
+  align-items: center;
+  display: flex;
+  justify-content: space-between;
+}
+input {
+  width: 100%;
+}
+.row {
+  align-items: center;
+  border-bottom: 1px solid var(--line);
+  display: grid;
+  gap: 12px;
+  grid-template-columns: 250px minmax(0, 1fr) 84px;
+  height: 46px;
+}
+.name {
+  font-weight: 600;
+}
+.says {
+  display: grid;
+  line-height: 1.25;
+}
+.source,
+.says {
+  overflow: hidden;
+  text-overflow: ellipsis;
+  white-space: nowrap;
+}
+.row > :last-child {
+  text-align: right;
+}
+</style>

@@ -1,0 +1,161 @@
+<script setup lang="ts">
+import { PART_KINDS, type PartKind } from '@brannik/core'
+import { computed, toRef } from 'vue'
+import { useRouter } from 'vue-router'
+import { useNotice } from '../../stores/notice.ts'
+import { useUnfinished } from '../../stores/unfinished.ts'
+import { type Path, useWorkspace } from '../../stores/workspace.ts'
+import { idFor } from '../jobs/newJob.ts'
+import { fieldWords, formOf, SOURCE_HEAD, SOURCE_REST } from './forms.ts'
+import GunRatings from './GunRatings.vue'
+import { TABS, usersOf } from './lists.ts'
+import PlateEditor from './PlateEditor.vue'
+import RecordForm from './RecordForm.vue'
+import { type EquipmentPath, useRecordDraft } from './useRecordDraft.ts'
+
+/** One thing of the shelf, field by field; stored as you go, once it is whole. */
+const props = defineProps<{ path: EquipmentPath; id: string }>()
+
+const workspace = useWorkspace()
+const notice = useNotice()
+const unfinished = useUnfinished()
+const router = useRouter()
+const { draft, stored, problems, problemAt, set, discard } = useRecordDraft(
+  toRef(props, 'path'),
+  toRef(props, 'id'),
+)
+
+const name = computed(() => String(draft.value?.['name'] ?? '') || 'Without a name')
+const noun = computed(() => TABS.find(({ path }) => path === props.path)?.noun ?? '')
+const partKind = computed<PartKind | null>(() =>
+  props.path === 'parts' ? (PART_KINDS.find((kind) => kind === draft.value?.['kind']) ?? null) : null,
+)
+const users = computed(() => usersOf(props.path, props.id, workspace.setUps))
+const isSource = computed(() => props.path === 'power-sources')
+
+const groups = computed(() =>
+  isSource.value ? [...SOURCE_HEAD, ...SOURCE_REST] : formOf(props.path, partKind.value),
+)
+/** Fields that are empty, and those that are wrong, as the form calls them. */
+const waiting = computed(() => {
+  const words = problems.value.map(({ pointer, message }) => {
+    const field = fieldWords(groups.value, pointer)
+    return /is null|is missing|is empty/.test(message) ? field : `${field} ${message}`
+  })
+  return [...new Set(words)]
+})
+
+function change(path: readonly (string | number)[], value: unknown, what: string): void {
+  set(path, value, `${what} of ${name.value}`)
+}
+function remove(): void {
+  if (users.value.length > 0) {
+    notice.show(
+      `${users.value.map((setUp) => setUp.name).join(', ')} still use it. Change that first, then delete.`,
+    )
+    return
+  }
+  const was = name.value
+  unfinished.drop(props.path, props.id)
+  if (stored.value) {
+    workspace.edit(props.path as Path, props.id, null, `deletion of ${was}`)
+    notice.show(`${was} is deleted`, true)
+  }
+  void router.push({ name: 'equipment', params: { list: props.path } })
+}
+function copy(): void {
+  if (!stored.value) return
+  const list = [...workspace.all(props.path as Path)]
+  const copied = `${name.value.slice(0, 110)}, copy`
+  const id = idFor(copied, list)
+  workspace.edit(
+    props.path as Path,
+    id,
+    { ...stored.value, id, name: copied } as never,
+    `copy of ${name.value}`,
+  )
+  void router.push({ name: 'equipment', params: { list: props.path, id } })
+}
+</script>
+
+<template>
+  <p v-if="!draft" class="none quiet">There is no such {{ noun }}. It may have been deleted.</p>
+  <article v-else class="editor" :aria-label="name">
+    <header>
+      <h2>{{ name }}</h2>
+      <span v-if="users.length > 0" class="quiet users">
+        in
+        <template v-for="(setUp, index) in users.slice(0, 3)" :key="setUp.id"
+          ><template v-if="index > 0">, </template
+          ><RouterLink :to="{ name: 'set-up', params: { id: setUp.id } }">{{
+            setUp.name
+          }}</RouterLink></template
+        >
+        <template v-if="users.length > 3"> and {{ users.length - 3 }} more</template>
+      </span>
+      <button v-if="stored" class="link-button" @click="copy">Copy</button>
+      <button class="link-button" @click="remove">Delete</button>
+    </header>
+    <p v-if="waiting.length > 0" class="waiting" role="status">
+      <strong>{{ stored ? 'Not stored as it stands.' : 'Not stored yet.' }}</strong>
+      What you typed is kept in this browser. Still to fill in or mend: {{ waiting.slice(0, 6).join('; ')
+      }}{{ waiting.length > 6 ? ` and ${waiting.length - 6} more` : '' }}.
+      <button v-if="stored" class="link-button" @click="discard">Back to what is stored</button>
+    </p>
+    <template v-if="isSource">
+      <RecordForm :groups="SOURCE_HEAD" :draft="draft" :problem-at="problemAt" @change="change" />
+      <PlateEditor
+        :draft="draft"
+        :problem-at="problemAt"
+        @change="(processes, what) => change(['processes'], processes, what)"
+      />
+      <RecordForm :groups="SOURCE_REST" :draft="draft" :problem-at="problemAt" @change="change" />
+      <p class="label">
+        The data plate decides. Unplug before you open a machine; what is inside is for a licensed person.
+      </p>
+    </template>
+    <template v-else>
+      <RecordForm :groups="groups" :draft="draft" :problem-at="problemAt" @change="change" />
+      <GunRatings
+        v-if="path === 'guns'"
+        :draft="draft"
+        @change="(ratings, what) => change(['ratings'], ratings, what)"
+      />
+    </template>
+  </article>
+</template>
+
+<style scoped>
+.editor {
+  padding: 12px 16px 16px;
+}
+.none {
+  padding: 24px;
+}
+header {
+  align-items: baseline;
+  display: flex;
+  flex-wrap: wrap;
+  gap: 4px 16px;
+  margin-bottom: 10px;
+}
+h2 {
+  font-size: var(--text-l);
+  font-weight: 700;
+}
+.users {
+  margin-right: auto;
+}
+header > h2:has(+ button) {
+  margin-right: auto;
+}
+.users a {
+  color: inherit;
+}
+.waiting {
+  background: var(--tight-soft);
+  border-left: 3px solid var(--tight);
+  margin-bottom: 10px;
+  padding: 6px 10px;
+}
+</style>

@@ -1,0 +1,108 @@
+/** One record as it is typed: stored as soon as it is whole, kept as unfinished until then; undo from outside wins. */
+import {
+  CATALOGUE_KEYS,
+  CATALOGUE_LISTS,
+  type CatalogueList,
+  type FieldProblem,
+  readDocument,
+} from '@brannik/core'
+import { computed, type Ref, shallowRef, watch } from 'vue'
+import { useUnfinished } from '../../stores/unfinished.ts'
+import { type Path, useWorkspace } from '../../stores/workspace.ts'
+
+export type Draft = Readonly<Record<string, unknown>>
+export type EquipmentPath = (typeof CATALOGUE_LISTS)[CatalogueList]['path']
+
+export const listOf = (path: EquipmentPath): CatalogueList => {
+  const found = CATALOGUE_KEYS.find((key) => CATALOGUE_LISTS[key].path === path)
+  if (!found) throw new Error(`no list at ${path}`)
+  return found
+}
+
+type Step = string | number
+
+const container = (value: unknown, step: Step): Record<Step, unknown> | unknown[] => {
+  if (Array.isArray(value)) return [...(value as unknown[])]
+  if (typeof value === 'object' && value !== null) return { ...value }
+  return typeof step === 'number' ? [] : {}
+}
+
+/** A copy with one field changed, however deep. */
+export function setIn<T>(record: T, steps: readonly Step[], value: unknown): T {
+  const [step, ...rest] = steps
+  if (step === undefined) return value as T
+  const copy = container(record, step)
+  Reflect.set(copy, step, setIn(Reflect.get(copy, step), rest, value))
+  return copy as T
+}
+
+export function getIn(record: unknown, steps: readonly Step[]): unknown {
+  let value = record
+  for (const step of steps) {
+    value = typeof value === 'object' && value !== null ? Reflect.get(value, step) : undefined
+  }
+  return value
+}
+
+export const pointerOf = (steps: readonly Step[]): string => steps.map((step) => `/${step}`).join('')
+
+export function useRecordDraft(path: Ref<EquipmentPath>, id: Ref<string>) {
+  const workspace = useWorkspace()
+  const unfinished = useUnfinished()
+  const draft = shallowRef<Draft | null>(null)
+  const stored = computed(() => workspace.get(path.value as Path, id.value) as Draft | null)
+  let own: Draft | null = null
+
+  watch(
+    [path, id, stored],
+    ([newPath, newId, now], [oldPath, oldId]) => {
+      if (newPath !== oldPath || newId !== oldId) {
+        own = null
+        draft.value = unfinished.get(newPath, newId) ?? now
+      } else if (now !== own) {
+        own = null
+        unfinished.drop(newPath, newId)
+        draft.value = now
+      }
+    },
+    { immediate: true },
+  )
+
+  const schema = computed(() => CATALOGUE_LISTS[listOf(path.value)].schema)
+  const problems = computed<readonly FieldProblem[]>(() => {
+    if (!draft.value) return []
+    const read = readDocument<unknown>(schema.value, draft.value)
+    return read.ok ? [] : read.problems
+  })
+  /** What is wrong with one field: not that it is still empty. */
+  const problemAt = (steps: readonly Step[]): string | null => {
+    const value = getIn(draft.value, steps)
+    if (value === null || value === undefined || value === '') return null
+    const pointer = pointerOf(steps)
+    return problems.value.find((problem) => problem.pointer === pointer)?.message ?? null
+  }
+
+  /** @param says what was changed, for the undo: `name of Marl 140` */
+  function set(steps: readonly Step[], value: unknown, says: string): void {
+    if (!draft.value) return
+    const next = setIn(draft.value, steps, value)
+    draft.value = next
+    const read = readDocument<unknown>(schema.value, next)
+    if (!read.ok) {
+      unfinished.keep(path.value, id.value, next)
+      return
+    }
+    own = read.value as Draft
+    unfinished.drop(path.value, id.value)
+    workspace.edit(path.value as Path, id.value, read.value as never, says)
+  }
+
+  /** Gives up what could not be stored. */
+  function discard(): void {
+    unfinished.drop(path.value, id.value)
+    draft.value = stored.value
+  }
+
+  return { draft, stored, problems, problemAt, set, discard }
+}
+export type RecordDraft = ReturnType<typeof useRecordDraft>

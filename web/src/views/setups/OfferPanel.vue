@@ -1,0 +1,219 @@
+<script setup lang="ts">
+import {
+  type Assembly,
+  type Offer,
+  offersFor,
+  printNumber,
+  type Shelf,
+  type Slot,
+  slotWords,
+} from '@brannik/core'
+import { computed, nextTick, ref, watch } from 'vue'
+import VerdictMark from '../../components/VerdictMark.vue'
+import { useWorkspace } from '../../stores/workspace.ts'
+import { circuitSummary, holdingOf, type RecordOfPath, summaryOf } from '../equipment/words.ts'
+
+/** What the shelf offers for one place: what fits first; what does not is greyed, with the reason. */
+const { assembly, place, shelf, optional } = defineProps<{
+  assembly: Assembly
+  place: Slot
+  shelf: Shelf
+  /** Whether the place may stay empty. */
+  optional: boolean
+}>()
+const emit = defineEmits<{ choose: [id: string | null]; close: [] }>()
+
+const workspace = useWorkspace()
+const search = ref('')
+const field = ref<HTMLInputElement | null>(null)
+watch(
+  () => place,
+  async () => {
+    search.value = ''
+    await nextTick()
+    field.value?.focus()
+  },
+  { immediate: true },
+)
+
+const ROW = 58
+const PATHS: Readonly<Record<Exclude<Slot, 'circuit'>, keyof RecordOfPath>> = {
+  powerSource: 'power-sources',
+  feeder: 'feeders',
+  gun: 'guns',
+  wire: 'wires',
+  gas: 'gases',
+  tungsten: 'tungstens',
+  roll: 'parts',
+  liner: 'parts',
+  tip: 'parts',
+  nozzle: 'parts',
+  collet: 'parts',
+  colletBody: 'parts',
+  cup: 'parts',
+  backCap: 'parts',
+  flowMeter: 'parts',
+}
+const words = computed(() => slotWords(place, assembly.process))
+const offers = computed(() => offersFor(place, assembly, shelf))
+const summary = ({ item }: Offer): string =>
+  place === 'circuit'
+    ? circuitSummary(item as never)
+    : summaryOf(PATHS[place], item as never, workspace.system)
+const shown = computed(() => {
+  const wanted = search.value
+    .toLowerCase()
+    .split(/\s+/)
+    .filter((word) => word !== '')
+  if (wanted.length === 0) return offers.value
+  return offers.value.filter((offer) => {
+    const text = `${offer.item.name} ${summary(offer)}`.toLowerCase()
+    return wanted.every((word) => text.includes(word))
+  })
+})
+const fitting = computed(() => offers.value.filter(({ verdict }) => verdict !== 'short').length)
+const here = computed(() => assembly[place]?.id ?? null)
+function stock(offer: Offer): string {
+  if (place === 'circuit') return ''
+  const { words: held, price, isHere } = holdingOf(PATHS[place], offer.item as never, workspace.system)
+  return !isHere && price !== null ? `${held}, ${printNumber(price)} ${workspace.shop?.currency ?? ''}` : held
+}
+</script>
+
+<template>
+  <section class="offers" :aria-label="`Choices for the ${words}`">
+    <header>
+      <h2>Choose the {{ words }}</h2>
+      <span class="label" role="status">{{ fitting }} of {{ offers.length }} go with the rest</span>
+      <button class="link-button" @click="emit('close')">Back to the rules</button>
+    </header>
+    <label>
+      <span class="visually-hidden">Search the choices</span>
+      <input
+        ref="field"
+        v-model="search"
+        class="field"
+        type="search"
+        :placeholder="`Search ${offers.length} on the shelf`"
+        @keydown.esc="emit('close')"
+      />
+    </label>
+    <p v-if="shown.length === 0" class="quiet">
+      {{
+        offers.length === 0
+          ? `There is no ${words} on the shelf: enter one under Equipment, or take it from the library.`
+          : 'Nothing is called that.'
+      }}
+    </p>
+    <div class="list" role="list">
+      <VVirtualScroll :items="[...shown]" :item-height="ROW" height="100%">
+        <template #default="{ item: offer }">
+          <div role="listitem">
+            <button
+              class="offer"
+              :class="{ grey: offer.verdict === 'short', here: offer.item.id === here }"
+              :aria-current="offer.item.id === here"
+              :data-offer="offer.item.id"
+              @click="emit('choose', offer.item.id)"
+            >
+              <VerdictMark :verdict="offer.verdict" :word="false" />
+              <span class="name">{{ offer.item.name }}</span>
+              <span class="stock label">{{ offer.item.id === here ? 'chosen' : stock(offer) }}</span>
+              <span
+                v-if="offer.reasons[0]"
+                class="reason"
+                :title="offer.reasons.map(({ says }) => says).join('\n')"
+                >{{ offer.reasons[0].says
+                }}<template v-if="offer.reasons.length > 1">
+                  · and {{ offer.reasons.length - 1 }} more</template
+                ></span
+              >
+              <span v-else class="label reason">{{ summary(offer) }}</span>
+            </button>
+          </div>
+        </template>
+      </VVirtualScroll>
+    </div>
+    <footer>
+      <span class="label"
+        >Greyed ones do not go with the rest; you may still take one, and mend the rest after.</span
+      >
+      <button v-if="optional && here !== null" class="link-button" @click="emit('choose', null)">
+        Leave it empty
+      </button>
+    </footer>
+  </section>
+</template>
+
+<style scoped>
+.offers {
+  display: grid;
+  gap: 8px;
+  grid-template-rows: auto auto minmax(0, 1fr) auto;
+  height: 100%;
+  min-height: 0;
+  padding: 12px 16px;
+}
+header,
+footer {
+  align-items: baseline;
+  display: flex;
+  flex-wrap: wrap;
+  gap: 4px 12px;
+  justify-content: space-between;
+}
+h2 {
+  font-size: var(--text-l);
+  font-weight: 700;
+}
+input {
+  width: 100%;
+}
+.list {
+  min-height: 160px;
+}
+.offer {
+  align-content: center;
+  align-items: center;
+  background: none;
+  border: 0;
+  border-bottom: 1px solid var(--line);
+  border-left: 3px solid transparent;
+  color: var(--ink);
+  cursor: pointer;
+  display: grid;
+  gap: 0 10px;
+  grid-template-columns: 16px minmax(0, 1fr) auto;
+  height: 58px;
+  padding: 4px 8px;
+  text-align: left;
+  width: 100%;
+}
+.offer:hover {
+  background: var(--sunk);
+}
+.here {
+  border-left-color: var(--copper);
+}
+.name {
+  font-weight: 600;
+}
+.name,
+.reason {
+  overflow: hidden;
+  text-overflow: ellipsis;
+  white-space: nowrap;
+}
+.reason {
+  font-size: var(--text-s);
+  grid-column: 2 / -1;
+}
+.grey,
+.grey .name {
+  color: var(--ink-3);
+  font-weight: 400;
+}
+.grey .reason {
+  color: var(--short);
+}
+</style>

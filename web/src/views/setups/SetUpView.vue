@@ -1,0 +1,477 @@
+<script setup lang="ts">
+import {
+  compared,
+  POLARITIES,
+  POLARITY_WORDS,
+  PROCESS_IDS,
+  type ProcessId,
+  PROCESSES,
+  type RuleFinding,
+  type SetUp,
+  type Slot,
+  sourceWords,
+  START_METHODS,
+} from '@brannik/core'
+import { computed, ref, watch } from 'vue'
+import { useRoute, useRouter } from 'vue-router'
+import ChoiceField from '../../components/ChoiceField.vue'
+import QuantityField from '../../components/QuantityField.vue'
+import VerdictMark from '../../components/VerdictMark.vue'
+import WorkingDrawer, { type Opened } from '../../components/WorkingDrawer.vue'
+import { useNotice } from '../../stores/notice.ts'
+import { useWorkspace } from '../../stores/workspace.ts'
+import { setUpSummary, START_CHOICE_WORDS } from '../equipment/words.ts'
+import { idFor } from '../jobs/newJob.ts'
+import { newSetUp } from './newSetUp.ts'
+import OfferPanel from './OfferPanel.vue'
+import RulePanel from './RulePanel.vue'
+import { useAssembly } from './useAssembly.ts'
+
+/** A set-up put together place by place, from the circuit to the arc. */
+const route = useRoute()
+const router = useRouter()
+const workspace = useWorkspace()
+const notice = useNotice()
+
+const id = computed(() => {
+  const named = route.params['id']
+  return typeof named === 'string' && named !== '' ? named : (workspace.setUps[0]?.id ?? '')
+})
+const setUp = computed<SetUp | null>(() => workspace.get('set-ups', id.value))
+const process = computed(() => PROCESSES[setUp.value?.process ?? 'gmaw-short'])
+const { jobId, assembly, findings, missing, verdict, places, change, choose, complete } = useAssembly(setUp)
+
+const openSlot = ref<Slot | null>(null)
+const openRule = ref<string | null>(null)
+watch(id, () => {
+  openSlot.value = null
+  openRule.value = null
+})
+const place = computed(() => places.value.find(({ slot }) => slot === openSlot.value) ?? null)
+const opened = computed<Opened | null>(() => {
+  const finding = findings.value.find(({ rule }) => rule.id === openRule.value)
+  if (!finding) return null
+  const { rule, judgement } = finding
+  return {
+    key: rule.id,
+    title: rule.title,
+    verdict: judgement.verdict,
+    says: `${judgement.says}.`,
+    restsOn: sourceWords(judgement.source),
+    mends: judgement.mends ?? [],
+    working: compared(judgement, rule.title),
+  }
+})
+const open = ({ rule }: RuleFinding): void => {
+  openRule.value = rule.id
+}
+
+const brokenTitles = computed(() =>
+  findings.value
+    .filter(({ judgement }) => judgement.verdict === 'short')
+    .map(({ rule }) => rule.title.toLowerCase()),
+)
+const headline = computed(() => {
+  if (brokenTitles.value.length > 0) {
+    const more = brokenTitles.value.length > 2 ? ` and ${brokenTitles.value.length - 2} more` : ''
+    return `Does not go together: ${brokenTitles.value.slice(0, 2).join(', ')}${more}.`
+  }
+  if (missing.value.length > 0)
+    return `Not whole: ${places.value
+      .filter((one) => missing.value.includes(one.slot))
+      .map(({ title }) => title.toLowerCase())
+      .join(', ')} not chosen.`
+  if (verdict.value === 'unknown') return 'Goes together as far as is known.'
+  return verdict.value === 'tight' ? 'Goes together, with a caveat.' : 'Goes together.'
+})
+
+const choices = computed(() =>
+  workspace.setUps.map((one) => ({ id: one.id, name: one.name, note: setUpSummary(one, workspace.shelf) })),
+)
+const jobs = computed(() => [
+  { id: '', name: 'no particular job' },
+  ...workspace.jobs.filter((job) => job.joints.length > 0),
+])
+
+const go = (to: string): void => {
+  void router.push({ name: 'set-up', params: { id: to } })
+}
+function add(processId: ProcessId): void {
+  if (!workspace.shop) return
+  const made = newSetUp(processId, workspace.shop, workspace.shelf, workspace.setUps)
+  if (!made.ok) {
+    notice.show(made.message)
+    return
+  }
+  workspace.edit('set-ups', made.setUp.id, made.setUp, `new set-up ${made.setUp.name}`)
+  go(made.setUp.id)
+}
+function copy(): void {
+  if (!setUp.value) return
+  const name = `${setUp.value.name.slice(0, 110)}, copy`
+  const made = { ...setUp.value, id: idFor(name, workspace.setUps), name }
+  workspace.edit('set-ups', made.id, made, `copy of ${setUp.value.name}`)
+  go(made.id)
+}
+function remove(): void {
+  const now = setUp.value
+  if (!now) return
+  const users = workspace.jobs.filter((job) => job.setUpId === now.id)
+  if (users.length > 0) {
+    notice.show(`${users.map((job) => job.name).join(', ')} still use it. Give them another set-up first.`)
+    return
+  }
+  workspace.edit('set-ups', now.id, null, `deletion of ${now.name}`)
+  notice.show(`${now.name} is deleted`, true)
+  void router.push({ name: 'set-up', params: { id: '' } })
+}
+function rename(text: string): void {
+  if (text.trim() === '' || text.length > 120) {
+    notice.show('The name of a set-up has 1 to 120 characters. The old one stays.')
+    return
+  }
+  change({ name: text.trim() }, 'name')
+}
+/** Another process has another usual polarity. */
+function setProcess(processId: ProcessId): void {
+  change({ process: processId, polarity: PROCESSES[processId].polarity }, 'process')
+}
+const valueOf = (event: Event): string => (event.target as HTMLInputElement | HTMLSelectElement).value
+</script>
+
+<template>
+  <section v-if="!setUp" class="empty">
+    <h1>Set-ups</h1>
+    <p>There is no set-up yet. Choose a process, and it is put together from the shelf.</p>
+    <p class="processes">
+      <button v-for="one in PROCESS_IDS" :key="one" class="plain-button" @click="add(one)">
+        {{ PROCESSES[one].workshopWord }}
+      </button>
+    </p>
+  </section>
+  <section v-else class="set-up">
+    <header>
+      <h1 class="visually-hidden">Set-up: {{ setUp.name }}</h1>
+      <ChoiceField
+        class="which"
+        bare
+        label="Set-up"
+        :items="choices"
+        :model-value="setUp.id"
+        @update:model-value="(to) => to && go(to)"
+      />
+      <p class="headline" role="status">
+        <VerdictMark :verdict="verdict" /> <span>{{ headline }}</span>
+      </p>
+      <VMenu location="bottom end" :transition="false">
+        <template #activator="{ props: activator }">
+          <button class="plain-button main" v-bind="activator">New set-up</button>
+        </template>
+        <VList>
+          <VListItem
+            v-for="one in PROCESS_IDS"
+            :key="one"
+            :title="PROCESSES[one].workshopWord"
+            @click="add(one)"
+          />
+        </VList>
+      </VMenu>
+      <VMenu location="bottom end" :transition="false">
+        <template #activator="{ props: activator }">
+          <button class="plain-button" v-bind="activator">More</button>
+        </template>
+        <VList>
+          <VListItem title="Copy" @click="copy" />
+          <VListItem title="Delete" @click="remove" />
+        </VList>
+      </VMenu>
+    </header>
+    <div class="settings">
+      <label class="name"
+        ><span class="label">Name</span
+        ><input class="field" :value="setUp.name" @change="rename(valueOf($event))"
+      /></label>
+      <label
+        ><span class="label">Process</span>
+        <select
+          class="field process-field"
+          :value="setUp.process"
+          @change="setProcess(valueOf($event) as ProcessId)"
+        >
+          <option v-for="one in PROCESS_IDS" :key="one" :value="one">
+            {{ PROCESSES[one].workshopWord }}
+          </option>
+        </select></label
+      >
+      <label
+        ><span class="label">Polarity</span>
+        <select
+          class="field polarity"
+          :value="setUp.polarity"
+          @change="change({ polarity: valueOf($event) as SetUp['polarity'] }, 'polarity')"
+        >
+          <option v-for="one in POLARITIES" :key="one" :value="one" :title="POLARITY_WORDS[one]">
+            {{ one.toUpperCase() }}
+          </option>
+        </select></label
+      >
+      <template v-if="process.family === 'gtaw'">
+        <label
+          ><span class="label">Start wanted</span>
+          <select
+            class="field"
+            :value="setUp.start ?? ''"
+            @change="change({ start: (valueOf($event) || null) as SetUp['start'] }, 'start')"
+          >
+            <option value="">as the machine</option>
+            <option v-for="one in START_METHODS" :key="one" :value="one">
+              {{ START_CHOICE_WORDS[one] }}
+            </option>
+          </select></label
+        >
+        <QuantityField
+          class="short-field"
+          kind="weldSize"
+          label="Stick-out"
+          optional="not set"
+          :model-value="setUp.stickOutMm"
+          @update:model-value="(now) => change({ stickOutMm: now }, 'stick-out')"
+        />
+      </template>
+      <QuantityField
+        v-if="process.shielded"
+        class="short-field"
+        kind="gasFlow"
+        label="Gas flow"
+        optional="by rule"
+        :model-value="setUp.flowLPerMin"
+        @update:model-value="(now) => change({ flowLPerMin: now }, 'gas flow')"
+      />
+      <label v-if="process.family === 'gtaw'" class="check"
+        ><input
+          type="checkbox"
+          :checked="setUp.electronicsNear"
+          @change="change({ electronicsNear: !setUp.electronicsNear }, 'electronics near by')"
+        />
+        electronics near by</label
+      >
+      <label class="for-job"
+        ><span class="label">Looked at for the job</span>
+        <select v-model="jobId" class="field">
+          <option v-for="job in jobs" :key="job.id" :value="job.id">{{ job.name }}</option>
+        </select></label
+      >
+    </div>
+    <div class="body">
+      <div class="sheet places">
+        <ol>
+          <li v-for="one in places" :key="one.slot">
+            <button
+              :class="{ here: one.slot === openSlot, wrong: one.verdict === 'short' }"
+              :aria-expanded="one.slot === openSlot"
+              :data-slot="one.slot"
+              @click="openSlot = openSlot === one.slot ? null : one.slot"
+            >
+              <span class="slot">{{ one.title }}</span>
+              <span class="what" :class="{ nothing: one.name === null }">{{
+                one.name ?? (one.required ? 'choose one' : 'none')
+              }}</span>
+              <VerdictMark :verdict="one.verdict" :word="false" />
+              <span v-if="one.says && one.name" class="label says" :title="one.says">{{ one.says }}</span>
+            </button>
+          </li>
+        </ol>
+        <p class="foot">
+          <button class="link-button" @click="complete">Fit the small parts out from the shelf</button>
+        </p>
+        <p class="label foot">
+          Advice, not approval: plate, wire package and manual decide. Unplug before you change rolls, liner
+          or leads.
+        </p>
+      </div>
+      <div class="sheet beside">
+        <OfferPanel
+          v-if="openSlot && place && assembly"
+          :assembly="assembly"
+          :place="openSlot"
+          :shelf="workspace.shelf"
+          :optional="!place.required"
+          @choose="(to) => openSlot && choose(openSlot, to)"
+          @close="openSlot = null"
+        />
+        <RulePanel
+          v-else-if="assembly"
+          :findings="findings"
+          :assembly="assembly"
+          :shelf="workspace.shelf"
+          @change="change"
+          @open="open"
+        />
+      </div>
+    </div>
+    <WorkingDrawer
+      :opened="opened"
+      @close="openRule = null"
+      @apply="(patch, says) => patch.on === 'set-up' && change(patch.change, says)"
+    />
+  </section>
+</template>
+
+<style scoped>
+.set-up {
+  display: grid;
+  gap: 8px;
+  grid-template-columns: minmax(0, 1fr);
+  grid-template-rows: auto auto minmax(0, 1fr);
+  height: calc(100vh - 48px);
+  padding: 10px 20px 12px;
+}
+header {
+  align-items: center;
+  display: flex;
+  gap: 12px;
+}
+.which {
+  width: 280px;
+}
+.headline {
+  align-items: center;
+  display: flex;
+  flex: 1;
+  font-size: var(--text-l);
+  font-weight: 700;
+  gap: 12px;
+  min-width: 0;
+}
+.headline > span:last-child {
+  overflow: hidden;
+  text-overflow: ellipsis;
+  white-space: nowrap;
+}
+.settings {
+  align-items: end;
+  display: flex;
+  flex-wrap: wrap;
+  gap: 6px 12px;
+}
+.settings > label {
+  display: grid;
+}
+.settings .name {
+  flex: 1 1 130px;
+  max-width: 240px;
+}
+.polarity {
+  width: 84px;
+}
+.process-field {
+  width: 158px;
+}
+.short-field {
+  width: 88px;
+}
+.settings .check {
+  align-items: center;
+  display: flex;
+  gap: 6px;
+  height: 32px;
+}
+.for-job {
+  margin-left: auto;
+}
+.for-job select {
+  width: 168px;
+}
+.body {
+  display: grid;
+  gap: 8px;
+  grid-template-columns: 470px minmax(0, 1fr);
+  min-height: 0;
+}
+.places {
+  overflow: auto;
+}
+.places button[data-slot] {
+  align-content: center;
+  align-items: center;
+  background: none;
+  border: 0;
+  border-bottom: 1px solid var(--line);
+  border-left: 3px solid transparent;
+  color: var(--ink);
+  cursor: pointer;
+  display: grid;
+  gap: 0 10px;
+  grid-template-columns: 96px minmax(0, 1fr) 16px;
+  min-height: 46px;
+  padding: 3px 12px 3px 10px;
+  text-align: left;
+  width: 100%;
+}
+.places button[data-slot]:hover {
+  background: var(--sunk);
+}
+.places .here {
+  background: var(--copper-soft);
+  border-left-color: var(--copper);
+}
+.slot {
+  color: var(--ink-2);
+}
+.here .slot {
+  color: var(--ink);
+}
+.what {
+  font-weight: 600;
+  overflow: hidden;
+  text-overflow: ellipsis;
+  white-space: nowrap;
+}
+.nothing {
+  color: var(--unknown);
+  font-weight: 400;
+}
+.says {
+  grid-column: 2 / -1;
+  overflow: hidden;
+  text-overflow: ellipsis;
+  white-space: nowrap;
+}
+.wrong .says {
+  color: var(--short);
+}
+.foot {
+  padding: 8px 13px 0;
+}
+.beside {
+  min-height: 0;
+  overflow: hidden;
+}
+.empty {
+  display: grid;
+  gap: 12px;
+  padding: 24px;
+}
+.processes {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 8px;
+}
+@media (max-width: 1000px) {
+  .set-up {
+    height: auto;
+  }
+  header {
+    flex-wrap: wrap;
+  }
+  .headline > span:last-child {
+    white-space: normal;
+  }
+  .body {
+    grid-template-columns: minmax(0, 1fr);
+  }
+  .beside {
+    height: 560px;
+  }
+}
+</style>

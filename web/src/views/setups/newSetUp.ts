@@ -1,0 +1,58 @@
+/** A new set-up for a process: every place filled from the shelf with what fits first. */
+import {
+  assemblyOf,
+  emptyChoice,
+  fitOut,
+  isEngineDriven,
+  PROCESSES,
+  type ProcessId,
+  type SetUp,
+  type Shelf,
+  type Shop,
+  SLOT_KEYS,
+  SLOTS,
+} from '@brannik/core'
+import { idFor } from '../jobs/newJob.ts'
+
+export type NewSetUp =
+  { readonly ok: true; readonly setUp: SetUp } | { readonly ok: false; readonly message: string }
+
+export function newSetUp(process: ProcessId, shop: Shop, shelf: Shelf, taken: readonly SetUp[]): NewSetUp {
+  const { workshopWord, polarity, feedsWire } = PROCESSES[process]
+  const settings = {
+    process,
+    polarity,
+    start: null,
+    electronicsNear: false,
+    stickOutMm: null,
+    flowLPerMin: null,
+  }
+  const { assembly } = fitOut(assemblyOf(shop, settings, emptyChoice(), null), shelf, 'all')
+  const { powerSource, gun, circuit } = assembly
+  const lacks = !powerSource
+    ? 'no power source is rated for it'
+    : !gun
+      ? `there is no ${feedsWire ? 'gun' : 'torch'} that goes with ${powerSource.name}`
+      : !circuit && !isEngineDriven(powerSource)
+        ? `${powerSource.name} has no circuit that it could hang on`
+        : null
+  if (lacks !== null || !powerSource || !gun) {
+    return {
+      ok: false,
+      message: `There can be no set-up for ${workshopWord} yet: ${lacks}. Enter it under Equipment.`,
+    }
+  }
+  const name = `${workshopWord.charAt(0).toUpperCase()}${workshopWord.slice(1)}, ${powerSource.name}`
+  const ids = Object.fromEntries(SLOTS.map((slot) => [SLOT_KEYS[slot], assembly[slot]?.id ?? null]))
+  const wire = assembly.wire?.polarity
+  return {
+    ok: true,
+    setUp: {
+      id: idFor(name, taken),
+      name: taken.some((one) => one.name === name) ? `${name}, another` : name,
+      ...settings,
+      polarity: feedsWire ? (wire ?? polarity) : polarity,
+      ...(ids as unknown as Pick<SetUp, (typeof SLOT_KEYS)['circuit']>),
+    } as SetUp,
+  }
+}
