@@ -178,10 +178,10 @@ describe('bad input stores nothing, and says which field and what to do', () => 
     expect(await countJobs()).toBe(before)
   })
 
-  it('a body of 5 MB is refused', async () => {
-    const answer = await server.call('POST', '/api/jobs', { ...(await frame()), note: 'x'.repeat(5e6) })
+  it('a body of 9 MB is refused', async () => {
+    const answer = await server.call('POST', '/api/jobs', { ...(await frame()), note: 'x'.repeat(9e6) })
     expect(answer.status).toBe(413)
-    expect(answer.body.detail).toContain('4 MB')
+    expect(answer.body.detail).toContain('8 MB')
   })
 
   it('what is not JSON is refused', async () => {

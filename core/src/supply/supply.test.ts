@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import { assumptionsOf } from '../assumptions/assume.ts'
 import type { Circuit } from '../model/equipment.ts'
-import { samplePowerSource, sampleSupply } from '../testing/samples.ts'
+import { samplePowerSource, sampleSupply } from '../testing/equipment.ts'
 import { overloadFactor, timeConstantS, tripTimeS } from './breakerHeat.ts'
 import {
   currentAtEffectiveInputA,

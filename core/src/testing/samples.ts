@@ -2,7 +2,7 @@
 import { readFileSync } from 'node:fs'
 import { inputOf } from '../fit/document.ts'
 import type { FitInput } from '../fit/context.ts'
-import type { Circuit, PowerSource, SupplyRating, Wire } from '../model/equipment.ts'
+import type { Circuit } from '../model/equipment.ts'
 import type { Joint } from '../model/job.ts'
 import { newJoint } from '../model/newJoint.ts'
 import { readDocument } from '../model/problems.ts'
@@ -17,64 +17,6 @@ export const joint = (part: Partial<Joint> = {}): Joint =>
     lengthMm: 100,
     ...part,
   })
-
-/** One column of a plate, 230 V, 200 A at 25 %. */
-export const sampleSupply = (part: Partial<SupplyRating> = {}): SupplyRating => ({
-  voltageV: 230,
-  phases: 1,
-  outputMinA: 20,
-  outputMaxA: 200,
-  ratedPoints: [{ currentA: 200, dutyPct: 25, loadV: null }],
-  openCircuitV: null,
-  i1MaxA: null,
-  i1EffA: null,
-  inputKva: null,
-  feedMaxMmPerMin: null,
-  ...part,
-})
-
-export const samplePowerSource = (part: Partial<PowerSource> = {}): PowerSource => ({
-  id: 's',
-  name: 'Source',
-  held: 'owned',
-  price: null,
-  processes: [{ family: 'gmaw', outputs: ['dc'], pulse: false, supplies: [sampleSupply()] }],
-  supplyChange: null,
-  efficiencyPct: null,
-  powerFactor: null,
-  idleW: null,
-  acBalance: null,
-  acFrequency: null,
-  start: [],
-  lowestStableA: null,
-  voltageSteps: null,
-  feeder: null,
-  torchConnector: null,
-  polarityChange: null,
-  gasValve: null,
-  waterCooler: null,
-  vrd: null,
-  ...part,
-})
-
-export const sampleWire = (part: Partial<Wire> = {}): Wire => ({
-  id: 'w',
-  name: 'Wire',
-  form: 'solid',
-  classification: 'ER70S-6',
-  metal: 'carbon-steel',
-  diameterMm: 0.889,
-  currentMinA: null,
-  currentMaxA: null,
-  polarity: null,
-  positions: null,
-  gasWanted: null,
-  spoolMm: 200,
-  stockG: null,
-  packageG: 5000,
-  packagePrice: null,
-  ...part,
-})
 
 const file = new URL('../../../demo/tollgate-orchard-works.json', import.meta.url)
 

@@ -1,0 +1,849 @@
+/**
+ * The rules as a table of cases, each against the trade: the sources stand beside them. Where no text could be
+ * looked up the case says so.
+ */
+import { describe, expect, it } from 'vitest'
+import type { Gun, PowerSource, Wire } from '../../model/equipment.ts'
+import type { Verdict } from '../../model/finding.ts'
+import {
+  sampleAssembly,
+  sampleFeeder,
+  sampleGas,
+  sampleGun,
+  samplePart,
+  samplePowerSource,
+  sampleSupply,
+  sampleTungsten,
+  sampleWire,
+} from '../../testing/equipment.ts'
+import type { Assembly, Demands } from '../assembly.ts'
+import { judgeAll } from '../judge.ts'
+
+type Change = Parameters<typeof sampleAssembly>[0]
+type Case = readonly [says: string, change: Change, verdict: Verdict | null]
+
+function judge(ruleId: string, assembly: Assembly) {
+  return judgeAll(assembly).find(({ rule }) => rule.id === ruleId)?.judgement ?? null
+}
+const verdictOf = (ruleId: string, change: Change): Verdict | null =>
+  judge(ruleId, sampleAssembly(change))?.verdict ?? null
+
+const wire = (part: Partial<Wire>): Change => ({ wire: sampleWire(part) })
+const aluminium = (part: Partial<Wire> = {}) =>
+  sampleWire({ metal: 'aluminium', classification: 'ER5356', ...part })
+const cored = (part: Partial<Wire> = {}) =>
+  sampleWire({ form: 'cored-self-shielded', classification: 'E71T-11', polarity: 'dcen', ...part })
+const source = (part: Partial<PowerSource>) => samplePowerSource(part)
+const gun = (part: Partial<Gun>) => sampleGun(part)
+const tig = (change: Change = {}): Change => ({
+  process: 'gtaw-dc',
+  polarity: 'dcen',
+  wire: null,
+  gas: sampleGas({ name: 'Argon', argonPct: 100, co2Pct: 0 }),
+  gun: sampleGun({ kind: 'torch', connector: 'twist-50' }),
+  tungsten: sampleTungsten(),
+  ...change,
+})
+const tigSource = (part: Partial<PowerSource> = {}) =>
+  samplePowerSource({
+    processes: [{ family: 'gtaw', outputs: ['dc'], pulse: false, supplies: [sampleSupply()] }],
+    start: ['lift'],
+    gasValve: true,
+    torchConnector: 'twist-50',
+    ...part,
+  })
+const demands = (part: Partial<Demands>): Demands => ({
+  leastA: 100,
+  mostA: 150,
+  dutyPct: 30,
+  metals: ['carbon-steel'],
+  positions: ['flat'],
+  pairs: [],
+  ...part,
+})
+
+/** Common practice, no source, unless a case names one. */
+const TABLE: Readonly<Record<string, readonly Case[]>> = {
+  // The plate, IEC 60974-1.
+  'rated-for-process': [
+    ['MIG on a MIG source', {}, 'fits'],
+    ['TIG on a MIG source', tig({ powerSource: source({}) }), 'short'],
+    [
+      'aluminium TIG on a DC-only source',
+      tig({ process: 'gtaw-ac', polarity: 'ac', powerSource: tigSource() }),
+      'short',
+    ],
+  ],
+  'rated-for-supply': [
+    ['230 V on 240 V: within 10 % (IEC 60974-1)', {}, 'fits'],
+    [
+      '230 V plate on 120 V',
+      {
+        circuit: {
+          id: 'c',
+          name: 'c',
+          voltageV: 120,
+          phases: 1,
+          breakerA: 20,
+          conductorSize: '12 AWG',
+          lengthMm: 1000,
+        },
+      },
+      'short',
+    ],
+    [
+      'single-phase plate on three phases',
+      {
+        circuit: {
+          id: 'c',
+          name: 'c',
+          voltageV: 230,
+          phases: 3,
+          breakerA: 20,
+          conductorSize: '12 AWG',
+          lengthMm: 1000,
+        },
+      },
+      'short',
+    ],
+  ],
+  'wave-for-metal': [
+    ['aluminium rod on DC', tig({ wire: aluminium({ form: 'rod' }) }), 'short'],
+    ['steel rod on DC', tig({ wire: sampleWire({ form: 'rod' }) }), null],
+    [
+      'aluminium rod on AC',
+      tig({ process: 'gtaw-ac', polarity: 'ac', wire: aluminium({ form: 'rod' }) }),
+      null,
+    ],
+  ],
+  'ac-control': [
+    [
+      'an inverter with balance',
+      tig({
+        process: 'gtaw-ac',
+        powerSource: tigSource({
+          processes: [{ family: 'gtaw', outputs: ['ac'], pulse: false, supplies: [sampleSupply()] }],
+          acBalance: { minPct: 20, maxPct: 40 },
+        }),
+      }),
+      'fits',
+    ],
+    [
+      'an old transformer',
+      tig({
+        process: 'gtaw-ac',
+        powerSource: tigSource({
+          processes: [{ family: 'gtaw', outputs: ['ac'], pulse: false, supplies: [sampleSupply()] }],
+        }),
+      }),
+      'tight',
+    ],
+  ],
+  'start-method': [
+    ['lift wanted, lift there', tig({ powerSource: tigSource(), start: 'lift' }), 'fits'],
+    [
+      'high frequency wanted, lift there',
+      tig({ powerSource: tigSource(), start: 'high-frequency' }),
+      'short',
+    ],
+    ['nothing wanted', tig({ powerSource: tigSource() }), 'fits'],
+    ['the plate does not say', tig({ powerSource: tigSource({ start: [] }) }), 'unknown'],
+  ],
+  // IEC 60974-10, electromagnetic compatibility (from memory).
+  'electronics-near': [
+    [
+      'high frequency beside controls',
+      tig({ powerSource: tigSource({ start: ['high-frequency'] }), electronicsNear: true }),
+      'short',
+    ],
+    [
+      'lift chosen on a source with both',
+      tig({
+        powerSource: tigSource({ start: ['high-frequency', 'lift'] }),
+        start: 'lift',
+        electronicsNear: true,
+      }),
+      'fits',
+    ],
+    ['no electronics near', tig({ powerSource: tigSource({ start: ['high-frequency'] }) }), null],
+  ],
+  'low-current': [
+    ['22 ga on a source from 20 A', { demands: demands({ leastA: 12 }) }, 'short'],
+    [
+      'a lowest stable current above the least output',
+      { powerSource: source({ lowestStableA: 40 }), demands: demands({ leastA: 30 }) },
+      'short',
+    ],
+    ['well above', { demands: demands({ leastA: 60 }) }, 'fits'],
+  ],
+  // Trade reference, section 2: solid wire DCEP, self-shielded mostly DCEN by the wire's own data.
+  polarity: [
+    ['solid wire on DCEP', {}, 'fits'],
+    ['solid wire on DCEN', { polarity: 'dcen' }, 'short'],
+    ['self-shielded by its data on DCEN', { process: 'fcaw-s', polarity: 'dcen', wire: cored() }, 'fits'],
+    ['self-shielded on DCEP', { process: 'fcaw-s', polarity: 'dcep', wire: cored() }, 'short'],
+    [
+      'a self-shielded wire made for DCEP',
+      { process: 'fcaw-s', polarity: 'dcep', wire: cored({ polarity: 'dcep' }) },
+      'fits',
+    ],
+    ['TIG steel on DCEN', tig(), 'fits'],
+    ['TIG on DCEP', tig({ polarity: 'dcep' }), 'short'],
+  ],
+  'polarity-reach': [
+    [
+      'a small machine wired for DCEN, solid wire',
+      { powerSource: source({ polarityChange: 'fixed-dcen' }) },
+      'short',
+    ],
+    [
+      'the same with self-shielded wire',
+      {
+        process: 'fcaw-s',
+        polarity: 'dcen',
+        wire: cored(),
+        powerSource: source({ polarityChange: 'fixed-dcen' }),
+      },
+      'fits',
+    ],
+    ['leads to swap', { powerSource: source({ polarityChange: 'leads' }) }, 'fits'],
+  ],
+  'gas-control': [
+    [
+      'a valve torch on a source without valve wastes gas',
+      tig({ powerSource: tigSource({ gasValve: false }), gun: gun({ kind: 'torch', valve: true }) }),
+      'tight',
+    ],
+    [
+      'no valve anywhere',
+      tig({ powerSource: tigSource({ gasValve: false }), gun: gun({ kind: 'torch', valve: false }) }),
+      'short',
+    ],
+    ['the source switches it', tig({ powerSource: tigSource() }), 'fits'],
+  ],
+  'gun-kind': [
+    ['a torch on wire', { gun: gun({ kind: 'torch' }) }, 'short'],
+    ['a gun on wire', {}, 'fits'],
+  ],
+  // IEC 60974-7: a gun carries less in argon mixes than in CO₂.
+  'gun-rating': [
+    [
+      '150 A CO₂ gun in a mix, job of 130 A',
+      {
+        gun: gun({ ratings: [{ gas: 'co2', wave: 'dc', currentA: 150, dutyPct: 60 }] }),
+        demands: demands({ mostA: 130, dutyPct: 60 }),
+      },
+      'short',
+    ],
+    [
+      'the same in CO₂',
+      {
+        gas: sampleGas({ argonPct: 0, co2Pct: 100 }),
+        gun: gun({ ratings: [{ gas: 'co2', wave: 'dc', currentA: 150, dutyPct: 60 }] }),
+        demands: demands({ mostA: 130, dutyPct: 60 }),
+      },
+      'fits',
+    ],
+    [
+      'a torch without an AC rating on AC',
+      tig({
+        process: 'gtaw-ac',
+        gun: gun({ kind: 'torch', ratings: [{ gas: 'argon', wave: 'dc', currentA: 150, dutyPct: 60 }] }),
+      }),
+      'unknown',
+    ],
+  ],
+  'water-cooling': [
+    [
+      'water-cooled without a cooler',
+      { gun: gun({ cooling: 'water' }), powerSource: source({ waterCooler: false }) },
+      'short',
+    ],
+    ['with one', { gun: gun({ cooling: 'water' }), powerSource: source({ waterCooler: true }) }, 'fits'],
+    ['not said', { gun: gun({ cooling: 'water' }) }, 'unknown'],
+    ['air-cooled', {}, null],
+  ],
+  // Trade reference, section 10: rolls.
+  'roll-groove': [
+    ['smooth V for solid', { roll: samplePart('drive-roll') }, 'fits'],
+    ['knurled V for solid', { roll: samplePart('drive-roll', { groove: 'v-knurled' }) }, 'short'],
+    ['U for steel', { roll: samplePart('drive-roll', { groove: 'u' }) }, 'short'],
+    [
+      'knurled V for cored',
+      { process: 'fcaw-s', wire: cored(), roll: samplePart('drive-roll', { groove: 'v-knurled' }) },
+      'fits',
+    ],
+    [
+      'smooth V for cored: some do',
+      { process: 'fcaw-s', wire: cored(), roll: samplePart('drive-roll') },
+      'tight',
+    ],
+    ['U for aluminium', { wire: aluminium(), roll: samplePart('drive-roll', { groove: 'u' }) }, 'fits'],
+    ['smooth V for aluminium', { wire: aluminium(), roll: samplePart('drive-roll') }, 'short'],
+    [
+      'smooth V for stainless',
+      { wire: sampleWire({ metal: 'stainless' }), roll: samplePart('drive-roll') },
+      'fits',
+    ],
+  ],
+  'roll-size': [
+    ['0.9 mm groove, 0.035 in wire', { roll: samplePart('drive-roll', { wireMm: 0.9 }) }, 'fits'],
+    ['0.045 groove, 0.035 wire', { roll: samplePart('drive-roll', { wireMm: 1.143 }) }, 'short'],
+    ['0.030 groove, 0.035 wire', { roll: samplePart('drive-roll', { wireMm: 0.762 }) }, 'short'],
+  ],
+  'roll-system': [
+    [
+      'its own rolls',
+      { powerSource: source({ feeder: sampleFeeder() }), roll: samplePart('drive-roll') },
+      'fits',
+    ],
+    [
+      'another drive’s',
+      {
+        powerSource: source({ feeder: sampleFeeder() }),
+        roll: samplePart('drive-roll', { rollSystem: 'other' }),
+      },
+      'short',
+    ],
+    [
+      'not said',
+      {
+        powerSource: source({ feeder: sampleFeeder() }),
+        roll: samplePart('drive-roll', { rollSystem: null }),
+      },
+      'unknown',
+    ],
+  ],
+  // Trade reference, section 10: liners.
+  'liner-material': [
+    ['steel for steel', { liner: samplePart('liner') }, 'fits'],
+    ['steel for aluminium', { wire: aluminium(), liner: samplePart('liner') }, 'short'],
+    [
+      'polymer for aluminium',
+      { wire: aluminium(), liner: samplePart('liner', { material: 'polymer' }) },
+      'fits',
+    ],
+    [
+      'graphite for aluminium',
+      { wire: aluminium(), liner: samplePart('liner', { material: 'graphite' }) },
+      'fits',
+    ],
+    ['polymer for carbon steel wears', { liner: samplePart('liner', { material: 'polymer' }) }, 'tight'],
+    [
+      'polymer for stainless',
+      { wire: sampleWire({ metal: 'stainless' }), liner: samplePart('liner', { material: 'polymer' }) },
+      'fits',
+    ],
+  ],
+  'liner-size': [
+    ['within its range', { liner: samplePart('liner') }, 'fits'],
+    ['too thick', { ...wire({ diameterMm: 1.6 }), liner: samplePart('liner') }, 'short'],
+    ['too thin', { ...wire({ diameterMm: 0.6 }), liner: samplePart('liner') }, 'short'],
+  ],
+  'liner-length': [
+    ['longer than the gun: cut it', { liner: samplePart('liner') }, 'fits'],
+    ['shorter than the gun', { liner: samplePart('liner', { lengthMm: 2500 }) }, 'short'],
+  ],
+  'liner-one-metal': [
+    ['new', { liner: samplePart('liner') }, 'fits'],
+    [
+      'has run steel, for aluminium',
+      { wire: aluminium(), liner: samplePart('liner', { material: 'polymer', usedFor: 'carbon-steel' }) },
+      'short',
+    ],
+    [
+      'has run carbon steel, for stainless',
+      { wire: sampleWire({ metal: 'stainless' }), liner: samplePart('liner', { usedFor: 'carbon-steel' }) },
+      'short',
+    ],
+    ['has run the same', { liner: samplePart('liner', { usedFor: 'carbon-steel' }) }, 'fits'],
+  ],
+  // Trade reference, section 10: 0.030 wire, 0.035 tip for aluminium; 1.0 mm wire, 1.2 tip.
+  'tip-bore': [
+    ['equal for steel', { tip: samplePart('contact-tip') }, 'fits'],
+    ['one over for steel: burn-back', { tip: samplePart('contact-tip', { wireMm: 1.016 }) }, 'short'],
+    ['too small', { tip: samplePart('contact-tip', { wireMm: 0.762 }) }, 'short'],
+    [
+      '0.030 aluminium, 0.035 tip',
+      { wire: aluminium({ diameterMm: 0.762 }), tip: samplePart('contact-tip', { wireMm: 0.889 }) },
+      'fits',
+    ],
+    [
+      '1.0 mm aluminium, 1.2 tip, metric shop',
+      {
+        unitSystem: 'metric',
+        wire: aluminium({ diameterMm: 1 }),
+        tip: samplePart('contact-tip', { wireMm: 1.2 }),
+      },
+      'fits',
+    ],
+    [
+      'aluminium with its own size: the other school',
+      { wire: aluminium({ diameterMm: 0.762 }), tip: samplePart('contact-tip', { wireMm: 0.762 }) },
+      'tight',
+    ],
+    [
+      'the same where the shop holds with that school',
+      {
+        aluminiumTip: 'as-wire',
+        wire: aluminium({ diameterMm: 0.762 }),
+        tip: samplePart('contact-tip', { wireMm: 0.762 }),
+      },
+      'fits',
+    ],
+    [
+      'two over for aluminium',
+      { wire: aluminium({ diameterMm: 0.762 }), tip: samplePart('contact-tip', { wireMm: 1.143 }) },
+      'short',
+    ],
+  ],
+  'nozzle-for-gas': [
+    ['gas nozzle on MIG', { nozzle: samplePart('nozzle') }, 'fits'],
+    ['gasless nozzle on MIG', { nozzle: samplePart('nozzle', { gasless: true }) }, 'short'],
+    [
+      'gasless nozzle on self-shielded',
+      { process: 'fcaw-s', wire: cored(), nozzle: samplePart('nozzle', { gasless: true }) },
+      'fits',
+    ],
+    [
+      'gas nozzle on self-shielded: no harm',
+      { process: 'fcaw-s', wire: cored(), nozzle: samplePart('nozzle') },
+      'fits',
+    ],
+  ],
+  // ISO 544, spools S 100, S 200, S 300 (from memory).
+  'spool-size': [
+    ['200 mm where 200 goes', { powerSource: source({ feeder: sampleFeeder() }) }, 'fits'],
+    [
+      '300 mm where 200 goes',
+      { powerSource: source({ feeder: sampleFeeder() }), ...wire({ spoolMm: 300 }) },
+      'short',
+    ],
+    ['not known', { powerSource: source({ feeder: sampleFeeder({ spoolsMm: [] }) }) }, 'unknown'],
+  ],
+  'spool-mass': [
+    [
+      '15 kg where 7 kg goes',
+      { powerSource: source({ feeder: sampleFeeder() }), ...wire({ packageG: 15_000 }) },
+      'short',
+    ],
+    ['5 kg', { powerSource: source({ feeder: sampleFeeder() }) }, 'fits'],
+  ],
+  'wire-size-fed': [
+    [
+      '1/16 on a feeder to 0.045',
+      { powerSource: source({ feeder: sampleFeeder() }), ...wire({ diameterMm: 1.5875 }) },
+      'short',
+    ],
+    ['0.035', { powerSource: source({ feeder: sampleFeeder() }) }, 'fits'],
+  ],
+  connector: [
+    ['the same', { powerSource: source({ feeder: sampleFeeder() }) }, 'fits'],
+    [
+      'another',
+      { powerSource: source({ feeder: sampleFeeder() }), gun: gun({ connector: 'central' }) },
+      'short',
+    ],
+    ['not known', { powerSource: source({ feeder: sampleFeeder({ gunConnector: null }) }) }, 'unknown'],
+  ],
+  // Trade reference, section 10: soft 4043 through a long ordinary gun: no; 5356 through a short straight one: at times.
+  'aluminium-path': [
+    [
+      '4043 through 15 ft',
+      { wire: aluminium({ classification: 'ER4043' }), gun: gun({ lengthMm: 4572 }) },
+      'short',
+    ],
+    [
+      '4043 through 10 ft',
+      { wire: aluminium({ classification: 'ER4043' }), gun: gun({ lengthMm: 3048 }) },
+      'short',
+    ],
+    ['5356 through 10 ft', { wire: aluminium(), gun: gun({ lengthMm: 3048 }) }, 'tight'],
+    ['5356 through 15 ft', { wire: aluminium(), gun: gun({ lengthMm: 4572 }) }, 'short'],
+    [
+      '4043 through a spool gun',
+      { wire: aluminium({ classification: 'ER4043' }), gun: gun({ drive: 'spool', feeder: sampleFeeder() }) },
+      'fits',
+    ],
+    [
+      '4043 through push-pull',
+      { wire: aluminium({ classification: 'ER4043' }), gun: gun({ drive: 'push-pull', lengthMm: 7620 }) },
+      'fits',
+    ],
+    ['steel', {}, null],
+  ],
+  'tip-class': [
+    ['its own', { tip: samplePart('contact-tip') }, 'fits'],
+    ['another', { tip: samplePart('contact-tip', { partsClass: 'heavy' }) }, 'short'],
+    ['not said', { tip: samplePart('contact-tip', { partsClass: null }) }, 'unknown'],
+  ],
+  // Trade reference, section 9: collet, body, cup, cap and tungsten are one set.
+  'collet-size': [
+    ['equal', tig({ collet: samplePart('collet') }), 'fits'],
+    ['another', tig({ collet: samplePart('collet', { tungstenMm: 2.38125 }) }), 'short'],
+  ],
+  'collet-body-size': [
+    ['another', tig({ colletBody: samplePart('collet-body', { tungstenMm: 2.38125 }) }), 'short'],
+  ],
+  'cup-on-body': [
+    ['plain on plain', tig({ cup: samplePart('cup'), colletBody: samplePart('collet-body') }), 'fits'],
+    [
+      'plain on a lens',
+      tig({ cup: samplePart('cup'), colletBody: samplePart('collet-body', { gasLens: true }) }),
+      'short',
+    ],
+    [
+      'lens cup on plain',
+      tig({ cup: samplePart('cup', { forGasLens: true }), colletBody: samplePart('collet-body') }),
+      'short',
+    ],
+  ],
+  'back-cap-length': [
+    ['175 mm under a long cap', tig({ backCap: samplePart('back-cap') }), 'fits'],
+    ['175 mm under a short cap', tig({ backCap: samplePart('back-cap', { longestMm: 60 }) }), 'short'],
+  ],
+  // Trade reference, section 9: not beyond the cup's inside diameter without a lens. Cup 7 is 7/16 in, 11.1 mm.
+  'stick-out': [
+    [
+      '11 mm from cup 7',
+      tig({ cup: samplePart('cup'), colletBody: samplePart('collet-body'), stickOutMm: 11 }),
+      'fits',
+    ],
+    [
+      '12 mm from cup 7',
+      tig({ cup: samplePart('cup'), colletBody: samplePart('collet-body'), stickOutMm: 12 }),
+      'short',
+    ],
+    [
+      '12 mm with a lens',
+      tig({
+        cup: samplePart('cup', { forGasLens: true }),
+        colletBody: samplePart('collet-body', { gasLens: true }),
+        stickOutMm: 12,
+      }),
+      'fits',
+    ],
+  ],
+  // AWS A5.12 annex: 1/16 in runs 70 to 150 A (from memory).
+  'tungsten-current': [
+    ['1/16 at 100 to 140 A', tig({ demands: demands({ leastA: 100, mostA: 140 }) }), 'fits'],
+    ['1/16 down to 40 A', tig({ demands: demands({ leastA: 40, mostA: 60 }) }), 'short'],
+    ['1/16 up to 190 A', tig({ demands: demands({ leastA: 100, mostA: 190 }) }), 'short'],
+    [
+      '0.020 on AC: no such row',
+      tig({ process: 'gtaw-ac', tungsten: sampleTungsten({ diameterMm: 0.508 }) }),
+      'unknown',
+    ],
+  ],
+  // ISO 6848 types; use by AWS A5.12 annex (from memory).
+  'tungsten-type': [
+    ['lanthanated on DC', tig(), 'fits'],
+    ['lanthanated on AC', tig({ process: 'gtaw-ac' }), 'fits'],
+    ['pure on DC', tig({ tungsten: sampleTungsten({ type: 'WP' }) }), 'short'],
+    ['pure on AC', tig({ process: 'gtaw-ac', tungsten: sampleTungsten({ type: 'WP' }) }), 'tight'],
+    ['zirconiated on AC', tig({ process: 'gtaw-ac', tungsten: sampleTungsten({ type: 'WZr8' }) }), 'fits'],
+    ['thoriated on AC', tig({ process: 'gtaw-ac', tungsten: sampleTungsten({ type: 'WTh20' }) }), 'tight'],
+  ],
+  'wire-form': [
+    ['solid for MIG', {}, 'fits'],
+    ['cored for MIG', { wire: cored() }, 'short'],
+    ['rod for TIG', tig({ wire: sampleWire({ form: 'rod' }) }), 'fits'],
+    ['spool for TIG', tig({ wire: sampleWire() }), 'short'],
+    [
+      'gas-shielded cored without gas',
+      { process: 'fcaw-s', wire: cored({ form: 'cored-gas-shielded' }) },
+      'short',
+    ],
+  ],
+  // AWS A5.20: E70T is for flat and horizontal, E71T for all positions.
+  'wire-position': [
+    [
+      'E70T overhead',
+      {
+        process: 'fcaw-g',
+        wire: cored({ form: 'cored-gas-shielded', classification: 'E70T-1C' }),
+        demands: demands({ positions: ['flat', 'overhead'] }),
+      },
+      'short',
+    ],
+    [
+      'E70T horizontal',
+      {
+        process: 'fcaw-g',
+        wire: cored({ form: 'cored-gas-shielded', classification: 'E70T-1C' }),
+        demands: demands({ positions: ['horizontal'] }),
+      },
+      'fits',
+    ],
+    [
+      'E71T overhead',
+      {
+        process: 'fcaw-g',
+        wire: cored({ form: 'cored-gas-shielded', classification: 'E71T-1C' }),
+        demands: demands({ positions: ['overhead'] }),
+      },
+      null,
+    ],
+    [
+      'its own data against its class',
+      {
+        process: 'fcaw-s',
+        wire: cored({ positions: 'flat-horizontal' }),
+        demands: demands({ positions: ['vertical-up'] }),
+      },
+      'short',
+    ],
+  ],
+  'wire-starved': [
+    [
+      '0.023 at 30 A through 45 in/min',
+      {
+        powerSource: source({ feeder: sampleFeeder({ feedMaxMmPerMin: 45 * 25.4 }) }),
+        ...wire({ diameterMm: 0.6 }),
+      },
+      'short',
+    ],
+    [
+      'the same on a faster feeder',
+      { powerSource: source({ feeder: sampleFeeder() }), ...wire({ diameterMm: 0.6 }) },
+      'fits',
+    ],
+    [
+      'slower on this voltage than on the other',
+      {
+        powerSource: source({
+          feeder: sampleFeeder(),
+          processes: [
+            {
+              family: 'gmaw',
+              outputs: ['dc'],
+              pulse: false,
+              supplies: [sampleSupply({ feedMaxMmPerMin: 1000 })],
+            },
+          ],
+        }),
+      },
+      'short',
+    ],
+    [
+      'speed not given',
+      { powerSource: source({ feeder: sampleFeeder({ feedMaxMmPerMin: null }) }) },
+      'unknown',
+    ],
+  ],
+  'wire-above-output': [
+    [
+      '1/16 solid starts at 200 A, source gives 140',
+      {
+        ...wire({ diameterMm: 1.6 }),
+        powerSource: source({
+          processes: [
+            { family: 'gmaw', outputs: ['dc'], pulse: false, supplies: [sampleSupply({ outputMaxA: 140 })] },
+          ],
+        }),
+      },
+      'short',
+    ],
+    ['0.035', {}, 'fits'],
+  ],
+  // Trade reference, section 2.
+  'gas-for-process': [
+    ['argon for TIG', tig(), 'fits'],
+    ['75/25 for TIG', tig({ gas: sampleGas() }), 'short'],
+    ['helium for TIG', tig({ gas: sampleGas({ argonPct: 0, co2Pct: 0, heliumPct: 100 }) }), 'fits'],
+    ['gas for self-shielded', { process: 'fcaw-s', wire: cored() }, 'tight'],
+  ],
+  'gas-for-metal': [
+    ['75/25 for steel', {}, 'fits'],
+    ['CO₂ for steel', { gas: sampleGas({ argonPct: 0, co2Pct: 100 }) }, 'fits'],
+    ['argon for steel', { gas: sampleGas({ argonPct: 100, co2Pct: 0 }) }, 'short'],
+    ['75/25 for aluminium', { wire: aluminium() }, 'short'],
+    ['argon for aluminium', { wire: aluminium(), gas: sampleGas({ argonPct: 100, co2Pct: 0 }) }, 'fits'],
+    ['75/25 for stainless', { wire: sampleWire({ metal: 'stainless' }) }, 'short'],
+    [
+      'tri-mix for stainless',
+      {
+        wire: sampleWire({ metal: 'stainless' }),
+        gas: sampleGas({ argonPct: 7.5, co2Pct: 2.5, heliumPct: 90 }),
+      },
+      'fits',
+    ],
+  ],
+  'gas-for-spray': [
+    ['75/25 never sprays', { process: 'gmaw-spray' }, 'short'],
+    ['90/10 sprays', { process: 'gmaw-spray', gas: sampleGas({ argonPct: 90, co2Pct: 10 }) }, 'fits'],
+    ['short-circuit does not ask', {}, null],
+  ],
+  // AWS A5.20 suffixes: C for CO₂, M for mixed.
+  'gas-of-wire': [
+    [
+      'E71T-1C in CO₂',
+      {
+        process: 'fcaw-g',
+        wire: cored({ form: 'cored-gas-shielded', classification: 'E71T-1C' }),
+        gas: sampleGas({ argonPct: 0, co2Pct: 100 }),
+      },
+      'fits',
+    ],
+    [
+      'E71T-1C in 75/25',
+      { process: 'fcaw-g', wire: cored({ form: 'cored-gas-shielded', classification: 'E71T-1C' }) },
+      'short',
+    ],
+    [
+      'E71T-1M in 75/25',
+      { process: 'fcaw-g', wire: cored({ form: 'cored-gas-shielded', classification: 'E71T-1M' }) },
+      'fits',
+    ],
+    [
+      'E71T-1M in CO₂',
+      {
+        process: 'fcaw-g',
+        wire: cored({ form: 'cored-gas-shielded', classification: 'E71T-1M' }),
+        gas: sampleGas({ argonPct: 0, co2Pct: 100 }),
+      },
+      'short',
+    ],
+    [
+      'E71T-1C/M in either',
+      { process: 'fcaw-g', wire: cored({ form: 'cored-gas-shielded', classification: 'E71T-1C/M' }) },
+      'fits',
+    ],
+    [
+      'no suffix',
+      { process: 'fcaw-g', wire: cored({ form: 'cored-gas-shielded', classification: 'E71T-1' }) },
+      'unknown',
+    ],
+  ],
+  // CGA V-1: 320 for CO₂, 580 for argon and its mixes (from memory).
+  'gas-fitting': [
+    ['a mix on an inert fitting', { flowMeter: samplePart('flow-meter') }, 'fits'],
+    [
+      'CO₂ on an inert fitting',
+      { gas: sampleGas({ argonPct: 0, co2Pct: 100 }), flowMeter: samplePart('flow-meter') },
+      'short',
+    ],
+    [
+      'CO₂ with an adapter',
+      {
+        gas: sampleGas({ argonPct: 0, co2Pct: 100 }),
+        flowMeter: samplePart('flow-meter', { fittings: ['inert', 'co2'] }),
+      },
+      'fits',
+    ],
+  ],
+  'flow-scale': [
+    ['75/25 on an argon scale: within 3 %', { flowMeter: samplePart('flow-meter') }, 'fits'],
+    [
+      'helium on an argon scale',
+      tig({
+        gas: sampleGas({ argonPct: 0, co2Pct: 0, heliumPct: 100 }),
+        flowMeter: samplePart('flow-meter'),
+      }),
+      'tight',
+    ],
+    [
+      'CO₂ on its own scale',
+      {
+        gas: sampleGas({ argonPct: 0, co2Pct: 100 }),
+        flowMeter: samplePart('flow-meter', { scales: ['argon', 'co2'] }),
+      },
+      'fits',
+    ],
+  ],
+  'regulator-freezing': [
+    [
+      'CO₂ at 20 L/min',
+      { gas: sampleGas({ argonPct: 0, co2Pct: 100 }), flowMeter: samplePart('flow-meter'), flowLPerMin: 20 },
+      'tight',
+    ],
+    [
+      'heated',
+      {
+        gas: sampleGas({ argonPct: 0, co2Pct: 100 }),
+        flowMeter: samplePart('flow-meter', { heated: true }),
+        flowLPerMin: 20,
+      },
+      'fits',
+    ],
+    [
+      'CO₂ at 12 L/min',
+      { gas: sampleGas({ argonPct: 0, co2Pct: 100 }), flowMeter: samplePart('flow-meter'), flowLPerMin: 12 },
+      'fits',
+    ],
+    ['a mix', { flowMeter: samplePart('flow-meter'), flowLPerMin: 20 }, null],
+  ],
+}
+
+describe.each(Object.entries(TABLE))('%s', (ruleId, cases) => {
+  it.each(cases)('%s', (_says, change, verdict) => {
+    expect(verdictOf(ruleId, change)).toBe(verdict)
+  })
+})
+
+describe('what a rule says', () => {
+  it('a starved wire names both figures: burn-off at the lowest current, and what the feeder reaches', () => {
+    const starved = sampleAssembly({
+      powerSource: source({ feeder: sampleFeeder({ feedMaxMmPerMin: 45 * 25.4 }) }),
+      ...wire({ diameterMm: 0.6 }),
+    })
+    // 0.023 in runs about 3.5 in/min per ampere (common practice): some 105 in/min at 30 A.
+    expect(judge('wire-starved', starved)?.says).toMatch(
+      /starved.*30 A.*(9\d|10\d|11\d)(\.\d)? in\/min.*reaches 45 in\/min/,
+    )
+  })
+
+  it('a reading on the wrong scale names the true flow and what to set: helium on argon by √(1.38/0.138) (handbook, from memory)', () => {
+    const helium = sampleAssembly(
+      tig({
+        unitSystem: 'metric',
+        gas: sampleGas({ name: 'Helium', argonPct: 0, co2Pct: 0, heliumPct: 100 }),
+        flowMeter: samplePart('flow-meter'),
+        flowLPerMin: 10,
+      }),
+    )
+    expect(judge('flow-scale', helium)?.says).toContain('for 10 L/min set 3.16')
+  })
+
+  it('a hand valve says how much it wastes: flow times the seconds it stays open', () => {
+    const valve = sampleAssembly(
+      tig({
+        unitSystem: 'metric',
+        powerSource: tigSource({ gasValve: false }),
+        gun: gun({ kind: 'torch', valve: true }),
+        flowLPerMin: 9,
+      }),
+    )
+    // 9 L/min for 20 s
+    expect(judge('gas-control', valve)?.says).toContain('3 L')
+  })
+
+  it('polarity, AC, start and stick-out offer the change that mends them', () => {
+    const patchOf = (ruleId: string, change: Change) =>
+      judge(ruleId, sampleAssembly(change))?.mends?.[0]?.patch
+    expect(patchOf('polarity', { polarity: 'dcen' })).toEqual({ on: 'set-up', change: { polarity: 'dcep' } })
+    expect(patchOf('start-method', tig({ powerSource: tigSource(), start: 'scratch' }))).toEqual({
+      on: 'set-up',
+      change: { start: 'lift' },
+    })
+    const acdc = tigSource({
+      processes: [{ family: 'gtaw', outputs: ['dc', 'ac'], pulse: false, supplies: [sampleSupply()] }],
+    })
+    expect(patchOf('wave-for-metal', tig({ powerSource: acdc, wire: aluminium({ form: 'rod' }) }))).toEqual({
+      on: 'set-up',
+      change: { process: 'gtaw-ac', polarity: 'ac' },
+    })
+  })
+
+  it('every rule has its source, and every broken one a sentence', () => {
+    for (const cases of Object.values(TABLE)) {
+      for (const [, change] of cases) {
+        for (const { judgement } of judgeAll(sampleAssembly(change))) {
+          expect(judgement.source.text).not.toBe('')
+          expect(judgement.says).toMatch(/\S+ \S+/)
+          if (judgement.verdict === 'unknown') expect(judgement.missing).toBeTruthy()
+        }
+      }
+    }
+  })
+})

@@ -1,0 +1,202 @@
+/** The open formats: what goes out comes back as it was, and what is wrong is named by row and column. */
+import fc from 'fast-check'
+import { describe, expect, it } from 'vitest'
+import { LIBRARY } from '../library/index.ts'
+import { demoShop } from '../testing/samples.ts'
+import { shelves } from '../testing/shelves.ts'
+import {
+  type Catalogue,
+  CATALOGUE_KEYS,
+  CATALOGUE_LISTS,
+  catalogueOf,
+  type CatalogueRecord,
+  catalogueSchema,
+  readCatalogue,
+} from './catalogue.ts'
+import { type Sheet, SHEETS } from './sheets.ts'
+import { printSheet, readSheet, sheetFor } from './sheetText.ts'
+
+const demo = catalogueOf(demoShop())
+const recordsOf = (sheet: Sheet, catalogue: Catalogue): CatalogueRecord[] =>
+  (catalogue[sheet.list] as CatalogueRecord[]).filter(
+    (record) =>
+      sheet.fixed['kind'] === undefined || ('kind' in record && record.kind === sheet.fixed['kind']),
+  )
+const sheetOf = (kind: string): Sheet => {
+  const found = SHEETS.find((sheet) => sheet.kind === kind)
+  if (!found) throw new Error(`no sheet ${kind}`)
+  return found
+}
+/** Out and in again. */
+function back(sheet: Sheet, records: readonly CatalogueRecord[]) {
+  const [headings = [], ...rows] = printSheet(sheet, records)
+  return readSheet(sheet, headings, rows)
+}
+const changed = (
+  sheet: Sheet,
+  records: readonly CatalogueRecord[],
+  heading: string,
+  row: number,
+  text: string,
+) => {
+  const [headings = [], ...rows] = printSheet(sheet, records)
+  const column = headings.indexOf(heading)
+  const edited = rows.map((cells, index) =>
+    index === row ? cells.map((cell, at) => (at === column ? text : cell)) : cells,
+  )
+  return readSheet(sheet, headings, edited)
+}
+
+describe('CSV sheets', () => {
+  it.each(SHEETS.map((sheet) => [sheet.kind, sheet] as const))(
+    '%s of the demo come back as they went',
+    (_kind, sheet) => {
+      const records = recordsOf(sheet, demo)
+      expect(records.length).toBeGreaterThan(0)
+      expect(back(sheet, records).items.map(({ record, problems }) => record ?? problems)).toEqual(records)
+    },
+  )
+
+  it('the library comes back as it went', () => {
+    for (const sheet of SHEETS) {
+      const { path } = CATALOGUE_LISTS[sheet.list]
+      const records = LIBRARY.filter((entry) => entry.path === path)
+        .map(({ record }) => record as CatalogueRecord)
+        .filter(
+          (record) =>
+            sheet.fixed['kind'] === undefined || ('kind' in record && record.kind === sheet.fixed['kind']),
+        )
+      expect(back(sheet, records).items.map(({ record }) => record)).toEqual(records)
+    }
+  })
+
+  it('any shelf comes back as it went, names with commas, quotes and line feeds included', () => {
+    const names = fc
+      .string({
+        minLength: 1,
+        maxLength: 20,
+        unit: fc.constantFrom('a', 'Ø', ',', '"', '\n', ';', '=', ' ', '7'),
+      })
+      .filter((text) => text.trim() === text)
+    fc.assert(
+      fc.property(shelves, names, (shelf, name) => {
+        const catalogue = catalogueOf(shelf)
+        for (const sheet of SHEETS) {
+          const records = recordsOf(sheet, catalogue).map(
+            (record) => ({ ...record, name }) as CatalogueRecord,
+          )
+          expect(back(sheet, records).items.map(({ record, problems }) => record ?? problems)).toEqual(
+            records,
+          )
+        }
+      }),
+      { numRuns: 40 },
+    )
+  })
+
+  it('a sheet says itself what it is of', () => {
+    for (const sheet of SHEETS) {
+      const [headings = [], ...rows] = printSheet(sheet, recordsOf(sheet, demo))
+      expect(sheetFor(headings, rows)?.kind).toBe(sheet.kind)
+    }
+    expect(sheetFor(['id', 'name'], [['a', 'b']])).toBeNull()
+  })
+
+  it('takes units as people write them, and headings however they are spelled', () => {
+    const read = readSheet(
+      sheetOf('contact-tip'),
+      ['Kind', 'ID', 'Name', 'Held', 'Price', 'Stock', 'Wire mm', 'Parts class'],
+      [['contact-tip', 'tip', 'Tip', 'owned', '', '4', '0.035 in', '']],
+    )
+    expect(read.items[0]?.record).toMatchObject({ wireMm: 0.889, partsClass: null, stock: 4 })
+  })
+
+  it.each([
+    ['wire', 'diameter_mm', 'thick', /thick/],
+    ['wire', 'metal', 'brass', /“brass”; write one of carbon-steel, stainless, aluminium/],
+    ['wire', 'package_g', '', /is empty/],
+    ['gas', 'co2_pct', '40', /add up to \d+ %/],
+    ['tungsten', 'type', 'WX', /write one of/],
+    ['nozzle', 'gasless', 'maybe', /write yes or no/],
+    ['gun-or-torch', 'ratings', 'lots', /“lots”.*co2 dc 250 A 60 %/],
+    ['power-source', 'rated_points', '210 A 130 %', /100 %/],
+    ['power-source', 'rated_points', '100 A 30 %; 200 A 60 %', /duty must fall/],
+    ['power-source', 'output_min_a', '900', /above the greatest/],
+    ['power-source', 'feeder', 'no', /does not say yes/],
+  ])('%s with %s of “%s” names the column and the remedy', (kind, heading, text, message) => {
+    const sheet = sheetOf(kind)
+    const [item] = changed(sheet, recordsOf(sheet, demo).slice(0, 1), heading, 0, text).items
+    expect(item?.record).toBeNull()
+    const problem = item?.problems.find((one) => message.test(one.message))
+    expect(problem?.message).toMatch(message)
+    if (heading !== 'co2_pct' && heading !== 'feeder') expect(problem?.field).toContain(heading)
+  })
+
+  it('one bad row leaves the others', () => {
+    const sheet = sheetOf('wire')
+    const read = changed(sheet, recordsOf(sheet, demo), 'metal', 1, 'brass').items
+    expect(read.filter(({ record }) => record === null).map(({ place }) => place)).toEqual(['row 3'])
+  })
+
+  it('rows of one machine that disagree are refused with both texts', () => {
+    const sheet = sheetOf('power-source')
+    const quillon = recordsOf(sheet, demo).slice(0, 1)
+    const [item] = changed(sheet, quillon, 'efficiency_pct', 1, '99').items
+    expect(item?.problems[0]).toMatchObject({
+      field: 'row 3, efficiency_pct',
+      message: expect.stringContaining('row 2 of the same machine says “84”'),
+    })
+  })
+
+  it('a column that is missing is named once for each row, one that is not known in a remark', () => {
+    const read = readSheet(
+      sheetOf('cup'),
+      ['kind', 'id', 'name', 'held', 'colour'],
+      [['cup', 'c', 'Cup', 'owned', 'red']],
+    )
+    expect(read.remarks[0]).toContain('“colour”')
+    expect(read.items[0]?.problems.map(({ message }) => message)).toContainEqual(
+      expect.stringContaining('no column “number”'),
+    )
+  })
+
+  it('two rows with one id do not overwrite each other', () => {
+    const sheet = sheetOf('gas')
+    const [gas] = recordsOf(sheet, demo)
+    if (!gas) throw new Error('the demo has no gas')
+    const { items } = back(sheet, [gas, gas])
+    expect(items.map(({ record }) => record === null)).toEqual([false, true])
+    expect(items[1]?.problems[0]?.message).toContain('and so is row 2')
+  })
+})
+
+describe('the JSON catalogue', () => {
+  it('comes back as it went, through text', () => {
+    const read = readCatalogue(JSON.parse(JSON.stringify(demo)))
+    if (!read.ok) throw new Error(read.message)
+    for (const key of CATALOGUE_KEYS) {
+      expect(read.items.filter(({ list }) => list === key).map(({ record }) => record)).toEqual(demo[key])
+    }
+    expect(catalogueSchema.safeParse(demo).success).toBe(true)
+  })
+
+  it('judges each thing by itself', () => {
+    const [first, ...rest] = demo.wires
+    const read = readCatalogue({ ...demo, wires: [{ ...first, diameterMm: -1 }, ...rest] })
+    if (!read.ok) throw new Error(read.message)
+    const wrong = read.items.filter(({ record }) => record === null)
+    expect(wrong).toHaveLength(1)
+    expect(wrong[0]).toMatchObject({ place: 'wires 1', problems: [{ pointer: '/diameterMm' }] })
+  })
+
+  it.each([
+    ['another format', { format: 'brannik-shop', version: 1 }, /no catalogue/],
+    ['a later version', { format: 'brannik-catalogue', version: 2 }, /version 2.*reads version 1/],
+    ['a strange list', { format: 'brannik-catalogue', version: 1, welders: [] }, /welders.*Known are/],
+    ['no list', { format: 'brannik-catalogue', version: 1, wires: 'many' }, /wires must be a list/],
+    ['no object', [1], /no catalogue/],
+  ])('refuses %s', (_says, value, message) => {
+    const read = readCatalogue(value)
+    expect(read.ok ? '' : read.message).toMatch(message)
+  })
+})

@@ -1,0 +1,95 @@
+/** Plates that cannot be right are said to be so, with the figures, and what they draw counts as not known. */
+import { describe, expect, it } from 'vitest'
+import { fitJob } from '../fit/fit.ts'
+import type { SupplyRating } from '../model/equipment.ts'
+import { samplePowerSource, sampleSupply } from '../testing/equipment.ts'
+import { demoInput, demoShop } from '../testing/samples.ts'
+import { plateI1Max } from './inputCurrent.ts'
+import { impliedEfficiency, plateFindings } from './plateCheck.ts'
+
+const findingsOf = (part: Partial<SupplyRating>) =>
+  plateFindings(
+    samplePowerSource({
+      processes: [{ family: 'gmaw', outputs: ['dc'], pulse: false, supplies: [sampleSupply(part)] }],
+    }),
+  )
+
+describe('a plate against itself', () => {
+  it('every plate of the demo agrees', () => {
+    for (const source of demoShop().powerSources) expect(plateFindings(source)).toEqual([])
+  })
+
+  it('an input that would need an efficiency above 1 is said with its figures: 200 A at 24 V from 15 A at 230 V', () => {
+    // 4800 W out of 3450 VA in: 1.39.
+    const [finding] = findingsOf({ i1MaxA: 15 })
+    expect(finding).toMatchObject({ id: 'efficiency', verdict: 'short' })
+    expect(finding?.says).toMatch(/200 A at 24 V is 4,800 W out.*15 A at 230 V is 3,450 VA in.*1\.39/)
+    expect(impliedEfficiency('gmaw', sampleSupply({ i1MaxA: 30 }))).toBeCloseTo(4800 / 6900, 9)
+  })
+
+  it('kVA stand for the current: S / U₁, with three phases S / (√3·U₁)', () => {
+    expect(plateI1Max(sampleSupply({ inputKva: 6.9 }))?.value).toBeCloseTo(30, 9)
+    expect(plateI1Max(sampleSupply({ inputKva: 6.9, voltageV: 400, phases: 3 }))?.value).toBeCloseTo(
+      6900 / (400 * Math.sqrt(3)),
+      9,
+    )
+    expect(findingsOf({ inputKva: 3.45 })[0]?.id).toBe('efficiency')
+  })
+
+  it('I₁eff is not above I₁max, nor below I₁max·√X (IEC 60974-1)', () => {
+    expect(findingsOf({ i1MaxA: 30, i1EffA: 31 })[0]).toMatchObject({
+      id: 'effective-current',
+      verdict: 'short',
+    })
+    // 30 A at 25 % makes 15 A.
+    expect(findingsOf({ i1MaxA: 30, i1EffA: 10 })[0]).toMatchObject({
+      id: 'effective-current',
+      verdict: 'tight',
+    })
+    expect(findingsOf({ i1MaxA: 30, i1EffA: 15 })).toEqual([])
+  })
+
+  it('a load voltage far from the conventional one asks whether the process is right', () => {
+    const at = (loadV: number) => findingsOf({ ratedPoints: [{ currentA: 200, dutyPct: 25, loadV }] })
+    expect(at(24)).toEqual([])
+    // 18 V is what GTAW would have at 200 A.
+    expect(at(18)[0]).toMatchObject({ id: 'load-voltage', verdict: 'tight' })
+  })
+
+  it('an open-circuit voltage below the load is impossible, one above 113 V dangerous (IEC 60974-1, from memory)', () => {
+    const at = (openCircuitV: number) =>
+      findingsOf({ openCircuitV, ratedPoints: [{ currentA: 200, dutyPct: 25, loadV: 24 }] })
+    expect(at(20)[0]).toMatchObject({ id: 'open-circuit', verdict: 'short' })
+    expect(at(130)[0]).toMatchObject({ id: 'open-circuit', verdict: 'tight' })
+    expect(at(60)).toEqual([])
+  })
+})
+
+describe('in a fit', () => {
+  it('an impossible plate leaves breaker and cable unknown, never fitting', () => {
+    const input = demoInput('press-frame', 'bay-2-wire')
+    const processes = input.powerSource.processes.map((process) => ({
+      ...process,
+      supplies: process.supplies.map((supply) => ({ ...supply, i1MaxA: 12, i1EffA: null })),
+    }))
+    const { findings, chains } = fitJob({ ...input, powerSource: { ...input.powerSource, processes } })
+    for (const check of ['breaker-holds', 'cable', 'conductor-rule', 'breaker-rule']) {
+      const found = findings.find((one) => one.check === check)
+      expect(found?.verdict, check).toBe('unknown')
+      expect(found?.missing, check).toContain('does not agree with itself')
+    }
+    expect(chains[0]?.links.find(({ id }) => id === 'circuit')?.verdict).toBe('unknown')
+  })
+
+  it('an engine-driven set has no circuit in its chain', () => {
+    const shop = demoShop()
+    const input = demoInput('loader-fork', 'yard-cored')
+    const powerSource = shop.powerSources.find(({ id }) => id === 'heath-300')
+    const feeder = shop.feeders.find(({ id }) => id === 'heath-case')
+    if (!powerSource || !feeder) throw new Error('the demo has no engine-driven set')
+    const fit = fitJob({ ...input, circuit: null, powerSource, feeder })
+    expect(fit.chains[0]?.links.map(({ id }) => id)).toEqual(['source', 'gun', 'electrode'])
+    expect(fit.findings.map(({ check }) => check)).not.toContain('breaker-holds')
+    expect(fit.findings.find(({ check }) => check === 'feed-speed')?.verdict).toBe('fits')
+  })
+})

@@ -1,0 +1,250 @@
+/** For tests: plain things of the shelf, and a set-up of them, which the tests change one field at a time. */
+import { type Assembly, assemblyOf, type Demands, type Settings } from '../assembly/assembly.ts'
+import { type Chosen, emptyChoice, SLOTS } from '../assembly/slots.ts'
+import type {
+  Circuit,
+  Gas,
+  Gun,
+  PartKind,
+  PartOf,
+  PowerSource,
+  SupplyRating,
+  Tungsten,
+  Wire,
+  WireFeeder,
+} from '../model/equipment.ts'
+import type { Shop } from '../model/shop.ts'
+
+/** One column of a plate, 230 V, 200 A at 25 %. */
+export const sampleSupply = (part: Partial<SupplyRating> = {}): SupplyRating => ({
+  voltageV: 230,
+  phases: 1,
+  outputMinA: 20,
+  outputMaxA: 200,
+  ratedPoints: [{ currentA: 200, dutyPct: 25, loadV: null }],
+  openCircuitV: null,
+  i1MaxA: null,
+  i1EffA: null,
+  inputKva: null,
+  feedMaxMmPerMin: null,
+  ...part,
+})
+
+export const samplePowerSource = (part: Partial<PowerSource> = {}): PowerSource => ({
+  id: 's',
+  name: 'Source',
+  held: 'owned',
+  price: null,
+  processes: [{ family: 'gmaw', outputs: ['dc'], pulse: false, supplies: [sampleSupply()] }],
+  supplyChange: null,
+  efficiencyPct: null,
+  powerFactor: null,
+  idleW: null,
+  acBalance: null,
+  acFrequency: null,
+  start: [],
+  lowestStableA: null,
+  voltageSteps: null,
+  feeder: null,
+  torchConnector: null,
+  polarityChange: null,
+  gasValve: null,
+  waterCooler: null,
+  vrd: null,
+  ...part,
+})
+
+export const sampleWire = (part: Partial<Wire> = {}): Wire => ({
+  id: 'w',
+  name: 'Wire',
+  form: 'solid',
+  classification: 'ER70S-6',
+  metal: 'carbon-steel',
+  diameterMm: 0.889,
+  currentMinA: null,
+  currentMaxA: null,
+  polarity: null,
+  positions: null,
+  gasWanted: null,
+  spoolMm: 200,
+  stockG: null,
+  packageG: 5000,
+  packagePrice: null,
+  ...part,
+})
+
+export const sampleFeeder = (part: Partial<WireFeeder> = {}): WireFeeder => ({
+  feedMinMmPerMin: 1200,
+  feedMaxMmPerMin: 17_780,
+  wireMinMm: 0.584,
+  wireMaxMm: 1.143,
+  rollSystem: 'own',
+  spoolsMm: [100, 200],
+  spoolMostG: 7000,
+  gunConnector: 'pin-large',
+  ...part,
+})
+
+export const sampleGun = (part: Partial<Gun> = {}): Gun => ({
+  id: 'g',
+  name: 'Gun',
+  held: 'owned',
+  price: null,
+  kind: 'gun',
+  drive: 'none',
+  cooling: 'air',
+  lengthMm: 3048,
+  massG: null,
+  neck: 'curved',
+  ratings: [
+    { gas: 'co2', wave: 'dc', currentA: 250, dutyPct: 60 },
+    { gas: 'argon', wave: 'dc', currentA: 150, dutyPct: 60 },
+    { gas: 'argon', wave: 'ac', currentA: 110, dutyPct: 60 },
+  ],
+  connector: 'pin-large',
+  partsClass: 'medium',
+  feeder: null,
+  valve: null,
+  ...part,
+})
+
+/** 75/25 Ar/CO₂ unless told otherwise. */
+export const sampleGas = (part: Partial<Gas> = {}): Gas => ({
+  id: 'gas',
+  name: 'Gas',
+  designation: 'M21-ArC-25',
+  argonPct: 75,
+  co2Pct: 25,
+  oxygenPct: 0,
+  heliumPct: 0,
+  fullL: 3540,
+  leftL: null,
+  refillPrice: null,
+  ...part,
+})
+
+export const sampleTungsten = (part: Partial<Tungsten> = {}): Tungsten => ({
+  id: 't',
+  name: '1/16 WLa20',
+  type: 'WLa20',
+  diameterMm: 1.5875,
+  lengthMm: 175,
+  stock: null,
+  price: null,
+  ...part,
+})
+
+const PARTS: { readonly [K in PartKind]: PartOf<K> } = (() => {
+  const held = { held: 'owned', price: null, stock: null } as const
+  return {
+    'drive-roll': {
+      kind: 'drive-roll',
+      id: 'roll',
+      name: 'Roll',
+      ...held,
+      groove: 'v-smooth',
+      wireMm: 0.889,
+      rollSystem: 'own',
+    },
+    liner: {
+      kind: 'liner',
+      id: 'liner',
+      name: 'Liner',
+      ...held,
+      material: 'steel',
+      wireMinMm: 0.762,
+      wireMaxMm: 1.143,
+      lengthMm: 4700,
+      usedFor: null,
+    },
+    'contact-tip': {
+      kind: 'contact-tip',
+      id: 'tip',
+      name: 'Tip',
+      ...held,
+      wireMm: 0.889,
+      partsClass: 'medium',
+    },
+    nozzle: {
+      kind: 'nozzle',
+      id: 'nozzle',
+      name: 'Nozzle',
+      ...held,
+      insideMm: 16,
+      gasless: false,
+      partsClass: 'medium',
+    },
+    collet: {
+      kind: 'collet',
+      id: 'collet',
+      name: 'Collet',
+      ...held,
+      tungstenMm: 1.5875,
+      partsClass: 'medium',
+    },
+    'collet-body': {
+      kind: 'collet-body',
+      id: 'body',
+      name: 'Body',
+      ...held,
+      tungstenMm: 1.5875,
+      gasLens: false,
+      partsClass: 'medium',
+    },
+    cup: { kind: 'cup', id: 'cup', name: 'Cup', ...held, number: 7, forGasLens: false, partsClass: 'medium' },
+    'back-cap': { kind: 'back-cap', id: 'cap', name: 'Cap', ...held, longestMm: 178, partsClass: 'medium' },
+    'flow-meter': {
+      kind: 'flow-meter',
+      id: 'meter',
+      name: 'Meter',
+      ...held,
+      scales: ['argon'],
+      fittings: ['inert'],
+      heated: false,
+    },
+  }
+})()
+export const samplePart = <K extends PartKind>(kind: K, part: Partial<PartOf<K>> = {}): PartOf<K> => ({
+  ...PARTS[kind],
+  ...part,
+})
+
+type AssemblyPart = Partial<Chosen> &
+  Partial<Settings> &
+  Partial<Pick<Shop, 'unitSystem' | 'aluminiumTip'>> & { readonly demands?: Demands }
+
+/** A wire set-up of circuit, source, gun, wire and gas that go together; other places are empty. */
+export function sampleAssembly(part: AssemblyPart = {}): Assembly {
+  const { process = 'gmaw-short', polarity = 'dcep', start = null, electronicsNear = false } = part
+  const { stickOutMm = null, flowLPerMin = null, demands = null } = part
+  const { unitSystem = 'imperial', aluminiumTip = 'one-over' } = part
+  const shop: Shop = {
+    id: 's',
+    name: 's',
+    unitSystem,
+    ruleBook: 'north-american',
+    currency: 'USD',
+    aluminiumTip,
+    assumptions: {},
+  }
+  const circuit: Circuit = {
+    id: 'c',
+    name: 'Circuit',
+    voltageV: 240,
+    phases: 1,
+    breakerA: 50,
+    conductorSize: '6 AWG',
+    lengthMm: 9000,
+  }
+  const chosen: Chosen = {
+    ...emptyChoice(),
+    circuit,
+    powerSource: samplePowerSource({ feeder: sampleFeeder() }),
+    gun: sampleGun(),
+    wire: sampleWire(),
+    gas: sampleGas(),
+  }
+  const own = Object.fromEntries(SLOTS.flatMap((slot) => (slot in part ? [[slot, part[slot] ?? null]] : [])))
+  const settings = { process, polarity, start, electronicsNear, stickOutMm, flowLPerMin }
+  return assemblyOf(shop, settings, { ...chosen, ...own }, demands)
+}
