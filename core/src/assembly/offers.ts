@@ -49,10 +49,11 @@ export function offersFor<S extends Slot>(slot: S, assembly: Assembly, shelf: Sh
     if (reasons.length > 1) reasons.sort((a, b) => VERDICT_RANK[b.verdict] - VERDICT_RANK[a.verdict])
     return { item, verdict, reasons }
   })
+  const near = new Map(offers.map(({ item }) => [item, distance(item)]))
   return offers.sort(
     (a, b) =>
       VERDICT_RANK[a.verdict] - VERDICT_RANK[b.verdict] ||
-      distance(a.item) - distance(b.item) ||
+      (near.get(a.item) ?? 0) - (near.get(b.item) ?? 0) ||
       a.reasons.length - b.reasons.length,
   )
 }

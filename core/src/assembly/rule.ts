@@ -17,10 +17,10 @@ export interface Judgement {
   readonly says: string
   readonly source: Source
   /** What is missing, where the verdict is `unknown`. */
-  readonly missing?: string
+  readonly missing?: string | undefined
   /** Made only when somebody opens it. */
-  readonly steps?: () => readonly Step[]
-  readonly mends?: readonly Mend[]
+  readonly steps?: (() => readonly Step[]) | undefined
+  readonly mends?: readonly Mend[] | undefined
 }
 
 /** @returns null where the rule does not apply, or where a part that it looks at is not chosen */
@@ -39,29 +39,46 @@ const PRACTICE = commonPractice()
 
 type Rest = Partial<Pick<Judgement, 'steps' | 'mends'>>
 
-export const fits = (says: string, source: Source = PRACTICE, rest: Rest = {}): Judgement => ({
-  ...rest,
-  verdict: 'fits',
-  says,
-  source,
-})
-export const tight = (says: string, source: Source = PRACTICE, rest: Rest = {}): Judgement => ({
-  ...rest,
-  verdict: 'tight',
-  says,
-  source,
-})
-export const short = (says: string, source: Source = PRACTICE, rest: Rest = {}): Judgement => ({
-  ...rest,
-  verdict: 'short',
-  says,
-  source,
-})
+const NOTHING: Rest = {}
+/** A sentence, or what makes it. */
+type Said = string | (() => string)
+
+/** Thousands of these are made for one list of choices: the sentence and its figures only where somebody reads them. */
+class Judged implements Judgement {
+  readonly missing: string | undefined = undefined
+  readonly verdict: Verdict
+  readonly source: Source
+  readonly steps: Judgement['steps']
+  readonly mends: Judgement['mends']
+  readonly #said: Said
+
+  constructor(verdict: Verdict, said: Said, source: Source, { steps, mends }: Rest) {
+    this.verdict = verdict
+    this.#said = said
+    this.source = source
+    this.steps = steps
+    this.mends = mends
+  }
+
+  get says(): string {
+    return typeof this.#said === 'string' ? this.#said : this.#said()
+  }
+}
+const judged = (verdict: Verdict, said: Said, source: Source, rest: Rest): Judgement =>
+  new Judged(verdict, said, source, rest)
+export const fits = (says: Said, source: Source = PRACTICE, rest: Rest = NOTHING): Judgement =>
+  judged('fits', says, source, rest)
+export const tight = (says: Said, source: Source = PRACTICE, rest: Rest = NOTHING): Judgement =>
+  judged('tight', says, source, rest)
+export const short = (says: Said, source: Source = PRACTICE, rest: Rest = NOTHING): Judgement =>
+  judged('short', says, source, rest)
 export const notKnown = (missing: string): Judgement => ({
   verdict: 'unknown',
   says: `Not known: ${missing}`,
   source: PRACTICE,
   missing,
+  steps: undefined,
+  mends: undefined,
 })
 
 /** Inch and metric names of one size differ by a few hundredths: 0.035 in is 0.889 mm, sold as 0.9. */

@@ -41,7 +41,10 @@ function finding(
     missing:
       first?.judgement.verdict === 'unknown' ? (first.judgement.missing ?? first.judgement.says) : null,
     restsOn: first ? sourceWords(first.judgement.source) : 'data plate, practice',
-    working: ranked.flatMap(({ rule, judgement }) => compared(judgement, rule.title)),
+    // Read when somebody opens it: a fit would spend more on these than on the rules.
+    get working() {
+      return ranked.flatMap(({ rule, judgement }) => compared(judgement, rule.title))
+    },
     mends: context.wantsMends ? broken.flatMap(({ judgement }) => judgement.mends ?? []) : [],
   }
 }

@@ -63,17 +63,17 @@ describe('every finding', () => {
         const answer = partsOf(setUp, shop)
         if (!answer.ok) throw new Error('demo')
         const fit = fitJob({ shop: shop.shop, job, setUp, ...answer.parts })
-        for (const finding of fit.findings) {
-          expect(VERDICTS).toContain(finding.verdict)
-          expect(finding.says).toMatch(/\.$/)
-          expect(finding.verdict === 'unknown').toBe(finding.missing !== null)
-          if (finding.verdict !== 'unknown') expect(finding.working.length).toBeGreaterThan(0)
-          for (const step of finding.working) {
-            expect(step.source.text).not.toBe('')
-            for (const one of step.terms) expect(one.source.text).not.toBe('')
-          }
-          expect(JSON.stringify(finding)).not.toMatch(/NaN|undefined/)
-        }
+        // One expectation a fit: thousands of them take longer than the fits.
+        const wrong = fit.findings.filter(
+          ({ verdict, says, missing, working }) =>
+            !VERDICTS.includes(verdict) ||
+            !says.endsWith('.') ||
+            (verdict === 'unknown') !== (missing !== null) ||
+            (verdict !== 'unknown' && working.length === 0) ||
+            working.some((step) => [step, ...step.terms].some(({ source }) => source.text === '')),
+        )
+        expect(wrong).toEqual([])
+        expect(JSON.stringify(fit.findings)).not.toMatch(/NaN|undefined/)
         expect(fit.cautions.length).toBeGreaterThan(1)
       }
     }

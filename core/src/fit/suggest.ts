@@ -87,9 +87,12 @@ function candidates({ shelf, setUps, setUp, job, shop }: Entered, fit: Fit): Can
   ]
 }
 
+/** Parts that others have to go with. */
+const LEADING = ['powerSourceId', 'gunId', 'wireId', 'gasId', 'tungstenId'] as const
+
 /** Rolls, liner, tip and the like follow a change of gun, wire or source: nobody changes the wire and keeps the rolls. */
 function withItsParts({ shop, shelf, setUp }: Entered, { says, patch }: Candidate): Candidate {
-  if (patch.on !== 'set-up') return { says, patch }
+  if (patch.on !== 'set-up' || !LEADING.some((key) => key in patch.change)) return { says, patch }
   const then = { ...setUp, ...patch.change }
   const { change, changed } = fitOut(assemblyOf(shop, then, chosenOf(then, shelf), null), shelf)
   if (changed.length === 0) return { says, patch }

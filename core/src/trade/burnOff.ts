@@ -47,6 +47,12 @@ function coefficients(wire: Wire, assume: Assume): BurnOff {
   return { alpha: (base.alpha * ratio ** 2) / sheath, beta: (base.beta * ratio ** 4) / sheath ** 2 }
 }
 
+/** @returns wire feed speed that a current burns off, mm/min, without its working */
+export function feedAtCurrent(wire: Wire, currentA: number, process: ProcessId, assume: Assume): number {
+  const { alpha, beta } = coefficients(wire, assume)
+  return 60 * (alpha * currentA + beta * assume.value(extensionKey(process)) * currentA ** 2)
+}
+
 /**
  * Wire feed speed that a current burns off.
  * @param currentA mean arc current, A
@@ -54,8 +60,7 @@ function coefficients(wire: Wire, assume: Assume): BurnOff {
  */
 export function wireFeedSpeed(wire: Wire, currentA: number, process: ProcessId, assume: Assume): Worked {
   const { alpha, beta } = coefficients(wire, assume)
-  const extension = assume.value(extensionKey(process))
-  const value = 60 * (alpha * currentA + beta * extension * currentA ** 2)
+  const value = feedAtCurrent(wire, currentA, process, assume)
   const step: Step = {
     says: 'Wire feed speed at the wanted current',
     formula: 'v = 60 · (α·I + β·L·I²)',

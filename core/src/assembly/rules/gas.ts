@@ -27,8 +27,8 @@ const gasForProcess: Judge = ({ gas, process }) => {
   if (!process.shielded) return tight('Self-shielded wire takes no gas: close the cylinder')
   if (process.family !== 'gtaw') return null
   return inert(gas)
-    ? fits(`${gas.name} is inert`, ISO_14175)
-    : short(`TIG wants pure argon: ${gas.name} burns the tungsten`, ISO_14175)
+    ? fits(() => `${gas.name} is inert`, ISO_14175)
+    : short(() => `TIG wants pure argon: ${gas.name} burns the tungsten`, ISO_14175)
 }
 
 const gasForMetal: Judge = (assembly) => {
@@ -37,26 +37,30 @@ const gasForMetal: Judge = (assembly) => {
   const metals = metalsOf(assembly)
   if (metals.length === 0) return null
   if (metals.includes('aluminium') && !inert(gas)) {
-    return short(`Aluminium wants pure argon: ${gas.name} oxidises it`, ISO_14175)
+    return short(() => `Aluminium wants pure argon: ${gas.name} oxidises it`, ISO_14175)
   }
   if (metals.includes('carbon-steel') && gas.co2Pct + gas.oxygenPct < 1) {
-    return short(`Steel wire wanders in inert gas: use an argon mix or CO₂ instead of ${gas.name}`, ISO_14175)
-  }
-  if (metals.includes('stainless') && gas.co2Pct > STAINLESS_MOST_CO2_PCT) {
     return short(
-      `${gas.name} takes the corrosion resistance out of stainless: CO₂ of ${STAINLESS_MOST_CO2_PCT} % at most`,
+      () => `Steel wire wanders in inert gas: use an argon mix or CO₂ instead of ${gas.name}`,
       ISO_14175,
     )
   }
-  return fits(`${gas.name} suits the metal`, ISO_14175)
+  if (metals.includes('stainless') && gas.co2Pct > STAINLESS_MOST_CO2_PCT) {
+    return short(
+      () =>
+        `${gas.name} takes the corrosion resistance out of stainless: CO₂ of ${STAINLESS_MOST_CO2_PCT} % at most`,
+      ISO_14175,
+    )
+  }
+  return fits(() => `${gas.name} suits the metal`, ISO_14175)
 }
 
 const gasForSpray: Judge = (assembly) => {
   const { gas, process } = assembly
   if (!gas || process.id !== 'gmaw-spray' || !metalsOf(assembly).includes('carbon-steel')) return null
   return gas.co2Pct > SPRAY_MOST_CO2_PCT
-    ? short(`With ${printNumber(gas.co2Pct)} % CO₂ steel never sprays: use at least 80 % argon`)
-    : fits(`${printNumber(gas.co2Pct)} % CO₂ lets steel spray`)
+    ? short(() => `With ${printNumber(gas.co2Pct)} % CO₂ steel never sprays: use at least 80 % argon`)
+    : fits(() => `${printNumber(gas.co2Pct)} % CO₂ lets steel spray`)
 }
 
 /** A gas-shielded cored wire is made for CO₂, for an argon mix, or for either. */
@@ -73,8 +77,8 @@ const gasOfWire: Judge = ({ gas, wire, process }) => {
   }[said.value]
   const right = said.value === 'co2' ? isCo2 : said.value === 'mixed' ? isMixed : isCo2 || isMixed
   return right
-    ? fits(`${wire.name} is made for ${words}`, said.source)
-    : short(`${wire.name} is made for ${words}, not ${gas.name}`, said.source)
+    ? fits(() => `${wire.name} is made for ${words}`, said.source)
+    : short(() => `${wire.name} is made for ${words}, not ${gas.name}`, said.source)
 }
 
 const FITTING_WORDS = { inert: 'argon and its mixes', co2: 'CO₂' } as const
@@ -85,9 +89,10 @@ const gasFitting: Judge = ({ gas, flowMeter }) => {
   if (!gas || !flowMeter) return null
   const wanted = gas.co2Pct >= AS_CO2_PCT ? 'co2' : 'inert'
   return flowMeter.fittings.includes(wanted)
-    ? fits(`${flowMeter.name} fits the valve for ${FITTING_WORDS[wanted]}`, CGA)
+    ? fits(() => `${flowMeter.name} fits the valve for ${FITTING_WORDS[wanted]}`, CGA)
     : short(
-        `${flowMeter.name} fits the valve for ${flowMeter.fittings.map((one) => FITTING_WORDS[one]).join(' and ')}; ${gas.name} has the valve for ${FITTING_WORDS[wanted]}`,
+        () =>
+          `${flowMeter.name} fits the valve for ${flowMeter.fittings.map((one) => FITTING_WORDS[one]).join(' and ')}; ${gas.name} has the valve for ${FITTING_WORDS[wanted]}`,
         CGA,
         {
           mends: [
@@ -108,44 +113,43 @@ const flowScale: Judge = (assembly) => {
   const steps = () => factor.steps
   if (Math.abs(factor.value - 1) <= TRUE_ENOUGH) {
     return fits(
-      `Read the ${SCALE_WORDS[scale]} scale: true for ${gas.name} within ${printNumber(TRUE_ENOUGH * 100)} %`,
+      () =>
+        `Read the ${SCALE_WORDS[scale]} scale: true for ${gas.name} within ${printNumber(TRUE_ENOUGH * 100)} %`,
       undefined,
       { steps },
     )
   }
-  const flow = flowOf(assembly)
-  const [truth, reading] = [
-    print(assembly, flow.value, 'L/min'),
-    print(assembly, flow.value / factor.value, 'L/min'),
-  ]
-  return tight(
-    `The ${SCALE_WORDS[scale]} scale reads ${factor.value > 1 ? 'low' : 'high'} on ${gas.name}: for ${truth} set ${reading}`,
-    undefined,
-    {
-      steps: () => [...flow.steps, ...steps()],
-      mends: [{ says: `A meter with a scale for ${gas.name}` }],
-    },
-  )
+  const says = () => {
+    const flow = flowOf(assembly)
+    const [truth, reading] = [flow.value, flow.value / factor.value].map((one) =>
+      print(assembly, one, 'L/min'),
+    )
+    return `The ${SCALE_WORDS[scale]} scale reads ${factor.value > 1 ? 'low' : 'high'} on ${gas.name}: for ${truth} set ${reading}`
+  }
+  return tight(says, undefined, {
+    steps: () => [...flowOf(assembly).steps, ...steps()],
+    mends: [{ says: `A meter with a scale for ${gas.name}` }],
+  })
 }
 
 /** CO₂ cools as it expands, and water in it freezes the regulator at high draw. */
 const regulatorFreezing: Judge = (assembly) => {
   const { gas, flowMeter, assume } = assembly
   if (!gas || !flowMeter || gas.co2Pct < AS_CO2_PCT) return null
-  if (flowMeter.heated) return fits(`${flowMeter.name} is heated: it does not freeze`)
+  if (flowMeter.heated) return fits(() => `${flowMeter.name} is heated: it does not freeze`)
   const flow = flowOf(assembly)
   const limit = assume.term('co2FreezeLPerMin', 'Q')
   const words = [print(assembly, flow.value, 'L/min'), print(assembly, Number(limit.value), 'L/min')]
   return flow.value > Number(limit.value)
     ? tight(
-        `CO₂ at ${words[0]} may freeze a regulator without heater, from about ${words[1]} on`,
+        () => `CO₂ at ${words[0]} may freeze a regulator without heater, from about ${words[1]} on`,
         limit.source,
         {
           steps: () => flow.steps,
           mends: [{ says: 'A heated regulator, less flow, or two cylinders on a manifold' }],
         },
       )
-    : fits(`CO₂ at ${words[0]} does not freeze the regulator, up to about ${words[1]}`, limit.source)
+    : fits(() => `CO₂ at ${words[0]} does not freeze the regulator, up to about ${words[1]}`, limit.source)
 }
 
 export const GAS_RULES: readonly Rule[] = [

@@ -10,8 +10,11 @@ function sameClass(part: NonNullable<Assembly[ClassedSlot]>, gun: Gun): Judgemen
   if (gun.partsClass === null) return notKnown(`which parts screw into ${gun.name}`)
   if (part.partsClass === null) return notKnown(`which guns or torches ${part.name} is for`)
   return part.partsClass === gun.partsClass
-    ? fits(`${part.name} screws into ${gun.name}`, dataPlate())
-    : short(`${part.name} is for “${part.partsClass}”; ${gun.name} takes “${gun.partsClass}”`, dataPlate())
+    ? fits(() => `${part.name} screws into ${gun.name}`, dataPlate())
+    : short(
+        () => `${part.name} is for “${part.partsClass}”; ${gun.name} takes “${gun.partsClass}”`,
+        dataPlate(),
+      )
 }
 
 const classOf =

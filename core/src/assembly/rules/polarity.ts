@@ -29,9 +29,10 @@ const polarityOfWire: Judge = (assembly) => {
       source,
     },
   ]
-  if (settings.polarity === wanted) return fits(`Leads on ${POLARITY_WORDS[wanted]}`, source, { steps })
+  if (settings.polarity === wanted) return fits(() => `Leads on ${POLARITY_WORDS[wanted]}`, source, { steps })
   return short(
-    `Leads are on ${POLARITY_WORDS[settings.polarity]}, ${process.workshopWord} wants ${POLARITY_WORDS[wanted]}`,
+    () =>
+      `Leads are on ${POLARITY_WORDS[settings.polarity]}, ${process.workshopWord} wants ${POLARITY_WORDS[wanted]}`,
     source,
     {
       steps,
@@ -58,13 +59,13 @@ const polarityReach: Judge = (assembly) => {
   if (!powerSource?.polarityChange || wanted === 'ac') return null
   const { polarityChange: change, name } = powerSource
   if (change !== 'fixed-dcep' && change !== 'fixed-dcen') {
-    return fits(`${name} changes polarity ${HOW[change]}`, dataPlate())
+    return fits(() => `${name} changes polarity ${HOW[change]}`, dataPlate())
   }
   const only = change === 'fixed-dcep' ? 'dcep' : 'dcen'
   return only === wanted
-    ? fits(`${name} is wired for ${POLARITY_WORDS[only]}`, dataPlate())
+    ? fits(() => `${name} is wired for ${POLARITY_WORDS[only]}`, dataPlate())
     : short(
-        `${name} is wired for ${POLARITY_WORDS[only]} only, and ${POLARITY_WORDS[wanted]} is wanted`,
+        () => `${name} is wired for ${POLARITY_WORDS[only]} only, and ${POLARITY_WORDS[wanted]} is wanted`,
         dataPlate(),
         {
           mends: [{ says: 'A wire made for that polarity, or another power source' }],

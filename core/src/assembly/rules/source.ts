@@ -12,16 +12,20 @@ const PLATE = dataPlate()
 const ratedForProcess: Judge = ({ powerSource, process }) => {
   if (!powerSource) return null
   const own = powerSource.processes.filter(({ family }) => family === process.family)
-  if (own.length === 0) return short(`${powerSource.name} is not rated for ${process.name}`, PLATE)
+  if (own.length === 0) return short(() => `${powerSource.name} is not rated for ${process.name}`, PLATE)
   const wave = process.id === 'gtaw-ac' ? 'ac' : 'dc'
   if (own.some(({ outputs }) => outputs.includes(wave))) {
-    return fits(`${powerSource.name} is rated for ${process.name}`, PLATE)
+    return fits(() => `${powerSource.name} is rated for ${process.name}`, PLATE)
   }
   return wave === 'ac'
-    ? short(`${powerSource.name} gives DC only: aluminium by TIG wants AC, which breaks its oxide`, PLATE, {
-        mends: [{ says: 'An AC/DC power source; no setting mends this' }],
-      })
-    : short(`${powerSource.name} gives AC only: ${process.workshopWord} wants DC`, PLATE)
+    ? short(
+        () => `${powerSource.name} gives DC only: aluminium by TIG wants AC, which breaks its oxide`,
+        PLATE,
+        {
+          mends: [{ says: 'An AC/DC power source; no setting mends this' }],
+        },
+      )
+    : short(() => `${powerSource.name} gives AC only: ${process.workshopWord} wants DC`, PLATE)
 }
 
 /** The plate must have a column for the circuit's voltage and phases. */
@@ -30,7 +34,7 @@ const ratedForSupply: Judge = ({ circuit, powerSource, process }) => {
   const answer = supplyFor(powerSource, process.id, circuit)
   if (answer.offered.length === 0) return null
   return answer.supply
-    ? fits(`${powerSource.name} takes ${circuit.voltageV} V`, PLATE)
+    ? fits(() => `${powerSource.name} takes ${circuit.voltageV} V`, PLATE)
     : short(answer.says, PLATE)
 }
 
@@ -68,11 +72,12 @@ const startMethod: Judge = ({ powerSource, process, settings }) => {
   if (process.family !== 'gtaw' || !powerSource) return null
   if (powerSource.start.length === 0) return notKnown(`how ${powerSource.name} starts its arc`)
   const has = powerSource.start.map((method) => START_WORDS[method]).join(' or ')
-  if (settings.start === null || powerSource.start.includes(settings.start)) {
-    return fits(`${powerSource.name} starts by ${has}`, PLATE)
+  const wanted = settings.start
+  if (wanted === null || powerSource.start.includes(wanted)) {
+    return fits(() => `${powerSource.name} starts by ${has}`, PLATE)
   }
   return short(
-    `You want ${START_WORDS[settings.start]} start; ${powerSource.name} starts by ${has} only`,
+    () => `You want ${START_WORDS[wanted]} start; ${powerSource.name} starts by ${has} only`,
     PLATE,
     {
       mends: powerSource.start.slice(0, 1).map((start) => ({
@@ -123,11 +128,12 @@ const lowCurrent: Judge = (assembly) => {
   ]
   return demands.leastA < leastA
     ? short(
-        `The thinnest part wants ${amps(demands.leastA)}; ${powerSource.name} holds an arc from ${amps(leastA)}`,
+        () =>
+          `The thinnest part wants ${amps(demands.leastA)}; ${powerSource.name} holds an arc from ${amps(leastA)}`,
         PLATE,
         { steps },
       )
-    : fits(`The thinnest part’s ${amps(demands.leastA)} is above the ${amps(leastA)} it holds`, PLATE, {
+    : fits(() => `The thinnest part’s ${amps(demands.leastA)} is above the ${amps(leastA)} it holds`, PLATE, {
         steps,
       })
 }
@@ -138,15 +144,16 @@ const gasControl: Judge = (assembly) => {
   if (process.family !== 'gtaw' || !powerSource || gun?.kind !== 'torch') return null
   if (powerSource.gasValve === true) {
     return gun.valve === true
-      ? fits(`${powerSource.name} switches the gas: leave the torch’s hand valve open`, PLATE)
-      : fits(`${powerSource.name} switches the gas`, PLATE)
+      ? fits(() => `${powerSource.name} switches the gas: leave the torch’s hand valve open`, PLATE)
+      : fits(() => `${powerSource.name} switches the gas`, PLATE)
   }
   if (gun.valve === true) {
     const seconds = assume.value('handValveOpenS')
     const flow = settings.flowLPerMin ?? (cup ? cup.number * assume.value('flowPerCupNumber') : null)
     const eachL = flow === null ? null : (flow * seconds) / 60
     return tight(
-      `The hand valve flows until somebody shuts it: ${eachL === null ? 'gas' : `some ${print(assembly, eachL, 'L')}`} wasted each start`,
+      () =>
+        `The hand valve flows until somebody shuts it: ${eachL === null ? 'gas' : `some ${print(assembly, eachL, 'L')}`} wasted each start`,
       undefined,
       {
         steps: () =>
@@ -167,7 +174,7 @@ const gasControl: Judge = (assembly) => {
   }
   if (powerSource.gasValve === false && gun.valve === false) {
     return short(
-      `${powerSource.name} has no gas valve and neither has ${gun.name}: nothing opens the gas`,
+      () => `${powerSource.name} has no gas valve and neither has ${gun.name}: nothing opens the gas`,
       PLATE,
       { mends: [{ says: 'A torch with a hand valve' }] },
     )
@@ -182,7 +189,7 @@ const acControl: Judge = ({ powerSource, process }) => {
   const { acBalance: balance, acFrequency: frequency } = powerSource
   if (!balance && !frequency) {
     return tight(
-      `${powerSource.name} has neither balance nor frequency to set: a wide arc and a rounder tungsten`,
+      () => `${powerSource.name} has neither balance nor frequency to set: a wide arc and a rounder tungsten`,
       PLATE,
     )
   }
@@ -190,7 +197,7 @@ const acControl: Judge = ({ powerSource, process }) => {
     balance ? `electrode-positive ${balance.minPct} to ${balance.maxPct} %` : null,
     frequency ? `${frequency.minHz} to ${frequency.maxHz} Hz` : null,
   ].filter((one) => one !== null)
-  return fits(`${powerSource.name} sets ${words.join(', ')}`, PLATE)
+  return fits(() => `${powerSource.name} sets ${words.join(', ')}`, PLATE)
 }
 
 export const SOURCE_RULES: readonly Rule[] = [

@@ -15,8 +15,8 @@ const gunKind: Judge = ({ gun, process }) => {
   if (!gun) return null
   const wanted = process.feedsWire ? 'gun' : 'torch'
   return gun.kind === wanted
-    ? fits(`A ${wanted} for ${process.workshopWord}`)
-    : short(`${gun.name} is a ${gun.kind}; ${process.workshopWord} wants a ${wanted}`)
+    ? fits(() => `A ${wanted} for ${process.workshopWord}`)
+    : short(() => `${gun.name} is a ${gun.kind}; ${process.workshopWord} wants a ${wanted}`)
 }
 
 /** Guns carry less in argon mixes than in CO₂, torches less on AC. */
@@ -45,7 +45,8 @@ const gunRating: Judge = (assembly) => {
   ]
   if (wantsA > carriesA) {
     return short(
-      `${carries}; ${demands ? 'the job wants' : `${wire?.name ?? 'the wire'} starts at`} ${printNumber(wantsA, 3)} A`,
+      () =>
+        `${carries}; ${demands ? 'the job wants' : `${wire?.name ?? 'the wire'} starts at`} ${printNumber(wantsA, 3)} A`,
       answer.source,
       { steps, mends: [{ says: `A ${gun.kind} of a higher class` }] },
     )
@@ -60,7 +61,7 @@ const waterCooling: Judge = ({ gun, powerSource, process }) => {
   return powerSource.waterCooler
     ? fits('Water-cooled, with a cooler: check level and flow before the arc', PLATE)
     : short(
-        `${gun.name} is water-cooled and ${powerSource.name} has no cooler: it burns without water`,
+        () => `${gun.name} is water-cooled and ${powerSource.name} has no cooler: it burns without water`,
         PLATE,
         {
           mends: [{ says: 'An air-cooled one of enough class, or a cooler' }],
@@ -87,9 +88,10 @@ const colletSize: Judge = (assembly) => {
   const { collet, tungsten } = assembly
   if (!collet || !tungsten) return null
   return isSameSize(collet.tungstenMm, tungsten.diameterMm)
-    ? fits(`Collet of ${diameter(assembly, collet.tungstenMm)} for the tungsten`)
+    ? fits(() => `Collet of ${diameter(assembly, collet.tungstenMm)} for the tungsten`)
     : short(
-        `Collet of ${diameter(assembly, collet.tungstenMm)} does not hold a tungsten of ${diameter(assembly, tungsten.diameterMm)}`,
+        () =>
+          `Collet of ${diameter(assembly, collet.tungstenMm)} does not hold a tungsten of ${diameter(assembly, tungsten.diameterMm)}`,
       )
 }
 
@@ -97,9 +99,10 @@ const colletBodySize: Judge = (assembly) => {
   const { colletBody, tungsten } = assembly
   if (!colletBody || !tungsten) return null
   return isSameSize(colletBody.tungstenMm, tungsten.diameterMm)
-    ? fits(`Collet body of ${diameter(assembly, colletBody.tungstenMm)} for the tungsten`)
+    ? fits(() => `Collet body of ${diameter(assembly, colletBody.tungstenMm)} for the tungsten`)
     : short(
-        `Collet body of ${diameter(assembly, colletBody.tungstenMm)} and tungsten of ${diameter(assembly, tungsten.diameterMm)} do not go together`,
+        () =>
+          `Collet body of ${diameter(assembly, colletBody.tungstenMm)} and tungsten of ${diameter(assembly, tungsten.diameterMm)} do not go together`,
       )
 }
 
@@ -122,9 +125,10 @@ const backCapLength: Judge = (assembly) => {
   const length = (valueMm: number) => print(assembly, valueMm, 'mm length')
   return tungsten.lengthMm > backCap.longestMm + 1
     ? short(
-        `The back cap closes over ${length(backCap.longestMm)}; the tungsten is ${length(tungsten.lengthMm)}: cut it, or a longer cap`,
+        () =>
+          `The back cap closes over ${length(backCap.longestMm)}; the tungsten is ${length(tungsten.lengthMm)}: cut it, or a longer cap`,
       )
-    : fits(`The back cap closes over ${length(backCap.longestMm)}`)
+    : fits(() => `The back cap closes over ${length(backCap.longestMm)}`)
 }
 
 /** Not beyond the cup's inside diameter without a gas lens; more with one. */
@@ -147,11 +151,12 @@ const stickOut: Judge = (assembly) => {
       source: PLATE,
     },
   ]
-  if (settings.stickOutMm === null)
-    return fits(`Stick-out up to ${words(mostMm)} with this cup`, undefined, { steps })
-  return settings.stickOutMm > mostMm + 1e-6
+  const isMm = settings.stickOutMm
+  if (isMm === null) return fits(() => `Stick-out up to ${words(mostMm)} with this cup`, undefined, { steps })
+  return isMm > mostMm + 1e-6
     ? short(
-        `Stick-out of ${words(settings.stickOutMm)} leaves the gas: at most ${words(mostMm)} with cup ${cup.number}${colletBody.gasLens ? ' and a gas lens' : ''}`,
+        () =>
+          `Stick-out of ${words(isMm)} leaves the gas: at most ${words(mostMm)} with cup ${cup.number}${colletBody.gasLens ? ' and a gas lens' : ''}`,
         undefined,
         {
           steps,
@@ -164,7 +169,7 @@ const stickOut: Judge = (assembly) => {
           ],
         },
       )
-    : fits(`Stick-out of ${words(settings.stickOutMm)}, at most ${words(mostMm)}`, undefined, { steps })
+    : fits(() => `Stick-out of ${words(isMm)}, at most ${words(mostMm)}`, undefined, { steps })
 }
 
 const tungstenCurrent: Judge = (assembly) => {
@@ -181,11 +186,11 @@ const tungstenCurrent: Judge = (assembly) => {
   if (!demands) return fits(runs, source)
   if (demands.leastA < minA)
     return short(
-      `${runs}; the job goes down to ${printNumber(demands.leastA, 3)} A, where its arc wanders`,
+      () => `${runs}; the job goes down to ${printNumber(demands.leastA, 3)} A, where its arc wanders`,
       source,
     )
   return demands.mostA > maxA
-    ? short(`${runs}; the job goes up to ${printNumber(demands.mostA, 3)} A, which melts it`, source)
+    ? short(() => `${runs}; the job goes up to ${printNumber(demands.mostA, 3)} A, which melts it`, source)
     : fits(runs, source)
 }
 
@@ -205,7 +210,7 @@ const tungstenType: Judge = ({ tungsten, process }) => {
     return tight('Thoriated tungsten splits and spits on AC, and its dust is mildly radioactive', source)
   if (isAc && tungsten.type === 'WP')
     return tight('Pure tungsten is for old sine-wave AC; on a square wave it melts early', source)
-  return fits(`${tungsten.type} suits ${isAc ? 'AC' : 'DC'}`, source)
+  return fits(() => `${tungsten.type} suits ${isAc ? 'AC' : 'DC'}`, source)
 }
 
 export const TORCH_RULES: readonly Rule[] = [

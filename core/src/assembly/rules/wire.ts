@@ -5,7 +5,7 @@ import { positionsOf } from '../../reference/classification.ts'
 import { isClassification } from '../../reference/pairs.ts'
 import { wireCurrentRange } from '../../reference/wireRanges.ts'
 import { supplyWords } from '../../fit/supplyFor.ts'
-import { wireFeedSpeed } from '../../trade/burnOff.ts'
+import { feedAtCurrent, wireFeedSpeed } from '../../trade/burnOff.ts'
 import { FEED_SLOTS, feedMaxOf, feedPathOf, supplyOf } from '../assembly.ts'
 import { fits, type Judge, type Judgement, notKnown, print, type Rule, short, tight } from '../rule.ts'
 
@@ -22,8 +22,8 @@ const wireForm: Judge = ({ wire, process }) => {
           ? 'cored-gas-shielded'
           : 'cored-self-shielded'
   return wire.form === wanted
-    ? fits(`${wire.name} is a filler for ${process.workshopWord}`)
-    : short(`${wire.name} is not a filler for ${process.workshopWord}`)
+    ? fits(() => `${wire.name} is a filler for ${process.workshopWord}`)
+    : short(() => `${wire.name} is not a filler for ${process.workshopWord}`)
 }
 
 /** Some cored wires are for flat and horizontal only. */
@@ -34,13 +34,14 @@ const wirePosition: Judge = ({ wire, demands, process }) => {
   const beyond = demands?.positions.find((position) => !FLAT_POSITIONS.includes(position))
   return beyond
     ? short(
-        `${wire.name} is for flat and horizontal only, and the job has welds ${beyond.replace('-', ' ')}`,
+        () =>
+          `${wire.name} is for flat and horizontal only, and the job has welds ${beyond.replace('-', ' ')}`,
         said.source,
         {
           mends: [{ says: 'A wire for all positions, such as E71T-1 or E71T-11' }],
         },
       )
-    : fits(`${wire.name} is for flat and horizontal only`, said.source)
+    : fits(() => `${wire.name} is for flat and horizontal only`, said.source)
 }
 
 /** A wire whose range starts above the source's output on this voltage never gets hot enough. */
@@ -53,14 +54,14 @@ const wireAboveOutput: Judge = (assembly) => {
   const [starts, gives] = [`${range.minA} A`, `${supply.outputMaxA} A`]
   return range.minA > supply.outputMaxA
     ? short(
-        `${wire.name} starts at ${starts}; the source gives ${gives} on ${supplyWords(circuit)}`,
+        () => `${wire.name} starts at ${starts}; the source gives ${gives} on ${supplyWords(circuit)}`,
         range.source,
         {
           mends: [{ says: 'A thinner wire, or a higher supply voltage' }],
         },
       )
     : fits(
-        `${wire.name} starts at ${starts}, the source gives up to ${gives} on ${supplyWords(circuit)}`,
+        () => `${wire.name} starts at ${starts}, the source gives up to ${gives} on ${supplyWords(circuit)}`,
         range.source,
       )
 }
@@ -75,10 +76,11 @@ const wireStarved: Judge = (assembly) => {
     return notKnown(`the greatest wire feed speed of ${path.name}: read it off the machine`)
   const range = wireCurrentRange(wire)
   if (!range) return null
-  const least = wireFeedSpeed(wire, range.minA, process.id, assume)
-  const [wants, has] = [print(assembly, least.value, 'mm/min'), print(assembly, mostMmPerMin, 'mm/min')]
+  const leastMmPerMin = feedAtCurrent(wire, range.minA, process.id, assume)
+  const wants = () => print(assembly, leastMmPerMin, 'mm/min')
+  const has = () => print(assembly, mostMmPerMin, 'mm/min')
   const steps = () => [
-    ...least.steps,
+    ...wireFeedSpeed(wire, range.minA, process.id, assume).steps,
     {
       says: 'Greatest feed speed on this voltage',
       formula: 'v_max',
@@ -87,15 +89,20 @@ const wireStarved: Judge = (assembly) => {
       source: dataPlate(),
     },
   ]
-  return least.value > mostMmPerMin
+  return leastMmPerMin > mostMmPerMin
     ? short(
-        `${wire.name} is starved: at its lowest current, ${range.minA} A, it burns off ${wants}; ${path.name} reaches ${has} on ${supplyWords(circuit)}`,
+        () =>
+          `${wire.name} is starved: at its lowest current, ${range.minA} A, it burns off ${wants()}; ${path.name} reaches ${has()} on ${supplyWords(circuit)}`,
         computed('burn-off at the lowest current of the wire'),
         { steps, mends: [{ says: 'A thicker wire, or a feeder that is faster on this voltage' }] },
       )
-    : fits(`At its lowest current it burns off ${wants}; ${path.name} reaches ${has}`, computed('burn-off'), {
-        steps,
-      })
+    : fits(
+        () => `At its lowest current it burns off ${wants()}; ${path.name} reaches ${has()}`,
+        computed('burn-off'),
+        {
+          steps,
+        },
+      )
 }
 
 function ofPair(
@@ -104,17 +111,17 @@ function ofPair(
   names: string,
   advice: NonNullable<Parameters<Judge>[0]['demands']>['pairs'][number]['advice'],
 ): Judgement {
-  if (advice.weldable === 'no') return short(`${names}: ${advice.says}`)
+  if (advice.weldable === 'no') return short(() => `${names}: ${advice.says}`)
   const named = (one: { classification: string }) => isClassification(classification, one.classification)
   const excluded = advice.excluded.find(named)
-  if (excluded) return short(`${wireName} is not for ${names}: ${excluded.reason}`, excluded.source)
+  if (excluded) return short(() => `${wireName} is not for ${names}: ${excluded.reason}`, excluded.source)
   if (advice.fillers.length > 0 && !advice.fillers.some(named)) {
     const usual = advice.fillers.slice(0, 3).map((one) => one.classification)
-    return short(`${wireName} is not for ${names}: usual are ${usual.join(', ')}`)
+    return short(() => `${wireName} is not for ${names}: usual are ${usual.join(', ')}`)
   }
   return advice.weldable === 'needs-procedure'
-    ? tight(`${names} needs a procedure. ${advice.says}`)
-    : fits(`${wireName} is a filler for ${names}`)
+    ? tight(() => `${names} needs a procedure. ${advice.says}`)
+    : fits(() => `${wireName} is a filler for ${names}`)
 }
 
 /** The job's metals decide which filler may join them. */

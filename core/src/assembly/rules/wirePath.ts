@@ -1,6 +1,6 @@
 /** Rules of the wire path: rolls, liner, tip, nozzle, spool and gun, from the feeder to the arc. */
 import { commonPractice, dataPlate, handbook, standard } from '../../model/source.ts'
-import type { Groove, Metal, Wire } from '../../model/equipment.ts'
+import type { Connector, Groove, Gun, Metal, PowerSource, Wire } from '../../model/equipment.ts'
 import { CONNECTOR_WORDS } from '../../model/equipment.ts'
 import { isCored } from '../../trade/burnOff.ts'
 import { type Assembly, FEED_SLOTS, feedPathOf } from '../assembly.ts'
@@ -43,10 +43,13 @@ const wireSizeFed: Judge = (assembly) => {
   if (!wire || !path) return null
   const { wireMinMm, wireMaxMm } = path.feeder
   if (wireMinMm === null || wireMaxMm === null) return notKnown(`the wire sizes that ${path.name} takes`)
-  const range = `${diameter(assembly, wireMinMm)} to ${diameter(assembly, wireMaxMm)}`
+  const range = () => `${diameter(assembly, wireMinMm)} to ${diameter(assembly, wireMaxMm)}`
   return wire.diameterMm < wireMinMm - SAME_SIZE_MM || wire.diameterMm > wireMaxMm + SAME_SIZE_MM
-    ? short(`${path.name} feeds ${range}; ${wire.name} is ${diameter(assembly, wire.diameterMm)}`, PLATE)
-    : fits(`${path.name} feeds ${range}`, PLATE)
+    ? short(
+        () => `${path.name} feeds ${range()}; ${wire.name} is ${diameter(assembly, wire.diameterMm)}`,
+        PLATE,
+      )
+    : fits(() => `${path.name} feeds ${range()}`, PLATE)
 }
 
 /** A spool that does not go on the hub. */
@@ -54,14 +57,16 @@ const spoolSize: Judge = (assembly) => {
   const path = feedPathOf(assembly)
   const wire = fedWire(assembly)
   if (!wire || !path) return null
-  if (wire.spoolMm === null) return notKnown(`the spool of ${wire.name}`)
+  const { spoolMm } = wire
+  if (spoolMm === null) return notKnown(`the spool of ${wire.name}`)
   if (path.feeder.spoolsMm.length === 0) return notKnown(`the spools that ${path.name} takes`)
-  const takes = path.feeder.spoolsMm.map((size) => print(assembly, size, 'mm length')).join(' or ')
+  const takes = () => path.feeder.spoolsMm.map((size) => print(assembly, size, 'mm length')).join(' or ')
   const source = standard('ISO 544, spools S 100, S 200, S 300', true)
-  return path.feeder.spoolsMm.includes(wire.spoolMm)
-    ? fits(`${path.name} takes ${takes} spools`, source)
+  return path.feeder.spoolsMm.includes(spoolMm)
+    ? fits(() => `${path.name} takes ${takes()} spools`, source)
     : short(
-        `${wire.name} is on a ${print(assembly, wire.spoolMm, 'mm length')} spool; ${path.name} takes ${takes}`,
+        () =>
+          `${wire.name} is on a ${print(assembly, spoolMm, 'mm length')} spool; ${path.name} takes ${takes()}`,
         source,
         {
           mends: [{ says: 'The same wire on a spool that it takes' }],
@@ -74,10 +79,14 @@ const spoolMass: Judge = (assembly) => {
   const path = feedPathOf(assembly)
   const wire = fedWire(assembly)
   if (!wire || !path || path.feeder.spoolMostG === null) return null
-  const [has, most] = [print(assembly, wire.packageG, 'g'), print(assembly, path.feeder.spoolMostG, 'g')]
-  return wire.packageG > path.feeder.spoolMostG * 1.001
-    ? short(`A spool of ${wire.name} weighs ${has}; ${path.name} carries ${most}`, PLATE)
-    : fits(`${path.name} carries the spool of ${has}`, PLATE)
+  const mostG = path.feeder.spoolMostG
+  const has = () => print(assembly, wire.packageG, 'g')
+  return wire.packageG > mostG * 1.001
+    ? short(
+        () => `A spool of ${wire.name} weighs ${has()}; ${path.name} carries ${print(assembly, mostG, 'g')}`,
+        PLATE,
+      )
+    : fits(() => `${path.name} carries the spool of ${has()}`, PLATE)
 }
 
 /** Smooth V for solid steel, knurled V for cored, U for aluminium. */
@@ -86,7 +95,7 @@ const rollGroove: Judge = (assembly) => {
   const wire = fedWire(assembly)
   if (!wire || !roll) return null
   const wanted: Groove = isCored(wire) ? 'v-knurled' : wire.metal === 'aluminium' ? 'u' : 'v-smooth'
-  if (roll.groove === wanted) return fits(`${GROOVE_WORDS[wanted]} groove for ${wire.name}`, ROLLS)
+  if (roll.groove === wanted) return fits(() => `${GROOVE_WORDS[wanted]} groove for ${wire.name}`, ROLLS)
   const why = isCored(wire)
     ? 'knurled V grips the soft tube without crushing it'
     : wire.metal === 'aluminium'
@@ -96,7 +105,7 @@ const rollGroove: Judge = (assembly) => {
         : 'knurls chew solid wire, and the chips fill the liner'
   const says = `${wire.name} wants a ${GROOVE_WORDS[wanted]} groove, not ${GROOVE_WORDS[roll.groove]}: ${why}`
   return isCored(wire) && roll.groove === 'v-smooth'
-    ? tight(`${says}. Some run cored wire on a smooth V at low tension`, ROLLS)
+    ? tight(() => `${says}. Some run cored wire on a smooth V at low tension`, ROLLS)
     : short(says, ROLLS)
 }
 
@@ -106,9 +115,10 @@ const rollSize: Judge = (assembly) => {
   const wire = fedWire(assembly)
   if (!wire || !roll) return null
   return isSameSize(roll.wireMm, wire.diameterMm)
-    ? fits(`Groove of ${diameter(assembly, roll.wireMm)} for the wire`, ROLLS)
+    ? fits(() => `Groove of ${diameter(assembly, roll.wireMm)} for the wire`, ROLLS)
     : short(
-        `Groove of ${diameter(assembly, roll.wireMm)} and wire of ${diameter(assembly, wire.diameterMm)}: it ${roll.wireMm > wire.diameterMm ? 'slips' : 'flattens the wire'}`,
+        () =>
+          `Groove of ${diameter(assembly, roll.wireMm)} and wire of ${diameter(assembly, wire.diameterMm)}: it ${roll.wireMm > wire.diameterMm ? 'slips' : 'flattens the wire'}`,
         ROLLS,
       )
 }
@@ -122,8 +132,8 @@ const rollSystem: Judge = (assembly) => {
   if (own === null) return notKnown(`which rolls ${path.name} takes`)
   if (roll.rollSystem === null) return notKnown(`which drive ${roll.name} is for`)
   return own === roll.rollSystem
-    ? fits(`${roll.name} goes on ${path.name}`, PLATE)
-    : short(`${path.name} takes rolls “${own}”; ${roll.name} is for “${roll.rollSystem}”`, PLATE)
+    ? fits(() => `${roll.name} goes on ${path.name}`, PLATE)
+    : short(() => `${path.name} takes rolls “${own}”; ${roll.name} is for “${roll.rollSystem}”`, PLATE)
 }
 
 /** Steel for steel; polymer or graphite for aluminium. */
@@ -147,13 +157,13 @@ const linerSize: Judge = (assembly) => {
   const { liner, gun } = assembly
   const wire = fedWire(assembly)
   if (!wire || !liner || gun?.drive === 'spool') return null
-  const range = `${diameter(assembly, liner.wireMinMm)} to ${diameter(assembly, liner.wireMaxMm)}`
+  const range = () => `${diameter(assembly, liner.wireMinMm)} to ${diameter(assembly, liner.wireMaxMm)}`
   if (wire.diameterMm > liner.wireMaxMm + SAME_SIZE_MM) {
-    return short(`The liner is for ${range}: ${wire.name} binds in it`, PLATE)
+    return short(() => `The liner is for ${range()}: ${wire.name} binds in it`, PLATE)
   }
   return wire.diameterMm < liner.wireMinMm - SAME_SIZE_MM
-    ? short(`The liner is for ${range}: ${wire.name} wanders in it and feeds in jerks`, PLATE)
-    : fits(`The liner is for ${range}`, PLATE)
+    ? short(() => `The liner is for ${range()}: ${wire.name} wanders in it and feeds in jerks`, PLATE)
+    : fits(() => `The liner is for ${range()}`, PLATE)
 }
 
 const linerLength: Judge = (assembly) => {
@@ -162,9 +172,10 @@ const linerLength: Judge = (assembly) => {
   const length = (valueMm: number) => print(assembly, valueMm, 'mm length')
   return liner.lengthMm < gun.lengthMm
     ? short(
-        `The liner is ${length(liner.lengthMm)} and the gun ${length(gun.lengthMm)}: it does not reach the tip`,
+        () =>
+          `The liner is ${length(liner.lengthMm)} and the gun ${length(gun.lengthMm)}: it does not reach the tip`,
       )
-    : fits(`The liner is ${length(liner.lengthMm)}; cut it to the gun`)
+    : fits(() => `The liner is ${length(liner.lengthMm)}; cut it to the gun`)
 }
 
 /** What one metal leaves in a liner, the next picks up. */
@@ -172,15 +183,15 @@ const linerOneMetal: Judge = (assembly) => {
   const { liner, gun } = assembly
   const wire = fedWire(assembly)
   if (!wire || !liner || gun?.drive === 'spool') return null
-  if (liner.usedFor === null || liner.usedFor === wire.metal) {
+  const { usedFor } = liner
+  if (usedFor === null || usedFor === wire.metal) {
     return fits(
-      liner.usedFor === null
-        ? 'The liner is new: keep it for this metal'
-        : 'The liner has run this metal only',
+      usedFor === null ? 'The liner is new: keep it for this metal' : 'The liner has run this metal only',
     )
   }
   return short(
-    `The liner has run ${METAL_WORDS[liner.usedFor]}: what it left there gets into ${METAL_WORDS[wire.metal]}. One metal per liner`,
+    () =>
+      `The liner has run ${METAL_WORDS[usedFor]}: what it left there gets into ${METAL_WORDS[wire.metal]}. One metal per liner`,
     undefined,
     { mends: [{ says: `A liner kept for ${METAL_WORDS[wire.metal]}` }] },
   )
@@ -192,27 +203,28 @@ const tipBore: Judge = (assembly) => {
   const wire = fedWire(assembly)
   if (!wire || !tip) return null
   const { wantedMm, otherMm } = compatibleTipsMm(wire, shop)
-  const [has, wants] = [diameter(assembly, tip.wireMm), diameter(assembly, wantedMm)]
+  const has = () => diameter(assembly, tip.wireMm)
+  const wants = () => diameter(assembly, wantedMm)
   if (isSameSize(tip.wireMm, wantedMm)) {
     return fits(
       otherMm === null
-        ? `Tip of ${has} for the wire`
+        ? `Tip of ${has()} for the wire`
         : shop.aluminiumTip === 'one-over'
-          ? `Tip of ${has}, one size over: aluminium swells as it heats`
-          : `Tip of ${has}, the wire’s own size, as this shop has it`,
+          ? `Tip of ${has()}, one size over: aluminium swells as it heats`
+          : `Tip of ${has()}, the wire’s own size, as this shop has it`,
     )
   }
   if (otherMm !== null && isSameSize(tip.wireMm, otherMm)) {
     return tight(
       shop.aluminiumTip === 'one-over'
-        ? `Tip of ${has} is the wire’s own size: aluminium swells and may stick; this shop goes one over, ${wants}`
-        : `Tip of ${has} is one size over; this shop takes the wire’s own, ${wants}, for better contact`,
+        ? `Tip of ${has()} is the wire’s own size: aluminium swells and may stick; this shop goes one over, ${wants()}`
+        : `Tip of ${has()} is one size over; this shop takes the wire’s own, ${wants()}, for better contact`,
     )
   }
   return short(
     tip.wireMm < wire.diameterMm
-      ? `Tip of ${has} is too small for ${wire.name}: it wants ${wants}`
-      : `Tip of ${has} is too wide for ${wire.name}: poor contact, burn-back; it wants ${wants}`,
+      ? `Tip of ${has()} is too small for ${wire.name}: it wants ${wants()}`
+      : `Tip of ${has()} is too wide for ${wire.name}: poor contact, burn-back; it wants ${wants()}`,
   )
 }
 
@@ -221,7 +233,7 @@ const nozzleForGas: Judge = ({ nozzle, process }) => {
   if (!nozzle || !process.feedsWire) return null
   if (process.shielded) {
     return nozzle.gasless
-      ? short(`${nozzle.name} has no gas shroud: ${process.workshopWord} needs a gas nozzle`)
+      ? short(() => `${nozzle.name} has no gas shroud: ${process.workshopWord} needs a gas nozzle`)
       : fits('A gas nozzle for a gas-shielded wire')
   }
   return nozzle.gasless
@@ -231,30 +243,37 @@ const nozzleForGas: Judge = ({ nozzle, process }) => {
       )
 }
 
+interface Socket {
+  readonly name: string
+  readonly has: Connector | null
+}
+/** Where a gun or torch is plugged in: a torch and a spool gun at the source, any other gun at the feeder. */
+function socketFor(
+  assembly: Assembly,
+  gun: Gun,
+  { name, torchConnector, feeder }: PowerSource,
+): Socket | null {
+  if (gun.kind === 'torch') return { name, has: torchConnector }
+  if (gun.drive === 'spool') return { name, has: feeder?.gunConnector ?? null }
+  const path = feedPathOf(assembly)
+  return path && { name: path.name, has: path.feeder.gunConnector }
+}
+
 /** What is plugged in must go in. */
 const connector: Judge = (assembly) => {
   const { gun, process, powerSource } = assembly
   if (!gun || !powerSource) return null
-  const atMachine =
-    gun.kind === 'torch' || gun.drive === 'spool'
-      ? {
-          name: powerSource.name,
-          has: gun.kind === 'torch' ? powerSource.torchConnector : (powerSource.feeder?.gunConnector ?? null),
-        }
-      : (() => {
-          const path = feedPathOf(assembly)
-          return path ? { name: path.name, has: path.feeder.gunConnector } : null
-        })()
-  if ((gun.kind === 'gun') !== process.feedsWire || !atMachine) return null
-  if (atMachine.has === null) return notKnown(`the ${gun.kind} connector of ${atMachine.name}`)
-  if (gun.connector === null) return notKnown(`the connector of ${gun.name}`)
-  return gun.connector === atMachine.has
-    ? fits(`${gun.name} plugs into ${atMachine.name}: ${CONNECTOR_WORDS[gun.connector]}`, PLATE)
-    : short(
-        `${gun.name} has a ${CONNECTOR_WORDS[gun.connector]}; ${atMachine.name} has a ${CONNECTOR_WORDS[atMachine.has]}`,
-        PLATE,
-        { mends: [{ says: 'The same gun with the other connector, or an adapter made for both' }] },
-      )
+  const machine = socketFor(assembly, gun, powerSource)
+  if ((gun.kind === 'gun') !== process.feedsWire || !machine) return null
+  const { name, has } = machine
+  if (has === null) return notKnown(`the ${gun.kind} connector of ${name}`)
+  const own = gun.connector
+  if (own === null) return notKnown(`the connector of ${gun.name}`)
+  return own === has
+    ? fits(() => `${gun.name} plugs into ${name}: ${CONNECTOR_WORDS[own]}`, PLATE)
+    : short(() => `${gun.name} has a ${CONNECTOR_WORDS[own]}; ${name} has a ${CONNECTOR_WORDS[has]}`, PLATE, {
+        mends: [{ says: 'The same gun with the other connector, or an adapter made for both' }],
+      })
 }
 
 /** Aluminium buckles where it is pushed too far. */
@@ -270,18 +289,20 @@ const aluminiumPath: Judge = (assembly) => {
   const soft = isSoft(wire.classification)
   if (gun.lengthMm > mostMm) {
     return short(
-      `${soft ? 'Soft ' : ''}${wire.name} through ${length} of ordinary gun buckles at the rolls: at most ${most}, straight`,
+      () =>
+        `${soft ? 'Soft ' : ''}${wire.name} through ${length} of ordinary gun buckles at the rolls: at most ${most}, straight`,
       source,
       { mends: [{ says: 'A spool gun or push-pull' }] },
     )
   }
   if (soft) {
-    return short(`${wire.name} is too soft to push through any ordinary gun`, source, {
+    return short(() => `${wire.name} is too soft to push through any ordinary gun`, source, {
       mends: [{ says: 'A spool gun or push-pull, or the stiffer ER5356 where the metal allows it' }],
     })
   }
   return tight(
-    `${wire.name} through a short ordinary gun is for occasional work: ${gun.neck === 'straight' ? 'keep' : 'lay'} the hose straight, tension light`,
+    () =>
+      `${wire.name} through a short ordinary gun is for occasional work: ${gun.neck === 'straight' ? 'keep' : 'lay'} the hose straight, tension light`,
     source,
     { mends: [{ says: 'A spool gun or push-pull where aluminium is daily work' }] },
   )
