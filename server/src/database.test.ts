@@ -1,4 +1,13 @@
-import { jobSchema, readDocument, shopSchema } from '@brannik/core'
+import {
+  gunSchema,
+  jobSchema,
+  partSchema,
+  powerSourceSchema,
+  readDocument,
+  setUpSchema,
+  shopSchema,
+  wireSchema,
+} from '@brannik/core'
 import { afterEach, describe, expect, it } from 'vitest'
 import { readConfig } from './config.ts'
 import { inTransaction, openDatabase, type Database } from './database.ts'
@@ -98,6 +107,133 @@ describe('migrations', () => {
       ok: true,
       value: { assumptions: { repositionTurnedS: 33 } },
     })
+  })
+
+  it('carry plates, guns, wires and set-ups of the version before into the full equipment', async () => {
+    const database = await fresh()
+    await migrate(database, 2)
+    const put = (kind: string, body: Readonly<Record<string, unknown>>) =>
+      database.query(`insert into record (kind, id, body) values ($1, $2, $3)`, [kind, body['id'], body])
+    const supply = {
+      voltageV: 240,
+      phases: 1,
+      outputMinA: 25,
+      outputMaxA: 230,
+      ratedPoints: [{ currentA: 210, dutyPct: 30 }],
+      i1MaxA: 30,
+      i1EffA: null,
+    }
+    const figures = { efficiencyPct: null, powerFactor: null, idleW: null }
+    const wireProcess = { family: 'gmaw', outputs: ['dc'], supplies: [supply] }
+    const tigProcess = { family: 'gtaw', outputs: ['dc', 'ac'], supplies: [supply] }
+    await put('shop', {
+      id: 's',
+      name: 'S',
+      unitSystem: 'metric',
+      ruleBook: 'north-american',
+      currency: 'EUR',
+      assumptions: {},
+    })
+    await put('circuit', {
+      id: 'c',
+      name: 'C',
+      voltageV: 240,
+      phases: 1,
+      breakerA: 50,
+      conductorSize: '6 AWG',
+      lengthMm: 1000,
+    })
+    await put('power-source', {
+      id: 'mig',
+      name: 'M',
+      processes: [wireProcess],
+      ...figures,
+      feedMaxMmPerMin: 17780,
+      start: ['lift', 'wire'],
+    })
+    await put('power-source', {
+      id: 'tig',
+      name: 'T',
+      processes: [tigProcess],
+      ...figures,
+      feedMaxMmPerMin: null,
+      start: ['high-frequency'],
+    })
+    await put('gun', {
+      id: 'torch',
+      name: 'G',
+      kind: 'torch',
+      cooling: 'air',
+      lengthMm: 4000,
+      ratings: [{ gas: 'argon', wave: 'dc', currentA: 150, dutyPct: 60 }],
+    })
+    await put('wire', {
+      id: 'rod',
+      name: 'W',
+      form: 'rod',
+      classification: 'ER308L',
+      metal: 'stainless',
+      diameterMm: 1.6,
+      currentMinA: null,
+      currentMaxA: null,
+      polarity: null,
+      stockG: 5,
+      packageG: 5000,
+      packagePrice: null,
+    })
+    await put('tungsten', {
+      id: 'w16',
+      name: 'W16',
+      type: 'WLa20',
+      diameterMm: 1.6,
+      lengthMm: 175,
+      stock: 1,
+      price: null,
+    })
+    const setUp = {
+      process: 'gtaw-dc',
+      polarity: 'dcen',
+      circuitId: 'c',
+      powerSourceId: 'tig',
+      gunId: 'torch',
+      wireId: 'rod',
+      gasId: null,
+      tungstenId: 'w16',
+      flowLPerMin: null,
+    }
+    await put('set-up', { id: 'plain', name: 'P', ...setUp, cupNumber: 7, gasLens: false })
+    await put('set-up', { id: 'lens', name: 'L', ...setUp, cupNumber: 8, gasLens: true })
+    await put('set-up', { id: 'bare', name: 'B', ...setUp, cupNumber: null, gasLens: false })
+    await migrate(database)
+
+    const SCHEMAS = {
+      shop: shopSchema,
+      'power-source': powerSourceSchema,
+      gun: gunSchema,
+      wire: wireSchema,
+      'set-up': setUpSchema,
+      part: partSchema,
+    }
+    const { rows } = await database.query('select kind, id, body, version from record order by kind, id')
+    for (const { kind, body } of rows) {
+      const schema = SCHEMAS[kind as keyof typeof SCHEMAS]
+      if (schema)
+        expect(readDocument<unknown>(schema, body), `${kind} ${body.id}`).toMatchObject({ ok: true })
+    }
+    const bodyOf = (kind: string, id: string) => rows.find((row) => row.kind === kind && row.id === id)?.body
+    expect(bodyOf('power-source', 'mig')).toMatchObject({
+      start: ['lift'],
+      feeder: { feedMaxMmPerMin: 17780, spoolsMm: [] },
+    })
+    expect(bodyOf('power-source', 'tig')).toMatchObject({ feeder: null, held: 'owned' })
+    expect(bodyOf('set-up', 'plain')).toMatchObject({ cupId: 'cup-7', colletBodyId: null })
+    expect(bodyOf('set-up', 'lens')).toMatchObject({ cupId: 'cup-8-lens', colletBodyId: 'lens-w16' })
+    expect(bodyOf('set-up', 'bare')).toMatchObject({ cupId: null, colletBodyId: null })
+    expect(bodyOf('part', 'lens-w16')).toMatchObject({ gasLens: true, tungstenMm: 1.6 })
+    // The new parts are in use: the database itself keeps them.
+    await expect(database.query(`delete from record where kind = 'part' and id = 'cup-7'`)).rejects.toThrow(
+      /foreign key/,
+    )
   })
 
   it('refuse a database of a newer version, with the remedy', async () => {
