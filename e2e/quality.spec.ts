@@ -4,7 +4,18 @@ import { createRequire } from 'node:module'
 import { expect, test } from './server.ts'
 
 const AXE = readFileSync(createRequire(import.meta.url).resolve('axe-core/axe.min.js'), 'utf8')
-const VIEWS = ['/fit/press-frame', '/fit/pressing-tray', '/jobs', '/jobs/tank-manifold', '/shop']
+const VIEWS = [
+  '/fit/press-frame',
+  '/fit/pressing-tray',
+  '/jobs',
+  '/jobs/tank-manifold',
+  '/equipment/power-sources/quillon-210',
+  '/equipment/guns/dray-spool',
+  '/equipment/parts',
+  '/set-ups/platform-tried',
+  '/set-ups/bench-tig-dc',
+  '/shop',
+]
 
 for (const colorScheme of ['light', 'dark'] as const) {
   test(`axe finds nothing wrong, ${colorScheme}`, async ({ browser, server }) => {

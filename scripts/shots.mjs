@@ -28,6 +28,22 @@ const SHOTS = [
     path: '/fit/press-frame',
     act: (page) => page.getByTestId('finding-source-duty').click(),
   },
+  { name: 'equipment', path: '/equipment/power-sources/quillon-210' },
+  {
+    name: 'library',
+    path: '/equipment/wires',
+    act: async (page) => {
+      await page.getByRole('button', { name: 'From the library' }).click()
+      await page.getByLabel('Search the library').fill('5356')
+    },
+  },
+  { name: 'set-up', path: '/set-ups/platform-tried' },
+  {
+    name: 'choices',
+    path: '/set-ups/bay-2-wire',
+    act: (page) => page.locator('[data-slot=wire]').click(),
+  },
+  { name: 'set-up-tig', path: '/set-ups/osier-tig', dark: true },
   { name: 'jobs', path: '/jobs' },
   {
     name: 'job',

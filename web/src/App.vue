@@ -5,6 +5,7 @@ import { useRoute, useRouter } from 'vue-router'
 import CommandPalette, { type Command } from './components/CommandPalette.vue'
 import SaveState from './components/SaveState.vue'
 import { isHere, VIEWS } from './router.ts'
+import { TABS as EQUIPMENT_TABS } from './views/equipment/lists.ts'
 import { useLook } from './stores/look.ts'
 import { useNotice } from './stores/notice.ts'
 import { useWorkspace } from './stores/workspace.ts'
@@ -45,6 +46,16 @@ const commands = computed<Command[]>(() => [
     group: 'Fit',
     title: job.name,
     run: () => void router.push({ name: 'fit', params: { jobId: job.id } }),
+  })),
+  ...EQUIPMENT_TABS.map(({ path, title }) => ({
+    group: 'Equipment',
+    title,
+    run: () => void router.push({ name: 'equipment', params: { list: path } }),
+  })),
+  ...workspace.setUps.map((setUp) => ({
+    group: 'Parts of set-up',
+    title: setUp.name,
+    run: () => void router.push({ name: 'set-up', params: { id: setUp.id } }),
   })),
   ...setUpCommands.value,
   { group: 'Do', title: 'Undo', shortcut: 'Ctrl Z', run: undo },
@@ -285,7 +296,7 @@ main {
   .look {
     border-left: 0;
     border-bottom: 3px solid transparent;
-    padding: 8px 16px;
+    padding: 8px clamp(6px, 2.4vw, 16px);
   }
   nav .here {
     border-bottom-color: var(--copper);

@@ -13,7 +13,7 @@ import { sourceDuty } from './sourceDuty.ts'
 import { sourceRange } from './sourceRange.ts'
 import { supplyVoltage } from './supplyVoltage.ts'
 import { thickness } from './thickness.ts'
-import { gasPath, start, torchSet, wirePath } from './together.ts'
+import { together } from './together.ts'
 import { gasUsed, timeUsed, tungstenUsed, wireUse } from './use.ts'
 
 export const CHECKS: readonly Check[] = [
@@ -28,12 +28,9 @@ export const CHECKS: readonly Check[] = [
   electrode,
   feedSpeed,
   thickness,
-  start,
   polarity,
-  torchSet,
-  wirePath,
+  together,
   shielding,
-  gasPath,
   wireUse,
   gasUsed,
   tungstenUsed,

@@ -5,7 +5,7 @@ import { rulesOf } from './rulesOf.ts'
 
 const rules = rulesOf({
   name: { check: 'polarity', title: 'Polarity' },
-  group: 'polarity',
+  groups: ['polarity'],
   slots: [],
   wellSaid: ({ setUp }) => `Leads on ${setUp.polarity.toUpperCase()}, as it should be.`,
 })

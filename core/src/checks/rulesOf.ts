@@ -1,4 +1,4 @@
-/** A group of the compatibility rules as one check: the worst rule decides, each stands in the working. */
+/** Some groups of the compatibility rules as one check: the worst rule decides, each stands in the working. */
 import { byWorst, judgeGroup, missingSlots, type RuleFinding, worstOf } from '../assembly/judge.ts'
 import { compared, type RuleGroup } from '../assembly/rule.ts'
 import { type Slot, slotWords } from '../assembly/slots.ts'
@@ -9,7 +9,7 @@ import type { Check, CheckName } from './check.ts'
 
 interface Group {
   readonly name: CheckName
-  readonly group: RuleGroup
+  readonly groups: readonly RuleGroup[]
   /** Places of the set-up that belong here: an empty one that is needed makes the check unknown. */
   readonly slots: readonly Slot[]
   /** Rules that another check has already. */
@@ -50,9 +50,11 @@ function finding(
 }
 
 export const rulesOf =
-  ({ name, group, slots, without = [], wellSaid }: Group): Check =>
+  ({ name, groups, slots, without = [], wellSaid }: Group): Check =>
   (context) => {
-    const looked = judgeGroup(group, context.assembly).filter(({ rule }) => !without.includes(rule.id))
+    const looked = groups
+      .flatMap((group) => judgeGroup(group, context.assembly))
+      .filter(({ rule }) => !without.includes(rule.id))
     const missing = missingSlots(context.assembly).filter((slot) => slots.includes(slot))
     if (looked.length === 0 && missing.length === 0) return null
     const found = finding(context, name, looked, wellSaid(context))

@@ -68,6 +68,7 @@ export async function demoWorkspace() {
       return Response.json({ items: (RECORDS[name] ?? []).map((record) => ({ version: 1, record })) })
     }
     sent.push({ method, path: name, body: init.body === undefined ? null : JSON.parse(`${init.body}`) })
+    if (name === 'catalogue') return Response.json({ items: [] })
     return method === 'DELETE'
       ? new Response(null, { status: 204 })
       : Response.json({ version: 2, record: {} })

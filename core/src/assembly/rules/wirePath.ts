@@ -1,6 +1,6 @@
 /** Rules of the wire path: rolls, liner, tip, nozzle, spool and gun, from the feeder to the arc. */
 import { commonPractice, dataPlate, handbook, standard } from '../../model/source.ts'
-import type { Connector, Groove, Gun, Metal, PowerSource, Wire } from '../../model/equipment.ts'
+import type { Connector, Groove, Gun, Metal, PowerSource, SpoolMm, Wire } from '../../model/equipment.ts'
 import { CONNECTOR_WORDS } from '../../model/equipment.ts'
 import { isCored } from '../../trade/burnOff.ts'
 import { type Assembly, FEED_SLOTS, feedPathOf } from '../assembly.ts'
@@ -52,6 +52,9 @@ const wireSizeFed: Judge = (assembly) => {
     : fits(() => `${path.name} feeds ${range()}`, PLATE)
 }
 
+/** `200 mm (8 in)`: spools are called by both. */
+const spoolWords = (spoolMm: SpoolMm): string => `${spoolMm} mm (${spoolMm / 25} in)`
+
 /** A spool that does not go on the hub. */
 const spoolSize: Judge = (assembly) => {
   const path = feedPathOf(assembly)
@@ -60,13 +63,12 @@ const spoolSize: Judge = (assembly) => {
   const { spoolMm } = wire
   if (spoolMm === null) return notKnown(`the spool of ${wire.name}`)
   if (path.feeder.spoolsMm.length === 0) return notKnown(`the spools that ${path.name} takes`)
-  const takes = () => path.feeder.spoolsMm.map((size) => print(assembly, size, 'mm length')).join(' or ')
+  const takes = () => path.feeder.spoolsMm.map(spoolWords).join(' or ')
   const source = standard('ISO 544, spools S 100, S 200, S 300', true)
   return path.feeder.spoolsMm.includes(spoolMm)
     ? fits(() => `${path.name} takes ${takes()} spools`, source)
     : short(
-        () =>
-          `${wire.name} is on a ${print(assembly, spoolMm, 'mm length')} spool; ${path.name} takes ${takes()}`,
+        () => `${wire.name} is on a ${spoolWords(spoolMm)} spool; ${path.name} takes ${takes()}`,
         source,
         {
           mends: [{ says: 'The same wire on a spool that it takes' }],

@@ -80,6 +80,12 @@ async function onFile(event: Event): Promise<void> {
   text.value = await file.text()
 }
 
+/** Taken whole: a browser breaks a long text into lines one by one as it is pasted. */
+function onPaste(event: ClipboardEvent): void {
+  fileName.value = ''
+  text.value = event.clipboardData?.getData('text/plain') ?? ''
+}
+
 async function accept(): Promise<void> {
   isTaking.value = true
   try {
@@ -118,7 +124,12 @@ const why = ({ problems }: ReadItem): string =>
         </label>
         <label class="paste">
           <span class="visually-hidden">Or paste it here</span>
-          <textarea v-model="text" rows="1" placeholder="or paste it here"></textarea>
+          <textarea
+            v-model="text"
+            rows="1"
+            placeholder="or paste it here"
+            @paste.prevent="onPaste"
+          ></textarea>
         </label>
         <label>
           <span class="visually-hidden">What the sheet is of</span>

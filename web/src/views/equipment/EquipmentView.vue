@@ -82,8 +82,8 @@ const FILTERS = [
 const open = (openId: string): void => {
   void router.replace({ name: 'equipment', params: { list: path.value, id: openId } })
 }
-/** Something is always open where there is something. */
-const openId = computed(() => id.value ?? rows.value[0]?.id ?? null)
+/** Something is always open where there is something; a search does not change what. */
+const openId = computed(() => id.value ?? begun.value[0]?.id ?? stored.value[0]?.id ?? null)
 
 function add(kind: PartKind): void {
   const noun = tab.value?.noun ?? 'thing'

@@ -65,7 +65,8 @@ export function useRecordDraft(path: Ref<EquipmentPath>, id: Ref<string>) {
         draft.value = now
       }
     },
-    { immediate: true },
+    // At once: an edit and its undo within one tick would cancel out unseen.
+    { immediate: true, flush: 'sync' },
   )
 
   const schema = computed(() => CATALOGUE_LISTS[listOf(path.value)].schema)

@@ -17,6 +17,7 @@ import {
   SCALE_WORDS,
   type SetUp,
   type Shelf,
+  type Slot,
   type Tungsten,
   tungstenCurrentRange,
   type UnitSystem,
@@ -146,6 +147,25 @@ export interface RecordOfPath {
   wires: Wire
   gases: Gas
   tungstens: Tungsten
+}
+
+/** Where what stands in a place of a set-up is listed; a circuit is no equipment. */
+export const SLOT_PATHS: Readonly<Record<Exclude<Slot, 'circuit'>, keyof RecordOfPath>> = {
+  powerSource: 'power-sources',
+  feeder: 'feeders',
+  gun: 'guns',
+  wire: 'wires',
+  gas: 'gases',
+  tungsten: 'tungstens',
+  roll: 'parts',
+  liner: 'parts',
+  tip: 'parts',
+  nozzle: 'parts',
+  collet: 'parts',
+  colletBody: 'parts',
+  cup: 'parts',
+  backCap: 'parts',
+  flowMeter: 'parts',
 }
 
 /** What a thing is, in one line. */

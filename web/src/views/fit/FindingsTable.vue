@@ -76,7 +76,7 @@ table {
 }
 th,
 td {
-  height: 26px;
+  height: 25px;
   padding: 0 4px;
   text-align: left;
   white-space: nowrap;

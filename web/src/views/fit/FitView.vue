@@ -168,6 +168,13 @@ function openLink(id: LinkId | 'joint'): void {
           @update:model-value="(id) => id && changeJob({ setUpId: id }, 'set-up')"
         />
       </label>
+      <RouterLink
+        v-if="setUp"
+        class="plain-button parts"
+        :to="{ name: 'set-up', params: { id: setUp.id } }"
+        title="The parts of this set-up, and whether they go together"
+        >Parts</RouterLink
+      >
       <VMenu location="bottom end" :transition="false">
         <template #activator="{ props: activator }">
           <button class="plain-button other" v-bind="activator">Other job</button>
@@ -238,6 +245,9 @@ function openLink(id: LinkId | 'joint'): void {
 </template>
 
 <style scoped>
+.parts {
+  text-decoration: none;
+}
 .fit {
   display: grid;
   gap: 8px;

@@ -11,7 +11,7 @@ import {
 import { computed, nextTick, ref, watch } from 'vue'
 import VerdictMark from '../../components/VerdictMark.vue'
 import { useWorkspace } from '../../stores/workspace.ts'
-import { circuitSummary, holdingOf, type RecordOfPath, summaryOf } from '../equipment/words.ts'
+import { circuitSummary, holdingOf, SLOT_PATHS, summaryOf } from '../equipment/words.ts'
 
 /** What the shelf offers for one place: what fits first; what does not is greyed, with the reason. */
 const { assembly, place, shelf, optional } = defineProps<{
@@ -37,29 +37,12 @@ watch(
 )
 
 const ROW = 58
-const PATHS: Readonly<Record<Exclude<Slot, 'circuit'>, keyof RecordOfPath>> = {
-  powerSource: 'power-sources',
-  feeder: 'feeders',
-  gun: 'guns',
-  wire: 'wires',
-  gas: 'gases',
-  tungsten: 'tungstens',
-  roll: 'parts',
-  liner: 'parts',
-  tip: 'parts',
-  nozzle: 'parts',
-  collet: 'parts',
-  colletBody: 'parts',
-  cup: 'parts',
-  backCap: 'parts',
-  flowMeter: 'parts',
-}
 const words = computed(() => slotWords(place, assembly.process))
 const offers = computed(() => offersFor(place, assembly, shelf))
 const summary = ({ item }: Offer): string =>
   place === 'circuit'
     ? circuitSummary(item as never)
-    : summaryOf(PATHS[place], item as never, workspace.system)
+    : summaryOf(SLOT_PATHS[place], item as never, workspace.system)
 const shown = computed(() => {
   const wanted = search.value
     .toLowerCase()
@@ -75,7 +58,7 @@ const fitting = computed(() => offers.value.filter(({ verdict }) => verdict !== 
 const here = computed(() => assembly[place]?.id ?? null)
 function stock(offer: Offer): string {
   if (place === 'circuit') return ''
-  const { words: held, price, isHere } = holdingOf(PATHS[place], offer.item as never, workspace.system)
+  const { words: held, price, isHere } = holdingOf(SLOT_PATHS[place], offer.item as never, workspace.system)
   return !isHere && price !== null ? `${held}, ${printNumber(price)} ${workspace.shop?.currency ?? ''}` : held
 }
 </script>

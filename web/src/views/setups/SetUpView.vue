@@ -3,6 +3,7 @@ import {
   compared,
   POLARITIES,
   POLARITY_WORDS,
+  printNumber,
   PROCESS_IDS,
   type ProcessId,
   PROCESSES,
@@ -85,6 +86,15 @@ const headline = computed(() => {
   return verdict.value === 'tight' ? 'Goes together, with a caveat.' : 'Goes together.'
 })
 
+/** What must be bought before it can be used, and for how much. */
+const toBuy = computed(() => {
+  const bought = places.value.flatMap((one) => (one.toBuy ? [one.toBuy.price] : []))
+  if (bought.length === 0) return ''
+  const sum = bought.reduce<number>((total, price) => total + (price ?? 0), 0)
+  const least = bought.includes(null) ? 'at least ' : ''
+  return `${bought.length} to buy, ${least}${printNumber(sum)} ${workspace.shop?.currency ?? ''}`
+})
+
 const choices = computed(() =>
   workspace.setUps.map((one) => ({ id: one.id, name: one.name, note: setUpSummary(one, workspace.shelf) })),
 )
@@ -162,6 +172,7 @@ const valueOf = (event: Event): string => (event.target as HTMLInputElement | HT
       />
       <p class="headline" role="status">
         <VerdictMark :verdict="verdict" /> <span>{{ headline }}</span>
+        <span v-if="toBuy" class="sum">{{ toBuy }}</span>
       </p>
       <VMenu location="bottom end" :transition="false">
         <template #activator="{ props: activator }">
@@ -276,6 +287,7 @@ const valueOf = (event: Event): string => (event.target as HTMLInputElement | HT
               <span class="what" :class="{ nothing: one.name === null }">{{
                 one.name ?? (one.required ? 'choose one' : 'none')
               }}</span>
+              <span class="buy">{{ one.toBuy ? 'to buy' : '' }}</span>
               <VerdictMark :verdict="one.verdict" :word="false" />
               <span v-if="one.says && one.name" class="label says" :title="one.says">{{ one.says }}</span>
             </button>
@@ -343,9 +355,14 @@ header {
   gap: 12px;
   min-width: 0;
 }
-.headline > span:last-child {
+.headline > span:nth-child(2) {
   overflow: hidden;
   text-overflow: ellipsis;
+  white-space: nowrap;
+}
+.sum {
+  color: var(--copper);
+  font-size: var(--text-m);
   white-space: nowrap;
 }
 .settings {
@@ -402,7 +419,7 @@ header {
   cursor: pointer;
   display: grid;
   gap: 0 10px;
-  grid-template-columns: 96px minmax(0, 1fr) 16px;
+  grid-template-columns: 96px minmax(0, 1fr) auto 16px;
   min-height: 46px;
   padding: 3px 12px 3px 10px;
   text-align: left;
@@ -426,6 +443,13 @@ header {
   overflow: hidden;
   text-overflow: ellipsis;
   white-space: nowrap;
+}
+.buy {
+  color: var(--copper);
+  font-weight: 600;
+}
+.here .buy {
+  color: var(--ink);
 }
 .nothing {
   color: var(--unknown);
@@ -464,7 +488,7 @@ header {
   header {
     flex-wrap: wrap;
   }
-  .headline > span:last-child {
+  .headline > span:nth-child(2) {
     white-space: normal;
   }
   .body {

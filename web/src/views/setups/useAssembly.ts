@@ -16,12 +16,14 @@ import {
   type SetUp,
   type Slot,
   SLOT_KEYS,
+  type SlotItems,
   slotWords,
   type Verdict,
   worstOf,
   worstVerdict,
 } from '@brannik/core'
 import { computed, type Ref, ref, watch } from 'vue'
+import { holdingOf, SLOT_PATHS } from '../equipment/words.ts'
 import { useNotice } from '../../stores/notice.ts'
 import { useWorkspace } from '../../stores/workspace.ts'
 
@@ -33,6 +35,15 @@ export interface Place {
   readonly verdict: Verdict
   /** The worst that is said of it. */
   readonly says: string
+  /** What it costs where it is not in the shop; null where it is. */
+  readonly toBuy: { readonly price: number | null } | null
+}
+
+/** A candidate, or a thing of which nothing is left. */
+function toBuyOf<S extends Slot>(slot: S, item: SlotItems[S]): Place['toBuy'] {
+  if (slot === 'circuit') return null
+  const { isHere, price } = holdingOf(SLOT_PATHS[slot], item as never, 'metric')
+  return isHere ? null : { price }
 }
 
 const capital = (text: string): string => `${text.charAt(0).toUpperCase()}${text.slice(1)}`
@@ -82,6 +93,7 @@ export function useAssembly(setUp: Ref<SetUp | null>) {
           name: null,
           verdict: required ? 'unknown' : 'fits',
           says: required ? 'not chosen' : '',
+          toBuy: null,
         }
       }
       const own = byWorst(judgeSlot(slot, whole))
@@ -94,6 +106,7 @@ export function useAssembly(setUp: Ref<SetUp | null>) {
         name: item.name,
         verdict: worstOf(own),
         says: bad ? worst.judgement.says : '',
+        toBuy: toBuyOf(slot, item),
       }
     })
   })

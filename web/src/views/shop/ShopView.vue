@@ -124,6 +124,20 @@ const textOf = (event: Event): string => (event.target as HTMLInputElement).valu
         </select>
       </label>
       <label>
+        <span class="label">Contact tip for aluminium</span>
+        <select
+          class="field"
+          :value="workspace.shop.aluminiumTip"
+          title="Aluminium swells as it heats and may stick in a tip of its own size; others hold that a wider tip makes poor contact. Both schools weld."
+          @change="
+            change({ aluminiumTip: textOf($event) as Shop['aluminiumTip'] }, 'contact tip for aluminium')
+          "
+        >
+          <option value="one-over">one size over: it swells</option>
+          <option value="as-wire">the wire’s own: better contact</option>
+        </select>
+      </label>
+      <label>
         <span class="label">Currency</span>
         <input
           class="field narrow"

@@ -1,0 +1,275 @@
+// @vitest-environment happy-dom
+import { catalogueOf, CATALOGUE_KEYS, LIBRARY, PART_KINDS, SHEETS } from '@brannik/core'
+import { mount } from '@vue/test-utils'
+import { beforeEach, describe, expect, it } from 'vitest'
+import { VVirtualScroll } from '../../testing/listStub.ts'
+import { demoWorkspace, shopDocument } from '../../testing/demo.ts'
+import { blankOf } from './blanks.ts'
+import { csvOfSheet, readFile, sheetsOf } from './catalogueFiles.ts'
+import EquipmentList from './EquipmentList.vue'
+import FieldOf from './FieldOf.vue'
+import { fieldWords, formOf, SOURCE_HEAD, SOURCE_REST } from './forms.ts'
+import { filterRows, rowOf, TABS, usersOf } from './lists.ts'
+import PlateProcess from './PlateProcess.vue'
+import { getIn } from './useRecordDraft.ts'
+
+let workspace: Awaited<ReturnType<typeof demoWorkspace>>['workspace']
+beforeEach(async () => {
+  workspace = (await demoWorkspace()).workspace
+})
+
+const wireRows = () => shopDocument.wires.map((wire) => rowOf('wires', wire, 'imperial'))
+
+describe('the list', () => {
+  it('finds by any words in any order, by what is there, and by kind of part', () => {
+    const names = (search: string) => filterRows(wireRows(), search, 'all', null).map(({ name }) => name)
+    expect(names('5356 0.035')).toEqual(['0.035 ER5356'])
+    expect(names('rod aluminium')).toEqual(['3/32 ER5356', '3/32 ER4043'])
+    expect(names('nothing like it')).toEqual([])
+    const toBuy = filterRows(wireRows(), '', 'to-buy', null)
+    expect(toBuy.length).toBeGreaterThan(0)
+    expect(toBuy.every(({ holding }) => !holding.isHere)).toBe(true)
+    const parts = shopDocument.parts.map((part) => rowOf('parts', part, 'imperial'))
+    expect(filterRows(parts, '', 'all', 'cup').every(({ partKind }) => partKind === 'cup')).toBe(true)
+  })
+
+  it('makes a row once for each record and unit', () => {
+    const [wire] = shopDocument.wires
+    if (!wire) throw new Error('the demo has no wire')
+    expect(rowOf('wires', wire, 'metric')).toBe(rowOf('wires', wire, 'metric'))
+    expect(rowOf('wires', { ...wire }, 'metric')).not.toBe(rowOf('wires', wire, 'metric'))
+  })
+
+  it('shows name, figures, stock and price, and opens what is pressed or walked to', async () => {
+    const wrapper = mount(EquipmentList, {
+      props: { rows: wireRows(), selected: 'er70s6-035', currency: 'USD' },
+      global: { components: { VVirtualScroll } },
+      attachTo: document.body,
+    })
+    const row = wrapper.get('[data-id=er70s6-030]')
+    expect(row.text()).toContain('carbon steel solid wire, 200 mm spool · 40 to 150 A')
+    expect(row.text()).toContain('4 lb')
+    expect(row.text()).toContain('34 USD')
+    await row.trigger('click')
+    await wrapper.get('[role=list]').trigger('keydown', { key: 'ArrowDown' })
+    expect(wrapper.emitted('open')).toEqual([['er70s6-030'], ['e71t11-035']])
+    wrapper.unmount()
+  })
+
+  it('knows which set-ups have a thing', () => {
+    expect(usersOf('parts', 'meter-argon', shopDocument.setUps).map(({ id }) => id)).toContain('bench-tig-dc')
+    expect(usersOf('wires', 'e70t1-116', shopDocument.setUps)).toEqual([])
+  })
+})
+
+describe('forms', () => {
+  it('have a field for everything that a record holds', () => {
+    const elsewhere = ['id', 'kind', 'ratings', 'processes']
+    const check = (
+      path: (typeof TABS)[number]['path'],
+      record: Readonly<Record<string, unknown>>,
+      groups: ReturnType<typeof formOf>,
+    ) => {
+      const known = new Set(
+        groups.flatMap(({ fields, presence }) => [...fields.map((field) => field.path[0]), presence?.path]),
+      )
+      for (const key of Object.keys(record)) {
+        if (!elsewhere.includes(key) || (path === 'guns' && key === 'kind'))
+          expect(known, `${path} ${key}`).toContain(key)
+      }
+    }
+    for (const { path } of TABS) {
+      if (path === 'power-sources') check(path, blankOf(path, 'x', 'cup'), [...SOURCE_HEAD, ...SOURCE_REST])
+      else if (path !== 'parts') check(path, blankOf(path, 'x', 'cup'), formOf(path, null))
+    }
+    for (const kind of PART_KINDS) check('parts', blankOf('parts', 'x', kind), formOf('parts', kind))
+  })
+
+  it('name a field as the form calls it', () => {
+    const source = [...SOURCE_HEAD, ...SOURCE_REST]
+    expect(fieldWords(source, '/processes/0/supplies/1/ratedPoints/2/dutyPct')).toBe(
+      'duty of rated point 3 (process 1, column 2)',
+    )
+    expect(fieldWords(source, '/processes/1/supplies/0/i1MaxA')).toBe('I₁max (process 2, column 1)')
+    expect(fieldWords(source, '/powerFactor')).toBe('Power factor')
+    expect(fieldWords(formOf('wires', null), '/packageG')).toBe('A full package')
+  })
+
+  it('a number out of its limits keeps its text, says why, and is passed on to be judged with the rest', async () => {
+    const wrapper = mount(FieldOf, {
+      props: {
+        spec: {
+          kind: 'number',
+          path: ['efficiencyPct'],
+          label: 'Efficiency',
+          unit: '%',
+          least: 10,
+          most: 100,
+          decimals: true,
+          optional: 'not given',
+        },
+        value: 84,
+        wrong: null,
+      },
+    })
+    await wrapper.get('input').setValue('140')
+    expect(wrapper.get('[role=alert]').text()).toContain('from 10 to 100 %')
+    expect(wrapper.emitted('change')).toEqual([[140]])
+    expect(wrapper.get('input').element.value).toBe('140')
+    await wrapper.get('input').setValue('')
+    expect(wrapper.emitted('change')?.at(-1)).toEqual([null])
+  })
+
+  it('choices, yes and no, and several of some give their own kind of value', async () => {
+    const choice = mount(FieldOf, {
+      props: {
+        spec: {
+          kind: 'choice',
+          path: ['spoolMm'],
+          label: 'Spool',
+          choices: [
+            ['100', '100 mm'],
+            ['200', '200 mm'],
+          ],
+          optional: 'none',
+        },
+        value: null,
+        wrong: null,
+      },
+    })
+    await choice.get('select').setValue('200')
+    await choice.get('select').setValue('')
+    expect(choice.emitted('change')).toEqual([[200], [null]])
+    const yesNo = mount(FieldOf, {
+      props: {
+        spec: { kind: 'yes-no', path: ['vrd'], label: 'VRD', optional: 'not given' },
+        value: null,
+        wrong: null,
+      },
+    })
+    await yesNo.get('select').setValue('no')
+    expect(yesNo.emitted('change')).toEqual([[false]])
+    const some = mount(FieldOf, {
+      props: {
+        spec: {
+          kind: 'some',
+          path: ['start'],
+          label: 'Starts by',
+          choices: [
+            ['lift', 'lift'],
+            ['scratch', 'scratch'],
+          ],
+        },
+        value: ['lift'],
+        wrong: null,
+      },
+    })
+    await some.findAll('input')[1]?.setValue(true)
+    await some.findAll('input')[0]?.setValue(false)
+    expect(some.emitted('change')).toEqual([[['lift', 'scratch']], [[]]])
+  })
+})
+
+describe('the data plate', () => {
+  const quillon = () => {
+    const process = workspace.get('power-sources', 'quillon-210')?.processes[0]
+    if (!process) throw new Error('the demo has no quillon-210')
+    return process
+  }
+  const plate = (process = quillon()) =>
+    mount(PlateProcess, { props: { process, at: 0, engine: false, alone: false, problemAt: () => null } })
+
+  it('has a column for each supply voltage and a duty curve through the rated points', () => {
+    const wrapper = plate()
+    expect(wrapper.findAll('thead td')).toHaveLength(2)
+    expect(wrapper.get('svg.duty').attributes('aria-label')).toContain(
+      '240 V: 210 A at 30 %, 150 A at 60 %, 116 A at 100 %',
+    )
+    expect(wrapper.findAll('svg.duty circle')).toHaveLength(6)
+    expect(wrapper.find('.finding').exists()).toBe(false)
+  })
+
+  it('passes on one figure at a time, and rows come and go', async () => {
+    const wrapper = plate()
+    await wrapper.get('[aria-label="I₁max at 120 V"]').setValue('27')
+    await wrapper.get('[aria-label="Remove point 2 at 240 V"]').trigger('click')
+    const changes = wrapper.emitted('change') ?? []
+    expect(getIn(changes[0]?.[0], ['supplies', 1, 'i1MaxA'])).toBe(27)
+    expect(getIn(changes[1]?.[0], ['supplies', 0, 'ratedPoints'])).toHaveLength(2)
+  })
+
+  it('says with figures that a plate cannot be right', () => {
+    const { supplies, ...rest } = quillon()
+    const wrapper = plate({
+      ...rest,
+      supplies: supplies.map((supply) => ({ ...supply, i1MaxA: 12, i1EffA: null })),
+    })
+    expect(wrapper.findAll('.finding')).toHaveLength(2)
+    expect(wrapper.get('.finding').text()).toMatch(/5,145 W out.*2,880 VA in/)
+  })
+})
+
+describe('files', () => {
+  const catalogue = () => catalogueOf(workspace.shelf)
+
+  it('a CSV comes back as it went, and a name that looks like a formula does no harm in between', () => {
+    for (const { path } of TABS)
+      for (const sheet of sheetsOf(catalogue(), path)) expect(sheet.text()).toContain('\r\n')
+    const sheet = SHEETS.find(({ kind }) => kind === 'gas')
+    if (!sheet) throw new Error('no sheet of gases')
+    const odd = ['=1+1', '-5', "'=x", '@home', 'plain, with "quotes"\nand a line'].map((name, index) => ({
+      ...catalogue().gases[0],
+      id: `g${index}`,
+      name,
+    }))
+    const text = csvOfSheet(sheet, odd as never)
+    expect(text).not.toMatch(/(^|,)"?=1/m)
+    const read = readFile(text, null)
+    expect(read.ok ? read.items.map(({ record }) => record) : read.message).toEqual(odd)
+  })
+
+  it('tells JSON from CSV, and says what is wrong with either', () => {
+    const json = readFile(JSON.stringify(catalogue()), null)
+    expect(json.ok && json.items.length).toBe(
+      CATALOGUE_KEYS.reduce((sum, key) => sum + catalogue()[key].length, 0),
+    )
+    expect(readFile('{"format":', null)).toMatchObject({
+      ok: false,
+      message: expect.stringContaining('not valid JSON'),
+    })
+    expect(readFile('id,name\na,b', null)).toMatchObject({
+      ok: false,
+      message: expect.stringContaining('column “kind”'),
+    })
+    expect(readFile('id,name', null)).toMatchObject({
+      ok: false,
+      message: expect.stringContaining('no rows'),
+    })
+    const gases = SHEETS.find(({ kind }) => kind === 'gas') ?? null
+    expect(readFile('id,name\na,b', gases)).toMatchObject({ ok: true, what: 'gases' })
+  })
+
+  it('what an import brings is one request and one undo', async () => {
+    const { workspace: fresh, sent } = await demoWorkspace()
+    const [gas] = shopDocument.gases
+    const { record } = LIBRARY.find(({ path }) => path === 'gases') ?? {}
+    if (!gas || !record) throw new Error('no gas')
+    await fresh.takeIn(
+      [
+        { list: 'gases', record: { ...gas, name: 'Renamed' } },
+        { list: 'gases', record },
+      ] as never,
+      'import',
+    )
+    expect(sent).toHaveLength(1)
+    expect(sent[0]).toMatchObject({
+      method: 'POST',
+      path: 'catalogue',
+      body: { versions: { [`gases/${gas.id}`]: 1 } },
+    })
+    expect(fresh.get('gases', gas.id)?.name).toBe('Renamed')
+    expect(fresh.undo()).toBe('import')
+    expect(fresh.get('gases', gas.id)?.name).toBe(gas.name)
+    expect(fresh.get('gases', record.id)).toBeNull()
+  })
+})

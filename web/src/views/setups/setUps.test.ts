@@ -1,0 +1,122 @@
+// @vitest-environment happy-dom
+import {
+  type Assembly,
+  assemblyOf,
+  byWorst,
+  chosenOf,
+  judgeAll,
+  missingSlots,
+  PROCESS_IDS,
+  worstOf,
+} from '@brannik/core'
+import { mount } from '@vue/test-utils'
+import { beforeEach, describe, expect, it } from 'vitest'
+import { demoWorkspace, shopDocument } from '../../testing/demo.ts'
+import { VVirtualScroll } from '../../testing/listStub.ts'
+import AluminiumWays from './AluminiumWays.vue'
+import { newSetUp } from './newSetUp.ts'
+import OfferPanel from './OfferPanel.vue'
+import RulePanel from './RulePanel.vue'
+
+const { shop, setUps, jobs: _jobs, format: _format, version: _version, ...shelf } = shopDocument
+beforeEach(async () => {
+  await demoWorkspace()
+})
+const assemblyFor = (id: string): Assembly => {
+  const setUp = setUps.find((one) => one.id === id)
+  if (!setUp) throw new Error(`the demo has no ${id}`)
+  return assemblyOf(shop, setUp, chosenOf(setUp, shelf), null)
+}
+
+describe('a new set-up', () => {
+  it.each(PROCESS_IDS.filter((id) => id !== 'fcaw-g'))(
+    '%s is put together whole from the demo shelf',
+    (process) => {
+      const made = newSetUp(process, shop, shelf, setUps)
+      if (!made.ok) throw new Error(made.message)
+      const assembly = assemblyOf(shop, made.setUp, chosenOf(made.setUp, shelf), null)
+      expect(missingSlots(assembly)).toEqual([])
+      expect(['fits', 'tight']).toContain(worstOf(judgeAll(assembly)))
+    },
+  )
+
+  it('says what the shelf lacks for it', () => {
+    const bare = newSetUp('gtaw-ac', shop, { ...shelf, powerSources: [] }, [])
+    expect(bare).toMatchObject({
+      ok: false,
+      message: expect.stringContaining('no power source is rated for it'),
+    })
+    const gunless = newSetUp('gtaw-ac', shop, { ...shelf, guns: [] }, [])
+    expect(gunless).toMatchObject({ ok: false, message: expect.stringContaining('no torch that goes with') })
+  })
+})
+
+describe('choices', () => {
+  const offers = (id: string, place: 'gas' | 'liner' | 'wire', optional = false) =>
+    mount(OfferPanel, {
+      props: { assembly: assemblyFor(id), place, shelf, optional },
+      global: { components: { VVirtualScroll } },
+    })
+
+  it('stand in the order of what fits, the greyed with their reason', () => {
+    const wrapper = offers('platform-tried', 'liner')
+    expect(wrapper.get('[role=status]').text()).toBe('2 of 6 go with the rest')
+    const rows = wrapper.findAll('[data-offer]')
+    expect(rows.map((row) => row.classes().includes('grey'))).toEqual([false, false, true, true, true, true])
+    expect(rows[0]?.text()).toContain('to buy, 44 USD')
+    expect(wrapper.get('[data-offer=liner-steel-035-15]').text()).toContain('Aluminium through a steel liner')
+  })
+
+  it('are searched by name and figures, and chosen by a press', async () => {
+    const wrapper = offers('bay-2-wire', 'wire')
+    await wrapper.get('input').setValue('5356 0.035')
+    expect(wrapper.findAll('[data-offer]').map((row) => row.attributes('data-offer'))).toEqual(['er5356-035'])
+    await wrapper.get('[data-offer=er5356-035]').trigger('click')
+    expect(wrapper.emitted('choose')).toEqual([['er5356-035']])
+  })
+
+  it('may be none where the place may stay empty', async () => {
+    const wrapper = offers('bench-tig-dc', 'wire', true)
+    await wrapper.get('footer button').trigger('click')
+    expect(wrapper.emitted('choose')).toEqual([[null]])
+    expect(offers('bay-2-wire', 'wire').find('footer button').exists()).toBe(false)
+  })
+})
+
+describe('the rules of a set-up', () => {
+  const rules = (id: string) => {
+    const assembly = assemblyFor(id)
+    return mount(RulePanel, { props: { findings: byWorst(judgeAll(assembly)), assembly, shelf } })
+  }
+
+  it('broken ones come first, each with a swap that mends it', async () => {
+    const wrapper = rules('platform-tried')
+    expect(wrapper.findAll('[data-rule]').at(-1)?.attributes('data-rule')).toBe('tip-bore')
+    const gas = wrapper.get('[data-rule=gas-for-metal]')
+    await gas.get('.plain-button').trigger('click')
+    expect(wrapper.emitted('change')).toEqual([[{ gasId: 'argon' }, 'Argon']])
+    await gas.get('.title').trigger('click')
+    expect(wrapper.emitted('open')?.[0]?.[0]).toMatchObject({ rule: { id: 'gas-for-metal' } })
+  })
+
+  it('met ones are counted and listed', () => {
+    const wrapper = rules('bay-2-wire')
+    expect(wrapper.find('[data-rule]').exists()).toBe(false)
+    expect(wrapper.get('h2').text()).toBe(`${wrapper.findAll('.met li').length} rules are met`)
+  })
+
+  it('a ways table compares converting the gun with buying one, in money', async () => {
+    const wrapper = mount(AluminiumWays, { props: { assembly: assemblyFor('platform-tried'), shelf } })
+    const rows = wrapper.findAll('tbody tr')
+    expect(rows[0]?.text()).toContain('68 USD')
+    expect(rows[0]?.text()).toContain('buckles at the rolls')
+    expect(rows[1]?.text()).toContain('295 USD')
+    await rows[1]?.get('button').trigger('click')
+    expect(wrapper.emitted('change')?.[0]?.[0]).toMatchObject({ gunId: 'dray-spool', linerId: null })
+    expect(
+      mount(AluminiumWays, { props: { assembly: assemblyFor('bay-2-wire'), shelf } })
+        .find('table')
+        .exists(),
+    ).toBe(false)
+  })
+})
