@@ -2,10 +2,10 @@
 import type { SetUp } from '../model/equipment.ts'
 import type { Shelf } from '../model/shelf.ts'
 import type { Shop } from '../model/shop.ts'
-import { assemblyOf, chosenOf, type Demands } from './assembly.ts'
+import { type Assembly, assemblyOf, chosenOf, type Demands } from './assembly.ts'
 import { fitOut } from './fitOut.ts'
-import { judgeSlot, worstOf } from './judge.ts'
-import { type Slot, SLOT_KEYS, SLOTS } from './slots.ts'
+import { judgeAll, judgeSlot, worstOf } from './judge.ts'
+import { type Slot, SLOT_KEYS, type SlotItems, SLOTS } from './slots.ts'
 
 export interface ChangedSetUp {
   readonly setUp: SetUp
@@ -35,3 +35,24 @@ export function changeSetUp(
     along: fitted.changed.filter((slot) => fitted.assembly[slot] !== null),
   }
 }
+
+/**
+ * Which small parts would have to follow an item into its place, all of them on the shelf.
+ * @returns null where something would still be short that is not now, or where nothing has to follow
+ */
+export function followersOf<S extends Slot>(
+  slot: S,
+  item: SlotItems[S],
+  assembly: Assembly,
+  shelf: Shelf,
+): readonly Slot[] | null {
+  const leave = SLOTS.filter((one) => one === slot || worstOf(judgeSlot(one, assembly)) === 'short')
+  const { assembly: then, changed } = fitOut({ ...assembly, [slot]: item }, shelf, 'small', leave)
+  const before = new Set(shortRules(assembly))
+  return changed.length > 0 && shortRules(then).every((id) => before.has(id)) ? changed : null
+}
+
+const shortRules = (assembly: Assembly): string[] =>
+  judgeAll(assembly)
+    .filter(({ judgement }) => judgement.verdict === 'short')
+    .map(({ rule }) => rule.id)

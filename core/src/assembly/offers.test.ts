@@ -9,7 +9,7 @@ import { demoShop } from '../testing/samples.ts'
 import { shelves } from '../testing/shelves.ts'
 import { type Assembly, assemblyOf, chosenOf } from './assembly.ts'
 import { aluminiumWays } from './aluminium.ts'
-import { changeSetUp } from './change.ts'
+import { changeSetUp, followersOf } from './change.ts'
 import { fitOut } from './fitOut.ts'
 import { judgeAll, missingSlots } from './judge.ts'
 import { offersFor, type Reason } from './offers.ts'
@@ -195,6 +195,19 @@ describe('the demo shop', () => {
     })
     // No gas flows, so the meter has no place.
     expect(next.flowMeterId).toBeNull()
+  })
+
+  it('a thinner wire would take its rolls and tip along; one of another process takes nothing that helps', () => {
+    const bay = assemblyFor('bay-2-wire')
+    const wire = (id: string) => {
+      const found = demo.wires.find((one) => one.id === id)
+      if (!found) throw new Error(`the demo has no ${id}`)
+      return found
+    }
+    expect(followersOf('wire', wire('er70s6-030'), bay, demo)).toEqual(['roll', 'tip'])
+    expect(followersOf('wire', wire('er308l-116'), bay, demo)).toBeNull()
+    // Nothing has to follow what goes as it is.
+    expect(followersOf('wire', wire('er70s6-035'), bay, demo)).toBeNull()
   })
 
   it('an engine-driven set hangs on no circuit and wants a feeder', () => {

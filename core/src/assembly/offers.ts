@@ -21,6 +21,20 @@ export interface Offer<S extends Slot = Slot> {
 
 type Trial = { -readonly [K in keyof Assembly]: Assembly[K] }
 
+/** Parts that follow what is chosen: where only they stand in the way, a thing is nearly there. */
+const SMALL_SLOTS: ReadonlySet<Slot> = new Set<Slot>([
+  'roll',
+  'liner',
+  'tip',
+  'nozzle',
+  'collet',
+  'colletBody',
+  'cup',
+  'backCap',
+  'flowMeter',
+])
+const FAR = 10
+
 /** Owned before candidates, and what is in stock before what is not. */
 function distance(item: SlotItems[Slot]): number {
   const isCandidate = 'held' in item && item.held === 'candidate' ? 2 : 0
@@ -36,20 +50,24 @@ export function offersFor<S extends Slot>(slot: S, assembly: Assembly, shelf: Sh
   const rules = rulesOfSlot(slot)
   // One trial for all: copying an assembly for each of two thousand things costs more than the rules.
   const trial: Trial = { ...assembly }
+  const near = new Map<SlotItems[S], number>()
   const offers = itemsFor(slot, shelf).map((item): Offer<S> => {
     ;(trial as Record<Slot, unknown>)[slot] = item
     let verdict: Verdict = 'fits'
+    let isSmallMatter = true
     const reasons: Reason[] = []
     for (const rule of rules) {
       const judgement = rule.judge(trial)
       if (!judgement || judgement.verdict === 'fits') continue
       reasons.push({ ruleId: rule.id, verdict: judgement.verdict, says: judgement.says })
       if (VERDICT_RANK[judgement.verdict] > VERDICT_RANK[verdict]) verdict = judgement.verdict
+      if (judgement.verdict === 'short')
+        isSmallMatter &&= rule.slots.some((one) => one !== slot && SMALL_SLOTS.has(one))
     }
     if (reasons.length > 1) reasons.sort((a, b) => VERDICT_RANK[b.verdict] - VERDICT_RANK[a.verdict])
+    near.set(item, distance(item) + (isSmallMatter ? 0 : FAR))
     return { item, verdict, reasons }
   })
-  const near = new Map(offers.map(({ item }) => [item, distance(item)]))
   return offers.sort(
     (a, b) =>
       VERDICT_RANK[a.verdict] - VERDICT_RANK[b.verdict] ||

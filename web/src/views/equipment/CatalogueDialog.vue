@@ -245,7 +245,7 @@ textarea {
   border-bottom: 1px solid var(--line);
   display: grid;
   gap: 12px;
-  grid-template-columns: 120px 260px 76px minmax(0, 1fr);
+  grid-template-columns: 92px 200px 70px minmax(0, 1fr);
   height: 30px;
   line-height: 30px;
   padding: 0 10px;

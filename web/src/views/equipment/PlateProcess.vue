@@ -1,12 +1,14 @@
 <script setup lang="ts">
-import { inputFault, type PlateFamily, plateFindings, type PlateProcess, PROCESSES } from '@brannik/core'
+import { type PlateFamily, plateFindings, type PlateProcess } from '@brannik/core'
 import { computed } from 'vue'
 import CountField from '../../components/CountField.vue'
 import VerdictMark from '../../components/VerdictMark.vue'
+import PlateFigures from './PlateFigures.vue'
+import { INPUT_ROWS, OUTPUT_ROWS, POINT_FIGURES } from './plateRows.ts'
 import DutyChart from '../../charts/DutyChart.vue'
 import { BLANK_SUPPLY } from './blanks.ts'
 import QuantityField from '../../components/QuantityField.vue'
-import { pointerOf, setIn } from './useRecordDraft.ts'
+import { setIn } from './useRecordDraft.ts'
 import { FAMILY_WORDS } from './words.ts'
 
 /** One process of the data plate: a column for each supply voltage, rows in the order in which a plate is read. */
@@ -96,26 +98,14 @@ const curves = computed(() =>
   })),
 )
 const findings = computed(() => plateFindings({ processes: [{ ...process, supplies: whole.value }] }))
-const faulty = (column: number): boolean => {
-  const supply = supplies.value[column]
-  return supply !== undefined && whole.value.includes(supply) && inputFault(process.family, supply) !== null
-}
 const conventional = computed(() =>
   process.family === 'gtaw' ? '10 + 0.04·I' : process.family === 'smaw' ? '20 + 0.04·I' : '14 + 0.05·I',
 )
-const key = computed(() => pointerOf(['processes', at]))
 const hasFeed = computed(() => process.family === 'gmaw' || process.family === 'fcaw')
-const title = computed(
-  () => Object.values(PROCESSES).find(({ family }) => family === process.family)?.family ?? 'smaw',
-)
 </script>
 
 <template>
-  <section
-    class="process"
-    :aria-label="`${STANDARD_WORDS[process.family]} on the plate`"
-    :data-process="title"
-  >
+  <section class="process" :aria-label="`${STANDARD_WORDS[process.family]} on the plate`">
     <header>
       <select
         class="field"
@@ -141,7 +131,7 @@ const title = computed(
       <button v-if="!alone" class="link-button end" @click="emit('remove')">Take this process off</button>
     </header>
     <p v-for="finding in findings" :key="`${finding.id}-${finding.column}`" class="finding" role="status">
-      <VerdictMark :verdict="finding.verdict" />
+      <VerdictMark :verdict="finding.verdict" :word="false" />
       <span>{{ curves[finding.column]?.name }}: {{ finding.says }}</span>
     </p>
     <div class="body">
@@ -189,54 +179,16 @@ const title = computed(
               </select>
             </td>
           </tr>
-          <tr>
-            <th scope="row" class="label">Output, A, least and most</th>
-            <td v-for="(supply, column) in supplies" :key="column" class="pair">
-              <CountField
-                keep
-                label=""
-                :name="`Least output at ${name(column)}`"
-                :least="0.1"
-                :most="3000"
-                decimals
-                unit="A"
-                :wrong="wrong('supplies', column, 'outputMinA')"
-                :model-value="supply.outputMinA"
-                @update:model-value="(now) => set(['supplies', column, 'outputMinA'], now, 'least output')"
-              />
-              <CountField
-                keep
-                label=""
-                :name="`Greatest output at ${name(column)}`"
-                :least="0.1"
-                :most="3000"
-                decimals
-                unit="A"
-                :model-value="supply.outputMaxA"
-                @update:model-value="(now) => set(['supplies', column, 'outputMaxA'], now, 'greatest output')"
-              />
-            </td>
-          </tr>
-          <tr>
-            <th scope="row" class="label">Open circuit U₀, V</th>
-            <td v-for="(supply, column) in supplies" :key="column">
-              <CountField
-                keep
-                label=""
-                :name="`Open-circuit voltage at ${name(column)}`"
-                :least="1"
-                :most="200"
-                decimals
-                unit="V"
-                optional="not given"
-                :model-value="supply.openCircuitV"
-                @update:model-value="
-                  (now) => set(['supplies', column, 'openCircuitV'], now, 'open-circuit voltage')
-                "
-              />
-            </td>
-          </tr>
-          <tr v-for="point in pointRows" :key="`${key}-${point}`">
+          <PlateFigures
+            v-for="row in OUTPUT_ROWS"
+            :key="row.label"
+            :row="row"
+            :supplies="supplies"
+            :name="name"
+            :wrong="(column, key) => wrong('supplies', column, key)"
+            @change="(column, key, value, what) => set(['supplies', column, key], value, what)"
+          />
+          <tr v-for="point in pointRows" :key="`point-${point}`">
             <th scope="row" class="label">
               {{ point === 1 ? 'Rated: duty X %, I₂ A, U₂ V' : ''
               }}<span v-if="point > 1" class="visually-hidden">Rated point {{ point }}</span>
@@ -244,45 +196,27 @@ const title = computed(
             <td v-for="(supply, column) in supplies" :key="column" class="triple">
               <template v-if="supply.ratedPoints[point - 1]">
                 <CountField
+                  v-for="figure in POINT_FIGURES"
+                  :key="figure.key"
                   keep
-                  label=""
-                  :name="`Duty of point ${point} at ${name(column)}`"
-                  :least="1"
-                  :most="100"
                   decimals
-                  unit="%"
-                  :wrong="point === 1 ? wrong('supplies', column, 'ratedPoints') : null"
-                  :model-value="supply.ratedPoints[point - 1]?.dutyPct ?? null"
-                  @update:model-value="
-                    (now) => set(['supplies', column, 'ratedPoints', point - 1, 'dutyPct'], now, 'rated duty')
+                  label=""
+                  :name="`${figure.says} of point ${point} at ${name(column)}`"
+                  :least="figure.least"
+                  :most="figure.most"
+                  :unit="figure.unit"
+                  :optional="figure.optional ?? ''"
+                  :wrong="
+                    point === 1 && figure.key === 'dutyPct' ? wrong('supplies', column, 'ratedPoints') : null
                   "
-                />
-                <CountField
-                  keep
-                  label=""
-                  :name="`Current of point ${point} at ${name(column)}`"
-                  :least="0.1"
-                  :most="3000"
-                  decimals
-                  unit="A"
-                  :model-value="supply.ratedPoints[point - 1]?.currentA ?? null"
+                  :model-value="supply.ratedPoints[point - 1]?.[figure.key] ?? null"
                   @update:model-value="
                     (now) =>
-                      set(['supplies', column, 'ratedPoints', point - 1, 'currentA'], now, 'rated current')
-                  "
-                />
-                <CountField
-                  keep
-                  label=""
-                  :name="`Load voltage of point ${point} at ${name(column)}`"
-                  :least="12"
-                  :most="1000"
-                  decimals
-                  unit="V"
-                  optional="by rule"
-                  :model-value="supply.ratedPoints[point - 1]?.loadV ?? null"
-                  @update:model-value="
-                    (now) => set(['supplies', column, 'ratedPoints', point - 1, 'loadV'], now, 'load voltage')
+                      set(
+                        ['supplies', column, 'ratedPoints', point - 1, figure.key],
+                        now,
+                        `rated ${figure.says.toLowerCase()}`,
+                      )
                   "
                 />
                 <button
@@ -316,59 +250,15 @@ const title = computed(
               </button>
             </td>
           </tr>
-          <template v-if="!engine">
-            <tr>
-              <th scope="row" class="label">Input I₁max, I₁eff, A</th>
-              <td
-                v-for="(supply, column) in supplies"
-                :key="column"
-                class="pair"
-                :class="{ faulty: faulty(column) }"
-              >
-                <CountField
-                  keep
-                  label=""
-                  :name="`I₁max at ${name(column)}`"
-                  :least="0.1"
-                  :most="3000"
-                  decimals
-                  unit="A"
-                  optional="not given"
-                  :model-value="supply.i1MaxA"
-                  @update:model-value="(now) => set(['supplies', column, 'i1MaxA'], now, 'I₁max')"
-                />
-                <CountField
-                  keep
-                  label=""
-                  :name="`I₁eff at ${name(column)}`"
-                  :least="0.1"
-                  :most="3000"
-                  decimals
-                  unit="A"
-                  optional="not given"
-                  :model-value="supply.i1EffA"
-                  @update:model-value="(now) => set(['supplies', column, 'i1EffA'], now, 'I₁eff')"
-                />
-              </td>
-            </tr>
-            <tr>
-              <th scope="row" class="label">or input, kVA</th>
-              <td v-for="(supply, column) in supplies" :key="column">
-                <CountField
-                  keep
-                  label=""
-                  :name="`Input power at ${name(column)}`"
-                  :least="0.1"
-                  :most="500"
-                  decimals
-                  unit="kVA"
-                  optional="not given"
-                  :model-value="supply.inputKva"
-                  @update:model-value="(now) => set(['supplies', column, 'inputKva'], now, 'input power')"
-                />
-              </td>
-            </tr>
-          </template>
+          <PlateFigures
+            v-for="row in engine ? [] : INPUT_ROWS"
+            :key="row.label"
+            :row="row"
+            :supplies="supplies"
+            :name="name"
+            :wrong="(column, key) => wrong('supplies', column, key)"
+            @change="(column, key, value, what) => set(['supplies', column, key], value, what)"
+          />
           <tr v-if="hasFeed">
             <th scope="row" class="label">Fastest wire here</th>
             <td v-for="(supply, column) in supplies" :key="column">
@@ -458,11 +348,9 @@ td :deep(.quantity) {
 td :deep(.quantity) {
   width: 120px;
 }
-.pair,
 .triple {
   white-space: nowrap;
 }
-.pair > :deep(*),
 .triple > :deep(*) {
   display: inline-grid;
   margin-right: 4px;
@@ -472,9 +360,6 @@ td :deep(.quantity) {
 }
 .engine {
   line-height: 28px;
-}
-.faulty :deep(input) {
-  border-color: var(--short);
 }
 .beside {
   display: grid;

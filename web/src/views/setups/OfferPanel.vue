@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import {
   type Assembly,
+  followersOf,
   type Offer,
   offersFor,
   printNumber,
@@ -54,6 +55,21 @@ const shown = computed(() => {
     return wanted.every((word) => text.includes(word))
   })
 })
+/** Parts of the shelf that would follow a greyed one and make it go: reckoned for the rows in sight alone. */
+const known = computed(() => {
+  // Another set-up has other followers.
+  void [assembly, place]
+  return new Map<string, string>()
+})
+function follows({ item, verdict }: Offer): string {
+  if (verdict !== 'short') return ''
+  const has = known.value.get(item.id)
+  if (has !== undefined) return has
+  const slots = followersOf(place, item as never, assembly, shelf) ?? []
+  const made = slots.map((slot) => slotWords(slot, assembly.process)).join(', ')
+  known.value.set(item.id, made)
+  return made
+}
 const fitting = computed(() => offers.value.filter(({ verdict }) => verdict !== 'short').length)
 const here = computed(() => assembly[place]?.id ?? null)
 function stock(offer: Offer): string {
@@ -100,7 +116,12 @@ function stock(offer: Offer): string {
               @click="emit('choose', offer.item.id)"
             >
               <VerdictMark :verdict="offer.verdict" :word="false" />
-              <span class="name">{{ offer.item.name }}</span>
+              <span class="name"
+                >{{ offer.item.name
+                }}<span v-if="follows(offer)" class="follows">
+                  · goes, and takes {{ follows(offer) }} along</span
+                ></span
+              >
               <span class="stock label">{{ offer.item.id === here ? 'chosen' : stock(offer) }}</span>
               <span
                 v-if="offer.reasons[0]"
@@ -190,6 +211,11 @@ input {
 .reason {
   font-size: var(--text-s);
   grid-column: 2 / -1;
+}
+.follows {
+  color: var(--ink);
+  font-size: var(--text-s);
+  font-weight: 400;
 }
 .grey,
 .grey .name {

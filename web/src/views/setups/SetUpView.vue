@@ -95,6 +95,20 @@ const toBuy = computed(() => {
   return `${bought.length} to buy, ${least}${printNumber(sum)} ${workspace.shop?.currency ?? ''}`
 })
 
+/** What can hurt somebody, where the parts are chosen. */
+const cautions = computed(() => [
+  'Advice, not approval: plate, package and manual decide.',
+  process.value.feedsWire
+    ? 'Unplug before you change rolls, liner or leads; the wire is live while the trigger is pulled.'
+    : 'Unplug before you change torch or leads; a TIG torch is live at open-circuit voltage, so gloves first.',
+  ...(process.value.shielded
+    ? ['Chain the cylinder, open it slowly and to one side; gas displaces air in closed spaces.']
+    : ['Self-shielded wire smokes heavily: extract, or work upwind.']),
+  ...(assembly.value?.tungsten?.type === 'WTh20'
+    ? ['Thoriated dust is mildly radioactive: grind wet or with extraction.']
+    : []),
+])
+
 const choices = computed(() =>
   workspace.setUps.map((one) => ({ id: one.id, name: one.name, note: setUpSummary(one, workspace.shelf) })),
 )
@@ -296,10 +310,9 @@ const valueOf = (event: Event): string => (event.target as HTMLInputElement | HT
         <p class="foot">
           <button class="link-button" @click="complete">Fit the small parts out from the shelf</button>
         </p>
-        <p class="label foot">
-          Advice, not approval: plate, wire package and manual decide. Unplug before you change rolls, liner
-          or leads.
-        </p>
+        <ul class="label foot">
+          <li v-for="says in cautions" :key="says">{{ says }}</li>
+        </ul>
       </div>
       <div class="sheet beside">
         <OfferPanel
