@@ -16,6 +16,8 @@ export interface ChangedSetUp {
 /**
  * Small parts that no longer go with the rest are replaced from the shelf. What was wrong before, and what the
  * change itself names, is left alone.
+ * @param which `all` where the change leaves little as it was, such as another process: then source, gun, wire and gas
+ *   follow too, and what was wrong is mended
  */
 export function changeSetUp(
   shop: Shop,
@@ -23,13 +25,15 @@ export function changeSetUp(
   setUp: SetUp,
   change: Partial<SetUp>,
   demands: Demands | null = null,
+  which: 'small' | 'all' = 'small',
 ): ChangedSetUp {
   const before = assemblyOf(shop, setUp, chosenOf(setUp, shelf), demands)
   const next = { ...setUp, ...change }
   const leave = SLOTS.filter(
-    (slot) => SLOT_KEYS[slot] in change || worstOf(judgeSlot(slot, before)) === 'short',
+    (slot) =>
+      SLOT_KEYS[slot] in change || (which === 'small' && worstOf(judgeSlot(slot, before)) === 'short'),
   )
-  const fitted = fitOut(assemblyOf(shop, next, chosenOf(next, shelf), demands), shelf, 'small', leave)
+  const fitted = fitOut(assemblyOf(shop, next, chosenOf(next, shelf), demands), shelf, which, leave)
   return {
     setUp: { ...next, ...fitted.change },
     along: fitted.changed.filter((slot) => fitted.assembly[slot] !== null),

@@ -210,6 +210,17 @@ describe('the demo shop', () => {
     expect(followersOf('wire', wire('er70s6-035'), bay, demo)).toBeNull()
   })
 
+  it('another process takes source, torch, gas and all along', () => {
+    const setUp = demo.setUps.find(({ id }) => id === 'bay-2-wire')
+    if (!setUp) throw new Error('the demo has no bay-2-wire')
+    const change = { process: 'gtaw-ac', polarity: 'ac' } as const
+    const { setUp: next } = changeSetUp(demo.shop, demo, setUp, change, null, 'all')
+    const assembly = assemblyOf(demo.shop, next, chosenOf(next, demo), null)
+    expect(missingSlots(assembly)).toEqual([])
+    expect(shortOf(assembly)).toEqual([])
+    expect(next).toMatchObject({ powerSourceId: 'sedge-200', rollId: null, tipId: null })
+  })
+
   it('an engine-driven set hangs on no circuit and wants a feeder', () => {
     const yard = {
       ...assemblyFor('yard-cored'),

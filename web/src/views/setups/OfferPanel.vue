@@ -27,6 +27,7 @@ const emit = defineEmits<{ choose: [id: string | null]; close: [] }>()
 const workspace = useWorkspace()
 const search = ref('')
 const field = ref<HTMLInputElement | null>(null)
+const list = ref<HTMLElement | null>(null)
 watch(
   () => place,
   async () => {
@@ -70,6 +71,13 @@ function follows({ item, verdict }: Offer): string {
   known.value.set(item.id, made)
   return made
 }
+/** Arrow keys go from choice to choice, and from the first back to the search. */
+function walk(by: number): void {
+  const rows = [...(list.value?.querySelectorAll<HTMLElement>('[data-offer]') ?? [])]
+  const next = rows.findIndex((row) => row === document.activeElement) + by
+  if (next < 0) field.value?.focus()
+  else rows[Math.min(next, rows.length - 1)]?.focus()
+}
 const fitting = computed(() => offers.value.filter(({ verdict }) => verdict !== 'short').length)
 const here = computed(() => assembly[place]?.id ?? null)
 function stock(offer: Offer): string {
@@ -95,6 +103,7 @@ function stock(offer: Offer): string {
         type="search"
         :placeholder="`Search ${offers.length} on the shelf`"
         @keydown.esc="emit('close')"
+        @keydown.down.prevent="walk(1)"
       />
     </label>
     <p v-if="shown.length === 0" class="quiet">
@@ -104,7 +113,14 @@ function stock(offer: Offer): string {
           : 'Nothing is called that.'
       }}
     </p>
-    <div class="list" role="list">
+    <div
+      ref="list"
+      class="list"
+      role="list"
+      @keydown.down.prevent="walk(1)"
+      @keydown.up.prevent="walk(-1)"
+      @keydown.esc="emit('close')"
+    >
       <VVirtualScroll :items="[...shown]" :item-height="ROW" height="100%">
         <template #default="{ item: offer }">
           <div role="listitem">

@@ -156,9 +156,9 @@ function rename(text: string): void {
   }
   change({ name: text.trim() }, 'name')
 }
-/** Another process has another usual polarity. */
+/** Another process has another usual polarity, and what cannot do it makes room for what can. */
 function setProcess(processId: ProcessId): void {
-  change({ process: processId, polarity: PROCESSES[processId].polarity }, 'process')
+  change({ process: processId, polarity: PROCESSES[processId].polarity }, 'process', 'all')
 }
 const valueOf = (event: Event): string => (event.target as HTMLInputElement | HTMLSelectElement).value
 </script>

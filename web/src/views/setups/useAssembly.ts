@@ -111,11 +111,11 @@ export function useAssembly(setUp: Ref<SetUp | null>) {
     })
   })
 
-  function change(part: Partial<SetUp>, what: string): void {
+  function change(part: Partial<SetUp>, what: string, which: 'small' | 'all' = 'small'): void {
     const now = setUp.value
     const { shop, shelf } = workspace
     if (!now || !shop) return
-    const { setUp: next, along } = changeSetUp(shop, shelf, now, part, demands.value)
+    const { setUp: next, along } = changeSetUp(shop, shelf, now, part, demands.value, which)
     workspace.edit('set-ups', now.id, next, `${what} of ${now.name}`)
     notice.tellChangedAlong(along, next.process)
   }
