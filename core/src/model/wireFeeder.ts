@@ -4,7 +4,7 @@ import { amountSchema, diameterMmSchema, idSchema, nameSchema } from './fields.t
 import { holdingShape } from './holding.ts'
 import { inOrder } from './ordered.ts'
 
-/** How a gun or a torch is plugged in: by construction, no maker's name. */
+/** How a gun or a torch is plugged in: by construction, no maker's name (EN 50078, IEC 60974-12; from memory). */
 export const CONNECTORS = [
   'central',
   'pin-large',
@@ -16,12 +16,12 @@ export const CONNECTORS = [
 ] as const
 export type Connector = (typeof CONNECTORS)[number]
 export const CONNECTOR_WORDS: Readonly<Record<Connector, string>> = {
-  central: 'central connector, EN 50078',
+  central: 'central connector',
   'pin-large': 'push-in pin, large',
   'pin-small': 'push-in pin, small',
   fixed: 'wired into the machine',
-  'twist-25': 'twist-lock 10–25 mm², IEC 60974-12',
-  'twist-50': 'twist-lock 35–50 mm², IEC 60974-12',
+  'twist-25': 'twist-lock, 10–25 mm²',
+  'twist-50': 'twist-lock, 35–50 mm²',
   stud: 'bolted stud',
 }
 

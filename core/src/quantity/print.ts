@@ -6,6 +6,10 @@ import type { UnitSystem } from './units.ts'
 const FRACTION_TOLERANCE_IN = 1e-6
 const FINEST_DENOMINATOR = 64
 
+/** From ten feet on, whole feet are called feet. */
+const LONG_IN = 120
+const FOOT_IN = 12
+
 /** `0.25` → `1/4`, `1.5` → `1-1/2`; null where it is no such fraction. */
 export function asFraction(inches: number): string | null {
   const sixtyFourths = Math.round(inches * FINEST_DENOMINATOR)
@@ -44,6 +48,10 @@ export function printQuantity(kind: QuantityKind, value: number, system: UnitSys
   const { bare, decimals, fractions } = KINDS[kind]
   const unit = bare[system]
   const amount = value / unit.worth
+  if (kind === 'length' && system === 'imperial' && amount >= LONG_IN) {
+    const feet = Math.round(amount / FOOT_IN)
+    if (Math.abs(amount / FOOT_IN - feet) < FRACTION_TOLERANCE_IN) return `${feet} ft`
+  }
   if (fractions && system === 'imperial' && kind !== 'diameter') {
     const fraction = asFraction(amount)
     if (fraction !== null) return `${fraction} ${unit.name}`

@@ -88,6 +88,7 @@ function toggle(choice: string, numeric: boolean): void {
       :placeholder="spec.optional"
       :aria-invalid="wrong !== null"
       :aria-describedby="wrong ? `${id}-says` : undefined"
+      :list="spec.suggests ? `${id}-list` : undefined"
       @input="onText"
     />
     <select
@@ -105,6 +106,9 @@ function toggle(choice: string, numeric: boolean): void {
       <option v-if="spec.optional !== undefined" value="">{{ spec.optional }}</option>
       <option v-for="[choice, words] in spec.choices" :key="choice" :value="choice">{{ words }}</option>
     </select>
+    <datalist v-if="spec.kind === 'text' && spec.suggests" :id="`${id}-list`">
+      <option v-for="one in spec.suggests" :key="one" :value="one" />
+    </datalist>
     <p v-if="wrong" :id="`${id}-says`" class="bubble problem" role="alert">{{ wrong }}</p>
   </div>
 </template>

@@ -116,6 +116,9 @@ function copy(): void {
     </template>
     <template v-else>
       <RecordForm :groups="groups" :draft="draft" :problem-at="problemAt" @change="change" />
+      <p v-if="path === 'circuits'" class="label">
+        What stands on breaker and cable decides; wiring is for a licensed electrician under the local code.
+      </p>
       <GunRatings
         v-if="path === 'guns'"
         :draft="draft"

@@ -19,6 +19,7 @@ export const BLANK_SUPPLY = {
 export const BLANK_PROCESS = { family: 'gmaw', outputs: ['dc'], pulse: false, supplies: [BLANK_SUPPLY] }
 
 const BLANKS: Readonly<Record<Exclude<EquipmentPath, 'parts'>, Draft>> = {
+  circuits: { voltageV: null, phases: 1, breakerA: null, conductorSize: '', lengthMm: null },
   'power-sources': {
     ...HOLDING,
     processes: [BLANK_PROCESS],

@@ -1,5 +1,5 @@
 /** The fields of each kind of record, in the order in which they are read off the thing. A kind is a list; the form draws it. */
-import { PART_WORDS, type PartKind, type QuantityKind } from '@brannik/core'
+import { PART_WORDS, type PartKind, type QuantityKind, ruleBookOf } from '@brannik/core'
 import {
   type Choice,
   choicesOf,
@@ -23,7 +23,7 @@ interface Common {
 }
 export type FieldSpec = Common &
   (
-    | { readonly kind: 'text' }
+    | { readonly kind: 'text'; readonly suggests?: readonly string[] }
     | { readonly kind: 'quantity'; readonly quantity: QuantityKind }
     | {
         readonly kind: 'number'
@@ -219,6 +219,24 @@ const PART_FIELDS: Readonly<Record<PartKind, readonly FieldSpec[]>> = {
 }
 
 const FORMS: Readonly<Record<string, readonly FieldGroup[]>> = {
+  circuits: [
+    {
+      title: 'What it is',
+      fields: [
+        text('name', 'Name'),
+        number('voltageV', 'Voltage', 'V', [12, 1000]),
+        choice('phases', 'Phases', { 1: 'single-phase', 3: 'three-phase' }),
+        number('breakerA', 'Breaker', 'A', [0.1, 3000]),
+        {
+          kind: 'text',
+          path: ['conductorSize'],
+          label: 'Cable, as printed on it',
+          suggests: ruleBookOf({ ruleBook: 'north-american' }).conductorSizes,
+        },
+        quantity('lengthMm', 'Length', 'length'),
+      ],
+    },
+  ],
   feeders: [WHAT, { title: 'Feeds', fields: feederFields('') }],
   guns: [
     WHAT,

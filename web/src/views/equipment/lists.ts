@@ -26,6 +26,7 @@ export const TABS: readonly ListTab[] = [
   { path: 'wires', title: 'Wire and rod', noun: 'wire or rod' },
   { path: 'gases', title: 'Gas', noun: 'gas' },
   { path: 'tungstens', title: 'Tungsten', noun: 'tungsten' },
+  { path: 'circuits', title: 'Circuits', noun: 'circuit' },
 ]
 export const PART_CHOICES: readonly (readonly [PartKind, string])[] = PART_KINDS.map(
   (kind) => [kind, PART_WORDS[kind]] as const,
@@ -90,6 +91,7 @@ const PATH_SLOTS: Readonly<Record<EquipmentPath, readonly Slot[]>> = {
   wires: ['wire'],
   gases: ['gas'],
   tungstens: ['tungsten'],
+  circuits: ['circuit'],
 }
 
 /** Set-ups that have this thing in one of their places. */

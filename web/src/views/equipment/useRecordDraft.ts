@@ -3,20 +3,27 @@ import {
   CATALOGUE_KEYS,
   CATALOGUE_LISTS,
   type CatalogueList,
+  circuitSchema,
   type FieldProblem,
   readDocument,
 } from '@brannik/core'
+import type { z } from 'zod'
 import { computed, type Ref, shallowRef, watch } from 'vue'
 import { useUnfinished } from '../../stores/unfinished.ts'
 import { type Path, useWorkspace } from '../../stores/workspace.ts'
 
 export type Draft = Readonly<Record<string, unknown>>
-export type EquipmentPath = (typeof CATALOGUE_LISTS)[CatalogueList]['path']
+/** What the screen lists: all of a catalogue, and the circuits, which are the building's and in no catalogue. */
+export type EquipmentPath = (typeof CATALOGUE_LISTS)[CatalogueList]['path'] | 'circuits'
 
-export const listOf = (path: EquipmentPath): CatalogueList => {
-  const found = CATALOGUE_KEYS.find((key) => CATALOGUE_LISTS[key].path === path)
-  if (!found) throw new Error(`no list at ${path}`)
-  return found
+const SCHEMAS = new Map<EquipmentPath, z.ZodType<unknown>>([
+  ...CATALOGUE_KEYS.map((key) => [CATALOGUE_LISTS[key].path, CATALOGUE_LISTS[key].schema] as const),
+  ['circuits', circuitSchema],
+])
+const schemaOf = (path: EquipmentPath): z.ZodType<unknown> => {
+  const schema = SCHEMAS.get(path)
+  if (!schema) throw new Error(`no list at ${path}`)
+  return schema
 }
 
 type Step = string | number
@@ -69,7 +76,7 @@ export function useRecordDraft(path: Ref<EquipmentPath>, id: Ref<string>) {
     { immediate: true, flush: 'sync' },
   )
 
-  const schema = computed(() => CATALOGUE_LISTS[listOf(path.value)].schema)
+  const schema = computed(() => schemaOf(path.value))
   const problems = computed<readonly FieldProblem[]>(() => {
     if (!draft.value) return []
     const read = readDocument<unknown>(schema.value, draft.value)

@@ -140,6 +140,7 @@ function tungstenSummary(tungsten: Tungsten): string {
 }
 
 export interface RecordOfPath {
+  circuits: Circuit
   'power-sources': PowerSource
   feeders: Feeder
   guns: Gun
@@ -149,8 +150,9 @@ export interface RecordOfPath {
   tungstens: Tungsten
 }
 
-/** Where what stands in a place of a set-up is listed; a circuit is no equipment. */
-export const SLOT_PATHS: Readonly<Record<Exclude<Slot, 'circuit'>, keyof RecordOfPath>> = {
+/** Where what stands in a place of a set-up is listed. */
+export const SLOT_PATHS: Readonly<Record<Slot, keyof RecordOfPath>> = {
+  circuit: 'circuits',
   powerSource: 'power-sources',
   feeder: 'feeders',
   gun: 'guns',
@@ -187,6 +189,8 @@ export function summaryOf<P extends keyof RecordOfPath>(
       return wireSummary(record as Wire)
     case 'gases':
       return (record as Gas).designation
+    case 'circuits':
+      return circuitSummary(record as Circuit)
     default:
       return tungstenSummary(record as Tungsten)
   }
@@ -222,6 +226,7 @@ const stockOf = (
 const priceOf = (path: keyof RecordOfPath, record: RecordOfPath[keyof RecordOfPath]): number | null => {
   if (path === 'wires') return (record as Wire).packagePrice
   if (path === 'gases') return (record as Gas).refillPrice
+  if (path === 'circuits') return null
   return (record as PowerSource | Gun | Feeder | Part | Tungsten).price
 }
 
@@ -234,13 +239,13 @@ export function holdingOf(
   const isCandidate = 'held' in record && record.held === 'candidate'
   const price = priceOf(path, record)
   if (isCandidate) return { isHere: false, words: 'to buy', price }
-  if (!stock) return { isHere: true, words: 'in the shop', price }
+  if (!stock) return { isHere: true, words: path === 'circuits' ? '' : 'in the shop', price }
   return stock.left === 0
     ? { isHere: false, words: 'used up', price }
     : { isHere: true, words: stock.words, price }
 }
 
-export const circuitSummary = (circuit: Circuit): string =>
+const circuitSummary = (circuit: Circuit): string =>
   `${circuit.voltageV} V${circuit.phases === 3 ? ' three-phase' : ''}, breaker ${circuit.breakerA} A, ${circuit.conductorSize}`
 
 export function setUpSummary(setUp: SetUp, shelf: Shelf): string {

@@ -12,7 +12,7 @@ import {
 import { computed, nextTick, ref, watch } from 'vue'
 import VerdictMark from '../../components/VerdictMark.vue'
 import { useWorkspace } from '../../stores/workspace.ts'
-import { circuitSummary, holdingOf, SLOT_PATHS, summaryOf } from '../equipment/words.ts'
+import { holdingOf, SLOT_PATHS, summaryOf } from '../equipment/words.ts'
 
 /** What the shelf offers for one place: what fits first; what does not is greyed, with the reason. */
 const { assembly, place, shelf, optional } = defineProps<{
@@ -41,10 +41,7 @@ watch(
 const ROW = 58
 const words = computed(() => slotWords(place, assembly.process))
 const offers = computed(() => offersFor(place, assembly, shelf))
-const summary = ({ item }: Offer): string =>
-  place === 'circuit'
-    ? circuitSummary(item as never)
-    : summaryOf(SLOT_PATHS[place], item as never, workspace.system)
+const summary = ({ item }: Offer): string => summaryOf(SLOT_PATHS[place], item as never, workspace.system)
 const shown = computed(() => {
   const wanted = search.value
     .toLowerCase()
@@ -81,7 +78,6 @@ function walk(by: number): void {
 const fitting = computed(() => offers.value.filter(({ verdict }) => verdict !== 'short').length)
 const here = computed(() => assembly[place]?.id ?? null)
 function stock(offer: Offer): string {
-  if (place === 'circuit') return ''
   const { words: held, price, isHere } = holdingOf(SLOT_PATHS[place], offer.item as never, workspace.system)
   return !isHere && price !== null ? `${held}, ${printNumber(price)} ${workspace.shop?.currency ?? ''}` : held
 }

@@ -501,6 +501,10 @@ header {
   header {
     flex-wrap: wrap;
   }
+  .headline {
+    flex-basis: 100%;
+    order: 5;
+  }
   .headline > span:nth-child(2) {
     white-space: normal;
   }

@@ -41,7 +41,6 @@ export interface Place {
 
 /** A candidate, or a thing of which nothing is left. */
 function toBuyOf<S extends Slot>(slot: S, item: SlotItems[S]): Place['toBuy'] {
-  if (slot === 'circuit') return null
   const { isHere, price } = holdingOf(SLOT_PATHS[slot], item as never, 'metric')
   return isHere ? null : { price }
 }
