@@ -112,6 +112,20 @@ describe('in', () => {
     expect(await countOf('wires')).toBe(before + 2000)
   })
 
+  it('answers nonsense with what is wrong with it', async () => {
+    for (const body of [
+      [],
+      'x',
+      { catalogue: null },
+      { catalogue: { wires: {} }, versions: 3 },
+      { catalogue: EMPTY, versions: { 'gases/argon': 1.5 } },
+    ]) {
+      const answer = await server.call('POST', '/api/catalogue', JSON.stringify(body))
+      expect([400, 422]).toContain(answer.status)
+      expect(answer.body.detail).not.toBe('')
+    }
+  })
+
   it('has a collection for each of its lists', async () => {
     for (const key of CATALOGUE_KEYS) {
       expect((await server.call('GET', `/api/${CATALOGUE_LISTS[key].path}`)).status).toBe(200)

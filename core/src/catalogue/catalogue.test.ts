@@ -200,3 +200,44 @@ describe('the JSON catalogue', () => {
     expect(read.ok ? '' : read.message).toMatch(message)
   })
 })
+
+describe('whatever a file holds', () => {
+  it('is read without a fault: every row is a record or says what is wrong with it', () => {
+    const cell = fc.oneof(
+      fc.string({ maxLength: 12 }),
+      fc.constantFrom('yes', 'no', '0.9', '1e9', '-1', 'owned', 'gmaw', '200 A 25 %', '240', 'dc ac'),
+    )
+    fc.assert(
+      fc.property(
+        fc.constantFrom(...SHEETS),
+        fc.array(fc.array(cell, { maxLength: 50 }), { maxLength: 6 }),
+        fc.boolean(),
+        (sheet, rows, named) => {
+          const [headings = []] = printSheet(sheet, [])
+          const { items } = readSheet(sheet, named ? headings : (rows[0] ?? []), rows)
+          for (const { record, problems } of items) expect(record === null).toBe(problems.length > 0)
+        },
+      ),
+      { numRuns: 300 },
+    )
+  })
+
+  it('is read as JSON without a fault', () => {
+    fc.assert(
+      fc.property(fc.jsonValue(), fc.jsonValue(), (whole, list) => {
+        expect(typeof readCatalogue(whole).ok).toBe('boolean')
+        const read = readCatalogue({
+          format: 'brannik-catalogue',
+          version: 1,
+          wires: [list],
+          parts: [list],
+          powerSources: [list],
+        })
+        expect(
+          read.ok && read.items.every(({ record, problems }) => (record === null) === problems.length > 0),
+        ).toBe(true)
+      }),
+      { numRuns: 200 },
+    )
+  })
+})
