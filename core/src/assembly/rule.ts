@@ -37,7 +37,11 @@ export interface Rule {
 
 const PRACTICE = commonPractice()
 
-type Rest = Partial<Pick<Judgement, 'steps' | 'mends'>>
+interface Rest {
+  readonly steps?: Judgement['steps']
+  /** With figures to print, what makes them. */
+  readonly mends?: readonly Mend[] | (() => readonly Mend[]) | undefined
+}
 
 const NOTHING: Rest = {}
 /** A sentence, or what makes it. */
@@ -49,7 +53,7 @@ class Judged implements Judgement {
   readonly verdict: Verdict
   readonly source: Source
   readonly steps: Judgement['steps']
-  readonly mends: Judgement['mends']
+  readonly #mends: Rest['mends']
   readonly #said: Said
 
   constructor(verdict: Verdict, said: Said, source: Source, { steps, mends }: Rest) {
@@ -57,7 +61,11 @@ class Judged implements Judgement {
     this.#said = said
     this.source = source
     this.steps = steps
-    this.mends = mends
+    this.#mends = mends
+  }
+
+  get mends(): readonly Mend[] | undefined {
+    return typeof this.#mends === 'function' ? this.#mends() : this.#mends
   }
 
   get says(): string {
@@ -72,6 +80,10 @@ export const tight = (says: Said, source: Source = PRACTICE, rest: Rest = NOTHIN
   judged('tight', says, source, rest)
 export const short = (says: Said, source: Source = PRACTICE, rest: Rest = NOTHING): Judgement =>
   judged('short', says, source, rest)
+/** What would mend it, in words; the screen looks for it on the shelf. */
+export const wants = (says: Said): Rest => ({
+  mends: () => [{ says: typeof says === 'string' ? says : says() }],
+})
 export const notKnown = (missing: string): Judgement => ({
   verdict: 'unknown',
   says: `Not known: ${missing}`,

@@ -77,9 +77,11 @@ function labelY({ top, bottom }: Bar): number {
     ? wantedY.value + 22
     : inside
 }
-/** In the gap's middle; above the line where the gap has no room for it. */
-const gapLabelY = ({ from, to }: { from: number; to: number }): number =>
-  Math.abs(to - from) > 24 ? (from + to) / 2 + 5 : Math.min(from, to) - 6
+/** In the gap's middle; where it has no room there, beyond the line of what is wanted, away from the bar. */
+const gapLabelY = ({ from, to }: { from: number; to: number }): number => {
+  if (Math.abs(to - from) > 24) return (from + to) / 2 + 5
+  return to < from ? from + 16 : from - 6
+}
 
 const isFirst = (link: ChainLink): boolean => chain.first === link.id
 const valueWords = ({ highA, lowA, missing }: ChainLink): string =>

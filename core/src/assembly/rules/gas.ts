@@ -6,7 +6,7 @@ import { gasOf } from '../../reference/classification.ts'
 import { flowOf } from '../../trade/gasFlow.ts'
 import { gasGravity, nearestScale, SCALE_WORDS, scaleFactor } from '../../trade/flowMeter.ts'
 import { metalsOf } from '../assembly.ts'
-import { fits, type Judge, notKnown, print, type Rule, short, tight } from '../rule.ts'
+import { fits, type Judge, notKnown, print, type Rule, short, tight, wants } from '../rule.ts'
 
 const PURE_PCT = 99.9
 /** Above this share of CO₂ a steel wire never goes over to spray. */
@@ -28,7 +28,7 @@ const gasForProcess: Judge = ({ gas, process }) => {
   if (process.family !== 'gtaw') return null
   return inert(gas)
     ? fits(() => `${gas.name} is inert`, ISO_14175)
-    : short(() => `TIG wants pure argon: ${gas.name} burns the tungsten`, ISO_14175)
+    : short(() => `TIG wants pure argon: ${gas.name} burns the tungsten`, ISO_14175, wants('Argon, I1'))
 }
 
 const gasForMetal: Judge = (assembly) => {
@@ -37,12 +37,13 @@ const gasForMetal: Judge = (assembly) => {
   const metals = metalsOf(assembly)
   if (metals.length === 0) return null
   if (metals.includes('aluminium') && !inert(gas)) {
-    return short(() => `Aluminium wants pure argon: ${gas.name} oxidises it`, ISO_14175)
+    return short(() => `Aluminium wants pure argon: ${gas.name} oxidises it`, ISO_14175, wants('Argon, I1'))
   }
   if (metals.includes('carbon-steel') && gas.co2Pct + gas.oxygenPct < 1) {
     return short(
       () => `Steel wire wanders in inert gas: use an argon mix or CO₂ instead of ${gas.name}`,
       ISO_14175,
+      wants('75/25 or 80/20 Ar/CO₂, M21, or CO₂, C1'),
     )
   }
   if (metals.includes('stainless') && gas.co2Pct > STAINLESS_MOST_CO2_PCT) {
@@ -50,6 +51,9 @@ const gasForMetal: Judge = (assembly) => {
       () =>
         `${gas.name} takes the corrosion resistance out of stainless: CO₂ of ${STAINLESS_MOST_CO2_PCT} % at most`,
       ISO_14175,
+      wants(
+        process.id === 'gmaw-spray' ? '98/2 Ar/CO₂, M12, or Ar/O₂, M13' : 'A helium mix with little CO₂, M12',
+      ),
     )
   }
   return fits(() => `${gas.name} suits the metal`, ISO_14175)
@@ -59,7 +63,11 @@ const gasForSpray: Judge = (assembly) => {
   const { gas, process } = assembly
   if (!gas || process.id !== 'gmaw-spray' || !metalsOf(assembly).includes('carbon-steel')) return null
   return gas.co2Pct > SPRAY_MOST_CO2_PCT
-    ? short(() => `With ${printNumber(gas.co2Pct)} % CO₂ steel never sprays: use at least 80 % argon`)
+    ? short(
+        () => `With ${printNumber(gas.co2Pct)} % CO₂ steel never sprays: use at least 80 % argon`,
+        undefined,
+        wants('90/10 Ar/CO₂, M20, or another mix of at least 80 % argon'),
+      )
     : fits(() => `${printNumber(gas.co2Pct)} % CO₂ lets steel spray`)
 }
 
@@ -78,7 +86,7 @@ const gasOfWire: Judge = ({ gas, wire, process }) => {
   const right = said.value === 'co2' ? isCo2 : said.value === 'mixed' ? isMixed : isCo2 || isMixed
   return right
     ? fits(() => `${wire.name} is made for ${words}`, said.source)
-    : short(() => `${wire.name} is made for ${words}, not ${gas.name}`, said.source)
+    : short(() => `${wire.name} is made for ${words}, not ${gas.name}`, said.source, wants(words))
 }
 
 const FITTING_WORDS = { inert: 'argon and its mixes', co2: 'CO₂' } as const

@@ -1,8 +1,8 @@
 /** Tips, nozzles, collets, cups and caps screw into guns and torches of their own class only. */
-import type { Gun } from '../../model/equipment.ts'
+import { type Gun, PART_WORDS } from '../../model/equipment.ts'
 import { dataPlate } from '../../model/source.ts'
 import type { Assembly } from '../assembly.ts'
-import { fits, type Judge, type Judgement, notKnown, type Rule, short } from '../rule.ts'
+import { fits, type Judge, type Judgement, notKnown, type Rule, short, wants } from '../rule.ts'
 
 type ClassedSlot = 'tip' | 'nozzle' | 'collet' | 'colletBody' | 'cup' | 'backCap'
 
@@ -14,6 +14,7 @@ function sameClass(part: NonNullable<Assembly[ClassedSlot]>, gun: Gun): Judgemen
     : short(
         () => `${part.name} is for “${part.partsClass}”; ${gun.name} takes “${gun.partsClass}”`,
         dataPlate(),
+        wants(() => `A ${PART_WORDS[part.kind]} of class “${gun.partsClass}”`),
       )
 }
 

@@ -835,12 +835,13 @@ describe('what a rule says', () => {
     })
   })
 
-  it('every rule has its source, and every broken one a sentence', () => {
+  it('every rule has its source, and every broken one a sentence and what would mend it', () => {
     for (const cases of Object.values(TABLE)) {
       for (const [, change] of cases) {
         for (const { judgement } of judgeAll(sampleAssembly(change))) {
           expect(judgement.source.text).not.toBe('')
           expect(judgement.says).toMatch(/\S+ \S+/)
+          if (judgement.verdict === 'short') expect(judgement.mends?.[0]?.says, judgement.says).toMatch(/\S/)
           if (judgement.verdict === 'unknown') expect(judgement.missing).toBeTruthy()
         }
       }

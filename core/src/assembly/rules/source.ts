@@ -4,7 +4,7 @@ import { term } from '../../model/working.ts'
 import { printNumber } from '../../quantity/printValue.ts'
 import { supplyFor } from '../../fit/supplyFor.ts'
 import { metalsOf, supplyOf } from '../assembly.ts'
-import { fits, type Judge, notKnown, print, type Rule, short, tight } from '../rule.ts'
+import { fits, type Judge, notKnown, print, type Rule, short, tight, wants } from '../rule.ts'
 
 const PLATE = dataPlate()
 
@@ -12,7 +12,13 @@ const PLATE = dataPlate()
 const ratedForProcess: Judge = ({ powerSource, process }) => {
   if (!powerSource) return null
   const own = powerSource.processes.filter(({ family }) => family === process.family)
-  if (own.length === 0) return short(() => `${powerSource.name} is not rated for ${process.name}`, PLATE)
+  if (own.length === 0) {
+    return short(
+      () => `${powerSource.name} is not rated for ${process.name}`,
+      PLATE,
+      wants(() => `A power source rated for ${process.name}`),
+    )
+  }
   const wave = process.id === 'gtaw-ac' ? 'ac' : 'dc'
   if (own.some(({ outputs }) => outputs.includes(wave))) {
     return fits(() => `${powerSource.name} is rated for ${process.name}`, PLATE)
@@ -25,7 +31,11 @@ const ratedForProcess: Judge = ({ powerSource, process }) => {
           mends: [{ says: 'An AC/DC power source; no setting mends this' }],
         },
       )
-    : short(() => `${powerSource.name} gives AC only: ${process.workshopWord} wants DC`, PLATE)
+    : short(
+        () => `${powerSource.name} gives AC only: ${process.workshopWord} wants DC`,
+        PLATE,
+        wants('A source that gives DC'),
+      )
 }
 
 /** The plate must have a column for the circuit's voltage and phases. */
@@ -35,7 +45,16 @@ const ratedForSupply: Judge = ({ circuit, powerSource, process }) => {
   if (answer.offered.length === 0) return null
   return answer.supply
     ? fits(() => `${powerSource.name} takes ${circuit.voltageV} V`, PLATE)
-    : short(answer.says, PLATE)
+    : short(
+        answer.says,
+        PLATE,
+        wants(() => {
+          const takes = answer.offered.map(
+            ({ voltageV, phases }) => `${voltageV ?? '–'} V${phases === 3 ? ' three-phase' : ''}`,
+          )
+          return `A circuit of ${takes.join(' or ')}, put in by an electrician`
+        }),
+      )
 }
 
 /** Links or a plug set for another voltage are an ordinary mistake. */
@@ -131,7 +150,7 @@ const lowCurrent: Judge = (assembly) => {
         () =>
           `The thinnest part wants ${amps(demands.leastA)}; ${powerSource.name} holds an arc from ${amps(leastA)}`,
         PLATE,
-        { steps },
+        { steps, mends: () => [{ says: `A power source that holds an arc at ${amps(demands.leastA)}` }] },
       )
     : fits(() => `The thinnest part’s ${amps(demands.leastA)} is above the ${amps(leastA)} it holds`, PLATE, {
         steps,

@@ -1,12 +1,24 @@
 /** Rules of gun and torch: kind, rating, cooling, weight, and the set of parts round the tungsten. */
+import type { Assembly, Demands } from '../assembly.ts'
 import { currentAtDutyA } from '../../duty/curve.ts'
 import { gunPoints } from '../../fit/gunPoints.ts'
 import { dataPlate, standard } from '../../model/source.ts'
 import { term } from '../../model/working.ts'
 import { printNumber } from '../../quantity/printValue.ts'
-import { tungstenCurrentRange } from '../../reference/tungstenRanges.ts'
+import { tungstenCurrentRange, tungstenDiametersFor } from '../../reference/tungstenRanges.ts'
 import { wireCurrentRange } from '../../reference/wireRanges.ts'
-import { diameter, fits, isSameSize, type Judge, notKnown, print, type Rule, short, tight } from '../rule.ts'
+import {
+  diameter,
+  fits,
+  isSameSize,
+  type Judge,
+  notKnown,
+  print,
+  type Rule,
+  short,
+  tight,
+  wants,
+} from '../rule.ts'
 
 const PLATE = dataPlate()
 const MM_PER_CUP_NUMBER = 25.4 / 16
@@ -16,7 +28,11 @@ const gunKind: Judge = ({ gun, process }) => {
   const wanted = process.feedsWire ? 'gun' : 'torch'
   return gun.kind === wanted
     ? fits(() => `A ${wanted} for ${process.workshopWord}`)
-    : short(() => `${gun.name} is a ${gun.kind}; ${process.workshopWord} wants a ${wanted}`)
+    : short(
+        () => `${gun.name} is a ${gun.kind}; ${process.workshopWord} wants a ${wanted}`,
+        undefined,
+        wants(`A ${wanted}`),
+      )
 }
 
 /** Guns carry less in argon mixes than in CO₂, torches less on AC. */
@@ -92,6 +108,8 @@ const colletSize: Judge = (assembly) => {
     : short(
         () =>
           `Collet of ${diameter(assembly, collet.tungstenMm)} does not hold a tungsten of ${diameter(assembly, tungsten.diameterMm)}`,
+        undefined,
+        wants(() => `A collet of ${diameter(assembly, tungsten.diameterMm)}`),
       )
 }
 
@@ -103,6 +121,8 @@ const colletBodySize: Judge = (assembly) => {
     : short(
         () =>
           `Collet body of ${diameter(assembly, colletBody.tungstenMm)} and tungsten of ${diameter(assembly, tungsten.diameterMm)} do not go together`,
+        undefined,
+        wants(() => `A collet body of ${diameter(assembly, tungsten.diameterMm)}`),
       )
 }
 
@@ -116,6 +136,8 @@ const cupOnBody: Judge = ({ cup, colletBody }) => {
     cup.forGasLens
       ? 'A lens cup does not go on a plain collet body'
       : 'A plain cup does not go on a gas lens',
+    undefined,
+    wants(colletBody.gasLens ? 'A cup made for a gas lens' : 'A plain cup, or a gas lens for this one'),
   )
 }
 
@@ -127,6 +149,8 @@ const backCapLength: Judge = (assembly) => {
     ? short(
         () =>
           `The back cap closes over ${length(backCap.longestMm)}; the tungsten is ${length(tungsten.lengthMm)}: cut it, or a longer cap`,
+        undefined,
+        wants(() => `A back cap that closes over ${length(tungsten.lengthMm)}`),
       )
     : fits(() => `The back cap closes over ${length(backCap.longestMm)}`)
 }
@@ -172,6 +196,14 @@ const stickOut: Judge = (assembly) => {
     : fits(() => `Stick-out of ${words(isMm)}, at most ${words(mostMm)}`, undefined, { steps })
 }
 
+/** The thinnest tungsten that runs at every current of the job. */
+function sizeFor(assembly: Assembly, wave: 'ac' | 'dcen', { leastA, mostA }: Demands): string {
+  const [size] = tungstenDiametersFor(wave, leastA, mostA)
+  return size === undefined
+    ? 'No size runs at all of its currents: weld the thin and the thick parts with two'
+    : `A tungsten of ${diameter(assembly, size)}`
+}
+
 const tungstenCurrent: Judge = (assembly) => {
   const { tungsten, process, demands } = assembly
   if (!tungsten || process.family !== 'gtaw') return null
@@ -188,9 +220,14 @@ const tungstenCurrent: Judge = (assembly) => {
     return short(
       () => `${runs}; the job goes down to ${printNumber(demands.leastA, 3)} A, where its arc wanders`,
       source,
+      wants(() => sizeFor(assembly, wave, demands)),
     )
   return demands.mostA > maxA
-    ? short(() => `${runs}; the job goes up to ${printNumber(demands.mostA, 3)} A, which melts it`, source)
+    ? short(
+        () => `${runs}; the job goes up to ${printNumber(demands.mostA, 3)} A, which melts it`,
+        source,
+        wants(() => sizeFor(assembly, wave, demands)),
+      )
     : fits(runs, source)
 }
 
@@ -200,7 +237,11 @@ const tungstenType: Judge = ({ tungsten, process }) => {
   const source = standard('ISO 6848, types of electrode; use by AWS A5.12 annex', true)
   const isAc = process.id === 'gtaw-ac'
   if (!isAc && tungsten.type === 'WP')
-    return short('Pure tungsten holds no point on DC: its arc wanders', source)
+    return short(
+      'Pure tungsten holds no point on DC: its arc wanders',
+      source,
+      wants('A lanthanated or ceriated tungsten'),
+    )
   if (!isAc && tungsten.type === 'WZr8')
     return tight(
       'Zirconiated tungsten is made for AC; on DC a lanthanated or ceriated one starts better',

@@ -7,9 +7,16 @@ import { wireCurrentRange } from '../../reference/wireRanges.ts'
 import { supplyWords } from '../../fit/supplyFor.ts'
 import { feedAtCurrent, wireFeedSpeed } from '../../trade/burnOff.ts'
 import { FEED_SLOTS, feedMaxOf, feedPathOf, supplyOf } from '../assembly.ts'
-import { fits, type Judge, type Judgement, notKnown, print, type Rule, short, tight } from '../rule.ts'
+import { fits, type Judge, type Judgement, notKnown, print, type Rule, short, tight, wants } from '../rule.ts'
 
 const FLAT_POSITIONS = ['flat', 'horizontal']
+
+const FORM_WORDS = {
+  solid: 'solid wire on a spool',
+  rod: 'rod',
+  'cored-gas-shielded': 'gas-shielded cored wire',
+  'cored-self-shielded': 'self-shielded cored wire',
+} as const
 
 const wireForm: Judge = ({ wire, process }) => {
   if (!wire) return null
@@ -23,7 +30,11 @@ const wireForm: Judge = ({ wire, process }) => {
           : 'cored-self-shielded'
   return wire.form === wanted
     ? fits(() => `${wire.name} is a filler for ${process.workshopWord}`)
-    : short(() => `${wire.name} is not a filler for ${process.workshopWord}`)
+    : short(
+        () => `${wire.name} is not a filler for ${process.workshopWord}`,
+        undefined,
+        wants(`A ${FORM_WORDS[wanted]}`),
+      )
 }
 
 /** Some cored wires are for flat and horizontal only. */
@@ -111,13 +122,24 @@ function ofPair(
   names: string,
   advice: NonNullable<Parameters<Judge>[0]['demands']>['pairs'][number]['advice'],
 ): Judgement {
-  if (advice.weldable === 'no') return short(() => `${names}: ${advice.says}`)
+  if (advice.weldable === 'no') {
+    return short(
+      () => `${names}: ${advice.says}`,
+      undefined,
+      wants('Bolt, rivet or bond it, or another metal'),
+    )
+  }
   const named = (one: { classification: string }) => isClassification(classification, one.classification)
   const excluded = advice.excluded.find(named)
-  if (excluded) return short(() => `${wireName} is not for ${names}: ${excluded.reason}`, excluded.source)
+  const fillers = advice.fillers
+    .slice(0, 3)
+    .map((one) => one.classification)
+    .join(', ')
+  const usual = wants(() => (fillers === '' ? 'The filler of the procedure' : `One of ${fillers}`))
+  if (excluded)
+    return short(() => `${wireName} is not for ${names}: ${excluded.reason}`, excluded.source, usual)
   if (advice.fillers.length > 0 && !advice.fillers.some(named)) {
-    const usual = advice.fillers.slice(0, 3).map((one) => one.classification)
-    return short(() => `${wireName} is not for ${names}: usual are ${usual.join(', ')}`)
+    return short(() => `${wireName} is not for ${names}: usual are ${fillers}`, undefined, usual)
   }
   return advice.weldable === 'needs-procedure'
     ? tight(() => `${names} needs a procedure. ${advice.says}`)

@@ -77,7 +77,7 @@ function changeThickness(value: number | null): void {
 </script>
 
 <template>
-  <div class="inputs">
+  <div class="inputs" :class="process.family">
     <fieldset class="group job">
       <legend class="visually-hidden">The joint</legend>
       <QuantityField
@@ -198,6 +198,9 @@ function changeThickness(value: number | null): void {
   gap: 8px 16px;
   grid-template-columns: minmax(0, 21fr) minmax(0, 26fr);
 }
+.inputs.gtaw {
+  grid-template-columns: minmax(0, 19fr) minmax(0, 28fr);
+}
 .group {
   border: 0;
   display: grid;
@@ -215,10 +218,11 @@ function changeThickness(value: number | null): void {
   grid-template-columns: minmax(0, 1.5fr) minmax(0, 1.2fr);
 }
 .set-up.gtaw {
-  grid-template-columns: 1.35fr 1.1fr 0.8fr 1.05fr 0.8fr;
+  grid-template-columns: 1.2fr 1.15fr 0.85fr 1.15fr 0.75fr;
 }
 @media (max-width: 1100px) {
-  .inputs {
+  .inputs,
+  .inputs.gtaw {
     grid-template-columns: 1fr;
   }
 }
