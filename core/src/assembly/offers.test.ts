@@ -70,7 +70,8 @@ describe('for any shelf', () => {
       }),
       { numRuns: 300 },
     )
-    expect(whole).toBeGreaterThan(5)
+    // Some sixty of three hundred are: the rest lack a part somewhere.
+    expect(whole).toBeGreaterThan(20)
   })
 
   it('swapping in one that is greyed yields exactly its stated reasons', () => {

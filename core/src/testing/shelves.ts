@@ -171,33 +171,75 @@ const DRAWER: readonly Part[] = [
   samplePart('flow-meter', { scales: ['argon', 'co2'], fittings: ['inert', 'co2'] }),
 ]
 
-/** Each thing by its place in the list. */
-const numbered = <T extends { readonly id: string; readonly name: string }>(
+/** One of each that goes together with the drawer, so that most set-ups can be made whole; the random ones come on top. */
+const BASICS: Omit<Shelf, 'parts' | 'feeders'> = {
+  circuits: [
+    {
+      id: 'c',
+      name: 'Circuit',
+      voltageV: 240,
+      phases: 1,
+      breakerA: 50,
+      conductorSize: '6 AWG',
+      lengthMm: 9000,
+    },
+  ],
+  powerSources: [
+    samplePowerSource({
+      processes: (['gmaw', 'fcaw', 'gtaw'] as const).map((family) => ({
+        family,
+        outputs: family === 'gtaw' ? ['dc', 'ac'] : ['dc'],
+        pulse: false,
+        supplies: [sampleSupply({ voltageV: 240 })],
+      })),
+      feeder: sampleFeeder(),
+      start: ['lift'],
+      torchConnector: 'central',
+      gasValve: true,
+      polarityChange: 'leads',
+    }),
+  ],
+  guns: [sampleGun(), sampleGun({ kind: 'torch', connector: 'central' })],
+  wires: [
+    sampleWire(),
+    sampleWire({ form: 'rod', spoolMm: null }),
+    sampleWire({ form: 'cored-self-shielded', classification: 'E71T-11', polarity: 'dcen' }),
+    sampleWire({ form: 'cored-gas-shielded', classification: 'E71T-1C/M' }),
+  ],
+  gases: [sampleGas({ argonPct: 90, co2Pct: 10 }), sampleGas(), sampleGas({ argonPct: 100, co2Pct: 0 })],
+  tungstens: [sampleTungsten()],
+}
+
+const withBasics = <T extends { readonly id: string; readonly name: string }>(
+  basics: readonly T[],
   one: fc.Arbitrary<T>,
   most: number,
 ): fc.Arbitrary<T[]> =>
   fc
-    .array(one, { minLength: 1, maxLength: most })
+    .array(one, { maxLength: most })
     .map((list) =>
-      list.map((item, index) => ({ ...item, id: `${item.id}-${index}`, name: `${item.name} ${index}` })),
+      [...list, ...basics].map((item, index) => ({
+        ...item,
+        id: `${item.id}-${index}`,
+        name: `${item.name} ${index}`,
+      })),
     )
 
+const ownFeeder = feeder.map((own): Feeder => ({
+  id: 'f',
+  name: 'Feeder',
+  held: 'owned',
+  price: null,
+  ...own,
+}))
+
 export const shelves: fc.Arbitrary<Shelf> = fc.record({
-  circuits: numbered(circuit, 3),
-  powerSources: numbered(powerSource, 6),
-  feeders: numbered(
-    feeder.map((own): Feeder => ({ id: 'f', name: 'Feeder', held: 'owned', price: null, ...own })),
-    3,
-  ),
-  guns: numbered(gun, 8),
-  parts: fc.array(part, { maxLength: 40 }).map((list) =>
-    [...list, ...DRAWER].map((item, index) => ({
-      ...item,
-      id: `${item.id}-${index}`,
-      name: `${item.name} ${index}`,
-    })),
-  ),
-  wires: numbered(wire, 10),
-  gases: numbered(gas, 5),
-  tungstens: numbered(tungsten, 5),
+  circuits: withBasics(BASICS.circuits, circuit, 3),
+  powerSources: withBasics(BASICS.powerSources, powerSource, 6),
+  feeders: withBasics([], ownFeeder, 3),
+  guns: withBasics(BASICS.guns, gun, 8),
+  parts: withBasics(DRAWER, part, 40),
+  wires: withBasics(BASICS.wires, wire, 10),
+  gases: withBasics(BASICS.gases, gas, 5),
+  tungstens: withBasics(BASICS.tungstens, tungsten, 5),
 })
