@@ -37,7 +37,9 @@ export function partsOf(setUp: SetUp, shelf: Shelf): PartsAnswer {
     })
   }
   if (problems.length > 0 || !powerSource || !gun) return { ok: false, problems }
-  return { ok: true, parts: { ...chosen, powerSource, gun } }
+  // A set that an engine drives hangs on no circuit, whatever the document names.
+  const hangsOn = isEngineDriven(powerSource) ? null : circuit
+  return { ok: true, parts: { ...chosen, circuit: hangsOn, powerSource, gun } }
 }
 
 /** @returns the input of a fit from a whole document, or what in it leads nowhere */

@@ -1,5 +1,6 @@
 /** Plates that cannot be right are said to be so, with the figures, and what they draw counts as not known. */
 import { describe, expect, it } from 'vitest'
+import { partsOf } from '../fit/document.ts'
 import { fitJob } from '../fit/fit.ts'
 import type { SupplyRating } from '../model/equipment.ts'
 import { samplePowerSource, sampleSupply } from '../testing/equipment.ts'
@@ -84,10 +85,11 @@ describe('in a fit', () => {
   it('an engine-driven set has no circuit in its chain', () => {
     const shop = demoShop()
     const input = demoInput('loader-fork', 'yard-cored')
-    const powerSource = shop.powerSources.find(({ id }) => id === 'heath-300')
-    const feeder = shop.feeders.find(({ id }) => id === 'heath-case')
-    if (!powerSource || !feeder) throw new Error('the demo has no engine-driven set')
-    const fit = fitJob({ ...input, circuit: null, powerSource, feeder })
+    const setUp = { ...input.setUp, powerSourceId: 'heath-300', feederId: 'heath-case' }
+    const answer = partsOf(setUp, shop)
+    if (!answer.ok) throw new Error(JSON.stringify(answer.problems))
+    // The set-up still names the circuit of before: it means nothing here.
+    const fit = fitJob({ shop: shop.shop, job: input.job, setUp, ...answer.parts })
     expect(fit.chains[0]?.links.map(({ id }) => id)).toEqual(['source', 'gun', 'electrode'])
     expect(fit.findings.map(({ check }) => check)).not.toContain('breaker-holds')
     expect(fit.findings.find(({ check }) => check === 'feed-speed')?.verdict).toBe('fits')
