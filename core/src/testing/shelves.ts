@@ -215,15 +215,13 @@ const withBasics = <T extends { readonly id: string; readonly name: string }>(
   one: fc.Arbitrary<T>,
   most: number,
 ): fc.Arbitrary<T[]> =>
-  fc
-    .array(one, { maxLength: most })
-    .map((list) =>
-      [...list, ...basics].map((item, index) => ({
-        ...item,
-        id: `${item.id}-${index}`,
-        name: `${item.name} ${index}`,
-      })),
-    )
+  fc.array(one, { maxLength: most }).map((list) =>
+    [...list, ...basics].map((item, index) => ({
+      ...item,
+      id: `${item.id}-${index}`,
+      name: `${item.name} ${index}`,
+    })),
+  )
 
 const ownFeeder = feeder.map((own): Feeder => ({
   id: 'f',

@@ -1,8 +1,6 @@
 <script setup lang="ts">
 import {
   compared,
-  POLARITIES,
-  POLARITY_WORDS,
   printNumber,
   PROCESS_IDS,
   type ProcessId,
@@ -11,19 +9,19 @@ import {
   type SetUp,
   type Slot,
   sourceWords,
-  START_METHODS,
 } from '@brannik/core'
 import { computed, ref, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import ChoiceField from '../../components/ChoiceField.vue'
-import QuantityField from '../../components/QuantityField.vue'
 import VerdictMark from '../../components/VerdictMark.vue'
 import WorkingDrawer, { type Opened } from '../../components/WorkingDrawer.vue'
 import { useNotice } from '../../stores/notice.ts'
 import { useWorkspace } from '../../stores/workspace.ts'
-import { setUpSummary, START_CHOICE_WORDS } from '../equipment/words.ts'
+import { setUpSummary } from '../equipment/words.ts'
 import { idFor } from '../jobs/newJob.ts'
 import { newSetUp } from './newSetUp.ts'
+import PlaceList from './PlaceList.vue'
+import SetUpSettings from './SetUpSettings.vue'
 import OfferPanel from './OfferPanel.vue'
 import RulePanel from './RulePanel.vue'
 import { useAssembly } from './useAssembly.ts'
@@ -112,10 +110,6 @@ const cautions = computed(() => [
 const choices = computed(() =>
   workspace.setUps.map((one) => ({ id: one.id, name: one.name, note: setUpSummary(one, workspace.shelf) })),
 )
-const jobs = computed(() => [
-  { id: '', name: 'no particular job' },
-  ...workspace.jobs.filter((job) => job.joints.length > 0),
-])
 
 const go = (to: string): void => {
   void router.push({ name: 'set-up', params: { id: to } })
@@ -149,18 +143,6 @@ function remove(): void {
   notice.show(`${now.name} is deleted`, true)
   void router.push({ name: 'set-up', params: { id: '' } })
 }
-function rename(text: string): void {
-  if (text.trim() === '' || text.length > 120) {
-    notice.show('The name of a set-up has 1 to 120 characters. The old one stays.')
-    return
-  }
-  change({ name: text.trim() }, 'name')
-}
-/** Another process has another usual polarity, and what cannot do it makes room for what can. */
-function setProcess(processId: ProcessId): void {
-  change({ process: processId, polarity: PROCESSES[processId].polarity }, 'process', 'all')
-}
-const valueOf = (event: Event): string => (event.target as HTMLInputElement | HTMLSelectElement).value
 </script>
 
 <template>
@@ -211,109 +193,16 @@ const valueOf = (event: Event): string => (event.target as HTMLInputElement | HT
         </VList>
       </VMenu>
     </header>
-    <div class="settings">
-      <label class="name"
-        ><span class="label">Name</span
-        ><input class="field" :value="setUp.name" @change="rename(valueOf($event))"
-      /></label>
-      <label
-        ><span class="label">Process</span>
-        <select
-          class="field process-field"
-          :value="setUp.process"
-          @change="setProcess(valueOf($event) as ProcessId)"
-        >
-          <option v-for="one in PROCESS_IDS" :key="one" :value="one">
-            {{ PROCESSES[one].workshopWord }}
-          </option>
-        </select></label
-      >
-      <label
-        ><span class="label">Polarity</span>
-        <select
-          class="field polarity"
-          :value="setUp.polarity"
-          @change="change({ polarity: valueOf($event) as SetUp['polarity'] }, 'polarity')"
-        >
-          <option v-for="one in POLARITIES" :key="one" :value="one" :title="POLARITY_WORDS[one]">
-            {{ one.toUpperCase() }}
-          </option>
-        </select></label
-      >
-      <template v-if="process.family === 'gtaw'">
-        <label
-          ><span class="label">Start wanted</span>
-          <select
-            class="field"
-            :value="setUp.start ?? ''"
-            @change="change({ start: (valueOf($event) || null) as SetUp['start'] }, 'start')"
-          >
-            <option value="">as the machine</option>
-            <option v-for="one in START_METHODS" :key="one" :value="one">
-              {{ START_CHOICE_WORDS[one] }}
-            </option>
-          </select></label
-        >
-        <QuantityField
-          class="short-field"
-          kind="weldSize"
-          label="Stick-out"
-          optional="not set"
-          :model-value="setUp.stickOutMm"
-          @update:model-value="(now) => change({ stickOutMm: now }, 'stick-out')"
-        />
-      </template>
-      <QuantityField
-        v-if="process.shielded"
-        class="short-field"
-        kind="gasFlow"
-        label="Gas flow"
-        optional="by rule"
-        :model-value="setUp.flowLPerMin"
-        @update:model-value="(now) => change({ flowLPerMin: now }, 'gas flow')"
-      />
-      <label v-if="process.family === 'gtaw'" class="check"
-        ><input
-          type="checkbox"
-          :checked="setUp.electronicsNear"
-          @change="change({ electronicsNear: !setUp.electronicsNear }, 'electronics near by')"
-        />
-        electronics near by</label
-      >
-      <label class="for-job"
-        ><span class="label">Looked at for the job</span>
-        <select v-model="jobId" class="field">
-          <option v-for="job in jobs" :key="job.id" :value="job.id">{{ job.name }}</option>
-        </select></label
-      >
-    </div>
+    <SetUpSettings :set-up="setUp" :job-id="jobId" @change="change" @job="(to) => (jobId = to)" />
     <div class="body">
-      <div class="sheet places">
-        <ol>
-          <li v-for="one in places" :key="one.slot">
-            <button
-              :class="{ here: one.slot === openSlot, wrong: one.verdict === 'short' }"
-              :aria-expanded="one.slot === openSlot"
-              :data-slot="one.slot"
-              @click="openSlot = openSlot === one.slot ? null : one.slot"
-            >
-              <span class="slot">{{ one.title }}</span>
-              <span class="what" :class="{ nothing: one.name === null }">{{
-                one.name ?? (one.required ? 'choose one' : 'none')
-              }}</span>
-              <span class="buy">{{ one.toBuy ? 'to buy' : '' }}</span>
-              <VerdictMark :verdict="one.verdict" :word="false" />
-              <span v-if="one.says && one.name" class="label says" :title="one.says">{{ one.says }}</span>
-            </button>
-          </li>
-        </ol>
-        <p class="foot">
-          <button class="link-button" @click="complete">Fit the small parts out from the shelf</button>
-        </p>
-        <ul class="label foot">
-          <li v-for="says in cautions" :key="says">{{ says }}</li>
-        </ul>
-      </div>
+      <PlaceList
+        class="sheet"
+        :places="places"
+        :open="openSlot"
+        :cautions="cautions"
+        @open="(slot) => (openSlot = slot)"
+        @complete="complete"
+      />
       <div class="sheet beside">
         <OfferPanel
           v-if="openSlot && place && assembly"
@@ -378,107 +267,11 @@ header {
   font-size: var(--text-m);
   white-space: nowrap;
 }
-.settings {
-  align-items: end;
-  display: flex;
-  flex-wrap: wrap;
-  gap: 6px 12px;
-}
-.settings > label {
-  display: grid;
-}
-.settings .name {
-  flex: 1 1 130px;
-  max-width: 240px;
-}
-.polarity {
-  width: 84px;
-}
-.process-field {
-  width: 158px;
-}
-.short-field {
-  width: 88px;
-}
-.settings .check {
-  align-items: center;
-  display: flex;
-  gap: 6px;
-  height: 32px;
-}
-.for-job {
-  margin-left: auto;
-}
-.for-job select {
-  width: 168px;
-}
 .body {
   display: grid;
   gap: 8px;
   grid-template-columns: 470px minmax(0, 1fr);
   min-height: 0;
-}
-.places {
-  overflow: auto;
-}
-.places button[data-slot] {
-  align-content: center;
-  align-items: center;
-  background: none;
-  border: 0;
-  border-bottom: 1px solid var(--line);
-  border-left: 3px solid transparent;
-  color: var(--ink);
-  cursor: pointer;
-  display: grid;
-  gap: 0 10px;
-  grid-template-columns: 96px minmax(0, 1fr) auto 16px;
-  min-height: 46px;
-  padding: 3px 12px 3px 10px;
-  text-align: left;
-  width: 100%;
-}
-.places button[data-slot]:hover {
-  background: var(--sunk);
-}
-.places .here {
-  background: var(--copper-soft);
-  border-left-color: var(--copper);
-}
-.slot {
-  color: var(--ink-2);
-}
-.here .slot {
-  color: var(--ink);
-}
-.what {
-  font-weight: 600;
-  overflow: hidden;
-  text-overflow: ellipsis;
-  white-space: nowrap;
-}
-.buy {
-  color: var(--copper);
-  font-weight: 600;
-}
-.here .buy {
-  color: var(--ink);
-}
-.nothing {
-  color: var(--unknown);
-  font-weight: 400;
-}
-.says {
-  grid-column: 2 / -1;
-  overflow: hidden;
-  text-overflow: ellipsis;
-  white-space: nowrap;
-}
-.wrong .says {
-  color: var(--short);
-}
-.foot {
-  padding: 8px 13px 0;
 }
 .beside {
   min-height: 0;

@@ -16,7 +16,10 @@ import { VVirtualScroll } from '../../testing/listStub.ts'
 import AluminiumWays from './AluminiumWays.vue'
 import { newSetUp } from './newSetUp.ts'
 import OfferPanel from './OfferPanel.vue'
+import PlaceList from './PlaceList.vue'
 import RulePanel from './RulePanel.vue'
+import SetUpSettings from './SetUpSettings.vue'
+import type { Place } from './useAssembly.ts'
 
 const { shop, setUps, jobs: _jobs, format: _format, version: _version, ...shelf } = shopDocument
 beforeEach(async () => {
@@ -77,6 +80,55 @@ describe('choices', () => {
     await wrapper.get('footer button').trigger('click')
     expect(wrapper.emitted('choose')).toEqual([[null]])
     expect(offers('bay-2-wire', 'wire').find('footer button').exists()).toBe(false)
+  })
+})
+
+describe('the places and the settings', () => {
+  const setUpOf = (id: string) => {
+    const found = setUps.find((one) => one.id === id)
+    if (!found) throw new Error(`the demo has no ${id}`)
+    return found
+  }
+
+  it('a place opens and shuts, says what is wrong with it, and what is to be bought', async () => {
+    const places: Place[] = [
+      {
+        slot: 'gun',
+        title: 'Gun',
+        required: true,
+        name: 'Dray spool gun',
+        verdict: 'fits',
+        says: '',
+        toBuy: { price: 295 },
+      },
+      {
+        slot: 'liner',
+        title: 'Liner',
+        required: true,
+        name: null,
+        verdict: 'unknown',
+        says: 'not chosen',
+        toBuy: null,
+      },
+    ]
+    const wrapper = mount(PlaceList, { props: { places, open: 'gun', cautions: ['Unplug first.'] } })
+    expect(wrapper.get('[data-slot=gun]').text()).toContain('to buy')
+    expect(wrapper.get('[data-slot=liner]').text()).toContain('choose one')
+    expect(wrapper.text()).toContain('Unplug first.')
+    await wrapper.get('[data-slot=gun]').trigger('click')
+    await wrapper.get('[data-slot=liner]').trigger('click')
+    expect(wrapper.emitted('open')).toEqual([[null], ['liner']])
+  })
+
+  it('TIG asks for start and stick-out, wire does not; another process takes all along', async () => {
+    const tig = mount(SetUpSettings, { props: { setUp: setUpOf('bench-tig-dc'), jobId: '' } })
+    expect(tig.text()).toContain('Start wanted')
+    const wire = mount(SetUpSettings, { props: { setUp: setUpOf('bay-2-wire'), jobId: '' } })
+    expect(wire.text()).not.toContain('Start wanted')
+    await wire.findAll('select')[0]?.setValue('gtaw-ac')
+    expect(wire.emitted('change')?.[0]).toEqual([{ process: 'gtaw-ac', polarity: 'ac' }, 'process', 'all'])
+    await wire.get('input').setValue('  ')
+    expect(wire.emitted('change')).toHaveLength(1)
   })
 })
 

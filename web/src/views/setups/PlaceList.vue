@@ -1,0 +1,107 @@
+<script setup lang="ts">
+import type { Slot } from '@brannik/core'
+import VerdictMark from '../../components/VerdictMark.vue'
+import type { Place } from './useAssembly.ts'
+
+/** The places of a set-up from the circuit to the arc, each with what stands in it and what is said of it. */
+const { places, open, cautions } = defineProps<{
+  places: readonly Place[]
+  open: Slot | null
+  cautions: readonly string[]
+}>()
+const emit = defineEmits<{ open: [slot: Slot | null]; complete: [] }>()
+</script>
+
+<template>
+  <div class="places">
+    <ol>
+      <li v-for="one in places" :key="one.slot">
+        <button
+          :class="{ here: one.slot === open, wrong: one.verdict === 'short' }"
+          :aria-expanded="one.slot === open"
+          :data-slot="one.slot"
+          @click="emit('open', open === one.slot ? null : one.slot)"
+        >
+          <span class="slot">{{ one.title }}</span>
+          <span class="what" :class="{ nothing: one.name === null }">{{
+            one.name ?? (one.required ? 'choose one' : 'none')
+          }}</span>
+          <span class="buy">{{ one.toBuy ? 'to buy' : '' }}</span>
+          <VerdictMark :verdict="one.verdict" :word="false" />
+          <span v-if="one.says && one.name" class="label says" :title="one.says">{{ one.says }}</span>
+        </button>
+      </li>
+    </ol>
+    <p class="foot">
+      <button class="link-button" @click="emit('complete')">Fit the small parts out from the shelf</button>
+    </p>
+    <ul class="label foot">
+      <li v-for="says in cautions" :key="says">{{ says }}</li>
+    </ul>
+  </div>
+</template>
+
+<style scoped>
+.places {
+  overflow: auto;
+}
+.places button[data-slot] {
+  align-content: center;
+  align-items: center;
+  background: none;
+  border: 0;
+  border-bottom: 1px solid var(--line);
+  border-left: 3px solid transparent;
+  color: var(--ink);
+  cursor: pointer;
+  display: grid;
+  gap: 0 10px;
+  grid-template-columns: 96px minmax(0, 1fr) auto 16px;
+  min-height: 46px;
+  padding: 3px 12px 3px 10px;
+  text-align: left;
+  width: 100%;
+}
+.places button[data-slot]:hover {
+  background: var(--sunk);
+}
+.places .here {
+  background: var(--copper-soft);
+  border-left-color: var(--copper);
+}
+.slot {
+  color: var(--ink-2);
+}
+.here .slot {
+  color: var(--ink);
+}
+.what {
+  font-weight: 600;
+  overflow: hidden;
+  text-overflow: ellipsis;
+  white-space: nowrap;
+}
+.buy {
+  color: var(--copper);
+  font-weight: 600;
+}
+.here .buy {
+  color: var(--ink);
+}
+.nothing {
+  color: var(--unknown);
+  font-weight: 400;
+}
+.says {
+  grid-column: 2 / -1;
+  overflow: hidden;
+  text-overflow: ellipsis;
+  white-space: nowrap;
+}
+.wrong .says {
+  color: var(--short);
+}
+.foot {
+  padding: 8px 13px 0;
+}
+</style>
