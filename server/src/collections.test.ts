@@ -11,25 +11,12 @@ afterAll(async () => {
   await server.close()
 })
 
-/** Where each kind stands in the demo file. */
-const KEYS: Record<string, string> = {
-  circuit: 'circuits',
-  'power-source': 'powerSources',
-  feeder: 'feeders',
-  gun: 'guns',
-  part: 'parts',
-  wire: 'wires',
-  gas: 'gases',
-  tungsten: 'tungstens',
-  'set-up': 'setUps',
-  job: 'jobs',
-}
 const demo = async (): Promise<Record<string, { id: string; name: string }[]>> =>
   JSON.parse(await readFile(new URL('../../demo/tollgate-orchard-works.json', import.meta.url), 'utf8'))
 
 describe.each(COLLECTIONS)('$path', (kind) => {
   it('serve what the demo file holds, unchanged, by name', async () => {
-    const expected = (await demo())[KEYS[kind.kind] ?? ''] ?? []
+    const expected = (await demo())[kind.listKey] ?? []
     const { body } = await server.call('GET', `/api/${kind.path}`)
     const records = body.items.map(({ record }: { record: { id: string } }) => record)
     expect(records).toHaveLength(expected.length)
@@ -37,7 +24,7 @@ describe.each(COLLECTIONS)('$path', (kind) => {
   })
 
   it('make, read, rename and delete one, each with its version', async () => {
-    const [sample] = (await demo())[KEYS[kind.kind] ?? ''] ?? []
+    const [sample] = (await demo())[kind.listKey] ?? []
     const record = { ...sample, id: 'made-here', name: 'Made here' }
     const made = await server.call('POST', `/api/${kind.path}`, record)
     expect([made.status, made.body.version, made.headers.get('location')]).toEqual([
@@ -60,7 +47,7 @@ describe.each(COLLECTIONS)('$path', (kind) => {
   })
 
   it('refuse an unknown field, a missing one, and an id that is none', async () => {
-    const [sample] = (await demo())[KEYS[kind.kind] ?? ''] ?? []
+    const [sample] = (await demo())[kind.listKey] ?? []
     const { name: _, ...nameless } = { ...sample, id: 'nameless' } as Record<string, unknown>
     const unknown = await server.call('POST', `/api/${kind.path}`, { ...sample, id: 'odd', paint: 'green' })
     const missing = await server.call('POST', `/api/${kind.path}`, nameless)

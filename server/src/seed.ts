@@ -7,20 +7,6 @@ import { create, isEmpty } from './stores/records.ts'
 
 const DEMO = new URL('../../demo/tollgate-orchard-works.json', import.meta.url)
 
-/** Where each kind stands in a shop document. */
-const KEYS = {
-  circuit: 'circuits',
-  'power-source': 'powerSources',
-  feeder: 'feeders',
-  gun: 'guns',
-  part: 'parts',
-  wire: 'wires',
-  gas: 'gases',
-  tungsten: 'tungstens',
-  'set-up': 'setUps',
-  job: 'jobs',
-} as const
-
 /** @returns whether anything was loaded */
 export async function seed(database: Database): Promise<boolean> {
   const read = readDocument(shopDocumentSchema, JSON.parse(await readFile(DEMO, 'utf8')))
@@ -30,7 +16,7 @@ export async function seed(database: Database): Promise<boolean> {
     if (!(await isEmpty(connection))) return false
     await create(connection, SHOP, document.shop)
     for (const kind of COLLECTIONS) {
-      for (const body of document[KEYS[kind.kind as keyof typeof KEYS]]) await create(connection, kind, body)
+      for (const body of document[kind.listKey]) await create(connection, kind, body)
     }
     return true
   })

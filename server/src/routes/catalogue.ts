@@ -3,6 +3,7 @@ import {
   CATALOGUE_FORMAT,
   CATALOGUE_KEYS,
   CATALOGUE_LISTS,
+  type CatalogueList,
   catalogueSchema,
   type FieldProblem,
   LIBRARY,
@@ -23,9 +24,9 @@ export const catalogueImportSchema = z.strictObject({
   versions: z.record(z.string(), z.int().min(1).max(MOST_VERSION)),
 })
 
-const kindAt = (path: string): Kind => {
-  const kind = COLLECTIONS.find((one) => one.path === path)
-  if (!kind) throw new Error(`no collection at ${path}`)
+const kindOf = (key: CatalogueList): Kind => {
+  const kind = COLLECTIONS.find(({ listKey }) => listKey === key)
+  if (!kind) throw new Error(`no collection of ${key}`)
   return kind
 }
 
@@ -47,7 +48,7 @@ export const libraryCatalogue = (): object => ({
 async function storedCatalogue(connection: Connection): Promise<object> {
   const lists: [string, unknown[]][] = []
   for (const key of CATALOGUE_KEYS) {
-    const stored = await records.list(connection, kindAt(CATALOGUE_LISTS[key].path))
+    const stored = await records.list(connection, kindOf(key))
     lists.push([key, stored.map(({ record }) => record)])
   }
   return { format: CATALOGUE_FORMAT, version: 1, ...Object.fromEntries(lists) }
@@ -95,8 +96,8 @@ export function catalogueRoutes(database: Database): Router {
     const items = await inTransaction(database, async (connection) => {
       const written: { path: string; id: string; version: number }[] = []
       for (const key of CATALOGUE_KEYS) {
-        const { path } = CATALOGUE_LISTS[key]
-        const kind = kindAt(path)
+        const kind = kindOf(key)
+        const { path } = kind
         for (const body of catalogue[key]) {
           const had = versions[`${path}/${body.id}`]
           const version =

@@ -8,6 +8,7 @@ import {
   partSchema,
   powerSourceSchema,
   setUpSchema,
+  type ShopDocument,
   shopSchema,
   tungstenSchema,
   wireSchema,
@@ -25,6 +26,12 @@ export interface Kind {
   readonly references: Readonly<Record<string, string>>
 }
 
+/** A kind of which there are many. */
+export interface Collection extends Kind {
+  /** Its list in a shop document. */
+  readonly listKey: Exclude<keyof ShopDocument, 'format' | 'version' | 'shop'>
+}
+
 export const SHOP: Kind = {
   kind: 'shop',
   path: 'shop',
@@ -34,23 +41,46 @@ export const SHOP: Kind = {
 }
 
 /** In an order in which each names only those before it. */
-export const COLLECTIONS: readonly Kind[] = [
-  { kind: 'circuit', path: 'circuits', schemaName: 'Circuit', schema: circuitSchema, references: {} },
+export const COLLECTIONS: readonly Collection[] = [
+  {
+    kind: 'circuit',
+    listKey: 'circuits',
+    path: 'circuits',
+    schemaName: 'Circuit',
+    schema: circuitSchema,
+    references: {},
+  },
   {
     kind: 'power-source',
+    listKey: 'powerSources',
     path: 'power-sources',
     schemaName: 'PowerSource',
     schema: powerSourceSchema,
     references: {},
   },
-  { kind: 'feeder', path: 'feeders', schemaName: 'Feeder', schema: feederSchema, references: {} },
-  { kind: 'gun', path: 'guns', schemaName: 'Gun', schema: gunSchema, references: {} },
-  { kind: 'part', path: 'parts', schemaName: 'Part', schema: partSchema, references: {} },
-  { kind: 'wire', path: 'wires', schemaName: 'Wire', schema: wireSchema, references: {} },
-  { kind: 'gas', path: 'gases', schemaName: 'Gas', schema: gasSchema, references: {} },
-  { kind: 'tungsten', path: 'tungstens', schemaName: 'Tungsten', schema: tungstenSchema, references: {} },
+  {
+    kind: 'feeder',
+    listKey: 'feeders',
+    path: 'feeders',
+    schemaName: 'Feeder',
+    schema: feederSchema,
+    references: {},
+  },
+  { kind: 'gun', listKey: 'guns', path: 'guns', schemaName: 'Gun', schema: gunSchema, references: {} },
+  { kind: 'part', listKey: 'parts', path: 'parts', schemaName: 'Part', schema: partSchema, references: {} },
+  { kind: 'wire', listKey: 'wires', path: 'wires', schemaName: 'Wire', schema: wireSchema, references: {} },
+  { kind: 'gas', listKey: 'gases', path: 'gases', schemaName: 'Gas', schema: gasSchema, references: {} },
+  {
+    kind: 'tungsten',
+    listKey: 'tungstens',
+    path: 'tungstens',
+    schemaName: 'Tungsten',
+    schema: tungstenSchema,
+    references: {},
+  },
   {
     kind: 'set-up',
+    listKey: 'setUps',
     path: 'set-ups',
     schemaName: 'SetUp',
     schema: setUpSchema,
@@ -73,5 +103,12 @@ export const COLLECTIONS: readonly Kind[] = [
       tungstenId: 'tungsten',
     },
   },
-  { kind: 'job', path: 'jobs', schemaName: 'Job', schema: jobSchema, references: { setUpId: 'set-up' } },
+  {
+    kind: 'job',
+    listKey: 'jobs',
+    path: 'jobs',
+    schemaName: 'Job',
+    schema: jobSchema,
+    references: { setUpId: 'set-up' },
+  },
 ]
