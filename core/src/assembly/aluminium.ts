@@ -1,5 +1,5 @@
 /** Feeding aluminium: what converting the ordinary gun costs, against a spool gun or push-pull, and what each cannot do. */
-import type { Part, SetUp } from '../model/equipment.ts'
+import { isInShop, type SetUp } from '../model/equipment.ts'
 import type { Shelf } from '../model/shelf.ts'
 import { type Assembly, metalsOf } from './assembly.ts'
 import { fitOut } from './fitOut.ts'
@@ -28,11 +28,6 @@ export interface Way {
 const PATH_GROUPS: readonly RuleGroup[] = ['wire-path', 'torch']
 const CONVERTED: readonly Slot[] = ['roll', 'liner', 'tip']
 
-const isBought = (item: SlotItems[Slot]): boolean => {
-  if ('held' in item && item.held === 'owned') return !('stock' in item) || (item as Part).stock !== 0
-  return false
-}
-
 interface Priced {
   readonly name: string
   readonly price: number | null
@@ -53,7 +48,7 @@ function wayOf(
 ): Way {
   const buys = slots.flatMap((slot) => {
     const item = assembly[slot]
-    return item === null || isBought(item) ? [] : [priceOf(item)]
+    return item === null || isInShop(item) ? [] : [priceOf(item)]
   })
   const broken = byWorst(judgeAll(assembly)).filter(
     ({ rule, judgement }) => judgement.verdict !== 'fits' && PATH_GROUPS.includes(rule.group),

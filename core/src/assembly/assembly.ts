@@ -35,6 +35,9 @@ export interface Assembly extends Chosen {
   readonly demands: Demands | null
 }
 
+/** An assembly to try things in. */
+export type Trial = { -readonly [K in keyof Assembly]: Assembly[K] }
+
 /** @param demands what the job asks; null to look at the set-up alone */
 export const assemblyOf = (
   shop: Shop,

@@ -4,7 +4,7 @@ import type { Shelf } from '../model/shelf.ts'
 import type { Shop } from '../model/shop.ts'
 import { type Assembly, assemblyOf, chosenOf, type Demands } from './assembly.ts'
 import { fitOut } from './fitOut.ts'
-import { judgeAll, judgeSlot, worstOf } from './judge.ts'
+import { judgeAll, shortSlots } from './judge.ts'
 import { type Slot, SLOT_KEYS, type SlotItems, SLOTS } from './slots.ts'
 
 export interface ChangedSetUp {
@@ -29,10 +29,8 @@ export function changeSetUp(
 ): ChangedSetUp {
   const before = assemblyOf(shop, setUp, chosenOf(setUp, shelf), demands)
   const next = { ...setUp, ...change }
-  const leave = SLOTS.filter(
-    (slot) =>
-      SLOT_KEYS[slot] in change || (which === 'small' && worstOf(judgeSlot(slot, before)) === 'short'),
-  )
+  const named = SLOTS.filter((slot) => SLOT_KEYS[slot] in change)
+  const leave = which === 'small' ? [...named, ...shortSlots(before)] : named
   const fitted = fitOut(assemblyOf(shop, next, chosenOf(next, shelf), demands), shelf, which, leave)
   return {
     setUp: { ...next, ...fitted.change },
@@ -50,7 +48,7 @@ export function followersOf<S extends Slot>(
   assembly: Assembly,
   shelf: Shelf,
 ): readonly Slot[] | null {
-  const leave = SLOTS.filter((one) => one === slot || worstOf(judgeSlot(one, assembly)) === 'short')
+  const leave = [slot, ...shortSlots(assembly)]
   const { assembly: then, changed } = fitOut({ ...assembly, [slot]: item }, shelf, 'small', leave)
   const before = new Set(shortRules(assembly))
   return changed.length > 0 && shortRules(then).every((id) => before.has(id)) ? changed : null

@@ -1,13 +1,13 @@
 /** Fills the places of a set-up from the shelf: what is missing, or does not go with the rest, is replaced. */
 import type { SetUp } from '../model/equipment.ts'
 import type { Shelf } from '../model/shelf.ts'
-import type { Assembly } from './assembly.ts'
+import type { Assembly, Trial } from './assembly.ts'
 import { judgeSlot, worstOf } from './judge.ts'
 import { offersFor } from './offers.ts'
-import { type Need, needsOf, type Slot, SLOT_KEYS, SLOTS } from './slots.ts'
+import { type Need, needsOf, type Slot, SLOT_KEYS, SLOTS, SMALL_SLOTS } from './slots.ts'
 
 /** What an owner chooses; the rest follows from it. */
-const MAIN_SLOTS: readonly Slot[] = ['circuit', 'powerSource', 'gun', 'wire', 'gas', 'tungsten']
+const isMainSlot = (slot: Slot): boolean => !SMALL_SLOTS.has(slot) && slot !== 'feeder'
 /** The source first: what it takes narrows the circuits down. */
 const ORDER: readonly Slot[] = [
   'powerSource',
@@ -16,7 +16,6 @@ const ORDER: readonly Slot[] = [
 ]
 
 type Ids = Partial<Pick<SetUp, (typeof SLOT_KEYS)[Slot]>>
-type Trial = { -readonly [K in keyof Assembly]: Assembly[K] }
 
 interface FittedOut {
   readonly assembly: Assembly
@@ -50,7 +49,7 @@ export function fitOut(
   const place = trial as Record<Slot, unknown>
   const changed: Slot[] = []
   for (const slot of ORDER) {
-    const isMain = MAIN_SLOTS.includes(slot)
+    const isMain = isMainSlot(slot)
     const need = needOf(slot, trial)
     const has = trial[slot]
     if (isMain && which === 'small' && !(slot === 'circuit' && (need === undefined) === (has !== null)))

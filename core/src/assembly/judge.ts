@@ -3,7 +3,7 @@ import { type Verdict, VERDICT_RANK, worstVerdict } from '../model/finding.ts'
 import type { Assembly } from './assembly.ts'
 import { type Judgement, type Rule, RULE_GROUPS, type RuleGroup } from './rule.ts'
 import { RULES } from './rules/index.ts'
-import { needsOf, type Slot } from './slots.ts'
+import { needsOf, type Slot, SLOTS } from './slots.ts'
 
 export interface RuleFinding {
   readonly rule: Rule
@@ -44,6 +44,10 @@ export const missingSlots = (assembly: Assembly): readonly Slot[] =>
 
 export const worstOf = (findings: readonly RuleFinding[]): Verdict =>
   worstVerdict(findings.map(({ judgement }) => judgement.verdict))
+
+/** Places whose part breaks a rule. */
+export const shortSlots = (assembly: Assembly): readonly Slot[] =>
+  SLOTS.filter((slot) => worstOf(judgeSlot(slot, assembly)) === 'short')
 
 /** Worst first; among equals as they came. */
 export const byWorst = (findings: readonly RuleFinding[]): readonly RuleFinding[] =>

@@ -14,7 +14,7 @@ import { fitOut } from './fitOut.ts'
 import { judgeAll, missingSlots } from './judge.ts'
 import { offersFor, type Reason } from './offers.ts'
 import { emptyChoice, needsOf, type Slot, SLOT_KEYS, SLOTS } from './slots.ts'
-import { swapsFor } from './swaps.ts'
+import { swapFinder } from './swaps.ts'
 
 const shop = sampleAssembly().shop
 const shortOf = (assembly: Assembly): Reason[] =>
@@ -158,7 +158,7 @@ describe('the demo shop', () => {
   it('each of them names a swap of the shelf after which that rule holds', () => {
     const tried = assemblyFor('platform-tried')
     for (const finding of judgeAll(tried).filter(({ judgement }) => judgement.verdict === 'short')) {
-      const [swap] = swapsFor(finding, tried, demo)
+      const [swap] = swapFinder(tried, demo)(finding)
       expect(swap, finding.rule.id).toBeDefined()
       const setUp = demo.setUps.find(({ id }) => id === 'platform-tried')
       if (!swap || !setUp) continue

@@ -1,9 +1,9 @@
 /** What can go into one place of a set-up: what fits first, what does not with the reason. */
 import { type Verdict, VERDICT_RANK } from '../model/finding.ts'
 import type { Shelf } from '../model/shelf.ts'
-import type { Assembly } from './assembly.ts'
+import type { Assembly, Trial } from './assembly.ts'
 import { rulesOfSlot } from './judge.ts'
-import { itemsFor, type Slot, type SlotItems } from './slots.ts'
+import { itemsFor, type Slot, SMALL_SLOTS, type SlotItems } from './slots.ts'
 
 export interface Reason {
   readonly ruleId: string
@@ -19,20 +19,7 @@ export interface Offer<S extends Slot = Slot> {
   readonly reasons: readonly Reason[]
 }
 
-type Trial = { -readonly [K in keyof Assembly]: Assembly[K] }
-
-/** Parts that follow what is chosen: where only they stand in the way, a thing is nearly there. */
-const SMALL_SLOTS: ReadonlySet<Slot> = new Set<Slot>([
-  'roll',
-  'liner',
-  'tip',
-  'nozzle',
-  'collet',
-  'colletBody',
-  'cup',
-  'backCap',
-  'flowMeter',
-])
+/** Where more than small parts stand in the way, a thing comes after those that are nearly there. */
 const FAR = 10
 
 /** Owned before candidates, and what is in stock before what is not. */

@@ -46,6 +46,7 @@ interface Rest {
 const NOTHING: Rest = {}
 /** A sentence, or what makes it. */
 type Said = string | (() => string)
+const spoken = (said: Said): string => (typeof said === 'string' ? said : said())
 
 /** Thousands of these are made for one list of choices: the sentence and its figures only where somebody reads them. */
 class Judged implements Judgement {
@@ -69,20 +70,18 @@ class Judged implements Judgement {
   }
 
   get says(): string {
-    return typeof this.#said === 'string' ? this.#said : this.#said()
+    return spoken(this.#said)
   }
 }
-const judged = (verdict: Verdict, said: Said, source: Source, rest: Rest): Judgement =>
-  new Judged(verdict, said, source, rest)
 export const fits = (says: Said, source: Source = PRACTICE, rest: Rest = NOTHING): Judgement =>
-  judged('fits', says, source, rest)
+  new Judged('fits', says, source, rest)
 export const tight = (says: Said, source: Source = PRACTICE, rest: Rest = NOTHING): Judgement =>
-  judged('tight', says, source, rest)
+  new Judged('tight', says, source, rest)
 export const short = (says: Said, source: Source = PRACTICE, rest: Rest = NOTHING): Judgement =>
-  judged('short', says, source, rest)
+  new Judged('short', says, source, rest)
 /** What would mend it, in words; the screen looks for it on the shelf. */
 export const wants = (says: Said): Rest => ({
-  mends: () => [{ says: typeof says === 'string' ? says : says() }],
+  mends: () => [{ says: spoken(says) }],
 })
 export const notKnown = (missing: string): Judgement => ({
   verdict: 'unknown',

@@ -81,6 +81,9 @@ const PART_SLOTS: Partial<Record<Slot, PartKind>> = {
   flowMeter: 'flow-meter',
 }
 
+/** Small parts: they follow what is chosen. */
+export const SMALL_SLOTS: ReadonlySet<Slot> = new Set(SLOTS.filter((slot) => slot in PART_SLOTS))
+
 const WHOLE_LISTS = {
   circuit: 'circuits',
   powerSource: 'powerSources',

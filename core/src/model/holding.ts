@@ -11,3 +11,13 @@ export const holdingShape = {
   /** In the shop's currency: what it cost, or would cost. */
   price: amountSchema.nullable(),
 }
+
+export interface Kept {
+  readonly held?: Held
+  readonly stock?: number | null
+  readonly stockG?: number | null
+  readonly leftL?: number | null
+}
+/** Whether there is any of it: not a candidate, and not used up. What nobody has counted, or could, counts as there. */
+export const isInShop = ({ held, stock, stockG, leftL }: Kept & object): boolean =>
+  held !== 'candidate' && stock !== 0 && stockG !== 0 && leftL !== 0

@@ -8,6 +8,7 @@ import {
   GROOVE_WORDS,
   type Gun,
   isEngineDriven,
+  isInShop,
   type Part,
   PART_WORDS,
   type PowerSource,
@@ -203,22 +204,23 @@ export interface Holding {
   readonly price: number | null
 }
 
-const stockOf = (
+/** How much is left; null for what is not used up. */
+function stockWords(
   path: keyof RecordOfPath,
   record: RecordOfPath[keyof RecordOfPath],
   system: UnitSystem,
-): { left: number | null; words: string } | null => {
+): string | null {
   if (path === 'wires') {
     const { stockG } = record as Wire
-    return { left: stockG, words: stockG === null ? 'not weighed' : printValue(stockG, 'g', system) }
+    return stockG === null ? 'not weighed' : printValue(stockG, 'g', system)
   }
   if (path === 'gases') {
     const { leftL } = record as Gas
-    return { left: leftL, words: leftL === null ? 'gauge not read' : printValue(leftL, 'L', system) }
+    return leftL === null ? 'gauge not read' : printValue(leftL, 'L', system)
   }
   if (path === 'tungstens' || path === 'parts') {
     const { stock } = record as Tungsten | Part
-    return { left: stock, words: stock === null ? 'not counted' : `${stock} pcs` }
+    return stock === null ? 'not counted' : `${stock} pcs`
   }
   return null
 }
@@ -235,14 +237,11 @@ export function holdingOf(
   record: RecordOfPath[keyof RecordOfPath],
   system: UnitSystem,
 ): Holding {
-  const stock = stockOf(path, record, system)
-  const isCandidate = 'held' in record && record.held === 'candidate'
   const price = priceOf(path, record)
-  if (isCandidate) return { isHere: false, words: 'to buy', price }
-  if (!stock) return { isHere: true, words: path === 'circuits' ? '' : 'in the shop', price }
-  return stock.left === 0
-    ? { isHere: false, words: 'used up', price }
-    : { isHere: true, words: stock.words, price }
+  if ('held' in record && record.held === 'candidate') return { isHere: false, words: 'to buy', price }
+  if (!isInShop(record)) return { isHere: false, words: 'used up', price }
+  const plain = path === 'circuits' ? '' : 'in the shop'
+  return { isHere: true, words: stockWords(path, record, system) ?? plain, price }
 }
 
 const circuitSummary = (circuit: Circuit): string =>

@@ -8,7 +8,7 @@ import {
   type Shelf,
   sourceWords,
   type Swap,
-  swapsFor,
+  swapFinder,
 } from '@brannik/core'
 import { computed } from 'vue'
 import VerdictMark from '../../components/VerdictMark.vue'
@@ -25,11 +25,12 @@ const emit = defineEmits<{
   open: [finding: RuleFinding]
 }>()
 
-const broken = computed(() =>
-  findings
+const broken = computed(() => {
+  const swapsOf = swapFinder(assembly, shelf)
+  return findings
     .filter(({ judgement }) => judgement.verdict !== 'fits')
-    .map((finding) => ({ finding, swaps: swapsFor(finding, assembly, shelf) })),
-)
+    .map((finding) => ({ finding, swaps: swapsOf(finding) }))
+})
 const met = computed(() => findings.filter(({ judgement }) => judgement.verdict === 'fits'))
 const changeOf = (patch: Patch | undefined): Partial<SetUp> | null =>
   patch?.on === 'set-up' ? patch.change : null
