@@ -1,9 +1,10 @@
 <script setup lang="ts">
 import { CATALOGUE_LISTS, type CatalogueRecord, type ReadItem, SHEETS } from '@brannik/core'
+import isSame from 'fast-deep-equal'
 import { computed, ref, shallowRef, watch } from 'vue'
+import FileOrPaste from '../../components/FileOrPaste.vue'
 import { useNotice } from '../../stores/notice.ts'
 import { type Path, useWorkspace } from '../../stores/workspace.ts'
-import { MOST_BYTES } from '../jobs/jobFiles.ts'
 import { type FileRead, readFile } from './catalogueFiles.ts'
 
 /** Equipment from a file: every thing is shown as it is understood, and nothing enters until it is taken. */
@@ -37,28 +38,19 @@ function clear(): void {
   onlyProblems.value = false
 }
 watch(open, clear)
-watch([text, kind], () => {
+function readText(): void {
   if (text.value === '') return
   read.value = readFile(text.value, SHEETS.find((sheet) => sheet.kind === kind.value) ?? null)
   problem.value = read.value.ok ? '' : read.value.message
-})
+}
+watch(kind, readText)
 
 const pathOf = (item: ReadItem): Path => CATALOGUE_LISTS[item.list].path
 function stateOf(item: ReadItem): State {
   if (!item.record) return 'wrong'
   const has = workspace.get(pathOf(item), item.record.id)
   if (!has) return 'new'
-  return sameRecord(has, item.record) ? 'same' : 'changed'
-}
-/** By value, whatever the order of the fields. */
-function sameRecord(one: unknown, other: unknown): boolean {
-  if (one === other) return true
-  if (typeof one !== 'object' || typeof other !== 'object' || one === null || other === null) return false
-  const keys = Object.keys(one)
-  return (
-    keys.length === Object.keys(other).length &&
-    keys.every((key) => sameRecord(Reflect.get(one, key), Reflect.get(other, key)))
-  )
+  return isSame(has, item.record) ? 'same' : 'changed'
 }
 const items = computed(() =>
   read.value?.ok ? read.value.items.map((item) => ({ item, state: stateOf(item) })) : [],
@@ -69,21 +61,10 @@ const shown = computed(() =>
 )
 const taken = computed(() => items.value.filter(({ state }) => state === 'new' || state === 'changed'))
 
-async function onFile(event: Event): Promise<void> {
-  const file = (event.target as HTMLInputElement).files?.[0]
-  if (!file) return
-  if (file.size > MOST_BYTES) {
-    problem.value = `The file has ${(file.size / 1e6).toFixed(1)} MB; a catalogue has at most ${MOST_BYTES / 1e6} MB. Is it the right one?`
-    return
-  }
-  fileName.value = file.name
-  text.value = await file.text()
-}
-
-/** Taken whole: a browser breaks a long text into lines one by one as it is pasted. */
-function onPaste(event: ClipboardEvent): void {
-  fileName.value = ''
-  text.value = event.clipboardData?.getData('text/plain') ?? ''
+function take(given: string, name: string): void {
+  text.value = given
+  fileName.value = name
+  readText()
 }
 
 async function accept(): Promise<void> {
@@ -113,24 +94,14 @@ const why = ({ problems }: ReadItem): string =>
         <button class="plain-button" @click="open = false">Close</button>
       </header>
       <div class="choose">
-        <label class="plain-button file">
-          Choose a JSON catalogue or a CSV sheet
-          <input
-            type="file"
-            accept=".json,.csv,application/json,text/csv,text/plain"
-            class="visually-hidden"
-            @change="onFile"
-          />
-        </label>
-        <label class="paste">
-          <span class="visually-hidden">Or paste it here</span>
-          <textarea
-            v-model="text"
-            rows="1"
-            placeholder="or paste it here"
-            @paste.prevent="onPaste"
-          ></textarea>
-        </label>
+        <FileOrPaste
+          what="a catalogue"
+          choose="Choose a JSON catalogue or a CSV sheet"
+          paste="paste it here"
+          accept=".json,.csv,application/json,text/csv,text/plain"
+          @take="take"
+          @refuse="(message) => (problem = message)"
+        />
         <label>
           <span class="visually-hidden">What the sheet is of</span>
           <select v-model="kind" class="field">
@@ -143,7 +114,7 @@ const why = ({ problems }: ReadItem): string =>
       <template v-if="read?.ok">
         <p v-for="remark in read.remarks" :key="remark" class="remark">{{ remark }}</p>
         <p role="status">
-          {{ fileName || 'Pasted' }}, {{ read.what }}: <strong>{{ count('new') }}</strong> new,
+          {{ fileName }}, {{ read.what }}: <strong>{{ count('new') }}</strong> new,
           <strong>{{ count('changed') }}</strong> replace what is stored, {{ count('same') }} are as
           stored<template v-if="count('wrong') > 0"
             >, <strong class="bad">{{ count('wrong') }} cannot enter</strong></template
@@ -206,29 +177,6 @@ footer {
   display: flex;
   flex-wrap: wrap;
   gap: 8px 12px;
-}
-.file {
-  align-items: center;
-  display: inline-flex;
-}
-.file:focus-within {
-  outline: 2px solid var(--copper);
-}
-.paste {
-  flex: 1;
-  min-width: 160px;
-}
-textarea {
-  background: var(--sheet);
-  border: 1px solid var(--line-strong);
-  border-radius: var(--radius);
-  color: var(--ink);
-  display: block;
-  font: inherit;
-  height: 32px;
-  padding: 5px 8px;
-  resize: none;
-  width: 100%;
 }
 .remark {
   background: var(--tight-soft);

@@ -12,7 +12,7 @@ import {
   SHEETS,
 } from '@brannik/core'
 import Papa from 'papaparse'
-import { readCsv } from '../jobs/jobFiles.ts'
+import { readCsv } from '../../files/csv.ts'
 import type { EquipmentPath } from './useRecordDraft.ts'
 
 const recordsOf = (sheet: Sheet, catalogue: Catalogue): readonly CatalogueRecord[] => {

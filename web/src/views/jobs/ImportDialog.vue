@@ -11,8 +11,9 @@ import {
   readTable,
 } from '@brannik/core'
 import { computed, ref, shallowRef, watch } from 'vue'
+import FileOrPaste from '../../components/FileOrPaste.vue'
+import { readCsv } from '../../files/csv.ts'
 import { useWorkspace } from '../../stores/workspace.ts'
-import { MOST_BYTES, readCsv } from './jobFiles.ts'
 
 /** A weld list from a spreadsheet: every row is shown as it is understood, and nothing enters until it is taken. */
 const open = defineModel<boolean>({ required: true })
@@ -54,16 +55,6 @@ function take(text: string, name: string): void {
   mapping.value = answer.ok ? mapColumns(answer.headings) : []
 }
 
-async function onFile(event: Event): Promise<void> {
-  const file = (event.target as HTMLInputElement).files?.[0]
-  if (!file) return
-  if (file.size > MOST_BYTES) {
-    problem.value = `The file has ${(file.size / 1e6).toFixed(1)} MB; a weld list has at most ${MOST_BYTES / 1e6} MB. Is it the right one?`
-    return
-  }
-  take(await file.text(), file.name)
-}
-
 function map(index: number, change: Partial<MappedColumn>): void {
   mapping.value = mapping.value.map((one, at) => {
     if (at === index) return { ...one, ...change }
@@ -91,18 +82,14 @@ function accept(replace: boolean): void {
         <button class="plain-button" @click="open = false">Close</button>
       </header>
       <div class="choose">
-        <label class="plain-button file">
-          Choose a CSV file
-          <input type="file" accept=".csv,text/csv,text/plain" class="visually-hidden" @change="onFile" />
-        </label>
-        <label class="paste">
-          <span class="visually-hidden">Or paste rows here</span>
-          <textarea
-            rows="1"
-            placeholder="or paste rows here, headings first"
-            @input="take(valueOf($event), 'pasted rows')"
-          ></textarea>
-        </label>
+        <FileOrPaste
+          what="a weld list"
+          choose="Choose a CSV file"
+          paste="paste rows here, headings first"
+          accept=".csv,text/csv,text/plain"
+          @take="take"
+          @refuse="(message) => (problem = message)"
+        />
       </div>
       <p v-if="problem" class="problem" role="alert">{{ problem }}</p>
 
@@ -233,18 +220,6 @@ h2 {
   display: flex;
   gap: 12px;
 }
-.file {
-  align-items: center;
-  display: inline-flex;
-  white-space: nowrap;
-}
-.file:focus-within {
-  outline: 2px solid var(--copper);
-}
-.paste {
-  flex: 1;
-}
-textarea,
 select {
   background: var(--sheet);
   border: 1px solid var(--line-strong);
@@ -252,10 +227,6 @@ select {
   color: var(--ink);
   font: inherit;
   padding: 4px 6px;
-}
-textarea {
-  resize: vertical;
-  width: 100%;
 }
 .problem,
 .bad,

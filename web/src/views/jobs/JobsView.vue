@@ -5,10 +5,11 @@ import { computed, ref } from 'vue'
 import { useRouter } from 'vue-router'
 import ChainSpark from '../../charts/ChainSpark.vue'
 import VerdictMark from '../../components/VerdictMark.vue'
+import { textOf } from '../../files/textOf.ts'
 import { useNotice } from '../../stores/notice.ts'
 import { useWorkspace } from '../../stores/workspace.ts'
 import { jobWords, jointWords } from '../fit/words.ts'
-import { MOST_BYTES, readJobFile } from './jobFiles.ts'
+import { readJobFile } from './jobFiles.ts'
 import { copyOf, freshJob, idFor } from './newJob.ts'
 
 /** The jobs with their answer at a glance: one row a job, the chain small, the first thing that gives out in words. */
@@ -54,10 +55,11 @@ async function importJob(event: Event): Promise<void> {
   const field = event.target as HTMLInputElement
   const file = field.files?.[0]
   if (!file) return
-  const read = file.size > MOST_BYTES ? null : readJobFile(await file.text())
+  const text = await textOf(file, 'a job')
+  const read = text.ok ? readJobFile(text.text) : text
   field.value = ''
-  problem.value = read === null ? 'The file is too large for a job.' : read.ok ? '' : read.message
-  if (!read?.ok) return
+  problem.value = read.ok ? '' : read.message
+  if (!read.ok) return
   const { setUpId } = read.job
   const isTaken = workspace.get('jobs', read.job.id) !== null
   const job: Job = {

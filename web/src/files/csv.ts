@@ -1,0 +1,30 @@
+/** CSV as rows of cells, or why it is none. */
+import Papa from 'papaparse'
+
+export type TableRead =
+  | { readonly ok: true; readonly headings: readonly string[]; readonly rows: readonly (readonly string[])[] }
+  | { readonly ok: false; readonly message: string }
+
+/** @returns headings and rows of a CSV, or why it is none */
+export function readCsv(text: string): TableRead {
+  const clean = text.replace(/^\ufeff/, '')
+  if (clean.includes('\u0000') || clean.includes('\ufffd')) {
+    return { ok: false, message: 'The file is not UTF-8 text. Save it from the spreadsheet as CSV UTF-8.' }
+  }
+  const parsed = Papa.parse<string[]>(clean, { skipEmptyLines: 'greedy' })
+  const quotes = parsed.errors.find(({ type }) => type === 'Quotes')
+  if (quotes) {
+    return {
+      ok: false,
+      message: `A quote is opened and not closed near row ${(quotes.row ?? 0) + 1}. Close it, or save the file again as CSV.`,
+    }
+  }
+  const [headings, ...rows] = parsed.data
+  if (!headings || rows.length === 0) {
+    return {
+      ok: false,
+      message: 'The file holds no rows below its headings. The first row names the columns.',
+    }
+  }
+  return { ok: true, headings, rows }
+}

@@ -1,0 +1,28 @@
+import { expect, it } from 'vitest'
+import { readCsv } from './csv.ts'
+import { textOf } from './textOf.ts'
+
+it.each([
+  ['', 'no rows'],
+  ['count,length\n', 'no rows'],
+  ['count,length\n"4,18\n5,18', 'a quote is opened'],
+  ['count\u0000,length\n4,18', 'not utf-8'],
+  ['count,length\n4,\ufffd', 'not utf-8'],
+])('a broken CSV says what is wrong: %j', (text, words) => {
+  const read = readCsv(text)
+  expect(read.ok ? '' : read.message.toLowerCase()).toContain(words)
+})
+
+it('a spreadsheet’s mark before the first heading is not part of it', () => {
+  const read = readCsv('\ufeffcount,length\n4,18\n')
+  expect(read.ok && read.headings).toEqual(['count', 'length'])
+})
+
+it('a file far too large is refused by its name and size, unread', async () => {
+  const film = new File([new Uint8Array(9_000_000)], 'walk-round.csv')
+  expect(await textOf(film, 'a weld list')).toEqual({
+    ok: false,
+    message: 'walk-round.csv has 9 MB; a weld list has at most 8 MB. Is it the right one?',
+  })
+  expect(await textOf(new File(['a,b'], 'list.csv'), 'a weld list')).toEqual({ ok: true, text: 'a,b' })
+})
