@@ -65,8 +65,7 @@ describe('for any shelf', () => {
       fc.property(cases, ({ process, shelf, order, pick }) => {
         const assembly = build(process, shelf, order, pick)
         if (missingSlots(assembly).length === 0) whole += 1
-        // A wire for another polarity than the usual one is not a matter of the shelf.
-        expect(shortOf(assembly).filter(({ ruleId }) => ruleId !== 'polarity')).toEqual([])
+        expect(shortOf(assembly)).toEqual([])
       }),
       { numRuns: 300 },
     )
@@ -178,6 +177,18 @@ describe('the demo shop', () => {
     expect(spool?.cost).toBe(demo.guns.find(({ id }) => id === 'dray-spool')?.price)
     expect(spool?.cannot.join()).not.toContain('buckles')
     expect(aluminiumWays(assemblyFor('bay-2-wire'), demo)).toEqual([])
+  })
+
+  it('offers what is in the shop before what is used up, and that before what is to buy', () => {
+    const [argon] = demo.gases.filter(({ argonPct }) => argonPct === 100)
+    if (!argon) throw new Error('the demo has no argon')
+    const gases = [
+      { ...argon, id: 'to-buy', held: 'candidate' as const },
+      { ...argon, id: 'empty', held: 'owned' as const, leftL: 0 },
+      { ...argon, id: 'unread', held: 'owned' as const, leftL: null },
+    ]
+    const offers = offersFor('gas', assemblyFor('osier-tig'), { ...demo, gases })
+    expect(offers.map(({ item }) => item.id)).toEqual(['unread', 'empty', 'to-buy'])
   })
 
   it('a thicker wire takes its rolls, liner and tip along, and the gun stays', () => {

@@ -1,5 +1,6 @@
 /** What can go into one place of a set-up: what fits first, what does not with the reason. */
 import { type Verdict, VERDICT_RANK } from '../model/finding.ts'
+import { isInShop } from '../model/holding.ts'
 import type { Shelf } from '../model/shelf.ts'
 import type { Assembly, Trial } from './assembly.ts'
 import { rulesOfSlot } from './judge.ts'
@@ -24,9 +25,8 @@ const FAR = 10
 
 /** Owned before candidates, and what is in stock before what is not. */
 function distance(item: SlotItems[Slot]): number {
-  const isCandidate = 'held' in item && item.held === 'candidate' ? 2 : 0
-  const left = 'stock' in item ? item.stock : 'stockG' in item ? item.stockG : null
-  return isCandidate + (left === 0 ? 1 : 0)
+  if (isInShop(item)) return 0
+  return 'held' in item && item.held === 'candidate' ? 2 : 1
 }
 
 /**

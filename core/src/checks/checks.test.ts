@@ -180,7 +180,7 @@ describe('gas and filler, common practice', () => {
       withJoint(frame, { materialA: 'stainless-304', materialB: 'stainless-304' }),
       'not for 304 stainless',
     ],
-    ['a rod in a wire gun', { ...frame, wire: tray.wire }, 'not a filler'],
+    ['a rod in a wire gun', { ...frame, wire: tray.wire }, 'is a rod; MIG, short-circuit wants a solid wire'],
     ['short-circuit on 1/2 in', withJoint(frame, { thicknessAMm: 12.7, thicknessBMm: 12.7 }), 'may not fuse'],
   ] as const)('%s', (_, input, words) => {
     expect(shielding(input).verdict).toBe('short')

@@ -135,7 +135,7 @@ const CUPS = { small: [4, 5, 6, 7, 8], large: [4, 5, 6, 7, 8, 10, 12] } as const
 const BACK_CAPS = [
   { word: 'short', longestMm: 60 },
   { word: 'medium', longestMm: 110 },
-  { word: 'long', longestMm: 178 },
+  { word: 'long', longestMm: 177.8 },
 ] as const
 const TORCH_SET = commonPractice('parts of a TIG torch by head, common practice, no source')
 const CUP_NUMBER = standard('cup number: inside diameter in 1/16 in, common practice', true)

@@ -10,6 +10,7 @@ describe('figures as the shop reads them', () => {
     [9753.6, 'mm length', '32 ft', '9.75 m'],
     [453.59237, 'g', '1 lb', '454 g'],
     [3539.6, 'L', '125 ft³', '3.54 m³'],
+    [2, 'L', '0.071 ft³', '2 L'],
     [14.158, 'L/min', '30 CFH', '14.16 L/min'],
     [7112, 'mm/min', '280 in/min', '7,112 mm/min'],
     [40, 'A/mm', '1.02 A per 0.001 in', '40 A/mm'],

@@ -44,7 +44,8 @@ const IMPERIAL: Readonly<Record<string, Printer>> = {
   g: scaled(POUND.worth, 'lb'),
   'g/min': scaled(POUND.worth / 60, 'lb/h'),
   'g/cm³': scaled(POUND.worth / 16.387064, 'lb/in³', 4),
-  L: scaled(CUBIC_FOOT.worth, 'ft³'),
+  // Below a cubic foot a third figure is nobody's measurement.
+  L: (value) => scaled(CUBIC_FOOT.worth, 'ft³', Math.abs(value) < CUBIC_FOOT.worth ? 2 : 3)(value),
   'L/min': scaled(CUBIC_FEET_PER_HOUR.worth, 'CFH'),
   'L/min per mm': scaled(CUBIC_FEET_PER_HOUR.worth / INCH.worth, 'CFH per in'),
   'A/mm': (value) => `${printNumber((value * INCH.worth) / 1000, 3)} A per 0.001 in`,

@@ -31,7 +31,8 @@ const wireForm: Judge = ({ wire, process }) => {
   return wire.form === wanted
     ? fits(() => `${wire.name} is a filler for ${process.workshopWord}`)
     : short(
-        () => `${wire.name} is not a filler for ${process.workshopWord}`,
+        () =>
+          `${wire.name} is a ${FORM_WORDS[wire.form]}; ${process.workshopWord} wants a ${FORM_WORDS[wanted]}`,
         undefined,
         wants(`A ${FORM_WORDS[wanted]}`),
       )

@@ -72,8 +72,9 @@ const brokenTitles = computed(() =>
 )
 const headline = computed(() => {
   if (brokenTitles.value.length > 0) {
-    const more = brokenTitles.value.length > 2 ? ` and ${brokenTitles.value.length - 2} more` : ''
-    return `Does not go together: ${brokenTitles.value.slice(0, 2).join(', ')}${more}.`
+    const [first, ...others] = brokenTitles.value
+    const more = others.length > 1 ? `and ${others.length} more` : others[0] ? `and ${others[0]}` : ''
+    return `Does not go together: ${first} ${more}`.trim() + '.'
   }
   if (missing.value.length > 0)
     return `Not whole: ${places.value
