@@ -4,9 +4,9 @@ import type { Shelf } from '../model/shelf.ts'
 import { type Assembly, metalsOf } from './assembly.ts'
 import { fitOut } from './fitOut.ts'
 import type { RuleGroup } from './rule.ts'
-import { byWorst, judgeAll } from './judge.ts'
+import { byWorst, judgeAll, shortSlots } from './judge.ts'
 import { offersFor } from './offers.ts'
-import { type Slot, SLOT_KEYS, type SlotItems, slotWords } from './slots.ts'
+import { type Slot, SLOT_KEYS, type SlotItems, slotWords, SMALL_SLOTS } from './slots.ts'
 
 export interface Way {
   readonly id: string
@@ -15,7 +15,7 @@ export interface Way {
   readonly buys: readonly { readonly name: string; readonly price: number | null }[]
   /** Sum of what is known, in the shop's currency. */
   readonly cost: number
-  /** Whether every price is known. */
+  /** Whether nothing is lacking and every price is known. */
   readonly isWhole: boolean
   /** What it needs and the shelf does not have. */
   readonly lacks: readonly string[]
@@ -58,7 +58,7 @@ function wayOf(
     title,
     buys,
     cost: buys.reduce((sum, { price }) => sum + (price ?? 0), 0),
-    isWhole: buys.every(({ price }) => price !== null),
+    isWhole: lacks.length === 0 && buys.every(({ price }) => price !== null),
     lacks,
     cannot: [...broken.map(({ judgement }) => judgement.says), ...says],
     change,
@@ -97,7 +97,10 @@ function bought(assembly: Assembly, shelf: Shelf, drive: 'spool' | 'push-pull'):
       const [tip] = offersFor('tip', { ...assembly, gun }, shelf)
       const withTip =
         tip && tip.verdict !== 'short' ? { ...assembly, gun, tip: tip.item } : { ...assembly, gun }
-      const fitted = fitOut(withTip, shelf)
+      const { assembly: fitted, changed, change } = fitOut(withTip, shelf)
+      // A part that does not go on this gun, and none on the shelf that does: its place stays empty.
+      const lacking = shortSlots(fitted).filter((slot) => SMALL_SLOTS.has(slot))
+      const emptied = Object.fromEntries(lacking.map((slot) => [slot, null]))
       const says =
         drive === 'spool'
           ? ['Small spools only, changed often, and the weight hangs on the wrist']
@@ -105,14 +108,15 @@ function bought(assembly: Assembly, shelf: Shelf, drive: 'spool' | 'push-pull'):
       return wayOf(
         gun.id,
         gun.name,
-        fitted.assembly,
-        [...new Set<Slot>(['gun', 'tip', ...fitted.changed])],
-        [],
+        { ...fitted, ...emptied },
+        [...new Set<Slot>(['gun', 'tip', ...changed])],
+        lacking.map((slot) => `${slotWords(slot, assembly.process)} for this gun`),
         says,
         {
           gunId: gun.id,
           tipId: withTip.tip?.id ?? null,
-          ...fitted.change,
+          ...change,
+          ...Object.fromEntries(lacking.map((slot) => [SLOT_KEYS[slot], null])),
         },
       )
     })

@@ -246,15 +246,30 @@ function readMachine(sheet: Sheet, reader: Reader, rows: readonly PlateRow[]): R
   return checked(sheet, target, `row ${first.number}`, where)
 }
 
+const MOST_NAMED = 12
+/** Columns that a sheet does not have are named, and which are missing from it: the one is often the other, misspelt. */
+function strangeColumns(sheet: Sheet, headings: readonly string[]): string[] {
+  const known = headingsOf(sheet)
+  const has = new Set(headings.map(plain))
+  const strange = headings.filter((heading) => heading.trim() !== '' && !known.includes(plain(heading)))
+  const missing = known.filter((heading) => !has.has(heading))
+  if (strange.length === 0) return []
+  const names = strange.map((heading) => `“${heading}”`).join(', ')
+  const more = missing.length > MOST_NAMED ? ` and ${missing.length - MOST_NAMED} more` : ''
+  const others =
+    missing.length > 0 ? ` Not in this sheet: ${missing.slice(0, MOST_NAMED).join(', ')}${more}.` : ''
+  return [
+    `${strange.length === 1 ? 'This column is' : 'These columns are'} not known and left out: ${names}.${others}`,
+  ]
+}
+
 /**
  * Reads a sheet that a spreadsheet has saved.
  * @param rows without the headings; their numbers in the messages count the headings as row 1
  */
 export function readSheet(sheet: Sheet, headings: readonly string[], rows: readonly Row[]): ReadSheet {
   const reader = readerOf(headings)
-  const known = new Set(headingsOf(sheet))
-  const strange = headings.filter((heading) => heading.trim() !== '' && !known.has(plain(heading)))
-  const remarks = strange.map((heading) => `Column “${heading}” is not known and is left out.`)
+  const remarks = strangeColumns(sheet, headings)
   const numbered = rows
     .map((row, index): PlateRow => ({ row, number: index + 2 }))
     .filter(({ row }) => row.some((cell) => cell.trim() !== ''))

@@ -26,7 +26,7 @@ export interface Size {
   readonly metric: string
 }
 const size = (inches: number, inch: string, metric: string): Size => ({
-  mm: Number((inches * 25.4).toFixed(4)),
+  mm: Number((inches * 25.4).toFixed(6)),
   inch,
   metric,
 })

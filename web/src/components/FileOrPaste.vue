@@ -16,6 +16,7 @@ const { what, choose, paste, accept } = defineProps<{
 const emit = defineEmits<{ take: [text: string, name: string]; refuse: [message: string] }>()
 
 const typed = ref('')
+const MOST_ROWS = 4
 
 async function onFile(event: Event): Promise<void> {
   const input = event.target as HTMLInputElement
@@ -46,7 +47,7 @@ function onPaste(event: ClipboardEvent): void {
     <textarea
       v-model="typed"
       class="field"
-      rows="1"
+      :rows="Math.min(MOST_ROWS, typed.split('\n').length)"
       :placeholder="`or ${paste}`"
       @paste.prevent="onPaste"
       @input="emit('take', typed, 'what was typed')"
@@ -70,7 +71,8 @@ function onPaste(event: ClipboardEvent): void {
 textarea {
   display: block;
   font: inherit;
-  overflow: hidden;
+  height: auto;
+  line-height: 20px;
   padding: 5px 8px;
   resize: none;
   width: 100%;

@@ -18,7 +18,8 @@ export const wantedPolarity = ({ process, wire }: Pick<Assembly, 'process' | 'wi
 const polarityOfWire: Judge = (assembly) => {
   const { process, wire, settings } = assembly
   const wanted = wantedPolarity(assembly)
-  const ofWire = process.feedsWire && (wire?.polarity ?? null) !== null
+  const ofWire = process.feedsWire && wire !== null && wire.polarity !== null
+  const wants = ofWire ? wire.name : process.workshopWord
   const source = ofWire ? dataPlate('the wire’s own data') : commonPractice('usual polarity of the process')
   const steps = () => [
     {
@@ -31,8 +32,7 @@ const polarityOfWire: Judge = (assembly) => {
   ]
   if (settings.polarity === wanted) return fits(() => `Leads on ${POLARITY_WORDS[wanted]}`, source, { steps })
   return short(
-    () =>
-      `Leads are on ${POLARITY_WORDS[settings.polarity]}, ${process.workshopWord} wants ${POLARITY_WORDS[wanted]}`,
+    () => `Leads are on ${settings.polarity.toUpperCase()}; ${wants} wants ${POLARITY_WORDS[wanted]}`,
     source,
     {
       steps,

@@ -114,7 +114,7 @@ const why = ({ problems }: ReadItem): string =>
       <template v-if="read?.ok">
         <p v-for="remark in read.remarks" :key="remark" class="remark">{{ remark }}</p>
         <p role="status">
-          {{ fileName }}, {{ read.what }}: <strong>{{ count('new') }}</strong> new,
+          The {{ read.what }} of {{ fileName }}: <strong>{{ count('new') }}</strong> new,
           <strong>{{ count('changed') }}</strong> replace what is stored, {{ count('same') }} are as
           stored<template v-if="count('wrong') > 0"
             >, <strong class="bad">{{ count('wrong') }} cannot enter</strong></template
@@ -124,16 +124,21 @@ const why = ({ problems }: ReadItem): string =>
           >
         </p>
         <div class="preview" role="table" aria-label="Things as they are understood">
-          <VVirtualScroll :items="[...shown]" :item-height="ROW" height="320">
+          <VVirtualScroll
+            :items="[...shown]"
+            :item-height="ROW"
+            :height="Math.min(320, Math.max(1, shown.length) * ROW)"
+          >
             <template #default="{ item: { item, state } }">
               <div class="row" role="row" :class="{ wrong: state === 'wrong' }">
                 <span role="cell" class="quiet">{{ item.place }}</span>
                 <span role="cell" class="name">{{ item.name }}</span>
                 <span role="cell" class="state">{{ STATE_WORDS[state as State] }}</span>
                 <span role="cell" class="why" :title="why(item)">
-                  <template v-for="(one, at) in item.problems.slice(0, 2)" :key="at"
-                    ><strong>{{ one.field }}</strong> {{ one.message }}
-                  </template>
+                  <span v-for="(one, at) in item.problems.slice(0, 2)" :key="at"
+                    ><template v-if="at > 0">; </template><strong>{{ one.field }}</strong>
+                    {{ one.message }}</span
+                  >
                 </span>
               </div>
             </template>

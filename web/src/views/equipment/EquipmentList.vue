@@ -1,14 +1,13 @@
 <script setup lang="ts">
-import { printNumber } from '@brannik/core'
 import { nextTick, ref, watch } from 'vue'
 import type { VVirtualScroll } from 'vuetify/components'
+import { useMoney } from '../../stores/useMoney.ts'
 import type { Row } from './lists.ts'
 
 /** The rows of one list; only those in sight are drawn, so two thousand scroll like twenty. */
-const { rows, selected, currency } = defineProps<{
+const { rows, selected } = defineProps<{
   rows: readonly Row[]
   selected: string | null
-  currency: string
 }>()
 const emit = defineEmits<{ open: [id: string] }>()
 
@@ -36,7 +35,8 @@ async function walk(by: number): Promise<void> {
   await nextTick()
   box.value?.querySelector<HTMLElement>(`[data-id="${next.id}"]`)?.focus()
 }
-const money = (price: number | null): string => (price === null ? '' : `${printNumber(price)} ${currency}`)
+const money = useMoney()
+const price = ({ holding }: Row): string => (holding.price === null ? '' : money(holding.price))
 </script>
 
 <template>
@@ -54,7 +54,7 @@ const money = (price: number | null): string => (price === null ? '' : `${printN
             <span class="name">{{ item.name }}</span>
             <span class="held">{{ item.holding.words }}</span>
             <span class="label summary">{{ item.summary }}</span>
-            <span class="label price">{{ money(item.holding.price) }}</span>
+            <span class="label price">{{ price(item) }}</span>
           </button>
         </div>
       </template>

@@ -175,13 +175,7 @@ onKeyStroke('/', (event) => {
               : 'Nothing is called that. Change the search or the filter.'
           }}
         </p>
-        <EquipmentList
-          v-else
-          :rows="rows"
-          :selected="openId"
-          :currency="workspace.shop?.currency ?? ''"
-          @open="open"
-        />
+        <EquipmentList v-else :rows="rows" :selected="openId" @open="open" />
       </div>
       <div class="sheet thing" tabindex="-1">
         <RecordEditor v-if="openId" :id="openId" :key="`${path}/${openId}`" :path="path" />

@@ -83,6 +83,7 @@ function setEngine(isEngine: boolean): void {
 .plate {
   display: grid;
   gap: 8px;
+  grid-template-columns: minmax(0, 1fr);
   padding: 0 0 12px;
 }
 .driven {

@@ -303,6 +303,7 @@ const hasFeed = computed(() => process.family === 'gmaw' || process.family === '
   border-radius: var(--radius);
   display: grid;
   gap: 8px;
+  grid-template-columns: minmax(0, 1fr);
   padding: 8px 12px 10px;
 }
 header {
@@ -324,6 +325,8 @@ header label {
   display: flex;
   flex-wrap: wrap;
   gap: 8px 20px;
+  /* Many supply voltages side by side on a narrow page. */
+  overflow-x: auto;
 }
 table {
   border-collapse: collapse;

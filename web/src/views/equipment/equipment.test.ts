@@ -49,7 +49,7 @@ describe('the list', () => {
     const row = wrapper.get('[data-id=er70s6-030]')
     expect(row.text()).toContain('carbon steel solid wire, 200 mm spool · 40 to 150 A')
     expect(row.text()).toContain('4 lb')
-    expect(row.text()).toContain('34 USD')
+    expect(row.text()).toContain('$34')
     await row.trigger('click')
     await wrapper.get('[role=list]').trigger('keydown', { key: 'ArrowDown' })
     expect(wrapper.emitted('open')).toEqual([['er70s6-030'], ['e71t11-035']])

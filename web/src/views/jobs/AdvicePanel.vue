@@ -15,6 +15,7 @@ import {
   type Wire,
 } from '@brannik/core'
 import { computed } from 'vue'
+import { useMoney } from '../../stores/useMoney.ts'
 import { useWorkspace } from '../../stores/workspace.ts'
 
 /** What to know of the weld in hand: its size, its filler, its preparation, where it burns through. */
@@ -41,12 +42,7 @@ const advice = computed(() =>
 const fillet = computed(() => advice.value.fillet)
 const pair = computed(() => advice.value.pair)
 const WORD = { under: 'too small', right: 'right', over: 'over-welded' } as const
-const money = (value: number): string =>
-  new Intl.NumberFormat('en-US', {
-    style: 'currency',
-    currency: workspace.shop?.currency ?? 'USD',
-    maximumFractionDigits: value < 100 ? 2 : 0,
-  }).format(value)
+const money = useMoney()
 /** What the metals themselves can do to whoever welds them. */
 const cautions = computed(() => [
   ...new Set(
@@ -56,7 +52,10 @@ const cautions = computed(() => [
 const overWords = computed(() => {
   const over = fillet.value?.overWeld
   if (!over) return ''
-  const cost = over.extraCost === null ? '' : `, about ${money(over.extraCost)} of wire and time`
+  const cost =
+    over.extraCost === null
+      ? ''
+      : `, about ${money(over.extraCost < 100 ? over.extraCost : Math.round(over.extraCost))} of wire and time`
   return `${printNumber(over.timesMetal, 2)} times the metal: ${print(over.extraG, 'g')} more${cost}.`
 })
 </script>

@@ -147,7 +147,11 @@ function accept(replace: boolean): void {
           >
         </p>
         <div class="preview" role="table" aria-label="Rows as they are understood">
-          <VVirtualScroll :items="[...shown]" :item-height="ROW" height="280">
+          <VVirtualScroll
+            :items="[...shown]"
+            :item-height="ROW"
+            :height="Math.min(280, Math.max(1, shown.length) * ROW)"
+          >
             <template #default="{ item }">
               <div class="row" role="row" :class="{ wrong: item.joint === null }">
                 <span role="cell" class="quiet">{{ item.number }}</span>
@@ -165,9 +169,10 @@ function accept(replace: boolean): void {
                     item.problems.map(({ key, message }) => `${columnWords(key)}: ${message}`).join('\n')
                   "
                 >
-                  <template v-for="(one, at) in item.problems.slice(0, 2)" :key="at"
-                    ><strong>{{ columnWords(one.key) }}</strong> {{ one.message }}
-                  </template>
+                  <span v-for="(one, at) in item.problems.slice(0, 2)" :key="at"
+                    ><template v-if="at > 0">; </template><strong>{{ columnWords(one.key) }}</strong>
+                    {{ one.message }}</span
+                  >
                 </span>
               </div>
             </template>

@@ -1,15 +1,14 @@
 <script setup lang="ts">
-import { aluminiumWays, type Assembly, printNumber, type SetUp, type Shelf } from '@brannik/core'
+import { aluminiumWays, type Assembly, type SetUp, type Shelf } from '@brannik/core'
 import { computed } from 'vue'
-import { useWorkspace } from '../../stores/workspace.ts'
+import { useMoney } from '../../stores/useMoney.ts'
 
 /** Converting the gun that is there, or buying one made for aluminium: what each costs, and what each still cannot do. */
 const { assembly, shelf } = defineProps<{ assembly: Assembly; shelf: Shelf }>()
 const emit = defineEmits<{ change: [change: Partial<SetUp>, what: string] }>()
 
-const workspace = useWorkspace()
 const ways = computed(() => aluminiumWays(assembly, shelf))
-const money = (value: number): string => `${printNumber(value)} ${workspace.shop?.currency ?? ''}`
+const money = useMoney()
 </script>
 
 <template>

@@ -4,13 +4,13 @@ import {
   followersOf,
   type Offer,
   offersFor,
-  printNumber,
   type Shelf,
   type Slot,
   slotWords,
 } from '@brannik/core'
 import { computed, nextTick, ref, watch } from 'vue'
 import VerdictMark from '../../components/VerdictMark.vue'
+import { useMoney } from '../../stores/useMoney.ts'
 import { useWorkspace } from '../../stores/workspace.ts'
 import { holdingOf, SLOT_PATHS, summaryOf } from '../equipment/words.ts'
 
@@ -25,6 +25,7 @@ const { assembly, place, shelf, optional } = defineProps<{
 const emit = defineEmits<{ choose: [id: string | null]; close: [] }>()
 
 const workspace = useWorkspace()
+const money = useMoney()
 const search = ref('')
 const field = ref<HTMLInputElement | null>(null)
 const list = ref<HTMLElement | null>(null)
@@ -79,7 +80,7 @@ const fitting = computed(() => offers.value.filter(({ verdict }) => verdict !== 
 const here = computed(() => assembly[place]?.id ?? null)
 function stock(offer: Offer): string {
   const { words: held, price, isHere } = holdingOf(SLOT_PATHS[place], offer.item as never, workspace.system)
-  return !isHere && price !== null ? `${held}, ${printNumber(price)} ${workspace.shop?.currency ?? ''}` : held
+  return !isHere && price !== null ? `${held}, ${money(price)}` : held
 }
 </script>
 

@@ -65,7 +65,7 @@ const emit = defineEmits<{ open: [slot: Slot | null]; complete: [] }>()
 .places button[data-slot]:hover {
   background: var(--sunk);
 }
-.places .here {
+.places button.here {
   background: var(--copper-soft);
   border-left-color: var(--copper);
 }
@@ -100,6 +100,9 @@ const emit = defineEmits<{ open: [slot: Slot | null]; complete: [] }>()
 }
 .wrong .says {
   color: var(--short);
+}
+.here .says {
+  color: var(--ink);
 }
 .foot {
   padding: 8px 13px 0;

@@ -1,7 +1,6 @@
 <script setup lang="ts">
 import {
   compared,
-  printNumber,
   PROCESS_IDS,
   type ProcessId,
   PROCESSES,
@@ -16,6 +15,7 @@ import ChoiceField from '../../components/ChoiceField.vue'
 import VerdictMark from '../../components/VerdictMark.vue'
 import WorkingDrawer, { type Opened } from '../../components/WorkingDrawer.vue'
 import { useNotice } from '../../stores/notice.ts'
+import { useMoney } from '../../stores/useMoney.ts'
 import { useWorkspace } from '../../stores/workspace.ts'
 import { setUpSummary } from '../equipment/words.ts'
 import { idFor } from '../jobs/newJob.ts'
@@ -31,6 +31,7 @@ const route = useRoute()
 const router = useRouter()
 const workspace = useWorkspace()
 const notice = useNotice()
+const money = useMoney()
 
 const id = computed(() => {
   const named = route.params['id']
@@ -91,7 +92,7 @@ const toBuy = computed(() => {
   if (bought.length === 0) return ''
   const sum = bought.reduce<number>((total, price) => total + (price ?? 0), 0)
   const least = bought.includes(null) ? 'at least ' : ''
-  return `${bought.length} to buy, ${least}${printNumber(sum)} ${workspace.shop?.currency ?? ''}`
+  return `${bought.length} to buy, ${least}${money(sum)}`
 })
 
 /** What can hurt somebody, where the parts are chosen. */
@@ -204,7 +205,7 @@ function remove(): void {
         @open="(slot) => (openSlot = slot)"
         @complete="complete"
       />
-      <div class="sheet beside">
+      <div class="sheet beside" :class="{ choosing: openSlot }">
         <OfferPanel
           v-if="openSlot && place && assembly"
           :assembly="assembly"
@@ -305,7 +306,7 @@ header {
   .body {
     grid-template-columns: minmax(0, 1fr);
   }
-  .beside {
+  .choosing {
     height: 560px;
   }
 }

@@ -63,7 +63,7 @@ describe('choices', () => {
     expect(wrapper.get('[role=status]').text()).toBe('2 of 6 go with the rest')
     const rows = wrapper.findAll('[data-offer]')
     expect(rows.map((row) => row.classes().includes('grey'))).toEqual([false, false, true, true, true, true])
-    expect(rows[0]?.text()).toContain('to buy, 44 USD')
+    expect(rows[0]?.text()).toContain('to buy, $44')
     expect(wrapper.get('[data-offer=liner-steel-035-15]').text()).toContain('Aluminium through a steel liner')
   })
 
@@ -157,9 +157,9 @@ describe('the rules of a set-up', () => {
   it('a ways table compares converting the gun with buying one, in money', async () => {
     const wrapper = mount(AluminiumWays, { props: { assembly: assemblyFor('platform-tried'), shelf } })
     const rows = wrapper.findAll('tbody tr')
-    expect(rows[0]?.text()).toContain('68 USD')
+    expect(rows[0]?.text()).toContain('$68')
     expect(rows[0]?.text()).toContain('buckles at the rolls')
-    expect(rows[1]?.text()).toContain('295 USD')
+    expect(rows[1]?.text()).toContain('$295')
     await rows[1]?.get('button').trigger('click')
     expect(wrapper.emitted('change')?.[0]?.[0]).toMatchObject({ gunId: 'dray-spool', linerId: null })
     expect(
