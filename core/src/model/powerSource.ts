@@ -47,6 +47,9 @@ function risingPair(supply: unknown): readonly [RatedPoint, RatedPoint] | null {
   return null
 }
 
+/** Whether the rated points, as far as they are there, are those of a duty curve. */
+export const dutyFalls = (supply: object): boolean => risingPair(supply) === null
+
 /** One column of the data plate: what the source gives on one supply voltage. */
 export const supplyRatingSchema = z
   .strictObject({
@@ -66,7 +69,7 @@ export const supplyRatingSchema = z
   })
   .check(inOrder({ least: 'outputMinA', most: 'outputMaxA', unit: 'A', mayMeet: true }))
   .check(
-    z.refine<object>((supply) => risingPair(supply) === null, {
+    z.refine<object>(dutyFalls, {
       path: ['ratedPoints'],
       when: () => true,
       error: ({ input }) => {

@@ -10,19 +10,12 @@ export interface Stored<T> {
 export class RequestFailed extends Error {
   readonly status: number
   readonly fields: readonly FieldProblem[]
-  readonly currentVersion: number | null
 
   /** @param status 0 where the server did not answer at all */
-  constructor(
-    status: number,
-    says: string,
-    fields: readonly FieldProblem[] = [],
-    currentVersion: number | null = null,
-  ) {
+  constructor(status: number, says: string, fields: readonly FieldProblem[] = []) {
     super(says)
     this.status = status
     this.fields = fields
-    this.currentVersion = currentVersion
   }
 }
 
@@ -31,7 +24,6 @@ const TIMEOUT_MS = 10_000
 interface ProblemBody {
   detail?: string
   errors?: FieldProblem[]
-  currentVersion?: number
 }
 
 async function request<T>(method: string, path: string, body?: unknown, version?: number): Promise<T> {
@@ -57,7 +49,6 @@ async function request<T>(method: string, path: string, body?: unknown, version?
     response.status,
     problem.detail ?? `the server answered ${response.status}`,
     problem.errors ?? [],
-    problem.currentVersion ?? null,
   )
 }
 

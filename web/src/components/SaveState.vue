@@ -6,9 +6,7 @@ import { useWorkspace } from '../stores/workspace.ts'
 /** Whether what is on the screen is stored; where not, why, and what can be done. */
 const workspace = useWorkspace()
 
-const conflict = computed(
-  () => [...workspace.saves].find(([, { state }]) => state === 'conflict')?.[0] ?? null,
-)
+const conflict = computed(() => [...workspace.saves].find(([, { state }]) => state === 'conflict') ?? null)
 const failed = computed(() => [...workspace.saves.values()].find(({ state }) => state === 'failed') ?? null)
 const busy = computed(() =>
   [...workspace.saves.values()].some(({ state }) => state === 'saving' || state === 'waiting'),
@@ -21,9 +19,11 @@ const savedAt = computed(() =>
 <template>
   <div class="save" role="status" aria-live="polite">
     <template v-if="conflict">
-      <span class="bad">Changed elsewhere meanwhile.</span>
-      <button class="link-button" @click="workspace.overwriteStored(conflict)">Keep mine</button>
-      <button class="link-button" @click="workspace.takeStored(conflict)">Take the stored one</button>
+      <span class="bad">{{ conflict[1].version > 0 ? 'Changed' : 'Deleted' }} elsewhere meanwhile.</span>
+      <button class="link-button" @click="workspace.overwriteStored(conflict[0])">Keep mine</button>
+      <button class="link-button" @click="workspace.takeStored(conflict[0])">
+        {{ conflict[1].version > 0 ? 'Take the stored one' : 'Let it go' }}
+      </button>
     </template>
     <template v-else-if="failed">
       <span class="bad" :title="failed.says">Not saved: {{ failed.says }}</span>

@@ -1,9 +1,12 @@
 /** What was typed and is not stored yet, kept in the browser so that neither a reload nor a dead server loses it. */
 
 export interface Draft<T> {
-  readonly record: T
+  /** null: it is to be deleted. */
+  readonly record: T | null
   /** Version that the edit began from; 0 for a record that the server has never had. */
   readonly version: number
+  /** What was sent and not answered: the server may have it or not. Absent where nothing was. */
+  readonly unanswered?: T | null
 }
 
 const PREFIX = 'brannik.draft.'

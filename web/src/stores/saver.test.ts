@@ -4,9 +4,16 @@ import { draftKeys, keepDraft, readDraft } from './drafts.ts'
 import { createSaver } from './saver.ts'
 
 const answers: (() => Promise<Response>)[] = []
-const sent: { method: string; path: string; version: string | undefined; body: { quantity?: number } }[] = []
+const sent: {
+  method: string
+  path: string
+  version: string | undefined
+  body: { quantity?: number } | null
+}[] = []
 
-const ok = (version: number) => async () => Response.json({ version, record: {} })
+const holds = (version: number, record: object) => async () => Response.json({ version, record })
+const ok = (version: number) => holds(version, {})
+const gone = async () => new Response(null, { status: 204 })
 const problem =
   (status: number, extra = {}) =>
   async () =>
@@ -24,7 +31,7 @@ beforeEach(() => {
       method: init.method ?? '',
       path,
       version: headers['If-Match'],
-      body: JSON.parse(`${init.body}`),
+      body: JSON.parse(`${init.body ?? null}`),
     })
     const answer = answers.shift()
     return answer ? answer() : down()
@@ -36,14 +43,16 @@ afterEach(() => {
 })
 
 const KEY = 'jobs/a'
+const saverOf = (handlers: Partial<Parameters<typeof createSaver>[0]> = {}) =>
+  createSaver({ stored: () => undefined, kept: () => undefined, ...handlers })
 const job = (quantity: number) => ({ id: 'a', quantity })
 
 it('keeps what was typed at once, and sends only the last of many keys', async () => {
   const versions: number[] = []
-  const saver = createSaver((_key, version) => versions.push(version))
+  const saver = saverOf({ stored: (_key, version) => versions.push(version) })
   answers.push(ok(4))
-  saver.change(KEY, 'jobs', job(1), 3)
-  saver.change(KEY, 'jobs', job(12), 3)
+  saver.change(KEY, 'jobs', { record: job(1), version: 3 })
+  saver.change(KEY, 'jobs', { record: job(12), version: 3 })
   expect(readDraft(KEY)).toEqual({ record: job(12), version: 3 })
   expect(sent).toEqual([])
   await vi.advanceTimersByTimeAsync(600)
@@ -54,15 +63,15 @@ it('keeps what was typed at once, and sends only the last of many keys', async (
 })
 
 it('an edit during a save is saved after it, on the version that the save gave', async () => {
-  const saver = createSaver(() => undefined)
+  const saver = saverOf()
   let finish = (_: Response): void => undefined
   answers.push(() => new Promise<Response>((resolve) => (finish = resolve)), ok(3))
-  saver.change(KEY, 'jobs', job(1), 1)
+  saver.change(KEY, 'jobs', { record: job(1), version: 1 })
   await vi.advanceTimersByTimeAsync(600)
-  saver.change(KEY, 'jobs', job(2), 1)
+  saver.change(KEY, 'jobs', { record: job(2), version: 1 })
   finish(Response.json({ version: 2, record: {} }))
   await vi.advanceTimersByTimeAsync(600)
-  expect(sent.map(({ version, body }) => [version, body.quantity])).toEqual([
+  expect(sent.map(({ version, body }) => [version, body?.quantity])).toEqual([
     ['"1"', 1],
     ['"2"', 2],
   ])
@@ -70,9 +79,9 @@ it('an edit during a save is saved after it, on the version that the save gave',
 })
 
 it('tries again by itself while the server does not answer, and keeps the draft', async () => {
-  const saver = createSaver(() => undefined)
+  const saver = saverOf()
   answers.push(down, down, ok(2))
-  saver.change(KEY, 'jobs', job(1), 1)
+  saver.change(KEY, 'jobs', { record: job(1), version: 1 })
   await vi.advanceTimersByTimeAsync(600)
   expect(saver.entries.get(KEY)).toMatchObject({ state: 'failed', says: 'the server does not answer' })
   expect(readDraft(KEY)).not.toBeNull()
@@ -82,35 +91,35 @@ it('tries again by itself while the server does not answer, and keeps the draft'
 })
 
 it('does not repeat what the server refuses', async () => {
-  const saver = createSaver(() => undefined)
+  const saver = saverOf()
   answers.push(problem(422))
-  saver.change(KEY, 'jobs', job(1), 1)
+  saver.change(KEY, 'jobs', { record: job(1), version: 1 })
   await vi.advanceTimersByTimeAsync(60_000)
   expect(sent).toHaveLength(1)
   expect(saver.entries.get(KEY)).toMatchObject({ state: 'failed', says: 'told 422' })
 })
 
 it('asks about a conflict, keeps what is typed meanwhile, and writes over only when told to', async () => {
-  const saver = createSaver(() => undefined)
-  answers.push(problem(412, { currentVersion: 9 }), ok(10))
-  saver.change(KEY, 'jobs', job(1), 1)
+  const saver = saverOf()
+  answers.push(problem(412), holds(9, job(7)), ok(10))
+  saver.change(KEY, 'jobs', { record: job(1), version: 1 })
   await vi.advanceTimersByTimeAsync(600)
-  saver.change(KEY, 'jobs', job(2), 1)
+  saver.change(KEY, 'jobs', { record: job(2), version: 1 })
   await vi.advanceTimersByTimeAsync(60_000)
-  expect(sent).toHaveLength(1)
+  expect(sent.map(({ method }) => method)).toEqual(['PUT', 'GET'])
   expect(saver.entries.get(KEY)?.state).toBe('conflict')
-  expect(readDraft<{ quantity: number }>(KEY)?.record.quantity).toBe(2)
+  expect(readDraft<{ quantity: number }>(KEY)?.record?.quantity).toBe(2)
   saver.overwrite(KEY)
   await vi.advanceTimersByTimeAsync(10)
-  expect(sent[1]).toMatchObject({ version: '"9"', body: job(2) })
+  expect(sent[2]).toMatchObject({ version: '"9"', body: job(2) })
 })
 
 it('makes a new record once, then replaces it', async () => {
-  const saver = createSaver(() => undefined)
+  const saver = saverOf()
   answers.push(ok(1), ok(2))
-  saver.change(KEY, 'jobs', job(1), 0)
+  saver.change(KEY, 'jobs', { record: job(1), version: 0 })
   await vi.advanceTimersByTimeAsync(600)
-  saver.change(KEY, 'jobs', job(2), 0)
+  saver.change(KEY, 'jobs', { record: job(2), version: 0 })
   await vi.advanceTimersByTimeAsync(600)
   expect(sent.map(({ method, path }) => `${method} ${path}`)).toEqual(['POST /api/jobs', 'PUT /api/jobs/a'])
 })
@@ -119,4 +128,112 @@ it('a draft that cannot be read is no draft', () => {
   keepDraft('jobs/b', { record: job(1), version: 1 })
   localStorage.setItem('brannik.draft.jobs/b', '{"record":')
   expect(readDraft('jobs/b')).toBeNull()
+})
+
+/** The page as it is after a reload: what the draft says is all that it knows. */
+function reloaded(saver = saverOf()) {
+  vi.clearAllTimers()
+  const draft = readDraft<{ id: string }>(KEY)
+  if (!draft) throw new Error('nothing was kept')
+  saver.change(KEY, 'jobs', draft)
+  return saver
+}
+
+it('a save whose answer a reload cut off is known as one’s own, and what was typed after it is saved', async () => {
+  const before = saverOf()
+  answers.push(() => new Promise<Response>(() => undefined))
+  before.change(KEY, 'jobs', { record: job(1), version: 3 })
+  await vi.advanceTimersByTimeAsync(600)
+  before.change(KEY, 'jobs', { record: job(2), version: 3 })
+  expect(readDraft(KEY)).toEqual({ record: job(2), version: 3, unanswered: job(1) })
+
+  answers.push(problem(412), holds(4, job(1)), ok(5))
+  const after = reloaded()
+  await vi.advanceTimersByTimeAsync(1200)
+  expect(sent.slice(1).map(({ method, version }) => [method, version])).toEqual([
+    ['PUT', '"3"'],
+    ['GET', undefined],
+    ['PUT', '"4"'],
+  ])
+  expect(after.entries.get(KEY)?.state).toBe('saved')
+  expect(draftKeys()).toEqual([])
+})
+
+it('a new record whose answer was lost is not made twice, nor asked about', async () => {
+  const saver = saverOf()
+  answers.push(down, problem(409), holds(1, job(1)))
+  saver.change(KEY, 'jobs', { record: job(1), version: 0 })
+  await vi.advanceTimersByTimeAsync(3000)
+  expect(sent.map(({ method }) => method)).toEqual(['POST', 'POST', 'GET'])
+  expect(saver.entries.get(KEY)).toMatchObject({ state: 'saved', version: 1 })
+})
+
+it('what is taken back while it is being made is deleted after it', async () => {
+  const saver = saverOf()
+  let finish = (_: Response): void => undefined
+  answers.push(() => new Promise<Response>((resolve) => (finish = resolve)), gone)
+  saver.change(KEY, 'jobs', { record: job(1), version: 0 })
+  await vi.advanceTimersByTimeAsync(600)
+  saver.change(KEY, 'jobs', { record: null, version: 0 })
+  expect(readDraft(KEY)).toMatchObject({ record: null })
+  finish(Response.json({ version: 1, record: {} }))
+  await vi.advanceTimersByTimeAsync(600)
+  expect(sent.map(({ method, version }) => [method, version])).toEqual([
+    ['POST', undefined],
+    ['DELETE', '"1"'],
+  ])
+  expect(draftKeys()).toEqual([])
+})
+
+it('what was never sent is taken back without a word to the server', async () => {
+  const saver = saverOf()
+  saver.change(KEY, 'jobs', { record: job(1), version: 0 })
+  saver.change(KEY, 'jobs', { record: null, version: 0 })
+  await vi.advanceTimersByTimeAsync(5000)
+  expect(sent).toEqual([])
+  expect(draftKeys()).toEqual([])
+})
+
+it('a deletion outlives a reload, and one that is done already is done', async () => {
+  saverOf().change(KEY, 'jobs', { record: null, version: 4 })
+  answers.push(problem(404), problem(404))
+  reloaded()
+  await vi.advanceTimersByTimeAsync(600)
+  expect(sent[0]).toMatchObject({ method: 'DELETE', version: '"4"' })
+  expect(draftKeys()).toEqual([])
+})
+
+it('what the server does not let go of comes back with the reason', async () => {
+  const kept: string[] = []
+  const saver = saverOf({ kept: (key, says) => kept.push(`${key}: ${says}`) })
+  answers.push(problem(409))
+  saver.change(KEY, 'jobs', { record: null, version: 4 })
+  await vi.advanceTimersByTimeAsync(600)
+  expect(kept).toEqual(['jobs/a: told 409'])
+  expect(saver.entries.size).toBe(0)
+})
+
+it('what somebody else deleted is asked about, and made anew when told to', async () => {
+  const saver = saverOf()
+  answers.push(problem(404), problem(404), ok(1))
+  saver.change(KEY, 'jobs', { record: job(2), version: 3 })
+  await vi.advanceTimersByTimeAsync(600)
+  expect(saver.entries.get(KEY)).toMatchObject({ state: 'conflict', version: 0 })
+  saver.overwrite(KEY)
+  await vi.advanceTimersByTimeAsync(10)
+  expect(sent.at(-1)).toMatchObject({ method: 'POST', body: job(2) })
+  expect(saver.entries.get(KEY)?.state).toBe('saved')
+})
+
+it('saves one after the other, in the order of their edits', async () => {
+  const saver = saverOf()
+  let finish = (_: Response): void => undefined
+  answers.push(() => new Promise<Response>((resolve) => (finish = resolve)), ok(1))
+  saver.change('guns/g', 'guns', { record: { id: 'g' }, version: 0 })
+  saver.change('set-ups/s', 'set-ups', { record: { id: 's' }, version: 0 })
+  await vi.advanceTimersByTimeAsync(2000)
+  expect(sent.map(({ path }) => path)).toEqual(['/api/guns'])
+  finish(Response.json({ version: 1, record: {} }))
+  await vi.advanceTimersByTimeAsync(10)
+  expect(sent.map(({ path }) => path)).toEqual(['/api/guns', '/api/set-ups'])
 })

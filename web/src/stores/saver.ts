@@ -1,27 +1,53 @@
-/** Saves records as they change: soon after the last edit, one at a time each, again when a save fails. */
+/**
+ * Saves records as they change: soon after the last edit, one after the other, again when a save fails.
+ * One after the other, because a set-up may name a gun that was entered a moment before it.
+ */
+import isSame from 'fast-deep-equal'
 import { markRaw, reactive } from 'vue'
-import { createRecord, replaceRecord, RequestFailed, type Stored } from '../api/client.ts'
-import { dropDraft, keepDraft } from './drafts.ts'
+import { createRecord, deleteRecord, getRecord, replaceRecord, RequestFailed } from '../api/client.ts'
+import { type Draft, dropDraft, keepDraft } from './drafts.ts'
 
 export type SaveState = 'saved' | 'waiting' | 'saving' | 'failed' | 'conflict'
 
+interface Item {
+  readonly id: string
+}
+
 interface Entry {
-  path: string
-  isNew: boolean
-  record: { id: string }
+  readonly path: string
+  /** null: it is to be deleted. */
+  record: Item | null
+  /** 0: the server has none. */
   version: number
+  /** What was sent and not answered: the server may have it or not. Undefined where nothing was. */
+  unanswered: Item | null | undefined
   state: SaveState
   says: string
   timer: number | null
   failures: number
 }
 
+interface Handlers {
+  /** After each save, with the new version; 0 after a deletion. */
+  readonly stored: (key: string, version: number) => void
+  /** The server does not let it be deleted. */
+  readonly kept: (key: string, says: string) => void
+}
+
 const SOON_MS = 500
 const RETRY_MS = [2000, 5000, 10_000, 30_000]
+/** Deleted, already there, changed: the server has something else than the edit began from. */
+const NOT_AS_THOUGHT = [404, 409, 412]
 
-/** @param stored called with the new version after each save */
-export function createSaver(stored: (key: string, version: number) => void) {
+const raw = (record: Item | null): Item | null => (record === null ? null : markRaw(record))
+
+export function createSaver({ stored, kept }: Handlers) {
   const entries = reactive(new Map<string, Entry>())
+  let turn: Promise<void> = Promise.resolve()
+
+  const addressOf = (key: string, { path }: Entry): string => (path === 'shop' ? path : key)
+  const draft = (key: string, { record, version, unanswered }: Entry): void =>
+    keepDraft<Item>(key, { record, version, ...(unanswered === undefined ? {} : { unanswered }) })
 
   const forget = (entry: Entry): void => {
     if (entry.timer !== null) window.clearTimeout(entry.timer)
@@ -32,24 +58,66 @@ export function createSaver(stored: (key: string, version: number) => void) {
     forget(entry)
     entry.timer = window.setTimeout(() => {
       entry.timer = null
-      void save(key)
+      save(key)
     }, ms)
   }
 
-  async function send({ isNew, path, record, version }: Entry): Promise<Stored<unknown>> {
-    return isNew
-      ? createRecord(path, record)
-      : replaceRecord(path === 'shop' ? path : `${path}/${record.id}`, record, version)
+  function discard(key: string): void {
+    const entry = entries.get(key)
+    if (entry) forget(entry)
+    entries.delete(key)
+    dropDraft(key)
+  }
+
+  async function send(key: string, entry: Entry): Promise<number> {
+    const { path, record, version } = entry
+    if (record === null) {
+      await deleteRecord(addressOf(key, entry), version)
+      return 0
+    }
+    const answer =
+      version === 0
+        ? await createRecord(path, record)
+        : await replaceRecord(addressOf(key, entry), record, version)
+    return answer.version
+  }
+
+  function landed(key: string, entry: Entry, version: number, sent: Item | null): void {
+    entry.version = version
+    entry.unanswered = undefined
+    entry.failures = 0
+    stored(key, version)
+    if (!isSame(entry.record, sent)) {
+      draft(key, entry)
+      entry.state = 'waiting'
+      later(key, entry, SOON_MS)
+      return
+    }
+    entry.state = 'saved'
+    if (sent === null) discard(key)
+    else dropDraft(key)
+  }
+
+  /** The server has something else: an own save whose answer was lost, or what somebody else made of it. */
+  async function settle(key: string, entry: Entry): Promise<void> {
+    const now = await getRecord<Item>(addressOf(key, entry)).catch((error: unknown) => {
+      if (error instanceof RequestFailed && error.status === 404) return null
+      throw error
+    })
+    const record = now?.record ?? null
+    const version = now?.version ?? 0
+    const isOwn = entry.unanswered !== undefined && isSame(record, entry.unanswered)
+    if (isOwn || isSame(record, entry.record)) {
+      landed(key, entry, version, record)
+    } else {
+      entry.version = version
+      entry.state = 'conflict'
+    }
   }
 
   function failed(key: string, entry: Entry, error: unknown): void {
     if (!(error instanceof RequestFailed)) throw error
     entry.says = error.message
-    if (error.status === 412) {
-      entry.state = 'conflict'
-      entry.version = error.currentVersion ?? entry.version
-      return
-    }
     entry.state = 'failed'
     // What the server refuses will be refused again; what it did not hear is worth another try.
     if (error.status !== 0 && error.status < 500) return
@@ -57,57 +125,81 @@ export function createSaver(stored: (key: string, version: number) => void) {
     entry.failures += 1
   }
 
-  async function save(key: string): Promise<void> {
+  async function refused(key: string, entry: Entry, error: unknown, sent: Item | null): Promise<void> {
+    if (!(error instanceof RequestFailed) || error.status === 0 || error.status >= 500) throw error
+    if (sent === null && error.status === 409) {
+      discard(key)
+      kept(key, error.message)
+      return
+    }
+    if (NOT_AS_THOUGHT.includes(error.status)) {
+      await settle(key, entry)
+      return
+    }
+    if (entry.unanswered === sent) entry.unanswered = undefined
+    throw error
+  }
+
+  async function saveNow(key: string): Promise<void> {
     const entry = entries.get(key)
-    if (!entry || entry.state === 'saving') return
+    if (!entry || (entry.state !== 'waiting' && entry.state !== 'failed')) return
     forget(entry)
     entry.state = 'saving'
     const sent = entry.record
+    if (entry.unanswered === undefined) {
+      entry.unanswered = sent
+      draft(key, entry)
+    }
     try {
-      const { version } = await send(entry)
-      entry.version = version
-      entry.isNew = false
-      entry.failures = 0
-      stored(key, version)
-      if (entry.record === sent) {
-        entry.state = 'saved'
-        dropDraft(key)
-      } else {
-        entry.state = 'waiting'
-        later(key, entry, SOON_MS)
-      }
+      const version = await send(key, entry).catch(async (error: unknown) => {
+        await refused(key, entry, error, sent)
+        return null
+      })
+      if (version !== null && entries.get(key) === entry) landed(key, entry, version, sent)
     } catch (error) {
       failed(key, entry, error)
     }
   }
 
+  function save(key: string): void {
+    turn = turn.catch(() => undefined).then(() => saveNow(key))
+  }
+
   return {
     entries,
-    /** Notes a change and saves it soon. */
-    change(key: string, path: string, record: { id: string }, version: number): void {
-      const entry = entries.get(key) ?? {
-        path,
-        isNew: version === 0,
-        record: markRaw(record),
-        version,
-        state: 'waiting' as const,
-        says: '',
-        timer: null,
-        failures: 0,
+    /**
+     * Notes a change and saves it soon.
+     * @param draft the change, and the version that it began from
+     */
+    change(key: string, path: string, { record, version, unanswered }: Draft<Item>): void {
+      if (!entries.has(key)) {
+        entries.set(key, {
+          path,
+          record,
+          version,
+          unanswered: unanswered === undefined ? undefined : raw(unanswered),
+          state: 'waiting',
+          says: '',
+          timer: null,
+          failures: 0,
+        })
       }
-      entries.set(key, entry)
-      const live = entries.get(key)
-      if (!live) return
+      const entry = entries.get(key)
+      if (!entry) return
+      if (record === null && entry.version === 0 && entry.unanswered === undefined) {
+        discard(key)
+        return
+      }
       // Only its state is watched: a list of hundreds of welds need not be.
-      live.record = markRaw(record)
-      keepDraft(key, { record, version: live.version })
-      if (live.state === 'saving' || live.state === 'conflict') return
-      live.state = 'waiting'
-      later(key, live, SOON_MS)
+      entry.record = raw(record)
+      draft(key, entry)
+      if (entry.state === 'saving' || entry.state === 'conflict') return
+      entry.state = 'waiting'
+      later(key, entry, SOON_MS)
     },
     retry(): void {
       for (const [key, entry] of entries) {
-        if (entry.state === 'failed' || entry.state === 'waiting') void save(key)
+        if (entry.state === 'failed' || entry.state === 'waiting') save(key)
       }
     },
     /** After a conflict: writes this one over the stored one. */
@@ -115,14 +207,9 @@ export function createSaver(stored: (key: string, version: number) => void) {
       const entry = entries.get(key)
       if (!entry) return
       entry.state = 'waiting'
-      void save(key)
+      save(key)
     },
     /** After a conflict: gives this one up. */
-    discard(key: string): void {
-      const entry = entries.get(key)
-      if (entry) forget(entry)
-      entries.delete(key)
-      dropDraft(key)
-    },
+    discard,
   }
 }

@@ -80,7 +80,7 @@ describe('editing', () => {
     expect(sent.at(-1)).toMatchObject({ method: 'POST', path: 'jobs' })
     workspace.edit('jobs', 'loader-fork', null, 'deletion')
     expect(workspace.get('jobs', 'loader-fork')).toBeNull()
-    await vi.advanceTimersByTimeAsync(10)
+    await vi.advanceTimersByTimeAsync(700)
     expect(sent.at(-1)).toMatchObject({ method: 'DELETE', path: 'jobs/loader-fork' })
   })
 })

@@ -23,8 +23,9 @@ import type {
 } from '@brannik/core'
 import { defineStore } from 'pinia'
 import { computed, ref, type ShallowRef, shallowRef } from 'vue'
-import { deleteRecord, getRecord, listRecords, type Stored, takeInCatalogue } from '../api/client.ts'
+import { getRecord, listRecords, RequestFailed, type Stored, takeInCatalogue } from '../api/client.ts'
 import { draftKeys, dropDraft, readDraft } from './drafts.ts'
+import { useNotice } from './notice.ts'
 import { createSaver } from './saver.ts'
 
 interface RecordOf {
@@ -78,11 +79,16 @@ const emptyTables = (): Tables =>
   Object.fromEntries(['shop', ...PATHS].map((path) => [path, shallowRef(new Map())])) as unknown as Tables
 
 const keyOf = (path: Path, id: string): string => `${path}/${id}`
+const placeOf = (key: string): [path: Path, id: string] => {
+  const [path = '', id = ''] = key.split('/')
+  return [path as Path, id]
+}
 
 export const useWorkspace = defineStore('workspace', () => {
   const state = ref<'loading' | 'ready' | 'failed'>('loading')
   const failure = ref('')
   const tables = emptyTables()
+  const notice = useNotice()
   const table = <P extends Path>(path: P): ShallowRef<Table<P>> => tables[path]
   const undone = shallowRef<readonly Edit[]>([])
   const done = shallowRef<readonly Edit[]>([])
@@ -97,24 +103,34 @@ export const useWorkspace = defineStore('workspace', () => {
     cell.value = changed
   }
 
-  const saver = createSaver((key, version) => {
-    const [path = '', id = ''] = key.split('/')
-    const stored = tables[path as Path].value.get(id)
-    if (stored) put(path as Path, id, { ...stored, version })
-    lastSavedAt.value = new Date()
+  const saver = createSaver({
+    stored(key, version) {
+      const [path, id] = placeOf(key)
+      const stored = tables[path].value.get(id)
+      if (stored) put(path, id, { ...stored, version })
+      lastSavedAt.value = new Date()
+    },
+    kept(key, says) {
+      notice.show(says)
+      void takeStored(key)
+    },
   })
 
-  /** Lays what was typed and not stored over what the server has, and saves it. */
+  /** Lays what was typed and not stored over what the server has, and saves it: what is named before what names it. */
   function restoreDrafts(): void {
-    for (const key of draftKeys()) {
-      const [path = '', id = ''] = key.split('/')
+    const drafts = draftKeys().flatMap((key) => {
+      const [path, id] = placeOf(key)
       const draft = readDraft<RecordOf[Path]>(key)
-      if (!draft || !(path in tables)) {
-        dropDraft(key)
-        continue
-      }
-      put(path as Path, id, { version: draft.version, record: draft.record })
-      saver.change(key, path, draft.record, draft.version)
+      if (draft && path in tables) return [{ key, path, id, draft, rank: PATHS.indexOf(path) }]
+      dropDraft(key)
+      return []
+    })
+    const isDeletion = ({ draft }: (typeof drafts)[number]): boolean => draft.record === null
+    const written = drafts.filter((one) => !isDeletion(one)).sort((a, b) => a.rank - b.rank)
+    const deleted = drafts.filter(isDeletion).sort((a, b) => b.rank - a.rank)
+    for (const { key, path, id, draft } of [...written, ...deleted]) {
+      put(path, id, draft.record && { version: draft.version, record: draft.record })
+      saver.change(key, path, draft)
     }
   }
 
@@ -140,14 +156,8 @@ export const useWorkspace = defineStore('workspace', () => {
 
   function write(path: Path, id: string, record: RecordOf[Path] | null): void {
     const version = tables[path].value.get(id)?.version ?? 0
-    if (record) {
-      put(path, id, { version, record })
-      saver.change(keyOf(path, id), path, record, version)
-      return
-    }
-    put(path, id, null)
-    saver.discard(keyOf(path, id))
-    if (version > 0) void deleteRecord(`${path}/${id}`, version).catch(() => load())
+    put(path, id, record && { version, record })
+    saver.change(keyOf(path, id), path, { record, version })
   }
 
   function remember(change: Change, says: string): void {
@@ -231,10 +241,13 @@ export const useWorkspace = defineStore('workspace', () => {
 
   /** After a conflict: the stored record instead of this one. */
   async function takeStored(key: string): Promise<void> {
-    const [path = '', id = ''] = key.split('/')
-    const stored = await getRecord<RecordOf[Path]>(path === 'shop' ? path : key)
+    const [path, id] = placeOf(key)
+    const stored = await getRecord<RecordOf[Path]>(path === 'shop' ? path : key).catch((error: unknown) => {
+      if (error instanceof RequestFailed && error.status === 404) return null
+      throw error
+    })
     saver.discard(key)
-    put(path as Path, id, stored)
+    put(path, id, stored)
   }
 
   const all = <P extends Path>(path: P): RecordOf[P][] =>

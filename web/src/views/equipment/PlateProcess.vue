@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { type PlateFamily, plateFindings, type PlateProcess } from '@brannik/core'
+import { dutyFalls, type PlateFamily, plateFindings, type PlateProcess } from '@brannik/core'
 import { computed } from 'vue'
 import CountField from '../../components/CountField.vue'
 import VerdictMark from '../../components/VerdictMark.vue'
@@ -78,16 +78,17 @@ function toggleOutput(wave: 'dc' | 'ac'): void {
   )
 }
 
-/** Only of columns whose figures are all there. */
+const isAbove0 = (value: unknown): boolean => typeof value === 'number' && value > 0
+/** Only of columns whose figures are all there and make a curve. */
 const whole = computed(() =>
   supplies.value.filter(
-    ({ outputMaxA, ratedPoints }) =>
-      typeof outputMaxA === 'number' &&
-      ratedPoints.length > 0 &&
-      ratedPoints.every(
-        ({ currentA, dutyPct }) =>
-          typeof currentA === 'number' && typeof dutyPct === 'number' && dutyPct > 0 && dutyPct <= 100,
-      ),
+    (supply) =>
+      isAbove0(supply.outputMaxA) &&
+      supply.ratedPoints.length > 0 &&
+      supply.ratedPoints.every(
+        ({ currentA, dutyPct }) => isAbove0(currentA) && isAbove0(dutyPct) && dutyPct <= 100,
+      ) &&
+      dutyFalls(supply),
   ),
 )
 const curves = computed(() =>

@@ -171,6 +171,7 @@ describe('forms', () => {
 })
 
 describe('the data plate', () => {
+  const point = (currentA: number, dutyPct: number) => ({ currentA, dutyPct, loadV: null })
   const quillon = () => {
     const process = workspace.get('power-sources', 'quillon-210')?.processes[0]
     if (!process) throw new Error('the demo has no quillon-210')
@@ -196,6 +197,21 @@ describe('the data plate', () => {
     const changes = wrapper.emitted('change') ?? []
     expect(getIn(changes[0]?.[0], ['supplies', 1, 'i1MaxA'])).toBe(27)
     expect(getIn(changes[1]?.[0], ['supplies', 0, 'ratedPoints'])).toHaveLength(2)
+  })
+
+  it.each([
+    ['two currents at one duty', { ratedPoints: [point(150, 60), point(116, 60)] }],
+    ['duty that rises with current', { ratedPoints: [point(116, 30), point(150, 60)] }],
+    ['a current below 0', { ratedPoints: [point(-5, 60)] }],
+    ['no greatest output', { outputMaxA: 0 }],
+  ])('draws no curve through %s, and the other column’s all the same', (_, figures) => {
+    const { supplies, ...rest } = quillon()
+    const wrapper = plate({
+      ...rest,
+      supplies: supplies.map((supply, index) => (index === 0 ? { ...supply, ...figures } : supply)),
+    })
+    expect(wrapper.findAll('svg.duty path[stroke-width]')).toHaveLength(1)
+    expect(wrapper.get('svg.duty').html()).not.toContain('NaN')
   })
 
   it('says with figures that a plate cannot be right', () => {
