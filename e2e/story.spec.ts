@@ -159,6 +159,32 @@ test('a server that comes back is found by itself, without a reload', async ({ p
   expect((await server.record<Job>('jobs/picking-platform')).joints[1]?.count).toBe(31)
 })
 
+test('a reload while a save is on its way asks nothing: the save is known as one’s own', async ({
+  page,
+  server,
+}) => {
+  await openFit(page, server, 'tank-manifold')
+  await saved(page)
+  const welds = page.getByLabel('Welds', { exact: true })
+  // The server stores it; the page never hears of it.
+  const stored = new Promise<void>((resolve) => {
+    void page.route('**/api/jobs/tank-manifold', async (route) => {
+      await route.fetch()
+      resolve()
+    })
+  })
+  await welds.fill('9')
+  await stored
+  await welds.fill('11')
+  await page.unrouteAll({ behavior: 'ignoreErrors' })
+  await page.reload()
+  await expect(welds).toHaveValue('11')
+  await saved(page)
+  await expect(page.getByText('elsewhere meanwhile')).toBeHidden()
+  const job = await server.record<Job>('jobs/tank-manifold')
+  expect(job.joints.map(({ count }) => count)).toContain(11)
+})
+
 test('an edit elsewhere meanwhile is not overwritten unasked', async ({ page, server }) => {
   await openFit(page, server, 'tank-manifold')
   await saved(page)
