@@ -1,18 +1,17 @@
 <script setup lang="ts">
 import { onKeyStroke } from '@vueuse/core'
 import { computed, onMounted, ref } from 'vue'
-import { useRoute, useRouter } from 'vue-router'
-import CommandPalette, { type Command } from './components/CommandPalette.vue'
+import { useRoute } from 'vue-router'
+import CommandPalette from './components/CommandPalette.vue'
 import SaveState from './components/SaveState.vue'
 import { isHere, VIEWS } from './router.ts'
-import { TABS as EQUIPMENT_TABS } from './views/equipment/lists.ts'
+import { useCommands } from './useCommands.ts'
 import { useLook } from './stores/look.ts'
 import { useNotice } from './stores/notice.ts'
 import { useWorkspace } from './stores/workspace.ts'
 
 const workspace = useWorkspace()
 const notice = useNotice()
-const router = useRouter()
 const route = useRoute()
 const { choice, theme } = useLook()
 const paletteOpen = ref(false)
@@ -35,57 +34,7 @@ function switchUnits(): void {
 }
 const unitWords = computed(() => (workspace.system === 'imperial' ? 'inch · lb' : 'mm · kg'))
 
-const commands = computed<Command[]>(() => [
-  ...VIEWS.map(({ name, title }) => ({ group: 'Go to', title, run: () => void router.push({ name }) })),
-  ...workspace.jobs.map((job) => ({
-    group: 'Job',
-    title: job.name,
-    run: () => void router.push({ name: 'job', params: { jobId: job.id } }),
-  })),
-  ...workspace.jobs.map((job) => ({
-    group: 'Fit',
-    title: job.name,
-    run: () => void router.push({ name: 'fit', params: { jobId: job.id } }),
-  })),
-  ...EQUIPMENT_TABS.map(({ path, title }) => ({
-    group: 'Equipment',
-    title,
-    run: () => void router.push({ name: 'equipment', params: { list: path } }),
-  })),
-  ...workspace.setUps.map((setUp) => ({
-    group: 'Parts of set-up',
-    title: setUp.name,
-    run: () => void router.push({ name: 'set-up', params: { id: setUp.id } }),
-  })),
-  ...setUpCommands.value,
-  { group: 'Do', title: 'Undo', shortcut: 'Ctrl Z', run: undo },
-  { group: 'Do', title: 'Do again', shortcut: 'Ctrl Y', run: redo },
-  {
-    group: 'Look',
-    title: `Units: ${workspace.system === 'imperial' ? 'mm and kg' : 'inch and lb'}`,
-    run: switchUnits,
-  },
-  {
-    group: 'Look',
-    title: theme.value === 'dark' ? 'Light' : 'Dark',
-    run: () => (choice.value = theme.value === 'dark' ? 'light' : 'dark'),
-  },
-  { group: 'Look', title: 'Light or dark as the system', run: () => (choice.value = 'system') },
-])
-
-/** On a job's fit, every set-up can be taken by name. */
-const setUpCommands = computed<Command[]>(() => {
-  const jobId = route.name === 'fit' ? route.params['jobId'] : undefined
-  const job = typeof jobId === 'string' ? workspace.get('jobs', jobId) : null
-  if (!job) return []
-  return workspace.setUps.map((setUp) => ({
-    group: 'Set-up',
-    title: setUp.name,
-    run: () => {
-      workspace.edit('jobs', job.id, { ...job, setUpId: setUp.id }, `set-up of ${job.name}`)
-    },
-  }))
-})
+const commands = useCommands({ undo, redo, switchUnits })
 
 onKeyStroke('k', (event) => {
   if (!(event.ctrlKey || event.metaKey)) return
@@ -151,7 +100,7 @@ onKeyStroke('y', (event) => {
         <RouterView v-else />
       </main>
     </div>
-    <CommandPalette v-model="paletteOpen" :commands="commands" />
+    <CommandPalette v-model="paletteOpen" :commands="paletteOpen ? commands : []" />
     <VSnackbar v-model="notice.shown" :timeout="5000" location="bottom left">
       {{ notice.says }}
       <template v-if="notice.undoable" #actions>

@@ -15,7 +15,7 @@ const { curves, label } = defineProps<{
 
 const WIDTH = 300
 const HEIGHT = 168
-const MARGIN = { left: 38, right: 58, top: 10, bottom: 34 }
+const MARGIN = { left: 38, right: 58, top: 16, bottom: 34 }
 const DUTIES = range(10, 101, 2)
 const DASHES = ['none', '6 3', '2 3', '8 3 2 3']
 /** Labels at the end of a curve keep this far apart. */
@@ -80,7 +80,7 @@ watch([x, y], drawAxes)
     <text :x="WIDTH - MARGIN.right" :y="HEIGHT - 4" class="axis" text-anchor="end">
       duty, % of ten minutes
     </text>
-    <text :x="4" :y="MARGIN.top" class="axis">A</text>
+    <text :x="4" :y="9" class="axis">A</text>
     <g v-for="one in drawn" :key="one.name">
       <path :d="one.path" fill="none" stroke="var(--steel)" stroke-width="2" :stroke-dasharray="one.dash" />
       <circle

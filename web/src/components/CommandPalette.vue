@@ -67,7 +67,7 @@ function run(command: Command | undefined): void {
         <li
           v-for="(command, index) in found"
           :id="`palette-${index}`"
-          :key="`${command.group} ${command.title}`"
+          :key="index"
           role="option"
           :aria-selected="index === at"
           @mousemove="at = index"
@@ -78,7 +78,7 @@ function run(command: Command | undefined): void {
           <kbd v-if="command.shortcut">{{ command.shortcut }}</kbd>
         </li>
         <li v-if="found.length === 0" class="none" role="option" aria-selected="false">
-          Nothing is called that. Try a job, a set-up or a view.
+          Nothing is called that. Try a job, a set-up, a thing of the shelf or a view.
         </li>
       </ul>
     </div>
@@ -104,7 +104,7 @@ li {
   cursor: pointer;
   display: grid;
   gap: 12px;
-  grid-template-columns: 72px 1fr auto;
+  grid-template-columns: 116px 1fr auto;
   padding: 7px 16px;
 }
 li[aria-selected='true'] {

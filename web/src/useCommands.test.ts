@@ -1,0 +1,69 @@
+// @vitest-environment happy-dom
+import { flushPromises, mount } from '@vue/test-utils'
+import { expect, it } from 'vitest'
+import { type ComputedRef, defineComponent, h } from 'vue'
+import { createMemoryHistory, createRouter, type RouteRecordRaw } from 'vue-router'
+import type { Command } from './components/CommandPalette.vue'
+import { routes } from './router.ts'
+import { demoWorkspace, shopDocument } from './testing/demo.ts'
+import { useCommands } from './useCommands.ts'
+
+/** The addresses alone: what stands there is not looked at. */
+const addresses = routes.map((route) => ({ ...route, component: () => h('p') }) as RouteRecordRaw)
+
+async function commandsAt(path: string) {
+  const { workspace } = await demoWorkspace()
+  const router = createRouter({ history: createMemoryHistory(), routes: addresses })
+  await router.push(path)
+  let commands: ComputedRef<readonly Command[]> | undefined
+  const Asker = defineComponent(() => {
+    commands = useCommands({ undo: () => undefined, redo: () => undefined, switchUnits: () => undefined })
+    return () => h('p')
+  })
+  mount(Asker, { global: { plugins: [router] } })
+  const find = (title: string): Command => {
+    const found = commands?.value.find((one) => one.title === title)
+    if (!found) throw new Error(`nothing is called ${title}`)
+    return found
+  }
+  return { workspace, router, find, all: () => commands?.value ?? [] }
+}
+
+it('finds every thing of the shelf, and opens it', async () => {
+  const { router, find, all } = await commandsAt('/jobs')
+  const things = [
+    ...shopDocument.powerSources,
+    ...shopDocument.guns,
+    ...shopDocument.parts,
+    ...shopDocument.wires,
+  ]
+  const titles = new Set(all().map(({ title }) => title))
+  expect(things.filter(({ name }) => !titles.has(name))).toEqual([])
+  find('Quillon 210').run()
+  await flushPromises()
+  expect(router.currentRoute.value.fullPath).toBe('/equipment/power-sources/quillon-210')
+})
+
+it('opens a job, its fit, a set-up and a list', async () => {
+  const { router, all } = await commandsAt('/jobs')
+  const go = async (group: string, title: string): Promise<string> => {
+    all()
+      .find((one) => one.group === group && one.title === title)
+      ?.run()
+    await flushPromises()
+    return router.currentRoute.value.fullPath
+  }
+  expect(await go('Job', 'Press frame')).toBe('/jobs/press-frame')
+  expect(await go('Fit', 'Press frame')).toBe('/fit/press-frame')
+  expect(await go('Parts of set-up', 'Bay 2 wire')).toBe('/set-ups/bay-2-wire')
+  expect(await go('Equipment', 'Gas')).toBe('/equipment/gases')
+})
+
+it('gives a job another set-up only where its fit is open', async () => {
+  const { workspace, all } = await commandsAt('/fit/press-frame')
+  const [take] = all().filter(({ group, title }) => group === 'Set-up' && title === 'Yard, self-shielded')
+  take?.run()
+  expect(workspace.get('jobs', 'press-frame')?.setUpId).toBe('yard-cored')
+  const elsewhere = await commandsAt('/jobs')
+  expect(elsewhere.all().filter(({ group }) => group === 'Set-up')).toEqual([])
+})
