@@ -2,6 +2,7 @@
 import type { Rule } from '../rule.ts'
 import { FEEDER_RULES } from './feeder.ts'
 import { GAS_RULES } from './gas.ts'
+import { GUN_RULES } from './gun.ts'
 import { GUN_END_RULES } from './gunEnd.ts'
 import { LINER_RULES } from './liner.ts'
 import { PARTS_CLASS_RULES } from './partsClass.ts'
@@ -14,6 +15,7 @@ import { WIRE_RULES } from './wire.ts'
 export const RULES: readonly Rule[] = [
   ...SOURCE_RULES,
   ...POLARITY_RULES,
+  ...GUN_RULES,
   ...TORCH_RULES,
   ...WIRE_RULES,
   ...FEEDER_RULES,

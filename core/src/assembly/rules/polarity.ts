@@ -1,8 +1,9 @@
 /** Rules of polarity: what wire and process want, and whether the source can be changed to it. */
-import { commonPractice, dataPlate } from '../../model/source.ts'
+import { commonPractice, dataPlate, type Source } from '../../model/source.ts'
 import { term } from '../../model/working.ts'
+import type { Polarity } from '../../reference/processes.ts'
 import type { Assembly } from '../assembly.ts'
-import { fits, type Judge, type Rule, short } from '../rule.ts'
+import { fits, type Judge, type Judgement, type Rule, short } from '../rule.ts'
 
 export const POLARITY_WORDS = {
   dcep: 'DC, electrode positive (DCEP)',
@@ -10,17 +11,15 @@ export const POLARITY_WORDS = {
   ac: 'AC',
 } as const
 
-/** The wire's own data decide, else the usual polarity of the process. */
-export const wantedPolarity = ({ process, wire }: Pick<Assembly, 'process' | 'wire'>) =>
-  (process.feedsWire ? wire?.polarity : null) ?? process.polarity
+const ofWire = ({ process, wire }: Pick<Assembly, 'process' | 'wire'>) =>
+  process.feedsWire ? (wire?.polarity ?? null) : null
+
+/** The wire’s own data decide, else the usual polarity of the process. */
+export const wantedPolarity = (assembly: Pick<Assembly, 'process' | 'wire'>) =>
+  ofWire(assembly) ?? assembly.process.polarity
 
 /** Polarity set wrong is the commonest set-up fault there is. */
-const polarityOfWire: Judge = (assembly) => {
-  const { process, wire, settings } = assembly
-  const wanted = wantedPolarity(assembly)
-  const ofWire = process.feedsWire && wire !== null && wire.polarity !== null
-  const wants = ofWire ? wire.name : process.workshopWord
-  const source = ofWire ? dataPlate('the wire’s own data') : commonPractice('usual polarity of the process')
+function leadsOn({ settings }: Assembly, wanted: Polarity, by: string, source: Source): Judgement {
   const steps = () => [
     {
       says: 'Polarity wanted',
@@ -32,7 +31,7 @@ const polarityOfWire: Judge = (assembly) => {
   ]
   if (settings.polarity === wanted) return fits(() => `Leads on ${POLARITY_WORDS[wanted]}`, source, { steps })
   return short(
-    () => `Leads are on ${settings.polarity.toUpperCase()}; ${wants} wants ${POLARITY_WORDS[wanted]}`,
+    () => `Leads are on ${settings.polarity.toUpperCase()}; ${by} wants ${POLARITY_WORDS[wanted]}`,
     source,
     {
       steps,
@@ -44,6 +43,22 @@ const polarityOfWire: Judge = (assembly) => {
       ],
     },
   )
+}
+
+const polarityOfProcess: Judge = (assembly) =>
+  ofWire(assembly) === null
+    ? leadsOn(
+        assembly,
+        assembly.process.polarity,
+        assembly.process.workshopWord,
+        commonPractice('usual polarity of the process'),
+      )
+    : null
+
+const polarityOfWire: Judge = (assembly) => {
+  const wanted = ofWire(assembly)
+  const { wire } = assembly
+  return wire && wanted ? leadsOn(assembly, wanted, wire.name, dataPlate('the wire’s own data')) : null
 }
 
 const HOW = {
@@ -74,7 +89,15 @@ const polarityReach: Judge = (assembly) => {
 }
 
 export const POLARITY_RULES: readonly Rule[] = [
-  { id: 'polarity', title: 'Polarity', group: 'polarity', slots: ['wire'], judge: polarityOfWire },
+  // A matter of the leads: no part of the set-up is at fault.
+  { id: 'polarity', title: 'Polarity', group: 'polarity', slots: [], judge: polarityOfProcess },
+  {
+    id: 'polarity-of-wire',
+    title: 'Polarity of the wire',
+    group: 'polarity',
+    slots: ['wire'],
+    judge: polarityOfWire,
+  },
   {
     id: 'polarity-reach',
     title: 'Polarity that it can take',

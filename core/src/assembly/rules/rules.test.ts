@@ -180,6 +180,10 @@ const TABLE: Readonly<Record<string, readonly Case[]>> = {
   polarity: [
     ['solid wire on DCEP', {}, 'fits'],
     ['solid wire on DCEN', { polarity: 'dcen' }, 'short'],
+    ['TIG on DCEP', tig({ polarity: 'dcep' }), 'short'],
+    ['TIG steel on DCEN', tig(), 'fits'],
+  ],
+  'polarity-of-wire': [
     ['self-shielded by its data on DCEN', { process: 'fcaw-s', polarity: 'dcen', wire: cored() }, 'fits'],
     ['self-shielded on DCEP', { process: 'fcaw-s', polarity: 'dcep', wire: cored() }, 'short'],
     [
@@ -187,8 +191,7 @@ const TABLE: Readonly<Record<string, readonly Case[]>> = {
       { process: 'fcaw-s', polarity: 'dcep', wire: cored({ polarity: 'dcep' }) },
       'fits',
     ],
-    ['TIG steel on DCEN', tig(), 'fits'],
-    ['TIG on DCEP', tig({ polarity: 'dcep' }), 'short'],
+    ['a wire without data of its own', {}, null],
   ],
   'polarity-reach': [
     [
@@ -252,6 +255,20 @@ const TABLE: Readonly<Record<string, readonly Case[]>> = {
       }),
       'unknown',
     ],
+  ],
+  // Without a job: 1/16 in steel wire starts at some 160 A (wire ranges, from memory).
+  'gun-for-wire': [
+    [
+      'a thick wire on a light gun',
+      {
+        ...wire({ diameterMm: 1.5875 }),
+        gun: gun({ ratings: [{ gas: 'co2', wave: 'dc', currentA: 150, dutyPct: 60 }] }),
+      },
+      'short',
+    ],
+    ['a thin wire on it', { ...wire({ diameterMm: 0.8 }) }, 'fits'],
+    ['with a job, the job says what is wanted', { demands: demands({}) }, null],
+    ['TIG', tig(), null],
   ],
   'water-cooling': [
     [

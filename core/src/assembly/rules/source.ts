@@ -280,7 +280,7 @@ export const SOURCE_RULES: readonly Rule[] = [
     id: 'gas-control',
     title: 'Gas valve',
     group: 'torch',
-    slots: ['powerSource', 'gun', 'cup'],
+    slots: ['powerSource', 'gun'],
     judge: gasControl,
   },
 ]

@@ -1,12 +1,9 @@
-/** Rules of gun and torch: kind, rating, cooling, weight, and the set of parts round the tungsten. */
+/** Rules of the torch's head: the set of parts round the tungsten, its stick-out, and the tungsten itself. */
 import type { Assembly, Demands } from '../assembly.ts'
-import { currentAtDutyA } from '../../duty/curve.ts'
-import { gunPoints } from '../../fit/gunPoints.ts'
 import { dataPlate, standard } from '../../model/source.ts'
 import { term } from '../../model/working.ts'
 import { printNumber } from '../../quantity/printValue.ts'
 import { tungstenCurrentRange, tungstenDiametersFor } from '../../reference/tungstenRanges.ts'
-import { wireCurrentRange } from '../../reference/wireRanges.ts'
 import {
   diameter,
   fits,
@@ -22,83 +19,6 @@ import {
 
 const PLATE = dataPlate()
 const MM_PER_CUP_NUMBER = 25.4 / 16
-
-const gunKind: Judge = ({ gun, process }) => {
-  if (!gun) return null
-  const wanted = process.feedsWire ? 'gun' : 'torch'
-  return gun.kind === wanted
-    ? fits(() => `A ${wanted} for ${process.workshopWord}`)
-    : short(
-        () => `${gun.name} is a ${gun.kind}; ${process.workshopWord} wants a ${wanted}`,
-        undefined,
-        wants(`A ${wanted}`),
-      )
-}
-
-/** Guns carry less in argon mixes than in CO₂, torches less on AC. */
-const gunRating: Judge = (assembly) => {
-  const { gun, gas, process, assume, demands, wire } = assembly
-  if (!gun || (gun.kind === 'gun') !== process.feedsWire || (process.shielded && !gas)) return null
-  const answer = gunPoints({ gun, gas, process, assume })
-  if (answer.missing !== null) return notKnown(answer.missing)
-  const floor = assume.value('gunLeastDutyPct')
-  const atDuty = Math.max(demands?.dutyPct ?? Math.max(...answer.points.map(({ dutyPct }) => dutyPct)), floor)
-  const carriesA = currentAtDutyA(answer.points, atDuty)
-  const range = demands === null && wire && process.feedsWire ? wireCurrentRange(wire) : null
-  const wantsA = demands?.mostA ?? range?.minA ?? 0
-  const carries = `${gun.name} carries ${printNumber(carriesA, 3)} A at ${printNumber(atDuty, 2)} % ${process.shielded ? 'in this gas' : 'without gas'}`
-  const steps = () => [
-    ...answer.steps,
-    {
-      says: 'Current that it sustains',
-      formula: 'I = I_r · √(X_r / X)',
-      terms: answer.points.map((point) =>
-        term('I_r at X_r', `rated at ${point.dutyPct} %`, point.currentA, 'A', answer.source),
-      ),
-      result: { symbol: 'I', value: carriesA, unit: 'A' },
-      source: standard('IEC 60974-7, rating of torches', true),
-    },
-  ]
-  if (wantsA > carriesA) {
-    return short(
-      () =>
-        `${carries}; ${demands ? 'the job wants' : `${wire?.name ?? 'the wire'} starts at`} ${printNumber(wantsA, 3)} A`,
-      answer.source,
-      { steps, mends: [{ says: `A ${gun.kind} of a higher class` }] },
-    )
-  }
-  return fits(carries, answer.source, { steps })
-}
-
-const waterCooling: Judge = ({ gun, powerSource, process }) => {
-  if (!gun || !powerSource || (gun.kind === 'gun') !== process.feedsWire || gun.cooling !== 'water')
-    return null
-  if (powerSource.waterCooler === null) return notKnown(`whether ${powerSource.name} has a water cooler`)
-  return powerSource.waterCooler
-    ? fits('Water-cooled, with a cooler: check level and flow before the arc', PLATE)
-    : short(
-        () => `${gun.name} is water-cooled and ${powerSource.name} has no cooler: it burns without water`,
-        PLATE,
-        {
-          mends: [{ says: 'An air-cooled one of enough class, or a cooler' }],
-        },
-      )
-}
-
-/** What the arm holds all day: no verdict hangs on it, but people choose by it. */
-const handling: Judge = (assembly) => {
-  const { gun } = assembly
-  if (!gun) return null
-  const length = print(assembly, gun.lengthMm, 'mm length')
-  const mass = gun.massG === null ? '' : `, ${print(assembly, gun.massG, 'g')} with its hose`
-  const says =
-    gun.cooling === 'water'
-      ? `${length}${mass}: water keeps the handle small and cool, the hose is stiffer`
-      : gun.drive === 'spool'
-        ? `${length}${mass}: the spool hangs on the wrist, and corners are harder to reach`
-        : `${length}${mass}: no water to carry, the handle warms with use`
-  return fits(says)
-}
 
 const colletSize: Judge = (assembly) => {
   const { collet, tungsten } = assembly
@@ -255,22 +175,6 @@ const tungstenType: Judge = ({ tungsten, process }) => {
 }
 
 export const TORCH_RULES: readonly Rule[] = [
-  { id: 'gun-kind', title: 'Gun or torch', group: 'torch', slots: ['gun'], judge: gunKind },
-  {
-    id: 'gun-rating',
-    title: 'Rating in this gas',
-    group: 'torch',
-    slots: ['gun', 'gas', 'wire'],
-    judge: gunRating,
-  },
-  {
-    id: 'water-cooling',
-    title: 'Cooling',
-    group: 'torch',
-    slots: ['gun', 'powerSource'],
-    judge: waterCooling,
-  },
-  { id: 'handling', title: 'In the hand', group: 'torch', slots: ['gun'], judge: handling },
   {
     id: 'collet-size',
     title: 'Collet size',
