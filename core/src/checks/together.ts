@@ -6,7 +6,14 @@ export const together = rulesOf({
   groups: ['source', 'torch', 'wire-path', 'gas-path'],
   slots: ['feeder', 'roll', 'liner', 'tip', 'nozzle', 'collet', 'colletBody', 'cup', 'backCap', 'flowMeter'],
   // These have checks of their own, with the job's figures.
-  without: ['rated-for-process', 'rated-for-supply', 'low-current', 'gun-rating', 'tungsten-current'],
+  without: [
+    'rated-for-process',
+    'rated-for-supply',
+    'low-current',
+    'gun-rating',
+    'torch-rating',
+    'tungsten-current',
+  ],
   wellSaid: ({ process }) =>
     process.feedsWire
       ? 'Rolls, liner, tip, nozzle, spool, connector and meter go with the wire and with each other.'

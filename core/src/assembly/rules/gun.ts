@@ -56,7 +56,7 @@ function ratingOf(assembly: Assembly) {
   }
 }
 
-const gunRating: Judge = (assembly) => {
+const rated: Judge = (assembly) => {
   const rating = ratingOf(assembly)
   if (!rating) return null
   if (rating.missing !== null) return notKnown(rating.missing)
@@ -66,6 +66,10 @@ const gunRating: Judge = (assembly) => {
     ? short(() => `${says()}; the job wants ${printNumber(wantsA, 3)} A`, source, { steps, mends })
     : fits(says, source, { steps })
 }
+
+/** The gas decides what a gun carries; a torch has argon anyway. */
+const gunRating: Judge = (assembly) => (assembly.process.feedsWire ? rated(assembly) : null)
+const torchRating: Judge = (assembly) => (assembly.process.feedsWire ? null : rated(assembly))
 
 /** Without a job the wire says what the gun must carry at the least. */
 const gunForWire: Judge = (assembly) => {
@@ -120,6 +124,7 @@ export const GUN_RULES: readonly Rule[] = [
     slots: ['gun', 'gas'],
     judge: gunRating,
   },
+  { id: 'torch-rating', title: 'Rating of the torch', group: 'torch', slots: ['gun'], judge: torchRating },
   {
     id: 'gun-for-wire',
     title: 'Rating and wire',

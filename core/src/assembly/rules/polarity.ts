@@ -29,15 +29,22 @@ function leadsOn({ settings }: Assembly, wanted: Polarity, by: string, source: S
       source,
     },
   ]
-  if (settings.polarity === wanted) return fits(() => `Leads on ${POLARITY_WORDS[wanted]}`, source, { steps })
+  if (settings.polarity === wanted)
+    return fits(() => (wanted === 'ac' ? 'Output on AC' : `Leads on ${POLARITY_WORDS[wanted]}`), source, {
+      steps,
+    })
   return short(
-    () => `Leads are on ${settings.polarity.toUpperCase()}; ${by} wants ${POLARITY_WORDS[wanted]}`,
+    () =>
+      `${settings.polarity === 'ac' ? 'The output is AC' : `Leads are on ${settings.polarity.toUpperCase()}`}; ${by} wants ${POLARITY_WORDS[wanted]}`,
     source,
     {
       steps,
       mends: [
         {
-          says: `Swap the leads to ${POLARITY_WORDS[wanted]}`,
+          says:
+            wanted === 'ac' || settings.polarity === 'ac'
+              ? `Set it to ${POLARITY_WORDS[wanted]}`
+              : `Swap the leads to ${POLARITY_WORDS[wanted]}`,
           patch: { on: 'set-up', change: { polarity: wanted } },
         },
       ],

@@ -247,6 +247,9 @@ const TABLE: Readonly<Record<string, readonly Case[]>> = {
       },
       'fits',
     ],
+  ],
+  // IEC 60974-7: a torch has a rating for each wave.
+  'torch-rating': [
     [
       'a torch without an AC rating on AC',
       tig({
@@ -255,6 +258,15 @@ const TABLE: Readonly<Record<string, readonly Case[]>> = {
       }),
       'unknown',
     ],
+    [
+      'a 125 A torch, job of 150 A',
+      tig({
+        gun: gun({ kind: 'torch', ratings: [{ gas: 'argon', wave: 'dc', currentA: 125, dutyPct: 60 }] }),
+        demands: demands({ mostA: 150, dutyPct: 60 }),
+      }),
+      'short',
+    ],
+    ['a gun', {}, null],
   ],
   // Without a job: 1/16 in steel wire starts at some 160 A (wire ranges, from memory).
   'gun-for-wire': [

@@ -137,10 +137,10 @@ function setProcess(processId: ProcessId): void {
   max-width: 240px;
 }
 .polarity {
-  width: 84px;
+  width: 94px;
 }
 .process-field {
-  width: 158px;
+  width: 150px;
 }
 .short-field {
   width: 88px;
