@@ -834,6 +834,18 @@ describe('what a rule says', () => {
     expect(judge('flow-scale', helium)?.says).toContain('for 10 L/min set 3.16')
   })
 
+  it('stick-out is said as a workshop reads it: 11.1 mm, or 7/16 in, with a number 7 cup', () => {
+    const part = (unitSystem: 'metric' | 'imperial') =>
+      judge(
+        'stick-out',
+        sampleAssembly(tig({ unitSystem, cup: samplePart('cup'), colletBody: samplePart('collet-body') })),
+      )?.says
+    expect([part('metric'), part('imperial')]).toEqual([
+      'Stick-out up to 11.1 mm with this cup',
+      'Stick-out up to 7/16 in with this cup',
+    ])
+  })
+
   it('a hand valve says how much it wastes: flow times the seconds it stays open', () => {
     const valve = sampleAssembly(
       tig({

@@ -82,7 +82,7 @@ const stickOut: Judge = (assembly) => {
   const insideMm = cup.number * MM_PER_CUP_NUMBER
   const factor = colletBody.gasLens ? assume.value('stickOutLensFactor') : 1
   const mostMm = insideMm * factor
-  const words = (valueMm: number) => print(assembly, valueMm, 'mm')
+  const words = (valueMm: number) => diameter(assembly, valueMm)
   const steps = () => [
     {
       says: 'Most stick-out',

@@ -45,15 +45,15 @@ const price = ({ holding }: Row): string => (holding.price === null ? '' : money
       <template #default="{ item }">
         <div role="listitem">
           <button
-            class="row"
+            class="pick row"
             :class="{ here: item.id === selected, away: !item.holding.isHere }"
             :data-id="item.id"
             :aria-current="item.id === selected"
             @click="emit('open', item.id)"
           >
-            <span class="name">{{ item.name }}</span>
+            <span class="name one-line">{{ item.name }}</span>
             <span class="held">{{ item.holding.words }}</span>
-            <span class="label summary">{{ item.summary }}</span>
+            <span class="label one-line">{{ item.summary }}</span>
             <span class="label price">{{ price(item) }}</span>
           </button>
         </div>
@@ -68,38 +68,16 @@ const price = ({ holding }: Row): string => (holding.price === null ? '' : money
   min-height: 0;
 }
 .row {
-  background: none;
-  border: 0;
-  border-bottom: 1px solid var(--line);
-  border-left: 3px solid transparent;
-  color: var(--ink);
-  cursor: pointer;
-  display: grid;
   gap: 0 12px;
   grid-template-columns: minmax(0, 1fr) auto;
   height: 52px;
-  align-content: center;
   padding: 4px 12px 4px 11px;
-  text-align: left;
-  width: 100%;
 }
-.row:hover {
-  background: var(--sunk);
-}
-.here {
+.row.here {
   background: var(--copper-soft);
-  border-left-color: var(--copper);
 }
 .name {
   font-weight: 600;
-  overflow: hidden;
-  text-overflow: ellipsis;
-  white-space: nowrap;
-}
-.summary {
-  overflow: hidden;
-  text-overflow: ellipsis;
-  white-space: nowrap;
 }
 .held,
 .price {

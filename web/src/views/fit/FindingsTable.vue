@@ -22,7 +22,7 @@ const halves = computed(() => {
     <table
       v-for="(half, index) in halves"
       :key="index"
-      class="sheet"
+      class="sheet ruled"
       :aria-label="index === 0 ? 'Checks from panel to arc' : 'Checks of metal and stores'"
     >
       <thead>
@@ -69,32 +69,18 @@ const halves = computed(() => {
   grid-template-columns: repeat(2, minmax(0, 1fr));
 }
 table {
-  border-collapse: separate;
-  border-spacing: 0;
   table-layout: fixed;
-  width: 100%;
 }
 th,
 td {
   height: 25px;
   padding: 0 4px;
-  text-align: left;
   white-space: nowrap;
-}
-thead th {
-  color: var(--ink-2);
-  font-size: var(--text-s);
-  font-weight: 400;
-}
-tbody th,
-tbody td {
-  border-top: 1px solid var(--line);
 }
 th:first-child {
   padding-left: 12px;
 }
-th.number,
-td.number {
+.ruled .number {
   text-align: right;
 }
 thead .number {

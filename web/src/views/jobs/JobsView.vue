@@ -115,7 +115,7 @@ function remove(job: Job): void {
     <p v-else-if="rows.length === 0" class="sheet none">
       There are no jobs yet. A job is what you plan to weld: its joints, how many, how good.
     </p>
-    <table v-else class="sheet">
+    <table v-else class="sheet ruled">
       <thead>
         <tr>
           <th scope="col">Job</th>
@@ -177,25 +177,10 @@ header {
 .none {
   padding: 24px;
 }
-table {
-  border-collapse: separate;
-  border-spacing: 0;
-  width: 100%;
-}
 th,
 td {
   padding: 8px 12px;
-  text-align: left;
   vertical-align: middle;
-}
-thead th {
-  color: var(--ink-2);
-  font-size: var(--text-s);
-  font-weight: 400;
-}
-tbody th,
-tbody td {
-  border-top: 1px solid var(--line);
 }
 tbody th {
   display: grid;

@@ -14,7 +14,7 @@ const money = useMoney()
 <template>
   <section v-if="ways.length > 0" class="ways" aria-label="Ways of feeding aluminium">
     <h2>Feeding this aluminium wire</h2>
-    <table>
+    <table class="ruled">
       <thead>
         <tr>
           <th scope="col">Way</th>
@@ -50,24 +50,13 @@ const money = useMoney()
   border-radius: var(--radius);
   padding: 8px 12px;
 }
-table {
-  border-collapse: collapse;
-  width: 100%;
-}
 th,
 td {
-  border-top: 1px solid var(--line);
   font-size: var(--text-s);
   padding: 5px 10px 5px 0;
-  text-align: left;
   vertical-align: top;
 }
-thead th {
-  border: 0;
-  color: var(--ink-2);
-  font-weight: 400;
-}
-.number {
+.ruled .number {
   font-size: var(--text-m);
   font-weight: 700;
   white-space: nowrap;

@@ -122,14 +122,14 @@ function stock(offer: Offer): string {
         <template #default="{ item: offer }">
           <div role="listitem">
             <button
-              class="offer"
+              class="pick offer"
               :class="{ grey: offer.verdict === 'short', here: offer.item.id === here }"
               :aria-current="offer.item.id === here"
               :data-offer="offer.item.id"
               @click="emit('choose', offer.item.id)"
             >
               <VerdictMark :verdict="offer.verdict" :word="false" />
-              <span class="name"
+              <span class="name one-line"
                 >{{ offer.item.name
                 }}<span v-if="follows(offer)" class="follows">
                   · goes, and takes {{ follows(offer) }} along</span
@@ -138,14 +138,14 @@ function stock(offer: Offer): string {
               <span class="stock label">{{ offer.item.id === here ? 'chosen' : stock(offer) }}</span>
               <span
                 v-if="offer.reasons[0]"
-                class="reason"
+                class="reason one-line"
                 :title="offer.reasons.map(({ says }) => says).join('\n')"
                 >{{ offer.reasons[0].says
                 }}<template v-if="offer.reasons.length > 1">
                   · and {{ offer.reasons.length - 1 }} more</template
                 ></span
               >
-              <span v-else class="label reason">{{ summary(offer) }}</span>
+              <span v-else class="label reason one-line">{{ summary(offer) }}</span>
             </button>
           </div>
         </template>
@@ -190,36 +190,14 @@ input {
   min-height: 160px;
 }
 .offer {
-  align-content: center;
   align-items: center;
-  background: none;
-  border: 0;
-  border-bottom: 1px solid var(--line);
-  border-left: 3px solid transparent;
-  color: var(--ink);
-  cursor: pointer;
-  display: grid;
   gap: 0 10px;
   grid-template-columns: 16px minmax(0, 1fr) auto;
   height: 58px;
   padding: 4px 8px;
-  text-align: left;
-  width: 100%;
-}
-.offer:hover {
-  background: var(--sunk);
-}
-.here {
-  border-left-color: var(--copper);
 }
 .name {
   font-weight: 600;
-}
-.name,
-.reason {
-  overflow: hidden;
-  text-overflow: ellipsis;
-  white-space: nowrap;
 }
 .reason {
   font-size: var(--text-s);
@@ -230,7 +208,7 @@ input {
   font-size: var(--text-s);
   font-weight: 400;
 }
-.grey,
+.offer.grey,
 .grey .name {
   color: var(--ink-3);
   font-weight: 400;

@@ -17,18 +17,21 @@ const emit = defineEmits<{ open: [slot: Slot | null]; complete: [] }>()
     <ol>
       <li v-for="one in places" :key="one.slot">
         <button
+          class="pick place"
           :class="{ here: one.slot === open, wrong: one.verdict === 'short' }"
           :aria-expanded="one.slot === open"
           :data-slot="one.slot"
           @click="emit('open', open === one.slot ? null : one.slot)"
         >
           <span class="slot">{{ one.title }}</span>
-          <span class="what" :class="{ nothing: one.name === null }">{{
+          <span class="what one-line" :class="{ nothing: one.name === null }">{{
             one.name ?? (one.required ? 'choose one' : 'none')
           }}</span>
           <span class="buy">{{ one.toBuy ? 'to buy' : '' }}</span>
           <VerdictMark :verdict="one.verdict" :word="false" />
-          <span v-if="one.says && one.name" class="label says" :title="one.says">{{ one.says }}</span>
+          <span v-if="one.says && one.name" class="label says one-line" :title="one.says">{{
+            one.says
+          }}</span>
         </button>
       </li>
     </ol>
@@ -45,29 +48,15 @@ const emit = defineEmits<{ open: [slot: Slot | null]; complete: [] }>()
 .places {
   overflow: auto;
 }
-.places button[data-slot] {
-  align-content: center;
+.place {
   align-items: center;
-  background: none;
-  border: 0;
-  border-bottom: 1px solid var(--line);
-  border-left: 3px solid transparent;
-  color: var(--ink);
-  cursor: pointer;
-  display: grid;
   gap: 0 10px;
   grid-template-columns: 96px minmax(0, 1fr) auto 16px;
   min-height: 46px;
   padding: 3px 12px 3px 10px;
-  text-align: left;
-  width: 100%;
 }
-.places button[data-slot]:hover {
-  background: var(--sunk);
-}
-.places button.here {
+.place.here {
   background: var(--copper-soft);
-  border-left-color: var(--copper);
 }
 .slot {
   color: var(--ink-2);
@@ -77,9 +66,6 @@ const emit = defineEmits<{ open: [slot: Slot | null]; complete: [] }>()
 }
 .what {
   font-weight: 600;
-  overflow: hidden;
-  text-overflow: ellipsis;
-  white-space: nowrap;
 }
 .buy {
   color: var(--copper);
@@ -94,9 +80,6 @@ const emit = defineEmits<{ open: [slot: Slot | null]; complete: [] }>()
 }
 .says {
   grid-column: 2 / -1;
-  overflow: hidden;
-  text-overflow: ellipsis;
-  white-space: nowrap;
 }
 .wrong .says {
   color: var(--short);

@@ -140,7 +140,7 @@ function setProcess(processId: ProcessId): void {
   width: 94px;
 }
 .process-field {
-  width: 150px;
+  width: 162px;
 }
 .short-field {
   width: 88px;
