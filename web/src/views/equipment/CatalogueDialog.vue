@@ -3,6 +3,9 @@ import { CATALOGUE_LISTS, type CatalogueRecord, type ReadItem, SHEETS } from '@b
 import isSame from 'fast-deep-equal'
 import { computed, ref, shallowRef, watch } from 'vue'
 import FileOrPaste from '../../components/FileOrPaste.vue'
+import PreviewRows from '../../components/PreviewRows.vue'
+import ProblemCell from '../../components/ProblemCell.vue'
+import SheetDialog from '../../components/SheetDialog.vue'
 import { useNotice } from '../../stores/notice.ts'
 import { type Path, useWorkspace } from '../../stores/workspace.ts'
 import { type FileRead, readFile } from './catalogueFiles.ts'
@@ -20,7 +23,6 @@ const read = shallowRef<FileRead | null>(null)
 const onlyProblems = ref(false)
 const isTaking = ref(false)
 
-const ROW = 30
 type State = 'new' | 'changed' | 'same' | 'wrong'
 const STATE_WORDS: Record<State, string> = {
   new: 'new',
@@ -82,101 +84,72 @@ async function accept(): Promise<void> {
     isTaking.value = false
   }
 }
-const why = ({ problems }: ReadItem): string =>
-  problems.map(({ field, message }) => `${field} ${message}`).join('\n')
 </script>
 
 <template>
-  <VDialog v-model="open" width="1000" aria-label="Import equipment">
-    <section class="import sheet">
-      <header>
-        <h2>Import equipment</h2>
-        <button class="plain-button" @click="open = false">Close</button>
-      </header>
-      <div class="choose">
-        <FileOrPaste
-          what="a catalogue"
-          choose="Choose a JSON catalogue or a CSV sheet"
-          paste="paste it here"
-          accept=".json,.csv,application/json,text/csv,text/plain"
-          @take="take"
-          @refuse="(message) => (problem = message)"
-        />
-        <label>
-          <span class="visually-hidden">What the sheet is of</span>
-          <select v-model="kind" class="field">
-            <option value="">as its column “kind” says</option>
-            <option v-for="sheet in SHEETS" :key="sheet.kind" :value="sheet.kind">{{ sheet.title }}</option>
-          </select>
-        </label>
-      </div>
-      <p v-if="problem" class="problem" role="alert">{{ problem }}</p>
-      <template v-if="read?.ok">
-        <p v-for="remark in read.remarks" :key="remark" class="remark">{{ remark }}</p>
-        <p role="status">
-          The {{ read.what }} of {{ fileName }}: <strong>{{ count('new') }}</strong> new,
-          <strong>{{ count('changed') }}</strong> replace what is stored, {{ count('same') }} are as
-          stored<template v-if="count('wrong') > 0"
-            >, <strong class="bad">{{ count('wrong') }} cannot enter</strong></template
-          >.
-          <label v-if="count('wrong') > 0"
-            ><input v-model="onlyProblems" type="checkbox" /> show only those</label
-          >
-        </p>
-        <div class="preview" role="table" aria-label="Things as they are understood">
-          <VVirtualScroll
-            :items="[...shown]"
-            :item-height="ROW"
-            :height="Math.min(320, Math.max(1, shown.length) * ROW)"
-          >
-            <template #default="{ item: { item, state } }">
-              <div class="row" role="row" :class="{ wrong: state === 'wrong' }">
-                <span role="cell" class="quiet">{{ item.place }}</span>
-                <span role="cell" class="name">{{ item.name }}</span>
-                <span role="cell" class="state">{{ STATE_WORDS[state as State] }}</span>
-                <span role="cell" class="why" :title="why(item)">
-                  <span v-for="(one, at) in item.problems.slice(0, 2)" :key="at"
-                    ><template v-if="at > 0">; </template><strong>{{ one.field }}</strong>
-                    {{ one.message }}</span
-                  >
-                </span>
-              </div>
-            </template>
-          </VVirtualScroll>
-        </div>
-        <footer>
-          <span class="quiet">{{
-            count('wrong') > 0
-              ? 'What cannot enter stays out; mend it in the file and import again.'
-              : 'All or none is stored.'
-          }}</span>
-          <button class="plain-button main" :disabled="taken.length === 0 || isTaking" @click="accept">
-            {{ isTaking ? 'Storing…' : `Take in ${taken.length}` }}
-          </button>
-        </footer>
-      </template>
-      <p v-else-if="!problem" class="quiet">
-        The format is open: its JSON Schema is at
-        <a href="/api/catalogue/schema.json">/api/catalogue/schema.json</a>, and an export shows the columns
-        of each sheet.
+  <SheetDialog v-model="open" title="Import equipment" :width="1000">
+    <div class="choose">
+      <FileOrPaste
+        what="a catalogue"
+        choose="Choose a JSON catalogue or a CSV sheet"
+        paste="paste it here"
+        accept=".json,.csv,application/json,text/csv,text/plain"
+        @take="take"
+        @refuse="(message) => (problem = message)"
+      />
+      <label>
+        <span class="visually-hidden">What the sheet is of</span>
+        <select v-model="kind" class="field">
+          <option value="">as its column “kind” says</option>
+          <option v-for="sheet in SHEETS" :key="sheet.kind" :value="sheet.kind">{{ sheet.title }}</option>
+        </select>
+      </label>
+    </div>
+    <p v-if="problem" class="problem" role="alert">{{ problem }}</p>
+    <template v-if="read?.ok">
+      <p v-for="remark in read.remarks" :key="remark" class="remark">{{ remark }}</p>
+      <p role="status">
+        The {{ read.what }} of {{ fileName }}: <strong>{{ count('new') }}</strong> new,
+        <strong>{{ count('changed') }}</strong> replace what is stored, {{ count('same') }} are as
+        stored<template v-if="count('wrong') > 0"
+          >, <strong class="bad">{{ count('wrong') }} cannot enter</strong></template
+        >.
+        <label v-if="count('wrong') > 0"
+          ><input v-model="onlyProblems" type="checkbox" /> show only those</label
+        >
       </p>
-    </section>
-  </VDialog>
+      <PreviewRows
+        v-slot="{ item: { item, state } }"
+        :items="shown"
+        label="Things as they are understood"
+        columns="92px 200px 70px minmax(0, 1fr)"
+        :most="11"
+      >
+        <span role="cell" class="quiet">{{ item.place }}</span>
+        <span role="cell">{{ item.name }}</span>
+        <span role="cell">{{ STATE_WORDS[state] }}</span>
+        <ProblemCell :problems="item.problems" />
+      </PreviewRows>
+    </template>
+    <p v-else-if="!problem" class="quiet">
+      The format is open: its JSON Schema is at
+      <a href="/api/catalogue/schema.json">/api/catalogue/schema.json</a>, and an export shows the columns of
+      each sheet.
+    </p>
+    <template v-if="read?.ok" #foot>
+      <span class="quiet">{{
+        count('wrong') > 0
+          ? 'What cannot enter stays out; mend it in the file and import again.'
+          : 'All or none is stored.'
+      }}</span>
+      <button class="plain-button main" :disabled="taken.length === 0 || isTaking" @click="accept">
+        {{ isTaking ? 'Storing…' : `Take in ${taken.length}` }}
+      </button>
+    </template>
+  </SheetDialog>
 </template>
 
 <style scoped>
-.import {
-  display: grid;
-  gap: 12px;
-  padding: 16px 20px 20px;
-}
-header,
-footer {
-  align-items: center;
-  display: flex;
-  gap: 12px;
-  justify-content: space-between;
-}
 .choose {
   align-items: center;
   display: flex;
@@ -187,25 +160,7 @@ footer {
   background: var(--tight-soft);
   padding: 4px 10px;
 }
-.bad,
-.why {
+.bad {
   color: var(--short);
-}
-.preview {
-  border: 1px solid var(--line);
-}
-.row {
-  border-bottom: 1px solid var(--line);
-  display: grid;
-  gap: 12px;
-  grid-template-columns: 92px 200px 70px minmax(0, 1fr);
-  height: 30px;
-  line-height: 30px;
-  padding: 0 10px;
-  white-space: nowrap;
-}
-.row > * {
-  overflow: hidden;
-  text-overflow: ellipsis;
 }
 </style>

@@ -2,6 +2,7 @@
 import { LIBRARY, type LibraryEntry, sourceWords } from '@brannik/core'
 import { computed, ref, watch } from 'vue'
 import { useNotice } from '../../stores/notice.ts'
+import SheetDialog from '../../components/SheetDialog.vue'
 import { type Path, useWorkspace } from '../../stores/workspace.ts'
 import { idFor } from '../jobs/newJob.ts'
 import { TABS } from './lists.ts'
@@ -42,52 +43,41 @@ function take({ record }: LibraryEntry): void {
 </script>
 
 <template>
-  <VDialog v-model="open" width="900" aria-label="The library">
-    <section class="library sheet">
-      <header>
-        <h2>The library: {{ title }}</h2>
-        <button class="plain-button" @click="open = false">{{ takenCount > 0 ? 'Done' : 'Close' }}</button>
-      </header>
-      <p v-if="entries.length === 0" class="quiet">
-        The library holds nothing of this kind: it has no makers and no models. Enter the thing from its data
-        plate, or import a catalogue.
-      </p>
-      <template v-else>
-        <label>
-          <span class="visually-hidden">Search the library</span>
-          <input v-model="search" class="field" type="search" placeholder="Search, for example 0.035 5356" />
-        </label>
-        <p class="label" role="status">{{ shown.length }} of {{ entries.length }}</p>
-        <VVirtualScroll :items="[...shown]" :item-height="ROW" height="420">
-          <template #default="{ item }">
-            <div class="row">
-              <span class="name">{{ item.record.name }}</span>
-              <span class="says"
-                >{{ item.says }}<span class="label source">{{ sourceWords(item.source) }}</span></span
-              >
-              <span v-if="isThere(item)" class="label">on the shelf</span>
-              <button v-else class="link-button" :aria-label="`Take ${item.record.name}`" @click="take(item)">
-                Take
-              </button>
-            </div>
-          </template>
-        </VVirtualScroll>
-      </template>
-    </section>
-  </VDialog>
+  <SheetDialog
+    v-model="open"
+    :title="`The library: ${title}`"
+    :width="900"
+    :close="takenCount > 0 ? 'Done' : 'Close'"
+  >
+    <p v-if="entries.length === 0" class="quiet">
+      The library holds nothing of this kind: it has no makers and no models. Enter the thing from its data
+      plate, or import a catalogue.
+    </p>
+    <template v-else>
+      <label>
+        <span class="visually-hidden">Search the library</span>
+        <input v-model="search" class="field" type="search" placeholder="Search, for example 0.035 5356" />
+      </label>
+      <p class="label" role="status">{{ shown.length }} of {{ entries.length }}</p>
+      <VVirtualScroll :items="[...shown]" :item-height="ROW" height="420">
+        <template #default="{ item }">
+          <div class="row">
+            <span class="name">{{ item.record.name }}</span>
+            <span class="says"
+              >{{ item.says }}<span class="label source">{{ sourceWords(item.source) }}</span></span
+            >
+            <span v-if="isThere(item)" class="label">on the shelf</span>
+            <button v-else class="link-button" :aria-label="`Take ${item.record.name}`" @click="take(item)">
+              Take
+            </button>
+          </div>
+        </template>
+      </VVirtualScroll>
+    </template>
+  </SheetDialog>
 </template>
 
 <style scoped>
-.library {
-  display: grid;
-  gap: 10px;
-  padding: 16px 20px 20px;
-}
-header {
-  align-items: center;
-  display: flex;
-  justify-content: space-between;
-}
 input {
   width: 100%;
 }

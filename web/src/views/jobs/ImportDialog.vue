@@ -9,9 +9,13 @@ import {
   printSize,
   printWelds,
   readTable,
+  type RowRead,
 } from '@brannik/core'
 import { computed, ref, shallowRef, watch } from 'vue'
 import FileOrPaste from '../../components/FileOrPaste.vue'
+import PreviewRows from '../../components/PreviewRows.vue'
+import ProblemCell from '../../components/ProblemCell.vue'
+import SheetDialog from '../../components/SheetDialog.vue'
 import { readCsv } from '../../files/csv.ts'
 import { useWorkspace } from '../../stores/workspace.ts'
 
@@ -27,7 +31,6 @@ const rows = shallowRef<readonly (readonly string[])[]>([])
 const mapping = shallowRef<readonly MappedColumn[]>([])
 const onlyProblems = ref(false)
 
-const ROW = 30
 const UNITS = ['', 'mm', 'cm', 'm', 'in', 'ft']
 
 watch(open, () => {
@@ -64,6 +67,8 @@ function map(index: number, change: Partial<MappedColumn>): void {
 }
 const columnWords = (key: keyof Joint | null): string =>
   COLUMNS.find((column) => column.key === key)?.heading ?? 'row'
+const problemsOf = ({ problems }: RowRead) =>
+  problems.map(({ key, message }) => ({ field: columnWords(key), message }))
 const isLength = (key: keyof Joint | null): boolean =>
   COLUMNS.find((column) => column.key === key)?.unit === 'mm'
 const valueOf = (event: Event): string => (event.target as HTMLSelectElement).value
@@ -75,151 +80,109 @@ function accept(replace: boolean): void {
 </script>
 
 <template>
-  <VDialog v-model="open" width="1080" aria-label="Import a weld list">
-    <section class="import sheet">
-      <header>
-        <h2>Import a weld list</h2>
-        <button class="plain-button" @click="open = false">Close</button>
-      </header>
-      <div class="choose">
-        <FileOrPaste
-          what="a weld list"
-          choose="Choose a CSV file"
-          paste="paste rows here, headings first"
-          accept=".csv,text/csv,text/plain"
-          @take="take"
-          @refuse="(message) => (problem = message)"
-        />
-      </div>
-      <p v-if="problem" class="problem" role="alert">{{ problem }}</p>
+  <SheetDialog v-model="open" title="Import a weld list" :width="1080">
+    <div class="choose">
+      <FileOrPaste
+        what="a weld list"
+        choose="Choose a CSV file"
+        paste="paste rows here, headings first"
+        accept=".csv,text/csv,text/plain"
+        @take="take"
+        @refuse="(message) => (problem = message)"
+      />
+    </div>
+    <p v-if="problem" class="problem" role="alert">{{ problem }}</p>
 
-      <template v-if="headings.length > 0">
-        <div class="mapping">
-          <table>
-            <caption class="label">
-              Each column of
-              {{
-                fileName
-              }}
-              and what it fills
-            </caption>
-            <thead>
-              <tr>
-                <th v-for="(one, index) in mapping" :key="index" scope="col" :title="one.heading">
-                  {{ one.heading }}
-                </th>
-              </tr>
-            </thead>
-            <tbody>
-              <tr>
-                <td v-for="(one, index) in mapping" :key="index">
-                  <select
-                    :value="one.key ?? ''"
-                    :aria-label="`What ${one.heading} fills`"
-                    @change="map(index, { key: (valueOf($event) || null) as keyof Joint | null })"
-                  >
-                    <option value="">leave out</option>
-                    <option v-for="column in COLUMNS" :key="column.key" :value="column.key">
-                      {{ column.heading }}
-                    </option>
-                  </select>
-                  <select
-                    v-if="isLength(one.key)"
-                    :value="one.unit"
-                    :aria-label="`Unit of ${one.heading}`"
-                    @change="map(index, { unit: valueOf($event) })"
-                  >
-                    <option v-for="unit in UNITS" :key="unit" :value="unit">
-                      {{ unit || (workspace.system === 'imperial' ? 'in' : 'mm') + ', or as written' }}
-                    </option>
-                  </select>
-                </td>
-              </tr>
-            </tbody>
-          </table>
-        </div>
-        <p>
-          <strong>{{ good.length }}</strong> of {{ read.length }} rows are understood<template v-if="bad > 0"
-            >, <span class="bad">{{ bad }} are not</span></template
-          >.
-          <label v-if="bad > 0" class="only"
-            ><input v-model="onlyProblems" type="checkbox" /> show only those</label
-          >
-        </p>
-        <div class="preview" role="table" aria-label="Rows as they are understood">
-          <VVirtualScroll
-            :items="[...shown]"
-            :item-height="ROW"
-            :height="Math.min(280, Math.max(1, shown.length) * ROW)"
-          >
-            <template #default="{ item }">
-              <div class="row" role="row" :class="{ wrong: item.joint === null }">
-                <span role="cell" class="quiet">{{ item.number }}</span>
-                <template v-if="item.joint">
-                  <span role="cell">{{ printWelds(item.joint, workspace.system) }}</span>
-                  <span role="cell">{{ printJoint(item.joint) }}</span>
-                  <span role="cell">{{ printParts(item.joint, workspace.system) }}</span>
-                  <span role="cell">{{ printSize(item.joint, workspace.system) }}</span>
-                </template>
-                <span
-                  v-else
-                  role="cell"
-                  class="why"
-                  :title="
-                    item.problems.map(({ key, message }) => `${columnWords(key)}: ${message}`).join('\n')
-                  "
+    <template v-if="headings.length > 0">
+      <div class="mapping">
+        <table>
+          <caption class="label">
+            Each column of
+            {{
+              fileName
+            }}
+            and what it fills
+          </caption>
+          <thead>
+            <tr>
+              <th v-for="(one, index) in mapping" :key="index" scope="col" :title="one.heading">
+                {{ one.heading }}
+              </th>
+            </tr>
+          </thead>
+          <tbody>
+            <tr>
+              <td v-for="(one, index) in mapping" :key="index">
+                <select
+                  :value="one.key ?? ''"
+                  :aria-label="`What ${one.heading} fills`"
+                  @change="map(index, { key: (valueOf($event) || null) as keyof Joint | null })"
                 >
-                  <span v-for="(one, at) in item.problems.slice(0, 2)" :key="at"
-                    ><template v-if="at > 0">; </template><strong>{{ columnWords(one.key) }}</strong>
-                    {{ one.message }}</span
-                  >
-                </span>
-              </div>
-            </template>
-          </VVirtualScroll>
-        </div>
-        <footer>
-          <span class="quiet">{{
-            bad > 0 ? 'Rows that are not understood stay out; mend them in the file and import again.' : ''
-          }}</span>
-          <button class="plain-button" :disabled="good.length === 0" @click="accept(true)">
-            Replace all welds by {{ good.length }}
-          </button>
-          <button class="plain-button main" :disabled="good.length === 0" @click="accept(false)">
-            Add {{ good.length }} {{ good.length === 1 ? 'weld' : 'welds' }}
-          </button>
-        </footer>
-      </template>
-      <p v-else class="quiet">
-        The first row names the columns, for example
-        <em>count, length (in), joint, thickness (in), material, leg (in)</em>. Columns may stand in any
-        order; a unit in the heading holds for bare numbers below it.
+                  <option value="">leave out</option>
+                  <option v-for="column in COLUMNS" :key="column.key" :value="column.key">
+                    {{ column.heading }}
+                  </option>
+                </select>
+                <select
+                  v-if="isLength(one.key)"
+                  :value="one.unit"
+                  :aria-label="`Unit of ${one.heading}`"
+                  @change="map(index, { unit: valueOf($event) })"
+                >
+                  <option v-for="unit in UNITS" :key="unit" :value="unit">
+                    {{ unit || (workspace.system === 'imperial' ? 'in' : 'mm') + ', or as written' }}
+                  </option>
+                </select>
+              </td>
+            </tr>
+          </tbody>
+        </table>
+      </div>
+      <p>
+        <strong>{{ good.length }}</strong> of {{ read.length }} rows are understood<template v-if="bad > 0"
+          >, <span class="bad">{{ bad }} are not</span></template
+        >.
+        <label v-if="bad > 0" class="only"
+          ><input v-model="onlyProblems" type="checkbox" /> show only those</label
+        >
       </p>
-    </section>
-  </VDialog>
+      <PreviewRows
+        v-slot="{ item }"
+        :items="shown"
+        label="Rows as they are understood"
+        columns="44px 110px 120px minmax(0, 1.6fr) minmax(0, 1fr)"
+        :most="9"
+      >
+        <span role="cell" class="quiet">{{ item.number }}</span>
+        <template v-if="item.joint">
+          <span role="cell">{{ printWelds(item.joint, workspace.system) }}</span>
+          <span role="cell">{{ printJoint(item.joint) }}</span>
+          <span role="cell">{{ printParts(item.joint, workspace.system) }}</span>
+          <span role="cell">{{ printSize(item.joint, workspace.system) }}</span>
+        </template>
+        <ProblemCell v-else class="why" :problems="problemsOf(item)" />
+      </PreviewRows>
+    </template>
+    <p v-else class="quiet">
+      The first row names the columns, for example
+      <em>count, length (in), joint, thickness (in), material, leg (in)</em>. Columns may stand in any order;
+      a unit in the heading holds for bare numbers below it.
+    </p>
+    <template v-if="headings.length > 0" #foot>
+      <span class="quiet">{{
+        bad > 0 ? 'Rows that are not understood stay out; mend them in the file and import again.' : ''
+      }}</span>
+      <button class="plain-button" :disabled="good.length === 0" @click="accept(true)">
+        Replace all welds by {{ good.length }}
+      </button>
+      <button class="plain-button main" :disabled="good.length === 0" @click="accept(false)">
+        Add {{ good.length }} {{ good.length === 1 ? 'weld' : 'welds' }}
+      </button>
+    </template>
+  </SheetDialog>
 </template>
 
 <style scoped>
-.import {
-  display: grid;
-  gap: 10px;
-  max-height: 86vh;
-  overflow: auto;
-  padding: 16px 20px;
-}
-header,
-footer {
-  align-items: center;
-  display: flex;
-  gap: 12px;
-  justify-content: space-between;
-}
-footer .quiet {
-  flex: 1;
-}
-h2 {
-  font-size: var(--text-l);
-}
 .choose {
   align-items: center;
   display: flex;
@@ -233,9 +196,7 @@ select {
   font: inherit;
   padding: 4px 6px;
 }
-.problem,
-.bad,
-.wrong .why {
+.bad {
   color: var(--short);
 }
 .mapping {
@@ -261,24 +222,6 @@ select {
 }
 .only {
   margin-left: 12px;
-}
-.preview {
-  border: 1px solid var(--line);
-  border-radius: var(--radius);
-}
-.row {
-  align-items: center;
-  border-bottom: 1px solid var(--line);
-  display: grid;
-  gap: 10px;
-  grid-template-columns: 44px 110px 120px minmax(0, 1.6fr) minmax(0, 1fr);
-  height: 30px;
-  padding: 0 10px;
-}
-.row span {
-  overflow: hidden;
-  text-overflow: ellipsis;
-  white-space: nowrap;
 }
 .why {
   grid-column: 2 / -1;
