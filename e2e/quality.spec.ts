@@ -1,6 +1,7 @@
 /** What holds for every view: reachable for all, no scroll sideways, quick, light, and nothing from outside. */
 import { readFileSync } from 'node:fs'
 import { createRequire } from 'node:module'
+import type { Page } from '@playwright/test'
 import { expect, test } from './server.ts'
 
 const AXE = readFileSync(createRequire(import.meta.url).resolve('axe-core/axe.min.js'), 'utf8')
@@ -17,6 +18,54 @@ const VIEWS = [
   '/shop',
 ]
 
+/** What opens over or beside a view. */
+const OPENED: readonly (readonly [what: string, path: string, open: (page: Page) => Promise<void>])[] = [
+  ['the palette', '/jobs', (page) => page.keyboard.press('Control+k')],
+  ['a working', '/fit/press-frame', (page) => page.getByTestId('finding-source-duty').click()],
+  ['choices for a wire', '/set-ups/bay-2-wire', (page) => page.locator('[data-slot=wire]').click()],
+  [
+    'the library',
+    '/equipment/wires',
+    (page) => page.getByRole('button', { name: 'From the library' }).click(),
+  ],
+  [
+    'an import of equipment with faults in it',
+    '/equipment/wires',
+    async (page) => {
+      await page.getByRole('button', { name: 'Import and export' }).click()
+      await page.getByText('Import a catalogue (JSON)').click()
+      await page.getByRole('textbox', { name: 'Or paste it here' }).fill('kind,id,colour\nwire,x,red')
+    },
+  ],
+  [
+    'an import of welds with faults in it',
+    '/jobs/press-frame',
+    async (page) => {
+      await page.getByRole('button', { name: 'Import and export' }).click()
+      await page.getByText('Import a weld list').click()
+      await page.getByRole('textbox', { name: 'Or paste rows here' }).fill('count,length\n4,six\n5,8')
+    },
+  ],
+  [
+    'a plate that is not finished',
+    '/equipment/power-sources',
+    (page) => page.getByRole('button', { name: 'New power source' }).click(),
+  ],
+]
+
+/** What the checker finds wrong with the page as it is now. */
+async function violations(page: Page): Promise<string[]> {
+  await page.waitForTimeout(300)
+  await page.evaluate(AXE)
+  return page.evaluate(async () => {
+    const { axe } = globalThis as unknown as {
+      axe: { run: (options: object) => Promise<{ violations: { id: string; nodes: { html: string }[] }[] }> }
+    }
+    const { violations: found } = await axe.run({ runOnly: ['wcag2a', 'wcag2aa', 'wcag21aa'] })
+    return found.map(({ id, nodes }) => `${id}: ${nodes.map(({ html }) => html.slice(0, 160)).join(' | ')}`)
+  })
+}
+
 for (const colorScheme of ['light', 'dark'] as const) {
   test(`axe finds nothing wrong, ${colorScheme}`, async ({ browser, server }) => {
     // The page's own policy forbids code from outside it; the checker is let in for this test.
@@ -25,20 +74,19 @@ for (const colorScheme of ['light', 'dark'] as const) {
     for (const view of VIEWS) {
       await page.goto(server.url + view)
       await expect(page.getByRole('heading', { level: 1 })).toBeVisible()
-      await page.waitForTimeout(200)
-      await page.evaluate(AXE)
-      const violations = await page.evaluate(async () => {
-        const { axe } = globalThis as unknown as {
-          axe: {
-            run: (options: object) => Promise<{ violations: { id: string; nodes: { html: string }[] }[] }>
-          }
-        }
-        const { violations: found } = await axe.run({ runOnly: ['wcag2a', 'wcag2aa', 'wcag21aa'] })
-        return found.map(
-          ({ id, nodes }) => `${id}: ${nodes.map(({ html }) => html.slice(0, 160)).join(' | ')}`,
-        )
-      })
-      expect(violations, view).toEqual([])
+      expect(await violations(page), view).toEqual([])
+    }
+    await context.close()
+  })
+
+  test(`axe finds nothing wrong with what opens, ${colorScheme}`, async ({ browser, server }) => {
+    const context = await browser.newContext({ colorScheme, bypassCSP: true })
+    const page = await context.newPage()
+    for (const [what, path, open] of OPENED) {
+      await page.goto(server.url + path)
+      await expect(page.getByRole('heading', { level: 1 })).toBeVisible()
+      await open(page)
+      expect.soft(await violations(page), what).toEqual([])
     }
     await context.close()
   })

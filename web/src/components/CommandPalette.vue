@@ -112,7 +112,7 @@ li[aria-selected='true'] {
   box-shadow: inset 3px 0 var(--copper);
 }
 .group {
-  color: var(--ink-3);
+  color: var(--ink-2);
   font-size: var(--text-s);
 }
 .none {
