@@ -42,7 +42,12 @@ interface RecordOf {
   jobs: Job
 }
 export type Path = keyof RecordOf
-type Table<P extends Path> = ReadonlyMap<string, Stored<RecordOf[P]>>
+/** Nobody watches the version: a save changes nothing on the screen. */
+interface Held<T> {
+  version: number
+  readonly record: T
+}
+type Table<P extends Path> = ReadonlyMap<string, Held<RecordOf[P]>>
 /** One cell a kind: an edit of a job does not touch what is made of the shelf. */
 type Tables = { readonly [P in Path]: ShallowRef<Table<P>> }
 
@@ -106,8 +111,8 @@ export const useWorkspace = defineStore('workspace', () => {
   const saver = createSaver({
     stored(key, version) {
       const [path, id] = placeOf(key)
-      const stored = tables[path].value.get(id)
-      if (stored) put(path, id, { ...stored, version })
+      const held = tables[path].value.get(id)
+      if (held) held.version = version
       lastSavedAt.value = new Date()
     },
     kept(key, says) {
