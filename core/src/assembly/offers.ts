@@ -1,6 +1,6 @@
 /** What can go into one place of a set-up: what fits first, what does not with the reason. */
 import { type Verdict, VERDICT_RANK } from '../model/finding.ts'
-import { isInShop } from '../model/holding.ts'
+import { isCandidate, isInShop } from '../model/holding.ts'
 import type { Shelf } from '../model/shelf.ts'
 import type { Assembly, Trial } from './assembly.ts'
 import { rulesOfSlot } from './judge.ts'
@@ -26,7 +26,7 @@ const FAR = 10
 /** Owned before candidates, and what is in stock before what is not. */
 function distance(item: SlotItems[Slot]): number {
   if (isInShop(item)) return 0
-  return 'held' in item && item.held === 'candidate' ? 2 : 1
+  return isCandidate(item) ? 2 : 1
 }
 
 /**

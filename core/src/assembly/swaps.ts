@@ -1,5 +1,5 @@
 /** What would mend a broken rule from the shelf: another part in one of the places that it looks at. */
-import type { SetUp } from '../model/equipment.ts'
+import { isCandidate, type SetUp } from '../model/equipment.ts'
 import type { Shelf } from '../model/shelf.ts'
 import type { Assembly } from './assembly.ts'
 import { fitOut } from './fitOut.ts'
@@ -32,8 +32,6 @@ const EASE: readonly Slot[] = [
   'circuit',
   'powerSource',
 ]
-
-const isCandidate = (item: object): boolean => 'held' in item && item.held === 'candidate'
 
 type FindSwaps = (finding: RuleFinding) => readonly Swap[]
 

@@ -18,6 +18,7 @@ export interface Kept {
   readonly stockG?: number | null
   readonly leftL?: number | null
 }
+export const isCandidate = ({ held }: Kept & object): boolean => held === 'candidate'
 /** Whether there is any of it: not a candidate, and not used up. What nobody has counted, or could, counts as there. */
-export const isInShop = ({ held, stock, stockG, leftL }: Kept & object): boolean =>
-  held !== 'candidate' && stock !== 0 && stockG !== 0 && leftL !== 0
+export const isInShop = (item: Kept & object): boolean =>
+  !isCandidate(item) && item.stock !== 0 && item.stockG !== 0 && item.leftL !== 0

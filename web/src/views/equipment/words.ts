@@ -7,6 +7,7 @@ import {
   type Gas,
   GROOVE_WORDS,
   type Gun,
+  isCandidate,
   isEngineDriven,
   isInShop,
   type Part,
@@ -238,7 +239,7 @@ export function holdingOf(
   system: UnitSystem,
 ): Holding {
   const price = priceOf(path, record)
-  if ('held' in record && record.held === 'candidate') return { isHere: false, words: 'to buy', price }
+  if (isCandidate(record)) return { isHere: false, words: 'to buy', price }
   if (!isInShop(record)) return { isHere: false, words: 'used up', price }
   const plain = path === 'circuits' ? '' : 'in the shop'
   return { isHere: true, words: stockWords(path, record, system) ?? plain, price }
