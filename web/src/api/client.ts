@@ -55,6 +55,12 @@ async function request<T>(method: string, path: string, body?: unknown, version?
 export const listRecords = async <T>(path: string): Promise<Stored<T>[]> =>
   (await request<{ items: Stored<T>[] }>('GET', path)).items
 export const getRecord = <T>(path: string): Promise<Stored<T>> => request('GET', path)
+/** @returns null where the server has none */
+export const findRecord = <T>(path: string): Promise<Stored<T> | null> =>
+  getRecord<T>(path).catch((error: unknown) => {
+    if (error instanceof RequestFailed && error.status === 404) return null
+    throw error
+  })
 export const createRecord = <T>(path: string, record: T): Promise<Stored<T>> => request('POST', path, record)
 export const replaceRecord = <T>(path: string, record: T, version: number): Promise<Stored<T>> =>
   request('PUT', path, record, version)

@@ -4,7 +4,7 @@
  */
 import isSame from 'fast-deep-equal'
 import { markRaw, reactive } from 'vue'
-import { createRecord, deleteRecord, getRecord, replaceRecord, RequestFailed } from '../api/client.ts'
+import { createRecord, deleteRecord, findRecord, replaceRecord, RequestFailed } from '../api/client.ts'
 import { type Draft, dropDraft, keepDraft } from './drafts.ts'
 
 export type SaveState = 'saved' | 'waiting' | 'saving' | 'failed' | 'conflict'
@@ -39,7 +39,8 @@ const RETRY_MS = [2000, 5000, 10_000, 30_000]
 /** Deleted, already there, changed: the server has something else than the edit began from. */
 const NOT_AS_THOUGHT = [404, 409, 412]
 
-const raw = (record: Item | null): Item | null => (record === null ? null : markRaw(record))
+/** Only the state of an entry is watched: a list of hundreds of welds need not be. */
+const raw = <T extends Item | null | undefined>(record: T): T => (record ? markRaw(record) : record)
 
 export function createSaver({ stored, kept }: Handlers) {
   const entries = reactive(new Map<string, Entry>())
@@ -100,10 +101,7 @@ export function createSaver({ stored, kept }: Handlers) {
 
   /** The server has something else: an own save whose answer was lost, or what somebody else made of it. */
   async function settle(key: string, entry: Entry): Promise<void> {
-    const now = await getRecord<Item>(addressOf(key, entry)).catch((error: unknown) => {
-      if (error instanceof RequestFailed && error.status === 404) return null
-      throw error
-    })
+    const now = await findRecord<Item>(addressOf(key, entry))
     const record = now?.record ?? null
     const version = now?.version ?? 0
     const isOwn = entry.unanswered !== undefined && isSame(record, entry.unanswered)
@@ -151,13 +149,10 @@ export function createSaver({ stored, kept }: Handlers) {
       draft(key, entry)
     }
     try {
-      const version = await send(key, entry).catch(async (error: unknown) => {
-        await refused(key, entry, error, sent)
-        return null
-      })
-      if (version !== null && entries.get(key) === entry) landed(key, entry, version, sent)
+      const version = await send(key, entry)
+      if (entries.get(key) === entry) landed(key, entry, version, sent)
     } catch (error) {
-      failed(key, entry, error)
+      await refused(key, entry, error, sent).catch((again: unknown) => failed(key, entry, again))
     }
   }
 
@@ -177,7 +172,7 @@ export function createSaver({ stored, kept }: Handlers) {
           path,
           record,
           version,
-          unanswered: unanswered === undefined ? undefined : raw(unanswered),
+          unanswered: raw(unanswered),
           state: 'waiting',
           says: '',
           timer: null,
@@ -190,7 +185,6 @@ export function createSaver({ stored, kept }: Handlers) {
         discard(key)
         return
       }
-      // Only its state is watched: a list of hundreds of welds need not be.
       entry.record = raw(record)
       draft(key, entry)
       if (entry.state === 'saving' || entry.state === 'conflict') return

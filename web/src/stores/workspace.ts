@@ -23,7 +23,7 @@ import type {
 } from '@brannik/core'
 import { defineStore } from 'pinia'
 import { computed, ref, type ShallowRef, shallowRef } from 'vue'
-import { getRecord, listRecords, RequestFailed, type Stored, takeInCatalogue } from '../api/client.ts'
+import { findRecord, getRecord, listRecords, type Stored, takeInCatalogue } from '../api/client.ts'
 import { draftKeys, dropDraft, readDraft } from './drafts.ts'
 import { useNotice } from './notice.ts'
 import { createSaver } from './saver.ts'
@@ -247,10 +247,7 @@ export const useWorkspace = defineStore('workspace', () => {
   /** After a conflict: the stored record instead of this one. */
   async function takeStored(key: string): Promise<void> {
     const [path, id] = placeOf(key)
-    const stored = await getRecord<RecordOf[Path]>(path === 'shop' ? path : key).catch((error: unknown) => {
-      if (error instanceof RequestFailed && error.status === 404) return null
-      throw error
-    })
+    const stored = await findRecord<RecordOf[Path]>(path === 'shop' ? path : key)
     saver.discard(key)
     put(path, id, stored)
   }
