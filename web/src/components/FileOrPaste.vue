@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { ref } from 'vue'
-import { textOf } from '../files/textOf.ts'
+import ChooseFile from './ChooseFile.vue'
 
 /** A text to read: chosen as a file, or pasted. */
 const { what, choose, paste, accept } = defineProps<{
@@ -18,16 +18,13 @@ const emit = defineEmits<{ take: [text: string, name: string]; refuse: [message:
 const typed = ref('')
 const MOST_ROWS = 4
 
-async function onFile(event: Event): Promise<void> {
-  const input = event.target as HTMLInputElement
-  const file = input.files?.[0]
-  if (!file) return
-  const read = await textOf(file, what)
-  // So that the same file, mended, can be chosen again.
-  input.value = ''
+function onFile(text: string, name: string): void {
   typed.value = ''
-  if (read.ok) emit('take', read.text, file.name)
-  else emit('refuse', read.message)
+  emit('take', text, name)
+}
+function onRefuse(message: string): void {
+  typed.value = ''
+  emit('refuse', message)
 }
 
 /** Taken past the field: a browser breaks a long text into lines one by one as it is pasted. */
@@ -38,10 +35,7 @@ function onPaste(event: ClipboardEvent): void {
 </script>
 
 <template>
-  <label class="plain-button file">
-    {{ choose }}
-    <input type="file" :accept="accept" class="visually-hidden" @change="onFile" />
-  </label>
+  <ChooseFile :what="what" :accept="accept" @take="onFile" @refuse="onRefuse">{{ choose }}</ChooseFile>
   <label class="paste">
     <span class="visually-hidden">Or {{ paste }}</span>
     <textarea
@@ -56,14 +50,6 @@ function onPaste(event: ClipboardEvent): void {
 </template>
 
 <style scoped>
-.file {
-  align-items: center;
-  display: inline-flex;
-  white-space: nowrap;
-}
-.file:focus-within {
-  outline: 2px solid var(--copper);
-}
 .paste {
   flex: 1;
   min-width: 160px;

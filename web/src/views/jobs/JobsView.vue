@@ -4,8 +4,8 @@ import { format, parseISO } from 'date-fns'
 import { computed, ref } from 'vue'
 import { useRouter } from 'vue-router'
 import ChainSpark from '../../charts/ChainSpark.vue'
+import ChooseFile from '../../components/ChooseFile.vue'
 import VerdictMark from '../../components/VerdictMark.vue'
-import { textOf } from '../../files/textOf.ts'
 import { useNotice } from '../../stores/notice.ts'
 import { useWorkspace } from '../../stores/workspace.ts'
 import { jobWords, jointWords } from '../fit/words.ts'
@@ -51,13 +51,8 @@ function add(): void {
   workspace.edit('jobs', job.id, job, `new job ${job.name}`)
   void router.push(to('job', job))
 }
-async function importJob(event: Event): Promise<void> {
-  const field = event.target as HTMLInputElement
-  const file = field.files?.[0]
-  if (!file) return
-  const text = await textOf(file, 'a job')
-  const read = text.ok ? readJobFile(text.text) : text
-  field.value = ''
+function importJob(text: string): void {
+  const read = readJobFile(text)
   problem.value = read.ok ? '' : read.message
   if (!read.ok) return
   const { setUpId } = read.job
@@ -98,10 +93,13 @@ function remove(job: Job): void {
           {{ word }} <span class="label">{{ counts[id] }}</span>
         </button>
       </div>
-      <label class="plain-button file">
-        Import a job
-        <input type="file" accept=".json,application/json" class="visually-hidden" @change="importJob" />
-      </label>
+      <ChooseFile
+        what="a job"
+        accept=".json,application/json"
+        @take="importJob"
+        @refuse="(message) => (problem = message)"
+        >Import a job</ChooseFile
+      >
       <button class="plain-button main" @click="add">New job</button>
     </header>
     <p v-if="problem" class="problem" role="alert">{{ problem }}</p>
@@ -209,13 +207,6 @@ tbody .label {
 }
 .states {
   margin-right: auto;
-}
-.file {
-  align-items: center;
-  display: inline-flex;
-}
-.file:focus-within {
-  outline: 2px solid var(--copper);
 }
 @media (max-width: 900px) {
   table,
