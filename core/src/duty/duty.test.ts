@@ -101,6 +101,34 @@ describe('the worst ten minutes', () => {
     )
   })
 
+  it('merging what repeats errs towards more heat, and by less than a block', () => {
+    const runs = fc.array(
+      fc.record({
+        arcS: fc.double({ min: 0.05, max: 20, noNaN: true }),
+        offS: fc.double({ min: 0, max: 20, noNaN: true }),
+        times: fc.integer({ min: 1, max: 2000 }),
+        heat: fc.constantFrom(1, 0.4),
+        stretches: fc.constant(true),
+      }),
+      { minLength: 1, maxLength: 4 },
+    )
+    fc.assert(
+      fc.property(runs, (list) => {
+        const exact = worstArcOnS(list, Number.POSITIVE_INFINITY)
+        const merged = worstArcOnS(list, 400)
+        expect(merged).toBeGreaterThanOrEqual(exact - 1e-6)
+        // 4 runs of at most 100 blocks each: none is longer than 12 s or than one cycle.
+        expect(merged).toBeLessThanOrEqual(exact + 40)
+      }),
+      { numRuns: 200 },
+    )
+  })
+
+  it('a hundred thousand arcs of a microsecond are a spell of heat, not a hundred million entries', () => {
+    expect(worstArcOnS([run(1e-6, 1e-6, 1_000_000_000)])).toBeCloseTo(300, 0)
+    expect(worstArcOnS([run(1e-6, 0, 100_000)])).toBeCloseTo(0.1, 6)
+  })
+
   it('finds the shortest pause that brings the duty in', () => {
     const pause = pauseForDutyS([run(60, 5, 50)], 40)
     expect(pause).not.toBeNull()

@@ -23,22 +23,48 @@ interface Arcs {
   readonly spentS: number[]
 }
 
-/** A long run of one weld is cut to what ten minutes can hold: the rest only repeats. */
-function layOut(runs: readonly WeldRun[]): Arcs {
+/** Arcs that are laid out at most; what repeats oftener is merged into blocks. */
+const MOST_ARCS = 20_000
+/** The first block that is tried when there are too many arcs, s: 0.04 % of ten minutes. */
+const SMALLEST_BLOCK_S = 0.25
+
+/** Cycles of a run that ten minutes can tell from more: the rest only repeats. */
+const cyclesOf = ({ arcS, offS, times }: WeldRun): number =>
+  arcS + offS > 0 ? Math.min(times, Math.ceil(PERIOD_S / (arcS + offS)) + 1) : 0
+
+const cyclesPerBlock = ({ arcS, offS }: WeldRun, blockS: number): number =>
+  Math.max(1, Math.floor(blockS / (arcS + offS)))
+
+/**
+ * How long a block of merged cycles must be for all runs together to stay within a number of arcs, s; 0 where
+ * every arc stands for itself. A block burns first and pauses after, so merging errs towards more heat, by less
+ * than one block.
+ */
+function blockFor(runs: readonly WeldRun[], mostArcs: number): number {
+  const count = (blockS: number): number =>
+    runs.reduce((sum, run) => sum + Math.ceil(cyclesOf(run) / cyclesPerBlock(run, blockS)), 0)
+  if (count(0) <= mostArcs) return 0
+  let blockS = SMALLEST_BLOCK_S
+  while (blockS < PERIOD_S && count(blockS) > mostArcs) blockS *= 2
+  return blockS
+}
+
+function layOut(runs: readonly WeldRun[], mostArcs: number): Arcs {
   const arcs: Arcs = { startS: [], endS: [], heat: [], spentS: [] }
+  const blockS = blockFor(runs, mostArcs)
   let clock = 0
   let spent = 0
-  for (const { arcS, offS, times, heat } of runs) {
-    const cycle = arcS + offS
-    if (cycle <= 0) continue
-    const enough = Math.min(times, Math.ceil(PERIOD_S / cycle) + 1)
-    for (let i = 0; i < enough; i += 1) {
+  for (const run of runs) {
+    const { arcS, offS, heat } = run
+    const merged = cyclesPerBlock(run, blockS)
+    for (let left = cyclesOf(run); left > 0; left -= merged) {
+      const cycles = Math.min(merged, left)
       arcs.startS.push(clock)
-      arcs.endS.push(clock + arcS)
+      arcs.endS.push(clock + cycles * arcS)
       arcs.heat.push(heat)
       arcs.spentS.push(spent)
-      spent += arcS * heat
-      clock += cycle
+      spent += cycles * arcS * heat
+      clock += cycles * (arcS + offS)
     }
   }
   return arcs
@@ -63,10 +89,12 @@ function heatMeter({ startS, endS, heat, spentS }: Arcs): (timeS: number) => num
  * starts with an arc or ends with one.
  *
  * @param runs in the order of welding; times 0 is skipped
+ * @param mostArcs arcs laid out at most, unless there are more runs than that; beyond it what repeats is merged,
+ *   which errs towards more heat
  * @returns s; 0 to 600 when no heat is above 1
  */
-export function worstArcOnS(runs: readonly WeldRun[]): number {
-  const arcs = layOut(runs)
+export function worstArcOnS(runs: readonly WeldRun[], mostArcs = MOST_ARCS): number {
+  const arcs = layOut(runs, mostArcs)
   const [toEnd, toStart, fromStart, fromEnd] = [
     heatMeter(arcs),
     heatMeter(arcs),

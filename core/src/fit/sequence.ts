@@ -12,6 +12,9 @@ const REPOSITION: Readonly<Record<Handling, AssumptionKey>> = {
 }
 export const repositionKey = (handling: Handling): AssumptionKey => REPOSITION[handling]
 
+/** Spells of welding that are laid out at most, unless one piece alone has more. */
+const MOST_RUNS = 40_000
+
 /** One line of the sequence: tacks first, then the welds. */
 export interface SequenceLine {
   readonly jointId: string
@@ -50,7 +53,8 @@ export function sequenceOf(
 }
 
 /**
- * The arcs of the batch, in order; the lines stand in the order of the job's joints. A piece is repeated only as often as ten minutes can tell it from more.
+ * The arcs of the batch, in order; the lines stand in the order of the job's joints. A piece is repeated only as
+ * often as ten minutes can tell it from more; pieces that are done in a moment are taken several at once.
  * @param heats (I/I_ref)² of each line
  */
 export function runsOf(
@@ -77,8 +81,9 @@ export function runsOf(
   if (job.order === 'weld-by-weld') {
     return lines.flatMap((one, index) => line(one, index, job.quantity, countOf(index)))
   }
-  const piece = lines.flatMap((one, index) => line(one, index, 1, countOf(index)))
   const pieceS = lines.reduce((sum, { pieceS: s }) => sum + s, 0)
-  const enough = pieceS > 0 ? Math.ceil(PERIOD_S / pieceS) + 1 : 1
-  return Array.from({ length: Math.min(job.quantity, enough) }, () => piece).flat()
+  const pieces = Math.min(job.quantity, pieceS > 0 ? Math.ceil(PERIOD_S / pieceS) + 1 : 1)
+  const atOnce = Math.ceil((2 * lines.length * pieces) / MOST_RUNS)
+  const batch = lines.flatMap((one, index) => line(one, index, atOnce, countOf(index)))
+  return Array.from({ length: Math.ceil(pieces / atOnce) }, () => batch).flat()
 }

@@ -38,6 +38,7 @@ export const dutySchema = within(1, 100, '%')
 export const percentSchema = within(0, 100, '%')
 export const diameterMmSchema = within(0.3, 10, 'mm')
 export const thicknessMmSchema = within(0.1, 300, 'mm')
-export const lengthMmSchema = within(0.5, 1_000_000, 'mm')
+/** The least is about the width of the smallest puddle: what is shorter is no weld. */
+export const lengthMmSchema = within(2, 1_000_000, 'mm')
 export const amountSchema = within(0, 1e9, '')
 export const countSchema = z.int().min(1, 'must be at least 1').max(100_000, 'must be at most 100000')

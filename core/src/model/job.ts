@@ -36,8 +36,17 @@ export type Position = (typeof POSITIONS)[number]
 
 export const PATTERNS = ['continuous', 'intermittent', 'staggered'] as const
 
+/** Below this nobody measures or grinds: it is none, or it is a slip of the keys. */
+const LEAST_SMALL_MM = 0.1
 const smallMm = (most: number) =>
-  z.number().min(0, 'must be 0 mm or more').max(most, `must be at most ${most} mm`)
+  z
+    .number()
+    .min(0, 'must be 0 mm or more')
+    .max(most, `must be at most ${most} mm`)
+    .refine(
+      (mm) => mm <= 0 || mm >= LEAST_SMALL_MM,
+      `must be 0 mm, or at least ${LEAST_SMALL_MM} mm: less cannot be measured`,
+    )
 const legSchema = z.number().min(0.5, 'must be at least 0.5 mm').max(100, 'must be at most 100 mm')
 const diameterSchema = z.number().min(2, 'must be at least 2 mm').max(20_000, 'must be at most 20000 mm')
 

@@ -86,7 +86,8 @@ describe('bad input names the field and the remedy', () => {
   })
 
   it('names refuse control characters and halves of characters, which a database cannot hold', () => {
-    expect(problems(nameSchema, 'a\u0000b')[0]?.message).toContain('control character')
+    expect(problems(nameSchema, 'a\u0000b')[0]?.message).toContain('U+0000')
+    expect(problems(nameSchema, 'a\u0007b')[0]?.message).toContain('control character')
     expect(problems(nameSchema, 'a\ud800')[0]?.message).toContain('half a character')
     expect(problems(nameSchema, '   ')[0]?.message).toContain('write a name')
     expect(problems(nameSchema, "Rivet'); DROP TABLE job;--")).toEqual([])

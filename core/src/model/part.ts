@@ -105,9 +105,9 @@ export const flowMeterSchema = z.strictObject({
   kind: z.literal('flow-meter'),
   ...common,
   /** Gases that it has a scale for. */
-  scales: z.array(z.enum(SCALE_GASES)).min(1, 'needs at least one gas'),
+  scales: z.array(z.enum(SCALE_GASES)).min(1, 'needs at least one gas').max(SCALE_GASES.length),
   /** Cylinder valves that it fits, an adapter counted. */
-  fittings: z.array(z.enum(FITTINGS)).min(1, 'needs at least one fitting'),
+  fittings: z.array(z.enum(FITTINGS)).min(1, 'needs at least one fitting').max(FITTINGS.length),
   heated: z.boolean(),
 })
 export type FlowMeter = z.infer<typeof flowMeterSchema>

@@ -82,7 +82,7 @@ export type SupplyRating = z.infer<typeof supplyRatingSchema>
 
 export const plateProcessSchema = z.strictObject({
   family: z.enum(PLATE_FAMILIES),
-  outputs: z.array(z.enum(['dc', 'ac'])).min(1, 'needs DC or AC'),
+  outputs: z.array(z.enum(['dc', 'ac'])).min(1, 'needs DC or AC').max(2),
   pulse: z.boolean(),
   supplies: z.array(supplyRatingSchema).min(1, 'needs at least one supply voltage').max(8),
 })
@@ -114,7 +114,7 @@ export const powerSourceSchema = z
       .strictObject({ minHz: hertzSchema, maxHz: hertzSchema })
       .check(inOrder({ least: 'minHz', most: 'maxHz', unit: 'Hz', mayMeet: true }))
       .nullable(),
-    start: z.array(z.enum(START_METHODS)),
+    start: z.array(z.enum(START_METHODS)).max(START_METHODS.length),
     /** Least current at which its arc holds; null takes the least output. */
     lowestStableA: ampsSchema.nullable(),
     /** Steps of a tap switch; null where the voltage is set without steps. */

@@ -1,5 +1,6 @@
 /** Says what is wrong with a document in words: which field, what was found there, what to write instead. */
-import type { z } from 'zod'
+import { z } from 'zod'
+import { outlineProblems } from './outline.ts'
 
 export interface FieldProblem {
   /** JSON Pointer (RFC 6901) to the field. */
@@ -18,7 +19,20 @@ function fieldWords(path: readonly PropertyKey[]): string {
   return path.map((part) => (typeof part === 'number' ? `${part + 1}` : String(part))).join(' › ')
 }
 
-const quote = (values: readonly unknown[]): string => values.map((value) => `“${String(value)}”`).join(', ')
+/** Problems that are told of one document: whoever has so many has one cause. */
+export const MOST_PROBLEMS = 100
+/** Names and values that one message quotes. */
+const MOST_QUOTED = 12
+const MOST_LETTERS = 60
+
+const quoteOne = (value: unknown): string => {
+  const text = String(value)
+  return `“${text.length > MOST_LETTERS ? `${text.slice(0, MOST_LETTERS)}…` : text}”`
+}
+const quote = (values: readonly unknown[], most = Number.POSITIVE_INFINITY): string => {
+  const more = values.length > most ? ` and ${values.length - most} more` : ''
+  return values.slice(0, most).map(quoteOne).join(', ') + more
+}
 
 /** What a JSON value is, in words. */
 function kindOf(value: unknown): string {
@@ -43,9 +57,11 @@ function messageOf(issue: Issue): string {
       return found === 'missing' ? `is missing; give ${wanted}` : `is ${found}; give ${wanted} instead`
     }
     case 'unrecognized_keys':
-      return `has fields that are not known: ${quote(issue.keys)}; take them out or correct their spelling`
+      return `has fields that are not known: ${quote(issue.keys, MOST_QUOTED)}; take them out or correct their spelling`
     case 'invalid_value':
       return `must be one of ${quote(issue.values)}`
+    case 'too_big':
+      return issue.origin === 'array' ? `has more than ${String(issue.maximum)} entries` : issue.message
     case 'invalid_union':
       return 'has none of the values that it may have'
     default:
@@ -53,24 +69,51 @@ function messageOf(issue: Issue): string {
   }
 }
 
-/** @returns one problem a broken rule, in the order of the document */
+const problemAt = (path: readonly PropertyKey[], message: string): FieldProblem => ({
+  pointer: path.map((part) => `/${escapePointer(part)}`).join(''),
+  field: fieldWords(path),
+  message,
+})
+
+/** @returns one problem a broken rule, in the order of the document, at most {@link MOST_PROBLEMS} */
 export function fieldProblems(error: z.core.$ZodError, root: readonly PropertyKey[] = []): FieldProblem[] {
-  return error.issues.map((issue) => {
-    const path = [...root, ...issue.path]
-    return {
-      pointer: path.map((part) => `/${escapePointer(part)}`).join(''),
-      field: fieldWords(path),
-      message: messageOf(issue),
-    }
-  })
+  return error.issues
+    .slice(0, MOST_PROBLEMS)
+    .map((issue) => problemAt([...root, ...issue.path], messageOf(issue)))
 }
 
 export type Read<T> =
   | { readonly ok: true; readonly value: T }
   | { readonly ok: false; readonly problems: readonly FieldProblem[] }
 
+/** Lists longer than this are read entry by entry, so that reading can stop. */
+const LONG_LIST = 50
+
+const entryOf = (value: unknown, key: string): unknown =>
+  typeof value === 'object' && value !== null ? Reflect.get(value, key) : undefined
+
+/** What is wrong within the long lists of a document, up to {@link MOST_PROBLEMS}. */
+function longListProblems(schema: unknown, value: unknown, path: readonly PropertyKey[]): FieldProblem[] {
+  if (schema instanceof z.ZodObject) {
+    const problems: FieldProblem[] = []
+    for (const [key, inner] of Object.entries(schema.shape)) {
+      problems.push(...longListProblems(inner, entryOf(value, key), [...path, key]))
+      if (problems.length >= MOST_PROBLEMS) break
+    }
+    return problems.slice(0, MOST_PROBLEMS)
+  }
+  if (!(schema instanceof z.ZodArray) || !Array.isArray(value) || value.length <= LONG_LIST) return []
+  const problems: FieldProblem[] = []
+  for (const [index, entry] of value.entries()) {
+    const read = z.safeParse(schema.element, entry, { reportInput: true })
+    if (!read.success) problems.push(...fieldProblems(read.error, [...path, index]))
+    if (problems.length >= MOST_PROBLEMS) break
+  }
+  return problems.slice(0, MOST_PROBLEMS)
+}
+
 /**
- * Checks a value against a schema without changing or dropping anything of it.
+ * Checks a value against a schema without changing or dropping anything of it. Stops at {@link MOST_PROBLEMS}.
  * @param root path put before the fields named in the problems
  */
 export function readDocument<T>(
@@ -78,6 +121,11 @@ export function readDocument<T>(
   value: unknown,
   root: readonly PropertyKey[] = [],
 ): Read<T> {
+  const outline = outlineProblems(value, MOST_PROBLEMS)
+  if (outline.length > 0)
+    return { ok: false, problems: outline.map(({ path, message }) => problemAt([...root, ...path], message)) }
+  const early = longListProblems(schema, value, root)
+  if (early.length > 0) return { ok: false, problems: early }
   const result = schema.safeParse(value, { reportInput: true })
   return result.success
     ? { ok: true, value: result.data }

@@ -45,7 +45,7 @@ export const shopDocumentSchema = z.strictObject({
   version: z.literal(1),
   shop: shopSchema,
   ...shelfShape,
-  setUps: z.array(setUpSchema),
-  jobs: z.array(jobSchema),
+  setUps: z.array(setUpSchema).max(5000),
+  jobs: z.array(jobSchema).max(5000),
 })
 export type ShopDocument = z.infer<typeof shopDocumentSchema>
