@@ -27,6 +27,18 @@ export default defineConfig({
           hookTimeout: 30_000,
         },
       },
+      {
+        // What passes with one server must pass with two processes on one database behind a proxy.
+        test: {
+          name: 'two-servers',
+          root: 'server',
+          include: ['src/{api,catalogue,collections,concurrency,keeping}.test.ts'],
+          benchmark: { include: [] },
+          testTimeout: 30_000,
+          hookTimeout: 60_000,
+          env: { TWO_SERVERS: '1' },
+        },
+      },
     ],
   },
 })

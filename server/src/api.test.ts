@@ -2,11 +2,11 @@ import { readFile } from 'node:fs/promises'
 import { request as plainRequest } from 'node:http'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
 import { fitAnswerSchema } from './fitAnswer.ts'
-import { startTestServer, type TestServer } from './testing.ts'
+import { startServer, type TestServer } from './testing.ts'
 
 let server: TestServer
 beforeAll(async () => {
-  server = await startTestServer()
+  server = await startServer()
 })
 afterAll(async () => {
   await server.close()
@@ -20,7 +20,7 @@ describe('health and description', () => {
   it('says that the database answers', async () => {
     const { status, body } = await server.call('GET', '/api/health')
     expect(status).toBe(200)
-    expect(body).toEqual({ server: 'answers', database: 'answers' })
+    expect(body).toEqual({ server: 'answers', database: 'answers', ready: true })
   })
 
   it('describes every route that it serves, in OpenAPI 3.1', async () => {
@@ -163,7 +163,7 @@ describe('bad input stores nothing, and says which field and what to do', () => 
       'at most 300 mm',
     ],
     ['no joints', { joints: [] }, '/joints', 'at least one weld'],
-    ['a U+0000 that PostgreSQL cannot hold', { name: 'a\u0000b' }, '/name', 'control character'],
+    ['a U+0000 that PostgreSQL cannot hold', { name: 'a\u0000b' }, '/name', 'U+0000'],
     ['half a character', { note: '\ud800' }, '/note', 'half a character'],
   ])('%s', async (_, change, pointer, words) => {
     const before = await countJobs()

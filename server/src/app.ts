@@ -1,20 +1,32 @@
-/** The server put together: headers, body limit, routes, errors, the web application. */
+/** The server put together: log, headers, names, who asks, limits, routes, errors, the web application. */
+import { randomUUID } from 'node:crypto'
 import { existsSync } from 'node:fs'
+import type { IncomingMessage } from 'node:http'
 import { fileURLToPath } from 'node:url'
+import compression from 'compression'
 import express, { type Express } from 'express'
 import helmet from 'helmet'
 import type { Logger } from 'pino'
 import { pinoHttp } from 'pino-http'
+import { findActor } from './access/actor.ts'
+import { onlyJson, onlyOwnNames, onlyOwnPages } from './access/guard.ts'
+import { limitWrites } from './access/rate.ts'
+import { type Api, createApi, type ListedRoute } from './api.ts'
+import type { Access, BackupSettings } from './config.ts'
 import type { Database } from './database.ts'
-import { onlyJson, onlyLocalNames } from './guard.ts'
+import { bodyBytes, bodyReader } from './documents/body.ts'
+import { createMetrics } from './metrics.ts'
 import { openApiDocument } from './openapi.ts'
 import { notFound, problemHandler } from './problems.ts'
+import { accountRoutes, auditRoutes, doorRoutes } from './routes/access.ts'
 import { catalogueRoutes } from './routes/catalogue.ts'
 import { fitRoutes } from './routes/fit.ts'
 import { healthRoutes } from './routes/health.ts'
-import { recordRoutes } from './routes/records.ts'
-import { shopRoutes } from './routes/shop.ts'
-import { COLLECTIONS } from './stores/kinds.ts'
+import { backupRoutes, historyRoutes } from './routes/keeping.ts'
+import { recordRoutes, shopRoutes } from './routes/records.ts'
+import type { Services } from './services.ts'
+import { COLLECTIONS, SHOP } from './stores/kinds.ts'
+import type { WorkPool } from './work/pool.ts'
 
 const WEB = fileURLToPath(new URL('../../web/dist/', import.meta.url))
 
@@ -32,45 +44,122 @@ const HEADERS = helmet({
       formAction: ["'self'"],
     },
   },
-  // Plain HTTP on loopback.
+  // Plain HTTP on loopback; a proxy with TLS in front says it.
   strictTransportSecurity: false,
 })
 
-interface Options {
+export interface AppOptions {
   readonly database: Database
+  readonly databaseUrl: string
   readonly logger: Logger
-  readonly host: string
+  readonly access: Access
+  readonly backups: BackupSettings
+  readonly pool: WorkPool
 }
 
-function apiRoutes(database: Database): express.Router {
-  const api = express.Router()
-  const document = openApiDocument()
-  api.use((_request, response, next) => {
+const ROUTES = [
+  doorRoutes,
+  accountRoutes,
+  auditRoutes,
+  historyRoutes,
+  backupRoutes,
+  fitRoutes,
+  shopRoutes(SHOP),
+  catalogueRoutes,
+  ...COLLECTIONS.map(recordRoutes),
+]
+
+function apiRoutes(services: Services): Api {
+  const api = createApi('/api')
+  const { router } = api
+  const document = JSON.stringify(openApiDocument())
+  router.use((_request, response, next) => {
     response.set('Cache-Control', 'no-store')
     next()
   })
-  api.use(onlyJson)
-  api.use(express.json({ limit: '8mb' }))
-  api.use('/health', healthRoutes(database))
-  api.get('/openapi.json', (_request, response) => {
-    response.json(document)
+  router.use(onlyOwnPages)
+  router.use(onlyJson)
+  // Before anybody is looked up in the database: these answer without one.
+  router.use((request, _response, next) => {
+    request.actor = {
+      who: 'nobody',
+      role: null,
+      via: 'nobody',
+      accountId: null,
+      address: request.ip ?? null,
+      requestId: String(request.id),
+    }
+    next()
   })
-  api.use('/fit', fitRoutes())
-  api.use('/shop', shopRoutes(database))
-  api.use('/catalogue', catalogueRoutes(database))
-  for (const kind of COLLECTIONS) api.use(`/${kind.path}`, recordRoutes(database, kind))
-  api.use(notFound)
+  healthRoutes(api, services)
+  api.on('get', '/openapi.json', 'anyone', (_request, response) => {
+    response.type('application/json').send(document)
+  })
+  router.use(findActor(services.database, services.access))
+  router.use(limitWrites(services.database, services.access.writesPerMinute))
+  router.use(bodyBytes)
+  for (const addRoutes of ROUTES) addRoutes(api, services)
+  router.use(notFound)
   return api
 }
 
-export function createApp({ database, logger, host }: Options): Express {
+const REQUEST_ID = /^[\w.-]{8,100}$/
+/** A proxy's id is kept, so that its log and ours speak of one request. */
+const requestId = (request: IncomingMessage): string => {
+  const given = request.headers['x-request-id']
+  return typeof given === 'string' && REQUEST_ID.test(given) ? given : randomUUID()
+}
+
+/** One line a request; of its headers only what tells programs apart, never a cookie, a token or a body. */
+const accessLog = (logger: Logger) =>
+  pinoHttp({
+    logger,
+    genReqId: requestId,
+    customLogLevel: (_request, response, error) =>
+      error || response.statusCode >= 500 ? 'error' : response.statusCode === 401 ? 'warn' : 'info',
+    serializers: {
+      req: (request: { id: unknown; method: string; url: string; raw: express.Request }) => ({
+        id: request.id,
+        method: request.method,
+        url: request.url,
+        who: (request.raw.actor as express.Request['actor'] | undefined)?.who,
+        address: request.raw.ip,
+        agent: request.raw.headers['user-agent'],
+      }),
+      res: (response: { statusCode: number }) => ({ status: response.statusCode }),
+    },
+  })
+
+export interface App {
+  readonly express: Express
+  readonly routes: readonly ListedRoute[]
+}
+
+export function createApp({ database, databaseUrl, logger, access, backups, pool }: AppOptions): App {
   const app = express()
+  const metrics = createMetrics(database, pool)
+  const services: Services = { database, databaseUrl, access, backups, readBody: bodyReader(pool) }
   app.disable('x-powered-by')
   app.set('etag', false)
-  app.use(pinoHttp({ logger, quietReqLogger: true }))
+  // One proxy, the one in front: what those before it say is not believed.
+  app.set('trust proxy', access.trustsProxy ? 1 : false)
+  app.use(accessLog(logger))
+  app.use(metrics.measure)
+  app.use((request, response, next) => {
+    response.set('X-Request-Id', String(request.id))
+    next()
+  })
   app.use(HEADERS)
-  app.use(onlyLocalNames(host))
-  app.use('/api', apiRoutes(database))
+  app.use(onlyOwnNames(access))
+  app.use(compression())
+  const api = apiRoutes(services)
+  app.use('/api', api.router)
+  const watched = createApi('')
+  watched.router.use('/metrics', findActor(database, access))
+  watched.on('get', '/metrics', 'owner', async (_request, response) => {
+    response.set('Content-Type', metrics.contentType).send(await metrics.text())
+  })
+  app.use(watched.router)
   if (existsSync(WEB)) {
     app.use(
       '/assets',
@@ -84,5 +173,5 @@ export function createApp({ database, logger, host }: Options): Express {
   }
   app.use(notFound)
   app.use(problemHandler)
-  return app
+  return { express: app, routes: [...api.listed, ...watched.listed] }
 }

@@ -2,11 +2,11 @@
 import { readFile } from 'node:fs/promises'
 import { CATALOGUE_KEYS, CATALOGUE_LISTS, readCatalogue } from '@brannik/core'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
-import { startTestServer, type TestServer } from './testing.ts'
+import { startServer, type TestServer } from './testing.ts'
 
 let server: TestServer
 beforeAll(async () => {
-  server = await startTestServer()
+  server = await startServer()
 })
 afterAll(async () => {
   await server.close()
@@ -21,8 +21,16 @@ const EMPTY = {
 }
 const take = (lists: object, versions: Record<string, number> = {}) =>
   server.call('POST', '/api/catalogue', { catalogue: { ...EMPTY, ...lists }, versions })
-const countOf = async (path: string): Promise<number> =>
-  (await server.call('GET', `/api/${path}`)).body.items.length
+async function countOf(path: string): Promise<number> {
+  let count = 0
+  let after = ''
+  do {
+    const { body } = await server.call('GET', `/api/${path}?limit=500${after}`)
+    count += body.items.length
+    after = body.next === null ? '' : `&after=${body.next}`
+  } while (after !== '')
+  return count
+}
 
 describe('out', () => {
   it('gives all equipment of the shop, as the demo file has it', async () => {

@@ -1,11 +1,11 @@
 import { readFile } from 'node:fs/promises'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
 import { COLLECTIONS } from './stores/kinds.ts'
-import { startTestServer, type TestServer } from './testing.ts'
+import { startServer, type TestServer } from './testing.ts'
 
 let server: TestServer
 beforeAll(async () => {
-  server = await startTestServer()
+  server = await startServer()
 })
 afterAll(async () => {
   await server.close()

@@ -1,5 +1,9 @@
 /** What the environment decides. Loopback by default: nothing listens to the network unless it is asked to. */
+import { hostname, networkInterfaces } from 'node:os'
 import { z } from 'zod'
+import { LIMITS } from './limits.ts'
+
+const flag = z.enum(['0', '1']).default('0')
 
 const schema = z.object({
   DATABASE_URL: z.string().regex(/^postgres(ql)?:\/\//, 'must begin with postgres://'),
@@ -10,7 +14,21 @@ const schema = z.object({
     .min(0)
     .max(65_535, 'must be at most 65535')
     .default(4870),
-  LOG_LEVEL: z.enum(['silent', 'error', 'warn', 'info', 'debug']).default('warn'),
+  LOG_LEVEL: z.enum(['silent', 'error', 'warn', 'info', 'debug']).default('info'),
+  LOG_FILE: z.string().optional(),
+  ALLOWED_HOSTS: z.string().default(''),
+  SIGN_IN: z.enum(['auto', 'always'], 'must be auto or always').default('auto'),
+  TRUST_PROXY: flag,
+  BACKUP_FOLDER: z.string().optional(),
+  BACKUP_DAYS: z.coerce.number('must be a number of days').int().min(1).max(3650).default(30),
+  MIGRATE_WITHOUT_BACKUP: flag,
+  WRITES_PER_MINUTE: z.coerce
+    .number('must be a number')
+    .int()
+    .min(1)
+    .max(10_000_000)
+    .default(LIMITS.writesPerMinute),
+  STOP_WITH_PARENT: flag,
 })
 
 export interface Config {
@@ -18,6 +36,66 @@ export interface Config {
   readonly host: string
   readonly port: number
   readonly logLevel: string
+  readonly logFile: string | null
+  readonly access: Access
+  readonly backups: BackupSettings
+  readonly stopWithParent: boolean
+}
+
+/** Who may come in, and by which name. */
+export interface Access {
+  /** Names, without a port, by which this server may be called. */
+  readonly allowedHosts: ReadonlySet<string>
+  /** False on loopback: whoever sits at this machine is the owner. */
+  readonly needsSignIn: boolean
+  /** Whether X-Forwarded-… of one proxy in front is believed. */
+  readonly trustsProxy: boolean
+  readonly writesPerMinute: number
+}
+
+export interface BackupSettings {
+  /** null: there are none. */
+  readonly folder: string | null
+  readonly keepDays: number
+  readonly migrateWithout: boolean
+}
+
+export const LOOPBACK_NAMES: readonly string[] = ['127.0.0.1', 'localhost', '::1']
+const isLoopback = (host: string): boolean => LOOPBACK_NAMES.includes(host)
+
+/** Every address and name of this machine: an address cannot be made to lead elsewhere, as a name of the web can. */
+function ownNames(): string[] {
+  const addresses = Object.values(networkInterfaces()).flatMap((list) =>
+    (list ?? []).map(({ address }) => address.toLowerCase()),
+  )
+  return [...addresses, hostname().toLowerCase()]
+}
+
+export function accessOf(
+  host: string,
+  {
+    allowedHosts = '',
+    signIn = 'auto',
+    trustsProxy = false,
+    writesPerMinute = LIMITS.writesPerMinute,
+  }: {
+    allowedHosts?: string
+    signIn?: 'auto' | 'always'
+    trustsProxy?: boolean
+    writesPerMinute?: number
+  } = {},
+): Access {
+  const asked = allowedHosts
+    .split(',')
+    .map((name) => name.trim().toLowerCase())
+    .filter(Boolean)
+  const reachable = isLoopback(host) ? [] : [host.toLowerCase(), ...ownNames()]
+  return {
+    allowedHosts: new Set([...LOOPBACK_NAMES, ...reachable, ...asked]),
+    needsSignIn: signIn === 'always' || trustsProxy || !isLoopback(host) || !asked.every(isLoopback),
+    trustsProxy,
+    writesPerMinute,
+  }
 }
 
 /** @throws Error that names each variable and its remedy */
@@ -27,6 +105,24 @@ export function readConfig(environment: NodeJS.ProcessEnv): Config {
     const lines = read.error.issues.map((issue) => `${issue.path.join('.')} ${issue.message}`)
     throw new Error(`The environment is not right: ${lines.join('; ')}. Run npm start, which sets it.`)
   }
-  const { DATABASE_URL, HOST, PORT, LOG_LEVEL } = read.data
-  return { databaseUrl: DATABASE_URL, host: HOST, port: PORT, logLevel: LOG_LEVEL }
+  const it = read.data
+  return {
+    databaseUrl: it.DATABASE_URL,
+    host: it.HOST,
+    port: it.PORT,
+    logLevel: it.LOG_LEVEL,
+    logFile: it.LOG_FILE ?? null,
+    access: accessOf(it.HOST, {
+      allowedHosts: it.ALLOWED_HOSTS,
+      signIn: it.SIGN_IN,
+      trustsProxy: it.TRUST_PROXY === '1',
+      writesPerMinute: it.WRITES_PER_MINUTE,
+    }),
+    backups: {
+      folder: it.BACKUP_FOLDER ?? null,
+      keepDays: it.BACKUP_DAYS,
+      migrateWithout: it.MIGRATE_WITHOUT_BACKUP === '1',
+    },
+    stopWithParent: it.STOP_WITH_PARENT === '1',
+  }
 }

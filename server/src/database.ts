@@ -1,34 +1,128 @@
-/** The connection pool, and one transaction a request. */
+/** The connection pool, and one transaction a request: retried where it may be, honest where its end is unknown. */
 import pg from 'pg'
+import { LIMITS } from './limits.ts'
+import { isCollision, isNoDatabase } from './faults.ts'
+import { Problem } from './problems.ts'
 
 export type Database = pg.Pool
 export type Connection = pg.PoolClient
 
 export function openDatabase(url: string): Database {
-  const pool = new pg.Pool({ connectionString: url, max: 8, connectionTimeoutMillis: 4000 })
-  // A connection that dies idle is replaced at the next query; without a listener it would end the process.
+  const pool = new pg.Pool({
+    connectionString: url,
+    max: LIMITS.poolConnections,
+    connectionTimeoutMillis: LIMITS.connectMs,
+    statement_timeout: LIMITS.statementMs,
+    lock_timeout: LIMITS.lockMs,
+    idle_in_transaction_session_timeout: LIMITS.idleInTransactionMs,
+    query_timeout: LIMITS.silentDatabaseMs,
+    idleTimeoutMillis: 30_000,
+    keepAlive: true,
+  })
+  // A connection that dies, idle or in use, fails what waits for it and is replaced at the next query; an error event
+  // without a listener would end the process.
   pool.on('error', () => undefined)
+  pool.on('connect', (client) => {
+    client.on('error', () => undefined)
+  })
   return pool
 }
 
-/** Runs work in one transaction: all of it, or nothing. */
-export async function inTransaction<T>(
+const pause = (ms: number) => new Promise((resolve) => setTimeout(resolve, ms))
+const MOST_COLLISIONS = 8
+
+interface TransactionOptions {
+  /** Whose writes these are, for the history. */
+  readonly who?: string
+  /** Whether the work may be done again after its connection was lost: it changes nothing, or knows itself again. */
+  readonly canAskAgain: boolean
+}
+
+/** The end of a transaction is unknown: the database may have it or not. */
+export class UnknownOutcome extends Problem {
+  constructor() {
+    super(
+      503,
+      'Not known whether it was stored',
+      'The database went away in the moment of storing. Send the same request again with the same Idempotency-Key: what was stored is then answered, and nothing is stored twice.',
+      { extra: { outcome: 'unknown' }, retryAfterS: 1 },
+    )
+  }
+}
+
+/** Runs a transaction once. `atCommit` says whether the last word was on its way when it failed. */
+async function once<T>(
   database: Database,
+  who: string | undefined,
   work: (connection: Connection) => Promise<T>,
+  mark: { atCommit: boolean },
 ): Promise<T> {
   const connection = await database.connect()
   let broken: Error | undefined
   try {
     await connection.query('begin')
+    if (who !== undefined) await connection.query(`select set_config('brannik.who', $1, true)`, [who])
     const result = await work(connection)
+    mark.atCommit = true
     await connection.query('commit')
     return result
   } catch (error) {
-    await connection.query('rollback').catch((reason: unknown) => {
-      broken = reason instanceof Error ? reason : new Error('rollback failed')
-    })
+    if (isNoDatabase(error)) broken = error instanceof Error ? error : new Error('connection lost')
+    else
+      await connection.query('rollback').catch((reason: unknown) => {
+        broken = reason instanceof Error ? reason : new Error('rollback failed')
+      })
     throw error
   } finally {
     connection.release(broken)
   }
 }
+
+/**
+ * Runs work in one transaction: all of it, or nothing. Collisions of transactions begin again; so does a lost
+ * connection, where the work may be asked again.
+ * @throws UnknownOutcome where the connection was lost while storing and the database has not come back
+ */
+async function transaction<T>(
+  database: Database,
+  { who, canAskAgain }: TransactionOptions,
+  work: (connection: Connection) => Promise<T>,
+): Promise<T> {
+  const until = performance.now() + LIMITS.askAgainMs
+  let isUnknown = false
+  for (let attempt = 1; ; attempt += 1) {
+    const mark = { atCommit: false }
+    try {
+      return await once(database, who, work, mark)
+    } catch (error) {
+      const isLost = isNoDatabase(error)
+      if (isLost && mark.atCommit) isUnknown = true
+      const again =
+        (isCollision(error) && attempt < MOST_COLLISIONS) ||
+        (isLost && canAskAgain && performance.now() < until)
+      if (again) {
+        await pause(Math.random() * 30 * 2 ** Math.min(attempt, 5))
+        continue
+      }
+      throw isUnknown ? new UnknownOutcome() : error
+    }
+  }
+}
+
+/** For what only looks: asked again when its connection was lost. */
+export const reading = <T>(database: Database, work: (connection: Connection) => Promise<T>): Promise<T> =>
+  transaction(database, { canAskAgain: true }, work)
+
+/** For writes that know themselves again by a key, see `stores/answers.ts`. */
+export const writingOnce = <T>(
+  database: Database,
+  who: string,
+  work: (connection: Connection) => Promise<T>,
+): Promise<T> => transaction(database, { who, canAskAgain: true }, work)
+
+/** For writes that do not: after a lost connection they are not tried again. */
+export const inTransaction = <T>(
+  database: Database,
+  work: (connection: Connection) => Promise<T>,
+  who?: string,
+): Promise<T> => transaction(database, { ...(who === undefined ? {} : { who }), canAskAgain: false }, work)

@@ -1,55 +1,107 @@
-/** Starts the server: database to this version's schema, demo into an empty one, then listen. */
-import { pino } from 'pino'
+/** Starts the server: database to this version's schema, demo into an empty one, then listen; and stops it in order. */
+import { type Logger, pino } from 'pino'
+import { hasOwner } from './access/accounts.ts'
 import { createApp } from './app.ts'
-import { readConfig } from './config.ts'
-import { openDatabase } from './database.ts'
-import { migrate } from './migrate.ts'
+import { makeBackup } from './backup/backup.ts'
+import { type Config, readConfig } from './config.ts'
+import { type Database, openDatabase } from './database.ts'
+import { isMigrationDue, migrate } from './migrate.ts'
+import { remedyFor } from './remedies.ts'
+import { createHttpServer, drain, listen } from './listen.ts'
 import { seed } from './seed.ts'
+import { startUpkeep } from './upkeep.ts'
+import { createWorkPool } from './work/pool.ts'
 
 const say = (line: string): void => {
   process.stdout.write(`${line}\n`)
 }
 
-async function start(): Promise<void> {
-  const config = readConfig(process.env)
-  const logger = pino({ level: config.logLevel })
-  const database = openDatabase(config.databaseUrl)
+/** No migration without a way back. */
+async function bringUpToDate(database: Database, { databaseUrl, backups }: Config): Promise<void> {
+  if (await isMigrationDue(database)) {
+    if (backups.folder !== null) {
+      const { name } = await makeBackup(databaseUrl, backups, 'before-migration')
+      say(`The shop is backed up before it is brought to this version: ${name}`)
+    } else if (!backups.migrateWithout) {
+      throw new Error(
+        'The shop must be brought to this version, and there is no place for a backup before that. Set BACKUP_FOLDER, or MIGRATE_WITHOUT_BACKUP=1 if you have a backup of your own',
+      )
+    }
+  }
   await migrate(database)
   if (await seed(database)) say('The demo shop, Tollgate Orchard Works, is loaded.')
-  const app = createApp({ database, logger, host: config.host })
-  const server = app.listen(config.port, config.host, (error) => {
-    if (error) {
-      fail(error)
-      return
-    }
-    const address = server.address()
-    const port = typeof address === 'object' && address ? address.port : config.port
-    const name = config.host.includes(':') ? `[${config.host}]` : config.host
-    say(`Brannik is at http://${name}:${port}/`)
-  })
-  const stop = (): void => {
-    server.close(() => {
-      void database.end().finally(() => process.exit(0))
-    })
-    server.closeAllConnections()
+}
+
+async function checkDoors(database: Database, { host, access }: Config): Promise<void> {
+  if (!access.needsSignIn || (await hasOwner(database))) return
+  throw new Error(
+    `HOST=${host} opens the shop to others, and nobody has an account yet. Make the owner’s first: npm run user -- add NAME --role owner; or start without HOST and make it on the page Records, under People`,
+  )
+}
+
+const nameOf = (host: string): string => (host.includes(':') ? `[${host}]` : host)
+
+const openLog = (config: Config): Logger =>
+  pino(
+    {
+      level: config.logLevel,
+      // Nothing of these is ever given to the log; should it be one day, it is blotted out.
+      redact: [
+        '*.authorization',
+        '*.cookie',
+        '*.password',
+        '*.secret',
+        '*["set-cookie"]',
+        '*["idempotency-key"]',
+      ],
+    },
+    config.logFile === null
+      ? process.stdout
+      : pino.destination({ dest: config.logFile, mkdir: true, append: true, sync: false }),
+  )
+
+async function start(): Promise<void> {
+  const config = readConfig(process.env)
+  const logger = openLog(config)
+  const database = openDatabase(config.databaseUrl)
+  await bringUpToDate(database, config)
+  await checkDoors(database, config)
+  const pool = createWorkPool()
+  const app = createApp({ ...config, database, logger, pool })
+  const server = createHttpServer(app.express)
+  const port = await listen(server, config.port, config.host)
+  const stopUpkeep = startUpkeep(database, logger)
+  say(
+    config.access.needsSignIn ? 'Whoever comes in signs in.' : 'Open to this machine alone, without sign-in.',
+  )
+  say(`Brannik is at http://${nameOf(config.host)}:${port}/`)
+
+  let isStopping = false
+  const stop = async (why: string): Promise<void> => {
+    if (isStopping) return
+    isStopping = true
+    logger.info({ why }, 'stopping')
+    stopUpkeep()
+    await drain(server)
+    await pool.close()
+    await database.end()
+    logger.info('stopped')
+    logger.flush(() => process.exit(0))
   }
-  process.once('SIGINT', stop)
-  process.once('SIGTERM', stop)
+  for (const signal of ['SIGINT', 'SIGTERM', 'SIGHUP'] as const) process.on(signal, () => void stop(signal))
+  if (config.stopWithParent) {
+    // Whoever started this holds the other end: when it is gone, however it went, this stops too.
+    process.stdin.on('end', () => void stop('the program that started it is gone'))
+    process.stdin.on('error', () => void stop('the program that started it is gone'))
+    process.stdin.resume()
+  }
 }
 
-function fail(error: unknown): void {
-  const code = typeof error === 'object' && error !== null ? Reflect.get(error, 'code') : undefined
-  const says = error instanceof Error ? error.message : String(error)
-  const remedy =
-    code === 'EADDRINUSE'
-      ? 'The port is taken. Set PORT to another, or stop the program that holds it.'
-      : code === 'ECONNREFUSED'
-        ? 'The database does not answer. Check DATABASE_URL, or leave it unset and run npm start.'
-        : code === 'ENOSPC' || code === '53100'
-          ? 'The disk is full. Free some space and start again.'
-          : ''
-  process.stderr.write(`Brannik could not start: ${says}\n${remedy ? `${remedy}\n` : ''}`)
+// The terminal that the words went to may be closed.
+process.stdout.on('error', () => undefined)
+process.stderr.on('error', () => undefined)
+
+start().catch((error: unknown) => {
+  process.stderr.write(`Brannik could not start: ${remedyFor(error)}\n`)
   process.exit(1)
-}
-
-start().catch(fail)
+})

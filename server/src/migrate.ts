@@ -1,23 +1,48 @@
 /** Brings the database to the schema of this version: numbered SQL files, each run once, in order. */
 import { readdir, readFile } from 'node:fs/promises'
-import { type Database, inTransaction } from './database.ts'
+import { type Connection, type Database, inTransaction } from './database.ts'
 
 const FOLDER = new URL('../migrations/', import.meta.url)
 /** Any fixed number: two servers starting at once take turns by it. */
 const LOCK = 4_870_001
 
+async function migrationFiles(): Promise<readonly { number: number; name: string }[]> {
+  const names = (await readdir(FOLDER)).filter((name) => name.endsWith('.sql')).sort()
+  return names.map((name) => ({ number: Number.parseInt(name, 10), name }))
+}
+
+/** An hour, where a request has seconds. */
+const UNHURRIED = { query_timeout: 3_600_000 }
+
+/** Servers that start at once take turns until the transaction ends. A migration may take long; so may the wait. */
+export async function takeTurn(connection: Connection): Promise<void> {
+  await connection.query('set local statement_timeout = 0; set local lock_timeout = 0')
+  await connection.query({ text: 'select pg_advisory_xact_lock($1)', values: [LOCK], ...UNHURRIED })
+}
+
 const CREATE = `create table if not exists schema_migration (
   number integer primary key, name text not null, applied_at timestamptz not null default now())`
+
+/** Whether there are files to run on a database that holds something. */
+export async function isMigrationDue(database: Database): Promise<boolean> {
+  const { rows } = await database.query<{ there: boolean }>(
+    `select to_regclass('public.schema_migration') is not null and to_regclass('public.record') is not null as there`,
+  )
+  if (!rows[0]?.there) return false
+  const applied = await database.query<{ number: number }>('select number from schema_migration')
+  const known = new Set(applied.rows.map(({ number }) => number))
+  const isDue = (await migrationFiles()).some(({ number }) => !known.has(number))
+  return isDue && (await database.query('select 1 from record limit 1')).rowCount === 1
+}
 
 /**
  * @param upTo the last file to run; all of them where it is left out
  * @throws Error where the database was made by a newer version
  */
 export async function migrate(database: Database, upTo = Number.POSITIVE_INFINITY): Promise<number> {
-  const names = (await readdir(FOLDER)).filter((name) => name.endsWith('.sql')).sort()
-  const files = names.map((name) => ({ number: Number.parseInt(name, 10), name }))
+  const files = await migrationFiles()
   return inTransaction(database, async (connection) => {
-    await connection.query('select pg_advisory_xact_lock($1)', [LOCK])
+    await takeTurn(connection)
     await connection.query(CREATE)
     const { rows } = await connection.query<{ number: number }>('select number from schema_migration')
     const applied = new Set(rows.map((row) => row.number))
@@ -30,7 +55,7 @@ export async function migrate(database: Database, upTo = Number.POSITIVE_INFINIT
     }
     const due = files.filter((file) => !applied.has(file.number) && file.number <= upTo)
     for (const { number, name } of due) {
-      await connection.query(await readFile(new URL(name, FOLDER), 'utf8'))
+      await connection.query({ text: await readFile(new URL(name, FOLDER), 'utf8'), ...UNHURRIED })
       await connection.query('insert into schema_migration (number, name) values ($1, $2)', [number, name])
     }
     return due.length

@@ -2,7 +2,12 @@
 import { catalogueSchema, fitDocumentSchema } from '@brannik/core'
 import { z } from 'zod'
 import { fitAnswerSchema } from './fitAnswer.ts'
-import { catalogueImportSchema } from './routes/catalogue.ts'
+import { changedAccountSchema, newAccountSchema } from './access/accounts.ts'
+import { newTokenSchema } from './access/tokens.ts'
+import { catalogueImportSchema } from './documents/documents.ts'
+import { LIMITS } from './limits.ts'
+import { passwordChangeSchema, signInSchema } from './routes/access.ts'
+import { VERSION } from './routes/health.ts'
 import { COLLECTIONS, type Kind, SHOP } from './stores/kinds.ts'
 
 const jsonSchema = (schema: z.ZodType): object => {
@@ -29,6 +34,26 @@ const IF_MATCH = {
   description: 'the ETag of the version that you have',
   schema: { type: 'string', examples: ['"3"'] },
 }
+const KEY = {
+  name: 'Idempotency-Key',
+  in: 'header',
+  required: false,
+  description: `a text of your own, such as a UUID: the same request with the same key is done once, and answered alike for ${LIMITS.answerHours} h`,
+  schema: { type: 'string', minLength: 1, maxLength: 200 },
+}
+const PAGE = [
+  {
+    name: 'limit',
+    in: 'query',
+    schema: { type: 'integer', minimum: 1, maximum: LIMITS.pageMostItems, default: LIMITS.pageItems },
+  },
+  {
+    name: 'after',
+    in: 'query',
+    description: '`next` of the page before',
+    schema: { type: 'string' },
+  },
+]
 const ID = {
   name: 'id',
   in: 'path',
@@ -51,20 +76,27 @@ function collectionPaths({ path, schemaName, kind }: Kind): Record<string, objec
   return {
     [`/api/${path}`]: {
       get: {
-        summary: `All of kind ${kind}`,
+        summary: `Of kind ${kind}, by name, a page at a time`,
+        parameters: PAGE,
         responses: {
+          304: { description: 'As your If-None-Match has it' },
           200: {
             description: 'By name',
+            headers: ETAG,
             content: content({
               type: 'object',
-              required: ['items'],
-              properties: { items: { type: 'array', items: stored(schemaName) } },
+              required: ['items', 'next'],
+              properties: {
+                items: { type: 'array', items: stored(schemaName) },
+                next: { type: ['string', 'null'], description: 'for `after`; null on the last page' },
+              },
             }),
           },
         },
       },
       post: {
         summary: `Adds a ${kind}; its id is yours to choose`,
+        parameters: [KEY],
         requestBody: body,
         responses: { 201: one, 409: problem('The id is taken'), ...INVALID },
       },
@@ -74,17 +106,144 @@ function collectionPaths({ path, schemaName, kind }: Kind): Record<string, objec
       get: { summary: `One ${kind}`, responses: { 200: one, 404: VERSIONED[404] } },
       put: {
         summary: `Replaces a ${kind}`,
-        parameters: [IF_MATCH],
+        parameters: [IF_MATCH, KEY],
         requestBody: body,
         responses: { 200: one, ...VERSIONED, ...INVALID },
       },
       delete: {
         summary: `Deletes a ${kind} that nothing uses`,
-        parameters: [IF_MATCH],
+        parameters: [IF_MATCH, KEY],
         responses: { 204: { description: 'Deleted' }, 409: problem('Another record uses it'), ...VERSIONED },
       },
     },
   }
+}
+
+/** A route in a line: what it does, and what it answers. */
+const plain = (summary: string, responses: Record<number, object>, more: object = {}) => ({
+  summary,
+  responses,
+  ...more,
+})
+const said = (description: string) => ({ description })
+const NOTHING = { 204: said('Done') }
+const takes = (schema: z.ZodType) => ({
+  requestBody: { required: true, content: content(jsonSchema(schema)) },
+})
+const UUID = { name: 'id', in: 'path', required: true, schema: { type: 'string', format: 'uuid' } }
+const inPath = (name: string) => ({ name, in: 'path', required: true, schema: { type: 'string' } })
+const REFUSED = { 401: problem('Nobody is signed in'), 403: problem('The role does not allow it') }
+const READY = { 200: said('Both answer'), 503: said('The database does not, yet') }
+
+const DOORS = {
+  '/api/live': { get: plain('Whether the server lives', { 200: said('It does') }) },
+  '/api/ready': { get: plain('Whether it is ready to work', READY) },
+  '/api/health': { get: plain('The same as ready', READY) },
+  '/api/version': { get: plain('Which version this is', { 200: said('Name and version') }) },
+  '/api/me': {
+    get: plain('Who asks, in which role, and whether sign-in is asked here', { 200: said('You') }),
+  },
+  '/api/sign-in': {
+    post: plain(
+      'Opens a session and gives its cookie',
+      {
+        200: said('You are in'),
+        401: problem('Name and password do not belong together'),
+        429: problem('Wait'),
+      },
+      takes(signInSchema),
+    ),
+  },
+  '/api/sign-out': { post: plain('Ends this session', NOTHING) },
+  '/api/sign-out-everywhere': {
+    post: plain('Ends all sessions of this account', { ...NOTHING, ...REFUSED }),
+  },
+  '/api/password': {
+    put: plain(
+      'Changes the own password',
+      { ...NOTHING, ...REFUSED, ...INVALID },
+      takes(passwordChangeSchema),
+    ),
+  },
+  '/api/accounts': {
+    get: plain('All accounts', { 200: said('By name'), ...REFUSED }),
+    post: plain(
+      'Makes an account',
+      { 201: said('Made'), 409: problem('The name is taken'), ...REFUSED, ...INVALID },
+      takes(newAccountSchema),
+    ),
+  },
+  '/api/accounts/{id}': {
+    parameters: [UUID],
+    put: plain(
+      'Changes role or password, or shuts out; ends its sessions',
+      { 200: said('Changed'), 409: problem('It is the last owner'), ...REFUSED, ...INVALID },
+      takes(changedAccountSchema),
+    ),
+    delete: plain('Takes an account away', { ...NOTHING, 409: problem('It is the last owner'), ...REFUSED }),
+  },
+  '/api/tokens': {
+    get: plain('Tokens of other programs, without their secrets', { 200: said('By name'), ...REFUSED }),
+    post: plain(
+      'Makes a token; its secret is told this once',
+      { 201: said('Made'), ...REFUSED, ...INVALID },
+      takes(newTokenSchema),
+    ),
+  },
+  '/api/tokens/{id}': { parameters: [UUID], delete: plain('Takes a token back', { ...NOTHING, ...REFUSED }) },
+}
+
+const deleted = {
+  type: 'object',
+  properties: {
+    path: { type: 'string' },
+    id: { type: 'string' },
+    name: { type: 'string' },
+    version: { type: 'integer' },
+    at: { type: 'string', format: 'date-time' },
+    who: { type: 'string' },
+  },
+}
+const KEEPING = {
+  '/api/audit': {
+    get: plain(
+      'Who did what and when, latest first, 200 at a time',
+      { 200: said('Lines'), ...REFUSED },
+      { parameters: [{ name: 'before', in: 'query', schema: { type: 'string', pattern: '^[0-9]+$' } }] },
+    ),
+  },
+  '/api/audit.csv': { get: plain('All of it as CSV', { 200: said('CSV'), ...REFUSED }) },
+  '/api/backups': {
+    get: plain('The backups, latest first', { 200: said('Names, times, sizes') }),
+    post: plain('Makes a backup now', {
+      201: said('Made'),
+      503: problem('It could not be made'),
+      ...REFUSED,
+    }),
+  },
+  '/api/backups/{name}': {
+    parameters: [inPath('name')],
+    get: plain('One backup, in pg_dump’s custom format', { 200: said('The file'), ...REFUSED }),
+  },
+  '/api/deleted': {
+    get: plain('What was deleted and is not there again', {
+      200: {
+        description: 'Latest first; make a record with the version’s content to have it back',
+        content: content({ type: 'object', properties: { items: { type: 'array', items: deleted } } }),
+      },
+    }),
+  },
+  '/api/history/{path}/{id}': {
+    parameters: [inPath('path'), inPath('id')],
+    get: plain('Every version of a record: when, and by whom', { 200: said('Latest first') }),
+  },
+  '/api/history/{path}/{id}/{version}': {
+    parameters: [inPath('path'), inPath('id'), inPath('version')],
+    get: plain('A record as it was', { 200: said('The version'), 404: problem('There is no such version') }),
+  },
+  '/metrics': {
+    get: plain('What the server counts of itself, for Prometheus', { 200: said('Text'), ...REFUSED }),
+  },
 }
 
 export function openApiDocument(): object {
@@ -96,17 +255,13 @@ export function openApiDocument(): object {
     openapi: '3.1.0',
     info: {
       title: 'Brannik',
-      version: '0.1.0',
+      version: VERSION,
       description:
         'Fits welding jobs to set-ups. Lengths in mm, currents in A, volumes of gas in L, masses in g, times in s or h, as each name says.',
     },
+    // Neither on loopback without sign-in; one of the two everywhere else.
+    security: [{}, { session: [] }, { token: [] }],
     paths: {
-      '/api/health': {
-        get: {
-          summary: 'Whether server and database answer',
-          responses: { 200: { description: 'Both answer' }, 503: { description: 'The database does not' } },
-        },
-      },
       '/api/openapi.json': {
         get: { summary: 'This document', responses: { 200: { description: 'OpenAPI 3.1' } } },
       },
@@ -124,17 +279,20 @@ export function openApiDocument(): object {
         get: { summary: 'The shop', responses: { 200: shop } },
         put: {
           summary: 'Replaces the shop’s settings',
-          parameters: [IF_MATCH],
+          parameters: [IF_MATCH, KEY],
           requestBody: { required: true, content: content(reference('Shop')) },
           responses: { 200: shop, ...VERSIONED, ...INVALID },
         },
       },
+      ...DOORS,
+      ...KEEPING,
       '/api/catalogue': {
         get: {
           summary: 'All equipment as one catalogue',
           responses: { 200: { description: 'The catalogue', content: content(reference('Catalogue')) } },
         },
         post: {
+          parameters: [KEY],
           summary:
             'Takes in many things at once, all or none: new ones, and stored ones with the version they replace',
           requestBody: { required: true, content: content(reference('CatalogueImport')) },
@@ -178,6 +336,10 @@ export function openApiDocument(): object {
       ...Object.assign({}, ...COLLECTIONS.map(collectionPaths)),
     },
     components: {
+      securitySchemes: {
+        session: { type: 'apiKey', in: 'cookie', name: 'brannik' },
+        token: { type: 'http', scheme: 'bearer' },
+      },
       schemas: {
         ...schemas,
         Catalogue: jsonSchema(catalogueSchema),
@@ -193,6 +355,11 @@ export function openApiDocument(): object {
             status: { type: 'integer' },
             detail: { type: 'string' },
             currentVersion: { type: 'integer' },
+            requestId: { type: 'string', description: 'as the log of the server has it' },
+            outcome: {
+              const: 'unknown',
+              description: 'a write of which it is not known whether it was stored',
+            },
             errors: {
               type: 'array',
               items: {

@@ -1,27 +1,36 @@
-/** For tests: a server on a database of its own, in the cluster that `npm test` started. */
-import type { Server } from 'node:http'
+/**
+ * For tests: a server on a database of its own, in the cluster that `npm test` started. In this process, or as two
+ * processes behind a proxy that gives each request to the other one.
+ */
+import { type ChildProcess, spawn } from 'node:child_process'
 import { randomBytes } from 'node:crypto'
+import { mkdtemp, rm } from 'node:fs/promises'
+import { createServer, request as ask, type Server } from 'node:http'
+import { tmpdir } from 'node:os'
+import { join } from 'node:path'
+import { fileURLToPath } from 'node:url'
 import pg from 'pg'
-import { pino } from 'pino'
+import { type Logger, pino } from 'pino'
+import type { ListedRoute } from './api.ts'
 import { createApp } from './app.ts'
+import { type Access, accessOf } from './config.ts'
 import { type Database, openDatabase } from './database.ts'
+import { createHttpServer, listen } from './listen.ts'
 import { migrate } from './migrate.ts'
 import { seed } from './seed.ts'
+import { createWorkPool } from './work/pool.ts'
 
 const CLUSTER = process.env['TEST_DATABASE_URL']
+const ROOT = fileURLToPath(new URL('../../', import.meta.url))
 
-async function administer(sql: string): Promise<void> {
+export async function administer(sql: string): Promise<void> {
   const client = new pg.Client({ connectionString: CLUSTER })
   await client.connect()
-  await client.query(sql)
-  await client.end()
-}
-
-export interface TestServer {
-  readonly url: string
-  readonly database: Database
-  call(method: string, path: string, body?: unknown, headers?: Record<string, string>): Promise<Answer>
-  close(): Promise<void>
+  try {
+    await client.query(sql)
+  } finally {
+    await client.end()
+  }
 }
 
 export interface Answer {
@@ -29,6 +38,24 @@ export interface Answer {
   readonly headers: Headers
   // eslint-disable-next-line @typescript-eslint/no-explicit-any -- tests look into answers freely
   readonly body: any
+}
+
+export type Call = (
+  method: string,
+  path: string,
+  body?: unknown,
+  headers?: Record<string, string>,
+) => Promise<Answer>
+
+export interface TestServer {
+  readonly url: string
+  readonly database: Database
+  readonly databaseUrl: string
+  /** Folder of its backups. */
+  readonly folder: string
+  readonly routes: readonly ListedRoute[]
+  readonly call: Call
+  close(): Promise<void>
 }
 
 /** An empty database that the test drops when it is done. */
@@ -39,45 +66,168 @@ export async function emptyDatabase(): Promise<{ url: string; drop: () => Promis
   await administer(`create database ${name}`)
   const url = new URL(CLUSTER)
   url.pathname = `/${name}`
-  return { url: url.href, drop: () => administer(`drop database ${name} with (force)`) }
+  return { url: url.href, drop: () => administer(`drop database if exists ${name} with (force)`) }
 }
 
-export async function startTestServer(): Promise<TestServer> {
+const parsed = (text: string): unknown => {
+  try {
+    return JSON.parse(text) as unknown
+  } catch {
+    return text
+  }
+}
+
+export const caller =
+  (url: string, always: Record<string, string> = {}): Call =>
+  async (method, path, body, headers = {}) => {
+    const sent =
+      body === undefined
+        ? {}
+        : { body: typeof body === 'string' || body instanceof Uint8Array ? body : JSON.stringify(body) }
+    const response = await fetch(`${url}${path}`, {
+      method,
+      headers: {
+        ...(body === undefined ? {} : { 'Content-Type': 'application/json' }),
+        ...always,
+        ...headers,
+      },
+      ...sent,
+    } as RequestInit)
+    const text = await response.text()
+    return { status: response.status, headers: response.headers, body: text === '' ? null : parsed(text) }
+  }
+
+interface Options {
+  readonly access?: Access
+  readonly logger?: Logger
+  /** Work limit of a big question. */
+  readonly workMs?: number
+}
+
+export async function startTestServer({
+  access = accessOf('127.0.0.1', { writesPerMinute: 1_000_000 }),
+  logger = pino({ level: 'silent' }),
+  workMs = 15_000,
+}: Options = {}): Promise<TestServer> {
   const { url: databaseUrl, drop } = await emptyDatabase()
+  const folder = await mkdtemp(join(tmpdir(), 'brannik-test-'))
   const database = openDatabase(databaseUrl)
   await migrate(database)
   await seed(database)
-  const app = createApp({ database, logger: pino({ level: 'silent' }), host: '127.0.0.1' })
-  const server = await new Promise<Server>((resolve) => {
-    const listening: Server = app.listen(0, '127.0.0.1', () => {
-      resolve(listening)
-    })
-  })
-  const address = server.address()
-  if (typeof address !== 'object' || !address) throw new Error('no port')
-  const url = `http://127.0.0.1:${address.port}`
+  const pool = createWorkPool({ workMs })
+  const backups = { folder, keepDays: 30, migrateWithout: false }
+  const app = createApp({ database, databaseUrl, logger, access, backups, pool })
+  const server = createHttpServer(app.express)
+  const url = `http://127.0.0.1:${await listen(server, 0, '127.0.0.1')}`
   return {
     url,
     database,
-    async call(method, path, body, headers = {}) {
-      const sent = body === undefined ? {} : { body: typeof body === 'string' ? body : JSON.stringify(body) }
-      const response = await fetch(`${url}${path}`, {
-        method,
-        headers: { ...(body === undefined ? {} : { 'Content-Type': 'application/json' }), ...headers },
-        ...sent,
-      })
-      const text = await response.text()
-      return {
-        status: response.status,
-        headers: response.headers,
-        body: text === '' ? null : JSON.parse(text),
-      }
-    },
+    databaseUrl,
+    folder,
+    routes: app.routes,
+    call: caller(url),
     async close() {
       server.closeAllConnections()
       await new Promise((resolve) => server.close(resolve))
-      await database.end()
+      await pool.close()
+      if (!database.ended) await database.end()
       await drop()
+      await rm(folder, { recursive: true, force: true })
     },
   }
 }
+
+/** A server as a process of its own, as `npm start` runs it. */
+export interface Process {
+  readonly url: string
+  readonly child: ChildProcess
+  /** All that it has said so far. */
+  readonly said: () => string
+  /** Its exit code, or the name of the signal that ended it. */
+  readonly ended: Promise<number | string>
+}
+
+export async function startProcess(
+  databaseUrl: string,
+  environment: Record<string, string> = {},
+): Promise<Process> {
+  const child = spawn(process.execPath, ['--import', 'tsx', 'server/src/main.ts'], {
+    cwd: ROOT,
+    env: { ...process.env, DATABASE_URL: databaseUrl, PORT: '0', LOG_LEVEL: 'silent', ...environment },
+    stdio: ['pipe', 'pipe', 'pipe'],
+  })
+  let told = ''
+  const ended = new Promise<number | string>((resolve) => {
+    child.once('exit', (code, signal) => {
+      resolve(code ?? signal ?? 'unknown')
+    })
+  })
+  const url = await new Promise<string>((resolve, reject) => {
+    const hear = (chunk: unknown): void => {
+      told += String(chunk)
+      const found = /Brannik is at (http:\S+)\//.exec(told)
+      if (found?.[1]) resolve(found[1])
+    }
+    child.stdout.on('data', hear)
+    child.stderr.on('data', hear)
+    void ended.then((code) => {
+      reject(new Error(`the server ended with ${code}: ${told}`))
+    })
+  })
+  return { url, child, said: () => told, ended }
+}
+
+/** Gives each request to the next of the servers in turn. */
+function roundRobin(urls: readonly string[]): Server {
+  let turn = 0
+  return createServer((incoming, outgoing) => {
+    const target = new URL(urls[turn++ % urls.length] ?? '')
+    const passed = ask(
+      {
+        host: target.hostname,
+        port: target.port,
+        method: incoming.method,
+        path: incoming.url,
+        headers: incoming.headers,
+      },
+      (answer) => {
+        outgoing.writeHead(answer.statusCode ?? 502, answer.headers)
+        answer.pipe(outgoing)
+      },
+    )
+    passed.on('error', () => outgoing.destroy())
+    incoming.pipe(passed)
+  })
+}
+
+/** Two processes on one database, and a proxy in front. */
+export async function startTwoBehindProxy(): Promise<TestServer> {
+  const { url: databaseUrl, drop } = await emptyDatabase()
+  const folder = await mkdtemp(join(tmpdir(), 'brannik-test-'))
+  const settings = { WRITES_PER_MINUTE: '1000000', BACKUP_FOLDER: folder }
+  const processes = await Promise.all([1, 2].map(() => startProcess(databaseUrl, settings)))
+  const proxy = roundRobin(processes.map(({ url }) => url))
+  const url = `http://127.0.0.1:${await listen(proxy, 0, '127.0.0.1')}`
+  const database = openDatabase(databaseUrl)
+  return {
+    url,
+    database,
+    databaseUrl,
+    folder,
+    routes: [],
+    call: caller(url),
+    async close() {
+      proxy.closeAllConnections()
+      proxy.close()
+      for (const { child } of processes) child.kill('SIGKILL')
+      await Promise.all(processes.map(({ ended }) => ended))
+      if (!database.ended) await database.end()
+      await drop()
+      await rm(folder, { recursive: true, force: true })
+    },
+  }
+}
+
+/** One server, or two behind a proxy where the suite is run so: what passes with one must pass with two. */
+export const startServer = (): Promise<TestServer> =>
+  process.env['TWO_SERVERS'] === '1' ? startTwoBehindProxy() : startTestServer()

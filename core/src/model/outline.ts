@@ -42,9 +42,7 @@ function problemOf(value: unknown, depth: number): string | null {
   if (typeof value !== 'object' || value === null) return null
   if (depth >= MOST_DEPTH) return `stands more than ${MOST_DEPTH} levels deep; nothing of a shop does`
   const count = Array.isArray(value) ? value.length : Object.keys(value).length
-  return count > MOST_ENTRIES
-    ? `has ${count} entries, the most is ${MOST_ENTRIES}; send less at once`
-    : null
+  return count > MOST_ENTRIES ? `has ${count} entries, the most is ${MOST_ENTRIES}; send less at once` : null
 }
 
 /**

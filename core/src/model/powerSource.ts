@@ -82,7 +82,10 @@ export type SupplyRating = z.infer<typeof supplyRatingSchema>
 
 export const plateProcessSchema = z.strictObject({
   family: z.enum(PLATE_FAMILIES),
-  outputs: z.array(z.enum(['dc', 'ac'])).min(1, 'needs DC or AC').max(2),
+  outputs: z
+    .array(z.enum(['dc', 'ac']))
+    .min(1, 'needs DC or AC')
+    .max(2),
   pulse: z.boolean(),
   supplies: z.array(supplyRatingSchema).min(1, 'needs at least one supply voltage').max(8),
 })

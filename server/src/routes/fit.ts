@@ -1,16 +1,9 @@
 /** A fit for another program: the whole question in, the findings out, nothing stored. */
-import { fitDocumentSchema, fitJob, inputOf, readDocument } from '@brannik/core'
-import { Router } from 'express'
-import { invalid } from '../problems.ts'
+import type { AddRoutes } from '../services.ts'
 
-export function fitRoutes(): Router {
-  const router = Router()
-  router.post('/', (request, response) => {
-    const read = readDocument(fitDocumentSchema, request.body)
-    if (!read.ok) throw invalid(read.problems)
-    const answer = inputOf(read.value)
-    if (!answer.ok) throw invalid(answer.problems)
-    response.json(fitJob(answer.input, { chainsOf: 'all' }))
+export const fitRoutes: AddRoutes = (api, { readBody }) => {
+  api.on('post', '/fit', 'guest', async (request, response) => {
+    const bytes = await readBody(request, { what: 'fit' })
+    response.type('application/json').send(Buffer.from(bytes.buffer, bytes.byteOffset, bytes.byteLength))
   })
-  return router
 }

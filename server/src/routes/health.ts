@@ -1,17 +1,49 @@
-/** Whether the server and its database answer. */
-import { Router } from 'express'
+/** Two questions: does the server live, and is it ready to work? And which version is it? */
+import { readFileSync } from 'node:fs'
 import type { Database } from '../database.ts'
+import { LIMITS } from '../limits.ts'
+import type { AddRoutes } from '../services.ts'
 
-export function healthRoutes(database: Database): Router {
-  const router = Router()
-  router.get('/', async (_request, response) => {
-    const answers = await database.query('select 1').then(
-      () => true,
-      () => false,
-    )
-    response
-      .status(answers ? 200 : 503)
-      .json({ server: 'answers', database: answers ? 'answers' : 'does not answer' })
+const PACKAGE = JSON.parse(readFileSync(new URL('../../../package.json', import.meta.url), 'utf8')) as {
+  version: string
+}
+export const VERSION = PACKAGE.version
+
+/** One question to the database at a time, whoever asks; a database that is silent is not asked more and more. */
+export function readiness(database: Database): () => Promise<boolean> {
+  let asking: Promise<boolean> | null = null
+  const ask = (): Promise<boolean> =>
+    database
+      .query('select 1')
+      .then(
+        () => true,
+        () => false,
+      )
+      .finally(() => (asking = null))
+  return () => {
+    asking ??= ask()
+    const tooLate = new Promise<boolean>((resolve) => {
+      setTimeout(resolve, LIMITS.readyMs, false).unref()
+    })
+    return Promise.race([asking, tooLate])
+  }
+}
+
+export const healthRoutes: AddRoutes = (api, { database }) => {
+  const isReady = readiness(database)
+  api.on('get', '/live', 'anyone', (_request, response) => {
+    response.json({ server: 'answers' })
   })
-  return router
+  for (const path of ['/ready', '/health']) {
+    api.on('get', path, 'anyone', async (_request, response) => {
+      const ready = await isReady()
+      if (!ready) response.set('Retry-After', '2')
+      response
+        .status(ready ? 200 : 503)
+        .json({ server: 'answers', database: ready ? 'answers' : 'does not answer', ready })
+    })
+  }
+  api.on('get', '/version', 'anyone', (_request, response) => {
+    response.json({ name: 'Brannik', version: VERSION, node: process.versions.node })
+  })
 }

@@ -1,22 +1,20 @@
-/** Routes of one kind of record: versions as ETags, and `If-Match` on every write. */
-import { readDocument } from '@brannik/core'
-import { type Request, type Response, Router } from 'express'
-import { type Database, inTransaction } from '../database.ts'
+/** Routes of one kind of record: versions as ETags, `If-Match` on every write, each write answered once for its key. */
+import type { Request, RequestHandler, Response } from 'express'
+import type { Connection } from '../database.ts'
+import { reading } from '../database.ts'
+import type { RecordDocument } from '../documents/documents.ts'
 import { invalid, Problem } from '../problems.ts'
+import type { AddRoutes, Services } from '../services.ts'
+import { answerOnce, type Answer } from '../stores/answers.ts'
+import { note } from '../stores/audit.ts'
 import type { Kind } from '../stores/kinds.ts'
 import * as records from '../stores/records.ts'
-
-type Body = Readonly<Record<string, unknown>> & { readonly id: string }
-
-export function readBody(kind: Kind, request: Request): Body {
-  const read = readDocument(kind.schema, request.body)
-  if (!read.ok) throw invalid(read.problems)
-  return read.value as Body
-}
+import { listHandler } from './lists.ts'
 
 const etag = (version: number): string => `"${version}"`
+const MOST_VERSION = 2_147_483_646
 
-export function ifMatch(request: Request): number {
+function ifMatch(request: Request): number {
   const header = request.get('If-Match')
   if (header === undefined) {
     throw new Problem(
@@ -25,61 +23,108 @@ export function ifMatch(request: Request): number {
       'Send the version that you have in If-Match, for example If-Match: "3".',
     )
   }
-  const match = /^(?:W\/)?"(\d{1,9})"$/.exec(header.trim())
-  if (!match) {
+  const version = Number(/^(?:W\/)?"(\d{1,10})"$/.exec(header.trim())?.[1] ?? Number.NaN)
+  if (!(version <= MOST_VERSION)) {
     throw new Problem(
       400,
       'Which version?',
-      `If-Match is ${header}; it must be the ETag of the record, for example "3".`,
+      `If-Match is ${header.slice(0, 80)}; it must be the ETag of the record, for example "3".`,
     )
   }
-  return Number(match[1])
+  return version
 }
 
-export const answer = (response: Response, version: number, record: unknown, status = 200): void => {
-  response.status(status).set('ETag', etag(version)).json({ version, record })
+function sendRecord(response: Response, version: number, record: string, status = 200): void {
+  response
+    .status(status)
+    .set('ETag', etag(version))
+    .type('application/json')
+    .send(`{"version":${version},"record":${record}}`)
 }
 
-function sameId(pathId: string, body: Body): void {
-  if (body.id === pathId) return
+function sameId(pathId: string, id: string): void {
+  if (id === pathId) return
   throw invalid([
-    {
-      pointer: '/id',
-      field: 'id',
-      message: `is “${body.id}”, the address says “${pathId}”; they must agree`,
-    },
+    { pointer: '/id', field: 'id', message: `is “${id}”, the address says “${pathId}”; they must agree` },
   ])
 }
 
-export function recordRoutes(database: Database, kind: Kind): Router {
-  const router = Router()
-  router.get('/', async (_request, response) => {
-    response.json({ items: await inTransaction(database, (connection) => records.list(connection, kind)) })
-  })
-  router.post('/', async (request, response) => {
-    const body = readBody(kind, request)
-    const version = await inTransaction(database, (connection) => records.create(connection, kind, body))
-    response.location(`/api/${kind.path}/${body.id}`)
-    answer(response, version, body, 201)
-  })
-  router.get('/:id', async (request, response) => {
-    const { id } = request.params
-    const stored = await inTransaction(database, (connection) => records.get(connection, kind, id))
-    answer(response, stored.version, stored.record)
-  })
-  router.put('/:id', async (request, response) => {
-    const body = readBody(kind, request)
-    sameId(request.params.id, body)
-    const had = ifMatch(request)
-    const version = await inTransaction(database, (connection) =>
-      records.replace(connection, kind, had, body),
-    )
-    answer(response, version, body)
-  })
-  router.delete('/:id', async (request, response) => {
-    const had = ifMatch(request)
-    await inTransaction(database, (connection) => records.remove(connection, kind, request.params.id, had))
-    response.status(204).end()
-  })
-  return router
+/** Runs a write of a record and answers it; a repeat is answered as the first time, with the record that it sent. */
+async function answerWrite(
+  { database }: Services,
+  request: Request,
+  response: Response,
+  document: RecordDocument | null,
+  work: (connection: Connection) => Promise<Answer>,
+): Promise<void> {
+  const { answer, isRepeat } = await answerOnce(database, request, work)
+  if (isRepeat) response.set('Idempotent-Replayed', 'true')
+  if (answer.location !== undefined) response.location(answer.location)
+  if (document === null) response.status(answer.status).end()
+  else sendRecord(response, Number(answer.etag?.replaceAll('"', '')), document.text, answer.status)
 }
+
+const replaceHandler =
+  (services: Services, kind: Kind): RequestHandler =>
+  async (request, response) => {
+    const document = await services.readBody(request, { what: 'record', kindPath: kind.path })
+    const { id } = request.params
+    if (typeof id === 'string') sameId(id, document.id)
+    const had = ifMatch(request)
+    await answerWrite(services, request, response, document, async (connection) => {
+      const version = await records.replace(connection, kind, had, document)
+      await note(connection, request.actor, { action: 'changed', kind: kind.kind, id: document.id, version })
+      return { status: 200, etag: etag(version) }
+    })
+  }
+
+export const recordRoutes =
+  (kind: Kind): AddRoutes =>
+  (api, services) => {
+    const { database } = services
+    const path = `/${kind.path}`
+    api.on('get', path, 'guest', listHandler(database, kind))
+    api.on('post', path, kind.writers, async (request, response) => {
+      const document = await services.readBody(request, { what: 'record', kindPath: kind.path })
+      await answerWrite(services, request, response, document, async (connection) => {
+        const version = await records.create(connection, kind, document)
+        await note(connection, request.actor, { action: 'made', kind: kind.kind, id: document.id, version })
+        return { status: 201, etag: etag(version), location: `/api/${kind.path}/${document.id}` }
+      })
+    })
+    api.on('get', `${path}/:id`, 'guest', async (request, response) => {
+      const id = String(request.params['id'])
+      const stored = await reading(database, (connection) => records.get(connection, kind, id))
+      sendRecord(response, stored.version, stored.record)
+    })
+    api.on('put', `${path}/:id`, kind.writers, replaceHandler(services, kind))
+    api.on('delete', `${path}/:id`, kind.writers, async (request, response) => {
+      const had = ifMatch(request)
+      const id = String(request.params['id'])
+      await answerWrite(services, request, response, null, async (connection) => {
+        await records.remove(connection, kind, id, had)
+        await note(connection, request.actor, { action: 'deleted', kind: kind.kind, id, version: had })
+        return { status: 204 }
+      })
+    })
+  }
+
+/** The shop itself: one record, always there. */
+export const shopRoutes =
+  (kind: Kind): AddRoutes =>
+  (api, services) => {
+    api.on('get', `/${kind.path}`, 'guest', async (_request, response) => {
+      const { items } = await reading(services.database, (connection) =>
+        records.page(connection, kind, null, 1),
+      )
+      const [stored] = items
+      if (!stored)
+        throw new Problem(
+          404,
+          'No shop',
+          'The database holds no shop. Start with npm start, which loads the demo shop.',
+        )
+      sendRecord(response, stored.version, stored.record)
+    })
+    api.on('put', `/${kind.path}`, kind.writers, replaceHandler(services, kind))
+  }

@@ -24,6 +24,8 @@ export interface Kind {
   readonly schema: z.ZodType<{ id: string }>
   /** Fields that hold the id of another record, with that record's kind. */
   readonly references: Readonly<Record<string, string>>
+  /** Who may write it. What is used up stands in the records of wires, gases, tungstens and parts. */
+  readonly writers: 'owner' | 'planner'
 }
 
 /** A kind of which there are many. */
@@ -37,8 +39,13 @@ export const SHOP: Kind = {
   path: 'shop',
   schemaName: 'Shop',
   schema: shopSchema,
+  writers: 'owner',
   references: {},
 }
+
+/** Every kind by its path below /api, the shop too. */
+export const kindAt = (path: string): Kind | null =>
+  [SHOP, ...COLLECTIONS].find((kind) => kind.path === path) ?? null
 
 /** In an order in which each names only those before it. */
 export const COLLECTIONS: readonly Collection[] = [
@@ -48,6 +55,7 @@ export const COLLECTIONS: readonly Collection[] = [
     path: 'circuits',
     schemaName: 'Circuit',
     schema: circuitSchema,
+    writers: 'owner',
     references: {},
   },
   {
@@ -56,6 +64,7 @@ export const COLLECTIONS: readonly Collection[] = [
     path: 'power-sources',
     schemaName: 'PowerSource',
     schema: powerSourceSchema,
+    writers: 'owner',
     references: {},
   },
   {
@@ -64,18 +73,52 @@ export const COLLECTIONS: readonly Collection[] = [
     path: 'feeders',
     schemaName: 'Feeder',
     schema: feederSchema,
+    writers: 'owner',
     references: {},
   },
-  { kind: 'gun', listKey: 'guns', path: 'guns', schemaName: 'Gun', schema: gunSchema, references: {} },
-  { kind: 'part', listKey: 'parts', path: 'parts', schemaName: 'Part', schema: partSchema, references: {} },
-  { kind: 'wire', listKey: 'wires', path: 'wires', schemaName: 'Wire', schema: wireSchema, references: {} },
-  { kind: 'gas', listKey: 'gases', path: 'gases', schemaName: 'Gas', schema: gasSchema, references: {} },
+  {
+    kind: 'gun',
+    listKey: 'guns',
+    path: 'guns',
+    schemaName: 'Gun',
+    schema: gunSchema,
+    writers: 'owner',
+    references: {},
+  },
+  {
+    kind: 'part',
+    listKey: 'parts',
+    path: 'parts',
+    schemaName: 'Part',
+    schema: partSchema,
+    writers: 'planner',
+    references: {},
+  },
+  {
+    kind: 'wire',
+    listKey: 'wires',
+    path: 'wires',
+    schemaName: 'Wire',
+    schema: wireSchema,
+    writers: 'planner',
+    references: {},
+  },
+  {
+    kind: 'gas',
+    listKey: 'gases',
+    path: 'gases',
+    schemaName: 'Gas',
+    schema: gasSchema,
+    writers: 'planner',
+    references: {},
+  },
   {
     kind: 'tungsten',
     listKey: 'tungstens',
     path: 'tungstens',
     schemaName: 'Tungsten',
     schema: tungstenSchema,
+    writers: 'planner',
     references: {},
   },
   {
@@ -84,6 +127,7 @@ export const COLLECTIONS: readonly Collection[] = [
     path: 'set-ups',
     schemaName: 'SetUp',
     schema: setUpSchema,
+    writers: 'planner',
     references: {
       circuitId: 'circuit',
       powerSourceId: 'power-source',
@@ -109,6 +153,7 @@ export const COLLECTIONS: readonly Collection[] = [
     path: 'jobs',
     schemaName: 'Job',
     schema: jobSchema,
+    writers: 'planner',
     references: { setUpId: 'set-up' },
   },
 ]

@@ -1,32 +1,95 @@
-/** Records in the database: listed, read, made, replaced by version, deleted. */
+/**
+ * Records in the database: listed, read, made, replaced by version, deleted. Documents travel as text, as the
+ * database keeps them and as they came in: nobody needs them as objects here.
+ */
+import { createHash } from 'node:crypto'
 import type { Connection } from '../database.ts'
+import type { RecordDocument } from '../documents/documents.ts'
+import { LIMITS } from '../limits.ts'
 import { invalid, Problem } from '../problems.ts'
-import type { Kind } from './kinds.ts'
+import { type Kind, kindAt } from './kinds.ts'
 
+/** A record as the database keeps it: `record` is JSON text. */
 export interface Stored {
+  readonly id: string
   readonly version: number
-  readonly record: unknown
+  readonly record: string
 }
 
-type Body = Readonly<Record<string, unknown>> & { readonly id: string }
+/** Where a page begins: after this name and id. */
+export interface Place {
+  readonly name: string
+  readonly id: string
+}
 
-const LIST = `select version, body as record from record where kind = $1 order by body ->> 'name', id`
-const GET = `select version, body as record from record where kind = $1 and id = $2`
+export interface Page {
+  readonly items: readonly Stored[]
+  /** null: this is the last one. */
+  readonly next: Place | null
+}
+
+const REVISION = `select coalesce((select revision from kind_revision where kind = $1), 0)::text as revision`
+/** Cut by number and by weight; one record always goes in, however heavy. */
+const PAGE = `select id, name, version, record from (
+    select id, body ->> 'name' as name, version, body::text as record,
+      sum(bytes) over (order by body ->> 'name', id) - bytes as before
+    from (
+      select * from record
+      where kind = $1 and ($2::text is null or (body ->> 'name', id) > ($2, $3))
+      order by body ->> 'name', id limit $4
+    ) as ahead
+  ) as weighed where before < $5 order by name, id`
+const GET = `select id, version, body::text as record from record where kind = $1 and id = $2`
+const EXISTS = `select id from record where kind = $1 and id = any($2)`
 const INSERT = `insert into record (kind, id, body) values ($1, $2, $3)
   on conflict (kind, id) do nothing returning version`
 const REPLACE = `update record set body = $4, version = version + 1, updated_at = now()
   where kind = $1 and id = $2 and version = $3 returning version`
 const DELETE = `delete from record where kind = $1 and id = $2 and version = $3 returning version`
-const EXISTS = `select 1 from record where kind = $1 and id = $2`
 const FORGET_REFERENCES = `delete from record_reference where from_kind = $1 and from_id = $2`
-const ADD_REFERENCE = `insert into record_reference (from_kind, from_id, field, to_kind, to_id) values ($1, $2, $3, $4, $5)`
+const ADD_REFERENCES = `insert into record_reference (from_kind, from_id, field, to_kind, to_id)
+  select $1, $2, * from unnest($3::text[], $4::text[], $5::text[]) order by 2, 3`
 const USERS = `select r.body ->> 'name' as name from record_reference f
   join record r on r.kind = f.from_kind and r.id = f.from_id
   where f.to_kind = $1 and f.to_id = $2 order by 1 limit 5`
-const ANY_SHOP = `select 1 from record where kind = 'shop' limit 1`
+const ANY_RECORD = `select 1 from record limit 1`
 
-export async function list(connection: Connection, kind: Kind): Promise<Stored[]> {
-  return (await connection.query<Stored>(LIST, [kind.kind])).rows
+/** A number that rises with every change of the kind, as text. */
+export async function revisionOf(connection: Connection, kind: Kind): Promise<string> {
+  return (await connection.query<{ revision: string }>(REVISION, [kind.kind])).rows[0]?.revision ?? '0'
+}
+
+/** @param limit records at most; fewer come where they are heavy */
+export async function page(
+  connection: Connection,
+  kind: Kind,
+  after: Place | null,
+  limit: number = LIMITS.pageMostItems,
+): Promise<Page> {
+  const { rows } = await connection.query<Stored & { name: string }>(PAGE, [
+    kind.kind,
+    after?.name ?? null,
+    after?.id ?? null,
+    limit + 1,
+    LIMITS.pageBytes,
+  ])
+  const items = rows.slice(0, limit)
+  const last = items.at(-1)
+  if (!last) return { items, next: null }
+  // A page that the weight cut short may be the last one all the same: the next one is then empty.
+  const isLast =
+    rows.length <= limit && items.reduce((sum, { record }) => sum + record.length, 0) < LIMITS.pageBytes / 4
+  return { items, next: isLast ? null : { name: last.name, id: last.id } }
+}
+
+/** Every record of a kind, page after page. */
+export async function* all(connection: Connection, kind: Kind): AsyncGenerator<Stored> {
+  let after: Place | null = null
+  do {
+    const { items, next }: Page = await page(connection, kind, after)
+    yield* items
+    after = next
+  } while (after)
 }
 
 const noSuch = (kind: Kind, id: string): Problem =>
@@ -42,36 +105,54 @@ export async function get(connection: Connection, kind: Kind, id: string): Promi
   return rows[0]
 }
 
-async function writeReferences(connection: Connection, kind: Kind, body: Body): Promise<void> {
-  await connection.query(FORGET_REFERENCES, [kind.kind, body.id])
-  for (const [field, toKind] of Object.entries(kind.references)) {
-    const toId = body[field]
-    if (typeof toId !== 'string') continue
-    const found = await connection.query(EXISTS, [toKind, toId])
-    if (found.rowCount === 0) {
+async function writeReferences(
+  connection: Connection,
+  kind: Kind,
+  { id, references }: RecordDocument,
+): Promise<void> {
+  await connection.query(FORGET_REFERENCES, [kind.kind, id])
+  if (references.length === 0) return
+  const wanted = new Map<string, Set<string>>()
+  for (const { toKind, toId } of references)
+    wanted.set(toKind, (wanted.get(toKind) ?? new Set<string>()).add(toId))
+  for (const [toKind, ids] of wanted) {
+    const { rows } = await connection.query<{ id: string }>(EXISTS, [toKind, [...ids]])
+    const found = new Set(rows.map((row) => row.id))
+    const lost = references.find((one) => one.toKind === toKind && !found.has(one.toId))
+    if (lost) {
       throw invalid([
         {
-          pointer: `/${field}`,
-          field,
-          message: `names “${toId}”, and there is no such ${toKind}; add it or choose another`,
+          pointer: `/${lost.field}`,
+          field: lost.field,
+          message: `names “${lost.toId}”, and there is no such ${toKind}; add it or choose another`,
         },
       ])
     }
-    await connection.query(ADD_REFERENCE, [kind.kind, body.id, field, toKind, toId])
   }
+  await connection.query(ADD_REFERENCES, [
+    kind.kind,
+    id,
+    references.map(({ field }) => field),
+    references.map(({ toKind }) => toKind),
+    references.map(({ toId }) => toId),
+  ])
 }
 
-/** @returns the version of the new record: 1 */
-export async function create(connection: Connection, kind: Kind, body: Body): Promise<number> {
-  const { rows } = await connection.query<{ version: number }>(INSERT, [kind.kind, body.id, body])
+/** @returns the version of the new record: 1, or one more than it had before it was deleted */
+export async function create(connection: Connection, kind: Kind, document: RecordDocument): Promise<number> {
+  const { rows } = await connection.query<{ version: number }>(INSERT, [
+    kind.kind,
+    document.id,
+    document.text,
+  ])
   if (!rows[0]) {
     throw new Problem(
       409,
       'Already here',
-      `There is already a ${kind.kind} with the id “${body.id}”. Choose another id, or replace it with PUT.`,
+      `There is already a ${kind.kind} with the id “${document.id}”. Choose another id, or replace it with PUT.`,
     )
   }
-  await writeReferences(connection, kind, body)
+  await writeReferences(connection, kind, document)
   return rows[0].version
 }
 
@@ -95,11 +176,16 @@ export async function replace(
   connection: Connection,
   kind: Kind,
   version: number,
-  body: Body,
+  document: RecordDocument,
 ): Promise<number> {
-  const { rows } = await connection.query<{ version: number }>(REPLACE, [kind.kind, body.id, version, body])
-  if (!rows[0]) throw await staleOrGone(connection, kind, body.id, version)
-  await writeReferences(connection, kind, body)
+  const { rows } = await connection.query<{ version: number }>(REPLACE, [
+    kind.kind,
+    document.id,
+    version,
+    document.text,
+  ])
+  if (!rows[0]) throw await staleOrGone(connection, kind, document.id, version)
+  await writeReferences(connection, kind, document)
   return rows[0].version
 }
 
@@ -114,5 +200,19 @@ export async function remove(connection: Connection, kind: Kind, id: string, ver
 }
 
 export async function isEmpty(connection: Connection): Promise<boolean> {
-  return (await connection.query(ANY_SHOP)).rowCount === 0
+  return (await connection.query(ANY_RECORD)).rowCount === 0
+}
+
+/** Short and the same for the same text. */
+export const digest = (...texts: readonly (string | Buffer)[]): Buffer => {
+  const hash = createHash('sha256')
+  for (const text of texts) hash.update(text).update('\u0000')
+  return hash.digest()
+}
+
+/** @throws Problem where there is no such kind */
+export function kindOrProblem(path: string): Kind {
+  const kind = kindAt(path)
+  if (!kind) throw new Problem(404, 'Not here', `There is no kind of record called “${path.slice(0, 40)}”.`)
+  return kind
 }

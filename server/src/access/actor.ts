@@ -1,0 +1,82 @@
+/** Who asks: found once a request, from a token, a session, or because this machine is the owner's. */
+import type { RequestHandler } from 'express'
+import type { Access } from '../config.ts'
+import type { Database } from '../database.ts'
+import { Problem } from '../problems.ts'
+import { type Needs, mayDo, type Role } from './roles.ts'
+import { secretOfSession } from './cookie.ts'
+import { sessionOf } from './sessions.ts'
+import { tokenOf } from './tokens.ts'
+
+export interface Actor {
+  /** As the history names them. */
+  readonly who: string
+  /** null: nobody has said who they are. */
+  readonly role: Role | null
+  readonly via: 'this machine' | 'session' | 'token' | 'command line' | 'nobody'
+  readonly accountId: string | null
+  readonly address: string | null
+  readonly requestId: string | null
+}
+
+declare module 'express-serve-static-core' {
+  interface Request {
+    actor: Actor
+  }
+}
+
+const BEARER = /^Bearer (\S{1,200})$/
+
+/** @throws Problem 401 where a token is shown that is none */
+export const findActor =
+  (database: Database, access: Access): RequestHandler =>
+  async (request, _response, next) => {
+    const place = { address: request.ip ?? null, requestId: String(request.id) }
+    const authorization = request.get('Authorization')
+    if (authorization !== undefined) {
+      const secret = BEARER.exec(authorization)?.[1]
+      const token = secret === undefined ? null : await tokenOf(database, secret)
+      if (!token)
+        throw new Problem(
+          401,
+          'No such token',
+          'The token is not known, or was taken back. Ask the owner for another; send it as Authorization: Bearer ….',
+        )
+      request.actor = { who: token.name, role: token.role, via: 'token', accountId: null, ...place }
+      next()
+      return
+    }
+    const secret = secretOfSession(request)
+    const session = secret === null ? null : await sessionOf(database, secret)
+    if (session)
+      request.actor = {
+        who: session.name,
+        role: session.role,
+        via: 'session',
+        accountId: session.accountId,
+        ...place,
+      }
+    else if (access.needsSignIn)
+      request.actor = { who: 'nobody', role: null, via: 'nobody', accountId: null, ...place }
+    else
+      request.actor = { who: 'this machine', role: 'owner', via: 'this machine', accountId: null, ...place }
+    next()
+  }
+
+export const allow =
+  (needs: Needs): RequestHandler =>
+  ({ actor }, _response, next) => {
+    if (mayDo(actor.role, needs)) {
+      next()
+      return
+    }
+    next(
+      actor.role === null
+        ? new Problem(401, 'Sign in first', 'This shop asks who you are. Sign in, or send a token.')
+        : new Problem(
+            403,
+            'Not for this role',
+            `You are here as ${actor.role}; this needs the role ${needs}. Ask the owner of the shop.`,
+          ),
+    )
+  }

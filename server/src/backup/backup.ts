@@ -1,0 +1,155 @@
+/**
+ * Backups: the whole database as one file of pg_dump's custom format, written beside the data and kept for some days.
+ * A backup that is on its way has another name, so that a file with a backup's name is always whole.
+ */
+import { spawn } from 'node:child_process'
+import { existsSync } from 'node:fs'
+import { mkdir, open, readdir, rename, rm, stat } from 'node:fs/promises'
+import { basename, dirname, join } from 'node:path'
+import pg from 'pg'
+import type { BackupSettings } from '../config.ts'
+import { Problem } from '../problems.ts'
+
+export interface Backup {
+  readonly name: string
+  readonly at: Date
+  readonly bytes: number
+  /** Why it was made: by hand, before a migration, before a restore. */
+  readonly why: string
+}
+
+const NAME = /^brannik-(\d{4}-\d{2}-\d{2}T\d{2}-\d{2}-\d{2}Z)-([a-z-]+)\.dump$/
+export const isBackupName = (name: string): boolean => NAME.test(name)
+
+const PACKAGED = '/usr/lib/postgresql'
+
+/** A client program of PostgreSQL, the newest that Debian's packages left here; else whatever the path finds. */
+export async function clientProgram(name: string): Promise<string> {
+  const versions = existsSync(PACKAGED) ? await readdir(PACKAGED) : []
+  const found = versions
+    .filter((version) => existsSync(join(PACKAGED, version, 'bin', name)))
+    .sort((a, b) => Number(b) - Number(a))[0]
+  return found === undefined ? name : join(PACKAGED, found, 'bin', name)
+}
+
+/** The password goes by the environment: what stands on a command line everybody on the machine can read. */
+function connectionOf(databaseUrl: string): { args: string[]; env: Record<string, string> } {
+  const url = new URL(databaseUrl)
+  const password = decodeURIComponent(url.password)
+  url.password = ''
+  return { args: [`--dbname=${url.href}`], env: password ? { PGPASSWORD: password } : {} }
+}
+
+/** @throws Problem with the last words of the program where it fails or is not there */
+export async function runClient(name: string, databaseUrl: string, args: readonly string[]): Promise<void> {
+  const { args: connection, env } = connectionOf(databaseUrl)
+  const program = await clientProgram(name)
+  const child = spawn(program, [...connection, ...args], {
+    env: { ...process.env, ...env, LC_ALL: 'C' },
+    stdio: ['ignore', 'ignore', 'pipe'],
+  })
+  let told = ''
+  child.stderr.on('data', (chunk) => (told = `${told}${chunk}`.slice(-2000)))
+  const status = await new Promise<number | string>((resolve) => {
+    child.once('error', (error) => {
+      resolve(error.message)
+    })
+    child.once('close', (code, signal) => {
+      resolve(code ?? signal ?? 1)
+    })
+  })
+  if (status === 0) return
+  throw new Problem(
+    503,
+    `${name} failed`,
+    typeof status === 'string'
+      ? `${name} could not be run: ${status}. Install PostgreSQL’s client programs (Debian: postgresql-client).`
+      : `${name} ended with ${status}: ${told.trim().split('\n').slice(-3).join(' ')}`,
+  )
+}
+
+async function sync(path: string): Promise<void> {
+  const handle = await open(path, 'r')
+  try {
+    await handle.sync()
+  } finally {
+    await handle.close()
+  }
+}
+
+/** Writes a backup to a file: whole, or not there at all. */
+export async function backUpTo(databaseUrl: string, file: string): Promise<void> {
+  const unfinished = join(dirname(file), `.${basename(file)}.${process.pid}.unfinished`)
+  await mkdir(dirname(file), { recursive: true, mode: 0o700 })
+  try {
+    // The counts of requests are nobody's records.
+    await runClient('pg_dump', databaseUrl, [
+      '--format=custom',
+      '--no-owner',
+      '--no-privileges',
+      '--exclude-table-data=rate_window',
+      '--exclude-table-data=sign_in_failure',
+      `--file=${unfinished}`,
+    ])
+    await sync(unfinished)
+    await rename(unfinished, file)
+    await sync(dirname(file))
+  } finally {
+    await rm(unfinished, { force: true })
+  }
+}
+
+/** Latest first; what is not a backup's name is left alone. */
+export async function listBackups(folder: string | null): Promise<readonly Backup[]> {
+  if (folder === null || !existsSync(folder)) return []
+  const names = (await readdir(folder)).filter(isBackupName)
+  const backups = await Promise.all(
+    names.map(async (name) => {
+      const [, time = '', why = ''] = NAME.exec(name) ?? []
+      const at = new Date(time.replace(/T(\d{2})-(\d{2})-(\d{2})Z/, 'T$1:$2:$3Z'))
+      return { name, at, bytes: (await stat(join(folder, name))).size, why }
+    }),
+  )
+  return backups.sort((a, b) => b.at.getTime() - a.at.getTime())
+}
+
+/** Takes away backups that are too old; the latest stays, however old it is. */
+async function forgetOld(folder: string, keepDays: number): Promise<void> {
+  const [, ...older] = await listBackups(folder)
+  const oldest = Date.now() - keepDays * 86_400_000
+  for (const { name, at } of older) if (at.getTime() < oldest) await rm(join(folder, name))
+}
+
+/** Any fixed number: two backups at once take turns, also from two servers. */
+const LOCK = 4_870_002
+
+/**
+ * Makes a backup in the folder of backups.
+ * @param why small letters and hyphens
+ */
+export async function makeBackup(
+  databaseUrl: string,
+  { folder, keepDays }: BackupSettings,
+  why: string,
+): Promise<Backup> {
+  if (folder === null)
+    throw new Problem(503, 'No place for backups', 'Set BACKUP_FOLDER to a folder, and start again.')
+  const turn = new pg.Client({ connectionString: databaseUrl, connectionTimeoutMillis: 5000 })
+  turn.on('error', () => undefined)
+  await turn.connect()
+  try {
+    await turn.query('select pg_advisory_lock($1)', [LOCK])
+    const time = new Date()
+      .toISOString()
+      .replace(/\.\d+Z$/, 'Z')
+      .replaceAll(':', '-')
+    const name = `brannik-${time}-${why}.dump`
+    await backUpTo(databaseUrl, join(folder, name))
+    await forgetOld(folder, keepDays)
+    const made = (await listBackups(folder)).find((one) => one.name === name)
+    if (!made) throw new Error(`the backup ${name} is not there`)
+    return made
+  } finally {
+    await turn.end().catch(() => undefined)
+  }
+}

@@ -1,0 +1,43 @@
+/** `npm run backup [file]` and `npm run restore file [--replace]`, on the database that DATABASE_URL names. */
+import { resolve } from 'node:path'
+import { parseArgs } from 'node:util'
+import { backUpTo, makeBackup } from '../backup/backup.ts'
+import { restore } from '../backup/restore.ts'
+import { readConfig } from '../config.ts'
+import { remedyFor } from '../remedies.ts'
+
+const USAGE = `npm run backup -- [FILE]             without FILE into the folder of backups
+npm run restore -- FILE [--replace]  --replace takes the place of a shop that is there, which is backed up first`
+
+async function run(): Promise<string> {
+  const { databaseUrl, backups } = readConfig(process.env)
+  const { positionals, values } = parseArgs({
+    allowPositionals: true,
+    options: { replace: { type: 'boolean', default: false } },
+  })
+  const [command = '', file] = positionals
+  // A file is named from where the command was given, not from where npm runs it.
+  const from = process.env['INIT_CWD'] ?? process.cwd()
+  if (command === 'backup') {
+    if (file === undefined) {
+      const made = await makeBackup(databaseUrl, backups, 'by-hand')
+      return `The shop is backed up: ${backups.folder ?? ''}/${made.name} (${made.bytes} bytes).`
+    }
+    await backUpTo(databaseUrl, resolve(from, file))
+    return `The shop is backed up: ${resolve(from, file)}`
+  }
+  if (command === 'restore' && file !== undefined) {
+    const done = await restore(databaseUrl, resolve(from, file), { replaces: values.replace, backups })
+    const before = done.before ? ` What was there before is in ${done.before.name}.` : ''
+    return `The shop is back, with ${done.records} records.${before} Start Brannik with npm start.`
+  }
+  return USAGE
+}
+
+run().then(
+  (words) => process.stdout.write(`${words}\n`),
+  (error: unknown) => {
+    process.stderr.write(`${remedyFor(error)}\n`)
+    process.exitCode = 1
+  },
+)

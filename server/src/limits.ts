@@ -1,0 +1,56 @@
+/** Every bound that the server sets, in one place: what a request, a connection, a transaction and a computation may take. */
+
+const KB = 1024
+const MB = 1024 * KB
+
+export const LIMITS = {
+  /** A body after it is unpacked, bytes. */
+  bodyBytes: 8 * MB,
+  /** Bodies up to here are read where they arrive; longer ones in a worker thread, so that nobody waits for them. */
+  bodyReadHereBytes: 48 * KB,
+  headerBytes: 16 * KB,
+  headerCount: 100,
+  /** From the first byte of a request to the last of its headers, and of its body. */
+  headersMs: 10_000,
+  requestMs: 30_000,
+  /** A connection on which nothing happens. */
+  keepAliveMs: 65_000,
+  idleMs: 120_000,
+  connections: 4000,
+  /** Requests in flight are answered for so long when the server stops. */
+  drainMs: 10_000,
+
+  /** A page of a list. */
+  pageItems: 100,
+  pageMostItems: 500,
+  pageBytes: 2 * MB,
+  /** Answers that are kept as long as the list has not changed, all pages together. */
+  keptListBytes: 48 * MB,
+
+  poolConnections: 10,
+  connectMs: 3000,
+  statementMs: 12_000,
+  lockMs: 4000,
+  idleInTransactionMs: 10_000,
+  /** A database that says nothing at all, not even that a statement took too long. */
+  silentDatabaseMs: 15_000,
+  /** `ready` is answered within this, whatever the database does. */
+  readyMs: 1500,
+  /** A write that lost its connection is asked again for so long. */
+  askAgainMs: 3000,
+
+  /** A computation in a worker thread. */
+  workMs: 15_000,
+  workMemoryMb: 1024,
+  workThreads: 2,
+  workWaiting: 32,
+
+  writesPerMinute: 6000,
+  signInsPerMinute: 20,
+  /** Wrong passwords before waiting begins, and the longest wait. */
+  freeFailures: 5,
+  longestBlockS: 900,
+  sessionDays: 30,
+  /** Stored answers are given again for so long. */
+  answerHours: 48,
+} as const

@@ -1,0 +1,50 @@
+/** What the server counts of itself, in the text format of Prometheus. */
+import type { RequestHandler } from 'express'
+import { collectDefaultMetrics, Gauge, Histogram, Registry } from 'prom-client'
+import type { Database } from './database.ts'
+import type { WorkPool } from './work/pool.ts'
+
+export interface Metrics {
+  readonly measure: RequestHandler
+  readonly text: () => Promise<string>
+  readonly contentType: string
+}
+
+export function createMetrics(database: Database, pool: WorkPool): Metrics {
+  const registry = new Registry()
+  collectDefaultMetrics({ register: registry })
+  const seconds = new Histogram({
+    name: 'http_request_duration_seconds',
+    help: 'From the first byte of a request to the last of its answer',
+    labelNames: ['method', 'route', 'status'],
+    buckets: [0.005, 0.02, 0.05, 0.1, 0.2, 0.5, 1, 5, 15],
+    registers: [registry],
+  })
+  const gauge = (name: string, help: string, value: () => number): void => {
+    new Gauge({
+      name,
+      help,
+      registers: [registry],
+      collect() {
+        this.set(value())
+      },
+    })
+  }
+  gauge('database_connections', 'Connections to the database', () => database.totalCount)
+  gauge('database_connections_idle', 'Connections that nobody uses', () => database.idleCount)
+  gauge('database_requests_waiting', 'Requests that wait for a connection', () => database.waitingCount)
+  gauge('big_questions_waiting', 'Questions that wait for a worker thread', pool.waiting)
+  return {
+    measure(request, response, next) {
+      const end = seconds.startTimer()
+      response.once('close', () => {
+        const route = request.route as { path?: unknown } | undefined
+        const path = typeof route?.path === 'string' ? request.baseUrl + route.path : 'other'
+        end({ method: request.method, route: path, status: response.statusCode })
+      })
+      next()
+    },
+    text: () => registry.metrics(),
+    contentType: registry.contentType,
+  }
+}

@@ -1,0 +1,56 @@
+/** Who did what, and when: written with the change itself, never changed after. */
+import type { Connection, Database } from '../database.ts'
+import type { Actor } from '../access/actor.ts'
+
+export interface Deed {
+  readonly action: string
+  readonly kind?: string
+  readonly id?: string
+  readonly version?: number
+  readonly detail?: string
+}
+
+export interface AuditLine {
+  readonly seq: string
+  readonly at: Date
+  readonly who: string
+  readonly role: string
+  readonly via: string
+  readonly address: string | null
+  readonly action: string
+  readonly kind: string | null
+  readonly id: string | null
+  readonly version: number | null
+  readonly detail: string | null
+  readonly requestId: string | null
+}
+
+const ADD = `insert into audit (who, role, via, address, action, kind, id, version, detail, request_id)
+  values ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10)`
+const MOST = 200
+const LIST = `select seq::text, at, who, role, via, address, action, kind, id, version, detail,
+    request_id as "requestId" from audit
+  where $1::bigint is null or audit.seq < $1 order by audit.seq desc limit ${MOST}`
+
+export async function note(connection: Connection | Database, actor: Actor, deed: Deed): Promise<void> {
+  await connection.query(ADD, [
+    actor.who,
+    actor.role,
+    actor.via,
+    actor.address,
+    deed.action,
+    deed.kind ?? null,
+    deed.id ?? null,
+    deed.version ?? null,
+    deed.detail ?? null,
+    actor.requestId,
+  ])
+}
+
+/** Latest first, at most 200. @param before those older than this one */
+export async function auditLines(
+  connection: Connection,
+  before: string | null,
+): Promise<readonly AuditLine[]> {
+  return (await connection.query<AuditLine>(LIST, [before])).rows
+}

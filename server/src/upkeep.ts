@@ -1,0 +1,26 @@
+/** What is tidied now and then: answers, sessions and counts that are too old to matter. */
+import type { Logger } from 'pino'
+import { forgetOldCounts } from './access/rate.ts'
+import { forgetOldSessions } from './access/sessions.ts'
+import type { Database } from './database.ts'
+import { forgetOldAnswers } from './stores/answers.ts'
+
+const EVERY_MS = 3_600_000
+
+/** @returns what stops it */
+export function startUpkeep(database: Database, logger: Logger): () => void {
+  const tidy = async (): Promise<void> => {
+    await forgetOldAnswers(database)
+    await forgetOldSessions(database)
+    await forgetOldCounts(database)
+  }
+  const timer = setInterval(() => {
+    tidy().catch((error: unknown) => {
+      logger.warn(error, 'upkeep failed; it is tried again in an hour')
+    })
+  }, EVERY_MS)
+  timer.unref()
+  return () => {
+    clearInterval(timer)
+  }
+}
