@@ -110,6 +110,9 @@ const requestId = (request: IncomingMessage): string => {
   return typeof given === 'string' && REQUEST_ID.test(given) ? given : randomUUID()
 }
 
+const whoOf = (request: IncomingMessage): string | undefined =>
+  (request as { actor?: express.Request['actor'] }).actor?.who
+
 /** One line a request; of its headers only what tells programs apart, never a cookie, a token or a body. */
 const accessLog = (logger: Logger) =>
   pinoHttp({
@@ -122,12 +125,14 @@ const accessLog = (logger: Logger) =>
         id: request.id,
         method: request.method,
         url: request.url,
-        who: (request.raw.actor as express.Request['actor'] | undefined)?.who,
         address: request.raw.ip,
         agent: request.raw.headers['user-agent'],
       }),
       res: (response: { statusCode: number }) => ({ status: response.statusCode }),
     },
+    // Who it was is known when the answer is on its way, not when the request begins.
+    customSuccessObject: (request, _response, line) => ({ ...line, who: whoOf(request) }),
+    customErrorObject: (request, _response, _error, line) => ({ ...line, who: whoOf(request) }),
   })
 
 export interface App {

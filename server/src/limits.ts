@@ -40,7 +40,7 @@ export const LIMITS = {
   askAgainMs: 3000,
 
   /** A computation in a worker thread. */
-  workMs: 15_000,
+  workMs: 25_000,
   workMemoryMb: 1024,
   workThreads: 2,
   workWaiting: 32,

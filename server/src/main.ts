@@ -71,11 +71,6 @@ async function start(): Promise<void> {
   const server = createHttpServer(app.express)
   const port = await listen(server, config.port, config.host)
   const stopUpkeep = startUpkeep(database, logger)
-  say(
-    config.access.needsSignIn ? 'Whoever comes in signs in.' : 'Open to this machine alone, without sign-in.',
-  )
-  say(`Brannik is at http://${nameOf(config.host)}:${port}/`)
-
   let isStopping = false
   const stop = async (why: string): Promise<void> => {
     if (isStopping) return
@@ -95,6 +90,11 @@ async function start(): Promise<void> {
     process.stdin.on('error', () => void stop('the program that started it is gone'))
     process.stdin.resume()
   }
+
+  say(
+    config.access.needsSignIn ? 'Whoever comes in signs in.' : 'Open to this machine alone, without sign-in.',
+  )
+  say(`Brannik is at http://${nameOf(config.host)}:${port}/`)
 }
 
 // The terminal that the words went to may be closed.

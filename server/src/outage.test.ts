@@ -1,26 +1,135 @@
-import { afterAll, beforeAll, expect, it } from 'vitest'
-import { startTestServer, type TestServer } from './testing.ts'
+/** The database breaks in every way, and the server says so, survives, and goes on by itself. */
+import { randomUUID } from 'node:crypto'
+import { afterAll, beforeAll, describe, expect, it } from 'vitest'
+import { administer, startTestServer, type TestServer } from './testing.ts'
+import { startWire, type Wire } from './wire.ts'
 
 let server: TestServer
+let wire: Wire
 beforeAll(async () => {
-  server = await startTestServer()
+  server = await startTestServer({
+    reach: async (databaseUrl) => {
+      wire = await startWire(databaseUrl)
+      return wire.url
+    },
+  })
 })
 afterAll(async () => {
-  await server.close().catch(() => undefined)
+  wire.set('through')
+  await server.close()
+  await wire.close()
 })
 
-it('a database that goes away is said so, and comes back without a restart of the server', async () => {
-  await server.database.query(
-    'select pg_terminate_backend(pid) from pg_stat_activity where datname = current_database() and pid <> pg_backend_pid()',
-  )
-  const again = await server.call('GET', '/api/jobs')
-  expect([200, 503]).toContain(again.status)
+const job = async (id: string) => {
+  const { body } = await server.call('GET', '/api/jobs/press-frame')
+  return { ...body.record, id, name: id }
+}
+const pause = (ms: number) => new Promise((resolve) => setTimeout(resolve, ms))
+
+describe('connections that break', () => {
+  it('in the hands of eight clients at once end nothing, and every acknowledged write is there', async () => {
+    const made = await job('broken')
+    const name = new URL(server.databaseUrl).pathname.slice(1)
+    const acknowledged: string[] = []
+    const statuses = new Set<number>()
+    let isOver = false
+    const clients = Array.from({ length: 8 }, async (_, client) => {
+      for (let round = 0; !isOver; round += 1) {
+        const id = `broken-${client}-${round}`
+        const answer = await server.call('POST', '/api/jobs', { ...made, id, name: id })
+        statuses.add(answer.status)
+        if (answer.status === 201) acknowledged.push(id)
+      }
+    })
+    for (let kill = 0; kill < 10; kill += 1) {
+      await pause(100)
+      await administer(
+        `select pg_terminate_backend(pid) from pg_stat_activity where datname = '${name}' and pid <> pg_backend_pid()`,
+      )
+      if (kill % 3 === 0) wire.cut()
+    }
+    isOver = true
+    await Promise.all(clients)
+    expect([...statuses].filter((status) => status !== 201 && status !== 503)).toEqual([])
+    expect(acknowledged.length).toBeGreaterThan(10)
+    const { rows } = await server.database.query<{ id: string }>(`select id from record where kind = 'job'`)
+    const stored = new Set(rows.map(({ id }) => id))
+    expect(acknowledged.filter((id) => !stored.has(id))).toEqual([])
+  }, 60_000)
+})
+
+describe('a commit whose answer is lost', () => {
+  it('is asked about again, and answered as stored, once', async () => {
+    const made = await job('lost-answer')
+    wire.set('no-answer-to-commit')
+    const asking = server.call('POST', '/api/jobs', made)
+    await pause(400)
+    wire.set('through')
+    const answer = await asking
+    expect(answer.status).toBe(201)
+    expect(answer.headers.get('idempotent-replayed')).toBe('true')
+    const { body } = await server.call('GET', '/api/history/jobs/lost-answer')
+    expect(body.items).toHaveLength(1)
+  })
+
+  it('is called unknown, never “nothing was stored”, while the database stays away; the key then tells', async () => {
+    const made = await job('unknown-end')
+    const key = { 'Idempotency-Key': randomUUID() }
+    wire.set('no-answer-to-commit')
+    const answer = await server.call('POST', '/api/jobs', made, key)
+    expect(answer.status).toBe(503)
+    expect(answer.body).toMatchObject({ outcome: 'unknown', title: 'Not known whether it was stored' })
+    expect(answer.body.detail).not.toContain('Nothing was stored')
+    expect(answer.headers.get('retry-after')).toBe('1')
+    wire.set('through')
+    const again = await server.call('POST', '/api/jobs', made, key)
+    expect([again.status, again.headers.get('idempotent-replayed')]).toEqual([201, 'true'])
+  }, 30_000)
+})
+
+describe('a database that is frozen', () => {
+  it('is told within two seconds, by readiness alone; what lives, lives; and it thaws', async () => {
+    wire.set('frozen')
+    const began = performance.now()
+    const [health, ready, live, version] = await Promise.all(
+      ['health', 'ready', 'live', 'version'].map((path) => server.call('GET', `/api/${path}`)),
+    )
+    expect(performance.now() - began).toBeLessThan(2000)
+    expect([health?.status, ready?.status, live?.status, version?.status]).toEqual([503, 503, 200, 200])
+    expect(ready?.body).toMatchObject({ ready: false })
+    expect(ready?.headers.get('retry-after')).toBe('2')
+    wire.set('through')
+    wire.cut()
+    await expect
+      .poll(async () => (await server.call('GET', '/api/ready')).status, { timeout: 5000 })
+      .toBe(200)
+    expect((await server.call('GET', '/api/jobs')).status).toBe(200)
+  }, 30_000)
+})
+
+it('without any database every question is 503 with Retry-After, and it comes back without a restart', async () => {
+  const made = await job('no-database')
+  const { url } = wire
+  await wire.close()
+  for (const [method, path, body] of [
+    ['GET', '/api/jobs'],
+    ['GET', '/api/jobs/press-frame'],
+    ['GET', '/api/shop'],
+    ['GET', '/api/catalogue'],
+    ['GET', '/api/deleted'],
+    ['POST', '/api/jobs', made],
+  ] as const) {
+    const answer = await server.call(method, path, body)
+    expect([method, path, answer.status]).toEqual([method, path, 503])
+    expect(Number(answer.headers.get('retry-after'))).toBeGreaterThan(0)
+    expect(answer.headers.get('content-type')).toContain('problem+json')
+  }
+  expect((await server.call('GET', '/api/health')).body.database).toBe('does not answer')
+  wire = await startWire(server.databaseUrl)
+  // The same place as before, as a database that is started again has.
+  const moved = new URL(url)
+  const options = server.database.options as { connectionString?: string }
+  moved.port = new URL(wire.url).port
+  options.connectionString = moved.href
   expect((await server.call('GET', '/api/jobs')).status).toBe(200)
-})
-
-it('without a database health is 503 and a write is told that nothing was stored', async () => {
-  await server.database.end()
-  const health = await server.call('GET', '/api/health')
-  expect(health.status).toBe(503)
-  expect(health.body.database).toBe('does not answer')
-})
+}, 60_000)

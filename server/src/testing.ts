@@ -102,16 +102,19 @@ interface Options {
   readonly logger?: Logger
   /** Work limit of a big question. */
   readonly workMs?: number
+  /** By which way the server reaches its database, where not directly. */
+  readonly reach?: (databaseUrl: string) => Promise<string>
 }
 
 export async function startTestServer({
   access = accessOf('127.0.0.1', { writesPerMinute: 1_000_000 }),
   logger = pino({ level: 'silent' }),
-  workMs = 15_000,
+  workMs = 60_000,
+  reach = (databaseUrl) => Promise.resolve(databaseUrl),
 }: Options = {}): Promise<TestServer> {
   const { url: databaseUrl, drop } = await emptyDatabase()
   const folder = await mkdtemp(join(tmpdir(), 'brannik-test-'))
-  const database = openDatabase(databaseUrl)
+  const database = openDatabase(await reach(databaseUrl))
   await migrate(database)
   await seed(database)
   const pool = createWorkPool({ workMs })

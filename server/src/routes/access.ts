@@ -207,7 +207,7 @@ export const accountRoutes: AddRoutes = (api, { database }) => {
   })
 }
 
-const auditQuery = z.object({
+const auditQuery = z.strictObject({
   before: z
     .string()
     .regex(/^\d{1,18}$/, 'must be a number of a line')

@@ -2,7 +2,7 @@
 import { CATALOGUE_FORMAT, CATALOGUE_KEYS, CATALOGUE_LISTS, catalogueSchema, LIBRARY } from '@brannik/core'
 import type { Response } from 'express'
 import { z } from 'zod'
-import { reading } from '../database.ts'
+import { inTransaction } from '../database.ts'
 import { Problem } from '../problems.ts'
 import type { AddRoutes } from '../services.ts'
 import { answerOnce } from '../stores/answers.ts'
@@ -45,7 +45,8 @@ export const catalogueRoutes: AddRoutes = (api, { database, readBody }) => {
 
   api.on('get', '/catalogue', 'guest', async (_request, response) => {
     response.type('application/json')
-    await reading(database, async (connection) => {
+    // What has been sent cannot be begun again.
+    await inTransaction(database, async (connection) => {
       await connection.query('set transaction isolation level repeatable read read only')
       await put(response, `{"format":${JSON.stringify(CATALOGUE_FORMAT)},"version":1`)
       for (const key of CATALOGUE_KEYS) {

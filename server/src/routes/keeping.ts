@@ -13,7 +13,7 @@ import { COLLECTIONS, SHOP } from '../stores/kinds.ts'
 import { kindOrProblem } from '../stores/records.ts'
 import { numberInPath, queryOf } from './lists.ts'
 
-const versionsQuery = z.object({
+const versionsQuery = z.strictObject({
   before: z.coerce.number('must be a version').int().min(1).max(2_147_483_647).optional(),
 })
 

@@ -28,7 +28,7 @@ function placeOf(cursor: string): records.Place {
   }
 }
 
-const querySchema = z.object({
+const querySchema = z.strictObject({
   limit: z.coerce
     .number('must be a number')
     .int('must be a whole number')
@@ -45,7 +45,7 @@ export function queryOf<T>(schema: z.ZodType<T>, request: Request): T {
   throw invalid(
     read.error.issues.map(({ path, message }) => ({
       pointer: `/${path.join('/')}`,
-      field: path.join(' › '),
+      field: path.join(' › ') || 'the query',
       message,
     })),
   )

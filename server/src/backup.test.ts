@@ -1,0 +1,189 @@
+/** The drill: back up, destroy, restore, compare every row. And all that a restore refuses to do. */
+import { execFile } from 'node:child_process'
+import { mkdtemp, readdir, rm, utimes, writeFile } from 'node:fs/promises'
+import { tmpdir } from 'node:os'
+import { join } from 'node:path'
+import { fileURLToPath } from 'node:url'
+import { promisify } from 'node:util'
+import { afterAll, beforeAll, expect, it } from 'vitest'
+import { backUpTo, isBackupName, listBackups, makeBackup } from './backup/backup.ts'
+import { restore } from './backup/restore.ts'
+import { inTransaction, openDatabase, type Database } from './database.ts'
+import { migrate } from './migrate.ts'
+import { seed } from './seed.ts'
+import { emptyDatabase } from './testing.ts'
+
+const ROOT = fileURLToPath(new URL('../../', import.meta.url))
+let url: string
+let drop: () => Promise<void>
+let folder: string
+beforeAll(async () => {
+  const made = await emptyDatabase()
+  url = made.url
+  drop = made.drop
+  folder = await mkdtemp(join(tmpdir(), 'brannik-drill-'))
+})
+afterAll(async () => {
+  await drop()
+  await rm(folder, { recursive: true, force: true })
+})
+
+const settings = () => ({ folder: join(folder, 'backups'), keepDays: 30, migrateWithout: false })
+
+async function withDatabase<T>(work: (database: Database) => Promise<T>): Promise<T> {
+  const database = openDatabase(url)
+  try {
+    return await work(database)
+  } finally {
+    await database.end()
+  }
+}
+
+/** Every row of every table, as text, in an order that does not depend on how they are stored. */
+const everything = () =>
+  withDatabase(async (database) => {
+    const { rows: tables } = await database.query<{ name: string }>(
+      `select table_name as name from information_schema.tables
+        where table_schema = 'public' and table_type = 'BASE TABLE' order by 1`,
+    )
+    const all: Record<string, unknown> = {}
+    for (const { name } of tables) {
+      if (name === 'rate_window' || name === 'sign_in_failure') continue
+      const { rows } = await database.query(`select t::text as line from "${name}" t order by 1`)
+      all[name] = rows
+    }
+    return all
+  })
+
+it('the drill', async () => {
+  await withDatabase(async (database) => {
+    await migrate(database)
+    await seed(database)
+    await inTransaction(
+      database,
+      async (connection) => {
+        await connection.query(
+          `update record set body = body || '{"note": "ünïcode ✓"}', version = version + 1 where kind = 'job'`,
+        )
+        await connection.query(`delete from record where kind = 'job' and id = 'loader-fork'`)
+      },
+      'the drill',
+    )
+  })
+  const before = await everything()
+  expect(Object.keys(before)).toEqual(
+    expect.arrayContaining(['record', 'record_history', 'audit', 'account']),
+  )
+  const file = join(folder, 'drill.dump')
+  await backUpTo(url, file)
+  expect(await readdir(folder)).toEqual(['drill.dump'])
+
+  await withDatabase((database) => database.query('drop schema public cascade; create schema public'))
+  expect(Object.keys(await everything())).toEqual([])
+
+  const done = await restore(url, file, { replaces: false, backups: settings() })
+  expect(done.before).toBeNull()
+  expect(await everything()).toEqual(before)
+  // What was kept is guarded as before.
+  await withDatabase((database) =>
+    expect(database.query('delete from record_history')).rejects.toThrow('only grows'),
+  )
+}, 60_000)
+
+it('a shop that is there is replaced only when told so, and is backed up first', async () => {
+  const file = join(folder, 'other.dump')
+  await backUpTo(url, file)
+  await withDatabase((database) =>
+    database.query(
+      `update record set body = body || '{"note": "after the backup"}', version = version + 1 where kind = 'job'`,
+    ),
+  )
+  const newer = await everything()
+  await expect(restore(url, file, { replaces: false, backups: settings() })).rejects.toThrow('--replace')
+  expect(await everything()).toEqual(newer)
+  const done = await restore(url, file, { replaces: true, backups: settings() })
+  expect(done.before?.name).toMatch(/-before-restore\.dump$/)
+  expect(JSON.stringify(await everything())).not.toContain('after the backup')
+  await restore(url, join(settings().folder, done.before?.name ?? ''), {
+    replaces: true,
+    backups: settings(),
+  })
+  expect(await everything()).toEqual(newer)
+}, 60_000)
+
+it('what is no backup, or is cut off, changes nothing', async () => {
+  const before = await everything()
+  const file = join(folder, 'broken.dump')
+  await writeFile(file, 'no backup at all')
+  await expect(restore(url, file, { replaces: true, backups: settings() })).rejects.toThrow('no backup')
+  await expect(
+    restore(url, join(folder, 'not-there'), { replaces: true, backups: settings() }),
+  ).rejects.toThrow('cannot be read')
+  await writeFile(file, 'PGDMP and then nothing')
+  await expect(restore(url, file, { replaces: true, backups: settings() })).rejects.toThrow(
+    'pg_restore ended',
+  )
+  expect(await everything()).toEqual(before)
+}, 60_000)
+
+it('while Brannik runs on the database a restore is refused', async () => {
+  const database = openDatabase(url)
+  await database.query('select 1')
+  await expect(
+    restore(url, join(folder, 'drill.dump'), { replaces: true, backups: settings() }),
+  ).rejects.toThrow('Stop it')
+  await database.end()
+})
+
+it('old backups go, the latest stays, and other files are left alone', async () => {
+  const place = join(folder, 'old')
+  await makeBackup(url, { ...settings(), folder: place }, 'by-hand')
+  const old = 'brannik-2020-01-02T03-04-05Z-by-hand.dump'
+  for (const name of [old, 'mine.dump', 'brannik-notes.txt']) {
+    await writeFile(join(place, name), 'x')
+    await utimes(join(place, name), 0, 0)
+  }
+  await makeBackup(url, { ...settings(), folder: place }, 'before-migration')
+  const names = await readdir(place)
+  expect(names).not.toContain(old)
+  expect(names).toEqual(expect.arrayContaining(['mine.dump', 'brannik-notes.txt']))
+  expect((await listBackups(place)).map(({ why }) => why)).toEqual(['before-migration', 'by-hand'])
+  expect(isBackupName('../brannik-2020-01-02T03-04-05Z-by-hand.dump')).toBe(false)
+}, 60_000)
+
+it('from the command line: accounts, a backup and back again', async () => {
+  const run = async (script: string, args: readonly string[], input = '') => {
+    const running = promisify(execFile)(
+      process.execPath,
+      ['--import', 'tsx', `server/src/cli/${script}.ts`, ...args],
+      {
+        cwd: ROOT,
+        env: { ...process.env, DATABASE_URL: url, BACKUP_FOLDER: settings().folder, INIT_CWD: folder },
+      },
+    )
+    running.child.stdin?.end(input)
+    return running.then(
+      ({ stdout }) => stdout.trim(),
+      (error: { stderr: string }) => error.stderr.trim(),
+    )
+  }
+  expect(await run('user', ['list'])).toBe('There are no accounts yet.')
+  expect(await run('user', ['add', 'Owner', '--role', 'owner'], 'short\n')).toContain(
+    'shorter than 10 characters',
+  )
+  expect(await run('user', ['add', 'Owner', '--role', 'king'], 'long enough now\n')).toContain(
+    'must be one of',
+  )
+  expect(await run('user', ['add', 'Owner', '--role', 'owner'], 'long enough now\n')).toBe(
+    'Owner is in as owner.',
+  )
+  expect(await run('user', ['remove', 'Owner'])).toContain('without an owner')
+  expect(await run('user', ['role', 'Nobody', '--role', 'guest'])).toContain('no account called')
+  expect(await run('user', [])).toContain('npm run user -- add NAME')
+  expect(await run('backup', ['backup', 'here.dump'])).toBe(
+    `The shop is backed up: ${join(folder, 'here.dump')}`,
+  )
+  expect(await run('backup', ['restore', 'here.dump'])).toContain('--replace')
+  expect(await run('backup', ['restore', 'here.dump', '--replace'])).toContain('The shop is back')
+  expect(await run('user', ['list'])).toBe('Owner  owner')
+}, 60_000)
