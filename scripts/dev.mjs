@@ -7,26 +7,29 @@ import { begin, explain } from './lib/run.mjs'
 
 async function dev() {
   installNpm()
-  onlyOnce()
-  const cluster = await startPostgres({ wanted: join(DATA, 'postgres'), port: 54870 })
+  // A shop of its own: whoever changes the program should not do so on the owner's data.
+  const folder = join(DATA, 'dev')
+  onlyOnce(folder)
+  const cluster = await startPostgres({ folder: join(folder, 'postgres'), port: 54870 })
   cluster.createDatabase('brannik')
   const port = await freePort(4870)
   const env = {
     DATABASE_URL: cluster.url('brannik'),
     PORT: `${port}`,
+    BACKUP_FOLDER: join(folder, 'backups'),
+    LOG_LEVEL: 'warn',
     BRANNIK_API: `http://127.0.0.1:${port}`,
   }
   const children = [
     begin('npx', ['tsx', 'watch', '--clear-screen=false', 'server/src/main.ts'], { env }),
     begin('npm', ['run', '--silent', 'dev', '--workspace', 'web'], { env }),
   ]
-  const stop = () => {
+  const stop = async () => {
     for (const child of children) child.kill('SIGTERM')
-    cluster.stop()
+    await cluster.stop()
     process.exit(0)
   }
-  process.on('SIGINT', stop)
-  process.on('SIGTERM', stop)
+  for (const signal of ['SIGINT', 'SIGTERM', 'SIGHUP']) process.once(signal, () => void stop())
 }
 
 dev().catch((error) => {

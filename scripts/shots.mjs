@@ -1,8 +1,8 @@
 /** `npm run shots`: the pictures of docs/screenshots, taken of the demo shop on a database of their own. */
 import { mkdirSync } from 'node:fs'
 import { join } from 'node:path'
-import { DATA, installDebian, installNpm } from './lib/packages.mjs'
-import { freePort, startPostgres } from './lib/postgres.mjs'
+import { installDebian, installNpm } from './lib/packages.mjs'
+import { freePort, temporaryPostgres } from './lib/postgres.mjs'
 import { begin, exists, explain, ROOT } from './lib/run.mjs'
 import { buildWeb } from './lib/web.mjs'
 
@@ -94,11 +94,7 @@ async function shots() {
   buildWeb()
   mkdirSync(FOLDER, { recursive: true })
   const { chromium } = await import('@playwright/test')
-  const cluster = await startPostgres({
-    wanted: join(DATA, `postgres-shots-${process.pid}`),
-    port: 56870,
-    fast: true,
-  })
+  const cluster = await temporaryPostgres(56870)
   const server = begin(process.execPath, ['--import', 'tsx', 'server/src/main.ts'], {
     env: { DATABASE_URL: cluster.url('postgres'), PORT: `${await freePort(4970)}` },
     stdio: ['ignore', 'pipe', 'inherit'],

@@ -1,13 +1,18 @@
 /** `npm start`: installs what is missing, starts the database, builds, loads the demo, serves; Ctrl-C stops all of it. */
 import { join } from 'node:path'
 import { onlyOnce } from './lib/once.mjs'
-import { DATA, installNpm } from './lib/packages.mjs'
+import { installNpm } from './lib/packages.mjs'
+import { choosePlace, writeDownPlace } from './lib/place.mjs'
 import { freePort, startPostgres } from './lib/postgres.mjs'
 import { begin, explain, Remedy } from './lib/run.mjs'
 import { buildWeb } from './lib/web.mjs'
 
 const FIRST_PORT = 4870
 const FIRST_DATABASE_PORT = 54870
+/** The server answers what is on its way within ten seconds; after this it hangs. */
+const STOP_MS = 20_000
+
+const say = (line) => process.stdout.write(`${line}\n`)
 
 /** A port that was asked for is taken as it is; else the first free one. */
 async function servingPort() {
@@ -20,47 +25,88 @@ async function servingPort() {
   return port
 }
 
-async function database() {
+async function database(place) {
   const given = process.env.DATABASE_URL
-  if (given) return { url: given, stop: () => undefined }
-  const cluster = await startPostgres({ wanted: join(DATA, 'postgres'), port: FIRST_DATABASE_PORT })
+  if (given)
+    return {
+      url: given,
+      stop: async () => undefined,
+      words: 'Stopped. The database is not ours and goes on.',
+    }
+  const cluster = await startPostgres({ folder: place.cluster, port: FIRST_DATABASE_PORT })
+  writeDownPlace(place)
   cluster.createDatabase('brannik')
-  return { url: cluster.url('brannik'), stop: cluster.stop }
+  return { url: cluster.url('brannik'), stop: cluster.stop, words: 'Stopped, the database too.' }
+}
+
+let isStopping = false
+let server = null
+function stop() {
+  isStopping = true
+  if (!server) return
+  server.kill('SIGTERM')
+  setTimeout(() => server.kill('SIGKILL'), STOP_MS).unref()
+}
+// A terminal that is closed is a stop too; what was to be said to it is not.
+for (const signal of ['SIGINT', 'SIGTERM', 'SIGHUP']) process.on(signal, stop)
+for (const stream of [process.stdout, process.stderr]) stream.on('error', () => undefined)
+
+/** @returns the exit code: 0 for a stop that was asked for */
+async function serve(db, place, port, began) {
+  server = begin(process.execPath, ['--import', 'tsx', 'server/src/main.ts'], {
+    env: {
+      DATABASE_URL: db.url,
+      PORT: `${port}`,
+      NODE_ENV: 'production',
+      STOP_WITH_PARENT: '1',
+      BACKUP_FOLDER: process.env.BACKUP_FOLDER ?? join(place.folder, 'backups'),
+      LOG_FILE: process.env.LOG_FILE ?? join(place.folder, 'log', 'brannik.log'),
+    },
+    stdio: ['pipe', 'pipe', 'inherit'],
+  })
+  server.stdout.on('data', (chunk) => {
+    process.stdout.write(chunk)
+    if (`${chunk}`.includes('Brannik is at'))
+      say(`Started in ${((performance.now() - began) / 1000).toFixed(1)} s. Ctrl-C stops it.`)
+  })
+  if (isStopping) stop()
+  return new Promise((resolve) => {
+    server.once('exit', (code, signal) => {
+      if (code === 0) resolve(0)
+      else {
+        if (!isStopping || code === null)
+          say(`The server ended with ${code ?? signal}, which nobody asked for.`)
+        resolve(code ?? 1)
+      }
+    })
+  })
 }
 
 async function start() {
   const began = performance.now()
-  if (!process.env.DATABASE_URL) onlyOnce()
+  const place = choosePlace()
+  if (!process.env.DATABASE_URL) {
+    onlyOnce(place.folder)
+    say(`The shop’s data: ${place.cluster} (${place.how})`)
+  }
   installNpm()
   buildWeb()
   const port = await servingPort()
-  const db = await database()
-  const server = begin(process.execPath, ['--import', 'tsx', 'server/src/main.ts'], {
-    env: { DATABASE_URL: db.url, PORT: `${port}`, NODE_ENV: 'production' },
-    stdio: ['ignore', 'pipe', 'inherit'],
-  })
-  server.stdout.on('data', (chunk) => {
-    process.stdout.write(chunk)
-    if (`${chunk}`.includes('Brannik is at')) {
-      process.stdout.write(
-        `Started in ${((performance.now() - began) / 1000).toFixed(1)} s. Ctrl-C stops it.\n`,
-      )
-    }
-  })
-  const stop = () => {
-    server.kill('SIGTERM')
-    setTimeout(() => server.kill('SIGKILL'), 5000).unref()
+  const db = await database(place)
+  let code = 1
+  try {
+    code = isStopping ? 0 : await serve(db, place, port, began)
+  } finally {
+    await db.stop()
   }
-  process.on('SIGINT', stop)
-  process.on('SIGTERM', stop)
-  server.on('exit', (code) => {
-    db.stop()
-    process.stdout.write('Stopped, the database too.\n')
-    process.exit(code ?? 0)
-  })
+  say(db.words)
+  return code
 }
 
-start().catch((error) => {
-  explain(error)
-  process.exit(1)
-})
+start().then(
+  (code) => process.exit(code),
+  (error) => {
+    explain(error)
+    process.exit(1)
+  },
+)

@@ -2,7 +2,7 @@
 import { existsSync, mkdirSync, readFileSync, rmSync } from 'node:fs'
 import { join } from 'node:path'
 import { DATA, installDebian, installNpm } from './lib/packages.mjs'
-import { startPostgres } from './lib/postgres.mjs'
+import { temporaryPostgres } from './lib/postgres.mjs'
 import { exists, explain, quiet, ROOT } from './lib/run.mjs'
 import { buildWeb } from './lib/web.mjs'
 
@@ -46,11 +46,7 @@ async function test() {
   if (missing.length > 0) installDebian(missing)
   rmSync(REPORTS, { recursive: true, force: true })
   mkdirSync(REPORTS, { recursive: true })
-  const cluster = await startPostgres({
-    wanted: join(DATA, `postgres-test-${process.pid}`),
-    port: 55870,
-    fast: true,
-  })
+  const cluster = await temporaryPostgres(55870)
   const env = { TEST_DATABASE_URL: cluster.url('postgres'), CI: process.env.CI ?? '' }
   const cleanUp = () => cluster.remove()
   for (const signal of ['SIGINT', 'SIGTERM']) {

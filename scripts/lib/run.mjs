@@ -8,9 +8,10 @@ export const ROOT = fileURLToPath(new URL('../../', import.meta.url))
 export class Remedy extends Error {}
 
 /** Runs to the end quietly. */
-export function quiet(command, args, { env = {}, cwd = ROOT } = {}) {
+export function quiet(command, args, { env = {}, cwd = ROOT, input } = {}) {
   const done = spawnSync(command, args, {
     cwd,
+    input,
     encoding: 'utf8',
     env: { ...process.env, ...env },
     maxBuffer: 1 << 28,
