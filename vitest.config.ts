@@ -28,6 +28,17 @@ export default defineConfig({
         },
       },
       {
+        // Clusters and whole starts of their own.
+        test: {
+          name: 'scripts',
+          root: 'scripts',
+          include: ['**/*.test.mjs'],
+          benchmark: { include: [] },
+          testTimeout: 60_000,
+          hookTimeout: 60_000,
+        },
+      },
+      {
         // What passes with one server must pass with two processes on one database behind a proxy.
         test: {
           name: 'two-servers',

@@ -59,8 +59,8 @@ async function serve(db, place, port, began) {
       PORT: `${port}`,
       NODE_ENV: 'production',
       STOP_WITH_PARENT: '1',
-      BACKUP_FOLDER: process.env.BACKUP_FOLDER ?? join(place.folder, 'backups'),
-      LOG_FILE: process.env.LOG_FILE ?? join(place.folder, 'log', 'brannik.log'),
+      BACKUP_FOLDER: process.env.BACKUP_FOLDER || join(place.folder, 'backups'),
+      LOG_FILE: process.env.LOG_FILE || join(place.folder, 'log', 'brannik.log'),
     },
     stdio: ['pipe', 'pipe', 'inherit'],
   })
@@ -93,12 +93,8 @@ async function start() {
   buildWeb()
   const port = await servingPort()
   const db = await database(place)
-  let code = 1
-  try {
-    code = isStopping ? 0 : await serve(db, place, port, began)
-  } finally {
-    await db.stop()
-  }
+  const code = isStopping ? 0 : await serve(db, place, port, began)
+  await db.stop()
   say(db.words)
   return code
 }

@@ -25,8 +25,8 @@ async function tool() {
       ['--import', 'tsx', `server/src/cli/${file}.ts`, ...first, ...args],
       {
         env: {
-          DATABASE_URL: given ?? cluster.url('brannik'),
-          BACKUP_FOLDER: process.env.BACKUP_FOLDER ?? join(place.folder, 'backups'),
+          DATABASE_URL: given || cluster.url('brannik'),
+          BACKUP_FOLDER: process.env.BACKUP_FOLDER || join(place.folder, 'backups'),
         },
       },
     )

@@ -176,12 +176,13 @@ function setPassword(bin, folder) {
   process.stdout.write('The password of the database was lost; it has a new one.\n')
 }
 
+const markOf = (folder) => join(folder, 'postmaster.pid')
+
 /** What postmaster.pid says: who runs the cluster and on which port; null where nobody does. */
 function runningPostmaster(folder) {
-  const file = join(folder, 'postmaster.pid')
   let lines
   try {
-    lines = readFileSync(file, 'utf8').split('\n')
+    lines = readFileSync(markOf(folder), 'utf8').split('\n')
   } catch {
     return null
   }
@@ -189,10 +190,19 @@ function runningPostmaster(folder) {
   const command = commandLineOf(pid)
   // The program's own name stands first; a worker of the cluster would have `postgres: …`.
   const isOurs = /(^|\/)postgres$/.test(command[0] ?? '') && command.includes(folder)
-  if (pid > 0 && isOurs && beginningOf(pid) !== null) return { pid, port: Number(lines[3]) }
-  // Left by a crash; its number may be another program's by now, which PostgreSQL itself would take for its own.
-  rmSync(file, { force: true })
-  return null
+  return pid > 0 && isOurs && beginningOf(pid) !== null ? { pid, port: Number(lines[3]) } : null
+}
+
+/**
+ * A mark that a crash left: its number may be another program's by now, which PostgreSQL itself would take for its own.
+ * Only before a start, and only after a second look: a cluster that is just starting writes its mark in two steps.
+ */
+async function clearOldMark(folder) {
+  if (!existsSync(markOf(folder))) return null
+  await pause(300)
+  const running = runningPostmaster(folder)
+  if (!running) rmSync(markOf(folder), { force: true })
+  return running
 }
 
 const READY = { 0: 'ready', 1: 'starting' }
@@ -282,7 +292,7 @@ export async function startPostgres({ folder, port: firstPort, fast = false }) {
     )
   }
   const bin = binOf(found)
-  let running = runningPostmaster(folder)
+  let running = runningPostmaster(folder) ?? (await clearOldMark(folder))
   if (!existsSync(passwordFile(folder))) {
     if (running) await stopCluster(bin, folder)
     running = null
