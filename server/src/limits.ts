@@ -45,7 +45,7 @@ export const LIMITS = {
   workThreads: 2,
   workWaiting: 32,
 
-  writesPerMinute: 6000,
+  writesPerMinute: 12_000,
   signInsPerMinute: 20,
   /** Wrong passwords before waiting begins, and the longest wait. */
   freeFailures: 5,

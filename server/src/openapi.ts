@@ -8,7 +8,7 @@ import { catalogueImportSchema } from './documents/documents.ts'
 import { LIMITS } from './limits.ts'
 import { passwordChangeSchema, signInSchema } from './routes/access.ts'
 import { VERSION } from './routes/health.ts'
-import { COLLECTIONS, type Kind, SHOP } from './stores/kinds.ts'
+import { ALL_KINDS, COLLECTIONS, type Kind } from './stores/kinds.ts'
 
 const jsonSchema = (schema: z.ZodType): object => {
   const { $schema: _dialect, ...rest } = z.toJSONSchema(schema, { io: 'input', unrepresentable: 'any' })
@@ -249,7 +249,7 @@ const KEEPING = {
 export function openApiDocument(): object {
   const shop = { description: 'The shop', headers: ETAG, content: content(stored('Shop')) }
   const schemas = Object.fromEntries(
-    [SHOP, ...COLLECTIONS].map(({ schemaName, schema }) => [schemaName, jsonSchema(schema)]),
+    ALL_KINDS.map(({ schemaName, schema }) => [schemaName, jsonSchema(schema)]),
   )
   return {
     openapi: '3.1.0',

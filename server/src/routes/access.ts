@@ -18,7 +18,7 @@ import {
 import type { Actor } from '../access/actor.ts'
 import { giveSession, secretOfSession, takeSession } from '../access/cookie.ts'
 import { clearFailures, limitSignIns, noteFailure, waitAfterFailures } from '../access/rate.ts'
-import { ROLE_WORDS } from '../access/roles.ts'
+import { mayDo, ROLE_WORDS } from '../access/roles.ts'
 import { isPassword } from '../access/secrets.ts'
 import { closeSession, closeSessionsOf, openSession } from '../access/sessions.ts'
 import { addToken, listTokens, newTokenSchema, revokeToken } from '../access/tokens.ts'
@@ -27,6 +27,7 @@ import { smallBody } from '../documents/body.ts'
 import { invalid, Problem } from '../problems.ts'
 import type { AddRoutes } from '../services.ts'
 import { auditLines, note } from '../stores/audit.ts'
+import { ALL_KINDS } from '../stores/kinds.ts'
 import { queryOf } from './lists.ts'
 
 export const signInSchema = z.strictObject({
@@ -68,6 +69,7 @@ export const doorRoutes: AddRoutes = (api, { database, access }) => {
       via,
       needsSignIn: access.needsSignIn,
       may: role === null ? null : ROLE_WORDS[role],
+      writes: ALL_KINDS.filter(({ writers }) => mayDo(role, writers)).map(({ path }) => path),
       // Whether there is one tells a stranger nothing that the sign-in page does not.
       hasOwner: await hasOwner(database),
     })

@@ -9,7 +9,7 @@ import { Problem } from '../problems.ts'
 import type { AddRoutes } from '../services.ts'
 import { note } from '../stores/audit.ts'
 import { deletedRecords, versionOf, versionsOf } from '../stores/history.ts'
-import { COLLECTIONS, SHOP } from '../stores/kinds.ts'
+import { ALL_KINDS } from '../stores/kinds.ts'
 import { kindOrProblem } from '../stores/records.ts'
 import { numberInPath, queryOf } from './lists.ts'
 
@@ -18,7 +18,7 @@ const versionsQuery = z.strictObject({
 })
 
 export const historyRoutes: AddRoutes = (api, { database }) => {
-  const pathOf = new Map([SHOP, ...COLLECTIONS].map(({ kind, path }) => [kind, path]))
+  const pathOf = new Map(ALL_KINDS.map(({ kind, path }) => [kind, path]))
   api.on('get', '/deleted', 'guest', async (_request, response) => {
     const items = await reading(database, deletedRecords)
     response.json({ items: items.map(({ kind, ...rest }) => ({ path: pathOf.get(kind) ?? kind, ...rest })) })

@@ -43,10 +43,6 @@ export const SHOP: Kind = {
   references: {},
 }
 
-/** Every kind by its path below /api, the shop too. */
-export const kindAt = (path: string): Kind | null =>
-  [SHOP, ...COLLECTIONS].find((kind) => kind.path === path) ?? null
-
 /** In an order in which each names only those before it. */
 export const COLLECTIONS: readonly Collection[] = [
   {
@@ -157,3 +153,8 @@ export const COLLECTIONS: readonly Collection[] = [
     references: { setUpId: 'set-up' },
   },
 ]
+
+export const ALL_KINDS: readonly Kind[] = [SHOP, ...COLLECTIONS]
+
+/** A kind by its path below /api. */
+export const kindAt = (path: string): Kind | null => ALL_KINDS.find((kind) => kind.path === path) ?? null

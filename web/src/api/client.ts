@@ -1,4 +1,4 @@
-/** Talks to the server: JSON, versions as ETags, problems as data. */
+/** Talks to the server: JSON, versions as ETags, a key with each write, lists by the page, problems as data. */
 import type { FieldProblem } from '@brannik/core'
 
 export interface Stored<T> {
@@ -17,16 +17,37 @@ export class RequestFailed extends Error {
     this.status = status
     this.fields = fields
   }
+
+  /** Whether the same request may well be answered otherwise in a moment. */
+  get isPassing(): boolean {
+    return this.status === 0 || this.status === 429 || this.status >= 500
+  }
 }
 
-const TIMEOUT_MS = 10_000
+const TIMEOUT_MS = 20_000
+const PAGE = 500
 
 interface ProblemBody {
   detail?: string
+  outcome?: string
   errors?: FieldProblem[]
 }
 
-async function request<T>(method: string, path: string, body?: unknown, version?: number): Promise<T> {
+interface Sent {
+  readonly body?: unknown
+  /** The version that is to be replaced. */
+  readonly version?: number
+  /** The same request with the same key is done once. */
+  readonly key?: string
+}
+
+/** Told when the server asks who one is: a session that has ended, or none. */
+let whenSignedOut: () => void = () => undefined
+export const onSignedOut = (listener: () => void): void => {
+  whenSignedOut = listener
+}
+
+async function request<T>(method: string, path: string, { body, version, key }: Sent = {}): Promise<T> {
   let response: Response
   try {
     response = await fetch(`/api/${path}`, {
@@ -34,6 +55,7 @@ async function request<T>(method: string, path: string, body?: unknown, version?
       headers: {
         ...(body === undefined ? {} : { 'Content-Type': 'application/json' }),
         ...(version === undefined ? {} : { 'If-Match': `"${version}"` }),
+        ...(key === undefined ? {} : { 'Idempotency-Key': key }),
       },
       ...(body === undefined ? {} : { body: JSON.stringify(body) }),
       signal: AbortSignal.timeout(TIMEOUT_MS),
@@ -45,15 +67,36 @@ async function request<T>(method: string, path: string, body?: unknown, version?
   const answer: unknown = await response.json().catch(() => null)
   if (response.ok) return answer as T
   const problem = (answer ?? {}) as ProblemBody
+  if (response.status === 401 && path !== 'sign-in') whenSignedOut()
   throw new RequestFailed(
     response.status,
-    problem.detail ?? `the server answered ${response.status}`,
+    problem.outcome === 'unknown'
+      ? 'it is not known whether it was stored; it is asked again'
+      : (problem.detail ?? `the server answered ${response.status}`),
     problem.errors ?? [],
   )
 }
 
-export const listRecords = async <T>(path: string): Promise<Stored<T>[]> =>
-  (await request<{ items: Stored<T>[] }>('GET', path)).items
+/** A text that nobody else has made. Away from loopback and TLS a browser has no `randomUUID`. */
+export const newKey = (): string =>
+  [...crypto.getRandomValues(new Uint8Array(16))].map((byte) => byte.toString(16).padStart(2, '0')).join('')
+
+/** Every record of a kind, page after page. */
+export async function listRecords<T>(path: string): Promise<Stored<T>[]> {
+  interface Page {
+    readonly items: readonly Stored<T>[]
+    readonly next: string | null
+  }
+  const all: Stored<T>[] = []
+  let next: string | null = null
+  do {
+    const after: string = next === null ? '' : `&after=${encodeURIComponent(next)}`
+    const page: Page = await request('GET', `${path}?limit=${PAGE}${after}`)
+    all.push(...page.items)
+    next = page.next
+  } while (next !== null)
+  return all
+}
 export const getRecord = <T>(path: string): Promise<Stored<T>> => request('GET', path)
 /** @returns null where the server has none */
 export const findRecord = <T>(path: string): Promise<Stored<T> | null> =>
@@ -61,11 +104,12 @@ export const findRecord = <T>(path: string): Promise<Stored<T> | null> =>
     if (error instanceof RequestFailed && error.status === 404) return null
     throw error
   })
-export const createRecord = <T>(path: string, record: T): Promise<Stored<T>> => request('POST', path, record)
-export const replaceRecord = <T>(path: string, record: T, version: number): Promise<Stored<T>> =>
-  request('PUT', path, record, version)
-export const deleteRecord = (path: string, version: number): Promise<void> =>
-  request('DELETE', path, undefined, version)
+export const createRecord = <T>(path: string, record: T, key: string): Promise<Stored<T>> =>
+  request('POST', path, { body: record, key })
+export const replaceRecord = <T>(path: string, record: T, version: number, key: string): Promise<Stored<T>> =>
+  request('PUT', path, { body: record, version, key })
+export const deleteRecord = (path: string, version: number, key: string): Promise<void> =>
+  request('DELETE', path, { version, key })
 
 export interface WrittenItem {
   readonly path: string
@@ -77,4 +121,13 @@ export const takeInCatalogue = async (
   catalogue: unknown,
   versions: Readonly<Record<string, number>>,
 ): Promise<readonly WrittenItem[]> =>
-  (await request<{ items: readonly WrittenItem[] }>('POST', 'catalogue', { catalogue, versions })).items
+  (
+    await request<{ items: readonly WrittenItem[] }>('POST', 'catalogue', {
+      body: { catalogue, versions },
+      key: newKey(),
+    })
+  ).items
+
+/** Anything else that the server keeps: backups, history, accounts. */
+export const ask = <T>(method: 'GET' | 'POST' | 'PUT' | 'DELETE', path: string, body?: unknown): Promise<T> =>
+  request(method, path, body === undefined ? {} : { body })

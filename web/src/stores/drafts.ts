@@ -1,4 +1,8 @@
-/** What was typed and is not stored yet, kept in the browser so that neither a reload nor a dead server loses it. */
+/**
+ * What was typed and is not stored yet, kept in the browser so that neither a reload nor a dead server loses it. Each
+ * tab has its own: two tabs on one record keep both edits. What a tab that is gone left behind, the next one takes over.
+ */
+import { newKey } from '../api/client.ts'
 
 export interface Draft<T> {
   /** null: it is to be deleted. */
@@ -7,25 +11,76 @@ export interface Draft<T> {
   readonly version: number
   /** What was sent and not answered: the server may have it or not. Absent where nothing was. */
   readonly unanswered?: T | null
+  /** The key that it was sent with: sent again with it, it is not done twice. */
+  readonly key?: string
+  /** When it was typed, ms. */
+  readonly at?: number
 }
 
 const PREFIX = 'brannik.draft.'
+const TAB = 'brannik.tab'
+/** Where the browser cannot say which tabs are open: a draft that is older is of one that is gone. */
+const LONG_MS = 600_000
+
+let tab = ''
+let closed: ReadonlySet<string> | null = null
+const lockOf = (id: string): string => `brannik.tab.${id}`
+
+/**
+ * Gives this tab its name and finds out which others are open. A tab that was copied from another gets a name of its own.
+ */
+export async function claimTab(): Promise<void> {
+  tab = sessionStorage.getItem(TAB) ?? newKey()
+  const locks = navigator.locks as LockManager | undefined
+  if (locks) {
+    const hold = (id: string): Promise<boolean> =>
+      new Promise((resolve) => {
+        void locks.request(lockOf(id), { ifAvailable: true }, (lock) => {
+          resolve(lock !== null)
+          // Held as long as the page is there.
+          return lock === null ? undefined : new Promise(() => undefined)
+        })
+      })
+    if (!(await hold(tab))) {
+      tab = newKey()
+      await hold(tab)
+    }
+    const open = new Set((await locks.query()).held?.map(({ name }) => name) ?? [])
+    closed = new Set(tabs().filter((id) => !open.has(lockOf(id))))
+  }
+  sessionStorage.setItem(TAB, tab)
+}
+
+const nameOf = (id: string, key: string): string => `${PREFIX}${id}.${key}`
+interface Kept {
+  readonly name: string
+  readonly id: string
+  readonly key: string
+}
+/** `brannik.draft.<tab>.<path>/<id>`; without a tab where an older version kept it. */
+function partsOf(name: string): Kept | null {
+  if (!name.startsWith(PREFIX)) return null
+  const rest = name.slice(PREFIX.length)
+  const dot = rest.indexOf('.')
+  return dot < 0 ? { name, id: '', key: rest } : { name, id: rest.slice(0, dot), key: rest.slice(dot + 1) }
+}
+const kept = (): readonly Kept[] => Object.keys(localStorage).flatMap((name) => partsOf(name) ?? [])
+const tabs = (): string[] => [...new Set(kept().map(({ id }) => id))]
 
 export function keepDraft<T>(key: string, draft: Draft<T>): void {
   try {
-    localStorage.setItem(PREFIX + key, JSON.stringify(draft))
+    localStorage.setItem(nameOf(tab, key), JSON.stringify({ ...draft, at: Date.now() }))
   } catch {
     // Storage is full or forbidden: the edit still lives in the page, and saving goes on.
   }
 }
 
 export function dropDraft(key: string): void {
-  localStorage.removeItem(PREFIX + key)
+  localStorage.removeItem(nameOf(tab, key))
 }
 
-/** @returns null where there is none, or where it cannot be read */
-export function readDraft<T>(key: string): Draft<T> | null {
-  const text = localStorage.getItem(PREFIX + key)
+function read<T>(name: string): Draft<T> | null {
+  const text = localStorage.getItem(name)
   if (text === null) return null
   try {
     return JSON.parse(text) as Draft<T>
@@ -34,7 +89,36 @@ export function readDraft<T>(key: string): Draft<T> | null {
   }
 }
 
-export const draftKeys = (): string[] =>
-  Object.keys(localStorage)
-    .filter((key) => key.startsWith(PREFIX))
-    .map((key) => key.slice(PREFIX.length))
+/** @returns null where there is none, or where it cannot be read */
+export const readDraft = <T>(key: string): Draft<T> | null => read(nameOf(tab, key))
+
+export const draftKeys = (): string[] => kept().flatMap(({ id, key }) => (id === tab ? [key] : []))
+
+const isLeft = ({ name, id }: Kept): boolean => {
+  if (id === tab) return false
+  if (id === '' || closed?.has(id)) return true
+  return closed === null && Date.now() - (read(name)?.at ?? 0) > LONG_MS
+}
+
+/**
+ * Makes drafts of tabs that are gone this tab's own, the oldest first; one for each record, so that nothing lies over
+ * something else. The next one is taken when that one is settled.
+ * @param only one record; all where it is left out
+ * @returns the keys of what was taken over
+ */
+export function adoptDrafts(only?: string): string[] {
+  const own = new Set(draftKeys())
+  const left = kept()
+    .filter((one) => isLeft(one) && (only === undefined || one.key === only))
+    .map((one) => ({ ...one, at: read(one.name)?.at ?? 0 }))
+    .sort((a, b) => a.at - b.at)
+  return left.flatMap(({ name, key }) => {
+    if (own.has(key)) return []
+    own.add(key)
+    const text = localStorage.getItem(name)
+    localStorage.removeItem(name)
+    if (text === null) return []
+    localStorage.setItem(nameOf(tab, key), text)
+    return [key]
+  })
+}

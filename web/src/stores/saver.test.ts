@@ -8,6 +8,7 @@ const sent: {
   method: string
   path: string
   version: string | undefined
+  key: string | undefined
   body: { quantity?: number } | null
 }[] = []
 
@@ -31,6 +32,7 @@ beforeEach(() => {
       method: init.method ?? '',
       path,
       version: headers['If-Match'],
+      key: headers['Idempotency-Key'],
       body: JSON.parse(`${init.body ?? null}`),
     })
     const answer = answers.shift()
@@ -53,10 +55,10 @@ it('keeps what was typed at once, and sends only the last of many keys', async (
   answers.push(ok(4))
   saver.change(KEY, 'jobs', { record: job(1), version: 3 })
   saver.change(KEY, 'jobs', { record: job(12), version: 3 })
-  expect(readDraft(KEY)).toEqual({ record: job(12), version: 3 })
+  expect(readDraft(KEY)).toMatchObject({ record: job(12), version: 3 })
   expect(sent).toEqual([])
   await vi.advanceTimersByTimeAsync(600)
-  expect(sent).toEqual([{ method: 'PUT', path: '/api/jobs/a', version: '"3"', body: job(12) }])
+  expect(sent).toMatchObject([{ method: 'PUT', path: '/api/jobs/a', version: '"3"', body: job(12) }])
   expect(versions).toEqual([4])
   expect(draftKeys()).toEqual([])
   expect(saver.entries.get(KEY)?.state).toBe('saved')
@@ -126,7 +128,7 @@ it('makes a new record once, then replaces it', async () => {
 
 it('a draft that cannot be read is no draft', () => {
   keepDraft('jobs/b', { record: job(1), version: 1 })
-  localStorage.setItem('brannik.draft.jobs/b', '{"record":')
+  localStorage.setItem('brannik.draft..jobs/b', '{"record":')
   expect(readDraft('jobs/b')).toBeNull()
 })
 
@@ -145,16 +147,18 @@ it('a save whose answer a reload cut off is known as one’s own, and what was t
   before.change(KEY, 'jobs', { record: job(1), version: 3 })
   await vi.advanceTimersByTimeAsync(600)
   before.change(KEY, 'jobs', { record: job(2), version: 3 })
-  expect(readDraft(KEY)).toEqual({ record: job(2), version: 3, unanswered: job(1) })
+  expect(readDraft(KEY)).toMatchObject({ record: job(2), version: 3, unanswered: job(1), key: sent[0]?.key })
 
-  answers.push(problem(412), holds(4, job(1)), ok(5))
+  // Asked again with its own key, the server says what became of it; then comes what was typed after.
+  answers.push(ok(4), ok(5))
   const after = reloaded()
   await vi.advanceTimersByTimeAsync(1200)
-  expect(sent.slice(1).map(({ method, version }) => [method, version])).toEqual([
-    ['PUT', '"3"'],
-    ['GET', undefined],
-    ['PUT', '"4"'],
+  expect(sent.slice(1).map(({ version, body }) => [version, body])).toEqual([
+    ['"3"', job(1)],
+    ['"4"', job(2)],
   ])
+  expect(sent[1]?.key).toBe(sent[0]?.key)
+  expect(sent[2]?.key).not.toBe(sent[0]?.key)
   expect(after.entries.get(KEY)?.state).toBe('saved')
   expect(draftKeys()).toEqual([])
 })
@@ -236,4 +240,48 @@ it('saves one after the other, in the order of their edits', async () => {
   finish(Response.json({ version: 1, record: {} }))
   await vi.advanceTimersByTimeAsync(10)
   expect(sent.map(({ path }) => path)).toEqual(['/api/guns', '/api/set-ups'])
+})
+
+it('what the server of an older version cannot tell by its key is still known as one’s own', async () => {
+  const saver = saverOf()
+  answers.push(down, problem(412), holds(4, job(1)))
+  saver.change(KEY, 'jobs', { record: job(1), version: 3 })
+  await vi.advanceTimersByTimeAsync(3000)
+  expect(sent.map(({ method }) => method)).toEqual(['PUT', 'PUT', 'GET'])
+  expect(saver.entries.get(KEY)).toMatchObject({ state: 'saved', version: 4 })
+})
+
+it('a write of which nobody knows is called so, and asked again with the same key', async () => {
+  const saver = saverOf()
+  answers.push(problem(503, { outcome: 'unknown' }), ok(2))
+  saver.change(KEY, 'jobs', { record: job(1), version: 1 })
+  await vi.advanceTimersByTimeAsync(600)
+  expect(saver.entries.get(KEY)).toMatchObject({
+    state: 'failed',
+    says: 'it is not known whether it was stored; it is asked again',
+  })
+  await vi.advanceTimersByTimeAsync(2500)
+  expect(sent.map(({ key }) => key === sent[0]?.key)).toEqual([true, true])
+  expect(saver.entries.get(KEY)?.state).toBe('saved')
+})
+
+it('what was typed after something that is refused is sent all the same', async () => {
+  const saver = saverOf()
+  let finish = (_: Response): void => undefined
+  answers.push(() => new Promise<Response>((resolve) => (finish = resolve)), ok(2))
+  saver.change(KEY, 'jobs', { record: job(-1), version: 1 })
+  await vi.advanceTimersByTimeAsync(600)
+  saver.change(KEY, 'jobs', { record: job(1), version: 1 })
+  finish(Response.json({ detail: 'too few' }, { status: 422 }))
+  await vi.advanceTimersByTimeAsync(1200)
+  expect(sent.map(({ body }) => body?.quantity)).toEqual([-1, 1])
+  expect(saver.entries.get(KEY)?.state).toBe('saved')
+})
+
+it('too often is waited out, not given up', async () => {
+  const saver = saverOf()
+  answers.push(problem(429), ok(2))
+  saver.change(KEY, 'jobs', { record: job(1), version: 1 })
+  await vi.advanceTimersByTimeAsync(3000)
+  expect(saver.entries.get(KEY)?.state).toBe('saved')
 })

@@ -4,7 +4,14 @@
  */
 import isSame from 'fast-deep-equal'
 import { markRaw, reactive } from 'vue'
-import { createRecord, deleteRecord, findRecord, replaceRecord, RequestFailed } from '../api/client.ts'
+import {
+  createRecord,
+  deleteRecord,
+  findRecord,
+  newKey,
+  replaceRecord,
+  RequestFailed,
+} from '../api/client.ts'
 import { type Draft, dropDraft, keepDraft } from './drafts.ts'
 
 export type SaveState = 'saved' | 'waiting' | 'saving' | 'failed' | 'conflict'
@@ -21,6 +28,8 @@ interface Entry {
   version: number
   /** What was sent and not answered: the server may have it or not. Undefined where nothing was. */
   unanswered: Item | null | undefined
+  /** The key that it was sent with. */
+  key: string
   state: SaveState
   says: string
   timer: number | null
@@ -47,8 +56,12 @@ export function createSaver({ stored, kept }: Handlers) {
   let turn: Promise<void> = Promise.resolve()
 
   const addressOf = (key: string, { path }: Entry): string => (path === 'shop' ? path : key)
-  const draft = (key: string, { record, version, unanswered }: Entry): void =>
-    keepDraft<Item>(key, { record, version, ...(unanswered === undefined ? {} : { unanswered }) })
+  const draft = (key: string, { record, version, unanswered, key: sentWith }: Entry): void =>
+    keepDraft<Item>(key, {
+      record,
+      version,
+      ...(unanswered === undefined ? {} : { unanswered, key: sentWith }),
+    })
 
   const forget = (entry: Entry): void => {
     if (entry.timer !== null) window.clearTimeout(entry.timer)
@@ -70,16 +83,16 @@ export function createSaver({ stored, kept }: Handlers) {
     dropDraft(key)
   }
 
-  async function send(key: string, entry: Entry): Promise<number> {
-    const { path, record, version } = entry
+  async function send(key: string, entry: Entry, record: Item | null): Promise<number> {
+    const { path, version } = entry
     if (record === null) {
-      await deleteRecord(addressOf(key, entry), version)
+      await deleteRecord(addressOf(key, entry), version, entry.key)
       return 0
     }
     const answer =
       version === 0
-        ? await createRecord(path, record)
-        : await replaceRecord(addressOf(key, entry), record, version)
+        ? await createRecord(path, record, entry.key)
+        : await replaceRecord(addressOf(key, entry), record, version, entry.key)
     return answer.version
   }
 
@@ -109,6 +122,9 @@ export function createSaver({ stored, kept }: Handlers) {
       landed(key, entry, version, record)
     } else {
       entry.version = version
+      // What was sent came too late, that is known now.
+      entry.unanswered = undefined
+      draft(key, entry)
       entry.state = 'conflict'
     }
   }
@@ -118,13 +134,13 @@ export function createSaver({ stored, kept }: Handlers) {
     entry.says = error.message
     entry.state = 'failed'
     // What the server refuses will be refused again; what it did not hear is worth another try.
-    if (error.status !== 0 && error.status < 500) return
+    if (!error.isPassing) return
     later(key, entry, RETRY_MS[Math.min(entry.failures, RETRY_MS.length - 1)] ?? 30_000)
     entry.failures += 1
   }
 
   async function refused(key: string, entry: Entry, error: unknown, sent: Item | null): Promise<void> {
-    if (!(error instanceof RequestFailed) || error.status === 0 || error.status >= 500) throw error
+    if (!(error instanceof RequestFailed) || error.isPassing) throw error
     if (sent === null && error.status === 409) {
       discard(key)
       kept(key, error.message)
@@ -134,8 +150,12 @@ export function createSaver({ stored, kept }: Handlers) {
       await settle(key, entry)
       return
     }
-    if (entry.unanswered === sent) entry.unanswered = undefined
-    throw error
+    entry.unanswered = undefined
+    if (isSame(entry.record, sent)) throw error
+    // That one is refused; what was typed after it is another one.
+    draft(key, entry)
+    entry.state = 'waiting'
+    later(key, entry, SOON_MS)
   }
 
   async function saveNow(key: string): Promise<void> {
@@ -143,13 +163,15 @@ export function createSaver({ stored, kept }: Handlers) {
     if (!entry || (entry.state !== 'waiting' && entry.state !== 'failed')) return
     forget(entry)
     entry.state = 'saving'
-    const sent = entry.record
+    // What was sent and not answered is asked again first, with its own key: then its end is known.
+    const sent = entry.unanswered === undefined ? entry.record : entry.unanswered
     if (entry.unanswered === undefined) {
       entry.unanswered = sent
+      entry.key = newKey()
       draft(key, entry)
     }
     try {
-      const version = await send(key, entry)
+      const version = await send(key, entry, sent)
       if (entries.get(key) === entry) landed(key, entry, version, sent)
     } catch (error) {
       await refused(key, entry, error, sent).catch((again: unknown) => failed(key, entry, again))
@@ -166,13 +188,14 @@ export function createSaver({ stored, kept }: Handlers) {
      * Notes a change and saves it soon.
      * @param draft the change, and the version that it began from
      */
-    change(key: string, path: string, { record, version, unanswered }: Draft<Item>): void {
+    change(key: string, path: string, { record, version, unanswered, key: sentWith }: Draft<Item>): void {
       if (!entries.has(key)) {
         entries.set(key, {
           path,
           record,
           version,
           unanswered: raw(unanswered),
+          key: sentWith ?? newKey(),
           state: 'waiting',
           says: '',
           timer: null,

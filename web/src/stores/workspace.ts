@@ -24,9 +24,10 @@ import type {
 import { defineStore } from 'pinia'
 import { computed, ref, type ShallowRef, shallowRef } from 'vue'
 import { findRecord, getRecord, listRecords, type Stored, takeInCatalogue } from '../api/client.ts'
-import { draftKeys, dropDraft, readDraft } from './drafts.ts'
+import { adoptDrafts, claimTab, draftKeys, dropDraft, readDraft } from './drafts.ts'
 import { useNotice } from './notice.ts'
 import { createSaver } from './saver.ts'
+import { useSession } from './session.ts'
 
 interface RecordOf {
   shop: Shop
@@ -79,6 +80,8 @@ interface Edit {
 /** Edits of one field within this time undo as one. */
 const SAME_EDIT_MS = 900
 const MOST_UNDO = 200
+/** Things of a catalogue in one request. */
+const CHUNK = 500
 
 const emptyTables = (): Tables =>
   Object.fromEntries(['shop', ...PATHS].map((path) => [path, shallowRef(new Map())])) as unknown as Tables
@@ -94,6 +97,7 @@ export const useWorkspace = defineStore('workspace', () => {
   const failure = ref('')
   const tables = emptyTables()
   const notice = useNotice()
+  const session = useSession()
   const table = <P extends Path>(path: P): ShallowRef<Table<P>> => tables[path]
   const undone = shallowRef<readonly Edit[]>([])
   const done = shallowRef<readonly Edit[]>([])
@@ -114,6 +118,8 @@ export const useWorkspace = defineStore('workspace', () => {
       const held = tables[path].value.get(id)
       if (held) held.version = version
       lastSavedAt.value = new Date()
+      // Another tab that is gone had an edit of the same record: it is laid over this one, and asked about.
+      if (adoptDrafts(key).length > 0) restoreDrafts([key])
     },
     kept(key, says) {
       notice.show(says)
@@ -122,8 +128,8 @@ export const useWorkspace = defineStore('workspace', () => {
   })
 
   /** Lays what was typed and not stored over what the server has, and saves it: what is named before what names it. */
-  function restoreDrafts(): void {
-    const drafts = draftKeys().flatMap((key) => {
+  function restoreDrafts(keys: readonly string[]): void {
+    const drafts = keys.flatMap((key) => {
       const [path, id] = placeOf(key)
       const draft = readDraft<RecordOf[Path]>(key)
       if (draft && path in tables) return [{ key, path, id, draft, rank: PATHS.indexOf(path) }]
@@ -142,6 +148,9 @@ export const useWorkspace = defineStore('workspace', () => {
   async function load(): Promise<void> {
     state.value = 'loading'
     try {
+      await session.find()
+      if (session.isSignedOut) return
+      await claimTab()
       const [shop, ...lists] = await Promise.all([
         getRecord<Shop>('shop'),
         ...PATHS.map((path) => listRecords<{ id: string }>(path)),
@@ -151,7 +160,8 @@ export const useWorkspace = defineStore('workspace', () => {
         const cell: ShallowRef<ReadonlyMap<string, unknown>> = tables[path]
         cell.value = new Map((lists[index] ?? []).map((stored) => [stored.record.id, stored]))
       })
-      restoreDrafts()
+      adoptDrafts()
+      restoreDrafts(draftKeys())
       state.value = 'ready'
     } catch (error) {
       failure.value = error instanceof Error ? error.message : String(error)
@@ -183,6 +193,10 @@ export const useWorkspace = defineStore('workspace', () => {
    * @param says what was done, for the undo: `thickness of Press frame`
    */
   function edit<P extends Path>(path: P, id: string, record: RecordOf[P] | null, says: string): void {
+    if (!session.mayWrite(path)) {
+      notice.show(`Not changed: you are here as ${session.me?.role ?? 'nobody'}, who may not write that.`)
+      return
+    }
     remember({ path, id, before: tables[path].value.get(id)?.record ?? null, after: record }, says)
     write(path, id, record)
   }
@@ -206,14 +220,10 @@ export const useWorkspace = defineStore('workspace', () => {
     return next.says
   }
 
-  /**
-   * Takes many things of equipment in with one request, all or none, and undoes as one.
-   * @throws RequestFailed where the server refuses them; then nothing has changed
-   */
-  async function takeIn(
-    items: readonly { readonly list: CatalogueList; readonly record: CatalogueRecord }[],
-    says: string,
-  ): Promise<void> {
+  type Taken = { readonly list: CatalogueList; readonly record: CatalogueRecord }
+
+  /** One request, all or none of it. */
+  async function takeInChunk(items: readonly Taken[]): Promise<readonly Change[]> {
     const catalogue: Record<string, unknown> = { format: CATALOGUE_FORMAT, version: 1 }
     for (const key of CATALOGUE_KEYS)
       catalogue[key] = items.filter(({ list }) => list === key).map(({ record }) => record)
@@ -225,23 +235,46 @@ export const useWorkspace = defineStore('workspace', () => {
       return { path, id: record.id, before: had?.record ?? null, after: record }
     })
     const written = await takeInCatalogue(catalogue, versions)
+    const versionOf = new Map(written.map(({ path, id, version }) => [keyOf(path as Path, id), version]))
     for (const path of new Set(changes.map((change) => change.path))) {
       const cell: ShallowRef<ReadonlyMap<string, unknown>> = tables[path]
       const changed = new Map(cell.value)
-      const versionOf = new Map(
-        written.filter((one) => one.path === path).map(({ id, version }) => [id, version]),
-      )
       for (const change of changes) {
         if (change.path !== path) continue
-        saver.discard(keyOf(path, change.id))
-        changed.set(change.id, { version: versionOf.get(change.id) ?? 1, record: change.after })
+        const key = keyOf(path, change.id)
+        saver.discard(key)
+        changed.set(change.id, { version: versionOf.get(key) ?? 1, record: change.after })
       }
       cell.value = changed
     }
-    done.value = [...done.value, { says, changes }].slice(-MOST_UNDO)
-    undone.value = []
-    lastEdit = { key: '', at: 0 }
     lastSavedAt.value = new Date()
+    return changes
+  }
+
+  /**
+   * Takes many things of equipment in, some hundreds at a time, and undoes as one. What is in stays in where it breaks
+   * off; taken in again, the rest follows.
+   * @param progress after each request, with how many are in
+   * @throws RequestFailed where the server refuses, or no longer answers
+   */
+  async function takeIn(
+    items: readonly Taken[],
+    says: string,
+    progress: (done: number) => void = () => undefined,
+  ): Promise<void> {
+    const changes: Change[] = []
+    try {
+      for (let from = 0; from < items.length; from += CHUNK) {
+        changes.push(...(await takeInChunk(items.slice(from, from + CHUNK))))
+        progress(changes.length)
+      }
+    } finally {
+      if (changes.length > 0) {
+        done.value = [...done.value, { says, changes }].slice(-MOST_UNDO)
+        undone.value = []
+        lastEdit = { key: '', at: 0 }
+      }
+    }
   }
 
   /** After a conflict: the stored record instead of this one. */

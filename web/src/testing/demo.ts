@@ -43,6 +43,16 @@ const RECORDS: Record<string, readonly { id: string }[]> = {
   jobs: shopDocument.jobs,
 }
 
+const ME = {
+  who: 'this machine',
+  role: 'owner',
+  via: 'this machine',
+  needsSignIn: false,
+  hasOwner: false,
+  may: 'everything',
+  writes: ['shop', ...Object.keys(RECORDS)],
+}
+
 export interface Sent {
   readonly method: string
   readonly path: string
@@ -59,13 +69,18 @@ export async function demoWorkspace() {
   const sent: Sent[] = []
   vi.stubGlobal('fetch', async (path: string, init: RequestInit = {}) => {
     const method = init.method ?? 'GET'
-    const name = path.replace('/api/', '')
+    const name = path.replace('/api/', '').replace(/\?.*$/, '')
     if (method === 'GET') {
+      if (name === 'me') return Response.json(ME)
+      if (name === 'backups') return Response.json({ isPossible: false, keepDays: 30, items: [] })
       if (name === 'shop') return Response.json({ version: 1, record: shopDocument.shop })
       const one = /^([\w-]+)\/([\w-]+)$/.exec(name)
       if (one)
         return Response.json({ version: 5, record: RECORDS[one[1] ?? '']?.find(({ id }) => id === one[2]) })
-      return Response.json({ items: (RECORDS[name] ?? []).map((record) => ({ version: 1, record })) })
+      return Response.json({
+        items: (RECORDS[name] ?? []).map((record) => ({ version: 1, record })),
+        next: null,
+      })
     }
     sent.push({ method, path: name, body: init.body === undefined ? null : JSON.parse(`${init.body}`) })
     if (name === 'catalogue') return Response.json({ items: [] })

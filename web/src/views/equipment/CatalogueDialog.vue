@@ -22,6 +22,8 @@ const problem = ref('')
 const read = shallowRef<FileRead | null>(null)
 const onlyProblems = ref(false)
 const isTaking = ref(false)
+/** How many are in, of how many. */
+const progress = ref({ done: 0, of: 0 })
 
 type State = 'new' | 'changed' | 'same' | 'wrong'
 const STATE_WORDS: Record<State, string> = {
@@ -70,16 +72,22 @@ function take(given: string, name: string): void {
 }
 
 async function accept(): Promise<void> {
+  const list = taken.value.flatMap(({ item }) =>
+    item.record ? [{ list: item.list, record: item.record as CatalogueRecord }] : [],
+  )
   isTaking.value = true
+  progress.value = { done: 0, of: list.length }
   try {
-    const list = taken.value.flatMap(({ item }) =>
-      item.record ? [{ list: item.list, record: item.record as CatalogueRecord }] : [],
-    )
-    await workspace.takeIn(list, `import of ${list.length} things`)
+    await workspace.takeIn(list, `import of ${list.length} things`, (done) => (progress.value.done = done))
     notice.show(`${list.length} taken in`, true)
     open.value = false
   } catch (error) {
-    problem.value = `Nothing was taken in: ${error instanceof Error ? error.message : String(error)}`
+    const { done } = progress.value
+    const why = error instanceof Error ? error.message : String(error)
+    problem.value =
+      done > 0
+        ? `It broke off after ${done} of ${list.length}: ${why}. Those are stored; take in the rest when it answers again.`
+        : `Nothing was taken in: ${why}`
   } finally {
     isTaking.value = false
   }
@@ -138,10 +146,12 @@ async function accept(): Promise<void> {
     </p>
     <template v-if="read?.ok" #foot>
       <span class="quiet">{{
-        count('wrong') > 0
-          ? 'What cannot enter stays out; mend it in the file and import again.'
-          : 'All or none is stored.'
+        count('wrong') > 0 ? 'What cannot enter stays out; mend it in the file and import again.' : ''
       }}</span>
+      <label v-if="isTaking" class="progress">
+        {{ progress.done }} of {{ progress.of }}
+        <progress :value="progress.done" :max="progress.of" />
+      </label>
       <button class="plain-button main" :disabled="taken.length === 0 || isTaking" @click="accept">
         {{ isTaking ? 'Storing…' : `Take in ${taken.length}` }}
       </button>
@@ -159,6 +169,14 @@ async function accept(): Promise<void> {
 .remark {
   background: var(--tight-soft);
   padding: 4px 10px;
+}
+.progress {
+  display: flex;
+  gap: 8px;
+}
+progress {
+  accent-color: var(--copper);
+  width: 160px;
 }
 .bad {
   color: var(--short);

@@ -1,0 +1,50 @@
+/** Who sits here, and how far that goes. */
+import { defineStore } from 'pinia'
+import { computed, ref } from 'vue'
+import { ask, onSignedOut } from '../api/client.ts'
+
+export type Role = 'guest' | 'welder' | 'planner' | 'owner'
+
+interface Me {
+  readonly who: string
+  readonly role: Role | null
+  readonly via: string
+  readonly needsSignIn: boolean
+  readonly hasOwner: boolean
+  /** What the role may, in words. */
+  readonly may: string | null
+  /** Kinds of records that it may write. */
+  readonly writes: readonly string[]
+}
+
+export const useSession = defineStore('session', () => {
+  const me = ref<Me | null>(null)
+  const isSignedOut = ref(false)
+  onSignedOut(() => (isSignedOut.value = true))
+
+  /** @throws RequestFailed where the server does not answer */
+  async function find(): Promise<void> {
+    me.value = await ask<Me>('GET', 'me')
+    isSignedOut.value = me.value.role === null
+  }
+  async function signIn(name: string, password: string): Promise<void> {
+    await ask('POST', 'sign-in', { name, password })
+    await find()
+  }
+  async function signOut(everywhere: boolean): Promise<void> {
+    await ask('POST', everywhere ? 'sign-out-everywhere' : 'sign-out', {})
+    await find()
+  }
+
+  return {
+    me,
+    /** Nobody is signed in, or no longer: what was typed stays in this browser. */
+    isSignedOut,
+    find,
+    signIn,
+    signOut,
+    isOwner: computed(() => me.value?.role === 'owner'),
+    /** Until the server has said otherwise everything may be written: it is the one that decides. */
+    mayWrite: (path: string): boolean => me.value === null || me.value.writes.includes(path),
+  }
+})
