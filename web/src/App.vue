@@ -2,21 +2,32 @@
 import { onKeyStroke } from '@vueuse/core'
 import { computed, onMounted, ref } from 'vue'
 import { useRoute } from 'vue-router'
+import BackupAge from './components/BackupAge.vue'
 import CommandPalette from './components/CommandPalette.vue'
+import ErrorBoundary from './components/ErrorBoundary.vue'
 import SaveState from './components/SaveState.vue'
+import WhoIsIn from './components/WhoIsIn.vue'
 import { isHere, VIEWS } from './router.ts'
 import { useCommands } from './useCommands.ts'
 import { useLook } from './stores/look.ts'
 import { useNotice } from './stores/notice.ts'
+import { useSession } from './stores/session.ts'
 import { useWorkspace } from './stores/workspace.ts'
+import SignInView from './views/SignInView.vue'
 
 const workspace = useWorkspace()
 const notice = useNotice()
+const session = useSession()
 const route = useRoute()
 const { choice, theme } = useLook()
 const paletteOpen = ref(false)
 
 onMounted(() => workspace.load())
+/** What was loaded stays; what waited to be stored goes on. */
+function enter(): void {
+  if (workspace.state === 'ready') workspace.retrySaves()
+  else void workspace.load()
+}
 
 function undo(): void {
   const says = workspace.undo()
@@ -69,7 +80,10 @@ onKeyStroke('y', (event) => {
         <button class="units" :title="`Units: ${unitWords}. Press to switch`" @click="switchUnits">
           {{ unitWords }}
         </button>
-        <SaveState />
+        <div class="safe">
+          <BackupAge v-if="!session.isSignedOut && workspace.state === 'ready'" />
+          <SaveState />
+        </div>
       </header>
       <nav aria-label="Views">
         <RouterLink
@@ -80,6 +94,7 @@ onKeyStroke('y', (event) => {
           :aria-current="isHere(view, route.name) ? 'page' : undefined"
           >{{ view.title }}</RouterLink
         >
+        <WhoIsIn class="pushed" />
         <button
           class="look"
           :title="theme === 'dark' ? 'Switch to light' : 'Switch to dark'"
@@ -89,7 +104,8 @@ onKeyStroke('y', (event) => {
         </button>
       </nav>
       <main id="main" tabindex="-1">
-        <p v-if="workspace.state === 'loading'" class="waiting" role="status">
+        <SignInView v-if="session.isSignedOut" @in="enter" />
+        <p v-else-if="workspace.state === 'loading'" class="waiting" role="status">
           Fetching the shop from the database…
         </p>
         <section v-else-if="workspace.state === 'failed'" class="waiting" role="alert">
@@ -97,7 +113,7 @@ onKeyStroke('y', (event) => {
           <p>{{ workspace.failure }}. Check that Brannik is running (npm start), then try again.</p>
           <button class="plain-button main" @click="workspace.load()">Try again</button>
         </section>
-        <RouterView v-else />
+        <ErrorBoundary v-else><RouterView /></ErrorBoundary>
       </main>
     </div>
     <CommandPalette v-model="paletteOpen" :commands="paletteOpen ? commands : []" />
@@ -123,7 +139,7 @@ header {
   display: grid;
   gap: 16px;
   grid-column: 1 / -1;
-  grid-template-columns: auto 1fr 260px auto minmax(96px, auto);
+  grid-template-columns: auto 1fr 240px auto minmax(96px, auto);
   padding: 0 20px 0 24px;
   position: sticky;
   top: 0;
@@ -152,6 +168,11 @@ header {
   height: 32px;
   justify-content: space-between;
   padding: 0 8px;
+}
+.safe {
+  align-items: center;
+  display: flex;
+  gap: 14px;
 }
 .units {
   background: none;
@@ -196,6 +217,12 @@ nav .here {
   cursor: pointer;
   margin-top: auto;
   text-align: left;
+}
+.pushed {
+  margin-top: auto;
+}
+.pushed + .look {
+  margin-top: 0;
 }
 main {
   min-width: 0;
@@ -252,6 +279,12 @@ main {
   }
   .look {
     margin: 0 0 0 auto;
+  }
+  .pushed {
+    margin: 0 0 0 auto;
+  }
+  .pushed + .look {
+    margin: 0;
   }
 }
 </style>

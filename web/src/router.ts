@@ -8,6 +8,7 @@ export const VIEWS = [
   { name: 'set-up', title: 'Set-ups', also: [] },
   { name: 'jobs', title: 'Jobs', also: ['job'] },
   { name: 'fit', title: 'Fit', also: [] },
+  { name: 'records', title: 'Records', also: [] },
 ] as const
 
 /** A view is open where its own address is, or one below it. */
@@ -26,6 +27,7 @@ export const routes: RouteRecordRaw[] = [
   { path: '/jobs', name: 'jobs', component: () => import('./views/jobs/JobsView.vue') },
   { path: '/jobs/:jobId', name: 'job', component: () => import('./views/jobs/JobView.vue') },
   { path: '/fit/:jobId?', name: 'fit', component: FitView },
+  { path: '/records', name: 'records', component: () => import('./views/records/RecordsView.vue') },
   { path: '/:rest(.*)*', name: 'nowhere', component: () => import('./views/NowhereView.vue') },
 ]
 

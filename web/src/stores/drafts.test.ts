@@ -1,10 +1,11 @@
 // @vitest-environment happy-dom
 /** Drafts of several tabs: each keeps its own, and what a closed one left is taken over, one after the other. */
 import { beforeEach, expect, it, vi } from 'vitest'
+import type * as DraftsModule from './drafts.ts'
 
 /** Which tabs hold their lock, as the browser would say. */
 const held = new Set<string>()
-type Drafts = typeof import('./drafts.ts')
+type Drafts = typeof DraftsModule
 
 /** A page in a tab: its modules are its own, its sessionStorage goes with the tab. */
 async function openTab(name: string | null): Promise<Drafts> {

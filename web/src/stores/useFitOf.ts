@@ -39,6 +39,9 @@ function useLatest<T, O>(
 ) {
   const answer = shallowRef<T | null>(null)
   const isComputing = ref(false)
+  /** Why there is no answer; empty where there is one, or where nothing was asked. */
+  const failure = ref('')
+  const told = (error: unknown): string => (error instanceof Error ? error.message : String(error))
   /** What came while the worker was busy; only the last of it is worth computing. */
   let next: Question<O> | null = null
   let current: FitInput | null = null
@@ -47,7 +50,10 @@ function useLatest<T, O>(
     while (next) {
       const { input: mine, options: wanted } = next
       next = null
-      const done = await away(mine, wanted)
+      const done = await away(mine, wanted).catch((error: unknown) => {
+        failure.value = told(error)
+        return null
+      })
       // A small job, or none, may have taken its place meanwhile.
       if (current === mine || next !== null) answer.value = done
     }
@@ -58,9 +64,15 @@ function useLatest<T, O>(
     [input, options],
     ([now, wanted]) => {
       current = now
+      failure.value = ''
       if (!now || now.job.joints.length <= SMALL) {
         next = null
-        answer.value = now ? here(now, wanted) : null
+        try {
+          answer.value = now ? here(now, wanted) : null
+        } catch (error) {
+          answer.value = null
+          failure.value = told(error)
+        }
         return
       }
       next = { input: now, options: wanted }
@@ -70,7 +82,7 @@ function useLatest<T, O>(
     },
     { immediate: true, flush: 'sync' },
   )
-  return { answer, isComputing }
+  return { answer, isComputing, failure }
 }
 
 /** The whole fit, for the view that shows its checks. */

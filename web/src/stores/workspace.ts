@@ -77,6 +77,12 @@ interface Edit {
   readonly changes: readonly Change[]
 }
 
+/** A thing of a catalogue that is to be stored. */
+interface Taken {
+  readonly list: CatalogueList
+  readonly record: CatalogueRecord
+}
+
 /** Edits of one field within this time undo as one. */
 const SAME_EDIT_MS = 900
 const MOST_UNDO = 200
@@ -219,8 +225,6 @@ export const useWorkspace = defineStore('workspace', () => {
     for (const { path, id, after } of next.changes) write(path, id, after)
     return next.says
   }
-
-  type Taken = { readonly list: CatalogueList; readonly record: CatalogueRecord }
 
   /** One request, all or none of it. */
   async function takeInChunk(items: readonly Taken[]): Promise<readonly Change[]> {

@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import { PART_KINDS, type PartKind } from '@brannik/core'
-import { computed, toRef } from 'vue'
+import { computed, ref, toRef } from 'vue'
 import { useRouter } from 'vue-router'
+import EarlierVersions from '../../components/EarlierVersions.vue'
 import { useNotice } from '../../stores/notice.ts'
 import { useUnfinished } from '../../stores/unfinished.ts'
 import { type Path, useWorkspace } from '../../stores/workspace.ts'
@@ -25,6 +26,7 @@ const { draft, stored, problems, problemAt, set, discard } = useRecordDraft(
   toRef(props, 'id'),
 )
 
+const lookingBack = ref(false)
 const name = computed(() => String(draft.value?.['name'] ?? '') || 'Without a name')
 const noun = computed(() => TABS.find(({ path }) => path === props.path)?.noun ?? '')
 const partKind = computed<PartKind | null>(() =>
@@ -81,6 +83,7 @@ function copy(): void {
 <template>
   <p v-if="!draft" class="none quiet">There is no such {{ noun }}. It may have been deleted.</p>
   <article v-else class="editor" :aria-label="name">
+    <EarlierVersions :id="id" v-model="lookingBack" :path="path as Path" />
     <header>
       <h2>{{ name }}</h2>
       <span v-if="users.length > 0" class="quiet users">
@@ -93,6 +96,7 @@ function copy(): void {
         >
         <template v-if="users.length > 3"> and {{ users.length - 3 }} more</template>
       </span>
+      <button v-if="stored" class="link-button" @click="lookingBack = true">Earlier versions</button>
       <button v-if="stored" class="link-button" @click="copy">Copy</button>
       <button class="link-button" @click="remove">Delete</button>
     </header>

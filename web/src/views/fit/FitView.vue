@@ -38,6 +38,7 @@ const {
   setUp,
   parts,
   fit,
+  failure,
   chain,
   joint,
   jointId,
@@ -217,6 +218,11 @@ function openLink(id: LinkId | 'joint'): void {
       <p v-for="problem in parts.problems" :key="problem.pointer">
         {{ problem.field }} {{ problem.message }}.
       </p>
+    </section>
+
+    <section v-if="failure" class="sheet choose" role="alert">
+      <h2>This job cannot be computed</h2>
+      <p>Something in it is not as it should be: {{ failure }}. Open the job to mend or delete it.</p>
     </section>
 
     <template v-if="fit && chain">

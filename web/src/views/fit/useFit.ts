@@ -36,7 +36,7 @@ export function useFit(jobId: Ref<string>) {
     if (!shop || !job.value || !setUp.value || !parts.value?.ok) return null
     return { shop, job: job.value, setUp: setUp.value, ...parts.value.parts }
   })
-  const { answer: fit } = useFitOf(
+  const { answer: fit, failure } = useFitOf(
     input,
     computed(() => (chosenJointId.value === null ? {} : { chainsOf: [chosenJointId.value] })),
   )
@@ -103,6 +103,7 @@ export function useFit(jobId: Ref<string>) {
   }
 
   return {
+    failure,
     job,
     setUp,
     parts,

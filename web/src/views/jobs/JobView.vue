@@ -11,6 +11,7 @@ import {
 import { computed, nextTick, ref, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import SectionDrawing from '../../charts/SectionDrawing.vue'
+import EarlierVersions from '../../components/EarlierVersions.vue'
 import WorkingDrawer, { type Opened } from '../../components/WorkingDrawer.vue'
 import { download } from '../../files/download.ts'
 import { useNotice } from '../../stores/notice.ts'
@@ -35,6 +36,7 @@ const job = computed(() => workspace.get('jobs', jobId.value))
 const selectedId = ref<string | null>(null)
 const tab = ref<'welds' | 'order'>('welds')
 const importing = ref(false)
+const lookingBack = ref(false)
 
 watch(jobId, () => {
   selectedId.value = null
@@ -52,7 +54,7 @@ const input = computed<FitInput | null>(() => {
     ? { shop, job: job.value, setUp: setUp.value, ...parts.value.parts }
     : null
 })
-const { answer: plan, isComputing } = usePlanOf(input)
+const { answer: plan, isComputing, failure } = usePlanOf(input)
 const wire = computed(() => (parts.value?.ok ? parts.value.parts.wire : null))
 const metalG = computed(() => plan.value?.joints.reduce((sum, one) => sum + one.metalG, 0) ?? null)
 const arcS = computed(() => plan.value?.joints.reduce((sum, one) => sum + (one.arcS ?? 0), 0) ?? null)
@@ -166,7 +168,8 @@ async function addAtEnd(): Promise<void> {
         >
         <template v-if="arcS"> · arc {{ printValue(arcS, 's', workspace.system) }}</template>
         <template v-if="isComputing"> · working…</template>
-        <template v-if="!plan && !isComputing"> · choose a set-up to see current and metal</template>
+        <span v-if="failure" class="problem"> · cannot be computed: {{ failure }}</span>
+        <template v-else-if="!plan && !isComputing"> · choose a set-up to see current and metal</template>
       </p>
       <RouterLink class="plain-button main" :to="{ name: 'fit', params: { jobId: job.id } }">Fit</RouterLink>
       <VMenu location="bottom end" :transition="false">
@@ -191,6 +194,7 @@ async function addAtEnd(): Promise<void> {
         </template>
         <VList>
           <VListItem title="Copy into a new job" @click="copy" />
+          <VListItem title="Earlier versions" @click="lookingBack = true" />
           <VListItem
             v-if="job.state !== 'template'"
             title="Make it a template"
@@ -248,6 +252,7 @@ async function addAtEnd(): Promise<void> {
       </aside>
     </div>
     <WorkingDrawer :opened="opened" @close="openFigure = null" />
+    <EarlierVersions :id="job.id" v-model="lookingBack" path="jobs" />
     <ImportDialog v-model="importing" @take="takeImport" />
   </div>
 </template>

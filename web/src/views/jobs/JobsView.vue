@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { fitJob, type Job, partsOf } from '@brannik/core'
+import { type Fit, type FitInput, fitJob, type Job, partsOf } from '@brannik/core'
 import { format, parseISO } from 'date-fns'
 import { computed, ref } from 'vue'
 import { useRouter } from 'vue-router'
@@ -18,19 +18,40 @@ const notice = useNotice()
 const router = useRouter()
 const problem = ref('')
 
+/** One job that cannot be computed is told in its row; the others stand. */
+function fitOrWhy(input: FitInput | null): { fit: Fit | null; why: string } {
+  try {
+    return { fit: input && fitJob(input, { mends: false }), why: '' }
+  } catch (error) {
+    return { fit: null, why: error instanceof Error ? error.message : String(error) }
+  }
+}
+/** Its words, as far as they can be made of it. */
+function wordsOf(job: Job): readonly string[] {
+  try {
+    const [first] = job.joints
+    const more = job.joints.length > 1 ? ` and ${job.joints.length - 1} more` : ''
+    return [
+      jobWords(job, workspace.system),
+      ...(first ? [`${jointWords(first, workspace.system)}${more}`] : []),
+    ]
+  } catch {
+    return []
+  }
+}
+
 const rows = computed(() =>
   workspace.jobs
     .filter((job) => job.state === state.value)
     .map((job) => {
       const setUp = job.setUpId ? workspace.get('set-ups', job.setUpId) : null
       const parts = setUp ? partsOf(setUp, workspace.shelf) : null
-      const fit =
-        workspace.shop && setUp && parts?.ok
-          ? fitJob({ shop: workspace.shop, job, setUp, ...parts.parts }, { mends: false })
-          : null
+      const { fit, why } = fitOrWhy(
+        workspace.shop && setUp && parts?.ok ? { shop: workspace.shop, job, setUp, ...parts.parts } : null,
+      )
       const chain = fit?.chains.find(({ jointId }) => jointId === fit.governingJointId) ?? null
       const open = fit?.findings.filter(({ verdict }) => verdict === 'short' || verdict === 'unknown') ?? []
-      return { job, setUp, fit, chain, open }
+      return { job, setUp, fit, why, chain, open, words: wordsOf(job) }
     }),
 )
 
@@ -126,14 +147,10 @@ function remove(job: Job): void {
         </tr>
       </thead>
       <tbody>
-        <tr v-for="{ job, setUp, fit, chain, open } in rows" :key="job.id">
+        <tr v-for="{ job, setUp, fit, why, chain, open, words } in rows" :key="job.id">
           <th scope="row">
             <RouterLink :to="to('job', job)">{{ job.name }}</RouterLink>
-            <span class="label">{{ jobWords(job, workspace.system) }}</span>
-            <span v-if="job.joints[0]" class="label"
-              >{{ jointWords(job.joints[0], workspace.system)
-              }}{{ job.joints.length > 1 ? ` and ${job.joints.length - 1} more` : '' }}</span
-            >
+            <span v-for="line in words" :key="line" class="label">{{ line }}</span>
           </th>
           <td class="due">{{ due(job) }}</td>
           <td>{{ setUp?.name ?? 'none chosen' }}</td>
@@ -143,6 +160,7 @@ function remove(job: Job): void {
             <template v-if="fit">{{
               open.length === 0 ? 'none' : open.map(({ title }) => title).join(', ')
             }}</template>
+            <span v-else-if="why" class="problem">cannot be computed: {{ why }}</span>
             <template v-else>choose a set-up</template>
           </td>
           <td class="actions">

@@ -12,6 +12,7 @@ import {
 import { computed, ref, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import ChoiceField from '../../components/ChoiceField.vue'
+import EarlierVersions from '../../components/EarlierVersions.vue'
 import VerdictMark from '../../components/VerdictMark.vue'
 import WorkingDrawer, { type Opened } from '../../components/WorkingDrawer.vue'
 import { useNotice } from '../../stores/notice.ts'
@@ -41,6 +42,7 @@ const setUp = computed<SetUp | null>(() => workspace.get('set-ups', id.value))
 const process = computed(() => PROCESSES[setUp.value?.process ?? 'gmaw-short'])
 const { jobId, assembly, findings, missing, verdict, places, change, choose, complete } = useAssembly(setUp)
 
+const lookingBack = ref(false)
 const openSlot = ref<Slot | null>(null)
 const openRule = ref<string | null>(null)
 watch(id, () => {
@@ -191,10 +193,12 @@ function remove(): void {
         </template>
         <VList>
           <VListItem title="Copy" @click="copy" />
+          <VListItem title="Earlier versions" @click="lookingBack = true" />
           <VListItem title="Delete" @click="remove" />
         </VList>
       </VMenu>
     </header>
+    <EarlierVersions :id="setUp.id" v-model="lookingBack" path="set-ups" />
     <SetUpSettings :set-up="setUp" :job-id="jobId" @change="change" @job="(to) => (jobId = to)" />
     <div class="body">
       <PlaceList

@@ -11,10 +11,12 @@ import {
   sourceWords,
 } from '@brannik/core'
 import { computed, ref } from 'vue'
+import EarlierVersions from '../../components/EarlierVersions.vue'
 import { useWorkspace } from '../../stores/workspace.ts'
 
 /** How the shop writes and reckons: units, rule book, and every figure that the computation assumes. */
 const workspace = useWorkspace()
+const lookingBack = ref(false)
 const problems = ref<Partial<Record<string, string>>>({})
 
 const groups = computed(() =>
@@ -89,7 +91,11 @@ const textOf = (event: Event): string => (event.target as HTMLInputElement).valu
 
 <template>
   <section v-if="workspace.shop" class="shop">
-    <h1>Shop</h1>
+    <header>
+      <h1>Shop</h1>
+      <button class="link-button" @click="lookingBack = true">Earlier versions</button>
+    </header>
+    <EarlierVersions :id="workspace.shop.id" v-model="lookingBack" path="shop" />
     <div class="sheet settings">
       <label>
         <span class="label">Name</span>
@@ -211,6 +217,11 @@ const textOf = (event: Event): string => (event.target as HTMLInputElement).valu
   display: grid;
   gap: 12px;
   padding: 16px 20px 32px;
+}
+.shop > header {
+  align-items: baseline;
+  display: flex;
+  gap: 16px;
 }
 .settings {
   align-items: start;

@@ -1,0 +1,95 @@
+<script setup lang="ts">
+import { ref } from 'vue'
+import { ask } from '../api/client.ts'
+import { useNotice } from '../stores/notice.ts'
+import { useSession } from '../stores/session.ts'
+import SheetDialog from './SheetDialog.vue'
+
+/** Who is signed in, what that allows, and the ways out. */
+const session = useSession()
+const notice = useNotice()
+const isChanging = ref(false)
+const old = ref('')
+const fresh = ref('')
+const problem = ref('')
+
+async function signOut(everywhere: boolean): Promise<void> {
+  await session.signOut(everywhere).catch((error: unknown) => {
+    notice.show(`Not signed out: ${error instanceof Error ? error.message : String(error)}`)
+  })
+}
+async function change(): Promise<void> {
+  problem.value = ''
+  try {
+    await ask('PUT', 'password', { old: old.value, new: fresh.value })
+    isChanging.value = false
+    notice.show('The password is changed; every other session has ended')
+  } catch (error) {
+    problem.value = error instanceof Error ? error.message : String(error)
+  } finally {
+    old.value = ''
+    fresh.value = ''
+  }
+}
+</script>
+
+<template>
+  <VMenu v-if="session.me?.via === 'session'" location="end bottom" :transition="false">
+    <template #activator="{ props: activator }">
+      <button class="who" v-bind="activator" :title="session.me.may ?? ''">
+        <span class="one-line">{{ session.me.who }}</span>
+        <span class="label">{{ session.me.role }}</span>
+      </button>
+    </template>
+    <VList>
+      <VListItem title="Change the password" @click="isChanging = true" />
+      <VListItem title="Sign out" @click="signOut(false)" />
+      <VListItem title="Sign out everywhere" @click="signOut(true)" />
+    </VList>
+  </VMenu>
+  <SheetDialog v-model="isChanging" title="Change the password" :width="380" close="Cancel">
+    <form class="change" @submit.prevent="change">
+      <label
+        ><span class="label">The old one</span
+        ><input v-model="old" class="field" type="password" autocomplete="current-password" required
+      /></label>
+      <label
+        ><span class="label">The new one, at least 10 characters</span
+        ><input
+          v-model="fresh"
+          class="field"
+          type="password"
+          autocomplete="new-password"
+          minlength="10"
+          maxlength="200"
+          required
+      /></label>
+      <p v-if="problem" class="problem" role="alert">{{ problem }}</p>
+      <button class="plain-button main">Change</button>
+    </form>
+  </SheetDialog>
+</template>
+
+<style scoped>
+.who {
+  background: none;
+  border: 0;
+  color: var(--ink-2);
+  cursor: pointer;
+  display: grid;
+  padding: 8px 8px 8px 24px;
+  text-align: left;
+}
+.change {
+  display: grid;
+  gap: 12px;
+}
+.change label {
+  display: grid;
+}
+@media (max-width: 900px) {
+  .who {
+    padding: 8px;
+  }
+}
+</style>

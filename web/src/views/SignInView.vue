@@ -1,0 +1,83 @@
+<script setup lang="ts">
+import { onMounted, ref } from 'vue'
+import { useSession } from '../stores/session.ts'
+
+/** The door: a name and a password. */
+const emit = defineEmits<{ in: [] }>()
+const session = useSession()
+const name = ref('')
+const password = ref('')
+const problem = ref('')
+const isTrying = ref(false)
+const first = ref<HTMLInputElement | null>(null)
+onMounted(() => first.value?.focus())
+
+async function enter(): Promise<void> {
+  isTrying.value = true
+  problem.value = ''
+  try {
+    await session.signIn(name.value, password.value)
+    emit('in')
+  } catch (error) {
+    problem.value = error instanceof Error ? error.message : String(error)
+  } finally {
+    password.value = ''
+    isTrying.value = false
+  }
+}
+</script>
+
+<template>
+  <section class="door">
+    <form class="sheet" @submit.prevent="enter">
+      <h1>Sign in</h1>
+      <label>
+        <span class="label">Name</span>
+        <input
+          ref="first"
+          v-model="name"
+          class="field"
+          autocomplete="username"
+          maxlength="80"
+          required
+          spellcheck="false"
+        />
+      </label>
+      <label>
+        <span class="label">Password</span>
+        <input
+          v-model="password"
+          class="field"
+          type="password"
+          autocomplete="current-password"
+          maxlength="200"
+          required
+        />
+      </label>
+      <p v-if="problem" class="problem" role="alert">{{ problem }}</p>
+      <button class="plain-button main" :disabled="isTrying">Sign in</button>
+      <p class="quiet">
+        The owner of the shop makes accounts. What you typed before stays in this browser, and is stored when
+        you are in.
+      </p>
+    </form>
+  </section>
+</template>
+
+<style scoped>
+.door {
+  display: grid;
+  justify-items: center;
+  padding: 12vh 16px;
+}
+form {
+  display: grid;
+  gap: 14px;
+  max-width: 340px;
+  padding: 24px;
+  width: 100%;
+}
+label {
+  display: grid;
+}
+</style>

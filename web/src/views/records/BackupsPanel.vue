@@ -1,0 +1,97 @@
+<script setup lang="ts">
+import { format, parseISO } from 'date-fns'
+import { onMounted, ref } from 'vue'
+import { useBackups } from '../../stores/backups.ts'
+import { useNotice } from '../../stores/notice.ts'
+import { useSession } from '../../stores/session.ts'
+
+/** The whole shop as files: made now, kept for some days, taken out, and how one comes back. */
+const backups = useBackups()
+const session = useSession()
+const notice = useNotice()
+const problem = ref('')
+const isMaking = ref(false)
+
+const WHY: Record<string, string> = {
+  'by-hand': 'made by hand',
+  'before-migration': 'before a new version',
+  'before-restore': 'before a restore',
+}
+const sizeOf = (bytes: number): string =>
+  bytes < 1e6 ? `${Math.ceil(bytes / 1e3)} kB` : `${(bytes / 1e6).toFixed(1)} MB`
+const telling = async (work: () => Promise<void>): Promise<void> => {
+  problem.value = ''
+  await work().catch((error: unknown) => {
+    problem.value = error instanceof Error ? error.message : String(error)
+  })
+}
+onMounted(() => telling(() => backups.find()))
+
+async function make(): Promise<void> {
+  isMaking.value = true
+  await telling(async () => {
+    await backups.make()
+    notice.show('The shop is backed up')
+  })
+  isMaking.value = false
+}
+</script>
+
+<template>
+  <div class="sheet panel">
+    <div class="bar">
+      <p class="age">
+        {{ backups.age ? `The latest is ${backups.age} old.` : 'There is no backup yet.' }}
+      </p>
+      <button
+        v-if="session.isOwner"
+        class="plain-button main"
+        :disabled="isMaking || !backups.isPossible"
+        @click="make"
+      >
+        {{ isMaking ? 'Backing up…' : 'Back up now' }}
+      </button>
+    </div>
+    <p v-if="problem" class="problem" role="alert">{{ problem }}</p>
+    <p v-if="backups.all && !backups.isPossible" class="problem">
+      The server has no place for backups. Set BACKUP_FOLDER, and start again.
+    </p>
+    <div v-if="backups.all && backups.all.items.length > 0" class="wide">
+      <table class="ruled">
+        <thead>
+          <tr>
+            <th scope="col">When</th>
+            <th scope="col">Why</th>
+            <th scope="col" class="number">Size</th>
+            <th scope="col"><span class="visually-hidden">Actions</span></th>
+          </tr>
+        </thead>
+        <tbody>
+          <tr v-for="one in backups.all.items" :key="one.name">
+            <th scope="row">{{ format(parseISO(one.at), 'd MMM yyyy, HH:mm') }}</th>
+            <td>{{ WHY[one.why] ?? one.why }}</td>
+            <td class="number">{{ sizeOf(one.bytes) }}</td>
+            <td class="number">
+              <a v-if="session.isOwner" :href="`/api/backups/${one.name}`" :download="one.name"
+                >Take it out</a
+              >
+            </td>
+          </tr>
+        </tbody>
+      </table>
+    </div>
+    <p class="quiet">
+      Each is the whole shop, history and accounts too, kept for {{ backups.all?.keepDays ?? 30 }} days; the
+      latest is never taken away. A copy on another disk is what helps when this one dies: take one out now
+      and then. To put one back, stop Brannik and run <code>npm run restore -- FILE --replace</code>; what was
+      there is backed up first.
+    </p>
+  </div>
+</template>
+
+<style scoped>
+.age {
+  flex: 1;
+  font-size: var(--text-l);
+}
+</style>

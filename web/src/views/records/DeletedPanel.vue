@@ -1,0 +1,86 @@
+<script setup lang="ts">
+import { format, parseISO } from 'date-fns'
+import { computed } from 'vue'
+import { ask } from '../../api/client.ts'
+import { useNotice } from '../../stores/notice.ts'
+import { useSession } from '../../stores/session.ts'
+import { type Path, useWorkspace } from '../../stores/workspace.ts'
+import { useList } from './useList.ts'
+
+/** What was deleted: nothing of it is gone, and each comes back as it was. */
+interface Deleted {
+  readonly path: Path
+  readonly id: string
+  readonly name: string | null
+  readonly version: number
+  readonly at: string
+  readonly who: string
+}
+
+const NOUNS: Record<string, string> = {
+  circuits: 'circuit',
+  'power-sources': 'power source',
+  feeders: 'wire feeder',
+  guns: 'gun or torch',
+  parts: 'part',
+  wires: 'wire or rod',
+  gases: 'gas',
+  tungstens: 'tungsten',
+  'set-ups': 'set-up',
+  jobs: 'job',
+}
+const workspace = useWorkspace()
+const session = useSession()
+const notice = useNotice()
+const { items, problem, isLoading, telling } = useList<Deleted>('deleted')
+/** What came back a moment ago is being stored, and is no longer deleted. */
+const gone = computed(() => items.value.filter(({ path, id }) => workspace.get(path, id) === null))
+
+const bringBack = (one: Deleted): Promise<boolean> =>
+  telling(async () => {
+    const { record } = await ask<{ record: unknown }>('GET', `history/${one.path}/${one.id}/${one.version}`)
+    workspace.edit(one.path, one.id, record as never, `return of ${one.name ?? one.id}`)
+    notice.show(`${one.name ?? one.id} is back`, true)
+  })
+</script>
+
+<template>
+  <div class="sheet panel">
+    <p v-if="problem" class="problem" role="alert">{{ problem }}</p>
+    <p v-if="isLoading" role="status">Fetching…</p>
+    <p v-else-if="gone.length === 0" class="quiet">
+      Nothing is deleted. What is deleted stands here, and comes back as it was.
+    </p>
+    <div v-else class="wide">
+      <table class="ruled">
+        <thead>
+          <tr>
+            <th scope="col">Name</th>
+            <th scope="col">What it was</th>
+            <th scope="col">Deleted</th>
+            <th scope="col">By</th>
+            <th scope="col"><span class="visually-hidden">Actions</span></th>
+          </tr>
+        </thead>
+        <tbody>
+          <tr v-for="one in gone" :key="`${one.path}/${one.id}`">
+            <th scope="row">{{ one.name ?? one.id }}</th>
+            <td>{{ NOUNS[one.path] ?? one.path }}</td>
+            <td>{{ format(parseISO(one.at), 'd MMM yyyy, HH:mm') }}</td>
+            <td>{{ one.who }}</td>
+            <td class="number">
+              <button
+                v-if="session.mayWrite(one.path)"
+                class="link-button"
+                :aria-label="`Bring back ${one.name ?? one.id}`"
+                @click="bringBack(one)"
+              >
+                Bring back
+              </button>
+            </td>
+          </tr>
+        </tbody>
+      </table>
+    </div>
+  </div>
+</template>

@@ -1,0 +1,139 @@
+<script setup lang="ts">
+import { reactive, ref } from 'vue'
+import { ask } from '../../api/client.ts'
+import { useNotice } from '../../stores/notice.ts'
+import { type Role, useSession } from '../../stores/session.ts'
+import { ROLE_WORDS, ROLES } from './roles.ts'
+import { useList } from './useList.ts'
+
+/** Who may come in, and how far. The first account is the owner's. */
+interface Account {
+  readonly id: string
+  readonly name: string
+  readonly role: Role
+  readonly disabled: boolean
+}
+
+const session = useSession()
+const notice = useNotice()
+const { items, problem, isLoading, change } = useList<Account>('accounts')
+const fresh = reactive({ name: '', password: '', role: 'owner' as Role })
+const resetting = ref<Account | null>(null)
+const password = ref('')
+
+async function add(): Promise<void> {
+  const made = await change(() => ask('POST', 'accounts', { ...fresh }))
+  if (!made) return
+  notice.show(`${fresh.name} may come in as ${fresh.role}`)
+  Object.assign(fresh, { name: '', password: '', role: 'planner' })
+  await session.find()
+}
+const put = (account: Account, what: object): Promise<boolean> =>
+  change(() => ask('PUT', `accounts/${account.id}`, what))
+async function reset(): Promise<void> {
+  const account = resetting.value
+  if (!account || !(await put(account, { password: password.value }))) return
+  notice.show(`${account.name} has a new password and signs in anew`)
+  resetting.value = null
+  password.value = ''
+}
+async function remove(account: Account): Promise<void> {
+  if (await change(() => ask('DELETE', `accounts/${account.id}`)))
+    notice.show(`${account.name} is taken away; what they did stays written down`)
+}
+</script>
+
+<template>
+  <div class="sheet panel">
+    <p v-if="!session.me?.needsSignIn" class="quiet">
+      On this machine nobody needs to sign in. To let others in from the network, make the owner’s account
+      here, then start Brannik with HOST set; from then on everybody signs in.
+    </p>
+    <p v-if="problem" class="problem" role="alert">{{ problem }}</p>
+    <p v-if="isLoading" role="status">Fetching…</p>
+    <div v-if="items.length > 0" class="wide">
+      <table class="ruled">
+        <thead>
+          <tr>
+            <th scope="col">Name</th>
+            <th scope="col">Role</th>
+            <th scope="col">What it allows</th>
+            <th scope="col"><span class="visually-hidden">Actions</span></th>
+          </tr>
+        </thead>
+        <tbody>
+          <tr v-for="account in items" :key="account.id">
+            <th scope="row">
+              {{ account.name }}<span v-if="account.disabled" class="label"> · shut out</span>
+            </th>
+            <td>
+              <select
+                class="field"
+                :value="account.role"
+                :aria-label="`Role of ${account.name}`"
+                @change="put(account, { role: ($event.target as HTMLSelectElement).value })"
+              >
+                <option v-for="role in ROLES" :key="role" :value="role">{{ role }}</option>
+              </select>
+            </td>
+            <td class="quiet">{{ ROLE_WORDS[account.role] }}</td>
+            <td class="number actions">
+              <button class="link-button" @click="resetting = account">New password</button>
+              <button class="link-button" @click="put(account, { disabled: !account.disabled })">
+                {{ account.disabled ? 'Let in again' : 'Shut out' }}
+              </button>
+              <button class="link-button" :aria-label="`Take ${account.name} away`" @click="remove(account)">
+                Take away
+              </button>
+            </td>
+          </tr>
+        </tbody>
+      </table>
+    </div>
+    <form v-if="resetting" class="bar" @submit.prevent="reset">
+      <label
+        ><span class="label">New password for {{ resetting.name }}</span
+        ><input
+          v-model="password"
+          class="field"
+          type="password"
+          autocomplete="new-password"
+          minlength="10"
+          maxlength="200"
+          required
+      /></label>
+      <button class="plain-button main">Set it</button>
+      <button type="button" class="plain-button" @click="resetting = null">Cancel</button>
+    </form>
+    <form class="bar" @submit.prevent="add">
+      <label
+        ><span class="label">Name</span
+        ><input v-model="fresh.name" class="field" autocomplete="off" maxlength="80" required
+      /></label>
+      <label
+        ><span class="label">Password, at least 10 characters</span
+        ><input
+          v-model="fresh.password"
+          class="field"
+          type="password"
+          autocomplete="new-password"
+          minlength="10"
+          maxlength="200"
+          required
+      /></label>
+      <label
+        ><span class="label">Role</span
+        ><select v-model="fresh.role" class="field">
+          <option v-for="role in ROLES" :key="role" :value="role">{{ role }}</option>
+        </select></label
+      >
+      <button class="plain-button main">Make an account</button>
+    </form>
+  </div>
+</template>
+
+<style scoped>
+.actions > * + * {
+  margin-left: 12px;
+}
+</style>
