@@ -16,6 +16,7 @@ const VIEWS = [
   '/set-ups/platform-tried',
   '/set-ups/bench-tig-dc',
   '/shop',
+  '/records',
 ]
 
 /** What opens over or beside a view. */
@@ -45,6 +46,20 @@ const OPENED: readonly (readonly [what: string, path: string, open: (page: Page)
       await page.getByText('Import a weld list').click()
       await page.getByRole('textbox', { name: 'Or paste rows here' }).fill('count,length\n4,six\n5,8')
     },
+  ],
+  [
+    'earlier versions of a job',
+    '/jobs/press-frame',
+    async (page) => {
+      await page.getByRole('button', { name: 'More' }).click()
+      await page.getByText('Earlier versions').click()
+    },
+  ],
+  ['who may come in', '/records', (page) => page.getByRole('tab', { name: 'People' }).click()],
+  [
+    'what was done, and a notice',
+    '/jobs',
+    (page) => page.getByRole('button', { name: 'Copy Press frame' }).click(),
   ],
   [
     'a plate that is not finished',

@@ -1,7 +1,10 @@
 /** A whole server for each test, on a database of its own, that can be killed and started again. */
 import { type ChildProcess, spawn } from 'node:child_process'
 import { randomBytes } from 'node:crypto'
+import { mkdtemp, rm } from 'node:fs/promises'
 import { createServer } from 'node:net'
+import { tmpdir } from 'node:os'
+import { join } from 'node:path'
 import { fileURLToPath } from 'node:url'
 import { test as base } from '@playwright/test'
 import pg from 'pg'
@@ -29,10 +32,13 @@ const anyFreePort = (): Promise<number> =>
 export class Server {
   readonly url: string
   private readonly port: number
-  private readonly databaseUrl: string
+  readonly databaseUrl: string
+  private readonly env: Readonly<Record<string, string>>
   private child: ChildProcess | null = null
 
-  constructor(port: number, databaseUrl: string) {
+  /** @param env settings beside the usual ones */
+  constructor(port: number, databaseUrl: string, env: Readonly<Record<string, string>> = {}) {
+    this.env = env
     this.port = port
     this.databaseUrl = databaseUrl
     this.url = `http://127.0.0.1:${port}`
@@ -41,7 +47,13 @@ export class Server {
   async start(): Promise<void> {
     const child = spawn(process.execPath, ['--import', 'tsx', 'server/src/main.ts'], {
       cwd: ROOT,
-      env: { ...process.env, DATABASE_URL: this.databaseUrl, PORT: `${this.port}` },
+      env: {
+        ...process.env,
+        DATABASE_URL: this.databaseUrl,
+        PORT: `${this.port}`,
+        LOG_LEVEL: 'silent',
+        ...this.env,
+      },
       stdio: ['ignore', 'pipe', 'inherit'],
     })
     this.child = child
@@ -65,25 +77,61 @@ export class Server {
     await gone
   }
 
+  /** Straight into the database, past all that the server checks. */
+  async sql(text: string): Promise<void> {
+    const client = new pg.Client({ connectionString: this.databaseUrl })
+    await client.connect()
+    await client.query(text)
+    await client.end()
+  }
+
+  /** An account, made from the command line. */
+  async addAccount(name: string, role: string, password: string): Promise<void> {
+    const child = spawn(
+      process.execPath,
+      ['--import', 'tsx', 'server/src/cli/user.ts', 'add', name, '--role', role],
+      {
+        cwd: ROOT,
+        env: { ...process.env, DATABASE_URL: this.databaseUrl },
+        stdio: ['pipe', 'ignore', 'inherit'],
+      },
+    )
+    child.stdin.end(`${password}\n`)
+    await new Promise((resolve) => child.once('exit', resolve))
+  }
+
   async record<T>(path: string): Promise<T> {
     const response = await fetch(`${this.url}/api/${path}`)
     return ((await response.json()) as { record: T }).record
   }
 }
 
-export const test = base.extend<{ server: Server }>({
-  // eslint-disable-next-line no-empty-pattern -- Playwright reads what a fixture needs from this pattern
-  server: async ({}, use) => {
+interface Fixtures {
+  /** Settings of the server, for tests that need others than the usual ones. */
+  settings: Record<string, string>
+  server: Server
+  /** One that is not started yet. */
+  stopped: Server
+}
+
+export const test = base.extend<Fixtures>({
+  settings: [{}, { option: true }],
+  stopped: async ({ settings }, use) => {
     if (!CLUSTER) throw new Error('TEST_DATABASE_URL is not set: run npm test, or see CONTRIBUTING.md')
     const name = `e2e_${randomBytes(6).toString('hex')}`
     await administer(`create database ${name}`)
     const databaseUrl = new URL(CLUSTER)
     databaseUrl.pathname = `/${name}`
-    const server = new Server(await anyFreePort(), databaseUrl.href)
-    await server.start()
+    const folder = await mkdtemp(join(tmpdir(), 'brannik-e2e-'))
+    const server = new Server(await anyFreePort(), databaseUrl.href, { BACKUP_FOLDER: folder, ...settings })
     await use(server)
     await server.kill()
     await administer(`drop database ${name} with (force)`)
+    await rm(folder, { recursive: true, force: true })
+  },
+  server: async ({ stopped }, use) => {
+    await stopped.start()
+    await use(stopped)
   },
 })
 

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { onKeyStroke } from '@vueuse/core'
-import { computed, onMounted, ref } from 'vue'
+import { computed, onMounted, ref, watch } from 'vue'
 import { useRoute } from 'vue-router'
 import BackupAge from './components/BackupAge.vue'
 import CommandPalette from './components/CommandPalette.vue'
@@ -23,11 +23,15 @@ const { choice, theme } = useLook()
 const paletteOpen = ref(false)
 
 onMounted(() => workspace.load())
-/** What was loaded stays; what waited to be stored goes on. */
-function enter(): void {
-  if (workspace.state === 'ready') workspace.retrySaves()
-  else void workspace.load()
-}
+// What was loaded stays; what waited to be stored goes on.
+watch(
+  () => session.isSignedOut,
+  (isOut) => {
+    if (isOut) return
+    if (workspace.state === 'ready') workspace.retrySaves()
+    else void workspace.load()
+  },
+)
 
 function undo(): void {
   const says = workspace.undo()
@@ -82,7 +86,7 @@ onKeyStroke('y', (event) => {
         </button>
         <div class="safe">
           <BackupAge v-if="!session.isSignedOut && workspace.state === 'ready'" />
-          <SaveState />
+          <SaveState v-if="!session.isSignedOut || workspace.saves.size > 0" />
         </div>
       </header>
       <nav aria-label="Views">
@@ -104,7 +108,7 @@ onKeyStroke('y', (event) => {
         </button>
       </nav>
       <main id="main" tabindex="-1">
-        <SignInView v-if="session.isSignedOut" @in="enter" />
+        <SignInView v-if="session.isSignedOut" />
         <p v-else-if="workspace.state === 'loading'" class="waiting" role="status">
           Fetching the shop from the database…
         </p>
@@ -262,8 +266,12 @@ main {
   .shop-name {
     display: none;
   }
+  .safe :deep(.backup) {
+    display: none;
+  }
   nav {
     flex-direction: row;
+    flex-wrap: wrap;
     height: auto;
     padding: 0;
     position: static;

@@ -19,7 +19,7 @@ useIntervalFn(look, EVERY_MS)
     class="backup"
     :class="{ old: backups.isOld }"
     :to="{ name: 'records' }"
-    >{{ backups.age ? `Backed up ${backups.age} ago` : 'No backup yet' }}</RouterLink
+    >{{ backups.age ? `Backed up ${backups.age}` : 'No backup yet' }}</RouterLink
   >
 </template>
 

@@ -34,40 +34,42 @@ async function change(): Promise<void> {
 </script>
 
 <template>
-  <VMenu v-if="session.me?.via === 'session'" location="end bottom" :transition="false">
-    <template #activator="{ props: activator }">
-      <button class="who" v-bind="activator" :title="session.me.may ?? ''">
-        <span class="one-line">{{ session.me.who }}</span>
-        <span class="label">{{ session.me.role }}</span>
-      </button>
-    </template>
-    <VList>
-      <VListItem title="Change the password" @click="isChanging = true" />
-      <VListItem title="Sign out" @click="signOut(false)" />
-      <VListItem title="Sign out everywhere" @click="signOut(true)" />
-    </VList>
-  </VMenu>
-  <SheetDialog v-model="isChanging" title="Change the password" :width="380" close="Cancel">
-    <form class="change" @submit.prevent="change">
-      <label
-        ><span class="label">The old one</span
-        ><input v-model="old" class="field" type="password" autocomplete="current-password" required
-      /></label>
-      <label
-        ><span class="label">The new one, at least 10 characters</span
-        ><input
-          v-model="fresh"
-          class="field"
-          type="password"
-          autocomplete="new-password"
-          minlength="10"
-          maxlength="200"
-          required
-      /></label>
-      <p v-if="problem" class="problem" role="alert">{{ problem }}</p>
-      <button class="plain-button main">Change</button>
-    </form>
-  </SheetDialog>
+  <div>
+    <VMenu v-if="session.me?.via === 'session'" location="end bottom" :transition="false">
+      <template #activator="{ props: activator }">
+        <button class="who" v-bind="activator" :title="session.me.may ?? ''">
+          <span class="one-line">{{ session.me.who }}</span>
+          <span class="label">{{ session.me.role }}</span>
+        </button>
+      </template>
+      <VList>
+        <VListItem title="Change the password" @click="isChanging = true" />
+        <VListItem title="Sign out" @click="signOut(false)" />
+        <VListItem title="Sign out everywhere" @click="signOut(true)" />
+      </VList>
+    </VMenu>
+    <SheetDialog v-model="isChanging" title="Change the password" :width="380" close="Cancel">
+      <form class="change" @submit.prevent="change">
+        <label
+          ><span class="label">The old one</span
+          ><input v-model="old" class="field" type="password" autocomplete="current-password" required
+        /></label>
+        <label
+          ><span class="label">The new one, at least 10 characters</span
+          ><input
+            v-model="fresh"
+            class="field"
+            type="password"
+            autocomplete="new-password"
+            minlength="10"
+            maxlength="200"
+            required
+        /></label>
+        <p v-if="problem" class="problem" role="alert">{{ problem }}</p>
+        <button class="plain-button main">Change</button>
+      </form>
+    </SheetDialog>
+  </div>
 </template>
 
 <style scoped>

@@ -1,5 +1,5 @@
 /** The backups of the shop, and how old the latest is: known all over the page. */
-import { differenceInDays, formatDistanceToNowStrict, parseISO } from 'date-fns'
+import { differenceInDays, differenceInSeconds, formatDistanceToNowStrict, parseISO } from 'date-fns'
 import { defineStore } from 'pinia'
 import { computed, ref } from 'vue'
 import { ask } from '../api/client.ts'
@@ -36,9 +36,14 @@ export const useBackups = defineStore('backups', () => {
 
   const latest = computed(() => all.value?.items[0] ?? null)
   const isPossible = computed(() => all.value?.isPossible ?? false)
-  const age = computed(() =>
-    latest.value && now.value > 0 ? formatDistanceToNowStrict(parseISO(latest.value.at)) : null,
-  )
+  /** `just now`, `3 hours ago`; null where there is none. */
+  const age = computed(() => {
+    if (!latest.value || now.value === 0) return null
+    const at = parseISO(latest.value.at)
+    return differenceInSeconds(new Date(), at) < 60
+      ? 'just now'
+      : formatDistanceToNowStrict(at, { addSuffix: true })
+  })
   const isOld = computed(
     () =>
       now.value > 0 && (!latest.value || differenceInDays(new Date(), parseISO(latest.value.at)) >= OLD_DAYS),

@@ -100,16 +100,16 @@ export function createSaver({ stored, kept }: Handlers) {
     entry.version = version
     entry.unanswered = undefined
     entry.failures = 0
-    stored(key, version)
     if (!isSame(entry.record, sent)) {
       draft(key, entry)
       entry.state = 'waiting'
       later(key, entry, SOON_MS)
-      return
+    } else {
+      entry.state = 'saved'
+      if (sent === null) discard(key)
+      else dropDraft(key)
     }
-    entry.state = 'saved'
-    if (sent === null) discard(key)
-    else dropDraft(key)
+    stored(key, version)
   }
 
   /** The server has something else: an own save whose answer was lost, or what somebody else made of it. */

@@ -1,7 +1,10 @@
 // @vitest-environment happy-dom
+import type { Wire } from '@brannik/core'
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
 import { demoWorkspace, shopDocument } from '../testing/demo.ts'
 import { keepDraft, readDraft } from './drafts.ts'
+import { useNotice } from './notice.ts'
+import { useSession } from './session.ts'
 import { useWorkspace } from './workspace.ts'
 
 beforeEach(() => {
@@ -133,4 +136,52 @@ it('after a conflict the stored record can be taken', async () => {
   await workspace.takeStored('jobs/press-frame')
   expect(frame().quantity).toBe(4)
   expect(readDraft('jobs/press-frame')).toBeNull()
+})
+
+it('what the role may not write stays as it is, and nobody says otherwise', async () => {
+  const { workspace, sent } = await demoWorkspace()
+  const session = useSession()
+  const notice = useNotice()
+  session.me = { ...session.me, role: 'guest', writes: [] } as never
+  expect(workspace.edit('jobs', 'press-frame', null, 'deletion')).toBe(false)
+  notice.show('Press frame is deleted', true)
+  expect(notice.says).toContain('you are here as guest')
+  expect(frame().name).toBe('Press frame')
+  await vi.advanceTimersByTimeAsync(700)
+  expect(sent).toEqual([])
+  notice.show('something else')
+  expect(notice.says).toBe('something else')
+})
+
+describe('many things at once', () => {
+  const wires = Array.from({ length: 1200 }, (_, index) => ({
+    list: 'wires' as const,
+    record: { ...(shopDocument.wires[0] as Wire), id: `many-${index}`, name: `Many ${index}` },
+  }))
+
+  it('are taken in some hundreds at a time, with progress, and undo as one', async () => {
+    const { workspace, sent } = await demoWorkspace()
+    const progress: number[] = []
+    await workspace.takeIn(wires, 'import of 1200 things', (done) => progress.push(done))
+    expect(progress).toEqual([500, 1000, 1200])
+    expect(sent.map(({ path }) => path)).toEqual(['catalogue', 'catalogue', 'catalogue'])
+    expect(workspace.all('wires')).toHaveLength(shopDocument.wires.length + 1200)
+    expect(workspace.undo()).toBe('import of 1200 things')
+    expect(workspace.all('wires')).toHaveLength(shopDocument.wires.length)
+  })
+
+  it('that break off leave in what is in, and the rest can follow', async () => {
+    const { workspace } = await demoWorkspace()
+    const answering = fetch
+    let left = 1
+    vi.stubGlobal('fetch', (path: string, init: RequestInit) =>
+      left-- > 0 ? answering(path, init) : Promise.reject(new TypeError('down')),
+    )
+    await expect(workspace.takeIn(wires, 'import')).rejects.toThrow('does not answer')
+    expect(workspace.all('wires')).toHaveLength(shopDocument.wires.length + 500)
+    expect(workspace.nextUndo).toBe('import')
+    left = 9
+    await workspace.takeIn(wires.slice(500), 'rest of the import')
+    expect(workspace.all('wires')).toHaveLength(shopDocument.wires.length + 1200)
+  })
 })

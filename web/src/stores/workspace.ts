@@ -147,6 +147,8 @@ export const useWorkspace = defineStore('workspace', () => {
     const deleted = drafts.filter(isDeletion).sort((a, b) => b.rank - a.rank)
     for (const { key, path, id, draft } of [...written, ...deleted]) {
       put(path, id, draft.record && { version: draft.version, record: draft.record })
+      // It is judged by the version that it began from, not by what was stored since.
+      saver.discard(key)
       saver.change(key, path, draft)
     }
   }
@@ -197,14 +199,16 @@ export const useWorkspace = defineStore('workspace', () => {
   /**
    * Changes a record, or makes it where there is none of that id, or deletes it (null).
    * @param says what was done, for the undo: `thickness of Press frame`
+   * @returns false where the role does not allow it; that is told, and nothing has changed
    */
-  function edit<P extends Path>(path: P, id: string, record: RecordOf[P] | null, says: string): void {
+  function edit<P extends Path>(path: P, id: string, record: RecordOf[P] | null, says: string): boolean {
     if (!session.mayWrite(path)) {
-      notice.show(`Not changed: you are here as ${session.me?.role ?? 'nobody'}, who may not write that.`)
-      return
+      notice.refuse(`Not changed: you are here as ${session.me?.role ?? 'nobody'}, who may not write that.`)
+      return false
     }
     remember({ path, id, before: tables[path].value.get(id)?.record ?? null, after: record }, says)
     write(path, id, record)
+    return true
   }
 
   function undo(): string | null {

@@ -3,7 +3,6 @@ import { onMounted, ref } from 'vue'
 import { useSession } from '../stores/session.ts'
 
 /** The door: a name and a password. */
-const emit = defineEmits<{ in: [] }>()
 const session = useSession()
 const name = ref('')
 const password = ref('')
@@ -17,7 +16,6 @@ async function enter(): Promise<void> {
   problem.value = ''
   try {
     await session.signIn(name.value, password.value)
-    emit('in')
   } catch (error) {
     problem.value = error instanceof Error ? error.message : String(error)
   } finally {

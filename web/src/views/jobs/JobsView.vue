@@ -69,8 +69,7 @@ const STATES = [
 const to = (name: 'job' | 'fit', job: Job) => ({ name, params: { jobId: job.id } })
 function add(): void {
   const job = freshJob(workspace.jobs)
-  workspace.edit('jobs', job.id, job, `new job ${job.name}`)
-  void router.push(to('job', job))
+  if (workspace.edit('jobs', job.id, job, `new job ${job.name}`)) void router.push(to('job', job))
 }
 function importJob(text: string): void {
   const read = readJobFile(text)
@@ -84,8 +83,7 @@ function importJob(text: string): void {
     // A set-up of another shop means nothing here.
     setUpId: setUpId !== null && workspace.get('set-ups', setUpId) ? setUpId : null,
   }
-  workspace.edit('jobs', job.id, job, `import of ${job.name}`)
-  void router.push(to('job', job))
+  if (workspace.edit('jobs', job.id, job, `import of ${job.name}`)) void router.push(to('job', job))
 }
 const due = (job: Job): string => (job.dueOn === null ? '–' : format(parseISO(job.dueOn), 'd MMM yyyy'))
 function copy(job: Job): void {

@@ -41,7 +41,7 @@ async function make(): Promise<void> {
   <div class="sheet panel">
     <div class="bar">
       <p class="age">
-        {{ backups.age ? `The latest is ${backups.age} old.` : 'There is no backup yet.' }}
+        {{ backups.age ? `The shop was backed up ${backups.age}.` : 'There is no backup yet.' }}
       </p>
       <button
         v-if="session.isOwner"
@@ -72,7 +72,11 @@ async function make(): Promise<void> {
             <td>{{ WHY[one.why] ?? one.why }}</td>
             <td class="number">{{ sizeOf(one.bytes) }}</td>
             <td class="number">
-              <a v-if="session.isOwner" :href="`/api/backups/${one.name}`" :download="one.name"
+              <a
+                v-if="session.isOwner"
+                class="link-button"
+                :href="`/api/backups/${one.name}`"
+                :download="one.name"
                 >Take it out</a
               >
             </td>

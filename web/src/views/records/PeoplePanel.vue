@@ -123,7 +123,7 @@ async function remove(account: Account): Promise<void> {
       /></label>
       <label
         ><span class="label">Role</span
-        ><select v-model="fresh.role" class="field">
+        ><select v-model="fresh.role" class="field" aria-label="Role">
           <option v-for="role in ROLES" :key="role" :value="role">{{ role }}</option>
         </select></label
       >

@@ -77,7 +77,7 @@ const day = (at: string | null): string => (at === null ? 'never' : format(parse
       /></label>
       <label
         ><span class="label">Role</span
-        ><select v-model="fresh.role" class="field">
+        ><select v-model="fresh.role" class="field" aria-label="Role">
           <option v-for="role in ROLES" :key="role" :value="role">{{ role }}</option>
         </select></label
       >

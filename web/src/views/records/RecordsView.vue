@@ -81,6 +81,9 @@ header {
   padding: 6px 12px 6px 0;
   vertical-align: middle;
 }
+.records :deep(.ruled .number) {
+  text-align: right;
+}
 .records :deep(.bar) {
   align-items: end;
   display: flex;

@@ -1,0 +1,207 @@
+/** Nothing is lost, and nobody comes in who should not: as the owner lives it, with real key presses. */
+import type { Job } from '@brannik/core'
+import type { Page } from '@playwright/test'
+import { expect, test } from './server.ts'
+
+const PASSWORD = 'cider by the barrel'
+const saved = (page: Page) => expect(page.getByRole('status').filter({ hasText: /^Saved/ })).toBeVisible()
+const welds = (page: Page) => page.getByLabel('Welds', { exact: true })
+
+/** As people do: select what is there, and type. */
+async function type(page: Page, label: string, text: string): Promise<void> {
+  const field = page.getByLabel(label, { exact: true })
+  await field.click()
+  await page.keyboard.press('Control+a')
+  await field.pressSequentially(text)
+}
+
+async function signIn(page: Page, name: string, password = PASSWORD): Promise<void> {
+  await page.getByLabel('Name').pressSequentially(name)
+  await page.getByLabel('Password').pressSequentially(password)
+  await page.keyboard.press('Enter')
+}
+
+test('two tabs with the server down keep both edits, and both are asked about', async ({
+  context,
+  server,
+}) => {
+  const [one, two] = [await context.newPage(), await context.newPage()]
+  for (const page of [one, two]) {
+    await page.goto(`${server.url}/fit/press-frame`)
+    await expect(welds(page)).toHaveValue('24')
+    await saved(page)
+  }
+  await server.kill()
+  await type(one, 'Welds', '41')
+  await type(two, 'Welds', '42')
+  for (const page of [one, two])
+    await expect(page.getByText('Not saved: the server does not answer')).toBeVisible()
+  await one.reload().catch(() => undefined)
+  await server.start()
+  await one.goto(`${server.url}/fit/press-frame`)
+  await expect(welds(one)).toHaveValue('41')
+  await saved(one)
+  await two.getByRole('button', { name: 'Retry' }).click()
+  await expect(two.getByText('Changed elsewhere meanwhile.')).toBeVisible()
+  await expect(welds(two)).toHaveValue('42')
+  expect((await server.record<Job>('jobs/press-frame')).joints[0]?.count).toBe(41)
+  await two.getByRole('button', { name: 'Keep mine' }).click()
+  await saved(two)
+  expect((await server.record<Job>('jobs/press-frame')).joints[0]?.count).toBe(42)
+})
+
+test('what two closed tabs left is laid before whoever comes next, one after the other', async ({
+  context,
+  server,
+}) => {
+  const left = await Promise.all(
+    ['51', '52'].map(async (count) => ({ count, page: await context.newPage() })),
+  )
+  for (const { page } of left) {
+    await page.goto(`${server.url}/fit/press-frame`)
+    await expect(welds(page)).toHaveValue('24')
+    await page.route('**/api/jobs/press-frame', (route) => route.abort())
+  }
+  for (const { count, page } of left) {
+    await type(page, 'Welds', count)
+    await expect(page.getByText('Not saved:')).toBeVisible()
+  }
+  for (const { page } of left) await page.close()
+  const next = await context.newPage()
+  await next.goto(`${server.url}/fit/press-frame`)
+  await expect(next.getByText('Changed elsewhere meanwhile.')).toBeVisible()
+  await expect(welds(next)).toHaveValue('52')
+  expect((await server.record<Job>('jobs/press-frame')).joints[0]?.count).toBe(51)
+  await next.getByRole('button', { name: 'Keep mine' }).click()
+  await saved(next)
+})
+
+test('one job that cannot be computed says so in its row, opens, and is deleted; the others stand', async ({
+  page,
+  server,
+}) => {
+  await server.sql(
+    `update record set version = version + 1, body = jsonb_set(body, '{joints,0,materialA}', '"unobtainium"') where kind = 'job' and id = 'press-frame'`,
+  )
+  await page.goto(`${server.url}/jobs`)
+  const row = page.getByRole('row').filter({ hasText: 'Press frame' })
+  await expect(row).toContainText('cannot be computed')
+  await expect(page.getByRole('row').filter({ hasText: 'Tank manifold' })).toContainText('Fits')
+  await row.getByRole('link', { name: 'Fit Press frame' }).click()
+  await expect(page.getByRole('heading', { name: /cannot be (computed|shown)/ })).toBeVisible()
+  await page.goto(`${server.url}/jobs/press-frame`)
+  await expect(page.getByText(/cannot be (computed|shown)/).first()).toBeVisible()
+  await page.goto(`${server.url}/jobs`)
+  await page.getByRole('button', { name: 'Delete Press frame' }).click()
+  await expect(row).toBeHidden()
+  await expect.poll(async () => (await fetch(`${server.url}/api/jobs/press-frame`)).status).toBe(404)
+})
+
+test('a deleted job comes back, and an earlier version too', async ({ page, server }) => {
+  await page.goto(`${server.url}/fit/loader-fork`)
+  await saved(page)
+  await type(page, 'Welds', '7')
+  await saved(page)
+  await expect.poll(async () => (await server.record<Job>('jobs/loader-fork')).joints[0]?.count).toBe(7)
+  await page.getByRole('link', { name: 'Jobs' }).click()
+  await page.getByRole('button', { name: 'Delete Loader fork repair' }).click()
+  await expect.poll(async () => (await fetch(`${server.url}/api/jobs/loader-fork`)).status).toBe(404)
+
+  await page.getByRole('link', { name: 'Records' }).click()
+  await page.getByRole('tab', { name: 'Deleted' }).click()
+  await page.getByRole('button', { name: 'Bring back Loader fork repair' }).click()
+  await expect(page.getByText('Nothing is deleted.')).toBeVisible()
+  await expect.poll(async () => (await fetch(`${server.url}/api/jobs/loader-fork`)).status).toBe(200)
+
+  await page.goto(`${server.url}/jobs/loader-fork`)
+  await page.getByRole('button', { name: 'More' }).click()
+  await page.getByText('Earlier versions').click()
+  await page.getByRole('button', { name: /version 1 by the demo/ }).click()
+  await expect(page.getByRole('row').filter({ hasText: 'count' })).toContainText('7')
+  await page.getByRole('button', { name: 'Take this one back' }).click()
+  await expect.poll(async () => (await server.record<Job>('jobs/loader-fork')).joints[0]?.count).not.toBe(7)
+})
+
+test('the shop is backed up from the page, and its age stands beside what is saved', async ({
+  page,
+  server,
+}) => {
+  await page.goto(`${server.url}/jobs`)
+  await page.getByRole('link', { name: 'No backup yet' }).click()
+  await page.getByRole('button', { name: 'Back up now' }).click()
+  await expect(page.getByRole('link', { name: 'Backed up just now' })).toBeVisible()
+  const download = page.waitForEvent('download')
+  await page.getByRole('link', { name: 'Take it out' }).click()
+  expect((await download).suggestedFilename()).toMatch(/^brannik-.*-by-hand\.dump$/)
+  await page.getByRole('tab', { name: 'What was done' }).click()
+  await expect(page.getByRole('row').filter({ hasText: 'made a backup' })).toContainText('this machine')
+})
+
+test('a program gets its token once', async ({ page, server }) => {
+  await page.goto(`${server.url}/records`)
+  await page.getByRole('tab', { name: 'Other programs' }).click()
+  await page.getByLabel('Program').pressSequentially('Stock counter')
+  await page.getByRole('button', { name: 'Make a token' }).click()
+  const secret = await page.getByText(/^brannik_/).innerText()
+  const ask = () => fetch(`${server.url}/api/jobs`, { headers: { Authorization: `Bearer ${secret}` } })
+  expect((await ask()).status).toBe(200)
+  await page.getByRole('button', { name: 'Take back Stock counter' }).click()
+  await expect(page.getByText('No program has a token.')).toBeVisible()
+  expect((await ask()).status).toBe(401)
+})
+
+test.describe('with sign-in', () => {
+  test.use({ settings: { SIGN_IN: 'always' } })
+
+  test('the owner makes accounts; a guest reads, and nothing of what they change is stored', async ({
+    browser,
+    stopped,
+  }) => {
+    await stopped.addAccount('Hazel', 'owner', PASSWORD)
+    await stopped.start()
+    const owner = await (await browser.newContext()).newPage()
+    await owner.goto(`${stopped.url}/records`)
+    await signIn(owner, 'Hazel', 'not the password')
+    await expect(owner.getByRole('alert')).toContainText('do not belong together')
+    await owner.getByLabel('Name').fill('')
+    await signIn(owner, 'Hazel')
+    await owner.getByRole('tab', { name: 'People' }).click()
+    await owner.getByLabel('Name').pressSequentially('Rowan')
+    await owner.getByLabel(/^Password/).pressSequentially(PASSWORD)
+    await owner.getByLabel('Role', { exact: true }).selectOption('guest')
+    await owner.getByRole('button', { name: 'Make an account' }).click()
+    await expect(owner.getByRole('row').filter({ hasText: 'Rowan' })).toBeVisible()
+
+    const guest = await (await browser.newContext()).newPage()
+    await guest.goto(`${stopped.url}/jobs`)
+    await signIn(guest, 'Rowan')
+    await guest.getByRole('button', { name: 'Delete Press frame' }).click()
+    await expect(guest.getByText('you are here as guest')).toBeVisible()
+    await expect(guest.getByRole('link', { name: 'Press frame', exact: true })).toBeVisible()
+    await guest.getByRole('link', { name: 'Records' }).click()
+    await expect(guest.getByRole('tab', { name: 'People' })).toBeHidden()
+
+    await owner.getByRole('button', { name: 'Take Rowan away' }).click()
+    await expect(owner.getByRole('row').filter({ hasText: 'Rowan' })).toBeHidden()
+    await guest.reload()
+    await expect(guest.getByRole('heading', { name: 'Sign in' })).toBeVisible()
+  })
+
+  test('a session that ends while somebody types loses nothing', async ({ page, stopped }) => {
+    await stopped.addAccount('Hazel', 'owner', PASSWORD)
+    await stopped.start()
+    await page.goto(`${stopped.url}/fit/press-frame`)
+    await signIn(page, 'Hazel')
+    await expect(welds(page)).toHaveValue('24')
+    await expect(page.getByRole('link', { name: 'No backup yet' })).toBeVisible()
+    await stopped.sql('delete from session')
+    await type(page, 'Welds', '33')
+    await expect(page.getByRole('heading', { name: 'Sign in' })).toBeVisible()
+    await signIn(page, 'Hazel')
+    await expect(welds(page)).toHaveValue('33')
+    await saved(page)
+    await page.getByRole('button', { name: /Hazel/ }).click()
+    await page.getByText('Sign out everywhere').click()
+    await expect(page.getByRole('heading', { name: 'Sign in' })).toBeVisible()
+  })
+})
