@@ -1,5 +1,6 @@
 /** `npm run shots`: the pictures of docs/screenshots, taken of the demo shop on a database of their own. */
-import { mkdirSync } from 'node:fs'
+import { mkdirSync, mkdtempSync, rmSync } from 'node:fs'
+import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { installDebian, installNpm } from './lib/packages.mjs'
 import { freePort, temporaryPostgres } from './lib/postgres.mjs'
@@ -65,6 +66,35 @@ const SHOTS = [
     },
   },
   { name: 'shop', path: '/shop' },
+  {
+    name: 'earlier',
+    path: '/fit/press-frame',
+    act: async (page) => {
+      await page.getByLabel('Welds', { exact: true }).fill('32')
+      await page.waitForTimeout(1200)
+      await page.getByRole('link', { name: 'Press frame' }).first().click()
+      await page.getByRole('button', { name: 'More' }).click()
+      await page.getByText('Earlier versions').click()
+      await page.getByRole('button', { name: /version 1 by/ }).click()
+      await page.getByRole('cell').first().waitFor()
+    },
+  },
+  {
+    name: 'records',
+    path: '/jobs',
+    act: async (page) => {
+      await page.getByRole('button', { name: 'Copy Loader fork repair' }).click()
+      await page.waitForTimeout(900)
+      await page.getByRole('button', { name: 'Delete Loader fork repair, copy' }).click()
+      await page.waitForTimeout(900)
+      await page.getByRole('link', { name: 'Records' }).click()
+      await page.getByRole('button', { name: 'Back up now' }).click()
+      await page.getByText('Backed up just now').waitFor()
+      await page.getByRole('tab', { name: 'What was done' }).click()
+      await page.getByText('made a backup').waitFor()
+      await page.waitForTimeout(5500)
+    },
+  },
 ]
 
 /** Answers once the server says where it is. */
@@ -95,8 +125,14 @@ async function shots() {
   mkdirSync(FOLDER, { recursive: true })
   const { chromium } = await import('@playwright/test')
   const cluster = await temporaryPostgres(56870)
+  const backups = mkdtempSync(join(tmpdir(), 'brannik-shots-'))
   const server = begin(process.execPath, ['--import', 'tsx', 'server/src/main.ts'], {
-    env: { DATABASE_URL: cluster.url('postgres'), PORT: `${await freePort(4970)}` },
+    env: {
+      DATABASE_URL: cluster.url('postgres'),
+      PORT: `${await freePort(4970)}`,
+      LOG_LEVEL: 'silent',
+      BACKUP_FOLDER: backups,
+    },
     stdio: ['ignore', 'pipe', 'inherit'],
   })
   const browser = await chromium.launch({
@@ -113,6 +149,7 @@ async function shots() {
     await browser.close()
     server.kill('SIGTERM')
     cluster.remove()
+    rmSync(backups, { recursive: true, force: true })
   }
 }
 

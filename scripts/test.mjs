@@ -41,8 +41,9 @@ function counted(name, command, args, env, count) {
 
 async function test() {
   installNpm()
-  // curl runs the example of the README.
+  // curl runs the example of the README; systemd brings the linter of its units.
   const missing = ['chromium', 'curl'].filter((name) => !exists(name))
+  if (!exists('systemd-analyze')) missing.push('systemd')
   if (missing.length > 0) installDebian(missing)
   rmSync(REPORTS, { recursive: true, force: true })
   mkdirSync(REPORTS, { recursive: true })
@@ -78,6 +79,7 @@ async function test() {
           report.numFailedTests + (report.numFailedTestSuites > 0 && report.numFailedTests === 0 ? 1 : 0),
       }),
     )
+    whole('torture, short', process.execPath, ['scripts/torture.mjs', '--short'])
     buildWeb()
     counted(
       'browser',

@@ -71,6 +71,7 @@ async function start(): Promise<void> {
   const server = createHttpServer(app.express)
   const port = await listen(server, config.port, config.host)
   const stopUpkeep = startUpkeep(database, logger)
+  pool.warm()
   let isStopping = false
   const stop = async (why: string): Promise<void> => {
     if (isStopping) return

@@ -26,6 +26,8 @@ export interface WorkPool {
     bytes: Uint8Array,
   ): Promise<Outcome<Answers[What]>>
   readonly waiting: () => number
+  /** Starts a thread before anybody asks: the first question then does not wait for it. */
+  warm(): void
   close(): Promise<void>
 }
 
@@ -110,6 +112,9 @@ export function createWorkPool({
         next()
       }),
     waiting: () => waiting.length,
+    warm() {
+      if (running.length === 0) start()
+    },
     async close() {
       isClosed = true
       for (const task of waiting.splice(0)) task.reject(tooMany())
