@@ -4,7 +4,9 @@ const REPORT = process.env['REPORT']
 
 export default defineConfig({
   testDir: '.',
-  timeout: 60_000,
+  // Generous: a busy machine is slow, not wrong.
+  timeout: 150_000,
+  expect: { timeout: 20_000 },
   workers: 2,
   fullyParallel: false,
   forbidOnly: true,

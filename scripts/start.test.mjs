@@ -85,7 +85,7 @@ it('says where the data are, serves, keeps a second start out, and stops with al
   expect(await first.ended).toBe(0)
   expect(first.told()).toContain('Stopped, the database too.')
   await nothingIsLeft()
-}, 120_000)
+}, 180_000)
 
 describe('however it ends', () => {
   it.each(['SIGTERM', 'SIGHUP'])(
@@ -108,7 +108,7 @@ describe('however it ends', () => {
     child.kill('SIGHUP')
     expect(await ended).toBe(0)
     await nothingIsLeft()
-  }, 60_000)
+  }, 180_000)
 
   it('a server that crashes is no stop: the exit and the words say so', async () => {
     const { child, ended, until, told } = run('start.mjs')
@@ -118,7 +118,7 @@ describe('however it ends', () => {
     expect(await ended).not.toBe(0)
     expect(told()).toContain('which nobody asked for')
     await nothingIsLeft()
-  }, 60_000)
+  }, 180_000)
 
   it('killed with no chance to say a word, the server goes too, and the next start goes on', async () => {
     const { child, ended, until, told } = run('start.mjs')
@@ -135,7 +135,7 @@ describe('however it ends', () => {
     again.child.kill('SIGTERM')
     expect(await again.ended).toBe(0)
     await nothingIsLeft()
-  }, 60_000)
+  }, 180_000)
 
   it('a mark left by another program is no Brannik', async () => {
     writeFileSync(
@@ -146,7 +146,7 @@ describe('however it ends', () => {
     await until('Started in')
     child.kill('SIGTERM')
     expect(await ended).toBe(0)
-  }, 60_000)
+  }, 180_000)
 })
 
 it('to the network only with an owner; accounts, backup and restore by command, with Brannik stopped', async () => {
@@ -184,4 +184,4 @@ it('a place where nothing may be written is said plainly', async () => {
   expect(await ended).toBe(1)
   expect(told()).toContain('BRANNIK_DATA')
   expect(told()).not.toMatch(/\n\s+at /)
-}, 60_000)
+}, 180_000)

@@ -17,9 +17,13 @@ create table record_history (
 create index record_history_deleted on record_history (at desc) where body is null;
 
 -- Lists are asked again and again: a number that rises with every change of a kind says whether one is still true.
+-- It stands in parts, one for each few connections, so that writers of one kind do not wait for each other's commits;
+-- the number is their sum.
 create table kind_revision (
-  kind text primary key,
-  revision bigint not null default 1
+  kind text not null,
+  part integer not null,
+  revision bigint not null default 1,
+  primary key (kind, part)
 );
 
 create function current_who() returns text language sql stable as $$
@@ -45,8 +49,8 @@ create function keep_written() returns trigger language plpgsql as $$
 begin
   insert into record_history (kind, id, version, body, who)
     select kind, id, version, body, current_who() from changed;
-  insert into kind_revision (kind) select distinct kind from changed order by kind
-    on conflict (kind) do update set revision = kind_revision.revision + 1;
+  insert into kind_revision (kind, part) select distinct kind, pg_backend_pid() % 16 from changed order by kind
+    on conflict (kind, part) do update set revision = kind_revision.revision + 1;
   return null;
 end
 $$;
@@ -55,15 +59,15 @@ create function keep_deleted() returns trigger language plpgsql as $$
 begin
   insert into record_history (kind, id, version, body, who)
     select kind, id, version + 1, null, current_who() from changed;
-  insert into kind_revision (kind) select distinct kind from changed order by kind
-    on conflict (kind) do update set revision = kind_revision.revision + 1;
+  insert into kind_revision (kind, part) select distinct kind, pg_backend_pid() % 16 from changed order by kind
+    on conflict (kind, part) do update set revision = kind_revision.revision + 1;
   return null;
 end
 $$;
 
 insert into record_history (kind, id, version, body, at, who)
   select kind, id, version, body, updated_at, 'before history was kept' from record;
-insert into kind_revision (kind) select distinct kind from record;
+insert into kind_revision (kind, part) select distinct kind, 0 from record;
 
 create trigger next_version before insert on record for each row execute function next_version();
 create trigger keep_inserted after insert on record

@@ -156,7 +156,8 @@ export function createApp({ database, databaseUrl, logger, access, backups, pool
   })
   app.use(HEADERS)
   app.use(onlyOwnNames(access))
-  app.use(compression())
+  // What is small travels faster as it is.
+  app.use(compression({ threshold: 8192 }))
   const api = apiRoutes(services)
   app.use('/api', api.router)
   const watched = createApi('')

@@ -88,7 +88,7 @@ it('the drill', async () => {
   await withDatabase((database) =>
     expect(database.query('delete from record_history')).rejects.toThrow('only grows'),
   )
-}, 60_000)
+}, 180_000)
 
 it('a shop that is there is replaced only when told so, and is backed up first', async () => {
   const file = join(folder, 'other.dump')
@@ -109,7 +109,7 @@ it('a shop that is there is replaced only when told so, and is backed up first',
     backups: settings(),
   })
   expect(await everything()).toEqual(newer)
-}, 60_000)
+}, 180_000)
 
 it('what is no backup, or is cut off, changes nothing', async () => {
   const before = await everything()
@@ -124,7 +124,7 @@ it('what is no backup, or is cut off, changes nothing', async () => {
     'pg_restore ended',
   )
   expect(await everything()).toEqual(before)
-}, 60_000)
+}, 180_000)
 
 it('while Brannik runs on the database a restore is refused', async () => {
   const database = openDatabase(url)
@@ -149,7 +149,7 @@ it('old backups go, the latest stays, and other files are left alone', async () 
   expect(names).toEqual(expect.arrayContaining(['mine.dump', 'brannik-notes.txt']))
   expect((await listBackups(place)).map(({ why }) => why)).toEqual(['before-migration', 'by-hand'])
   expect(isBackupName('../brannik-2020-01-02T03-04-05Z-by-hand.dump')).toBe(false)
-}, 60_000)
+}, 180_000)
 
 it('from the command line: accounts, a backup and back again', async () => {
   const run = async (script: string, args: readonly string[], input = '') => {
@@ -186,4 +186,4 @@ it('from the command line: accounts, a backup and back again', async () => {
   expect(await run('backup', ['restore', 'here.dump'])).toContain('--replace')
   expect(await run('backup', ['restore', 'here.dump', '--replace'])).toContain('The shop is back')
   expect(await run('user', ['list'])).toBe('Owner  owner')
-}, 60_000)
+}, 180_000)

@@ -31,13 +31,6 @@ export function openDatabase(url: string): Database {
 const pause = (ms: number) => new Promise((resolve) => setTimeout(resolve, ms))
 const MOST_COLLISIONS = 8
 
-interface TransactionOptions {
-  /** Whose writes these are, for the history. */
-  readonly who?: string
-  /** Whether the work may be done again after its connection was lost: it changes nothing, or knows itself again. */
-  readonly canAskAgain: boolean
-}
-
 /** The end of a transaction is unknown: the database may have it or not. */
 export class UnknownOutcome extends Problem {
   constructor() {
@@ -50,28 +43,21 @@ export class UnknownOutcome extends Problem {
   }
 }
 
-/** Runs a transaction once. `atCommit` says whether the last word was on its way when it failed. */
-async function once<T>(
-  database: Database,
-  who: string | undefined,
-  work: (connection: Connection) => Promise<T>,
-  mark: { atCommit: boolean },
-): Promise<T> {
+interface Attempt<T> {
+  /** Whether the work may be done again after its connection was lost: it changes nothing, or knows itself again. */
+  readonly canAskAgain: boolean
+  /** `mark.atCommit` says whether the last word was on its way when it failed. */
+  run(connection: Connection, mark: { atCommit: boolean }): Promise<T>
+}
+
+/** With a connection of the pool, which gets a new one where this one is broken. */
+async function connected<T>(database: Database, work: (connection: Connection) => Promise<T>): Promise<T> {
   const connection = await database.connect()
   let broken: Error | undefined
   try {
-    await connection.query('begin')
-    if (who !== undefined) await connection.query(`select set_config('brannik.who', $1, true)`, [who])
-    const result = await work(connection)
-    mark.atCommit = true
-    await connection.query('commit')
-    return result
+    return await work(connection)
   } catch (error) {
     if (isNoDatabase(error)) broken = error instanceof Error ? error : new Error('connection lost')
-    else
-      await connection.query('rollback').catch((reason: unknown) => {
-        broken = reason instanceof Error ? reason : new Error('rollback failed')
-      })
     throw error
   } finally {
     connection.release(broken)
@@ -79,21 +65,16 @@ async function once<T>(
 }
 
 /**
- * Runs work in one transaction: all of it, or nothing. Collisions of transactions begin again; so does a lost
- * connection, where the work may be asked again.
+ * Collisions of transactions begin again; so does a lost connection, where the work may be asked again.
  * @throws UnknownOutcome where the connection was lost while storing and the database has not come back
  */
-async function transaction<T>(
-  database: Database,
-  { who, canAskAgain }: TransactionOptions,
-  work: (connection: Connection) => Promise<T>,
-): Promise<T> {
+async function persistently<T>(database: Database, { canAskAgain, run }: Attempt<T>): Promise<T> {
   const until = performance.now() + LIMITS.askAgainMs
   let isUnknown = false
   for (let attempt = 1; ; attempt += 1) {
     const mark = { atCommit: false }
     try {
-      return await once(database, who, work, mark)
+      return await connected(database, (connection) => run(connection, mark))
     } catch (error) {
       const isLost = isNoDatabase(error)
       if (isLost && mark.atCommit) isUnknown = true
@@ -109,20 +90,37 @@ async function transaction<T>(
   }
 }
 
-/** For what only looks: asked again when its connection was lost. */
+/** One transaction: all of it, or nothing. @param who whose writes these are, for the history */
+const transaction =
+  <T>(who: string | undefined, work: (connection: Connection) => Promise<T>): Attempt<T>['run'] =>
+  async (connection, mark) => {
+    const name = who === undefined ? '' : `; select set_config('brannik.who', ${pg.escapeLiteral(who)}, true)`
+    try {
+      await connection.query(`begin${name}`)
+      const result = await work(connection)
+      mark.atCommit = true
+      await connection.query('commit')
+      return result
+    } catch (error) {
+      if (!isNoDatabase(error)) await connection.query('rollback')
+      throw error
+    }
+  }
+
+/** For what only looks, statement by statement: asked again when its connection was lost. */
 export const reading = <T>(database: Database, work: (connection: Connection) => Promise<T>): Promise<T> =>
-  transaction(database, { canAskAgain: true }, work)
+  persistently(database, { canAskAgain: true, run: work })
 
 /** For writes that know themselves again by a key, see `stores/answers.ts`. */
 export const writingOnce = <T>(
   database: Database,
   who: string,
   work: (connection: Connection) => Promise<T>,
-): Promise<T> => transaction(database, { who, canAskAgain: true }, work)
+): Promise<T> => persistently(database, { canAskAgain: true, run: transaction(who, work) })
 
 /** For writes that do not: after a lost connection they are not tried again. */
 export const inTransaction = <T>(
   database: Database,
   work: (connection: Connection) => Promise<T>,
   who?: string,
-): Promise<T> => transaction(database, { ...(who === undefined ? {} : { who }), canAskAgain: false }, work)
+): Promise<T> => persistently(database, { canAskAgain: false, run: transaction(who, work) })

@@ -27,7 +27,7 @@ export const LIMITS = {
   /** Answers that are kept as long as the list has not changed, all pages together. */
   keptListBytes: 48 * MB,
 
-  poolConnections: 10,
+  poolConnections: 20,
   connectMs: 3000,
   statementMs: 12_000,
   lockMs: 4000,

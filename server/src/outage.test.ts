@@ -55,7 +55,7 @@ describe('connections that break', () => {
     const { rows } = await server.database.query<{ id: string }>(`select id from record where kind = 'job'`)
     const stored = new Set(rows.map(({ id }) => id))
     expect(acknowledged.filter((id) => !stored.has(id))).toEqual([])
-  }, 60_000)
+  }, 180_000)
 })
 
 describe('a commit whose answer is lost', () => {
@@ -84,7 +84,7 @@ describe('a commit whose answer is lost', () => {
     wire.set('through')
     const again = await server.call('POST', '/api/jobs', made, key)
     expect([again.status, again.headers.get('idempotent-replayed')]).toEqual([201, 'true'])
-  }, 30_000)
+  }, 180_000)
 })
 
 describe('a database that is frozen', () => {
@@ -94,17 +94,18 @@ describe('a database that is frozen', () => {
     const [health, ready, live, version] = await Promise.all(
       ['health', 'ready', 'live', 'version'].map((path) => server.call('GET', `/api/${path}`)),
     )
-    expect(performance.now() - began).toBeLessThan(2000)
+    // 1.5 s by the limit; the rest is for a busy machine, beside the 15 s for which the database is waited for elsewhere.
+    expect(performance.now() - began).toBeLessThan(8000)
     expect([health?.status, ready?.status, live?.status, version?.status]).toEqual([503, 503, 200, 200])
     expect(ready?.body).toMatchObject({ ready: false })
     expect(ready?.headers.get('retry-after')).toBe('2')
     wire.set('through')
     wire.cut()
     await expect
-      .poll(async () => (await server.call('GET', '/api/ready')).status, { timeout: 5000 })
+      .poll(async () => (await server.call('GET', '/api/ready')).status, { timeout: 30_000 })
       .toBe(200)
     expect((await server.call('GET', '/api/jobs')).status).toBe(200)
-  }, 30_000)
+  }, 180_000)
 })
 
 it('without any database every question is 503 with Retry-After, and it comes back without a restart', async () => {
@@ -132,4 +133,4 @@ it('without any database every question is 503 with Retry-After, and it comes ba
   moved.port = new URL(wire.url).port
   options.connectionString = moved.href
   expect((await server.call('GET', '/api/jobs')).status).toBe(200)
-}, 60_000)
+}, 180_000)

@@ -1,8 +1,9 @@
 /** The open catalogue: all equipment out, or many things in at once; its JSON Schema; the generic library. */
 import { CATALOGUE_FORMAT, CATALOGUE_KEYS, CATALOGUE_LISTS, catalogueSchema, LIBRARY } from '@brannik/core'
-import type { Response } from 'express'
+import { Readable } from 'node:stream'
+import { pipeline } from 'node:stream/promises'
 import { z } from 'zod'
-import { inTransaction } from '../database.ts'
+import { type Connection, inTransaction } from '../database.ts'
 import { Problem } from '../problems.ts'
 import type { AddRoutes } from '../services.ts'
 import { answerOnce } from '../stores/answers.ts'
@@ -25,19 +26,21 @@ export const libraryCatalogue = (): object => ({
   ...Object.fromEntries(CATALOGUE_KEYS.map((key) => [key, ofLibrary(CATALOGUE_LISTS[key].path)])),
 })
 
-/** Waits where the client reads slower than the database writes. */
-const put = (response: Response, text: string): Promise<void> =>
-  response.write(text) || response.destroyed
-    ? Promise.resolve()
-    : new Promise((resolve) => {
-        const go = (): void => {
-          response.off('drain', go)
-          response.off('close', go)
-          resolve()
-        }
-        response.on('drain', go)
-        response.on('close', go)
-      })
+/** The catalogue piece by piece, so that it never stands whole in memory. */
+async function* pieces(connection: Connection): AsyncGenerator<string> {
+  yield `{"format":${JSON.stringify(CATALOGUE_FORMAT)},"version":1`
+  for (const key of CATALOGUE_KEYS) {
+    yield `,"${key}":[`
+    let separator = ''
+    for await (const items of records.pages(connection, records.kindOrProblem(CATALOGUE_LISTS[key].path))) {
+      if (items.length === 0) continue
+      yield separator + items.map(({ record }) => record).join(',')
+      separator = ','
+    }
+    yield ']'
+  }
+  yield '}'
+}
 
 export const catalogueRoutes: AddRoutes = (api, { database, readBody }) => {
   const schema = JSON.stringify(catalogueJsonSchema())
@@ -48,21 +51,8 @@ export const catalogueRoutes: AddRoutes = (api, { database, readBody }) => {
     // What has been sent cannot be begun again.
     await inTransaction(database, async (connection) => {
       await connection.query('set transaction isolation level repeatable read read only')
-      await put(response, `{"format":${JSON.stringify(CATALOGUE_FORMAT)},"version":1`)
-      for (const key of CATALOGUE_KEYS) {
-        await put(response, `,"${key}":[`)
-        let separator = ''
-        for await (const { record } of records.all(
-          connection,
-          records.kindOrProblem(CATALOGUE_LISTS[key].path),
-        )) {
-          await put(response, separator + record)
-          separator = ','
-        }
-        await put(response, ']')
-      }
+      await pipeline(Readable.from(pieces(connection)), response)
     })
-    response.end('}')
   })
   api.on('get', '/catalogue/schema.json', 'guest', (_request, response) => {
     response.type('application/schema+json').send(schema)

@@ -1,4 +1,6 @@
 /** Lists by the page: each answer is kept, and told unchanged, as long as nothing of its kind has changed. */
+import { promisify } from 'node:util'
+import { gzip } from 'node:zlib'
 import type { Request, RequestHandler } from 'express'
 import { z } from 'zod'
 import { reading, type Database } from '../database.ts'
@@ -51,67 +53,84 @@ export function queryOf<T>(schema: z.ZodType<T>, request: Request): T {
   )
 }
 
+/** A page as it goes out, plain and packed: packed once, not for everybody who asks. */
 interface Kept {
-  readonly revision: string
-  readonly body: Buffer
+  readonly plain: Buffer
+  readonly packed: Buffer
 }
 
-/** Answers by what was asked; the oldest go first when they weigh too much. */
-class KeptAnswers {
-  private readonly answers = new Map<string, Kept>()
+/**
+ * Pages by what was asked; the oldest go first when they weigh too much. Many who ask for the same page at once wait for
+ * one making of it.
+ */
+class KeptPages {
+  private readonly pages = new Map<string, Promise<Kept>>()
+  private readonly weights = new Map<string, number>()
   private bytes = 0
 
-  find(key: string, revision: string): Buffer | null {
-    const kept = this.answers.get(key)
-    if (kept?.revision !== revision) return null
-    this.answers.delete(key)
-    this.answers.set(key, kept)
-    return kept.body
+  /** @param make called where there is none of that revision yet */
+  async of(key: string, revision: string, make: () => Promise<Kept>): Promise<Kept> {
+    const name = `${revision} ${key}`
+    const known = this.pages.get(name)
+    if (known) return known
+    const making = make()
+    this.pages.set(name, making)
+    try {
+      const made = await making
+      this.weigh(name, made)
+      return made
+    } catch (error) {
+      this.drop(name)
+      throw error
+    }
   }
 
-  keep(key: string, kept: Kept): void {
-    this.drop(key)
-    this.answers.set(key, kept)
-    this.bytes += kept.body.length
-    for (const oldest of this.answers.keys()) {
+  private weigh(name: string, { plain, packed }: Kept): void {
+    const weight = plain.length + packed.length
+    this.weights.set(name, weight)
+    this.bytes += weight
+    for (const oldest of this.pages.keys()) {
       if (this.bytes <= LIMITS.keptListBytes) return
       this.drop(oldest)
     }
   }
 
-  private drop(key: string): void {
-    const kept = this.answers.get(key)
-    if (!kept) return
-    this.bytes -= kept.body.length
-    this.answers.delete(key)
+  private drop(name: string): void {
+    this.bytes -= this.weights.get(name) ?? 0
+    this.weights.delete(name)
+    this.pages.delete(name)
   }
 }
 
-const bodyOf = ({ items, next }: records.Page): Buffer =>
-  Buffer.from(
-    `{"items":[${items.map(({ version, record }) => `{"version":${version},"record":${record}}`).join(',')}],"next":${JSON.stringify(next && cursorOf(next))}}`,
-  )
+const pack = promisify(gzip)
+/** Fast: what is packed twice as well takes four times as long. */
+const LEVEL = 4
+
+async function keptOf({ items, next }: records.Page): Promise<Kept> {
+  const list = items.map(({ version, record }) => `{"version":${version},"record":${record}}`)
+  const plain = Buffer.from(`{"items":[${list.join(',')}],"next":${JSON.stringify(next && cursorOf(next))}}`)
+  return { plain, packed: await pack(plain, { level: LEVEL }) }
+}
 
 export function listHandler(database: Database, kind: Kind): RequestHandler {
-  const kept = new KeptAnswers()
+  const kept = new KeptPages()
   return async (request, response) => {
     const { limit, after } = queryOf(querySchema, request)
     const from = after === undefined ? null : placeOf(after)
-    const key = `${limit} ${after ?? ''}`
-    const etagOf = (revision: string): string => `"${kind.kind}-${revision}"`
-    const answer = await reading(database, async (connection) => {
-      // The revision is read first: a page may then be newer than it says, never older.
-      const revision = await records.revisionOf(connection, kind)
-      if (request.get('If-None-Match') === etagOf(revision)) return { revision, body: null }
-      const body = kept.find(key, revision)
-      if (body) return { revision, body }
-      const fresh = bodyOf(await records.page(connection, kind, from, limit))
-      kept.keep(key, { revision, body: fresh })
-      return { revision, body: fresh }
-    })
-    response.set('ETag', etagOf(answer.revision)).set('Cache-Control', 'private, no-cache')
-    if (answer.body === null) response.status(304).end()
-    else response.type('application/json').send(answer.body)
+    // The revision is read first: a page may then be newer than it says, never older.
+    const revision = await reading(database, (connection) => records.revisionOf(connection, kind))
+    const etag = `"${kind.kind}-${revision}"`
+    response.set('ETag', etag).set('Cache-Control', 'private, no-cache').vary('Accept-Encoding')
+    if (request.get('If-None-Match') === etag) {
+      response.status(304).end()
+      return
+    }
+    const { plain, packed } = await kept.of(`${limit} ${after ?? ''}`, revision, async () =>
+      keptOf(await reading(database, (connection) => records.page(connection, kind, from, limit))),
+    )
+    response.type('application/json')
+    if (request.acceptsEncodings('gzip') === false) response.send(plain)
+    else response.set('Content-Encoding', 'gzip').send(packed)
   }
 }
 

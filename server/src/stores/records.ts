@@ -28,7 +28,7 @@ export interface Page {
   readonly next: Place | null
 }
 
-const REVISION = `select coalesce((select revision from kind_revision where kind = $1), 0)::text as revision`
+const REVISION = `select coalesce(sum(revision), 0)::text as revision from kind_revision where kind = $1`
 /** Cut by number and by weight; one record always goes in, however heavy. */
 const PAGE = `select id, name, version, record from (
     select id, body ->> 'name' as name, version, body::text as record,
@@ -83,11 +83,11 @@ export async function page(
 }
 
 /** Every record of a kind, page after page. */
-export async function* all(connection: Connection, kind: Kind): AsyncGenerator<Stored> {
+export async function* pages(connection: Connection, kind: Kind): AsyncGenerator<readonly Stored[]> {
   let after: Place | null = null
   do {
     const { items, next }: Page = await page(connection, kind, after)
-    yield* items
+    yield items
     after = next
   } while (after)
 }

@@ -67,6 +67,9 @@ header {
   flex-wrap: wrap;
   gap: 12px;
 }
+.tabs {
+  flex-wrap: wrap;
+}
 .where {
   margin-left: auto;
 }
