@@ -1,6 +1,6 @@
 /** The drill: back up, destroy, restore, compare every row. And all that a restore refuses to do. */
 import { execFile } from 'node:child_process'
-import { mkdtemp, readdir, rm, utimes, writeFile } from 'node:fs/promises'
+import { mkdtemp, readdir, readFile, rm, utimes, writeFile } from 'node:fs/promises'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { fileURLToPath } from 'node:url'
@@ -109,6 +109,22 @@ it('a shop that is there is replaced only when told so, and is backed up first',
     backups: settings(),
   })
   expect(await everything()).toEqual(newer)
+}, 180_000)
+
+it('a backup is never written over another file, and a failed one leaves none', async () => {
+  const file = join(folder, 'taken.dump')
+  await writeFile(file, 'mine')
+  await expect(backUpTo(url, file)).rejects.toThrow('there already')
+  expect(await readFile(file, 'utf8')).toBe('mine')
+  const nowhere = new URL(url)
+  nowhere.pathname = '/no_such_database'
+  await expect(backUpTo(nowhere.href, join(folder, 'failed.dump'))).rejects.toThrow('pg_dump ended')
+  expect((await readdir(folder)).filter((name) => name.includes('failed'))).toEqual([])
+  const place = join(folder, 'at-once')
+  const names = await Promise.all(
+    [1, 2, 3].map(() => makeBackup(url, { ...settings(), folder: place }, 'by-hand')),
+  )
+  expect(new Set(names.map(({ name }) => name)).size).toBe(3)
 }, 180_000)
 
 it('what is no backup, or is cut off, changes nothing', async () => {

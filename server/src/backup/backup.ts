@@ -8,6 +8,7 @@ import { mkdir, open, readdir, rename, rm, stat } from 'node:fs/promises'
 import { basename, dirname, join } from 'node:path'
 import pg from 'pg'
 import type { BackupSettings } from '../config.ts'
+import { properties } from '../faults.ts'
 import { Problem } from '../problems.ts'
 
 export interface Backup {
@@ -18,7 +19,7 @@ export interface Backup {
   readonly why: string
 }
 
-const NAME = /^brannik-(\d{4}-\d{2}-\d{2}T\d{2}-\d{2}-\d{2}Z)-([a-z-]+)\.dump$/
+const NAME = /^brannik-(\d{4}-\d{2}-\d{2}T\d{2}-\d{2}-\d{2})(-\d{3})?Z-([a-z-]+)\.dump$/
 export const isBackupName = (name: string): boolean => NAME.test(name)
 
 const PACKAGED = '/usr/lib/postgresql'
@@ -77,10 +78,27 @@ async function sync(path: string): Promise<void> {
   }
 }
 
-/** Writes a backup to a file: whole, or not there at all. */
+/** Takes a name that nothing has: a backup is never written over another one. */
+async function claim(file: string): Promise<void> {
+  try {
+    await (await open(file, 'wx', 0o600)).close()
+  } catch (error) {
+    if (properties(error).code === 'EEXIST')
+      throw new Problem(
+        409,
+        'Already there',
+        `${file} is there already. Choose another name, or take it away first.`,
+      )
+    throw error
+  }
+}
+
+/** Writes a backup to a file that is not there yet: whole, or not at all. */
 export async function backUpTo(databaseUrl: string, file: string): Promise<void> {
   const unfinished = join(dirname(file), `.${basename(file)}.${process.pid}.unfinished`)
   await mkdir(dirname(file), { recursive: true, mode: 0o700 })
+  await claim(file)
+  let isWhole = false
   try {
     // The counts of requests are nobody's records.
     await runClient('pg_dump', databaseUrl, [
@@ -94,8 +112,10 @@ export async function backUpTo(databaseUrl: string, file: string): Promise<void>
     await sync(unfinished)
     await rename(unfinished, file)
     await sync(dirname(file))
+    isWhole = true
   } finally {
     await rm(unfinished, { force: true })
+    if (!isWhole) await rm(file, { force: true })
   }
 }
 
@@ -105,8 +125,9 @@ export async function listBackups(folder: string | null): Promise<readonly Backu
   const names = (await readdir(folder)).filter(isBackupName)
   const backups = await Promise.all(
     names.map(async (name) => {
-      const [, time = '', why = ''] = NAME.exec(name) ?? []
-      const at = new Date(time.replace(/T(\d{2})-(\d{2})-(\d{2})Z/, 'T$1:$2:$3Z'))
+      const [, time = '', thousandths = '', why = ''] = NAME.exec(name) ?? []
+      const [day, clock = ''] = time.split('T')
+      const at = new Date(`${day}T${clock.replaceAll('-', ':')}${thousandths.replace('-', '.')}Z`)
       return { name, at, bytes: (await stat(join(folder, name))).size, why }
     }),
   )
