@@ -160,10 +160,7 @@ export async function makeBackup(
   await turn.connect()
   try {
     await turn.query('select pg_advisory_lock($1)', [LOCK])
-    const time = new Date()
-      .toISOString()
-      .replace(/\.\d+Z$/, 'Z')
-      .replaceAll(':', '-')
+    const time = new Date().toISOString().replaceAll(/[:.]/g, '-')
     const name = `brannik-${time}-${why}.dump`
     await backUpTo(databaseUrl, join(folder, name))
     await forgetOld(folder, keepDays)
