@@ -7,11 +7,19 @@ export default defineConfig({
     projects: [
       {
         plugins: [vue()],
-        test: { name: 'web', root: 'web', include: ['src/**/*.test.ts'], benchmark: { include: [] } },
+        test: {
+          name: 'web',
+          root: 'web',
+          testTimeout: 60_000,
+          include: ['src/**/*.test.ts'],
+          benchmark: { include: [] },
+        },
       },
       {
         test: {
           name: 'core',
+          // Generous: a busy machine is slow, not wrong.
+          testTimeout: 60_000,
           root: 'core',
           include: ['src/**/*.test.ts'],
           benchmark: { include: ['src/**/*.bench.ts'] },

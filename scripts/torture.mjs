@@ -1,7 +1,7 @@
 /**
  * `npm run torture`: kills, hostile requests, load, idle connections and the largest valid questions, on a server and
  * a database of their own. One line of JSON a figure; the exit is 1 where something was lost, died or answered 5xx.
- * `--short` is what `npm test` runs.
+ * `--short` is what `npm test` runs; `load`, `blocks`, `requests` or `kills` alone by their names.
  */
 import { mkdtempSync, chmodSync, readFileSync, rmSync } from 'node:fs'
 import { Agent, request } from 'node:http'
@@ -436,6 +436,8 @@ async function blocks(shop) {
   say('longest-block', rounded(worst), 'ms')
 }
 
+const PHASES = { load: underLoad, blocks, requests, kills }
+
 async function torture() {
   installNpm()
   const base = mkdtempSync(join(tmpdir(), 'brannik-torture-'))
@@ -444,10 +446,9 @@ async function torture() {
   await shop.start()
   try {
     await shop.untilReady()
-    await underLoad(shop)
-    await blocks(shop)
-    await requests(shop)
-    await kills(shop)
+    const asked = process.argv.slice(2).filter((one) => one in PHASES)
+    for (const [name, phase] of Object.entries(PHASES))
+      if (asked.length === 0 || asked.includes(name)) await phase(shop)
   } finally {
     await shop.stop()
     rmSync(base, { recursive: true, force: true })

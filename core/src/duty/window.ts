@@ -37,8 +37,8 @@ const cyclesPerBlock = ({ arcS, offS }: WeldRun, blockS: number): number =>
 
 /**
  * How long a block of merged cycles must be for all runs together to stay within a number of arcs, s; 0 where
- * every arc stands for itself. A block burns first and pauses after, so merging errs towards more heat, by less
- * than one block.
+ * every arc stands for itself. A block burns first and pauses after, so what merging changes is less than one block,
+ * and mostly towards more heat.
  */
 function blockFor(runs: readonly WeldRun[], mostArcs: number): number {
   const count = (blockS: number): number =>
@@ -90,7 +90,7 @@ function heatMeter({ startS, endS, heat, spentS }: Arcs): (timeS: number) => num
  *
  * @param runs in the order of welding; times 0 is skipped
  * @param mostArcs arcs laid out at most, unless there are more runs than that; beyond it what repeats is merged,
- *   which errs towards more heat
+ *   which changes the answer by less than one block
  * @returns s; 0 to 600 when no heat is above 1
  */
 export function worstArcOnS(runs: readonly WeldRun[], mostArcs = MOST_ARCS): number {

@@ -23,9 +23,9 @@ it('hands on a chosen file with its name', async () => {
 
 it('refuses what is far too large, and hands nothing on', async () => {
   const wrapper = field()
-  await chooseFile(wrapper, new File([new Uint8Array(9_000_000)], 'film.csv'))
+  await chooseFile(wrapper, new File([new Uint8Array(41_000_000)], 'film.csv'))
   expect(wrapper.emitted('take')).toBeUndefined()
-  expect(wrapper.emitted('refuse')?.[0]?.[0]).toContain('film.csv has 9 MB; a weld list has at most 8 MB')
+  expect(wrapper.emitted('refuse')?.[0]?.[0]).toContain('film.csv has 41 MB; a weld list has at most 40 MB')
 })
 
 it('takes pasted text whole and keeps it out of the field', async () => {

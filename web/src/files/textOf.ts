@@ -1,7 +1,7 @@
 /** A file comes in as text. */
 
-/** Lists, jobs and catalogues are text; what is larger than this is some other file. */
-const MOST_BYTES = 8_000_000
+/** Lists, jobs and catalogues are text; what is larger than this is some other file. Room for twenty thousand things. */
+const MOST_BYTES = 40_000_000
 
 export type TextRead =
   { readonly ok: true; readonly text: string } | { readonly ok: false; readonly message: string }
