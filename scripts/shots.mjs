@@ -89,7 +89,7 @@ const SHOTS = [
       await page.waitForTimeout(900)
       await page.getByRole('link', { name: 'Records' }).click()
       await page.getByRole('button', { name: 'Back up now' }).click()
-      await page.getByText('Backed up just now').waitFor()
+      await page.getByRole('link', { name: 'Backed up just now' }).waitFor()
       await page.getByRole('tab', { name: 'What was done' }).click()
       await page.getByText('made a backup').waitFor()
       await page.waitForTimeout(5500)
