@@ -60,7 +60,7 @@ export interface BackupSettings {
   readonly migrateWithout: boolean
 }
 
-export const LOOPBACK_NAMES: readonly string[] = ['127.0.0.1', 'localhost', '::1']
+const LOOPBACK_NAMES: readonly string[] = ['127.0.0.1', 'localhost', '::1']
 const isLoopback = (host: string): boolean => LOOPBACK_NAMES.includes(host)
 
 /** Every address and name of this machine: an address cannot be made to lead elsewhere, as a name of the web can. */

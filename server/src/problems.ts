@@ -39,7 +39,7 @@ export function invalid(fields: readonly FieldProblem[]): Problem {
   return new Problem(422, 'Some fields are not right', `${said.join('. ')}.${more}`, { fields })
 }
 
-export function sendProblem(response: Response, problem: Problem): void {
+function sendProblem(response: Response, problem: Problem): void {
   if (problem.retryAfterS !== null) response.set('Retry-After', `${problem.retryAfterS}`)
   response
     .status(problem.status)
@@ -64,7 +64,7 @@ export const notFound: RequestHandler = (request, response) => {
   )
 }
 
-export const noDatabase = (): Problem =>
+const noDatabase = (): Problem =>
   new Problem(
     503,
     'No database',

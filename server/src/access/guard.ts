@@ -4,7 +4,7 @@ import type { Access } from '../config.ts'
 import { Problem } from '../problems.ts'
 
 /** `[::1]:4870` → `::1` */
-export const hostName = (header: string): string =>
+const hostName = (header: string): string =>
   header
     .replace(/:\d+$/, '')
     .replace(/^\[(.*)\]$/, '$1')

@@ -25,7 +25,7 @@ export const isBackupName = (name: string): boolean => NAME.test(name)
 const PACKAGED = '/usr/lib/postgresql'
 
 /** A client program of PostgreSQL, the newest that Debian's packages left here; else whatever the path finds. */
-export async function clientProgram(name: string): Promise<string> {
+async function clientProgram(name: string): Promise<string> {
   const versions = existsSync(PACKAGED) ? await readdir(PACKAGED) : []
   const found = versions
     .filter((version) => existsSync(join(PACKAGED, version, 'bin', name)))

@@ -20,17 +20,16 @@ export function useList<T>(path: string) {
       return false
     }
   }
-  const fetchAll = (): Promise<boolean> =>
-    telling(async () => {
-      items.value = (await ask<{ items: readonly T[] }>('GET', path)).items
-    }).finally(() => (isLoading.value = false))
-  onMounted(fetchAll)
+  const fetchItems = async (): Promise<void> => {
+    items.value = (await ask<{ items: readonly T[] }>('GET', path)).items
+  }
+  onMounted(() => telling(fetchItems).finally(() => (isLoading.value = false)))
 
   /** Writes, and fetches the list anew. @returns whether it was done */
   const change = (work: () => Promise<unknown>): Promise<boolean> =>
     telling(async () => {
       await work()
-      items.value = (await ask<{ items: readonly T[] }>('GET', path)).items
+      await fetchItems()
     })
-  return { items, problem, isLoading, telling, change, fetchAll }
+  return { items, problem, isLoading, telling, change }
 }
