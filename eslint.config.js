@@ -18,6 +18,46 @@ const oneWay = (room, patterns) => ({
   },
 })
 
+/** Rooms of core, lowest first: each may use those before it, and none after it. `testing` is for tests. */
+const CORE_ROOMS = [
+  'basis',
+  'quantity',
+  'assumptions',
+  'model',
+  'reference',
+  'weldlist',
+  'catalogue',
+  'library',
+  'calculation',
+  'trade',
+  'supply',
+  'duty',
+  'capability',
+  'demand',
+  'criteria',
+  'assembly',
+  'fit',
+  'words',
+]
+const coreRoom = (room, index) => ({
+  files: [`core/src/${room}/**/*.ts`],
+  ignores: ['core/src/**/*.{test,bench}.ts'],
+  rules: {
+    'no-restricted-imports': [
+      'error',
+      {
+        patterns: [
+          { group: ['node:*', 'vue', 'express', 'pg', '@brannik/*'], message: 'core depends on Zod alone' },
+          ...[...CORE_ROOMS.slice(index + 1), 'testing'].map((above) => ({
+            group: [`../${above}/*`, `../../${above}/*`],
+            message: `${room} stands below ${above}: see the rooms of core in docs/architecture.md`,
+          })),
+        ],
+      },
+    ],
+  },
+})
+
 export default ts.config(
   { ignores: ['**/node_modules', '**/dist', '.data', 'test-results', 'playwright-report'] },
   js.configs.recommended,
@@ -66,16 +106,9 @@ export default ts.config(
         'localStorage',
       ],
       'no-restricted-properties': ['error', { object: 'Math', property: 'random' }],
-      'no-restricted-imports': [
-        'error',
-        {
-          patterns: [
-            { group: ['node:*', 'vue', 'express', 'pg', '@brannik/*'], message: 'core depends on Zod alone' },
-          ],
-        },
-      ],
     },
   },
+  ...CORE_ROOMS.map(coreRoom),
   oneWay('server', ['vue', 'vuetify', 'pinia', '@brannik/web']),
   oneWay('web', ['express', 'pg', 'node:*', '@brannik/server']),
   {

@@ -10,6 +10,7 @@ export default defineConfig({
         test: {
           name: 'web',
           root: 'web',
+          setupFiles: ['src/testing/setup.ts'],
           testTimeout: 60_000,
           include: ['src/**/*.test.ts'],
           benchmark: { include: [] },
@@ -51,7 +52,7 @@ export default defineConfig({
         test: {
           name: 'two-servers',
           root: 'server',
-          include: ['src/{api,catalogue,collections,concurrency,keeping}.test.ts'],
+          include: ['src/{api,catalogue,changes,collections,concurrency,keeping}.test.ts'],
           benchmark: { include: [] },
           testTimeout: 90_000,
           hookTimeout: 90_000,

@@ -28,7 +28,7 @@ test('a power source is typed in from its plate; what is half typed survives a r
   await page.getByLabel('Greatest output at 120 V').fill('110')
   await page.getByLabel('Duty of point 1 at 120 V').fill('25')
   await expect(page.getByText('Not stored yet.')).toBeVisible()
-  await expect(page.getByText(/current of rated point 1/)).toBeVisible()
+  await expect(page.getByText(/Current \(process 1, column 1, rated point 1\)/)).toBeVisible()
 
   await page.reload()
   await expect(name(page)).toHaveValue('Reed 180')
@@ -77,7 +77,7 @@ test('a plate that would need an efficiency above 1 is said to be wrong, kept, a
   await openList(page, server, 'power-sources/quillon-210')
   await page.getByLabel('I₁max at 240 V').first().fill('12')
   await expect(
-    page.getByText(/210 A at 24.5 V is 5,145 W out.*12 A at 240 V is 2,880 VA in.*efficiency of 1.79/),
+    page.getByText(/210 A at 24.5 V is 5,145 W out.*12 A at 240 V is 2,880 VA in.*efficiency of 1.786/),
   ).toBeVisible()
   await saved(page)
   expect(
@@ -140,7 +140,6 @@ test('choices stand in the order of what fits; a greyed one says why, and yields
   await expect(argon).toContainText('Steel wire wanders in inert gas')
   await argon.click()
   await page.getByRole('button', { name: 'Back to the rules' }).click()
-  await expect(page.locator('[data-rule]')).toHaveCount(1)
   await expect(page.locator('[data-rule=gas-for-metal]')).toContainText('Steel wire wanders in inert gas')
 })
 
@@ -149,9 +148,9 @@ test('a rule opens with its working and source, and small parts follow the wire'
   server,
 }) => {
   await openSetUp(page, server, 'bay-2-wire')
-  await page.getByRole('button', { name: 'Wire and feed speed' }).click()
+  await page.getByRole('button', { name: 'Wire feed speed' }).click()
   const working = page.getByRole('complementary', { name: /How it was worked out/ })
-  await expect(working).toContainText('v = 60 · (α·I + β·L·I²)')
+  await expect(working).toContainText('60·(α·I + β·L·I²)')
   await expect(working).toContainText('AWS Welding Handbook')
   await page.keyboard.press('Escape')
   await page.locator('[data-slot=wire]').click()

@@ -267,7 +267,7 @@ test('a list of 500 welds stays smooth to edit, one of 5,000 rows is previewed',
   await expect.poll(async () => (await server.record<Job>('jobs/press-frame')).joints[2]?.count).toBe(21)
   // Its fit comes from the worker too, mends and all.
   await page.getByRole('link', { name: 'Fit', exact: true }).last().click()
-  await expect(page.getByTestId('headline')).toHaveText(/A short$/)
+  await expect(page.getByTestId('headline')).toHaveText(/A too little$/)
   await expect(page.getByRole('combobox', { name: 'Weld', exact: true })).toBeVisible()
   await expect(
     page.getByRole('button', { name: /^Bay 2 240 V 50 A|^Set-up:|^Weld in/ }).first(),

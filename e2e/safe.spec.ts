@@ -123,7 +123,7 @@ test('a deleted job comes back, and an earlier version too', async ({ page, serv
   await page.getByRole('button', { name: 'More' }).click()
   await page.getByText('Earlier versions').click()
   await page.getByRole('button', { name: /version 1 by the demo/ }).click()
-  await expect(page.getByRole('row').filter({ hasText: 'count' })).toContainText('7')
+  await expect(page.getByRole('row').filter({ hasText: 'number of welds' })).toContainText('7')
   await page.getByRole('button', { name: 'Take this one back' }).click()
   await expect.poll(async () => (await server.record<Job>('jobs/loader-fork')).joints[0]?.count).not.toBe(7)
 })

@@ -1,11 +1,8 @@
 /** `npm run shots`: the pictures of docs/screenshots, taken of the demo shop on a database of their own. */
-import { mkdirSync, mkdtempSync, rmSync } from 'node:fs'
-import { tmpdir } from 'node:os'
+import { mkdirSync } from 'node:fs'
 import { join } from 'node:path'
-import { installDebian, installNpm } from './lib/packages.mjs'
-import { freePort, temporaryPostgres } from './lib/postgres.mjs'
-import { begin, exists, explain, ROOT } from './lib/run.mjs'
-import { buildWeb } from './lib/web.mjs'
+import { explain, ROOT } from './lib/run.mjs'
+import { onStage } from './lib/stage.mjs'
 
 const SIZE = { width: 1280, height: 800 }
 const FOLDER = join(ROOT, 'docs/screenshots')
@@ -97,16 +94,6 @@ const SHOTS = [
   },
 ]
 
-/** Answers once the server says where it is. */
-const addressOf = (server) =>
-  new Promise((resolve, reject) => {
-    server.stdout.on('data', (chunk) => {
-      const found = /http:\/\/\S+/.exec(`${chunk}`)
-      if (found) resolve(found[0])
-    })
-    server.once('exit', () => reject(new Error('the server did not start')))
-  })
-
 async function shoot(browser, address, { name, path, dark, act }) {
   const context = await browser.newContext({ viewport: SIZE, colorScheme: dark ? 'dark' : 'light' })
   const page = await context.newPage()
@@ -118,42 +105,14 @@ async function shoot(browser, address, { name, path, dark, act }) {
   await context.close()
 }
 
-async function shots() {
-  installNpm()
-  if (!exists('chromium')) installDebian(['chromium'])
-  buildWeb()
+async function shots({ browser, address }) {
   mkdirSync(FOLDER, { recursive: true })
-  const { chromium } = await import('@playwright/test')
-  const cluster = await temporaryPostgres(56870)
-  const backups = mkdtempSync(join(tmpdir(), 'brannik-shots-'))
-  const server = begin(process.execPath, ['--import', 'tsx', 'server/src/main.ts'], {
-    env: {
-      DATABASE_URL: cluster.url('postgres'),
-      PORT: `${await freePort(4970)}`,
-      LOG_LEVEL: 'silent',
-      BACKUP_FOLDER: backups,
-    },
-    stdio: ['ignore', 'pipe', 'inherit'],
-  })
-  const browser = await chromium.launch({
-    executablePath: '/usr/bin/chromium',
-    args: ['--no-sandbox', '--disable-background-networking', '--disable-component-update', '--disable-sync'],
-  })
-  try {
-    const address = await addressOf(server)
-    const only = process.argv.slice(2)
-    for (const shot of SHOTS.filter(({ name }) => only.length === 0 || only.includes(name))) {
-      await shoot(browser, address, shot)
-    }
-  } finally {
-    await browser.close()
-    server.kill('SIGTERM')
-    cluster.remove()
-    rmSync(backups, { recursive: true, force: true })
-  }
+  const only = process.argv.slice(2)
+  for (const shot of SHOTS.filter(({ name }) => only.length === 0 || only.includes(name)))
+    await shoot(browser, address, shot)
 }
 
-shots().catch((error) => {
+onStage(shots).catch((error) => {
   explain(error)
   process.exit(1)
 })

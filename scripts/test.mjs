@@ -59,6 +59,7 @@ async function test() {
   try {
     whole('format', 'npx', ['--no-install', 'prettier', '--check', '.'])
     whole('lint', 'npx', ['--no-install', 'eslint', '.', '--max-warnings', '0'])
+    whole('nothing unused', 'npx', ['--no-install', 'knip'])
     for (const room of ['core', 'server', 'web', 'e2e'])
       whole(`types of ${room}`, 'npm', ['run', '--silent', 'types', '--workspace', room])
     counted(

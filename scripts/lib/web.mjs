@@ -6,6 +6,7 @@ import { unlessMadeFrom } from './packages.mjs'
 import { quiet, Remedy, ROOT } from './run.mjs'
 
 const SOURCES = [
+  'core/package.json',
   'core/src',
   'web/src',
   'web/public',

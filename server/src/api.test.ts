@@ -221,7 +221,7 @@ describe('POST /api/fit', () => {
     const { status, body } = await server.call('POST', '/api/fit', await question())
     expect(status).toBe(200)
     expect(fitAnswerSchema.safeParse(body).error).toBeUndefined()
-    expect(body.verdict).toBe('short')
+    expect(body.verdict).toBe('fails')
     expect(body.chains[0].first).toBe('source')
     expect(await countJobs()).toBe(before)
   })

@@ -3,7 +3,7 @@ import { type RequestHandler, Router } from 'express'
 import { allow } from './access/actor.ts'
 import type { Needs } from './access/roles.ts'
 
-export type Method = 'get' | 'post' | 'put' | 'delete'
+type Method = 'get' | 'post' | 'put' | 'delete'
 
 export interface ListedRoute {
   readonly method: Method

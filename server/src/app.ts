@@ -13,6 +13,7 @@ import { onlyJson, onlyOwnNames, onlyOwnPages } from './access/guard.ts'
 import { limitWrites } from './access/rate.ts'
 import { type Api, createApi, type ListedRoute } from './api.ts'
 import type { Access, BackupSettings } from './config.ts'
+import { watchChanges } from './changes.ts'
 import type { Database } from './database.ts'
 import { bodyBytes, bodyReader } from './documents/body.ts'
 import { createMetrics } from './metrics.ts'
@@ -20,6 +21,7 @@ import { openApiDocument } from './openapi.ts'
 import { notFound, problemHandler } from './problems.ts'
 import { accountRoutes, auditRoutes, doorRoutes } from './routes/access.ts'
 import { catalogueRoutes } from './routes/catalogue.ts'
+import { changeRoutes, endStreams } from './routes/changes.ts'
 import { fitRoutes } from './routes/fit.ts'
 import { healthRoutes } from './routes/health.ts'
 import { backupRoutes, historyRoutes } from './routes/keeping.ts'
@@ -63,6 +65,7 @@ const ROUTES = [
   auditRoutes,
   historyRoutes,
   backupRoutes,
+  changeRoutes,
   fitRoutes,
   shopRoutes(SHOP),
   catalogueRoutes,
@@ -138,12 +141,24 @@ const accessLog = (logger: Logger) =>
 export interface App {
   readonly express: Express
   readonly routes: readonly ListedRoute[]
+  /** Ends what stays open by itself. */
+  close(): Promise<void>
 }
 
 export function createApp({ database, databaseUrl, logger, access, backups, pool }: AppOptions): App {
   const app = express()
   const metrics = createMetrics(database, pool)
-  const services: Services = { database, databaseUrl, access, backups, readBody: bodyReader(pool) }
+  const services: Services = {
+    database,
+    databaseUrl,
+    access,
+    backups,
+    readBody: bodyReader(pool),
+    changes: watchChanges(databaseUrl, (error) => {
+      logger.warn({ err: error }, 'changes are not heard: the database does not answer; asked again')
+    }),
+    streams: new Set(),
+  }
   app.disable('x-powered-by')
   app.set('etag', false)
   // One proxy, the one in front: what those before it say is not believed.
@@ -179,5 +194,12 @@ export function createApp({ database, databaseUrl, logger, access, backups, pool
   }
   app.use(notFound)
   app.use(problemHandler)
-  return { express: app, routes: [...api.listed, ...watched.listed] }
+  return {
+    express: app,
+    routes: [...api.listed, ...watched.listed],
+    async close() {
+      endStreams(services.streams)
+      await services.changes.close()
+    },
+  }
 }

@@ -11,7 +11,9 @@ import {
 import { afterEach, describe, expect, it } from 'vitest'
 import { readConfig } from './config.ts'
 import { inTransaction, openDatabase, type Database } from './database.ts'
-import { migrate } from './migrate.ts'
+import { isMigrationDue, migrate } from './migrate.ts'
+import { versionOf } from './stores/history.ts'
+import { SHOP } from './stores/kinds.ts'
 import { seed } from './seed.ts'
 import { emptyDatabase } from './testing.ts'
 
@@ -105,7 +107,7 @@ describe('migrations', () => {
     ])
     expect(readDocument(shopSchema, await bodyOf('shop'))).toMatchObject({
       ok: true,
-      value: { assumptions: { repositionTurnedS: 33 } },
+      value: { assumptions: { repositionTurnedS: 33 }, locale: 'en-US' },
     })
   })
 
@@ -236,6 +238,31 @@ describe('migrations', () => {
     )
   })
 
+  it('carry records up to this version of their schema, once, and keep each as it was written', async () => {
+    const database = await fresh()
+    await migrate(database)
+    const shop = { id: 's', name: 'S', unitSystem: 'metric', ruleBook: 'north-american', currency: 'EUR' }
+    await database.query(`insert into record (kind, id, body, schema_version) values ('shop', 's', $1, 1)`, [
+      { ...shop, aluminiumTip: 'one-over', assumptions: {} },
+    ])
+    expect(await isMigrationDue(database)).toBe(true)
+    await migrate(database)
+    await migrate(database)
+    const { rows } = await database.query('select version, schema_version, body from record')
+    expect(rows).toMatchObject([{ version: 2, schema_version: 2, body: { locale: 'en-US' } }])
+    const history = await database.query(
+      `select version, schema_version, body ->> 'locale' as locale from record_history order by version`,
+    )
+    expect(history.rows).toEqual([
+      { version: 1, schema_version: 1, locale: null },
+      { version: 2, schema_version: 2, locale: 'en-US' },
+    ])
+    // Who looks back sees it as this version writes it.
+    const first = await inTransaction(database, (connection) => versionOf(connection, SHOP, 's', 1))
+    expect(JSON.parse(first)).toMatchObject({ name: 'S', locale: 'en-US' })
+    expect(await isMigrationDue(database)).toBe(false)
+  })
+
   it('refuse a database of a newer version, with the remedy', async () => {
     const database = await fresh()
     await migrate(database)
@@ -265,7 +292,9 @@ describe('the database itself', () => {
       database.query(`delete from record where kind = 'circuit' and id = 'bay-2'`),
     ).rejects.toThrow(/foreign key/)
     await expect(
-      database.query(`insert into record (kind, id, body) values ('job', 'a', '{"id":"b"}')`),
+      database.query(
+        `insert into record (kind, id, body, schema_version) values ('job', 'a', '{"id":"b"}', 1)`,
+      ),
     ).rejects.toThrow(/check constraint/)
   })
 
@@ -273,7 +302,9 @@ describe('the database itself', () => {
     const database = await fresh()
     await migrate(database)
     const work = inTransaction(database, async (connection) => {
-      await connection.query(`insert into record (kind, id, body) values ('job', 'a', '{"id":"a"}')`)
+      await connection.query(
+        `insert into record (kind, id, body, schema_version) values ('job', 'a', '{"id":"a"}', 1)`,
+      )
       throw new Error('half way')
     })
     await expect(work).rejects.toThrow('half way')

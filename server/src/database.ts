@@ -7,7 +7,8 @@ import { Problem } from './problems.ts'
 export type Database = pg.Pool
 export type Connection = pg.PoolClient
 
-export function openDatabase(url: string): Database {
+/** @param onLost told of every idle connection that dies; one in use is told by the request that it fails */
+export function openDatabase(url: string, onLost: (error: Error) => void = () => undefined): Database {
   const pool = new pg.Pool({
     connectionString: url,
     max: LIMITS.poolConnections,
@@ -21,7 +22,7 @@ export function openDatabase(url: string): Database {
   })
   // A connection that dies, idle or in use, fails what waits for it and is replaced at the next query; an error event
   // without a listener would end the process.
-  pool.on('error', () => undefined)
+  pool.on('error', onLost)
   pool.on('connect', (client) => {
     client.on('error', () => undefined)
   })
@@ -32,7 +33,7 @@ const pause = (ms: number) => new Promise((resolve) => setTimeout(resolve, ms))
 const MOST_COLLISIONS = 8
 
 /** The end of a transaction is unknown: the database may have it or not. */
-export class UnknownOutcome extends Problem {
+class UnknownOutcome extends Problem {
   constructor() {
     super(
       503,

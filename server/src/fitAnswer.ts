@@ -1,44 +1,48 @@
 /** The answer of a fit as a schema, for the OpenAPI document; a test holds the computation to it. */
-import { VERDICTS } from '@brannik/core'
+import { CRITERIA, VERDICTS } from '@brannik/core'
 import { z } from 'zod'
 
 const verdict = z.enum(VERDICTS)
 const source = z.object({ kind: z.string(), text: z.string(), fromMemory: z.boolean().optional() })
-const numberOrWords = z.union([z.number(), z.string()])
-const termSchema = z.object({
+/** Figures, words and names that a sentence is made of. */
+const params = z.record(z.string(), z.unknown())
+const term = z.object({
   symbol: z.string(),
   name: z.string(),
-  value: numberOrWords,
+  value: z.union([z.number(), z.array(z.number())]),
   unit: z.string(),
   source,
   assumption: z.string().optional(),
 })
 const step = z.object({
-  says: z.string(),
+  id: z.string(),
+  weldId: z.string().nullable(),
+  title: z.string(),
   formula: z.string(),
-  terms: z.array(termSchema),
-  result: z.object({ symbol: z.string(), value: numberOrWords, unit: z.string() }),
+  expression: z.string(),
+  method: z.string().nullable(),
+  terms: z.array(term),
+  result: z.object({ symbol: z.string(), value: z.number(), unit: z.string() }),
   source,
 })
-const measure = z.object({
-  value: z.number(),
-  unit: z.string(),
-  lowValue: z.number().optional(),
-})
-const figure = z.union([measure, z.string()]).nullable()
-const finding = z.object({
-  check: z.string(),
+const mend = z.object({ code: z.string(), params, sentence: z.string(), patch: z.unknown().optional() })
+const criterion = z.object({
+  criterion: z.enum(CRITERIA.map(({ id }) => id) as [string, ...string[]]),
   title: z.string(),
   verdict,
-  says: z.string(),
-  jointId: z.string().nullable(),
-  demand: figure,
-  capacity: figure,
+  sentence: z.string(),
+  code: z.string(),
+  params,
+  demand: z.number().nullable(),
+  capacity: z.number().nullable(),
+  capacityLow: z.number().nullable(),
+  unit: z.string(),
   marginPct: z.number().nullable(),
-  missing: z.string().nullable(),
+  weldId: z.string().nullable(),
+  missing: z.string(),
   restsOn: z.string(),
-  working: z.array(step),
-  mends: z.array(z.object({ says: z.string(), measure: measure.optional(), patch: z.unknown().optional() })),
+  source,
+  mends: z.array(mend),
 })
 const link = z.object({
   id: z.string(),
@@ -46,33 +50,32 @@ const link = z.object({
   detail: z.string(),
   lowA: z.number().nullable(),
   highA: z.number().nullable(),
-  missing: z.string().nullable(),
+  missing: z.string(),
   verdict,
   spareA: z.number().nullable(),
-  working: z.array(step),
 })
 const chain = z.object({
   jointId: z.string(),
   wantedA: z.number(),
   windowA: z.object({ low: z.number(), high: z.number() }),
-  wantedWorking: z.array(step),
   links: z.array(link),
   verdict,
   first: z.string().nullable(),
   spareA: z.number().nullable(),
-  says: z.string(),
+  sentence: z.string(),
 })
 
-export const fitAnswerSchema = z.object({
+export const fitAnswerSchema = z.strictObject({
   verdict,
   governingJointId: z.string(),
   chains: z.array(chain),
-  findings: z.array(finding),
-  joints: z.array(
+  criteria: z.array(criterion),
+  welds: z.array(
     z.object({
       jointId: z.string(),
       wantedA: z.number(),
       burnThroughA: z.number(),
+      passThicknessMm: z.number(),
       passes: z.number(),
       metalG: z.number(),
       fillerG: z.number(),
@@ -91,6 +94,8 @@ export const fitAnswerSchema = z.object({
       pieceS: z.number(),
     }),
   ),
-  duty: z.object({ value: z.number(), steps: z.array(step) }).nullable(),
+  dutyPct: z.number().nullable(),
   cautions: z.array(z.object({ topic: z.string(), says: z.string() })),
+  /** How the criteria that were asked for were worked out, by their id. */
+  workings: z.record(z.string(), z.array(step)).optional(),
 })

@@ -45,6 +45,12 @@ export const LIMITS = {
   workThreads: 2,
   workWaiting: 32,
 
+  /** Pages that wait for changes: how many, how often each hears that it is still connected, when it must come again. */
+  changeStreams: 1000,
+  changeBeatMs: 25_000,
+  changeStreamMs: 900_000,
+  changeAgainMs: 1500,
+
   writesPerMinute: 12_000,
   signInsPerMinute: 20,
   /** Wrong passwords before waiting begins, and the longest wait. */

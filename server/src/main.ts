@@ -63,7 +63,9 @@ const openLog = (config: Config): Logger =>
 async function start(): Promise<void> {
   const config = readConfig(process.env)
   const logger = openLog(config)
-  const database = openDatabase(config.databaseUrl)
+  const database = openDatabase(config.databaseUrl, (error) => {
+    logger.warn({ err: error }, 'an idle connection to the database was lost')
+  })
   await bringUpToDate(database, config)
   await checkDoors(database, config)
   const pool = createWorkPool()
@@ -78,6 +80,7 @@ async function start(): Promise<void> {
     isStopping = true
     logger.info({ why }, 'stopping')
     stopUpkeep()
+    await app.close()
     await drain(server)
     await pool.close()
     await database.end()

@@ -1,8 +1,11 @@
 /** Brings the database to the schema of this version: numbered SQL files, each run once, in order. */
 import { readdir, readFile } from 'node:fs/promises'
 import { type Connection, type Database, inTransaction } from './database.ts'
+import { isUpcastDue, upcastStored } from './upcast.ts'
 
 const FOLDER = new URL('../migrations/', import.meta.url)
+/** The migration from which on every record says the version of its schema. */
+const SCHEMA_VERSIONS = 5
 /** Any fixed number: two servers starting at once take turns by it. */
 const LOCK = 4_870_001
 
@@ -23,7 +26,7 @@ export async function takeTurn(connection: Connection): Promise<void> {
 const CREATE = `create table if not exists schema_migration (
   number integer primary key, name text not null, applied_at timestamptz not null default now())`
 
-/** Whether there are files to run on a database that holds something. */
+/** Whether there are files to run, or records to carry up, on a database that holds something. */
 export async function isMigrationDue(database: Database): Promise<boolean> {
   const { rows } = await database.query<{ there: boolean }>(
     `select to_regclass('public.schema_migration') is not null and to_regclass('public.record') is not null as there`,
@@ -32,6 +35,7 @@ export async function isMigrationDue(database: Database): Promise<boolean> {
   const applied = await database.query<{ number: number }>('select number from schema_migration')
   const known = new Set(applied.rows.map(({ number }) => number))
   const isDue = (await migrationFiles()).some(({ number }) => !known.has(number))
+  if (!isDue && (await isUpcastDue(database))) return true
   return isDue && (await database.query('select 1 from record limit 1')).rowCount === 1
 }
 
@@ -58,6 +62,8 @@ export async function migrate(database: Database, upTo = Number.POSITIVE_INFINIT
       await connection.query({ text: await readFile(new URL(name, FOLDER), 'utf8'), ...UNHURRIED })
       await connection.query('insert into schema_migration (number, name) values ($1, $2)', [number, name])
     }
+    if (applied.has(SCHEMA_VERSIONS) || due.some(({ number }) => number === SCHEMA_VERSIONS))
+      await upcastStored(connection)
     return due.length
   })
 }

@@ -11,7 +11,14 @@ import { VERSION } from './routes/health.ts'
 import { ALL_KINDS, COLLECTIONS, type Kind } from './stores/kinds.ts'
 
 const jsonSchema = (schema: z.ZodType): object => {
-  const { $schema: _dialect, ...rest } = z.toJSONSchema(schema, { io: 'input', unrepresentable: 'any' })
+  const { $schema: _dialect, ...rest } = z.toJSONSchema(schema, {
+    io: 'input',
+    unrepresentable: 'any',
+    // What concerns forms and sheets alone is not told; title and description are.
+    override({ jsonSchema: described }) {
+      delete described['field']
+    },
+  })
   return rest
 }
 
@@ -143,6 +150,16 @@ const DOORS = {
   '/api/me': {
     get: plain('Who asks, in which role, and whether sign-in is asked here', { 200: said('You') }),
   },
+  '/api/changes': {
+    get: plain('What is changed, by anybody, as server-sent events while it is connected', {
+      200: {
+        description:
+          'Events `change` with path, id and new version (0: deleted; no id: very many at once), and `lost` where some may have been missed',
+        content: { 'text/event-stream': { schema: { type: 'string' } } },
+      },
+      503: problem('Too many are connected'),
+    }),
+  },
   '/api/sign-in': {
     post: plain(
       'Opens a session and gives its cookie',
@@ -267,10 +284,18 @@ export function openApiDocument(): object {
       },
       '/api/fit': {
         post: {
-          summary: 'Fits a job to a set-up; stores nothing',
+          summary: 'Fits a job to a set-up: figures and sentences; stores nothing',
+          parameters: [
+            {
+              name: 'explain',
+              in: 'query',
+              description: 'Ids of criteria, parted by commas: their workings come with the answer',
+              schema: { type: 'string' },
+            },
+          ],
           requestBody: { required: true, content: content(reference('FitDocument')) },
           responses: {
-            200: { description: 'Findings and chains', content: content(reference('FitAnswer')) },
+            200: { description: 'Criteria and chains', content: content(reference('FitAnswer')) },
             ...INVALID,
           },
         },

@@ -1,6 +1,8 @@
 /** What the routes work with. */
+import type { Response } from 'express'
 import type { Api } from './api.ts'
 import type { Access, BackupSettings } from './config.ts'
+import type { Changes } from './changes.ts'
 import type { Database } from './database.ts'
 import type { ReadBody } from './documents/body.ts'
 
@@ -10,6 +12,9 @@ export interface Services {
   readonly access: Access
   readonly backups: BackupSettings
   readonly readBody: ReadBody
+  readonly changes: Changes
+  /** Answers that stay open: pages that wait for changes. */
+  readonly streams: Set<Response>
 }
 
 /** Adds routes to the API. */

@@ -33,7 +33,7 @@ export async function administer(sql: string): Promise<void> {
   }
 }
 
-export interface Answer {
+interface Answer {
   readonly status: number
   readonly headers: Headers
   // eslint-disable-next-line @typescript-eslint/no-explicit-any -- tests look into answers freely
@@ -93,7 +93,10 @@ export const caller =
       },
       ...sent,
     } as RequestInit)
-    const text = await response.text()
+    // It never ends by itself.
+    const isStream = response.headers.get('content-type')?.startsWith('text/event-stream') === true
+    if (isStream) await response.body?.cancel()
+    const text = isStream ? '' : await response.text()
     return { status: response.status, headers: response.headers, body: text === '' ? null : parsed(text) }
   }
 
@@ -130,6 +133,7 @@ export async function startTestServer({
     routes: app.routes,
     call: caller(url),
     async close() {
+      await app.close()
       server.closeAllConnections()
       await new Promise((resolve) => server.close(resolve))
       await pool.close()
@@ -204,7 +208,7 @@ function roundRobin(urls: readonly string[]): Server {
 }
 
 /** Two processes on one database, and a proxy in front. */
-export async function startTwoBehindProxy(): Promise<TestServer> {
+async function startTwoBehindProxy(): Promise<TestServer> {
   const { url: databaseUrl, drop } = await emptyDatabase()
   const folder = await mkdtemp(join(tmpdir(), 'brannik-test-'))
   const settings = { WRITES_PER_MINUTE: '1000000', BACKUP_FOLDER: folder }

@@ -34,12 +34,12 @@ watch(
 )
 
 function undo(): void {
-  const says = workspace.undo()
-  notice.show(says ? `Undone: ${says}` : 'There is nothing to undo')
+  const label = workspace.undo()
+  notice.show(label ? `Undone: ${label}` : 'There is nothing to undo')
 }
 function redo(): void {
-  const says = workspace.redo()
-  notice.show(says ? `Done again: ${says}` : 'There is nothing to do again')
+  const label = workspace.redo()
+  notice.show(label ? `Done again: ${label}` : 'There is nothing to do again')
 }
 function switchUnits(): void {
   const { shop } = workspace
@@ -47,7 +47,7 @@ function switchUnits(): void {
   const unitSystem = shop.unitSystem === 'imperial' ? 'metric' : 'imperial'
   workspace.edit('shop', shop.id, { ...shop, unitSystem }, 'units')
 }
-const unitWords = computed(() => (workspace.system === 'imperial' ? 'inch · lb' : 'mm · kg'))
+const unitWords = computed(() => (workspace.notation.system === 'imperial' ? 'inch · lb' : 'mm · kg'))
 
 const commands = useCommands({ undo, redo, switchUnits })
 
@@ -122,7 +122,7 @@ onKeyStroke('y', (event) => {
     </div>
     <CommandPalette v-model="paletteOpen" :commands="paletteOpen ? commands : []" />
     <VSnackbar v-model="notice.shown" :timeout="5000" location="bottom left">
-      {{ notice.says }}
+      {{ notice.text }}
       <template v-if="notice.undoable" #actions>
         <button class="link-button" @click="undo">Undo</button>
       </template>

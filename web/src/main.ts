@@ -3,8 +3,11 @@ import './styles/tokens.css'
 import { createPinia } from 'pinia'
 import { createApp } from 'vue'
 import App from './App.vue'
+import { catchUnexpected } from './errors.ts'
 import { router } from './router.ts'
 import { vuetify } from './vuetify.ts'
 import './styles/base.css'
 
-createApp(App).use(createPinia()).use(router).use(vuetify).mount('#app')
+const app = createApp(App).use(createPinia()).use(router).use(vuetify)
+catchUnexpected(app)
+app.mount('#app')

@@ -49,7 +49,7 @@ export function useCommands({ undo, redo, switchUnits }: Actions): ComputedRef<r
     { group: 'Do', title: 'Do again', shortcut: 'Ctrl Y', run: redo },
     {
       group: 'Look',
-      title: `Units: ${workspace.system === 'imperial' ? 'mm and kg' : 'inch and lb'}`,
+      title: `Units: ${workspace.notation.system === 'imperial' ? 'mm and kg' : 'inch and lb'}`,
       run: switchUnits,
     },
     {

@@ -1,11 +1,12 @@
 /** A change to a set-up, with what follows from it: nobody changes the wire and keeps the rolls. */
+import { type Capability, capabilityOf, chosenOf } from '../capability/capability.ts'
+import { type Slot, SLOT_KEYS, type SlotItems, SLOTS } from '../capability/slots.ts'
+import { assess } from '../criteria/index.ts'
+import type { Demand } from '../demand/demand.ts'
 import type { SetUp } from '../model/equipment.ts'
 import type { Shelf } from '../model/shelf.ts'
 import type { Shop } from '../model/shop.ts'
-import { type Assembly, assemblyOf, chosenOf, type Demands } from './assembly.ts'
-import { fitOut } from './fitOut.ts'
-import { judgeAll, shortSlots } from './judge.ts'
-import { type Slot, SLOT_KEYS, type SlotItems, SLOTS } from './slots.ts'
+import { failingSlots, fitOut } from './fitOut.ts'
 
 export interface ChangedSetUp {
   readonly setUp: SetUp
@@ -24,37 +25,40 @@ export function changeSetUp(
   shelf: Shelf,
   setUp: SetUp,
   change: Partial<SetUp>,
-  demands: Demands | null = null,
+  demand: Demand | null = null,
   which: 'small' | 'all' = 'small',
 ): ChangedSetUp {
-  const before = assemblyOf(shop, setUp, chosenOf(setUp, shelf), demands)
+  const before = capabilityOf(shop, setUp, chosenOf(setUp, shelf))
   const next = { ...setUp, ...change }
   const named = SLOTS.filter((slot) => SLOT_KEYS[slot] in change)
-  const leave = which === 'small' ? [...named, ...shortSlots(before)] : named
-  const fitted = fitOut(assemblyOf(shop, next, chosenOf(next, shelf), demands), shelf, which, leave)
+  const leave = which === 'small' ? [...named, ...failingSlots(before, demand)] : named
+  const after = capabilityOf(shop, next, chosenOf(next, shelf))
+  const fitted = fitOut(after, shelf, { which, leave, demand })
   return {
     setUp: { ...next, ...fitted.change },
-    along: fitted.changed.filter((slot) => fitted.assembly[slot] !== null),
+    along: fitted.changed.filter((slot) => fitted.capability[slot] !== null),
   }
 }
 
 /**
  * Which small parts would have to follow an item into its place, all of them on the shelf.
- * @returns null where something would still be short that is not now, or where nothing has to follow
+ * @returns null where something would still fail that does not now, or where nothing has to follow
  */
 export function followersOf<S extends Slot>(
   slot: S,
   item: SlotItems[S],
-  assembly: Assembly,
+  capability: Capability,
+  demand: Demand | null,
   shelf: Shelf,
 ): readonly Slot[] | null {
-  const leave = [slot, ...shortSlots(assembly)]
-  const { assembly: then, changed } = fitOut({ ...assembly, [slot]: item }, shelf, 'small', leave)
-  const before = new Set(shortRules(assembly))
-  return changed.length > 0 && shortRules(then).every((id) => before.has(id)) ? changed : null
+  const leave = [slot, ...failingSlots(capability, demand)]
+  const { capability: then, changed } = fitOut(capability.with(slot, item), shelf, { leave, demand })
+  const before = new Set(failingCriteria(capability, demand))
+  const isWell = failingCriteria(then, demand).every((id) => before.has(id))
+  return changed.length > 0 && isWell ? changed : null
 }
 
-const shortRules = (assembly: Assembly): string[] =>
-  judgeAll(assembly)
-    .filter(({ judgement }) => judgement.verdict === 'short')
-    .map(({ rule }) => rule.id)
+const failingCriteria = (capability: Capability, demand: Demand | null): string[] =>
+  assess(capability, demand)
+    .filter(({ verdict }) => verdict === 'fails')
+    .map(({ criterion }) => criterion)

@@ -1,10 +1,11 @@
 /** Fills the places of a set-up from the shelf: what is missing, or does not go with the rest, is replaced. */
+import type { Capability } from '../capability/capability.ts'
+import { type Need, needsOf, type Slot, SLOT_KEYS, SLOTS, SMALL_SLOTS } from '../capability/slots.ts'
+import { assessSlot, worstOf } from '../criteria/index.ts'
+import type { Demand } from '../demand/demand.ts'
 import type { SetUp } from '../model/equipment.ts'
 import type { Shelf } from '../model/shelf.ts'
-import type { Assembly, Trial } from './assembly.ts'
-import { judgeSlot, worstOf } from './judge.ts'
 import { offersFor } from './offers.ts'
-import { type Need, needsOf, type Slot, SLOT_KEYS, SLOTS, SMALL_SLOTS } from './slots.ts'
 
 /** What an owner chooses; the rest follows from it. */
 const isMainSlot = (slot: Slot): boolean => !SMALL_SLOTS.has(slot) && slot !== 'feeder'
@@ -18,56 +19,57 @@ const ORDER: readonly Slot[] = [
 type Ids = Partial<Pick<SetUp, (typeof SLOT_KEYS)[Slot]>>
 
 interface FittedOut {
-  readonly assembly: Assembly
+  readonly capability: Capability
   /** What changed, ready for a set-up. */
   readonly change: Ids
   readonly changed: readonly Slot[]
 }
 
-function needOf(slot: Slot, trial: Trial): Need | undefined {
-  return needsOf(trial).find((need) => need.slot === slot)
+const needOf = (slot: Slot, trial: Capability): Need | undefined =>
+  needsOf(trial).find((need) => need.slot === slot)
+
+/** Places whose part fails a criterion. */
+export const failingSlots = (capability: Capability, demand: Demand | null): readonly Slot[] =>
+  SLOTS.filter((slot) => worstOf(assessSlot(slot, capability, demand)) === 'fails')
+
+interface Options {
+  /** `small` leaves circuit, source, gun, wire, gas and tungsten as they are; `all` fills those too. */
+  readonly which?: 'small' | 'all'
+  /** Places that are not touched as long as they are needed. */
+  readonly leave?: readonly Slot[]
+  /** What a job asks. */
+  readonly demand?: Demand | null
 }
 
-/** @returns the first that fits, or that nearly does; undefined where all of the shelf is short */
-function bestFor(slot: Slot, trial: Trial, shelf: Shelf) {
-  const [best] = offersFor(slot, trial, shelf)
-  return best && best.verdict !== 'short' ? best.item : undefined
-}
-
-/**
- * @param which `small` leaves circuit, source, gun, wire, gas and tungsten as they are; `all` fills those too
- * @param leave places that are not touched as long as they are needed
- * @returns the set-up with its parts; a place that nothing of the shelf fits stays as it was
- */
+/** @returns the set-up with its parts; a place that nothing of the shelf fits stays as it was */
 export function fitOut(
-  assembly: Assembly,
+  capability: Capability,
   shelf: Shelf,
-  which: 'small' | 'all' = 'small',
-  leave: readonly Slot[] = [],
+  { which = 'small', leave = [], demand = null }: Options = {},
 ): FittedOut {
-  const trial: Trial = { ...assembly }
-  const place = trial as Record<Slot, unknown>
+  let trial = capability
   const changed: Slot[] = []
+  const put: <S extends Slot>(slot: S, item: Capability[S]) => void = (slot, item) => {
+    trial = trial.with(slot, item as never)
+    changed.push(slot)
+  }
   for (const slot of ORDER) {
     const isMain = isMainSlot(slot)
     const need = needOf(slot, trial)
     const has = trial[slot]
-    if (isMain && which === 'small' && !(slot === 'circuit' && (need === undefined) === (has !== null)))
-      continue
+    const isCircuitAmiss = slot === 'circuit' && (need === undefined) === (has !== null)
+    if (isMain && which === 'small' && !isCircuitAmiss) continue
     if (!need) {
-      if (has !== null && (!isMain || slot === 'circuit')) {
-        place[slot] = null
-        changed.push(slot)
-      }
+      if (has !== null && (!isMain || slot === 'circuit')) put(slot, null)
       continue
     }
     if (leave.includes(slot)) continue
-    if (has !== null && worstOf(judgeSlot(slot, trial)) !== 'short') continue
-    const best = bestFor(slot, trial, shelf)
-    if (!best || best === has) continue
-    place[slot] = best
-    changed.push(slot)
+    if (has !== null && worstOf(assessSlot(slot, trial, demand)) !== 'fails') continue
+    const [best] = offersFor(slot, trial, demand, shelf)
+    // The first that fits, or that nearly does; none where all of the shelf fails.
+    if (!best || best.verdict === 'fails' || best.item === has) continue
+    put(slot, best.item)
   }
   const change = Object.fromEntries(changed.map((slot) => [SLOT_KEYS[slot], trial[slot]?.id ?? null]))
-  return { assembly: trial, change: change as Ids, changed }
+  return { capability: trial, change: change as Ids, changed }
 }

@@ -2,11 +2,11 @@
 import { bench, describe } from 'vitest'
 import { largeCatalogue } from '../testing/largeShelf.ts'
 import { demoShop } from '../testing/samples.ts'
-import { assemblyOf, chosenOf } from './assembly.ts'
+import { capabilityOf, chosenOf } from '../capability/capability.ts'
+import { emptyChoice, needsOf } from '../capability/slots.ts'
+import { assess } from '../criteria/index.ts'
 import { fitOut } from './fitOut.ts'
-import { judgeAll } from './judge.ts'
 import { offersFor } from './offers.ts'
-import { emptyChoice, needsOf } from './slots.ts'
 
 const demo = demoShop()
 const { format: _format, version: _version, ...lists } = largeCatalogue(demo, 2000)
@@ -15,20 +15,20 @@ const shelf = { ...demo, ...lists }
 for (const id of ['bay-2-wire', 'bench-tig-dc', 'platform-tried']) {
   const setUp = demo.setUps.find((one) => one.id === id)
   if (!setUp) throw new Error(`the demo has no ${id}`)
-  const assembly = assemblyOf(demo.shop, setUp, chosenOf(setUp, shelf), null)
-  const needs = needsOf(assembly)
+  const capability = capabilityOf(demo.shop, setUp, chosenOf(setUp, shelf))
+  const needs = needsOf(capability)
   describe(`${id}, a shelf of 2,000`, () => {
     bench('choices for every place', () => {
-      for (const { slot } of needs) offersFor(slot, assembly, shelf)
+      for (const { slot } of needs) offersFor(slot, capability, null, shelf)
     })
     bench('choices for the wire', () => {
-      offersFor('wire', assembly, shelf)
+      offersFor('wire', capability, null, shelf)
     })
-    bench('every rule', () => {
-      judgeAll(assembly)
+    bench('every criterion', () => {
+      assess(capabilityOf(demo.shop, setUp, chosenOf(setUp, shelf)), null)
     })
     bench('a new set-up from nothing', () => {
-      fitOut({ ...assembly, ...emptyChoice() }, shelf, 'all')
+      fitOut(capabilityOf(demo.shop, setUp, emptyChoice()), shelf, { which: 'all' })
     })
   })
 }

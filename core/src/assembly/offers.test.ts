@@ -1,28 +1,31 @@
 /** What the shelf offers: the promises that the screen rests on, for any shelf. */
+import { PROCESS_IDS } from '../model/process.ts'
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { type Verdict, VERDICT_RANK } from '../model/finding.ts'
+import { type Verdict, VERDICT_RANK } from '../model/verdict.ts'
 import type { Shelf } from '../model/shelf.ts'
-import { PROCESS_IDS, PROCESSES } from '../reference/processes.ts'
-import { sampleAssembly } from '../testing/equipment.ts'
+import { PROCESSES } from '../reference/processes.ts'
+import { sampleCapability } from '../testing/equipment.ts'
 import { demoShop } from '../testing/samples.ts'
 import { shelves } from '../testing/shelves.ts'
-import { type Assembly, assemblyOf, chosenOf } from './assembly.ts'
+import { type Capability, capabilityOf, chosenOf } from '../capability/capability.ts'
+import { emptyChoice, needsOf, type Slot, SLOT_KEYS, SLOTS } from '../capability/slots.ts'
+import { isConsequence, missingSlots } from '../criteria/chosen.ts'
+import type { Assessment } from '../criteria/criterion.ts'
+import { assess, criterionOf } from '../criteria/index.ts'
+import { sentenceOf, speechOf } from '../words/speech.ts'
 import { aluminiumWays } from './aluminium.ts'
 import { changeSetUp, followersOf } from './change.ts'
 import { fitOut } from './fitOut.ts'
-import { judgeAll, missingSlots } from './judge.ts'
-import { offersFor, type Reason } from './offers.ts'
-import { emptyChoice, needsOf, type Slot, SLOT_KEYS, SLOTS } from './slots.ts'
+import { offersFor } from './offers.ts'
 import { swapFinder } from './swaps.ts'
 
-const shop = sampleAssembly().shop
-const shortOf = (assembly: Assembly): Reason[] =>
-  judgeAll(assembly)
-    .filter(({ judgement }) => judgement.verdict === 'short')
-    .map(({ rule, judgement }) => ({ ruleId: rule.id, verdict: judgement.verdict, says: judgement.says }))
-const byRule = (reasons: readonly Reason[]): Reason[] =>
-  [...reasons].sort((a, b) => a.ruleId.localeCompare(b.ruleId))
+const shop = sampleCapability().shop
+const failingOf = (capability: Capability): Assessment[] =>
+  assess(capability, null).filter(({ verdict }) => verdict === 'fails')
+const idsOf = (assessments: readonly Assessment[]): string[] => assessments.map(({ criterion }) => criterion)
+const byId = (assessments: readonly Assessment[]): Assessment[] =>
+  [...assessments].sort((a, b) => a.criterion.localeCompare(b.criterion))
 
 /** Walks the places in an order, taking of each place's offers the one that `pick` says, as long as one fits. */
 function build(
@@ -30,7 +33,7 @@ function build(
   shelf: Shelf,
   order: readonly Slot[],
   pick: number,
-): Assembly {
+): Capability {
   const { polarity } = PROCESSES[process]
   const settings = {
     process,
@@ -40,15 +43,15 @@ function build(
     stickOutMm: null,
     flowLPerMin: null,
   }
-  let assembly = assemblyOf(shop, settings, emptyChoice(), null)
+  let capability = capabilityOf(shop, settings, emptyChoice())
   // What a place needs depends on what stands in others: once more round for what came to be needed.
   for (const slot of [...order, ...order]) {
-    if (assembly[slot] !== null || !needsOf(assembly).some((need) => need.slot === slot)) continue
-    const fitting = offersFor(slot, assembly, shelf).filter(({ verdict }) => verdict !== 'short')
+    if (capability[slot] !== null || !needsOf(capability).some((need) => need.slot === slot)) continue
+    const fitting = offersFor(slot, capability, null, shelf).filter(({ verdict }) => verdict !== 'fails')
     const offer = fitting[pick % Math.max(1, fitting.length)]
-    if (offer) assembly = { ...assembly, [slot]: offer.item }
+    if (offer) capability = capability.with(slot, offer.item as never)
   }
-  return assembly
+  return capability
 }
 
 const cases = fc.record({
@@ -63,9 +66,9 @@ describe('for any shelf', () => {
     let whole = 0
     fc.assert(
       fc.property(cases, ({ process, shelf, order, pick }) => {
-        const assembly = build(process, shelf, order, pick)
-        if (missingSlots(assembly).length === 0) whole += 1
-        expect(shortOf(assembly)).toEqual([])
+        const capability = build(process, shelf, order, pick)
+        if (missingSlots(capability).length === 0) whole += 1
+        expect(failingOf(capability)).toEqual([])
       }),
       { numRuns: 300 },
     )
@@ -77,21 +80,18 @@ describe('for any shelf', () => {
     let swapped = 0
     fc.assert(
       fc.property(cases, ({ process, shelf, order, pick }) => {
-        const assembly = build(process, shelf, order, pick)
-        const before = byRule(shortOf(assembly))
+        const capability = build(process, shelf, order, pick)
+        const before = failingOf(capability)
         for (const slot of SLOTS) {
-          if (assembly[slot] === null) continue
-          for (const { item, verdict, reasons } of offersFor(slot, assembly, shelf)) {
-            if (verdict !== 'short') continue
+          if (capability[slot] === null) continue
+          for (const { item, verdict, reasons } of offersFor(slot, capability, null, shelf)) {
+            if (verdict !== 'fails') continue
             swapped += 1
-            const rulesHere = new Set(reasons.map(({ ruleId }) => ruleId))
-            const after = byRule(shortOf({ ...assembly, [slot]: item }))
-            const stated = byRule(reasons.filter((reason) => reason.verdict === 'short'))
-            const untouched = before.filter(({ ruleId }) => !rulesHere.has(ruleId))
-            const elsewhere = after.filter(({ ruleId }) => !rulesHere.has(ruleId))
-            expect(after.filter(({ ruleId }) => rulesHere.has(ruleId))).toEqual(stated)
-            for (const reason of elsewhere)
-              expect(untouched.map(({ ruleId }) => ruleId)).toContain(reason.ruleId)
+            const here = new Set(idsOf(reasons))
+            const after = failingOf(capability.with(slot, item as never))
+            const stated = reasons.filter((reason) => reason.verdict === 'fails')
+            expect(byId(after.filter(({ criterion }) => here.has(criterion)))).toEqual(byId(stated))
+            for (const id of idsOf(after).filter((one) => !here.has(one))) expect(idsOf(before)).toContain(id)
           }
         }
       }),
@@ -103,8 +103,7 @@ describe('for any shelf', () => {
   it('offers everything once, the fitting first and the greyed last', () => {
     fc.assert(
       fc.property(cases, ({ process, shelf, order, pick }) => {
-        const assembly = build(process, shelf, order, pick)
-        const offers = offersFor('wire', assembly, shelf)
+        const offers = offersFor('wire', build(process, shelf, order, pick), null, shelf)
         expect(new Set(offers.map(({ item }) => item.id))).toEqual(new Set(shelf.wires.map(({ id }) => id)))
         const ranks = offers.map(({ verdict }) => VERDICT_RANK[verdict])
         expect(ranks).toEqual([...ranks].sort((a, b) => a - b))
@@ -113,13 +112,12 @@ describe('for any shelf', () => {
     )
   })
 
-  it('fitting the small parts out never leaves a rule short that was not before', () => {
+  it('fitting the small parts out never makes a criterion fail that did not before', () => {
     fc.assert(
       fc.property(cases, ({ process, shelf, order, pick }) => {
-        const assembly = build(process, shelf, order, pick)
-        const rules = new Set(shortOf(assembly).map(({ ruleId }) => ruleId))
-        const { assembly: fitted } = fitOut(assembly, shelf)
-        for (const { ruleId } of shortOf(fitted)) expect(rules).toContain(ruleId)
+        const capability = build(process, shelf, order, pick)
+        const before = idsOf(failingOf(capability))
+        for (const id of idsOf(failingOf(fitOut(capability, shelf).capability))) expect(before).toContain(id)
       }),
       { numRuns: 100 },
     )
@@ -128,61 +126,61 @@ describe('for any shelf', () => {
 
 describe('the demo shop', () => {
   const demo = demoShop()
-  const assemblyFor = (id: string): Assembly => {
+  const capabilityFor = (id: string): Capability => {
     const setUp = demo.setUps.find((one) => one.id === id)
     if (!setUp) throw new Error(`the demo has no ${id}`)
-    return assemblyOf(demo.shop, setUp, chosenOf(setUp, demo), null)
+    return capabilityOf(demo.shop, setUp, chosenOf(setUp, demo))
   }
   const verdicts = demo.setUps.map(({ id }): [string, Verdict[]] => [
     id,
-    judgeAll(assemblyFor(id)).map(({ judgement }) => judgement.verdict),
+    assess(capabilityFor(id), null)
+      .filter((one) => criterionOf(one.criterion).group !== null && !isConsequence(one))
+      .map(({ verdict }) => verdict),
   ])
 
   it.each(verdicts.filter(([id]) => id !== 'platform-tried'))('%s goes together', (id, found) => {
-    expect(missingSlots(assemblyFor(id))).toEqual([])
-    expect(found).not.toContain('short')
+    expect(missingSlots(capabilityFor(id))).toEqual([])
+    expect(found).not.toContain('fails')
     expect(found).not.toContain('unknown')
   })
 
   it('aluminium as it was tried breaks the rules of rolls, liner, gun and gas', () => {
-    expect(shortOf(assemblyFor('platform-tried')).map(({ ruleId }) => ruleId)).toEqual(
-      ['roll-groove', 'aluminium-path', 'liner-material', 'liner-one-metal', 'gas-for-metal'].sort(
-        (a, b) =>
-          shortOf(assemblyFor('platform-tried')).findIndex((r) => r.ruleId === a) -
-          shortOf(assemblyFor('platform-tried')).findIndex((r) => r.ruleId === b),
-      ),
+    expect(idsOf(failingOf(capabilityFor('platform-tried'))).sort()).toEqual(
+      ['aluminium-path', 'gas-for-metal', 'liner-material', 'liner-one-metal', 'roll-groove'].sort(),
     )
   })
 
   it('each of them names a swap of the shelf after which that rule holds', () => {
-    const tried = assemblyFor('platform-tried')
-    for (const finding of judgeAll(tried).filter(({ judgement }) => judgement.verdict === 'short')) {
-      const [swap] = swapFinder(tried, demo)(finding)
-      expect(swap, finding.rule.id).toBeDefined()
+    const tried = capabilityFor('platform-tried')
+    for (const assessment of failingOf(tried)) {
+      const [swap] = swapFinder(tried, null, demo)(assessment)
+      expect(swap, assessment.criterion).toBeDefined()
       const setUp = demo.setUps.find(({ id }) => id === 'platform-tried')
       if (!swap || !setUp) continue
       const next = { ...setUp, ...swap.change }
-      const after = assemblyOf(demo.shop, next, chosenOf(next, demo), null)
-      expect(shortOf(after).map(({ ruleId }) => ruleId)).not.toContain(finding.rule.id)
+      const after = capabilityOf(demo.shop, next, chosenOf(next, demo))
+      expect(idsOf(failingOf(after))).not.toContain(assessment.criterion)
     }
   })
 
   it('converting the gun costs roll and liner, and still cannot push 4043; the spool gun costs its price', () => {
-    const ways = aluminiumWays(assemblyFor('platform-tried'), demo)
+    const ways = aluminiumWays(capabilityFor('platform-tried'), null, demo)
+    const cannot = (way: (typeof ways)[number] | undefined) =>
+      (way?.cannot ?? []).map((one) => sentenceOf(speechOf(demo.shop), one)).join(' ')
     const convert = ways.find(({ id }) => id === 'convert')
     const price = (id: string) => demo.parts.find((one) => one.id === id)?.price ?? 0
     expect(convert?.cost).toBe(price('roll-quillon-u-0035') + price('liner-ptfe-045-15'))
-    expect(convert?.cannot.join()).toContain('buckles')
+    expect(cannot(convert)).toContain('buckles')
     const spool = ways.find(({ id }) => id === 'dray-spool')
     expect(spool?.cost).toBe(demo.guns.find(({ id }) => id === 'dray-spool')?.price)
-    expect(spool?.cannot.join()).not.toContain('buckles')
+    expect(cannot(spool)).not.toContain('buckles')
     // The shelf has no tip of this size for the push-pull gun: that is lacking, not a fault of the way.
     const pushPull = ways.find(({ id }) => id === 'dray-push-pull')
-    expect(pushPull?.lacks).toEqual(['contact tip for this gun'])
+    expect(pushPull?.lacks).toEqual(['tip'])
     expect(pushPull?.isWhole).toBe(false)
-    expect(pushPull?.cannot.join()).not.toContain('Tip')
+    expect(cannot(pushPull)).not.toContain('Tip')
     expect(pushPull?.change).toMatchObject({ gunId: 'dray-push-pull', tipId: null })
-    expect(aluminiumWays(assemblyFor('bay-2-wire'), demo)).toEqual([])
+    expect(aluminiumWays(capabilityFor('bay-2-wire'), null, demo)).toEqual([])
   })
 
   it('offers what is in the shop before what is used up, and that before what is to buy', () => {
@@ -193,7 +191,7 @@ describe('the demo shop', () => {
       { ...argon, id: 'empty', held: 'owned' as const, leftL: 0 },
       { ...argon, id: 'unread', held: 'owned' as const, leftL: null },
     ]
-    const offers = offersFor('gas', assemblyFor('osier-tig'), { ...demo, gases })
+    const offers = offersFor('gas', capabilityFor('osier-tig'), null, { ...demo, gases })
     expect(offers.map(({ item }) => item.id)).toEqual(['unread', 'empty', 'to-buy'])
   })
 
@@ -216,16 +214,16 @@ describe('the demo shop', () => {
   })
 
   it('a thinner wire would take its rolls and tip along; one of another process takes nothing that helps', () => {
-    const bay = assemblyFor('bay-2-wire')
+    const bay = capabilityFor('bay-2-wire')
     const wire = (id: string) => {
       const found = demo.wires.find((one) => one.id === id)
       if (!found) throw new Error(`the demo has no ${id}`)
       return found
     }
-    expect(followersOf('wire', wire('er70s6-030'), bay, demo)).toEqual(['roll', 'tip'])
-    expect(followersOf('wire', wire('er308l-116'), bay, demo)).toBeNull()
+    expect(followersOf('wire', wire('er70s6-030'), bay, null, demo)).toEqual(['roll', 'tip'])
+    expect(followersOf('wire', wire('er308l-116'), bay, null, demo)).toBeNull()
     // Nothing has to follow what goes as it is.
-    expect(followersOf('wire', wire('er70s6-035'), bay, demo)).toBeNull()
+    expect(followersOf('wire', wire('er70s6-035'), bay, null, demo)).toBeNull()
   })
 
   it('another process takes source, torch, gas and all along', () => {
@@ -233,17 +231,17 @@ describe('the demo shop', () => {
     if (!setUp) throw new Error('the demo has no bay-2-wire')
     const change = { process: 'gtaw-ac', polarity: 'ac' } as const
     const { setUp: next } = changeSetUp(demo.shop, demo, setUp, change, null, 'all')
-    const assembly = assemblyOf(demo.shop, next, chosenOf(next, demo), null)
-    expect(missingSlots(assembly)).toEqual([])
-    expect(shortOf(assembly)).toEqual([])
+    const capability = capabilityOf(demo.shop, next, chosenOf(next, demo))
+    expect(missingSlots(capability)).toEqual([])
+    expect(failingOf(capability)).toEqual([])
     expect(next).toMatchObject({ powerSourceId: 'sedge-200', rollId: null, tipId: null })
   })
 
   it('an engine-driven set hangs on no circuit and wants a feeder', () => {
-    const yard = {
-      ...assemblyFor('yard-cored'),
-      powerSource: demo.powerSources.find(({ id }) => id === 'heath-300') ?? null,
-    }
+    const yard = capabilityFor('yard-cored').with(
+      'powerSource',
+      demo.powerSources.find(({ id }) => id === 'heath-300') ?? null,
+    )
     const needs = needsOf(yard).map(({ slot }) => slot)
     expect(needs).not.toContain('circuit')
     expect(needs).toContain('feeder')

@@ -1,23 +1,20 @@
 /** What can go into one place of a set-up: what fits first, what does not with the reason. */
-import { type Verdict, VERDICT_RANK } from '../model/finding.ts'
-import { isCandidate, isInShop } from '../model/holding.ts'
+import { isCandidate, isInShop } from '../model/ownership.ts'
+import type { Capability } from '../capability/capability.ts'
+import { itemsFor, type Slot, SMALL_SLOTS, type SlotItems } from '../capability/slots.ts'
+import { isConsequence } from '../criteria/chosen.ts'
+import { type Assessment, slotsOf } from '../criteria/criterion.ts'
+import { criteriaOfSlot } from '../criteria/index.ts'
+import type { Demand } from '../demand/demand.ts'
 import type { Shelf } from '../model/shelf.ts'
-import type { Assembly, Trial } from './assembly.ts'
-import { rulesOfSlot } from './judge.ts'
-import { itemsFor, type Slot, SMALL_SLOTS, type SlotItems } from './slots.ts'
-
-export interface Reason {
-  readonly ruleId: string
-  readonly verdict: Verdict
-  readonly says: string
-}
+import { type Verdict, VERDICT_RANK } from '../model/verdict.ts'
 
 export interface Offer<S extends Slot = Slot> {
   readonly item: SlotItems[S]
-  /** `short` is shown greyed. */
+  /** What fails is shown greyed. */
   readonly verdict: Verdict
-  /** Every rule that it does not simply fit, worst first. */
-  readonly reasons: readonly Reason[]
+  /** Every criterion that it does not simply fit, worst first. */
+  readonly reasons: readonly Assessment[]
 }
 
 /** Where more than small parts stand in the way, a thing comes after those that are nearly there. */
@@ -30,26 +27,32 @@ function distance(item: SlotItems[Slot]): number {
 }
 
 /**
- * @param assembly what is chosen so far; places that are empty bind nothing
- * @returns everything of the shelf for this place: fitting first, then tight, unknown, short; owned before candidates
+ * @param capability what is chosen so far; places that are empty bind nothing
+ * @param demand what a job asks, reckoned with the wire that is chosen; null to look at the set-up alone
+ * @returns everything of the shelf for this place: fitting first, then tight, unknown, failing; owned before candidates
  */
-export function offersFor<S extends Slot>(slot: S, assembly: Assembly, shelf: Shelf): readonly Offer<S>[] {
-  const rules = rulesOfSlot(slot)
-  // One trial for all: copying an assembly for each of two thousand things costs more than the rules.
-  const trial: Trial = { ...assembly }
+export function offersFor<S extends Slot>(
+  slot: S,
+  capability: Capability,
+  demand: Demand | null,
+  shelf: Shelf,
+): readonly Offer<S>[] {
+  const criteria = criteriaOfSlot(slot, capability.process.id)
   const near = new Map<SlotItems[S], number>()
   const offers = itemsFor(slot, shelf).map((item): Offer<S> => {
-    ;(trial as Record<Slot, unknown>)[slot] = item
+    const trial = capability.with(slot, item)
     let verdict: Verdict = 'fits'
     let isSmallMatter = true
-    const reasons: Reason[] = []
-    for (const rule of rules) {
-      const judgement = rule.judge(trial)
-      if (!judgement || judgement.verdict === 'fits') continue
-      reasons.push({ ruleId: rule.id, verdict: judgement.verdict, says: judgement.says })
-      if (VERDICT_RANK[judgement.verdict] > VERDICT_RANK[verdict]) verdict = judgement.verdict
-      if (judgement.verdict === 'short')
-        isSmallMatter &&= rule.slots.some((one) => one !== slot && SMALL_SLOTS.has(one))
+    const reasons: Assessment[] = []
+    for (const criterion of criteria) {
+      const assessment = criterion.assess(trial, demand)
+      if (!assessment || assessment.verdict === 'fits' || isConsequence(assessment)) continue
+      reasons.push(assessment)
+      if (VERDICT_RANK[assessment.verdict] > VERDICT_RANK[verdict]) verdict = assessment.verdict
+      if (assessment.verdict === 'fails')
+        isSmallMatter &&= slotsOf(criterion, capability.process).some(
+          (one) => one !== slot && SMALL_SLOTS.has(one),
+        )
     }
     if (reasons.length > 1) reasons.sort((a, b) => VERDICT_RANK[b.verdict] - VERDICT_RANK[a.verdict])
     near.set(item, distance(item) + (isSmallMatter ? 0 : FAR))

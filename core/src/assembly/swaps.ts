@@ -1,15 +1,19 @@
-/** What would mend a broken rule from the shelf: another part in one of the places that it looks at. */
-import { isCandidate, type SetUp } from '../model/equipment.ts'
+/** What would mend a criterion from the shelf: another part in one of the places that it looks at. */
+import type { Capability } from '../capability/capability.ts'
+import { type Slot, SLOT_KEYS, type SlotItems } from '../capability/slots.ts'
+import { type Assessment, slotsOf } from '../criteria/criterion.ts'
+import { criterionOf } from '../criteria/index.ts'
+import type { Demand } from '../demand/demand.ts'
+import type { SetUp } from '../model/equipment.ts'
 import type { Shelf } from '../model/shelf.ts'
-import type { Assembly } from './assembly.ts'
-import { fitOut } from './fitOut.ts'
-import { type RuleFinding, shortSlots } from './judge.ts'
+import { failingSlots, fitOut } from './fitOut.ts'
 import { type Offer, offersFor } from './offers.ts'
-import { type Slot, SLOT_KEYS, slotWords } from './slots.ts'
 
 export interface Swap {
   readonly slot: Slot
-  readonly says: string
+  readonly item: SlotItems[Slot]
+  /** Places whose part follows. */
+  readonly along: readonly Slot[]
   readonly change: Partial<SetUp>
 }
 
@@ -33,43 +37,44 @@ const EASE: readonly Slot[] = [
   'powerSource',
 ]
 
-type FindSwaps = (finding: RuleFinding) => readonly Swap[]
+type FindSwaps = (assessment: Assessment) => readonly Swap[]
 
 /**
- * What the shelf offers for a place is reckoned once, however many rules look there.
- * @returns for a rule that does not fit: swaps of one part each, easiest first, after which no rule of that place is
- *   short; small parts follow it
+ * What the shelf offers for a place is reckoned once, however many criteria look there.
+ * @returns for a criterion that does not fit: swaps of one part each, easiest first, after which nothing of that place
+ *   fails; small parts follow it
  */
-export function swapFinder(assembly: Assembly, shelf: Shelf, most = 2): FindSwaps {
-  // What was wrong before is another rule's affair.
-  const wrongBefore = shortSlots(assembly)
+export function swapFinder(capability: Capability, demand: Demand | null, shelf: Shelf, most = 2): FindSwaps {
+  // What was wrong before is another criterion's affair.
+  const leave = failingSlots(capability, demand)
   const known = new Map<Slot, readonly Offer[]>()
   const offersOf = (slot: Slot): readonly Offer[] => {
-    const offers = known.get(slot) ?? offersFor(slot, assembly, shelf)
+    const offers = known.get(slot) ?? offersFor(slot, capability, demand, shelf)
     known.set(slot, offers)
     return offers
   }
-  return ({ rule }) => {
+  return ({ criterion }) => {
+    const slots = slotsOf(criterionOf(criterion), capability.process)
     const swaps: Swap[] = []
     for (const slot of EASE) {
       if (swaps.length >= most) break
-      if (!rule.slots.includes(slot) || assembly[slot] === null) continue
+      if (!slots.includes(slot) || capability[slot] === null) continue
       const offer = offersOf(slot).find(
         ({ item, verdict, reasons }) =>
-          item !== assembly[slot] &&
-          verdict !== 'short' &&
-          reasons.every(({ ruleId, verdict: of }) => ruleId !== rule.id || of === 'tight'),
+          item !== capability[slot] &&
+          verdict !== 'fails' &&
+          reasons.every((reason) => reason.criterion !== criterion),
       )
-      if (!offer || offer.reasons.some(({ ruleId }) => ruleId === rule.id)) continue
-      const then = { ...assembly, [slot]: offer.item }
-      const { change, changed, assembly: fitted } = fitOut(then, shelf, 'small', wrongBefore)
-      const along = changed
-        .filter((one) => fitted[one] !== null)
-        .map((one) => slotWords(one, assembly.process))
-        .join(', ')
+      if (!offer) continue
+      const {
+        change,
+        changed,
+        capability: fitted,
+      } = fitOut(capability.with(slot, offer.item as never), shelf, { leave, demand })
       swaps.push({
         slot,
-        says: `${offer.item.name}${isCandidate(offer.item) ? ', to buy' : ''}${along ? `, with its ${along}` : ''}`,
+        item: offer.item,
+        along: changed.filter((one) => fitted[one] !== null),
         change: { [SLOT_KEYS[slot]]: offer.item.id, ...change },
       })
     }

@@ -1,5 +1,5 @@
 /** Every figure that the computation assumes: its default, unit, limits and source. The shop may change each. */
-import { commonPractice, handbook, shopField, type Source, standard } from '../model/source.ts'
+import { commonPractice, handbook, shopField, type Source, standard } from '../basis/source.ts'
 
 export const ASSUMPTION_GROUPS = [
   'Margins and money',

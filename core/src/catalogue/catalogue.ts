@@ -11,26 +11,29 @@ import {
 } from '../model/equipment.ts'
 import { type FieldProblem, readDocument } from '../model/problems.ts'
 import type { Shelf } from '../model/shelf.ts'
+import {
+  CATALOGUE_FORMAT,
+  CATALOGUE_KEYS,
+  CATALOGUE_LISTS,
+  CATALOGUE_VERSION,
+  type CatalogueList,
+} from './lists.ts'
+import { upcastFile } from '../model/versions.ts'
 
-export const CATALOGUE_FORMAT = 'brannik-catalogue'
-
-/** Each list of a catalogue, with the path under which its records are served. */
-export const CATALOGUE_LISTS = {
-  powerSources: { path: 'power-sources', noun: 'power source', schema: powerSourceSchema },
-  feeders: { path: 'feeders', noun: 'wire feeder', schema: feederSchema },
-  guns: { path: 'guns', noun: 'gun or torch', schema: gunSchema },
-  parts: { path: 'parts', noun: 'part', schema: partSchema },
-  wires: { path: 'wires', noun: 'wire or rod', schema: wireSchema },
-  gases: { path: 'gases', noun: 'gas', schema: gasSchema },
-  tungstens: { path: 'tungstens', noun: 'tungsten', schema: tungstenSchema },
-} as const
-export type CatalogueList = keyof typeof CATALOGUE_LISTS
-export const CATALOGUE_KEYS = Object.keys(CATALOGUE_LISTS) as readonly CatalogueList[]
+export const CATALOGUE_SCHEMAS = {
+  powerSources: powerSourceSchema,
+  feeders: feederSchema,
+  guns: gunSchema,
+  parts: partSchema,
+  wires: wireSchema,
+  gases: gasSchema,
+  tungstens: tungstenSchema,
+} as const satisfies Record<CatalogueList, z.ZodType>
 
 const MOST_ITEMS = 5000
 export const catalogueSchema = z.strictObject({
   format: z.literal(CATALOGUE_FORMAT),
-  version: z.literal(1),
+  version: z.literal(CATALOGUE_VERSION),
   powerSources: z.array(powerSourceSchema).max(MOST_ITEMS),
   feeders: z.array(feederSchema).max(MOST_ITEMS),
   guns: z.array(gunSchema).max(MOST_ITEMS),
@@ -45,7 +48,7 @@ export type CatalogueRecord = Catalogue[CatalogueList][number]
 /** @returns the equipment of a shelf as a catalogue */
 export const catalogueOf = (shelf: Pick<Shelf, CatalogueList>): Catalogue => ({
   format: CATALOGUE_FORMAT,
-  version: 1,
+  version: CATALOGUE_VERSION,
   powerSources: shelf.powerSources,
   feeders: shelf.feeders,
   guns: shelf.guns,
@@ -74,19 +77,16 @@ const isObject = (value: unknown): value is Record<string, unknown> =>
   typeof value === 'object' && value !== null && !Array.isArray(value)
 
 /** Lists that a catalogue written by hand may leave out are taken as empty; every thing is judged by itself. */
-export function readCatalogue(value: unknown): ReadCatalogue {
-  if (!isObject(value) || value['format'] !== CATALOGUE_FORMAT) {
+export function readCatalogue(written: unknown): ReadCatalogue {
+  if (!isObject(written) || written['format'] !== CATALOGUE_FORMAT) {
     return {
       ok: false,
       message: `This is no catalogue: its format must say “${CATALOGUE_FORMAT}”. A whole shop or a job is another file.`,
     }
   }
-  if (value['version'] !== 1) {
-    return {
-      ok: false,
-      message: `The catalogue has version ${JSON.stringify(value['version'])}; this program reads version 1.`,
-    }
-  }
+  const upcast = upcastFile(CATALOGUE_FORMAT, written)
+  if (!upcast.ok) return { ok: false, message: `The catalogue ${upcast.message}.` }
+  const value = upcast.value as Record<string, unknown>
   const unknown = Object.keys(value).filter(
     (key) => key !== 'format' && key !== 'version' && !(key in CATALOGUE_LISTS),
   )
@@ -101,7 +101,7 @@ export function readCatalogue(value: unknown): ReadCatalogue {
     const things = value[list] ?? []
     if (!Array.isArray(things)) return { ok: false, message: `${list} must be a list.` }
     things.forEach((thing: unknown, index) => {
-      const read = readDocument<CatalogueRecord>(CATALOGUE_LISTS[list].schema, thing)
+      const read = readDocument<CatalogueRecord>(CATALOGUE_SCHEMAS[list], thing)
       const name = isObject(thing) && typeof thing['name'] === 'string' ? thing['name'] : 'no name'
       items.push({
         list,

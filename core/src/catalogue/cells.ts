@@ -1,5 +1,5 @@
 /** Cells of a sheet: how a field of a record is written in one cell and read back. */
-import { parseQuantity, type QuantityKind } from '../quantity/index.ts'
+import { type Notation, parseQuantity, type QuantityKind } from '../quantity/index.ts'
 
 export type CellRead =
   { readonly ok: true; readonly value: unknown } | { readonly ok: false; readonly message: string }
@@ -8,6 +8,9 @@ export interface Cell {
   print(value: unknown): string
   read(text: string): CellRead
 }
+
+/** Open files are metric, with a point for the decimals. */
+const OPEN_NOTATION: Notation = { system: 'metric', locale: 'en-US' }
 
 const good = (value: unknown): CellRead => ({ ok: true, value })
 const bad = (message: string): CellRead => ({ ok: false, message })
@@ -34,7 +37,7 @@ export const number = (kind?: QuantityKind): Cell => ({
     if (text === '') return EMPTY
     if (PLAIN_NUMBER.test(text)) return good(Number(text))
     if (kind === undefined) return bad(`is “${text}”; write a number, with a point for the decimals`)
-    const parsed = parseQuantity(kind, text, { system: 'metric' })
+    const parsed = parseQuantity(kind, text, OPEN_NOTATION)
     return parsed.ok ? good(parsed.value) : bad(parsed.problem.message)
   },
 })
@@ -44,7 +47,7 @@ export const oneOf = (choices: readonly (string | number)[]): Cell => ({
   print: String,
   read(text) {
     if (text === '') return EMPTY
-    const found = choices.find((choice) => String(choice) === text.toLowerCase())
+    const found = choices.find((choice) => String(choice).toLowerCase() === text.toLowerCase())
     return found === undefined ? bad(`is “${text}”; write one of ${choices.join(', ')}`) : good(found)
   },
 })
@@ -75,11 +78,7 @@ export const yesNo = (): Cell => ({
 })
 
 /** Several things of one kind in one cell, a semicolon between them. */
-export const listOf = (
-  print: (value: never) => string,
-  read: (text: string) => unknown,
-  example: string,
-): Cell => ({
+const listOf = (print: (value: never) => string, read: (text: string) => unknown, example: string): Cell => ({
   print: (value) => (Array.isArray(value) ? value.map((one) => print(one as never)).join('; ') : ''),
   read(text) {
     const parts = text

@@ -1,7 +1,8 @@
 /** Records to the cells of a sheet and back: nothing is lost, and what cannot be read is named by row and column. */
+import { CATALOGUE_SCHEMAS } from './catalogue.ts'
 import { type FieldProblem, readDocument } from '../model/problems.ts'
 import type { PowerSource } from '../model/equipment.ts'
-import { CATALOGUE_LISTS, type CatalogueRecord, type ReadItem, withoutTwins } from './catalogue.ts'
+import { type CatalogueRecord, type ReadItem, withoutTwins } from './catalogue.ts'
 import {
   headingsOf,
   PROCESS_COLUMNS,
@@ -119,11 +120,11 @@ function readInto(
     const read = cell.read(reader.cellOf(row, heading))
     target.columnOf.set(pointerOf([...root, ...path]), heading)
     if (!read.ok) {
-      const says = reader.has(heading) ? read.message : `is missing: there is no column “${heading}”`
+      const message = reader.has(heading) ? read.message : `is missing: there is no column “${heading}”`
       target.problems.push({
         pointer: pointerOf([...root, ...path]),
         field: `${where}${heading}`,
-        message: says,
+        message,
       })
       continue
     }
@@ -155,7 +156,7 @@ function checked(sheet: Sheet, target: Target, place: string, where: (pointer: s
   const name = typeof target.record['name'] === 'string' ? target.record['name'] : 'no name'
   const common = { list: sheet.list, place, name }
   if (target.problems.length > 0) return { ...common, record: null, problems: target.problems }
-  const read = readDocument<CatalogueRecord>(CATALOGUE_LISTS[sheet.list].schema, target.record)
+  const read = readDocument<CatalogueRecord>(CATALOGUE_SCHEMAS[sheet.list], target.record)
   if (read.ok) return { ...common, record: read.value, problems: [] }
   const columnFor = (pointer: string): string => {
     for (let at = pointer; at !== ''; at = at.slice(0, at.lastIndexOf('/'))) {

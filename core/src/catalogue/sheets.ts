@@ -1,27 +1,18 @@
-/** The sheets: which column holds which field, for each kind of thing. A kind is a list of columns and nothing else. */
+/** The sheets: a column for each field of a record, as its schema describes it. */
 import {
-  CONNECTORS,
-  FITTINGS,
-  GROOVES,
-  GUN_DRIVES,
-  HELD,
-  LINER_MATERIALS,
-  METALS,
-  NECKS,
+  feederSchema,
+  gasSchema,
+  gunSchema,
   PART_KINDS,
   type PartKind,
-  POLARITY_CHANGES,
-  SCALE_GASES,
-  SPOOLS_MM,
-  START_METHODS,
-  SUPPLY_CHANGES,
-  TUNGSTEN_TYPES,
-  WIRE_FORMS,
-  WIRE_GASES,
-  WIRE_POSITIONS,
+  partSchemaOf,
+  plateProcessSchema,
+  powerSourceSchema,
+  supplyRatingSchema,
+  tungstenSchema,
+  wireSchema,
 } from '../model/equipment.ts'
-import { PLATE_FAMILIES, POLARITIES } from '../reference/processes.ts'
-import type { CatalogueList } from './catalogue.ts'
+import { describeFields, type FieldDescription, flatFields } from '../model/describe.ts'
 import {
   type Cell,
   gunRatings,
@@ -33,6 +24,7 @@ import {
   words,
   yesNo,
 } from './cells.ts'
+import type { CatalogueList } from './lists.ts'
 
 export interface SheetColumn {
   readonly heading: string
@@ -42,7 +34,7 @@ export interface SheetColumn {
 }
 
 /** An object that may be absent: its first column says whether it is there. */
-export interface Presence {
+interface Presence {
   readonly heading: string
   readonly path: readonly string[]
 }
@@ -58,103 +50,47 @@ export interface Sheet {
   readonly fixed: Readonly<Record<string, string>>
 }
 
-const at = (heading: string, path: string, cell: Cell): SheetColumn => ({
-  heading,
-  path: path.split('.'),
-  cell,
-})
-const num = (heading: string, path: string, kind?: Parameters<typeof number>[0]): SheetColumn =>
-  at(heading, path, number(kind))
-const maybe = (heading: string, path: string, kind?: Parameters<typeof number>[0]): SheetColumn =>
-  at(heading, path, orNothing(number(kind)))
+/** `acBalance.minPct` → `ac_balance_min_pct` */
+const headingOf = ({ path, more }: FieldDescription): string =>
+  more.heading ?? path.map((name) => name.replace(/([a-z\d])([A-Z])/g, '$1_$2').toLowerCase()).join('_')
 
-const NAMED = [at('id', 'id', words()), at('name', 'name', words())]
-const HOLDING = [at('held', 'held', oneOf(HELD)), maybe('price', 'price')]
+const LISTS = { 'rated-points': ratedPoints, 'gun-ratings': gunRatings } as const
 
-const feederColumns = (before: string, path: string): SheetColumn[] => [
-  maybe(`${before}feed_min_mm_per_min`, `${path}feedMinMmPerMin`, 'wireFeedSpeed'),
-  maybe(`${before}feed_max_mm_per_min`, `${path}feedMaxMmPerMin`, 'wireFeedSpeed'),
-  maybe(`${before}wire_min_mm`, `${path}wireMinMm`, 'diameter'),
-  maybe(`${before}wire_max_mm`, `${path}wireMaxMm`, 'diameter'),
-  at(`${before}roll_system`, `${path}rollSystem`, orNothing(words())),
-  at(`${before}spools_mm`, `${path}spoolsMm`, someOf(SPOOLS_MM)),
-  maybe(`${before}spool_most_g`, `${path}spoolMostG`, 'mass'),
-  at(`${before}gun_connector`, `${path}gunConnector`, orNothing(oneOf(CONNECTORS))),
-]
+function filledCell(one: FieldDescription): Cell | null {
+  switch (one.kind) {
+    case 'text':
+      return words()
+    case 'quantity':
+      return number(one.quantity)
+    case 'number':
+      return number()
+    case 'choice':
+      return oneOf(one.choices)
+    case 'some':
+      return someOf(one.choices)
+    case 'yes-no':
+      return yesNo()
+    default:
+      return one.more.cell === undefined ? null : LISTS[one.more.cell]()
+  }
+}
 
-/** Columns of the machine, the same in each of its rows. */
-export const MACHINE_COLUMNS: readonly SheetColumn[] = [
-  ...NAMED,
-  ...HOLDING,
-  at('supply_change', 'supplyChange', orNothing(oneOf(SUPPLY_CHANGES))),
-  maybe('efficiency_pct', 'efficiencyPct'),
-  maybe('power_factor', 'powerFactor'),
-  maybe('idle_w', 'idleW'),
-  maybe('ac_balance_min_pct', 'acBalance.minPct'),
-  maybe('ac_balance_max_pct', 'acBalance.maxPct'),
-  maybe('ac_frequency_min_hz', 'acFrequency.minHz'),
-  maybe('ac_frequency_max_hz', 'acFrequency.maxHz'),
-  at('start', 'start', someOf(START_METHODS)),
-  maybe('lowest_stable_a', 'lowestStableA'),
-  maybe('voltage_steps', 'voltageSteps'),
-  ...feederColumns('feeder_', 'feeder.'),
-  at('torch_connector', 'torchConnector', orNothing(oneOf(CONNECTORS))),
-  at('polarity_change', 'polarityChange', orNothing(oneOf(POLARITY_CHANGES))),
-  at('gas_valve', 'gasValve', orNothing(yesNo())),
-  at('water_cooler', 'waterCooler', orNothing(yesNo())),
-  at('vrd', 'vrd', orNothing(yesNo())),
-]
+const columnsOf = (fields: readonly FieldDescription[]): readonly SheetColumn[] =>
+  flatFields(fields).flatMap((one) => {
+    const cell = filledCell(one)
+    if (!cell) return []
+    return [
+      { heading: headingOf(one), path: one.path, cell: one.optional === undefined ? cell : orNothing(cell) },
+    ]
+  })
+const presencesOf = (fields: readonly FieldDescription[]): readonly Presence[] =>
+  fields.flatMap((one) => (one.kind === 'object' ? [{ heading: headingOf(one), path: one.path }] : []))
 
 /** Columns of one process of the plate, the same in each row of that process. */
-export const PROCESS_COLUMNS: readonly SheetColumn[] = [
-  at('process', 'family', oneOf(PLATE_FAMILIES)),
-  at('outputs', 'outputs', someOf(['dc', 'ac'])),
-  at('pulse', 'pulse', yesNo()),
-]
-
+export const PROCESS_COLUMNS = columnsOf(describeFields(plateProcessSchema))
 /** Columns of one supply voltage of one process: a row is one column of the data plate. */
-export const SUPPLY_COLUMNS: readonly SheetColumn[] = [
-  maybe('voltage_v', 'voltageV'),
-  at('phases', 'phases', oneOf([1, 3])),
-  num('output_min_a', 'outputMinA'),
-  num('output_max_a', 'outputMaxA'),
-  at('rated_points', 'ratedPoints', ratedPoints()),
-  maybe('open_circuit_v', 'openCircuitV'),
-  maybe('i1_max_a', 'i1MaxA'),
-  maybe('i1_eff_a', 'i1EffA'),
-  maybe('input_kva', 'inputKva'),
-  maybe('feed_max_on_voltage_mm_per_min', 'feedMaxMmPerMin', 'wireFeedSpeed'),
-]
+export const SUPPLY_COLUMNS = columnsOf(describeFields(supplyRatingSchema))
 export const PROCESS_NUMBER = 'process_no'
-
-const STOCKED = [...NAMED, ...HOLDING, maybe('stock', 'stock')]
-const CLASSED = at('parts_class', 'partsClass', orNothing(words()))
-
-const PART_COLUMNS: Readonly<Record<PartKind, readonly SheetColumn[]>> = {
-  'drive-roll': [
-    at('groove', 'groove', oneOf(GROOVES)),
-    num('wire_mm', 'wireMm', 'diameter'),
-    at('roll_system', 'rollSystem', orNothing(words())),
-  ],
-  liner: [
-    at('material', 'material', oneOf(LINER_MATERIALS)),
-    num('wire_min_mm', 'wireMinMm', 'diameter'),
-    num('wire_max_mm', 'wireMaxMm', 'diameter'),
-    num('length_mm', 'lengthMm', 'length'),
-    at('used_for', 'usedFor', orNothing(oneOf(METALS))),
-  ],
-  'contact-tip': [num('wire_mm', 'wireMm', 'diameter'), CLASSED],
-  nozzle: [maybe('inside_mm', 'insideMm', 'length'), at('gasless', 'gasless', yesNo()), CLASSED],
-  collet: [num('tungsten_mm', 'tungstenMm', 'diameter'), CLASSED],
-  'collet-body': [num('tungsten_mm', 'tungstenMm', 'diameter'), at('gas_lens', 'gasLens', yesNo()), CLASSED],
-  cup: [num('number', 'number'), at('for_gas_lens', 'forGasLens', yesNo()), CLASSED],
-  'back-cap': [num('longest_mm', 'longestMm', 'length'), CLASSED],
-  'flow-meter': [
-    at('scales', 'scales', someOf(SCALE_GASES)),
-    at('fittings', 'fittings', someOf(FITTINGS)),
-    at('heated', 'heated', yesNo()),
-  ],
-}
 
 const PART_TITLES: Readonly<Record<PartKind, string>> = {
   'drive-roll': 'Drive rolls',
@@ -168,107 +104,26 @@ const PART_TITLES: Readonly<Record<PartKind, string>> = {
   'flow-meter': 'Flow meters',
 }
 
-const sheet = (
+function sheet(
   kind: string,
   title: string,
   list: CatalogueList,
-  columns: readonly SheetColumn[],
-  presences: readonly Presence[] = [],
-): Sheet => ({
-  kind,
-  title,
-  list,
-  columns,
-  presences,
-  fixed: {},
-})
-
-const FEEDER_PRESENCE: Presence = { heading: 'feeder', path: ['feeder'] }
+  schema: Parameters<typeof describeFields>[0],
+  fixed: Sheet['fixed'] = {},
+): Sheet {
+  const fields = describeFields(schema)
+  return { kind, title, list, columns: columnsOf(fields), presences: presencesOf(fields), fixed }
+}
 
 export const SHEETS: readonly Sheet[] = [
-  sheet('power-source', 'Power sources', 'powerSources', MACHINE_COLUMNS, [
-    FEEDER_PRESENCE,
-    { heading: 'ac_balance', path: ['acBalance'] },
-    { heading: 'ac_frequency', path: ['acFrequency'] },
-  ]),
-  sheet('feeder', 'Wire feeders', 'feeders', [...NAMED, ...HOLDING, ...feederColumns('', '')]),
-  sheet(
-    'gun-or-torch',
-    'Guns and torches',
-    'guns',
-    [
-      ...NAMED,
-      ...HOLDING,
-      at('gun_or_torch', 'kind', oneOf(['gun', 'torch'])),
-      at('drive', 'drive', oneOf(GUN_DRIVES)),
-      at('cooling', 'cooling', oneOf(['air', 'water'])),
-      num('length_mm', 'lengthMm', 'length'),
-      maybe('mass_g', 'massG', 'mass'),
-      at('neck', 'neck', orNothing(oneOf(NECKS))),
-      at('ratings', 'ratings', gunRatings()),
-      at('connector', 'connector', orNothing(oneOf(CONNECTORS))),
-      CLASSED,
-      ...feederColumns('feeder_', 'feeder.'),
-      at('valve', 'valve', orNothing(yesNo())),
-    ],
-    [FEEDER_PRESENCE],
-  ),
-  ...PART_KINDS.map((kind): Sheet => ({
-    kind,
-    title: PART_TITLES[kind],
-    list: 'parts',
-    columns: [...STOCKED, ...PART_COLUMNS[kind]],
-    presences: [],
-    fixed: { kind },
-  })),
-  sheet('wire', 'Wires and rods', 'wires', [
-    ...NAMED,
-    at('form', 'form', oneOf(WIRE_FORMS)),
-    at('classification', 'classification', words()),
-    at('metal', 'metal', oneOf(METALS)),
-    num('diameter_mm', 'diameterMm', 'diameter'),
-    maybe('current_min_a', 'currentMinA'),
-    maybe('current_max_a', 'currentMaxA'),
-    at('polarity', 'polarity', orNothing(oneOf(POLARITIES))),
-    at('positions', 'positions', orNothing(oneOf(WIRE_POSITIONS))),
-    at('gas_wanted', 'gasWanted', orNothing(oneOf(WIRE_GASES))),
-    at('spool_mm', 'spoolMm', orNothing(oneOf(SPOOLS_MM))),
-    maybe('stock_g', 'stockG', 'mass'),
-    num('package_g', 'packageG', 'mass'),
-    maybe('package_price', 'packagePrice'),
-  ]),
-  sheet('gas', 'Gases', 'gases', [
-    ...NAMED,
-    at('designation', 'designation', words()),
-    num('argon_pct', 'argonPct'),
-    num('co2_pct', 'co2Pct'),
-    num('oxygen_pct', 'oxygenPct'),
-    num('helium_pct', 'heliumPct'),
-    num('full_l', 'fullL', 'gasVolume'),
-    maybe('left_l', 'leftL', 'gasVolume'),
-    maybe('refill_price', 'refillPrice'),
-  ]),
-  sheet('tungsten', 'Tungstens', 'tungstens', [
-    ...NAMED,
-    at('type', 'type', orTungsten()),
-    num('diameter_mm', 'diameterMm', 'diameter'),
-    num('length_mm', 'lengthMm', 'length'),
-    maybe('stock', 'stock'),
-    maybe('price', 'price'),
-  ]),
+  sheet('power-source', 'Power sources', 'powerSources', powerSourceSchema),
+  sheet('feeder', 'Wire feeders', 'feeders', feederSchema),
+  sheet('gun-or-torch', 'Guns and torches', 'guns', gunSchema),
+  ...PART_KINDS.map((kind) => sheet(kind, PART_TITLES[kind], 'parts', partSchemaOf(kind), { kind })),
+  sheet('wire', 'Wires and rods', 'wires', wireSchema),
+  sheet('gas', 'Gases', 'gases', gasSchema),
+  sheet('tungsten', 'Tungstens', 'tungstens', tungstenSchema),
 ]
-
-/** ISO 6848 codes keep their capitals. */
-function orTungsten(): Cell {
-  const lower = oneOf(TUNGSTEN_TYPES.map((type) => type.toLowerCase()))
-  return {
-    print: String,
-    read(text) {
-      const found = TUNGSTEN_TYPES.find((type) => type.toLowerCase() === text.toLowerCase())
-      return found === undefined ? lower.read(text) : { ok: true, value: found }
-    },
-  }
-}
 
 /** @returns the headings of a sheet, in order */
 export function headingsOf({ kind, columns, presences }: Sheet): readonly string[] {

@@ -1,34 +1,95 @@
 /** The duty curve of a power source, gun or torch through its rated points. */
+import { dataPlate, standard } from '../basis/source.ts'
+import { calculation, input } from '../calculation/calculation.ts'
+import { type Reckoner, UNTRACED } from '../calculation/reckoner.ts'
 import type { RatedPoint } from '../model/equipment.ts'
+import { deratedCurrent } from './derating.ts'
 
 /** Heat goes with the square of the current: I²·X is constant outside the rated points (IEC 60974-1). */
 const SQUARE = 2
+const CURVE = standard(
+  'IEC 60974-1, I²·X constant beyond the rated points; a curve through both between them',
+  true,
+)
+const PLATE = dataPlate()
 
-const byCurrent = (points: readonly RatedPoint[]): RatedPoint[] =>
-  [...points].sort((a, b) => a.currentA - b.currentA)
+const isByCurrent = (points: readonly RatedPoint[]): boolean =>
+  points.every((point, index) => index === 0 || point.currentA >= (points[index - 1]?.currentA ?? 0))
+/** Most plates are written in this order. */
+const byCurrent = (points: readonly RatedPoint[]): readonly RatedPoint[] =>
+  isByCurrent(points) ? points : [...points].sort((a, b) => a.currentA - b.currentA)
+
+const dutyExponent = calculation({
+  id: 'duty-exponent',
+  title: 'Exponent between two rated points',
+  symbol: 'n',
+  unit: '',
+  expression: 'log(X_a / X_b) / log(I_b / I_a)',
+  inputs: {
+    X_a: input('duty of the lower point', '%', PLATE),
+    X_b: input('duty of the higher point', '%', PLATE),
+    I_a: input('current of the lower point', 'A', PLATE),
+    I_b: input('current of the higher point', 'A', PLATE),
+  },
+  compute: ({ X_a, X_b, I_a, I_b }) => Math.log(X_a / X_b) / Math.log(I_b / I_a),
+  source: CURVE,
+})
+
+const rated = {
+  I_r: { ...input('rated current', 'A', PLATE), from: [deratedCurrent.id] },
+  X_r: input('duty of that rating', '%', PLATE),
+  n: { ...input('exponent; 2 outside the rated points', '', CURVE), from: [dutyExponent.id] },
+}
+
+export const allowedDuty = calculation({
+  id: 'allowed-duty',
+  title: 'Duty that is allowed at this current',
+  symbol: 'X',
+  unit: '%',
+  expression: 'min(100, X_r * (I_r / I)^n)',
+  inputs: { ...rated, I: input('current wanted', 'A', PLATE, 'wanted-current') },
+  compute: ({ I_r, X_r, n, I }) => Math.min(100, X_r * (I_r / I) ** n),
+  source: CURVE,
+})
+
+export const sustainedCurrent = calculation({
+  id: 'sustained-current',
+  title: 'Current that is sustained at this duty',
+  symbol: 'I',
+  unit: 'A',
+  expression: 'I_r * (X_r / X)^(1 / n)',
+  inputs: { ...rated, X: input('duty', '%', PLATE, 'job-duty', 'gun-duty-floor') },
+  compute: ({ I_r, X_r, n, X }) => I_r * (X_r / X) ** (1 / n),
+  source: CURVE,
+})
 
 /**
  * Exponent n of I^n·X = constant between two rated points. A thermally consistent plate gives 2; whatever
  * it gives, the curve then passes through both points, which are measured, and only bends between them.
  */
-function exponent(low: RatedPoint, high: RatedPoint): number {
-  return Math.log(low.dutyPct / high.dutyPct) / Math.log(high.currentA / low.currentA)
-}
+const exponent = (low: RatedPoint, high: RatedPoint, r: Reckoner): number =>
+  r.take(dutyExponent, { X_a: low.dutyPct, X_b: high.dutyPct, I_a: low.currentA, I_b: high.currentA })
 
 /** The rated point and exponent that hold at a place on the curve. */
 function segment(
   points: readonly RatedPoint[],
   isBeyond: (high: RatedPoint) => boolean,
-): { from: RatedPoint; power: number } {
+  r: Reckoner,
+): { I_r: number; X_r: number; n: number } {
   const sorted = byCurrent(points)
-  const first = sorted[0]
+  const [first] = sorted
   if (!first) throw new RangeError('a duty curve needs at least one rated point')
-  let from = first
-  for (const next of sorted.slice(1)) {
-    if (!isBeyond(next)) return { from, power: isBeyond(from) ? exponent(from, next) : SQUARE }
-    from = next
+  let reached = first
+  let n = SQUARE
+  for (let index = 1; index < sorted.length; index += 1) {
+    const next = sorted[index] ?? reached
+    if (!isBeyond(next)) {
+      if (isBeyond(reached)) n = exponent(reached, next, r)
+      break
+    }
+    reached = next
   }
-  return { from, power: SQUARE }
+  return { I_r: reached.currentA, X_r: reached.dutyPct, n }
 }
 
 /**
@@ -38,17 +99,21 @@ function segment(
  * @returns %, at most 100
  * @throws RangeError without a rated point
  */
-export function dutyAtCurrentPct(points: readonly RatedPoint[], currentA: number): number {
-  const { from, power } = segment(points, (point) => currentA >= point.currentA)
-  return Math.min(100, from.dutyPct * (from.currentA / currentA) ** power)
-}
+export const dutyAtCurrentPct = (
+  points: readonly RatedPoint[],
+  currentA: number,
+  r: Reckoner = UNTRACED,
+): number =>
+  r.take(allowedDuty, { ...segment(points, (point) => currentA >= point.currentA, r), I: currentA })
 
 /**
  * Greatest current at a duty: the inverse of {@link dutyAtCurrentPct}.
  * @param dutyPct above 0
  * @returns A
  */
-export function currentAtDutyA(points: readonly RatedPoint[], dutyPct: number): number {
-  const { from, power } = segment(points, (point) => dutyPct <= point.dutyPct)
-  return from.currentA * (from.dutyPct / dutyPct) ** (1 / power)
-}
+export const currentAtDutyA = (
+  points: readonly RatedPoint[],
+  dutyPct: number,
+  r: Reckoner = UNTRACED,
+): number =>
+  r.take(sustainedCurrent, { ...segment(points, (point) => dutyPct <= point.dutyPct, r), X: dutyPct })

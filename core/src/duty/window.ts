@@ -16,11 +16,11 @@ export interface WeldRun {
 
 /** Arcs in the order of time, one array a property: a fit walks them often. */
 interface Arcs {
-  readonly startS: number[]
-  readonly endS: number[]
-  readonly heat: number[]
+  readonly startS: Float64Array
+  readonly endS: Float64Array
+  readonly heat: Float64Array
   /** Heat spent before each arc, in s of full heat. */
-  readonly spentS: number[]
+  readonly spentS: Float64Array
 }
 
 /** Arcs that are laid out at most; what repeats oftener is merged into blocks. */
@@ -35,34 +35,48 @@ const cyclesOf = ({ arcS, offS, times }: WeldRun): number =>
 const cyclesPerBlock = ({ arcS, offS }: WeldRun, blockS: number): number =>
   Math.max(1, Math.floor(blockS / (arcS + offS)))
 
+/** How many arcs stand for all runs where blocks are this long; it stops counting above the most. */
+function countArcs(runs: readonly WeldRun[], blockS: number, mostArcs: number): number {
+  let count = 0
+  for (const run of runs) {
+    count += Math.ceil(cyclesOf(run) / cyclesPerBlock(run, blockS))
+    if (count > mostArcs) break
+  }
+  return count
+}
+
 /**
  * How long a block of merged cycles must be for all runs together to stay within a number of arcs, s; 0 where
  * every arc stands for itself. A block burns first and pauses after, so what merging changes is less than one block,
  * and mostly towards more heat.
  */
 function blockFor(runs: readonly WeldRun[], mostArcs: number): number {
-  const count = (blockS: number): number =>
-    runs.reduce((sum, run) => sum + Math.ceil(cyclesOf(run) / cyclesPerBlock(run, blockS)), 0)
-  if (count(0) <= mostArcs) return 0
+  if (countArcs(runs, 0, mostArcs) <= mostArcs) return 0
+  // A run is one arc at least: with more runs than that, blocks as long as can be are the best there is.
+  if (runs.length >= mostArcs) return PERIOD_S
   let blockS = SMALLEST_BLOCK_S
-  while (blockS < PERIOD_S && count(blockS) > mostArcs) blockS *= 2
+  while (blockS < PERIOD_S && countArcs(runs, blockS, mostArcs) > mostArcs) blockS *= 2
   return blockS
 }
 
 function layOut(runs: readonly WeldRun[], mostArcs: number): Arcs {
-  const arcs: Arcs = { startS: [], endS: [], heat: [], spentS: [] }
   const blockS = blockFor(runs, mostArcs)
+  const count = countArcs(runs, blockS, Number.POSITIVE_INFINITY)
+  const figures = (): Float64Array => new Float64Array(count)
+  const arcs: Arcs = { startS: figures(), endS: figures(), heat: figures(), spentS: figures() }
   let clock = 0
   let spent = 0
+  let at = 0
   for (const run of runs) {
     const { arcS, offS, heat } = run
     const merged = cyclesPerBlock(run, blockS)
     for (let left = cyclesOf(run); left > 0; left -= merged) {
       const cycles = Math.min(merged, left)
-      arcs.startS.push(clock)
-      arcs.endS.push(clock + cycles * arcS)
-      arcs.heat.push(heat)
-      arcs.spentS.push(spent)
+      arcs.startS[at] = clock
+      arcs.endS[at] = clock + cycles * arcS
+      arcs.heat[at] = heat
+      arcs.spentS[at] = spent
+      at += 1
       spent += cycles * arcS * heat
       clock += cycles * (arcS + offS)
     }
@@ -91,9 +105,14 @@ function heatMeter({ startS, endS, heat, spentS }: Arcs): (timeS: number) => num
  * @param runs in the order of welding; times 0 is skipped
  * @param mostArcs arcs laid out at most, unless there are more runs than that; beyond it what repeats is merged,
  *   which changes the answer by less than one block
+ * @param enoughS more than this need not be told apart, s: the search ends there
  * @returns s; 0 to 600 when no heat is above 1
  */
-export function worstArcOnS(runs: readonly WeldRun[], mostArcs = MOST_ARCS): number {
+export function worstArcOnS(
+  runs: readonly WeldRun[],
+  mostArcs = MOST_ARCS,
+  enoughS = Number.POSITIVE_INFINITY,
+): number {
   const arcs = layOut(runs, mostArcs)
   const [toEnd, toStart, fromStart, fromEnd] = [
     heatMeter(arcs),
@@ -102,7 +121,8 @@ export function worstArcOnS(runs: readonly WeldRun[], mostArcs = MOST_ARCS): num
     heatMeter(arcs),
   ]
   let worst = 0
-  for (const [index, start] of arcs.startS.entries()) {
+  for (let index = 0; index < arcs.startS.length && worst <= enoughS; index += 1) {
+    const start = arcs.startS[index] ?? 0
     const end = arcs.endS[index] ?? start
     worst = Math.max(
       worst,
@@ -113,9 +133,6 @@ export function worstArcOnS(runs: readonly WeldRun[], mostArcs = MOST_ARCS): num
   return worst
 }
 
-/** The same as a share of ten minutes, in %. */
-export const worstDutyPct = (runs: readonly WeldRun[]): number => (100 * worstArcOnS(runs)) / PERIOD_S
-
 /** Longest pause that the solver will propose, s: beyond an hour it is not the same spell of work. */
 const LONGEST_PAUSE_S = 3600
 
@@ -125,16 +142,13 @@ const LONGEST_PAUSE_S = 3600
  * @returns s, rounded up to a whole second; null when rest alone does not bring it in
  */
 export function pauseForDutyS(runs: readonly WeldRun[], dutyPct: number): number | null {
+  const allowedS = (dutyPct / 100) * PERIOD_S
   const isOver = (pauseS: number) =>
-    worstDutyPct(
-      runs.map(({ arcS, offS, times, stretches, heat }) => ({
-        arcS,
-        offS: stretches ? pauseS : offS,
-        times,
-        stretches,
-        heat,
-      })),
-    ) > dutyPct
+    worstArcOnS(
+      runs.map((run) => (run.stretches ? { ...run, offS: pauseS } : run)),
+      MOST_ARCS,
+      allowedS,
+    ) > allowedS
   if (isOver(LONGEST_PAUSE_S)) return null
   let low = 0
   let high = LONGEST_PAUSE_S

@@ -1,14 +1,31 @@
-/** The chain for one joint: what each link carries beside what the joint wants, and which link gives out first. */
-import { marginPct, type Verdict, verdictOfMargin, worstVerdict } from '../model/finding.ts'
-import type { Step } from '../model/working.ts'
-import { printValue } from '../quantity/printValue.ts'
-import type { FitContext } from './context.ts'
-import type { JointFigures } from './jointFigures.ts'
-import { type Link, type LinkId, linksFor } from './links.ts'
+/** The chain for one weld: what each link carries beside what the weld wants, and which link gives out first. */
+import type { Capability } from '../capability/capability.ts'
+import {
+  type Carries,
+  circuitCarries,
+  electrodeCarries,
+  gunCarries,
+  type LinkId,
+  sourceCarries,
+} from '../criteria/carries.ts'
+import { marginWithin, verdictOfRoom } from '../criteria/criterion.ts'
+import type { Demand } from '../demand/demand.ts'
+import type { WeldFigures } from '../demand/weldFigures.ts'
+import { figure, list, type Param, told, type Told, word } from '../model/told.ts'
+import { type Verdict, worstVerdict } from '../model/verdict.ts'
 
-export interface ChainLink extends Link {
+export interface ChainLink {
+  readonly id: LinkId
+  /** What the link is called, such as gun or torch. */
+  readonly kind: Param
+  /** What stands there. */
+  readonly detail: Param
+  /** Null where something is missing: then `missing` tells of it. */
+  readonly lowA: number | null
+  readonly highA: number | null
+  readonly missing: Told | null
   readonly verdict: Verdict
-  /** Room to the nearer end of what it carries, A; negative where it gives out. null where unknown. */
+  /** Room to the nearer end of what it carries, A; negative where it gives out. Null where unknown. */
   readonly spareA: number | null
 }
 
@@ -16,70 +33,110 @@ export interface Chain {
   readonly jointId: string
   readonly wantedA: number
   readonly windowA: { readonly low: number; readonly high: number }
-  readonly wantedWorking: readonly Step[]
   readonly links: readonly ChainLink[]
   readonly verdict: Verdict
-  /** The link with least room: it gives out first. null where a link is unknown and none is short. */
+  /** The link with least room: it gives out first. Null where a link is unknown and none fails. */
   readonly first: LinkId | null
   /** Its room, A: the one large figure. */
   readonly spareA: number | null
-  readonly says: string
+  readonly told: Told
 }
 
-function judged(context: FitContext, link: Link, wantedA: number): ChainLink {
-  if (link.highA === null || link.lowA === null) return { ...link, verdict: 'unknown', spareA: null }
-  const spareA = Math.min(link.highA - wantedA, link.lowA > 0 ? wantedA - link.lowA : Infinity)
-  const margin = Math.min(marginPct(link.highA, wantedA), marginPct(wantedA, link.lowA))
+function judged(
+  c: Capability,
+  id: LinkId,
+  kind: Param,
+  detail: Param,
+  carries: Carries,
+  wantedA: number,
+): ChainLink {
+  if (carries.missing !== null)
+    return {
+      id,
+      kind,
+      detail,
+      lowA: null,
+      highA: null,
+      missing: carries.missing,
+      verdict: 'unknown',
+      spareA: null,
+    }
+  const { lowA, highA } = carries
+  const spareA = Math.min(highA - wantedA, lowA > 0 ? wantedA - lowA : Number.POSITIVE_INFINITY)
   // A published range of a wire or a tungsten may be used to its ends; ratings keep the shop's margin.
-  const safety = link.id === 'electrode' ? 0 : context.assume.value('safetyMarginPct')
-  return { ...link, spareA, verdict: verdictOfMargin(margin, safety) }
+  const verdict = verdictOfRoom(c, marginWithin(c, wantedA, highA, lowA, 'A'), id === 'electrode')
+  return { id, kind, detail, lowA, highA, missing: null, verdict, spareA }
 }
 
-function sentence(
-  context: FitContext,
+/** `Name, 240 V`; a set with an engine of its own says so. */
+const sourceDetail = ({ powerSource, circuit }: Capability): Param =>
+  list([powerSource?.name ?? '', circuit ? figure(circuit.voltageV, 'V') : word('supply', 'engine')])
+
+function linksOf(c: Capability, d: Demand, weld: WeldFigures): readonly ChainLink[] {
+  const { circuit, gun, process, wire, tungsten } = c
+  const electrode = process.feedsWire ? wire : tungsten
+  const onCircuit = circuitCarries(c, d, weld)
+  const link = (id: LinkId, kind: string, detail: Param, carries: Carries): ChainLink =>
+    judged(c, id, word('link', kind), detail, carries, weld.wantedA)
+  return [
+    ...(onCircuit ? [link('circuit', 'circuit', circuit?.name ?? '', onCircuit)] : []),
+    link('source', 'source', sourceDetail(c), sourceCarries(c, d)),
+    link('gun', gun?.kind ?? (process.feedsWire ? 'gun' : 'torch'), gun?.name ?? '', gunCarries(c, d)),
+    link(
+      'electrode',
+      process.feedsWire ? 'wire' : 'tungsten',
+      electrode?.name ?? word('supply', 'none'),
+      electrodeCarries(c),
+    ),
+  ]
+}
+
+function toldOf(
+  d: Demand,
   wantedA: number,
   first: ChainLink | undefined,
-  unknown: ChainLink | undefined,
-): string {
-  const amps = (value: number) => printValue(value, 'A', 'metric')
-  if (unknown && first?.verdict !== 'short') {
-    return `The joint wants ${amps(wantedA)}. ${unknown.title}: ${unknown.missing ?? 'not known'}.`
+  missing: ChainLink | undefined,
+): Told {
+  const wanted = figure(wantedA, 'A')
+  if (missing?.missing && first?.verdict !== 'fails') {
+    const { kind, missing: what } = missing
+    return told('not-known', { wanted, kind, missing: what })
   }
-  if (!first || first.highA === null || first.lowA === null) return `The joint wants ${amps(wantedA)}.`
-  const name = first.title.toLowerCase()
-  const duty =
-    context.duty && first.id !== 'electrode'
-      ? ` at the job’s ${printValue(context.duty.value, '%', 'metric')} duty`
-      : ''
+  if (!first || first.highA === null || first.lowA === null) return told('wants', { wanted })
+  const { kind, detail, lowA, highA, id } = first
+  const low = figure(lowA, 'A')
+  const params = { wanted, kind, detail, low, high: figure(highA, 'A') }
+  const withDuty = d.dutyPct !== null && id !== 'electrode'
+  const duty = withDuty ? { duty: figure(d.dutyPct ?? 0, '%') } : {}
   if (first.spareA !== null && first.spareA < 0) {
-    return wantedA < first.lowA
-      ? `The ${name} cannot go low enough. The joint wants ${amps(wantedA)}; ${first.detail} starts at ${amps(first.lowA)}.`
-      : `The ${name} gives out first. The joint wants ${amps(wantedA)}; ${first.detail} sustains ${amps(first.highA)}${duty}.`
+    if (wantedA < lowA) return told('too-high', params)
+    return told(withDuty ? 'gives-out-at-duty' : 'gives-out', { ...params, ...duty })
   }
-  return wantedA - first.lowA < first.highA - wantedA && first.lowA > 0
-    ? `The joint wants ${amps(wantedA)}. The ${name} is nearest its low end, ${amps(first.lowA)}.`
-    : `The joint wants ${amps(wantedA)}. The ${name} would give out first, at ${amps(first.highA)}${duty}.`
+  return wantedA - lowA < highA - wantedA && lowA > 0
+    ? told('near-low-end', params)
+    : told(withDuty ? 'would-give-out-at-duty' : 'would-give-out', { ...params, ...duty })
 }
 
-export function chainFor(context: FitContext, figures: JointFigures): Chain {
-  const wantedA = figures.wanted.value
-  const links = linksFor(context, figures).map((link) => judged(context, link, wantedA))
-  const known = links.filter((link) => link.spareA !== null)
-  const first = known.reduce<ChainLink | undefined>(
-    (least, link) => (!least || (link.spareA ?? 0) < (least.spareA ?? 0) ? link : least),
-    undefined,
-  )
-  const unknown = links.find((link) => link.verdict === 'unknown')
-  const decided = first !== undefined && (first.verdict === 'short' || !unknown)
+/** @returns the links in the order in which the amps pass them, and which has least room */
+export function chainFor(c: Capability, d: Demand, weld: WeldFigures): Chain {
+  const { wantedA } = weld
+  const links = linksOf(c, d, weld)
+  const first = links
+    .filter((link) => link.spareA !== null)
+    .reduce<ChainLink | undefined>(
+      (least, link) => (!least || (link.spareA ?? 0) < (least.spareA ?? 0) ? link : least),
+      undefined,
+    )
+  const missing = links.find((link) => link.verdict === 'unknown')
+  const decided = first !== undefined && (first.verdict === 'fails' || !missing)
   return {
-    jointId: figures.joint.id,
+    jointId: weld.joint.id,
     wantedA,
-    windowA: figures.windowA,
-    wantedWorking: figures.wanted.steps,
+    windowA: { low: weld.lowA, high: weld.highA },
     links,
     verdict: worstVerdict(links.map((link) => link.verdict)),
     first: decided ? first.id : null,
     spareA: decided ? first.spareA : null,
-    says: sentence(context, wantedA, first, unknown),
+    told: toldOf(d, wantedA, first, missing),
   }
 }

@@ -1,11 +1,11 @@
 /** From a document with a shelf to the parts of one set-up: every reference must lead somewhere. */
-import { chosenOf } from '../assembly/assembly.ts'
-import { type Chosen, SLOT_KEYS, SLOTS, slotWords } from '../assembly/slots.ts'
-import { isEngineDriven, type SetUp } from '../model/equipment.ts'
+import { isEngineDriven } from '../model/engineDriven.ts'
+import { chosenOf } from '../capability/capability.ts'
+import { type Chosen, SLOT_KEYS, SLOTS } from '../capability/slots.ts'
+import { type SetUp } from '../model/equipment.ts'
 import type { FieldProblem } from '../model/problems.ts'
 import type { FitDocument, Shelf } from '../model/shelf.ts'
-import { PROCESSES } from '../reference/processes.ts'
-import type { FitInput } from './context.ts'
+import type { FitInput } from './fit.ts'
 
 export type Parts = Chosen & Pick<FitInput, 'powerSource' | 'gun'>
 
@@ -24,7 +24,7 @@ export function partsOf(setUp: SetUp, shelf: Shelf): PartsAnswer {
       {
         pointer: `/setUp/${key}`,
         field: `setUp › ${key}`,
-        message: `names “${id}”, and there is no such ${slotWords(slot, PROCESSES[setUp.process])}; add it or choose another`,
+        message: `names “${id}”, and the shelf holds no such thing; add it or choose another`,
       },
     ]
   })

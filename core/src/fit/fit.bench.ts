@@ -1,8 +1,7 @@
 /** One job with one set-up must fit in under a millisecond, and every mend of it within a frame. */
 import { bench, describe } from 'vitest'
 import { demoInput, demoShop } from '../testing/samples.ts'
-import { fitJob } from './fit.ts'
-import { planJob } from './plan.ts'
+import { fitJob, planJob } from './fit.ts'
 import { suggest } from './suggest.ts'
 
 const shop = demoShop()

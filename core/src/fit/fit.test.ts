@@ -1,14 +1,17 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { VERDICTS } from '../model/finding.ts'
+import { applyPatch } from '../model/patch.ts'
+import { VERDICTS } from '../model/verdict.ts'
+import { explain } from '../criteria/explain.ts'
+import { rowsOf } from '../words/rows.ts'
+import { chainText, linkTitle, speechOf, suggestionText } from '../words/speech.ts'
 import { demoInput, demoShop } from '../testing/samples.ts'
-import type { FitInput } from './context.ts'
 import { partsOf } from './document.ts'
-import { fitJob } from './fit.ts'
-import { applyPatch } from './patch.ts'
+import { type Fit, type FitInput, fitJob, sidesOf } from './fit.ts'
 import { suggest } from './suggest.ts'
 
 const shop = demoShop()
+const speech = speechOf(shop.shop)
 const chainOf = (input: FitInput) => {
   const fit = fitJob(input)
   const chain = fit.chains.find(({ jointId }) => jointId === fit.governingJointId)
@@ -20,10 +23,10 @@ describe('the chain', () => {
   it('names the link that gives out first, and by how much', () => {
     const chain = chainOf(demoInput('press-frame'))
     expect(chain.first).toBe('source')
-    expect(chain.verdict).toBe('short')
+    expect(chain.verdict).toBe('fails')
     const source = chain.links.find(({ id }) => id === 'source')
     expect(chain.spareA).toBeCloseTo((source?.highA ?? 0) - chain.wantedA, 9)
-    expect(chain.says).toMatch(/power source gives out first/)
+    expect(chainText(speech, chain)).toMatch(/power source gives out first/)
   })
 
   it('has circuit, source, gun, wire in the order of the amps', () => {
@@ -33,7 +36,7 @@ describe('the chain', () => {
       'gun',
       'electrode',
     ])
-    expect(chainOf(demoInput('pressing-tray')).links.map(({ title }) => title)).toEqual([
+    expect(chainOf(demoInput('pressing-tray')).links.map((link) => linkTitle(speech, link))).toEqual([
       'Circuit',
       'Power source',
       'Torch',
@@ -41,12 +44,12 @@ describe('the chain', () => {
     ])
   })
 
-  it('an unknown link decides nothing unless another is short', () => {
+  it('an unknown link decides nothing unless another fails', () => {
     const input = demoInput('tank-manifold')
     const chain = chainOf({ ...input, tungsten: null })
     expect(chain.verdict).toBe('unknown')
     expect(chain.first).toBeNull()
-    expect(chain.says).toContain('the tungsten')
+    expect(chainText(speech, chain)).toContain('the tungsten')
   })
 
   it('governs by the joint that wants most', () => {
@@ -56,24 +59,28 @@ describe('the chain', () => {
   })
 })
 
-describe('every finding', () => {
-  it('says how it was worked out, from where, and what is missing', () => {
+describe('every row', () => {
+  it('says what holds, from where, how it was worked out, and what is missing', () => {
     for (const job of shop.jobs) {
       for (const setUp of shop.setUps) {
         const answer = partsOf(setUp, shop)
         if (!answer.ok) throw new Error('demo')
-        const fit = fitJob({ shop: shop.shop, job, setUp, ...answer.parts })
+        const input: FitInput = { shop: shop.shop, job, setUp, ...answer.parts }
+        const fit = fitJob(input)
+        const { capability, demand } = sidesOf(input)
         // One expectation a fit: thousands of them take longer than the fits.
-        const wrong = fit.findings.filter(
-          ({ verdict, says, missing, working }) =>
+        const wrong = rowsOf(speech, fit).filter(
+          ({ verdict, sentence, missing, criteria }) =>
             !VERDICTS.includes(verdict) ||
-            !says.endsWith('.') ||
-            (verdict === 'unknown') !== (missing !== null) ||
-            (verdict !== 'unknown' && working.length === 0) ||
-            working.some((step) => [step, ...step.terms].some(({ source }) => source.text === '')),
+            !sentence.endsWith('.') ||
+            (verdict === 'unknown') !== (missing !== '') ||
+            criteria.some(
+              (one) => one.marginPct !== null && explain(one.criterion, capability, demand).length === 0,
+            ),
         )
         expect(wrong).toEqual([])
-        expect(JSON.stringify(fit.findings)).not.toMatch(/NaN|undefined/)
+        expect(structuredClone(fit)).toEqual(fit)
+        expect(JSON.stringify(fit)).not.toMatch(/NaN|undefined/)
         expect(fit.cautions.length).toBeGreaterThan(1)
       }
     }
@@ -134,30 +141,54 @@ describe('what would mend it', () => {
     return { entered, fit, suggestions: suggest(entered, fit) }
   }
 
-  it('offers only what was tried and leaves fewer checks short', () => {
+  it('offers only what was tried and leaves fewer criteria failing', () => {
     for (const { id } of shop.jobs.filter(({ setUpId }) => setUpId !== null)) {
       const { entered, fit, suggestions } = suggestFor(id)
-      const shortNow = fit.findings.filter(({ verdict }) => verdict === 'short').length
-      for (const { patch, shortCount, verdict } of suggestions) {
+      const failingNow = fit.criteria.filter(({ verdict }) => verdict === 'fails').length
+      for (const { patch, failCount, verdict } of suggestions) {
         const { job, setUp } = applyPatch(entered, patch, shop.setUps)
         const answer = partsOf(setUp, shop)
         if (!answer.ok) throw new Error('leads nowhere')
         const then = fitJob({ shop: shop.shop, job, setUp, ...answer.parts })
         expect(then.verdict).toBe(verdict)
-        expect(then.findings.filter((f) => f.verdict === 'short')).toHaveLength(shortCount)
-        expect(shortCount).toBeLessThan(shortNow)
+        expect(then.criteria.filter((one) => one.verdict === 'fails')).toHaveLength(failCount)
+        expect(failCount).toBeLessThan(failingNow)
       }
     }
   })
 
-  it('finds the tungsten that runs at the tray’s current', () => {
-    expect(suggestFor('pressing-tray').suggestions[0]).toMatchObject({
-      says: '0.040 WLa20, with its collet, collet body',
-      verdict: 'fits',
-    })
+  it('never breaks what held, nor hides what was known, for any job with any set-up', () => {
+    const failing = (fit: Fit): string[] =>
+      fit.criteria.filter(({ verdict }) => verdict === 'fails').map(({ criterion }) => criterion)
+    const unknown = (fit: Fit): number => fit.criteria.filter(({ verdict }) => verdict === 'unknown').length
+    let tried = 0
+    for (const job of shop.jobs)
+      for (const setUp of shop.setUps) {
+        const answer = partsOf(setUp, shop)
+        if (!answer.ok) continue
+        const fit = fitJob({ shop: shop.shop, job, setUp, ...answer.parts })
+        const entered = { shop: shop.shop, shelf: shop, setUps: shop.setUps, job, setUp }
+        for (const { patch } of suggest(entered, fit)) {
+          tried += 1
+          const after = applyPatch(entered, patch, shop.setUps)
+          const parts = partsOf(after.setUp, shop)
+          if (!parts.ok) throw new Error('leads nowhere')
+          const then = fitJob({ shop: shop.shop, job: after.job, setUp: after.setUp, ...parts.parts })
+          expect(failing(fit)).toEqual(expect.arrayContaining(failing(then)))
+          expect(failing(then).length).toBeLessThan(failing(fit).length)
+          expect(unknown(then)).toBeLessThanOrEqual(unknown(fit))
+        }
+      }
+    expect(tried).toBeGreaterThan(20)
   })
 
-  it('has nothing to say where nothing is short', () => {
+  it('finds the tungsten that runs at the tray’s current', () => {
+    const [first] = suggestFor('pressing-tray').suggestions
+    expect(first && suggestionText(speech, first)).toBe('0.040 WLa20, with its collet, collet body')
+    expect(first?.verdict).toBe('fits')
+  })
+
+  it('has nothing to say where nothing fails', () => {
     expect(suggestFor('tank-manifold').suggestions).toEqual([])
   })
 })

@@ -1,31 +1,35 @@
 /** Runs the whole question: one job with one set-up. */
-import { CHECKS } from '../checks/index.ts'
-import { type Finding, type Verdict, worstVerdict } from '../model/finding.ts'
-import type { Worked } from '../model/working.ts'
-import { type Caution, cautionsFor } from './cautions.ts'
+import { type Capability, capabilityOf } from '../capability/capability.ts'
+import type { Chosen } from '../capability/slots.ts'
+import { assess, mendsOf, worstOf } from '../criteria/index.ts'
+import type { Assessment, Mend } from '../criteria/criterion.ts'
+import { type Demand, demandOf } from '../demand/demand.ts'
+import { type SequenceLine, sequenceOf } from '../demand/sequence.ts'
+import type { WeldFigures } from '../demand/weldFigures.ts'
+import type { Gun, PowerSource, SetUp } from '../model/equipment.ts'
+import type { Job } from '../model/job.ts'
+import type { Shop } from '../model/shop.ts'
+import type { Told } from '../model/told.ts'
+import type { Verdict } from '../model/verdict.ts'
+import { cautionsFor } from './cautions.ts'
 import { type Chain, chainFor } from './chain.ts'
-import { contextOf, type FitInput } from './context.ts'
-import type { JointFigures } from './jointFigures.ts'
-import type { SequenceLine } from './sequence.ts'
 
-export interface Fit {
-  /** The worst of all findings. */
-  readonly verdict: Verdict
-  readonly governingJointId: string
-  /** The chain of the governing joint and of those that were asked for, in the order of the job. */
-  readonly chains: readonly Chain[]
-  readonly joints: readonly JointSummary[]
-  readonly sequence: readonly SequenceLine[]
-  readonly findings: readonly Finding[]
-  readonly duty: Worked | null
-  readonly cautions: readonly Caution[]
+/** A job with a set-up whose parts are there. */
+export interface FitInput extends Chosen {
+  readonly shop: Shop
+  readonly job: Job
+  readonly setUp: SetUp
+  readonly powerSource: PowerSource
+  readonly gun: Gun
 }
 
-/** What a list shows of one joint. */
-export interface JointSummary {
+/** What a list shows of one weld line. */
+export interface WeldSummary {
   readonly jointId: string
   readonly wantedA: number
   readonly burnThroughA: number
+  /** Thickness that one pass melts. */
+  readonly passThicknessMm: number
   readonly passes: number
   /** Over the whole job, g. */
   readonly metalG: number
@@ -35,55 +39,93 @@ export interface JointSummary {
   readonly runMm: number
 }
 
+export interface Fit {
+  /** The worst of all criteria. */
+  readonly verdict: Verdict
+  readonly governingJointId: string
+  /** The chain of the hungriest weld and of those that were asked for, in the order of the job. */
+  readonly chains: readonly Chain[]
+  readonly welds: readonly WeldSummary[]
+  readonly sequence: readonly SequenceLine[]
+  readonly criteria: readonly Assessment[]
+  /** What would bring each criterion in that does not fit. */
+  readonly mends: Readonly<Record<string, readonly Mend[]>>
+  /** Arc-on share of the worst ten minutes, %; null without a wire. */
+  readonly dutyPct: number | null
+  readonly cautions: readonly Told[]
+}
+
+/** What the planning of a job needs: figures by weld and the order, without the criteria of a set-up. */
+export type Plan = Pick<Fit, 'welds' | 'sequence' | 'dutyPct'>
+
 export interface FitOptions {
-  /** False leaves the mends out, for a trial. */
-  readonly mends?: boolean
-  /** Joints whose chain is wanted beside the governing one's; `all` for every one. */
+  /** Welds whose chain is wanted beside the hungriest one's; `all` for every one. */
   readonly chainsOf?: 'all' | readonly string[]
 }
 
-/** A joint's figures without their workings. */
-export const summaryOf = ({
-  joint,
-  wanted,
-  burnThroughA,
-  passes,
-  metal,
-  filler,
-  arcS,
-  runMm,
-}: JointFigures): JointSummary => ({
-  jointId: joint.id,
-  wantedA: wanted.value,
-  burnThroughA,
-  passes: passes.value,
-  metalG: metal.value,
-  fillerG: filler.value,
-  arcS: arcS?.value ?? null,
-  runMm,
+const summaryOf = (weld: WeldFigures): WeldSummary => ({
+  jointId: weld.joint.id,
+  wantedA: weld.wantedA,
+  burnThroughA: weld.burnThroughA,
+  passThicknessMm: weld.passThicknessMm,
+  passes: weld.passes,
+  metalG: weld.metalG,
+  fillerG: weld.fillerG,
+  arcS: weld.arcS,
+  runMm: weld.runMm,
 })
+
+/** @returns what the set-up carries, and what the job asks of its process and wire */
+export const sidesOf = (input: FitInput): { capability: Capability; demand: Demand } => ({
+  capability: capabilityOf(input.shop, input.setUp, input),
+  demand: demandOf(input.job, input.setUp.process, input.wire, input.shop),
+})
+
+/** @returns the mends of every criterion that does not fit, by its id */
+export function mendsFor(
+  criteria: readonly Assessment[],
+  capability: Capability,
+  demand: Demand | null,
+): Fit['mends'] {
+  const mends: Record<string, readonly Mend[]> = {}
+  for (const assessment of criteria) {
+    const own = mendsOf(assessment, capability, demand)
+    if (own.length > 0) mends[assessment.criterion] = own
+  }
+  return mends
+}
 
 /**
  * Fits a job to a set-up.
  * @param input the shop, the job and every part of the set-up, already validated by their schemas
- * @returns findings in the order of the chain, the chain of each joint, cautions; never throws on valid input
+ * @returns plain data: criteria in the order of the chain, the chain of the hungriest weld, cautions; never throws on
+ *   valid input. Words make the sentences, {@link explain} the workings.
  */
-export function fitJob(input: FitInput, { mends = true, chainsOf = [] }: FitOptions = {}): Fit {
-  const context = contextOf(input, mends)
-  const findings = CHECKS.map((check) => check(context)).filter((finding) => finding !== null)
+export function fitJob(input: FitInput, { chainsOf = [] }: FitOptions = {}): Fit {
+  const { capability, demand } = sidesOf(input)
+  const criteria = assess(capability, demand)
+  const { welds, hungriest } = demand
   return {
-    verdict: worstVerdict(findings.map(({ verdict }) => verdict)),
-    governingJointId: context.governing.joint.id,
-    chains: context.joints
-      .filter(
-        (figures) =>
-          chainsOf === 'all' || figures === context.governing || chainsOf.includes(figures.joint.id),
-      )
-      .map((figures) => chainFor(context, figures)),
-    joints: context.joints.map(summaryOf),
-    sequence: context.sequence,
-    findings,
-    duty: context.duty,
-    cautions: cautionsFor(context),
+    verdict: worstOf(criteria),
+    governingJointId: hungriest.joint.id,
+    chains: welds
+      .filter((weld) => chainsOf === 'all' || weld === hungriest || chainsOf.includes(weld.joint.id))
+      .map((weld) => chainFor(capability, demand, weld)),
+    welds: welds.map(summaryOf),
+    sequence: sequenceOf(welds),
+    criteria,
+    mends: mendsFor(criteria, capability, demand),
+    dutyPct: demand.dutyPct,
+    cautions: cautionsFor(capability, demand),
+  }
+}
+
+/** The same figures by weld as {@link fitJob} gives, for a job of hundreds of welds at every key. */
+export function planJob({ shop, job, setUp, wire }: Pick<FitInput, 'shop' | 'job' | 'setUp' | 'wire'>): Plan {
+  const demand = demandOf(job, setUp.process, wire, shop)
+  return {
+    welds: demand.welds.map(summaryOf),
+    sequence: sequenceOf(demand.welds),
+    dutyPct: demand.dutyPct,
   }
 }

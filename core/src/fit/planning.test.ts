@@ -1,13 +1,10 @@
 import { describe, expect, it } from 'vitest'
-import { assumptionsOf } from '../assumptions/assume.ts'
 import { demoInput, joint } from '../testing/samples.ts'
-import type { FitInput } from './context.ts'
-import { fitJob } from './fit.ts'
-import { jointWorking } from './jointWorking.ts'
-import { planJob } from './plan.ts'
+import { explainWeld } from '../criteria/explain.ts'
+import { type FitInput, fitJob, planJob, sidesOf } from './fit.ts'
 import { weldAdvice } from './weldAdvice.ts'
 
-const assume = assumptionsOf({ assumptions: {} })
+const unchanged = { assumptions: {} }
 const NO_MONEY = { wire: null, summary: null, feedsWire: true }
 const post = demoInput('press-screw-post')
 
@@ -15,8 +12,8 @@ describe('the order of welding', () => {
   it('reordering welds changes no metal, no arc time and no gas', () => {
     const turned: FitInput = { ...post, job: { ...post.job, joints: [...post.job.joints].reverse() } }
     const total = (input: FitInput) => {
-      const { joints } = fitJob(input)
-      return joints.reduce((sum, { metalG, arcS }) => sum + metalG + (arcS ?? 0), 0)
+      const { welds } = fitJob(input)
+      return welds.reduce((sum, { metalG, arcS }) => sum + metalG + (arcS ?? 0), 0)
     }
     expect(total(turned)).toBeCloseTo(total(post), 9)
   })
@@ -24,7 +21,7 @@ describe('the order of welding', () => {
   it('piece by piece spreads a hungry weld that weld by weld heaps up', () => {
     const job = { ...post.job, quantity: 20, handling: 'bench' as const }
     const duty = (order: 'piece-by-piece' | 'weld-by-weld') =>
-      fitJob({ ...post, job: { ...job, order } }).duty?.value ?? 0
+      fitJob({ ...post, job: { ...job, order } }).dutyPct ?? 0
     expect(duty('weld-by-weld')).toBeGreaterThanOrEqual(duty('piece-by-piece') - 1e-9)
   })
 
@@ -50,7 +47,7 @@ describe('the order of welding', () => {
 
 describe('the size of a fillet', () => {
   const advice = (part: Parameters<typeof joint>[0], job: Partial<typeof post.job> = {}) =>
-    weldAdvice(joint(part), { ...post.job, quality: 'ordinary', ...job }, NO_MONEY, assume).fillet
+    weldAdvice(joint(part), { ...post.job, quality: 'ordinary', ...job }, NO_MONEY, unchanged).fillet
 
   it('by the code’s table, never more than the thinner part', () => {
     expect(advice({ thicknessAMm: 12.7, thicknessBMm: 19.05, legMm: 6.35 })).toMatchObject({
@@ -75,21 +72,40 @@ describe('the size of a fillet', () => {
 
   it('over-welding grows with the square of the leg, and costs money', () => {
     const fit = fitJob(post)
-    const summary = fit.joints.find(({ jointId }) => jointId === 'stiffener') ?? null
+    const summary = fit.welds.find(({ jointId }) => jointId === 'stiffener') ?? null
     const one = post.job.joints.find(({ id }) => id === 'stiffener')
     if (!one || !summary) throw new Error('the demo has no stiffener')
-    const over = weldAdvice(one, post.job, { wire: post.wire, summary, feedsWire: true }, assume).fillet
+    const over = weldAdvice(one, post.job, { wire: post.wire, summary, feedsWire: true }, unchanged).fillet
       ?.overWeld
     // 5/16 in where 3/16 would do: (5/3)².
     expect(over?.timesMetal).toBeCloseTo(25 / 9, 9)
     expect(over?.extraG).toBeCloseTo(summary.metalG * (1 - 9 / 25), 6)
     expect(over?.extraCost ?? 0).toBeGreaterThan(1)
   })
+
+  it('costs filler at its price, and working hours, not arc hours, at theirs', () => {
+    const one = post.job.joints.find(({ id }) => id === 'stiffener')
+    const known = fitJob(post).welds.find(({ jointId }) => jointId === 'stiffener')
+    if (!one || !known || !post.wire) throw new Error('the demo has no stiffener')
+    // By hand: 100 g of metal of 120 g of wire at 50 a 5 kg; 900 s of arc is 0.625 h of work at 40 %.
+    const summary = { ...known, metalG: 100, fillerG: 120, arcS: 900 }
+    const wire = { ...post.wire, packagePrice: 50, packageG: 5000 }
+    const shop = { assumptions: { operatingFactorWirePct: 40, labourPerHour: 32 } }
+    const over = (money: Parameters<typeof weldAdvice>[2]) =>
+      weldAdvice(one, post.job, money, shop).fillet?.overWeld?.extraCost
+    // 1.20 + 20.00 for the whole; 16/25 of it need not have been welded.
+    expect(over({ wire, summary, feedsWire: true })).toBeCloseTo(21.2 * 0.64, 9)
+    // Hours alone, money of the wire alone, and neither.
+    expect(over({ wire: null, summary, feedsWire: true })).toBeCloseTo(20 * 0.64, 9)
+    expect(over({ wire, summary: { ...summary, arcS: null }, feedsWire: true })).toBeCloseTo(1.2 * 0.64, 9)
+    expect(over({ wire: null, summary: { ...summary, arcS: null }, feedsWire: true })).toBe(null)
+    expect(over({ wire, summary: null, feedsWire: true })).toBe(null)
+  })
 })
 
 describe('what a weld wants by each process', () => {
   const wants = (part: Parameters<typeof joint>[0]) =>
-    weldAdvice(joint(part), post.job, NO_MONEY, assume).wants
+    weldAdvice(joint(part), post.job, NO_MONEY, unchanged).wants
   it('names the processes of its metal', () => {
     const aluminium = wants({ materialA: 'aluminium-6061', materialB: 'aluminium-6061' })
     expect(aluminium.map(({ process }) => process)).toEqual(['gmaw-spray', 'gtaw-ac'])
@@ -109,27 +125,30 @@ describe('the thin end', () => {
       ...post,
       job: { ...post.job, joints: [joint({ thicknessAMm: 1.5, thicknessBMm: 9, legMm: 1.5 })] },
     }
-    const [summary] = fitJob(thin).joints
+    const [summary] = fitJob(thin).welds
     expect(summary?.burnThroughA).toBeCloseTo((summary?.wantedA ?? 0) * 1.35, 9)
     expect(summary?.burnThroughA).toBeLessThan(110)
   })
 })
 
 it('a plan has the figures of the fit', () => {
-  const { joints, sequence, duty } = fitJob(post)
-  expect(planJob(post)).toEqual({ joints, sequence, dutyPct: duty?.value })
+  const { welds, sequence, dutyPct } = fitJob(post)
+  expect(planJob(post)).toEqual({ welds, sequence, dutyPct })
 })
 
 it('the working of a weld ends in the figures that the list shows', () => {
-  const [summary] = fitJob(post).joints
-  const working = jointWorking(post, summary?.jointId ?? '')
-  expect(working?.wanted.value).toBe(summary?.wantedA)
-  expect(working?.metal.steps.at(-1)?.result.value).toBe(summary?.metalG)
-  expect(working?.arcS?.steps.at(-1)?.result.value).toBe(summary?.arcS)
-  expect(jointWorking(post, 'no-such-weld')).toBeNull()
+  const { demand } = sidesOf(post)
+  const [weld] = demand.welds
+  const [summary] = fitJob(post).welds
+  if (!weld) throw new Error('no weld')
+  const results = (figure: 'wanted' | 'metal' | 'arc') =>
+    explainWeld(figure, demand, weld).map(({ result }) => result.value)
+  expect(results('wanted')).toContain(summary?.wantedA)
+  expect(results('metal').at(-1)).toBe(summary?.metalG)
+  expect(results('arc').at(-1)).toBe(summary?.arcS)
 })
 
 it('metric and imperial entry of one job give the same fit', () => {
   const metric: FitInput = { ...post, shop: { ...post.shop, unitSystem: 'metric' } }
-  expect(fitJob(metric).joints).toEqual(fitJob(post).joints)
+  expect(fitJob(metric).welds).toEqual(fitJob(post).welds)
 })

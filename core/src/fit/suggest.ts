@@ -1,26 +1,29 @@
 /** What would mend it: every change that the shelf and the job allow, tried for real and ranked. */
-import type { SetUp } from '../model/equipment.ts'
-import { type Patch, type Verdict, VERDICT_RANK } from '../model/finding.ts'
+import { slotWord } from '../capability/slots.ts'
+import { capabilityOf, chosenOf } from '../capability/capability.ts'
+import { assess, worstOf } from '../criteria/index.ts'
+import type { Assessment } from '../criteria/criterion.ts'
+import { passesMend } from '../criteria/current.ts'
+import { type Demand, demandOf } from '../demand/demand.ts'
+import type { SetUp, Wire } from '../model/equipment.ts'
 import type { Job } from '../model/job.ts'
+import { applyPatch, type JobWithSetUp, type Patch } from '../model/patch.ts'
 import type { Shelf } from '../model/shelf.ts'
 import type { Shop } from '../model/shop.ts'
-import { printValue } from '../quantity/printValue.ts'
+import { list, type Param, told, type Told } from '../model/told.ts'
+import { type Verdict, VERDICT_RANK } from '../model/verdict.ts'
 import { PROCESSES } from '../reference/processes.ts'
-import { inPasses } from '../trade/inPasses.ts'
-import { assemblyOf, chosenOf } from '../assembly/assembly.ts'
 import { fitOut } from '../assembly/fitOut.ts'
-import { slotWords } from '../assembly/slots.ts'
+import { chainFor } from './chain.ts'
 import { partsOf } from './document.ts'
-import { type Fit, fitJob } from './fit.ts'
-import { applyPatch } from './patch.ts'
+import type { Fit } from './fit.ts'
 
-export interface Suggestion {
-  readonly says: string
+export interface Suggestion extends Told {
   readonly patch: Patch
   /** The worst verdict with the change made. */
   readonly verdict: Verdict
-  /** How many checks are then short. */
-  readonly shortCount: number
+  /** How many criteria then fail. */
+  readonly failCount: number
   /** Room of the chain's weakest link then, A. */
   readonly spareA: number | null
 }
@@ -33,19 +36,18 @@ export interface Entered {
   readonly setUp: SetUp
 }
 
-interface Candidate {
-  readonly says: string
+interface Candidate extends Told {
   readonly patch: Patch
 }
 
 const MOST_PASSES_MORE = 3
 
-function candidates({ shelf, setUps, setUp, job, shop }: Entered, fit: Fit): Candidate[] {
+function candidates({ shelf, setUps, setUp, job }: Entered, fit: Fit): Candidate[] {
   const process = PROCESSES[setUp.process]
-  const others = <T extends { id: string }>(list: readonly T[], now: string | null) =>
-    list.filter(({ id }) => id !== now)
-  const onSetUp = (says: string, change: Extract<Patch, { on: 'set-up' }>['change']): Candidate => ({
-    says,
+  const others = <T extends { id: string }>(all: readonly T[], now: string | null) =>
+    all.filter(({ id }) => id !== now)
+  const onSetUp = (what: Param, change: Extract<Patch, { on: 'set-up' }>['change']): Candidate => ({
+    ...told('take', { what }),
     patch: { on: 'set-up', change },
   })
   const wires = others(shelf.wires, setUp.wireId).filter(
@@ -62,26 +64,12 @@ function candidates({ shelf, setUps, setUp, job, shop }: Entered, fit: Fit): Can
     ...(process.family === 'gtaw'
       ? others(shelf.tungstens, setUp.tungstenId).map((t) => onSetUp(t.name, { tungstenId: t.id }))
       : []),
-    ...fit.findings.flatMap(({ mends }) =>
-      mends.flatMap(({ says, patch, measure }) =>
-        patch
-          ? [
-              {
-                says: measure ? `${says} ${printValue(measure.value, measure.unit, shop.unitSystem)}` : says,
-                patch,
-              },
-            ]
-          : [],
-      ),
+    ...Object.values(fit.mends).flatMap((mends) =>
+      mends.flatMap(({ code, params, patch }) => (patch ? [{ code, params, patch }] : [])),
     ),
-    ...(joint
-      ? morePasses.map((passes): Candidate => ({
-          says: inPasses(joint, passes),
-          patch: { on: 'joint', jointId: joint.id, change: { passes } },
-        }))
-      : []),
+    ...(joint ? morePasses.map((passes) => passesMend(joint, passes)) : []),
     ...others(setUps, setUp.id).map((s): Candidate => ({
-      says: `Set-up: ${s.name}`,
+      ...told('other-set-up', { what: s.name }),
       patch: { on: 'job-set-up', setUpId: s.id },
     })),
   ]
@@ -91,67 +79,87 @@ function candidates({ shelf, setUps, setUp, job, shop }: Entered, fit: Fit): Can
 const LEADING = ['powerSourceId', 'gunId', 'wireId', 'gasId', 'tungstenId'] as const
 
 /** Rolls, liner, tip and the like follow a change of gun, wire or source: nobody changes the wire and keeps the rolls. */
-function withItsParts({ shop, shelf, setUp }: Entered, { says, patch }: Candidate): Candidate {
-  if (patch.on !== 'set-up' || !LEADING.some((key) => key in patch.change)) return { says, patch }
+function withItsParts({ shop, shelf, setUp }: Entered, candidate: Candidate): Candidate {
+  const { code, params, patch } = candidate
+  if (patch.on !== 'set-up' || !LEADING.some((key) => key in patch.change)) return candidate
   const then = { ...setUp, ...patch.change }
-  const { change, changed } = fitOut(assemblyOf(shop, then, chosenOf(then, shelf), null), shelf)
-  if (changed.length === 0) return { says, patch }
+  const { change, changed } = fitOut(capabilityOf(shop, then, chosenOf(then, shelf)), shelf)
+  if (changed.length === 0) return candidate
   const process = PROCESSES[then.process]
-  const parts = changed.map((slot) => slotWords(slot, process)).join(', ')
+  const along = list(changed.map((slot) => slotWord(slot, process)))
   return {
-    says: `${says}, with its ${parts}`,
+    code: `${code}-along`,
+    params: { ...params, along },
     patch: { on: 'set-up', change: { ...patch.change, ...change } },
   }
 }
 
-const shortChecksOf = (fit: Fit): string[] =>
-  fit.findings.filter(({ verdict }) => verdict === 'short').map(({ check }) => check)
-const unknownsOf = (fit: Fit): number => fit.findings.filter(({ verdict }) => verdict === 'unknown').length
-const chainOf = (fit: Fit) => fit.chains.find(({ jointId }) => jointId === fit.governingJointId)
+const failing = (criteria: readonly Assessment[]): string[] =>
+  criteria.filter(({ verdict }) => verdict === 'fails').map(({ criterion }) => criterion)
+const unknownCount = (criteria: readonly Assessment[]): number =>
+  criteria.filter(({ verdict }) => verdict === 'unknown').length
+
+/** Demands are the same for every change that leaves job, process and wire alone. */
+function demandsOnce(shop: Shop): (entered: JobWithSetUp, wire: Wire | null) => Demand {
+  const known = new Map<string, { readonly job: Job; readonly demand: Demand }>()
+  return ({ job, setUp }, wire) => {
+    const key = `${setUp.process} ${wire?.id ?? ''}`
+    const found = known.get(key)
+    if (found?.job === job) return found.demand
+    const demand = demandOf(job, setUp.process, wire, shop)
+    known.set(key, { job, demand })
+    return demand
+  }
+}
 
 /**
  * @param fit what holds now
  * @param most how many to answer
- * @returns changes that leave fewer checks short (and none more unknown), best first; none where nothing is short
+ * @returns changes after which fewer criteria fail (and none more is unknown), best first; none where nothing fails
  */
 export function suggest(entered: Entered, fit: Fit, most = 4): readonly Suggestion[] {
-  const shortNow = shortChecksOf(fit)
-  if (shortNow.length === 0) return []
+  const failingNow = failing(fit.criteria)
+  const unknownNow = unknownCount(fit.criteria)
+  if (failingNow.length === 0) return []
+  const demandFor = demandsOnce(entered.shop)
   const seen = new Set<string>()
   const tried: (Suggestion & { order: number })[] = []
-  candidates(entered, fit).forEach(({ says, patch }, order) => {
-    const key = JSON.stringify(patch)
+  candidates(entered, fit).forEach((candidate, order) => {
+    const key = JSON.stringify(candidate.patch)
     if (seen.has(key)) return
     seen.add(key)
-    const whole = withItsParts(entered, { says, patch })
-    const { job, setUp } = applyPatch(entered, whole.patch, entered.setUps)
-    const answer = partsOf(setUp, entered.shelf)
+    const { code, params, patch } = withItsParts(entered, candidate)
+    const then = applyPatch(entered, patch, entered.setUps)
+    const answer = partsOf(then.setUp, entered.shelf)
     if (!answer.ok) return
-    const then = fitJob({ shop: entered.shop, job, setUp, ...answer.parts }, { mends: false })
-    const shortThen = shortChecksOf(then)
-    const shortCount = shortThen.length
-    if (shortCount >= shortNow.length || unknownsOf(then) > unknownsOf(fit)) return
+    const capability = capabilityOf(entered.shop, then.setUp, answer.parts)
+    const demand = demandFor(then, answer.parts.wire)
+    const criteria = assess(capability, demand)
+    const failingThen = failing(criteria)
+    if (failingThen.length >= failingNow.length || unknownCount(criteria) > unknownNow) return
     // What mends one thing must not break another.
-    if (shortThen.some((check) => !shortNow.includes(check))) return
+    if (failingThen.some((id) => !failingNow.includes(id))) return
     tried.push({
-      says: whole.says,
-      patch: whole.patch,
-      verdict: then.verdict,
-      shortCount,
-      spareA: chainOf(then)?.spareA ?? null,
+      code,
+      params,
+      patch,
+      verdict: worstOf(criteria),
+      failCount: failingThen.length,
+      spareA: chainFor(capability, demand, demand.hungriest).spareA,
       order,
     })
   })
-  // Fewest short, then best verdict; among equals the smaller change, which stands earlier in the list.
+  // Fewest failing, then best verdict; among equals the smaller change, which stands earlier in the list.
   tried.sort(
     (a, b) =>
-      a.shortCount - b.shortCount || VERDICT_RANK[a.verdict] - VERDICT_RANK[b.verdict] || a.order - b.order,
+      a.failCount - b.failCount || VERDICT_RANK[a.verdict] - VERDICT_RANK[b.verdict] || a.order - b.order,
   )
-  return tried.slice(0, most).map(({ says, patch, verdict, shortCount, spareA }) => ({
-    says,
+  return tried.slice(0, most).map(({ code, params, patch, verdict, failCount, spareA }) => ({
+    code,
+    params,
     patch,
     verdict,
-    shortCount,
+    failCount,
     spareA,
   }))
 }

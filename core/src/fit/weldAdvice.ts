@@ -1,8 +1,11 @@
 /** What to know of one weld before it is planned: its size by two schools, what over-welding costs, filler, preheat. */
-import type { Assume } from '../assumptions/assume.ts'
+import { type Metal } from '../model/material.ts'
+import { type ProcessId } from '../model/process.ts'
+import { type Assumptions, assumptionsOf, type ChangedAssumptions } from '../assumptions/assume.ts'
+import { type Reckoner, reckonerFor } from '../calculation/reckoner.ts'
 import type { Wire } from '../model/equipment.ts'
 import type { Job, Joint } from '../model/job.ts'
-import { commonPractice, type Source } from '../model/source.ts'
+import { commonPractice, type Source } from '../basis/source.ts'
 import {
   largestFilletAlongEdgeMm,
   LARGEST_FILLET_SOURCE,
@@ -10,14 +13,12 @@ import {
   MINIMUM_FILLET_SOURCE,
 } from '../reference/filletSizes.ts'
 import { type PairAdvice, pairAdvice } from '../reference/pairs.ts'
-import type { MetalFamily } from '../reference/materials.ts'
-import type { ProcessId } from '../reference/processes.ts'
 import { passesOf } from '../trade/deposit.ts'
 import { isFillet, legsMm } from '../trade/geometry.ts'
 import { thickerMm, thinnerMm } from '../trade/groove.ts'
 import { serviceOf } from '../trade/service.ts'
-import { burnThroughA, thinnerFamily, wantedCurrentA } from '../trade/wantedCurrent.ts'
-import type { JointSummary } from './fit.ts'
+import { thinnerFamily, wantedCurrentOf } from '../trade/wantedCurrent.ts'
+import type { WeldSummary } from './fit.ts'
 
 export interface FilletAdvice {
   /** The least that the code's table lets stand, by the thicker part. */
@@ -30,7 +31,8 @@ export interface FilletAdvice {
   readonly recommendedMm: number
   readonly throatMm: number
   readonly verdict: 'under' | 'right' | 'over'
-  readonly says: string
+  /** Which sentence tells of it. */
+  readonly code: 'under' | 'right' | 'over' | 'hides-edge'
   readonly source: Source
   readonly overWeld: OverWeld | null
 }
@@ -61,21 +63,16 @@ export interface WeldAdvice {
 }
 
 /** Aluminium is not welded by cored wire or short arc in ordinary work, nor on direct current by TIG. */
-const PROCESSES_OF: Readonly<Record<MetalFamily, readonly ProcessId[]>> = {
+const PROCESSES_OF: Readonly<Record<Metal, readonly ProcessId[]>> = {
   'carbon-steel': ['gmaw-short', 'gmaw-spray', 'fcaw-s', 'fcaw-g', 'gtaw-dc'],
   stainless: ['gmaw-short', 'gmaw-spray', 'gtaw-dc'],
   aluminium: ['gmaw-spray', 'gtaw-ac'],
 }
 
-const wantsOf = (joint: Joint, assume: Assume): readonly ProcessWant[] =>
+const wantsOf = (joint: Joint, r: Reckoner): readonly ProcessWant[] =>
   PROCESSES_OF[thinnerFamily(joint)].map((process) => {
-    const wantedA = wantedCurrentA(joint, process, assume).value
-    return {
-      process,
-      wantedA,
-      burnThroughA: burnThroughA(wantedA, assume),
-      passes: passesOf(joint, process, assume).value,
-    }
+    const { wantedA, burnThroughA } = wantedCurrentOf(joint, process, r)
+    return { process, wantedA, burnThroughA, passes: passesOf(joint, process, r) }
   })
 
 /** A sixteenth more than was asked is the welder's hand, not over-welding. */
@@ -86,36 +83,39 @@ const SHOP_RULE = commonPractice(
 
 interface Money {
   readonly wire: Wire | null
-  readonly summary: JointSummary | null
+  readonly summary: WeldSummary | null
   readonly feedsWire: boolean
 }
 
 /** Filler and labour for each gram of weld metal; null where neither price nor arc time is known. */
-function costPerG({ wire, summary, feedsWire }: Money, assume: Assume): number | null {
+function costPerG({ wire, summary, feedsWire }: Money, assumptions: Assumptions): number | null {
   if (!summary || summary.metalG <= 0) return null
   const filler =
     wire !== null && wire.packagePrice !== null
       ? (wire.packagePrice / wire.packageG) * (summary.fillerG / summary.metalG)
       : 0
-  const factor = assume.value(feedsWire ? 'operatingFactorWirePct' : 'operatingFactorGtawPct') / 100
+  const factor = assumptions[feedsWire ? 'operatingFactorWirePct' : 'operatingFactorGtawPct'] / 100
   const labour =
-    summary.arcS === null
-      ? 0
-      : (summary.arcS / 3600 / factor / summary.metalG) * assume.value('labourPerHour')
+    summary.arcS === null ? 0 : (summary.arcS / 3600 / factor / summary.metalG) * assumptions.labourPerHour
   return filler + labour > 0 ? filler + labour : null
 }
 
-function overWeld(joint: Joint, recommendedMm: number, money: Money, assume: Assume): OverWeld | null {
+function overWeld(
+  joint: Joint,
+  recommendedMm: number,
+  money: Money,
+  assumptions: Assumptions,
+): OverWeld | null {
   const { a, b } = legsMm(joint)
   if (a <= recommendedMm + HAND_MM && b <= recommendedMm + HAND_MM) return null
   const timesMetal = (a * b) / recommendedMm ** 2
   const metalG = money.summary?.metalG ?? 0
   const extraG = metalG * (1 - 1 / timesMetal)
-  const cost = costPerG(money, assume)
+  const cost = costPerG(money, assumptions)
   return { timesMetal, extraG, extraCost: cost === null ? null : extraG * cost }
 }
 
-function filletAdvice(joint: Joint, job: Job, money: Money, assume: Assume): FilletAdvice {
+function filletAdvice(joint: Joint, job: Job, money: Money, assumptions: Assumptions): FilletAdvice {
   const { a, b } = legsMm(joint)
   const thinner = thinnerMm(joint)
   // No table asks for a weld larger than the thinner part.
@@ -125,17 +125,10 @@ function filletAdvice(joint: Joint, job: Job, money: Money, assume: Assume): Fil
   const byCode = job.sizing === 'code-table' || job.quality === 'code-bound' || job.quality === 'structural'
   const recommendedMm = Math.min(byCode ? minimumMm : beadAsWideMm, largestMm ?? Infinity)
   const least = Math.min(a, b)
-  const over = overWeld(joint, recommendedMm, money, assume)
+  const over = overWeld(joint, recommendedMm, money, assumptions)
   const tooLarge = largestMm !== null && a > largestMm + 1e-6
   const verdict = least < recommendedMm - 1e-6 ? 'under' : over || tooLarge ? 'over' : 'right'
-  const says =
-    verdict === 'under'
-      ? 'The leg is smaller than the least for these parts: the thick one chills it.'
-      : tooLarge
-        ? 'The leg hides the edge: nobody can see whether the edge was melted away.'
-        : verdict === 'over'
-          ? 'The leg is larger than the parts ask for: metal grows with its square.'
-          : 'The leg suits the parts.'
+  const code = verdict === 'over' && tooLarge ? 'hides-edge' : verdict
   return {
     minimumMm,
     largestMm,
@@ -143,15 +136,26 @@ function filletAdvice(joint: Joint, job: Job, money: Money, assume: Assume): Fil
     recommendedMm,
     throatMm: (a * b) / Math.hypot(a, b),
     verdict,
-    says,
+    code,
     source: tooLarge ? LARGEST_FILLET_SOURCE : byCode ? MINIMUM_FILLET_SOURCE : SHOP_RULE,
     overWeld: over,
   }
 }
 
-/** @param money what a gram of weld metal costs, from the fit of the job; leave `summary` null where there is none */
-export const weldAdvice = (joint: Joint, job: Job, money: Money, assume: Assume): WeldAdvice => ({
-  fillet: isFillet(joint) ? filletAdvice(joint, job, money, assume) : null,
-  pair: pairAdvice(joint.materialA, joint.materialB, serviceOf(job, joint)),
-  wants: wantsOf(joint, assume),
-})
+/**
+ * @param money what a gram of weld metal costs, from the fit of the job; leave `summary` null where there is none
+ * @param shop whose assumptions hold
+ */
+export function weldAdvice(
+  joint: Joint,
+  job: Job,
+  money: Money,
+  shop: { readonly assumptions: ChangedAssumptions },
+): WeldAdvice {
+  const assumptions = assumptionsOf(shop)
+  return {
+    fillet: isFillet(joint) ? filletAdvice(joint, job, money, assumptions) : null,
+    pair: pairAdvice(joint.materialA, joint.materialB, serviceOf(job, joint)),
+    wants: wantsOf(joint, reckonerFor(assumptions)),
+  }
+}

@@ -1,13 +1,17 @@
 import { describe, expect, it } from 'vitest'
 import { demoInput, joint } from '../testing/samples.ts'
-import type { FitInput } from './context.ts'
-import { fitJob } from './fit.ts'
-import { applyPatch } from './patch.ts'
+import { applyPatch } from '../model/patch.ts'
+import { cautionText, chainText, speechOf } from '../words/speech.ts'
+import { type FitInput, fitJob } from './fit.ts'
 
-const topics = (input: FitInput): readonly string[] => fitJob(input).cautions.map(({ topic }) => topic)
+const cautions = (input: FitInput) => {
+  const speech = speechOf(input.shop)
+  return fitJob(input).cautions.map((caution) => cautionText(speech, caution))
+}
+const topics = (input: FitInput): readonly string[] => cautions(input).map(({ topic }) => topic)
 const says = (input: FitInput): string =>
-  fitJob(input)
-    .cautions.map((caution) => caution.says)
+  cautions(input)
+    .map((caution) => caution.says)
     .join(' ')
 
 describe('cautions stand where the decision is made', () => {
@@ -33,7 +37,7 @@ describe('cautions stand where the decision is made', () => {
       joint({ materialA: 'galvanised', materialB: 'stainless-304' }),
       joint({ id: 'k', materialA: 'galvanised', materialB: 'galvanised' }),
     ]
-    const fumes = fitJob({ ...frame, job: { ...frame.job, joints: pair } }).cautions.filter(
+    const fumes = cautions({ ...frame, job: { ...frame.job, joints: pair } }).filter(
       ({ topic }) => topic === 'Fumes',
     )
     expect(fumes).toHaveLength(2)
@@ -68,15 +72,18 @@ describe('cautions stand where the decision is made', () => {
 })
 
 describe('the sentence of the chain', () => {
-  const sentence = (input: FitInput): string => fitJob(input).chains[0]?.says ?? ''
+  const sentence = (input: FitInput): string => {
+    const [chain] = fitJob(input).chains
+    return chain ? chainText(speechOf(input.shop), chain) : ''
+  }
   it('names the link, both currents and the duty where it gives out', () => {
     expect(sentence(demoInput('press-frame'))).toBe(
-      'The power source gives out first. The joint wants 210 A; Quillon 210, 120 V sustains 105 A at the job’s 39 % duty.',
+      'The power source gives out first. The weld wants 210 A; Quillon 210, 120 V sustains 105 A at the job’s 39 % duty.',
     )
   })
   it('names the low end where that is the trouble', () => {
     expect(sentence(demoInput('pressing-tray'))).toBe(
-      'The tungsten cannot go low enough. The joint wants 57.1 A; 1/16 WLa20 starts at 70 A.',
+      'The tungsten cannot go low enough. The weld wants 57.2 A; 1/16 WLa20 starts at 70 A.',
     )
   })
   it('says what would give out first where all hold', () => {

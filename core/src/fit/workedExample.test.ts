@@ -11,14 +11,9 @@ const LB = 453.59237
 
 describe('press frame: 1/4 in tee, 3/16 fillets, 24 × 8 in on each of four frames, 0.035 in wire on 120 V', () => {
   const fit = fitJob(demoInput('press-frame'))
-  const demand = (check: string): number => {
-    const found = fit.findings.find((one) => one.check === check)?.demand
-    return typeof found === 'object' && found ? found.value : Number.NaN
-  }
-  const capacity = (check: string): number => {
-    const found = fit.findings.find((one) => one.check === check)?.capacity
-    return typeof found === 'object' && found ? found.value : Number.NaN
-  }
+  const of = (id: string) => fit.criteria.find(({ criterion }) => criterion === id)
+  const demand = (id: string): number => of(id)?.demand ?? Number.NaN
+  const capacity = (id: string): number => of(id)?.capacity ?? Number.NaN
 
   // 1 A per 0.001 in is 40 A/mm; one short-circuit pass melts at most 3/16 in; a tee wants a tenth more.
   const wantedA = (3 / 16) * IN * 40 * 1.1
@@ -88,10 +83,8 @@ describe('press frame: 1/4 in tee, 3/16 fillets, 24 × 8 in on each of four fram
 
 describe('pressing tray: 16 ga 304 butt by TIG', () => {
   const fit = fitJob(demoInput('pressing-tray'))
-  const value = (check: string, side: 'demand' | 'capacity'): number => {
-    const found = fit.findings.find((one) => one.check === check)?.[side]
-    return typeof found === 'object' && found ? found.value : Number.NaN
-  }
+  const value = (id: string, side: 'demand' | 'capacity'): number =>
+    fit.criteria.find(({ criterion }) => criterion === id)?.[side] ?? Number.NaN
   const t = 0.0625 * IN
   const arcS = (60 * 6 * 4 * 8 * IN) / 90
 
@@ -117,14 +110,14 @@ describe('pressing tray: 16 ga 304 butt by TIG', () => {
 describe('loader fork: 1/2 in V by self-shielded wire', () => {
   const fit = fitJob(demoInput('loader-fork'))
   it('takes two passes of 1/4 in, at 0.6 of the current of solid wire', () => {
-    expect(fit.joints[0]?.passes).toBe(2)
-    expect(fit.joints[0]?.wantedA).toBeCloseTo(6.35 * 40 * 0.6, 9)
+    expect(fit.welds[0]?.passes).toBe(2)
+    expect(fit.welds[0]?.wantedA).toBeCloseTo(6.35 * 40 * 0.6, 9)
   })
   it('fills t·g + d²·tan 30° and its cap', () => {
     const [tMm, g, f, r] = [12.7, 2.38125, 1.5875, 1.5875]
     const d = tMm - f
     const tan = Math.tan(Math.PI / 6)
     const areaMm2 = tMm * g + d ** 2 * tan + (2 / 3) * (g + 2 * d * tan) * r
-    expect(fit.joints[0]?.metalG).toBeCloseTo((areaMm2 * 2 * 101.6 * 7.85) / 1000, 6)
+    expect(fit.welds[0]?.metalG).toBeCloseTo((areaMm2 * 2 * 101.6 * 7.85) / 1000, 6)
   })
 })

@@ -1,8 +1,8 @@
 /** The shape of a library entry: a generic thing as a record of the shelf, with where its figures come from. */
 import type { Gas, Gun, Part, Tungsten, Wire } from '../model/equipment.ts'
-import type { Source } from '../model/source.ts'
+import type { Source } from '../basis/source.ts'
 
-export interface LibraryRecords {
+interface LibraryRecords {
   readonly wires: Wire
   readonly gases: Gas
   readonly tungstens: Tungsten
@@ -15,7 +15,7 @@ export interface LibraryEntry<P extends LibraryPath = LibraryPath> {
   readonly path: P
   readonly record: LibraryRecords[P]
   /** What it is for, in a few words. */
-  readonly says: string
+  readonly summary: string
   readonly source: Source
 }
 

@@ -1,6 +1,6 @@
 /** Shielding gases by ISO 14175 designation. */
 import type { Gas } from '../model/equipment.ts'
-import { standard } from '../model/source.ts'
+import { standard } from '../basis/source.ts'
 import { idOf, type LibraryEntry } from './entry.ts'
 
 const ISO_14175 = standard('ISO 14175, designation; cylinder contents from memory', true)
@@ -15,7 +15,7 @@ const entry = (
   name: string,
   designation: string,
   [argonPct, co2Pct, oxygenPct, heliumPct]: Parts,
-  says: string,
+  summary: string,
 ): LibraryEntry<'gases'> => {
   const record: Gas = {
     id: idOf('lib', designation),
@@ -29,7 +29,7 @@ const entry = (
     leftL: 0,
     refillPrice: null,
   }
-  return { path: 'gases', record, says, source: ISO_14175 }
+  return { path: 'gases', record, summary, source: ISO_14175 }
 }
 
 export const LIBRARY_GASES: readonly LibraryEntry<'gases'>[] = [

@@ -6,7 +6,7 @@ import { LIBRARY_TORCHES } from './torches.ts'
 import { LIBRARY_TUNGSTENS } from './tungstens.ts'
 import { LIBRARY_WIRES } from './wires.ts'
 
-export type { LibraryEntry, LibraryPath } from './entry.ts'
+export type { LibraryEntry } from './entry.ts'
 
 export const LIBRARY: readonly LibraryEntry[] = [
   ...LIBRARY_WIRES,

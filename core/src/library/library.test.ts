@@ -1,8 +1,9 @@
 /** The generic library against the published designations; what could not be looked up is from memory. */
+import { CATALOGUE_SCHEMAS } from '../catalogue/catalogue.ts'
+import { CATALOGUE_KEYS, CATALOGUE_LISTS } from '../catalogue/lists.ts'
 import { describe, expect, it } from 'vitest'
-import { CATALOGUE_KEYS, CATALOGUE_LISTS } from '../catalogue/catalogue.ts'
 import { readDocument } from '../model/problems.ts'
-import { isSameSize } from '../assembly/rule.ts'
+import { isSameSize } from '../criteria/grouped.ts'
 import { LIBRARY } from './index.ts'
 import { LIBRARY_GASES } from './gases.ts'
 import { LIBRARY_TORCHES } from './torches.ts'
@@ -13,16 +14,16 @@ import { LIBRARY_PARTS } from './parts.ts'
 describe('every entry', () => {
   it('is a valid record of its kind, with an id of its own, nothing in stock, and a source', () => {
     const ids = new Set<string>()
-    for (const { path, record, source, says } of LIBRARY) {
+    for (const { path, record, source, summary } of LIBRARY) {
       const list = CATALOGUE_KEYS.find((key) => CATALOGUE_LISTS[key].path === path)
       if (!list) throw new Error(`no list at ${path}`)
-      expect(readDocument<unknown>(CATALOGUE_LISTS[list].schema, record), record.name).toMatchObject({
+      expect(readDocument<unknown>(CATALOGUE_SCHEMAS[list], record), record.name).toMatchObject({
         ok: true,
       })
       expect(ids).not.toContain(`${path}/${record.id}`)
       ids.add(`${path}/${record.id}`)
       expect(source.text).not.toBe('')
-      expect(says).not.toBe('')
+      expect(summary).not.toBe('')
       if ('stock' in record) expect(record.stock).toBe(0)
     }
   })
@@ -89,7 +90,7 @@ describe('tungsten, ISO 6848 and AWS A5.12', () => {
     ['1/8 WTh20', 'DCEN 250 to 400 A'],
     ['0.020 WCe20', 'DCEN 5 to 20 A'],
   ])('%s runs %s', (name, range) => {
-    expect(LIBRARY_TUNGSTENS.find(({ record }) => record.name === name)?.says).toContain(range)
+    expect(LIBRARY_TUNGSTENS.find(({ record }) => record.name === name)?.summary).toContain(range)
   })
 })
 

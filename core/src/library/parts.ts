@@ -1,6 +1,6 @@
 /** Drive rolls, liners, tips, and the parts of a TIG torch, by what they are for and not by maker. */
 import type { Part } from '../model/equipment.ts'
-import { commonPractice, handbook, type Source, standard } from '../model/source.ts'
+import { commonPractice, handbook, type Source, standard } from '../basis/source.ts'
 import { idOf, type LibraryEntry, TUNGSTEN_SIZES, WIRE_SIZES } from './entry.ts'
 import { HEADS } from './torches.ts'
 
@@ -10,10 +10,10 @@ const ROLLS = handbook('drive roll grooves by wire, welding handbooks')
 /** What a part has besides its kind, its name and its figures. */
 const BLANK = { held: 'candidate', price: null, stock: 0 } as const
 
-const entry = (record: Part, says: string, source: Source = PRACTICE): LibraryEntry<'parts'> => ({
+const entry = (record: Part, summary: string, source: Source = PRACTICE): LibraryEntry<'parts'> => ({
   path: 'parts',
   record,
-  says,
+  summary,
   source,
 })
 
@@ -21,14 +21,14 @@ const GROOVES = [
   {
     groove: 'v-smooth',
     word: 'Smooth V',
-    says: 'solid steel and stainless',
+    summary: 'solid steel and stainless',
     sizes: ['0.6', '0.8', '0.9', '1.0', '1.2', '1.6'],
   },
-  { groove: 'v-knurled', word: 'Knurled V', says: 'cored wire', sizes: ['0.8', '0.9', '1.2', '1.6'] },
-  { groove: 'u', word: 'U', says: 'aluminium', sizes: ['0.8', '0.9', '1.0', '1.2al', '1.6'] },
+  { groove: 'v-knurled', word: 'Knurled V', summary: 'cored wire', sizes: ['0.8', '0.9', '1.2', '1.6'] },
+  { groove: 'u', word: 'U', summary: 'aluminium', sizes: ['0.8', '0.9', '1.0', '1.2al', '1.6'] },
 ] as const
 
-const rolls = GROOVES.flatMap(({ groove, word, says, sizes }) =>
+const rolls = GROOVES.flatMap(({ groove, word, summary, sizes }) =>
   sizes.map((key) => {
     const { mm, inch, metric } = WIRE_SIZES[key]
     return entry(
@@ -41,23 +41,23 @@ const rolls = GROOVES.flatMap(({ groove, word, says, sizes }) =>
         wireMm: mm,
         rollSystem: null,
       },
-      says,
+      summary,
       ROLLS,
     )
   }),
 )
 
 const LINERS = [
-  { material: 'steel', word: 'Steel', from: '0.6', to: '0.9', says: 'steel wire' },
-  { material: 'steel', word: 'Steel', from: '0.9', to: '1.2', says: 'steel wire' },
-  { material: 'steel', word: 'Steel', from: '1.2', to: '1.6', says: 'steel wire' },
-  { material: 'polymer', word: 'PTFE', from: '0.8', to: '1.0', says: 'aluminium; also stainless' },
-  { material: 'polymer', word: 'PTFE', from: '1.0', to: '1.6', says: 'aluminium; also stainless' },
-  { material: 'graphite', word: 'Graphite', from: '0.8', to: '1.2', says: 'aluminium' },
+  { material: 'steel', word: 'Steel', from: '0.6', to: '0.9', summary: 'steel wire' },
+  { material: 'steel', word: 'Steel', from: '0.9', to: '1.2', summary: 'steel wire' },
+  { material: 'steel', word: 'Steel', from: '1.2', to: '1.6', summary: 'steel wire' },
+  { material: 'polymer', word: 'PTFE', from: '0.8', to: '1.0', summary: 'aluminium; also stainless' },
+  { material: 'polymer', word: 'PTFE', from: '1.0', to: '1.6', summary: 'aluminium; also stainless' },
+  { material: 'graphite', word: 'Graphite', from: '0.8', to: '1.2', summary: 'aluminium' },
 ] as const
 const LINER_LENGTHS_MM = [3100, 4100, 5100] as const
 
-const liners = LINERS.flatMap(({ material, word, from, to, says }) =>
+const liners = LINERS.flatMap(({ material, word, from, to, summary }) =>
   LINER_LENGTHS_MM.map((lengthMm) => {
     const [least, most] = [WIRE_SIZES[from], WIRE_SIZES[to]]
     return entry(
@@ -72,7 +72,7 @@ const liners = LINERS.flatMap(({ material, word, from, to, says }) =>
         lengthMm,
         usedFor: null,
       },
-      says,
+      summary,
     )
   }),
 )

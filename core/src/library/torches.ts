@@ -1,6 +1,6 @@
 /** TIG torches by size class, and the two heads whose parts they share. */
 import type { Gun } from '../model/equipment.ts'
-import { commonPractice } from '../model/source.ts'
+import { commonPractice } from '../basis/source.ts'
 import { idOf, type LibraryEntry } from './entry.ts'
 
 export const HEADS = { small: 'small head', large: 'large head' } as const
@@ -67,7 +67,7 @@ export const LIBRARY_TORCHES: readonly LibraryEntry<'guns'>[] = CLASSES.map(
       feeder: null,
       valve: null,
     },
-    says: `${HEADS[head]}, ${dcA} A DC, ${acA} A AC at ${dutyPct} %`,
+    summary: `${HEADS[head]}, ${dcA} A DC, ${acA} A AC at ${dutyPct} %`,
     source: SOURCE,
   }),
 )

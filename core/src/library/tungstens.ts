@@ -1,13 +1,13 @@
 /** Tungsten electrodes by ISO 6848 type and diameter. */
 import { type Tungsten, TUNGSTEN_TYPES } from '../model/equipment.ts'
-import { standard } from '../model/source.ts'
+import { standard } from '../basis/source.ts'
 import { tungstenCurrentRange } from '../reference/tungstenRanges.ts'
 import { idOf, type LibraryEntry, TUNGSTEN_SIZES } from './entry.ts'
 
 const ISO_6848 = standard('ISO 6848, types; AWS A5.12 annex, currents in argon', true)
 const LENGTH_MM = 175
 
-const SAYS: Readonly<Record<Tungsten['type'], string>> = {
+const SUMMARIES: Readonly<Record<Tungsten['type'], string>> = {
   WP: 'pure; old sine-wave AC',
   WLa15: 'DC and AC',
   WLa20: 'DC and AC; starts easily',
@@ -38,7 +38,7 @@ export const LIBRARY_TUNGSTENS: readonly LibraryEntry<'tungstens'>[] = TUNGSTEN_
         stock: 0,
         price: null,
       },
-      says: range === '' ? SAYS[type] : `${SAYS[type]}; ${range}`,
+      summary: range === '' ? SUMMARIES[type] : `${SUMMARIES[type]}; ${range}`,
       source: ISO_6848,
     }
   }),

@@ -1,6 +1,7 @@
 /** Wires and rods by AWS classification and diameter. */
-import type { Metal, SpoolMm, Wire } from '../model/equipment.ts'
-import { type Source, standard } from '../model/source.ts'
+import { type Metal } from '../model/material.ts'
+import type { SpoolMm, Wire } from '../model/equipment.ts'
+import { type Source, standard } from '../basis/source.ts'
 import { wireCurrentRange } from '../reference/wireRanges.ts'
 import { idOf, type LibraryEntry, type SizeKey, WIRE_SIZES } from './entry.ts'
 
@@ -9,7 +10,7 @@ interface Row {
   readonly metal: Metal
   readonly form: Wire['form']
   readonly sizes: readonly SizeKey[]
-  readonly says: string
+  readonly summary: string
   readonly source: Source
 }
 
@@ -27,8 +28,8 @@ const row = (
   form: Wire['form'],
   sizes: readonly SizeKey[],
   source: Source,
-  says: string,
-): Row => ({ classification, metal, form, sizes, says, source })
+  summary: string,
+): Row => ({ classification, metal, form, sizes, summary, source })
 
 const ROWS: readonly Row[] = [
   row('ER70S-3', 'carbon-steel', 'solid', THIN, A5_18, 'clean steel; less silicon'),
@@ -111,7 +112,7 @@ function entry(one: Row, key: SizeKey, spoolMm: SpoolMm | null, packageG: number
   }
   const range = wireCurrentRange(record)
   const runs = range ? `; ${range.minA} to ${range.maxA} A, common practice` : ''
-  return { path: 'wires', record, says: `${one.says}${runs}`, source: one.source }
+  return { path: 'wires', record, summary: `${one.summary}${runs}`, source: one.source }
 }
 
 export const LIBRARY_WIRES: readonly LibraryEntry<'wires'>[] = ROWS.flatMap((one) =>

@@ -1,17 +1,38 @@
 /** The branch circuit that feeds a power source: voltage, breaker, conductor. */
 import { z } from 'zod'
+import { field } from './field.ts'
 import { ampsSchema, idSchema, lengthMmSchema, nameSchema, voltsSchema } from './fields.ts'
 
-export const phasesSchema = z.union([z.literal(1), z.literal(3)])
+export const phasesSchema = z
+  .union([z.literal(1), z.literal(3)])
+  .meta(field('Phases', { words: { 1: 'single-phase', 3: 'three-phase' } }))
+
+/** What is printed on cables in most shops; the rule books know these. */
+const COPPER_SIZES = [
+  '14 AWG',
+  '12 AWG',
+  '10 AWG',
+  '8 AWG',
+  '6 AWG',
+  '4 AWG',
+  '3 AWG',
+  '2 AWG',
+  '1 AWG',
+  '1/0 AWG',
+]
 
 export const circuitSchema = z.strictObject({
   id: idSchema,
   name: nameSchema,
-  voltageV: voltsSchema,
+  voltageV: voltsSchema.meta(field('Voltage', { unit: 'V' })),
   phases: phasesSchema,
-  breakerA: ampsSchema,
+  breakerA: ampsSchema.meta(field('Breaker', { unit: 'A' })),
   /** As printed on the cable, for example `12 AWG` or `2.5 mm²`: the rule book knows which it has. */
-  conductorSize: z.string().min(1, 'is empty; write for example 12 AWG').max(24),
-  lengthMm: lengthMmSchema,
+  conductorSize: z
+    .string()
+    .min(1, 'is empty; write for example 12 AWG')
+    .max(24)
+    .meta(field('Cable, as printed on it', { suggests: COPPER_SIZES })),
+  lengthMm: lengthMmSchema.meta(field('Length', { quantity: 'length' })),
 })
 export type Circuit = z.infer<typeof circuitSchema>

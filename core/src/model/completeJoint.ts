@@ -1,5 +1,6 @@
 /** Fills in what a kind of joint needs with what is usual, and takes out what it has no use for. */
-import { BEVELLED_KINDS, FILLET_KINDS, type Joint, ROUND_KINDS } from './job.ts'
+import { BEVELLED_KINDS, FILLET_KINDS, ROUND_KINDS } from './jointKinds.ts'
+import { type Joint } from './job.ts'
 
 const USUAL_V_DEG = 60
 const USUAL_BEVEL_DEG = 45

@@ -1,9 +1,12 @@
 /** The small schemas that the records are made of. */
 import { z } from 'zod'
+import { field } from './field.ts'
 
-// Every schema is built on this file, so this comes before all of them: no generated code, which the content
-// policy of a page forbids.
-z.config({ jitless: true })
+/** In a page or in a thread of one. */
+const IS_PAGE = 'document' in globalThis || 'WorkerGlobalScope' in globalThis
+// Every schema is built on this file, so this comes before all of them. Generated code reads documents faster, but the
+// content policy of a page forbids it.
+z.config({ jitless: IS_PAGE })
 
 /** Unicode control characters but tab and line feed: they have no place in a name, and PostgreSQL refuses U+0000. */
 // eslint-disable-next-line no-control-regex -- the rule guards against exactly what this pattern is for
@@ -19,10 +22,11 @@ const clean = (schema: z.ZodString) =>
 export const idSchema = z
   .string()
   .regex(/^[a-z0-9][a-z0-9-]{0,63}$/, 'must be 1 to 64 lower-case letters, digits or hyphens')
+  .meta(field('Id', { isApart: true }))
 
 export const nameSchema = clean(
   z.string().trim().min(1, 'is empty; write a name').max(120, 'is longer than 120 characters; shorten it'),
-)
+).meta(field('Name'))
 
 export const noteSchema = clean(z.string().max(2000, 'is longer than 2000 characters; shorten it'))
 

@@ -1,5 +1,6 @@
 /** Guns that feed wire and torches that hold a tungsten. */
 import { z } from 'zod'
+import { field, NOT_GIVEN } from './field.ts'
 import { amountSchema, ampsSchema, dutySchema, idSchema, lengthMmSchema, nameSchema } from './fields.ts'
 import { holdingShape } from './holding.ts'
 import { CONNECTORS, wireFeederSchema } from './wireFeeder.ts'
@@ -13,32 +14,61 @@ export const gunSchema = z
     id: idSchema,
     name: nameSchema,
     ...holdingShape,
-    kind: z.enum(['gun', 'torch']),
+    kind: z.enum(['gun', 'torch']).meta(
+      field('Kind', {
+        group: 'Build',
+        heading: 'gun_or_torch',
+        words: { gun: 'gun, feeds wire', torch: 'torch, holds a tungsten' },
+      }),
+    ),
     /** Whether it helps the wire along: a spool on the gun, or a motor that pulls. */
-    drive: z.enum(GUN_DRIVES),
-    cooling: z.enum(['air', 'water']),
-    lengthMm: lengthMmSchema,
+    drive: z.enum(GUN_DRIVES).meta(
+      field('Helps the wire along', {
+        words: { none: 'no', spool: 'spool on the gun', 'push-pull': 'push-pull motor' },
+      }),
+    ),
+    cooling: z.enum(['air', 'water']).meta(field('Cooled by', { words: { air: 'air', water: 'water' } })),
+    lengthMm: lengthMmSchema.meta(field('Length', { quantity: 'length' })),
     /** With its hose. */
-    massG: amountSchema.nullable(),
-    neck: z.enum(NECKS).nullable(),
+    massG: amountSchema.nullable().meta(field('Weight with hose', { empty: NOT_GIVEN, quantity: 'mass' })),
+    neck: z
+      .enum(NECKS)
+      .nullable()
+      .meta(field('Neck', { empty: NOT_GIVEN })),
     ratings: z
       .array(
         z.strictObject({
-          gas: z.enum(GUN_GASES),
-          wave: z.enum(['dc', 'ac']),
-          currentA: ampsSchema,
-          dutyPct: dutySchema,
+          gas: z.enum(GUN_GASES).meta(field('Gas')),
+          wave: z.enum(['dc', 'ac']).meta(field('Wave')),
+          currentA: ampsSchema.meta(field('Current', { unit: 'A' })),
+          dutyPct: dutySchema.meta(field('Duty', { unit: '%' })),
         }),
       )
       .min(1, 'needs at least one rating')
-      .max(12),
-    connector: z.enum(CONNECTORS).nullable(),
+      .max(12)
+      .meta(
+        field('Ratings', {
+          isApart: true,
+          member: 'rating',
+          cell: 'gun-ratings',
+          blank: [{ gas: 'co2', wave: 'dc', currentA: null, dutyPct: null }],
+        }),
+      ),
+    connector: z
+      .enum(CONNECTORS)
+      .nullable()
+      .meta(field('Connector', { empty: NOT_GIVEN, words: 'connector' })),
     /** Which tips and nozzles, or collets and cups, screw into it; by whatever name the shop tells them apart. */
-    partsClass: nameSchema.nullable(),
+    partsClass: nameSchema.nullable().meta(field('Takes parts of class', { empty: NOT_GIVEN })),
     /** The spool gun's own; null for every other. */
-    feeder: wireFeederSchema.nullable(),
+    feeder: wireFeederSchema
+      .nullable()
+      .meta(field('Feeder on the gun', { presence: 'It has its own spool' })),
     /** A hand valve for the gas at the torch. */
-    valve: z.boolean().nullable(),
+    valve: z
+      .boolean()
+      .nullable()
+      .meta(field('Hand valve for gas', { empty: NOT_GIVEN, group: 'Build' })),
   })
   .check((ctx) => {
     const { drive, feeder } = ctx.value

@@ -1,40 +1,9 @@
 /** What is to be welded: a job and its welds, in the order of welding. */
+import { BEVELLED_KINDS, FILLET_KINDS, JOINT_KINDS, PATTERNS, POSITIONS, ROUND_KINDS } from './jointKinds.ts'
+import { MATERIAL_IDS } from './material.ts'
 import { z } from 'zod'
-import { MATERIAL_IDS } from '../reference/materials.ts'
+import { field } from './field.ts'
 import { countSchema, idSchema, lengthMmSchema, nameSchema, noteSchema, thicknessMmSchema } from './fields.ts'
-
-export const JOINT_KINDS = [
-  'tee',
-  'lap',
-  'inside-corner',
-  'outside-corner',
-  'square',
-  'v',
-  'double-v',
-  'bevel',
-  'double-bevel',
-  'u',
-  'j',
-  'flare-v',
-  'flare-bevel',
-  'edge',
-  'plug',
-  'slot',
-  'saddle',
-] as const
-export type JointKind = (typeof JOINT_KINDS)[number]
-
-/** Kinds whose weld is a fillet, sized by its leg. */
-export const FILLET_KINDS: readonly JointKind[] = ['tee', 'lap', 'inside-corner', 'outside-corner', 'saddle']
-/** Kinds with a bevel, sized by an included angle (one side's angle for a single bevel). */
-export const BEVELLED_KINDS: readonly JointKind[] = ['v', 'double-v', 'bevel', 'double-bevel', 'u', 'j']
-/** Kinds that need a diameter: of the round bar or tube, of the hole, or of the branch. */
-export const ROUND_KINDS: readonly JointKind[] = ['flare-v', 'flare-bevel', 'plug', 'slot', 'saddle']
-
-export const POSITIONS = ['flat', 'horizontal', 'vertical-up', 'vertical-down', 'overhead'] as const
-export type Position = (typeof POSITIONS)[number]
-
-export const PATTERNS = ['continuous', 'intermittent', 'staggered'] as const
 
 /** Below this nobody measures or grinds: it is none, or it is a slip of the keys. */
 const LEAST_SMALL_MM = 0.1
@@ -53,53 +22,76 @@ const diameterSchema = z.number().min(2, 'must be at least 2 mm').max(20_000, 'm
 export const jointSchema = z
   .strictObject({
     id: idSchema,
-    kind: z.enum(JOINT_KINDS),
-    materialA: z.enum(MATERIAL_IDS),
-    materialB: z.enum(MATERIAL_IDS),
+    kind: z.enum(JOINT_KINDS).meta(field('Joint')),
+    materialA: z.enum(MATERIAL_IDS).meta(field('Material')),
+    materialB: z.enum(MATERIAL_IDS).meta(field('Other material')),
     /** The part that is attached; for a tube its wall. */
-    thicknessAMm: thicknessMmSchema,
+    thicknessAMm: thicknessMmSchema.meta(field('Thickness', { quantity: 'thickness' })),
     /** The part that it is attached to. */
-    thicknessBMm: thicknessMmSchema,
+    thicknessBMm: thicknessMmSchema.meta(field('Other thickness', { quantity: 'thickness' })),
     /** Fillet leg, or fill of a flare groove; null for other grooves, and for a flare filled flush. */
-    legMm: legSchema.nullable(),
+    legMm: legSchema.nullable().meta(field('Leg', { empty: 'flush, or no fillet', quantity: 'weldSize' })),
     /** The other leg of an unequal fillet; null where both are the same. */
-    legBMm: legSchema.nullable(),
-    rootGapMm: smallMm(20),
-    rootFaceMm: smallMm(300),
+    legBMm: legSchema.nullable().meta(field('Other leg', { empty: 'the same', quantity: 'weldSize' })),
+    rootGapMm: smallMm(20).meta(field('Root gap', { quantity: 'weldSize' })),
+    rootFaceMm: smallMm(300).meta(field('Root face', { quantity: 'weldSize' })),
     includedAngleDeg: z
       .number()
       .gt(0, 'must be more than 0 degrees')
       .lt(180, 'must be less than 180 degrees')
-      .nullable(),
+      .nullable()
+      .meta(field('Included angle', { unit: '°', empty: 'no bevel' })),
     /** Radius at the root of a U or J. */
-    rootRadiusMm: smallMm(30),
-    reinforcementMm: smallMm(15),
+    rootRadiusMm: smallMm(30).meta(field('Root radius', { quantity: 'weldSize' })),
+    reinforcementMm: smallMm(15).meta(field('Reinforcement', { quantity: 'weldSize' })),
     /** Height of a back weld or of the root's reinforcement; 0 for none. */
-    backWeldMm: smallMm(15),
-    backing: z.boolean(),
+    backWeldMm: smallMm(15).meta(field('Back weld', { quantity: 'weldSize' })),
+    backing: z.boolean().meta(field('Backing')),
     /** Outside diameter: of the tube that is welded around, the round of a flare, the hole, or the branch. */
-    diameterMm: diameterSchema.nullable(),
+    diameterMm: diameterSchema.nullable().meta(field('Diameter', { empty: 'not round', quantity: 'length' })),
     /** Outside diameter of the tube that a branch sits on. */
-    headerDiameterMm: diameterSchema.nullable(),
+    headerDiameterMm: diameterSchema
+      .nullable()
+      .meta(field('Diameter of the header', { empty: 'no saddle', quantity: 'length' })),
     /** Length of a slot over all. */
-    slotLengthMm: z.number().min(2, 'must be at least 2 mm').max(1000, 'must be at most 1000 mm').nullable(),
+    slotLengthMm: z
+      .number()
+      .min(2, 'must be at least 2 mm')
+      .max(1000, 'must be at most 1000 mm')
+      .nullable()
+      .meta(field('Length of the slot', { empty: 'no slot', quantity: 'length' })),
     /** All the way round `diameterMm`: tube to plate, girth seam. The length then follows from the diameter. */
-    around: z.boolean(),
+    around: z.boolean().meta(field('All the way round')),
     /** Passes chosen by the owner; null leaves it to process and position. */
-    passes: z.int().min(1, 'must be at least 1').max(60, 'must be at most 60').nullable(),
-    position: z.enum(POSITIONS),
-    count: countSchema,
+    passes: z
+      .int()
+      .min(1, 'must be at least 1')
+      .max(60, 'must be at most 60')
+      .nullable()
+      .meta(field('Passes', { empty: 'by rule' })),
+    position: z.enum(POSITIONS).meta(field('Position')),
+    count: countSchema.meta(field('Number of welds')),
     /** Length of one weld from end to end, the gaps of an intermittent one included. */
-    lengthMm: lengthMmSchema,
-    pattern: z.enum(PATTERNS),
+    lengthMm: lengthMmSchema.meta(field('Length', { quantity: 'length' })),
+    pattern: z.enum(PATTERNS).meta(field('Pattern')),
     /** Length of one segment of an intermittent weld. */
-    segmentMm: lengthMmSchema.nullable(),
+    segmentMm: lengthMmSchema.nullable().meta(field('Segment', { empty: 'continuous', quantity: 'length' })),
     /** From the middle of one segment to the middle of the next. */
-    pitchMm: lengthMmSchema.nullable(),
+    pitchMm: lengthMmSchema.nullable().meta(field('Pitch', { empty: 'continuous', quantity: 'length' })),
     /** Seconds of tacking for one weld; null takes the rule by length. */
-    tackS: z.number().min(0, 'must be 0 s or more').max(36_000, 'must be at most 36000 s').nullable(),
+    tackS: z
+      .number()
+      .min(0, 'must be 0 s or more')
+      .max(36_000, 'must be at most 36000 s')
+      .nullable()
+      .meta(field('Tacking', { unit: 's', empty: 'by length' })),
     /** Seconds from this weld to the next; null takes the job's handling. */
-    repositionS: z.number().min(0, 'must be 0 s or more').max(36_000, 'must be at most 36000 s').nullable(),
+    repositionS: z
+      .number()
+      .min(0, 'must be 0 s or more')
+      .max(36_000, 'must be at most 36000 s')
+      .nullable()
+      .meta(field('To the next weld', { unit: 's', empty: 'as the job' })),
   })
   .check((ctx) => {
     const joint = ctx.value
@@ -221,36 +213,55 @@ export type Handling = (typeof HANDLINGS)[number]
 export const jobSchema = z.strictObject({
   id: idSchema,
   name: nameSchema,
-  note: noteSchema,
-  quantity: countSchema,
+  note: noteSchema.meta(field('Note')),
+  quantity: countSchema.meta(field('Pieces')),
   /** Date by which it is wanted, ISO 8601; null where nobody has said. */
-  dueOn: z.iso.date('must be a date such as 2027-03-31').nullable(),
-  place: z.enum(['indoors', 'outdoors']),
-  windKmPerH: z.number().min(0, 'must be 0 or more').max(150, 'must be at most 150 km/h').nullable(),
-  quality: z.enum(QUALITIES),
+  dueOn: z.iso
+    .date('must be a date such as 2027-03-31')
+    .nullable()
+    .meta(field('Due', { empty: 'not said' })),
+  place: z.enum(['indoors', 'outdoors']).meta(field('Place')),
+  windKmPerH: z
+    .number()
+    .min(0, 'must be 0 or more')
+    .max(150, 'must be at most 150 km/h')
+    .nullable()
+    .meta(field('Wind', { unit: 'km/h', empty: 'not known' })),
+  quality: z.enum(QUALITIES).meta(field('Quality')),
   /** Which school sizes a fillet: the minimum of the code's table, or a bead about as wide as the plate. */
-  sizing: z.enum(['code-table', 'bead-as-wide']),
+  sizing: z.enum(['code-table', 'bead-as-wide']).meta(field('Fillets sized by')),
   /** Highest temperature in service; null where it is ordinary. */
   serviceTemperatureC: z
     .number()
     .min(-273, 'must be above −273 °C')
     .max(1200, 'must be at most 1200 °C')
-    .nullable(),
+    .nullable()
+    .meta(field('Highest temperature in service', { unit: '°C', empty: 'ordinary' })),
   /** Whether the work is anodised after: the filler must match in colour. */
-  anodised: z.boolean(),
-  handling: z.enum(HANDLINGS),
+  anodised: z.boolean().meta(field('Anodised after')),
+  handling: z.enum(HANDLINGS).meta(field('Handling')),
   /** Each piece finished before the next, or each weld on all pieces first. */
-  order: z.enum(['piece-by-piece', 'weld-by-weld']),
+  order: z.enum(['piece-by-piece', 'weld-by-weld']).meta(field('Order of welding')),
   /** Working hours set aside for the whole job; null when nobody has said. */
   hoursSetAside: z
     .number()
     .min(0.05, 'must be at least 0.05 h')
     .max(10_000, 'must be at most 10000 h')
-    .nullable(),
+    .nullable()
+    .meta(field('Hours set aside', { unit: 'h', empty: 'not said' })),
   /** Seconds from the end of one weld to the start of the next; null takes handling and what the welds say. */
-  pauseS: z.number().min(0, 'must be 0 s or more').max(3600, 'must be at most 3600 s').nullable(),
-  state: z.enum(['planned', 'template', 'archived']),
-  setUpId: idSchema.nullable(),
-  joints: z.array(jointSchema).min(1, 'needs at least one weld').max(5000, 'holds more than 5000 welds'),
+  pauseS: z
+    .number()
+    .min(0, 'must be 0 s or more')
+    .max(3600, 'must be at most 3600 s')
+    .nullable()
+    .meta(field('Rest between welds', { unit: 's', empty: 'usual' })),
+  state: z.enum(['planned', 'template', 'archived']).meta(field('State')),
+  setUpId: idSchema.nullable().meta(field('Set-up', { empty: 'none chosen', reference: 'set-up' })),
+  joints: z
+    .array(jointSchema)
+    .min(1, 'needs at least one weld')
+    .max(5000, 'holds more than 5000 welds')
+    .meta(field('Welds', { isApart: true, member: 'weld' })),
 })
 export type Job = z.infer<typeof jobSchema>

@@ -1,6 +1,7 @@
 /** The small parts between feeder and arc, and the meter at the cylinder: each fits some guns and some wires only. */
+import { METALS } from './material.ts'
 import { z } from 'zod'
-import { METALS } from './consumables.ts'
+import { field, NOT_GIVEN } from './field.ts'
 import { diameterMmSchema, idSchema, lengthMmSchema, nameSchema } from './fields.ts'
 import { holdingShape } from './holding.ts'
 import { inOrder } from './ordered.ts'
@@ -8,28 +9,34 @@ import { inOrder } from './ordered.ts'
 export const GROOVES = ['v-smooth', 'v-knurled', 'u'] as const
 export type Groove = (typeof GROOVES)[number]
 export const LINER_MATERIALS = ['steel', 'polymer', 'graphite'] as const
+export const LINER_WORDS = { steel: 'steel', polymer: 'polymer (PTFE, nylon)', graphite: 'graphite' } as const
 /** Gases that flow meters are scaled for. */
 export const SCALE_GASES = ['argon', 'ar-co2-25', 'co2', 'helium'] as const
 export type ScaleGas = (typeof SCALE_GASES)[number]
 /** Cylinder valves by what may hang on them (CGA V-1: 580 for argon and its mixes, 320 for CO₂). */
 export const FITTINGS = ['inert', 'co2'] as const
-export type Fitting = (typeof FITTINGS)[number]
+export const FITTING_WORDS = { inert: 'argon and mixes', co2: 'CO₂' } as const
 
 const common = {
   id: idSchema,
   name: nameSchema,
   ...holdingShape,
-  stock: z.int().min(0, 'must be at least 0').max(100_000, 'must be at most 100000').nullable(),
+  stock: z
+    .int()
+    .min(0, 'must be at least 0')
+    .max(100_000, 'must be at most 100000')
+    .nullable()
+    .meta(field('In the drawer', { unit: 'pcs', empty: 'not counted' })),
 }
 /** Null where the shop has not said which guns or torches it screws into. */
-const partsClass = nameSchema.nullable()
+const partsClass = nameSchema.nullable().meta(field('For guns or torches of class', { empty: NOT_GIVEN }))
 
 export const driveRollSchema = z.strictObject({
   kind: z.literal('drive-roll'),
   ...common,
-  groove: z.enum(GROOVES),
-  wireMm: diameterMmSchema,
-  rollSystem: nameSchema.nullable(),
+  groove: z.enum(GROOVES).meta(field('Groove', { group: 'This part', words: 'groove' })),
+  wireMm: diameterMmSchema.meta(field('Wire', { quantity: 'diameter' })),
+  rollSystem: nameSchema.nullable().meta(field('For drive', { empty: NOT_GIVEN })),
 })
 export type DriveRoll = z.infer<typeof driveRollSchema>
 
@@ -37,12 +44,15 @@ export const linerSchema = z
   .strictObject({
     kind: z.literal('liner'),
     ...common,
-    material: z.enum(LINER_MATERIALS),
-    wireMinMm: diameterMmSchema,
-    wireMaxMm: diameterMmSchema,
-    lengthMm: lengthMmSchema,
+    material: z.enum(LINER_MATERIALS).meta(field('Made of', { group: 'This part', words: LINER_WORDS })),
+    wireMinMm: diameterMmSchema.meta(field('Thinnest wire', { quantity: 'diameter' })),
+    wireMaxMm: diameterMmSchema.meta(field('Thickest wire', { quantity: 'diameter' })),
+    lengthMm: lengthMmSchema.meta(field('Length', { quantity: 'length' })),
     /** The metal that has run through it; null for a new one. */
-    usedFor: z.enum(METALS).nullable(),
+    usedFor: z
+      .enum(METALS)
+      .nullable()
+      .meta(field('Has run', { empty: 'nothing yet', words: 'metal' })),
   })
   .check(inOrder({ least: 'wireMinMm', most: 'wireMaxMm', unit: 'mm', mayMeet: true }))
 export type Liner = z.infer<typeof linerSchema>
@@ -51,7 +61,7 @@ export const contactTipSchema = z.strictObject({
   kind: z.literal('contact-tip'),
   ...common,
   /** The wire size stamped on it. */
-  wireMm: diameterMmSchema,
+  wireMm: diameterMmSchema.meta(field('Stamped size', { group: 'This part', quantity: 'diameter' })),
   partsClass,
 })
 export type ContactTip = z.infer<typeof contactTipSchema>
@@ -59,8 +69,13 @@ export type ContactTip = z.infer<typeof contactTipSchema>
 export const nozzleSchema = z.strictObject({
   kind: z.literal('nozzle'),
   ...common,
-  insideMm: z.number().min(3, 'must be at least 3 mm').max(60, 'must be at most 60 mm').nullable(),
-  gasless: z.boolean(),
+  insideMm: z
+    .number()
+    .min(3, 'must be at least 3 mm')
+    .max(60, 'must be at most 60 mm')
+    .nullable()
+    .meta(field('Inside diameter', { empty: NOT_GIVEN, group: 'This part', quantity: 'length' })),
+  gasless: z.boolean().meta(field('Gasless')),
   partsClass,
 })
 export type Nozzle = z.infer<typeof nozzleSchema>
@@ -68,7 +83,7 @@ export type Nozzle = z.infer<typeof nozzleSchema>
 export const colletSchema = z.strictObject({
   kind: z.literal('collet'),
   ...common,
-  tungstenMm: diameterMmSchema,
+  tungstenMm: diameterMmSchema.meta(field('Tungsten', { group: 'This part', quantity: 'diameter' })),
   partsClass,
 })
 export type Collet = z.infer<typeof colletSchema>
@@ -76,8 +91,8 @@ export type Collet = z.infer<typeof colletSchema>
 export const colletBodySchema = z.strictObject({
   kind: z.literal('collet-body'),
   ...common,
-  tungstenMm: diameterMmSchema,
-  gasLens: z.boolean(),
+  tungstenMm: diameterMmSchema.meta(field('Tungsten', { group: 'This part', quantity: 'diameter' })),
+  gasLens: z.boolean().meta(field('Gas lens')),
   partsClass,
 })
 export type ColletBody = z.infer<typeof colletBodySchema>
@@ -86,8 +101,12 @@ export const cupSchema = z.strictObject({
   kind: z.literal('cup'),
   ...common,
   /** Inside diameter in sixteenths of an inch. */
-  number: z.int().min(2, 'must be at least 2').max(24, 'must be at most 24'),
-  forGasLens: z.boolean(),
+  number: z
+    .int()
+    .min(2, 'must be at least 2')
+    .max(24, 'must be at most 24')
+    .meta(field('Cup number', { group: 'This part' })),
+  forGasLens: z.boolean().meta(field('For a gas lens')),
   partsClass,
 })
 export type Cup = z.infer<typeof cupSchema>
@@ -96,7 +115,7 @@ export const backCapSchema = z.strictObject({
   kind: z.literal('back-cap'),
   ...common,
   /** Longest electrode that it closes over. */
-  longestMm: lengthMmSchema,
+  longestMm: lengthMmSchema.meta(field('Longest electrode', { group: 'This part', quantity: 'length' })),
   partsClass,
 })
 export type BackCap = z.infer<typeof backCapSchema>
@@ -105,10 +124,18 @@ export const flowMeterSchema = z.strictObject({
   kind: z.literal('flow-meter'),
   ...common,
   /** Gases that it has a scale for. */
-  scales: z.array(z.enum(SCALE_GASES)).min(1, 'needs at least one gas').max(SCALE_GASES.length),
+  scales: z
+    .array(z.enum(SCALE_GASES))
+    .min(1, 'needs at least one gas')
+    .max(SCALE_GASES.length)
+    .meta(field('Scales', { group: 'This part', words: 'scale', blank: ['argon'] })),
   /** Cylinder valves that it fits, an adapter counted. */
-  fittings: z.array(z.enum(FITTINGS)).min(1, 'needs at least one fitting').max(FITTINGS.length),
-  heated: z.boolean(),
+  fittings: z
+    .array(z.enum(FITTINGS))
+    .min(1, 'needs at least one fitting')
+    .max(FITTINGS.length)
+    .meta(field('Fits the valve for', { words: FITTING_WORDS, blank: ['inert'] })),
+  heated: z.boolean().meta(field('Heated')),
 })
 export type FlowMeter = z.infer<typeof flowMeterSchema>
 
@@ -127,15 +154,9 @@ export type Part = z.infer<typeof partSchema>
 export type PartKind = Part['kind']
 export type PartOf<K extends PartKind> = Extract<Part, { kind: K }>
 
-export const PART_WORDS: Readonly<Record<PartKind, string>> = {
-  'drive-roll': 'drive roll',
-  liner: 'liner',
-  'contact-tip': 'contact tip',
-  nozzle: 'nozzle',
-  collet: 'collet',
-  'collet-body': 'collet body',
-  cup: 'cup',
-  'back-cap': 'back cap',
-  'flow-meter': 'flow meter',
+/** @throws RangeError for a kind that the union of parts does not have */
+export function partSchemaOf(kind: PartKind): (typeof partSchema.options)[number] {
+  const found = partSchema.options.find((one) => one.shape.kind.value === kind)
+  if (!found) throw new RangeError(`there is no part ${kind}`)
+  return found
 }
-export const PART_KINDS = Object.keys(PART_WORDS) as [PartKind, ...PartKind[]]

@@ -1,7 +1,8 @@
 /** A power source as its data plate has it, in the order in which a plate is read (IEC 60974-1, NEMA EW-1). */
+import { PLATE_FAMILIES } from './process.ts'
 import { z } from 'zod'
-import { PLATE_FAMILIES } from '../reference/processes.ts'
 import { phasesSchema } from './circuit.ts'
+import { field, NOT_GIVEN } from './field.ts'
 import {
   amountSchema,
   ampsSchema,
@@ -22,10 +23,10 @@ export interface RatedPoint {
 }
 
 export const ratedPointSchema = z.strictObject({
-  currentA: ampsSchema,
-  dutyPct: dutySchema,
+  currentA: ampsSchema.meta(field('Current', { unit: 'A' })),
+  dutyPct: dutySchema.meta(field('Duty', { unit: '%' })),
   /** As the plate prints it; null takes the conventional load voltage. */
-  loadV: voltsSchema.nullable(),
+  loadV: voltsSchema.nullable().meta(field('Load voltage', { unit: 'V', empty: 'by rule' })),
 })
 
 const isRatedPoint = (value: unknown): value is RatedPoint =>
@@ -54,18 +55,32 @@ export const dutyFalls = (supply: object): boolean => risingPair(supply) === nul
 export const supplyRatingSchema = z
   .strictObject({
     /** Null for a set that an engine drives: it hangs on no circuit. */
-    voltageV: voltsSchema.nullable(),
+    voltageV: voltsSchema
+      .nullable()
+      .meta(field('Supply voltage', { unit: 'V', empty: 'engine-driven', startsOpen: true })),
     phases: phasesSchema,
-    outputMinA: ampsSchema,
-    outputMaxA: ampsSchema,
-    ratedPoints: z.array(ratedPointSchema).min(1, 'needs at least one rated current with its duty').max(8),
-    openCircuitV: amountSchema.nullable(),
-    i1MaxA: ampsSchema.nullable(),
-    i1EffA: ampsSchema.nullable(),
+    outputMinA: ampsSchema.meta(field('Least output', { unit: 'A' })),
+    outputMaxA: ampsSchema.meta(field('Greatest output', { unit: 'A' })),
+    ratedPoints: z
+      .array(ratedPointSchema)
+      .min(1, 'needs at least one rated current with its duty')
+      .max(8)
+      .meta(field('Rated points', { isApart: true, member: 'rated point', cell: 'rated-points' })),
+    openCircuitV: amountSchema
+      .nullable()
+      .meta(field('Open-circuit voltage', { unit: 'V', empty: NOT_GIVEN })),
+    i1MaxA: ampsSchema.nullable().meta(field('I₁max', { unit: 'A', empty: NOT_GIVEN })),
+    i1EffA: ampsSchema.nullable().meta(field('I₁eff', { unit: 'A', empty: NOT_GIVEN })),
     /** Where the plate gives the input as power instead of current. */
-    inputKva: amountSchema.nullable(),
+    inputKva: amountSchema.nullable().meta(field('Input power', { unit: 'kVA', empty: NOT_GIVEN })),
     /** Where the feeder is slower on this voltage; null takes the feeder's own. */
-    feedMaxMmPerMin: amountSchema.nullable(),
+    feedMaxMmPerMin: amountSchema.nullable().meta(
+      field('Fastest wire here', {
+        empty: 'as the feeder',
+        quantity: 'wireFeedSpeed',
+        heading: 'feed_max_on_voltage_mm_per_min',
+      }),
+    ),
   })
   .check(inOrder({ least: 'outputMinA', most: 'outputMaxA', unit: 'A', mayMeet: true }))
   .check(
@@ -81,20 +96,39 @@ export const supplyRatingSchema = z
 export type SupplyRating = z.infer<typeof supplyRatingSchema>
 
 export const plateProcessSchema = z.strictObject({
-  family: z.enum(PLATE_FAMILIES),
+  family: z.enum(PLATE_FAMILIES).meta(field('Process', { heading: 'process' })),
   outputs: z
     .array(z.enum(['dc', 'ac']))
     .min(1, 'needs DC or AC')
-    .max(2),
-  pulse: z.boolean(),
-  supplies: z.array(supplyRatingSchema).min(1, 'needs at least one supply voltage').max(8),
+    .max(2)
+    .meta(field('Outputs', { blank: ['dc'] })),
+  pulse: z.boolean().meta(field('Pulse')),
+  supplies: z
+    .array(supplyRatingSchema)
+    .min(1, 'needs at least one supply voltage')
+    .max(8)
+    .meta(field('Supply voltages', { isApart: true, member: 'column' })),
 })
 export type PlateProcess = z.infer<typeof plateProcessSchema>
 
 export const SUPPLY_CHANGES = ['fixed', 'plug', 'links', 'automatic'] as const
 export const POLARITY_CHANGES = ['leads', 'plug', 'automatic', 'fixed-dcep', 'fixed-dcen'] as const
 export const START_METHODS = ['high-frequency', 'lift', 'scratch'] as const
-export type StartMethod = (typeof START_METHODS)[number]
+
+export const SUPPLY_CHANGE_WORDS = {
+  fixed: 'one voltage',
+  plug: 'by plug',
+  links: 'by links inside',
+  automatic: 'by itself',
+} as const
+export const POLARITY_CHANGE_WORDS = {
+  leads: 'by the leads',
+  plug: 'by a plug',
+  automatic: 'by itself',
+  'fixed-dcep': 'wired for DCEP',
+  'fixed-dcen': 'wired for DCEN',
+} as const
+export const START_WORDS = { 'high-frequency': 'high frequency', lift: 'lift', scratch: 'scratch' } as const
 
 const hertzSchema = z.number().min(1, 'must be at least 1 Hz').max(1000, 'must be at most 1000 Hz')
 
@@ -103,34 +137,88 @@ export const powerSourceSchema = z
     id: idSchema,
     name: nameSchema,
     ...holdingShape,
-    processes: z.array(plateProcessSchema).min(1, 'needs at least one process').max(8),
-    supplyChange: z.enum(SUPPLY_CHANGES).nullable(),
-    efficiencyPct: percentSchema.min(10, 'must be at least 10 %').nullable(),
-    powerFactor: z.number().min(0.1, 'must be at least 0.1').max(1, 'must be at most 1').nullable(),
-    idleW: amountSchema.nullable(),
+    processes: z
+      .array(plateProcessSchema)
+      .min(1, 'needs at least one process')
+      .max(8)
+      .meta(field('Processes of the plate', { isApart: true, member: 'process' })),
+    supplyChange: z
+      .enum(SUPPLY_CHANGES)
+      .nullable()
+      .meta(
+        field('Supply voltage is changed', {
+          empty: NOT_GIVEN,
+          group: 'Supply and efficiency',
+          words: SUPPLY_CHANGE_WORDS,
+        }),
+      ),
+    efficiencyPct: percentSchema
+      .min(10, 'must be at least 10 %')
+      .nullable()
+      .meta(field('Efficiency', { unit: '%', empty: NOT_GIVEN })),
+    powerFactor: z
+      .number()
+      .min(0.1, 'must be at least 0.1')
+      .max(1, 'must be at most 1')
+      .nullable()
+      .meta(field('Power factor', { empty: NOT_GIVEN })),
+    idleW: amountSchema.nullable().meta(field('Idle power', { unit: 'W', empty: NOT_GIVEN })),
     /** Share of electrode-positive, %. */
     acBalance: z
-      .strictObject({ minPct: percentSchema, maxPct: percentSchema })
+      .strictObject({
+        minPct: percentSchema.meta(field('Least electrode-positive', { unit: '%' })),
+        maxPct: percentSchema.meta(field('Most electrode-positive', { unit: '%' })),
+      })
       .check(inOrder({ least: 'minPct', most: 'maxPct', unit: '%', mayMeet: true }))
-      .nullable(),
+      .nullable()
+      .meta(field('AC balance', { presence: 'Balance can be set' })),
     acFrequency: z
-      .strictObject({ minHz: hertzSchema, maxHz: hertzSchema })
+      .strictObject({
+        minHz: hertzSchema.meta(field('Lowest', { unit: 'Hz' })),
+        maxHz: hertzSchema.meta(field('Highest', { unit: 'Hz' })),
+      })
       .check(inOrder({ least: 'minHz', most: 'maxHz', unit: 'Hz', mayMeet: true }))
-      .nullable(),
-    start: z.array(z.enum(START_METHODS)).max(START_METHODS.length),
+      .nullable()
+      .meta(field('AC frequency', { presence: 'Frequency can be set' })),
+    start: z
+      .array(z.enum(START_METHODS))
+      .max(START_METHODS.length)
+      .meta(field('Starts by', { group: 'Arc', words: START_WORDS })),
     /** Least current at which its arc holds; null takes the least output. */
-    lowestStableA: ampsSchema.nullable(),
+    lowestStableA: ampsSchema
+      .nullable()
+      .meta(field('Lowest stable current', { unit: 'A', empty: 'least output' })),
     /** Steps of a tap switch; null where the voltage is set without steps. */
-    voltageSteps: z.int().min(2, 'must be at least 2').max(60, 'must be at most 60').nullable(),
+    voltageSteps: z
+      .int()
+      .min(2, 'must be at least 2')
+      .max(60, 'must be at most 60')
+      .nullable()
+      .meta(field('Voltage tap steps', { empty: 'without steps' })),
     /** Null where it has none built in. */
-    feeder: wireFeederSchema.nullable(),
-    torchConnector: z.enum(CONNECTORS).nullable(),
-    polarityChange: z.enum(POLARITY_CHANGES).nullable(),
+    feeder: wireFeederSchema.nullable().meta(field('Wire feeder', { presence: 'Feeder built in' })),
+    torchConnector: z
+      .enum(CONNECTORS)
+      .nullable()
+      .meta(field('Torch connector', { empty: NOT_GIVEN, group: 'Arc', words: 'connector' })),
+    polarityChange: z
+      .enum(POLARITY_CHANGES)
+      .nullable()
+      .meta(field('Polarity is changed', { empty: NOT_GIVEN, words: POLARITY_CHANGE_WORDS })),
     /** Whether it opens and shuts the shielding gas itself; null where not known, as below. */
-    gasValve: z.boolean().nullable(),
-    waterCooler: z.boolean().nullable(),
+    gasValve: z
+      .boolean()
+      .nullable()
+      .meta(field('Switches the gas', { empty: NOT_GIVEN })),
+    waterCooler: z
+      .boolean()
+      .nullable()
+      .meta(field('Water cooler', { empty: NOT_GIVEN })),
     /** Voltage reduction device, IEC 60974-1. */
-    vrd: z.boolean().nullable(),
+    vrd: z
+      .boolean()
+      .nullable()
+      .meta(field('VRD', { empty: NOT_GIVEN })),
   })
   .check((ctx) => {
     const columns = ctx.value.processes.flatMap(({ supplies }) => supplies.map(({ voltageV }) => voltageV))
@@ -145,7 +233,3 @@ export const powerSourceSchema = z
     })
   })
 export type PowerSource = z.infer<typeof powerSourceSchema>
-
-/** A set that makes its own power. */
-export const isEngineDriven = ({ processes }: Pick<PowerSource, 'processes'>): boolean =>
-  processes.some(({ supplies }) => supplies.some(({ voltageV }) => voltageV === null))

@@ -1,41 +1,55 @@
 /** A set-up: the circuit, the machine and every part down to the arc, as they are put together for work. */
+import { POLARITIES, PROCESS_IDS } from './process.ts'
 import { z } from 'zod'
-import { POLARITIES, PROCESS_IDS } from '../reference/processes.ts'
+import { field } from './field.ts'
 import { idSchema, nameSchema } from './fields.ts'
-import { START_METHODS } from './powerSource.ts'
+import { START_METHODS, START_WORDS } from './powerSource.ts'
 
 const part = idSchema.nullable()
 
 export const setUpSchema = z.strictObject({
   id: idSchema,
   name: nameSchema,
-  process: z.enum(PROCESS_IDS),
-  polarity: z.enum(POLARITIES),
+  process: z.enum(PROCESS_IDS).meta(field('Process', { words: 'process' })),
+  polarity: z.enum(POLARITIES).meta(field('Polarity', { words: { dcep: 'DCEP', dcen: 'DCEN', ac: 'AC' } })),
   /** Null only for a set that an engine drives. */
-  circuitId: part,
-  powerSourceId: idSchema,
+  circuitId: part.meta(field('Circuit', { reference: 'circuit', empty: 'none' })),
+  powerSourceId: idSchema.meta(field('Power source', { reference: 'power-source' })),
   /** Where the wire is fed from a case of its own. */
-  feederId: part,
-  gunId: idSchema,
-  rollId: part,
-  linerId: part,
-  tipId: part,
-  nozzleId: part,
-  colletId: part,
-  colletBodyId: part,
-  cupId: part,
-  backCapId: part,
-  wireId: part,
-  gasId: part,
-  flowMeterId: part,
-  tungstenId: part,
+  feederId: part.meta(field('Wire feeder', { reference: 'feeder', empty: 'none' })),
+  gunId: idSchema.meta(field('Gun or torch', { reference: 'gun' })),
+  rollId: part.meta(field('Drive rolls', { reference: 'part', empty: 'none' })),
+  linerId: part.meta(field('Liner', { reference: 'part', empty: 'none' })),
+  tipId: part.meta(field('Contact tip', { reference: 'part', empty: 'none' })),
+  nozzleId: part.meta(field('Nozzle', { reference: 'part', empty: 'none' })),
+  colletId: part.meta(field('Collet', { reference: 'part', empty: 'none' })),
+  colletBodyId: part.meta(field('Collet body', { reference: 'part', empty: 'none' })),
+  cupId: part.meta(field('Cup', { reference: 'part', empty: 'none' })),
+  backCapId: part.meta(field('Back cap', { reference: 'part', empty: 'none' })),
+  wireId: part.meta(field('Wire or rod', { reference: 'wire', empty: 'none' })),
+  gasId: part.meta(field('Gas', { reference: 'gas', empty: 'none' })),
+  flowMeterId: part.meta(field('Flow meter', { reference: 'part', empty: 'none' })),
+  tungstenId: part.meta(field('Tungsten', { reference: 'tungsten', empty: 'none' })),
   /** How the owner wants the arc struck; null leaves it to the machine. */
-  start: z.enum(START_METHODS).nullable(),
+  start: z
+    .enum(START_METHODS)
+    .nullable()
+    .meta(field('Arc is struck by', { empty: 'as the machine does', words: START_WORDS })),
   /** Controls, computers or a pacemaker near by: high frequency upsets them. */
-  electronicsNear: z.boolean(),
+  electronicsNear: z.boolean().meta(field('Electronics or a pacemaker near by')),
   /** Tungsten beyond the cup; null where not set. */
-  stickOutMm: z.number().min(0, 'must be at least 0 mm').max(60, 'must be at most 60 mm').nullable(),
+  stickOutMm: z
+    .number()
+    .min(0, 'must be at least 0 mm')
+    .max(60, 'must be at most 60 mm')
+    .nullable()
+    .meta(field('Tungsten beyond the cup', { empty: 'not set', quantity: 'length' })),
   /** The flow set at the meter; null takes the rule for the wire or the cup. */
-  flowLPerMin: z.number().min(1, 'must be at least 1 L/min').max(50, 'must be at most 50 L/min').nullable(),
+  flowLPerMin: z
+    .number()
+    .min(1, 'must be at least 1 L/min')
+    .max(50, 'must be at most 50 L/min')
+    .nullable()
+    .meta(field('Gas flow', { empty: 'by rule', quantity: 'gasFlow' })),
 })
 export type SetUp = z.infer<typeof setUpSchema>

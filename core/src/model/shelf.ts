@@ -13,6 +13,7 @@ import {
 } from './equipment.ts'
 import { jobSchema } from './job.ts'
 import { shopSchema } from './shop.ts'
+import { fileVersionOf } from './versions.ts'
 
 const shelfShape = {
   circuits: z.array(circuitSchema).max(200),
@@ -31,6 +32,8 @@ export type Shelf = z.infer<typeof shelfSchema>
 
 /** The whole question of `POST /api/fit`: nothing of it needs to be stored. */
 export const fitDocumentSchema = z.strictObject({
+  /** Of the form of this document; where it is left out, the first one: what was added since takes its default. */
+  version: z.literal(fileVersionOf('brannik-fit')).optional(),
   shop: shopSchema,
   ...shelfShape,
   setUp: setUpSchema,
@@ -42,7 +45,7 @@ export const SHOP_DOCUMENT_FORMAT = 'brannik-shop'
 /** A whole shop as one file: the open format of the demo and of backups. */
 export const shopDocumentSchema = z.strictObject({
   format: z.literal(SHOP_DOCUMENT_FORMAT),
-  version: z.literal(1),
+  version: z.literal(fileVersionOf('brannik-shop')),
   shop: shopSchema,
   ...shelfShape,
   setUps: z.array(setUpSchema).max(5000),

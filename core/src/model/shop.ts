@@ -1,6 +1,8 @@
 /** The shop itself: how it writes numbers, which rule book it is under, and its own figures for the assumptions. */
 import { z } from 'zod'
 import { ASSUMPTION_KEYS, ASSUMPTIONS } from '../assumptions/list.ts'
+import { LOCALES } from '../quantity/units.ts'
+import { field } from './field.ts'
 import { idSchema, nameSchema } from './fields.ts'
 
 export const ALUMINIUM_TIPS = ['one-over', 'as-wire'] as const
@@ -22,12 +24,19 @@ const changedSchema = z.partialRecord(z.enum(ASSUMPTION_KEYS), z.number()).check
 export const shopSchema = z.strictObject({
   id: idSchema,
   name: nameSchema,
-  unitSystem: z.enum(['imperial', 'metric']),
-  ruleBook: z.enum(['north-american']),
-  currency: z.string().regex(/^[A-Z]{3}$/, 'must be a three-letter currency code such as USD'),
+  unitSystem: z
+    .enum(['imperial', 'metric'])
+    .meta(field('Units', { words: { imperial: 'inch and pound', metric: 'millimetre and kilogram' } })),
+  ruleBook: z.enum(['north-american']).meta(field('Rule book')),
+  /** Marks between thousands and before decimals. */
+  locale: z.enum(LOCALES).meta(field('Marks in figures')),
+  currency: z
+    .string()
+    .regex(/^[A-Z]{3}$/, 'must be a three-letter currency code such as USD')
+    .meta(field('Currency')),
   /** The two schools of contact tips for aluminium: one size over the wire, or the wire's own. */
-  aluminiumTip: z.enum(ALUMINIUM_TIPS),
+  aluminiumTip: z.enum(ALUMINIUM_TIPS).meta(field('Contact tip for aluminium')),
   /** Only what the shop has changed from the default. */
-  assumptions: changedSchema,
+  assumptions: changedSchema.meta(field('Own figures', { isApart: true })),
 })
 export type Shop = z.infer<typeof shopSchema>

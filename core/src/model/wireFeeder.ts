@@ -1,5 +1,6 @@
 /** What pushes the wire, wherever it sits: in the source, in a case of its own, or in a spool gun. */
 import { z } from 'zod'
+import { field, NOT_GIVEN } from './field.ts'
 import { amountSchema, diameterMmSchema, idSchema, nameSchema } from './fields.ts'
 import { holdingShape } from './holding.ts'
 import { inOrder } from './ordered.ts'
@@ -15,32 +16,37 @@ export const CONNECTORS = [
   'stud',
 ] as const
 export type Connector = (typeof CONNECTORS)[number]
-export const CONNECTOR_WORDS: Readonly<Record<Connector, string>> = {
-  central: 'central connector',
-  'pin-large': 'push-in pin, large',
-  'pin-small': 'push-in pin, small',
-  fixed: 'wired into the machine',
-  'twist-25': 'twist-lock, 10–25 mm²',
-  'twist-50': 'twist-lock, 35–50 mm²',
-  stud: 'bolted stud',
-}
-
 /** Outside diameters of spools, mm (ISO 544: S 100, S 200, S 300). */
-export const SPOOLS_MM = [100, 200, 300] as const
 export const spoolMmSchema = z.union([z.literal(100), z.literal(200), z.literal(300)])
 export type SpoolMm = z.infer<typeof spoolMmSchema>
 
+export const SPOOL_WORDS = { 100: '100 mm', 200: '200 mm', 300: '300 mm' } as const
+
 export const wireFeederShape = {
-  feedMinMmPerMin: amountSchema.nullable(),
-  feedMaxMmPerMin: amountSchema.nullable(),
-  wireMinMm: diameterMmSchema.nullable(),
-  wireMaxMm: diameterMmSchema.nullable(),
+  feedMinMmPerMin: amountSchema
+    .nullable()
+    .meta(field('Slowest wire', { empty: NOT_GIVEN, quantity: 'wireFeedSpeed', group: 'Feeds' })),
+  feedMaxMmPerMin: amountSchema
+    .nullable()
+    .meta(field('Fastest wire', { empty: NOT_GIVEN, quantity: 'wireFeedSpeed' })),
+  wireMinMm: diameterMmSchema
+    .nullable()
+    .meta(field('Thinnest wire', { empty: NOT_GIVEN, quantity: 'diameter' })),
+  wireMaxMm: diameterMmSchema
+    .nullable()
+    .meta(field('Thickest wire', { empty: NOT_GIVEN, quantity: 'diameter' })),
   /** Which drive rolls it takes, by whatever name the shop tells them apart; null where not known. */
-  rollSystem: nameSchema.nullable(),
+  rollSystem: nameSchema.nullable().meta(field('Drive rolls that it takes', { empty: NOT_GIVEN })),
   /** Empty where not known. */
-  spoolsMm: z.array(spoolMmSchema).max(3),
-  spoolMostG: amountSchema.nullable(),
-  gunConnector: z.enum(CONNECTORS).nullable(),
+  spoolsMm: z
+    .array(spoolMmSchema)
+    .max(3)
+    .meta(field('Spools', { words: SPOOL_WORDS })),
+  spoolMostG: amountSchema.nullable().meta(field('Heaviest spool', { empty: NOT_GIVEN, quantity: 'mass' })),
+  gunConnector: z
+    .enum(CONNECTORS)
+    .nullable()
+    .meta(field('Gun connector', { empty: NOT_GIVEN, words: 'connector' })),
 }
 
 export const feedOrder = inOrder({

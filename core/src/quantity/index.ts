@@ -1,10 +1,4 @@
-export { KINDS, type KindOfQuantity, type QuantityKind } from './kinds.ts'
-export {
-  parseQuantity,
-  type ParseContext,
-  type Parsed,
-  type ParseProblem,
-  type ProblemCode,
-} from './parse.ts'
-export { asFraction, printQuantity } from './print.ts'
-export type { UnitSystem } from './units.ts'
+export { KINDS, type QuantityKind } from './kinds.ts'
+export { parseQuantity, type ParseContext } from './parse.ts'
+export { printQuantity } from './print.ts'
+export { LOCALES, type Notation, type UnitSystem } from './units.ts'

@@ -1,4 +1,6 @@
 /** Reads the number at the start of what somebody wrote: whole, decimal, fraction or mixed. */
+import { writesComma } from './numberFormat.ts'
+import type { Locale } from './units.ts'
 
 export type NumberForm = 'whole' | 'decimal' | 'fraction'
 
@@ -11,7 +13,7 @@ export interface NumberRead {
 
 export interface NumberProblem {
   readonly code: 'no-number' | 'negative' | 'zero-denominator' | 'ambiguous-comma'
-  readonly says: string
+  readonly reason: string
 }
 
 const VULGAR: Record<string, string> = {
@@ -26,6 +28,8 @@ const VULGAR: Record<string, string> = {
 
 const FRACTION = /^(\d+)\s*\/\s*(\d+)/
 const MIXED = /^(\d+)(?:\s+|\s*-\s*)(\d+)\s*\/\s*(\d+)/
+/** Three figures after a mark, and not 0 before it: a thousand, or a decimal. */
+const THOUSAND = /^[1-9]\d{0,2}[.,]\d{3}$/
 const DECIMAL = /^(?:\d+(?:[.,]\d*)?|[.,]\d+)(?:e[+-]?\d+)?/i
 
 function spellOut(text: string): string {
@@ -35,24 +39,26 @@ function spellOut(text: string): string {
 
 /**
  * @param text what was written, for example `1-1/2 in`, `.080`, `1½"`, `5,5 mm`
+ * @param locale how the shop writes numbers: its own decimal mark is never taken for one between thousands
  * @returns the number, its form and the rest of the text, or a problem. Never throws.
  */
-export function readNumber(text: string): NumberRead | NumberProblem {
+export function readNumber(text: string, locale: Locale = 'en-US'): NumberRead | NumberProblem {
   const written = spellOut(text)
   if (/^[-−–]\s*[\d.,]/.test(written)) {
-    return { code: 'negative', says: 'it is below zero' }
+    return { code: 'negative', reason: 'it is below zero' }
   }
   const mixed = MIXED.exec(written)
   if (mixed) return fraction(written, mixed[0], Number(mixed[1]), Number(mixed[2]), Number(mixed[3]))
   const simple = FRACTION.exec(written)
   if (simple) return fraction(written, simple[0], 0, Number(simple[1]), Number(simple[2]))
   const decimal = DECIMAL.exec(written)
-  if (!decimal) return { code: 'no-number', says: 'there is no number at its start' }
+  if (!decimal) return { code: 'no-number', reason: 'there is no number at its start' }
   const digits = decimal[0]
-  if (/^\d{1,3},\d{3}$/.test(digits)) {
+  const foreign = writesComma(locale) ? '.' : ','
+  if (THOUSAND.test(digits) && digits.includes(foreign)) {
     return {
       code: 'ambiguous-comma',
-      says: `${digits} can be read with the comma as a decimal mark or between thousands`,
+      reason: `${digits} can be read with the ${foreign === ',' ? 'comma' : 'point'} as a decimal mark or between thousands`,
     }
   }
   const value = Number(digits.replace(',', '.'))
@@ -68,7 +74,7 @@ function fraction(
   denominator: number,
 ): NumberRead | NumberProblem {
   if (denominator === 0) {
-    return { code: 'zero-denominator', says: `${numerator}/0 divides by zero` }
+    return { code: 'zero-denominator', reason: `${numerator}/0 divides by zero` }
   }
   return {
     value: whole + numerator / denominator,
@@ -77,4 +83,4 @@ function fraction(
   }
 }
 
-export const isNumberProblem = (read: NumberRead | NumberProblem): read is NumberProblem => 'says' in read
+export const isNumberProblem = (read: NumberRead | NumberProblem): read is NumberProblem => 'reason' in read

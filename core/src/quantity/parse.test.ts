@@ -1,11 +1,11 @@
 import fc from 'fast-check'
 import { unit } from 'mathjs'
 import { describe, expect, it } from 'vitest'
-import { GAUGE_TABLES, type GaugeTableId } from '../reference/gauges.ts'
+import { GAUGE_TABLES, type GaugeTableId } from './gauges.ts'
 import { KINDS, type ParseContext, parseQuantity, printQuantity, type QuantityKind } from './index.ts'
 
-const IMPERIAL: ParseContext = { system: 'imperial' }
-const METRIC: ParseContext = { system: 'metric' }
+const IMPERIAL: ParseContext = { system: 'imperial', locale: 'en-US' }
+const METRIC: ParseContext = { system: 'metric', locale: 'en-US' }
 
 const valueOf = (kind: QuantityKind, text: string, context = IMPERIAL): number => {
   const parsed = parseQuantity(kind, text, context)
@@ -139,7 +139,12 @@ describe('what cannot be understood', () => {
 })
 
 const kinds = Object.keys(KINDS) as QuantityKind[]
-const systems = fc.constantFrom<ParseContext['system']>('imperial', 'metric')
+const systems = fc.constantFrom<ParseContext>(
+  IMPERIAL,
+  METRIC,
+  { system: 'metric', locale: 'de-DE' },
+  { system: 'imperial', locale: 'fr-FR' },
+)
 
 describe('print and parse', () => {
   it('printed values parse back to themselves', () => {
@@ -153,10 +158,10 @@ describe('print and parse', () => {
           // Over the decades evenly: a field holds 0.5 mm as often as 300 mm.
           const value = Math.max(least, 1e-3) * (most / Math.max(least, 1e-3)) ** share
           const printed = printQuantity(kind, value, system)
-          const once = parseQuantity(kind, printed, { system })
+          const once = parseQuantity(kind, printed, system)
           // A value within a print's rounding of the limit may print just outside it.
           if (!once.ok) return once.problem.code === 'out-of-range' && (share < 0.02 || share > 0.98)
-          const twice = parseQuantity(kind, printQuantity(kind, once.value, system), { system })
+          const twice = parseQuantity(kind, printQuantity(kind, once.value, system), system)
           return twice.ok && Math.abs(twice.value - once.value) <= 1e-9 * Math.max(1, once.value)
         },
       ),
@@ -167,7 +172,7 @@ describe('print and parse', () => {
     fc.assert(
       fc.property(fc.integer({ min: 1, max: 160 }), (sixteenths) => {
         const mm = (sixteenths / 16) * 25.4
-        return Math.abs(valueOf('thickness', printQuantity('thickness', mm, 'imperial')) - mm) < 1e-9
+        return Math.abs(valueOf('thickness', printQuantity('thickness', mm, IMPERIAL)) - mm) < 1e-9
       }),
     )
   })
@@ -176,7 +181,7 @@ describe('print and parse', () => {
     const tables = Object.keys(GAUGE_TABLES) as GaugeTableId[]
     for (const metal of tables) {
       for (const [gauge, inches] of GAUGE_TABLES[metal].inches) {
-        expect(valueOf('thickness', `${gauge} ga`, { system: 'metric', metal })).toBeCloseTo(inches * 25.4, 9)
+        expect(valueOf('thickness', `${gauge} ga`, { ...METRIC, metal })).toBeCloseTo(inches * 25.4, 9)
       }
     }
   })

@@ -1,12 +1,11 @@
 /** Reads what people write into a field: fractions, decimals, gauges, any unit, with the metal's name or without. */
-import { GAUGE_TABLES, gaugeRange, type GaugeTableId } from '../reference/gauges.ts'
+import { GAUGE_TABLES, gaugeRange, type GaugeTableId } from './gauges.ts'
 import { KINDS, type KindOfQuantity, type QuantityKind } from './kinds.ts'
 import { isNumberProblem, type NumberForm, type NumberRead, readNumber } from './number.ts'
 import { printQuantity } from './print.ts'
-import { FOOT, INCH, type Unit, type UnitSystem } from './units.ts'
+import { FOOT, INCH, type Notation, type Unit, type UnitSystem } from './units.ts'
 
-export interface ParseContext {
-  readonly system: UnitSystem
+export interface ParseContext extends Notation {
   /** The metal of the part, where known: a gauge means nothing without it. */
   readonly metal?: GaugeTableId
 }
@@ -60,17 +59,17 @@ export function parseQuantity(kind: QuantityKind, text: string, context: ParseCo
     return fail('not-a-number', `“${written.slice(0, 24)}…” is too long for a ${of.noun}. ${example}`)
   }
 
-  const read = readNumber(written)
+  const read = readNumber(written, context.locale)
   if (isNumberProblem(read)) {
     const code =
       read.code === 'no-number' ? 'not-a-number' : read.code === 'ambiguous-comma' ? 'ambiguous' : read.code
-    return fail(code, `“${written}” is not a ${of.noun}: ${read.says}. ${example}`)
+    return fail(code, `“${written}” is not a ${of.noun}: ${read.reason}. ${example}`)
   }
 
   const gauge = /^#?(?:ga|gauge|gage)\b\.?\s*(.*)$/i.exec(read.rest)
   if (gauge) return parseGauge(of, written, read, gauge[1] ?? '', context)
 
-  const feetAndInches = of.spellings["'"] === FOOT ? readFeetAndInches(read) : null
+  const feetAndInches = of.spellings["'"] === FOOT ? readFeetAndInches(read, context.locale) : null
   if (feetAndInches !== null) return inRange(kind, written, feetAndInches, context)
 
   const { unitText, metal } = splitMetal(read.rest, of.gauge)
@@ -117,10 +116,10 @@ function bareUnit(of: KindOfQuantity, form: NumberForm, system: UnitSystem): Uni
 }
 
 /** `2' 6"`, `2 ft 6-1/2 in`; null where the text is not of that form. */
-function readFeetAndInches(feet: NumberRead): number | null {
+function readFeetAndInches(feet: NumberRead, locale: Notation['locale']): number | null {
   const tail = /^(?:ft\.?|feet|foot|'|′|’)\s*(\d.*)$/i.exec(feet.rest)
   if (!tail) return null
-  const inches = readNumber(tail[1] ?? '')
+  const inches = readNumber(tail[1] ?? '', locale)
   if (isNumberProblem(inches)) return null
   if (inches.rest !== '' && !/^(in\.?|inch|inches|"|″|”)$/i.test(inches.rest)) return null
   return feet.value * FOOT.worth + inches.value * INCH.worth
@@ -198,7 +197,7 @@ const hint = (of: KindOfQuantity, context: ParseContext): string => `Write ${of.
 
 function inRange(kind: QuantityKind, written: string, value: number, context: ParseContext): Parsed {
   const of = KINDS[kind]
-  const print = (v: number) => printQuantity(kind, v, context.system)
+  const print = (v: number) => printQuantity(kind, v, context)
   // The unit's worth may leave 100.00000000000001; the limits themselves are allowed.
   const slack = 1e-9 * of.most
   if (value < of.least - slack || value > of.most + slack) {

@@ -1,6 +1,7 @@
 /** Prints an inside value the way the shop writes it; what is printed parses back to the same value. */
 import { KINDS, type QuantityKind } from './kinds.ts'
-import type { UnitSystem } from './units.ts'
+import { formatOf } from './numberFormat.ts'
+import type { Notation } from './units.ts'
 
 /** Only what was written as a fraction prints as one: 0.0622 in is not rounded to 1/16. */
 const FRACTION_TOLERANCE_IN = 1e-6
@@ -30,21 +31,32 @@ export function asFraction(inches: number): string | null {
 
 /** Wires are called by three decimals of an inch: 0.030, 0.040. */
 const WIRE_DECIMALS = 3
+const wireFormats = new Map<string, Intl.NumberFormat>()
+function wireFormat({ locale }: Notation): Intl.NumberFormat {
+  const found = wireFormats.get(locale)
+  if (found) return found
+  const made = new Intl.NumberFormat(locale, {
+    minimumFractionDigits: WIRE_DECIMALS,
+    maximumFractionDigits: WIRE_DECIMALS,
+  })
+  wireFormats.set(locale, made)
+  return made
+}
 /** From here on rods and tungstens are called by their fraction. */
 const SMALLEST_FRACTION_IN = 1 / 16
 
-function decimal(value: number, decimals: number): string {
-  const text = value.toFixed(decimals)
-  return text.includes('.') ? text.replace(/0+$/, '').replace(/\.$/, '') : text
-}
+/** Without marks between thousands: what is printed is read again. */
+const decimal = (value: number, decimals: number, { locale }: Notation): string =>
+  formatOf(locale, decimals, false).format(value)
 
 /**
  * @param kind what is printed
  * @param value in the inside unit (mm, mm/min, L/min, g, L)
- * @param system the shop's unit setting
+ * @param notation the shop's units and marks
  * @returns for example `1/4 in`, `0.0598 in`, `6.35 mm`, `280 in/min`
  */
-export function printQuantity(kind: QuantityKind, value: number, system: UnitSystem): string {
+export function printQuantity(kind: QuantityKind, value: number, notation: Notation): string {
+  const { system } = notation
   const { bare, decimals, fractions } = KINDS[kind]
   const unit = bare[system]
   const amount = value / unit.worth
@@ -59,11 +71,9 @@ export function printQuantity(kind: QuantityKind, value: number, system: UnitSys
   if (kind === 'diameter' && system === 'imperial') {
     const fraction = amount >= SMALLEST_FRACTION_IN ? asFraction(amount) : null
     if (fraction !== null) return `${fraction} ${unit.name}`
-    const plain = decimal(amount, decimals[system])
-    const written = plain.split('.')[1]?.length ?? 0
-    return `${written < WIRE_DECIMALS ? amount.toFixed(WIRE_DECIMALS) : plain} ${unit.name}`
+    return `${wireFormat(notation).format(amount)} ${unit.name}`
   }
   // A small amount keeps three figures, so that 40 g is not printed as 0.09 lb.
   const places = amount > 0 ? Math.max(decimals[system], 2 - Math.floor(Math.log10(amount))) : 0
-  return `${decimal(amount, Math.min(kind === 'mass' || kind === 'gasVolume' ? places : decimals[system], 4))} ${unit.name}`
+  return `${decimal(amount, Math.min(kind === 'mass' || kind === 'gasVolume' ? places : decimals[system], 4), notation)} ${unit.name}`
 }

@@ -1,6 +1,9 @@
 import { describe, expect, it } from 'vitest'
-import { printMeasure } from '../model/printMeasure.ts'
+import type { Notation } from './units.ts'
 import { printNumber, printValue } from './printValue.ts'
+
+const IMPERIAL: Notation = { system: 'imperial', locale: 'en-US' }
+const METRIC: Notation = { system: 'metric', locale: 'en-US' }
 
 describe('figures as the shop reads them', () => {
   it.each([
@@ -24,20 +27,21 @@ describe('figures as the shop reads them', () => {
     [2.5, 'h', '2 h 30 min', '2 h 30 min'],
     [3, '', '3', '3'],
   ])('%f %s', (value, unit, imperial, metric) => {
-    expect(printValue(value, unit, 'imperial')).toBe(imperial)
-    expect(printValue(value, unit, 'metric')).toBe(metric)
+    expect(printValue(value, unit, IMPERIAL)).toBe(imperial)
+    expect(printValue(value, unit, METRIC)).toBe(metric)
   })
 
-  it('prints measures as ranges, alone, or as a dash', () => {
-    expect(printMeasure({ value: 220, unit: 'A', lowValue: 60 }, 'imperial')).toBe('60–220 A')
-    expect(printMeasure({ value: 34.4, unit: '%' }, 'imperial')).toBe('34 %')
-    expect(printMeasure(null, 'imperial')).toBe('–')
-    expect(printMeasure('no gas', 'imperial')).toBe('no gas')
+  it('writes the marks of the country: a comma for the decimals, another for thousands', () => {
+    const german: Notation = { system: 'metric', locale: 'de-DE' }
+    expect(printValue(14.158, 'L/min', german)).toBe('14,16 L/min')
+    expect(printValue(7112, 'mm/min', german)).toBe('7.112 mm/min')
+    expect(printValue(6.35, 'mm', german)).toBe('6,35 mm')
+    expect(printValue(1234.5, 'W', { system: 'metric', locale: 'de-CH' })).toMatch(/^1[’']235 W$/)
   })
 
   it('has words for what is no number', () => {
-    expect(printNumber(Infinity)).toBe('no limit')
-    expect(printNumber(0)).toBe('0')
-    expect(printNumber(-41.3, 2)).toBe('−41')
+    expect(printNumber(Infinity, 'en-US')).toBe('no limit')
+    expect(printNumber(0, 'en-US')).toBe('0')
+    expect(printNumber(-41.3, 'en-US', 2)).toBe('−41')
   })
 })

@@ -2,6 +2,16 @@
 
 export type UnitSystem = 'imperial' | 'metric'
 
+/** Ways of writing numbers, by language and country (BCP 47). */
+export const LOCALES = ['en-US', 'en-GB', 'de-DE', 'de-CH', 'fr-FR', 'es-ES', 'sv-SE'] as const
+export type Locale = (typeof LOCALES)[number]
+
+/** How a shop writes figures: in which units, and with which marks. */
+export interface Notation {
+  readonly system: UnitSystem
+  readonly locale: Locale
+}
+
 const MM_PER_INCH = 25.4
 const LITRES_PER_CUBIC_FOOT = 28.316846592
 const GRAMS_PER_POUND = 453.59237
@@ -17,23 +27,23 @@ const unit = (name: string, worth: number): Unit => ({ name, worth })
 export const INCH = unit('in', MM_PER_INCH)
 export const FOOT = unit('ft', MM_PER_INCH * 12)
 export const MILLIMETRE = unit('mm', 1)
-export const CENTIMETRE = unit('cm', 10)
-export const METRE = unit('m', 1000)
+const CENTIMETRE = unit('cm', 10)
+const METRE = unit('m', 1000)
 export const INCH_PER_MINUTE = unit('in/min', MM_PER_INCH)
-export const INCH_PER_SECOND = unit('in/s', MM_PER_INCH * 60)
+const INCH_PER_SECOND = unit('in/s', MM_PER_INCH * 60)
 export const MM_PER_MINUTE = unit('mm/min', 1)
-export const CM_PER_MINUTE = unit('cm/min', 10)
-export const MM_PER_SECOND = unit('mm/s', 60)
+const CM_PER_MINUTE = unit('cm/min', 10)
+const MM_PER_SECOND = unit('mm/s', 60)
 export const METRE_PER_MINUTE = unit('m/min', 1000)
 export const CUBIC_FEET_PER_HOUR = unit('CFH', LITRES_PER_CUBIC_FOOT / 60)
 export const LITRE_PER_MINUTE = unit('L/min', 1)
 export const POUND = unit('lb', GRAMS_PER_POUND)
-export const OUNCE = unit('oz', GRAMS_PER_POUND / 16)
-export const GRAM = unit('g', 1)
+const OUNCE = unit('oz', GRAMS_PER_POUND / 16)
+const GRAM = unit('g', 1)
 export const KILOGRAM = unit('kg', 1000)
 export const CUBIC_FOOT = unit('ft³', LITRES_PER_CUBIC_FOOT)
 export const LITRE = unit('L', 1)
-export const CUBIC_METRE = unit('m³', 1000)
+const CUBIC_METRE = unit('m³', 1000)
 
 /** Spellings, lower case, of every unit that a field of that kind takes. */
 export type Spellings = Readonly<Record<string, Unit>>

@@ -1,6 +1,6 @@
 /** What a cored wire's AWS classification says by itself: the positions and the gas it is made for. */
 import type { Wire } from '../model/equipment.ts'
-import { dataPlate, type Source, standard } from '../model/source.ts'
+import { dataPlate, type Source, standard } from '../basis/source.ts'
 
 /** E 7 1 T - 1 C/M: strength, position, cored, usability, gas (AWS A5.20; A5.22 for stainless ends likewise). */
 const CORED = /^E\d{1,3}?(?<position>[01])T-?(?<usability>\d{1,2}|GS)(?<gas>C\/M|M\/C|C|M)?/i

@@ -1,5 +1,5 @@
 /** The smallest fillet that a code lets stand, by the thicker part, and the largest along an edge. */
-import { standard } from '../model/source.ts'
+import { standard } from '../basis/source.ts'
 
 const INCH = 25.4
 const ROWS: readonly { readonly upToMm: number; readonly legMm: number }[] = [

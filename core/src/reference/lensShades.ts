@@ -1,6 +1,6 @@
 /** Filter shades for the helmet. */
-import type { ProcessFamily } from './processes.ts'
-import { standard } from '../model/source.ts'
+import { type ProcessFamily } from '../model/process.ts'
+import { standard } from '../basis/source.ts'
 
 interface ShadeRow {
   readonly upToA: number

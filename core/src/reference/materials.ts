@@ -1,31 +1,7 @@
 /** The metals a part can be made of, with what the computation and the owner need to know of each. */
-import { handbook, type Source } from '../model/source.ts'
-import type { GaugeTableId } from './gauges.ts'
-
-export const MATERIAL_IDS = [
-  'hot-rolled',
-  'cold-rolled',
-  'galvanised',
-  'stainless-304',
-  'stainless-316',
-  'stainless-430',
-  'aluminium-1100',
-  'aluminium-3003',
-  'aluminium-5052',
-  'aluminium-5083',
-  'aluminium-5086',
-  'aluminium-6061',
-  'aluminium-6063',
-  'aluminium-cast',
-  'aluminium-7075',
-  'aluminium-2024',
-  'cast-iron',
-  'quenched-tempered',
-] as const
-export type MaterialId = (typeof MATERIAL_IDS)[number]
-
-/** What a power source, a wire and a gas see of a metal. */
-export type MetalFamily = 'carbon-steel' | 'stainless' | 'aluminium'
+import { handbook, type Source } from '../basis/source.ts'
+import type { MaterialId, Metal } from '../model/material.ts'
+import type { GaugeTableId } from '../quantity/gauges.ts'
 
 /** What a filler and a procedure see of it. */
 export type MetalGroup =
@@ -46,7 +22,7 @@ export interface Material {
   readonly name: string
   /** For a cell of a table; reads back to the same metal. */
   readonly short: string
-  readonly family: MetalFamily
+  readonly family: Metal
   readonly group: MetalGroup
   readonly gauge: GaugeTableId
   /** Other words that people write for it, lower case. */
@@ -89,7 +65,7 @@ const SHORT: Readonly<Record<MaterialId, string>> = {
 const material = (
   id: MaterialId,
   name: string,
-  family: MetalFamily,
+  family: Metal,
   group: MetalGroup,
   words: readonly string[],
   part: Partial<Pick<Material, 'gauge' | 'caution' | 'preparation'>> = {},
@@ -211,7 +187,7 @@ export function materialOf(words: string): MaterialId | null {
 }
 
 /** Density in g/cm³ (= mg/mm³). */
-export const DENSITY: Readonly<Record<MetalFamily, { value: number; source: Source }>> = {
+export const DENSITY: Readonly<Record<Metal, { value: number; source: Source }>> = {
   'carbon-steel': { value: 7.85, source: handbook('density of carbon steel, machinery handbooks') },
   stainless: { value: 8.0, source: handbook('density of austenitic stainless, machinery handbooks') },
   aluminium: { value: 2.7, source: handbook('density of aluminium, machinery handbooks') },

@@ -1,6 +1,7 @@
 /** Which fillers join two metals, which do not and why, what is done first, and what must not be welded. */
-import { commonPractice, handbook, type Source, standard } from '../model/source.ts'
-import { MATERIALS, type MaterialId, type MetalGroup } from './materials.ts'
+import { type MaterialId } from '../model/material.ts'
+import { commonPractice, handbook, type Source, standard } from '../basis/source.ts'
+import { MATERIALS, type MetalGroup } from './materials.ts'
 
 export interface FillerChoice {
   /** AWS classification (A5.9, A5.10, A5.15, A5.18, A5.20). */
@@ -290,12 +291,19 @@ export function pairAdvice(a: MaterialId, b: MaterialId, service: Service): Pair
 }
 
 /** Whether a classification as printed on a package, for example `E71T-1C/M`, is the one that a list names. */
-export const isClassification = (printed: string, named: string): boolean => {
+export function isClassification(printed: string, named: string): boolean {
+  const key = `${printed}\n${named}`
+  const known = same.get(key)
+  if (known !== undefined) return known
   const plain = (text: string) => text.toUpperCase().replaceAll(' ', '')
   const rest = plain(printed).slice(named.length)
-  return (
+  const answer =
     plain(printed).startsWith(plain(named)) &&
     !/^[0-9]/.test(rest) &&
     !(named.endsWith('-1') && /^1/.test(rest))
-  )
+  if (same.size < MOST_KNOWN) same.set(key, answer)
+  return answer
 }
+/** A board asks the same of the same few wires thousands of times. */
+const same = new Map<string, boolean>()
+const MOST_KNOWN = 10_000

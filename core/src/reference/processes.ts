@@ -1,19 +1,6 @@
 /** The welding processes: standard name, workshop word, ISO 4063 number, polarity, conventional load voltage. */
-import { standard, type Source } from '../model/source.ts'
-
-export const PROCESS_IDS = ['gmaw-short', 'gmaw-spray', 'fcaw-s', 'fcaw-g', 'gtaw-dc', 'gtaw-ac'] as const
-export type ProcessId = (typeof PROCESS_IDS)[number]
-
-/** What a power source is rated for; a transfer mode or a wave is chosen in the set-up. */
-export const PROCESS_FAMILIES = ['gmaw', 'fcaw', 'gtaw'] as const
-export type ProcessFamily = (typeof PROCESS_FAMILIES)[number]
-
-/** What a data plate may be rated for: stick as well, which no set-up uses yet. */
-export const PLATE_FAMILIES = [...PROCESS_FAMILIES, 'smaw'] as const
-export type PlateFamily = (typeof PLATE_FAMILIES)[number]
-
-export const POLARITIES = ['dcep', 'dcen', 'ac'] as const
-export type Polarity = (typeof POLARITIES)[number]
+import { standard, type Source } from '../basis/source.ts'
+import type { PlateFamily, Polarity, ProcessFamily, ProcessId } from '../model/process.ts'
 
 export interface Process {
   readonly id: ProcessId

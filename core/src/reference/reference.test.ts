@@ -1,6 +1,7 @@
+import { MATERIAL_IDS, type MaterialId } from '../model/material.ts'
 import { describe, expect, it } from 'vitest'
 import { largestFilletAlongEdgeMm, minimumFilletMm } from './filletSizes.ts'
-import { MATERIAL_IDS, MATERIALS, type MaterialId, materialOf } from './materials.ts'
+import { MATERIALS, materialOf } from './materials.ts'
 import { isClassification, pairAdvice, type Service } from './pairs.ts'
 import { pipeOf, schedulesOf } from './pipes.ts'
 import { tungstenCurrentRange, tungstenDiametersFor } from './tungstenRanges.ts'

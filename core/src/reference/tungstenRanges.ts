@@ -1,6 +1,6 @@
 /** Current of tungsten electrodes in argon, alloyed types. */
 import type { CurrentRange } from './wireRanges.ts'
-import { standard } from '../model/source.ts'
+import { standard } from '../basis/source.ts'
 
 interface TungstenRow {
   readonly diameterMm: number

@@ -1,6 +1,6 @@
 /** Usable current of wires by form, metal and diameter: what common practice runs, spray of the larger ones included. */
 import type { Wire } from '../model/equipment.ts'
-import { commonPractice, dataPlate, type Source } from '../model/source.ts'
+import { commonPractice, dataPlate, type Source } from '../basis/source.ts'
 
 interface RangeRow {
   readonly diameterMm: number

@@ -1,24 +1,98 @@
 /** Current that a power source draws from its circuit, and back: the welding current that a draw allows. */
-import type { Assume } from '../assumptions/assume.ts'
+import { computed, dataPlate, standard } from '../basis/source.ts'
+import { calculation, from, input, inputOrAssumed } from '../calculation/calculation.ts'
+import { type Reckoner, UNTRACED } from '../calculation/reckoner.ts'
 import type { Circuit, PowerSource, SupplyRating } from '../model/equipment.ts'
-import { computed, dataPlate, standard } from '../model/source.ts'
-import { type Step, term, type Term } from '../model/working.ts'
-import { LOAD_LINES, type ProcessFamily } from '../reference/processes.ts'
-import { loadVoltage, loadVoltageStep } from '../trade/arcVoltage.ts'
+import type { ProcessFamily } from '../model/process.ts'
+import { LOAD_LINE_SOURCE, LOAD_LINES } from '../reference/processes.ts'
+import { breakerOverload, heldByBreaker } from './breakerHeat.ts'
+import { loadVoltage, loadVoltageOf } from '../trade/arcVoltage.ts'
 
 const DRAW = standard('IEC 60974-1, rated supply current; I₁ = P / U₁', true)
 const EFFECTIVE = standard('IEC 60974-1, effective supply current I₁eff', true)
+const PLATE = dataPlate()
+
+const phaseFactor = input('√3 with three phases, else 1', '', computed('phases of the circuit'))
+const supplyVolts = input('supply voltage', 'V', dataPlate('circuit'))
+const efficiency = inputOrAssumed('efficiency', '%', PLATE)
+const powerFactor = inputOrAssumed('power factor', '', PLATE)
 
 /** Factor of the line current: √3 with three phases. */
 export const rootPhases = (phases: 1 | 3): number => (phases === 3 ? Math.sqrt(3) : 1)
 
-/** The greatest supply current as the plate gives it, or from its kVA; null where it has neither. */
-export function plateI1Max({ i1MaxA, inputKva, voltageV, phases }: SupplyRating): Term | null {
-  if (i1MaxA !== null) return term('I₁max', 'greatest supply current', i1MaxA, 'A', dataPlate())
+const printedInput = calculation({
+  id: 'plate-input',
+  title: 'Greatest supply current',
+  symbol: 'I_1max',
+  unit: 'A',
+  expression: 'I_1max',
+  inputs: { I_1max: input('greatest supply current', 'A', PLATE) },
+  compute: ({ I_1max }) => I_1max,
+  source: PLATE,
+})
+const kvaInput = calculation({
+  id: 'plate-input-by-kva',
+  title: 'Greatest supply current',
+  symbol: 'I_1max',
+  unit: 'A',
+  expression: 'S * 1000 / (U_1 * p)',
+  inputs: { S: input('rated input', 'kVA', PLATE), U_1: input('rated voltage', 'V', PLATE), p: phaseFactor },
+  compute: ({ S, U_1, p }) => (S * 1000) / (U_1 * p),
+  source: PLATE,
+})
+
+/** The greatest supply current as the plate gives it, or from its kVA, A; null where it has neither. */
+export function plateInputA(
+  { i1MaxA, inputKva, voltageV, phases }: SupplyRating,
+  r: Reckoner = UNTRACED,
+): number | null {
+  if (i1MaxA !== null) return r.take(printedInput, { I_1max: i1MaxA })
   if (inputKva === null || voltageV === null) return null
-  const currentA = (inputKva * 1000) / (voltageV * rootPhases(phases))
-  return term('I₁max', `${inputKva} kVA at ${voltageV} V`, currentA, 'A', dataPlate('data plate, kVA / U₁'))
+  return r.take(kvaInput, { S: inputKva, U_1: voltageV, p: rootPhases(phases) })
 }
+
+const idleCurrent = calculation({
+  id: 'idle-current',
+  title: 'Current drawn idling',
+  symbol: 'I_0',
+  unit: 'A',
+  expression: 'P_0 / (U_1 * p * f)',
+  inputs: {
+    P_0: inputOrAssumed('idle power', 'W', PLATE),
+    U_1: supplyVolts,
+    p: phaseFactor,
+    f: powerFactor,
+  },
+  compute: ({ P_0, U_1, p, f }) => P_0 / (U_1 * p * f),
+  source: DRAW,
+})
+
+const arcWatts = {
+  title: 'Arc power for each ampere drawn',
+  symbol: 'w',
+  unit: 'W/A',
+  source: DRAW,
+} as const
+
+const arcWattsByPlate = calculation({
+  ...arcWatts,
+  id: 'arc-watts-by-plate',
+  expression: 'U_2 * I_2 / I_1max',
+  inputs: {
+    U_2: { ...input('load voltage there', 'V', PLATE), from: [loadVoltage.id] },
+    I_2: input('highest rated current', 'A', PLATE),
+    I_1max: from(printedInput, kvaInput),
+  },
+  compute: ({ U_2, I_2, I_1max }) => (U_2 * I_2) / I_1max,
+})
+const arcWattsByEfficiency = calculation({
+  ...arcWatts,
+  id: 'arc-watts-by-efficiency',
+  expression: 'η / 100 * f * U_1 * p',
+  inputs: { η: efficiency, f: powerFactor, U_1: supplyVolts, p: phaseFactor },
+  compute: ({ η, f, U_1, p }) => (η / 100) * f * U_1 * p,
+})
+const arcWattsFrom = from(arcWattsByPlate, arcWattsByEfficiency)
 
 /** How one source draws on one circuit. */
 export interface Draw {
@@ -26,8 +100,6 @@ export interface Draw {
   /** Arc watts delivered for each ampere drawn: η·PF·U₁ (·√3 with three phases). */
   readonly arcWattsPerA: number
   readonly idleA: number
-  readonly terms: readonly Term[]
-  readonly formula: string
 }
 
 /**
@@ -39,117 +111,181 @@ export function drawOf(
   supply: SupplyRating,
   circuit: Circuit,
   family: ProcessFamily,
-  assume: Assume,
+  r: Reckoner,
 ): Draw {
-  const root = rootPhases(circuit.phases)
-  const powerFactor = source.powerFactor ?? assume.value('powerFactor')
-  const idleA = (source.idleW ?? assume.value('idleW')) / (circuit.voltageV * root * powerFactor)
-  const i1Max = plateI1Max(supply)
-  if (i1Max !== null) {
-    const rated = supply.ratedPoints.reduce((most, next) => (next.currentA > most.currentA ? next : most))
-    const ratedV = rated.loadV ?? loadVoltage(family, rated.currentA)
-    return {
-      family,
-      arcWattsPerA: (ratedV * rated.currentA) / Number(i1Max.value),
-      idleA,
-      formula: 'I₁ = I₁max · (U₂·I₂) / (U₂r·I₂r)',
-      terms: [
-        i1Max,
-        term('I₂r', 'highest rated current', rated.currentA, 'A', dataPlate()),
-        term(
-          'U₂r',
-          'load voltage there',
-          ratedV,
-          'V',
-          rated.loadV === null ? computed('conventional load voltage') : dataPlate(),
-        ),
-      ],
-    }
+  const p = rootPhases(circuit.phases)
+  const f = source.powerFactor ?? 'powerFactor'
+  const U_1 = circuit.voltageV
+  const idleA = r.take(idleCurrent, { P_0: source.idleW ?? 'idleW', U_1, p, f })
+  const I_1max = plateInputA(supply, r)
+  if (I_1max === null) {
+    const η = source.efficiencyPct ?? 'efficiencyPct'
+    return { family, arcWattsPerA: r.take(arcWattsByEfficiency, { η, f, U_1, p }), idleA }
   }
-  const efficiency: Term =
-    source.efficiencyPct === null
-      ? assume.term('efficiencyPct', 'η')
-      : term('η', 'efficiency', source.efficiencyPct, '%', dataPlate())
-  const factor: Term =
-    source.powerFactor === null
-      ? assume.term('powerFactor', 'PF')
-      : term('PF', 'power factor', source.powerFactor, '', dataPlate())
-  return {
-    family,
-    arcWattsPerA: (Number(efficiency.value) / 100) * powerFactor * circuit.voltageV * root,
-    idleA,
-    formula: circuit.phases === 3 ? 'I₁ = U₂·I₂ / (η·PF·U₁·√3)' : 'I₁ = U₂·I₂ / (η·PF·U₁)',
-    terms: [efficiency, factor, term('U₁', 'supply voltage', circuit.voltageV, 'V', dataPlate('circuit'))],
-  }
+  const { currentA, loadV } = supply.ratedPoints.reduce((most, next) =>
+    next.currentA > most.currentA ? next : most,
+  )
+  const U_2 = loadV ?? loadVoltageOf(family, currentA, r)
+  return { family, arcWattsPerA: r.take(arcWattsByPlate, { U_2, I_2: currentA, I_1max }), idleA }
 }
 
+const inputCurrent = calculation({
+  id: 'input-current',
+  title: 'Current drawn while the arc burns',
+  symbol: 'I_1',
+  unit: 'A',
+  expression: 'U_2 * I_2 / w',
+  inputs: {
+    U_2: from(loadVoltage),
+    I_2: input('welding current', 'A', computed('current wanted'), 'wanted-current'),
+    w: arcWattsFrom,
+  },
+  compute: ({ U_2, I_2, w }) => (U_2 * I_2) / w,
+  source: DRAW,
+})
+
 /** @returns supply current while the arc burns at this welding current, A */
-export const inputCurrentA = (draw: Draw, currentA: number): number =>
-  (loadVoltage(draw.family, currentA) * currentA) / draw.arcWattsPerA
+export const inputCurrentA = (draw: Draw, currentA: number, r: Reckoner = UNTRACED): number =>
+  r.take(inputCurrent, {
+    U_2: loadVoltageOf(draw.family, currentA, r),
+    I_2: currentA,
+    w: draw.arcWattsPerA,
+  })
+
+const ratedInput = calculation({
+  id: 'rated-input',
+  title: 'Greatest supply current',
+  symbol: 'I_1max',
+  unit: 'A',
+  expression: 'U_2 * I_2 / w',
+  inputs: {
+    U_2: from(loadVoltage),
+    I_2: input('highest rated current', 'A', PLATE),
+    w: arcWattsFrom,
+  },
+  compute: ({ U_2, I_2, w }) => (U_2 * I_2) / w,
+  source: computed('from efficiency and power factor; the plate gives none'),
+})
+export const greatestInput = from(printedInput, kvaInput, ratedInput)
+
+/** @returns the greatest current that the source draws: of the plate, or worked out for its highest rated current, A */
+export function greatestInputA(supply: SupplyRating, draw: Draw, r: Reckoner): number {
+  const printed = plateInputA(supply, r)
+  if (printed !== null) return printed
+  const I_2 = Math.max(...supply.ratedPoints.map((point) => point.currentA))
+  return r.take(ratedInput, { U_2: loadVoltageOf(draw.family, I_2, r), I_2, w: draw.arcWattsPerA })
+}
+
+export const effectiveInput = calculation({
+  id: 'effective-input',
+  title: 'Its heating over the worst ten minutes',
+  symbol: 'I_1eff',
+  unit: 'A',
+  expression: 'sqrt(I_1^2 * X / 100 + I_0^2 * (1 - X / 100))',
+  inputs: {
+    I_1: from(inputCurrent),
+    X: input('duty of the worst ten minutes', '%', computed('duty of the job'), 'job-duty'),
+    I_0: from(idleCurrent),
+  },
+  compute: ({ I_1, X, I_0 }) => Math.sqrt((I_1 ** 2 * X) / 100 + I_0 ** 2 * (1 - X / 100)),
+  source: EFFECTIVE,
+})
+
+/** @param dutyPct 0 to 100 @returns effective supply current, A: its heating over ten minutes */
+export const effectiveInputA = (
+  draw: Draw,
+  currentA: number,
+  dutyPct: number,
+  r: Reckoner = UNTRACED,
+): number => r.take(effectiveInput, { I_1: inputCurrentA(draw, currentA, r), X: dutyPct, I_0: draw.idleA })
+
+const loadLine = {
+  U_0: input('base of the load line', 'V', LOAD_LINE_SOURCE),
+  s: input('slope of the load line', 'V/A', LOAD_LINE_SOURCE),
+  w: arcWattsFrom,
+}
+/** The welding current I₂ with (U₀ + s·I₂)·I₂ = P. */
+const currentAtPower = (U_0: number, s: number, watts: number): number =>
+  (-U_0 + Math.sqrt(U_0 ** 2 + 4 * s * Math.max(0, watts))) / (2 * s)
+const SOLVED = '(-U_0 + sqrt(U_0^2 + 4 * s * w * I_1)) / (2 * s)'
+
+/** Least share of ten minutes that a job is taken to burn: below it a cable's limit has no meaning. */
+const LEAST_DUTY_PCT = 0.1
+
+const inputAtAmpacity = calculation({
+  id: 'input-at-ampacity',
+  title: 'Current drawn at which the cable is fully used',
+  symbol: 'I_1',
+  unit: 'A',
+  expression: 'sqrt(max(0, A^2 - I_0^2 * (1 - X / 100)) / (X / 100))',
+  inputs: {
+    A: input('what the cable carries', 'A', computed('rule book')),
+    I_0: from(idleCurrent),
+    X: input('duty of the worst ten minutes, at least 0.1 %', '%', computed('duty of the job'), 'job-duty'),
+  },
+  compute: ({ A, I_0, X }) => Math.sqrt(Math.max(0, A ** 2 - I_0 ** 2 * (1 - X / 100)) / (X / 100)),
+  source: EFFECTIVE,
+})
+export const currentByCable = calculation({
+  id: 'current-by-cable',
+  title: 'Welding current at which the cable is fully used',
+  symbol: 'I_c',
+  unit: 'A',
+  expression: SOLVED,
+  inputs: { ...loadLine, I_1: from(inputAtAmpacity) },
+  compute: ({ U_0, s, w, I_1 }) => currentAtPower(U_0, s, w * I_1),
+  source: DRAW,
+})
+
+/**
+ * The inverse of {@link effectiveInputA}: the welding current at which a cable is just fully used.
+ * @param limitA what the cable carries, A
+ * @returns A; 0 where idling alone is over the limit
+ */
+export function currentAtEffectiveInputA(
+  draw: Draw,
+  limitA: number,
+  dutyPct: number,
+  r: Reckoner = UNTRACED,
+): number {
+  const X = Math.max(dutyPct, LEAST_DUTY_PCT)
+  const I_1 = r.take(inputAtAmpacity, { A: limitA, I_0: draw.idleA, X })
+  const { baseV, voltsPerAmp } = LOAD_LINES[draw.family]
+  return r.take(currentByCable, { U_0: baseV, s: voltsPerAmp, w: draw.arcWattsPerA, I_1 })
+}
+
+export const currentAtInput = calculation({
+  id: 'current-at-input',
+  title: 'Welding current at which the breaker just holds',
+  symbol: 'I_2',
+  unit: 'A',
+  expression: SOLVED,
+  inputs: { ...loadLine, I_1: from(heldByBreaker) },
+  compute: ({ U_0, s, w, I_1 }) => currentAtPower(U_0, s, w * I_1),
+  source: DRAW,
+})
 
 /**
  * The inverse of {@link inputCurrentA}: the welding current at which a source draws this much.
  * @returns A
  */
-export function currentAtInputA(draw: Draw, inputA: number): number {
-  const arcW = Math.max(0, inputA) * draw.arcWattsPerA
+export function currentAtInputA(draw: Draw, inputA: number, r: Reckoner = UNTRACED): number {
   const { baseV, voltsPerAmp } = LOAD_LINES[draw.family]
-  return (-baseV + Math.sqrt(baseV ** 2 + 4 * voltsPerAmp * arcW)) / (2 * voltsPerAmp)
+  return r.take(currentAtInput, {
+    U_0: baseV,
+    s: voltsPerAmp,
+    w: draw.arcWattsPerA,
+    I_1: Math.max(0, inputA),
+  })
 }
 
-/** @param dutyPct 0 to 100 @returns effective supply current, A: its heating over ten minutes */
-export function effectiveInputA(draw: Draw, currentA: number, dutyPct: number): number {
-  const share = dutyPct / 100
-  return Math.sqrt(inputCurrentA(draw, currentA) ** 2 * share + draw.idleA ** 2 * (1 - share))
-}
-
-/**
- * The inverse of {@link effectiveInputA}: the welding current at which a circuit is just fully used.
- * @param limitA what the circuit carries, A
- * @returns A; 0 where idling alone is over the limit
- */
-export function currentAtEffectiveInputA(draw: Draw, limitA: number, dutyPct: number): number {
-  const share = Math.max(dutyPct, 0.1) / 100
-  const square = (limitA ** 2 - draw.idleA ** 2 * (1 - share)) / share
-  if (square <= 0) return 0
-  return currentAtInputA(draw, Math.sqrt(square))
-}
-
-/** The working of {@link inputCurrentA}. */
-export function inputSteps(draw: Draw, currentA: number): Step[] {
-  const input = inputCurrentA(draw, currentA)
-  const arcV = loadVoltage(draw.family, currentA)
-  return [
-    loadVoltageStep(draw.family, currentA),
-    {
-      says: 'Current drawn while the arc burns',
-      formula: draw.formula,
-      terms: [
-        term('U₂', 'load voltage', arcV, 'V', computed()),
-        term('I₂', 'welding current', currentA, 'A', computed('current wanted')),
-        ...draw.terms,
-      ],
-      result: { symbol: 'I₁', value: input, unit: 'A' },
-      source: DRAW,
-    },
-  ]
-}
-
-/** The working of {@link effectiveInputA}. */
-export function effectiveInputSteps(draw: Draw, currentA: number, dutyPct: number): Step[] {
-  const input = inputCurrentA(draw, currentA)
-  return [
-    ...inputSteps(draw, currentA),
-    {
-      says: 'Its heating over the worst ten minutes',
-      formula: 'I₁eff = √(I₁²·X + I₀²·(1 − X))',
-      terms: [
-        term('I₁', 'current drawn', input, 'A', computed()),
-        term('X', 'duty of the worst ten minutes', dutyPct, '%', computed('duty of the job')),
-        term('I₀', 'current drawn idling', draw.idleA, 'A', dataPlate('plate or assumption')),
-      ],
-      result: { symbol: 'I₁eff', value: effectiveInputA(draw, currentA, dutyPct), unit: 'A' },
-      source: EFFECTIVE,
-    },
-  ]
-}
+export const breakerHeatCurrent = calculation({
+  id: 'breaker-heat-current',
+  title: 'Steady current that heats the breaker as much',
+  symbol: 'I_b',
+  unit: 'A',
+  expression: 'I_1 / k',
+  inputs: { I_1: from(inputCurrent), k: from(breakerOverload) },
+  compute: ({ I_1, k }) => I_1 / k,
+  source: computed('thermal estimate of the breaker'),
+})

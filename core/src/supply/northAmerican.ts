@@ -1,5 +1,5 @@
 /** The North American rule book: NFPA 70 (NEC), Article 630 Part II, Table 310.16, 240.6(A). */
-import { standard } from '../model/source.ts'
+import { standard } from '../basis/source.ts'
 import type { RuleBook } from './ruleBook.ts'
 
 /** NEC 630.11(A), arc welders without a motor generator: duty in %, multiplier. */

@@ -5,7 +5,9 @@ import { fitJob } from '../fit/fit.ts'
 import type { SupplyRating } from '../model/equipment.ts'
 import { samplePowerSource, sampleSupply } from '../testing/equipment.ts'
 import { demoInput, demoShop } from '../testing/samples.ts'
-import { plateI1Max } from './inputCurrent.ts'
+import { rowsOf } from '../words/rows.ts'
+import { plateText, speechOf } from '../words/speech.ts'
+import { plateInputA } from './inputCurrent.ts'
 import { impliedEfficiency, plateFindings } from './plateCheck.ts'
 
 const findingsOf = (part: Partial<SupplyRating>) =>
@@ -23,14 +25,16 @@ describe('a plate against itself', () => {
   it('an input that would need an efficiency above 1 is said with its figures: 200 A at 24 V from 15 A at 230 V', () => {
     // 4800 W out of 3450 VA in: 1.39.
     const [finding] = findingsOf({ i1MaxA: 15 })
-    expect(finding).toMatchObject({ id: 'efficiency', verdict: 'short' })
-    expect(finding?.says).toMatch(/200 A at 24 V is 4,800 W out.*15 A at 230 V is 3,450 VA in.*1\.39/)
+    expect(finding).toMatchObject({ id: 'efficiency', verdict: 'fails' })
+    expect(finding && plateText(speechOf(demoShop().shop), finding.told)).toMatch(
+      /200 A at 24 V is 4,800 W out.*15 A at 230 V is 3,450 VA in.*1\.39/,
+    )
     expect(impliedEfficiency('gmaw', sampleSupply({ i1MaxA: 30 }))).toBeCloseTo(4800 / 6900, 9)
   })
 
   it('kVA stand for the current: S / U₁, with three phases S / (√3·U₁)', () => {
-    expect(plateI1Max(sampleSupply({ inputKva: 6.9 }))?.value).toBeCloseTo(30, 9)
-    expect(plateI1Max(sampleSupply({ inputKva: 6.9, voltageV: 400, phases: 3 }))?.value).toBeCloseTo(
+    expect(plateInputA(sampleSupply({ inputKva: 6.9 }))).toBeCloseTo(30, 9)
+    expect(plateInputA(sampleSupply({ inputKva: 6.9, voltageV: 400, phases: 3 }))).toBeCloseTo(
       6900 / (400 * Math.sqrt(3)),
       9,
     )
@@ -40,7 +44,7 @@ describe('a plate against itself', () => {
   it('I₁eff is not above I₁max, nor below I₁max·√X (IEC 60974-1)', () => {
     expect(findingsOf({ i1MaxA: 30, i1EffA: 31 })[0]).toMatchObject({
       id: 'effective-current',
-      verdict: 'short',
+      verdict: 'fails',
     })
     // 30 A at 25 % makes 15 A.
     expect(findingsOf({ i1MaxA: 30, i1EffA: 10 })[0]).toMatchObject({
@@ -60,7 +64,7 @@ describe('a plate against itself', () => {
   it('an open-circuit voltage below the load is impossible, one above 113 V dangerous (IEC 60974-1, from memory)', () => {
     const at = (openCircuitV: number) =>
       findingsOf({ openCircuitV, ratedPoints: [{ currentA: 200, dutyPct: 25, loadV: 24 }] })
-    expect(at(20)[0]).toMatchObject({ id: 'open-circuit', verdict: 'short' })
+    expect(at(20)[0]).toMatchObject({ id: 'open-circuit', verdict: 'fails' })
     expect(at(130)[0]).toMatchObject({ id: 'open-circuit', verdict: 'tight' })
     expect(at(60)).toEqual([])
   })
@@ -73,13 +77,14 @@ describe('in a fit', () => {
       ...process,
       supplies: process.supplies.map((supply) => ({ ...supply, i1MaxA: 12, i1EffA: null })),
     }))
-    const { findings, chains } = fitJob({ ...input, powerSource: { ...input.powerSource, processes } })
+    const fit = fitJob({ ...input, powerSource: { ...input.powerSource, processes } })
+    const rows = rowsOf(speechOf(input.shop), fit)
     for (const check of ['breaker-holds', 'cable', 'conductor-rule', 'breaker-rule']) {
-      const found = findings.find((one) => one.check === check)
+      const found = rows.find(({ id }) => id === check)
       expect(found?.verdict, check).toBe('unknown')
       expect(found?.missing, check).toContain('does not agree with itself')
     }
-    expect(chains[0]?.links.find(({ id }) => id === 'circuit')?.verdict).toBe('unknown')
+    expect(fit.chains[0]?.links.find(({ id }) => id === 'circuit')?.verdict).toBe('unknown')
   })
 
   it('an engine-driven set has no circuit in its chain', () => {
@@ -91,7 +96,7 @@ describe('in a fit', () => {
     // The set-up still names the circuit of before: it means nothing here.
     const fit = fitJob({ shop: shop.shop, job: input.job, setUp, ...answer.parts })
     expect(fit.chains[0]?.links.map(({ id }) => id)).toEqual(['source', 'gun', 'electrode'])
-    expect(fit.findings.map(({ check }) => check)).not.toContain('breaker-holds')
-    expect(fit.findings.find(({ check }) => check === 'feed-speed')?.verdict).toBe('fits')
+    expect(fit.criteria.map(({ criterion }) => criterion)).not.toContain('breaker-holds')
+    expect(fit.criteria.find(({ criterion }) => criterion === 'feed-speed')?.verdict).toBe('fits')
   })
 })

@@ -1,5 +1,5 @@
 /** What a country's wiring rules answer. The checks ask a rule book; nothing else knows which country it is in. */
-import type { Source } from '../model/source.ts'
+import type { Source } from '../basis/source.ts'
 
 /** A figure that a rule gives, with the clause. */
 export interface Ruled {

@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import { assumptionsOf } from '../assumptions/assume.ts'
+import { reckonerFor, TracingReckoner } from '../calculation/reckoner.ts'
 import type { Circuit } from '../model/equipment.ts'
 import { samplePowerSource, sampleSupply } from '../testing/equipment.ts'
 import { overloadFactor, timeConstantS, tripTimeS } from './breakerHeat.ts'
@@ -101,29 +102,29 @@ const circuit: Circuit = {
 }
 const supply = sampleSupply()
 const source = samplePowerSource({ efficiencyPct: 85, powerFactor: 0.95, idleW: 0 })
-const assume = assumptionsOf({ assumptions: {} })
+const r = reckonerFor(assumptionsOf({ assumptions: {} }))
 
 describe('input current', () => {
   it('is U₂·I₂/(η·PF·U₁) single-phase', () => {
-    const draw = drawOf(source, supply, circuit, 'gmaw', assume)
+    const draw = drawOf(source, supply, circuit, 'gmaw', r)
     // 200 A at 14 + 0.05·200 = 24 V: 4800 W / (0.85 · 0.95 · 230 V) = 25.8 A
     expect(inputCurrentA(draw, 200)).toBeCloseTo(4800 / (0.85 * 0.95 * 230), 9)
   })
 
   it('is smaller by √3 with three phases', () => {
-    const one = drawOf(source, supply, circuit, 'gmaw', assume)
-    const three = drawOf(source, { ...supply, phases: 3 }, { ...circuit, phases: 3 }, 'gmaw', assume)
+    const one = drawOf(source, supply, circuit, 'gmaw', r)
+    const three = drawOf(source, { ...supply, phases: 3 }, { ...circuit, phases: 3 }, 'gmaw', r)
     expect(inputCurrentA(one, 150) / inputCurrentA(three, 150)).toBeCloseTo(Math.sqrt(3), 9)
   })
 
   it('meets the plate’s I₁max at the highest rated current', () => {
-    const draw = drawOf(source, { ...supply, i1MaxA: 31 }, circuit, 'gmaw', assume)
+    const draw = drawOf(source, { ...supply, i1MaxA: 31 }, circuit, 'gmaw', r)
     expect(inputCurrentA(draw, 200)).toBeCloseTo(31, 9)
     expect(currentAtInputA(draw, 31)).toBeCloseTo(200, 9)
   })
 
   it('I₁eff = √(I₁²·X + I₀²·(1−X)) (IEC 60974-1), and its inverse', () => {
-    const draw = drawOf({ ...source, idleW: 400 }, { ...supply, i1MaxA: 30 }, circuit, 'gmaw', assume)
+    const draw = drawOf({ ...source, idleW: 400 }, { ...supply, i1MaxA: 30 }, circuit, 'gmaw', r)
     const idle = 400 / (230 * 0.95)
     expect(effectiveInputA(draw, 200, 25)).toBeCloseTo(Math.sqrt(900 * 0.25 + idle ** 2 * 0.75), 9)
     expect(currentAtEffectiveInputA(draw, effectiveInputA(draw, 140, 40), 40)).toBeCloseTo(140, 6)
@@ -131,8 +132,10 @@ describe('input current', () => {
   })
 
   it('says so where efficiency is assumed: EU 2019/1784 least efficiency, from memory', () => {
-    const draw = drawOf({ ...source, efficiencyPct: null }, supply, circuit, 'gmaw', assume)
-    expect(draw.terms.find(({ symbol }) => symbol === 'η')).toMatchObject({
+    const tracer = new TracingReckoner(assumptionsOf({ assumptions: {} }))
+    drawOf({ ...source, efficiencyPct: null }, supply, circuit, 'gmaw', tracer)
+    const steps = tracer.stepsOf([{ calculations: ['arc-watts-by-efficiency'], value: null }])
+    expect(steps.at(-1)?.terms.find(({ symbol }) => symbol === 'η')).toMatchObject({
       value: 80,
       assumption: 'efficiencyPct',
     })

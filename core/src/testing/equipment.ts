@@ -1,6 +1,6 @@
 /** For tests: plain things of the shelf, and a set-up of them, which the tests change one field at a time. */
-import { type Assembly, assemblyOf, type Demands, type Settings } from '../assembly/assembly.ts'
-import { type Chosen, emptyChoice, SLOTS } from '../assembly/slots.ts'
+import { type Capability, capabilityOf, type Settings } from '../capability/capability.ts'
+import { type Chosen, emptyChoice, SLOTS } from '../capability/slots.ts'
 import type {
   Circuit,
   Gas,
@@ -209,19 +209,18 @@ export const samplePart = <K extends PartKind>(kind: K, part: Partial<PartOf<K>>
   ...part,
 })
 
-type AssemblyPart = Partial<Chosen> &
-  Partial<Settings> &
-  Partial<Pick<Shop, 'unitSystem' | 'aluminiumTip'>> & { readonly demands?: Demands }
+type SamplePart = Partial<Chosen> & Partial<Settings> & Partial<Pick<Shop, 'unitSystem' | 'aluminiumTip'>>
 
 /** A wire set-up of circuit, source, gun, wire and gas that go together; other places are empty. */
-export function sampleAssembly(part: AssemblyPart = {}): Assembly {
+export function sampleCapability(part: SamplePart = {}): Capability {
   const { process = 'gmaw-short', polarity = 'dcep', start = null, electronicsNear = false } = part
-  const { stickOutMm = null, flowLPerMin = null, demands = null } = part
+  const { stickOutMm = null, flowLPerMin = null } = part
   const { unitSystem = 'imperial', aluminiumTip = 'one-over' } = part
   const shop: Shop = {
     id: 's',
     name: 's',
     unitSystem,
+    locale: 'en-US',
     ruleBook: 'north-american',
     currency: 'USD',
     aluminiumTip,
@@ -246,5 +245,5 @@ export function sampleAssembly(part: AssemblyPart = {}): Assembly {
   }
   const own = Object.fromEntries(SLOTS.flatMap((slot) => (slot in part ? [[slot, part[slot] ?? null]] : [])))
   const settings = { process, polarity, start, electronicsNear, stickOutMm, flowLPerMin }
-  return assemblyOf(shop, settings, { ...chosen, ...own }, demands)
+  return capabilityOf(shop, settings, { ...chosen, ...own })
 }

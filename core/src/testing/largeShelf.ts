@@ -1,11 +1,6 @@
 /** For benchmarks and the browser: a shelf of two thousand things, the demo's and the library's over and over. */
-import {
-  type Catalogue,
-  CATALOGUE_KEYS,
-  CATALOGUE_LISTS,
-  catalogueOf,
-  type CatalogueRecord,
-} from '../catalogue/catalogue.ts'
+import { CATALOGUE_KEYS, CATALOGUE_LISTS } from '../catalogue/lists.ts'
+import { type Catalogue, catalogueOf, type CatalogueRecord } from '../catalogue/catalogue.ts'
 import { LIBRARY } from '../library/index.ts'
 import type { Shelf } from '../model/shelf.ts'
 

@@ -1,7 +1,7 @@
 /** Records for tests: a plain joint, and the demo shop, which the tests change one field at a time. */
 import { readFileSync } from 'node:fs'
 import { inputOf } from '../fit/document.ts'
-import type { FitInput } from '../fit/context.ts'
+import type { FitInput } from '../fit/fit.ts'
 import type { Circuit } from '../model/equipment.ts'
 import type { Joint } from '../model/job.ts'
 import { newJoint } from '../model/newJoint.ts'

@@ -1,7 +1,8 @@
 /** For tests: shelves as fast-check makes them, of few distinct figures, so that things go together often and not always. */
+import { METALS } from '../model/material.ts'
 import fc from 'fast-check'
 import type { Circuit, Feeder, Gas, Gun, Part, PowerSource, Tungsten, Wire } from '../model/equipment.ts'
-import { CONNECTORS, GROOVES, LINER_MATERIALS, METALS, TUNGSTEN_TYPES } from '../model/equipment.ts'
+import { CONNECTORS, GROOVES, LINER_MATERIALS, TUNGSTEN_TYPES } from '../model/equipment.ts'
 import type { Shelf } from '../model/shelf.ts'
 import {
   sampleFeeder,

@@ -1,22 +1,28 @@
 /** Conventional load voltage: what a power source is rated at for a current. */
-import type { Step } from '../model/working.ts'
-import { term } from '../model/working.ts'
-import { computed } from '../model/source.ts'
-import { LOAD_LINE_SOURCE, LOAD_LINES, type PlateFamily } from '../reference/processes.ts'
+import { calculation, input } from '../calculation/calculation.ts'
+import { type Reckoner, UNTRACED } from '../calculation/reckoner.ts'
+import { computed } from '../basis/source.ts'
+import type { PlateFamily } from '../model/process.ts'
+import { LOAD_LINE_SOURCE, LOAD_LINES } from '../reference/processes.ts'
+
+export const loadVoltage = calculation({
+  id: 'load-voltage',
+  title: 'Load voltage at this current',
+  symbol: 'U_2',
+  unit: 'V',
+  expression: 'U_0 + s * min(I_2, I_f)',
+  inputs: {
+    U_0: input('base of the load line', 'V', LOAD_LINE_SOURCE),
+    s: input('slope of the load line', 'V/A', LOAD_LINE_SOURCE),
+    I_2: input('welding current', 'A', computed('current wanted'), 'wanted-current'),
+    I_f: input('current above which the voltage stays', 'A', LOAD_LINE_SOURCE),
+  },
+  compute: ({ U_0, s, I_2, I_f }) => U_0 + s * Math.min(I_2, I_f),
+  source: LOAD_LINE_SOURCE,
+})
 
 /** @returns V, by IEC 60974-1 */
-export function loadVoltage(family: PlateFamily, currentA: number): number {
+export function loadVoltageOf(family: PlateFamily, currentA: number, r: Reckoner = UNTRACED): number {
   const { baseV, voltsPerAmp, flatAboveA } = LOAD_LINES[family]
-  return baseV + voltsPerAmp * Math.min(currentA, flatAboveA)
-}
-
-export function loadVoltageStep(family: PlateFamily, currentA: number): Step {
-  const { baseV, voltsPerAmp } = LOAD_LINES[family]
-  return {
-    says: 'Load voltage at this current',
-    formula: `U₂ = ${baseV} + ${voltsPerAmp}·I₂`,
-    terms: [term('I₂', 'welding current', currentA, 'A', computed('current wanted'))],
-    result: { symbol: 'U₂', value: loadVoltage(family, currentA), unit: 'V' },
-    source: LOAD_LINE_SOURCE,
-  }
+  return r.take(loadVoltage, { U_0: baseV, s: voltsPerAmp, I_2: currentA, I_f: flatAboveA })
 }

@@ -1,6 +1,7 @@
 /** Flow meters on gases that their scale is not for. */
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
+import { UNTRACED } from '../calculation/reckoner.ts'
 import { SCALE_GASES } from '../model/equipment.ts'
 import { sampleGas } from '../testing/equipment.ts'
 import { gasGravity, nearestScale, SCALE_GRAVITY, scaleFactor } from './flowMeter.ts'
@@ -27,7 +28,7 @@ describe('the correction √(SG_scale / SG_gas)', () => {
     ['argon scale on helium: about 3.16 (handbook, from memory)', 'argon', helium, 3.16],
     ['CO₂ scale on argon', 'co2', argon, Math.sqrt(44.01 / 39.95)],
   ] as const)('%s', (_says, scale, gas, factor) => {
-    expect(scaleFactor(scale, gas).value).toBeCloseTo(factor, 2)
+    expect(scaleFactor(scale, gas, UNTRACED)).toBeCloseTo(factor, 2)
   })
 
   it('there and back is one', () => {
@@ -37,7 +38,7 @@ describe('the correction √(SG_scale / SG_gas)', () => {
         fc.double({ min: 0, max: 100, noNaN: true }),
         (scale, argonPct) => {
           const gas = sampleGas({ argonPct, co2Pct: 100 - argonPct })
-          const factor = scaleFactor(scale, gas).value
+          const factor = scaleFactor(scale, gas, UNTRACED)
           expect(factor ** 2 * gasGravity(gas)).toBeCloseTo(SCALE_GRAVITY[scale], 9)
         },
       ),

@@ -1,7 +1,8 @@
 /** A flow meter reads true for the gas that its scale is for; on another the reading is corrected. */
 import type { Gas, ScaleGas } from '../model/equipment.ts'
-import { handbook } from '../model/source.ts'
-import { type Step, term, type Worked } from '../model/working.ts'
+import { handbook } from '../basis/source.ts'
+import { calculation, input } from '../calculation/calculation.ts'
+import type { Reckoner } from '../calculation/reckoner.ts'
 
 /** Molar masses, g/mol (IUPAC standard atomic weights, rounded). */
 const MOLAR_G = { argon: 39.95, co2: 44.01, oxygen: 32.0, helium: 4.003, air: 28.96 } as const
@@ -14,13 +15,6 @@ export const SCALE_GRAVITY: Readonly<Record<ScaleGas, number>> = {
   helium: MOLAR_G.helium / MOLAR_G.air,
   'ar-co2-25': (MOLAR_G.argon * (1 - AR_CO2_25_SHARE) + MOLAR_G.co2 * AR_CO2_25_SHARE) / MOLAR_G.air,
 }
-export const SCALE_WORDS: Readonly<Record<ScaleGas, string>> = {
-  argon: 'argon',
-  'ar-co2-25': '75/25 Ar/CO₂',
-  co2: 'CO₂',
-  helium: 'helium',
-}
-
 /** @returns specific gravity of a gas mixture against air: its mean molar mass over air's */
 export const gasGravity = (gas: Pick<Gas, 'argonPct' | 'co2Pct' | 'oxygenPct' | 'heliumPct'>): number =>
   (gas.argonPct * MOLAR_G.argon +
@@ -36,20 +30,23 @@ export const nearestScale = (scales: readonly ScaleGas[], gravity: number): Scal
     (a, b) => Math.abs(Math.log(SCALE_GRAVITY[a] / gravity)) - Math.abs(Math.log(SCALE_GRAVITY[b] / gravity)),
   )[0]
 
+const METERS = handbook('variable-area flow meters: Q = Q_read · √(SG_scale / SG_gas)')
+
+/** What one unit read on a scale truly is. */
+export const scaleTruth = calculation({
+  id: 'flow-scale',
+  title: 'True flow for each unit read',
+  symbol: 'k',
+  unit: '×',
+  expression: 'sqrt(G_s / G_g)',
+  inputs: {
+    G_s: input('specific gravity of what the scale is for', '', METERS),
+    G_g: input('specific gravity of the gas', '', METERS),
+  },
+  compute: ({ G_s, G_g }) => Math.sqrt(G_s / G_g),
+  source: METERS,
+})
+
 /** @returns what one unit read on the scale truly is: √(SG of the scale / SG of the gas) */
-export function scaleFactor(scale: ScaleGas, gas: Gas): Worked {
-  const gravity = gasGravity(gas)
-  const value = Math.sqrt(SCALE_GRAVITY[scale] / gravity)
-  const source = handbook('variable-area flow meters: Q = Q_read · √(SG_scale / SG_gas)')
-  const step: Step = {
-    says: 'True flow for each unit read',
-    formula: 'k = √(SG_scale / SG_gas)',
-    terms: [
-      term('SG_scale', SCALE_WORDS[scale], SCALE_GRAVITY[scale], '', source),
-      term('SG_gas', gas.name, gravity, '', source),
-    ],
-    result: { symbol: 'k', value, unit: '×' },
-    source,
-  }
-  return { value, steps: [step] }
-}
+export const scaleFactor = (scale: ScaleGas, gas: Gas, r: Reckoner): number =>
+  r.take(scaleTruth, { G_s: SCALE_GRAVITY[scale], G_g: gasGravity(gas) })

@@ -1,8 +1,8 @@
 /** Flow of shielding gas: as set at the meter, else by the cup or by the wire. */
-import type { Assume } from '../assumptions/assume.ts'
+import { commonPractice, jobField } from '../basis/source.ts'
+import { assumed, calculation, from, input } from '../calculation/calculation.ts'
+import type { Reckoner } from '../calculation/reckoner.ts'
 import type { Cup, SetUp, Wire } from '../model/equipment.ts'
-import { commonPractice, jobField } from '../model/source.ts'
-import { term, type Worked } from '../model/working.ts'
 import type { Process } from '../reference/processes.ts'
 
 export interface FlowParts {
@@ -10,50 +10,48 @@ export interface FlowParts {
   readonly process: Process
   readonly wire: Wire | null
   readonly cup: Cup | null
-  readonly assume: Assume
 }
 
 /** Where no cup is chosen: the usual one. */
 const USUAL_CUP = 7
 const USUAL_WIRE_MM = 0.9
 
-/** @returns L/min, with its working */
-export function flowOf({ settings, process, wire, cup, assume }: FlowParts): Worked {
-  if (settings.flowLPerMin !== null) {
-    return {
-      value: settings.flowLPerMin,
-      steps: [
-        {
-          says: 'Gas flow',
-          formula: 'Q as set at the meter',
-          terms: [],
-          result: { symbol: 'Q', value: settings.flowLPerMin, unit: 'L/min' },
-          source: jobField('flow of the set-up'),
-        },
-      ],
-    }
-  }
-  const byCup = process.family === 'gtaw'
-  const size = byCup ? (cup?.number ?? USUAL_CUP) : (wire?.diameterMm ?? USUAL_WIRE_MM)
-  const perSize = assume.term(byCup ? 'flowPerCupNumber' : 'flowPerWireMm', 'q')
-  const least = byCup ? 0 : assume.value('flowWireLeastLPerMin')
-  const value = Math.max(least, size * Number(perSize.value))
-  return {
-    value,
-    steps: [
-      {
-        says: 'Gas flow',
-        formula: byCup ? 'Q = q · N' : 'Q = max(q · d, Q₀)',
-        terms: byCup
-          ? [perSize, term('N', 'cup number', size, '', jobField('set-up'))]
-          : [
-              perSize,
-              term('d', 'wire diameter', size, 'mm', jobField('set-up')),
-              assume.term('flowWireLeastLPerMin', 'Q₀'),
-            ],
-        result: { symbol: 'Q', value, unit: 'L/min' },
-        source: commonPractice(),
-      },
-    ],
-  }
+const flow = { title: 'Gas flow', symbol: 'Q', unit: 'L/min' } as const
+
+const setFlow = calculation({
+  ...flow,
+  id: 'gas-flow-set',
+  expression: 'Q',
+  inputs: { Q: input('set at the meter', 'L/min', jobField('flow of the set-up')) },
+  compute: ({ Q }) => Q,
+  source: jobField('flow of the set-up'),
+})
+const cupFlow = calculation({
+  ...flow,
+  id: 'gas-flow-by-cup',
+  expression: 'q * N',
+  inputs: { q: assumed('flowPerCupNumber'), N: input('cup number', '', jobField('cup of the set-up')) },
+  compute: ({ q, N }) => q * N,
+  source: commonPractice(),
+})
+const wireFlow = calculation({
+  ...flow,
+  id: 'gas-flow-by-wire',
+  expression: 'max(q * d, Q_0)',
+  inputs: {
+    q: assumed('flowPerWireMm'),
+    d: input('wire diameter', 'mm diameter', jobField('wire of the set-up')),
+    Q_0: assumed('flowWireLeastLPerMin'),
+  },
+  compute: ({ q, d, Q_0 }) => Math.max(q * d, Q_0),
+  source: commonPractice(),
+})
+export const gasFlow = from(setFlow, cupFlow, wireFlow)
+
+/** @returns L/min */
+export function gasFlowOf({ settings, process, wire, cup }: FlowParts, r: Reckoner): number {
+  if (settings.flowLPerMin !== null) return r.take(setFlow, { Q: settings.flowLPerMin })
+  return process.family === 'gtaw'
+    ? r.take(cupFlow, { N: cup?.number ?? USUAL_CUP })
+    : r.take(wireFlow, { d: wire?.diameterMm ?? USUAL_WIRE_MM })
 }

@@ -1,9 +1,10 @@
 /** Cross-section of the weld metal that a joint takes: one formula a kind. */
-import type { Assume } from '../assumptions/assume.ts'
-import { FILLET_KINDS, type Joint } from '../model/job.ts'
-import { handbook, jobField } from '../model/source.ts'
-import { type Step, term, type Term, type Worked } from '../model/working.ts'
-import { backWidthMm, CAP_SHAPE } from './caps.ts'
+import { FILLET_KINDS } from '../model/jointKinds.ts'
+import { handbook, jobField } from '../basis/source.ts'
+import { assumed, calculation, from, input } from '../calculation/calculation.ts'
+import type { Reckoner } from '../calculation/reckoner.ts'
+import { type Joint } from '../model/job.ts'
+import { backWidthMm } from './caps.ts'
 import { cutOf, isDoubleSided, sideAngleRad, thinnerMm, widthAtMm } from './groove.ts'
 
 const GEOMETRY = handbook('geometry of the joint; weld metal tables of welding handbooks', false)
@@ -16,125 +17,112 @@ export function legsMm(joint: Joint): { a: number; b: number } {
   return { a, b: joint.legBMm ?? a }
 }
 
-const field = (symbol: string, name: string, value: number, unit = 'mm'): Term =>
-  term(symbol, name, value, unit, jobField(`${name} of the weld`))
+const field = (name: string, unit = 'mm') => input(name, unit, jobField(`${name} of the weld`))
+const thinner = field('thinner part')
+const gap = field('root gap')
 
-function area(says: string, formula: string, terms: Term[], value: number): Worked {
-  const step: Step = { says, formula, terms, result: { symbol: 'A', value, unit: 'mm²' }, source: GEOMETRY }
-  return { value, steps: [step] }
-}
+const filletArea = calculation({
+  id: 'area-fillet',
+  title: 'Weld metal across the fillet',
+  symbol: 'A',
+  unit: 'mm²',
+  expression: 'z_1 * z_2 / 2 * (1 + c / 100)',
+  inputs: { z_1: field('leg'), z_2: field('other leg'), c: assumed('convexityPct') },
+  compute: ({ z_1, z_2, c }) => ((z_1 * z_2) / 2) * (1 + c / 100),
+  source: GEOMETRY,
+})
 
-function filletArea(joint: Joint, assume: Assume): Worked {
-  const { a, b } = legsMm(joint)
-  const convexity = assume.term('convexityPct', 'c')
-  const value = ((a * b) / 2) * (1 + Number(convexity.value) / 100)
-  return joint.legBMm === null
-    ? area('Weld metal across the fillet', 'A = z²/2 · (1 + c)', [field('z', 'leg', a), convexity], value)
-    : area(
-        'Weld metal across the fillet',
-        'A = z₁·z₂/2 · (1 + c)',
-        [field('z₁', 'leg', a), field('z₂', 'other leg', b), convexity],
-        value,
-      )
-}
+const faceWidthSquare = calculation({
+  id: 'face-width-square',
+  title: 'Width of the bead',
+  symbol: 'w',
+  unit: 'mm',
+  expression: 'b * t',
+  inputs: { b: assumed('squareBeadWidthPerThickness'), t: thinner },
+  compute: ({ b, t }) => b * t,
+  source: GEOMETRY,
+})
 
-/** Caps on one or both sides, and the back weld of a single-sided groove. */
-function caps(joint: Joint, topWidthMm: number): { value: number; formula: string; terms: Term[] } {
-  const sides = isDoubleSided(joint.kind) ? 2 : 1
-  const top = sides * CAP_SHAPE * topWidthMm * joint.reinforcementMm
-  const back = sides === 1 ? CAP_SHAPE * backWidthMm(joint.rootGapMm, joint.backWeldMm) * joint.backWeldMm : 0
-  const terms: Term[] = []
-  let formula = ''
-  if (joint.reinforcementMm > 0) {
-    formula += ` + ${sides === 2 ? '2·' : ''}⅔·w·r`
-    terms.push(
-      term('w', 'width at the face', topWidthMm, 'mm', GEOMETRY),
-      field('r', 'reinforcement', joint.reinforcementMm),
-    )
-  }
-  if (back > 0) {
-    formula += ' + ⅔·(g + 4·b)·b'
-    terms.push(field('b', 'back weld', joint.backWeldMm))
-  }
-  return { value: top + back, formula, terms }
-}
+const squareGroove = calculation({
+  id: 'groove-square',
+  title: 'Gap of the square joint',
+  symbol: 'A_g',
+  unit: 'mm²',
+  expression: 't * g',
+  inputs: { t: thinner, g: gap },
+  compute: ({ t, g }) => t * g,
+  source: GEOMETRY,
+})
 
-function squareArea(joint: Joint, assume: Assume): Worked {
-  const t = thinnerMm(joint)
-  const width = assume.value('squareBeadWidthPerThickness') * t
-  const cap = caps(joint, width)
-  return area(
-    'Weld metal across the square joint',
-    `A = t·g${cap.formula}`,
-    [field('t', 'thinner part', t), field('g', 'root gap', joint.rootGapMm), ...cap.terms],
-    t * joint.rootGapMm + cap.value,
-  )
-}
+const angle = input('angle of a side from upright', '°', jobField('included angle of the weld'))
+const cut = input('depth of the cut', 'mm', jobField('thinner part less root face, halved for two sides'))
+const sides = input('cut sides', '', jobField('kind of the joint'))
+const rad = (degrees: number): number => (degrees * Math.PI) / 180
 
-const CUT_WORDS: Partial<Record<Joint['kind'], string>> = {
-  v: 'V',
-  'double-v': 'double V',
-  bevel: 'bevel',
-  'double-bevel': 'double bevel',
-  u: 'U',
-  j: 'J',
-}
+const cutGroove = calculation({
+  id: 'groove-cut',
+  title: 'Groove, filled to its edges',
+  symbol: 'A_g',
+  unit: 'mm²',
+  expression: 't * g + n * d^2 / 2 * tan(a * pi / 180)',
+  inputs: { t: thinner, g: gap, n: sides, d: cut, a: angle },
+  compute: ({ t, g, n, d, a }) => t * g + n * (d ** 2 / 2) * Math.tan(rad(a)),
+  source: GEOMETRY,
+})
 
-function cutArea(joint: Joint): Worked {
-  const t = thinnerMm(joint)
-  const { depthMm } = cutOf(joint)
-  const angle = sideAngleRad(joint)
-  const sides = joint.kind === 'v' || joint.kind === 'double-v' || joint.kind === 'u' ? 2 : 1
-  const faces = isDoubleSided(joint.kind) ? 2 : 1
-  const rounded = joint.kind === 'u' || joint.kind === 'j'
-  const cap = caps(joint, widthAtMm(joint, t))
-  const common = [
-    field('t', 'thinner part', t),
-    field('g', 'root gap', joint.rootGapMm),
-    term(
-      'd',
-      'depth of the cut',
-      depthMm,
-      'mm',
-      jobField(`thinner part less root face${faces === 2 ? ', halved' : ''}`),
-    ),
-    term(
-      'θ',
-      'angle of a side from upright',
-      (angle * 180) / Math.PI,
-      '°',
-      jobField('included angle of the weld'),
-    ),
-  ]
-  const n = sides * faces
-  if (!rounded) {
-    const value = t * joint.rootGapMm + n * (depthMm ** 2 / 2) * Math.tan(angle) + cap.value
-    return area(
-      `Weld metal across the ${CUT_WORDS[joint.kind] ?? ''} groove`,
-      `A = t·g + ${n}·d²/2·tan θ${cap.formula}`,
-      [...common, ...cap.terms],
-      value,
-    )
-  }
-  const r = joint.rootRadiusMm
-  const u = Math.PI / 2 - angle
-  const h = depthMm - r * (1 - Math.sin(angle))
-  const round = r ** 2 * (u / 2 - Math.sin(2 * u) / 4)
-  const value =
-    t * joint.rootGapMm + n * (round + h * r * Math.cos(angle) + (h ** 2 / 2) * Math.tan(angle)) + cap.value
-  return area(
-    `Weld metal across the ${CUT_WORDS[joint.kind] ?? ''} groove`,
-    `A = t·g + ${n}·(ρ²·(u/2 − sin 2u/4) + h·ρ·cos θ + h²/2·tan θ)${cap.formula}`,
-    [
-      ...common,
-      field('ρ', 'root radius', r),
-      term('u', 'arc of the radius, 90° − θ', (u * 180) / Math.PI, '°', GEOMETRY),
-      term('h', 'straight part, d − ρ·(1 − sin θ)', h, 'mm', GEOMETRY),
-      ...cap.terms,
-    ],
-    value,
-  )
-}
+const roundArc = calculation({
+  id: 'groove-round-arc',
+  title: 'Arc of the root radius',
+  symbol: 'u',
+  unit: 'rad',
+  expression: '(90 - a) * pi / 180',
+  inputs: { a: angle },
+  compute: ({ a }) => rad(90 - a),
+  source: GEOMETRY,
+})
+const roundStraight = calculation({
+  id: 'groove-round-straight',
+  title: 'Straight part above the radius',
+  symbol: 'h',
+  unit: 'mm',
+  expression: 'd - r * (1 - sin(a * pi / 180))',
+  inputs: { d: cut, r: field('root radius'), a: angle },
+  compute: ({ d, r, a }) => d - r * (1 - Math.sin(rad(a))),
+  source: GEOMETRY,
+})
+const roundGroove = calculation({
+  id: 'groove-round',
+  title: 'Groove, filled to its edges',
+  symbol: 'A_g',
+  unit: 'mm²',
+  expression:
+    't * g + n * (r^2 * (u / 2 - sin(2 * u) / 4) + h * r * cos(a * pi / 180) + h^2 / 2 * tan(a * pi / 180))',
+  inputs: {
+    t: thinner,
+    g: gap,
+    n: sides,
+    r: field('root radius'),
+    u: from(roundArc),
+    h: from(roundStraight),
+    a: angle,
+  },
+  compute: ({ t, g, n, r, u, h, a }) =>
+    t * g +
+    n * (r ** 2 * (u / 2 - Math.sin(2 * u) / 4) + h * r * Math.cos(rad(a)) + (h ** 2 / 2) * Math.tan(rad(a))),
+  source: GEOMETRY,
+})
+
+const flareGroove = calculation({
+  id: 'groove-flare',
+  title: 'Flare, filled to this depth',
+  symbol: 'A_g',
+  unit: 'mm²',
+  expression:
+    'n * (R * s - (R^2 * pi / 4 - ((R - s) * sqrt(R^2 - (R - s)^2) + R^2 * asin((R - s) / R)) / 2)) + s * g',
+  inputs: { n: sides, R: field('radius of the round'), s: field('depth of the fill'), g: gap },
+  compute: ({ n, R, s, g }) => n * besideCircle(R, s) + s * g,
+  source: GEOMETRY,
+})
 
 /** Area beside a circle of radius R, from its crown down to a depth s: what one round side of a flare leaves open. */
 function besideCircle(radiusMm: number, depthMm: number): number {
@@ -145,66 +133,135 @@ function besideCircle(radiusMm: number, depthMm: number): number {
   return radiusMm * depthMm - under
 }
 
-function flareArea(joint: Joint): Worked {
-  const radius = (joint.diameterMm ?? 0) / 2
-  const depth = joint.legMm ?? radius
-  const n = joint.kind === 'flare-v' ? 2 : 1
-  // Behind two rounds there is no room for a back weld.
-  const cap = caps({ ...joint, backWeldMm: 0 }, n * radius + joint.rootGapMm)
-  const value = n * besideCircle(radius, depth) + depth * joint.rootGapMm + cap.value
-  return area(
-    `Weld metal across the ${joint.kind === 'flare-v' ? 'flare V' : 'flare bevel'}`,
-    `A = ${n}·(R·s − ∫√(R² − y²) dy from R − s to R) + s·g${cap.formula}`,
-    [
-      field('R', 'radius of the round', radius),
-      field('s', 'depth of the fill', depth),
-      field('g', 'root gap', joint.rootGapMm),
-      ...cap.terms,
-    ],
-    value,
-  )
+const edgeArea = calculation({
+  id: 'area-edge',
+  title: 'Weld metal over the edges',
+  symbol: 'A',
+  unit: 'mm²',
+  expression: '2 / 3 * (t_1 + t_2) * r',
+  inputs: { t_1: field('one part'), t_2: field('other part'), r: field('reinforcement') },
+  compute: ({ t_1, t_2, r }) => (2 / 3) * (t_1 + t_2) * r,
+  source: GEOMETRY,
+})
+
+const holeArea = calculation({
+  id: 'area-hole',
+  title: 'Section of the filled hole',
+  symbol: 'A',
+  unit: 'mm²',
+  expression: 'd * t',
+  inputs: { d: field('width of the hole'), t: field('part with the hole') },
+  compute: ({ d, t }) => d * t,
+  source: GEOMETRY,
+})
+
+const capArea = calculation({
+  id: 'area-cap',
+  title: 'Cap over the groove',
+  symbol: 'A_c',
+  unit: 'mm²',
+  expression: 'm * 2 / 3 * w * r',
+  inputs: {
+    m: input('sides with a cap', '', jobField('kind of the joint')),
+    w: {
+      ...input('width at the face', 'mm', GEOMETRY),
+      from: [faceWidthSquare.id],
+    },
+    r: field('reinforcement'),
+  },
+  compute: ({ m, w, r }) => m * (2 / 3) * w * r,
+  source: GEOMETRY,
+})
+
+const backArea = calculation({
+  id: 'area-back',
+  title: 'Back weld',
+  symbol: 'A_b',
+  unit: 'mm²',
+  expression: '2 / 3 * (g + 4 * b) * b',
+  inputs: { g: gap, b: field('back weld') },
+  compute: ({ g, b }) => (2 / 3) * backWidthMm(g, b) * b,
+  source: GEOMETRY,
+})
+
+const wholeArea = calculation({
+  id: 'area-whole',
+  title: 'Weld metal across the joint',
+  symbol: 'A',
+  unit: 'mm²',
+  expression: 'A_g + A_c + A_b',
+  inputs: {
+    A_g: from(squareGroove, cutGroove, roundGroove, flareGroove),
+    A_c: from(capArea),
+    A_b: from(backArea),
+  },
+  compute: ({ A_g, A_c, A_b }) => A_g + A_c + A_b,
+  source: GEOMETRY,
+})
+
+export const weldArea = from(wholeArea, filletArea, edgeArea, holeArea)
+
+/** Groove, caps on one or both sides, and the back weld of a single-sided groove. */
+function withCaps(joint: Joint, grooveMm2: number, faceWidthMm: number, r: Reckoner): number {
+  const faces = isDoubleSided(joint.kind) ? 2 : 1
+  const A_c = r.take(capArea, { m: faces, w: faceWidthMm, r: joint.reinforcementMm })
+  // Behind two rounds, and on a joint welded from both sides, there is no back weld.
+  const hasBack = faces === 1 && joint.kind !== 'flare-v' && joint.kind !== 'flare-bevel'
+  const A_b = r.take(backArea, { g: joint.rootGapMm, b: hasBack ? joint.backWeldMm : 0 })
+  return r.take(wholeArea, { A_g: grooveMm2, A_c, A_b })
 }
 
-function edgeArea(joint: Joint): Worked {
-  const width = joint.thicknessAMm + joint.thicknessBMm
-  return area(
-    'Weld metal over the edges',
-    'A = ⅔·(t₁ + t₂)·r',
-    [
-      field('t₁', 'one part', joint.thicknessAMm),
-      field('t₂', 'other part', joint.thicknessBMm),
-      field('r', 'reinforcement', joint.reinforcementMm),
-    ],
-    CAP_SHAPE * width * joint.reinforcementMm,
-  )
+function squareArea(joint: Joint, r: Reckoner): number {
+  const t = thinnerMm(joint)
+  const w = r.take(faceWidthSquare, { t })
+  return withCaps(joint, r.take(squareGroove, { t, g: joint.rootGapMm }), w, r)
+}
+
+function cutArea(joint: Joint, r: Reckoner): number {
+  const t = thinnerMm(joint)
+  const { depthMm: d } = cutOf(joint)
+  const a = (sideAngleRad(joint) * 180) / Math.PI
+  const cutSides = joint.kind === 'v' || joint.kind === 'double-v' || joint.kind === 'u' ? 2 : 1
+  const n = cutSides * (isDoubleSided(joint.kind) ? 2 : 1)
+  const g = joint.rootGapMm
+  const width = widthAtMm(joint, t)
+  if (joint.kind !== 'u' && joint.kind !== 'j') {
+    return withCaps(joint, r.take(cutGroove, { t, g, n, d, a }), width, r)
+  }
+  const rootMm = joint.rootRadiusMm
+  const u = r.take(roundArc, { a })
+  const h = r.take(roundStraight, { d, r: rootMm, a })
+  return withCaps(joint, r.take(roundGroove, { t, g, n, r: rootMm, u, h, a }), width, r)
+}
+
+function flareArea(joint: Joint, r: Reckoner): number {
+  const R = (joint.diameterMm ?? 0) / 2
+  const n = joint.kind === 'flare-v' ? 2 : 1
+  const groove = r.take(flareGroove, { n, R, s: joint.legMm ?? R, g: joint.rootGapMm })
+  return withCaps(joint, groove, n * R + joint.rootGapMm, r)
 }
 
 /**
  * Area of weld metal across one weld; for a plug or slot, across its hole.
- * @returns mm², with its working
+ * @returns mm²
  */
-export function weldAreaMm2(joint: Joint, assume: Assume): Worked {
-  if (isFillet(joint)) return filletArea(joint, assume)
+export function weldAreaMm2(joint: Joint, r: Reckoner): number {
+  if (isFillet(joint)) {
+    const { a, b } = legsMm(joint)
+    return r.take(filletArea, { z_1: a, z_2: b })
+  }
   switch (joint.kind) {
     case 'square':
-      return squareArea(joint, assume)
+      return squareArea(joint, r)
     case 'flare-v':
     case 'flare-bevel':
-      return flareArea(joint)
+      return flareArea(joint, r)
     case 'edge':
-      return edgeArea(joint)
+      return r.take(edgeArea, { t_1: joint.thicknessAMm, t_2: joint.thicknessBMm, r: joint.reinforcementMm })
     case 'plug':
     case 'slot':
-      return area(
-        'Section of the filled hole',
-        'A = d·t',
-        [
-          field('d', 'width of the hole', joint.diameterMm ?? 0),
-          field('t', 'part with the hole', joint.thicknessAMm),
-        ],
-        (joint.diameterMm ?? 0) * joint.thicknessAMm,
-      )
+      return r.take(holeArea, { d: joint.diameterMm ?? 0, t: joint.thicknessAMm })
     default:
-      return cutArea(joint)
+      return cutArea(joint, r)
   }
 }

@@ -1,21 +1,51 @@
 /** How far one weld runs, in how many segments, and how much metal it takes. */
-import type { Assume } from '../assumptions/assume.ts'
+import { handbook, jobField } from '../basis/source.ts'
+import { calculation, from, input } from '../calculation/calculation.ts'
+import type { Reckoner } from '../calculation/reckoner.ts'
 import type { Joint } from '../model/job.ts'
-import { handbook, jobField } from '../model/source.ts'
-import { type Step, term, type Worked } from '../model/working.ts'
-import { isFillet, legsMm, weldAreaMm2 } from './geometry.ts'
+import { isFillet, legsMm, weldArea, weldAreaMm2 } from './geometry.ts'
 import { thinnerMm } from './groove.ts'
 
 const GEOMETRY = handbook('geometry', false)
+const field = (name: string, unit = 'mm') => input(name, unit, jobField(`${name} of the weld`))
+const LENGTH = 'Length of one weld'
+const length = { title: LENGTH, symbol: 'L_1', unit: 'mm length', source: GEOMETRY }
+
+const segments = calculation({
+  id: 'segments',
+  title: 'Segments of one weld',
+  symbol: 'k',
+  unit: '',
+  expression: 'max(1, floor(round((L - s) / p, 6)) + 1)',
+  inputs: { L: field('length', 'mm length'), s: field('segment'), p: field('pitch') },
+  compute: ({ L, s, p }) => Math.max(1, rowOf(L, s, p)),
+  source: GEOMETRY,
+})
+const secondRow = calculation({
+  id: 'segments-second-row',
+  title: 'Segments of both rows',
+  symbol: 'k_2',
+  unit: '',
+  expression: 'k + max(0, floor(round((L - p / 2 - s) / p, 6)) + 1)',
+  inputs: {
+    k: from(segments),
+    L: field('length', 'mm length'),
+    s: field('segment'),
+    p: field('pitch'),
+  },
+  compute: ({ k, L, s, p }) => k + Math.max(0, rowOf(L - p / 2, s, p)),
+  source: GEOMETRY,
+})
+/** Segments in one row; the rounding keeps 300 mm in pitches of 50 mm from losing its last one. */
+const rowOf = (lengthMm: number, segmentMm: number, pitchMm: number): number =>
+  Math.floor(Math.round(((lengthMm - segmentMm) / pitchMm) * 1e6) / 1e6) + 1
 
 /** Segments of one weld: 1 where it is continuous. A staggered one has a second row between those of the first. */
-export function segmentsOf(joint: Joint): number {
-  const { pattern, segmentMm, pitchMm, lengthMm } = joint
-  if (pattern === 'continuous' || segmentMm === null || pitchMm === null || joint.around) return 1
-  const row = (length: number) =>
-    length < segmentMm ? 0 : Math.floor((length - segmentMm) / pitchMm + 1e-9) + 1
-  const first = Math.max(1, row(lengthMm))
-  return pattern === 'staggered' ? first + row(lengthMm - pitchMm / 2) : first
+export function segmentsOf(joint: Joint, r: Reckoner): number {
+  const { pattern, segmentMm: s, pitchMm: p, lengthMm: L } = joint
+  if (pattern === 'continuous' || s === null || p === null || joint.around) return 1
+  const k = r.take(segments, { L, s, p })
+  return pattern === 'staggered' ? r.take(secondRow, { k, L, s, p }) : k
 }
 
 /** Simpson's rule. */
@@ -41,121 +71,108 @@ export function saddleLengthMm(r: number, R: number): number {
   return 4 * integrate(speed, 0, Math.PI / 2, 256)
 }
 
+const plugRun = calculation({
+  ...length,
+  id: 'run-plug',
+  expression: 'pi * d',
+  inputs: { d: field('hole') },
+  compute: ({ d }) => Math.PI * d,
+})
+const slotRun = calculation({
+  ...length,
+  id: 'run-slot',
+  expression: '2 * (L - d) + pi * d',
+  inputs: { L: field('slot'), d: field('width') },
+  compute: ({ L, d }) => 2 * (L - d) + Math.PI * d,
+})
+const saddleRun = calculation({
+  ...length,
+  id: 'run-saddle',
+  expression: 'L_1',
+  method: 'length of the line where the tubes meet, integrated round the branch (Simpson’s rule)',
+  inputs: { d: field('branch'), D: field('header') },
+  compute: ({ d, D }) => saddleLengthMm(d / 2, D / 2),
+})
+const roundFilletRun = calculation({
+  ...length,
+  id: 'run-round-fillet',
+  expression: 'pi * (D + 2 / 3 * z)',
+  inputs: { D: field('tube'), z: field('leg') },
+  compute: ({ D, z }) => Math.PI * (D + (2 * z) / 3),
+})
+const roundGrooveRun = calculation({
+  ...length,
+  id: 'run-round-groove',
+  expression: 'pi * (D - t)',
+  inputs: { D: field('tube'), t: field('wall') },
+  compute: ({ D, t }) => Math.PI * (D - t),
+})
+const segmentedRun = calculation({
+  ...length,
+  id: 'run-segmented',
+  expression: 'k * s',
+  inputs: { k: from(secondRow, segments), s: field('segment') },
+  compute: ({ k, s }) => k * s,
+})
+const straightRun = calculation({
+  ...length,
+  id: 'run-straight',
+  expression: 'L',
+  inputs: { L: field('length', 'mm length') },
+  compute: ({ L }) => L,
+})
+
+export const weldRun = from(
+  straightRun,
+  segmentedRun,
+  roundGrooveRun,
+  roundFilletRun,
+  saddleRun,
+  slotRun,
+  plugRun,
+)
+
 /** Length of one weld along its middle, mm: what is travelled and what is filled. */
-export function weldRun(joint: Joint): Worked {
-  const { diameterMm, headerDiameterMm } = joint
-  const step = (formula: string, terms: Step['terms'], value: number): Worked => ({
-    value,
-    steps: [
-      {
-        says: 'Length of one weld',
-        formula,
-        terms,
-        result: { symbol: 'ℓ₁', value, unit: 'mm length' },
-        source: GEOMETRY,
-      },
-    ],
-  })
-  const field = (symbol: string, name: string, value: number) =>
-    term(symbol, name, value, 'mm', jobField(`${name} of the weld`))
-  if (joint.kind === 'plug' && diameterMm !== null) {
-    return step('ℓ₁ = π·d', [field('d', 'hole', diameterMm)], Math.PI * diameterMm)
+export function weldRunMm(joint: Joint, segmentCount: number, r: Reckoner): number {
+  const { diameterMm: d, headerDiameterMm } = joint
+  if (joint.kind === 'plug' && d !== null) return r.take(plugRun, { d })
+  if (joint.kind === 'slot' && d !== null) return r.take(slotRun, { L: joint.slotLengthMm ?? d, d })
+  if (joint.kind === 'saddle' && d !== null && headerDiameterMm !== null)
+    return r.take(saddleRun, { d, D: headerDiameterMm })
+  if (joint.around && d !== null) {
+    return isFillet(joint)
+      ? r.take(roundFilletRun, { D: d, z: legsMm(joint).b })
+      : r.take(roundGrooveRun, { D: d, t: thinnerMm(joint) })
   }
-  if (joint.kind === 'slot' && diameterMm !== null) {
-    const length = joint.slotLengthMm ?? diameterMm
-    return step(
-      'ℓ₁ = 2·(L − d) + π·d',
-      [field('L', 'slot', length), field('d', 'width', diameterMm)],
-      2 * (length - diameterMm) + Math.PI * diameterMm,
-    )
-  }
-  if (joint.kind === 'saddle' && diameterMm !== null && headerDiameterMm !== null) {
-    const outer = { r: diameterMm / 2, R: headerDiameterMm / 2 }
-    return step(
-      'ℓ₁ = ∮ of the line where the tubes meet',
-      [field('d', 'branch', diameterMm), field('D', 'header', headerDiameterMm)],
-      saddleLengthMm(outer.r, outer.R),
-    )
-  }
-  if (joint.around && diameterMm !== null) {
-    if (isFillet(joint)) {
-      const { b } = legsMm(joint)
-      return step(
-        'ℓ₁ = π·(D + ⅔·z)',
-        [field('D', 'tube', diameterMm), field('z', 'leg', b)],
-        Math.PI * (diameterMm + (2 * b) / 3),
-      )
-    }
-    const t = thinnerMm(joint)
-    return step(
-      'ℓ₁ = π·(D − t)',
-      [field('D', 'tube', diameterMm), field('t', 'wall', t)],
-      Math.PI * (diameterMm - t),
-    )
-  }
-  const segments = segmentsOf(joint)
-  if (joint.pattern !== 'continuous' && joint.segmentMm !== null && joint.pitchMm !== null) {
-    return step(
-      joint.pattern === 'staggered' ? 'ℓ₁ = k·s, both rows' : 'ℓ₁ = k·s,  k = ⌊(L − s)/p⌋ + 1',
-      [
-        field('L', 'length', joint.lengthMm),
-        field('s', 'segment', joint.segmentMm),
-        field('p', 'pitch', joint.pitchMm),
-        term('k', 'segments', segments, '', GEOMETRY),
-      ],
-      segments * joint.segmentMm,
-    )
-  }
-  return step(
-    'ℓ₁ = L',
-    [term('L', 'length', joint.lengthMm, 'mm length', jobField('length of the weld'))],
-    joint.lengthMm,
-  )
+  if (joint.pattern !== 'continuous' && joint.segmentMm !== null && joint.pitchMm !== null)
+    return r.take(segmentedRun, { k: segmentCount, s: joint.segmentMm })
+  return r.take(straightRun, { L: joint.lengthMm })
 }
 
+const volume = { title: 'Metal of one weld', symbol: 'V', unit: 'mm³', source: GEOMETRY }
+
+const holeVolume = calculation({
+  ...volume,
+  id: 'volume-hole',
+  expression: '(pi * d^2 / 4 + d * (L - d)) * t',
+  inputs: { d: field('width of the hole'), L: field('length of the hole'), t: field('part with the hole') },
+  compute: ({ d, L, t }) => ((Math.PI * d ** 2) / 4 + d * (L - d)) * t,
+})
+const runVolume = calculation({
+  ...volume,
+  id: 'volume-run',
+  expression: 'A * L_1',
+  inputs: { A: weldArea, L_1: weldRun },
+  compute: ({ A, L_1 }) => A * L_1,
+})
+export const weldVolume = from(runVolume, holeVolume)
+
 /** Metal of one weld, mm³: section times run, or the hole of a plug or slot. */
-export function weldVolume(joint: Joint, assume: Assume): Worked {
-  const area = weldAreaMm2(joint, assume)
-  if ((joint.kind === 'plug' || joint.kind === 'slot') && joint.diameterMm !== null) {
-    const d = joint.diameterMm
-    const length = joint.kind === 'slot' ? (joint.slotLengthMm ?? d) : d
-    const value = ((Math.PI * d ** 2) / 4 + d * (length - d)) * joint.thicknessAMm
-    return {
-      value,
-      steps: [
-        {
-          says: 'Metal of one weld',
-          formula: joint.kind === 'plug' ? 'V = π·d²/4 · t' : 'V = (π·d²/4 + d·(L − d)) · t',
-          terms: [
-            term('d', 'hole', d, 'mm', jobField('hole of the weld')),
-            ...(joint.kind === 'slot'
-              ? [term('L', 'slot', length, 'mm', jobField('length of the slot'))]
-              : []),
-            term('t', 'part with the hole', joint.thicknessAMm, 'mm', jobField('thickness of the weld')),
-          ],
-          result: { symbol: 'V', value, unit: 'mm³' },
-          source: GEOMETRY,
-        },
-      ],
-    }
+export function weldVolumeMm3(joint: Joint, runMm: number, r: Reckoner): number {
+  const d = joint.diameterMm
+  if ((joint.kind === 'plug' || joint.kind === 'slot') && d !== null) {
+    const L = joint.kind === 'slot' ? (joint.slotLengthMm ?? d) : d
+    return r.take(holeVolume, { d, L, t: joint.thicknessAMm })
   }
-  const run = weldRun(joint)
-  const value = area.value * run.value
-  return {
-    value,
-    steps: [
-      ...area.steps,
-      ...run.steps,
-      {
-        says: 'Metal of one weld',
-        formula: 'V = A · ℓ₁',
-        terms: [
-          term('A', 'section', area.value, 'mm²', GEOMETRY),
-          term('ℓ₁', 'length', run.value, 'mm length', GEOMETRY),
-        ],
-        result: { symbol: 'V', value, unit: 'mm³' },
-        source: GEOMETRY,
-      },
-    ],
-  }
+  return r.take(runVolume, { A: weldAreaMm2(joint, r), L_1: runMm })
 }

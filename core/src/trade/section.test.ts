@@ -1,14 +1,17 @@
+import { JOINT_KINDS } from '../model/jointKinds.ts'
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { assumptionsOf } from '../assumptions/assume.ts'
-import { type Joint, JOINT_KINDS, jointSchema } from '../model/job.ts'
+import { reckonerFor } from '../calculation/reckoner.ts'
+import { type Joint, jointSchema } from '../model/job.ts'
 import { readDocument } from '../model/problems.ts'
 import { joint } from '../testing/samples.ts'
 import { weldAreaMm2 } from './geometry.ts'
-import { saddleLengthMm, segmentsOf, weldRun, weldVolume } from './run.ts'
+import { saddleLengthMm, segmentsOf, weldRunMm, weldVolumeMm3 } from './run.ts'
 import { crossSection, type Point } from './section.ts'
 
-const assume = assumptionsOf({ assumptions: {} })
+const assumptions = assumptionsOf({ assumptions: {} })
+const r = reckonerFor(assumptions)
 
 /** The surveyor's formula: a second way to the area, from the drawing instead of the formula of the joint. */
 function shoelace(points: readonly Point[]): number {
@@ -20,7 +23,7 @@ function shoelace(points: readonly Point[]): number {
 }
 
 const drawnArea = (one: Joint): number =>
-  crossSection(one, assume)
+  crossSection(one, assumptions)
     .shapes.filter(({ role }) => role === 'weld')
     .reduce((sum, { points }) => sum + shoelace(points), 0)
 
@@ -60,13 +63,13 @@ describe('the drawing and the formula', () => {
       reinforcementMm: 1.5,
     }
     const one = joint({ ...base, kind, legMm: 8, diameterMm: 40, headerDiameterMm: 90, slotLengthMm: 60 })
-    expect(drawnArea(one) / weldAreaMm2(one, assume).value).toBeCloseTo(1, 2)
+    expect(drawnArea(one) / weldAreaMm2(one, r)).toBeCloseTo(1, 2)
   })
 
   it('agree on any joint', () => {
     fc.assert(
       fc.property(validJoint, (one) => {
-        const formula = weldAreaMm2(one, assume).value
+        const formula = weldAreaMm2(one, r)
         expect(Math.abs(drawnArea(one) - formula), JSON.stringify(one)).toBeLessThanOrEqual(
           0.01 * formula + 0.01,
         )
@@ -77,7 +80,7 @@ describe('the drawing and the formula', () => {
 })
 
 describe('weld metal tables, lb/ft of steel without cap (from memory)', () => {
-  const perFoot = (one: Joint) => (weldAreaMm2(one, assume).value * 304.8 * 7.85e-3) / 453.59237
+  const perFoot = (one: Joint) => (weldAreaMm2(one, r) * 304.8 * 7.85e-3) / 453.59237
   const inch = 25.4
   it.each([
     // 60° single V, 1/8 in gap, no root face: t·g + t²·tan 30°, times 3.40 lb/ft per in².
@@ -100,7 +103,7 @@ describe('weld metal tables, lb/ft of steel without cap (from memory)', () => {
   })
 
   it('a flare V filled flush is R²·(2 − π/2)', () => {
-    expect(weldAreaMm2(joint({ kind: 'flare-v', legMm: null, diameterMm: 50 }), assume).value).toBeCloseTo(
+    expect(weldAreaMm2(joint({ kind: 'flare-v', legMm: null, diameterMm: 50 }), r)).toBeCloseTo(
       625 * (2 - Math.PI / 2),
       6,
     )
@@ -118,8 +121,8 @@ describe('weld metal tables, lb/ft of steel without cap (from memory)', () => {
           rootFaceMm: 2,
           rootRadiusMm: 6,
         }),
-        assume,
-      ).value
+        r,
+      )
     expect(area('double-v', 60)).toBeLessThan(area('v', 60))
     expect(area('u', 20)).toBeLessThan(area('v', 60))
     expect(area('j', 20)).toBeLessThan(area('bevel', 45))
@@ -139,7 +142,7 @@ describe('how far a weld runs', () => {
   })
   it('round a tube: circle of the fillet’s middle (Pappus), mean circle of a girth seam', () => {
     const flange = joint({ around: true, diameterMm: 60, legMm: 6 })
-    expect(weldRun(flange).value).toBeCloseTo(Math.PI * 64, 9)
+    expect(weldRunMm(flange, segmentsOf(flange, r), r)).toBeCloseTo(Math.PI * 64, 9)
     const girth = joint({
       kind: 'v',
       around: true,
@@ -148,7 +151,7 @@ describe('how far a weld runs', () => {
       thicknessBMm: 4,
       includedAngleDeg: 60,
     })
-    expect(weldRun(girth).value).toBeCloseTo(Math.PI * 56, 9)
+    expect(weldRunMm(girth, segmentsOf(girth, r), r)).toBeCloseTo(Math.PI * 56, 9)
   })
   it.each([
     ['intermittent', 600, 50, 150, 4],
@@ -160,16 +163,16 @@ describe('how far a weld runs', () => {
     '%s over %f mm, %f every %f: %i segments',
     (pattern, lengthMm, segmentMm, pitchMm, segments) => {
       const one = joint({ pattern, lengthMm, segmentMm, pitchMm })
-      expect(segmentsOf(one)).toBe(segments)
-      expect(weldRun(one).value).toBe(segments * segmentMm)
+      expect(segmentsOf(one, r)).toBe(segments)
+      expect(weldRunMm(one, segmentsOf(one, r), r)).toBe(segments * segmentMm)
     },
   )
   it('a plug fills its hole', () => {
-    expect(weldVolume(joint({ kind: 'plug', diameterMm: 20, thicknessAMm: 5 }), assume).value).toBeCloseTo(
+    expect(weldVolumeMm3(joint({ kind: 'plug', diameterMm: 20, thicknessAMm: 5 }), 0, r)).toBeCloseTo(
       Math.PI * 100 * 5,
       9,
     )
     const slot = joint({ kind: 'slot', diameterMm: 20, slotLengthMm: 50, thicknessAMm: 5 })
-    expect(weldVolume(slot, assume).value).toBeCloseTo((Math.PI * 100 + 20 * 30) * 5, 9)
+    expect(weldVolumeMm3(slot, 0, r)).toBeCloseTo((Math.PI * 100 + 20 * 30) * 5, 9)
   })
 })

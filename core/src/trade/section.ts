@@ -1,5 +1,5 @@
 /** The cross-section of a joint with its weld, to scale: what a drawing needs, and nothing of how it is drawn. */
-import type { Assume } from '../assumptions/assume.ts'
+import type { Assumptions } from '../assumptions/assume.ts'
 import type { Joint } from '../model/job.ts'
 import { backWidthMm, CAP_SHAPE } from './caps.ts'
 import { isFillet, legsMm } from './geometry.ts'
@@ -59,14 +59,14 @@ function circle(x: number, y: number, radius: number): Point[] {
 
 const dimension = (name: string, from: Point, to: Point): Dimension => ({ name, from, to })
 
-function filletSection(joint: Joint, assume: Assume): Section {
+function filletSection(joint: Joint, assumptions: Assumptions): Section {
   const { a, b } = legsMm(joint)
   const tA = joint.thicknessAMm
   const tB = joint.thicknessBMm
   const reach = 1.7 * Math.max(thickerMm(joint), a, b)
   // The bulge's area is the convexity's share of the triangle.
   const hypotenuse = Math.hypot(a, b)
-  const height = (((a * b) / 2) * (assume.value('convexityPct') / 100)) / (CAP_SHAPE * hypotenuse)
+  const height = (((a * b) / 2) * (assumptions.convexityPct / 100)) / (CAP_SHAPE * hypotenuse)
   if (joint.kind === 'outside-corner') {
     return {
       shapes: [
@@ -125,7 +125,7 @@ function heightsOf(joint: Joint): number[] {
   return [...new Set([...even, rootFromMm, rootToMm])].sort((a, b) => a - b)
 }
 
-function grooveSection(joint: Joint, assume: Assume): Section {
+function grooveSection(joint: Joint, assumptions: Assumptions): Section {
   const t = thinnerMm(joint)
   const heights = heightsOf(joint)
   const left = heights.map((y): Point => [-sidesAt(joint, y).left, y])
@@ -139,7 +139,7 @@ function grooveSection(joint: Joint, assume: Assume): Section {
     ...(thickness > t ? [[side.at(-1)?.[0] ?? 0, thickness] as Point] : []),
     [x, thickness],
   ]
-  const bead = joint.kind === 'square' ? assume.value('squareBeadWidthPerThickness') * t : 0
+  const bead = joint.kind === 'square' ? assumptions.squareBeadWidthPerThickness * t : 0
   const cap = (at: { left: number; right: number }): [number, number] =>
     joint.kind === 'square' ? [-bead / 2, bead / 2] : [-at.left, at.right]
   const [capFrom, capTo] = cap(top)
@@ -260,8 +260,8 @@ function holeSection(joint: Joint): Section {
 }
 
 /** @returns shapes and dimensions in mm; the weld's shapes have the area that {@link weldAreaMm2} computes */
-export function crossSection(joint: Joint, assume: Assume): Section {
-  if (isFillet(joint)) return filletSection(joint, assume)
+export function crossSection(joint: Joint, assumptions: Assumptions): Section {
+  if (isFillet(joint)) return filletSection(joint, assumptions)
   switch (joint.kind) {
     case 'flare-v':
     case 'flare-bevel':
@@ -272,6 +272,6 @@ export function crossSection(joint: Joint, assume: Assume): Section {
     case 'slot':
       return holeSection(joint)
     default:
-      return grooveSection(joint, assume)
+      return grooveSection(joint, assumptions)
   }
 }

@@ -1,18 +1,21 @@
+import { type Position } from '../model/jointKinds.ts'
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { assumptionsOf } from '../assumptions/assume.ts'
 import type { Wire } from '../model/equipment.ts'
-import type { Position } from '../model/job.ts'
 import { sampleWire } from '../testing/equipment.ts'
 import { joint } from '../testing/samples.ts'
-import { loadVoltage } from './arcVoltage.ts'
-import { currentAtFeed, wireAreaMm2, wireFeedSpeed } from './burnOff.ts'
-import { depositionRate, fillerG, passesOf, weldMetalG } from './deposit.ts'
+import { reckonerFor, TracingReckoner } from '../calculation/reckoner.ts'
+import { loadVoltageOf } from './arcVoltage.ts'
+import { currentAtFeed, wireFeedSpeed } from './burnOff.ts'
+import { depositionRate, fillerG, passesOf, weldMetalG, wireSection } from './deposit.ts'
 import { weldAreaMm2 } from './geometry.ts'
-import { wantedCurrentA } from './wantedCurrent.ts'
+import { weldRunMm, weldVolumeMm3 } from './run.ts'
+import { wantedCurrentOf } from './wantedCurrent.ts'
 
-const assume = assumptionsOf({ assumptions: {} })
-const flat = assumptionsOf({ assumptions: { convexityPct: 0 } })
+const assumptions = assumptionsOf({ assumptions: {} })
+const r = reckonerFor(assumptions)
+const flat = reckonerFor(assumptionsOf({ assumptions: { convexityPct: 0 } }))
 const LB = 453.59237
 const INCH = 25.4
 const FOOT = 304.8
@@ -29,7 +32,7 @@ describe('load voltage, IEC 60974-1 11.2', () => {
     ['gtaw', 100, 14],
     ['gmaw', 700, 44],
   ] as const)('%s at %f A: %f V', (family, currentA, volts) => {
-    expect(loadVoltage(family, currentA)).toBeCloseTo(volts, 9)
+    expect(loadVoltageOf(family, currentA)).toBeCloseTo(volts, 9)
   })
 })
 
@@ -41,7 +44,7 @@ describe('wire length per mass, handbook table of steel and aluminium wires, in/
     [0.0625, 7.85, 1150],
     [0.035, 2.7, 10600],
   ])('%f in, %f g/cm³: %f in/lb', (diameterIn, density, inchesPerPound) => {
-    const gramsPerInch = (wireAreaMm2(diameterIn * INCH) * INCH * density) / 1000
+    const gramsPerInch = (r.take(wireSection, { d: diameterIn * INCH }) * INCH * density) / 1000
     expect(Math.abs(LB / gramsPerInch / inchesPerPound - 1)).toBeLessThan(0.02)
   })
 })
@@ -56,7 +59,7 @@ describe('weld metal', () => {
     [1 / 2, 0.425],
   ])('fillet of %f in: %f lb/ft', (legIn, poundsPerFoot) => {
     const one = joint({ kind: 'tee', legMm: legIn * INCH, count: 1, lengthMm: FOOT })
-    const grams = weldMetalG(one, 1, flat).value
+    const grams = weldMetalG(one, weldVolumeMm3(one, weldRunMm(one, 1, flat), flat), 1, flat)
     expect(Math.abs(grams / LB / poundsPerFoot - 1)).toBeLessThan(0.01)
   })
 
@@ -68,7 +71,7 @@ describe('weld metal', () => {
       rootGapMm: 3.175,
       includedAngleDeg: 60,
     })
-    expect(weldAreaMm2(one, assume).value).toBeCloseTo(12.7 * 3.175 + 12.7 ** 2 * Math.tan(Math.PI / 6), 9)
+    expect(weldAreaMm2(one, r)).toBeCloseTo(12.7 * 3.175 + 12.7 ** 2 * Math.tan(Math.PI / 6), 9)
   })
 
   it('a square butt takes gap times thickness and its cap', () => {
@@ -79,29 +82,28 @@ describe('weld metal', () => {
       rootGapMm: 1,
       reinforcementMm: 0.6,
     })
-    expect(weldAreaMm2(one, assume).value).toBeCloseTo(2 * 1 + (2 / 3) * 4 * 0.6, 9)
+    expect(weldAreaMm2(one, r)).toBeCloseTo(2 * 1 + (2 / 3) * 4 * 0.6, 9)
   })
 
   it('grows with the square of the leg', () => {
     fc.assert(
       fc.property(fc.double({ min: 1, max: 40, noNaN: true }), (legMm) => {
-        const area = (leg: number) => weldAreaMm2(joint({ legMm: leg }), assume).value
+        const area = (leg: number) => weldAreaMm2(joint({ legMm: leg }), r)
         return Math.abs(area(2 * legMm) / area(legMm) - 4) < 1e-9
       }),
     )
   })
 
   it('takes more filler than metal, by the handbook’s efficiency', () => {
-    const metal = { value: 1000, steps: [] }
-    expect(fillerG(metal, 'gmaw-short', assume).value).toBeCloseTo(1000 / 0.95 / 0.97, 6)
-    expect(fillerG(metal, 'fcaw-s', assume).value).toBeGreaterThan(fillerG(metal, 'fcaw-g', assume).value)
+    expect(fillerG(1000, 'gmaw-short', r)).toBeCloseTo(1000 / 0.95 / 0.97, 6)
+    expect(fillerG(1000, 'fcaw-s', r)).toBeGreaterThan(fillerG(1000, 'fcaw-g', r))
   })
 })
 
 describe('passes', () => {
   it('one fillet pass by position: 3/8 in flat, 5/16 horizontal and overhead, 1/2 vertical (AWS D1.1, from memory)', () => {
     const passes = (legIn: number, position: Position) =>
-      passesOf(joint({ legMm: legIn * INCH, position }), 'gmaw-short', assume).value
+      passesOf(joint({ legMm: legIn * INCH, position }), 'gmaw-short', r)
     expect(passes(5 / 16, 'horizontal')).toBe(1)
     expect(passes(3 / 8, 'horizontal')).toBe(2)
     expect(passes(3 / 8, 'flat')).toBe(1)
@@ -110,8 +112,8 @@ describe('passes', () => {
   })
   it('a groove by the thickest single pass, or as the owner says', () => {
     const groove = joint({ kind: 'v', thicknessAMm: 12.7, thicknessBMm: 12.7, includedAngleDeg: 60 })
-    expect(passesOf(groove, 'fcaw-s', assume).value).toBe(2)
-    expect(passesOf({ ...groove, passes: 5 }, 'fcaw-s', assume).value).toBe(5)
+    expect(passesOf(groove, 'fcaw-s', r)).toBe(2)
+    expect(passesOf({ ...groove, passes: 5 }, 'fcaw-s', r)).toBe(5)
   })
 })
 
@@ -123,19 +125,18 @@ describe('burn-off', () => {
     [0.035, 120, 1.6],
     [0.045, 160, 1],
   ])('%f in at %f A: about %f in/min per A', (diameterIn, currentA, rule) => {
-    const feed = wireFeedSpeed(wire(diameterIn), currentA, 'gmaw-short', assume).value / INCH / currentA
+    const feed = wireFeedSpeed(wire(diameterIn), currentA, 'gmaw-short', r) / INCH / currentA
     expect(Math.abs(feed / rule - 1)).toBeLessThan(0.1)
   })
 
   it('0.035 in at 212 in/min and 6 in/min of travel makes a leg of about 1/4 in (common practice)', () => {
-    const feed = { value: 212 * INCH, steps: [] }
-    const gramsPerMin = depositionRate(wire(0.035), feed, 'gmaw-short', assume).value
+    const gramsPerMin = depositionRate(wire(0.035), 212 * INCH, 'gmaw-short', r)
     const areaMm2 = gramsPerMin / 7.85e-3 / (6 * INCH)
     expect(Math.abs(Math.sqrt(2 * areaMm2) / INCH - 0.25)).toBeLessThan(0.02)
   })
 
   it('deposition of 0.045 in at 250 in/min is near the handbook’s 6.5 lb/h (from memory)', () => {
-    const rate = depositionRate(wire(0.045), { value: 250 * INCH, steps: [] }, 'gmaw-spray', assume).value
+    const rate = depositionRate(wire(0.045), 250 * INCH, 'gmaw-spray', r)
     expect(Math.abs((rate * 60) / LB / 6.5 - 1)).toBeLessThan(0.05)
   })
 
@@ -147,8 +148,8 @@ describe('burn-off', () => {
     )
     fc.assert(
       fc.property(wires, fc.double({ min: 20, max: 400, noNaN: true }), (one, currentA) => {
-        const feed = wireFeedSpeed(one, currentA, 'gmaw-short', assume).value
-        return Math.abs(currentAtFeed(one, feed, 'gmaw-short', assume) - currentA) < 1e-6
+        const feed = wireFeedSpeed(one, currentA, 'gmaw-short', r)
+        return Math.abs(currentAtFeed(one, feed, 'gmaw-short', assumptions) - currentA) < 1e-6
       }),
     )
   })
@@ -157,37 +158,34 @@ describe('burn-off', () => {
 describe('current wanted, common practice: 1 A per 0.001 in of steel', () => {
   it('butt of 1/8 in steel by short-circuit: about 125 A', () => {
     const butt = joint({ kind: 'square', thicknessAMm: 3.175, thicknessBMm: 3.175 })
-    expect(wantedCurrentA(butt, 'gmaw-short', assume).value).toBeCloseTo(127, 0)
+    expect(wantedCurrentOf(butt, 'gmaw-short', r).wantedA).toBeCloseTo(127, 0)
   })
   it('a tee wants more than a butt, an outside corner less', () => {
     const current = (kind: 'tee' | 'square' | 'outside-corner') =>
-      wantedCurrentA(joint({ kind, thicknessAMm: 3, thicknessBMm: 3 }), 'gmaw-short', assume).value
+      wantedCurrentOf(joint({ kind, thicknessAMm: 3, thicknessBMm: 3 }), 'gmaw-short', r).wantedA
     expect(current('tee')).toBeGreaterThan(current('square'))
     expect(current('outside-corner')).toBeLessThan(current('square'))
   })
   it('stainless wants about 10 % less than steel', () => {
     const current = (material: 'hot-rolled' | 'stainless-304') =>
-      wantedCurrentA(
+      wantedCurrentOf(
         joint({ materialA: material, materialB: material, thicknessAMm: 2, thicknessBMm: 2 }),
         'gtaw-dc',
-        assume,
-      ).value
+        r,
+      ).wantedA
     expect(current('stainless-304') / current('hot-rolled')).toBeCloseTo(0.9, 9)
   })
   it('a much thicker other part draws heat; more passes want less each', () => {
     const of = (thicknessBMm: number, passes: number | null) =>
-      wantedCurrentA(joint({ thicknessAMm: 4, thicknessBMm, passes }), 'gmaw-short', assume).value
+      wantedCurrentOf(joint({ thicknessAMm: 4, thicknessBMm, passes }), 'gmaw-short', r).wantedA
     expect(of(10, null)).toBeGreaterThan(of(4, null))
     expect(of(4, 2)).toBeCloseTo(of(4, null) / 2, 9)
   })
   it('a changed assumption changes the figure and says so', () => {
-    const changed = assumptionsOf({ assumptions: { ampsPerMmCarbonSteel: 50 } })
-    const worked = wantedCurrentA(
-      joint({ kind: 'square', thicknessAMm: 2, thicknessBMm: 2 }),
-      'gmaw-short',
-      changed,
-    )
-    expect(worked.value).toBeCloseTo(100, 9)
-    expect(JSON.stringify(worked.steps)).toContain('changed by the shop from 40 A/mm')
+    const tracer = new TracingReckoner(assumptionsOf({ assumptions: { ampsPerMmCarbonSteel: 50 } }))
+    const butt = joint({ kind: 'square', thicknessAMm: 2, thicknessBMm: 2 })
+    expect(wantedCurrentOf(butt, 'gmaw-short', tracer).wantedA).toBeCloseTo(100, 9)
+    const steps = tracer.stepsOf([{ calculations: ['wanted-current'], value: null }])
+    expect(JSON.stringify(steps)).toContain('changed by the shop from 40 A/mm')
   })
 })

@@ -1,14 +1,16 @@
 /** The current that a joint wants: amps per thickness, by metal, process, joint and position. */
-import type { Assume } from '../assumptions/assume.ts'
 import type { AssumptionKey } from '../assumptions/list.ts'
+import { commonPractice, jobField } from '../basis/source.ts'
+import { assumed, calculation, from, input, inputOrAssumed } from '../calculation/calculation.ts'
+import type { Reckoner } from '../calculation/reckoner.ts'
 import type { Joint } from '../model/job.ts'
-import { commonPractice, jobField } from '../model/source.ts'
-import { type Step, term, type Term, type Worked } from '../model/working.ts'
-import { MATERIALS, type MetalFamily } from '../reference/materials.ts'
-import { type Process, PROCESSES, type ProcessId } from '../reference/processes.ts'
+import type { Metal } from '../model/material.ts'
+import type { ProcessId } from '../model/process.ts'
+import { MATERIALS } from '../reference/materials.ts'
+import { PROCESSES } from '../reference/processes.ts'
 import { thickerMm, thinnerMm } from './groove.ts'
 
-const PER_MM: Readonly<Record<MetalFamily, AssumptionKey>> = {
+const PER_MM: Readonly<Record<Metal, AssumptionKey>> = {
   'carbon-steel': 'ampsPerMmCarbonSteel',
   stainless: 'ampsPerMmStainless',
   aluminium: 'ampsPerMmAluminium',
@@ -22,6 +24,8 @@ const SINGLE_PASS: Readonly<Record<ProcessId, AssumptionKey>> = {
   'gtaw-dc': 'singlePassGtawMm',
   'gtaw-ac': 'singlePassGtawMm',
 }
+/** @returns the assumption for the thickest single pass of a process */
+export const singlePassKey = (process: ProcessId): AssumptionKey => SINGLE_PASS[process]
 
 const JOINT_FACTOR: Readonly<Record<Joint['kind'], AssumptionKey>> = {
   tee: 'filletFactor',
@@ -48,67 +52,147 @@ const HEAT_SINK_RATIO = 1.5
 
 const OUT_OF_POSITION: readonly Joint['position'][] = ['vertical-up', 'vertical-down', 'overhead']
 
-export const singlePassKey = (process: ProcessId): AssumptionKey => SINGLE_PASS[process]
+/** Whether the thicker part draws the heat away. */
+export const isHeatSink = (joint: Joint): boolean => thickerMm(joint) > HEAT_SINK_RATIO * thinnerMm(joint)
 
 /** The thinner part decides, and with it its metal. */
-export const thinnerFamily = (joint: Joint): MetalFamily =>
+export const thinnerFamily = (joint: Joint): Metal =>
   MATERIALS[joint.thicknessAMm <= joint.thicknessBMm ? joint.materialA : joint.materialB].family
 
-/**
- * Current above which the thinner part burns through, A: the thin end counts as much as the thick.
- * @param wantedA what the joint wants of the thinner part
- */
-export const burnThroughA = (wantedA: number, assume: Assume): number =>
-  wantedA * (1 + assume.value('burnThroughPct') / 100)
+const PRACTICE = commonPractice('common practice: 1 A per 0.001 in of steel')
 
-/** The factors of a joint that multiply thickness into current, as terms of a working. */
-function factorTerms(joint: Joint, process: Process, assume: Assume): Term[] {
-  const terms = [assume.term(PER_MM[thinnerFamily(joint)], 'k')]
-  if (process.family === 'fcaw') terms.push(assume.term('fcawFactor', 'fₚ'))
-  terms.push(assume.term(JOINT_FACTOR[joint.kind], 'fⱼ'))
-  if (thickerMm(joint) > HEAT_SINK_RATIO * thinnerMm(joint)) terms.push(assume.term('heatSinkFactor', 'fₕ'))
-  if (OUT_OF_POSITION.includes(joint.position)) terms.push(assume.term('outOfPositionFactor', 'fₒ'))
-  return terms
+export const passThickness = calculation({
+  id: 'pass-thickness',
+  title: 'Thickness that one pass melts',
+  symbol: 't',
+  unit: 'mm',
+  expression: 'min(t_1 / n, t_2)',
+  inputs: {
+    t_1: input('thinner part', 'mm', jobField('thickness of the weld')),
+    n: input('passes chosen; 1 where none are', '', jobField('passes of the weld')),
+    t_2: inputOrAssumed('thickest single pass', 'mm', PRACTICE),
+  },
+  compute: ({ t_1, n, t_2 }) => Math.min(t_1 / n, t_2),
+  source: commonPractice('common practice: thicker parts take several passes'),
+})
+
+const metal = inputOrAssumed('current per thickness', 'A/mm', PRACTICE)
+const kind = inputOrAssumed('factor of the joint', '×', PRACTICE)
+
+/** One for each mix of factors that may apply, so that a working names those that do and no others. */
+function perMmWith(isCored: boolean, hasHeatSink: boolean, isOutOfPosition: boolean) {
+  const names = [
+    ...(isCored ? ['f_p'] : []),
+    ...(hasHeatSink ? ['f_h'] : []),
+    ...(isOutOfPosition ? ['f_o'] : []),
+  ]
+  return calculation({
+    id: ['current-per-mm', ...names].join(' '),
+    title: 'Current per thickness of this joint',
+    symbol: 'K',
+    unit: 'A/mm',
+    expression: ['k', 'f_j', ...names].join(' * '),
+    inputs: {
+      k: metal,
+      f_j: kind,
+      ...(isCored ? { f_p: assumed('fcawFactor') } : {}),
+      ...(hasHeatSink ? { f_h: assumed('heatSinkFactor') } : {}),
+      ...(isOutOfPosition ? { f_o: assumed('outOfPositionFactor') } : {}),
+    },
+    compute: ({ k, f_j, f_p = 1, f_h = 1, f_o = 1 }) => k * f_j * f_p * f_h * f_o,
+    source: PRACTICE,
+  })
+}
+const BOTH = [false, true] as const
+/** In the order of the three bits: cored, heat sink, out of position. */
+const PER_MM_BY_FACTORS = BOTH.flatMap((isCored) =>
+  BOTH.flatMap((hasHeatSink) => BOTH.map((isOut) => perMmWith(isCored, hasHeatSink, isOut))),
+)
+const factorsOf = (isCored: boolean, hasHeatSink: boolean, isOut: boolean) => {
+  const found = PER_MM_BY_FACTORS[4 * Number(isCored) + 2 * Number(hasHeatSink) + Number(isOut)]
+  if (!found) throw new RangeError('there are eight mixes of factors')
+  return found
+}
+export const currentPerMm = from(factorsOf(false, false, false), ...PER_MM_BY_FACTORS)
+
+export const wantedCurrent = calculation({
+  id: 'wanted-current',
+  title: 'Current that the pass wants',
+  symbol: 'I',
+  unit: 'A',
+  expression: 't * K',
+  inputs: { t: from(passThickness), K: currentPerMm },
+  compute: ({ t, K }) => t * K,
+  source: PRACTICE,
+})
+
+export const leastWindowCurrent = calculation({
+  id: 'window-low',
+  title: 'Least current that still makes the weld',
+  symbol: 'I_low',
+  unit: 'A',
+  expression: 'I * (1 - w / 100)',
+  inputs: { I: from(wantedCurrent), w: assumed('workingWindowPct') },
+  compute: ({ I, w }) => I * (1 - w / 100),
+  source: commonPractice(),
+})
+
+export const mostWindowCurrent = calculation({
+  id: 'window-high',
+  title: 'Most current that still makes the weld',
+  symbol: 'I_high',
+  unit: 'A',
+  expression: 'I * (1 + w / 100)',
+  inputs: { I: from(wantedCurrent), w: assumed('workingWindowPct') },
+  compute: ({ I, w }) => I * (1 + w / 100),
+  source: commonPractice(),
+})
+
+export const burnThroughCurrent = calculation({
+  id: 'burn-through',
+  title: 'Current above which the thinner part burns through',
+  symbol: 'I_b',
+  unit: 'A',
+  expression: 'I * (1 + b / 100)',
+  inputs: { I: from(wantedCurrent), b: assumed('burnThroughPct') },
+  compute: ({ I, b }) => I * (1 + b / 100),
+  source: commonPractice(),
+})
+
+export interface WantedCurrent {
+  /** mm */
+  readonly passThicknessMm: number
+  /** Amps for each millimetre of the thinner part, all factors multiplied. */
+  readonly perMmA: number
+  /** A */
+  readonly wantedA: number
+  /** The least and the most current that still makes the weld, A. */
+  readonly lowA: number
+  readonly highA: number
+  /** Current above which the thinner part burns through, A. */
+  readonly burnThroughA: number
 }
 
-/** Amps for each millimetre of this joint's thinner part, all factors multiplied. */
-export function ampsPerMm(joint: Joint, processId: ProcessId, assume: Assume): number {
-  const terms = factorTerms(joint, PROCESSES[processId], assume)
-  return terms.reduce((product, factor) => product * Number(factor.value), 1)
-}
-
-/** Thickness that one pass has to melt: the thinner part's share, up to the process's thickest single pass. */
-export const passThicknessMm = (joint: Joint, processId: ProcessId, assume: Assume): number =>
-  Math.min(thinnerMm(joint) / (joint.passes ?? 1), assume.value(singlePassKey(processId)))
-
-/**
- * Current wanted by one pass of this joint.
- * @returns A, with its working
- */
-export function wantedCurrentA(joint: Joint, processId: ProcessId, assume: Assume): Worked {
-  const process = PROCESSES[processId]
-  const thickness = passThicknessMm(joint, processId, assume)
-  const factors = factorTerms(joint, process, assume)
-  const value = factors.reduce((product, factor) => product * Number(factor.value), thickness)
-  const pass: Step = {
-    says: 'Thickness that one pass melts',
-    formula: joint.passes === null ? 't = min(t₁, t₂)' : 't = min(t₁ / n, t₂)',
-    terms: [
-      term('t₁', 'thinner part', thinnerMm(joint), 'mm', jobField('thickness of the job')),
-      assume.term(singlePassKey(processId), 't₂'),
-      ...(joint.passes === null
-        ? []
-        : [term('n', 'passes chosen', joint.passes, '', jobField('passes of the job'))]),
-    ],
-    result: { symbol: 't', value: thickness, unit: 'mm' },
-    source: commonPractice('common practice: thicker parts take several passes'),
+/** @returns the current that one pass of this joint wants, and what stands around it */
+export function wantedCurrentOf(joint: Joint, processId: ProcessId, r: Reckoner): WantedCurrent {
+  const passThicknessMm = r.take(passThickness, {
+    t_1: thinnerMm(joint),
+    n: joint.passes ?? 1,
+    t_2: SINGLE_PASS[processId],
+  })
+  const isCored = PROCESSES[processId].family === 'fcaw'
+  const isOut = OUT_OF_POSITION.includes(joint.position)
+  const perMmA = r.take(factorsOf(isCored, isHeatSink(joint), isOut), {
+    k: PER_MM[thinnerFamily(joint)],
+    f_j: JOINT_FACTOR[joint.kind],
+  })
+  const wantedA = r.take(wantedCurrent, { t: passThicknessMm, K: perMmA })
+  return {
+    passThicknessMm,
+    perMmA,
+    wantedA,
+    lowA: r.take(leastWindowCurrent, { I: wantedA }),
+    highA: r.take(mostWindowCurrent, { I: wantedA }),
+    burnThroughA: r.take(burnThroughCurrent, { I: wantedA }),
   }
-  const current: Step = {
-    says: 'Current that the pass wants',
-    formula: `I = t · ${factors.map((factor) => factor.symbol).join(' · ')}`,
-    terms: [term('t', 'thickness of the pass', thickness, 'mm', jobField('step before')), ...factors],
-    result: { symbol: 'I', value, unit: 'A' },
-    source: commonPractice('common practice: 1 A per 0.001 in of steel'),
-  }
-  return { value, steps: [pass, current] }
 }

@@ -1,6 +1,7 @@
+import { JOINT_KINDS } from '../model/jointKinds.ts'
 import { describe, expect, it } from 'vitest'
 import { completeJoint } from '../model/completeJoint.ts'
-import { JOINT_KINDS, jointSchema } from '../model/job.ts'
+import { jointSchema } from '../model/job.ts'
 import { readDocument } from '../model/problems.ts'
 import { joint } from '../testing/samples.ts'
 import { applyChange } from './applyChange.ts'

@@ -1,13 +1,13 @@
 /** The columns of a weld list as a table: one a field of a joint, with its unit in the heading. */
-import { JOINT_KINDS, type Joint, PATTERNS, POSITIONS } from '../model/job.ts'
+import { JOINT_KINDS, PATTERNS, POSITIONS } from '../model/jointKinds.ts'
+import { type Joint } from '../model/job.ts'
 import { parseQuantity } from '../quantity/parse.ts'
 import type { QuantityKind } from '../quantity/kinds.ts'
-import type { UnitSystem } from '../quantity/units.ts'
+import type { Notation } from '../quantity/units.ts'
 import { MATERIALS, materialOf } from '../reference/materials.ts'
 import { JOINT_CHOICES, positionOf } from './words.ts'
 
-export type Cell =
-  { readonly ok: true; readonly value: unknown } | { readonly ok: false; readonly message: string }
+type Cell = { readonly ok: true; readonly value: unknown } | { readonly ok: false; readonly message: string }
 
 export interface Column {
   readonly key: keyof Joint
@@ -20,10 +20,10 @@ export interface Column {
   print(joint: Joint): string
 }
 
-export interface CellContext {
+interface CellContext {
   /** The unit that the heading gave; empty where it gave none. */
   readonly unit: string
-  readonly system: UnitSystem
+  readonly notation: Notation
   readonly row: Partial<Joint>
 }
 
@@ -43,12 +43,12 @@ function lengthColumn(
     heading,
     unit: 'mm',
     words,
-    read(text, { unit, system, row }) {
+    read(text, { unit, notation, row }) {
       if (text === '' && nullable) return ok(null)
       const bare = /^[\d.,/\s-]+$/.test(text)
       const material = key === 'thicknessBMm' ? (row.materialB ?? row.materialA) : row.materialA
       const parsed = parseQuantity(kind, bare && unit !== '' ? `${text} ${unit}` : text, {
-        system,
+        ...notation,
         ...(material === undefined ? {} : { metal: MATERIALS[material].gauge }),
       })
       return parsed.ok ? ok(parsed.value) : no(parsed.problem.message)

@@ -11,5 +11,5 @@ const many = Array.from({ length: 5000 }, (_, index) => ({
 const [headings = [], ...rows] = printTable(many)
 
 bench('preview of 5,000 rows', () => {
-  readTable(rows, mapColumns(headings), 'imperial')
+  readTable(rows, mapColumns(headings), { system: 'imperial', locale: 'en-US' })
 })

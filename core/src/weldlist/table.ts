@@ -3,7 +3,7 @@ import { type Joint, jointSchema } from '../model/job.ts'
 import { completeJoint } from '../model/completeJoint.ts'
 import { newJoint } from '../model/newJoint.ts'
 import { readDocument } from '../model/problems.ts'
-import type { UnitSystem } from '../quantity/units.ts'
+import type { Notation } from '../quantity/units.ts'
 import { type Column, COLUMNS, headingOf, splitHeading } from './columns.ts'
 
 export interface MappedColumn {
@@ -76,13 +76,13 @@ function readRow(
   cells: readonly string[],
   plan: readonly PlannedCell[],
   number: number,
-  system: UnitSystem,
+  notation: Notation,
 ): RowRead {
   const problems: CellProblem[] = []
   const row: Record<string, unknown> = {}
   for (const { column, unit, index } of plan) {
     const text = unhide((cells[index] ?? '').trim())
-    const cell = column.read(text, { unit, system, row: row as Partial<Joint> })
+    const cell = column.read(text, { unit, notation, row: row as Partial<Joint> })
     if (cell.ok) row[column.key] = cell.value
     // An empty cell takes what is usual.
     else if (text !== '') problems.push({ key: column.key, message: cell.message })
@@ -109,10 +109,10 @@ function readRow(
 export function readTable(
   rows: readonly (readonly string[])[],
   mapping: readonly MappedColumn[],
-  system: UnitSystem,
+  notation: Notation,
 ): readonly RowRead[] {
   const plan = planOf(mapping)
-  return rows.map((cells, index) => readRow(cells, plan, index + 1, system))
+  return rows.map((cells, index) => readRow(cells, plan, index + 1, notation))
 }
 
 /** Makes ids unique: a second `w1` becomes `w1-2`. */

@@ -1,11 +1,12 @@
 /** The compact fields of a weld line: each reads what people write into parts of a joint, and prints them back. */
+import { BEVELLED_KINDS, FILLET_KINDS } from '../model/jointKinds.ts'
+import { type MaterialId } from '../model/material.ts'
 import type { Joint } from '../model/job.ts'
 import { parseQuantity } from '../quantity/parse.ts'
 import { printQuantity } from '../quantity/print.ts'
-import type { UnitSystem } from '../quantity/units.ts'
-import { MATERIALS, materialOf, type MaterialId } from '../reference/materials.ts'
+import type { Notation } from '../quantity/units.ts'
+import { MATERIALS, materialOf } from '../reference/materials.ts'
 import { NOMINAL_SIZES, pipeOf, schedulesOf } from '../reference/pipes.ts'
-import { BEVELLED_KINDS, FILLET_KINDS } from '../model/job.ts'
 import { JOINT_CHOICES, jointName, positionName, positionOf } from './words.ts'
 
 export type TextRead =
@@ -17,7 +18,7 @@ const fail = (message: string): TextRead => ({ ok: false, message })
 const plain = (text: string): string => text.trim().replace(/\s+/g, ' ')
 
 /** `4 x 18 in`, `4 @ 18`, `18 in`; `4 x round` where the tube makes the length */
-export function readWelds(text: string, system: UnitSystem): TextRead {
+export function readWelds(text: string, notation: Notation): TextRead {
   const written = plain(text)
   const parts = /^(\d+)\s*(?:[x×*@]|pcs|off|of)\s*(.+)$/i.exec(written)
   const round = /^(\d+)\s*[x×*@]\s*round$/i.exec(written)
@@ -28,7 +29,7 @@ export function readWelds(text: string, system: UnitSystem): TextRead {
   const count = parts ? Number(parts[1]) : 1
   if (count < 1 || count > 100_000)
     return fail(`“${written}”: the number of welds must be from 1 to 100000. Write for example 4 x 18 in.`)
-  const length = parseQuantity('length', parts?.[2] ?? written, { system })
+  const length = parseQuantity('length', parts?.[2] ?? written, notation)
   if (!length.ok)
     return fail(length.problem.message.replace('Write 18 in or 4 ft.', 'Write for example 4 x 18 in.'))
   return read({ count, lengthMm: length.value }, `${count} × ${length.understood}`)
@@ -38,8 +39,8 @@ export function readWelds(text: string, system: UnitSystem): TextRead {
 const isRound = ({ kind, around }: Joint): boolean =>
   around || kind === 'saddle' || kind === 'plug' || kind === 'slot'
 
-export const printWelds = (joint: Joint, system: UnitSystem): string =>
-  `${joint.count} x ${isRound(joint) ? 'round' : printQuantity('length', joint.lengthMm, system)}`
+export const printWelds = (joint: Joint, notation: Notation): string =>
+  `${joint.count} x ${isRound(joint) ? 'round' : printQuantity('length', joint.lengthMm, notation)}`
 
 /** `T`, `lap`, `V 60`, `bevel 45`, `tube to plate` */
 export function readJoint(text: string): TextRead {
@@ -111,12 +112,15 @@ function splitMaterial(written: string): { rest: string; material: MaterialId | 
   return { rest: written, material: null }
 }
 
-function readPart(text: string, fallback: MaterialId, system: UnitSystem): Part | string {
+function readPart(text: string, fallback: MaterialId, notation: Notation): Part | string {
   const written = plain(text)
   const pipe = readPipe(written)
   if (pipe !== null) return pipe
   const { rest, material } = splitMaterial(written)
-  const thickness = parseQuantity('thickness', rest, { system, metal: MATERIALS[material ?? fallback].gauge })
+  const thickness = parseQuantity('thickness', rest, {
+    ...notation,
+    metal: MATERIALS[material ?? fallback].gauge,
+  })
   return thickness.ok
     ? { thicknessMm: thickness.value, material, diameterMm: null }
     : thickness.problem.message
@@ -126,16 +130,16 @@ function readPart(text: string, fallback: MaterialId, system: UnitSystem): Part 
  * `3/16 to 1/4`, `14 ga 304`, `16 ga 304 to 1/4 steel`, `1-1/2 in sch 40 316L to 1/4`
  * @param joint whose metals hold where none is written
  */
-export function readParts(text: string, joint: Joint, system: UnitSystem): TextRead {
+export function readParts(text: string, joint: Joint, notation: Notation): TextRead {
   if (/\s(to|on)$/i.test(plain(text)))
     return fail(`“${plain(text)}”: the other part is missing. Write for example 3/16 to 1/4.`)
   const [first = '', second, ...more] = plain(text).split(/\s+(?:to|on|→|->)\s+/i)
   if (more.length > 0)
     return fail(`“${plain(text)}” names more than two parts. Write for example 3/16 to 1/4.`)
-  const a = readPart(first, joint.materialA, system)
+  const a = readPart(first, joint.materialA, notation)
   if (typeof a === 'string') return fail(a)
   const fallback = a.material ?? joint.materialB
-  const b = second === undefined ? a : readPart(second, fallback, system)
+  const b = second === undefined ? a : readPart(second, fallback, notation)
   if (typeof b === 'string') return fail(b)
   const materialA = a.material ?? joint.materialA
   const materialB = b.material ?? (second === undefined ? materialA : (a.material ?? joint.materialB))
@@ -146,12 +150,12 @@ export function readParts(text: string, joint: Joint, system: UnitSystem): TextR
     materialB,
     ...(a.diameterMm === null ? {} : { diameterMm: a.diameterMm }),
   }
-  return read(change, printParts({ ...joint, ...change }, system))
+  return read(change, printParts({ ...joint, ...change }, notation))
 }
 
 /** Prints what reads back to the same: thickness and metal of A, and of B what differs. */
-export function printParts(joint: Joint, system: UnitSystem): string {
-  const thickness = (mm: number) => printQuantity('thickness', mm, system)
+export function printParts(joint: Joint, notation: Notation): string {
+  const thickness = (mm: number) => printQuantity('thickness', mm, notation)
   const a = `${thickness(joint.thicknessAMm)} ${MATERIALS[joint.materialA].short}`
   if (joint.materialA !== joint.materialB) {
     return `${a} to ${thickness(joint.thicknessBMm)} ${MATERIALS[joint.materialB].short}`
@@ -205,12 +209,12 @@ const ROUND_ORDER: readonly (readonly [string, SizeKey])[] = [
 ]
 
 /** `3/16`, `1/4 x 3/8`, `gap 3/32, face 1/16, cap 1/16`, `hole 1/2 in` */
-export function readSize(text: string, joint: Joint, system: UnitSystem): TextRead {
+export function readSize(text: string, joint: Joint, notation: Notation): TextRead {
   const written = plain(text)
   let change: Partial<Pick<Joint, SizeKey>> = {}
   const isFillet = FILLET_KINDS.includes(joint.kind)
   const number = (figure: string, wide = false) =>
-    parseQuantity(wide ? 'length' : 'weldSize', figure, { system })
+    parseQuantity(wide ? 'length' : 'weldSize', figure, notation)
   if (written === '') {
     return isFillet
       ? fail('The leg is empty. Write for example 3/16, or 1/4 x 3/8 for unequal legs.')
@@ -238,11 +242,11 @@ export function readSize(text: string, joint: Joint, system: UnitSystem): TextRe
     if (!value.ok) return fail(value.problem.message)
     change = { ...change, [key]: value.value }
   }
-  return read(change, printSize({ ...joint, ...change }, system))
+  return read(change, printSize({ ...joint, ...change }, notation))
 }
 
-export function printSize(joint: Joint, system: UnitSystem): string {
-  const print = (value: number) => printQuantity('weldSize', value, system)
+export function printSize(joint: Joint, notation: Notation): string {
+  const print = (value: number) => printQuantity('weldSize', value, notation)
   const pieces: string[] = []
   if (FILLET_KINDS.includes(joint.kind) && joint.legMm !== null) {
     pieces.push(joint.legBMm === null ? print(joint.legMm) : `${print(joint.legMm)} x ${print(joint.legBMm)}`)
@@ -254,7 +258,7 @@ export function printSize(joint: Joint, system: UnitSystem): string {
   }
   for (const [word, key] of ROUND_ORDER) {
     const value = joint[key]
-    if (value !== null) pieces.push(`${word} ${printQuantity('length', value, system)}`)
+    if (value !== null) pieces.push(`${word} ${printQuantity('length', value, notation)}`)
   }
   return pieces.join(', ')
 }
@@ -270,7 +274,7 @@ export function readPosition(text: string): TextRead {
 }
 
 /** Empty or `continuous`; `2-6`, `50-150 mm`, `2-6 staggered` */
-export function readPattern(text: string, system: UnitSystem): TextRead {
+export function readPattern(text: string, notation: Notation): TextRead {
   const written = plain(text)
   if (written === '' || /^cont(inuous)?\.?$/i.test(written)) {
     return read({ pattern: 'continuous', segmentMm: null, pitchMm: null }, 'continuous')
@@ -287,9 +291,9 @@ export function readPattern(text: string, system: UnitSystem): TextRead {
   const segment = parseQuantity(
     'length',
     /[a-z"]/i.test(pair[1] ?? '') ? (pair[1] ?? '') : `${pair[1]} ${unit}`.trim(),
-    { system },
+    notation,
   )
-  const pitch = parseQuantity('length', pair[2] ?? '', { system })
+  const pitch = parseQuantity('length', pair[2] ?? '', notation)
   if (!segment.ok) return fail(segment.problem.message)
   if (!pitch.ok) return fail(pitch.problem.message)
   if (pitch.value < segment.value)
@@ -304,9 +308,9 @@ export function readPattern(text: string, system: UnitSystem): TextRead {
   )
 }
 
-export function printPattern(joint: Joint, system: UnitSystem): string {
+export function printPattern(joint: Joint, notation: Notation): string {
   if (joint.pattern === 'continuous' || joint.segmentMm === null || joint.pitchMm === null)
     return 'continuous'
-  const print = (value: number) => printQuantity('length', value, system)
+  const print = (value: number) => printQuantity('length', value, notation)
   return `${print(joint.segmentMm)} @ ${print(joint.pitchMm)}${joint.pattern === 'staggered' ? ' staggered' : ''}`
 }

@@ -1,3 +1,4 @@
+import type { Notation } from '../quantity/index.ts'
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { type Joint, jointSchema } from '../model/job.ts'
@@ -6,6 +7,9 @@ import { readDocument } from '../model/problems.ts'
 import { demoShop, joint } from '../testing/samples.ts'
 import { mapColumns, printTable, readTable, withUniqueIds } from './table.ts'
 import * as text from './text.ts'
+
+const IMPERIAL: Notation = { system: 'imperial', locale: 'en-US' }
+const METRIC: Notation = { system: 'metric', locale: 'en-US' }
 
 const message = (read: text.TextRead): string => (read.ok ? `read as ${read.understood}` : read.message)
 const change = (read: text.TextRead): Partial<Joint> => {
@@ -31,7 +35,7 @@ describe('what people write in a weld line', () => {
     ['2x450 mm', { count: 2, lengthMm: 450 }],
     ['6 x round', { count: 6 }],
   ])('welds “%s”', (written, expected) => {
-    expect(change(text.readWelds(written, 'imperial'))).toEqual(near(expected))
+    expect(change(text.readWelds(written, IMPERIAL))).toEqual(near(expected))
   })
 
   it.each([
@@ -67,21 +71,21 @@ describe('what people write in a weld line', () => {
     ],
     ['3 mm galv', { thicknessAMm: 3, materialA: 'galvanised' }],
   ])('parts “%s”', (written, expected) => {
-    expect(change(text.readParts(written, steel, 'imperial'))).toMatchObject(near(expected))
+    expect(change(text.readParts(written, steel, IMPERIAL))).toMatchObject(near(expected))
   })
 
   it.each([
     ['3/16', { legMm: 4.7625, legBMm: null }],
     ['1/4 x 3/8', { legMm: 6.35, legBMm: 9.525 }],
   ])('leg “%s”', (written, expected) => {
-    expect(change(text.readSize(written, steel, 'imperial'))).toEqual(near(expected))
+    expect(change(text.readSize(written, steel, IMPERIAL))).toEqual(near(expected))
   })
   it('sizes of a groove are named', () => {
     const groove = joint({ kind: 'v', legMm: null, includedAngleDeg: 60 })
-    expect(change(text.readSize('gap 3/32, face 1/16, cap 1/16', groove, 'imperial'))).toEqual(
+    expect(change(text.readSize('gap 3/32, face 1/16, cap 1/16', groove, IMPERIAL))).toEqual(
       near({ rootGapMm: 2.38125, rootFaceMm: 1.5875, reinforcementMm: 1.5875 }),
     )
-    expect(message(text.readSize('3/32', groove, 'imperial'))).toContain('say which size')
+    expect(message(text.readSize('3/32', groove, IMPERIAL))).toContain('say which size')
   })
 
   it.each([
@@ -99,29 +103,29 @@ describe('what people write in a weld line', () => {
     ['50-150 mm staggered', { pattern: 'staggered', segmentMm: 50, pitchMm: 150 }],
     ['1.5 in @ 4 in', { pattern: 'intermittent', segmentMm: 38.1, pitchMm: 101.6 }],
   ])('pattern “%s”', (written, expected) => {
-    expect(change(text.readPattern(written, 'imperial'))).toEqual(near(expected))
+    expect(change(text.readPattern(written, IMPERIAL))).toEqual(near(expected))
   })
 
   it.each([
-    [text.readWelds('0 x 18 in', 'imperial'), 'from 1 to 100000'],
-    [text.readWelds('4 x', 'imperial'), '4 x 18 in'],
+    [text.readWelds('0 x 18 in', IMPERIAL), 'from 1 to 100000'],
+    [text.readWelds('4 x', IMPERIAL), '4 x 18 in'],
     [text.readJoint('nail'), 'not a joint'],
     [text.readJoint('V 180'), 'between 0 and 180'],
     [text.readJoint('T 45'), 'has no angle'],
-    [text.readParts('14 ga 304 to', steel, 'imperial'), 'the other part is missing'],
-    [text.readParts('2 sch 33 304', steel, 'imperial'), 'no schedule 33'],
-    [text.readParts('7 sch 40', steel, 'imperial'), 'no nominal size 7'],
-    [text.readParts('2 ga 304', steel, 'imperial'), 'has no 2 ga'],
+    [text.readParts('14 ga 304 to', steel, IMPERIAL), 'the other part is missing'],
+    [text.readParts('2 sch 33 304', steel, IMPERIAL), 'no schedule 33'],
+    [text.readParts('7 sch 40', steel, IMPERIAL), 'no nominal size 7'],
+    [text.readParts('2 ga 304', steel, IMPERIAL), 'has no 2 ga'],
     [text.readPosition('sideways'), '1F to 4G'],
-    [text.readPattern('6-2', 'imperial'), 'shorter than its weld'],
-    [text.readPattern('often', 'imperial'), '2-6'],
+    [text.readPattern('6-2', IMPERIAL), 'shorter than its weld'],
+    [text.readPattern('often', IMPERIAL), '2-6'],
   ])('%#: says what to write', (read, words) => {
     expect(message(read)).toContain(words)
   })
 
   it('prints what it reads back to the same, for every weld of the demo, in either unit', () => {
     for (const one of joints) {
-      for (const system of ['imperial', 'metric'] as const) {
+      for (const system of [IMPERIAL, METRIC]) {
         const again = [
           text.readWelds(text.printWelds(one, system), system),
           text.readJoint(text.printJoint(one)),
@@ -150,13 +154,13 @@ describe('what people write in a weld line', () => {
           const [t, z, l] = [thirtySeconds / 32 + 0.1, legs / 32 + 0.05, tenths / 10 + 0.1]
           const inch = (inches: number) => `${inches} in`
           const metric = (inches: number) => `${inches * 25.4} mm`
-          const entered = (write: (inches: number) => string, system: 'imperial' | 'metric') =>
+          const entered = (write: (inches: number) => string, system: Notation) =>
             [
               text.readWelds(`3 x ${write(l)}`, system),
               text.readParts(`${write(t)} 304`, steel, system),
               text.readSize(write(z), steel, system),
             ].map(change)
-          expect(entered(metric, 'metric')).toEqual(entered(inch, 'imperial').map(near))
+          expect(entered(metric, METRIC)).toEqual(entered(inch, IMPERIAL).map(near))
         },
       ),
     )
@@ -166,12 +170,12 @@ describe('what people write in a weld line', () => {
     fc.assert(
       fc.property(fc.string({ unit: 'grapheme', maxLength: 40 }), (written) => {
         const reads = [
-          text.readWelds(written, 'imperial'),
+          text.readWelds(written, IMPERIAL),
           text.readJoint(written),
-          text.readParts(written, steel, 'metric'),
-          text.readSize(written, steel, 'metric'),
+          text.readParts(written, steel, METRIC),
+          text.readSize(written, steel, METRIC),
           text.readPosition(written),
-          text.readPattern(written, 'metric'),
+          text.readPattern(written, METRIC),
         ]
         return reads.every((one) => (one.ok ? one.understood : one.message) !== '')
       }),
@@ -182,7 +186,7 @@ describe('what people write in a weld line', () => {
 
 const table = (rows: readonly (readonly string[])[]) => {
   const [headings = [], ...cells] = rows
-  return readTable(cells, mapColumns(headings), 'imperial')
+  return readTable(cells, mapColumns(headings), IMPERIAL)
 }
 
 describe('a weld list as a table', () => {

@@ -1,5 +1,6 @@
 /** The words of a weld line: what people write for joints, positions and patterns, and what is printed for them. */
-import type { Joint, JointKind, Position } from '../model/job.ts'
+import { type JointKind, type Position } from '../model/jointKinds.ts'
+import type { Joint } from '../model/job.ts'
 
 /** A joint as it is chosen: a kind, and whether it goes round a tube. */
 export interface JointChoice {

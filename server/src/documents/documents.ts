@@ -3,31 +3,36 @@ import {
   CATALOGUE_KEYS,
   CATALOGUE_LISTS,
   catalogueSchema,
+  explain,
   type FieldProblem,
   fitDocumentSchema,
+  fieldsOf,
   fitJob,
   inputOf,
   readDocument,
+  type ReferenceFound,
+  referencesIn,
+  sidesOf,
+  speechOf,
+  spokenFit,
+  type SpokenStep,
+  spokenSteps,
+  upcastFile,
+  upcastRecord,
 } from '@brannik/core'
 import { z } from 'zod'
-import { kindAt } from '../stores/kinds.ts'
+import { type Kind, kindAt } from '../stores/kinds.ts'
 
 /** One field that names another record. */
-export interface Reference {
-  readonly field: string
-  readonly toKind: string
-  readonly toId: string
-}
-
 /** A record that its schema takes, as the text that came in. */
 export interface RecordDocument {
   readonly id: string
   readonly text: string
-  readonly references: readonly Reference[]
+  readonly references: readonly ReferenceFound[]
 }
 
 /** The records of one kind in a catalogue. */
-export interface CatalogueList {
+interface CatalogueList {
   readonly path: string
   /** JSON text of the list. */
   readonly text: string
@@ -64,16 +69,30 @@ function parse(bytes: Uint8Array): Outcome<unknown> {
   }
 }
 
-function record(kindPath: string, value: unknown): Outcome<RecordDocument> {
+const atVersion = (message: string): Outcome<never> => ({
+  ok: false,
+  problems: [{ pointer: '/version', field: 'version', message }],
+})
+
+/** A record may say in which version of its schema it is written; it is stored in the current one. */
+function ofThisVersion(kind: Kind, value: unknown): Outcome<unknown> {
+  if (typeof value !== 'object' || value === null || !('schemaVersion' in value)) return { ok: true, value }
+  const { schemaVersion, ...written } = value
+  const upcast = upcastRecord(kind.kind, schemaVersion, written)
+  if (upcast.ok) return upcast
+  const { message } = upcast
+  return { ok: false, problems: [{ pointer: '/schemaVersion', field: 'schemaVersion', message }] }
+}
+
+function record(kindPath: string, sent: unknown): Outcome<RecordDocument> {
   const kind = kindAt(kindPath)
   if (!kind) throw new Error(`no kind at ${kindPath}`)
-  const read = readDocument(kind.schema, value)
+  const current = ofThisVersion(kind, sent)
+  if (!current.ok) return current
+  const read = readDocument(kind.schema, current.value)
   if (!read.ok) return read
   const body = read.value as Readonly<Record<string, unknown>> & { readonly id: string }
-  const references = Object.entries(kind.references).flatMap(([field, toKind]): Reference[] => {
-    const toId = body[field]
-    return typeof toId === 'string' ? [{ field, toKind, toId }] : []
-  })
+  const references = referencesIn(fieldsOf(kind.kind, body['kind']), body)
   return { ok: true, value: { id: body.id, text: JSON.stringify(body), references } }
 }
 
@@ -97,8 +116,18 @@ function twins(catalogue: z.infer<typeof catalogueSchema>): FieldProblem[] {
   })
 }
 
-function catalogue(value: unknown): Outcome<readonly CatalogueList[]> {
-  const read = readDocument(catalogueImportSchema, value)
+function catalogue(sent: unknown): Outcome<readonly CatalogueList[]> {
+  const written: unknown =
+    typeof sent === 'object' && sent !== null && 'catalogue' in sent ? sent.catalogue : null
+  const upcast = written === null ? null : upcastFile('brannik-catalogue', written)
+  if (upcast && !upcast.ok) {
+    const { message } = upcast
+    return { ok: false, problems: [{ pointer: '/catalogue/version', field: 'catalogue › version', message }] }
+  }
+  const read = readDocument(
+    catalogueImportSchema,
+    upcast ? { ...(sent as object), catalogue: upcast.value } : sent,
+  )
   if (!read.ok) return read
   const twice = twins(read.value.catalogue)
   if (twice.length > 0) return { ok: false, problems: twice.slice(0, 100) }
@@ -114,21 +143,39 @@ function catalogue(value: unknown): Outcome<readonly CatalogueList[]> {
   return { ok: true, value: lists.filter(({ ids }) => ids.length > 0) }
 }
 
-/** @returns the answer as JSON bytes, which cross to another thread without a copy */
-function fit(value: unknown): Outcome<Uint8Array<ArrayBuffer>> {
-  const read = readDocument(fitDocumentSchema, value)
+/** Chains of more welds than this are not told of one by one: the hungriest stands for them. */
+const MOST_CHAINS = 50
+
+/**
+ * @param explained ids of the criteria whose working is wanted
+ * @returns the answer as JSON bytes, which cross to another thread without a copy
+ */
+function fit(value: unknown, explained: readonly string[]): Outcome<Uint8Array<ArrayBuffer>> {
+  const upcast = upcastFile('brannik-fit', value)
+  if (!upcast.ok) return atVersion(upcast.message)
+  const read = readDocument(fitDocumentSchema, upcast.value)
   if (!read.ok) return read
   const question = inputOf(read.value)
   if (!question.ok) return question
-  const answer = JSON.stringify(fitJob(question.input, { chainsOf: 'all' }))
-  return { ok: true, value: new TextEncoder().encode(answer) }
+  const { input } = question
+  const speech = speechOf(input.shop)
+  const found = fitJob(input, { chainsOf: input.job.joints.length > MOST_CHAINS ? [] : 'all' })
+  const answer = { ...spokenFit(speech, found), ...(explained.length > 0 ? { workings: workingsOf() } : {}) }
+  return { ok: true, value: new TextEncoder().encode(JSON.stringify(answer)) }
+
+  function workingsOf(): Record<string, readonly SpokenStep[]> {
+    const { capability, demand } = sidesOf(input)
+    return Object.fromEntries(
+      explained.map((id) => [id, spokenSteps(speech, explain(id, capability, demand))]),
+    )
+  }
 }
 
 /** What can be asked of a document, here or in a worker thread. */
 export type Ask =
   | { readonly what: 'record'; readonly kindPath: string }
   | { readonly what: 'catalogue' }
-  | { readonly what: 'fit' }
+  | { readonly what: 'fit'; readonly explained: readonly string[] }
 
 export interface Answers {
   record: RecordDocument
@@ -146,6 +193,6 @@ export function answerTo(ask: Ask, bytes: Uint8Array): Outcome<Answers[Ask['what
     case 'catalogue':
       return catalogue(parsed.value)
     case 'fit':
-      return fit(parsed.value)
+      return fit(parsed.value, ask.explained)
   }
 }

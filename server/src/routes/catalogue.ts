@@ -1,5 +1,12 @@
 /** The open catalogue: all equipment out, or many things in at once; its JSON Schema; the generic library. */
-import { CATALOGUE_FORMAT, CATALOGUE_KEYS, CATALOGUE_LISTS, catalogueSchema, LIBRARY } from '@brannik/core'
+import {
+  CATALOGUE_FORMAT,
+  CATALOGUE_VERSION,
+  CATALOGUE_KEYS,
+  CATALOGUE_LISTS,
+  catalogueSchema,
+  LIBRARY,
+} from '@brannik/core'
 import { Readable } from 'node:stream'
 import { pipeline } from 'node:stream/promises'
 import { z } from 'zod'
@@ -12,23 +19,23 @@ import { writeMany } from '../stores/bulk.ts'
 import * as records from '../stores/records.ts'
 
 /** The catalogue's JSON Schema, made of the schemas that check it. */
-export const catalogueJsonSchema = (): object => ({
+const catalogueJsonSchema = (): object => ({
   ...z.toJSONSchema(catalogueSchema, { io: 'input', unrepresentable: 'any' }),
-  title: 'Brannik catalogue, version 1',
+  title: `Brannik catalogue, version ${CATALOGUE_VERSION}`,
 })
 
 const ofLibrary = (path: string) => LIBRARY.filter((entry) => entry.path === path).map(({ record }) => record)
 
 /** The generic library in the catalogue's own format. */
-export const libraryCatalogue = (): object => ({
+const libraryCatalogue = (): object => ({
   format: CATALOGUE_FORMAT,
-  version: 1,
+  version: CATALOGUE_VERSION,
   ...Object.fromEntries(CATALOGUE_KEYS.map((key) => [key, ofLibrary(CATALOGUE_LISTS[key].path)])),
 })
 
 /** The catalogue piece by piece, so that it never stands whole in memory. */
 async function* pieces(connection: Connection): AsyncGenerator<string> {
-  yield `{"format":${JSON.stringify(CATALOGUE_FORMAT)},"version":1`
+  yield `{"format":${JSON.stringify(CATALOGUE_FORMAT)},"version":${CATALOGUE_VERSION}`
   for (const key of CATALOGUE_KEYS) {
     yield `,"${key}":[`
     let separator = ''

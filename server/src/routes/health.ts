@@ -10,7 +10,7 @@ const PACKAGE = JSON.parse(readFileSync(new URL('../../../package.json', import.
 export const VERSION = PACKAGE.version
 
 /** One question to the database at a time, whoever asks; a database that is silent is not asked more and more. */
-export function readiness(database: Database): () => Promise<boolean> {
+function readiness(database: Database): () => Promise<boolean> {
   let asking: Promise<boolean> | null = null
   const ask = (): Promise<boolean> =>
     database

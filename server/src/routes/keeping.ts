@@ -18,7 +18,7 @@ const versionsQuery = z.strictObject({
 })
 
 export const historyRoutes: AddRoutes = (api, { database }) => {
-  const pathOf = new Map(ALL_KINDS.map(({ kind, path }) => [kind, path]))
+  const pathOf = new Map<string, string>(ALL_KINDS.map(({ kind, path }) => [kind, path]))
   api.on('get', '/deleted', 'guest', async (_request, response) => {
     const items = await reading(database, deletedRecords)
     response.json({ items: items.map(({ kind, ...rest }) => ({ path: pathOf.get(kind) ?? kind, ...rest })) })

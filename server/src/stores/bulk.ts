@@ -1,4 +1,5 @@
 /** Many records of one kind in a few statements: a catalogue of thousands is one transaction of moments. */
+import { schemaVersionOf } from '@brannik/core'
 import type { Connection } from '../database.ts'
 import { Problem } from '../problems.ts'
 import type { Kind } from './kinds.ts'
@@ -7,14 +8,14 @@ import type { Kind } from './kinds.ts'
 const MAKE = `with given as (
     select value ->> 'id' as id, value as body from jsonb_array_elements($2::jsonb) as value
   )
-  insert into record (kind, id, body) select $1, id, body from given where id = any($3) order by id
+  insert into record (kind, id, body, schema_version) select $1, id, body, $4 from given where id = any($3) order by id
   on conflict (kind, id) do nothing returning id, version`
 /** Those that are there are locked in the order of their ids before they are written. */
 const HOLD = `select id, version from record where kind = $1 and id = any($2) order by id for update`
 const REPLACE = `with given as (
     select value ->> 'id' as id, value as body from jsonb_array_elements($2::jsonb) as value
   )
-  update record r set body = g.body, version = r.version + 1, updated_at = now()
+  update record r set body = g.body, schema_version = $4, version = r.version + 1, updated_at = now()
   from given g where r.kind = $1 and r.id = g.id and g.id = any($3) returning r.id, r.version`
 
 export interface Written {
@@ -58,8 +59,13 @@ export async function writeMany(
     }
   }
   const replaced =
-    known.length > 0 ? (await connection.query<Written>(REPLACE, [kind.kind, list, known])).rows : []
-  const made = fresh.length > 0 ? (await connection.query<Written>(MAKE, [kind.kind, list, fresh])).rows : []
+    known.length > 0
+      ? (await connection.query<Written>(REPLACE, [kind.kind, list, known, schemaVersionOf(kind.kind)])).rows
+      : []
+  const made =
+    fresh.length > 0
+      ? (await connection.query<Written>(MAKE, [kind.kind, list, fresh, schemaVersionOf(kind.kind)])).rows
+      : []
   if (made.length < fresh.length) {
     const isMade = new Set(made.map(({ id }) => id))
     const taken = fresh.find((id) => !isMade.has(id)) ?? ''

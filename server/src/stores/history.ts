@@ -1,4 +1,5 @@
 /** Every version that a record ever had: looked at, and what was deleted found again. Triggers of the database keep it. */
+import { upcastRecord } from '@brannik/core'
 import type { Connection } from '../database.ts'
 import { Problem } from '../problems.ts'
 import type { Kind } from './kinds.ts'
@@ -23,7 +24,7 @@ export interface Deleted {
 const MOST = 200
 const VERSIONS = `select version, at, who, body is null as deleted from record_history
   where kind = $1 and id = $2 and ($3::int is null or version < $3) order by version desc limit ${MOST}`
-const ONE = `select body::text as record from record_history where kind = $1 and id = $2 and version = $3`
+const ONE = `select body as record, schema_version as written from record_history where kind = $1 and id = $2 and version = $3`
 const DELETED = `select h.kind, h.id, h.at, h.who, h.version - 1 as version, before.body ->> 'name' as name
   from record_history h
   join record_history before on before.kind = h.kind and before.id = h.id and before.version = h.version - 1
@@ -49,11 +50,17 @@ export async function versionOf(
   id: string,
   version: number,
 ): Promise<string> {
-  const { rows } = await connection.query<{ record: string | null }>(ONE, [kind.kind, id, version])
-  const record = rows[0]?.record
-  if (typeof record !== 'string')
+  const { rows } = await connection.query<{ record: object | null; written: number }>(ONE, [
+    kind.kind,
+    id,
+    version,
+  ])
+  const [row] = rows
+  // It is kept as it was written, and shown as this version writes it.
+  const upcast = row?.record ? upcastRecord(kind.kind, row.written, row.record) : null
+  if (!upcast?.ok)
     throw new Problem(404, 'Not here', `There is no version ${version} of the ${kind.kind} “${id}”.`)
-  return record
+  return JSON.stringify(upcast.value)
 }
 
 /** What is deleted and not there again, latest first, at most 200. */

@@ -3,6 +3,7 @@
  * database keeps them and as they came in: nobody needs them as objects here.
  */
 import { createHash } from 'node:crypto'
+import { schemaVersionOf } from '@brannik/core'
 import type { Connection } from '../database.ts'
 import type { RecordDocument } from '../documents/documents.ts'
 import { LIMITS } from '../limits.ts'
@@ -41,9 +42,9 @@ const PAGE = `select id, name, version, record from (
   ) as weighed where before < $5 order by name, id`
 const GET = `select id, version, body::text as record from record where kind = $1 and id = $2`
 const EXISTS = `select id from record where kind = $1 and id = any($2)`
-const INSERT = `insert into record (kind, id, body) values ($1, $2, $3)
+const INSERT = `insert into record (kind, id, body, schema_version) values ($1, $2, $3, $4)
   on conflict (kind, id) do nothing returning version`
-const REPLACE = `update record set body = $4, version = version + 1, updated_at = now()
+const REPLACE = `update record set body = $4, schema_version = $5, version = version + 1, updated_at = now()
   where kind = $1 and id = $2 and version = $3 returning version`
 const DELETE = `delete from record where kind = $1 and id = $2 and version = $3 returning version`
 const FORGET_REFERENCES = `delete from record_reference where from_kind = $1 and from_id = $2`
@@ -96,7 +97,7 @@ const noSuch = (kind: Kind, id: string): Problem =>
   new Problem(
     404,
     'Not here',
-    `There is no ${kind.kind} with the id “${id}”. It may have been deleted; list ${kind.path}.`,
+    `There is no ${kind.noun} with the id “${id}”. It may have been deleted; list ${kind.path}.`,
   )
 
 export async function get(connection: Connection, kind: Kind, id: string): Promise<Stored> {
@@ -144,12 +145,13 @@ export async function create(connection: Connection, kind: Kind, document: Recor
     kind.kind,
     document.id,
     document.text,
+    schemaVersionOf(kind.kind),
   ])
   if (!rows[0]) {
     throw new Problem(
       409,
       'Already here',
-      `There is already a ${kind.kind} with the id “${document.id}”. Choose another id, or replace it with PUT.`,
+      `There is already a ${kind.noun} with the id “${document.id}”. Choose another id, or replace it with PUT.`,
     )
   }
   await writeReferences(connection, kind, document)
@@ -166,7 +168,7 @@ async function staleOrGone(
   return new Problem(
     412,
     'Changed meanwhile',
-    `You have version ${version} of this ${kind.kind}, the stored one is version ${now.version}. Load it again and repeat your change.`,
+    `You have version ${version} of this ${kind.noun}, the stored one is version ${now.version}. Load it again and repeat your change.`,
     { extra: { currentVersion: now.version } },
   )
 }
@@ -183,6 +185,7 @@ export async function replace(
     document.id,
     version,
     document.text,
+    schemaVersionOf(kind.kind),
   ])
   if (!rows[0]) throw await staleOrGone(connection, kind, document.id, version)
   await writeReferences(connection, kind, document)
@@ -193,7 +196,7 @@ export async function remove(connection: Connection, kind: Kind, id: string, ver
   const users = await connection.query<{ name: string }>(USERS, [kind.kind, id])
   if (users.rows.length > 0) {
     const names = users.rows.map(({ name }) => `“${name}”`).join(', ')
-    throw new Problem(409, 'In use', `${names} still use this ${kind.kind}. Change that first, then delete.`)
+    throw new Problem(409, 'In use', `${names} still use this ${kind.noun}. Change that first, then delete.`)
   }
   const { rows } = await connection.query(DELETE, [kind.kind, id, version])
   if (!rows[0]) throw await staleOrGone(connection, kind, id, version)

@@ -12,8 +12,8 @@ export class RequestFailed extends Error {
   readonly fields: readonly FieldProblem[]
 
   /** @param status 0 where the server did not answer at all */
-  constructor(status: number, says: string, fields: readonly FieldProblem[] = []) {
-    super(says)
+  constructor(status: number, message: string, fields: readonly FieldProblem[] = []) {
+    super(message)
     this.status = status
     this.fields = fields
   }
@@ -104,6 +104,9 @@ export const findRecord = <T>(path: string): Promise<Stored<T> | null> =>
     if (error instanceof RequestFailed && error.status === 404) return null
     throw error
   })
+/** @param key path and id, `jobs/press-frame`; @returns null where that version is not kept */
+export const findVersion = async <T>(key: string, version: number): Promise<T | null> =>
+  (await findRecord<T>(`history/${key}/${version}`))?.record ?? null
 export const createRecord = <T>(path: string, record: T, key: string): Promise<Stored<T>> =>
   request('POST', path, { body: record, key })
 export const replaceRecord = <T>(path: string, record: T, version: number, key: string): Promise<Stored<T>> =>

@@ -1,13 +1,17 @@
 <script setup lang="ts">
-import type { Chain, ChainLink, LinkId } from '@brannik/core'
-import { printNumber, printValue, printWholeAmps } from '@brannik/core'
+import { type Chain, type ChainLink, linkDetail, type LinkId, linkMissing, linkTitle } from '@brannik/core'
 import { useElementSize } from '@vueuse/core'
 import { scaleBand, scaleLinear } from 'd3'
 import { computed, ref } from 'vue'
+import { usePrint } from '../stores/usePrint.ts'
+import { useWorkspace } from '../stores/workspace.ts'
 
 /** The signature picture: what each link carries, from least to most, beside what the joint wants. */
 const { chain, jointDetail } = defineProps<{ chain: Chain; jointDetail: string }>()
 const emit = defineEmits<{ open: [id: LinkId | 'joint'] }>()
+
+const workspace = useWorkspace()
+const { print, number, wholeAmps } = usePrint()
 
 /** Least height; the plot takes all that its sheet leaves. */
 const LEAST = 180
@@ -39,7 +43,7 @@ interface Bar {
   top: number
   bottom: number
   cut: boolean
-  gap: { from: number; to: number; says: string } | null
+  gap: { from: number; to: number; label: string } | null
 }
 
 const bars = computed(() =>
@@ -63,7 +67,7 @@ const bars = computed(() =>
           ? {
               from: wantedY.value,
               to: over ? top : bottom,
-              says: `${over ? '−' : '+'}${printWholeAmps(by)} A`,
+              label: `${over ? '−' : '+'}${wholeAmps(by)} A`,
             }
           : null,
     }
@@ -84,10 +88,10 @@ const gapLabelY = ({ from, to }: { from: number; to: number }): number => {
 }
 
 const isFirst = (link: ChainLink): boolean => chain.first === link.id
-const valueWords = ({ highA, lowA, missing }: ChainLink): string =>
-  highA === null || lowA === null
-    ? `not known: ${missing ?? ''}`
-    : `${printNumber(lowA, 3)} to ${printValue(highA, 'A', 'metric')}`
+const valueWords = (link: ChainLink): string =>
+  link.highA === null || link.lowA === null
+    ? `not known: ${linkMissing(workspace.speech, link)}`
+    : `${number(link.lowA, 3)} to ${print(link.highA, 'A')}`
 </script>
 
 <template>
@@ -130,7 +134,7 @@ const valueWords = ({ highA, lowA, missing }: ChainLink): string =>
               class="edge"
             />
             <text :x="bar.x" :y="labelY(bar)" class="high">
-              {{ printWholeAmps(bar.link.highA) }}
+              {{ wholeAmps(bar.link.highA) }}
             </text>
             <text
               v-if="bar.link.lowA && bar.bottom - labelY(bar) > 26"
@@ -138,7 +142,7 @@ const valueWords = ({ highA, lowA, missing }: ChainLink): string =>
               :y="bar.bottom - 7"
               class="low"
             >
-              {{ printWholeAmps(bar.link.lowA) }}
+              {{ wholeAmps(bar.link.lowA) }}
             </text>
           </template>
           <text v-else :x="bar.x" :y="(bar.top + bar.bottom) / 2 + 9" class="question">?</text>
@@ -152,19 +156,19 @@ const valueWords = ({ highA, lowA, missing }: ChainLink): string =>
             :height="y(chain.windowA.low) - y(Math.min(chain.windowA.high, y.domain()[1] ?? 0))"
           />
           <text :x="middle('joint')" :y="y(chain.windowA.low) + 15" class="low">
-            {{ printWholeAmps(chain.windowA.low) }}–{{ printWholeAmps(chain.windowA.high) }} welds it
+            {{ wholeAmps(chain.windowA.low) }}–{{ wholeAmps(chain.windowA.high) }} welds it
           </text>
         </g>
         <line class="wanted" :x1="GUTTER" :x2="middle('joint') + BAR / 2" :y1="wantedY" :y2="wantedY" />
         <g class="wanted-label" @click="emit('open', 'joint')">
           <rect :x="middle('joint') - 32" :y="wantedY - 15" width="64" height="30" rx="4" />
-          <text :x="middle('joint')" :y="wantedY + 6">{{ printWholeAmps(chain.wantedA) }} A</text>
+          <text :x="middle('joint')" :y="wantedY + 6">{{ wholeAmps(chain.wantedA) }} A</text>
         </g>
 
         <g v-for="bar in bars" :key="`gap ${bar.link.id}`" class="gap">
           <template v-if="bar.gap">
             <line :x1="bar.x" :x2="bar.x" :y1="bar.gap.from" :y2="bar.gap.to" />
-            <text :x="bar.x + 8" :y="gapLabelY(bar.gap)">{{ bar.gap.says }}</text>
+            <text :x="bar.x + 8" :y="gapLabelY(bar.gap)">{{ bar.gap.label }}</text>
           </template>
         </g>
       </svg>
@@ -172,11 +176,13 @@ const valueWords = ({ highA, lowA, missing }: ChainLink): string =>
     <ol class="names" :style="{ paddingLeft: `${GUTTER}px` }">
       <li v-for="link in chain.links" :key="link.id">
         <button class="name" :class="{ first: isFirst(link) }" @click="emit('open', link.id)">
-          <strong>{{ link.title }}</strong>
-          <span class="detail" :title="link.detail">{{ link.detail }}</span>
+          <strong>{{ linkTitle(workspace.speech, link) }}</strong>
+          <span class="detail" :title="linkDetail(workspace.speech, link)">{{
+            linkDetail(workspace.speech, link)
+          }}</span>
           <span class="visually-hidden">carries {{ valueWords(link) }}: {{ link.verdict }}</span>
           <span v-if="isFirst(link)" class="flag" :class="link.verdict">{{
-            link.verdict === 'short' ? 'gives out first' : 'would give out first'
+            link.verdict === 'fails' ? 'gives out first' : 'would give out first'
           }}</span>
           <span v-else-if="link.verdict === 'unknown'" class="flag unknown">not known</span>
         </button>
@@ -185,7 +191,7 @@ const valueWords = ({ highA, lowA, missing }: ChainLink): string =>
         <button class="name" @click="emit('open', 'joint')">
           <strong>Joint</strong>
           <span class="detail" :title="jointDetail">{{ jointDetail }}</span>
-          <span class="visually-hidden">wants {{ printValue(chain.wantedA, 'A', 'metric') }}</span>
+          <span class="visually-hidden">wants {{ print(chain.wantedA, 'A') }}</span>
         </button>
       </li>
     </ol>
@@ -243,14 +249,14 @@ svg {
   font-size: 12px;
   text-anchor: middle;
 }
-.bar.short .fill {
-  fill: var(--short-soft);
+.bar.fails .fill {
+  fill: var(--fails-soft);
 }
-.bar.short .edge {
-  stroke: var(--short);
+.bar.fails .edge {
+  stroke: var(--fails);
 }
-.bar.short .high {
-  fill: var(--short);
+.bar.fails .high {
+  fill: var(--fails);
 }
 .bar.tight .edge {
   stroke: var(--tight);
@@ -295,11 +301,11 @@ svg {
   pointer-events: none;
 }
 .gap line {
-  stroke: var(--short);
+  stroke: var(--fails);
   stroke-width: 2;
 }
 .gap text {
-  fill: var(--short);
+  fill: var(--fails);
   font-size: 14px;
   font-weight: 700;
   paint-order: stroke;
@@ -341,8 +347,8 @@ svg {
   font-size: var(--text-s);
   font-weight: 700;
 }
-.flag.short {
-  color: var(--short);
+.flag.fails {
+  color: var(--fails);
 }
 .flag.unknown {
   color: var(--unknown);

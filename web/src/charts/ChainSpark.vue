@@ -1,7 +1,8 @@
 <script setup lang="ts">
-import type { Chain } from '@brannik/core'
+import { type Chain, linkTitle, verdictText } from '@brannik/core'
 import { scaleLinear } from 'd3'
 import { computed } from 'vue'
+import { useWorkspace } from '../stores/workspace.ts'
 
 /** The chain in a table cell. */
 const { chain } = defineProps<{ chain: Chain }>()
@@ -10,7 +11,12 @@ const WIDTH = 76
 const HEIGHT = 30
 const STEP = 16
 const y = computed(() => scaleLinear([0, chain.wantedA * 1.75], [HEIGHT, 0]).clamp(true))
-const words = computed(() => chain.links.map(({ title, verdict }) => `${title} ${verdict}`).join(', '))
+const workspace = useWorkspace()
+const words = computed(() =>
+  chain.links
+    .map((link) => `${linkTitle(workspace.speech, link)}: ${verdictText(workspace.speech, link.verdict)}`)
+    .join(', '),
+)
 </script>
 
 <template>
@@ -33,8 +39,8 @@ rect {
   fill: var(--steel);
   fill-opacity: 0.55;
 }
-.short {
-  fill: var(--short);
+.fails {
+  fill: var(--fails);
   fill-opacity: 1;
 }
 .tight {

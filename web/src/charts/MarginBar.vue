@@ -1,10 +1,13 @@
 <script setup lang="ts">
-import { printNumber, type Verdict } from '@brannik/core'
+import type { Verdict } from '@brannik/core'
 import { scaleLinear } from 'd3'
 import { computed } from 'vue'
+import { usePrint } from '../stores/usePrint.ts'
 
 /** How far a capacity lies above (right) or below (left) its demand, on one scale for all checks. */
 const { marginPct, verdict } = defineProps<{ marginPct: number | null; verdict: Verdict }>()
+
+const { number } = usePrint()
 
 const WIDTH = 68
 const REACH_PCT = 60
@@ -16,7 +19,7 @@ const words = computed(() => {
   const sign = marginPct < 0 ? '−' : '+'
   return Math.abs(marginPct) >= 900
     ? 'ample'
-    : `${sign}${printNumber(Math.abs(marginPct), Math.abs(marginPct) >= 99.5 ? 3 : 2)} %`
+    : `${sign}${number(Math.abs(marginPct), Math.abs(marginPct) >= 99.5 ? 3 : 2)} %`
 })
 </script>
 
@@ -61,8 +64,8 @@ const words = computed(() => {
 .tight rect {
   fill: var(--tight);
 }
-.short rect {
-  fill: var(--short);
+.fails rect {
+  fill: var(--fails);
 }
 .unknown rect {
   fill: var(--unknown);

@@ -72,7 +72,7 @@ interface Drawn {
   readonly textX: number
   readonly textY: number
   readonly anchor: 'start' | 'middle' | 'end'
-  readonly says: string
+  readonly label: string
 }
 
 function drawn({ name, from, to, inPlace }: Dimension): Drawn {
@@ -85,7 +85,7 @@ function drawn({ name, from, to, inPlace }: Dimension): Drawn {
     return inPlace ? point : upright ? [px, point[1]] : [point[0], py]
   }
   const [start, end] = [place(from), place(to)]
-  const says = `${name} ${printQuantity('weldSize', mm, workspace.system)}`
+  const label = `${name} ${printQuantity('weldSize', mm, workspace.notation)}`
   const [ax, ay, bx, by] = [x(start[0]), y(start[1]), x(end[0]), y(end[1])]
   if (inPlace) {
     const out = 1.25
@@ -98,7 +98,7 @@ function drawn({ name, from, to, inPlace }: Dimension): Drawn {
       textX: ax + (bx - ax) * out + 8,
       textY: ay + (by - ay) * out - 12,
       anchor: 'start',
-      says,
+      label,
     }
   }
   if (upright) {
@@ -113,7 +113,7 @@ function drawn({ name, from, to, inPlace }: Dimension): Drawn {
       textX: ax + shift * 1.6,
       textY: (ay + by) / 2 + 4,
       anchor: right ? 'start' : 'end',
-      says,
+      label,
     }
   }
   const below = (ay + by) / 2 >= HEIGHT / 2
@@ -127,14 +127,14 @@ function drawn({ name, from, to, inPlace }: Dimension): Drawn {
     textX: (ax + bx) / 2,
     textY: ay + shift + (below ? 14 : -5),
     anchor: 'middle',
-    says,
+    label,
   }
 }
 
 /** Two labels at one place would hide each other: the later one steps down. */
 const dimensions = computed(() => {
   const list = section.value.dimensions.map(drawn).map((one) => {
-    const half = one.says.length * 3
+    const half = one.label.length * 3
     const wide = one.anchor === 'middle' ? half : one.anchor === 'start' ? 0 : 2 * half
     const left = Math.max(wide, one.textX)
     const right = one.anchor === 'start' ? WIDTH - 2 * half : one.anchor === 'middle' ? WIDTH - half : WIDTH
@@ -155,7 +155,7 @@ const angleWords = computed(() => (joint.includedAngleDeg === null ? '' : `, ${j
 const caption = computed(() => {
   const round =
     joint.around && joint.diameterMm !== null
-      ? `, round ${printQuantity('length', joint.diameterMm, workspace.system)}`
+      ? `, round ${printQuantity('length', joint.diameterMm, workspace.notation)}`
       : ''
   return `${jointName(joint)}${angleWords.value}, to scale${round}`
 })
@@ -166,7 +166,7 @@ const caption = computed(() => {
     <svg
       :viewBox="`0 0 ${WIDTH} ${HEIGHT}`"
       role="img"
-      :aria-label="`Cross-section: ${jointName(joint)}${angleWords}. ${dimensions.map(({ says }) => says).join(', ')}`"
+      :aria-label="`Cross-section: ${jointName(joint)}${angleWords}. ${dimensions.map(({ label }) => label).join(', ')}`"
     >
       <path
         v-for="(shape, index) in section.shapes"
@@ -178,7 +178,7 @@ const caption = computed(() => {
         <line :x1="one.x1" :y1="one.y1" :x2="one.x2" :y2="one.y2" />
         <circle :cx="one.x1" :cy="one.y1" r="1.8" />
         <circle :cx="one.x2" :cy="one.y2" r="1.8" />
-        <text :x="one.textX" :y="one.textY" :text-anchor="one.anchor">{{ one.says }}</text>
+        <text :x="one.textX" :y="one.textY" :text-anchor="one.anchor">{{ one.label }}</text>
       </g>
     </svg>
     <figcaption class="label">{{ caption }}</figcaption>

@@ -26,7 +26,7 @@ describe('the chain', () => {
   it('draws a bar a link, the short ones with how much they lack, and names the first', () => {
     const wrapper = chart(chainOf('press-frame'))
     expect(wrapper.findAll('.bar')).toHaveLength(4)
-    expect(wrapper.findAll('.bar.short')).toHaveLength(2)
+    expect(wrapper.findAll('.bar.fails')).toHaveLength(2)
     expect(wrapper.findAll('.gap text').map((text) => text.text())).toEqual(['−60 A', '−105 A'])
     expect(wrapper.get('.name.first').text()).toContain('Power source')
     expect(wrapper.get('.name.first').text()).toContain('gives out first')
@@ -35,14 +35,14 @@ describe('the chain', () => {
   it('puts what carries more higher, and the line of what is wanted above every short bar', () => {
     const wrapper = chart(chainOf('press-frame'))
     const line = numberOf(wrapper.get('.wanted').element, 'y1')
-    for (const bar of wrapper.findAll('.bar.short .fill'))
+    for (const bar of wrapper.findAll('.bar.fails .fill'))
       expect(numberOf(bar.element, 'y')).toBeGreaterThan(line)
     for (const bar of wrapper.findAll('.bar.fits .fill'))
       expect(numberOf(bar.element, 'y')).toBeLessThan(line)
   })
 
   it('says the figures in words for whoever does not see the bars', () => {
-    expect(chart(chainOf('press-frame')).text()).toContain('carries 25 to 105 A: short')
+    expect(chart(chainOf('press-frame')).text()).toContain('carries 25 to 105 A: fails')
   })
 
   it('marks a link that nobody knows, without a bar of its own', () => {
@@ -73,7 +73,9 @@ describe('the chain', () => {
 
   it('stands small in a cell with its verdicts in words', () => {
     const wrapper = mount(ChainSpark, { props: { chain: chainOf('press-frame') } })
-    expect(wrapper.attributes('aria-label')).toBe('Circuit short, Power source short, Gun tight, Wire fits')
+    expect(wrapper.attributes('aria-label')).toBe(
+      'Circuit: Fails, Power source: Fails, Gun: Tight, Wire: Fits',
+    )
     expect(wrapper.findAll('rect')).toHaveLength(4)
   })
 })

@@ -3,9 +3,11 @@ import { format, parseISO } from 'date-fns'
 import { computed, ref, shallowRef, watch } from 'vue'
 import { ask } from '../api/client.ts'
 import { differences } from '../files/differences.ts'
+import { wordingOf } from '../files/wording.ts'
 import { useNotice } from '../stores/notice.ts'
 import { type Path, useWorkspace } from '../stores/workspace.ts'
 import SheetDialog from './SheetDialog.vue'
+import { reasonOf } from '../reason.ts'
 
 /** Every version that a record had: when, by whom, what was different, and the way back to it. */
 const { path, id } = defineProps<{ path: Path; id: string }>()
@@ -28,13 +30,17 @@ const problem = ref('')
 const hasMore = ref(false)
 
 const now = computed(() => workspace.get(path, id))
-const changes = computed(() => (record.value === null ? [] : differences(now.value, record.value)))
+const changes = computed(() =>
+  record.value === null
+    ? []
+    : differences(now.value, record.value, wordingOf(path, now.value, workspace.notation)),
+)
 const name = computed(() => now.value?.name ?? '')
 
 const telling = async (work: () => Promise<void>): Promise<void> => {
   problem.value = ''
   await work().catch((error: unknown) => {
-    problem.value = `It cannot be fetched: ${error instanceof Error ? error.message : String(error)}`
+    problem.value = `It cannot be fetched: ${reasonOf(error)}`
   })
 }
 const fetchVersions = (before: number | null): Promise<void> =>

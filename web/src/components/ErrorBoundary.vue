@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { onErrorCaptured, ref, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
+import { logUnexpected } from '../errors.ts'
 import { download } from '../files/download.ts'
 import { useWorkspace } from '../stores/workspace.ts'
 
@@ -12,6 +13,7 @@ const failure = ref('')
 const attempt = ref(0)
 
 onErrorCaptured((error) => {
+  logUnexpected(error)
   failure.value = error.message || String(error)
   return false
 })

@@ -30,13 +30,13 @@ const text = ref('')
 const focused = ref(false)
 
 const printed = computed(() =>
-  model.value === null ? '' : printQuantity(kind, model.value, workspace.system),
+  model.value === null ? '' : printQuantity(kind, model.value, workspace.notation),
 )
 const parsed = computed(() => {
   if (text.value.trim() === '' && optional !== '')
     return { ok: true as const, value: null, understood: optional }
   return parseQuantity(kind, text.value, {
-    system: workspace.system,
+    ...workspace.notation,
     ...(metal === undefined ? {} : { metal }),
   })
 })
@@ -55,7 +55,7 @@ const understood = computed(() =>
 
 /** A value that came from elsewhere (undo, another unit) replaces the text; one that the text itself gave does not. */
 watch(
-  [printed, () => workspace.system],
+  [printed, () => workspace.notation],
   () => {
     const own = parsed.value.ok && parsed.value.value === model.value && text.value !== ''
     if (!focused.value || !own) text.value = printed.value

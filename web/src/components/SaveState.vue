@@ -1,12 +1,16 @@
 <script setup lang="ts">
 import { format } from 'date-fns'
-import { computed } from 'vue'
+import { computed, defineAsyncComponent, ref } from 'vue'
 import { useWorkspace } from '../stores/workspace.ts'
+
+const ConflictDialog = defineAsyncComponent(() => import('./ConflictDialog.vue'))
 
 /** Whether what is on the screen is stored; where not, why, and what can be done. */
 const workspace = useWorkspace()
 
 const conflict = computed(() => [...workspace.saves].find(([, { state }]) => state === 'conflict') ?? null)
+const clashes = computed(() => conflict.value?.[1].clashes ?? [])
+const isComparing = ref(false)
 const failed = computed(() => [...workspace.saves.values()].find(({ state }) => state === 'failed') ?? null)
 const busy = computed(() =>
   [...workspace.saves.values()].some(({ state }) => state === 'saving' || state === 'waiting'),
@@ -20,17 +24,21 @@ const savedAt = computed(() =>
   <div class="save" role="status" aria-live="polite">
     <template v-if="conflict">
       <span class="bad">{{ conflict[1].version > 0 ? 'Changed' : 'Deleted' }} elsewhere meanwhile.</span>
+      <button v-if="clashes.length > 0" class="link-button" @click="isComparing = true">
+        Compare {{ clashes.length === 1 ? 'the field' : `${clashes.length} fields` }}
+      </button>
       <button class="link-button" @click="workspace.overwriteStored(conflict[0])">Keep mine</button>
       <button class="link-button" @click="workspace.takeStored(conflict[0])">
         {{ conflict[1].version > 0 ? 'Take the stored one' : 'Let it go' }}
       </button>
     </template>
     <template v-else-if="failed">
-      <span class="bad" :title="failed.says">Not saved: {{ failed.says }}</span>
+      <span class="bad" :title="failed.failure">Not saved: {{ failed.failure }}</span>
       <button class="link-button" @click="workspace.retrySaves">Retry</button>
     </template>
     <span v-else-if="busy">Saving…</span>
     <span v-else>{{ savedAt }}</span>
+    <ConflictDialog v-if="conflict" v-model="isComparing" :save-key="conflict[0]" :clashes="clashes" />
   </div>
 </template>
 
@@ -43,7 +51,7 @@ const savedAt = computed(() =>
   white-space: nowrap;
 }
 .bad {
-  color: var(--short);
+  color: var(--fails);
   font-weight: 600;
   max-width: 340px;
   overflow: hidden;

@@ -93,6 +93,6 @@ input:focus {
   outline: 1px solid var(--copper);
 }
 .wrong input {
-  border-color: var(--short);
+  border-color: var(--fails);
 }
 </style>

@@ -1,12 +1,13 @@
 <script setup lang="ts">
-import type { Verdict } from '@brannik/core'
+import { type Verdict, verdictText } from '@brannik/core'
 import { computed } from 'vue'
+import { useWorkspace } from '../stores/workspace.ts'
 
 /** Mark, word and hue together. The word can be left to what stands beside it. */
 const { verdict, word = true } = defineProps<{ verdict: Verdict; word?: boolean }>()
 
-const WORDS: Record<Verdict, string> = { fits: 'Fits', tight: 'Tight', short: 'Short', unknown: 'Unknown' }
-const text = computed(() => WORDS[verdict])
+const workspace = useWorkspace()
+const text = computed(() => verdictText(workspace.speech, verdict))
 </script>
 
 <template>
@@ -27,7 +28,7 @@ const text = computed(() => WORDS[verdict])
         <circle cx="8" cy="8" r="6.2" fill="none" stroke="currentColor" stroke-width="1.6" />
         <path d="M8 1.8a6.2 6.2 0 0 1 0 12.4z" fill="currentColor" />
       </template>
-      <template v-else-if="verdict === 'short'">
+      <template v-else-if="verdict === 'fails'">
         <rect x="1" y="1" width="14" height="14" rx="1.5" fill="currentColor" />
         <path d="M4 8h8" stroke="var(--sheet)" stroke-width="2.2" />
       </template>
@@ -70,8 +71,8 @@ svg {
 .tight {
   color: var(--tight);
 }
-.short {
-  color: var(--short);
+.fails {
+  color: var(--fails);
 }
 .unknown {
   color: var(--unknown);

@@ -4,6 +4,7 @@ import { ask } from '../api/client.ts'
 import { useNotice } from '../stores/notice.ts'
 import { useSession } from '../stores/session.ts'
 import SheetDialog from './SheetDialog.vue'
+import { reasonOf } from '../reason.ts'
 
 /** Who is signed in, what that allows, and the ways out. */
 const session = useSession()
@@ -15,7 +16,7 @@ const problem = ref('')
 
 async function signOut(everywhere: boolean): Promise<void> {
   await session.signOut(everywhere).catch((error: unknown) => {
-    notice.show(`Not signed out: ${error instanceof Error ? error.message : String(error)}`)
+    notice.show(`Not signed out: ${reasonOf(error)}`)
   })
 }
 async function change(): Promise<void> {
@@ -25,7 +26,7 @@ async function change(): Promise<void> {
     isChanging.value = false
     notice.show('The password is changed; every other session has ended')
   } catch (error) {
-    problem.value = error instanceof Error ? error.message : String(error)
+    problem.value = reasonOf(error)
   } finally {
     old.value = ''
     fresh.value = ''

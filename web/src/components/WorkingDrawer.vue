@@ -1,17 +1,20 @@
 <script setup lang="ts">
 import {
   type Mend,
+  mendText,
   type Patch,
-  printMeasure,
-  printNumber,
-  printValue,
-  type SourceKind,
-  sourceWords,
+  shownSymbol,
+  type Source,
+  sourceText,
   type Step,
+  stepText,
+  type Term,
+  termText,
   type Verdict,
+  wordOf,
 } from '@brannik/core'
 import { onKeyStroke } from '@vueuse/core'
-import { nextTick, ref, watch } from 'vue'
+import { computed, nextTick, ref, watch } from 'vue'
 import { useWorkspace } from '../stores/workspace.ts'
 import VerdictMark from './VerdictMark.vue'
 
@@ -19,34 +22,37 @@ export interface Opened {
   readonly key: string
   readonly title: string
   readonly verdict: Verdict | null
-  readonly says: string
-  readonly restsOn: string
+  readonly sentence: string
   readonly mends: readonly Mend[]
-  readonly working: readonly Step[]
+  /** Null while it is being worked out. */
+  readonly working: readonly Step[] | null
 }
 
 /** How one number was worked out: each step with its formula, what went into it, and where that comes from. */
-const { opened } = defineProps<{ opened: Opened | null }>()
-const emit = defineEmits<{ close: []; apply: [patch: Patch, says: string] }>()
+const { opened, weldName = () => '' } = defineProps<{
+  opened: Opened | null
+  /** What a weld of the job is called; empty where there is only one. */
+  weldName?: (weldId: string) => string
+}>()
+const emit = defineEmits<{ close: []; apply: [patch: Patch, what: string] }>()
 
 const workspace = useWorkspace()
 const panel = ref<HTMLElement | null>(null)
-const print = (value: number | string, unit: string): string => {
-  const printed = printValue(value, unit, workspace.system)
-  // A factor has no unit to tell it from a count.
-  return unit === '×' && typeof value === 'number' ? `× ${printNumber(value)}` : printed
+const mendWords = (mend: Mend): string => mendText(workspace.speech, mend)
+/** What kind of source it is stands before its words, unless they say it themselves. */
+function sourceWords(source: Source): string {
+  const kind = wordOf(workspace.speech, 'sourceKind', source.kind)
+  const text = sourceText(workspace.speech, source)
+  return text.includes(kind) ? text : `${kind}: ${text}`
 }
-const KIND_WORDS: Record<SourceKind, string> = {
-  standard: 'standard',
-  handbook: 'handbook',
-  'data-plate': 'data',
-  shop: 'shop',
-  job: 'job',
-  'common-practice': 'practice',
-  computed: 'worked out',
-}
-const mendWords = ({ says, measure }: Mend): string =>
-  measure ? `${says} ${printMeasure(measure, workspace.system)}` : says
+const shown = (term: Term): string => termText(workspace.speech, term)
+const steps = computed(() =>
+  (opened?.working ?? []).map((step) => ({
+    step,
+    of: step.weldId === null ? '' : weldName(step.weldId),
+    ...stepText(workspace.speech, step),
+  })),
+)
 
 let cameFrom: Element | null = null
 watch(
@@ -76,9 +82,9 @@ onKeyStroke('Escape', () => {
       <VerdictMark v-if="opened.verdict" :verdict="opened.verdict" />
       <button class="plain-button" title="Close (Esc)" @click="emit('close')">Close <kbd>Esc</kbd></button>
     </header>
-    <p class="says">{{ opened.says }}</p>
+    <p class="says">{{ opened.sentence }}</p>
     <ul v-if="opened.mends.length > 0" class="mends">
-      <li v-for="mend in opened.mends" :key="mend.says">
+      <li v-for="mend in opened.mends" :key="mendWords(mend)">
         <button v-if="mend.patch" class="plain-button" @click="emit('apply', mend.patch, mendWords(mend))">
           {{ mendWords(mend) }}
         </button>
@@ -86,37 +92,39 @@ onKeyStroke('Escape', () => {
       </li>
     </ul>
     <ol class="steps">
-      <li v-for="(step, index) in opened.working" :key="index">
-        <h3>{{ step.says }}</h3>
+      <li v-for="(shownStep, index) in steps" :key="index">
+        <h3>
+          {{ shownStep.step.title }}<span v-if="shownStep.of" class="label"> · {{ shownStep.of }}</span>
+        </h3>
         <p class="formula">
-          <span>{{ step.formula }}</span>
-          <strong>{{ step.result.symbol }} = {{ print(step.result.value, step.result.unit) }}</strong>
+          <span>{{ shownStep.method ?? shownStep.formula }}</span>
+          <strong>{{ shownStep.symbol }} = {{ shownStep.result }}</strong>
         </p>
-        <table v-if="step.terms.length > 0">
+        <table v-if="shownStep.step.terms.length > 0">
           <caption class="visually-hidden">
             What went into it
           </caption>
           <tbody>
-            <tr v-for="(one, at) in step.terms" :key="at">
-              <th scope="row">{{ one.symbol }}</th>
+            <tr v-for="term in shownStep.step.terms" :key="term.symbol">
+              <th scope="row">{{ shownSymbol(term.symbol) }}</th>
               <td>
-                {{ one.name }}
+                {{ term.name }}
                 <span class="source"
-                  >{{ KIND_WORDS[one.source.kind] }}: {{ sourceWords(one.source) }}
-                  <RouterLink v-if="one.assumption" :to="{ name: 'shop', hash: `#${one.assumption}` }"
+                  >{{ sourceWords(term.source) }}
+                  <RouterLink v-if="term.assumption" :to="{ name: 'shop', hash: `#${term.assumption}` }"
                     >change</RouterLink
                   >
                 </span>
               </td>
-              <td class="number">{{ print(one.value, one.unit) }}</td>
+              <td class="number">{{ shown(term) }}</td>
             </tr>
           </tbody>
         </table>
-        <p class="source">{{ KIND_WORDS[step.source.kind] }}: {{ sourceWords(step.source) }}</p>
+        <p class="source">{{ sourceWords(shownStep.step.source) }}</p>
       </li>
     </ol>
-    <p v-if="opened.working.length === 0" class="quiet">
-      There is nothing to work out until what is missing is known.
+    <p v-if="opened.working?.length === 0" class="quiet">
+      There is nothing to reckon here: it is a rule of the trade, or something is missing.
     </p>
   </aside>
 </template>

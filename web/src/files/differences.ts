@@ -1,4 +1,6 @@
 /** What of a record is different between two versions, field by field, in words. */
+import { type FieldDescription, midSentence, type Notation, printNumber, printQuantity } from '@brannik/core'
+import { choiceWords } from './choices.ts'
 
 export interface Difference {
   readonly field: string
@@ -9,46 +11,60 @@ export interface Difference {
 const isObject = (value: unknown): value is Record<string, unknown> =>
   typeof value === 'object' && value !== null
 
-/** Endings of names that are units: `thicknessAMm` is a thickness in mm. */
-const UNITS: readonly (readonly [ending: RegExp, unit: string])[] = [
-  [/MmPerMin$/, 'mm/min'],
-  [/KmPerH$/, 'km/h'],
-  [/LPerMin$/, 'L/min'],
-  [/Mm$/, 'mm'],
-  [/Pct$/, '%'],
-  [/Deg$/, '°'],
-  [/(?<=[a-z])A$/, 'A'],
-  [/(?<=[a-z])V$/, 'V'],
-  [/(?<=[a-z])S$/, 's'],
-  [/(?<=[a-z])G$/, 'g'],
-  [/(?<=[a-z])C$/, '°C'],
-]
+/** How fields are called and written: as their schemas describe them, in the shop's units. */
+export interface Wording {
+  readonly fields: readonly FieldDescription[]
+  readonly notation: Notation
+}
 
-/** `hoursSetAside` → `hours set aside`, `setUpId` → `set up` */
-const wordsOf = (key: string): string =>
-  key
-    .replace(/Ids?$/, '')
-    .replace(/([a-z\d])([A-Z])/g, '$1 $2')
-    .toLowerCase()
-
-function fieldOf(path: readonly string[]): { words: string; unit: string } {
-  const last = path.at(-1) ?? ''
-  const [ending, unit] = UNITS.find(([pattern]) => pattern.test(last)) ?? [/$^/, '']
-  const names = path.map((part, index) => {
-    if (/^\d+$/.test(part)) return `${Number(part) + 1}`
-    return wordsOf(index === path.length - 1 ? part.replace(ending, '') : part.replace(/s$/, ''))
-  })
-  return { words: names.join(' '), unit }
+/** The field at the end of a path, with words for the way to it: `weld w1, thickness`. */
+function fieldAt(
+  { fields }: Wording,
+  path: readonly string[],
+): { words: string; field: FieldDescription | null } {
+  const words: string[] = []
+  let among = fields
+  let field: FieldDescription | null = null
+  for (const step of path) {
+    const next = among.find((one) => one.path.at(-1) === step)
+    if (next) {
+      field = next
+      among = next.kind === 'object' || next.kind === 'list' ? next.fields : []
+      words.push(words.length === 0 ? next.label : midSentence(next.label))
+      continue
+    }
+    // A member of a list, by its id or its place.
+    const place = /^\d+$/.test(step) ? `${Number(step) + 1}` : step
+    if (field?.more.member !== undefined) words.splice(-1, 1, `${field.more.member} ${place}`)
+    else words.push(place)
+  }
+  const last = words.length === path.length ? field : null
+  return {
+    words: words.join(', '),
+    field: among === fields && path.length > 0 && !field ? null : (last ?? field),
+  }
 }
 
 const MOST_LETTERS = 60
-function print(value: unknown, unit: string): string {
+function print(value: unknown, field: FieldDescription | null, notation: Notation): string {
   if (value === undefined || value === null || value === '') return '–'
+  if (isObject(value) && !Array.isArray(value)) return 'there'
   if (typeof value === 'boolean') return value ? 'yes' : 'no'
-  if (typeof value === 'number') return `${Number(value.toPrecision(6))}${unit ? ` ${unit}` : ''}`
-  const text = typeof value === 'string' ? value : JSON.stringify(value)
+  if (typeof value === 'number') {
+    if (field?.kind === 'quantity') return printQuantity(field.quantity, value, notation)
+    const unit = field?.kind === 'number' && field.unit !== '' ? ` ${field.unit}` : ''
+    return `${printNumber(value, notation.locale, 6)}${unit}`
+  }
+  const word = field && 'choices' in field ? choiceWords(field)[String(value)] : undefined
+  const text = word ?? (typeof value === 'string' ? value : JSON.stringify(value))
   return text.length > MOST_LETTERS ? `${text.slice(0, MOST_LETTERS)}…` : text
 }
+
+/** What a field is called, by its path: names of fields, and places or ids of members of lists. */
+export const fieldWords = (wording: Wording, path: readonly string[]): string => fieldAt(wording, path).words
+/** What stands in a field, with its unit. */
+export const valueWords = (wording: Wording, path: readonly string[], value: unknown): string =>
+  print(value, fieldAt(wording, path).field, wording.notation)
 
 /** Members of a list are told apart by their id, where they have one. */
 function keyed(value: Record<string, unknown>): Record<string, unknown> {
@@ -61,7 +77,12 @@ function keyed(value: Record<string, unknown>): Record<string, unknown> {
  * @param most after which it stops looking
  * @returns in the order of the document; empty where both are the same
  */
-export function differences(before: unknown, after: unknown, most = 200): readonly Difference[] {
+export function differences(
+  before: unknown,
+  after: unknown,
+  wording: Wording,
+  most = 200,
+): readonly Difference[] {
   const found: Difference[] = []
   const walk = (was: unknown, is: unknown, path: readonly string[]): void => {
     if (found.length >= most || was === is) return
@@ -71,13 +92,13 @@ export function differences(before: unknown, after: unknown, most = 200): readon
         walk(left[key], right[key], [...path, key])
       return
     }
-    const { words, unit } = fieldOf(path)
+    const { words, field } = fieldAt(wording, path)
     const gone = isObject(was) && is === undefined
     const come = was === undefined && isObject(is)
     found.push({
       field: words,
-      before: come ? '–' : gone ? 'there' : print(was, unit),
-      after: gone ? '–' : come ? 'there' : print(is, unit),
+      before: come ? '–' : gone ? 'there' : print(was, field, wording.notation),
+      after: gone ? '–' : come ? 'there' : print(is, field, wording.notation),
     })
   }
   walk(before, after, [])

@@ -2,6 +2,7 @@
  * What was typed and is not stored yet, kept in the browser so that neither a reload nor a dead server loses it. Each
  * tab has its own: two tabs on one record keep both edits. What a tab that is gone left behind, the next one takes over.
  */
+import { kindOfPath, schemaVersionOf, upcastRecord } from '@brannik/core'
 import { newKey } from '../api/client.ts'
 
 export interface Draft<T> {
@@ -15,6 +16,8 @@ export interface Draft<T> {
   readonly key?: string
   /** When it was typed, ms. */
   readonly at?: number
+  /** Version of the schema that it is typed in; 1 where none is written. */
+  readonly schemaVersion?: number
 }
 
 const PREFIX = 'brannik.draft.'
@@ -67,9 +70,14 @@ function partsOf(name: string): Kept | null {
 const kept = (): readonly Kept[] => Object.keys(localStorage).flatMap((name) => partsOf(name) ?? [])
 const tabs = (): string[] => [...new Set(kept().map(({ id }) => id))]
 
+/** The kind of what a draft is of, by its key, `<path>/<id>`. */
+const kindOf = (key: string) => kindOfPath(key.slice(0, key.indexOf('/')))
+
 export function keepDraft<T>(key: string, draft: Draft<T>): void {
   try {
-    localStorage.setItem(nameOf(tab, key), JSON.stringify({ ...draft, at: Date.now() }))
+    const kind = kindOf(key)
+    const schemaVersion = kind ? schemaVersionOf(kind) : 1
+    localStorage.setItem(nameOf(tab, key), JSON.stringify({ ...draft, at: Date.now(), schemaVersion }))
   } catch {
     // Storage is full or forbidden: the edit still lives in the page, and saving goes on.
   }
@@ -89,8 +97,24 @@ function read<T>(name: string): Draft<T> | null {
   }
 }
 
-/** @returns null where there is none, or where it cannot be read */
-export const readDraft = <T>(key: string): Draft<T> | null => read(nameOf(tab, key))
+/** @returns null where there is none, or where it cannot be read; what an older page typed is carried up */
+export function readDraft<T>(key: string): Draft<T> | null {
+  const draft = read<T>(nameOf(tab, key))
+  const kind = kindOf(key)
+  if (!draft || !kind) return draft
+  const { schemaVersion = 1, record, unanswered } = draft
+  const upcast = (typed: T | null): T | null => {
+    const done = typed === null ? null : upcastRecord(kind, schemaVersion, typed)
+    // Of a newer version: it is sent as it is, and the server says what is wrong with it.
+    return done?.ok ? (done.value as T) : typed
+  }
+  return {
+    ...draft,
+    record: upcast(record),
+    ...(unanswered === undefined ? {} : { unanswered: upcast(unanswered) }),
+    schemaVersion: schemaVersionOf(kind),
+  }
+}
 
 export const draftKeys = (): string[] => kept().flatMap(({ id, key }) => (id === tab ? [key] : []))
 

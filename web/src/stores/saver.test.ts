@@ -46,7 +46,13 @@ afterEach(() => {
 
 const KEY = 'jobs/a'
 const saverOf = (handlers: Partial<Parameters<typeof createSaver>[0]> = {}) =>
-  createSaver({ stored: () => undefined, kept: () => undefined, ...handlers })
+  createSaver({
+    stored: () => undefined,
+    kept: () => undefined,
+    merged: () => undefined,
+    broke: () => undefined,
+    ...handlers,
+  })
 const job = (quantity: number) => ({ id: 'a', quantity })
 
 it('keeps what was typed at once, and sends only the last of many keys', async () => {
@@ -85,7 +91,7 @@ it('tries again by itself while the server does not answer, and keeps the draft'
   answers.push(down, down, ok(2))
   saver.change(KEY, 'jobs', { record: job(1), version: 1 })
   await vi.advanceTimersByTimeAsync(600)
-  expect(saver.entries.get(KEY)).toMatchObject({ state: 'failed', says: 'the server does not answer' })
+  expect(saver.entries.get(KEY)).toMatchObject({ state: 'failed', failure: 'the server does not answer' })
   expect(readDraft(KEY)).not.toBeNull()
   await vi.advanceTimersByTimeAsync(8000)
   expect(sent).toHaveLength(3)
@@ -98,22 +104,53 @@ it('does not repeat what the server refuses', async () => {
   saver.change(KEY, 'jobs', { record: job(1), version: 1 })
   await vi.advanceTimersByTimeAsync(60_000)
   expect(sent).toHaveLength(1)
-  expect(saver.entries.get(KEY)).toMatchObject({ state: 'failed', says: 'told 422' })
+  expect(saver.entries.get(KEY)).toMatchObject({ state: 'failed', failure: 'told 422' })
 })
 
 it('asks about a conflict, keeps what is typed meanwhile, and writes over only when told to', async () => {
   const saver = saverOf()
-  answers.push(problem(412), holds(9, job(7)), ok(10))
+  answers.push(problem(412), holds(9, job(7)), holds(1, job(5)), ok(10))
   saver.change(KEY, 'jobs', { record: job(1), version: 1 })
   await vi.advanceTimersByTimeAsync(600)
+  expect(saver.entries.get(KEY)?.clashes).toEqual([{ path: ['quantity'], mine: 1, theirs: 7 }])
   saver.change(KEY, 'jobs', { record: job(2), version: 1 })
   await vi.advanceTimersByTimeAsync(60_000)
-  expect(sent.map(({ method }) => method)).toEqual(['PUT', 'GET'])
+  expect(sent.map(({ method, path }) => `${method} ${path}`)).toEqual([
+    'PUT /api/jobs/a',
+    'GET /api/jobs/a',
+    'GET /api/history/jobs/a/1',
+  ])
   expect(saver.entries.get(KEY)?.state).toBe('conflict')
-  expect(readDraft<{ quantity: number }>(KEY)?.record?.quantity).toBe(2)
+  // A reload asks again: the draft says what the edit began from.
+  expect(readDraft<{ quantity: number }>(KEY)).toMatchObject({ record: job(2), version: 1 })
   saver.overwrite(KEY)
   await vi.advanceTimersByTimeAsync(10)
-  expect(sent[2]).toMatchObject({ version: '"9"', body: job(2) })
+  expect(sent[3]).toMatchObject({ version: '"9"', body: job(2) })
+})
+
+it('what was changed elsewhere in other fields comes in without a question', async () => {
+  const merges: unknown[] = []
+  const saver = saverOf({ merged: (...of) => merges.push(of) })
+  const [base, theirs, both] = [
+    { ...job(5), note: 'old' },
+    { ...job(5), note: 'new' },
+    { ...job(1), note: 'new' },
+  ]
+  answers.push(problem(412), holds(9, theirs), holds(1, base), ok(10))
+  saver.change(KEY, 'jobs', { record: { ...base, quantity: 1 } as never, version: 1 })
+  await vi.advanceTimersByTimeAsync(2000)
+  expect(merges).toEqual([[KEY, both, 9, true]])
+  expect(sent[3]).toMatchObject({ method: 'PUT', version: '"9"', body: both })
+  expect(saver.entries.get(KEY)?.state).toBe('saved')
+  expect(draftKeys()).toEqual([])
+})
+
+it('where nobody knows what both began from, every difference is asked about', async () => {
+  const saver = saverOf()
+  answers.push(problem(412), holds(9, { ...job(7), note: 'theirs' }), problem(404))
+  saver.change(KEY, 'jobs', { record: { ...job(1), note: 'mine' } as never, version: 1 })
+  await vi.advanceTimersByTimeAsync(600)
+  expect(saver.entries.get(KEY)?.clashes.map(({ path }) => path[0])).toEqual(['quantity', 'note'])
 })
 
 it('makes a new record once, then replaces it', async () => {
@@ -209,7 +246,7 @@ it('a deletion outlives a reload, and one that is done already is done', async (
 
 it('what the server does not let go of comes back with the reason', async () => {
   const kept: string[] = []
-  const saver = saverOf({ kept: (key, says) => kept.push(`${key}: ${says}`) })
+  const saver = saverOf({ kept: (key, reason) => kept.push(`${key}: ${reason}`) })
   answers.push(problem(409))
   saver.change(KEY, 'jobs', { record: null, version: 4 })
   await vi.advanceTimersByTimeAsync(600)
@@ -258,7 +295,7 @@ it('a write of which nobody knows is called so, and asked again with the same ke
   await vi.advanceTimersByTimeAsync(600)
   expect(saver.entries.get(KEY)).toMatchObject({
     state: 'failed',
-    says: 'it is not known whether it was stored; it is asked again',
+    failure: 'it is not known whether it was stored; it is asked again',
   })
   await vi.advanceTimersByTimeAsync(2500)
   expect(sent.map(({ key }) => key === sent[0]?.key)).toEqual([true, true])
@@ -283,5 +320,21 @@ it('too often is waited out, not given up', async () => {
   answers.push(problem(429), ok(2))
   saver.change(KEY, 'jobs', { record: job(1), version: 1 })
   await vi.advanceTimersByTimeAsync(3000)
+  expect(saver.entries.get(KEY)?.state).toBe('saved')
+})
+
+it('what no answer explains is told once, stays unsaved, and is saved by asking again', async () => {
+  const broken: unknown[] = []
+  const saver = saverOf({ broke: (error) => broken.push(error) })
+  // An answer that is no JSON is an error of reading it, not of the server.
+  answers.push(async () => new Response('<html>', { status: 200 }), ok(4))
+  saver.change(KEY, 'jobs', { record: job(1), version: 3 })
+  await vi.advanceTimersByTimeAsync(60_000)
+  expect(saver.entries.get(KEY)).toMatchObject({ state: 'failed' })
+  expect(saver.entries.get(KEY)?.failure).not.toBe('')
+  expect(broken).toHaveLength(1)
+  expect(readDraft(KEY)).toMatchObject({ record: job(1) })
+  saver.retry()
+  await vi.advanceTimersByTimeAsync(0)
   expect(saver.entries.get(KEY)?.state).toBe('saved')
 })

@@ -2,19 +2,22 @@
  * Saves records as they change: soon after the last edit, one after the other, again when a save fails.
  * One after the other, because a set-up may name a gun that was entered a moment before it.
  */
+import { type Clash, mergeRecords } from '@brannik/core'
 import isSame from 'fast-deep-equal'
 import { markRaw, reactive } from 'vue'
 import {
   createRecord,
   deleteRecord,
   findRecord,
+  findVersion,
   newKey,
   replaceRecord,
   RequestFailed,
 } from '../api/client.ts'
+import { reasonOf } from '../reason.ts'
 import { type Draft, dropDraft, keepDraft } from './drafts.ts'
 
-export type SaveState = 'saved' | 'waiting' | 'saving' | 'failed' | 'conflict'
+type SaveState = 'saved' | 'waiting' | 'saving' | 'failed' | 'conflict'
 
 interface Item {
   readonly id: string
@@ -24,14 +27,19 @@ interface Entry {
   readonly path: string
   /** null: it is to be deleted. */
   record: Item | null
-  /** 0: the server has none. */
+  /** The stored version that a save replaces. 0: the server has none. */
   version: number
+  /** The version that the edit began from: what was changed elsewhere since is not part of it. */
+  began: number
+  /** In a conflict: the fields that were changed here and elsewhere. */
+  clashes: readonly Clash[]
   /** What was sent and not answered: the server may have it or not. Undefined where nothing was. */
   unanswered: Item | null | undefined
   /** The key that it was sent with. */
   key: string
   state: SaveState
-  says: string
+  /** Why the last save did not succeed. */
+  failure: string
   timer: number | null
   failures: number
 }
@@ -40,7 +48,11 @@ interface Handlers {
   /** After each save, with the new version; 0 after a deletion. */
   readonly stored: (key: string, version: number) => void
   /** The server does not let it be deleted. */
-  readonly kept: (key: string, says: string) => void
+  readonly kept: (key: string, reason: string) => void
+  /** What was changed elsewhere meanwhile is part of the record now. */
+  readonly merged: (key: string, record: Item, version: number, isAll: boolean) => void
+  /** What no answer of the server explains. */
+  readonly broke: (error: unknown) => void
 }
 
 const SOON_MS = 500
@@ -51,15 +63,16 @@ const NOT_AS_THOUGHT = [404, 409, 412]
 /** Only the state of an entry is watched: a list of hundreds of welds need not be. */
 const raw = <T extends Item | null | undefined>(record: T): T => (record ? markRaw(record) : record)
 
-export function createSaver({ stored, kept }: Handlers) {
+export function createSaver({ stored, kept, merged, broke }: Handlers) {
   const entries = reactive(new Map<string, Entry>())
   let turn: Promise<void> = Promise.resolve()
 
   const addressOf = (key: string, { path }: Entry): string => (path === 'shop' ? path : key)
-  const draft = (key: string, { record, version, unanswered, key: sentWith }: Entry): void =>
+  const draft = (key: string, { record, version, began, state, unanswered, key: sentWith }: Entry): void =>
     keepDraft<Item>(key, {
       record,
-      version,
+      // Until somebody has decided, it is judged by what it began from: a reload asks again.
+      version: state === 'conflict' ? began : version,
       ...(unanswered === undefined ? {} : { unanswered, key: sentWith }),
     })
 
@@ -98,6 +111,8 @@ export function createSaver({ stored, kept }: Handlers) {
 
   function landed(key: string, entry: Entry, version: number, sent: Item | null): void {
     entry.version = version
+    entry.began = version
+    entry.clashes = []
     entry.unanswered = undefined
     entry.failures = 0
     if (!isSame(entry.record, sent)) {
@@ -120,19 +135,40 @@ export function createSaver({ stored, kept }: Handlers) {
     const isOwn = entry.unanswered !== undefined && isSame(record, entry.unanswered)
     if (isOwn || isSame(record, entry.record)) {
       landed(key, entry, version, record)
-    } else {
-      entry.version = version
-      // What was sent came too late, that is known now.
-      entry.unanswered = undefined
-      draft(key, entry)
-      entry.state = 'conflict'
+      return
     }
+    entry.version = version
+    // What was sent came too late, that is known now.
+    entry.unanswered = undefined
+    if (entry.record === null || record === null) {
+      entry.state = 'conflict'
+      draft(key, entry)
+      return
+    }
+    // Without what both began from, every difference is a question.
+    const base = entry.began > 0 ? await findVersion<Item>(key, entry.began) : null
+    const { record: both, clashes } = mergeRecords<Item>(base ?? ({} as Item), entry.record, record)
+    entry.record = raw(both)
+    entry.clashes = markRaw([...clashes])
+    if (clashes.length > 0) {
+      entry.state = 'conflict'
+    } else {
+      entry.began = version
+      entry.state = 'waiting'
+      later(key, entry, SOON_MS)
+    }
+    draft(key, entry)
+    merged(key, both, version, clashes.length === 0)
   }
 
   function failed(key: string, entry: Entry, error: unknown): void {
-    if (!(error instanceof RequestFailed)) throw error
-    entry.says = error.message
+    entry.failure = reasonOf(error)
     entry.state = 'failed'
+    // An error of this page: told, and tried again by hand.
+    if (!(error instanceof RequestFailed)) {
+      broke(error)
+      return
+    }
     // What the server refuses will be refused again; what it did not hear is worth another try.
     if (!error.isPassing) return
     later(key, entry, RETRY_MS[Math.min(entry.failures, RETRY_MS.length - 1)] ?? 30_000)
@@ -194,10 +230,12 @@ export function createSaver({ stored, kept }: Handlers) {
           path,
           record,
           version,
+          began: version,
+          clashes: [],
           unanswered: raw(unanswered),
           key: sentWith ?? newKey(),
           state: 'waiting',
-          says: '',
+          failure: '',
           timer: null,
           failures: 0,
         })
@@ -223,8 +261,16 @@ export function createSaver({ stored, kept }: Handlers) {
     overwrite(key: string): void {
       const entry = entries.get(key)
       if (!entry) return
+      entry.began = entry.version
+      entry.clashes = []
       entry.state = 'waiting'
+      draft(key, entry)
       save(key)
+    },
+    /** Whether an edit of it is not stored yet. */
+    isPending: (key: string): boolean => {
+      const entry = entries.get(key)
+      return entry !== undefined && entry.state !== 'saved'
     },
     /** After a conflict: gives this one up. */
     discard,

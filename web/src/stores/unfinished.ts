@@ -1,4 +1,5 @@
 /** Records that are still being filled in: not whole enough to store, kept in the browser so that nothing typed is lost. */
+import { kindOfPath, schemaVersionOf, upcastRecord } from '@brannik/core'
 import { defineStore } from 'pinia'
 import { shallowRef } from 'vue'
 
@@ -7,12 +8,27 @@ type Unfinished = Readonly<Record<string, unknown>>
 
 const keyOf = (path: string, id: string): string => `${path}/${id}`
 
+/** As it lies in the browser: with the version of the schema that it was typed in. */
+interface Stored {
+  readonly schemaVersion?: number
+  readonly record?: Unfinished
+}
+
+function upcast(place: string, kept: Stored): Unfinished {
+  // The first version kept the record itself.
+  const { schemaVersion = 1, record = kept as Unfinished } = kept
+  const kind = kindOfPath(place.slice(0, place.indexOf('/')))
+  const done = kind && upcastRecord(kind, schemaVersion, record)
+  return done?.ok ? (done.value as Unfinished) : record
+}
+
 function stored(): ReadonlyMap<string, Unfinished> {
   const found = new Map<string, Unfinished>()
   for (const key of Object.keys(localStorage)) {
     if (!key.startsWith(PREFIX)) continue
     try {
-      found.set(key.slice(PREFIX.length), JSON.parse(localStorage.getItem(key) ?? '') as Unfinished)
+      const place = key.slice(PREFIX.length)
+      found.set(place, upcast(place, JSON.parse(localStorage.getItem(key) ?? '') as Stored))
     } catch {
       localStorage.removeItem(key)
     }
@@ -26,7 +42,9 @@ export const useUnfinished = defineStore('unfinished', () => {
   function keep(path: string, id: string, record: Unfinished): void {
     all.value = new Map(all.value).set(keyOf(path, id), record)
     try {
-      localStorage.setItem(PREFIX + keyOf(path, id), JSON.stringify(record))
+      const kind = kindOfPath(path)
+      const schemaVersion = kind ? schemaVersionOf(kind) : 1
+      localStorage.setItem(PREFIX + keyOf(path, id), JSON.stringify({ schemaVersion, record }))
     } catch {
       // Storage is full or forbidden: what was typed still lives in the page.
     }

@@ -30,7 +30,7 @@ describe('loading', () => {
     expect(workspace.jobs.map(({ name }) => name)).toEqual(
       [...shopDocument.jobs.map(({ name }) => name)].sort(),
     )
-    expect(workspace.system).toBe('imperial')
+    expect(workspace.notation).toEqual({ system: 'imperial', locale: 'en-US' })
   })
 
   it('says why where the server does not answer', async () => {
@@ -130,6 +130,102 @@ describe('undo', () => {
   })
 })
 
+describe('what others change', () => {
+  /** What an open page hears, as the server would send it. */
+  async function hearing() {
+    const sources: (EventTarget & { readyState: number })[] = []
+    class FakeSource extends EventTarget {
+      static readonly CLOSED = 2
+      readyState = 1
+      constructor(readonly url: string) {
+        super()
+        sources.push(this)
+      }
+    }
+    vi.stubGlobal('EventSource', FakeSource)
+    const made = await demoWorkspace()
+    const inner = fetch
+    const stored = new Map<string, { version: number; record: object } | null>()
+    vi.stubGlobal('fetch', async (path: string, init: RequestInit = {}) => {
+      const answer = stored.get(path.replace('/api/', ''))
+      if (answer === undefined || (init.method ?? 'GET') !== 'GET') return inner(path, init)
+      return answer === null ? Response.json({ detail: 'gone' }, { status: 404 }) : Response.json(answer)
+    })
+    const send = async (type: string, data: object = {}): Promise<void> => {
+      sources[0]?.dispatchEvent(Object.assign(new Event(type), { data: JSON.stringify(data) }))
+      await vi.advanceTimersByTimeAsync(0)
+    }
+    return { ...made, sources, stored, send }
+  }
+
+  it('is shown here, as it is stored', async () => {
+    const { stored, send } = await hearing()
+    stored.set('jobs/press-frame', { version: 5, record: { ...frame(), quantity: 12 } })
+    await send('change', { path: 'jobs', id: 'press-frame', version: 5 })
+    expect(frame().quantity).toBe(12)
+    // What one has already is not fetched again.
+    stored.set('jobs/press-frame', { version: 9, record: { ...frame(), quantity: 99 } })
+    await send('change', { path: 'jobs', id: 'press-frame', version: 5 })
+    expect(frame().quantity).toBe(12)
+    stored.set('jobs/press-frame', null)
+    await send('change', { path: 'jobs', id: 'press-frame', version: 0 })
+    expect(useWorkspace().get('jobs', 'press-frame')).toBe(null)
+  })
+
+  it('does not touch what is being typed here: that meets it when it is saved', async () => {
+    const { workspace, stored, send } = await hearing()
+    workspace.edit('jobs', 'press-frame', { ...frame(), quantity: 6 }, 'pieces')
+    stored.set('jobs/press-frame', { version: 5, record: { ...frame(), quantity: 12 } })
+    await send('change', { path: 'jobs', id: 'press-frame', version: 5 })
+    expect(frame().quantity).toBe(6)
+  })
+
+  it('stays when an own edit of before is undone and done again', async () => {
+    const { workspace, stored, send } = await hearing()
+    workspace.edit('jobs', 'press-frame', { ...frame(), quantity: 6 }, 'pieces')
+    await vi.advanceTimersByTimeAsync(700)
+    stored.set('jobs/press-frame', { version: 5, record: { ...frame(), note: 'by another' } })
+    await send('change', { path: 'jobs', id: 'press-frame', version: 5 })
+    workspace.undo()
+    expect(frame()).toMatchObject({ quantity: 4, note: 'by another' })
+    workspace.redo()
+    expect(frame()).toMatchObject({ quantity: 6, note: 'by another' })
+  })
+
+  it('is all looked at again where some of it may have been missed, or very much changed at once', async () => {
+    const { stored, send } = await hearing()
+    const list = (quantity: number) => ({
+      items: [{ version: 8, record: { ...frame(), quantity } }],
+      next: null,
+    })
+    stored.set('jobs?limit=500', list(33) as never)
+    await send('lost')
+    expect(frame().quantity).toBe(33)
+    expect(useWorkspace().jobs).toHaveLength(1)
+    stored.set('jobs?limit=500', { ...list(34), items: [{ ...list(34).items[0], version: 9 }] } as never)
+    await send('change', { path: 'jobs' })
+    expect(frame().quantity).toBe(34)
+  })
+
+  it('is listened to again where the browser has given up', async () => {
+    const { sources } = await hearing()
+    const [first] = sources
+    if (first) first.readyState = 2
+    first?.dispatchEvent(new Event('error'))
+    await vi.advanceTimersByTimeAsync(20_000)
+    expect(sources).toHaveLength(2)
+  })
+})
+
+it('after a conflict each field can have either value', async () => {
+  const { workspace, sent } = await demoWorkspace()
+  workspace.edit('jobs', 'press-frame', { ...frame(), quantity: 99, note: 'mine' }, 'pieces')
+  workspace.settle('jobs/press-frame', [{ path: ['quantity'], mine: 99, theirs: 12 }])
+  await vi.advanceTimersByTimeAsync(700)
+  expect(frame()).toMatchObject({ quantity: 12, note: 'mine' })
+  expect(sent.at(-1)?.body).toMatchObject({ quantity: 12, note: 'mine' })
+})
+
 it('after a conflict the stored record can be taken', async () => {
   const { workspace } = await demoWorkspace()
   workspace.edit('jobs', 'press-frame', { ...frame(), quantity: 99 }, 'pieces')
@@ -145,12 +241,12 @@ it('what the role may not write stays as it is, and nobody says otherwise', asyn
   session.me = { ...session.me, role: 'guest', writes: [] } as never
   expect(workspace.edit('jobs', 'press-frame', null, 'deletion')).toBe(false)
   notice.show('Press frame is deleted', true)
-  expect(notice.says).toContain('you are here as guest')
+  expect(notice.text).toContain('you are here as guest')
   expect(frame().name).toBe('Press frame')
   await vi.advanceTimersByTimeAsync(700)
   expect(sent).toEqual([])
   notice.show('something else')
-  expect(notice.says).toBe('something else')
+  expect(notice.text).toBe('something else')
 })
 
 describe('many things at once', () => {

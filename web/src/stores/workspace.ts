@@ -3,8 +3,14 @@ import {
   CATALOGUE_FORMAT,
   CATALOGUE_KEYS,
   CATALOGUE_LISTS,
+  CATALOGUE_VERSION,
   type CatalogueList,
   type CatalogueRecord,
+  type Clash,
+  mergeRecords,
+  notationOf,
+  speechOf,
+  withField,
 } from '@brannik/core'
 import type {
   Circuit,
@@ -18,16 +24,17 @@ import type {
   Shelf,
   Shop,
   Tungsten,
-  UnitSystem,
   Wire,
 } from '@brannik/core'
 import { defineStore } from 'pinia'
 import { computed, ref, type ShallowRef, shallowRef } from 'vue'
 import { findRecord, getRecord, listRecords, type Stored, takeInCatalogue } from '../api/client.ts'
+import { type Changed, hearChanges } from './changes.ts'
 import { adoptDrafts, claimTab, draftKeys, dropDraft, readDraft } from './drafts.ts'
 import { useNotice } from './notice.ts'
 import { createSaver } from './saver.ts'
 import { useSession } from './session.ts'
+import { reasonOf } from '../reason.ts'
 
 interface RecordOf {
   shop: Shop
@@ -44,11 +51,11 @@ interface RecordOf {
 }
 export type Path = keyof RecordOf
 /** Nobody watches the version: a save changes nothing on the screen. */
-interface Held<T> {
+interface Known<T> {
   version: number
   readonly record: T
 }
-type Table<P extends Path> = ReadonlyMap<string, Held<RecordOf[P]>>
+type Table<P extends Path> = ReadonlyMap<string, Known<RecordOf[P]>>
 /** One cell a kind: an edit of a job does not touch what is made of the shelf. */
 type Tables = { readonly [P in Path]: ShallowRef<Table<P>> }
 
@@ -73,7 +80,7 @@ interface Change {
 }
 /** What is undone at once: one change of one record, or all that an import brought. */
 interface Edit {
-  readonly says: string
+  readonly label: string
   readonly changes: readonly Change[]
 }
 
@@ -93,6 +100,7 @@ const emptyTables = (): Tables =>
   Object.fromEntries(['shop', ...PATHS].map((path) => [path, shallowRef(new Map())])) as unknown as Tables
 
 const keyOf = (path: Path, id: string): string => `${path}/${id}`
+const nameOf = (record: object): string => ('name' in record ? String(record.name) : 'This')
 const placeOf = (key: string): [path: Path, id: string] => {
   const [path = '', id = ''] = key.split('/')
   return [path as Path, id]
@@ -121,17 +129,71 @@ export const useWorkspace = defineStore('workspace', () => {
   const saver = createSaver({
     stored(key, version) {
       const [path, id] = placeOf(key)
-      const held = tables[path].value.get(id)
-      if (held) held.version = version
+      const has = tables[path].value.get(id)
+      if (has) has.version = version
       lastSavedAt.value = new Date()
       // Another tab that is gone had an edit of the same record: it is laid over this one, and asked about.
       if (adoptDrafts(key).length > 0) restoreDrafts([key])
+      // Another edit of it may have come while this one was on its way.
+      if ((heard.get(key) ?? 0) > version) void learn(key)
     },
-    kept(key, says) {
-      notice.show(says)
+    merged(key, record, version, isAll) {
+      const [path, id] = placeOf(key)
+      put(path, id, { version, record: record as RecordOf[Path] })
+      if (isAll) notice.show(`${nameOf(record)} was changed elsewhere too: both changes are in it`)
+    },
+    kept(key, reason) {
+      notice.show(reason)
       void takeStored(key)
     },
+    // To the page's one place for errors.
+    broke: (error) => {
+      window.reportError(error)
+    },
   })
+
+  /** The latest version that was heard of, by key. */
+  const heard = new Map<string, number>()
+  /** Takes a record in as the server has it now, unless an edit of it here is on its way: that will meet it there. */
+  async function learn(key: string): Promise<void> {
+    const [path, id] = placeOf(key)
+    const stored = await findRecord<RecordOf[Path]>(path === 'shop' ? path : key)
+    if (saver.isPending(key)) return
+    const known = tables[path].value.get(id)?.version ?? 0
+    if (stored === null ? known > 0 : stored.version > known) put(path, id, stored)
+  }
+  /** Looks at all records of a kind again. */
+  async function learnAll(path: Path): Promise<void> {
+    const list = path === 'shop' ? [await getRecord<Shop>('shop')] : await listRecords<RecordOf[Path]>(path)
+    const cell: ShallowRef<ReadonlyMap<string, unknown>> = tables[path]
+    const before = tables[path].value
+    const now = new Map<string, unknown>(list.map((stored) => [stored.record.id, stored]))
+    for (const [id, known] of before) {
+      const stored = now.get(id) as Known<RecordOf[Path]> | undefined
+      if (saver.isPending(keyOf(path, id)) || stored?.version === known.version) now.set(id, known)
+    }
+    cell.value = now
+  }
+  function hear({ path, id, version = 0 }: Changed): void {
+    if (!(path in tables)) return
+    if (id === undefined) {
+      void learnAll(path as Path)
+      return
+    }
+    const key = keyOf(path as Path, id)
+    const known = tables[path as Path].value.get(id)?.version ?? 0
+    if (version > 0 && version <= known) return
+    heard.set(key, version)
+    if (!saver.isPending(key)) void learn(key)
+  }
+  let stopHearing: () => void = () => undefined
+  function hearOthers(): void {
+    stopHearing()
+    stopHearing = hearChanges({
+      changed: hear,
+      lost: () => void Promise.all((['shop', ...PATHS] as const).map(learnAll)),
+    })
+  }
 
   /** Lays what was typed and not stored over what the server has, and saves it: what is named before what names it. */
   function restoreDrafts(keys: readonly string[]): void {
@@ -171,8 +233,9 @@ export const useWorkspace = defineStore('workspace', () => {
       adoptDrafts()
       restoreDrafts(draftKeys())
       state.value = 'ready'
+      hearOthers()
     } catch (error) {
-      failure.value = error instanceof Error ? error.message : String(error)
+      failure.value = reasonOf(error)
       state.value = 'failed'
     }
   }
@@ -183,15 +246,15 @@ export const useWorkspace = defineStore('workspace', () => {
     saver.change(keyOf(path, id), path, { record, version })
   }
 
-  function remember(change: Change, says: string): void {
-    const key = `${keyOf(change.path, change.id)} ${says}`
+  function remember(change: Change, label: string): void {
+    const key = `${keyOf(change.path, change.id)} ${label}`
     const now = performance.now()
     const last = done.value.at(-1)
     const [before] = last?.changes ?? []
     const same = key === lastEdit.key && now - lastEdit.at < SAME_EDIT_MS && before !== undefined
     done.value = same
-      ? [...done.value.slice(0, -1), { says, changes: [{ ...change, before: before.before }] }]
-      : [...done.value, { says, changes: [change] }].slice(-MOST_UNDO)
+      ? [...done.value.slice(0, -1), { label, changes: [{ ...change, before: before.before }] }]
+      : [...done.value, { label, changes: [change] }].slice(-MOST_UNDO)
     undone.value = []
     lastEdit = { key, at: now }
   }
@@ -201,14 +264,25 @@ export const useWorkspace = defineStore('workspace', () => {
    * @param says what was done, for the undo: `thickness of Press frame`
    * @returns false where the role does not allow it; that is told, and nothing has changed
    */
-  function edit<P extends Path>(path: P, id: string, record: RecordOf[P] | null, says: string): boolean {
+  function edit<P extends Path>(path: P, id: string, record: RecordOf[P] | null, label: string): boolean {
     if (!session.mayWrite(path)) {
       notice.refuse(`Not changed: you are here as ${session.me?.role ?? 'nobody'}, who may not write that.`)
       return false
     }
-    remember({ path, id, before: tables[path].value.get(id)?.record ?? null, after: record }, says)
+    remember({ path, id, before: tables[path].value.get(id)?.record ?? null, after: record }, label)
     write(path, id, record)
     return true
+  }
+
+  /** A step back or forth changes what it changed, and leaves what others have changed since. */
+  function from(
+    path: Path,
+    id: string,
+    was: RecordOf[Path] | null,
+    becomes: RecordOf[Path] | null,
+  ): RecordOf[Path] | null {
+    const now = tables[path].value.get(id)?.record ?? null
+    return was && becomes && now ? mergeRecords(was, now, becomes).record : becomes
   }
 
   function undo(): string | null {
@@ -217,8 +291,8 @@ export const useWorkspace = defineStore('workspace', () => {
     done.value = done.value.slice(0, -1)
     undone.value = [...undone.value, last]
     lastEdit = { key: '', at: 0 }
-    for (const { path, id, before } of last.changes) write(path, id, before)
-    return last.says
+    for (const { path, id, before, after } of last.changes) write(path, id, from(path, id, after, before))
+    return last.label
   }
 
   function redo(): string | null {
@@ -226,13 +300,13 @@ export const useWorkspace = defineStore('workspace', () => {
     if (!next) return null
     undone.value = undone.value.slice(0, -1)
     done.value = [...done.value, next]
-    for (const { path, id, after } of next.changes) write(path, id, after)
-    return next.says
+    for (const { path, id, before, after } of next.changes) write(path, id, from(path, id, before, after))
+    return next.label
   }
 
   /** One request, all or none of it. */
   async function takeInChunk(items: readonly Taken[]): Promise<readonly Change[]> {
-    const catalogue: Record<string, unknown> = { format: CATALOGUE_FORMAT, version: 1 }
+    const catalogue: Record<string, unknown> = { format: CATALOGUE_FORMAT, version: CATALOGUE_VERSION }
     for (const key of CATALOGUE_KEYS)
       catalogue[key] = items.filter(({ list }) => list === key).map(({ record }) => record)
     const versions: Record<string, number> = {}
@@ -267,7 +341,7 @@ export const useWorkspace = defineStore('workspace', () => {
    */
   async function takeIn(
     items: readonly Taken[],
-    says: string,
+    label: string,
     progress: (done: number) => void = () => undefined,
   ): Promise<void> {
     const changes: Change[] = []
@@ -278,11 +352,22 @@ export const useWorkspace = defineStore('workspace', () => {
       }
     } finally {
       if (changes.length > 0) {
-        done.value = [...done.value, { says, changes }].slice(-MOST_UNDO)
+        done.value = [...done.value, { label, changes }].slice(-MOST_UNDO)
         undone.value = []
         lastEdit = { key: '', at: 0 }
       }
     }
+  }
+
+  /** After a conflict: the record as it is here, with the stored value in some of the fields that clash. */
+  function settle(key: string, stored: readonly Clash[]): void {
+    const [path, id] = placeOf(key)
+    const mine = tables[path].value.get(id)
+    if (!mine) return
+    const record = stored.reduce((all, { path: field, theirs }) => withField(all, field, theirs), mine.record)
+    put(path, id, { version: mine.version, record })
+    saver.change(key, path, { record, version: mine.version })
+    saver.overwrite(key)
   }
 
   /** After a conflict: the stored record instead of this one. */
@@ -311,7 +396,21 @@ export const useWorkspace = defineStore('workspace', () => {
   }))
   const setUps = computed(() => all('set-ups'))
   const jobs = computed(() => all('jobs').sort((a, b) => a.name.localeCompare(b.name)))
-  const system = computed<UnitSystem>(() => shop.value?.unitSystem ?? 'imperial')
+  /** Everything that the computation looks at. */
+  const snapshot = computed(() => ({
+    shop: shop.value,
+    ...shelf.value,
+    setUps: setUps.value,
+    jobs: jobs.value,
+  }))
+  const writes = computed(
+    () =>
+      shop.value ?? ({ unitSystem: 'imperial', locale: 'en-US' } satisfies Parameters<typeof speechOf>[0]),
+  )
+  /** How the shop writes figures. */
+  const notation = computed(() => notationOf(writes.value))
+  /** How sentences are made for this shop. */
+  const speech = computed(() => speechOf(writes.value))
 
   return {
     state,
@@ -325,16 +424,19 @@ export const useWorkspace = defineStore('workspace', () => {
     redo,
     canUndo: computed(() => done.value.length > 0),
     canRedo: computed(() => undone.value.length > 0),
-    nextUndo: computed(() => done.value.at(-1)?.says ?? null),
+    nextUndo: computed(() => done.value.at(-1)?.label ?? null),
     saves: saver.entries,
     retrySaves: saver.retry,
     overwriteStored: saver.overwrite,
     takeStored,
+    settle,
     lastSavedAt,
     shop,
     shelf,
     setUps,
     jobs,
-    system,
+    snapshot,
+    notation,
+    speech,
   }
 })

@@ -53,7 +53,7 @@ const ME = {
   writes: ['shop', ...Object.keys(RECORDS)],
 }
 
-export interface Sent {
+interface Sent {
   readonly method: string
   readonly path: string
   readonly body: unknown

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { onMounted, ref } from 'vue'
 import { useSession } from '../stores/session.ts'
+import { reasonOf } from '../reason.ts'
 
 /** The door: a name and a password. */
 const session = useSession()
@@ -17,7 +18,7 @@ async function enter(): Promise<void> {
   try {
     await session.signIn(name.value, password.value)
   } catch (error) {
-    problem.value = error instanceof Error ? error.message : String(error)
+    problem.value = reasonOf(error)
   } finally {
     password.value = ''
     isTrying.value = false

@@ -6,9 +6,11 @@ import FileOrPaste from '../../components/FileOrPaste.vue'
 import PreviewRows from '../../components/PreviewRows.vue'
 import ProblemCell from '../../components/ProblemCell.vue'
 import SheetDialog from '../../components/SheetDialog.vue'
+import { engine } from '../../engine/client.ts'
 import { useNotice } from '../../stores/notice.ts'
 import { type Path, useWorkspace } from '../../stores/workspace.ts'
-import { type FileRead, readFile } from './catalogueFiles.ts'
+import { reasonOf } from '../../reason.ts'
+import type { FileRead } from '../../files/catalogueFiles.ts'
 
 /** Equipment from a file: every thing is shown as it is understood, and nothing enters until it is taken. */
 const open = defineModel<boolean>({ required: true })
@@ -42,10 +44,16 @@ function clear(): void {
   onlyProblems.value = false
 }
 watch(open, clear)
-function readText(): void {
-  if (text.value === '') return
-  read.value = readFile(text.value, SHEETS.find((sheet) => sheet.kind === kind.value) ?? null)
-  problem.value = read.value.ok ? '' : read.value.message
+async function readText(): Promise<void> {
+  const asked = { text: text.value, kind: kind.value }
+  if (asked.text === '') return
+  const answer = await engine
+    .ask(workspace.snapshot, 'readEquipment', asked.text, asked.kind)
+    .catch((error: unknown): FileRead => ({ ok: false, message: `It cannot be read: ${reasonOf(error)}.` }))
+  // Another file may have taken its place meanwhile.
+  if (asked.text !== text.value || asked.kind !== kind.value) return
+  read.value = answer
+  problem.value = answer.ok ? '' : answer.message
 }
 watch(kind, readText)
 
@@ -68,7 +76,7 @@ const taken = computed(() => items.value.filter(({ state }) => state === 'new' |
 function take(given: string, name: string): void {
   text.value = given
   fileName.value = name
-  readText()
+  void readText()
 }
 
 async function accept(): Promise<void> {
@@ -83,7 +91,7 @@ async function accept(): Promise<void> {
     open.value = false
   } catch (error) {
     const { done } = progress.value
-    const why = error instanceof Error ? error.message : String(error)
+    const why = reasonOf(error)
     problem.value =
       done > 0
         ? `It broke off after ${done} of ${list.length}: ${why}. Those are stored; take in the rest when it answers again.`
@@ -179,6 +187,6 @@ progress {
   width: 160px;
 }
 .bad {
-  color: var(--short);
+  color: var(--fails);
 }
 </style>

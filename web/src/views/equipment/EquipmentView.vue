@@ -7,9 +7,9 @@ import { download } from '../../files/download.ts'
 import { useUnfinished } from '../../stores/unfinished.ts'
 import { type Path, useWorkspace } from '../../stores/workspace.ts'
 import { idFor } from '../jobs/newJob.ts'
-import { blankOf } from './blanks.ts'
+import { blankRecord } from './forms.ts'
 import CatalogueDialog from './CatalogueDialog.vue'
-import { sheetsOf } from './catalogueFiles.ts'
+import { sheetsOf } from '../../files/catalogueFiles.ts'
 import EquipmentList from './EquipmentList.vue'
 import LibraryDialog from './LibraryDialog.vue'
 import { filterRows, type HeldFilter, PART_CHOICES, type Row, rowOf, TABS } from './lists.ts'
@@ -50,7 +50,7 @@ watch(path, () => {
 const stored = computed<readonly Row[]>(() =>
   workspace
     .all(path.value)
-    .map((record) => rowOf(path.value, record, workspace.system))
+    .map((record) => rowOf(path.value, record, workspace.notation))
     .sort((a, b) => a.name.localeCompare(b.name, undefined, { numeric: true })),
 )
 const begun = computed<readonly Row[]>(() =>
@@ -89,7 +89,7 @@ function add(kind: PartKind): void {
   const noun = tab.value?.noun ?? 'thing'
   const taken = [...workspace.all(path.value as Path), ...unfinished.of(path.value)]
   const newId = idFor(path.value === 'parts' ? kind : noun, taken)
-  unfinished.keep(path.value, newId, blankOf(path.value, newId, kind))
+  unfinished.keep(path.value, newId, blankRecord(path.value, newId, kind))
   open(newId)
 }
 const exportJson = (): void =>

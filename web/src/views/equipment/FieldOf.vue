@@ -2,7 +2,7 @@
 import { computed, useId } from 'vue'
 import CountField from '../../components/CountField.vue'
 import QuantityField from '../../components/QuantityField.vue'
-import type { FieldSpec } from './forms.ts'
+import { choicesOf, type FieldSpec } from './forms.ts'
 
 /** One field of a record by its description: what cannot stand keeps its text and says why. */
 const { spec, value, wrong } = defineProps<{
@@ -23,18 +23,20 @@ function onText(event: Event): void {
   const text = textOf(event)
   emit('change', text === '' && spec.optional !== undefined ? null : text)
 }
+const choices = computed(() => ('choices' in spec ? choicesOf(spec) : []))
 /** Choices of numbers are numbers again. */
+const choiceOf = (text: string): string | number =>
+  'choices' in spec ? (spec.choices.find((one) => String(one) === text) ?? text) : text
 function onChoice(event: Event): void {
   const text = textOf(event)
   if (text === '') emit('change', null)
-  else emit('change', /^\d+$/.test(text) ? Number(text) : text)
+  else emit('change', choiceOf(text))
 }
 function onYesNo(event: Event): void {
   const text = textOf(event)
   emit('change', text === '' ? null : text === 'yes')
 }
-function toggle(choice: string, numeric: boolean): void {
-  const one = numeric ? Number(choice) : choice
+function toggle(one: string | number): void {
   emit(
     'change',
     list.value.includes(one) ? list.value.filter((other) => other !== one) : [...list.value, one],
@@ -67,12 +69,8 @@ function toggle(choice: string, numeric: boolean): void {
   />
   <fieldset v-else-if="spec.kind === 'some'" class="some">
     <legend class="label">{{ spec.label }}</legend>
-    <label v-for="[choice, words] in spec.choices" :key="choice">
-      <input
-        type="checkbox"
-        :checked="list.includes(spec.numeric ? Number(choice) : choice)"
-        @change="toggle(choice, spec.numeric ?? false)"
-      />
+    <label v-for="[choice, words] in choices" :key="choice">
+      <input type="checkbox" :checked="list.includes(choiceOf(choice))" @change="toggle(choiceOf(choice))" />
       {{ words }}
     </label>
     <p v-if="wrong" class="problem" role="alert">{{ wrong }}</p>
@@ -88,7 +86,7 @@ function toggle(choice: string, numeric: boolean): void {
       :placeholder="spec.optional"
       :aria-invalid="wrong !== null"
       :aria-describedby="wrong ? `${id}-says` : undefined"
-      :list="spec.suggests ? `${id}-list` : undefined"
+      :list="spec.more.suggests ? `${id}-list` : undefined"
       @input="onText"
     />
     <select
@@ -104,10 +102,10 @@ function toggle(choice: string, numeric: boolean): void {
     </select>
     <select v-else :id="id" class="field" :value="asText" @change="onChoice">
       <option v-if="spec.optional !== undefined" value="">{{ spec.optional }}</option>
-      <option v-for="[choice, words] in spec.choices" :key="choice" :value="choice">{{ words }}</option>
+      <option v-for="[choice, words] in choices" :key="choice" :value="choice">{{ words }}</option>
     </select>
-    <datalist v-if="spec.kind === 'text' && spec.suggests" :id="`${id}-list`">
-      <option v-for="one in spec.suggests" :key="one" :value="one" />
+    <datalist v-if="spec.kind === 'text' && spec.more.suggests" :id="`${id}-list`">
+      <option v-for="one in spec.more.suggests" :key="one" :value="one" />
     </datalist>
     <p v-if="wrong" :id="`${id}-says`" class="bubble problem" role="alert">{{ wrong }}</p>
   </div>

@@ -26,8 +26,8 @@ const title = computed(() => TABS.find((tab) => tab.path === path)?.title.toLowe
 const entries = computed(() => LIBRARY.filter((entry) => entry.path === path))
 const shown = computed(() => {
   const words = search.value.toLowerCase().split(/\s+/)
-  return entries.value.filter(({ record, says }) => {
-    const text = `${record.name} ${says}`.toLowerCase()
+  return entries.value.filter(({ record, summary }) => {
+    const text = `${record.name} ${summary}`.toLowerCase()
     return words.every((word) => text.includes(word))
   })
 })
@@ -63,8 +63,8 @@ function take({ record }: LibraryEntry): void {
         <template #default="{ item }">
           <div class="row">
             <span class="name">{{ item.record.name }}</span>
-            <span class="says"
-              >{{ item.says }}<span class="label source">{{ sourceWords(item.source) }}</span></span
+            <span class="summary"
+              >{{ item.summary }}<span class="label source">{{ sourceWords(item.source) }}</span></span
             >
             <span v-if="isThere(item)" class="label">on the shelf</span>
             <button v-else class="link-button" :aria-label="`Take ${item.record.name}`" @click="take(item)">
@@ -92,12 +92,12 @@ input {
 .name {
   font-weight: 600;
 }
-.says {
+.summary {
   display: grid;
   line-height: 1.25;
 }
 .source,
-.says {
+.summary {
   overflow: hidden;
   text-overflow: ellipsis;
   white-space: nowrap;

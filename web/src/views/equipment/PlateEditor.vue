@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import type { PlateProcess } from '@brannik/core'
 import { computed } from 'vue'
-import { BLANK_PROCESS } from './blanks.ts'
+import { BLANK_PROCESS, BLANK_SUPPLY } from './forms.ts'
 import PlateProcessTable from './PlateProcess.vue'
 import type { Draft } from './useRecordDraft.ts'
 
@@ -25,7 +25,7 @@ const add = (): void => {
   const last = processes.value.at(-1)
   // The columns of the one before: a plate has the same voltages for all.
   const supplies = (last?.supplies ?? []).map(({ voltageV, phases }) => ({
-    ...BLANK_PROCESS.supplies[0],
+    ...BLANK_SUPPLY,
     voltageV,
     phases,
   }))

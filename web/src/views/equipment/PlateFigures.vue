@@ -13,8 +13,9 @@ const { row, supplies, name, wrong } = defineProps<{
 }>()
 const emit = defineEmits<{ change: [column: number, key: string, value: number | null, what: string] }>()
 
-const valueOf = (supply: SupplyRating, { key }: PlateFigure): number | null => {
-  const value = supply[key]
+const keyOf = ({ path }: Pick<PlateFigure, 'path'>): string => path.at(-1) ?? ''
+const valueOf = (supply: SupplyRating, figure: PlateFigure): number | null => {
+  const value: unknown = Reflect.get(supply, keyOf(figure))
   return typeof value === 'number' ? value : null
 }
 </script>
@@ -25,18 +26,18 @@ const valueOf = (supply: SupplyRating, { key }: PlateFigure): number | null => {
     <td v-for="(supply, column) in supplies" :key="column">
       <CountField
         v-for="figure in row.figures"
-        :key="figure.key"
+        :key="keyOf(figure)"
         keep
         decimals
         label=""
-        :name="`${figure.says} at ${name(column)}`"
+        :name="`${figure.label} at ${name(column)}`"
         :least="figure.least"
         :most="figure.most"
         :unit="figure.unit"
         :optional="figure.optional ?? ''"
-        :wrong="wrong(column, figure.key)"
+        :wrong="wrong(column, keyOf(figure))"
         :model-value="valueOf(supply, figure)"
-        @update:model-value="(now) => emit('change', column, figure.key, now, figure.says.toLowerCase())"
+        @update:model-value="(now) => emit('change', column, keyOf(figure), now, figure.label.toLowerCase())"
       />
     </td>
   </tr>

@@ -1,13 +1,21 @@
 <script setup lang="ts">
-import { dutyFalls, type PlateFamily, plateFindings, type PlateProcess } from '@brannik/core'
+import {
+  dutyFalls,
+  type PlateFamily,
+  plateFindings,
+  type PlateProcess,
+  plateText,
+  type SupplyRating,
+} from '@brannik/core'
 import { computed } from 'vue'
 import CountField from '../../components/CountField.vue'
 import VerdictMark from '../../components/VerdictMark.vue'
 import PlateFigures from './PlateFigures.vue'
-import { INPUT_ROWS, OUTPUT_ROWS, POINT_FIGURES } from './plateRows.ts'
+import { INPUT_ROWS, OUTPUT_ROWS, type PlateFigure, POINT_FIGURES } from './plateRows.ts'
 import DutyChart from '../../charts/DutyChart.vue'
-import { BLANK_SUPPLY } from './blanks.ts'
+import { BLANK_SUPPLY } from './forms.ts'
 import QuantityField from '../../components/QuantityField.vue'
+import { useWorkspace } from '../../stores/workspace.ts'
 import { setIn } from './useRecordDraft.ts'
 import { FAMILY_WORDS } from './words.ts'
 
@@ -23,6 +31,8 @@ const { process, at, engine, problemAt, alone } = defineProps<{
   problemAt: (steps: readonly (string | number)[]) => string | null
 }>()
 const emit = defineEmits<{ change: [process: PlateProcess, what: string]; remove: [] }>()
+
+const workspace = useWorkspace()
 
 type Steps = readonly (string | number)[]
 const FAMILIES = Object.entries(FAMILY_WORDS) as [PlateFamily, string][]
@@ -103,6 +113,12 @@ const conventional = computed(() =>
   process.family === 'gtaw' ? '10 + 0.04·I' : process.family === 'smaw' ? '20 + 0.04·I' : '14 + 0.05·I',
 )
 const hasFeed = computed(() => process.family === 'gmaw' || process.family === 'fcaw')
+const keyOf = ({ path }: PlateFigure): string => path.at(-1) ?? ''
+function pointValue(supply: SupplyRating, point: number, figure: PlateFigure): number | null {
+  const rated = supply.ratedPoints[point - 1]
+  const value: unknown = rated && Reflect.get(rated, keyOf(figure))
+  return typeof value === 'number' ? value : null
+}
 </script>
 
 <template>
@@ -133,7 +149,7 @@ const hasFeed = computed(() => process.family === 'gmaw' || process.family === '
     </header>
     <p v-for="finding in findings" :key="`${finding.id}-${finding.column}`" class="finding" role="status">
       <VerdictMark :verdict="finding.verdict" :word="false" />
-      <span>{{ curves[finding.column]?.name }}: {{ finding.says }}</span>
+      <span>{{ curves[finding.column]?.name }}: {{ plateText(workspace.speech, finding.told) }}</span>
     </p>
     <div class="body">
       <table>
@@ -198,25 +214,27 @@ const hasFeed = computed(() => process.family === 'gmaw' || process.family === '
               <template v-if="supply.ratedPoints[point - 1]">
                 <CountField
                   v-for="figure in POINT_FIGURES"
-                  :key="figure.key"
+                  :key="keyOf(figure)"
                   keep
                   decimals
                   label=""
-                  :name="`${figure.says} of point ${point} at ${name(column)}`"
+                  :name="`${figure.label} of point ${point} at ${name(column)}`"
                   :least="figure.least"
                   :most="figure.most"
                   :unit="figure.unit"
                   :optional="figure.optional ?? ''"
                   :wrong="
-                    point === 1 && figure.key === 'dutyPct' ? wrong('supplies', column, 'ratedPoints') : null
+                    point === 1 && keyOf(figure) === 'dutyPct'
+                      ? wrong('supplies', column, 'ratedPoints')
+                      : null
                   "
-                  :model-value="supply.ratedPoints[point - 1]?.[figure.key] ?? null"
+                  :model-value="pointValue(supply, point, figure)"
                   @update:model-value="
                     (now) =>
                       set(
-                        ['supplies', column, 'ratedPoints', point - 1, figure.key],
+                        ['supplies', column, 'ratedPoints', point - 1, keyOf(figure)],
                         now,
-                        `rated ${figure.says.toLowerCase()}`,
+                        `rated ${figure.label.toLowerCase()}`,
                       )
                   "
                 />

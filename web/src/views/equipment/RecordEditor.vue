@@ -7,7 +7,7 @@ import { useNotice } from '../../stores/notice.ts'
 import { useUnfinished } from '../../stores/unfinished.ts'
 import { type Path, useWorkspace } from '../../stores/workspace.ts'
 import { idFor } from '../jobs/newJob.ts'
-import { fieldWords, formOf, SOURCE_HEAD, SOURCE_REST } from './forms.ts'
+import { fieldWords, formOf } from './forms.ts'
 import GunRatings from './GunRatings.vue'
 import { TABS, usersOf } from './lists.ts'
 import PlateEditor from './PlateEditor.vue'
@@ -35,13 +35,11 @@ const partKind = computed<PartKind | null>(() =>
 const users = computed(() => usersOf(props.path, props.id, workspace.setUps))
 const isSource = computed(() => props.path === 'power-sources')
 
-const groups = computed(() =>
-  isSource.value ? [...SOURCE_HEAD, ...SOURCE_REST] : formOf(props.path, partKind.value),
-)
+const groups = computed(() => formOf(props.path, partKind.value))
 /** Fields that are empty, and those that are wrong, as the form calls them. */
 const waiting = computed(() => {
   const words = problems.value.map(({ pointer, message }) => {
-    const field = fieldWords(groups.value, pointer)
+    const field = fieldWords(props.path, partKind.value, pointer)
     return /is null|is missing|is empty/.test(message) ? field : `${field} ${message}`
   })
   return [...new Set(words)]
@@ -107,13 +105,13 @@ function copy(): void {
       <button v-if="stored" class="link-button" @click="discard">Back to what is stored</button>
     </p>
     <template v-if="isSource">
-      <RecordForm :groups="SOURCE_HEAD" :draft="draft" :problem-at="problemAt" @change="change" />
+      <RecordForm :groups="groups.slice(0, 1)" :draft="draft" :problem-at="problemAt" @change="change" />
       <PlateEditor
         :draft="draft"
         :problem-at="problemAt"
         @change="(processes, what) => change(['processes'], processes, what)"
       />
-      <RecordForm :groups="SOURCE_REST" :draft="draft" :problem-at="problemAt" @change="change" />
+      <RecordForm :groups="groups.slice(1)" :draft="draft" :problem-at="problemAt" @change="change" />
       <p class="label">
         The data plate decides. Unplug before you open a machine; what is inside is for a licensed person.
       </p>

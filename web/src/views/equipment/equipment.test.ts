@@ -4,21 +4,30 @@ import { mount } from '@vue/test-utils'
 import { beforeEach, describe, expect, it } from 'vitest'
 import { VVirtualScroll } from '../../testing/listStub.ts'
 import { demoWorkspace, shopDocument } from '../../testing/demo.ts'
-import { blankOf } from './blanks.ts'
-import { csvOfSheet, readFile, sheetsOf } from './catalogueFiles.ts'
+import { csvOfSheet, readFile, sheetsOf } from '../../files/catalogueFiles.ts'
 import EquipmentList from './EquipmentList.vue'
 import FieldOf from './FieldOf.vue'
-import { fieldWords, formOf, SOURCE_HEAD, SOURCE_REST } from './forms.ts'
+import { blankRecord, fieldWords, formOf } from './forms.ts'
 import { filterRows, rowOf, TABS, usersOf } from './lists.ts'
 import PlateProcess from './PlateProcess.vue'
 import { getIn } from './useRecordDraft.ts'
+import { IMPERIAL, METRIC } from '../../testing/notation.ts'
 
 let workspace: Awaited<ReturnType<typeof demoWorkspace>>['workspace']
 beforeEach(async () => {
   workspace = (await demoWorkspace()).workspace
 })
 
-const wireRows = () => shopDocument.wires.map((wire) => rowOf('wires', wire, 'imperial'))
+const wireRows = () => shopDocument.wires.map((wire) => rowOf('wires', wire, IMPERIAL))
+
+/** A field by its name, as the form has it. */
+function specOf(path: string, name: string) {
+  const found = formOf(path, null)
+    .flatMap(({ fields }) => fields)
+    .find((one) => one.path.join('.') === name)
+  if (!found) throw new Error(`${path} has no field ${name}`)
+  return found
+}
 
 describe('the list', () => {
   it('finds by any words in any order, by what is there, and by kind of part', () => {
@@ -29,15 +38,15 @@ describe('the list', () => {
     const toBuy = filterRows(wireRows(), '', 'to-buy', null)
     expect(toBuy.length).toBeGreaterThan(0)
     expect(toBuy.every(({ holding }) => !holding.isHere)).toBe(true)
-    const parts = shopDocument.parts.map((part) => rowOf('parts', part, 'imperial'))
+    const parts = shopDocument.parts.map((part) => rowOf('parts', part, IMPERIAL))
     expect(filterRows(parts, '', 'all', 'cup').every(({ partKind }) => partKind === 'cup')).toBe(true)
   })
 
   it('makes a row once for each record and unit', () => {
     const [wire] = shopDocument.wires
     if (!wire) throw new Error('the demo has no wire')
-    expect(rowOf('wires', wire, 'metric')).toBe(rowOf('wires', wire, 'metric'))
-    expect(rowOf('wires', { ...wire }, 'metric')).not.toBe(rowOf('wires', wire, 'metric'))
+    expect(rowOf('wires', wire, METRIC)).toBe(rowOf('wires', wire, METRIC))
+    expect(rowOf('wires', { ...wire }, METRIC)).not.toBe(rowOf('wires', wire, METRIC))
   })
 
   it('shows name, figures, stock and price, and opens what is pressed or walked to', async () => {
@@ -79,35 +88,26 @@ describe('forms', () => {
       }
     }
     for (const { path } of TABS) {
-      if (path === 'power-sources') check(path, blankOf(path, 'x', 'cup'), [...SOURCE_HEAD, ...SOURCE_REST])
-      else if (path !== 'parts') check(path, blankOf(path, 'x', 'cup'), formOf(path, null))
+      if (path !== 'parts') check(path, blankRecord(path, 'x', 'cup'), formOf(path, null))
     }
-    for (const kind of PART_KINDS) check('parts', blankOf('parts', 'x', kind), formOf('parts', kind))
+    for (const kind of PART_KINDS) check('parts', blankRecord('parts', 'x', kind), formOf('parts', kind))
   })
 
   it('name a field as the form calls it', () => {
-    const source = [...SOURCE_HEAD, ...SOURCE_REST]
-    expect(fieldWords(source, '/processes/0/supplies/1/ratedPoints/2/dutyPct')).toBe(
-      'duty of rated point 3 (process 1, column 2)',
+    expect(fieldWords('power-sources', null, '/processes/0/supplies/1/ratedPoints/2/dutyPct')).toBe(
+      'Duty (process 1, column 2, rated point 3)',
     )
-    expect(fieldWords(source, '/processes/1/supplies/0/i1MaxA')).toBe('I₁max (process 2, column 1)')
-    expect(fieldWords(source, '/powerFactor')).toBe('Power factor')
-    expect(fieldWords(formOf('wires', null), '/packageG')).toBe('A full package')
+    expect(fieldWords('power-sources', null, '/processes/1/supplies/0/i1MaxA')).toBe(
+      'I₁max (process 2, column 1)',
+    )
+    expect(fieldWords('power-sources', null, '/powerFactor')).toBe('Power factor')
+    expect(fieldWords('wires', null, '/packageG')).toBe('A full package')
   })
 
   it('a number out of its limits keeps its text, says why, and is passed on to be judged with the rest', async () => {
     const wrapper = mount(FieldOf, {
       props: {
-        spec: {
-          kind: 'number',
-          path: ['efficiencyPct'],
-          label: 'Efficiency',
-          unit: '%',
-          least: 10,
-          most: 100,
-          decimals: true,
-          optional: 'not given',
-        },
+        spec: specOf('power-sources', 'efficiencyPct'),
         value: 84,
         wrong: null,
       },
@@ -123,16 +123,7 @@ describe('forms', () => {
   it('choices, yes and no, and several of some give their own kind of value', async () => {
     const choice = mount(FieldOf, {
       props: {
-        spec: {
-          kind: 'choice',
-          path: ['spoolMm'],
-          label: 'Spool',
-          choices: [
-            ['100', '100 mm'],
-            ['200', '200 mm'],
-          ],
-          optional: 'none',
-        },
+        spec: specOf('wires', 'spoolMm'),
         value: null,
         wrong: null,
       },
@@ -142,7 +133,7 @@ describe('forms', () => {
     expect(choice.emitted('change')).toEqual([[200], [null]])
     const yesNo = mount(FieldOf, {
       props: {
-        spec: { kind: 'yes-no', path: ['vrd'], label: 'VRD', optional: 'not given' },
+        spec: specOf('power-sources', 'vrd'),
         value: null,
         wrong: null,
       },
@@ -151,21 +142,13 @@ describe('forms', () => {
     expect(yesNo.emitted('change')).toEqual([[false]])
     const some = mount(FieldOf, {
       props: {
-        spec: {
-          kind: 'some',
-          path: ['start'],
-          label: 'Starts by',
-          choices: [
-            ['lift', 'lift'],
-            ['scratch', 'scratch'],
-          ],
-        },
+        spec: specOf('power-sources', 'start'),
         value: ['lift'],
         wrong: null,
       },
     })
-    await some.findAll('input')[1]?.setValue(true)
-    await some.findAll('input')[0]?.setValue(false)
+    await some.findAll('input')[2]?.setValue(true)
+    await some.findAll('input')[1]?.setValue(false)
     expect(some.emitted('change')).toEqual([[['lift', 'scratch']], [[]]])
   })
 })
@@ -240,29 +223,28 @@ describe('files', () => {
     }))
     const text = csvOfSheet(sheet, odd as never)
     expect(text).not.toMatch(/(^|,)"?=1/m)
-    const read = readFile(text, null)
+    const read = readFile(text, '')
     expect(read.ok ? read.items.map(({ record }) => record) : read.message).toEqual(odd)
   })
 
   it('tells JSON from CSV, and says what is wrong with either', () => {
-    const json = readFile(JSON.stringify(catalogue()), null)
+    const json = readFile(JSON.stringify(catalogue()), '')
     expect(json.ok && json.items.length).toBe(
       CATALOGUE_KEYS.reduce((sum, key) => sum + catalogue()[key].length, 0),
     )
-    expect(readFile('{"format":', null)).toMatchObject({
+    expect(readFile('{"format":', '')).toMatchObject({
       ok: false,
       message: expect.stringContaining('not valid JSON'),
     })
-    expect(readFile('id,name\na,b', null)).toMatchObject({
+    expect(readFile('id,name\na,b', '')).toMatchObject({
       ok: false,
       message: expect.stringContaining('column “kind”'),
     })
-    expect(readFile('id,name', null)).toMatchObject({
+    expect(readFile('id,name', '')).toMatchObject({
       ok: false,
       message: expect.stringContaining('no rows'),
     })
-    const gases = SHEETS.find(({ kind }) => kind === 'gas') ?? null
-    expect(readFile('id,name\na,b', gases)).toMatchObject({ ok: true, what: 'gases' })
+    expect(readFile('id,name\na,b', 'gas')).toMatchObject({ ok: true, what: 'gases' })
   })
 
   it('what an import brings is one request and one undo', async () => {

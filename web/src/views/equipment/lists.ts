@@ -1,15 +1,17 @@
 /** The lists of the shelf: tabs, their records as rows, and how a row is found. */
 import {
   PART_KINDS,
-  PART_WORDS,
   type PartKind,
+  RECORD_NOUNS,
+  RECORD_PATHS,
+  type RecordKind,
   type SetUp,
   type Slot,
   SLOT_KEYS,
-  type UnitSystem,
+  type Notation,
 } from '@brannik/core'
 import type { EquipmentPath } from './useRecordDraft.ts'
-import { type Holding, holdingOf, type RecordOfPath, summaryOf } from './words.ts'
+import { type Holding, holdingOf, PART_WORDS, type RecordOfPath, summaryOf } from './words.ts'
 
 export interface ListTab {
   readonly path: EquipmentPath
@@ -18,18 +20,23 @@ export interface ListTab {
   readonly noun: string
 }
 
+const tab = (kind: RecordKind, title: string): ListTab => ({
+  path: RECORD_PATHS[kind] as EquipmentPath,
+  title,
+  noun: RECORD_NOUNS[kind],
+})
 export const TABS: readonly ListTab[] = [
-  { path: 'power-sources', title: 'Power sources', noun: 'power source' },
-  { path: 'feeders', title: 'Feeders', noun: 'wire feeder' },
-  { path: 'guns', title: 'Guns and torches', noun: 'gun or torch' },
-  { path: 'parts', title: 'Parts', noun: 'part' },
-  { path: 'wires', title: 'Wire and rod', noun: 'wire or rod' },
-  { path: 'gases', title: 'Gas', noun: 'gas' },
-  { path: 'tungstens', title: 'Tungsten', noun: 'tungsten' },
-  { path: 'circuits', title: 'Circuits', noun: 'circuit' },
+  tab('power-source', 'Power sources'),
+  tab('feeder', 'Feeders'),
+  tab('gun', 'Guns and torches'),
+  tab('part', 'Parts'),
+  tab('wire', 'Wire and rod'),
+  tab('gas', 'Gas'),
+  tab('tungsten', 'Tungsten'),
+  tab('circuit', 'Circuits'),
 ]
 export const PART_CHOICES: readonly (readonly [PartKind, string])[] = PART_KINDS.map(
-  (kind) => [kind, PART_WORDS[kind]] as const,
+  (kind) => [kind, PART_WORDS[kind] ?? kind] as const,
 )
 
 export interface Row {
@@ -44,21 +51,24 @@ export interface Row {
 
 type AnyRecord = RecordOfPath[keyof RecordOfPath]
 /** A row changes only when its record does: two thousand of them are not made anew at each key. */
-const made: Record<UnitSystem, WeakMap<AnyRecord, Row>> = { imperial: new WeakMap(), metric: new WeakMap() }
+/** By notation, then by record: both are replaced when they change, never written over. */
+const made = new WeakMap<Notation, WeakMap<AnyRecord, Row>>()
 
-export function rowOf(path: EquipmentPath, record: AnyRecord, system: UnitSystem): Row {
-  const known = made[system].get(record)
+export function rowOf(path: EquipmentPath, record: AnyRecord, notation: Notation): Row {
+  const rows = made.get(notation) ?? new WeakMap<AnyRecord, Row>()
+  made.set(notation, rows)
+  const known = rows.get(record)
   if (known) return known
-  const summary = summaryOf(path, record as never, system)
+  const summary = summaryOf(path, record as never, notation)
   const row: Row = {
     id: record.id,
     name: record.name,
     summary,
-    holding: holdingOf(path, record, system),
+    holding: holdingOf(path, record, notation),
     partKind: path === 'parts' ? (record as RecordOfPath['parts']).kind : null,
     text: `${record.name} ${summary}`.toLowerCase(),
   }
-  made[system].set(record, row)
+  rows.set(record, row)
   return row
 }
 

@@ -4,7 +4,7 @@ import { beforeEach, describe, expect, it } from 'vitest'
 import { defineComponent, h, nextTick, ref } from 'vue'
 import { demoWorkspace } from '../../testing/demo.ts'
 import { useUnfinished } from '../../stores/unfinished.ts'
-import { blankOf } from './blanks.ts'
+import { blankRecord } from './forms.ts'
 import { getIn, type RecordDraft, setIn, useRecordDraft } from './useRecordDraft.ts'
 
 let workspace: Awaited<ReturnType<typeof demoWorkspace>>['workspace']
@@ -84,7 +84,7 @@ describe('a record as it is typed', () => {
   })
 
   it('does not scold a new one for what is still empty', () => {
-    useUnfinished().keep('wires', 'wire-or-rod', blankOf('wires', 'wire-or-rod', 'cup'))
+    useUnfinished().keep('wires', 'wire-or-rod', blankRecord('wires', 'wire-or-rod', 'cup'))
     const draft = draftOf('wires', 'wire-or-rod')
     expect(draft.problems.value.length).toBeGreaterThan(0)
     expect(draft.problemAt(['diameterMm'])).toBeNull()

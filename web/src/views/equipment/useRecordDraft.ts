@@ -2,6 +2,7 @@
 import {
   CATALOGUE_KEYS,
   CATALOGUE_LISTS,
+  CATALOGUE_SCHEMAS,
   type CatalogueList,
   circuitSchema,
   type FieldProblem,
@@ -17,7 +18,7 @@ export type Draft = Readonly<Record<string, unknown>>
 export type EquipmentPath = (typeof CATALOGUE_LISTS)[CatalogueList]['path'] | 'circuits'
 
 const SCHEMAS = new Map<EquipmentPath, z.ZodType<unknown>>([
-  ...CATALOGUE_KEYS.map((key) => [CATALOGUE_LISTS[key].path, CATALOGUE_LISTS[key].schema] as const),
+  ...CATALOGUE_KEYS.map((key) => [CATALOGUE_LISTS[key].path, CATALOGUE_SCHEMAS[key]] as const),
   ['circuits', circuitSchema],
 ])
 const schemaOf = (path: EquipmentPath): z.ZodType<unknown> => {
@@ -51,7 +52,7 @@ export function getIn(record: unknown, steps: readonly Step[]): unknown {
   return value
 }
 
-export const pointerOf = (steps: readonly Step[]): string => steps.map((step) => `/${step}`).join('')
+const pointerOf = (steps: readonly Step[]): string => steps.map((step) => `/${step}`).join('')
 
 export function useRecordDraft(path: Ref<EquipmentPath>, id: Ref<string>) {
   const workspace = useWorkspace()
@@ -90,8 +91,8 @@ export function useRecordDraft(path: Ref<EquipmentPath>, id: Ref<string>) {
     return problems.value.find((problem) => problem.pointer === pointer)?.message ?? null
   }
 
-  /** @param says what was changed, for the undo: `name of Marl 140` */
-  function set(steps: readonly Step[], value: unknown, says: string): void {
+  /** @param label what was changed, for the undo: `name of Marl 140` */
+  function set(steps: readonly Step[], value: unknown, label: string): void {
     if (!draft.value) return
     const next = setIn(draft.value, steps, value)
     draft.value = next
@@ -102,7 +103,7 @@ export function useRecordDraft(path: Ref<EquipmentPath>, id: Ref<string>) {
     }
     own = read.value as Draft
     unfinished.drop(path.value, id.value)
-    workspace.edit(path.value as Path, id.value, read.value as never, says)
+    workspace.edit(path.value as Path, id.value, read.value as never, label)
   }
 
   /** Gives up what could not be stored. */

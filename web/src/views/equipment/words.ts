@@ -1,69 +1,39 @@
 /** Words for what stands in equipment records: choices, summaries, stock. */
 import {
   type Circuit,
-  CONNECTOR_WORDS,
-  CONNECTORS,
+  ENGLISH,
   type Feeder,
   type Gas,
-  GROOVE_WORDS,
   type Gun,
   isCandidate,
   isEngineDriven,
   isInShop,
   type Part,
-  PART_WORDS,
   type PowerSource,
   printQuantity,
   printValue,
   PROCESSES,
-  SCALE_WORDS,
   type SetUp,
   type Shelf,
   type Slot,
   type Tungsten,
   tungstenCurrentRange,
-  type UnitSystem,
+  type Notation,
   type Wire,
+  WIRE_FORM_WORDS,
   wireCurrentRange,
 } from '@brannik/core'
 
 export const FAMILY_WORDS = { gmaw: 'MIG', fcaw: 'flux-cored', gtaw: 'TIG', smaw: 'stick' } as const
-export const METAL_WORDS = {
-  'carbon-steel': 'carbon steel',
-  stainless: 'stainless',
-  aluminium: 'aluminium',
-} as const
-export const FORM_WORDS = {
-  solid: 'solid wire',
-  'cored-self-shielded': 'self-shielded cored wire',
-  'cored-gas-shielded': 'gas-shielded cored wire',
-  rod: 'rod',
-} as const
-export const START_CHOICE_WORDS = {
-  'high-frequency': 'high frequency',
-  lift: 'lift',
-  scratch: 'scratch',
-} as const
-export const SUPPLY_CHANGE_WORDS = {
-  fixed: 'one voltage',
-  plug: 'by plug',
-  links: 'by links inside',
-  automatic: 'by itself',
-} as const
-export const POLARITY_CHANGE_WORDS = {
-  leads: 'by the leads',
-  plug: 'by a plug',
-  automatic: 'by itself',
-  'fixed-dcep': 'wired for DCEP',
-  'fixed-dcen': 'wired for DCEN',
-} as const
 export const GUN_GAS_WORDS = { co2: 'CO₂', mixed: 'argon mix', argon: 'argon', none: 'no gas' } as const
-export const LINER_WORDS = { steel: 'steel', polymer: 'polymer (PTFE, nylon)', graphite: 'graphite' } as const
-export const FITTING_WORDS = { inert: 'argon and mixes', co2: 'CO₂' } as const
-export { CONNECTOR_WORDS, CONNECTORS, GROOVE_WORDS, SCALE_WORDS }
+
+const words = (kind: string): Readonly<Record<string, string>> => ENGLISH.vocabulary[kind] ?? {}
+export const METAL_WORDS = words('metal')
+export const GROOVE_WORDS = words('groove')
+export const SCALE_WORDS = words('scale')
+export const PART_WORDS = words('part')
 
 export type Choice = readonly [value: string, words: string]
-export const choicesOf = (words: Readonly<Record<string, string>>): readonly Choice[] => Object.entries(words)
 
 const unique = (list: readonly string[]): string => [...new Set(list)].join(', ')
 
@@ -79,33 +49,33 @@ function sourceSummary(source: PowerSource): string {
   return `${unique(source.processes.map(({ family }) => FAMILY_WORDS[family]))}${waves} · ${volts} · ${best.currentA} A at ${best.dutyPct} %`
 }
 
-function feederSummary(feeder: Feeder, system: UnitSystem): string {
+function feederSummary(feeder: Feeder, notation: Notation): string {
   const wires =
     feeder.wireMinMm !== null && feeder.wireMaxMm !== null
-      ? `${printQuantity('diameter', feeder.wireMinMm, system)} to ${printQuantity('diameter', feeder.wireMaxMm, system)}`
+      ? `${printQuantity('diameter', feeder.wireMinMm, notation)} to ${printQuantity('diameter', feeder.wireMaxMm, notation)}`
       : 'wire sizes not given'
   return feeder.feedMaxMmPerMin === null
     ? wires
-    : `${wires} · to ${printValue(feeder.feedMaxMmPerMin, 'mm/min', system)}`
+    : `${wires} · to ${printValue(feeder.feedMaxMmPerMin, 'mm/min', notation)}`
 }
 
-function gunSummary(gun: Gun, system: UnitSystem): string {
+function gunSummary(gun: Gun, notation: Notation): string {
   const [first] = gun.ratings
   const kind = gun.drive === 'spool' ? 'spool gun' : gun.drive === 'push-pull' ? 'push-pull gun' : gun.kind
   const rating = first
     ? ` · ${first.currentA} A at ${first.dutyPct} % ${first.gas === 'none' ? 'without gas' : `in ${GUN_GAS_WORDS[first.gas]}`}`
     : ''
-  return `${gun.cooling === 'water' ? 'water-cooled' : 'air-cooled'} ${kind}, ${printValue(gun.lengthMm, 'mm length', system)}${rating}`
+  return `${gun.cooling === 'water' ? 'water-cooled' : 'air-cooled'} ${kind}, ${printValue(gun.lengthMm, 'mm length', notation)}${rating}`
 }
 
-function partSummary(part: Part, system: UnitSystem): string {
-  const diameter = (valueMm: number) => printQuantity('diameter', valueMm, system)
+function partSummary(part: Part, notation: Notation): string {
+  const diameter = (valueMm: number) => printQuantity('diameter', valueMm, notation)
   const noun = PART_WORDS[part.kind]
   switch (part.kind) {
     case 'drive-roll':
       return `${noun}, ${GROOVE_WORDS[part.groove]}, ${diameter(part.wireMm)}${part.rollSystem ? ` · ${part.rollSystem}` : ''}`
     case 'liner':
-      return `${part.material} ${noun}, ${diameter(part.wireMinMm)} to ${diameter(part.wireMaxMm)}, ${printValue(part.lengthMm, 'mm length', system)}${part.usedFor ? ` · has run ${METAL_WORDS[part.usedFor]}` : ' · new'}`
+      return `${part.material} ${noun}, ${diameter(part.wireMinMm)} to ${diameter(part.wireMaxMm)}, ${printValue(part.lengthMm, 'mm length', notation)}${part.usedFor ? ` · has run ${METAL_WORDS[part.usedFor]}` : ' · new'}`
     case 'contact-tip':
       return `${noun} ${diameter(part.wireMm)}${part.partsClass ? ` · ${part.partsClass}` : ''}`
     case 'nozzle':
@@ -117,7 +87,7 @@ function partSummary(part: Part, system: UnitSystem): string {
     case 'cup':
       return `${noun} ${part.number}${part.forGasLens ? ' for gas lens' : ''}${part.partsClass ? ` · ${part.partsClass}` : ''}`
     case 'back-cap':
-      return `${noun} for ${printValue(part.longestMm, 'mm length', system)}${part.partsClass ? ` · ${part.partsClass}` : ''}`
+      return `${noun} for ${printValue(part.longestMm, 'mm length', notation)}${part.partsClass ? ` · ${part.partsClass}` : ''}`
     case 'flow-meter':
       return `${noun} for ${part.scales.map((scale) => SCALE_WORDS[scale]).join(', ')}${part.heated ? ', heated' : ''}`
   }
@@ -126,7 +96,7 @@ function partSummary(part: Part, system: UnitSystem): string {
 function wireSummary(wire: Wire): string {
   const range = wireCurrentRange(wire)
   const runs = range ? ` · ${range.minA} to ${range.maxA} A` : ''
-  return `${METAL_WORDS[wire.metal]} ${FORM_WORDS[wire.form]}${wire.spoolMm === null ? '' : `, ${wire.spoolMm} mm spool`}${runs}`
+  return `${METAL_WORDS[wire.metal]} ${WIRE_FORM_WORDS[wire.form]}${wire.spoolMm === null ? '' : `, ${wire.spoolMm} mm spool`}${runs}`
 }
 
 function tungstenSummary(tungsten: Tungsten): string {
@@ -176,17 +146,17 @@ export const SLOT_PATHS: Readonly<Record<Slot, keyof RecordOfPath>> = {
 export function summaryOf<P extends keyof RecordOfPath>(
   path: P,
   record: RecordOfPath[P],
-  system: UnitSystem,
+  notation: Notation,
 ): string {
   switch (path) {
     case 'power-sources':
       return sourceSummary(record as PowerSource)
     case 'feeders':
-      return feederSummary(record as Feeder, system)
+      return feederSummary(record as Feeder, notation)
     case 'guns':
-      return gunSummary(record as Gun, system)
+      return gunSummary(record as Gun, notation)
     case 'parts':
-      return partSummary(record as Part, system)
+      return partSummary(record as Part, notation)
     case 'wires':
       return wireSummary(record as Wire)
     case 'gases':
@@ -209,15 +179,15 @@ export interface Holding {
 function stockWords(
   path: keyof RecordOfPath,
   record: RecordOfPath[keyof RecordOfPath],
-  system: UnitSystem,
+  notation: Notation,
 ): string | null {
   if (path === 'wires') {
     const { stockG } = record as Wire
-    return stockG === null ? 'not weighed' : printValue(stockG, 'g', system)
+    return stockG === null ? 'not weighed' : printValue(stockG, 'g', notation)
   }
   if (path === 'gases') {
     const { leftL } = record as Gas
-    return leftL === null ? 'gauge not read' : printValue(leftL, 'L', system)
+    return leftL === null ? 'gauge not read' : printValue(leftL, 'L', notation)
   }
   if (path === 'tungstens' || path === 'parts') {
     const { stock } = record as Tungsten | Part
@@ -236,13 +206,13 @@ const priceOf = (path: keyof RecordOfPath, record: RecordOfPath[keyof RecordOfPa
 export function holdingOf(
   path: keyof RecordOfPath,
   record: RecordOfPath[keyof RecordOfPath],
-  system: UnitSystem,
+  notation: Notation,
 ): Holding {
   const price = priceOf(path, record)
   if (isCandidate(record)) return { isHere: false, words: 'to buy', price }
   if (!isInShop(record)) return { isHere: false, words: 'used up', price }
   const plain = path === 'circuits' ? '' : 'in the shop'
-  return { isHere: true, words: stockWords(path, record, system) ?? plain, price }
+  return { isHere: true, words: stockWords(path, record, notation) ?? plain, price }
 }
 
 const circuitSummary = (circuit: Circuit): string =>

@@ -1,28 +1,31 @@
 <script setup lang="ts">
 import {
   type Chain,
-  type Finding,
+  chainText,
   type Fit,
-  printMeasure,
-  printWholeAmps,
+  type Row,
   type Suggestion,
+  suggestionText,
   worstVerdict,
 } from '@brannik/core'
 import { computed } from 'vue'
-import { useWorkspace } from '../../stores/workspace.ts'
 import VerdictMark from '../../components/VerdictMark.vue'
+import { usePrint } from '../../stores/usePrint.ts'
+import { useWorkspace } from '../../stores/workspace.ts'
 
 /** The answer in words and one large figure, and what would mend it. */
-const { fit, chain, suggestions } = defineProps<{
+const { fit, rows, chain, suggestions } = defineProps<{
   fit: Fit
+  rows: readonly Row[]
   chain: Chain
   suggestions: readonly Suggestion[]
 }>()
-const emit = defineEmits<{ apply: [suggestion: Suggestion]; open: [finding: Finding] }>()
+const emit = defineEmits<{ apply: [suggestion: Suggestion]; open: [id: string] }>()
 
 const workspace = useWorkspace()
+const { wholeAmps } = usePrint()
 
-/** Checks that the chain's amps already tell of. */
+/** Rows that the chain's amps already tell of. */
 const IN_CHAIN = new Set([
   'source-range',
   'source-duty',
@@ -33,36 +36,34 @@ const IN_CHAIN = new Set([
   'cable',
 ])
 
-const shorts = computed(() => fit.findings.filter(({ verdict }) => verdict === 'short'))
-const unknowns = computed(() => fit.findings.filter(({ verdict }) => verdict === 'unknown'))
+const failing = computed(() => rows.filter(({ verdict }) => verdict === 'fails'))
+const unknowns = computed(() => rows.filter(({ verdict }) => verdict === 'unknown'))
 const besides = computed(() => {
-  const listed =
-    chain.verdict === 'short'
-      ? [...shorts.value, ...unknowns.value].filter(({ check }) => !IN_CHAIN.has(check))
-      : [...shorts.value, ...unknowns.value]
-  return listed.slice(0, 3)
+  const listed = [...failing.value, ...unknowns.value]
+  return (chain.verdict === 'fails' ? listed.filter(({ id }) => !IN_CHAIN.has(id)) : listed).slice(0, 3)
 })
-/** Where nothing is short, the panel says what the job takes off the shelf. */
+/** Where nothing fails, the panel says what the job takes off the shelf. */
 const USES = ['wire-use', 'gas-use', 'tungsten-use', 'time-use']
 const uses = computed(() =>
-  fit.findings.filter(({ check, demand }) => USES.includes(check) && demand !== null),
+  rows.filter(({ id, criteria }) => USES.includes(id) && (criteria[0]?.demand ?? null) !== null),
 )
 const verdict = computed(() => worstVerdict([fit.verdict, chain.verdict]))
 
+const counted = (count: number, one: string, many: string): string =>
+  count === 1 ? `1 ${one}` : `${count} ${many}`
 const headline = computed(() => {
   const { spareA } = chain
-  if (spareA !== null && spareA < 0) return `${printWholeAmps(-spareA)} A short`
-  if (shorts.value.length > 0)
-    return shorts.value.length === 1 ? '1 check short' : `${shorts.value.length} checks short`
-  if (unknowns.value.length > 0)
-    return unknowns.value.length === 1 ? '1 not known' : `${unknowns.value.length} not known`
-  return spareA === null ? 'Not known' : `${printWholeAmps(spareA)} A to spare`
+  if (spareA !== null && spareA < 0) return `${wholeAmps(-spareA)} A too little`
+  if (failing.value.length > 0) return counted(failing.value.length, 'check fails', 'checks fail')
+  if (unknowns.value.length > 0) return `${unknowns.value.length} not known`
+  return spareA === null ? 'Not known' : `${wholeAmps(spareA)} A to spare`
 })
-const then = ({ shortCount, spareA, verdict: after }: Suggestion): string => {
-  if (shortCount > 0) return shortCount === 1 ? '1 still short' : `${shortCount} still short`
-  const room = spareA === null ? '' : `, ${printWholeAmps(spareA)} A over`
-  return `${after === 'unknown' ? 'none short' : after}${room}`
+const then = ({ failCount, spareA, verdict: after }: Suggestion): string => {
+  if (failCount > 0) return counted(failCount, 'still fails', 'still fail')
+  const room = spareA === null ? '' : `, ${wholeAmps(spareA)} A over`
+  return `${after === 'unknown' ? 'none fails' : after}${room}`
 }
+const wordsOf = (suggestion: Suggestion): string => suggestionText(workspace.speech, suggestion)
 </script>
 
 <template>
@@ -71,36 +72,36 @@ const then = ({ shortCount, spareA, verdict: after }: Suggestion): string => {
       <VerdictMark :verdict="verdict" :word="false" />
       <span data-testid="headline">{{ headline }}</span>
     </p>
-    <p class="says">{{ chain.says }}</p>
+    <p class="says">{{ chainText(workspace.speech, chain) }}</p>
     <ul v-if="besides.length > 0" class="besides">
-      <li v-for="finding in besides" :key="finding.check">
-        <VerdictMark :verdict="finding.verdict" :word="false" />
-        <button class="link-button" @click="emit('open', finding)">{{ finding.title }}</button>
-        <span v-if="finding.missing" class="quiet clip" :title="finding.missing">{{ finding.missing }}</span>
+      <li v-for="row in besides" :key="row.id">
+        <VerdictMark :verdict="row.verdict" :word="false" />
+        <button class="link-button" @click="emit('open', row.id)">{{ row.title }}</button>
+        <span v-if="row.missing" class="quiet clip" :title="row.missing">{{ row.missing }}</span>
       </li>
     </ul>
-    <template v-if="shorts.length > 0">
+    <template v-if="failing.length > 0">
       <h2>What would mend it</h2>
       <ul v-if="suggestions.length > 0" class="mends">
-        <li v-for="suggestion in suggestions" :key="suggestion.says">
-          <button :title="`Try: ${suggestion.says}`" @click="emit('apply', suggestion)">
-            <span class="what">{{ suggestion.says }}</span>
-            <span class="then" :class="suggestion.shortCount > 0 ? 'short' : suggestion.verdict">{{
+        <li v-for="suggestion in suggestions" :key="wordsOf(suggestion)">
+          <button :title="`Try: ${wordsOf(suggestion)}`" @click="emit('apply', suggestion)">
+            <span class="what">{{ wordsOf(suggestion) }}</span>
+            <span class="then" :class="suggestion.failCount > 0 ? 'fails' : suggestion.verdict">{{
               then(suggestion)
             }}</span>
           </button>
         </li>
       </ul>
-      <p v-else class="quiet">Nothing on the shelf does. Open a short check to see what would.</p>
+      <p v-else class="quiet">Nothing on the shelf does. Open a check that fails to see what would.</p>
     </template>
     <template v-else>
       <h2>The job uses</h2>
       <dl class="uses">
-        <template v-for="use in uses" :key="use.check">
+        <template v-for="use in uses" :key="use.id">
           <dt>{{ use.title }}</dt>
           <dd>
-            <button class="link-button" @click="emit('open', use)">
-              {{ printMeasure(use.demand, workspace.system) }}
+            <button class="link-button" @click="emit('open', use.id)">
+              {{ use.demand }}
             </button>
           </dd>
         </template>
@@ -140,8 +141,8 @@ dd {
   height: 22px;
   width: 22px;
 }
-.short .headline {
-  color: var(--short);
+.fails .headline {
+  color: var(--fails);
 }
 .tight .headline {
   color: var(--tight);
@@ -218,7 +219,7 @@ h2 {
 .then.tight {
   color: var(--tight);
 }
-.then.short {
+.then.fails {
   color: var(--ink-2);
 }
 .then.unknown {

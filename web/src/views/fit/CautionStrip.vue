@@ -1,13 +1,18 @@
 <script setup lang="ts">
-import type { Caution } from '@brannik/core'
+import { cautionText, type Told } from '@brannik/core'
+import { computed } from 'vue'
+import { useWorkspace } from '../../stores/workspace.ts'
 
 /** What can hurt somebody, beside the decision that leads there. */
-const { cautions } = defineProps<{ cautions: readonly Caution[] }>()
+const { cautions } = defineProps<{ cautions: readonly Told[] }>()
+
+const workspace = useWorkspace()
+const spoken = computed(() => cautions.map((caution) => cautionText(workspace.speech, caution)))
 </script>
 
 <template>
   <section class="cautions" aria-label="Cautions">
-    <p v-for="caution in cautions" :key="caution.says">
+    <p v-for="caution in spoken" :key="caution.says">
       <strong>{{ caution.topic }}</strong> {{ caution.says }}
     </p>
   </section>

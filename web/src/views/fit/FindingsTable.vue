@@ -1,19 +1,16 @@
 <script setup lang="ts">
-import { type Finding, printMeasure } from '@brannik/core'
+import type { Row } from '@brannik/core'
 import { computed } from 'vue'
 import MarginBar from '../../charts/MarginBar.vue'
 import VerdictMark from '../../components/VerdictMark.vue'
-import { useWorkspace } from '../../stores/workspace.ts'
 
-/** Every check as one row, in two columns, with its margin about a common zero. A row opens its working. */
-const { findings, openCheck } = defineProps<{ findings: readonly Finding[]; openCheck: string | null }>()
-const emit = defineEmits<{ open: [finding: Finding] }>()
+/** Every criterion that measures, and every group of those that compare, as one row, in two columns. A row opens. */
+const { rows, openRow } = defineProps<{ rows: readonly Row[]; openRow: string | null }>()
+const emit = defineEmits<{ open: [id: string] }>()
 
-const workspace = useWorkspace()
-const print = (measure: Finding['demand']): string => printMeasure(measure, workspace.system)
 const halves = computed(() => {
-  const middle = Math.ceil(findings.length / 2)
-  return [findings.slice(0, middle), findings.slice(middle)]
+  const middle = Math.ceil(rows.length / 2)
+  return [rows.slice(0, middle), rows.slice(middle)]
 })
 </script>
 
@@ -36,25 +33,21 @@ const halves = computed(() => {
       </thead>
       <tbody>
         <tr
-          v-for="finding in half"
-          :key="finding.check"
-          :class="{ open: finding.check === openCheck }"
-          :title="`${finding.says} Rests on: ${finding.restsOn}`"
-          @click="emit('open', finding)"
+          v-for="row in half"
+          :key="row.id"
+          :class="{ open: row.id === openRow }"
+          :title="`${row.sentence}${row.restsOn ? ` Rests on: ${row.restsOn}.` : ''}`"
+          @click="emit('open', row.id)"
         >
           <th scope="row">
-            <button
-              class="title"
-              :data-testid="`finding-${finding.check}`"
-              @click.stop="emit('open', finding)"
-            >
-              {{ finding.title }}
+            <button class="title" :data-testid="`finding-${row.id}`" @click.stop="emit('open', row.id)">
+              {{ row.title }}
             </button>
           </th>
-          <td class="number clip">{{ print(finding.demand) }}</td>
-          <td class="number clip">{{ print(finding.capacity) }}</td>
-          <td class="margin"><MarginBar :margin-pct="finding.marginPct" :verdict="finding.verdict" /></td>
-          <td><VerdictMark :verdict="finding.verdict" /></td>
+          <td class="number clip">{{ row.demand }}</td>
+          <td class="number clip">{{ row.capacity }}</td>
+          <td class="margin"><MarginBar :margin-pct="row.marginPct" :verdict="row.verdict" /></td>
+          <td><VerdictMark :verdict="row.verdict" /></td>
         </tr>
       </tbody>
     </table>

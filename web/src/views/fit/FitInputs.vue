@@ -1,26 +1,23 @@
 <script setup lang="ts">
 import {
-  assemblyOf,
-  chosenOf,
-  type Circuit,
-  type Cup,
   FILLET_KINDS,
-  type Gas,
+  itemsFor,
   type Job,
   type Joint,
   MATERIALS,
-  offersFor,
   printValue,
   PROCESSES,
+  sentenceOf,
   type SetUp,
   type Shelf,
-  type Tungsten,
-  type Wire,
+  type SlotItems,
 } from '@brannik/core'
 import { computed } from 'vue'
 import ChoiceField from '../../components/ChoiceField.vue'
 import CountField from '../../components/CountField.vue'
 import QuantityField from '../../components/QuantityField.vue'
+import type { OfferGlance } from '../../engine/engine.ts'
+import { type Question, useAnswer } from '../../engine/useAnswer.ts'
 import { useWorkspace } from '../../stores/workspace.ts'
 
 /** What decides: the joint's figures on the left, the set-up's parts on the right; every change recomputes at once. */
@@ -45,28 +42,27 @@ const metal = computed(() => MATERIALS[joint.materialA].gauge)
 const otherMetal = computed(() => MATERIALS[joint.materialB].gauge)
 
 const print = (value: number | null, unit: string): string =>
-  value === null ? 'not read' : printValue(value, unit, workspace.system)
-/** What goes with the rest first, and what does not with the reason. */
-function offered(slot: 'circuit' | 'wire' | 'gas' | 'tungsten' | 'cup', note: (item: never) => string) {
-  if (!assembly.value) return []
-  return offersFor(slot, assembly.value, shelf).map(({ item, reasons, verdict }) => ({
-    id: item.id,
-    name: item.name,
-    note: verdict === 'short' ? `Does not go: ${reasons[0]?.says ?? ''}` : note(item as never),
-  }))
+  value === null ? 'not read' : printValue(value, unit, workspace.notation)
+type Place = 'circuit' | 'wire' | 'gas' | 'tungsten' | 'cup'
+const PLACES: readonly Place[] = ['circuit', 'wire', 'gas', 'tungsten', 'cup']
+const { answer: offers } = useAnswer(computed<Question<'offers'>>(() => ['offers', setUp.id, PLACES]))
+/** What goes with the rest first, and what does not with the reason; as the shelf has it until that is known. */
+function offered<P extends Place>(slot: P, note: (item: SlotItems[P]) => string) {
+  const items = new Map(itemsFor(slot, shelf).map((item) => [item.id, item]))
+  const known: readonly OfferGlance[] =
+    offers.value?.[slot] ?? [...items.keys()].map((id) => ({ id, against: null }))
+  return known.flatMap(({ id, against }) => {
+    const item = items.get(id)
+    if (!item) return []
+    const words = against ? `Does not go: ${sentenceOf(workspace.speech, against)}` : note(item)
+    return [{ id, name: item.name, note: words }]
+  })
 }
-const assembly = computed(() =>
-  workspace.shop ? assemblyOf(workspace.shop, setUp, chosenOf(setUp, shelf), null) : null,
-)
-const circuits = computed(() =>
-  offered('circuit', (c: Circuit) => `${c.conductorSize}, breaker ${c.breakerA} A`),
-)
-const fillers = computed(() => offered('wire', (w: Wire) => `${print(w.stockG, 'g')} on the shelf`))
-const gases = computed(() => offered('gas', (g: Gas) => `${g.designation}, left: ${print(g.leftL, 'L')}`))
-const tungstens = computed(() =>
-  offered('tungsten', (t: Tungsten) => `${t.stock ?? 'unknown'} in the drawer`),
-)
-const cups = computed(() => offered('cup', (c: Cup) => `${c.stock ?? 'unknown'} in the drawer`))
+const circuits = computed(() => offered('circuit', (c) => `${c.conductorSize}, breaker ${c.breakerA} A`))
+const fillers = computed(() => offered('wire', (w) => `${print(w.stockG, 'g')} on the shelf`))
+const gases = computed(() => offered('gas', (g) => `${g.designation}, left: ${print(g.leftL, 'L')}`))
+const tungstens = computed(() => offered('tungsten', (t) => `${t.stock ?? 'unknown'} in the drawer`))
+const cups = computed(() => offered('cup', (c) => `${c.stock ?? 'unknown'} in the drawer`))
 
 /** Both parts are as thick until somebody says otherwise. */
 function changeThickness(value: number | null): void {

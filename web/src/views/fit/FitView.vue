@@ -1,10 +1,23 @@
 <script setup lang="ts">
-import { type Finding, jointName, type LinkId, type Patch, printValue, type Suggestion } from '@brannik/core'
+import {
+  jointName,
+  jointText,
+  type LinkId,
+  linkText,
+  linkTitle,
+  rowsOf,
+  type Step,
+  type Suggestion,
+  suggestionText,
+} from '@brannik/core'
 import { computed, ref, watch } from 'vue'
 import { useRoute } from 'vue-router'
 import ChainChart from '../../charts/ChainChart.vue'
 import ChoiceField from '../../components/ChoiceField.vue'
 import WorkingDrawer, { type Opened } from '../../components/WorkingDrawer.vue'
+import type { Asked } from '../../engine/engine.ts'
+import { useAnswer, type Question } from '../../engine/useAnswer.ts'
+import { usePrint } from '../../stores/usePrint.ts'
 import { useWorkspace } from '../../stores/workspace.ts'
 import AnswerPanel from './AnswerPanel.vue'
 import CautionStrip from './CautionStrip.vue'
@@ -16,6 +29,7 @@ import { jobWords, jointWords, processWords } from './words.ts'
 /** The main screen: one job with one set-up, from the panel to the joint. */
 const route = useRoute()
 const workspace = useWorkspace()
+const { print } = usePrint()
 
 const LAST_JOB = 'brannik.lastJob'
 const jobId = computed(() => {
@@ -47,67 +61,70 @@ const {
   changeJob,
   changeJoint,
   changeSetUp,
+  prepare,
   apply,
 } = useFit(jobId)
 
-/** `check:…` or `link:…`: the drawer follows the figures as they change. */
+const rows = computed(() => (fit.value ? rowsOf(workspace.speech, fit.value) : []))
+
+/** `row:…` or `link:…`: the drawer follows the figures as they change. */
 const openKey = ref<string | null>(null)
-const openCheck = computed(() => openKey.value?.replace(/^check:/, '') ?? null)
+const openRow = computed(() => openKey.value?.replace(/^row:/, '') ?? null)
+const row = computed(() => rows.value.find(({ id }) => `row:${id}` === openKey.value) ?? null)
+const link = computed(() => chain.value?.links.find(({ id }) => `link:${id}` === openKey.value) ?? null)
 
-const ofFinding = (finding: Finding): Opened => ({ key: `check:${finding.check}`, ...finding })
-
+/** What has to be asked for the working of what is open; of a group the first that has one. */
+const asked = computed<Asked | null>(() => {
+  const weldId = jointId.value
+  if (row.value) return { of: 'criterion', id: row.value.criteria[0]?.criterion ?? '' }
+  if (link.value && weldId) return { of: 'link', id: link.value.id, weldId }
+  return openKey.value === 'link:joint' && weldId ? { of: 'weld', figure: 'wanted', weldId } : null
+})
+const { answer: working } = useAnswer(
+  computed<Question<'explain'> | null>(() => asked.value && ['explain', jobId.value, asked.value]),
+)
 const opened = computed<Opened | null>(() => {
   const key = openKey.value
-  if (!key || !fit.value || !chain.value) return null
-  const finding = fit.value.findings.find(({ check }) => `check:${check}` === key)
-  if (finding) return ofFinding(finding)
-  if (key === 'link:joint') {
-    const { wantedA, windowA, wantedWorking } = chain.value
-    const amps = (value: number) => printValue(value, 'A', 'metric')
-    return {
-      key,
-      title: 'What the joint wants',
-      verdict: null,
-      says: `One pass wants ${amps(wantedA)}; ${amps(windowA.low)} to ${amps(windowA.high)} still makes the weld. A starting point: weld a coupon and look.`,
-      restsOn: '',
-      mends: [],
-      working: wantedWorking,
-    }
+  const steps: readonly Step[] | null = working.value
+  if (!key || !chain.value) return null
+  if (row.value) {
+    const { title, verdict, sentence, mends } = row.value
+    return { key, title, verdict, sentence, mends, working: steps }
   }
-  const link = chain.value.links.find(({ id }) => `link:${id}` === key)
-  if (!link) return null
-  const carries =
-    link.highA === null || link.lowA === null
-      ? `Not known: ${link.missing ?? ''}.`
-      : `${link.detail} carries ${link.lowA > 0 ? `${printValue(link.lowA, 'A', 'metric')} to ` : 'up to '}${printValue(link.highA, 'A', 'metric')} for this job; the joint wants ${printValue(chain.value.wantedA, 'A', 'metric')}.`
+  if (key === 'link:joint') {
+    const sentence = jointText(workspace.speech, chain.value)
+    return { key, title: 'What the weld wants', verdict: null, sentence, mends: [], working: steps }
+  }
+  if (!link.value) return null
   return {
     key,
-    title: link.title,
-    verdict: link.verdict,
-    says: carries,
-    restsOn: '',
+    title: linkTitle(workspace.speech, link.value),
+    verdict: link.value.verdict,
+    sentence: linkText(workspace.speech, link.value, chain.value.wantedA),
     mends: [],
-    working: link.working,
+    working: steps,
   }
 })
+function weldName(weldId: string): string {
+  const joints = job.value?.joints ?? []
+  return joints.length > 1 ? `weld ${joints.findIndex(({ id }) => id === weldId) + 1}` : ''
+}
 
 const MOST_TABS = 4
 const jointItems = computed(() =>
   (job.value?.joints ?? []).map((one, index) => ({
     id: one.id,
     name: `${index + 1} ${jointName(one)}`,
-    note: jointWords(one, workspace.system),
+    note: jointWords(one, workspace.notation),
   })),
 )
 const jointDetail = computed(() => {
-  const first = chain.value?.wantedWorking[0]
-  return first ? `a pass of ${printValue(first.result.value, 'mm', workspace.system)}` : ''
+  const weld = fit.value?.welds.find((one) => one.jointId === jointId.value)
+  return weld ? `a pass of ${print(weld.passThicknessMm, 'mm')}` : ''
 })
-const title = (patch: Patch, says: string): string =>
-  patch.on === 'job-set-up' ? says : says.replace(/:$/, '')
 
-function applySuggestion({ patch, says }: Suggestion): void {
-  apply(patch, title(patch, says))
+function applySuggestion(suggestion: Suggestion): void {
+  apply(suggestion.patch, suggestionText(workspace.speech, suggestion))
 }
 function openLink(id: LinkId | 'joint'): void {
   openKey.value = `link:${id}`
@@ -133,8 +150,8 @@ function openLink(id: LinkId | 'joint'): void {
       </h1>
       <p class="quiet summary">
         <template v-if="job.joints.length === 1 && joint"
-          >{{ jointWords(joint, workspace.system) }} · </template
-        >{{ jobWords(job, workspace.system) }}
+          >{{ jointWords(joint, workspace.notation) }} · </template
+        >{{ jobWords(job, workspace.notation) }}
         <template v-if="setUp"> · {{ processWords(setUp) }}</template>
       </p>
       <label v-if="job.joints.length > MOST_TABS" class="chip">
@@ -153,7 +170,7 @@ function openLink(id: LinkId | 'joint'): void {
           :key="one.id"
           role="tab"
           :aria-selected="one.id === jointId"
-          :title="jointWords(one, workspace.system)"
+          :title="jointWords(one, workspace.notation)"
           @click="chooseJoint(one.id)"
         >
           Weld {{ index + 1 }}<span v-if="one.id === fit?.governingJointId" class="label"> wants most</span>
@@ -200,6 +217,7 @@ function openLink(id: LinkId | 'joint'): void {
       @joint="changeJoint"
       @job="changeJob"
       @set-up="changeSetUp"
+      @focusin="prepare"
     />
     <section v-else class="sheet choose">
       <h2>Choose a set-up for this job</h2>
@@ -233,20 +251,17 @@ function openLink(id: LinkId | 'joint'): void {
         </section>
         <AnswerPanel
           :fit="fit"
+          :rows="rows"
           :chain="chain"
           :suggestions="suggestions"
           @apply="applySuggestion"
-          @open="(finding) => (openKey = `check:${finding.check}`)"
+          @open="(id) => (openKey = `row:${id}`)"
         />
       </div>
-      <FindingsTable
-        :findings="fit.findings"
-        :open-check="openCheck"
-        @open="(finding) => (openKey = `check:${finding.check}`)"
-      />
+      <FindingsTable :rows="rows" :open-row="openRow" @open="(id) => (openKey = `row:${id}`)" />
       <CautionStrip :cautions="fit.cautions" />
     </template>
-    <WorkingDrawer :opened="opened" @close="openKey = null" @apply="apply" />
+    <WorkingDrawer :opened="opened" :weld-name="weldName" @close="openKey = null" @apply="apply" />
   </div>
 </template>
 

@@ -1,5 +1,5 @@
 // @vitest-environment happy-dom
-import { type Fit, type Suggestion, suggest } from '@brannik/core'
+import { explain, type Fit, type Row, rowsOf, sidesOf, type Suggestion, suggest } from '@brannik/core'
 import { mount } from '@vue/test-utils'
 import { beforeEach, describe, expect, it } from 'vitest'
 import WorkingDrawer from '../../components/WorkingDrawer.vue'
@@ -8,6 +8,7 @@ import { demoWorkspace, fitFor, inputFor, shopDocument } from '../../testing/dem
 import AnswerPanel from './AnswerPanel.vue'
 import CautionStrip from './CautionStrip.vue'
 import FindingsTable from './FindingsTable.vue'
+import { IMPERIAL, METRIC } from '../../testing/notation.ts'
 import { jobWords, jointWords, processWords } from './words.ts'
 
 let workspace: Awaited<ReturnType<typeof demoWorkspace>>['workspace']
@@ -19,16 +20,17 @@ const suggestionsFor = (jobId: string): readonly Suggestion[] => {
   const { shop, job, setUp } = inputFor(jobId)
   return suggest({ shop, shelf: shopDocument, setUps: shopDocument.setUps, job, setUp }, fitFor(jobId), 3)
 }
+const rowsFor = (fit: Fit): readonly Row[] => rowsOf(workspace.speech, fit)
 const panel = (fit: Fit, suggestions: readonly Suggestion[] = []) => {
   const chain = fit.chains.find(({ jointId }) => jointId === fit.governingJointId)
   if (!chain) throw new Error('no chain')
-  return mount(AnswerPanel, { props: { fit, chain, suggestions } })
+  return mount(AnswerPanel, { props: { fit, rows: rowsFor(fit), chain, suggestions } })
 }
 const headline = (fit: Fit) => panel(fit).get('[data-testid=headline]').text()
 
 describe('the answer', () => {
-  it('is what the first link lacks, where one is short', () => {
-    expect(headline(fitFor('press-frame'))).toBe('105 A short')
+  it('is what the first link lacks, where one fails', () => {
+    expect(headline(fitFor('press-frame'))).toBe('105 A too little')
     expect(panel(fitFor('press-frame')).text()).toContain('The power source gives out first.')
   })
 
@@ -45,14 +47,14 @@ describe('the answer', () => {
 
   it('counts the checks, where the amps fit and something else does not', () => {
     const fit = fitFor('tank-manifold')
-    const broken = (verdict: 'short' | 'unknown'): Fit => ({
+    const broken = (verdict: 'fails' | 'unknown'): Fit => ({
       ...fit,
       verdict,
-      findings: fit.findings.map((finding) =>
-        finding.check === 'polarity' ? { ...finding, verdict } : finding,
+      criteria: fit.criteria.map((one) =>
+        one.criterion === 'polarity' ? { ...one, verdict, code: 'wire' } : one,
       ),
     })
-    expect(headline(broken('short'))).toBe('1 check short')
+    expect(headline(broken('fails'))).toBe('1 check fails')
     expect(headline(broken('unknown'))).toBe('1 not known')
   })
 
@@ -74,19 +76,19 @@ describe('the answer', () => {
   it('names what is short or unknown beside the amps, and opens it', async () => {
     const wrapper = panel(fitFor('press-frame'))
     await wrapper.get('.besides button').trigger('click')
-    expect(wrapper.emitted('open')?.[0]).toMatchObject([{ check: 'gas-use' }])
+    expect(wrapper.emitted('open')?.[0]).toEqual(['gas-use'])
   })
 })
 
 describe('the findings', () => {
-  const table = (jobId: string, openCheck: string | null = null) =>
-    mount(FindingsTable, { props: { findings: fitFor(jobId).findings, openCheck } })
+  const table = (jobId: string, openRow: string | null = null) =>
+    mount(FindingsTable, { props: { rows: rowsFor(fitFor(jobId)), openRow } })
 
   it('stand in two halves, every check once, in the order of the chain', () => {
     const wrapper = table('press-frame')
     const titles = wrapper.findAll('.title').map((button) => button.text())
     expect(wrapper.findAll('table')).toHaveLength(2)
-    expect(titles).toEqual(fitFor('press-frame').findings.map(({ title }) => title))
+    expect(titles).toEqual(rowsFor(fitFor('press-frame')).map(({ title }) => title))
   })
 
   it('print in the units of the shop', async () => {
@@ -106,11 +108,13 @@ describe('the findings', () => {
 })
 
 describe('a working', () => {
-  const open = (check: string) => {
-    const finding = fitFor('press-frame').findings.find((one) => one.check === check)
-    if (!finding) throw new Error(`no ${check}`)
+  const open = (id: string) => {
+    const row = rowsFor(fitFor('press-frame')).find((one) => one.id === id)
+    if (!row) throw new Error(`no ${id}`)
+    const { capability, demand } = sidesOf(inputFor('press-frame'))
+    const working = explain(id, capability, demand)
     return mount(WorkingDrawer, {
-      props: { opened: { key: check, ...finding } },
+      props: { opened: { key: id, ...row, working } },
       global: {
         stubs: { RouterLink: { props: ['to'], template: '<a :data-to="JSON.stringify(to)"><slot /></a>' } },
       },
@@ -121,14 +125,16 @@ describe('a working', () => {
     const wrapper = open('wire-use')
     const text = wrapper.text()
     expect(wrapper.findAll('.steps li').length).toBeGreaterThan(3)
-    expect(text).toContain('A = z²/2 · (1 + c)')
-    expect(text).toContain('w = 4.57 lb')
+    expect(text).toContain('A = z₁·z₂ / 2·(1 + c / 100)')
+    expect(text).toContain('W = 4.57 lb')
     expect(text).toContain('weld metal tables, usual allowance (from memory)')
   })
 
   it('leads to the assumption that can be changed', () => {
-    const link = open('wire-use').get('a')
-    expect(link.attributes('data-to')).toContain('#convexityPct')
+    const links = open('wire-use')
+      .findAll('a')
+      .map((link) => link.attributes('data-to'))
+    expect(links.join()).toContain('#convexityPct')
   })
 
   it('offers the mends that can be tried, and tells the others', async () => {
@@ -140,10 +146,10 @@ describe('a working', () => {
 })
 
 describe('marks and words', () => {
-  it.each(['fits', 'tight', 'short', 'unknown'] as const)(
+  it.each(['fits', 'tight', 'fails', 'unknown'] as const)(
     '%s has a mark of its own and its word',
     (verdict) => {
-      const all = (['fits', 'tight', 'short', 'unknown'] as const).map((one) =>
+      const all = (['fits', 'tight', 'fails', 'unknown'] as const).map((one) =>
         mount(VerdictMark, { props: { verdict: one } })
           .get('svg')
           .html(),
@@ -165,11 +171,9 @@ describe('marks and words', () => {
     const { job, setUp } = inputFor('press-frame')
     const [joint] = job.joints
     if (!joint) throw new Error('no joint')
-    expect(jobWords(job, 'imperial')).toBe('4 pieces, structural, indoors')
-    expect(jobWords(inputFor('loader-fork').job, 'metric')).toBe(
-      '1 piece, structural, outdoors, wind 16 km/h',
-    )
-    expect(jointWords(joint, 'imperial')).toBe('T-joint in carbon steel, 24 × 8 in, horizontal')
+    expect(jobWords(job, IMPERIAL)).toBe('4 pieces, structural, indoors')
+    expect(jobWords(inputFor('loader-fork').job, METRIC)).toBe('1 piece, structural, outdoors, wind 16 km/h')
+    expect(jointWords(joint, IMPERIAL)).toBe('T-joint in carbon steel, 24 × 8 in, horizontal')
     expect(processWords(setUp)).toBe('MIG, short-circuit')
   })
 

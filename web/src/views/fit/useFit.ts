@@ -1,9 +1,7 @@
-/** The fit of one job: recomputed at every change, its mends a moment later so that the screen never waits for them. */
+/** The fit of one job: reckoned anew at every change, its mends a moment later so that the screen never waits for them. */
 import {
-  applyChange,
+  type applyChange,
   applyPatch,
-  changeSetUp as changeWithParts,
-  type FitInput,
   type Job,
   type Joint,
   partsOf,
@@ -12,13 +10,23 @@ import {
   type Suggestion,
 } from '@brannik/core'
 import { computed, ref, type Ref, shallowRef, watch } from 'vue'
-import { suggestFor, useFitOf } from '../../stores/useFitOf.ts'
+import { engine } from '../../engine/client.ts'
+import { useAnswer } from '../../engine/useAnswer.ts'
 import { useNotice } from '../../stores/notice.ts'
 import { useWorkspace } from '../../stores/workspace.ts'
 
 /** Long enough for the frame with the fit itself to be painted. */
 const AFTER_PAINT_MS = 30
 const MOST_SUGGESTIONS = 3
+
+/** What checks a changed weld: fetched when a field is entered, which is before anything is typed. */
+let check: typeof applyChange | null = null
+async function fetchCheck(): Promise<void> {
+  const found = await import('./changeJoint.ts').catch(() => null)
+  check = found?.applyChange ?? null
+}
+/** Where it is not there, or not yet, the change is kept all the same: the server checks what it stores. */
+const unchecked: typeof applyChange = (joint, change) => ({ ok: true, joint: { ...joint, ...change } })
 
 export function useFit(jobId: Ref<string>) {
   const workspace = useWorkspace()
@@ -31,14 +39,16 @@ export function useFit(jobId: Ref<string>) {
     return id ? workspace.get('set-ups', id) : null
   })
   const parts = computed(() => (setUp.value ? partsOf(setUp.value, workspace.shelf) : null))
-  const input = computed<FitInput | null>(() => {
-    const { shop } = workspace
-    if (!shop || !job.value || !setUp.value || !parts.value?.ok) return null
-    return { shop, job: job.value, setUp: setUp.value, ...parts.value.parts }
-  })
-  const { answer: fit, failure } = useFitOf(
-    input,
-    computed(() => (chosenJointId.value === null ? {} : { chainsOf: [chosenJointId.value] })),
+  const { answer: fit, failure } = useAnswer(
+    computed(() =>
+      parts.value?.ok
+        ? ([
+            'fit',
+            jobId.value,
+            { chainsOf: chosenJointId.value === null ? [] : [chosenJointId.value] },
+          ] as const)
+        : null,
+    ),
   )
   const jointId = computed(() => {
     const chosen = job.value?.joints.find(({ id }) => id === chosenJointId.value)
@@ -53,19 +63,17 @@ export function useFit(jobId: Ref<string>) {
     fit,
     (now) => {
       window.clearTimeout(waiting)
-      const { shop, shelf, setUps } = workspace
-      const entered = { job: job.value, setUp: setUp.value }
-      waiting = window.setTimeout(async () => {
-        const found =
-          now && shop && entered.job && entered.setUp
-            ? await suggestFor(
-                { shop, shelf, setUps, job: entered.job, setUp: entered.setUp },
-                now,
-                MOST_SUGGESTIONS,
-              )
-            : []
-        // A later change has its own mends on the way.
-        if (fit.value === now) suggestions.value = found
+      if (!now) {
+        suggestions.value = []
+        return
+      }
+      waiting = window.setTimeout(() => {
+        engine.ask(workspace.snapshot, 'suggest', jobId.value, MOST_SUGGESTIONS).then(
+          // A later change has its own mends on the way.
+          (found) => fit.value === now && (suggestions.value = found),
+          // What broke the engine is told where the fit should be.
+          () => (suggestions.value = []),
+        )
       }, AFTER_PAINT_MS)
     },
     { immediate: true },
@@ -78,7 +86,7 @@ export function useFit(jobId: Ref<string>) {
   /** A change with which the weld could not stand is told, and not made: the field keeps what was typed. */
   function changeJoint(change: Partial<Joint>, what: string): void {
     if (!job.value || !joint.value) return
-    const next = applyChange(joint.value, change)
+    const next = (check ?? unchecked)(joint.value, change)
     if (!next.ok) {
       notice.show(next.message)
       return
@@ -86,20 +94,23 @@ export function useFit(jobId: Ref<string>) {
     const joints = job.value.joints.map((one) => (one.id === jointId.value ? next.joint : one))
     changeJob({ joints }, what)
   }
-  function changeSetUp(change: Partial<SetUp>, what: string): void {
-    const { shop, shelf } = workspace
-    if (!setUp.value || !shop) return
-    const { setUp: next, along } = changeWithParts(shop, shelf, setUp.value, change)
-    workspace.edit('set-ups', next.id, next, `${what} of ${setUp.value.name}`)
-    notice.tellChangedAlong(along, next.process)
+  async function changeSetUp(change: Partial<SetUp>, what: string): Promise<void> {
+    const before = setUp.value
+    if (!before) return
+    const found = await engine.ask(workspace.snapshot, 'changeSetUp', before.id, change)
+    if (!found) return
+    // What was changed meanwhile is not taken back: this change is made anew, on top of it.
+    if (setUp.value !== before) return changeSetUp(change, what)
+    workspace.edit('set-ups', before.id, found.setUp, `${what} of ${before.name}`)
+    notice.tellChangedAlong(found.along, found.setUp.process)
   }
   /** Makes a mend's change for good; the notice offers the way back. */
-  function apply(patch: Patch, says: string): void {
+  function apply(patch: Patch, label: string): void {
     if (!job.value || !setUp.value) return
     const after = applyPatch({ job: job.value, setUp: setUp.value }, patch, workspace.setUps)
-    if (patch.on === 'set-up') workspace.edit('set-ups', after.setUp.id, after.setUp, says)
-    else workspace.edit('jobs', after.job.id, after.job, says)
-    notice.show(`Done: ${says}`, true)
+    if (patch.on === 'set-up') workspace.edit('set-ups', after.setUp.id, after.setUp, label)
+    else workspace.edit('jobs', after.job.id, after.job, label)
+    notice.show(`Done: ${label}`, true)
   }
 
   return {
@@ -115,6 +126,8 @@ export function useFit(jobId: Ref<string>) {
     suggestions,
     changeJob,
     changeJoint,
+    /** Called when somebody enters a field. */
+    prepare: () => void (check ?? fetchCheck()),
     changeSetUp,
     apply,
   }

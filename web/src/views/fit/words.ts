@@ -8,7 +8,7 @@ import {
   printValue,
   PROCESSES,
   type SetUp,
-  type UnitSystem,
+  type Notation,
 } from '@brannik/core'
 
 export const QUALITY_WORDS: Record<Job['quality'], string> = {
@@ -20,17 +20,17 @@ export const QUALITY_WORDS: Record<Job['quality'], string> = {
 }
 
 /** `T-joint in carbon steel, 24 × 8 in, horizontal` */
-export function jointWords(joint: Joint, system: UnitSystem): string {
-  const length = joint.around ? 'round' : printValue(joint.lengthMm, 'mm length', system)
+export function jointWords(joint: Joint, notation: Notation): string {
+  const length = joint.around ? 'round' : printValue(joint.lengthMm, 'mm length', notation)
   return `${jointName(joint)} in ${pairNames(joint)}, ${joint.count} × ${length}, ${positionName(joint.position)}`
 }
 
 /** `4 pieces, structural, indoors` */
-export function jobWords(job: Job, system: UnitSystem): string {
+export function jobWords(job: Job, notation: Notation): string {
   const pieces = job.quantity === 1 ? '1 piece' : `${job.quantity} pieces`
   const wind =
     job.place === 'outdoors' && job.windKmPerH !== null
-      ? `, wind ${printValue(job.windKmPerH, 'km/h', system)}`
+      ? `, wind ${printValue(job.windKmPerH, 'km/h', notation)}`
       : ''
   return `${pieces}, ${QUALITY_WORDS[job.quality]}, ${job.place}${wind}`
 }

@@ -1,21 +1,21 @@
 <script setup lang="ts">
 import {
-  assumptionsOf,
+  filletText,
   type Plan,
   type Job,
   type Joint,
   MATERIALS,
   pairNames,
-  printNumber,
-  printValue,
   PROCESSES,
   type SetUp,
-  sourceWords,
+  type Source,
+  sourceText,
   weldAdvice,
   type Wire,
 } from '@brannik/core'
 import { computed } from 'vue'
 import { useMoney } from '../../stores/useMoney.ts'
+import { usePrint } from '../../stores/usePrint.ts'
 import { useWorkspace } from '../../stores/workspace.ts'
 
 /** What to know of the weld in hand: its size, its filler, its preparation, where it burns through. */
@@ -29,14 +29,15 @@ const { job, joint, plan, setUp, wire } = defineProps<{
 const emit = defineEmits<{ leg: [mm: number] }>()
 
 const workspace = useWorkspace()
-const print = (value: number, unit: string): string => printValue(value, unit, workspace.system)
-const summary = computed(() => plan?.joints.find(({ jointId }) => jointId === joint.id) ?? null)
+const { print, number } = usePrint()
+const sourceWords = (source: Source): string => sourceText(workspace.speech, source)
+const summary = computed(() => plan?.welds.find(({ jointId }) => jointId === joint.id) ?? null)
 const advice = computed(() =>
   weldAdvice(
     joint,
     job,
     { wire, summary: summary.value, feedsWire: setUp ? PROCESSES[setUp.process].feedsWire : true },
-    assumptionsOf({ assumptions: workspace.shop?.assumptions ?? {} }),
+    { assumptions: workspace.shop?.assumptions ?? {} },
   ),
 )
 const fillet = computed(() => advice.value.fillet)
@@ -56,7 +57,7 @@ const overWords = computed(() => {
     over.extraCost === null
       ? ''
       : `, about ${money(over.extraCost < 100 ? over.extraCost : Math.round(over.extraCost))} of wire and time`
-  return `${printNumber(over.timesMetal, 2)} times the metal: ${print(over.extraG, 'g')} more${cost}.`
+  return `${number(over.timesMetal, 2)} times the metal: ${print(over.extraG, 'g')} more${cost}.`
 })
 </script>
 
@@ -66,7 +67,7 @@ const overWords = computed(() => {
       <h3>
         Size <span :class="fillet.verdict">{{ WORD[fillet.verdict] }}</span>
       </h3>
-      <p>{{ fillet.says }}</p>
+      <p>{{ filletText(workspace.speech, fillet.code) }}</p>
       <dl>
         <dt>Least by the code’s table, for the thicker part</dt>
         <dd>{{ print(fillet.minimumMm, 'mm') }}</dd>
@@ -203,7 +204,7 @@ h3 span {
   color: var(--fits);
 }
 .under {
-  color: var(--short);
+  color: var(--fails);
 }
 .over,
 .over-says {
@@ -226,7 +227,7 @@ dd {
   gap: 1px;
 }
 .not {
-  color: var(--short);
+  color: var(--fails);
 }
 .plain-button {
   justify-self: start;

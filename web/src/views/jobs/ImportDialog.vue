@@ -8,7 +8,6 @@ import {
   printParts,
   printSize,
   printWelds,
-  readTable,
   type RowRead,
 } from '@brannik/core'
 import { computed, ref, shallowRef, watch } from 'vue'
@@ -16,6 +15,7 @@ import FileOrPaste from '../../components/FileOrPaste.vue'
 import PreviewRows from '../../components/PreviewRows.vue'
 import ProblemCell from '../../components/ProblemCell.vue'
 import SheetDialog from '../../components/SheetDialog.vue'
+import { type Question, useAnswer } from '../../engine/useAnswer.ts'
 import { readCsv } from '../../files/csv.ts'
 import { useWorkspace } from '../../stores/workspace.ts'
 
@@ -42,7 +42,16 @@ watch(open, () => {
   onlyProblems.value = false
 })
 
-const read = computed(() => readTable(rows.value, mapping.value, workspace.system))
+const {
+  answer,
+  isComputing,
+  failure: readFailure,
+} = useAnswer(
+  computed<Question<'readWelds'> | null>(() =>
+    rows.value.length === 0 ? null : ['readWelds', rows.value, mapping.value, workspace.notation],
+  ),
+)
+const read = computed(() => answer.value ?? [])
 const good = computed(() => read.value.flatMap(({ joint }) => (joint ? [joint] : [])))
 const bad = computed(() => read.value.length - good.value.length)
 const shown = computed(() =>
@@ -91,7 +100,7 @@ function accept(replace: boolean): void {
         @refuse="(message) => (problem = message)"
       />
     </div>
-    <p v-if="problem" class="problem" role="alert">{{ problem }}</p>
+    <p v-if="problem || readFailure" class="problem" role="alert">{{ problem || readFailure }}</p>
 
     <template v-if="headings.length > 0">
       <div class="mapping">
@@ -130,7 +139,7 @@ function accept(replace: boolean): void {
                   @change="map(index, { unit: valueOf($event) })"
                 >
                   <option v-for="unit in UNITS" :key="unit" :value="unit">
-                    {{ unit || (workspace.system === 'imperial' ? 'in' : 'mm') + ', or as written' }}
+                    {{ unit || (workspace.notation.system === 'imperial' ? 'in' : 'mm') + ', or as written' }}
                   </option>
                 </select>
               </td>
@@ -155,10 +164,10 @@ function accept(replace: boolean): void {
       >
         <span role="cell" class="quiet">{{ item.number }}</span>
         <template v-if="item.joint">
-          <span role="cell">{{ printWelds(item.joint, workspace.system) }}</span>
+          <span role="cell">{{ printWelds(item.joint, workspace.notation) }}</span>
           <span role="cell">{{ printJoint(item.joint) }}</span>
-          <span role="cell">{{ printParts(item.joint, workspace.system) }}</span>
-          <span role="cell">{{ printSize(item.joint, workspace.system) }}</span>
+          <span role="cell">{{ printParts(item.joint, workspace.notation) }}</span>
+          <span role="cell">{{ printSize(item.joint, workspace.notation) }}</span>
         </template>
         <ProblemCell v-else class="why" :problems="problemsOf(item)" />
       </PreviewRows>
@@ -172,10 +181,10 @@ function accept(replace: boolean): void {
       <span class="quiet">{{
         bad > 0 ? 'Rows that are not understood stay out; mend them in the file and import again.' : ''
       }}</span>
-      <button class="plain-button" :disabled="good.length === 0" @click="accept(true)">
+      <button class="plain-button" :disabled="isComputing || good.length === 0" @click="accept(true)">
         Replace all welds by {{ good.length }}
       </button>
-      <button class="plain-button main" :disabled="good.length === 0" @click="accept(false)">
+      <button class="plain-button main" :disabled="isComputing || good.length === 0" @click="accept(false)">
         Add {{ good.length }} {{ good.length === 1 ? 'weld' : 'welds' }}
       </button>
     </template>
@@ -197,7 +206,7 @@ select {
   padding: 4px 6px;
 }
 .bad {
-  color: var(--short);
+  color: var(--fails);
 }
 .mapping {
   overflow-x: auto;

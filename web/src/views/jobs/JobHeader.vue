@@ -25,7 +25,7 @@ function setName(text: string): void {
   if (nameProblem.value === '') emit('change', { name }, 'name')
 }
 
-const isImperial = computed(() => workspace.system === 'imperial')
+const isImperial = computed(() => workspace.notation.system === 'imperial')
 const wind = computed(() =>
   job.windKmPerH === null
     ? null

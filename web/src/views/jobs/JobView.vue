@@ -1,13 +1,5 @@
 <script setup lang="ts">
-import {
-  type FitInput,
-  type Job,
-  type Joint,
-  jointWorking,
-  partsOf,
-  printValue,
-  withUniqueIds,
-} from '@brannik/core'
+import { type Job, type Joint, partsOf, withUniqueIds } from '@brannik/core'
 import { computed, nextTick, ref, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import SectionDrawing from '../../charts/SectionDrawing.vue'
@@ -15,7 +7,8 @@ import EarlierVersions from '../../components/EarlierVersions.vue'
 import WorkingDrawer, { type Opened } from '../../components/WorkingDrawer.vue'
 import { download } from '../../files/download.ts'
 import { useNotice } from '../../stores/notice.ts'
-import { usePlanOf } from '../../stores/useFitOf.ts'
+import { useAnswer, type Question } from '../../engine/useAnswer.ts'
+import { usePrint } from '../../stores/usePrint.ts'
 import { useWorkspace } from '../../stores/workspace.ts'
 import AdvicePanel from './AdvicePanel.vue'
 import ImportDialog from './ImportDialog.vue'
@@ -29,6 +22,7 @@ import WeldTable from './WeldTable.vue'
 const route = useRoute()
 const router = useRouter()
 const workspace = useWorkspace()
+const { print } = usePrint()
 const notice = useNotice()
 
 const jobId = computed(() => String(route.params['jobId'] ?? ''))
@@ -48,37 +42,39 @@ const selected = computed<Joint | null>(
 )
 const setUp = computed(() => (job.value?.setUpId ? workspace.get('set-ups', job.value.setUpId) : null))
 const parts = computed(() => (setUp.value ? partsOf(setUp.value, workspace.shelf) : null))
-const input = computed<FitInput | null>(() => {
-  const { shop } = workspace
-  return shop && job.value && setUp.value && parts.value?.ok
-    ? { shop, job: job.value, setUp: setUp.value, ...parts.value.parts }
-    : null
-})
-const { answer: plan, isComputing, failure } = usePlanOf(input)
+const {
+  answer: plan,
+  isComputing,
+  failure,
+} = useAnswer(computed<Question<'plan'> | null>(() => (parts.value?.ok ? ['plan', jobId.value] : null)))
 const wire = computed(() => (parts.value?.ok ? parts.value.parts.wire : null))
-const metalG = computed(() => plan.value?.joints.reduce((sum, one) => sum + one.metalG, 0) ?? null)
-const arcS = computed(() => plan.value?.joints.reduce((sum, one) => sum + (one.arcS ?? 0), 0) ?? null)
+const metalG = computed(() => plan.value?.welds.reduce((sum, one) => sum + one.metalG, 0) ?? null)
+const arcS = computed(() => plan.value?.welds.reduce((sum, one) => sum + (one.arcS ?? 0), 0) ?? null)
 const weldCount = computed(() => job.value?.joints.reduce((sum, { count }) => sum + count, 0) ?? 0)
 
 const openFigure = ref<{ id: string; figure: 'wanted' | 'metal' } | null>(null)
+const { answer: working } = useAnswer(
+  computed<Question<'explain'> | null>(() => {
+    const asked = openFigure.value
+    return asked && ['explain', jobId.value, { of: 'weld', figure: asked.figure, weldId: asked.id }]
+  }),
+)
 const opened = computed<Opened | null>(() => {
   const asked = openFigure.value
-  const working = asked && input.value ? jointWorking(input.value, asked.id) : null
-  if (!asked || !working) return null
+  const weld = plan.value?.welds.find(({ jointId }) => jointId === asked?.id)
+  if (!asked || !weld) return null
   const number = (job.value?.joints.findIndex(({ id }) => id === asked.id) ?? 0) + 1
-  const { value, steps } = working[asked.figure]
-  const says =
+  const sentence =
     asked.figure === 'wanted'
-      ? `One pass wants ${printValue(value, 'A', workspace.system)}. A starting point: weld a coupon and look.`
-      : `${printValue(value, 'g', workspace.system)} of weld metal over the whole job.`
+      ? `One pass wants ${print(weld.wantedA, 'A')}. A starting point: weld a coupon and look.`
+      : `${print(weld.metalG, 'g')} of weld metal over the whole job.`
   return {
     key: `${asked.id} ${asked.figure}`,
     title: `Weld ${number}`,
     verdict: null,
-    says,
-    restsOn: '',
+    sentence,
     mends: [],
-    working: steps,
+    working: working.value,
   }
 })
 
@@ -163,10 +159,8 @@ async function addAtEnd(): Promise<void> {
       <p class="quiet totals">
         {{ job.joints.length }} {{ job.joints.length === 1 ? 'line' : 'lines' }}, {{ weldCount }} welds a
         piece
-        <template v-if="metalG !== null">
-          · {{ printValue(metalG, 'g', workspace.system) }} of weld metal</template
-        >
-        <template v-if="arcS"> · arc {{ printValue(arcS, 's', workspace.system) }}</template>
+        <template v-if="metalG !== null"> · {{ print(metalG, 'g') }} of weld metal</template>
+        <template v-if="arcS"> · arc {{ print(arcS, 's') }}</template>
         <template v-if="isComputing"> · working…</template>
         <span v-if="failure" class="problem"> · cannot be computed: {{ failure }}</span>
         <template v-else-if="!plan && !isComputing"> · choose a set-up to see current and metal</template>
@@ -227,7 +221,7 @@ async function addAtEnd(): Promise<void> {
         ref="table"
         :joints="job.joints"
         :selected="selected?.id ?? null"
-        :system="workspace.system"
+        :notation="workspace.notation"
         :plan="plan"
         @change="changeJoint"
         @select="(id) => (selectedId = id)"

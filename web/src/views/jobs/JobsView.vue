@@ -1,11 +1,12 @@
 <script setup lang="ts">
-import { type Fit, type FitInput, fitJob, type Job, partsOf } from '@brannik/core'
+import { type Job, titleOf } from '@brannik/core'
 import { format, parseISO } from 'date-fns'
 import { computed, ref } from 'vue'
 import { useRouter } from 'vue-router'
 import ChainSpark from '../../charts/ChainSpark.vue'
 import ChooseFile from '../../components/ChooseFile.vue'
 import VerdictMark from '../../components/VerdictMark.vue'
+import { useGlances } from '../../engine/useGlances.ts'
 import { useNotice } from '../../stores/notice.ts'
 import { useWorkspace } from '../../stores/workspace.ts'
 import { jobWords, jointWords } from '../fit/words.ts'
@@ -18,44 +19,37 @@ const notice = useNotice()
 const router = useRouter()
 const problem = ref('')
 
-/** One job that cannot be computed is told in its row; the others stand. */
-function fitOrWhy(input: FitInput | null): { fit: Fit | null; why: string } {
-  try {
-    return { fit: input && fitJob(input, { mends: false }), why: '' }
-  } catch (error) {
-    return { fit: null, why: error instanceof Error ? error.message : String(error) }
-  }
-}
 /** Its words, as far as they can be made of it. */
 function wordsOf(job: Job): readonly string[] {
   try {
     const [first] = job.joints
     const more = job.joints.length > 1 ? ` and ${job.joints.length - 1} more` : ''
     return [
-      jobWords(job, workspace.system),
-      ...(first ? [`${jointWords(first, workspace.system)}${more}`] : []),
+      jobWords(job, workspace.notation),
+      ...(first ? [`${jointWords(first, workspace.notation)}${more}`] : []),
     ]
   } catch {
     return []
   }
 }
 
+const state = ref<Job['state']>('planned')
+const listed = computed(() => workspace.jobs.filter((job) => job.state === state.value))
+const { glances, failure, waiting } = useGlances(computed(() => listed.value.map(({ id }) => id)))
 const rows = computed(() =>
-  workspace.jobs
-    .filter((job) => job.state === state.value)
-    .map((job) => {
-      const setUp = job.setUpId ? workspace.get('set-ups', job.setUpId) : null
-      const parts = setUp ? partsOf(setUp, workspace.shelf) : null
-      const { fit, why } = fitOrWhy(
-        workspace.shop && setUp && parts?.ok ? { shop: workspace.shop, job, setUp, ...parts.parts } : null,
-      )
-      const chain = fit?.chains.find(({ jointId }) => jointId === fit.governingJointId) ?? null
-      const open = fit?.findings.filter(({ verdict }) => verdict === 'short' || verdict === 'unknown') ?? []
-      return { job, setUp, fit, why, chain, open, words: wordsOf(job) }
-    }),
+  listed.value.map((job) => {
+    const glance = glances.value.get(job.id)
+    return {
+      job,
+      setUp: job.setUpId ? workspace.get('set-ups', job.setUpId) : null,
+      glance,
+      why: glance?.failure ?? '',
+      open: (glance?.open ?? []).map((one) => titleOf(workspace.speech, one)),
+      words: wordsOf(job),
+    }
+  }),
 )
 
-const state = ref<Job['state']>('planned')
 const counts = computed(() => {
   const of = (wanted: Job['state']) => workspace.jobs.filter((job) => job.state === wanted).length
   return { planned: of('planned'), template: of('template'), archived: of('archived') }
@@ -121,7 +115,10 @@ function remove(job: Job): void {
       >
       <button class="plain-button main" @click="add">New job</button>
     </header>
-    <p v-if="problem" class="problem" role="alert">{{ problem }}</p>
+    <p v-if="problem || failure" class="problem" role="alert">{{ problem || failure }}</p>
+    <p v-if="waiting > 0 && rows.length > 20" class="label" role="status">
+      {{ waiting }} of {{ rows.length }} are still being worked out
+    </p>
     <p v-if="rows.length === 0 && state !== 'planned'" class="sheet none">
       {{
         state === 'template'
@@ -145,21 +142,20 @@ function remove(job: Job): void {
         </tr>
       </thead>
       <tbody>
-        <tr v-for="{ job, setUp, fit, why, chain, open, words } in rows" :key="job.id">
+        <tr v-for="{ job, setUp, glance, why, open, words } in rows" :key="job.id">
           <th scope="row">
             <RouterLink :to="to('job', job)">{{ job.name }}</RouterLink>
             <span v-for="line in words" :key="line" class="label">{{ line }}</span>
           </th>
           <td class="due">{{ due(job) }}</td>
           <td>{{ setUp?.name ?? 'none chosen' }}</td>
-          <td><ChainSpark v-if="chain" :chain="chain" /></td>
-          <td><VerdictMark :verdict="fit?.verdict ?? 'unknown'" /></td>
+          <td><ChainSpark v-if="glance?.chain" :chain="glance.chain" /></td>
+          <td><VerdictMark v-if="glance || !setUp" :verdict="glance?.verdict ?? 'unknown'" /></td>
           <td class="points">
-            <template v-if="fit">{{
-              open.length === 0 ? 'none' : open.map(({ title }) => title).join(', ')
-            }}</template>
+            <template v-if="glance?.verdict">{{ open.length === 0 ? 'none' : open.join(', ') }}</template>
             <span v-else-if="why" class="problem">cannot be computed: {{ why }}</span>
-            <template v-else>choose a set-up</template>
+            <template v-else-if="!setUp">choose a set-up</template>
+            <template v-else-if="glance">the set-up is not whole</template>
           </td>
           <td class="actions">
             <RouterLink class="link-button" :aria-label="`Fit ${job.name}`" :to="to('fit', job)"

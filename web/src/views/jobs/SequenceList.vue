@@ -30,7 +30,7 @@ useSortable(list, [], {
   },
 })
 
-const print = (value: number, unit: string): string => printValue(value, unit, workspace.system)
+const print = (value: number, unit: string): string => printValue(value, unit, workspace.notation)
 const lines = computed(() =>
   job.joints
     .slice(0, MOST_SHOWN)
@@ -98,7 +98,7 @@ const valueOf = (event: Event): string => (event.target as HTMLSelectElement).va
         <span class="handle" title="Drag to another place" aria-hidden="true">⋮⋮</span>
         <span class="quiet">{{ index + 1 }}</span>
         <span class="clip"
-          >{{ jointName(joint) }}, {{ joint.count }} ×, {{ printParts(joint, workspace.system) }}</span
+          >{{ jointName(joint) }}, {{ joint.count }} ×, {{ printParts(joint, workspace.notation) }}</span
         >
         <CountField
           label=""

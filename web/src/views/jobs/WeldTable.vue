@@ -17,17 +17,17 @@ import {
   readSize,
   readWelds,
   type TextRead,
-  type UnitSystem,
+  type Notation,
 } from '@brannik/core'
 import { computed, nextTick, ref } from 'vue'
 import type { VVirtualScroll } from 'vuetify/components'
 import TextCell from '../../components/TextCell.vue'
 
 /** The weld lines, one a row, typed by keyboard alone: Tab across, Enter down and on to a new line. */
-const { joints, selected, system, plan } = defineProps<{
+const { joints, selected, notation, plan } = defineProps<{
   joints: readonly Joint[]
   selected: string | null
-  system: UnitSystem
+  notation: Notation
   plan: Plan | null
 }>()
 const emit = defineEmits<{
@@ -49,16 +49,16 @@ interface CellKind {
   readonly read: (text: string, joint: Joint) => TextRead
 }
 const CELLS: readonly CellKind[] = [
-  { name: 'Welds', print: (j) => printWelds(j, system), read: (text) => readWelds(text, system) },
+  { name: 'Welds', print: (j) => printWelds(j, notation), read: (text) => readWelds(text, notation) },
   { name: 'Joint', print: printJoint, read: (text) => readJoint(text) },
-  { name: 'Parts', print: (j) => printParts(j, system), read: (text, j) => readParts(text, j, system) },
-  { name: 'Size', print: (j) => printSize(j, system), read: (text, j) => readSize(text, j, system) },
+  { name: 'Parts', print: (j) => printParts(j, notation), read: (text, j) => readParts(text, j, notation) },
+  { name: 'Size', print: (j) => printSize(j, notation), read: (text, j) => readSize(text, j, notation) },
   { name: 'Position', print: (j) => positionName(j.position), read: (text) => readPosition(text) },
-  { name: 'Pattern', print: (j) => printPattern(j, system), read: (text) => readPattern(text, system) },
+  { name: 'Pattern', print: (j) => printPattern(j, notation), read: (text) => readPattern(text, notation) },
 ]
 
 const items = computed(() => joints.map((joint, index) => ({ joint, index })))
-const summaries = computed(() => new Map(plan?.joints.map((one) => [one.jointId, one])))
+const summaries = computed(() => new Map(plan?.welds.map((one) => [one.jointId, one])))
 
 function accept(joint: Joint, name: string, { change }: TextRead & { ok: true }): string | null {
   const next = applyChange(joint, change)
@@ -148,7 +148,7 @@ defineExpose({ focusCell })
                 :aria-label="`Current of weld ${index + 1}: how it was worked out`"
                 @click.stop="emit('open', joint.id, 'wanted')"
               >
-                {{ printValue(Math.round(summaries.get(joint.id)?.wantedA ?? 0), 'A', system) }}
+                {{ printValue(Math.round(summaries.get(joint.id)?.wantedA ?? 0), 'A', notation) }}
               </button>
               <template v-else>–</template>
             </span>
@@ -159,7 +159,7 @@ defineExpose({ focusCell })
                 :aria-label="`Weld metal of weld ${index + 1}: how it was worked out`"
                 @click.stop="emit('open', joint.id, 'metal')"
               >
-                {{ printValue(summaries.get(joint.id)?.metalG ?? 0, 'g', system) }}
+                {{ printValue(summaries.get(joint.id)?.metalG ?? 0, 'g', notation) }}
               </button>
               <template v-else>–</template>
             </span>
@@ -239,7 +239,7 @@ defineExpose({ focusCell })
   padding: 2px 6px;
 }
 .remove:hover:not(:disabled) {
-  color: var(--short);
+  color: var(--fails);
 }
 .remove:disabled {
   opacity: 0.3;

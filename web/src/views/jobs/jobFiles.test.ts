@@ -2,6 +2,7 @@ import { mapColumns, newJob, newJoint, readTable } from '@brannik/core'
 import { expect, it } from 'vitest'
 import { readCsv } from '../../files/csv.ts'
 import { csvOf, jsonOf, readJobFile } from './jobFiles.ts'
+import { METRIC } from '../../testing/notation.ts'
 
 const job = newJob('gate', 'Gate', {
   note: 'He said "=1+1", twice',
@@ -21,7 +22,7 @@ const job = newJob('gate', 'Gate', {
 it('a CSV comes back as the same welds, to the last digit', () => {
   const read = readCsv(csvOf(job))
   if (!read.ok) throw new Error(read.message)
-  expect(readTable(read.rows, mapColumns(read.headings), 'metric').map(({ joint }) => joint)).toEqual(
+  expect(readTable(read.rows, mapColumns(read.headings), METRIC).map(({ joint }) => joint)).toEqual(
     job.joints,
   )
 })

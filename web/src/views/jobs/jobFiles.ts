@@ -1,5 +1,13 @@
 /** Jobs as files: CSV of the weld list, JSON of the whole job; formula cells neutralised on the way out. */
-import { type Job, jobFileOf, jobFileSchema, printTable, readDocument } from '@brannik/core'
+import {
+  type Job,
+  JOB_FILE_FORMAT,
+  jobFileOf,
+  jobFileSchema,
+  printTable,
+  readDocument,
+  upcastFile,
+} from '@brannik/core'
 import Papa from 'papaparse'
 
 export const csvOf = (job: Job): string =>
@@ -17,7 +25,9 @@ export function readJobFile(text: string): JobRead {
   } catch {
     return { ok: false, message: 'The file is not JSON. A job file is what Export gives as JSON.' }
   }
-  const read = readDocument(jobFileSchema, value)
+  const upcast = upcastFile(JOB_FILE_FORMAT, value)
+  if (!upcast.ok) return { ok: false, message: `The job ${upcast.message}.` }
+  const read = readDocument(jobFileSchema, upcast.value)
   if (read.ok) return { ok: true, job: read.value.job }
   const said = read.problems.slice(0, 3).map(({ field, message }) => `${field} ${message}`)
   return { ok: false, message: `The job cannot be read: ${said.join('. ')}.` }

@@ -7,6 +7,7 @@ import TextCell from '../../components/TextCell.vue'
 import { demoJob, demoWorkspace, inputFor } from '../../testing/demo.ts'
 import AdvicePanel from './AdvicePanel.vue'
 import SequenceList from './SequenceList.vue'
+import { IMPERIAL } from '../../testing/notation.ts'
 
 beforeEach(async () => {
   await demoWorkspace()
@@ -18,7 +19,7 @@ describe('a cell of a weld line', () => {
       props: {
         printed: '4 x 18 in',
         label: 'Welds of weld 1',
-        read: (text: string) => readWelds(text, 'imperial'),
+        read: (text: string) => readWelds(text, IMPERIAL),
         accept,
       },
     })

@@ -8,6 +8,7 @@ import { VVirtualScroll } from '../../testing/listStub.ts'
 import FitInputs from '../fit/FitInputs.vue'
 import JobHeader from './JobHeader.vue'
 import WeldTable from './WeldTable.vue'
+import { IMPERIAL } from '../../testing/notation.ts'
 
 let workspace: Awaited<ReturnType<typeof demoWorkspace>>['workspace']
 beforeEach(async () => {
@@ -18,7 +19,7 @@ describe('the weld lines', () => {
   const table = (jobId = 'press-screw-post') => {
     const input = inputFor(jobId)
     return mount(WeldTable, {
-      props: { joints: input.job.joints, selected: null, system: 'imperial' as const, plan: planJob(input) },
+      props: { joints: input.job.joints, selected: null, notation: IMPERIAL, plan: planJob(input) },
       global: { stubs: { VVirtualScroll } },
     })
   }

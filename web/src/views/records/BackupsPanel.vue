@@ -4,6 +4,7 @@ import { onMounted, ref } from 'vue'
 import { useBackups } from '../../stores/backups.ts'
 import { useNotice } from '../../stores/notice.ts'
 import { useSession } from '../../stores/session.ts'
+import { reasonOf } from '../../reason.ts'
 
 /** The whole shop as files: made now, kept for some days, taken out, and how one comes back. */
 const backups = useBackups()
@@ -22,7 +23,7 @@ const sizeOf = (bytes: number): string =>
 const telling = async (work: () => Promise<void>): Promise<void> => {
   problem.value = ''
   await work().catch((error: unknown) => {
-    problem.value = error instanceof Error ? error.message : String(error)
+    problem.value = reasonOf(error)
   })
 }
 onMounted(() => telling(() => backups.find()))

@@ -1,13 +1,38 @@
 <script setup lang="ts">
-import { aluminiumWays, type Assembly, type SetUp, type Shelf } from '@brannik/core'
+import {
+  aluminiumWays,
+  type Capability,
+  type Demand,
+  sentenceOf,
+  type SetUp,
+  type Shelf,
+  slotText,
+  wayText,
+} from '@brannik/core'
 import { computed } from 'vue'
+import { useWorkspace } from '../../stores/workspace.ts'
 import { useMoney } from '../../stores/useMoney.ts'
 
 /** Converting the gun that is there, or buying one made for aluminium: what each costs, and what each still cannot do. */
-const { assembly, shelf } = defineProps<{ assembly: Assembly; shelf: Shelf }>()
+const { capability, demand, shelf } = defineProps<{
+  capability: Capability
+  demand: Demand | null
+  shelf: Shelf
+}>()
 const emit = defineEmits<{ change: [change: Partial<SetUp>, what: string] }>()
 
-const ways = computed(() => aluminiumWays(assembly, shelf))
+const workspace = useWorkspace()
+const ways = computed(() =>
+  aluminiumWays(capability, demand, shelf).map((way) => ({
+    ...way,
+    title: wayText(workspace.speech, way.title),
+    lacks: way.lacks.map((slot) => slotText(workspace.speech, slot, capability.process)),
+    cannot: [
+      ...way.cannot.map((one) => sentenceOf(workspace.speech, one).replace(/\.$/, '')),
+      wayText(workspace.speech, way.drawback),
+    ],
+  })),
+)
 const money = useMoney()
 </script>
 
@@ -30,7 +55,9 @@ const money = useMoney()
           <td class="number">{{ way.isWhole ? '' : 'at least ' }}{{ money(way.cost) }}</td>
           <td>
             {{ way.buys.length === 0 ? 'nothing' : way.buys.map(({ name }) => name).join(', ') }}
-            <span v-if="way.lacks.length > 0" class="lacks">The shelf lacks {{ way.lacks.join(', ') }}.</span>
+            <span v-if="way.lacks.length > 0" class="lacks"
+              >The shelf lacks a {{ way.lacks.join(', ') }} that goes with it.</span
+            >
           </td>
           <td>
             <ul>
@@ -62,7 +89,7 @@ td {
   white-space: nowrap;
 }
 .lacks {
-  color: var(--short);
+  color: var(--fails);
   display: block;
 }
 ul {

@@ -1,12 +1,14 @@
 <script setup lang="ts">
 import {
-  type Assembly,
+  type Capability,
+  type Demand,
   followersOf,
   type Offer,
   offersFor,
+  sentenceOf,
   type Shelf,
   type Slot,
-  slotWords,
+  slotText,
 } from '@brannik/core'
 import { computed, nextTick, ref, watch } from 'vue'
 import VerdictMark from '../../components/VerdictMark.vue'
@@ -15,8 +17,9 @@ import { useWorkspace } from '../../stores/workspace.ts'
 import { holdingOf, SLOT_PATHS, summaryOf } from '../equipment/words.ts'
 
 /** What the shelf offers for one place: what fits first; what does not is greyed, with the reason. */
-const { assembly, place, shelf, optional } = defineProps<{
-  assembly: Assembly
+const { capability, demand, place, shelf, optional } = defineProps<{
+  capability: Capability
+  demand: Demand | null
   place: Slot
   shelf: Shelf
   /** Whether the place may stay empty. */
@@ -40,9 +43,10 @@ watch(
 )
 
 const ROW = 58
-const words = computed(() => slotWords(place, assembly.process))
-const offers = computed(() => offersFor(place, assembly, shelf))
-const summary = ({ item }: Offer): string => summaryOf(SLOT_PATHS[place], item as never, workspace.system)
+const words = computed(() => slotText(workspace.speech, place, capability.process))
+const offers = computed(() => offersFor(place, capability, demand, shelf))
+const said = (reason: Offer['reasons'][number]): string => sentenceOf(workspace.speech, reason)
+const summary = ({ item }: Offer): string => summaryOf(SLOT_PATHS[place], item as never, workspace.notation)
 const shown = computed(() => {
   const wanted = search.value
     .toLowerCase()
@@ -57,15 +61,15 @@ const shown = computed(() => {
 /** Parts of the shelf that would follow a greyed one and make it go: reckoned for the rows in sight alone. */
 const known = computed(() => {
   // Another set-up has other followers.
-  void [assembly, place]
+  void [capability, place]
   return new Map<string, string>()
 })
 function follows({ item, verdict }: Offer): string {
-  if (verdict !== 'short') return ''
+  if (verdict !== 'fails') return ''
   const has = known.value.get(item.id)
   if (has !== undefined) return has
-  const slots = followersOf(place, item as never, assembly, shelf) ?? []
-  const made = slots.map((slot) => slotWords(slot, assembly.process)).join(', ')
+  const slots = followersOf(place, item as never, capability, demand, shelf) ?? []
+  const made = slots.map((slot) => slotText(workspace.speech, slot, capability.process)).join(', ')
   known.value.set(item.id, made)
   return made
 }
@@ -76,10 +80,10 @@ function walk(by: number): void {
   if (next < 0) field.value?.focus()
   else rows[Math.min(next, rows.length - 1)]?.focus()
 }
-const fitting = computed(() => offers.value.filter(({ verdict }) => verdict !== 'short').length)
-const here = computed(() => assembly[place]?.id ?? null)
+const fitting = computed(() => offers.value.filter(({ verdict }) => verdict !== 'fails').length)
+const here = computed(() => capability[place]?.id ?? null)
 function stock(offer: Offer): string {
-  const { words: held, price, isHere } = holdingOf(SLOT_PATHS[place], offer.item as never, workspace.system)
+  const { words: held, price, isHere } = holdingOf(SLOT_PATHS[place], offer.item as never, workspace.notation)
   return !isHere && price !== null ? `${held}, ${money(price)}` : held
 }
 </script>
@@ -123,7 +127,7 @@ function stock(offer: Offer): string {
           <div role="listitem">
             <button
               class="pick offer"
-              :class="{ grey: offer.verdict === 'short', here: offer.item.id === here }"
+              :class="{ grey: offer.verdict === 'fails', here: offer.item.id === here }"
               :aria-current="offer.item.id === here"
               :data-offer="offer.item.id"
               @click="emit('choose', offer.item.id)"
@@ -139,8 +143,8 @@ function stock(offer: Offer): string {
               <span
                 v-if="offer.reasons[0]"
                 class="reason one-line"
-                :title="offer.reasons.map(({ says }) => says).join('\n')"
-                >{{ offer.reasons[0].says
+                :title="offer.reasons.map(said).join('\n')"
+                >{{ said(offer.reasons[0])
                 }}<template v-if="offer.reasons.length > 1">
                   · and {{ offer.reasons.length - 1 }} more</template
                 ></span
@@ -214,6 +218,6 @@ input {
   font-weight: 400;
 }
 .grey .reason {
-  color: var(--short);
+  color: var(--fails);
 }
 </style>

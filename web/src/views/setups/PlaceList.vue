@@ -18,7 +18,7 @@ const emit = defineEmits<{ open: [slot: Slot | null]; complete: [] }>()
       <li v-for="one in places" :key="one.slot">
         <button
           class="pick place"
-          :class="{ here: one.slot === open, wrong: one.verdict === 'short' }"
+          :class="{ here: one.slot === open, wrong: one.verdict === 'fails' }"
           :aria-expanded="one.slot === open"
           :data-slot="one.slot"
           @click="emit('open', open === one.slot ? null : one.slot)"
@@ -29,8 +29,8 @@ const emit = defineEmits<{ open: [slot: Slot | null]; complete: [] }>()
           }}</span>
           <span class="buy">{{ one.toBuy ? 'to buy' : '' }}</span>
           <VerdictMark :verdict="one.verdict" :word="false" />
-          <span v-if="one.says && one.name" class="label says one-line" :title="one.says">{{
-            one.says
+          <span v-if="one.sentence && one.name" class="label says one-line" :title="one.sentence">{{
+            one.sentence
           }}</span>
         </button>
       </li>
@@ -82,7 +82,7 @@ const emit = defineEmits<{ open: [slot: Slot | null]; complete: [] }>()
   grid-column: 2 / -1;
 }
 .wrong .says {
-  color: var(--short);
+  color: var(--fails);
 }
 .here .says {
   color: var(--ink);

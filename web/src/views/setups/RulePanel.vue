@@ -1,92 +1,114 @@
 <script setup lang="ts">
 import {
-  type Assembly,
+  type Assessment,
+  type Capability,
+  type Demand,
   type Mend,
+  mendsOf,
+  midSentence,
+  mendText,
   type Patch,
-  type RuleFinding,
+  sentenceOf,
   type SetUp,
   type Shelf,
-  sourceWords,
+  sourceText,
   type Swap,
   swapFinder,
+  swapText,
+  titleOf,
 } from '@brannik/core'
 import { computed } from 'vue'
 import VerdictMark from '../../components/VerdictMark.vue'
+import { useWorkspace } from '../../stores/workspace.ts'
 import AluminiumWays from './AluminiumWays.vue'
 
-/** What the rules say of the whole: broken ones first, each with what would mend it; met ones below, in a few words. */
-const { findings, assembly, shelf } = defineProps<{
-  findings: readonly RuleFinding[]
-  assembly: Assembly
+/** What is to be said of the whole: what is broken first, each with what would mend it; what is met below, in a few words. */
+const { criteria, capability, demand, shelf } = defineProps<{
+  criteria: readonly Assessment[]
+  capability: Capability
+  demand: Demand | null
   shelf: Shelf
 }>()
 const emit = defineEmits<{
   change: [change: Partial<SetUp>, what: string]
-  open: [finding: RuleFinding]
+  open: [criterion: string]
 }>()
 
-const broken = computed(() => {
-  const swapsOf = swapFinder(assembly, shelf)
-  return findings
-    .filter(({ judgement }) => judgement.verdict !== 'fits')
-    .map((finding) => ({ finding, swaps: swapsOf(finding) }))
+const workspace = useWorkspace()
+const said = (assessment: Assessment) => ({
+  assessment,
+  id: assessment.criterion,
+  title: titleOf(workspace.speech, assessment),
+  sentence: sentenceOf(workspace.speech, assessment),
 })
-const met = computed(() => findings.filter(({ judgement }) => judgement.verdict === 'fits'))
+const broken = computed(() => {
+  const swapsOf = swapFinder(capability, demand, shelf)
+  return criteria
+    .filter(({ verdict }) => verdict !== 'fits')
+    .map((assessment) => ({
+      ...said(assessment),
+      mends: mendsOf(assessment, capability, demand),
+      swaps: swapsOf(assessment),
+    }))
+})
+const met = computed(() =>
+  criteria
+    .filter(({ verdict }) => verdict === 'fits')
+    .map((assessment) => ({ ...said(assessment), source: sourceText(workspace.speech, assessment.source) })),
+)
 const changeOf = (patch: Patch | undefined): Partial<SetUp> | null =>
   patch?.on === 'set-up' ? patch.change : null
 /** What is said, and no swap of the shelf does. */
 const wordsOf = (mends: readonly Mend[], swaps: readonly Swap[]): readonly Mend[] =>
   mends.filter(({ patch }) => patch !== undefined || swaps.length === 0)
-const asSentence = (text: string): string => (/[.!?]$/.test(text) ? text : `${text}.`)
+const mendWords = (mend: Mend): string => mendText(workspace.speech, mend)
+const swapWords = (swap: Swap): string => swapText(workspace.speech, swap, capability.process)
 </script>
 
 <template>
   <section class="rules" aria-label="What goes together" tabindex="0">
     <ul v-if="broken.length > 0" class="broken">
-      <li v-for="{ finding, swaps } in broken" :key="finding.rule.id" :data-rule="finding.rule.id">
-        <VerdictMark :verdict="finding.judgement.verdict" :word="false" />
+      <li v-for="{ assessment, id, title, sentence, mends, swaps } in broken" :key="id" :data-rule="id">
+        <VerdictMark :verdict="assessment.verdict" :word="false" />
         <div>
-          <button class="link-button title" @click="emit('open', finding)">{{ finding.rule.title }}</button>
-          <p>{{ asSentence(finding.judgement.says) }}</p>
+          <button class="link-button title" @click="emit('open', id)">{{ title }}</button>
+          <p>{{ sentence }}</p>
           <p class="mends">
-            <template v-for="mend in wordsOf(finding.judgement.mends ?? [], swaps)" :key="mend.says">
+            <template v-for="mend in wordsOf(mends, swaps)" :key="mendWords(mend)">
               <button
                 v-if="changeOf(mend.patch)"
                 class="plain-button"
-                @click="emit('change', changeOf(mend.patch) ?? {}, finding.rule.title.toLowerCase())"
+                @click="emit('change', changeOf(mend.patch) ?? {}, midSentence(title))"
               >
-                {{ mend.says }}
+                {{ mendWords(mend) }}
               </button>
-              <span v-else class="quiet">{{ asSentence(mend.says) }}</span>
+              <span v-else class="quiet">{{ mendWords(mend) }}.</span>
             </template>
             <button
               v-for="swap in swaps"
-              :key="swap.says"
+              :key="swapWords(swap)"
               class="plain-button"
-              @click="emit('change', swap.change, swap.says)"
+              @click="emit('change', swap.change, swapWords(swap))"
             >
-              {{ swap.says }}
+              {{ swapWords(swap) }}
             </button>
           </p>
         </div>
       </li>
     </ul>
     <AluminiumWays
-      :assembly="assembly"
+      :capability="capability"
+      :demand="demand"
       :shelf="shelf"
       @change="(change, what) => emit('change', change, what)"
     />
     <h2>{{ met.length }} rules are met</h2>
     <ul class="met">
-      <li v-for="finding in met" :key="finding.rule.id">
-        <button
-          class="link-button"
-          :title="`${asSentence(finding.judgement.says)} ${sourceWords(finding.judgement.source)}`"
-          @click="emit('open', finding)"
-        >
-          {{ finding.rule.title }}
+      <li v-for="{ id, title, sentence, source } in met" :key="id">
+        <button class="link-button" :title="`${sentence} ${source}`" @click="emit('open', id)">
+          {{ title }}
         </button>
-        <span class="label">{{ finding.judgement.says }}</span>
+        <span class="label">{{ sentence }}</span>
       </li>
     </ul>
   </section>

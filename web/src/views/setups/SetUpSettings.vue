@@ -1,18 +1,18 @@
 <script setup lang="ts">
 import {
+  START_WORDS,
   POLARITIES,
-  POLARITY_WORDS,
   PROCESS_IDS,
   type ProcessId,
   PROCESSES,
   type SetUp,
   START_METHODS,
+  wordOf,
 } from '@brannik/core'
 import { computed } from 'vue'
 import QuantityField from '../../components/QuantityField.vue'
 import { useNotice } from '../../stores/notice.ts'
 import { useWorkspace } from '../../stores/workspace.ts'
-import { START_CHOICE_WORDS } from '../equipment/words.ts'
 
 /** How a set-up is run: process, polarity, start, stick-out, flow; and for which job it is looked at. */
 const { setUp, jobId } = defineProps<{ setUp: SetUp; jobId: string }>()
@@ -68,7 +68,12 @@ function setProcess(processId: ProcessId): void {
         :value="setUp.polarity"
         @change="emit('change', { polarity: valueOf($event) as SetUp['polarity'] }, 'polarity')"
       >
-        <option v-for="one in POLARITIES" :key="one" :value="one" :title="POLARITY_WORDS[one]">
+        <option
+          v-for="one in POLARITIES"
+          :key="one"
+          :value="one"
+          :title="wordOf(workspace.speech, 'polarity', one)"
+        >
           {{ one.toUpperCase() }}
         </option>
       </select></label
@@ -83,7 +88,7 @@ function setProcess(processId: ProcessId): void {
         >
           <option value="">as the machine</option>
           <option v-for="one in START_METHODS" :key="one" :value="one">
-            {{ START_CHOICE_WORDS[one] }}
+            {{ START_WORDS[one] }}
           </option>
         </select></label
       >

@@ -1,13 +1,16 @@
 <script setup lang="ts">
 import {
-  compared,
+  assess,
+  explain,
+  mendsOf,
+  midSentence,
   PROCESS_IDS,
   type ProcessId,
   PROCESSES,
-  type RuleFinding,
+  sentenceOf,
   type SetUp,
   type Slot,
-  sourceWords,
+  titleOf,
 } from '@brannik/core'
 import { computed, ref, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
@@ -40,7 +43,8 @@ const id = computed(() => {
 })
 const setUp = computed<SetUp | null>(() => workspace.get('set-ups', id.value))
 const process = computed(() => PROCESSES[setUp.value?.process ?? 'gmaw-short'])
-const { jobId, assembly, findings, missing, verdict, places, change, choose, complete } = useAssembly(setUp)
+const { jobId, capability, demand, criteria, missing, verdict, places, change, choose, complete } =
+  useAssembly(setUp)
 
 const lookingBack = ref(false)
 const openSlot = ref<Slot | null>(null)
@@ -51,38 +55,41 @@ watch(id, () => {
 })
 const place = computed(() => places.value.find(({ slot }) => slot === openSlot.value) ?? null)
 const opened = computed<Opened | null>(() => {
-  const finding = findings.value.find(({ rule }) => rule.id === openRule.value)
-  if (!finding) return null
-  const { rule, judgement } = finding
+  const assessment = criteria.value.find(({ criterion }) => criterion === openRule.value)
+  if (!assessment || !capability.value) return null
   return {
-    key: rule.id,
-    title: rule.title,
-    verdict: judgement.verdict,
-    says: `${judgement.says}.`,
-    restsOn: sourceWords(judgement.source),
-    mends: judgement.mends ?? [],
-    working: compared(judgement, rule.title),
+    key: assessment.criterion,
+    title: titleOf(workspace.speech, assessment),
+    verdict: assessment.verdict,
+    sentence: sentenceOf(workspace.speech, assessment),
+    mends: mendsOf(assessment, capability.value, demand.value),
+    working: explain(assessment.criterion, capability.value, demand.value),
   }
 })
-const open = ({ rule }: RuleFinding): void => {
-  openRule.value = rule.id
+const open = (criterion: string): void => {
+  openRule.value = criterion
 }
 
-const brokenTitles = computed(() =>
-  findings.value
-    .filter(({ judgement }) => judgement.verdict === 'short')
-    .map(({ rule }) => rule.title.toLowerCase()),
+/** What fails of the parts alone, whatever the job. */
+const failsAlone = computed(() =>
+  capability.value ? assess(capability.value, null).filter((one) => one.verdict === 'fails') : [],
 )
 const headline = computed(() => {
-  if (brokenTitles.value.length > 0) {
-    const [first, ...others] = brokenTitles.value
-    const more = others.length > 1 ? `and ${others.length} more` : others[0] ? `and ${others[0]}` : ''
-    return `Does not go together: ${first} ${more}`.trim() + '.'
+  const failing = criteria.value.filter((one) => one.verdict === 'fails')
+  const isAlone = failsAlone.value.length > 0
+  const [first, ...others] = (isAlone ? failsAlone.value : failing).map((one) =>
+    midSentence(titleOf(workspace.speech, one)),
+  )
+  if (first !== undefined) {
+    const more = others.length > 1 ? ` and ${others.length} more` : others[0] ? ` and ${others[0]}` : ''
+    const jobName = jobId.value === null ? null : workspace.get('jobs', jobId.value)?.name
+    const what = isAlone ? 'Does not go together' : `Goes together, but not for ${jobName ?? 'the job'}`
+    return `${what}: ${first}${more}.`
   }
   if (missing.value.length > 0)
     return `Not whole: ${places.value
       .filter((one) => missing.value.includes(one.slot))
-      .map(({ title }) => title.toLowerCase())
+      .map(({ title }) => midSentence(title))
       .join(', ')} not chosen.`
   if (verdict.value === 'unknown') return 'Goes together as far as is known.'
   return verdict.value === 'tight' ? 'Goes together, with a caveat.' : 'Goes together.'
@@ -106,7 +113,7 @@ const cautions = computed(() => [
   ...(process.value.shielded
     ? ['Chain the cylinder, open it slowly and to one side; gas displaces air in closed spaces.']
     : ['Self-shielded wire smokes heavily: extract, or work upwind.']),
-  ...(assembly.value?.tungsten?.type === 'WTh20'
+  ...(capability.value?.tungsten?.type === 'WTh20'
     ? ['Thoriated dust is mildly radioactive: grind wet or with extraction.']
     : []),
 ])
@@ -211,8 +218,9 @@ function remove(): void {
       />
       <div class="sheet beside" :class="{ choosing: openSlot }">
         <OfferPanel
-          v-if="openSlot && place && assembly"
-          :assembly="assembly"
+          v-if="openSlot && place && capability"
+          :capability="capability"
+          :demand="demand"
           :place="openSlot"
           :shelf="workspace.shelf"
           :optional="!place.required"
@@ -220,9 +228,10 @@ function remove(): void {
           @close="openSlot = null"
         />
         <RulePanel
-          v-else-if="assembly"
-          :findings="findings"
-          :assembly="assembly"
+          v-else-if="capability"
+          :criteria="criteria"
+          :capability="capability"
+          :demand="demand"
           :shelf="workspace.shelf"
           @change="change"
           @open="open"
@@ -232,7 +241,7 @@ function remove(): void {
     <WorkingDrawer
       :opened="opened"
       @close="openRule = null"
-      @apply="(patch, says) => patch.on === 'set-up' && change(patch.change, says)"
+      @apply="(patch, label) => patch.on === 'set-up' && change(patch.change, label)"
     />
   </section>
 </template>

@@ -1,6 +1,6 @@
 /** A new set-up for a process: every place filled from the shelf with what fits first. */
 import {
-  assemblyOf,
+  capabilityOf,
   emptyChoice,
   fitOut,
   isEngineDriven,
@@ -27,8 +27,8 @@ export function newSetUp(process: ProcessId, shop: Shop, shelf: Shelf, taken: re
     stickOutMm: null,
     flowLPerMin: null,
   }
-  const { assembly } = fitOut(assemblyOf(shop, settings, emptyChoice(), null), shelf, 'all')
-  const { powerSource, gun, circuit } = assembly
+  const { capability } = fitOut(capabilityOf(shop, settings, emptyChoice()), shelf, { which: 'all' })
+  const { powerSource, gun, circuit } = capability
   const lacks = !powerSource
     ? 'no power source is rated for it'
     : !gun
@@ -43,8 +43,8 @@ export function newSetUp(process: ProcessId, shop: Shop, shelf: Shelf, taken: re
     }
   }
   const name = `${workshopWord.charAt(0).toUpperCase()}${workshopWord.slice(1)}, ${powerSource.name}`
-  const ids = Object.fromEntries(SLOTS.map((slot) => [SLOT_KEYS[slot], assembly[slot]?.id ?? null]))
-  const wire = assembly.wire?.polarity
+  const ids = Object.fromEntries(SLOTS.map((slot) => [SLOT_KEYS[slot], capability[slot]?.id ?? null]))
+  const wire = capability.wire?.polarity
   return {
     ok: true,
     setUp: {

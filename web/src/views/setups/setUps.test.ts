@@ -1,10 +1,11 @@
 // @vitest-environment happy-dom
 import {
-  type Assembly,
-  assemblyOf,
+  assess,
   byWorst,
+  type Capability,
+  capabilityOf,
   chosenOf,
-  judgeAll,
+  isConsequence,
   missingSlots,
   PROCESS_IDS,
   worstOf,
@@ -25,19 +26,20 @@ const { shop, setUps, jobs: _jobs, format: _format, version: _version, ...shelf 
 beforeEach(async () => {
   await demoWorkspace()
 })
-const assemblyFor = (id: string): Assembly => {
+const capabilityFor = (id: string): Capability => {
   const setUp = setUps.find((one) => one.id === id)
   if (!setUp) throw new Error(`the demo has no ${id}`)
-  return assemblyOf(shop, setUp, chosenOf(setUp, shelf), null)
+  return capabilityOf(shop, setUp, chosenOf(setUp, shelf))
 }
 
 describe('a new set-up', () => {
   it.each(PROCESS_IDS)('%s is put together whole from the demo shelf', (process) => {
     const made = newSetUp(process, shop, shelf, setUps)
     if (!made.ok) throw new Error(made.message)
-    const assembly = assemblyOf(shop, made.setUp, chosenOf(made.setUp, shelf), null)
-    expect(missingSlots(assembly)).toEqual([])
-    expect(['fits', 'tight']).toContain(worstOf(judgeAll(assembly)))
+    const capability = capabilityOf(shop, made.setUp, chosenOf(made.setUp, shelf))
+    expect(missingSlots(capability)).toEqual([])
+    const own = assess(capability, null).filter((one) => !isConsequence(one))
+    expect(['fits', 'tight']).toContain(worstOf(own))
   })
 
   it('says what the shelf lacks for it', () => {
@@ -54,7 +56,7 @@ describe('a new set-up', () => {
 describe('choices', () => {
   const offers = (id: string, place: 'gas' | 'liner' | 'wire', optional = false) =>
     mount(OfferPanel, {
-      props: { assembly: assemblyFor(id), place, shelf, optional },
+      props: { capability: capabilityFor(id), demand: null, place, shelf, optional },
       global: { components: { VVirtualScroll } },
     })
 
@@ -98,7 +100,7 @@ describe('the places and the settings', () => {
         required: true,
         name: 'Dray spool gun',
         verdict: 'fits',
-        says: '',
+        sentence: '',
         toBuy: { price: 295 },
       },
       {
@@ -107,7 +109,7 @@ describe('the places and the settings', () => {
         required: true,
         name: null,
         verdict: 'unknown',
-        says: 'not chosen',
+        sentence: 'not chosen',
         toBuy: null,
       },
     ]
@@ -134,8 +136,9 @@ describe('the places and the settings', () => {
 
 describe('the rules of a set-up', () => {
   const rules = (id: string) => {
-    const assembly = assemblyFor(id)
-    return mount(RulePanel, { props: { findings: byWorst(judgeAll(assembly)), assembly, shelf } })
+    const capability = capabilityFor(id)
+    const criteria = byWorst(assess(capability, null).filter((one) => !isConsequence(one)))
+    return mount(RulePanel, { props: { criteria, capability, demand: null, shelf } })
   }
 
   it('broken ones come first, each with a swap that mends it', async () => {
@@ -145,7 +148,7 @@ describe('the rules of a set-up', () => {
     await gas.get('.plain-button').trigger('click')
     expect(wrapper.emitted('change')).toEqual([[{ gasId: 'argon' }, 'Argon']])
     await gas.get('.title').trigger('click')
-    expect(wrapper.emitted('open')?.[0]?.[0]).toMatchObject({ rule: { id: 'gas-for-metal' } })
+    expect(wrapper.emitted('open')?.[0]?.[0]).toBe('gas-for-metal')
   })
 
   it('met ones are counted and listed', () => {
@@ -155,7 +158,9 @@ describe('the rules of a set-up', () => {
   })
 
   it('a ways table compares converting the gun with buying one, in money', async () => {
-    const wrapper = mount(AluminiumWays, { props: { assembly: assemblyFor('platform-tried'), shelf } })
+    const wrapper = mount(AluminiumWays, {
+      props: { capability: capabilityFor('platform-tried'), demand: null, shelf },
+    })
     const rows = wrapper.findAll('tbody tr')
     expect(rows[0]?.text()).toContain('$68')
     expect(rows[0]?.text()).toContain('buckles at the rolls')
@@ -163,7 +168,7 @@ describe('the rules of a set-up', () => {
     await rows[1]?.get('button').trigger('click')
     expect(wrapper.emitted('change')?.[0]?.[0]).toMatchObject({ gunId: 'dray-spool', linerId: null })
     expect(
-      mount(AluminiumWays, { props: { assembly: assemblyFor('bay-2-wire'), shelf } })
+      mount(AluminiumWays, { props: { capability: capabilityFor('bay-2-wire'), demand: null, shelf } })
         .find('table')
         .exists(),
     ).toBe(false)

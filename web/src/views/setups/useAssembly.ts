@@ -1,23 +1,26 @@
 /** One set-up as it is put together: what stands in each place, what the rules say, what the shelf offers. */
 import {
-  type Assembly,
-  assemblyOf,
+  assess,
+  assessSlot,
   byWorst,
+  type Capability,
+  capabilityOf,
   changeSetUp,
   chosenOf,
+  type Demand,
+  demandOf,
   fitOut,
-  jobDemands,
-  judgeAll,
-  judgeSlot,
+  isConsequence,
   missingSlots,
   needsOf,
-  partsOf,
+  type Notation,
   PROCESSES,
+  sentenceOf,
   type SetUp,
   type Slot,
   SLOT_KEYS,
   type SlotItems,
-  slotWords,
+  slotText,
   type Verdict,
   worstOf,
   worstVerdict,
@@ -34,16 +37,19 @@ export interface Place {
   readonly name: string | null
   readonly verdict: Verdict
   /** The worst that is said of it. */
-  readonly says: string
+  readonly sentence: string
   /** What it costs where it is not in the shop; null where it is. */
   readonly toBuy: { readonly price: number | null } | null
 }
 
 /** A candidate, or a thing of which nothing is left. */
-function toBuyOf<S extends Slot>(slot: S, item: SlotItems[S]): Place['toBuy'] {
-  const { isHere, price } = holdingOf(SLOT_PATHS[slot], item as never, 'metric')
+function toBuyOf<S extends Slot>(slot: S, item: SlotItems[S], notation: Notation): Place['toBuy'] {
+  const { isHere, price } = holdingOf(SLOT_PATHS[slot], item as never, notation)
   return isHere ? null : { price }
 }
+
+/** What the job uses up is told where the job is fitted. */
+const OF_JOB = new Set(['wire-use', 'gas-use', 'tungsten-use', 'time-use'])
 
 const capital = (text: string): string => `${text.charAt(0).toUpperCase()}${text.slice(1)}`
 
@@ -60,30 +66,36 @@ export function useAssembly(setUp: Ref<SetUp | null>) {
     },
     { immediate: true },
   )
-  const demands = computed(() => {
+  const capability = computed<Capability | null>(() => {
     const { shop, shelf } = workspace
+    return shop && setUp.value ? capabilityOf(shop, setUp.value, chosenOf(setUp.value, shelf)) : null
+  })
+  const demand = computed<Demand | null>(() => {
     const job = workspace.get('jobs', jobId.value)
-    if (!shop || !job || !setUp.value || job.joints.length === 0) return null
-    const answer = partsOf(setUp.value, shelf)
-    return answer.ok ? jobDemands({ shop, job, setUp: setUp.value, ...answer.parts }) : null
+    if (!capability.value || !workspace.shop || !job || job.joints.length === 0) return null
+    return demandOf(job, capability.value.process.id, capability.value.wire, workspace.shop)
   })
-  const assembly = computed<Assembly | null>(() => {
-    const { shop, shelf } = workspace
-    if (!shop || !setUp.value) return null
-    return assemblyOf(shop, setUp.value, chosenOf(setUp.value, shelf), demands.value)
-  })
-  const findings = computed(() => (assembly.value ? byWorst(judgeAll(assembly.value)) : []))
-  const missing = computed(() => (assembly.value ? missingSlots(assembly.value) : []))
+  /** What is to be said of the set-up; what only follows from something else is left out. */
+  const criteria = computed(() =>
+    capability.value
+      ? byWorst(
+          assess(capability.value, demand.value).filter(
+            (one) => !isConsequence(one) && !OF_JOB.has(one.criterion),
+          ),
+        )
+      : [],
+  )
+  const missing = computed(() => (capability.value ? missingSlots(capability.value) : []))
   const verdict = computed<Verdict>(() =>
-    worstVerdict([worstOf(findings.value), ...(missing.value.length > 0 ? (['unknown'] as const) : [])]),
+    worstVerdict([worstOf(criteria.value), ...(missing.value.length > 0 ? (['unknown'] as const) : [])]),
   )
 
   const places = computed<readonly Place[]>(() => {
-    const whole = assembly.value
+    const whole = capability.value
     if (!whole) return []
     return needsOf(whole).map(({ slot, required }) => {
       const item = whole[slot]
-      const title = capital(slotWords(slot, whole.process))
+      const title = capital(slotText(workspace.speech, slot, whole.process))
       if (!item) {
         return {
           slot,
@@ -91,21 +103,20 @@ export function useAssembly(setUp: Ref<SetUp | null>) {
           required,
           name: null,
           verdict: required ? 'unknown' : 'fits',
-          says: required ? 'not chosen' : '',
+          sentence: required ? 'not chosen' : '',
           toBuy: null,
         }
       }
-      const own = byWorst(judgeSlot(slot, whole))
+      const own = byWorst(assessSlot(slot, whole, demand.value))
       const [worst] = own
-      const bad = worst && worst.judgement.verdict !== 'fits'
       return {
         slot,
         title,
         required,
         name: item.name,
         verdict: worstOf(own),
-        says: bad ? worst.judgement.says : '',
-        toBuy: toBuyOf(slot, item),
+        sentence: worst && worst.verdict !== 'fits' ? sentenceOf(workspace.speech, worst) : '',
+        toBuy: toBuyOf(slot, item, workspace.notation),
       }
     })
   })
@@ -114,29 +125,31 @@ export function useAssembly(setUp: Ref<SetUp | null>) {
     const now = setUp.value
     const { shop, shelf } = workspace
     if (!now || !shop) return
-    const { setUp: next, along } = changeSetUp(shop, shelf, now, part, demands.value, which)
+    const { setUp: next, along } = changeSetUp(shop, shelf, now, part, demand.value, which)
     workspace.edit('set-ups', now.id, next, `${what} of ${now.name}`)
     notice.tellChangedAlong(along, next.process)
   }
   function choose(slot: Slot, id: string | null): void {
-    const words = slotWords(slot, PROCESSES[setUp.value?.process ?? 'gmaw-short'])
+    const words = slotText(workspace.speech, slot, PROCESSES[setUp.value?.process ?? 'gmaw-short'])
     change({ [SLOT_KEYS[slot]]: id }, words)
   }
   /** Fills what is missing and replaces what does not go with the rest, from the shelf. */
   function complete(): void {
     const now = setUp.value
-    if (!now || !assembly.value) return
-    const { change: changed, changed: slots } = fitOut(assembly.value, workspace.shelf, 'small')
+    if (!now || !capability.value) return
+    const { change: changed, changed: slots } = fitOut(capability.value, workspace.shelf, {
+      demand: demand.value,
+    })
     if (slots.length === 0) {
       notice.show('Nothing on the shelf goes better with it')
       return
     }
     workspace.edit('set-ups', now.id, { ...now, ...changed }, `parts of ${now.name}`)
     notice.show(
-      `Taken from the shelf: ${slots.map((slot) => slotWords(slot, PROCESSES[now.process])).join(', ')}`,
+      `Taken from the shelf: ${slots.map((slot) => slotText(workspace.speech, slot, PROCESSES[now.process])).join(', ')}`,
       true,
     )
   }
 
-  return { jobId, assembly, findings, missing, verdict, places, change, choose, complete }
+  return { jobId, capability, demand, criteria, missing, verdict, places, change, choose, complete }
 }

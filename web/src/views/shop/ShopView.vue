@@ -3,19 +3,20 @@ import {
   ASSUMPTION_GROUPS,
   ASSUMPTION_KEYS,
   ASSUMPTIONS,
+  LOCALES,
   type AssumptionDefinition,
   type AssumptionKey,
-  printNumber,
-  printValue,
   type Shop,
-  sourceWords,
+  sourceText,
 } from '@brannik/core'
 import { computed, ref } from 'vue'
 import EarlierVersions from '../../components/EarlierVersions.vue'
+import { usePrint } from '../../stores/usePrint.ts'
 import { useWorkspace } from '../../stores/workspace.ts'
 
 /** How the shop writes and reckons: units, rule book, and every figure that the computation assumes. */
 const workspace = useWorkspace()
+const { print, number } = usePrint()
 const lookingBack = ref(false)
 const problems = ref<Partial<Record<string, string>>>({})
 
@@ -55,7 +56,7 @@ function setCurrency(text: string): void {
 }
 
 const limits = ({ least, most, unit }: AssumptionDefinition): string =>
-  `from ${printNumber(least)} to ${printNumber(most)}${unit ? ` ${unit}` : ''}`
+  `from ${number(least)} to ${number(most)}${unit ? ` ${unit}` : ''}`
 
 function setAssumption(key: AssumptionKey, text: string): void {
   const definition: AssumptionDefinition = ASSUMPTIONS[key]
@@ -64,7 +65,7 @@ function setAssumption(key: AssumptionKey, text: string): void {
   const wrong =
     written === '' || !Number.isFinite(value) || value < definition.least || value > definition.most
   problems.value[key] = wrong
-    ? `“${text.trim()}” does not do here. Write a number ${limits(definition)}, or press Reset.`
+    ? `“${text.trim()}” cannot be used. Write a number ${limits(definition)}, or press Reset.`
     : ''
   if (wrong || !workspace.shop) return
   const { [key]: _old, ...others } = workspace.shop.assumptions
@@ -82,9 +83,14 @@ function reset(key: AssumptionKey): void {
 }
 
 const inShopUnits = (value: number, unit: string): string => {
-  const plain = `${printNumber(value)} ${unit}`.trim()
-  const printed = printValue(value, unit, workspace.system)
+  const plain = `${number(value)} ${unit}`.trim()
+  const printed = print(value, unit)
   return printed === plain ? '' : printed
+}
+/** `1,234.5 (United States)`: a number tells more than a country. */
+const localeWords = (locale: Shop['locale']): string => {
+  const country = new Intl.DisplayNames(['en'], { type: 'region' }).of(locale.slice(3)) ?? locale
+  return `${new Intl.NumberFormat(locale).format(1234.5)} (${country})`
 }
 const textOf = (event: Event): string => (event.target as HTMLInputElement).value
 </script>
@@ -119,6 +125,16 @@ const textOf = (event: Event): string => (event.target as HTMLInputElement).valu
           {{ system === 'imperial' ? 'inch, lb, ft³' : 'mm, kg, L' }}
         </label>
       </fieldset>
+      <label>
+        <span class="label">Numbers are written</span>
+        <select
+          class="field"
+          :value="workspace.shop.locale"
+          @change="change({ locale: textOf($event) as Shop['locale'] }, 'how numbers are written')"
+        >
+          <option v-for="locale in LOCALES" :key="locale" :value="locale">{{ localeWords(locale) }}</option>
+        </select>
+      </label>
       <label>
         <span class="label">Rule book for wiring</span>
         <select
@@ -178,7 +194,7 @@ const textOf = (event: Event): string => (event.target as HTMLInputElement).valu
           >
             <th scope="row">
               <label :for="`value-${key}`">{{ definition.name }}</label>
-              <span class="label source">{{ sourceWords(definition.source) }}</span>
+              <span class="label source">{{ sourceText(workspace.speech, definition.source) }}</span>
               <span v-if="problems[key]" class="problem" role="alert">{{ problems[key] }}</span>
             </th>
             <td class="value">

@@ -1,0 +1,210 @@
+/**
+ * What a set-up can carry, with no job in it: its parts, whole or half put together, and the figures that follow from
+ * them. A figure is made when it is first asked for, and kept.
+ */
+import { type Assumptions, assumptionsOf } from '../assumptions/assume.ts'
+import { type Reckoner, reckonerFor } from '../calculation/reckoner.ts'
+import type { Feeder, SetUp, SupplyRating, WireFeeder } from '../model/equipment.ts'
+import type { Shelf } from '../model/shelf.ts'
+import type { Shop } from '../model/shop.ts'
+import { told, type Told } from '../model/told.ts'
+import { type Process, PROCESSES } from '../reference/processes.ts'
+import { timeConstantS } from '../supply/breakerHeat.ts'
+import { type Draw, drawOf } from '../supply/inputCurrent.ts'
+import { inputFault } from '../supply/plateCheck.ts'
+import { ruleBookOf } from '../supply/index.ts'
+import type { RuleBook, Ruled } from '../supply/ruleBook.ts'
+import { gasFlowOf } from '../trade/gasFlow.ts'
+import { type ElectrodeRange, electrodeRangeOf } from './electrodeRange.ts'
+import { type GunPoints, gunPointsOf } from './gunPoints.ts'
+import { type Chosen, emptyChoice, itemsFor, type Slot, SLOT_KEYS, type SlotItems, SLOTS } from './slots.ts'
+import { type SupplyAnswer, supplyFor } from './supplyFor.ts'
+
+/** What is chosen of a set-up beside its parts. */
+export type Settings = Pick<
+  SetUp,
+  'process' | 'polarity' | 'start' | 'electronicsNear' | 'stickOutMm' | 'flowLPerMin'
+>
+
+/** What pushes the wire, with the name of what it is built into. */
+export interface FeedPath {
+  readonly name: string
+  readonly feeder: WireFeeder | Feeder
+}
+
+/** Parts that decide what the feed path is. */
+export const FEED_SLOTS = ['powerSource', 'feeder', 'gun'] as const satisfies readonly Slot[]
+
+const NO_SUPPLY: SupplyAnswer = { supply: null, why: told('power-source'), offered: [] }
+
+export class Capability implements Chosen {
+  readonly process: Process
+  readonly circuit: Chosen['circuit']
+  readonly powerSource: Chosen['powerSource']
+  readonly feeder: Chosen['feeder']
+  readonly gun: Chosen['gun']
+  readonly wire: Chosen['wire']
+  readonly roll: Chosen['roll']
+  readonly liner: Chosen['liner']
+  readonly tip: Chosen['tip']
+  readonly nozzle: Chosen['nozzle']
+  readonly tungsten: Chosen['tungsten']
+  readonly collet: Chosen['collet']
+  readonly colletBody: Chosen['colletBody']
+  readonly cup: Chosen['cup']
+  readonly backCap: Chosen['backCap']
+  readonly gas: Chosen['gas']
+  readonly flowMeter: Chosen['flowMeter']
+  readonly assumptions: Assumptions
+  #supplyAnswer: SupplyAnswer | undefined
+  #draw: Draw | null | undefined
+  #gunPoints: GunPoints | null | undefined
+  #electrode: ElectrodeRange | undefined
+  #flowLPerMin: number | undefined
+  #ampacity: Ruled | null | undefined
+  #breakerConstantS: number | undefined
+
+  /** @param r what runs the calculations: for numbers alone, or keeping every step */
+  constructor(
+    readonly shop: Shop,
+    readonly settings: Settings,
+    chosen: Chosen,
+    readonly r: Reckoner,
+  ) {
+    this.assumptions = assumptionsOf(shop)
+    this.process = PROCESSES[settings.process]
+    this.circuit = chosen.circuit
+    this.powerSource = chosen.powerSource
+    this.feeder = chosen.feeder
+    this.gun = chosen.gun
+    this.wire = chosen.wire
+    this.roll = chosen.roll
+    this.liner = chosen.liner
+    this.tip = chosen.tip
+    this.nozzle = chosen.nozzle
+    this.tungsten = chosen.tungsten
+    this.collet = chosen.collet
+    this.colletBody = chosen.colletBody
+    this.cup = chosen.cup
+    this.backCap = chosen.backCap
+    this.gas = chosen.gas
+    this.flowMeter = chosen.flowMeter
+  }
+
+  /** The same set-up with another part in one of its places; null empties it. */
+  with<S extends Slot>(slot: S, item: SlotItems[S] | null): Capability {
+    const chosen: Record<string, unknown> = { ...emptyChoice() }
+    for (const one of SLOTS) chosen[one] = this[one]
+    chosen[slot] = item
+    return new Capability(this.shop, this.settings, chosen as unknown as Chosen, this.r)
+  }
+
+  /** The same set-up, reckoned once more by a reckoner that keeps the steps. */
+  reckonedBy(r: Reckoner): Capability {
+    return new Capability(this.shop, this.settings, this, r)
+  }
+
+  get rules(): RuleBook {
+    return ruleBookOf(this.shop)
+  }
+
+  /** The plate's column for the circuit, or why there is none. */
+  get supplyAnswer(): SupplyAnswer {
+    this.#supplyAnswer ??= this.powerSource
+      ? supplyFor(this.powerSource, this.process.id, this.circuit)
+      : NO_SUPPLY
+    return this.#supplyAnswer
+  }
+
+  get supply(): SupplyRating | null {
+    return this.supplyAnswer.supply
+  }
+
+  /** How the source draws on the circuit; null where it has no rating for it, or where its plate cannot be right. */
+  get draw(): Draw | null {
+    if (this.#draw === undefined) {
+      const { supply, powerSource, circuit, process } = this
+      this.#draw =
+        supply && powerSource && circuit && !inputFault(process.family, supply)
+          ? drawOf(powerSource, supply, circuit, process.family, this.r)
+          : null
+    }
+    return this.#draw
+  }
+
+  /** Why there is no draw. */
+  get drawMissing(): Told {
+    const { supply, powerSource, process } = this
+    const fault = supply ? inputFault(process.family, supply) : null
+    return fault ? told('plate-fault', { source: powerSource?.name ?? '', ...fault.params }) : told('supply')
+  }
+
+  /** What the circuit's conductor carries; null for a size that the rule book does not have. */
+  get ampacity(): Ruled | null {
+    if (this.#ampacity === undefined)
+      this.#ampacity = this.circuit ? this.rules.ampacityA(this.circuit.conductorSize) : null
+    return this.#ampacity
+  }
+
+  /** Time constant of the circuit's breaker, s; only where there is a circuit. */
+  get breakerConstantS(): number {
+    const breakerA = this.circuit?.breakerA ?? 0
+    this.#breakerConstantS ??= timeConstantS(this.rules.breakerTripAtDoubleS(breakerA).value, this.r)
+    return this.#breakerConstantS
+  }
+
+  /** The gun's or torch's rated points in this gas; null where none is chosen. */
+  get gunPoints(): GunPoints | null {
+    if (this.#gunPoints === undefined) {
+      const { gun, gas, process } = this
+      this.#gunPoints = gun ? gunPointsOf({ gun, gas, process }, this.r) : null
+    }
+    return this.#gunPoints
+  }
+
+  /** Usable current of wire or tungsten. */
+  get electrode(): ElectrodeRange {
+    this.#electrode ??= electrodeRangeOf(this.process, this.wire, this.tungsten)
+    return this.#electrode
+  }
+
+  /** A spool gun feeds by itself; else the source does; else a feeder in a case of its own. */
+  get feedPath(): FeedPath | null {
+    const { gun, powerSource, feeder } = this
+    if (gun?.feeder) return { name: gun.name, feeder: gun.feeder }
+    if (powerSource?.feeder) return { name: powerSource.name, feeder: powerSource.feeder }
+    return feeder ? { name: feeder.name, feeder } : null
+  }
+
+  /** Greatest wire speed on this supply voltage, mm/min; null where not known, or where nothing feeds. */
+  get feedMaxMmPerMin(): number | null {
+    const own = this.feedPath?.feeder.feedMaxMmPerMin ?? null
+    const onVoltage = this.feedPath ? (this.supply?.feedMaxMmPerMin ?? null) : null
+    if (own === null || onVoltage === null) return own ?? onVoltage
+    return Math.min(own, onVoltage)
+  }
+
+  /** The wire on a spool that this process feeds; null for a rod or none. */
+  get fedWire(): Chosen['wire'] {
+    return this.process.feedsWire && this.wire && this.wire.form !== 'rod' ? this.wire : null
+  }
+
+  get flowLPerMin(): number {
+    this.#flowLPerMin ??= gasFlowOf(this, this.r)
+    return this.#flowLPerMin
+  }
+}
+
+/** @returns what a set-up of these parts can carry; places that are empty bind nothing */
+export const capabilityOf = (shop: Shop, settings: Settings, chosen: Chosen): Capability =>
+  new Capability(shop, settings, chosen, reckonerFor(assumptionsOf(shop)))
+
+/** @returns what a set-up names, from the shelf; null for a place that is empty or names what is not there */
+export function chosenOf(setUp: SetUp, shelf: Shelf): Chosen {
+  const chosen: Record<Slot, unknown> = { ...emptyChoice() }
+  for (const slot of SLOTS) {
+    const id = setUp[SLOT_KEYS[slot]]
+    chosen[slot] = id === null ? null : (itemsFor(slot, shelf).find((item) => item.id === id) ?? null)
+  }
+  return chosen as unknown as Chosen
+}

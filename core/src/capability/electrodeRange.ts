@@ -1,0 +1,28 @@
+/** Usable current of what the arc burns from: the wire that is fed, or the tungsten. */
+import type { Tungsten, Wire } from '../model/equipment.ts'
+import { told, type Told } from '../model/told.ts'
+import type { Process } from '../reference/processes.ts'
+import { tungstenCurrentRange } from '../reference/tungstenRanges.ts'
+import { type CurrentRange, wireCurrentRange } from '../reference/wireRanges.ts'
+
+export type ElectrodeRange =
+  { readonly range: CurrentRange; readonly missing: null } | { readonly range: null; readonly missing: Told }
+
+const lacks = (missing: Told): ElectrodeRange => ({ range: null, missing })
+
+/** @returns the range with its source, or what is missing for it */
+export function electrodeRangeOf(
+  process: Process,
+  wire: Wire | null,
+  tungsten: Tungsten | null,
+): ElectrodeRange {
+  if (process.feedsWire) {
+    if (!wire) return lacks(told('wire'))
+    if (wire.form === 'rod') return lacks(told('wire-is-rod', { wire: wire.name }))
+    const range = wireCurrentRange(wire)
+    return range ? { range, missing: null } : lacks(told('wire-range', { wire: wire.name }))
+  }
+  if (!tungsten) return lacks(told('tungsten'))
+  const range = tungstenCurrentRange(tungsten.diameterMm, process.id === 'gtaw-ac' ? 'ac' : 'dcen')
+  return range ? { range, missing: null } : lacks(told('tungsten-range', { tungsten: tungsten.name }))
+}

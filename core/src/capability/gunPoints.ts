@@ -1,0 +1,62 @@
+/** The rated points of a gun or torch for the gas and the wave of a set-up. */
+import { dataPlate, type Source } from '../basis/source.ts'
+import type { Reckoner } from '../calculation/reckoner.ts'
+import { deratedCurrent } from '../duty/derating.ts'
+import type { Gas, Gun, RatedPoint } from '../model/equipment.ts'
+import { told, type Told, word } from '../model/told.ts'
+import type { Process } from '../reference/processes.ts'
+
+type GunGas = Gun['ratings'][number]['gas']
+
+export type GunPoints =
+  | { readonly points: readonly RatedPoint[]; readonly source: Source; readonly missing: null }
+  | { readonly missing: Told }
+
+interface GunParts {
+  readonly gun: Gun
+  readonly gas: Gas | null
+  readonly process: Process
+}
+
+/** From this share of CO₂ on, a gun runs as cool as in CO₂ alone. */
+const AS_CO2_PCT = 99
+
+function gunGas({ process, gas }: Pick<GunParts, 'process' | 'gas'>): GunGas | null {
+  if (!process.shielded) return 'none'
+  if (!gas) return null
+  if (process.family === 'gtaw') return 'argon'
+  return gas.co2Pct >= AS_CO2_PCT ? 'co2' : 'mixed'
+}
+
+/** @returns the points of the duty curve in this gas, or what is missing for it */
+export function gunPointsOf({ gun, gas, process }: GunParts, r: Reckoner): GunPoints {
+  const kind = process.feedsWire ? 'gun' : 'torch'
+  if (gun.kind !== kind)
+    return {
+      missing: told('other-kind', {
+        wanted: word('holder', kind),
+        gun: gun.name,
+        kind: word('holder', gun.kind),
+      }),
+    }
+  const wanted = gunGas({ process, gas })
+  if (!wanted) return { missing: told('gas-for-rating') }
+  const wave = process.id === 'gtaw-ac' ? 'ac' : 'dc'
+  const rated = (of: GunGas) => gun.ratings.filter((rating) => rating.gas === of && rating.wave === wave)
+  const own = rated(wanted)
+  if (own.length > 0) return { points: own, source: dataPlate(), missing: null }
+  const inCo2 = rated('co2')
+  if (inCo2.length === 0)
+    return {
+      missing: told('gun-rating', {
+        gun: gun.name,
+        gas: word('gunGas', wanted),
+        wave: word('wave', wave),
+      }),
+    }
+  const points = inCo2.map(({ currentA, dutyPct }) => ({
+    dutyPct,
+    currentA: r.take(deratedCurrent, { I_c: currentA }),
+  }))
+  return { points, source: deratedCurrent.source, missing: null }
+}

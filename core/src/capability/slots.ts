@@ -1,0 +1,164 @@
+/** The places of a set-up that a thing of the shelf is put into, and which of them a set-up needs. */
+import { word } from '../model/told.ts'
+import { isEngineDriven } from '../model/engineDriven.ts'
+import type {
+  BackCap,
+  Circuit,
+  Collet,
+  ColletBody,
+  ContactTip,
+  Cup,
+  DriveRoll,
+  Feeder,
+  FlowMeter,
+  Gas,
+  Gun,
+  Liner,
+  Nozzle,
+  PartKind,
+  PowerSource,
+  SetUp,
+  Tungsten,
+  Wire,
+} from '../model/equipment.ts'
+import type { Shelf } from '../model/shelf.ts'
+import type { Process } from '../reference/processes.ts'
+
+export interface SlotItems {
+  readonly circuit: Circuit
+  readonly powerSource: PowerSource
+  readonly feeder: Feeder
+  readonly gun: Gun
+  readonly roll: DriveRoll
+  readonly liner: Liner
+  readonly tip: ContactTip
+  readonly nozzle: Nozzle
+  readonly collet: Collet
+  readonly colletBody: ColletBody
+  readonly cup: Cup
+  readonly backCap: BackCap
+  readonly tungsten: Tungsten
+  readonly wire: Wire
+  readonly gas: Gas
+  readonly flowMeter: FlowMeter
+}
+export type Slot = keyof SlotItems
+
+/** In the order in which the amps, the wire and the gas reach the arc. */
+export const SLOTS = [
+  'circuit',
+  'powerSource',
+  'feeder',
+  'gun',
+  'wire',
+  'roll',
+  'liner',
+  'tip',
+  'nozzle',
+  'tungsten',
+  'collet',
+  'colletBody',
+  'cup',
+  'backCap',
+  'gas',
+  'flowMeter',
+] as const satisfies readonly Slot[]
+
+/** What is in each place; null where nothing is chosen. */
+export type Chosen = { readonly [S in Slot]: SlotItems[S] | null }
+
+export const emptyChoice = (): Chosen =>
+  Object.fromEntries(SLOTS.map((slot) => [slot, null])) as unknown as Chosen
+
+const PART_SLOTS: Partial<Record<Slot, PartKind>> = {
+  roll: 'drive-roll',
+  liner: 'liner',
+  tip: 'contact-tip',
+  nozzle: 'nozzle',
+  collet: 'collet',
+  colletBody: 'collet-body',
+  cup: 'cup',
+  backCap: 'back-cap',
+  flowMeter: 'flow-meter',
+}
+
+/** Small parts: they follow what is chosen. */
+export const SMALL_SLOTS: ReadonlySet<Slot> = new Set(SLOTS.filter((slot) => slot in PART_SLOTS))
+
+const WHOLE_LISTS = {
+  circuit: 'circuits',
+  powerSource: 'powerSources',
+  feeder: 'feeders',
+  gun: 'guns',
+  tungsten: 'tungstens',
+  wire: 'wires',
+  gas: 'gases',
+} as const
+
+/** @returns everything of the shelf that could stand in a place, whether it fits or not */
+export function itemsFor<S extends Slot>(slot: S, shelf: Shelf): readonly SlotItems[S][] {
+  const kind = PART_SLOTS[slot]
+  const list = kind
+    ? shelf.parts.filter((part) => part.kind === kind)
+    : shelf[WHOLE_LISTS[slot as keyof typeof WHOLE_LISTS]]
+  return list as unknown as readonly SlotItems[S][]
+}
+
+type IdKey = Extract<keyof SetUp, `${string}Id`>
+export const SLOT_KEYS: Readonly<Record<Slot, IdKey>> = {
+  circuit: 'circuitId',
+  powerSource: 'powerSourceId',
+  feeder: 'feederId',
+  gun: 'gunId',
+  wire: 'wireId',
+  roll: 'rollId',
+  liner: 'linerId',
+  tip: 'tipId',
+  nozzle: 'nozzleId',
+  tungsten: 'tungstenId',
+  collet: 'colletId',
+  colletBody: 'colletBodyId',
+  cup: 'cupId',
+  backCap: 'backCapId',
+  gas: 'gasId',
+  flowMeter: 'flowMeterId',
+}
+
+export interface Need {
+  readonly slot: Slot
+  /** False where the place may stay empty. */
+  readonly required: boolean
+}
+
+/** @returns the places of a set-up with this process and these parts, in order */
+export function needsOf({
+  process,
+  powerSource,
+  gun,
+}: Pick<Chosen, 'powerSource' | 'gun'> & { readonly process: Process }): readonly Need[] {
+  const need = (slot: Slot, when = true, required = true): Need[] => (when ? [{ slot, required }] : [])
+  const wire = process.feedsWire
+  const ownFeed = gun?.drive === 'spool'
+  return [
+    ...need('circuit', powerSource === null || !isEngineDriven(powerSource)),
+    ...need('powerSource'),
+    ...need('feeder', wire && !ownFeed && powerSource !== null && powerSource.feeder === null),
+    ...need('gun'),
+    ...need('wire', true, wire),
+    ...need('roll', wire && !ownFeed),
+    ...need('liner', wire && !ownFeed),
+    ...need('tip', wire),
+    ...need('nozzle', wire),
+    ...need('tungsten', !wire),
+    ...need('collet', !wire),
+    ...need('colletBody', !wire),
+    ...need('cup', !wire),
+    ...need('backCap', !wire),
+    ...need('gas', process.shielded),
+    ...need('flowMeter', process.shielded),
+  ]
+}
+
+/** What a place is called with this process, as a word of the vocabulary. */
+export const slotWord = (slot: Slot, { feedsWire }: { readonly feedsWire: boolean }) =>
+  word('slot', slot === 'gun' || slot === 'wire' ? `${slot}-${feedsWire ? 'wire' : 'tig'}` : slot)

@@ -1,0 +1,50 @@
+/** Which column of the data plate holds on a circuit, or why none does. */
+import { isEngineDriven } from '../model/engineDriven.ts'
+import { type Circuit, type PowerSource, type SupplyRating } from '../model/equipment.ts'
+import type { ProcessId } from '../model/process.ts'
+import { figure, list, type Param, told, type Told, word } from '../model/told.ts'
+import { PROCESSES } from '../reference/processes.ts'
+
+export interface SupplyAnswer {
+  readonly supply: SupplyRating | null
+  /** Why there is none; null where there is one. */
+  readonly why: Told | null
+  /** The columns that the source has for this process, whatever the circuit. */
+  readonly offered: readonly SupplyRating[]
+}
+
+/** Supply voltage that a plate's rating covers: ±10 % (IEC 60974-1, supply voltage tolerance). */
+const TOLERANCE = 0.1
+
+/** A voltage with its phases, as words name a supply. */
+export const supplyParam = (voltageV: number | null, phases: 1 | 3): Param =>
+  list([figure(voltageV ?? 0, 'V'), word('phases', `${phases}`)])
+
+/** @param circuit null for a set that an engine drives */
+export function supplyFor(source: PowerSource, processId: ProcessId, circuit: Circuit | null): SupplyAnswer {
+  const { family } = PROCESSES[processId]
+  const process = word('process', processId)
+  const wave = processId === 'gtaw-ac' ? 'ac' : 'dc'
+  const rated = source.processes.find((p) => p.family === family && p.outputs.includes(wave))
+  if (!rated) {
+    return { supply: null, why: told('not-rated', { source: source.name, process }), offered: [] }
+  }
+  const offered = rated.supplies
+  if (isEngineDriven(source)) return { supply: offered[0] ?? null, why: null, offered }
+  if (!circuit) return { supply: null, why: told('no-circuit', { source: source.name }), offered }
+  const supply = offered.find(
+    ({ phases, voltageV }) =>
+      phases === circuit.phases &&
+      voltageV !== null &&
+      Math.abs(circuit.voltageV / voltageV - 1) <= TOLERANCE,
+  )
+  if (supply) return { supply, why: null, offered }
+  const why = told('other-supply', {
+    source: source.name,
+    takes: list(offered.map(({ voltageV, phases }) => supplyParam(voltageV, phases))),
+    process,
+    circuit: circuit.name,
+    gives: supplyParam(circuit.voltageV, circuit.phases),
+  })
+  return { supply: null, why, offered }
+}

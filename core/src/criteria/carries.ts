@@ -1,0 +1,187 @@
+/** The current that each link of the chain carries for a job: circuit, power source, gun or torch, wire or tungsten. */
+import { computed, dataPlate } from '../basis/source.ts'
+import { calculation, from, input, inputOrAssumed } from '../calculation/calculation.ts'
+import type { Capability } from '../capability/capability.ts'
+import type { Demand } from '../demand/demand.ts'
+import type { WeldFigures } from '../demand/weldFigures.ts'
+import { currentAtDutyA, sustainedCurrent } from '../duty/curve.ts'
+import { told, type Told } from '../model/told.ts'
+import { heldByBreaker, overloadFactor } from '../supply/breakerHeat.ts'
+import {
+  currentAtEffectiveInputA,
+  currentAtInput,
+  currentAtInputA,
+  currentByCable,
+} from '../supply/inputCurrent.ts'
+
+export const LINK_IDS = ['circuit', 'source', 'gun', 'electrode'] as const
+export type LinkId = (typeof LINK_IDS)[number]
+
+/** From the least to the most that a link carries, A; or what is missing for it. */
+export type Carries =
+  { readonly lowA: number; readonly highA: number; readonly missing: null } | { readonly missing: Told }
+
+const lacks = (missing: Told): Carries => ({ missing })
+/** A job without arc time has no duty. */
+export const NO_ARC_TIME = told('wire-for-arc')
+/** Below this a duty is taken as this: the curve has no end there. */
+const LEAST_DUTY_PCT = 0.1
+
+const circuitCurrent = calculation({
+  id: 'circuit-current',
+  title: 'Current that the circuit sustains',
+  symbol: 'I_circuit',
+  unit: 'A',
+  expression: 'min(I_b, I_c)',
+  inputs: { I_b: from(currentAtInput), I_c: from(currentByCable) },
+  compute: ({ I_b, I_c }) => Math.min(I_b, I_c),
+  source: computed('the weaker of breaker and cable'),
+})
+
+/** @returns null for a set that an engine drives: there is no circuit */
+export const circuitCarries = (c: Capability, d: Demand, weld: WeldFigures): Carries | null =>
+  circuitCarrier(c, d)?.(weld) ?? null
+
+/** The same for one weld after the other: what the cable lets through is the same for all of them. */
+export function circuitCarrier(c: Capability, d: Demand): ((weld: WeldFigures) => Carries) | null {
+  const { circuit, draw, ampacity, rules, r } = c
+  if (!circuit) return null
+  const lacking = (missing: Told) => () => lacks(missing)
+  if (!draw) return lacking(c.supply ? c.drawMissing : (c.supplyAnswer.why ?? c.drawMissing))
+  if (d.dutyPct === null) return lacking(NO_ARC_TIME)
+  if (!ampacity) return lacking(told('ampacity', { size: circuit.conductorSize, book: rules.name }))
+  const I_c = currentAtEffectiveInputA(draw, ampacity.value, d.dutyPct, r)
+  const I_n = rules.breakerHoldsA(circuit.breakerA).value
+  return ({ oneArcS }) => {
+    if (oneArcS === null) return lacks(NO_ARC_TIME)
+    const k = overloadFactor(oneArcS, d.pauseS, c.breakerConstantS, r)
+    const I_b = currentAtInputA(draw, r.take(heldByBreaker, { I_n, k }), r)
+    return { lowA: 0, highA: r.take(circuitCurrent, { I_b, I_c }), missing: null }
+  }
+}
+
+export const lowestOutput = calculation({
+  id: 'lowest-output',
+  title: 'Least current that it holds on this supply voltage',
+  symbol: 'I_low',
+  unit: 'A',
+  expression: 'max(I_min, I_stable)',
+  inputs: {
+    I_min: input('least output', 'A', dataPlate()),
+    I_stable: input('lowest stable current, where known', 'A', dataPlate()),
+  },
+  compute: ({ I_min, I_stable }) => Math.max(I_min, I_stable),
+  source: dataPlate(),
+})
+
+/** Least current at which the source holds an arc, A; null without a supply. */
+export function lowestOutputA({ supply, powerSource, r }: Capability): number | null {
+  if (!supply || !powerSource) return null
+  return r.take(lowestOutput, {
+    I_min: supply.outputMinA,
+    I_stable: powerSource.lowestStableA ?? supply.outputMinA,
+  })
+}
+
+const sourceCurrent = calculation({
+  id: 'source-current',
+  title: 'Current that the source sustains',
+  symbol: 'I_source',
+  unit: 'A',
+  expression: 'min(I, I_max)',
+  inputs: { I: from(sustainedCurrent), I_max: input('greatest output', 'A', dataPlate()) },
+  compute: ({ I, I_max }) => Math.min(I, I_max),
+  source: dataPlate(),
+})
+
+export function sourceCarries(c: Capability, d: Demand): Carries {
+  const { supply, r } = c
+  const lowA = lowestOutputA(c)
+  if (!supply || lowA === null) return lacks(c.supplyAnswer.why ?? told('supply'))
+  if (d.dutyPct === null) return lacks(NO_ARC_TIME)
+  const I = currentAtDutyA(supply.ratedPoints, Math.max(d.dutyPct, LEAST_DUTY_PCT), r)
+  return { lowA, highA: r.take(sourceCurrent, { I, I_max: supply.outputMaxA }), missing: null }
+}
+
+const gunDutyPct = calculation({
+  id: 'gun-duty-floor',
+  title: 'Duty that the gun’s rating is taken at',
+  symbol: 'X',
+  unit: '%',
+  expression: 'max(X_1, X_0)',
+  inputs: {
+    X_1: input('duty that is asked', '%', computed('duty of the job, or of its rating'), 'job-duty'),
+    X_0: inputOrAssumed('least duty', '%', computed()),
+  },
+  compute: ({ X_1, X_0 }) => Math.max(X_1, X_0),
+  source: computed('a rating is not stretched below the least duty class'),
+})
+export const gunCurrent = calculation({
+  id: 'gun-current',
+  title: 'Current that the gun or torch sustains',
+  symbol: 'I_gun',
+  unit: 'A',
+  expression: 'I',
+  inputs: {
+    I: from(sustainedCurrent),
+    X: from(gunDutyPct),
+  },
+  compute: ({ I }) => I,
+  source: computed('IEC 60974-7, rating of torches'),
+})
+
+/** @param dutyPct asked; the rating's own where no job asks */
+export function gunCarriesAt(c: Capability, dutyPct: number | null): Carries {
+  const points = c.gunPoints
+  if (!points) return lacks(told('gun'))
+  if (points.missing !== null) return lacks(points.missing)
+  const { r } = c
+  const X_1 = dutyPct ?? Math.max(...points.points.map((point) => point.dutyPct))
+  const X = r.take(gunDutyPct, { X_1, X_0: 'gunLeastDutyPct' })
+  const I = currentAtDutyA(points.points, X, r)
+  return { lowA: 0, highA: r.take(gunCurrent, { I, X }), missing: null }
+}
+
+export const gunCarries = (c: Capability, d: Demand): Carries =>
+  d.dutyPct === null && c.gunPoints?.missing === null ? lacks(NO_ARC_TIME) : gunCarriesAt(c, d.dutyPct)
+
+export const electrodeLeast = calculation({
+  id: 'electrode-least',
+  title: 'Least current that wire or tungsten runs at',
+  symbol: 'I_min',
+  unit: 'A',
+  expression: 'I_min',
+  inputs: { I_min: input('least usable current', 'A', computed('by form and diameter')) },
+  compute: ({ I_min }) => I_min,
+  source: computed('table, or the wire’s own data'),
+})
+export const electrodeCurrent = calculation({
+  id: 'electrode-current',
+  title: 'Most current that wire or tungsten takes',
+  symbol: 'I_electrode',
+  unit: 'A',
+  expression: 'I_max',
+  inputs: {
+    I_max: input('most usable current', 'A', computed('by form and diameter')),
+  },
+  compute: ({ I_max }) => I_max,
+  source: computed('table, or the wire’s own data'),
+})
+
+export function electrodeCarries({ electrode, r }: Capability): Carries {
+  if (electrode.missing !== null) return lacks(electrode.missing)
+  const { minA, maxA, source } = electrode.range
+  return {
+    lowA: r.take(electrodeLeast, { I_min: minA }, () => ({ I_min: { source } })),
+    highA: r.take(electrodeCurrent, { I_max: maxA }, () => ({ I_max: { source } })),
+    missing: null,
+  }
+}
+
+/** The calculations that end in what each link carries: what its working shows. */
+export const LINK_FROM = {
+  circuit: [circuitCurrent],
+  source: [sourceCurrent],
+  gun: [gunCurrent],
+  electrode: [electrodeLeast, electrodeCurrent],
+} as const

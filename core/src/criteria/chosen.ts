@@ -1,0 +1,42 @@
+/** The criterion of completeness: a place of the set-up that is needed and empty. */
+import type { Capability } from '../capability/capability.ts'
+import { needsOf, type Slot, slotWord } from '../capability/slots.ts'
+import { list, told } from '../model/told.ts'
+import type { Assessment, Criterion } from './criterion.ts'
+import { grouped, notKnown } from './grouped.ts'
+
+/** Places that this set-up needs and that are empty. */
+export const missingSlots = (c: Capability): readonly Slot[] =>
+  needsOf(c)
+    .filter(({ slot, required }) => required && c[slot] === null)
+    .map(({ slot }) => slot)
+
+export const PARTS_CHOSEN: Criterion = grouped('parts-chosen', 'together', [], (c) => {
+  const missing = missingSlots(c)
+  return missing.length === 0
+    ? null
+    : notKnown(told('not-chosen', { slots: list(missing.map((slot) => slotWord(slot, c.process))) }))
+})
+
+/** What is missing here is told elsewhere: a place is empty, or the source does not take the supply. */
+const TOLD_ELSEWHERE = new Set([
+  'not-chosen',
+  'power-source',
+  'gun',
+  'wire',
+  'rod',
+  'gas',
+  'tungsten',
+  'gas-for-rating',
+  'wire-for-arc',
+  'wire-is-rod',
+  'other-kind',
+  'supply',
+  'not-rated',
+  'no-circuit',
+  'other-supply',
+])
+
+/** Whether an unknown only follows from something that another criterion tells of. */
+export const isConsequence = ({ verdict, code }: Pick<Assessment, 'verdict' | 'code'>): boolean =>
+  verdict === 'unknown' && TOLD_ELSEWHERE.has(code)

@@ -1,0 +1,241 @@
+/** What the criteria say of the demo's jobs, changed one thing at a time. */
+import { describe, expect, it } from 'vitest'
+import type { FitInput } from '../fit/fit.ts'
+import { fitJob } from '../fit/fit.ts'
+import type { Gas } from '../model/equipment.ts'
+import type { Joint } from '../model/job.ts'
+import { demoInput } from '../testing/samples.ts'
+import { type Row, rowsOf } from '../words/rows.ts'
+import { chainText, mendText, speechOf } from '../words/speech.ts'
+import type { Assessment } from './criterion.ts'
+
+const row = (input: FitInput, id: string): Row => {
+  const found = rowsOf(speechOf(input.shop), fitJob(input)).find((one) => one.id === id)
+  if (!found) throw new Error(`no row ${id}`)
+  return found
+}
+const assessed = (input: FitInput, id: string): Assessment => {
+  const found = fitJob(input).criteria.find(({ criterion }) => criterion === id)
+  if (!found) throw new Error(`no criterion ${id}`)
+  return found
+}
+const verdict = (input: FitInput, id: string) => row(input, id).verdict
+const mendsSaid = (input: FitInput, id: string): readonly string[] =>
+  row(input, id).mends.map((mend) => mendText(speechOf(input.shop), mend))
+
+const withJoint = (input: FitInput, change: Partial<Joint>): FitInput => ({
+  ...input,
+  job: { ...input.job, joints: input.job.joints.map((joint) => ({ ...joint, ...change })) },
+})
+const gas = (part: Partial<Gas>): Gas => ({
+  id: 'g',
+  name: 'g',
+  designation: 'g',
+  argonPct: 0,
+  co2Pct: 0,
+  oxygenPct: 0,
+  heliumPct: 0,
+  fullL: 3500,
+  leftL: 3500,
+  refillPrice: null,
+  ...part,
+})
+
+const frame = demoInput('press-frame')
+const frameInBay2 = demoInput('press-frame', 'bay-2-wire')
+const tray = demoInput('pressing-tray')
+
+describe('supply', () => {
+  it('a 1/4 in tee overloads a 120 V 20 A circuit and not a 240 V 50 A one', () => {
+    expect(verdict(frame, 'breaker-holds')).toBe('fails')
+    expect(verdict(frameInBay2, 'breaker-holds')).toBe('fits')
+    expect(mendsSaid(frame, 'breaker-holds')[0]).toContain('35 A')
+  })
+
+  it('a source that does not take the voltage fails, and all that rests on it unknown, never fitting', () => {
+    const wrong: FitInput = { ...frame, circuit: { ...frame.circuit, voltageV: 480, phases: 3 } }
+    const fit = fitJob(wrong)
+    expect(verdict(wrong, 'supply-voltage')).toBe('fails')
+    expect(row(wrong, 'supply-voltage').sentence).toContain('480 V three-phase')
+    for (const check of ['breaker-holds', 'cable', 'source-duty', 'thickness']) {
+      expect(verdict(wrong, check)).toBe('unknown')
+    }
+    expect(fit.verdict).toBe('fails')
+  })
+
+  it('takes 208 V for 240 V only within 10 % (IEC 60974-1 tolerance)', () => {
+    const on = (voltageV: number) =>
+      verdict({ ...frameInBay2, circuit: { ...frameInBay2.circuit, voltageV } }, 'supply-voltage')
+    expect(on(230)).toBe('fits')
+    expect(on(208)).toBe('fails')
+  })
+
+  it('NEC 630.11(A) by the plate’s I₁eff, or by the multiplier where the plate has none', () => {
+    expect(assessed(frameInBay2, 'conductor-rule').demand).toBe(16.4)
+    const { powerSource } = frameInBay2
+    const without = {
+      ...powerSource,
+      processes: powerSource.processes.map((p) => ({
+        ...p,
+        supplies: p.supplies.map((s) => ({ ...s, i1EffA: null })),
+      })),
+    }
+    // 30 A at a rated duty of 30 %: 30 · 0.55 = 16.5 A
+    expect(assessed({ ...frameInBay2, powerSource: without }, 'conductor-rule').demand).toBeCloseTo(16.5, 9)
+  })
+
+  it('NEC 630.12: a breaker above twice I₁max fails', () => {
+    expect(verdict({ ...frame, circuit: { ...frame.circuit, breakerA: 90 } }, 'breaker-rule')).toBe('fails')
+  })
+
+  it('a cable size of another rule book is unknown, not guessed', () => {
+    const metric = { ...frame, circuit: { ...frame.circuit, conductorSize: '2.5 mm²' } }
+    expect(verdict(metric, 'cable')).toBe('unknown')
+    expect(row(metric, 'cable').missing).toContain('2.5 mm²')
+  })
+})
+
+describe('source, gun, wire', () => {
+  it('rest between welds mends a duty that fails, and the pause found does mend it', () => {
+    const platform = demoInput('picking-platform')
+    const duty = row(platform, 'source-duty')
+    expect(duty.verdict).toBe('fails')
+    const patch = duty.mends[0]?.patch
+    if (patch?.on !== 'job') throw new Error('no pause')
+    expect(verdict({ ...platform, job: { ...platform.job, ...patch.change } }, 'source-duty')).not.toBe(
+      'fails',
+    )
+  })
+
+  it('a gun carries less in an argon mix than in CO₂ (common practice, 40–60 % less)', () => {
+    const marl = demoInput('press-frame', 'marl-yard')
+    const mixed = assessed(marl, 'gun-duty').capacity ?? Number.NaN
+    const inCo2 = assessed({ ...marl, gas: gas({ co2Pct: 100 }) }, 'gun-duty').capacity ?? Number.NaN
+    expect(mixed / inCo2).toBeCloseTo(0.6, 9)
+  })
+
+  it('a torch on a wire set-up is unknown with the reason', () => {
+    expect(row({ ...frame, gun: tray.gun }, 'gun-duty').missing).toContain('is a torch')
+  })
+
+  it('tungsten below its range fails and names the size that runs (AWS A5.12)', () => {
+    const found = row(tray, 'electrode')
+    expect(found.verdict).toBe('fails')
+    expect(found.mends[0]?.params).toEqual({ size: { value: 1.016, unit: 'mm diameter' } })
+  })
+
+  it('a feeder that is too slow starves the wire', () => {
+    const feeding = (feedMaxMmPerMin: number | null) => {
+      const { powerSource } = frameInBay2
+      const feeder = powerSource.feeder && { ...powerSource.feeder, feedMaxMmPerMin }
+      return { ...frameInBay2, powerSource: { ...powerSource, feeder } }
+    }
+    expect(verdict(feeding(6000), 'feed-speed')).toBe('fails')
+    expect(verdict(feeding(null), 'feed-speed')).toBe('unknown')
+  })
+
+  it('a sheet thinner than the least output allows fails at the low end', () => {
+    const thin = withJoint(demoInput('press-frame', 'bay-2-wire'), {
+      thicknessAMm: 0.5,
+      thicknessBMm: 0.5,
+      legMm: 1,
+    })
+    expect(verdict(thin, 'source-range')).toBe('fails')
+    const [chain] = fitJob(thin).chains
+    expect(chain && chainText(speechOf(thin.shop), chain)).toContain('cannot go low enough')
+  })
+
+  it('thickness: more passes bring it in, and the number offered is the least that does', () => {
+    const found = row(frame, 'thickness')
+    const patch = found.mends[0]?.patch
+    if (patch?.on !== 'joint' || !patch.change.passes) throw new Error('no passes')
+    expect(verdict(withJoint(frame, { passes: patch.change.passes }), 'thickness')).not.toBe('fails')
+    expect(verdict(withJoint(frame, { passes: patch.change.passes - 1 }), 'thickness')).toBe('fails')
+  })
+})
+
+describe('polarity', () => {
+  it.each([
+    ['press-frame', 'dcep', 'fits'],
+    ['press-frame', 'dcen', 'fails'],
+    ['loader-fork', 'dcen', 'fits'],
+    ['loader-fork', 'dcep', 'fails'],
+    ['picking-platform', 'ac', 'fits'],
+    ['picking-platform', 'dcen', 'fails'],
+  ] as const)(
+    '%s on %s %s (AWS: solid wire DCEP, FCAW-S DCEN, aluminium TIG AC)',
+    (jobId, polarity, expected) => {
+      const input = demoInput(jobId)
+      expect(verdict({ ...input, setUp: { ...input.setUp, polarity } }, 'polarity')).toBe(expected)
+    },
+  )
+})
+
+describe('gas and filler, common practice', () => {
+  const shielding = (input: FitInput) => row(input, 'shielding')
+  it.each([
+    ['TIG in a mix', { ...tray, gas: gas({ argonPct: 75, co2Pct: 25 }) }, 'burns the tungsten'],
+    ['steel wire in argon', { ...frame, gas: gas({ argonPct: 100 }) }, 'wanders'],
+    [
+      'steel spray with 25 % CO₂',
+      { ...frame, setUp: { ...frame.setUp, process: 'gmaw-spray' as const } },
+      'never sprays',
+    ],
+    [
+      'steel wire on stainless',
+      withJoint(frame, { materialA: 'stainless-304', materialB: 'stainless-304' }),
+      'not for 304 stainless',
+    ],
+    ['a rod in a wire gun', { ...frame, wire: tray.wire }, 'is a rod; MIG, short-circuit wants a solid wire'],
+    ['short-circuit on 1/2 in', withJoint(frame, { thicknessAMm: 12.7, thicknessBMm: 12.7 }), 'may not fuse'],
+  ] as const)('%s', (_, input, words) => {
+    expect(shielding(input).verdict).toBe('fails')
+    expect(shielding(input).sentence).toContain(words)
+  })
+
+  it('wind above 5 mph blows shielding gas away (AWS D1.1), not a self-shielded wire’s', () => {
+    const windy = { place: 'outdoors' as const, windKmPerH: 16 }
+    expect(shielding({ ...frame, job: { ...frame.job, ...windy } }).sentence).toContain('9.9 mph')
+    expect(shielding(demoInput('loader-fork')).verdict).toBe('fits')
+    expect(shielding({ ...frame, job: { ...frame.job, place: 'outdoors' } }).verdict).toBe('unknown')
+  })
+
+  it('names what is missing', () => {
+    expect(row({ ...frame, gas: null }, 'together').missing).toContain('gas')
+    expect(row({ ...frame, wire: null }, 'together').missing).toContain('wire of the set-up')
+    expect(verdict({ ...frame, gas: null }, 'gas-use')).toBe('unknown')
+  })
+})
+
+describe('what is used up', () => {
+  it('gas that nobody has read is unknown, then judged once it is', () => {
+    expect(verdict(frame, 'gas-use')).toBe('unknown')
+    if (!frame.gas) throw new Error('no gas')
+    expect(verdict({ ...frame, gas: { ...frame.gas, leftL: 3000 } }, 'gas-use')).toBe('fits')
+    const low = { ...frame, gas: { ...frame.gas, leftL: 100 } }
+    expect(verdict(low, 'gas-use')).toBe('fails')
+    expect(mendsSaid(low, 'gas-use')[0]).toContain('1 more full cylinder')
+  })
+
+  it('wire short by three spools asks for three', () => {
+    if (!frame.wire) throw new Error('no wire')
+    const use = assessed(frame, 'wire-use').demand ?? Number.NaN
+    const low = { ...frame, wire: { ...frame.wire, stockG: 0, packageG: use / 2.5 } }
+    expect(mendsSaid(low, 'wire-use')[0]).toContain('3 more spools')
+  })
+
+  it('twice the pieces use twice the wire and gas; the duty does not double', () => {
+    const double = { ...tray, job: { ...tray.job, quantity: tray.job.quantity * 2 } }
+    const value = (input: FitInput, id: string) => assessed(input, id).demand ?? Number.NaN
+    for (const check of ['wire-use', 'gas-use', 'tungsten-use', 'time-use']) {
+      expect(value(double, check) / value(tray, check)).toBeCloseTo(2, 9)
+    }
+    expect(value(double, 'source-duty')).toBeCloseTo(value(tray, 'source-duty'), 9)
+  })
+
+  it('TIG without a rod is a way to weld where no metal is added', () => {
+    const autogenous = withJoint({ ...tray, wire: null }, { reinforcementMm: 0, rootGapMm: 0 })
+    expect(fitJob(autogenous).criteria.some(({ criterion }) => criterion === 'wire-use')).toBe(false)
+    expect(verdict({ ...tray, wire: null }, 'wire-use')).toBe('unknown')
+  })
+})

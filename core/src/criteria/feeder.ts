@@ -1,0 +1,125 @@
+/** Criteria of the feeder: the wires and spools that it takes, and what plugs into it. */
+import { dataPlate, standard } from '../basis/source.ts'
+import { type Capability, FEED_SLOTS } from '../capability/capability.ts'
+import type { Connector, Gun, PowerSource } from '../model/equipment.ts'
+import { figure, list, told, word } from '../model/told.ts'
+import type { Criterion } from './criterion.ts'
+import { bad, good, grouped, notKnown, SAME_SIZE_MM } from './grouped.ts'
+
+const PLATE = dataPlate()
+const SLOTS = [...FEED_SLOTS, 'wire'] as const
+
+/** A feeder takes a range of wire sizes. */
+const wireSizeFed = grouped(
+  'wire-size-fed',
+  'together',
+  SLOTS,
+  ({ feedPath, fedWire }) => {
+    if (!fedWire || !feedPath) return null
+    const { wireMinMm, wireMaxMm } = feedPath.feeder
+    if (wireMinMm === null || wireMaxMm === null)
+      return notKnown(told('wire-sizes', { feeder: feedPath.name }))
+    const params = {
+      feeder: feedPath.name,
+      least: figure(wireMinMm, 'mm diameter'),
+      most: figure(wireMaxMm, 'mm diameter'),
+      wire: fedWire.name,
+      size: figure(fedWire.diameterMm, 'mm diameter'),
+    }
+    const { diameterMm } = fedWire
+    return diameterMm < wireMinMm - SAME_SIZE_MM || diameterMm > wireMaxMm + SAME_SIZE_MM
+      ? bad('outside', params, PLATE)
+      : good('within', params, PLATE)
+  },
+  {
+    mends: (_c, _d, { params }) => [
+      told('wire-within', { least: params['least'] ?? '', most: params['most'] ?? '' }),
+    ],
+  },
+)
+
+/** A spool that does not go on the hub. */
+const spoolSize = grouped(
+  'spool-size',
+  'together',
+  SLOTS,
+  ({ feedPath, fedWire }) => {
+    if (!fedWire || !feedPath) return null
+    const { spoolMm, name: wire } = fedWire
+    if (spoolMm === null) return notKnown(told('spool', { wire }))
+    const { spoolsMm } = feedPath.feeder
+    if (spoolsMm.length === 0) return notKnown(told('spools', { feeder: feedPath.name }))
+    const params = {
+      feeder: feedPath.name,
+      takes: list(spoolsMm.map((mm) => word('spool', `${mm}`))),
+      wire,
+      spool: word('spool', `${spoolMm}`),
+    }
+    const source = standard('ISO 544, spools S 100, S 200, S 300', true)
+    return spoolsMm.includes(spoolMm) ? good('takes', params, source) : bad('other', params, source)
+  },
+  { mends: (_c, _d, { params }) => [told('spool-of', { takes: params['takes'] ?? '' })] },
+)
+
+/** A rounding of kilograms to pounds is no overload. */
+const ROUNDED = 1.001
+
+/** A hub or a spool gun carries so much. */
+const spoolMass = grouped(
+  'spool-mass',
+  'together',
+  SLOTS,
+  ({ feedPath, fedWire }) => {
+    const mostG = feedPath?.feeder.spoolMostG ?? null
+    if (!fedWire || !feedPath || mostG === null) return null
+    const params = {
+      feeder: feedPath.name,
+      wire: fedWire.name,
+      mass: figure(fedWire.packageG, 'g'),
+      most: figure(mostG, 'g'),
+    }
+    return fedWire.packageG > mostG * ROUNDED ? bad('heavier', params, PLATE) : good('carries', params, PLATE)
+  },
+  { mends: (_c, _d, { params }) => [told('spool-at-most', { most: params['most'] ?? '' })] },
+)
+
+interface Socket {
+  readonly name: string
+  readonly has: Connector | null
+}
+/** Where a gun or torch is plugged in: a torch and a spool gun at the source, any other gun at the feeder. */
+function socketFor(
+  { feedPath }: Capability,
+  gun: Gun,
+  { name, torchConnector, feeder }: PowerSource,
+): Socket | null {
+  if (gun.kind === 'torch') return { name, has: torchConnector }
+  if (gun.drive === 'spool') return { name, has: feeder?.gunConnector ?? null }
+  return feedPath && { name: feedPath.name, has: feedPath.feeder.gunConnector }
+}
+
+/** What is plugged in must go in. */
+const connector = grouped(
+  'connector',
+  'together',
+  FEED_SLOTS,
+  (c) => {
+    const { gun, process, powerSource } = c
+    if (!gun || !powerSource) return null
+    const socket = socketFor(c, gun, powerSource)
+    if ((gun.kind === 'gun') !== process.feedsWire || !socket) return null
+    if (socket.has === null)
+      return notKnown(told('machine-connector', { holder: word('holder', gun.kind), machine: socket.name }))
+    if (gun.connector === null) return notKnown(told('gun-connector', { gun: gun.name }))
+    const params = {
+      gun: gun.name,
+      machine: socket.name,
+      own: word('connector', gun.connector),
+      has: word('connector', socket.has),
+    }
+    return gun.connector === socket.has ? good('same', params, PLATE) : bad('other', params, PLATE)
+  },
+  { mends: (_c, _d, { params }) => [told('gun-with-connector', { has: params['has'] ?? '' })] },
+)
+
+export const FEEDER_CRITERIA: readonly Criterion[] = [connector, wireSizeFed, spoolSize, spoolMass]

@@ -1,0 +1,82 @@
+/** Criteria that compare rather than measure: whether parts, gas, metal and settings go together. */
+import { commonPractice, type Source } from '../basis/source.ts'
+import type { Calculation } from '../calculation/calculation.ts'
+import type { Capability } from '../capability/capability.ts'
+import type { Demand } from '../demand/demand.ts'
+import type { Params, Told } from '../model/told.ts'
+import type { Verdict } from '../model/verdict.ts'
+import type { Assessment, Criterion, Group } from './criterion.ts'
+
+/** What a comparison finds. */
+export interface Judged {
+  readonly verdict: Verdict
+  readonly code: string
+  readonly params: Params
+  readonly source: Source
+  readonly weldId: string | null
+}
+
+const PRACTICE = commonPractice()
+const NOTHING: Params = {}
+
+const judged =
+  (verdict: Verdict) =>
+  (
+    code: string,
+    params: Params = NOTHING,
+    source: Source = PRACTICE,
+    weldId: string | null = null,
+  ): Judged => ({ verdict, code, params, source, weldId })
+export const good = judged('fits')
+export const poor = judged('tight')
+export const bad = judged('fails')
+export const notKnown = ({ code, params }: Told): Judged => judged('unknown')(code, params)
+
+interface More {
+  readonly mends?: Criterion['mends']
+  /** The calculations that its working shows. */
+  readonly from?: readonly Calculation[]
+}
+
+/** @param judge answers null where it does not apply, or where a part that it looks at is not chosen */
+export function grouped(
+  id: string,
+  group: Group,
+  slots: Criterion['slots'],
+  judge: (c: Capability, d: Demand | null) => Judged | null,
+  { mends, from = [] }: More = {},
+): Criterion {
+  return {
+    id,
+    group,
+    slots,
+    alsoFrom: from,
+    // A comparison that takes no demand answers the same for every job.
+    isOfSetUp: judge.length < 2,
+    assess(c, d): Assessment | null {
+      const found = judge(c, d)
+      if (!found) return null
+      const { verdict, code, params, source, weldId } = found
+      return {
+        criterion: id,
+        group,
+        verdict,
+        code,
+        params,
+        demand: null,
+        capacity: null,
+        capacityLow: null,
+        unit: '',
+        marginPct: null,
+        weldId,
+        source,
+      }
+    },
+    ...(mends ? { mends } : {}),
+  }
+}
+
+/** Inch and metric names of one size differ by a few hundredths: 0.035 in is 0.889 mm, sold as 0.9. */
+export const SAME_SIZE_MM = 0.06
+export const isSameSize = (oneMm: number, otherMm: number): boolean =>
+  Math.abs(oneMm - otherMm) < SAME_SIZE_MM

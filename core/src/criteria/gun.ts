@@ -1,0 +1,51 @@
+/** Criteria of gun and torch as a whole: kind, cooling, and how it lies in the hand. */
+import { dataPlate } from '../basis/source.ts'
+import { figure, told, word } from '../model/told.ts'
+import type { Criterion } from './criterion.ts'
+import { bad, good, grouped, notKnown } from './grouped.ts'
+
+const PLATE = dataPlate()
+
+const gunKind = grouped(
+  'gun-kind',
+  'together',
+  ['gun'],
+  ({ gun, process }) => {
+    if (!gun) return null
+    const wanted = process.feedsWire ? 'gun' : 'torch'
+    const params = {
+      gun: gun.name,
+      kind: word('holder', gun.kind),
+      wanted: word('holder', wanted),
+      process: word('process', process.id),
+    }
+    return gun.kind === wanted ? good('right', params) : bad('other', params)
+  },
+  { mends: (_c, _d, { params }) => [told('a-holder', { wanted: params['wanted'] ?? '' })] },
+)
+
+const waterCooling = grouped(
+  'water-cooling',
+  'together',
+  ['gun', 'powerSource'],
+  ({ gun, powerSource, process }) => {
+    if (!gun || !powerSource || (gun.kind === 'gun') !== process.feedsWire || gun.cooling !== 'water')
+      return null
+    const params = { gun: gun.name, source: powerSource.name }
+    if (powerSource.waterCooler === null) return notKnown(told('water-cooler', params))
+    return powerSource.waterCooler ? good('cooled', params, PLATE) : bad('no-cooler', params, PLATE)
+  },
+  { mends: () => [told('air-cooled-or-cooler')] },
+)
+
+/** What the arm holds all day: no verdict hangs on it, but people choose by it. */
+const handling = grouped('handling', 'together', ['gun'], ({ gun }) => {
+  if (!gun) return null
+  const kind = gun.cooling === 'water' ? 'water' : gun.drive === 'spool' ? 'spool' : 'air'
+  const length = figure(gun.lengthMm, 'mm length')
+  return gun.massG === null
+    ? good(kind, { length })
+    : good(`${kind}-weighed`, { length, mass: figure(gun.massG, 'g') })
+})
+
+export const GUN_CRITERIA: readonly Criterion[] = [gunKind, waterCooling, handling]

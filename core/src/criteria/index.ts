@@ -1,0 +1,127 @@
+/** Every criterion, in the order in which the amps, the wire and the gas reach the weld. A new one is a line here. */
+import type { Capability } from '../capability/capability.ts'
+import type { Slot } from '../capability/slots.ts'
+import type { Demand } from '../demand/demand.ts'
+import type { ProcessId } from '../model/process.ts'
+import { PROCESS_IDS } from '../model/process.ts'
+import { type Verdict, worstVerdict } from '../model/verdict.ts'
+import { PROCESSES } from '../reference/processes.ts'
+import { isConsequence, PARTS_CHOSEN } from './chosen.ts'
+import type { Assessment, Criterion, Mend } from './criterion.ts'
+import { slotsOf } from './criterion.ts'
+import { CURRENT_CRITERIA } from './current.ts'
+import { FEEDER_CRITERIA } from './feeder.ts'
+import { GAS_CRITERIA } from './gas.ts'
+import { GUN_CRITERIA } from './gun.ts'
+import { GUN_END_CRITERIA } from './gunEnd.ts'
+import { LINER_CRITERIA } from './liner.ts'
+import { PARTS_CLASS_CRITERIA } from './partsClass.ts'
+import { POLARITY_CRITERIA } from './polarity.ts'
+import { ROLL_CRITERIA } from './rolls.ts'
+import { SOURCE_CRITERIA } from './source.ts'
+import { SUPPLY_CRITERIA } from './supply.ts'
+import { TORCH_CRITERIA } from './torch.ts'
+import { USE_CRITERIA } from './use.ts'
+import { WIRE_CRITERIA } from './wire.ts'
+
+export const CRITERIA: readonly Criterion[] = [
+  ...SUPPLY_CRITERIA,
+  ...CURRENT_CRITERIA,
+  ...POLARITY_CRITERIA,
+  PARTS_CHOSEN,
+  ...SOURCE_CRITERIA,
+  ...GUN_CRITERIA,
+  ...TORCH_CRITERIA,
+  ...FEEDER_CRITERIA,
+  ...ROLL_CRITERIA,
+  ...GUN_END_CRITERIA,
+  ...LINER_CRITERIA,
+  ...PARTS_CLASS_CRITERIA,
+  ...WIRE_CRITERIA,
+  ...GAS_CRITERIA,
+  ...USE_CRITERIA,
+]
+
+const BY_ID = new Map(CRITERIA.map((criterion) => [criterion.id, criterion]))
+/** @throws RangeError for an id that no criterion has */
+export function criterionOf(id: string): Criterion {
+  const found = BY_ID.get(id)
+  if (!found) throw new RangeError(`there is no criterion ${id}`)
+  return found
+}
+
+/** What is the same for every job, by set-up: a board holds hundreds of jobs against each. */
+const ofSetUp = new WeakMap<Capability, ReadonlyMap<Criterion, Assessment | null>>()
+const OF_SET_UP = CRITERIA.filter(({ isOfSetUp }) => isOfSetUp === true)
+function assessmentsOfSetUp(capability: Capability): ReadonlyMap<Criterion, Assessment | null> {
+  const found = ofSetUp.get(capability)
+  if (found) return found
+  const made = new Map(OF_SET_UP.map((criterion) => [criterion, criterion.assess(capability, null)]))
+  ofSetUp.set(capability, made)
+  return made
+}
+
+function assessAll(
+  criteria: readonly Criterion[],
+  capability: Capability,
+  demand: Demand | null,
+): Assessment[] {
+  const found: Assessment[] = []
+  for (const criterion of criteria) {
+    const assessment = criterion.assess(capability, demand)
+    if (assessment) found.push(assessment)
+  }
+  return found
+}
+
+/**
+ * Holds what a set-up carries against what a job asks.
+ * @param demand null to look at the set-up alone
+ * @returns one assessment a criterion that applies, as plain data, in the order of the list
+ */
+export function assess(capability: Capability, demand: Demand | null): readonly Assessment[] {
+  const known = assessmentsOfSetUp(capability)
+  const found: Assessment[] = []
+  for (const criterion of CRITERIA) {
+    const assessment =
+      criterion.isOfSetUp === true ? known.get(criterion) : criterion.assess(capability, demand)
+    if (assessment) found.push(assessment)
+  }
+  return found
+}
+
+const ofSlots = (process: ProcessId) => {
+  const bySlot = new Map<Slot, Criterion[]>()
+  for (const criterion of CRITERIA)
+    for (const slot of slotsOf(criterion, PROCESSES[process]))
+      bySlot.set(slot, [...(bySlot.get(slot) ?? []), criterion])
+  return bySlot
+}
+const BY_SLOT = new Map(PROCESS_IDS.map((process) => [process, ofSlots(process)]))
+
+/** @returns the criteria whose answer depends on the part in one place */
+export const criteriaOfSlot = (slot: Slot, process: ProcessId): readonly Criterion[] =>
+  BY_SLOT.get(process)?.get(slot) ?? []
+
+/** @returns what is to be said of the part in one place; what only follows from something else is left out */
+export const assessSlot = (
+  slot: Slot,
+  capability: Capability,
+  demand: Demand | null,
+): readonly Assessment[] =>
+  assessAll(criteriaOfSlot(slot, capability.process.id), capability, demand).filter(
+    (assessment) => !isConsequence(assessment),
+  )
+
+/** @returns the mends of what does not fit, computed */
+export const mendsOf = (
+  assessment: Assessment,
+  capability: Capability,
+  demand: Demand | null,
+): readonly Mend[] =>
+  assessment.verdict === 'fits' || assessment.verdict === 'unknown'
+    ? []
+    : (criterionOf(assessment.criterion).mends?.(capability, demand, assessment) ?? [])
+
+export const worstOf = (assessments: readonly Assessment[]): Verdict =>
+  worstVerdict(assessments.map(({ verdict }) => verdict))

@@ -1,0 +1,46 @@
+/** Tips, nozzles, collets, cups and caps screw into guns and torches of their own class only. */
+import { dataPlate } from '../basis/source.ts'
+import type { Gun } from '../model/equipment.ts'
+import { told, word } from '../model/told.ts'
+import type { Criterion } from './criterion.ts'
+import { bad, good, grouped, notKnown } from './grouped.ts'
+
+type ClassedSlot = 'tip' | 'nozzle' | 'collet' | 'colletBody' | 'cup' | 'backCap'
+
+const PLATE = dataPlate()
+
+const classOf = (id: string, slot: ClassedSlot, kind: Gun['kind']): Criterion =>
+  grouped(
+    id,
+    'together',
+    ['gun', slot],
+    (c) => {
+      const part = c[slot]
+      const { gun } = c
+      if (!part || gun?.kind !== kind) return null
+      if (gun.partsClass === null) return notKnown(told('class-of-gun', { gun: gun.name }))
+      if (part.partsClass === null) return notKnown(told('class-of-part', { part: part.name }))
+      const params = {
+        part: part.name,
+        gun: gun.name,
+        own: part.partsClass,
+        takes: gun.partsClass,
+        kind: word('part', part.kind),
+      }
+      return part.partsClass === gun.partsClass ? good('screws', params, PLATE) : bad('other', params, PLATE)
+    },
+    {
+      mends: (_c, _d, { params }) => [
+        told('part-of-class', { kind: params['kind'] ?? '', takes: params['takes'] ?? '' }),
+      ],
+    },
+  )
+
+export const PARTS_CLASS_CRITERIA: readonly Criterion[] = [
+  classOf('tip-class', 'tip', 'gun'),
+  classOf('nozzle-class', 'nozzle', 'gun'),
+  classOf('collet-class', 'collet', 'torch'),
+  classOf('collet-body-class', 'colletBody', 'torch'),
+  classOf('cup-class', 'cup', 'torch'),
+  classOf('back-cap-class', 'backCap', 'torch'),
+]

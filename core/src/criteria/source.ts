@@ -1,0 +1,170 @@
+/** Criteria of the power source: what it is rated for, how it starts, how its AC is set, what opens the gas. */
+import { commonPractice, dataPlate, standard } from '../basis/source.ts'
+import { assumed, calculation } from '../calculation/calculation.ts'
+import { figure, list, told, word } from '../model/told.ts'
+import { gasFlow } from '../trade/gasFlow.ts'
+import type { Criterion } from './criterion.ts'
+import { bad, good, grouped, notKnown, poor } from './grouped.ts'
+import { metalsOf } from './metals.ts'
+
+const PLATE = dataPlate()
+
+/** A process and a wave that the plate does not name cannot be welded with it. */
+const ratedForProcess = grouped(
+  'rated-for-process',
+  'together',
+  ['powerSource'],
+  ({ powerSource, process }) => {
+    if (!powerSource) return null
+    const params = { source: powerSource.name, process: word('process', process.id) }
+    const own = powerSource.processes.filter(({ family }) => family === process.family)
+    if (own.length === 0) return bad('not-rated', params, PLATE)
+    const wave = process.id === 'gtaw-ac' ? 'ac' : 'dc'
+    if (own.some(({ outputs }) => outputs.includes(wave))) return good('rated', params, PLATE)
+    return bad(wave === 'ac' ? 'dc-only' : 'ac-only', params, PLATE)
+  },
+  {
+    mends: (_c, _d, { code, params }) => [told(`source-${code}`, params)],
+  },
+)
+
+/** TIG on DC leaves the oxide of aluminium where it is. */
+const waveForMetal = grouped(
+  'wave-for-metal',
+  'together',
+  ['powerSource', 'wire'],
+  (c, d) => {
+    if (c.process.id !== 'gtaw-dc') return null
+    const aluminium = metalsOf(c, d).find(({ metal }) => metal === 'aluminium')
+    return aluminium ? bad('dc', {}, undefined, aluminium.weldId) : null
+  },
+  {
+    mends({ powerSource }) {
+      const hasAc =
+        powerSource?.processes.some((p) => p.family === 'gtaw' && p.outputs.includes('ac')) ?? false
+      return hasAc
+        ? [
+            {
+              ...told('set-to-ac'),
+              patch: { on: 'set-up', change: { process: 'gtaw-ac', polarity: 'ac' } },
+            },
+          ]
+        : [told('source-dc-only')]
+    },
+  },
+)
+
+/** Balance and frequency can be set only where the plate has a range. */
+const acControl = grouped('ac-control', 'together', ['powerSource'], ({ powerSource, process }) => {
+  if (process.id !== 'gtaw-ac' || !powerSource) return null
+  if (!powerSource.processes.some((p) => p.family === 'gtaw' && p.outputs.includes('ac'))) return null
+  const { acBalance: balance, acFrequency: frequency, name } = powerSource
+  if (!balance && !frequency) return poor('none', { source: name }, PLATE)
+  const params = {
+    source: name,
+    ...(balance ? { minPct: figure(balance.minPct, ''), maxPct: figure(balance.maxPct, '%') } : {}),
+    ...(frequency ? { minHz: figure(frequency.minHz, ''), maxHz: figure(frequency.maxHz, 'Hz') } : {}),
+  }
+  return good(balance && frequency ? 'both' : balance ? 'balance' : 'frequency', params, PLATE)
+})
+
+/** How the owner wants the arc struck must be a way that the source has. */
+const startMethod = grouped(
+  'start-method',
+  'together',
+  ['powerSource'],
+  ({ powerSource, process, settings }) => {
+    if (process.family !== 'gtaw' || !powerSource) return null
+    if (powerSource.start.length === 0) return notKnown(told('start', { source: powerSource.name }))
+    const wanted = settings.start
+    const params = {
+      source: powerSource.name,
+      has: list(powerSource.start.map((method) => word('start', method))),
+    }
+    if (wanted === null || powerSource.start.includes(wanted)) return good('has', params, PLATE)
+    return bad('other', { ...params, wanted: word('start', wanted) }, PLATE)
+  },
+  {
+    mends: ({ powerSource }) =>
+      (powerSource?.start ?? []).slice(0, 1).map((start) => ({
+        ...told('start-by', { start: word('start', start) }),
+        patch: { on: 'set-up', change: { start } },
+      })),
+  },
+)
+
+/** High frequency upsets controls, computers and pacemakers. */
+const electronicsNear = grouped(
+  'electronics-near',
+  'together',
+  ['powerSource'],
+  ({ powerSource, process, settings }) => {
+    if (process.family !== 'gtaw' || !powerSource || !settings.electronicsNear) return null
+    const usesHf =
+      settings.start === 'high-frequency' ||
+      (settings.start === null && powerSource.start.includes('high-frequency'))
+    return usesHf
+      ? bad('upsets', {}, standard('IEC 60974-10, electromagnetic compatibility', true))
+      : good('none')
+  },
+  {
+    mends({ powerSource }) {
+      const start = powerSource?.start.find((method) => method !== 'high-frequency')
+      return start
+        ? [
+            {
+              ...told('start-by', { start: word('start', start) }),
+              patch: { on: 'set-up', change: { start } },
+            },
+          ]
+        : [told('no-high-frequency')]
+    },
+  },
+)
+
+const handValveGas = calculation({
+  id: 'hand-valve-gas',
+  title: 'Gas through the open hand valve, each start',
+  symbol: 'V',
+  unit: 'L',
+  expression: 'Q * t / 60',
+  inputs: { Q: gasFlow, t: assumed('handValveOpenS') },
+  compute: ({ Q, t }) => (Q * t) / 60,
+  source: commonPractice(),
+})
+
+/** Without a valve in the source or at the torch nothing opens the gas. */
+const gasControl = grouped(
+  'gas-control',
+  'together',
+  ['powerSource', 'gun'],
+  (c) => {
+    const { powerSource, gun, process, settings, cup, r } = c
+    if (process.family !== 'gtaw' || !powerSource || gun?.kind !== 'torch') return null
+    const params = { source: powerSource.name, gun: gun.name }
+    if (powerSource.gasValve === true)
+      return good(gun.valve === true ? 'leave-open' : 'switches', params, PLATE)
+    if (gun.valve === true) {
+      if (settings.flowLPerMin === null && !cup) return poor('wastes', params)
+      const wasted = r.take(handValveGas, { Q: c.flowLPerMin })
+      return poor('wastes-so-much', { ...params, wasted: figure(wasted, 'L') })
+    }
+    return powerSource.gasValve === false && gun.valve === false
+      ? bad('no-valve', params, PLATE)
+      : notKnown(told('gas-valve', params))
+  },
+  {
+    from: [handValveGas],
+    mends: (_c, _d, { verdict }) =>
+      verdict === 'tight' ? [told('shut-between')] : verdict === 'fails' ? [told('torch-with-valve')] : [],
+  },
+)
+
+export const SOURCE_CRITERIA: readonly Criterion[] = [
+  ratedForProcess,
+  waveForMetal,
+  acControl,
+  startMethod,
+  electronicsNear,
+  gasControl,
+]

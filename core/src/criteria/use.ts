@@ -1,0 +1,266 @@
+/** Criteria of what the job uses up against what is there: wire or rod, gas, tungsten, hours. */
+import { commonPractice, computed, jobField, standard } from '../basis/source.ts'
+import { assumed, type Calculation, calculation, from, input } from '../calculation/calculation.ts'
+import type { Capability } from '../capability/capability.ts'
+import { arcsTotal, arcTotal, type Demand, fillerTotal, mostWanted, workTime } from '../demand/demand.ts'
+import { figure, type Params, told, type Told, word } from '../model/told.ts'
+import { gasFlow } from '../trade/gasFlow.ts'
+import { NO_ARC_TIME } from './carries.ts'
+import { type Assessment, type Criterion, measured, type Mend, unknown } from './criterion.ts'
+
+const left = calculation({
+  id: 'stock-left',
+  title: 'What is there',
+  symbol: 'C',
+  unit: '',
+  expression: 'C',
+  inputs: { C: input('in stock, or set aside', '', jobField('stock, gauge or job')) },
+  compute: ({ C }) => C,
+  source: jobField('stock, gauge or job'),
+})
+
+interface Stock {
+  readonly used: number
+  readonly left: number | null
+  readonly unit: string
+  /** What nobody has said, where `left` is null. */
+  readonly missing: Told
+  readonly params: Params
+  readonly source: Assessment['source']
+}
+
+function againstStock(c: Capability, id: string, stock: Stock): Assessment {
+  const { used, unit, params, source } = stock
+  if (stock.left === null) {
+    const nobodySaid = unknown(id, stock.missing, { source })
+    return { ...nobodySaid, params: { ...params, ...stock.missing.params }, demand: used, unit }
+  }
+  const capacity = c.r.take(left, { C: stock.left })
+  return measured(c, id, { params, demand: used, capacity, unit, source })
+}
+
+/** How much is lacking. */
+const lacking = ({ demand, capacity }: Assessment): number => (demand ?? 0) - (capacity ?? 0)
+const onlyWhereFails =
+  (mends: (c: Capability, assessment: Assessment, d: Demand) => readonly Mend[]): Criterion['mends'] =>
+  (c, d, assessment) =>
+    assessment.verdict === 'fails' && d ? mends(c, assessment, d) : []
+
+const criterion = (
+  id: string,
+  demandFrom: readonly Calculation[],
+  assess: (c: Capability, d: Demand) => Assessment | null,
+  mends: Criterion['mends'],
+): Criterion => ({
+  id,
+  group: null,
+  slots: [],
+  demandFrom,
+  capacityFrom: [left],
+  assess: (c, d) => d && assess(c, d),
+  ...(mends ? { mends } : {}),
+})
+
+const wireUse = criterion(
+  'wire-use',
+  [fillerTotal],
+  (c, d) => {
+    const { wire, process } = c
+    const params = { filler: word('filler', process.feedsWire ? 'wire' : 'rod') }
+    if (!wire) {
+      // TIG without a rod is a way to weld where the parts themselves give the metal.
+      if (!process.feedsWire && d.fillerG === 0) return null
+      const missing = unknown('wire-use', told(process.feedsWire ? 'wire' : 'rod'))
+      return { ...missing, params, demand: d.fillerG, unit: 'g' }
+    }
+    return againstStock(c, 'wire-use', {
+      used: d.fillerG,
+      left: wire.stockG,
+      unit: 'g',
+      missing: told('wire-stock', { wire: wire.name }),
+      params,
+      source: standard('handbook, stock', true),
+    })
+  },
+  onlyWhereFails(({ wire }, assessment) => {
+    if (!wire) return []
+    const packages = Math.ceil(lacking(assessment) / wire.packageG)
+    return [
+      told('buy-packages', {
+        count: figure(packages, ''),
+        pack: word(packages > 1 ? 'packs' : 'pack', wire.form === 'rod' ? 'tube' : 'spool'),
+        mass: figure(wire.packageG, 'g'),
+      }),
+    ]
+  }),
+)
+
+const postFlowByCurrent = calculation({
+  id: 'post-flow-by-current',
+  title: 'Post-flow each start',
+  symbol: 'b',
+  unit: 's',
+  expression: 'max(b_0, b_1 * I / 10, b_v)',
+  inputs: {
+    b_0: assumed('postFlowGtawLeastS'),
+    b_1: assumed('postFlowGtawSPer10A'),
+    I: from(mostWanted),
+    b_v: input('no hand valve that stays open', 's', commonPractice()),
+  },
+  compute: ({ b_0, b_1, I, b_v }) => Math.max(b_0, (b_1 * I) / 10, b_v),
+  source: commonPractice('about 1 s per 10 A, at least some 8 s with TIG'),
+})
+const postFlowByHand = calculation({
+  id: 'post-flow-by-hand',
+  title: 'Post-flow each start, until the hand valve is shut',
+  symbol: 'b',
+  unit: 's',
+  expression: 'max(b_0, b_1 * I / 10, b_v)',
+  inputs: {
+    b_0: assumed('postFlowGtawLeastS'),
+    b_1: assumed('postFlowGtawSPer10A'),
+    I: from(mostWanted),
+    b_v: assumed('handValveOpenS'),
+  },
+  compute: ({ b_0, b_1, I, b_v }) => Math.max(b_0, (b_1 * I) / 10, b_v),
+  source: commonPractice('until the hand valve is shut; at least 1 s per 10 A'),
+})
+const postFlowWire = calculation({
+  id: 'post-flow-wire',
+  title: 'Post-flow each start',
+  symbol: 'b',
+  unit: 's',
+  expression: 'b',
+  inputs: { b: assumed('postFlowWireS') },
+  compute: ({ b }) => b,
+  source: commonPractice(),
+})
+const gasUsed = calculation({
+  id: 'gas-used',
+  title: 'Gas used',
+  symbol: 'V',
+  unit: 'L',
+  expression: 'Q * (τ + (a + b) * s) / 60 * (1 + l / 100)',
+  inputs: {
+    Q: gasFlow,
+    τ: from(arcTotal),
+    a: assumed('preFlowS'),
+    b: from(postFlowWire, postFlowByCurrent, postFlowByHand),
+    s: from(arcsTotal),
+    l: assumed('gasLeakPct'),
+  },
+  compute: ({ Q, τ, a, b, s, l }) => ((Q * (τ + (a + b) * s)) / 60) * (1 + l / 100),
+  source: computed('flow times time'),
+})
+
+/** Seconds of flow after each arc; a hand valve flows until somebody shuts it. */
+function postFlowS({ process, gun, powerSource, r }: Capability, d: Demand): number {
+  if (process.family !== 'gtaw') return r.take(postFlowWire, {})
+  const isByHand = gun?.kind === 'torch' && gun.valve === true && powerSource?.gasValve !== true
+  const I = d.hungriest.wantedA
+  return isByHand ? r.take(postFlowByHand, { I }) : r.take(postFlowByCurrent, { I, b_v: 0 })
+}
+
+const gasUse = criterion(
+  'gas-use',
+  [gasUsed],
+  (c, d) => {
+    const { gas, process, r } = c
+    if (!process.shielded) return null
+    if (!gas) return unknown('gas-use', told('gas'))
+    if (d.arcS === null) return unknown('gas-use', NO_ARC_TIME)
+    return againstStock(c, 'gas-use', {
+      used: r.take(gasUsed, { Q: c.flowLPerMin, τ: d.arcS, b: postFlowS(c, d), s: d.arcs }),
+      left: gas.leftL,
+      unit: 'L',
+      missing: told('gas-left', { gas: gas.name }),
+      params: {},
+      source: commonPractice('flow rule, gauge'),
+    })
+  },
+  onlyWhereFails(({ gas }, assessment) => {
+    if (!gas) return []
+    const count = Math.ceil(lacking(assessment) / gas.fullL)
+    return [
+      told('full-cylinders', {
+        count: figure(count, ''),
+        cylinder: word(count > 1 ? 'packs' : 'pack', 'cylinder'),
+        gas: gas.name,
+      }),
+    ]
+  }),
+)
+
+const tungstenUsed = calculation({
+  id: 'tungsten-used',
+  title: 'Tungsten used',
+  symbol: 'n',
+  unit: 'pieces',
+  expression: 'τ / 3600 * (g * G + d * D) / (L - S)',
+  inputs: {
+    τ: from(arcTotal),
+    g: assumed('regrindsPerArcHour'),
+    G: assumed('regrindLossMm'),
+    d: assumed('dipsPerArcHour'),
+    D: assumed('dipLossMm'),
+    L: input('new electrode', 'mm length', jobField('tungsten')),
+    S: assumed('stubMm'),
+  },
+  compute: ({ τ, g, G, d, D, L, S }) => ((τ / 3600) * (g * G + d * D)) / (L - S),
+  source: commonPractice(),
+})
+
+const tungstenUse = criterion(
+  'tungsten-use',
+  [tungstenUsed],
+  (c, d) => {
+    const { tungsten, process, assumptions, r } = c
+    if (process.family !== 'gtaw') return null
+    if (!tungsten) return unknown('tungsten-use', told('tungsten'))
+    if (d.arcS === null) return unknown('tungsten-use', NO_ARC_TIME)
+    if (tungsten.lengthMm <= assumptions.stubMm)
+      return unknown('tungsten-use', told('tungsten-too-short', { tungsten: tungsten.name }))
+    return againstStock(c, 'tungsten-use', {
+      used: r.take(tungstenUsed, { τ: d.arcS, L: tungsten.lengthMm }),
+      left: tungsten.stock,
+      unit: 'pieces',
+      missing: told('tungsten-stock', { tungsten: tungsten.name }),
+      params: {},
+      source: commonPractice('common practice, stock'),
+    })
+  },
+  onlyWhereFails(({ tungsten }, assessment) =>
+    tungsten
+      ? [
+          told('buy-pieces', {
+            count: figure(Math.ceil(lacking(assessment)), ''),
+            what: tungsten.name,
+          }),
+        ]
+      : [],
+  ),
+)
+
+/** Hours are set aside by the quarter. */
+const PER_HOUR = 4
+
+const timeUse = criterion(
+  'time-use',
+  [workTime],
+  (c, d) => {
+    if (d.workH === null) return unknown('time-use', NO_ARC_TIME)
+    return againstStock(c, 'time-use', {
+      used: d.workH,
+      left: d.job.hoursSetAside,
+      unit: 'h',
+      missing: told('hours'),
+      params: {},
+      source: standard('operating factor', true),
+    })
+  },
+  onlyWhereFails((_c, { demand }) => [
+    told('set-aside', { hours: figure(Math.ceil((demand ?? 0) * PER_HOUR) / PER_HOUR, 'h') }),
+  ]),
+)
+
+export const USE_CRITERIA: readonly Criterion[] = [wireUse, gasUse, tungstenUse, timeUse]

@@ -1,0 +1,143 @@
+/** Criteria of the wire or rod itself: for the process, the position, the metal. */
+import { commonPractice, jobField, type Source } from '../basis/source.ts'
+import { assumed, calculation, input } from '../calculation/calculation.ts'
+import { MATERIALS } from '../reference/materials.ts'
+import { thinnerMm } from '../trade/groove.ts'
+import type { Wire } from '../model/equipment.ts'
+import { figure, list, type Param, told, word } from '../model/told.ts'
+import { VERDICT_RANK } from '../model/verdict.ts'
+import { positionsOf } from '../reference/classification.ts'
+import { isClassification } from '../reference/pairs.ts'
+import type { Process } from '../reference/processes.ts'
+import type { MetalPair } from '../demand/demand.ts'
+import type { Criterion } from './criterion.ts'
+import { bad, good, grouped, type Judged, poor } from './grouped.ts'
+
+function formFor({ family, shielded }: Process): Wire['form'] {
+  if (family === 'gmaw') return 'solid'
+  if (family === 'gtaw') return 'rod'
+  return shielded ? 'cored-gas-shielded' : 'cored-self-shielded'
+}
+
+const wireForm = grouped(
+  'wire-form',
+  'shielding',
+  ['wire'],
+  ({ wire, process }) => {
+    if (!wire) return null
+    const wanted = formFor(process)
+    const params = {
+      wire: wire.name,
+      process: word('process', process.id),
+      form: word('form', wire.form),
+      wanted: word('form', wanted),
+    }
+    return wire.form === wanted ? good('right', params) : bad('other', params)
+  },
+  { mends: (_c, _d, { params }) => [told('a-form', { wanted: params['wanted'] ?? '' })] },
+)
+
+const FLAT_POSITIONS = ['flat', 'horizontal']
+
+/** Some cored wires are for flat and horizontal only. */
+const wirePosition = grouped(
+  'wire-position',
+  'shielding',
+  ['wire'],
+  ({ wire, process }, d) => {
+    if (!wire || !process.feedsWire) return null
+    const found = positionsOf(wire)
+    if (!found || found.value === 'all') return null
+    const beyond = d?.welds.find(({ joint }) => !FLAT_POSITIONS.includes(joint.position))
+    if (!beyond) return good('flat-only', { wire: wire.name }, found.source)
+    const params = { wire: wire.name, position: word('position', beyond.joint.position) }
+    return bad('beyond', params, found.source, beyond.joint.id)
+  },
+  { mends: () => [told('all-position-wire')] },
+)
+
+const MOST_FILLERS = 3
+
+function ofPair({ name, classification }: Wire, { materialA, materialB, advice, weldId }: MetalPair): Judged {
+  const pair: Param =
+    materialA === materialB
+      ? word('material', materialA)
+      : list([word('material', materialA), word('material', materialB)])
+  const fillers = list(advice.fillers.slice(0, MOST_FILLERS).map((one) => one.classification))
+  const params = { wire: name, pair, fillers }
+  const find = (code: string, make: typeof bad, more: Record<string, Param> = {}, source?: Source) =>
+    make(code, { ...params, ...more }, source, weldId)
+  if (advice.weldable === 'no') return find('not-weldable', bad, { why: advice.says })
+  const named = (one: { classification: string }) => isClassification(classification, one.classification)
+  const excluded = advice.excluded.find(named)
+  if (excluded) return find('excluded', bad, { why: excluded.reason }, excluded.source)
+  if (advice.fillers.length > 0 && !advice.fillers.some(named)) return find('unusual', bad)
+  return advice.weldable === 'needs-procedure'
+    ? find('needs-procedure', poor, { why: advice.says })
+    : find('right', good)
+}
+
+/** The job's metals decide which filler may join them; the pair that is worst off speaks. */
+const fillerForMetal = grouped(
+  'filler-for-metal',
+  'shielding',
+  ['wire'],
+  ({ wire }, d) => {
+    if (!wire || !d) return null
+    return d.pairs
+      .map((pair) => ofPair(wire, pair))
+      .reduce<Judged | null>(
+        (worst, next) => (!worst || VERDICT_RANK[next.verdict] > VERDICT_RANK[worst.verdict] ? next : worst),
+        null,
+      )
+  },
+  {
+    mends(_c, d, { code, params, weldId, verdict }) {
+      if (code === 'not-weldable') return [told('bolt-it')]
+      if (verdict !== 'fails') return []
+      const advice = d?.pairs.find((pair) => pair.weldId === weldId)?.advice
+      return advice && advice.fillers.length > 0
+        ? [told('one-of-fillers', { fillers: params['fillers'] ?? '' })]
+        : [told('procedure-filler')]
+    },
+  },
+)
+
+const depthRoom = calculation({
+  id: 'short-circuit-room',
+  title: 'Thickness left before short-circuit may not fuse',
+  symbol: 't_room',
+  unit: 'mm',
+  expression: 't_most - t',
+  inputs: {
+    t_most: assumed('shortCircuitLimitMm'),
+    t: input('thinner part', 'mm', jobField('thickness of the weld')),
+  },
+  compute: ({ t_most, t }) => t_most - t,
+  source: commonPractice('common practice: lack of fusion in thick steel'),
+})
+/** A thickness that is written in inches is no thicker than the same in millimetres. */
+const ROUNDED_MM = 1e-6
+
+/** Short-circuit leaves thick steel unfused, where no procedure is qualified. */
+const shortCircuitDepth = grouped(
+  'short-circuit-depth',
+  'shielding',
+  [],
+  ({ process, assumptions, r }, d) => {
+    if (process.id !== 'gmaw-short' || !d) return null
+    const steel = d.welds.filter(({ joint }) => MATERIALS[joint.materialA].family === 'carbon-steel')
+    if (steel.length === 0) return null
+    const thickest = steel.reduce((most, next) =>
+      thinnerMm(next.joint) > thinnerMm(most.joint) ? next : most,
+    )
+    const params = { most: figure(assumptions.shortCircuitLimitMm, 'mm') }
+    const room = r.take(depthRoom, { t: thinnerMm(thickest.joint) })
+    return room < -ROUNDED_MM
+      ? bad('may-not-fuse', params, depthRoom.source, thickest.joint.id)
+      : good('fuses', params, depthRoom.source, thickest.joint.id)
+  },
+  { from: [depthRoom], mends: () => [told('spray-or-cored')] },
+)
+
+export const WIRE_CRITERIA: readonly Criterion[] = [wireForm, fillerForMetal, wirePosition, shortCircuitDepth]

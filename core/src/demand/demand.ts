@@ -1,0 +1,280 @@
+/** What a whole job asks of a process and a wire, with no machine in it: reckoned once, and held against many set-ups. */
+import { type Position } from '../model/jointKinds.ts'
+import { type Assumptions, assumptionsOf, type ChangedAssumptions } from '../assumptions/assume.ts'
+import { computed, handbook, standard } from '../basis/source.ts'
+import { assumed, calculation, from, input, inputOrAssumed, listOf } from '../calculation/calculation.ts'
+import { type Reckoner, reckonerFor, type TracingReckoner } from '../calculation/reckoner.ts'
+import { PERIOD_S, type WeldRun, worstArcOnS } from '../duty/window.ts'
+import type { Job } from '../model/job.ts'
+import type { MaterialId, Metal } from '../model/material.ts'
+import type { ProcessId } from '../model/process.ts'
+import { MATERIALS } from '../reference/materials.ts'
+import { type PairAdvice, pairAdvice } from '../reference/pairs.ts'
+import { PROCESSES } from '../reference/processes.ts'
+import { arcTime, fillerUsed } from '../trade/deposit.ts'
+import { serviceOf } from '../trade/service.ts'
+import { isHeatSink, wantedCurrent } from '../trade/wantedCurrent.ts'
+import { spellsOf } from './sequence.ts'
+import {
+  arcsStruck,
+  type MeltedWire,
+  oneArc,
+  pauseAfter,
+  tackTime,
+  type WeldFigures,
+  weldFiguresOf,
+} from './weldFigures.ts'
+
+/** Two metals that the job joins, with what is known of joining them. */
+export interface MetalPair {
+  readonly materialA: MaterialId
+  readonly materialB: MaterialId
+  readonly advice: PairAdvice
+  /** The first weld that joins them. */
+  readonly weldId: string
+}
+
+export interface Demand {
+  readonly job: Job
+  readonly processId: ProcessId
+  readonly wire: MeltedWire | null
+  readonly assumptions: Assumptions
+  readonly welds: readonly WeldFigures[]
+  /** The weld that wants most current: duty is reckoned at its current. */
+  readonly hungriest: WeldFigures
+  /** The weld that wants least. */
+  readonly thinnest: WeldFigures
+  /** From the hungriest weld to the next arc, s. */
+  readonly pauseS: number
+  readonly spells: readonly WeldRun[]
+  /** Arc-on share of the worst ten minutes at the hungriest weld's current, %; null without a wire. */
+  readonly dutyPct: number | null
+  /** g of wire or rod */
+  readonly fillerG: number
+  /** s; null without a wire */
+  readonly arcS: number | null
+  readonly arcs: number
+  /** Working hours, arc-on and all around it; null without a wire. */
+  readonly workH: number | null
+  readonly metals: readonly Metal[]
+  readonly positions: readonly Position[]
+  readonly pairs: readonly MetalPair[]
+}
+
+/** Which weld decides rests on the currents of all of them. */
+export const mostWanted = calculation({
+  id: 'most-wanted',
+  title: 'Most current that any weld wants',
+  symbol: 'I_most',
+  unit: 'A',
+  expression: 'max(I)',
+  inputs: { I: listOf('current wanted, by weld line', 'A', computed(), wantedCurrent.id) },
+  compute: ({ I }) => I.reduce((most, next) => Math.max(most, next), 0),
+  source: computed('the hungriest weld'),
+})
+export const leastWanted = calculation({
+  id: 'least-wanted',
+  title: 'Least current that any weld wants',
+  symbol: 'I_least',
+  unit: 'A',
+  expression: 'min(I)',
+  inputs: { I: listOf('current wanted, by weld line', 'A', computed(), wantedCurrent.id) },
+  compute: ({ I }) => I.reduce((least, next) => Math.min(least, next), Number.POSITIVE_INFINITY),
+  source: computed('the thinnest weld'),
+})
+
+export const jobDuty = calculation({
+  id: 'job-duty',
+  title: 'Arc-on share of the worst ten minutes',
+  symbol: 'X',
+  unit: '%',
+  expression: 'min(100, 100 * H / 600)',
+  method:
+    'H is the most of Σ arc · (I / I₂)² in any ten minutes of the arcs, pauses and tacks in their order; I₂ is the highest current',
+  inputs: {
+    H: input(
+      'arc time in the worst ten minutes, weighted by heat',
+      's',
+      computed('search over the sequence'),
+    ),
+    a: listOf('one arc, by weld line', 's', computed(), oneArc.id),
+    p: listOf('pause after it, by weld line', 's', computed(), pauseAfter.id),
+    T: listOf('tacking, by weld line', 's', computed(), ...tackTime.from),
+    I: listOf('current wanted, by weld line', 'A', computed(), wantedCurrent.id),
+    a_t: assumed('tackArcS'),
+  },
+  compute: ({ H }) => Math.min(100, (100 * H) / PERIOD_S),
+  source: standard('IEC 60974-1, duty cycle: share of a 10 min period', true),
+})
+
+export const fillerTotal = calculation({
+  id: 'filler-total',
+  title: 'Wire or rod for the whole job',
+  symbol: 'W',
+  unit: 'g',
+  expression: 'sum(w)',
+  inputs: { w: listOf('by weld line', 'g', computed(), ...fillerUsed.from) },
+  compute: ({ w }) => sum(w),
+  source: computed('sum'),
+})
+export const arcTotal = calculation({
+  id: 'arc-total',
+  title: 'Arc time of the whole job',
+  symbol: 'τ',
+  unit: 's',
+  expression: 'sum(t)',
+  inputs: { t: listOf('by weld line', 's', computed(), ...arcTime.from) },
+  compute: ({ t }) => sum(t),
+  source: computed('sum'),
+})
+export const arcsTotal = calculation({
+  id: 'arcs-total',
+  title: 'Arcs struck over the whole job',
+  symbol: 's',
+  unit: '',
+  expression: 'sum(s_j)',
+  inputs: { s_j: listOf('by weld line', '', computed(), arcsStruck.id) },
+  compute: ({ s_j }) => sum(s_j),
+  source: computed('sum'),
+})
+export const workTime = calculation({
+  id: 'work-time',
+  title: 'Working time',
+  symbol: 'W',
+  unit: 'h',
+  expression: 'max(τ / (F / 100), τ + s * p) / 3600',
+  inputs: {
+    τ: from(arcTotal),
+    F: inputOrAssumed('arc-on share of working time', '%', handbook('operating factors, welding handbooks')),
+    s: from(arcsTotal),
+    p: from(pauseAfter),
+  },
+  compute: ({ τ, F, s, p }) => Math.max(τ / (F / 100), τ + s * p) / 3600,
+  source: handbook('operating factor, welding handbooks'),
+})
+
+const sum = (values: readonly number[]): number => values.reduce((total, value) => total + value, 0)
+
+/** Where every value is there, all of them. */
+const allOf = (values: readonly (number | null)[]): readonly number[] | null =>
+  values.every((value) => value !== null) ? values : null
+
+/** Duty, totals and hours of a job, from the figures of its welds. */
+function totalsOf(
+  job: Job,
+  processId: ProcessId,
+  welds: readonly WeldFigures[],
+  r: Reckoner,
+  tackArcS: number,
+) {
+  const I = welds.map(({ wantedA }) => wantedA)
+  const [mostA, leastA] = [r.take(mostWanted, { I }), r.take(leastWanted, { I })]
+  const [first] = welds
+  const hungriest = welds.find(({ wantedA }) => wantedA === mostA) ?? first
+  const thinnest = welds.find(({ wantedA }) => wantedA === leastA) ?? first
+  if (!hungriest || !thinnest) throw new RangeError('a job has at least one weld')
+  // Heat goes with the square of the current.
+  const heats = welds.map(({ wantedA }) => (wantedA / hungriest.wantedA) ** 2)
+  const spells = spellsOf(job, welds, heats, tackArcS)
+  const oneArcs = allOf(welds.map(({ oneArcS }) => oneArcS))
+  const arcTimes = allOf(welds.map(({ arcS }) => arcS))
+  const dutyPct =
+    oneArcs === null
+      ? null
+      : r.take(jobDuty, {
+          H: worstArcOnS(spells),
+          a: oneArcs,
+          p: welds.map(({ pauseS }) => pauseS),
+          T: welds.map(({ tackS }) => tackS),
+          I,
+        })
+  const fillerG = r.take(fillerTotal, { w: welds.map((weld) => weld.fillerG) })
+  const arcs = r.take(arcsTotal, { s_j: welds.map((weld) => weld.arcs) })
+  const arcS = arcTimes === null ? null : r.take(arcTotal, { t: arcTimes })
+  const F = PROCESSES[processId].feedsWire ? 'operatingFactorWirePct' : 'operatingFactorGtawPct'
+  const pauseS = hungriest.pauseS
+  const workH = arcS === null ? null : r.take(workTime, { τ: arcS, F, s: arcs, p: pauseS })
+  return { hungriest, thinnest, pauseS, spells, dutyPct, fillerG, arcs, arcS, workH }
+}
+
+function pairsOf(job: Job): readonly MetalPair[] {
+  const pairs = new Map<string, MetalPair>()
+  for (const joint of job.joints) {
+    const { materialA, materialB, id: weldId } = joint
+    const key = `${materialA} ${materialB}`
+    if (pairs.has(key)) continue
+    const advice = pairAdvice(materialA, materialB, serviceOf(job, joint))
+    pairs.set(key, { materialA, materialB, advice, weldId })
+  }
+  return [...pairs.values()]
+}
+
+/**
+ * @param job already validated
+ * @param wire what is fed; null for a rod, or where none is chosen
+ * @param shop whose assumptions hold
+ * @returns every figure of the job that does not depend on a machine
+ */
+export function demandOf(
+  job: Job,
+  processId: ProcessId,
+  wire: MeltedWire | null,
+  shop: { readonly assumptions: ChangedAssumptions },
+): Demand {
+  const assumptions = assumptionsOf(shop)
+  const r = reckonerFor(assumptions)
+  const welds = job.joints.map((joint) => weldFiguresOf(joint, job, processId, wire, r))
+  const totals = totalsOf(job, processId, welds, r, assumptions.tackArcS)
+  const metals = new Set<Metal>()
+  const positions = new Set<Position>()
+  for (const { materialA, materialB, position } of job.joints) {
+    positions.add(position)
+    metals.add(MATERIALS[materialA].family).add(MATERIALS[materialB].family)
+  }
+  return {
+    job,
+    processId,
+    wire,
+    assumptions,
+    welds,
+    ...totals,
+    metals: [...metals],
+    positions: [...positions],
+    pairs: pairsOf(job),
+  }
+}
+
+/** What decides which formulas and assumptions a weld's figures go through: welds alike in it have the same working. */
+const formOf = ({ joint }: WeldFigures): string =>
+  [
+    joint.kind,
+    joint.materialA,
+    joint.materialB,
+    joint.position,
+    joint.pattern,
+    joint.around,
+    joint.passes === null,
+    joint.tackS === null,
+    joint.thicknessAMm <= joint.thicknessBMm,
+    isHeatSink(joint),
+  ].join(' ')
+
+/**
+ * Reckons a demand once more, keeping the steps: of the weld that is asked about, of one weld of each form, of totals.
+ * @param weldId the weld that is asked about; null for the hungriest
+ */
+export function traceDemand(demand: Demand, weldId: string | null, r: TracingReckoner): void {
+  const { job, processId, wire, welds, assumptions } = demand
+  const examples = new Map<string, WeldFigures>()
+  for (const weld of welds) if (!examples.has(formOf(weld))) examples.set(formOf(weld), weld)
+  // The latest steps are those of the weld that is asked about.
+  const last = welds.find(({ joint }) => joint.id === weldId) ?? demand.hungriest
+  const traced = new Set([...examples.values(), demand.thinnest, demand.hungriest])
+  traced.delete(last)
+  for (const { joint } of [...traced, last]) {
+    r.weldId = joint.id
+    weldFiguresOf(joint, job, processId, wire, r)
+  }
+  r.weldId = null
+  totalsOf(job, processId, welds, r, assumptions.tackArcS)
+}

@@ -1,0 +1,82 @@
+/** The order of welding as arcs and pauses: what a duty cycle is asked, for a piece and for the batch. */
+import { PERIOD_S, type WeldRun } from '../duty/window.ts'
+import type { Job } from '../model/job.ts'
+import type { WeldFigures } from './weldFigures.ts'
+
+/** Spells of welding that are laid out at most, unless one piece alone has more. */
+const MOST_SPELLS = 40_000
+
+/** One line of the sequence: tacks first, then the welds. */
+export interface SequenceLine {
+  readonly jointId: string
+  readonly tacks: number
+  /** Seconds of tacking for one weld, arcs and all around them. */
+  readonly tackS: number
+  readonly arcS: number
+  readonly arcs: number
+  readonly repositionS: number
+  /** Of one piece: tacks, arcs and repositioning of all welds of this line, s. */
+  readonly pieceS: number
+}
+
+/** @returns one line a weld line, in the order of welding; arcs of 0 s where no wire is chosen */
+export const sequenceOf = (welds: readonly WeldFigures[]): readonly SequenceLine[] =>
+  welds.map(({ joint, oneArcS, arcsPerWeld, tacks, tackS, pauseS }) => ({
+    jointId: joint.id,
+    tacks,
+    tackS,
+    arcS: oneArcS ?? 0,
+    arcs: arcsPerWeld * joint.count,
+    repositionS: pauseS,
+    pieceS: pieceSeconds(joint.count, tackS, arcsPerWeld, oneArcS ?? 0, pauseS),
+  }))
+
+const pieceSeconds = (count: number, tackS: number, arcs: number, arcS: number, pauseS: number): number =>
+  count * (tackS + arcs * (arcS + pauseS))
+
+/**
+ * The arcs of the batch, in order. A long batch is laid out only as far as it can change the worst ten minutes; pieces
+ * that are done in a moment are taken several at once.
+ * @param heats (I/I_ref)² of each line
+ */
+export function spellsOf(
+  job: Pick<Job, 'order' | 'quantity'>,
+  welds: readonly WeldFigures[],
+  heats: readonly number[],
+  tackArcS: number,
+): readonly WeldRun[] {
+  const spells = (weld: WeldFigures, index: number, pieces: number): WeldRun[] => {
+    const { joint, oneArcS, arcsPerWeld, tacks, tackS, pauseS } = weld
+    const heat = heats[index] ?? 1
+    // Tacks are so short beside ten minutes that their arcs and pauses are spread evenly over the tacking.
+    const arcShare = tackS > 0 ? Math.min(1, (tacks * tackArcS) / tackS) : 0
+    return [
+      { arcS: tackS * joint.count * pieces, offS: 0, times: 1, stretches: false, heat: heat * arcShare },
+      { arcS: oneArcS ?? 0, offS: pauseS, times: arcsPerWeld * joint.count * pieces, stretches: true, heat },
+    ]
+  }
+  if (job.order === 'weld-by-weld') {
+    return welds.flatMap((weld, index) => spells(weld, index, job.quantity))
+  }
+  const pieceS = welds.reduce(
+    (sum, { joint, tackS, arcsPerWeld, oneArcS, pauseS }) =>
+      sum + pieceSeconds(joint.count, tackS, arcsPerWeld, oneArcS ?? 0, pauseS),
+    0,
+  )
+  const pieces = Math.min(job.quantity, pieceS > 0 ? Math.ceil(PERIOD_S / pieceS) + 1 : 1)
+  const atOnce = Math.ceil((2 * welds.length * pieces) / MOST_SPELLS)
+  const batch = welds.flatMap((weld, index) => spells(weld, index, atOnce))
+  const repeats = Math.ceil(pieces / atOnce)
+  if (repeats === 1) return batch
+  return [...Array.from({ length: repeats - 1 }, () => batch).flat(), ...beginningOf(batch)]
+}
+
+/** As much as ten minutes can hold, however short the pauses: the last piece is there for those that begin in the first. */
+function beginningOf(batch: readonly WeldRun[]): readonly WeldRun[] {
+  let arcOnS = 0
+  const end = batch.findIndex(({ arcS, times }) => {
+    arcOnS += arcS * times
+    return arcOnS >= PERIOD_S
+  })
+  return end < 0 ? batch : batch.slice(0, end + 1)
+}

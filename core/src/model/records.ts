@@ -1,0 +1,74 @@
+/** Every kind of record with its schema, its fields, and what it names of others. */
+import type { z } from 'zod'
+import { describeFields, type FieldDescription } from './describe.ts'
+import {
+  circuitSchema,
+  feederSchema,
+  gasSchema,
+  gunSchema,
+  PART_KINDS,
+  partSchema,
+  partSchemaOf,
+  powerSourceSchema,
+  setUpSchema,
+  tungstenSchema,
+  wireSchema,
+} from './equipment.ts'
+import { jobSchema } from './job.ts'
+import { shopSchema } from './shop.ts'
+import type { RecordKind } from './versions.ts'
+
+export const RECORD_SCHEMAS = {
+  shop: shopSchema,
+  circuit: circuitSchema,
+  'power-source': powerSourceSchema,
+  feeder: feederSchema,
+  gun: gunSchema,
+  part: partSchema,
+  wire: wireSchema,
+  gas: gasSchema,
+  tungsten: tungstenSchema,
+  'set-up': setUpSchema,
+  job: jobSchema,
+} as const satisfies Readonly<Record<RecordKind, z.ZodType<{ id: string }>>>
+
+/**
+ * @param partKind of a part: each kind has fields of its own
+ * @returns the fields of a kind of record; none of a part whose kind is not known
+ */
+export function fieldsOf(kind: RecordKind, partKind: unknown = null): readonly FieldDescription[] {
+  if (kind !== 'part') return describeFields(RECORD_SCHEMAS[kind])
+  const known = PART_KINDS.find((one) => one === partKind)
+  return known ? describeFields(partSchemaOf(known)) : []
+}
+
+/** One record that another names, and where. */
+export interface ReferenceFound {
+  /** Names and places down to the field, `joints/2/wireId`. */
+  readonly field: string
+  readonly toKind: string
+  readonly toId: string
+}
+
+/** @returns every record that this one names, however deep */
+export function referencesIn(
+  fields: readonly FieldDescription[],
+  record: Readonly<Record<string, unknown>>,
+  above: readonly (string | number)[] = [],
+): readonly ReferenceFound[] {
+  return fields.flatMap((one): readonly ReferenceFound[] => {
+    const name = one.path.at(-1) ?? ''
+    const value = record[name]
+    const here = [...above, name]
+    const { reference } = one.more
+    if (reference !== undefined)
+      return typeof value === 'string' ? [{ field: here.join('/'), toKind: reference, toId: value }] : []
+    const inside = (member: unknown, at: readonly (string | number)[]): readonly ReferenceFound[] =>
+      (one.kind === 'object' || one.kind === 'list') && typeof member === 'object' && member !== null
+        ? referencesIn(one.fields, member as Readonly<Record<string, unknown>>, at)
+        : []
+    return Array.isArray(value)
+      ? value.flatMap((member: unknown, index) => inside(member, [...here, index]))
+      : inside(value, here)
+  })
+}

@@ -1,0 +1,18 @@
+/** The four verdicts, and which of them is worse. */
+
+export const VERDICTS = ['fits', 'tight', 'fails', 'unknown'] as const
+export type Verdict = (typeof VERDICTS)[number]
+
+/** How bad a verdict is: an unknown is worse than tight, since it never counts as fitting. */
+export const VERDICT_RANK: Readonly<Record<Verdict, number>> = { fits: 0, tight: 1, unknown: 2, fails: 3 }
+
+/** The worst of some verdicts; `fits` for none. */
+export const worstVerdict = (verdicts: readonly Verdict[]): Verdict =>
+  verdicts.reduce<Verdict>(
+    (worst, verdict) => (VERDICT_RANK[verdict] > VERDICT_RANK[worst] ? verdict : worst),
+    'fits',
+  )
+
+/** Worst first; among equals as they came. */
+export const byWorst = <T extends { readonly verdict: Verdict }>(judged: readonly T[]): readonly T[] =>
+  [...judged].sort((a, b) => VERDICT_RANK[b.verdict] - VERDICT_RANK[a.verdict])

@@ -1,0 +1,101 @@
+/** Files of every released version are read by this one. They are kept as they were written, in `core/golden`. */
+import { readdirSync, readFileSync } from 'node:fs'
+import { describe, expect, it } from 'vitest'
+import type { z } from 'zod'
+import { catalogueSchema } from '../catalogue/catalogue.ts'
+import { demoShop } from '../testing/samples.ts'
+import { jobFileSchema } from './jobFile.ts'
+import { readDocument } from './problems.ts'
+import { fitDocumentSchema, shopDocumentSchema } from './shelf.ts'
+import { shopSchema } from './shop.ts'
+import {
+  type FileFormat,
+  fileVersionOf,
+  kindOfPath,
+  RECORD_KINDS,
+  RECORD_PATHS,
+  schemaVersionOf,
+  upcastFile,
+  upcastRecord,
+} from './versions.ts'
+
+const GOLDEN = new URL('../../golden/', import.meta.url)
+const SCHEMAS = {
+  'brannik-shop': shopDocumentSchema,
+  'brannik-catalogue': catalogueSchema,
+  'brannik-job': jobFileSchema,
+  'brannik-fit': fitDocumentSchema,
+} as const
+const files = readdirSync(GOLDEN).sort()
+
+describe('files of every version', () => {
+  it.each(files)('%s is read, whole', (name) => {
+    const [, format = '', version = ''] = /^(.+)-(\d+)\.json$/.exec(name) ?? []
+    const value: unknown = JSON.parse(readFileSync(new URL(name, GOLDEN), 'utf8'))
+    expect(value).toHaveProperty('version', Number(version))
+    const upcast = upcastFile(format as FileFormat, value)
+    if (!upcast.ok) throw new Error(upcast.message)
+    expect(readDocument(SCHEMAS[format as FileFormat] as z.ZodType<unknown>, upcast.value)).toMatchObject({
+      ok: true,
+    })
+  })
+
+  it('there is one of each version of each format', () => {
+    for (const format of Object.keys(SCHEMAS) as FileFormat[])
+      for (let version = 1; version <= fileVersionOf(format); version += 1)
+        expect(files, `write a golden file of ${format}, version ${version}`).toContain(
+          `${format}-${version}.json`,
+        )
+  })
+
+  it('the first shop file means today what it meant then: nothing but the way of writing figures was added', () => {
+    const first: unknown = JSON.parse(readFileSync(new URL('brannik-shop-1.json', GOLDEN), 'utf8'))
+    const upcast = upcastFile('brannik-shop', first)
+    expect(upcast).toMatchObject({ ok: true, value: { shop: { locale: 'en-US' } } })
+    expect(upcast.ok && upcast.value).toMatchObject({
+      ...(first as object),
+      version: fileVersionOf('brannik-shop'),
+    })
+  })
+
+  it('a file of a newer version is refused, with what to do', () => {
+    expect(upcastFile('brannik-job', { format: 'brannik-job', version: 99, job: {} })).toEqual({
+      ok: false,
+      message: expect.stringContaining('newer version'),
+    })
+    expect(upcastFile('brannik-job', { format: 'brannik-job' })).toMatchObject({ ok: false })
+    expect(upcastFile('brannik-job', { format: 'brannik-job', version: 1.5 })).toMatchObject({ ok: false })
+  })
+
+  it('what is no file at all is left for its schema to refuse', () => {
+    expect(upcastFile('brannik-job', [1])).toEqual({ ok: true, value: [1] })
+    expect(upcastRecord('shop', 1, null)).toEqual({ ok: true, value: null })
+  })
+})
+
+describe('records', () => {
+  it('of the first version become those of this one, and those of this one stay as they are', () => {
+    const { shop } = demoShop()
+    const { locale: _locale, ...first } = shop
+    const upcast = upcastRecord('shop', 1, first)
+    expect(readDocument(shopSchema, upcast.ok && upcast.value)).toEqual({ ok: true, value: shop })
+    expect(upcastRecord('shop', schemaVersionOf('shop'), shop)).toEqual({ ok: true, value: shop })
+  })
+
+  it('half typed are carried up as far as they go', () => {
+    expect(upcastRecord('shop', 1, { name: 'G' })).toEqual({
+      ok: true,
+      value: { name: 'G', locale: 'en-US' },
+    })
+  })
+
+  it('of a version that is none are refused', () => {
+    for (const version of [0, 1.5, 'x', undefined, schemaVersionOf('job') + 1])
+      expect(upcastRecord('job', version, {})).toMatchObject({ ok: false })
+  })
+
+  it('have a path of their own each', () => {
+    for (const kind of RECORD_KINDS) expect(kindOfPath(RECORD_PATHS[kind])).toBe(kind)
+    expect(kindOfPath('nowhere')).toBeNull()
+  })
+})

@@ -1,0 +1,146 @@
+/**
+ * Documents carry a version: of each kind of record, and of each kind of file. What was written by an older version is
+ * carried up step by step, by pure functions that are used alike by migrations, imports, drafts and the API.
+ */
+
+/** Kinds of record, with the path under which each is served. */
+export const RECORD_PATHS = {
+  shop: 'shop',
+  circuit: 'circuits',
+  'power-source': 'power-sources',
+  feeder: 'feeders',
+  gun: 'guns',
+  part: 'parts',
+  wire: 'wires',
+  gas: 'gases',
+  tungsten: 'tungstens',
+  'set-up': 'set-ups',
+  job: 'jobs',
+} as const
+/** What one of each is called. */
+export const RECORD_NOUNS = {
+  shop: 'shop',
+  circuit: 'circuit',
+  'power-source': 'power source',
+  feeder: 'wire feeder',
+  gun: 'gun or torch',
+  part: 'part',
+  wire: 'wire or rod',
+  gas: 'gas',
+  tungsten: 'tungsten',
+  'set-up': 'set-up',
+  job: 'job',
+} as const satisfies Readonly<Record<keyof typeof RECORD_PATHS, string>>
+export type RecordKind = keyof typeof RECORD_PATHS
+export const RECORD_KINDS = Object.keys(RECORD_PATHS) as readonly RecordKind[]
+export const kindOfPath = (path: string): RecordKind | null =>
+  RECORD_KINDS.find((kind) => RECORD_PATHS[kind] === path) ?? null
+
+type Fields = Readonly<Record<string, unknown>>
+/** From one version to the next. It sees what was typed, whole or half, and leaves what is there already. */
+type Upcaster = (record: Fields) => Fields
+
+/** By kind, the steps from version 1 on: the current version is one more than there are steps. */
+const UPCASTERS: Readonly<Record<RecordKind, readonly Upcaster[]>> = {
+  shop: [
+    // Until then every figure was written as in the United States.
+    (shop) => ({ locale: 'en-US', ...shop }),
+  ],
+  circuit: [],
+  'power-source': [],
+  feeder: [],
+  gun: [],
+  part: [],
+  wire: [],
+  gas: [],
+  tungsten: [],
+  'set-up': [],
+  job: [],
+}
+
+export const schemaVersionOf = (kind: RecordKind): number => UPCASTERS[kind].length + 1
+
+export type Upcast =
+  { readonly ok: true; readonly value: unknown } | { readonly ok: false; readonly message: string }
+
+const isFields = (value: unknown): value is Fields =>
+  typeof value === 'object' && value !== null && !Array.isArray(value)
+
+const NEWER = 'it was written by a newer version of this program: use that one, or write it anew'
+
+function isVersion(version: unknown, current: number): version is number {
+  return typeof version === 'number' && Number.isInteger(version) && version >= 1 && version <= current
+}
+
+const wrongVersion = (version: unknown, current: number): Upcast => ({
+  ok: false,
+  message:
+    typeof version === 'number' && version > current
+      ? `has version ${version}, this program reads up to ${current}; ${NEWER}`
+      : `has the version ${JSON.stringify(version) ?? 'nothing'}; give a whole number from 1 to ${current}`,
+})
+
+/**
+ * @param version that the record was written in
+ * @param value the record; what is no object is left as it is, for its schema to refuse
+ * @returns the same record as the current version writes it
+ */
+export function upcastRecord(kind: RecordKind, version: unknown, value: unknown): Upcast {
+  const current = schemaVersionOf(kind)
+  if (!isVersion(version, current)) return wrongVersion(version, current)
+  if (!isFields(value)) return { ok: true, value }
+  return { ok: true, value: UPCASTERS[kind].slice(version - 1).reduce((record, step) => step(record), value) }
+}
+
+/** Where records stand in files: one, or a list of them. */
+const PLACES: Readonly<Record<string, RecordKind>> = {
+  shop: 'shop',
+  circuits: 'circuit',
+  powerSources: 'power-source',
+  feeders: 'feeder',
+  guns: 'gun',
+  parts: 'part',
+  wires: 'wire',
+  gases: 'gas',
+  tungstens: 'tungsten',
+  setUps: 'set-up',
+  setUp: 'set-up',
+  jobs: 'job',
+  job: 'job',
+}
+
+/** By kind of file, for each of its versions the versions of the records in it; a kind that is not named has 1. */
+const FILES = {
+  'brannik-shop': [{}, { shop: 2 }],
+  'brannik-catalogue': [{}],
+  'brannik-job': [{}],
+  'brannik-fit': [{}, { shop: 2 }],
+} as const satisfies Readonly<Record<string, readonly Partial<Record<RecordKind, number>>[]>>
+export type FileFormat = keyof typeof FILES
+
+export const fileVersionOf = (format: FileFormat): number => FILES[format].length
+
+/**
+ * @param value a file as it was read; one that is no object is left as it is, for its schema to refuse
+ * @returns the same file as the current version writes it
+ */
+export function upcastFile(format: FileFormat, value: unknown): Upcast {
+  // Another kind of file is for the schema to refuse: its version says nothing here.
+  const isFile = isFields(value) && (format === 'brannik-fit' || value['format'] === format)
+  if (!isFile) return { ok: true, value }
+  const current = fileVersionOf(format)
+  // A question for a fit had no version before there were any.
+  const version = format === 'brannik-fit' && value['version'] === undefined ? 1 : value['version']
+  if (!isVersion(version, current)) return wrongVersion(version, current)
+  const versions: Partial<Record<RecordKind, number>> = FILES[format][version - 1] ?? {}
+  const upcast = (kind: RecordKind, record: unknown): unknown => {
+    const done = upcastRecord(kind, versions[kind] ?? 1, record)
+    return done.ok ? done.value : record
+  }
+  const entries = Object.entries(value).map(([key, held]): [string, unknown] => {
+    const kind = PLACES[key]
+    if (!kind) return [key, held]
+    return [key, Array.isArray(held) ? held.map((record) => upcast(kind, record)) : upcast(kind, held)]
+  })
+  return { ok: true, value: { ...Object.fromEntries(entries), version: current } }
+}

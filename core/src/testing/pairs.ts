@@ -1,0 +1,31 @@
+/** For tests: every job of the demo with every set-up of it, whose parts are there. */
+import { partsOf } from '../fit/document.ts'
+import { type FitInput, sidesOf } from '../fit/fit.ts'
+import type { ShopDocument } from '../model/shelf.ts'
+import { demoShop } from './samples.ts'
+
+export interface DemoPair {
+  readonly name: string
+  readonly input: FitInput
+}
+
+/** @param change what is different from the demo */
+function demoPairs(change: (shop: ShopDocument) => ShopDocument = (shop) => shop): readonly DemoPair[] {
+  const document = change(demoShop())
+  return document.jobs.flatMap((job) =>
+    document.setUps.flatMap((setUp) => {
+      const answer = partsOf(setUp, document)
+      return answer.ok
+        ? [
+            {
+              name: `${job.id} with ${setUp.id}`,
+              input: { shop: document.shop, job, setUp, ...answer.parts },
+            },
+          ]
+        : []
+    }),
+  )
+}
+
+export const demoSides = (change?: (shop: ShopDocument) => ShopDocument) =>
+  demoPairs(change).map(({ name, input }) => ({ name, input, ...sidesOf(input) }))

@@ -1,0 +1,28 @@
+/** What a language has to give: a second one is one more file of this shape. */
+
+/** Templates: `{name}` is filled from the parameters; `{name|or}` joins a list by that word of the language. */
+type Templates = Readonly<Record<string, string>>
+
+export interface Language {
+  /** Words for codes of the model, by kind: `process`, `groove`, `connector` and so on. */
+  readonly vocabulary: Readonly<Record<string, Templates>>
+  /** Names of the criteria; the parameters of the assessment may stand in them. */
+  readonly titles: Templates
+  /** Names of the rows in which several criteria stand. */
+  readonly groups: Readonly<Record<string, { readonly title: string; readonly well: string }>>
+  /** Sentences of each criterion by code, without their full stop. `{demand}`, `{capacity}` are its figures. */
+  readonly sentences: Readonly<Record<string, Templates>>
+  /** What the columns "wants" and "gives" show where a criterion measures nothing. */
+  readonly sides: Readonly<Record<string, { readonly demand?: string; readonly capacity?: string }>>
+  /** What is missing, by code: follows "Not known:". */
+  readonly missing: Templates
+  readonly notKnown: string
+  readonly mends: Templates
+  readonly suggestions: Templates
+  readonly chain: Templates
+  readonly cautions: Readonly<Record<string, { readonly topic: string; readonly says: string }>>
+  readonly plate: Templates
+  readonly ways: Templates
+  readonly fillets: Templates
+  readonly sources: Templates
+}

@@ -1,0 +1,242 @@
+/** Makes sentences: from codes and parameters, in a language, with the units and the marks of the shop. */
+import { slotWord } from '../capability/slots.ts'
+import { isCandidate } from '../model/ownership.ts'
+import type { Source } from '../basis/source.ts'
+import { shownFormula, shownSymbol } from '../calculation/formula.ts'
+import type { Step, Term } from '../calculation/step.ts'
+import type { Slot } from '../capability/slots.ts'
+import type { Assessment, Mend } from '../criteria/criterion.ts'
+import type { Swap } from '../assembly/swaps.ts'
+import type { Chain, ChainLink } from '../fit/chain.ts'
+import type { Suggestion } from '../fit/suggest.ts'
+import type { Shop } from '../model/shop.ts'
+import { figure, list, type Param, type Params, told, type Told } from '../model/told.ts'
+import type { Verdict } from '../model/verdict.ts'
+import { printNumber, printValue } from '../quantity/printValue.ts'
+import type { Notation } from '../quantity/units.ts'
+import { ENGLISH } from './english.ts'
+import type { Language } from './language.ts'
+
+/** Who speaks: in which language, with which units and marks. */
+export interface Speech {
+  readonly language: Language
+  readonly notation: Notation
+}
+
+/** How a shop writes its figures. */
+export const notationOf = ({ unitSystem, locale }: Pick<Shop, 'unitSystem' | 'locale'>): Notation => ({
+  system: unitSystem,
+  locale,
+})
+
+/** English is the one language there is; a second is chosen here. */
+export const speechOf = (shop: Pick<Shop, 'unitSystem' | 'locale'>): Speech => ({
+  language: ENGLISH,
+  notation: notationOf(shop),
+})
+
+const capital = (text: string): string => `${text.charAt(0).toUpperCase()}${text.slice(1)}`
+/** A title as it stands inside a sentence: “Source duty at 210 A” begins small, “MIG gun” does not. */
+export const midSentence = (title: string): string =>
+  /^\p{Lu}\p{Ll}/u.test(title) ? `${title.charAt(0).toLowerCase()}${title.slice(1)}` : title
+const sentence = (text: string): string => (/[.!?]$/.test(text) ? text : `${text}.`)
+
+/** @returns the word of the vocabulary; the code itself where the language has none */
+export const wordOf = ({ language }: Speech, kind: string, code: string): string =>
+  language.vocabulary[kind]?.[code] ?? code
+
+function said(speech: Speech, param: Param | undefined, join = ', '): string {
+  if (param === undefined) return ''
+  if (typeof param === 'string') return param
+  if ('value' in param) return printValue(param.value, param.unit, speech.notation)
+  if ('word' in param) return wordOf(speech, param.word, param.code)
+  if ('list' in param) return joined(speech, param.list, join)
+  return fill(speech, speech.language.missing[param.code] ?? param.code, param.params)
+}
+
+/** A supply is a voltage with its phases: one thing, not two. */
+function joined(speech: Speech, params: readonly Param[], join: string): string {
+  const [first, second] = params
+  if (typeof second === 'object' && 'word' in second && second.word === 'phases')
+    return `${said(speech, first)} ${said(speech, second)}`.trim()
+  return withoutUnits(params.map((param) => said(speech, param))).join(join)
+}
+
+/** `240 V`, `120 V` → `240`, `120 V`: a unit that they share stands once. */
+function withoutUnits(words: readonly string[]): readonly string[] {
+  const unit = / \S+$/.exec(words.at(-1) ?? '')?.[0] ?? ''
+  const areFigures = unit !== '' && words.every((word) => /^[\d.,]+ \S+$/.test(word) && word.endsWith(unit))
+  return areFigures
+    ? words.map((word, index) => (index < words.length - 1 ? word.slice(0, -unit.length) : word))
+    : words
+}
+
+/** Puts parameters into a template. */
+function fill(speech: Speech, template: string, params: Params): string {
+  return template.replace(/\{(\w+)(?:\|(\w+))?\}/g, (_, name: string, join?: string) => {
+    const between = join === undefined ? ', ' : ` ${wordOf(speech, 'join', join)} `
+    return said(speech, params[name], between)
+  })
+}
+
+const filled = (
+  speech: Speech,
+  templates: Readonly<Record<string, string>>,
+  { code, params }: Told,
+): string => fill(speech, templates[code] ?? code, params)
+
+/** A demand or a capacity in words: `60–220 A`; a dash for nothing. */
+export function sideOf(speech: Speech, assessment: Assessment, side: 'demand' | 'capacity'): string {
+  const value = assessment[side]
+  if (value === null) {
+    const template = speech.language.sides[assessment.criterion]?.[side]
+    return template === undefined ? '–' : fill(speech, template, assessment.params)
+  }
+  const main = printValue(value, assessment.unit, speech.notation)
+  return side === 'capacity' && assessment.capacityLow !== null
+    ? `${printNumber(assessment.capacityLow, speech.notation.locale, 3)}–${main}`
+    : main
+}
+
+/** @returns the name of a criterion, as it stands at the head of its row */
+export const titleOf = (
+  speech: Speech,
+  { criterion, params }: Pick<Assessment, 'criterion' | 'params'>,
+): string => capital(fill(speech, speech.language.titles[criterion] ?? criterion, params))
+
+/** @returns what is missing; empty where nothing is */
+export const missingOf = (speech: Speech, assessment: Assessment): string =>
+  assessment.verdict === 'unknown' ? filled(speech, speech.language.missing, assessment) : ''
+
+/** @returns the verdict of a criterion as one sentence, with its full stop */
+export function sentenceOf(speech: Speech, assessment: Assessment): string {
+  const { language } = speech
+  if (assessment.verdict === 'unknown') {
+    const missing = missingOf(speech, assessment)
+    return sentence(language.notKnown.replace('{missing}', () => missing))
+  }
+  const { criterion, code, params } = assessment
+  const figures = {
+    ...params,
+    demand: sideOf(speech, assessment, 'demand'),
+    capacity: sideOf(speech, assessment, 'capacity'),
+  }
+  return sentence(capital(fill(speech, language.sentences[criterion]?.[code] ?? code, figures)))
+}
+
+export const groupTitle = ({ language }: Speech, group: string): string =>
+  language.groups[group]?.title ?? group
+export const groupWell = ({ language }: Speech, group: string): string =>
+  sentence(language.groups[group]?.well ?? group)
+
+export const mendText = (speech: Speech, mend: Mend): string =>
+  capital(filled(speech, speech.language.mends, mend))
+
+/** What a suggestion or a mend would do, for a button. */
+export const suggestionText = (
+  speech: Speech,
+  { code, params }: Pick<Suggestion, 'code' | 'params'>,
+): string => {
+  const { suggestions, mends } = speech.language
+  return capital(filled(speech, code in suggestions ? suggestions : mends, { code, params }))
+}
+
+export function swapText(
+  speech: Speech,
+  { item, along }: Swap,
+  process: { readonly feedsWire: boolean },
+): string {
+  const code = `swap${isCandidate(item) ? '-to-buy' : ''}${along.length > 0 ? '-along' : ''}`
+  const params = { what: item.name, along: list(along.map((slot) => slotWord(slot, process))) }
+  return filled(speech, speech.language.suggestions, told(code, params))
+}
+
+/** The workshop's word for a place; what holds the arc differs by process. */
+export const slotText = (speech: Speech, slot: Slot, process: { readonly feedsWire: boolean }): string =>
+  said(speech, slotWord(slot, process))
+
+export function cautionText(speech: Speech, { code, params }: Told): { topic: string; says: string } {
+  const { topic, says } = speech.language.cautions[code] ?? { topic: '', says: code }
+  return { topic, says: sentence(fill(speech, says, params)) }
+}
+
+/** The name of a link: gun or torch, wire or tungsten. */
+export const linkTitle = (speech: Speech, { kind }: Pick<ChainLink, 'kind'>): string => said(speech, kind)
+export const linkDetail = (speech: Speech, { detail }: Pick<ChainLink, 'detail'>): string =>
+  said(speech, detail)
+export const linkMissing = (speech: Speech, { missing }: Pick<ChainLink, 'missing'>): string =>
+  missing ? filled(speech, speech.language.missing, missing) : ''
+
+/** The chain in a sentence or two. */
+export function chainText(speech: Speech, { told: { code, params } }: Pick<Chain, 'told'>): string {
+  // In the middle of a sentence a link is no name.
+  const kind = said(speech, params['kind'])
+  const words = { ...params, kind: code === 'not-known' ? kind : kind.toLowerCase() }
+  return sentence(fill(speech, speech.language.chain[code] ?? code, words))
+}
+
+/** What one link carries, in a sentence. */
+export function linkText(speech: Speech, link: ChainLink, wantedA: number): string {
+  const { detail, lowA, highA, missing } = link
+  const { chain } = speech.language
+  if (missing) return sentence(filled(speech, chain, told('link-unknown', { missing })))
+  const params = {
+    detail,
+    low: figure(lowA ?? 0, 'A'),
+    high: figure(highA ?? 0, 'A'),
+    wanted: figure(wantedA, 'A'),
+  }
+  const code = (lowA ?? 0) > 0 ? 'link-carries-range' : 'link-carries'
+  return sentence(filled(speech, chain, told(code, params)))
+}
+
+/** What the weld itself wants, in a sentence. */
+export const jointText = (speech: Speech, { wantedA, windowA }: Chain): string =>
+  sentence(
+    filled(
+      speech,
+      speech.language.chain,
+      told('joint', {
+        wanted: figure(wantedA, 'A'),
+        low: figure(windowA.low, 'A'),
+        high: figure(windowA.high, 'A'),
+      }),
+    ),
+  )
+
+export const plateText = (speech: Speech, fault: Told): string =>
+  sentence(filled(speech, speech.language.plate, fault))
+export const wayText = (speech: Speech, way: Told): string => filled(speech, speech.language.ways, way)
+export const filletText = (speech: Speech, code: string): string =>
+  sentence(filled(speech, speech.language.fillets, told(code)))
+
+export const verdictText = (speech: Speech, verdict: Verdict): string => wordOf(speech, 'verdict', verdict)
+
+/** A source as a person reads it. */
+export const sourceText = (speech: Speech, { text, fromMemory }: Source): string =>
+  filled(speech, speech.language.sources, told(fromMemory ? 'from-memory' : 'plain', { text }))
+
+/** More figures than this of a list tell nobody anything. */
+const MOST_LISTED = 8
+
+/** The figure of a term; of a list the first few. */
+export function termText({ notation }: Speech, { value, unit }: Pick<Term, 'value' | 'unit'>): string {
+  if (typeof value === 'number') return printValue(value, unit, notation)
+  const shown = value.slice(0, MOST_LISTED).map((one) => printValue(one, unit, notation))
+  return value.length > MOST_LISTED ? `${shown.join(', ')} … (${value.length})` : shown.join(', ')
+}
+
+export interface StepText {
+  readonly formula: string
+  readonly symbol: string
+  readonly result: string
+  readonly method: string | null
+}
+
+/** A step as it is shown: formula, symbol, result. */
+export const stepText = ({ notation }: Speech, { expression, method, result }: Step): StepText => ({
+  formula: `${shownSymbol(result.symbol)} = ${shownFormula(expression)}`,
+  symbol: shownSymbol(result.symbol),
+  result: printValue(result.value, result.unit, notation),
+  method,
+})

@@ -1,0 +1,52 @@
+/** A whole Brannik with the demo shop, on a database of its own, and a browser before it. */
+import { mkdtempSync, rmSync } from 'node:fs'
+import { tmpdir } from 'node:os'
+import { join } from 'node:path'
+import { installDebian, installNpm } from './packages.mjs'
+import { freePort, temporaryPostgres } from './postgres.mjs'
+import { begin, exists } from './run.mjs'
+import { buildWeb } from './web.mjs'
+
+/** Answers once the server says where it is. */
+const addressOf = (server) =>
+  new Promise((resolve, reject) => {
+    server.stdout.on('data', (chunk) => {
+      const found = /http:\/\/\S+/.exec(`${chunk}`)
+      if (found) resolve(found[0])
+    })
+    server.once('exit', () => reject(new Error('the server did not start')))
+  })
+
+/**
+ * @param act what is done with it: `{ browser, address }`
+ * @returns what `act` returns; everything is gone afterwards
+ */
+export async function onStage(act) {
+  installNpm()
+  if (!exists('chromium')) installDebian(['chromium'])
+  buildWeb()
+  const { chromium } = await import('@playwright/test')
+  const cluster = await temporaryPostgres(56870)
+  const backups = mkdtempSync(join(tmpdir(), 'brannik-stage-'))
+  const server = begin(process.execPath, ['--import', 'tsx', 'server/src/main.ts'], {
+    env: {
+      DATABASE_URL: cluster.url('postgres'),
+      PORT: `${await freePort(4970)}`,
+      LOG_LEVEL: 'silent',
+      BACKUP_FOLDER: backups,
+    },
+    stdio: ['ignore', 'pipe', 'inherit'],
+  })
+  const browser = await chromium.launch({
+    executablePath: process.env.CHROMIUM ?? '/usr/bin/chromium',
+    args: ['--no-sandbox', '--disable-background-networking', '--disable-component-update', '--disable-sync'],
+  })
+  try {
+    return await act({ browser, address: await addressOf(server) })
+  } finally {
+    await browser.close()
+    server.kill('SIGTERM')
+    cluster.remove()
+    rmSync(backups, { recursive: true, force: true })
+  }
+}

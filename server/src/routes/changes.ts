@@ -1,0 +1,47 @@
+/** What others change, as server-sent events: which record, and its new version; whoever shows it fetches it. */
+import type { Response } from 'express'
+import { LIMITS } from '../limits.ts'
+import { Problem } from '../problems.ts'
+import type { AddRoutes } from '../services.ts'
+import { ALL_KINDS } from '../stores/kinds.ts'
+import type { Told } from '../changes.ts'
+
+const PATHS = new Map<string, string>(ALL_KINDS.map(({ kind, path }) => [kind, path]))
+
+const eventOf = (told: Told): string => {
+  if (told === 'lost') return 'event: lost\ndata: {}\n\n'
+  const { kind, ...rest } = told
+  return `event: change\ndata: ${JSON.stringify({ path: PATHS.get(kind) ?? kind, ...rest })}\n\n`
+}
+
+export const changeRoutes: AddRoutes = (api, { changes, streams }) => {
+  api.on('get', '/changes', 'guest', (request, response) => {
+    if (streams.size >= LIMITS.changeStreams)
+      throw new Problem(503, 'Busy', 'Too many wait for changes already. Ask for what you need instead.', {
+        retryAfterS: 30,
+      })
+    // `no-transform`: packed, it would wait until there is enough to pack.
+    response.writeHead(200, {
+      'Content-Type': 'text/event-stream',
+      'Cache-Control': 'no-store, no-transform',
+      'X-Accel-Buffering': 'no',
+    })
+    response.write(`retry: ${LIMITS.changeAgainMs}\n\n`)
+    const stop = changes.listen((told) => response.write(eventOf(told)))
+    const beat = setInterval(() => response.write(': still here\n\n'), LIMITS.changeBeatMs)
+    // Whoever comes again says anew who it is: a session that has ended does not go on listening.
+    const over = setTimeout(() => response.end(), LIMITS.changeStreamMs)
+    streams.add(response)
+    request.once('close', () => {
+      stop()
+      clearInterval(beat)
+      clearTimeout(over)
+      streams.delete(response)
+    })
+  })
+}
+
+/** Those that wait for changes do not keep a server from stopping. */
+export function endStreams(streams: ReadonlySet<Response>): void {
+  for (const response of streams) response.end()
+}

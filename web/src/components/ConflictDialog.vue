@@ -1,0 +1,115 @@
+<script setup lang="ts">
+import type { Clash } from '@brannik/core'
+import { computed, ref, watch } from 'vue'
+import { fieldWords, valueWords } from '../files/differences.ts'
+import { wordingOf } from '../files/wording.ts'
+import { type Path, useWorkspace } from '../stores/workspace.ts'
+import SheetDialog from './SheetDialog.vue'
+
+/** What was changed here and elsewhere at once: both values of each field side by side, and which of them stays. */
+const { saveKey, clashes } = defineProps<{ saveKey: string; clashes: readonly Clash[] }>()
+const open = defineModel<boolean>({ required: true })
+
+const workspace = useWorkspace()
+/** Places in the list of fields of which the stored value is taken. */
+const taken = ref(new Set<number>())
+watch(open, () => {
+  taken.value = new Set()
+})
+const wording = computed(() => {
+  const [path = '', id = ''] = saveKey.split('/')
+  return wordingOf(path, workspace.get(path as Path, id), workspace.notation)
+})
+const rows = computed(() =>
+  clashes.map(({ path, mine, theirs }, index) => ({
+    index,
+    field: fieldWords(wording.value, path),
+    mine: valueWords(wording.value, path, mine),
+    stored: valueWords(wording.value, path, theirs),
+  })),
+)
+function choose(index: number, isStored: boolean): void {
+  const next = new Set(taken.value)
+  if (isStored) next.add(index)
+  else next.delete(index)
+  taken.value = next
+}
+function save(): void {
+  workspace.settle(
+    saveKey,
+    clashes.filter((_, index) => taken.value.has(index)),
+  )
+  open.value = false
+}
+function takeAll(): void {
+  void workspace.takeStored(saveKey)
+  open.value = false
+}
+</script>
+
+<template>
+  <SheetDialog v-model="open" title="Changed here and elsewhere" :width="640">
+    <p>
+      All else that was changed elsewhere is in already. Of these fields only one value can stay; nothing is
+      stored until you choose.
+    </p>
+    <table class="sheet ruled">
+      <thead>
+        <tr>
+          <th scope="col">Field</th>
+          <th scope="col">Yours</th>
+          <th scope="col">Stored</th>
+        </tr>
+      </thead>
+      <tbody>
+        <tr v-for="{ index, field, mine, stored } in rows" :key="index">
+          <th scope="row">{{ field }}</th>
+          <td>
+            <label
+              ><input
+                type="radio"
+                :name="`clash-${index}`"
+                :checked="!taken.has(index)"
+                @change="choose(index, false)"
+              />
+              {{ mine }}</label
+            >
+          </td>
+          <td>
+            <label
+              ><input
+                type="radio"
+                :name="`clash-${index}`"
+                :checked="taken.has(index)"
+                @change="choose(index, true)"
+              />
+              {{ stored }}</label
+            >
+          </td>
+        </tr>
+      </tbody>
+    </table>
+    <p class="ways">
+      <button class="plain-button" @click="takeAll">Take the stored one whole</button>
+      <button class="plain-button main" @click="save">Save what is chosen</button>
+    </p>
+  </SheetDialog>
+</template>
+
+<style scoped>
+th,
+td {
+  padding: 6px 12px;
+  text-align: left;
+}
+label {
+  align-items: baseline;
+  display: flex;
+  gap: 8px;
+}
+.ways {
+  display: flex;
+  gap: 8px;
+  justify-content: end;
+}
+</style>

@@ -1,0 +1,78 @@
+/**
+ * Asks the engine. Before each question it is told what has changed in the shop. A thread that breaks is started anew,
+ * and whoever waited is told.
+ */
+import { diffOf, emptySent, type Sent } from './delta.ts'
+import type { Engine, Snapshot } from './engine.ts'
+import { type Started, startEngine } from './start.ts'
+
+type Asks = Omit<Engine, 'take'>
+
+interface Running extends Started {
+  readonly sent: Sent
+}
+
+/** How many times in a row a thread may break before it is let be. */
+const MOST_STARTS = 5
+
+export interface EngineClient {
+  /**
+   * @param snapshot the shop as it is now
+   * @throws Error what went wrong, in words; the next question finds an engine again
+   */
+  ask<K extends keyof Asks>(
+    snapshot: Snapshot,
+    question: K,
+    ...of: Parameters<Asks[K]>
+  ): Promise<Awaited<ReturnType<Asks[K]>>>
+}
+
+/** @param start starts an engine; `onBreak` is called when it breaks */
+export function createEngineClient(start: (onBreak: (message: string) => void) => Started): EngineClient {
+  let running: Running | null = null
+  let broken = 0
+  const waiting = new Set<(error: Error) => void>()
+
+  function onBreak(message: string): void {
+    running?.stop()
+    running = null
+    broken += 1
+    for (const reject of waiting) reject(new Error(message))
+    waiting.clear()
+  }
+  function reached(): Running {
+    if (running) return running
+    if (broken >= MOST_STARTS) throw new Error('the computation keeps breaking; load the page again')
+    running = { ...start(onBreak), sent: emptySent() }
+    return running
+  }
+
+  return {
+    ask(snapshot, question, ...of) {
+      return new Promise((resolve, reject) => {
+        const fail = (error: unknown): void => {
+          waiting.delete(fail)
+          reject(error instanceof Error ? error : new Error(String(error)))
+        }
+        waiting.add(fail)
+        try {
+          const { engine, sent } = reached()
+          const delta = diffOf(snapshot, sent)
+          if (delta) Promise.resolve(engine.take(delta)).catch(fail)
+          const asked = engine as unknown as Record<string, (...of: unknown[]) => unknown>
+          Promise.resolve(asked[question]?.(...of)).then((answer) => {
+            // What broke meanwhile has been told.
+            if (!waiting.delete(fail)) return
+            broken = 0
+            resolve(answer as never)
+          }, fail)
+        } catch (error) {
+          fail(error)
+        }
+      })
+    },
+  }
+}
+
+/** The page's one engine. */
+export const engine = createEngineClient(startEngine)

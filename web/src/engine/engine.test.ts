@@ -1,0 +1,192 @@
+// @vitest-environment happy-dom
+import { assess, fitJob, type Job, mapColumns, readTable, sidesOf, worstOf } from '@brannik/core'
+import { afterEach, expect, it, vi } from 'vitest'
+import { inputFor, shopDocument } from '../testing/demo.ts'
+import { METRIC } from '../testing/notation.ts'
+import { createEngineClient } from './client.ts'
+import { diffOf, emptySent } from './delta.ts'
+import { Engine, type Snapshot } from './engine.ts'
+import { askOfJobs } from './manyJobs.ts'
+
+const { format: _format, version: _version, ...snapshot } = shopDocument
+const ids = snapshot.jobs.map(({ id }) => id)
+const changed = (jobId: string, change: Partial<Job>): Snapshot => ({
+  ...snapshot,
+  jobs: snapshot.jobs.map((job) => (job.id === jobId ? { ...job, ...change } : job)),
+})
+const here = () => createEngineClient(() => ({ engine: new Engine(), stop: () => undefined }))
+
+afterEach(() => {
+  vi.unstubAllGlobals()
+})
+
+it('what is told is only what has changed', () => {
+  const sent = emptySent()
+  const first = diffOf(snapshot, sent)
+  expect(first?.lists.find(({ key }) => key === 'jobs')?.put).toHaveLength(snapshot.jobs.length)
+  expect(diffOf(snapshot, sent)).toBe(null)
+  const next = changed('press-frame', { quantity: 77 })
+  expect(diffOf(next, sent)).toEqual({
+    lists: [{ key: 'jobs', put: [next.jobs.find(({ id }) => id === 'press-frame')], removed: [] }],
+  })
+  const fewer = { ...next, jobs: next.jobs.filter(({ id }) => id !== 'press-frame') }
+  expect(diffOf(fewer, sent)).toEqual({ lists: [{ key: 'jobs', put: [], removed: ['press-frame'] }] })
+  expect(diffOf({ ...fewer, shop: { ...snapshot.shop, currency: 'USD' } }, sent)).toMatchObject({
+    shop: { currency: 'USD' },
+    lists: [],
+  })
+})
+
+it('answers what core answers, of the shop as it is now', async () => {
+  const client = here()
+  expect(await client.ask(snapshot, 'fit', 'press-frame', {})).toEqual(fitJob(inputFor('press-frame')))
+  const input = inputFor('press-frame')
+  expect(await client.ask(changed('press-frame', { quantity: 40 }), 'fit', 'press-frame', {})).toEqual(
+    fitJob({ ...input, job: { ...input.job, quantity: 40 } }),
+  )
+  const gone = { ...snapshot, jobs: snapshot.jobs.filter(({ id }) => id !== 'press-frame') }
+  expect(await client.ask(gone, 'fit', 'press-frame', {})).toBe(null)
+})
+
+it('every cell of a board is the assessment of its job with its set-up', async () => {
+  const setUpIds = snapshot.setUps.map(({ id }) => id)
+  const cells = await here().ask(snapshot, 'board', ids, setUpIds)
+  expect(cells).toHaveLength(ids.length * setUpIds.length)
+  for (const { id: jobId, setUpId } of snapshot.jobs) {
+    if (setUpId === null) continue
+    const input = inputFor(jobId)
+    const { capability, demand } = sidesOf(input)
+    const cell = cells.find((one) => one.jobId === jobId && one.setUpId === input.setUp.id)
+    expect(cell?.verdict).toBe(worstOf(assess(capability, demand)))
+    expect(cell?.limit?.verdict ?? 'fits').toBe(cell?.verdict)
+  }
+})
+
+it('many jobs are asked in parts, with progress, and can be stopped', async () => {
+  const many = {
+    ...snapshot,
+    jobs: Array.from({ length: 25 }, (_, n) => ({ ...snapshot.jobs[0], id: `j${n}` })),
+  }
+  const manyIds = many.jobs.map(({ id }) => id)
+  const parts: [number, number][] = []
+  const stop = new AbortController()
+  const rows = await askOfJobs(here(), many as Snapshot, 'glance', manyIds, [], {
+    signal: stop.signal,
+    onPart: (soFar, done) => parts.push([soFar.length, done]),
+  })
+  expect(rows?.map(({ jobId }) => jobId)).toEqual(manyIds)
+  expect(parts).toEqual([
+    [10, 10],
+    [20, 20],
+    [25, 25],
+  ])
+  let told = 0
+  const stopped = await askOfJobs(
+    here(),
+    many as Snapshot,
+    'board',
+    manyIds,
+    [[snapshot.setUps[0]?.id ?? '']],
+    {
+      signal: stop.signal,
+      onPart() {
+        told += 1
+        stop.abort()
+      },
+    },
+  )
+  expect([stopped, told]).toEqual([null, 1])
+})
+
+it('one job that cannot be reckoned is told in its row', async () => {
+  const broken = changed('press-frame', { joints: null as never })
+  const glances = await here().ask(broken, 'glance', ids)
+  const row = glances.find(({ jobId }) => jobId === 'press-frame')
+  expect(row).toMatchObject({ verdict: null, chain: null })
+  expect(row?.failure).not.toBe('')
+  expect(glances.filter(({ failure }) => failure !== '')).toHaveLength(1)
+})
+
+it('a question that throws is told to whoever asked, and the next is answered', async () => {
+  const client = here()
+  const broken = changed('press-frame', { joints: null as never })
+  await expect(client.ask(broken, 'fit', 'press-frame', {})).rejects.toThrow()
+  expect(await client.ask(snapshot, 'fit', 'press-frame', {})).toEqual(fitJob(inputFor('press-frame')))
+})
+
+it('a thread that breaks leaves nobody waiting, and the next question finds a new one that knows the shop', async () => {
+  const starts: ((message: string) => void)[] = []
+  let stops = 0
+  const client = createEngineClient((onBreak) => {
+    starts.push(onBreak)
+    const engine = new Engine()
+    // The first never answers.
+    if (starts.length === 1) engine.fit = () => new Promise<never>(() => undefined) as never
+    return { engine, stop: () => (stops += 1) }
+  })
+  const first = client.ask(snapshot, 'fit', 'press-frame', {})
+  const second = client.ask(snapshot, 'fit', 'tray', {})
+  starts[0]?.('out of memory')
+  await expect(first).rejects.toThrow('out of memory')
+  await expect(second).rejects.toThrow('out of memory')
+  expect(await client.ask(snapshot, 'fit', 'press-frame', {})).toEqual(fitJob(inputFor('press-frame')))
+  expect([starts.length, stops]).toEqual([2, 1])
+})
+
+it('a thread that breaks again and again is let be, with a word of what to do', async () => {
+  let started = 0
+  const client = createEngineClient((onBreak) => {
+    started += 1
+    const engine = new Engine()
+    engine.fit = () => {
+      onBreak('broken')
+      return null
+    }
+    return { engine, stop: () => undefined }
+  })
+  for (let n = 0; n < 5; n += 1)
+    await expect(client.ask(snapshot, 'fit', 'tray', {})).rejects.toThrow('broken')
+  await expect(client.ask(snapshot, 'fit', 'tray', {})).rejects.toThrow('load the page again')
+  expect(started).toBe(5)
+})
+
+it('the thread is told what it reckons with, and its break reaches whoever waits', async () => {
+  const workers: FakeWorker[] = []
+  class FakeWorker extends EventTarget {
+    readonly posted: unknown[] = []
+    isStopped = false
+    constructor() {
+      super()
+      workers.push(this)
+    }
+    postMessage(message: unknown): void {
+      this.posted.push(message)
+    }
+    terminate(): void {
+      this.isStopped = true
+    }
+  }
+  vi.stubGlobal('Worker', FakeWorker)
+  const { startEngine } = await vi.importActual<{ startEngine: Parameters<typeof createEngineClient>[0] }>(
+    './start.ts',
+  )
+  const engine = createEngineClient(startEngine)
+  const asked = engine.ask(snapshot, 'glance', ids)
+  await Promise.resolve()
+  const [worker] = workers
+  expect(worker?.posted).toMatchObject([{ path: ['take'] }, { path: ['glance'] }])
+  worker?.dispatchEvent(Object.assign(new Event('error'), { message: 'no memory' }))
+  await expect(asked).rejects.toThrow('no memory')
+  expect(worker?.isStopped).toBe(true)
+  const again = engine.ask(snapshot, 'glance', ids)
+  workers[1]?.dispatchEvent(new Event('messageerror'))
+  await expect(again).rejects.toThrow('could not be read')
+})
+
+const MAPPING = mapColumns(['Weld', 'Thickness A (mm)'])
+it('imports are read there too, in words where they cannot be', async () => {
+  const client = here()
+  expect(await client.ask(snapshot, 'readEquipment', '{', '')).toMatchObject({ ok: false })
+  const rows = await client.ask(snapshot, 'readWelds', [['w1', '5']], MAPPING, METRIC)
+  expect(rows).toEqual(readTable([['w1', '5']], MAPPING, METRIC))
+})

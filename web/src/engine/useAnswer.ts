@@ -1,0 +1,60 @@
+/** The engine's answer to a question that changes: the latest wins, and what was known stands until then. */
+import { ref, type Ref, shallowRef, watch } from 'vue'
+import { useWorkspace } from '../stores/workspace.ts'
+import { engine } from './client.ts'
+import { reasonOf } from '../reason.ts'
+import type { Engine, Snapshot } from './engine.ts'
+
+type Asks = Omit<Engine, 'take'>
+export type Question<K extends keyof Asks> = readonly [question: K, ...of: Parameters<Asks[K]>]
+
+/** @param question null where nothing is asked: then there is no answer */
+export function useAnswer<K extends keyof Asks>(question: Ref<Question<K> | null>) {
+  type Answer = Awaited<ReturnType<Asks[K]>>
+  const workspace = useWorkspace()
+  const answer = shallowRef<Answer | null>(null)
+  const isComputing = ref(false)
+  /** Why there is no answer; empty where there is one, or where nothing was asked. */
+  const failure = ref('')
+  /** What came while the engine was busy: only the last of it is worth asking. */
+  let next: { readonly asked: Question<K>; readonly snapshot: Snapshot } | null = null
+
+  async function work(): Promise<void> {
+    isComputing.value = true
+    while (next) {
+      const { asked, snapshot } = next
+      next = null
+      const [name, ...of] = asked
+      // Another question, or none, may have taken its place meanwhile.
+      const isStillAsked = (): boolean =>
+        question.value === asked || JSON.stringify(question.value) === JSON.stringify(asked)
+      try {
+        const found = await engine.ask(snapshot, name, ...of)
+        if (!isStillAsked()) continue
+        answer.value = found
+        failure.value = ''
+      } catch (error) {
+        if (!isStillAsked()) continue
+        answer.value = null
+        failure.value = reasonOf(error)
+      }
+    }
+    isComputing.value = false
+  }
+
+  watch(
+    [question, () => workspace.snapshot],
+    ([asked, snapshot]) => {
+      if (!asked) {
+        next = null
+        answer.value = null
+        failure.value = ''
+        return
+      }
+      next = { asked, snapshot }
+      if (!isComputing.value) void work()
+    },
+    { immediate: true },
+  )
+  return { answer, isComputing, failure }
+}

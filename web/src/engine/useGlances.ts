@@ -1,0 +1,44 @@
+/** The answers of many jobs at a glance, as they come; the rows that are known stand until newer ones are there. */
+import { type Ref, ref, shallowRef, watch } from 'vue'
+import { reasonOf } from '../reason.ts'
+import { useWorkspace } from '../stores/workspace.ts'
+import { engine } from './client.ts'
+import type { JobGlance } from './engine.ts'
+import { askOfJobs } from './manyJobs.ts'
+
+export function useGlances(jobIds: Ref<readonly string[]>) {
+  const workspace = useWorkspace()
+  const glances = shallowRef<ReadonlyMap<string, JobGlance>>(new Map())
+  /** Why there are none; empty where there are. */
+  const failure = ref('')
+  /** How many jobs are not worked out yet. */
+  const waiting = ref(0)
+
+  watch(
+    [jobIds, () => workspace.snapshot],
+    async ([ids, snapshot], _before, onCleanup) => {
+      const stop = new AbortController()
+      onCleanup(() => {
+        stop.abort()
+      })
+      failure.value = ''
+      waiting.value = ids.length
+      try {
+        await askOfJobs(engine, snapshot, 'glance', ids, [], {
+          signal: stop.signal,
+          onPart(rows, done) {
+            glances.value = new Map([...glances.value, ...rows.map((row) => [row.jobId, row] as const)])
+            waiting.value = ids.length - done
+          },
+        })
+      } catch (error) {
+        if (stop.signal.aborted) return
+        glances.value = new Map()
+        failure.value = reasonOf(error)
+        waiting.value = 0
+      }
+    },
+    { immediate: true },
+  )
+  return { glances, failure, waiting }
+}

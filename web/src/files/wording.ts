@@ -1,0 +1,10 @@
+/** How the fields of one record are called and written. */
+import { fieldsOf, kindOfPath, type Notation } from '@brannik/core'
+import type { Wording } from './differences.ts'
+
+/** @param path under which records of its kind are served */
+export function wordingOf(path: string, record: object | null, notation: Notation): Wording {
+  const kind = kindOfPath(path)
+  const partKind: unknown = record && 'kind' in record ? record.kind : null
+  return { fields: kind ? fieldsOf(kind, partKind) : [], notation }
+}
