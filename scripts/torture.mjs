@@ -240,32 +240,33 @@ async function requests(shop) {
         encodeURIComponent(pick(ODD.filter((one) => typeof one === 'string')).toWellFormed()),
       ])
       const version = pick(['"1"', '"2"', '"x"', '*', '', '"99999999999"'])
-      const answer = await (
+      const asked =
         kind < 0.25
-          ? shop.call(
-              'POST',
-              `/api/${path}`,
-              mangle({ ...sample, id: `t-${Math.floor(Math.random() * 500)}` }),
-            )
+          ? ['POST', `/api/${path}`, mangle({ ...sample, id: `t-${Math.floor(Math.random() * 500)}` })]
           : kind < 0.45
-            ? shop.call('PUT', `/api/${path}/${id}`, mangle(sample), { 'If-Match': version })
+            ? ['PUT', `/api/${path}/${id}`, mangle(sample), { 'If-Match': version }]
             : kind < 0.5
-              ? shop.call('DELETE', `/api/${path}/${id}`, undefined, { 'If-Match': version })
+              ? ['DELETE', `/api/${path}/${id}`, undefined, { 'If-Match': version }]
               : kind < 0.55
-                ? shop.call('POST', '/api/fit', mangle(question()))
+                ? ['POST', '/api/fit', mangle(question())]
                 : kind < 0.6
-                  ? shop.call(
+                  ? [
                       'POST',
                       '/api/catalogue',
                       mangle({ catalogue: { format: 'brannik-catalogue', version: 1 }, versions: {} }),
-                    )
+                    ]
                   : kind < 0.7
-                    ? shop.call('POST', `/api/${path}`, pick(['', '{', '[', '"', 'null', '{"id":', '\u0000']))
+                    ? ['POST', `/api/${path}`, pick(['', '{', '[', '"', 'null', '{"id":', '\u0000'])]
                     : kind < 0.85
-                      ? shop.call('GET', `/api/${path}/${id}`)
-                      : shop.call('GET', `/api/${path}?limit=${pick(['1', '20', '0', 'x', '1e3'])}`)
-      ).catch((error) => ({ status: `none: ${error.cause?.code ?? error.message}` }))
+                      ? ['GET', `/api/${path}/${id}`]
+                      : ['GET', `/api/${path}?limit=${pick(['1', '20', '0', 'x', '1e3'])}`]
+      const answer = await shop
+        .call(...asked)
+        .catch((error) => ({ status: `none: ${error.cause?.code ?? error.message}` }))
       statuses.set(answer.status, (statuses.get(answer.status) ?? 0) + 1)
+      // The first of each kind of fault is shown whole: what is random is not seen twice.
+      if ((typeof answer.status !== 'number' || answer.status >= 500) && statuses.get(answer.status) === 1)
+        process.stdout.write(`${answer.status} to ${JSON.stringify(asked)}: ${answer.text ?? ''}\n`)
     }
   }
   const send = (count) => {

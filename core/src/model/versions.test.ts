@@ -67,6 +67,16 @@ describe('files of every version', () => {
     expect(upcastFile('brannik-job', { format: 'brannik-job', version: 1.5 })).toMatchObject({ ok: false })
   })
 
+  it('keys that every object has of itself are no records', () => {
+    const odd = JSON.parse(
+      '{"format":"brannik-job","version":1,"__proto__":{},"constructor":1,"toString":[]}',
+    ) as object
+    expect(upcastFile('brannik-job', odd)).toMatchObject({
+      ok: true,
+      value: { constructor: 1, toString: [] },
+    })
+  })
+
   it('what is no file at all is left for its schema to refuse', () => {
     expect(upcastFile('brannik-job', [1])).toEqual({ ok: true, value: [1] })
     expect(upcastRecord('shop', 1, null)).toEqual({ ok: true, value: null })

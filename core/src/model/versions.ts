@@ -92,22 +92,22 @@ export function upcastRecord(kind: RecordKind, version: unknown, value: unknown)
   return { ok: true, value: UPCASTERS[kind].slice(version - 1).reduce((record, step) => step(record), value) }
 }
 
-/** Where records stand in files: one, or a list of them. */
-const PLACES: Readonly<Record<string, RecordKind>> = {
-  shop: 'shop',
-  circuits: 'circuit',
-  powerSources: 'power-source',
-  feeders: 'feeder',
-  guns: 'gun',
-  parts: 'part',
-  wires: 'wire',
-  gases: 'gas',
-  tungstens: 'tungsten',
-  setUps: 'set-up',
-  setUp: 'set-up',
-  jobs: 'job',
-  job: 'job',
-}
+/** Where records stand in files: one, or a list of them. A map, for a file may have a key `__proto__` too. */
+const PLACES: ReadonlyMap<string, RecordKind> = new Map([
+  ['shop', 'shop'],
+  ['circuits', 'circuit'],
+  ['powerSources', 'power-source'],
+  ['feeders', 'feeder'],
+  ['guns', 'gun'],
+  ['parts', 'part'],
+  ['wires', 'wire'],
+  ['gases', 'gas'],
+  ['tungstens', 'tungsten'],
+  ['setUps', 'set-up'],
+  ['setUp', 'set-up'],
+  ['jobs', 'job'],
+  ['job', 'job'],
+])
 
 /** By kind of file, for each of its versions the versions of the records in it; a kind that is not named has 1. */
 const FILES = {
@@ -138,7 +138,7 @@ export function upcastFile(format: FileFormat, value: unknown): Upcast {
     return done.ok ? done.value : record
   }
   const entries = Object.entries(value).map(([key, held]): [string, unknown] => {
-    const kind = PLACES[key]
+    const kind = PLACES.get(key)
     if (!kind) return [key, held]
     return [key, Array.isArray(held) ? held.map((record) => upcast(kind, record)) : upcast(kind, held)]
   })
