@@ -3,7 +3,7 @@ import { defineConfig } from 'vite'
 import vuetify from 'vite-plugin-vuetify'
 
 const CHECKS_DOCUMENTS =
-  /node_modules\/zod|core\/src\/model\/(fields|holding|ordered|circuit|consumables|gun|part|powerSource|setUp|wireFeeder|job|shop|shelf|jobFile|problems|outline)\.ts/
+  /node_modules\/zod|core\/src\/model\/(fields|holding|ordered|circuit|consumables|gun|part|powerSource|setUp|wireFeeder|job|shop|shelf|stockItem|records|jobFile|problems|outline)\.ts/
 
 export default defineConfig({
   plugins: [vue(), vuetify({ autoImport: true })],

@@ -27,7 +27,8 @@ import { healthRoutes } from './routes/health.ts'
 import { backupRoutes, historyRoutes } from './routes/keeping.ts'
 import { recordRoutes, shopRoutes } from './routes/records.ts'
 import type { Services } from './services.ts'
-import { COLLECTIONS, SHOP } from './stores/kinds.ts'
+import { COLLECTIONS, COUNTS, SHOP } from './stores/kinds.ts'
+import { STOCK } from './stores/stock.ts'
 import type { WorkPool } from './work/pool.ts'
 
 const WEB = fileURLToPath(new URL('../../web/dist/', import.meta.url))
@@ -69,7 +70,8 @@ const ROUTES = [
   fitRoutes,
   shopRoutes(SHOP),
   catalogueRoutes,
-  ...COLLECTIONS.map(recordRoutes),
+  ...COLLECTIONS.map((kind) => recordRoutes(kind)),
+  recordRoutes(COUNTS, STOCK),
 ]
 
 function apiRoutes(services: Services): Api {

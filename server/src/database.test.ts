@@ -263,6 +263,33 @@ describe('migrations', () => {
     expect(await isMigrationDue(database)).toBe(false)
   })
 
+  it('make counts of what records said of their stock', async () => {
+    const database = await fresh()
+    await migrate(database, 6)
+    const put = (kind: string, body: { readonly id: string } & Record<string, unknown>) =>
+      database.query('insert into record (kind, id, body, schema_version) values ($1, $2, $3, 1)', [
+        kind,
+        body.id,
+        body,
+      ])
+    await put('wire', { id: 'w', stockG: 900.5 })
+    await put('wire', { id: 'unweighed', stockG: null })
+    await put('gas', { id: 'g', leftL: 0 })
+    await put('part', { id: 'p', stock: 4 })
+    await put('tungsten', { id: 't', stock: 2 })
+    await migrate(database)
+    expect((await database.query('select id, amount from stock_item order by id')).rows).toEqual([
+      { id: 'gas.g', amount: 0 },
+      { id: 'part.p', amount: 4 },
+      { id: 'tungsten.t', amount: 2 },
+      { id: 'wire.w', amount: 900.5 },
+    ])
+    const telling = await database.query(
+      `select id from record where body ?| array['stockG', 'leftL', 'stock']`,
+    )
+    expect(telling.rows).toEqual([])
+  })
+
   it('refuse a database of a newer version, with the remedy', async () => {
     const database = await fresh()
     await migrate(database)

@@ -48,6 +48,7 @@ const WRITERS: Readonly<Record<string, Role>> = {
   gases: 'planner',
   tungstens: 'planner',
   parts: 'planner',
+  stock: 'planner',
   shop: 'owner',
   circuits: 'owner',
   'power-sources': 'owner',

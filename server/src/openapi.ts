@@ -8,7 +8,7 @@ import { catalogueImportSchema } from './documents/documents.ts'
 import { LIMITS } from './limits.ts'
 import { passwordChangeSchema, signInSchema } from './routes/access.ts'
 import { VERSION } from './routes/health.ts'
-import { ALL_KINDS, COLLECTIONS, type Kind } from './stores/kinds.ts'
+import { ALL_KINDS, COLLECTIONS, COUNTS, type Kind } from './stores/kinds.ts'
 
 const jsonSchema = (schema: z.ZodType): object => {
   const { $schema: _dialect, ...rest } = z.toJSONSchema(schema, {
@@ -358,7 +358,7 @@ export function openApiDocument(): object {
           responses: { 200: { description: 'The library', content: content(reference('Catalogue')) } },
         },
       },
-      ...Object.assign({}, ...COLLECTIONS.map(collectionPaths)),
+      ...Object.assign({}, ...[...COLLECTIONS, COUNTS].map(collectionPaths)),
     },
     components: {
       securitySchemes: {

@@ -6,6 +6,7 @@ import { answerTo, type RecordDocument } from './documents/documents.ts'
 import { takeTurn } from './migrate.ts'
 import { COLLECTIONS, type Kind, SHOP } from './stores/kinds.ts'
 import { create, isEmpty } from './stores/records.ts'
+import { countMany } from './stores/stock.ts'
 
 const DEMO = new URL('../../demo/tollgate-orchard-works.json', import.meta.url)
 
@@ -29,6 +30,7 @@ export async function seed(database: Database): Promise<boolean> {
       for (const kind of COLLECTIONS) {
         for (const body of document[kind.listKey]) await create(connection, kind, documentOf(kind, body))
       }
+      await countMany(connection, document.stock)
       return true
     },
     'the demo',

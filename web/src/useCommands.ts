@@ -5,7 +5,7 @@ import type { Command } from './components/CommandPalette.vue'
 import { VIEWS } from './router.ts'
 import { useLook } from './stores/look.ts'
 import { useWorkspace } from './stores/workspace.ts'
-import { TABS } from './views/equipment/lists.ts'
+import { TABS } from './views/equipment/tabs.ts'
 
 interface Actions {
   readonly undo: () => void

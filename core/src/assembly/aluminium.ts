@@ -2,7 +2,7 @@
 import { byWorst } from '../model/verdict.ts'
 import { isInShop } from '../model/ownership.ts'
 import type { Capability } from '../capability/capability.ts'
-import { type Slot, SLOT_KEYS, type SlotItems, SMALL_SLOTS } from '../capability/slots.ts'
+import { inStockFor, type Slot, SLOT_KEYS, type SlotItems, SMALL_SLOTS } from '../capability/slots.ts'
 import type { Assessment } from '../criteria/criterion.ts'
 import { assess } from '../criteria/index.ts'
 import { metalsOf } from '../criteria/metals.ts'
@@ -67,7 +67,7 @@ type Parts = Pick<Way, 'id' | 'title' | 'lacks' | 'drawback' | 'change'>
 function wayOf(parts: Parts, capability: Capability, demand: Demand | null, slots: readonly Slot[]): Way {
   const buys = slots.flatMap((slot) => {
     const item = capability[slot]
-    return item === null || isInShop(item) ? [] : [priceOf(item)]
+    return item === null || isInShop(item, inStockFor(slot, capability.stock, item)) ? [] : [priceOf(item)]
   })
   const { lacks } = parts
   return {

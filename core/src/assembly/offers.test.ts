@@ -188,10 +188,11 @@ describe('the demo shop', () => {
     if (!argon) throw new Error('the demo has no argon')
     const gases = [
       { ...argon, id: 'to-buy', held: 'candidate' as const },
-      { ...argon, id: 'empty', held: 'owned' as const, leftL: 0 },
-      { ...argon, id: 'unread', held: 'owned' as const, leftL: null },
+      { ...argon, id: 'empty', held: 'owned' as const },
+      { ...argon, id: 'unread', held: 'owned' as const },
     ]
-    const offers = offersFor('gas', capabilityFor('osier-tig'), null, { ...demo, gases })
+    const stock = [{ id: 'gas.empty', amount: 0 }]
+    const offers = offersFor('gas', capabilityFor('osier-tig'), null, { ...demo, gases, stock })
     expect(offers.map(({ item }) => item.id)).toEqual(['unread', 'empty', 'to-buy'])
   })
 

@@ -1,7 +1,7 @@
 /** What can go into one place of a set-up: what fits first, what does not with the reason. */
 import { isCandidate, isInShop } from '../model/ownership.ts'
 import type { Capability } from '../capability/capability.ts'
-import { itemsFor, type Slot, SMALL_SLOTS, type SlotItems } from '../capability/slots.ts'
+import { inStockFor, itemsFor, type Slot, SMALL_SLOTS, type SlotItems } from '../capability/slots.ts'
 import { isConsequence } from '../criteria/chosen.ts'
 import { type Assessment, slotsOf } from '../criteria/criterion.ts'
 import { criteriaOfSlot } from '../criteria/index.ts'
@@ -21,8 +21,8 @@ export interface Offer<S extends Slot = Slot> {
 const FAR = 10
 
 /** Owned before candidates, and what is in stock before what is not. */
-function distance(item: SlotItems[Slot]): number {
-  if (isInShop(item)) return 0
+function distance(slot: Slot, item: SlotItems[Slot], { stock }: Shelf): number {
+  if (isInShop(item, inStockFor(slot, stock, item))) return 0
   return isCandidate(item) ? 2 : 1
 }
 
@@ -55,7 +55,7 @@ export function offersFor<S extends Slot>(
         )
     }
     if (reasons.length > 1) reasons.sort((a, b) => VERDICT_RANK[b.verdict] - VERDICT_RANK[a.verdict])
-    near.set(item, distance(item) + (isSmallMatter ? 0 : FAR))
+    near.set(item, distance(slot, item, shelf) + (isSmallMatter ? 0 : FAR))
     return { item, verdict, reasons }
   })
   return offers.sort(

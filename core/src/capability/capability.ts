@@ -55,6 +55,7 @@ export class Capability implements Chosen {
   readonly backCap: Chosen['backCap']
   readonly gas: Chosen['gas']
   readonly flowMeter: Chosen['flowMeter']
+  readonly stock: Chosen['stock']
   readonly assumptions: Assumptions
   #supplyAnswer: SupplyAnswer | undefined
   #draw: Draw | null | undefined
@@ -89,11 +90,12 @@ export class Capability implements Chosen {
     this.backCap = chosen.backCap
     this.gas = chosen.gas
     this.flowMeter = chosen.flowMeter
+    this.stock = chosen.stock
   }
 
   /** The same set-up with another part in one of its places; null empties it. */
   with<S extends Slot>(slot: S, item: SlotItems[S] | null): Capability {
-    const chosen: Record<string, unknown> = { ...emptyChoice() }
+    const chosen: Record<string, unknown> = { ...emptyChoice(), stock: this.stock }
     for (const one of SLOTS) chosen[one] = this[one]
     chosen[slot] = item
     return new Capability(this.shop, this.settings, chosen as unknown as Chosen, this.r)
@@ -201,7 +203,7 @@ export const capabilityOf = (shop: Shop, settings: Settings, chosen: Chosen): Ca
 
 /** @returns what a set-up names, from the shelf; null for a place that is empty or names what is not there */
 export function chosenOf(setUp: SetUp, shelf: Shelf): Chosen {
-  const chosen: Record<Slot, unknown> = { ...emptyChoice() }
+  const chosen: Record<string, unknown> = { ...emptyChoice(), stock: shelf.stock }
   for (const slot of SLOTS) {
     const id = setUp[SLOT_KEYS[slot]]
     chosen[slot] = id === null ? null : (itemsFor(slot, shelf).find((item) => item.id === id) ?? null)

@@ -22,6 +22,8 @@ import type {
   Wire,
 } from '../model/equipment.ts'
 import type { Shelf } from '../model/shelf.ts'
+import { inStock } from '../model/stock.ts'
+import type { StockItem } from '../model/stockItem.ts'
 import type { Process } from '../reference/processes.ts'
 
 export interface SlotItems {
@@ -64,11 +66,11 @@ export const SLOTS = [
   'flowMeter',
 ] as const satisfies readonly Slot[]
 
-/** What is in each place; null where nothing is chosen. */
-export type Chosen = { readonly [S in Slot]: SlotItems[S] | null }
+/** What is in each place, null where nothing is chosen; and what the shop has counted of its things. */
+export type Chosen = { readonly [S in Slot]: SlotItems[S] | null } & { readonly stock: readonly StockItem[] }
 
 export const emptyChoice = (): Chosen =>
-  Object.fromEntries(SLOTS.map((slot) => [slot, null])) as unknown as Chosen
+  ({ ...Object.fromEntries(SLOTS.map((slot) => [slot, null])), stock: [] }) as unknown as Chosen
 
 const PART_SLOTS: Partial<Record<Slot, PartKind>> = {
   roll: 'drive-roll',
@@ -94,6 +96,13 @@ const WHOLE_LISTS = {
   wire: 'wires',
   gas: 'gases',
 } as const
+
+/** @returns how much of it the shop has; null for what nobody has counted, or nobody counts */
+export const inStockFor = (
+  slot: Slot,
+  stock: readonly StockItem[],
+  { id }: { readonly id: string },
+): number | null => inStock(stock, slot in PART_SLOTS ? 'part' : slot, id)
 
 /** @returns everything of the shelf that could stand in a place, whether it fits or not */
 export function itemsFor<S extends Slot>(slot: S, shelf: Shelf): readonly SlotItems[S][] {

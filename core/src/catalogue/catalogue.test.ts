@@ -4,6 +4,8 @@ import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { LIBRARY } from '../library/index.ts'
 import { demoShop } from '../testing/samples.ts'
+import { inStock } from '../model/stock.ts'
+import { kindOfPath } from '../model/versions.ts'
 import { shelves } from '../testing/shelves.ts'
 import {
   type Catalogue,
@@ -16,6 +18,7 @@ import { type Sheet, SHEETS } from './sheets.ts'
 import { printSheet, readSheet, sheetFor } from './sheetText.ts'
 
 const demo = catalogueOf(demoShop())
+const byId = (a: { readonly id: string }, b: { readonly id: string }): number => a.id.localeCompare(b.id)
 const recordsOf = (sheet: Sheet, catalogue: Catalogue): CatalogueRecord[] =>
   (catalogue[sheet.list] as CatalogueRecord[]).filter(
     (record) =>
@@ -27,8 +30,8 @@ const sheetOf = (kind: string): Sheet => {
   return found
 }
 /** Out and in again. */
-function back(sheet: Sheet, records: readonly CatalogueRecord[]) {
-  const [headings = [], ...rows] = printSheet(sheet, records)
+function back(sheet: Sheet, records: readonly CatalogueRecord[], stock = demo.stock) {
+  const [headings = [], ...rows] = printSheet(sheet, records, stock)
   return readSheet(sheet, headings, rows)
 }
 const changed = (
@@ -38,7 +41,7 @@ const changed = (
   row: number,
   text: string,
 ) => {
-  const [headings = [], ...rows] = printSheet(sheet, records)
+  const [headings = [], ...rows] = printSheet(sheet, records, demo.stock)
   const column = headings.indexOf(heading)
   const edited = rows.map((cells, index) =>
     index === row ? cells.map((cell, at) => (at === column ? text : cell)) : cells,
@@ -52,7 +55,12 @@ describe('CSV sheets', () => {
     (_kind, sheet) => {
       const records = recordsOf(sheet, demo)
       expect(records.length).toBeGreaterThan(0)
-      expect(back(sheet, records).items.map(({ record, problems }) => record ?? problems)).toEqual(records)
+      const read = back(sheet, records).items
+      expect(read.map(({ record, problems }) => record ?? problems)).toEqual(records)
+      const kind = kindOfPath(CATALOGUE_LISTS[sheet.list].path) ?? ''
+      expect(read.map(({ amount }) => amount ?? null)).toEqual(
+        records.map(({ id }) => inStock(demo.stock, kind, id)),
+      )
     },
   )
 
@@ -95,7 +103,7 @@ describe('CSV sheets', () => {
 
   it('a sheet says itself what it is of', () => {
     for (const sheet of SHEETS) {
-      const [headings = [], ...rows] = printSheet(sheet, recordsOf(sheet, demo))
+      const [headings = [], ...rows] = printSheet(sheet, recordsOf(sheet, demo), demo.stock)
       expect(sheetFor(headings, rows)?.kind).toBe(sheet.kind)
     }
     expect(sheetFor(['id', 'name'], [['a', 'b']])).toBeNull()
@@ -107,7 +115,8 @@ describe('CSV sheets', () => {
       ['Kind', 'ID', 'Name', 'Held', 'Price', 'Stock', 'Wire mm', 'Parts class'],
       [['contact-tip', 'tip', 'Tip', 'owned', '', '4', '0.035 in', '']],
     )
-    expect(read.items[0]?.record).toMatchObject({ wireMm: 0.889, partsClass: null, stock: 4 })
+    expect(read.items[0]?.record).toMatchObject({ wireMm: 0.889, partsClass: null })
+    expect(read.items[0]?.amount).toBe(4)
   })
 
   it.each([
@@ -154,7 +163,7 @@ describe('CSV sheets', () => {
       [['cup', 'c', 'Cup', 'owned', 'red']],
     )
     expect(read.remarks).toEqual([
-      'This column is not known and left out: “colour”. Not in this sheet: price, stock, number, for_gas_lens, parts_class.',
+      'This column is not known and left out: “colour”. Not in this sheet: price, number, for_gas_lens, parts_class, stock.',
     ])
     expect(read.items[0]?.problems.map(({ message }) => message)).toContainEqual(
       expect.stringContaining('no column “number”'),
@@ -178,7 +187,27 @@ describe('the JSON catalogue', () => {
     for (const key of CATALOGUE_KEYS) {
       expect(read.items.filter(({ list }) => list === key).map(({ record }) => record)).toEqual(demo[key])
     }
+    const amounts = read.items.flatMap(({ list, record, amount }) =>
+      amount === undefined || !record
+        ? []
+        : [{ id: `${kindOfPath(CATALOGUE_LISTS[list].path)}.${record.id}`, amount }],
+    )
+    expect(amounts.sort(byId)).toEqual([...demo.stock].sort(byId))
     expect(catalogueSchema.safeParse(demo).success).toBe(true)
+  })
+
+  it('a count that cannot be is told with the thing that it counts', () => {
+    const [tip] = demo.parts
+    const read = readCatalogue({ ...demo, stock: [{ id: `part.${tip?.id}`, amount: 1.5 }] })
+    const wrong = read.ok ? read.items.filter(({ record }) => record === null) : []
+    expect(wrong).toMatchObject([
+      {
+        name: tip?.name,
+        problems: [
+          { field: expect.stringContaining('stock 1'), message: expect.stringContaining('whole numbers') },
+        ],
+      },
+    ])
   })
 
   it('judges each thing by itself', () => {
@@ -192,10 +221,32 @@ describe('the JSON catalogue', () => {
 
   it.each([
     ['another format', { format: 'brannik-shop', version: 1 }, /no catalogue/],
-    ['a later version', { format: 'brannik-catalogue', version: 2 }, /version 2.*reads up to 1/],
+    ['a later version', { format: 'brannik-catalogue', version: 3 }, /version 3.*reads up to 2/],
     ['a strange list', { format: 'brannik-catalogue', version: 1, welders: [] }, /welders.*Known are/],
     ['no list', { format: 'brannik-catalogue', version: 1, wires: 'many' }, /wires must be a list/],
     ['no object', [1], /no catalogue/],
+    [
+      'counts that are no list',
+      { format: 'brannik-catalogue', version: 2, stock: {} },
+      /stock must be a list/,
+    ],
+    [
+      'a count of nothing',
+      { format: 'brannik-catalogue', version: 2, stock: [{ amount: 3 }] },
+      /stock 1 does not say/,
+    ],
+    [
+      'two counts of one thing',
+      {
+        format: 'brannik-catalogue',
+        version: 2,
+        stock: [
+          { id: 'wire.w', amount: 3 },
+          { id: 'wire.w', amount: 4 },
+        ],
+      },
+      /stock 2 counts wire.w, and so does stock 1/,
+    ],
   ])('refuses %s', (_says, value, message) => {
     const read = readCatalogue(value)
     expect(read.ok ? '' : read.message).toMatch(message)
@@ -214,7 +265,7 @@ describe('whatever a file holds', () => {
         fc.array(fc.array(cell, { maxLength: 50 }), { maxLength: 6 }),
         fc.boolean(),
         (sheet, rows, named) => {
-          const [headings = []] = printSheet(sheet, [])
+          const [headings = []] = printSheet(sheet, [], [])
           const { items } = readSheet(sheet, named ? headings : (rows[0] ?? []), rows)
           for (const { record, problems } of items) expect(record === null).toBe(problems.length > 0)
         },

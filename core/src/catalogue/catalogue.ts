@@ -10,7 +10,7 @@ import {
   wireSchema,
 } from '../model/equipment.ts'
 import { type FieldProblem, readDocument } from '../model/problems.ts'
-import type { Shelf } from '../model/shelf.ts'
+import { type Shelf, stockSchema } from '../model/shelf.ts'
 import {
   CATALOGUE_FORMAT,
   CATALOGUE_KEYS,
@@ -18,7 +18,8 @@ import {
   CATALOGUE_VERSION,
   type CatalogueList,
 } from './lists.ts'
-import { upcastFile } from '../model/versions.ts'
+import { type StockItem, stockItemSchema } from '../model/stockItem.ts'
+import { kindOfPath, upcastFile } from '../model/versions.ts'
 
 export const CATALOGUE_SCHEMAS = {
   powerSources: powerSourceSchema,
@@ -41,12 +42,13 @@ export const catalogueSchema = z.strictObject({
   wires: z.array(wireSchema).max(MOST_ITEMS),
   gases: z.array(gasSchema).max(MOST_ITEMS),
   tungstens: z.array(tungstenSchema).max(MOST_ITEMS),
+  stock: stockSchema,
 })
 export type Catalogue = z.infer<typeof catalogueSchema>
 export type CatalogueRecord = Catalogue[CatalogueList][number]
 
 /** @returns the equipment of a shelf as a catalogue */
-export const catalogueOf = (shelf: Pick<Shelf, CatalogueList>): Catalogue => ({
+export const catalogueOf = (shelf: Pick<Shelf, CatalogueList | 'stock'>): Catalogue => ({
   format: CATALOGUE_FORMAT,
   version: CATALOGUE_VERSION,
   powerSources: shelf.powerSources,
@@ -56,6 +58,7 @@ export const catalogueOf = (shelf: Pick<Shelf, CatalogueList>): Catalogue => ({
   wires: shelf.wires,
   gases: shelf.gases,
   tungstens: shelf.tungstens,
+  stock: shelf.stock,
 })
 
 /** One thing of a file as it was understood. */
@@ -64,6 +67,8 @@ export interface ReadItem {
   /** Where it stands in the file, as a person finds it: `row 4`, `wires 2`. */
   readonly place: string
   readonly record: CatalogueRecord | null
+  /** How much there is of it; absent where the file does not say. */
+  readonly amount?: number | null
   /** What it is called, as far as it could be read. */
   readonly name: string
   readonly problems: readonly FieldProblem[]
@@ -88,12 +93,12 @@ export function readCatalogue(written: unknown): ReadCatalogue {
   if (!upcast.ok) return { ok: false, message: `The catalogue ${upcast.message}.` }
   const value = upcast.value as Record<string, unknown>
   const unknown = Object.keys(value).filter(
-    (key) => key !== 'format' && key !== 'version' && !(key in CATALOGUE_LISTS),
+    (key) => !['format', 'version', 'stock'].includes(key) && !Object.hasOwn(CATALOGUE_LISTS, key),
   )
   if (unknown.length > 0) {
     return {
       ok: false,
-      message: `The catalogue has lists that are not known: ${unknown.join(', ')}. Known are ${CATALOGUE_KEYS.join(', ')}.`,
+      message: `The catalogue has lists that are not known: ${unknown.join(', ')}. Known are ${[...CATALOGUE_KEYS, 'stock'].join(', ')}.`,
     }
   }
   const items: ReadItem[] = []
@@ -112,7 +117,47 @@ export function readCatalogue(written: unknown): ReadCatalogue {
       })
     })
   }
-  return { ok: true, items: withoutTwins(items) }
+  const counts = readStock(value['stock'] ?? [])
+  if (typeof counts === 'string') return { ok: false, message: counts }
+  return { ok: true, items: withoutTwins(items.map((item) => counted(item, counts))) }
+}
+
+/** A count as it stands in the file: what is wrong with it concerns the thing that it names. */
+interface Count {
+  readonly place: string
+  readonly amount: number | null
+  readonly problems: readonly FieldProblem[]
+}
+
+/** @returns the counts by what they are of, or what is wrong with the whole list */
+function readStock(written: unknown): ReadonlyMap<string, Count> | string {
+  if (!Array.isArray(written)) return 'stock must be a list.'
+  const counts = new Map<string, Count>()
+  for (const [index, one] of written.entries()) {
+    const place = `stock ${index + 1}`
+    const id: unknown = isObject(one) ? one['id'] : null
+    if (typeof id !== 'string') return `${place} does not say in its id what is counted: wire.er70s6-035.`
+    const first = counts.get(id)
+    if (first) return `${place} counts ${id}, and so does ${first.place}; leave one of them out.`
+    const read = readDocument<StockItem>(stockItemSchema, one)
+    counts.set(id, {
+      place,
+      amount: read.ok ? read.value.amount : null,
+      problems: read.ok
+        ? []
+        : read.problems.map((problem) => ({ ...problem, field: `${place}, ${problem.field}` })),
+    })
+  }
+  return counts
+}
+
+function counted(item: ReadItem, counts: ReadonlyMap<string, Count>): ReadItem {
+  const kind = kindOfPath(CATALOGUE_LISTS[item.list].path)
+  const count = item.record && kind ? counts.get(`${kind}.${item.record.id}`) : undefined
+  if (!count) return item
+  return count.problems.length > 0
+    ? { ...item, record: null, problems: count.problems }
+    : { ...item, amount: count.amount }
 }
 
 /** Two things of one kind with one id cannot both enter. */

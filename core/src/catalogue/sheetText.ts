@@ -1,6 +1,10 @@
 /** Records to the cells of a sheet and back: nothing is lost, and what cannot be read is named by row and column. */
 import { CATALOGUE_SCHEMAS } from './catalogue.ts'
 import { type FieldProblem, readDocument } from '../model/problems.ts'
+import { inStock } from '../model/stock.ts'
+import type { StockItem } from '../model/stockItem.ts'
+import { kindOfPath } from '../model/versions.ts'
+import { CATALOGUE_LISTS } from './lists.ts'
 import type { PowerSource } from '../model/equipment.ts'
 import { type CatalogueRecord, type ReadItem, withoutTwins } from './catalogue.ts'
 import {
@@ -31,12 +35,21 @@ const printed = (columns: readonly SheetColumn[], record: unknown): string[] =>
     return value === undefined ? '' : cell.print(value)
   })
 
-/** @returns rows of cells, headings first; a power source has a row for each column of its plate */
-export function printSheet(sheet: Sheet, records: readonly CatalogueRecord[]): readonly Row[] {
+/**
+ * @param stock what the shop has counted
+ * @returns rows of cells, headings first; a power source has a row for each column of its plate
+ */
+export function printSheet(
+  sheet: Sheet,
+  records: readonly CatalogueRecord[],
+  stock: readonly StockItem[],
+): readonly Row[] {
+  const stocked = kindOfPath(CATALOGUE_LISTS[sheet.list].path) ?? ''
   const rows = records.flatMap((record) => {
     const own = [
       sheet.kind,
       ...printed(sheet.columns, record),
+      ...(sheet.stock ? [sheet.stock.cell.print(inStock(stock, stocked, record.id))] : []),
       ...sheet.presences.map(({ path }) => (fieldOf(record, path) === null ? 'no' : 'yes')),
     ]
     if (sheet.kind !== 'power-source') return [own]
@@ -186,7 +199,10 @@ function readFlat(sheet: Sheet, reader: Reader, row: Row, place: string): ReadIt
   const target = emptyTarget(sheet)
   const absent = readPresences(target, reader, row, sheet, '')
   readInto(target, reader, row, sheet.columns, [], target.record, '', absent)
-  return checked(sheet, target, place, () => '')
+  const count: Json = {}
+  if (sheet.stock && reader.has(sheet.stock.heading))
+    readInto(target, reader, row, [sheet.stock], [], count, '', absent)
+  return { ...checked(sheet, target, place, () => ''), ...count }
 }
 
 interface PlateRow {

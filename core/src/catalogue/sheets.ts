@@ -24,7 +24,9 @@ import {
   words,
   yesNo,
 } from './cells.ts'
-import type { CatalogueList } from './lists.ts'
+import { kindOfPath } from '../model/versions.ts'
+import { stockFieldOf } from '../model/records.ts'
+import { CATALOGUE_LISTS, type CatalogueList } from './lists.ts'
 
 export interface SheetColumn {
   readonly heading: string
@@ -46,6 +48,8 @@ export interface Sheet {
   readonly list: CatalogueList
   readonly columns: readonly SheetColumn[]
   readonly presences: readonly Presence[]
+  /** How much there is, beside the record; null of what nobody counts. */
+  readonly stock: SheetColumn | null
   /** Fields that every record of the sheet has. */
   readonly fixed: Readonly<Record<string, string>>
 }
@@ -112,7 +116,8 @@ function sheet(
   fixed: Sheet['fixed'] = {},
 ): Sheet {
   const fields = describeFields(schema)
-  return { kind, title, list, columns: columnsOf(fields), presences: presencesOf(fields), fixed }
+  const [stock = null] = columnsOf(stockFieldOf(kindOfPath(CATALOGUE_LISTS[list].path)))
+  return { kind, title, list, columns: columnsOf(fields), presences: presencesOf(fields), stock, fixed }
 }
 
 export const SHEETS: readonly Sheet[] = [
@@ -126,8 +131,9 @@ export const SHEETS: readonly Sheet[] = [
 ]
 
 /** @returns the headings of a sheet, in order */
-export function headingsOf({ kind, columns, presences }: Sheet): readonly string[] {
-  const first = ['kind', ...columns.map(({ heading }) => heading), ...presences.map(({ heading }) => heading)]
+export function headingsOf({ kind, columns, stock, presences }: Sheet): readonly string[] {
+  const own = [...columns, ...(stock ? [stock] : []), ...presences]
+  const first = ['kind', ...own.map(({ heading }) => heading)]
   return kind === 'power-source'
     ? [...first, PROCESS_NUMBER, ...[...PROCESS_COLUMNS, ...SUPPLY_COLUMNS].map(({ heading }) => heading)]
     : first

@@ -36,7 +36,6 @@ const gas = (part: Partial<Gas>): Gas => ({
   oxygenPct: 0,
   heliumPct: 0,
   fullL: 3500,
-  leftL: 3500,
   refillPrice: null,
   ...part,
 })
@@ -210,9 +209,9 @@ describe('gas and filler, common practice', () => {
 describe('what is used up', () => {
   it('gas that nobody has read is unknown, then judged once it is', () => {
     expect(verdict(frame, 'gas-use')).toBe('unknown')
-    if (!frame.gas) throw new Error('no gas')
-    expect(verdict({ ...frame, gas: { ...frame.gas, leftL: 3000 } }, 'gas-use')).toBe('fits')
-    const low = { ...frame, gas: { ...frame.gas, leftL: 100 } }
+    const withGas = (amount: number) => ({ ...frame, stock: [{ id: `gas.${frame.gas?.id}`, amount }] })
+    expect(verdict(withGas(3000), 'gas-use')).toBe('fits')
+    const low = withGas(100)
     expect(verdict(low, 'gas-use')).toBe('fails')
     expect(mendsSaid(low, 'gas-use')[0]).toContain('1 more full cylinder')
   })
@@ -220,7 +219,8 @@ describe('what is used up', () => {
   it('wire short by three spools asks for three', () => {
     if (!frame.wire) throw new Error('no wire')
     const use = assessed(frame, 'wire-use').demand ?? Number.NaN
-    const low = { ...frame, wire: { ...frame.wire, stockG: 0, packageG: use / 2.5 } }
+    const stock = [{ id: `wire.${frame.wire.id}`, amount: 0 }]
+    const low = { ...frame, stock, wire: { ...frame.wire, packageG: use / 2.5 } }
     expect(mendsSaid(low, 'wire-use')[0]).toContain('3 more spools')
   })
 

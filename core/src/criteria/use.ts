@@ -3,6 +3,7 @@ import { commonPractice, computed, jobField, standard } from '../basis/source.ts
 import { assumed, type Calculation, calculation, from, input } from '../calculation/calculation.ts'
 import type { Capability } from '../capability/capability.ts'
 import { arcsTotal, arcTotal, type Demand, fillerTotal, mostWanted, workTime } from '../demand/demand.ts'
+import { inStock } from '../model/stock.ts'
 import { figure, type Params, told, type Told, word } from '../model/told.ts'
 import { gasFlow } from '../trade/gasFlow.ts'
 import { NO_ARC_TIME } from './carries.ts'
@@ -75,7 +76,7 @@ const wireUse = criterion(
     }
     return againstStock(c, 'wire-use', {
       used: d.fillerG,
-      left: wire.stockG,
+      left: inStock(c.stock, 'wire', wire.id),
       unit: 'g',
       missing: told('wire-stock', { wire: wire.name }),
       params,
@@ -171,7 +172,7 @@ const gasUse = criterion(
     if (d.arcS === null) return unknown('gas-use', NO_ARC_TIME)
     return againstStock(c, 'gas-use', {
       used: r.take(gasUsed, { Q: c.flowLPerMin, τ: d.arcS, b: postFlowS(c, d), s: d.arcs }),
-      left: gas.leftL,
+      left: inStock(c.stock, 'gas', gas.id),
       unit: 'L',
       missing: told('gas-left', { gas: gas.name }),
       params: {},
@@ -222,7 +223,7 @@ const tungstenUse = criterion(
       return unknown('tungsten-use', told('tungsten-too-short', { tungsten: tungsten.name }))
     return againstStock(c, 'tungsten-use', {
       used: r.take(tungstenUsed, { τ: d.arcS, L: tungsten.lengthMm }),
-      left: tungsten.stock,
+      left: inStock(c.stock, 'tungsten', tungsten.id),
       unit: 'pieces',
       missing: told('tungsten-stock', { tungsten: tungsten.name }),
       params: {},

@@ -26,7 +26,6 @@ const entry = (
     oxygenPct,
     heliumPct,
     fullL: co2Pct === 100 ? CO2_CYLINDER_L : CYLINDER_L,
-    leftL: 0,
     refillPrice: null,
   }
   return { path: 'gases', record, summary, source: ISO_14175 }

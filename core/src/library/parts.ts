@@ -8,7 +8,7 @@ const PRACTICE = commonPractice('usual sizes, common practice, no source')
 const ROLLS = handbook('drive roll grooves by wire, welding handbooks')
 
 /** What a part has besides its kind, its name and its figures. */
-const BLANK = { held: 'candidate', price: null, stock: 0 } as const
+const BLANK = { held: 'candidate', price: null } as const
 
 const entry = (record: Part, summary: string, source: Source = PRACTICE): LibraryEntry<'parts'> => ({
   path: 'parts',

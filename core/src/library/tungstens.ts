@@ -35,7 +35,6 @@ export const LIBRARY_TUNGSTENS: readonly LibraryEntry<'tungstens'>[] = TUNGSTEN_
         type,
         diameterMm: mm,
         lengthMm: LENGTH_MM,
-        stock: 0,
         price: null,
       },
       summary: range === '' ? SUMMARIES[type] : `${SUMMARIES[type]}; ${range}`,

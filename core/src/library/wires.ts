@@ -106,7 +106,6 @@ function entry(one: Row, key: SizeKey, spoolMm: SpoolMm | null, packageG: number
     positions: null,
     gasWanted: null,
     spoolMm,
-    stockG: 0,
     packageG,
     packagePrice: null,
   }

@@ -71,7 +71,6 @@ export const wireSchema = z
     spoolMm: spoolMmSchema
       .nullable()
       .meta(field('Spool', { empty: 'none, or not known', group: 'Stock', words: SPOOL_WORDS })),
-    stockG: amountSchema.nullable().meta(field('On the shelf', { empty: 'not weighed', quantity: 'mass' })),
     packageG: z
       .number()
       .min(1)
@@ -98,8 +97,6 @@ export const gasSchema = z
       .min(1)
       .max(1e6)
       .meta(field('A full cylinder', { quantity: 'gasVolume', group: 'Stock' })),
-    /** Free gas left, from the gauge; null when the gauge has not been read. */
-    leftL: amountSchema.nullable().meta(field('Left', { empty: 'gauge not read', quantity: 'gasVolume' })),
     refillPrice: amountSchema.nullable().meta(field('Refill', { empty: NOT_GIVEN })),
   })
   .check((ctx) => {
@@ -131,12 +128,6 @@ export const tungstenSchema = z.strictObject({
   type: z.enum(TUNGSTEN_TYPES).meta(field('ISO 6848 type', { words: TUNGSTEN_WORDS, blank: 'WLa20' })),
   diameterMm: diameterMmSchema.meta(field('Diameter', { quantity: 'diameter' })),
   lengthMm: lengthMmSchema.meta(field('Length', { quantity: 'length' })),
-  stock: z
-    .int()
-    .min(0)
-    .max(100_000)
-    .nullable()
-    .meta(field('In the drawer', { unit: 'pcs', empty: 'not counted', group: 'Stock' })),
-  price: amountSchema.nullable().meta(field('Price', { empty: NOT_GIVEN })),
+  price: amountSchema.nullable().meta(field('Price', { empty: NOT_GIVEN, group: 'Stock' })),
 })
 export type Tungsten = z.infer<typeof tungstenSchema>

@@ -21,12 +21,6 @@ const common = {
   id: idSchema,
   name: nameSchema,
   ...holdingShape,
-  stock: z
-    .int()
-    .min(0, 'must be at least 0')
-    .max(100_000, 'must be at most 100000')
-    .nullable()
-    .meta(field('In the drawer', { unit: 'pcs', empty: 'not counted' })),
 }
 /** Null where the shop has not said which guns or torches it screws into. */
 const partsClass = nameSchema.nullable().meta(field('For guns or torches of class', { empty: NOT_GIVEN }))

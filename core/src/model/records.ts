@@ -1,5 +1,5 @@
 /** Every kind of record with its schema, its fields, and what it names of others. */
-import type { z } from 'zod'
+import { z } from 'zod'
 import { describeFields, type FieldDescription } from './describe.ts'
 import {
   circuitSchema,
@@ -16,6 +16,8 @@ import {
 } from './equipment.ts'
 import { jobSchema } from './job.ts'
 import { shopSchema } from './shop.ts'
+import { isStocked, type StockedKind } from './stock.ts'
+import { STOCK_AMOUNTS, stockItemSchema } from './stockItem.ts'
 import type { RecordKind } from './versions.ts'
 
 export const RECORD_SCHEMAS = {
@@ -30,7 +32,15 @@ export const RECORD_SCHEMAS = {
   tungsten: tungstenSchema,
   'set-up': setUpSchema,
   job: jobSchema,
+  stock: stockItemSchema,
 } as const satisfies Readonly<Record<RecordKind, z.ZodType<{ id: string }>>>
+
+const AMOUNTS: Readonly<Record<StockedKind, z.ZodType>> = {
+  part: z.strictObject({ amount: STOCK_AMOUNTS.part }),
+  wire: z.strictObject({ amount: STOCK_AMOUNTS.wire }),
+  gas: z.strictObject({ amount: STOCK_AMOUNTS.gas }),
+  tungsten: z.strictObject({ amount: STOCK_AMOUNTS.tungsten }),
+}
 
 /**
  * @param partKind of a part: each kind has fields of its own
@@ -41,6 +51,10 @@ export function fieldsOf(kind: RecordKind, partKind: unknown = null): readonly F
   const known = PART_KINDS.find((one) => one === partKind)
   return known ? describeFields(partSchemaOf(known)) : []
 }
+
+/** @returns how much there is of a kind of record, as a field; none of what nobody counts */
+export const stockFieldOf = (kind: string | null): readonly FieldDescription[] =>
+  kind !== null && isStocked(kind) ? describeFields(AMOUNTS[kind]) : []
 
 /** One record that another names, and where. */
 export interface ReferenceFound {

@@ -13,7 +13,26 @@ import {
 } from './equipment.ts'
 import { jobSchema } from './job.ts'
 import { shopSchema } from './shop.ts'
+import { stockItemSchema } from './stockItem.ts'
 import { fileVersionOf } from './versions.ts'
+
+/** What is counted, once each. */
+export const stockSchema = z
+  .array(stockItemSchema)
+  .max(10_000)
+  .check((ctx) => {
+    const seen = new Set<string>()
+    ctx.value.forEach(({ id }, index) => {
+      if (seen.has(id))
+        ctx.issues.push({
+          code: 'custom',
+          path: [index, 'id'],
+          input: id,
+          message: `is “${id}”, which an earlier one has; count each thing once`,
+        })
+      seen.add(id)
+    })
+  })
 
 const shelfShape = {
   circuits: z.array(circuitSchema).max(200),
@@ -24,6 +43,7 @@ const shelfShape = {
   wires: z.array(wireSchema).max(2000),
   gases: z.array(gasSchema).max(2000),
   tungstens: z.array(tungstenSchema).max(2000),
+  stock: stockSchema,
 }
 
 /** What the shop has to choose from. */

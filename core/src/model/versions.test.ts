@@ -52,9 +52,40 @@ describe('files of every version', () => {
     const first: unknown = JSON.parse(readFileSync(new URL('brannik-shop-1.json', GOLDEN), 'utf8'))
     const upcast = upcastFile('brannik-shop', first)
     expect(upcast).toMatchObject({ ok: true, value: { shop: { locale: 'en-US' } } })
-    expect(upcast.ok && upcast.value).toMatchObject({
-      ...(first as object),
-      version: fileVersionOf('brannik-shop'),
+    const { wires, gases, parts, tungstens, ...rest } = first as Readonly<Record<string, readonly unknown[]>>
+    expect(upcast.ok && upcast.value).toMatchObject({ ...rest, version: fileVersionOf('brannik-shop') })
+    for (const list of [wires, gases, parts, tungstens]) expect(list?.length).toBeGreaterThan(0)
+  })
+
+  it('what a record said of its stock is a count beside it', () => {
+    const wire = { id: 'w', stockG: 900 }
+    const upcast = upcastFile('brannik-shop', {
+      format: 'brannik-shop',
+      version: 2,
+      wires: [wire, { id: 'unweighed', stockG: null }],
+      gases: [{ id: 'g', leftL: 0 }],
+      parts: [{ id: 'p', stock: 4 }],
+      tungstens: [{ id: 't', stock: 2 }],
+      circuits: [{ id: 'c', stock: 'no field of a circuit' }],
+    })
+    expect(upcast.ok && upcast.value).toEqual({
+      format: 'brannik-shop',
+      version: 3,
+      wires: [{ id: 'w' }, { id: 'unweighed' }],
+      gases: [{ id: 'g' }],
+      parts: [{ id: 'p' }],
+      tungstens: [{ id: 't' }],
+      circuits: [{ id: 'c', stock: 'no field of a circuit' }],
+      stock: [
+        { id: 'wire.w', amount: 900 },
+        { id: 'gas.g', amount: 0 },
+        { id: 'part.p', amount: 4 },
+        { id: 'tungsten.t', amount: 2 },
+      ],
+    })
+    expect(upcastFile('brannik-job', { format: 'brannik-job', version: 1, job: {} })).toEqual({
+      ok: true,
+      value: { format: 'brannik-job', version: 1, job: {} },
     })
   })
 

@@ -16,6 +16,7 @@ export const RECORD_PATHS = {
   tungsten: 'tungstens',
   'set-up': 'set-ups',
   job: 'jobs',
+  stock: 'stock',
 } as const
 /** What one of each is called. */
 export const RECORD_NOUNS = {
@@ -30,6 +31,7 @@ export const RECORD_NOUNS = {
   tungsten: 'tungsten',
   'set-up': 'set-up',
   job: 'job',
+  stock: 'count',
 } as const satisfies Readonly<Record<keyof typeof RECORD_PATHS, string>>
 export type RecordKind = keyof typeof RECORD_PATHS
 export const RECORD_KINDS = Object.keys(RECORD_PATHS) as readonly RecordKind[]
@@ -39,6 +41,13 @@ export const kindOfPath = (path: string): RecordKind | null =>
 type Fields = Readonly<Record<string, unknown>>
 /** From one version to the next. It sees what was typed, whole or half, and leaves what is there already. */
 type Upcaster = (record: Fields) => Fields
+
+/** Until then a record said itself how much there is of it. */
+const STOCK_FIELDS = { part: 'stock', wire: 'stockG', gas: 'leftL', tungsten: 'stock' } as const
+const without =
+  (field: string): Upcaster =>
+  ({ [field]: _left, ...record }) =>
+    record
 
 /** By kind, the steps from version 1 on: the current version is one more than there are steps. */
 const UPCASTERS: Readonly<Record<RecordKind, readonly Upcaster[]>> = {
@@ -50,12 +59,13 @@ const UPCASTERS: Readonly<Record<RecordKind, readonly Upcaster[]>> = {
   'power-source': [],
   feeder: [],
   gun: [],
-  part: [],
-  wire: [],
-  gas: [],
-  tungsten: [],
+  part: [without(STOCK_FIELDS.part)],
+  wire: [without(STOCK_FIELDS.wire)],
+  gas: [without(STOCK_FIELDS.gas)],
+  tungsten: [without(STOCK_FIELDS.tungsten)],
   'set-up': [],
   job: [],
+  stock: [],
 }
 
 export const schemaVersionOf = (kind: RecordKind): number => UPCASTERS[kind].length + 1
@@ -109,12 +119,15 @@ const PLACES: ReadonlyMap<string, RecordKind> = new Map([
   ['job', 'job'],
 ])
 
+/** Since records of the shelf do not say how much there is of them. */
+const COUNTED_APART = { part: 2, wire: 2, gas: 2, tungsten: 2 } as const
+
 /** By kind of file, for each of its versions the versions of the records in it; a kind that is not named has 1. */
 const FILES = {
-  'brannik-shop': [{}, { shop: 2 }],
-  'brannik-catalogue': [{}],
+  'brannik-shop': [{}, { shop: 2 }, { shop: 2, ...COUNTED_APART }],
+  'brannik-catalogue': [{}, COUNTED_APART],
   'brannik-job': [{}],
-  'brannik-fit': [{}, { shop: 2 }],
+  'brannik-fit': [{}, { shop: 2 }, { shop: 2, ...COUNTED_APART }],
 } as const satisfies Readonly<Record<string, readonly Partial<Record<RecordKind, number>>[]>>
 export type FileFormat = keyof typeof FILES
 
@@ -142,5 +155,19 @@ export function upcastFile(format: FileFormat, value: unknown): Upcast {
     if (!kind) return [key, held]
     return [key, Array.isArray(held) ? held.map((record) => upcast(kind, record)) : upcast(kind, held)]
   })
-  return { ok: true, value: { ...Object.fromEntries(entries), version: current } }
+  // A file without a shelf has nothing that is counted.
+  const counts = format !== 'brannik-job' && versions.part === undefined ? { stock: stockOf(value) } : {}
+  return { ok: true, value: { ...Object.fromEntries(entries), ...counts, version: current } }
 }
+
+/** What the records of a file say of themselves, from before counts stood apart. */
+const stockOf = (file: Fields): readonly unknown[] =>
+  Object.entries(file).flatMap(([key, held]) => {
+    const kind = PLACES.get(key)
+    if (!kind || !(kind in STOCK_FIELDS) || !Array.isArray(held)) return []
+    const field = STOCK_FIELDS[kind as keyof typeof STOCK_FIELDS]
+    return held.filter(isFields).flatMap((record) => {
+      const { id, [field]: amount = null } = record
+      return amount === null || typeof id !== 'string' ? [] : [{ id: `${kind}.${id}`, amount }]
+    })
+  })

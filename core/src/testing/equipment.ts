@@ -67,7 +67,6 @@ export const sampleWire = (part: Partial<Wire> = {}): Wire => ({
   positions: null,
   gasWanted: null,
   spoolMm: 200,
-  stockG: null,
   packageG: 5000,
   packagePrice: null,
   ...part,
@@ -118,7 +117,6 @@ export const sampleGas = (part: Partial<Gas> = {}): Gas => ({
   oxygenPct: 0,
   heliumPct: 0,
   fullL: 3540,
-  leftL: null,
   refillPrice: null,
   ...part,
 })
@@ -129,13 +127,12 @@ export const sampleTungsten = (part: Partial<Tungsten> = {}): Tungsten => ({
   type: 'WLa20',
   diameterMm: 1.5875,
   lengthMm: 175,
-  stock: null,
   price: null,
   ...part,
 })
 
 const PARTS: { readonly [K in PartKind]: PartOf<K> } = (() => {
-  const held = { held: 'owned', price: null, stock: null } as const
+  const held = { held: 'owned', price: null } as const
   return {
     'drive-roll': {
       kind: 'drive-roll',

@@ -173,7 +173,7 @@ const DRAWER: readonly Part[] = [
 ]
 
 /** One of each that goes together with the drawer, so that most set-ups can be made whole; the random ones come on top. */
-const BASICS: Omit<Shelf, 'parts' | 'feeders'> = {
+const BASICS: Omit<Shelf, 'parts' | 'feeders' | 'stock'> = {
   circuits: [
     {
       id: 'c',
@@ -232,7 +232,7 @@ const ownFeeder = feeder.map((own): Feeder => ({
   ...own,
 }))
 
-export const shelves: fc.Arbitrary<Shelf> = fc.record({
+const things: fc.Arbitrary<Omit<Shelf, 'stock'>> = fc.record({
   circuits: withBasics(BASICS.circuits, circuit, 3),
   powerSources: withBasics(BASICS.powerSources, powerSource, 6),
   feeders: withBasics([], ownFeeder, 3),
@@ -242,3 +242,17 @@ export const shelves: fc.Arbitrary<Shelf> = fc.record({
   gases: withBasics(BASICS.gases, gas, 5),
   tungstens: withBasics(BASICS.tungstens, tungsten, 5),
 })
+
+/** Some of it counted, some not. */
+export const shelves: fc.Arbitrary<Shelf> = fc
+  .tuple(things, fc.infiniteStream(fc.option(fc.integer({ min: 0, max: 5000 }))))
+  .map(([shelf, amounts]) => {
+    const ids = [
+      ...shelf.parts.map(({ id }) => `part.${id}`),
+      ...shelf.wires.map(({ id }) => `wire.${id}`),
+      ...shelf.gases.map(({ id }) => `gas.${id}`),
+      ...shelf.tungstens.map(({ id }) => `tungsten.${id}`),
+    ]
+    const stock = ids.map((id) => ({ id, amount: amounts.next().value }))
+    return { ...shelf, stock }
+  })

@@ -176,24 +176,24 @@ type SizeKey =
   | 'slotLengthMm'
 
 /** Words before a figure of a groove. */
-const SIZE_WORDS: Readonly<Record<string, SizeKey>> = {
-  gap: 'rootGapMm',
-  g: 'rootGapMm',
-  face: 'rootFaceMm',
-  f: 'rootFaceMm',
-  cap: 'reinforcementMm',
-  c: 'reinforcementMm',
-  back: 'backWeldMm',
-  radius: 'rootRadiusMm',
-  r: 'rootRadiusMm',
-  fill: 'legMm',
-  leg: 'legMm',
-  dia: 'diameterMm',
-  od: 'diameterMm',
-  hole: 'diameterMm',
-  header: 'headerDiameterMm',
-  long: 'slotLengthMm',
-}
+const SIZE_WORDS: ReadonlyMap<string, SizeKey> = new Map([
+  ['gap', 'rootGapMm'],
+  ['g', 'rootGapMm'],
+  ['face', 'rootFaceMm'],
+  ['f', 'rootFaceMm'],
+  ['cap', 'reinforcementMm'],
+  ['c', 'reinforcementMm'],
+  ['back', 'backWeldMm'],
+  ['radius', 'rootRadiusMm'],
+  ['r', 'rootRadiusMm'],
+  ['fill', 'legMm'],
+  ['leg', 'legMm'],
+  ['dia', 'diameterMm'],
+  ['od', 'diameterMm'],
+  ['hole', 'diameterMm'],
+  ['header', 'headerDiameterMm'],
+  ['long', 'slotLengthMm'],
+])
 const PRINT_ORDER: readonly (readonly [string, SizeKey])[] = [
   ['fill', 'legMm'],
   ['gap', 'rootGapMm'],
@@ -222,7 +222,7 @@ export function readSize(text: string, joint: Joint, notation: Notation): TextRe
   }
   for (const piece of written.split(/\s*[,;]\s*/)) {
     const named = /^([a-z]+)\s+(.+)$/i.exec(piece)
-    const key = named ? SIZE_WORDS[(named[1] ?? '').toLowerCase()] : undefined
+    const key = named ? SIZE_WORDS.get((named[1] ?? '').toLowerCase()) : undefined
     if (named && !key)
       return fail(
         `“${piece}” is not understood. Write for example ${isFillet ? '3/16 or 1/4 x 3/8' : 'gap 3/32, face 1/16, cap 1/16'}.`,

@@ -16,6 +16,7 @@ import {
   speechOf,
   spokenFit,
   type SpokenStep,
+  type StockItem,
   spokenSteps,
   upcastFile,
   upcastRecord,
@@ -23,12 +24,17 @@ import {
 import { z } from 'zod'
 import { type Kind, kindAt } from '../stores/kinds.ts'
 
-/** One field that names another record. */
 /** A record that its schema takes, as the text that came in. */
 export interface RecordDocument {
   readonly id: string
   readonly text: string
   readonly references: readonly ReferenceFound[]
+}
+
+/** A catalogue that is to be stored. */
+export interface CatalogueDocument {
+  readonly lists: readonly CatalogueList[]
+  readonly stock: readonly StockItem[]
 }
 
 /** The records of one kind in a catalogue. */
@@ -116,7 +122,7 @@ function twins(catalogue: z.infer<typeof catalogueSchema>): FieldProblem[] {
   })
 }
 
-function catalogue(sent: unknown): Outcome<readonly CatalogueList[]> {
+function catalogue(sent: unknown): Outcome<CatalogueDocument> {
   const written: unknown =
     typeof sent === 'object' && sent !== null && 'catalogue' in sent ? sent.catalogue : null
   const upcast = written === null ? null : upcastFile('brannik-catalogue', written)
@@ -140,7 +146,8 @@ function catalogue(sent: unknown): Outcome<readonly CatalogueList[]> {
     })
     return { path, text: JSON.stringify(list), ids: list.map(({ id }) => id), versions: new Map(versions) }
   })
-  return { ok: true, value: lists.filter(({ ids }) => ids.length > 0) }
+  const { stock } = read.value.catalogue
+  return { ok: true, value: { lists: lists.filter(({ ids }) => ids.length > 0), stock } }
 }
 
 /** Chains of more welds than this are not told of one by one: the hungriest stands for them. */
@@ -179,7 +186,7 @@ export type Ask =
 
 export interface Answers {
   record: RecordDocument
-  catalogue: readonly CatalogueList[]
+  catalogue: CatalogueDocument
   fit: Uint8Array<ArrayBuffer>
 }
 

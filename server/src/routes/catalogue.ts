@@ -16,7 +16,9 @@ import type { AddRoutes } from '../services.ts'
 import { answerOnce } from '../stores/answers.ts'
 import { note } from '../stores/audit.ts'
 import { writeMany } from '../stores/bulk.ts'
+import { type Kind, COUNTS } from '../stores/kinds.ts'
 import * as records from '../stores/records.ts'
+import { countMany, STOCK } from '../stores/stock.ts'
 
 /** The catalogue's JSON Schema, made of the schemas that check it. */
 const catalogueJsonSchema = (): object => ({
@@ -31,22 +33,28 @@ const libraryCatalogue = (): object => ({
   format: CATALOGUE_FORMAT,
   version: CATALOGUE_VERSION,
   ...Object.fromEntries(CATALOGUE_KEYS.map((key) => [key, ofLibrary(CATALOGUE_LISTS[key].path)])),
+  stock: [],
 })
 
 /** The catalogue piece by piece, so that it never stands whole in memory. */
 async function* pieces(connection: Connection): AsyncGenerator<string> {
   yield `{"format":${JSON.stringify(CATALOGUE_FORMAT)},"version":${CATALOGUE_VERSION}`
   for (const key of CATALOGUE_KEYS) {
+    yield* list(key, records.RECORDS, records.kindOrProblem(CATALOGUE_LISTS[key].path))
+  }
+  yield* list('stock', STOCK, COUNTS)
+  yield '}'
+
+  async function* list(key: string, store: records.Store, kind: Kind): AsyncGenerator<string> {
     yield `,"${key}":[`
     let separator = ''
-    for await (const items of records.pages(connection, records.kindOrProblem(CATALOGUE_LISTS[key].path))) {
+    for await (const items of records.pages(connection, kind, store)) {
       if (items.length === 0) continue
       yield separator + items.map(({ record }) => record).join(',')
       separator = ','
     }
     yield ']'
   }
-  yield '}'
 }
 
 export const catalogueRoutes: AddRoutes = (api, { database, readBody }) => {
@@ -68,7 +76,7 @@ export const catalogueRoutes: AddRoutes = (api, { database, readBody }) => {
     response.type('application/json').send(library)
   })
   api.on('post', '/catalogue', 'owner', async (request, response) => {
-    const lists = await readBody(request, { what: 'catalogue' })
+    const { lists, stock } = await readBody(request, { what: 'catalogue' })
     const { answer } = await answerOnce(database, request, async (connection) => {
       const items: { path: string; id: string; version: number }[] = []
       for (const { path, text, ids, versions } of lists) {
@@ -76,9 +84,11 @@ export const catalogueRoutes: AddRoutes = (api, { database, readBody }) => {
         for (const written of await writeMany(connection, kind, text, ids, versions))
           items.push({ path, ...written })
       }
+      const things = items.length
+      for (const counted of await countMany(connection, stock)) items.push({ path: COUNTS.path, ...counted })
       await note(connection, request.actor, {
         action: 'took in a catalogue',
-        detail: `${items.length} things`,
+        detail: `${things} things`,
       })
       return { status: 200, body: JSON.stringify({ items }) }
     }).catch((error: unknown) => {

@@ -7,14 +7,14 @@ import { reading, type Database } from '../database.ts'
 import { LIMITS } from '../limits.ts'
 import { invalid, Problem } from '../problems.ts'
 import type { Kind } from '../stores/kinds.ts'
-import * as records from '../stores/records.ts'
+import type { Page, Place, Store } from '../stores/records.ts'
 
 /** Where a page begins, as text that an address can carry. */
-const cursorOf = ({ name, id }: records.Place): string =>
+const cursorOf = ({ name, id }: Place): string =>
   Buffer.from(JSON.stringify([name, id])).toString('base64url')
 const placeSchema = z.tuple([z.string(), z.string()])
 
-function placeOf(cursor: string): records.Place {
+function placeOf(cursor: string): Place {
   try {
     const [name, id] = placeSchema.parse(JSON.parse(Buffer.from(cursor, 'base64url').toString('utf8')))
     if (`${name}${id}`.includes('\u0000')) throw new Error('no text of ours')
@@ -106,19 +106,19 @@ const pack = promisify(gzip)
 /** Fast: what is packed twice as well takes four times as long. */
 const LEVEL = 4
 
-async function keptOf({ items, next }: records.Page): Promise<Kept> {
+async function keptOf({ items, next }: Page): Promise<Kept> {
   const list = items.map(({ version, record }) => `{"version":${version},"record":${record}}`)
   const plain = Buffer.from(`{"items":[${list.join(',')}],"next":${JSON.stringify(next && cursorOf(next))}}`)
   return { plain, packed: await pack(plain, { level: LEVEL }) }
 }
 
-export function listHandler(database: Database, kind: Kind): RequestHandler {
+export function listHandler(database: Database, kind: Kind, store: Store): RequestHandler {
   const kept = new KeptPages()
   return async (request, response) => {
     const { limit, after } = queryOf(querySchema, request)
     const from = after === undefined ? null : placeOf(after)
     // The revision is read first: a page may then be newer than it says, never older.
-    const revision = await reading(database, (connection) => records.revisionOf(connection, kind))
+    const revision = await reading(database, (connection) => store.revisionOf(connection, kind))
     const etag = `"${kind.kind}-${revision}"`
     response.set('ETag', etag).set('Cache-Control', 'private, no-cache').vary('Accept-Encoding')
     if (request.get('If-None-Match') === etag) {
@@ -126,7 +126,7 @@ export function listHandler(database: Database, kind: Kind): RequestHandler {
       return
     }
     const { plain, packed } = await kept.of(`${limit} ${after ?? ''}`, revision, async () =>
-      keptOf(await reading(database, (connection) => records.page(connection, kind, from, limit))),
+      keptOf(await reading(database, (connection) => store.page(connection, kind, from, limit))),
     )
     response.type('application/json')
     if (request.acceptsEncodings('gzip') === false) response.send(plain)

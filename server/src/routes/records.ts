@@ -8,7 +8,7 @@ import type { AddRoutes, Services } from '../services.ts'
 import { answerOnce, type Answer } from '../stores/answers.ts'
 import { note } from '../stores/audit.ts'
 import type { Kind } from '../stores/kinds.ts'
-import * as records from '../stores/records.ts'
+import { RECORDS, type Store } from '../stores/records.ts'
 import { listHandler } from './lists.ts'
 
 const etag = (version: number): string => `"${version}"`
@@ -65,44 +65,44 @@ async function answerWrite(
 }
 
 const replaceHandler =
-  (services: Services, kind: Kind): RequestHandler =>
+  (services: Services, kind: Kind, store: Store): RequestHandler =>
   async (request, response) => {
     const document = await services.readBody(request, { what: 'record', kindPath: kind.path })
     const { id } = request.params
     if (typeof id === 'string') sameId(id, document.id)
     const had = ifMatch(request)
     await answerWrite(services, request, response, document, async (connection) => {
-      const version = await records.replace(connection, kind, had, document)
+      const version = await store.replace(connection, kind, had, document)
       await note(connection, request.actor, { action: 'changed', kind: kind.kind, id: document.id, version })
       return { status: 200, etag: etag(version) }
     })
   }
 
 export const recordRoutes =
-  (kind: Kind): AddRoutes =>
+  (kind: Kind, store: Store = RECORDS): AddRoutes =>
   (api, services) => {
     const { database } = services
     const path = `/${kind.path}`
-    api.on('get', path, 'guest', listHandler(database, kind))
+    api.on('get', path, 'guest', listHandler(database, kind, store))
     api.on('post', path, kind.writers, async (request, response) => {
       const document = await services.readBody(request, { what: 'record', kindPath: kind.path })
       await answerWrite(services, request, response, document, async (connection) => {
-        const version = await records.create(connection, kind, document)
+        const version = await store.create(connection, kind, document)
         await note(connection, request.actor, { action: 'made', kind: kind.kind, id: document.id, version })
         return { status: 201, etag: etag(version), location: `/api/${kind.path}/${document.id}` }
       })
     })
     api.on('get', `${path}/:id`, 'guest', async (request, response) => {
       const id = String(request.params['id'])
-      const stored = await reading(database, (connection) => records.get(connection, kind, id))
+      const stored = await reading(database, (connection) => store.get(connection, kind, id))
       sendRecord(response, stored.version, stored.record)
     })
-    api.on('put', `${path}/:id`, kind.writers, replaceHandler(services, kind))
+    api.on('put', `${path}/:id`, kind.writers, replaceHandler(services, kind, store))
     api.on('delete', `${path}/:id`, kind.writers, async (request, response) => {
       const had = ifMatch(request)
       const id = String(request.params['id'])
       await answerWrite(services, request, response, null, async (connection) => {
-        await records.remove(connection, kind, id, had)
+        await store.remove(connection, kind, id, had)
         await note(connection, request.actor, { action: 'deleted', kind: kind.kind, id, version: had })
         return { status: 204 }
       })
@@ -115,7 +115,7 @@ export const shopRoutes =
   (api, services) => {
     api.on('get', `/${kind.path}`, 'guest', async (_request, response) => {
       const { items } = await reading(services.database, (connection) =>
-        records.page(connection, kind, null, 1),
+        RECORDS.page(connection, kind, null, 1),
       )
       const [stored] = items
       if (!stored)
@@ -126,5 +126,5 @@ export const shopRoutes =
         )
       sendRecord(response, stored.version, stored.record)
     })
-    api.on('put', `/${kind.path}`, kind.writers, replaceHandler(services, kind))
+    api.on('put', `/${kind.path}`, kind.writers, replaceHandler(services, kind, RECORDS))
   }

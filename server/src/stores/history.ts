@@ -22,9 +22,12 @@ export interface Deleted {
 }
 
 const MOST = 200
-const VERSIONS = `select version, at, who, body is null as deleted from record_history
+const VERSIONS = (kept: string) => `select version, at, who, body is null as deleted from ${kept}
   where kind = $1 and id = $2 and ($3::int is null or version < $3) order by version desc limit ${MOST}`
-const ONE = `select body as record, schema_version as written from record_history where kind = $1 and id = $2 and version = $3`
+/** Of counts the movements are the history. */
+const keptIn = ({ kind }: Kind): string => (kind === 'stock' ? 'stock_history' : 'record_history')
+const ONE = (kept: string) =>
+  `select body as record, schema_version as written from ${kept} where kind = $1 and id = $2 and version = $3`
 const DELETED = `select h.kind, h.id, h.at, h.who, h.version - 1 as version, before.body ->> 'name' as name
   from record_history h
   join record_history before on before.kind = h.kind and before.id = h.id and before.version = h.version - 1
@@ -40,7 +43,7 @@ export async function versionsOf(
   id: string,
   before: number | null,
 ): Promise<readonly Version[]> {
-  return (await connection.query<Version>(VERSIONS, [kind.kind, id, before])).rows
+  return (await connection.query<Version>(VERSIONS(keptIn(kind)), [kind.kind, id, before])).rows
 }
 
 /** @returns JSON text */
@@ -50,7 +53,7 @@ export async function versionOf(
   id: string,
   version: number,
 ): Promise<string> {
-  const { rows } = await connection.query<{ record: object | null; written: number }>(ONE, [
+  const { rows } = await connection.query<{ record: object | null; written: number }>(ONE(keptIn(kind)), [
     kind.kind,
     id,
     version,

@@ -11,7 +11,7 @@ export interface Kind {
   /** Name of its schema in the OpenAPI document. */
   readonly schemaName: string
   readonly schema: z.ZodType<{ id: string }>
-  /** Who may write it. What is used up stands in the records of wires, gases, tungstens and parts. */
+  /** Who may write it. */
   readonly writers: 'owner' | 'planner'
 }
 
@@ -55,7 +55,10 @@ export const COLLECTIONS: readonly Collection[] = [
   collection('job', 'jobs', 'planner'),
 ]
 
-export const ALL_KINDS: readonly Kind[] = [SHOP, ...COLLECTIONS]
+/** Not a document but a count of one, kept in rows; to whoever asks it is a record like the others. */
+export const COUNTS: Kind = kindOf('stock', 'planner')
+
+export const ALL_KINDS: readonly Kind[] = [SHOP, ...COLLECTIONS, COUNTS]
 
 /** A kind by its path below /api. */
 export const kindAt = (path: string): Kind | null => ALL_KINDS.find((kind) => kind.path === path) ?? null

@@ -84,10 +84,14 @@ export async function page(
 }
 
 /** Every record of a kind, page after page. */
-export async function* pages(connection: Connection, kind: Kind): AsyncGenerator<readonly Stored[]> {
+export async function* pages(
+  connection: Connection,
+  kind: Kind,
+  store: Store,
+): AsyncGenerator<readonly Stored[]> {
   let after: Place | null = null
   do {
-    const { items, next }: Page = await page(connection, kind, after)
+    const { items, next }: Page = await store.page(connection, kind, after)
     yield items
     after = next
   } while (after)
@@ -205,6 +209,17 @@ export async function remove(connection: Connection, kind: Kind, id: string, ver
 export async function isEmpty(connection: Connection): Promise<boolean> {
   return (await connection.query(ANY_RECORD)).rowCount === 0
 }
+
+/** What a kind of record is kept in. */
+export interface Store {
+  readonly revisionOf: typeof revisionOf
+  readonly page: typeof page
+  readonly get: typeof get
+  readonly create: typeof create
+  readonly replace: typeof replace
+  readonly remove: typeof remove
+}
+export const RECORDS: Store = { revisionOf, page, get, create, replace, remove }
 
 /** Short and the same for the same text. */
 export const digest = (...texts: readonly (string | Buffer)[]): Buffer => {

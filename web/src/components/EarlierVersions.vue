@@ -35,7 +35,7 @@ const changes = computed(() =>
     ? []
     : differences(now.value, record.value, wordingOf(path, now.value, workspace.notation)),
 )
-const name = computed(() => now.value?.name ?? '')
+const name = computed(() => (now.value && 'name' in now.value ? now.value.name : ''))
 
 const telling = async (work: () => Promise<void>): Promise<void> => {
   problem.value = ''

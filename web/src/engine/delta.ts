@@ -22,6 +22,7 @@ const LIST_KEYS: readonly ListKey[] = [
   'wires',
   'gases',
   'tungstens',
+  'stock',
   'setUps',
   'jobs',
 ]

@@ -88,6 +88,7 @@ const EMPTY: Snapshot = {
   wires: [],
   gases: [],
   tungstens: [],
+  stock: [],
   setUps: [],
   jobs: [],
 }

@@ -26,9 +26,13 @@ const FORMULA = /^'*[=+\-@\t\r]/
 const guarded = (cell: string): string => (FORMULA.test(cell) ? `'${cell}` : cell)
 const bare = (cell: string): string => (/^'+[=+\-@\t\r]/.test(cell) ? cell.slice(1) : cell)
 
-export const csvOfSheet = (sheet: Sheet, records: readonly CatalogueRecord[]): string =>
+export const csvOfSheet = (
+  sheet: Sheet,
+  records: readonly CatalogueRecord[],
+  stock: Catalogue['stock'],
+): string =>
   Papa.unparse(
-    printSheet(sheet, records).map((row) => row.map(guarded)),
+    printSheet(sheet, records, stock).map((row) => row.map(guarded)),
     { newline: '\r\n' },
   )
 
@@ -40,7 +44,7 @@ export const sheetsOf = (catalogue: Catalogue, path: string) =>
     .map(({ sheet, records }) => ({
       title: sheet.title,
       file: `${sheet.kind}.csv`,
-      text: () => csvOfSheet(sheet, records),
+      text: () => csvOfSheet(sheet, records, catalogue.stock),
     }))
 
 export type FileRead =

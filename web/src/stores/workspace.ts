@@ -7,9 +7,13 @@ import {
   type CatalogueList,
   type CatalogueRecord,
   type Clash,
+  inStock,
+  isStocked,
+  kindOfPath,
   mergeRecords,
   notationOf,
   speechOf,
+  stockId,
   withField,
 } from '@brannik/core'
 import type {
@@ -23,6 +27,7 @@ import type {
   SetUp,
   Shelf,
   Shop,
+  StockItem,
   Tungsten,
   Wire,
 } from '@brannik/core'
@@ -48,6 +53,7 @@ interface RecordOf {
   tungstens: Tungsten
   'set-ups': SetUp
   jobs: Job
+  stock: StockItem
 }
 export type Path = keyof RecordOf
 /** Nobody watches the version: a save changes nothing on the screen. */
@@ -68,6 +74,7 @@ const PATHS: readonly Path[] = [
   'wires',
   'gases',
   'tungstens',
+  'stock',
   'set-ups',
   'jobs',
 ]
@@ -88,6 +95,8 @@ interface Edit {
 interface Taken {
   readonly list: CatalogueList
   readonly record: CatalogueRecord
+  /** How much there is of it; absent where the file does not say. */
+  readonly amount?: number | null
 }
 
 /** Edits of one field within this time undo as one. */
@@ -101,6 +110,8 @@ const emptyTables = (): Tables =>
 
 const keyOf = (path: Path, id: string): string => `${path}/${id}`
 const nameOf = (record: object): string => ('name' in record ? String(record.name) : 'This')
+/** What stood there before the first one: nobody had counted. Counts are never deleted. */
+const notYet = (path: Path, id: string): StockItem | null => (path === 'stock' ? { id, amount: null } : null)
 const placeOf = (key: string): [path: Path, id: string] => {
   const [path = '', id = ''] = key.split('/')
   return [path as Path, id]
@@ -259,19 +270,46 @@ export const useWorkspace = defineStore('workspace', () => {
     lastEdit = { key, at: now }
   }
 
+  function mayEdit(path: Path): boolean {
+    if (session.mayWrite(path)) return true
+    notice.refuse(`Not changed: you are here as ${session.me?.role ?? 'nobody'}, who may not write that.`)
+    return false
+  }
+  const changeOf = (path: Path, id: string, after: RecordOf[Path] | null): Change => ({
+    path,
+    id,
+    before: tables[path].value.get(id)?.record ?? notYet(path, id),
+    after,
+  })
+
   /**
    * Changes a record, or makes it where there is none of that id, or deletes it (null).
-   * @param says what was done, for the undo: `thickness of Press frame`
+   * @param label what was done, for the undo: `thickness of Press frame`
    * @returns false where the role does not allow it; that is told, and nothing has changed
    */
   function edit<P extends Path>(path: P, id: string, record: RecordOf[P] | null, label: string): boolean {
-    if (!session.mayWrite(path)) {
-      notice.refuse(`Not changed: you are here as ${session.me?.role ?? 'nobody'}, who may not write that.`)
-      return false
-    }
-    remember({ path, id, before: tables[path].value.get(id)?.record ?? null, after: record }, label)
+    if (!mayEdit(path)) return false
+    remember(changeOf(path, id, record), label)
     write(path, id, record)
     return true
+  }
+
+  /**
+   * Makes a thing, with how much there is of it; both are one step of the undo.
+   * @param amount g of wire, L of gas, pieces of the others
+   */
+  function makeCounted<P extends Path>(path: P, record: RecordOf[P], amount: number, label: string): void {
+    const kind = kindOfPath(path)
+    if (!mayEdit(path) || !kind) return
+    const counted = isStocked(kind) ? stockId(kind, record.id) : null
+    const changes = [
+      changeOf(path, record.id, record),
+      ...(counted === null ? [] : [changeOf('stock', counted, { id: counted, amount })]),
+    ]
+    done.value = [...done.value, { label, changes }].slice(-MOST_UNDO)
+    undone.value = []
+    lastEdit = { key: '', at: 0 }
+    for (const change of changes) write(change.path, change.id, change.after)
   }
 
   /** A step back or forth changes what it changed, and leaves what others have changed since. */
@@ -310,12 +348,21 @@ export const useWorkspace = defineStore('workspace', () => {
     for (const key of CATALOGUE_KEYS)
       catalogue[key] = items.filter(({ list }) => list === key).map(({ record }) => record)
     const versions: Record<string, number> = {}
-    const changes = items.map(({ list, record }): Change => {
+    const things = items.map(({ list, record }): Change => {
       const { path } = CATALOGUE_LISTS[list]
       const had = tables[path].value.get(record.id)
       if (had && had.version > 0) versions[keyOf(path, record.id)] = had.version
       return { path, id: record.id, before: had?.record ?? null, after: record }
     })
+    const counts = items.flatMap(({ list, record, amount }): Change[] => {
+      const kind = kindOfPath(CATALOGUE_LISTS[list].path)
+      if (amount === undefined || !kind || !isStocked(kind)) return []
+      const id = stockId(kind, record.id)
+      const before = tables.stock.value.get(id)?.record ?? { id, amount: null as number | null }
+      return before.amount === amount ? [] : [{ path: 'stock', id, before, after: { id, amount } }]
+    })
+    catalogue['stock'] = counts.map(({ after }) => after)
+    const changes = [...things, ...counts]
     const written = await takeInCatalogue(catalogue, versions)
     const versionOf = new Map(written.map(({ path, id, version }) => [keyOf(path as Path, id), version]))
     for (const path of new Set(changes.map((change) => change.path))) {
@@ -348,7 +395,7 @@ export const useWorkspace = defineStore('workspace', () => {
     try {
       for (let from = 0; from < items.length; from += CHUNK) {
         changes.push(...(await takeInChunk(items.slice(from, from + CHUNK))))
-        progress(changes.length)
+        progress(Math.min(items.length, from + CHUNK))
       }
     } finally {
       if (changes.length > 0) {
@@ -393,7 +440,11 @@ export const useWorkspace = defineStore('workspace', () => {
     wires: all('wires'),
     gases: all('gases'),
     tungstens: all('tungstens'),
+    stock: all('stock'),
   }))
+  /** @returns g of wire, L of gas, pieces of the others; null for what nobody has counted, or nobody counts */
+  const amountOf = (path: Path, id: string): number | null =>
+    inStock(shelf.value.stock, kindOfPath(path) ?? '', id)
   const setUps = computed(() => all('set-ups'))
   const jobs = computed(() => all('jobs').sort((a, b) => a.name.localeCompare(b.name)))
   /** Everything that the computation looks at. */
@@ -417,6 +468,7 @@ export const useWorkspace = defineStore('workspace', () => {
     failure,
     load,
     edit,
+    makeCounted,
     takeIn,
     all,
     get,
@@ -433,6 +485,7 @@ export const useWorkspace = defineStore('workspace', () => {
     lastSavedAt,
     shop,
     shelf,
+    amountOf,
     setUps,
     jobs,
     snapshot,

@@ -39,6 +39,7 @@ const RECORDS: Record<string, readonly { id: string }[]> = {
   wires: shopDocument.wires,
   gases: shopDocument.gases,
   tungstens: shopDocument.tungstens,
+  stock: shopDocument.stock,
   'set-ups': shopDocument.setUps,
   jobs: shopDocument.jobs,
 }
@@ -74,7 +75,7 @@ export async function demoWorkspace() {
       if (name === 'me') return Response.json(ME)
       if (name === 'backups') return Response.json({ isPossible: false, keepDays: 30, items: [] })
       if (name === 'shop') return Response.json({ version: 1, record: shopDocument.shop })
-      const one = /^([\w-]+)\/([\w-]+)$/.exec(name)
+      const one = /^([\w-]+)\/([\w.-]+)$/.exec(name)
       if (one)
         return Response.json({ version: 5, record: RECORDS[one[1] ?? '']?.find(({ id }) => id === one[2]) })
       return Response.json({

@@ -62,7 +62,9 @@ function stateOf(item: ReadItem): State {
   if (!item.record) return 'wrong'
   const has = workspace.get(pathOf(item), item.record.id)
   if (!has) return 'new'
-  return isSame(has, item.record) ? 'same' : 'changed'
+  const counted =
+    item.amount === undefined || item.amount === workspace.amountOf(pathOf(item), item.record.id)
+  return counted && isSame(has, item.record) ? 'same' : 'changed'
 }
 const items = computed(() =>
   read.value?.ok ? read.value.items.map((item) => ({ item, state: stateOf(item) })) : [],
@@ -81,7 +83,7 @@ function take(given: string, name: string): void {
 
 async function accept(): Promise<void> {
   const list = taken.value.flatMap(({ item }) =>
-    item.record ? [{ list: item.list, record: item.record as CatalogueRecord }] : [],
+    item.record ? [{ ...item, record: item.record as CatalogueRecord }] : [],
   )
   isTaking.value = true
   progress.value = { done: 0, of: list.length }

@@ -12,7 +12,8 @@ import CatalogueDialog from './CatalogueDialog.vue'
 import { sheetsOf } from '../../files/catalogueFiles.ts'
 import EquipmentList from './EquipmentList.vue'
 import LibraryDialog from './LibraryDialog.vue'
-import { filterRows, type HeldFilter, PART_CHOICES, type Row, rowOf, TABS } from './lists.ts'
+import { filterRows, type HeldFilter, PART_CHOICES, type Row, rowOf } from './lists.ts'
+import { TABS } from './tabs.ts'
 import RecordEditor from './RecordEditor.vue'
 import { type EquipmentPath } from './useRecordDraft.ts'
 
@@ -50,7 +51,7 @@ watch(path, () => {
 const stored = computed<readonly Row[]>(() =>
   workspace
     .all(path.value)
-    .map((record) => rowOf(path.value, record, workspace.notation))
+    .map((record) => rowOf(path.value, record, workspace.amountOf(path.value, record.id), workspace.notation))
     .sort((a, b) => a.name.localeCompare(b.name, undefined, { numeric: true })),
 )
 const begun = computed<readonly Row[]>(() =>
@@ -63,6 +64,7 @@ const begun = computed<readonly Row[]>(() =>
       summary: 'not stored yet: some fields are still to fill in',
       holding: { isHere: false, words: 'unfinished', price: null },
       partKind: null,
+      amount: null,
       text: '',
     })),
 )

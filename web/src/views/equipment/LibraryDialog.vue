@@ -3,9 +3,9 @@ import { LIBRARY, type LibraryEntry, sourceWords } from '@brannik/core'
 import { computed, ref, watch } from 'vue'
 import { useNotice } from '../../stores/notice.ts'
 import SheetDialog from '../../components/SheetDialog.vue'
-import { type Path, useWorkspace } from '../../stores/workspace.ts'
+import { useWorkspace } from '../../stores/workspace.ts'
 import { idFor } from '../jobs/newJob.ts'
-import { TABS } from './lists.ts'
+import { TABS } from './tabs.ts'
 import type { EquipmentPath } from './useRecordDraft.ts'
 
 /** Generic things by classification and size, each figure with its source: taken over, then the shop's own. */
@@ -32,11 +32,11 @@ const shown = computed(() => {
   })
 })
 const isThere = ({ record }: LibraryEntry): boolean =>
-  workspace.all(path as Path).some(({ name }) => name === record.name)
+  workspace.all(path).some(({ name }) => name === record.name)
 
 function take({ record }: LibraryEntry): void {
-  const id = idFor(record.name, [...workspace.all(path as Path)])
-  workspace.edit(path as Path, id, { ...record, id } as never, `${record.name} from the library`)
+  const id = idFor(record.name, [...workspace.all(path)])
+  workspace.makeCounted(path, { ...record, id } as never, 0, `${record.name} from the library`)
   takenCount.value += 1
   notice.show(`${record.name} is on the shelf, with nothing in stock`, true)
 }

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { PART_KINDS, type PartKind } from '@brannik/core'
+import { isStocked, kindOfPath, PART_KINDS, type PartKind, STOCK_AMOUNTS, stockId } from '@brannik/core'
 import { computed, ref, toRef } from 'vue'
 import { useRouter } from 'vue-router'
 import EarlierVersions from '../../components/EarlierVersions.vue'
@@ -9,7 +9,8 @@ import { type Path, useWorkspace } from '../../stores/workspace.ts'
 import { idFor } from '../jobs/newJob.ts'
 import { fieldWords, formOf } from './forms.ts'
 import GunRatings from './GunRatings.vue'
-import { TABS, usersOf } from './lists.ts'
+import { usersOf } from './lists.ts'
+import { TABS } from './tabs.ts'
 import PlateEditor from './PlateEditor.vue'
 import RecordForm from './RecordForm.vue'
 import { type EquipmentPath, useRecordDraft } from './useRecordDraft.ts'
@@ -35,7 +36,9 @@ const partKind = computed<PartKind | null>(() =>
 const users = computed(() => usersOf(props.path, props.id, workspace.setUps))
 const isSource = computed(() => props.path === 'power-sources')
 
-const groups = computed(() => formOf(props.path, partKind.value))
+const groups = computed(() => formOf(props.path, partKind.value, stored.value !== null))
+/** As the form shows it: the record, and beside it how much there is. */
+const shown = computed(() => ({ ...draft.value, amount: workspace.amountOf(props.path, props.id) }))
 /** Fields that are empty, and those that are wrong, as the form calls them. */
 const waiting = computed(() => {
   const words = problems.value.map(({ pointer, message }) => {
@@ -45,8 +48,17 @@ const waiting = computed(() => {
   return [...new Set(words)]
 })
 
+/** Counts it anew; an amount that cannot be is left out: the field says why. */
+function count(value: unknown, label: string): void {
+  const kind = kindOfPath(props.path)
+  if (!kind || !isStocked(kind)) return
+  const counted = STOCK_AMOUNTS[kind].safeParse(value)
+  const id = stockId(kind, props.id)
+  if (counted.success) workspace.edit('stock', id, { id, amount: counted.data }, label)
+}
 function change(path: readonly (string | number)[], value: unknown, what: string): void {
-  set(path, value, `${what} of ${name.value}`)
+  if (path[0] === 'amount') count(value, `${what}, ${name.value}`)
+  else set(path, value, `${what} of ${name.value}`)
 }
 function remove(): void {
   if (users.value.length > 0) {
@@ -105,19 +117,19 @@ function copy(): void {
       <button v-if="stored" class="link-button" @click="discard">Back to what is stored</button>
     </p>
     <template v-if="isSource">
-      <RecordForm :groups="groups.slice(0, 1)" :draft="draft" :problem-at="problemAt" @change="change" />
+      <RecordForm :groups="groups.slice(0, 1)" :draft="shown" :problem-at="problemAt" @change="change" />
       <PlateEditor
         :draft="draft"
         :problem-at="problemAt"
         @change="(processes, what) => change(['processes'], processes, what)"
       />
-      <RecordForm :groups="groups.slice(1)" :draft="draft" :problem-at="problemAt" @change="change" />
+      <RecordForm :groups="groups.slice(1)" :draft="shown" :problem-at="problemAt" @change="change" />
       <p class="label">
         The data plate decides. Unplug before you open a machine; what is inside is for a licensed person.
       </p>
     </template>
     <template v-else>
-      <RecordForm :groups="groups" :draft="draft" :problem-at="problemAt" @change="change" />
+      <RecordForm :groups="groups" :draft="shown" :problem-at="problemAt" @change="change" />
       <p v-if="path === 'circuits'" class="label">
         What stands on breaker and cable decides; wiring is for a licensed electrician under the local code.
       </p>

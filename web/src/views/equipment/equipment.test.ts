@@ -1,5 +1,5 @@
 // @vitest-environment happy-dom
-import { catalogueOf, CATALOGUE_KEYS, LIBRARY, PART_KINDS, SHEETS } from '@brannik/core'
+import { catalogueOf, CATALOGUE_KEYS, inStock, LIBRARY, PART_KINDS, SHEETS } from '@brannik/core'
 import { mount } from '@vue/test-utils'
 import { beforeEach, describe, expect, it } from 'vitest'
 import { VVirtualScroll } from '../../testing/listStub.ts'
@@ -8,7 +8,8 @@ import { csvOfSheet, readFile, sheetsOf } from '../../files/catalogueFiles.ts'
 import EquipmentList from './EquipmentList.vue'
 import FieldOf from './FieldOf.vue'
 import { blankRecord, fieldWords, formOf } from './forms.ts'
-import { filterRows, rowOf, TABS, usersOf } from './lists.ts'
+import { filterRows, rowOf, usersOf } from './lists.ts'
+import { TABS } from './tabs.ts'
 import PlateProcess from './PlateProcess.vue'
 import { getIn } from './useRecordDraft.ts'
 import { IMPERIAL, METRIC } from '../../testing/notation.ts'
@@ -18,11 +19,14 @@ beforeEach(async () => {
   workspace = (await demoWorkspace()).workspace
 })
 
-const wireRows = () => shopDocument.wires.map((wire) => rowOf('wires', wire, IMPERIAL))
+const wireRows = () =>
+  shopDocument.wires.map((wire) =>
+    rowOf('wires', wire, inStock(shopDocument.stock, 'wire', wire.id), IMPERIAL),
+  )
 
 /** A field by its name, as the form has it. */
 function specOf(path: string, name: string) {
-  const found = formOf(path, null)
+  const found = formOf(path, null, true)
     .flatMap(({ fields }) => fields)
     .find((one) => one.path.join('.') === name)
   if (!found) throw new Error(`${path} has no field ${name}`)
@@ -38,15 +42,23 @@ describe('the list', () => {
     const toBuy = filterRows(wireRows(), '', 'to-buy', null)
     expect(toBuy.length).toBeGreaterThan(0)
     expect(toBuy.every(({ holding }) => !holding.isHere)).toBe(true)
-    const parts = shopDocument.parts.map((part) => rowOf('parts', part, IMPERIAL))
+    const parts = shopDocument.parts.map((part) => rowOf('parts', part, null, IMPERIAL))
     expect(filterRows(parts, '', 'all', 'cup').every(({ partKind }) => partKind === 'cup')).toBe(true)
   })
 
-  it('makes a row once for each record and unit', () => {
+  it('makes a row once for each record, count and unit', () => {
     const [wire] = shopDocument.wires
     if (!wire) throw new Error('the demo has no wire')
-    expect(rowOf('wires', wire, METRIC)).toBe(rowOf('wires', wire, METRIC))
-    expect(rowOf('wires', { ...wire }, METRIC)).not.toBe(rowOf('wires', wire, METRIC))
+    expect(rowOf('wires', wire, 5, METRIC)).toBe(rowOf('wires', wire, 5, METRIC))
+    expect(rowOf('wires', { ...wire }, 5, METRIC)).not.toBe(rowOf('wires', wire, 5, METRIC))
+  })
+
+  it('says what nobody has counted, and what is used up', () => {
+    const [wire] = shopDocument.wires
+    if (!wire) throw new Error('the demo has no wire')
+    expect(rowOf('wires', wire, null, METRIC).holding).toMatchObject({ isHere: true, words: 'not weighed' })
+    expect(rowOf('wires', wire, 0, METRIC).holding).toMatchObject({ isHere: false, words: 'used up' })
+    expect(rowOf('wires', wire, 4500, METRIC).holding).toMatchObject({ isHere: true, words: '4.5 kg' })
   })
 
   it('shows name, figures, stock and price, and opens what is pressed or walked to', async () => {
@@ -88,9 +100,10 @@ describe('forms', () => {
       }
     }
     for (const { path } of TABS) {
-      if (path !== 'parts') check(path, blankRecord(path, 'x', 'cup'), formOf(path, null))
+      if (path !== 'parts') check(path, blankRecord(path, 'x', 'cup'), formOf(path, null, false))
     }
-    for (const kind of PART_KINDS) check('parts', blankRecord('parts', 'x', kind), formOf('parts', kind))
+    for (const kind of PART_KINDS)
+      check('parts', blankRecord('parts', 'x', kind), formOf('parts', kind, false))
   })
 
   it('name a field as the form calls it', () => {
@@ -221,7 +234,7 @@ describe('files', () => {
       id: `g${index}`,
       name,
     }))
-    const text = csvOfSheet(sheet, odd as never)
+    const text = csvOfSheet(sheet, odd as never, [])
     expect(text).not.toMatch(/(^|,)"?=1/m)
     const read = readFile(text, '')
     expect(read.ok ? read.items.map(({ record }) => record) : read.message).toEqual(odd)
@@ -254,7 +267,7 @@ describe('files', () => {
     if (!gas || !record) throw new Error('no gas')
     await fresh.takeIn(
       [
-        { list: 'gases', record: { ...gas, name: 'Renamed' } },
+        { list: 'gases', record: { ...gas, name: 'Renamed' }, amount: 12 },
         { list: 'gases', record },
       ] as never,
       'import',
@@ -263,10 +276,16 @@ describe('files', () => {
     expect(sent[0]).toMatchObject({
       method: 'POST',
       path: 'catalogue',
-      body: { versions: { [`gases/${gas.id}`]: 1 } },
+      body: {
+        catalogue: { stock: [{ id: `gas.${gas.id}`, amount: 12 }] },
+        versions: { [`gases/${gas.id}`]: 1 },
+      },
     })
     expect(fresh.get('gases', gas.id)?.name).toBe('Renamed')
+    const amount = () => inStock(fresh.shelf.stock, 'gas', gas.id)
+    expect(amount()).toBe(12)
     expect(fresh.undo()).toBe('import')
+    expect(amount()).toBe(inStock(shopDocument.stock, 'gas', gas.id))
     expect(fresh.get('gases', gas.id)?.name).toBe(gas.name)
     expect(fresh.get('gases', record.id)).toBeNull()
   })

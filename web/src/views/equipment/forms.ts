@@ -8,6 +8,7 @@ import {
   kindOfPath,
   type PartKind,
   plateProcessSchema,
+  stockFieldOf,
   supplyRatingSchema,
 } from '@brannik/core'
 import { choiceWords } from '../../files/choices.ts'
@@ -52,14 +53,21 @@ function groupsOf(fields: readonly FieldDescription[]): readonly FieldGroup[] {
   return [...groups.values()]
 }
 
+/** How much there is stands among the fields of the stock, though it is no field of the record. */
+const stockField = (path: string): readonly FieldDescription[] =>
+  stockFieldOf(kindOfPath(path)).map((one) => ({ ...one, group: 'Stock' }))
+
 function fieldsAt(path: string, partKind: PartKind | null): readonly FieldDescription[] {
   const kind = kindOfPath(path)
   return kind ? fieldsOf(kind, partKind) : []
 }
 
-/** @param partKind of a part */
-export const formOf = (path: string, partKind: PartKind | null): readonly FieldGroup[] =>
-  groupsOf(fieldsAt(path, partKind)).map((group) =>
+/**
+ * @param partKind of a part
+ * @param isStored what is not stored yet cannot be counted
+ */
+export const formOf = (path: string, partKind: PartKind | null, isStored: boolean): readonly FieldGroup[] =>
+  groupsOf([...fieldsAt(path, partKind), ...(isStored ? stockField(path) : [])]).map((group) =>
     group.title === 'This part' ? { ...group, title: `This ${PART_WORDS[partKind ?? ''] ?? 'part'}` } : group,
   )
 

@@ -1,40 +1,8 @@
 /** The lists of the shelf: tabs, their records as rows, and how a row is found. */
-import {
-  PART_KINDS,
-  type PartKind,
-  RECORD_NOUNS,
-  RECORD_PATHS,
-  type RecordKind,
-  type SetUp,
-  type Slot,
-  SLOT_KEYS,
-  type Notation,
-} from '@brannik/core'
+import { PART_KINDS, type PartKind, type SetUp, type Slot, SLOT_KEYS, type Notation } from '@brannik/core'
 import type { EquipmentPath } from './useRecordDraft.ts'
 import { type Holding, holdingOf, PART_WORDS, type RecordOfPath, summaryOf } from './words.ts'
 
-export interface ListTab {
-  readonly path: EquipmentPath
-  readonly title: string
-  /** For "New …". */
-  readonly noun: string
-}
-
-const tab = (kind: RecordKind, title: string): ListTab => ({
-  path: RECORD_PATHS[kind] as EquipmentPath,
-  title,
-  noun: RECORD_NOUNS[kind],
-})
-export const TABS: readonly ListTab[] = [
-  tab('power-source', 'Power sources'),
-  tab('feeder', 'Feeders'),
-  tab('gun', 'Guns and torches'),
-  tab('part', 'Parts'),
-  tab('wire', 'Wire and rod'),
-  tab('gas', 'Gas'),
-  tab('tungsten', 'Tungsten'),
-  tab('circuit', 'Circuits'),
-]
 export const PART_CHOICES: readonly (readonly [PartKind, string])[] = PART_KINDS.map(
   (kind) => [kind, PART_WORDS[kind] ?? kind] as const,
 )
@@ -45,26 +13,34 @@ export interface Row {
   readonly summary: string
   readonly holding: Holding
   readonly partKind: PartKind | null
+  /** How much there is; null where nobody has counted, or counts. */
+  readonly amount: number | null
   /** Lower case, for the search. */
   readonly text: string
 }
 
 type AnyRecord = RecordOfPath[keyof RecordOfPath]
-/** A row changes only when its record does: two thousand of them are not made anew at each key. */
+/** A row changes only when its record or its count does: two thousand of them are not made anew at each key. */
 /** By notation, then by record: both are replaced when they change, never written over. */
 const made = new WeakMap<Notation, WeakMap<AnyRecord, Row>>()
 
-export function rowOf(path: EquipmentPath, record: AnyRecord, notation: Notation): Row {
+export function rowOf(
+  path: EquipmentPath,
+  record: AnyRecord,
+  amount: number | null,
+  notation: Notation,
+): Row {
   const rows = made.get(notation) ?? new WeakMap<AnyRecord, Row>()
   made.set(notation, rows)
   const known = rows.get(record)
-  if (known) return known
+  if (known?.amount === amount) return known
   const summary = summaryOf(path, record as never, notation)
   const row: Row = {
     id: record.id,
     name: record.name,
     summary,
-    holding: holdingOf(path, record, notation),
+    amount,
+    holding: holdingOf(path, record, amount, notation),
     partKind: path === 'parts' ? (record as RecordOfPath['parts']).kind : null,
     text: `${record.name} ${summary}`.toLowerCase(),
   }

@@ -24,6 +24,8 @@ import {
   wireCurrentRange,
 } from '@brannik/core'
 
+import { stockWords } from '../../files/stockWords.ts'
+
 export const FAMILY_WORDS = { gmaw: 'MIG', fcaw: 'flux-cored', gtaw: 'TIG', smaw: 'stick' } as const
 export const GUN_GAS_WORDS = { co2: 'CO₂', mixed: 'argon mix', argon: 'argon', none: 'no gas' } as const
 
@@ -175,27 +177,6 @@ export interface Holding {
   readonly price: number | null
 }
 
-/** How much is left; null for what is not used up. */
-function stockWords(
-  path: keyof RecordOfPath,
-  record: RecordOfPath[keyof RecordOfPath],
-  notation: Notation,
-): string | null {
-  if (path === 'wires') {
-    const { stockG } = record as Wire
-    return stockG === null ? 'not weighed' : printValue(stockG, 'g', notation)
-  }
-  if (path === 'gases') {
-    const { leftL } = record as Gas
-    return leftL === null ? 'gauge not read' : printValue(leftL, 'L', notation)
-  }
-  if (path === 'tungstens' || path === 'parts') {
-    const { stock } = record as Tungsten | Part
-    return stock === null ? 'not counted' : `${stock} pcs`
-  }
-  return null
-}
-
 const priceOf = (path: keyof RecordOfPath, record: RecordOfPath[keyof RecordOfPath]): number | null => {
   if (path === 'wires') return (record as Wire).packagePrice
   if (path === 'gases') return (record as Gas).refillPrice
@@ -203,16 +184,18 @@ const priceOf = (path: keyof RecordOfPath, record: RecordOfPath[keyof RecordOfPa
   return (record as PowerSource | Gun | Feeder | Part | Tungsten).price
 }
 
+/** @param amount that is there; null where nobody has counted, or counts */
 export function holdingOf(
   path: keyof RecordOfPath,
   record: RecordOfPath[keyof RecordOfPath],
+  amount: number | null,
   notation: Notation,
 ): Holding {
   const price = priceOf(path, record)
   if (isCandidate(record)) return { isHere: false, words: 'to buy', price }
-  if (!isInShop(record)) return { isHere: false, words: 'used up', price }
+  if (!isInShop(record, amount)) return { isHere: false, words: 'used up', price }
   const plain = path === 'circuits' ? '' : 'in the shop'
-  return { isHere: true, words: stockWords(path, record, notation) ?? plain, price }
+  return { isHere: true, words: stockWords(path, amount, notation) ?? plain, price }
 }
 
 const circuitSummary = (circuit: Circuit): string =>

@@ -5,7 +5,6 @@ import {
   type Job,
   type Joint,
   MATERIALS,
-  printValue,
   PROCESSES,
   sentenceOf,
   type SetUp,
@@ -18,7 +17,8 @@ import CountField from '../../components/CountField.vue'
 import QuantityField from '../../components/QuantityField.vue'
 import type { OfferGlance } from '../../engine/engine.ts'
 import { type Question, useAnswer } from '../../engine/useAnswer.ts'
-import { useWorkspace } from '../../stores/workspace.ts'
+import { type Path, useWorkspace } from '../../stores/workspace.ts'
+import { stockWords } from '../../files/stockWords.ts'
 
 /** What decides: the joint's figures on the left, the set-up's parts on the right; every change recomputes at once. */
 const { job, joint, setUp, shelf } = defineProps<{
@@ -41,8 +41,8 @@ const isRound = computed(() => joint.around || joint.kind === 'saddle' || joint.
 const metal = computed(() => MATERIALS[joint.materialA].gauge)
 const otherMetal = computed(() => MATERIALS[joint.materialB].gauge)
 
-const print = (value: number | null, unit: string): string =>
-  value === null ? 'not read' : printValue(value, unit, workspace.notation)
+const left = (path: Path, { id }: { readonly id: string }): string =>
+  stockWords(path, workspace.amountOf(path, id), workspace.notation) ?? ''
 type Place = 'circuit' | 'wire' | 'gas' | 'tungsten' | 'cup'
 const PLACES: readonly Place[] = ['circuit', 'wire', 'gas', 'tungsten', 'cup']
 const { answer: offers } = useAnswer(computed<Question<'offers'>>(() => ['offers', setUp.id, PLACES]))
@@ -59,10 +59,10 @@ function offered<P extends Place>(slot: P, note: (item: SlotItems[P]) => string)
   })
 }
 const circuits = computed(() => offered('circuit', (c) => `${c.conductorSize}, breaker ${c.breakerA} A`))
-const fillers = computed(() => offered('wire', (w) => `${print(w.stockG, 'g')} on the shelf`))
-const gases = computed(() => offered('gas', (g) => `${g.designation}, left: ${print(g.leftL, 'L')}`))
-const tungstens = computed(() => offered('tungsten', (t) => `${t.stock ?? 'unknown'} in the drawer`))
-const cups = computed(() => offered('cup', (c) => `${c.stock ?? 'unknown'} in the drawer`))
+const fillers = computed(() => offered('wire', (w) => `On the shelf: ${left('wires', w)}`))
+const gases = computed(() => offered('gas', (g) => `${g.designation}, left: ${left('gases', g)}`))
+const tungstens = computed(() => offered('tungsten', (t) => `In the drawer: ${left('tungstens', t)}`))
+const cups = computed(() => offered('cup', (c) => `In the drawer: ${left('parts', c)}`))
 
 /** Both parts are as thick until somebody says otherwise. */
 function changeThickness(value: number | null): void {

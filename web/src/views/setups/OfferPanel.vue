@@ -3,6 +3,7 @@ import {
   type Capability,
   type Demand,
   followersOf,
+  inStockFor,
   type Offer,
   offersFor,
   sentenceOf,
@@ -83,7 +84,12 @@ function walk(by: number): void {
 const fitting = computed(() => offers.value.filter(({ verdict }) => verdict !== 'fails').length)
 const here = computed(() => capability[place]?.id ?? null)
 function stock(offer: Offer): string {
-  const { words: held, price, isHere } = holdingOf(SLOT_PATHS[place], offer.item as never, workspace.notation)
+  const amount = inStockFor(place, shelf.stock, offer.item)
+  const {
+    words: held,
+    price,
+    isHere,
+  } = holdingOf(SLOT_PATHS[place], offer.item as never, amount, workspace.notation)
   return !isHere && price !== null ? `${held}, ${money(price)}` : held
 }
 </script>

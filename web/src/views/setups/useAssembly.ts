@@ -10,6 +10,7 @@ import {
   type Demand,
   demandOf,
   fitOut,
+  inStockFor,
   isConsequence,
   missingSlots,
   needsOf,
@@ -17,6 +18,7 @@ import {
   PROCESSES,
   sentenceOf,
   type SetUp,
+  type Shelf,
   type Slot,
   SLOT_KEYS,
   type SlotItems,
@@ -43,8 +45,14 @@ export interface Place {
 }
 
 /** A candidate, or a thing of which nothing is left. */
-function toBuyOf<S extends Slot>(slot: S, item: SlotItems[S], notation: Notation): Place['toBuy'] {
-  const { isHere, price } = holdingOf(SLOT_PATHS[slot], item as never, notation)
+function toBuyOf<S extends Slot>(
+  slot: S,
+  item: SlotItems[S],
+  stock: Shelf['stock'],
+  notation: Notation,
+): Place['toBuy'] {
+  const amount = inStockFor(slot, stock, item)
+  const { isHere, price } = holdingOf(SLOT_PATHS[slot], item as never, amount, notation)
   return isHere ? null : { price }
 }
 
@@ -116,7 +124,7 @@ export function useAssembly(setUp: Ref<SetUp | null>) {
         name: item.name,
         verdict: worstOf(own),
         sentence: worst && worst.verdict !== 'fits' ? sentenceOf(workspace.speech, worst) : '',
-        toBuy: toBuyOf(slot, item, workspace.notation),
+        toBuy: toBuyOf(slot, item, workspace.shelf.stock, workspace.notation),
       }
     })
   })

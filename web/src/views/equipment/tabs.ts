@@ -1,0 +1,26 @@
+/** The lists of the shelf. */
+import { RECORD_NOUNS, RECORD_PATHS, type RecordKind } from '@brannik/core'
+import type { EquipmentPath } from './useRecordDraft.ts'
+
+export interface ListTab {
+  readonly path: EquipmentPath
+  readonly title: string
+  /** For "New …". */
+  readonly noun: string
+}
+
+const tab = (kind: RecordKind, title: string): ListTab => ({
+  path: RECORD_PATHS[kind] as EquipmentPath,
+  title,
+  noun: RECORD_NOUNS[kind],
+})
+export const TABS: readonly ListTab[] = [
+  tab('power-source', 'Power sources'),
+  tab('feeder', 'Feeders'),
+  tab('gun', 'Guns and torches'),
+  tab('part', 'Parts'),
+  tab('wire', 'Wire and rod'),
+  tab('gas', 'Gas'),
+  tab('tungsten', 'Tungsten'),
+  tab('circuit', 'Circuits'),
+]
