@@ -63,6 +63,55 @@ describe.each(COLLECTIONS)('$path', (kind) => {
   })
 })
 
+describe('a list', () => {
+  const names = async (query: string): Promise<string[]> => {
+    const { status, body } = await server.call('GET', `/api/${query}`)
+    expect(status, JSON.stringify(body)).toBe(200)
+    return body.items.map(({ record }: { record: { name: string } }) => record.name)
+  }
+
+  it('is cut down by words of the name in any order, page by page', async () => {
+    const wires = (await demo()).wires ?? []
+    const wanted = wires.map(({ name }) => name).filter((name) => /5356/.test(name) && /0\.035/.test(name))
+    expect(wanted.length).toBeGreaterThan(0)
+    expect(await names('wires?search=5356%20%200.035')).toEqual(wanted)
+    expect(await names('wires?search=ER5356%20nothing')).toEqual([])
+    // What means something in a pattern is a letter like any other.
+    expect(await names('wires?search=%25_')).toEqual([])
+    const all = await names('wires?search=er')
+    const first = await server.call('GET', '/api/wires?search=er&limit=2')
+    const rest = await names(`wires?search=er&after=${first.body.next}`)
+    expect([
+      ...first.body.items.map(({ record }: { record: { name: string } }) => record.name),
+      ...rest,
+    ]).toEqual(all)
+  })
+
+  it('is cut down by fields of a few words', async () => {
+    const { parts = [], wires = [], jobs = [] } = await demo()
+    const of = (list: object[], field: string, value: string) =>
+      list.filter((one) => (one as Record<string, unknown>)[field] === value).length
+    expect(await names('parts?kind=cup&held=owned&limit=500')).toHaveLength(
+      parts.filter((one) =>
+        Object.entries({ kind: 'cup', held: 'owned' }).every(([key, value]) => (one as never)[key] === value),
+      ).length,
+    )
+    expect(await names('wires?metal=aluminium&form=rod')).toHaveLength(
+      of(
+        wires.filter((one) => (one as never)['form'] === 'rod'),
+        'metal',
+        'aluminium',
+      ),
+    )
+    expect((await names('jobs?place=outdoors')).length).toBe(of(jobs, 'place', 'outdoors'))
+    const wrong = await server.call('GET', '/api/wires?metal=brass')
+    expect([wrong.status, wrong.body.errors[0].field]).toEqual([422, 'metal'])
+    expect(wrong.body.errors[0].message).toContain('one of carbon-steel, stainless, aluminium')
+    expect((await server.call('GET', '/api/wires?colour=red')).status).toBe(422)
+    expect((await server.call('GET', '/api/stock?search=x')).status).toBe(422)
+  })
+})
+
 describe('what uses what', () => {
   it('a set-up that a job uses stays until the job lets go of it', async () => {
     const [job] = (await demo()).jobs ?? []

@@ -8,6 +8,7 @@ import { catalogueImportSchema } from './documents/documents.ts'
 import { LIMITS } from './limits.ts'
 import { passwordChangeSchema, signInSchema } from './routes/access.ts'
 import { VERSION } from './routes/health.ts'
+import { filterFieldsOf } from './routes/lists.ts'
 import { ALL_KINDS, COLLECTIONS, COUNTS, type Kind } from './stores/kinds.ts'
 
 const jsonSchema = (schema: z.ZodType): object => {
@@ -61,6 +62,20 @@ const PAGE = [
     schema: { type: 'string' },
   },
 ]
+/** By what a list can be cut down. */
+const filtersOf = (kind: Kind): object[] => [
+  ...(kind.kind === 'stock'
+    ? []
+    : [
+        {
+          name: 'search',
+          in: 'query',
+          description: 'Words that must all occur in the name, in any order',
+          schema: { type: 'string' },
+        },
+      ]),
+  ...[...filterFieldsOf(kind)].map(([name, schema]) => ({ name, in: 'query', schema: jsonSchema(schema) })),
+]
 const ID = {
   name: 'id',
   in: 'path',
@@ -77,14 +92,15 @@ const VERSIONED = {
   428: problem('If-Match is missing'),
 }
 
-function collectionPaths({ path, schemaName, kind }: Kind): Record<string, object> {
+function collectionPaths(kindOfList: Kind): Record<string, object> {
+  const { path, schemaName, kind } = kindOfList
   const one = { description: `The ${kind}`, headers: ETAG, content: content(stored(schemaName)) }
   const body = { required: true, content: content(reference(schemaName)) }
   return {
     [`/api/${path}`]: {
       get: {
         summary: `Of kind ${kind}, by name, a page at a time`,
-        parameters: PAGE,
+        parameters: [...PAGE, ...filtersOf(kindOfList)],
         responses: {
           304: { description: 'As your If-None-Match has it' },
           200: {

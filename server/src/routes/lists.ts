@@ -2,12 +2,13 @@
 import { promisify } from 'node:util'
 import { gzip } from 'node:zlib'
 import type { Request, RequestHandler } from 'express'
+import { fieldsOf, OWNERSHIPS, PART_KINDS } from '@brannik/core'
 import { z } from 'zod'
 import { reading, type Database } from '../database.ts'
 import { LIMITS } from '../limits.ts'
 import { invalid, Problem } from '../problems.ts'
 import type { Kind } from '../stores/kinds.ts'
-import type { Page, Place, Store } from '../stores/records.ts'
+import type { Filter, Page, Place, Store } from '../stores/records.ts'
 
 /** Where a page begins, as text that an address can carry. */
 const cursorOf = ({ name, id }: Place): string =>
@@ -30,7 +31,25 @@ function placeOf(cursor: string): Place {
   }
 }
 
-const querySchema = z.strictObject({
+const oneOf = (words: readonly string[]) => z.enum(words, `must be one of ${words.join(', ')}`)
+
+/** Fields by which a list can be cut down: those of a few words, as their schemas describe them. */
+export function filterFieldsOf({ kind }: Kind): ReadonlyMap<string, z.ZodType> {
+  if (kind === 'part')
+    return new Map([
+      ['kind', oneOf(PART_KINDS)],
+      ['held', oneOf(OWNERSHIPS)],
+    ])
+  return new Map(
+    fieldsOf(kind).flatMap((one): [string, z.ZodType][] => {
+      const isWords = one.kind === 'choice' && one.choices.every((choice) => typeof choice === 'string')
+      return isWords ? [[one.path.join('.'), oneOf(one.choices.map(String))]] : []
+    }),
+  )
+}
+
+const MOST_WORDS = 20
+const pageShape = {
   limit: z.coerce
     .number('must be a number')
     .int('must be a whole number')
@@ -38,7 +57,14 @@ const querySchema = z.strictObject({
     .max(LIMITS.pageMostItems, `must be at most ${LIMITS.pageMostItems}`)
     .default(LIMITS.pageItems),
   after: z.string().max(2000, 'is too long').optional(),
-})
+}
+/** A count has no name and no fields to look for. */
+const querySchemaOf = (kind: Kind) =>
+  z.strictObject({
+    ...pageShape,
+    ...(kind.kind === 'stock' ? {} : { search: z.string().max(200, 'is too long').optional() }),
+    ...Object.fromEntries([...filterFieldsOf(kind)].map(([name, schema]) => [name, schema.optional()])),
+  })
 
 /** @throws Problem that names what of the query is not right */
 export function queryOf<T>(schema: z.ZodType<T>, request: Request): T {
@@ -51,6 +77,13 @@ export function queryOf<T>(schema: z.ZodType<T>, request: Request): T {
       message,
     })),
   )
+}
+
+interface Query {
+  readonly limit: number
+  readonly after?: string
+  readonly search?: string
+  readonly [field: string]: unknown
 }
 
 /** A page as it goes out, plain and packed: packed once, not for everybody who asks. */
@@ -113,10 +146,15 @@ async function keptOf({ items, next }: Page): Promise<Kept> {
 }
 
 export function listHandler(database: Database, kind: Kind, store: Store): RequestHandler {
+  const schema = querySchemaOf(kind)
   const kept = new KeptPages()
   return async (request, response) => {
-    const { limit, after } = queryOf(querySchema, request)
+    const { limit, after, search = '', ...fields } = queryOf(schema, request) as Query
     const from = after === undefined ? null : placeOf(after)
+    const filter: Filter = {
+      words: search.toLowerCase().split(/\s+/).filter(Boolean).slice(0, MOST_WORDS),
+      fields,
+    }
     // The revision is read first: a page may then be newer than it says, never older.
     const revision = await reading(database, (connection) => store.revisionOf(connection, kind))
     const etag = `"${kind.kind}-${revision}"`
@@ -125,8 +163,8 @@ export function listHandler(database: Database, kind: Kind, store: Store): Reque
       response.status(304).end()
       return
     }
-    const { plain, packed } = await kept.of(`${limit} ${after ?? ''}`, revision, async () =>
-      keptOf(await reading(database, (connection) => store.page(connection, kind, from, limit))),
+    const { plain, packed } = await kept.of(JSON.stringify([limit, after, filter]), revision, async () =>
+      keptOf(await reading(database, (connection) => store.page(connection, kind, from, limit, filter))),
     )
     response.type('application/json')
     if (request.acceptsEncodings('gzip') === false) response.send(plain)

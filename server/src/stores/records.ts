@@ -23,6 +23,15 @@ export interface Place {
   readonly id: string
 }
 
+/** What a list is cut down to; nothing of it is cut away where both are empty. */
+export interface Filter {
+  /** Pieces that must all occur in the name, small letters. */
+  readonly words: readonly string[]
+  /** Fields of the record that must have these values. */
+  readonly fields: Readonly<Record<string, unknown>>
+}
+export const EVERYTHING: Filter = { words: [], fields: {} }
+
 export interface Page {
   readonly items: readonly Stored[]
   /** null: this is the last one. */
@@ -36,7 +45,8 @@ const PAGE = `select id, name, version, record from (
       sum(bytes) over (order by body ->> 'name', id) - bytes as before
     from (
       select * from record
-      where kind = $1 and ($2::text is null or (body ->> 'name', id) > ($2, $3))
+      where kind = $1 and ($2::text is null or (body ->> 'name', id) > ($2, $3)) and body @> $6
+        and not exists (select 1 from unnest($7::text[]) as word where strpos(lower(body ->> 'name'), word) = 0)
       order by body ->> 'name', id limit $4
     ) as ahead
   ) as weighed where before < $5 order by name, id`
@@ -66,6 +76,7 @@ export async function page(
   kind: Kind,
   after: Place | null,
   limit: number = LIMITS.pageMostItems,
+  { words, fields }: Filter = EVERYTHING,
 ): Promise<Page> {
   const { rows } = await connection.query<Stored & { name: string }>(PAGE, [
     kind.kind,
@@ -73,6 +84,8 @@ export async function page(
     after?.id ?? null,
     limit + 1,
     LIMITS.pageBytes,
+    fields,
+    words,
   ])
   const items = rows.slice(0, limit)
   const last = items.at(-1)
