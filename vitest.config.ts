@@ -1,16 +1,18 @@
 import vue from '@vitejs/plugin-vue'
 import { defineConfig } from 'vitest/config'
+import vuetify from 'vite-plugin-vuetify'
 
 /** Unit tests of core and web, and database tests of the server, which need the DATABASE_URL that `npm test` gives. */
 export default defineConfig({
   test: {
     projects: [
       {
-        plugins: [vue()],
+        plugins: [vue(), vuetify({ autoImport: true })],
         test: {
           name: 'web',
           root: 'web',
           setupFiles: ['src/testing/setup.ts'],
+          server: { deps: { inline: ['vuetify'] } },
           testTimeout: 60_000,
           include: ['src/**/*.test.ts'],
           benchmark: { include: [] },

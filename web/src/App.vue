@@ -6,6 +6,7 @@ import BackupAge from './components/BackupAge.vue'
 import CommandPalette from './components/CommandPalette.vue'
 import ErrorBoundary from './components/ErrorBoundary.vue'
 import SaveState from './components/SaveState.vue'
+import TipLayer from './components/TipLayer.vue'
 import WhoIsIn from './components/WhoIsIn.vue'
 import { isHere, VIEWS } from './router.ts'
 import { useCommands } from './useCommands.ts'
@@ -81,7 +82,7 @@ onKeyStroke('y', (event) => {
         <button class="find" @click="paletteOpen = true">
           <span>Find or do anything</span><kbd>Ctrl K</kbd>
         </button>
-        <button class="units" :title="`Units: ${unitWords}. Press to switch`" @click="switchUnits">
+        <button v-tip="`Units: ${unitWords}. Press to switch`" class="units" @click="switchUnits">
           {{ unitWords }}
         </button>
         <div class="safe">
@@ -100,8 +101,8 @@ onKeyStroke('y', (event) => {
         >
         <WhoIsIn class="pushed" />
         <button
+          v-tip="theme === 'dark' ? 'Switch to light' : 'Switch to dark'"
           class="look"
-          :title="theme === 'dark' ? 'Switch to light' : 'Switch to dark'"
           @click="choice = theme === 'dark' ? 'light' : 'dark'"
         >
           {{ theme === 'dark' ? 'Light' : 'Dark' }}
@@ -121,6 +122,7 @@ onKeyStroke('y', (event) => {
       </main>
     </div>
     <CommandPalette v-model="paletteOpen" :commands="paletteOpen ? commands : []" />
+    <TipLayer />
     <VSnackbar v-model="notice.shown" :timeout="5000" location="bottom left">
       {{ notice.text }}
       <template v-if="notice.undoable" #actions>

@@ -3,11 +3,12 @@ import './styles/tokens.css'
 import { createPinia } from 'pinia'
 import { createApp } from 'vue'
 import App from './App.vue'
+import { vTip } from './components/tip.ts'
 import { catchUnexpected } from './errors.ts'
 import { router } from './router.ts'
 import { vuetify } from './vuetify.ts'
 import './styles/base.css'
 
-const app = createApp(App).use(createPinia()).use(router).use(vuetify)
+const app = createApp(App).use(createPinia()).use(router).use(vuetify).directive('tip', vTip)
 catchUnexpected(app)
 app.mount('#app')

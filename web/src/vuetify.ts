@@ -1,49 +1,103 @@
-/** Vuetify in the project's own colours, dense and flat. */
+/** Vuetify in the project's own colours, dense and flat. Every colour of the product stands here, once. */
 import { createVuetify } from 'vuetify'
 import { aliases, mdi } from 'vuetify/iconsets/mdi-svg'
 import 'vuetify/styles'
 
-const light = {
-  dark: false,
-  colors: {
-    background: '#f3f1ec',
-    surface: '#fffefb',
-    primary: '#1c2127',
-    secondary: '#51626f',
-    error: '#9c2340',
-    warning: '#7d5b00',
-    success: '#1d6b57',
-    info: '#51626f',
-    'on-background': '#1c2127',
-    'on-surface': '#1c2127',
-  },
+/** Ink, chalk, copper. Verdicts by mark and word first, hue second; copper for what a job wants and where you are. */
+const LIGHT = {
+  ground: '#f3f1ec',
+  sheet: '#fffefb',
+  sunk: '#e8e5dd',
+  line: '#d3cfc4',
+  'line-strong': '#8d887b',
+  ink: '#1c2127',
+  'ink-2': '#4d545c',
+  'ink-3': '#62696f',
+  copper: '#8c4a2f',
+  'copper-soft': '#ead9cf',
+  steel: '#51626f',
+  'steel-soft': '#cfd8de',
+  fits: '#1d6b57',
+  'fits-soft': '#d5e8e0',
+  tight: '#7d5b00',
+  'tight-soft': '#f1e5bf',
+  fails: '#9c2340',
+  'fails-soft': '#f3d8dd',
+  unknown: '#5d5877',
+  'unknown-soft': '#e2e0ec',
 }
-const dark = {
-  dark: true,
-  colors: {
-    background: '#14171b',
-    surface: '#1c2025',
-    primary: '#ece8df',
-    secondary: '#8fa3b2',
-    error: '#f08a9d',
-    warning: '#dcb65a',
-    success: '#6cc5a6',
-    info: '#8fa3b2',
-    'on-background': '#ece8df',
-    'on-surface': '#ece8df',
-  },
+type Colours = typeof LIGHT
+const DARK: Colours = {
+  ground: '#14171b',
+  sheet: '#1c2025',
+  sunk: '#111418',
+  line: '#333a42',
+  'line-strong': '#76808a',
+  ink: '#ece8df',
+  'ink-2': '#b3b6b5',
+  'ink-3': '#9aa0a5',
+  copper: '#dd9a78',
+  'copper-soft': '#46301f',
+  steel: '#8fa3b2',
+  'steel-soft': '#33404a',
+  fits: '#6cc5a6',
+  'fits-soft': '#17352c',
+  tight: '#dcb65a',
+  'tight-soft': '#3a3012',
+  fails: '#f08a9d',
+  'fails-soft': '#452029',
+  unknown: '#b3add3',
+  'unknown-soft': '#2c2a3c',
 }
-const field = { variant: 'outlined', density: 'compact', hideDetails: true, color: 'primary' } as const
+
+/** The same colours by the names that Vuetify has for them. */
+const theme = (colours: Colours, dark: boolean) => ({
+  dark,
+  colors: {
+    ...colours,
+    background: colours.ground,
+    surface: colours.sheet,
+    primary: colours.copper,
+    secondary: colours.steel,
+    error: colours.fails,
+    warning: colours.tight,
+    success: colours.fits,
+    info: colours.steel,
+    'on-background': colours.ink,
+    'on-surface': colours.ink,
+  },
+  variables: { 'border-color': colours['line-strong'], 'border-opacity': 1 },
+})
+
+const field = {
+  variant: 'outlined',
+  density: 'compact',
+  hideDetails: true,
+  color: 'copper',
+  baseColor: 'line-strong',
+  bgColor: 'sheet',
+} as const
+const menu = { ...field, menuIcon: '$dropdown', menuProps: { transition: false } } as const
 
 export const vuetify = createVuetify({
   icons: { defaultSet: 'mdi', aliases, sets: { mdi } },
-  theme: { defaultTheme: 'light', themes: { light, dark } },
+  theme: {
+    defaultTheme: 'light',
+    themes: { light: theme(LIGHT, false), dark: theme(DARK, true) },
+  },
   defaults: {
     global: { ripple: false, elevation: 0 },
     VTextField: field,
     VTextarea: field,
-    VSelect: { ...field, menuProps: { transition: false } },
-    VAutocomplete: { ...field, menuProps: { transition: false } },
+    VSelect: menu,
+    VAutocomplete: menu,
+    VCheckbox: { density: 'compact', hideDetails: true, color: 'copper' },
+    VTabs: { density: 'compact', height: 34, color: 'ink', sliderColor: 'copper' },
+    VRadioGroup: { density: 'compact', hideDetails: true, color: 'copper' },
+    VRadio: { color: 'copper' },
+    VChip: { variant: 'outlined', size: 'default' },
+    VChipGroup: { variant: 'outlined', selectedClass: 'chosen' },
+    VTooltip: { transition: false, openDelay: 300, maxWidth: 360 },
     VDialog: { transition: false },
     VList: { density: 'compact' },
   },

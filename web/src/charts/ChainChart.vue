@@ -177,7 +177,7 @@ const valueWords = (link: ChainLink): string =>
       <li v-for="link in chain.links" :key="link.id">
         <button class="name" :class="{ first: isFirst(link) }" @click="emit('open', link.id)">
           <strong>{{ linkTitle(workspace.speech, link) }}</strong>
-          <span class="detail" :title="linkDetail(workspace.speech, link)">{{
+          <span v-tip="linkDetail(workspace.speech, link)" class="detail">{{
             linkDetail(workspace.speech, link)
           }}</span>
           <span class="visually-hidden">carries {{ valueWords(link) }}: {{ link.verdict }}</span>
@@ -190,7 +190,7 @@ const valueWords = (link: ChainLink): string =>
       <li>
         <button class="name" @click="emit('open', 'joint')">
           <strong>Joint</strong>
-          <span class="detail" :title="jointDetail">{{ jointDetail }}</span>
+          <span v-tip="jointDetail" class="detail">{{ jointDetail }}</span>
           <span class="visually-hidden">wants {{ print(chain.wantedA, 'A') }}</span>
         </button>
       </li>

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed, useId } from 'vue'
+import FieldFrame from './FieldFrame.vue'
 
 /** A labelled choice among a few named things; filled by typing. */
 const {
@@ -21,8 +22,7 @@ const choices = computed(() => (optional === '' ? [...items] : [{ id: null, name
 </script>
 
 <template>
-  <div class="choice">
-    <label v-if="!bare" :for="id" class="label">{{ label }}</label>
+  <FieldFrame :id="id" :label="bare ? '' : label">
     <VAutocomplete
       :id="id"
       v-model="model"
@@ -31,27 +31,10 @@ const choices = computed(() => (optional === '' ? [...items] : [{ id: null, name
       item-value="id"
       item-title="name"
       auto-select-first
-      menu-icon="$dropdown"
     >
       <template #item="{ props: itemProps, item }">
         <VListItem v-bind="itemProps" :subtitle="item.note ?? ''" />
       </template>
     </VAutocomplete>
-  </div>
+  </FieldFrame>
 </template>
-
-<style scoped>
-.choice {
-  display: grid;
-  min-width: 0;
-}
-.choice :deep(.v-field) {
-  background: var(--sheet);
-}
-.choice :deep(.v-field__append-inner .v-icon) {
-  font-size: 16px;
-  height: 16px;
-  width: 16px;
-  margin-inline-start: 0;
-}
-</style>

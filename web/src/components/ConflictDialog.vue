@@ -53,7 +53,7 @@ function takeAll(): void {
       All else that was changed elsewhere is in already. Of these fields only one value can stay; nothing is
       stored until you choose.
     </p>
-    <table class="sheet ruled">
+    <VTable class="sheet">
       <thead>
         <tr>
           <th scope="col">Field</th>
@@ -65,30 +65,26 @@ function takeAll(): void {
         <tr v-for="{ index, field, mine, stored } in rows" :key="index">
           <th scope="row">{{ field }}</th>
           <td>
-            <label
-              ><input
-                type="radio"
-                :name="`clash-${index}`"
-                :checked="!taken.has(index)"
-                @change="choose(index, false)"
-              />
-              {{ mine }}</label
-            >
+            <VRadio
+              :name="`clash-${index}`"
+              :label="mine"
+              :value="false"
+              :model-value="taken.has(index)"
+              @update:model-value="choose(index, false)"
+            />
           </td>
           <td>
-            <label
-              ><input
-                type="radio"
-                :name="`clash-${index}`"
-                :checked="taken.has(index)"
-                @change="choose(index, true)"
-              />
-              {{ stored }}</label
-            >
+            <VRadio
+              :name="`clash-${index}`"
+              :label="stored"
+              :value="true"
+              :model-value="taken.has(index)"
+              @update:model-value="choose(index, true)"
+            />
           </td>
         </tr>
       </tbody>
-    </table>
+    </VTable>
     <p class="ways">
       <button class="plain-button" @click="takeAll">Take the stored one whole</button>
       <button class="plain-button main" @click="save">Save what is chosen</button>

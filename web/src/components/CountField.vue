@@ -1,5 +1,6 @@
 <script setup lang="ts">
-import { computed, ref, useId, watch } from 'vue'
+import { computed, ref, watch } from 'vue'
+import TypedField from './TypedField.vue'
 
 /** A field for a whole number, or a plain number with decimals; empty may mean something, such as "automatic". */
 const {
@@ -28,7 +29,6 @@ const {
 }>()
 const model = defineModel<number | null>({ required: true })
 
-const id = useId()
 const text = ref('')
 const focused = ref(false)
 
@@ -41,7 +41,7 @@ const problem = computed(() => {
   const value = Number(written)
   const form = decimals ? /^\d+(\.\d+)?$|^\.\d+$/ : /^\d+$/
   if (!form.test(written) || value < least || value > most) {
-    return `“${text.value.trim()}” does not do here. Write a ${decimals ? '' : 'whole '}number from ${least} to ${most}${unit ? ` ${unit}` : ''}.`
+    return `“${text.value.trim()}” cannot stand here. Write a ${decimals ? '' : 'whole '}number from ${least} to ${most}${unit ? ` ${unit}` : ''}.`
   }
   return null
 })
@@ -56,39 +56,22 @@ watch(
   { immediate: true },
 )
 
-function onInput(event: Event): void {
-  text.value = (event.target as HTMLInputElement).value
+function onInput(typed: string): void {
+  text.value = typed
   const passes = problem.value === null || (keep && Number.isFinite(value.value))
   if (passes && value.value !== model.value) model.value = value.value
 }
 </script>
 
 <template>
-  <div class="count">
-    <label v-if="label" :for="id" class="label">{{ label }}</label>
-    <input
-      :id="id"
-      class="field"
-      :value="text"
-      type="text"
-      inputmode="decimal"
-      autocomplete="off"
-      :placeholder="optional"
-      :aria-label="name || undefined"
-      :aria-invalid="said !== null"
-      :aria-describedby="said ? `${id}-says` : undefined"
-      @input="onInput"
-      @focus="focused = true"
-      @blur="focused = false"
-    />
-    <p v-if="said" :id="`${id}-says`" class="bubble problem" role="alert">{{ said }}</p>
-  </div>
+  <TypedField
+    :model-value="text"
+    :label="label"
+    :name="name"
+    :problem="said"
+    inputmode="decimal"
+    :placeholder="optional"
+    @update:model-value="onInput"
+    @focused="(now) => (focused = now)"
+  />
 </template>
-
-<style scoped>
-.count {
-  display: grid;
-  min-width: 0;
-  position: relative;
-}
-</style>

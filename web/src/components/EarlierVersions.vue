@@ -103,7 +103,7 @@ function takeBack(): void {
           Choose a version to see what in it is different from now. Every change is kept.
         </p>
         <p v-else-if="record !== null && changes.length === 0" class="quiet">It is as it is now.</p>
-        <table v-else-if="record !== null" class="ruled">
+        <VTable v-else-if="record !== null">
           <thead>
             <tr>
               <th scope="col">Field</th>
@@ -118,7 +118,7 @@ function takeBack(): void {
               <td>{{ one.after }}</td>
             </tr>
           </tbody>
-        </table>
+        </VTable>
         <p v-if="changes.length > MOST_SHOWN" class="quiet">and {{ changes.length - MOST_SHOWN }} more</p>
       </div>
     </div>

@@ -36,31 +36,22 @@ function onPaste(event: ClipboardEvent): void {
 
 <template>
   <ChooseFile :what="what" :accept="accept" @take="onFile" @refuse="onRefuse">{{ choose }}</ChooseFile>
-  <label class="paste">
-    <span class="visually-hidden">Or {{ paste }}</span>
-    <textarea
-      v-model="typed"
-      class="field"
-      :rows="Math.min(MOST_ROWS, typed.split('\n').length)"
-      :placeholder="`or ${paste}`"
-      @paste.prevent="onPaste"
-      @input="emit('take', typed, 'what was typed')"
-    ></textarea>
-  </label>
+  <VTextarea
+    v-model="typed"
+    class="paste"
+    auto-grow
+    rows="1"
+    :max-rows="MOST_ROWS"
+    :aria-label="`Or ${paste}`"
+    :placeholder="`or ${paste}`"
+    @paste.prevent="onPaste"
+    @update:model-value="(now: string) => emit('take', now, 'what was typed')"
+  />
 </template>
 
 <style scoped>
 .paste {
   flex: 1;
   min-width: 160px;
-}
-textarea {
-  display: block;
-  font: inherit;
-  height: auto;
-  line-height: 20px;
-  padding: 5px 8px;
-  resize: none;
-  width: 100%;
 }
 </style>

@@ -1,31 +1,34 @@
 <script setup lang="ts" generic="T">
-/** Rows of a file as they are understood; only those in sight are drawn. */
+/** Rows of a file as they are understood; only those in sight are drawn. The slot gives the cells of one. */
 const { items, label, columns, most } = defineProps<{
   items: readonly T[]
   label: string
-  /** As CSS lays a grid out. */
-  columns: string
+  /** Headings, with the width of those that are as wide as they need. */
+  columns: readonly { readonly title: string; readonly width?: number }[]
   /** Rows in sight at the most. */
   most: number
 }>()
 
 const ROW = 30
+const HEAD = 28
 </script>
 
 <template>
-  <div class="preview" role="table" :aria-label="label">
-    <VVirtualScroll
-      :items="[...items]"
-      :item-height="ROW"
-      :height="Math.min(most, Math.max(1, items.length)) * ROW"
-    >
-      <template #default="{ item }">
-        <div class="row" role="row" :style="{ gridTemplateColumns: columns }">
-          <slot :item="item as T" />
-        </div>
-      </template>
-    </VVirtualScroll>
-  </div>
+  <VDataTableVirtual
+    class="preview"
+    :aria-label="label"
+    :headers="columns.map((column, index) => ({ ...column, key: `${index}`, sortable: false }))"
+    :items="[...items]"
+    :item-height="ROW"
+    :height="HEAD + Math.min(most, Math.max(1, items.length)) * ROW + 2"
+    fixed-header
+  >
+    <template #item="{ item }">
+      <tr>
+        <slot :item="item as T" />
+      </tr>
+    </template>
+  </VDataTableVirtual>
 </template>
 
 <style scoped>
@@ -33,17 +36,18 @@ const ROW = 30
   border: 1px solid var(--line);
   border-radius: var(--radius);
 }
-.row {
-  border-bottom: 1px solid var(--line);
-  display: grid;
-  gap: 10px;
+.preview :deep(table) {
+  table-layout: fixed;
+}
+.preview :deep(:is(td, th)) {
   height: 30px;
-  line-height: 30px;
+  line-height: 29px;
+  overflow: hidden;
   padding: 0 10px;
+  text-overflow: ellipsis;
   white-space: nowrap;
 }
-.row > :slotted(*) {
-  overflow: hidden;
-  text-overflow: ellipsis;
+.preview :deep(th) {
+  height: 28px;
 }
 </style>

@@ -11,9 +11,9 @@ const all = computed(() => problems.map(({ field, message }) => `${field}: ${mes
 </script>
 
 <template>
-  <span role="cell" class="problem" :title="all">
+  <td v-tip="all" class="problem">
     <template v-for="(one, at) in problems.slice(0, MOST)" :key="at">
       <template v-if="at > 0">; </template><strong>{{ one.field }}</strong> {{ one.message }}
     </template>
-  </span>
+  </td>
 </template>

@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import { type GaugeTableId, parseQuantity, printQuantity, type QuantityKind } from '@brannik/core'
-import { computed, ref, useId, watch } from 'vue'
+import { computed, ref, watch } from 'vue'
 import { useWorkspace } from '../stores/workspace.ts'
+import TypedField from './TypedField.vue'
 
 /**
  * A field for one quantity in any unit that people write. A readable value is passed on at every key; text that
@@ -10,12 +11,15 @@ import { useWorkspace } from '../stores/workspace.ts'
 const {
   kind,
   label,
+  name = '',
   metal,
   optional = '',
   wrong = null,
 } = defineProps<{
   kind: QuantityKind
   label: string
+  /** Its name where no label stands above it. */
+  name?: string
   metal?: GaugeTableId | undefined
   /** Where the field may be empty: what empty means. */
   optional?: string
@@ -25,7 +29,6 @@ const {
 const model = defineModel<number | null>({ required: true })
 
 const workspace = useWorkspace()
-const id = useId()
 const text = ref('')
 const focused = ref(false)
 
@@ -63,44 +66,27 @@ watch(
   { immediate: true },
 )
 
-function onInput(event: Event): void {
-  text.value = (event.target as HTMLInputElement).value
+function onInput(typed: string): void {
+  text.value = typed
   if (parsed.value.ok && parsed.value.value !== model.value) model.value = parsed.value.value
 }
 
-function onBlur(): void {
-  focused.value = false
-  if (parsed.value.ok) text.value = printed.value
+function onFocus(isFocused: boolean): void {
+  focused.value = isFocused
+  if (!isFocused && parsed.value.ok) text.value = printed.value
 }
 </script>
 
 <template>
-  <div class="quantity">
-    <label :for="id" class="label">{{ label }}</label>
-    <input
-      :id="id"
-      class="field"
-      :value="text"
-      type="text"
-      inputmode="text"
-      autocomplete="off"
-      spellcheck="false"
-      :placeholder="optional"
-      :aria-invalid="problem !== null"
-      :aria-describedby="problem || understood ? `${id}-says` : undefined"
-      @input="onInput"
-      @focus="focused = true"
-      @blur="onBlur"
-    />
-    <p v-if="problem" :id="`${id}-says`" class="bubble problem" role="alert">{{ problem }}</p>
-    <p v-else-if="understood" :id="`${id}-says`" class="bubble">{{ understood }}</p>
-  </div>
+  <TypedField
+    :model-value="text"
+    :label="label"
+    :name="name"
+    :problem="problem"
+    :hint="understood"
+    spellcheck="false"
+    :placeholder="optional"
+    @update:model-value="onInput"
+    @focused="onFocus"
+  />
 </template>
-
-<style scoped>
-.quantity {
-  display: grid;
-  min-width: 0;
-  position: relative;
-}
-</style>

@@ -33,7 +33,7 @@ const savedAt = computed(() =>
       </button>
     </template>
     <template v-else-if="failed">
-      <span class="bad" :title="failed.failure">Not saved: {{ failed.failure }}</span>
+      <span v-tip="failed.failure" class="bad">Not saved: {{ failed.failure }}</span>
       <button class="link-button" @click="workspace.retrySaves">Retry</button>
     </template>
     <span v-else-if="busy">Saving…</span>

@@ -3,7 +3,9 @@ import { ref } from 'vue'
 import { ask } from '../api/client.ts'
 import { useNotice } from '../stores/notice.ts'
 import { useSession } from '../stores/session.ts'
+import NewPassword from './NewPassword.vue'
 import SheetDialog from './SheetDialog.vue'
+import TypedField from './TypedField.vue'
 import { reasonOf } from '../reason.ts'
 
 /** Who is signed in, what that allows, and the ways out. */
@@ -38,7 +40,7 @@ async function change(): Promise<void> {
   <div>
     <VMenu v-if="session.me?.via === 'session'" location="end bottom" :transition="false">
       <template #activator="{ props: activator }">
-        <button class="who" v-bind="activator" :title="session.me.may ?? ''">
+        <button v-tip="session.me.may ?? ''" class="who" v-bind="activator">
           <span class="one-line">{{ session.me.who }}</span>
           <span class="label">{{ session.me.role }}</span>
         </button>
@@ -51,21 +53,14 @@ async function change(): Promise<void> {
     </VMenu>
     <SheetDialog v-model="isChanging" title="Change the password" :width="380" close="Cancel">
       <form class="change" @submit.prevent="change">
-        <label
-          ><span class="label">The old one</span
-          ><input v-model="old" class="field" type="password" autocomplete="current-password" required
-        /></label>
-        <label
-          ><span class="label">The new one, at least 10 characters</span
-          ><input
-            v-model="fresh"
-            class="field"
-            type="password"
-            autocomplete="new-password"
-            minlength="10"
-            maxlength="200"
-            required
-        /></label>
+        <TypedField
+          v-model="old"
+          label="The old one"
+          type="password"
+          autocomplete="current-password"
+          required
+        />
+        <NewPassword v-model="fresh" label="The new one, at least 10 characters" />
         <p v-if="problem" class="problem" role="alert">{{ problem }}</p>
         <button class="plain-button main">Change</button>
       </form>
@@ -86,9 +81,6 @@ async function change(): Promise<void> {
 .change {
   display: grid;
   gap: 12px;
-}
-.change label {
-  display: grid;
 }
 @media (max-width: 900px) {
   .who {

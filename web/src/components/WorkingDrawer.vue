@@ -6,27 +6,17 @@ import {
   shownSymbol,
   type Source,
   sourceText,
-  type Step,
   stepText,
   type Term,
   termText,
-  type Verdict,
   wordOf,
 } from '@brannik/core'
 import { onKeyStroke } from '@vueuse/core'
-import { computed, nextTick, ref, watch } from 'vue'
+import { computed, nextTick, useTemplateRef, watch } from 'vue'
+import type { VNavigationDrawer } from 'vuetify/components'
 import { useWorkspace } from '../stores/workspace.ts'
+import type { Opened } from './opened.ts'
 import VerdictMark from './VerdictMark.vue'
-
-export interface Opened {
-  readonly key: string
-  readonly title: string
-  readonly verdict: Verdict | null
-  readonly sentence: string
-  readonly mends: readonly Mend[]
-  /** Null while it is being worked out. */
-  readonly working: readonly Step[] | null
-}
 
 /** How one number was worked out: each step with its formula, what went into it, and where that comes from. */
 const { opened, weldName = () => '' } = defineProps<{
@@ -37,7 +27,7 @@ const { opened, weldName = () => '' } = defineProps<{
 const emit = defineEmits<{ close: []; apply: [patch: Patch, what: string] }>()
 
 const workspace = useWorkspace()
-const panel = ref<HTMLElement | null>(null)
+const panel = useTemplateRef<VNavigationDrawer>('panel')
 const mendWords = (mend: Mend): string => mendText(workspace.speech, mend)
 /** What kind of source it is stands before its words, unless they say it themselves. */
 function sourceWords(source: Source): string {
@@ -54,15 +44,23 @@ const steps = computed(() =>
   })),
 )
 
+const panelElement = (): HTMLElement | null => {
+  const root: unknown = panel.value?.$el
+  // A drawer has a second root, for what lies behind it.
+  return root instanceof HTMLElement
+    ? root
+    : document.querySelector<HTMLElement>('.v-navigation-drawer.drawer')
+}
 let cameFrom: Element | null = null
 watch(
   () => opened?.key ?? null,
-  async (now, before) => {
+  async (now, before = null) => {
     if (now !== null && before === null) cameFrom = document.activeElement
     await nextTick()
-    if (now !== null) panel.value?.focus()
+    if (now !== null) panelElement()?.focus()
     else if (cameFrom instanceof HTMLElement) cameFrom.focus()
   },
+  { immediate: true },
 )
 onKeyStroke('Escape', () => {
   if (opened) emit('close')
@@ -70,82 +68,85 @@ onKeyStroke('Escape', () => {
 </script>
 
 <template>
-  <aside
-    v-if="opened"
+  <VNavigationDrawer
     ref="panel"
-    class="working"
+    class="drawer"
+    tag="aside"
+    location="right"
+    temporary
+    :scrim="false"
+    :width="480"
     tabindex="-1"
-    :aria-label="`How it was worked out: ${opened.title}`"
+    :aria-label="opened ? `How it was worked out: ${opened.title}` : undefined"
+    :model-value="opened !== null"
   >
-    <header>
-      <h2>{{ opened.title }}</h2>
-      <VerdictMark v-if="opened.verdict" :verdict="opened.verdict" />
-      <button class="plain-button" title="Close (Esc)" @click="emit('close')">Close <kbd>Esc</kbd></button>
-    </header>
-    <p class="says">{{ opened.sentence }}</p>
-    <ul v-if="opened.mends.length > 0" class="mends">
-      <li v-for="mend in opened.mends" :key="mendWords(mend)">
-        <button v-if="mend.patch" class="plain-button" @click="emit('apply', mend.patch, mendWords(mend))">
-          {{ mendWords(mend) }}
+    <div v-if="opened" class="working">
+      <header>
+        <h2>{{ opened.title }}</h2>
+        <VerdictMark v-if="opened.verdict" :verdict="opened.verdict" />
+        <button v-tip="'Close (Esc)'" class="plain-button" @click="emit('close')">
+          Close <kbd>Esc</kbd>
         </button>
-        <span v-else>{{ mendWords(mend) }}</span>
-      </li>
-    </ul>
-    <ol class="steps">
-      <li v-for="(shownStep, index) in steps" :key="index">
-        <h3>
-          {{ shownStep.step.title }}<span v-if="shownStep.of" class="label"> · {{ shownStep.of }}</span>
-        </h3>
-        <p class="formula">
-          <span>{{ shownStep.method ?? shownStep.formula }}</span>
-          <strong>{{ shownStep.symbol }} = {{ shownStep.result }}</strong>
-        </p>
-        <table v-if="shownStep.step.terms.length > 0">
-          <caption class="visually-hidden">
-            What went into it
-          </caption>
-          <tbody>
-            <tr v-for="term in shownStep.step.terms" :key="term.symbol">
-              <th scope="row">{{ shownSymbol(term.symbol) }}</th>
-              <td>
-                {{ term.name }}
-                <span class="source"
-                  >{{ sourceWords(term.source) }}
-                  <RouterLink v-if="term.assumption" :to="{ name: 'shop', hash: `#${term.assumption}` }"
-                    >change</RouterLink
-                  >
-                </span>
-              </td>
-              <td class="number">{{ shown(term) }}</td>
-            </tr>
-          </tbody>
-        </table>
-        <p class="source">{{ sourceWords(shownStep.step.source) }}</p>
-      </li>
-    </ol>
-    <p v-if="opened.working?.length === 0" class="quiet">
-      There is nothing to reckon here: it is a rule of the trade, or something is missing.
-    </p>
-  </aside>
+      </header>
+      <p class="says">{{ opened.sentence }}</p>
+      <ul v-if="opened.mends.length > 0" class="mends">
+        <li v-for="mend in opened.mends" :key="mendWords(mend)">
+          <button v-if="mend.patch" class="plain-button" @click="emit('apply', mend.patch, mendWords(mend))">
+            {{ mendWords(mend) }}
+          </button>
+          <span v-else>{{ mendWords(mend) }}</span>
+        </li>
+      </ul>
+      <ol class="steps">
+        <li v-for="(shownStep, index) in steps" :key="index">
+          <h3>
+            {{ shownStep.step.title }}<span v-if="shownStep.of" class="label"> · {{ shownStep.of }}</span>
+          </h3>
+          <p class="formula">
+            <span>{{ shownStep.method ?? shownStep.formula }}</span>
+            <strong>{{ shownStep.symbol }} = {{ shownStep.result }}</strong>
+          </p>
+          <table v-if="shownStep.step.terms.length > 0">
+            <caption class="visually-hidden">
+              What went into it
+            </caption>
+            <tbody>
+              <tr v-for="term in shownStep.step.terms" :key="term.symbol">
+                <th scope="row">{{ shownSymbol(term.symbol) }}</th>
+                <td>
+                  {{ term.name }}
+                  <span class="source"
+                    >{{ sourceWords(term.source) }}
+                    <RouterLink v-if="term.assumption" :to="{ name: 'shop', hash: `#${term.assumption}` }"
+                      >change</RouterLink
+                    >
+                  </span>
+                </td>
+                <td class="number">{{ shown(term) }}</td>
+              </tr>
+            </tbody>
+          </table>
+          <p class="source">{{ sourceWords(shownStep.step.source) }}</p>
+        </li>
+      </ol>
+      <p v-if="opened.working?.length === 0" class="quiet">
+        There is nothing to reckon here: it is a rule of the trade, or something is missing.
+      </p>
+    </div>
+  </VNavigationDrawer>
 </template>
 
 <style scoped>
-.working {
-  background: var(--sheet);
+.drawer {
   border-left: 1px solid var(--line-strong);
-  bottom: 0;
+  max-width: 100vw;
+  outline: none;
+}
+.working {
   display: flex;
   flex-direction: column;
   gap: 10px;
-  max-width: 100vw;
-  outline: none;
-  overflow-y: auto;
   padding: 12px 20px 24px;
-  position: fixed;
-  right: 0;
-  top: 48px;
-  width: 480px;
-  z-index: 25;
 }
 header {
   align-items: center;
@@ -223,10 +224,5 @@ td.number {
 }
 .source a {
   color: var(--copper);
-}
-@media (max-width: 900px) {
-  .working {
-    top: 0;
-  }
 }
 </style>

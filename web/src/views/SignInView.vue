@@ -1,5 +1,6 @@
 <script setup lang="ts">
-import { onMounted, ref } from 'vue'
+import { onMounted, ref, useTemplateRef } from 'vue'
+import TypedField from '../components/TypedField.vue'
 import { useSession } from '../stores/session.ts'
 import { reasonOf } from '../reason.ts'
 
@@ -9,7 +10,7 @@ const name = ref('')
 const password = ref('')
 const problem = ref('')
 const isTrying = ref(false)
-const first = ref<HTMLInputElement | null>(null)
+const first = useTemplateRef<InstanceType<typeof TypedField>>('first')
 onMounted(() => first.value?.focus())
 
 async function enter(): Promise<void> {
@@ -30,29 +31,23 @@ async function enter(): Promise<void> {
   <section class="door">
     <form class="sheet" @submit.prevent="enter">
       <h1>Sign in</h1>
-      <label>
-        <span class="label">Name</span>
-        <input
-          ref="first"
-          v-model="name"
-          class="field"
-          autocomplete="username"
-          maxlength="80"
-          required
-          spellcheck="false"
-        />
-      </label>
-      <label>
-        <span class="label">Password</span>
-        <input
-          v-model="password"
-          class="field"
-          type="password"
-          autocomplete="current-password"
-          maxlength="200"
-          required
-        />
-      </label>
+      <TypedField
+        ref="first"
+        v-model="name"
+        label="Name"
+        autocomplete="username"
+        maxlength="80"
+        required
+        spellcheck="false"
+      />
+      <TypedField
+        v-model="password"
+        label="Password"
+        type="password"
+        autocomplete="current-password"
+        maxlength="200"
+        required
+      />
       <p v-if="problem" class="problem" role="alert">{{ problem }}</p>
       <button class="plain-button main" :disabled="isTrying">Sign in</button>
       <p class="quiet">
@@ -75,8 +70,5 @@ form {
   max-width: 340px;
   padding: 24px;
   width: 100%;
-}
-label {
-  display: grid;
 }
 </style>

@@ -3,6 +3,7 @@ import { CATALOGUE_LISTS, type CatalogueRecord, type ReadItem, SHEETS } from '@b
 import isSame from 'fast-deep-equal'
 import { computed, ref, shallowRef, watch } from 'vue'
 import FileOrPaste from '../../components/FileOrPaste.vue'
+import PickField from '../../components/PickField.vue'
 import PreviewRows from '../../components/PreviewRows.vue'
 import ProblemCell from '../../components/ProblemCell.vue'
 import SheetDialog from '../../components/SheetDialog.vue'
@@ -27,6 +28,12 @@ const isTaking = ref(false)
 /** How many are in, of how many. */
 const progress = ref({ done: 0, of: 0 })
 
+const PREVIEW_COLUMNS = [
+  { title: 'Where', width: 120 },
+  { title: 'Name', width: 240 },
+  { title: 'What', width: 90 },
+  { title: 'What is wrong' },
+]
 type State = 'new' | 'changed' | 'same' | 'wrong'
 const STATE_WORDS: Record<State, string> = {
   new: 'new',
@@ -115,13 +122,14 @@ async function accept(): Promise<void> {
         @take="take"
         @refuse="(message) => (problem = message)"
       />
-      <label>
-        <span class="visually-hidden">What the sheet is of</span>
-        <select v-model="kind" class="field">
-          <option value="">as its column “kind” says</option>
-          <option v-for="sheet in SHEETS" :key="sheet.kind" :value="sheet.kind">{{ sheet.title }}</option>
-        </select>
-      </label>
+      <PickField
+        class="kind"
+        name="What the sheet is of"
+        :items="SHEETS.map((sheet) => [sheet.kind, sheet.title] as const)"
+        optional="as its column “kind” says"
+        :model-value="kind || null"
+        @update:model-value="(now) => (kind = now ?? '')"
+      />
     </div>
     <p v-if="problem" class="problem" role="alert">{{ problem }}</p>
     <template v-if="read?.ok">
@@ -132,20 +140,18 @@ async function accept(): Promise<void> {
         stored<template v-if="count('wrong') > 0"
           >, <strong class="bad">{{ count('wrong') }} cannot enter</strong></template
         >.
-        <label v-if="count('wrong') > 0"
-          ><input v-model="onlyProblems" type="checkbox" /> show only those</label
-        >
+        <VCheckbox v-if="count('wrong') > 0" v-model="onlyProblems" class="only" label="show only those" />
       </p>
       <PreviewRows
         v-slot="{ item: { item, state } }"
         :items="shown"
         label="Things as they are understood"
-        columns="92px 200px 70px minmax(0, 1fr)"
+        :columns="PREVIEW_COLUMNS"
         :most="11"
       >
-        <span role="cell" class="quiet">{{ item.place }}</span>
-        <span role="cell">{{ item.name }}</span>
-        <span role="cell">{{ STATE_WORDS[state] }}</span>
+        <td class="quiet">{{ item.place }}</td>
+        <td>{{ item.name }}</td>
+        <td>{{ STATE_WORDS[state] }}</td>
         <ProblemCell :problems="item.problems" />
       </PreviewRows>
     </template>
@@ -170,6 +176,12 @@ async function accept(): Promise<void> {
 </template>
 
 <style scoped>
+.only {
+  display: inline-flex;
+}
+.kind {
+  width: 230px;
+}
 .choose {
   align-items: center;
   display: flex;

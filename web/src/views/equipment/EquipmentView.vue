@@ -1,8 +1,10 @@
 <script setup lang="ts">
 import { catalogueOf, type PartKind } from '@brannik/core'
 import { onKeyStroke, useDebounceFn } from '@vueuse/core'
-import { computed, ref, watch } from 'vue'
+import { computed, ref, useTemplateRef, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
+import PickField from '../../components/PickField.vue'
+import TypedField from '../../components/TypedField.vue'
 import { download } from '../../files/download.ts'
 import { useUnfinished } from '../../stores/unfinished.ts'
 import { type Path, useWorkspace } from '../../stores/workspace.ts'
@@ -37,15 +39,15 @@ const search = ref('')
 const SEARCH_MS = 60
 const follow = useDebounceFn(() => (search.value = written.value), SEARCH_MS)
 const held = ref<HeldFilter>('all')
-const partKind = ref<PartKind | ''>('')
+const partKind = ref<PartKind | null>(null)
 const library = ref(false)
 const importing = ref(false)
-const searchField = ref<HTMLInputElement | null>(null)
+const searchField = useTemplateRef<InstanceType<typeof TypedField>>('searchField')
 
 watch(path, () => {
   written.value = ''
   search.value = ''
-  partKind.value = ''
+  partKind.value = null
 })
 
 const stored = computed<readonly Row[]>(() =>
@@ -70,7 +72,7 @@ const begun = computed<readonly Row[]>(() =>
 )
 const rows = computed(() => [
   ...(search.value === '' ? begun.value : []),
-  ...filterRows(stored.value, search.value, held.value, partKind.value === '' ? null : partKind.value),
+  ...filterRows(stored.value, search.value, held.value, partKind.value),
 ])
 const counts = computed(() =>
   Object.fromEntries(TABS.map((one) => [one.path, workspace.all(one.path as Path).length])),
@@ -121,26 +123,26 @@ onKeyStroke('/', (event) => {
       </nav>
     </header>
     <div class="bar">
-      <label class="search">
-        <span class="visually-hidden">Search {{ tab?.title }}</span>
-        <input
-          ref="searchField"
-          v-model="written"
-          class="field"
-          type="search"
-          :placeholder="`Search ${tab?.title.toLowerCase()}, press /`"
-          @input="follow"
-        />
-      </label>
-      <select v-if="path === 'parts'" v-model="partKind" class="field" aria-label="Which parts">
-        <option value="">all parts</option>
-        <option v-for="[kind, words] in PART_CHOICES" :key="kind" :value="kind">{{ words }}</option>
-      </select>
-      <div class="held" role="group" aria-label="Which of them">
-        <label v-for="[value, words] in FILTERS" :key="value"
-          ><input v-model="held" type="radio" name="held" :value="value" /> {{ words }}</label
-        >
-      </div>
+      <TypedField
+        ref="searchField"
+        v-model="written"
+        class="search"
+        type="search"
+        :name="`Search ${tab?.title}`"
+        :placeholder="`Search ${tab?.title.toLowerCase()}, press /`"
+        @update:model-value="follow"
+      />
+      <PickField
+        v-if="path === 'parts'"
+        v-model="partKind"
+        class="part-kind"
+        name="Which parts"
+        :items="PART_CHOICES"
+        optional="all parts"
+      />
+      <VChipGroup v-model="held" mandatory aria-label="Which of them">
+        <VChip v-for="[value, words] in FILTERS" :key="value" :value="value">{{ words }}</VChip>
+      </VChipGroup>
       <span class="label count" role="status">{{ rows.length }} of {{ stored.length + begun.length }}</span>
       <VMenu location="bottom end" :transition="false">
         <template #activator="{ props: activator }">
@@ -234,18 +236,8 @@ h1 {
 .search {
   width: 250px;
 }
-.search input {
-  width: 100%;
-}
-.held {
-  display: flex;
-  gap: 12px;
-}
-.held label {
-  align-items: center;
-  display: flex;
-  gap: 5px;
-  white-space: nowrap;
+.part-kind {
+  width: 150px;
 }
 .count {
   margin-right: auto;

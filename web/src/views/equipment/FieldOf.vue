@@ -1,7 +1,10 @@
 <script setup lang="ts">
 import { computed, useId } from 'vue'
 import CountField from '../../components/CountField.vue'
+import FieldFrame from '../../components/FieldFrame.vue'
+import PickField from '../../components/PickField.vue'
 import QuantityField from '../../components/QuantityField.vue'
+import TypedField from '../../components/TypedField.vue'
 import { choicesOf, type FieldSpec } from './forms.ts'
 
 /** One field of a record by its description: what cannot stand keeps its text and says why. */
@@ -17,25 +20,18 @@ const id = useId()
 const asNumber = computed(() => (typeof value === 'number' ? value : null))
 const asText = computed(() => (value === null || value === undefined ? '' : String(value)))
 const list = computed<readonly unknown[]>(() => (Array.isArray(value) ? value : []))
-const textOf = (event: Event): string => (event.target as HTMLInputElement | HTMLSelectElement).value
-
-function onText(event: Event): void {
-  const text = textOf(event)
-  emit('change', text === '' && spec.optional !== undefined ? null : text)
+function onText(text: string): void {
+  if (text !== asText.value) emit('change', text === '' && spec.optional !== undefined ? null : text)
 }
 const choices = computed(() => ('choices' in spec ? choicesOf(spec) : []))
 /** Choices of numbers are numbers again. */
 const choiceOf = (text: string): string | number =>
   'choices' in spec ? (spec.choices.find((one) => String(one) === text) ?? text) : text
-function onChoice(event: Event): void {
-  const text = textOf(event)
-  if (text === '') emit('change', null)
-  else emit('change', choiceOf(text))
-}
-function onYesNo(event: Event): void {
-  const text = textOf(event)
-  emit('change', text === '' ? null : text === 'yes')
-}
+const YES_NO = [
+  [true, 'yes'],
+  [false, 'no'],
+] as const
+const asYesNo = computed(() => (typeof value === 'boolean' ? value : null))
 function toggle(one: string | number): void {
   emit(
     'change',
@@ -69,54 +65,59 @@ function toggle(one: string | number): void {
   />
   <fieldset v-else-if="spec.kind === 'some'" class="some">
     <legend class="label">{{ spec.label }}</legend>
-    <label v-for="[choice, words] in choices" :key="choice">
-      <input type="checkbox" :checked="list.includes(choiceOf(choice))" @change="toggle(choiceOf(choice))" />
-      {{ words }}
-    </label>
+    <VCheckbox
+      v-for="[choice, words] in choices"
+      :key="choice"
+      :label="words"
+      :model-value="list.includes(choiceOf(choice))"
+      @update:model-value="toggle(choiceOf(choice))"
+    />
     <p v-if="wrong" class="problem" role="alert">{{ wrong }}</p>
   </fieldset>
-  <div v-else class="one">
-    <label :for="id" class="label">{{ spec.label }}</label>
-    <input
-      v-if="spec.kind === 'text'"
+  <FieldFrame
+    v-else-if="spec.kind === 'text' && spec.more.suggests"
+    :id="id"
+    :label="spec.label"
+    :problem="wrong"
+  >
+    <VCombobox
       :id="id"
-      class="field"
-      autocomplete="off"
-      :value="asText"
-      :placeholder="spec.optional"
-      :aria-invalid="wrong !== null"
-      :aria-describedby="wrong ? `${id}-says` : undefined"
-      :list="spec.more.suggests ? `${id}-list` : undefined"
-      @input="onText"
+      :items="[...spec.more.suggests]"
+      :model-value="asText"
+      :placeholder="spec.optional ?? ''"
+      :error="wrong !== null"
+      @update:search="onText"
     />
-    <select
-      v-else-if="spec.kind === 'yes-no'"
-      :id="id"
-      class="field"
-      :value="value === null || value === undefined ? '' : value ? 'yes' : 'no'"
-      @change="onYesNo"
-    >
-      <option v-if="spec.optional !== undefined" value="">{{ spec.optional }}</option>
-      <option value="yes">yes</option>
-      <option value="no">no</option>
-    </select>
-    <select v-else :id="id" class="field" :value="asText" @change="onChoice">
-      <option v-if="spec.optional !== undefined" value="">{{ spec.optional }}</option>
-      <option v-for="[choice, words] in choices" :key="choice" :value="choice">{{ words }}</option>
-    </select>
-    <datalist v-if="spec.kind === 'text' && spec.more.suggests" :id="`${id}-list`">
-      <option v-for="one in spec.more.suggests" :key="one" :value="one" />
-    </datalist>
-    <p v-if="wrong" :id="`${id}-says`" class="bubble problem" role="alert">{{ wrong }}</p>
-  </div>
+  </FieldFrame>
+  <TypedField
+    v-else-if="spec.kind === 'text'"
+    :label="spec.label"
+    :placeholder="spec.optional ?? ''"
+    :problem="wrong"
+    :model-value="asText"
+    @update:model-value="onText"
+  />
+  <PickField
+    v-else-if="spec.kind === 'yes-no'"
+    :label="spec.label"
+    :items="YES_NO"
+    :optional="spec.optional ?? ''"
+    :problem="wrong"
+    :model-value="asYesNo"
+    @update:model-value="(now) => emit('change', now)"
+  />
+  <PickField
+    v-else
+    :label="spec.label"
+    :items="choices"
+    :optional="spec.optional ?? ''"
+    :problem="wrong"
+    :model-value="asText === '' ? null : asText"
+    @update:model-value="(now) => emit('change', now === null ? null : choiceOf(now))"
+  />
 </template>
 
 <style scoped>
-.one {
-  display: grid;
-  min-width: 0;
-  position: relative;
-}
 .some {
   border: 0;
   display: flex;

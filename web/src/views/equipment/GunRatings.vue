@@ -2,6 +2,7 @@
 import { type Gun, GUN_GASES } from '@brannik/core'
 import { computed } from 'vue'
 import CountField from '../../components/CountField.vue'
+import PickField from '../../components/PickField.vue'
 import { type Draft, setIn } from './useRecordDraft.ts'
 import { GUN_GAS_WORDS } from './words.ts'
 
@@ -10,6 +11,10 @@ const { draft } = defineProps<{ draft: Draft }>()
 const emit = defineEmits<{ change: [ratings: Gun['ratings'], what: string] }>()
 
 const MOST = 12
+const WAVES = [
+  ['dc', 'DC'],
+  ['ac', 'AC'],
+] as const
 const ratings = computed(() => (draft['ratings'] ?? []) as Gun['ratings'])
 const set = (index: number, key: string, value: unknown): void =>
   emit('change', setIn(ratings.value, [index, key], value), 'rating')
@@ -36,25 +41,22 @@ function add(): void {
       <tbody>
         <tr v-for="(rating, index) in ratings" :key="index">
           <td>
-            <select
-              class="field"
-              :aria-label="`Gas of rating ${index + 1}`"
-              :value="rating.gas"
-              @change="set(index, 'gas', ($event.target as HTMLSelectElement).value)"
-            >
-              <option v-for="gas in GUN_GASES" :key="gas" :value="gas">{{ GUN_GAS_WORDS[gas] }}</option>
-            </select>
+            <PickField
+              class="gas"
+              :name="`Gas of rating ${index + 1}`"
+              :items="GUN_GASES.map((gas) => [gas, GUN_GAS_WORDS[gas]] as const)"
+              :model-value="rating.gas"
+              @update:model-value="(now) => set(index, 'gas', now)"
+            />
           </td>
           <td>
-            <select
-              class="field"
-              :aria-label="`Wave of rating ${index + 1}`"
-              :value="rating.wave"
-              @change="set(index, 'wave', ($event.target as HTMLSelectElement).value)"
-            >
-              <option value="dc">DC</option>
-              <option value="ac">AC</option>
-            </select>
+            <PickField
+              class="wave"
+              :name="`Wave of rating ${index + 1}`"
+              :items="WAVES"
+              :model-value="rating.wave"
+              @update:model-value="(now) => set(index, 'wave', now)"
+            />
           </td>
           <td>
             <CountField
@@ -129,7 +131,10 @@ th {
 td {
   padding: 2px 8px 2px 0;
 }
-td :deep(.count) {
-  width: 80px;
+td > :deep(.frame) {
+  width: 92px;
+}
+td > .gas {
+  width: 130px;
 }
 </style>

@@ -2,6 +2,7 @@
 import { LIBRARY, type LibraryEntry, sourceWords } from '@brannik/core'
 import { computed, ref, watch } from 'vue'
 import { useNotice } from '../../stores/notice.ts'
+import TypedField from '../../components/TypedField.vue'
 import SheetDialog from '../../components/SheetDialog.vue'
 import { useWorkspace } from '../../stores/workspace.ts'
 import { idFor } from '../jobs/newJob.ts'
@@ -54,10 +55,12 @@ function take({ record }: LibraryEntry): void {
       plate, or import a catalogue.
     </p>
     <template v-else>
-      <label>
-        <span class="visually-hidden">Search the library</span>
-        <input v-model="search" class="field" type="search" placeholder="Search, for example 0.035 5356" />
-      </label>
+      <TypedField
+        v-model="search"
+        name="Search the library"
+        type="search"
+        placeholder="Search, for example 0.035 5356"
+      />
       <p class="label" role="status">{{ shown.length }} of {{ entries.length }}</p>
       <VVirtualScroll :items="[...shown]" :item-height="ROW" height="420">
         <template #default="{ item }">
@@ -78,9 +81,6 @@ function take({ record }: LibraryEntry): void {
 </template>
 
 <style scoped>
-input {
-  width: 100%;
-}
 .row {
   align-items: center;
   border-bottom: 1px solid var(--line);

@@ -48,14 +48,15 @@ function setEngine(isEngine: boolean): void {
 <template>
   <div class="plate">
     <div class="driven">
-      <span class="label">Power comes from</span>
-      <label
-        ><input type="radio" name="driven" :checked="!engine" @change="setEngine(false)" /> a circuit</label
+      <VRadioGroup
+        inline
+        label="Power comes from"
+        :model-value="engine"
+        @update:model-value="(now) => setEngine(now === true)"
       >
-      <label
-        ><input type="radio" name="driven" :checked="engine" @change="setEngine(true)" /> its own
-        engine</label
-      >
+        <VRadio :value="false" label="a circuit" />
+        <VRadio :value="true" label="its own engine" />
+      </VRadioGroup>
       <button v-if="processes.length < MOST_PROCESSES" class="link-button" @click="add">Add a process</button>
     </div>
     <p v-if="problem" class="problem" role="alert">{{ problem }}</p>
@@ -92,10 +93,8 @@ function setEngine(isEngine: boolean): void {
   flex-wrap: wrap;
   gap: 4px 16px;
 }
-.driven label {
-  align-items: center;
-  display: flex;
-  gap: 6px;
+.driven > .v-radio-group {
+  flex: none;
 }
 .driven button {
   margin-left: auto;

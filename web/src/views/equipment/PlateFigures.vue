@@ -54,12 +54,9 @@ td {
   padding: 1px 14px 1px 0;
   white-space: nowrap;
 }
-td :deep(.count) {
+td > .frame {
   display: inline-grid;
   margin-right: 4px;
-  width: 76px;
-}
-td :deep(input) {
-  height: 28px;
+  width: 82px;
 }
 </style>

@@ -9,6 +9,7 @@ import {
 } from '@brannik/core'
 import { computed } from 'vue'
 import CountField from '../../components/CountField.vue'
+import PickField from '../../components/PickField.vue'
 import VerdictMark from '../../components/VerdictMark.vue'
 import PlateFigures from './PlateFigures.vue'
 import { INPUT_ROWS, OUTPUT_ROWS, type PlateFigure, POINT_FIGURES } from './plateRows.ts'
@@ -38,6 +39,10 @@ type Steps = readonly (string | number)[]
 const FAMILIES = Object.entries(FAMILY_WORDS) as [PlateFamily, string][]
 const STANDARD_WORDS: Record<PlateFamily, string> = { gmaw: 'GMAW', fcaw: 'FCAW', gtaw: 'GTAW', smaw: 'SMAW' }
 const MOST_POINTS = 8
+const PHASES = [
+  [1, '1~'],
+  [3, '3~'],
+] as const
 
 const supplies = computed(() => process.supplies)
 const pointRows = computed(() => Math.max(1, ...supplies.value.map(({ ratedPoints }) => ratedPoints.length)))
@@ -124,24 +129,25 @@ function pointValue(supply: SupplyRating, point: number, figure: PlateFigure): n
 <template>
   <section class="process" :aria-label="`${STANDARD_WORDS[process.family]} on the plate`">
     <header>
-      <select
-        class="field"
-        aria-label="Process"
-        :value="process.family"
-        @change="set(['family'], ($event.target as HTMLSelectElement).value, 'process')"
-      >
-        <option v-for="[family, words] in FAMILIES" :key="family" :value="family">
-          {{ STANDARD_WORDS[family] }}, {{ words }}
-        </option>
-      </select>
-      <label v-for="wave in ['dc', 'ac'] as const" :key="wave">
-        <input type="checkbox" :checked="process.outputs.includes(wave)" @change="toggleOutput(wave)" />
-        {{ wave.toUpperCase() }}
-      </label>
-      <label
-        ><input type="checkbox" :checked="process.pulse" @change="set(['pulse'], !process.pulse, 'pulse')" />
-        pulse</label
-      >
+      <PickField
+        class="family"
+        name="Process"
+        :items="FAMILIES.map(([family, words]) => [family, `${STANDARD_WORDS[family]}, ${words}`] as const)"
+        :model-value="process.family"
+        @update:model-value="(now) => set(['family'], now, 'process')"
+      />
+      <VCheckbox
+        v-for="wave in ['dc', 'ac'] as const"
+        :key="wave"
+        :label="wave.toUpperCase()"
+        :model-value="process.outputs.includes(wave)"
+        @update:model-value="toggleOutput(wave)"
+      />
+      <VCheckbox
+        label="pulse"
+        :model-value="process.pulse"
+        @update:model-value="set(['pulse'], !process.pulse, 'pulse')"
+      />
       <span v-if="problemAt(['processes', at, 'outputs'])" class="problem" role="alert">{{
         problemAt(['processes', at, 'outputs'])
       }}</span>
@@ -160,6 +166,7 @@ function pointValue(supply: SupplyRating, point: number, figure: PlateFigure): n
               <span v-if="engine" class="engine">engine</span>
               <CountField
                 v-else
+                class="figure"
                 keep
                 label=""
                 :name="`Supply voltage, column ${column + 1}`"
@@ -179,21 +186,13 @@ function pointValue(supply: SupplyRating, point: number, figure: PlateFigure): n
           <tr v-if="!engine">
             <th scope="row" class="label">Phases</th>
             <td v-for="(supply, column) in supplies" :key="column">
-              <select
-                class="field"
-                :aria-label="`Phases at ${name(column)}`"
-                :value="supply.phases"
-                @change="
-                  set(
-                    ['supplies', column, 'phases'],
-                    Number(($event.target as HTMLSelectElement).value),
-                    'phases',
-                  )
-                "
-              >
-                <option :value="1">1~</option>
-                <option :value="3">3~</option>
-              </select>
+              <PickField
+                class="figure"
+                :name="`Phases at ${name(column)}`"
+                :items="PHASES"
+                :model-value="supply.phases"
+                @update:model-value="(now) => set(['supplies', column, 'phases'], now, 'phases')"
+              />
             </td>
           </tr>
           <PlateFigures
@@ -240,9 +239,9 @@ function pointValue(supply: SupplyRating, point: number, figure: PlateFigure): n
                 />
                 <button
                   v-if="supply.ratedPoints.length > 1"
+                  v-tip="'Remove this point'"
                   class="link-button"
                   :aria-label="`Remove point ${point} at ${name(column)}`"
-                  title="Remove this point"
                   @click="removePoint(column, point - 1)"
                 >
                   −
@@ -282,9 +281,10 @@ function pointValue(supply: SupplyRating, point: number, figure: PlateFigure): n
             <th scope="row" class="label">Fastest wire here</th>
             <td v-for="(supply, column) in supplies" :key="column">
               <QuantityField
+                class="speed"
                 kind="wireFeedSpeed"
                 label=""
-                :aria-label="`Fastest wire at ${name(column)}`"
+                :name="`Fastest wire at ${name(column)}`"
                 optional="as the feeder"
                 :model-value="supply.feedMaxMmPerMin"
                 @update:model-value="
@@ -331,10 +331,8 @@ header {
   flex-wrap: wrap;
   gap: 4px 16px;
 }
-header label {
-  align-items: center;
-  display: flex;
-  gap: 6px;
+.family {
+  width: 190px;
 }
 .end {
   margin-left: auto;
@@ -359,15 +357,10 @@ th {
 td {
   padding: 1px 14px 1px 0;
 }
-td :deep(input),
-td select {
-  height: 28px;
+.figure {
+  width: 82px;
 }
-td :deep(.count),
-td :deep(.quantity) {
-  width: 76px;
-}
-td :deep(.quantity) {
+.speed {
   width: 120px;
 }
 .triple {
@@ -377,8 +370,8 @@ td :deep(.quantity) {
   display: inline-grid;
   margin-right: 4px;
 }
-.triple > :deep(.count) {
-  width: 58px;
+.triple > :deep(.frame) {
+  width: 62px;
 }
 .engine {
   line-height: 28px;

@@ -20,21 +20,19 @@ const change = (spec: FieldSpec, value: unknown): void =>
 <template>
   <fieldset v-for="group in groups" :key="group.title" class="group">
     <legend>
-      <label v-if="group.presence" class="presence">
-        <input
-          type="checkbox"
-          :checked="isThere(group)"
-          @change="
-            emit(
-              'change',
-              [group.presence.path],
-              isThere(group) ? null : group.presence.blank,
-              group.title.toLowerCase(),
-            )
-          "
-        />
-        {{ group.presence.words }}
-      </label>
+      <VCheckbox
+        v-if="group.presence"
+        :label="group.presence.words"
+        :model-value="isThere(group)"
+        @update:model-value="
+          emit(
+            'change',
+            [group.presence.path],
+            isThere(group) ? null : group.presence.blank,
+            group.title.toLowerCase(),
+          )
+        "
+      />
       <template v-else>{{ group.title }}</template>
     </legend>
     <p v-if="group.presence && problemAt([group.presence.path])" class="problem" role="alert">
@@ -75,11 +73,6 @@ legend {
 }
 .wide {
   grid-column: span 2;
-}
-.presence {
-  align-items: center;
-  display: flex;
-  gap: 6px;
 }
 .problem {
   grid-column: 1 / -1;

@@ -2,7 +2,7 @@
 import { catalogueOf, CATALOGUE_KEYS, inStock, LIBRARY, PART_KINDS, SHEETS } from '@brannik/core'
 import { mount } from '@vue/test-utils'
 import { beforeEach, describe, expect, it } from 'vitest'
-import { VVirtualScroll } from '../../testing/listStub.ts'
+import { pick } from '../../testing/pick.ts'
 import { demoWorkspace, shopDocument } from '../../testing/demo.ts'
 import { csvOfSheet, readFile, sheetsOf } from '../../files/catalogueFiles.ts'
 import EquipmentList from './EquipmentList.vue'
@@ -64,7 +64,6 @@ describe('the list', () => {
   it('shows name, figures, stock and price, and opens what is pressed or walked to', async () => {
     const wrapper = mount(EquipmentList, {
       props: { rows: wireRows(), selected: 'er70s6-035', currency: 'USD' },
-      global: { components: { VVirtualScroll } },
       attachTo: document.body,
     })
     const row = wrapper.get('[data-id=er70s6-030]')
@@ -141,8 +140,9 @@ describe('forms', () => {
         wrong: null,
       },
     })
-    await choice.get('select').setValue('200')
-    await choice.get('select').setValue('')
+    await pick(choice, 'Spool', '200')
+    await choice.setProps({ value: 200 })
+    await pick(choice, 'Spool', null)
     expect(choice.emitted('change')).toEqual([[200], [null]])
     const yesNo = mount(FieldOf, {
       props: {
@@ -151,7 +151,7 @@ describe('forms', () => {
         wrong: null,
       },
     })
-    await yesNo.get('select').setValue('no')
+    await pick(yesNo, specOf('power-sources', 'vrd').label, false)
     expect(yesNo.emitted('change')).toEqual([[false]])
     const some = mount(FieldOf, {
       props: {

@@ -77,14 +77,14 @@ const wordsOf = (suggestion: Suggestion): string => suggestionText(workspace.spe
       <li v-for="row in besides" :key="row.id">
         <VerdictMark :verdict="row.verdict" :word="false" />
         <button class="link-button" @click="emit('open', row.id)">{{ row.title }}</button>
-        <span v-if="row.missing" class="quiet clip" :title="row.missing">{{ row.missing }}</span>
+        <span v-if="row.missing" v-tip="row.missing" class="quiet clip">{{ row.missing }}</span>
       </li>
     </ul>
     <template v-if="failing.length > 0">
       <h2>What would mend it</h2>
       <ul v-if="suggestions.length > 0" class="mends">
         <li v-for="suggestion in suggestions" :key="wordsOf(suggestion)">
-          <button :title="`Try: ${wordsOf(suggestion)}`" @click="emit('apply', suggestion)">
+          <button v-tip="`Try: ${wordsOf(suggestion)}`" @click="emit('apply', suggestion)">
             <span class="what">{{ wordsOf(suggestion) }}</span>
             <span class="then" :class="suggestion.failCount > 0 ? 'fails' : suggestion.verdict">{{
               then(suggestion)

@@ -35,8 +35,8 @@ const halves = computed(() => {
         <tr
           v-for="row in half"
           :key="row.id"
+          v-tip="`${row.sentence}${row.restsOn ? ` Rests on: ${row.restsOn}.` : ''}`"
           :class="{ open: row.id === openRow }"
-          :title="`${row.sentence}${row.restsOn ? ` Rests on: ${row.restsOn}.` : ''}`"
           @click="emit('open', row.id)"
         >
           <th scope="row">

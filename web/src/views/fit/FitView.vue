@@ -10,11 +10,11 @@ import {
   type Suggestion,
   suggestionText,
 } from '@brannik/core'
-import { computed, ref, watch } from 'vue'
+import { computed, defineAsyncComponent, ref, watch } from 'vue'
 import { useRoute } from 'vue-router'
 import ChainChart from '../../charts/ChainChart.vue'
 import ChoiceField from '../../components/ChoiceField.vue'
-import WorkingDrawer, { type Opened } from '../../components/WorkingDrawer.vue'
+import type { Opened } from '../../components/opened.ts'
 import type { Asked } from '../../engine/engine.ts'
 import { useAnswer, type Question } from '../../engine/useAnswer.ts'
 import { usePrint } from '../../stores/usePrint.ts'
@@ -25,6 +25,12 @@ import FindingsTable from './FindingsTable.vue'
 import FitInputs from './FitInputs.vue'
 import { useFit } from './useFit.ts'
 import { jobWords, jointWords, processWords } from './words.ts'
+
+/** Fetched when somebody points or tabs at something: nothing can be opened before. */
+const WorkingDrawer = defineAsyncComponent(() => import('../../components/WorkingDrawer.vue'))
+const canOpen = ref(false)
+/** Most jobs have one weld. */
+const WeldTabs = defineAsyncComponent(() => import('./WeldTabs.vue'))
 
 /** The main screen: one job with one set-up, from the panel to the joint. */
 const route = useRoute()
@@ -141,10 +147,10 @@ function openLink(id: LinkId | 'joint'): void {
     </p>
     <RouterLink class="plain-button main" :to="{ name: 'jobs' }">Go to the jobs</RouterLink>
   </section>
-  <div v-else class="fit">
+  <div v-else class="fit" @pointerover.once="canOpen = true" @focusin.once="canOpen = true">
     <div class="title">
       <h1>
-        <RouterLink :to="{ name: 'job', params: { jobId: job.id } }" title="Open the job">{{
+        <RouterLink v-tip="'Open the job'" :to="{ name: 'job', params: { jobId: job.id } }">{{
           job.name
         }}</RouterLink>
       </h1>
@@ -164,18 +170,13 @@ function openLink(id: LinkId | 'joint'): void {
           @update:model-value="(id) => id && chooseJoint(id)"
         />
       </label>
-      <div v-else-if="job.joints.length > 1" class="joints" role="tablist" aria-label="Welds of the job">
-        <button
-          v-for="(one, index) in job.joints"
-          :key="one.id"
-          role="tab"
-          :aria-selected="one.id === jointId"
-          :title="jointWords(one, workspace.notation)"
-          @click="chooseJoint(one.id)"
-        >
-          Weld {{ index + 1 }}<span v-if="one.id === fit?.governingJointId" class="label"> wants most</span>
-        </button>
-      </div>
+      <WeldTabs
+        v-else-if="job.joints.length > 1"
+        :joints="job.joints"
+        :governing="fit?.governingJointId ?? null"
+        :model-value="jointId"
+        @update:model-value="(id) => id && chooseJoint(id)"
+      />
       <label class="chip">
         <span class="label">Set-up</span>
         <ChoiceField
@@ -188,9 +189,9 @@ function openLink(id: LinkId | 'joint'): void {
       </label>
       <RouterLink
         v-if="setUp"
+        v-tip="'The parts of this set-up, and whether they go together'"
         class="plain-button parts"
         :to="{ name: 'set-up', params: { id: setUp.id } }"
-        title="The parts of this set-up, and whether they go together"
         >Parts</RouterLink
       >
       <VMenu location="bottom end" :transition="false">
@@ -261,7 +262,13 @@ function openLink(id: LinkId | 'joint'): void {
       <FindingsTable :rows="rows" :open-row="openRow" @open="(id) => (openKey = `row:${id}`)" />
       <CautionStrip :cautions="fit.cautions" />
     </template>
-    <WorkingDrawer :opened="opened" :weld-name="weldName" @close="openKey = null" @apply="apply" />
+    <WorkingDrawer
+      v-if="canOpen || opened"
+      :opened="opened"
+      :weld-name="weldName"
+      @close="openKey = null"
+      @apply="apply"
+    />
   </div>
 </template>
 
@@ -296,24 +303,6 @@ h1 a:hover {
   overflow: hidden;
   text-overflow: ellipsis;
   white-space: nowrap;
-}
-.joints {
-  display: flex;
-  gap: 4px;
-}
-.joints button {
-  background: none;
-  border: 1px solid var(--line-strong);
-  border-radius: var(--radius);
-  color: var(--ink-2);
-  cursor: pointer;
-  padding: 2px 10px;
-}
-.joints [aria-selected='true'] {
-  background: var(--sheet);
-  border-color: var(--copper);
-  color: var(--ink);
-  font-weight: 600;
 }
 .chip {
   align-items: center;

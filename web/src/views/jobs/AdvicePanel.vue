@@ -102,15 +102,15 @@ const overWords = computed(() => {
         <li
           v-for="filler in pair.fillers.slice(0, 4)"
           :key="filler.classification"
-          :title="sourceWords(filler.source)"
+          v-tip="sourceWords(filler.source)"
         >
           <strong>{{ filler.classification }}</strong> {{ filler.reason }}
         </li>
         <li
           v-for="filler in pair.excluded"
           :key="filler.classification"
+          v-tip="sourceWords(filler.source)"
           class="not"
-          :title="sourceWords(filler.source)"
         >
           <strong>not {{ filler.classification }}</strong> {{ filler.reason }}
         </li>

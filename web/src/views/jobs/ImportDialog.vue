@@ -12,6 +12,7 @@ import {
 } from '@brannik/core'
 import { computed, ref, shallowRef, watch } from 'vue'
 import FileOrPaste from '../../components/FileOrPaste.vue'
+import PickField from '../../components/PickField.vue'
 import PreviewRows from '../../components/PreviewRows.vue'
 import ProblemCell from '../../components/ProblemCell.vue'
 import SheetDialog from '../../components/SheetDialog.vue'
@@ -31,7 +32,18 @@ const rows = shallowRef<readonly (readonly string[])[]>([])
 const mapping = shallowRef<readonly MappedColumn[]>([])
 const onlyProblems = ref(false)
 
-const UNITS = ['', 'mm', 'cm', 'm', 'in', 'ft']
+const PREVIEW_COLUMNS = [
+  { title: 'Row', width: 52 },
+  { title: 'Welds', width: 130 },
+  { title: 'Joint', width: 140 },
+  { title: 'Parts' },
+  { title: 'Size' },
+]
+/** A unit that the figures do not say themselves. */
+const units = computed(() => [
+  ['', `${workspace.notation.system === 'imperial' ? 'in' : 'mm'}, or as written`] as const,
+  ...['mm', 'cm', 'm', 'in', 'ft'].map((unit) => [unit, unit] as const),
+])
 
 watch(open, () => {
   problem.value = ''
@@ -80,7 +92,6 @@ const problemsOf = ({ problems }: RowRead) =>
   problems.map(({ key, message }) => ({ field: columnWords(key), message }))
 const isLength = (key: keyof Joint | null): boolean =>
   COLUMNS.find((column) => column.key === key)?.unit === 'mm'
-const valueOf = (event: Event): string => (event.target as HTMLSelectElement).value
 
 function accept(replace: boolean): void {
   emit('take', good.value, replace)
@@ -114,7 +125,7 @@ function accept(replace: boolean): void {
           </caption>
           <thead>
             <tr>
-              <th v-for="(one, index) in mapping" :key="index" scope="col" :title="one.heading">
+              <th v-for="(one, index) in mapping" :key="index" v-tip="one.heading" scope="col">
                 {{ one.heading }}
               </th>
             </tr>
@@ -122,26 +133,20 @@ function accept(replace: boolean): void {
           <tbody>
             <tr>
               <td v-for="(one, index) in mapping" :key="index">
-                <select
-                  :value="one.key ?? ''"
-                  :aria-label="`What ${one.heading} fills`"
-                  @change="map(index, { key: (valueOf($event) || null) as keyof Joint | null })"
-                >
-                  <option value="">leave out</option>
-                  <option v-for="column in COLUMNS" :key="column.key" :value="column.key">
-                    {{ column.heading }}
-                  </option>
-                </select>
-                <select
+                <PickField
+                  :name="`What ${one.heading} fills`"
+                  :items="COLUMNS.map((column) => [column.key, column.heading] as const)"
+                  optional="leave out"
+                  :model-value="one.key"
+                  @update:model-value="(now) => map(index, { key: now })"
+                />
+                <PickField
                   v-if="isLength(one.key)"
-                  :value="one.unit"
-                  :aria-label="`Unit of ${one.heading}`"
-                  @change="map(index, { unit: valueOf($event) })"
-                >
-                  <option v-for="unit in UNITS" :key="unit" :value="unit">
-                    {{ unit || (workspace.notation.system === 'imperial' ? 'in' : 'mm') + ', or as written' }}
-                  </option>
-                </select>
+                  :name="`Unit of ${one.heading}`"
+                  :items="units"
+                  :model-value="one.unit"
+                  @update:model-value="(now) => map(index, { unit: now ?? '' })"
+                />
               </td>
             </tr>
           </tbody>
@@ -151,25 +156,23 @@ function accept(replace: boolean): void {
         <strong>{{ good.length }}</strong> of {{ read.length }} rows are understood<template v-if="bad > 0"
           >, <span class="bad">{{ bad }} are not</span></template
         >.
-        <label v-if="bad > 0" class="only"
-          ><input v-model="onlyProblems" type="checkbox" /> show only those</label
-        >
+        <VCheckbox v-if="bad > 0" v-model="onlyProblems" class="only" label="show only those" />
       </p>
       <PreviewRows
         v-slot="{ item }"
         :items="shown"
         label="Rows as they are understood"
-        columns="44px 110px 120px minmax(0, 1.6fr) minmax(0, 1fr)"
+        :columns="PREVIEW_COLUMNS"
         :most="9"
       >
-        <span role="cell" class="quiet">{{ item.number }}</span>
+        <td class="quiet">{{ item.number }}</td>
         <template v-if="item.joint">
-          <span role="cell">{{ printWelds(item.joint, workspace.notation) }}</span>
-          <span role="cell">{{ printJoint(item.joint) }}</span>
-          <span role="cell">{{ printParts(item.joint, workspace.notation) }}</span>
-          <span role="cell">{{ printSize(item.joint, workspace.notation) }}</span>
+          <td>{{ printWelds(item.joint, workspace.notation) }}</td>
+          <td>{{ printJoint(item.joint) }}</td>
+          <td>{{ printParts(item.joint, workspace.notation) }}</td>
+          <td>{{ printSize(item.joint, workspace.notation) }}</td>
         </template>
-        <ProblemCell v-else class="why" :problems="problemsOf(item)" />
+        <ProblemCell v-else colspan="4" :problems="problemsOf(item)" />
       </PreviewRows>
     </template>
     <p v-else class="quiet">
@@ -197,14 +200,6 @@ function accept(replace: boolean): void {
   display: flex;
   gap: 12px;
 }
-select {
-  background: var(--sheet);
-  border: 1px solid var(--line-strong);
-  border-radius: var(--radius);
-  color: var(--ink);
-  font: inherit;
-  padding: 4px 6px;
-}
 .bad {
   color: var(--fails);
 }
@@ -221,18 +216,15 @@ select {
   white-space: nowrap;
 }
 .mapping td {
+  min-width: 136px;
   padding: 2px 4px;
   vertical-align: top;
 }
-.mapping select {
-  display: block;
-  margin-bottom: 2px;
-  width: 120px;
+.mapping td > * + * {
+  margin-top: 2px;
 }
 .only {
+  display: inline-flex;
   margin-left: 12px;
-}
-.why {
-  grid-column: 2 / -1;
 }
 </style>

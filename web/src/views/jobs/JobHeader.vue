@@ -3,6 +3,8 @@ import { type Job, QUALITIES } from '@brannik/core'
 import { computed, ref } from 'vue'
 import ChoiceField from '../../components/ChoiceField.vue'
 import CountField from '../../components/CountField.vue'
+import PickField from '../../components/PickField.vue'
+import TypedField from '../../components/TypedField.vue'
 import { useWorkspace } from '../../stores/workspace.ts'
 import { QUALITY_WORDS } from '../fit/words.ts'
 
@@ -49,21 +51,26 @@ function setService(value: number | null): void {
     'service temperature',
   )
 }
+const PLACES = [
+  ['indoors', 'indoors'],
+  ['outdoors', 'outdoors'],
+] as const
+const SIZINGS = [
+  ['code-table', 'code table'],
+  ['bead-as-wide', 'plate thickness'],
+] as const
 const valueOf = (event: Event): string => (event.target as HTMLInputElement).value
 </script>
 
 <template>
   <div class="header">
-    <label class="name">
-      <span class="label">Job</span>
-      <input
-        class="field"
-        :value="job.name"
-        :aria-invalid="nameProblem !== ''"
-        @input="setName(valueOf($event))"
-      />
-      <span v-if="nameProblem" class="bubble problem" role="alert">{{ nameProblem }}</span>
-    </label>
+    <TypedField
+      class="name"
+      label="Job"
+      :problem="nameProblem || null"
+      :model-value="job.name"
+      @update:model-value="setName"
+    />
     <CountField
       label="Pieces"
       :least="1"
@@ -71,26 +78,20 @@ const valueOf = (event: Event): string => (event.target as HTMLInputElement).val
       :model-value="job.quantity"
       @update:model-value="(value) => value !== null && emit('change', { quantity: value }, 'pieces')"
     />
-    <label class="wide">
-      <span class="label">Due</span>
-      <input
-        class="field"
-        type="date"
-        :value="job.dueOn ?? ''"
-        @change="emit('change', { dueOn: valueOf($event) || null }, 'due date')"
-      />
-    </label>
-    <label class="middle">
-      <span class="label">Place</span>
-      <select
-        class="field"
-        :value="job.place"
-        @change="emit('change', { place: valueOf($event) as Job['place'] }, 'place')"
-      >
-        <option value="indoors">indoors</option>
-        <option value="outdoors">outdoors</option>
-      </select>
-    </label>
+    <TypedField
+      class="wide"
+      label="Due"
+      type="date"
+      :model-value="job.dueOn ?? ''"
+      @change="emit('change', { dueOn: valueOf($event) || null }, 'due date')"
+    />
+    <PickField
+      class="middle"
+      label="Place"
+      :items="PLACES"
+      :model-value="job.place"
+      @update:model-value="(now) => now && emit('change', { place: now }, 'place')"
+    />
     <CountField
       v-if="job.place === 'outdoors'"
       class="middle"
@@ -102,27 +103,20 @@ const valueOf = (event: Event): string => (event.target as HTMLInputElement).val
       :model-value="wind"
       @update:model-value="setWind"
     />
-    <label class="middle">
-      <span class="label">How good</span>
-      <select
-        class="field"
-        :value="job.quality"
-        @change="emit('change', { quality: valueOf($event) as Job['quality'] }, 'quality')"
-      >
-        <option v-for="one in QUALITIES" :key="one" :value="one">{{ QUALITY_WORDS[one] }}</option>
-      </select>
-    </label>
-    <label class="wide">
-      <span class="label">Fillets sized by</span>
-      <select
-        class="field"
-        :value="job.sizing"
-        @change="emit('change', { sizing: valueOf($event) as Job['sizing'] }, 'sizing')"
-      >
-        <option value="code-table">code table</option>
-        <option value="bead-as-wide">plate thickness</option>
-      </select>
-    </label>
+    <PickField
+      class="middle"
+      label="How good"
+      :items="QUALITIES.map((one) => [one, QUALITY_WORDS[one]] as const)"
+      :model-value="job.quality"
+      @update:model-value="(now) => now && emit('change', { quality: now }, 'quality')"
+    />
+    <PickField
+      class="wide"
+      label="Fillets sized by"
+      :items="SIZINGS"
+      :model-value="job.sizing"
+      @update:model-value="(now) => now && emit('change', { sizing: now }, 'sizing')"
+    />
     <CountField
       class="middle"
       :label="isImperial ? 'Service, °F' : 'Service, °C'"
@@ -134,10 +128,9 @@ const valueOf = (event: Event): string => (event.target as HTMLInputElement).val
     />
     <label class="check">
       <span class="label">Anodised</span>
-      <input
-        type="checkbox"
-        :checked="job.anodised"
-        @change="emit('change', { anodised: !job.anodised }, 'anodising')"
+      <VCheckbox
+        :model-value="job.anodised"
+        @update:model-value="emit('change', { anodised: !job.anodised }, 'anodising')"
       />
     </label>
     <CountField
@@ -162,6 +155,7 @@ const valueOf = (event: Event): string => (event.target as HTMLInputElement).val
 
 <style scoped>
 .header {
+  align-items: start;
   display: flex;
   gap: 6px;
 }
@@ -172,29 +166,20 @@ const valueOf = (event: Event): string => (event.target as HTMLInputElement).val
   flex: 1 1 150px;
 }
 .header > .wide {
-  flex-basis: 126px;
+  flex-basis: 138px;
 }
 .header > .middle {
-  flex-basis: 98px;
+  flex-basis: 108px;
 }
 .header > .set-up {
   flex: 0 0 168px;
 }
-.header > label {
+.header > .check {
   display: grid;
-  min-width: 0;
-  position: relative;
+  flex-basis: 54px;
 }
-.header > label > .field {
-  width: 100%;
-}
-.name input {
+.name :deep(input) {
   font-weight: 700;
-}
-.check input {
-  height: 18px;
-  margin: 7px 0;
-  width: 18px;
 }
 .set-up {
   min-width: 0;

@@ -4,7 +4,8 @@ import { computed, nextTick, ref, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import SectionDrawing from '../../charts/SectionDrawing.vue'
 import EarlierVersions from '../../components/EarlierVersions.vue'
-import WorkingDrawer, { type Opened } from '../../components/WorkingDrawer.vue'
+import type { Opened } from '../../components/opened.ts'
+import WorkingDrawer from '../../components/WorkingDrawer.vue'
 import { download } from '../../files/download.ts'
 import { useNotice } from '../../stores/notice.ts'
 import { useAnswer, type Question } from '../../engine/useAnswer.ts'
@@ -209,10 +210,10 @@ async function addAtEnd(): Promise<void> {
     </header>
     <JobHeader :job="job" @change="change" />
     <div class="bar">
-      <div class="tabs" role="tablist" aria-label="Welds or order">
-        <button role="tab" :aria-selected="tab === 'welds'" @click="tab = 'welds'">Welds</button>
-        <button role="tab" :aria-selected="tab === 'order'" @click="tab = 'order'">Order and times</button>
-      </div>
+      <VTabs v-model="tab" aria-label="Welds or order">
+        <VTab value="welds">Welds</VTab>
+        <VTab value="order">Order and times</VTab>
+      </VTabs>
       <button v-if="tab === 'welds'" class="link-button add" @click="addAtEnd">Add a weld</button>
     </div>
     <div class="body">

@@ -95,17 +95,11 @@ function remove(job: Job): void {
   <section class="jobs">
     <header>
       <h1>Jobs</h1>
-      <div class="tabs states" role="tablist" aria-label="Which jobs">
-        <button
-          v-for="[id, word] in STATES"
-          :key="id"
-          role="tab"
-          :aria-selected="state === id"
-          @click="state = id"
-        >
-          {{ word }} <span class="label">{{ counts[id] }}</span>
-        </button>
-      </div>
+      <VTabs v-model="state" class="states" aria-label="Which jobs">
+        <VTab v-for="[id, word] in STATES" :key="id" :value="id">
+          {{ word }}&nbsp;<span class="label">{{ counts[id] }}</span>
+        </VTab>
+      </VTabs>
       <ChooseFile
         what="a job"
         accept=".json,application/json"
@@ -129,7 +123,7 @@ function remove(job: Job): void {
     <p v-else-if="rows.length === 0" class="sheet none">
       There are no jobs yet. A job is what you plan to weld: its joints, how many, how good.
     </p>
-    <table v-else class="sheet ruled">
+    <VTable v-else class="sheet">
       <thead>
         <tr>
           <th scope="col">Job</th>
@@ -145,7 +139,7 @@ function remove(job: Job): void {
         <tr v-for="{ job, setUp, glance, why, open, words } in rows" :key="job.id">
           <th scope="row">
             <RouterLink :to="to('job', job)">{{ job.name }}</RouterLink>
-            <span v-for="line in words" :key="line" class="label">{{ line }}</span>
+            <div v-for="line in words" :key="line" class="label">{{ line }}</div>
           </th>
           <td class="due">{{ due(job) }}</td>
           <td>{{ setUp?.name ?? 'none chosen' }}</td>
@@ -168,7 +162,7 @@ function remove(job: Job): void {
           </td>
         </tr>
       </tbody>
-    </table>
+    </VTable>
   </section>
 </template>
 
@@ -192,14 +186,10 @@ td {
   padding: 8px 12px;
   vertical-align: middle;
 }
-tbody th {
-  display: grid;
-}
 tbody th a {
   color: var(--ink);
   font-size: var(--text-l);
   font-weight: 700;
-  justify-self: start;
 }
 tbody .label {
   font-weight: 400;

@@ -5,6 +5,7 @@ import { useSortable } from '@vueuse/integrations/useSortable'
 import { computed, ref } from 'vue'
 import ArcStrip from '../../charts/ArcStrip.vue'
 import CountField from '../../components/CountField.vue'
+import PickField from '../../components/PickField.vue'
 import { useWorkspace } from '../../stores/workspace.ts'
 
 /** The order of welding: drag a line, or move it by its buttons; its times make the arc-on pattern below. */
@@ -42,33 +43,29 @@ const HANDLING_WORDS = {
   turned: 'turned by hand',
   hoisted: 'turned with a hoist',
 } as const
-const valueOf = (event: Event): string => (event.target as HTMLSelectElement).value
+const ORDERS = [
+  ['piece-by-piece', 'each piece finished before the next'],
+  ['weld-by-weld', 'each weld on all pieces first'],
+] as const
 </script>
 
 <template>
   <section class="sequence">
     <div class="settings">
-      <label>
-        <span class="label">Pieces are</span>
-        <select
-          class="field"
-          :value="job.handling"
-          @change="emit('job', { handling: valueOf($event) as Job['handling'] }, 'handling')"
-        >
-          <option v-for="one in HANDLINGS" :key="one" :value="one">{{ HANDLING_WORDS[one] }}</option>
-        </select>
-      </label>
-      <label>
-        <span class="label">Order</span>
-        <select
-          class="field"
-          :value="job.order"
-          @change="emit('job', { order: valueOf($event) as Job['order'] }, 'order')"
-        >
-          <option value="piece-by-piece">each piece finished before the next</option>
-          <option value="weld-by-weld">each weld on all pieces first</option>
-        </select>
-      </label>
+      <PickField
+        class="handling"
+        label="Pieces are"
+        :items="HANDLINGS.map((one) => [one, HANDLING_WORDS[one]] as const)"
+        :model-value="job.handling"
+        @update:model-value="(now) => now && emit('job', { handling: now }, 'handling')"
+      />
+      <PickField
+        class="order"
+        label="Order"
+        :items="ORDERS"
+        :model-value="job.order"
+        @update:model-value="(now) => now && emit('job', { order: now }, 'order')"
+      />
       <CountField
         class="pause"
         label="Rest after every weld, s"
@@ -95,7 +92,7 @@ const valueOf = (event: Event): string => (event.target as HTMLSelectElement).va
     </div>
     <ol ref="list" aria-label="Order of welding">
       <li v-for="{ joint, index, line } in lines" :key="joint.id" class="row">
-        <span class="handle" title="Drag to another place" aria-hidden="true">⋮⋮</span>
+        <span v-tip="'Drag to another place'" class="handle" aria-hidden="true">⋮⋮</span>
         <span class="quiet">{{ index + 1 }}</span>
         <span class="clip"
           >{{ jointName(joint) }}, {{ joint.count }} ×, {{ printParts(joint, workspace.notation) }}</span
@@ -164,8 +161,11 @@ const valueOf = (event: Event): string => (event.target as HTMLSelectElement).va
   flex-wrap: wrap;
   gap: 12px 20px;
 }
-.settings label {
-  display: grid;
+.handling {
+  width: 190px;
+}
+.order {
+  width: 290px;
 }
 .pause {
   width: 170px;

@@ -165,9 +165,9 @@ defineExpose({ focusCell })
             </span>
             <span role="cell">
               <button
+                v-tip="'Delete this weld'"
                 class="remove"
                 :aria-label="`Delete weld ${index + 1}`"
-                title="Delete this weld"
                 :disabled="joints.length === 1"
                 @click.stop="emit('remove', joint.id)"
               >

@@ -7,6 +7,7 @@ import TextCell from '../../components/TextCell.vue'
 import { demoJob, demoWorkspace, inputFor } from '../../testing/demo.ts'
 import AdvicePanel from './AdvicePanel.vue'
 import SequenceList from './SequenceList.vue'
+import { pick } from '../../testing/pick.ts'
 import { IMPERIAL } from '../../testing/notation.ts'
 
 beforeEach(async () => {
@@ -179,9 +180,8 @@ describe('the order of welding', () => {
       ['branch', { tackS: 90 }, 'tacking'],
       ['girth', { repositionS: 30 }, 'repositioning'],
     ])
-    const [handling, order] = wrapper.findAll('select')
-    await handling?.setValue('hoisted')
-    await order?.setValue('weld-by-weld')
+    await pick(wrapper, 'Pieces are', 'hoisted')
+    await pick(wrapper, 'Order', 'weld-by-weld')
     expect(wrapper.emitted('job')).toEqual([
       [{ handling: 'hoisted' }, 'handling'],
       [{ order: 'weld-by-weld' }, 'order'],

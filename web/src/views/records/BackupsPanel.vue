@@ -58,7 +58,7 @@ async function make(): Promise<void> {
       The server has no place for backups. Set BACKUP_FOLDER, and start again.
     </p>
     <div v-if="backups.all && backups.all.items.length > 0" class="wide">
-      <table class="ruled">
+      <VTable>
         <thead>
           <tr>
             <th scope="col">When</th>
@@ -83,7 +83,7 @@ async function make(): Promise<void> {
             </td>
           </tr>
         </tbody>
-      </table>
+      </VTable>
     </div>
     <p class="quiet">
       Each is the whole shop, history and accounts too, kept for {{ backups.all?.keepDays ?? 30 }} days; the

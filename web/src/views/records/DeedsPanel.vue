@@ -44,7 +44,7 @@ const what = ({ action, kind, id, detail }: Line): string =>
     <p v-if="isLoading" role="status">Fetching…</p>
     <p v-else-if="items.length === 0" class="quiet">Nothing has been done yet.</p>
     <div v-else class="wide">
-      <table class="ruled">
+      <VTable>
         <thead>
           <tr>
             <th scope="col">When</th>
@@ -61,7 +61,7 @@ const what = ({ action, kind, id, detail }: Line): string =>
             <td>{{ line.via === 'this machine' ? '' : line.via }} {{ line.address ?? '' }}</td>
           </tr>
         </tbody>
-      </table>
+      </VTable>
     </div>
     <p v-if="items.length === PAGE && !isAll">
       <button class="link-button" @click="fetchOlder">Older ones</button>

@@ -52,7 +52,7 @@ const bringBack = (one: Deleted): Promise<boolean> =>
       Nothing is deleted. What is deleted stands here, and comes back as it was.
     </p>
     <div v-else class="wide">
-      <table class="ruled">
+      <VTable>
         <thead>
           <tr>
             <th scope="col">Name</th>
@@ -80,7 +80,7 @@ const bringBack = (one: Deleted): Promise<boolean> =>
             </td>
           </tr>
         </tbody>
-      </table>
+      </VTable>
     </div>
   </div>
 </template>

@@ -1,6 +1,9 @@
 <script setup lang="ts">
 import { reactive, ref } from 'vue'
 import { ask } from '../../api/client.ts'
+import NewPassword from '../../components/NewPassword.vue'
+import PickField from '../../components/PickField.vue'
+import TypedField from '../../components/TypedField.vue'
 import { useNotice } from '../../stores/notice.ts'
 import { type Role, useSession } from '../../stores/session.ts'
 import { ROLE_WORDS, ROLES } from './roles.ts'
@@ -52,7 +55,7 @@ async function remove(account: Account): Promise<void> {
     <p v-if="problem" class="problem" role="alert">{{ problem }}</p>
     <p v-if="isLoading" role="status">Fetching…</p>
     <div v-if="items.length > 0" class="wide">
-      <table class="ruled">
+      <VTable>
         <thead>
           <tr>
             <th scope="col">Name</th>
@@ -67,14 +70,13 @@ async function remove(account: Account): Promise<void> {
               {{ account.name }}<span v-if="account.disabled" class="label"> · shut out</span>
             </th>
             <td>
-              <select
-                class="field"
-                :value="account.role"
-                :aria-label="`Role of ${account.name}`"
-                @change="put(account, { role: ($event.target as HTMLSelectElement).value })"
-              >
-                <option v-for="role in ROLES" :key="role" :value="role">{{ role }}</option>
-              </select>
+              <PickField
+                class="role"
+                :name="`Role of ${account.name}`"
+                :items="ROLES.map((role) => [role, role] as const)"
+                :model-value="account.role"
+                @update:model-value="(now) => put(account, { role: now })"
+              />
             </td>
             <td class="quiet">{{ ROLE_WORDS[account.role] }}</td>
             <td class="number actions">
@@ -88,51 +90,32 @@ async function remove(account: Account): Promise<void> {
             </td>
           </tr>
         </tbody>
-      </table>
+      </VTable>
     </div>
     <form v-if="resetting" class="bar" @submit.prevent="reset">
-      <label
-        ><span class="label">New password for {{ resetting.name }}</span
-        ><input
-          v-model="password"
-          class="field"
-          type="password"
-          autocomplete="new-password"
-          minlength="10"
-          maxlength="200"
-          required
-      /></label>
+      <NewPassword v-model="password" :label="`New password for ${resetting.name}`" />
       <button class="plain-button main">Set it</button>
       <button type="button" class="plain-button" @click="resetting = null">Cancel</button>
     </form>
     <form class="bar" @submit.prevent="add">
-      <label
-        ><span class="label">Name</span
-        ><input v-model="fresh.name" class="field" autocomplete="off" maxlength="80" required
-      /></label>
-      <label
-        ><span class="label">Password, at least 10 characters</span
-        ><input
-          v-model="fresh.password"
-          class="field"
-          type="password"
-          autocomplete="new-password"
-          minlength="10"
-          maxlength="200"
-          required
-      /></label>
-      <label
-        ><span class="label">Role</span
-        ><select v-model="fresh.role" class="field" aria-label="Role">
-          <option v-for="role in ROLES" :key="role" :value="role">{{ role }}</option>
-        </select></label
-      >
+      <TypedField v-model="fresh.name" label="Name" maxlength="80" required />
+      <NewPassword v-model="fresh.password" label="Password, at least 10 characters" />
+      <PickField
+        class="role"
+        label="Role"
+        :items="ROLES.map((role) => [role, role] as const)"
+        :model-value="fresh.role"
+        @update:model-value="(now) => now && (fresh.role = now)"
+      />
       <button class="plain-button main">Make an account</button>
     </form>
   </div>
 </template>
 
 <style scoped>
+.role {
+  width: 120px;
+}
 .actions > * + * {
   margin-left: 12px;
 }

@@ -2,6 +2,8 @@
 import { format, parseISO } from 'date-fns'
 import { reactive, ref } from 'vue'
 import { ask } from '../../api/client.ts'
+import PickField from '../../components/PickField.vue'
+import TypedField from '../../components/TypedField.vue'
 import type { Role } from '../../stores/session.ts'
 import { ROLES } from './roles.ts'
 import { useList } from './useList.ts'
@@ -44,7 +46,7 @@ const day = (at: string | null): string => (at === null ? 'never' : format(parse
       <button class="link-button" @click="secret = ''">I have it</button>
     </p>
     <div v-if="items.length > 0" class="wide">
-      <table class="ruled">
+      <VTable>
         <thead>
           <tr>
             <th scope="col">Program</th>
@@ -67,20 +69,18 @@ const day = (at: string | null): string => (at === null ? 'never' : format(parse
             </td>
           </tr>
         </tbody>
-      </table>
+      </VTable>
     </div>
     <p v-else-if="!isLoading" class="quiet">No program has a token.</p>
     <form class="bar" @submit.prevent="add">
-      <label
-        ><span class="label">Program</span
-        ><input v-model="fresh.name" class="field" autocomplete="off" maxlength="80" required
-      /></label>
-      <label
-        ><span class="label">Role</span
-        ><select v-model="fresh.role" class="field" aria-label="Role">
-          <option v-for="role in ROLES" :key="role" :value="role">{{ role }}</option>
-        </select></label
-      >
+      <TypedField v-model="fresh.name" label="Program" maxlength="80" required />
+      <PickField
+        class="role"
+        label="Role"
+        :items="ROLES.map((role) => [role, role] as const)"
+        :model-value="fresh.role"
+        @update:model-value="(now) => now && (fresh.role = now)"
+      />
       <button class="plain-button main">Make a token</button>
     </form>
   </div>

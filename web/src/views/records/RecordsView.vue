@@ -26,17 +26,9 @@ const panel = ref<PanelId>('backups')
   <section class="records">
     <header>
       <h1>Records</h1>
-      <div class="tabs" role="tablist" aria-label="What of the records">
-        <button
-          v-for="{ id, title } in panels"
-          :key="id"
-          role="tab"
-          :aria-selected="panel === id"
-          @click="panel = id"
-        >
-          {{ title }}
-        </button>
-      </div>
+      <VTabs v-model="panel" aria-label="What of the records">
+        <VTab v-for="{ id, title } in panels" :key="id" :value="id">{{ title }}</VTab>
+      </VTabs>
       <p class="quiet where">
         {{
           session.me?.needsSignIn
@@ -67,9 +59,6 @@ header {
   flex-wrap: wrap;
   gap: 12px;
 }
-.tabs {
-  flex-wrap: wrap;
-}
 .where {
   margin-left: auto;
 }
@@ -79,12 +68,11 @@ header {
   grid-template-columns: minmax(0, 1fr);
   padding: 16px;
 }
-.records :deep(.ruled :is(th, td)) {
+.records :deep(.v-table :is(th, td)) {
   font-weight: 400;
-  padding: 6px 12px 6px 0;
   vertical-align: middle;
 }
-.records :deep(.ruled .number) {
+.records :deep(.v-table .number) {
   text-align: right;
 }
 .records :deep(.bar) {
@@ -93,8 +81,11 @@ header {
   flex-wrap: wrap;
   gap: 12px;
 }
-.records :deep(.bar label) {
-  display: grid;
+.records :deep(.bar > .frame) {
+  width: 230px;
+}
+.records :deep(.bar > .role) {
+  width: 120px;
 }
 .records :deep(.wide) {
   overflow-x: auto;

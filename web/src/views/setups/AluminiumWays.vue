@@ -39,7 +39,7 @@ const money = useMoney()
 <template>
   <section v-if="ways.length > 0" class="ways" aria-label="Ways of feeding aluminium">
     <h2>Feeding this aluminium wire</h2>
-    <table class="ruled">
+    <VTable>
       <thead>
         <tr>
           <th scope="col">Way</th>
@@ -67,7 +67,7 @@ const money = useMoney()
           <td><button class="plain-button" @click="emit('change', way.change, way.title)">Take</button></td>
         </tr>
       </tbody>
-    </table>
+    </VTable>
   </section>
 </template>
 
@@ -83,7 +83,7 @@ td {
   padding: 5px 10px 5px 0;
   vertical-align: top;
 }
-.ruled .number {
+.v-table .number {
   font-size: var(--text-m);
   font-weight: 700;
   white-space: nowrap;

@@ -11,7 +11,8 @@ import {
   type Slot,
   slotText,
 } from '@brannik/core'
-import { computed, nextTick, ref, watch } from 'vue'
+import { computed, nextTick, ref, useTemplateRef, watch } from 'vue'
+import TypedField from '../../components/TypedField.vue'
 import VerdictMark from '../../components/VerdictMark.vue'
 import { useMoney } from '../../stores/useMoney.ts'
 import { useWorkspace } from '../../stores/workspace.ts'
@@ -31,7 +32,7 @@ const emit = defineEmits<{ choose: [id: string | null]; close: [] }>()
 const workspace = useWorkspace()
 const money = useMoney()
 const search = ref('')
-const field = ref<HTMLInputElement | null>(null)
+const field = useTemplateRef<InstanceType<typeof TypedField>>('field')
 const list = ref<HTMLElement | null>(null)
 watch(
   () => place,
@@ -101,18 +102,15 @@ function stock(offer: Offer): string {
       <span class="label" role="status">{{ fitting }} of {{ offers.length }} go with the rest</span>
       <button class="link-button" @click="emit('close')">Back to the rules</button>
     </header>
-    <label>
-      <span class="visually-hidden">Search the choices</span>
-      <input
-        ref="field"
-        v-model="search"
-        class="field"
-        type="search"
-        :placeholder="`Search ${offers.length} on the shelf`"
-        @keydown.esc="emit('close')"
-        @keydown.down.prevent="walk(1)"
-      />
-    </label>
+    <TypedField
+      ref="field"
+      v-model="search"
+      name="Search the choices"
+      type="search"
+      :placeholder="`Search ${offers.length} on the shelf`"
+      @keydown.esc="emit('close')"
+      @keydown.down.prevent="walk(1)"
+    />
     <p v-if="shown.length === 0" class="quiet">
       {{
         offers.length === 0
@@ -146,10 +144,7 @@ function stock(offer: Offer): string {
                 ></span
               >
               <span class="stock label">{{ offer.item.id === here ? 'chosen' : stock(offer) }}</span>
-              <span
-                v-if="offer.reasons[0]"
-                class="reason one-line"
-                :title="offer.reasons.map(said).join('\n')"
+              <span v-if="offer.reasons[0]" v-tip="offer.reasons.map(said).join('\n')" class="reason one-line"
                 >{{ said(offer.reasons[0])
                 }}<template v-if="offer.reasons.length > 1">
                   · and {{ offer.reasons.length - 1 }} more</template

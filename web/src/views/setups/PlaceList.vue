@@ -29,7 +29,7 @@ const emit = defineEmits<{ open: [slot: Slot | null]; complete: [] }>()
           }}</span>
           <span class="buy">{{ one.toBuy ? 'to buy' : '' }}</span>
           <VerdictMark :verdict="one.verdict" :word="false" />
-          <span v-if="one.sentence && one.name" class="label says one-line" :title="one.sentence">{{
+          <span v-if="one.sentence && one.name" v-tip="one.sentence" class="label says one-line">{{
             one.sentence
           }}</span>
         </button>

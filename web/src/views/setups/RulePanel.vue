@@ -105,7 +105,7 @@ const swapWords = (swap: Swap): string => swapText(workspace.speech, swap, capab
     <h2>{{ met.length }} rules are met</h2>
     <ul class="met">
       <li v-for="{ id, title, sentence, source } in met" :key="id">
-        <button class="link-button" :title="`${sentence} ${source}`" @click="emit('open', id)">
+        <button v-tip="`${sentence} ${source}`" class="link-button" @click="emit('open', id)">
           {{ title }}
         </button>
         <span class="label">{{ sentence }}</span>

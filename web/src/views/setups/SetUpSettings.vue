@@ -7,10 +7,12 @@ import {
   PROCESSES,
   type SetUp,
   START_METHODS,
-  wordOf,
 } from '@brannik/core'
 import { computed } from 'vue'
+import ChoiceField from '../../components/ChoiceField.vue'
+import PickField from '../../components/PickField.vue'
 import QuantityField from '../../components/QuantityField.vue'
+import TypedField from '../../components/TypedField.vue'
 import { useNotice } from '../../stores/notice.ts'
 import { useWorkspace } from '../../stores/workspace.ts'
 
@@ -24,11 +26,8 @@ const emit = defineEmits<{
 const workspace = useWorkspace()
 const notice = useNotice()
 const process = computed(() => PROCESSES[setUp.process])
-const jobs = computed(() => [
-  { id: '', name: 'no particular job' },
-  ...workspace.jobs.filter((job) => job.joints.length > 0),
-])
-const valueOf = (event: Event): string => (event.target as HTMLInputElement | HTMLSelectElement).value
+const jobs = computed(() => workspace.jobs.filter((job) => job.joints.length > 0))
+const valueOf = (event: Event): string => (event.target as HTMLInputElement).value
 
 function rename(text: string): void {
   if (text.trim() === '' || text.length > 120) {
@@ -45,53 +44,30 @@ function setProcess(processId: ProcessId): void {
 
 <template>
   <div class="settings">
-    <label class="name"
-      ><span class="label">Name</span
-      ><input class="field" :value="setUp.name" @change="rename(valueOf($event))"
-    /></label>
-    <label
-      ><span class="label">Process</span>
-      <select
-        class="field process-field"
-        :value="setUp.process"
-        @change="setProcess(valueOf($event) as ProcessId)"
-      >
-        <option v-for="one in PROCESS_IDS" :key="one" :value="one">
-          {{ PROCESSES[one].workshopWord }}
-        </option>
-      </select></label
-    >
-    <label
-      ><span class="label">Polarity</span>
-      <select
-        class="field polarity"
-        :value="setUp.polarity"
-        @change="emit('change', { polarity: valueOf($event) as SetUp['polarity'] }, 'polarity')"
-      >
-        <option
-          v-for="one in POLARITIES"
-          :key="one"
-          :value="one"
-          :title="wordOf(workspace.speech, 'polarity', one)"
-        >
-          {{ one.toUpperCase() }}
-        </option>
-      </select></label
-    >
+    <TypedField class="name" label="Name" :model-value="setUp.name" @change="rename(valueOf($event))" />
+    <PickField
+      class="process-field"
+      label="Process"
+      :items="PROCESS_IDS.map((one) => [one, PROCESSES[one].workshopWord] as const)"
+      :model-value="setUp.process"
+      @update:model-value="(now) => now && setProcess(now)"
+    />
+    <PickField
+      class="polarity"
+      label="Polarity"
+      :items="POLARITIES.map((one) => [one, one.toUpperCase()] as const)"
+      :model-value="setUp.polarity"
+      @update:model-value="(now) => now && emit('change', { polarity: now }, 'polarity')"
+    />
     <template v-if="process.family === 'gtaw'">
-      <label
-        ><span class="label">Start wanted</span>
-        <select
-          class="field"
-          :value="setUp.start ?? ''"
-          @change="emit('change', { start: (valueOf($event) || null) as SetUp['start'] }, 'start')"
-        >
-          <option value="">as the machine</option>
-          <option v-for="one in START_METHODS" :key="one" :value="one">
-            {{ START_WORDS[one] }}
-          </option>
-        </select></label
-      >
+      <PickField
+        class="start"
+        label="Start wanted"
+        :items="START_METHODS.map((one) => [one, START_WORDS[one]] as const)"
+        optional="as the machine"
+        :model-value="setUp.start"
+        @update:model-value="(now) => emit('change', { start: now }, 'start')"
+      />
       <QuantityField
         class="short-field"
         kind="weldSize"
@@ -110,20 +86,21 @@ function setProcess(processId: ProcessId): void {
       :model-value="setUp.flowLPerMin"
       @update:model-value="(now) => emit('change', { flowLPerMin: now }, 'gas flow')"
     />
-    <label v-if="process.family === 'gtaw'" class="check"
-      ><input
-        type="checkbox"
-        :checked="setUp.electronicsNear"
-        @change="emit('change', { electronicsNear: !setUp.electronicsNear }, 'electronics near by')"
-      />
-      electronics near by</label
-    >
-    <label class="for-job"
-      ><span class="label">Looked at for the job</span>
-      <select :value="jobId" class="field" @change="emit('job', valueOf($event))">
-        <option v-for="job in jobs" :key="job.id" :value="job.id">{{ job.name }}</option>
-      </select></label
-    >
+    <VCheckbox
+      v-if="process.family === 'gtaw'"
+      class="check"
+      label="electronics near by"
+      :model-value="setUp.electronicsNear"
+      @update:model-value="emit('change', { electronicsNear: !setUp.electronicsNear }, 'electronics near by')"
+    />
+    <ChoiceField
+      class="for-job"
+      label="Looked at for the job"
+      :items="jobs"
+      optional="no particular job"
+      :model-value="jobId || null"
+      @update:model-value="(now) => emit('job', now ?? '')"
+    />
   </div>
 </template>
 
@@ -134,9 +111,6 @@ function setProcess(processId: ProcessId): void {
   flex-wrap: wrap;
   gap: 6px 12px;
 }
-.settings > label {
-  display: grid;
-}
 .settings .name {
   flex: 1 1 130px;
   max-width: 240px;
@@ -145,21 +119,19 @@ function setProcess(processId: ProcessId): void {
   width: 94px;
 }
 .process-field {
-  width: 162px;
+  width: 190px;
+}
+.start {
+  width: 150px;
 }
 .short-field {
   width: 88px;
 }
 .settings .check {
-  align-items: center;
-  display: flex;
-  gap: 6px;
-  height: 32px;
+  flex: none;
 }
 .for-job {
   margin-left: auto;
-}
-.for-job select {
-  width: 168px;
+  width: 176px;
 }
 </style>

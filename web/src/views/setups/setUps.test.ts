@@ -12,8 +12,8 @@ import {
 } from '@brannik/core'
 import { mount } from '@vue/test-utils'
 import { beforeEach, describe, expect, it } from 'vitest'
+import { pick } from '../../testing/pick.ts'
 import { demoWorkspace, shopDocument } from '../../testing/demo.ts'
-import { VVirtualScroll } from '../../testing/listStub.ts'
 import AluminiumWays from './AluminiumWays.vue'
 import { newSetUp } from './newSetUp.ts'
 import OfferPanel from './OfferPanel.vue'
@@ -57,7 +57,6 @@ describe('choices', () => {
   const offers = (id: string, place: 'gas' | 'liner' | 'wire', optional = false) =>
     mount(OfferPanel, {
       props: { capability: capabilityFor(id), demand: null, place, shelf, optional },
-      global: { components: { VVirtualScroll } },
     })
 
   it('stand in the order of what fits, the greyed with their reason', () => {
@@ -127,9 +126,10 @@ describe('the places and the settings', () => {
     expect(tig.text()).toContain('Start wanted')
     const wire = mount(SetUpSettings, { props: { setUp: setUpOf('bay-2-wire'), jobId: '' } })
     expect(wire.text()).not.toContain('Start wanted')
-    await wire.findAll('select')[0]?.setValue('gtaw-ac')
+    await pick(wire, 'Process', 'gtaw-ac')
     expect(wire.emitted('change')?.[0]).toEqual([{ process: 'gtaw-ac', polarity: 'ac' }, 'process', 'all'])
     await wire.get('input').setValue('  ')
+    await wire.get('input').trigger('change')
     expect(wire.emitted('change')).toHaveLength(1)
   })
 })

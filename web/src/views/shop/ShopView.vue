@@ -11,6 +11,8 @@ import {
 } from '@brannik/core'
 import { computed, ref } from 'vue'
 import EarlierVersions from '../../components/EarlierVersions.vue'
+import PickField from '../../components/PickField.vue'
+import TypedField from '../../components/TypedField.vue'
 import { usePrint } from '../../stores/usePrint.ts'
 import { useWorkspace } from '../../stores/workspace.ts'
 
@@ -92,6 +94,15 @@ const localeWords = (locale: Shop['locale']): string => {
   const country = new Intl.DisplayNames(['en'], { type: 'region' }).of(locale.slice(3)) ?? locale
   return `${new Intl.NumberFormat(locale).format(1234.5)} (${country})`
 }
+const UNIT_SYSTEMS = [
+  ['imperial', 'inch, lb, ft³'],
+  ['metric', 'mm, kg, L'],
+] as const
+const RULE_BOOKS = [['north-american', 'North American: NEC Article 630']] as const
+const ALUMINIUM_TIPS = [
+  ['one-over', 'one size over: it swells'],
+  ['as-wire', 'the wire’s own: better contact'],
+] as const
 const textOf = (event: Event): string => (event.target as HTMLInputElement).value
 </script>
 
@@ -103,72 +114,51 @@ const textOf = (event: Event): string => (event.target as HTMLInputElement).valu
     </header>
     <EarlierVersions :id="workspace.shop.id" v-model="lookingBack" path="shop" />
     <div class="sheet settings">
-      <label>
-        <span class="label">Name</span>
-        <input
-          class="field"
-          :value="workspace.shop.name"
-          :aria-invalid="Boolean(problems['name'])"
-          @input="setName(textOf($event))"
-        />
-        <span v-if="problems['name']" class="problem" role="alert">{{ problems['name'] }}</span>
-      </label>
-      <fieldset>
-        <legend class="label">Units</legend>
-        <label v-for="system in ['imperial', 'metric'] as const" :key="system" class="radio">
-          <input
-            type="radio"
-            name="units"
-            :checked="workspace.shop.unitSystem === system"
-            @change="change({ unitSystem: system }, 'units')"
-          />
-          {{ system === 'imperial' ? 'inch, lb, ft³' : 'mm, kg, L' }}
-        </label>
-      </fieldset>
-      <label>
-        <span class="label">Numbers are written</span>
-        <select
-          class="field"
-          :value="workspace.shop.locale"
-          @change="change({ locale: textOf($event) as Shop['locale'] }, 'how numbers are written')"
-        >
-          <option v-for="locale in LOCALES" :key="locale" :value="locale">{{ localeWords(locale) }}</option>
-        </select>
-      </label>
-      <label>
-        <span class="label">Rule book for wiring</span>
-        <select
-          class="field"
-          :value="workspace.shop.ruleBook"
-          @change="change({ ruleBook: 'north-american' }, 'rule book')"
-        >
-          <option value="north-american">North American: NEC Article 630</option>
-        </select>
-      </label>
-      <label>
-        <span class="label">Contact tip for aluminium</span>
-        <select
-          class="field"
-          :value="workspace.shop.aluminiumTip"
-          title="Aluminium swells as it heats and may stick in a tip of its own size; others hold that a wider tip makes poor contact. Both schools weld."
-          @change="
-            change({ aluminiumTip: textOf($event) as Shop['aluminiumTip'] }, 'contact tip for aluminium')
-          "
-        >
-          <option value="one-over">one size over: it swells</option>
-          <option value="as-wire">the wire’s own: better contact</option>
-        </select>
-      </label>
-      <label>
-        <span class="label">Currency</span>
-        <input
-          class="field narrow"
-          :value="workspace.shop.currency"
-          :aria-invalid="Boolean(problems['currency'])"
-          @input="setCurrency(textOf($event))"
-        />
-        <span v-if="problems['currency']" class="problem" role="alert">{{ problems['currency'] }}</span>
-      </label>
+      <TypedField
+        class="name"
+        label="Name"
+        :problem="problems['name'] || null"
+        :model-value="workspace.shop.name"
+        @update:model-value="setName"
+      />
+      <PickField
+        class="units"
+        label="Units"
+        :items="UNIT_SYSTEMS"
+        :model-value="workspace.shop.unitSystem"
+        @update:model-value="(now) => now && change({ unitSystem: now }, 'units')"
+      />
+      <PickField
+        class="locale"
+        label="Numbers are written"
+        :items="LOCALES.map((locale) => [locale, localeWords(locale)] as const)"
+        :model-value="workspace.shop.locale"
+        @update:model-value="(now) => now && change({ locale: now }, 'how numbers are written')"
+      />
+      <PickField
+        class="rules"
+        label="Rule book for wiring"
+        :items="RULE_BOOKS"
+        :model-value="workspace.shop.ruleBook"
+        @update:model-value="(now) => now && change({ ruleBook: now }, 'rule book')"
+      />
+      <PickField
+        v-tip="
+          'Aluminium swells as it heats and may stick in a tip of its own size; others hold that a wider tip makes poor contact. Both schools weld.'
+        "
+        class="tip"
+        label="Contact tip for aluminium"
+        :items="ALUMINIUM_TIPS"
+        :model-value="workspace.shop.aluminiumTip"
+        @update:model-value="(now) => now && change({ aluminiumTip: now }, 'contact tip for aluminium')"
+      />
+      <TypedField
+        class="narrow"
+        label="Currency"
+        :problem="problems['currency'] || null"
+        :model-value="workspace.shop.currency"
+        @update:model-value="setCurrency"
+      />
     </div>
 
     <header>
@@ -195,15 +185,14 @@ const textOf = (event: Event): string => (event.target as HTMLInputElement).valu
             <th scope="row">
               <label :for="`value-${key}`">{{ definition.name }}</label>
               <span class="label source">{{ sourceText(workspace.speech, definition.source) }}</span>
-              <span v-if="problems[key]" class="problem" role="alert">{{ problems[key] }}</span>
             </th>
             <td class="value">
-              <input
+              <TypedField
                 :id="`value-${key}`"
-                class="field number"
+                class="figure"
                 inputmode="decimal"
-                :value="workspace.shop.assumptions[key] ?? definition.default"
-                :aria-invalid="Boolean(problems[key])"
+                :problem="problems[key] || null"
+                :model-value="`${workspace.shop.assumptions[key] ?? definition.default}`"
                 @change="setAssumption(key, textOf($event))"
               />
               <span class="unit">{{ definition.unit }}</span>
@@ -214,8 +203,8 @@ const textOf = (event: Event): string => (event.target as HTMLInputElement).valu
             <td class="reset">
               <button
                 v-if="workspace.shop.assumptions[key] !== undefined"
+                v-tip="`Default: ${definition.default} ${definition.unit}`"
                 class="link-button"
-                :title="`Default: ${definition.default} ${definition.unit}`"
                 @click="reset(key)"
               >
                 Reset
@@ -243,30 +232,15 @@ const textOf = (event: Event): string => (event.target as HTMLInputElement).valu
   align-items: start;
   display: flex;
   flex-wrap: wrap;
-  gap: 12px 32px;
+  gap: 12px 18px;
   padding: 12px 16px;
 }
-.settings > label {
-  display: grid;
-}
-fieldset {
-  border: 0;
-  display: flex;
-  flex-wrap: wrap;
-  gap: 0 12px;
-  padding: 0;
-}
-legend {
-  padding: 0;
-}
-.radio {
-  align-items: center;
-  display: flex;
-  gap: 6px;
-  height: 32px;
+.settings > .name {
+  flex: 1 1 200px;
+  max-width: 320px;
 }
 .narrow {
-  width: 72px;
+  width: 76px;
 }
 .groups {
   align-items: start;
@@ -303,8 +277,12 @@ th {
   white-space: nowrap;
   width: 190px;
 }
-.value input {
-  width: 76px;
+.figure {
+  display: inline-grid;
+  width: 84px;
+}
+.figure :deep(input) {
+  text-align: right;
 }
 .unit {
   display: inline-block;

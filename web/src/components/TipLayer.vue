@@ -1,0 +1,63 @@
+<script setup lang="ts">
+import { useEventListener } from '@vueuse/core'
+import { ref, shallowRef } from 'vue'
+import { TIP } from './tip.ts'
+
+/** One tooltip for the whole page: hundreds of things have words to show, and only one shows them at a time. */
+const target = shallowRef<HTMLElement | undefined>()
+const words = ref('')
+const shown = ref(false)
+let timer = 0
+const SOON_MS = 350
+
+const bearerOf = (event: Event): HTMLElement | null =>
+  event.target instanceof Element ? event.target.closest<HTMLElement>(`[${TIP}]`) : null
+
+function show(bearer: HTMLElement): void {
+  target.value = bearer
+  words.value = bearer.getAttribute(TIP) ?? ''
+  shown.value = words.value !== ''
+}
+function hide(): void {
+  window.clearTimeout(timer)
+  shown.value = false
+}
+useEventListener(document, 'pointerover', (event) => {
+  if (event.pointerType === 'touch') return
+  const bearer = bearerOf(event)
+  if (bearer === target.value && shown.value) return
+  hide()
+  if (bearer) timer = window.setTimeout(() => show(bearer), SOON_MS)
+})
+useEventListener(document, 'focusin', (event) => {
+  const bearer = bearerOf(event)
+  hide()
+  if (bearer?.matches(':focus-visible')) show(bearer)
+})
+for (const name of ['pointerdown', 'keydown', 'focusout', 'scroll'] as const)
+  useEventListener(document, name, hide, { capture: true, passive: true })
+</script>
+
+<template>
+  <VTooltip
+    v-if="target"
+    :model-value="shown"
+    :target="target"
+    :open-on-hover="false"
+    location="bottom"
+    offset="6"
+    scroll-strategy="close"
+    class="tip"
+    >{{ words }}</VTooltip
+  >
+</template>
+
+<style scoped>
+.tip :deep(.v-overlay__content) {
+  background: var(--ink);
+  color: var(--sheet);
+  font-size: var(--text-s);
+  padding: 5px 9px;
+  white-space: pre-line;
+}
+</style>
