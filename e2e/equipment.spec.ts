@@ -53,7 +53,7 @@ test('what cannot stand on a plate is told with its figures, kept as typed and n
   const duty = page.getByLabel('Duty of point 1 at 120 V').first()
   const least = page.getByLabel('Least output at 120 V').first()
   await duty.fill('130')
-  await expect(page.getByText(/“130” does not do here.*1 to 100/).first()).toBeVisible()
+  await expect(page.getByText(/“130” cannot stand here.*1 to 100/).first()).toBeVisible()
   await least.fill('300')
   await expect(
     page.getByText('is 300 A, above the greatest of 140 A; swap or correct them').first(),

@@ -2,6 +2,7 @@
 import { readFileSync } from 'node:fs'
 import type { Job } from '@brannik/core'
 import type { Page } from '@playwright/test'
+import { pick } from './pick.ts'
 import { expect, type Server, test } from './server.ts'
 
 const openJob = async (page: Page, server: Server, id: string) => {
@@ -136,9 +137,9 @@ test('a weld list is previewed, mended and taken; nothing enters before', async 
   await expect(page.getByText('1 of 3 rows are understood')).toBeVisible()
   await expect(page.getByText('“four” is not a number for count')).toBeVisible()
   expect((await server.record<Job>('jobs/press-frame')).joints).toHaveLength(1)
-  await page.getByLabel('What Each fills').selectOption('leave out')
-  await page.getByLabel('What Each fills').selectOption('length')
-  await page.getByLabel('Unit of Each').selectOption('ft')
+  await pick(page, 'What Each fills', 'leave out')
+  await pick(page, 'What Each fills', 'length')
+  await pick(page, 'Unit of Each', 'ft')
   await page.getByRole('button', { name: 'Add 1 weld' }).click()
   await saved(page)
   await expect.poll(async () => (await server.record<Job>('jobs/press-frame')).joints.length).toBe(2)

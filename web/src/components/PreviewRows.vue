@@ -1,4 +1,7 @@
 <script setup lang="ts" generic="T">
+import { onMounted, useTemplateRef } from 'vue'
+import type { VDataTableVirtual } from 'vuetify/components'
+
 /** Rows of a file as they are understood; only those in sight are drawn. The slot gives the cells of one. */
 const { items, label, columns, most } = defineProps<{
   items: readonly T[]
@@ -9,12 +12,20 @@ const { items, label, columns, most } = defineProps<{
   most: number
 }>()
 
+/** Who has no mouse scrolls it by its arrow keys. */
+const table = useTemplateRef<VDataTableVirtual>('table')
+onMounted(() => {
+  const root: unknown = table.value?.$el
+  if (root instanceof HTMLElement) root.querySelector('.v-table__wrapper')?.setAttribute('tabindex', '0')
+})
+
 const ROW = 30
 const HEAD = 28
 </script>
 
 <template>
   <VDataTableVirtual
+    ref="table"
     class="preview"
     :aria-label="label"
     :headers="columns.map((column, index) => ({ ...column, key: `${index}`, sortable: false }))"

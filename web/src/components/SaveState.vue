@@ -1,9 +1,10 @@
 <script setup lang="ts">
 import { format } from 'date-fns'
-import { computed, defineAsyncComponent, ref } from 'vue'
+import { computed, ref } from 'vue'
+import { lazily } from '../lazy.ts'
 import { useWorkspace } from '../stores/workspace.ts'
 
-const ConflictDialog = defineAsyncComponent(() => import('./ConflictDialog.vue'))
+const ConflictDialog = lazily(() => import('./ConflictDialog.vue'))
 
 /** Whether what is on the screen is stored; where not, why, and what can be done. */
 const workspace = useWorkspace()

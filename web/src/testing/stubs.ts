@@ -1,3 +1,4 @@
+/* eslint-disable vue/one-component-per-file -- two of a few lines */
 /** For tests: what Vuetify lays out by sizes that a test does not have. */
 import { defineComponent, h } from 'vue'
 

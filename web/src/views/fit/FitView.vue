@@ -10,13 +10,14 @@ import {
   type Suggestion,
   suggestionText,
 } from '@brannik/core'
-import { computed, defineAsyncComponent, ref, watch } from 'vue'
+import { computed, ref, watch } from 'vue'
 import { useRoute } from 'vue-router'
 import ChainChart from '../../charts/ChainChart.vue'
 import ChoiceField from '../../components/ChoiceField.vue'
 import type { Opened } from '../../components/opened.ts'
 import type { Asked } from '../../engine/engine.ts'
 import { useAnswer, type Question } from '../../engine/useAnswer.ts'
+import { lazily } from '../../lazy.ts'
 import { usePrint } from '../../stores/usePrint.ts'
 import { useWorkspace } from '../../stores/workspace.ts'
 import AnswerPanel from './AnswerPanel.vue'
@@ -27,10 +28,10 @@ import { useFit } from './useFit.ts'
 import { jobWords, jointWords, processWords } from './words.ts'
 
 /** Fetched when somebody points or tabs at something: nothing can be opened before. */
-const WorkingDrawer = defineAsyncComponent(() => import('../../components/WorkingDrawer.vue'))
+const WorkingDrawer = lazily(() => import('../../components/WorkingDrawer.vue'))
 const canOpen = ref(false)
 /** Most jobs have one weld. */
-const WeldTabs = defineAsyncComponent(() => import('./WeldTabs.vue'))
+const WeldTabs = lazily(() => import('./WeldTabs.vue'))
 
 /** The main screen: one job with one set-up, from the panel to the joint. */
 const route = useRoute()

@@ -119,6 +119,7 @@ const swapWords = (swap: Swap): string => swapText(workspace.speech, swap, capab
   display: grid;
   align-content: start;
   gap: 12px;
+  grid-template-columns: minmax(0, 1fr);
   height: 100%;
   overflow: auto;
   padding: 12px 16px;
