@@ -69,6 +69,7 @@ onKeyStroke('Escape', () => {
 
 <template>
   <VNavigationDrawer
+    v-if="opened"
     ref="panel"
     class="drawer"
     tag="aside"
@@ -77,10 +78,10 @@ onKeyStroke('Escape', () => {
     :scrim="false"
     :width="480"
     tabindex="-1"
-    :aria-label="opened ? `How it was worked out: ${opened.title}` : undefined"
-    :model-value="opened !== null"
+    :aria-label="`How it was worked out: ${opened.title}`"
+    model-value
   >
-    <div v-if="opened" class="working">
+    <div class="working">
       <header>
         <h2>{{ opened.title }}</h2>
         <VerdictMark v-if="opened.verdict" :verdict="opened.verdict" />
