@@ -25,6 +25,7 @@ const CORE_ROOMS = [
   'assumptions',
   'model',
   'reference',
+  'sheet',
   'weldlist',
   'catalogue',
   'library',

@@ -135,7 +135,7 @@ test('a weld list is previewed, mended and taken; nothing enters before', async 
     .getByRole('textbox', { name: 'Or paste rows here' })
     .fill('Qty,Each,joint,thk\n4,18,T,1/4\nfour,18,T,1/4\n=1,18,T,1/4\n')
   await expect(page.getByText('1 of 3 rows are understood')).toBeVisible()
-  await expect(page.getByText('“four” is not a number for count')).toBeVisible()
+  await expect(page.getByText('is “four”; write a plain number')).toBeVisible()
   expect((await server.record<Job>('jobs/press-frame')).joints).toHaveLength(1)
   await pick(page, 'What Each fills', 'leave out')
   await pick(page, 'What Each fills', 'length')

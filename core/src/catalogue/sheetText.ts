@@ -1,4 +1,6 @@
 /** Records to the cells of a sheet and back: nothing is lost, and what cannot be read is named by row and column. */
+import { OPEN } from '../sheet/cells.ts'
+import type { SheetColumn } from '../sheet/columns.ts'
 import { CATALOGUE_SCHEMAS } from './catalogue.ts'
 import { type FieldProblem, readDocument } from '../model/problems.ts'
 import { inStock } from '../model/stock.ts'
@@ -7,15 +9,7 @@ import { kindOfPath } from '../model/versions.ts'
 import { CATALOGUE_LISTS } from './lists.ts'
 import type { PowerSource } from '../model/equipment.ts'
 import { type CatalogueRecord, type ReadItem, withoutTwins } from './catalogue.ts'
-import {
-  headingsOf,
-  PROCESS_COLUMNS,
-  PROCESS_NUMBER,
-  type Sheet,
-  type SheetColumn,
-  SHEETS,
-  SUPPLY_COLUMNS,
-} from './sheets.ts'
+import { headingsOf, PROCESS_COLUMNS, PROCESS_NUMBER, type Sheet, SHEETS, SUPPLY_COLUMNS } from './sheets.ts'
 
 type Row = readonly string[]
 type Json = Record<string, unknown>
@@ -130,7 +124,7 @@ function readInto(
       }
       continue
     }
-    const read = cell.read(reader.cellOf(row, heading))
+    const read = cell.read(reader.cellOf(row, heading), OPEN)
     target.columnOf.set(pointerOf([...root, ...path]), heading)
     if (!read.ok) {
       const message = reader.has(heading) ? read.message : `is missing: there is no column “${heading}”`

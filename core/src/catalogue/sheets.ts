@@ -12,28 +12,11 @@ import {
   tungstenSchema,
   wireSchema,
 } from '../model/equipment.ts'
-import { describeFields, type FieldDescription, flatFields } from '../model/describe.ts'
-import {
-  type Cell,
-  gunRatings,
-  number,
-  oneOf,
-  orNothing,
-  ratedPoints,
-  someOf,
-  words,
-  yesNo,
-} from './cells.ts'
+import { describeFields, type FieldDescription } from '../model/describe.ts'
+import { columnsOf, headingOf, type SheetColumn } from '../sheet/columns.ts'
 import { kindOfPath } from '../model/versions.ts'
 import { stockFieldOf } from '../model/records.ts'
 import { CATALOGUE_LISTS, type CatalogueList } from './lists.ts'
-
-export interface SheetColumn {
-  readonly heading: string
-  /** Where the field stands in the record; below `presence` where that says no. */
-  readonly path: readonly string[]
-  readonly cell: Cell
-}
 
 /** An object that may be absent: its first column says whether it is there. */
 interface Presence {
@@ -54,39 +37,6 @@ export interface Sheet {
   readonly fixed: Readonly<Record<string, string>>
 }
 
-/** `acBalance.minPct` → `ac_balance_min_pct` */
-const headingOf = ({ path, more }: FieldDescription): string =>
-  more.heading ?? path.map((name) => name.replace(/([a-z\d])([A-Z])/g, '$1_$2').toLowerCase()).join('_')
-
-const LISTS = { 'rated-points': ratedPoints, 'gun-ratings': gunRatings } as const
-
-function filledCell(one: FieldDescription): Cell | null {
-  switch (one.kind) {
-    case 'text':
-      return words()
-    case 'quantity':
-      return number(one.quantity)
-    case 'number':
-      return number()
-    case 'choice':
-      return oneOf(one.choices)
-    case 'some':
-      return someOf(one.choices)
-    case 'yes-no':
-      return yesNo()
-    default:
-      return one.more.cell === undefined ? null : LISTS[one.more.cell]()
-  }
-}
-
-const columnsOf = (fields: readonly FieldDescription[]): readonly SheetColumn[] =>
-  flatFields(fields).flatMap((one) => {
-    const cell = filledCell(one)
-    if (!cell) return []
-    return [
-      { heading: headingOf(one), path: one.path, cell: one.optional === undefined ? cell : orNothing(cell) },
-    ]
-  })
 const presencesOf = (fields: readonly FieldDescription[]): readonly Presence[] =>
   fields.flatMap((one) => (one.kind === 'object' ? [{ heading: headingOf(one), path: one.path }] : []))
 

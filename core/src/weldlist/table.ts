@@ -3,7 +3,9 @@ import { type Joint, jointSchema } from '../model/job.ts'
 import { completeJoint } from '../model/completeJoint.ts'
 import { newJoint } from '../model/newJoint.ts'
 import { readDocument } from '../model/problems.ts'
+import type { ParseContext } from '../quantity/parse.ts'
 import type { Notation } from '../quantity/units.ts'
+import { MATERIALS } from '../reference/materials.ts'
 import { type Column, COLUMNS, headingOf, splitHeading } from './columns.ts'
 
 export interface MappedColumn {
@@ -72,6 +74,12 @@ const planOf = (mapping: readonly MappedColumn[]): readonly PlannedCell[] =>
     return index < 0 ? [] : [{ column, unit: mapping[index]?.unit ?? '', index }]
   })
 
+/** A gauge is read in the metal of its part. */
+function gaugeFor(key: keyof Joint, row: Partial<Joint>): Pick<ParseContext, 'metal'> {
+  const material = key === 'thicknessBMm' ? (row.materialB ?? row.materialA) : row.materialA
+  return material === undefined ? {} : { metal: MATERIALS[material].gauge }
+}
+
 function readRow(
   cells: readonly string[],
   plan: readonly PlannedCell[],
@@ -82,7 +90,7 @@ function readRow(
   const row: Record<string, unknown> = {}
   for (const { column, unit, index } of plan) {
     const text = unhide((cells[index] ?? '').trim())
-    const cell = column.read(text, { unit, notation, row: row as Partial<Joint> })
+    const cell = column.cell.read(text, { unit, notation: { ...notation, ...gaugeFor(column.key, row) } })
     if (cell.ok) row[column.key] = cell.value
     // An empty cell takes what is usual.
     else if (text !== '') problems.push({ key: column.key, message: cell.message })
@@ -128,5 +136,8 @@ export function withUniqueIds(joints: readonly Joint[], taken: readonly string[]
 
 /** The table of a job's welds: headings first. Reading it again gives the same joints. */
 export function printTable(joints: readonly Joint[]): readonly (readonly string[])[] {
-  return [COLUMNS.map(headingOf), ...joints.map((joint) => COLUMNS.map((column) => column.print(joint)))]
+  return [
+    COLUMNS.map(headingOf),
+    ...joints.map((joint) => COLUMNS.map(({ cell, key }) => cell.print(joint[key]))),
+  ]
 }

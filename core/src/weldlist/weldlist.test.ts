@@ -260,9 +260,7 @@ describe('a weld list as a table', () => {
       ['4', '1e9', '6', 'T'],
     ])
     expect(rows.map(({ joint: one }) => one !== null)).toEqual([true, false, false, false])
-    expect(rows[1]?.problems).toEqual([
-      { key: 'count', message: '“four” is not a number for count. Write a plain number.' },
-    ])
+    expect(rows[1]?.problems).toEqual([{ key: 'count', message: 'is “four”; write a plain number' }])
     expect(rows[2]?.problems.map(({ key }) => key)).toEqual(['kind', 'thicknessAMm'])
     expect(rows[3]?.problems[0]?.message).toContain('above the most')
   })

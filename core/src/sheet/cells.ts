@@ -1,16 +1,23 @@
 /** Cells of a sheet: how a field of a record is written in one cell and read back. */
-import { type Notation, parseQuantity, type QuantityKind } from '../quantity/index.ts'
+import type { QuantityKind } from '../quantity/kinds.ts'
+import { type ParseContext, parseQuantity } from '../quantity/parse.ts'
 
 export type CellRead =
   { readonly ok: true; readonly value: unknown } | { readonly ok: false; readonly message: string }
 
+/** What a cell is read with, beside its own text. */
+export interface CellContext {
+  /** Of a bare number: the record's own (null), what the heading gave, or the shop's where it gave none (empty). */
+  readonly unit: string | null
+  readonly notation: ParseContext
+}
+/** Open files are metric, with a point for the decimals, each number in the unit of its heading. */
+export const OPEN: CellContext = { unit: null, notation: { system: 'metric', locale: 'en-US' } }
+
 export interface Cell {
   print(value: unknown): string
-  read(text: string): CellRead
+  read(text: string, context: CellContext): CellRead
 }
-
-/** Open files are metric, with a point for the decimals. */
-const OPEN_NOTATION: Notation = { system: 'metric', locale: 'en-US' }
 
 const good = (value: unknown): CellRead => ({ ok: true, value })
 const bad = (message: string): CellRead => ({ ok: false, message })
@@ -25,30 +32,56 @@ export const words = (): Cell => ({
 /** Nothing written is null. */
 export const orNothing = (cell: Cell): Cell => ({
   print: (value) => (value === null || value === undefined ? '' : cell.print(value)),
-  read: (text) => (text === '' ? good(null) : cell.read(text)),
+  read: (text, context) => (text === '' ? good(null) : cell.read(text, context)),
 })
 
 const PLAIN_NUMBER = /^[+-]?(\d+(\.\d*)?|\.\d+)(e[+-]?\d+)?$/i
+/** A number or a fraction, and no unit with it. */
+const BARE = /^[\d.,/\s-]+$/
 
-/** A number in the unit of the heading; with a kind, any unit that people write. */
-export const number = (kind?: QuantityKind): Cell => ({
+/** A plain number; people write it with a comma too. */
+export const number = (): Cell => ({
   print: String,
-  read(text) {
+  read(text, { unit }) {
     if (text === '') return EMPTY
-    if (PLAIN_NUMBER.test(text)) return good(Number(text))
-    if (kind === undefined) return bad(`is “${text}”; write a number, with a point for the decimals`)
-    const parsed = parseQuantity(kind, text, OPEN_NOTATION)
+    const written = unit === null ? text : text.replace(',', '.')
+    return PLAIN_NUMBER.test(written) ? good(Number(written)) : bad(`is “${text}”; write a plain number`)
+  },
+})
+
+/** A measure in any unit that people write; a bare number is in the unit of its column. */
+export const measure = (kind: QuantityKind): Cell => ({
+  print: String,
+  read(text, { unit, notation }) {
+    if (text === '') return EMPTY
+    if (unit === null && PLAIN_NUMBER.test(text)) return good(Number(text))
+    const parsed = parseQuantity(
+      kind,
+      unit !== null && unit !== '' && BARE.test(text) ? `${text} ${unit}` : text,
+      notation,
+    )
     return parsed.ok ? good(parsed.value) : bad(parsed.problem.message)
   },
 })
 
-/** One of a few words, or of a few numbers. */
-export const oneOf = (choices: readonly (string | number)[]): Cell => ({
+const MOST_NAMED = 6
+const someNamed = (choices: readonly (string | number)[]): string =>
+  choices.length <= MOST_NAMED ? choices.join(', ') : `${choices.slice(0, MOST_NAMED).join(', ')} …`
+
+/**
+ * One of a few words, or of a few numbers.
+ * @param known what else people write for one of them, in small letters; null where it is none
+ */
+export const oneOf = (
+  choices: readonly (string | number)[],
+  known: (text: string) => string | null = () => null,
+): Cell => ({
   print: String,
   read(text) {
     if (text === '') return EMPTY
-    const found = choices.find((choice) => String(choice).toLowerCase() === text.toLowerCase())
-    return found === undefined ? bad(`is “${text}”; write one of ${choices.join(', ')}`) : good(found)
+    const lower = text.toLowerCase()
+    const found = choices.find((choice) => String(choice).toLowerCase() === lower) ?? known(lower)
+    return found === null ? bad(`is “${text}”; write one of ${someNamed(choices)}`) : good(found)
   },
 })
 
@@ -57,9 +90,9 @@ export const someOf = (choices: readonly (string | number)[]): Cell => {
   const one = oneOf(choices)
   return {
     print: (value) => (Array.isArray(value) ? value.join(' ') : ''),
-    read(text) {
+    read(text, context) {
       const parts = text.split(/[\s,;+]+/).filter((part) => part !== '')
-      const reads = parts.map((part) => one.read(part))
+      const reads = parts.map((part) => one.read(part, context))
       const wrong = reads.find((read) => !read.ok)
       if (wrong) return wrong
       return good(reads.map((read) => (read.ok ? read.value : null)))
@@ -70,9 +103,8 @@ export const someOf = (choices: readonly (string | number)[]): Cell => {
 export const yesNo = (): Cell => ({
   print: (value) => (value === true ? 'yes' : 'no'),
   read(text) {
-    const word = text.toLowerCase()
-    if (word === 'yes' || word === 'y' || word === 'true') return good(true)
-    if (word === 'no' || word === 'n' || word === 'false') return good(false)
+    if (/^(yes|y|true|1|x)$/i.test(text)) return good(true)
+    if (/^(no|n|false|0)$/i.test(text)) return good(false)
     return bad(text === '' ? 'is empty; write yes or no' : `is “${text}”; write yes or no`)
   },
 })
