@@ -62,7 +62,7 @@ test('a job is written by keyboard alone, weld under weld', async ({ page, serve
 
 test('what cannot stand is told beside its cell and not stored', async ({ page, server }) => {
   await openJob(page, server, 'loader-fork')
-  for (const [name, text, says] of [
+  for (const [name, text, words] of [
     ['Size', 'face 5/8', 'leaves no groove'],
     ['Joint', 'V 180', 'between 0 and 180'],
     ['Welds', '2 x 0 in', 'below the least'],
@@ -71,7 +71,7 @@ test('what cannot stand is told beside its cell and not stored', async ({ page, 
     ['Position', 'sideways', 'overhead'],
   ] as const) {
     await cell(page, name, 1).fill(text)
-    await expect(cell(page, name, 1).locator('xpath=..').getByRole('alert')).toContainText(says)
+    await expect(cell(page, name, 1).locator('xpath=..').getByRole('alert')).toContainText(words)
     await expect(cell(page, name, 1)).toHaveValue(text)
   }
   expect((await server.record<Job>('jobs/loader-fork')).joints[0]).toMatchObject({

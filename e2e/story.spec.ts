@@ -114,7 +114,7 @@ test('text that cannot be read stays, says what to write, and changes nothing', 
   await openFit(page, server, 'loader-fork')
   const before = await headline(page).innerText()
   const field = page.getByLabel('Thickness')
-  for (const [text, says] of [
+  for (const [text, words] of [
     ['3/0', 'divides by zero'],
     ['1/8 ga', 'whole number'],
     ['-2 mm', 'below zero'],
@@ -126,7 +126,7 @@ test('text that cannot be read stays, says what to write, and changes nothing', 
     ["'; DROP TABLE record; --", 'no number'],
   ] as const) {
     await field.fill(text)
-    await expect(page.getByRole('alert')).toContainText(says)
+    await expect(page.getByRole('alert')).toContainText(words)
     await expect(field).toHaveValue(text)
   }
   await expect(headline(page)).toHaveText(before)

@@ -95,7 +95,7 @@ export const fitAnswerSchema = z.strictObject({
     }),
   ),
   dutyPct: z.number().nullable(),
-  cautions: z.array(z.object({ topic: z.string(), says: z.string() })),
+  cautions: z.array(z.object({ topic: z.string(), text: z.string() })),
   /** How the criteria that were asked for were worked out, by their id. */
   workings: z.record(z.string(), z.array(step)).optional(),
 })

@@ -23,7 +23,7 @@ import { mendText, sentenceOf, speechOf } from '../words/speech.ts'
 import { criterionOf, assess, mendsOf } from './index.ts'
 
 type Change = NonNullable<Parameters<typeof sampleCapability>[0]> & { readonly demand?: Demand }
-type Case = readonly [says: string, change: Change, verdict: Verdict | null]
+type Case = readonly [what: string, change: Change, verdict: Verdict | null]
 
 const sidesOf = ({ demand = undefined, ...part }: Change): [Capability, Demand | null] => [
   sampleCapability(part),

@@ -67,13 +67,13 @@ function ofPair({ name, classification }: Wire, { materialA, materialB, advice, 
   const params = { wire: name, pair, fillers }
   const find = (code: string, make: typeof bad, more: Record<string, Param> = {}, source?: Source) =>
     make(code, { ...params, ...more }, source, weldId)
-  if (advice.weldable === 'no') return find('not-weldable', bad, { why: advice.says })
+  if (advice.weldable === 'no') return find('not-weldable', bad, { why: advice.text })
   const named = (one: { classification: string }) => isClassification(classification, one.classification)
   const excluded = advice.excluded.find(named)
   if (excluded) return find('excluded', bad, { why: excluded.reason }, excluded.source)
   if (advice.fillers.length > 0 && !advice.fillers.some(named)) return find('unusual', bad)
   return advice.weldable === 'needs-procedure'
-    ? find('needs-procedure', poor, { why: advice.says })
+    ? find('needs-procedure', poor, { why: advice.text })
     : find('right', good)
 }
 

@@ -4,7 +4,7 @@ import { type Assumptions, assumptionsOf, type ChangedAssumptions } from '../ass
 import { computed, handbook, standard } from '../basis/source.ts'
 import { assumed, calculation, from, input, inputOrAssumed, listOf } from '../calculation/calculation.ts'
 import { type Reckoner, reckonerFor, type TracingReckoner } from '../calculation/reckoner.ts'
-import { PERIOD_S, type WeldRun, worstArcOnS } from '../duty/window.ts'
+import { PERIOD_S, type ArcSeries, worstArcOnS } from '../duty/window.ts'
 import type { Job } from '../model/job.ts'
 import type { MaterialId, Metal } from '../model/material.ts'
 import type { ProcessId } from '../model/process.ts'
@@ -46,7 +46,7 @@ export interface Demand {
   readonly thinnest: WeldFigures
   /** From the hungriest weld to the next arc, s. */
   readonly pauseS: number
-  readonly spells: readonly WeldRun[]
+  readonly spells: readonly ArcSeries[]
   /** Arc-on share of the worst ten minutes at the hungriest weld's current, %; null without a wire. */
   readonly dutyPct: number | null
   /** g of wire or rod */

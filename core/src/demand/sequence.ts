@@ -1,5 +1,5 @@
 /** The order of welding as arcs and pauses: what a duty cycle is asked, for a piece and for the batch. */
-import { PERIOD_S, type WeldRun } from '../duty/window.ts'
+import { PERIOD_S, type ArcSeries } from '../duty/window.ts'
 import type { Job } from '../model/job.ts'
 import type { WeldFigures } from './weldFigures.ts'
 
@@ -44,8 +44,8 @@ export function spellsOf(
   welds: readonly WeldFigures[],
   heats: readonly number[],
   tackArcS: number,
-): readonly WeldRun[] {
-  const spells = (weld: WeldFigures, index: number, pieces: number): WeldRun[] => {
+): readonly ArcSeries[] {
+  const spells = (weld: WeldFigures, index: number, pieces: number): ArcSeries[] => {
     const { joint, oneArcS, arcsPerWeld, tacks, tackS, pauseS } = weld
     const heat = heats[index] ?? 1
     // Tacks are so short beside ten minutes that their arcs and pauses are spread evenly over the tacking.
@@ -72,7 +72,7 @@ export function spellsOf(
 }
 
 /** As much as ten minutes can hold, however short the pauses: the last piece is there for those that begin in the first. */
-function beginningOf(batch: readonly WeldRun[]): readonly WeldRun[] {
+function beginningOf(batch: readonly ArcSeries[]): readonly ArcSeries[] {
   let arcOnS = 0
   const end = batch.findIndex(({ arcS, times }) => {
     arcOnS += arcS * times

@@ -1,9 +1,9 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { currentAtDutyA, dutyAtCurrentPct } from './curve.ts'
-import { pauseForDutyS, PERIOD_S, worstArcOnS, type WeldRun } from './window.ts'
+import { pauseForDutyS, PERIOD_S, worstArcOnS, type ArcSeries } from './window.ts'
 
-const worstDutyPct = (runs: readonly WeldRun[]): number => (100 * worstArcOnS(runs)) / PERIOD_S
+const worstDutyPct = (runs: readonly ArcSeries[]): number => (100 * worstArcOnS(runs)) / PERIOD_S
 
 describe('duty curve', () => {
   it('keeps I²·X constant from one rated point (IEC 60974-1)', () => {
@@ -43,7 +43,7 @@ describe('duty curve', () => {
   })
 })
 
-const run = (arcS: number, offS: number, times: number, heat = 1): WeldRun => ({
+const run = (arcS: number, offS: number, times: number, heat = 1): ArcSeries => ({
   arcS,
   offS,
   times,

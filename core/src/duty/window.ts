@@ -4,13 +4,13 @@
 export const PERIOD_S = 600
 
 /** The same weld made several times, each followed by the pause until the next arc. */
-export interface WeldRun {
+export interface ArcSeries {
   readonly arcS: number
   readonly offS: number
   readonly times: number
   /** Whether the pause is one that a welder can stretch; false between tacks. */
   readonly stretches: boolean
-  /** Heating against the reference current, (I/I_ref)²; 1 when all welds run at one current. */
+  /** Heating against the reference current, (I/I_ref)²; 1 when all welds are made at one current. */
   readonly heat: number
 }
 
@@ -28,49 +28,49 @@ const MOST_ARCS = 20_000
 /** The first block that is tried when there are too many arcs, s: 0.04 % of ten minutes. */
 const SMALLEST_BLOCK_S = 0.25
 
-/** Cycles of a run that ten minutes can tell from more: the rest only repeats. */
-const cyclesOf = ({ arcS, offS, times }: WeldRun): number =>
+/** Cycles of a series, no more than fill ten minutes: further ones change nothing in the worst ten minutes. */
+const cyclesOf = ({ arcS, offS, times }: ArcSeries): number =>
   arcS + offS > 0 ? Math.min(times, Math.ceil(PERIOD_S / (arcS + offS)) + 1) : 0
 
-const cyclesPerBlock = ({ arcS, offS }: WeldRun, blockS: number): number =>
+const cyclesPerBlock = ({ arcS, offS }: ArcSeries, blockS: number): number =>
   Math.max(1, Math.floor(blockS / (arcS + offS)))
 
-/** How many arcs stand for all runs where blocks are this long; it stops counting above the most. */
-function countArcs(runs: readonly WeldRun[], blockS: number, mostArcs: number): number {
+/** How many arcs stand for all series where blocks are this long; it stops counting above the most. */
+function countArcs(series: readonly ArcSeries[], blockS: number, mostArcs: number): number {
   let count = 0
-  for (const run of runs) {
-    count += Math.ceil(cyclesOf(run) / cyclesPerBlock(run, blockS))
+  for (const one of series) {
+    count += Math.ceil(cyclesOf(one) / cyclesPerBlock(one, blockS))
     if (count > mostArcs) break
   }
   return count
 }
 
 /**
- * How long a block of merged cycles must be for all runs together to stay within a number of arcs, s; 0 where
+ * How long a block of merged cycles must be for all series together to stay within a number of arcs, s; 0 where
  * every arc stands for itself. A block burns first and pauses after, so what merging changes is less than one block,
  * and mostly towards more heat.
  */
-function blockFor(runs: readonly WeldRun[], mostArcs: number): number {
-  if (countArcs(runs, 0, mostArcs) <= mostArcs) return 0
-  // A run is one arc at least: with more runs than that, blocks as long as can be are the best there is.
-  if (runs.length >= mostArcs) return PERIOD_S
+function blockFor(series: readonly ArcSeries[], mostArcs: number): number {
+  if (countArcs(series, 0, mostArcs) <= mostArcs) return 0
+  // Each series is at least one arc. Where there are more series than arcs, the longest block is the best there is.
+  if (series.length >= mostArcs) return PERIOD_S
   let blockS = SMALLEST_BLOCK_S
-  while (blockS < PERIOD_S && countArcs(runs, blockS, mostArcs) > mostArcs) blockS *= 2
+  while (blockS < PERIOD_S && countArcs(series, blockS, mostArcs) > mostArcs) blockS *= 2
   return blockS
 }
 
-function layOut(runs: readonly WeldRun[], mostArcs: number): Arcs {
-  const blockS = blockFor(runs, mostArcs)
-  const count = countArcs(runs, blockS, Number.POSITIVE_INFINITY)
+function layOut(series: readonly ArcSeries[], mostArcs: number): Arcs {
+  const blockS = blockFor(series, mostArcs)
+  const count = countArcs(series, blockS, Number.POSITIVE_INFINITY)
   const figures = (): Float64Array => new Float64Array(count)
   const arcs: Arcs = { startS: figures(), endS: figures(), heat: figures(), spentS: figures() }
   let clock = 0
   let spent = 0
   let at = 0
-  for (const run of runs) {
-    const { arcS, offS, heat } = run
-    const merged = cyclesPerBlock(run, blockS)
-    for (let left = cyclesOf(run); left > 0; left -= merged) {
+  for (const one of series) {
+    const { arcS, offS, heat } = one
+    const merged = cyclesPerBlock(one, blockS)
+    for (let left = cyclesOf(one); left > 0; left -= merged) {
       const cycles = Math.min(merged, left)
       arcs.startS[at] = clock
       arcs.endS[at] = clock + cycles * arcS
@@ -102,18 +102,18 @@ function heatMeter({ startS, endS, heat, spentS }: Arcs): (timeS: number) => num
  * Heat within a sliding window is piecewise linear in the window's start, so its maximum lies where the window
  * starts with an arc or ends with one.
  *
- * @param runs in the order of welding; times 0 is skipped
- * @param mostArcs arcs laid out at most, unless there are more runs than that; beyond it what repeats is merged,
+ * @param series in the order of welding; times 0 is skipped
+ * @param mostArcs arcs laid out at most, unless there are more series than that; beyond it what repeats is merged,
  *   which changes the answer by less than one block
  * @param enoughS more than this need not be told apart, s: the search ends there
  * @returns s; 0 to 600 when no heat is above 1
  */
 export function worstArcOnS(
-  runs: readonly WeldRun[],
+  series: readonly ArcSeries[],
   mostArcs = MOST_ARCS,
   enoughS = Number.POSITIVE_INFINITY,
 ): number {
-  const arcs = layOut(runs, mostArcs)
+  const arcs = layOut(series, mostArcs)
   const [toEnd, toStart, fromStart, fromEnd] = [
     heatMeter(arcs),
     heatMeter(arcs),
@@ -141,11 +141,11 @@ const LONGEST_PAUSE_S = 3600
  * @param dutyPct allowed, %
  * @returns s, rounded up to a whole second; null when rest alone does not bring it in
  */
-export function pauseForDutyS(runs: readonly WeldRun[], dutyPct: number): number | null {
+export function pauseForDutyS(series: readonly ArcSeries[], dutyPct: number): number | null {
   const allowedS = (dutyPct / 100) * PERIOD_S
   const isOver = (pauseS: number) =>
     worstArcOnS(
-      runs.map((run) => (run.stretches ? { ...run, offS: pauseS } : run)),
+      series.map((one) => (one.stretches ? { ...one, offS: pauseS } : one)),
       MOST_ARCS,
       allowedS,
     ) > allowedS

@@ -23,7 +23,7 @@ export function cautionsFor(
       source: LENS_SHADE_SOURCE.text,
     }),
     told('power'),
-    ...[...fumes].map((says) => told('fumes', { says })),
+    ...[...fumes].map((fume) => told('fumes', { fume })),
     told(process.shielded ? 'gas' : 'smoke'),
     isTig && told('live-torch'),
     isTig && powerSource?.vrd !== true && job.place !== 'indoors' && told('damp'),

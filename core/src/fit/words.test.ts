@@ -11,7 +11,7 @@ const cautions = (input: FitInput) => {
 const topics = (input: FitInput): readonly string[] => cautions(input).map(({ topic }) => topic)
 const says = (input: FitInput): string =>
   cautions(input)
-    .map((caution) => caution.says)
+    .map((caution) => caution.text)
     .join(' ')
 
 describe('cautions stand where the decision is made', () => {

@@ -10,7 +10,7 @@ export interface GaugeTable {
   readonly inches: ReadonlyMap<number, number>
 }
 
-const run = (first: number, inches: number[]): ReadonlyMap<number, number> =>
+const numbered = (first: number, inches: number[]): ReadonlyMap<number, number> =>
   new Map(inches.map((thickness, index) => [first + index, thickness]))
 
 const CARBON_STEEL: GaugeTable = {
@@ -18,7 +18,7 @@ const CARBON_STEEL: GaugeTable = {
   name: 'carbon steel sheet',
   source:
     "Manufacturers' Standard Gage for steel sheet (from memory; checked by its rule of 41.82 lb/ft² per in)",
-  inches: run(
+  inches: numbered(
     3,
     [
       0.2391, 0.2242, 0.2092, 0.1943, 0.1793, 0.1644, 0.1495, 0.1345, 0.1196, 0.1046, 0.0897, 0.0747, 0.0673,
@@ -31,7 +31,7 @@ const GALVANISED: GaugeTable = {
   id: 'galvanised',
   name: 'galvanised sheet',
   source: 'Galvanised sheet gage (from memory; checked as the steel gage plus 0.0037 in of coating)',
-  inches: run(
+  inches: numbered(
     8,
     [
       0.1681, 0.1532, 0.1382, 0.1233, 0.1084, 0.0934, 0.0785, 0.071, 0.0635, 0.0575, 0.0516, 0.0456, 0.0396,
@@ -44,7 +44,7 @@ const STAINLESS: GaugeTable = {
   id: 'stainless',
   name: 'stainless sheet',
   source: 'US Standard Gage, Act of 1893 (from memory; checked as fractions of 320ths and 640ths of an inch)',
-  inches: run(
+  inches: numbered(
     3,
     [
       0.25, 0.2344, 0.2187, 0.2031, 0.1875, 0.1719, 0.1562, 0.1406, 0.125, 0.1094, 0.0937, 0.0781, 0.0703,
@@ -57,7 +57,7 @@ const ALUMINIUM: GaugeTable = {
   id: 'aluminium',
   name: 'aluminium sheet',
   source: 'Brown & Sharpe gage (from memory; checked by its rule 0.005·92^((36−n)/39), ASTM B258)',
-  inches: run(
+  inches: numbered(
     3,
     [
       0.2294, 0.2043, 0.1819, 0.162, 0.1443, 0.1285, 0.1144, 0.1019, 0.0907, 0.0808, 0.072, 0.0641, 0.0571,

@@ -14,14 +14,14 @@ export interface Preheat {
   readonly leastC: number | null
   /** Never above this. */
   readonly mostC: number | null
-  readonly says: string
+  readonly text: string
   readonly source: Source
 }
 
 export interface PairAdvice {
   readonly weldable: 'yes' | 'needs-procedure' | 'no'
   /** Why not, or under what condition; empty where there is nothing to say. */
-  readonly says: string
+  readonly text: string
   readonly fillers: readonly FillerChoice[]
   readonly excluded: readonly FillerChoice[]
   readonly preparation: readonly string[]
@@ -71,7 +71,7 @@ const carbonSteel: PairRule = ({ thickerMm }) => ({
       ? {
           leastC: 65,
           mostC: 230,
-          says: 'Steel over 1 in (25 mm): warm it to 65 °C (150 °F) and hold that between passes.',
+          text: 'Steel over 1 in (25 mm): warm it to 65 °C (150 °F) and hold that between passes.',
           source: standard('AWS D1.1, minimum preheat, Category B', true),
         }
       : null,
@@ -85,7 +85,7 @@ const austenitic: PairRule = () => ({
   preheat: {
     leastC: null,
     mostC: 175,
-    says: 'No preheat: let it cool below 175 °C (350 °F) between passes.',
+    text: 'No preheat: let it cool below 175 °C (350 °F) between passes.',
     source: commonPractice(),
   },
 })
@@ -96,7 +96,7 @@ const molybdenum: PairRule = () => ({
   preheat: {
     leastC: null,
     mostC: 175,
-    says: 'No preheat: let it cool below 175 °C (350 °F) between passes.',
+    text: 'No preheat: let it cool below 175 °C (350 °F) between passes.',
     source: commonPractice(),
   },
 })
@@ -106,7 +106,7 @@ const ferritic: PairRule = () => ({
     choice('ER309L', 'tough seam in a brittle metal', A5_9),
     choice('ER308L', 'common for thin ferritic sheet', A5_9),
   ],
-  says: 'Ferritic stainless grows coarse and brittle with heat: least heat, short welds.',
+  text: 'Ferritic stainless grows coarse and brittle with heat: least heat, short welds.',
 })
 
 /** 4043 and 5356 by what the seam must stand. */
@@ -137,10 +137,10 @@ function aluminiumPreheat({ thickerMm }: Service, group: MetalGroup): Preheat | 
     return {
       ...most,
       leastC: 60,
-      says: 'May want 60 to 120 °C (140 to 250 °F) to start without cold laps; never above 120 °C (250 °F).',
+      text: 'May want 60 to 120 °C (140 to 250 °F) to start without cold laps; never above 120 °C (250 °F).',
     }
   }
-  return { ...most, leastC: null, says: 'None is due; never above 120 °C (250 °F).' }
+  return { ...most, leastC: null, text: 'None is due; never above 120 °C (250 °F).' }
 }
 
 const RULES: Readonly<Record<string, PairRule>> = {
@@ -154,7 +154,7 @@ const RULES: Readonly<Record<string, PairRule>> = {
       choice('ER308L', 'thinned by carbon steel it cracks', A5_9),
       choice('ER70S-6', 'thinned by stainless it turns hard and cracks', A5_9),
     ],
-    says: 'The seam rusts like carbon steel where it is open: paint it.',
+    text: 'The seam rusts like carbon steel where it is open: paint it.',
   }),
   'carbon+ferritic': () => ({ fillers: TO_STAINLESS }),
   'al-pure+al-pure': (service) => ({
@@ -208,7 +208,7 @@ const RULES: Readonly<Record<string, PairRule>> = {
   }),
   'cast-iron+cast-iron': () => ({
     weldable: 'needs-procedure',
-    says: 'Cast iron cracks beside the seam: short beads, peened, and slow cooling, by a procedure for it.',
+    text: 'Cast iron cracks beside the seam: short beads, peened, and slow cooling, by a procedure for it.',
     fillers: [
       choice('ENi-CI', 'machinable', standard('AWS A5.15', true)),
       choice('ENiFe-CI', 'stronger, thick parts', standard('AWS A5.15', true)),
@@ -216,22 +216,22 @@ const RULES: Readonly<Record<string, PairRule>> = {
     preheat: {
       leastC: 200,
       mostC: 650,
-      says: 'Warm all of it through and let it cool in sand; or keep it hand-warm with very short beads.',
+      text: 'Warm all of it through and let it cool in sand; or keep it hand-warm with very short beads.',
       source: commonPractice(),
     },
   }),
   'carbon+cast-iron': () => ({
     weldable: 'needs-procedure',
-    says: 'Cast iron cracks beside the seam: by a procedure for it.',
+    text: 'Cast iron cracks beside the seam: by a procedure for it.',
     fillers: [choice('ENiFe-CI', 'joins iron to steel', standard('AWS A5.15', true))],
   }),
   'quenched-tempered+quenched-tempered': () => ({
     weldable: 'needs-procedure',
-    says: 'Too much heat softens it, too little cracks it: preheat and heat input by the mill’s procedure.',
+    text: 'Too much heat softens it, too little cracks it: preheat and heat input by the mill’s procedure.',
   }),
   'carbon+quenched-tempered': () => ({
     weldable: 'needs-procedure',
-    says: 'Preheat and heat input by the mill’s procedure for the quenched and tempered part.',
+    text: 'Preheat and heat input by the mill’s procedure for the quenched and tempered part.',
     fillers: [choice('ER70S-6', 'soft enough to give; by the procedure', commonPractice())],
   }),
 }
@@ -249,7 +249,7 @@ function refusal(a: MetalGroup, b: MetalGroup): string | null {
 
 const NOTHING: Omit<PairAdvice, 'preparation'> = {
   weldable: 'yes',
-  says: '',
+  text: '',
   fillers: [],
   excluded: [],
   preheat: null,
@@ -260,7 +260,7 @@ export function pairAdvice(a: MaterialId, b: MaterialId, service: Service): Pair
   const [first, second] = [MATERIALS[a], MATERIALS[b]]
   const preparation = [...new Set([first.preparation, second.preparation])]
   const refused = refusal(first.group, second.group)
-  if (refused) return { ...NOTHING, weldable: 'no', says: refused, preparation }
+  if (refused) return { ...NOTHING, weldable: 'no', text: refused, preparation }
   const key = [first.group, second.group].sort().join('+')
   const withMolybdenum = key === 'austenitic+austenitic' && a === b && a === 'stainless-316'
   const rule = withMolybdenum ? molybdenum : RULES[key]
@@ -268,7 +268,7 @@ export function pairAdvice(a: MaterialId, b: MaterialId, service: Service): Pair
     return {
       ...NOTHING,
       weldable: 'needs-procedure',
-      says: `No common filler is known for ${first.name} to ${second.name}: it needs a procedure.`,
+      text: `No common filler is known for ${first.name} to ${second.name}: it needs a procedure.`,
       preparation,
     }
   }

@@ -103,8 +103,8 @@ describe('pairs of metals, AWS A5.9, A5.10, A5.18 annexes (from memory)', () => 
   })
   it('says what must not be welded, and why', () => {
     expect(pairAdvice('aluminium-7075', 'aluminium-6061', SERVICE)).toMatchObject({ weldable: 'no' })
-    expect(pairAdvice('aluminium-2024', 'aluminium-2024', SERVICE).says).toContain('crack')
-    expect(pairAdvice('aluminium-6061', 'stainless-304', SERVICE).says).toContain('brittle')
+    expect(pairAdvice('aluminium-2024', 'aluminium-2024', SERVICE).text).toContain('crack')
+    expect(pairAdvice('aluminium-6061', 'stainless-304', SERVICE).text).toContain('brittle')
   })
   it('cast iron and quenched steel need a procedure', () => {
     for (const id of ['cast-iron', 'quenched-tempered'] as const) {

@@ -650,41 +650,41 @@ export const ENGLISH: Language = {
   cautions: {
     eyes: {
       topic: 'Eyes',
-      says: 'Lens shade at least {least}, {suggested} suggested ({source}); glasses under the helmet',
+      text: 'Lens shade at least {least}, {suggested} suggested ({source}); glasses under the helmet',
     },
     power: {
       topic: 'Power',
-      says: 'Unplug before opening a machine. Wiring is for a licensed electrician; data plate and code decide',
+      text: 'Unplug before opening a machine. Wiring is for a licensed electrician; data plate and code decide',
     },
-    fumes: { topic: 'Fumes', says: '{says}' },
+    fumes: { topic: 'Fumes', text: '{fume}' },
     gas: {
       topic: 'Gas',
-      says: 'Chain the cylinder, open it slowly and to one side. Shielding gas displaces air in closed spaces',
+      text: 'Chain the cylinder, open it slowly and to one side. Shielding gas displaces air in closed spaces',
     },
-    smoke: { topic: 'Fumes', says: 'Self-shielded wire smokes heavily: extract, or work upwind' },
+    smoke: { topic: 'Fumes', text: 'Self-shielded wire smokes heavily: extract, or work upwind' },
     'live-torch': {
       topic: 'Shock',
-      says: 'A TIG torch is live at open-circuit voltage: gloves on before you touch rod or tungsten',
+      text: 'A TIG torch is live at open-circuit voltage: gloves on before you touch rod or tungsten',
     },
     damp: {
       topic: 'Shock',
-      says: 'Damp ground and no voltage reduction device: stand dry, keep others off the work',
+      text: 'Damp ground and no voltage reduction device: stand dry, keep others off the work',
     },
     'high-frequency': {
       topic: 'High frequency',
-      says: 'High-frequency start upsets electronics and pacemakers near by',
+      text: 'High-frequency start upsets electronics and pacemakers near by',
     },
     thorium: {
       topic: 'Dust',
-      says: 'Thoriated dust is mildly radioactive: grind wet or with extraction, or use a type without thorium',
+      text: 'Thoriated dust is mildly radioactive: grind wet or with extraction, or use a type without thorium',
     },
     approval: {
       topic: 'Approval',
-      says: 'Such welds need a qualified procedure and welder: this is advice, not approval',
+      text: 'Such welds need a qualified procedure and welder: this is advice, not approval',
     },
     'live-wire': {
       topic: 'Gun',
-      says: 'The wire is live while the trigger is pulled: keep it off you and off the work',
+      text: 'The wire is live while the trigger is pulled: keep it off you and off the work',
     },
   },
 

@@ -20,7 +20,7 @@ export interface Language {
   readonly mends: Templates
   readonly suggestions: Templates
   readonly chain: Templates
-  readonly cautions: Readonly<Record<string, { readonly topic: string; readonly says: string }>>
+  readonly cautions: Readonly<Record<string, { readonly topic: string; readonly text: string }>>
   readonly plate: Templates
   readonly ways: Templates
   readonly fillets: Templates

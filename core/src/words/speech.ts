@@ -155,9 +155,9 @@ export function swapText(
 export const slotText = (speech: Speech, slot: Slot, process: { readonly feedsWire: boolean }): string =>
   said(speech, slotWord(slot, process))
 
-export function cautionText(speech: Speech, { code, params }: Told): { topic: string; says: string } {
-  const { topic, says } = speech.language.cautions[code] ?? { topic: '', says: code }
-  return { topic, says: sentence(fill(speech, says, params)) }
+export function cautionText(speech: Speech, { code, params }: Told): { topic: string; text: string } {
+  const { topic, text } = speech.language.cautions[code] ?? { topic: '', text: code }
+  return { topic, text: sentence(fill(speech, text, params)) }
 }
 
 /** The name of a link: gun or torch, wire or tungsten. */

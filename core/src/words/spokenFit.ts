@@ -44,7 +44,7 @@ export interface SpokenStep extends Step {
 export interface SpokenFit extends Omit<Fit, 'criteria' | 'mends' | 'chains' | 'cautions'> {
   readonly criteria: readonly SpokenCriterion[]
   readonly chains: readonly SpokenChain[]
-  readonly cautions: readonly { readonly topic: string; readonly says: string }[]
+  readonly cautions: readonly { readonly topic: string; readonly text: string }[]
 }
 
 function spokenCriterion(speech: Speech, assessment: Assessment, mends: readonly Mend[]): SpokenCriterion {

@@ -51,8 +51,8 @@ describe('English', () => {
       for (const chain of fit.chains)
         if (UNFINISHED.test(chainText(speech, chain))) wrong.add(chainText(speech, chain))
       for (const caution of fit.cautions) {
-        const { topic, says } = cautionText(speech, caution)
-        if (topic === '' || UNFINISHED.test(says) || !says.endsWith('.')) wrong.add(says)
+        const { topic, text } = cautionText(speech, caution)
+        if (topic === '' || UNFINISHED.test(text) || !text.endsWith('.')) wrong.add(text)
       }
     }
     expect([...wrong]).toEqual([])

@@ -8,16 +8,16 @@ import { reading, type Database } from '../database.ts'
 import { LIMITS } from '../limits.ts'
 import { invalid, Problem } from '../problems.ts'
 import type { Kind } from '../stores/kinds.ts'
-import type { Filter, Page, Place, Store } from '../stores/records.ts'
+import type { Filter, Page, PageStart, Store } from '../stores/records.ts'
 
 /** Where a page begins, as text that an address can carry. */
-const cursorOf = ({ name, id }: Place): string =>
+const cursorOf = ({ name, id }: PageStart): string =>
   Buffer.from(JSON.stringify([name, id])).toString('base64url')
-const placeSchema = z.tuple([z.string(), z.string()])
+const pageStartSchema = z.tuple([z.string(), z.string()])
 
-function placeOf(cursor: string): Place {
+function pageStartOf(cursor: string): PageStart {
   try {
-    const [name, id] = placeSchema.parse(JSON.parse(Buffer.from(cursor, 'base64url').toString('utf8')))
+    const [name, id] = pageStartSchema.parse(JSON.parse(Buffer.from(cursor, 'base64url').toString('utf8')))
     if (`${name}${id}`.includes('\u0000')) throw new Error('no text of ours')
     return { name, id }
   } catch {
@@ -87,7 +87,7 @@ interface Query {
 }
 
 /** A page as it goes out, plain and packed: packed once, not for everybody who asks. */
-interface Kept {
+interface PackedPage {
   readonly plain: Buffer
   readonly packed: Buffer
 }
@@ -96,13 +96,13 @@ interface Kept {
  * Pages by what was asked; the oldest go first when they weigh too much. Many who ask for the same page at once wait for
  * one making of it.
  */
-class KeptPages {
-  private readonly pages = new Map<string, Promise<Kept>>()
+class PageCache {
+  private readonly pages = new Map<string, Promise<PackedPage>>()
   private readonly weights = new Map<string, number>()
   private bytes = 0
 
   /** @param make called where there is none of that revision yet */
-  async of(key: string, revision: string, make: () => Promise<Kept>): Promise<Kept> {
+  async of(key: string, revision: string, make: () => Promise<PackedPage>): Promise<PackedPage> {
     const name = `${revision} ${key}`
     const known = this.pages.get(name)
     if (known) return known
@@ -118,7 +118,7 @@ class KeptPages {
     }
   }
 
-  private weigh(name: string, { plain, packed }: Kept): void {
+  private weigh(name: string, { plain, packed }: PackedPage): void {
     const weight = plain.length + packed.length
     this.weights.set(name, weight)
     this.bytes += weight
@@ -139,7 +139,7 @@ const pack = promisify(gzip)
 /** Fast: what is packed twice as well takes four times as long. */
 const LEVEL = 4
 
-async function keptOf({ items, next }: Page): Promise<Kept> {
+async function packedPage({ items, next }: Page): Promise<PackedPage> {
   const list = items.map(({ version, record }) => `{"version":${version},"record":${record}}`)
   const plain = Buffer.from(`{"items":[${list.join(',')}],"next":${JSON.stringify(next && cursorOf(next))}}`)
   return { plain, packed: await pack(plain, { level: LEVEL }) }
@@ -147,10 +147,10 @@ async function keptOf({ items, next }: Page): Promise<Kept> {
 
 export function listHandler(database: Database, kind: Kind, store: Store): RequestHandler {
   const schema = querySchemaOf(kind)
-  const kept = new KeptPages()
+  const kept = new PageCache()
   return async (request, response) => {
     const { limit, after, search = '', ...fields } = queryOf(schema, request) as Query
-    const from = after === undefined ? null : placeOf(after)
+    const from = after === undefined ? null : pageStartOf(after)
     const filter: Filter = {
       words: search.toLowerCase().split(/\s+/).filter(Boolean).slice(0, MOST_WORDS),
       fields,
@@ -164,7 +164,7 @@ export function listHandler(database: Database, kind: Kind, store: Store): Reque
       return
     }
     const { plain, packed } = await kept.of(JSON.stringify([limit, after, filter]), revision, async () =>
-      keptOf(await reading(database, (connection) => store.page(connection, kind, from, limit, filter))),
+      packedPage(await reading(database, (connection) => store.page(connection, kind, from, limit, filter))),
     )
     response.type('application/json')
     if (request.acceptsEncodings('gzip') === false) response.send(plain)

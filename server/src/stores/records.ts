@@ -18,7 +18,7 @@ export interface Stored {
 }
 
 /** Where a page begins: after this name and id. */
-export interface Place {
+export interface PageStart {
   readonly name: string
   readonly id: string
 }
@@ -35,7 +35,7 @@ export const EVERYTHING: Filter = { words: [], fields: {} }
 export interface Page {
   readonly items: readonly Stored[]
   /** null: this is the last one. */
-  readonly next: Place | null
+  readonly next: PageStart | null
 }
 
 const REVISION = `select coalesce(sum(revision), 0)::text as revision from kind_revision where kind = $1`
@@ -74,7 +74,7 @@ export async function revisionOf(connection: Connection, kind: Kind): Promise<st
 export async function page(
   connection: Connection,
   kind: Kind,
-  after: Place | null,
+  after: PageStart | null,
   limit: number = LIMITS.pageMostItems,
   { words, fields }: Filter = EVERYTHING,
 ): Promise<Page> {
@@ -102,7 +102,7 @@ export async function* pages(
   kind: Kind,
   store: Store,
 ): AsyncGenerator<readonly Stored[]> {
-  let after: Place | null = null
+  let after: PageStart | null = null
   do {
     const { items, next }: Page = await store.page(connection, kind, after)
     yield items

@@ -89,7 +89,7 @@ onKeyStroke('Escape', () => {
           Close <kbd>Esc</kbd>
         </button>
       </header>
-      <p class="says">{{ opened.sentence }}</p>
+      <p class="sentence">{{ opened.sentence }}</p>
       <ul v-if="opened.mends.length > 0" class="mends">
         <li v-for="mend in opened.mends" :key="mendWords(mend)">
           <button v-if="mend.patch" class="plain-button" @click="emit('apply', mend.patch, mendWords(mend))">

@@ -55,19 +55,19 @@ export async function claimTab(): Promise<void> {
 }
 
 const nameOf = (id: string, key: string): string => `${PREFIX}${id}.${key}`
-interface Kept {
+interface StoredDraft {
   readonly name: string
   readonly id: string
   readonly key: string
 }
 /** `brannik.draft.<tab>.<path>/<id>`; without a tab where an older version kept it. */
-function partsOf(name: string): Kept | null {
+function partsOf(name: string): StoredDraft | null {
   if (!name.startsWith(PREFIX)) return null
   const rest = name.slice(PREFIX.length)
   const dot = rest.indexOf('.')
   return dot < 0 ? { name, id: '', key: rest } : { name, id: rest.slice(0, dot), key: rest.slice(dot + 1) }
 }
-const kept = (): readonly Kept[] => Object.keys(localStorage).flatMap((name) => partsOf(name) ?? [])
+const kept = (): readonly StoredDraft[] => Object.keys(localStorage).flatMap((name) => partsOf(name) ?? [])
 const tabs = (): string[] => [...new Set(kept().map(({ id }) => id))]
 
 /** The kind of what a draft is of, by its key, `<path>/<id>`. */
@@ -118,7 +118,7 @@ export function readDraft<T>(key: string): Draft<T> | null {
 
 export const draftKeys = (): string[] => kept().flatMap(({ id, key }) => (id === tab ? [key] : []))
 
-const isLeft = ({ name, id }: Kept): boolean => {
+const isLeft = ({ name, id }: StoredDraft): boolean => {
   if (id === tab) return false
   if (id === '' || closed?.has(id)) return true
   return closed === null && Date.now() - (read(name)?.at ?? 0) > LONG_MS

@@ -72,7 +72,7 @@ const wordsOf = (suggestion: Suggestion): string => suggestionText(workspace.spe
       <VerdictMark :verdict="verdict" :word="false" />
       <span data-testid="headline">{{ headline }}</span>
     </p>
-    <p class="says">{{ chainText(workspace.speech, chain) }}</p>
+    <p class="sentence">{{ chainText(workspace.speech, chain) }}</p>
     <ul v-if="besides.length > 0" class="besides">
       <li v-for="row in besides" :key="row.id">
         <VerdictMark :verdict="row.verdict" :word="false" />

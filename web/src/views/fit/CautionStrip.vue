@@ -12,8 +12,8 @@ const spoken = computed(() => cautions.map((caution) => cautionText(workspace.sp
 
 <template>
   <section class="cautions" aria-label="Cautions">
-    <p v-for="caution in spoken" :key="caution.says">
-      <strong>{{ caution.topic }}</strong> {{ caution.says }}
+    <p v-for="caution in spoken" :key="caution.text">
+      <strong>{{ caution.topic }}</strong> {{ caution.text }}
     </p>
   </section>
 </template>

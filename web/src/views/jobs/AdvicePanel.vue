@@ -80,7 +80,7 @@ const overWords = computed(() => {
         <dt>Throat</dt>
         <dd>{{ print(Number(fillet.throatMm.toFixed(2)), 'mm') }}</dd>
       </dl>
-      <p v-if="overWords" class="over-says">{{ overWords }}</p>
+      <p v-if="overWords" class="over-words">{{ overWords }}</p>
       <button
         v-if="fillet.verdict !== 'right'"
         class="plain-button"
@@ -97,7 +97,7 @@ const overWords = computed(() => {
         <span v-if="pair.weldable === 'no'" class="under">must not be welded</span>
         <span v-else-if="pair.weldable === 'needs-procedure'" class="over">needs a procedure</span>
       </h3>
-      <p v-if="pair.says">{{ pair.says }}</p>
+      <p v-if="pair.text">{{ pair.text }}</p>
       <ul v-if="pair.fillers.length > 0" class="fillers">
         <li
           v-for="filler in pair.fillers.slice(0, 4)"
@@ -116,7 +116,7 @@ const overWords = computed(() => {
         </li>
       </ul>
       <p v-for="line in pair.preparation" :key="line" class="quiet">{{ line }}</p>
-      <p v-if="pair.preheat" class="quiet">{{ pair.preheat.says }}</p>
+      <p v-if="pair.preheat" class="quiet">{{ pair.preheat.text }}</p>
       <p v-for="caution in cautions" :key="caution" class="caution"><strong>Caution</strong> {{ caution }}</p>
     </section>
 
@@ -207,7 +207,7 @@ h3 span {
   color: var(--fails);
 }
 .over,
-.over-says {
+.over-words {
   color: var(--tight);
 }
 dl {

@@ -61,7 +61,7 @@ const money = useMoney()
           </td>
           <td>
             <ul>
-              <li v-for="says in way.cannot" :key="says">{{ says }}</li>
+              <li v-for="one in way.cannot" :key="one">{{ one }}</li>
             </ul>
           </td>
           <td><button class="plain-button" @click="emit('change', way.change, way.title)">Take</button></td>

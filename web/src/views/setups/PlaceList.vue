@@ -29,7 +29,7 @@ const emit = defineEmits<{ open: [slot: Slot | null]; complete: [] }>()
           }}</span>
           <span class="buy">{{ one.toBuy ? 'to buy' : '' }}</span>
           <VerdictMark :verdict="one.verdict" :word="false" />
-          <span v-if="one.sentence && one.name" v-tip="one.sentence" class="label says one-line">{{
+          <span v-if="one.sentence && one.name" v-tip="one.sentence" class="label sentence one-line">{{
             one.sentence
           }}</span>
         </button>
@@ -39,7 +39,7 @@ const emit = defineEmits<{ open: [slot: Slot | null]; complete: [] }>()
       <button class="link-button" @click="emit('complete')">Fit the small parts out from the shelf</button>
     </p>
     <ul class="label foot">
-      <li v-for="says in cautions" :key="says">{{ says }}</li>
+      <li v-for="caution in cautions" :key="caution">{{ caution }}</li>
     </ul>
   </div>
 </template>
@@ -78,13 +78,13 @@ const emit = defineEmits<{ open: [slot: Slot | null]; complete: [] }>()
   color: var(--unknown);
   font-weight: 400;
 }
-.says {
+.sentence {
   grid-column: 2 / -1;
 }
-.wrong .says {
+.wrong .sentence {
   color: var(--fails);
 }
-.here .says {
+.here .sentence {
   color: var(--ink);
 }
 .foot {
