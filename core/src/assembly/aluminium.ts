@@ -143,7 +143,10 @@ function bought(
     })
 }
 
-/** @returns the ways of feeding the aluminium wire of this set-up; empty where it has none, or no ordinary gun */
+/**
+ * @returns the ways of feeding the aluminium wire of this set-up; empty where it has none, or no ordinary gun
+ * @example aluminiumWays(capability, demand, shelf).map(({ id, cost }) => [id, cost]) // [['convert', 56], ['dray-spool', 295]]
+ */
 export function aluminiumWays(capability: Capability, demand: Demand | null, shelf: Shelf): readonly Way[] {
   const { process, gun, wire } = capability
   if (!process.feedsWire || !gun || !wire || wire.metal !== 'aluminium' || gun.drive !== 'none') return []

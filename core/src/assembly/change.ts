@@ -19,6 +19,7 @@ export interface ChangedSetUp {
  * change itself names, is left alone.
  * @param which `all` where the change leaves little as it was, such as another process: then source, gun, wire and gas
  *   follow too, and what was wrong is mended
+ * @example changeSetUp(shop, shelf, setUp, { wireId: 'e71t11-045' }).along // ['roll', 'liner', 'tip']
  */
 export function changeSetUp(
   shop: Shop,
@@ -43,6 +44,7 @@ export function changeSetUp(
 /**
  * Which small parts would have to follow an item into its place, all of them on the shelf.
  * @returns null where something would still fail that does not now, or where nothing has to follow
+ * @example followersOf('wire', wire, capability, demand, shelf) // ['roll', 'tip']: with these it would go
  */
 export function followersOf<S extends Slot>(
   slot: S,

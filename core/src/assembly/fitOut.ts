@@ -28,7 +28,10 @@ interface FittedOut {
 const needOf = (slot: Slot, trial: Capability): Need | undefined =>
   needsOf(trial).find((need) => need.slot === slot)
 
-/** Places whose part fails a criterion. */
+/**
+ * Places whose part fails a criterion.
+ * @example failingSlots(capability, demand) // ['roll']
+ */
 export const failingSlots = (capability: Capability, demand: Demand | null): readonly Slot[] =>
   SLOTS.filter((slot) => worstOf(assessSlot(slot, capability, demand)) === 'fails')
 
@@ -41,7 +44,10 @@ interface Options {
   readonly demand?: Demand | null
 }
 
-/** @returns the set-up with its parts; a place that nothing of the shelf fits stays as it was */
+/**
+ * @returns the set-up with its parts; a place that nothing of the shelf fits stays as it was
+ * @example fitOut(capability, shelf, { which: 'all' }).changed // the places that were filled or changed
+ */
 export function fitOut(
   capability: Capability,
   shelf: Shelf,

@@ -30,6 +30,7 @@ function distance(slot: Slot, item: SlotItems[Slot], { stock }: Shelf): number {
  * @param capability what is chosen so far; places that are empty bind nothing
  * @param demand what a job asks, reckoned with the wire that is chosen; null to look at the set-up alone
  * @returns everything of the shelf for this place: fitting first, then tight, unknown, failing; owned before candidates
+ * @example offersFor('gas', capability, null, shelf)[0] // { item: argon, verdict: 'fits', reasons: [] }
  */
 export function offersFor<S extends Slot>(
   slot: S,

@@ -197,11 +197,17 @@ export class Capability implements Chosen {
   }
 }
 
-/** @returns what a set-up of these parts can carry; places that are empty bind nothing */
+/**
+ * @returns what a set-up of these parts can carry; places that are empty bind nothing
+ * @example capabilityOf(shop, setUp, chosenOf(setUp, shelf)).gunPoints // what the gun carries in this gas
+ */
 export const capabilityOf = (shop: Shop, settings: Settings, chosen: Chosen): Capability =>
   new Capability(shop, settings, chosen, reckonerFor(assumptionsOf(shop)))
 
-/** @returns what a set-up names, from the shelf; null for a place that is empty or names what is not there */
+/**
+ * @returns what a set-up names, from the shelf; null for a place that is empty or names what is not there
+ * @example chosenOf(setUp, shelf).wire?.name // '0.035 ER70S-6'
+ */
 export function chosenOf(setUp: SetUp, shelf: Shelf): Chosen {
   const chosen: Record<string, unknown> = { ...emptyChoice(), stock: shelf.stock }
   for (const slot of SLOTS) {

@@ -69,6 +69,7 @@ export const SLOTS = [
 /** What is in each place, null where nothing is chosen; and what the shop has counted of its things. */
 export type Chosen = { readonly [S in Slot]: SlotItems[S] | null } & { readonly stock: readonly StockItem[] }
 
+/** A set-up in which nothing is chosen yet. */
 export const emptyChoice = (): Chosen =>
   ({ ...Object.fromEntries(SLOTS.map((slot) => [slot, null])), stock: [] }) as unknown as Chosen
 
@@ -97,14 +98,20 @@ const WHOLE_LISTS = {
   gas: 'gases',
 } as const
 
-/** @returns how much of it the shop has; null for what nobody has counted, or nobody counts */
+/**
+ * @returns how much of it the shop has; null for what nobody has counted, or nobody counts
+ * @example inStockFor('wire', shelf.stock, wire) // 4535.9 g
+ */
 export const inStockFor = (
   slot: Slot,
   stock: readonly StockItem[],
   { id }: { readonly id: string },
 ): number | null => inStock(stock, slot in PART_SLOTS ? 'part' : slot, id)
 
-/** @returns everything of the shelf that could stand in a place, whether it fits or not */
+/**
+ * @returns everything of the shelf that could stand in a place, whether it fits or not
+ * @example itemsFor('tip', shelf) // every contact tip
+ */
 export function itemsFor<S extends Slot>(slot: S, shelf: Shelf): readonly SlotItems[S][] {
   const kind = PART_SLOTS[slot]
   const list = kind
@@ -139,7 +146,10 @@ export interface Need {
   readonly required: boolean
 }
 
-/** @returns the places of a set-up with this process and these parts, in order */
+/**
+ * @returns the places of a set-up with this process and these parts, in order
+ * @example needsOf({ process: PROCESSES['fcaw-s'], powerSource, gun }).some(({ slot }) => slot === 'gas') // false
+ */
 export function needsOf({
   process,
   powerSource,

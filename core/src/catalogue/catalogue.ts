@@ -47,7 +47,10 @@ export const catalogueSchema = z.strictObject({
 export type Catalogue = z.infer<typeof catalogueSchema>
 export type CatalogueRecord = Catalogue[CatalogueList][number]
 
-/** @returns the equipment of a shelf as a catalogue */
+/**
+ * @returns the equipment of a shelf as a catalogue
+ * @example JSON.stringify(catalogueOf(shelf)) // the open catalogue
+ */
 export const catalogueOf = (shelf: Pick<Shelf, CatalogueList | 'stock'>): Catalogue => ({
   format: CATALOGUE_FORMAT,
   version: CATALOGUE_VERSION,
@@ -81,7 +84,12 @@ export type ReadCatalogue =
 const isObject = (value: unknown): value is Record<string, unknown> =>
   typeof value === 'object' && value !== null && !Array.isArray(value)
 
-/** Lists that a catalogue written by hand may leave out are taken as empty; every thing is judged by itself. */
+/**
+ * Lists that a catalogue written by hand may leave out are taken as empty; every thing is judged by itself.
+ * @param written a catalogue of any version, as JSON gave it
+ * @returns each thing as it was understood or with what is wrong; or why the whole is no catalogue
+ * @example readCatalogue({ format: 'brannik-catalogue', version: 1, wires: [] }) // { ok: true, items: [] }
+ */
 export function readCatalogue(written: unknown): ReadCatalogue {
   if (!isObject(written) || written['format'] !== CATALOGUE_FORMAT) {
     return {

@@ -32,6 +32,7 @@ const printed = (columns: readonly SheetColumn[], record: unknown): string[] =>
 /**
  * @param stock what the shop has counted
  * @returns rows of cells, headings first; a power source has a row for each column of its plate
+ * @example printSheet(sheet, shelf.wires, shelf.stock)[0] // ['kind', 'id', 'name', …]
  */
 export function printSheet(
   sheet: Sheet,
@@ -65,7 +66,10 @@ const plain = (heading: string): string =>
     .toLowerCase()
     .replaceAll(/[\s-]+/g, '_')
 
-/** The sheet that a file is, by its column `kind`; null where it does not say. */
+/**
+ * The sheet that a file is, by its column `kind`; null where it does not say.
+ * @example sheetFor(['kind', 'id'], [['gas', 'argon']])?.kind // 'gas'
+ */
 export function sheetFor(headings: readonly string[], rows: readonly Row[]): Sheet | null {
   const place = headings.map(plain).indexOf('kind')
   const kind = place < 0 ? undefined : rows[0]?.[place]?.trim()
@@ -277,6 +281,8 @@ function strangeColumns(sheet: Sheet, headings: readonly string[]): string[] {
 /**
  * Reads a sheet that a spreadsheet has saved.
  * @param rows without the headings; their numbers in the messages count the headings as row 1
+ * @returns a record or problems for each row, in the order of the sheet
+ * @example readSheet(sheet, ['kind', 'id'], [['gas', 'argon']]).items[0].problems // the columns that are missing
  */
 export function readSheet(sheet: Sheet, headings: readonly string[], rows: readonly Row[]): ReadSheet {
   const reader = readerOf(headings)

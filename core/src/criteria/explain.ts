@@ -37,6 +37,7 @@ function tracerFor(capability: Capability, demand: Demand | null, weldId: string
  * @returns the steps that end in the demand, the capacity and the margin of a criterion; empty where nothing is
  *   reckoned, or where it does not apply
  * @throws RangeError for an id that no criterion has
+ * @example explain('source-duty', capability, demand).at(-1)?.symbol // 'X'
  */
 export function explain(criterionId: string, capability: Capability, demand: Demand | null): readonly Step[] {
   const criterion = criterionOf(criterionId)
@@ -53,7 +54,10 @@ export function explain(criterionId: string, capability: Capability, demand: Dem
   ])
 }
 
-/** @returns the steps that end in what one link of the chain carries for a weld */
+/**
+ * @returns the steps that end in what one link of the chain carries for a weld
+ * @example explainLink('circuit', capability, demand, demand.hungriest) // the steps to its amps
+ */
 export function explainLink(
   link: LinkId,
   capability: Capability,
@@ -73,7 +77,10 @@ export function explainLink(
 export const WELD_FIGURES = ['wanted', 'passes', 'metal', 'arc'] as const
 export type WeldFigure = (typeof WELD_FIGURES)[number]
 
-/** @returns the steps that end in one figure of a weld */
+/**
+ * @returns the steps that end in one figure of a weld
+ * @example explainWeld('wanted', demand, demand.hungriest) // the steps to what the weld wants
+ */
 export function explainWeld(figure: WeldFigure, demand: Demand, weld: WeldFigures): readonly Step[] {
   const tracer = new TracingReckoner(demand.assumptions)
   traceDemand(demand, weld.joint.id, tracer)

@@ -43,7 +43,10 @@ export const CRITERIA: readonly Criterion[] = [
 ]
 
 const BY_ID = new Map(CRITERIA.map((criterion) => [criterion.id, criterion]))
-/** @throws RangeError for an id that no criterion has */
+/**
+ * @throws RangeError for an id that no criterion has
+ * @example criterionOf('gas-use').group // null: it measures
+ */
 export function criterionOf(id: string): Criterion {
   const found = BY_ID.get(id)
   if (!found) throw new RangeError(`there is no criterion ${id}`)
@@ -78,6 +81,7 @@ function assessAll(
  * Holds what a set-up carries against what a job asks.
  * @param demand null to look at the set-up alone
  * @returns one assessment a criterion that applies, as plain data, in the order of the list
+ * @example assess(capability, demand).filter(({ verdict }) => verdict === 'fails')
  */
 export function assess(capability: Capability, demand: Demand | null): readonly Assessment[] {
   const known = assessmentsOfSetUp(capability)
@@ -103,7 +107,10 @@ const BY_SLOT = new Map(PROCESS_IDS.map((process) => [process, ofSlots(process)]
 export const criteriaOfSlot = (slot: Slot, process: ProcessId): readonly Criterion[] =>
   BY_SLOT.get(process)?.get(slot) ?? []
 
-/** @returns what is to be said of the part in one place; what only follows from something else is left out */
+/**
+ * @returns what is to be said of the part in one place; what only follows from something else is left out
+ * @example assessSlot('tip', capability, null).map(({ criterion }) => criterion) // ['tip-bore', …]
+ */
 export const assessSlot = (
   slot: Slot,
   capability: Capability,
@@ -113,7 +120,10 @@ export const assessSlot = (
     (assessment) => !isConsequence(assessment),
   )
 
-/** @returns the mends of what does not fit, computed */
+/**
+ * @returns the mends of what does not fit, computed
+ * @example mendsOf(failing, capability, demand) // [{ code: 'buy-packages', … }]
+ */
 export const mendsOf = (
   assessment: Assessment,
   capability: Capability,
@@ -123,5 +133,9 @@ export const mendsOf = (
     ? []
     : (criterionOf(assessment.criterion).mends?.(capability, demand, assessment) ?? [])
 
+/**
+ * The worst verdict of all; unknown stands above tight.
+ * @example worstOf(assess(capability, demand)) // 'fits'
+ */
 export const worstOf = (assessments: readonly Assessment[]): Verdict =>
   worstVerdict(assessments.map(({ verdict }) => verdict))

@@ -214,6 +214,7 @@ function pairsOf(job: Job): readonly MetalPair[] {
  * @param wire what is fed; null for a rod, or where none is chosen
  * @param shop whose assumptions hold
  * @returns every figure of the job that does not depend on a machine
+ * @example demandOf(job, 'gmaw-short', wire, shop).hungriest.wantedA // 210 A
  */
 export function demandOf(
   job: Job,

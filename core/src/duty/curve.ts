@@ -13,11 +13,8 @@ const CURVE = standard(
 )
 const PLATE = dataPlate()
 
-const isByCurrent = (points: readonly RatedPoint[]): boolean =>
-  points.every((point, index) => index === 0 || point.currentA >= (points[index - 1]?.currentA ?? 0))
-/** Most plates are written in this order. */
 const byCurrent = (points: readonly RatedPoint[]): readonly RatedPoint[] =>
-  isByCurrent(points) ? points : [...points].sort((a, b) => a.currentA - b.currentA)
+  [...points].sort((a, b) => a.currentA - b.currentA)
 
 const dutyExponent = calculation({
   id: 'duty-exponent',
@@ -81,8 +78,7 @@ function segment(
   if (!first) throw new RangeError('a duty curve needs at least one rated point')
   let reached = first
   let n = SQUARE
-  for (let index = 1; index < sorted.length; index += 1) {
-    const next = sorted[index] ?? reached
+  for (const next of sorted.slice(1)) {
     if (!isBeyond(next)) {
       if (isBeyond(reached)) n = exponent(reached, next, r)
       break
@@ -98,6 +94,7 @@ function segment(
  * @param currentA above 0
  * @returns %, at most 100
  * @throws RangeError without a rated point
+ * @example dutyAtCurrentPct([{ currentA: 250, dutyPct: 60 }], 300) // 41.7 %
  */
 export const dutyAtCurrentPct = (
   points: readonly RatedPoint[],
@@ -110,6 +107,8 @@ export const dutyAtCurrentPct = (
  * Greatest current at a duty: the inverse of {@link dutyAtCurrentPct}.
  * @param dutyPct above 0
  * @returns A
+ * @throws RangeError without a rated point
+ * @example currentAtDutyA([{ currentA: 200, dutyPct: 60 }], 100) // 154.9 A
  */
 export const currentAtDutyA = (
   points: readonly RatedPoint[],

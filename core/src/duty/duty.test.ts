@@ -24,6 +24,22 @@ describe('duty curve', () => {
     }
   })
 
+  // Reckoned by hand: between two points a straight line over the logarithms of both, beyond them I²·X constant.
+  const GUN = [
+    { currentA: 250, dutyPct: 35 },
+    { currentA: 180, dutyPct: 60 },
+  ]
+  it.each([
+    [215, 44.83],
+    [150, 86.4],
+    [300, 24.31],
+  ])('at %d A allows %d %%, in whatever order the plate is written', (currentA, dutyPct) => {
+    for (const points of [GUN, [...GUN].reverse()]) {
+      expect(dutyAtCurrentPct(points, currentA)).toBeCloseTo(dutyPct, 1)
+      expect(currentAtDutyA(points, dutyPct)).toBeCloseTo(currentA, 0)
+    }
+  })
+
   it('is never above 100 %, and needs a point', () => {
     expect(dutyAtCurrentPct([{ currentA: 100, dutyPct: 60 }], 5)).toBe(100)
     expect(() => dutyAtCurrentPct([], 100)).toThrow(RangeError)

@@ -117,7 +117,10 @@ function toldOf(
     : told(withDuty ? 'would-give-out-at-duty' : 'would-give-out', { ...params, ...duty })
 }
 
-/** @returns the links in the order in which the amps pass them, and which has least room */
+/**
+ * @returns the links in the order in which the amps pass them, and which has least room
+ * @example chainFor(capability, demand, weld).first // 'circuit': it gives out first
+ */
 export function chainFor(c: Capability, d: Demand, weld: WeldFigures): Chain {
   const { wantedA } = weld
   const links = linksOf(c, d, weld)

@@ -13,7 +13,10 @@ export type PartsAnswer =
   | { readonly ok: true; readonly parts: Parts }
   | { readonly ok: false; readonly problems: readonly FieldProblem[] }
 
-/** @returns the parts that a set-up names, or a problem for each that the shelf does not hold */
+/**
+ * @returns the parts that a set-up names, or a problem for each that the shelf does not hold
+ * @example partsOf({ ...setUp, gasId: 'helium' }, shelf) // { ok: false, problems: [{ pointer: '/setUp/gasId', … }] }
+ */
 export function partsOf(setUp: SetUp, shelf: Shelf): PartsAnswer {
   const chosen = chosenOf(setUp, shelf)
   const problems = SLOTS.flatMap((slot): FieldProblem[] => {
@@ -42,7 +45,11 @@ export function partsOf(setUp: SetUp, shelf: Shelf): PartsAnswer {
   return { ok: true, parts: { ...chosen, circuit: hangsOn, powerSource, gun } }
 }
 
-/** @returns the input of a fit from a whole document, or what in it leads nowhere */
+/**
+ * @returns the input of a fit from a whole document, or what in it leads nowhere
+ * @example const read = inputOf(document)
+ * if (read.ok) fitJob(read.input)
+ */
 export function inputOf(
   document: FitDocument,
 ):

@@ -75,7 +75,10 @@ const summaryOf = (weld: WeldFigures): WeldSummary => ({
   runMm: weld.runMm,
 })
 
-/** @returns what the set-up carries, and what the job asks of its process and wire */
+/**
+ * @returns what the set-up carries, and what the job asks of its process and wire
+ * @example const { capability, demand } = sidesOf(input)
+ */
 export const sidesOf = (input: FitInput): { capability: Capability; demand: Demand } => ({
   capability: capabilityOf(input.shop, input.setUp, input),
   demand: demandOf(input.job, input.setUp.process, input.wire, input.shop),
@@ -100,6 +103,7 @@ export function mendsFor(
  * @param input the shop, the job and every part of the set-up, already validated by their schemas
  * @returns plain data: criteria in the order of the chain, the chain of the hungriest weld, cautions; never throws on
  *   valid input. Words make the sentences, {@link explain} the workings.
+ * @example fitJob(input).criteria.find(({ criterion }) => criterion === 'breaker-holds')?.verdict // 'fails'
  */
 export function fitJob(input: FitInput, { chainsOf = [] }: FitOptions = {}): Fit {
   const { capability, demand } = sidesOf(input)
@@ -120,7 +124,10 @@ export function fitJob(input: FitInput, { chainsOf = [] }: FitOptions = {}): Fit
   }
 }
 
-/** The same figures by weld as {@link fitJob} gives, for a job of hundreds of welds at every key. */
+/**
+ * The same figures by weld as {@link fitJob} gives, for a job of hundreds of welds at every key.
+ * @example planJob(input).dutyPct // 39: the worst ten minutes
+ */
 export function planJob({ shop, job, setUp, wire }: Pick<FitInput, 'shop' | 'job' | 'setUp' | 'wire'>): Plan {
   const demand = demandOf(job, setUp.process, wire, shop)
   return {

@@ -116,6 +116,7 @@ function demandsOnce(shop: Shop): (entered: JobWithSetUp, wire: Wire | null) => 
  * @param fit what holds now
  * @param most how many to answer
  * @returns changes after which fewer criteria fail (and none more is unknown), best first; none where nothing fails
+ * @example suggest(entered, fitJob(input), 3).map(({ patch }) => patch) // changes that mend the most
  */
 export function suggest(entered: Entered, fit: Fit, most = 4): readonly Suggestion[] {
   const failingNow = failing(fit.criteria)

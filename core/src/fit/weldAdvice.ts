@@ -145,6 +145,7 @@ function filletAdvice(joint: Joint, job: Job, money: Money, assumptions: Assumpt
 /**
  * @param money what a gram of weld metal costs, from the fit of the job; leave `summary` null where there is none
  * @param shop whose assumptions hold
+ * @returns figures and codes; words are made of them elsewhere
  */
 export function weldAdvice(
   joint: Joint,

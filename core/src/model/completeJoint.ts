@@ -18,6 +18,7 @@ function usualAngle({ kind }: Joint): number {
 /**
  * @param isNewKind true where the kind has just been chosen: then a hole that was there is not taken for a tube
  * @returns the joint with every field that its kind needs; what was given stays where the kind has use for it
+ * @example completeJoint({ ...joint, kind: 'v' }, true).includedAngleDeg // 60
  */
 export function completeJoint(joint: Joint, isNewKind = false): Joint {
   const { kind } = joint

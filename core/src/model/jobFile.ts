@@ -12,4 +12,8 @@ export const jobFileSchema = z.strictObject({
 })
 export type JobFile = z.infer<typeof jobFileSchema>
 
+/**
+ * A job as a file of its own.
+ * @example JSON.stringify(jobFileOf(job))
+ */
 export const jobFileOf = (job: Job): JobFile => ({ format: JOB_FILE_FORMAT, version: VERSION, job })

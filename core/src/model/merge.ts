@@ -94,6 +94,7 @@ function mergeValue(base: unknown, mine: unknown, theirs: unknown, path: Path, c
  * @param mine one edit of it
  * @param theirs the other edit of it
  * @returns both edits in one record, and what both changed
+ * @example mergeRecords({ a: 1, b: 1 }, { a: 2, b: 1 }, { a: 1, b: 3 }) // { record: { a: 2, b: 3 }, clashes: [] }
  */
 export function mergeRecords<T extends object>(base: T, mine: T, theirs: T): Merged<T> {
   const clashes: Clash[] = []
@@ -104,6 +105,7 @@ export function mergeRecords<T extends object>(base: T, mine: T, theirs: T): Mer
 /**
  * @param value undefined takes the field, or the member of a list, away
  * @returns the record with one field of it changed
+ * @example withField({ id: 'j', joints: [{ id: 'w1', count: 4 }] }, ['joints', 'w1', 'count'], 5)
  */
 export function withField<T extends object>(record: T, path: Path, value: unknown): T {
   const [key, ...rest] = path

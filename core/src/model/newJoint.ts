@@ -1,6 +1,10 @@
 /** A plain weld to begin with, and a plain job around it. */
 import type { Job, Joint } from './job.ts'
 
+/**
+ * A weld as it is usual, with what is different of this one.
+ * @example newJoint('w1', { thicknessAMm: 3 }).kind // 'tee'
+ */
 export const newJoint = (id: string, part: Partial<Joint> = {}): Joint => ({
   id,
   kind: 'tee',
@@ -33,6 +37,10 @@ export const newJoint = (id: string, part: Partial<Joint> = {}): Joint => ({
   ...part,
 })
 
+/**
+ * A job with one usual weld: everything of it can stand.
+ * @example newJob('gate', 'Gate').joints.length // 1
+ */
 export const newJob = (id: string, name: string, part: Partial<Job> = {}): Job => ({
   id,
   name,

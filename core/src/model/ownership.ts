@@ -6,6 +6,7 @@ export const OWNERSHIPS = ['owned', 'candidate'] as const
 interface Owned {
   readonly held?: (typeof OWNERSHIPS)[number]
 }
+/** Whether the shop thinks of buying it, and does not have it. */
 export const isCandidate = ({ held }: Owned & object): boolean => held === 'candidate'
 /**
  * Whether there is any of it: not a candidate, and not used up.

@@ -148,7 +148,10 @@ export type Part = z.infer<typeof partSchema>
 export type PartKind = Part['kind']
 export type PartOf<K extends PartKind> = Extract<Part, { kind: K }>
 
-/** @throws RangeError for a kind that the union of parts does not have */
+/**
+ * @throws RangeError for a kind that the union of parts does not have
+ * @example partSchemaOf('cup').shape.number
+ */
 export function partSchemaOf(kind: PartKind): (typeof partSchema.options)[number] {
   const found = partSchema.options.find((one) => one.shape.kind.value === kind)
   if (!found) throw new RangeError(`there is no part ${kind}`)

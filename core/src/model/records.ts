@@ -45,6 +45,7 @@ const AMOUNTS: Readonly<Record<StockedKind, z.ZodType>> = {
 /**
  * @param partKind of a part: each kind has fields of its own
  * @returns the fields of a kind of record; none of a part whose kind is not known
+ * @example fieldsOf('part', 'cup').map(({ label }) => label)
  */
 export function fieldsOf(kind: RecordKind, partKind: unknown = null): readonly FieldDescription[] {
   if (kind !== 'part') return describeFields(RECORD_SCHEMAS[kind])
@@ -52,7 +53,10 @@ export function fieldsOf(kind: RecordKind, partKind: unknown = null): readonly F
   return known ? describeFields(partSchemaOf(known)) : []
 }
 
-/** @returns how much there is of a kind of record, as a field; none of what nobody counts */
+/**
+ * @returns how much there is of a kind of record, as a field; none of what nobody counts
+ * @example stockFieldOf('wire')[0]?.label // 'On the shelf'
+ */
 export const stockFieldOf = (kind: string | null): readonly FieldDescription[] =>
   kind !== null && isStocked(kind) ? describeFields(AMOUNTS[kind]) : []
 
@@ -64,7 +68,10 @@ export interface ReferenceFound {
   readonly toId: string
 }
 
-/** @returns every record that this one names, however deep */
+/**
+ * @returns every record that this one names, however deep
+ * @example referencesIn(fieldsOf('job'), job) // [{ field: 'setUpId', toKind: 'set-up', toId: 'bay-2-wire' }]
+ */
 export function referencesIn(
   fields: readonly FieldDescription[],
   record: Readonly<Record<string, unknown>>,

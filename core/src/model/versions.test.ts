@@ -9,6 +9,7 @@ import { readDocument } from './problems.ts'
 import { fitDocumentSchema, shopDocumentSchema } from './shelf.ts'
 import { shopSchema } from './shop.ts'
 import {
+  FILE_FORMATS,
   type FileFormat,
   fileVersionOf,
   kindOfPath,
@@ -41,7 +42,7 @@ describe('files of every version', () => {
   })
 
   it('there is one of each version of each format', () => {
-    for (const format of Object.keys(SCHEMAS) as FileFormat[])
+    for (const format of FILE_FORMATS)
       for (let version = 1; version <= fileVersionOf(format); version += 1)
         expect(files, `write a golden file of ${format}, version ${version}`).toContain(
           `${format}-${version}.json`,
@@ -68,9 +69,9 @@ describe('files of every version', () => {
       tungstens: [{ id: 't', stock: 2 }],
       circuits: [{ id: 'c', stock: 'no field of a circuit' }],
     })
-    expect(upcast.ok && upcast.value).toEqual({
+    expect(upcast.ok && upcast.value).toMatchObject({
       format: 'brannik-shop',
-      version: 3,
+      version: fileVersionOf('brannik-shop'),
       wires: [{ id: 'w' }, { id: 'unweighed' }],
       gases: [{ id: 'g' }],
       parts: [{ id: 'p' }],

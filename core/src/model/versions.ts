@@ -35,6 +35,10 @@ export const RECORD_NOUNS = {
 } as const satisfies Readonly<Record<keyof typeof RECORD_PATHS, string>>
 export type RecordKind = keyof typeof RECORD_PATHS
 export const RECORD_KINDS = Object.keys(RECORD_PATHS) as readonly RecordKind[]
+/**
+ * The kind of record that is served under a path; null where there is none.
+ * @example kindOfPath('set-ups') // 'set-up'
+ */
 export const kindOfPath = (path: string): RecordKind | null =>
   RECORD_KINDS.find((kind) => RECORD_PATHS[kind] === path) ?? null
 
@@ -68,6 +72,10 @@ const UPCASTERS: Readonly<Record<RecordKind, readonly Upcaster[]>> = {
   stock: [],
 }
 
+/**
+ * The version in which a kind of record is written today.
+ * @example schemaVersionOf('wire') // 2
+ */
 export const schemaVersionOf = (kind: RecordKind): number => UPCASTERS[kind].length + 1
 
 export type Upcast =
@@ -94,6 +102,7 @@ const wrongVersion = (version: unknown, current: number): Upcast => ({
  * @param version that the record was written in
  * @param value the record; what is no object is left as it is, for its schema to refuse
  * @returns the same record as the current version writes it
+ * @example upcastRecord('wire', 1, { id: 'w', stockG: 900 }) // { ok: true, value: { id: 'w' } }
  */
 export function upcastRecord(kind: RecordKind, version: unknown, value: unknown): Upcast {
   const current = schemaVersionOf(kind)
@@ -130,12 +139,18 @@ const FILES = {
   'brannik-fit': [{}, { shop: 2 }, { shop: 2, ...COUNTED_APART }],
 } as const satisfies Readonly<Record<string, readonly Partial<Record<RecordKind, number>>[]>>
 export type FileFormat = keyof typeof FILES
+export const FILE_FORMATS = Object.keys(FILES) as readonly FileFormat[]
 
+/**
+ * The version in which a format is written today.
+ * @example fileVersionOf('brannik-job') // 1
+ */
 export const fileVersionOf = (format: FileFormat): number => FILES[format].length
 
 /**
  * @param value a file as it was read; one that is no object is left as it is, for its schema to refuse
  * @returns the same file as the current version writes it
+ * @example upcastFile('brannik-shop', fileOfVersion1) // the same shop as this version writes it
  */
 export function upcastFile(format: FileFormat, value: unknown): Upcast {
   // Another kind of file is for the schema to refuse: its version says nothing here.

@@ -54,6 +54,7 @@ const decimal = (value: number, decimals: number, { locale }: Notation): string 
  * @param value in the inside unit (mm, mm/min, L/min, g, L)
  * @param notation the shop's units and marks
  * @returns for example `1/4 in`, `0.0598 in`, `6.35 mm`, `280 in/min`
+ * @example printQuantity('thickness', 6.35, { system: 'imperial', locale: 'en-US' }) // '1/4 in'
  */
 export function printQuantity(kind: QuantityKind, value: number, notation: Notation): string {
   const { system } = notation

@@ -87,6 +87,7 @@ const EITHER: Readonly<Record<string, Printer>> = {
 /**
  * @param value in the inside unit
  * @param unit an inside unit (mm, g, L/min, A ...), `mm length` for a run of weld, or any other word, printed as it is
+ * @example printValue(4535.9, 'g', { system: 'imperial', locale: 'en-US' }) // '10 lb'
  */
 export function printValue(value: number | string, unit: string, notation: Notation): string {
   if (typeof value === 'string') return `${value} ${unit}`.trim()

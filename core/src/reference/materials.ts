@@ -176,7 +176,10 @@ export const MATERIALS: Readonly<Record<MaterialId, Material>> = Object.fromEntr
   MATERIAL_LIST.map((one) => [one.id, one]),
 ) as Record<MaterialId, Material>
 
-/** The material that a word names, or null. */
+/**
+ * The material that a word names, or null.
+ * @example materialOf('304') // 'stainless-304'
+ */
 export function materialOf(words: string): MaterialId | null {
   const lower = words.trim().toLowerCase().replace(/\s+/g, ' ')
   return (

@@ -255,7 +255,10 @@ const NOTHING: Omit<PairAdvice, 'preparation'> = {
   preheat: null,
 }
 
-/** @returns what is known of joining two metals; a pair that nobody has a rule for needs a procedure */
+/**
+ * @returns what is known of joining two metals; a pair that nobody has a rule for needs a procedure
+ * @example pairAdvice('aluminium-6061', 'stainless-304', service).weldable // 'no'
+ */
 export function pairAdvice(a: MaterialId, b: MaterialId, service: Service): PairAdvice {
   const [first, second] = [MATERIALS[a], MATERIALS[b]]
   const preparation = [...new Set([first.preparation, second.preparation])]

@@ -27,7 +27,10 @@ export const tungstenDiametersFor = (wave: 'dcen' | 'ac', leastA: number, mostA:
     return range !== null && range[0] <= leastA && mostA <= range[1]
   }).map((row) => row.diameterMm)
 
-/** @returns the range by diameter and wave; null for a diameter the table does not have */
+/**
+ * @returns the range by diameter and wave; null for a diameter the table does not have
+ * @example tungstenCurrentRange(1.6, 'dcen') // { minA: 70, maxA: 150 }
+ */
 export function tungstenCurrentRange(diameterMm: number, wave: 'dcen' | 'ac'): CurrentRange | null {
   const range = ROWS.find((row) => Math.abs(row.diameterMm - diameterMm) < SAME_SIZE_MM)?.[wave]
   return range ? { minA: range[0], maxA: range[1], source: SOURCE } : null

@@ -41,7 +41,10 @@ export interface CurrentRange {
   readonly source: Source
 }
 
-/** @returns the wire's own range where its data gives one, else the table's; null where neither has it */
+/**
+ * @returns the wire's own range where its data gives one, else the table's; null where neither has it
+ * @example wireCurrentRange(wire) // { minA: 60, maxA: 220, … }
+ */
 export function wireCurrentRange(wire: Wire): CurrentRange | null {
   if (wire.currentMinA !== null && wire.currentMaxA !== null) {
     return { minA: wire.currentMinA, maxA: wire.currentMaxA, source: dataPlate('the wire’s own data') }

@@ -127,7 +127,10 @@ function openCircuitFinding(_family: PlateFamily, supply: SupplyRating): Found |
 
 const LOOKS = [efficiencyFinding, effectiveFinding, loadVoltageFinding, openCircuitFinding]
 
-/** @returns what on a plate does not agree, in the plate's order; empty for a consistent plate */
+/**
+ * @returns what on a plate does not agree, in the plate's order; empty for a consistent plate
+ * @example plateFindings(powerSource) // []: the plate can be right
+ */
 export const plateFindings = ({ processes }: Pick<PowerSource, 'processes'>): readonly PlateFinding[] =>
   processes.flatMap(({ family, supplies }, process) =>
     supplies.flatMap((supply, column) =>

@@ -259,7 +259,10 @@ function holeSection(joint: Joint): Section {
   }
 }
 
-/** @returns shapes and dimensions in mm; the weld's shapes have the area that {@link weldAreaMm2} computes */
+/**
+ * @returns shapes and dimensions in mm; the weld's shapes have the area that {@link weldAreaMm2} computes
+ * @example crossSection(joint, assumptionsOf(shop)).dimensions
+ */
 export function crossSection(joint: Joint, assumptions: Assumptions): Section {
   if (isFillet(joint)) return filletSection(joint, assumptions)
   switch (joint.kind) {

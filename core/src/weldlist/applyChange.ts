@@ -7,7 +7,10 @@ import { COLUMNS } from './columns.ts'
 export type Changed =
   { readonly ok: true; readonly joint: Joint } | { readonly ok: false; readonly message: string }
 
-/** @returns the weld with the change, completed for its kind; or the first thing that does not fit, in words */
+/**
+ * @returns the weld with the change, completed for its kind; or the first thing that does not fit, in words
+ * @example applyChange(joint, { legMm: -1 }) // { ok: false, message: 'The leg must be at least …' }
+ */
 export function applyChange(joint: Joint, change: Partial<Joint>): Changed {
   const next = completeJoint(
     { ...joint, ...change },

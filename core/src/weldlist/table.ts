@@ -35,7 +35,10 @@ export const MOST_COLUMNS = 200
 
 const UNITS = ['mm', 'cm', 'm', 'in', 'inch', 'inches', 'ft']
 
-/** @returns for each heading the field that it fits, each field once, with the unit that the heading gives */
+/**
+ * @returns for each heading the field that it fits, each field once, with the unit that the heading gives
+ * @example mapColumns(['Weld length [in]']) // [{ heading: 'Weld length [in]', key: 'lengthMm', unit: 'in' }]
+ */
 export function mapColumns(headings: readonly string[]): readonly MappedColumn[] {
   const taken = new Set<keyof Joint>()
   return headings.slice(0, MOST_COLUMNS).map((heading) => {
@@ -113,6 +116,7 @@ function readRow(
 /**
  * @param rows cells as text, headings not among them
  * @returns one answer a row; nothing has entered anything
+ * @example readTable([['4', 'T']], mapColumns(['count', 'joint']), notation)[0].joint?.count // 4
  */
 export function readTable(
   rows: readonly (readonly string[])[],
@@ -134,7 +138,10 @@ export function withUniqueIds(joints: readonly Joint[], taken: readonly string[]
   })
 }
 
-/** The table of a job's welds: headings first. Reading it again gives the same joints. */
+/**
+ * The table of a job's welds: headings first. Reading it again gives the same joints.
+ * @example printTable(job.joints)[0] // ['id', 'joint', …]
+ */
 export function printTable(joints: readonly Joint[]): readonly (readonly string[])[] {
   return [
     COLUMNS.map(headingOf),

@@ -17,7 +17,10 @@ const read = (change: Partial<Joint>, understood: string): TextRead => ({ ok: tr
 const fail = (message: string): TextRead => ({ ok: false, message })
 const plain = (text: string): string => text.trim().replace(/\s+/g, ' ')
 
-/** `4 x 18 in`, `4 @ 18`, `18 in`; `4 x round` where the tube makes the length */
+/**
+ * `4 x 18 in`, `4 @ 18`, `18 in`; `4 x round` where the tube makes the length
+ * @example readWelds('4 x 18 in', notation) // { ok: true, change: { count: 4, lengthMm: 457.2 }, … }
+ */
 export function readWelds(text: string, notation: Notation): TextRead {
   const written = plain(text)
   const parts = /^(\d+)\s*(?:[x×*@]|pcs|off|of)\s*(.+)$/i.exec(written)
@@ -39,10 +42,17 @@ export function readWelds(text: string, notation: Notation): TextRead {
 const isRound = ({ kind, around }: Joint): boolean =>
   around || kind === 'saddle' || kind === 'plug' || kind === 'slot'
 
+/**
+ * How many welds of which length, as it is typed.
+ * @example printWelds(joint, notation) // '24 x 8 in'
+ */
 export const printWelds = (joint: Joint, notation: Notation): string =>
   `${joint.count} x ${isRound(joint) ? 'round' : printQuantity('length', joint.lengthMm, notation)}`
 
-/** `T`, `lap`, `V 60`, `bevel 45`, `tube to plate` */
+/**
+ * `T`, `lap`, `V 60`, `bevel 45`, `tube to plate`
+ * @example readJoint('V 60') // { ok: true, change: { kind: 'v', includedAngleDeg: 60, … }, … }
+ */
 export function readJoint(text: string): TextRead {
   const written = plain(text)
   const lower = written.toLowerCase()
@@ -71,6 +81,10 @@ export function readJoint(text: string): TextRead {
   )
 }
 
+/**
+ * The joint of a weld as it is typed.
+ * @example printJoint(joint) // 'V butt 60'
+ */
 export const printJoint = (joint: Joint): string =>
   BEVELLED_KINDS.includes(joint.kind) && joint.includedAngleDeg !== null
     ? `${jointName(joint)} ${joint.includedAngleDeg}`
@@ -129,6 +143,7 @@ function readPart(text: string, fallback: MaterialId, notation: Notation): Part 
 /**
  * `3/16 to 1/4`, `14 ga 304`, `16 ga 304 to 1/4 steel`, `1-1/2 in sch 40 316L to 1/4`
  * @param joint whose metals hold where none is written
+ * @example readParts('14 ga 304 to 1/4 steel', joint, notation)
  */
 export function readParts(text: string, joint: Joint, notation: Notation): TextRead {
   if (/\s(to|on)$/i.test(plain(text)))
@@ -208,7 +223,10 @@ const ROUND_ORDER: readonly (readonly [string, SizeKey])[] = [
   ['long', 'slotLengthMm'],
 ]
 
-/** `3/16`, `1/4 x 3/8`, `gap 3/32, face 1/16, cap 1/16`, `hole 1/2 in` */
+/**
+ * `3/16`, `1/4 x 3/8`, `gap 3/32, face 1/16, cap 1/16`, `hole 1/2 in`
+ * @example readSize('1/4 x 3/8', fillet, notation) // { ok: true, change: { legMm: 6.35, legBMm: 9.525 }, … }
+ */
 export function readSize(text: string, joint: Joint, notation: Notation): TextRead {
   const written = plain(text)
   let change: Partial<Pick<Joint, SizeKey>> = {}
@@ -245,6 +263,10 @@ export function readSize(text: string, joint: Joint, notation: Notation): TextRe
   return read(change, printSize({ ...joint, ...change }, notation))
 }
 
+/**
+ * The size of a weld as it is typed.
+ * @example printSize(joint, notation) // '3/16 in'
+ */
 export function printSize(joint: Joint, notation: Notation): string {
   const print = (value: number) => printQuantity('weldSize', value, notation)
   const pieces: string[] = []
@@ -263,7 +285,10 @@ export function printSize(joint: Joint, notation: Notation): string {
   return pieces.join(', ')
 }
 
-/** `2F`, `horizontal`, `vertical up`, `oh` */
+/**
+ * `2F`, `horizontal`, `vertical up`, `oh`
+ * @example readPosition('3G') // { ok: true, change: { position: 'vertical-up' }, … }
+ */
 export function readPosition(text: string): TextRead {
   const position = positionOf(plain(text).toLowerCase())
   return position
@@ -273,7 +298,10 @@ export function readPosition(text: string): TextRead {
       )
 }
 
-/** Empty or `continuous`; `2-6`, `50-150 mm`, `2-6 staggered` */
+/**
+ * Empty or `continuous`; `2-6`, `50-150 mm`, `2-6 staggered`
+ * @example readPattern('2-6', notation) // { ok: true, change: { pattern: 'intermittent', … }, … }
+ */
 export function readPattern(text: string, notation: Notation): TextRead {
   const written = plain(text)
   if (written === '' || /^cont(inuous)?\.?$/i.test(written)) {
@@ -308,6 +336,10 @@ export function readPattern(text: string, notation: Notation): TextRead {
   )
 }
 
+/**
+ * How a weld is interrupted, as it is typed.
+ * @example printPattern(joint, notation) // '2-6 in'
+ */
 export function printPattern(joint: Joint, notation: Notation): string {
   if (joint.pattern === 'continuous' || joint.segmentMm === null || joint.pitchMm === null)
     return 'continuous'

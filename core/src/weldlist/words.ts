@@ -42,11 +42,16 @@ export const JOINT_CHOICES: readonly JointChoice[] = [
   choice('saddle', 'Branch on tube', ['saddle', 'branch', 'branch on tube', 'br']),
 ]
 
+/** The joint as it is chosen from a list; null for none of them. */
 export const jointChoiceOf = ({ kind, around }: Pick<Joint, 'kind' | 'around'>): JointChoice | null =>
   JOINT_CHOICES.find((one) => one.kind === kind && one.around === around) ??
   JOINT_CHOICES.find((one) => one.kind === kind) ??
   null
 
+/**
+ * What a joint is called.
+ * @example jointName({ kind: 'tee', around: true }) // 'Tube to plate'
+ */
 export const jointName = (joint: Pick<Joint, 'kind' | 'around'>): string =>
   jointChoiceOf(joint)?.name ?? joint.kind
 
@@ -59,9 +64,17 @@ const POSITION_WORDS: readonly (readonly [Position, string, readonly string[]])[
   ['overhead', 'overhead', ['o', 'oh', 'overhead', '4', '4f', '4g', 'pd', 'pe']],
 ]
 
+/**
+ * The position that somebody names by a word or a number; null for none.
+ * @example positionOf('3f') // 'vertical-up'
+ */
 export const positionOf = (words: string): Position | null =>
   POSITION_WORDS.find(([id, name, known]) => known.includes(words) || id === words || name === words)?.[0] ??
   null
 
+/**
+ * What a position is called.
+ * @example positionName('vertical-up') // 'vertical up'
+ */
 export const positionName = (position: Position): string =>
   POSITION_WORDS.find(([id]) => id === position)?.[1] ?? position

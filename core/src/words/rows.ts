@@ -69,7 +69,10 @@ function together(speech: Speech, group: string, members: readonly Assessment[],
   }
 }
 
-/** @returns the rows in the order of the chain; a group stands where its first criterion does */
+/**
+ * @returns the rows in the order of the chain; a group stands where its first criterion does
+ * @example rowsOf(speech, fit)[0].sentence // 'Takes 120 V. Check that links or plug are set for it.'
+ */
 export function rowsOf(speech: Speech, { criteria, mends }: Pick<Fit, 'criteria' | 'mends'>): readonly Row[] {
   const rows: Row[] = []
   const seen = new Set<string>()

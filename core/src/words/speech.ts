@@ -23,13 +23,19 @@ export interface Speech {
   readonly notation: Notation
 }
 
-/** How a shop writes its figures. */
+/**
+ * How a shop writes its figures.
+ * @example notationOf({ unitSystem: 'metric', locale: 'de-DE' }) // { system: 'metric', locale: 'de-DE' }
+ */
 export const notationOf = ({ unitSystem, locale }: Pick<Shop, 'unitSystem' | 'locale'>): Notation => ({
   system: unitSystem,
   locale,
 })
 
-/** English is the one language there is; a second is chosen here. */
+/**
+ * English is the one language there is; a second is chosen here.
+ * @example const speech = speechOf(shop)
+ */
 export const speechOf = (shop: Pick<Shop, 'unitSystem' | 'locale'>): Speech => ({
   language: ENGLISH,
   notation: notationOf(shop),
@@ -41,7 +47,10 @@ export const midSentence = (title: string): string =>
   /^\p{Lu}\p{Ll}/u.test(title) ? `${title.charAt(0).toLowerCase()}${title.slice(1)}` : title
 const sentence = (text: string): string => (/[.!?]$/.test(text) ? text : `${text}.`)
 
-/** @returns the word of the vocabulary; the code itself where the language has none */
+/**
+ * @returns the word of the vocabulary; the code itself where the language has none
+ * @example wordOf(speech, 'polarity', 'dcen') // 'DC, electrode negative (DCEN)'
+ */
 export const wordOf = ({ language }: Speech, kind: string, code: string): string =>
   language.vocabulary[kind]?.[code] ?? code
 
@@ -98,7 +107,10 @@ export function sideOf(speech: Speech, assessment: Assessment, side: 'demand' | 
     : main
 }
 
-/** @returns the name of a criterion, as it stands at the head of its row */
+/**
+ * @returns the name of a criterion, as it stands at the head of its row
+ * @example titleOf(speech, { criterion: 'gas-use', params: {} }) // 'Gas used'
+ */
 export const titleOf = (
   speech: Speech,
   { criterion, params }: Pick<Assessment, 'criterion' | 'params'>,
@@ -108,7 +120,10 @@ export const titleOf = (
 export const missingOf = (speech: Speech, assessment: Assessment): string =>
   assessment.verdict === 'unknown' ? filled(speech, speech.language.missing, assessment) : ''
 
-/** @returns the verdict of a criterion as one sentence, with its full stop */
+/**
+ * @returns the verdict of a criterion as one sentence, with its full stop
+ * @example sentenceOf(speech, assessment) // 'Heats the breaker like a steady 5.4 A; it holds 30 A.'
+ */
 export function sentenceOf(speech: Speech, assessment: Assessment): string {
   const { language } = speech
   if (assessment.verdict === 'unknown') {
@@ -124,11 +139,17 @@ export function sentenceOf(speech: Speech, assessment: Assessment): string {
   return sentence(capital(fill(speech, language.sentences[criterion]?.[code] ?? code, figures)))
 }
 
+/** The title of a group of criteria. */
 export const groupTitle = ({ language }: Speech, group: string): string =>
   language.groups[group]?.title ?? group
+/** What a group says where nothing of it is wrong. */
 export const groupWell = ({ language }: Speech, group: string): string =>
   sentence(language.groups[group]?.well ?? group)
 
+/**
+ * A mend in words.
+ * @example mendText(speech, mend) // 'Buy 3 more spools of 33 lb'
+ */
 export const mendText = (speech: Speech, mend: Mend): string =>
   capital(filled(speech, speech.language.mends, mend))
 
@@ -141,6 +162,7 @@ export const suggestionText = (
   return capital(filled(speech, code in suggestions ? suggestions : mends, { code, params }))
 }
 
+/** A part that would mend it, in words. */
 export function swapText(
   speech: Speech,
   { item, along }: Swap,
@@ -155,6 +177,7 @@ export function swapText(
 export const slotText = (speech: Speech, slot: Slot, process: { readonly feedsWire: boolean }): string =>
   said(speech, slotWord(slot, process))
 
+/** A caution in words, with its topic. */
 export function cautionText(speech: Speech, { code, params }: Told): { topic: string; text: string } {
   const { topic, text } = speech.language.cautions[code] ?? { topic: '', text: code }
   return { topic, text: sentence(fill(speech, text, params)) }
@@ -162,8 +185,13 @@ export function cautionText(speech: Speech, { code, params }: Told): { topic: st
 
 /** The name of a link: gun or torch, wire or tungsten. */
 export const linkTitle = (speech: Speech, { kind }: Pick<ChainLink, 'kind'>): string => said(speech, kind)
+/**
+ * What stands below a link of the chain.
+ * @example linkDetail(speech, circuit) // 'North wall 120 V 20 A'
+ */
 export const linkDetail = (speech: Speech, { detail }: Pick<ChainLink, 'detail'>): string =>
   said(speech, detail)
+/** Why a link of the chain has no figure. */
 export const linkMissing = (speech: Speech, { missing }: Pick<ChainLink, 'missing'>): string =>
   missing ? filled(speech, speech.language.missing, missing) : ''
 
@@ -204,12 +232,19 @@ export const jointText = (speech: Speech, { wantedA, windowA }: Chain): string =
     ),
   )
 
+/** What cannot be right on a plate, in words. */
 export const plateText = (speech: Speech, fault: Told): string =>
   sentence(filled(speech, speech.language.plate, fault))
+/** A way of feeding aluminium, or what it cannot do, in words. */
 export const wayText = (speech: Speech, way: Told): string => filled(speech, speech.language.ways, way)
+/** What is to be said of a fillet’s size. */
 export const filletText = (speech: Speech, code: string): string =>
   sentence(filled(speech, speech.language.fillets, told(code)))
 
+/**
+ * A verdict as a word.
+ * @example verdictText(speech, 'fails') // 'Fails'
+ */
 export const verdictText = (speech: Speech, verdict: Verdict): string => wordOf(speech, 'verdict', verdict)
 
 /** A source as a person reads it. */

@@ -72,6 +72,10 @@ function spokenChain(speech: Speech, chain: Chain): SpokenChain {
   }
 }
 
+/**
+ * A fit with its sentences, as the API answers it.
+ * @example spokenFit(speechOf(shop), fitJob(input)).criteria[0].title // 'Supply voltage'
+ */
 export function spokenFit(speech: Speech, fit: Fit): SpokenFit {
   const { criteria, mends, chains, cautions, ...figures } = fit
   return {
