@@ -26,16 +26,23 @@ export const shopSchema = z.strictObject({
   name: nameSchema,
   unitSystem: z
     .enum(['imperial', 'metric'])
-    .meta(field('Units', { words: { imperial: 'inch and pound', metric: 'millimetre and kilogram' } })),
-  ruleBook: z.enum(['north-american']).meta(field('Rule book')),
+    .meta(field('Units', { words: { imperial: 'inch, lb, ft³', metric: 'mm, kg, L' } })),
+  ruleBook: z
+    .enum(['north-american'])
+    .meta(field('Rule book for wiring', { words: { 'north-american': 'North American: NEC Article 630' } })),
   /** Marks between thousands and before decimals. */
-  locale: z.enum(LOCALES).meta(field('Marks in figures')),
+  locale: z.enum(LOCALES).meta(field('Numbers are written')),
   currency: z
     .string()
     .regex(/^[A-Z]{3}$/, 'must be a three-letter currency code such as USD')
     .meta(field('Currency')),
   /** The two schools of contact tips for aluminium: one size over the wire, or the wire's own. */
-  aluminiumTip: z.enum(ALUMINIUM_TIPS).meta(field('Contact tip for aluminium')),
+  aluminiumTip: z.enum(ALUMINIUM_TIPS).meta(
+    field('Contact tip for aluminium', {
+      words: { 'one-over': 'one size over: it swells', 'as-wire': 'the wire’s own: better contact' },
+      help: 'Aluminium swells as it heats and may stick in a tip of its own size; others hold that a wider tip makes poor contact. Both schools weld.',
+    }),
+  ),
   /** Only what the shop has changed from the default. */
   assumptions: changedSchema.meta(field('Own figures', { isApart: true })),
 })

@@ -6,6 +6,8 @@ import {
   LOCALES,
   type AssumptionDefinition,
   type AssumptionKey,
+  type FieldDescription,
+  fieldsOf,
   type Shop,
   sourceText,
 } from '@brannik/core'
@@ -15,6 +17,7 @@ import PickField from '../../components/PickField.vue'
 import TypedField from '../../components/TypedField.vue'
 import { usePrint } from '../../stores/usePrint.ts'
 import { useWorkspace } from '../../stores/workspace.ts'
+import { choicesOf } from '../equipment/forms.ts'
 
 /** How the shop writes and reckons: units, rule book, and every figure that the computation assumes. */
 const workspace = useWorkspace()
@@ -94,15 +97,16 @@ const localeWords = (locale: Shop['locale']): string => {
   const country = new Intl.DisplayNames(['en'], { type: 'region' }).of(locale.slice(3)) ?? locale
   return `${new Intl.NumberFormat(locale).format(1234.5)} (${country})`
 }
-const UNIT_SYSTEMS = [
-  ['imperial', 'inch, lb, ft³'],
-  ['metric', 'mm, kg, L'],
-] as const
-const RULE_BOOKS = [['north-american', 'North American: NEC Article 630']] as const
-const ALUMINIUM_TIPS = [
-  ['one-over', 'one size over: it swells'],
-  ['as-wire', 'the wire’s own: better contact'],
-] as const
+/** What the shop chooses among a few words; how numbers are written is said by numbers instead. */
+const CHOICES = fieldsOf('shop').filter(
+  (one): one is Extract<FieldDescription, { kind: 'choice' }> =>
+    one.kind === 'choice' && one.path[0] !== 'locale',
+)
+const chosen = ({ path: [key = ''] }: FieldDescription): string =>
+  String(Reflect.get(workspace.shop ?? {}, key))
+function choose({ path: [key = ''], label }: FieldDescription, now: string): void {
+  change({ [key]: now } as Partial<Shop>, label.toLowerCase())
+}
 const textOf = (event: Event): string => (event.target as HTMLInputElement).value
 </script>
 
@@ -122,13 +126,6 @@ const textOf = (event: Event): string => (event.target as HTMLInputElement).valu
         @update:model-value="setName"
       />
       <PickField
-        class="units"
-        label="Units"
-        :items="UNIT_SYSTEMS"
-        :model-value="workspace.shop.unitSystem"
-        @update:model-value="(now) => now && change({ unitSystem: now }, 'units')"
-      />
-      <PickField
         class="locale"
         label="Numbers are written"
         :items="LOCALES.map((locale) => [locale, localeWords(locale)] as const)"
@@ -136,21 +133,13 @@ const textOf = (event: Event): string => (event.target as HTMLInputElement).valu
         @update:model-value="(now) => now && change({ locale: now }, 'how numbers are written')"
       />
       <PickField
-        class="rules"
-        label="Rule book for wiring"
-        :items="RULE_BOOKS"
-        :model-value="workspace.shop.ruleBook"
-        @update:model-value="(now) => now && change({ ruleBook: now }, 'rule book')"
-      />
-      <PickField
-        v-tip="
-          'Aluminium swells as it heats and may stick in a tip of its own size; others hold that a wider tip makes poor contact. Both schools weld.'
-        "
-        class="tip"
-        label="Contact tip for aluminium"
-        :items="ALUMINIUM_TIPS"
-        :model-value="workspace.shop.aluminiumTip"
-        @update:model-value="(now) => now && change({ aluminiumTip: now }, 'contact tip for aluminium')"
+        v-for="spec in CHOICES"
+        :key="spec.label"
+        v-tip="spec.more.help ?? ''"
+        :label="spec.label"
+        :items="choicesOf(spec)"
+        :model-value="chosen(spec)"
+        @update:model-value="(now) => now !== null && choose(spec, now)"
       />
       <TypedField
         class="narrow"
