@@ -41,6 +41,7 @@ function onPaste(event: ClipboardEvent): void {
     class="paste"
     auto-grow
     rows="1"
+    no-resize
     :max-rows="MOST_ROWS"
     :aria-label="`Or ${paste}`"
     :placeholder="`or ${paste}`"

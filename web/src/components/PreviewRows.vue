@@ -27,6 +27,7 @@ const HEAD = 28
   <VDataTableVirtual
     ref="table"
     class="preview"
+    density="compact"
     :aria-label="label"
     :headers="columns.map((column, index) => ({ ...column, key: `${index}`, sortable: false }))"
     :items="[...items]"
@@ -50,7 +51,7 @@ const HEAD = 28
 .preview :deep(table) {
   table-layout: fixed;
 }
-.preview :deep(:is(td, th)) {
+.preview :deep(.v-table__wrapper :is(td, th)) {
   height: 30px;
   line-height: 29px;
   overflow: hidden;
@@ -58,7 +59,7 @@ const HEAD = 28
   text-overflow: ellipsis;
   white-space: nowrap;
 }
-.preview :deep(th) {
+.preview :deep(.v-table__wrapper th) {
   height: 28px;
 }
 </style>

@@ -178,6 +178,7 @@ async function accept(): Promise<void> {
 <style scoped>
 .only {
   display: inline-flex;
+  vertical-align: middle;
 }
 .kind {
   width: 230px;

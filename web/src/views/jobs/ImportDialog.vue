@@ -225,6 +225,7 @@ function accept(replace: boolean): void {
 }
 .only {
   display: inline-flex;
+  vertical-align: middle;
   margin-left: 12px;
 }
 </style>

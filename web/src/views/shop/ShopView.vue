@@ -225,8 +225,8 @@ const textOf = (event: Event): string => (event.target as HTMLInputElement).valu
   padding: 12px 16px;
 }
 .settings > .name {
-  flex: 1 1 200px;
-  max-width: 320px;
+  flex: 1 1 160px;
+  max-width: 210px;
 }
 .narrow {
   width: 76px;
