@@ -18,6 +18,7 @@ import {
 } from './equipment.ts'
 import { field } from './field.ts'
 import { jobSchema } from './job.ts'
+import { referencesIn } from './records.ts'
 import { shopSchema } from './shop.ts'
 
 const described = {
@@ -109,6 +110,28 @@ it('a field without a description is told by its name', () => {
   expect(() => describeFields(bare)).toThrow('secret has no description')
   const odd = z.strictObject({ when: z.date().meta(field('When')) })
   expect(() => describeFields(odd)).toThrow('when is of a kind that nothing describes')
+})
+
+it('a record names several others in one field, and in members of its lists', () => {
+  const id = () => z.string().meta(field('Wire', { reference: 'wire' }))
+  const schema = z.strictObject({
+    spares: z.array(z.string()).meta(field('Spares', { reference: 'part' })),
+    lines: z.array(z.strictObject({ wireId: id(), tipId: id().nullable() })).meta(field('Lines')),
+  })
+  const record = {
+    spares: ['tip', 'nozzle'],
+    lines: [
+      { wireId: 'a', tipId: null },
+      { wireId: 'b', tipId: 'c' },
+    ],
+  }
+  expect(referencesIn(describeFields(schema), record)).toEqual([
+    { field: 'spares/0', toKind: 'part', toId: 'tip' },
+    { field: 'spares/1', toKind: 'part', toId: 'nozzle' },
+    { field: 'lines/0/wireId', toKind: 'wire', toId: 'a' },
+    { field: 'lines/1/wireId', toKind: 'wire', toId: 'b' },
+    { field: 'lines/1/tipId', toKind: 'wire', toId: 'c' },
+  ])
 })
 
 it('what holds the id of another record says of which kind', () => {

@@ -32,7 +32,7 @@ export type FieldDescription = Common &
     /** Described below, field by field: an object that may be absent, or a list of objects. */
     | { readonly kind: 'object'; readonly fields: readonly FieldDescription[] }
     | { readonly kind: 'list'; readonly fields: readonly FieldDescription[] }
-    /** A table by names, with an editor of its own. */
+    /** A table by names, or the ids of several records: with an editor of its own. */
     | { readonly kind: 'table' }
   )
 
@@ -82,6 +82,7 @@ function kindOf(schema: AnySchema, common: Common): FieldDescription {
     const { element } = schema
     const some = choicesOf(element)
     if (some) return { ...common, kind: 'some', choices: some }
+    if (more.reference !== undefined && element instanceof z.ZodString) return { ...common, kind: 'table' }
     if (element instanceof z.ZodObject)
       return { ...common, kind: 'list', fields: fieldsBelow(element, [], common.label) }
   }

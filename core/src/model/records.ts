@@ -82,8 +82,13 @@ export function referencesIn(
     const value = record[name]
     const here = [...above, name]
     const { reference } = one.more
-    if (reference !== undefined)
-      return typeof value === 'string' ? [{ field: here.join('/'), toKind: reference, toId: value }] : []
+    if (reference !== undefined) {
+      const found = (toId: unknown, at: readonly (string | number)[]): readonly ReferenceFound[] =>
+        typeof toId === 'string' ? [{ field: at.join('/'), toKind: reference, toId }] : []
+      return Array.isArray(value)
+        ? value.flatMap((toId: unknown, index) => found(toId, [...here, index]))
+        : found(value, here)
+    }
     const inside = (member: unknown, at: readonly (string | number)[]): readonly ReferenceFound[] =>
       (one.kind === 'object' || one.kind === 'list') && typeof member === 'object' && member !== null
         ? referencesIn(one.fields, member as Readonly<Record<string, unknown>>, at)
