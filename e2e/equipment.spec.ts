@@ -1,6 +1,6 @@
 /** The shelf: plates typed in, parts imported, set-ups put together, and all of it smooth with two thousand things. */
 import { readFile } from 'node:fs/promises'
-import type { PowerSource, SetUp, Shelf } from '@brannik/core'
+import type { PowerSource, SetUp, Shelf, StockItem } from '@brannik/core'
 import type { Page } from '@playwright/test'
 import { largeCatalogue } from '../core/src/testing/largeShelf.ts'
 import { expect, type Server, test } from './server.ts'
@@ -187,6 +187,30 @@ test('a new set-up is put together from the shelf by keyboard', async ({ page, s
   ] as const) {
     expect(made[key], key).not.toBeNull()
   }
+})
+
+test('what is counted on the shelf is stored beside the wire, seen in another tab, and undone', async ({
+  page,
+  context,
+  server,
+}) => {
+  await openList(page, server, 'wires/er70s6-035')
+  const other = await context.newPage()
+  await openList(other, server, 'wires/er70s6-035')
+  const field = page.getByLabel('On the shelf')
+  await expect(field).toHaveValue('10 lb')
+  await field.click()
+  await page.keyboard.press('Control+a')
+  await field.pressSequentially('2.5 lb')
+  await expect(page.getByRole('listitem').filter({ hasText: '0.035 ER70S-6' })).toContainText('2.5 lb')
+  await saved(page)
+  const stored = async () => (await server.record<StockItem>('stock/wire.er70s6-035')).amount
+  expect(await stored()).toBeCloseTo(2.5 * 453.592, 0)
+  await expect(other.getByLabel('On the shelf')).toHaveValue('2.5 lb')
+  await page.getByRole('heading', { level: 1 }).click()
+  await page.keyboard.press('Control+z')
+  await expect(field).toHaveValue('10 lb')
+  await expect.poll(stored).toBeCloseTo(4535.9, 0)
 })
 
 test('a thing of the library becomes the shop’s own', async ({ page, server }) => {
