@@ -71,13 +71,3 @@ export const heldByBreaker = calculation({
   compute: ({ I_n, k }) => I_n * k,
   source: computed('thermal estimate of the breaker'),
 })
-
-/**
- * How long a cold breaker takes an overload before the model trips it.
- * @param overload current over rated current
- * @returns s; Infinity where it never trips
- */
-export function tripTimeS(overload: number, constantS: number): number {
-  if (overload <= 1) return Number.POSITIVE_INFINITY
-  return -constantS * Math.log(1 - 1 / overload ** 2)
-}

@@ -42,9 +42,9 @@ const TRIP_AT_DOUBLE_MIN: readonly [upToA: number, minutes: number][] = [
 /** `#12`, `12 awg`, `12AWG` are the same cable. */
 const normal = (size: string): string =>
   `${size
-    .replace(/^#/, '')
-    .replace(/\s*awg$/i, '')
-    .trim()} AWG`
+    .trim()
+    .replace(/^#\s*/, '')
+    .replace(/\s*awg$/i, '')} AWG`
 
 export const northAmerican: RuleBook = {
   id: 'north-american',

@@ -17,6 +17,11 @@ const findingsOf = (part: Partial<SupplyRating>) =>
     }),
   )
 
+const said = (part: Partial<SupplyRating>): string => {
+  const [finding] = findingsOf(part)
+  return finding ? plateText(speechOf(demoShop().shop), finding.told) : ''
+}
+
 describe('a plate against itself', () => {
   it('every plate of the demo agrees', () => {
     for (const source of demoShop().powerSources) expect(plateFindings(source)).toEqual([])
@@ -30,6 +35,16 @@ describe('a plate against itself', () => {
       /200 A at 24 V is 4,800 W out.*15 A at 230 V is 3,450 VA in.*1\.39/,
     )
     expect(impliedEfficiency('gmaw', sampleSupply({ i1MaxA: 30 }))).toBeCloseTo(4800 / 6900, 9)
+  })
+
+  it('is judged at its highest point, in whatever order they stand', () => {
+    const points = [
+      { currentA: 100, dutyPct: 100, loadV: 19 },
+      { currentA: 200, dutyPct: 25, loadV: 24 },
+    ]
+    for (const ratedPoints of [points, [...points].reverse()])
+      expect(impliedEfficiency('gmaw', sampleSupply({ i1MaxA: 30, ratedPoints }))).toBeCloseTo(4800 / 6900, 9)
+    expect(impliedEfficiency('gmaw', sampleSupply())).toBeNull()
   })
 
   it('kVA stand for the current: S / U₁, with three phases S / (√3·U₁)', () => {
@@ -52,6 +67,9 @@ describe('a plate against itself', () => {
       verdict: 'tight',
     })
     expect(findingsOf({ i1MaxA: 30, i1EffA: 15 })).toEqual([])
+    // At the limits: 13.8 A is 8 % below, and as much as the greatest is still possible.
+    expect(findingsOf({ i1MaxA: 30, i1EffA: 30 })).toEqual([])
+    expect(said({ i1MaxA: 30, i1EffA: 10 })).toMatch(/10 A is below 15 A/)
   })
 
   it('a load voltage far from the conventional one asks whether the process is right', () => {
@@ -59,6 +77,10 @@ describe('a plate against itself', () => {
     expect(at(24)).toEqual([])
     // 18 V is what GTAW would have at 200 A.
     expect(at(18)[0]).toMatchObject({ id: 'load-voltage', verdict: 'tight' })
+    expect(said({ ratedPoints: [{ currentA: 200, dutyPct: 25, loadV: 18 }] })).toMatch(
+      /200 A.*18 V.*24 V|24 V.*18 V/,
+    )
+    expect(findingsOf({ ratedPoints: [{ currentA: 200, dutyPct: 25, loadV: null }] })).toEqual([])
   })
 
   it('an open-circuit voltage below the load is impossible, one above 113 V dangerous (IEC 60974-1, from memory)', () => {
@@ -67,6 +89,11 @@ describe('a plate against itself', () => {
     expect(at(20)[0]).toMatchObject({ id: 'open-circuit', verdict: 'fails' })
     expect(at(130)[0]).toMatchObject({ id: 'open-circuit', verdict: 'tight' })
     expect(at(60)).toEqual([])
+    expect([at(24), at(113)]).toEqual([[], []])
+    const words = (openCircuitV: number) =>
+      said({ openCircuitV, ratedPoints: [{ currentA: 200, dutyPct: 25, loadV: 24 }] })
+    expect(words(20)).toMatch(/20 V.*24 V|24 V.*20 V/)
+    expect(words(130)).toMatch(/130 V.*113 V/)
   })
 })
 

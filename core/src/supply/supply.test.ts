@@ -3,12 +3,13 @@ import { assumptionsOf } from '../assumptions/assume.ts'
 import { reckonerFor, TracingReckoner } from '../calculation/reckoner.ts'
 import type { Circuit } from '../model/equipment.ts'
 import { samplePowerSource, sampleSupply } from '../testing/equipment.ts'
-import { overloadFactor, timeConstantS, tripTimeS } from './breakerHeat.ts'
+import { overloadFactor, timeConstantS } from './breakerHeat.ts'
 import {
   currentAtEffectiveInputA,
   currentAtInputA,
   drawOf,
   effectiveInputA,
+  greatestInputA,
   inputCurrentA,
 } from './inputCurrent.ts'
 import { northAmerican as nec } from './northAmerican.ts'
@@ -49,6 +50,8 @@ describe('North American rule book', () => {
     ['6 AWG', 65],
     ['1/0 AWG', 150],
     ['#12', 25],
+    [' 12 AWG ', 25],
+    ['# 12', 25],
     ['12awg', 25],
   ])('Table 310.16, copper 75 °C: %s carries %f A', (size, ampacity) => {
     expect(nec.ampacityA(size)?.value).toBe(ampacity)
@@ -66,23 +69,41 @@ describe('North American rule book', () => {
 
   it('finds the smallest cable and breaker that do', () => {
     expect(smallestConductor(nec, 26)).toBe('10 AWG')
+    expect(smallestConductor(nec, 35)).toBe('10 AWG')
     expect(smallestBreakerA(nec, 30.1)).toBe(35)
+    expect(smallestBreakerA(nec, 30)).toBe(30)
     expect(smallestConductor(nec, 999)).toBeNull()
     expect(smallestBreakerA(nec, 999)).toBeNull()
   })
 })
 
 describe('breaker as a heat store', () => {
-  const constant = timeConstantS(120)
   it('has the time constant that makes 200 % trip at the 135 % temperature in 2 min (UL 489, from memory)', () => {
+    const constant = timeConstantS(120)
     expect((1 - Math.exp(-120 / constant)) * 4).toBeCloseTo(1.35 ** 2, 9)
+    expect(timeConstantS(240)).toBeCloseTo(2 * constant, 9)
   })
-  it('trips sooner than the standard’s longest time, and never at its rating', () => {
-    expect(tripTimeS(2, constant)).toBeLessThan(120)
-    expect(tripTimeS(1, constant)).toBe(Infinity)
-    expect(tripTimeS(1.35, constant)).toBeLessThan(3600)
+  it('as it is heated by arcs and cools between, ends as hot as its rating would make it', () => {
+    // Second by second, with no formula: dT = (I² − T) dt / θ, at the overload that is allowed.
+    const constant = timeConstantS(120)
+    for (const [arcS, offS] of [
+      [40, 20],
+      [10, 50],
+    ] as const) {
+      const overload = overloadFactor(arcS, offS, constant)
+      let heat = 0
+      let hottest = 0
+      const step = 0.01
+      for (let time = 0; time < 40 * constant; time += step) {
+        const isBurning = time % (arcS + offS) < arcS
+        heat += (((isBurning ? overload ** 2 : 0) - heat) * step) / constant
+        if (time > 30 * constant) hottest = Math.max(hottest, heat)
+      }
+      expect(hottest).toBeCloseTo(1, 2)
+    }
   })
   it('lets short arcs with long pauses overload it, an endless arc not at all', () => {
+    const constant = timeConstantS(120)
     expect(overloadFactor(1e6, 0, constant)).toBeCloseTo(1, 6)
     expect(overloadFactor(30, 30, constant)).toBeGreaterThan(1.3)
     // Arcs much shorter than the time constant: the rms rule, √(T/a).
@@ -115,6 +136,30 @@ describe('input current', () => {
     const one = drawOf(source, supply, circuit, 'gmaw', r)
     const three = drawOf(source, { ...supply, phases: 3 }, { ...circuit, phases: 3 }, 'gmaw', r)
     expect(inputCurrentA(one, 150) / inputCurrentA(three, 150)).toBeCloseTo(Math.sqrt(3), 9)
+  })
+
+  it('idling is P₀/(PF·U₁), smaller by √3 with three phases', () => {
+    const idle = { ...source, idleW: 400 }
+    expect(drawOf(idle, supply, circuit, 'gmaw', r).idleA).toBeCloseTo(400 / (0.95 * 230), 9)
+    const three = drawOf(idle, supply, { ...circuit, phases: 3 }, 'gmaw', r)
+    expect(three.idleA).toBeCloseTo(400 / (0.95 * 230 * Math.sqrt(3)), 9)
+  })
+
+  it('without a figure on the plate the greatest is that of the highest rated current, in whatever order they stand', () => {
+    const points = [
+      { currentA: 200, dutyPct: 25, loadV: null },
+      { currentA: 100, dutyPct: 100, loadV: null },
+    ]
+    for (const ratedPoints of [points, [...points].reverse()]) {
+      const plate = { ...supply, ratedPoints }
+      expect(greatestInputA(plate, drawOf(source, plate, circuit, 'gmaw', r), r)).toBeCloseTo(
+        4800 / (0.85 * 0.95 * 230),
+        9,
+      )
+      const printed = { ...plate, i1MaxA: 31 }
+      expect(inputCurrentA(drawOf(source, printed, circuit, 'gmaw', r), 200)).toBeCloseTo(31, 9)
+      expect(greatestInputA(printed, drawOf(source, printed, circuit, 'gmaw', r), r)).toBe(31)
+    }
   })
 
   it('meets the plate’s I₁max at the highest rated current', () => {
