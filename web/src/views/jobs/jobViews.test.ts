@@ -119,7 +119,7 @@ describe('advice on a weld', () => {
   it('shows over-welding in metal and money, and takes the recommended leg', async () => {
     const wrapper = advice('press-screw-post', 1)
     expect(wrapper.text()).toContain('over-welded')
-    expect(wrapper.get('.over-says').text()).toMatch(
+    expect(wrapper.get('.over-words').text()).toMatch(
       /^2\.8 times the metal: .* about \$\d+\.\d\d of wire and time\.$/,
     )
     await wrapper.get('button').trigger('click')
