@@ -173,8 +173,14 @@ export function createApp({ database, databaseUrl, logger, access, backups, pool
   })
   app.use(HEADERS)
   app.use(onlyOwnNames(access))
-  // What is small travels faster as it is.
-  app.use(compression({ threshold: 8192 }))
+  // Small answers are many, and packing one costs more than it saves; a script is packed however small.
+  app.use(
+    compression({
+      threshold: 8192,
+      filter: (request, response) =>
+        !request.originalUrl.startsWith('/assets/') && compression.filter(request, response),
+    }),
+  )
   const api = apiRoutes(services)
   app.use('/api', api.router)
   const watched = createApi('')
@@ -184,6 +190,7 @@ export function createApp({ database, databaseUrl, logger, access, backups, pool
   })
   app.use(watched.router)
   if (existsSync(WEB)) {
+    app.use('/assets', compression({ threshold: 256 }))
     app.use(
       '/assets',
       express.static(`${WEB}assets`, { immutable: true, maxAge: '365d', fallthrough: false }),
