@@ -1,10 +1,11 @@
 import { describe, expect, it } from 'vitest'
-import type { z } from 'zod'
+import { z } from 'zod'
 import { demoShop, joint } from '../testing/samples.ts'
 import { gasSchema, powerSourceSchema, supplyRatingSchema } from './equipment.ts'
 import { nameSchema } from './fields.ts'
 import { jobSchema, jointSchema } from './job.ts'
 import { readDocument } from './problems.ts'
+import { stockSchema } from './shelf.ts'
 import { shopSchema } from './shop.ts'
 
 const problems = (schema: z.ZodType, value: unknown) => {
@@ -103,5 +104,31 @@ describe('bad input names the field and the remedy', () => {
     expect(problems(shopSchema, { ...shop.shop, assumptions: { 'a/b~c': 1 } })[0]?.pointer).toMatch(
       /^\/assumptions/,
     )
+  })
+})
+
+describe('a list of hundreds of entries', () => {
+  const [job] = shop.jobs
+  const joints = Array.from({ length: 120 }, (_, n) => ({ ...job?.joints[0], id: `w${n}` }))
+  const read = (change: object) => readDocument(jobSchema, { ...job, joints, ...change })
+  const told = (change: object) => {
+    const answer = read(change)
+    return answer.ok ? [] : answer.problems.map(({ pointer, message }) => `${pointer} ${message}`)
+  }
+
+  it('is read as it was written', () => {
+    expect(read({})).toEqual({ ok: true, value: { ...job, joints } })
+  })
+
+  it('is told the entry that is wrong, what is wrong around it, and what is wrong with the whole list', () => {
+    const wrong = joints.map((joint, n) => (n === 97 ? { ...joint, count: 0 } : joint))
+    expect(told({ joints: wrong })).toEqual([expect.stringMatching(/^\/joints\/97\/count /)])
+    expect(told({ quantity: 0 })).toEqual([expect.stringMatching(/^\/quantity /)])
+    const counts = joints.map(({ id }) => ({ id: `wire.${id}`, amount: 1 }))
+    const twice = { stock: [...counts, { id: 'wire.w3', amount: 2 }] }
+    expect(readDocument(z.strictObject({ stock: stockSchema }), twice)).toMatchObject({
+      ok: false,
+      problems: [{ pointer: '/stock/120/id', message: expect.stringContaining('wire.w3') }],
+    })
   })
 })

@@ -15,22 +15,9 @@ export interface OutlineProblem {
   readonly message: string
 }
 
-interface Place {
-  readonly value: unknown
-  readonly key: PropertyKey
-  readonly depth: number
-  readonly above: Place | null
-}
-
-function pathOf(place: Place): readonly PropertyKey[] {
-  const path: PropertyKey[] = []
-  for (let at: Place | null = place; at?.above; at = at.above) path.unshift(at.key)
-  return path
-}
-
 const textProblem = (text: string): string | null => {
   if (text.includes('\u0000')) return 'holds the character U+0000, which cannot be stored; take it out'
-  if (/\p{Surrogate}/u.test(text)) return 'holds half a character; type it again'
+  if (!text.isWellFormed()) return 'holds half a character; type it again'
   return null
 }
 
@@ -51,21 +38,35 @@ function problemOf(value: unknown, depth: number): string | null {
  */
 export function outlineProblems(value: unknown, most: number): readonly OutlineProblem[] {
   const problems: OutlineProblem[] = []
-  const waiting: Place[] = [{ value, key: '', depth: 0, above: null }]
-  for (let place = waiting.pop(); place && problems.length < most; place = waiting.pop()) {
-    const { value: at, depth } = place
+  /** Names of fields that can be stored: the members of a list have the same ones over and over. */
+  const goodNames = new Set<string>()
+  const path: PropertyKey[] = []
+  const tell = (message: string): void => {
+    if (problems.length < most) problems.push({ path: [...path], message })
+  }
+  const isGoodName = (name: string): boolean => {
+    if (goodNames.has(name)) return true
+    if (textProblem(name) !== null) return false
+    goodNames.add(name)
+    return true
+  }
+  // As deep as the bound allows, and no deeper.
+  function walk(at: unknown, depth: number): void {
     const message = problemOf(at, depth)
     if (message !== null) {
-      problems.push({ path: pathOf(place), message })
-      continue
+      tell(message)
+      return
     }
-    if (typeof at !== 'object' || at === null) continue
-    const below = Array.isArray(at) ? at.entries() : Object.entries(at)
-    for (const [key, inner] of below) {
-      if (typeof key === 'string' && textProblem(key) !== null)
-        problems.push({ path: pathOf(place), message: 'has a field whose name cannot be stored; correct it' })
-      waiting.push({ value: inner, key, depth: depth + 1, above: place })
+    if (typeof at !== 'object' || at === null) return
+    const isList = Array.isArray(at)
+    for (const key of Object.keys(at)) {
+      if (problems.length >= most) return
+      if (!isList && !isGoodName(key)) tell('has a field whose name cannot be stored; correct it')
+      path.push(isList ? Number(key) : key)
+      walk(Reflect.get(at, key), depth + 1)
+      path.pop()
     }
   }
+  walk(value, 0)
   return problems
 }

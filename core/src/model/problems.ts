@@ -112,6 +112,43 @@ function longListProblems(schema: unknown, value: unknown, path: readonly Proper
   return problems.slice(0, MOST_PROBLEMS)
 }
 
+interface Outside {
+  readonly schema: z.ZodType
+  /** Which lists it leaves out; empty for none. */
+  readonly without: string
+}
+const known = new WeakMap<z.ZodType, Map<string, z.ZodType>>()
+
+/**
+ * The schema without what it asks of the entries of lists that are long: that has been asked entry by entry. All that it
+ * asks of the lists as a whole, and of what stands around them, stays. It is made once for each pattern of long lists.
+ */
+function outside(schema: z.ZodType, value: unknown): Outside {
+  if (!(schema instanceof z.ZodObject)) return { schema, without: '' }
+  const shape = schema.shape as Readonly<Record<string, z.ZodType>>
+  const changed: Record<string, z.ZodType> = {}
+  const left: string[] = []
+  for (const [key, inner] of Object.entries(shape)) {
+    const held = entryOf(value, key)
+    const below = outside(inner, held)
+    if (inner instanceof z.ZodArray && Array.isArray(held) && held.length > LONG_LIST) {
+      changed[key] = z.core.clone(inner, { ...inner._zod.def, element: z.unknown() })
+      left.push(key)
+    } else if (below.without !== '') {
+      changed[key] = below.schema
+      left.push(`${key}(${below.without})`)
+    }
+  }
+  const without = left.join()
+  if (without === '') return { schema, without }
+  const made = known.get(schema) ?? new Map<string, z.ZodType>()
+  known.set(schema, made)
+  const clone =
+    made.get(without) ?? z.core.clone(schema, { ...schema._zod.def, shape: { ...shape, ...changed } })
+  made.set(without, clone)
+  return { schema: clone, without }
+}
+
 /**
  * Checks a value against a schema without changing or dropping anything of it. Stops at {@link MOST_PROBLEMS}.
  * @param root path put before the fields named in the problems
@@ -128,8 +165,8 @@ export function readDocument<T>(
     return { ok: false, problems: outline.map(({ path, message }) => problemAt([...root, ...path], message)) }
   const early = longListProblems(schema, value, root)
   if (early.length > 0) return { ok: false, problems: early }
-  const result = schema.safeParse(value, { reportInput: true })
+  const result = outside(schema, value).schema.safeParse(value, { reportInput: true })
   return result.success
-    ? { ok: true, value: result.data }
+    ? { ok: true, value: result.data as T }
     : { ok: false, problems: fieldProblems(result.error, root) }
 }
