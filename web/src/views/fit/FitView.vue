@@ -5,7 +5,11 @@ import {
   type LinkId,
   linkText,
   linkTitle,
+  PROCESSES,
   rowsOf,
+  SLOT_KEYS,
+  SLOTS,
+  slotText,
   type Step,
   type Suggestion,
   suggestionText,
@@ -116,6 +120,16 @@ function weldName(weldId: string): string {
   const joints = job.value?.joints ?? []
   return joints.length > 1 ? `weld ${joints.findIndex(({ id }) => id === weldId) + 1}` : ''
 }
+
+/** Places of the set-up that name what is not there, as the page calls them. */
+const broken = computed(() => {
+  if (!setUp.value || !parts.value || parts.value.ok) return []
+  const process = PROCESSES[setUp.value.process]
+  return parts.value.problems.map(({ pointer, field, message }) => {
+    const slot = SLOTS.find((one) => pointer === `/setUp/${SLOT_KEYS[one]}`)
+    return `${slot ? `The ${slotText(workspace.speech, slot, process)}` : field} ${message}.`
+  })
+})
 
 const MOST_TABS = 4
 const jointItems = computed(() =>
@@ -235,9 +249,7 @@ function openLink(id: LinkId | 'joint'): void {
 
     <section v-if="parts && !parts.ok" class="sheet choose" role="alert">
       <h2>The set-up is not whole</h2>
-      <p v-for="problem in parts.problems" :key="problem.pointer">
-        {{ problem.field }} {{ problem.message }}.
-      </p>
+      <p v-for="words in broken" :key="words">{{ words }}</p>
     </section>
 
     <section v-if="failure" class="sheet choose" role="alert">
