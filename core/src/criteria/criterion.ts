@@ -72,7 +72,8 @@ interface Said {
 const NO_WELD: Said = {}
 
 // Spelled out: thousands of these are made for one list of choices, and spreading costs more than most criteria.
-const said = (
+/** A judgement without figures; those that measure add theirs. */
+export const said = (
   verdict: Verdict,
   criterion: string,
   code: string,

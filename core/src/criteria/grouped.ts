@@ -5,7 +5,7 @@ import type { Capability } from '../capability/capability.ts'
 import type { Demand } from '../demand/demand.ts'
 import type { Params, Told } from '../model/told.ts'
 import type { Verdict } from '../model/verdict.ts'
-import type { Assessment, Criterion, Group } from './criterion.ts'
+import { type Assessment, type Criterion, type Group, said } from './criterion.ts'
 
 /** What a comparison finds. */
 export interface Judged {
@@ -57,20 +57,7 @@ export function grouped(
       const found = judge(c, d)
       if (!found) return null
       const { verdict, code, params, source, weldId } = found
-      return {
-        criterion: id,
-        group,
-        verdict,
-        code,
-        params,
-        demand: null,
-        capacity: null,
-        capacityLow: null,
-        unit: '',
-        marginPct: null,
-        weldId,
-        source,
-      }
+      return { ...said(verdict, id, code, params, { weldId, source }), group }
     },
     ...(mends ? { mends } : {}),
   }

@@ -126,25 +126,21 @@ const known = new WeakMap<z.ZodType, Map<string, z.ZodType>>()
 function outside(schema: z.ZodType, value: unknown): Outside {
   if (!(schema instanceof z.ZodObject)) return { schema, without: '' }
   const shape = schema.shape as Readonly<Record<string, z.ZodType>>
-  const changed: Record<string, z.ZodType> = {}
-  const left: string[] = []
-  for (const [key, inner] of Object.entries(shape)) {
+  const left = Object.entries(shape).flatMap(([key, inner]) => {
     const held = entryOf(value, key)
+    if (inner instanceof z.ZodArray && Array.isArray(held) && held.length > LONG_LIST)
+      return [
+        { key, name: key, make: () => z.core.clone(inner, { ...inner._zod.def, element: z.unknown() }) },
+      ]
     const below = outside(inner, held)
-    if (inner instanceof z.ZodArray && Array.isArray(held) && held.length > LONG_LIST) {
-      changed[key] = z.core.clone(inner, { ...inner._zod.def, element: z.unknown() })
-      left.push(key)
-    } else if (below.without !== '') {
-      changed[key] = below.schema
-      left.push(`${key}(${below.without})`)
-    }
-  }
-  const without = left.join()
+    return below.without === '' ? [] : [{ key, name: `${key}(${below.without})`, make: () => below.schema }]
+  })
+  const without = left.map(({ name }) => name).join()
   if (without === '') return { schema, without }
   const made = known.get(schema) ?? new Map<string, z.ZodType>()
   known.set(schema, made)
-  const clone =
-    made.get(without) ?? z.core.clone(schema, { ...schema._zod.def, shape: { ...shape, ...changed } })
+  const changed = () => ({ ...shape, ...Object.fromEntries(left.map(({ key, make }) => [key, make()])) })
+  const clone = made.get(without) ?? z.core.clone(schema, { ...schema._zod.def, shape: changed() })
   made.set(without, clone)
   return { schema: clone, without }
 }

@@ -41,6 +41,10 @@ const kvaInput = calculation({
   source: PLATE,
 })
 
+/** The rated point of the greatest current. */
+export const highestPoint = ({ ratedPoints }: SupplyRating) =>
+  ratedPoints.reduce((most, next) => (next.currentA > most.currentA ? next : most))
+
 /** The greatest supply current as the plate gives it, or from its kVA, A; null where it has neither. */
 export function plateInputA(
   { i1MaxA, inputKva, voltageV, phases }: SupplyRating,
@@ -122,9 +126,7 @@ export function drawOf(
     const η = source.efficiencyPct ?? 'efficiencyPct'
     return { family, arcWattsPerA: r.take(arcWattsByEfficiency, { η, f, U_1, p }), idleA }
   }
-  const { currentA, loadV } = supply.ratedPoints.reduce((most, next) =>
-    next.currentA > most.currentA ? next : most,
-  )
+  const { currentA, loadV } = highestPoint(supply)
   const U_2 = loadV ?? loadVoltageOf(family, currentA, r)
   return { family, arcWattsPerA: r.take(arcWattsByPlate, { U_2, I_2: currentA, I_1max }), idleA }
 }
@@ -172,7 +174,7 @@ export const greatestInput = from(printedInput, kvaInput, ratedInput)
 export function greatestInputA(supply: SupplyRating, draw: Draw, r: Reckoner): number {
   const printed = plateInputA(supply, r)
   if (printed !== null) return printed
-  const I_2 = Math.max(...supply.ratedPoints.map((point) => point.currentA))
+  const I_2 = highestPoint(supply).currentA
   return r.take(ratedInput, { U_2: loadVoltageOf(draw.family, I_2, r), I_2, w: draw.arcWattsPerA })
 }
 

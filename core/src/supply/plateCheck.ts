@@ -5,7 +5,7 @@ import type { PlateFamily } from '../model/process.ts'
 import { figure, told, type Told } from '../model/told.ts'
 import type { Verdict } from '../model/verdict.ts'
 import { loadVoltageOf } from '../trade/arcVoltage.ts'
-import { plateInputA, rootPhases } from './inputCurrent.ts'
+import { highestPoint, plateInputA, rootPhases } from './inputCurrent.ts'
 
 export interface PlateFinding {
   readonly id: 'efficiency' | 'effective-current' | 'load-voltage' | 'open-circuit'
@@ -25,9 +25,6 @@ const LOAD_VOLTAGE_APART_V = 1.5
 const EFFECTIVE_SLACK = 0.08
 /** Highest DC open-circuit voltage outside special surroundings (IEC 60974-1, table of rated no-load voltage). */
 const OPEN_CIRCUIT_MOST_V = 113
-
-const highestPoint = ({ ratedPoints }: SupplyRating) =>
-  ratedPoints.reduce((most, next) => (next.currentA > most.currentA ? next : most))
 
 /** What a plate gives out at its highest point, and what it takes in; null without an input figure. */
 function powersOf(family: PlateFamily, supply: SupplyRating) {

@@ -3,15 +3,13 @@ import type { Response } from 'express'
 import { LIMITS } from '../limits.ts'
 import { Problem } from '../problems.ts'
 import type { AddRoutes } from '../services.ts'
-import { ALL_KINDS } from '../stores/kinds.ts'
+import { pathOfKind } from '../stores/kinds.ts'
 import type { Told } from '../changes.ts'
-
-const PATHS = new Map<string, string>(ALL_KINDS.map(({ kind, path }) => [kind, path]))
 
 const eventOf = (told: Told): string => {
   if (told === 'lost') return 'event: lost\ndata: {}\n\n'
   const { kind, ...rest } = told
-  return `event: change\ndata: ${JSON.stringify({ path: PATHS.get(kind) ?? kind, ...rest })}\n\n`
+  return `event: change\ndata: ${JSON.stringify({ path: pathOfKind(kind), ...rest })}\n\n`
 }
 
 export const changeRoutes: AddRoutes = (api, { changes, streams }) => {

@@ -9,7 +9,7 @@ import { Problem } from '../problems.ts'
 import type { AddRoutes } from '../services.ts'
 import { note } from '../stores/audit.ts'
 import { deletedRecords, versionOf, versionsOf } from '../stores/history.ts'
-import { ALL_KINDS } from '../stores/kinds.ts'
+import { pathOfKind } from '../stores/kinds.ts'
 import { kindOrProblem } from '../stores/records.ts'
 import { numberInPath, queryOf } from './lists.ts'
 
@@ -18,10 +18,9 @@ const versionsQuery = z.strictObject({
 })
 
 export const historyRoutes: AddRoutes = (api, { database }) => {
-  const pathOf = new Map<string, string>(ALL_KINDS.map(({ kind, path }) => [kind, path]))
   api.on('get', '/deleted', 'guest', async (_request, response) => {
     const items = await reading(database, deletedRecords)
-    response.json({ items: items.map(({ kind, ...rest }) => ({ path: pathOf.get(kind) ?? kind, ...rest })) })
+    response.json({ items: items.map(({ kind, ...rest }) => ({ path: pathOfKind(kind), ...rest })) })
   })
   api.on('get', '/history/:path/:id', 'guest', async (request, response) => {
     const kind = kindOrProblem(String(request.params['path']))

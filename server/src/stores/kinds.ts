@@ -60,5 +60,9 @@ export const COUNTS: Kind = kindOf('stock', 'planner')
 
 export const ALL_KINDS: readonly Kind[] = [SHOP, ...COLLECTIONS, COUNTS]
 
+const PATHS = new Map<string, string>(ALL_KINDS.map(({ kind, path }) => [kind, path]))
+/** The path below /api under which a kind is served; one that is not known any more is its own. */
+export const pathOfKind = (kind: string): string => PATHS.get(kind) ?? kind
+
 /** A kind by its path below /api. */
 export const kindAt = (path: string): Kind | null => ALL_KINDS.find((kind) => kind.path === path) ?? null

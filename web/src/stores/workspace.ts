@@ -270,6 +270,13 @@ export const useWorkspace = defineStore('workspace', () => {
     lastEdit = { key, at: now }
   }
 
+  /** Several changes that undo at once; the next edit is another step. */
+  function rememberAll(edit: Edit): void {
+    done.value = [...done.value, edit].slice(-MOST_UNDO)
+    undone.value = []
+    lastEdit = { key: '', at: 0 }
+  }
+
   function mayEdit(path: Path): boolean {
     if (session.mayWrite(path)) return true
     notice.refuse(`Not changed: you are here as ${session.me?.role ?? 'nobody'}, who may not write that.`)
@@ -306,9 +313,7 @@ export const useWorkspace = defineStore('workspace', () => {
       changeOf(path, record.id, record),
       ...(counted === null ? [] : [changeOf('stock', counted, { id: counted, amount })]),
     ]
-    done.value = [...done.value, { label, changes }].slice(-MOST_UNDO)
-    undone.value = []
-    lastEdit = { key: '', at: 0 }
+    rememberAll({ label, changes })
     for (const change of changes) write(change.path, change.id, change.after)
   }
 
@@ -398,11 +403,7 @@ export const useWorkspace = defineStore('workspace', () => {
         progress(Math.min(items.length, from + CHUNK))
       }
     } finally {
-      if (changes.length > 0) {
-        done.value = [...done.value, { label, changes }].slice(-MOST_UNDO)
-        undone.value = []
-        lastEdit = { key: '', at: 0 }
-      }
+      if (changes.length > 0) rememberAll({ label, changes })
     }
   }
 
