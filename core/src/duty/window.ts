@@ -28,18 +28,30 @@ const MOST_ARCS = 20_000
 /** The first block that is tried when there are too many arcs, s: 0.04 % of ten minutes. */
 const SMALLEST_BLOCK_S = 0.25
 
-/** Cycles of a series, no more than fill ten minutes: further ones change nothing in the worst ten minutes. */
-const cyclesOf = ({ arcS, offS, times }: ArcSeries): number =>
-  arcS + offS > 0 ? Math.min(times, Math.ceil(PERIOD_S / (arcS + offS)) + 1) : 0
+/** A pause that takes the place of every pause that a welder can stretch, s; null keeps each series its own. */
+type StretchedS = number | null
 
-const cyclesPerBlock = ({ arcS, offS }: ArcSeries, blockS: number): number =>
-  Math.max(1, Math.floor(blockS / (arcS + offS)))
+const pauseOf = ({ offS, stretches }: ArcSeries, stretchedS: StretchedS): number =>
+  stretches && stretchedS !== null ? stretchedS : offS
+
+/** Cycles of a series, no more than fill ten minutes: further ones change nothing in the worst ten minutes. */
+const cyclesOf = (times: number, cycleS: number): number =>
+  cycleS > 0 ? Math.min(times, Math.ceil(PERIOD_S / cycleS) + 1) : 0
+
+const cyclesPerBlock = (cycleS: number, blockS: number): number => Math.max(1, Math.floor(blockS / cycleS))
 
 /** How many arcs stand for all series where blocks are this long; it stops counting above the most. */
-function countArcs(series: readonly ArcSeries[], blockS: number, mostArcs: number): number {
+function countArcs(
+  series: readonly ArcSeries[],
+  stretchedS: StretchedS,
+  blockS: number,
+  mostArcs: number,
+): number {
   let count = 0
   for (const one of series) {
-    count += Math.ceil(cyclesOf(one) / cyclesPerBlock(one, blockS))
+    const cycleS = one.arcS + pauseOf(one, stretchedS)
+    const cycles = cyclesOf(one.times, cycleS)
+    count += cycles <= 1 ? cycles : Math.ceil(cycles / cyclesPerBlock(cycleS, blockS))
     if (count > mostArcs) break
   }
   return count
@@ -50,27 +62,28 @@ function countArcs(series: readonly ArcSeries[], blockS: number, mostArcs: numbe
  * every arc stands for itself. A block burns first and pauses after, so what merging changes is less than one block,
  * and mostly towards more heat.
  */
-function blockFor(series: readonly ArcSeries[], mostArcs: number): number {
-  if (countArcs(series, 0, mostArcs) <= mostArcs) return 0
+function blockFor(series: readonly ArcSeries[], stretchedS: StretchedS, mostArcs: number): number {
+  if (countArcs(series, stretchedS, 0, mostArcs) <= mostArcs) return 0
   // Each series is at least one arc. Where there are more series than arcs, the longest block is the best there is.
   if (series.length >= mostArcs) return PERIOD_S
   let blockS = SMALLEST_BLOCK_S
-  while (blockS < PERIOD_S && countArcs(series, blockS, mostArcs) > mostArcs) blockS *= 2
+  while (blockS < PERIOD_S && countArcs(series, stretchedS, blockS, mostArcs) > mostArcs) blockS *= 2
   return blockS
 }
 
-function layOut(series: readonly ArcSeries[], mostArcs: number): Arcs {
-  const blockS = blockFor(series, mostArcs)
-  const count = countArcs(series, blockS, Number.POSITIVE_INFINITY)
+function layOut(series: readonly ArcSeries[], stretchedS: StretchedS, mostArcs: number): Arcs {
+  const blockS = blockFor(series, stretchedS, mostArcs)
+  const count = countArcs(series, stretchedS, blockS, Number.POSITIVE_INFINITY)
   const figures = (): Float64Array => new Float64Array(count)
   const arcs: Arcs = { startS: figures(), endS: figures(), heat: figures(), spentS: figures() }
   let clock = 0
   let spent = 0
   let at = 0
   for (const one of series) {
-    const { arcS, offS, heat } = one
-    const merged = cyclesPerBlock(one, blockS)
-    for (let left = cyclesOf(one); left > 0; left -= merged) {
+    const { arcS, heat } = one
+    const cycleS = arcS + pauseOf(one, stretchedS)
+    const merged = cyclesPerBlock(cycleS, blockS)
+    for (let left = cyclesOf(one.times, cycleS); left > 0; left -= merged) {
       const cycles = Math.min(merged, left)
       arcs.startS[at] = clock
       arcs.endS[at] = clock + cycles * arcS
@@ -78,7 +91,7 @@ function layOut(series: readonly ArcSeries[], mostArcs: number): Arcs {
       arcs.spentS[at] = spent
       at += 1
       spent += cycles * arcS * heat
-      clock += cycles * (arcS + offS)
+      clock += cycles * cycleS
     }
   }
   return arcs
@@ -113,7 +126,10 @@ export function worstArcOnS(
   mostArcs = MOST_ARCS,
   enoughS = Number.POSITIVE_INFINITY,
 ): number {
-  const arcs = layOut(series, mostArcs)
+  return worstOf(layOut(series, null, mostArcs), enoughS)
+}
+
+function worstOf(arcs: Arcs, enoughS: number): number {
   const [toEnd, toStart, fromStart, fromEnd] = [
     heatMeter(arcs),
     heatMeter(arcs),
@@ -143,12 +159,7 @@ const LONGEST_PAUSE_S = 3600
  */
 export function pauseForDutyS(series: readonly ArcSeries[], dutyPct: number): number | null {
   const allowedS = (dutyPct / 100) * PERIOD_S
-  const isOver = (pauseS: number) =>
-    worstArcOnS(
-      series.map((one) => (one.stretches ? { ...one, offS: pauseS } : one)),
-      MOST_ARCS,
-      allowedS,
-    ) > allowedS
+  const isOver = (pauseS: number) => worstOf(layOut(series, pauseS, MOST_ARCS), allowedS) > allowedS
   if (isOver(LONGEST_PAUSE_S)) return null
   let low = 0
   let high = LONGEST_PAUSE_S
