@@ -86,7 +86,7 @@ test('the section is drawn as it is typed, and over-welding is shown in money', 
   await cell(page, 'Size', 2).focus()
   const drawing = page.getByRole('img', { name: /^Cross-section: T-joint/ })
   await expect(drawing).toHaveAttribute('aria-label', /leg A 5\/16 in/)
-  await expect(page.getByText(/times the metal: .* about \$/)).toBeVisible()
+  await expect(page.getByText(/times the metal of .*: .* about \$/)).toBeVisible()
   await cell(page, 'Size', 2).fill('3/8')
   await expect(drawing).toHaveAttribute('aria-label', /leg A 3\/8 in/)
   await page.getByRole('button', { name: 'Take 3/16 in' }).click()

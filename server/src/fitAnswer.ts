@@ -50,6 +50,8 @@ const link = z.object({
   detail: z.string(),
   lowA: z.number().nullable(),
   highA: z.number().nullable(),
+  /** With as much rest as it takes. */
+  mostA: z.number().nullable(),
   missing: z.string(),
   verdict,
   spareA: z.number().nullable(),
@@ -57,25 +59,46 @@ const link = z.object({
 const chain = z.object({
   jointId: z.string(),
   wantedA: z.number(),
-  windowA: z.object({ low: z.number(), high: z.number() }),
+  windowA: z.object({ low: z.number(), high: z.number().nullable() }),
   links: z.array(link),
   verdict,
   first: z.string().nullable(),
   spareA: z.number().nullable(),
+  /** How far the link that gives out lies outside the window, A: below 0 too little, above 0 too much. */
+  outsideA: z.number().nullable(),
   sentence: z.string(),
+})
+
+const range = z.object({ low: z.number(), high: z.number() })
+const start = range.extend({ value: z.number() })
+/** A start to be tried on a coupon of the same metal. */
+const settings = z.object({
+  jointId: z.string(),
+  currentA: start,
+  voltsV: start.nullable(),
+  feedMmPerMin: start.nullable(),
+  polarity: z.enum(['dcep', 'dcen', 'ac']),
+  flowLPerMin: z.number().nullable(),
+  travelMmPerMin: z.number().nullable(),
+  heatKJPerMm: z.number().nullable(),
+  tipToWorkMm: range.nullable(),
+  travel: z.enum(['push', 'drag']),
+  angleDeg: range,
 })
 
 export const fitAnswerSchema = z.strictObject({
   verdict,
   governingJointId: z.string(),
   chains: z.array(chain),
+  settings: z.array(settings),
   criteria: z.array(criterion),
   welds: z.array(
     z.object({
       jointId: z.string(),
       wantedA: z.number(),
-      burnThroughA: z.number(),
-      passThicknessMm: z.number(),
+      lowA: z.number(),
+      highA: z.number().nullable(),
+      heatedMm: z.number(),
       passes: z.number(),
       metalG: z.number(),
       fillerG: z.number(),

@@ -1,6 +1,6 @@
 /** A change to a set-up, with what follows from it: nobody changes the wire and keeps the rolls. */
-import { type Capability, capabilityOf, chosenOf } from '../capability/capability.ts'
-import { type Slot, SLOT_KEYS, type SlotItems, SLOTS } from '../capability/slots.ts'
+import { type Capability, capabilityOf } from '../capability/capability.ts'
+import { chosenOf, type Slot, SLOT_KEYS, type SlotItems, SLOTS } from '../capability/slots.ts'
 import { assess } from '../criteria/index.ts'
 import type { Demand } from '../demand/demand.ts'
 import type { SetUp } from '../model/equipment.ts'

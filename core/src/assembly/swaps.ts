@@ -4,7 +4,7 @@ import { type Slot, SLOT_KEYS, type SlotItems } from '../capability/slots.ts'
 import { type Assessment, slotsOf } from '../criteria/criterion.ts'
 import { criterionOf } from '../criteria/index.ts'
 import type { Demand } from '../demand/demand.ts'
-import type { SetUp } from '../model/equipment.ts'
+import type { SetUp, Wire } from '../model/equipment.ts'
 import type { Shelf } from '../model/shelf.ts'
 import { failingSlots, fitOut } from './fitOut.ts'
 import { type Offer, offersFor } from './offers.ts'
@@ -37,6 +37,10 @@ const EASE: readonly Slot[] = [
   'powerSource',
 ]
 
+/** Another metal’s wire mends nothing, unless the job is of that metal. */
+const isOfMetal = ({ metal }: Wire, { wire }: Capability, demand: Demand | null): boolean =>
+  metal === wire?.metal || (demand?.metals.includes(metal) ?? false)
+
 type FindSwaps = (assessment: Assessment) => readonly Swap[]
 
 /**
@@ -62,6 +66,7 @@ export function swapFinder(capability: Capability, demand: Demand | null, shelf:
       const offer = offersOf(slot).find(
         ({ item, verdict, reasons }) =>
           item !== capability[slot] &&
+          (slot !== 'wire' || isOfMetal(item as SlotItems['wire'], capability, demand)) &&
           verdict !== 'fails' &&
           reasons.every((reason) => reason.criterion !== criterion),
       )

@@ -5,7 +5,6 @@
 import { type Assumptions, assumptionsOf } from '../assumptions/assume.ts'
 import { type Reckoner, reckonerFor } from '../calculation/reckoner.ts'
 import type { Feeder, SetUp, SupplyRating, WireFeeder } from '../model/equipment.ts'
-import type { Shelf } from '../model/shelf.ts'
 import type { Shop } from '../model/shop.ts'
 import { told, type Told } from '../model/told.ts'
 import { type Process, PROCESSES } from '../reference/processes.ts'
@@ -17,13 +16,13 @@ import type { RuleBook, Ruled } from '../supply/ruleBook.ts'
 import { gasFlowOf } from '../trade/gasFlow.ts'
 import { type ElectrodeRange, electrodeRangeOf } from './electrodeRange.ts'
 import { type GunPoints, gunPointsOf } from './gunPoints.ts'
-import { type Chosen, emptyChoice, itemsFor, type Slot, SLOT_KEYS, type SlotItems, SLOTS } from './slots.ts'
+import { type Chosen, emptyChoice, type Slot, type SlotItems, SLOTS } from './slots.ts'
 import { type SupplyAnswer, supplyFor } from './supplyFor.ts'
 
 /** What is chosen of a set-up beside its parts. */
 export type Settings = Pick<
   SetUp,
-  'process' | 'polarity' | 'start' | 'electronicsNear' | 'stickOutMm' | 'flowLPerMin'
+  'process' | 'polarity' | 'linksSetV' | 'start' | 'electronicsNear' | 'stickOutMm' | 'flowLPerMin'
 >
 
 /** What pushes the wire, with the name of what it is built into. */
@@ -144,7 +143,9 @@ export class Capability implements Chosen {
   /** What the circuit's conductor carries; null for a size that the rule book does not have. */
   get ampacity(): Ruled | null {
     if (this.#ampacity === undefined)
-      this.#ampacity = this.circuit ? this.rules.ampacityA(this.circuit.conductorSize) : null
+      this.#ampacity = this.circuit
+        ? this.rules.ampacityA(this.circuit.conductorSize, this.circuit.columnC)
+        : null
     return this.#ampacity
   }
 
@@ -203,16 +204,3 @@ export class Capability implements Chosen {
  */
 export const capabilityOf = (shop: Shop, settings: Settings, chosen: Chosen): Capability =>
   new Capability(shop, settings, chosen, reckonerFor(assumptionsOf(shop)))
-
-/**
- * @returns what a set-up names, from the shelf; null for a place that is empty or names what is not there
- * @example chosenOf(setUp, shelf).wire?.name // '0.035 ER70S-6'
- */
-export function chosenOf(setUp: SetUp, shelf: Shelf): Chosen {
-  const chosen: Record<string, unknown> = { ...emptyChoice(), stock: shelf.stock }
-  for (const slot of SLOTS) {
-    const id = setUp[SLOT_KEYS[slot]]
-    chosen[slot] = id === null ? null : (itemsFor(slot, shelf).find((item) => item.id === id) ?? null)
-  }
-  return chosen as unknown as Chosen
-}

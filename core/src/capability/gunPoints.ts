@@ -20,11 +20,13 @@ interface GunParts {
 
 /** From this share of CO₂ on, a gun runs as cool as in CO₂ alone. */
 const AS_CO2_PCT = 99
+/** From this share of inert gas on, it is rated as in argon. */
+const AS_ARGON_PCT = 99
 
 function gunGas({ process, gas }: Pick<GunParts, 'process' | 'gas'>): GunGas | null {
   if (!process.shielded) return 'none'
   if (!gas) return null
-  if (process.family === 'gtaw') return 'argon'
+  if (process.family === 'gtaw' || gas.argonPct + gas.heliumPct >= AS_ARGON_PCT) return 'argon'
   return gas.co2Pct >= AS_CO2_PCT ? 'co2' : 'mixed'
 }
 
@@ -43,7 +45,9 @@ export function gunPointsOf({ gun, gas, process }: GunParts, r: Reckoner): GunPo
   if (!wanted) return { missing: told('gas-for-rating') }
   const wave = process.id === 'gtaw-ac' ? 'ac' : 'dc'
   const rated = (of: GunGas) => gun.ratings.filter((rating) => rating.gas === of && rating.wave === wave)
-  const own = rated(wanted)
+  const given = rated(wanted)
+  // A wire gun that is rated in mixes alone runs no hotter in argon.
+  const own = given.length === 0 && wanted === 'argon' && process.feedsWire ? rated('mixed') : given
   if (own.length > 0) return { points: own, source: dataPlate(), missing: null }
   const inCo2 = rated('co2')
   if (inCo2.length === 0)

@@ -181,3 +181,16 @@ export function needsOf({
 /** What a place is called with this process, as a word of the vocabulary. */
 export const slotWord = (slot: Slot, { feedsWire }: { readonly feedsWire: boolean }) =>
   word('slot', slot === 'gun' || slot === 'wire' ? `${slot}-${feedsWire ? 'wire' : 'tig'}` : slot)
+
+/**
+ * @returns what a set-up names, from the shelf; null for a place that is empty or names what is not there
+ * @example chosenOf(setUp, shelf).wire?.name // '0.035 ER70S-6'
+ */
+export function chosenOf(setUp: SetUp, shelf: Shelf): Chosen {
+  const chosen: Record<string, unknown> = { ...emptyChoice(), stock: shelf.stock }
+  for (const slot of SLOTS) {
+    const id = setUp[SLOT_KEYS[slot]]
+    chosen[slot] = id === null ? null : (itemsFor(slot, shelf).find((item) => item.id === id) ?? null)
+  }
+  return chosen as unknown as Chosen
+}

@@ -14,11 +14,25 @@ export interface SupplyAnswer {
 }
 
 /** Supply voltage that a plate's rating covers: ±10 % (IEC 60974-1, supply voltage tolerance). */
-const TOLERANCE = 0.1
+export const SUPPLY_TOLERANCE = 0.1
 
 /** A voltage with its phases, as words name a supply. */
 export const supplyParam = (voltageV: number | null, phases: 1 | 3): Param =>
   list([figure(voltageV ?? 0, 'V'), word('phases', `${phases}`)])
+
+/** The nearest column of a plate that covers the circuit's voltage. */
+export function columnFor(offered: readonly SupplyRating[], circuit: Circuit): SupplyRating | null {
+  let nearest: SupplyRating | null = null
+  let least = SUPPLY_TOLERANCE
+  for (const column of offered) {
+    if (column.phases !== circuit.phases || column.voltageV === null) continue
+    const off = Math.abs(circuit.voltageV / column.voltageV - 1)
+    if (off > least) continue
+    nearest = column
+    least = off
+  }
+  return nearest
+}
 
 /** @param circuit null for a set that an engine drives */
 export function supplyFor(source: PowerSource, processId: ProcessId, circuit: Circuit | null): SupplyAnswer {
@@ -32,12 +46,7 @@ export function supplyFor(source: PowerSource, processId: ProcessId, circuit: Ci
   const offered = rated.supplies
   if (isEngineDriven(source)) return { supply: offered[0] ?? null, why: null, offered }
   if (!circuit) return { supply: null, why: told('no-circuit', { source: source.name }), offered }
-  const supply = offered.find(
-    ({ phases, voltageV }) =>
-      phases === circuit.phases &&
-      voltageV !== null &&
-      Math.abs(circuit.voltageV / voltageV - 1) <= TOLERANCE,
-  )
+  const supply = columnFor(offered, circuit)
   if (supply) return { supply, why: null, offered }
   const why = told('other-supply', {
     source: source.name,

@@ -1,6 +1,6 @@
 /** The current that each link of the chain carries for a job: circuit, power source, gun or torch, wire or tungsten. */
-import { computed, dataPlate } from '../basis/source.ts'
-import { calculation, from, input, inputOrAssumed } from '../calculation/calculation.ts'
+import { commonPractice, computed, dataPlate } from '../basis/source.ts'
+import { assumed, calculation, from, input, inputOrAssumed } from '../calculation/calculation.ts'
 import type { Capability } from '../capability/capability.ts'
 import type { Demand } from '../demand/demand.ts'
 import type { WeldFigures } from '../demand/weldFigures.ts'
@@ -17,9 +17,26 @@ import {
 export const LINK_IDS = ['circuit', 'source', 'gun', 'electrode'] as const
 export type LinkId = (typeof LINK_IDS)[number]
 
-/** From the least to the most that a link carries, A; or what is missing for it. */
-export type Carries =
-  { readonly lowA: number; readonly highA: number; readonly missing: null } | { readonly missing: Told }
+/** What a link carries, A. */
+export interface Carried {
+  /** From the least to the most that it carries through this job without more rest than the job has. */
+  readonly lowA: number
+  readonly highA: number
+  /** How low it can still be used, and how high with as much rest as it takes. */
+  readonly leastA: number
+  readonly mostA: number
+}
+/** What a link carries, or what is missing for it. */
+export type Carries = (Carried & { readonly missing: null }) | { readonly missing: Told }
+
+/** A link that rest does not change. */
+const steady = (lowA: number, highA: number): Carries => ({
+  lowA,
+  highA,
+  leastA: lowA,
+  mostA: highA,
+  missing: null,
+})
 
 const lacks = (missing: Told): Carries => ({ missing })
 /** A job without arc time has no duty. */
@@ -56,7 +73,7 @@ export function circuitCarrier(c: Capability, d: Demand): ((weld: WeldFigures) =
     if (oneArcS === null) return lacks(NO_ARC_TIME)
     const k = overloadFactor(oneArcS, d.pauseS, c.breakerConstantS, r)
     const I_b = currentAtInputA(draw, r.take(heldByBreaker, { I_n, k }), r)
-    return { lowA: 0, highA: r.take(circuitCurrent, { I_b, I_c }), missing: null }
+    return steady(0, r.take(circuitCurrent, { I_b, I_c }))
   }
 }
 
@@ -83,13 +100,23 @@ export function lowestOutputA({ supply, powerSource, r }: Capability): number | 
   })
 }
 
+export const greatestOutput = calculation({
+  id: 'greatest-output',
+  title: 'Greatest output on this supply voltage',
+  symbol: 'I_max',
+  unit: 'A',
+  expression: 'I_max',
+  inputs: { I_max: input('greatest output', 'A', dataPlate()) },
+  compute: ({ I_max }) => I_max,
+  source: dataPlate(),
+})
 const sourceCurrent = calculation({
   id: 'source-current',
   title: 'Current that the source sustains',
   symbol: 'I_source',
   unit: 'A',
   expression: 'min(I, I_max)',
-  inputs: { I: from(sustainedCurrent), I_max: input('greatest output', 'A', dataPlate()) },
+  inputs: { I: from(sustainedCurrent), I_max: from(greatestOutput) },
   compute: ({ I, I_max }) => Math.min(I, I_max),
   source: dataPlate(),
 })
@@ -100,7 +127,8 @@ export function sourceCarries(c: Capability, d: Demand): Carries {
   if (!supply || lowA === null) return lacks(c.supplyAnswer.why ?? told('supply'))
   if (d.dutyPct === null) return lacks(NO_ARC_TIME)
   const I = currentAtDutyA(supply.ratedPoints, Math.max(d.dutyPct, LEAST_DUTY_PCT), r)
-  return { lowA, highA: r.take(sourceCurrent, { I, I_max: supply.outputMaxA }), missing: null }
+  const mostA = r.take(greatestOutput, { I_max: supply.outputMaxA })
+  return { lowA, highA: r.take(sourceCurrent, { I, I_max: mostA }), leastA: lowA, mostA, missing: null }
 }
 
 const gunDutyPct = calculation({
@@ -130,6 +158,27 @@ export const gunCurrent = calculation({
   source: computed('IEC 60974-7, rating of torches'),
 })
 
+const gunShortDuty = calculation({
+  id: 'gun-short-duty',
+  title: 'Duty of short welds with rest between',
+  symbol: 'X',
+  unit: '%',
+  expression: 'X_0',
+  inputs: { X_0: assumed('gunShortDutyPct') },
+  compute: ({ X_0 }) => X_0,
+  source: commonPractice(),
+})
+export const gunShortCurrent = calculation({
+  id: 'gun-current-short',
+  title: 'Current of the gun or torch in short welds with rest between',
+  symbol: 'I_most',
+  unit: 'A',
+  expression: 'I',
+  inputs: { I: from(sustainedCurrent) },
+  compute: ({ I }) => I,
+  source: commonPractice(),
+})
+
 /** @param dutyPct asked; the rating's own where no job asks */
 export function gunCarriesAt(c: Capability, dutyPct: number | null): Carries {
   const points = c.gunPoints
@@ -137,9 +186,11 @@ export function gunCarriesAt(c: Capability, dutyPct: number | null): Carries {
   if (points.missing !== null) return lacks(points.missing)
   const { r } = c
   const X_1 = dutyPct ?? Math.max(...points.points.map((point) => point.dutyPct))
+  const X_s = r.take(gunShortDuty, {})
+  const mostA = r.take(gunShortCurrent, { I: currentAtDutyA(points.points, X_s, r) })
   const X = r.take(gunDutyPct, { X_1, X_0: 'gunLeastDutyPct' })
-  const I = currentAtDutyA(points.points, X, r)
-  return { lowA: 0, highA: r.take(gunCurrent, { I, X }), missing: null }
+  const highA = r.take(gunCurrent, { I: currentAtDutyA(points.points, X, r), X })
+  return { lowA: 0, leastA: 0, highA, mostA, missing: null }
 }
 
 export const gunCarries = (c: Capability, d: Demand): Carries =>
@@ -170,18 +221,16 @@ export const electrodeCurrent = calculation({
 
 export function electrodeCarries({ electrode, r }: Capability): Carries {
   if (electrode.missing !== null) return lacks(electrode.missing)
-  const { minA, maxA, source } = electrode.range
-  return {
-    lowA: r.take(electrodeLeast, { I_min: minA }, () => ({ I_min: { source } })),
-    highA: r.take(electrodeCurrent, { I_max: maxA }, () => ({ I_max: { source } })),
-    missing: null,
-  }
+  const { minA, maxA, stableA, source } = electrode.range
+  const lowA = r.take(electrodeLeast, { I_min: minA }, () => ({ I_min: { source } }))
+  const highA = r.take(electrodeCurrent, { I_max: maxA }, () => ({ I_max: { source } }))
+  return { lowA, highA, leastA: stableA, mostA: highA, missing: null }
 }
 
 /** The calculations that end in what each link carries: what its working shows. */
 export const LINK_FROM = {
   circuit: [circuitCurrent],
-  source: [sourceCurrent],
-  gun: [gunCurrent],
+  source: [sourceCurrent, greatestOutput],
+  gun: [gunCurrent, gunShortCurrent],
   electrode: [electrodeLeast, electrodeCurrent],
 } as const

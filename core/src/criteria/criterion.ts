@@ -10,7 +10,7 @@ import type { Verdict } from '../model/verdict.ts'
 import type { Process } from '../reference/processes.ts'
 
 /** Criteria that stand in one row together where a whole fit is shown. */
-export type Group = 'polarity' | 'together' | 'shielding'
+export type Group = 'polarity' | 'together' | 'shielding' | 'joint'
 
 /** What a criterion finds: no sentences, no functions. Words make the sentences from `code` and `params`. */
 export interface Assessment {

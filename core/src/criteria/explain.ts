@@ -4,13 +4,8 @@ import type { Step } from '../calculation/step.ts'
 import type { Capability } from '../capability/capability.ts'
 import { type Demand, traceDemand } from '../demand/demand.ts'
 import { metalCalculations, type WeldFigures } from '../demand/weldFigures.ts'
-import { passesWanted } from '../trade/deposit.ts'
-import {
-  burnThroughCurrent,
-  leastWindowCurrent,
-  mostWindowCurrent,
-  wantedCurrent,
-} from '../trade/wantedCurrent.ts'
+import { passesWanted } from '../trade/passes.ts'
+import { leastWindowCurrent, meltThrough, mostWindowCurrent, wantedCurrent } from '../trade/wantedCurrent.ts'
 import {
   circuitCarries,
   electrodeCarries,
@@ -88,8 +83,9 @@ export function explainWeld(figure: WeldFigure, demand: Demand, weld: WeldFigure
     wanted: [
       { calculations: ids([wantedCurrent]), value: weld.wantedA },
       { calculations: ids([leastWindowCurrent]), value: weld.lowA },
-      { calculations: ids([mostWindowCurrent]), value: weld.highA },
-      { calculations: ids([burnThroughCurrent]), value: weld.burnThroughA },
+      ...(weld.highA === null
+        ? latest([meltThrough])
+        : [{ calculations: ids([mostWindowCurrent]), value: weld.highA }]),
     ],
     passes: [{ calculations: passesWanted.from, value: weld.passes }],
     metal: [{ calculations: metalCalculations.metal, value: weld.metalG }],

@@ -60,7 +60,7 @@ const gasForMetal = grouped(
     mends({ process }, _d, { code }) {
       if (code === 'oxidises') return [told('argon')]
       if (code === 'wanders') return [told('steel-gas')]
-      return [told(process.id === 'gmaw-spray' ? 'stainless-spray-gas' : 'stainless-gas')]
+      return [told(process.id !== 'gmaw-short' ? 'stainless-spray-gas' : 'stainless-gas')]
     },
   },
 )
@@ -71,7 +71,7 @@ const gasForSpray = grouped(
   ['gas', 'wire'],
   (c, d) => {
     const { gas, process } = c
-    if (!gas || process.id !== 'gmaw-spray') return null
+    if (!gas || (process.id !== 'gmaw-spray' && process.id !== 'gmaw-pulse')) return null
     const steel = metalsOf(c, d).find(({ metal }) => metal === 'carbon-steel')
     if (!steel) return null
     const params = { share: figure(gas.co2Pct, '%') }

@@ -9,24 +9,32 @@ import { PROCESSES } from '../reference/processes.ts'
 import { isConsequence, PARTS_CHOSEN } from './chosen.ts'
 import type { Assessment, Criterion, Mend } from './criterion.ts'
 import { slotsOf } from './criterion.ts'
-import { CURRENT_CRITERIA } from './current.ts'
+import { CURRENT_CRITERIA, WIRE_AND_OUTPUT_CRITERIA } from './current.ts'
+import { FEED_CRITERIA } from './feedSpeed.ts'
 import { FEEDER_CRITERIA } from './feeder.ts'
 import { GAS_CRITERIA } from './gas.ts'
 import { GUN_CRITERIA } from './gun.ts'
 import { GUN_END_CRITERIA } from './gunEnd.ts'
+import { JOINT_CRITERIA } from './joint.ts'
 import { LINER_CRITERIA } from './liner.ts'
+import { PACE_CRITERIA } from './pace.ts'
 import { PARTS_CLASS_CRITERIA } from './partsClass.ts'
 import { POLARITY_CRITERIA } from './polarity.ts'
 import { ROLL_CRITERIA } from './rolls.ts'
 import { SOURCE_CRITERIA } from './source.ts'
 import { SUPPLY_CRITERIA } from './supply.ts'
+import { THICKNESS_CRITERIA } from './thickness.ts'
 import { TORCH_CRITERIA } from './torch.ts'
 import { USE_CRITERIA } from './use.ts'
 import { WIRE_CRITERIA } from './wire.ts'
 
 export const CRITERIA: readonly Criterion[] = [
   ...SUPPLY_CRITERIA,
+  ...PACE_CRITERIA,
   ...CURRENT_CRITERIA,
+  ...FEED_CRITERIA,
+  ...THICKNESS_CRITERIA,
+  ...WIRE_AND_OUTPUT_CRITERIA,
   ...POLARITY_CRITERIA,
   PARTS_CHOSEN,
   ...SOURCE_CRITERIA,
@@ -39,6 +47,7 @@ export const CRITERIA: readonly Criterion[] = [
   ...PARTS_CLASS_CRITERIA,
   ...WIRE_CRITERIA,
   ...GAS_CRITERIA,
+  ...JOINT_CRITERIA,
   ...USE_CRITERIA,
 ]
 

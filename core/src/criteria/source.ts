@@ -19,6 +19,7 @@ const ratedForProcess = grouped(
     const params = { source: powerSource.name, process: word('process', process.id) }
     const own = powerSource.processes.filter(({ family }) => family === process.family)
     if (own.length === 0) return bad('not-rated', params, PLATE)
+    if (process.id === 'gmaw-pulse' && !own.some(({ pulse }) => pulse)) return bad('no-pulse', params, PLATE)
     const wave = process.id === 'gtaw-ac' ? 'ac' : 'dc'
     if (own.some(({ outputs }) => outputs.includes(wave))) return good('rated', params, PLATE)
     return bad(wave === 'ac' ? 'dc-only' : 'ac-only', params, PLATE)

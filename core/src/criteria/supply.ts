@@ -1,25 +1,32 @@
 /** Criteria of the supply: does the source take it, does the breaker hold, does the cable carry, by job and by rule. */
 import { computed, dataPlate, standard } from '../basis/source.ts'
 import { calculation, from, input } from '../calculation/calculation.ts'
+import { type Reckoner, reckonerFor } from '../calculation/reckoner.ts'
 import type { Capability } from '../capability/capability.ts'
-import { supplyParam } from '../capability/supplyFor.ts'
+import { columnFor, SUPPLY_TOLERANCE, supplyParam } from '../capability/supplyFor.ts'
 import type { Demand } from '../demand/demand.ts'
 import { jobDuty, mostWanted } from '../demand/demand.ts'
 import type { WeldFigures } from '../demand/weldFigures.ts'
 import { dutyAtCurrentPct } from '../duty/curve.ts'
-import { figure, list, told } from '../model/told.ts'
+import type { SupplyRating } from '../model/equipment.ts'
+import type { PlateFamily } from '../model/process.ts'
+import { figure, list, told, word } from '../model/told.ts'
 import { overloadFactor } from '../supply/breakerHeat.ts'
 import {
   breakerHeatCurrent,
+  type Draw,
+  drawOf,
   effectiveInput,
   effectiveInputA,
   greatestInput,
   greatestInputA,
   inputCurrentA,
 } from '../supply/inputCurrent.ts'
+import { inputFault } from '../supply/plateCheck.ts'
 import { smallestBreakerA, smallestConductor } from '../supply/ruleBook.ts'
-import { NO_ARC_TIME } from './carries.ts'
+import { circuitCarries, LINK_FROM, NO_ARC_TIME } from './carries.ts'
 import { type Assessment, type Criterion, fails, fits, measured, unknown } from './criterion.ts'
+import { verdictOfCurrent, WINDOW } from './withinWindow.ts'
 import { weldWithMost } from './worstWeld.ts'
 
 const CIRCUIT = ['circuit', 'powerSource'] as const
@@ -50,15 +57,23 @@ const supplySetting: Criterion = {
   isOfSetUp: true,
   group: 'together',
   slots: CIRCUIT,
-  assess({ circuit, powerSource }) {
+  assess({ circuit, powerSource, settings: { linksSetV } }) {
     if (!circuit || !powerSource || powerSource.supplyChange === null) return null
     const voltages = new Set(
       powerSource.processes.flatMap(({ supplies }) => supplies.map(({ voltageV }) => voltageV)),
     )
     if (voltages.size < 2) return null
     const params = { source: powerSource.name, volts: figure(circuit.voltageV, 'V') }
-    return fits('supply-setting', powerSource.supplyChange, params, { source: PLATE })
+    const { supplyChange } = powerSource
+    const inGroup = (found: Assessment): Assessment => ({ ...found, group: 'together' })
+    const isSet = linksSetV !== null && (supplyChange === 'links' || supplyChange === 'plug')
+    if (!isSet) return inGroup(fits('supply-setting', supplyChange, params, { source: PLATE }))
+    const isRight = Math.abs(circuit.voltageV / linksSetV - 1) <= SUPPLY_TOLERANCE
+    const make = isRight ? fits : fails
+    const set = { ...params, set: figure(linksSetV, 'V') }
+    return inGroup(make('supply-setting', isRight ? 'set-right' : 'set-other', set, { source: PLATE }))
   },
+  mends: (_c, _d, { params }) => [told('set-links', { volts: params['volts'] ?? '' })],
 }
 
 /** Heating of the breaker by one weld of the job, as a steady current, A. */
@@ -80,26 +95,40 @@ const heldReading = calculation({
   source: standard('UL 489: holds 100 % of its rating in open air', true),
 })
 
+/** A breaker that goes at the current wanted may hold at the least that still makes the weld. */
+function turnedDown(c: Capability, d: Demand, weld: WeldFigures, found: Assessment): Assessment {
+  if (found.verdict !== 'fails') return found
+  const carries = circuitCarries(c, d, weld)
+  if (!carries || carries.missing !== null || verdictOfCurrent(weld, carries) === 'fails') return found
+  const current = figure(carries.highA, 'A')
+  return { ...found, verdict: 'tight', code: 'turned-down', params: { ...found.params, current } }
+}
+
 const breakerHolds: Criterion = {
   id: 'breaker-holds',
   group: null,
   slots: CIRCUIT,
   demandFrom: [breakerHeatCurrent],
   capacityFrom: [heldReading],
-  alsoFrom: [mostWanted],
+  alsoFrom: [mostWanted, ...LINK_FROM.circuit, ...WINDOW],
   assess(c, d) {
     const { circuit, rules, r } = c
     if (!d || !circuit) return null
     if (!c.draw) return unknown('breaker-holds', c.supply ? c.drawMissing : told('supply'))
     if (d.dutyPct === null) return unknown('breaker-holds', NO_ARC_TIME)
     const worst = weldWithMost(d, (weld) => breakerHeatA(c, d, weld))
-    return measured(c, 'breaker-holds', {
-      demand: worst.value,
-      capacity: r.take(heldReading, { I_n: rules.breakerHoldsA(circuit.breakerA).value }),
-      unit: 'A',
-      weldId: worst.weld.joint.id,
-      source: standard('UL 489 trip points, estimate', true),
-    })
+    return turnedDown(
+      c,
+      d,
+      worst.weld,
+      measured(c, 'breaker-holds', {
+        demand: worst.value,
+        capacity: r.take(heldReading, { I_n: rules.breakerHoldsA(circuit.breakerA).value }),
+        unit: 'A',
+        weldId: worst.weld.joint.id,
+        source: standard('UL 489 trip points, estimate', true),
+      }),
+    )
   },
   mends({ rules }, _d, { demand }) {
     const size = smallestBreakerA(rules, demand ?? 0)
@@ -119,6 +148,9 @@ const ampacityReading = calculation({
   source: computed('rule book'),
 })
 
+/** What most terminals and cables in conduit stand. */
+const USUAL_COLUMN_C = 75
+
 const noAmpacity = ({ circuit, rules }: Capability) =>
   told('ampacity', { size: circuit?.conductorSize ?? '', book: rules.name })
 
@@ -132,8 +164,8 @@ function carriedA({ circuit, ampacity, r }: Capability): number | null {
   )
 }
 
-const cableMends: NonNullable<Criterion['mends']> = ({ rules }, _d, { demand }) => {
-  const size = smallestConductor(rules, demand ?? 0)
+const cableMends: NonNullable<Criterion['mends']> = ({ rules, circuit }, _d, { demand }) => {
+  const size = smallestConductor(rules, demand ?? 0, circuit?.columnC ?? USUAL_COLUMN_C)
   return size === null ? [] : [told('cable-of', { size })]
 }
 
@@ -163,6 +195,24 @@ const cable: Criterion = {
   mends: cableMends,
 }
 
+/** One process of the plate on this circuit. */
+interface PlateOnCircuit {
+  readonly family: PlateFamily
+  readonly supply: SupplyRating
+}
+
+/** Every process that the plate is rated for on this circuit: the circuit is not rewired for TIG. */
+const platesOn = ({ powerSource, circuit }: Capability): readonly PlateOnCircuit[] =>
+  circuit && powerSource
+    ? powerSource.processes.flatMap(({ family, supplies }) => {
+        const supply = columnFor(supplies, circuit)
+        return supply && !inputFault(family, supply) ? [{ family, supply }] : []
+      })
+    : []
+
+const drawOn = (c: Capability, { family, supply }: PlateOnCircuit, r: Reckoner): Draw | null =>
+  c.powerSource && c.circuit ? drawOf(c.powerSource, supply, c.circuit, family, r) : null
+
 const effectiveReading = calculation({
   id: 'conductor-by-plate',
   title: 'Conductor current that the rule asks for',
@@ -184,7 +234,37 @@ const conductorByRule = calculation({
   source: standard('NEC 630.11(A)', true),
 })
 
-/** Whatever the job. */
+/** What the rule asks of the conductor for one process, A; null where the plate cannot be reckoned. */
+function conductorA(c: Capability, plate: PlateOnCircuit, r: Reckoner): number | null {
+  const { supply } = plate
+  if (supply.i1EffA !== null) return r.take(effectiveReading, { I_1eff: supply.i1EffA })
+  const draw = drawOn(c, plate, r)
+  if (!draw) return null
+  const ratedA = Math.max(...supply.ratedPoints.map(({ currentA }) => currentA))
+  const m = c.rules.multiplier(dutyAtCurrentPct(supply.ratedPoints, ratedA))
+  return r.take(conductorByRule, { I_1max: greatestInputA(supply, draw, r), m: m.value }, () => ({
+    m: { source: m.source },
+  }))
+}
+
+/** The process of the plate for which a figure is greatest. */
+function hungriestPlate(
+  c: Capability,
+  of: (plate: PlateOnCircuit, r: Reckoner) => number | null,
+): PlateOnCircuit | null {
+  const r = reckonerFor(c.assumptions)
+  let most: PlateOnCircuit | null = null
+  let mostA = Number.NEGATIVE_INFINITY
+  for (const plate of platesOn(c)) {
+    const value = of(plate, r)
+    if (value === null || value <= mostA) continue
+    most = plate
+    mostA = value
+  }
+  return most
+}
+
+/** Whatever the job, and whichever process of the plate asks most. */
 const conductorRule: Criterion = {
   id: 'conductor-rule',
   isOfSetUp: true,
@@ -193,22 +273,16 @@ const conductorRule: Criterion = {
   demandFrom: [effectiveReading, conductorByRule],
   capacityFrom: [ampacityReading],
   assess(c) {
-    const { circuit, supply, draw, rules, r } = c
+    const { circuit, supply, draw } = c
     if (!circuit || !c.powerSource) return null
     if (!supply || !draw) return unknown('conductor-rule', supply ? c.drawMissing : told('supply'))
     const capacity = carriedA(c)
     if (capacity === null) return unknown('conductor-rule', noAmpacity(c))
-    const ratedA = Math.max(...supply.ratedPoints.map(({ currentA }) => currentA))
-    const m = rules.multiplier(dutyAtCurrentPct(supply.ratedPoints, ratedA))
-    const demand =
-      supply.i1EffA === null
-        ? r.take(conductorByRule, { I_1max: greatestInputA(supply, draw, r), m: m.value }, () => ({
-            m: { source: m.source },
-          }))
-        : r.take(effectiveReading, { I_1eff: supply.i1EffA })
+    const plate = hungriestPlate(c, (one, r) => conductorA(c, one, r)) ?? { family: c.process.family, supply }
     return measured(c, 'conductor-rule', {
-      params: { size: circuit.conductorSize },
-      demand,
+      code: plate.family === c.process.family ? 'measured' : 'other-process',
+      params: { size: circuit.conductorSize, process: word('plateFamily', plate.family) },
+      demand: conductorA(c, plate, c.r) ?? 0,
       capacity,
       unit: 'A',
       isLimit: true,
@@ -228,22 +302,43 @@ const breakerReading = calculation({
   compute: ({ I_n }) => I_n,
   source: dataPlate('circuit'),
 })
+const breakerForWelder = calculation({
+  id: 'largest-breaker-welder',
+  title: 'Largest breaker for this machine',
+  symbol: 'I_A',
+  unit: 'A',
+  expression: 'I_A',
+  method: 'next standard size from 2 · I₁max',
+  inputs: { I_A: input('of the rule book', 'A', computed('rule book')), I_1max: greatestInput },
+  compute: ({ I_A }) => I_A,
+  source: standard('NEC 630.12(A), next standard size of 240.6(A)', true),
+})
+const breakerForConductor = calculation({
+  id: 'largest-breaker-conductor',
+  title: 'Largest breaker for this cable',
+  symbol: 'I_B',
+  unit: 'A',
+  expression: 'I_B',
+  method: 'next standard size from 2 · ampacity',
+  inputs: { I_B: input('of the rule book', 'A', computed('rule book')), A_c: from(ampacityReading) },
+  compute: ({ I_B }) => I_B,
+  source: standard('NEC 630.12(B), next standard size of 240.6(A)', true),
+})
 const largestBreaker = calculation({
   id: 'largest-breaker',
   title: 'Largest breaker for this machine and this cable',
   symbol: 'I_most',
   unit: 'A',
-  expression: 'I_most',
-  method: 'next standard size from the lesser of 2 · I₁max and 2 · ampacity',
-  inputs: {
-    I_most: input('of the rule book', 'A', computed('rule book')),
-    I_1max: greatestInput,
-    A_c: from(ampacityReading),
-  },
-  compute: ({ I_most }) => I_most,
-  source: standard('NEC 630.12(A) and (B), next standard size of 240.6(A)', true),
+  expression: 'min(I_A, I_B)',
+  inputs: { I_A: from(breakerForWelder), I_B: from(breakerForConductor) },
+  compute: ({ I_A, I_B }) => Math.min(I_A, I_B),
+  source: standard('NEC 630.12(A) and (B)', true),
 })
 
+/**
+ * A breaker too large for the cable is a fault. One too large for the machine alone is not where the machine has
+ * overcurrent protection of its own, as most inverters have.
+ */
 const breakerRule: Criterion = {
   id: 'breaker-rule',
   isOfSetUp: true,
@@ -257,15 +352,28 @@ const breakerRule: Criterion = {
     if (!supply || !draw) return unknown('breaker-rule', supply ? c.drawMissing : told('supply'))
     const A_c = carriedA(c)
     if (A_c === null) return unknown('breaker-rule', noAmpacity(c))
-    const I_1max = greatestInputA(supply, draw, r)
-    const { value, source } = rules.largestBreakerA(I_1max, A_c)
-    return measured(c, 'breaker-rule', {
+    const inputOf = (plate: PlateOnCircuit, reckoner: Reckoner): number | null => {
+      const drawn = drawOn(c, plate, reckoner)
+      return drawn && greatestInputA(plate.supply, drawn, reckoner)
+    }
+    const plate = hungriestPlate(c, inputOf) ?? { family: c.process.family, supply }
+    const I_1max = inputOf(plate, r) ?? 0
+    const [forWelder, forConductor] = [
+      rules.largestBreakerForWelderA(I_1max),
+      rules.largestBreakerForConductorA(A_c),
+    ]
+    const I_A = r.take(breakerForWelder, { I_A: forWelder.value, I_1max })
+    const I_B = r.take(breakerForConductor, { I_B: forConductor.value, A_c })
+    const found = measured(c, 'breaker-rule', {
       demand: r.take(breakerReading, { I_n: circuit.breakerA }),
-      capacity: r.take(largestBreaker, { I_most: value, I_1max, A_c }),
+      capacity: r.take(largestBreaker, { I_A, I_B }),
       unit: 'A',
       isLimit: true,
-      source,
+      source: I_A <= I_B ? forWelder.source : forConductor.source,
     })
+    return found.verdict === 'fails' && circuit.breakerA <= I_B
+      ? { ...found, verdict: 'tight', code: 'own-protection' }
+      : found
   },
   mends: (_c, _d, { capacity }) => [told('breaker-at-most', { size: figure(capacity ?? 0, 'A') })],
 }

@@ -84,6 +84,7 @@ const TABLE: Readonly<Record<string, readonly Case[]>> = {
           phases: 1,
           breakerA: 20,
           conductorSize: '12 AWG',
+          columnC: 75,
           lengthMm: 1000,
         },
       },
@@ -99,6 +100,7 @@ const TABLE: Readonly<Record<string, readonly Case[]>> = {
           phases: 3,
           breakerA: 20,
           conductorSize: '12 AWG',
+          columnC: 75,
           lengthMm: 1000,
         },
       },
@@ -169,8 +171,13 @@ const TABLE: Readonly<Record<string, readonly Case[]>> = {
     ['22 ga on a source from 20 A', { demand: sampleDemand({ leastA: 12 }) }, 'fails'],
     [
       'a lowest stable current above the least output',
-      { powerSource: source({ lowestStableA: 40 }), demand: sampleDemand({ leastA: 30 }) },
+      { powerSource: source({ lowestStableA: 40 }), demand: sampleDemand({ leastA: 25 }) },
       'fails',
+    ],
+    [
+      'a little hotter than wanted, and not so hot that it burns through',
+      { powerSource: source({ lowestStableA: 40 }), demand: sampleDemand({ leastA: 30 }) },
+      'tight',
     ],
     ['well above', { demand: sampleDemand({ leastA: 60 }) }, 'fits'],
   ],
@@ -234,7 +241,29 @@ const TABLE: Readonly<Record<string, readonly Case[]>> = {
         gun: gun({ ratings: [{ gas: 'co2', wave: 'dc', currentA: 150, dutyPct: 60 }] }),
         demand: sampleDemand({ mostA: 130, dutyPct: 60 }),
       },
+      'tight',
+    ],
+    [
+      'the same, job of 200 A: no rest is long enough',
+      {
+        gun: gun({ ratings: [{ gas: 'co2', wave: 'dc', currentA: 150, dutyPct: 60 }] }),
+        demand: sampleDemand({ mostA: 200, dutyPct: 60 }),
+      },
       'fails',
+    ],
+    [
+      'its own rating in argon, where it has one (IEC 60974-7)',
+      {
+        gas: sampleGas({ argonPct: 100, co2Pct: 0 }),
+        gun: gun({
+          ratings: [
+            { gas: 'mixed', wave: 'dc', currentA: 90, dutyPct: 60 },
+            { gas: 'argon', wave: 'dc', currentA: 150, dutyPct: 60 },
+          ],
+        }),
+        demand: sampleDemand({ mostA: 130, dutyPct: 60 }),
+      },
+      'fits',
     ],
     [
       'the same in CO₂',
@@ -259,6 +288,14 @@ const TABLE: Readonly<Record<string, readonly Case[]>> = {
       tig({
         gun: gun({ kind: 'torch', ratings: [{ gas: 'argon', wave: 'dc', currentA: 125, dutyPct: 60 }] }),
         demand: sampleDemand({ mostA: 150, dutyPct: 60 }),
+      }),
+      'tight',
+    ],
+    [
+      'a 125 A torch, job of 280 A',
+      tig({
+        gun: gun({ kind: 'torch', ratings: [{ gas: 'argon', wave: 'dc', currentA: 125, dutyPct: 60 }] }),
+        demand: sampleDemand({ mostA: 280, dutyPct: 60 }),
       }),
       'fails',
     ],
@@ -551,7 +588,17 @@ const TABLE: Readonly<Record<string, readonly Case[]>> = {
   // AWS A5.12 annex: 1/16 in runs 70 to 150 A (from memory).
   electrode: [
     ['1/16 at 100 to 140 A', tig({ demand: sampleDemand({ leastA: 100, mostA: 140 }) }), 'fits'],
-    ['1/16 down to 40 A', tig({ demand: sampleDemand({ leastA: 40, mostA: 60 }) }), 'fails'],
+    ['1/16 down to 40 A', tig({ demand: sampleDemand({ leastA: 40, mostA: 60 }) }), 'tight'],
+    // Ground to a point it holds an arc down to some 10 A, from memory.
+    ['1/16 down to 6 A', tig({ demand: sampleDemand({ leastA: 6, mostA: 60 }) }), 'fails'],
+    [
+      '0.020 at 3 A (razor-thin parts, from memory)',
+      tig({
+        tungsten: sampleTungsten({ diameterMm: 0.508 }),
+        demand: sampleDemand({ leastA: 3, mostA: 12 }),
+      }),
+      'tight',
+    ],
     ['1/16 up to 190 A', tig({ demand: sampleDemand({ leastA: 100, mostA: 190 }) }), 'fails'],
     [
       '0.020 on AC: no such row',

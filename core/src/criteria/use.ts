@@ -1,9 +1,12 @@
 /** Criteria of what the job uses up against what is there: wire or rod, gas, tungsten, hours. */
 import { commonPractice, computed, jobField, standard } from '../basis/source.ts'
-import { assumed, type Calculation, calculation, from, input } from '../calculation/calculation.ts'
+import { assumed, type Calculation, calculation, from, input, listOf } from '../calculation/calculation.ts'
 import type { Capability } from '../capability/capability.ts'
 import { arcsTotal, arcTotal, type Demand, fillerTotal, mostWanted, workTime } from '../demand/demand.ts'
 import { inStock } from '../model/stock.ts'
+import type { Gas } from '../model/equipment.ts'
+import { arcTime } from '../trade/deposit.ts'
+import type { WeldFigures } from '../demand/weldFigures.ts'
 import { figure, type Params, told, type Told, word } from '../model/told.ts'
 import { gasFlow } from '../trade/gasFlow.ts'
 import { NO_ARC_TIME } from './carries.ts'
@@ -62,6 +65,10 @@ const criterion = (
   ...(mends ? { mends } : {}),
 })
 
+/** A shut square joint without a cap may be fused by TIG from the parts’ own metal. */
+const fusesAlone = ({ joint }: WeldFigures): boolean =>
+  joint.kind === 'square' && joint.rootGapMm + joint.reinforcementMm + joint.backWeldMm === 0
+
 const wireUse = criterion(
   'wire-use',
   [fillerTotal],
@@ -70,7 +77,7 @@ const wireUse = criterion(
     const params = { filler: word('filler', process.feedsWire ? 'wire' : 'rod') }
     if (!wire) {
       // TIG without a rod is a way to weld where the parts themselves give the metal.
-      if (!process.feedsWire && d.fillerG === 0) return null
+      if (!process.feedsWire && d.welds.every(fusesAlone)) return null
       const missing = unknown('wire-use', told(process.feedsWire ? 'wire' : 'rod'))
       return { ...missing, params, demand: d.fillerG, unit: 'g' }
     }
@@ -136,12 +143,29 @@ const postFlowWire = calculation({
   compute: ({ b }) => b,
   source: commonPractice(),
 })
+/** Argon behind the root, while the tube is welded and before: it comes from the same cylinder. */
+const purgeGas = calculation({
+  id: 'purge-gas',
+  title: 'Back purge',
+  symbol: 'P',
+  unit: 'L',
+  expression: 'Q_p * (sum(τ_p) + t_p * n_p) / 60',
+  inputs: {
+    Q_p: assumed('purgeFlowLPerMin'),
+    τ_p: listOf('arc time of the purged welds', 's', computed(), ...arcTime.from),
+    t_p: assumed('purgeBeforeS'),
+    n_p: input('tubes that are purged', '', jobField('back purge of the weld')),
+  },
+  compute: ({ Q_p, τ_p, t_p, n_p }) => (Q_p * (τ_p.reduce((sum, s) => sum + s, 0) + t_p * n_p)) / 60,
+  source: commonPractice('the root of stainless burns in air'),
+})
+
 const gasUsed = calculation({
   id: 'gas-used',
   title: 'Gas used',
   symbol: 'V',
   unit: 'L',
-  expression: 'Q * (τ + (a + b) * s) / 60 * (1 + l / 100)',
+  expression: '(Q * (τ + (a + b) * s) / 60 + P) * (1 + l / 100)',
   inputs: {
     Q: gasFlow,
     τ: from(arcTotal),
@@ -149,8 +173,9 @@ const gasUsed = calculation({
     b: from(postFlowWire, postFlowByCurrent, postFlowByHand),
     s: from(arcsTotal),
     l: assumed('gasLeakPct'),
+    P: from(purgeGas),
   },
-  compute: ({ Q, τ, a, b, s, l }) => ((Q * (τ + (a + b) * s)) / 60) * (1 + l / 100),
+  compute: ({ Q, τ, a, b, s, l, P }) => ((Q * (τ + (a + b) * s)) / 60 + P) * (1 + l / 100),
   source: computed('flow times time'),
 })
 
@@ -162,6 +187,17 @@ function postFlowS({ process, gun, powerSource, r }: Capability, d: Demand): num
   return isByHand ? r.take(postFlowByHand, { I }) : r.take(postFlowByCurrent, { I, b_v: 0 })
 }
 
+/** Only argon purges; another gas of the gun has its purge from a cylinder of its own. */
+function purged({ welds, job }: Demand, { argonPct }: Gas): { τ_p: readonly number[]; n_p: number } {
+  const tubes = argonPct >= PURE_PCT ? welds.filter(({ joint }) => joint.purge) : []
+  return {
+    // No weld is purged: an arc of no time.
+    τ_p: tubes.length > 0 ? tubes.map(({ arcS }) => arcS ?? 0) : [0],
+    n_p: tubes.reduce((sum, { joint }) => sum + joint.count * job.quantity, 0),
+  }
+}
+const PURE_PCT = 99
+
 const gasUse = criterion(
   'gas-use',
   [gasUsed],
@@ -171,7 +207,13 @@ const gasUse = criterion(
     if (!gas) return unknown('gas-use', told('gas'))
     if (d.arcS === null) return unknown('gas-use', NO_ARC_TIME)
     return againstStock(c, 'gas-use', {
-      used: r.take(gasUsed, { Q: c.flowLPerMin, τ: d.arcS, b: postFlowS(c, d), s: d.arcs }),
+      used: r.take(gasUsed, {
+        Q: c.flowLPerMin,
+        τ: d.arcS,
+        b: postFlowS(c, d),
+        s: d.arcs,
+        P: r.take(purgeGas, purged(d, gas)),
+      }),
       left: inStock(c.stock, 'gas', gas.id),
       unit: 'L',
       missing: told('gas-left', { gas: gas.name }),

@@ -1,10 +1,7 @@
 /** Criteria of the wire or rod itself: for the process, the position, the metal. */
-import { commonPractice, jobField, type Source } from '../basis/source.ts'
-import { assumed, calculation, input } from '../calculation/calculation.ts'
-import { MATERIALS } from '../reference/materials.ts'
-import { thinnerMm } from '../trade/groove.ts'
+import type { Source } from '../basis/source.ts'
 import type { Wire } from '../model/equipment.ts'
-import { figure, list, type Param, told, word } from '../model/told.ts'
+import { list, type Param, told, word } from '../model/told.ts'
 import { VERDICT_RANK } from '../model/verdict.ts'
 import { positionsOf } from '../reference/classification.ts'
 import { isClassification } from '../reference/pairs.ts'
@@ -103,41 +100,4 @@ const fillerForMetal = grouped(
   },
 )
 
-const depthRoom = calculation({
-  id: 'short-circuit-room',
-  title: 'Thickness left before short-circuit may not fuse',
-  symbol: 't_room',
-  unit: 'mm',
-  expression: 't_most - t',
-  inputs: {
-    t_most: assumed('shortCircuitLimitMm'),
-    t: input('thinner part', 'mm', jobField('thickness of the weld')),
-  },
-  compute: ({ t_most, t }) => t_most - t,
-  source: commonPractice('common practice: lack of fusion in thick steel'),
-})
-/** A thickness that is written in inches is no thicker than the same in millimetres. */
-const ROUNDED_MM = 1e-6
-
-/** Short-circuit leaves thick steel unfused, where no procedure is qualified. */
-const shortCircuitDepth = grouped(
-  'short-circuit-depth',
-  'shielding',
-  [],
-  ({ process, assumptions, r }, d) => {
-    if (process.id !== 'gmaw-short' || !d) return null
-    const steel = d.welds.filter(({ joint }) => MATERIALS[joint.materialA].family === 'carbon-steel')
-    if (steel.length === 0) return null
-    const thickest = steel.reduce((most, next) =>
-      thinnerMm(next.joint) > thinnerMm(most.joint) ? next : most,
-    )
-    const params = { most: figure(assumptions.shortCircuitLimitMm, 'mm') }
-    const room = r.take(depthRoom, { t: thinnerMm(thickest.joint) })
-    return room < -ROUNDED_MM
-      ? bad('may-not-fuse', params, depthRoom.source, thickest.joint.id)
-      : good('fuses', params, depthRoom.source, thickest.joint.id)
-  },
-  { from: [depthRoom], mends: () => [told('spray-or-cored')] },
-)
-
-export const WIRE_CRITERIA: readonly Criterion[] = [wireForm, fillerForMetal, wirePosition, shortCircuitDepth]
+export const WIRE_CRITERIA: readonly Criterion[] = [wireForm, fillerForMetal, wirePosition]

@@ -16,17 +16,3 @@ export function weldWithMost({ welds, hungriest }: Demand, figureOf: (weld: Weld
   }
   return worst ?? { weld: hungriest, value: 0 }
 }
-
-/** @returns the weld that comes nearest to an end of a range of current, or lies furthest outside it */
-export function weldNearestEnd({ welds, hungriest }: Demand, lowA: number, highA: number): WeldFigures {
-  let nearest = hungriest
-  let least = Number.POSITIVE_INFINITY
-  for (const weld of welds) {
-    const room = Math.min(highA / weld.wantedA, lowA > 0 ? weld.wantedA / lowA : Number.POSITIVE_INFINITY)
-    if (room < least) {
-      least = room
-      nearest = weld
-    }
-  }
-  return nearest
-}

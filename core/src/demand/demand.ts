@@ -12,18 +12,11 @@ import { MATERIALS } from '../reference/materials.ts'
 import { type PairAdvice, pairAdvice } from '../reference/pairs.ts'
 import { PROCESSES } from '../reference/processes.ts'
 import { arcTime, fillerUsed } from '../trade/deposit.ts'
+import type { MeltedWire } from '../trade/burnOff.ts'
 import { serviceOf } from '../trade/service.ts'
-import { isHeatSink, wantedCurrent } from '../trade/wantedCurrent.ts'
+import { wantedCurrent } from '../trade/wantedCurrent.ts'
 import { spellsOf } from './sequence.ts'
-import {
-  arcsStruck,
-  type MeltedWire,
-  oneArc,
-  pauseAfter,
-  tackTime,
-  type WeldFigures,
-  weldFiguresOf,
-} from './weldFigures.ts'
+import { arcsStruck, oneArc, pauseAfter, tackTime, type WeldFigures, weldFiguresOf } from './weldFigures.ts'
 
 /** Two metals that the job joins, with what is known of joining them. */
 export interface MetalPair {
@@ -246,7 +239,7 @@ export function demandOf(
 }
 
 /** What decides which formulas and assumptions a weld's figures go through: welds alike in it have the same working. */
-const formOf = ({ joint }: WeldFigures): string =>
+const formOf = ({ joint, highA }: WeldFigures): string =>
   [
     joint.kind,
     joint.materialA,
@@ -257,7 +250,7 @@ const formOf = ({ joint }: WeldFigures): string =>
     joint.passes === null,
     joint.tackS === null,
     joint.thicknessAMm <= joint.thicknessBMm,
-    isHeatSink(joint),
+    highA === null,
   ].join(' ')
 
 /**

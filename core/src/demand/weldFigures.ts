@@ -3,29 +3,31 @@ import type { AssumptionKey } from '../assumptions/list.ts'
 import { commonPractice, computed, jobField } from '../basis/source.ts'
 import { assumed, calculation, from, input, inputOrAssumed } from '../calculation/calculation.ts'
 import type { Reckoner } from '../calculation/reckoner.ts'
-import type { Wire } from '../model/equipment.ts'
 import type { Handling, Job, Joint } from '../model/job.ts'
 import type { ProcessId } from '../model/process.ts'
+import { DENSITY } from '../reference/materials.ts'
 import { PROCESSES } from '../reference/processes.ts'
-import { wireFeedSpeed } from '../trade/burnOff.ts'
+import { type MeltedWire, wireFeedSpeed } from '../trade/burnOff.ts'
 import {
   arcTime,
   arcTimeByRate,
   arcTimeByTravel,
   count,
-  depositionRate,
   fillerG,
-  passesOf,
-  passesWanted,
   quantity,
+  travelGtawMmPerMin,
   weldMetal,
   weldMetalG,
 } from '../trade/deposit.ts'
+import { depositionRate } from '../trade/depositionRate.ts'
+import { type Deposited, passesOf, passesWanted } from '../trade/passes.ts'
 import { segmentsOf, weldRun, weldRunMm, weldVolumeMm3 } from '../trade/run.ts'
 import { type WantedCurrent, wantedCurrentOf } from '../trade/wantedCurrent.ts'
 
 export interface WeldFigures extends WantedCurrent {
   readonly joint: Joint
+  /** Speed at which the wire burns off, mm/min; null without one. */
+  readonly feedMmPerMin: number | null
   readonly passes: number
   /** Over the whole job, g. */
   readonly metalG: number
@@ -124,24 +126,20 @@ const REPOSITION: Readonly<Record<Handling, AssumptionKey>> = {
   hoisted: 'repositionHoistS',
 }
 
-/** The figures of a wire that melting rests on. */
-export type MeltedWire = Pick<Wire, 'metal' | 'form' | 'diameterMm'>
-
-function arcSeconds(
-  joint: Joint,
-  job: Pick<Job, 'quantity'>,
+/** What the wire lays down at the weld's own current; null by a rod, or where no wire is chosen. */
+function depositedOf(
   process: ProcessId,
   wire: MeltedWire | null,
-  known: { wantedA: number; metalG: number; runMm: number; passes: number },
+  wantedA: number,
   r: Reckoner,
-): number | null {
-  if (!PROCESSES[process].feedsWire) {
-    const { runMm, passes } = known
-    return r.take(arcTimeByTravel, { L_1: runMm, c: joint.count, q: job.quantity, n: passes })
+): (Deposited & { readonly feedMmPerMin: number }) | null {
+  if (!PROCESSES[process].feedsWire || !wire) return null
+  const feedMmPerMin = wireFeedSpeed(wire, wantedA, process, r)
+  return {
+    feedMmPerMin,
+    gPerMin: depositionRate(wire, feedMmPerMin, process, r),
+    densityGPerCm3: DENSITY[wire.metal].value,
   }
-  if (!wire) return null
-  const feed = wireFeedSpeed(wire, known.wantedA, process, r)
-  return r.take(arcTimeByRate, { m: known.metalG, r: depositionRate(wire, feed, process, r) })
 }
 
 /** @returns what one line of a job asks, over the whole job unless its name says otherwise */
@@ -152,27 +150,36 @@ export function weldFiguresOf(
   wire: MeltedWire | null,
   r: Reckoner,
 ): WeldFigures {
-  const wanted = wantedCurrentOf(joint, process, r)
-  const passes = passesOf(joint, process, r)
+  const { quantity: q } = job
+  const { count: c } = joint
+  const wanted = wantedCurrentOf(joint, process, wire?.diameterMm ?? null, r)
+  const deposited = depositedOf(process, wire, wanted.wantedA, r)
+  const passes = passesOf(joint, process, deposited, r)
   const segments = segmentsOf(joint, r)
   const runMm = weldRunMm(joint, segments, r)
-  const metalG = weldMetalG(joint, weldVolumeMm3(joint, runMm, r), job.quantity, r)
-  const filler = fillerG(metalG, process, r)
-  const { wantedA } = wanted
-  const arcS = arcSeconds(joint, job, process, wire, { wantedA, metalG, runMm, passes }, r)
-  const arcs = r.take(arcsStruck, { c: joint.count, q: job.quantity, n: passes, k: segments })
+  const metalG = weldMetalG(joint, weldVolumeMm3(joint, runMm, r), q, r)
+  const arcS = deposited
+    ? r.take(arcTimeByRate, { m: metalG, r: deposited.gPerMin })
+    : PROCESSES[process].feedsWire
+      ? null
+      : r.take(arcTimeByTravel, { L_1: runMm, c, q, n: passes, s: travelGtawMmPerMin(wanted.heatedMm, r) })
+  const arcs = r.take(arcsStruck, { c, q, n: passes, k: segments })
   const tacks = r.take(tackCount, { L_1: runMm })
+  // Spelled out: of thousands of these, spreading costs more than reckoning them.
   return {
     joint,
-    passThicknessMm: wanted.passThicknessMm,
+    heatedMm: wanted.heatedMm,
+    meltThroughMm: wanted.meltThroughMm,
     perMmA: wanted.perMmA,
-    wantedA,
+    wantedA: wanted.wantedA,
+    jointA: wanted.jointA,
     lowA: wanted.lowA,
     highA: wanted.highA,
-    burnThroughA: wanted.burnThroughA,
+    transitionA: wanted.transitionA,
+    feedMmPerMin: deposited?.feedMmPerMin ?? null,
     passes,
     metalG,
-    fillerG: filler,
+    fillerG: fillerG(metalG, process, r),
     arcS,
     runMm,
     arcs,

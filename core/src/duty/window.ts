@@ -61,21 +61,43 @@ function countArcs(
  * How long a block of merged cycles must be for all series together to stay within a number of arcs, s; 0 where
  * every arc stands for itself. A block burns first and pauses after, so what merging changes is less than one block,
  * and mostly towards more heat.
+ * @param likelyS where to begin the search: the answer for a like question
  */
-function blockFor(series: readonly ArcSeries[], stretchedS: StretchedS, mostArcs: number): number {
-  if (countArcs(series, stretchedS, 0, mostArcs) <= mostArcs) return 0
+function blocksFor(
+  series: readonly ArcSeries[],
+  stretchedS: StretchedS,
+  mostArcs: number,
+  likelyS: number,
+): { readonly blockS: number; readonly count: number } {
+  const single = countArcs(series, stretchedS, 0, mostArcs)
+  if (single <= mostArcs) return { blockS: 0, count: single }
+  const counted = (blockS: number): number =>
+    countArcs(series, stretchedS, blockS, blockS >= PERIOD_S ? Number.POSITIVE_INFINITY : mostArcs)
   // Each series is at least one arc. Where there are more series than arcs, the longest block is the best there is.
-  if (series.length >= mostArcs) return PERIOD_S
-  let blockS = SMALLEST_BLOCK_S
-  while (blockS < PERIOD_S && countArcs(series, stretchedS, blockS, mostArcs) > mostArcs) blockS *= 2
-  return blockS
+  let blockS = series.length >= mostArcs ? PERIOD_S : Math.max(likelyS, SMALLEST_BLOCK_S)
+  let count = counted(blockS)
+  while (count <= mostArcs && blockS > SMALLEST_BLOCK_S) {
+    const shorter = counted(blockS / 2)
+    if (shorter > mostArcs) break
+    blockS /= 2
+    count = shorter
+  }
+  while (count > mostArcs && blockS < PERIOD_S) {
+    blockS *= 2
+    count = counted(blockS)
+  }
+  return { blockS, count }
 }
 
-function layOut(series: readonly ArcSeries[], stretchedS: StretchedS, mostArcs: number): Arcs {
-  const blockS = blockFor(series, stretchedS, mostArcs)
-  const count = countArcs(series, stretchedS, blockS, Number.POSITIVE_INFINITY)
+function layOut(
+  series: readonly ArcSeries[],
+  stretchedS: StretchedS,
+  mostArcs: number,
+  likelyS = 0,
+): Arcs & { readonly blockS: number } {
+  const { blockS, count } = blocksFor(series, stretchedS, mostArcs, likelyS)
   const figures = (): Float64Array => new Float64Array(count)
-  const arcs: Arcs = { startS: figures(), endS: figures(), heat: figures(), spentS: figures() }
+  const arcs = { startS: figures(), endS: figures(), heat: figures(), spentS: figures(), blockS }
   let clock = 0
   let spent = 0
   let at = 0
@@ -159,7 +181,12 @@ const LONGEST_PAUSE_S = 3600
  */
 export function pauseForDutyS(series: readonly ArcSeries[], dutyPct: number): number | null {
   const allowedS = (dutyPct / 100) * PERIOD_S
-  const isOver = (pauseS: number) => worstOf(layOut(series, pauseS, MOST_ARCS), allowedS) > allowedS
+  let blockS = 0
+  const isOver = (pauseS: number): boolean => {
+    const arcs = layOut(series, pauseS, MOST_ARCS, blockS)
+    blockS = arcs.blockS
+    return worstOf(arcs, allowedS) > allowedS
+  }
   if (isOver(LONGEST_PAUSE_S)) return null
   let low = 0
   let high = LONGEST_PAUSE_S

@@ -8,11 +8,11 @@ import {
   type LinkId,
   sourceCarries,
 } from '../criteria/carries.ts'
-import { marginWithin, verdictOfRoom } from '../criteria/criterion.ts'
+import { verdictOfCurrent } from '../criteria/withinWindow.ts'
 import type { Demand } from '../demand/demand.ts'
 import type { WeldFigures } from '../demand/weldFigures.ts'
 import { figure, list, type Param, told, type Told, word } from '../model/told.ts'
-import { type Verdict, worstVerdict } from '../model/verdict.ts'
+import { type Verdict, VERDICT_RANK, worstVerdict } from '../model/verdict.ts'
 
 export interface ChainLink {
   readonly id: LinkId
@@ -23,6 +23,8 @@ export interface ChainLink {
   /** Null where something is missing: then `missing` tells of it. */
   readonly lowA: number | null
   readonly highA: number | null
+  /** What it carries with as much rest as it takes. */
+  readonly mostA: number | null
   readonly missing: Told | null
   readonly verdict: Verdict
   /** Room to the nearer end of what it carries, A; negative where it gives out. Null where unknown. */
@@ -32,24 +34,20 @@ export interface ChainLink {
 export interface Chain {
   readonly jointId: string
   readonly wantedA: number
-  readonly windowA: { readonly low: number; readonly high: number }
+  /** What still makes the weld; no upper end where the part is too thick to burn through. */
+  readonly windowA: { readonly low: number; readonly high: number | null }
   readonly links: readonly ChainLink[]
   readonly verdict: Verdict
   /** The link with least room: it gives out first. Null where a link is unknown and none fails. */
   readonly first: LinkId | null
   /** Its room, A: the one large figure. */
   readonly spareA: number | null
+  /** How far that link lies outside the weld's window, A: below 0 too little, above 0 too much; null where it is inside. */
+  readonly outsideA: number | null
   readonly told: Told
 }
 
-function judged(
-  c: Capability,
-  id: LinkId,
-  kind: Param,
-  detail: Param,
-  carries: Carries,
-  wantedA: number,
-): ChainLink {
+function judged(id: LinkId, kind: Param, detail: Param, carries: Carries, weld: WeldFigures): ChainLink {
   if (carries.missing !== null)
     return {
       id,
@@ -57,15 +55,16 @@ function judged(
       detail,
       lowA: null,
       highA: null,
+      mostA: null,
       missing: carries.missing,
       verdict: 'unknown',
       spareA: null,
     }
-  const { lowA, highA } = carries
+  const { lowA, highA, mostA } = carries
+  const { wantedA } = weld
   const spareA = Math.min(highA - wantedA, lowA > 0 ? wantedA - lowA : Number.POSITIVE_INFINITY)
-  // A published range of a wire or a tungsten may be used to its ends; ratings keep the shop's margin.
-  const verdict = verdictOfRoom(c, marginWithin(c, wantedA, highA, lowA, 'A'), id === 'electrode')
-  return { id, kind, detail, lowA, highA, missing: null, verdict, spareA }
+  const verdict = verdictOfCurrent(weld, carries)
+  return { id, kind, detail, lowA, highA, mostA, missing: null, verdict, spareA }
 }
 
 /** `Name, 240 V`; a set with an engine of its own says so. */
@@ -77,7 +76,7 @@ function linksOf(c: Capability, d: Demand, weld: WeldFigures): readonly ChainLin
   const electrode = process.feedsWire ? wire : tungsten
   const onCircuit = circuitCarries(c, d, weld)
   const link = (id: LinkId, kind: string, detail: Param, carries: Carries): ChainLink =>
-    judged(c, id, word('link', kind), detail, carries, weld.wantedA)
+    judged(id, word('link', kind), detail, carries, weld)
   return [
     ...(onCircuit ? [link('circuit', 'circuit', circuit?.name ?? '', onCircuit)] : []),
     link('source', 'source', sourceDetail(c), sourceCarries(c, d)),
@@ -91,9 +90,13 @@ function linksOf(c: Capability, d: Demand, weld: WeldFigures): readonly ChainLin
   ]
 }
 
+/** A range of wire or tungsten is a preference; an output is not. */
+const lowEndCode = (id: LinkId, verdict: Verdict): string =>
+  verdict === 'fails' ? 'too-high' : id === 'electrode' ? 'below-usual' : 'rather-high'
+
 function toldOf(
   d: Demand,
-  wantedA: number,
+  { wantedA, lowA: leastA }: WeldFigures,
   first: ChainLink | undefined,
   missing: ChainLink | undefined,
 ): Told {
@@ -103,19 +106,41 @@ function toldOf(
     return told('not-known', { wanted, kind, missing: what })
   }
   if (!first || first.highA === null || first.lowA === null) return told('wants', { wanted })
-  const { kind, detail, lowA, highA, id } = first
+  const { kind, detail, lowA, highA, id, verdict } = first
   const low = figure(lowA, 'A')
-  const params = { wanted, kind, detail, low, high: figure(highA, 'A') }
+  const least = figure(leastA, 'A')
+  const params = {
+    wanted,
+    kind,
+    detail,
+    low,
+    high: figure(highA, 'A'),
+    least,
+    most: figure(first.mostA ?? highA, 'A'),
+  }
   const withDuty = d.dutyPct !== null && id !== 'electrode'
   const duty = withDuty ? { duty: figure(d.dutyPct ?? 0, '%') } : {}
   if (first.spareA !== null && first.spareA < 0) {
-    if (wantedA < lowA) return told('too-high', params)
+    if (wantedA < lowA) return told(lowEndCode(id, verdict), params)
+    if (verdict === 'tight') return told(highA < leastA ? 'paces' : 'cooler', { ...params, ...duty })
     return told(withDuty ? 'gives-out-at-duty' : 'gives-out', { ...params, ...duty })
   }
   return wantedA - lowA < highA - wantedA && lowA > 0
     ? told('near-low-end', params)
     : told(withDuty ? 'would-give-out-at-duty' : 'would-give-out', { ...params, ...duty })
 }
+
+/** @returns how far a failing link lies outside what still makes the weld, A */
+function outsideOf({ lowA, mostA, verdict }: ChainLink, weld: WeldFigures): number | null {
+  if (verdict !== 'fails' || mostA === null || lowA === null) return null
+  return mostA < weld.lowA ? mostA - weld.lowA : lowA - (weld.highA ?? weld.wantedA)
+}
+
+/** What fails gives out before what only sets the pace; among equals the one with less room. */
+const isWorse = (link: ChainLink, than: ChainLink): boolean =>
+  VERDICT_RANK[link.verdict] === VERDICT_RANK[than.verdict]
+    ? (link.spareA ?? 0) < (than.spareA ?? 0)
+    : VERDICT_RANK[link.verdict] > VERDICT_RANK[than.verdict]
 
 /**
  * @returns the links in the order in which the amps pass them, and which has least room
@@ -127,7 +152,7 @@ export function chainFor(c: Capability, d: Demand, weld: WeldFigures): Chain {
   const first = links
     .filter((link) => link.spareA !== null)
     .reduce<ChainLink | undefined>(
-      (least, link) => (!least || (link.spareA ?? 0) < (least.spareA ?? 0) ? link : least),
+      (least, link) => (!least || isWorse(link, least) ? link : least),
       undefined,
     )
   const missing = links.find((link) => link.verdict === 'unknown')
@@ -140,6 +165,7 @@ export function chainFor(c: Capability, d: Demand, weld: WeldFigures): Chain {
     verdict: worstVerdict(links.map((link) => link.verdict)),
     first: decided ? first.id : null,
     spareA: decided ? first.spareA : null,
-    told: toldOf(d, wantedA, first, missing),
+    outsideA: decided ? outsideOf(first, weld) : null,
+    told: toldOf(d, weld, first, missing),
   }
 }

@@ -1,7 +1,6 @@
 /** From a document with a shelf to the parts of one set-up: every reference must lead somewhere. */
 import { isEngineDriven } from '../model/engineDriven.ts'
-import { chosenOf } from '../capability/capability.ts'
-import { type Chosen, SLOT_KEYS, SLOTS } from '../capability/slots.ts'
+import { type Chosen, chosenOf, SLOT_KEYS, SLOTS } from '../capability/slots.ts'
 import { type SetUp } from '../model/equipment.ts'
 import type { FieldProblem } from '../model/problems.ts'
 import type { FitDocument, Shelf } from '../model/shelf.ts'

@@ -13,6 +13,7 @@ import type { Told } from '../model/told.ts'
 import type { Verdict } from '../model/verdict.ts'
 import { cautionsFor } from './cautions.ts'
 import { type Chain, chainFor } from './chain.ts'
+import { settingsOf, type StartingSettings } from './settings.ts'
 
 /** A job with a set-up whose parts are there. */
 export interface FitInput extends Chosen {
@@ -27,9 +28,11 @@ export interface FitInput extends Chosen {
 export interface WeldSummary {
   readonly jointId: string
   readonly wantedA: number
-  readonly burnThroughA: number
-  /** Thickness that one pass melts. */
-  readonly passThicknessMm: number
+  /** From the least that still makes the weld to where the thinner part burns through, null where it is too thick to. */
+  readonly lowA: number
+  readonly highA: number | null
+  /** Thickness that the current has to heat: of a groove a layer. */
+  readonly heatedMm: number
   readonly passes: number
   /** Over the whole job, g. */
   readonly metalG: number
@@ -45,6 +48,8 @@ export interface Fit {
   readonly governingJointId: string
   /** The chain of the hungriest weld and of those that were asked for, in the order of the job. */
   readonly chains: readonly Chain[]
+  /** Settings to start with, of the same welds as the chains. */
+  readonly settings: readonly StartingSettings[]
   readonly welds: readonly WeldSummary[]
   readonly sequence: readonly SequenceLine[]
   readonly criteria: readonly Assessment[]
@@ -66,8 +71,9 @@ export interface FitOptions {
 const summaryOf = (weld: WeldFigures): WeldSummary => ({
   jointId: weld.joint.id,
   wantedA: weld.wantedA,
-  burnThroughA: weld.burnThroughA,
-  passThicknessMm: weld.passThicknessMm,
+  lowA: weld.lowA,
+  highA: weld.highA,
+  heatedMm: weld.heatedMm,
   passes: weld.passes,
   metalG: weld.metalG,
   fillerG: weld.fillerG,
@@ -109,12 +115,14 @@ export function fitJob(input: FitInput, { chainsOf = [] }: FitOptions = {}): Fit
   const { capability, demand } = sidesOf(input)
   const criteria = assess(capability, demand)
   const { welds, hungriest } = demand
+  const shown = welds.filter(
+    (weld) => chainsOf === 'all' || weld === hungriest || chainsOf.includes(weld.joint.id),
+  )
   return {
     verdict: worstOf(criteria),
     governingJointId: hungriest.joint.id,
-    chains: welds
-      .filter((weld) => chainsOf === 'all' || weld === hungriest || chainsOf.includes(weld.joint.id))
-      .map((weld) => chainFor(capability, demand, weld)),
+    chains: shown.map((weld) => chainFor(capability, demand, weld)),
+    settings: shown.map((weld) => settingsOf(capability, demand, weld)),
     welds: welds.map(summaryOf),
     sequence: sequenceOf(welds),
     criteria,

@@ -108,14 +108,14 @@ describe('what a weld wants by each process', () => {
     weldAdvice(joint(part), post.job, NO_MONEY, unchanged).wants
   it('names the processes of its metal', () => {
     const aluminium = wants({ materialA: 'aluminium-6061', materialB: 'aluminium-6061' })
-    expect(aluminium.map(({ process }) => process)).toEqual(['gmaw-spray', 'gtaw-ac'])
+    expect(aluminium.map(({ process }) => process)).toEqual(['gmaw-spray', 'gmaw-pulse', 'gtaw-ac'])
     expect(wants({}).map(({ process }) => process)).toContain('fcaw-s')
   })
-  it('flux-cored wants about 0.6 of solid wire for the same plate (common practice)', () => {
+  it('self-shielded wants about 0.6 of short-circuit for the same plate (common practice)', () => {
     const of = (process: string) =>
       wants({ thicknessAMm: 3, thicknessBMm: 3, legMm: 3 }).find((one) => one.process === process)?.wantedA ??
       0
-    expect(of('fcaw-s') / of('gmaw-spray')).toBeCloseTo(0.6, 9)
+    expect(of('fcaw-s') / of('gmaw-short')).toBeCloseTo(0.6, 9)
   })
 })
 
@@ -126,8 +126,8 @@ describe('the thin end', () => {
       job: { ...post.job, joints: [joint({ thicknessAMm: 1.5, thicknessBMm: 9, legMm: 1.5 })] },
     }
     const [summary] = fitJob(thin).welds
-    expect(summary?.burnThroughA).toBeCloseTo((summary?.wantedA ?? 0) * 1.35, 9)
-    expect(summary?.burnThroughA).toBeLessThan(110)
+    expect(summary?.highA).toBeCloseTo((summary?.wantedA ?? 0) * 1.35, 9)
+    expect(summary?.highA).toBeLessThan(110)
   })
 })
 

@@ -1,9 +1,9 @@
 /** What would mend it: every change that the shelf and the job allow, tried for real and ranked. */
-import { slotWord } from '../capability/slots.ts'
-import { capabilityOf, chosenOf } from '../capability/capability.ts'
+import { capabilityOf } from '../capability/capability.ts'
+import { chosenOf, slotWord } from '../capability/slots.ts'
 import { assess, worstOf } from '../criteria/index.ts'
 import type { Assessment } from '../criteria/criterion.ts'
-import { passesMend } from '../criteria/current.ts'
+import { passesMend } from '../criteria/thickness.ts'
 import { type Demand, demandOf } from '../demand/demand.ts'
 import type { SetUp, Wire } from '../model/equipment.ts'
 import type { Job } from '../model/job.ts'

@@ -13,7 +13,7 @@ import {
   MINIMUM_FILLET_SOURCE,
 } from '../reference/filletSizes.ts'
 import { type PairAdvice, pairAdvice } from '../reference/pairs.ts'
-import { passesOf } from '../trade/deposit.ts'
+import { passesOf } from '../trade/passes.ts'
 import { isFillet, legsMm } from '../trade/geometry.ts'
 import { thickerMm, thinnerMm } from '../trade/groove.ts'
 import { serviceOf } from '../trade/service.ts'
@@ -50,8 +50,10 @@ export interface OverWeld {
 export interface ProcessWant {
   readonly process: ProcessId
   readonly wantedA: number
-  /** The thinner part burns through above this, A. */
-  readonly burnThroughA: number
+  /** The least that still makes the weld, A. */
+  readonly lowA: number
+  /** The thinner part burns through above this, A; null where it is too thick to. */
+  readonly highA: number | null
   readonly passes: number
 }
 
@@ -64,15 +66,15 @@ export interface WeldAdvice {
 
 /** Aluminium is not welded by cored wire or short arc in ordinary work, nor on direct current by TIG. */
 const PROCESSES_OF: Readonly<Record<Metal, readonly ProcessId[]>> = {
-  'carbon-steel': ['gmaw-short', 'gmaw-spray', 'fcaw-s', 'fcaw-g', 'gtaw-dc'],
-  stainless: ['gmaw-short', 'gmaw-spray', 'gtaw-dc'],
-  aluminium: ['gmaw-spray', 'gtaw-ac'],
+  'carbon-steel': ['gmaw-short', 'gmaw-spray', 'gmaw-pulse', 'fcaw-s', 'fcaw-g', 'gtaw-dc'],
+  stainless: ['gmaw-short', 'gmaw-spray', 'gmaw-pulse', 'gtaw-dc'],
+  aluminium: ['gmaw-spray', 'gmaw-pulse', 'gtaw-ac'],
 }
 
 const wantsOf = (joint: Joint, r: Reckoner): readonly ProcessWant[] =>
   PROCESSES_OF[thinnerFamily(joint)].map((process) => {
-    const { wantedA, burnThroughA } = wantedCurrentOf(joint, process, r)
-    return { process, wantedA, burnThroughA, passes: passesOf(joint, process, r) }
+    const { wantedA, lowA, highA } = wantedCurrentOf(joint, process, null, r)
+    return { process, wantedA, lowA, highA, passes: passesOf(joint, process, null, r) }
   })
 
 /** A sixteenth more than was asked is the welder's hand, not over-welding. */
@@ -126,8 +128,10 @@ function filletAdvice(joint: Joint, job: Job, money: Money, assumptions: Assumpt
   const recommendedMm = Math.min(byCode ? minimumMm : beadAsWideMm, largestMm ?? Infinity)
   const least = Math.min(a, b)
   const over = overWeld(joint, recommendedMm, money, assumptions)
+  // A table's least is no reason to call a leg that the owner asked for too large; a leg above the thinner part is.
+  const isOver = over !== null && (!byCode || Math.max(a, b) > thinner + HAND_MM)
   const tooLarge = largestMm !== null && a > largestMm + 1e-6
-  const verdict = least < recommendedMm - 1e-6 ? 'under' : over || tooLarge ? 'over' : 'right'
+  const verdict = least < recommendedMm - 1e-6 ? 'under' : isOver || tooLarge ? 'over' : 'right'
   const code = verdict === 'over' && tooLarge ? 'hides-edge' : verdict
   return {
     minimumMm,

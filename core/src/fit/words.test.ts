@@ -78,16 +78,16 @@ describe('the sentence of the chain', () => {
   }
   it('names the link, both currents and the duty where it gives out', () => {
     expect(sentence(demoInput('press-frame'))).toBe(
-      'The power source gives out first. The weld wants 210 A; Quillon 210, 120 V sustains 105 A at the job’s 39 % duty.',
+      'The power source gives out first. The weld wants 187 A, 149 A at the least; Quillon 210, 120 V reaches 140 A, rested.',
     )
   })
   it('names the low end where that is the trouble', () => {
-    expect(sentence(demoInput('pressing-tray'))).toBe(
-      'The tungsten cannot go low enough. The weld wants 57.2 A; 1/16 WLa20 starts at 70 A.',
+    expect(sentence(demoInput('pressing-tray', 'bench-tig-316'))).toBe(
+      'The tungsten is below its usual range. The weld wants 54.3 A; 1/16 WLa20 is usual from 70 A on: another size runs steadier.',
     )
   })
   it('says what would give out first where all hold', () => {
-    expect(sentence(demoInput('tank-manifold'))).toContain('The power source would give out first, at 133 A')
+    expect(sentence(demoInput('tank-manifold'))).toContain('The power source would give out first, at 138 A')
   })
   it('names what is missing before anything that holds', () => {
     expect(sentence({ ...demoInput('tank-manifold'), gas: null })).toContain('Torch: the gas')

@@ -15,8 +15,9 @@ describe('press frame: 1/4 in tee, 3/16 fillets, 24 × 8 in on each of four fram
   const demand = (id: string): number => of(id)?.demand ?? Number.NaN
   const capacity = (id: string): number => of(id)?.capacity ?? Number.NaN
 
-  // 1 A per 0.001 in is 40 A/mm; one short-circuit pass melts at most 3/16 in; a tee wants a tenth more.
-  const wantedA = (3 / 16) * IN * 40 * 1.1
+  // Above 1/8 in only the faces fuse: √(1/4 · 1/8) in drives the current, at 38 A/mm; a tee wants a tenth more, and
+  // 0.035 in carries a hair less than the 0.9 mm that the figures are given for.
+  const wantedA = Math.sqrt((1 / 4) * (1 / 8)) * IN * 38 * 1.1 * Math.sqrt((0.035 * IN) / 0.9)
   // Fillet of 3/16: half the square of the leg, a tenth for convexity.
   const areaMm2 = ((3 / 16) * IN) ** 2 * 0.5 * 1.1
   const metalG = (areaMm2 * 24 * 4 * 8 * IN * 7.85) / 1000
@@ -29,9 +30,9 @@ describe('press frame: 1/4 in tee, 3/16 fillets, 24 × 8 in on each of four fram
   const arcS = (60 * metalG) / rateGPerMin
   const oneArcS = arcS / (24 * 4)
 
-  it('wants 210 A', () => {
+  it('wants 187 A', () => {
     expect(demand('source-range')).toBeCloseTo(wantedA, 9)
-    expect(wantedA).toBeCloseTo(209.55, 9)
+    expect(wantedA).toBeCloseTo(186.5, 1)
   })
 
   it('uses metal over 95 % deposition and 3 % waste of wire', () => {
@@ -43,21 +44,21 @@ describe('press frame: 1/4 in tee, 3/16 fillets, 24 × 8 in on each of four fram
     expect(demand('feed-speed')).toBeCloseTo(feedMmPerMin, 6)
   })
 
-  it('burns 26 s for one weld with 45 s to the next: the worst ten minutes end with the ninth', () => {
+  it('burns 30 s for one weld with 45 s to the next: the worst ten minutes hold eight', () => {
     const arcs = Math.floor((600 - oneArcS) / (oneArcS + 45)) + 1
     // What is left of the ten minutes is the end of tacking: 2 s of arc in every 17.
     const tackingS = 600 - arcs * oneArcS - (arcs - 1) * 45
-    expect(arcs).toBe(9)
+    expect(arcs).toBe(8)
     expect(demand('source-duty')).toBeCloseTo((100 * (arcs * oneArcS + (tackingS * 2) / 17)) / 600, 6)
   })
 
-  it('draws I₁max scaled by arc power, and heats the breaker as much as 32 A steadily', () => {
+  it('draws I₁max scaled by arc power, and heats the breaker as much as 28 A steadily', () => {
     // The plate: 26 A at 130 A, where the load voltage is 14 + 0.05·130 = 20.5 V.
     const inputA = (26 * (14 + 0.05 * wantedA) * wantedA) / (20.5 * 130)
     const theta = 120 / -Math.log(1 - (1.35 / 2) ** 2)
     const factor = Math.sqrt((1 - Math.exp(-(oneArcS + 45) / theta)) / (1 - Math.exp(-oneArcS / theta)))
     expect(demand('breaker-holds')).toBeCloseTo(inputA / factor, 6)
-    expect(demand('breaker-holds')).toBeCloseTo(32, 0)
+    expect(demand('breaker-holds')).toBeCloseTo(28.5, 1)
   })
 
   it('source: between 85 A at 60 % and 130 A at 25 % the curve bends through both', () => {
@@ -86,11 +87,13 @@ describe('pressing tray: 16 ga 304 butt by TIG', () => {
   const value = (id: string, side: 'demand' | 'capacity'): number =>
     fit.criteria.find(({ criterion }) => criterion === id)?.[side] ?? Number.NaN
   const t = 0.0625 * IN
-  const arcS = (60 * 6 * 4 * 8 * IN) / 90
+  // 90 mm/min on 1/8 in; half as thick, faster by the root of two.
+  const arcS = (60 * 6 * 4 * 8 * IN) / (90 * Math.SQRT2)
 
-  it('wants 36 A/mm of 1/16 in: 57 A, below a 1/16 tungsten’s 70', () => {
-    expect(value('electrode', 'demand')).toBeCloseTo(36 * t, 9)
-    expect(fit.chains[0]?.spareA).toBeCloseTo(36 * t - 70, 9)
+  it('wants 36 A/mm of 1/16 in, by TIG a twentieth less: 54 A, within a 0.040 tungsten’s 80', () => {
+    expect(value('electrode', 'demand')).toBeCloseTo(36 * t * 0.95, 9)
+    expect(fit.chains[0]?.spareA).toBeCloseTo(80 - 36 * t * 0.95, 9)
+    expect(fit.verdict).toBe('fits')
   })
 
   it('uses rod for a cap two thicknesses wide and 0.5 mm high, less a tenth of stubs', () => {
@@ -109,9 +112,10 @@ describe('pressing tray: 16 ga 304 butt by TIG', () => {
 
 describe('loader fork: 1/2 in V by self-shielded wire', () => {
   const fit = fitJob(demoInput('loader-fork'))
-  it('takes two passes of 1/4 in, at 0.6 of the current of solid wire', () => {
-    expect(fit.welds[0]?.passes).toBe(2)
-    expect(fit.welds[0]?.wantedA).toBeCloseTo(6.35 * 40 * 0.6, 9)
+  it('takes four passes of 36 mm² in two layers, each at 0.6 of the current of solid wire on 1/4 in', () => {
+    expect(fit.welds[0]?.passes).toBe(4)
+    const wire = Math.sqrt((0.045 * IN) / 0.9)
+    expect(fit.welds[0]?.wantedA).toBeCloseTo(Math.sqrt((1 / 4) * (1 / 8)) * IN * 38 * 0.6 * wire, 9)
   })
   it('fills t·g + d²·tan 30° and its cap', () => {
     const [tMm, g, f, r] = [12.7, 2.38125, 1.5875, 1.5875]

@@ -33,6 +33,12 @@ export const circuitSchema = z.strictObject({
     .min(1, 'is empty; write for example 12 AWG')
     .max(24)
     .meta(field('Cable, as printed on it', { suggests: COPPER_SIZES })),
+  /** Temperature column of the rule book's table: what insulation and terminals stand. NM cable is read at 60 °C. */
+  columnC: z
+    .union([z.literal(60), z.literal(75), z.literal(90)])
+    .meta(
+      field('Insulation', { words: { 60: '60 °C, such as NM cable', 75: '75 °C', 90: '90 °C' }, blank: 75 }),
+    ),
   lengthMm: lengthMmSchema.meta(field('Length', { quantity: 'length' })),
 })
 export type Circuit = z.infer<typeof circuitSchema>

@@ -47,6 +47,8 @@ export const jointSchema = z
     /** Height of a back weld or of the root's reinforcement; 0 for none. */
     backWeldMm: smallMm(15).meta(field('Back weld', { quantity: 'weldSize' })),
     backing: z.boolean().meta(field('Backing')),
+    /** The root of a tube is flooded with argon while it is welded. */
+    purge: z.boolean().meta(field('Back purge')),
     /** Outside diameter: of the tube that is welded around, the round of a flare, the hole, or the branch. */
     diameterMm: diameterSchema.nullable().meta(field('Diameter', { empty: 'not round', quantity: 'length' })),
     /** Outside diameter of the tube that a branch sits on. */

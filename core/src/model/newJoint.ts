@@ -21,6 +21,7 @@ export const newJoint = (id: string, part: Partial<Joint> = {}): Joint => ({
   reinforcementMm: 0,
   backWeldMm: 0,
   backing: false,
+  purge: false,
   diameterMm: null,
   headerDiameterMm: null,
   slotLengthMm: null,

@@ -2,7 +2,7 @@
 import { POLARITIES, PROCESS_IDS } from './process.ts'
 import { z } from 'zod'
 import { field } from './field.ts'
-import { idSchema, nameSchema } from './fields.ts'
+import { idSchema, nameSchema, voltsSchema } from './fields.ts'
 import { START_METHODS, START_WORDS } from './powerSource.ts'
 
 const part = idSchema.nullable()
@@ -14,6 +14,8 @@ export const setUpSchema = z.strictObject({
   polarity: z.enum(POLARITIES).meta(field('Polarity', { words: { dcep: 'DCEP', dcen: 'DCEN', ac: 'AC' } })),
   /** Null only for a set that an engine drives. */
   circuitId: part.meta(field('Circuit', { reference: 'circuit', empty: 'none' })),
+  /** What links or plug of the source are set for; null where nobody has said, or where it finds its voltage itself. */
+  linksSetV: voltsSchema.nullable().meta(field('Links or plug set for', { unit: 'V', empty: 'not said' })),
   powerSourceId: idSchema.meta(field('Power source', { reference: 'power-source' })),
   /** Where the wire is fed from a case of its own. */
   feederId: part.meta(field('Wire feeder', { reference: 'feeder', empty: 'none' })),

@@ -86,8 +86,27 @@ describe('files of every version', () => {
     })
     expect(upcastFile('brannik-job', { format: 'brannik-job', version: 1, job: {} })).toEqual({
       ok: true,
-      value: { format: 'brannik-job', version: 1, job: {} },
+      value: { format: 'brannik-job', version: 2, job: {} },
     })
+  })
+
+  it('assumptions that hold on under another name keep their figure, those of the old passes are gone', () => {
+    const assumptions = { workingWindowPct: 12, singlePassSprayMm: 7, largestPassLegWireMm: 9, idleW: 30 }
+    expect(upcastRecord('shop', 2, { id: 's', assumptions })).toEqual({
+      ok: true,
+      value: { id: 's', assumptions: { windowLowPct: 12, layerSprayMm: 7, idleW: 30 } },
+    })
+    expect(upcastRecord('shop', 2, { id: 's', assumptions: 'none' })).toMatchObject({
+      value: { assumptions: 'none' },
+    })
+  })
+
+  it('a job of before has welds without a purge, half a job too', () => {
+    expect(upcastRecord('job', 1, { joints: [{ id: 'w' }, 3] })).toEqual({
+      ok: true,
+      value: { joints: [{ purge: false, id: 'w' }, 3] },
+    })
+    expect(upcastRecord('job', 1, { joints: 'none' })).toMatchObject({ value: { joints: 'none' } })
   })
 
   it('a file of a newer version is refused, with what to do', () => {

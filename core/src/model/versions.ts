@@ -53,13 +53,44 @@ const without =
   ({ [field]: _left, ...record }) =>
     record
 
+/** Assumptions of the first operating point that hold on under another name; those without one are gone. */
+const RENAMED_ASSUMPTIONS: ReadonlyMap<string, string | null> = new Map([
+  ['workingWindowPct', 'windowLowPct'],
+  ['burnThroughPct', 'windowHighPct'],
+  ['fcawFactor', 'fcawSFactor'],
+  ['singlePassShortCircuitMm', 'layerShortCircuitMm'],
+  ['singlePassSprayMm', 'layerSprayMm'],
+  ['singlePassFcawMm', 'layerFcawMm'],
+  ['singlePassGtawMm', 'layerGtawMm'],
+  ['largestPassLegWireMm', null],
+  ['largestPassLegFlatMm', null],
+  ['largestPassLegVerticalMm', null],
+  ['largestPassLegGtawMm', null],
+])
+function renamed(assumptions: unknown): unknown {
+  if (!isFields(assumptions)) return assumptions
+  return Object.fromEntries(
+    Object.entries(assumptions).flatMap(([key, value]) => {
+      const name = RENAMED_ASSUMPTIONS.has(key) ? RENAMED_ASSUMPTIONS.get(key) : key
+      return typeof name === 'string' ? [[name, value]] : []
+    }),
+  )
+}
+
+/** Every record of a list with fields that it did not have. */
+const eachOf = (list: unknown, fields: Fields): unknown =>
+  Array.isArray(list) ? list.map((one: unknown) => (isFields(one) ? { ...fields, ...one } : one)) : list
+
 /** By kind, the steps from version 1 on: the current version is one more than there are steps. */
 const UPCASTERS: Readonly<Record<RecordKind, readonly Upcaster[]>> = {
   shop: [
     // Until then every figure was written as in the United States.
     (shop) => ({ locale: 'en-US', ...shop }),
+    // Until then the current was straight in the thickness, and passes were counted by their leg.
+    (shop) => ('assumptions' in shop ? { ...shop, assumptions: renamed(shop['assumptions']) } : shop),
   ],
-  circuit: [],
+  // Until then every conductor was read at 75 °C.
+  circuit: [(circuit) => ({ columnC: 75, ...circuit })],
   'power-source': [],
   feeder: [],
   gun: [],
@@ -67,8 +98,9 @@ const UPCASTERS: Readonly<Record<RecordKind, readonly Upcaster[]>> = {
   wire: [without(STOCK_FIELDS.wire)],
   gas: [without(STOCK_FIELDS.gas)],
   tungsten: [without(STOCK_FIELDS.tungsten)],
-  'set-up': [],
-  job: [],
+  'set-up': [(setUp) => ({ linksSetV: null, ...setUp })],
+  // Until then no root was purged.
+  job: [(job) => ('joints' in job ? { ...job, joints: eachOf(job['joints'], { purge: false }) } : job)],
   stock: [],
 }
 
@@ -131,12 +163,15 @@ const PLACES: ReadonlyMap<string, RecordKind> = new Map([
 /** Since records of the shelf do not say how much there is of them. */
 const COUNTED_APART = { part: 2, wire: 2, gas: 2, tungsten: 2 } as const
 
+/** Since the operating point was made anew. */
+const OPERATING_POINT = { shop: 3, circuit: 2, 'set-up': 2, job: 2 } as const
+
 /** By kind of file, for each of its versions the versions of the records in it; a kind that is not named has 1. */
 const FILES = {
-  'brannik-shop': [{}, { shop: 2 }, { shop: 2, ...COUNTED_APART }],
-  'brannik-catalogue': [{}, COUNTED_APART],
-  'brannik-job': [{}],
-  'brannik-fit': [{}, { shop: 2 }, { shop: 2, ...COUNTED_APART }],
+  'brannik-shop': [{}, { shop: 2 }, { shop: 2, ...COUNTED_APART }, { ...OPERATING_POINT, ...COUNTED_APART }],
+  'brannik-catalogue': [{}, COUNTED_APART, { ...COUNTED_APART, circuit: 2, 'set-up': 2 }],
+  'brannik-job': [{}, { job: 2 }],
+  'brannik-fit': [{}, { shop: 2 }, { shop: 2, ...COUNTED_APART }, { ...OPERATING_POINT, ...COUNTED_APART }],
 } as const satisfies Readonly<Record<string, readonly Partial<Record<RecordKind, number>>[]>>
 export type FileFormat = keyof typeof FILES
 export const FILE_FORMATS = Object.keys(FILES) as readonly FileFormat[]

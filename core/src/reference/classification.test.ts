@@ -1,6 +1,6 @@
 /** Cored wires by AWS A5.20 (from memory): the digit before T is the position, the suffix the gas. */
 import { describe, expect, it } from 'vitest'
-import { gasOf, positionsOf } from './classification.ts'
+import { coredLimitsOf, gasOf, positionsOf } from './classification.ts'
 
 const wire = (classification: string) => ({ classification, positions: null, gasWanted: null })
 
@@ -35,5 +35,25 @@ describe('gas', () => {
     ['E71T-1', null],
   ])('%s: %s', (classification, gas) => {
     expect(gasOf(wire(classification))?.value ?? null).toBe(gas)
+  })
+})
+
+describe('what a class may join, AWS A5.20 (from memory)', () => {
+  it.each([
+    ['E71T-GS', 4.7625, true],
+    ['e71t-gs', 4.7625, true],
+    ['E71T-11', 19.05, false],
+  ])('%s', (classification, mostMm, isSinglePass) => {
+    expect(coredLimitsOf(classification)).toMatchObject({ mostMm, isSinglePass })
+  })
+  it.each(['E71T-1C/M', 'E71T-8', 'ER70S-6', ''])('%s sets no limit', (classification) => {
+    expect(coredLimitsOf(classification)).toBeNull()
+  })
+  it('the wire’s own data comes before what its class says', () => {
+    expect(gasOf({ classification: 'E71T-1C', gasWanted: 'mixed' })).toMatchObject({
+      value: 'mixed',
+      source: { kind: 'data-plate' },
+    })
+    expect(gasOf({ classification: 'ER70S-6', gasWanted: null })).toBeNull()
   })
 })

@@ -25,6 +25,29 @@ export function positionsOf(
   return { value: parts['position'] === '0' ? 'flat-horizontal' : 'all', source: A5_20 }
 }
 
+/** What a cored wire may join, by its class. */
+export interface CoredLimits {
+  /** Thickest part, mm; null where the class sets none. */
+  readonly mostMm: number | null
+  /** Whether a second pass over the first is none of its business. */
+  readonly isSinglePass: boolean
+  readonly source: Source
+}
+
+const GS_MOST_MM = 4.7625
+const T11_MOST_MM = 19.05
+
+/**
+ * @returns limits of thickness and passes that the class itself sets; null where it sets none
+ * @example coredLimitsOf('E71T-GS')?.isSinglePass // true
+ */
+export function coredLimitsOf(classification: string): CoredLimits | null {
+  const usability = partsOf(classification)?.['usability']
+  if (usability === 'GS') return { mostMm: GS_MOST_MM, isSinglePass: true, source: A5_20 }
+  if (usability === '11') return { mostMm: T11_MOST_MM, isSinglePass: false, source: A5_20 }
+  return null
+}
+
 /** @returns the gas a cored wire is made for; null where neither its data nor its class says */
 export function gasOf(
   wire: Pick<Wire, 'gasWanted' | 'classification'>,

@@ -36,6 +36,16 @@ const PROCESS_LIST: readonly Process[] = [
     polarity: 'dcep',
   },
   {
+    id: 'gmaw-pulse',
+    family: 'gmaw',
+    name: 'GMAW, pulsed spray',
+    workshopWord: 'MIG, pulsed',
+    iso4063: '135-P',
+    feedsWire: true,
+    shielded: true,
+    polarity: 'dcep',
+  },
+  {
     id: 'fcaw-s',
     family: 'fcaw',
     name: 'FCAW-S',

@@ -55,6 +55,11 @@ describe('tungsten, AWS A5.12 annex (from memory)', () => {
   ] as const)('%f mm, %s', (diameter, wave, minA, maxA) => {
     expect(tungstenCurrentRange(diameter, wave)).toMatchObject({ minA, maxA })
   })
+  it('takes a size at both ends of its range', () => {
+    expect(tungstenDiametersFor('dcen', 70, 80)).toEqual([1.016, 1.5875])
+    expect(tungstenDiametersFor('dcen', 150, 150)).toEqual([1.5875, 2.38125])
+    expect(tungstenDiametersFor('dcen', 69, 81)).toEqual([])
+  })
   it('finds the size for a current', () => {
     expect(tungstenDiametersFor('dcen', 100, 120)).toEqual([1.5875])
     expect(tungstenDiametersFor('ac', 10, 12)).toEqual([])
@@ -115,6 +120,51 @@ describe('pairs of metals, AWS A5.9, A5.10, A5.18 annexes (from memory)', () => 
     const thick = pairAdvice('aluminium-6061', 'aluminium-6061', { ...SERVICE, thickerMm: 12 }).preheat
     expect(thick).toMatchObject({ leastC: 60, mostC: 120 })
   })
+  it('316 takes ER308L only where nothing of it must resist pitting', () => {
+    expect(excluded('stainless-304', 'stainless-304')).toEqual([])
+    expect(fillers('stainless-304', 'stainless-304')).toEqual(['ER308L', 'ER316L'])
+  })
+  it('excludes what cracks: 308L and mild steel between stainless and carbon, 5356 on castings', () => {
+    expect(excluded('stainless-304', 'hot-rolled')).toEqual(['ER308L', 'ER70S-6'])
+    expect(excluded('aluminium-cast', 'aluminium-cast')).toEqual(['ER5356'])
+    expect(excluded('aluminium-cast', 'aluminium-6061')).toEqual(['ER5356'])
+  })
+  it('5356 is open to stress corrosion above 65 °C (150 °F), at 65 °C it still stands', () => {
+    const at = (serviceTemperatureC: number) =>
+      fillers('aluminium-6061', 'aluminium-6061', { ...SERVICE, serviceTemperatureC })
+    expect(at(65)).toContain('ER5356')
+    expect(at(66)).toEqual(['ER4043'])
+    expect(excluded('aluminium-6061', 'aluminium-6061', { ...SERVICE, serviceTemperatureC: 65 })).toEqual([])
+  })
+  it('what a rule excludes already is not excluded twice, and what service excludes is not offered', () => {
+    const hot = { ...SERVICE, serviceTemperatureC: 120 }
+    expect(excluded('aluminium-cast', 'aluminium-cast', hot)).toEqual(['ER5356'])
+    expect(fillers('aluminium-5083', 'aluminium-5083', hot)).toEqual(['ER5183', 'ER5556'])
+    expect(excluded('stainless-304', 'stainless-304', { ...hot, anodised: true })).toEqual([])
+    const anodised = { ...SERVICE, anodised: true }
+    expect(excluded('aluminium-6061', 'aluminium-6061', anodised)).toEqual(['ER4043'])
+    expect(fillers('aluminium-cast', 'aluminium-cast', anodised)).toEqual([])
+  })
+  it('iron to steel by nickel-iron, quenched steel by a soft filler, both by a procedure', () => {
+    expect(fillers('cast-iron', 'hot-rolled')).toEqual(['ENiFe-CI'])
+    expect(fillers('quenched-tempered', 'hot-rolled')).toEqual(['ER70S-6'])
+    expect(fillers('cast-iron', 'cast-iron')).toEqual(['ENi-CI', 'ENiFe-CI'])
+  })
+  it('preheat: thick steel 65 °C (AWS D1.1), stainless none, iron 200 °C, aluminium when thick or cast', () => {
+    const of = (a: MaterialId, thickerMm: number, b: MaterialId = a) =>
+      pairAdvice(a, b, { ...SERVICE, thickerMm }).preheat
+    expect(of('hot-rolled', 25)).toBeNull()
+    expect(of('hot-rolled', 26)).toMatchObject({ leastC: 65, mostC: 230 })
+    expect(of('stainless-304', 40)).toMatchObject({ leastC: null, mostC: 175 })
+    expect(of('stainless-316', 40)).toMatchObject({ leastC: null, mostC: 175 })
+    expect(of('cast-iron', 10)).toMatchObject({ leastC: 200, mostC: 650 })
+    expect(of('aluminium-6061', 9.5)).toMatchObject({ leastC: null, mostC: 120 })
+    expect(of('aluminium-6061', 10)).toMatchObject({ leastC: 60 })
+    expect(of('aluminium-cast', 4)).toMatchObject({ leastC: 60 })
+    expect(of('aluminium-cast', 4, 'aluminium-6061')).toMatchObject({ leastC: 60 })
+    expect(of('aluminium-6061', 4, 'aluminium-cast')).toMatchObject({ leastC: 60 })
+    expect(of('aluminium-5052', 4, 'aluminium-6061')).toMatchObject({ leastC: null })
+  })
   it('is the same from either side, for every pair', () => {
     for (const a of MATERIAL_IDS) {
       for (const b of MATERIAL_IDS) {
@@ -135,8 +185,14 @@ describe('names', () => {
     ['mild steel', 'hot-rolled'],
     ['6061', 'aluminium-6061'],
     ['Galv', 'galvanised'],
+    ['  MILD   STEEL ', 'hot-rolled'],
+    ['stainless-316', 'stainless-316'],
   ])('%s', (words, id) => {
     expect(materialOf(words)).toBe(id)
+  })
+  it('by the whole name, in any case; and no guess', () => {
+    for (const id of MATERIAL_IDS) expect(materialOf(MATERIALS[id].name.toUpperCase())).toBe(id)
+    expect(materialOf('unobtainium')).toBeNull()
   })
   it('no word names two metals', () => {
     const words = MATERIAL_IDS.flatMap((id) => MATERIALS[id].words)
@@ -147,5 +203,15 @@ describe('names', () => {
     expect(isClassification('E71T-11', 'E71T-1')).toBe(false)
     expect(isClassification('ER70S-6', 'ER70S-6')).toBe(true)
     expect(isClassification('ER308LSi', 'ER308L')).toBe(true)
+    expect(isClassification('er70s-6', 'ER70S-6')).toBe(true)
+    expect(isClassification('ER 70S-6', 'er70s-6')).toBe(true)
+    expect(isClassification('ER70S-2', 'ER70S-6')).toBe(false)
+    // A figure that goes on is another classification; one that comes after a letter is not.
+    expect(isClassification('E71T-12', 'E71T-1')).toBe(false)
+    expect(isClassification('E70', 'E7')).toBe(false)
+    expect(isClassification('E71T-1C1', 'E71T-1')).toBe(true)
+    expect(isClassification('ER4043', 'ER5356')).toBe(false)
+    // Asked again it answers the same.
+    expect(isClassification('E71T-11', 'E71T-1')).toBe(false)
   })
 })

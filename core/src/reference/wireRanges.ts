@@ -38,6 +38,8 @@ function table(wire: Pick<Wire, 'form' | 'metal'>): readonly RangeRow[] {
 export interface CurrentRange {
   readonly minA: number
   readonly maxA: number
+  /** Below `minA`, which is a preference, it still works down to this. */
+  readonly stableA: number
   readonly source: Source
 }
 
@@ -47,10 +49,13 @@ export interface CurrentRange {
  */
 export function wireCurrentRange(wire: Wire): CurrentRange | null {
   if (wire.currentMinA !== null && wire.currentMaxA !== null) {
-    return { minA: wire.currentMinA, maxA: wire.currentMaxA, source: dataPlate('the wire’s own data') }
+    const { currentMinA: minA, currentMaxA: maxA } = wire
+    return { minA, maxA, stableA: minA, source: dataPlate('the wire’s own data') }
   }
   const row = table(wire).find((r) => Math.abs(r.diameterMm - wire.diameterMm) < SAME_SIZE_MM)
-  return row ? { minA: row.minA, maxA: row.maxA, source: TABLE_SOURCE } : null
+  if (!row) return null
+  const { minA, maxA } = row
+  return { minA, maxA, stableA: minA, source: TABLE_SOURCE }
 }
 
 /** @returns diameters of the same form and metal whose range holds all of the currents, mm, smallest first */

@@ -3,7 +3,7 @@ import { computed, dataPlate, standard } from '../basis/source.ts'
 import { calculation, from, input, inputOrAssumed } from '../calculation/calculation.ts'
 import { type Reckoner, UNTRACED } from '../calculation/reckoner.ts'
 import type { Circuit, PowerSource, SupplyRating } from '../model/equipment.ts'
-import type { ProcessFamily } from '../model/process.ts'
+import type { PlateFamily } from '../model/process.ts'
 import { LOAD_LINE_SOURCE, LOAD_LINES } from '../reference/processes.ts'
 import { breakerOverload, heldByBreaker } from './breakerHeat.ts'
 import { loadVoltage, loadVoltageOf } from '../trade/arcVoltage.ts'
@@ -81,13 +81,15 @@ const arcWatts = {
 const arcWattsByPlate = calculation({
   ...arcWatts,
   id: 'arc-watts-by-plate',
-  expression: 'U_2 * I_2 / I_1max',
+  expression: 'U_2 * I_2 / I_1max * U_1 / U_r',
   inputs: {
     U_2: { ...input('load voltage there', 'V', PLATE), from: [loadVoltage.id] },
     I_2: input('highest rated current', 'A', PLATE),
     I_1max: from(printedInput, kvaInput),
+    U_1: supplyVolts,
+    U_r: input('supply voltage of the plate’s column', 'V', PLATE),
   },
-  compute: ({ U_2, I_2, I_1max }) => (U_2 * I_2) / I_1max,
+  compute: ({ U_2, I_2, I_1max, U_1, U_r }) => (((U_2 * I_2) / I_1max) * U_1) / U_r,
 })
 const arcWattsByEfficiency = calculation({
   ...arcWatts,
@@ -100,7 +102,7 @@ const arcWattsFrom = from(arcWattsByPlate, arcWattsByEfficiency)
 
 /** How one source draws on one circuit. */
 export interface Draw {
-  readonly family: ProcessFamily
+  readonly family: PlateFamily
   /** Arc watts delivered for each ampere drawn: η·PF·U₁ (·√3 with three phases). */
   readonly arcWattsPerA: number
   readonly idleA: number
@@ -108,13 +110,13 @@ export interface Draw {
 
 /**
  * From the plate's I₁max where it gives one: it belongs to the highest rated current, and efficiency and power
- * factor are taken as the same below it. Otherwise from efficiency and power factor, plate's or assumed.
+ * factor are taken as the same below it. A circuit of less volts than the plate's column draws more: power stays. Otherwise from efficiency and power factor, plate's or assumed.
  */
 export function drawOf(
   source: PowerSource,
   supply: SupplyRating,
   circuit: Circuit,
-  family: ProcessFamily,
+  family: PlateFamily,
   r: Reckoner,
 ): Draw {
   const p = rootPhases(circuit.phases)
@@ -128,7 +130,11 @@ export function drawOf(
   }
   const { currentA, loadV } = highestPoint(supply)
   const U_2 = loadV ?? loadVoltageOf(family, currentA, r)
-  return { family, arcWattsPerA: r.take(arcWattsByPlate, { U_2, I_2: currentA, I_1max }), idleA }
+  return {
+    family,
+    arcWattsPerA: r.take(arcWattsByPlate, { U_2, I_2: currentA, I_1max, U_1, U_r: supply.voltageV ?? U_1 }),
+    idleA,
+  }
 }
 
 const inputCurrent = calculation({

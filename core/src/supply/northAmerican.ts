@@ -15,21 +15,28 @@ const MULTIPLIERS: readonly [dutyPct: number, factor: number][] = [
   [100, 1],
 ]
 
-/** NEC Table 310.16, copper, 75 °C. 240.4(D) does not limit them here: 240.4(G) sends welders to Article 630. */
-const AMPACITY_A: readonly [size: string, ampacityA: number][] = [
-  ['14 AWG', 20],
-  ['12 AWG', 25],
-  ['10 AWG', 35],
-  ['8 AWG', 50],
-  ['6 AWG', 65],
-  ['4 AWG', 85],
-  ['3 AWG', 100],
-  ['2 AWG', 115],
-  ['1 AWG', 130],
-  ['1/0 AWG', 150],
+/**
+ * NEC Table 310.16, copper, 60, 75 and 90 °C. 240.4(D) does not limit them here: 240.4(G) sends welders to Article 630.
+ * By 110.14(C) terminals are rated for 75 °C at most: the last column is for derating, and is not read to its end.
+ */
+const AMPACITY_A: readonly [size: string, at60C: number, at75C: number][] = [
+  ['14 AWG', 15, 20],
+  ['12 AWG', 20, 25],
+  ['10 AWG', 30, 35],
+  ['8 AWG', 40, 50],
+  ['6 AWG', 55, 65],
+  ['4 AWG', 70, 85],
+  ['3 AWG', 85, 100],
+  ['2 AWG', 95, 115],
+  ['1 AWG', 110, 130],
+  ['1/0 AWG', 125, 150],
 ]
 
-const BREAKERS_A = [15, 20, 25, 30, 35, 40, 45, 50, 60, 70, 80, 90, 100, 110, 125, 150, 175, 200]
+/** NEC 240.6(A), to 600 A. */
+const BREAKERS_A = [
+  15, 20, 25, 30, 35, 40, 45, 50, 60, 70, 80, 90, 100, 110, 125, 150, 175, 200, 225, 250, 300, 350, 400, 450,
+  500, 600,
+]
 
 /** UL 489, 200 % test: rating in A up to which the breaker trips within so many minutes. */
 const TRIP_AT_DOUBLE_MIN: readonly [upToA: number, minutes: number][] = [
@@ -37,6 +44,9 @@ const TRIP_AT_DOUBLE_MIN: readonly [upToA: number, minutes: number][] = [
   [50, 4],
   [100, 6],
   [150, 8],
+  [225, 10],
+  [400, 12],
+  [600, 14],
 ]
 
 /** `#12`, `12 awg`, `12AWG` are the same cable. */
@@ -56,21 +66,32 @@ export const northAmerican: RuleBook = {
     const row = MULTIPLIERS.find(([duty]) => dutyPct <= duty + 1e-9)
     return { value: row?.[1] ?? 1, source: standard('NEC 630.11(A)', true) }
   },
-  ampacityA(conductorSize) {
+  ampacityA(conductorSize, columnC) {
     const row = AMPACITY_A.find(([size]) => size === normal(conductorSize))
-    return row ? { value: row[1], source: standard('NEC Table 310.16, copper, 75 °C', true) } : null
+    if (!row) return null
+    const [, at60C, at75C] = row
+    return columnC === 60
+      ? { value: at60C, source: standard('NEC Table 310.16, copper, 60 °C', true) }
+      : { value: at75C, source: standard('NEC Table 310.16, copper, 75 °C; 110.14(C)', true) }
   },
   breakerHoldsA: (breakerA) => ({
     value: breakerA,
     source: standard('UL 489: holds 100 % of its rating in open air', true),
   }),
   breakerTripAtDoubleS: (breakerA) => ({
-    value: 60 * (TRIP_AT_DOUBLE_MIN.find(([upToA]) => breakerA <= upToA)?.[1] ?? 10),
+    value: 60 * (TRIP_AT_DOUBLE_MIN.find(([upToA]) => breakerA <= upToA)?.[1] ?? 16),
     source: standard('UL 489: trips within 2 min at 200 % up to 30 A, 4 to 50 A, 6 to 100 A', true),
   }),
-  largestBreakerA(i1MaxA, ampacityA) {
-    const limit = Math.min(2 * i1MaxA, 2 * ampacityA)
-    const value = BREAKERS_A.find((size) => size >= limit - 1e-9) ?? BREAKERS_A.at(-1) ?? limit
-    return { value, source: standard('NEC 630.12(A) and (B), next standard size of 240.6(A)', true) }
-  },
+  largestBreakerForWelderA: (i1MaxA) => ({
+    value: nextSizeA(2 * i1MaxA),
+    source: standard('NEC 630.12(A), next standard size of 240.6(A)', true),
+  }),
+  largestBreakerForConductorA: (ampacityA) => ({
+    value: nextSizeA(2 * ampacityA),
+    source: standard('NEC 630.12(B), next standard size of 240.6(A)', true),
+  }),
 }
+
+/** Where a limit is no standard size, the next one may be taken. */
+const nextSizeA = (limitA: number): number =>
+  BREAKERS_A.find((size) => size >= limitA - 1e-9) ?? BREAKERS_A.at(-1) ?? limitA

@@ -4,27 +4,30 @@ import { describeFields } from '../model/describe.ts'
 import { circuitSchema } from '../model/equipment.ts'
 import { northAmerican as nec } from './northAmerican.ts'
 
-it('NEC Table 310.16, copper conductors, 75 °C column', () => {
-  const printed = {
-    '14 AWG': 20,
-    '12 AWG': 25,
-    '10 AWG': 35,
-    '8 AWG': 50,
-    '6 AWG': 65,
-    '4 AWG': 85,
-    '3 AWG': 100,
-    '2 AWG': 115,
-    '1 AWG': 130,
-    '1/0 AWG': 150,
+it('NEC Table 310.16, copper conductors, 60 and 75 °C columns; 90 °C is read at 75 by 110.14(C)', () => {
+  const printed: Readonly<Record<string, readonly [at60C: number, at75C: number]>> = {
+    '14 AWG': [15, 20],
+    '12 AWG': [20, 25],
+    '10 AWG': [30, 35],
+    '8 AWG': [40, 50],
+    '6 AWG': [55, 65],
+    '4 AWG': [70, 85],
+    '3 AWG': [85, 100],
+    '2 AWG': [95, 115],
+    '1 AWG': [110, 130],
+    '1/0 AWG': [125, 150],
   }
-  expect(Object.fromEntries(nec.conductorSizes.map((size) => [size, nec.ampacityA(size)?.value]))).toEqual(
-    printed,
-  )
+  const read = (size: string, columnC: 60 | 75 | 90) => nec.ampacityA(size, columnC)?.value
+  expect(
+    Object.fromEntries(nec.conductorSizes.map((size) => [size, [read(size, 60), read(size, 75)]])),
+  ).toEqual(printed)
+  for (const size of nec.conductorSizes) expect(read(size, 90)).toBe(read(size, 75))
 })
 
-it('NEC 240.6(A), standard ratings up to 200 A', () => {
+it('NEC 240.6(A), standard ratings up to 600 A', () => {
   expect(nec.breakerSizesA).toEqual([
-    15, 20, 25, 30, 35, 40, 45, 50, 60, 70, 80, 90, 100, 110, 125, 150, 175, 200,
+    15, 20, 25, 30, 35, 40, 45, 50, 60, 70, 80, 90, 100, 110, 125, 150, 175, 200, 225, 250, 300, 350, 400,
+    450, 500, 600,
   ])
 })
 
@@ -54,7 +57,9 @@ it('UL 489, longest trip time at 200 % of the rating, min', () => {
     [31, 50, 4],
     [51, 100, 6],
     [101, 150, 8],
-    [151, 200, 10],
+    [151, 225, 10],
+    [226, 400, 12],
+    [401, 600, 14],
   ]
   for (const [fromA, toA, minutes] of printed)
     for (const rating of [fromA, toA]) expect(nec.breakerTripAtDoubleS(rating).value).toBe(60 * minutes)
@@ -65,17 +70,22 @@ it('UL 489: a breaker carries its rating', () => {
 })
 
 it.each([
-  // 630.12(A): 200 % of I₁max; 630.12(B): 200 % of the ampacity; then the next standard size up.
-  { i1MaxA: 22, ampacityA: 50, largest: 45 },
-  { i1MaxA: 22.5, ampacityA: 50, largest: 45 },
-  { i1MaxA: 22.6, ampacityA: 50, largest: 50 },
-  { i1MaxA: 60, ampacityA: 25, largest: 50 },
-  { i1MaxA: 60, ampacityA: 26, largest: 60 },
-  { i1MaxA: 5, ampacityA: 20, largest: 15 },
-  { i1MaxA: 400, ampacityA: 400, largest: 200 },
-])('NEC 630.12: $i1MaxA A on a cable of $ampacityA A may have a breaker of $largest A', (row) => {
-  expect(nec.largestBreakerA(row.i1MaxA, row.ampacityA).value).toBe(row.largest)
-})
+  [22, 45],
+  [22.5, 45],
+  [22.6, 50],
+  [30, 60],
+  [5, 15],
+  [110, 225],
+  [400, 600],
+])(
+  'NEC 630.12: twice %f A, for the machine and for the cable, may have a breaker of %f A',
+  (currentA, largest) => {
+    expect(nec.largestBreakerForWelderA(currentA).value).toBe(largest)
+    expect(nec.largestBreakerForConductorA(currentA).value).toBe(largest)
+    expect(nec.largestBreakerForWelderA(currentA).source.text).toContain('630.12(A)')
+    expect(nec.largestBreakerForConductorA(currentA).source.text).toContain('630.12(B)')
+  },
+)
 
 it('the sizes that a form suggests for a cable are those that the rule book knows', () => {
   const cable = describeFields(circuitSchema).find(({ path }) => path[0] === 'conductorSize')

@@ -54,25 +54,27 @@ describe('North American rule book', () => {
     ['# 12', 25],
     ['12awg', 25],
   ])('Table 310.16, copper 75 °C: %s carries %f A', (size, ampacity) => {
-    expect(nec.ampacityA(size)?.value).toBe(ampacity)
+    expect(nec.ampacityA(size, 75)?.value).toBe(ampacity)
   })
 
   it('does not guess a size that it does not have', () => {
-    expect(nec.ampacityA('2.5 mm²')).toBeNull()
+    expect(nec.ampacityA('2.5 mm²', 75)).toBeNull()
   })
 
   it('allows the next standard breaker above 200 % (630.12, 240.6(A))', () => {
-    expect(nec.largestBreakerA(22, 50).value).toBe(45)
-    expect(nec.largestBreakerA(25, 20).value).toBe(40)
+    expect(nec.largestBreakerForWelderA(22).value).toBe(45)
+    expect(nec.largestBreakerForConductorA(20).value).toBe(40)
     expect(nec.breakerSizesA.slice(0, 8)).toEqual([15, 20, 25, 30, 35, 40, 45, 50])
   })
 
   it('finds the smallest cable and breaker that do', () => {
-    expect(smallestConductor(nec, 26)).toBe('10 AWG')
-    expect(smallestConductor(nec, 35)).toBe('10 AWG')
+    expect(smallestConductor(nec, 26, 75)).toBe('10 AWG')
+    expect(smallestConductor(nec, 35, 75)).toBe('10 AWG')
+    // NM cable is read in the 60 °C column (NEC 334.80).
+    expect(smallestConductor(nec, 35, 60)).toBe('8 AWG')
     expect(smallestBreakerA(nec, 30.1)).toBe(35)
     expect(smallestBreakerA(nec, 30)).toBe(30)
-    expect(smallestConductor(nec, 999)).toBeNull()
+    expect(smallestConductor(nec, 999, 75)).toBeNull()
     expect(smallestBreakerA(nec, 999)).toBeNull()
   })
 })
@@ -119,6 +121,7 @@ const circuit: Circuit = {
   phases: 1,
   breakerA: 32,
   conductorSize: '8 AWG',
+  columnC: 75,
   lengthMm: 1000,
 }
 const supply = sampleSupply()

@@ -26,6 +26,9 @@ export function sampleDemand({
     ...hungriest,
     joint: { ...hungriest.joint, id, position },
     wantedA,
+    jointA: wantedA,
+    lowA: 0.8 * wantedA,
+    highA: 1.35 * wantedA,
   })
   const thinnest = weld('thin', leastA, positions[0] ?? 'flat')
   const most = weld('thick', mostA, positions.at(-1) ?? 'flat')

@@ -211,7 +211,7 @@ type SamplePart = Partial<Chosen> & Partial<Settings> & Partial<Pick<Shop, 'unit
 /** A wire set-up of circuit, source, gun, wire and gas that go together; other places are empty. */
 export function sampleCapability(part: SamplePart = {}): Capability {
   const { process = 'gmaw-short', polarity = 'dcep', start = null, electronicsNear = false } = part
-  const { stickOutMm = null, flowLPerMin = null } = part
+  const { stickOutMm = null, flowLPerMin = null, linksSetV = null } = part
   const { unitSystem = 'imperial', aluminiumTip = 'one-over' } = part
   const shop: Shop = {
     id: 's',
@@ -230,6 +230,7 @@ export function sampleCapability(part: SamplePart = {}): Capability {
     phases: 1,
     breakerA: 50,
     conductorSize: '6 AWG',
+    columnC: 75,
     lengthMm: 9000,
   }
   const chosen: Chosen = {
@@ -241,6 +242,6 @@ export function sampleCapability(part: SamplePart = {}): Capability {
     gas: sampleGas(),
   }
   const own = Object.fromEntries(SLOTS.flatMap((slot) => (slot in part ? [[slot, part[slot] ?? null]] : [])))
-  const settings = { process, polarity, start, electronicsNear, stickOutMm, flowLPerMin }
+  const settings = { process, polarity, linksSetV, start, electronicsNear, stickOutMm, flowLPerMin }
   return capabilityOf(shop, settings, { ...chosen, ...own })
 }

@@ -116,6 +116,7 @@ const circuit: fc.Arbitrary<Circuit> = fc
     name: 'Circuit',
     breakerA: 50,
     conductorSize: '6 AWG',
+    columnC: 75,
     lengthMm: 9000,
     ...part,
   }))
@@ -182,6 +183,7 @@ const BASICS: Omit<Shelf, 'parts' | 'feeders' | 'stock'> = {
       phases: 1,
       breakerA: 50,
       conductorSize: '6 AWG',
+      columnC: 75,
       lengthMm: 9000,
     },
   ],

@@ -21,13 +21,21 @@ const COEFFICIENTS: Readonly<Record<Metal, BurnOff>> = {
   'carbon-steel': { alpha: 0.28, beta: 5e-5 },
   stainless: { alpha: 0.29, beta: 8e-5 },
   // Aluminium conducts so well that its extension hardly heats.
-  aluminium: { alpha: 0.75, beta: 0 },
+  aluminium: { alpha: 0.92, beta: 0 },
 }
+/** Silicon lowers what melts: the 4xxx fillers burn off more slowly than the 5xxx. */
+const ALUMINIUM_SILICON: BurnOff = { alpha: 0.8, beta: 0 }
+const coefficientsOf = ({ metal, classification }: MeltedWire): BurnOff =>
+  metal === 'aluminium' && /4[0-9]{3}/.test(classification) ? ALUMINIUM_SILICON : COEFFICIENTS[metal]
+
+/** The figures of a wire that melting rests on. */
+export type MeltedWire = Pick<Wire, 'metal' | 'form' | 'diameterMm' | 'classification'>
 const SOURCE = handbook('AWS Welding Handbook, melting rate v = αI + βLI², coefficients at 1.2 mm')
 
 const EXTENSION: Partial<Record<ProcessId, AssumptionKey>> = {
   'gmaw-short': 'extensionShortMm',
   'gmaw-spray': 'extensionSprayMm',
+  'gmaw-pulse': 'extensionSprayMm',
   'fcaw-s': 'extensionFcawSMm',
   'fcaw-g': 'extensionFcawGMm',
 }
@@ -94,8 +102,8 @@ export const wireFeed = calculation({
   source: SOURCE,
 })
 
-function coefficients(wire: Pick<Wire, 'metal' | 'form' | 'diameterMm'>, r: Reckoner) {
-  const base = COEFFICIENTS[wire.metal]
+function coefficients(wire: MeltedWire, r: Reckoner) {
+  const base = coefficientsOf(wire)
   const d = wire.diameterMm
   return isCored(wire)
     ? { α: r.take(alphaCored, { a: base.alpha, d }), β: r.take(betaCored, { b: base.beta, d }) }
@@ -107,12 +115,8 @@ function coefficients(wire: Pick<Wire, 'metal' | 'form' | 'diameterMm'>, r: Reck
  * @param currentA mean arc current, A
  * @returns mm/min
  */
-export const wireFeedSpeed = (
-  wire: Pick<Wire, 'metal' | 'form' | 'diameterMm'>,
-  currentA: number,
-  process: ProcessId,
-  r: Reckoner,
-): number => r.take(wireFeed, { I: currentA, ...coefficients(wire, r), L: extensionKey(process) })
+export const wireFeedSpeed = (wire: MeltedWire, currentA: number, process: ProcessId, r: Reckoner): number =>
+  r.take(wireFeed, { I: currentA, ...coefficients(wire, r), L: extensionKey(process) })
 
 /**
  * The inverse: the current at which a wire fed at this speed burns off, in A.

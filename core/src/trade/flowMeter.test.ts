@@ -16,6 +16,7 @@ describe('specific gravity', () => {
     ['argon', argon, 1.38],
     ['CO₂', co2, 1.52],
     ['helium', helium, 0.138],
+    ['oxygen', sampleGas({ argonPct: 0, co2Pct: 0, oxygenPct: 100 }), 1.105],
   ])('%s', (_name, gas, gravity) => {
     expect(gasGravity(gas)).toBeCloseTo(gravity, 2)
   })
@@ -46,6 +47,8 @@ describe('the correction √(SG_scale / SG_gas)', () => {
   })
 
   it('of several scales the nearest is read', () => {
+    expect(nearestScale(['helium', 'argon'], 0.3)).toBe('helium')
+    expect(nearestScale(['helium', 'argon'], 0.6)).toBe('argon')
     expect(nearestScale(['argon', 'co2'], gasGravity(co2))).toBe('co2')
     expect(nearestScale(['argon', 'ar-co2-25', 'helium'], gasGravity(sampleGas()))).toBe('ar-co2-25')
   })

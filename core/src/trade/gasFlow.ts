@@ -2,7 +2,7 @@
 import { commonPractice, jobField } from '../basis/source.ts'
 import { assumed, calculation, from, input } from '../calculation/calculation.ts'
 import type { Reckoner } from '../calculation/reckoner.ts'
-import type { Cup, SetUp, Wire } from '../model/equipment.ts'
+import type { Cup, Gas, SetUp, Wire } from '../model/equipment.ts'
 import type { Process } from '../reference/processes.ts'
 
 export interface FlowParts {
@@ -10,6 +10,7 @@ export interface FlowParts {
   readonly process: Process
   readonly wire: Wire | null
   readonly cup: Cup | null
+  readonly gas: Gas | null
 }
 
 /** Where no cup is chosen: the usual one. */
@@ -46,12 +47,28 @@ const wireFlow = calculation({
   compute: ({ q, d, Q_0 }) => Math.max(q * d, Q_0),
   source: commonPractice(),
 })
-export const gasFlow = from(setFlow, cupFlow, wireFlow)
+/** Helium is so light that it rises off the weld: its mixes want more. */
+const heliumFlow = calculation({
+  ...flow,
+  id: 'gas-flow-helium',
+  title: 'Gas flow, with its share of helium',
+  expression: 'Q * (1 + (h - 1) * y / 100)',
+  inputs: {
+    Q: from(cupFlow, wireFlow),
+    h: assumed('heliumFlowFactor'),
+    y: input('helium in the gas', '%', jobField('gas of the set-up')),
+  },
+  compute: ({ Q, h, y }) => Q * (1 + ((h - 1) * y) / 100),
+  source: commonPractice('helium wants two to three times the flow of argon'),
+})
+export const gasFlow = from(setFlow, cupFlow, wireFlow, heliumFlow)
 
 /** @returns L/min */
-export function gasFlowOf({ settings, process, wire, cup }: FlowParts, r: Reckoner): number {
+export function gasFlowOf({ settings, process, wire, cup, gas }: FlowParts, r: Reckoner): number {
   if (settings.flowLPerMin !== null) return r.take(setFlow, { Q: settings.flowLPerMin })
-  return process.family === 'gtaw'
-    ? r.take(cupFlow, { N: cup?.number ?? USUAL_CUP })
-    : r.take(wireFlow, { d: wire?.diameterMm ?? USUAL_WIRE_MM })
+  const Q =
+    process.family === 'gtaw'
+      ? r.take(cupFlow, { N: cup?.number ?? USUAL_CUP })
+      : r.take(wireFlow, { d: wire?.diameterMm ?? USUAL_WIRE_MM })
+  return gas && gas.heliumPct > 0 ? r.take(heliumFlow, { Q, y: gas.heliumPct }) : Q
 }

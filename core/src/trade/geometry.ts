@@ -53,6 +53,37 @@ const squareGroove = calculation({
   compute: ({ t, g }) => t * g,
   source: GEOMETRY,
 })
+/** A joint that is shut takes metal all the same: the bead melts in and stands a little proud. */
+const squareCap = calculation({
+  id: 'cap-square',
+  title: 'Reinforcement, no less than a bead leaves',
+  symbol: 'r',
+  unit: 'mm',
+  expression: 'max(r, (s * t^2 - t * g) / (2 / 3 * w))',
+  inputs: {
+    r: field('reinforcement'),
+    s: assumed('squareLeastMetal'),
+    t: thinner,
+    g: gap,
+    w: from(faceWidthSquare),
+  },
+  compute: ({ r, s, t, g, w }) => squareCapMm(r, s, t, g, w),
+  source: GEOMETRY,
+})
+
+/**
+ * How high the cap of a square joint stands, mm.
+ * @param leastMetal weld metal of a shut joint over its thickness squared
+ * @param widthMm of the bead
+ */
+export const squareCapMm = (
+  reinforcementMm: number,
+  leastMetal: number,
+  thicknessMm: number,
+  gapMm: number,
+  widthMm: number,
+): number =>
+  Math.max(reinforcementMm, (leastMetal * thicknessMm ** 2 - thicknessMm * gapMm) / ((2 / 3) * widthMm))
 
 const angle = input('angle of a side from upright', '°', jobField('included angle of the weld'))
 const cut = input('depth of the cut', 'mm', jobField('thinner part less root face, halved for two sides'))
@@ -167,7 +198,7 @@ const capArea = calculation({
       ...input('width at the face', 'mm', GEOMETRY),
       from: [faceWidthSquare.id],
     },
-    r: field('reinforcement'),
+    r: { ...field('reinforcement'), from: [squareCap.id] },
   },
   compute: ({ m, w, r }) => m * (2 / 3) * w * r,
   source: GEOMETRY,
@@ -202,9 +233,15 @@ const wholeArea = calculation({
 export const weldArea = from(wholeArea, filletArea, edgeArea, holeArea)
 
 /** Groove, caps on one or both sides, and the back weld of a single-sided groove. */
-function withCaps(joint: Joint, grooveMm2: number, faceWidthMm: number, r: Reckoner): number {
+function withCaps(
+  joint: Joint,
+  grooveMm2: number,
+  faceWidthMm: number,
+  r: Reckoner,
+  capMm = joint.reinforcementMm,
+): number {
   const faces = isDoubleSided(joint.kind) ? 2 : 1
-  const A_c = r.take(capArea, { m: faces, w: faceWidthMm, r: joint.reinforcementMm })
+  const A_c = r.take(capArea, { m: faces, w: faceWidthMm, r: capMm })
   // Behind two rounds, and on a joint welded from both sides, there is no back weld.
   const hasBack = faces === 1 && joint.kind !== 'flare-v' && joint.kind !== 'flare-bevel'
   const A_b = r.take(backArea, { g: joint.rootGapMm, b: hasBack ? joint.backWeldMm : 0 })
@@ -214,7 +251,9 @@ function withCaps(joint: Joint, grooveMm2: number, faceWidthMm: number, r: Recko
 function squareArea(joint: Joint, r: Reckoner): number {
   const t = thinnerMm(joint)
   const w = r.take(faceWidthSquare, { t })
-  return withCaps(joint, r.take(squareGroove, { t, g: joint.rootGapMm }), w, r)
+  const g = joint.rootGapMm
+  const capMm = r.take(squareCap, { r: joint.reinforcementMm, t, g, w })
+  return withCaps(joint, r.take(squareGroove, { t, g }), w, r, capMm)
 }
 
 function cutArea(joint: Joint, r: Reckoner): number {

@@ -8,7 +8,7 @@ import { readDocument } from '../model/problems.ts'
 import { joint } from '../testing/samples.ts'
 import { weldAreaMm2 } from './geometry.ts'
 import { saddleLengthMm, segmentsOf, weldRunMm, weldVolumeMm3 } from './run.ts'
-import { crossSection, type Point } from './section.ts'
+import { crossSection, type Point, type Shape } from './section.ts'
 
 const assumptions = assumptionsOf({ assumptions: {} })
 const r = reckonerFor(assumptions)
@@ -76,6 +76,79 @@ describe('the drawing and the formula', () => {
       }),
       { numRuns: 300 },
     )
+  })
+})
+
+/** Size, place and area of one shape: a drawing in a line that can be checked with a ruler. */
+function lineOf({ role, points }: Shape): string {
+  const xs = points.map(([x]) => x)
+  const ys = points.map(([, y]) => y)
+  const mean = (values: readonly number[]) => values.reduce((sum, value) => sum + value, 0) / values.length
+  const figures = [Math.min(...xs), Math.max(...xs), Math.min(...ys), Math.max(...ys), shoelace(points)]
+  return [role, points.length, ...[...figures, mean(xs), mean(ys)].map((value) => value.toFixed(3))].join(' ')
+}
+
+describe('the drawing', () => {
+  const base = {
+    thicknessAMm: 10,
+    thicknessBMm: 14,
+    legMm: 6,
+    legBMm: 9,
+    includedAngleDeg: 50,
+    rootRadiusMm: 4,
+    rootFaceMm: 2,
+    rootGapMm: 3,
+    diameterMm: 44,
+    headerDiameterMm: 90,
+    slotLengthMm: 60,
+  }
+  const variants: Readonly<Record<string, Partial<Joint>>> = {
+    plain: {},
+    'capped and backed': { reinforcementMm: 1.5, backWeldMm: 1, backing: true, thicknessAMm: 16 },
+  }
+
+  it.each(Object.keys(variants))(
+    'of every kind is the one that was looked at and found right: %s',
+    async (name) => {
+      const drawn = JOINT_KINDS.flatMap((kind) => {
+        const one = joint({ ...base, ...variants[name], kind })
+        const { shapes, dimensions } = crossSection(one, assumptions)
+        return [
+          `${kind}: ${dimensions.map((d) => `${d.name} ${Math.hypot(d.to[0] - d.from[0], d.to[1] - d.from[1]).toFixed(3)} at ${d.from.map((v) => v.toFixed(3)).join(',')}${d.inPlace ? ' in place' : ''}`).join('; ')}`,
+          ...shapes.map(lineOf),
+        ]
+      })
+      await expect(`${drawn.join('\n')}\n`).toMatchFileSnapshot(
+        `./golden/sections-${name.replaceAll(' ', '-')}.txt`,
+      )
+    },
+  )
+
+  it('gives every dimension the figure that it stands for', () => {
+    const lengths = (kind: Joint['kind'], part: Partial<Joint> = {}) =>
+      Object.fromEntries(
+        crossSection(joint({ ...base, reinforcementMm: 1.5, kind, ...part }), assumptions).dimensions.map(
+          (d) => [d.name, Math.hypot(d.to[0] - d.from[0], d.to[1] - d.from[1])],
+        ),
+      )
+    const parts = { 'part A': 10, 'part B': 14 }
+    // The throat of unequal legs is the height of a right triangle over its hypotenuse.
+    const fillet = { 'leg A': 6, 'leg B': 9, throat: expect.closeTo((6 * 9) / Math.hypot(6, 9), 9) }
+    expect(lengths('tee')).toEqual({ ...parts, ...fillet })
+    expect(lengths('lap')).toEqual({ ...parts, ...fillet })
+    expect(lengths('outside-corner')).toEqual({ ...parts, leg: 6 })
+    expect(lengths('square')).toEqual({ ...parts, gap: 3, cap: expect.closeTo(1.5, 9) })
+    const face = 3 + 2 * 8 * Math.tan((25 * Math.PI) / 180)
+    expect(lengths('v')).toEqual({
+      ...parts,
+      gap: 3,
+      'root face': 2,
+      cap: 1.5,
+      'face width': expect.closeTo(face, 9),
+    })
+    expect(lengths('flare-bevel', { legMm: 12 })).toEqual({ fill: 12, round: 44 })
+    expect(lengths('plug')).toEqual({ hole: 44, ...parts })
+    expect(lengths('edge')).toMatchObject({ ...parts, cap: 1.5 })
   })
 })
 
@@ -167,6 +240,43 @@ describe('how far a weld runs', () => {
       expect(weldRunMm(one, segmentsOf(one, r), r)).toBe(segments * segmentMm)
     },
   )
+  it('a plug is run round its edge, a slot along both sides and round both ends', () => {
+    const runOf = (one: Joint) => weldRunMm(one, segmentsOf(one, r), r)
+    expect(runOf(joint({ kind: 'plug', diameterMm: 20 }))).toBeCloseTo(Math.PI * 20, 9)
+    const slot = joint({ kind: 'slot', diameterMm: 20, slotLengthMm: 50 })
+    expect(runOf(slot)).toBeCloseTo(2 * 30 + Math.PI * 20, 9)
+    // A slot as long as it is wide is a hole.
+    expect(runOf({ ...slot, slotLengthMm: null })).toBeCloseTo(Math.PI * 20, 9)
+  })
+  it('a saddle follows the branch on its header', () => {
+    const saddle = joint({ kind: 'saddle', diameterMm: 40, headerDiameterMm: 4000, lengthMm: 999 })
+    expect(weldRunMm(saddle, 1, r)).toBeCloseTo(Math.PI * 40, 1)
+  })
+  it('what has no tube, no pitch or no segment is as long as it says', () => {
+    const line = (part: Partial<Joint>) => weldRunMm(joint({ lengthMm: 321, ...part }), 1, r)
+    expect(line({})).toBe(321)
+    expect(line({ around: true, diameterMm: null })).toBe(321)
+    expect(line({ diameterMm: 50 })).toBe(321)
+    expect(line({ pattern: 'intermittent', segmentMm: 50, pitchMm: null })).toBe(321)
+    expect(line({ pattern: 'intermittent', segmentMm: null, pitchMm: 100 })).toBe(321)
+    expect(line({ segmentMm: 50, pitchMm: 100 })).toBe(321)
+    for (const part of [{ segmentMm: 50 }, { pitchMm: 100 }, { segmentMm: 50, pitchMm: 100 }])
+      expect(segmentsOf(joint({ lengthMm: 321, ...part }), r)).toBe(1)
+    const half = joint({ lengthMm: 321, pattern: 'intermittent', segmentMm: 50 })
+    expect(segmentsOf(half, r)).toBe(1)
+    const round = joint({ around: true, diameterMm: 60, pattern: 'intermittent', segmentMm: 5, pitchMm: 10 })
+    expect(segmentsOf(round, r)).toBe(1)
+  })
+  it('a plug without a hole has no run of its own', () => {
+    expect(weldRunMm(joint({ kind: 'plug', diameterMm: null, lengthMm: 77 }), 1, r)).toBe(77)
+    expect(weldRunMm(joint({ kind: 'slot', diameterMm: null, lengthMm: 77 }), 1, r)).toBe(77)
+    expect(
+      weldRunMm(joint({ kind: 'saddle', diameterMm: null, headerDiameterMm: 90, lengthMm: 77 }), 1, r),
+    ).toBe(77)
+    expect(
+      weldRunMm(joint({ kind: 'saddle', diameterMm: 40, headerDiameterMm: null, lengthMm: 77 }), 1, r),
+    ).toBe(77)
+  })
   it('a plug fills its hole', () => {
     expect(weldVolumeMm3(joint({ kind: 'plug', diameterMm: 20, thicknessAMm: 5 }), 0, r)).toBeCloseTo(
       Math.PI * 100 * 5,

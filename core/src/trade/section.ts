@@ -2,7 +2,7 @@
 import type { Assumptions } from '../assumptions/assume.ts'
 import type { Joint } from '../model/job.ts'
 import { backWidthMm, CAP_SHAPE } from './caps.ts'
-import { isFillet, legsMm } from './geometry.ts'
+import { isFillet, legsMm, squareCapMm } from './geometry.ts'
 import { cutOf, isDoubleSided, sidesAt, thickerMm, thinnerMm } from './groove.ts'
 
 /** mm; y upwards. */
@@ -140,6 +140,10 @@ function grooveSection(joint: Joint, assumptions: Assumptions): Section {
     [x, thickness],
   ]
   const bead = joint.kind === 'square' ? assumptions.squareBeadWidthPerThickness * t : 0
+  const capMm =
+    joint.kind === 'square'
+      ? squareCapMm(joint.reinforcementMm, assumptions.squareLeastMetal, t, joint.rootGapMm, bead)
+      : joint.reinforcementMm
   const cap = (at: { left: number; right: number }): [number, number] =>
     joint.kind === 'square' ? [-bead / 2, bead / 2] : [-at.left, at.right]
   const [capFrom, capTo] = cap(top)
@@ -148,11 +152,11 @@ function grooveSection(joint: Joint, assumptions: Assumptions): Section {
     { role: 'part-b', points: plate(right, joint.thicknessBMm, reach) },
     { role: 'weld', points: [...left, ...[...right].reverse()] },
   ]
-  if (joint.reinforcementMm > 0) {
-    shapes.push({ role: 'weld', points: bulge([capFrom, t], [capTo, t], joint.reinforcementMm) })
+  if (capMm > 0) {
+    shapes.push({ role: 'weld', points: bulge([capFrom, t], [capTo, t], capMm) })
     if (isDoubleSided(joint.kind)) {
       const [from, to] = cap(bottom)
-      shapes.push({ role: 'weld', points: bulge([from, 0], [to, 0], -joint.reinforcementMm) })
+      shapes.push({ role: 'weld', points: bulge([from, 0], [to, 0], -capMm) })
     }
   }
   const backWidth = isDoubleSided(joint.kind) ? 0 : backWidthMm(joint.rootGapMm, joint.backWeldMm)
@@ -181,8 +185,8 @@ function grooveSection(joint: Joint, assumptions: Assumptions): Section {
             ),
           ]
         : []),
-      ...(joint.reinforcementMm > 0
-        ? [dimension('cap', [(capFrom + capTo) / 2, t], [(capFrom + capTo) / 2, t + joint.reinforcementMm])]
+      ...(capMm > 0
+        ? [dimension('cap', [(capFrom + capTo) / 2, t], [(capFrom + capTo) / 2, t + capMm])]
         : []),
       ...(joint.kind === 'square' ? [] : [dimension('face width', [capFrom, t], [capTo, t])]),
     ],

@@ -1,14 +1,20 @@
-/** The current that a joint wants: amps per thickness, by metal, process, joint and position. */
+/**
+ * The current that a joint wants. Up to a thickness the arc melts through the part, and the current grows with it;
+ * above, only the faces have to fuse, and it grows with the root. `docs/model.md` has it on one page, with its residuals.
+ */
 import type { AssumptionKey } from '../assumptions/list.ts'
 import { commonPractice, jobField } from '../basis/source.ts'
 import { assumed, calculation, from, input, inputOrAssumed } from '../calculation/calculation.ts'
 import type { Reckoner } from '../calculation/reckoner.ts'
 import type { Joint } from '../model/job.ts'
+import type { Position } from '../model/jointKinds.ts'
 import type { Metal } from '../model/material.ts'
 import type { ProcessId } from '../model/process.ts'
 import { MATERIALS } from '../reference/materials.ts'
 import { PROCESSES } from '../reference/processes.ts'
+import { SPRAY_TRANSITION_SOURCE, sprayTransitionA } from '../reference/sprayTransition.ts'
 import { thickerMm, thinnerMm } from './groove.ts'
+import { heatedThickness, heatedThicknessMm } from './layers.ts'
 
 const PER_MM: Readonly<Record<Metal, AssumptionKey>> = {
   'carbon-steel': 'ampsPerMmCarbonSteel',
@@ -16,16 +22,15 @@ const PER_MM: Readonly<Record<Metal, AssumptionKey>> = {
   aluminium: 'ampsPerMmAluminium',
 }
 
-const SINGLE_PASS: Readonly<Record<ProcessId, AssumptionKey>> = {
-  'gmaw-short': 'singlePassShortCircuitMm',
-  'gmaw-spray': 'singlePassSprayMm',
-  'fcaw-s': 'singlePassFcawMm',
-  'fcaw-g': 'singlePassFcawMm',
-  'gtaw-dc': 'singlePassGtawMm',
-  'gtaw-ac': 'singlePassGtawMm',
+const PROCESS_FACTOR: Readonly<Record<ProcessId, AssumptionKey>> = {
+  'gmaw-short': 'shortCircuitFactor',
+  'gmaw-spray': 'sprayFactor',
+  'gmaw-pulse': 'pulseFactor',
+  'fcaw-s': 'fcawSFactor',
+  'fcaw-g': 'fcawGFactor',
+  'gtaw-dc': 'gtawFactor',
+  'gtaw-ac': 'gtawFactor',
 }
-/** @returns the assumption for the thickest single pass of a process */
-export const singlePassKey = (process: ProcessId): AssumptionKey => SINGLE_PASS[process]
 
 const JOINT_FACTOR: Readonly<Record<Joint['kind'], AssumptionKey>> = {
   tee: 'filletFactor',
@@ -47,152 +52,228 @@ const JOINT_FACTOR: Readonly<Record<Joint['kind'], AssumptionKey>> = {
   slot: 'filletFactor',
 }
 
-/** From this ratio of thicknesses on, the thicker part draws the heat away. */
-const HEAT_SINK_RATIO = 1.5
-
-const OUT_OF_POSITION: readonly Joint['position'][] = ['vertical-up', 'vertical-down', 'overhead']
-
-/** Whether the thicker part draws the heat away. */
-export const isHeatSink = (joint: Joint): boolean => thickerMm(joint) > HEAT_SINK_RATIO * thinnerMm(joint)
+/** Flat and horizontal are what every other figure is given for. */
+const POSITION_FACTOR: Readonly<Record<Position, AssumptionKey | null>> = {
+  flat: null,
+  horizontal: null,
+  'vertical-up': 'outOfPositionFactor',
+  'vertical-down': 'verticalDownFactor',
+  overhead: 'outOfPositionFactor',
+}
 
 /** The thinner part decides, and with it its metal. */
 export const thinnerFamily = (joint: Joint): Metal =>
   MATERIALS[joint.thicknessAMm <= joint.thicknessBMm ? joint.materialA : joint.materialB].family
 
-const PRACTICE = commonPractice('common practice: 1 A per 0.001 in of steel')
+const meltThroughKey = (process: ProcessId): AssumptionKey =>
+  PROCESSES[process].feedsWire ? 'meltThroughWireMm' : 'meltThroughGtawMm'
 
-export const passThickness = calculation({
-  id: 'pass-thickness',
-  title: 'Thickness that one pass melts',
-  symbol: 't',
+const PRACTICE = commonPractice('common practice: fitted to everyday settings, docs/model.md')
+const thickness = from(...heatedThickness)
+
+export const meltThrough = calculation({
+  id: 'melt-through',
+  title: 'Up to here the arc melts through the part; above it only the faces have to fuse',
+  symbol: 't_0',
   unit: 'mm',
-  expression: 'min(t_1 / n, t_2)',
-  inputs: {
-    t_1: input('thinner part', 'mm', jobField('thickness of the weld')),
-    n: input('passes chosen; 1 where none are', '', jobField('passes of the weld')),
-    t_2: inputOrAssumed('thickest single pass', 'mm', PRACTICE),
-  },
-  compute: ({ t_1, n, t_2 }) => Math.min(t_1 / n, t_2),
-  source: commonPractice('common practice: thicker parts take several passes'),
-})
-
-const metal = inputOrAssumed('current per thickness', 'A/mm', PRACTICE)
-const kind = inputOrAssumed('factor of the joint', '×', PRACTICE)
-
-/** One for each mix of factors that may apply, so that a working names those that do and no others. */
-function perMmWith(isCored: boolean, hasHeatSink: boolean, isOutOfPosition: boolean) {
-  const names = [
-    ...(isCored ? ['f_p'] : []),
-    ...(hasHeatSink ? ['f_h'] : []),
-    ...(isOutOfPosition ? ['f_o'] : []),
-  ]
-  return calculation({
-    id: ['current-per-mm', ...names].join(' '),
-    title: 'Current per thickness of this joint',
-    symbol: 'K',
-    unit: 'A/mm',
-    expression: ['k', 'f_j', ...names].join(' * '),
-    inputs: {
-      k: metal,
-      f_j: kind,
-      ...(isCored ? { f_p: assumed('fcawFactor') } : {}),
-      ...(hasHeatSink ? { f_h: assumed('heatSinkFactor') } : {}),
-      ...(isOutOfPosition ? { f_o: assumed('outOfPositionFactor') } : {}),
-    },
-    compute: ({ k, f_j, f_p = 1, f_h = 1, f_o = 1 }) => k * f_j * f_p * f_h * f_o,
-    source: PRACTICE,
-  })
-}
-const BOTH = [false, true] as const
-/** In the order of the three bits: cored, heat sink, out of position. */
-const PER_MM_BY_FACTORS = BOTH.flatMap((isCored) =>
-  BOTH.flatMap((hasHeatSink) => BOTH.map((isOut) => perMmWith(isCored, hasHeatSink, isOut))),
-)
-const factorsOf = (isCored: boolean, hasHeatSink: boolean, isOut: boolean) => {
-  const found = PER_MM_BY_FACTORS[4 * Number(isCored) + 2 * Number(hasHeatSink) + Number(isOut)]
-  if (!found) throw new RangeError('there are eight mixes of factors')
-  return found
-}
-export const currentPerMm = from(factorsOf(false, false, false), ...PER_MM_BY_FACTORS)
-
-export const wantedCurrent = calculation({
-  id: 'wanted-current',
-  title: 'Current that the pass wants',
-  symbol: 'I',
-  unit: 'A',
-  expression: 't * K',
-  inputs: { t: from(passThickness), K: currentPerMm },
-  compute: ({ t, K }) => t * K,
+  expression: 't_0',
+  inputs: { t_0: inputOrAssumed('melted through up to', 'mm', PRACTICE) },
+  compute: ({ t_0 }) => t_0,
   source: PRACTICE,
 })
 
+export const drivingThickness = calculation({
+  id: 'driving-thickness',
+  title:
+    'Thickness that drives the current: all of it where it is melted through, less where only the faces fuse',
+  symbol: 't_e',
+  unit: 'mm',
+  expression: 'min(t, sqrt(t * t_0))',
+  inputs: { t: thickness, t_0: from(meltThrough) },
+  compute: ({ t, t_0 }) => Math.min(t, Math.sqrt(t * t_0)),
+  source: PRACTICE,
+})
+
+const wireFactor = calculation({
+  id: 'wire-factor',
+  title: 'Factor of the wire: a thicker one carries more to the same joint',
+  symbol: 'f_w',
+  unit: '×',
+  expression: 'sqrt(d / d_0)',
+  inputs: {
+    d: inputOrAssumed('wire diameter', 'mm diameter', jobField('wire of the set-up')),
+    d_0: assumed('usualWireMm'),
+  },
+  compute: ({ d, d_0 }) => Math.sqrt(d / d_0),
+  source: PRACTICE,
+})
+
+const noWire = calculation({
+  id: 'wire-factor-none',
+  title: 'No wire carries the current: no factor',
+  symbol: 'f_w',
+  unit: '×',
+  expression: '1',
+  inputs: {},
+  compute: () => 1,
+  source: PRACTICE,
+})
+
+const heatSink = calculation({
+  id: 'heat-sink-factor',
+  title: 'Factor of the thicker part, which draws heat away',
+  symbol: 'f_h',
+  unit: '×',
+  expression: '1 + (h - 1) * min(1, (t_2 / t_1 - 1) / (q - 1)) * min(1, max(0, 2 - t_1 / t_0))',
+  inputs: {
+    h: assumed('heatSinkFactor'),
+    t_1: input('thinner part', 'mm', jobField('thickness of the weld')),
+    t_2: input('thicker part', 'mm', jobField('thickness of the weld')),
+    q: assumed('heatSinkRatio'),
+    t_0: from(meltThrough),
+  },
+  compute: ({ h, t_1, t_2, q, t_0 }) =>
+    1 + (h - 1) * Math.min(1, (t_2 / t_1 - 1) / (q - 1)) * Math.min(1, Math.max(0, 2 - t_1 / t_0)),
+  source: commonPractice(
+    'common practice: rises with the ratio, and fades where both parts are thick and drink heat alike',
+  ),
+})
+
+const perMm = calculation({
+  id: 'current-per-mm',
+  title: 'Current per thickness of this joint',
+  symbol: 'K',
+  unit: 'A/mm',
+  expression: 'k * f_p * f_j * f_w * f_h * f_o',
+  inputs: {
+    k: inputOrAssumed('current per thickness', 'A/mm', PRACTICE),
+    f_p: inputOrAssumed('factor of the process', '×', PRACTICE),
+    f_j: inputOrAssumed('factor of the joint', '×', PRACTICE),
+    f_w: from(wireFactor, noWire),
+    f_h: from(heatSink),
+    f_o: inputOrAssumed('factor of the position', '×', PRACTICE),
+  },
+  compute: ({ k, f_p, f_j, f_w, f_h, f_o }) => k * f_p * f_j * f_w * f_h * f_o,
+  source: PRACTICE,
+})
+
+export const currentPerMm = from(perMm)
+
+export const jointCurrent = calculation({
+  id: 'joint-current',
+  title: 'Current that the joint takes',
+  symbol: 'I_j',
+  unit: 'A',
+  expression: 't_e * K',
+  inputs: { t_e: from(drivingThickness), K: currentPerMm },
+  compute: ({ t_e, K }) => t_e * K,
+  source: PRACTICE,
+})
+const transition = input(
+  'current above which this wire sprays; 0 where it need not',
+  'A',
+  SPRAY_TRANSITION_SOURCE,
+)
+export const wantedCurrent = calculation({
+  id: 'wanted-current',
+  title: 'Current that the weld wants',
+  symbol: 'I',
+  unit: 'A',
+  expression: 'max(I_j, I_t)',
+  inputs: { I_j: from(jointCurrent), I_t: transition },
+  compute: ({ I_j, I_t }) => Math.max(I_j, I_t),
+  source: PRACTICE,
+})
 export const leastWindowCurrent = calculation({
   id: 'window-low',
-  title: 'Least current that still makes the weld',
+  title: 'Least current that still makes the weld: slower, smaller beads; below it cold lap',
   symbol: 'I_low',
   unit: 'A',
-  expression: 'I * (1 - w / 100)',
-  inputs: { I: from(wantedCurrent), w: assumed('workingWindowPct') },
-  compute: ({ I, w }) => I * (1 - w / 100),
-  source: commonPractice(),
+  expression: 'max(I_j * (1 - w / 100), I_t)',
+  inputs: { I_j: from(jointCurrent), w: assumed('windowLowPct'), I_t: transition },
+  compute: ({ I_j, w, I_t }) => Math.max(I_j * (1 - w / 100), I_t),
+  source: PRACTICE,
 })
 
 export const mostWindowCurrent = calculation({
   id: 'window-high',
-  title: 'Most current that still makes the weld',
+  title: 'Most current before the thinner part burns through',
   symbol: 'I_high',
   unit: 'A',
-  expression: 'I * (1 + w / 100)',
-  inputs: { I: from(wantedCurrent), w: assumed('workingWindowPct') },
-  compute: ({ I, w }) => I * (1 + w / 100),
-  source: commonPractice(),
-})
-
-export const burnThroughCurrent = calculation({
-  id: 'burn-through',
-  title: 'Current above which the thinner part burns through',
-  symbol: 'I_b',
-  unit: 'A',
-  expression: 'I * (1 + b / 100)',
-  inputs: { I: from(wantedCurrent), b: assumed('burnThroughPct') },
-  compute: ({ I, b }) => I * (1 + b / 100),
-  source: commonPractice(),
+  expression: 'I_j * (1 + w / 100)',
+  inputs: { I_j: from(jointCurrent), w: assumed('windowHighPct') },
+  compute: ({ I_j, w }) => I_j * (1 + w / 100),
+  source: PRACTICE,
 })
 
 export interface WantedCurrent {
-  /** mm */
-  readonly passThicknessMm: number
-  /** Amps for each millimetre of the thinner part, all factors multiplied. */
+  /** What the current has to reckon with: the layer of a groove, else the thinner part, mm. */
+  readonly heatedMm: number
+  /** Up to this the part is melted through, mm. */
+  readonly meltThroughMm: number
+  /** Amps for each millimetre of driving thickness, all factors multiplied. */
   readonly perMmA: number
   /** A */
   readonly wantedA: number
-  /** The least and the most current that still makes the weld, A. */
+  /** The current that the joint alone would want, A; below `wantedA` where a spray cannot go so low. */
+  readonly jointA: number
+  /** The least current that still makes the weld, A. */
   readonly lowA: number
-  readonly highA: number
-  /** Current above which the thinner part burns through, A. */
-  readonly burnThroughA: number
+  /** Above it the thinner part burns through, A; null where it is too thick to. */
+  readonly highA: number | null
+  /** Below it the wire does not spray, A; null where nothing has to. */
+  readonly transitionA: number | null
 }
 
-/** @returns the current that one pass of this joint wants, and what stands around it */
-export function wantedCurrentOf(joint: Joint, processId: ProcessId, r: Reckoner): WantedCurrent {
-  const passThicknessMm = r.take(passThickness, {
-    t_1: thinnerMm(joint),
-    n: joint.passes ?? 1,
-    t_2: SINGLE_PASS[processId],
-  })
-  const isCored = PROCESSES[processId].family === 'fcaw'
-  const isOut = OUT_OF_POSITION.includes(joint.position)
-  const perMmA = r.take(factorsOf(isCored, isHeatSink(joint), isOut), {
-    k: PER_MM[thinnerFamily(joint)],
+/** Aluminium takes the figures of its metal as they are; steel and stainless those of the process. */
+const processKey = (metal: Metal, process: ProcessId): AssumptionKey =>
+  metal === 'aluminium' ? 'aluminiumProcessFactor' : PROCESS_FACTOR[process]
+
+/** A thickness that is written in inches is no thicker than the same in millimetres. */
+const ROUNDED_MM = 1e-6
+
+/**
+ * The current that one pass of this joint wants, and the window around it.
+ * @param wireMm diameter of the wire that is fed; null where none is chosen: then the usual one
+ */
+export function wantedCurrentOf(
+  joint: Joint,
+  processId: ProcessId,
+  wireMm: number | null,
+  r: Reckoner,
+): WantedCurrent {
+  const { feedsWire } = PROCESSES[processId]
+  const metal = thinnerFamily(joint)
+  const [t_1, t_2] = [thinnerMm(joint), thickerMm(joint)]
+  const t_0 = r.take(meltThrough, { t_0: meltThroughKey(processId) })
+  const heatedMm = heatedThicknessMm(joint, processId, r)
+  const t_e = r.take(drivingThickness, { t: heatedMm, t_0 })
+  const perMmA = r.take(perMm, {
+    k: PER_MM[metal],
+    f_p: processKey(metal, processId),
     f_j: JOINT_FACTOR[joint.kind],
+    f_w: feedsWire ? r.take(wireFactor, { d: wireMm ?? 'usualWireMm' }) : r.take(noWire, {}),
+    f_h: r.take(heatSink, { t_1, t_2, t_0 }),
+    f_o: POSITION_FACTOR[joint.position] ?? 1,
   })
-  const wantedA = r.take(wantedCurrent, { t: passThicknessMm, K: perMmA })
+  const jointA = r.take(jointCurrent, { t_e, K: perMmA })
+  const transitionA =
+    processId === 'gmaw-spray' ? sprayTransitionA(metal, wireMm ?? USUAL_SPRAY_MM[metal]) : null
   return {
-    passThicknessMm,
+    heatedMm,
+    meltThroughMm: t_0,
     perMmA,
-    wantedA,
-    lowA: r.take(leastWindowCurrent, { I: wantedA }),
-    highA: r.take(mostWindowCurrent, { I: wantedA }),
-    burnThroughA: r.take(burnThroughCurrent, { I: wantedA }),
+    jointA,
+    wantedA: r.take(wantedCurrent, { I_j: jointA, I_t: transitionA ?? 0 }),
+    lowA: r.take(leastWindowCurrent, { I_j: jointA, I_t: transitionA ?? 0 }),
+    highA: t_1 <= t_0 + ROUNDED_MM ? r.take(mostWindowCurrent, { I_j: jointA }) : null,
+    transitionA,
   }
+}
+
+/** Where no wire is chosen: the one that is usual for spray, mm. */
+const USUAL_SPRAY_MM: Readonly<Record<Metal, number>> = {
+  'carbon-steel': 0.889,
+  stainless: 0.889,
+  aluminium: 1.191,
 }

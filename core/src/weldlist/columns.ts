@@ -51,6 +51,7 @@ export const COLUMNS: readonly Column[] = [
   column('reinforcementMm', 'cap', ['reinforcement']),
   column('backWeldMm', 'back weld', ['back']),
   column('backing', 'backing', ['backing bar']),
+  column('purge', 'back purge', ['purge']),
   column('diameterMm', 'diameter', ['od', 'outside diameter', 'hole', 'dia']),
   column('headerDiameterMm', 'header diameter', ['header', 'run od']),
   column('slotLengthMm', 'slot length', ['slot']),

@@ -106,6 +106,7 @@ export const ENGLISH: Language = {
     scale: { argon: 'argon', 'ar-co2-25': '75/25 Ar/CO₂', co2: 'CO₂', helium: 'helium' },
     pack: { spool: 'spool', tube: 'tube', cylinder: 'cylinder' },
     packs: { spool: 'spools', tube: 'tubes', cylinder: 'cylinders' },
+    plateFamily: { gmaw: 'MIG', fcaw: 'flux-cored', gtaw: 'TIG', smaw: 'stick' },
     verdict: { fits: 'Fits', tight: 'Tight', fails: 'Fails', unknown: 'Unknown' },
     join: { or: 'or', and: 'and', to: 'to', none: '' },
     sourceKind: {
@@ -131,7 +132,7 @@ export const ENGLISH: Language = {
     'gun-duty': '{holder} at this duty',
     electrode: '{holder} current',
     'feed-speed': 'Wire feed speed',
-    thickness: 'Thickness, one pass',
+    thickness: 'Thickness',
     'wire-above-output': 'Wire and output',
     'gun-for-wire': 'Rating and wire',
     polarity: 'Polarity',
@@ -177,6 +178,12 @@ export const ENGLISH: Language = {
     'filler-for-metal': 'Filler for the metal',
     'wire-position': 'Wire and position',
     'short-circuit-depth': 'Short-circuit on thick steel',
+    'spray-transition': 'Spray and the joint',
+    'spray-position': 'Spray and position',
+    'square-depth': 'Depth of a square joint',
+    'cored-class': 'Class of the wire',
+    'cored-position': 'Cored wire out of position',
+    travel: 'Travel by hand',
     'gas-for-process': 'Gas for the process',
     'gas-for-metal': 'Gas for the metal',
     'gas-for-spray': 'Gas for spray',
@@ -194,6 +201,7 @@ export const ENGLISH: Language = {
   groups: {
     polarity: { title: 'Polarity', well: 'Leads as they should be' },
     together: { title: 'Parts go together', well: 'The parts go with each other' },
+    joint: { title: 'Weld and hand', well: 'The joint suits the process, the position and the hand' },
     shielding: { title: 'Gas and filler', well: 'Gas, filler and place suit the metal' },
   },
 
@@ -211,29 +219,62 @@ export const ENGLISH: Language = {
       plug: 'Put the {volts} plug on {source}',
       automatic: '{source} finds {volts} by itself',
       fixed: '{source} stays on {volts}',
+      'set-right': '{source} is set for {set}, and the supply is {volts}',
+      'set-other':
+        '{source} is set for {set}, and the supply is {volts}: change it before it is plugged in, unplugged while you do',
     },
-    'breaker-holds': { measured: 'Heats the breaker like a steady {demand}; it holds {capacity}' },
+    'breaker-holds': {
+      measured: 'Heats the breaker like a steady {demand}; it holds {capacity}',
+      'turned-down':
+        'Heats the breaker like a steady {demand}; it holds {capacity}. Turned down to {current} it holds, slower and with smaller beads',
+    },
     cable: { measured: 'The job’s heating equals a steady {demand}; {size} carries {capacity}' },
     'conductor-rule': {
       measured: 'The machine asks for a cable of {demand}; {size} carries {capacity}',
+      'other-process':
+        'By {process} the machine asks for a cable of {demand}, and the circuit is not rewired for another process; {size} carries {capacity}',
     },
-    'breaker-rule': { measured: 'The breaker is {demand}; the rule allows up to {capacity}' },
-    'source-range': { measured: 'The weld wants {demand}; the source gives {capacity}' },
-    'source-duty': { measured: 'The worst ten minutes ask {demand}; the source allows {capacity}' },
+    'breaker-rule': {
+      measured: 'The breaker is {demand}; the rule allows up to {capacity}',
+      'own-protection':
+        'The breaker is {demand}; for this machine the rule allows up to {capacity}, and more where the machine protects itself against overcurrent: see its plate or its manual',
+    },
+    'source-range': {
+      measured: 'The weld wants {demand}; the source gives {capacity}',
+      slower:
+        'The weld wants {demand}; the source gives {capacity}. From {least} on it is sound: slower, with smaller beads',
+      'above-low-end':
+        'The weld wants {demand}; the source gives {capacity}. At its least it is hotter than wanted, and does not burn through',
+    },
+    'source-duty': {
+      measured: 'The worst ten minutes ask {demand}; the source allows {capacity}',
+      pace: 'It sets the pace: the worst ten minutes ask {demand}, and at {capacity} you weld {arc} in every {span}',
+    },
     'gun-duty': {
       measured: 'The weld wants {demand}; the {holder} carries {capacity}',
+      slower:
+        'It sets the pace: the weld wants {demand}, and the {holder} carries {capacity} at this duty; rest between welds lets it carry more',
       carries: '{gun} carries {carries} {gas}',
     },
     electrode: {
       measured: 'The weld wants {demand}; {name} runs {capacity}',
+      slower:
+        'The weld wants {demand}; {name} runs {capacity}. From {least} on it is sound: slower, with smaller beads',
+      'above-low-end':
+        'The weld wants {demand}; {name} runs {capacity}. Below its range it wanders a little; another size runs steadier',
       runs: '{name} runs {low} to {high}',
     },
     'feed-speed': {
       measured: '{wire} burns off at {demand}; {feeder} reaches {capacity} on {supply}',
+      'too-fast': 'At {current} {wire} burns off at {demand}; {feeder} feeds {capacity}',
       'at-lowest':
         'At its lowest current, {current}, {wire} burns off {demand}; {feeder} reaches {capacity} on {supply}',
     },
-    thickness: { measured: 'One pass has to melt {demand}; the weakest link allows {capacity}' },
+    thickness: {
+      measured: 'The part or the layer to heat is {demand}; the weakest link welds {capacity}',
+      slower:
+        'The part or the layer to heat is {demand}; the weakest link welds {capacity} at full current, and this slower, with smaller beads',
+    },
     'wire-above-output': {
       above: '{wire} starts at {starts}; the source gives {gives} on {supply}',
       within: '{wire} starts at {starts}, the source gives up to {gives} on {supply}',
@@ -266,6 +307,7 @@ export const ENGLISH: Language = {
       rated: '{source} is rated for {process}',
       'dc-only': '{source} gives DC only: aluminium by TIG wants AC, which breaks its oxide',
       'ac-only': '{source} gives AC only: {process} wants DC',
+      'no-pulse': '{source} does not pulse',
     },
     'wave-for-metal': { dc: 'Aluminium by TIG wants AC: DC does not break its oxide' },
     'ac-control': {
@@ -448,6 +490,37 @@ export const ENGLISH: Language = {
       'flat-only': '{wire} is for flat and horizontal only',
       beyond: '{wire} is for flat and horizontal only, and the job has welds {position}',
     },
+    'spray-transition': {
+      sprays: 'This wire sprays above {transition}',
+      hotter:
+        'This wire sprays only above {transition}, and the joint would do with {wants}: expect a hot, fluid pool, or take short-circuit or pulse',
+      'burns-through':
+        'This wire sprays only above {transition}, and the joint burns through from {most} on: take short-circuit, pulse or a thinner wire',
+    },
+    'spray-position': {
+      holds: 'Spray holds in these positions',
+      'runs-out':
+        'Sprayed steel runs out of welds {position}: it holds in flat joints and horizontal fillets only, unless it is pulsed',
+    },
+    'square-depth': {
+      reaches: 'The arc reaches through a square joint of {most}',
+      bevel: 'The arc does not reach the root of a square joint of {thickness}, only of {most}: bevel it',
+    },
+    'cored-class': {
+      within: '{wire} joins parts up to {most}',
+      'single-pass': '{wire} is for a single pass: a second one over it cracks',
+      'too-thick': '{wire} is for parts up to {most}',
+    },
+    'cored-position': {
+      holds: 'Out of position this wire holds up to {most}',
+      runs: 'Out of position this wire holds its pool up to {most}; the weld wants {wants}',
+    },
+    travel: {
+      'by-hand': 'A hand keeps up with the wire',
+      'too-fast':
+        'Even turned down, the bead asks for {travel} of travel, and a hand keeps up to {most}: it comes out larger than it was asked for',
+      'too-slow': 'The bead asks for {travel} of travel: below {least} the pool piles up and rolls over cold',
+    },
     'short-circuit-depth': {
       'may-not-fuse':
         'Short-circuit above {most} of steel may not fuse: use spray or flux-cored, or a qualified procedure',
@@ -558,10 +631,18 @@ export const ENGLISH: Language = {
     'size-that-runs': 'A diameter that runs there: {size}',
     'no-size-runs': 'No size runs at all of its currents: weld the thin and the thick parts with two',
     passes: 'Weld in {passes} passes',
-    'bevel-and-passes': 'Bevel and weld in {passes} passes',
     'source-not-rated': 'A power source rated for {process}',
     'source-dc-only': 'An AC/DC power source; no setting mends this',
     'source-ac-only': 'A source that gives DC',
+    'set-links': 'Set it for {volts}',
+    'source-no-pulse': 'A source that pulses',
+    'short-circuit-or-pulse': 'Short-circuit, or a source that pulses',
+    'pulse-it': 'Pulse it',
+    bevel: 'Bevel it to a V of 60°',
+    'multi-pass-wire': 'A wire for thicker parts and several passes, such as E71T-8 or E71T-1',
+    'thinner-cored-wire': 'A thinner cored wire, or turn the piece',
+    'larger-bead': 'A larger bead, a thinner wire, or a carriage that travels',
+    'more-beads': 'More passes',
     'set-to-ac': 'Set it to AC',
     'start-by': 'Start by {start}',
     'no-high-frequency': 'A source that starts by lift, or move the electronics away',
@@ -633,9 +714,18 @@ export const ENGLISH: Language = {
     'not-known': 'The weld wants {wanted}. {kind}: {missing}',
     wants: 'The weld wants {wanted}',
     'too-high': 'The {kind} cannot go low enough. The weld wants {wanted}; {detail} starts at {low}',
-    'gives-out': 'The {kind} gives out first. The weld wants {wanted}; {detail} sustains {high}',
+    'gives-out':
+      'The {kind} gives out first. The weld wants {wanted}, {least} at the least; {detail} reaches {most}',
     'gives-out-at-duty':
-      'The {kind} gives out first. The weld wants {wanted}; {detail} sustains {high} at the job’s {duty} duty',
+      'The {kind} gives out first. The weld wants {wanted}, {least} at the least; {detail} reaches {most}, rested',
+    'rather-high':
+      'The {kind} is at its low end. The weld wants {wanted}; {detail} starts at {low}, hotter than wanted and still sound',
+    'below-usual':
+      'The {kind} is below its usual range. The weld wants {wanted}; {detail} is usual from {low} on: another size runs steadier',
+    paces:
+      'The {kind} sets the pace. The weld wants {wanted}; {detail} sustains {high} at the job’s {duty} duty, and up to {most} with rest',
+    cooler:
+      'The {kind} is the weakest link. The weld wants {wanted}; {detail} gives {high}, and from {least} on it is sound, slower',
     'near-low-end': 'The weld wants {wanted}. The {kind} is nearest its low end, {low}',
     'would-give-out': 'The weld wants {wanted}. The {kind} would give out first, at {high}',
     'would-give-out-at-duty':
@@ -644,7 +734,9 @@ export const ENGLISH: Language = {
     'link-carries': '{detail} carries up to {high} for this job; the weld wants {wanted}',
     'link-carries-range': '{detail} carries {low} to {high} for this job; the weld wants {wanted}',
     joint:
-      'One pass wants {wanted}; {low} to {high} still makes the weld. A starting point: weld a coupon and look',
+      'The weld wants {wanted}; {low} to {high} still makes it, above it the part burns through. A starting point: weld a coupon and look',
+    'joint-thick':
+      'The weld wants {wanted}; from {low} on it is sound, and it is too thick to burn through. A starting point: weld a coupon and look',
   },
 
   cautions: {

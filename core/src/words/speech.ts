@@ -12,7 +12,7 @@ import type { Suggestion } from '../fit/suggest.ts'
 import type { Shop } from '../model/shop.ts'
 import { figure, list, type Param, type Params, told, type Told } from '../model/told.ts'
 import type { Verdict } from '../model/verdict.ts'
-import { printNumber, printValue } from '../quantity/printValue.ts'
+import { printValue } from '../quantity/printValue.ts'
 import type { Notation } from '../quantity/units.ts'
 import { ENGLISH } from './english.ts'
 import type { Language } from './language.ts'
@@ -103,9 +103,12 @@ export function sideOf(speech: Speech, assessment: Assessment, side: 'demand' | 
   }
   const main = printValue(value, assessment.unit, speech.notation)
   return side === 'capacity' && assessment.capacityLow !== null
-    ? `${printNumber(assessment.capacityLow, speech.notation.locale, 3)}–${main}`
+    ? `${withoutUnit(printValue(assessment.capacityLow, assessment.unit, speech.notation))}–${main}`
     : main
 }
+
+/** `50 in/min` without its unit, for the lower end of a range. */
+const withoutUnit = (printed: string): string => printed.split(' ')[0] ?? printed
 
 /**
  * @returns the name of a criterion, as it stands at the head of its row
@@ -224,10 +227,10 @@ export const jointText = (speech: Speech, { wantedA, windowA }: Chain): string =
     filled(
       speech,
       speech.language.chain,
-      told('joint', {
+      told(windowA.high === null ? 'joint-thick' : 'joint', {
         wanted: figure(wantedA, 'A'),
         low: figure(windowA.low, 'A'),
-        high: figure(windowA.high, 'A'),
+        high: figure(windowA.high ?? 0, 'A'),
       }),
     ),
   )

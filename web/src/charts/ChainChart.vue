@@ -28,7 +28,7 @@ const height = computed(() => Math.max(LEAST, room.value))
 
 const columns = computed(() => [...chain.links.map(({ id }) => id), 'joint'])
 const topA = computed(() => {
-  const most = Math.max(chain.windowA.high, ...chain.links.map(({ highA }) => highA ?? 0))
+  const most = Math.max(chain.windowA.high ?? 0, ...chain.links.map(({ mostA }) => mostA ?? 0))
   return Math.min(most, chain.wantedA * MOST_OVER_WANTED)
 })
 const y = computed(() => scaleLinear([0, topA.value * 1.04], [height.value - BOTTOM, TOP]))
@@ -36,12 +36,23 @@ const x = computed(() => scaleBand(columns.value, [GUTTER, Math.max(width.value,
 const middle = (id: string): number => (x.value(id) ?? 0) + x.value.bandwidth() / 2
 const ticks = computed(() => y.value.ticks(6))
 const wantedY = computed(() => y.value(chain.wantedA))
+/** The window's upper end in the picture: what is too thick to burn through has none. */
+const windowTop = computed(() => {
+  const [, most = 0] = y.value.domain()
+  return y.value(Math.min(chain.windowA.high ?? most, most))
+})
+const windowWords = computed(() => {
+  const { low, high } = chain.windowA
+  return high === null ? `${wholeAmps(low)} and more` : `${wholeAmps(low)}–${wholeAmps(high)} welds it`
+})
 
 interface Bar {
   link: ChainLink
   x: number
   top: number
   bottom: number
+  /** Top of what rest lets it carry; null where that is no more. */
+  restedTop: number | null
   cut: boolean
   gap: { from: number; to: number; label: string } | null
 }
@@ -55,18 +66,23 @@ const bars = computed(() =>
     const bottom = y.value(low)
     const over = chain.wantedA > high
     const under = chain.wantedA < low
-    const by = Math.abs(over ? high - chain.wantedA : chain.wantedA - low)
+    const fails = link.verdict === 'fails'
+    // What fails is measured from the end of the window, what is tight from what is wanted.
+    const edge = !fails ? chain.wantedA : over ? chain.windowA.low : (chain.windowA.high ?? chain.wantedA)
+    const reach = fails && over ? (link.mostA ?? high) : high
+    const by = Math.abs(over ? reach - edge : edge - low)
     return {
       link,
       x: middle(link.id),
       top,
       bottom,
+      restedTop: link.mostA !== null && link.mostA > high ? y.value(Math.min(link.mostA, most)) : null,
       cut: high > most,
       gap:
         link.highA !== null && (over || under)
           ? {
-              from: wantedY.value,
-              to: over ? top : bottom,
+              from: y.value(edge),
+              to: over ? y.value(Math.min(reach, most)) : bottom,
               label: `${over ? '−' : '+'}${wholeAmps(by)} A`,
             }
           : null,
@@ -88,6 +104,11 @@ const gapLabelY = ({ from, to }: { from: number; to: number }): number => {
 }
 
 const isFirst = (link: ChainLink): boolean => chain.first === link.id
+const flagOf = ({ verdict, spareA, highA }: ChainLink): string => {
+  if (verdict === 'fails') return 'gives out first'
+  if (spareA === null || spareA >= 0) return 'would give out first'
+  return highA !== null && highA < chain.windowA.low ? 'sets the pace' : 'weakest link'
+}
 const valueWords = (link: ChainLink): string =>
   link.highA === null || link.lowA === null
     ? `not known: ${linkMissing(workspace.speech, link)}`
@@ -118,6 +139,14 @@ const valueWords = (link: ChainLink): string =>
             :width="BAR"
             :height="Math.max(2, bar.bottom - bar.top)"
             class="fill"
+          />
+          <rect
+            v-if="bar.restedTop !== null"
+            :x="bar.x - BAR / 2"
+            :y="bar.restedTop"
+            :width="BAR"
+            :height="bar.top - bar.restedTop"
+            class="rested"
           />
           <template v-if="bar.link.highA !== null">
             <path
@@ -151,12 +180,12 @@ const valueWords = (link: ChainLink): string =>
         <g class="joint" @click="emit('open', 'joint')">
           <rect
             :x="middle('joint') - BAR / 2"
-            :y="y(Math.min(chain.windowA.high, y.domain()[1] ?? 0))"
+            :y="windowTop"
             :width="BAR"
-            :height="y(chain.windowA.low) - y(Math.min(chain.windowA.high, y.domain()[1] ?? 0))"
+            :height="y(chain.windowA.low) - windowTop"
           />
           <text :x="middle('joint')" :y="y(chain.windowA.low) + 15" class="low">
-            {{ wholeAmps(chain.windowA.low) }}–{{ wholeAmps(chain.windowA.high) }} welds it
+            {{ windowWords }}
           </text>
         </g>
         <line class="wanted" :x1="GUTTER" :x2="middle('joint') + BAR / 2" :y1="wantedY" :y2="wantedY" />
@@ -165,7 +194,7 @@ const valueWords = (link: ChainLink): string =>
           <text :x="middle('joint')" :y="wantedY + 6">{{ wholeAmps(chain.wantedA) }} A</text>
         </g>
 
-        <g v-for="bar in bars" :key="`gap ${bar.link.id}`" class="gap">
+        <g v-for="bar in bars" :key="`gap ${bar.link.id}`" :class="['gap', bar.link.verdict]">
           <template v-if="bar.gap">
             <line :x1="bar.x" :x2="bar.x" :y1="bar.gap.from" :y2="bar.gap.to" />
             <text :x="bar.x + 8" :y="gapLabelY(bar.gap)">{{ bar.gap.label }}</text>
@@ -181,9 +210,7 @@ const valueWords = (link: ChainLink): string =>
             linkDetail(workspace.speech, link)
           }}</span>
           <span class="visually-hidden">carries {{ valueWords(link) }}: {{ link.verdict }}</span>
-          <span v-if="isFirst(link)" class="flag" :class="link.verdict">{{
-            link.verdict === 'fails' ? 'gives out first' : 'would give out first'
-          }}</span>
+          <span v-if="isFirst(link)" class="flag" :class="link.verdict">{{ flagOf(link) }}</span>
           <span v-else-if="link.verdict === 'unknown'" class="flag unknown">not known</span>
         </button>
       </li>
@@ -230,6 +257,11 @@ svg {
 }
 .bar .fill {
   fill: var(--steel-soft);
+}
+.bar .rested {
+  fill: none;
+  stroke: var(--line-strong);
+  stroke-dasharray: 3 3;
 }
 .bar .edge {
   stroke: var(--steel);
@@ -304,8 +336,16 @@ svg {
   stroke: var(--fails);
   stroke-width: 2;
 }
-.gap text {
+.gap.tight line {
+  stroke: var(--tight);
+}
+.gap.tight text {
+  fill: var(--tight);
+}
+.gap.fails text {
   fill: var(--fails);
+}
+.gap text {
   font-size: 14px;
   font-weight: 700;
   paint-order: stroke;

@@ -13,23 +13,35 @@ beforeEach(async () => {
   await demoWorkspace()
 })
 
-const chainOf = (jobId: string): Chain => {
-  const [chain] = fitFor(jobId).chains
+const chainOf = (jobId: string, setUpId?: string): Chain => {
+  const [chain] = fitFor(jobId, setUpId).chains
   if (!chain) throw new Error('no chain')
   return chain
 }
 const numberOf = (element: Element | undefined, name: string): number => Number(element?.getAttribute(name))
 
 describe('the chain', () => {
-  const chart = (chain: Chain) => mount(ChainChart, { props: { chain, jointDetail: 'a pass of 3/16 in' } })
+  const chart = (chain: Chain) => mount(ChainChart, { props: { chain, jointDetail: '3/16 in to heat' } })
 
   it('draws a bar a link, the short ones with how much they lack, and names the first', () => {
     const wrapper = chart(chainOf('press-frame'))
     expect(wrapper.findAll('.bar')).toHaveLength(4)
     expect(wrapper.findAll('.bar.fails')).toHaveLength(2)
-    expect(wrapper.findAll('.gap text').map((text) => text.text())).toEqual(['−60 A', '−105 A'])
+    expect(wrapper.findAll('.gap text').map((text) => text.text())).toEqual(['−5.1 A', '−9.2 A'])
     expect(wrapper.get('.name.first').text()).toContain('Power source')
     expect(wrapper.get('.name.first').text()).toContain('gives out first')
+  })
+
+  it('draws what rest lets a link carry, and says which link sets the pace', () => {
+    const wrapper = chart(chainOf('picking-platform'))
+    expect(wrapper.findAll('.rested').length).toBeGreaterThan(0)
+    expect(wrapper.get('.name.first').text()).toContain('sets the pace')
+    expect(chart(chainOf('press-frame', 'bay-2-wire')).get('.name.first').text()).toContain('weakest link')
+  })
+
+  it('gives a part that is too thick to burn through no upper end', () => {
+    expect(chart(chainOf('press-frame')).get('.joint').text()).toBe('149 and more')
+    expect(chart(chainOf('tank-manifold')).get('.joint').text()).toBe('92–155 welds it')
   })
 
   it('puts what carries more higher, and the line of what is wanted above every short bar', () => {
@@ -42,7 +54,7 @@ describe('the chain', () => {
   })
 
   it('says the figures in words for whoever does not see the bars', () => {
-    expect(chart(chainOf('press-frame')).text()).toContain('carries 25 to 105 A: fails')
+    expect(chart(chainOf('press-frame')).text()).toContain('carries 25 to 102 A: fails')
   })
 
   it('marks a link that nobody knows, without a bar of its own', () => {
@@ -59,8 +71,8 @@ describe('the chain', () => {
   })
 
   it('tells how far the low end is too high', () => {
-    const wrapper = chart(chainOf('pressing-tray'))
-    expect(wrapper.findAll('.gap text').map((text) => text.text())).toEqual(['+13 A'])
+    const wrapper = chart(chainOf('pressing-tray', 'bench-tig-316'))
+    expect(wrapper.findAll('.gap.tight text').map((text) => text.text())).toEqual(['+16 A'])
   })
 
   it('opens a link and the joint', async () => {
@@ -74,7 +86,7 @@ describe('the chain', () => {
   it('stands small in a cell with its verdicts in words', () => {
     const wrapper = mount(ChainSpark, { props: { chain: chainOf('press-frame') } })
     expect(wrapper.attributes('aria-label')).toBe(
-      'Circuit: Fails, Power source: Fails, Gun: Tight, Wire: Fits',
+      'Circuit: Fails, Power source: Fails, Gun: Fits, Wire: Fits',
     )
     expect(wrapper.findAll('rect')).toHaveLength(4)
   })

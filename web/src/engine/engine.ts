@@ -9,6 +9,7 @@ import {
   type Entered,
   explain,
   explainLink,
+  explainStart,
   explainWeld,
   type Fit,
   type FitInput,
@@ -32,6 +33,7 @@ import {
   suggest,
   type Suggestion,
   type Verdict,
+  type StartFigure,
   type WeldFigure,
   type Assessment,
   assess,
@@ -105,6 +107,7 @@ export type Asked =
   | { readonly of: 'criterion'; readonly id: string }
   | { readonly of: 'link'; readonly id: LinkId; readonly weldId: string }
   | { readonly of: 'weld'; readonly figure: WeldFigure; readonly weldId: string }
+  | { readonly of: 'start'; readonly figure: StartFigure; readonly weldId: string }
 
 export class Engine {
   #snapshot: Snapshot = EMPTY
@@ -182,8 +185,9 @@ export class Engine {
     if (asked.of === 'criterion') return explain(asked.id, capability, demand)
     const weld = demand.welds.find(({ joint }) => joint.id === asked.weldId)
     if (!weld) return []
-    return asked.of === 'link'
-      ? explainLink(asked.id, capability, demand, weld)
+    if (asked.of === 'link') return explainLink(asked.id, capability, demand, weld)
+    return asked.of === 'start'
+      ? explainStart(asked.figure, capability, demand, weld)
       : explainWeld(asked.figure, demand, weld)
   }
 

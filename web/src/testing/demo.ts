@@ -17,16 +17,16 @@ const read = readDocument(shopDocumentSchema, demo)
 if (!read.ok) throw new Error(JSON.stringify(read.problems))
 export const shopDocument = read.value
 
-export function inputFor(jobId: string): FitInput {
+export function inputFor(jobId: string, setUpId?: string): FitInput {
   const { shop, jobs, setUps, format: _format, version: _version, ...shelf } = shopDocument
   const job = jobs.find(({ id }) => id === jobId)
-  const setUp = setUps.find(({ id }) => id === job?.setUpId)
+  const setUp = setUps.find(({ id }) => id === (setUpId ?? job?.setUpId))
   const answer = job && setUp ? inputOf({ shop, job, setUp, ...shelf }) : null
   if (!answer?.ok) throw new Error(`the demo has no ${jobId} with a set-up`)
   return answer.input
 }
 
-export const fitFor = (jobId: string): Fit => fitJob(inputFor(jobId))
+export const fitFor = (jobId: string, setUpId?: string): Fit => fitJob(inputFor(jobId, setUpId))
 
 export const demoJob = (jobId: string): Job => inputFor(jobId).job
 

@@ -25,6 +25,14 @@ const emit = defineEmits<{ apply: [suggestion: Suggestion]; open: [id: string] }
 const workspace = useWorkspace()
 const { wholeAmps } = usePrint()
 
+/** What the weakest link makes of the weld, in a word or two, where it only just does. */
+const TIGHT: Readonly<Record<string, string>> = {
+  paces: 'Welds with rest',
+  cooler: 'Welds, colder',
+  'rather-high': 'Welds, hotter',
+  'below-usual': 'Welds, less steady',
+}
+
 /** Rows that the chain's amps already tell of. */
 const IN_CHAIN = new Set([
   'source-range',
@@ -52,15 +60,16 @@ const verdict = computed(() => worstVerdict([fit.verdict, chain.verdict]))
 const counted = (count: number, one: string, many: string): string =>
   count === 1 ? `1 ${one}` : `${count} ${many}`
 const headline = computed(() => {
-  const { spareA } = chain
-  if (spareA !== null && spareA < 0) return `${wholeAmps(-spareA)} A too little`
+  const { spareA, outsideA } = chain
+  if (outsideA !== null) return `${wholeAmps(Math.abs(outsideA))} A too ${outsideA < 0 ? 'little' : 'much'}`
   if (failing.value.length > 0) return counted(failing.value.length, 'check fails', 'checks fail')
   if (unknowns.value.length > 0) return `${unknowns.value.length} not known`
-  return spareA === null ? 'Not known' : `${wholeAmps(spareA)} A to spare`
+  if (spareA === null) return 'Not known'
+  return spareA < 0 ? (TIGHT[chain.told.code] ?? 'Tight') : `${wholeAmps(spareA)} A to spare`
 })
 const then = ({ failCount, spareA, verdict: after }: Suggestion): string => {
   if (failCount > 0) return counted(failCount, 'still fails', 'still fail')
-  const room = spareA === null ? '' : `, ${wholeAmps(spareA)} A over`
+  const room = spareA === null || spareA < 0 ? '' : `, ${wholeAmps(spareA)} A over`
   return `${after === 'unknown' ? 'none fails' : after}${room}`
 }
 const wordsOf = (suggestion: Suggestion): string => suggestionText(workspace.speech, suggestion)

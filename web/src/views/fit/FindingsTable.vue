@@ -8,9 +8,14 @@ import VerdictMark from '../../components/VerdictMark.vue'
 const { rows, openRow } = defineProps<{ rows: readonly Row[]; openRow: string | null }>()
 const emit = defineEmits<{ open: [id: string] }>()
 
+/** What compares and fits has no figures to show: it stands in one line, and opens all the same. */
+const isPlain = ({ verdict, marginPct, criteria }: Row): boolean =>
+  verdict === 'fits' && marginPct === null && criteria.every((one) => one.demand === null)
+const plain = computed(() => rows.filter(isPlain))
 const halves = computed(() => {
-  const middle = Math.ceil(rows.length / 2)
-  return [rows.slice(0, middle), rows.slice(middle)]
+  const shown = rows.filter((row) => !isPlain(row))
+  const middle = Math.ceil(shown.length / 2)
+  return [shown.slice(0, middle), shown.slice(middle)]
 })
 </script>
 
@@ -48,6 +53,23 @@ const halves = computed(() => {
           <td class="number clip">{{ row.capacity }}</td>
           <td class="margin"><MarginBar :margin-pct="row.marginPct" :verdict="row.verdict" /></td>
           <td><VerdictMark :verdict="row.verdict" /></td>
+        </tr>
+        <tr v-if="index === 1 && plain.length > 0" class="plain">
+          <td colspan="5">
+            <VerdictMark verdict="fits" :word="false" /> Fits<template
+              v-for="(row, place) in plain"
+              :key="row.id"
+              >{{ place > 0 ? ', ' : ': '
+              }}<button
+                v-tip="row.sentence"
+                class="title"
+                :data-testid="`finding-${row.id}`"
+                @click.stop="emit('open', row.id)"
+              >
+                {{ row.title }}
+              </button></template
+            >
+          </td>
         </tr>
       </tbody>
     </table>
@@ -110,8 +132,20 @@ tbody tr.open {
   padding: 0;
   text-align: left;
 }
-tr:hover .title {
+tr:not(.plain):hover .title,
+.plain .title:hover {
   text-decoration: underline;
+}
+.plain {
+  cursor: default;
+}
+.plain td :deep(svg) {
+  vertical-align: -2px;
+}
+.plain td {
+  overflow: hidden;
+  padding-left: 12px;
+  text-overflow: ellipsis;
 }
 @media (max-width: 1180px) {
   .findings {

@@ -10,6 +10,7 @@ import {
   SLOT_KEYS,
   SLOTS,
   slotText,
+  type StartFigure,
   type Step,
   type Suggestion,
   suggestionText,
@@ -27,6 +28,7 @@ import { useWorkspace } from '../../stores/workspace.ts'
 import AnswerPanel from './AnswerPanel.vue'
 import CautionStrip from './CautionStrip.vue'
 import FindingsTable from './FindingsTable.vue'
+import StartStrip from './StartStrip.vue'
 import FitInputs from './FitInputs.vue'
 import { useFit } from './useFit.ts'
 import { jobWords, jointWords, processWords } from './words.ts'
@@ -82,6 +84,20 @@ const rows = computed(() => (fit.value ? rowsOf(workspace.speech, fit.value) : [
 const openKey = ref<string | null>(null)
 const openRow = computed(() => openKey.value?.replace(/^row:/, '') ?? null)
 const row = computed(() => rows.value.find(({ id }) => `row:${id}` === openKey.value) ?? null)
+const START_TITLES: Readonly<Record<StartFigure, string>> = {
+  current: 'Amps to start with',
+  volts: 'Volts to start with',
+  feed: 'Wire speed to start with',
+  flow: 'Gas flow',
+  travel: 'Travel speed',
+  heat: 'Heat input',
+}
+
+const settings = computed(() => fit.value?.settings.find((one) => one.jointId === jointId.value) ?? null)
+const startFigure = computed(() => {
+  const figures = Object.keys(START_TITLES) as StartFigure[]
+  return figures.find((figure) => `start:${figure}` === openKey.value) ?? null
+})
 const link = computed(() => chain.value?.links.find(({ id }) => `link:${id}` === openKey.value) ?? null)
 
 /** What has to be asked for the working of what is open; of a group the first that has one. */
@@ -89,6 +105,7 @@ const asked = computed<Asked | null>(() => {
   const weldId = jointId.value
   if (row.value) return { of: 'criterion', id: row.value.criteria[0]?.criterion ?? '' }
   if (link.value && weldId) return { of: 'link', id: link.value.id, weldId }
+  if (startFigure.value && weldId) return { of: 'start', figure: startFigure.value, weldId }
   return openKey.value === 'link:joint' && weldId ? { of: 'weld', figure: 'wanted', weldId } : null
 })
 const { answer: working } = useAnswer(
@@ -105,6 +122,10 @@ const opened = computed<Opened | null>(() => {
   if (key === 'link:joint') {
     const sentence = jointText(workspace.speech, chain.value)
     return { key, title: 'What the weld wants', verdict: null, sentence, mends: [], working: steps }
+  }
+  if (startFigure.value) {
+    const sentence = 'A start, to be tried on a coupon of the same metal, thickness and position.'
+    return { key, title: START_TITLES[startFigure.value], verdict: null, sentence, mends: [], working: steps }
   }
   if (!link.value) return null
   return {
@@ -141,7 +162,7 @@ const jointItems = computed(() =>
 )
 const jointDetail = computed(() => {
   const weld = fit.value?.welds.find((one) => one.jointId === jointId.value)
-  return weld ? `a pass of ${print(weld.passThicknessMm, 'mm')}` : ''
+  return weld ? `${print(weld.heatedMm, 'mm')} to heat` : ''
 })
 
 function applySuggestion(suggestion: Suggestion): void {
@@ -272,6 +293,12 @@ function openLink(id: LinkId | 'joint'): void {
           @open="(id) => (openKey = `row:${id}`)"
         />
       </div>
+      <StartStrip
+        v-if="settings"
+        :settings="settings"
+        :is-beyond="chain.verdict === 'fails'"
+        @open="(figure) => (openKey = `start:${figure}`)"
+      />
       <FindingsTable :rows="rows" :open-row="openRow" @open="(id) => (openKey = `row:${id}`)" />
       <CautionStrip :cautions="fit.cautions" />
     </template>
@@ -291,7 +318,7 @@ function openLink(id: LinkId | 'joint'): void {
 }
 .fit {
   display: grid;
-  gap: 8px;
+  gap: 7px;
   padding: 8px 20px;
 }
 .title {

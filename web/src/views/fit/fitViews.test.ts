@@ -8,6 +8,7 @@ import { demoWorkspace, fitFor, inputFor, shopDocument } from '../../testing/dem
 import AnswerPanel from './AnswerPanel.vue'
 import CautionStrip from './CautionStrip.vue'
 import FindingsTable from './FindingsTable.vue'
+import StartStrip from './StartStrip.vue'
 import { IMPERIAL, METRIC } from '../../testing/notation.ts'
 import { jobWords, jointWords, processWords } from './words.ts'
 
@@ -30,13 +31,13 @@ const headline = (fit: Fit) => panel(fit).get('[data-testid=headline]').text()
 
 describe('the answer', () => {
   it('is what the first link lacks, where one fails', () => {
-    expect(headline(fitFor('press-frame'))).toBe('105 A too little')
+    expect(headline(fitFor('press-frame'))).toBe('9.2 A too little')
     expect(panel(fitFor('press-frame')).text()).toContain('The power source gives out first.')
   })
 
   it('is what there is to spare, where all fits, with what the job uses', () => {
     const wrapper = panel(fitFor('tank-manifold'))
-    expect(wrapper.get('[data-testid=headline]').text()).toBe('13 A to spare')
+    expect(wrapper.get('[data-testid=headline]').text()).toBe('23 A to spare')
     expect(wrapper.findAll('dt').map((term) => term.text())).toEqual([
       'Rod used',
       'Gas used',
@@ -64,7 +65,7 @@ describe('the answer', () => {
     const buttons = wrapper.findAll('.mends button')
     expect(buttons).toHaveLength(3)
     expect(buttons[0]?.text()).toContain('Set-up: Yard, self-shielded')
-    expect(buttons[0]?.text()).toContain('tight')
+    expect(buttons[0]?.text()).toContain('fits')
     await buttons[1]?.trigger('click')
     expect(wrapper.emitted('apply')?.[0]).toEqual([suggestions[1]])
   })
@@ -80,6 +81,57 @@ describe('the answer', () => {
   })
 })
 
+describe('settings to start with', () => {
+  const strip = (jobId: string, setUpId?: string) => {
+    const fit = fitFor(jobId, setUpId)
+    const [settings] = fit.settings
+    if (!settings) throw new Error('no settings')
+    return mount(StartStrip, { props: { settings, isBeyond: fit.chains[0]?.verdict === 'fails' } })
+  }
+  const cells = (wrapper: ReturnType<typeof strip>) =>
+    Object.fromEntries(
+      wrapper.findAll('dl > div').map((cell) => [cell.get('dt').text(), cell.get('.figure').text()]),
+    )
+
+  it('by wire are volts, wire speed and what follows, each with its band', () => {
+    expect(cells(strip('press-frame', 'bay-2-wire'))).toEqual({
+      'Volts 19.2–21.2': '20.2 V',
+      'Wire speed 299–366': '335 in/min',
+      'Amps 168–205': '187 A',
+      'Polarity gun on +': 'DCEP',
+      Gas: '25.4 CFH',
+      'Tip to work': '3/8–1/2 in',
+      Push: '10–15°',
+      Travel: '15.7 in/min',
+      Heat: '0.45 kJ/mm',
+    })
+  })
+
+  it('by TIG are amps, and no volts or wire; without gas there is none', () => {
+    expect(Object.keys(cells(strip('pressing-tray')))).toEqual([
+      'Amps 49–60',
+      'Polarity gun on −',
+      'Gas',
+      'Push',
+      'Travel',
+      'Heat',
+    ])
+    expect(Object.keys(cells(strip('loader-fork')))).not.toContain('Gas')
+    expect(cells(strip('loader-fork'))['Drag']).toBe('15–25°')
+  })
+
+  it('say where the set-up does not reach them, else that they are for a coupon', () => {
+    expect(strip('press-frame').get('h2').text()).toContain('beyond this set-up')
+    expect(strip('press-frame', 'bay-2-wire').get('h2').text()).toContain('coupon')
+  })
+
+  it('open to their working', async () => {
+    const wrapper = strip('press-frame', 'bay-2-wire')
+    await wrapper.findAll('button.figure')[1]?.trigger('click')
+    expect(wrapper.emitted('open')).toEqual([['feed']])
+  })
+})
+
 describe('the findings', () => {
   const table = (jobId: string, openRow: string | null = null) =>
     mount(FindingsTable, { props: { rows: rowsFor(fitFor(jobId)), openRow } })
@@ -88,7 +140,11 @@ describe('the findings', () => {
     const wrapper = table('press-frame')
     const titles = wrapper.findAll('.title').map((button) => button.text())
     expect(wrapper.findAll('table')).toHaveLength(2)
-    expect(titles).toEqual(rowsFor(fitFor('press-frame')).map(({ title }) => title))
+    const rows = rowsFor(fitFor('press-frame'))
+    const folded = rows.filter(({ verdict, marginPct }) => verdict === 'fits' && marginPct === null)
+    const measured = rows.filter((row) => !folded.includes(row))
+    expect(titles).toEqual([...measured, ...folded].map(({ title }) => title))
+    expect(wrapper.get('.plain').text()).toContain('Supply voltage, Parts go together, Polarity')
   })
 
   it('print in the units of the shop', async () => {
@@ -108,10 +164,10 @@ describe('the findings', () => {
 })
 
 describe('a working', () => {
-  const open = (id: string) => {
-    const row = rowsFor(fitFor('press-frame')).find((one) => one.id === id)
+  const open = (id: string, jobId = 'press-frame') => {
+    const row = rowsFor(fitFor(jobId)).find((one) => one.id === id)
     if (!row) throw new Error(`no ${id}`)
-    const { capability, demand } = sidesOf(inputFor('press-frame'))
+    const { capability, demand } = sidesOf(inputFor(jobId))
     const working = explain(id, capability, demand)
     return mount(WorkingDrawer, {
       props: { opened: { key: id, ...row, working } },
@@ -138,10 +194,13 @@ describe('a working', () => {
   })
 
   it('offers the mends that can be tried, and tells the others', async () => {
-    const wrapper = open('thickness')
+    const wrapper = open('source-duty', 'picking-platform')
     await wrapper.get('.mends button').trigger('click')
-    expect(wrapper.emitted('apply')?.[0]?.[0]).toMatchObject({ on: 'joint', change: { passes: 3 } })
-    expect(open('breaker-holds').get('.mends').text()).toContain('at least 35 A')
+    expect(wrapper.emitted('apply')?.[0]?.[0]).toMatchObject({
+      on: 'job',
+      change: { pauseS: expect.any(Number) },
+    })
+    expect(open('breaker-holds').get('.mends').text()).toContain('at least 30 A')
   })
 })
 

@@ -7,6 +7,7 @@ import {
   MATERIALS,
   pairNames,
   PROCESSES,
+  type ProcessWant,
   type SetUp,
   type Source,
   sourceText,
@@ -52,13 +53,18 @@ const cautions = computed(() => [
 ])
 const overWords = computed(() => {
   const over = fillet.value?.overWeld
-  if (!over) return ''
+  if (!over || !fillet.value) return ''
   const cost =
     over.extraCost === null
       ? ''
       : `, about ${money(over.extraCost < 100 ? over.extraCost : Math.round(over.extraCost))} of wire and time`
-  return `${number(over.timesMetal, 2)} times the metal: ${print(over.extraG, 'g')} more${cost}.`
+  return `${number(over.timesMetal, 2)} times the metal of ${print(fillet.value.recommendedMm, 'mm')}: ${print(over.extraG, 'g')} more${cost}.`
 })
+/** From the least that still makes the weld to where it burns through; thick parts do not. */
+const windowWords = ({ lowA, highA }: ProcessWant): string =>
+  highA === null
+    ? `from ${print(Math.round(lowA), 'A')}`
+    : `${Math.round(lowA)} to ${print(Math.round(highA), 'A')}`
 </script>
 
 <template>
@@ -82,7 +88,7 @@ const overWords = computed(() => {
       </dl>
       <p v-if="overWords" class="over-words">{{ overWords }}</p>
       <button
-        v-if="fillet.verdict !== 'right'"
+        v-if="fillet.verdict !== 'right' || overWords !== ''"
         class="plain-button"
         @click="emit('leg', fillet.recommendedMm)"
       >
@@ -127,7 +133,7 @@ const overWords = computed(() => {
           <tr>
             <th scope="col">By</th>
             <th scope="col" class="number">Wants</th>
-            <th scope="col" class="number">Burns at</th>
+            <th scope="col" class="number">Sound</th>
             <th scope="col" class="number">Passes</th>
           </tr>
         </thead>
@@ -139,7 +145,7 @@ const overWords = computed(() => {
           >
             <th scope="row">{{ PROCESSES[want.process].workshopWord }}</th>
             <td class="number">{{ print(Math.round(want.wantedA), 'A') }}</td>
-            <td class="number">{{ print(Math.round(want.burnThroughA), 'A') }}</td>
+            <td class="number">{{ windowWords(want) }}</td>
             <td class="number">{{ want.passes }}</td>
           </tr>
         </tbody>

@@ -116,14 +116,17 @@ describe('advice on a weld', () => {
     })
   }
 
-  it('shows over-welding in metal and money, and takes the recommended leg', async () => {
+  it('shows what a leg costs against the table’s least; too large is one beyond the shop’s rule', async () => {
     const wrapper = advice('press-screw-post', 1)
-    expect(wrapper.text()).toContain('over-welded')
+    expect(wrapper.text()).not.toContain('over-welded')
     expect(wrapper.get('.over-words').text()).toMatch(
-      /^2\.8 times the metal: .* about \$\d+\.\d\d of wire and time\.$/,
+      /^2\.8 times the metal of 3\/16 in: .* about \$\d+\.\d\d of wire and time\.$/,
     )
-    await wrapper.get('button').trigger('click')
-    expect(wrapper.emitted('leg')).toEqual([[expect.closeTo(4.7625, 9)]])
+    const shopRule = { quality: 'ordinary', sizing: 'bead-as-wide' } as const
+    const wide = advice('press-screw-post', 1, { legMm: 12 }, shopRule)
+    expect(wide.text()).toContain('over-welded')
+    await wide.get('button').trigger('click')
+    expect(wide.emitted('leg')).toEqual([[expect.closeTo(9.525 / Math.SQRT2, 9)]])
   })
 
   it('shows fillers with their reasons and those that are excluded', () => {
@@ -148,7 +151,9 @@ describe('advice on a weld', () => {
 
   it('lists the current by each process of the metal, the set-up’s marked', () => {
     const wrapper = advice('press-frame', 0)
-    expect(wrapper.findAll('tbody tr')).toHaveLength(5)
+    expect(wrapper.findAll('tbody tr')).toHaveLength(6)
+    expect(wrapper.findAll('tbody tr')[2]?.text()).toContain('MIG, pulsed')
+    expect(wrapper.get('tr.chosen').text()).toContain('from 150 A')
     expect(wrapper.get('tr.chosen').text()).toContain('MIG, short-circuit')
   })
 })
@@ -160,7 +165,7 @@ describe('the order of welding', () => {
   it('lists the welds with their times, and adds them up for piece and batch', () => {
     const wrapper = list('tank-manifold')
     expect(wrapper.findAll('li')).toHaveLength(4)
-    expect(wrapper.get('.total').text()).toMatch(/49 min a piece, 1 h 39 min for 2/)
+    expect(wrapper.get('.total').text()).toMatch(/48 min a piece, 1 h 36 min for 2/)
   })
 
   it('moves a weld by its buttons, not past the ends', async () => {

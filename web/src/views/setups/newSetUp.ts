@@ -26,6 +26,7 @@ export function newSetUp(process: ProcessId, shop: Shop, shelf: Shelf, taken: re
     electronicsNear: false,
     stickOutMm: null,
     flowLPerMin: null,
+    linksSetV: null,
   }
   const { capability } = fitOut(capabilityOf(shop, settings, emptyChoice()), shelf, { which: 'all' })
   const { powerSource, gun, circuit } = capability

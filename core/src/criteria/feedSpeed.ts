@@ -1,0 +1,95 @@
+/** Criterion of the feeder's speed: fast enough for the hungriest weld, and slow enough for the thinnest. */
+import { dataPlate, standard } from '../basis/source.ts'
+import { calculation, input } from '../calculation/calculation.ts'
+import { FEED_SLOTS } from '../capability/capability.ts'
+import { leastWanted, mostWanted } from '../demand/demand.ts'
+import { figure, told, word } from '../model/told.ts'
+import { currentAtFeed, wireFeed, wireFeedSpeed } from '../trade/burnOff.ts'
+import { type Criterion, measured, unknown } from './criterion.ts'
+import { verdictOfCurrent, WINDOW } from './withinWindow.ts'
+
+const PLATE = dataPlate()
+
+const feedReading = calculation({
+  id: 'greatest-feed',
+  title: 'Greatest feed speed on this supply voltage',
+  symbol: 'v_max',
+  unit: 'mm/min',
+  expression: 'v_max',
+  inputs: { v_max: input('greatest feed speed', 'mm/min', PLATE) },
+  compute: ({ v_max }) => v_max,
+  source: PLATE,
+})
+
+const slowestReading = calculation({
+  id: 'least-feed',
+  title: 'Slowest feed speed',
+  symbol: 'v_min',
+  unit: 'mm/min',
+  expression: 'v_min',
+  inputs: { v_min: input('slowest feed speed', 'mm/min', PLATE) },
+  compute: ({ v_min }) => v_min,
+  source: PLATE,
+})
+
+/** At the job's currents; without a job at the wire's lowest. */
+const feedSpeed: Criterion = {
+  id: 'feed-speed',
+  group: null,
+  slots: ['circuit', ...FEED_SLOTS, 'wire'],
+  demandFrom: [wireFeed],
+  capacityFrom: [feedReading],
+  alsoFrom: [slowestReading, mostWanted, leastWanted, ...WINDOW],
+  assess(c, d) {
+    const { process, powerSource, wire, fedWire, feedPath, feedMaxMmPerMin, circuit, r } = c
+    if (!process.feedsWire || !powerSource) return null
+    if (!wire) return unknown('feed-speed', told('wire'))
+    // Another criterion says that a rod is no wire.
+    if (!fedWire) return null
+    if (!feedPath) return unknown('feed-speed', told('feeder', { source: powerSource.name }))
+    if (feedMaxMmPerMin === null) return unknown('feed-speed', told('feed-max', { feeder: feedPath.name }))
+    const supply = circuit ? figure(circuit.voltageV, 'V') : word('supply', 'engine')
+    const most = r.take(feedReading, { v_max: feedMaxMmPerMin })
+    if (!d) {
+      const currentA = c.electrode.range?.minA
+      if (currentA === undefined) return null
+      return measured(c, 'feed-speed', {
+        code: 'at-lowest',
+        params: { wire: wire.name, feeder: feedPath.name, current: figure(currentA, 'A'), supply },
+        demand: wireFeedSpeed(wire, currentA, process.id, r),
+        capacity: most,
+        unit: 'mm/min',
+        isLimit: true,
+        source: standard('AWS handbook, plate', true),
+      })
+    }
+    const currentAt = (feed: number) => currentAtFeed(wire, feed, process.id, c.assumptions)
+    const slowest = feedPath.feeder.feedMinMmPerMin
+    const least = slowest === null ? 0 : r.take(slowestReading, { v_min: slowest })
+    const [highA, lowA] = [currentAt(most), currentAt(least)]
+    const carried = { lowA, highA, leastA: lowA, mostA: highA }
+    const isTooFast = lowA > d.thinnest.wantedA
+    const weld = isTooFast ? d.thinnest : d.hungriest
+    const params = { wire: wire.name, feeder: feedPath.name, current: figure(weld.wantedA, 'A'), supply }
+    return {
+      ...measured(c, 'feed-speed', {
+        code: isTooFast ? 'too-fast' : 'measured',
+        params,
+        demand: wireFeedSpeed(wire, weld.wantedA, process.id, r),
+        capacity: most,
+        // The slow end is only told where it is the trouble.
+        capacityLow: isTooFast ? least : 0,
+        unit: 'mm/min',
+        isLimit: true,
+        weldId: weld.joint.id,
+        source: standard('AWS handbook, plate', true),
+      }),
+      verdict: verdictOfCurrent(weld, carried),
+    }
+  },
+  mends: (_c, d, { code }) => [
+    told(!d ? 'thicker-wire' : code === 'too-fast' ? 'thinner-wire' : 'faster-feeder'),
+  ],
+}
+
+export const FEED_CRITERIA: readonly Criterion[] = [feedSpeed]

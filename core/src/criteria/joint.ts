@@ -1,0 +1,372 @@
+/** Criteria of the joint: whether the transfer reaches its root, in its position, at a pace that a hand can hold. */
+import { commonPractice, computed, jobField } from '../basis/source.ts'
+import type { AssumptionKey } from '../assumptions/list.ts'
+import { assumed, calculation, from, input, inputOrAssumed, listOf } from '../calculation/calculation.ts'
+import type { Demand } from '../demand/demand.ts'
+import type { WeldFigures } from '../demand/weldFigures.ts'
+import type { Position } from '../model/jointKinds.ts'
+import { figure, told, word } from '../model/told.ts'
+import { coredLimitsOf } from '../reference/classification.ts'
+import { MATERIALS } from '../reference/materials.ts'
+import { SPRAY_TRANSITION_SOURCE } from '../reference/sprayTransition.ts'
+import { arcTime, count, quantity } from '../trade/deposit.ts'
+import { isFillet } from '../trade/geometry.ts'
+import { thinnerMm } from '../trade/groove.ts'
+import { passesWanted } from '../trade/passes.ts'
+import { weldRun } from '../trade/run.ts'
+import {
+  jointCurrent,
+  leastWindowCurrent,
+  mostWindowCurrent,
+  thinnerFamily,
+  wantedCurrent,
+} from '../trade/wantedCurrent.ts'
+import type { Criterion } from './criterion.ts'
+import { bad, good, grouped, poor } from './grouped.ts'
+
+/** A thickness that is written in inches is no thicker than the same in millimetres. */
+const ROUNDED_MM = 1e-6
+
+const depthRoom = calculation({
+  id: 'short-circuit-room',
+  title: 'Thickness left before short-circuit may not fuse',
+  symbol: 't_room',
+  unit: 'mm',
+  expression: 't_most - t',
+  inputs: {
+    t_most: assumed('shortCircuitLimitMm'),
+    t: input('thinner part', 'mm', jobField('thickness of the weld')),
+  },
+  compute: ({ t_most, t }) => t_most - t,
+  source: commonPractice('common practice: lack of fusion in thick steel'),
+})
+/** Short-circuit leaves thick steel unfused, where no procedure is qualified. */
+const shortCircuitDepth = grouped(
+  'short-circuit-depth',
+  'joint',
+  [],
+  ({ process, assumptions, r }, d) => {
+    if (process.id !== 'gmaw-short' || !d) return null
+    const steel = d.welds.filter(({ joint }) => MATERIALS[joint.materialA].family === 'carbon-steel')
+    if (steel.length === 0) return null
+    const thickest = steel.reduce((most, next) =>
+      thinnerMm(next.joint) > thinnerMm(most.joint) ? next : most,
+    )
+    const params = { most: figure(assumptions.shortCircuitLimitMm, 'mm') }
+    const room = r.take(depthRoom, { t: thinnerMm(thickest.joint) })
+    return room < -ROUNDED_MM
+      ? bad('may-not-fuse', params, depthRoom.source, thickest.joint.id)
+      : good('fuses', params, depthRoom.source, thickest.joint.id)
+  },
+  { from: [depthRoom], mends: () => [told('spray-or-cored')] },
+)
+
+const greatestBy = (d: Demand, of: (weld: WeldFigures) => number): WeldFigures =>
+  d.welds.reduce((worst, next) => (of(next) > of(worst) ? next : worst), d.hungriest)
+
+const leastJointCurrent = calculation({
+  id: 'least-joint-current',
+  title: 'Least current that a joint takes',
+  symbol: 'I_least',
+  unit: 'A',
+  expression: 'min(I_j)',
+  inputs: { I_j: listOf('current that the joint takes, by weld line', 'A', computed(), jointCurrent.id) },
+  compute: ({ I_j }) => Math.min(...I_j),
+  source: computed('the weld that decides where one wire is fed'),
+})
+
+/** A spray that is hotter than a joint wants: no less current keeps it spraying. */
+const sprayTransition = grouped(
+  'spray-transition',
+  'joint',
+  ['wire'],
+  ({ process, r }, d) => {
+    if (!d || process.id !== 'gmaw-spray') return null
+    r.take(leastJointCurrent, { I_j: d.welds.map((weld) => weld.jointA) })
+    const { joint, jointA, transitionA, highA } = greatestBy(
+      d,
+      (weld) => (weld.transitionA ?? 0) / weld.jointA,
+    )
+    if (transitionA === null) return null
+    const params = {
+      transition: figure(transitionA, 'A'),
+      wants: figure(jointA, 'A'),
+      most: figure(highA ?? jointA, 'A'),
+    }
+    if (jointA >= transitionA) return good('sprays', params, SPRAY_TRANSITION_SOURCE, joint.id)
+    return highA !== null && transitionA > highA
+      ? bad('burns-through', params, SPRAY_TRANSITION_SOURCE, joint.id)
+      : poor('hotter', params, SPRAY_TRANSITION_SOURCE, joint.id)
+  },
+  {
+    from: [wantedCurrent, leastWindowCurrent, mostWindowCurrent, leastJointCurrent],
+    mends: () => [told('short-circuit-or-pulse')],
+  },
+)
+
+/** Where gravity does not carry the drops away. */
+const sprayHolds = ({ joint }: WeldFigures): boolean =>
+  thinnerFamily(joint) === 'aluminium' ||
+  joint.position === 'flat' ||
+  (joint.position === 'horizontal' && isFillet(joint))
+
+/** The pool of sprayed steel runs out of every joint but flat ones and horizontal fillets; pulsed it does not. */
+const sprayPosition = grouped(
+  'spray-position',
+  'joint',
+  ['powerSource'],
+  ({ process }, d) => {
+    if (!d || process.id !== 'gmaw-spray') return null
+    const beyond = d.welds.find((weld) => !sprayHolds(weld))
+    if (!beyond) return good('holds')
+    const position: Position = beyond.joint.position
+    return bad('runs-out', { position: word('position', position) }, undefined, beyond.joint.id)
+  },
+  {
+    mends({ powerSource }) {
+      const pulses = powerSource?.processes.some(({ family, pulse }) => family === 'gmaw' && pulse) ?? false
+      return pulses
+        ? [{ ...told('pulse-it'), patch: { on: 'set-up', change: { process: 'gmaw-pulse' } } }]
+        : [told('short-circuit-or-pulse')]
+    },
+  },
+)
+
+const squareRoom = calculation({
+  id: 'square-room',
+  title: 'Thickness left before a square joint stays open at its root',
+  symbol: 't_room',
+  unit: 'mm',
+  expression: 'n * t_most - t',
+  inputs: {
+    n: input('sides that are welded', '', jobField('back weld')),
+    t_most: inputOrAssumed('thickest square joint from one side', 'mm', commonPractice()),
+    t: input('thinner part', 'mm', jobField('thickness of the weld')),
+  },
+  compute: ({ n, t_most, t }) => n * t_most - t,
+  source: commonPractice('common practice: above it the arc does not reach the root; bevel it'),
+})
+
+const squareDepth = grouped(
+  'square-depth',
+  'joint',
+  [],
+  ({ process, r }, d) => {
+    const squares = d?.welds.filter(({ joint }) => joint.kind === 'square') ?? []
+    const [first, ...others] = squares
+    if (!first) return null
+    const t_most: AssumptionKey = process.feedsWire ? 'squareMostWireMm' : 'squareMostGtawMm'
+    const roomOf = ({ joint }: WeldFigures): number =>
+      r.take(squareRoom, { n: joint.backWeldMm > 0 ? 2 : 1, t_most, t: thinnerMm(joint) })
+    const worst = others.reduce(
+      (least, next) => (roomOf(next) < least.room ? { weld: next, room: roomOf(next) } : least),
+      { weld: first, room: roomOf(first) },
+    )
+    // The steps that are shown are the latest.
+    const room = roomOf(worst.weld)
+    const { joint } = worst.weld
+    const t = thinnerMm(joint)
+    const params = { thickness: figure(t, 'mm'), most: figure(t + room, 'mm') }
+    if (room >= -ROUNDED_MM) return good('reaches', params)
+    // Twice as thick as the arc reaches is not welded through at all.
+    const make = t > TWICE * (t + room) ? bad : poor
+    return make('bevel', params, squareRoom.source, joint.id)
+  },
+  {
+    from: [squareRoom],
+    mends(_c, d, { weldId }) {
+      const joint = d?.welds.find((weld) => weld.joint.id === weldId)?.joint
+      if (!joint) return []
+      const change = {
+        kind: 'v',
+        includedAngleDeg: 60,
+        rootFaceMm: Math.min(ROOT_FACE_MM, thinnerMm(joint) / 4),
+        rootGapMm: Math.max(joint.rootGapMm, ROOT_GAP_MM),
+        passes: null,
+      } as const
+      return [{ ...told('bevel'), patch: { on: 'joint', jointId: joint.id, change } }]
+    },
+  },
+)
+const TWICE = 2
+/** What a V is usually given: 1/16 in of face, 3/32 in of gap. */
+const ROOT_FACE_MM = 1.5875
+const ROOT_GAP_MM = 2.38125
+
+export const beadTravel = calculation({
+  id: 'bead-travel',
+  title: 'Travel speed that lays this bead down',
+  symbol: 's',
+  unit: 'mm/min',
+  expression: '60 * L_1 * c * q * n / τ',
+  inputs: { L_1: weldRun, c: count, q: quantity, n: passesWanted, τ: arcTime },
+  compute: ({ L_1, c, q, n, τ }) => (60 * L_1 * c * q * n) / τ,
+  source: computed('length over arc time'),
+})
+const fastestTravel = calculation({
+  id: 'fastest-travel',
+  title: 'Fastest of these travel speeds',
+  symbol: 's_fast',
+  unit: 'mm/min',
+  expression: 'max(s)',
+  inputs: { s: listOf('travel speed, by weld line', 'mm/min', computed(), beadTravel.id) },
+  compute: ({ s }) => Math.max(...s),
+  source: computed('beside what a hand does on parts of its thickness'),
+})
+/** Turned down to the low end of its window, a weld goes more slowly in proportion, nearly. */
+const slowestTravel = calculation({
+  id: 'bead-travel-low',
+  title: 'Travel speed at the least current that still makes the weld, nearly',
+  symbol: 's_low',
+  unit: 'mm/min',
+  expression: 's * I_low / I',
+  inputs: { s: from(beadTravel), I_low: from(leastWindowCurrent), I: from(wantedCurrent) },
+  compute: ({ s, I_low, I }) => (s * I_low) / I,
+  source: computed('burn-off grows with the current'),
+})
+const travelMost = calculation({
+  id: 'travel-most',
+  title: 'Fastest travel by hand',
+  symbol: 's_most',
+  unit: 'mm/min',
+  expression: 's_most',
+  inputs: { s_most: inputOrAssumed('fastest travel', 'mm/min', commonPractice()) },
+  compute: ({ s_most }) => s_most,
+  source: commonPractice(),
+})
+const travelLeast = calculation({
+  id: 'travel-least',
+  title: 'Slowest travel by hand',
+  symbol: 's_least',
+  unit: 'mm/min',
+  expression: 's_least',
+  inputs: { s_least: assumed('travelLeastMmPerMin') },
+  compute: ({ s_least }) => s_least,
+  source: commonPractice(),
+})
+
+/** Whether a hand keeps up with the wire: too small a bead runs away from it, too large a one piles up. */
+const travel = grouped(
+  'travel',
+  'joint',
+  ['wire'],
+  ({ process, wire, assumptions, r }, d) => {
+    if (!d || !process.feedsWire || !wire) return null
+    const mostKey = ({ joint, meltThroughMm }: WeldFigures): AssumptionKey =>
+      thinnerMm(joint) <= meltThroughMm + ROUNDED_MM ? 'travelThinMostMmPerMin' : 'travelMostMmPerMin'
+    const travelOf = ({ joint, runMm, passes, arcS }: WeldFigures): number | null =>
+      arcS === null || arcS <= 0
+        ? null
+        : r.take(beadTravel, { L_1: runMm, c: joint.count, q: d.job.quantity, n: passes, τ: arcS })
+    /** How far outside what a hand does, as a ratio; the weld that is furthest decides. */
+    const outside = (weld: WeldFigures): number => {
+      const s = travelOf(weld)
+      if (s === null) return 0
+      const low = (s * weld.lowA) / weld.wantedA
+      return Math.max(low / assumptions[mostKey(weld)], assumptions.travelLeastMmPerMin / s)
+    }
+    r.take(fastestTravel, { s: d.welds.map((one) => travelOf(one) ?? 0) })
+    const weld = greatestBy(d, outside)
+    const s = travelOf(weld)
+    if (s === null) return null
+    const most = r.take(travelMost, { s_most: mostKey(weld) })
+    const least = r.take(travelLeast, {})
+    const slowest = r.take(slowestTravel, { s, I_low: weld.lowA, I: weld.wantedA })
+    const isTooFast = slowest > most * ROUNDED
+    const params = {
+      travel: figure(isTooFast ? slowest : s, 'mm/min'),
+      most: figure(most, 'mm/min'),
+      least: figure(least, 'mm/min'),
+    }
+    const make = isTooFast || s * ROUNDED < least ? poor : good
+    const code = isTooFast ? 'too-fast' : s * ROUNDED < least ? 'too-slow' : 'by-hand'
+    return make(code, params, undefined, weld.joint.id)
+  },
+  {
+    from: [fastestTravel, beadTravel, slowestTravel, travelMost, travelLeast],
+    mends: (_c, _d, { code }) => [told(code === 'too-fast' ? 'larger-bead' : 'more-beads')],
+  },
+)
+const ROUNDED = 1.001
+
+const classRoom = calculation({
+  id: 'class-room',
+  title: 'Thickness left of what the class of the wire joins',
+  symbol: 't_room',
+  unit: 'mm',
+  expression: 't_most - t',
+  inputs: {
+    t_most: input('thickest part for this class', 'mm', computed('classification of the wire')),
+    t: input('thinner part', 'mm', jobField('thickness of the weld')),
+  },
+  compute: ({ t_most, t }) => t_most - t,
+  source: computed('AWS A5.20, classification of cored steel electrodes'),
+})
+
+/** Some cored wires are for one pass, or for parts up to a thickness. */
+const coredClass = grouped(
+  'cored-class',
+  'joint',
+  ['wire'],
+  ({ fedWire, r }, d) => {
+    const limits = fedWire ? coredLimitsOf(fedWire.classification) : null
+    if (!d || !fedWire || !limits) return null
+    const { mostMm, isSinglePass, source } = limits
+    const params = { wire: fedWire.name, most: figure(mostMm ?? 0, 'mm') }
+    const layered = isSinglePass ? d.welds.find(({ passes: n }) => n > 1) : undefined
+    if (layered) return bad('single-pass', params, source, layered.joint.id)
+    if (mostMm === null) return good('within', params, source)
+    const thickest = greatestBy(d, ({ joint }) => thinnerMm(joint))
+    const room = r.take(classRoom, { t_most: mostMm, t: thinnerMm(thickest.joint) })
+    if (room >= -ROUNDED_MM) return good('within', params, source, thickest.joint.id)
+    return (isSinglePass ? bad : poor)('too-thick', params, source, thickest.joint.id)
+  },
+  { from: [classRoom], mends: () => [told('multi-pass-wire')] },
+)
+
+const outOfPositionMost = calculation({
+  id: 'cored-out-of-position',
+  title: 'Most current of this wire out of position',
+  symbol: 'I_o',
+  unit: 'A',
+  expression: 'I_max * s / 100',
+  inputs: {
+    I_max: input('most usable current', 'A', computed('by form and diameter')),
+    s: assumed('coredOutOfPositionPct'),
+  },
+  compute: ({ I_max, s }) => (I_max * s) / 100,
+  source: commonPractice('the slag holds no larger pool up'),
+})
+const OUT_OF_POSITION: readonly Position[] = ['vertical-up', 'vertical-down', 'overhead']
+
+/** The speed range of a cored wire ends sooner where the pool wants to run. */
+const coredPosition = grouped(
+  'cored-position',
+  'joint',
+  ['wire'],
+  ({ process, electrode, r }, d) => {
+    if (!d || process.family !== 'fcaw' || electrode.missing !== null) return null
+    const beyond = d.welds.filter(({ joint }) => OUT_OF_POSITION.includes(joint.position))
+    const [first, ...others] = beyond
+    if (!first) return null
+    const { joint, wantedA, lowA } = others.reduce(
+      (most, next) => (next.wantedA > most.wantedA ? next : most),
+      first,
+    )
+    const mostA = r.take(outOfPositionMost, { I_max: electrode.range.maxA })
+    const params = { most: figure(mostA, 'A'), wants: figure(wantedA, 'A') }
+    const make = lowA > mostA ? bad : wantedA > mostA ? poor : good
+    return make(wantedA > mostA ? 'runs' : 'holds', params, undefined, joint.id)
+  },
+  { from: [outOfPositionMost, wantedCurrent, leastWindowCurrent], mends: () => [told('thinner-cored-wire')] },
+)
+
+export const JOINT_CRITERIA: readonly Criterion[] = [
+  shortCircuitDepth,
+  sprayTransition,
+  sprayPosition,
+  squareDepth,
+  coredClass,
+  coredPosition,
+  travel,
+]

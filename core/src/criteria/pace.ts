@@ -1,0 +1,124 @@
+/** Criteria of duty: what rest mends sets the pace of the work, and is no question of thickness. */
+import { computed, standard } from '../basis/source.ts'
+import { assumed, calculation } from '../calculation/calculation.ts'
+import type { Capability } from '../capability/capability.ts'
+import type { Slot } from '../capability/slots.ts'
+import { type Demand, jobDuty, mostWanted } from '../demand/demand.ts'
+import { allowedDuty, dutyAtCurrentPct } from '../duty/curve.ts'
+import { pauseForDutyS } from '../duty/window.ts'
+import { figure, told, word } from '../model/told.ts'
+import type { Process } from '../reference/processes.ts'
+import { leastWindowCurrent, wantedCurrent } from '../trade/wantedCurrent.ts'
+import { gunCarries, gunCarriesAt, gunCurrent, gunShortCurrent, NO_ARC_TIME } from './carries.ts'
+import { type Assessment, type Criterion, fits, measured, type Mend, unknown } from './criterion.ts'
+import { measuredWithin, WINDOW } from './withinWindow.ts'
+
+const CIRCUIT = ['circuit', 'powerSource'] as const
+const noSupply = told('supply')
+
+/** @param pauseS that brings the duty in; null where one weld alone is over it */
+const restMends = (pauseS: number | null, what: string): readonly Mend[] =>
+  pauseS === null
+    ? [told('rest-alone-fails', { what: word('holder', what) })]
+    : [{ ...told('rest', { pause: figure(pauseS, 's') }), patch: { on: 'job', change: { pauseS } } }]
+
+/** The duty that leaves the margin that the shop keeps. */
+const withMargin = ({ assumptions }: Pick<Capability, 'assumptions'>, dutyPct: number): number =>
+  dutyPct / (1 + assumptions.safetyMarginPct / 100)
+
+const leastPace = calculation({
+  id: 'least-pace',
+  title: 'Least duty at which rest is a way to work',
+  symbol: 'X_0',
+  unit: '%',
+  expression: 'X_0',
+  inputs: { X_0: assumed('leastPaceDutyPct') },
+  compute: ({ X_0 }) => X_0,
+  source: computed('below it the machine is too small'),
+})
+
+/** Of so many seconds some are welded: how a pace is told. */
+const SPAN_S = 30
+
+/** What is over its duty only sets the pace, as long as that pace is one to work at. */
+function paced({ r, supply }: Capability, { hungriest }: Demand, found: Assessment): Assessment {
+  if (found.verdict !== 'fails' || found.capacity === null || !supply) return found
+  // Nobody rests for ever at full current: he turns down first, as far as the weld stays sound.
+  const turnedDownPct = dutyAtCurrentPct(supply.ratedPoints, hungriest.lowA, r)
+  if (turnedDownPct < r.take(leastPace, {})) return found
+  const arc = figure((found.capacity / 100) * SPAN_S, 's')
+  return {
+    ...found,
+    verdict: 'tight',
+    code: 'pace',
+    params: { ...found.params, arc, span: figure(SPAN_S, 's') },
+  }
+}
+
+/** Whether the source lasts through the worst ten minutes at the highest current wanted. */
+const sourceDuty: Criterion = {
+  id: 'source-duty',
+  group: null,
+  slots: CIRCUIT,
+  demandFrom: [jobDuty],
+  capacityFrom: [allowedDuty],
+  alsoFrom: [mostWanted, leastPace, leastWindowCurrent],
+  assess(c, d) {
+    if (!d || !c.powerSource) return null
+    const params = { current: figure(d.hungriest.wantedA, 'A') }
+    if (!c.supply) return { ...unknown('source-duty', noSupply), params }
+    if (d.dutyPct === null) return { ...unknown('source-duty', NO_ARC_TIME), params }
+    return paced(
+      c,
+      d,
+      measured(c, 'source-duty', {
+        params,
+        demand: d.dutyPct,
+        capacity: dutyAtCurrentPct(c.supply.ratedPoints, d.hungriest.wantedA, c.r),
+        unit: '%',
+        weldId: d.hungriest.joint.id,
+        source: standard('IEC 60974-1, data plate', true),
+      }),
+    )
+  },
+  mends: (c, d, { capacity }) =>
+    d && capacity !== null ? restMends(pauseForDutyS(d.spells, withMargin(c, capacity)), 'source') : [],
+}
+
+/** What a gas decides of a gun's rating; a torch has argon anyway. */
+const gunSlots = ({ feedsWire }: Process): readonly Slot[] => (feedsWire ? ['gun', 'gas'] : ['gun'])
+
+/** Whether the gun or torch carries the highest current wanted, at the job's duty, in this gas. */
+const gunDuty: Criterion = {
+  id: 'gun-duty',
+  group: null,
+  slots: gunSlots,
+  demandFrom: [wantedCurrent],
+  capacityFrom: [gunCurrent],
+  alsoFrom: [jobDuty, mostWanted, gunShortCurrent, ...WINDOW],
+  assess(c, d) {
+    const { gun, process } = c
+    if (!gun) return null
+    const holder = word('holder', gun.kind)
+    const carries = d ? gunCarries(c, d) : gunCarriesAt(c, null)
+    if (carries.missing !== null)
+      return { ...unknown('gun-duty', carries.missing), params: { ...carries.missing.params, holder } }
+    const source = standard('IEC 60974-7, gas', true)
+    if (!d) {
+      const gas = word('inGas', process.shielded ? 'gas' : 'none')
+      const params = { holder, gun: gun.name, carries: figure(carries.highA, 'A'), gas }
+      return fits('gun-duty', 'carries', params, { source })
+    }
+    const params = { holder, gun: gun.name }
+    return measuredWithin(c, d, 'gun-duty', { carried: carries, params, source, weld: d.hungriest })
+  },
+  mends({ gun, gunPoints, assumptions }, d) {
+    if (!gun || !d || !gunPoints || gunPoints.missing !== null) return []
+    const allowed = dutyAtCurrentPct(gunPoints.points, d.hungriest.wantedA)
+    return allowed < assumptions.gunLeastDutyPct
+      ? [told('gun-of-higher-class', { holder: word('holder', gun.kind) })]
+      : restMends(pauseForDutyS(d.spells, allowed), gun.kind)
+  },
+}
+
+export const PACE_CRITERIA: readonly Criterion[] = [sourceDuty, gunDuty]

@@ -1,0 +1,107 @@
+/**
+ * Every job of the demo with every set-up, and every set-up alone, in sentences: the table that is read by a welder's eye
+ * after every change that moves a number. What stands in `golden/` is what was read last and found right; a change shows
+ * there line by line (`npx vitest run -u` writes it anew).
+ */
+import { describe, expect, it } from 'vitest'
+import { type Capability, capabilityOf } from '../capability/capability.ts'
+import { chosenOf, SLOTS } from '../capability/slots.ts'
+import { type Demand, demandOf } from '../demand/demand.ts'
+import type { Job } from '../model/job.ts'
+import { demoShop } from '../testing/samples.ts'
+import { mendText, sentenceOf, sourceText, speechOf, titleOf } from '../words/speech.ts'
+import type { Assessment } from './criterion.ts'
+import { explain } from './explain.ts'
+import { assess, assessSlot, criterionOf, mendsOf } from './index.ts'
+
+const demo = demoShop()
+const speech = speechOf(demo.shop)
+const short = (value: number | null): string => (value === null ? '–' : `${Number(value.toPrecision(4))}`)
+
+function lineOf(assessment: Assessment, c: Capability, d: Demand | null): string {
+  const { verdict, demand, capacity, capacityLow, unit, marginPct, weldId, source, group, code } = assessment
+  const figures =
+    demand === null
+      ? ''
+      : ` [${short(demand)} of ${short(capacityLow)}..${short(capacity)} ${unit}, ${short(marginPct)} %]`
+  const mends = mendsOf(assessment, c, d).map(
+    (mend) => `\n      mend: ${mendText(speech, mend)}${mend.patch ? ` ${JSON.stringify(mend.patch)}` : ''}`,
+  )
+  const where = [group ?? 'own', weldId ?? 'all', code].join('/')
+  return `  ${verdict} ${titleOf(speech, assessment)} (${where})${figures}: ${sentenceOf(speech, assessment)} <${sourceText(speech, source)}>${mends.join('')}`
+}
+
+/** What is the same for every job stands in the table of the set-ups alone. */
+const tableOf = (c: Capability, d: Demand | null): string =>
+  assess(c, d)
+    .filter(({ criterion }) => d === null || criterionOf(criterion).isOfSetUp !== true)
+    .map((assessment) => lineOf(assessment, c, d))
+    .join('\n')
+
+function sides(setUpId: string, job: Job | null): [Capability, Demand | null] {
+  const setUp = demo.setUps.find(({ id }) => id === setUpId)
+  if (!setUp) throw new Error(`the demo has no ${setUpId}`)
+  const chosen = chosenOf(setUp, demo)
+  return [capabilityOf(demo.shop, setUp, chosen), job && demandOf(job, setUp.process, chosen.wire, demo.shop)]
+}
+
+const written = (name: string) => `./golden/${name}.txt`
+
+describe('the table that is read', () => {
+  it('of every set-up alone', async () => {
+    const text = demo.setUps.map(({ id }) => `${id}\n${tableOf(...sides(id, null))}`).join('\n\n')
+    await expect(`${text}\n`).toMatchFileSnapshot(written('set-ups'))
+  })
+
+  it.each(demo.jobs.map(({ id }) => id))('of %s with every set-up', async (jobId) => {
+    const job = demo.jobs.find(({ id }) => id === jobId) ?? null
+    const text = demo.setUps.map(({ id }) => `${jobId} / ${id}\n${tableOf(...sides(id, job))}`).join('\n\n')
+    await expect(`${text}\n`).toMatchFileSnapshot(written(`job-${jobId}`))
+  })
+
+  it('of set-ups that lack one part after the other', async () => {
+    const text = [
+      ['bay-2-wire', 'press-frame'],
+      ['bench-tig-ac', 'picking-platform'],
+      ['spool-gun', 'picking-platform'],
+      ['yard-cored', 'loader-fork'],
+    ]
+      .flatMap(([setUpId = '', jobId = '']) => {
+        const job = demo.jobs.find(({ id }) => id === jobId) ?? null
+        const [capability] = sides(setUpId, null)
+        return SLOTS.flatMap((slot) => {
+          const c = capability.with(slot, null)
+          const d = job && demandOf(job, c.process.id, c.wire, demo.shop)
+          const broken = [...assess(c, d), ...assess(c, null)].filter(({ verdict }) => verdict !== 'fits')
+          return [
+            `${jobId} / ${setUpId} without ${slot}`,
+            ...broken.map((assessment) => lineOf(assessment, c, d)),
+            `  of the place: ${assessSlot(slot, c, d)
+              .map(({ criterion, verdict }) => `${criterion} ${verdict}`)
+              .join(', ')}`,
+          ]
+        })
+      })
+      .join('\n')
+    await expect(`${text}\n`).toMatchFileSnapshot(written('lacking'))
+  })
+
+  it('of the workings of one wire and one TIG job, step by step', async () => {
+    const text = [
+      ['north-wall-wire', 'press-frame'],
+      ['bench-tig-ac', 'picking-platform'],
+    ]
+      .flatMap(([setUpId = '', jobId = '']) => {
+        const job = demo.jobs.find(({ id }) => id === jobId) ?? null
+        const [c, d] = sides(setUpId, job)
+        return assess(c, d).flatMap(({ criterion }) => [
+          `${jobId} / ${setUpId}: ${criterion}`,
+          ...explain(criterion, c, d).map(
+            ({ id, weldId, result }) => `  ${id} ${weldId ?? ''} = ${short(result.value)} ${result.unit}`,
+          ),
+        ])
+      })
+      .join('\n')
+    await expect(`${text}\n`).toMatchFileSnapshot(written('workings'))
+  })
+})

@@ -1,0 +1,119 @@
+/** Criterion of thickness: what the weakest link of the chain welds. */
+import { commonPractice, computed } from '../basis/source.ts'
+import { calculation, from, listOf } from '../calculation/calculation.ts'
+import type { Capability } from '../capability/capability.ts'
+import { type Demand, mostWanted } from '../demand/demand.ts'
+import type { WeldFigures } from '../demand/weldFigures.ts'
+import { figure, told, type Told } from '../model/told.ts'
+import { thinnerMm } from '../trade/groove.ts'
+import { heatedThickness, isLayered } from '../trade/layers.ts'
+import { currentPerMm, meltThrough } from '../trade/wantedCurrent.ts'
+import {
+  type Carries,
+  circuitCarrier,
+  electrodeCarries,
+  gunCarries,
+  LINK_FROM,
+  sourceCarries,
+} from './carries.ts'
+import { type Assessment, type Criterion, measured, type Mend, unknown } from './criterion.ts'
+import { verdictOfCurrent, WINDOW } from './withinWindow.ts'
+
+const weakestCurrent = calculation({
+  id: 'weakest-link',
+  title: 'What the weakest link carries',
+  symbol: 'I_weak',
+  unit: 'A',
+  expression: 'min(I)',
+  inputs: {
+    I: listOf(
+      'carried by circuit, source, gun, electrode',
+      'A',
+      computed(),
+      ...Object.values(LINK_FROM).flatMap((calculations) => calculations.map(({ id }) => id)),
+    ),
+  },
+  compute: ({ I }) => Math.min(...I),
+  source: computed('the least decides'),
+})
+const byCurrent = calculation({
+  id: 'thickness-by-current',
+  title: 'Thickness that the weakest link welds',
+  symbol: 't',
+  unit: 'mm',
+  // Above what is melted through the square is the greater of the two, below it the ratio itself.
+  expression: 'max(I / K, (I / K)^2 / t_0)',
+  inputs: { I: from(weakestCurrent), K: currentPerMm, t_0: from(meltThrough) },
+  compute: ({ I, K, t_0 }) => Math.max(I / K, (I / K) ** 2 / t_0),
+  source: commonPractice('the current wanted, solved for the thickness'),
+})
+
+/** What the weakest link carries for each weld, A; source, gun and electrode are the same for all of them. */
+function weakestLink(c: Capability, d: Demand) {
+  const shared: readonly Carries[] = [sourceCarries(c, d), gunCarries(c, d), electrodeCarries(c)]
+  const missing = shared.find((link) => link.missing !== null)?.missing ?? null
+  const highs = shared.map((link) => (link.missing === null ? link.mostA : 0))
+  const carrier = circuitCarrier(c, d)
+  return (weld: WeldFigures): number | Told => {
+    const circuit = carrier?.(weld)
+    if (circuit && circuit.missing !== null) return circuit.missing
+    if (missing) return missing
+    return c.r.take(weakestCurrent, { I: circuit ? [circuit.mostA, ...highs] : highs })
+  }
+}
+
+/** The thickest part that the set-up welds with rest enough, against what the job has to weld. */
+const thickness: Criterion = {
+  id: 'thickness',
+  group: null,
+  slots: [],
+  demandFrom: heatedThickness,
+  capacityFrom: [byCurrent],
+  alsoFrom: [mostWanted, ...WINDOW],
+  assess(c, d): Assessment | null {
+    if (!d) return null
+    const weakestFor = weakestLink(c, d)
+    const first = weakestFor(d.hungriest)
+    if (typeof first !== 'number') return unknown('thickness', first)
+    let worst = { weld: d.hungriest, mostA: first }
+    for (const weld of d.welds) {
+      const I = weld === d.hungriest ? first : weakestFor(weld)
+      const mostA = typeof I === 'number' ? I : 0
+      if (weld.jointA * worst.mostA > worst.weld.jointA * mostA) worst = { weld, mostA }
+    }
+    const { weld, mostA } = worst
+    const found = measured(c, 'thickness', {
+      demand: weld.heatedMm,
+      capacity: c.r.take(byCurrent, { I: mostA, K: weld.perMmA, t_0: weld.meltThroughMm }),
+      unit: 'mm',
+      isLimit: true,
+      weldId: weld.joint.id,
+      source: commonPractice('common practice'),
+    })
+    // What a spray needs to spray is no question of thickness: the source and the wire answer for it.
+    const { jointA } = weld
+    const joint = { wantedA: jointA, lowA: jointA * (1 - c.assumptions.windowLowPct / 100), highA: null }
+    const verdict = verdictOfCurrent(joint, { lowA: 0, highA: mostA, leastA: 0, mostA })
+    return { ...found, verdict, code: verdict === 'tight' ? 'slower' : 'measured' }
+  },
+  mends(_c, d, { weldId, capacity, verdict }) {
+    const weld = d?.welds.find(({ joint }) => joint.id === weldId)
+    if (!d || !weld || verdict !== 'fails' || capacity === null || capacity <= 0) return []
+    const passes = Math.ceil(thinnerMm(weld.joint) / capacity)
+    // More passes ask for less current in a groove alone, and there not below its least layer.
+    const helps = capacity >= d.assumptions.leastLayerMm && passes > weld.passes && passes <= MOST_PASSES
+    return helps && isLayered(weld.joint) ? [passesMend(weld.joint, passes)] : []
+  },
+}
+const MOST_PASSES = 60
+
+/** Shares the metal of a groove into more passes. */
+export const passesMend = (
+  { id }: { readonly id: string },
+  passes: number,
+): Mend & { readonly patch: NonNullable<Mend['patch']> } => ({
+  ...told('passes', { passes: figure(passes, '') }),
+  patch: { on: 'joint', jointId: id, change: { passes } },
+})
+
+export const THICKNESS_CRITERIA: readonly Criterion[] = [thickness]

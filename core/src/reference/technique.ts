@@ -1,0 +1,38 @@
+/** How the gun or torch is held, by process: contact tip to work, push or drag, angle of travel. Common practice, no source. */
+import type { Metal } from '../model/material.ts'
+import type { ProcessId } from '../model/process.ts'
+
+export interface Range {
+  readonly low: number
+  readonly high: number
+}
+
+export interface Technique {
+  /** Contact tip to work, mm; null by a torch. */
+  readonly tipToWorkMm: Range | null
+  /** Slag is dragged, so that it does not run ahead; gas-shielded wire and TIG are pushed. */
+  readonly travel: 'push' | 'drag'
+  /** From upright, in the direction of travel, degrees. */
+  readonly angleDeg: Range
+}
+
+const range = (low: number, high: number): Range => ({ low, high })
+const PUSHED = range(10, 15)
+const DRAGGED = range(15, 25)
+
+const TECHNIQUES: Readonly<Record<ProcessId, Technique>> = {
+  'gmaw-short': { tipToWorkMm: range(9.525, 12.7), travel: 'push', angleDeg: PUSHED },
+  'gmaw-spray': { tipToWorkMm: range(12.7, 19.05), travel: 'push', angleDeg: PUSHED },
+  'gmaw-pulse': { tipToWorkMm: range(12.7, 19.05), travel: 'push', angleDeg: PUSHED },
+  'fcaw-s': { tipToWorkMm: range(12.7, 19.05), travel: 'drag', angleDeg: DRAGGED },
+  'fcaw-g': { tipToWorkMm: range(19.05, 31.75), travel: 'drag', angleDeg: DRAGGED },
+  'gtaw-dc': { tipToWorkMm: null, travel: 'push', angleDeg: range(15, 20) },
+  'gtaw-ac': { tipToWorkMm: null, travel: 'push', angleDeg: range(15, 20) },
+}
+const ALUMINIUM_WIRE: Technique = { tipToWorkMm: range(15.875, 19.05), travel: 'push', angleDeg: PUSHED }
+
+/** @returns how it is held; aluminium wire is always pushed, from further away */
+export function techniqueFor(process: ProcessId, metal: Metal): Technique {
+  const own = TECHNIQUES[process]
+  return metal === 'aluminium' && own.tipToWorkMm !== null ? ALUMINIUM_WIRE : own
+}

@@ -1,0 +1,85 @@
+/** A groove is filled in layers: how many, and how thick the part is that one of them has to melt. */
+import { commonPractice, jobField } from '../basis/source.ts'
+import { assumed, calculation, from, input, inputOrAssumed } from '../calculation/calculation.ts'
+import type { AssumptionKey } from '../assumptions/list.ts'
+import type { Reckoner } from '../calculation/reckoner.ts'
+import { BEVELLED_KINDS } from '../model/jointKinds.ts'
+import type { Joint } from '../model/job.ts'
+import type { ProcessId } from '../model/process.ts'
+import { thinnerMm } from './groove.ts'
+
+const THICKEST_LAYER: Readonly<Record<ProcessId, AssumptionKey>> = {
+  'gmaw-short': 'layerShortCircuitMm',
+  'gmaw-spray': 'layerSprayMm',
+  'gmaw-pulse': 'layerSprayMm',
+  'fcaw-s': 'layerFcawMm',
+  'fcaw-g': 'layerFcawMm',
+  'gtaw-dc': 'layerGtawMm',
+  'gtaw-ac': 'layerGtawMm',
+}
+
+/** Whether a joint is filled in layers: a groove that was cut for it. Every other joint is heated in its full thickness. */
+export const isLayered = ({ kind }: Pick<Joint, 'kind'>): boolean => BEVELLED_KINDS.includes(kind)
+
+/** Exactly a whole number of layers must not become one more by a rounding. */
+export const roundedUp = (ratio: number): number => Math.ceil(Math.round(ratio * 1e6) / 1e6)
+
+const thinner = input('thinner part', 'mm', jobField('thickness of the weld'))
+
+const layersByRule = calculation({
+  id: 'layers',
+  title: 'Layers',
+  symbol: 'm',
+  unit: '',
+  expression: 'max(1, ceil(round(t / t_1, 6)))',
+  inputs: { t: thinner, t_1: inputOrAssumed('thickest layer', 'mm', commonPractice()) },
+  compute: ({ t, t_1 }) => Math.max(1, roundedUp(t / t_1)),
+  source: commonPractice('thicker parts take several layers'),
+})
+const layersChosen = calculation({
+  id: 'layers-chosen',
+  title: 'Layers, as many as passes were chosen',
+  symbol: 'm',
+  unit: '',
+  expression: 'n',
+  inputs: { n: input('passes chosen', '', jobField('passes of the weld')) },
+  compute: ({ n }) => n,
+  source: jobField('passes of the weld'),
+})
+export const layers = from(layersByRule, layersChosen)
+
+/** Layers by process, or as many as the owner has chosen passes. */
+export const layersOf = (joint: Joint, process: ProcessId, r: Reckoner): number =>
+  joint.passes === null
+    ? r.take(layersByRule, { t: thinnerMm(joint), t_1: THICKEST_LAYER[process] })
+    : r.take(layersChosen, { n: joint.passes })
+
+const layerThickness = calculation({
+  id: 'layer-thickness',
+  title: 'Thickness that one layer has to heat',
+  symbol: 't_l',
+  unit: 'mm',
+  expression: 'min(t, max(t_0, t / m))',
+  inputs: { t: thinner, t_0: assumed('leastLayerMm'), m: layers },
+  compute: ({ t, t_0, m }) => Math.min(t, Math.max(t_0, t / m)),
+  source: commonPractice('a thinner layer on thick plate needs no less heat'),
+})
+const wholeThickness = calculation({
+  id: 'whole-thickness',
+  title: 'Thickness that the weld has to heat',
+  symbol: 't_l',
+  unit: 'mm',
+  expression: 't',
+  inputs: { t: thinner },
+  compute: ({ t }) => t,
+  source: commonPractice('more passes share out the metal, and not the heat that the faces need'),
+})
+export const heatedThickness = [layerThickness, wholeThickness] as const
+
+/** Thickness that the current has to reckon with, mm: a layer of a groove, else the thinner part however many passes. */
+export function heatedThicknessMm(joint: Joint, process: ProcessId, r: Reckoner): number {
+  const t = thinnerMm(joint)
+  return isLayered(joint)
+    ? r.take(layerThickness, { t, m: layersOf(joint, process, r) })
+    : r.take(wholeThickness, { t })
+}
