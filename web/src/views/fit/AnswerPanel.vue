@@ -18,7 +18,8 @@ const { fit, rows, chain, suggestions } = defineProps<{
   fit: Fit
   rows: readonly Row[]
   chain: Chain
-  suggestions: readonly Suggestion[]
+  /** Null while they are sought. */
+  suggestions: readonly Suggestion[] | null
 }>()
 const emit = defineEmits<{ apply: [suggestion: Suggestion]; open: [id: string] }>()
 
@@ -91,7 +92,8 @@ const wordsOf = (suggestion: Suggestion): string => suggestionText(workspace.spe
     </ul>
     <template v-if="failing.length > 0">
       <h2>What would mend it</h2>
-      <ul v-if="suggestions.length > 0" class="mends">
+      <p v-if="suggestions === null" class="quiet">Looking …</p>
+      <ul v-else-if="suggestions.length > 0" class="mends">
         <li v-for="suggestion in suggestions" :key="wordsOf(suggestion)">
           <button v-tip="`Try: ${wordsOf(suggestion)}`" @click="emit('apply', suggestion)">
             <span class="what">{{ wordsOf(suggestion) }}</span>

@@ -22,7 +22,7 @@ const suggestionsFor = (jobId: string): readonly Suggestion[] => {
   return suggest({ shop, shelf: shopDocument, setUps: shopDocument.setUps, job, setUp }, fitFor(jobId), 3)
 }
 const rowsFor = (fit: Fit): readonly Row[] => rowsOf(workspace.speech, fit)
-const panel = (fit: Fit, suggestions: readonly Suggestion[] = []) => {
+const panel = (fit: Fit, suggestions: readonly Suggestion[] | null = []) => {
   const chain = fit.chains.find(({ jointId }) => jointId === fit.governingJointId)
   if (!chain) throw new Error('no chain')
   return mount(AnswerPanel, { props: { fit, rows: rowsFor(fit), chain, suggestions } })
@@ -72,6 +72,8 @@ describe('the answer', () => {
 
   it('says so where nothing on the shelf mends it', () => {
     expect(panel(fitFor('press-frame')).text()).toContain('Nothing on the shelf does')
+    // As long as it is being sought, nobody says so.
+    expect(panel(fitFor('press-frame'), null).text()).not.toContain('Nothing on the shelf')
   })
 
   it('names what is short or unknown beside the amps, and opens it', async () => {

@@ -57,14 +57,15 @@ export function useFit(jobId: Ref<string>) {
   const joint = computed<Joint | null>(() => job.value?.joints.find(({ id }) => id === jointId.value) ?? null)
   const chain = computed(() => fit.value?.chains.find((one) => one.jointId === jointId.value) ?? null)
 
-  const suggestions = shallowRef<readonly Suggestion[]>([])
+  /** Null while they are sought for the first time: until then nobody knows whether there are any. */
+  const suggestions = shallowRef<readonly Suggestion[] | null>(null)
   let waiting = 0
   watch(
     fit,
     (now) => {
       window.clearTimeout(waiting)
       if (!now) {
-        suggestions.value = []
+        suggestions.value = null
         return
       }
       waiting = window.setTimeout(() => {
