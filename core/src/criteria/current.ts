@@ -41,8 +41,8 @@ const sourceRange: Criterion = {
     })
   },
   mends: (_c, _d, { demand, capacityLow }) =>
-    demand !== null && capacityLow !== null && demand < capacityLow
-      ? [told('source-that-goes-low', { current: figure(demand, 'A') })]
+    (demand ?? 0) < (capacityLow ?? 0)
+      ? [told('source-that-goes-low', { current: figure(demand ?? 0, 'A') })]
       : [],
 }
 

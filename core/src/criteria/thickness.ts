@@ -98,7 +98,7 @@ const thickness: Criterion = {
   },
   mends(_c, d, { weldId, capacity, verdict }) {
     const weld = d?.welds.find(({ joint }) => joint.id === weldId)
-    if (!d || !weld || verdict !== 'fails' || capacity === null || capacity <= 0) return []
+    if (!d || !weld || capacity === null || verdict !== 'fails') return []
     const passes = Math.ceil(thinnerMm(weld.joint) / capacity)
     // More passes ask for less current in a groove alone, and there not below its least layer.
     const helps = capacity >= d.assumptions.leastLayerMm && passes > weld.passes && passes <= MOST_PASSES
