@@ -4,6 +4,7 @@ import type { Reckoner } from '../calculation/reckoner.ts'
 import { deratedCurrent } from '../duty/derating.ts'
 import type { Gas, Gun, RatedPoint } from '../model/equipment.ts'
 import { told, type Told, word } from '../model/told.ts'
+import { isCo2 } from '../reference/gases.ts'
 import type { Process } from '../reference/processes.ts'
 
 type GunGas = Gun['ratings'][number]['gas']
@@ -18,8 +19,6 @@ interface GunParts {
   readonly process: Process
 }
 
-/** From this share of CO₂ on, a gun runs as cool as in CO₂ alone. */
-const AS_CO2_PCT = 99
 /** From this share of inert gas on, it is rated as in argon. */
 const AS_ARGON_PCT = 99
 
@@ -27,7 +26,7 @@ function gunGas({ process, gas }: Pick<GunParts, 'process' | 'gas'>): GunGas | n
   if (!process.shielded) return 'none'
   if (!gas) return null
   if (process.family === 'gtaw' || gas.argonPct + gas.heliumPct >= AS_ARGON_PCT) return 'argon'
-  return gas.co2Pct >= AS_CO2_PCT ? 'co2' : 'mixed'
+  return isCo2(gas) ? 'co2' : 'mixed'
 }
 
 /** @returns the points of the duty curve in this gas, or what is missing for it */

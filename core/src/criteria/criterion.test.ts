@@ -5,7 +5,7 @@ import { commonPractice } from '../basis/source.ts'
 import { reckonerFor } from '../calculation/reckoner.ts'
 import { sampleCapability } from '../testing/equipment.ts'
 import { demoSides } from '../testing/pairs.ts'
-import { marginWithin, measured, verdictOfRoom } from './criterion.ts'
+import { marginWithin, measured, verdictOf } from './criterion.ts'
 import { CRITERIA } from './index.ts'
 
 const r = reckonerFor(assumptionsOf({ assumptions: { safetyMarginPct: 10 } }))
@@ -18,12 +18,12 @@ describe('the margin policy', () => {
     [10, 'fits'],
     [-1e-9, 'tight'],
   ])('a rating with %f %% of room is %s', (margin, verdict) => {
-    expect(verdictOfRoom({ r }, margin, false)).toBe(verdict)
+    expect(verdictOf({ r }, margin, false)).toBe(verdict)
   })
 
   it('a limit of a rule may be met exactly', () => {
-    expect(verdictOfRoom({ r }, 0, true)).toBe('fits')
-    expect(verdictOfRoom({ r }, -0.1, true)).toBe('fails')
+    expect(verdictOf({ r }, 0, true)).toBe('fits')
+    expect(verdictOf({ r }, -0.1, true)).toBe('fails')
   })
 
   it('room is measured to the nearer end of a range', () => {

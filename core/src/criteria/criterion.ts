@@ -152,14 +152,11 @@ const SLACK_PCT = 1e-6
  * The one margin policy.
  * @param isLimit a published range, or what a rule allows, may be used to its end; a rating keeps the shop's margin
  */
-function verdictOf({ r }: Pick<Capability, 'r'>, marginPct: number, isLimit: boolean): Verdict {
+export function verdictOf({ r }: Pick<Capability, 'r'>, marginPct: number, isLimit: boolean): Verdict {
   if (marginPct < -SLACK_PCT) return 'fails'
   if (isLimit) return 'fits'
   return r.take(roomLeft, { M: marginPct }) < -SLACK_PCT ? 'tight' : 'fits'
 }
-
-/** The policy for figures that are no criterion, such as a link of the chain. */
-export const verdictOfRoom = verdictOf
 
 interface Measured {
   readonly code?: string

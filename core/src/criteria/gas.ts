@@ -1,4 +1,5 @@
 /** Criteria of the gas: for process, metal and wire, wind, its fitting, its flow meter and its regulator. */
+import { isCo2 } from '../reference/gases.ts'
 import { commonPractice, jobField, standard } from '../basis/source.ts'
 import { assumed, calculation, from, input } from '../calculation/calculation.ts'
 import type { FlowMeter, Gas } from '../model/equipment.ts'
@@ -14,8 +15,6 @@ const PURE_PCT = 99.9
 /** Above this share of CO₂ a steel wire never goes over to spray. */
 const SPRAY_MOST_CO2_PCT = 20
 const STAINLESS_MOST_CO2_PCT = 5
-/** From this share of CO₂ on, gas, cylinder valve and cold are those of CO₂ alone. */
-const AS_CO2_PCT = 99
 /** A cored wire "for mixed gas" is made for 75 to 80 % argon (AWS A5.20, suffix M). */
 const MIXED_CO2_PCT = [15, 30] as const
 /** A reading this near to true needs no correction. */
@@ -91,10 +90,10 @@ const gasOfWire = grouped(
     if (!gas || process.id !== 'fcaw-g' || wire?.form !== 'cored-gas-shielded') return null
     const found = gasOf(wire)
     if (!found) return notKnown(told('gas-of-wire', { wire: wire.name }))
-    const isCo2 = gas.co2Pct >= AS_CO2_PCT
+    const asCo2 = isCo2(gas)
     const isMixed = gas.co2Pct >= MIXED_CO2_PCT[0] && gas.co2Pct <= MIXED_CO2_PCT[1]
     const params = { wire: wire.name, wanted: word('wireGas', found.value), gas: gas.name }
-    const isRight = found.value === 'co2' ? isCo2 : found.value === 'mixed' ? isMixed : isCo2 || isMixed
+    const isRight = found.value === 'co2' ? asCo2 : found.value === 'mixed' ? isMixed : asCo2 || isMixed
     return isRight ? good('made-for', params, found.source) : bad('not-made-for', params, found.source)
   },
   { mends: (_c, _d, { params }) => [told('wire-gas', { wanted: params['wanted'] ?? '' })] },
@@ -143,7 +142,7 @@ const gasFitting = grouped(
   ['gas', 'flowMeter'],
   ({ gas, flowMeter }) => {
     if (!gas || !flowMeter) return null
-    const wanted = gas.co2Pct >= AS_CO2_PCT ? 'co2' : 'inert'
+    const wanted = isCo2(gas) ? 'co2' : 'inert'
     const params = {
       meter: flowMeter.name,
       gas: gas.name,
@@ -210,7 +209,7 @@ const regulatorFreezing = grouped(
   ['gas', 'flowMeter', 'wire', 'cup'],
   (c) => {
     const { gas, flowMeter, assumptions, r } = c
-    if (!gas || !flowMeter || gas.co2Pct < AS_CO2_PCT) return null
+    if (!gas || !flowMeter || !isCo2(gas)) return null
     if (flowMeter.heated) return good('heated', { meter: flowMeter.name })
     const params = {
       flow: figure(c.flowLPerMin, 'L/min'),

@@ -4,7 +4,7 @@ import type { AssumptionKey } from '../assumptions/list.ts'
 import { assumed, calculation, from, input, inputOrAssumed, listOf } from '../calculation/calculation.ts'
 import type { Demand } from '../demand/demand.ts'
 import type { WeldFigures } from '../demand/weldFigures.ts'
-import type { Position } from '../model/jointKinds.ts'
+import { isOutOfPosition, type Position } from '../model/jointKinds.ts'
 import { figure, told, word } from '../model/told.ts'
 import { coredLimitsOf } from '../reference/classification.ts'
 import { MATERIALS } from '../reference/materials.ts'
@@ -337,7 +337,6 @@ const outOfPositionMost = calculation({
   compute: ({ I_max, s }) => (I_max * s) / 100,
   source: commonPractice('the slag holds no larger pool up'),
 })
-const OUT_OF_POSITION: readonly Position[] = ['vertical-up', 'vertical-down', 'overhead']
 
 /** The speed range of a cored wire ends sooner where the pool wants to run. */
 const coredPosition = grouped(
@@ -346,7 +345,7 @@ const coredPosition = grouped(
   ['wire'],
   ({ process, electrode, r }, d) => {
     if (!d || process.family !== 'fcaw' || electrode.missing !== null) return null
-    const beyond = d.welds.filter(({ joint }) => OUT_OF_POSITION.includes(joint.position))
+    const beyond = d.welds.filter(({ joint }) => isOutOfPosition(joint.position))
     const [first, ...others] = beyond
     if (!first) return null
     const { joint, wantedA, lowA } = others.reduce(

@@ -2,6 +2,7 @@
 import type { Source } from '../basis/source.ts'
 import type { Wire } from '../model/equipment.ts'
 import { list, type Param, told, word } from '../model/told.ts'
+import { isOutOfPosition } from '../model/jointKinds.ts'
 import { VERDICT_RANK } from '../model/verdict.ts'
 import { positionsOf } from '../reference/classification.ts'
 import { isClassification } from '../reference/pairs.ts'
@@ -34,8 +35,6 @@ const wireForm = grouped(
   { mends: (_c, _d, { params }) => [told('a-form', { wanted: params['wanted'] ?? '' })] },
 )
 
-const FLAT_POSITIONS = ['flat', 'horizontal']
-
 /** Some cored wires are for flat and horizontal only. */
 const wirePosition = grouped(
   'wire-position',
@@ -45,7 +44,7 @@ const wirePosition = grouped(
     if (!wire || !process.feedsWire) return null
     const found = positionsOf(wire)
     if (!found || found.value === 'all') return null
-    const beyond = d?.welds.find(({ joint }) => !FLAT_POSITIONS.includes(joint.position))
+    const beyond = d?.welds.find(({ joint }) => isOutOfPosition(joint.position))
     if (!beyond) return good('flat-only', { wire: wire.name }, found.source)
     const params = { wire: wire.name, position: word('position', beyond.joint.position) }
     return bad('beyond', params, found.source, beyond.joint.id)

@@ -57,7 +57,7 @@ const voltsBand = calculation({
 })
 
 const EN_1011 = standard('EN 1011-1, heat input Q = k·U·I/v', true)
-export const heatInput = calculation({
+const heatInput = calculation({
   id: 'heat-input',
   title: 'Heat input',
   symbol: 'Q',

@@ -30,5 +30,8 @@ export const ROUND_KINDS: readonly JointKind[] = ['flare-v', 'flare-bevel', 'plu
 
 export const POSITIONS = ['flat', 'horizontal', 'vertical-up', 'vertical-down', 'overhead'] as const
 export type Position = (typeof POSITIONS)[number]
+/** Where the pool wants to run: neither flat nor horizontal. */
+export const isOutOfPosition = (position: Position): boolean =>
+  position !== 'flat' && position !== 'horizontal'
 
 export const PATTERNS = ['continuous', 'intermittent', 'staggered'] as const

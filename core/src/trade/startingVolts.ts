@@ -6,6 +6,7 @@ import type { Reckoner } from '../calculation/reckoner.ts'
 import type { Gas } from '../model/equipment.ts'
 import type { Metal } from '../model/material.ts'
 import type { ProcessId } from '../model/process.ts'
+import { isCo2 } from '../reference/gases.ts'
 import { wantedCurrent } from './wantedCurrent.ts'
 
 const PRACTICE = commonPractice('common practice: volts to start with, then by ear and eye')
@@ -56,9 +57,6 @@ const softerVolts = calculation({
 })
 export const startingVolts = from(plainVolts, hotterVolts, softerVolts)
 
-/** From this share of CO₂ on it is no argon mix. */
-const AS_CO2_PCT = 99
-
 /**
  * @param gas null where none flows, or none is chosen
  * @returns V across the arc, at the current that the weld wants
@@ -73,8 +71,8 @@ export function startingVoltsOf(
 ): number {
   const isWire = process !== 'gtaw-dc' && process !== 'gtaw-ac'
   const { base: U_0, perA: s } = metal === 'aluminium' && isWire ? ALUMINIUM : LINES[process]
-  const isCo2 = gas !== null && gas.co2Pct >= AS_CO2_PCT
-  if (process === 'gmaw-short' && isCo2) return r.take(hotterVolts, { U_0, s, I: currentA })
-  if (process === 'fcaw-g' && gas !== null && !isCo2) return r.take(softerVolts, { U_0, s, I: currentA })
+  const asCo2 = gas !== null && isCo2(gas)
+  if (process === 'gmaw-short' && asCo2) return r.take(hotterVolts, { U_0, s, I: currentA })
+  if (process === 'fcaw-g' && gas !== null && !asCo2) return r.take(softerVolts, { U_0, s, I: currentA })
   return r.take(plainVolts, { U_0, s, I: currentA })
 }
