@@ -36,9 +36,13 @@ const CORE_ROOMS = [
   'capability',
   'demand',
   'criteria',
+  'capacity',
   'assembly',
   'fit',
+  'board',
+  'purchase',
   'words',
+  'decision',
 ]
 const coreRoom = (room, index) => ({
   files: [`core/src/${room}/**/*.ts`],

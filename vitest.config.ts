@@ -24,6 +24,7 @@ export default defineConfig({
           // Generous: a busy machine is slow, not wrong.
           testTimeout: 60_000,
           root: 'core',
+          setupFiles: ['src/testing/seed.ts'],
           include: ['src/**/*.test.ts'],
           benchmark: { include: ['src/**/*.bench.ts'] },
         },
@@ -32,6 +33,7 @@ export default defineConfig({
         test: {
           name: 'server',
           root: 'server',
+          setupFiles: ['../core/src/testing/seed.ts'],
           include: ['src/**/*.test.ts'],
           benchmark: { include: [] },
           testTimeout: 90_000,

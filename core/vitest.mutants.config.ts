@@ -7,8 +7,8 @@ import { defineConfig } from 'vitest/config'
 export default defineConfig({
   test: {
     include: [
-      'core/src/{calculation,reference,trade,duty,supply,criteria,capability,demand}/**/*.test.ts',
-      'core/src/fit/workedExample.test.ts',
+      'core/src/{calculation,reference,trade,duty,supply,criteria,capability,capacity,demand}/**/*.test.ts',
+      'core/src/fit/{dial,outcome,settings,waves,workedExample}.test.ts',
     ],
     exclude: ['core/src/criteria/explain.test.ts'],
     testTimeout: 60_000,

@@ -3,6 +3,7 @@ import { readFile } from 'node:fs/promises'
 import type { PowerSource, SetUp, Shelf, StockItem } from '@brannik/core'
 import type { Page } from '@playwright/test'
 import { largeCatalogue } from '../core/src/testing/largeShelf.ts'
+import { enter } from './enter.ts'
 import { expect, type Server, test } from './server.ts'
 
 const saved = (page: Page) => expect(page.getByRole('status').filter({ hasText: /^Saved/ })).toBeVisible()
@@ -22,18 +23,18 @@ test('a power source is typed in from its plate; what is half typed survives a r
 }) => {
   await openList(page, server, 'power-sources')
   await page.getByRole('button', { name: 'New power source' }).click()
-  await name(page).fill('Reed 180')
-  await page.getByLabel('Supply voltage, column 1').fill('120')
-  await page.getByLabel('Least output at 120 V').fill('20')
-  await page.getByLabel('Greatest output at 120 V').fill('110')
-  await page.getByLabel('Duty of point 1 at 120 V').fill('25')
+  await enter(name(page), 'Reed 180')
+  await enter(page.getByLabel('Supply voltage, column 1'), '120')
+  await enter(page.getByLabel('Least output at 120 V'), '20')
+  await enter(page.getByLabel('Greatest output at 120 V'), '110')
+  await enter(page.getByLabel('Duty of point 1 at 120 V'), '25')
   await expect(page.getByText('Not stored yet.')).toBeVisible()
   await expect(page.getByText(/Current \(process 1, column 1, rated point 1\)/)).toBeVisible()
 
   await page.reload()
   await expect(name(page)).toHaveValue('Reed 180')
   await expect(page.getByLabel('Greatest output at 120 V')).toHaveValue('110')
-  await page.getByLabel('Current of point 1 at 120 V').fill('100')
+  await enter(page.getByLabel('Current of point 1 at 120 V'), '100')
   await expect(page.getByText('Not stored yet.')).toBeHidden()
   await saved(page)
   const stored = await server.record<PowerSource>('power-sources/power-source')
@@ -52,14 +53,14 @@ test('what cannot stand on a plate is told with its figures, kept as typed and n
   await openList(page, server, 'power-sources/marl-140')
   const duty = page.getByLabel('Duty of point 1 at 120 V').first()
   const least = page.getByLabel('Least output at 120 V').first()
-  await duty.fill('130')
+  await enter(duty, '130')
   await expect(page.getByText(/“130” cannot stand here.*1 to 100/).first()).toBeVisible()
-  await least.fill('300')
+  await enter(least, '300')
   await expect(
     page.getByText('is 300 A, above the greatest of 140 A; swap or correct them').first(),
   ).toBeVisible()
-  await page.getByLabel('Duty of point 2 at 120 V').first().fill('10')
-  await duty.fill('20')
+  await enter(page.getByLabel('Duty of point 2 at 120 V').first(), '10')
+  await enter(duty, '20')
   await expect(page.getByText(/duty must fall as current rises/).first()).toBeVisible()
   await page.reload()
   await expect(least).toHaveValue('300')
@@ -75,7 +76,7 @@ test('a plate that would need an efficiency above 1 is said to be wrong, kept, a
   server,
 }) => {
   await openList(page, server, 'power-sources/quillon-210')
-  await page.getByLabel('I₁max at 240 V').first().fill('12')
+  await enter(page.getByLabel('I₁max at 240 V').first(), '12')
   await expect(
     page.getByText(/210 A at 24.5 V is 5,145 W out.*12 A at 240 V is 2,880 VA in.*efficiency of 1.786/),
   ).toBeVisible()
@@ -203,6 +204,7 @@ test('what is counted on the shelf is stored beside the wire, seen in another ta
   await page.keyboard.press('Control+a')
   await field.pressSequentially('2.5 lb')
   await expect(page.getByRole('listitem').filter({ hasText: '0.035 ER70S-6' })).toContainText('2.5 lb')
+  await page.keyboard.press('Tab')
   await saved(page)
   const stored = async () => (await server.record<StockItem>('stock/wire.er70s6-035')).amount
   expect(await stored()).toBeCloseTo(2.5 * 453.592, 0)

@@ -7,6 +7,8 @@ export default defineConfig({
   // Generous: a busy machine is slow, not wrong.
   timeout: 150_000,
   expect: { timeout: 20_000 },
+  // One that passes only at the second try is named by the run; it is not hidden.
+  retries: 1,
   workers: 2,
   fullyParallel: false,
   forbidOnly: true,
@@ -15,6 +17,8 @@ export default defineConfig({
   use: {
     viewport: { width: 1280, height: 800 },
     locale: 'en-US',
+    // What it keeps for a page without a server is the test of that alone.
+    serviceWorkers: 'block',
     launchOptions: {
       executablePath: process.env['CHROMIUM'] ?? '/usr/bin/chromium',
       args: [

@@ -14,6 +14,8 @@ async function type(page: Page, label: string, text: string): Promise<void> {
   await field.click()
   await page.keyboard.press('Control+a')
   await field.pressSequentially(text)
+  // What is typed is stored when the field is left.
+  await page.keyboard.press('Tab')
 }
 
 async function signIn(page: Page, name: string, password = PASSWORD): Promise<void> {

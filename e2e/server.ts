@@ -52,6 +52,7 @@ export class Server {
         DATABASE_URL: this.databaseUrl,
         PORT: `${this.port}`,
         LOG_LEVEL: 'silent',
+        DEMO: '1',
         ...this.env,
       },
       stdio: ['ignore', 'pipe', 'inherit'],

@@ -1,6 +1,7 @@
 /** The whole story of the first slice, as the owner lives it. */
 import type { Job } from '@brannik/core'
 import type { Page } from '@playwright/test'
+import { enter } from './enter.ts'
 import { expect, type Server, test } from './server.ts'
 
 const openFit = async (page: Page, server: Server, jobId: string) => {
@@ -47,18 +48,19 @@ test('thickness, circuit, wire and gas recompute the whole screen, and what is s
   await openFit(page, server, 'press-frame')
   const before = await headline(page).innerText()
 
-  await page.getByLabel('Thickness').fill('16 ga')
+  await page.getByLabel('Thickness').press('Control+a')
+  await page.getByLabel('Thickness').pressSequentially('16 ga')
   await expect(page.getByText('16 ga carbon steel sheet = 0.0598 in')).toBeVisible()
   await expect(headline(page)).not.toHaveText(before)
-  await page.getByLabel('Thickness').fill('1/4')
+  await enter(page.getByLabel('Thickness'), '1/4')
 
   await choose(page, 'Circuit', 'Bay 2 240 V 50 A')
-  await expect(page.getByTestId('finding-breaker-holds').locator('xpath=ancestor::tr')).toContainText('Fits')
+  await expect(page.getByTestId('finding-breaker-holds').locator('xpath=ancestor::tr')).toContainText('fit:')
   await choose(page, 'Wire', '0.030 ER70S-6')
   await expect(page.getByTestId('finding-electrode').locator('xpath=ancestor::tr')).toContainText('Tight')
   await choose(page, 'Wire', '0.035 ER70S-6')
   await choose(page, 'Gas', /^CO₂/)
-  await expect(page.getByTestId('finding-gas-use').locator('xpath=ancestor::tr')).toContainText('Fits')
+  await expect(page.getByTestId('finding-gas-use').locator('xpath=ancestor::tr')).toContainText('fit:')
   await saved(page)
 
   await page.reload()
@@ -98,7 +100,7 @@ test('TIG shows torch, tungsten, cup, argon and tungsten use; a mend is tried an
   await expect(page.getByTestId('finding-tungsten-use')).toBeVisible()
   await expect(headline(page)).toHaveText('26 A to spare')
   // On foil a thick tungsten does not go low enough.
-  await page.getByLabel('Thickness').fill('0.02')
+  await enter(page.getByLabel('Thickness'), '0.02')
   await choose(page, 'Tungsten', /^3\/32 WLa20/)
   await expect(headline(page)).toHaveText(/too much$/)
   await page.getByRole('button', { name: /0\.040 WLa20/ }).click()
@@ -112,6 +114,7 @@ test('units switch for all that is shown', async ({ page, server }) => {
   await expect(page.getByLabel('Thickness')).toHaveValue('1/2 in')
   await page.getByRole('button', { name: 'inch · lb' }).click()
   await expect(page.getByLabel('Thickness')).toHaveValue('12.7 mm')
+  await page.getByRole('button', { name: 'Show their figures' }).click()
   await expect(page.getByTestId('finding-wire-use').locator('xpath=ancestor::tr')).toContainText('kg')
   await page.getByRole('button', { name: 'mm · kg' }).click()
   await expect(page.getByLabel('Thickness')).toHaveValue('1/2 in')
@@ -146,7 +149,7 @@ test('a server killed between edit and save loses nothing that was typed', async
   await openFit(page, server, 'picking-platform')
   await saved(page)
   await server.kill()
-  await page.getByLabel('Welds', { exact: true }).fill('44')
+  await enter(page.getByLabel('Welds', { exact: true }), '44')
   await expect(page.getByText('Not saved: the server does not answer')).toBeVisible()
   await server.start()
   // The page is opened anew: what was typed comes from the browser, and is stored now.
@@ -159,7 +162,7 @@ test('a server killed between edit and save loses nothing that was typed', async
 test('a server that comes back is found by itself, without a reload', async ({ page, server }) => {
   await openFit(page, server, 'picking-platform')
   await server.kill()
-  await page.getByLabel('Welds', { exact: true }).fill('31')
+  await enter(page.getByLabel('Welds', { exact: true }), '31')
   await expect(page.getByText('Not saved:')).toBeVisible()
   await server.start()
   await saved(page)
@@ -180,9 +183,9 @@ test('a reload while a save is on its way asks nothing: the save is known as one
       resolve()
     })
   })
-  await welds.fill('9')
+  await enter(welds, '9')
   await stored
-  await welds.fill('11')
+  await enter(welds, '11')
   await page.unrouteAll({ behavior: 'ignoreErrors' })
   await page.reload()
   await expect(welds).toHaveValue('11')
@@ -208,9 +211,9 @@ test('two tabs on one job show each other’s edits', async ({ page, context, se
   await openFit(page, server, 'tank-manifold')
   const other = await context.newPage()
   await openFit(other, server, 'tank-manifold')
-  await page.getByLabel('Welds', { exact: true }).fill('9')
+  await enter(page.getByLabel('Welds', { exact: true }), '9')
   await expect(other.getByLabel('Welds', { exact: true })).toHaveValue('9')
-  await other.getByLabel('Welds', { exact: true }).fill('11')
+  await enter(other.getByLabel('Welds', { exact: true }), '11')
   await expect(page.getByLabel('Welds', { exact: true })).toHaveValue('11')
   await saved(page)
   await saved(other)
@@ -222,7 +225,7 @@ test('what was changed elsewhere in another field comes in with the own edit', a
   await openFit(page, server, 'tank-manifold')
   await saved(page)
   await editElsewhere(server, (job) => ({ ...job, quantity: 5 }))
-  await page.getByLabel('Welds', { exact: true }).fill('9')
+  await enter(page.getByLabel('Welds', { exact: true }), '9')
   await expect(page.getByText('5 pieces')).toBeVisible()
   await saved(page)
   const job = await server.record<Job>('jobs/tank-manifold')
@@ -242,7 +245,7 @@ test('a field that was changed here and elsewhere is asked about, both values si
     quantity: 5,
     joints: job.joints.map((joint) => ({ ...joint, count: 5 })),
   }))
-  await page.getByLabel('Welds', { exact: true }).fill('9')
+  await enter(page.getByLabel('Welds', { exact: true }), '9')
   await expect(page.getByText('Changed elsewhere meanwhile.')).toBeVisible()
   await page.getByRole('button', { name: 'Compare the field' }).click()
   const row = page.getByRole('dialog').getByRole('row').nth(1)
@@ -295,17 +298,19 @@ test('a changed assumption is shown as changed, takes part at once, and is reset
   await openFit(page, server, 'loader-fork')
   const before = await headline(page).innerText()
   await page.getByRole('link', { name: 'Shop' }).click()
+  await page.getByLabel('Search the assumptions').pressSequentially('self-shielded')
   const field = page.getByLabel('Self-shielded cored wire', { exact: true })
-  await field.fill('9')
+  await enter(field, '9')
   await field.press('Tab')
   await expect(page.getByRole('alert')).toContainText('from 0.3 to 2')
-  await field.fill('0.7')
+  await enter(field, '0.7')
   await field.press('Tab')
-  await expect(page.getByText('1 changed from the default.')).toBeVisible()
+  await expect(page.getByLabel('Changed only (1)')).toBeEnabled()
   await page.getByRole('link', { name: 'Fit' }).click()
   await expect(headline(page)).not.toHaveText(before)
   await page.getByRole('link', { name: 'Shop' }).click()
-  await page.getByRole('button', { name: 'Reset' }).click()
+  await page.getByLabel('Changed only (1)').check()
+  await page.getByRole('button', { name: 'Reset Self-shielded cored wire' }).click()
   await expect(page.getByText('None is changed.')).toBeVisible()
   await saved(page)
 })

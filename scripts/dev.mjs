@@ -15,6 +15,7 @@ async function dev() {
   const port = await freePort(4870)
   const env = {
     DATABASE_URL: cluster.url('brannik'),
+    DEMO: '1',
     PORT: `${port}`,
     BACKUP_FOLDER: join(folder, 'backups'),
     LOG_LEVEL: 'warn',

@@ -7,15 +7,6 @@ import { onStage } from './lib/stage.mjs'
 const SIZE = { width: 1280, height: 800 }
 const FOLDER = join(ROOT, 'docs/screenshots')
 
-/** As a shop writes it, with two rows that cannot enter. */
-const WELD_LIST = `Qty,Weld length [in],joint,thk (in),material,leg (in),Remarks
-24,8,T,1/4,steel,3/16,uprights
-8,six,lap,14 ga,steel,1/16,
-4,12,V,3/8,steel,,base seam
-2,4,T,2 ga,304,1/8,drip tray
-16,3,outside corner,3/16,steel,1/8,
-`
-
 /** Each: file name, address, and what is done before the picture. */
 const SHOTS = [
   { name: 'fit', path: '/fit/press-frame' },
@@ -26,6 +17,20 @@ const SHOTS = [
     path: '/fit/press-frame',
     act: (page) => page.getByTestId('finding-source-duty').click(),
   },
+  {
+    name: 'settings',
+    path: '/fit/loader-fork',
+    act: async (page) => {
+      await page.getByRole('button', { name: 'Compare' }).click()
+      await page.getByRole('combobox', { name: 'Compared with' }).click({ force: true })
+      await page.getByRole('option', { name: 'Yard, stick' }).click()
+      await page.getByText('a foot dearer').waitFor()
+      await page.getByRole('region', { name: 'Settings side by side' }).scrollIntoViewIfNeeded()
+      await page.mouse.wheel(0, 900)
+    },
+  },
+  { name: 'start', path: '/start' },
+  { name: 'capacity', path: '/capacity/bay-2-wire' },
   { name: 'equipment', path: '/equipment/power-sources/quillon-210' },
   {
     name: 'library',
@@ -41,7 +46,21 @@ const SHOTS = [
     path: '/set-ups/bay-2-wire',
     act: (page) => page.locator('[data-slot=wire]').click(),
   },
-  { name: 'set-up-tig', path: '/set-ups/osier-tig', dark: true },
+  {
+    name: 'board',
+    path: '/board',
+    act: (page) => page.getByRole('gridcell', { name: /^Press frame, Bay 2 wire/ }).click(),
+  },
+  {
+    name: 'kit',
+    path: '/buy',
+    act: (page) => page.getByRole('heading', { name: 'Jobs done for what is spent on purchases' }).waitFor(),
+  },
+  {
+    name: 'requirements',
+    path: '/buy/requirements',
+    act: (page) => page.getByText('to get, with what it needs').nth(3).waitFor(),
+  },
   { name: 'jobs', path: '/jobs' },
   {
     name: 'job',
@@ -53,29 +72,7 @@ const SHOTS = [
     path: '/jobs/tank-manifold',
     act: (page) => page.getByRole('tab', { name: 'Order and times' }).click(),
   },
-  {
-    name: 'import',
-    path: '/jobs/press-frame',
-    act: async (page) => {
-      await page.getByRole('button', { name: 'Import and export' }).click()
-      await page.getByText('Import a weld list').click()
-      await page.getByRole('textbox', { name: 'Or paste rows here' }).fill(WELD_LIST)
-    },
-  },
   { name: 'shop', path: '/shop' },
-  {
-    name: 'earlier',
-    path: '/fit/press-frame',
-    act: async (page) => {
-      await page.getByLabel('Welds', { exact: true }).fill('32')
-      await page.waitForTimeout(1200)
-      await page.getByRole('link', { name: 'Press frame' }).first().click()
-      await page.getByRole('button', { name: 'More' }).click()
-      await page.getByText('Earlier versions').click()
-      await page.getByRole('button', { name: /version 1 by/ }).click()
-      await page.getByRole('cell').first().waitFor()
-    },
-  },
   {
     name: 'records',
     path: '/jobs',

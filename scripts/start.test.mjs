@@ -25,6 +25,7 @@ function run(script, args = [], env = {}, options = {}) {
       PORT: '',
       DATABASE_URL: '',
       NODE_ENV: '',
+      DEMO: '1',
       ...env,
     },
     stdio: ['pipe', 'pipe', 'pipe'],

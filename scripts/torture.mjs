@@ -57,6 +57,7 @@ class Shop {
         PORT: `${this.port}`,
         HOST: '127.0.0.1',
         LOG_LEVEL: 'silent',
+        DEMO: '1',
         WRITES_PER_MINUTE: '10000000',
         STOP_WITH_PARENT: '1',
         BACKUP_FOLDER: join(this.folder, '../backups'),
@@ -218,6 +219,8 @@ async function requests(shop) {
     tungstens: 'tungstens',
     'set-ups': 'setUps',
     jobs: 'jobs',
+    'requirement-sheets': 'requirementSheets',
+    decisions: 'decisions',
   }
   const paths = Object.keys(lists)
   const statuses = new Map()

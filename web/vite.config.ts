@@ -1,15 +1,46 @@
+import { fileURLToPath } from 'node:url'
 import vue from '@vitejs/plugin-vue'
 import { defineConfig } from 'vite'
+import { VitePWA } from 'vite-plugin-pwa'
 import vuetify from 'vite-plugin-vuetify'
 
 /** Zod, and every module of the model that speaks it. */
 const CHECKS_DOCUMENTS =
-  /node_modules\/zod|core\/src\/(catalogue\/catalogue|model\/(fields|describe|holding|ordered|outline|circuit|consumables|gun|part|powerSource|setUp|wireFeeder|job|shop|shelf|stockItem|records|jobFile|problems|applyChange))\.ts/
+  /node_modules\/zod|core\/src\/(catalogue\/catalogue|model\/(fields|describe|holding|ordered|outline|circuit|consumables|gun|part|powerSource|setUp|wireFeeder|job|shop|shelf|stockItem|records|jobFile|problems|applyChange|decision|requirementSheet))\.ts/
 /** What both sides of that line rest on: it stands below both, so that neither waits for the other. */
-const BASIS = /core\/src\/(basis|quantity|assumptions|model)\//
+const BASIS = /core\/src\/(basis|quantity|reference\/(materials|processes)|model\/(?!contradictions))/
+/** What the computation assumes: its thread has it, a page only where it reckons or shows it. */
+const ASSUMPTIONS = /core\/src\/assumptions\//
 
 export default defineConfig({
-  plugins: [vue(), vuetify({ autoImport: true, styles: { configFile: 'src/styles/settings.scss' } })],
+  resolve: {
+    alias: [
+      {
+        find: /^\.\/adapters\/vuetify\.js$/,
+        replacement: fileURLToPath(new URL('src/noCalendar.ts', import.meta.url)),
+      },
+    ],
+  },
+  plugins: [
+    vue(),
+    vuetify({ autoImport: true, styles: { configFile: 'src/styles/settings.scss' } }),
+    VitePWA({
+      strategies: 'injectManifest',
+      srcDir: 'offline',
+      filename: 'worker.ts',
+      // It is fetched once the first answer stands.
+      injectRegister: false,
+      manifest: {
+        name: 'Brannik',
+        short_name: 'Brannik',
+        description: 'Chooses welding power sources, guns and consumables for planned jobs',
+        display: 'standalone',
+        start_url: '/',
+        icons: [{ src: 'icon.svg', sizes: 'any', type: 'image/svg+xml' }],
+      },
+      injectManifest: { globPatterns: ['**/*.{js,css,html,svg,woff2}'] },
+    }),
+  ],
   build: {
     target: 'es2022',
     chunkSizeWarningLimit: 900,
@@ -21,6 +52,7 @@ export default defineConfig({
           groups: [
             { name: 'documents', test: CHECKS_DOCUMENTS, priority: 2 },
             { name: 'basis', test: BASIS, priority: 1 },
+            { name: 'assumptions', test: ASSUMPTIONS, priority: 1 },
           ],
         },
       },

@@ -1,15 +1,25 @@
 /** Figures of the computation alone, in one thread: a board, one cell, one working. Prints one line of JSON a figure. */
 import { readFileSync } from 'node:fs'
+import highsLoader from 'highs'
 import {
+  boardOf,
   capabilityOf,
   chosenOf,
+  couldDo,
   demandOf,
   explain,
+  kitProblemOf,
+  LIBRARY,
   readDocument,
   shopDocumentSchema,
+  solveWith,
+  studyKit,
+  type Job,
+  type KitProblem,
+  type PowerSource,
+  type Shelf,
   assess,
 } from '../../core/src/index.ts'
-import { Engine } from '../../web/src/engine/engine.ts'
 
 const RUNS = 7
 
@@ -57,18 +67,15 @@ function largeShop(jobCount: number, weldCount: number, setUpCount: number) {
 
 function board(): void {
   const shop = largeShop(200, 5, 60)
-  const jobIds = shop.jobs.map(({ id }) => id)
-  const setUpIds = shop.setUps.map(({ id }) => id)
   const times = timed(() => {
-    const engine = new Engine()
-    const lists = Object.entries(shop).flatMap(([key, put]) =>
-      Array.isArray(put) ? [{ key, put, removed: [] }] : [],
-    )
-    engine.take({ shop: shop.shop, lists } as never)
-    if (engine.board(jobIds, setUpIds).length !== 12_000) throw new Error('the board is not whole')
+    if (boardOf(shop.shop, shop, shop.jobs, shop.setUps).length !== 12_000)
+      throw new Error('the board is not whole')
   })
   print('board-200x5x60', median(times.slice(1)), 'ms')
   print('board-200x5x60-cold', times[0] ?? 0, 'ms')
+  // An edited job has its row anew, and no other.
+  const rows = timed(() => boardOf(shop.shop, shop, shop.jobs.slice(0, 1), shop.setUps))
+  print('board-row-60', median(rows.slice(1)), 'ms')
 }
 
 function oneCell(): void {
@@ -104,5 +111,88 @@ function oneCell(): void {
   print('explain-one', median(workings.slice(1)) / ids.length, 'ms')
 }
 
+/** Things of the demo and of the library over and over, every third of them to buy. */
+function shelfOf(counts: Readonly<Record<'powerSources' | 'guns' | 'wires' | 'gases', number>>): Shelf {
+  const PATHS = { powerSources: 'power-sources', guns: 'guns', wires: 'wires', gases: 'gases' } as const
+  const lists = Object.entries(counts).map(([key, count]) => {
+    const list = key as keyof typeof PATHS
+    const pattern = [
+      ...demo[list],
+      ...LIBRARY.flatMap(({ path, record }) => (path === PATHS[list] ? [record] : [])),
+    ]
+    const all = Array.from({ length: count }, (_, n) => {
+      const record = pattern[n % pattern.length] as { id: string; name: string }
+      const held = n % 3 === 2 ? 'candidate' : 'owned'
+      const bought = 'held' in record ? { held, price: 200 + ((n * 137) % 4000) } : {}
+      return { ...record, id: `${list.toLowerCase()}-${n}`, name: `${record.name} ${n}`, ...bought }
+    })
+    return [key, all] as const
+  })
+  return { ...demo, ...(Object.fromEntries(lists) as unknown as Pick<Shelf, keyof typeof counts>) }
+}
+
+function could(): void {
+  const shelf = shelfOf({ powerSources: 40, guns: 30, wires: 60, gases: 10 })
+  const times = demo.jobs.map((job) =>
+    median(timed(() => couldDo(demo.shop, shelf, job, { most: 40 })).slice(1)),
+  )
+  print('could-do-40x30x60x10', median(times), 'ms')
+  print('could-do-40x30x60x10-worst-job', Math.max(...times), 'ms')
+}
+
+/** The demo's machines again and again, each weaker or stronger and at another price. */
+function machinesToBuy(count: number): readonly PowerSource[] {
+  return Array.from({ length: count }, (_, n): PowerSource => {
+    const one = demo.powerSources[n % demo.powerSources.length]
+    if (!one) throw new Error('the demo has no machine')
+    const factor = 0.7 + ((n * 37) % 60) / 100
+    const processes = one.processes.map((process) => ({
+      ...process,
+      supplies: process.supplies.map((supply) => ({
+        ...supply,
+        outputMaxA: supply.outputMaxA * factor,
+        ratedPoints: supply.ratedPoints.map((point) => ({ ...point, currentA: point.currentA * factor })),
+      })),
+    }))
+    const price = Math.round(500 + 4000 * factor ** 2 + ((n * 397) % 900))
+    return { ...one, id: `machine-${n}`, name: `${one.name} ${n}`, held: 'candidate', price, processes }
+  })
+}
+
+/** A hundred jobs, 300 machines at different prices: from the shop to the proven kit. */
+async function kit(): Promise<void> {
+  const sources = machinesToBuy(300)
+  const jobs = Array.from({ length: 100 }, (_, n): Job => {
+    const job = demo.jobs[n % demo.jobs.length]
+    if (!job) throw new Error('the demo has no job')
+    const joints = job.joints.map((joint) => ({ ...joint, lengthMm: joint.lengthMm * (0.6 + (n % 17) / 12) }))
+    return { ...job, id: `job-${n}`, joints, timesPerYear: 1 + (n % 12) }
+  })
+  const shelf: Shelf = { ...demo, powerSources: [...sources] }
+  const setUps = sources.flatMap((source, n) => {
+    const like = demo.powerSources[n % demo.powerSources.length]
+    return demo.setUps
+      .filter(({ powerSourceId }) => powerSourceId === like?.id)
+      .map((setUp) => ({ ...setUp, id: `${setUp.id}-${n}`.slice(-64), powerSourceId: source.id }))
+  })
+  const solve = solveWith(await highsLoader(), 5)
+  const began = performance.now()
+  const problem: KitProblem = kitProblemOf(demo.shop, shelf, jobs, setUps)
+  print('kit-100x300-board', performance.now() - began, 'ms')
+  const since = performance.now()
+  let first = 0
+  const { best, proof } = studyKit(problem, solve, { budget: null, others: [] }, ({ proof: isThere }) => {
+    if (isThere && first === 0) first = performance.now() - since
+  })
+  if (!best) throw new Error('no kit was found')
+  print('kit-100x300-proven', first, 'ms')
+  const ways = problem.jobs.reduce((sum, one) => sum + one.ways.length, 0)
+  print('kit-100x300-ways-kept', ways, 'ways')
+  print('kit-100x300-gap', proof.gap * 100, '%')
+  print('kit-100x300-study', performance.now() - since, 'ms')
+}
+
 board()
 oneCell()
+could()
+await kit()

@@ -19,9 +19,10 @@ const addressOf = (server) =>
 
 /**
  * @param act what is done with it: `{ browser, address }`
+ * @param options.demo whether the shop is the demo; else the database is empty
  * @returns what `act` returns; everything is gone afterwards
  */
-export async function onStage(act) {
+export async function onStage(act, { demo = true } = {}) {
   installNpm()
   if (!exists('chromium')) installDebian(['chromium'])
   buildWeb()
@@ -33,6 +34,7 @@ export async function onStage(act) {
       DATABASE_URL: cluster.url('postgres'),
       PORT: `${await freePort(4970)}`,
       LOG_LEVEL: 'silent',
+      DEMO: demo ? '1' : '0',
       BACKUP_FOLDER: backups,
     },
     stdio: ['ignore', 'pipe', 'inherit'],

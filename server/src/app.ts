@@ -3,6 +3,7 @@ import { randomUUID } from 'node:crypto'
 import { existsSync } from 'node:fs'
 import type { IncomingMessage } from 'node:http'
 import { fileURLToPath } from 'node:url'
+import zlib from 'node:zlib'
 import compression from 'compression'
 import express, { type Express } from 'express'
 import helmet from 'helmet'
@@ -21,6 +22,7 @@ import { openApiDocument } from './openapi.ts'
 import { notFound, problemHandler } from './problems.ts'
 import { accountRoutes, auditRoutes, doorRoutes } from './routes/access.ts'
 import { catalogueRoutes } from './routes/catalogue.ts'
+import { wholeRoutes } from './routes/whole.ts'
 import { changeRoutes, endStreams } from './routes/changes.ts'
 import { fitRoutes } from './routes/fit.ts'
 import { healthRoutes } from './routes/health.ts'
@@ -39,6 +41,8 @@ const HEADERS = helmet({
     useDefaults: false,
     directives: {
       defaultSrc: ["'self'"],
+      // The solver of the kits is WebAssembly; no text is ever run as code.
+      scriptSrc: ["'self'", "'wasm-unsafe-eval'"],
       styleSrc: ["'self'", "'unsafe-inline'"],
       imgSrc: ["'self'", 'data:'],
       objectSrc: ["'none'"],
@@ -70,6 +74,7 @@ const ROUTES = [
   fitRoutes,
   shopRoutes(SHOP),
   catalogueRoutes,
+  wholeRoutes,
   ...COLLECTIONS.map((kind) => recordRoutes(kind)),
   recordRoutes(COUNTS, STOCK),
 ]
@@ -176,6 +181,8 @@ export function createApp({ database, databaseUrl, logger, access, backups, pool
   // Small answers are many, and packing one costs more than it saves; a script is packed however small.
   app.use(
     compression({
+      // An answer of megabytes waits for its packing: the quickest is nearly as small, for JSON repeats itself.
+      level: zlib.constants.Z_BEST_SPEED,
       threshold: 8192,
       filter: (request, response) =>
         !request.originalUrl.startsWith('/assets/') && compression.filter(request, response),

@@ -29,6 +29,7 @@ const schema = z.object({
     .max(10_000_000)
     .default(LIMITS.writesPerMinute),
   STOP_WITH_PARENT: flag,
+  DEMO: flag,
 })
 
 export interface Config {
@@ -40,6 +41,8 @@ export interface Config {
   readonly access: Access
   readonly backups: BackupSettings
   readonly stopWithParent: boolean
+  /** Whether the demo shop is loaded into an empty database, which else asks whoever opens it. */
+  readonly demo: boolean
 }
 
 /** Who may come in, and by which name. */
@@ -124,5 +127,6 @@ export function readConfig(environment: NodeJS.ProcessEnv): Config {
       migrateWithout: it.MIGRATE_WITHOUT_BACKUP === '1',
     },
     stopWithParent: it.STOP_WITH_PARENT === '1',
+    demo: it.DEMO === '1',
   }
 }

@@ -49,6 +49,8 @@ const WRITERS: Readonly<Record<string, Role>> = {
   tungstens: 'planner',
   parts: 'planner',
   stock: 'planner',
+  'requirement-sheets': 'planner',
+  decisions: 'planner',
   shop: 'owner',
   circuits: 'owner',
   'power-sources': 'owner',

@@ -72,22 +72,65 @@ const chain = z.object({
 const range = z.object({ low: z.number(), high: z.number() })
 const start = range.extend({ value: z.number() })
 /** A start to be tried on a coupon of the same metal. */
-const settings = z.object({
+/** Where a dial or a tap is turned, by what the shop has measured. */
+const dial = z.object({ mark: z.string(), gives: z.number(), isBeyond: z.boolean() })
+const settings = z.strictObject({
   jointId: z.string(),
   currentA: start,
   voltsV: start.nullable(),
   feedMmPerMin: start.nullable(),
+  arcV: z.number(),
   polarity: z.enum(['dcep', 'dcen', 'ac']),
   flowLPerMin: z.number().nullable(),
   travelMmPerMin: z.number().nullable(),
-  heatKJPerMm: z.number().nullable(),
+  preFlowS: z.number().nullable(),
+  postFlowS: z.number().nullable(),
+  /** What comes of it: leg, metal against what was called for, deposition, heat, work and cost for a metre. */
+  outcome: z
+    .object({
+      currentA: z.number(),
+      depositionGPerMin: z.number().nullable(),
+      legMm: z.number().nullable(),
+      filledPct: z.number().nullable(),
+      heatKJPerMm: z.number(),
+      workSPerM: z.number(),
+      costPerM: z.number(),
+      unpriced: z.array(z.enum(['filler', 'gas'])),
+    })
+    .nullable(),
+  workAngleDeg: z.number(),
+  arcForce: z.enum(['low', 'middle', 'high']).nullable(),
+  transfer: z.enum(['short-circuit', 'spray', 'pulsed-spray', 'droplets']).nullable(),
+  inductance: z.enum(['low', 'middle', 'high']).nullable(),
+  voltsDial: dial.nullable(),
+  feedDial: dial.nullable(),
+  pulse: z.object({ peakA: z.number(), baseA: z.number(), sharePct: z.number(), hz: z.number() }).nullable(),
+  alternating: z.object({ positivePct: z.number().nullable(), hz: z.number().nullable() }).nullable(),
+  slopes: z.object({ upS: z.number(), downS: z.number() }).nullable(),
   tipToWorkMm: range.nullable(),
   travel: z.enum(['push', 'drag']),
   angleDeg: range,
 })
 
+const work = z.object({
+  arcS: z.number(),
+  tackS: z.number(),
+  handlingS: z.number(),
+  changeoverS: z.number(),
+})
+const cost = z.object({
+  labour: z.number().nullable(),
+  filler: z.number().nullable(),
+  gas: z.number().nullable(),
+  job: z.number(),
+  piece: z.number(),
+  welds: z.array(z.object({ jointId: z.string(), each: z.number() })),
+})
+
 export const fitAnswerSchema = z.strictObject({
   verdict,
+  work: work.nullable(),
+  cost: cost.nullable(),
   governingJointId: z.string(),
   chains: z.array(chain),
   settings: z.array(settings),

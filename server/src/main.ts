@@ -1,4 +1,4 @@
-/** Starts the server: database to this version's schema, demo into an empty one, then listen; and stops it in order. */
+/** Starts the server: database to this version's schema, the demo where that is asked for, then listen; and stops it in order. */
 import { type Logger, pino } from 'pino'
 import { hasOwner } from './access/accounts.ts'
 import { createApp } from './app.ts'
@@ -17,7 +17,7 @@ const say = (line: string): void => {
 }
 
 /** No migration without a way back. */
-async function bringUpToDate(database: Database, { databaseUrl, backups }: Config): Promise<void> {
+async function bringUpToDate(database: Database, { databaseUrl, backups, demo }: Config): Promise<void> {
   if (await isMigrationDue(database)) {
     if (backups.folder !== null) {
       const { name } = await makeBackup(databaseUrl, backups, 'before-migration')
@@ -29,7 +29,7 @@ async function bringUpToDate(database: Database, { databaseUrl, backups }: Confi
     }
   }
   await migrate(database)
-  if (await seed(database)) say('The demo shop, Tollgate Orchard Works, is loaded.')
+  if (demo && (await seed(database))) say('The demo shop, Tollgate Orchard Works, is loaded.')
 }
 
 async function checkDoors(database: Database, { host, access }: Config): Promise<void> {

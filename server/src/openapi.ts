@@ -1,10 +1,10 @@
 /** The OpenAPI document, made from the schemas that check the input. */
-import { catalogueSchema, fitDocumentSchema } from '@brannik/core'
+import { catalogueSchema, fitDocumentSchema, shopDocumentSchema } from '@brannik/core'
 import { z } from 'zod'
 import { fitAnswerSchema } from './fitAnswer.ts'
 import { changedAccountSchema, newAccountSchema } from './access/accounts.ts'
 import { newTokenSchema } from './access/tokens.ts'
-import { catalogueImportSchema } from './documents/documents.ts'
+import { catalogueImportSchema, wholeImportSchema } from './documents/documents.ts'
 import { LIMITS } from './limits.ts'
 import { passwordChangeSchema, signInSchema } from './routes/access.ts'
 import { VERSION } from './routes/health.ts'
@@ -365,6 +365,33 @@ export function openApiDocument(): object {
           },
         },
       },
+      '/api/whole': {
+        get: {
+          summary: 'The whole shop as one file, set-ups, jobs and counts included',
+          responses: {
+            200: { description: 'The shop', content: content(reference('WholeShop')) },
+            404: problem('No shop has begun'),
+          },
+        },
+        post: {
+          parameters: [KEY],
+          summary:
+            'Stores a whole shop in the place of the stored one, all or none. What there was stays in the history and in backups',
+          requestBody: { required: true, content: content(reference('WholeShopImport')) },
+          responses: {
+            204: { description: 'Stored' },
+            409: problem('Another shop is stored than the one that is named'),
+            ...INVALID,
+          },
+        },
+      },
+      '/api/whole/demo': {
+        post: {
+          parameters: [KEY],
+          summary: 'Stores the demo shop, where no shop has begun',
+          responses: { 204: { description: 'Stored' }, 409: problem('A shop is stored already') },
+        },
+      },
       '/api/catalogue/schema.json': {
         get: { summary: 'JSON Schema of the catalogue', responses: { 200: { description: 'JSON Schema' } } },
       },
@@ -385,6 +412,8 @@ export function openApiDocument(): object {
         ...schemas,
         Catalogue: jsonSchema(catalogueSchema),
         CatalogueImport: jsonSchema(catalogueImportSchema),
+        WholeShop: jsonSchema(shopDocumentSchema),
+        WholeShopImport: jsonSchema(wholeImportSchema),
         FitDocument: jsonSchema(fitDocumentSchema),
         FitAnswer: jsonSchema(fitAnswerSchema),
         Problem: {

@@ -160,7 +160,14 @@ export async function startProcess(
 ): Promise<Process> {
   const child = spawn(process.execPath, ['--import', 'tsx', 'server/src/main.ts'], {
     cwd: ROOT,
-    env: { ...process.env, DATABASE_URL: databaseUrl, PORT: '0', LOG_LEVEL: 'silent', ...environment },
+    env: {
+      ...process.env,
+      DATABASE_URL: databaseUrl,
+      PORT: '0',
+      LOG_LEVEL: 'silent',
+      DEMO: '1',
+      ...environment,
+    },
     stdio: ['pipe', 'pipe', 'pipe'],
   })
   let told = ''

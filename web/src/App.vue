@@ -1,29 +1,55 @@
 <script setup lang="ts">
 import { onKeyStroke } from '@vueuse/core'
 import { computed, onMounted, ref, watch } from 'vue'
-import { useRoute } from 'vue-router'
-import BackupAge from './components/BackupAge.vue'
+import { useRoute, useRouter } from 'vue-router'
 import CommandPalette from './components/CommandPalette.vue'
 import ErrorBoundary from './components/ErrorBoundary.vue'
 import SaveState from './components/SaveState.vue'
-import TipLayer from './components/TipLayer.vue'
-import WhoIsIn from './components/WhoIsIn.vue'
+import { lazily } from './lazy.ts'
 import { isHere, VIEWS } from './router.ts'
-import { useCommands } from './useCommands.ts'
 import { useLook } from './stores/look.ts'
 import { useNotice } from './stores/notice.ts'
 import { useSession } from './stores/session.ts'
+import { useTabTitle } from './useTabTitle.ts'
+import { useTyping } from './stores/typing.ts'
 import { useWorkspace } from './stores/workspace.ts'
-import SignInView from './views/SignInView.vue'
+
+/** Comes a moment after the answer, and is nobody's reason to wait for it. */
+const A_MOMENT_MS = 5000
+const isSettled = ref(false)
+const TipLayer = lazily(() => import('./components/TipLayer.vue'))
+const NoticeBar = lazily(() => import('./components/NoticeBar.vue'))
+const SignInView = lazily(() => import('./views/SignInView.vue'))
+/** Where the database holds no shop yet. */
+const BeginView = lazily(() => import('./views/start/BeginView.vue'))
+const WhoIsIn = lazily(() => import('./components/WhoIsIn.vue'))
+const ShortcutsDialog = lazily(() => import('./components/ShortcutsDialog.vue'))
+const BackupAge = lazily(() => import('./components/BackupAge.vue'))
 
 const workspace = useWorkspace()
 const notice = useNotice()
 const session = useSession()
 const route = useRoute()
+const router = useRouter()
 const { choice, theme } = useLook()
+const typing = useTyping()
 const paletteOpen = ref(false)
+useTabTitle()
 
 onMounted(() => workspace.load())
+/** Not before the answer of a fit, where that takes longer: it is what somebody waits for. */
+const MOST_WAITS = 15
+function settle(waits = 0): void {
+  const isAnswered = route.name !== 'fit' || document.querySelector('main .headline') !== null
+  if (isAnswered || waits === MOST_WAITS) {
+    isSettled.value = true
+    if (import.meta.env.PROD) void navigator.serviceWorker?.register('/worker.js')
+  } else window.setTimeout(settle, 1000, waits + 1)
+}
+watch(
+  () => workspace.state === 'ready',
+  (isReady) => isReady && window.setTimeout(settle, A_MOMENT_MS),
+)
 // What was loaded stays; what waited to be stored goes on.
 watch(
   () => session.isSignedOut,
@@ -42,6 +68,13 @@ function redo(): void {
   const label = workspace.redo()
   notice.show(label ? `Done again: ${label}` : 'There is nothing to do again')
 }
+const shortcutsOpen = ref(false)
+async function newJob(): Promise<void> {
+  const { freshJob } = await import('./views/jobs/newJob.ts')
+  const job = freshJob(workspace.jobs)
+  if (workspace.edit('jobs', job.id, job, `new job ${job.name}`))
+    await router.push({ name: 'job', params: { jobId: job.id }, query: { field: 'Job' } })
+}
 function switchUnits(): void {
   const { shop } = workspace
   if (!shop) return
@@ -50,15 +83,23 @@ function switchUnits(): void {
 }
 const unitWords = computed(() => (workspace.notation.system === 'imperial' ? 'inch · lb' : 'mm · kg'))
 
-const commands = useCommands({ undo, redo, switchUnits })
-
 onKeyStroke('k', (event) => {
   if (!(event.ctrlKey || event.metaKey)) return
   event.preventDefault()
   paletteOpen.value = true
 })
+/**
+ * While a field holds what was typed, Ctrl Z is the typing's; where it holds nothing typed it is the shop's, as the
+ * browser would undo in another field, out of sight.
+ */
 const isTyping = (target: EventTarget | null): boolean =>
-  target instanceof HTMLElement && target.matches('textarea, [contenteditable]')
+  typing.isOpen || (target instanceof HTMLElement && target.matches('textarea, [contenteditable]'))
+onKeyStroke('?', (event) => {
+  const { target } = event
+  if (target instanceof HTMLElement && target.matches('input, textarea, [contenteditable]')) return
+  event.preventDefault()
+  shortcutsOpen.value = true
+})
 onKeyStroke('z', (event) => {
   if (!(event.ctrlKey || event.metaKey) || isTyping(event.target)) return
   event.preventDefault()
@@ -86,7 +127,7 @@ onKeyStroke('y', (event) => {
           {{ unitWords }}
         </button>
         <div class="safe">
-          <BackupAge v-if="!session.isSignedOut && workspace.state === 'ready'" />
+          <BackupAge v-if="isSettled && !session.isSignedOut && workspace.state === 'ready'" />
           <SaveState v-if="!session.isSignedOut || workspace.saves.size > 0" />
         </div>
       </header>
@@ -99,7 +140,7 @@ onKeyStroke('y', (event) => {
           :aria-current="isHere(view, route.name) ? 'page' : undefined"
           >{{ view.title }}</RouterLink
         >
-        <WhoIsIn class="pushed" />
+        <WhoIsIn v-if="isSettled" class="pushed" />
         <button
           v-tip="theme === 'dark' ? 'Switch to light' : 'Switch to dark'"
           class="look"
@@ -115,20 +156,29 @@ onKeyStroke('y', (event) => {
         </p>
         <section v-else-if="workspace.state === 'failed'" class="waiting" role="alert">
           <h1>The shop cannot be fetched</h1>
-          <p>{{ workspace.failure }}. Check that Brannik is running (npm start), then try again.</p>
+          <p>
+            {{ workspace.failure.replace(/\.$/, '') }}. Check that Brannik is running (npm start), then try
+            again.
+          </p>
           <button class="plain-button main" @click="workspace.load()">Try again</button>
         </section>
+        <BeginView v-else-if="workspace.state === 'empty'" />
         <ErrorBoundary v-else><RouterView /></ErrorBoundary>
       </main>
     </div>
-    <CommandPalette v-model="paletteOpen" :commands="paletteOpen ? commands : []" />
-    <TipLayer />
-    <VSnackbar v-model="notice.shown" :timeout="5000" location="bottom left">
-      {{ notice.text }}
-      <template v-if="notice.undoable" #actions>
-        <button class="link-button" @click="undo">Undo</button>
-      </template>
-    </VSnackbar>
+    <CommandPalette
+      v-model="paletteOpen"
+      :actions="{
+        undo,
+        redo,
+        switchUnits,
+        newJob: () => void newJob(),
+        showShortcuts: () => (shortcutsOpen = true),
+      }"
+    />
+    <ShortcutsDialog v-if="shortcutsOpen" v-model="shortcutsOpen" />
+    <TipLayer v-if="isSettled" />
+    <NoticeBar v-if="isSettled || notice.shown" @undo="undo" />
   </VApp>
 </template>
 
@@ -179,6 +229,9 @@ header {
   align-items: center;
   display: flex;
   gap: 14px;
+  justify-content: flex-end;
+  /* What comes a moment later moves nothing. */
+  min-width: 160px;
 }
 .units {
   background: none;
@@ -268,10 +321,14 @@ main {
   .shop-name {
     display: none;
   }
+  .safe {
+    min-width: 0;
+  }
   .safe :deep(.backup) {
     display: none;
   }
   nav {
+    border-right: 0;
     flex-direction: row;
     flex-wrap: wrap;
     height: auto;
@@ -282,7 +339,8 @@ main {
   .look {
     border-left: 0;
     border-bottom: 3px solid transparent;
-    padding: 8px clamp(6px, 2.4vw, 16px);
+    padding: 8px clamp(3px, 1vw, 16px);
+    white-space: nowrap;
   }
   nav .here {
     border-bottom-color: var(--copper);

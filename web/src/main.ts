@@ -8,6 +8,7 @@ import { catchUnexpected } from './errors.ts'
 import { router } from './router.ts'
 import { vuetify } from './vuetify.ts'
 import './styles/base.css'
+import './styles/print.css'
 
 const app = createApp(App).use(createPinia()).use(router).use(vuetify).directive('tip', vTip)
 catchUnexpected(app)

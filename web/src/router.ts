@@ -3,11 +3,13 @@ import { createRouter, createWebHistory, type RouteRecordRaw } from 'vue-router'
 import FitView from './views/fit/FitView.vue'
 
 export const VIEWS = [
-  { name: 'shop', title: 'Shop', also: [] },
+  { name: 'shop', title: 'Shop', also: ['start'] },
   { name: 'equipment', title: 'Equipment', also: [] },
-  { name: 'set-up', title: 'Set-ups', also: [] },
+  { name: 'set-up', title: 'Set-ups', also: ['capacity'] },
   { name: 'jobs', title: 'Jobs', also: ['job'] },
   { name: 'fit', title: 'Fit', also: [] },
+  { name: 'board', title: 'Board', also: [] },
+  { name: 'buy', title: 'Buy', also: [] },
   { name: 'records', title: 'Records', also: [] },
 ] as const
 
@@ -24,16 +26,19 @@ export const routes: RouteRecordRaw[] = [
     component: () => import('./views/equipment/EquipmentView.vue'),
   },
   { path: '/set-ups/:id?', name: 'set-up', component: () => import('./views/setups/SetUpView.vue') },
+  {
+    path: '/capacity/:id?',
+    name: 'capacity',
+    component: () => import('./views/capacity/CapacityView.vue'),
+  },
   { path: '/jobs', name: 'jobs', component: () => import('./views/jobs/JobsView.vue') },
   { path: '/jobs/:jobId', name: 'job', component: () => import('./views/jobs/JobView.vue') },
   { path: '/fit/:jobId?', name: 'fit', component: FitView },
+  { path: '/board', name: 'board', component: () => import('./views/board/BoardView.vue') },
+  { path: '/buy/:part?/:id?', name: 'buy', component: () => import('./views/buy/BuyView.vue') },
+  { path: '/start', name: 'start', component: () => import('./views/start/StartView.vue') },
   { path: '/records', name: 'records', component: () => import('./views/records/RecordsView.vue') },
   { path: '/:rest(.*)*', name: 'nowhere', component: () => import('./views/NowhereView.vue') },
 ]
 
 export const router = createRouter({ history: createWebHistory(), routes })
-
-router.afterEach((to) => {
-  const view = VIEWS.find((one) => isHere(one, to.name))
-  document.title = view ? `${view.title} · Brannik` : 'Brannik'
-})

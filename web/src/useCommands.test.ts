@@ -3,10 +3,9 @@ import { flushPromises, mount } from '@vue/test-utils'
 import { expect, it } from 'vitest'
 import { type ComputedRef, defineComponent, h } from 'vue'
 import { createMemoryHistory, createRouter, type RouteRecordRaw } from 'vue-router'
-import type { Command } from './components/CommandPalette.vue'
 import { routes } from './router.ts'
 import { demoWorkspace, shopDocument } from './testing/demo.ts'
-import { useCommands } from './useCommands.ts'
+import { type Command, useCommands } from './useCommands.ts'
 
 /** The addresses alone: what stands there is not looked at. */
 const addresses = routes.map((route) => ({ ...route, component: () => h('p') }) as RouteRecordRaw)
@@ -17,7 +16,13 @@ async function commandsAt(path: string) {
   await router.push(path)
   let commands: ComputedRef<readonly Command[]> | undefined
   const Asker = defineComponent(() => {
-    commands = useCommands({ undo: () => undefined, redo: () => undefined, switchUnits: () => undefined })
+    commands = useCommands({
+      undo: () => undefined,
+      redo: () => undefined,
+      switchUnits: () => undefined,
+      newJob: () => undefined,
+      showShortcuts: () => undefined,
+    })
     return () => h('p')
   })
   mount(Asker, { global: { plugins: [router] } })

@@ -1,19 +1,32 @@
 /** What the palette finds: every view, job, set-up and thing of the shelf, and what can be done anywhere. */
 import { computed, type ComputedRef } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
-import type { Command } from './components/CommandPalette.vue'
 import { VIEWS } from './router.ts'
 import { useLook } from './stores/look.ts'
 import { useWorkspace } from './stores/workspace.ts'
 import { TABS } from './views/equipment/tabs.ts'
 
-interface Actions {
+export interface Command {
+  readonly title: string
+  readonly group: string
+  readonly shortcut?: string
+  readonly run: () => void
+}
+export interface Actions {
   readonly undo: () => void
   readonly redo: () => void
   readonly switchUnits: () => void
+  readonly newJob: () => void
+  readonly showShortcuts: () => void
 }
 
-export function useCommands({ undo, redo, switchUnits }: Actions): ComputedRef<readonly Command[]> {
+export function useCommands({
+  undo,
+  redo,
+  switchUnits,
+  newJob,
+  showShortcuts,
+}: Actions): ComputedRef<readonly Command[]> {
   const workspace = useWorkspace()
   const router = useRouter()
   const route = useRoute()
@@ -45,6 +58,10 @@ export function useCommands({ undo, redo, switchUnits }: Actions): ComputedRef<r
       ...goTo('set-up', { id }),
     })),
     ...setUpsForJob(),
+    { group: 'Do', title: 'New job', run: newJob },
+    { group: 'Do', title: 'New set-up', ...goTo('set-up') },
+    { group: 'Do', title: 'Walk through the shop', ...goTo('start') },
+    { group: 'Do', title: 'All shortcuts', shortcut: '?', run: showShortcuts },
     { group: 'Do', title: 'Undo', shortcut: 'Ctrl Z', run: undo },
     { group: 'Do', title: 'Do again', shortcut: 'Ctrl Y', run: redo },
     {

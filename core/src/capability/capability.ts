@@ -5,9 +5,10 @@
 import { type Assumptions, assumptionsOf } from '../assumptions/assume.ts'
 import { type Reckoner, reckonerFor } from '../calculation/reckoner.ts'
 import type { Feeder, SetUp, SupplyRating, WireFeeder } from '../model/equipment.ts'
+import { isSpooled } from '../model/spooled.ts'
 import type { Shop } from '../model/shop.ts'
 import { told, type Told } from '../model/told.ts'
-import { type Process, PROCESSES } from '../reference/processes.ts'
+import { type Process, PROCESSES, type Wave, waveOf } from '../reference/processes.ts'
 import { timeConstantS } from '../supply/breakerHeat.ts'
 import { type Draw, drawOf } from '../supply/inputCurrent.ts'
 import { inputFault } from '../supply/plateCheck.ts'
@@ -16,7 +17,7 @@ import type { RuleBook, Ruled } from '../supply/ruleBook.ts'
 import { gasFlowOf } from '../trade/gasFlow.ts'
 import { type ElectrodeRange, electrodeRangeOf } from './electrodeRange.ts'
 import { type GunPoints, gunPointsOf } from './gunPoints.ts'
-import { type Chosen, emptyChoice, type Slot, type SlotItems, SLOTS } from './slots.ts'
+import type { Chosen, Slot, SlotItems } from './slots.ts'
 import { type SupplyAnswer, supplyFor } from './supplyFor.ts'
 
 /** What is chosen of a set-up beside its parts. */
@@ -56,6 +57,7 @@ export class Capability implements Chosen {
   readonly flowMeter: Chosen['flowMeter']
   readonly stock: Chosen['stock']
   readonly assumptions: Assumptions
+  readonly #chosen: Chosen
   #supplyAnswer: SupplyAnswer | undefined
   #draw: Draw | null | undefined
   #gunPoints: GunPoints | null | undefined
@@ -71,6 +73,7 @@ export class Capability implements Chosen {
     chosen: Chosen,
     readonly r: Reckoner,
   ) {
+    this.#chosen = chosen
     this.assumptions = assumptionsOf(shop)
     this.process = PROCESSES[settings.process]
     this.circuit = chosen.circuit
@@ -94,25 +97,27 @@ export class Capability implements Chosen {
 
   /** The same set-up with another part in one of its places; null empties it. */
   with<S extends Slot>(slot: S, item: SlotItems[S] | null): Capability {
-    const chosen: Record<string, unknown> = { ...emptyChoice(), stock: this.stock }
-    for (const one of SLOTS) chosen[one] = this[one]
-    chosen[slot] = item
-    return new Capability(this.shop, this.settings, chosen as unknown as Chosen, this.r)
+    return new Capability(this.shop, this.settings, { ...this.#chosen, [slot]: item }, this.r)
   }
 
   /** The same set-up, reckoned once more by a reckoner that keeps the steps. */
   reckonedBy(r: Reckoner): Capability {
-    return new Capability(this.shop, this.settings, this, r)
+    return new Capability(this.shop, this.settings, this.#chosen, r)
   }
 
   get rules(): RuleBook {
     return ruleBookOf(this.shop)
   }
 
+  /** What comes out of the source: a stick may be run on either. */
+  get wave(): Wave {
+    return waveOf(this.process, this.settings.polarity)
+  }
+
   /** The plate's column for the circuit, or why there is none. */
   get supplyAnswer(): SupplyAnswer {
     this.#supplyAnswer ??= this.powerSource
-      ? supplyFor(this.powerSource, this.process.id, this.circuit)
+      ? supplyFor(this.powerSource, this.process.id, this.wave, this.circuit)
       : NO_SUPPLY
     return this.#supplyAnswer
   }
@@ -160,7 +165,7 @@ export class Capability implements Chosen {
   get gunPoints(): GunPoints | null {
     if (this.#gunPoints === undefined) {
       const { gun, gas, process } = this
-      this.#gunPoints = gun ? gunPointsOf({ gun, gas, process }, this.r) : null
+      this.#gunPoints = gun ? gunPointsOf({ gun, gas, process, wave: this.wave }, this.r) : null
     }
     return this.#gunPoints
   }
@@ -189,7 +194,7 @@ export class Capability implements Chosen {
 
   /** The wire on a spool that this process feeds; null for a rod or none. */
   get fedWire(): Chosen['wire'] {
-    return this.process.feedsWire && this.wire && this.wire.form !== 'rod' ? this.wire : null
+    return this.process.feedsWire && this.wire && isSpooled(this.wire) ? this.wire : null
   }
 
   get flowLPerMin(): number {

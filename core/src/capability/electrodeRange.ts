@@ -1,5 +1,6 @@
 /** Usable current of what the arc burns from: the wire that is fed, or the tungsten. */
 import type { Tungsten, Wire } from '../model/equipment.ts'
+import { isSpooled } from '../model/spooled.ts'
 import { told, type Told } from '../model/told.ts'
 import type { Process } from '../reference/processes.ts'
 import { tungstenCurrentRange } from '../reference/tungstenRanges.ts'
@@ -18,7 +19,12 @@ export function electrodeRangeOf(
 ): ElectrodeRange {
   if (process.feedsWire) {
     if (!wire) return lacks(told('wire'))
-    if (wire.form === 'rod') return lacks(told('wire-is-rod', { wire: wire.name }))
+    if (!isSpooled(wire)) return lacks(told('wire-is-rod', { wire: wire.name }))
+    const range = wireCurrentRange(wire)
+    return range ? { range, missing: null } : lacks(told('wire-range', { wire: wire.name }))
+  }
+  if (process.electrode === 'covered') {
+    if (!wire) return lacks(told('covered'))
     const range = wireCurrentRange(wire)
     return range ? { range, missing: null } : lacks(told('wire-range', { wire: wire.name }))
   }

@@ -5,7 +5,7 @@ import { deratedCurrent } from '../duty/derating.ts'
 import type { Gas, Gun, RatedPoint } from '../model/equipment.ts'
 import { told, type Told, word } from '../model/told.ts'
 import { isCo2 } from '../reference/gases.ts'
-import type { Process } from '../reference/processes.ts'
+import { HOLDER, type Process, type Wave } from '../reference/processes.ts'
 
 type GunGas = Gun['ratings'][number]['gas']
 
@@ -17,6 +17,7 @@ interface GunParts {
   readonly gun: Gun
   readonly gas: Gas | null
   readonly process: Process
+  readonly wave: Wave
 }
 
 /** From this share of inert gas on, it is rated as in argon. */
@@ -30,8 +31,8 @@ function gunGas({ process, gas }: Pick<GunParts, 'process' | 'gas'>): GunGas | n
 }
 
 /** @returns the points of the duty curve in this gas, or what is missing for it */
-export function gunPointsOf({ gun, gas, process }: GunParts, r: Reckoner): GunPoints {
-  const kind = process.feedsWire ? 'gun' : 'torch'
+export function gunPointsOf({ gun, gas, process, wave }: GunParts, r: Reckoner): GunPoints {
+  const kind = HOLDER[process.electrode]
   if (gun.kind !== kind)
     return {
       missing: told('other-kind', {
@@ -42,8 +43,10 @@ export function gunPointsOf({ gun, gas, process }: GunParts, r: Reckoner): GunPo
     }
   const wanted = gunGas({ process, gas })
   if (!wanted) return { missing: told('gas-for-rating') }
-  const wave = process.id === 'gtaw-ac' ? 'ac' : 'dc'
-  const rated = (of: GunGas) => gun.ratings.filter((rating) => rating.gas === of && rating.wave === wave)
+  // Neither wave warms a holder of sticks more than the other.
+  const isHolder = process.electrode === 'covered'
+  const rated = (of: GunGas) =>
+    gun.ratings.filter((rating) => rating.gas === of && (isHolder || rating.wave === wave))
   const given = rated(wanted)
   // A wire gun that is rated in mixes alone runs no hotter in argon.
   const own = given.length === 0 && wanted === 'argon' && process.feedsWire ? rated('mixed') : given

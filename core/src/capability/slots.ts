@@ -69,11 +69,15 @@ export const SLOTS = [
 /** What is in each place, null where nothing is chosen; and what the shop has counted of its things. */
 export type Chosen = { readonly [S in Slot]: SlotItems[S] | null } & { readonly stock: readonly StockItem[] }
 
+const NOTHING = {
+  ...Object.fromEntries(SLOTS.map((slot) => [slot, null])),
+  stock: [],
+} as unknown as Chosen
 /** A set-up in which nothing is chosen yet. */
-export const emptyChoice = (): Chosen =>
-  ({ ...Object.fromEntries(SLOTS.map((slot) => [slot, null])), stock: [] }) as unknown as Chosen
+export const emptyChoice = (): Chosen => ({ ...NOTHING })
 
-const PART_SLOTS: Partial<Record<Slot, PartKind>> = {
+/** Which kind of small part stands in a place. */
+export const PART_SLOTS: Partial<Record<Slot, PartKind>> = {
   roll: 'drive-roll',
   liner: 'liner',
   tip: 'contact-tip',
@@ -146,6 +150,9 @@ export interface Need {
   readonly required: boolean
 }
 
+/** Few questions, asked for every part that is tried: each is answered once. */
+const known = new Map<Process, (readonly Need[] | undefined)[]>()
+
 /**
  * @returns the places of a set-up with this process and these parts, in order
  * @example needsOf({ process: PROCESSES['fcaw-s'], powerSource, gun }).some(({ slot }) => slot === 'gas') // false
@@ -155,32 +162,42 @@ export function needsOf({
   powerSource,
   gun,
 }: Pick<Chosen, 'powerSource' | 'gun'> & { readonly process: Process }): readonly Need[] {
+  const isDriven = powerSource !== null && isEngineDriven(powerSource)
+  const isFedApart = powerSource !== null && powerSource.feeder === null
+  const ownFeed = gun?.drive === 'spool'
+  const key = (isDriven ? 1 : 0) + (isFedApart ? 2 : 0) + (ownFeed ? 4 : 0)
+  let answers = known.get(process)
+  if (!answers) known.set(process, (answers = []))
+  const answered = answers[key]
+  if (answered) return answered
   const need = (slot: Slot, when = true, required = true): Need[] => (when ? [{ slot, required }] : [])
   const wire = process.feedsWire
-  const ownFeed = gun?.drive === 'spool'
-  return [
-    ...need('circuit', powerSource === null || !isEngineDriven(powerSource)),
+  const tungsten = process.electrode === 'tungsten'
+  const needs = [
+    ...need('circuit', !isDriven),
     ...need('powerSource'),
-    ...need('feeder', wire && !ownFeed && powerSource !== null && powerSource.feeder === null),
+    ...need('feeder', wire && !ownFeed && isFedApart),
     ...need('gun'),
-    ...need('wire', true, wire),
+    ...need('wire', true, !tungsten),
     ...need('roll', wire && !ownFeed),
     ...need('liner', wire && !ownFeed),
     ...need('tip', wire),
     ...need('nozzle', wire),
-    ...need('tungsten', !wire),
-    ...need('collet', !wire),
-    ...need('colletBody', !wire),
-    ...need('cup', !wire),
-    ...need('backCap', !wire),
+    ...need('tungsten', tungsten),
+    ...need('collet', tungsten),
+    ...need('colletBody', tungsten),
+    ...need('cup', tungsten),
+    ...need('backCap', tungsten),
     ...need('gas', process.shielded),
     ...need('flowMeter', process.shielded),
   ]
+  answers[key] = needs
+  return needs
 }
 
 /** What a place is called with this process, as a word of the vocabulary. */
-export const slotWord = (slot: Slot, { feedsWire }: { readonly feedsWire: boolean }) =>
-  word('slot', slot === 'gun' || slot === 'wire' ? `${slot}-${feedsWire ? 'wire' : 'tig'}` : slot)
+export const slotWord = (slot: Slot, { electrode }: Pick<Process, 'electrode'>) =>
+  word('slot', slot === 'gun' || slot === 'wire' ? `${slot}-${electrode}` : slot)
 
 /**
  * @returns what a set-up names, from the shelf; null for a place that is empty or names what is not there

@@ -3,7 +3,7 @@ import { isEngineDriven } from '../model/engineDriven.ts'
 import { type Circuit, type PowerSource, type SupplyRating } from '../model/equipment.ts'
 import type { ProcessId } from '../model/process.ts'
 import { figure, list, type Param, told, type Told, word } from '../model/told.ts'
-import { PROCESSES } from '../reference/processes.ts'
+import { PROCESSES, type Wave } from '../reference/processes.ts'
 
 export interface SupplyAnswer {
   readonly supply: SupplyRating | null
@@ -35,10 +35,14 @@ export function columnFor(offered: readonly SupplyRating[], circuit: Circuit): S
 }
 
 /** @param circuit null for a set that an engine drives */
-export function supplyFor(source: PowerSource, processId: ProcessId, circuit: Circuit | null): SupplyAnswer {
+export function supplyFor(
+  source: PowerSource,
+  processId: ProcessId,
+  wave: Wave,
+  circuit: Circuit | null,
+): SupplyAnswer {
   const { family } = PROCESSES[processId]
   const process = word('process', processId)
-  const wave = processId === 'gtaw-ac' ? 'ac' : 'dc'
   const rated = source.processes.find((p) => p.family === family && p.outputs.includes(wave))
   if (!rated) {
     return { supply: null, why: told('not-rated', { source: source.name, process }), offered: [] }

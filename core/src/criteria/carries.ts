@@ -38,6 +38,9 @@ const steady = (lowA: number, highA: number): Carries => ({
   missing: null,
 })
 
+/** How arcs and pauses follow each other. */
+export type Pattern = Pick<Demand, 'dutyPct' | 'pauseS'>
+
 const lacks = (missing: Told): Carries => ({ missing })
 /** A job without arc time has no duty. */
 export const NO_ARC_TIME = told('wire-for-arc')
@@ -60,7 +63,10 @@ export const circuitCarries = (c: Capability, d: Demand, weld: WeldFigures): Car
   circuitCarrier(c, d)?.(weld) ?? null
 
 /** The same for one weld after the other: what the cable lets through is the same for all of them. */
-export function circuitCarrier(c: Capability, d: Demand): ((weld: WeldFigures) => Carries) | null {
+export function circuitCarrier(
+  c: Capability,
+  d: Pattern,
+): ((weld: Pick<WeldFigures, 'oneArcS'>) => Carries) | null {
   const { circuit, draw, ampacity, rules, r } = c
   if (!circuit) return null
   const lacking = (missing: Told) => () => lacks(missing)
@@ -121,7 +127,7 @@ const sourceCurrent = calculation({
   source: dataPlate(),
 })
 
-export function sourceCarries(c: Capability, d: Demand): Carries {
+export function sourceCarries(c: Capability, d: Pattern): Carries {
   const { supply, r } = c
   const lowA = lowestOutputA(c)
   if (!supply || lowA === null) return lacks(c.supplyAnswer.why ?? told('supply'))
@@ -138,7 +144,13 @@ const gunDutyPct = calculation({
   unit: '%',
   expression: 'max(X_1, X_0)',
   inputs: {
-    X_1: input('duty that is asked', '%', computed('duty of the job, or of its rating'), 'job-duty'),
+    X_1: input(
+      'duty that is asked',
+      '%',
+      computed('duty of the job, or of its rating'),
+      'job-duty',
+      'capacity-duty',
+    ),
     X_0: inputOrAssumed('least duty', '%', computed()),
   },
   compute: ({ X_1, X_0 }) => Math.max(X_1, X_0),

@@ -1,4 +1,5 @@
 /** What the criteria say of the demo's jobs, changed one thing at a time. */
+import { isJudged } from './judged.ts'
 import { describe, expect, it } from 'vitest'
 import type { FitInput } from '../fit/fit.ts'
 import { fitJob } from '../fit/fit.ts'
@@ -194,6 +195,15 @@ describe('gas and filler, common practice', () => {
   it.each([
     ['TIG in a mix', { ...tray, gas: gas({ argonPct: 75, co2Pct: 25 }) }, 'burns the tungsten'],
     ['steel wire in argon', { ...frame, gas: gas({ argonPct: 100 }) }, 'wanders'],
+    // Common practice, no source: stainless wire wants 1 to 2 % of oxygen or CO₂ for its arc to stand still.
+    [
+      'stainless wire in argon',
+      withJoint(
+        { ...frame, gas: gas({ argonPct: 100 }) },
+        { materialA: 'stainless-304', materialB: 'stainless-304' },
+      ),
+      'piles up',
+    ],
     [
       'steel spray with 25 % CO₂',
       { ...frame, setUp: { ...frame.setUp, process: 'gmaw-spray' as const } },
@@ -232,8 +242,9 @@ describe('gas and filler, common practice', () => {
 })
 
 describe('what is used up', () => {
-  it('gas that nobody has read is unknown, then judged once it is', () => {
-    expect(verdict(frame, 'gas-use')).toBe('unknown')
+  it('gas that nobody has read is told and not judged, then judged once it is', () => {
+    expect(verdict(frame, 'gas-use')).toBe('fits')
+    expect(isJudged(assessed(frame, 'gas-use'))).toBe(false)
     const withGas = (amount: number) => ({ ...frame, stock: [{ id: `gas.${frame.gas?.id}`, amount }] })
     expect(verdict(withGas(3000), 'gas-use')).toBe('fits')
     const low = withGas(100)
@@ -252,7 +263,11 @@ describe('what is used up', () => {
   it('twice the pieces use twice the wire and gas; the duty does not double', () => {
     const double = { ...tray, job: { ...tray.job, quantity: tray.job.quantity * 2 } }
     const value = (input: FitInput, id: string) => assessed(input, id).demand ?? Number.NaN
-    for (const check of ['wire-use', 'gas-use', 'tungsten-use', 'time-use']) {
+    // The change of set-up is made once, however many pieces.
+    const changeH = 10 / 60
+    const hours = (input: FitInput) => value(input, 'time-use') - changeH
+    expect(hours(double) / hours(tray)).toBeCloseTo(2, 9)
+    for (const check of ['wire-use', 'gas-use', 'tungsten-use']) {
       expect(value(double, check) / value(tray, check)).toBeCloseTo(2, 9)
     }
     expect(value(double, 'source-duty')).toBeCloseTo(value(tray, 'source-duty'), 9)

@@ -92,9 +92,11 @@ const gunForWire: Criterion = {
 }
 
 /** The size that runs at every weld of the job: of the same kind, on the shelf or not. */
-function sizeMends({ process, wire }: Capability, d: Demand | null): readonly Mend[] {
+function sizeMends({ process, wire }: Capability, d: Demand | null, isBelow: boolean): readonly Mend[] {
   if (!d) return []
   const [leastA, mostA] = [d.thinnest.wantedA, d.hungriest.wantedA]
+  // The amps of a stick go with its diameter: those of another are not the amps that are wanted now.
+  if (process.electrode === 'covered') return [told(isBelow ? 'thinner-stick' : 'thicker-stick')]
   const [size] =
     wire && process.feedsWire
       ? wireDiametersFor(wire, leastA, mostA)
@@ -108,17 +110,17 @@ function sizeMends({ process, wire }: Capability, d: Demand | null): readonly Me
 const electrode: Criterion = {
   id: 'electrode',
   group: null,
-  slots: ({ feedsWire }) => (feedsWire ? ['wire'] : ['tungsten']),
+  slots: ({ electrode: burns }) => (burns === 'tungsten' ? ['tungsten'] : ['wire']),
   demandFrom: [wantedCurrent],
   capacityFrom: [electrodeCurrent],
   alsoFrom: [electrodeLeast, mostWanted, leastWanted, ...WINDOW],
   assess(c, d) {
     const { process, wire, tungsten } = c
-    const holder = word('electrode', process.feedsWire ? 'wire' : 'tungsten')
+    const holder = word('electrode', process.electrode)
     const carries = electrodeCarries(c)
     if (carries.missing !== null)
       return { ...unknown('electrode', carries.missing), params: { ...carries.missing.params, holder } }
-    const name = (process.feedsWire ? wire?.name : tungsten?.name) ?? ''
+    const name = (process.electrode === 'tungsten' ? tungsten?.name : wire?.name) ?? ''
     const { lowA, highA } = carries
     const source = c.electrode.range?.source ?? commonPractice()
     if (!d) {
@@ -127,7 +129,7 @@ const electrode: Criterion = {
     }
     return measuredWithin(c, d, 'electrode', { carried: carries, params: { holder, name }, source })
   },
-  mends: (c, d) => sizeMends(c, d),
+  mends: (c, d, { demand, capacityLow }) => sizeMends(c, d, (demand ?? 0) < (capacityLow ?? 0)),
 }
 
 export const CURRENT_CRITERIA: readonly Criterion[] = [sourceRange, electrode]

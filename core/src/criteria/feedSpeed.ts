@@ -63,7 +63,7 @@ const feedSpeed: Criterion = {
         source: standard('AWS handbook, plate', true),
       })
     }
-    const currentAt = (feed: number) => currentAtFeed(wire, feed, process.id, c.assumptions)
+    const currentAt = (feed: number) => currentAtFeed(wire, feed, process.id, r)
     const slowest = feedPath.feeder.feedMinMmPerMin
     const least = slowest === null ? 0 : r.take(slowestReading, { v_min: slowest })
     const [highA, lowA] = [currentAt(most), currentAt(least)]

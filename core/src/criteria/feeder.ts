@@ -3,6 +3,7 @@ import { dataPlate, standard } from '../basis/source.ts'
 import { type Capability, FEED_SLOTS } from '../capability/capability.ts'
 import type { Connector, Gun, PowerSource } from '../model/equipment.ts'
 import { figure, list, told, word } from '../model/told.ts'
+import { HOLDER } from '../reference/processes.ts'
 import type { Criterion } from './criterion.ts'
 import { bad, good, grouped, notKnown, SAME_SIZE_MM } from './grouped.ts'
 
@@ -107,7 +108,7 @@ const connector = grouped(
     const { gun, process, powerSource } = c
     if (!gun || !powerSource) return null
     const socket = socketFor(c, gun, powerSource)
-    if ((gun.kind === 'gun') !== process.feedsWire || !socket) return null
+    if (gun.kind !== HOLDER[process.electrode] || gun.kind === 'holder' || !socket) return null
     if (socket.has === null)
       return notKnown(told('machine-connector', { holder: word('holder', gun.kind), machine: socket.name }))
     if (gun.connector === null) return notKnown(told('gun-connector', { gun: gun.name }))
@@ -116,10 +117,17 @@ const connector = grouped(
       machine: socket.name,
       own: word('connector', gun.connector),
       has: word('connector', socket.has),
+      holder: word('holder', gun.kind),
     }
-    return gun.connector === socket.has ? good('same', params, PLATE) : bad('other', params, PLATE)
+    if (gun.connector === socket.has) return good('same', params, PLATE)
+    const code = socket.has === 'fixed' ? 'wired-in' : gun.connector === 'fixed' ? 'of-another' : 'other'
+    return bad(code, params, PLATE)
   },
-  { mends: (_c, _d, { params }) => [told('gun-with-connector', { has: params['has'] ?? '' })] },
+  {
+    mends: (_c, _d, { code, params }) => [
+      told(code === 'wired-in' ? 'gun-wired-in' : 'gun-with-connector', params),
+    ],
+  },
 )
 
 export const FEEDER_CRITERIA: readonly Criterion[] = [connector, wireSizeFed, spoolSize, spoolMass]

@@ -51,6 +51,8 @@ const gasForMetal = grouped(
     const [aluminium, steel, stainless] = [weldOf('aluminium'), weldOf('carbon-steel'), weldOf('stainless')]
     if (aluminium && !isInert(gas)) return bad('oxidises', params, ISO_14175, aluminium.weldId)
     if (steel && gas.co2Pct + gas.oxygenPct < 1) return bad('wanders', params, ISO_14175, steel.weldId)
+    if (stainless && gas.co2Pct + gas.oxygenPct < 1)
+      return bad('wanders-stainless', params, ISO_14175, stainless.weldId)
     if (stainless && gas.co2Pct > STAINLESS_MOST_CO2_PCT)
       return bad('corrodes', params, ISO_14175, stainless.weldId)
     return good('suits', params, ISO_14175)

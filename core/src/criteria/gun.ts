@@ -1,6 +1,7 @@
 /** Criteria of gun and torch as a whole: kind, cooling, and how it lies in the hand. */
 import { dataPlate } from '../basis/source.ts'
 import { figure, told, word } from '../model/told.ts'
+import { HOLDER } from '../reference/processes.ts'
 import type { Criterion } from './criterion.ts'
 import { bad, good, grouped, notKnown } from './grouped.ts'
 
@@ -12,7 +13,7 @@ const gunKind = grouped(
   ['gun'],
   ({ gun, process }) => {
     if (!gun) return null
-    const wanted = process.feedsWire ? 'gun' : 'torch'
+    const wanted = HOLDER[process.electrode]
     const params = {
       gun: gun.name,
       kind: word('holder', gun.kind),
@@ -29,8 +30,7 @@ const waterCooling = grouped(
   'together',
   ['gun', 'powerSource'],
   ({ gun, powerSource, process }) => {
-    if (!gun || !powerSource || (gun.kind === 'gun') !== process.feedsWire || gun.cooling !== 'water')
-      return null
+    if (!gun || !powerSource || gun.kind !== HOLDER[process.electrode] || gun.cooling !== 'water') return null
     const params = { gun: gun.name, source: powerSource.name }
     if (powerSource.waterCooler === null) return notKnown(told('water-cooler', params))
     return powerSource.waterCooler ? good('cooled', params, PLATE) : bad('no-cooler', params, PLATE)
@@ -41,6 +41,7 @@ const waterCooling = grouped(
 /** What the arm holds all day: no verdict hangs on it, but people choose by it. */
 const handling = grouped('handling', 'together', ['gun'], ({ gun }) => {
   if (!gun) return null
+  if (gun.kind === 'holder') return null
   const kind = gun.cooling === 'water' ? 'water' : gun.drive === 'spool' ? 'spool' : 'air'
   const length = figure(gun.lengthMm, 'mm length')
   return gun.massG === null

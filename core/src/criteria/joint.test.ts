@@ -291,3 +291,71 @@ describe('gas', () => {
     expect(use(true) - use(false)).toBeCloseTo(((7 * (arcS + 120 * tubes)) / 60) * 1.05, 6)
   })
 })
+
+describe('of several welds the worst speaks', () => {
+  const welds = (input: FitInput, ...parts: readonly Partial<Joint>[]): FitInput => {
+    const [one] = input.job.joints
+    if (!one) throw new Error('demo')
+    const joints = parts.map((part, index): Joint => ({ ...one, ...part, id: `w${index}` }))
+    return { ...input, job: { ...input.job, joints } }
+  }
+  const upright = (thicknessMm: number): Partial<Joint> =>
+    plate(thicknessMm, { kind: 'tee', position: 'vertical-up', includedAngleDeg: null, rootFaceMm: 0 })
+
+  it('a cored wire out of position: 180 A of its 240 A; above that the pool runs', () => {
+    expect(verdict(welds(fork, upright(12), upright(8)), 'cored-position')).toBe('fits')
+    expect(found(welds(fork, upright(12), upright(19), upright(14)), 'cored-position')).toMatchObject({
+      verdict: 'tight',
+      code: 'runs',
+      weldId: 'w1',
+    })
+    expect(found(welds(fork, upright(32), upright(12)), 'cored-position')).toMatchObject({
+      verdict: 'fails',
+      weldId: 'w0',
+    })
+    expect(said(welds(fork, upright(19)), 'cored-position')).toContain('180 A')
+    expect(
+      verdict(
+        welds(fork, plate(19, { kind: 'tee', includedAngleDeg: null, rootFaceMm: 0 })),
+        'cored-position',
+      ),
+    ).toBeNull()
+    expect(verdict(welds(frame, upright(12)), 'cored-position')).toBeNull()
+  })
+
+  // Common practice, no source: aluminium wire is sprayed or pulsed.
+  it('short-circuit: never on aluminium', () => {
+    const beam = plate(5, { materialA: 'aluminium-6061', materialB: 'aluminium-6061' })
+    expect(verdict(welds(frame, beam), 'short-circuit-depth')).toBe('fails')
+  })
+
+  it('short-circuit: the thickest, wherever it stands', () => {
+    expect(found(welds(frame, plate(5), plate(9), plate(6)), 'short-circuit-depth')?.weldId).toBe('w1')
+    expect(found(welds(frame, plate(9), plate(5)), 'short-circuit-depth')?.weldId).toBe('w0')
+  })
+
+  it('square joints: the one that the arc reaches least of, both sides counted', () => {
+    const square = (thicknessMm: number, backWeldMm = 0): Partial<Joint> =>
+      plate(thicknessMm, { kind: 'square', legMm: null, backWeldMm })
+    expect(found(welds(frame, square(4), square(8), square(6)), 'square-depth')).toMatchObject({
+      verdict: 'tight',
+      weldId: 'w1',
+    })
+    // From both sides it reaches 9.5 mm.
+    expect(found(welds(frame, square(8, 1), square(6)), 'square-depth')?.weldId).toBe('w1')
+    expect(verdict(welds(frame, square(8, 1)), 'square-depth')).toBe('fits')
+  })
+
+  it('a source that pulses is offered to pulse; one that does not is not', () => {
+    const overhead = withJoint(spray, { position: 'overhead' })
+    expect(mends(overhead, 'spray-position')[0]?.code).toBe('pulse-it')
+    const plain = {
+      ...overhead,
+      powerSource: {
+        ...overhead.powerSource,
+        processes: overhead.powerSource.processes.map((one) => ({ ...one, pulse: false })),
+      },
+    }
+    expect(mends(plain, 'spray-position')[0]?.code).toBe('short-circuit-or-pulse')
+  })
+})

@@ -2,9 +2,11 @@
 import { commonPractice, computed, jobField } from '../basis/source.ts'
 import type { AssumptionKey } from '../assumptions/list.ts'
 import { assumed, calculation, from, input, inputOrAssumed, listOf } from '../calculation/calculation.ts'
+import type { Reckoner } from '../calculation/reckoner.ts'
 import type { Demand } from '../demand/demand.ts'
 import type { WeldFigures } from '../demand/weldFigures.ts'
 import { isOutOfPosition, type Position } from '../model/jointKinds.ts'
+import { contradictionParams } from '../model/contradictions.ts'
 import { figure, told, word } from '../model/told.ts'
 import { coredLimitsOf } from '../reference/classification.ts'
 import { MATERIALS } from '../reference/materials.ts'
@@ -27,6 +29,26 @@ import { bad, good, grouped, poor } from './grouped.ts'
 /** A thickness that is written in inches is no thicker than the same in millimetres. */
 const ROUNDED_MM = 1e-6
 
+/** A weld whose figures contradict each other cannot be made as it is written. */
+const weldStands = grouped(
+  'weld-stands',
+  'joint',
+  [],
+  (_c, d) => {
+    const [first] = d?.contradictions ?? []
+    if (!first) return null
+    return bad(first.code, contradictionParams(first), undefined, first.weldId)
+  },
+  {
+    mends(_c, d, { weldId }) {
+      const found = d?.contradictions.find((one) => one.weldId === weldId)
+      if (!found) return []
+      const change = { [found.key]: found.meanwhile }
+      return [{ ...told('as-reckoned'), patch: { on: 'joint', jointId: found.weldId, change } }]
+    },
+  },
+)
+
 const depthRoom = calculation({
   id: 'short-circuit-room',
   title: 'Thickness left before short-circuit may not fuse',
@@ -41,12 +63,17 @@ const depthRoom = calculation({
   source: commonPractice('common practice: lack of fusion in thick steel'),
 })
 /** Short-circuit leaves thick steel unfused, where no procedure is qualified. */
+const ALUMINIUM_SPRAYS = commonPractice(
+  'common practice: aluminium carries heat away faster than a short-circuiting arc brings it',
+)
 const shortCircuitDepth = grouped(
   'short-circuit-depth',
   'joint',
   [],
   ({ process, assumptions, r }, d) => {
     if (process.id !== 'gmaw-short' || !d) return null
+    const aluminium = d.welds.find(({ joint }) => MATERIALS[joint.materialA].family === 'aluminium')
+    if (aluminium) return bad('aluminium', {}, ALUMINIUM_SPRAYS, aluminium.joint.id)
     const steel = d.welds.filter(({ joint }) => MATERIALS[joint.materialA].family === 'carbon-steel')
     if (steel.length === 0) return null
     const thickest = steel.reduce((most, next) =>
@@ -105,7 +132,7 @@ const sprayTransition = grouped(
 )
 
 /** Where gravity does not carry the drops away. */
-const sprayHolds = ({ joint }: WeldFigures): boolean =>
+export const sprayHolds = ({ joint }: Pick<WeldFigures, 'joint'>): boolean =>
   thinnerFamily(joint) === 'aluminium' ||
   joint.position === 'flat' ||
   (joint.position === 'horizontal' && isFillet(joint))
@@ -155,7 +182,7 @@ const squareDepth = grouped(
     const squares = d?.welds.filter(({ joint }) => joint.kind === 'square') ?? []
     const [first, ...others] = squares
     if (!first) return null
-    const t_most: AssumptionKey = process.feedsWire ? 'squareMostWireMm' : 'squareMostGtawMm'
+    const t_most: AssumptionKey = process.electrode === 'tungsten' ? 'squareMostGtawMm' : 'squareMostWireMm'
     const roomOf = ({ joint }: WeldFigures): number =>
       r.take(squareRoom, { n: joint.backWeldMm > 0 ? 2 : 1, t_most, t: thinnerMm(joint) })
     const worst = others.reduce(
@@ -203,6 +230,15 @@ export const beadTravel = calculation({
   compute: ({ L_1, c, q, n, τ }) => (60 * L_1 * c * q * n) / τ,
   source: computed('length over arc time'),
 })
+/** @returns mm/min; null where the arc time is not known */
+export const beadTravelOf = (
+  { joint, runMm, passes, arcS }: WeldFigures,
+  pieces: number,
+  r: Reckoner,
+): number | null =>
+  arcS === null || arcS <= 0
+    ? null
+    : r.take(beadTravel, { L_1: runMm, c: joint.count, q: pieces, n: passes, τ: arcS })
 const fastestTravel = calculation({
   id: 'fastest-travel',
   title: 'Fastest of these travel speeds',
@@ -251,13 +287,10 @@ const travel = grouped(
   'joint',
   ['wire'],
   ({ process, wire, assumptions, r }, d) => {
-    if (!d || !process.feedsWire || !wire) return null
+    if (!d || process.electrode === 'tungsten' || !wire) return null
     const mostKey = ({ joint, meltThroughMm }: WeldFigures): AssumptionKey =>
       thinnerMm(joint) <= meltThroughMm + ROUNDED_MM ? 'travelThinMostMmPerMin' : 'travelMostMmPerMin'
-    const travelOf = ({ joint, runMm, passes, arcS }: WeldFigures): number | null =>
-      arcS === null || arcS <= 0
-        ? null
-        : r.take(beadTravel, { L_1: runMm, c: joint.count, q: d.job.quantity, n: passes, τ: arcS })
+    const travelOf = (weld: WeldFigures): number | null => beadTravelOf(weld, d.job.quantity, r)
     /** How far outside what a hand does, as a ratio; the weld that is furthest decides. */
     const outside = (weld: WeldFigures): number => {
       const s = travelOf(weld)
@@ -324,7 +357,7 @@ const coredClass = grouped(
   { from: [classRoom], mends: () => [told('multi-pass-wire')] },
 )
 
-const outOfPositionMost = calculation({
+export const outOfPositionMost = calculation({
   id: 'cored-out-of-position',
   title: 'Most current of this wire out of position',
   symbol: 'I_o',
@@ -361,6 +394,7 @@ const coredPosition = grouped(
 )
 
 export const JOINT_CRITERIA: readonly Criterion[] = [
+  weldStands,
   shortCircuitDepth,
   sprayTransition,
   sprayPosition,

@@ -2,14 +2,25 @@
 import { commonPractice, dataPlate, type Source } from '../basis/source.ts'
 import type { Capability } from '../capability/capability.ts'
 import type { Polarity } from '../model/process.ts'
+import { COVERED_CLASS_SOURCE, coveredClassOf } from '../reference/coveredElectrodes.ts'
 import { type Param, told, word } from '../model/told.ts'
 import type { Criterion } from './criterion.ts'
 import { bad, good, grouped, type Judged } from './grouped.ts'
 
-const ofWire = ({ process, wire }: Capability) => (process.feedsWire ? (wire?.polarity ?? null) : null)
+/** What the wire or the electrode may be run on, the usual one first; null where neither data nor class say. */
+function ofWire({ process, wire }: Capability): readonly Polarity[] | null {
+  if (!wire || process.electrode === 'tungsten') return null
+  if (wire.polarity !== null) return [wire.polarity]
+  return process.electrode === 'covered' ? (coveredClassOf(wire.classification)?.polarities ?? null) : null
+}
 
-/** The wire’s own data decide, else the usual polarity of the process. */
-const wantedPolarity = (c: Capability): Polarity => ofWire(c) ?? c.process.polarity
+/** Where it may be run on what is set, that; else the usual one of the wire, or of the process. */
+function wantedPolarity(c: Capability): Polarity {
+  const may = ofWire(c)
+  const { polarity } = c.settings
+  if (!may) return c.process.polarity
+  return may.includes(polarity) ? polarity : (may[0] ?? c.process.polarity)
+}
 
 /** Polarity set wrong is the commonest set-up fault there is. */
 function leadsOn({ settings }: Capability, wanted: Polarity, by: Param, source: Source): Judged {
@@ -51,8 +62,9 @@ const polarityOfWire = grouped(
   'polarity',
   ['wire'],
   (c) => {
-    const wanted = ofWire(c)
-    return c.wire && wanted ? leadsOn(c, wanted, c.wire.name, dataPlate('the wire’s own data')) : null
+    if (!c.wire || ofWire(c) === null) return null
+    const source = c.wire.polarity === null ? COVERED_CLASS_SOURCE : dataPlate('the wire’s own data')
+    return leadsOn(c, wantedPolarity(c), c.wire.name, source)
   },
   { mends: polarityMends },
 )

@@ -2,6 +2,7 @@
 import { commonPractice, dataPlate, standard } from '../basis/source.ts'
 import { assumed, calculation } from '../calculation/calculation.ts'
 import { figure, list, told, word } from '../model/told.ts'
+import { coveredClassOf } from '../reference/coveredElectrodes.ts'
 import { gasFlow } from '../trade/gasFlow.ts'
 import type { Criterion } from './criterion.ts'
 import { bad, good, grouped, notKnown, poor } from './grouped.ts'
@@ -14,13 +15,12 @@ const ratedForProcess = grouped(
   'rated-for-process',
   'together',
   ['powerSource'],
-  ({ powerSource, process }) => {
+  ({ powerSource, process, wave }) => {
     if (!powerSource) return null
     const params = { source: powerSource.name, process: word('process', process.id) }
     const own = powerSource.processes.filter(({ family }) => family === process.family)
     if (own.length === 0) return bad('not-rated', params, PLATE)
     if (process.id === 'gmaw-pulse' && !own.some(({ pulse }) => pulse)) return bad('no-pulse', params, PLATE)
-    const wave = process.id === 'gtaw-ac' ? 'ac' : 'dc'
     if (own.some(({ outputs }) => outputs.includes(wave))) return good('rated', params, PLATE)
     return bad(wave === 'ac' ? 'dc-only' : 'ac-only', params, PLATE)
   },
@@ -68,6 +68,28 @@ const acControl = grouped('ac-control', 'together', ['powerSource'], ({ powerSou
   }
   return good(balance && frequency ? 'both' : balance ? 'balance' : 'frequency', params, PLATE)
 })
+
+/** A stick strikes and holds by the volts that stand at it before the arc. */
+const stickStrikes = grouped(
+  'stick-strikes',
+  'together',
+  ['powerSource', 'wire'],
+  ({ process, powerSource, wire, supply }) => {
+    const covered = process.electrode === 'covered' && wire ? coveredClassOf(wire.classification) : null
+    if (!powerSource || !wire || !supply || !covered) return null
+    if (supply.openCircuitV === null) return notKnown(told('open-circuit', { source: powerSource.name }))
+    const params = {
+      source: powerSource.name,
+      wire: wire.name,
+      open: figure(supply.openCircuitV, 'V'),
+      wants: figure(covered.openCircuitV, 'V'),
+    }
+    const make = supply.openCircuitV >= covered.openCircuitV ? good : poor
+    return make(make === good ? 'strikes' : 'goes-out', params, STRIKES)
+  },
+  { mends: () => [told('softer-stick')] },
+)
+const STRIKES = commonPractice('open-circuit volts by class of electrode, common practice, from memory')
 
 /** How the owner wants the arc struck must be a way that the source has. */
 const startMethod = grouped(
@@ -163,6 +185,7 @@ const gasControl = grouped(
 
 export const SOURCE_CRITERIA: readonly Criterion[] = [
   ratedForProcess,
+  stickStrikes,
   waveForMetal,
   acControl,
   startMethod,

@@ -9,7 +9,7 @@ import { jobDuty, mostWanted } from '../demand/demand.ts'
 import type { WeldFigures } from '../demand/weldFigures.ts'
 import { dutyAtCurrentPct } from '../duty/curve.ts'
 import type { SupplyRating } from '../model/equipment.ts'
-import type { PlateFamily } from '../model/process.ts'
+import type { ProcessFamily } from '../model/process.ts'
 import { figure, list, told, word } from '../model/told.ts'
 import { overloadFactor } from '../supply/breakerHeat.ts'
 import {
@@ -197,7 +197,7 @@ const cable: Criterion = {
 
 /** One process of the plate on this circuit. */
 interface PlateOnCircuit {
-  readonly family: PlateFamily
+  readonly family: ProcessFamily
   readonly supply: SupplyRating
 }
 

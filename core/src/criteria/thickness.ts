@@ -1,13 +1,13 @@
 /** Criterion of thickness: what the weakest link of the chain welds. */
 import { commonPractice, computed } from '../basis/source.ts'
-import { calculation, from, listOf } from '../calculation/calculation.ts'
+import { calculation, listOf } from '../calculation/calculation.ts'
 import type { Capability } from '../capability/capability.ts'
 import { type Demand, mostWanted } from '../demand/demand.ts'
 import type { WeldFigures } from '../demand/weldFigures.ts'
 import { figure, told, type Told } from '../model/told.ts'
 import { thinnerMm } from '../trade/groove.ts'
 import { heatedThickness, isLayered } from '../trade/layers.ts'
-import { currentPerMm, meltThrough } from '../trade/wantedCurrent.ts'
+import { thicknessAtMm, thicknessByCurrent } from '../trade/thicknessAt.ts'
 import {
   type Carries,
   circuitCarrier,
@@ -36,18 +36,6 @@ const weakestCurrent = calculation({
   compute: ({ I }) => Math.min(...I),
   source: computed('the least decides'),
 })
-const byCurrent = calculation({
-  id: 'thickness-by-current',
-  title: 'Thickness that the weakest link welds',
-  symbol: 't',
-  unit: 'mm',
-  // Above what is melted through the square is the greater of the two, below it the ratio itself.
-  expression: 'max(I / K, (I / K)^2 / t_0)',
-  inputs: { I: from(weakestCurrent), K: currentPerMm, t_0: from(meltThrough) },
-  compute: ({ I, K, t_0 }) => Math.max(I / K, (I / K) ** 2 / t_0),
-  source: commonPractice('the current wanted, solved for the thickness'),
-})
-
 /** What the weakest link carries for each weld, A; source, gun and electrode are the same for all of them. */
 function weakestLink(c: Capability, d: Demand) {
   const shared: readonly Carries[] = [sourceCarries(c, d), gunCarries(c, d), electrodeCarries(c)]
@@ -68,7 +56,7 @@ const thickness: Criterion = {
   group: null,
   slots: [],
   demandFrom: heatedThickness,
-  capacityFrom: [byCurrent],
+  capacityFrom: [thicknessByCurrent],
   alsoFrom: [mostWanted, ...WINDOW],
   assess(c, d): Assessment | null {
     if (!d) return null
@@ -84,7 +72,7 @@ const thickness: Criterion = {
     const { weld, mostA } = worst
     const found = measured(c, 'thickness', {
       demand: weld.heatedMm,
-      capacity: c.r.take(byCurrent, { I: mostA, K: weld.perMmA, t_0: weld.meltThroughMm }),
+      capacity: thicknessAtMm(mostA, weld, c.r),
       unit: 'mm',
       isLimit: true,
       weldId: weld.joint.id,

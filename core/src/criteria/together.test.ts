@@ -54,7 +54,16 @@ const tig = (change: Change = {}): Change => ({
 })
 const tigSource = (part: Partial<PowerSource> = {}) =>
   samplePowerSource({
-    processes: [{ family: 'gtaw', outputs: ['dc'], pulse: false, supplies: [sampleSupply()] }],
+    processes: [
+      {
+        family: 'gtaw',
+        outputs: ['dc'],
+        pulse: false,
+        claimMinMm: null,
+        claimMaxMm: null,
+        supplies: [sampleSupply()],
+      },
+    ],
     start: ['lift'],
     gasValve: true,
     torchConnector: 'twist-50',
@@ -85,6 +94,8 @@ const TABLE: Readonly<Record<string, readonly Case[]>> = {
           breakerA: 20,
           conductorSize: '12 AWG',
           columnC: 75,
+          held: 'owned',
+          price: null,
           lengthMm: 1000,
         },
       },
@@ -101,6 +112,8 @@ const TABLE: Readonly<Record<string, readonly Case[]>> = {
           breakerA: 20,
           conductorSize: '12 AWG',
           columnC: 75,
+          held: 'owned',
+          price: null,
           lengthMm: 1000,
         },
       },
@@ -122,7 +135,16 @@ const TABLE: Readonly<Record<string, readonly Case[]>> = {
       tig({
         process: 'gtaw-ac',
         powerSource: tigSource({
-          processes: [{ family: 'gtaw', outputs: ['ac'], pulse: false, supplies: [sampleSupply()] }],
+          processes: [
+            {
+              family: 'gtaw',
+              outputs: ['ac'],
+              pulse: false,
+              claimMinMm: null,
+              claimMaxMm: null,
+              supplies: [sampleSupply()],
+            },
+          ],
           acBalance: { minPct: 20, maxPct: 40 },
         }),
       }),
@@ -133,7 +155,16 @@ const TABLE: Readonly<Record<string, readonly Case[]>> = {
       tig({
         process: 'gtaw-ac',
         powerSource: tigSource({
-          processes: [{ family: 'gtaw', outputs: ['ac'], pulse: false, supplies: [sampleSupply()] }],
+          processes: [
+            {
+              family: 'gtaw',
+              outputs: ['ac'],
+              pulse: false,
+              claimMinMm: null,
+              claimMaxMm: null,
+              supplies: [sampleSupply()],
+            },
+          ],
         }),
       }),
       'tight',
@@ -689,6 +720,8 @@ const TABLE: Readonly<Record<string, readonly Case[]>> = {
               family: 'gmaw',
               outputs: ['dc'],
               pulse: false,
+              claimMinMm: null,
+              claimMaxMm: null,
               supplies: [sampleSupply({ feedMaxMmPerMin: 1000 })],
             },
           ],
@@ -709,7 +742,14 @@ const TABLE: Readonly<Record<string, readonly Case[]>> = {
         ...wire({ diameterMm: 1.6 }),
         powerSource: source({
           processes: [
-            { family: 'gmaw', outputs: ['dc'], pulse: false, supplies: [sampleSupply({ outputMaxA: 140 })] },
+            {
+              family: 'gmaw',
+              outputs: ['dc'],
+              pulse: false,
+              claimMinMm: null,
+              claimMaxMm: null,
+              supplies: [sampleSupply({ outputMaxA: 140 })],
+            },
           ],
         }),
       },
@@ -906,7 +946,16 @@ describe('what a criterion says', () => {
       change: { start: 'lift' },
     })
     const acdc = tigSource({
-      processes: [{ family: 'gtaw', outputs: ['dc', 'ac'], pulse: false, supplies: [sampleSupply()] }],
+      processes: [
+        {
+          family: 'gtaw',
+          outputs: ['dc', 'ac'],
+          pulse: false,
+          claimMinMm: null,
+          claimMaxMm: null,
+          supplies: [sampleSupply()],
+        },
+      ],
     })
     expect(patchOf('wave-for-metal', tig({ powerSource: acdc, wire: aluminium({ form: 'rod' }) }))).toEqual({
       on: 'set-up',

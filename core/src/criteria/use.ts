@@ -1,16 +1,25 @@
 /** Criteria of what the job uses up against what is there: wire or rod, gas, tungsten, hours. */
 import { commonPractice, computed, jobField, standard } from '../basis/source.ts'
-import { assumed, type Calculation, calculation, from, input, listOf } from '../calculation/calculation.ts'
+import {
+  assumed,
+  type Calculation,
+  calculation,
+  from,
+  input,
+  inputOrAssumed,
+  listOf,
+} from '../calculation/calculation.ts'
 import type { Capability } from '../capability/capability.ts'
 import { arcsTotal, arcTotal, type Demand, fillerTotal, mostWanted, workTime } from '../demand/demand.ts'
 import { inStock } from '../model/stock.ts'
 import type { Gas } from '../model/equipment.ts'
+import { isSpooled } from '../model/spooled.ts'
 import { arcTime } from '../trade/deposit.ts'
 import type { WeldFigures } from '../demand/weldFigures.ts'
 import { figure, type Params, told, type Told, word } from '../model/told.ts'
 import { gasFlow } from '../trade/gasFlow.ts'
 import { NO_ARC_TIME } from './carries.ts'
-import { type Assessment, type Criterion, measured, type Mend, unknown } from './criterion.ts'
+import { type Assessment, type Criterion, fits, measured, type Mend, unknown } from './criterion.ts'
 
 const left = calculation({
   id: 'stock-left',
@@ -36,8 +45,9 @@ interface Stock {
 function againstStock(c: Capability, id: string, stock: Stock): Assessment {
   const { used, unit, params, source } = stock
   if (stock.left === null) {
-    const nobodySaid = unknown(id, stock.missing, { source })
-    return { ...nobodySaid, params: { ...params, ...stock.missing.params }, demand: used, unit }
+    // Nobody has to count or to set hours aside: then it is told what the job uses, and not judged.
+    const { code, params: missing } = stock.missing
+    return { ...fits(id, code, { ...params, ...missing }, { source }), demand: used, unit }
   }
   const capacity = c.r.take(left, { C: stock.left })
   return measured(c, id, { params, demand: used, capacity, unit, source })
@@ -69,16 +79,19 @@ const criterion = (
 const fusesAlone = ({ joint }: WeldFigures): boolean =>
   joint.kind === 'square' && joint.rootGapMm + joint.reinforcementMm + joint.backWeldMm === 0
 
+const FILLER = { wire: 'wire', tungsten: 'rod', covered: 'covered' } as const
+
 const wireUse = criterion(
   'wire-use',
   [fillerTotal],
   (c, d) => {
     const { wire, process } = c
-    const params = { filler: word('filler', process.feedsWire ? 'wire' : 'rod') }
+    const filler = FILLER[process.electrode]
+    const params = { filler: word('filler', filler) }
     if (!wire) {
       // TIG without a rod is a way to weld where the parts themselves give the metal.
-      if (!process.feedsWire && d.welds.every(fusesAlone)) return null
-      const missing = unknown('wire-use', told(process.feedsWire ? 'wire' : 'rod'))
+      if (process.electrode === 'tungsten' && d.welds.every(fusesAlone)) return null
+      const missing = unknown('wire-use', told(filler))
       return { ...missing, params, demand: d.fillerG, unit: 'g' }
     }
     return againstStock(c, 'wire-use', {
@@ -96,16 +109,19 @@ const wireUse = criterion(
     return [
       told('buy-packages', {
         count: figure(packages, ''),
-        pack: word(packages > 1 ? 'packs' : 'pack', wire.form === 'rod' ? 'tube' : 'spool'),
+        pack: word(
+          packages > 1 ? 'packs' : 'pack',
+          isSpooled(wire) ? 'spool' : wire.form === 'covered' ? 'pack' : 'tube',
+        ),
         mass: figure(wire.packageG, 'g'),
       }),
     ]
   }),
 )
 
-const postFlowByCurrent = calculation({
-  id: 'post-flow-by-current',
-  title: 'Post-flow each start',
+const postFlowTig = calculation({
+  id: 'post-flow-tig',
+  title: 'Post-flow each start; a hand valve flows until it is shut',
   symbol: 'b',
   unit: 's',
   expression: 'max(b_0, b_1 * I / 10, b_v)',
@@ -113,25 +129,10 @@ const postFlowByCurrent = calculation({
     b_0: assumed('postFlowGtawLeastS'),
     b_1: assumed('postFlowGtawSPer10A'),
     I: from(mostWanted),
-    b_v: input('no hand valve that stays open', 's', commonPractice()),
+    b_v: inputOrAssumed('a hand valve stays open; 0 without one', 's', commonPractice()),
   },
   compute: ({ b_0, b_1, I, b_v }) => Math.max(b_0, (b_1 * I) / 10, b_v),
   source: commonPractice('about 1 s per 10 A, at least some 8 s with TIG'),
-})
-const postFlowByHand = calculation({
-  id: 'post-flow-by-hand',
-  title: 'Post-flow each start, until the hand valve is shut',
-  symbol: 'b',
-  unit: 's',
-  expression: 'max(b_0, b_1 * I / 10, b_v)',
-  inputs: {
-    b_0: assumed('postFlowGtawLeastS'),
-    b_1: assumed('postFlowGtawSPer10A'),
-    I: from(mostWanted),
-    b_v: assumed('handValveOpenS'),
-  },
-  compute: ({ b_0, b_1, I, b_v }) => Math.max(b_0, (b_1 * I) / 10, b_v),
-  source: commonPractice('until the hand valve is shut; at least 1 s per 10 A'),
 })
 const postFlowWire = calculation({
   id: 'post-flow-wire',
@@ -143,6 +144,7 @@ const postFlowWire = calculation({
   compute: ({ b }) => b,
   source: commonPractice(),
 })
+export const postFlow = from(postFlowWire, postFlowTig)
 /** Argon behind the root, while the tube is welded and before: it comes from the same cylinder. */
 const purgeGas = calculation({
   id: 'purge-gas',
@@ -170,7 +172,7 @@ const gasUsed = calculation({
     Q: gasFlow,
     τ: from(arcTotal),
     a: assumed('preFlowS'),
-    b: from(postFlowWire, postFlowByCurrent, postFlowByHand),
+    b: postFlow,
     s: from(arcsTotal),
     l: assumed('gasLeakPct'),
     P: from(purgeGas),
@@ -180,11 +182,10 @@ const gasUsed = calculation({
 })
 
 /** Seconds of flow after each arc; a hand valve flows until somebody shuts it. */
-function postFlowS({ process, gun, powerSource, r }: Capability, d: Demand): number {
+export function postFlowS({ process, gun, powerSource, r }: Capability, d: Demand): number {
   if (process.family !== 'gtaw') return r.take(postFlowWire, {})
   const isByHand = gun?.kind === 'torch' && gun.valve === true && powerSource?.gasValve !== true
-  const I = d.hungriest.wantedA
-  return isByHand ? r.take(postFlowByHand, { I }) : r.take(postFlowByCurrent, { I, b_v: 0 })
+  return r.take(postFlowTig, { I: d.hungriest.wantedA, b_v: isByHand ? 'handValveOpenS' : 0 })
 }
 
 /** Only argon purges; another gas of the gun has its purge from a cylinder of its own. */

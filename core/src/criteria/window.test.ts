@@ -110,6 +110,8 @@ describe('without a job', () => {
             family: 'gmaw',
             outputs: ['dc'],
             pulse: false,
+            claimMinMm: null,
+            claimMaxMm: null,
             supplies: [sampleSupply({ outputMaxA, outputMinA: 10 })],
           },
         ],

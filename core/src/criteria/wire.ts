@@ -5,7 +5,7 @@ import { list, type Param, told, word } from '../model/told.ts'
 import { isOutOfPosition } from '../model/jointKinds.ts'
 import { VERDICT_RANK } from '../model/verdict.ts'
 import { positionsOf } from '../reference/classification.ts'
-import { isClassification } from '../reference/pairs.ts'
+import { fillersFor, isClassification } from '../reference/pairs.ts'
 import type { Process } from '../reference/processes.ts'
 import type { MetalPair } from '../demand/demand.ts'
 import type { Criterion } from './criterion.ts'
@@ -14,6 +14,7 @@ import { bad, good, grouped, type Judged, poor } from './grouped.ts'
 function formFor({ family, shielded }: Process): Wire['form'] {
   if (family === 'gmaw') return 'solid'
   if (family === 'gtaw') return 'rod'
+  if (family === 'smaw') return 'covered'
   return shielded ? 'cored-gas-shielded' : 'cored-self-shielded'
 }
 
@@ -35,13 +36,13 @@ const wireForm = grouped(
   { mends: (_c, _d, { params }) => [told('a-form', { wanted: params['wanted'] ?? '' })] },
 )
 
-/** Some cored wires are for flat and horizontal only. */
+/** Some cored wires and covered electrodes are for flat and horizontal only. */
 const wirePosition = grouped(
   'wire-position',
   'shielding',
   ['wire'],
   ({ wire, process }, d) => {
-    if (!wire || !process.feedsWire) return null
+    if (!wire || process.electrode === 'tungsten') return null
     const found = positionsOf(wire)
     if (!found || found.value === 'all') return null
     const beyond = d?.welds.find(({ joint }) => isOutOfPosition(joint.position))
@@ -54,20 +55,28 @@ const wirePosition = grouped(
 
 const MOST_FILLERS = 3
 
-function ofPair({ name, classification }: Wire, { materialA, materialB, advice, weldId }: MetalPair): Judged {
+function ofPair(
+  { name, classification, form }: Wire,
+  { materialA, materialB, advice, weldId }: MetalPair,
+): Judged {
   const pair: Param =
     materialA === materialB
       ? word('material', materialA)
       : list([word('material', materialA), word('material', materialB)])
-  const fillers = list(advice.fillers.slice(0, MOST_FILLERS).map((one) => one.classification))
-  const params = { wire: name, pair, fillers }
+  const params = { wire: name, pair }
   const find = (code: string, make: typeof bad, more: Record<string, Param> = {}, source?: Source) =>
     make(code, { ...params, ...more }, source, weldId)
   if (advice.weldable === 'no') return find('not-weldable', bad, { why: advice.text })
   const named = (one: { classification: string }) => isClassification(classification, one.classification)
+  // Named only where another one is wanted.
+  const usual = (): readonly string[] => fillersFor(advice.fillers, form === 'covered').slice(0, MOST_FILLERS)
   const excluded = advice.excluded.find(named)
-  if (excluded) return find('excluded', bad, { why: excluded.reason }, excluded.source)
-  if (advice.fillers.length > 0 && !advice.fillers.some(named)) return find('unusual', bad)
+  if (excluded)
+    return find('excluded', bad, { why: excluded.reason, fillers: list(usual()) }, excluded.source)
+  if (advice.fillers.length > 0 && !advice.fillers.some(named)) {
+    const fillers = usual()
+    return fillers.length > 0 ? find('unusual', bad, { fillers: list(fillers) }) : find('not-by-stick', bad)
+  }
   return advice.weldable === 'needs-procedure'
     ? find('needs-procedure', poor, { why: advice.text })
     : find('right', good)
@@ -90,6 +99,7 @@ const fillerForMetal = grouped(
   {
     mends(_c, d, { code, params, weldId, verdict }) {
       if (code === 'not-weldable') return [told('bolt-it')]
+      if (code === 'not-by-stick') return [told('wire-or-tig')]
       if (verdict !== 'fails') return []
       const advice = d?.pairs.find((pair) => pair.weldId === weldId)?.advice
       return advice && advice.fillers.length > 0

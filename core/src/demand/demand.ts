@@ -1,22 +1,31 @@
 /** What a whole job asks of a process and a wire, with no machine in it: reckoned once, and held against many set-ups. */
 import { type Position } from '../model/jointKinds.ts'
 import { type Assumptions, assumptionsOf, type ChangedAssumptions } from '../assumptions/assume.ts'
-import { computed, handbook, standard } from '../basis/source.ts'
-import { assumed, calculation, from, input, inputOrAssumed, listOf } from '../calculation/calculation.ts'
+import { computed, jobField, standard } from '../basis/source.ts'
+import { assumed, calculation, from, input, listOf } from '../calculation/calculation.ts'
 import { type Reckoner, reckonerFor, type TracingReckoner } from '../calculation/reckoner.ts'
 import { PERIOD_S, type ArcSeries, worstArcOnS } from '../duty/window.ts'
+import { settleJob } from '../model/contradictions.ts'
 import type { Job } from '../model/job.ts'
 import type { MaterialId, Metal } from '../model/material.ts'
 import type { ProcessId } from '../model/process.ts'
 import { MATERIALS } from '../reference/materials.ts'
 import { type PairAdvice, pairAdvice } from '../reference/pairs.ts'
-import { PROCESSES } from '../reference/processes.ts'
 import { arcTime, fillerUsed } from '../trade/deposit.ts'
-import type { MeltedWire } from '../trade/burnOff.ts'
 import { serviceOf } from '../trade/service.ts'
 import { wantedCurrent } from '../trade/wantedCurrent.ts'
 import { spellsOf } from './sequence.ts'
-import { arcsStruck, oneArc, pauseAfter, tackTime, type WeldFigures, weldFiguresOf } from './weldFigures.ts'
+import {
+  arcsByStick,
+  arcsStruck,
+  type Melted,
+  oneArc,
+  pauseAfter,
+  pauseWithChanges,
+  tackTime,
+  type WeldFigures,
+  weldFiguresOf,
+} from './weldFigures.ts'
 
 /** Two metals that the job joins, with what is known of joining them. */
 export interface MetalPair {
@@ -30,7 +39,7 @@ export interface MetalPair {
 export interface Demand {
   readonly job: Job
   readonly processId: ProcessId
-  readonly wire: MeltedWire | null
+  readonly wire: Melted | null
   readonly assumptions: Assumptions
   readonly welds: readonly WeldFigures[]
   /** The weld that wants most current: duty is reckoned at its current. */
@@ -49,9 +58,12 @@ export interface Demand {
   readonly arcs: number
   /** Working hours, arc-on and all around it; null without a wire. */
   readonly workH: number | null
+  readonly work: Work | null
   readonly metals: readonly Metal[]
   readonly positions: readonly Position[]
   readonly pairs: readonly MetalPair[]
+  /** What is written of a weld and contradicts the rest of it; `job` has what it is reckoned with. */
+  readonly contradictions: ReturnType<typeof settleJob>['contradictions']
 }
 
 /** Which weld decides rests on the currents of all of them. */
@@ -91,7 +103,7 @@ export const jobDuty = calculation({
       computed('search over the sequence'),
     ),
     a: listOf('one arc, by weld line', 's', computed(), oneArc.id),
-    p: listOf('pause after it, by weld line', 's', computed(), pauseAfter.id),
+    p: listOf('pause after it, by weld line', 's', computed(), pauseAfter.id, pauseWithChanges.id),
     T: listOf('tacking, by weld line', 's', computed(), ...tackTime.from),
     I: listOf('current wanted, by weld line', 'A', computed(), wantedCurrent.id),
     a_t: assumed('tackArcS'),
@@ -126,25 +138,40 @@ export const arcsTotal = calculation({
   symbol: 's',
   unit: '',
   expression: 'sum(s_j)',
-  inputs: { s_j: listOf('by weld line', '', computed(), arcsStruck.id) },
+  inputs: { s_j: listOf('by weld line', '', computed(), arcsStruck.id, arcsByStick.id) },
   compute: ({ s_j }) => sum(s_j),
   source: computed('sum'),
 })
+/** Sum of products, line by line. */
+const dot = (a: readonly number[], b: readonly number[]): number =>
+  a.reduce((total, value, index) => total + value * (b[index] ?? 0), 0)
+
+/** From the first tack of a job to its last arc, with the change to its set-up before. */
 export const workTime = calculation({
   id: 'work-time',
   title: 'Working time',
   symbol: 'W',
   unit: 'h',
-  expression: 'max(τ / (F / 100), τ + s * p) / 3600',
+  expression: '(τ + dot(T, n) + dot(p, s)) / 3600 + X / 60',
   inputs: {
     τ: from(arcTotal),
-    F: inputOrAssumed('arc-on share of working time', '%', handbook('operating factors, welding handbooks')),
-    s: from(arcsTotal),
-    p: from(pauseAfter),
+    T: listOf('tacking of one weld, by weld line', 's', computed(), ...tackTime.from),
+    n: listOf('welds of it over the job', '', jobField('count and pieces')),
+    p: listOf('from arc to arc, by weld line', 's', computed(), pauseAfter.id, pauseWithChanges.id),
+    s: listOf('by weld line', '', computed(), arcsStruck.id, arcsByStick.id),
+    X: assumed('changeoverMin'),
   },
-  compute: ({ τ, F, s, p }) => Math.max(τ / (F / 100), τ + s * p) / 3600,
-  source: handbook('operating factor, welding handbooks'),
+  compute: ({ τ, T, n, p, s, X }) => (τ + dot(T, n) + dot(p, s)) / 3600 + X / 60,
+  source: computed('arc, tacking, handling and the change of set-up, one after the other'),
 })
+
+/** The parts of a job's working time, s; null without a wire. */
+export interface Work {
+  readonly arcS: number
+  readonly tackS: number
+  readonly handlingS: number
+  readonly changeoverS: number
+}
 
 const sum = (values: readonly number[]): number => values.reduce((total, value) => total + value, 0)
 
@@ -153,13 +180,7 @@ const allOf = (values: readonly (number | null)[]): readonly number[] | null =>
   values.every((value) => value !== null) ? values : null
 
 /** Duty, totals and hours of a job, from the figures of its welds. */
-function totalsOf(
-  job: Job,
-  processId: ProcessId,
-  welds: readonly WeldFigures[],
-  r: Reckoner,
-  tackArcS: number,
-) {
+function totalsOf(job: Job, welds: readonly WeldFigures[], r: Reckoner, tackArcS: number) {
   const I = welds.map(({ wantedA }) => wantedA)
   const [mostA, leastA] = [r.take(mostWanted, { I }), r.take(leastWanted, { I })]
   const [first] = welds
@@ -184,10 +205,33 @@ function totalsOf(
   const fillerG = r.take(fillerTotal, { w: welds.map((weld) => weld.fillerG) })
   const arcs = r.take(arcsTotal, { s_j: welds.map((weld) => weld.arcs) })
   const arcS = arcTimes === null ? null : r.take(arcTotal, { t: arcTimes })
-  const F = PROCESSES[processId].feedsWire ? 'operatingFactorWirePct' : 'operatingFactorGtawPct'
-  const pauseS = hungriest.pauseS
-  const workH = arcS === null ? null : r.take(workTime, { τ: arcS, F, s: arcs, p: pauseS })
-  return { hungriest, thinnest, pauseS, spells, dutyPct, fillerG, arcs, arcS, workH }
+  const T = welds.map((weld) => weld.tackS)
+  const n = welds.map((weld) => weld.joint.count * job.quantity)
+  const p = welds.map((weld) => weld.pauseS)
+  const s = welds.map((weld) => weld.arcs)
+  const [tackS, handlingS] = [dot(T, n), dot(p, s)]
+  const workH = arcS === null ? null : r.take(workTime, { τ: arcS, T, n, p, s })
+  const work: Work | null =
+    arcS === null || workH === null
+      ? null
+      : {
+          arcS,
+          tackS,
+          handlingS,
+          changeoverS: workH * 3600 - arcS - tackS - handlingS,
+        }
+  return {
+    hungriest,
+    thinnest,
+    pauseS: hungriest.pauseS,
+    spells,
+    dutyPct,
+    fillerG,
+    arcs,
+    arcS,
+    workH,
+    work,
+  }
 }
 
 function pairsOf(job: Job): readonly MetalPair[] {
@@ -203,22 +247,23 @@ function pairsOf(job: Job): readonly MetalPair[] {
 }
 
 /**
- * @param job already validated
+ * @param asked already validated; what contradicts in it is put right first
  * @param wire what is fed; null for a rod, or where none is chosen
  * @param shop whose assumptions hold
  * @returns every figure of the job that does not depend on a machine
  * @example demandOf(job, 'gmaw-short', wire, shop).hungriest.wantedA // 210 A
  */
 export function demandOf(
-  job: Job,
+  asked: Job,
   processId: ProcessId,
-  wire: MeltedWire | null,
+  wire: Melted | null,
   shop: { readonly assumptions: ChangedAssumptions },
 ): Demand {
+  const { job, contradictions } = settleJob(asked)
   const assumptions = assumptionsOf(shop)
   const r = reckonerFor(assumptions)
   const welds = job.joints.map((joint) => weldFiguresOf(joint, job, processId, wire, r))
-  const totals = totalsOf(job, processId, welds, r, assumptions.tackArcS)
+  const totals = totalsOf(job, welds, r, assumptions.tackArcS)
   const metals = new Set<Metal>()
   const positions = new Set<Position>()
   for (const { materialA, materialB, position } of job.joints) {
@@ -235,6 +280,7 @@ export function demandOf(
     metals: [...metals],
     positions: [...positions],
     pairs: pairsOf(job),
+    contradictions,
   }
 }
 
@@ -270,5 +316,5 @@ export function traceDemand(demand: Demand, weldId: string | null, r: TracingRec
     weldFiguresOf(joint, job, processId, wire, r)
   }
   r.weldId = null
-  totalsOf(job, processId, welds, r, assumptions.tackArcS)
+  totalsOf(job, welds, r, assumptions.tackArcS)
 }

@@ -9,6 +9,13 @@ import { DENSITY } from '../reference/materials.ts'
 import { PROCESSES } from '../reference/processes.ts'
 import { type MeltedWire, wireFeedSpeed } from '../trade/burnOff.ts'
 import {
+  burnTimeS,
+  coveredGPerMin,
+  electrodeBurns,
+  type MeltedElectrode,
+  USUAL_ELECTRODE,
+} from '../trade/covered.ts'
+import {
   arcTime,
   arcTimeByRate,
   arcTimeByTravel,
@@ -21,8 +28,12 @@ import {
 } from '../trade/deposit.ts'
 import { depositionRate } from '../trade/depositionRate.ts'
 import { type Deposited, passesOf, passesWanted } from '../trade/passes.ts'
+import { roundedUp } from '../trade/layers.ts'
 import { segmentsOf, weldRun, weldRunMm, weldVolumeMm3 } from '../trade/run.ts'
 import { type WantedCurrent, wantedCurrentOf } from '../trade/wantedCurrent.ts'
+
+/** What of a wire, a rod or an electrode decides how it melts. */
+export type Melted = MeltedWire & MeltedElectrode
 
 export interface WeldFigures extends WantedCurrent {
   readonly joint: Joint
@@ -66,13 +77,42 @@ export const arcsStruck = calculation({
   source: computed('welds × passes × segments'),
 })
 
+/** A stick ends before a long pass does. */
+const electrodesEach = calculation({
+  id: 'electrodes-each',
+  title: 'Electrodes for one pass of one segment',
+  symbol: 'e',
+  unit: '',
+  expression: 'max(1, ceil(round(τ / (c * q * n * k) / τ_1, 6)))',
+  inputs: {
+    τ: arcTime,
+    c: count,
+    q: quantity,
+    n: passesWanted,
+    k: input('segments of one weld', '', jobField('pattern of the weld')),
+    τ_1: from(electrodeBurns),
+  },
+  compute: ({ τ, c, q, n, k, τ_1 }) => Math.max(1, roundedUp(τ / (c * q * n * k) / τ_1)),
+  source: computed('arc time over that of one electrode'),
+})
+export const arcsByStick = calculation({
+  id: 'arcs-struck-stick',
+  title: 'Arcs struck for this line, each new electrode among them',
+  symbol: 's',
+  unit: '',
+  expression: 's_0 * e',
+  inputs: { s_0: from(arcsStruck), e: from(electrodesEach) },
+  compute: ({ s_0, e }) => s_0 * e,
+  source: computed('an electrode, an arc'),
+})
+
 export const oneArc = calculation({
   id: 'one-arc',
   title: 'One arc: one pass of one segment',
   symbol: 'a',
   unit: 's',
   expression: 'τ / s',
-  inputs: { τ: arcTime, s: from(arcsStruck) },
+  inputs: { τ: arcTime, s: from(arcsByStick, arcsStruck) },
   compute: ({ τ, s }) => τ / s,
   source: computed('arc time over arcs struck'),
 })
@@ -120,25 +160,41 @@ export const pauseAfter = calculation({
   source: jobField('pause, or how the piece is handled'),
 })
 
+/** Between two electrodes of one pass nobody goes to another weld: the stub is dropped, the slag chipped. */
+export const pauseWithChanges = calculation({
+  id: 'pause-with-changes',
+  title: 'After an arc, changes of the electrode and ways to the next weld together',
+  symbol: 'p',
+  unit: 's',
+  expression: '(p_w + (e - 1) * p_e) / e',
+  inputs: { p_w: from(pauseAfter), e: from(electrodesEach), p_e: assumed('stickChangeS') },
+  compute: ({ p_w, e, p_e }) => (p_w + (e - 1) * p_e) / e,
+  source: commonPractice(),
+})
+
 const REPOSITION: Readonly<Record<Handling, AssumptionKey>> = {
   bench: 'repositionBenchS',
   turned: 'repositionTurnedS',
   hoisted: 'repositionHoistS',
 }
 
-/** What the wire lays down at the weld's own current; null by a rod, or where no wire is chosen. */
-function depositedOf(
+/** What wire or electrode lays down at a current; null by a rod, or where none is chosen. */
+export function depositedOf(
   process: ProcessId,
-  wire: MeltedWire | null,
-  wantedA: number,
+  wire: Melted | null,
+  currentA: number,
   r: Reckoner,
-): (Deposited & { readonly feedMmPerMin: number }) | null {
-  if (!PROCESSES[process].feedsWire || !wire) return null
-  const feedMmPerMin = wireFeedSpeed(wire, wantedA, process, r)
+): (Deposited & { readonly feedMmPerMin: number | null }) | null {
+  if (!wire) return null
+  const densityGPerCm3 = DENSITY[wire.metal].value
+  if (process === 'smaw')
+    return { feedMmPerMin: null, gPerMin: coveredGPerMin(wire, currentA, r), densityGPerCm3 }
+  if (!PROCESSES[process].feedsWire) return null
+  const feedMmPerMin = wireFeedSpeed(wire, currentA, process, r)
   return {
     feedMmPerMin,
     gPerMin: depositionRate(wire, feedMmPerMin, process, r),
-    densityGPerCm3: DENSITY[wire.metal].value,
+    densityGPerCm3,
   }
 }
 
@@ -147,12 +203,12 @@ export function weldFiguresOf(
   joint: Joint,
   job: Pick<Job, 'quantity' | 'pauseS' | 'handling'>,
   process: ProcessId,
-  wire: MeltedWire | null,
+  wire: Melted | null,
   r: Reckoner,
 ): WeldFigures {
   const { quantity: q } = job
   const { count: c } = joint
-  const wanted = wantedCurrentOf(joint, process, wire?.diameterMm ?? null, r)
+  const wanted = wantedCurrentOf(joint, process, wire, r)
   const deposited = depositedOf(process, wire, wanted.wantedA, r)
   const passes = passesOf(joint, process, deposited, r)
   const segments = segmentsOf(joint, r)
@@ -160,10 +216,23 @@ export function weldFiguresOf(
   const metalG = weldMetalG(joint, weldVolumeMm3(joint, runMm, r), q, r)
   const arcS = deposited
     ? r.take(arcTimeByRate, { m: metalG, r: deposited.gPerMin })
-    : PROCESSES[process].feedsWire
+    : PROCESSES[process].electrode !== 'tungsten'
       ? null
       : r.take(arcTimeByTravel, { L_1: runMm, c, q, n: passes, s: travelGtawMmPerMin(wanted.heatedMm, r) })
-  const arcs = r.take(arcsStruck, { c, q, n: passes, k: segments })
+  const welded = r.take(arcsStruck, { c, q, n: passes, k: segments })
+  const e =
+    process === 'smaw' && arcS !== null && deposited
+      ? r.take(electrodesEach, {
+          τ: arcS,
+          c,
+          q,
+          n: passes,
+          k: segments,
+          τ_1: burnTimeS(wire ?? USUAL_ELECTRODE, deposited.gPerMin, r),
+        })
+      : null
+  const arcs = e === null ? welded : r.take(arcsByStick, { s_0: welded, e })
+  const p = r.take(pauseAfter, { p: job.pauseS ?? joint.repositionS ?? REPOSITION[job.handling] })
   const tacks = r.take(tackCount, { L_1: runMm })
   // Spelled out: of thousands of these, spreading costs more than reckoning them.
   return {
@@ -179,18 +248,19 @@ export function weldFiguresOf(
     feedMmPerMin: deposited?.feedMmPerMin ?? null,
     passes,
     metalG,
-    fillerG: fillerG(metalG, process, r),
+    fillerG: fillerG(metalG, process, wire, r),
     arcS,
     runMm,
     arcs,
-    arcsPerWeld: passes * segments,
+    arcsPerWeld: passes * segments * (e ?? 1),
     oneArcS: arcS === null ? null : r.take(oneArc, { τ: arcS, s: arcs }),
     tacks,
     tackS:
       joint.tackS === null
         ? r.take(tackTimeByRule, { N_t: tacks })
         : r.take(tackTimeGiven, { T: joint.tackS }),
-    pauseS: r.take(pauseAfter, { p: job.pauseS ?? joint.repositionS ?? REPOSITION[job.handling] }),
+    // A rest that the owner sets is taken after every electrode.
+    pauseS: e === null || job.pauseS !== null ? p : r.take(pauseWithChanges, { p_w: p, e }),
   }
 }
 

@@ -55,7 +55,10 @@ export const sustainedCurrent = calculation({
   symbol: 'I',
   unit: 'A',
   expression: 'I_r * (X_r / X)^(1 / n)',
-  inputs: { ...rated, X: input('duty', '%', PLATE, 'job-duty', 'gun-duty-floor', 'gun-short-duty') },
+  inputs: {
+    ...rated,
+    X: input('duty', '%', PLATE, 'job-duty', 'gun-duty-floor', 'gun-short-duty', 'capacity-duty'),
+  },
   compute: ({ I_r, X_r, n, X }) => I_r * (X_r / X) ** (1 / n),
   source: CURVE,
 })

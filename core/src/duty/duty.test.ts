@@ -119,6 +119,42 @@ describe('the worst ten minutes', () => {
     )
   })
 
+  it('of 10,000 arcs agrees with a second-by-second count too', () => {
+    const list = Array.from({ length: 10_000 }, (_, index) =>
+      run(5 + ((index * 37) % 60), 3 + ((index * 53) % 90), 1, 0.4 + ((index * 29) % 60) / 100),
+    )
+    const seconds = list.flatMap(({ arcS, offS, heat }) => [
+      ...Array<number>(arcS).fill(heat),
+      ...Array<number>(offS).fill(0),
+    ])
+    let held = 0
+    let worst = 0
+    seconds.forEach((heat, at) => {
+      held += heat - (seconds[at - 600] ?? 0)
+      worst = Math.max(worst, held)
+    })
+    expect(worstArcOnS(list)).toBeCloseTo(worst, 6)
+  })
+
+  it('a longer pause never raises it', () => {
+    const runs = fc.array(
+      fc.record({
+        arcS: fc.double({ min: 0.5, max: 200, noNaN: true }),
+        offS: fc.double({ min: 0, max: 200, noNaN: true }),
+        times: fc.integer({ min: 1, max: 20 }),
+        heat: fc.constantFrom(1, 0.5),
+        stretches: fc.constant(true),
+      }),
+      { minLength: 1, maxLength: 6 },
+    )
+    fc.assert(
+      fc.property(runs, fc.double({ min: 0, max: 300, noNaN: true }), (list, longer) => {
+        const rested = list.map((one) => ({ ...one, offS: one.offS + longer }))
+        expect(worstArcOnS(rested)).toBeLessThanOrEqual(worstArcOnS(list) + 1e-9)
+      }),
+    )
+  })
+
   it('merging what repeats changes the answer by less than a block', () => {
     const runs = fc.array(
       fc.record({

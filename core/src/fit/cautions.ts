@@ -2,6 +2,7 @@
 import type { Capability } from '../capability/capability.ts'
 import type { Demand } from '../demand/demand.ts'
 import { figure, told, type Told } from '../model/told.ts'
+import { coveredClassOf } from '../reference/coveredElectrodes.ts'
 import { lensShade, LENS_SHADE_SOURCE } from '../reference/lensShades.ts'
 import { MATERIALS } from '../reference/materials.ts'
 
@@ -9,13 +10,16 @@ const APPROVED: readonly string[] = ['structural', 'leak-tight', 'code-bound']
 
 /** @returns codes in the order in which they are shown; words give each its topic and sentence */
 export function cautionsFor(
-  { process, tungsten, powerSource }: Capability,
+  { process, tungsten, powerSource, wire }: Capability,
   { hungriest, job }: Demand,
 ): readonly Told[] {
   const shade = lensShade(process.family, hungriest.wantedA)
   const metals = new Set(job.joints.flatMap(({ materialA, materialB }) => [materialA, materialB]))
   const fumes = new Set([...metals].flatMap((id) => MATERIALS[id].caution ?? []))
   const isTig = process.family === 'gtaw'
+  const isStick = process.electrode === 'covered'
+  const isLowHydrogen =
+    isStick && wire !== null && coveredClassOf(wire.classification)?.isLowHydrogen === true
   const cautions: readonly (Told | false)[] = [
     told('eyes', {
       least: figure(shade.least, ''),
@@ -23,10 +27,13 @@ export function cautionsFor(
       source: LENS_SHADE_SOURCE.text,
     }),
     told('power'),
+    powerSource?.typical === true && told('typical-plate', { source: powerSource.name }),
     ...[...fumes].map((fume) => told('fumes', { fume })),
-    told(process.shielded ? 'gas' : 'smoke'),
+    told(process.shielded ? 'gas' : isStick ? 'stick-smoke' : 'smoke'),
     isTig && told('live-torch'),
-    isTig && powerSource?.vrd !== true && job.place !== 'indoors' && told('damp'),
+    isStick && told('live-holder'),
+    !process.feedsWire && powerSource?.vrd !== true && job.place !== 'indoors' && told('damp'),
+    isLowHydrogen && told('keep-dry'),
     isTig && powerSource?.start.includes('high-frequency') === true && told('high-frequency'),
     tungsten?.type === 'WTh20' && told('thorium'),
     APPROVED.includes(job.quality) && told('approval'),

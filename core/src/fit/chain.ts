@@ -8,6 +8,7 @@ import {
   type LinkId,
   sourceCarries,
 } from '../criteria/carries.ts'
+import { HOLDER } from '../reference/processes.ts'
 import { verdictOfCurrent } from '../criteria/withinWindow.ts'
 import type { Demand } from '../demand/demand.ts'
 import type { WeldFigures } from '../demand/weldFigures.ts'
@@ -73,20 +74,15 @@ const sourceDetail = ({ powerSource, circuit }: Capability): Param =>
 
 function linksOf(c: Capability, d: Demand, weld: WeldFigures): readonly ChainLink[] {
   const { circuit, gun, process, wire, tungsten } = c
-  const electrode = process.feedsWire ? wire : tungsten
+  const electrode = process.electrode === 'tungsten' ? tungsten : wire
   const onCircuit = circuitCarries(c, d, weld)
   const link = (id: LinkId, kind: string, detail: Param, carries: Carries): ChainLink =>
     judged(id, word('link', kind), detail, carries, weld)
   return [
     ...(onCircuit ? [link('circuit', 'circuit', circuit?.name ?? '', onCircuit)] : []),
     link('source', 'source', sourceDetail(c), sourceCarries(c, d)),
-    link('gun', gun?.kind ?? (process.feedsWire ? 'gun' : 'torch'), gun?.name ?? '', gunCarries(c, d)),
-    link(
-      'electrode',
-      process.feedsWire ? 'wire' : 'tungsten',
-      electrode?.name ?? word('supply', 'none'),
-      electrodeCarries(c),
-    ),
+    link('gun', gun?.kind ?? HOLDER[process.electrode], gun?.name ?? '', gunCarries(c, d)),
+    link('electrode', process.electrode, electrode?.name ?? word('supply', 'none'), electrodeCarries(c)),
   ]
 }
 

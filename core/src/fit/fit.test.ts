@@ -162,6 +162,18 @@ describe('what would mend it', () => {
     return { entered, fit, suggestions: suggest(entered, fit) }
   }
 
+  // Common practice, no source: what duty lacks, rest gives.
+  it('eases what is tight only where that is asked: a rest for a duty', () => {
+    const { entered, fit, suggestions } = suggestFor('press-frame', {
+      powerSourceId: 'quillon-210',
+      circuitId: 'bay-2',
+    })
+    expect([fit.verdict, suggestions]).toEqual(['tight', []])
+    const [first] = suggest(entered, fit, 3, 'tight')
+    expect(first).toMatchObject({ verdict: 'fits', patch: { on: 'job' } })
+    expect(first && suggestionText(speech, first)).toMatch(/^Rest between welds/)
+  })
+
   it('offers only what was tried and leaves fewer criteria failing', () => {
     for (const { id } of shop.jobs.filter(({ setUpId }) => setUpId !== null)) {
       const { entered, fit, suggestions } = suggestFor(id)

@@ -3,7 +3,7 @@ import { type Capability, capabilityOf } from '../capability/capability.ts'
 import type { Chosen } from '../capability/slots.ts'
 import { assess, mendsOf, worstOf } from '../criteria/index.ts'
 import type { Assessment, Mend } from '../criteria/criterion.ts'
-import { type Demand, demandOf } from '../demand/demand.ts'
+import { type Demand, demandOf, type Work } from '../demand/demand.ts'
 import { type SequenceLine, sequenceOf } from '../demand/sequence.ts'
 import type { WeldFigures } from '../demand/weldFigures.ts'
 import type { Gun, PowerSource, SetUp } from '../model/equipment.ts'
@@ -11,6 +11,7 @@ import type { Job } from '../model/job.ts'
 import type { Shop } from '../model/shop.ts'
 import type { Told } from '../model/told.ts'
 import type { Verdict } from '../model/verdict.ts'
+import { costOf, type Cost } from './cost.ts'
 import { cautionsFor } from './cautions.ts'
 import { type Chain, chainFor } from './chain.ts'
 import { settingsOf, type StartingSettings } from './settings.ts'
@@ -57,11 +58,14 @@ export interface Fit {
   readonly mends: Readonly<Record<string, readonly Mend[]>>
   /** Arc-on share of the worst ten minutes, %; null without a wire. */
   readonly dutyPct: number | null
+  /** Its working time in parts; null without a wire. */
+  readonly work: Work | null
+  readonly cost: Cost | null
   readonly cautions: readonly Told[]
 }
 
 /** What the planning of a job needs: figures by weld and the order, without the criteria of a set-up. */
-export type Plan = Pick<Fit, 'welds' | 'sequence' | 'dutyPct'>
+export type Plan = Pick<Fit, 'welds' | 'sequence' | 'dutyPct' | 'work'>
 
 export interface FitOptions {
   /** Welds whose chain is wanted beside the hungriest one's; `all` for every one. */
@@ -128,6 +132,8 @@ export function fitJob(input: FitInput, { chainsOf = [] }: FitOptions = {}): Fit
     criteria,
     mends: mendsFor(criteria, capability, demand),
     dutyPct: demand.dutyPct,
+    work: demand.work,
+    cost: costOf(input, demand, criteria),
     cautions: cautionsFor(capability, demand),
   }
 }
@@ -142,5 +148,6 @@ export function planJob({ shop, job, setUp, wire }: Pick<FitInput, 'shop' | 'job
     welds: demand.welds.map(summaryOf),
     sequence: sequenceOf(demand.welds),
     dutyPct: demand.dutyPct,
+    work: demand.work,
   }
 }

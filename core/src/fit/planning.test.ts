@@ -5,7 +5,7 @@ import { type FitInput, fitJob, planJob, sidesOf } from './fit.ts'
 import { weldAdvice } from './weldAdvice.ts'
 
 const unchanged = { assumptions: {} }
-const NO_MONEY = { wire: null, summary: null, feedsWire: true }
+const NO_MONEY = { wire: null, summary: null }
 const post = demoInput('press-screw-post')
 
 describe('the order of welding', () => {
@@ -75,31 +75,30 @@ describe('the size of a fillet', () => {
     const summary = fit.welds.find(({ jointId }) => jointId === 'stiffener') ?? null
     const one = post.job.joints.find(({ id }) => id === 'stiffener')
     if (!one || !summary) throw new Error('the demo has no stiffener')
-    const over = weldAdvice(one, post.job, { wire: post.wire, summary, feedsWire: true }, unchanged).fillet
-      ?.overWeld
+    const over = weldAdvice(one, post.job, { wire: post.wire, summary }, unchanged).fillet?.overWeld
     // 5/16 in where 3/16 would do: (5/3)².
     expect(over?.timesMetal).toBeCloseTo(25 / 9, 9)
     expect(over?.extraG).toBeCloseTo(summary.metalG * (1 - 9 / 25), 6)
     expect(over?.extraCost ?? 0).toBeGreaterThan(1)
   })
 
-  it('costs filler at its price, and working hours, not arc hours, at theirs', () => {
+  it('costs filler at its price, and the arc hours that more metal takes at theirs', () => {
     const one = post.job.joints.find(({ id }) => id === 'stiffener')
     const known = fitJob(post).welds.find(({ jointId }) => jointId === 'stiffener')
     if (!one || !known || !post.wire) throw new Error('the demo has no stiffener')
-    // By hand: 100 g of metal of 120 g of wire at 50 a 5 kg; 900 s of arc is 0.625 h of work at 40 %.
+    // By hand: 100 g of metal of 120 g of wire at 50 a 5 kg; 900 s of arc is 0.25 h.
     const summary = { ...known, metalG: 100, fillerG: 120, arcS: 900 }
     const wire = { ...post.wire, packagePrice: 50, packageG: 5000 }
-    const shop = { assumptions: { operatingFactorWirePct: 40, labourPerHour: 32 } }
+    const shop = { assumptions: { labourPerHour: 32 } }
     const over = (money: Parameters<typeof weldAdvice>[2]) =>
       weldAdvice(one, post.job, money, shop).fillet?.overWeld?.extraCost
-    // 1.20 + 20.00 for the whole; 16/25 of it need not have been welded.
-    expect(over({ wire, summary, feedsWire: true })).toBeCloseTo(21.2 * 0.64, 9)
+    // 1.20 + 8.00 for the whole; 16/25 of it need not have been welded.
+    expect(over({ wire, summary })).toBeCloseTo(9.2 * 0.64, 9)
     // Hours alone, money of the wire alone, and neither.
-    expect(over({ wire: null, summary, feedsWire: true })).toBeCloseTo(20 * 0.64, 9)
-    expect(over({ wire, summary: { ...summary, arcS: null }, feedsWire: true })).toBeCloseTo(1.2 * 0.64, 9)
-    expect(over({ wire: null, summary: { ...summary, arcS: null }, feedsWire: true })).toBe(null)
-    expect(over({ wire, summary: null, feedsWire: true })).toBe(null)
+    expect(over({ wire: null, summary })).toBeCloseTo(8 * 0.64, 9)
+    expect(over({ wire, summary: { ...summary, arcS: null } })).toBeCloseTo(1.2 * 0.64, 9)
+    expect(over({ wire: null, summary: { ...summary, arcS: null } })).toBe(null)
+    expect(over({ wire, summary: null })).toBe(null)
   })
 })
 
@@ -132,8 +131,41 @@ describe('the thin end', () => {
 })
 
 it('a plan has the figures of the fit', () => {
-  const { welds, sequence, dutyPct } = fitJob(post)
-  expect(planJob(post)).toEqual({ welds, sequence, dutyPct })
+  const { welds, sequence, dutyPct, work } = fitJob(post)
+  expect(planJob(post)).toEqual({ welds, sequence, dutyPct, work })
+})
+
+describe('working time and cost', () => {
+  it('is one answer: the order’s lines, the criterion and the parts come to the same', () => {
+    const { sequence, work, criteria } = fitJob(post)
+    if (!work) throw new Error('no wire')
+    const piecesS = sequence.reduce((sum, line) => sum + line.pieceS, 0) * post.job.quantity
+    expect(work.arcS + work.tackS + work.handlingS).toBeCloseTo(piecesS, 6)
+    const hours = criteria.find(({ criterion }) => criterion === 'time-use')?.demand ?? 0
+    expect(hours * 3600).toBeCloseTo(piecesS + work.changeoverS, 6)
+    expect(work.changeoverS).toBeCloseTo(600, 6)
+  })
+  it('costs its parts; a piece its share; welds the whole but for the changeover', () => {
+    const { cost, work, welds } = fitJob(post)
+    if (!cost || !work || !post.wire) throw new Error('no cost')
+    // By hand: hours at 48, wire at its spool’s price by the gram.
+    const hours = (work.arcS + work.tackS + work.handlingS + work.changeoverS) / 3600
+    expect(cost.labour).toBeCloseTo(hours * 48, 9)
+    const fillerG = welds.reduce((sum, one) => sum + one.fillerG, 0)
+    expect(cost.filler).toBeCloseTo((fillerG / post.wire.packageG) * (post.wire.packagePrice ?? 0), 9)
+    expect(cost.job).toBeCloseTo((cost.labour ?? 0) + (cost.filler ?? 0) + (cost.gas ?? 0), 9)
+    expect(cost.piece * post.job.quantity).toBeCloseTo(cost.job, 9)
+    const all = cost.welds.reduce((sum, { jointId, each }) => {
+      const joint = post.job.joints.find(({ id }) => id === jointId)
+      return sum + each * (joint?.count ?? 0) * post.job.quantity
+    }, 0)
+    expect(all).toBeCloseTo(cost.job - (work.changeoverS / 3600) * 48, 6)
+  })
+  it('what has no price is not made up', () => {
+    const { cost } = fitJob({ ...post, wire: post.wire && { ...post.wire, packagePrice: null } })
+    expect(cost?.filler).toBe(null)
+    expect(cost?.labour).toBeGreaterThan(0)
+  })
 })
 
 it('the working of a weld ends in the figures that the list shows', () => {

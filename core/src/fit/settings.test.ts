@@ -76,10 +76,10 @@ describe('settings of a weld', () => {
   it('heat input is k·U·I over travel (EN 1011-1): 0.8 by wire, 0.6 by TIG', () => {
     const wire = settingsFor('press-frame', 'bay-2-wire')
     const perMm = (wire.voltsV?.value ?? 0) * wire.currentA.value * 60
-    expect(wire.heatKJPerMm).toBeCloseTo((0.8 * perMm) / (wire.travelMmPerMin ?? 1) / 1000, 9)
+    expect(wire.outcome?.heatKJPerMm).toBeCloseTo((0.8 * perMm) / (wire.travelMmPerMin ?? 1) / 1000, 9)
     const tig = settingsFor('pressing-tray')
     const arcV = 10 + 0.02 * tig.currentA.value
-    expect(tig.heatKJPerMm).toBeCloseTo(
+    expect(tig.outcome?.heatKJPerMm).toBeCloseTo(
       (0.6 * arcV * tig.currentA.value * 60) / (tig.travelMmPerMin ?? 1) / 1000,
       9,
     )
@@ -90,7 +90,7 @@ describe('settings of a weld', () => {
   it('without a wire there is no feed and no travel, and the volts stand', () => {
     const { capability, demand } = sidesOf({ ...demoInput('press-frame'), wire: null })
     const found = settingsOf(capability, demand, demand.hungriest)
-    expect(found).toMatchObject({ feedMmPerMin: null, travelMmPerMin: null, heatKJPerMm: null })
+    expect(found).toMatchObject({ feedMmPerMin: null, travelMmPerMin: null, outcome: null })
     expect(found.voltsV?.value).toBeGreaterThan(18)
   })
   it('a fit has those of the welds whose chains it has', () => {
@@ -101,13 +101,20 @@ describe('settings of a weld', () => {
   it('every figure opens to its working', () => {
     const { capability, demand } = sidesOf(demoInput('press-frame'))
     const found = settingsOf(capability, demand, demand.hungriest)
-    const values: Readonly<Record<StartFigure, number | null>> = {
+    const values: Readonly<Record<Exclude<StartFigure, 'pulse'>, number | null>> = {
       current: found.currentA.value,
       volts: found.voltsV?.value ?? null,
       feed: found.feedMmPerMin?.value ?? null,
       flow: found.flowLPerMin,
       travel: found.travelMmPerMin,
-      heat: found.heatKJPerMm,
+      heat: found.outcome?.heatKJPerMm ?? null,
+      deposition: found.outcome?.depositionGPerMin ?? null,
+      leg: found.outcome?.legMm ?? null,
+      filled: found.outcome?.filledPct ?? null,
+      work: found.outcome?.workSPerM ?? null,
+      cost: found.outcome?.costPerM ?? null,
+      'pre-flow': found.preFlowS,
+      'post-flow': found.postFlowS,
     }
     for (const [figure, value] of Object.entries(values)) {
       const steps = explainStart(figure as StartFigure, capability, demand, demand.hungriest)

@@ -1,18 +1,40 @@
 /** Settings to start with for one weld: a start to be tried on a coupon of the same metal, with a band around each. */
-import { assumed, calculation, from, input, inputOrAssumed } from '../calculation/calculation.ts'
-import { computed, standard } from '../basis/source.ts'
+import { assumed, calculation } from '../calculation/calculation.ts'
+import { computed } from '../basis/source.ts'
 import type { Capability } from '../capability/capability.ts'
-import { beadTravel } from '../criteria/joint.ts'
+import { beadTravel, beadTravelOf } from '../criteria/joint.ts'
+import { postFlow, postFlowS } from '../criteria/use.ts'
 import { TracingReckoner } from '../calculation/reckoner.ts'
 import type { Step } from '../calculation/step.ts'
 import { type Demand, traceDemand } from '../demand/demand.ts'
 import type { WeldFigures } from '../demand/weldFigures.ts'
-import type { Polarity } from '../model/process.ts'
-import { type Range, type Technique, techniqueFor } from '../reference/technique.ts'
+import type { Polarity, ProcessId } from '../model/process.ts'
+import { isCo2 } from '../reference/gases.ts'
+import { type Inductance, inductanceFor } from '../reference/inductance.ts'
+import {
+  type ArcForce,
+  arcForceFor,
+  type Range,
+  type Technique,
+  techniqueFor,
+} from '../reference/technique.ts'
 import { wireFeed, wireFeedSpeed } from '../trade/burnOff.ts'
 import { gasFlow } from '../trade/gasFlow.ts'
 import { startingVolts, startingVoltsOf } from '../trade/startingVolts.ts'
 import { thinnerFamily, wantedCurrent } from '../trade/wantedCurrent.ts'
+import { type DialSetting, dialSettingOf } from './dial.ts'
+import { type Outcome, OUTCOME_FROM, type OutcomeFigure, outcomeOf } from './outcome.ts'
+import {
+  type Alternating,
+  alternatingFor,
+  type Pulse,
+  PULSE_FROM,
+  pulseFor,
+  type Slopes,
+  slopesFor,
+} from './waves.ts'
+
+export type Transfer = 'short-circuit' | 'spray' | 'pulsed-spray' | 'droplets' | null
 
 /** A figure to start with, and how far it may lie beside. */
 export interface Start extends Range {
@@ -24,15 +46,35 @@ export interface StartingSettings extends Technique {
   readonly currentA: Start
   /** Null by TIG, where the amps are set and the volts follow. */
   readonly voltsV: Start | null
+  /** Arc volts that go with it, set or not. */
+  readonly arcV: number
   /** mm/min; null without a wire. */
   readonly feedMmPerMin: Start | null
+  /** How the wire's metal gets across; null by TIG and stick. */
+  readonly transfer: Transfer
+  /** How much of it a short-circuit wants; null where it does nothing. */
+  readonly inductance: Inductance | null
+  /** Of a stick, where the source sets it. */
+  readonly arcForce: ArcForce | null
+  /** Where to turn what the shop has measured; null where it has not. */
+  readonly voltsDial: DialSetting | null
+  readonly feedDial: DialSetting | null
+  /** Null where it is not pulsed: by TIG a way to do it, by pulsed wire the only one. */
+  readonly pulse: Pulse | null
+  /** Null on direct current. */
+  readonly alternating: Alternating | null
+  /** Null where nobody slopes. */
+  readonly slopes: Slopes | null
   readonly polarity: Polarity
   /** L/min; null without gas. */
   readonly flowLPerMin: number | null
+  /** Before and after each arc, s; null without gas. */
+  readonly preFlowS: number | null
+  readonly postFlowS: number | null
   /** mm/min; null without a wire. */
   readonly travelMmPerMin: number | null
-  /** kJ/mm; null where nobody knows how fast it travels. */
-  readonly heatKJPerMm: number | null
+  /** What comes of it; null where nobody knows how fast it travels. */
+  readonly outcome: Outcome | null
 }
 
 const bandAround = calculation({
@@ -56,63 +98,83 @@ const voltsBand = calculation({
   source: computed('a start, not a procedure'),
 })
 
-const EN_1011 = standard('EN 1011-1, heat input Q = k·U·I/v', true)
-const heatInput = calculation({
-  id: 'heat-input',
-  title: 'Heat input',
-  symbol: 'Q',
-  unit: 'kJ/mm',
-  expression: 'k * U * I * 60 / (1000 * s)',
-  inputs: {
-    k: inputOrAssumed('share of the arc’s heat', '', EN_1011),
-    U: startingVolts,
-    I: from(wantedCurrent),
-    s: input('travel speed', 'mm/min', computed('length over arc time'), beadTravel.id),
-  },
-  compute: ({ k, U, I, s }) => (k * U * I * 60) / (1000 * s),
-  source: EN_1011,
-})
-
 const around = (value: number, by: number): Start => ({ value, low: value - by, high: value + by })
 
+/** A plain figure of the assumptions, to be opened like every other. */
+const preFlow = calculation({
+  id: 'pre-flow',
+  title: 'Pre-flow each start',
+  symbol: 'a',
+  unit: 's',
+  expression: 'a',
+  inputs: { a: assumed('preFlowS') },
+  compute: ({ a }) => a,
+  source: computed('as the shop assumes'),
+})
+
+const TRANSFERS: Readonly<Record<ProcessId, Transfer>> = {
+  'gmaw-short': 'short-circuit',
+  'gmaw-spray': 'spray',
+  'gmaw-pulse': 'pulsed-spray',
+  'fcaw-s': 'droplets',
+  'fcaw-g': 'droplets',
+  'gtaw-dc': null,
+  'gtaw-ac': null,
+  smaw: null,
+}
+
 /**
- * @returns where to set volts, wire speed or amps for a weld, and how to hold the gun
+ * @returns where to set volts, wire speed or amps for a weld, how to hold the gun, and what comes of it
  * @example settingsOf(capability, demand, demand.hungriest).voltsV // { value: 20.2, low: 19.2, high: 21.2 }
  */
 export function settingsOf(c: Capability, d: Demand, weld: WeldFigures): StartingSettings {
-  const { process, settings, gas, fedWire, r } = c
-  const { joint, wantedA, arcS, runMm, passes } = weld
+  const { process, settings, gas, fedWire, supply, powerSource, r } = c
+  const { joint, wantedA, heatedMm } = weld
   const metal = thinnerFamily(joint)
   const share = r.take(bandAround, {}) / 100
   const U = startingVoltsOf(process.id, metal, process.shielded ? gas : null, wantedA, r)
-  const travelMmPerMin =
-    arcS === null || arcS <= 0
-      ? null
-      : r.take(beadTravel, { L_1: runMm, c: joint.count, q: d.job.quantity, n: passes, τ: arcS })
+  const travelMmPerMin = beadTravelOf(weld, d.job.quantity, r)
   const feed = fedWire ? wireFeedSpeed(fedWire, wantedA, process.id, r) : null
+  const isCo2Short = gas !== null && isCo2(gas)
   return {
     jointId: joint.id,
     currentA: around(wantedA, wantedA * share),
     voltsV: process.feedsWire ? around(U, r.take(voltsBand, {})) : null,
+    arcV: U,
     feedMmPerMin: feed === null ? null : around(feed, feed * share),
+    transfer: TRANSFERS[process.id],
+    inductance:
+      process.id === 'gmaw-short'
+        ? inductanceFor({ metal, isCo2: isCo2Short, position: joint.position, heatedMm })
+        : null,
+    voltsDial:
+      process.feedsWire && supply
+        ? dialSettingOf(supply.voltsDial, U, (powerSource?.voltageSteps ?? null) !== null)
+        : null,
+    feedDial: feed !== null && supply ? dialSettingOf(supply.feedDial, feed, false) : null,
+    pulse: pulseFor(c, weld, feed),
+    alternating: alternatingFor(c, weld),
+    slopes: slopesFor(c),
     polarity: settings.polarity,
     flowLPerMin: process.shielded ? c.flowLPerMin : null,
+    preFlowS: process.shielded ? r.take(preFlow, {}) : null,
+    postFlowS: process.shielded ? postFlowS(c, d) : null,
     travelMmPerMin,
-    heatKJPerMm:
+    outcome:
       travelMmPerMin === null
         ? null
-        : r.take(heatInput, {
-            k: process.feedsWire ? 'heatEfficiencyWire' : 'heatEfficiencyGtaw',
-            U,
-            I: wantedA,
-            s: travelMmPerMin,
-          }),
-    ...techniqueFor(process.id, metal),
+        : outcomeOf(c, d, weld, { currentA: wantedA, voltsV: U, feedMmPerMin: feed, travelMmPerMin }),
+    arcForce:
+      process.electrode === 'covered' && powerSource?.arcForce === true && c.wire
+        ? arcForceFor(c.wire.classification)
+        : null,
+    ...techniqueFor(process.id, metal, joint.kind),
   }
 }
 
 /** What can be asked of settings to start with. */
-export type StartFigure = 'current' | 'volts' | 'feed' | 'flow' | 'travel' | 'heat'
+export type StartFigure =
+  'current' | 'volts' | 'feed' | 'flow' | 'travel' | 'pulse' | 'pre-flow' | 'post-flow' | OutcomeFigure
 
 const START_FROM: Readonly<Record<StartFigure, readonly string[]>> = {
   current: [wantedCurrent.id],
@@ -120,7 +182,10 @@ const START_FROM: Readonly<Record<StartFigure, readonly string[]>> = {
   feed: [wireFeed.id],
   flow: gasFlow.from,
   travel: [beadTravel.id],
-  heat: [heatInput.id],
+  pulse: [],
+  'pre-flow': [preFlow.id],
+  'post-flow': postFlow.from,
+  ...OUTCOME_FROM,
 }
 /** The band around each, where it has one. */
 const BANDS: Readonly<Partial<Record<StartFigure, string>>> = {
@@ -146,6 +211,8 @@ export function explainStart(
   const band = BANDS[figure]
   return tracer.stepsOf([
     ...(band ? [{ calculations: [band], value: null }] : []),
+    // Of a pulse each figure is a result of its own.
+    ...(figure === 'pulse' ? PULSE_FROM.map(({ id }) => ({ calculations: [id], value: null })) : []),
     { calculations: START_FROM[figure], value: null },
   ])
 }

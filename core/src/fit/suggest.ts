@@ -1,18 +1,20 @@
 /** What would mend it: every change that the shelf and the job allow, tried for real and ranked. */
 import { capabilityOf } from '../capability/capability.ts'
-import { chosenOf, slotWord } from '../capability/slots.ts'
+import { chosenOf, SLOTS, slotWord } from '../capability/slots.ts'
 import { assess, worstOf } from '../criteria/index.ts'
 import type { Assessment } from '../criteria/criterion.ts'
 import { passesMend } from '../criteria/thickness.ts'
 import { type Demand, demandOf } from '../demand/demand.ts'
 import type { SetUp, Wire } from '../model/equipment.ts'
+import { isCandidate } from '../model/ownership.ts'
+import { isSpooled } from '../model/spooled.ts'
 import type { Job } from '../model/job.ts'
 import { applyPatch, type JobWithSetUp, type Patch } from '../model/patch.ts'
 import type { Shelf } from '../model/shelf.ts'
 import type { Shop } from '../model/shop.ts'
 import { list, type Param, told, type Told } from '../model/told.ts'
 import { type Verdict, VERDICT_RANK } from '../model/verdict.ts'
-import { PROCESSES } from '../reference/processes.ts'
+import { type Process, PROCESSES } from '../reference/processes.ts'
 import { fitOut } from '../assembly/fitOut.ts'
 import { chainFor } from './chain.ts'
 import { partsOf } from './document.ts'
@@ -40,6 +42,13 @@ interface Candidate extends Told {
   readonly patch: Patch
 }
 
+/** Which filler goes with what the arc burns from. */
+const HELD_BY: Readonly<Record<Process['electrode'], (form: Wire['form']) => boolean>> = {
+  wire: (form) => isSpooled({ form }),
+  tungsten: (form) => form === 'rod',
+  covered: (form) => form === 'covered',
+}
+
 const MOST_PASSES_MORE = 3
 
 function candidates({ shelf, setUps, setUp, job }: Entered, fit: Fit): Candidate[] {
@@ -50,9 +59,7 @@ function candidates({ shelf, setUps, setUp, job }: Entered, fit: Fit): Candidate
     ...told('take', { what }),
     patch: { on: 'set-up', change },
   })
-  const wires = others(shelf.wires, setUp.wireId).filter(
-    (wire) => (wire.form === 'rod') !== process.feedsWire,
-  )
+  const wires = others(shelf.wires, setUp.wireId).filter(({ form }) => HELD_BY[process.electrode](form))
   const joint = job.joints.find(({ id }) => id === fit.governingJointId)
   const passesNow = joint?.passes ?? 1
   const morePasses = Array.from({ length: MOST_PASSES_MORE }, (_, index) => passesNow + index + 1)
@@ -94,8 +101,12 @@ function withItsParts({ shop, shelf, setUp }: Entered, candidate: Candidate): Ca
   }
 }
 
-const failing = (criteria: readonly Assessment[]): string[] =>
-  criteria.filter(({ verdict }) => verdict === 'fails').map(({ criterion }) => criterion)
+const isToBuy = (item: object | null): boolean => item !== null && isCandidate(item)
+
+/** What a change is to mend: what fails, or with a job that is done already what is tight. */
+export type Amiss = 'fails' | 'tight'
+const those = (criteria: readonly Assessment[], amiss: Amiss): string[] =>
+  criteria.filter(({ verdict }) => verdict === amiss).map(({ criterion }) => criterion)
 const unknownCount = (criteria: readonly Assessment[]): number =>
   criteria.filter(({ verdict }) => verdict === 'unknown').length
 
@@ -115,16 +126,18 @@ function demandsOnce(shop: Shop): (entered: JobWithSetUp, wire: Wire | null) => 
 /**
  * @param fit what holds now
  * @param most how many to answer
- * @returns changes after which fewer criteria fail (and none more is unknown), best first; none where nothing fails
+ * @param amiss what is to be mended
+ * @returns changes after which less is amiss (and none more fails or is unknown), best first; none where nothing is
  * @example suggest(entered, fitJob(input), 3).map(({ patch }) => patch) // changes that mend the most
  */
-export function suggest(entered: Entered, fit: Fit, most = 4): readonly Suggestion[] {
-  const failingNow = failing(fit.criteria)
+export function suggest(entered: Entered, fit: Fit, most = 4, amiss: Amiss = 'fails'): readonly Suggestion[] {
+  const amissNow = those(fit.criteria, amiss)
+  const failingNow = those(fit.criteria, 'fails')
   const unknownNow = unknownCount(fit.criteria)
-  if (failingNow.length === 0) return []
+  if (amissNow.length === 0) return []
   const demandFor = demandsOnce(entered.shop)
   const seen = new Set<string>()
-  const tried: (Suggestion & { order: number })[] = []
+  const tried: (Suggestion & { isToBuy: boolean; order: number })[] = []
   candidates(entered, fit).forEach((candidate, order) => {
     const key = JSON.stringify(candidate.patch)
     if (seen.has(key)) return
@@ -136,8 +149,8 @@ export function suggest(entered: Entered, fit: Fit, most = 4): readonly Suggesti
     const capability = capabilityOf(entered.shop, then.setUp, answer.parts)
     const demand = demandFor(then, answer.parts.wire)
     const criteria = assess(capability, demand)
-    const failingThen = failing(criteria)
-    if (failingThen.length >= failingNow.length || unknownCount(criteria) > unknownNow) return
+    const failingThen = those(criteria, 'fails')
+    if (those(criteria, amiss).length >= amissNow.length || unknownCount(criteria) > unknownNow) return
     // What mends one thing must not break another.
     if (failingThen.some((id) => !failingNow.includes(id))) return
     tried.push({
@@ -147,13 +160,17 @@ export function suggest(entered: Entered, fit: Fit, most = 4): readonly Suggesti
       verdict: worstOf(criteria),
       failCount: failingThen.length,
       spareA: chainFor(capability, demand, demand.hungriest).spareA,
+      isToBuy: SLOTS.some((slot) => isToBuy(answer.parts[slot])),
       order,
     })
   })
-  // Fewest failing, then best verdict; among equals the smaller change, which stands earlier in the list.
+  // Fewest failing, then best verdict, then what the shop has; among equals the smaller change, which stands earlier.
   tried.sort(
     (a, b) =>
-      a.failCount - b.failCount || VERDICT_RANK[a.verdict] - VERDICT_RANK[b.verdict] || a.order - b.order,
+      a.failCount - b.failCount ||
+      VERDICT_RANK[a.verdict] - VERDICT_RANK[b.verdict] ||
+      Number(a.isToBuy) - Number(b.isToBuy) ||
+      a.order - b.order,
   )
   return tried.slice(0, most).map(({ code, params, patch, verdict, failCount, spareA }) => ({
     code,

@@ -4,6 +4,7 @@ import { type ProcessId } from '../model/process.ts'
 import { type Assumptions, assumptionsOf, type ChangedAssumptions } from '../assumptions/assume.ts'
 import { type Reckoner, reckonerFor } from '../calculation/reckoner.ts'
 import type { Wire } from '../model/equipment.ts'
+import { settleJoint } from '../model/contradictions.ts'
 import type { Job, Joint } from '../model/job.ts'
 import { commonPractice, type Source } from '../basis/source.ts'
 import {
@@ -66,8 +67,8 @@ export interface WeldAdvice {
 
 /** Aluminium is not welded by cored wire or short arc in ordinary work, nor on direct current by TIG. */
 const PROCESSES_OF: Readonly<Record<Metal, readonly ProcessId[]>> = {
-  'carbon-steel': ['gmaw-short', 'gmaw-spray', 'gmaw-pulse', 'fcaw-s', 'fcaw-g', 'gtaw-dc'],
-  stainless: ['gmaw-short', 'gmaw-spray', 'gmaw-pulse', 'gtaw-dc'],
+  'carbon-steel': ['gmaw-short', 'gmaw-spray', 'gmaw-pulse', 'fcaw-s', 'fcaw-g', 'gtaw-dc', 'smaw'],
+  stainless: ['gmaw-short', 'gmaw-spray', 'gmaw-pulse', 'gtaw-dc', 'smaw'],
   aluminium: ['gmaw-spray', 'gmaw-pulse', 'gtaw-ac'],
 }
 
@@ -86,19 +87,18 @@ const SHOP_RULE = commonPractice(
 interface Money {
   readonly wire: Wire | null
   readonly summary: WeldSummary | null
-  readonly feedsWire: boolean
 }
 
 /** Filler and labour for each gram of weld metal; null where neither price nor arc time is known. */
-function costPerG({ wire, summary, feedsWire }: Money, assumptions: Assumptions): number | null {
+function costPerG({ wire, summary }: Money, assumptions: Assumptions): number | null {
   if (!summary || summary.metalG <= 0) return null
   const filler =
     wire !== null && wire.packagePrice !== null
       ? (wire.packagePrice / wire.packageG) * (summary.fillerG / summary.metalG)
       : 0
-  const factor = assumptions[feedsWire ? 'operatingFactorWirePct' : 'operatingFactorGtawPct'] / 100
+  // More metal is more arc; tacks and handling stay as they are.
   const labour =
-    summary.arcS === null ? 0 : (summary.arcS / 3600 / factor / summary.metalG) * assumptions.labourPerHour
+    summary.arcS === null ? 0 : (summary.arcS / 3600 / summary.metalG) * assumptions.labourPerHour
   return filler + labour > 0 ? filler + labour : null
 }
 
@@ -161,6 +161,6 @@ export function weldAdvice(
   return {
     fillet: isFillet(joint) ? filletAdvice(joint, job, money, assumptions) : null,
     pair: pairAdvice(joint.materialA, joint.materialB, serviceOf(job, joint)),
-    wants: wantsOf(joint, reckonerFor(assumptions)),
+    wants: wantsOf(settleJoint(joint).joint, reckonerFor(assumptions)),
   }
 }

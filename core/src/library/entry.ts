@@ -1,8 +1,9 @@
 /** The shape of a library entry: a generic thing as a record of the shelf, with where its figures come from. */
-import type { Gas, Gun, Part, Tungsten, Wire } from '../model/equipment.ts'
+import type { Gas, Gun, Part, PowerSource, Tungsten, Wire } from '../model/equipment.ts'
 import type { Source } from '../basis/source.ts'
 
 interface LibraryRecords {
+  readonly 'power-sources': PowerSource
   readonly wires: Wire
   readonly gases: Gas
   readonly tungstens: Tungsten
@@ -17,6 +18,8 @@ export interface LibraryEntry<P extends LibraryPath = LibraryPath> {
   /** What it is for, in a few words. */
   readonly summary: string
   readonly source: Source
+  /** Ids of the entries that come in the same box: the gun of a machine. */
+  readonly comesWith?: readonly string[]
 }
 
 /** A diameter as it is called in inches and in millimetres. */
@@ -42,6 +45,7 @@ export const WIRE_SIZES = {
   '1.6': size(0.0625, '1/16', '1.6'),
   '2.4': size(0.09375, '3/32', '2.4'),
   '3.2': size(0.125, '1/8', '3.2'),
+  '4.0': size(0.15625, '5/32', '4.0'),
 } as const satisfies Record<string, Size>
 export type SizeKey = keyof typeof WIRE_SIZES
 

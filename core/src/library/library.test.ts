@@ -1,6 +1,7 @@
 /** The generic library against the published designations; what could not be looked up is from memory. */
 import { CATALOGUE_SCHEMAS } from '../catalogue/catalogue.ts'
 import { CATALOGUE_KEYS, CATALOGUE_LISTS } from '../catalogue/lists.ts'
+import { isSpooled } from '../model/spooled.ts'
 import { describe, expect, it } from 'vitest'
 import { readDocument } from '../model/problems.ts'
 import { isSameSize } from '../criteria/grouped.ts'
@@ -46,8 +47,8 @@ describe('wires and rods', () => {
     for (const { record } of sized) expect(isSameSize(record.diameterMm, mm)).toBe(true)
   })
 
-  it('a rod has no spool and a wire has one of ISO 544', () => {
-    for (const { record } of LIBRARY_WIRES) expect(record.spoolMm === null).toBe(record.form === 'rod')
+  it('a rod and a stick have no spool and a wire has one of ISO 544', () => {
+    for (const { record } of LIBRARY_WIRES) expect(record.spoolMm === null).toBe(!isSpooled(record))
   })
 
   it('self-shielded wires are on DCEN, as nearly all are (trade reference, section 2)', () => {

@@ -1,6 +1,7 @@
 /** Wires and rods by AWS classification and diameter. */
 import { type Metal } from '../model/material.ts'
 import type { SpoolMm, Wire } from '../model/equipment.ts'
+import { isSpooled } from '../model/spooled.ts'
 import { type Source, standard } from '../basis/source.ts'
 import { wireCurrentRange } from '../reference/wireRanges.ts'
 import { idOf, type LibraryEntry, type SizeKey, WIRE_SIZES } from './entry.ts'
@@ -15,12 +16,15 @@ interface Row {
 }
 
 const A5_18 = standard('AWS A5.18, classification', true)
+const A5_1 = standard('AWS A5.1, classification', true)
+const A5_4 = standard('AWS A5.4, classification', true)
 const A5_9 = standard('AWS A5.9, classification', true)
 const A5_10 = standard('AWS A5.10, classification', true)
 const A5_20 = standard('AWS A5.20, classification', true)
 
 const THIN = ['0.6', '0.8', '0.9', '1.0', '1.2', '1.6'] as const
 const RODS = ['1.6', '2.4', '3.2'] as const
+const STICKS = ['2.4', '3.2', '4.0'] as const
 
 const row = (
   classification: string,
@@ -57,6 +61,14 @@ const ROWS: readonly Row[] = [
     'outdoors, several passes',
   ),
   row('E71T-GS', 'carbon-steel', 'cored-self-shielded', ['0.8', '0.9'], A5_20, 'outdoors, one pass, thin'),
+  row('E6010', 'carbon-steel', 'covered', STICKS, A5_1, 'roots and rusty steel, DC'),
+  row('E6011', 'carbon-steel', 'covered', STICKS, A5_1, 'roots and rusty steel, AC too'),
+  row('E6013', 'carbon-steel', 'covered', STICKS, A5_1, 'thin clean steel'),
+  row('E7014', 'carbon-steel', 'covered', STICKS, A5_1, 'easy on the hand'),
+  row('E7018', 'carbon-steel', 'covered', STICKS, A5_1, 'structural, low hydrogen'),
+  row('E7024', 'carbon-steel', 'covered', STICKS, A5_1, 'flat and horizontal, deposits most'),
+  row('E308L-16', 'stainless', 'covered', ['2.4', '3.2'], A5_4, '304 stainless by stick'),
+  row('E309L-16', 'stainless', 'covered', ['2.4', '3.2'], A5_4, 'stainless to carbon steel by stick'),
   row('ER70S-2', 'carbon-steel', 'rod', RODS, A5_18, 'steel by TIG'),
   row('ER70S-6', 'carbon-steel', 'rod', RODS, A5_18, 'steel by TIG'),
   row('ER308L', 'stainless', 'rod', RODS, A5_9, '304 stainless by TIG'),
@@ -77,11 +89,14 @@ const SPOOL_G: readonly {
   { spoolMm: 300, steel: 15_000, aluminium: 7000 },
 ]
 const ROD_PACKAGE_G = 5000
+/** Ten pounds, the tin or box that most shops buy. */
+const STICK_PACKAGE_G = 4536
 /** Thicker wire is not wound on the smallest spool. */
 const SMALL_SPOOL_MOST_MM = 1.1
 
 function packagesOf(one: Row, sizeMm: number): readonly { spoolMm: SpoolMm | null; packageG: number }[] {
-  if (one.form === 'rod') return [{ spoolMm: null, packageG: ROD_PACKAGE_G }]
+  if (!isSpooled(one))
+    return [{ spoolMm: null, packageG: one.form === 'rod' ? ROD_PACKAGE_G : STICK_PACKAGE_G }]
   return SPOOL_G.flatMap(({ spoolMm, steel, aluminium }) => {
     const packageG = one.metal === 'aluminium' ? aluminium : steel
     return packageG === null || (spoolMm === 100 && sizeMm > SMALL_SPOOL_MOST_MM)
@@ -92,14 +107,16 @@ function packagesOf(one: Row, sizeMm: number): readonly { spoolMm: SpoolMm | nul
 
 function entry(one: Row, key: SizeKey, spoolMm: SpoolMm | null, packageG: number): LibraryEntry<'wires'> {
   const { mm, inch, metric } = WIRE_SIZES[key]
-  const on = spoolMm === null ? 'rod' : `S ${spoolMm}`
+  const held = one.form === 'covered' ? 'electrode' : 'rod'
+  const on = spoolMm === null ? held : `S ${spoolMm}`
   const record: Wire = {
     id: idOf('lib', one.classification, metric, on),
-    name: `${inch} ${one.classification}${spoolMm === null ? ' rod' : `, ${spoolMm} mm spool`}`,
+    name: `${inch} ${one.classification}${spoolMm === null ? ` ${held}` : `, ${spoolMm} mm spool`}`,
     form: one.form,
     classification: one.classification,
     metal: one.metal,
     diameterMm: mm,
+    lengthMm: null,
     currentMinA: null,
     currentMaxA: null,
     polarity: one.form === 'cored-self-shielded' ? 'dcen' : null,

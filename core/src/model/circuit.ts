@@ -2,6 +2,7 @@
 import { z } from 'zod'
 import { field } from './field.ts'
 import { ampsSchema, idSchema, lengthMmSchema, nameSchema, voltsSchema } from './fields.ts'
+import { holdingShape } from './holding.ts'
 
 export const phasesSchema = z
   .union([z.literal(1), z.literal(3)])
@@ -40,5 +41,7 @@ export const circuitSchema = z.strictObject({
       field('Insulation', { words: { 60: '60 °C, such as NM cable', 75: '75 °C', 90: '90 °C' }, blank: 75 }),
     ),
   lengthMm: lengthMmSchema.meta(field('Length', { quantity: 'length' })),
+  /** One to buy is pulled by an electrician for this price. */
+  ...holdingShape,
 })
 export type Circuit = z.infer<typeof circuitSchema>

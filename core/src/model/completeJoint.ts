@@ -7,8 +7,13 @@ const USUAL_BEVEL_DEG = 45
 /** A U or J is cut steep: its radius makes the room at the root. */
 const USUAL_ROUNDED_DEG = 20
 const USUAL_RADIUS_MM = 6
+const LEAST_RADIUS_MM = 0.1
 const USUAL_HOLE_MM = 12.7
 const USUAL_TUBE_MM = 50.8
+
+/** Half the groove where that is shallow; never so small that it is none. */
+const usualRadius = (depthMm: number): number =>
+  Math.max(LEAST_RADIUS_MM, Math.min(USUAL_RADIUS_MM, depthMm / 2))
 
 function usualAngle({ kind }: Joint): number {
   if (kind === 'u' || kind === 'j') return USUAL_ROUNDED_DEG
@@ -16,7 +21,8 @@ function usualAngle({ kind }: Joint): number {
 }
 
 /**
- * @param isNewKind true where the kind has just been chosen: then a hole that was there is not taken for a tube
+ * @param isNewKind true where the kind has just been chosen: then a hole that was there is not taken for a tube, nor the
+ *   angle of a V for that of a bevel
  * @returns the joint with every field that its kind needs; what was given stays where the kind has use for it
  * @example completeJoint({ ...joint, kind: 'v' }, true).includedAngleDeg // 60
  */
@@ -42,8 +48,8 @@ export function completeJoint(joint: Joint, isNewKind = false): Joint {
     legBMm: fillet ? joint.legBMm : null,
     rootGapMm: fillet || hole || kind === 'edge' ? 0 : joint.rootGapMm,
     rootFaceMm,
-    includedAngleDeg: bevelled ? (single && angle >= 90 ? USUAL_BEVEL_DEG : angle) : null,
-    rootRadiusMm: rounded ? joint.rootRadiusMm || Math.min(USUAL_RADIUS_MM, (thinner - rootFaceMm) / 2) : 0,
+    includedAngleDeg: bevelled ? (isNewKind && single && angle >= 90 ? USUAL_BEVEL_DEG : angle) : null,
+    rootRadiusMm: rounded ? joint.rootRadiusMm || usualRadius(thinner - rootFaceMm) : 0,
     reinforcementMm:
       fillet || hole ? 0 : kind === 'edge' ? joint.reinforcementMm || thinner / 2 : joint.reinforcementMm,
     backWeldMm: fillet || hole || flare || kind === 'edge' ? 0 : joint.backWeldMm,

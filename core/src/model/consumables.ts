@@ -15,14 +15,15 @@ import {
 import { inOrder } from './ordered.ts'
 import { SPOOL_WORDS, spoolMmSchema } from './wireFeeder.ts'
 
-export const WIRE_FORMS = ['solid', 'cored-self-shielded', 'cored-gas-shielded', 'rod'] as const
+export const WIRE_FORMS = ['solid', 'cored-self-shielded', 'cored-gas-shielded', 'rod', 'covered'] as const
 export const WIRE_FORM_WORDS = {
   solid: 'solid wire',
   'cored-self-shielded': 'self-shielded cored wire',
   'cored-gas-shielded': 'gas-shielded cored wire',
   rod: 'rod',
+  covered: 'covered electrode (stick)',
 } as const
-/** What a cored wire may be welded in. */
+/** What a cored wire or a covered electrode may be welded in. */
 export const WIRE_POSITIONS = ['all', 'flat-horizontal'] as const
 /** Which gas a cored wire is made for. */
 export const WIRE_GASES = ['co2', 'mixed', 'either'] as const
@@ -35,6 +36,10 @@ export const wireSchema = z
     classification: nameSchema.meta(field('AWS or ISO class')),
     metal: z.enum(METALS).meta(field('For', { words: 'metal' })),
     diameterMm: diameterMmSchema.meta(field('Diameter', { quantity: 'diameter' })),
+    /** Of one covered electrode; null takes the usual length of its diameter. */
+    lengthMm: lengthMmSchema
+      .nullable()
+      .meta(field('Length of one electrode', { empty: 'as usual', quantity: 'length' })),
     /** The wire's own data where known; otherwise the reference table of its form and diameter. */
     currentMinA: ampsSchema.nullable().meta(
       field('Least current', {
@@ -80,7 +85,6 @@ export const wireSchema = z
   })
   .check(inOrder({ least: 'currentMinA', most: 'currentMaxA', unit: 'A', mayMeet: false }))
 export type Wire = z.infer<typeof wireSchema>
-
 export const gasSchema = z
   .strictObject({
     id: idSchema,

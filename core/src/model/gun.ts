@@ -1,10 +1,11 @@
-/** Guns that feed wire and torches that hold a tungsten. */
+/** Guns that feed wire, torches that hold a tungsten, holders of covered electrodes. */
 import { z } from 'zod'
 import { field, NOT_GIVEN } from './field.ts'
 import { amountSchema, ampsSchema, dutySchema, idSchema, lengthMmSchema, nameSchema } from './fields.ts'
 import { holdingShape } from './holding.ts'
 import { CONNECTORS, wireFeederSchema } from './wireFeeder.ts'
 
+export const GUN_KINDS = ['gun', 'torch', 'holder'] as const
 export const GUN_GASES = ['co2', 'mixed', 'argon', 'none'] as const
 export const GUN_DRIVES = ['none', 'spool', 'push-pull'] as const
 export const NECKS = ['curved', 'straight', 'flexible'] as const
@@ -14,11 +15,15 @@ export const gunSchema = z
     id: idSchema,
     name: nameSchema,
     ...holdingShape,
-    kind: z.enum(['gun', 'torch']).meta(
+    kind: z.enum(GUN_KINDS).meta(
       field('Kind', {
         group: 'Build',
         heading: 'gun_or_torch',
-        words: { gun: 'gun, feeds wire', torch: 'torch, holds a tungsten' },
+        words: {
+          gun: 'gun, feeds wire',
+          torch: 'torch, holds a tungsten',
+          holder: 'holder of covered electrodes',
+        },
       }),
     ),
     /** Whether it helps the wire along: a spool on the gun, or a motor that pulls. */

@@ -95,36 +95,18 @@ export const jointSchema = z
       .nullable()
       .meta(field('To the next weld', { unit: 's', empty: 'as the job' })),
   })
+  // What is missing, or wrong within one field. What contradicts another field is a finding: see `contradictions.ts`.
   .check((ctx) => {
     const joint = ctx.value
-    const thinner = Math.min(joint.thicknessAMm, joint.thicknessBMm)
     const complain = (path: keyof typeof joint, message: string) =>
       ctx.issues.push({ code: 'custom', path: [path], input: joint[path], message })
 
     if (FILLET_KINDS.includes(joint.kind)) {
       if (joint.legMm === null) complain('legMm', 'is missing; a fillet is sized by its leg')
-      if (joint.kind === 'lap' && joint.legMm !== null && joint.legMm > joint.thicknessAMm + 1e-6) {
-        complain(
-          'legMm',
-          `is ${joint.legMm} mm on an edge of ${joint.thicknessAMm} mm; it cannot be larger than the edge`,
-        )
-      }
-      if (joint.kind === 'outside-corner' && joint.legMm !== null && joint.legMm > thinner + 1e-6) {
-        complain(
-          'legMm',
-          `is ${joint.legMm} mm in a corner of ${thinner} mm; it cannot be larger than the thinner part`,
-        )
-      }
     }
     if (BEVELLED_KINDS.includes(joint.kind)) {
       if (joint.includedAngleDeg === null)
         complain('includedAngleDeg', 'is missing; 60 degrees is usual for a V, 45 for a bevel')
-      if (joint.rootFaceMm >= thinner) {
-        complain(
-          'rootFaceMm',
-          `is ${joint.rootFaceMm} mm and leaves no groove in ${thinner} mm; make it smaller or choose a square joint`,
-        )
-      }
       const single = joint.kind === 'bevel' || joint.kind === 'double-bevel' || joint.kind === 'j'
       if (single && joint.includedAngleDeg !== null && joint.includedAngleDeg >= 90) {
         complain(
@@ -133,15 +115,8 @@ export const jointSchema = z
         )
       }
     }
-    if ((joint.kind === 'u' || joint.kind === 'j') && joint.rootFaceMm < thinner) {
-      if (joint.rootRadiusMm <= 0) complain('rootRadiusMm', 'is missing; 6 mm (1/4 in) is usual')
-      else if (joint.rootRadiusMm > thinner - joint.rootFaceMm) {
-        complain(
-          'rootRadiusMm',
-          `is ${joint.rootRadiusMm} mm, deeper than the groove of ${thinner - joint.rootFaceMm} mm; make it smaller`,
-        )
-      }
-    }
+    if ((joint.kind === 'u' || joint.kind === 'j') && joint.rootRadiusMm <= 0)
+      complain('rootRadiusMm', 'is missing; 6 mm (1/4 in) is usual')
     if (ROUND_KINDS.includes(joint.kind) || joint.around) {
       if (joint.diameterMm === null)
         complain('diameterMm', 'is missing; give the outside diameter, or of a plug the hole')
@@ -152,38 +127,9 @@ export const jointSchema = z
           'headerDiameterMm',
           'is missing; give the outside diameter of the tube that the branch sits on',
         )
-      else if (joint.diameterMm !== null && joint.diameterMm > joint.headerDiameterMm) {
-        complain(
-          'diameterMm',
-          `is ${joint.diameterMm} mm on a tube of ${joint.headerDiameterMm} mm; a branch cannot be larger than what it sits on`,
-        )
-      }
     }
-    if (
-      joint.kind === 'slot' &&
-      joint.diameterMm !== null &&
-      (joint.slotLengthMm === null || joint.slotLengthMm < joint.diameterMm)
-    ) {
-      complain('slotLengthMm', 'must be at least the width of the slot; a round hole is a plug')
-    }
-    const isTube = joint.around || joint.kind === 'saddle'
-    if (isTube && joint.diameterMm !== null && joint.thicknessAMm >= joint.diameterMm / 2) {
-      complain(
-        'thicknessAMm',
-        `is a wall of ${joint.thicknessAMm} mm in a tube of ${joint.diameterMm} mm; it must be below the radius`,
-      )
-    }
-    if (
-      (joint.kind === 'flare-v' || joint.kind === 'flare-bevel') &&
-      joint.legMm !== null &&
-      joint.diameterMm !== null &&
-      joint.legMm > joint.diameterMm / 2 + 1e-6
-    ) {
-      complain(
-        'legMm',
-        `is ${joint.legMm} mm, deeper than the flare of ${joint.diameterMm / 2} mm; make it smaller or leave it empty for flush`,
-      )
-    }
+    if (joint.kind === 'slot' && joint.slotLengthMm === null)
+      complain('slotLengthMm', 'is missing; a round hole is a plug')
     if (joint.pattern !== 'continuous') {
       if (joint.segmentMm === null)
         complain('segmentMm', 'is missing; write for example 2-6 for 2 in of weld every 6 in')
@@ -195,14 +141,6 @@ export const jointSchema = z
           `is ${joint.pitchMm} mm, shorter than its weld of ${joint.segmentMm} mm; the pitch is from middle to middle`,
         )
       }
-    }
-    if (
-      joint.legMm !== null &&
-      joint.passes !== null &&
-      joint.passes > 1 &&
-      joint.legMm / Math.sqrt(joint.passes) < 1
-    ) {
-      complain('passes', 'leave less than a 1 mm leg to each; use fewer passes or a larger leg')
     }
   })
 export type Joint = z.infer<typeof jointSchema>
@@ -217,6 +155,13 @@ export const jobSchema = z.strictObject({
   name: nameSchema,
   note: noteSchema.meta(field('Note')),
   quantity: countSchema.meta(field('Pieces')),
+  /** How often the whole job comes in a year; null for one that is done once. */
+  timesPerYear: z
+    .number()
+    .min(0.01, 'must be at least 0.01; one that never comes is archived')
+    .max(10_000, 'must be at most 10000')
+    .nullable()
+    .meta(field('Times a year', { empty: 'once' })),
   /** Date by which it is wanted, ISO 8601; null where nobody has said. */
   dueOn: z.iso
     .date('must be a date such as 2027-03-31')

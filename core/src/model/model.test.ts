@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import { z } from 'zod'
 import { demoShop, joint } from '../testing/samples.ts'
-import { gasSchema, powerSourceSchema, supplyRatingSchema } from './equipment.ts'
+import { gasSchema, plateProcessSchema, powerSourceSchema, supplyRatingSchema } from './equipment.ts'
 import { nameSchema } from './fields.ts'
 import { jobSchema, jointSchema } from './job.ts'
 import { readDocument } from './problems.ts'
@@ -20,28 +20,16 @@ describe('bad input names the field and the remedy', () => {
     [{ thicknessAMm: 'thick' }, '/thicknessAMm', 'is a string; give a number instead'],
     [{ legMm: null }, '/legMm', 'sized by its leg'],
     [{ kind: 'v', includedAngleDeg: null }, '/includedAngleDeg', '60 degrees is usual'],
-    [{ kind: 'v', includedAngleDeg: 60, rootFaceMm: 9 }, '/rootFaceMm', 'leaves no groove'],
     [{ kind: 'v', includedAngleDeg: 0 }, '/includedAngleDeg', 'more than 0 degrees'],
     [{ kind: 'v', includedAngleDeg: 180 }, '/includedAngleDeg', 'less than 180 degrees'],
     [{ kind: 'bevel', includedAngleDeg: 95 }, '/includedAngleDeg', '45 is usual'],
-    [{ kind: 'lap', legMm: 9 }, '/legMm', 'cannot be larger than the edge'],
-    [{ kind: 'outside-corner', legMm: 9 }, '/legMm', 'larger than the thinner part'],
     [{ kind: 'u', includedAngleDeg: 20 }, '/rootRadiusMm', '6 mm'],
-    [{ kind: 'u', includedAngleDeg: 20, rootRadiusMm: 8 }, '/rootRadiusMm', 'deeper than the groove'],
     [{ kind: 'plug' }, '/diameterMm', 'the hole'],
-    [{ kind: 'slot', diameterMm: 20, slotLengthMm: 10 }, '/slotLengthMm', 'a round hole is a plug'],
-    [{ kind: 'tee', around: true, diameterMm: 12 }, '/thicknessAMm', 'below the radius'],
-    [
-      { kind: 'saddle', diameterMm: 60, headerDiameterMm: 40 },
-      '/diameterMm',
-      'cannot be larger than what it sits on',
-    ],
-    [{ kind: 'flare-bevel', diameterMm: 10, legMm: 8 }, '/legMm', 'deeper than the flare'],
+    [{ kind: 'slot', diameterMm: 20 }, '/slotLengthMm', 'a round hole is a plug'],
     [{ pattern: 'intermittent', segmentMm: 50, pitchMm: 40 }, '/pitchMm', 'shorter than its weld'],
     [{ pattern: 'staggered' }, '/segmentMm', '2-6'],
     [{ count: 1.5 }, '/count', 'whole number'],
     [{ kind: 'nail' }, '/kind', 'must be one of'],
-    [{ passes: 60 }, '/passes', 'use fewer passes'],
     [{ colour: 'red' }, '', '“colour”'],
   ])('joint with %j', (change, pointer, words) => {
     const found = problems(jointSchema, { ...joint(), ...change })
@@ -80,6 +68,25 @@ describe('bad input names the field and the remedy', () => {
     expect(problems(powerSourceSchema, { ...shop.powerSources[0], processes: [] })[0]?.message).toContain(
       'at least one process',
     )
+  })
+
+  it('a dial has each mark once, in words that a cell can hold; a claim goes from thin to thick', () => {
+    const supply = shop.powerSources[0]?.processes[0]?.supplies[0]
+    const dial = (...voltsDial: readonly { mark: string; value: number }[]) =>
+      problems(supplyRatingSchema, { ...supply, voltsDial })[0]
+    expect(dial({ mark: 'A', value: 16 }, { mark: 'B', value: 18 })).toBeUndefined()
+    expect(dial({ mark: 'A', value: 16 }, { mark: 'A', value: 18 })).toMatchObject({
+      pointer: '/voltsDial',
+      message: expect.stringContaining('names the mark A twice') as string,
+    })
+    for (const mark of ['', 'two words', 'a;b', 'a=b', 'thirteen-long!'])
+      expect(dial({ mark, value: 16 })?.pointer).toBe('/voltsDial/0/mark')
+    const process = shop.powerSources[0]?.processes[0]
+    expect(problems(plateProcessSchema, { ...process, claimMinMm: 9, claimMaxMm: 3 })[0]).toMatchObject({
+      pointer: '/claimMinMm',
+      message: expect.stringContaining('is 9 mm, above the greatest of 3 mm') as string,
+    })
+    expect(problems(plateProcessSchema, { ...process, claimMinMm: null, claimMaxMm: 3 })).toEqual([])
   })
 
   it('a gas must add up', () => {

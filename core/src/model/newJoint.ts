@@ -47,6 +47,7 @@ export const newJob = (id: string, name: string, part: Partial<Job> = {}): Job =
   name,
   note: '',
   quantity: 1,
+  timesPerYear: null,
   dueOn: null,
   place: 'indoors',
   windKmPerH: null,

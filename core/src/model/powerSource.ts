@@ -1,5 +1,5 @@
 /** A power source as its data plate has it, in the order in which a plate is read (IEC 60974-1, NEMA EW-1). */
-import { PLATE_FAMILIES } from './process.ts'
+import { PROCESS_FAMILIES } from './process.ts'
 import { z } from 'zod'
 import { phasesSchema } from './circuit.ts'
 import { field, NOT_GIVEN } from './field.ts'
@@ -10,6 +10,7 @@ import {
   idSchema,
   nameSchema,
   percentSchema,
+  thicknessMmSchema,
   voltsSchema,
 } from './fields.ts'
 import { holdingShape } from './holding.ts'
@@ -51,6 +52,33 @@ function risingPair(supply: unknown): readonly [RatedPoint, RatedPoint] | null {
 /** Whether the rated points, as far as they are there, are those of a duty curve. */
 export const dutyFalls = (supply: object): boolean => risingPair(supply) === null
 
+/** A mark of a dial or a tap, with what it gave when the shop measured it. */
+const dialOf = (value: z.ZodNumber, label: string, heading: string, cell: 'volts-dial' | 'feed-dial') =>
+  z
+    .array(
+      z.strictObject({
+        mark: z
+          .string()
+          .trim()
+          .regex(/^[\p{L}\p{N}.,+%/-]{1,12}$/u, 'must be the mark as the dial has it, such as 4, B or 60%')
+          .meta(field('Mark')),
+        value: value.meta(field(label)),
+      }),
+    )
+    .max(60, 'holds more than 60 marks')
+    .check((ctx) => {
+      const marks = ctx.value.map(({ mark }) => mark)
+      const twice = marks.find((mark, index) => marks.indexOf(mark) !== index)
+      if (twice !== undefined)
+        ctx.issues.push({
+          code: 'custom',
+          path: [],
+          input: ctx.value,
+          message: `names the mark ${twice} twice; give each mark one figure`,
+        })
+    })
+    .meta(field(label, { isApart: true, member: 'mark', cell, heading, blank: [] }))
+
 /** One column of the data plate: what the source gives on one supply voltage. */
 export const supplyRatingSchema = z
   .strictObject({
@@ -81,6 +109,10 @@ export const supplyRatingSchema = z
         heading: 'feed_max_on_voltage_mm_per_min',
       }),
     ),
+    /** Arc volts at each tap or mark of the dial, as the shop measured them on this voltage; empty where nobody did. */
+    voltsDial: dialOf(voltsSchema, 'Voltage dial', 'volts_dial', 'volts-dial'),
+    /** Wire speed at each mark of its dial, mm/min. */
+    feedDial: dialOf(amountSchema, 'Wire speed dial', 'feed_dial_mm_per_min', 'feed-dial'),
   })
   .check(inOrder({ least: 'outputMinA', most: 'outputMaxA', unit: 'A', mayMeet: true }))
   .check(
@@ -95,20 +127,29 @@ export const supplyRatingSchema = z
   )
 export type SupplyRating = z.infer<typeof supplyRatingSchema>
 
-export const plateProcessSchema = z.strictObject({
-  family: z.enum(PLATE_FAMILIES).meta(field('Process', { heading: 'process' })),
-  outputs: z
-    .array(z.enum(['dc', 'ac']))
-    .min(1, 'needs DC or AC')
-    .max(2)
-    .meta(field('Outputs', { blank: ['dc'] })),
-  pulse: z.boolean().meta(field('Pulse')),
-  supplies: z
-    .array(supplyRatingSchema)
-    .min(1, 'needs at least one supply voltage')
-    .max(8)
-    .meta(field('Supply voltages', { isApart: true, member: 'column' })),
-})
+export const plateProcessSchema = z
+  .strictObject({
+    family: z.enum(PROCESS_FAMILIES).meta(field('Process', { heading: 'process' })),
+    outputs: z
+      .array(z.enum(['dc', 'ac']))
+      .min(1, 'needs DC or AC')
+      .max(2)
+      .meta(field('Outputs', { blank: ['dc'] })),
+    pulse: z.boolean().meta(field('Pulse')),
+    /** What the maker says that it welds: compared, never trusted. */
+    claimMinMm: thicknessMmSchema
+      .nullable()
+      .meta(field('Maker says from', { quantity: 'thickness', empty: NOT_GIVEN })),
+    claimMaxMm: thicknessMmSchema
+      .nullable()
+      .meta(field('Maker says up to', { quantity: 'thickness', empty: NOT_GIVEN })),
+    supplies: z
+      .array(supplyRatingSchema)
+      .min(1, 'needs at least one supply voltage')
+      .max(8)
+      .meta(field('Supply voltages', { isApart: true, member: 'column' })),
+  })
+  .check(inOrder({ least: 'claimMinMm', most: 'claimMaxMm', unit: 'mm', mayMeet: true }))
 export type PlateProcess = z.infer<typeof plateProcessSchema>
 
 export const SUPPLY_CHANGES = ['fixed', 'plug', 'links', 'automatic'] as const
@@ -137,6 +178,10 @@ export const powerSourceSchema = z
     id: idSchema,
     name: nameSchema,
     ...holdingShape,
+    /** In the shop's currency; null where nobody lends it. */
+    rentPerDay: amountSchema.nullable().meta(field('Rent', { unit: 'a day', empty: 'not to be had' })),
+    /** Taken from the library as one of its class: nobody has read its plate yet. */
+    typical: z.boolean().meta(field('Typical plate, not yours?')),
     processes: z
       .array(plateProcessSchema)
       .min(1, 'needs at least one process')
@@ -195,6 +240,20 @@ export const powerSourceSchema = z
       .max(60, 'must be at most 60')
       .nullable()
       .meta(field('Voltage tap steps', { empty: 'without steps' })),
+    inductance: z
+      .boolean()
+      .nullable()
+      .meta(field('Inductance can be set', { empty: NOT_GIVEN })),
+    /** More current as the arc gets short: keeps a stick from freezing to the plate. */
+    arcForce: z
+      .boolean()
+      .nullable()
+      .meta(field('Arc force can be set', { empty: NOT_GIVEN })),
+    /** More current for the first moment of a stick. */
+    hotStart: z
+      .boolean()
+      .nullable()
+      .meta(field('Hot start', { empty: NOT_GIVEN })),
     /** Null where it has none built in. */
     feeder: wireFeederSchema.nullable().meta(field('Wire feeder', { presence: 'Feeder built in' })),
     torchConnector: z
@@ -219,6 +278,28 @@ export const powerSourceSchema = z
       .boolean()
       .nullable()
       .meta(field('VRD', { empty: NOT_GIVEN })),
+    massG: amountSchema
+      .nullable()
+      .meta(field('Weight', { empty: NOT_GIVEN, quantity: 'mass', group: 'To live with' })),
+    /** At the operator's place, A-weighted. */
+    noiseDb: z
+      .number()
+      .min(0, 'must be 0 or more')
+      .max(140, 'must be at most 140 dB(A)')
+      .nullable()
+      .meta(field('Noise', { unit: 'dB(A)', empty: NOT_GIVEN })),
+    memoriesLocked: z
+      .boolean()
+      .nullable()
+      .meta(field('Memories can be locked', { empty: NOT_GIVEN })),
+    postFlowByHand: z
+      .boolean()
+      .nullable()
+      .meta(field('Post-flow set by hand', { empty: NOT_GIVEN })),
+    serviceNear: z
+      .boolean()
+      .nullable()
+      .meta(field('Mended near by', { empty: NOT_GIVEN })),
   })
   .check((ctx) => {
     const columns = ctx.value.processes.flatMap(({ supplies }) => supplies.map(({ voltageV }) => voltageV))

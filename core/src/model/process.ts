@@ -8,16 +8,13 @@ export const PROCESS_IDS = [
   'fcaw-g',
   'gtaw-dc',
   'gtaw-ac',
+  'smaw',
 ] as const
 export type ProcessId = (typeof PROCESS_IDS)[number]
 
 /** What a power source is rated for; a transfer mode or a wave is chosen in the set-up. */
-export const PROCESS_FAMILIES = ['gmaw', 'fcaw', 'gtaw'] as const
+export const PROCESS_FAMILIES = ['gmaw', 'fcaw', 'gtaw', 'smaw'] as const
 export type ProcessFamily = (typeof PROCESS_FAMILIES)[number]
-
-/** What a data plate may be rated for: stick as well, which no set-up uses yet. */
-export const PLATE_FAMILIES = [...PROCESS_FAMILIES, 'smaw'] as const
-export type PlateFamily = (typeof PLATE_FAMILIES)[number]
 
 export const POLARITIES = ['dcep', 'dcen', 'ac'] as const
 export type Polarity = (typeof POLARITIES)[number]

@@ -14,7 +14,9 @@ import {
   tungstenSchema,
   wireSchema,
 } from './equipment.ts'
+import { decisionSchema } from './decision.ts'
 import { jobSchema } from './job.ts'
+import { requirementSheetSchema } from './requirementSheet.ts'
 import { shopSchema } from './shop.ts'
 import { isStocked, type StockedKind } from './stock.ts'
 import { STOCK_AMOUNTS, stockItemSchema } from './stockItem.ts'
@@ -32,6 +34,8 @@ export const RECORD_SCHEMAS = {
   tungsten: tungstenSchema,
   'set-up': setUpSchema,
   job: jobSchema,
+  'requirement-sheet': requirementSheetSchema,
+  decision: decisionSchema,
   stock: stockItemSchema,
 } as const satisfies Readonly<Record<RecordKind, z.ZodType<{ id: string }>>>
 

@@ -11,7 +11,9 @@ import {
   tungstenSchema,
   wireSchema,
 } from './equipment.ts'
+import { decisionSchema } from './decision.ts'
 import { jobSchema } from './job.ts'
+import { requirementSheetSchema } from './requirementSheet.ts'
 import { shopSchema } from './shop.ts'
 import { stockItemSchema } from './stockItem.ts'
 import { fileVersionOf } from './versions.ts'
@@ -70,5 +72,7 @@ export const shopDocumentSchema = z.strictObject({
   ...shelfShape,
   setUps: z.array(setUpSchema).max(5000),
   jobs: z.array(jobSchema).max(5000),
+  requirementSheets: z.array(requirementSheetSchema).max(500),
+  decisions: z.array(decisionSchema).max(5000),
 })
 export type ShopDocument = z.infer<typeof shopDocumentSchema>

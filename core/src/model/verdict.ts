@@ -6,6 +6,9 @@ export type Verdict = (typeof VERDICTS)[number]
 /** How bad a verdict is: an unknown is worse than tight, since it never counts as fitting. */
 export const VERDICT_RANK: Readonly<Record<Verdict, number>> = { fits: 0, tight: 1, unknown: 2, fails: 3 }
 
+/** Tight is done as well, with more care. */
+export const does = (verdict: Verdict): boolean => verdict === 'fits' || verdict === 'tight'
+
 /** The worst of some verdicts; `fits` for none. */
 export const worstVerdict = (verdicts: readonly Verdict[]): Verdict =>
   verdicts.reduce<Verdict>(

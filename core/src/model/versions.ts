@@ -16,6 +16,8 @@ export const RECORD_PATHS = {
   tungsten: 'tungstens',
   'set-up': 'set-ups',
   job: 'jobs',
+  'requirement-sheet': 'requirement-sheets',
+  decision: 'decisions',
   stock: 'stock',
 } as const
 /** What one of each is called. */
@@ -31,6 +33,8 @@ export const RECORD_NOUNS = {
   tungsten: 'tungsten',
   'set-up': 'set-up',
   job: 'job',
+  'requirement-sheet': 'sheet of requirements',
+  decision: 'decision',
   stock: 'count',
 } as const satisfies Readonly<Record<keyof typeof RECORD_PATHS, string>>
 export type RecordKind = keyof typeof RECORD_PATHS
@@ -66,6 +70,10 @@ const RENAMED_ASSUMPTIONS: ReadonlyMap<string, string | null> = new Map([
   ['largestPassLegFlatMm', null],
   ['largestPassLegVerticalMm', null],
   ['largestPassLegGtawMm', null],
+  // Working time is reckoned from its parts.
+  ['operatingFactorWirePct', null],
+  ['operatingFactorStickPct', null],
+  ['operatingFactorGtawPct', null],
 ])
 function renamed(assumptions: unknown): unknown {
   if (!isFields(assumptions)) return assumptions
@@ -81,6 +89,22 @@ function renamed(assumptions: unknown): unknown {
 const eachOf = (list: unknown, fields: Fields): unknown =>
   Array.isArray(list) ? list.map((one: unknown) => (isFields(one) ? { ...fields, ...one } : one)) : list
 
+const withDials = (processes: unknown): unknown =>
+  Array.isArray(processes)
+    ? processes.map((one: unknown) =>
+        isFields(one)
+          ? {
+              claimMinMm: null,
+              claimMaxMm: null,
+              ...one,
+              ...('supplies' in one
+                ? { supplies: eachOf(one['supplies'], { voltsDial: [], feedDial: [] }) }
+                : {}),
+            }
+          : one,
+      )
+    : processes
+
 /** By kind, the steps from version 1 on: the current version is one more than there are steps. */
 const UPCASTERS: Readonly<Record<RecordKind, readonly Upcaster[]>> = {
   shop: [
@@ -88,19 +112,53 @@ const UPCASTERS: Readonly<Record<RecordKind, readonly Upcaster[]>> = {
     (shop) => ({ locale: 'en-US', ...shop }),
     // Until then the current was straight in the thickness, and passes were counted by their leg.
     (shop) => ('assumptions' in shop ? { ...shop, assumptions: renamed(shop['assumptions']) } : shop),
+    // Until then working time was arc time by a factor.
+    (shop) => ('assumptions' in shop ? { ...shop, assumptions: renamed(shop['assumptions']) } : shop),
   ],
   // Until then every conductor was read at 75 °C.
-  circuit: [(circuit) => ({ columnC: 75, ...circuit })],
-  'power-source': [],
+  circuit: [
+    (circuit) => ({ columnC: 75, ...circuit }),
+    // Until then every circuit was there.
+    (circuit) => ({ held: 'owned', price: null, ...circuit }),
+  ],
+  'power-source': [
+    // Until then there was no stick, no dial was written down, and no maker's claim.
+    (source) => ({
+      inductance: null,
+      arcForce: null,
+      hotStart: null,
+      ...source,
+      ...('processes' in source ? { processes: withDials(source['processes']) } : {}),
+    }),
+    // Until then every plate was read.
+    (source) => ({ typical: false, ...source }),
+    // Until then nobody said what a machine is like to live with.
+    (source) => ({
+      rentPerDay: null,
+      massG: null,
+      noiseDb: null,
+      memoriesLocked: null,
+      postFlowByHand: null,
+      serviceNear: null,
+      ...source,
+    }),
+  ],
   feeder: [],
   gun: [],
   part: [without(STOCK_FIELDS.part)],
-  wire: [without(STOCK_FIELDS.wire)],
+  // Until then there was no covered electrode.
+  wire: [without(STOCK_FIELDS.wire), (wire) => ({ lengthMm: null, ...wire })],
   gas: [without(STOCK_FIELDS.gas)],
   tungsten: [without(STOCK_FIELDS.tungsten)],
   'set-up': [(setUp) => ({ linksSetV: null, ...setUp })],
   // Until then no root was purged.
-  job: [(job) => ('joints' in job ? { ...job, joints: eachOf(job['joints'], { purge: false }) } : job)],
+  job: [
+    (job) => ('joints' in job ? { ...job, joints: eachOf(job['joints'], { purge: false }) } : job),
+    // Until then a job came once.
+    (job) => ({ timesPerYear: null, ...job }),
+  ],
+  'requirement-sheet': [],
+  decision: [],
   stock: [],
 }
 
@@ -158,6 +216,8 @@ const PLACES: ReadonlyMap<string, RecordKind> = new Map([
   ['setUp', 'set-up'],
   ['jobs', 'job'],
   ['job', 'job'],
+  ['requirementSheets', 'requirement-sheet'],
+  ['decisions', 'decision'],
 ])
 
 /** Since records of the shelf do not say how much there is of them. */
@@ -165,13 +225,44 @@ const COUNTED_APART = { part: 2, wire: 2, gas: 2, tungsten: 2 } as const
 
 /** Since the operating point was made anew. */
 const OPERATING_POINT = { shop: 3, circuit: 2, 'set-up': 2, job: 2 } as const
+/** Since there is stick. */
+const STICK = { ...COUNTED_APART, wire: 3, 'power-source': 2 } as const
+
+/** Since the library has machines. */
+const CLASSES = { ...STICK, shop: 4, 'power-source': 3 } as const
+
+/** Since what is bought is planned. */
+const PURCHASES = { ...CLASSES, circuit: 3, 'power-source': 4, job: 3 } as const
 
 /** By kind of file, for each of its versions the versions of the records in it; a kind that is not named has 1. */
 const FILES = {
-  'brannik-shop': [{}, { shop: 2 }, { shop: 2, ...COUNTED_APART }, { ...OPERATING_POINT, ...COUNTED_APART }],
-  'brannik-catalogue': [{}, COUNTED_APART, { ...COUNTED_APART, circuit: 2, 'set-up': 2 }],
-  'brannik-job': [{}, { job: 2 }],
-  'brannik-fit': [{}, { shop: 2 }, { shop: 2, ...COUNTED_APART }, { ...OPERATING_POINT, ...COUNTED_APART }],
+  'brannik-shop': [
+    {},
+    { shop: 2 },
+    { shop: 2, ...COUNTED_APART },
+    { ...OPERATING_POINT, ...COUNTED_APART },
+    { ...OPERATING_POINT, ...STICK },
+    { ...OPERATING_POINT, ...CLASSES },
+    { ...OPERATING_POINT, ...PURCHASES },
+  ],
+  'brannik-catalogue': [
+    {},
+    COUNTED_APART,
+    { ...COUNTED_APART, circuit: 2, 'set-up': 2 },
+    { ...STICK, circuit: 2, 'set-up': 2 },
+    { ...STICK, 'power-source': 3, circuit: 2, 'set-up': 2 },
+    { ...STICK, 'power-source': 4, circuit: 3, 'set-up': 2 },
+  ],
+  'brannik-job': [{}, { job: 2 }, { job: 3 }],
+  'brannik-fit': [
+    {},
+    { shop: 2 },
+    { shop: 2, ...COUNTED_APART },
+    { ...OPERATING_POINT, ...COUNTED_APART },
+    { ...OPERATING_POINT, ...STICK },
+    { ...OPERATING_POINT, ...CLASSES },
+    { ...OPERATING_POINT, ...PURCHASES },
+  ],
 } as const satisfies Readonly<Record<string, readonly Partial<Record<RecordKind, number>>[]>>
 export type FileFormat = keyof typeof FILES
 export const FILE_FORMATS = Object.keys(FILES) as readonly FileFormat[]
@@ -207,7 +298,9 @@ export function upcastFile(format: FileFormat, value: unknown): Upcast {
   })
   // A file without a shelf has nothing that is counted.
   const counts = format !== 'brannik-job' && versions.part === undefined ? { stock: stockOf(value) } : {}
-  return { ok: true, value: { ...Object.fromEntries(entries), ...counts, version: current } }
+  // Until then nobody wrote down what he wants of a machine, nor what he decided.
+  const since = format === 'brannik-shop' ? { requirementSheets: [], decisions: [] } : {}
+  return { ok: true, value: { ...since, ...Object.fromEntries(entries), ...counts, version: current } }
 }
 
 /** What the records of a file say of themselves, from before counts stood apart. */

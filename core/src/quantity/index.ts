@@ -1,4 +1,5 @@
 export { KINDS, type QuantityKind } from './kinds.ts'
 export { parseQuantity, type ParseContext } from './parse.ts'
-export { printQuantity } from './print.ts'
+export { printQuantity, printThickness } from './print.ts'
 export { LOCALES, type Notation, type UnitSystem } from './units.ts'
+export { readPlainNumber } from './plainNumber.ts'

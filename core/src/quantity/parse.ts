@@ -59,14 +59,16 @@ export function parseQuantity(kind: QuantityKind, text: string, context: ParseCo
     return fail('not-a-number', `“${written.slice(0, 24)}…” is too long for a ${of.noun}. ${example}`)
   }
 
-  const read = readNumber(written, context.locale)
+  // Sheet is called by #10 as by 10 ga.
+  const hash = of.gauge && /^#\s*\d+\b/.test(written)
+  const read = readNumber(hash ? written.slice(1) : written, context.locale)
   if (isNumberProblem(read)) {
     const code =
       read.code === 'no-number' ? 'not-a-number' : read.code === 'ambiguous-comma' ? 'ambiguous' : read.code
     return fail(code, `“${written}” is not a ${of.noun}: ${read.reason}. ${example}`)
   }
 
-  const gauge = /^#?(?:ga|gauge|gage)\b\.?\s*(.*)$/i.exec(read.rest)
+  const gauge = /^#?(?:ga|gauge|gage)\b\.?\s*(.*)$/i.exec(hash ? `ga ${read.rest}` : read.rest)
   if (gauge) return parseGauge(of, written, read, gauge[1] ?? '', context)
 
   const feetAndInches = of.spellings["'"] === FOOT ? readFeetAndInches(read, context.locale) : null
@@ -203,25 +205,7 @@ function inRange(kind: QuantityKind, written: string, value: number, context: Pa
   if (value < of.least - slack || value > of.most + slack) {
     const side =
       value < of.least ? `below the least of ${print(of.least)}` : `above the most of ${print(of.most)}`
-    return fail(
-      'out-of-range',
-      `“${written}” is understood as ${Number(value.toPrecision(6))} ${insideUnit(kind)}, which is ${side}. ${hint(of, context)}`,
-    )
+    return fail('out-of-range', `“${written}” is ${side}. ${hint(of, context)}`)
   }
   return { ok: true, value, understood: print(value) }
-}
-
-function insideUnit(kind: QuantityKind): string {
-  const names: Record<QuantityKind, string> = {
-    thickness: 'mm',
-    weldSize: 'mm',
-    length: 'mm',
-    diameter: 'mm',
-    wireFeedSpeed: 'mm/min',
-    travelSpeed: 'mm/min',
-    gasFlow: 'L/min',
-    mass: 'g',
-    gasVolume: 'L',
-  }
-  return names[kind]
 }

@@ -1,4 +1,5 @@
 /** Prints an inside value the way the shop writes it; what is printed parses back to the same value. */
+import { GAUGE_TABLES, type GaugeTableId } from './gauges.ts'
 import { KINDS, type QuantityKind } from './kinds.ts'
 import { formatOf } from './numberFormat.ts'
 import type { Notation } from './units.ts'
@@ -50,6 +51,31 @@ const decimal = (value: number, decimals: number, { locale }: Notation): string 
   formatOf(locale, decimals, false).format(value)
 
 /**
+ * A thickness as sheet is called, `14 ga`, where it is no fraction and is just a gauge of its metal; in inches or
+ * millimetres else.
+ * @example printThickness(1.89738, 'carbon-steel', { system: 'imperial', locale: 'en-US' }) // '14 ga'
+ */
+export function printThickness(mm: number, metal: GaugeTableId | undefined, notation: Notation): string {
+  const inches = mm / KINDS.thickness.bare.imperial.worth
+  if (notation.system === 'imperial' && metal !== undefined && asFraction(inches) === null) {
+    for (const [gauge, listed] of GAUGE_TABLES[metal].inches)
+      if (Math.abs(listed - inches) < FRACTION_TOLERANCE_IN) return `${gauge} ga`
+  }
+  return printQuantity('thickness', mm, notation)
+}
+
+/** Figures that a small amount keeps: 40 g is not printed as 0.09 lb, nor 1.1 L/min as 2 CFH, which is less than a flow may be. */
+const FIGURES: Readonly<Partial<Record<QuantityKind, number>>> = { mass: 3, gasVolume: 3, gasFlow: 2 }
+const MOST_PLACES = 4
+
+function placesOf(kind: QuantityKind, amount: number, system: Notation['system']): number {
+  const usual = KINDS[kind].decimals[system]
+  const figures = FIGURES[kind]
+  if (figures === undefined || amount <= 0) return usual
+  return Math.min(MOST_PLACES, Math.max(usual, figures - 1 - Math.floor(Math.log10(amount))))
+}
+
+/**
  * @param kind what is printed
  * @param value in the inside unit (mm, mm/min, L/min, g, L)
  * @param notation the shop's units and marks
@@ -58,7 +84,7 @@ const decimal = (value: number, decimals: number, { locale }: Notation): string 
  */
 export function printQuantity(kind: QuantityKind, value: number, notation: Notation): string {
   const { system } = notation
-  const { bare, decimals, fractions } = KINDS[kind]
+  const { bare, fractions } = KINDS[kind]
   const unit = bare[system]
   const amount = value / unit.worth
   if (kind === 'length' && system === 'imperial' && amount >= LONG_IN) {
@@ -74,7 +100,5 @@ export function printQuantity(kind: QuantityKind, value: number, notation: Notat
     if (fraction !== null) return `${fraction} ${unit.name}`
     return `${wireFormat(notation).format(amount)} ${unit.name}`
   }
-  // A small amount keeps three figures, so that 40 g is not printed as 0.09 lb.
-  const places = amount > 0 ? Math.max(decimals[system], 2 - Math.floor(Math.log10(amount))) : 0
-  return `${decimal(amount, Math.min(kind === 'mass' || kind === 'gasVolume' ? places : decimals[system], 4), notation)} ${unit.name}`
+  return `${decimal(amount, placesOf(kind, amount, system), notation)} ${unit.name}`
 }

@@ -9,6 +9,7 @@ import {
   type Notation,
   POUND,
 } from './units.ts'
+import { spelled } from '../basis/spelling.ts'
 import { formatOf } from './numberFormat.ts'
 import { printQuantity } from './print.ts'
 
@@ -48,6 +49,8 @@ const either =
   (value, notation) =>
     Math.abs(value) < limit ? below(value, notation) : above(value, notation)
 
+const METRE_MM = 1000
+
 const IMPERIAL: Readonly<Record<string, Printer>> = {
   'mm diameter': diameter,
   mm: thickness,
@@ -64,6 +67,10 @@ const IMPERIAL: Readonly<Record<string, Printer>> = {
   'L/min per mm': scaled(CUBIC_FEET_PER_HOUR.worth / INCH.worth, 'CFH per in'),
   'A/mm': (value, { locale }) => `${printNumber((value * INCH.worth) / 1000, locale, 3)} A per 0.001 in`,
   'km/h': scaled(1.609344, 'mph', 2),
+  'kJ/mm': scaled(1 / INCH.worth, 'kJ/in'),
+  // For a length of weld.
+  's per m': (value) => `${duration((value * FOOT.worth) / METRE_MM)} a foot`,
+  'per m': scaled(METRE_MM / FOOT.worth, 'a foot'),
 }
 
 const METRIC: Readonly<Record<string, Printer>> = {
@@ -72,6 +79,8 @@ const METRIC: Readonly<Record<string, Printer>> = {
   'mm length': either(1000, scaled(1, 'mm'), scaled(1000, 'm')),
   g: either(KILOGRAM.worth, scaled(1, 'g'), scaled(KILOGRAM.worth, 'kg')),
   L: either(1000, scaled(1, 'L'), scaled(1000, 'm³')),
+  's per m': (value, { locale }) => `${duration(value)} ${spelled('a metre', locale)}`,
+  'per m': (value, { locale }) => `${printNumber(value, locale, 3)} ${spelled('a metre', locale)}`,
 }
 
 const EITHER: Readonly<Record<string, Printer>> = {

@@ -1,6 +1,7 @@
 /** What a cored wire's AWS classification says by itself: the positions and the gas it is made for. */
 import type { Wire } from '../model/equipment.ts'
 import { dataPlate, type Source, standard } from '../basis/source.ts'
+import { COVERED_CLASS_SOURCE, coveredClassOf } from './coveredElectrodes.ts'
 
 /** E 7 1 T - 1 C/M: strength, position, cored, usability, gas (AWS A5.20; A5.22 for stainless ends likewise). */
 const CORED = /^E\d{1,3}?(?<position>[01])T-?(?<usability>\d{1,2}|GS)(?<gas>C\/M|M\/C|C|M)?/i
@@ -20,6 +21,8 @@ export function positionsOf(
   wire: Pick<Wire, 'positions' | 'classification'>,
 ): Said<NonNullable<Wire['positions']>> | null {
   if (wire.positions !== null) return { value: wire.positions, source: dataPlate('the wire’s own data') }
+  const covered = coveredClassOf(wire.classification)
+  if (covered) return { value: covered.positions, source: COVERED_CLASS_SOURCE }
   const parts = partsOf(wire.classification)
   if (!parts) return null
   return { value: parts['position'] === '0' ? 'flat-horizontal' : 'all', source: A5_20 }

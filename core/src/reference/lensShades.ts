@@ -14,6 +14,12 @@ const WIRE: readonly ShadeRow[] = [
   { upToA: 250, least: 10, suggested: 12 },
   { upToA: 500, least: 10, suggested: 14 },
 ]
+const SMAW: readonly ShadeRow[] = [
+  { upToA: 60, least: 7, suggested: 7 },
+  { upToA: 160, least: 8, suggested: 10 },
+  { upToA: 250, least: 10, suggested: 12 },
+  { upToA: 550, least: 11, suggested: 14 },
+]
 const GTAW: readonly ShadeRow[] = [
   { upToA: 50, least: 8, suggested: 10 },
   { upToA: 150, least: 8, suggested: 12 },
@@ -24,7 +30,7 @@ export const LENS_SHADE_SOURCE = standard('ANSI Z49.1', true)
 
 /** @returns the least and the suggested shade number at a current */
 export function lensShade(family: ProcessFamily, currentA: number): { least: number; suggested: number } {
-  const rows = family === 'gtaw' ? GTAW : WIRE
+  const rows = family === 'gtaw' ? GTAW : family === 'smaw' ? SMAW : WIRE
   const row = rows.find((r) => currentA <= r.upToA) ?? rows[rows.length - 1]
   return { least: row?.least ?? 10, suggested: row?.suggested ?? 14 }
 }

@@ -1,6 +1,7 @@
 /** Which fillers join two metals, which do not and why, what is done first, and what must not be welded. */
 import { type MaterialId } from '../model/material.ts'
 import { commonPractice, handbook, type Source, standard } from '../basis/source.ts'
+import { coveredClassOf } from './coveredElectrodes.ts'
 import { MATERIALS, type MetalGroup } from './materials.ts'
 
 export interface FillerChoice {
@@ -54,6 +55,16 @@ const CARBON: readonly FillerChoice[] = [
   choice('E71T-11', 'self-shielded: outdoors, thin to 1/2 in (13 mm)', A5_18),
   choice('E71T-GS', 'self-shielded, single pass on thin sheet only', A5_18),
 ]
+const A5_1 = standard('AWS A5.1, annex, covered carbon steel electrodes', true)
+/** By stick; of stainless the covered electrode has the name of its rod without the R, with its covering behind. */
+const CARBON_STICK: readonly FillerChoice[] = [
+  choice('E7018', 'low hydrogen: structural work, all positions; keep it dry', A5_1),
+  choice('E6011', 'digs through rust and paint; AC too', A5_1),
+  choice('E6010', 'deep root, fast freezing; DC alone', A5_1),
+  choice('E6013', 'soft arc on thin clean sheet', A5_1),
+  choice('E7014', 'easy on the hand, iron powder', A5_1),
+  choice('E7024', 'flat and horizontal: deposits most', A5_1),
+]
 const TO_STAINLESS: readonly FillerChoice[] = [
   choice('ER309L', 'rich enough to stay sound where carbon steel thins it', A5_9),
 ]
@@ -65,7 +76,7 @@ const THICK_STEEL_MM = 25
 type PairRule = (service: Service) => Partial<PairAdvice>
 
 const carbonSteel: PairRule = ({ thickerMm }) => ({
-  fillers: CARBON,
+  fillers: [...CARBON, ...CARBON_STICK],
   preheat:
     thickerMm > THICK_STEEL_MM
       ? {
@@ -298,7 +309,7 @@ export function isClassification(printed: string, named: string): boolean {
   const key = `${printed}\n${named}`
   const known = same.get(key)
   if (known !== undefined) return known
-  const plain = (text: string) => text.toUpperCase().replaceAll(' ', '')
+  const plain = (text: string) => text.toUpperCase().replaceAll(' ', '').replace(HIGH_ALLOY_STICK, 'ER$1')
   const rest = plain(printed).slice(named.length)
   const answer =
     plain(printed).startsWith(plain(named)) &&
@@ -307,6 +318,22 @@ export function isClassification(printed: string, named: string): boolean {
   if (same.size < MOST_KNOWN) same.set(key, answer)
   return answer
 }
+/** `E308L-16` joins what `ER308L` joins. */
+const HIGH_ALLOY_STICK = /^E(\d{3}[A-Z]*)-1[67].*$/
+/**
+ * @returns the fillers that a process burns: covered electrodes for a stick, wires and rods for the others
+ * @example fillersFor(advice, true) // ['E7018', 'E6011', …]
+ */
+export const fillersFor = (
+  fillers: readonly Pick<FillerChoice, 'classification'>[],
+  isStick: boolean,
+): readonly string[] =>
+  fillers.flatMap(({ classification: name }) => {
+    const isCovered = coveredClassOf(name) !== null
+    if (isCovered || !isStick) return isCovered === isStick ? [name] : []
+    return /^ER\d{3}L?$/.test(name) ? [`${name.replace('ER', 'E')}-16`] : []
+  })
+
 /** A board asks the same of the same few wires thousands of times. */
 const same = new Map<string, boolean>()
 const MOST_KNOWN = 10_000

@@ -1,6 +1,6 @@
 /** The welding processes: standard name, workshop word, ISO 4063 number, polarity, conventional load voltage. */
 import { standard, type Source } from '../basis/source.ts'
-import type { PlateFamily, Polarity, ProcessFamily, ProcessId } from '../model/process.ts'
+import type { Polarity, ProcessFamily, ProcessId } from '../model/process.ts'
 
 export interface Process {
   readonly id: ProcessId
@@ -8,6 +8,8 @@ export interface Process {
   readonly name: string
   readonly workshopWord: string
   readonly iso4063: string
+  /** What the arc burns from. */
+  readonly electrode: 'wire' | 'tungsten' | 'covered'
   readonly feedsWire: boolean
   readonly shielded: boolean
   /** The usual polarity; a wire's own data overrides it. */
@@ -21,6 +23,7 @@ const PROCESS_LIST: readonly Process[] = [
     name: 'GMAW, short-circuit',
     workshopWord: 'MIG, short-circuit',
     iso4063: '135-D',
+    electrode: 'wire',
     feedsWire: true,
     shielded: true,
     polarity: 'dcep',
@@ -31,6 +34,7 @@ const PROCESS_LIST: readonly Process[] = [
     name: 'GMAW, spray',
     workshopWord: 'MIG, spray',
     iso4063: '135-S',
+    electrode: 'wire',
     feedsWire: true,
     shielded: true,
     polarity: 'dcep',
@@ -41,6 +45,7 @@ const PROCESS_LIST: readonly Process[] = [
     name: 'GMAW, pulsed spray',
     workshopWord: 'MIG, pulsed',
     iso4063: '135-P',
+    electrode: 'wire',
     feedsWire: true,
     shielded: true,
     polarity: 'dcep',
@@ -51,6 +56,7 @@ const PROCESS_LIST: readonly Process[] = [
     name: 'FCAW-S',
     workshopWord: 'flux-cored, self-shielded',
     iso4063: '114',
+    electrode: 'wire',
     feedsWire: true,
     shielded: false,
     polarity: 'dcen',
@@ -61,6 +67,7 @@ const PROCESS_LIST: readonly Process[] = [
     name: 'FCAW-G',
     workshopWord: 'flux-cored, gas-shielded',
     iso4063: '136',
+    electrode: 'wire',
     feedsWire: true,
     shielded: true,
     polarity: 'dcep',
@@ -71,6 +78,7 @@ const PROCESS_LIST: readonly Process[] = [
     name: 'GTAW, DC',
     workshopWord: 'TIG, DC',
     iso4063: '141',
+    electrode: 'tungsten',
     feedsWire: false,
     shielded: true,
     polarity: 'dcen',
@@ -81,15 +89,40 @@ const PROCESS_LIST: readonly Process[] = [
     name: 'GTAW, AC',
     workshopWord: 'TIG, AC',
     iso4063: '141',
+    electrode: 'tungsten',
     feedsWire: false,
     shielded: true,
     polarity: 'ac',
+  },
+  {
+    id: 'smaw',
+    family: 'smaw',
+    name: 'SMAW',
+    workshopWord: 'stick',
+    iso4063: '111',
+    electrode: 'covered',
+    feedsWire: false,
+    shielded: false,
+    polarity: 'dcep',
   },
 ]
 
 export const PROCESSES: Readonly<Record<ProcessId, Process>> = Object.fromEntries(
   PROCESS_LIST.map((process) => [process.id, process]),
 ) as Record<ProcessId, Process>
+
+export type Wave = 'dc' | 'ac'
+/**
+ * @returns what comes out of the source with a process and a polarity: a stick alone may be run on either
+ * @example waveOf(PROCESSES.smaw, 'ac') // 'ac'
+ */
+export const waveOf = ({ id, electrode }: Process, polarity: Polarity): Wave =>
+  id === 'gtaw-ac' || (electrode === 'covered' && polarity === 'ac') ? 'ac' : 'dc'
+
+/** What holds the electrode. */
+export const HOLDER = { wire: 'gun', tungsten: 'torch', covered: 'holder' } as const satisfies Readonly<
+  Record<Process['electrode'], string>
+>
 
 export interface LoadLine {
   readonly baseV: number
@@ -99,7 +132,7 @@ export interface LoadLine {
 }
 
 /** Conventional load voltage U₂ = base + slope · I₂, by process family. */
-export const LOAD_LINES: Readonly<Record<PlateFamily, LoadLine>> = {
+export const LOAD_LINES: Readonly<Record<ProcessFamily, LoadLine>> = {
   gmaw: { baseV: 14, voltsPerAmp: 0.05, flatAboveA: 600 },
   fcaw: { baseV: 14, voltsPerAmp: 0.05, flatAboveA: 600 },
   gtaw: { baseV: 10, voltsPerAmp: 0.04, flatAboveA: 600 },

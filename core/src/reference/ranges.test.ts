@@ -48,12 +48,12 @@ describe('usable current of wires, common practice', () => {
     expect(wireCurrentRange({ ...wire, currentMinA: null, currentMaxA: 170 })).toMatchObject({ maxA: 220 })
   })
   it('finds the sizes whose range holds all of the currents, its ends too', () => {
-    const steel = { form: 'solid', metal: 'carbon-steel' } as const
+    const steel = { form: 'solid', metal: 'carbon-steel', classification: 'ER70S-6' } as const
     expect(wireDiametersFor(steel, 60, 220)).toEqual([0.9])
     expect(wireDiametersFor(steel, 100, 150)).toEqual([0.8, 0.9, 1.0, 1.2])
     expect(wireDiametersFor(steel, 59, 221)).toEqual([])
-    expect(wireDiametersFor({ form: 'rod', metal: 'carbon-steel' }, 60, 100)).toEqual([])
-    expect(wireDiametersFor({ form: 'solid', metal: 'aluminium' }, 100, 150)).toEqual([0.9, 1.0])
+    expect(wireDiametersFor({ ...steel, form: 'rod' }, 60, 100)).toEqual([])
+    expect(wireDiametersFor({ ...steel, metal: 'aluminium' }, 100, 150)).toEqual([0.9, 1.0])
   })
   it('rises with diameter, for every form and metal', () => {
     for (const [form, metal] of [
@@ -62,9 +62,11 @@ describe('usable current of wires, common practice', () => {
       ['cored-self-shielded', 'carbon-steel'],
       ['cored-gas-shielded', 'carbon-steel'],
     ] as const) {
-      const sizes = wireDiametersFor({ form, metal }, 0, Infinity)
+      const sizes = wireDiametersFor({ form, metal, classification: '' }, 0, Infinity)
       expect(sizes).toEqual([])
-      const mid = [100, 150, 200].map((amps) => wireDiametersFor({ form, metal }, amps, amps)[0] ?? Infinity)
+      const mid = [100, 150, 200].map(
+        (amps) => wireDiametersFor({ form, metal, classification: '' }, amps, amps)[0] ?? Infinity,
+      )
       expect(mid).toEqual([...mid].sort((a, b) => a - b))
     }
   })

@@ -1,4 +1,6 @@
 /** How the gun or torch is held, by process: contact tip to work, push or drag, angle of travel. Common practice, no source. */
+import { FILLET_KINDS } from '../model/jointKinds.ts'
+import type { Joint } from '../model/job.ts'
 import type { Metal } from '../model/material.ts'
 import type { ProcessId } from '../model/process.ts'
 
@@ -14,13 +16,16 @@ export interface Technique {
   readonly travel: 'push' | 'drag'
   /** From upright, in the direction of travel, degrees. */
   readonly angleDeg: Range
+  /** Between gun and plate, across the joint: a fillet is split in half, degrees. */
+  readonly workAngleDeg: number
 }
+type Held = Omit<Technique, 'workAngleDeg'>
 
 const range = (low: number, high: number): Range => ({ low, high })
 const PUSHED = range(10, 15)
 const DRAGGED = range(15, 25)
 
-const TECHNIQUES: Readonly<Record<ProcessId, Technique>> = {
+const TECHNIQUES: Readonly<Record<ProcessId, Held>> = {
   'gmaw-short': { tipToWorkMm: range(9.525, 12.7), travel: 'push', angleDeg: PUSHED },
   'gmaw-spray': { tipToWorkMm: range(12.7, 19.05), travel: 'push', angleDeg: PUSHED },
   'gmaw-pulse': { tipToWorkMm: range(12.7, 19.05), travel: 'push', angleDeg: PUSHED },
@@ -28,11 +33,21 @@ const TECHNIQUES: Readonly<Record<ProcessId, Technique>> = {
   'fcaw-g': { tipToWorkMm: range(19.05, 31.75), travel: 'drag', angleDeg: DRAGGED },
   'gtaw-dc': { tipToWorkMm: null, travel: 'push', angleDeg: range(15, 20) },
   'gtaw-ac': { tipToWorkMm: null, travel: 'push', angleDeg: range(15, 20) },
+  smaw: { tipToWorkMm: null, travel: 'drag', angleDeg: range(10, 20) },
 }
-const ALUMINIUM_WIRE: Technique = { tipToWorkMm: range(15.875, 19.05), travel: 'push', angleDeg: PUSHED }
+const ALUMINIUM_WIRE: Held = { tipToWorkMm: range(15.875, 19.05), travel: 'push', angleDeg: PUSHED }
+
+const FILLET_DEG = 45
+const SQUARE_DEG = 90
 
 /** @returns how it is held; aluminium wire is always pushed, from further away */
-export function techniqueFor(process: ProcessId, metal: Metal): Technique {
+export function techniqueFor(process: ProcessId, metal: Metal, kind: Joint['kind']): Technique {
   const own = TECHNIQUES[process]
-  return metal === 'aluminium' && own.tipToWorkMm !== null ? ALUMINIUM_WIRE : own
+  const held = metal === 'aluminium' && own.tipToWorkMm !== null ? ALUMINIUM_WIRE : own
+  return { ...held, workAngleDeg: FILLET_KINDS.includes(kind) ? FILLET_DEG : SQUARE_DEG }
 }
+
+/** How much more current a stick gets as its arc is pushed short: the ones that dig want it, soft ones do not. */
+export type ArcForce = 'low' | 'middle' | 'high'
+export const arcForceFor = (classification: string): ArcForce =>
+  /^E601[01]/i.test(classification) ? 'high' : /^E7018/i.test(classification) ? 'middle' : 'low'

@@ -1,6 +1,7 @@
 /** Usable current of wires by form, metal and diameter: what common practice runs, spray of the larger ones included. */
 import type { Wire } from '../model/equipment.ts'
 import { commonPractice, dataPlate, type Source } from '../basis/source.ts'
+import { COVERED_RANGE_SOURCE, coveredClassOf } from './coveredElectrodes.ts'
 
 interface RangeRow {
   readonly diameterMm: number
@@ -28,10 +29,14 @@ const SAME_SIZE_MM = 0.06
 
 const TABLE_SOURCE: Source = commonPractice('usual current range of the wire, common practice, no source')
 
-function table(wire: Pick<Wire, 'form' | 'metal'>): readonly RangeRow[] {
+/** What of a wire or an electrode its range rests on. */
+type RangedWire = Pick<Wire, 'form' | 'metal' | 'classification'>
+
+function table(wire: RangedWire): readonly RangeRow[] {
   if (wire.form === 'cored-self-shielded') return CORED_SELF
   if (wire.form === 'cored-gas-shielded') return CORED_GAS
   if (wire.form === 'rod') return []
+  if (wire.form === 'covered') return coveredClassOf(wire.classification)?.ranges ?? []
   return wire.metal === 'aluminium' ? SOLID_ALUMINIUM : SOLID_STEEL
 }
 
@@ -43,27 +48,27 @@ export interface CurrentRange {
   readonly source: Source
 }
 
+function ownRange({ currentMinA: minA, currentMaxA: maxA }: Wire): CurrentRange | null {
+  if (minA === null || maxA === null) return null
+  return { minA, maxA, stableA: minA, source: dataPlate('the wire’s own data') }
+}
+
 /**
  * @returns the wire's own range where its data gives one, else the table's; null where neither has it
  * @example wireCurrentRange(wire) // { minA: 60, maxA: 220, … }
  */
 export function wireCurrentRange(wire: Wire): CurrentRange | null {
-  if (wire.currentMinA !== null && wire.currentMaxA !== null) {
-    const { currentMinA: minA, currentMaxA: maxA } = wire
-    return { minA, maxA, stableA: minA, source: dataPlate('the wire’s own data') }
-  }
+  const own = ownRange(wire)
+  if (own) return own
   const row = table(wire).find((r) => Math.abs(r.diameterMm - wire.diameterMm) < SAME_SIZE_MM)
   if (!row) return null
   const { minA, maxA } = row
-  return { minA, maxA, stableA: minA, source: TABLE_SOURCE }
+  const source = wire.form === 'covered' ? COVERED_RANGE_SOURCE : TABLE_SOURCE
+  return { minA, maxA, stableA: minA, source }
 }
 
 /** @returns diameters of the same form and metal whose range holds all of the currents, mm, smallest first */
-export const wireDiametersFor = (
-  wire: Pick<Wire, 'form' | 'metal'>,
-  leastA: number,
-  mostA: number,
-): readonly number[] =>
+export const wireDiametersFor = (wire: RangedWire, leastA: number, mostA: number): readonly number[] =>
   table(wire)
     .filter((row) => row.minA <= leastA && mostA <= row.maxA)
     .map((row) => row.diameterMm)

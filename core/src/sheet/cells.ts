@@ -172,3 +172,28 @@ export const gunRatings = (): Cell =>
     },
     'co2 dc 250 A 60 %; mixed dc 180 A 60 %',
   )
+
+const DIAL_MARK = /^([^\s;=]{1,12})\s*[=\s]\s*(.+)$/
+interface DialMark {
+  readonly mark: string
+  readonly value: number
+}
+/** `A = 16.4; B = 18.1`: each mark of a dial or a tap with what it gives. */
+export function dialMarks(value: Cell, example: string): Cell {
+  const cell = (context: CellContext) =>
+    listOf(
+      ({ mark, value: gives }: DialMark) => `${mark} = ${value.print(gives)}`,
+      (text) => {
+        const found = DIAL_MARK.exec(text)
+        const read = found ? value.read((found[2] ?? '').replace(/\s*V$/i, ''), context) : null
+        return read?.ok === true ? { mark: found?.[1], value: read.value } : null
+      },
+      example,
+    )
+  return {
+    print: (marks) => cell(OPEN).print(marks),
+    read: (text, context) => cell(context).read(text, context),
+  }
+}
+export const voltsDial = (): Cell => dialMarks(number(), 'A = 16.4; B = 18.1')
+export const feedDial = (): Cell => dialMarks(measure('wireFeedSpeed'), '3 = 4500; 4 = 6000')

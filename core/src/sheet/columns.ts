@@ -2,6 +2,7 @@
 import { type FieldDescription, flatFields } from '../model/describe.ts'
 import {
   type Cell,
+  feedDial,
   gunRatings,
   measure,
   number,
@@ -9,6 +10,7 @@ import {
   orNothing,
   ratedPoints,
   someOf,
+  voltsDial,
   words,
   yesNo,
 } from './cells.ts'
@@ -24,7 +26,12 @@ export interface SheetColumn {
 export const headingOf = ({ path, more }: FieldDescription): string =>
   more.heading ?? path.map((name) => name.replace(/([a-z\d])([A-Z])/g, '$1_$2').toLowerCase()).join('_')
 
-const LISTS = { 'rated-points': ratedPoints, 'gun-ratings': gunRatings } as const
+const LISTS = {
+  'rated-points': ratedPoints,
+  'gun-ratings': gunRatings,
+  'volts-dial': voltsDial,
+  'feed-dial': feedDial,
+} as const
 
 function filledCell(one: FieldDescription): Cell | null {
   switch (one.kind) {

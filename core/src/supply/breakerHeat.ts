@@ -39,8 +39,8 @@ export const breakerOverload = calculation({
   unit: '×',
   expression: 'sqrt((1 - exp(-(a + p) / θ)) / (1 - exp(-a / θ)))',
   inputs: {
-    a: input('one arc', 's', computed(), 'one-arc'),
-    p: input('pause after it', 's', computed(), 'pause'),
+    a: input('one arc', 's', computed(), 'one-arc', 'capacity-arc'),
+    p: input('pause after it', 's', computed(), 'pause', 'pause-with-changes', 'capacity-pause'),
     θ: from(breakerTimeConstant),
   },
   compute: ({ a, p, θ }) =>

@@ -3,7 +3,7 @@ import { computed, dataPlate, standard } from '../basis/source.ts'
 import { calculation, from, input, inputOrAssumed } from '../calculation/calculation.ts'
 import { type Reckoner, UNTRACED } from '../calculation/reckoner.ts'
 import type { Circuit, PowerSource, SupplyRating } from '../model/equipment.ts'
-import type { PlateFamily } from '../model/process.ts'
+import type { ProcessFamily } from '../model/process.ts'
 import { LOAD_LINE_SOURCE, LOAD_LINES } from '../reference/processes.ts'
 import { breakerOverload, heldByBreaker } from './breakerHeat.ts'
 import { loadVoltage, loadVoltageOf } from '../trade/arcVoltage.ts'
@@ -102,7 +102,7 @@ const arcWattsFrom = from(arcWattsByPlate, arcWattsByEfficiency)
 
 /** How one source draws on one circuit. */
 export interface Draw {
-  readonly family: PlateFamily
+  readonly family: ProcessFamily
   /** Arc watts delivered for each ampere drawn: η·PF·U₁ (·√3 with three phases). */
   readonly arcWattsPerA: number
   readonly idleA: number
@@ -116,7 +116,7 @@ export function drawOf(
   source: PowerSource,
   supply: SupplyRating,
   circuit: Circuit,
-  family: PlateFamily,
+  family: ProcessFamily,
   r: Reckoner,
 ): Draw {
   const p = rootPhases(circuit.phases)
@@ -192,7 +192,7 @@ export const effectiveInput = calculation({
   expression: 'sqrt(I_1^2 * X / 100 + I_0^2 * (1 - X / 100))',
   inputs: {
     I_1: from(inputCurrent),
-    X: input('duty of the worst ten minutes', '%', computed('duty of the job'), 'job-duty'),
+    X: input('duty of the worst ten minutes', '%', computed('duty of the job'), 'job-duty', 'capacity-duty'),
     I_0: from(idleCurrent),
   },
   compute: ({ I_1, X, I_0 }) => Math.sqrt((I_1 ** 2 * X) / 100 + I_0 ** 2 * (1 - X / 100)),
@@ -229,7 +229,13 @@ const inputAtAmpacity = calculation({
   inputs: {
     A: input('what the cable carries', 'A', computed('rule book')),
     I_0: from(idleCurrent),
-    X: input('duty of the worst ten minutes, at least 0.1 %', '%', computed('duty of the job'), 'job-duty'),
+    X: input(
+      'duty of the worst ten minutes, at least 0.1 %',
+      '%',
+      computed('duty of the job'),
+      'job-duty',
+      'capacity-duty',
+    ),
   },
   compute: ({ A, I_0, X }) => Math.sqrt(Math.max(0, A ** 2 - I_0 ** 2 * (1 - X / 100)) / (X / 100)),
   source: EFFECTIVE,

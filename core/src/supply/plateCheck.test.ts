@@ -13,7 +13,16 @@ import { impliedEfficiency, plateFindings } from './plateCheck.ts'
 const findingsOf = (part: Partial<SupplyRating>) =>
   plateFindings(
     samplePowerSource({
-      processes: [{ family: 'gmaw', outputs: ['dc'], pulse: false, supplies: [sampleSupply(part)] }],
+      processes: [
+        {
+          family: 'gmaw',
+          outputs: ['dc'],
+          pulse: false,
+          claimMinMm: null,
+          claimMaxMm: null,
+          supplies: [sampleSupply(part)],
+        },
+      ],
     }),
   )
 

@@ -1,7 +1,7 @@
 /** Whether the figures of a data plate agree with each other: what cannot be is told, with the figures, and kept. */
 import { computed, type Source, standard } from '../basis/source.ts'
 import type { PowerSource, SupplyRating } from '../model/equipment.ts'
-import type { PlateFamily } from '../model/process.ts'
+import type { ProcessFamily } from '../model/process.ts'
 import { figure, told, type Told } from '../model/told.ts'
 import type { Verdict } from '../model/verdict.ts'
 import { loadVoltageOf } from '../trade/arcVoltage.ts'
@@ -27,7 +27,7 @@ const EFFECTIVE_SLACK = 0.08
 const OPEN_CIRCUIT_MOST_V = 113
 
 /** What a plate gives out at its highest point, and what it takes in; null without an input figure. */
-function powersOf(family: PlateFamily, supply: SupplyRating) {
+function powersOf(family: ProcessFamily, supply: SupplyRating) {
   const i1MaxA = plateInputA(supply)
   if (i1MaxA === null || supply.voltageV === null) return null
   const { currentA, loadV } = highestPoint(supply)
@@ -37,13 +37,13 @@ function powersOf(family: PlateFamily, supply: SupplyRating) {
 }
 
 /** Share of what it takes in that a source would have to give out, by its own plate; null without an input figure. */
-export function impliedEfficiency(family: PlateFamily, supply: SupplyRating): number | null {
+export function impliedEfficiency(family: ProcessFamily, supply: SupplyRating): number | null {
   const powers = powersOf(family, supply)
   return powers && powers.givenW / powers.takenVa
 }
 
 /** Why a plate's input figure cannot be used; null where it can. */
-export function inputFault(family: PlateFamily, supply: SupplyRating): Told | null {
+export function inputFault(family: ProcessFamily, supply: SupplyRating): Told | null {
   const powers = powersOf(family, supply)
   if (!powers || powers.givenW <= powers.takenVa) return null
   return told('efficiency', {
@@ -57,7 +57,7 @@ export function inputFault(family: PlateFamily, supply: SupplyRating): Told | nu
   })
 }
 
-function efficiencyFinding(family: PlateFamily, supply: SupplyRating): Found | null {
+function efficiencyFinding(family: ProcessFamily, supply: SupplyRating): Found | null {
   const fault = inputFault(family, supply)
   return (
     fault && {
@@ -69,7 +69,7 @@ function efficiencyFinding(family: PlateFamily, supply: SupplyRating): Found | n
   )
 }
 
-function effectiveFinding(_family: PlateFamily, supply: SupplyRating): Found | null {
+function effectiveFinding(_family: ProcessFamily, supply: SupplyRating): Found | null {
   const i1MaxA = plateInputA(supply)
   if (i1MaxA === null || supply.i1EffA === null) return null
   const { dutyPct } = highestPoint(supply)
@@ -89,7 +89,7 @@ function effectiveFinding(_family: PlateFamily, supply: SupplyRating): Found | n
   }
 }
 
-function loadVoltageFinding(family: PlateFamily, supply: SupplyRating): Found | null {
+function loadVoltageFinding(family: ProcessFamily, supply: SupplyRating): Found | null {
   const off = supply.ratedPoints.find(
     ({ currentA, loadV }) =>
       loadV !== null && Math.abs(loadV - loadVoltageOf(family, currentA)) > LOAD_VOLTAGE_APART_V,
@@ -107,7 +107,7 @@ function loadVoltageFinding(family: PlateFamily, supply: SupplyRating): Found | 
   }
 }
 
-function openCircuitFinding(_family: PlateFamily, supply: SupplyRating): Found | null {
+function openCircuitFinding(_family: ProcessFamily, supply: SupplyRating): Found | null {
   const { openCircuitV, ratedPoints } = supply
   if (openCircuitV === null) return null
   const source = standard('IEC 60974-1, rated no-load voltage', true)

@@ -122,6 +122,8 @@ const circuit: Circuit = {
   breakerA: 32,
   conductorSize: '8 AWG',
   columnC: 75,
+  held: 'owned',
+  price: null,
   lengthMm: 1000,
 }
 const supply = sampleSupply()

@@ -52,6 +52,8 @@ const powerSource: fc.Arbitrary<PowerSource> = fc
         family,
         outputs: ac && family === 'gtaw' ? ['dc', 'ac'] : ['dc'],
         pulse: false,
+        claimMinMm: null,
+        claimMaxMm: null,
         supplies: [
           sampleSupply({
             voltageV,
@@ -117,6 +119,8 @@ const circuit: fc.Arbitrary<Circuit> = fc
     breakerA: 50,
     conductorSize: '6 AWG',
     columnC: 75,
+    held: 'owned',
+    price: null,
     lengthMm: 9000,
     ...part,
   }))
@@ -184,6 +188,8 @@ const BASICS: Omit<Shelf, 'parts' | 'feeders' | 'stock'> = {
       breakerA: 50,
       conductorSize: '6 AWG',
       columnC: 75,
+      held: 'owned',
+      price: null,
       lengthMm: 9000,
     },
   ],
@@ -193,6 +199,8 @@ const BASICS: Omit<Shelf, 'parts' | 'feeders' | 'stock'> = {
         family,
         outputs: family === 'gtaw' ? ['dc', 'ac'] : ['dc'],
         pulse: false,
+        claimMinMm: null,
+        claimMaxMm: null,
         supplies: [sampleSupply({ voltageV: 240 })],
       })),
       feeder: sampleFeeder(),

@@ -2,7 +2,7 @@
 import { calculation, input } from '../calculation/calculation.ts'
 import { type Reckoner, UNTRACED } from '../calculation/reckoner.ts'
 import { computed } from '../basis/source.ts'
-import type { PlateFamily } from '../model/process.ts'
+import type { ProcessFamily } from '../model/process.ts'
 import { LOAD_LINE_SOURCE, LOAD_LINES } from '../reference/processes.ts'
 
 export const loadVoltage = calculation({
@@ -22,7 +22,7 @@ export const loadVoltage = calculation({
 })
 
 /** @returns V, by IEC 60974-1 */
-export function loadVoltageOf(family: PlateFamily, currentA: number, r: Reckoner = UNTRACED): number {
+export function loadVoltageOf(family: ProcessFamily, currentA: number, r: Reckoner = UNTRACED): number {
   const { baseV, voltsPerAmp, flatAboveA } = LOAD_LINES[family]
   return r.take(loadVoltage, { U_0: baseV, s: voltsPerAmp, I_2: currentA, I_f: flatAboveA })
 }

@@ -1,9 +1,8 @@
 /** Burn-off: how fast a wire melts at a current. Melting-rate equation of the AWS Welding Handbook. */
-import type { Assumptions } from '../assumptions/assume.ts'
 import type { AssumptionKey } from '../assumptions/list.ts'
 import { handbook, jobField } from '../basis/source.ts'
 import { assumed, calculation, from, input, inputOrAssumed } from '../calculation/calculation.ts'
-import { type Reckoner, reckonerFor } from '../calculation/reckoner.ts'
+import type { Reckoner } from '../calculation/reckoner.ts'
 import type { Wire } from '../model/equipment.ts'
 import type { Metal } from '../model/material.ts'
 import type { ProcessId } from '../model/process.ts'
@@ -118,19 +117,47 @@ function coefficients(wire: MeltedWire, r: Reckoner) {
 export const wireFeedSpeed = (wire: MeltedWire, currentA: number, process: ProcessId, r: Reckoner): number =>
   r.take(wireFeed, { I: currentA, ...coefficients(wire, r), L: extensionKey(process) })
 
+const feed = input('wire feed speed', 'mm/min', jobField('as set'))
+const feedCurrentSteel = calculation({
+  id: 'current-at-feed',
+  title: 'Current at which this feed burns off',
+  symbol: 'I',
+  unit: 'A',
+  expression: '(sqrt(α^2 + 4 * β * L * v / 60) - α) / (2 * β * L)',
+  inputs: {
+    α: from(alphaSolid, alphaCored),
+    β: from(betaSolid, betaCored),
+    L: inputOrAssumed('electrode extension', 'mm', SOURCE),
+    v: feed,
+  },
+  compute: ({ α, β, L, v }) => (Math.sqrt(α ** 2 + (4 * β * L * v) / 60) - α) / (2 * β * L),
+  source: SOURCE,
+})
+/** Aluminium: the extension hardly heats, so the feed goes straight with the current. */
+const feedCurrentAluminium = calculation({
+  id: 'current-at-feed-straight',
+  title: 'Current at which this feed burns off',
+  symbol: 'I',
+  unit: 'A',
+  expression: 'v / 60 / α',
+  inputs: { α: from(alphaSolid, alphaCored), v: feed },
+  compute: ({ α, v }) => v / 60 / α,
+  source: SOURCE,
+})
+export const feedCurrent = [feedCurrentSteel, feedCurrentAluminium] as const
+
 /**
  * The inverse: the current at which a wire fed at this speed burns off, in A.
  * @param feedMmPerMin wire feed speed, mm/min
  */
 export function currentAtFeed(
-  wire: Wire,
+  wire: MeltedWire,
   feedMmPerMin: number,
   process: ProcessId,
-  assumptions: Assumptions,
+  r: Reckoner,
 ): number {
-  const { α, β } = coefficients(wire, reckonerFor(assumptions))
-  const speed = feedMmPerMin / 60
-  const b = β * assumptions[extensionKey(process)]
-  if (b === 0) return speed / α
-  return (-α + Math.sqrt(α ** 2 + 4 * b * speed)) / (2 * b)
+  const { α, β } = coefficients(wire, r)
+  return β === 0
+    ? r.take(feedCurrentAluminium, { α, v: feedMmPerMin })
+    : r.take(feedCurrentSteel, { α, β, L: extensionKey(process), v: feedMmPerMin })
 }

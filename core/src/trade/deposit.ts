@@ -6,6 +6,7 @@ import { type Joint } from '../model/job.ts'
 import type { ProcessId } from '../model/process.ts'
 import { DENSITY, MATERIALS } from '../reference/materials.ts'
 import { PROCESSES } from '../reference/processes.ts'
+import { coveredFillerG, electrodesUsed, type MeltedElectrode, USUAL_ELECTRODE } from './covered.ts'
 import { DEPOSITION, deposition, EFFICIENCY, efficiency } from './depositionRate.ts'
 import { heatedThickness } from './layers.ts'
 import { passesWanted } from './passes.ts'
@@ -55,10 +56,19 @@ const rodUsed = calculation({
   compute: ({ m, D }) => m / (D / 100),
   source: EFFICIENCY,
 })
-export const fillerUsed = from(wireUsed, rodUsed)
+export const fillerUsed = from(wireUsed, rodUsed, electrodesUsed)
 
-/** Wire or rod that leaves the shelf for an amount of weld metal, in g. */
-export function fillerG(metalG: number, process: ProcessId, r: Reckoner): number {
+/**
+ * @param electrode the covered electrode; null where none is chosen: then the usual one
+ * @returns g of wire, rod or electrodes that leave the shelf for an amount of weld metal
+ */
+export function fillerG(
+  metalG: number,
+  process: ProcessId,
+  electrode: MeltedElectrode | null,
+  r: Reckoner,
+): number {
+  if (process === 'smaw') return coveredFillerG(electrode ?? USUAL_ELECTRODE, metalG, r)
   const given = { m: metalG, D: DEPOSITION[process] }
   return PROCESSES[process].feedsWire ? r.take(wireUsed, given) : r.take(rodUsed, given)
 }

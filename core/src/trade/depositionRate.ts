@@ -7,9 +7,10 @@ import type { Wire } from '../model/equipment.ts'
 import type { ProcessId } from '../model/process.ts'
 import { DENSITY } from '../reference/materials.ts'
 import { isCored, wireFeed } from './burnOff.ts'
+import { coveredRate } from './covered.ts'
 
 /** Share of the wire that becomes weld metal, by process. */
-export const DEPOSITION: Readonly<Record<ProcessId, AssumptionKey>> = {
+export const DEPOSITION: Readonly<Record<Exclude<ProcessId, 'smaw'>, AssumptionKey>> = {
   'gmaw-short': 'depositionGmawPct',
   'gmaw-spray': 'depositionGmawPct',
   'gmaw-pulse': 'depositionGmawPct',
@@ -69,7 +70,7 @@ const coredRate = calculation({
 export function depositionRate(
   wire: Pick<Wire, 'metal' | 'form' | 'diameterMm'>,
   feedMmPerMin: number,
-  process: ProcessId,
+  process: Exclude<ProcessId, 'smaw'>,
   r: Reckoner,
 ): number {
   const a = r.take(wireSection, { d: wire.diameterMm })
@@ -77,4 +78,4 @@ export function depositionRate(
   return isCored(wire) ? r.take(coredRate, given) : r.take(solidRate, given)
 }
 
-export const deposition = from(solidRate, coredRate)
+export const deposition = from(solidRate, coredRate, coveredRate)

@@ -39,8 +39,8 @@ describe('gas flow', () => {
 
 describe('rod and wire', () => {
   it('a tenth of the rods is stubs; a wire loses spatter and its ends', () => {
-    expect(fillerG(900, 'gtaw-dc', r)).toBeCloseTo(1000, 9)
-    expect(fillerG(900, 'fcaw-s', r)).toBeCloseTo(900 / 0.82 / 0.97, 9)
+    expect(fillerG(900, 'gtaw-dc', null, r)).toBeCloseTo(1000, 9)
+    expect(fillerG(900, 'fcaw-s', null, r)).toBeCloseTo(900 / 0.82 / 0.97, 9)
   })
 })
 

@@ -16,6 +16,7 @@ const THICKEST_LAYER: Readonly<Record<ProcessId, AssumptionKey>> = {
   'fcaw-g': 'layerFcawMm',
   'gtaw-dc': 'layerGtawMm',
   'gtaw-ac': 'layerGtawMm',
+  smaw: 'layerStickMm',
 }
 
 /** Whether a joint is filled in layers: a groove that was cut for it. Every other joint is heated in its full thickness. */
@@ -79,7 +80,8 @@ export const heatedThickness = [layerThickness, wholeThickness] as const
 /** Thickness that the current has to reckon with, mm: a layer of a groove, else the thinner part however many passes. */
 export function heatedThicknessMm(joint: Joint, process: ProcessId, r: Reckoner): number {
   const t = thinnerMm(joint)
-  return isLayered(joint)
+  // A stick is set by its diameter: it does not go down with the layers.
+  return isLayered(joint) && process !== 'smaw'
     ? r.take(layerThickness, { t, m: layersOf(joint, process, r) })
     : r.take(wholeThickness, { t })
 }

@@ -20,8 +20,10 @@ const BEAD_BY_POSITION: Readonly<Record<Position, AssumptionKey>> = {
   overhead: 'beadOverheadMm2',
 }
 function beadKey({ position }: Joint, process: ProcessId): AssumptionKey {
-  if (!PROCESSES[process].feedsWire) return 'beadGtawMm2'
+  const { electrode } = PROCESSES[process]
+  if (electrode === 'tungsten') return 'beadGtawMm2'
   const key = BEAD_BY_POSITION[position]
+  if (electrode === 'covered' && key === 'beadWireMm2') return 'beadStickMm2'
   return key === 'beadWireMm2' && process === 'fcaw-g' ? 'beadCoredGasMm2' : key
 }
 
@@ -48,7 +50,7 @@ const beadByRate = calculation({
   compute: ({ a, r, ρ, v }) => Math.min(a, (1000 * r) / (ρ * v)),
   source: commonPractice('nor does anybody travel slower than his slowest'),
 })
-const beadMost = from(beadByHand, beadByRate)
+export const beadMost = from(beadByHand, beadByRate)
 
 /** Nobody welds a narrower bead: a groove that is shut at its root still takes one. */
 const NARROWEST_BEAD_MM = 1
@@ -122,6 +124,22 @@ export interface Deposited {
 }
 
 /**
+ * @param deposited null where no wire is chosen, or by a rod
+ * @returns the most metal that one pass lays, mm²
+ */
+export function beadMostMm2(
+  joint: Joint,
+  process: ProcessId,
+  deposited: Deposited | null,
+  r: Reckoner,
+): number {
+  const a = beadKey(joint, process)
+  return deposited
+    ? r.take(beadByRate, { a, r: deposited.gPerMin, ρ: deposited.densityGPerCm3 })
+    : r.take(beadByHand, { a })
+}
+
+/**
  * Passes of one weld: the owner's number, else what layers, hand and wire allow.
  * @param deposited null where no wire is chosen, or by a rod
  */
@@ -129,10 +147,7 @@ export function passesOf(joint: Joint, process: ProcessId, deposited: Deposited 
   if (joint.passes !== null) return r.take(chosenPasses, { n: joint.passes })
   if (joint.kind === 'plug' || joint.kind === 'slot')
     return r.take(layeredPasses, { m: layersOf(joint, process, r) })
-  const a = beadKey(joint, process)
-  const B = deposited
-    ? r.take(beadByRate, { a, r: deposited.gPerMin, ρ: deposited.densityGPerCm3 })
-    : r.take(beadByHand, { a })
+  const B = beadMostMm2(joint, process, deposited, r)
   const A = weldAreaMm2(joint, r)
   if (isFillet(joint)) {
     const legs = legsMm(joint)

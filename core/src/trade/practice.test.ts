@@ -38,7 +38,7 @@ const aluminiumPart = { materialA: 'aluminium-6061', materialB: 'aluminium-6061'
 const stainlessPart = { materialA: 'stainless-304', materialB: 'stainless-304' } as const
 
 const wants = (one: Joint, process: ProcessId, wire: Wire | null): number =>
-  wantedCurrentOf(one, process, wire?.diameterMm ?? null, r).wantedA
+  wantedCurrentOf(one, process, wire, r).wantedA
 const feeds = (one: Joint, process: ProcessId, wire: Wire): number =>
   wireFeedSpeed(wire, wants(one, process, wire), process, r)
 /** Leg of an equal fillet that this feed lays down at this travel, in. */
@@ -85,7 +85,7 @@ const EVERYDAY: readonly Practice[] = [
     what: '0.045 gas-shielded cored in CO₂ at 180 in/min: current',
     practice: 120,
     unit: 'A',
-    model: currentAtFeed(gasShielded(0.045), 180 * INCH, 'fcaw-g', assumptions),
+    model: currentAtFeed(gasShielded(0.045), 180 * INCH, 'fcaw-g', r),
   },
   {
     what: 'TIG, butt of 16 ga 304: current',
@@ -135,7 +135,7 @@ describe('everyday settings (common practice, no source)', () => {
 
 describe('what shops do every day, and what fails (common practice, no source)', () => {
   const windowOf = (one: Joint, process: ProcessId, wire: Wire | null) =>
-    wantedCurrentOf(one, process, wire?.diameterMm ?? null, r)
+    wantedCurrentOf(one, process, wire, r)
 
   it('a 210 A source welds 3/16 in with 0.035; a 140 A one welds 1/8 in with 0.030', () => {
     expect(wants(plate((3 * INCH) / 16), 'gmaw-short', solid(0.035))).toBeLessThan(210)
@@ -163,7 +163,7 @@ describe('what shops do every day, and what fails (common practice, no source)',
   it('a 1/4 in horizontal fillet by 0.045 gas-shielded cored is starved at 120 A, sound at 310 in/min', () => {
     const { lowA } = windowOf(plate(INCH / 4, { position: 'horizontal' }), 'fcaw-g', gasShielded(0.045))
     expect(lowA).toBeGreaterThan(120)
-    expect(currentAtFeed(gasShielded(0.045), 310 * INCH, 'fcaw-g', assumptions)).toBeGreaterThan(lowA)
+    expect(currentAtFeed(gasShielded(0.045), 310 * INCH, 'fcaw-g', r)).toBeGreaterThan(lowA)
   })
 
   it('1/2 in 6061 by TIG is far beyond 200 A', () => {

@@ -6,6 +6,7 @@ import type { Reckoner } from '../calculation/reckoner.ts'
 import type { Gas } from '../model/equipment.ts'
 import type { Metal } from '../model/material.ts'
 import type { ProcessId } from '../model/process.ts'
+import { PROCESSES } from '../reference/processes.ts'
 import { isCo2 } from '../reference/gases.ts'
 import { wantedCurrent } from './wantedCurrent.ts'
 
@@ -23,6 +24,7 @@ const LINES: Readonly<Record<ProcessId, Line>> = {
   'fcaw-g': { base: 'voltsFcawGBaseV', perA: 'voltsFcawGPerA' },
   'gtaw-dc': { base: 'voltsGtawBaseV', perA: 'voltsGtawPerA' },
   'gtaw-ac': { base: 'voltsGtawBaseV', perA: 'voltsGtawPerA' },
+  smaw: { base: 'voltsStickBaseV', perA: 'voltsStickPerA' },
 }
 const ALUMINIUM: Line = { base: 'voltsAluminiumBaseV', perA: 'voltsAluminiumPerA' }
 
@@ -69,8 +71,8 @@ export function startingVoltsOf(
   currentA: number,
   r: Reckoner,
 ): number {
-  const isWire = process !== 'gtaw-dc' && process !== 'gtaw-ac'
-  const { base: U_0, perA: s } = metal === 'aluminium' && isWire ? ALUMINIUM : LINES[process]
+  const { base: U_0, perA: s } =
+    metal === 'aluminium' && PROCESSES[process].feedsWire ? ALUMINIUM : LINES[process]
   const asCo2 = gas !== null && isCo2(gas)
   if (process === 'gmaw-short' && asCo2) return r.take(hotterVolts, { U_0, s, I: currentA })
   if (process === 'fcaw-g' && gas !== null && !asCo2) return r.take(softerVolts, { U_0, s, I: currentA })

@@ -99,8 +99,8 @@ describe('weld metal', () => {
   })
 
   it('takes more filler than metal, by the handbook’s efficiency', () => {
-    expect(fillerG(1000, 'gmaw-short', r)).toBeCloseTo(1000 / 0.95 / 0.97, 6)
-    expect(fillerG(1000, 'fcaw-s', r)).toBeGreaterThan(fillerG(1000, 'fcaw-g', r))
+    expect(fillerG(1000, 'gmaw-short', null, r)).toBeCloseTo(1000 / 0.95 / 0.97, 6)
+    expect(fillerG(1000, 'fcaw-s', null, r)).toBeGreaterThan(fillerG(1000, 'fcaw-g', null, r))
   })
 })
 
@@ -220,7 +220,7 @@ describe('burn-off', () => {
     fc.assert(
       fc.property(wires, fc.double({ min: 20, max: 400, noNaN: true }), (one, currentA) => {
         const feed = wireFeedSpeed(one, currentA, 'gmaw-short', r)
-        return Math.abs(currentAtFeed(one, feed, 'gmaw-short', assumptions) - currentA) < 1e-6
+        return Math.abs(currentAtFeed(one, feed, 'gmaw-short', r) - currentA) < 1e-6
       }),
     )
   })
@@ -228,7 +228,7 @@ describe('burn-off', () => {
 
 describe('current wanted (common practice, no source, where nothing else is said)', () => {
   const of = (part: Partial<Joint>, process: ProcessId = 'gmaw-short', wireMm: number | null = null) =>
-    wantedCurrentOf(joint(part), process, wireMm, r)
+    wantedCurrentOf(joint(part), process, wireMm === null ? null : sampleWire({ diameterMm: wireMm }), r)
   const square = (thicknessMm: number) =>
     ({ kind: 'square', thicknessAMm: thicknessMm, thicknessBMm: thicknessMm }) as const
 
@@ -326,7 +326,9 @@ describe('current wanted (common practice, no source, where nothing else is said
   })
   it('a changed assumption changes the figure and says so', () => {
     const tracer = new TracingReckoner(assumptionsOf({ assumptions: { ampsPerMmCarbonSteel: 50 } }))
-    expect(wantedCurrentOf(joint(square(2)), 'gmaw-short', 0.9, tracer).wantedA).toBeCloseTo(100, 9)
+    expect(
+      wantedCurrentOf(joint(square(2)), 'gmaw-short', sampleWire({ diameterMm: 0.9 }), tracer).wantedA,
+    ).toBeCloseTo(100, 9)
     const steps = tracer.stepsOf([{ calculations: ['wanted-current'], value: null }])
     expect(JSON.stringify(steps)).toContain('changed by the shop from 38 A/mm')
   })

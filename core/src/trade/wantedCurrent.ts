@@ -9,10 +9,13 @@ import type { Reckoner } from '../calculation/reckoner.ts'
 import type { Joint } from '../model/job.ts'
 import type { Position } from '../model/jointKinds.ts'
 import type { Metal } from '../model/material.ts'
+import type { Wire } from '../model/equipment.ts'
 import type { ProcessId } from '../model/process.ts'
 import { MATERIALS } from '../reference/materials.ts'
 import { PROCESSES } from '../reference/processes.ts'
 import { SPRAY_TRANSITION_SOURCE, sprayTransitionA } from '../reference/sprayTransition.ts'
+import { COVERED_SOURCE } from '../reference/coveredElectrodes.ts'
+import { classOfElectrode } from './covered.ts'
 import { thickerMm, thinnerMm } from './groove.ts'
 import { heatedThickness, heatedThicknessMm } from './layers.ts'
 
@@ -30,6 +33,7 @@ const PROCESS_FACTOR: Readonly<Record<ProcessId, AssumptionKey>> = {
   'fcaw-g': 'fcawGFactor',
   'gtaw-dc': 'gtawFactor',
   'gtaw-ac': 'gtawFactor',
+  smaw: 'stickFactor',
 }
 
 const JOINT_FACTOR: Readonly<Record<Joint['kind'], AssumptionKey>> = {
@@ -66,7 +70,7 @@ export const thinnerFamily = (joint: Joint): Metal =>
   MATERIALS[joint.thicknessAMm <= joint.thicknessBMm ? joint.materialA : joint.materialB].family
 
 const meltThroughKey = (process: ProcessId): AssumptionKey =>
-  PROCESSES[process].feedsWire ? 'meltThroughWireMm' : 'meltThroughGtawMm'
+  PROCESSES[process].family === 'gtaw' ? 'meltThroughGtawMm' : 'meltThroughWireMm'
 
 const PRACTICE = commonPractice('common practice: fitted to everyday settings, docs/model.md')
 const thickness = from(...heatedThickness)
@@ -82,6 +86,18 @@ export const meltThrough = calculation({
   source: PRACTICE,
 })
 
+/** However thick the plate, a stick melts a bead of its own size: from here on the electrode decides. */
+const stickThickness = calculation({
+  id: 'stick-thickness',
+  title: 'Thickness that a stick still minds: above it the electrode decides, not the plate',
+  symbol: 't_s',
+  unit: 'mm',
+  expression: 'min(t, t_most)',
+  inputs: { t: thickness, t_most: assumed('stickThickestMm') },
+  compute: ({ t, t_most }) => Math.min(t, t_most),
+  source: PRACTICE,
+})
+
 export const drivingThickness = calculation({
   id: 'driving-thickness',
   title:
@@ -89,7 +105,7 @@ export const drivingThickness = calculation({
   symbol: 't_e',
   unit: 'mm',
   expression: 'min(t, sqrt(t * t_0))',
-  inputs: { t: thickness, t_0: from(meltThrough) },
+  inputs: { t: from(...heatedThickness, stickThickness), t_0: from(meltThrough) },
   compute: ({ t, t_0 }) => Math.min(t, Math.sqrt(t * t_0)),
   source: PRACTICE,
 })
@@ -106,6 +122,22 @@ const wireFactor = calculation({
   },
   compute: ({ d, d_0 }) => Math.sqrt(d / d_0),
   source: PRACTICE,
+})
+
+/** A stick is set by its diameter first, and by the plate second. */
+const stickFactor = calculation({
+  id: 'stick-diameter-factor',
+  title: 'Factor of the electrode: its amps go with its diameter, and with its covering',
+  symbol: 'f_w',
+  unit: '×',
+  expression: 'c * d / d_0',
+  inputs: {
+    c: input('current of its class against E7018', '×', COVERED_SOURCE),
+    d: inputOrAssumed('electrode diameter', 'mm diameter', jobField('electrode of the set-up')),
+    d_0: assumed('usualStickMm'),
+  },
+  compute: ({ c, d, d_0 }) => (c * d) / d_0,
+  source: commonPractice('common practice: an ampere for each thousandth of an inch of its core'),
 })
 
 const noWire = calculation({
@@ -149,7 +181,7 @@ const perMm = calculation({
     k: inputOrAssumed('current per thickness', 'A/mm', PRACTICE),
     f_p: inputOrAssumed('factor of the process', '×', PRACTICE),
     f_j: inputOrAssumed('factor of the joint', '×', PRACTICE),
-    f_w: from(wireFactor, noWire),
+    f_w: from(wireFactor, stickFactor, noWire),
     f_h: from(heatSink),
     f_o: inputOrAssumed('factor of the position', '×', PRACTICE),
   },
@@ -232,33 +264,47 @@ const processKey = (metal: Metal, process: ProcessId): AssumptionKey =>
 /** A thickness that is written in inches is no thicker than the same in millimetres. */
 const ROUNDED_MM = 1e-6
 
+/** What of a wire or an electrode decides about the current. */
+export type Carrier = Pick<Wire, 'diameterMm' | 'classification'>
+
+function carrierFactor(processId: ProcessId, carrier: Carrier | null, r: Reckoner): number {
+  const { electrode } = PROCESSES[processId]
+  if (electrode === 'tungsten') return r.take(noWire, {})
+  if (electrode === 'wire') return r.take(wireFactor, { d: carrier?.diameterMm ?? 'usualWireMm' })
+  const c = carrier ? classOfElectrode(carrier).currentFactor : 1
+  return r.take(stickFactor, { c, d: carrier?.diameterMm ?? 'usualStickMm' })
+}
+
 /**
  * The current that one pass of this joint wants, and the window around it.
- * @param wireMm diameter of the wire that is fed; null where none is chosen: then the usual one
+ * @param carrier wire that is fed, or covered electrode; null where none is chosen: then the usual one
  */
 export function wantedCurrentOf(
   joint: Joint,
   processId: ProcessId,
-  wireMm: number | null,
+  carrier: Carrier | null,
   r: Reckoner,
 ): WantedCurrent {
-  const { feedsWire } = PROCESSES[processId]
   const metal = thinnerFamily(joint)
   const [t_1, t_2] = [thinnerMm(joint), thickerMm(joint)]
   const t_0 = r.take(meltThrough, { t_0: meltThroughKey(processId) })
   const heatedMm = heatedThicknessMm(joint, processId, r)
-  const t_e = r.take(drivingThickness, { t: heatedMm, t_0 })
+  const isStick = PROCESSES[processId].electrode === 'covered'
+  const t_e = r.take(drivingThickness, {
+    t: isStick ? r.take(stickThickness, { t: heatedMm }) : heatedMm,
+    t_0,
+  })
   const perMmA = r.take(perMm, {
     k: PER_MM[metal],
     f_p: processKey(metal, processId),
     f_j: JOINT_FACTOR[joint.kind],
-    f_w: feedsWire ? r.take(wireFactor, { d: wireMm ?? 'usualWireMm' }) : r.take(noWire, {}),
+    f_w: carrierFactor(processId, carrier, r),
     f_h: r.take(heatSink, { t_1, t_2, t_0 }),
     f_o: POSITION_FACTOR[joint.position] ?? 1,
   })
   const jointA = r.take(jointCurrent, { t_e, K: perMmA })
   const transitionA =
-    processId === 'gmaw-spray' ? sprayTransitionA(metal, wireMm ?? USUAL_SPRAY_MM[metal]) : null
+    processId === 'gmaw-spray' ? sprayTransitionA(metal, carrier?.diameterMm ?? USUAL_SPRAY_MM[metal]) : null
   return {
     heatedMm,
     meltThroughMm: t_0,

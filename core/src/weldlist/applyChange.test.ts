@@ -26,8 +26,14 @@ describe('a change of kind', () => {
 
 it('a change that cannot stand is refused in words, and changes nothing', () => {
   const before = joint({ kind: 'v', legMm: null, includedAngleDeg: 60 })
-  const after = applyChange(before, { rootFaceMm: 20 })
-  expect(after.ok ? '' : after.message).toBe(
-    'The root face is 20 mm and leaves no groove in 6.35 mm; make it smaller or choose a square joint.',
-  )
+  const after = applyChange(before, { rootFaceMm: -1 })
+  expect(after.ok ? '' : after.message).toBe('The root face must be 0 mm or more.')
+})
+
+it('an angle that one side cannot have is refused, not replaced by a usual one', () => {
+  const after = applyChange(joint({ kind: 'v', legMm: null, includedAngleDeg: 60 }), {
+    kind: 'bevel',
+    includedAngleDeg: 95,
+  })
+  expect(after.ok ? '' : after.message).toContain('a bevel is below 90, 45 is usual')
 })

@@ -12,10 +12,15 @@ export type Changed =
  * @example applyChange(joint, { legMm: -1 }) // { ok: false, message: 'The leg must be at least …' }
  */
 export function applyChange(joint: Joint, change: Partial<Joint>): Changed {
-  const next = completeJoint(
+  const completed = completeJoint(
     { ...joint, ...change },
     change.kind !== undefined || change.around !== undefined,
   )
+  // An angle that was written with the kind is judged, not replaced by a usual one.
+  const next =
+    typeof change.includedAngleDeg === 'number' && completed.includedAngleDeg !== null
+      ? { ...completed, includedAngleDeg: change.includedAngleDeg }
+      : completed
   const read = readDocument(jointSchema, next)
   if (read.ok) return { ok: true, joint: read.value }
   const problem = read.problems[0]

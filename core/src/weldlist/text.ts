@@ -3,11 +3,11 @@ import { BEVELLED_KINDS, FILLET_KINDS } from '../model/jointKinds.ts'
 import { type MaterialId } from '../model/material.ts'
 import type { Joint } from '../model/job.ts'
 import { parseQuantity } from '../quantity/parse.ts'
-import { printQuantity } from '../quantity/print.ts'
+import { asFraction, printQuantity, printThickness } from '../quantity/print.ts'
 import type { Notation } from '../quantity/units.ts'
 import { MATERIALS, materialOf } from '../reference/materials.ts'
 import { NOMINAL_SIZES, pipeOf, schedulesOf } from '../reference/pipes.ts'
-import { JOINT_CHOICES, jointName, positionName, positionOf } from './words.ts'
+import { JOINT_CHOICES, type JointChoice, jointName, positionName, positionOf } from './words.ts'
 
 export type TextRead =
   | { readonly ok: true; readonly change: Partial<Joint>; readonly understood: string }
@@ -23,18 +23,30 @@ const plain = (text: string): string => text.trim().replace(/\s+/g, ' ')
  */
 export function readWelds(text: string, notation: Notation): TextRead {
   const written = plain(text)
+  const example = notation.system === 'imperial' ? '4 x 18 in' : '4 x 450 mm'
   const parts = /^(\d+)\s*(?:[x×*@]|pcs|off|of)\s*(.+)$/i.exec(written)
+  if (/^\d+$/.test(written) && Number(written) > 0) {
+    const unit = notation.system === 'imperial' ? 'in' : 'mm'
+    return fail(
+      `“${written}”: ${written} welds, or ${written} ${unit}? Write ${written} x ${example.slice(4)}, or ${written} ${unit}.`,
+    )
+  }
   const round = /^(\d+)\s*[x×*@]\s*round$/i.exec(written)
   if (round && Number(round[1]) >= 1 && Number(round[1]) <= 100_000)
     return read({ count: Number(round[1]) }, `${round[1]} × round`)
   if (/^\d+\s*[x×*@]$/i.test(written))
-    return fail(`“${written}”: the length is missing. Write for example 4 x 18 in.`)
+    return fail(`“${written}”: the length is missing. Write for example ${example}.`)
   const count = parts ? Number(parts[1]) : 1
   if (count < 1 || count > 100_000)
-    return fail(`“${written}”: the number of welds must be from 1 to 100000. Write for example 4 x 18 in.`)
+    return fail(`“${written}”: the number of welds must be from 1 to 100000. Write for example ${example}.`)
   const length = parseQuantity('length', parts?.[2] ?? written, notation)
   if (!length.ok)
-    return fail(length.problem.message.replace('Write 18 in or 4 ft.', 'Write for example 4 x 18 in.'))
+    return fail(
+      length.problem.message.replace(
+        /Write (18 in or 4 ft|450 mm or 1.2 m)\.$/,
+        `Write for example ${example}.`,
+      ),
+    )
   return read({ count, lengthMm: length.value }, `${count} × ${length.understood}`)
 }
 
@@ -44,10 +56,36 @@ const isRound = ({ kind, around }: Joint): boolean =>
 
 /**
  * How many welds of which length, as it is typed.
- * @example printWelds(joint, notation) // '24 x 8 in'
+ * @example printWelds(joint, notation) // '24 × 8 in'
  */
 export const printWelds = (joint: Joint, notation: Notation): string =>
-  `${joint.count} x ${isRound(joint) ? 'round' : printQuantity('length', joint.lengthMm, notation)}`
+  `${joint.count} × ${isRound(joint) ? 'round' : printQuantity('length', joint.lengthMm, notation)}`
+
+/** Words that people put around the one that says which joint it is. */
+const AROUND = /\b(?:welds?|joints?|grooves?|fillets?|preps?|single)\b/g
+
+/**
+ * The joint that somebody names, with the words that people put around it; undefined for none.
+ * @param words lower case
+ * @example jointChoiceFor('v-groove')?.kind // 'v'
+ */
+function jointChoiceFor(words: string): JointChoice | undefined {
+  const spaced = evened(words)
+  const bare = evened(spaced.replace(AROUND, ' '))
+  const called = (said: string) =>
+    said === ''
+      ? undefined
+      : JOINT_CHOICES.find((one) => one.words.includes(said) || evened(one.name.toLowerCase()) === said)
+  // `fillet` alone is all around, and means a T.
+  return (
+    called(words) ??
+    called(spaced) ??
+    called(spaced.replace(/ welds?$/, '')) ??
+    called(bare) ??
+    called(bare.replace(/ butt$/, ''))
+  )
+}
+const evened = (words: string): string => words.replace(/[-_,]/g, ' ').replace(/\s+/g, ' ').trim()
 
 /**
  * `T`, `lap`, `V 60`, `bevel 45`, `tube to plate`
@@ -57,9 +95,8 @@ export function readJoint(text: string): TextRead {
   const written = plain(text)
   const lower = written.toLowerCase()
   const angled = /^(.*?)[\s,]*(\d+(?:\.\d+)?)\s*(?:°|deg|degrees)?$/.exec(lower)
-  const known = (words: string) =>
-    JOINT_CHOICES.find((one) => one.words.includes(words) || one.name.toLowerCase() === words)
-  const found = known(lower) ?? (angled ? known((angled[1] ?? '').replace(/,$/, '').trim()) : undefined)
+  const named = jointChoiceFor(lower)
+  const found = named ?? (angled ? jointChoiceFor((angled[1] ?? '').replace(/,$/, '').trim()) : undefined)
   if (!found) {
     return fail(
       written === ''
@@ -67,7 +104,7 @@ export function readJoint(text: string): TextRead {
         : `“${written}” is not a joint that is known. Write for example T, lap, square, V 60, bevel 45, plug or tube to plate.`,
     )
   }
-  const angle = known(lower) ? null : Number(angled?.[2])
+  const angle = named ? null : Number(angled?.[2])
   const bevelled = BEVELLED_KINDS.includes(found.kind)
   if (angle !== null && !bevelled)
     return fail(`“${written}”: a ${found.name} has no angle. Write it without.`)
@@ -96,20 +133,29 @@ interface Part {
   readonly diameterMm: number | null
 }
 
-/** `1-1/2 in sch 40 316L` */
+/** Decimals of an inch are no way to write a nominal size, and everybody does. */
+const asNominal = (size: string): string => {
+  const inches = Number(size)
+  return size.includes('.') && Number.isFinite(inches) ? (asFraction(inches) ?? size) : size
+}
+
+/** `1-1/2 in sch 40 316L`, `1.5 sch 40 pipe` */
 function readPipe(written: string): Part | string | null {
-  const found = /^(?:nps\s*)?([\d\s/-]+?)\s*(?:in|"|”)?\s+sch(?:edule)?\.?\s*(\d+s?|std|xs)\b\s*(.*)$/i.exec(
+  const found = /^(?:nps\s*)?([\d.\s/-]+?)\s*(?:in|"|”)?\s+sch(?:edule)?\.?\s*(\d+s?|std|xs)\b\s*(.*)$/i.exec(
     written,
   )
   if (!found) return null
-  const nps = (found[1] ?? '').trim().replace(/\s+/, '-')
+  const nps = asNominal((found[1] ?? '').trim().replace(/\s+/, '-'))
   const schedules = schedulesOf(nps)
   if (!schedules)
     return `“${written}”: there is no nominal size ${nps} here. Sizes run ${NOMINAL_SIZES.join(', ')} in.`
   const pipe = pipeOf(nps, found[2] ?? '')
   if (!pipe)
     return `“${written}”: ${nps} in pipe has no schedule ${found[2]} here. Use ${schedules.join(', ')}.`
-  const words = (found[3] ?? '').trim()
+  const words = (found[3] ?? '')
+    .replace(/\b(?:pipe|tube|tubing)\b/gi, ' ')
+    .trim()
+    .replace(/\s+/g, ' ')
   const material = words === '' ? null : materialOf(words)
   if (words !== '' && !material)
     return `“${written}”: the pipe is understood, the metal “${words}” is not. Write for example 304, 316L, steel or 6061.`
@@ -126,11 +172,22 @@ function splitMaterial(written: string): { rest: string; material: MaterialId | 
   return { rest: written, material: null }
 }
 
+/** What a piece of metal is called by its shape: its thickness is what is welded. */
+const SHAPES =
+  /\b(?:plate|sheet|flat ?bar|flat|bar|strip|angle(?: iron)?|square tub(?:e|ing)|rect(?:angular)? tub(?:e|ing)|box section|tub(?:e|ing)|wall|hss)\b/gi
+/** `L2x2x1/4`, `2 x 2 x 1/8`: two sides, then the wall. */
+const SECTION =
+  /^(?:l|hss)?\s*[\d.\s/-]+?\s*(?:in|mm|")?\s*[x×*]\s*[\d.\s/-]+?\s*(?:in|mm|")?\s*[x×*]\s*(\S.*)$/i
+
+/** Leaves of `2x2x1/8 tube 304` the wall and the metal. */
+const withoutShape = (written: string): string =>
+  plain((SECTION.exec(written)?.[1] ?? written).replace(SHAPES, ' '))
+
 function readPart(text: string, fallback: MaterialId, notation: Notation): Part | string {
   const written = plain(text)
   const pipe = readPipe(written)
   if (pipe !== null) return pipe
-  const { rest, material } = splitMaterial(written)
+  const { rest, material } = splitMaterial(withoutShape(written))
   const thickness = parseQuantity('thickness', rest, {
     ...notation,
     metal: MATERIALS[material ?? fallback].gauge,
@@ -170,12 +227,14 @@ export function readParts(text: string, joint: Joint, notation: Notation): TextR
 
 /** Prints what reads back to the same: thickness and metal of A, and of B what differs. */
 export function printParts(joint: Joint, notation: Notation): string {
-  const thickness = (mm: number) => printQuantity('thickness', mm, notation)
-  const a = `${thickness(joint.thicknessAMm)} ${MATERIALS[joint.materialA].short}`
+  const [ofA, ofB] = [joint.materialA, joint.materialB].map((id) => MATERIALS[id].gauge)
+  const a = `${printThickness(joint.thicknessAMm, ofA, notation)} ${MATERIALS[joint.materialA].short}`
   if (joint.materialA !== joint.materialB) {
-    return `${a} to ${thickness(joint.thicknessBMm)} ${MATERIALS[joint.materialB].short}`
+    return `${a} to ${printThickness(joint.thicknessBMm, ofB, notation)} ${MATERIALS[joint.materialB].short}`
   }
-  return joint.thicknessAMm === joint.thicknessBMm ? a : `${a} to ${thickness(joint.thicknessBMm)}`
+  return joint.thicknessAMm === joint.thicknessBMm
+    ? a
+    : `${a} to ${printThickness(joint.thicknessBMm, ofB, notation)}`
 }
 
 type SizeKey =
@@ -291,12 +350,15 @@ export function printSize(joint: Joint, notation: Notation): string {
  */
 export function readPosition(text: string): TextRead {
   const position = positionOf(plain(text).toLowerCase())
-  return position
-    ? read({ position }, positionName(position))
-    : fail(
-        `“${plain(text)}” is not a position. Write flat, horizontal, vertical up, vertical down or overhead, or 1F to 4G.`,
-      )
+  if (!position)
+    return fail(
+      `“${plain(text)}” is not a position. Write flat, horizontal, vertical up, vertical down or overhead, or 1F to 6G, or PA to PJ.`,
+    )
+  const name = positionName(position)
+  return read({ position }, FIXED_PIPE.test(plain(text)) ? `round a fixed pipe: judged as ${name}` : name)
 }
+/** A pipe that is not turned is welded in all positions in turn; going up the side decides the current. */
+const FIXED_PIPE = /^(?:[56][fgr]*|ph|pj|[hj]-?l0?45)$/i
 
 /**
  * Empty or `continuous`; `2-6`, `50-150 mm`, `2-6 staggered`

@@ -46,6 +46,16 @@ describe('what people write in a weld line', () => {
     ['tube to plate', { kind: 'tee', around: true }],
     ['girth', { kind: 'square', around: true }],
     ['branch', { kind: 'saddle', around: false }],
+    ['butt weld', { kind: 'square', around: false }],
+    ['V-groove', { kind: 'v', around: false }],
+    ['V-groove 60', { kind: 'v', includedAngleDeg: 60 }],
+    ['single bevel groove weld', { kind: 'bevel', around: false }],
+    ['Double-V butt', { kind: 'double-v', around: false }],
+    ['T-joint fillet', { kind: 'tee', around: false }],
+    ['fillet weld', { kind: 'tee', around: false }],
+    ['lap fillet', { kind: 'lap', around: false }],
+    ['flare bevel groove', { kind: 'flare-bevel', around: false }],
+    ['tube to plate fillet', { kind: 'tee', around: true }],
   ])('joint “%s”', (written, expected) => {
     expect(change(text.readJoint(written))).toMatchObject(expected)
   })
@@ -70,6 +80,17 @@ describe('what people write in a weld line', () => {
       },
     ],
     ['3 mm galv', { thicknessAMm: 3, materialA: 'galvanised' }],
+    ['3/16 plate', { thicknessAMm: 4.7625, materialA: 'hot-rolled' }],
+    ['#10', { thicknessAMm: 0.1345 * 25.4 }],
+    ['# 10 sheet to 1/4 plate', { thicknessAMm: 0.1345 * 25.4, thicknessBMm: 6.35 }],
+    ['1.5 sch 40', { thicknessAMm: 0.145 * 25.4, diameterMm: 1.9 * 25.4 }],
+    ['1-1/2 in sch 40 pipe', { thicknessAMm: 0.145 * 25.4, diameterMm: 1.9 * 25.4 }],
+    ['0.75 sch 10s pipe 304', { thicknessAMm: 0.083 * 25.4, materialA: 'stainless-304' }],
+    ['2x2x1/8 tube', { thicknessAMm: 3.175, thicknessBMm: 3.175 }],
+    ['L2x2x1/4', { thicknessAMm: 6.35 }],
+    ['2 x 2 x 11 ga square tubing to 1/4', { thicknessAMm: 0.1196 * 25.4, thicknessBMm: 6.35 }],
+    ['50x50x3 mm tube', { thicknessAMm: 3 }],
+    ['L 1-1/2 x 1-1/2 x 3/16 in angle 6061', { thicknessAMm: 4.7625, materialA: 'aluminium-6061' }],
   ])('parts “%s”', (written, expected) => {
     expect(change(text.readParts(written, steel, IMPERIAL))).toMatchObject(near(expected))
   })
@@ -93,6 +114,18 @@ describe('what people write in a weld line', () => {
     ['3g', 'vertical-up'],
     ['oh', 'overhead'],
     ['flat', 'flat'],
+    ['4F', 'overhead'],
+    ['PA', 'flat'],
+    ['PB', 'horizontal'],
+    ['PC', 'horizontal'],
+    ['PD', 'overhead'],
+    ['PE', 'overhead'],
+    ['PF', 'vertical-up'],
+    ['PG', 'vertical-down'],
+    ['PH', 'vertical-up'],
+    ['PJ', 'vertical-down'],
+    ['5G', 'vertical-up'],
+    ['6g', 'vertical-up'],
   ])('position “%s”', (written, position) => {
     expect(change(text.readPosition(written))).toEqual({ position })
   })
@@ -116,7 +149,12 @@ describe('what people write in a weld line', () => {
     [text.readParts('2 sch 33 304', steel, IMPERIAL), 'no schedule 33'],
     [text.readParts('7 sch 40', steel, IMPERIAL), 'no nominal size 7'],
     [text.readParts('2 ga 304', steel, IMPERIAL), 'has no 2 ga'],
-    [text.readPosition('sideways'), '1F to 4G'],
+    [text.readPosition('sideways'), '1F to 6G'],
+    [text.readWelds('4', IMPERIAL), '4 welds, or 4 in?'],
+    [text.readWelds('400', METRIC), '400 welds, or 400 mm?'],
+    [text.readWelds('4 x', METRIC), '4 x 450 mm'],
+    [text.readWelds('3 x 0.1 mm', METRIC), 'below the least of 0.5 mm. Write for example 4 x 450 mm.'],
+    [text.readJoint('groove'), 'not a joint'],
     [text.readPattern('6-2', IMPERIAL), 'shorter than its weld'],
     [text.readPattern('often', IMPERIAL), '2-6'],
   ])('%#: says what to write', (read, words) => {
@@ -142,6 +180,20 @@ describe('what people write in a weld line', () => {
         expect(again.legMm ?? 0).toBeCloseTo(one.legMm ?? 0, 2)
       }
     }
+  })
+
+  it('says of a pipe that is not turned how it is judged', () => {
+    expect(message(text.readPosition('6G'))).toContain('round a fixed pipe: judged as vertical up')
+    expect(message(text.readPosition('2G'))).toBe('read as horizontal')
+  })
+
+  it('echoes a gauge as a gauge, and what is no gauge of its metal in inches', () => {
+    const parts = (written: string, system = IMPERIAL) => message(text.readParts(written, steel, system))
+    expect(parts('14 ga to 1/4')).toContain('14 ga')
+    expect(parts('0.0747')).toContain('14 ga')
+    expect(parts('0.08')).toContain('0.08 in')
+    expect(parts('16 ga 304')).toContain('1/16 in 304')
+    expect(parts('14 ga', METRIC)).toContain('1.897 mm')
   })
 
   it('metric and imperial entry give the same weld', () => {
@@ -267,10 +319,10 @@ describe('a weld list as a table', () => {
 
   it('a rule across cells names its cell too', () => {
     const [row] = table([
-      ['joint', 'thickness (mm)', 'face (mm)', 'angle'],
-      ['v', '6', '9', '60'],
+      ['joint', 'thickness (mm)', 'angle'],
+      ['bevel', '6', '95'],
     ])
-    expect(row?.problems[0]).toMatchObject({ key: 'rootFaceMm' })
+    expect(row?.problems[0]).toMatchObject({ key: 'includedAngleDeg' })
   })
 
   it('formulas of a spreadsheet are text and nothing else', () => {

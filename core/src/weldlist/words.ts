@@ -57,10 +57,32 @@ export const jointName = (joint: Pick<Joint, 'kind' | 'around'>): string =>
 
 /** Position by word, and by the AWS number before F (fillet) or G (groove). */
 const POSITION_WORDS: readonly (readonly [Position, string, readonly string[]])[] = [
-  ['flat', 'flat', ['f', 'flat', '1', '1f', '1g', 'pa']],
+  ['flat', 'flat', ['f', 'flat', '1', '1f', '1g', '1gr', '1fr', 'pa']],
   ['horizontal', 'horizontal', ['h', 'horizontal', 'horiz', '2', '2f', '2g', 'pb', 'pc']],
-  ['vertical-up', 'vertical up', ['v', 'vu', 'vertical', 'vertical up', 'up', '3', '3f', '3g', 'pf']],
-  ['vertical-down', 'vertical down', ['vd', 'vertical down', 'down', 'pg']],
+  [
+    'vertical-up',
+    'vertical up',
+    [
+      'v',
+      'vu',
+      'vertical',
+      'vertical up',
+      'up',
+      '3',
+      '3f',
+      '3g',
+      'pf',
+      '5',
+      '5f',
+      '5g',
+      'ph',
+      '6',
+      '6f',
+      '6g',
+      'h-l045',
+    ],
+  ],
+  ['vertical-down', 'vertical down', ['vd', 'vertical down', 'down', 'pg', 'pj', 'j-l045']],
   ['overhead', 'overhead', ['o', 'oh', 'overhead', '4', '4f', '4g', 'pd', 'pe']],
 ]
 

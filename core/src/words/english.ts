@@ -21,16 +21,18 @@ export const ENGLISH: Language = {
     // Single-phase goes without saying.
     phases: { 1: '', 3: 'three-phase' },
     supply: { engine: 'its engine', none: 'none chosen' },
-    holder: { gun: 'gun', torch: 'torch', source: 'source' },
-    electrode: { wire: 'wire', tungsten: 'tungsten' },
-    filler: { wire: 'wire', rod: 'rod' },
+    holder: { gun: 'gun', torch: 'torch', holder: 'stick holder', source: 'source' },
+    electrode: { wire: 'wire', tungsten: 'tungsten', covered: 'electrode' },
+    filler: { wire: 'wire', rod: 'rod', covered: 'electrodes' },
     link: {
       circuit: 'Circuit',
       source: 'Power source',
       gun: 'Gun',
       torch: 'Torch',
+      holder: 'Holder',
       wire: 'Wire',
       tungsten: 'Tungsten',
+      covered: 'Electrode',
     },
     gunGas: { co2: 'CO₂', mixed: 'an argon mix', argon: 'argon', none: 'no gas' },
     inGas: { gas: 'in this gas', none: 'without gas' },
@@ -45,6 +47,7 @@ export const ENGLISH: Language = {
     form: {
       solid: 'solid wire on a spool',
       rod: 'rod',
+      covered: 'covered electrode',
       'cored-gas-shielded': 'gas-shielded cored wire',
       'cored-self-shielded': 'self-shielded cored wire',
     },
@@ -81,9 +84,11 @@ export const ENGLISH: Language = {
       powerSource: 'power source',
       feeder: 'wire feeder',
       'gun-wire': 'gun',
-      'gun-tig': 'torch',
+      'gun-tungsten': 'torch',
+      'gun-covered': 'stick holder',
       'wire-wire': 'wire',
-      'wire-tig': 'rod',
+      'wire-tungsten': 'rod',
+      'wire-covered': 'electrode',
       roll: 'drive rolls',
       liner: 'liner',
       tip: 'contact tip',
@@ -104,8 +109,8 @@ export const ENGLISH: Language = {
     },
     fitting: { inert: 'argon and its mixes', co2: 'CO₂' },
     scale: { argon: 'argon', 'ar-co2-25': '75/25 Ar/CO₂', co2: 'CO₂', helium: 'helium' },
-    pack: { spool: 'spool', tube: 'tube', cylinder: 'cylinder' },
-    packs: { spool: 'spools', tube: 'tubes', cylinder: 'cylinders' },
+    pack: { spool: 'spool', tube: 'tube', pack: 'pack', cylinder: 'cylinder' },
+    packs: { spool: 'spools', tube: 'tubes', pack: 'packs', cylinder: 'cylinders' },
     plateFamily: { gmaw: 'MIG', fcaw: 'flux-cored', gtaw: 'TIG', smaw: 'stick' },
     verdict: { fits: 'Fits', tight: 'Tight', fails: 'Fails', unknown: 'Unknown' },
     join: { or: 'or', and: 'and', to: 'to', none: '' },
@@ -136,16 +141,17 @@ export const ENGLISH: Language = {
     'wire-above-output': 'Wire and output',
     'gun-for-wire': 'Rating and wire',
     polarity: 'Polarity',
-    'polarity-of-wire': 'Polarity of the wire',
+    'polarity-of-wire': 'Polarity of wire or electrode',
     'polarity-reach': 'Polarity that it can take',
     'parts-chosen': 'Parts chosen',
     'rated-for-process': 'Process on the plate',
+    'stick-strikes': 'Striking the electrode',
     'wave-for-metal': 'AC for aluminium',
     'ac-control': 'AC balance and frequency',
     'start-method': 'Start of the arc',
     'electronics-near': 'Electronics near by',
     'gas-control': 'Gas valve',
-    'gun-kind': 'Gun or torch',
+    'gun-kind': 'Gun, torch or holder',
     'water-cooling': 'Cooling',
     handling: 'In the hand',
     'collet-size': 'Collet size',
@@ -174,12 +180,13 @@ export const ENGLISH: Language = {
     'collet-body-class': 'Collet body for the torch',
     'cup-class': 'Cup for the torch',
     'back-cap-class': 'Back cap for the torch',
-    'wire-form': 'Wire for the process',
+    'wire-form': 'Filler for the process',
     'filler-for-metal': 'Filler for the metal',
     'wire-position': 'Wire and position',
-    'short-circuit-depth': 'Short-circuit on thick steel',
+    'short-circuit-depth': 'Short-circuit transfer',
     'spray-transition': 'Spray and the joint',
     'spray-position': 'Spray and position',
+    'weld-stands': 'Figures of the weld',
     'square-depth': 'Depth of a square joint',
     'cored-class': 'Class of the wire',
     'cored-position': 'Cored wire out of position',
@@ -198,6 +205,39 @@ export const ENGLISH: Language = {
     'time-use': 'Working time',
   },
 
+  short: {
+    'supply-voltage': 'voltage',
+    'breaker-holds': 'breaker',
+    cable: 'cable',
+    'conductor-rule': 'cable, rule',
+    'breaker-rule': 'breaker, rule',
+    'source-range': 'source',
+    'source-duty': 'duty',
+    'gun-duty': 'gun',
+    electrode: '{holder}',
+    'electrode-low': '{holder} too thick',
+    'source-range-low': 'source too hot',
+    'feed-speed': 'wire feed',
+    thickness: 'thickness',
+    polarity: 'polarity',
+    'polarity-of-wire': 'polarity',
+    'rated-for-process': 'not on plate',
+    'wave-for-metal': 'needs AC',
+    'filler-for-metal': 'wrong filler',
+    'gas-for-metal': 'wrong gas',
+    'gas-for-process': 'wrong gas',
+    'gas-for-spray': 'gas for spray',
+    'short-circuit-depth': 'short-circuit',
+    'spray-transition': 'too thin for spray',
+    'spray-position': 'spray, position',
+    'cored-class': 'wire class',
+    'cored-position': 'position',
+    'weld-stands': 'weld contradicts',
+    'time-use': 'hours',
+    'wire-use': 'wire left',
+    'gas-use': 'gas left',
+    'tungsten-use': 'tungsten left',
+  },
   groups: {
     polarity: { title: 'Polarity', well: 'Leads as they should be' },
     together: { title: 'Parts go together', well: 'The parts go with each other' },
@@ -302,6 +342,11 @@ export const ENGLISH: Language = {
       wired: '{source} is wired for {only}',
       'wired-other': '{source} is wired for {only} only, and {wanted} is wanted',
     },
+    'stick-strikes': {
+      strikes: '{source} stands at {open} before the arc; {wire} strikes readily from {wants} on',
+      'goes-out':
+        '{source} stands at {open} before the arc; {wire} wants {wants} to strike readily and not to go out',
+    },
     'rated-for-process': {
       'not-rated': '{source} is not rated for {process}',
       rated: '{source} is rated for {process}',
@@ -384,6 +429,8 @@ export const ENGLISH: Language = {
     connector: {
       same: '{gun} plugs into {machine}: {own}',
       other: '{gun} has a {own}; {machine} has a {has}',
+      'wired-in': '{machine} has its own {holder} wired in: nothing else plugs into it',
+      'of-another': '{gun} is wired into another machine: it plugs into none',
     },
     'wire-size-fed': {
       outside: '{feeder} feeds {least} to {most}; {wire} is {size}',
@@ -483,6 +530,7 @@ export const ENGLISH: Language = {
       'not-weldable': '{pair|to}: {why}',
       excluded: '{wire} is not for {pair|to}: {why}',
       unusual: '{wire} is not for {pair|to}: usual are {fillers}',
+      'not-by-stick': '{pair|to} is not welded by stick in ordinary work',
       'needs-procedure': '{pair|to} needs a procedure. {why}',
       right: '{wire} is a filler for {pair|to}',
     },
@@ -502,6 +550,26 @@ export const ENGLISH: Language = {
       'runs-out':
         'Sprayed steel runs out of welds {position}: it holds in flat joints and horizontal fillets only, unless it is pulsed',
     },
+    'weld-stands': {
+      'leg-over-edge':
+        'A leg of {is} is larger than the edge of {bound} that it is welded on: change one of them. Reckoned with {meanwhile} until then',
+      'leg-over-corner':
+        'A leg of {is} is larger than the thinner part of {bound} at this corner: change one of them. Reckoned with {meanwhile} until then',
+      'leg-over-flare':
+        'A fill of {is} is deeper than the flare of {bound}: change one of them, or leave it empty for flush. Reckoned with {meanwhile} until then',
+      'face-over-part':
+        'A root face of {is} leaves no groove in a part of {bound}: make it smaller, or choose a square joint. Reckoned without a face until then',
+      'radius-over-groove':
+        'A root radius of {is} is deeper than the groove of {bound}: make it smaller. Reckoned with {meanwhile} until then',
+      'wall-over-radius':
+        'A wall of {is} does not go into a tube of {bound} radius: change one of them. Reckoned with {meanwhile} until then',
+      'branch-over-header':
+        'A branch of {is} is larger than the tube of {bound} that it sits on: change one of them. Reckoned with {meanwhile} until then',
+      'slot-under-width':
+        'A slot {is} long is shorter than its width of {bound}: make it longer, or choose a plug. Reckoned with {meanwhile} until then',
+      'passes-too-thin':
+        '{is} passes leave less than a leg of 1 mm (0.04 in) to each; {bound} is the most for this leg. Reckoned with {meanwhile} until then',
+    },
     'square-depth': {
       reaches: 'The arc reaches through a square joint of {most}',
       bevel: 'The arc does not reach the root of a square joint of {thickness}, only of {most}: bevel it',
@@ -516,7 +584,7 @@ export const ENGLISH: Language = {
       runs: 'Out of position this wire holds its pool up to {most}; the weld wants {wants}',
     },
     travel: {
-      'by-hand': 'A hand keeps up with the wire',
+      'by-hand': 'A hand keeps up with it',
       'too-fast':
         'Even turned down, the bead asks for {travel} of travel, and a hand keeps up to {most}: it comes out larger than it was asked for',
       'too-slow': 'The bead asks for {travel} of travel: below {least} the pool piles up and rolls over cold',
@@ -525,6 +593,7 @@ export const ENGLISH: Language = {
       'may-not-fuse':
         'Short-circuit above {most} of steel may not fuse: use spray or flux-cored, or a qualified procedure',
       fuses: 'Short-circuit fuses steel up to {most}',
+      aluminium: 'Short-circuit laps cold on aluminium: spray or pulse it',
     },
     'gas-for-process': {
       'takes-none': 'Self-shielded wire takes no gas: close the cylinder',
@@ -534,6 +603,8 @@ export const ENGLISH: Language = {
     'gas-for-metal': {
       oxidises: 'Aluminium wants pure argon: {gas} oxidises it',
       wanders: 'Steel wire wanders in inert gas: use an argon mix or CO₂ instead of {gas}',
+      'wanders-stainless':
+        'Stainless wire wanders in {gas} and piles up: it wants a little CO₂ or oxygen in the gas',
       corrodes: '{gas} takes the corrosion resistance out of stainless: CO₂ of {most} at most',
       suits: '{gas} suits the metal',
     },
@@ -563,10 +634,22 @@ export const ENGLISH: Language = {
       'may-freeze': 'CO₂ at {flow} may freeze a regulator without heater, from about {most} on',
       flows: 'CO₂ at {flow} does not freeze the regulator, up to about {most}',
     },
-    'wire-use': { measured: 'The job uses {demand}; on the shelf {capacity}' },
-    'gas-use': { measured: 'The job uses {demand}; left in the cylinder {capacity}' },
-    'tungsten-use': { measured: 'The job grinds away {demand}; in the drawer {capacity}' },
-    'time-use': { measured: 'The job takes {demand}; set aside {capacity}' },
+    'wire-use': {
+      measured: 'The job uses {demand}; on the shelf {capacity}',
+      'wire-stock': 'The job uses {demand}. Not judged: nobody has counted {wire}',
+    },
+    'gas-use': {
+      measured: 'The job uses {demand}; left in the cylinder {capacity}',
+      'gas-left': 'The job uses {demand}. Not judged: nobody has read the gauge of {gas}',
+    },
+    'tungsten-use': {
+      measured: 'The job grinds away {demand}; in the drawer {capacity}',
+      'tungsten-stock': 'The job grinds away {demand}. Not judged: nobody has counted {tungsten}',
+    },
+    'time-use': {
+      measured: 'The job takes {demand}; set aside {capacity}',
+      hours: 'The job takes {demand}. Not judged: no hours are set aside for it',
+    },
   },
 
   notKnown: 'Not known: {missing}',
@@ -575,6 +658,8 @@ export const ENGLISH: Language = {
     gun: 'the gun or torch',
     wire: 'the wire',
     rod: 'the rod',
+    covered: 'the electrode',
+    'open-circuit': 'the open-circuit voltage of {source}: read it off the plate',
     gas: 'the gas',
     tungsten: 'the tungsten',
     'not-chosen': '{slots} of the set-up: choose them',
@@ -589,7 +674,7 @@ export const ENGLISH: Language = {
     'gas-for-rating': 'the gas: a gun’s rating depends on it',
     'other-kind': 'a {wanted}: {gun} is a {kind}',
     'gun-rating': 'a rating of {gun} for {gas}, {wave}',
-    'wire-is-rod': 'a wire on a spool: {wire} is a rod',
+    'wire-is-rod': 'a wire on a spool: {wire} comes on none',
     'wire-range': 'the usable current of {wire}: no table has its size, so enter it from the wire’s data',
     'tungsten-range': 'the usable current of {tungsten}: AWS A5.12 has no such size',
     feeder: 'a wire feeder: {source} has none built in',
@@ -608,11 +693,7 @@ export const ENGLISH: Language = {
     'class-of-part': 'which guns or torches {part} is for',
     'gas-of-wire': 'which gas {wire} is made for: read it off the spool',
     wind: 'the wind at the weld: the job is outdoors',
-    'wire-stock': 'how much {wire} is on the shelf',
-    'gas-left': 'how much {gas} is left: read the gauge',
-    'tungsten-stock': 'how many {tungsten} are in the drawer',
     'tungsten-too-short': 'what is used of {tungsten}: it is no longer than the stub that is thrown away',
-    hours: 'how many hours are set aside for the job',
   },
 
   mends: {
@@ -629,6 +710,11 @@ export const ENGLISH: Language = {
     'rest-alone-fails': 'Rest alone does not bring it in: the {what} wants shorter welds or less current',
     'gun-of-higher-class': 'A {holder} of a higher class: at this current rest alone does not cool this one',
     'size-that-runs': 'A diameter that runs there: {size}',
+    'thicker-stick': 'A thicker electrode, which wants and carries more current',
+    'thinner-stick': 'A thinner electrode, which runs at less current',
+    'wire-or-tig': 'Wire or TIG',
+    'softer-stick':
+      'An electrode that strikes more easily, such as E6013, or a source with more volts at rest',
     'no-size-runs': 'No size runs at all of its currents: weld the thin and the thick parts with two',
     passes: 'Weld in {passes} passes',
     'source-not-rated': 'A power source rated for {process}',
@@ -639,9 +725,10 @@ export const ENGLISH: Language = {
     'short-circuit-or-pulse': 'Short-circuit, or a source that pulses',
     'pulse-it': 'Pulse it',
     bevel: 'Bevel it to a V of 60°',
+    'as-reckoned': 'Write it as it is reckoned',
     'multi-pass-wire': 'A wire for thicker parts and several passes, such as E71T-8 or E71T-1',
     'thinner-cored-wire': 'A thinner cored wire, or turn the piece',
-    'larger-bead': 'A larger bead, a thinner wire, or a carriage that travels',
+    'larger-bead': 'A larger bead, a thinner wire or electrode, or a carriage that travels',
     'more-beads': 'More passes',
     'set-to-ac': 'Set it to AC',
     'start-by': 'Start by {start}',
@@ -670,6 +757,7 @@ export const ENGLISH: Language = {
     'wire-within': 'A wire of {least} to {most}',
     'spool-of': 'The same wire on a spool of {takes|or}',
     'spool-at-most': 'A spool of at most {most}',
+    'gun-wired-in': 'The {holder} that is wired into it',
     'gun-with-connector': 'A gun or torch with a {has}, or an adapter made for both',
     'roll-with-groove': 'A {wanted} roll for {size}',
     'roll-of-size': 'A roll for {size}',
@@ -700,6 +788,10 @@ export const ENGLISH: Language = {
     'set-aside': 'Set aside {hours}',
   },
 
+  lacks: {
+    lacks: 'there is no {what} that goes with it',
+    'does-not-go': 'what there is does not go together',
+  },
   suggestions: {
     take: '{what}',
     'take-along': '{what}, with its {along}',
@@ -748,12 +840,28 @@ export const ENGLISH: Language = {
       topic: 'Power',
       text: 'Unplug before opening a machine. Wiring is for a licensed electrician; data plate and code decide',
     },
+    'typical-plate': {
+      topic: 'Plate',
+      text: 'The figures of {source} are typical of its class: read its plate before you plug it in or buy for it',
+    },
     fumes: { topic: 'Fumes', text: '{fume}' },
     gas: {
       topic: 'Gas',
       text: 'Chain the cylinder, open it slowly and to one side. Shielding gas displaces air in closed spaces',
     },
     smoke: { topic: 'Fumes', text: 'Self-shielded wire smokes heavily: extract, or work upwind' },
+    'stick-smoke': {
+      topic: 'Fumes',
+      text: 'Coverings smoke: extract, or work upwind; chip slag with the glasses on',
+    },
+    'live-holder': {
+      topic: 'Shock',
+      text: 'The holder is live as long as the machine is on: change electrodes with a dry glove, never under the arm',
+    },
+    'keep-dry': {
+      topic: 'Hydrogen',
+      text: 'Low-hydrogen electrodes stay dry: sealed, or in an oven at some 250 °F (120 °C); out of it for no longer than the code allows, usually 4 h',
+    },
     'live-torch': {
       topic: 'Shock',
       text: 'A TIG torch is live at open-circuit voltage: gloves on before you touch rod or tungsten',

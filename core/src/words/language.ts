@@ -8,6 +8,8 @@ export interface Language {
   readonly vocabulary: Readonly<Record<string, Templates>>
   /** Names of the criteria; the parameters of the assessment may stand in them. */
   readonly titles: Templates
+  /** What limits a cell of the board, in two words, by criterion; its title where there is none. */
+  readonly short: Templates
   /** Names of the rows in which several criteria stand. */
   readonly groups: Readonly<Record<string, { readonly title: string; readonly well: string }>>
   /** Sentences of each criterion by code, without their full stop. `{demand}`, `{capacity}` are its figures. */
@@ -18,6 +20,8 @@ export interface Language {
   readonly missing: Templates
   readonly notKnown: string
   readonly mends: Templates
+  /** Why no set-up can be put together: follows the name of the process. */
+  readonly lacks: Templates
   readonly suggestions: Templates
   readonly chain: Templates
   readonly cautions: Readonly<Record<string, { readonly topic: string; readonly text: string }>>

@@ -1,5 +1,6 @@
 /** A fit as rows: every criterion that measures has its own, those that compare stand together in theirs. */
 import type { Assessment, Mend } from '../criteria/criterion.ts'
+import { isJudged } from '../criteria/judged.ts'
 import type { Fit } from '../fit/fit.ts'
 import { byWorst, type Verdict, worstVerdict } from '../model/verdict.ts'
 import {
@@ -18,6 +19,8 @@ export interface Row {
   readonly id: string
   readonly title: string
   readonly verdict: Verdict
+  /** Whether there was anything to judge it by: what nobody has counted is told and not judged. */
+  readonly isJudged: boolean
   readonly sentence: string
   /** What is missing; empty where nothing is. */
   readonly missing: string
@@ -36,6 +39,7 @@ const single = (speech: Speech, assessment: Assessment, mends: readonly Mend[]):
   id: assessment.criterion,
   title: titleOf(speech, assessment),
   verdict: assessment.verdict,
+  isJudged: isJudged(assessment),
   sentence: sentenceOf(speech, assessment),
   missing: missingOf(speech, assessment),
   demand: sideOf(speech, assessment, 'demand'),
@@ -55,6 +59,7 @@ function together(speech: Speech, group: string, members: readonly Assessment[],
     id: group,
     title: groupTitle(speech, group),
     verdict: worstVerdict(members.map(({ verdict }) => verdict)),
+    isJudged: true,
     sentence: first
       ? broken.map((assessment) => sentenceOf(speech, assessment)).join(' ')
       : groupWell(speech, group),

@@ -2,17 +2,20 @@
 import { slotWord } from '../capability/slots.ts'
 import { isCandidate } from '../model/ownership.ts'
 import type { Source } from '../basis/source.ts'
+import { isAmerican, spelled } from '../basis/spelling.ts'
 import { shownFormula, shownSymbol } from '../calculation/formula.ts'
 import type { Step, Term } from '../calculation/step.ts'
 import type { Slot } from '../capability/slots.ts'
 import type { Assessment, Mend } from '../criteria/criterion.ts'
+import type { BoardCell } from '../board/board.ts'
 import type { Swap } from '../assembly/swaps.ts'
 import type { Chain, ChainLink } from '../fit/chain.ts'
 import type { Suggestion } from '../fit/suggest.ts'
 import type { Shop } from '../model/shop.ts'
 import { figure, list, type Param, type Params, told, type Told } from '../model/told.ts'
 import type { Verdict } from '../model/verdict.ts'
-import { printValue } from '../quantity/printValue.ts'
+import { printNumber, printValue } from '../quantity/printValue.ts'
+import type { Process } from '../reference/processes.ts'
 import type { Notation } from '../quantity/units.ts'
 import { ENGLISH } from './english.ts'
 import type { Language } from './language.ts'
@@ -32,20 +35,33 @@ export const notationOf = ({ unitSystem, locale }: Pick<Shop, 'unitSystem' | 'lo
   locale,
 })
 
+/** Every text of a language, spelled otherwise; its codes stay. */
+function spelledAll<T>(texts: T, locale: string): T {
+  if (typeof texts === 'string') return spelled(texts, locale) as T
+  if (typeof texts !== 'object' || texts === null) return texts
+  return Object.fromEntries(Object.entries(texts).map(([code, one]) => [code, spelledAll(one, locale)])) as T
+}
+let american: Language | null = null
+const languageOf = (locale: string): Language => {
+  if (!isAmerican(locale)) return ENGLISH
+  american ??= spelledAll(ENGLISH, locale)
+  return american
+}
+
 /**
- * English is the one language there is; a second is chosen here.
+ * English is the one language there is, in two spellings; a second is chosen here.
  * @example const speech = speechOf(shop)
  */
 export const speechOf = (shop: Pick<Shop, 'unitSystem' | 'locale'>): Speech => ({
-  language: ENGLISH,
+  language: languageOf(shop.locale),
   notation: notationOf(shop),
 })
 
-const capital = (text: string): string => `${text.charAt(0).toUpperCase()}${text.slice(1)}`
+export const capital = (text: string): string => `${text.charAt(0).toUpperCase()}${text.slice(1)}`
 /** A title as it stands inside a sentence: “Source duty at 210 A” begins small, “MIG gun” does not. */
 export const midSentence = (title: string): string =>
   /^\p{Lu}\p{Ll}/u.test(title) ? `${title.charAt(0).toLowerCase()}${title.slice(1)}` : title
-const sentence = (text: string): string => (/[.!?]$/.test(text) ? text : `${text}.`)
+export const sentence = (text: string): string => (/[.!?]$/.test(text) ? text : `${text}.`)
 
 /**
  * @returns the word of the vocabulary; the code itself where the language has none
@@ -88,7 +104,8 @@ function fill(speech: Speech, template: string, params: Params): string {
   })
 }
 
-const filled = (
+/** The template of a code, filled. */
+export const filled = (
   speech: Speech,
   templates: Readonly<Record<string, string>>,
   { code, params }: Told,
@@ -101,10 +118,27 @@ export function sideOf(speech: Speech, assessment: Assessment, side: 'demand' | 
     const template = speech.language.sides[assessment.criterion]?.[side]
     return template === undefined ? '–' : fill(speech, template, assessment.params)
   }
-  const main = printValue(value, assessment.unit, speech.notation)
+  const main = printSide(speech, assessment, value)
   return side === 'capacity' && assessment.capacityLow !== null
     ? `${withoutUnit(printValue(assessment.capacityLow, assessment.unit, speech.notation))}–${main}`
     : main
+}
+
+const MM_PER_INCH = 25.4
+/** Three decimals of an inch are a feeler gauge’s. */
+const INCH_DECIMALS = 3
+
+/** Two lengths that stand side by side are both fractions of an inch, or both decimals. */
+function printSide({ notation }: Speech, { demand, capacity, unit }: Assessment, value: number): string {
+  const printed = printValue(value, unit, notation)
+  if (unit !== 'mm' || notation.system !== 'imperial' || demand === null || capacity === null) return printed
+  const isFraction = (one: number): boolean => !/[.,]/.test(printValue(one, unit, notation))
+  return isFraction(demand) === isFraction(capacity)
+    ? printed
+    : `${(value / MM_PER_INCH).toLocaleString(notation.locale, {
+        minimumFractionDigits: INCH_DECIMALS,
+        maximumFractionDigits: INCH_DECIMALS,
+      })} in`
 }
 
 /** `50 in/min` without its unit, for the lower end of a range. */
@@ -118,6 +152,33 @@ export const titleOf = (
   speech: Speech,
   { criterion, params }: Pick<Assessment, 'criterion' | 'params'>,
 ): string => capital(fill(speech, speech.language.titles[criterion] ?? criterion, params))
+
+/** Measured in what is said by how much is asked, not by how much is left. */
+const BY_DEMAND: ReadonlySet<string> = new Set(['source-duty'])
+/** No margin in per cent: the amps themselves are what one knows. */
+const signed = (value: number, unit: string, { locale }: Notation): string =>
+  `${value < 0 ? '−' : '+'}${printNumber(Math.abs(value), locale, Math.abs(value) < 10 ? 1 : Math.abs(value) < 100 ? 2 : 3)} ${unit}`
+
+/**
+ * @returns what a cell of the board says below its mark: what limits it, and by how much
+ * @example cellText(speech, cell) // 'source −45 A'
+ */
+export function cellText(speech: Speech, { limit, spareA }: Pick<BoardCell, 'limit' | 'spareA'>): string {
+  const { notation } = speech
+  if (limit === null) return spareA === null ? '' : signed(spareA, 'A', notation)
+  const { demand, capacity, capacityLow, unit, marginPct } = limit
+  const isLow = demand !== null && capacityLow !== null && demand < capacityLow
+  const template = speech.language.short[isLow ? `${limit.criterion}-low` : limit.criterion]
+  const name =
+    template === undefined
+      ? midSentence(titleOf(speech, limit))
+      : midSentence(fill(speech, template, limit.params))
+  if (demand === null || capacity === null) return name
+  if (BY_DEMAND.has(limit.criterion)) return `${name} ${printValue(demand, unit, notation)}`
+  if (unit === 'A')
+    return `${name} ${signed(isLow ? demand - (capacityLow ?? 0) : capacity - demand, unit, notation)}`
+  return marginPct === null ? name : `${name} ${signed(marginPct, '%', notation)}`
+}
 
 /** @returns what is missing; empty where nothing is */
 export const missingOf = (speech: Speech, assessment: Assessment): string =>
@@ -166,18 +227,14 @@ export const suggestionText = (
 }
 
 /** A part that would mend it, in words. */
-export function swapText(
-  speech: Speech,
-  { item, along }: Swap,
-  process: { readonly feedsWire: boolean },
-): string {
+export function swapText(speech: Speech, { item, along }: Swap, process: Pick<Process, 'electrode'>): string {
   const code = `swap${isCandidate(item) ? '-to-buy' : ''}${along.length > 0 ? '-along' : ''}`
   const params = { what: item.name, along: list(along.map((slot) => slotWord(slot, process))) }
   return filled(speech, speech.language.suggestions, told(code, params))
 }
 
 /** The workshop's word for a place; what holds the arc differs by process. */
-export const slotText = (speech: Speech, slot: Slot, process: { readonly feedsWire: boolean }): string =>
+export const slotText = (speech: Speech, slot: Slot, process: Pick<Process, 'electrode'>): string =>
   said(speech, slotWord(slot, process))
 
 /** A caution in words, with its topic. */
@@ -239,6 +296,9 @@ export const jointText = (speech: Speech, { wantedA, windowA }: Chain): string =
 export const plateText = (speech: Speech, fault: Told): string =>
   sentence(filled(speech, speech.language.plate, fault))
 /** A way of feeding aluminium, or what it cannot do, in words. */
+/** Why a source makes no set-up for one of its processes. */
+export const lackText = (speech: Speech, lack: Told): string => filled(speech, speech.language.lacks, lack)
+
 export const wayText = (speech: Speech, way: Told): string => filled(speech, speech.language.ways, way)
 /** What is to be said of a fillet’s size. */
 export const filletText = (speech: Speech, code: string): string =>
@@ -252,7 +312,11 @@ export const verdictText = (speech: Speech, verdict: Verdict): string => wordOf(
 
 /** A source as a person reads it. */
 export const sourceText = (speech: Speech, { text, fromMemory }: Source): string =>
-  filled(speech, speech.language.sources, told(fromMemory ? 'from-memory' : 'plain', { text }))
+  filled(
+    speech,
+    speech.language.sources,
+    told(fromMemory ? 'from-memory' : 'plain', { text: spelled(text, speech.notation.locale) }),
+  )
 
 /** More figures than this of a list tell nobody anything. */
 const MOST_LISTED = 8

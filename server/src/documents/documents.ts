@@ -10,6 +10,8 @@ import {
   fitJob,
   inputOf,
   readDocument,
+  type ShopDocument,
+  shopDocumentSchema,
   type ReferenceFound,
   referencesIn,
   sidesOf,
@@ -17,12 +19,13 @@ import {
   spokenFit,
   type SpokenStep,
   type StockItem,
+  stockedThing,
   spokenSteps,
   upcastFile,
   upcastRecord,
 } from '@brannik/core'
 import { z } from 'zod'
-import { type Kind, kindAt } from '../stores/kinds.ts'
+import { COLLECTIONS, type Kind, kindAt, SHOP } from '../stores/kinds.ts'
 
 /** A record that its schema takes, as the text that came in. */
 export interface RecordDocument {
@@ -45,6 +48,16 @@ interface CatalogueList {
   readonly ids: readonly string[]
   /** Of those that replace a stored one. */
   readonly versions: ReadonlyMap<string, number>
+}
+
+/** A whole shop that is to be stored in the place of another, or where there was none. */
+export interface WholeDocument {
+  /** The id of the shop that it replaces; null where there is none. */
+  readonly replaces: string | null
+  readonly name: string
+  /** In an order in which each names only those before it, the shop first. */
+  readonly kinds: readonly { readonly path: string; readonly records: readonly RecordDocument[] }[]
+  readonly stock: readonly StockItem[]
 }
 
 export type Outcome<T> =
@@ -150,6 +163,72 @@ function catalogue(sent: unknown): Outcome<CatalogueDocument> {
   return { ok: true, value: { lists: lists.filter(({ ids }) => ids.length > 0), stock } }
 }
 
+export const wholeImportSchema = z.strictObject({
+  whole: shopDocumentSchema,
+  /** So that nobody replaces a shop that he has not seen. */
+  replaces: z.string().max(200).nullable(),
+})
+
+/** A whole shop, its records each checked already, as what is stored of it. */
+export function wholeOf(document: ShopDocument, replaces: string | null): Outcome<WholeDocument> {
+  const lists = [
+    { kind: SHOP, key: 'shop', records: [document.shop] as readonly { readonly id: string }[] },
+    ...COLLECTIONS.map((kind) => ({
+      kind,
+      key: kind.listKey,
+      records: document[kind.listKey] as readonly { readonly id: string }[],
+    })),
+  ]
+  const known = new Map<string, ReadonlySet<string>>(
+    lists.map(({ kind, records }) => [kind.kind, new Set(records.map(({ id }) => id))]),
+  )
+  const problems: FieldProblem[] = []
+  const kinds = lists.map(({ kind, key, records }) => {
+    const seen = new Set<string>()
+    return {
+      path: kind.path,
+      records: records.map((body, index): RecordDocument => {
+        const at = (field: string, message: string) =>
+          problems.push({
+            pointer: `/whole/${key}/${index}/${field}`,
+            field: `whole › ${key} › ${index + 1} › ${field}`,
+            message,
+          })
+        if (seen.has(body.id)) at('id', `is “${body.id}”, which an earlier one has; give it another`)
+        seen.add(body.id)
+        const fields = fieldsOf(kind.kind, (body as { readonly kind?: unknown }).kind)
+        const references = referencesIn(fields, body)
+        for (const { field, toKind, toId } of references)
+          if (!known.get(toKind)?.has(toId))
+            at(field, `names “${toId}”, and the file has no such ${toKind}; add it or choose another`)
+        return { id: body.id, text: JSON.stringify(body), references }
+      }),
+    }
+  })
+  document.stock.forEach(({ id }, index) => {
+    const { kind, id: thing } = stockedThing(id)
+    if (!known.get(kind)?.has(thing))
+      problems.push({
+        pointer: `/whole/stock/${index}/id`,
+        field: `whole › stock › ${index + 1} › id`,
+        message: `is “${id}”, and the file has no such thing; add it or leave its count out`,
+      })
+  })
+  if (problems.length > 0) return { ok: false, problems: problems.slice(0, 100) }
+  return { ok: true, value: { replaces, name: document.shop.name, kinds, stock: document.stock } }
+}
+
+function whole(sent: unknown): Outcome<WholeDocument> {
+  const written: unknown = typeof sent === 'object' && sent !== null && 'whole' in sent ? sent.whole : null
+  const upcast = written === null ? null : upcastFile('brannik-shop', written)
+  if (upcast && !upcast.ok) {
+    const { message } = upcast
+    return { ok: false, problems: [{ pointer: '/whole/version', field: 'whole › version', message }] }
+  }
+  const read = readDocument(wholeImportSchema, upcast ? { ...(sent as object), whole: upcast.value } : sent)
+  return read.ok ? wholeOf(read.value.whole, read.value.replaces) : read
+}
+
 /** Chains of more welds than this are not told of one by one: the hungriest stands for them. */
 const MOST_CHAINS = 50
 
@@ -182,11 +261,13 @@ function fit(value: unknown, explained: readonly string[]): Outcome<Uint8Array<A
 export type Ask =
   | { readonly what: 'record'; readonly kindPath: string }
   | { readonly what: 'catalogue' }
+  | { readonly what: 'whole' }
   | { readonly what: 'fit'; readonly explained: readonly string[] }
 
 export interface Answers {
   record: RecordDocument
   catalogue: CatalogueDocument
+  whole: WholeDocument
   fit: Uint8Array<ArrayBuffer>
 }
 
@@ -199,6 +280,8 @@ export function answerTo(ask: Ask, bytes: Uint8Array): Outcome<Answers[Ask['what
       return record(ask.kindPath, parsed.value)
     case 'catalogue':
       return catalogue(parsed.value)
+    case 'whole':
+      return whole(parsed.value)
     case 'fit':
       return fit(parsed.value, ask.explained)
   }

@@ -109,7 +109,7 @@ export const recordRoutes =
     })
   }
 
-/** The shop itself: one record, always there. */
+/** The shop itself: one record, there once a shop has begun. */
 export const shopRoutes =
   (kind: Kind): AddRoutes =>
   (api, services) => {
@@ -122,7 +122,7 @@ export const shopRoutes =
         throw new Problem(
           404,
           'No shop',
-          'The database holds no shop. Start with npm start, which loads the demo shop.',
+          'The database holds no shop yet. Open the page, which asks; or send one to POST /api/whole, or POST /api/whole/demo for the demo.',
         )
       sendRecord(response, stored.version, stored.record)
     })

@@ -32,6 +32,9 @@ const LIST = `select seq::text, at, who, role, via, address, action, kind, id, v
     request_id as "requestId" from audit
   where $1::bigint is null or audit.seq < $1 order by audit.seq desc limit ${MOST}`
 
+/** What was deleted before it is another shop's. */
+export const BEGAN_ANOTHER_SHOP = 'began another shop'
+
 export async function note(connection: Connection | Database, actor: Actor, deed: Deed): Promise<void> {
   await connection.query(ADD, [
     actor.who,

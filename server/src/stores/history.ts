@@ -2,6 +2,7 @@
 import { upcastRecord } from '@brannik/core'
 import type { Connection } from '../database.ts'
 import { Problem } from '../problems.ts'
+import { BEGAN_ANOTHER_SHOP } from './audit.ts'
 import type { Kind } from './kinds.ts'
 
 export interface Version {
@@ -34,6 +35,7 @@ const DELETED = `select h.kind, h.id, h.at, h.who, h.version - 1 as version, bef
   where h.body is null and not exists (select 1 from record r where r.kind = h.kind and r.id = h.id)
     and not exists (select 1 from record_history later
       where later.kind = h.kind and later.id = h.id and later.version > h.version)
+    and h.at > coalesce((select max(at) from audit where action = '${BEGAN_ANOTHER_SHOP}'), '-infinity')
   order by h.at desc, h.kind, h.id limit ${MOST}`
 
 /** Latest first, at most 200 of them. @param before a version: those older than it */

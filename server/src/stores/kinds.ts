@@ -53,6 +53,8 @@ export const COLLECTIONS: readonly Collection[] = [
   collection('tungsten', 'tungstens', 'planner'),
   collection('set-up', 'setUps', 'planner'),
   collection('job', 'jobs', 'planner'),
+  collection('requirement-sheet', 'requirementSheets', 'planner'),
+  collection('decision', 'decisions', 'planner'),
 ]
 
 /** Not a document but a count of one, kept in rows; to whoever asks it is a record like the others. */

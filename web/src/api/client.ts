@@ -1,5 +1,6 @@
 /** Talks to the server: JSON, versions as ETags, a key with each write, lists by the page, problems as data. */
 import type { FieldProblem } from '@brannik/core'
+import { KEPT_AT, PAGE } from '../../offline/kept.ts'
 
 export interface Stored<T> {
   readonly version: number
@@ -25,7 +26,6 @@ export class RequestFailed extends Error {
 }
 
 const TIMEOUT_MS = 20_000
-const PAGE = 500
 
 interface ProblemBody {
   detail?: string
@@ -47,6 +47,12 @@ export const onSignedOut = (listener: () => void): void => {
   whenSignedOut = listener
 }
 
+/** Told when an answer is not the server’s but what is kept of it, and since when. */
+let whenKept: (at: Date) => void = () => undefined
+export const onKept = (listener: (at: Date) => void): void => {
+  whenKept = listener
+}
+
 async function request<T>(method: string, path: string, { body, version, key }: Sent = {}): Promise<T> {
   let response: Response
   try {
@@ -63,6 +69,8 @@ async function request<T>(method: string, path: string, { body, version, key }: 
   } catch {
     throw new RequestFailed(0, 'the server does not answer')
   }
+  const keptAt = response.headers.get(KEPT_AT)
+  if (keptAt !== null) whenKept(new Date(keptAt))
   if (response.status === 204) return undefined as T
   const answer: unknown = await response.json().catch(() => null)
   if (response.ok) return answer as T

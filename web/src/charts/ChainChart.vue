@@ -17,13 +17,17 @@ const { print, number, wholeAmps } = usePrint()
 const LEAST = 180
 const TOP = 26
 const BOTTOM = 8
-const GUTTER = 48
-const BAR = 64
+const WIDE = { gutter: 48, bar: 64, wanted: 64 } as const
+/** On a phone. */
+const NARROW = { gutter: 34, bar: 42, wanted: 54 } as const
+const NARROW_PX = 520
 /** Bars that reach far above what is wanted are cut, so that what matters keeps its room. */
 const MOST_OVER_WANTED = 1.75
 
 const box = ref<HTMLElement | null>(null)
 const { width, height: room } = useElementSize(box, { width: 780, height: 224 })
+const isNarrow = computed(() => width.value < NARROW_PX)
+const size = computed(() => (isNarrow.value ? NARROW : WIDE))
 const height = computed(() => Math.max(LEAST, room.value))
 
 const columns = computed(() => [...chain.links.map(({ id }) => id), 'joint'])
@@ -32,7 +36,7 @@ const topA = computed(() => {
   return Math.min(most, chain.wantedA * MOST_OVER_WANTED)
 })
 const y = computed(() => scaleLinear([0, topA.value * 1.04], [height.value - BOTTOM, TOP]))
-const x = computed(() => scaleBand(columns.value, [GUTTER, Math.max(width.value, 320)]))
+const x = computed(() => scaleBand(columns.value, [size.value.gutter, Math.max(width.value, 260)]))
 const middle = (id: string): number => (x.value(id) ?? 0) + x.value.bandwidth() / 2
 const ticks = computed(() => y.value.ticks(6))
 const wantedY = computed(() => y.value(chain.wantedA))
@@ -43,6 +47,7 @@ const windowTop = computed(() => {
 })
 const windowWords = computed(() => {
   const { low, high } = chain.windowA
+  if (isNarrow.value) return high === null ? `${wholeAmps(low)} +` : `${wholeAmps(low)}–${wholeAmps(high)}`
   return high === null ? `${wholeAmps(low)} and more` : `${wholeAmps(low)}–${wholeAmps(high)} welds it`
 })
 
@@ -116,15 +121,15 @@ const valueWords = (link: ChainLink): string =>
 </script>
 
 <template>
-  <figure class="chain">
+  <figure class="chain" :class="{ narrow: isNarrow }">
     <div ref="box" class="plot">
-      <svg :width="width" :height="height" aria-hidden="true">
+      <svg :width="width" :height="height" :viewBox="`0 0 ${width} ${height}`" aria-hidden="true">
         <g class="grid">
           <g v-for="tick in ticks" :key="tick" :transform="`translate(0 ${y(tick)})`">
-            <line :x1="GUTTER" :x2="width" :class="{ base: tick === 0 }" />
-            <text :x="GUTTER - 8" dy="0.32em">{{ tick }}</text>
+            <line :x1="size.gutter" :x2="width" :class="{ base: tick === 0 }" />
+            <text :x="size.gutter - 8" dy="0.32em">{{ tick }}</text>
           </g>
-          <text :x="GUTTER - 8" :y="12">A</text>
+          <text :x="size.gutter - 8" :y="12">A</text>
         </g>
 
         <g
@@ -134,30 +139,30 @@ const valueWords = (link: ChainLink): string =>
           @click="emit('open', bar.link.id)"
         >
           <rect
-            :x="bar.x - BAR / 2"
+            :x="bar.x - size.bar / 2"
             :y="bar.top"
-            :width="BAR"
+            :width="size.bar"
             :height="Math.max(2, bar.bottom - bar.top)"
             class="fill"
           />
           <rect
             v-if="bar.restedTop !== null"
-            :x="bar.x - BAR / 2"
+            :x="bar.x - size.bar / 2"
             :y="bar.restedTop"
-            :width="BAR"
+            :width="size.bar"
             :height="bar.top - bar.restedTop"
             class="rested"
           />
           <template v-if="bar.link.highA !== null">
             <path
               v-if="bar.cut"
-              :d="`M${bar.x - BAR / 2} ${bar.top + 5} l8 -5 8 5 8 -5 8 5 8 -5 8 5 8 -5 8 5 V${bar.top - 3} H${bar.x - BAR / 2}z`"
+              :d="`M${bar.x - size.bar / 2} ${bar.top + 5} l${`${size.bar / 8} -5 ${size.bar / 8} 5 `.repeat(4)}V${bar.top - 3} H${bar.x - size.bar / 2}z`"
               class="cut"
             />
             <line
               v-else
-              :x1="bar.x - BAR / 2"
-              :x2="bar.x + BAR / 2"
+              :x1="bar.x - size.bar / 2"
+              :x2="bar.x + size.bar / 2"
               :y1="bar.top"
               :y2="bar.top"
               class="edge"
@@ -179,30 +184,42 @@ const valueWords = (link: ChainLink): string =>
 
         <g class="joint" @click="emit('open', 'joint')">
           <rect
-            :x="middle('joint') - BAR / 2"
+            :x="middle('joint') - size.bar / 2"
             :y="windowTop"
-            :width="BAR"
+            :width="size.bar"
             :height="y(chain.windowA.low) - windowTop"
           />
           <text :x="middle('joint')" :y="y(chain.windowA.low) + 15" class="low">
             {{ windowWords }}
           </text>
         </g>
-        <line class="wanted" :x1="GUTTER" :x2="middle('joint') + BAR / 2" :y1="wantedY" :y2="wantedY" />
+        <line
+          class="wanted"
+          :x1="size.gutter"
+          :x2="middle('joint') + size.bar / 2"
+          :y1="wantedY"
+          :y2="wantedY"
+        />
         <g class="wanted-label" @click="emit('open', 'joint')">
-          <rect :x="middle('joint') - 32" :y="wantedY - 15" width="64" height="30" rx="4" />
+          <rect
+            :x="middle('joint') - size.wanted / 2"
+            :y="wantedY - 15"
+            :width="size.wanted"
+            height="30"
+            rx="4"
+          />
           <text :x="middle('joint')" :y="wantedY + 6">{{ wholeAmps(chain.wantedA) }} A</text>
         </g>
 
         <g v-for="bar in bars" :key="`gap ${bar.link.id}`" :class="['gap', bar.link.verdict]">
           <template v-if="bar.gap">
             <line :x1="bar.x" :x2="bar.x" :y1="bar.gap.from" :y2="bar.gap.to" />
-            <text :x="bar.x + 8" :y="gapLabelY(bar.gap)">{{ bar.gap.label }}</text>
+            <text :x="isNarrow ? bar.x : bar.x + 8" :y="gapLabelY(bar.gap)">{{ bar.gap.label }}</text>
           </template>
         </g>
       </svg>
     </div>
-    <ol class="names" :style="{ paddingLeft: `${GUTTER}px` }">
+    <ol class="names" :style="{ paddingLeft: `${size.gutter}px` }">
       <li v-for="link in chain.links" :key="link.id">
         <button class="name" :class="{ first: isFirst(link) }" @click="emit('open', link.id)">
           <strong>{{ linkTitle(workspace.speech, link) }}</strong>
@@ -382,6 +399,22 @@ svg {
   overflow: hidden;
   text-overflow: ellipsis;
   white-space: nowrap;
+}
+.narrow .detail {
+  overflow-wrap: anywhere;
+  white-space: normal;
+}
+.narrow .name {
+  align-content: start;
+  font-size: var(--text-s);
+  padding: 2px 1px;
+}
+.narrow .gap text {
+  font-size: 12px;
+  text-anchor: middle;
+}
+.narrow :is(.high, .wanted-label text) {
+  font-size: 14px;
 }
 .flag {
   font-size: var(--text-s);

@@ -70,7 +70,6 @@ watch([x, y], drawAxes)
   <svg
     :viewBox="`0 0 ${WIDTH} ${HEIGHT}`"
     :width="WIDTH"
-    :height="HEIGHT"
     class="duty"
     role="img"
     :aria-label="`${label}. ${words}`"
@@ -99,6 +98,7 @@ watch([x, y], drawAxes)
 <style scoped>
 .duty {
   color: var(--ink-2);
+  height: auto;
   max-width: 100%;
 }
 .duty :deep(.domain),

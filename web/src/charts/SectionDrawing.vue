@@ -7,6 +7,7 @@ import {
   jointName,
   type Point,
   printQuantity,
+  settleJoint,
 } from '@brannik/core'
 import { line, scaleLinear } from 'd3'
 import { computed } from 'vue'
@@ -25,7 +26,7 @@ const AROUND = 0.9
 
 const workspace = useWorkspace()
 const section = computed(() =>
-  crossSection(joint, assumptionsOf({ assumptions: workspace.shop?.assumptions ?? {} })),
+  crossSection(settleJoint(joint).joint, assumptionsOf({ assumptions: workspace.shop?.assumptions ?? {} })),
 )
 
 const rangeOf = (points: readonly Point[], axis: 0 | 1): [number, number] => {
@@ -189,6 +190,7 @@ const caption = computed(() => {
 svg {
   display: block;
   overflow: hidden;
+  max-width: 420px;
   width: 100%;
 }
 .part-a {

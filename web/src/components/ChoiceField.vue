@@ -5,6 +5,7 @@ import FieldFrame from './FieldFrame.vue'
 /** A labelled choice among a few named things; filled by typing. */
 const {
   bare = false,
+  placeholder = '',
   label,
   items,
   optional = '',
@@ -15,6 +16,8 @@ const {
   optional?: string
   /** Without its label above: something beside it says what it is. */
   bare?: boolean
+  /** What to do with it, while nothing is chosen. */
+  placeholder?: string
 }>()
 const model = defineModel<string | null>({ required: true })
 const id = useId()
@@ -27,6 +30,7 @@ const choices = computed(() => (optional === '' ? [...items] : [{ id: null, name
       :id="id"
       v-model="model"
       :aria-label="label"
+      :placeholder="placeholder || undefined"
       :items="choices"
       item-value="id"
       item-title="name"

@@ -1,31 +1,55 @@
 <script setup lang="ts">
-import { computed, nextTick, ref, watch } from 'vue'
+import { computed, nextTick, ref, shallowRef, watch } from 'vue'
+import { type Actions, type Command, useCommands } from '../useCommands.ts'
 
-export interface Command {
-  readonly title: string
-  readonly group: string
-  readonly shortcut?: string
-  readonly run: () => void
-}
-
-const { commands } = defineProps<{ commands: readonly Command[] }>()
+/** Finds everything of the shop by its name, and does what can be done anywhere. */
+const { actions } = defineProps<{ actions: Actions }>()
+const commands = useCommands(actions)
 const open = defineModel<boolean>({ required: true })
 
 const MOST = 12
+/** Longer than that it is no button’s name but what a card holds. */
+const MOST_TITLE = 90
 const text = ref('')
 const at = ref(0)
 const input = ref<HTMLInputElement | null>(null)
 
 /** Every word that was typed must occur. */
+/** What the open view has to press, as it stood when this opened: whatever a button does is done from here too. */
+const here = shallowRef<readonly Command[]>([])
+const nameOf = (element: HTMLElement): string =>
+  (element.getAttribute('aria-label') ?? element.innerText).replace(/\s+/g, ' ').trim()
+function lookAround(): void {
+  const seen = new Set<string>()
+  here.value = [
+    ...document.querySelectorAll<HTMLElement>('main :is(button, a.plain-button, [role=tab]):not(:disabled)'),
+  ].flatMap((element) => {
+    const title = nameOf(element)
+    if (title === '' || title.length > MOST_TITLE || seen.has(title) || element.offsetParent === null)
+      return []
+    seen.add(title)
+    return [
+      {
+        group: 'Here',
+        title,
+        run: () => {
+          element.focus()
+          element.click()
+        },
+      },
+    ]
+  })
+}
 const found = computed(() => {
   const words = text.value.toLowerCase().split(/\s+/).filter(Boolean)
-  return commands
+  return [...commands.value, ...here.value]
     .filter(({ title, group }) => words.every((word) => `${group} ${title}`.toLowerCase().includes(word)))
     .slice(0, MOST)
 })
 
 watch(open, async (now) => {
   if (!now) return
+  lookAround()
   text.value = ''
   at.value = 0
   await nextTick()

@@ -1,13 +1,16 @@
 <script setup lang="ts">
-import { format } from 'date-fns'
 import { computed, ref } from 'vue'
 import { lazily } from '../lazy.ts'
+import { useTyping } from '../stores/typing.ts'
 import { useWorkspace } from '../stores/workspace.ts'
 
 const ConflictDialog = lazily(() => import('./ConflictDialog.vue'))
 
 /** Whether what is on the screen is stored; where not, why, and what can be done. */
+/** A whole library of dates for one time of day would be a sixth of what the first page may load. */
+const CLOCK = new Intl.DateTimeFormat('en-GB', { hour: '2-digit', minute: '2-digit' })
 const workspace = useWorkspace()
+const typing = useTyping()
 
 const conflict = computed(() => [...workspace.saves].find(([, { state }]) => state === 'conflict') ?? null)
 const clashes = computed(() => conflict.value?.[1].clashes ?? [])
@@ -17,7 +20,7 @@ const busy = computed(() =>
   [...workspace.saves.values()].some(({ state }) => state === 'saving' || state === 'waiting'),
 )
 const savedAt = computed(() =>
-  workspace.lastSavedAt ? `Saved ${format(workspace.lastSavedAt, 'HH:mm')}` : 'Saved',
+  workspace.lastSavedAt ? `Saved ${CLOCK.format(workspace.lastSavedAt)}` : 'Saved',
 )
 </script>
 
@@ -37,6 +40,13 @@ const savedAt = computed(() =>
       <span v-tip="failed.failure" class="bad">Not saved: {{ failed.failure }}</span>
       <button class="link-button" @click="workspace.retrySaves">Retry</button>
     </template>
+    <span
+      v-else-if="workspace.keptAt"
+      v-tip="'The server does not answer. What you change is kept in this browser and stored once it does'"
+      class="bad"
+      >Offline: the shop as of {{ CLOCK.format(workspace.keptAt) }}</span
+    >
+    <span v-else-if="typing.isOpen" v-tip="'Stored when you leave the field'">Typing…</span>
     <span v-else-if="busy">Saving…</span>
     <span v-else>{{ savedAt }}</span>
     <ConflictDialog v-if="conflict" v-model="isComparing" :save-key="conflict[0]" :clashes="clashes" />

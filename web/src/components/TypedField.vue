@@ -10,12 +10,14 @@ const {
   name = '',
   problem = null,
   hint = null,
+  isTyping = false,
 } = defineProps<{
   label?: string
   /** Its name where no label stands above it. */
   name?: string
   problem?: string | null
   hint?: string | null
+  isTyping?: boolean
 }>()
 const text = defineModel<string>({ required: true })
 const emit = defineEmits<{ focused: [isFocused: boolean] }>()
@@ -32,7 +34,14 @@ defineExpose({ focus: () => field.value?.focus() })
 </script>
 
 <template>
-  <FieldFrame :id="id" :class="$attrs['class']" :label="label" :problem="problem" :hint="hint">
+  <FieldFrame
+    :id="id"
+    :class="$attrs['class']"
+    :label="label"
+    :problem="problem"
+    :hint="hint"
+    :is-typing="isTyping"
+  >
     <VTextField
       :id="id"
       ref="field"

@@ -14,6 +14,7 @@ import {
 import { onKeyStroke } from '@vueuse/core'
 import { computed, nextTick, useTemplateRef, watch } from 'vue'
 import type { VNavigationDrawer } from 'vuetify/components'
+import { usePrint } from '../stores/usePrint.ts'
 import { useWorkspace } from '../stores/workspace.ts'
 import type { Opened } from './opened.ts'
 import VerdictMark from './VerdictMark.vue'
@@ -27,6 +28,7 @@ const { opened, weldName = () => '' } = defineProps<{
 const emit = defineEmits<{ close: []; apply: [patch: Patch, what: string] }>()
 
 const workspace = useWorkspace()
+const { spell } = usePrint()
 const panel = useTemplateRef<VNavigationDrawer>('panel')
 const mendWords = (mend: Mend): string => mendText(workspace.speech, mend)
 /** What kind of source it is stands before its words, unless they say it themselves. */
@@ -101,10 +103,11 @@ onKeyStroke('Escape', () => {
       <ol class="steps">
         <li v-for="(shownStep, index) in steps" :key="index">
           <h3>
-            {{ shownStep.step.title }}<span v-if="shownStep.of" class="label"> · {{ shownStep.of }}</span>
+            {{ spell(shownStep.step.title)
+            }}<span v-if="shownStep.of" class="label"> · {{ shownStep.of }}</span>
           </h3>
           <p class="formula">
-            <span>{{ shownStep.method ?? shownStep.formula }}</span>
+            <span>{{ shownStep.method ? spell(shownStep.method) : shownStep.formula }}</span>
             <strong>{{ shownStep.symbol }} = {{ shownStep.result }}</strong>
           </p>
           <table v-if="shownStep.step.terms.length > 0">
@@ -115,7 +118,7 @@ onKeyStroke('Escape', () => {
               <tr v-for="term in shownStep.step.terms" :key="term.symbol">
                 <th scope="row">{{ shownSymbol(term.symbol) }}</th>
                 <td>
-                  {{ term.name }}
+                  {{ spell(term.name) }}
                   <span class="source"
                     >{{ sourceWords(term.source) }}
                     <RouterLink v-if="term.assumption" :to="{ name: 'shop', hash: `#${term.assumption}` }"

@@ -72,13 +72,14 @@ it('many jobs are asked in parts, with progress, and can be stopped', async () =
   const stop = new AbortController()
   const rows = await askOfJobs(here(), many as Snapshot, 'glance', manyIds, [], {
     signal: stop.signal,
-    onPart: (soFar, done) => parts.push([soFar.length, done]),
+    onPart: (part, done) => parts.push([part.length, done]),
   })
   expect(rows?.map(({ jobId }) => jobId)).toEqual(manyIds)
   expect(parts).toEqual([
-    [10, 10],
-    [20, 20],
-    [25, 25],
+    [1, 1],
+    [10, 11],
+    [10, 21],
+    [4, 25],
   ])
   let told = 0
   const stopped = await askOfJobs(

@@ -1,40 +1,52 @@
 /** What reckons for the page: a snapshot of the shop, kept up by deltas, and the questions that can be asked of it. */
 import {
+  type AssumptionKey,
+  type BoardCell,
+  type Capacity,
+  type CapacityFigure,
   type Chain,
   type ChangedSetUp,
-  changeSetUp,
   chosenOf,
+  type CouldDo,
   capabilityOf,
-  demandOf,
   type Entered,
-  explain,
-  explainLink,
-  explainStart,
-  explainWeld,
   type Fit,
   type FitInput,
   fitJob,
   type FitOptions,
+  type Held,
   type Job,
   type LinkId,
+  type Moved,
   partsOf,
   type Plan,
+  type PlateColumnMeaning,
+  type PowerSource,
   type Notation,
-  offersFor,
   type MappedColumn,
   planJob,
+  type Ranked,
+  type Requirement,
+  type SetUpsProposed,
   type RowRead,
+  type Position,
   type SetUp,
   type Shelf,
   type Shop,
   type Slot,
   sidesOf,
   type Step,
-  suggest,
   type Suggestion,
+  type Taken,
   type Verdict,
   type StartFigure,
+  type StartingSettings,
+  type Outcome,
+  type OutcomeFigure,
+  type Settled,
+  settingsOf,
   type WeldFigure,
+  type WhatIf,
   type Assessment,
   assess,
   worstOf,
@@ -72,14 +84,6 @@ export interface JobGlance {
   readonly failure: string
 }
 
-/** One cell of a board: the worst verdict, and what limits it. */
-export interface Cell {
-  readonly jobId: string
-  readonly setUpId: string
-  readonly verdict: Verdict
-  readonly limit: Assessment | null
-}
-
 const EMPTY: Snapshot = {
   shop: null,
   circuits: [],
@@ -108,6 +112,31 @@ export type Asked =
   | { readonly of: 'link'; readonly id: LinkId; readonly weldId: string }
   | { readonly of: 'weld'; readonly figure: WeldFigure; readonly weldId: string }
   | { readonly of: 'start'; readonly figure: StartFigure; readonly weldId: string }
+  | {
+      readonly of: 'outcome'
+      readonly figure: OutcomeFigure
+      readonly weldId: string
+      readonly setUpId: string | null
+      readonly settled: Settled
+    }
+
+/** A job with a set-up that was chosen for it. */
+export interface Choice {
+  readonly jobId: string
+  readonly setUpId: string
+}
+
+/** What one set-up makes of a weld, at the settings to start with or at others. */
+export interface Made {
+  readonly settings: StartingSettings
+  /** Null where nobody knows how fast it travels. */
+  readonly outcome: Outcome | null
+  /** The worst of the whole job with this set-up. */
+  readonly verdict: Verdict
+}
+
+const later = () => import('./later.ts')
+const seldom = () => import('./seldom.ts')
 
 export class Engine {
   #snapshot: Snapshot = EMPTY
@@ -147,15 +176,20 @@ export class Engine {
   }
 
   /** @returns by place, whatever the shelf has for it; nothing where there is no such set-up */
-  offers(setUpId: string, slots: readonly Slot[]): Readonly<Partial<Record<Slot, readonly OfferGlance[]>>> {
-    const { shop, setUps } = this.#snapshot
+  async offers(
+    setUpId: string,
+    slots: readonly Slot[],
+  ): Promise<Readonly<Partial<Record<Slot, readonly OfferGlance[]>>>> {
+    const shelf = this.#snapshot
+    const { shop, setUps } = shelf
     const setUp = setUps.find(({ id }) => id === setUpId)
     if (!shop || !setUp) return {}
-    const capability = capabilityOf(shop, setUp, chosenOf(setUp, this.#snapshot))
+    const capability = capabilityOf(shop, setUp, chosenOf(setUp, shelf))
+    const { offersFor } = await later()
     return Object.fromEntries(
       slots.map((slot) => [
         slot,
-        offersFor(slot, capability, null, this.#snapshot).map(({ item, verdict, reasons }) => ({
+        offersFor(slot, capability, null, shelf).map(({ item, verdict, reasons }) => ({
           id: item.id,
           against: verdict === 'fails' ? (reasons[0] ?? null) : null,
         })),
@@ -164,31 +198,116 @@ export class Engine {
   }
 
   /** @returns the set-up with the change and what follows from it; null where there is no such set-up */
-  changeSetUp(setUpId: string, change: Partial<SetUp>): ChangedSetUp | null {
-    const { shop, setUps } = this.#snapshot
+  async changeSetUp(setUpId: string, change: Partial<SetUp>): Promise<ChangedSetUp | null> {
+    const shelf = this.#snapshot
+    const { shop, setUps } = shelf
     const setUp = setUps.find(({ id }) => id === setUpId)
-    return shop && setUp ? changeSetUp(shop, this.#snapshot, setUp, change) : null
+    const { changeSetUp } = await later()
+    return shop && setUp ? changeSetUp(shop, shelf, setUp, change) : null
   }
 
-  suggest(jobId: string, most: number): readonly Suggestion[] {
+  async suggest(jobId: string, most: number): Promise<readonly Suggestion[]> {
     const input = this.#input(jobId)
     if (!input) return []
     const { shop, job, setUp } = input
     const entered: Entered = { shop, shelf: this.#snapshot, setUps: this.#snapshot.setUps, job, setUp }
+    const { suggest } = await later()
     return suggest(entered, fitJob(input), most)
   }
 
-  explain(jobId: string, asked: Asked): readonly Step[] {
-    const input = this.#input(jobId)
-    if (!input) return []
+  /**
+   * @param setUpId null takes the job's own
+   * @param whatIf null takes all as it is
+   */
+  async explain(
+    jobId: string,
+    asked: Asked,
+    setUpId: string | null = null,
+    whatIf: WhatIf | null = null,
+  ): Promise<readonly Step[]> {
+    const found = this.#input(jobId, asked.of === 'outcome' ? asked.setUpId : setUpId)
+    if (!found) return []
+    const input = await this.#tried(found, whatIf)
     const { capability, demand } = sidesOf(input)
+    const { explain, explainLink, explainOutcome, explainStart, explainWeld } = await later()
     if (asked.of === 'criterion') return explain(asked.id, capability, demand)
     const weld = demand.welds.find(({ joint }) => joint.id === asked.weldId)
     if (!weld) return []
     if (asked.of === 'link') return explainLink(asked.id, capability, demand, weld)
+    if (asked.of === 'outcome') return explainOutcome(asked.figure, capability, demand, weld, asked.settled)
     return asked.of === 'start'
       ? explainStart(asked.figure, capability, demand, weld)
       : explainWeld(asked.figure, demand, weld)
+  }
+
+  /**
+   * @param setUpId null takes the job's own
+   * @param settled null takes the settings to start with
+   * @returns null where job, weld or set-up are not there
+   */
+  async made(
+    jobId: string,
+    weldId: string,
+    setUpId: string | null,
+    settled: Settled | null,
+  ): Promise<Made | null> {
+    const input = this.#input(jobId, setUpId)
+    if (!input) return null
+    const { capability, demand } = sidesOf(input)
+    const weld = demand.welds.find(({ joint }) => joint.id === weldId)
+    if (!weld) return null
+    const settings = settingsOf(capability, demand, weld)
+    const { outcomeOf } = await later()
+    const outcome = settled ? outcomeOf(capability, demand, weld, settled) : settings.outcome
+    return { settings, outcome, verdict: worstOf(assess(capability, demand)) }
+  }
+
+  #capability(setUpId: string) {
+    const { shop, setUps } = this.#snapshot
+    const setUp = setUps.find(({ id }) => id === setUpId)
+    return shop && setUp ? capabilityOf(shop, setUp, chosenOf(setUp, this.#snapshot)) : null
+  }
+
+  /** @returns what each of these set-ups welds; one that is not there has none */
+  async capacities(setUpIds: readonly string[]): Promise<Readonly<Record<string, Capacity>>> {
+    const capabilities = setUpIds.map((id) => [id, this.#capability(id)] as const)
+    const { capacityOf } = await later()
+    return Object.fromEntries(
+      capabilities.flatMap(([id, capability]) => (capability ? [[id, capacityOf(capability)]] : [])),
+    )
+  }
+
+  async explainCapacity(
+    setUpId: string,
+    voltageV: number | null,
+    position: Position,
+    figure: CapacityFigure,
+  ): Promise<readonly Step[]> {
+    const capability = this.#capability(setUpId)
+    const { explainCapacity } = await later()
+    return capability ? explainCapacity(capability, voltageV, position, figure) : []
+  }
+
+  /** @returns whole set-ups of what the shop has, and why there is none for others */
+  async proposals(): Promise<SetUpsProposed> {
+    return (await seldom()).proposals(this.#snapshot)
+  }
+
+  /** @returns what one process of a plate means in this shop, by supply voltage; the plate as it is typed */
+  async plateMeaning(source: PowerSource, at: number): Promise<readonly PlateColumnMeaning[]> {
+    return (await seldom()).meaning(this.#snapshot, source, at)
+  }
+
+  /** @returns by assumption, what moves in the planned jobs where the figure is a tenth off */
+  async leverage(
+    keys: readonly AssumptionKey[],
+  ): Promise<Readonly<Partial<Record<AssumptionKey, readonly Moved[]>>>> {
+    const inputs = this.#snapshot.jobs.flatMap(({ id, state }) => {
+      const input = state === 'planned' ? this.#input(id) : null
+      return input ? [input] : []
+    })
+    const { leverageOf } = await seldom()
+    return leverageOf(inputs, keys)
   }
 
   /** @param kind which sheet it is, where the file does not say it; empty where it does */
@@ -223,32 +342,85 @@ export class Engine {
   }
 
   /**
-   * Every job with every set-up, one job after the other. What a job asks of a process and a wire is reckoned once.
+   * Every job with every set-up, one job after the other.
    * @param setUpIds those whose parts are all there; others have no cell
+   * @param whatIf one change over all of them, tried and not made
    */
-  board(jobIds: readonly string[], setUpIds: readonly string[]): readonly Cell[] {
-    const { shop, jobs, setUps } = this.#snapshot
+  async board(
+    jobIds: readonly string[],
+    setUpIds: readonly string[],
+    whatIf?: WhatIf,
+  ): Promise<readonly BoardCell[]> {
+    const shelf = this.#snapshot
+    const { shop, jobs, setUps } = shelf
+    const { boardOf } = await later()
     if (!shop) return []
     const wanted = new Set(setUpIds)
-    const columns = setUps
-      .filter(({ id }) => wanted.has(id))
-      .map((setUp) => {
-        const chosen = chosenOf(setUp, this.#snapshot)
-        return { setUp, chosen, capability: capabilityOf(shop, setUp, chosen) }
-      })
-    return jobIds.flatMap((jobId) => {
-      const job = jobs.find(({ id }) => id === jobId)
-      if (!job) return []
-      const demands = new Map<string, ReturnType<typeof demandOf>>()
-      return columns.map(({ setUp, chosen, capability }): Cell => {
-        const key = `${setUp.process} ${chosen.wire?.id ?? ''}`
-        const demand = demands.get(key) ?? demandOf(job, setUp.process, chosen.wire, shop)
-        demands.set(key, demand)
-        const criteria = assess(capability, demand)
-        const verdict = worstOf(criteria)
-        const limit = criteria.find((one) => one.verdict === verdict) ?? null
-        return { jobId, setUpId: setUp.id, verdict, limit: verdict === 'fits' ? null : limit }
-      })
-    })
+    const byId = new Map(jobs.map((job) => [job.id, job]))
+    return boardOf(
+      shop,
+      shelf,
+      jobIds.flatMap((id) => byId.get(id) ?? []),
+      setUps.filter(({ id }) => wanted.has(id)),
+      whatIf,
+    )
+  }
+
+  /** @returns what would ease one job with one set-up, tried for real; nothing where they are not there */
+  async ease(jobId: string, setUpId: string, most: number): Promise<readonly Suggestion[]> {
+    const input = this.#input(jobId, setUpId)
+    if (!input) return []
+    const { shop, job, setUp } = input
+    const entered: Entered = { shop, shelf: this.#snapshot, setUps: this.#snapshot.setUps, job, setUp }
+    const { suggest } = await later()
+    const fit = fitJob(input)
+    return suggest(entered, fit, most, fit.verdict === 'tight' ? 'tight' : 'fails')
+  }
+
+  /** The question as it would be with a change over the whole board. */
+  async #tried(input: FitInput, whatIf: WhatIf | null): Promise<FitInput> {
+    if (!whatIf) return input
+    const { chosenIf, jobIf } = await later()
+    const { shop, job, setUp } = input
+    const { circuit, gun } = chosenIf(input, setUp, { whatIf, shop, shelf: this.#snapshot })
+    return { ...input, circuit, gun: gun ?? input.gun, job: jobIf(job, whatIf) }
+  }
+
+  /** @returns the fit of a job with a set-up that need not be its own, as it is or tried; null where they are not there */
+  async cell(jobId: string, setUpId: string, whatIf: WhatIf): Promise<Fit | null> {
+    const input = this.#input(jobId, setUpId)
+    return input && fitJob(await this.#tried(input, whatIf))
+  }
+
+  // What follows is asked on few pages: `seldom.ts` answers it of the shop as it is now.
+
+  /** @returns whole set-ups that do a job, of what is here and what could be bought; none where there is no such job */
+  async could(jobId: string, most: number): Promise<CouldDo> {
+    return (await seldom()).could(this.#snapshot, jobId, most)
+  }
+
+  /** @returns what is written down of jobs with set-ups; what is not there is left out */
+  async decided(choices: readonly Choice[]): Promise<readonly Taken[]> {
+    return (await seldom()).decided(
+      choices.flatMap(({ jobId, setUpId }) => this.#input(jobId, setUpId) ?? []),
+    )
+  }
+
+  /** @returns how each choice stands today */
+  async held(taken: readonly Taken[]): Promise<readonly Held[]> {
+    return (await seldom()).held(this.#snapshot, taken)
+  }
+
+  /** @returns what these jobs ask of a machine */
+  async requirements(jobIds: readonly string[]): Promise<readonly Requirement[]> {
+    return (await seldom()).requirements(this.#snapshot, jobIds)
+  }
+
+  /** @returns machines by what is asked of them; weights may move without asking anew */
+  async ranked(
+    requirements: readonly Requirement[],
+    sourceIds: readonly string[],
+  ): Promise<readonly Ranked[]> {
+    return (await seldom()).ranked(this.#snapshot, requirements, sourceIds)
   }
 }

@@ -12,13 +12,15 @@ interface Ears {
   readonly changed: (changed: Changed) => void
   /** Something may have been missed: all of it is to be looked at again. */
   readonly lost: () => void
+  /** The server answers for the first time. */
+  readonly opened: () => void
 }
 
 /** A browser gives up where it is refused, as without a session: it is asked again after this. */
 const AGAIN_MS = 10_000
 
 /** @returns stops listening */
-export function hearChanges({ changed, lost }: Ears): () => void {
+export function hearChanges({ changed, lost, opened }: Ears): () => void {
   // Not in tests of single screens.
   if (typeof EventSource === 'undefined') return () => undefined
   let source: EventSource | null = null
@@ -30,6 +32,7 @@ export function hearChanges({ changed, lost }: Ears): () => void {
     source = next
     next.addEventListener('open', () => {
       if (wasOpen) lost()
+      else opened()
       wasOpen = true
     })
     next.addEventListener('change', ({ data }: MessageEvent<string>) => {

@@ -8,12 +8,15 @@ export const useNotice = defineStore('notice', () => {
   const text = ref('')
   const shown = ref(false)
   const undoable = ref(false)
+  /** How many there were: each has its time. */
+  const told = ref(0)
   let isRefused = false
   function show(message: string, canUndo = false): void {
     if (isRefused) return
     text.value = message
     undoable.value = canUndo
     shown.value = true
+    told.value += 1
   }
   /** What was not done. Whoever asked for it does not get to say in the same breath that it is. */
   function refuse(message: string): void {
@@ -28,5 +31,5 @@ export const useNotice = defineStore('notice', () => {
     const words = along.map((slot) => slotText(speech, slot, PROCESSES[process])).join(', ')
     show(`Changed with it: ${words}`, true)
   }
-  return { text, shown, undoable, show, refuse, tellChangedAlong }
+  return { text, shown, undoable, told, show, refuse, tellChangedAlong }
 })

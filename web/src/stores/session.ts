@@ -1,6 +1,7 @@
 /** Who sits here, and how far that goes. */
 import { defineStore } from 'pinia'
 import { computed, ref } from 'vue'
+import { KEPT } from '../../offline/kept.ts'
 import { ask, onSignedOut } from '../api/client.ts'
 
 export type Role = 'guest' | 'welder' | 'planner' | 'owner'
@@ -34,6 +35,8 @@ export const useSession = defineStore('session', () => {
   async function signOut(everywhere: boolean): Promise<void> {
     await ask('POST', everywhere ? 'sign-out-everywhere' : 'sign-out', {})
     await find()
+    // Away from loopback and TLS a browser keeps nothing.
+    if ('caches' in window) await caches.delete(KEPT)
   }
 
   return {

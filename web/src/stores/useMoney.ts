@@ -7,7 +7,7 @@ export function useMoney(): (amount: number) => string {
   const workspace = useWorkspace()
   const format = computed(
     () =>
-      new Intl.NumberFormat('en-US', {
+      new Intl.NumberFormat(workspace.notation.locale, {
         style: 'currency',
         currency: workspace.shop?.currency ?? 'USD',
         trailingZeroDisplay: 'stripIfInteger',

@@ -18,27 +18,41 @@ import {
 } from '@brannik/core'
 import type {
   Circuit,
+  Decision,
   Feeder,
   Gas,
   Gun,
   Job,
   Part,
   PowerSource,
+  RequirementSheet,
   SetUp,
   Shelf,
   Shop,
+  ShopDocument,
   StockItem,
   Tungsten,
   Wire,
 } from '@brannik/core'
+import { LISTS } from '../../offline/kept.ts'
 import { defineStore } from 'pinia'
 import { computed, ref, type ShallowRef, shallowRef } from 'vue'
-import { findRecord, getRecord, listRecords, type Stored, takeInCatalogue } from '../api/client.ts'
+import {
+  ask,
+  findRecord,
+  getRecord,
+  listRecords,
+  onKept,
+  type Stored,
+  takeInCatalogue,
+} from '../api/client.ts'
 import { type Changed, hearChanges } from './changes.ts'
 import { adoptDrafts, claimTab, draftKeys, dropDraft, readDraft } from './drafts.ts'
 import { useNotice } from './notice.ts'
 import { createSaver } from './saver.ts'
+import isSame from 'fast-deep-equal'
 import { useSession } from './session.ts'
+import { useTyping } from './typing.ts'
 import { reasonOf } from '../reason.ts'
 
 interface RecordOf {
@@ -53,6 +67,8 @@ interface RecordOf {
   tungstens: Tungsten
   'set-ups': SetUp
   jobs: Job
+  'requirement-sheets': RequirementSheet
+  decisions: Decision
   stock: StockItem
 }
 export type Path = keyof RecordOf
@@ -65,19 +81,7 @@ type Table<P extends Path> = ReadonlyMap<string, Known<RecordOf[P]>>
 /** One cell a kind: an edit of a job does not touch what is made of the shelf. */
 type Tables = { readonly [P in Path]: ShallowRef<Table<P>> }
 
-const PATHS: readonly Path[] = [
-  'circuits',
-  'power-sources',
-  'feeders',
-  'guns',
-  'parts',
-  'wires',
-  'gases',
-  'tungstens',
-  'stock',
-  'set-ups',
-  'jobs',
-]
+const PATHS: readonly Path[] = LISTS
 
 interface Change {
   readonly path: Path
@@ -105,6 +109,8 @@ const MOST_UNDO = 200
 /** Things of a catalogue in one request. */
 const CHUNK = 500
 
+const NO_EDIT = { key: '', at: 0, stretch: 0 }
+
 const emptyTables = (): Tables =>
   Object.fromEntries(['shop', ...PATHS].map((path) => [path, shallowRef(new Map())])) as unknown as Tables
 
@@ -118,7 +124,7 @@ const placeOf = (key: string): [path: Path, id: string] => {
 }
 
 export const useWorkspace = defineStore('workspace', () => {
-  const state = ref<'loading' | 'ready' | 'failed'>('loading')
+  const state = ref<'loading' | 'ready' | 'failed' | 'empty'>('loading')
   const failure = ref('')
   const tables = emptyTables()
   const notice = useNotice()
@@ -127,7 +133,13 @@ export const useWorkspace = defineStore('workspace', () => {
   const undone = shallowRef<readonly Edit[]>([])
   const done = shallowRef<readonly Edit[]>([])
   const lastSavedAt = ref<Date | null>(null)
-  let lastEdit = { key: '', at: 0 }
+  /** Where the server does not answer: when what is shown was fetched. */
+  const keptAt = ref<Date | null>(null)
+  onKept((at) => (keptAt.value = at))
+  const typing = useTyping()
+  let lastEdit = NO_EDIT
+  /** Records that are being typed in, as they were before: nothing of it is stored or kept yet. */
+  const held = new Map<string, RecordOf[Path] | null>()
 
   function put<P extends Path>(path: P, id: string, stored: Stored<RecordOf[P]> | null): void {
     const cell = table(path)
@@ -150,7 +162,11 @@ export const useWorkspace = defineStore('workspace', () => {
     },
     merged(key, record, version, isAll) {
       const [path, id] = placeOf(key)
-      put(path, id, { version, record: record as RecordOf[Path] })
+      const mine = tables[path].value.get(id)?.record
+      const before = held.get(key)
+      const theirs = record as RecordOf[Path]
+      put(path, id, { version, record: before && mine ? mergeRecords(before, mine, theirs).record : theirs })
+      if (before) held.set(key, theirs)
       if (isAll) notice.show(`${nameOf(record)} was changed elsewhere too: both changes are in it`)
     },
     kept(key, reason) {
@@ -163,13 +179,15 @@ export const useWorkspace = defineStore('workspace', () => {
     },
   })
 
+  const isPending = (key: string): boolean => held.has(key) || saver.isPending(key)
+
   /** The latest version that was heard of, by key. */
   const heard = new Map<string, number>()
   /** Takes a record in as the server has it now, unless an edit of it here is on its way: that will meet it there. */
   async function learn(key: string): Promise<void> {
     const [path, id] = placeOf(key)
     const stored = await findRecord<RecordOf[Path]>(path === 'shop' ? path : key)
-    if (saver.isPending(key)) return
+    if (isPending(key)) return
     const known = tables[path].value.get(id)?.version ?? 0
     if (stored === null ? known > 0 : stored.version > known) put(path, id, stored)
   }
@@ -181,7 +199,7 @@ export const useWorkspace = defineStore('workspace', () => {
     const now = new Map<string, unknown>(list.map((stored) => [stored.record.id, stored]))
     for (const [id, known] of before) {
       const stored = now.get(id) as Known<RecordOf[Path]> | undefined
-      if (saver.isPending(keyOf(path, id)) || stored?.version === known.version) now.set(id, known)
+      if (isPending(keyOf(path, id)) || stored?.version === known.version) now.set(id, known)
     }
     cell.value = now
   }
@@ -195,14 +213,19 @@ export const useWorkspace = defineStore('workspace', () => {
     const known = tables[path as Path].value.get(id)?.version ?? 0
     if (version > 0 && version <= known) return
     heard.set(key, version)
-    if (!saver.isPending(key)) void learn(key)
+    if (!isPending(key)) void learn(key)
   }
   let stopHearing: () => void = () => undefined
   function hearOthers(): void {
     stopHearing()
+    const learnEverything = async (): Promise<void> => {
+      keptAt.value = null
+      await Promise.all((['shop', ...PATHS] as const).map(learnAll))
+    }
     stopHearing = hearChanges({
       changed: hear,
-      lost: () => void Promise.all((['shop', ...PATHS] as const).map(learnAll)),
+      lost: () => void learnEverything(),
+      opened: () => void (keptAt.value && learnEverything()),
     })
   }
 
@@ -233,9 +256,13 @@ export const useWorkspace = defineStore('workspace', () => {
       if (session.isSignedOut) return
       await claimTab()
       const [shop, ...lists] = await Promise.all([
-        getRecord<Shop>('shop'),
+        findRecord<Shop>('shop'),
         ...PATHS.map((path) => listRecords<{ id: string }>(path)),
       ])
+      if (!shop) {
+        state.value = 'empty'
+        return
+      }
       tables.shop.value = new Map([[shop.record.id, shop]])
       PATHS.forEach((path, index) => {
         const cell: ShallowRef<ReadonlyMap<string, unknown>> = tables[path]
@@ -251,30 +278,71 @@ export const useWorkspace = defineStore('workspace', () => {
     }
   }
 
+  /**
+   * Another shop in the place of this one, or the first: all of it, and the page begins anew with it.
+   * @throws RequestFailed where the server refuses; nothing is changed then
+   */
+  async function begin(whole: ShopDocument | 'demo'): Promise<void> {
+    if (whole === 'demo') await ask('POST', 'whole/demo', {})
+    else await ask('POST', 'whole', { whole, replaces: shop.value?.id ?? null })
+    draftKeys().forEach(dropDraft)
+    done.value = []
+    undone.value = []
+    await load()
+  }
+
   function write(path: Path, id: string, record: RecordOf[Path] | null): void {
-    const version = tables[path].value.get(id)?.version ?? 0
+    const known = tables[path].value.get(id)
+    const version = known?.version ?? 0
+    const key = keyOf(path, id)
     put(path, id, record && { version, record })
-    saver.change(keyOf(path, id), path, { record, version })
+    if (!typing.isOpen) {
+      saver.change(key, path, { record, version })
+      return
+    }
+    if (!held.has(key)) held.set(key, known?.record ?? null)
+    typing.whenLeft('records', storeHeld)
+  }
+  /** A field was left: what stands in it is stored, unless it came to nothing. */
+  function storeHeld(): void {
+    const all = [...held]
+    held.clear()
+    for (const [key, before] of all) {
+      const [path, id] = placeOf(key)
+      const now = tables[path].value.get(id)
+      if (isSame(now?.record ?? null, before)) continue
+      saver.change(key, path, { record: now?.record ?? null, version: now?.version ?? 0 })
+    }
   }
 
   function remember(change: Change, label: string): void {
-    const key = `${keyOf(change.path, change.id)} ${label}`
+    const stretch = typing.isOpen ? typing.stretch : 0
+    // What is typed in one field is one edit; its label may have a name in it that is just being typed.
+    const key = `${keyOf(change.path, change.id)} ${stretch > 0 ? stretch : label}`
     const now = performance.now()
     const last = done.value.at(-1)
     const [before] = last?.changes ?? []
-    const same = key === lastEdit.key && now - lastEdit.at < SAME_EDIT_MS && before !== undefined
-    done.value = same
-      ? [...done.value.slice(0, -1), { label, changes: [{ ...change, before: before.before }] }]
-      : [...done.value, { label, changes: [change] }].slice(-MOST_UNDO)
+    const isOneTyping = stretch > 0 ? lastEdit.stretch === stretch : now - lastEdit.at < SAME_EDIT_MS
+    const same = key === lastEdit.key && isOneTyping && before !== undefined
     undone.value = []
-    lastEdit = { key, at: now }
+    lastEdit = { key, at: now, stretch }
+    if (!same) done.value = [...done.value, { label, changes: [change] }].slice(-MOST_UNDO)
+    else if (isSame(before.before, change.after)) {
+      // Typed and given up again: there is nothing to undo.
+      done.value = done.value.slice(0, -1)
+      lastEdit = NO_EDIT
+    } else
+      done.value = [
+        ...done.value.slice(0, -1),
+        { label: last?.label ?? label, changes: [{ ...change, before: before.before }] },
+      ]
   }
 
   /** Several changes that undo at once; the next edit is another step. */
   function rememberAll(edit: Edit): void {
     done.value = [...done.value, edit].slice(-MOST_UNDO)
     undone.value = []
-    lastEdit = { key: '', at: 0 }
+    lastEdit = NO_EDIT
   }
 
   function mayEdit(path: Path): boolean {
@@ -333,7 +401,7 @@ export const useWorkspace = defineStore('workspace', () => {
     if (!last) return null
     done.value = done.value.slice(0, -1)
     undone.value = [...undone.value, last]
-    lastEdit = { key: '', at: 0 }
+    lastEdit = NO_EDIT
     for (const { path, id, before, after } of last.changes) write(path, id, from(path, id, after, before))
     return last.label
   }
@@ -447,6 +515,8 @@ export const useWorkspace = defineStore('workspace', () => {
   const amountOf = (path: Path, id: string): number | null =>
     inStock(shelf.value.stock, kindOfPath(path) ?? '', id)
   const setUps = computed(() => all('set-ups'))
+  const requirementSheets = computed(() => all('requirement-sheets'))
+  const decisions = computed(() => all('decisions'))
   const jobs = computed(() => all('jobs').sort((a, b) => a.name.localeCompare(b.name)))
   /** Everything that the computation looks at. */
   const snapshot = computed(() => ({
@@ -468,6 +538,7 @@ export const useWorkspace = defineStore('workspace', () => {
     state,
     failure,
     load,
+    begin,
     edit,
     makeCounted,
     takeIn,
@@ -484,10 +555,13 @@ export const useWorkspace = defineStore('workspace', () => {
     takeStored,
     settle,
     lastSavedAt,
+    keptAt,
     shop,
     shelf,
     amountOf,
     setUps,
+    requirementSheets,
+    decisions,
     jobs,
     snapshot,
     notation,

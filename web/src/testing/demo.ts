@@ -42,6 +42,8 @@ const RECORDS: Record<string, readonly { id: string }[]> = {
   stock: shopDocument.stock,
   'set-ups': shopDocument.setUps,
   jobs: shopDocument.jobs,
+  'requirement-sheets': shopDocument.requirementSheets,
+  decisions: shopDocument.decisions,
 }
 
 const ME = {

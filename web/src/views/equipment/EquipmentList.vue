@@ -1,11 +1,14 @@
 <script setup lang="ts">
 import { nextTick, ref, watch } from 'vue'
 import type { VVirtualScroll } from 'vuetify/components'
+import PrintedTable from '../../components/PrintedTable.vue'
 import { useMoney } from '../../stores/useMoney.ts'
 import type { Row } from './lists.ts'
 
 /** The rows of one list; only those in sight are drawn, so two thousand scroll like twenty. */
 const { rows, selected } = defineProps<{
+  /** Of what they are the list. */
+  title: string
   rows: readonly Row[]
   selected: string | null
 }>()
@@ -37,28 +40,40 @@ async function walk(by: number): Promise<void> {
 }
 const money = useMoney()
 const price = ({ holding }: Row): string => (holding.price === null ? '' : money(holding.price))
+const PRINTED = ['Name', 'What it is', 'Where', 'Price']
+const printed = (): readonly (readonly string[])[] =>
+  rows.map((row) => [row.name, row.summary, row.holding.words, price(row)])
 </script>
 
 <template>
-  <div ref="box" class="list" role="list" @keydown.down.prevent="walk(1)" @keydown.up.prevent="walk(-1)">
-    <VVirtualScroll ref="scroll" :items="[...rows]" :item-height="ROW" height="100%">
-      <template #default="{ item }">
-        <div role="listitem">
-          <button
-            class="pick row"
-            :class="{ here: item.id === selected, away: !item.holding.isHere }"
-            :data-id="item.id"
-            :aria-current="item.id === selected"
-            @click="emit('open', item.id)"
-          >
-            <span class="name one-line">{{ item.name }}</span>
-            <span class="held">{{ item.holding.words }}</span>
-            <span class="label one-line">{{ item.summary }}</span>
-            <span class="label price">{{ price(item) }}</span>
-          </button>
-        </div>
-      </template>
-    </VVirtualScroll>
+  <div class="list">
+    <PrintedTable :title="title" :head="PRINTED" :rows="printed" />
+    <div
+      ref="box"
+      class="list screen-only"
+      role="list"
+      @keydown.down.prevent="walk(1)"
+      @keydown.up.prevent="walk(-1)"
+    >
+      <VVirtualScroll ref="scroll" :items="[...rows]" :item-height="ROW" height="100%">
+        <template #default="{ item }">
+          <div role="listitem">
+            <button
+              class="pick row"
+              :class="{ here: item.id === selected, away: !item.holding.isHere }"
+              :data-id="item.id"
+              :aria-current="item.id === selected"
+              @click="emit('open', item.id)"
+            >
+              <span class="name one-line">{{ item.name }}</span>
+              <span class="held">{{ item.holding.words }}</span>
+              <span class="label one-line">{{ item.summary }}</span>
+              <span class="label price">{{ price(item) }}</span>
+            </button>
+          </div>
+        </template>
+      </VVirtualScroll>
+    </div>
   </div>
 </template>
 

@@ -7,8 +7,9 @@ import PickField from '../../components/PickField.vue'
 import TypedField from '../../components/TypedField.vue'
 import { download } from '../../files/download.ts'
 import { useUnfinished } from '../../stores/unfinished.ts'
+import { useNamedField } from '../../components/useNamedField.ts'
 import { type Path, useWorkspace } from '../../stores/workspace.ts'
-import { idFor } from '../jobs/newJob.ts'
+import { idFor } from '../jobs/idFor.ts'
 import { blankRecord } from './forms.ts'
 import CatalogueDialog from './CatalogueDialog.vue'
 import { sheetsOf } from '../../files/catalogueFiles.ts'
@@ -23,6 +24,7 @@ import { type EquipmentPath } from './useRecordDraft.ts'
 const route = useRoute()
 const router = useRouter()
 const workspace = useWorkspace()
+useNamedField()
 const unfinished = useUnfinished()
 
 const path = computed<EquipmentPath>(
@@ -111,7 +113,7 @@ onKeyStroke('/', (event) => {
   <section class="equipment">
     <header>
       <h1>Equipment</h1>
-      <nav class="lists" aria-label="Kinds of equipment">
+      <nav class="lists screen-only" aria-label="Kinds of equipment">
         <RouterLink
           v-for="one in TABS"
           :key="one.path"
@@ -122,7 +124,7 @@ onKeyStroke('/', (event) => {
         >
       </nav>
     </header>
-    <div class="bar">
+    <div class="bar screen-only">
       <TypedField
         ref="searchField"
         v-model="written"
@@ -179,9 +181,9 @@ onKeyStroke('/', (event) => {
               : 'Nothing is called that. Change the search or the filter.'
           }}
         </p>
-        <EquipmentList v-else :rows="rows" :selected="openId" @open="open" />
+        <EquipmentList v-else :title="tab?.title ?? ''" :rows="rows" :selected="openId" @open="open" />
       </div>
-      <div class="sheet thing" tabindex="-1">
+      <div class="sheet thing screen-only" tabindex="-1">
         <RecordEditor v-if="openId" :id="openId" :key="`${path}/${openId}`" :path="path" />
         <p v-else class="none quiet">Nothing is chosen.</p>
       </div>
@@ -246,7 +248,7 @@ h1 {
 .body {
   display: grid;
   gap: 8px;
-  grid-template-columns: 384px minmax(0, 1fr);
+  grid-template-columns: 316px minmax(0, 1fr);
   min-height: 0;
 }
 .names {
@@ -260,7 +262,7 @@ h1 {
 .none {
   padding: 24px;
 }
-@media (max-width: 1000px) {
+@media screen and (max-width: 1000px) {
   .equipment {
     height: auto;
   }

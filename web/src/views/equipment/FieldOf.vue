@@ -4,7 +4,9 @@ import CountField from '../../components/CountField.vue'
 import FieldFrame from '../../components/FieldFrame.vue'
 import PickField from '../../components/PickField.vue'
 import QuantityField from '../../components/QuantityField.vue'
-import TypedField from '../../components/TypedField.vue'
+import TextField from '../../components/TextField.vue'
+import { usePrint } from '../../stores/usePrint.ts'
+import { useTyping } from '../../stores/typing.ts'
 import { choicesOf, type FieldSpec } from './forms.ts'
 
 /** One field of a record by its description: what cannot stand keeps its text and says why. */
@@ -16,6 +18,7 @@ const { spec, value, wrong } = defineProps<{
 }>()
 const emit = defineEmits<{ change: [value: unknown] }>()
 
+const { spell } = usePrint()
 const id = useId()
 const asNumber = computed(() => (typeof value === 'number' ? value : null))
 const asText = computed(() => (value === null || value === undefined ? '' : String(value)))
@@ -23,7 +26,20 @@ const list = computed<readonly unknown[]>(() => (Array.isArray(value) ? value : 
 function onText(text: string): void {
   if (text !== asText.value) emit('change', text === '' && spec.optional !== undefined ? null : text)
 }
-const choices = computed(() => ('choices' in spec ? choicesOf(spec) : []))
+/** Choosing from what is suggested, or writing something else: stored when it is left, as everywhere. */
+const typing = useTyping()
+const me = Symbol('field')
+function onSearch(text: string): void {
+  if (text === asText.value) return
+  typing.enter(me)
+  onText(text)
+}
+/** How long a text may be is the record's to say. */
+const MOST_TEXT = 5000
+const label = computed(() => spell(spec.label))
+const choices = computed(() =>
+  'choices' in spec ? choicesOf(spec).map(([choice, words]) => [choice, spell(words)] as const) : [],
+)
 /** Choices of numbers are numbers again. */
 const choiceOf = (text: string): string | number =>
   'choices' in spec ? (spec.choices.find((one) => String(one) === text) ?? text) : text
@@ -44,7 +60,7 @@ function toggle(one: string | number): void {
   <QuantityField
     v-if="spec.kind === 'quantity'"
     :kind="spec.quantity"
-    :label="spec.label"
+    :label="label"
     :optional="spec.optional ?? ''"
     :wrong="wrong"
     :model-value="asNumber"
@@ -52,8 +68,7 @@ function toggle(one: string | number): void {
   />
   <CountField
     v-else-if="spec.kind === 'number'"
-    keep
-    :label="spec.unit ? `${spec.label}, ${spec.unit}` : spec.label"
+    :label="spec.unit ? `${label}, ${spec.unit}` : label"
     :least="spec.least"
     :most="spec.most"
     :unit="spec.unit"
@@ -64,7 +79,7 @@ function toggle(one: string | number): void {
     @update:model-value="(now) => emit('change', now)"
   />
   <fieldset v-else-if="spec.kind === 'some'" class="some">
-    <legend class="label">{{ spec.label }}</legend>
+    <legend class="label">{{ label }}</legend>
     <VCheckbox
       v-for="[choice, words] in choices"
       :key="choice"
@@ -74,32 +89,29 @@ function toggle(one: string | number): void {
     />
     <p v-if="wrong" class="problem" role="alert">{{ wrong }}</p>
   </fieldset>
-  <FieldFrame
-    v-else-if="spec.kind === 'text' && spec.more.suggests"
-    :id="id"
-    :label="spec.label"
-    :problem="wrong"
-  >
+  <FieldFrame v-else-if="spec.kind === 'text' && spec.more.suggests" :id="id" :label="label" :problem="wrong">
     <VCombobox
       :id="id"
       :items="[...spec.more.suggests]"
       :model-value="asText"
       :placeholder="spec.optional ?? ''"
       :error="wrong !== null"
-      @update:search="onText"
+      @update:search="onSearch"
+      @update:focused="(now: boolean) => !now && typing.leave(me)"
     />
   </FieldFrame>
-  <TypedField
+  <TextField
     v-else-if="spec.kind === 'text'"
-    :label="spec.label"
+    :label="label"
     :placeholder="spec.optional ?? ''"
-    :problem="wrong"
+    :most="MOST_TEXT"
+    :wrong="wrong"
     :model-value="asText"
     @update:model-value="onText"
   />
   <PickField
     v-else-if="spec.kind === 'yes-no'"
-    :label="spec.label"
+    :label="label"
     :items="YES_NO"
     :optional="spec.optional ?? ''"
     :problem="wrong"
@@ -108,7 +120,7 @@ function toggle(one: string | number): void {
   />
   <PickField
     v-else
-    :label="spec.label"
+    :label="label"
     :items="choices"
     :optional="spec.optional ?? ''"
     :problem="wrong"

@@ -35,7 +35,7 @@ function add(): void {
           <th scope="col" class="label">Wave</th>
           <th scope="col" class="label">Current, A</th>
           <th scope="col" class="label">Duty, %</th>
-          <th></th>
+          <td></td>
         </tr>
       </thead>
       <tbody>
@@ -60,7 +60,6 @@ function add(): void {
           </td>
           <td>
             <CountField
-              keep
               label=""
               :name="`Current of rating ${index + 1}`"
               :least="0.1"
@@ -73,7 +72,6 @@ function add(): void {
           </td>
           <td>
             <CountField
-              keep
               label=""
               :name="`Duty of rating ${index + 1}`"
               :least="1"

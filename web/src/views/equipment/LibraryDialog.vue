@@ -4,8 +4,10 @@ import { computed, ref, watch } from 'vue'
 import { useNotice } from '../../stores/notice.ts'
 import TypedField from '../../components/TypedField.vue'
 import SheetDialog from '../../components/SheetDialog.vue'
+import { usePrint } from '../../stores/usePrint.ts'
 import { useWorkspace } from '../../stores/workspace.ts'
-import { idFor } from '../jobs/newJob.ts'
+import { idFor } from '../jobs/idFor.ts'
+import { sought } from './lists.ts'
 import { TABS } from './tabs.ts'
 import type { EquipmentPath } from './useRecordDraft.ts'
 
@@ -14,6 +16,7 @@ const open = defineModel<boolean>({ required: true })
 const { path } = defineProps<{ path: EquipmentPath }>()
 
 const workspace = useWorkspace()
+const { spell } = usePrint()
 const notice = useNotice()
 const search = ref('')
 const takenCount = ref(0)
@@ -26,9 +29,9 @@ const ROW = 46
 const title = computed(() => TABS.find((tab) => tab.path === path)?.title.toLowerCase() ?? '')
 const entries = computed(() => LIBRARY.filter((entry) => entry.path === path))
 const shown = computed(() => {
-  const words = search.value.toLowerCase().split(/\s+/)
+  const words = sought(search.value).split(/\s+/)
   return entries.value.filter(({ record, summary }) => {
-    const text = `${record.name} ${summary}`.toLowerCase()
+    const text = sought(`${record.name} ${summary}`)
     return words.every((word) => text.includes(word))
   })
 })
@@ -67,7 +70,7 @@ function take({ record }: LibraryEntry): void {
           <div class="row">
             <span class="name">{{ item.record.name }}</span>
             <span class="summary"
-              >{{ item.summary }}<span class="label source">{{ sourceWords(item.source) }}</span></span
+              >{{ spell(item.summary) }}<span class="label source">{{ sourceWords(item.source) }}</span></span
             >
             <span v-if="isThere(item)" class="label">on the shelf</span>
             <button v-else class="link-button" :aria-label="`Take ${item.record.name}`" @click="take(item)">

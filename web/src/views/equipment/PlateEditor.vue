@@ -1,19 +1,36 @@
 <script setup lang="ts">
-import type { PlateProcess } from '@brannik/core'
-import { computed } from 'vue'
+import type { PlateProcess, PowerSource } from '@brannik/core'
+import { computed, ref } from 'vue'
+import { useRoute } from 'vue-router'
+import PickField from '../../components/PickField.vue'
 import { BLANK_PROCESS, BLANK_SUPPLY } from './forms.ts'
 import PlateProcessTable from './PlateProcess.vue'
 import type { Draft } from './useRecordDraft.ts'
+import { FAMILY_WORDS } from './words.ts'
 
-/** The data plate: its processes one below the other, each with a column for every supply voltage. */
-const { draft, problemAt } = defineProps<{
+/** The data plate: one of its processes at a time, with a column for every supply voltage, and what it means. */
+const { draft, whole, wrong, problemAt } = defineProps<{
   draft: Draft
+  /** The source, where all of it stands as it is typed; else null. */
+  whole: PowerSource | null
+  /** Processes of which something is to be filled in or mended, by their place. */
+  wrong: ReadonlySet<number>
   problemAt: (steps: readonly (string | number)[]) => string | null
 }>()
 const emit = defineEmits<{ change: [processes: readonly PlateProcess[], what: string] }>()
 
 const MOST_PROCESSES = 8
+const DRIVEN = [
+  [false, 'a circuit'],
+  [true, 'its own engine'],
+] as const
+
+const route = useRoute()
 const processes = computed(() => (draft['processes'] ?? []) as readonly PlateProcess[])
+const linked = processes.value.findIndex(({ family }) => family === route.query['process'])
+const open = ref(Math.max(0, linked))
+const at = computed(() => Math.min(open.value, processes.value.length - 1))
+const shown = computed(() => processes.value[at.value] ?? null)
 const engine = computed(() =>
   processes.value.some(({ supplies }) => supplies.some(({ voltageV }) => voltageV === null)),
 )
@@ -30,6 +47,7 @@ const add = (): void => {
     phases,
   }))
   const blank = { ...BLANK_PROCESS, ...(supplies.length > 0 ? { supplies } : {}) } as unknown as PlateProcess
+  open.value = processes.value.length
   emit('change', [...processes.value, blank], 'a process')
 }
 /** An engine-driven set hangs on no circuit: its columns lose their voltage. */
@@ -48,31 +66,44 @@ function setEngine(isEngine: boolean): void {
 <template>
   <div class="plate">
     <div class="driven">
-      <VRadioGroup
-        inline
+      <VTabs
+        v-if="processes.length > 1"
+        :model-value="at"
+        aria-label="Processes of the plate"
+        @update:model-value="(now) => (open = Number(now))"
+      >
+        <VTab v-for="(process, index) in processes" :key="index" :value="index"
+          >{{ FAMILY_WORDS[process.family]
+          }}<template v-if="wrong.has(index)"
+            ><span class="mend" aria-hidden="true"> •</span
+            ><span class="visually-hidden">, something to fill in</span></template
+          ></VTab
+        >
+      </VTabs>
+      <button v-if="processes.length < MOST_PROCESSES" class="link-button" @click="add">Add a process</button>
+      <PickField
+        class="power"
         label="Power comes from"
+        :items="DRIVEN"
         :model-value="engine"
         @update:model-value="(now) => setEngine(now === true)"
-      >
-        <VRadio :value="false" label="a circuit" />
-        <VRadio :value="true" label="its own engine" />
-      </VRadioGroup>
-      <button v-if="processes.length < MOST_PROCESSES" class="link-button" @click="add">Add a process</button>
+      />
     </div>
     <p v-if="problem" class="problem" role="alert">{{ problem }}</p>
     <PlateProcessTable
-      v-for="(process, index) in processes"
-      :key="index"
-      :process="process"
-      :at="index"
+      v-if="shown"
+      :key="at"
+      :process="shown"
+      :at="at"
       :engine="engine"
       :alone="processes.length === 1"
+      :source="whole"
       :problem-at="problemAt"
-      @change="(now, what) => emit('change', withOne(index, now), what)"
+      @change="(now, what) => emit('change', withOne(at, now), what)"
       @remove="
         emit(
           'change',
-          processes.filter((_, at) => at !== index),
+          processes.filter((_, index) => index !== at),
           'a process',
         )
       "
@@ -89,14 +120,21 @@ function setEngine(isEngine: boolean): void {
 }
 .driven {
   align-items: center;
+  border-bottom: 1px solid var(--line);
   display: flex;
   flex-wrap: wrap;
   gap: 4px 16px;
 }
-.driven > .v-radio-group {
+.power {
+  align-items: center;
+  display: flex;
   flex: none;
-}
-.driven button {
+  gap: 8px;
   margin-left: auto;
+  padding-bottom: 4px;
+}
+.mend {
+  color: var(--fails);
+  font-weight: 700;
 }
 </style>

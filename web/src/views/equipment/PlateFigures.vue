@@ -27,7 +27,6 @@ const valueOf = (supply: SupplyRating, figure: PlateFigure): number | null => {
       <CountField
         v-for="figure in row.figures"
         :key="keyOf(figure)"
-        keep
         decimals
         label=""
         :name="`${figure.label} at ${name(column)}`"

@@ -1,16 +1,19 @@
 <script setup lang="ts">
 import {
   dutyFalls,
-  type PlateFamily,
+  type ProcessFamily,
   plateFindings,
   type PlateProcess,
   plateText,
+  type PowerSource,
   type SupplyRating,
 } from '@brannik/core'
 import { computed } from 'vue'
 import CountField from '../../components/CountField.vue'
 import PickField from '../../components/PickField.vue'
 import VerdictMark from '../../components/VerdictMark.vue'
+import DialField from './DialField.vue'
+import PlateMeaning from './PlateMeaning.vue'
 import PlateFigures from './PlateFigures.vue'
 import { INPUT_ROWS, OUTPUT_ROWS, type PlateFigure, POINT_FIGURES } from './plateRows.ts'
 import DutyChart from '../../charts/DutyChart.vue'
@@ -21,7 +24,7 @@ import { setIn } from './useRecordDraft.ts'
 import { FAMILY_WORDS } from './words.ts'
 
 /** One process of the data plate: a column for each supply voltage, rows in the order in which a plate is read. */
-const { process, at, engine, problemAt, alone } = defineProps<{
+const { process, at, engine, problemAt, alone, source } = defineProps<{
   /** As it is typed: figures may still be missing. */
   process: PlateProcess
   /** Its place among the processes. */
@@ -29,6 +32,8 @@ const { process, at, engine, problemAt, alone } = defineProps<{
   engine: boolean
   /** Whether it is the only one: then it cannot be taken away. */
   alone: boolean
+  /** The whole source, where all of it stands. */
+  source: PowerSource | null
   problemAt: (steps: readonly (string | number)[]) => string | null
 }>()
 const emit = defineEmits<{ change: [process: PlateProcess, what: string]; remove: [] }>()
@@ -36,12 +41,32 @@ const emit = defineEmits<{ change: [process: PlateProcess, what: string]; remove
 const workspace = useWorkspace()
 
 type Steps = readonly (string | number)[]
-const FAMILIES = Object.entries(FAMILY_WORDS) as [PlateFamily, string][]
-const STANDARD_WORDS: Record<PlateFamily, string> = { gmaw: 'GMAW', fcaw: 'FCAW', gtaw: 'GTAW', smaw: 'SMAW' }
+const FAMILIES = Object.entries(FAMILY_WORDS) as [ProcessFamily, string][]
+const STANDARD_WORDS: Record<ProcessFamily, string> = {
+  gmaw: 'GMAW',
+  fcaw: 'FCAW',
+  gtaw: 'GTAW',
+  smaw: 'SMAW',
+}
 const MOST_POINTS = 8
 const PHASES = [
   [1, '1~'],
   [3, '3~'],
+] as const
+
+/** What the dials give was measured by the shop: no plate says it. */
+const DIALS = [
+  {
+    key: 'voltsDial',
+    of: 'volts',
+    label: 'Voltage dial or taps',
+    help: 'Mark = arc volts, as you measured them',
+  },
+  { key: 'feedDial', of: 'feed', label: 'Wire speed dial', help: 'Mark = wire speed, as you measured it' },
+] as const
+const CLAIMS = [
+  { key: 'claimMinMm', word: 'from' },
+  { key: 'claimMaxMm', word: 'up to' },
 ] as const
 
 const supplies = computed(() => process.supplies)
@@ -148,6 +173,21 @@ function pointValue(supply: SupplyRating, point: number, figure: PlateFigure): n
         :model-value="process.pulse"
         @update:model-value="set(['pulse'], !process.pulse, 'pulse')"
       />
+      <span class="claim">
+        <span v-tip="'Compared with what we reckon, never trusted'" class="label">Maker says</span>
+        <QuantityField
+          v-for="claim in CLAIMS"
+          :key="claim.key"
+          class="thickness"
+          kind="thickness"
+          label=""
+          :name="`Maker says ${claim.word}`"
+          :optional="claim.word"
+          :wrong="wrong(claim.key)"
+          :model-value="process[claim.key]"
+          @update:model-value="(now) => set([claim.key], now, `what the maker says, ${claim.word}`)"
+        />
+      </span>
       <span v-if="problemAt(['processes', at, 'outputs'])" class="problem" role="alert">{{
         problemAt(['processes', at, 'outputs'])
       }}</span>
@@ -158,158 +198,177 @@ function pointValue(supply: SupplyRating, point: number, figure: PlateFigure): n
       <span>{{ curves[finding.column]?.name }}: {{ plateText(workspace.speech, finding.told) }}</span>
     </p>
     <div class="body">
-      <table>
-        <thead>
-          <tr>
-            <th scope="row" class="label">Supply U₁, V</th>
-            <td v-for="(supply, column) in supplies" :key="column">
-              <span v-if="engine" class="engine">engine</span>
-              <CountField
-                v-else
-                class="figure"
-                keep
-                label=""
-                :name="`Supply voltage, column ${column + 1}`"
-                :least="12"
-                :most="1000"
-                decimals
-                unit="V"
-                :model-value="supply.voltageV ?? null"
-                @update:model-value="
-                  (now) => set(['supplies', column, 'voltageV'], now ?? undefined, 'supply voltage')
-                "
-              />
-            </td>
-          </tr>
-        </thead>
-        <tbody>
-          <tr v-if="!engine">
-            <th scope="row" class="label">Phases</th>
-            <td v-for="(supply, column) in supplies" :key="column">
-              <PickField
-                class="figure"
-                :name="`Phases at ${name(column)}`"
-                :items="PHASES"
-                :model-value="supply.phases"
-                @update:model-value="(now) => set(['supplies', column, 'phases'], now, 'phases')"
-              />
-            </td>
-          </tr>
-          <PlateFigures
-            v-for="row in OUTPUT_ROWS"
-            :key="row.label"
-            :row="row"
-            :supplies="supplies"
-            :name="name"
-            :wrong="(column, key) => wrong('supplies', column, key)"
-            @change="(column, key, value, what) => set(['supplies', column, key], value, what)"
-          />
-          <tr v-for="point in pointRows" :key="`point-${point}`">
-            <th scope="row" class="label">
-              {{ point === 1 ? 'Rated: duty X %, I₂ A, U₂ V' : ''
-              }}<span v-if="point > 1" class="visually-hidden">Rated point {{ point }}</span>
-            </th>
-            <td v-for="(supply, column) in supplies" :key="column" class="triple">
-              <template v-if="supply.ratedPoints[point - 1]">
+      <div class="columns">
+        <table>
+          <thead>
+            <tr>
+              <th scope="row" class="label">Supply U₁, V</th>
+              <td v-for="(supply, column) in supplies" :key="column">
+                <span v-if="engine" class="engine">engine</span>
                 <CountField
-                  v-for="figure in POINT_FIGURES"
-                  :key="keyOf(figure)"
-                  keep
-                  decimals
+                  v-else
+                  class="figure"
                   label=""
-                  :name="`${figure.label} of point ${point} at ${name(column)}`"
-                  :least="figure.least"
-                  :most="figure.most"
-                  :unit="figure.unit"
-                  :optional="figure.optional ?? ''"
-                  :wrong="
-                    point === 1 && keyOf(figure) === 'dutyPct'
-                      ? wrong('supplies', column, 'ratedPoints')
-                      : null
-                  "
-                  :model-value="pointValue(supply, point, figure)"
+                  :name="`Supply voltage, column ${column + 1}`"
+                  :least="12"
+                  :most="1000"
+                  decimals
+                  unit="V"
+                  :model-value="supply.voltageV ?? null"
                   @update:model-value="
-                    (now) =>
-                      set(
-                        ['supplies', column, 'ratedPoints', point - 1, keyOf(figure)],
-                        now,
-                        `rated ${figure.label.toLowerCase()}`,
-                      )
+                    (now) => set(['supplies', column, 'voltageV'], now ?? undefined, 'supply voltage')
                   "
                 />
+              </td>
+            </tr>
+          </thead>
+          <tbody>
+            <tr v-if="!engine">
+              <th scope="row" class="label">Phases</th>
+              <td v-for="(supply, column) in supplies" :key="column">
+                <PickField
+                  class="figure"
+                  :name="`Phases at ${name(column)}`"
+                  :items="PHASES"
+                  :model-value="supply.phases"
+                  @update:model-value="(now) => set(['supplies', column, 'phases'], now, 'phases')"
+                />
+              </td>
+            </tr>
+            <PlateFigures
+              v-for="row in OUTPUT_ROWS"
+              :key="row.label"
+              :row="row"
+              :supplies="supplies"
+              :name="name"
+              :wrong="(column, key) => wrong('supplies', column, key)"
+              @change="(column, key, value, what) => set(['supplies', column, key], value, what)"
+            />
+            <tr v-for="point in pointRows" :key="`point-${point}`">
+              <th scope="row" class="label">
+                {{ point === 1 ? 'Rated: duty X %, I₂ A, U₂ V' : ''
+                }}<span v-if="point > 1" class="visually-hidden">Rated point {{ point }}</span>
+              </th>
+              <td v-for="(supply, column) in supplies" :key="column" class="triple">
+                <template v-if="supply.ratedPoints[point - 1]">
+                  <CountField
+                    v-for="figure in POINT_FIGURES"
+                    :key="keyOf(figure)"
+                    decimals
+                    label=""
+                    :name="`${figure.label} of point ${point} at ${name(column)}`"
+                    :least="figure.least"
+                    :most="figure.most"
+                    :unit="figure.unit"
+                    :optional="figure.optional ?? ''"
+                    :wrong="
+                      point === 1 && keyOf(figure) === 'dutyPct'
+                        ? wrong('supplies', column, 'ratedPoints')
+                        : null
+                    "
+                    :model-value="pointValue(supply, point, figure)"
+                    @update:model-value="
+                      (now) =>
+                        set(
+                          ['supplies', column, 'ratedPoints', point - 1, keyOf(figure)],
+                          now,
+                          `rated ${figure.label.toLowerCase()}`,
+                        )
+                    "
+                  />
+                  <button
+                    v-if="supply.ratedPoints.length > 1"
+                    v-tip="'Remove this point'"
+                    class="link-button"
+                    :aria-label="`Remove point ${point} at ${name(column)}`"
+                    @click="removePoint(column, point - 1)"
+                  >
+                    −
+                  </button>
+                </template>
                 <button
-                  v-if="supply.ratedPoints.length > 1"
-                  v-tip="'Remove this point'"
+                  v-else-if="supply.ratedPoints.length === point - 1"
                   class="link-button"
-                  :aria-label="`Remove point ${point} at ${name(column)}`"
-                  @click="removePoint(column, point - 1)"
+                  @click="addPoint(column)"
                 >
-                  −
+                  add a point
                 </button>
-              </template>
-              <button
-                v-else-if="supply.ratedPoints.length === point - 1"
-                class="link-button"
-                @click="addPoint(column)"
-              >
-                add a point
-              </button>
-            </td>
-          </tr>
-          <tr>
-            <th></th>
-            <td v-for="(supply, column) in supplies" :key="column">
-              <button
-                v-if="supply.ratedPoints.length === pointRows && pointRows < MOST_POINTS"
-                class="link-button"
-                @click="addPoint(column)"
-              >
-                add a rated point
-              </button>
-            </td>
-          </tr>
-          <PlateFigures
-            v-for="row in engine ? [] : INPUT_ROWS"
-            :key="row.label"
-            :row="row"
-            :supplies="supplies"
-            :name="name"
-            :wrong="(column, key) => wrong('supplies', column, key)"
-            @change="(column, key, value, what) => set(['supplies', column, key], value, what)"
-          />
-          <tr v-if="hasFeed">
-            <th scope="row" class="label">Fastest wire here</th>
-            <td v-for="(supply, column) in supplies" :key="column">
-              <QuantityField
-                class="speed"
-                kind="wireFeedSpeed"
-                label=""
-                :name="`Fastest wire at ${name(column)}`"
-                optional="as the feeder"
-                :model-value="supply.feedMaxMmPerMin"
-                @update:model-value="
-                  (now) => set(['supplies', column, 'feedMaxMmPerMin'], now, 'fastest wire')
-                "
-              />
-            </td>
-          </tr>
-          <tr v-if="supplies.length > 1">
-            <th></th>
-            <td v-for="(_, column) in supplies" :key="column">
-              <button class="link-button" @click="removeColumn(column)">remove {{ name(column) }}</button>
-            </td>
-          </tr>
-        </tbody>
-      </table>
+              </td>
+            </tr>
+            <tr>
+              <td></td>
+              <td v-for="(supply, column) in supplies" :key="column">
+                <button
+                  v-if="supply.ratedPoints.length === pointRows && pointRows < MOST_POINTS"
+                  class="link-button"
+                  @click="addPoint(column)"
+                >
+                  add a rated point
+                </button>
+              </td>
+            </tr>
+            <PlateFigures
+              v-for="row in engine ? [] : INPUT_ROWS"
+              :key="row.label"
+              :row="row"
+              :supplies="supplies"
+              :name="name"
+              :wrong="(column, key) => wrong('supplies', column, key)"
+              @change="(column, key, value, what) => set(['supplies', column, key], value, what)"
+            />
+            <tr v-if="hasFeed">
+              <th scope="row" class="label">Fastest wire here</th>
+              <td v-for="(supply, column) in supplies" :key="column">
+                <QuantityField
+                  class="speed"
+                  kind="wireFeedSpeed"
+                  label=""
+                  :name="`Fastest wire at ${name(column)}`"
+                  optional="as the feeder"
+                  :model-value="supply.feedMaxMmPerMin"
+                  @update:model-value="
+                    (now) => set(['supplies', column, 'feedMaxMmPerMin'], now, 'fastest wire')
+                  "
+                />
+              </td>
+            </tr>
+            <tr v-for="dial in hasFeed ? DIALS : []" :key="dial.key">
+              <th v-tip="dial.help" scope="row" class="label">{{ dial.label }}</th>
+              <td v-for="(supply, column) in supplies" :key="column">
+                <DialField
+                  class="dial"
+                  :of="dial.of"
+                  :name="`${dial.label} at ${name(column)}`"
+                  :wrong="wrong('supplies', column, dial.key)"
+                  :model-value="supply[dial.key]"
+                  @update:model-value="
+                    (now) => set(['supplies', column, dial.key], now, dial.label.toLowerCase())
+                  "
+                />
+              </td>
+            </tr>
+            <tr v-if="!engine">
+              <th scope="row">
+                <button v-if="supplies.length < 8" class="link-button" @click="addColumn">
+                  Add a supply voltage
+                </button>
+              </th>
+              <td v-for="(_, column) in supplies" :key="column">
+                <button v-if="supplies.length > 1" class="link-button" @click="removeColumn(column)">
+                  remove {{ name(column) }}
+                </button>
+              </td>
+            </tr>
+          </tbody>
+        </table>
+      </div>
       <div class="beside">
         <DutyChart
           v-if="curves.length > 0"
           :curves="curves"
           :label="`Current over duty, ${STANDARD_WORDS[process.family]}`"
         />
-        <button v-if="!engine && supplies.length < 8" class="link-button" @click="addColumn">
-          Add a supply voltage
-        </button>
+        <PlateMeaning :source="source" :at="at" />
         <p class="label">Where no U₂ is given: U₂ = {{ conventional }} (IEC 60974-1).</p>
       </div>
     </div>
@@ -318,12 +377,9 @@ function pointValue(supply: SupplyRating, point: number, figure: PlateFigure): n
 
 <style scoped>
 .process {
-  border: 1px solid var(--line);
-  border-radius: var(--radius);
   display: grid;
   gap: 8px;
   grid-template-columns: minmax(0, 1fr);
-  padding: 8px 12px 10px;
 }
 header {
   align-items: center;
@@ -332,17 +388,19 @@ header {
   gap: 4px 16px;
 }
 .family {
-  width: 190px;
+  width: 170px;
 }
 .end {
   margin-left: auto;
 }
 .body {
   align-items: start;
-  display: flex;
-  flex-wrap: wrap;
+  display: grid;
   gap: 8px 20px;
-  /* Many supply voltages side by side on a narrow page. */
+  grid-template-columns: minmax(0, max-content) minmax(250px, 1fr);
+}
+/* Many supply voltages side by side on a narrow page. */
+.columns {
   overflow-x: auto;
 }
 table {
@@ -350,41 +408,60 @@ table {
 }
 th {
   font-weight: 400;
-  padding: 1px 12px 1px 0;
+  max-width: 120px;
+  padding: 1px 8px 1px 0;
   text-align: left;
-  white-space: nowrap;
 }
 td {
-  padding: 1px 14px 1px 0;
+  padding: 1px 10px 1px 0;
 }
 .figure {
-  width: 82px;
+  width: 76px;
 }
 .speed {
-  width: 120px;
+  width: 116px;
+}
+.dial {
+  max-width: 168px;
+}
+.claim {
+  align-items: center;
+  display: flex;
+  gap: 6px;
+}
+.thickness {
+  width: 88px;
 }
 .triple {
   white-space: nowrap;
 }
 .triple > :deep(*) {
   display: inline-grid;
-  margin-right: 4px;
+  margin-right: 3px;
 }
 .triple > :deep(.frame) {
-  width: 62px;
+  width: 50px;
+}
+.triple :deep(.v-field) {
+  --v-field-padding-start: 4px;
+  --v-field-padding-end: 2px;
 }
 .engine {
   line-height: 28px;
 }
 .beside {
   display: grid;
-  width: 300px;
-  gap: 4px;
-  justify-items: start;
+  gap: 8px;
+  grid-template-columns: minmax(0, 1fr);
 }
 .finding {
   align-items: start;
   display: flex;
   gap: 10px;
+}
+@media screen and (max-width: 1180px) {
+  .body {
+    grid-template-columns: minmax(0, 1fr);
+  }
 }
 </style>

@@ -1,12 +1,20 @@
 <script setup lang="ts">
-import { isStocked, kindOfPath, PART_KINDS, type PartKind, STOCK_AMOUNTS, stockId } from '@brannik/core'
+import {
+  isStocked,
+  kindOfPath,
+  PART_KINDS,
+  type PartKind,
+  type PowerSource,
+  STOCK_AMOUNTS,
+  stockId,
+} from '@brannik/core'
 import { computed, ref, toRef } from 'vue'
 import { useRouter } from 'vue-router'
 import EarlierVersions from '../../components/EarlierVersions.vue'
 import { useNotice } from '../../stores/notice.ts'
 import { useUnfinished } from '../../stores/unfinished.ts'
 import { type Path, useWorkspace } from '../../stores/workspace.ts'
-import { idFor } from '../jobs/newJob.ts'
+import { idFor } from '../jobs/idFor.ts'
 import { fieldWords, formOf } from './forms.ts'
 import GunRatings from './GunRatings.vue'
 import { usersOf } from './lists.ts'
@@ -47,6 +55,16 @@ const waiting = computed(() => {
   })
   return [...new Set(words)]
 })
+
+const wrongProcesses = computed(
+  () =>
+    new Set(
+      problems.value.flatMap(({ pointer }) => {
+        const at = /^\/processes\/(\d+)/.exec(pointer)?.[1]
+        return at === undefined ? [] : [Number(at)]
+      }),
+    ),
+)
 
 /** Counts it anew; an amount that cannot be is left out: the field says why. */
 function count(value: unknown, label: string): void {
@@ -98,13 +116,13 @@ function copy(): void {
       <h2>{{ name }}</h2>
       <span v-if="users.length > 0" class="quiet users">
         in
-        <template v-for="(setUp, index) in users.slice(0, 3)" :key="setUp.id"
+        <template v-for="(setUp, index) in users.slice(0, 2)" :key="setUp.id"
           ><template v-if="index > 0">, </template
           ><RouterLink :to="{ name: 'set-up', params: { id: setUp.id } }">{{
             setUp.name
           }}</RouterLink></template
         >
-        <template v-if="users.length > 3"> and {{ users.length - 3 }} more</template>
+        <template v-if="users.length > 2"> and {{ users.length - 2 }} more</template>
       </span>
       <button v-if="stored" class="link-button" @click="lookingBack = true">Earlier versions</button>
       <button v-if="stored" class="link-button" @click="copy">Copy</button>
@@ -120,6 +138,8 @@ function copy(): void {
       <RecordForm :groups="groups.slice(0, 1)" :draft="shown" :problem-at="problemAt" @change="change" />
       <PlateEditor
         :draft="draft"
+        :whole="problems.length === 0 ? (draft as unknown as PowerSource) : null"
+        :wrong="wrongProcesses"
         :problem-at="problemAt"
         @change="(processes, what) => change(['processes'], processes, what)"
       />

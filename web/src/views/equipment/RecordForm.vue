@@ -58,7 +58,7 @@ const change = (spec: FieldSpec, value: unknown): void =>
   border-top: 1px solid var(--line);
   display: grid;
   gap: 6px 12px;
-  grid-template-columns: repeat(auto-fill, minmax(150px, 1fr));
+  grid-template-columns: repeat(auto-fill, minmax(140px, 1fr));
   margin: 0;
   min-width: 0;
   padding: 10px 0 12px;

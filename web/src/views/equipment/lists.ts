@@ -1,5 +1,13 @@
 /** The lists of the shelf: tabs, their records as rows, and how a row is found. */
-import { PART_KINDS, type PartKind, type SetUp, type Slot, SLOT_KEYS, type Notation } from '@brannik/core'
+import {
+  PART_KINDS,
+  type PartKind,
+  type SetUp,
+  type Slot,
+  SLOT_KEYS,
+  spelled,
+  type Notation,
+} from '@brannik/core'
 import type { EquipmentPath } from './useRecordDraft.ts'
 import { type Holding, holdingOf, PART_WORDS, type RecordOfPath, summaryOf } from './words.ts'
 
@@ -15,9 +23,12 @@ export interface Row {
   readonly partKind: PartKind | null
   /** How much there is; null where nobody has counted, or counts. */
   readonly amount: number | null
-  /** Lower case, for the search. */
+  /** As the search compares it. */
   readonly text: string
 }
+
+/** Small letters and one spelling: whoever seeks aluminum finds aluminium. */
+export const sought = (text: string): string => spelled(text.toLowerCase(), 'en-US')
 
 type AnyRecord = RecordOfPath[keyof RecordOfPath]
 /** A row changes only when its record or its count does: two thousand of them are not made anew at each key. */
@@ -42,7 +53,7 @@ export function rowOf(
     amount,
     holding: holdingOf(path, record, amount, notation),
     partKind: path === 'parts' ? (record as RecordOfPath['parts']).kind : null,
-    text: `${record.name} ${summary}`.toLowerCase(),
+    text: sought(`${record.name} ${summary}`),
   }
   rows.set(record, row)
   return row
@@ -57,8 +68,7 @@ export function filterRows(
   held: HeldFilter,
   partKind: PartKind | null,
 ): readonly Row[] {
-  const words = search
-    .toLowerCase()
+  const words = sought(search)
     .split(/\s+/)
     .filter((word) => word !== '')
   return rows.filter(

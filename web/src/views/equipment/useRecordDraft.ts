@@ -6,10 +6,12 @@ import {
   type CatalogueList,
   circuitSchema,
   type FieldProblem,
+  inShopUnits,
   readDocument,
 } from '@brannik/core'
 import type { z } from 'zod'
 import { computed, type Ref, shallowRef, watch } from 'vue'
+import { useTyping } from '../../stores/typing.ts'
 import { useUnfinished } from '../../stores/unfinished.ts'
 import { type Path, useWorkspace } from '../../stores/workspace.ts'
 
@@ -57,9 +59,12 @@ const pointerOf = (steps: readonly Step[]): string => steps.map((step) => `/${st
 export function useRecordDraft(path: Ref<EquipmentPath>, id: Ref<string>) {
   const workspace = useWorkspace()
   const unfinished = useUnfinished()
+  const typing = useTyping()
   const draft = shallowRef<Draft | null>(null)
   const stored = computed(() => workspace.get(path.value as Path, id.value) as Draft | null)
   let own: Draft | null = null
+  /** What was stored when somebody began to type in a field. */
+  let began: { readonly stretch: number; readonly stored: Draft | null } = { stretch: 0, stored: null }
 
   watch(
     [path, id, stored],
@@ -81,7 +86,8 @@ export function useRecordDraft(path: Ref<EquipmentPath>, id: Ref<string>) {
   const problems = computed<readonly FieldProblem[]>(() => {
     if (!draft.value) return []
     const read = readDocument<unknown>(schema.value, draft.value)
-    return read.ok ? [] : read.problems
+    if (read.ok) return []
+    return read.problems.map((one) => ({ ...one, message: inShopUnits(one.message, workspace.notation) }))
   })
   /** What is wrong with one field: not that it is still empty. */
   const problemAt = (steps: readonly Step[]): string | null => {
@@ -96,14 +102,23 @@ export function useRecordDraft(path: Ref<EquipmentPath>, id: Ref<string>) {
     if (!draft.value) return
     const next = setIn(draft.value, steps, value)
     draft.value = next
+    if (typing.stretch !== began.stretch) began = { stretch: typing.stretch, stored: stored.value }
     const read = readDocument<unknown>(schema.value, next)
-    if (!read.ok) {
-      unfinished.keep(path.value, id.value, next)
+    const [atPath, atId] = [path.value, id.value]
+    if (read.ok) {
+      unfinished.drop(atPath, atId)
+      take(read.value as Draft, label)
       return
     }
-    own = read.value as Draft
-    unfinished.drop(path.value, id.value)
-    workspace.edit(path.value as Path, id.value, read.value as never, label)
+    // What stood a key ago was on the way to this and is not meant.
+    if (typing.isOpen && began.stored && stored.value !== began.stored) take(began.stored, label)
+    typing.whenLeft(`unfinished ${atPath}/${atId}`, () => {
+      if (draft.value === next) unfinished.keep(atPath, atId, next)
+    })
+  }
+  function take(record: Draft, label: string): void {
+    own = record
+    workspace.edit(path.value as Path, id.value, record as never, label)
   }
 
   /** Gives up what could not be stored. */

@@ -14,6 +14,7 @@ import {
   printValue,
   PROCESSES,
   type SetUp,
+  spelled,
   type Shelf,
   type Slot,
   type Tungsten,
@@ -77,7 +78,7 @@ function partSummary(part: Part, notation: Notation): string {
     case 'drive-roll':
       return `${noun}, ${GROOVE_WORDS[part.groove]}, ${diameter(part.wireMm)}${part.rollSystem ? ` · ${part.rollSystem}` : ''}`
     case 'liner':
-      return `${part.material} ${noun}, ${diameter(part.wireMinMm)} to ${diameter(part.wireMaxMm)}, ${printValue(part.lengthMm, 'mm length', notation)}${part.usedFor ? ` · has run ${METAL_WORDS[part.usedFor]}` : ' · new'}`
+      return `${part.material} ${noun}, ${diameter(part.wireMinMm)} to ${diameter(part.wireMaxMm)}, ${printValue(part.lengthMm, 'mm length', notation)}${part.usedFor ? ` · has run ${spelled(METAL_WORDS[part.usedFor] ?? part.usedFor, notation.locale)}` : ' · new'}`
     case 'contact-tip':
       return `${noun} ${diameter(part.wireMm)}${part.partsClass ? ` · ${part.partsClass}` : ''}`
     case 'nozzle':
@@ -95,10 +96,10 @@ function partSummary(part: Part, notation: Notation): string {
   }
 }
 
-function wireSummary(wire: Wire): string {
+function wireSummary(wire: Wire, notation: Notation): string {
   const range = wireCurrentRange(wire)
   const runs = range ? ` · ${range.minA} to ${range.maxA} A` : ''
-  return `${METAL_WORDS[wire.metal]} ${WIRE_FORM_WORDS[wire.form]}${wire.spoolMm === null ? '' : `, ${wire.spoolMm} mm spool`}${runs}`
+  return `${spelled(METAL_WORDS[wire.metal] ?? wire.metal, notation.locale)} ${WIRE_FORM_WORDS[wire.form]}${wire.spoolMm === null ? '' : `, ${wire.spoolMm} mm spool`}${runs}`
 }
 
 function tungstenSummary(tungsten: Tungsten): string {
@@ -160,7 +161,7 @@ export function summaryOf<P extends keyof RecordOfPath>(
     case 'parts':
       return partSummary(record as Part, notation)
     case 'wires':
-      return wireSummary(record as Wire)
+      return wireSummary(record as Wire, notation)
     case 'gases':
       return (record as Gas).designation
     case 'circuits':

@@ -10,21 +10,25 @@ import {
 } from '@brannik/core'
 import { computed } from 'vue'
 import VerdictMark from '../../components/VerdictMark.vue'
+import { useMoney } from '../../stores/useMoney.ts'
 import { usePrint } from '../../stores/usePrint.ts'
 import { useWorkspace } from '../../stores/workspace.ts'
 
 /** The answer in words and one large figure, and what would mend it. */
-const { fit, rows, chain, suggestions } = defineProps<{
+const { fit, rows, chain, suggestions, weld, pieces } = defineProps<{
   fit: Fit
   rows: readonly Row[]
   chain: Chain
   /** Null while they are sought. */
   suggestions: readonly Suggestion[] | null
+  /** Which weld headline and chain speak of, where there are several: `weld 2`. */
+  weld: string
+  pieces: number
 }>()
 const emit = defineEmits<{ apply: [suggestion: Suggestion]; open: [id: string] }>()
 
 const workspace = useWorkspace()
-const { wholeAmps } = usePrint()
+const { wholeAmps, spell } = usePrint()
 
 /** What the weakest link makes of the weld, in a word or two, where it only just does. */
 const TIGHT: Readonly<Record<string, string>> = {
@@ -58,6 +62,24 @@ const uses = computed(() =>
 )
 const verdict = computed(() => worstVerdict([fit.verdict, chain.verdict]))
 
+const money = useMoney()
+const eachWeld = computed(
+  () => fit.cost?.welds.find(({ jointId }) => jointId === chain.jointId)?.each ?? null,
+)
+/** What stands in the sum; what has no price does not. */
+const costWords = computed(() => {
+  const { labour = null, filler = null, gas = null } = fit.cost ?? {}
+  const parts = [
+    [spell('labour'), labour],
+    ['filler', filler],
+    ['gas', gas],
+  ] as const
+  const known = parts.map(([name, value]) =>
+    value === null ? `${name}: no price` : `${name} ${money(value)}`,
+  )
+  return `${known.join(', ')}. Without power and wear.`
+})
+
 const counted = (count: number, one: string, many: string): string =>
   count === 1 ? `1 ${one}` : `${count} ${many}`
 const headline = computed(() => {
@@ -73,6 +95,7 @@ const then = ({ failCount, spareA, verdict: after }: Suggestion): string => {
   const room = spareA === null || spareA < 0 ? '' : `, ${wholeAmps(spareA)} A over`
   return `${after === 'unknown' ? 'none fails' : after}${room}`
 }
+const capital = (text: string): string => `${text.charAt(0).toUpperCase()}${text.slice(1)}`
 const wordsOf = (suggestion: Suggestion): string => suggestionText(workspace.speech, suggestion)
 </script>
 
@@ -82,7 +105,9 @@ const wordsOf = (suggestion: Suggestion): string => suggestionText(workspace.spe
       <VerdictMark :verdict="verdict" :word="false" />
       <span data-testid="headline">{{ headline }}</span>
     </p>
-    <p class="sentence">{{ chainText(workspace.speech, chain) }}</p>
+    <p class="sentence">
+      <strong v-if="weld">{{ capital(weld) }}: </strong>{{ chainText(workspace.speech, chain) }}
+    </p>
     <ul v-if="besides.length > 0" class="besides">
       <li v-for="row in besides" :key="row.id">
         <VerdictMark :verdict="row.verdict" :word="false" />
@@ -115,6 +140,18 @@ const wordsOf = (suggestion: Suggestion): string => suggestionText(workspace.spe
               {{ use.demand }}
             </button>
           </dd>
+        </template>
+        <template v-if="fit.cost">
+          <dt v-tip="costWords">Cost</dt>
+          <dd>{{ money(fit.cost.job) }}</dd>
+          <template v-if="pieces > 1">
+            <dt>A piece</dt>
+            <dd>{{ money(fit.cost.piece) }}</dd>
+          </template>
+          <template v-if="eachWeld !== null">
+            <dt>One {{ weld === '' ? 'weld' : `of ${weld}` }}</dt>
+            <dd>{{ money(eachWeld) }}</dd>
+          </template>
         </template>
       </dl>
     </template>

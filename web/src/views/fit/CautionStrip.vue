@@ -34,7 +34,7 @@ strong {
   color: var(--ink);
   margin-right: 2px;
 }
-@media (max-width: 900px) {
+@media screen and (max-width: 900px) {
   .cautions {
     columns: 1;
   }

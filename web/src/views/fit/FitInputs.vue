@@ -11,7 +11,7 @@ import {
   type Shelf,
   type SlotItems,
 } from '@brannik/core'
-import { computed } from 'vue'
+import { computed, ref, watch } from 'vue'
 import ChoiceField from '../../components/ChoiceField.vue'
 import CountField from '../../components/CountField.vue'
 import QuantityField from '../../components/QuantityField.vue'
@@ -21,11 +21,13 @@ import { type Path, useWorkspace } from '../../stores/workspace.ts'
 import { stockWords } from '../../files/stockWords.ts'
 
 /** What decides: the joint's figures on the left, the set-up's parts on the right; every change recomputes at once. */
-const { job, joint, setUp, shelf } = defineProps<{
+const { job, joint, setUp, shelf, isAnswered } = defineProps<{
   job: Job
   joint: Joint
   setUp: SetUp
   shelf: Shelf
+  /** Whether the answer stands: what else could be chosen is sought after it. */
+  isAnswered: boolean
 }>()
 const emit = defineEmits<{
   joint: [change: Partial<Joint>, what: string]
@@ -45,7 +47,17 @@ const left = (path: Path, { id }: { readonly id: string }): string =>
   stockWords(path, workspace.amountOf(path, id), workspace.notation) ?? ''
 type Place = 'circuit' | 'wire' | 'gas' | 'tungsten' | 'cup'
 const PLACES: readonly Place[] = ['circuit', 'wire', 'gas', 'tungsten', 'cup']
-const { answer: offers } = useAnswer(computed<Question<'offers'>>(() => ['offers', setUp.id, PLACES]))
+/** Long enough for the answer to be painted. */
+const AFTER_PAINT_MS = 120
+const isWanted = ref(false)
+watch(
+  () => isAnswered,
+  (now) => now && window.setTimeout(() => (isWanted.value = true), AFTER_PAINT_MS),
+  { immediate: true },
+)
+const { answer: offers } = useAnswer(
+  computed<Question<'offers'> | null>(() => (isWanted.value ? ['offers', setUp.id, PLACES] : null)),
+)
 /** What goes with the rest first, and what does not with the reason; as the shelf has it until that is known. */
 function offered<P extends Place>(slot: P, note: (item: SlotItems[P]) => string) {
   const items = new Map(itemsFor(slot, shelf).map((item) => [item.id, item]))
@@ -63,6 +75,8 @@ const fillers = computed(() => offered('wire', (w) => `On the shelf: ${left('wir
 const gases = computed(() => offered('gas', (g) => `${g.designation}, left: ${left('gases', g)}`))
 const tungstens = computed(() => offered('tungsten', (t) => `In the drawer: ${left('tungstens', t)}`))
 const cups = computed(() => offered('cup', (c) => `In the drawer: ${left('parts', c)}`))
+
+const FILLER = { wire: 'Wire', tungsten: 'Rod', covered: 'Electrode' } as const
 
 /** Both parts are as thick until somebody says otherwise. */
 function changeThickness(value: number | null): void {
@@ -154,13 +168,14 @@ function changeThickness(value: number | null): void {
         @update:model-value="(id) => id && emit('setUp', { circuitId: id }, 'circuit')"
       />
       <ChoiceField
-        :label="process.feedsWire ? 'Wire' : 'Rod'"
+        :label="FILLER[process.electrode]"
         :items="fillers"
-        :optional="process.feedsWire ? '' : 'none'"
+        :optional="process.electrode === 'tungsten' ? 'none' : ''"
         :model-value="setUp.wireId"
         @update:model-value="
           (id) =>
-            (id || !process.feedsWire) && emit('setUp', { wireId: id }, process.feedsWire ? 'wire' : 'rod')
+            (id || process.electrode === 'tungsten') &&
+            emit('setUp', { wireId: id }, FILLER[process.electrode].toLowerCase())
         "
       />
       <ChoiceField
@@ -198,6 +213,7 @@ function changeThickness(value: number | null): void {
   grid-template-columns: minmax(0, 19fr) minmax(0, 28fr);
 }
 .group {
+  align-items: start;
   border: 0;
   display: grid;
   gap: 6px;
@@ -216,13 +232,13 @@ function changeThickness(value: number | null): void {
 .set-up.gtaw {
   grid-template-columns: 1.2fr 1.15fr 0.85fr 1.15fr 0.75fr;
 }
-@media (max-width: 1100px) {
+@media screen and (max-width: 1100px) {
   .inputs,
   .inputs.gtaw {
     grid-template-columns: 1fr;
   }
 }
-@media (max-width: 700px) {
+@media screen and (max-width: 700px) {
   .group {
     grid-auto-flow: row;
     grid-template-columns: 1fr 1fr;

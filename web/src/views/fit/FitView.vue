@@ -10,12 +10,14 @@ import {
   SLOT_KEYS,
   SLOTS,
   slotText,
+  type OutcomeFigure,
+  type Settled,
   type StartFigure,
   type Step,
   type Suggestion,
   suggestionText,
 } from '@brannik/core'
-import { computed, ref, watch } from 'vue'
+import { computed, ref, shallowRef, watch } from 'vue'
 import { useRoute } from 'vue-router'
 import ChainChart from '../../charts/ChainChart.vue'
 import ChoiceField from '../../components/ChoiceField.vue'
@@ -30,12 +32,17 @@ import CautionStrip from './CautionStrip.vue'
 import FindingsTable from './FindingsTable.vue'
 import StartStrip from './StartStrip.vue'
 import FitInputs from './FitInputs.vue'
+import { START_TITLES } from './settingWords.ts'
 import { useFit } from './useFit.ts'
 import { jobWords, jointWords, processWords } from './words.ts'
 
 /** Fetched when somebody points or tabs at something: nothing can be opened before. */
 const WorkingDrawer = lazily(() => import('../../components/WorkingDrawer.vue'))
 const canOpen = ref(false)
+/** Opened now and then. */
+const SettingsPanel = lazily(() => import('./SettingsPanel.vue'))
+/** A job is without one for a moment. */
+const RankedSetUps = lazily(() => import('./RankedSetUps.vue'))
 /** Most jobs have one weld. */
 const WeldTabs = lazily(() => import('./WeldTabs.vue'))
 
@@ -76,6 +83,8 @@ const {
   changeSetUp,
   prepare,
   apply,
+  sharedBy,
+  copySetUp,
 } = useFit(jobId)
 
 const rows = computed(() => (fit.value ? rowsOf(workspace.speech, fit.value) : []))
@@ -84,16 +93,18 @@ const rows = computed(() => (fit.value ? rowsOf(workspace.speech, fit.value) : [
 const openKey = ref<string | null>(null)
 const openRow = computed(() => openKey.value?.replace(/^row:/, '') ?? null)
 const row = computed(() => rows.value.find(({ id }) => `row:${id}` === openKey.value) ?? null)
-const START_TITLES: Readonly<Record<StartFigure, string>> = {
-  current: 'Amps to start with',
-  volts: 'Volts to start with',
-  feed: 'Wire speed to start with',
-  flow: 'Gas flow',
-  travel: 'Travel speed',
-  heat: 'Heat input',
-}
-
 const settings = computed(() => fit.value?.settings.find((one) => one.jointId === jointId.value) ?? null)
+/** Whether all settings stand below the start, beside others. */
+const isComparing = ref(false)
+/** Other settings whose figure is open. */
+// Plain, for it is handed to the thread that reckons.
+const otherOpen = shallowRef<Extract<Asked, { of: 'outcome' }> | null>(null)
+function openOutcome(figure: OutcomeFigure, setUpId: string, settled: Settled): void {
+  const weldId = jointId.value
+  if (!weldId) return
+  otherOpen.value = { of: 'outcome', figure, weldId, setUpId, settled }
+  openKey.value = `outcome:${figure}`
+}
 const startFigure = computed(() => {
   const figures = Object.keys(START_TITLES) as StartFigure[]
   return figures.find((figure) => `start:${figure}` === openKey.value) ?? null
@@ -105,6 +116,7 @@ const asked = computed<Asked | null>(() => {
   const weldId = jointId.value
   if (row.value) return { of: 'criterion', id: row.value.criteria[0]?.criterion ?? '' }
   if (link.value && weldId) return { of: 'link', id: link.value.id, weldId }
+  if (openKey.value?.startsWith('outcome:')) return otherOpen.value
   if (startFigure.value && weldId) return { of: 'start', figure: startFigure.value, weldId }
   return openKey.value === 'link:joint' && weldId ? { of: 'weld', figure: 'wanted', weldId } : null
 })
@@ -122,6 +134,11 @@ const opened = computed<Opened | null>(() => {
   if (key === 'link:joint') {
     const sentence = jointText(workspace.speech, chain.value)
     return { key, title: 'What the weld wants', verdict: null, sentence, mends: [], working: steps }
+  }
+  if (key.startsWith('outcome:') && otherOpen.value) {
+    const sentence = 'What comes of the settings on the right, as they are typed.'
+    const title = START_TITLES[otherOpen.value.figure]
+    return { key, title, verdict: null, sentence, mends: [], working: steps }
   }
   if (startFigure.value) {
     const sentence = 'A start, to be tried on a coupon of the same metal, thickness and position.'
@@ -214,7 +231,7 @@ function openLink(id: LinkId | 'joint'): void {
         @update:model-value="(id) => id && chooseJoint(id)"
       />
       <label class="chip">
-        <span class="label">Set-up</span>
+        <span class="label one-line">Set-up</span>
         <ChoiceField
           bare
           label="Set-up"
@@ -230,6 +247,16 @@ function openLink(id: LinkId | 'joint'): void {
         :to="{ name: 'set-up', params: { id: setUp.id } }"
         >Parts</RouterLink
       >
+      <button
+        v-if="sharedBy.length > 0"
+        v-tip="
+          `Also of ${sharedBy.join(', ')}: a change of circuit, wire or gas changes it for them too. Press to go on with a copy that is this job’s alone.`
+        "
+        class="plain-button parts"
+        @click="copySetUp"
+      >
+        Only for this job
+      </button>
       <VMenu location="bottom end" :transition="false">
         <template #activator="{ props: activator }">
           <button class="plain-button other" v-bind="activator">Other job</button>
@@ -251,22 +278,13 @@ function openLink(id: LinkId | 'joint'): void {
       :joint="joint"
       :set-up="setUp"
       :shelf="workspace.shelf"
+      :is-answered="fit !== null"
       @joint="changeJoint"
       @job="changeJob"
       @set-up="changeSetUp"
       @focusin="prepare"
     />
-    <section v-else class="sheet choose">
-      <h2>Choose a set-up for this job</h2>
-      <p class="quiet">What is welded with decides what fits.</p>
-      <ul>
-        <li v-for="one in workspace.setUps" :key="one.id">
-          <button class="plain-button" @click="changeJob({ setUpId: one.id }, 'set-up')">
-            {{ one.name }}
-          </button>
-        </li>
-      </ul>
-    </section>
+    <RankedSetUps v-else :job-id="job.id" @choose="(id) => changeJob({ setUpId: id }, 'set-up')" />
 
     <section v-if="parts && !parts.ok" class="sheet choose" role="alert">
       <h2>The set-up is not whole</h2>
@@ -281,7 +299,11 @@ function openLink(id: LinkId | 'joint'): void {
     <template v-if="fit && chain">
       <div class="top">
         <section class="sheet chain-sheet" aria-label="Amps from panel to joint">
-          <h2>Amps from panel to joint</h2>
+          <h2>
+            Amps from panel to joint<template v-if="jointId && weldName(jointId)"
+              >, {{ weldName(jointId) }}</template
+            >
+          </h2>
           <ChainChart :chain="chain" :joint-detail="jointDetail" @open="openLink" />
         </section>
         <AnswerPanel
@@ -289,6 +311,8 @@ function openLink(id: LinkId | 'joint'): void {
           :rows="rows"
           :chain="chain"
           :suggestions="suggestions"
+          :weld="weldName(chain.jointId)"
+          :pieces="job.quantity"
           @apply="applySuggestion"
           @open="(id) => (openKey = `row:${id}`)"
         />
@@ -297,9 +321,31 @@ function openLink(id: LinkId | 'joint'): void {
         v-if="settings"
         :settings="settings"
         :is-beyond="chain.verdict === 'fails'"
+        :has-taps="parts?.ok === true && parts.parts.powerSource.voltageSteps !== null"
+        :is-open="isComparing"
         @open="(figure) => (openKey = `start:${figure}`)"
+        @all="isComparing = !isComparing"
       />
-      <FindingsTable :rows="rows" :open-row="openRow" @open="(id) => (openKey = `row:${id}`)" />
+      <SettingsPanel
+        v-if="isComparing && setUp && jointId"
+        :job-id="job.id"
+        :weld-id="jointId"
+        :set-up-id="setUp.id"
+        :set-ups="workspace.setUps"
+        :called-leg-mm="joint?.legMm ?? null"
+        @open="(figure) => (openKey = `start:${figure}`)"
+        @open-outcome="openOutcome"
+        @close="isComparing = false"
+      />
+      <FindingsTable
+        v-if="setUp"
+        :rows="rows"
+        :open-row="openRow"
+        :set-up="setUp"
+        :job-id="job.id"
+        :weld-name="weldName"
+        @open="(id) => (openKey = `row:${id}`)"
+      />
       <CautionStrip :cautions="fit.cautions" />
     </template>
     <WorkingDrawer
@@ -319,6 +365,7 @@ function openLink(id: LinkId | 'joint'): void {
 .fit {
   display: grid;
   gap: 7px;
+  grid-template-columns: minmax(0, 1fr);
   padding: 8px 20px;
 }
 .title {
@@ -327,7 +374,11 @@ function openLink(id: LinkId | 'joint'): void {
   gap: 14px;
   min-width: 0;
 }
+/* A long name gives way to what stands beside it. */
 h1 {
+  min-width: 0;
+  overflow: hidden;
+  text-overflow: ellipsis;
   white-space: nowrap;
 }
 h1 a {
@@ -374,15 +425,10 @@ h1 a:hover {
 .empty {
   padding: 48px;
 }
-.choose ul {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 8px;
-}
 .empty a {
   text-decoration: none;
 }
-@media (max-width: 900px) {
+@media screen and (max-width: 900px) {
   .fit {
     padding: 8px 12px;
   }
@@ -396,6 +442,33 @@ h1 a:hover {
   }
   .top {
     grid-template-columns: minmax(0, 1fr);
+  }
+}
+/* A phone, or 200 % zoom: the answer first, then what it rests on. */
+@media screen and (max-width: 700px) {
+  .title {
+    order: -3;
+  }
+  .top {
+    order: -2;
+  }
+  .top > :last-child {
+    order: -1;
+  }
+  .summary {
+    display: none;
+  }
+  .chip {
+    flex: 1 1 100%;
+    grid-template-columns: auto minmax(0, 1fr);
+    order: 2;
+  }
+  .parts,
+  .other {
+    order: 3;
+  }
+  h1 {
+    white-space: normal;
   }
 }
 </style>

@@ -1,17 +1,22 @@
 <script setup lang="ts">
-import type { Start, StartFigure, StartingSettings } from '@brannik/core'
+import type { DialSetting, StartFigure, StartingSettings } from '@brannik/core'
 import { computed } from 'vue'
 import { usePrint } from '../../stores/usePrint.ts'
+import { bandWords, POLARITY_SHORT, settingPrinters } from './settingWords.ts'
 
 /** Where to set the machine and how to hold the gun: one line of large figures, each of which opens to its working. */
-const { settings, isBeyond } = defineProps<{
+const { settings, isBeyond, hasTaps, isOpen } = defineProps<{
   settings: StartingSettings
   /** Whether a link of the chain cannot carry it. */
   isBeyond: boolean
+  /** Whether the volts are set by taps. */
+  hasTaps: boolean
+  /** Whether all settings stand below. */
+  isOpen: boolean
 }>()
-const emit = defineEmits<{ open: [figure: StartFigure] }>()
+const emit = defineEmits<{ open: [figure: StartFigure]; all: [] }>()
 
-const { print, number, wholeAmps } = usePrint()
+const p = settingPrinters(usePrint())
 
 interface Cell {
   readonly figure: StartFigure | null
@@ -23,53 +28,50 @@ interface Cell {
   readonly why?: string
 }
 
-const PLACES = 1000
-const rounded = (value: number, digits: number): number => Number(value.toPrecision(digits))
-const band = (start: Start, of: (value: number) => string): string => `${of(start.low)}–${of(start.high)}`
-/** `3/8–1/2 in`: the unit once. */
-const spread = ({ low, high }: { low: number; high: number }, unit: string): string =>
-  `${print(low, unit).replace(/ [^ ]+$/, '')}–${print(high, unit)}`
-
-const POLARITY = { dcep: 'DCEP', dcen: 'DCEN', ac: 'AC' } as const
 const LEADS = { dcep: 'gun on +', dcen: 'gun on −', ac: 'by the machine' } as const
 
+/** Where to turn it, where the shop has measured that; else how far it may lie beside. */
+const dialOr = (dial: DialSetting | null, noun: string, band: string): string =>
+  dial ? `${noun} ${dial.mark}` : band
+
 const cells = computed((): Cell[] => {
-  const { voltsV, feedMmPerMin, currentA, polarity, flowLPerMin, travelMmPerMin, heatKJPerMm } = settings
-  const { tipToWorkMm, travel, angleDeg } = settings
-  const feed = (value: number): string => print(rounded(value, 2 + Number(value >= 10 * PLACES)), 'mm/min')
-  const volts = (value: number): string => number(rounded(value, 3), 3)
+  const { voltsV, feedMmPerMin, currentA, polarity, flowLPerMin, travelMmPerMin, outcome } = settings
+  const { tipToWorkMm, travel, angleDeg, voltsDial, feedDial, alternating, postFlowS } = settings
+  const isTig = voltsV === null && postFlowS !== null
   const found: (Cell | null)[] = [
     voltsV && {
       figure: 'volts',
       label: 'Volts',
-      value: `${volts(voltsV.value)} V`,
-      beside: band(voltsV, volts),
+      value: `${p.volts(voltsV.value)} V`,
+      beside: dialOr(voltsDial, hasTaps ? 'tap' : 'dial', bandWords(voltsV, p.volts)),
     },
     feedMmPerMin && {
       figure: 'feed',
       label: 'Wire speed',
-      value: feed(feedMmPerMin.value),
-      beside: band(feedMmPerMin, (value) => feed(value).replace(/ .*$/, '')),
+      value: p.feed(feedMmPerMin.value),
+      beside: dialOr(feedDial, 'dial', bandWords(feedMmPerMin, p.feedAlone)),
     },
     {
       figure: 'current',
       label: 'Amps',
-      value: `${wholeAmps(currentA.value)} A`,
-      beside: band(currentA, wholeAmps),
+      value: `${p.amps(currentA.value)} A`,
+      beside: bandWords(currentA, p.amps),
     },
-    { figure: null, label: 'Polarity', value: POLARITY[polarity], beside: LEADS[polarity] },
+    { figure: null, label: 'Polarity', value: POLARITY_SHORT[polarity], beside: LEADS[polarity] },
+    alternating && alternating.positivePct !== null
+      ? { figure: null, label: 'Balance', value: `${p.amps(alternating.positivePct)} % +`, beside: '' }
+      : null,
+    alternating && alternating.hz !== null
+      ? { figure: null, label: 'Frequency', value: p.hertz(alternating.hz), beside: '' }
+      : null,
     flowLPerMin === null
       ? null
-      : {
-          figure: 'flow',
-          label: 'Gas',
-          value: print(rounded(flowLPerMin, 3), 'L/min'),
-          beside: '',
-        },
+      : { figure: 'flow', label: 'Gas', value: p.flow(flowLPerMin), beside: p.flowOther(flowLPerMin) },
+    isTig ? { figure: 'post-flow', label: 'Post-flow', value: p.seconds(postFlowS), beside: '' } : null,
     tipToWorkMm && {
       figure: null,
       label: 'Tip to work',
-      value: spread(tipToWorkMm, 'mm'),
+      value: p.spread(tipToWorkMm, 'mm'),
       beside: '',
     },
     {
@@ -81,15 +83,8 @@ const cells = computed((): Cell[] => {
     },
     travelMmPerMin === null
       ? null
-      : {
-          figure: 'travel',
-          label: 'Travel',
-          value: print(rounded(travelMmPerMin, 2), 'mm/min'),
-          beside: '',
-        },
-    heatKJPerMm === null
-      ? null
-      : { figure: 'heat', label: 'Heat', value: `${number(heatKJPerMm, 2)} kJ/mm`, beside: '' },
+      : { figure: 'travel', label: 'Travel', value: p.travel(travelMmPerMin), beside: '' },
+    outcome && { figure: 'heat', label: 'Heat', value: p.heat(outcome.heatKJPerMm), beside: '' },
   ]
   return found.filter((cell) => cell !== null)
 })
@@ -115,6 +110,14 @@ const cells = computed((): Cell[] => {
         </dd>
       </div>
     </dl>
+    <button
+      v-tip="'All settings, what comes of them, and others beside'"
+      class="plain-button"
+      :aria-expanded="isOpen"
+      @click="emit('all')"
+    >
+      Compare
+    </button>
   </section>
 </template>
 
@@ -122,8 +125,8 @@ const cells = computed((): Cell[] => {
 .start {
   align-items: center;
   display: grid;
-  gap: 16px;
-  grid-template-columns: 116px 1fr;
+  gap: 12px;
+  grid-template-columns: 104px 1fr auto;
   padding: 4px 16px;
 }
 h2 {

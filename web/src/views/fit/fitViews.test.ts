@@ -1,7 +1,7 @@
 // @vitest-environment happy-dom
-import { explain, type Fit, type Row, rowsOf, sidesOf, type Suggestion, suggest } from '@brannik/core'
+import { fitJob, explain, type Fit, type Row, rowsOf, sidesOf, type Suggestion, suggest } from '@brannik/core'
 import { mount } from '@vue/test-utils'
-import { beforeEach, describe, expect, it } from 'vitest'
+import { beforeEach, describe, expect, it, vi } from 'vitest'
 import WorkingDrawer from '../../components/WorkingDrawer.vue'
 import VerdictMark from '../../components/VerdictMark.vue'
 import { demoWorkspace, fitFor, inputFor, shopDocument } from '../../testing/demo.ts'
@@ -25,7 +25,7 @@ const rowsFor = (fit: Fit): readonly Row[] => rowsOf(workspace.speech, fit)
 const panel = (fit: Fit, suggestions: readonly Suggestion[] | null = []) => {
   const chain = fit.chains.find(({ jointId }) => jointId === fit.governingJointId)
   if (!chain) throw new Error('no chain')
-  return mount(AnswerPanel, { props: { fit, rows: rowsFor(fit), chain, suggestions } })
+  return mount(AnswerPanel, { props: { fit, rows: rowsFor(fit), chain, suggestions, weld: '', pieces: 4 } })
 }
 const headline = (fit: Fit) => panel(fit).get('[data-testid=headline]').text()
 
@@ -43,7 +43,12 @@ describe('the answer', () => {
       'Gas used',
       'Tungsten used',
       'Working time',
+      'Cost',
+      'A piece',
+      'One weld',
     ])
+    // By hand: 1 h 46 min at 48 an hour are 85, argon and rod some more.
+    expect(wrapper.get('.uses').text()).toMatch(/Cost\s*\$1\d\d/)
   })
 
   it('counts the checks, where the amps fit and something else does not', () => {
@@ -77,9 +82,9 @@ describe('the answer', () => {
   })
 
   it('names what is short or unknown beside the amps, and opens it', async () => {
-    const wrapper = panel(fitFor('press-frame'))
+    const wrapper = panel(fitJob({ ...inputFor('press-frame'), gas: null }))
     await wrapper.get('.besides button').trigger('click')
-    expect(wrapper.emitted('open')?.[0]).toEqual(['gas-use'])
+    expect(wrapper.emitted('open')?.[0]).toEqual(['together'])
   })
 })
 
@@ -88,7 +93,9 @@ describe('settings to start with', () => {
     const fit = fitFor(jobId, setUpId)
     const [settings] = fit.settings
     if (!settings) throw new Error('no settings')
-    return mount(StartStrip, { props: { settings, isBeyond: fit.chains[0]?.verdict === 'fails' } })
+    return mount(StartStrip, {
+      props: { settings, isBeyond: fit.chains[0]?.verdict === 'fails', hasTaps: true, isOpen: false },
+    })
   }
   const cells = (wrapper: ReturnType<typeof strip>) =>
     Object.fromEntries(
@@ -101,11 +108,11 @@ describe('settings to start with', () => {
       'Wire speed 299–366': '335 in/min',
       'Amps 168–205': '187 A',
       'Polarity gun on +': 'DCEP',
-      Gas: '25.4 CFH',
+      'Gas 12 L/min': '25.4 CFH',
       'Tip to work': '3/8–1/2 in',
       Push: '10–15°',
       Travel: '15.7 in/min',
-      Heat: '0.45 kJ/mm',
+      Heat: '11.5 kJ/in',
     })
   })
 
@@ -113,13 +120,31 @@ describe('settings to start with', () => {
     expect(Object.keys(cells(strip('pressing-tray')))).toEqual([
       'Amps 49–60',
       'Polarity gun on −',
-      'Gas',
+      'Gas 7 L/min',
+      'Post-flow',
       'Push',
       'Travel',
       'Heat',
     ])
-    expect(Object.keys(cells(strip('loader-fork')))).not.toContain('Gas')
+    expect(Object.keys(cells(strip('loader-fork'))).join()).not.toContain('Gas')
     expect(cells(strip('loader-fork'))['Drag']).toBe('15–25°')
+  })
+
+  it('say where to turn what the shop has measured, and how AC is set', () => {
+    const marl = Object.keys(cells(strip('gusset-template', 'marl-yard')))
+    expect(marl.find((label) => label.startsWith('Volts'))).toMatch(/tap [1-6]$/)
+    expect(marl.find((label) => label.startsWith('Wire speed'))).toMatch(/dial \d+$/)
+    expect(cells(strip('picking-platform'))).toMatchObject({ Balance: '30 % +', Frequency: '100 Hz' })
+  })
+
+  it('by stick are amps alone, and the electrode is dragged', () => {
+    expect(Object.keys(cells(strip('loader-fork', 'yard-stick')))).toEqual([
+      'Amps 102–125',
+      'Polarity gun on +',
+      'Drag',
+      'Travel',
+      'Heat',
+    ])
   })
 
   it('say where the set-up does not reach them, else that they are for a coupon', () => {
@@ -136,25 +161,49 @@ describe('settings to start with', () => {
 
 describe('the findings', () => {
   const table = (jobId: string, openRow: string | null = null) =>
-    mount(FindingsTable, { props: { rows: rowsFor(fitFor(jobId)), openRow } })
+    mount(FindingsTable, {
+      props: { rows: rowsFor(fitFor(jobId)), openRow, setUp: inputFor(jobId).setUp, jobId },
+      global: { stubs: { RouterLink: { props: ['to'], template: '<a><slot /></a>' } } },
+    })
+  const titlesIn = (wrapper: ReturnType<typeof table>, within: string): string[] =>
+    wrapper.findAll(`${within} .title`).map((button) => button.text())
 
-  it('stand in two halves, every check once, in the order of the chain', () => {
+  it('show what decides first, worst first, with its sentence, and what fits in one line', () => {
     const wrapper = table('press-frame')
-    const titles = wrapper.findAll('.title').map((button) => button.text())
-    expect(wrapper.findAll('table')).toHaveLength(2)
     const rows = rowsFor(fitFor('press-frame'))
-    const folded = rows.filter(({ verdict, marginPct }) => verdict === 'fits' && marginPct === null)
-    const measured = rows.filter((row) => !folded.includes(row))
-    expect(titles).toEqual([...measured, ...folded].map(({ title }) => title))
-    expect(wrapper.get('.plain').text()).toContain('Supply voltage, Parts go together, Polarity')
+    const deciding = rows.filter(({ verdict }) => verdict !== 'fits')
+    const fails = deciding.filter(({ verdict }) => verdict === 'fails')
+    expect(titlesIn(wrapper, '.row').slice(0, fails.length)).toEqual(fails.map(({ title }) => title))
+    expect(titlesIn(wrapper, '.row')).toHaveLength(deciding.length)
+    expect(wrapper.get('.row').text()).toContain(fails[0]?.sentence)
+    expect(titlesIn(wrapper, '.plain')).toHaveLength(rows.length - deciding.length)
+  })
+  it('unfold the figures of what fits', async () => {
+    const wrapper = table('press-frame')
+    await wrapper.get('.fold').trigger('click')
+    expect(titlesIn(wrapper, '.row')).toContain('Wire used')
+    expect(wrapper.get('.plain').text()).toContain('Supply voltage')
+  })
+  it('tell what nobody has counted without judging it, with the way to its field', async () => {
+    const wrapper = table('press-frame')
+    // The link is fetched a moment after the answer.
+    await vi.waitFor(() => {
+      expect(wrapper.get('.told').text()).toContain('Fill in')
+    })
+    expect(wrapper.get('.told').text()).toMatch(/Gas used\s+22.7 ft³\s+Fill in left of 75\/25/)
   })
 
   it('print in the units of the shop', async () => {
-    expect(table('press-frame').text()).toContain('4.57 lb')
+    const unfolded = async () => {
+      const wrapper = table('press-frame')
+      await wrapper.get('.fold').trigger('click')
+      return wrapper.text()
+    }
+    expect(await unfolded()).toContain('4.57 lb')
     const { shop } = workspace
     if (!shop) throw new Error('no shop')
     workspace.edit('shop', shop.id, { ...shop, unitSystem: 'metric' }, 'units')
-    expect(table('press-frame').text()).toContain('2.07 kg')
+    expect(await unfolded()).toContain('2.07 kg')
   })
 
   it('open by row and by name, and show which is open', async () => {

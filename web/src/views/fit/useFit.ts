@@ -1,6 +1,5 @@
 /** The fit of one job: reckoned anew at every change, its mends a moment later so that the screen never waits for them. */
 import {
-  type applyChange,
   applyPatch,
   type Job,
   type Joint,
@@ -9,24 +8,27 @@ import {
   type SetUp,
   type Suggestion,
 } from '@brannik/core'
+import type { changed } from './changeJoint.ts'
 import { computed, ref, type Ref, shallowRef, watch } from 'vue'
 import { engine } from '../../engine/client.ts'
 import { useAnswer } from '../../engine/useAnswer.ts'
 import { useNotice } from '../../stores/notice.ts'
 import { useWorkspace } from '../../stores/workspace.ts'
+import { idFor } from '../jobs/idFor.ts'
 
-/** Long enough for the frame with the fit itself to be painted. */
-const AFTER_PAINT_MS = 30
+/** Long enough for the frame with the fit itself to be painted, and for what shows it to have arrived. */
+const AFTER_PAINT_MS = 120
 const MOST_SUGGESTIONS = 3
+const MOST_NAME = 120
 
 /** What checks a changed weld: fetched when a field is entered, which is before anything is typed. */
-let check: typeof applyChange | null = null
+let check: typeof changed | null = null
 async function fetchCheck(): Promise<void> {
   const found = await import('./changeJoint.ts').catch(() => null)
-  check = found?.applyChange ?? null
+  check = found?.changed ?? null
 }
 /** Where it is not there, or not yet, the change is kept all the same: the server checks what it stores. */
-const unchecked: typeof applyChange = (joint, change) => ({ ok: true, joint: { ...joint, ...change } })
+const unchecked: typeof changed = (joint, change) => ({ ok: true, joint: { ...joint, ...change } })
 
 export function useFit(jobId: Ref<string>) {
   const workspace = useWorkspace()
@@ -87,7 +89,7 @@ export function useFit(jobId: Ref<string>) {
   /** A change with which the weld could not stand is told, and not made: the field keeps what was typed. */
   function changeJoint(change: Partial<Joint>, what: string): void {
     if (!job.value || !joint.value) return
-    const next = (check ?? unchecked)(joint.value, change)
+    const next = (check ?? unchecked)(joint.value, change, workspace.notation)
     if (!next.ok) {
       notice.show(next.message)
       return
@@ -104,6 +106,25 @@ export function useFit(jobId: Ref<string>) {
     if (setUp.value !== before) return changeSetUp(change, what)
     workspace.edit('set-ups', before.id, found.setUp, `${what} of ${before.name}`)
     notice.tellChangedAlong(found.along, found.setUp.process)
+    if (found.along.length === 0 && sharedBy.value.length > 0)
+      notice.show(`${before.name} is changed, for ${sharedBy.value.join(', ')} too`, true)
+  }
+  /** Other jobs that hang on the same set-up. */
+  const sharedBy = computed(() =>
+    workspace.jobs
+      .filter(
+        ({ id, setUpId, state }) => id !== jobId.value && state === 'planned' && setUpId === setUp.value?.id,
+      )
+      .map(({ name }) => name),
+  )
+  /** The job goes on with a set-up of its own, alike so far. */
+  function copySetUp(): void {
+    if (!setUp.value || !job.value) return
+    const name = `${setUp.value.name}, ${job.value.name}`.slice(0, MOST_NAME)
+    const id = idFor(name, workspace.setUps)
+    if (!workspace.edit('set-ups', id, { ...setUp.value, id, name }, `set-up ${name}`)) return
+    changeJob({ setUpId: id }, 'set-up')
+    notice.show(`${job.value.name} has a set-up of its own now: ${name}`)
   }
   /** Makes a mend's change for good; the notice offers the way back. */
   function apply(patch: Patch, label: string): void {
@@ -130,6 +151,8 @@ export function useFit(jobId: Ref<string>) {
     /** Called when somebody enters a field. */
     prepare: () => void (check ?? fetchCheck()),
     changeSetUp,
+    sharedBy,
+    copySetUp,
     apply,
   }
 }

@@ -8,6 +8,7 @@ import {
   printValue,
   PROCESSES,
   type SetUp,
+  spelled,
   type Notation,
 } from '@brannik/core'
 
@@ -22,7 +23,7 @@ export const QUALITY_WORDS: Record<Job['quality'], string> = {
 /** `T-joint in carbon steel, 24 × 8 in, horizontal` */
 export function jointWords(joint: Joint, notation: Notation): string {
   const length = joint.around ? 'round' : printValue(joint.lengthMm, 'mm length', notation)
-  return `${jointName(joint)} in ${pairNames(joint)}, ${joint.count} × ${length}, ${positionName(joint.position)}`
+  return `${jointName(joint)} in ${spelled(pairNames(joint), notation.locale)}, ${joint.count} × ${length}, ${positionName(joint.position)}`
 }
 
 /** `4 pieces, structural, indoors` */

@@ -30,14 +30,14 @@ const { job, joint, plan, setUp, wire } = defineProps<{
 const emit = defineEmits<{ leg: [mm: number] }>()
 
 const workspace = useWorkspace()
-const { print, number } = usePrint()
+const { print, number, spell } = usePrint()
 const sourceWords = (source: Source): string => sourceText(workspace.speech, source)
 const summary = computed(() => plan?.welds.find(({ jointId }) => jointId === joint.id) ?? null)
 const advice = computed(() =>
   weldAdvice(
     joint,
     job,
-    { wire, summary: summary.value, feedsWire: setUp ? PROCESSES[setUp.process].feedsWire : true },
+    { wire, summary: summary.value },
     { assumptions: workspace.shop?.assumptions ?? {} },
   ),
 )
@@ -70,9 +70,9 @@ const windowWords = ({ lowA, highA }: ProcessWant): string =>
 <template>
   <div class="advice">
     <section v-if="fillet">
-      <h3>
+      <h2>
         Size <span :class="fillet.verdict">{{ WORD[fillet.verdict] }}</span>
-      </h3>
+      </h2>
       <p>{{ filletText(workspace.speech, fillet.code) }}</p>
       <dl>
         <dt>Least by the code’s table, for the thicker part</dt>
@@ -98,19 +98,19 @@ const windowWords = ({ lowA, highA }: ProcessWant): string =>
     </section>
 
     <section>
-      <h3>
-        {{ pairNames(joint) }}
+      <h2>
+        {{ spell(pairNames(joint)) }}
         <span v-if="pair.weldable === 'no'" class="under">must not be welded</span>
         <span v-else-if="pair.weldable === 'needs-procedure'" class="over">needs a procedure</span>
-      </h3>
-      <p v-if="pair.text">{{ pair.text }}</p>
+      </h2>
+      <p v-if="pair.text">{{ spell(pair.text) }}</p>
       <ul v-if="pair.fillers.length > 0" class="fillers">
         <li
           v-for="filler in pair.fillers.slice(0, 4)"
           :key="filler.classification"
           v-tip="sourceWords(filler.source)"
         >
-          <strong>{{ filler.classification }}</strong> {{ filler.reason }}
+          <strong>{{ filler.classification }}</strong> {{ spell(filler.reason) }}
         </li>
         <li
           v-for="filler in pair.excluded"
@@ -118,16 +118,18 @@ const windowWords = ({ lowA, highA }: ProcessWant): string =>
           v-tip="sourceWords(filler.source)"
           class="not"
         >
-          <strong>not {{ filler.classification }}</strong> {{ filler.reason }}
+          <strong>not {{ filler.classification }}</strong> {{ spell(filler.reason) }}
         </li>
       </ul>
-      <p v-for="line in pair.preparation" :key="line" class="quiet">{{ line }}</p>
-      <p v-if="pair.preheat" class="quiet">{{ pair.preheat.text }}</p>
-      <p v-for="caution in cautions" :key="caution" class="caution"><strong>Caution</strong> {{ caution }}</p>
+      <p v-for="line in pair.preparation" :key="line" class="quiet">{{ spell(line) }}</p>
+      <p v-if="pair.preheat" class="quiet">{{ spell(pair.preheat.text) }}</p>
+      <p v-for="caution in cautions" :key="caution" class="caution">
+        <strong>Caution</strong> {{ spell(caution) }}
+      </p>
     </section>
 
     <section>
-      <h3>Current it wants</h3>
+      <h2>Current it wants</h2>
       <table>
         <thead>
           <tr>
@@ -198,11 +200,11 @@ section {
   gap: 3px;
   padding-top: 8px;
 }
-h3 {
+h2 {
   font-size: var(--text-m);
   font-weight: 600;
 }
-h3 span {
+h2 span {
   font-weight: 700;
   margin-left: 6px;
 }

@@ -1,10 +1,12 @@
 <script setup lang="ts">
 import { type Job, QUALITIES } from '@brannik/core'
-import { computed, ref } from 'vue'
+import { computed } from 'vue'
 import ChoiceField from '../../components/ChoiceField.vue'
+import DateField from '../../components/DateField.vue'
 import CountField from '../../components/CountField.vue'
 import PickField from '../../components/PickField.vue'
-import TypedField from '../../components/TypedField.vue'
+import TextField from '../../components/TextField.vue'
+import { usePrint } from '../../stores/usePrint.ts'
 import { useWorkspace } from '../../stores/workspace.ts'
 import { QUALITY_WORDS } from '../fit/words.ts'
 
@@ -13,19 +15,8 @@ const { job } = defineProps<{ job: Job }>()
 const emit = defineEmits<{ change: [change: Partial<Job>, what: string] }>()
 
 const workspace = useWorkspace()
+const { spell } = usePrint()
 const KM_PER_MILE = 1.609344
-const nameProblem = ref('')
-
-function setName(text: string): void {
-  const name = text.trim()
-  nameProblem.value =
-    name === ''
-      ? 'The name is empty. Write what the job is.'
-      : name.length > 120
-        ? 'The name is longer than 120 characters. Shorten it.'
-        : ''
-  if (nameProblem.value === '') emit('change', { name }, 'name')
-}
 
 const isImperial = computed(() => workspace.notation.system === 'imperial')
 const wind = computed(() =>
@@ -51,6 +42,7 @@ function setService(value: number | null): void {
     'service temperature',
   )
 }
+const QUALITY_CHOICES = QUALITIES.map((one) => [one, QUALITY_WORDS[one]] as const)
 const PLACES = [
   ['indoors', 'indoors'],
   ['outdoors', 'outdoors'],
@@ -59,17 +51,16 @@ const SIZINGS = [
   ['code-table', 'code table'],
   ['bead-as-wide', 'plate thickness'],
 ] as const
-const valueOf = (event: Event): string => (event.target as HTMLInputElement).value
 </script>
 
 <template>
   <div class="header">
-    <TypedField
+    <TextField
       class="name"
       label="Job"
-      :problem="nameProblem || null"
+      empty="The name is empty. Write what the job is."
       :model-value="job.name"
-      @update:model-value="setName"
+      @update:model-value="(name) => emit('change', { name }, 'name')"
     />
     <CountField
       label="Pieces"
@@ -78,12 +69,20 @@ const valueOf = (event: Event): string => (event.target as HTMLInputElement).val
       :model-value="job.quantity"
       @update:model-value="(value) => value !== null && emit('change', { quantity: value }, 'pieces')"
     />
-    <TypedField
+    <CountField
+      label="Times a year"
+      decimals
+      :least="0.01"
+      :most="10000"
+      optional="once"
+      :model-value="job.timesPerYear"
+      @update:model-value="(timesPerYear) => emit('change', { timesPerYear }, 'times a year')"
+    />
+    <DateField
       class="wide"
       label="Due"
-      type="date"
-      :model-value="job.dueOn ?? ''"
-      @change="emit('change', { dueOn: valueOf($event) || null }, 'due date')"
+      :model-value="job.dueOn"
+      @update:model-value="(dueOn) => emit('change', { dueOn }, 'due date')"
     />
     <PickField
       class="middle"
@@ -106,7 +105,7 @@ const valueOf = (event: Event): string => (event.target as HTMLInputElement).val
     <PickField
       class="middle"
       label="How good"
-      :items="QUALITIES.map((one) => [one, QUALITY_WORDS[one]] as const)"
+      :items="QUALITY_CHOICES"
       :model-value="job.quality"
       @update:model-value="(now) => now && emit('change', { quality: now }, 'quality')"
     />
@@ -120,17 +119,17 @@ const valueOf = (event: Event): string => (event.target as HTMLInputElement).val
     <CountField
       class="middle"
       :label="isImperial ? 'Service, °F' : 'Service, °C'"
-      :least="0"
+      :least="isImperial ? -459 : -273"
       :most="isImperial ? 2000 : 1200"
       optional="ordinary"
       :model-value="service"
       @update:model-value="setService"
     />
     <label class="check">
-      <span class="label">Anodised</span>
+      <span class="label">{{ spell('Anodised') }}</span>
       <VCheckbox
         :model-value="job.anodised"
-        @update:model-value="emit('change', { anodised: !job.anodised }, 'anodising')"
+        @update:model-value="emit('change', { anodised: !job.anodised }, spell('anodising'))"
       />
     </label>
     <CountField
@@ -149,6 +148,12 @@ const valueOf = (event: Event): string => (event.target as HTMLInputElement).val
       optional="none yet"
       :model-value="job.setUpId"
       @update:model-value="(id) => emit('change', { setUpId: id }, 'set-up')"
+    />
+    <TextField
+      class="note"
+      label="Note"
+      :model-value="job.note"
+      @update:model-value="(note) => emit('change', { note }, 'note')"
     />
   </div>
 </template>
@@ -178,13 +183,19 @@ const valueOf = (event: Event): string => (event.target as HTMLInputElement).val
   display: grid;
   flex-basis: 54px;
 }
+.header {
+  flex-wrap: wrap;
+}
+.header > .note {
+  flex: 1 1 300px;
+}
 .name :deep(input) {
   font-weight: 700;
 }
 .set-up {
   min-width: 0;
 }
-@media (max-width: 1100px) {
+@media screen and (max-width: 1100px) {
   .header {
     flex-wrap: wrap;
   }

@@ -10,6 +10,7 @@ import { download } from '../../files/download.ts'
 import { useNotice } from '../../stores/notice.ts'
 import { useAnswer, type Question } from '../../engine/useAnswer.ts'
 import { usePrint } from '../../stores/usePrint.ts'
+import { useNamedField } from '../../components/useNamedField.ts'
 import { useWorkspace } from '../../stores/workspace.ts'
 import AdvicePanel from './AdvicePanel.vue'
 import ImportDialog from './ImportDialog.vue'
@@ -23,6 +24,7 @@ import WeldTable from './WeldTable.vue'
 const route = useRoute()
 const router = useRouter()
 const workspace = useWorkspace()
+useNamedField()
 const { print } = usePrint()
 const notice = useNotice()
 
@@ -234,7 +236,7 @@ async function addAtEnd(): Promise<void> {
       <div v-else class="sheet">
         <SequenceList :job="job" :plan="plan" @move="move" @joint="patchJoint" @job="change" />
       </div>
-      <aside v-if="selected" class="sheet beside" tabindex="0" aria-label="The weld in hand">
+      <aside v-if="selected" class="sheet beside screen-only" tabindex="0" aria-label="The weld in hand">
         <SectionDrawing :joint="selected" />
         <AdvicePanel
           :job="job"
@@ -256,6 +258,7 @@ async function addAtEnd(): Promise<void> {
 .job {
   display: grid;
   gap: 8px;
+  grid-template-columns: minmax(0, 1fr);
   grid-template-rows: auto auto auto minmax(0, 1fr);
   height: calc(100vh - 48px);
   padding: 10px 20px 12px;
@@ -272,7 +275,11 @@ header {
   text-overflow: ellipsis;
   white-space: nowrap;
 }
+/* A long name gives way; what can be done stays in sight. */
 h1 {
+  min-width: 0;
+  overflow: hidden;
+  text-overflow: ellipsis;
   white-space: nowrap;
 }
 header a {
@@ -323,7 +330,7 @@ header .plain-button {
 .empty a {
   color: inherit;
 }
-@media (max-width: 1100px) {
+@media screen and (max-width: 1100px) {
   .job {
     height: auto;
   }
@@ -331,7 +338,7 @@ header .plain-button {
     grid-template-columns: minmax(0, 1fr);
   }
   .body > :first-child {
-    height: 420px;
+    max-height: 80vh;
   }
   header {
     flex-wrap: wrap;

@@ -1,17 +1,20 @@
 <script setup lang="ts">
-import { type Job, titleOf } from '@brannik/core'
-import { format, parseISO } from 'date-fns'
+import { byWorst, type Job, titleOf, type Verdict, VERDICT_RANK, VERDICTS, verdictText } from '@brannik/core'
+import { parseISO } from 'date-fns'
 import { computed, ref } from 'vue'
 import { useRouter } from 'vue-router'
 import ChainSpark from '../../charts/ChainSpark.vue'
 import ChooseFile from '../../components/ChooseFile.vue'
+import PickField from '../../components/PickField.vue'
 import VerdictMark from '../../components/VerdictMark.vue'
 import { useGlances } from '../../engine/useGlances.ts'
 import { useNotice } from '../../stores/notice.ts'
 import { useWorkspace } from '../../stores/workspace.ts'
 import { jobWords, jointWords } from '../fit/words.ts'
+import { dayToday, DUE_CHOICES, type DueWithin, isDue } from './dueWithin.ts'
 import { readJobFile } from './jobFiles.ts'
-import { copyOf, freshJob, idFor } from './newJob.ts'
+import { idFor } from './idFor.ts'
+import { copyOf, freshJob } from './newJob.ts'
 
 /** The jobs with their answer at a glance: one row a job, the chain small, the first thing that gives out in words. */
 const workspace = useWorkspace()
@@ -36,7 +39,37 @@ function wordsOf(job: Job): readonly string[] {
 const state = ref<Job['state']>('planned')
 const listed = computed(() => workspace.jobs.filter((job) => job.state === state.value))
 const { glances, failure, waiting } = useGlances(computed(() => listed.value.map(({ id }) => id)))
-const rows = computed(() =>
+const search = ref('')
+const wanted = ref<Verdict | null>(null)
+const dueWithin = ref<DueWithin | null>(null)
+const VERDICT_ITEMS = VERDICTS.map((one) => [one, verdictText(workspace.speech, one).toLowerCase()] as const)
+
+type Column = 'name' | 'due' | 'verdict'
+const sortBy = ref<Column>('name')
+const isDown = ref(false)
+function sort(column: Column): void {
+  isDown.value = sortBy.value === column ? !isDown.value : false
+  sortBy.value = column
+}
+const ariaSort = (column: Column): 'ascending' | 'descending' | 'none' =>
+  sortBy.value !== column ? 'none' : isDown.value ? 'descending' : 'ascending'
+const COMPARE: Readonly<Record<Column, (a: JobRow, b: JobRow) => number>> = {
+  name: (a, b) => a.job.name.localeCompare(b.job.name),
+  // What has no date comes last.
+  due: (a, b) => (a.job.dueOn ?? '9999').localeCompare(b.job.dueOn ?? '9999'),
+  // What fails comes first.
+  verdict: (a, b) =>
+    VERDICT_RANK[b.glance?.verdict ?? 'unknown'] - VERDICT_RANK[a.glance?.verdict ?? 'unknown'],
+}
+const FIRST = [
+  ['name', 'Job'],
+  ['due', 'Due'],
+] as const
+const mark = (column: Column): string => (sortBy.value !== column ? '' : isDown.value ? ' ↓' : ' ↑')
+const today = dayToday()
+const isOverdue = ({ dueOn, state: now }: Job): boolean => now === 'planned' && isDue(dueOn, 'overdue', today)
+
+const allRows = computed(() =>
   listed.value.map((job) => {
     const glance = glances.value.get(job.id)
     return {
@@ -44,11 +77,23 @@ const rows = computed(() =>
       setUp: job.setUpId ? workspace.get('set-ups', job.setUpId) : null,
       glance,
       why: glance?.failure ?? '',
-      open: (glance?.open ?? []).map((one) => titleOf(workspace.speech, one)),
+      open: byWorst(glance?.open ?? []).map((one) => titleOf(workspace.speech, one)),
       words: wordsOf(job),
     }
   }),
 )
+type JobRow = (typeof allRows.value)[number]
+const rows = computed(() => {
+  const words = search.value.toLowerCase().split(/\s+/)
+  return allRows.value
+    .filter(
+      ({ job, setUp, glance }) =>
+        words.every((word) => `${job.name} ${setUp?.name ?? ''}`.toLowerCase().includes(word)) &&
+        (wanted.value === null || (glance?.verdict ?? 'unknown') === wanted.value) &&
+        (dueWithin.value === null || isDue(job.dueOn, dueWithin.value, today)),
+    )
+    .toSorted((a, b) => (isDown.value ? -1 : 1) * COMPARE[sortBy.value](a, b))
+})
 
 const counts = computed(() => {
   const of = (wanted: Job['state']) => workspace.jobs.filter((job) => job.state === wanted).length
@@ -63,7 +108,8 @@ const STATES = [
 const to = (name: 'job' | 'fit', job: Job) => ({ name, params: { jobId: job.id } })
 function add(): void {
   const job = freshJob(workspace.jobs)
-  if (workspace.edit('jobs', job.id, job, `new job ${job.name}`)) void router.push(to('job', job))
+  if (workspace.edit('jobs', job.id, job, `new job ${job.name}`))
+    void router.push({ ...to('job', job), query: { field: 'Job' } })
 }
 function importJob(text: string): void {
   const read = readJobFile(text)
@@ -79,7 +125,8 @@ function importJob(text: string): void {
   }
   if (workspace.edit('jobs', job.id, job, `import of ${job.name}`)) void router.push(to('job', job))
 }
-const due = (job: Job): string => (job.dueOn === null ? '–' : format(parseISO(job.dueOn), 'd MMM yyyy'))
+const date = computed(() => new Intl.DateTimeFormat(workspace.notation.locale, { dateStyle: 'medium' }))
+const due = (job: Job): string => (job.dueOn === null ? '–' : date.value.format(parseISO(job.dueOn)))
 function copy(job: Job): void {
   const made = copyOf(job, workspace.jobs)
   workspace.edit('jobs', made.id, made, `copy of ${job.name}`)
@@ -113,7 +160,32 @@ function remove(job: Job): void {
     <p v-if="waiting > 0 && rows.length > 20" class="label" role="status">
       {{ waiting }} of {{ rows.length }} are still being worked out
     </p>
-    <p v-if="rows.length === 0 && state !== 'planned'" class="sheet none">
+    <div v-if="allRows.length > 1" class="filters screen-only">
+      <VTextField
+        v-model="search"
+        class="search"
+        placeholder="Search the jobs"
+        aria-label="Search the jobs"
+      />
+      <PickField
+        v-model="wanted"
+        class="verdicts"
+        name="Verdict"
+        optional="every verdict"
+        :items="VERDICT_ITEMS"
+      />
+      <PickField
+        v-model="dueWithin"
+        class="verdicts"
+        name="Due"
+        optional="any due date"
+        :items="DUE_CHOICES"
+      />
+    </div>
+    <p v-if="allRows.length > 0 && rows.length === 0" class="sheet none" role="status">
+      None of the {{ allRows.length }} is like that.
+    </p>
+    <p v-else-if="rows.length === 0 && state !== 'planned'" class="sheet none">
       {{
         state === 'template'
           ? 'There are no templates. Make one of any job, under More.'
@@ -126,13 +198,20 @@ function remove(job: Job): void {
     <VTable v-else class="sheet">
       <thead>
         <tr>
-          <th scope="col">Job</th>
-          <th scope="col">Due</th>
+          <th v-for="[column, word] in FIRST" :key="column" scope="col" :aria-sort="ariaSort(column)">
+            <button class="sort" @click="sort(column)">
+              {{ word }}<span aria-hidden="true">{{ mark(column) }}</span>
+            </button>
+          </th>
           <th scope="col">Set-up</th>
           <th scope="col">Chain</th>
-          <th scope="col">Verdict</th>
+          <th scope="col" :aria-sort="ariaSort('verdict')">
+            <button class="sort" @click="sort('verdict')">
+              Verdict<span aria-hidden="true">{{ mark('verdict') }}</span>
+            </button>
+          </th>
           <th scope="col">Open points</th>
-          <th scope="col"><span class="visually-hidden">Actions</span></th>
+          <th class="screen-only" scope="col"><span class="visually-hidden">Actions</span></th>
         </tr>
       </thead>
       <tbody>
@@ -141,17 +220,26 @@ function remove(job: Job): void {
             <RouterLink :to="to('job', job)">{{ job.name }}</RouterLink>
             <div v-for="line in words" :key="line" class="label">{{ line }}</div>
           </th>
-          <td class="due">{{ due(job) }}</td>
+          <td class="due">
+            {{ due(job) }}
+            <strong v-if="isOverdue(job)" class="overdue">overdue</strong>
+          </td>
           <td>{{ setUp?.name ?? 'none chosen' }}</td>
           <td><ChainSpark v-if="glance?.chain" :chain="glance.chain" /></td>
           <td><VerdictMark v-if="glance || !setUp" :verdict="glance?.verdict ?? 'unknown'" /></td>
           <td class="points">
-            <template v-if="glance?.verdict">{{ open.length === 0 ? 'none' : open.join(', ') }}</template>
+            <template v-if="glance?.verdict">
+              <template v-if="open.length === 0">none</template>
+              <span v-else v-tip="open.join(', ')"
+                >{{ open[0]
+                }}<template v-if="open.length > 1">, and {{ open.length - 1 }} more</template></span
+              >
+            </template>
             <span v-else-if="why" class="problem">cannot be computed: {{ why }}</span>
             <template v-else-if="!setUp">choose a set-up</template>
             <template v-else-if="glance">the set-up is not whole</template>
           </td>
-          <td class="actions">
+          <td class="actions screen-only">
             <RouterLink class="link-button" :aria-label="`Fit ${job.name}`" :to="to('fit', job)"
               >Fit</RouterLink
             >
@@ -204,13 +292,38 @@ tbody .label {
 .actions > * + * {
   margin-left: 12px;
 }
+.filters {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 8px;
+}
+.search {
+  flex: 0 1 300px;
+}
+.verdicts {
+  width: 176px;
+}
+.sort {
+  background: none;
+  border: 0;
+  color: inherit;
+  cursor: pointer;
+  font-weight: inherit;
+  padding: 0;
+  white-space: nowrap;
+}
+.overdue {
+  color: var(--fails);
+  display: block;
+  font-size: var(--text-s);
+}
 .due {
   white-space: nowrap;
 }
 .states {
   margin-right: auto;
 }
-@media (max-width: 900px) {
+@media screen and (max-width: 900px) {
   table,
   tbody,
   tr {

@@ -1,5 +1,14 @@
 <script setup lang="ts">
-import { type Plan, HANDLINGS, type Job, type Joint, jointName, printParts, printValue } from '@brannik/core'
+import {
+  type Plan,
+  HANDLINGS,
+  type Job,
+  type Joint,
+  jointName,
+  printParts,
+  printValue,
+  type Work,
+} from '@brannik/core'
 import type { SortableEvent } from 'sortablejs'
 import { useSortable } from '@vueuse/integrations/useSortable'
 import { computed, ref } from 'vue'
@@ -38,6 +47,8 @@ const lines = computed(() =>
     .map((joint, index) => ({ joint, index, line: plan?.sequence[index] ?? null })),
 )
 const pieceS = computed(() => plan?.sequence.reduce((sum, line) => sum + line.pieceS, 0) ?? null)
+const workS = ({ arcS, tackS, handlingS, changeoverS }: Work): number =>
+  arcS + tackS + handlingS + changeoverS
 const HANDLING_WORDS = {
   bench: 'on the bench',
   turned: 'turned by hand',
@@ -75,13 +86,12 @@ const ORDERS = [
         :model-value="job.pauseS"
         @update:model-value="(value) => emit('job', { pauseS: value }, 'rest between welds')"
       />
-      <p v-if="pieceS !== null" class="total">
-        <strong>{{ print(pieceS, 's') }}</strong> a piece,
-        <strong>{{ print(pieceS * job.quantity, 's') }}</strong> for
-        {{ job.quantity }}
-        <template v-if="plan && plan.dutyPct !== null">
-          · worst ten minutes {{ print(plan.dutyPct, '%') }}</template
-        >
+      <p v-if="pieceS !== null && plan?.work" class="total">
+        <strong>{{ print(pieceS, 's') }}</strong> a piece. The job takes
+        <strong>{{ print(workS(plan.work), 's') }}</strong>: {{ print(plan.work.arcS, 's') }} arc,
+        {{ print(plan.work.tackS, 's') }} tacking, {{ print(plan.work.handlingS, 's') }} handling,
+        {{ print(plan.work.changeoverS, 's') }} change of set-up
+        <template v-if="plan.dutyPct !== null"> · worst ten minutes {{ print(plan.dutyPct, '%') }}</template>
       </p>
     </div>
     <ArcStrip v-if="plan" :sequence="plan.sequence" :joints="job.joints" />
@@ -207,7 +217,7 @@ const ORDERS = [
 .moves button:disabled {
   opacity: 0.35;
 }
-@media (max-width: 900px) {
+@media screen and (max-width: 900px) {
   .row {
     grid-template-columns: 18px 26px minmax(0, 1fr) 72px 96px 56px;
   }

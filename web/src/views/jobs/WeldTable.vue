@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import {
-  applyChange,
-  type Plan,
   type Joint,
+  type Notation,
+  type Plan,
   positionName,
   printJoint,
   printParts,
@@ -10,18 +10,12 @@ import {
   printSize,
   printValue,
   printWelds,
-  readJoint,
-  readParts,
-  readPattern,
-  readPosition,
-  readSize,
-  readWelds,
-  type TextRead,
-  type Notation,
 } from '@brannik/core'
 import { computed, nextTick, ref } from 'vue'
 import type { VVirtualScroll } from 'vuetify/components'
-import TextCell from '../../components/TextCell.vue'
+import PrintedTable from '../../components/PrintedTable.vue'
+import { CELL_NAMES } from './cellNames.ts'
+import WeldRow from './WeldRow.vue'
 
 /** The weld lines, one a row, typed by keyboard alone: Tab across, Enter down and on to a new line. */
 const { joints, selected, notation, plan } = defineProps<{
@@ -43,29 +37,34 @@ const ROW = 34
 const scroller = ref<VVirtualScroll | null>(null)
 const body = ref<HTMLElement | null>(null)
 
-interface CellKind {
-  readonly name: string
-  readonly print: (joint: Joint) => string
-  readonly read: (text: string, joint: Joint) => TextRead
-}
-const CELLS: readonly CellKind[] = [
-  { name: 'Welds', print: (j) => printWelds(j, notation), read: (text) => readWelds(text, notation) },
-  { name: 'Joint', print: printJoint, read: (text) => readJoint(text) },
-  { name: 'Parts', print: (j) => printParts(j, notation), read: (text, j) => readParts(text, j, notation) },
-  { name: 'Size', print: (j) => printSize(j, notation), read: (text, j) => readSize(text, j, notation) },
-  { name: 'Position', print: (j) => positionName(j.position), read: (text) => readPosition(text) },
-  { name: 'Pattern', print: (j) => printPattern(j, notation), read: (text) => readPattern(text, notation) },
-]
-
-const items = computed(() => joints.map((joint, index) => ({ joint, index })))
+/** Places, which stay as they are while a weld is typed: the list is not laid out anew at each key. */
+const count = computed(() => joints.length)
+const places = computed(() => Array.from({ length: count.value }, (_, index) => index))
 const summaries = computed(() => new Map(plan?.welds.map((one) => [one.jointId, one])))
 
-function accept(joint: Joint, name: string, { change }: TextRead & { ok: true }): string | null {
-  const next = applyChange(joint, change)
-  if (!next.ok) return next.message
-  emit('change', next.joint, name.toLowerCase())
-  return null
+const wanted = ({ id }: Joint): string => {
+  const summary = summaries.value.get(id)
+  return summary ? printValue(Math.round(summary.wantedA), 'A', notation) : ''
 }
+const metal = ({ id }: Joint): string => {
+  const summary = summaries.value.get(id)
+  return summary ? printValue(summary.metalG, 'g', notation) : ''
+}
+
+/** On paper all of them, whatever is in sight. */
+const PRINTED = ['No', ...CELL_NAMES, 'Wants', 'Metal']
+const printed = (): readonly (readonly string[])[] =>
+  joints.map((joint, index) => [
+    `${index + 1}`,
+    printWelds(joint, notation),
+    printJoint(joint),
+    printParts(joint, notation),
+    printSize(joint, notation),
+    positionName(joint.position),
+    printPattern(joint, notation),
+    wanted(joint),
+    metal(joint),
+  ])
 
 async function focusCell(row: number, column: number): Promise<void> {
   scroller.value?.scrollToIndex(row)
@@ -104,81 +103,40 @@ defineExpose({ focusCell })
 </script>
 
 <template>
-  <div class="table sheet" role="table" aria-label="Weld lines" :aria-rowcount="joints.length + 1">
-    <div class="row head" role="row">
-      <span role="columnheader">No</span>
-      <span v-for="cell in CELLS" :key="cell.name" role="columnheader">{{ cell.name }}</span>
-      <span role="columnheader" class="number">Wants</span>
-      <span role="columnheader" class="number">Metal</span>
-      <span role="columnheader"><span class="visually-hidden">Delete</span></span>
+  <div class="table sheet">
+    <PrintedTable title="Welds" :head="PRINTED" :rows="printed" />
+    <div class="lines screen-only" role="table" aria-label="Weld lines" :aria-rowcount="joints.length + 1">
+      <div class="row head" role="row">
+        <span role="columnheader">No</span>
+        <span v-for="name in CELL_NAMES" :key="name" role="columnheader">{{ name }}</span>
+        <span role="columnheader" class="number">Wants</span>
+        <span role="columnheader" class="number">Metal</span>
+        <span role="columnheader"><span class="visually-hidden">Delete</span></span>
+      </div>
+      <div ref="body" class="body" :style="{ '--welds': joints.length }">
+        <VVirtualScroll ref="scroller" :items="places" :item-height="ROW" height="100%">
+          <template #default="{ item: index }">
+            <WeldRow
+              v-for="joint in joints.slice(index, index + 1)"
+              :key="joint.id"
+              :joint="joint"
+              :index="index"
+              :notation="notation"
+              :is-selected="joint.id === selected"
+              :is-only="joints.length === 1"
+              :wanted="wanted(joint)"
+              :metal="metal(joint)"
+              @change="(next, what) => emit('change', next, what)"
+              @select="emit('select', joint.id)"
+              @remove="emit('remove', joint.id)"
+              @open="(figure) => emit('open', joint.id, figure)"
+              @key="(event, column) => onKey(event, index, column)"
+            />
+          </template>
+        </VVirtualScroll>
+      </div>
     </div>
-    <div ref="body" class="body">
-      <VVirtualScroll ref="scroller" :items="items" :item-height="ROW" height="100%">
-        <template #default="{ item: { joint, index } }">
-          <div
-            class="row"
-            role="row"
-            :data-row="index"
-            :class="{ selected: joint.id === selected }"
-            :aria-rowindex="index + 2"
-            @focusin="emit('select', joint.id)"
-            @click="emit('select', joint.id)"
-          >
-            <span role="cell" class="quiet">{{ index + 1 }}</span>
-            <div
-              v-for="(cell, column) in CELLS"
-              :key="cell.name"
-              role="cell"
-              class="entry"
-              :data-column="column"
-              @keydown="onKey($event, index, column)"
-            >
-              <TextCell
-                :key="joint.id"
-                :printed="cell.print(joint)"
-                :label="`${cell.name} of weld ${index + 1}`"
-                :read="(text) => cell.read(text, joint)"
-                :accept="(read) => accept(joint, cell.name, read)"
-              />
-            </div>
-            <span role="cell" class="number">
-              <button
-                v-if="summaries.has(joint.id)"
-                class="figure"
-                :aria-label="`Current of weld ${index + 1}: how it was worked out`"
-                @click.stop="emit('open', joint.id, 'wanted')"
-              >
-                {{ printValue(Math.round(summaries.get(joint.id)?.wantedA ?? 0), 'A', notation) }}
-              </button>
-              <template v-else>–</template>
-            </span>
-            <span role="cell" class="number">
-              <button
-                v-if="summaries.has(joint.id)"
-                class="figure"
-                :aria-label="`Weld metal of weld ${index + 1}: how it was worked out`"
-                @click.stop="emit('open', joint.id, 'metal')"
-              >
-                {{ printValue(summaries.get(joint.id)?.metalG ?? 0, 'g', notation) }}
-              </button>
-              <template v-else>–</template>
-            </span>
-            <span role="cell">
-              <button
-                v-tip="'Delete this weld'"
-                class="remove"
-                :aria-label="`Delete weld ${index + 1}`"
-                :disabled="joints.length === 1"
-                @click.stop="emit('remove', joint.id)"
-              >
-                ×
-              </button>
-            </span>
-          </div>
-        </template>
-      </VVirtualScroll>
-    </div>
-    <p class="keys label">
+    <p class="keys label screen-only">
       <kbd>Tab</kbd> across <kbd>Enter</kbd> down, at the end a new weld <kbd>Alt ↑↓</kbd> moves a weld
       <kbd>Esc</kbd> gives up what was typed
     </p>
@@ -186,10 +144,14 @@ defineExpose({ focusCell })
 </template>
 
 <style scoped>
-.table {
+.table,
+.lines {
   display: grid;
-  grid-template-rows: auto minmax(0, 1fr) auto;
+  grid-template-rows: minmax(0, 1fr) auto;
   min-height: 0;
+}
+.lines {
+  grid-template-rows: auto minmax(0, 1fr);
 }
 .row {
   align-items: center;
@@ -197,7 +159,9 @@ defineExpose({ focusCell })
   display: grid;
   gap: 2px;
   grid-template-columns: 24px 84px 104px minmax(0, 1.7fr) minmax(0, 1fr) 78px 88px 48px 72px 22px;
-  height: 34px;
+  /* What is typed in one line lays no other out anew. */
+  contain: content;
+  min-height: 34px;
   padding: 0 8px;
 }
 .head {
@@ -211,38 +175,9 @@ defineExpose({ focusCell })
   min-height: 0;
   overflow: hidden;
 }
-.entry {
-  min-width: 0;
-}
 .selected {
   background: var(--sunk);
   box-shadow: inset 3px 0 var(--copper);
-}
-.figure {
-  white-space: nowrap;
-  background: none;
-  border: 0;
-  color: inherit;
-  cursor: pointer;
-  padding: 0;
-}
-.figure:hover {
-  text-decoration: underline;
-}
-.remove {
-  background: none;
-  border: 0;
-  color: var(--ink-2);
-  cursor: pointer;
-  font-size: var(--text-l);
-  line-height: 1;
-  padding: 2px 6px;
-}
-.remove:hover:not(:disabled) {
-  color: var(--fails);
-}
-.remove:disabled {
-  opacity: 0.3;
 }
 .keys {
   padding: 6px 12px;
@@ -250,15 +185,34 @@ defineExpose({ focusCell })
 kbd {
   margin-left: 6px;
 }
-@media (max-width: 900px) {
-  .row {
-    grid-template-columns: 26px repeat(3, minmax(0, 1fr)) 24px;
-    height: auto;
-    padding: 4px 8px;
-  }
-  .head,
-  .row > .number {
+/* Narrow: a card for each weld, with the name of each cell above it. */
+@media screen and (max-width: 900px) {
+  .head {
     display: none;
+  }
+  .body {
+    height: min(64vh, calc(var(--welds) * var(--card)));
+    --card: 238px;
+  }
+  .row {
+    border-bottom: 1px solid var(--line-strong);
+    flex-wrap: wrap;
+    gap: 4px 12px;
+    padding: 8px 12px 10px;
+  }
+  .row:not(.head) {
+    display: flex;
+  }
+  /* What is reckoned stands in a line of its own above what is typed. */
+  .row:not(.head)::before {
+    content: '';
+    flex-basis: 100%;
+    order: 1;
+  }
+}
+@media screen and (min-width: 560px) and (max-width: 900px) {
+  .body {
+    --card: 148px;
   }
 }
 </style>

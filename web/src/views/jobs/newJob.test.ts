@@ -1,6 +1,7 @@
 import { jobSchema, readDocument } from '@brannik/core'
 import { expect, it } from 'vitest'
-import { copyOf, freshJob, idFor } from './newJob.ts'
+import { idFor } from './idFor.ts'
+import { copyOf, freshJob } from './newJob.ts'
 
 it('makes ids that the schema takes, from any name', () => {
   expect(idFor('Tank manifold', [])).toBe('tank-manifold')

@@ -28,7 +28,7 @@ describe('the weld lines', () => {
   it('print each weld as it is written, with its current and metal', () => {
     const wrapper = table()
     expect(wrapper.findAll('[data-row]')).toHaveLength(3)
-    expect(cell(wrapper, 'Welds of weld 1').element.value).toBe('2 x 10 in')
+    expect(cell(wrapper, 'Welds of weld 1').element.value).toBe('2 × 10 in')
     expect(cell(wrapper, 'Joint of weld 1').element.value).toBe('Double bevel 45')
     expect(cell(wrapper, 'Parts of weld 1').element.value).toBe('1/2 in steel to 3/4 in')
     expect(cell(wrapper, 'Size of weld 3').element.value).toBe('od 1-1/2 in')
@@ -45,14 +45,27 @@ describe('the weld lines', () => {
 
   it('do not give a weld that could not stand', async () => {
     const wrapper = table()
-    await cell(wrapper, 'Size of weld 1').setValue('face 3/4')
+    await cell(wrapper, 'Joint of weld 1').setValue('bevel 95')
     expect(wrapper.emitted('change')).toBeUndefined()
-    expect(wrapper.get('[role=alert]').text()).toContain('leaves no groove')
+    expect(wrapper.get('[role=alert]').text()).toContain('a bevel is below 90')
+  })
+
+  it('take a size that contradicts the parts, and say so on the line until one of them is changed', async () => {
+    const wrapper = table()
+    await cell(wrapper, 'Size of weld 1').setValue('face 3/4')
+    const [joint] = wrapper.emitted<[Joint, string]>('change')?.at(-1) ?? []
+    expect(joint?.rootFaceMm).toBeCloseTo(19.05, 6)
+    const joints = [joint as Joint, ...wrapper.props('joints').slice(1)]
+    await wrapper.setProps({ joints })
+    expect(wrapper.get('[role=alert]').text()).toContain('A root face of 3/4 in leaves no groove')
+    await wrapper.setProps({ joints: [{ ...(joint as Joint), rootFaceMm: 0 }, ...joints.slice(1)] })
+    await cell(wrapper, 'Size of weld 1').trigger('blur')
+    expect(wrapper.find('[role=alert]').exists()).toBe(false)
   })
 
   it('open the working of a figure, and delete a weld but not the last', async () => {
     const wrapper = table()
-    await wrapper.get('[aria-label^="Weld metal of weld 2"]').trigger('click')
+    await wrapper.get('[aria-label*="metal of weld 2"]').trigger('click')
     await wrapper.get('[aria-label="Delete weld 3"]').trigger('click')
     expect(wrapper.emitted('open')).toEqual([['stiffener', 'metal']])
     expect(wrapper.emitted('remove')).toEqual([['brace']])
@@ -77,19 +90,14 @@ describe('the head of a job', () => {
     })
   const field = (wrapper: ReturnType<typeof header>, label: string) => {
     const found = wrapper.findAll('.label').find((one) => one.text() === label)
-    const input = found?.element.parentElement?.querySelector('input')
+    const input = found?.element.closest('.frame')?.querySelector('input')
     if (!input) throw new Error(`no field ${label}`)
     return input as HTMLInputElement
   }
-  const change = async (
-    wrapper: ReturnType<typeof header>,
-    label: string,
-    value: string,
-    event = 'input',
-  ) => {
+  const change = async (wrapper: ReturnType<typeof header>, label: string, value: string) => {
     const input = field(wrapper, label)
     input.value = value
-    input.dispatchEvent(new Event(event, { bubbles: true }))
+    input.dispatchEvent(new Event('input', { bubbles: true }))
     await wrapper.vm.$nextTick()
     return wrapper.emitted<[Partial<Job>, string]>('change')?.at(-1)?.[0]
   }
@@ -108,12 +116,12 @@ describe('the head of a job', () => {
   })
 
   it('refuses an empty name, and takes a date or none', async () => {
-    const wrapper = header()
+    const wrapper = header({ dueOn: '2027-01-31' })
     await change(wrapper, 'Job', '   ')
     expect(wrapper.get('[role=alert]').text()).toContain('The name is empty')
     expect(wrapper.emitted('change')).toBeUndefined()
-    expect(await change(wrapper, 'Due', '2027-05-01', 'change')).toEqual({ dueOn: '2027-05-01' })
-    expect(await change(wrapper, 'Due', '', 'change')).toEqual({ dueOn: null })
+    expect(await change(wrapper, 'Due', 'May 1, 2027')).toEqual({ dueOn: '2027-05-01' })
+    expect(await change(wrapper, 'Due', '')).toEqual({ dueOn: null })
   })
 
   it('chooses place, quality and school', async () => {
@@ -135,7 +143,7 @@ describe('the inputs of a fit', () => {
     const joint = job.joints[index]
     if (!joint) throw new Error('no such weld')
     return mount(FitInputs, {
-      props: { job, joint, setUp, shelf: workspace.shelf },
+      props: { job, joint, setUp, isAnswered: true, shelf: workspace.shelf },
       global: { stubs: { ChoiceField } },
     })
   }

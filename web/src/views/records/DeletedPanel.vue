@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { kindOfPath, RECORD_NOUNS } from '@brannik/core'
 import { format, parseISO } from 'date-fns'
 import { computed } from 'vue'
 import { ask } from '../../api/client.ts'
@@ -17,17 +18,9 @@ interface Deleted {
   readonly who: string
 }
 
-const NOUNS: Record<string, string> = {
-  circuits: 'circuit',
-  'power-sources': 'power source',
-  feeders: 'wire feeder',
-  guns: 'gun or torch',
-  parts: 'part',
-  wires: 'wire or rod',
-  gases: 'gas',
-  tungstens: 'tungsten',
-  'set-ups': 'set-up',
-  jobs: 'job',
+const nounOf = (path: Path): string => {
+  const kind = kindOfPath(path)
+  return kind ? RECORD_NOUNS[kind] : path
 }
 const workspace = useWorkspace()
 const session = useSession()
@@ -65,7 +58,7 @@ const bringBack = (one: Deleted): Promise<boolean> =>
         <tbody>
           <tr v-for="one in gone" :key="`${one.path}/${one.id}`">
             <th scope="row">{{ one.name ?? one.id }}</th>
-            <td>{{ NOUNS[one.path] ?? one.path }}</td>
+            <td>{{ nounOf(one.path) }}</td>
             <td>{{ format(parseISO(one.at), 'd MMM yyyy, HH:mm') }}</td>
             <td>{{ one.who }}</td>
             <td class="number">

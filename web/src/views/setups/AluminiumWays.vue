@@ -10,6 +10,7 @@ import {
   wayText,
 } from '@brannik/core'
 import { computed } from 'vue'
+import { usePrint } from '../../stores/usePrint.ts'
 import { useWorkspace } from '../../stores/workspace.ts'
 import { useMoney } from '../../stores/useMoney.ts'
 
@@ -22,6 +23,7 @@ const { capability, demand, shelf } = defineProps<{
 const emit = defineEmits<{ change: [change: Partial<SetUp>, what: string] }>()
 
 const workspace = useWorkspace()
+const { spell } = usePrint()
 const ways = computed(() =>
   aluminiumWays(capability, demand, shelf).map((way) => ({
     ...way,
@@ -37,8 +39,8 @@ const money = useMoney()
 </script>
 
 <template>
-  <section v-if="ways.length > 0" class="ways" aria-label="Ways of feeding aluminium">
-    <h2>Feeding this aluminium wire</h2>
+  <section v-if="ways.length > 0" class="ways" :aria-label="spell('Ways of feeding aluminium')">
+    <h2>{{ spell('Feeding this aluminium wire') }}</h2>
     <VTable>
       <thead>
         <tr>

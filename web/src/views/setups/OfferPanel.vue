@@ -15,6 +15,7 @@ import { computed, nextTick, ref, useTemplateRef, watch } from 'vue'
 import TypedField from '../../components/TypedField.vue'
 import VerdictMark from '../../components/VerdictMark.vue'
 import { useMoney } from '../../stores/useMoney.ts'
+import { usePrint } from '../../stores/usePrint.ts'
 import { useWorkspace } from '../../stores/workspace.ts'
 import { holdingOf, SLOT_PATHS, summaryOf } from '../equipment/words.ts'
 
@@ -30,6 +31,7 @@ const { capability, demand, place, shelf, optional } = defineProps<{
 const emit = defineEmits<{ choose: [id: string | null]; close: [] }>()
 
 const workspace = useWorkspace()
+const { spell } = usePrint()
 const money = useMoney()
 const search = ref('')
 const field = useTemplateRef<InstanceType<typeof TypedField>>('field')
@@ -157,9 +159,9 @@ function stock(offer: Offer): string {
       </VVirtualScroll>
     </div>
     <footer>
-      <span class="label"
-        >Greyed ones do not go with the rest; you may still take one, and mend the rest after.</span
-      >
+      <span class="label">{{
+        spell('Greyed ones do not go with the rest; you may still take one, and mend the rest after.')
+      }}</span>
       <button v-if="optional && here !== null" class="link-button" @click="emit('choose', null)">
         Leave it empty
       </button>

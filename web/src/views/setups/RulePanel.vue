@@ -73,7 +73,7 @@ const swapWords = (swap: Swap): string => swapText(workspace.speech, swap, capab
         <div>
           <button class="link-button title" @click="emit('open', id)">{{ title }}</button>
           <p>{{ sentence }}</p>
-          <p class="mends">
+          <p class="mends screen-only">
             <template v-for="mend in wordsOf(mends, swaps)" :key="mendWords(mend)">
               <button
                 v-if="changeOf(mend.patch)"
@@ -102,8 +102,8 @@ const swapWords = (swap: Swap): string => swapText(workspace.speech, swap, capab
       :shelf="shelf"
       @change="(change, what) => emit('change', change, what)"
     />
-    <h2>{{ met.length }} rules are met</h2>
-    <ul class="met">
+    <h2 class="screen-only">{{ met.length }} rules are met</h2>
+    <ul class="met screen-only">
       <li v-for="{ id, title, sentence, source } in met" :key="id">
         <button v-tip="`${sentence} ${source}`" class="link-button" @click="emit('open', id)">
           {{ title }}

@@ -12,8 +12,7 @@ import { computed } from 'vue'
 import ChoiceField from '../../components/ChoiceField.vue'
 import PickField from '../../components/PickField.vue'
 import QuantityField from '../../components/QuantityField.vue'
-import TypedField from '../../components/TypedField.vue'
-import { useNotice } from '../../stores/notice.ts'
+import TextField from '../../components/TextField.vue'
 import { useWorkspace } from '../../stores/workspace.ts'
 
 /** How a set-up is run: process, polarity, start, stick-out, flow; and for which job it is looked at. */
@@ -24,18 +23,9 @@ const emit = defineEmits<{
 }>()
 
 const workspace = useWorkspace()
-const notice = useNotice()
 const process = computed(() => PROCESSES[setUp.process])
 const jobs = computed(() => workspace.jobs.filter((job) => job.joints.length > 0))
-const valueOf = (event: Event): string => (event.target as HTMLInputElement).value
 
-function rename(text: string): void {
-  if (text.trim() === '' || text.length > 120) {
-    notice.show('The name of a set-up has 1 to 120 characters. The old one stays.')
-    return
-  }
-  emit('change', { name: text.trim() }, 'name')
-}
 /** Another process has another usual polarity, and what cannot do it makes room for what can. */
 function setProcess(processId: ProcessId): void {
   emit('change', { process: processId, polarity: PROCESSES[processId].polarity }, 'process', 'all')
@@ -44,7 +34,13 @@ function setProcess(processId: ProcessId): void {
 
 <template>
   <div class="settings">
-    <TypedField class="name" label="Name" :model-value="setUp.name" @change="rename(valueOf($event))" />
+    <TextField
+      class="name"
+      label="Name"
+      empty="The name is empty. Write what the set-up is called."
+      :model-value="setUp.name"
+      @update:model-value="(name) => emit('change', { name }, 'name')"
+    />
     <PickField
       class="process-field"
       label="Process"

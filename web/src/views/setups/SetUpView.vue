@@ -23,7 +23,7 @@ import { useNotice } from '../../stores/notice.ts'
 import { useMoney } from '../../stores/useMoney.ts'
 import { useWorkspace } from '../../stores/workspace.ts'
 import { setUpSummary } from '../equipment/words.ts'
-import { idFor } from '../jobs/newJob.ts'
+import { idFor } from '../jobs/idFor.ts'
 import { newSetUp } from './newSetUp.ts'
 import PlaceList from './PlaceList.vue'
 import SetUpSettings from './SetUpSettings.vue'
@@ -105,15 +105,24 @@ const toBuy = computed(() => {
   return `${bought.length} to buy, ${least}${money(sum)}`
 })
 
+const LIVE = {
+  wire: 'Unplug before you change rolls, liner or leads; the wire is live while the trigger is pulled.',
+  tungsten:
+    'Unplug before you change torch or leads; a TIG torch is live at open-circuit voltage, so gloves first.',
+  covered:
+    'Unplug before you change leads; the holder is live as long as the machine is on: dry gloves to change electrodes.',
+} as const
 /** What can hurt somebody, where the parts are chosen. */
 const cautions = computed(() => [
   'Advice, not approval: plate, package and manual decide.',
-  process.value.feedsWire
-    ? 'Unplug before you change rolls, liner or leads; the wire is live while the trigger is pulled.'
-    : 'Unplug before you change torch or leads; a TIG torch is live at open-circuit voltage, so gloves first.',
+  LIVE[process.value.electrode],
   ...(process.value.shielded
     ? ['Chain the cylinder, open it slowly and to one side; gas displaces air in closed spaces.']
-    : ['Self-shielded wire smokes heavily: extract, or work upwind.']),
+    : [
+        process.value.electrode === 'covered'
+          ? 'Coverings smoke: extract, or work upwind; low-hydrogen electrodes stay dry, sealed or in an oven.'
+          : 'Self-shielded wire smokes heavily: extract, or work upwind.',
+      ]),
   ...(capability.value?.tungsten?.type === 'WTh20'
     ? ['Thoriated dust is mildly radioactive: grind wet or with extraction.']
     : []),
@@ -182,6 +191,12 @@ function remove(): void {
         <VerdictMark :verdict="verdict" /> <span>{{ headline }}</span>
         <span v-if="toBuy" class="sum">{{ toBuy }}</span>
       </p>
+      <RouterLink
+        v-tip="'From the thinnest to the thickest part that it welds'"
+        class="plain-button capacity"
+        :to="{ name: 'capacity', params: { id: setUp.id } }"
+        >Capacity</RouterLink
+      >
       <VMenu location="bottom end" :transition="false">
         <template #activator="{ props: activator }">
           <button class="plain-button main" v-bind="activator">New set-up</button>
@@ -264,6 +279,10 @@ header {
 .which {
   width: 280px;
 }
+
+.capacity {
+  text-decoration: none;
+}
 .headline {
   align-items: center;
   display: flex;
@@ -303,7 +322,7 @@ header {
   flex-wrap: wrap;
   gap: 8px;
 }
-@media (max-width: 1000px) {
+@media screen and (max-width: 1000px) {
   .set-up {
     height: auto;
   }

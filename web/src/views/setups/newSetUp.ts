@@ -3,7 +3,9 @@ import {
   capabilityOf,
   emptyChoice,
   fitOut,
+  HOLDER,
   isEngineDriven,
+  type Polarity,
   PROCESSES,
   type ProcessId,
   type SetUp,
@@ -12,28 +14,36 @@ import {
   SLOT_KEYS,
   SLOTS,
 } from '@brannik/core'
-import { idFor } from '../jobs/newJob.ts'
+import { idFor } from '../jobs/idFor.ts'
+
+const HOLDER_WORDS = { gun: 'gun', torch: 'torch', holder: 'stick holder' } as const
 
 export type NewSetUp =
   { readonly ok: true; readonly setUp: SetUp } | { readonly ok: false; readonly message: string }
 
 export function newSetUp(process: ProcessId, shop: Shop, shelf: Shelf, taken: readonly SetUp[]): NewSetUp {
-  const { workshopWord, polarity, feedsWire } = PROCESSES[process]
-  const settings = {
-    process,
-    polarity,
-    start: null,
-    electronicsNear: false,
-    stickOutMm: null,
-    flowLPerMin: null,
-    linksSetV: null,
+  const { workshopWord, polarity, feedsWire, electrode } = PROCESSES[process]
+  const fitted = (on: Polarity) => {
+    const settings = {
+      process,
+      polarity: on,
+      start: null,
+      electronicsNear: false,
+      stickOutMm: null,
+      flowLPerMin: null,
+      linksSetV: null,
+    }
+    return { settings, ...fitOut(capabilityOf(shop, settings, emptyChoice()), shelf, { which: 'all' }) }
   }
-  const { capability } = fitOut(capabilityOf(shop, settings, emptyChoice()), shelf, { which: 'all' })
+  const usual = fitted(polarity)
+  // Many a small stick machine gives alternating current alone.
+  const { capability, settings } =
+    electrode === 'covered' && !usual.capability.powerSource ? fitted('ac') : usual
   const { powerSource, gun, circuit } = capability
   const lacks = !powerSource
     ? 'no power source is rated for it'
     : !gun
-      ? `there is no ${feedsWire ? 'gun' : 'torch'} that goes with ${powerSource.name}`
+      ? `there is no ${HOLDER_WORDS[HOLDER[electrode]]} that goes with ${powerSource.name}`
       : !circuit && !isEngineDriven(powerSource)
         ? `${powerSource.name} has no circuit that it could hang on`
         : null
@@ -52,7 +62,7 @@ export function newSetUp(process: ProcessId, shop: Shop, shelf: Shelf, taken: re
       id: idFor(name, taken),
       name: taken.some((one) => one.name === name) ? `${name}, another` : name,
       ...settings,
-      polarity: feedsWire ? (wire ?? polarity) : polarity,
+      polarity: feedsWire ? (wire ?? polarity) : settings.polarity,
       ...(ids as unknown as Pick<SetUp, (typeof SLOT_KEYS)['circuit']>),
     } as SetUp,
   }

@@ -65,7 +65,7 @@ describe('choices', () => {
     const rows = wrapper.findAll('[data-offer]')
     expect(rows.map((row) => row.classes().includes('grey'))).toEqual([false, false, true, true, true, true])
     expect(rows[0]?.text()).toContain('to buy, $44')
-    expect(wrapper.get('[data-offer=liner-steel-035-15]').text()).toContain('Aluminium through a steel liner')
+    expect(wrapper.get('[data-offer=liner-steel-035-15]').text()).toContain('Aluminum through a steel liner')
   })
 
   it('are searched by name and figures, and chosen by a press', async () => {

@@ -1,97 +1,33 @@
 <script setup lang="ts">
-import {
-  ASSUMPTION_GROUPS,
-  ASSUMPTION_KEYS,
-  ASSUMPTIONS,
-  LOCALES,
-  type AssumptionDefinition,
-  type AssumptionKey,
-  type FieldDescription,
-  fieldsOf,
-  type Shop,
-  sourceText,
-} from '@brannik/core'
-import { computed, ref } from 'vue'
+import { LOCALES, type FieldDescription, fieldsOf, type Shop } from '@brannik/core'
+import { ref } from 'vue'
 import EarlierVersions from '../../components/EarlierVersions.vue'
 import PickField from '../../components/PickField.vue'
-import TypedField from '../../components/TypedField.vue'
+import TextField from '../../components/TextField.vue'
+import type { Read } from '../../components/useTyped.ts'
 import { usePrint } from '../../stores/usePrint.ts'
 import { useWorkspace } from '../../stores/workspace.ts'
 import { choicesOf } from '../equipment/forms.ts'
+import AssumptionGroups from './AssumptionGroups.vue'
+import WholeShop from './WholeShop.vue'
 
 /** How the shop writes and reckons: units, rule book, and every figure that the computation assumes. */
 const workspace = useWorkspace()
-const { print, number } = usePrint()
+const { spell } = usePrint()
 const lookingBack = ref(false)
-const problems = ref<Partial<Record<string, string>>>({})
-
-const groups = computed(() =>
-  ASSUMPTION_GROUPS.map((group) => ({
-    group,
-    rows: ASSUMPTION_KEYS.map((key): { key: AssumptionKey; definition: AssumptionDefinition } => ({
-      key,
-      definition: ASSUMPTIONS[key],
-    })).filter(({ definition }) => definition.group === group),
-  })),
-)
-const changedCount = computed(() => Object.keys(workspace.shop?.assumptions ?? {}).length)
 
 function change(part: Partial<Shop>, what: string): void {
   const { shop } = workspace
   if (shop) workspace.edit('shop', shop.id, { ...shop, ...part }, what)
 }
 
-function setName(text: string): void {
-  const name = text.trim()
-  problems.value['name'] =
-    name === ''
-      ? 'The name is empty. Write the name of the shop.'
-      : name.length > 120
-        ? 'The name is longer than 120 characters. Shorten it.'
-        : ''
-  if (problems.value['name'] === '') change({ name }, 'name of the shop')
+function readCurrency(text: string): Read<string> {
+  const value = text.toUpperCase()
+  return /^[A-Z]{3}$/.test(value)
+    ? { ok: true, value }
+    : { ok: false, message: 'Write the three letters of a currency, such as USD.' }
 }
 
-function setCurrency(text: string): void {
-  const currency = text.trim().toUpperCase()
-  problems.value['currency'] = /^[A-Z]{3}$/.test(currency)
-    ? ''
-    : 'Write a three-letter currency code, such as USD.'
-  if (problems.value['currency'] === '') change({ currency }, 'currency')
-}
-
-const limits = ({ least, most, unit }: AssumptionDefinition): string =>
-  `from ${number(least)} to ${number(most)}${unit ? ` ${unit}` : ''}`
-
-function setAssumption(key: AssumptionKey, text: string): void {
-  const definition: AssumptionDefinition = ASSUMPTIONS[key]
-  const written = text.trim().replace(',', '.')
-  const value = Number(written)
-  const wrong =
-    written === '' || !Number.isFinite(value) || value < definition.least || value > definition.most
-  problems.value[key] = wrong
-    ? `“${text.trim()}” cannot be used. Write a number ${limits(definition)}, or press Reset.`
-    : ''
-  if (wrong || !workspace.shop) return
-  const { [key]: _old, ...others } = workspace.shop.assumptions
-  change(
-    { assumptions: value === definition.default ? others : { ...others, [key]: value } },
-    definition.name,
-  )
-}
-
-function reset(key: AssumptionKey): void {
-  problems.value[key] = ''
-  if (!workspace.shop) return
-  const { [key]: _old, ...others } = workspace.shop.assumptions
-  change({ assumptions: others }, ASSUMPTIONS[key].name)
-}
-
-const inShopUnits = (value: number, unit: string): string => {
-  const plain = `${number(value)} ${unit}`.trim()
-  const printed = print(value, unit)
-  return printed === plain ? '' : printed
-}
 /** `1,234.5 (United States)`: a number tells more than a country. */
 const localeWords = (locale: Shop['locale']): string => {
   const country = new Intl.DisplayNames(['en'], { type: 'region' }).of(locale.slice(3)) ?? locale
@@ -107,7 +43,6 @@ const chosen = ({ path: [key = ''] }: FieldDescription): string =>
 function choose({ path: [key = ''], label }: FieldDescription, now: string): void {
   change({ [key]: now } as Partial<Shop>, label.toLowerCase())
 }
-const textOf = (event: Event): string => (event.target as HTMLInputElement).value
 </script>
 
 <template>
@@ -118,12 +53,12 @@ const textOf = (event: Event): string => (event.target as HTMLInputElement).valu
     </header>
     <EarlierVersions :id="workspace.shop.id" v-model="lookingBack" path="shop" />
     <div class="sheet settings">
-      <TypedField
+      <TextField
         class="name"
         label="Name"
-        :problem="problems['name'] || null"
+        empty="The name is empty. Write the name of the shop."
         :model-value="workspace.shop.name"
-        @update:model-value="setName"
+        @update:model-value="(name) => change({ name }, 'name of the shop')"
       />
       <PickField
         class="locale"
@@ -135,74 +70,23 @@ const textOf = (event: Event): string => (event.target as HTMLInputElement).valu
       <PickField
         v-for="spec in CHOICES"
         :key="spec.label"
-        v-tip="spec.more.help ?? ''"
-        :label="spec.label"
-        :items="choicesOf(spec)"
+        v-tip="spell(spec.more.help ?? '')"
+        :label="spell(spec.label)"
+        :items="choicesOf(spec).map(([choice, words]) => [choice, spell(words)] as const)"
         :model-value="chosen(spec)"
         @update:model-value="(now) => now !== null && choose(spec, now)"
       />
-      <TypedField
+      <TextField
         class="narrow"
         label="Currency"
-        :problem="problems['currency'] || null"
+        :accepts="readCurrency"
         :model-value="workspace.shop.currency"
-        @update:model-value="setCurrency"
+        @update:model-value="(currency) => change({ currency }, 'currency')"
       />
     </div>
 
-    <header>
-      <h2>What the computation assumes</h2>
-      <p class="quiet">
-        Each figure is in the unit beside it; change what you know better.
-        {{ changedCount === 0 ? 'None is changed.' : `${changedCount} changed from the default.` }}
-      </p>
-    </header>
-    <div class="groups">
-      <table v-for="{ group, rows } in groups" :key="group" class="sheet">
-        <caption>
-          {{
-            group
-          }}
-        </caption>
-        <tbody>
-          <tr
-            v-for="{ key, definition } in rows"
-            :id="key"
-            :key="key"
-            :class="{ changed: workspace.shop.assumptions[key] !== undefined }"
-          >
-            <th scope="row">
-              <label :for="`value-${key}`">{{ definition.name }}</label>
-              <span class="label source">{{ sourceText(workspace.speech, definition.source) }}</span>
-            </th>
-            <td class="value">
-              <TypedField
-                :id="`value-${key}`"
-                class="figure"
-                inputmode="decimal"
-                :problem="problems[key] || null"
-                :model-value="`${workspace.shop.assumptions[key] ?? definition.default}`"
-                @change="setAssumption(key, textOf($event))"
-              />
-              <span class="unit">{{ definition.unit }}</span>
-              <span class="label also">{{
-                inShopUnits(workspace.shop.assumptions[key] ?? definition.default, definition.unit)
-              }}</span>
-            </td>
-            <td class="reset">
-              <button
-                v-if="workspace.shop.assumptions[key] !== undefined"
-                v-tip="`Default: ${definition.default} ${definition.unit}`"
-                class="link-button"
-                @click="reset(key)"
-              >
-                Reset
-              </button>
-            </td>
-          </tr>
-        </tbody>
-      </table>
-    </div>
+    <WholeShop />
+    <AssumptionGroups />
   </section>
 </template>
 
@@ -230,78 +114,5 @@ const textOf = (event: Event): string => (event.target as HTMLInputElement).valu
 }
 .narrow {
   width: 76px;
-}
-.groups {
-  align-items: start;
-  columns: 2;
-  column-gap: 12px;
-}
-table {
-  border-collapse: separate;
-  border-spacing: 0;
-  break-inside: avoid;
-  margin-bottom: 12px;
-  width: 100%;
-}
-caption {
-  font-weight: 600;
-  padding: 6px 12px;
-  text-align: left;
-}
-th,
-td {
-  border-top: 1px solid var(--line);
-  padding: 4px 8px;
-  text-align: left;
-  vertical-align: middle;
-}
-th {
-  font-weight: 400;
-  padding-left: 12px;
-}
-.source {
-  display: block;
-}
-.value {
-  white-space: nowrap;
-  width: 190px;
-}
-.figure {
-  display: inline-grid;
-  width: 84px;
-}
-.figure :deep(input) {
-  text-align: right;
-}
-.unit {
-  display: inline-block;
-  margin-left: 6px;
-  min-width: 64px;
-}
-.also {
-  display: block;
-}
-.reset {
-  width: 56px;
-}
-.changed th {
-  box-shadow: inset 3px 0 var(--copper);
-}
-.changed input {
-  border-color: var(--copper);
-  font-weight: 700;
-}
-.problem {
-  display: block;
-  font-size: var(--text-s);
-  max-width: 320px;
-}
-tr:target {
-  background: var(--copper-soft);
-}
-@media (max-width: 1000px) {
-  .groups {
-    columns: 1;
-  }
 }
 </style>

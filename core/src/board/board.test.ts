@@ -1,0 +1,151 @@
+/** The demo’s board, cell by cell against what a welder would say (common practice, no source), and against single fits. */
+import fc from 'fast-check'
+import { describe, expect, it } from 'vitest'
+import { fitJob } from '../fit/fit.ts'
+import { worstOf } from '../criteria/index.ts'
+import { demoInput, demoShop } from '../testing/samples.ts'
+import { speechOf, cellText } from '../words/speech.ts'
+import { boardOf } from './board.ts'
+import { summaryOf, toBuyOf } from './summary.ts'
+import { AS_IT_IS, type WhatIf } from './whatIf.ts'
+
+const demo = demoShop()
+const speech = speechOf(demo.shop)
+const planned = demo.jobs.filter(({ state }) => state === 'planned')
+const boardIf = (whatIf: WhatIf = AS_IT_IS) => boardOf(demo.shop, demo, planned, demo.setUps, whatIf)
+const board = boardIf()
+const cell = (jobId: string, setUpId: string, cells = board) => {
+  const found = cells.find((one) => one.jobId === jobId && one.setUpId === setUpId)
+  if (!found) throw new Error(`no cell ${jobId} ${setUpId}`)
+  return found
+}
+const said = (jobId: string, setUpId: string, cells = board): string => {
+  const found = cell(jobId, setUpId, cells)
+  return `${found.verdict} ${cellText(speech, found)}`.trim()
+}
+
+describe('the demo’s board', () => {
+  it.each([
+    // 1/4 in fillets one after the other at 187 A draw more than a 20 A breaker on 120 V holds.
+    ['press-frame', 'north-wall-wire', /^fails breaker −/],
+    // The same machine on 240 V does it, with rests.
+    ['press-frame', 'bay-2-wire', /^tight duty \d+ %$/],
+    // Steel wire on stainless trays: more amps would not help, so no amps are said.
+    ['pressing-tray', 'bay-2-wire', /^fails wrong filler$/],
+    // A 1/8 in tungsten at the 26 A of a tray wanders about its point.
+    ['pressing-tray', 'bench-tig-dc', /^(fits|tight)/],
+    // In the yard the wind takes the gas away; self-shielded wire and stick need none.
+    ['loader-fork', 'bay-2-wire', /^fails wind$/],
+    ['loader-fork', 'yard-stick', /^fits \+\d+ A$/],
+    // DC on aluminium does not break the oxide; its rods are for stainless anyway.
+    ['picking-platform', 'bench-tig-dc', /^fails wrong filler$/],
+  ])('says of %s with %s what a welder would', (jobId, setUpId, words) => {
+    expect(said(jobId, setUpId)).toMatch(words)
+  })
+
+  it('has a cell for every pair, with the verdict of the whole fit', () => {
+    expect(board).toHaveLength(planned.length * demo.setUps.length)
+    fc.assert(
+      fc.property(
+        fc.constantFrom(...board.filter(({ setUpId }) => setUpId !== 'heath-stick')),
+        ({ jobId, setUpId, verdict }) => {
+          expect(verdict).toBe(worstOf(fitJob(demoInput(jobId, setUpId)).criteria))
+        },
+      ),
+      { numRuns: 25 },
+    )
+  })
+
+  it('says nothing limits a cell that fits, and something every other', () => {
+    for (const { verdict, limit } of board) expect(limit === null).toBe(verdict === 'fits')
+    for (const { verdict, limit } of board) if (limit) expect(limit.verdict).toBe(verdict)
+  })
+
+  it('is the same for fewer jobs and fewer set-ups', () => {
+    fc.assert(
+      fc.property(fc.subarray([...planned]), fc.subarray([...demo.setUps]), (jobs, setUps) => {
+        for (const one of boardOf(demo.shop, demo, jobs, setUps))
+          expect(one).toEqual(cell(one.jobId, one.setUpId))
+      }),
+      { numRuns: 20 },
+    )
+  })
+})
+
+describe('what if', () => {
+  it('everything is outdoors, gas is blown away and what needs none stays', () => {
+    const outdoors = boardIf({ kind: 'outdoors' })
+    expect(said('press-frame', 'bay-2-wire', outdoors)).toBe('fails wind')
+    expect(cell('press-frame', 'yard-cored', outdoors).verdict).toBe(
+      cell('press-frame', 'yard-cored').verdict,
+    )
+  })
+
+  it('a breaker is larger, the cells that it stopped open, and no others change', () => {
+    const wider = boardIf({ kind: 'breaker', circuitId: 'north-wall', breakerA: 30 })
+    expect(cell('press-frame', 'north-wall-wire', wider).limit?.criterion).not.toBe('breaker-holds')
+    const hung = new Set(
+      demo.setUps.filter(({ circuitId }) => circuitId === 'north-wall').map(({ id }) => id),
+    )
+    for (const one of wider) if (!hung.has(one.setUpId)) expect(one).toEqual(cell(one.jobId, one.setUpId))
+  })
+
+  it('all hang on 120 V, a source that does not take it says so', () => {
+    const small = boardIf({ kind: 'all-on', circuitId: 'north-wall' })
+    expect(said('press-frame', 'bay-3-spray', small)).toBe('fails voltage')
+    expect(said('press-frame', 'bay-2-wire', small)).toMatch(/^fails (breaker|source)/)
+  })
+
+  it('aluminium goes through a spool gun, and no other wire does', () => {
+    const spool = boardIf({ kind: 'spool-gun' })
+    for (const { id, wireId } of demo.setUps) {
+      const wire = demo.wires.find((one) => one.id === wireId)
+      if (wire?.metal !== 'aluminium') expect(cell('press-frame', id, spool)).toEqual(cell('press-frame', id))
+    }
+    expect(cell('picking-platform', 'platform-tried', spool).limit?.criterion).not.toBe('aluminium-path')
+  })
+})
+
+describe('what the board says in short', () => {
+  const toBuy = new Map(demo.setUps.map((setUp) => [setUp.id, toBuyOf(setUp, demo)]))
+  const summary = summaryOf(board, demo.setUps, toBuy)
+
+  it('names what the shop would have to buy, with its price', () => {
+    const names = demo.setUps.filter(({ id }) => toBuy.get(id)).map(({ id }) => id)
+    expect(names).toContain('heath-stick')
+    const [spool] = [...toBuy].find(([, one]) => one?.names.some((name) => /spool/i.test(name))) ?? []
+    expect(toBuy.get(spool ?? '')?.price).toBeGreaterThan(0)
+  })
+
+  it('counts as done what an owned set-up does, tight or not', () => {
+    for (const { id } of planned) {
+      const isDone = board.some(
+        ({ jobId, setUpId, verdict }) =>
+          jobId === id && toBuy.get(setUpId) === null && (verdict === 'fits' || verdict === 'tight'),
+      )
+      expect(summary.undone.includes(id)).toBe(!isDone)
+    }
+  })
+
+  it('names the set-ups that do no job, and the circuit that stops most', () => {
+    for (const id of summary.idle)
+      expect(board.filter((one) => one.setUpId === id && /fits|tight/.test(one.verdict))).toEqual([])
+    expect(summary.stopper?.circuitId).toBe('north-wall')
+  })
+
+  it('names the purchase that opens most jobs that nothing owned does', () => {
+    const [job] = planned
+    const owned = demo.setUps.filter(({ id }) => toBuy.get(id) === null)
+    const [bought] = demo.setUps.filter(({ id }) => toBuy.get(id) !== null)
+    if (!job || !bought) throw new Error('demo')
+    const cells = [
+      ...owned.map(({ id }) => ({ ...cell(job.id, id), verdict: 'fails' as const })),
+      { ...cell(job.id, bought.id), verdict: 'tight' as const },
+    ]
+    expect(summaryOf(cells, demo.setUps, toBuy)).toMatchObject({
+      undone: [job.id],
+      opener: { setUpId: bought.id, jobIds: [job.id] },
+    })
+    expect(summaryOf(cells.slice(0, -1), demo.setUps, toBuy).opener).toBeNull()
+  })
+})

@@ -1,0 +1,463 @@
+/**
+ * What a set-up welds, without a job: from the thinnest to the thickest part, by position and supply voltage, as the
+ * least of all its links. Reckoned for short welds with rest between, on a tee of two equal parts.
+ */
+import type { AssumptionKey } from '../assumptions/list.ts'
+import { commonPractice, computed, jobField } from '../basis/source.ts'
+import { assumed, calculation, from, input, listOf } from '../calculation/calculation.ts'
+import { TracingReckoner } from '../calculation/reckoner.ts'
+import type { Step } from '../calculation/step.ts'
+import type { Capability } from '../capability/capability.ts'
+import {
+  circuitCarrier,
+  electrodeCarries,
+  gunCarriesAt,
+  LINK_FROM,
+  LINK_IDS,
+  type LinkId,
+  sourceCarries,
+} from '../criteria/carries.ts'
+import { outOfPositionMost, sprayHolds } from '../criteria/joint.ts'
+import { depositedOf } from '../demand/weldFigures.ts'
+import type { Circuit } from '../model/equipment.ts'
+import { type Joint } from '../model/job.ts'
+import { isOutOfPosition, type Position, POSITIONS } from '../model/jointKinds.ts'
+import type { MaterialId, Metal } from '../model/material.ts'
+import { newJoint } from '../model/newJoint.ts'
+import type { Told } from '../model/told.ts'
+import { coredLimitsOf, positionsOf } from '../reference/classification.ts'
+import { currentAtFeed, feedCurrent } from '../trade/burnOff.ts'
+import { beadMost, beadMostMm2 } from '../trade/passes.ts'
+import { thicknessAtMm, thicknessByCurrent } from '../trade/thicknessAt.ts'
+import { currentPerMm, meltThrough, type WantedCurrent, wantedCurrentOf } from '../trade/wantedCurrent.ts'
+
+/** What sets one end of what is welded. */
+export type LimitId = LinkId | 'feeder' | 'transition' | 'bead' | 'short-circuit' | 'class' | 'position'
+
+/** What one link lets through. */
+export interface LinkLimit {
+  readonly id: LinkId | 'feeder'
+  readonly leastA: number
+  readonly mostA: number
+}
+
+/** One end: a thickness, and what sets it. */
+export interface End {
+  readonly mm: number
+  readonly by: LimitId
+}
+
+/** What is welded in one position. */
+export interface CapacityRange {
+  readonly position: Position
+  /** The thinnest that does not burn through, and the thinnest that is everyday work. */
+  readonly thinnest: End
+  readonly thin: End
+  /** The thickest in one pass. */
+  readonly single: End
+  /** The thickest at all: by several passes, where the wire may; null where nothing ends it. */
+  readonly thickest: End | null
+  /** The same at the low end of the window: slower, smaller beads. */
+  readonly limit: End | null
+  /** Of aluminium, warmed as far as it may be, mm; null of other metals, or where nothing ends it. */
+  readonly preheatedMm: number | null
+}
+
+/** One supply voltage. */
+export interface CapacityColumn {
+  /** Null for an engine. */
+  readonly voltageV: number | null
+  readonly phases: 1 | 3
+  /** Whether the set-up hangs on it; of other voltages no circuit is looked at. */
+  readonly isOwn: boolean
+  readonly links: readonly LinkLimit[]
+  /** What is not known; then there are no ranges. */
+  readonly missing: Told | null
+  /** Only positions in which something is welded. */
+  readonly ranges: readonly CapacityRange[]
+  /** What the maker says, mm; null where nobody has written it down. */
+  readonly claimMinMm: number | null
+  readonly claimMaxMm: number | null
+}
+
+export interface Capacity {
+  readonly metal: Metal
+  /** Duty and arc that it is reckoned for. */
+  readonly dutyPct: number
+  readonly columns: readonly CapacityColumn[]
+}
+
+const PRACTICE = commonPractice()
+
+const duty = calculation({
+  id: 'capacity-duty',
+  title: 'Duty that capacity is reckoned for',
+  symbol: 'X',
+  unit: '%',
+  expression: 'X',
+  inputs: { X: assumed('capacityDutyPct') },
+  compute: ({ X }) => X,
+  source: PRACTICE,
+})
+const arc = calculation({
+  id: 'capacity-arc',
+  title: 'One arc that capacity is reckoned for',
+  symbol: 'a',
+  unit: 's',
+  expression: 'a',
+  inputs: { a: assumed('capacityArcS') },
+  compute: ({ a }) => a,
+  source: PRACTICE,
+})
+const pause = calculation({
+  id: 'capacity-pause',
+  title: 'Pause after each arc at this duty',
+  symbol: 'p',
+  unit: 's',
+  expression: 'a * (100 / X - 1)',
+  inputs: { a: from(arc), X: from(duty) },
+  compute: ({ a, X }) => a * (100 / X - 1),
+  source: computed('share of arc time'),
+})
+
+const linkIds = Object.values(LINK_FROM).flatMap((calculations) => calculations.map(({ id }) => id))
+const most = calculation({
+  id: 'capacity-most',
+  title: 'Most current that all links let through',
+  symbol: 'I_most',
+  unit: 'A',
+  expression: 'min(I)',
+  inputs: {
+    I: listOf(
+      'by link, and by position',
+      'A',
+      computed(),
+      ...linkIds,
+      ...feedCurrent.map(({ id }) => id),
+      outOfPositionMost.id,
+    ),
+  },
+  compute: ({ I }) => Math.min(...I),
+  source: computed('the least decides'),
+})
+const least = calculation({
+  id: 'capacity-least',
+  title: 'Least current at which all links still work',
+  symbol: 'I_least',
+  unit: 'A',
+  expression: 'max(I)',
+  inputs: {
+    I: listOf('by link, and by transfer', 'A', computed(), ...linkIds, ...feedCurrent.map(({ id }) => id)),
+  },
+  compute: ({ I }) => Math.max(...I),
+  source: computed('the greatest decides'),
+})
+const atLimit = calculation({
+  id: 'capacity-at-limit',
+  title: 'Current wanted by what the most current just still welds',
+  symbol: 'I',
+  unit: 'A',
+  expression: 'I_most / (1 - w / 100)',
+  inputs: { I_most: from(most), w: assumed('windowLowPct') },
+  compute: ({ I_most, w }) => I_most / (1 - w / 100),
+  source: computed('low end of the window'),
+})
+const preheated = calculation({
+  id: 'capacity-preheated',
+  title: 'Current wanted cold by what the most current welds warm',
+  symbol: 'I',
+  unit: 'A',
+  expression: 'I_limit * (T_m - T_0) / (T_m - T_p)',
+  inputs: {
+    I_limit: from(atLimit),
+    T_m: assumed('aluminiumMeltsC'),
+    T_0: assumed('workshopC'),
+    T_p: assumed('aluminiumPreheatMostC'),
+  },
+  compute: ({ I_limit, T_m, T_0, T_p }) => (I_limit * (T_m - T_0)) / (T_m - T_p),
+  source: computed('heat that is there already need not come from the arc'),
+})
+const thinnest = calculation({
+  id: 'capacity-thinnest',
+  title: 'Thinnest part that does not burn through',
+  symbol: 't',
+  unit: 'mm',
+  expression: 'min(t_0, I / (K * (1 + w / 100)))',
+  inputs: { t_0: from(meltThrough), I: from(least), K: currentPerMm, w: assumed('windowHighPct') },
+  compute: ({ t_0, I, K, w }) => Math.min(t_0, I / (K * (1 + w / 100))),
+  source: computed('high end of the window'),
+})
+/** A bead as wide as the plate is thick: its legs are the thickness over the root of two. */
+const byBead = calculation({
+  id: 'capacity-bead',
+  title: 'Thickness whose tee one pass fills with a bead about as wide as the plate',
+  symbol: 't',
+  unit: 'mm',
+  expression: 'sqrt(4 * B / (1 + c / 100))',
+  inputs: { B: beadMost, c: assumed('convexityPct') },
+  compute: ({ B, c }) => Math.sqrt((4 * B) / (1 + c / 100)),
+  source: commonPractice('shop rule for work without a code: bead about as wide as the plate is thick'),
+})
+const capped = calculation({
+  id: 'capacity-cap',
+  title: 'Thickest part for this process or wire',
+  symbol: 't_most',
+  unit: 'mm',
+  expression: 't_most',
+  inputs: {
+    t_most: { ...input('thickest', 'mm', jobField('process, or class of the wire')), takesAssumption: true },
+  },
+  compute: ({ t_most }) => t_most,
+  source: PRACTICE,
+})
+
+const MATERIAL: Readonly<Record<Metal, MaterialId>> = {
+  'carbon-steel': 'hot-rolled',
+  stainless: 'stainless-304',
+  aluminium: 'aluminium-6061',
+}
+/** Any thickness: current for each millimetre is the same for all of them. */
+const ANY_MM = 3
+
+const joints = new Map<string, Joint>()
+/** A tee of two equal parts. */
+function teeOf(metal: Metal, position: Position): Joint {
+  const key = `${metal} ${position}`
+  const found = joints.get(key)
+  if (found) return found
+  const material = MATERIAL[metal]
+  const made = newJoint('tee', {
+    kind: 'tee',
+    materialA: material,
+    materialB: material,
+    thicknessAMm: ANY_MM,
+    thicknessBMm: ANY_MM,
+    legMm: ANY_MM,
+    position,
+  })
+  joints.set(key, made)
+  return made
+}
+
+const metalOf = ({ wire }: Capability): Metal => wire?.metal ?? 'carbon-steel'
+
+/** A set-up on one supply voltage. */
+interface Sight {
+  readonly c: Capability
+  readonly column: Pick<CapacityColumn, 'voltageV' | 'phases' | 'isOwn'>
+}
+
+/**
+ * Every link's currents in short welds with rest between, or what is missing of one. Of a voltage that the set-up does
+ * not hang on, only what is behind the plug counts.
+ */
+function linksOf(
+  { c, column }: Sight,
+  of: readonly LinkId[],
+): {
+  readonly links: readonly LinkLimit[]
+  readonly missing: Told | null
+} {
+  const { r, fedWire, feedPath, feedMaxMmPerMin, process } = c
+  const dutyPct = r.take(duty, {})
+  const oneArcS = r.take(arc, {})
+  const pauseS = r.take(pause, { a: oneArcS, X: dutyPct })
+  const pattern = { dutyPct, pauseS }
+  const circuit = column.isOwn ? circuitCarrier(c, pattern)?.({ oneArcS }) : undefined
+  const gun = gunCarriesAt(c, dutyPct)
+  const carried = [
+    ...(circuit ? [['circuit', circuit] as const] : []),
+    ['source', sourceCarries(c, pattern)] as const,
+    ['gun', gun] as const,
+    ['electrode', electrodeCarries(c)] as const,
+  ]
+  const links: LinkLimit[] = []
+  for (const [id, carries] of carried) {
+    if (!of.includes(id)) continue
+    if (carries.missing !== null) return { links: [], missing: carries.missing }
+    // A gun is used for short welds above what it sustains; the source’s curve is taken at the duty itself.
+    links.push({ id, leastA: carries.leastA, mostA: id === 'gun' ? carries.mostA : carries.highA })
+  }
+  if (fedWire && feedMaxMmPerMin !== null) {
+    const feedMin = feedPath?.feeder.feedMinMmPerMin ?? null
+    links.push({
+      id: 'feeder',
+      leastA: feedMin === null ? 0 : currentAtFeed(fedWire, feedMin, process.id, r),
+      mostA: currentAtFeed(fedWire, feedMaxMmPerMin, process.id, r),
+    })
+  }
+  return { links, missing: null }
+}
+
+/** What sets an end of the current: a link, or what the transfer or the position asks. */
+interface CurrentLimit {
+  readonly id: LimitId
+  readonly leastA: number
+  readonly mostA: number
+}
+
+/** Beside the links: a spray must spray, and the slag of a cored wire holds no larger pool up out of position. */
+function limitsOf(
+  { process, r }: Capability,
+  links: readonly LinkLimit[],
+  { transitionA }: WantedCurrent,
+  position: Position,
+): readonly CurrentLimit[] {
+  const wire = links.find(({ id }) => id === 'electrode')
+  const isCored = process.family === 'fcaw' && isOutOfPosition(position)
+  return [
+    ...(transitionA === null ? [] : [{ id: 'transition', leastA: transitionA, mostA: Infinity } as const]),
+    ...(isCored && wire
+      ? [{ id: 'position', leastA: 0, mostA: r.take(outOfPositionMost, { I_max: wire.mostA }) } as const]
+      : []),
+  ]
+}
+
+const byOf = (limits: readonly CurrentLimit[], end: 'leastA' | 'mostA', value: number): LimitId =>
+  limits.find((limit) => limit[end] === value)?.id ?? 'source'
+
+/** Thickest part that process or class allow: its limit, and whether several passes are allowed at all. */
+function capOf(c: Capability, metal: Metal): { readonly end: End | null; readonly isSinglePass: boolean } {
+  const { process, wire, r } = c
+  if (process.id === 'gmaw-short' && metal === 'carbon-steel') {
+    const t_most: AssumptionKey = 'shortCircuitLimitMm'
+    return { end: { mm: r.take(capped, { t_most }), by: 'short-circuit' }, isSinglePass: false }
+  }
+  const limits = wire && process.family === 'fcaw' ? coredLimitsOf(wire.classification) : null
+  if (!limits || limits.mostMm === null) return { end: null, isSinglePass: limits?.isSinglePass ?? false }
+  return {
+    end: { mm: r.take(capped, { t_most: limits.mostMm }), by: 'class' },
+    isSinglePass: limits.isSinglePass,
+  }
+}
+
+/** Whether anything is welded there: a sprayed pool runs out, some wires are for flat and horizontal. */
+function isPossible({ process, wire }: Capability, joint: Joint): boolean {
+  if (process.id === 'gmaw-spray' && !sprayHolds({ joint })) return false
+  const isFlatOnly =
+    process.electrode !== 'tungsten' && wire !== null && positionsOf(wire)?.value === 'flat-horizontal'
+  return !(isFlatOnly && isOutOfPosition(joint.position))
+}
+
+const lesser = (one: End | null, other: End | null): End | null =>
+  one && other ? (other.mm < one.mm ? other : one) : (one ?? other)
+
+function rangeOf(c: Capability, links: readonly LinkLimit[], position: Position): CapacityRange | null {
+  const { process, wire, fedWire, assumptions, r } = c
+  const metal = metalOf(c)
+  const joint = teeOf(metal, position)
+  if (!isPossible(c, joint)) return null
+  const carrier = process.electrode === 'covered' ? wire : fedWire
+  const weld = wantedCurrentOf(joint, process.id, carrier, r)
+  const limits = [...links, ...limitsOf(c, links, weld, position)]
+  const mostA = r.take(most, { I: limits.map((limit) => limit.mostA).filter(Number.isFinite) })
+  const leastA = r.take(least, { I: limits.map((limit) => limit.leastA) })
+  const mostBy = byOf(limits, 'mostA', mostA)
+  const leastBy = byOf(limits, 'leastA', leastA)
+  if (mostA < leastA) return null
+  /** A stick that reaches its own current welds whatever thickness. */
+  const endAt = (currentA: number): End | null => {
+    const mm = thicknessAtMm(currentA, weld, r)
+    return process.electrode === 'covered' && mm >= assumptions.stickThickestMm ? null : { mm, by: mostBy }
+  }
+  const { end: cap, isSinglePass } = capOf(c, metal)
+  const B = beadMostMm2(joint, process.id, depositedOf(process.id, carrier, mostA, r), r)
+  const bead: End = { mm: r.take(byBead, { B }), by: 'bead' }
+  const whole = lesser(endAt(mostA), cap)
+  const single = lesser(whole, bead) ?? bead
+  const limitA = r.take(atLimit, { I_most: mostA })
+  const limit = lesser(endAt(limitA), cap)
+  const thinnestMm = r.take(thinnest, {
+    t_0: weld.meltThroughMm,
+    I: leastA,
+    K: weld.perMmA,
+  })
+  const thinMm = Math.min(thicknessAtMm(leastA, weld, r), whole?.mm ?? Infinity)
+  return {
+    position,
+    thinnest: { mm: thinnestMm, by: leastBy },
+    thin: { mm: thinMm, by: leastBy },
+    single,
+    thickest: isSinglePass ? single : whole,
+    limit: isSinglePass ? lesser(limit, bead) : limit,
+    preheatedMm:
+      metal === 'aluminium' ? thicknessAtMm(r.take(preheated, { I_limit: limitA }), weld, r) : null,
+  }
+}
+
+/** A circuit that only says what voltage comes: nothing of it is looked at. */
+export const supposed = (voltageV: number, phases: 1 | 3): Circuit => ({
+  id: 'supposed',
+  name: '',
+  voltageV,
+  phases,
+  breakerA: 0,
+  conductorSize: '',
+  columnC: 75,
+  held: 'owned',
+  price: null,
+  lengthMm: 0,
+})
+
+/** The set-up on each voltage that its source has a column for; its own first. */
+function sightsOf(c: Capability): readonly Sight[] {
+  const own = c.supply
+  const sights: Sight[] = own
+    ? [{ c, column: { voltageV: own.voltageV, phases: own.phases, isOwn: true } }]
+    : []
+  for (const { voltageV, phases } of c.supplyAnswer.offered) {
+    if (voltageV === null || (own && own.voltageV === voltageV && own.phases === phases)) continue
+    sights.push({
+      c: c.with('circuit', supposed(voltageV, phases)),
+      column: { voltageV, phases, isOwn: false },
+    })
+  }
+  return sights
+}
+
+/**
+ * @param of links that are looked at: fewer than all for a machine whose gun is not chosen yet
+ * @returns by supply voltage and position what the set-up welds
+ * @example capacityOf(capability).columns[0]?.ranges.find(({ position }) => position === 'flat')?.thickest?.mm // 7.9
+ */
+export function capacityOf(c: Capability, of: readonly LinkId[] = LINK_IDS): Capacity {
+  const plate = c.powerSource?.processes.find(
+    ({ family, outputs }) => family === c.process.family && outputs.includes(c.wave),
+  )
+  const columns = sightsOf(c).map((sight): CapacityColumn => {
+    const { links, missing } = linksOf(sight, of)
+    const ranges = missing
+      ? []
+      : POSITIONS.flatMap((position) => {
+          const range = rangeOf(sight.c, links, position)
+          return range ? [range] : []
+        })
+    const { claimMinMm = null, claimMaxMm = null } = plate ?? {}
+    return { ...sight.column, links, missing, ranges, claimMinMm, claimMaxMm }
+  })
+  return { metal: metalOf(c), dutyPct: c.assumptions.capacityDutyPct, columns }
+}
+
+/** What can be asked of a capacity. */
+export type CapacityFigure = 'thinnest' | 'thin' | 'single' | 'thickest' | 'limit' | 'preheated'
+
+/**
+ * @returns the steps that end in one figure of a range
+ * @example explainCapacity(capability, 240, 'flat', 'thickest').at(-1)?.result.unit // 'mm'
+ */
+export function explainCapacity(
+  capability: Capability,
+  voltageV: number | null,
+  position: Position,
+  figure: CapacityFigure,
+): readonly Step[] {
+  const tracer = new TracingReckoner(capability.assumptions)
+  const sight = sightsOf(capability.reckonedBy(tracer)).find(({ column }) => column.voltageV === voltageV)
+  if (!sight) return []
+  const { links, missing } = linksOf(sight, LINK_IDS)
+  const range = missing ? null : rangeOf(sight.c, links, position)
+  if (!range) return []
+  const value = figure === 'preheated' ? range.preheatedMm : (range[figure]?.mm ?? null)
+  const ends = [thinnest, byBead, capped, thicknessByCurrent].map(({ id }) => id)
+  return value === null ? [] : tracer.stepsOf([{ calculations: ends, value }])
+}

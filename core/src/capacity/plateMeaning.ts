@@ -1,0 +1,216 @@
+/**
+ * What a data plate means in this shop, before a gun, a wire or a circuit is chosen: what it draws, the breaker and the
+ * cable that it asks for, the circuits that it may hang on, and what its output welds.
+ */
+import { capabilityOf } from '../capability/capability.ts'
+import { emptyChoice } from '../capability/slots.ts'
+import { columnFor } from '../capability/supplyFor.ts'
+import type { LinkId } from '../criteria/carries.ts'
+import type { Assessment } from '../criteria/criterion.ts'
+import { assess } from '../criteria/index.ts'
+import { LIBRARY_WIRES } from '../library/wires.ts'
+import type { Circuit, PowerSource, SupplyRating, Wire } from '../model/equipment.ts'
+import type { Metal } from '../model/material.ts'
+import type { PlateProcess } from '../model/powerSource.ts'
+import type { Polarity, ProcessFamily, ProcessId } from '../model/process.ts'
+import type { Shelf } from '../model/shelf.ts'
+import type { Shop } from '../model/shop.ts'
+import { byWorst, type Verdict, worstVerdict } from '../model/verdict.ts'
+import { PROCESSES } from '../reference/processes.ts'
+import { greatestInputA, highestPoint } from '../supply/inputCurrent.ts'
+import { inputFault } from '../supply/plateCheck.ts'
+import { smallestBreakerA, smallestConductor } from '../supply/ruleBook.ts'
+import { capacityOf, type CapacityRange, supposed } from './capacity.ts'
+
+/** A circuit of the shop with the plate’s voltage. */
+export interface CircuitMet {
+  readonly id: string
+  readonly name: string
+  readonly breakerA: number
+  readonly verdict: Verdict
+  /** What speaks against it, worst first; empty where nothing does. */
+  readonly against: readonly Assessment[]
+  /** Whether its breaker holds less than the plate draws at its greatest output. */
+  readonly isShortAtFullOutput: boolean
+}
+
+/** What the output welds with one usual wire, flat, as the least of machine and wire. */
+export interface PlateWelds {
+  readonly process: ProcessId
+  readonly metal: Metal
+  /** Null for TIG: the rod does not set the current. */
+  readonly wire: Pick<Wire, 'classification' | 'diameterMm'> | null
+  readonly range: CapacityRange
+}
+
+/** One supply voltage of one process. */
+export interface PlateColumnMeaning {
+  /** Null for an engine: it draws on no circuit. */
+  readonly voltageV: number | null
+  readonly phases: 1 | 3
+  readonly input: {
+    readonly greatestA: number
+    /** The smallest standard breaker that holds the greatest output without end. */
+    readonly breakerHoldsA: number | null
+    /** The largest that the rule allows for the machine. */
+    readonly breakerMostA: number
+    /** The thinnest conductor that the rule allows, 75 °C copper. */
+    readonly conductor: string | null
+  } | null
+  readonly circuits: readonly CircuitMet[]
+  readonly welds: readonly PlateWelds[]
+}
+
+/** Wires that are usual for a machine of this output. */
+interface UsualWire {
+  readonly process: ProcessId
+  readonly polarity: Polarity
+  readonly classification: string
+  /** Diameters from the thinnest, and the output up to which each is usual, A (common practice, no source). */
+  readonly sizes: readonly [diameterMm: number, upToA: number][]
+}
+const MIG_SIZES: UsualWire['sizes'] = [
+  [0.762, 150],
+  [0.889, 260],
+  [1.143, Infinity],
+]
+const USUAL: Readonly<Record<ProcessFamily, readonly UsualWire[]>> = {
+  gmaw: [{ process: 'gmaw-short', polarity: 'dcep', classification: 'ER70S-6', sizes: MIG_SIZES }],
+  fcaw: [
+    {
+      process: 'fcaw-s',
+      polarity: 'dcen',
+      classification: 'E71T-11',
+      sizes: [
+        [0.762, 120],
+        [0.889, 200],
+        [1.143, Infinity],
+      ],
+    },
+  ],
+  gtaw: [
+    { process: 'gtaw-dc', polarity: 'dcen', classification: 'ER70S-2', sizes: [[2.38125, Infinity]] },
+    { process: 'gtaw-ac', polarity: 'ac', classification: 'ER5356', sizes: [[2.38125, Infinity]] },
+  ],
+  smaw: [
+    {
+      process: 'smaw',
+      polarity: 'dcep',
+      classification: 'E7018',
+      sizes: [
+        [2.38125, 110],
+        [3.175, 180],
+        [3.96875, Infinity],
+      ],
+    },
+  ],
+}
+
+function wireOf({ classification, sizes, process }: UsualWire, outputMaxA: number): Wire | null {
+  const [diameterMm] = sizes.find(([, upToA]) => outputMaxA <= upToA) ?? [0]
+  const isFed = PROCESSES[process].feedsWire
+  return (
+    LIBRARY_WIRES.map(({ record }) => record).find(
+      (wire) =>
+        wire.classification === classification &&
+        Math.abs(wire.diameterMm - diameterMm) < 1e-3 &&
+        (wire.spoolMm !== null) === isFed,
+    ) ?? null
+  )
+}
+
+function weldsOf(shop: Shop, source: PowerSource, plate: PlateProcess, supply: SupplyRating): PlateWelds[] {
+  return USUAL[plate.family].flatMap((usual): PlateWelds[] => {
+    const polarity = usual.process === 'smaw' && !plate.outputs.includes('dc') ? 'ac' : usual.polarity
+    if (!plate.outputs.includes(polarity === 'ac' ? 'ac' : 'dc')) return []
+    const wire = wireOf(usual, supply.outputMaxA)
+    const settings = { ...UNSET, process: usual.process, polarity }
+    const machine = capabilityOf(shop, settings, { ...emptyChoice(), stock: [], powerSource: source, wire })
+    const links: readonly LinkId[] = plate.family === 'gtaw' ? ['source'] : ['source', 'electrode']
+    const capacity = capacityOf(machine, links)
+    const column = capacity.columns.find(
+      ({ voltageV, phases }) => voltageV === supply.voltageV && phases === supply.phases,
+    )
+    const range = column?.ranges.find(({ position }) => position === 'flat')
+    if (!range) return []
+    return [
+      { process: usual.process, metal: capacity.metal, wire: plate.family === 'gtaw' ? null : wire, range },
+    ]
+  })
+}
+const UNSET = {
+  start: null,
+  electronicsNear: false,
+  stickOutMm: null,
+  flowLPerMin: null,
+  linksSetV: null,
+} as const
+
+function circuitMet(
+  shop: Shop,
+  source: PowerSource,
+  process: ProcessId,
+  circuit: Circuit,
+  greatestA: number,
+) {
+  const settings = { ...UNSET, process, polarity: PROCESSES[process].polarity }
+  const hung = capabilityOf(shop, settings, { ...emptyChoice(), stock: [], powerSource: source, circuit })
+  const against = byWorst(
+    assess(hung, null).filter(({ criterion, verdict }) => OF_CIRCUIT.has(criterion) && verdict !== 'fits'),
+  )
+  const isShortAtFullOutput = hung.rules.breakerHoldsA(circuit.breakerA).value < greatestA - 1e-9
+  const { id, name, breakerA } = circuit
+  const verdict = worstVerdict([...against.map((one) => one.verdict), isShortAtFullOutput ? 'tight' : 'fits'])
+  return { id, name, breakerA, verdict, against, isShortAtFullOutput }
+}
+const OF_CIRCUIT: ReadonlySet<string> = new Set(['supply-voltage', 'conductor-rule', 'breaker-rule'])
+
+function columnOf(
+  shop: Shop,
+  shelf: Shelf,
+  source: PowerSource,
+  plate: PlateProcess,
+  supply: SupplyRating,
+): PlateColumnMeaning {
+  const { voltageV, phases } = supply
+  const meaning = { voltageV, phases, welds: weldsOf(shop, source, plate, supply) }
+  const [usual] = USUAL[plate.family]
+  if (voltageV === null || !usual || inputFault(plate.family, supply))
+    return { ...meaning, input: null, circuits: [] }
+  const { process, polarity } = { ...usual, polarity: plate.outputs.includes('dc') ? usual.polarity : 'ac' }
+  const hung = capabilityOf(
+    shop,
+    { ...UNSET, process, polarity },
+    { ...emptyChoice(), stock: [], powerSource: source, circuit: supposed(voltageV, phases) },
+  )
+  const { draw, rules, r } = hung
+  if (!draw) return { ...meaning, input: null, circuits: [] }
+  const greatestA = greatestInputA(supply, draw, r)
+  const conductorA = supply.i1EffA ?? greatestA * rules.multiplier(highestPoint(supply).dutyPct).value
+  return {
+    ...meaning,
+    input: {
+      greatestA,
+      breakerHoldsA: smallestBreakerA(rules, greatestA),
+      breakerMostA: rules.largestBreakerForWelderA(greatestA).value,
+      conductor: smallestConductor(rules, conductorA, hung.circuit?.columnC ?? 75),
+    },
+    circuits: shelf.circuits
+      .filter((circuit) => columnFor(plate.supplies, circuit) === supply)
+      .map((circuit) => circuitMet(shop, source, process, circuit, greatestA)),
+  }
+}
+/**
+ * @param at place of the process on the plate, from 0
+ * @returns a meaning for each supply voltage of that process, in the plate’s order; empty where there is no such process
+ * @example plateMeaning(shop, shelf, source, 0)[0]?.input?.breakerMostA // 60
+ */
+export function plateMeaning(
+  shop: Shop,
+  shelf: Shelf,
+  source: PowerSource,
+  at: number,
+): readonly PlateColumnMeaning[] {
+  const plate = source.processes[at]
+  return plate ? plate.supplies.map((supply) => columnOf(shop, shelf, source, plate, supply)) : []
+}

@@ -1,0 +1,32 @@
+/** No unknown is a dead end: what is missing is written somewhere, in a field that there is. */
+import { describe, expect, it } from 'vitest'
+import { fieldsOf } from '../model/records.ts'
+import { STOCK_META } from '../model/stock.ts'
+import { PART_KINDS } from '../model/partKinds.ts'
+import { describeFields, flatFields } from '../model/describe.ts'
+import { supplyRatingSchema } from '../model/powerSource.ts'
+import { ENGLISH } from '../words/english.ts'
+import { settledAt } from './settledAt.ts'
+
+const LEFT_OPEN = ['wire-stock', 'gas-left', 'tungsten-stock', 'hours']
+const labelsOf = (kind: Parameters<typeof fieldsOf>[0], part?: string): string[] =>
+  flatFields(fieldsOf(kind, part)).map(({ label }) => label)
+const LABELS = {
+  powerSource: [...labelsOf('power-source'), ...describeFields(supplyRatingSchema).map(({ label }) => label)],
+  feed: labelsOf('feeder'),
+  gun: labelsOf('gun'),
+  wire: [...labelsOf('wire'), STOCK_META.wire.title ?? ''],
+  gas: [...labelsOf('gas'), STOCK_META.gas.title ?? ''],
+  tungsten: [...labelsOf('tungsten'), STOCK_META.tungsten.title ?? ''],
+  circuit: labelsOf('circuit'),
+  job: labelsOf('job'),
+} as Record<string, readonly string[]>
+const PARTS = PART_KINDS.flatMap((kind) => labelsOf('part', kind))
+
+describe('where what is missing is written', () => {
+  it.each([...Object.keys(ENGLISH.missing), ...LEFT_OPEN])('%s', (code) => {
+    const settling = settledAt({ criterion: 'tip-class', code })
+    expect(settling).not.toBeNull()
+    if (settling && settling.field !== null) expect(LABELS[settling.at] ?? PARTS).toContain(settling.field)
+  })
+})

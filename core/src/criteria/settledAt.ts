@@ -1,0 +1,78 @@
+/** Where what is missing is written down: the thing that has the field, the set-up, or the job. No unknown is a dead end. */
+import type { Slot } from '../capability/slots.ts'
+import type { Assessment } from './criterion.ts'
+
+export interface Settling {
+  /** A place of the set-up, whose thing has the field; `feed` is whatever pushes the wire. */
+  readonly at: Slot | 'feed' | 'set-up' | 'job'
+  /** The field by its label; null where the choice itself is missing. */
+  readonly field: string | null
+}
+
+const of = (at: Settling['at'], field: string | null = null): Settling => ({ at, field })
+const CHOICE = of('set-up')
+
+/** By what is missing. */
+const SETTLED_AT: Readonly<Record<string, Settling>> = {
+  'power-source': CHOICE,
+  gun: CHOICE,
+  wire: CHOICE,
+  rod: CHOICE,
+  covered: CHOICE,
+  gas: CHOICE,
+  tungsten: CHOICE,
+  'not-chosen': CHOICE,
+  supply: CHOICE,
+  'no-circuit': CHOICE,
+  'other-supply': CHOICE,
+  'wire-for-arc': CHOICE,
+  'gas-for-rating': CHOICE,
+  'other-kind': CHOICE,
+  'wire-is-rod': CHOICE,
+  feeder: CHOICE,
+  'not-rated': of('powerSource'),
+  'plate-fault': of('powerSource'),
+  'open-circuit': of('powerSource', 'Open-circuit voltage'),
+  start: of('powerSource', 'Starts by'),
+  'gas-valve': of('powerSource', 'Switches the gas'),
+  'water-cooler': of('powerSource', 'Water cooler'),
+  'machine-connector': of('powerSource', 'Torch connector'),
+  'feed-max': of('feed', 'Fastest wire'),
+  'wire-sizes': of('feed', 'Thinnest wire'),
+  spools: of('feed', 'Spools'),
+  'roll-drive': of('feed', 'Drive rolls that it takes'),
+  'gun-connector': of('gun', 'Connector'),
+  'gun-rating': of('gun'),
+  'class-of-gun': of('gun', 'Takes parts of class'),
+  'drive-of-roll': of('roll', 'For drive'),
+  spool: of('wire', 'Spool'),
+  'wire-range': of('wire', 'Least current'),
+  'gas-of-wire': of('wire', 'Made for gas'),
+  'tungsten-range': of('tungsten', 'Diameter'),
+  'tungsten-too-short': of('tungsten', 'Length'),
+  ampacity: of('circuit', 'Cable, as printed on it'),
+  wind: of('job', 'Wind'),
+  'wire-stock': of('wire', 'On the shelf'),
+  'gas-left': of('gas', 'Left'),
+  'tungsten-stock': of('tungsten', 'In the drawer'),
+  hours: of('job', 'Hours set aside'),
+}
+
+/** Of parts that screw into a gun the place is the criterion’s. */
+const PART_OF: Readonly<Record<string, Slot>> = {
+  'tip-class': 'tip',
+  'nozzle-class': 'nozzle',
+  'collet-class': 'collet',
+  'collet-body-class': 'colletBody',
+  'cup-class': 'cup',
+  'back-cap-class': 'backCap',
+}
+
+/**
+ * @returns where to write what is missing; null where nothing is
+ * @example settledAt({ criterion: 'gas-use', code: 'gas-left' }) // { at: 'gas', field: 'Left' }
+ */
+export function settledAt({ criterion, code }: Pick<Assessment, 'criterion' | 'code'>): Settling | null {
+  if (code === 'class-of-part') return of(PART_OF[criterion] ?? 'set-up', 'For guns or torches of class')
+  return SETTLED_AT[code] ?? null
+}

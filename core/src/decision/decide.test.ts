@@ -1,0 +1,100 @@
+/** Decisions: what is kept of a choice, and how it stands when what it rested on has changed. */
+import { describe, expect, it } from 'vitest'
+import { fitJob, type FitInput } from '../fit/fit.ts'
+import { decisionSchema } from '../model/decision.ts'
+import { readDocument } from '../model/problems.ts'
+import { demoInput, demoShop } from '../testing/samples.ts'
+import { speechOf } from '../words/speech.ts'
+import { heldAgainst, type ShopNow, takenOf } from './decide.ts'
+
+const demo = demoShop()
+const input: FitInput = { ...demoInput('picking-platform', 'spool-gun'), stock: [] }
+const fit = fitJob(input)
+const taken = takenOf(speechOf(demo.shop), input, fit)
+const now: ShopNow = { shop: demo.shop, shelf: demo, setUps: demo.setUps, jobs: demo.jobs }
+
+describe('a choice that is written down', () => {
+  it('keeps verdict, chain, findings with their sources, and the cautions of that day', () => {
+    expect(taken).toMatchObject({ jobName: 'Picking platform', verdict: fit.verdict })
+    expect(taken.findings).toHaveLength(fit.criteria.length)
+    expect(taken.chain.map(({ title }) => title)).toEqual(expect.arrayContaining(['Power source', 'Gun']))
+    expect(taken.findings.every(({ source, says }) => source !== '' && says !== '')).toBe(true)
+    expect(taken.cautions.length).toBe(fit.cautions.length)
+  })
+
+  it('is a record that can be stored', () => {
+    const decision = {
+      id: 'd',
+      name: 'D',
+      note: '',
+      decidedAt: '2026-11-26T10:00:00Z',
+      taken: [taken],
+      purchases: [{ name: 'Dray spool gun', price: 295 }],
+      kit: null,
+    }
+    expect(readDocument(decisionSchema, decision)).toMatchObject({ ok: true })
+    expect(readDocument(decisionSchema, { ...decision, decidedAt: 'yesterday' })).toMatchObject({
+      ok: false,
+      problems: [expect.objectContaining({ pointer: '/decidedAt' })],
+    })
+  })
+
+  it('holds where nothing has changed', () => {
+    expect(heldAgainst(taken, now)).toMatchObject({ verdict: fit.verdict, changed: [], problem: '' })
+  })
+
+  it('says which part has changed, and no longer holds where that part gives out', () => {
+    const weaker = demo.powerSources.map((one) =>
+      one.id === input.powerSource.id
+        ? {
+            ...one,
+            processes: one.processes.map((process) => ({
+              ...process,
+              supplies: process.supplies.map((supply) => ({ ...supply, outputMinA: 25, outputMaxA: 40 })),
+            })),
+          }
+        : one,
+    )
+    const held = heldAgainst(taken, { ...now, shelf: { ...demo, powerSources: weaker } })
+    expect(held.verdict).toBe('fails')
+    expect(held.changed.map(({ of }) => of)).toEqual(['powerSource'])
+  })
+
+  it('still holds where another price alone has changed, and says so', () => {
+    const shelf = { ...demo, guns: demo.guns.map((gun) => ({ ...gun, price: 1 })) }
+    expect(heldAgainst(taken, { ...now, shelf })).toMatchObject({
+      verdict: fit.verdict,
+      changed: [{ of: 'gun' }],
+    })
+  })
+
+  it('is not held against the wire that was used up since', () => {
+    const stock = demo.stock.map((one) => ({ ...one, amount: 0 }))
+    expect(heldAgainst(taken, { ...now, shelf: { ...demo, stock } }).verdict).toBe(fit.verdict)
+  })
+
+  it.each([
+    ['the job', { jobs: [] }, 'job'],
+    ['the set-up', { setUps: [] }, 'setUp'],
+    ['the gun', { shelf: { ...demo, guns: [] } }, 'gun'],
+  ] as const)('tells that %s is gone', (_what, change, of) => {
+    const held = heldAgainst(taken, { ...now, ...change } as ShopNow)
+    expect(held.verdict).toBeNull()
+    expect(held.changed.find((one) => one.of === of)).toMatchObject({ now: null })
+  })
+
+  it('is read where an older version wrote it', () => {
+    const basis = JSON.parse(taken.basis) as { version: number; job: Record<string, unknown> }
+    const { timesPerYear: _later, ...job } = basis.job
+    const old = { ...taken, basis: JSON.stringify({ ...basis, version: basis.version - 1, job }) }
+    const held = heldAgainst(old, now)
+    expect(held.problem).toBe('')
+    expect(held.verdict).toBe(fit.verdict)
+  })
+
+  it.each(['{', '{"version":99}', '{}'])('says that %s cannot be read, and does not break', (basis) => {
+    const held = heldAgainst({ ...taken, basis }, now)
+    expect(held.verdict).toBeNull()
+    expect(held.problem).not.toBe('')
+  })
+})

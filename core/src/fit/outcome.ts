@@ -1,0 +1,237 @@
+/** What settings make of a weld: leg, deposition, heat, cost. The same for those to start with and for any others. */
+import type { Capability } from '../capability/capability.ts'
+import { computed, handbook, jobField, shopField, standard } from '../basis/source.ts'
+import { assumed, calculation, from, input, inputOrAssumed } from '../calculation/calculation.ts'
+import type { Step } from '../calculation/step.ts'
+import { TracingReckoner } from '../calculation/reckoner.ts'
+import { type Demand, traceDemand } from '../demand/demand.ts'
+import type { WeldFigures } from '../demand/weldFigures.ts'
+import { DENSITY } from '../reference/materials.ts'
+import { currentAtFeed, feedCurrent, wireFeedSpeed } from '../trade/burnOff.ts'
+import { coveredGPerMin } from '../trade/covered.ts'
+import { fillerG } from '../trade/deposit.ts'
+import { depositionRate, deposition } from '../trade/depositionRate.ts'
+import { isFillet } from '../trade/geometry.ts'
+import { gasFlow } from '../trade/gasFlow.ts'
+import { passesWanted } from '../trade/passes.ts'
+import { startingVolts } from '../trade/startingVolts.ts'
+import { wantedCurrent } from '../trade/wantedCurrent.ts'
+
+/** What the hand and the machine are set to. */
+export interface Settled {
+  readonly currentA: number
+  readonly voltsV: number
+  /** mm/min; null where no wire is fed: then the amps are set. */
+  readonly feedMmPerMin: number | null
+  readonly travelMmPerMin: number
+}
+
+export interface Outcome {
+  /** By wire what the feed burns off, else as set, A. */
+  readonly currentA: number
+  /** g/min; null where the hand feeds a rod. */
+  readonly depositionGPerMin: number | null
+  /** Leg that comes out, mm; null of a groove, and where the hand feeds a rod. */
+  readonly legMm: number | null
+  /** Metal laid down against what the weld was called for, %; null where the hand feeds a rod. */
+  readonly filledPct: number | null
+  /** kJ/mm */
+  readonly heatKJPerMm: number
+  /** Arc and all around it for a metre of weld, all passes, s. */
+  readonly workSPerM: number
+  /** For a metre of weld, in the shop's currency. */
+  readonly costPerM: number
+  /** What has no price, and is not in the cost. */
+  readonly unpriced: readonly ('filler' | 'gas')[]
+}
+
+const travel = input('travel speed', 'mm/min', computed('as set'), 'bead-travel')
+
+const beadArea = calculation({
+  id: 'bead-area',
+  title: 'Metal of one pass at this travel',
+  symbol: 'A_1',
+  unit: 'mm²',
+  expression: '1000 * r / (ρ * s)',
+  inputs: { r: deposition, ρ: input('density', 'g/cm³', DENSITY['carbon-steel'].source), s: travel },
+  compute: ({ r, ρ, s }) => (1000 * r) / (ρ * s),
+  source: handbook('deposition over travel', false),
+})
+const legLaid = calculation({
+  id: 'leg-laid',
+  title: 'Leg that comes out',
+  symbol: 'z',
+  unit: 'mm',
+  expression: 'sqrt(2 * n * A_1 / (1 + c / 100))',
+  inputs: { n: passesWanted, A_1: from(beadArea), c: assumed('convexityPct') },
+  compute: ({ n, A_1, c }) => Math.sqrt((2 * n * A_1) / (1 + c / 100)),
+  source: handbook('geometry', false),
+})
+const filled = calculation({
+  id: 'filled-share',
+  title: 'Metal laid down against what was called for',
+  symbol: 'f',
+  unit: '%',
+  expression: '100 * n * A_1 / A',
+  inputs: {
+    n: passesWanted,
+    A_1: from(beadArea),
+    A: input('metal called for', 'mm²', jobField('size of the weld')),
+  },
+  compute: ({ n, A_1, A }) => (100 * n * A_1) / A,
+  source: computed('ratio'),
+})
+
+const EN_1011 = standard('EN 1011-1, heat input Q = k·U·I/v', true)
+const heatInput = calculation({
+  id: 'heat-input',
+  title: 'Heat input',
+  symbol: 'Q',
+  unit: 'kJ/mm',
+  expression: 'k * U * I * 60 / (1000 * s)',
+  inputs: {
+    k: inputOrAssumed('share of the arc’s heat', '', EN_1011),
+    U: { ...startingVolts, name: 'arc volts' },
+    I: { ...from(wantedCurrent, ...feedCurrent), name: 'current' },
+    s: travel,
+  },
+  compute: ({ k, U, I, s }) => (k * U * I * 60) / (1000 * s),
+  source: EN_1011,
+})
+
+const workPerM = calculation({
+  id: 'work-per-metre',
+  title: 'Work for a length of weld, arc and all around it',
+  symbol: 't',
+  unit: 's per m',
+  expression: '60 * 1000 * n / s + K',
+  inputs: {
+    n: passesWanted,
+    s: travel,
+    K: input('tacking and handling of this weld, over its length', 's per m', computed()),
+  },
+  compute: ({ n, s, K }) => (60 * 1000 * n) / s + K,
+  source: computed('length over travel, with what is around it'),
+})
+const costPerM = calculation({
+  id: 'cost-per-metre',
+  title: 'Cost of a length of weld: labour, filler and gas, without power and wear',
+  symbol: 'C',
+  unit: 'per m',
+  expression: 't / 3600 * L + w * p + Q * (60 * 1000 * n / s) / 60 * g',
+  inputs: {
+    t: from(workPerM),
+    L: assumed('labourPerHour'),
+    w: input(
+      'filler for a metre',
+      'g',
+      computed('metal of a metre, losses with it'),
+      'filler-wire',
+      'filler-rod',
+      'filler-covered',
+    ),
+    p: input('price of filler', 'per g', shopField('price of a package')),
+    Q: gasFlow,
+    n: passesWanted,
+    s: travel,
+    g: input('price of gas', 'per L', shopField('price of a refill')),
+  },
+  compute: ({ t, L, w, p, Q, n, s, g }) => (t / 3600) * L + w * p + Q * ((60 * 1000 * n) / s / 60) * g,
+  source: computed('sum; 0 for what has no price'),
+})
+
+/** Metal that one weld was called for, over its length, mm². */
+const calledForMm2 = ({ metalG, runMm, joint }: WeldFigures, pieces: number, density: number): number =>
+  (metalG * 1000) / (density * runMm * joint.count * pieces)
+
+/**
+ * @param settled travel above 0
+ * @returns what these settings make of a weld
+ * @example outcomeOf(capability, demand, weld, { currentA: 180, voltsV: 20, feedMmPerMin: 8000, travelMmPerMin: 300 }).legMm
+ */
+export function outcomeOf(c: Capability, d: Demand, weld: WeldFigures, settled: Settled): Outcome {
+  const { process, wire, fedWire, gas, r } = c
+  const { travelMmPerMin: s, feedMmPerMin, voltsV: U } = settled
+  const { passes: n, joint } = weld
+  const currentA =
+    fedWire && feedMmPerMin !== null ? currentAtFeed(fedWire, feedMmPerMin, process.id, r) : settled.currentA
+  const density = DENSITY[wire?.metal ?? 'carbon-steel'].value
+  const calledMm2 = calledForMm2(weld, d.job.quantity, density)
+  const rate = rateOf(c, currentA, feedMmPerMin)
+  const areaMm2 = rate === null ? null : r.take(beadArea, { r: rate, ρ: density, s })
+  const metalGPerM = density * (areaMm2 === null ? calledMm2 : n * areaMm2)
+  const K = (weld.tackS + weld.pauseS * weld.arcsPerWeld) / (weld.runMm / 1000)
+  const t = r.take(workPerM, { n, s, K })
+  const fillerPrice = wire?.packagePrice ?? null
+  const gasPrice = gas?.refillPrice ?? null
+  return {
+    currentA,
+    depositionGPerMin: rate,
+    legMm: areaMm2 !== null && isFillet(joint) ? r.take(legLaid, { n, A_1: areaMm2 }) : null,
+    filledPct: areaMm2 === null ? null : r.take(filled, { n, A_1: areaMm2, A: calledMm2 }),
+    heatKJPerMm: r.take(heatInput, {
+      k: process.electrode === 'tungsten' ? 'heatEfficiencyGtaw' : 'heatEfficiencyWire',
+      U,
+      I: currentA,
+      s,
+    }),
+    workSPerM: t,
+    costPerM: r.take(costPerM, {
+      t,
+      w: wire ? fillerG(metalGPerM, process.id, wire, r) : 0,
+      p: wire && fillerPrice !== null ? fillerPrice / wire.packageG : 0,
+      Q: process.shielded ? c.flowLPerMin : 0,
+      n,
+      s,
+      g: gas && gasPrice !== null ? gasPrice / gas.fullL : 0,
+    }),
+    unpriced: [
+      ...(wire && fillerPrice === null ? (['filler'] as const) : []),
+      ...(process.shielded && gas && gasPrice === null ? (['gas'] as const) : []),
+    ],
+  }
+}
+
+/** Weld metal in a minute of arc, g; null where the hand feeds a rod, or without a filler. */
+function rateOf(
+  { process, fedWire, wire, r }: Capability,
+  currentA: number,
+  feedMmPerMin: number | null,
+): number | null {
+  if (process.id === 'smaw') return wire && coveredGPerMin(wire, currentA, r)
+  if (!fedWire) return null
+  return depositionRate(
+    fedWire,
+    feedMmPerMin ?? wireFeedSpeed(fedWire, currentA, process.id, r),
+    process.id,
+    r,
+  )
+}
+
+/** What can be asked of an outcome. */
+export type OutcomeFigure = 'deposition' | 'leg' | 'filled' | 'heat' | 'work' | 'cost'
+export const OUTCOME_FROM: Readonly<Record<OutcomeFigure, readonly string[]>> = {
+  deposition: deposition.from,
+  leg: [legLaid.id],
+  filled: [filled.id],
+  heat: [heatInput.id],
+  work: [workPerM.id],
+  cost: [costPerM.id],
+}
+
+/**
+ * @returns the steps that end in one figure of what settings make
+ * @example explainOutcome('leg', capability, demand, weld, settled).at(-1)?.result.unit // 'mm'
+ */
+export function explainOutcome(
+  figure: OutcomeFigure,
+  capability: Capability,
+  demand: Demand,
+  weld: WeldFigures,
+  settled: Settled,
+): readonly Step[] {
+  const tracer = new TracingReckoner(capability.assumptions)
+  traceDemand(demand, weld.joint.id, tracer)
+  outcomeOf(capability.reckonedBy(tracer), demand, weld, settled)
+  return tracer.stepsOf([{ calculations: OUTCOME_FROM[figure], value: null }])
+}

@@ -1,0 +1,192 @@
+/** What could do a job: the search against filling every place with everything, and facts of the trade. */
+import fc from 'fast-check'
+import { describe, expect, it } from 'vitest'
+import { isRatedFor, settingsFor } from '../assembly/propose.ts'
+import { capabilityOf } from '../capability/capability.ts'
+import {
+  type Chosen,
+  chosenOf,
+  emptyChoice,
+  itemsFor,
+  needsOf,
+  type Slot,
+  SLOTS,
+  SMALL_SLOTS,
+} from '../capability/slots.ts'
+import { assess, worstOf } from '../criteria/index.ts'
+import { demandOf } from '../demand/demand.ts'
+import { LIBRARY } from '../library/index.ts'
+import type { PowerSource } from '../model/equipment.ts'
+import type { Job } from '../model/job.ts'
+import { isCandidate } from '../model/ownership.ts'
+import { PROCESS_IDS } from '../model/process.ts'
+import type { Shelf } from '../model/shelf.ts'
+import { PROCESSES } from '../reference/processes.ts'
+import { demoShop } from '../testing/samples.ts'
+import { couldDo } from './couldDo.ts'
+
+const demo = demoShop()
+const jobOf = (id: string): Job => demo.jobs.find((one) => one.id === id) as Job
+/** The assumption’s default. */
+const SMALL_PRICE = 15
+const USED_UP: readonly Slot[] = ['wire', 'gas', 'tungsten']
+
+/** Every way to fill the places, one after the other, without looking at a criterion before all are full. */
+function* everyWhole(
+  chosen: Chosen,
+  process: (typeof PROCESS_IDS)[number],
+  shelf: Shelf,
+  at = 0,
+): Generator<Chosen> {
+  const slot = SLOTS[at]
+  if (slot === undefined) {
+    yield chosen
+    return
+  }
+  const isNeeded = needsOf({ ...chosen, process: PROCESSES[process] }).some((need) => need.slot === slot)
+  if (!isNeeded || chosen[slot] !== null) {
+    yield* everyWhole(chosen, process, shelf, at + 1)
+    return
+  }
+  for (const item of itemsFor(slot, shelf))
+    yield* everyWhole({ ...chosen, [slot]: item }, process, shelf, at + 1)
+}
+
+const VERDICTS_DONE = ['fits', 'tight']
+/** By process, source and wire: the least that has to be bought, and the best verdict for that. */
+function bruteForce(shelf: Shelf, job: Job): ReadonlyMap<string, string> {
+  const best = new Map<string, readonly [number, number, number]>()
+  for (const process of PROCESS_IDS)
+    for (const wire of shelf.wires) {
+      const demand = demandOf(job, process, wire, demo.shop)
+      for (const powerSource of shelf.powerSources.filter((one) => isRatedFor(one, process)))
+        for (const chosen of everyWhole({ ...emptyChoice(), powerSource, wire }, process, shelf)) {
+          const capability = capabilityOf(demo.shop, settingsFor(process, wire, powerSource), chosen)
+          const verdict = worstOf(assess(capability, demand))
+          if (!VERDICTS_DONE.includes(verdict)) continue
+          const bought = SLOTS.flatMap((slot) => {
+            const part = chosen[slot]
+            if (!part || USED_UP.includes(slot) || !isCandidate(part)) return []
+            const price = (part as { price?: number | null }).price ?? null
+            return [SMALL_SLOTS.has(slot) ? (price ?? SMALL_PRICE) : price]
+          })
+          const rank = [
+            bought.filter((price) => price === null).length,
+            bought.reduce<number>((sum, price) => sum + (price ?? 0), 0),
+            VERDICTS_DONE.indexOf(verdict),
+          ] as const
+          const key = `${process} ${powerSource.id} ${wire.id}`
+          const known = best.get(key)
+          const isBetter = !known || rank.findIndex((one, index) => one !== known[index]) >= 0
+          const at = known ? rank.findIndex((one, index) => one !== known[index]) : 0
+          if (!known || (isBetter && (rank[at] ?? 0) < (known[at] ?? 0))) best.set(key, rank)
+        }
+    }
+  return new Map([...best].map(([key, rank]) => [key, rank.join(' ')]))
+}
+
+const found = (shelf: Shelf, job: Job): ReadonlyMap<string, string> => {
+  const { best, count } = couldDo(demo.shop, shelf, job, { most: 1000, withLibrary: false })
+  expect(count).toBe(best.length)
+  return new Map(
+    best.map(({ setUp, toBuy, toGet, verdict }) => [
+      `${setUp.process} ${setUp.powerSourceId} ${setUp.wireId}`,
+      [
+        toBuy.filter(({ price, slot }) => price === null && !SMALL_SLOTS.has(slot)).length,
+        toGet,
+        VERDICTS_DONE.indexOf(verdict),
+      ].join(' '),
+    ]),
+  )
+}
+
+/** Alternating current alone: it sets another polarity than the electrode's usual one. */
+const acStick = LIBRARY.map(({ record }) => record as PowerSource).find(
+  (one) => 'processes' in one && one.processes.some(({ outputs }) => outputs.join() === 'ac'),
+) as PowerSource
+
+/** Whole set-ups of the demo and a few parts beside them, some to buy at odd prices. */
+const smallShelves: fc.Arbitrary<Shelf> = fc
+  .record({
+    setUps: fc.subarray([...demo.setUps], { minLength: 1, maxLength: 2 }),
+    circuits: fc.subarray([...demo.circuits], { maxLength: 2 }),
+    guns: fc.subarray([...demo.guns], { maxLength: 1 }),
+    gases: fc.subarray([...demo.gases], { maxLength: 1 }),
+    parts: fc.subarray([...demo.parts], { maxLength: 4 }),
+    prices: fc.array(fc.option(fc.integer({ min: 0, max: 500 })), { minLength: 8, maxLength: 8 }),
+  })
+  .map(({ setUps, circuits, guns, gases, parts, prices }): Shelf => {
+    const chosen = setUps.map((setUp) => chosenOf(setUp, demo))
+    const of = <T extends { id: string }>(slots: readonly Slot[], more: readonly T[]): T[] => {
+      const all = [...chosen.flatMap((one) => slots.flatMap((slot) => one[slot] ?? [])), ...more] as T[]
+      return [...new Map(all.map((one) => [one.id, one])).values()]
+    }
+    const priced = <T extends { held?: unknown }>(list: T[]): T[] =>
+      list.map((one, index) => {
+        const price = prices[index % prices.length] ?? null
+        return index % 2 === 0 ? one : { ...one, held: 'candidate', price }
+      })
+    const small = SLOTS.filter(
+      (slot) => !['circuit', 'powerSource', 'feeder', 'gun', ...USED_UP].includes(slot),
+    )
+    return {
+      circuits: priced(of(['circuit'], circuits)),
+      powerSources: priced(of(['powerSource'], [acStick])),
+      feeders: of(['feeder'], []),
+      guns: priced(of(['gun'], guns)),
+      parts: priced(of(small, parts)),
+      wires: of(['wire'], []),
+      gases: of(['gas'], gases),
+      tungstens: of(['tungsten'], []),
+      stock: [],
+    }
+  })
+
+describe('what could do a job', () => {
+  it('is what trying everything finds, at the same cost and with the same verdict', () => {
+    fc.assert(
+      fc.property(smallShelves, fc.constantFrom(...demo.jobs), (shelf, job) => {
+        const brute = bruteForce(shelf, job)
+        expect(new Map([...found(shelf, job)].sort())).toEqual(new Map([...brute].sort()))
+      }),
+      { numRuns: 25 },
+    )
+  }, 120_000)
+
+  it('comes cheapest to get first, then cheapest to run', () => {
+    for (const job of demo.jobs) {
+      const { best } = couldDo(demo.shop, demo, job, { most: 200 })
+      const costs = best.map(({ toBuy, toGet, toRun }) => [
+        toBuy.filter(({ price, slot }) => price === null && !SMALL_SLOTS.has(slot)).length,
+        toGet,
+        toRun ?? Infinity,
+      ])
+      expect(costs).toEqual(
+        costs.toSorted(([a = 0, b = 0, c = 0], [d = 0, e = 0, f = 0]) => a - d || b - e || c - f),
+      )
+    }
+  })
+
+  // Common practice, no source: aluminium wire is too soft for a steel liner and a long push through it.
+  it('feeds aluminium by a spool gun or push-pull, never through a plain gun with a steel liner', () => {
+    const { best } = couldDo(demo.shop, demo, jobOf('picking-platform'), { most: 200 })
+    const fed = best.filter(({ setUp }) => setUp.process.startsWith('gmaw'))
+    expect(fed.length).toBeGreaterThan(0)
+    for (const { setUp } of fed) {
+      const { gun, liner } = chosenOf({ ...setUp, id: 'x' }, demo)
+      expect(gun?.drive !== 'none' || liner?.material !== 'steel').toBe(true)
+    }
+  })
+
+  // AWS D1.1, 5.11.1 (from memory): no gas-shielded welding in wind above 8 km/h without a shelter.
+  it('takes no gas into the wind', () => {
+    const { best } = couldDo(demo.shop, demo, jobOf('loader-fork'), { most: 200 })
+    expect(best.length).toBeGreaterThan(0)
+    expect([...new Set(best.map(({ setUp }) => setUp.process))].sort()).toEqual(['fcaw-s', 'smaw'])
+  })
+
+  it('needs nothing bought where an owned set-up does it', () => {
+    const { best } = couldDo(demo.shop, demo, jobOf('press-frame'), { most: 1 })
+    expect(best[0]).toMatchObject({ toBuy: [], toGet: 0 })
+  })
+})

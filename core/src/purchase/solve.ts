@@ -1,0 +1,109 @@
+/** Runs a program in HiGHS, and hears of better kits and of the bound while it runs. */
+import type { CallbackData, Highs, HighsCallbackMap } from 'highs'
+import type { Program } from './program.ts'
+
+/** How far it is; the best so far is at most `gap` above what could exist. */
+export interface Progress {
+  readonly best: number | null
+  readonly bound: number
+  /** Of the best; null where there is none yet. */
+  readonly gap: number | null
+  readonly seconds: number
+  /** Columns of a better one that was just found; null where only the bound moved. */
+  readonly values: Float64Array | null
+}
+
+export interface Solved {
+  /** Values of the columns; null where nothing was found. */
+  readonly values: Float64Array | null
+  readonly objective: number
+  /** Nothing costs less than this. */
+  readonly bound: number
+  readonly isProven: boolean
+  /** Whether it was shown that nothing meets the rows. */
+  readonly isInfeasible: boolean
+}
+
+/** Asks for one program to be solved; what runs it may be a thread, or stop. */
+export type Solve = (program: Program, told?: (progress: Progress) => void) => Solved
+
+const NOTHING_TO_DO: Solved = {
+  values: new Float64Array(0),
+  objective: 0,
+  bound: 0,
+  isProven: true,
+  isInfeasible: false,
+}
+/** Differences below a cent in millions are none. */
+const SAME = 1e-7
+
+/**
+ * @param highs the solver, loaded by whoever has it
+ * @param seconds after which the best so far is taken
+ */
+export const solveWith =
+  (highs: Highs, seconds: number): Solve =>
+  ({ columns, rows }, told) => {
+    if (columns.length === 0) return NOTHING_TO_DO
+    const starts = [0]
+    const indices: number[] = []
+    const values: number[] = []
+    for (const { terms } of rows) {
+      for (const [column, value] of terms) {
+        indices.push(column)
+        values.push(value)
+      }
+      starts.push(indices.length)
+    }
+    const { infinity, constants } = highs
+    const bounded = (value: number): number => (Number.isFinite(value) ? value : Math.sign(value) * infinity)
+    return highs.withModel((model) => {
+      model.options.set({ log_to_console: false, time_limit: seconds, mip_rel_gap: 0, mip_abs_gap: 1e-6 })
+      model.passModel({
+        numCols: columns.length,
+        numRows: rows.length,
+        colCost: columns.map(({ cost }) => cost),
+        colLower: columns.map(() => 0),
+        colUpper: columns.map(({ most }) => most),
+        rowLower: rows.map(({ least }) => bounded(least)),
+        rowUpper: rows.map(({ most }) => bounded(most)),
+        integrality: columns.map(({ isWhole }) =>
+          isWhole ? constants.variableType.integer : constants.variableType.continuous,
+        ),
+        matrix: { format: 'csr', numCols: columns.length, numRows: rows.length, starts, indices, values },
+      })
+      const progressOf = (data: CallbackData): Progress => {
+        const best = data.mip_primal_bound ?? Infinity
+        const bound = data.mip_dual_bound ?? 0
+        return {
+          best: Number.isFinite(best) ? best : null,
+          bound: Number.isFinite(bound) ? bound : 0,
+          gap: Number.isFinite(best) && best > 0 ? Math.max(0, (best - bound) / best) : null,
+          seconds: data.running_time ?? 0,
+          values: data.mip_solution ?? null,
+        }
+      }
+      const tells = ({ data }: { readonly data: CallbackData }): undefined => {
+        told?.(progressOf(data))
+      }
+      const callbacks: HighsCallbackMap = {
+        [constants.callbackType.mipImprovingSolution]: tells,
+        [constants.callbackType.mipLogging]: tells,
+      }
+      const { modelStatus } = model.run(told ? callbacks : {})
+      const { optimal, infeasible } = constants.modelStatus
+      const objective = model.getObjectiveValue()
+      const isProven = modelStatus === optimal
+      const isInfeasible = modelStatus === infeasible
+      const found = isInfeasible ? null : model.getSolution().colValue
+      const dual = Number(model.info.get('mip_dual_bound'))
+      const bound = isProven ? objective : dual
+      return {
+        values: found && Number.isFinite(objective) ? found : null,
+        objective,
+        bound: Number.isFinite(bound) ? bound : 0,
+        isProven: isProven || Math.abs(objective - bound) <= SAME * Math.abs(objective),
+        isInfeasible,
+      }
+    })
+  }

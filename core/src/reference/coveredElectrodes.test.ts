@@ -1,0 +1,117 @@
+/** Covered electrodes, against what AWS A5.1 and A5.4 print: typical ampere ranges of the annex, from memory, in full. */
+import { describe, expect, it } from 'vitest'
+import { sampleWire } from '../testing/equipment.ts'
+import { coveredClassOf, coveredLengthMm } from './coveredElectrodes.ts'
+import { arcForceFor, techniqueFor } from './technique.ts'
+import { wireCurrentRange } from './wireRanges.ts'
+
+const SIZES_IN = [3 / 32, 1 / 8, 5 / 32, 3 / 16]
+/** By class, least and most of 3/32, 1/8, 5/32 and 3/16 in. */
+const ANNEX: Readonly<Record<string, readonly (readonly [number, number])[]>> = {
+  E6010: [
+    [40, 80],
+    [75, 125],
+    [110, 170],
+    [140, 215],
+  ],
+  E6011: [
+    [40, 80],
+    [75, 125],
+    [110, 170],
+    [140, 215],
+  ],
+  E6013: [
+    [45, 90],
+    [80, 130],
+    [105, 180],
+    [150, 230],
+  ],
+  E7014: [
+    [75, 110],
+    [110, 160],
+    [150, 210],
+    [200, 275],
+  ],
+  // Everyday low ends: vertical-up it is run some 20 A below the annex.
+  E7018: [
+    [70, 110],
+    [90, 160],
+    [130, 220],
+    [200, 300],
+  ],
+  E7024: [
+    [100, 145],
+    [140, 190],
+    [180, 250],
+    [230, 305],
+  ],
+}
+
+describe('current ranges', () => {
+  it.each(Object.entries(ANNEX))('%s', (classification, rows) => {
+    expect(
+      SIZES_IN.map((inches) => {
+        const range = wireCurrentRange(
+          sampleWire({ form: 'covered', classification, diameterMm: inches * 25.4 }),
+        )
+        return [range?.minA, range?.maxA]
+      }),
+    ).toEqual(rows)
+  })
+  it('of a size or a class that the table lacks are not known', () => {
+    const of = (classification: string, diameterMm: number) =>
+      wireCurrentRange(sampleWire({ form: 'covered', classification, diameterMm }))
+    expect(of('E7018', 2.9)).toBeNull()
+    expect(of('E6020', 3.175)).toBeNull()
+    expect(of('E308L-16', 3.175)).toMatchObject({ minA: 75, maxA: 115 })
+    expect(of('E316L-17', 2.38125)).toMatchObject({ minA: 40, maxA: 80 })
+  })
+})
+
+describe('what a class says', () => {
+  it('is the same however often it is asked', () => {
+    expect(coveredClassOf('E7018')).toBe(coveredClassOf('E7018'))
+    expect(coveredClassOf('odd')).toBeNull()
+    expect(coveredClassOf('odd')).toBeNull()
+  })
+  it('iron powder lays down more: 7024 above 7018 and 7014 above 6013 (handbooks, from memory)', () => {
+    const rate = (classification: string) => coveredClassOf(classification)?.gPerMinA ?? 0
+    expect(rate('E7024')).toBeGreaterThan(rate('E7014'))
+    expect(rate('E7014')).toBeGreaterThan(rate('E7018'))
+    expect(rate('E7018')).toBeGreaterThan(rate('E6010'))
+    expect(rate('E6010')).toBeGreaterThan(rate('E6013'))
+  })
+  it('its length is 12 in below 3/32 in and 14 in from there on (AWS A5.1, from memory), or its own', () => {
+    expect(coveredLengthMm({ lengthMm: null, diameterMm: 2 })).toBe(300)
+    expect(coveredLengthMm({ lengthMm: null, diameterMm: 2.38125 })).toBe(350)
+    expect(coveredLengthMm({ lengthMm: 450, diameterMm: 4.76 })).toBe(450)
+  })
+})
+
+describe('how it is held (common practice)', () => {
+  it('slag is dragged, gas is pushed; aluminium wire from further away, a TIG torch has no tip', () => {
+    expect(techniqueFor('smaw', 'carbon-steel', 'tee')).toEqual({
+      tipToWorkMm: null,
+      travel: 'drag',
+      angleDeg: { low: 10, high: 20 },
+      workAngleDeg: 45,
+    })
+    expect(techniqueFor('fcaw-s', 'carbon-steel', 'v')).toMatchObject({ travel: 'drag', workAngleDeg: 90 })
+    expect(techniqueFor('gmaw-short', 'carbon-steel', 'lap').tipToWorkMm).toEqual({ low: 9.525, high: 12.7 })
+    expect(techniqueFor('gmaw-spray', 'aluminium', 'tee').tipToWorkMm).toEqual({ low: 15.875, high: 19.05 })
+    expect(techniqueFor('gtaw-ac', 'aluminium', 'square')).toMatchObject({
+      tipToWorkMm: null,
+      travel: 'push',
+    })
+  })
+  it('the ones that dig want arc force', () => {
+    expect(['E6010', 'E6011', 'E7018', 'E6013', 'xE6010', 'xE7018'].map(arcForceFor)).toEqual([
+      'high',
+      'high',
+      'middle',
+      'low',
+      'low',
+      'low',
+    ])
+  })
+})

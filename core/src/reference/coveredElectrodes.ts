@@ -1,0 +1,164 @@
+/** Covered electrodes: what their classification says (AWS A5.1, A5.4), and how they run. */
+import { commonPractice, handbook, type Source, standard } from '../basis/source.ts'
+import type { Wire } from '../model/equipment.ts'
+import type { Polarity } from '../model/process.ts'
+
+interface CurrentRow {
+  readonly diameterMm: number
+  readonly minA: number
+  readonly maxA: number
+}
+
+export interface CoveredClass {
+  /** What it may be run on, the usual one first. */
+  readonly polarities: readonly Polarity[]
+  readonly positions: 'all' | 'flat-horizontal'
+  /** Its covering must stay dry, or the weld takes up hydrogen and may crack. */
+  readonly isLowHydrogen: boolean
+  /** Current against the everyday low-hydrogen electrode of the same diameter. */
+  readonly currentFactor: number
+  /** Weld metal for each ampere, g/(min·A). */
+  readonly gPerMinA: number
+  /** Share of what melts that becomes weld metal, stubs apart, %. */
+  readonly recoveryPct: number
+  /** Mass of the whole electrode over that of its core. */
+  readonly massOverCore: number
+  /** Least open-circuit volts at which it strikes and holds readily, V. */
+  readonly openCircuitV: number
+  readonly ranges: readonly CurrentRow[]
+}
+
+const rows = (...list: [number, number, number][]): CurrentRow[] =>
+  list.map(([diameterMm, minA, maxA]) => ({ diameterMm, minA, maxA }))
+
+/** Usual ranges by diameter; makers’ charts differ by some 10 %. */
+const CELLULOSE = rows([2.4, 40, 80], [3.2, 75, 125], [4, 110, 170], [4.8, 140, 215])
+const RUTILE = rows([1.6, 20, 45], [2, 35, 60], [2.4, 45, 90], [3.2, 80, 130], [4, 105, 180], [4.8, 150, 230])
+const RUTILE_IRON = rows([2.4, 75, 110], [3.2, 110, 160], [4, 150, 210], [4.8, 200, 275])
+const LOW_HYDROGEN = rows([2.4, 70, 110], [3.2, 90, 160], [4, 130, 220], [4.8, 200, 300])
+const HIGH_DEPOSIT = rows([2.4, 100, 145], [3.2, 140, 190], [4, 180, 250], [4.8, 230, 305])
+const STAINLESS = rows([1.6, 20, 45], [2, 30, 60], [2.4, 40, 80], [3.2, 75, 115], [4, 105, 160])
+
+/** Keyed by the last two digits of an A5.1 class, or by `stainless` for A5.4 with a rutile covering (-16, -17). */
+const CLASSES: Readonly<Record<string, CoveredClass>> = {
+  '10': {
+    polarities: ['dcep'],
+    positions: 'all',
+    isLowHydrogen: false,
+    currentFactor: 0.8,
+    gPerMinA: 0.159,
+    recoveryPct: 64,
+    massOverCore: 1.22,
+    openCircuitV: 65,
+    ranges: CELLULOSE,
+  },
+  '11': {
+    polarities: ['dcep', 'ac', 'dcen'],
+    positions: 'all',
+    isLowHydrogen: false,
+    currentFactor: 0.8,
+    gPerMinA: 0.15,
+    recoveryPct: 68,
+    massOverCore: 1.25,
+    openCircuitV: 60,
+    ranges: CELLULOSE,
+  },
+  '13': {
+    polarities: ['dcen', 'dcep', 'ac'],
+    positions: 'all',
+    isLowHydrogen: false,
+    currentFactor: 0.9,
+    gPerMinA: 0.145,
+    recoveryPct: 67,
+    massOverCore: 1.35,
+    openCircuitV: 50,
+    ranges: RUTILE,
+  },
+  '14': {
+    polarities: ['dcen', 'dcep', 'ac'],
+    positions: 'all',
+    isLowHydrogen: false,
+    currentFactor: 1.05,
+    gPerMinA: 0.173,
+    recoveryPct: 65,
+    massOverCore: 1.5,
+    openCircuitV: 50,
+    ranges: RUTILE_IRON,
+  },
+  '18': {
+    polarities: ['dcep', 'ac'],
+    positions: 'all',
+    isLowHydrogen: true,
+    currentFactor: 1,
+    gPerMinA: 0.167,
+    recoveryPct: 70,
+    massOverCore: 1.5,
+    openCircuitV: 60,
+    ranges: LOW_HYDROGEN,
+  },
+  '24': {
+    polarities: ['dcen', 'dcep', 'ac'],
+    positions: 'flat-horizontal',
+    isLowHydrogen: false,
+    currentFactor: 1.3,
+    gPerMinA: 0.232,
+    recoveryPct: 67,
+    massOverCore: 2,
+    openCircuitV: 50,
+    ranges: HIGH_DEPOSIT,
+  },
+  stainless: {
+    polarities: ['dcep', 'ac'],
+    positions: 'all',
+    isLowHydrogen: false,
+    currentFactor: 0.8,
+    gPerMinA: 0.165,
+    recoveryPct: 66,
+    massOverCore: 1.4,
+    openCircuitV: 55,
+    ranges: STAINLESS,
+  },
+}
+
+export const COVERED_SOURCE: Source = handbook(
+  'covered electrodes: deposition and recovery by class, welding handbooks, from memory',
+)
+export const COVERED_RANGE_SOURCE: Source = commonPractice(
+  'usual current range of the electrode by class and diameter, common practice, no source',
+)
+export const COVERED_CLASS_SOURCE: Source = standard('AWS A5.1 / A5.4, classification', true)
+
+/** E60 and E70 mild steel: the last two digits are position and covering. E308L-16: alloy, then covering. */
+const MILD = /^E(?:60|70)(?<covering>10|11|13|14|18|24)(?!\d)/i
+const HIGH_ALLOY = /^E\d{3}[A-Z]*-1[67]/i
+
+/**
+ * @returns what is known of a class; null for one that the table does not have
+ * @example coveredClassOf('E7018')?.isLowHydrogen // true
+ */
+export function coveredClassOf(classification: string): CoveredClass | null {
+  const known = classes.get(classification)
+  if (known !== undefined) return known
+  const found = readClass(classification)
+  if (classes.size < MOST_KNOWN) classes.set(classification, found)
+  return found
+}
+/** A board asks the same of the same few fillers thousands of times. */
+const classes = new Map<string, CoveredClass | null>()
+const MOST_KNOWN = 10_000
+
+function readClass(classification: string): CoveredClass | null {
+  const text = classification.replaceAll(' ', '')
+  const covering = MILD.exec(text)?.groups?.['covering']
+  if (covering !== undefined) return CLASSES[covering] ?? null
+  return HIGH_ALLOY.test(text) ? (CLASSES['stainless'] ?? null) : null
+}
+
+/** Longest of the thin electrodes, and what all thicker ones measure, mm (AWS A5.1: 12 in and 14 in; from memory). */
+const THIN_MM = 2.2
+const THIN_LENGTH_MM = 300
+const USUAL_LENGTH_MM = 350
+
+/** @returns length of one electrode, mm: its own, else the usual one of its diameter */
+export const coveredLengthMm = ({ lengthMm, diameterMm }: Pick<Wire, 'lengthMm' | 'diameterMm'>): number =>
+  lengthMm ?? (diameterMm < THIN_MM ? THIN_LENGTH_MM : USUAL_LENGTH_MM)

@@ -1,0 +1,107 @@
+/** The first hour: an empty database asks, a shop is walked through, its file goes out and in, the demo is left. */
+import { readFile } from 'node:fs/promises'
+import { violations } from './axe.ts'
+import { walkToFirstFit } from './firstFit.ts'
+import { expect, test } from './server.ts'
+
+test.describe('an empty database', () => {
+  test.use({ settings: { DEMO: '0' } })
+
+  test('is walked through to a first fit in less than twenty interactions, without anything unknown', async ({
+    page,
+    server,
+  }) => {
+    const interactions = await walkToFirstFit(page, server.url)
+    console.log(`MEASURED interactions to the first fit: ${interactions}`)
+    expect(interactions).toBeLessThan(20)
+    await expect(page.getByRole('heading', { level: 1 })).toContainText('First job')
+    await expect(page.locator('main')).not.toContainText(/Not known|not known|Unknown/)
+    await expect(page.getByText('Plate', { exact: true })).toBeVisible()
+    // What was taken is stored: it is there after a reload, with its counts.
+    await expect(page.getByRole('status').filter({ hasText: /^Saved/ })).toBeVisible()
+    await page.reload()
+    await expect(page.getByTestId('headline')).toBeVisible()
+    await page.goto(`${server.url}/start`)
+    await expect(page.getByText('typical, check yours')).toBeVisible()
+    await expect(page.getByLabel('How much there is of 0.035 ER70S-6, 200 mm spool')).toHaveValue(/lb/)
+  })
+
+  test('shows the demo, which is left wholly by one confirmed step', async ({ page, server }) => {
+    await page.goto(server.url)
+    await page.getByRole('button', { name: 'Look at the demo shop' }).click()
+    await expect(page.getByTestId('headline')).toBeVisible()
+    await page.goto(`${server.url}/shop`)
+    await page.getByRole('button', { name: 'Leave for a shop of my own' }).click()
+    await page.getByLabel('Name of your shop').pressSequentially('Gatehouse Welding')
+    await page.keyboard.press('Enter')
+    await expect(page.getByRole('heading', { level: 1 })).toContainText('Walk through Gatehouse Welding')
+    await page.goto(`${server.url}/jobs`)
+    await expect(page.getByText('There are no jobs yet')).toBeVisible()
+    await expect(page.getByText('Tollgate')).toHaveCount(0)
+  })
+
+  test('asks so that all can answer', async ({ browser, server }) => {
+    const page = await browser.newPage({ bypassCSP: true })
+    await page.goto(server.url)
+    await expect(page.getByRole('heading', { level: 1 })).toBeVisible()
+    expect(await violations(page)).toEqual([])
+    await page.close()
+  })
+
+  test('asks again for a name that was not given', async ({ page, server }) => {
+    await page.goto(server.url)
+    await page.getByRole('button', { name: 'Start my shop' }).click()
+    await expect(page.getByRole('alert')).toContainText('Write the name of your shop')
+  })
+})
+
+test('a whole shop goes out as a file and comes in again', async ({ page, server }, info) => {
+  await page.goto(`${server.url}/shop`)
+  const [download] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('link', { name: 'Export the whole shop' }).click(),
+  ])
+  const path = info.outputPath('shop.json')
+  await download.saveAs(path)
+  const text = await readFile(path, 'utf8')
+  expect(JSON.parse(text)).toMatchObject({ format: 'brannik-shop', shop: { name: 'Tollgate Orchard Works' } })
+  await page.goto(`${server.url}/jobs`)
+  await page.getByRole('button', { name: 'Delete Press frame' }).click()
+  await expect(page.getByRole('status').filter({ hasText: /^Saved/ })).toBeVisible()
+  await page.goto(`${server.url}/shop`)
+  await page.getByText('Import a whole shop').setInputFiles(path)
+  await expect(page.getByRole('alert')).toContainText('would take the place of all')
+  await page.getByRole('button', { name: 'Replace Tollgate Orchard Works' }).click()
+  await expect(page.getByTestId('headline')).toBeVisible()
+  await page.goto(`${server.url}/jobs`)
+  await expect(page.getByRole('link', { name: 'Press frame', exact: true })).toBeVisible()
+  await page.goto(`${server.url}/shop`)
+  await page.getByText('Import a whole shop').setInputFiles({
+    name: 'other.json',
+    mimeType: 'application/json',
+    buffer: Buffer.from('{"format":"brannik-shop","version":99}'),
+  })
+  await expect(page.getByRole('alert')).toContainText('version 99')
+})
+
+test('a job without a set-up has them ranked, and what is not known leads to its field', async ({
+  page,
+  server,
+}) => {
+  await page.goto(`${server.url}/fit/gusset-template`)
+  await expect(page.getByRole('heading', { name: 'Which set-up does it?' })).toBeVisible()
+  await page
+    .getByRole('button', { name: /^Take / })
+    .first()
+    .click()
+  await expect(page.getByTestId('headline')).toBeVisible()
+  await page.goto(`${server.url}/fit/press-frame`)
+  await page.getByRole('link', { name: 'Fill in left of 75/25 Ar/CO₂' }).click()
+  const left = page.getByLabel('Left', { exact: true })
+  await expect(left).toBeFocused()
+  await page.keyboard.type('120')
+  await page.keyboard.press('Tab')
+  await page.goBack()
+  await expect(page.getByTestId('finding-gas-use')).toBeVisible()
+  await expect(page.locator('main')).not.toContainText('Told, not judged')
+})

@@ -1,0 +1,133 @@
+/** Buy: the cheapest kit and its proof, what could do a job, what a machine must do, and decisions that are held against today. */
+import { readFile } from 'node:fs/promises'
+import type { Decision, Job, PowerSource, RequirementSheet } from '@brannik/core'
+import { expect, test } from './server.ts'
+
+test('the kit is an outlet, not the machine that does it all; jobs and money change it', async ({
+  page,
+  server,
+}) => {
+  await page.goto(`${server.url}/buy`)
+  const answer = page.getByRole('region', { name: /^Buy / })
+  await expect(answer.getByRole('heading', { level: 2 }).first()).toContainText('Bay 1 rewired, 240 V 100 A')
+  await expect(answer.getByRole('heading', { level: 2 }).first()).not.toContainText('Sorrel')
+  await expect(answer).toContainText('Proven: nothing cheaper exists under these figures')
+  await expect(answer.getByRole('row', { name: /^Bay 1 rewired/ })).toContainText('$890')
+  await expect(answer.getByRole('heading', { name: 'The next best' })).toBeVisible()
+  // Without its job the outlet is worth nothing.
+  await page.getByLabel('Hoist beam, aluminium', { exact: true }).uncheck()
+  await expect(page.getByRole('heading', { name: /^Buy (?!Bay 1)/, level: 2 })).toBeVisible()
+  await expect(page.getByRole('heading', { name: 'One job more' })).toBeVisible()
+  await page.getByLabel('Hoist beam, aluminium', { exact: true }).check()
+  const budget = page.getByLabel('Spend at most, USD')
+  await budget.pressSequentially('500')
+  await budget.press('Tab')
+  await expect(page.getByText('For this money Hoist beam, aluminium stays undone')).toBeVisible()
+})
+
+test('how often a job comes decides what pays', async ({ page, server }) => {
+  await page.goto(`${server.url}/buy`)
+  await expect(page.getByText('Proven: nothing cheaper')).toBeVisible()
+  const times = page.getByLabel('Times a year: Picking platform')
+  await times.press('Control+a')
+  await times.pressSequentially('0.1')
+  await times.press('Tab')
+  // A spool gun does not pay for a platform every ten years.
+  await expect(page.getByRole('row', { name: /^Dray spool gun/ })).toBeHidden()
+  await expect.poll(async () => (await server.record<Job>('jobs/picking-platform')).timesPerYear).toBe(0.1)
+})
+
+test('what could do a job is taken, with its set-up written down', async ({ page, server }) => {
+  await page.goto(`${server.url}/buy/could?job=hoist-beam`)
+  await expect(page.getByRole('heading', { name: /^It takes/ })).toContainText('Bay 1 rewired')
+  const row = page.getByRole('row', { name: /Sloe 310, from an auction, 3\/32 ER4043/ })
+  await row.getByRole('button', { name: /^Use/ }).click()
+  await expect(row.getByRole('button', { name: /^Use/ })).toHaveText('In use')
+  await expect.poll(async () => (await server.record<Job>('jobs/hoist-beam')).setUpId).toMatch(/sloe-310/)
+  await page.getByLabel('Job').press('Control+a')
+  await page.getByLabel('Job').pressSequentially('Pressing')
+  await page.getByRole('option', { name: 'Pressing tray' }).click()
+  await expect(page.getByRole('heading', { name: /^What you have does it/ })).toBeVisible()
+})
+
+test('requirements rank the machines, live with the weights, and come of the jobs', async ({
+  page,
+  server,
+}) => {
+  await page.goto(`${server.url}/buy/requirements`)
+  const ranking = page.getByRole('region', { name: 'Ranking' })
+  const first = ranking.getByRole('listitem').first()
+  await expect(first).toContainText('Fen 300, second-hand')
+  await expect(first).toContainText('×')
+  await expect(ranking).toContainText('How sure is the ranking?')
+  // Service and quiet count for all, the price for nothing: then the new one leads.
+  const price = page.getByRole('slider', { name: /^How much Price counts/ })
+  await price.focus()
+  for (let step = 0; step < 20; step += 1) await page.keyboard.press('ArrowLeft')
+  await expect(first).not.toContainText('Fen 300, second-hand')
+  await expect
+    .poll(
+      async () =>
+        (await server.record<RequirementSheet>('requirement-sheets/next-tig-machine')).requirements.find(
+          ({ what }) => what === 'price',
+        )?.weight,
+    )
+    .toBe(0)
+  await page.getByLabel('Add').click()
+  await page.keyboard.type('Pulse')
+  await page.keyboard.press('ArrowDown')
+  await page.keyboard.press('Enter')
+  await expect(page.getByRole('listitem').filter({ hasText: 'Pulse' })).toHaveCount(1)
+  await page.getByRole('button', { name: 'Take from 7 planned jobs' }).click()
+  await expect(page.getByRole('listitem').filter({ hasText: 'outdoors: Loader fork repair' })).toHaveCount(1)
+  await expect(page.getByRole('region', { name: 'Ranking' })).toContainText('does not do')
+})
+
+test('a decision is written down, read as a page, and told when it no longer holds', async ({
+  page,
+  server,
+}) => {
+  await page.goto(`${server.url}/buy/could?job=hoist-beam`)
+  await page
+    .getByRole('row', { name: /Sloe 310, from an auction, 3\/32 ER4043/ })
+    .getByRole('button', { name: /^Decide/ })
+    .click()
+  await page
+    .getByLabel('Note: why, and what was weighed')
+    .pressSequentially('The outlet serves what we have.')
+  await page.getByRole('button', { name: 'Write it down' }).click()
+  await expect(page.getByText('It holds, and nothing has changed since')).toBeVisible()
+  await expect(page.getByText('The outlet serves what we have.')).toBeVisible()
+  const [file] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('button', { name: 'PDF' }).click(),
+  ])
+  expect((await readFile(await file.path())).subarray(0, 5).toString()).toBe('%PDF-')
+  const id = new URL(page.url()).pathname.split('/').at(-1) ?? ''
+  const stored = await server.record<Decision>(`decisions/${id}`)
+  expect(stored).toMatchObject({ taken: [{ jobId: 'hoist-beam', verdict: 'tight' }] })
+  // The plate is read again, and gives less.
+  const sloe = await server.record<PowerSource>('power-sources/sloe-310')
+  const [process] = sloe.processes
+  const changed = {
+    ...sloe,
+    processes: [
+      {
+        ...process,
+        supplies: process?.supplies.map((supply) => ({
+          ...supply,
+          outputMaxA: 150,
+          ratedPoints: [{ currentA: 150, dutyPct: 30, loadV: null }],
+        })),
+      },
+    ],
+  }
+  const answer = await fetch(`${server.url}/api/power-sources/sloe-310`, {
+    method: 'PUT',
+    headers: { 'Content-Type': 'application/json', 'If-Match': '"1"' },
+    body: JSON.stringify(changed),
+  })
+  expect(answer.status).toBe(200)
+  await expect(page.getByText('It no longer holds')).toBeVisible()
+  await expect(page.getByText(/greatest output 310 A → 150 A/)).toBeVisible()
+})

@@ -1,0 +1,244 @@
+/** Figures of the pages: what they load, how soon they answer, a key on the screen, what a checker finds, the first hour. */
+import { readFileSync } from 'node:fs'
+import { get } from 'node:http'
+import { join } from 'node:path'
+import { ROOT } from '../lib/run.mjs'
+import { median, print, shareOf } from './print.mjs'
+
+/** Bytes of an answer as they are sent. */
+const sentBytes = (url) =>
+  new Promise((resolve, reject) => {
+    get(url, { headers: { 'Accept-Encoding': 'gzip' } }, (response) => {
+      let bytes = 0
+      response.on('data', (chunk) => (bytes += chunk.length))
+      response.once('end', () => resolve(bytes))
+    }).once('error', reject)
+  })
+
+/** All scripts that the first page needs to show its answer, those of its threads too, as they are sent. */
+export async function firstLoad(browser, address) {
+  const page = await browser.newPage()
+  const scripts = new Map()
+  // What is fetched once the answer stands, such as what seeks the mends, is no part of the way to it.
+  await page.addInitScript(() => {
+    const watch = new MutationObserver(() => {
+      if (!document.querySelector('[data-testid="headline"]')) return
+      Object.assign(globalThis, { answeredAt: Date.now() })
+      watch.disconnect()
+    })
+    watch.observe(document, { childList: true, subtree: true })
+  })
+  page.on('response', (response) => {
+    if (/javascript/.test(response.headers()['content-type'] ?? ''))
+      scripts.set(response.url(), response.request().timing().startTime)
+  })
+  await page.goto(new URL('/fit/press-frame', address).href)
+  await page.getByTestId('headline').waitFor()
+  const answeredAt = await page.evaluate(() => globalThis.answeredAt)
+  await page.close()
+  const first = [...scripts].flatMap(([url, askedAt]) => (askedAt <= answeredAt ? [url] : []))
+  const sizes = await Promise.all(first.map(sentBytes))
+  print('first-load-js', sizes.reduce((sum, bytes) => sum + bytes, 0) / 1000, 'kB')
+}
+
+/** From the key to the first frame after the headline has changed. */
+export async function keyToPaint(browser, address) {
+  const page = await browser.newPage({ viewport: { width: 1280, height: 800 } })
+  await page.goto(new URL('/fit/press-frame', address).href)
+  await page.getByTestId('headline').waitFor()
+  await page.waitForTimeout(500)
+  await page.evaluate(() => {
+    const times = []
+    let typedAt = 0
+    document.addEventListener('keydown', () => (typedAt = performance.now()), true)
+    new MutationObserver(() => {
+      if (typedAt === 0) return
+      const began = typedAt
+      typedAt = 0
+      requestAnimationFrame(() => setTimeout(() => times.push(performance.now() - began)))
+    }).observe(document.querySelector('[data-testid="headline"]'), {
+      characterData: true,
+      childList: true,
+      subtree: true,
+    })
+    Object.assign(globalThis, { times })
+  })
+  const field = page.getByLabel('Thickness')
+  // Thicknesses at which every one asks another current.
+  for (let mils = 60; mils < 180; mils += 6) {
+    await field.fill('0.')
+    await field.press('End')
+    await field.pressSequentially(`${mils}`.padStart(3, '0'))
+    await page.waitForTimeout(80)
+  }
+  const times = await page.evaluate(() => globalThis.times)
+  await page.close()
+  if (times.length < 10) throw new Error(`only ${times.length} keys changed the headline`)
+  print('key-to-paint', median(times), 'ms')
+}
+
+/** What a phone on a slow line and a tired laptop have: a quarter of this CPU, 1.6 Mbit/s, 150 ms away. */
+const SLOW = { cpu: 4, bytesPerS: 1.6e6 / 8, latencyMs: 150 }
+
+/** From the address to the headline of a fit, nothing of it there before. */
+export async function slowFirstLoad(browser, address) {
+  const times = []
+  for (let run = 0; run < 3; run += 1) {
+    const context = await browser.newContext()
+    const page = await context.newPage()
+    const session = await context.newCDPSession(page)
+    await session.send('Emulation.setCPUThrottlingRate', { rate: SLOW.cpu })
+    await session.send('Network.emulateNetworkConditions', {
+      offline: false,
+      latency: SLOW.latencyMs,
+      downloadThroughput: SLOW.bytesPerS,
+      uploadThroughput: SLOW.bytesPerS,
+    })
+    const began = performance.now()
+    await page.goto(new URL('/fit/press-frame', address).href, { waitUntil: 'commit' })
+    await page.getByTestId('headline').waitFor({ timeout: 60_000 })
+    times.push(performance.now() - began)
+    await context.close()
+  }
+  print('first-load-slow', median(times) / 1000, 's')
+}
+
+const WELDS = 500
+/** A job as long as the longest that people write, from the demo's own welds. */
+async function longJob(address) {
+  const { job } = JSON.parse(readFileSync(join(ROOT, 'demo/fit-press-frame.json'), 'utf8'))
+  const joints = Array.from({ length: WELDS }, (_, n) => ({
+    ...job.joints[n % job.joints.length],
+    id: `w${n}`,
+    lengthMm: 40 + (n % 300),
+  }))
+  const answer = await fetch(new URL('/api/jobs', address), {
+    method: 'POST',
+    headers: { 'Content-Type': 'application/json', 'Idempotency-Key': `figures-${Date.now()}` },
+    body: JSON.stringify({ ...job, id: 'long-job', name: 'Long job', joints }),
+  })
+  if (!answer.ok) throw new Error(`the job was refused: ${(await answer.text()).slice(0, 300)}`)
+}
+
+/** From the key to the first frame after it, in a weld of a job of 500, with all that follows from the key. */
+export async function keyInLongJob(browser, address) {
+  await longJob(address)
+  const page = await browser.newPage({ viewport: { width: 1280, height: 800 } })
+  await page.goto(new URL('/jobs/long-job', address).href)
+  const parts = page.getByRole('textbox', { name: 'Parts of weld 3', exact: true })
+  await parts.waitFor()
+  await page.waitForTimeout(3000)
+  await page.evaluate(() => {
+    const times = []
+    document.addEventListener(
+      'keydown',
+      ({ timeStamp }) =>
+        requestAnimationFrame(() => setTimeout(() => times.push(performance.now() - timeStamp))),
+      true,
+    )
+    Object.assign(globalThis, { times })
+  })
+  for (const cell of ['Parts of weld 3', 'Parts of weld 5', 'Parts of weld 7']) {
+    await page.getByRole('textbox', { name: cell, exact: true }).click()
+    for (const text of ['3/8 in steel', '5/16 in steel', '1/4 in steel']) {
+      await page.keyboard.press('Control+a')
+      await page.keyboard.type(text, { delay: 90 })
+    }
+    await page.keyboard.press('Tab')
+  }
+  const times = await page.evaluate(() => globalThis.times)
+  await page.close()
+  print('key-to-paint-500-welds-p95', shareOf(times, 0.95), 'ms')
+}
+
+/** What the checker finds in every view and in what opens, light and dark. */
+export async function checkerFindings(browser, address) {
+  const { violations } = await import('../../e2e/axe.ts')
+  const { OPENED, VIEWS } = await import('../../e2e/views.ts')
+  const found = []
+  for (const colorScheme of ['light', 'dark']) {
+    const context = await browser.newContext({ colorScheme, bypassCSP: true })
+    const page = await context.newPage()
+    const opened = [...VIEWS.map((path) => [path, path, async () => undefined]), ...OPENED]
+    for (const [what, path, open] of opened) {
+      await page.goto(new URL(path, address).href)
+      await page.getByRole('heading', { level: 1 }).waitFor()
+      await open(page)
+      for (const one of await violations(page)) found.push(`${what}, ${colorScheme}: ${one}`)
+    }
+    await context.close()
+  }
+  for (const one of found) process.stderr.write(`${one}\n`)
+  print('axe-findings', found.length, 'findings')
+}
+
+/** How often something is pressed or typed into, from an empty database to a first fit. */
+export async function firstHour(browser, address) {
+  const { walkToFirstFit } = await import('../../e2e/firstFit.ts')
+  const page = await browser.newPage({ viewport: { width: 1280, height: 800 } })
+  print('interactions-to-first-fit', await walkToFirstFit(page, address), 'interactions')
+  await page.close()
+}
+
+const BOARD_JOBS = 500
+const BOARD_SET_UPS = 200
+/** The demo’s own jobs and set-ups, many times over: it takes the shop’s place. */
+async function largeShop(address) {
+  const whole = await (await fetch(new URL('/api/whole', address))).json()
+  const many = (list, count, more) =>
+    Array.from({ length: count }, (_, n) => {
+      const one = list[n % list.length]
+      return n < list.length
+        ? one
+        : { ...one, id: `${one.id.slice(0, 40)}-${n}`, name: `${one.name} ${n}`, ...more(one) }
+    })
+  const jobs = many(
+    whole.jobs.filter(({ state }) => state === 'planned'),
+    BOARD_JOBS,
+    // One weld each: what is measured is the board.
+    ({ joints }) => ({ joints: joints.slice(0, 1) }),
+  )
+  const setUps = many(whole.setUps, BOARD_SET_UPS, () => ({}))
+  const kept = whole.jobs.filter(({ state }) => state !== 'planned')
+  const answer = await fetch(new URL('/api/whole', address), {
+    method: 'POST',
+    headers: { 'Content-Type': 'application/json', 'Idempotency-Key': `figures-${Date.now()}` },
+    body: JSON.stringify({ whole: { ...whole, jobs: [...jobs, ...kept], setUps }, replaces: whole.shop.id }),
+  })
+  if (!answer.ok) throw new Error(`the large shop was refused: ${(await answer.text()).slice(0, 300)}`)
+}
+
+/** A board of 500 jobs and 200 set-ups: its first cells, one row after an edit, and its frames as it is scrolled both ways. */
+export async function largeBoard(browser, address) {
+  await largeShop(address)
+  const page = await browser.newPage({ viewport: { width: 1280, height: 800 } })
+  await page.addInitScript(() => {
+    const times = {}
+    new MutationObserver(() => {
+      if (!times.grid && document.querySelector('[role=grid]')) times.grid = performance.now()
+      if (!times.cells && document.querySelector('[role=gridcell] .verdict')) times.cells = performance.now()
+    }).observe(document, { childList: true, subtree: true })
+    Object.assign(globalThis, { boardTimes: times })
+  })
+  await page.goto(new URL('/board', address).href)
+  await page.locator('[role=gridcell] .verdict').first().waitFor()
+  const { grid, cells } = await page.evaluate(() => globalThis.boardTimes)
+  print('board-500x200-first-cells', cells - grid, 'ms')
+  await page.getByText(/still being worked out/).waitFor({ state: 'detached', timeout: 120_000 })
+  const frames = await page.evaluate(async () => {
+    const board = document.querySelector('[role=grid]')
+    const spent = []
+    let last = performance.now()
+    for (let step = 0; step < 120; step += 1) {
+      board.scrollBy(step % 3 === 0 ? 160 : 0, 120)
+      await new Promise(requestAnimationFrame)
+      const now = performance.now()
+      spent.push(now - last)
+      last = now
+    }
+    return spent
+  })
+  await page.close()
+  print('board-scroll-worst-frame', Math.max(...frames), 'ms')
+  print('board-scroll-frame-p95', shareOf(frames, 0.95), 'ms')
+}

@@ -1,0 +1,10 @@
+/** How a figure is printed, and what is taken of many. */
+
+/** One line of JSON. */
+export const print = (figure, value, unit) =>
+  process.stdout.write(`${JSON.stringify({ figure, value: Number(value.toPrecision(3)), unit })}\n`)
+
+/** @param share 0.95: all but one in twenty are below it */
+export const shareOf = (values, share) =>
+  [...values].sort((a, b) => a - b)[Math.min(values.length - 1, Math.floor(values.length * share))]
+export const median = (values) => shareOf(values, 0.5)

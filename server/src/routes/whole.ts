@@ -1,0 +1,37 @@
+/** The whole shop as one file: out, in the place of what is stored, and the demo where nothing is. */
+import type { Request, Response } from 'express'
+import { Readable } from 'node:stream'
+import { pipeline } from 'node:stream/promises'
+import { inTransaction } from '../database.ts'
+import { demoShop } from '../demoShop.ts'
+import type { WholeDocument } from '../documents/documents.ts'
+import type { AddRoutes } from '../services.ts'
+import { answerOnce } from '../stores/answers.ts'
+import { BEGAN_ANOTHER_SHOP, note } from '../stores/audit.ts'
+import { replaceWhole, storedShop, wholePieces } from '../stores/whole.ts'
+
+export const wholeRoutes: AddRoutes = (api, { database, readBody }) => {
+  api.on('get', '/whole', 'guest', async (_request, response) => {
+    await inTransaction(database, async (connection) => {
+      await connection.query('set transaction isolation level repeatable read read only')
+      const shop = await storedShop(connection)
+      response.type('application/json')
+      // What has been sent cannot be begun again.
+      await pipeline(Readable.from(wholePieces(connection, shop)), response)
+    })
+  })
+  const begin = async (request: Request, response: Response, whole: WholeDocument): Promise<void> => {
+    await answerOnce(database, request, async (connection) => {
+      await replaceWhole(connection, whole)
+      await note(connection, request.actor, { action: BEGAN_ANOTHER_SHOP, detail: whole.name })
+      return { status: 204 }
+    })
+    response.status(204).end()
+  }
+  api.on('post', '/whole', 'owner', async (request, response) => {
+    await begin(request, response, await readBody(request, { what: 'whole' }))
+  })
+  api.on('post', '/whole/demo', 'owner', async (request, response) => {
+    await begin(request, response, await demoShop())
+  })
+}

@@ -1,0 +1,67 @@
+<script setup lang="ts">
+import { onBeforeUnmount, ref, watch } from 'vue'
+import { useNotice } from '../stores/notice.ts'
+
+/** The short notice at the foot of the page: it stays its time, and as long as somebody points at it or stands on it. */
+const emit = defineEmits<{ undo: [] }>()
+
+const LASTS_MS = 8000
+const notice = useNotice()
+const isHeld = ref(false)
+let timer: number | undefined
+watch(
+  [() => notice.shown, () => notice.told, isHeld],
+  () => {
+    window.clearTimeout(timer)
+    if (notice.shown && !isHeld.value) timer = window.setTimeout(() => (notice.shown = false), LASTS_MS)
+  },
+  { immediate: true },
+)
+onBeforeUnmount(() => window.clearTimeout(timer))
+
+function close(): void {
+  isHeld.value = false
+  notice.shown = false
+}
+function undo(): void {
+  close()
+  emit('undo')
+}
+</script>
+
+<template>
+  <VSnackbar v-model="notice.shown" :timeout="-1" location="bottom left">
+    <div
+      class="notice"
+      role="status"
+      @mouseenter="isHeld = true"
+      @mouseleave="isHeld = false"
+      @focusin="isHeld = true"
+      @focusout="isHeld = false"
+      @keydown.esc="close"
+    >
+      <span>{{ notice.text }}</span>
+      <button v-if="notice.undoable" class="link-button" @click="undo">Undo</button>
+      <button class="link-button" @click="close">Close</button>
+    </div>
+  </VSnackbar>
+</template>
+
+<style scoped>
+.notice {
+  align-items: baseline;
+  color: var(--sheet);
+  display: flex;
+  font-size: var(--text-m);
+  gap: 16px;
+}
+.notice button {
+  color: inherit;
+  font-weight: 600;
+  text-decoration-color: currentcolor;
+}
+.notice button:focus-visible {
+  outline: 2px solid currentcolor;
+  outline-offset: 3px;
+}
+</style>

@@ -1,0 +1,57 @@
+<script setup lang="ts">
+import { type Assessment, PROCESSES, settledAt, type SetUp, SLOT_KEYS } from '@brannik/core'
+import { computed } from 'vue'
+import type { RouteLocationRaw } from 'vue-router'
+import { useWorkspace } from '../stores/workspace.ts'
+
+/** From what is not known to the field where it is written. */
+const { assessment, setUp, jobId } = defineProps<{
+  assessment: Assessment
+  setUp: SetUp
+  jobId: string | null
+}>()
+const workspace = useWorkspace()
+
+const LISTS = {
+  circuit: 'circuits',
+  powerSource: 'power-sources',
+  feeder: 'feeders',
+  gun: 'guns',
+  wire: 'wires',
+  gas: 'gases',
+  tungsten: 'tungstens',
+} as const
+
+const to = computed<{ route: RouteLocationRaw; words: string } | null>(() => {
+  const settling = settledAt(assessment)
+  if (!settling) return null
+  const { at } = settling
+  const query = {
+    ...(settling.field === null ? {} : { field: settling.field }),
+    // A plate has the same field for each of its processes.
+    ...(at === 'powerSource' ? { process: PROCESSES[setUp.process].family } : {}),
+  }
+  if (at === 'job')
+    return jobId === null
+      ? null
+      : {
+          route: { name: 'job', params: { jobId }, query },
+          words: (settling.field ?? 'the job').toLowerCase(),
+        }
+  const own = { route: { name: 'set-up', params: { id: setUp.id } }, words: 'the set-up' }
+  if (at === 'set-up') return own
+  const slot = at === 'feed' ? (setUp.feederId === null ? 'powerSource' : 'feeder') : at
+  const id = setUp[SLOT_KEYS[slot]]
+  if (id === null) return own
+  const list = slot in LISTS ? LISTS[slot as keyof typeof LISTS] : 'parts'
+  const name = workspace.get(list, id)?.name ?? id
+  const words = settling.field === null ? name : `${settling.field.toLowerCase()} of ${name}`
+  return { route: { name: 'equipment', params: { list, id }, query }, words }
+})
+</script>
+
+<template>
+  <RouterLink v-if="to" class="link-button settle" :to="to.route" @click.stop
+    >Fill in {{ to.words }}</RouterLink
+  >
+</template>

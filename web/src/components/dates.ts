@@ -1,0 +1,32 @@
+/** Days as people write them: `2026-12-03`, `Dec 3`, `12/3`, `next Friday`, `in 2 weeks`; the future is meant. */
+import * as chrono from 'chrono-node/en'
+import { format, isValid, parseISO } from 'date-fns'
+
+/** English is the one language; the order of day and month is the locale’s. */
+const wordsOf = (locale: string): string => (locale.startsWith('en') ? locale : 'en-GB')
+const isMonthFirst = (locale: string): boolean =>
+  new Intl.DateTimeFormat(locale).formatToParts(0).find(({ type }) => type === 'day' || type === 'month')
+    ?.type === 'month'
+
+/** @param day `2026-12-03` @returns `Thu, Dec 3, 2026`; a text that the reader takes back */
+export const printDay = (day: string, locale: string): string =>
+  new Intl.DateTimeFormat(wordsOf(locale), {
+    weekday: 'short',
+    day: 'numeric',
+    month: 'short',
+    year: 'numeric',
+  }).format(parseISO(day))
+
+/**
+ * @param from what `next Friday` counts from
+ * @returns `2026-12-03`; null where all of the text is not one day
+ * @example readDay('in 2 weeks', 'en-US', new Date(2026, 10, 19)) // '2026-12-03'
+ */
+export function readDay(text: string, locale: string, from: Date): string | null {
+  const written = text.trim()
+  if (/^\d{4}-\d\d-\d\d$/.test(written)) return isValid(parseISO(written)) ? written : null
+  const reader = isMonthFirst(locale) ? chrono.casual : chrono.GB
+  const [found, ...others] = reader.parse(written, from, { forwardDate: true })
+  if (!found || others.length > 0 || found.end || found.text.length !== written.length) return null
+  return format(found.start.date(), 'yyyy-MM-dd')
+}

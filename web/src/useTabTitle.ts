@@ -1,0 +1,25 @@
+/** The tab is called by the thing that it shows: `Press frame · Fit · Brannik`. */
+import { kindOfPath } from '@brannik/core'
+import { watchEffect } from 'vue'
+import { useRoute } from 'vue-router'
+import { isHere, VIEWS } from './router.ts'
+import { type Path, useWorkspace } from './stores/workspace.ts'
+
+export function useTabTitle(): void {
+  const route = useRoute()
+  const workspace = useWorkspace()
+  /** What the address names, if it names anything. */
+  function thing(): string | undefined {
+    const { jobId, id, list } = route.params
+    if (typeof jobId === 'string' && jobId !== '') return workspace.get('jobs', jobId)?.name
+    if (typeof id !== 'string' || id === '') return undefined
+    const path = typeof list === 'string' ? list : 'set-ups'
+    if (kindOfPath(path) === null) return undefined
+    const found = workspace.get(path as Path, id)
+    return found && 'name' in found ? found.name : undefined
+  }
+  watchEffect(() => {
+    const view = VIEWS.find((one) => isHere(one, route.name))?.title
+    document.title = [thing(), view, 'Brannik'].filter(Boolean).join(' · ')
+  })
+}

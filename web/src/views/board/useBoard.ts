@@ -1,0 +1,81 @@
+/** The cells of the board as they come, a few jobs at a time; what was known stands until newer is there. */
+import type { BoardCell, Job, WhatIf } from '@brannik/core'
+import { type Ref, ref, shallowRef, watch } from 'vue'
+import { engine } from '../../engine/client.ts'
+import type { Snapshot } from '../../engine/engine.ts'
+import { askOfJobs } from '../../engine/manyJobs.ts'
+import { reasonOf } from '../../reason.ts'
+import { useWorkspace } from '../../stores/workspace.ts'
+
+/** By job, then by set-up: a row that comes leaves the others as they are. */
+export type Cells = ReadonlyMap<string, ReadonlyMap<string, BoardCell>>
+export const cellOf = (cells: Cells, jobId: string, setUpId: string): BoardCell | null =>
+  cells.get(jobId)?.get(setUpId) ?? null
+
+/** What every cell hangs on beside its job: records are replaced when they change, so the same object is the same. */
+function besideJobs(snapshot: Snapshot, setUpIds: readonly string[], whatIf: WhatIf): readonly unknown[] {
+  const { jobs: _jobs, ...rest } = snapshot
+  return [...Object.values(rest), setUpIds.join(' '), whatIf]
+}
+
+export function useBoard(
+  jobIds: Ref<readonly string[]>,
+  setUpIds: Ref<readonly string[]>,
+  whatIf: Ref<WhatIf>,
+) {
+  const workspace = useWorkspace()
+  const cells = shallowRef<Cells>(new Map())
+  const failure = ref('')
+  /** Jobs that are still to be worked out. */
+  const waiting = ref(0)
+  /** What the cells that are known were worked out from. */
+  let beside: readonly unknown[] = []
+  const known = new Map<string, Job>()
+
+  watch(
+    [jobIds, setUpIds, whatIf, () => workspace.snapshot],
+    async ([jobs, setUps, asked, snapshot], _before, onCleanup) => {
+      const stop = new AbortController()
+      onCleanup(() => {
+        stop.abort()
+      })
+      const now = besideJobs(snapshot, setUps, asked)
+      const isSame = now.length === beside.length && now.every((one, index) => one === beside[index])
+      if (!isSame) known.clear()
+      beside = now
+      const byId = new Map(snapshot.jobs.map((job) => [job.id, job]))
+      /** A job that is edited has its row anew, and no other. */
+      const changed = jobs.filter((id) => byId.get(id) !== known.get(id))
+      failure.value = ''
+      waiting.value = changed.length
+      try {
+        await askOfJobs(engine, snapshot, 'board', changed, [setUps, asked], {
+          signal: stop.signal,
+          onPart(part, done) {
+            const next = new Map(cells.value)
+            const came = new Map<string, Map<string, BoardCell>>()
+            for (const cell of part) {
+              const row = came.get(cell.jobId) ?? new Map<string, BoardCell>()
+              came.set(cell.jobId, row.set(cell.setUpId, cell))
+            }
+            for (const [id, row] of came) {
+              next.set(id, row)
+              const job = byId.get(id)
+              if (job) known.set(id, job)
+            }
+            cells.value = next
+            waiting.value = changed.length - done
+          },
+        })
+      } catch (error) {
+        if (stop.signal.aborted) return
+        cells.value = new Map()
+        known.clear()
+        failure.value = reasonOf(error)
+        waiting.value = 0
+      }
+    },
+    { immediate: true },
+  )
+  return { cells, failure, waiting }
+}

@@ -1,0 +1,465 @@
+<script setup lang="ts">
+import { assumptionsOf, capital, type Job, type Kit, sentenceOf, titleOf } from '@brannik/core'
+import { watchDebounced } from '@vueuse/core'
+import { computed, ref } from 'vue'
+import FrontierChart from '../../charts/FrontierChart.vue'
+import CountField from '../../components/CountField.vue'
+import VerdictMark from '../../components/VerdictMark.vue'
+import { useMoney } from '../../stores/useMoney.ts'
+import { useNotice } from '../../stores/notice.ts'
+import { usePrint } from '../../stores/usePrint.ts'
+import { useWorkspace } from '../../stores/workspace.ts'
+import DecideDialog from './DecideDialog.vue'
+import { useCould } from './useCould.ts'
+import { useKit } from './useKit.ts'
+
+/** The cheapest purchases with which every planned job is done, and how sure that is. */
+const workspace = useWorkspace()
+const notice = useNotice()
+const { take: takeCould } = useCould()
+const money = useMoney()
+const { print, number } = usePrint()
+const { ground, study, progress, state, failure, seek, stop } = useKit()
+
+/** After which the best so far is taken; the solver says then how much better could exist. */
+const SECONDS = 60
+const CENTS = 100
+
+const jobs = computed(() => workspace.jobs.filter((job) => job.state !== 'archived'))
+/** A job that was not chosen here is taken where it is planned. */
+const picks = ref<Readonly<Record<string, boolean>>>({})
+const isIn = (job: Job): boolean => picks.value[job.id] ?? job.state === 'planned'
+const taken = computed(() => jobs.value.filter(isIn))
+const others = computed(() => jobs.value.filter((job) => !isIn(job)))
+const budget = ref<number | null>(null)
+const withTight = ref(true)
+const assumed = computed(() => workspace.shop && assumptionsOf(workspace.shop))
+const years = computed(() => assumed.value?.horizonYears ?? 0)
+
+const question = computed(() => ({
+  jobIds: taken.value.map(({ id }) => id),
+  otherIds: others.value.map(({ id }) => id),
+  budget: budget.value,
+  withTight: withTight.value,
+  seconds: SECONDS,
+}))
+watchDebounced(
+  () => [question.value, workspace.snapshot] as const,
+  ([asked]) => {
+    if (asked.jobIds.length > 0) seek(asked)
+  },
+  { debounce: 300, immediate: true },
+)
+
+const best = computed(() => study.value.best ?? null)
+const jobName = (id: string): string => workspace.get('jobs', id)?.name ?? id
+const setUpName = (id: string): string =>
+  workspace.get('set-ups', id)?.name ?? ground.value?.made.get(id)?.setUp.name ?? id
+const itemName = (key: string): string =>
+  ground.value?.problem.items.find((item) => item.key === key)?.name ?? key
+const runsOf = (id: string): number => ground.value?.problem.jobs.find((job) => job.id === id)?.runs ?? 1
+const list = (names: readonly string[]): string => names.join(', ')
+const cents = (amount: number): string => money(Math.round(amount * CENTS) / CENTS)
+const whole = (amount: number): string => money(Math.round(amount))
+
+const headline = computed(() => {
+  if (!best.value) return state.value === 'seeking' ? 'Seeking the cheapest kit…' : 'No kit is found'
+  const named = buys.value.filter(({ isSmall }) => !isSmall).map(({ name }) => name)
+  const small = buys.value.length - named.length
+  const smallText = small === 0 ? [] : [small === 1 ? 'a small part' : `${small} small parts`]
+  const rented = [...new Set(best.value.does.flatMap(({ way }) => way.rents ?? []))]
+  const parts = [
+    buys.value.length > 0 ? `buy ${list([...named, ...smallText])}` : '',
+    rented.length > 0 ? `rent ${list(rented.map(itemName))}` : '',
+  ].filter((part) => part !== '')
+  const text = parts.length === 0 ? 'buy nothing: what you have does it' : parts.join(', ')
+  return capital(text)
+})
+const looked = computed(() => ground.value?.setUps.length ?? 0)
+const proofText = computed(() => {
+  const { proof } = study.value
+  if (!best.value || !proof) return ''
+  if (proof.isProven)
+    return `Proven: nothing cheaper exists under these figures, among ${looked.value} set-ups that could be.`
+  return `Not proven: at most ${print(proof.gap * 100, '%')} better could exist.`
+})
+const progressText = computed(() => {
+  const now = progress.value
+  if (state.value !== 'seeking') return ''
+  if (!ground.value) return 'Looking at every set-up that could be…'
+  if (!now) return 'The solver begins…'
+  const found = now.best === null ? 'none found yet' : `best ${whole(now.best)}`
+  const gap = now.gap === null ? '' : `, at most ${print(now.gap * 100, '%')} better could exist`
+  return study.value.proof
+    ? 'The kit stands; what each purchase and each job is worth is being worked out…'
+    : `${found}, nothing below ${whole(now.bound)}${gap}`
+})
+
+const rows = computed(() =>
+  (best.value?.does ?? []).map(({ jobId, way }) => ({
+    jobId,
+    name: jobName(jobId),
+    setUp: setUpName(way.setUpId),
+    verdict: way.verdict,
+    runs: runsOf(jobId),
+    each: way.costPerRun,
+    all: runsOf(jobId) * way.costPerRun,
+    needs: [...way.needs.map(itemName), ...(way.rents === null ? [] : [`${itemName(way.rents)}, rented`])],
+    worth: study.value.jobs?.find((one) => one.jobId === jobId) ?? null,
+  })),
+)
+const undone = computed(() => best.value?.undone.map(jobName) ?? [])
+const undoable = computed(() =>
+  (ground.value?.problem.undoable ?? [])
+    .filter(({ jobId }) => taken.value.some(({ id }) => id === jobId))
+    .map(({ jobId, name, nearest }) => ({
+      jobId,
+      name,
+      text: nearest
+        ? `nearest is ${setUpName(nearest.setUpId)}${
+            nearest.limit
+              ? `: ${titleOf(workspace.speech, nearest.limit)}, ${sentenceOf(workspace.speech, nearest.limit)}`
+              : ''
+          }`
+        : 'there is no set-up yet',
+    })),
+)
+const CHEAP = 100
+const buys = computed(() =>
+  (best.value?.buys ?? [])
+    .toSorted((a, b) => b.price - a.price)
+    .map((item) => {
+      const worth = study.value.worth?.find(({ key }) => key === item.key) ?? null
+      return {
+        ...item,
+        isSmall: item.price < CHEAP && item.slot !== 'circuit' && item.slot !== 'powerSource',
+        text: !worth
+          ? '…'
+          : worth.saves === null
+            ? `without it nothing does ${list(worth.undone.map(jobName))}`
+            : `without it the rest costs ${whole(worth.saves)} more`,
+      }
+    }),
+)
+const differs = (kit: Kit): string => {
+  const now = new Set(best.value?.buys.map(({ key }) => key) ?? [])
+  const then = new Set(kit.buys.map(({ key }) => key))
+  const more = kit.buys.filter(({ key }) => !now.has(key)).map(({ name }) => name)
+  const less = (best.value?.buys ?? []).filter(({ key }) => !then.has(key)).map(({ name }) => name)
+  return [more.length > 0 ? `with ${list(more)}` : '', less.length > 0 ? `without ${list(less)}` : '']
+    .filter((part) => part !== '')
+    .join(', ')
+}
+const changes = (buysMore: readonly string[], buysLess: readonly string[]): string =>
+  [
+    buysMore.length > 0 ? `buy ${list(buysMore.map(itemName))}` : '',
+    buysLess.length > 0 ? `not ${list(buysLess.map(itemName))}` : '',
+  ]
+    .filter((part) => part !== '')
+    .join(', ') || 'the same purchases'
+
+function setYears(value: number | null): void {
+  const { shop } = workspace
+  if (!shop || value === null) return
+  const assumptions = { ...shop.assumptions, horizonYears: value }
+  workspace.edit('shop', shop.id, { ...shop, assumptions }, 'years of a purchase')
+}
+const setTimes = (job: Job, timesPerYear: number | null): void => {
+  workspace.edit('jobs', job.id, { ...job, timesPerYear }, `times a year of ${job.name}`)
+}
+const pick = (job: Job): void => {
+  picks.value = { ...picks.value, [job.id]: !isIn(job) }
+}
+/** Writes down the set-ups of the kit that are not yet, and gives them to their jobs. */
+function take(): void {
+  for (const { jobId, way } of best.value?.does ?? []) {
+    const could = ground.value?.made.get(way.setUpId)
+    const setUpId = could ? takeCould(could) : way.setUpId
+    const job = workspace.get('jobs', jobId)
+    if (job && job.setUpId !== setUpId)
+      workspace.edit('jobs', jobId, { ...job, setUpId }, `set-up of ${job.name}`)
+  }
+  notice.show('Every job goes by the set-up of the kit', true)
+}
+const deciding = ref(false)
+const toDecide = computed(() =>
+  (best.value?.does ?? []).flatMap(({ jobId, way }) => {
+    const job = workspace.get('jobs', jobId)
+    const setUp = ground.value?.setUps.find(({ id }) => id === way.setUpId)
+    return job && setUp ? [{ job, setUp }] : []
+  }),
+)
+</script>
+
+<template>
+  <div class="kit">
+    <section class="sheet asked screen-only" aria-labelledby="kit-asked">
+      <h2 id="kit-asked">Jobs, and how often a year</h2>
+      <ul>
+        <li v-for="job in jobs" :key="job.id">
+          <VCheckbox :label="job.name" :model-value="isIn(job)" @update:model-value="pick(job)" />
+          <CountField
+            class="times"
+            label=""
+            :name="`Times a year: ${job.name}`"
+            decimals
+            :least="0.01"
+            :most="10000"
+            optional="once"
+            :model-value="job.timesPerYear"
+            @update:model-value="(value) => setTimes(job, value)"
+          />
+        </li>
+      </ul>
+      <div class="bounds">
+        <CountField
+          label="Over, years"
+          name="Years over which purchases must pay"
+          decimals
+          :least="0.25"
+          :most="30"
+          :model-value="years"
+          @update:model-value="setYears"
+        />
+        <CountField
+          v-model="budget"
+          :label="`Spend at most, ${workspace.shop?.currency ?? ''}`"
+          decimals
+          :least="0"
+          :most="1e9"
+          optional="any sum"
+        />
+      </div>
+      <VCheckbox v-model="withTight" label="What is tight counts as done" />
+      <p class="label">
+        Labour {{ cents(assumed?.labourPerHour ?? 0) }} an hour, one change of set-up a run, filler and gas as
+        priced, without power and wear. What you own stays and costs nothing. Prices stand with the
+        <RouterLink :to="{ name: 'equipment' }">equipment</RouterLink>: things and circuits to buy, new, used
+        or by the day.
+      </p>
+    </section>
+    <section class="sheet answer" aria-labelledby="kit-answer" :aria-busy="state === 'seeking'">
+      <p v-if="taken.length === 0" class="quiet">No job is chosen. Tick what the kit has to do.</p>
+      <template v-else>
+        <p v-if="failure" class="problem" role="alert">The kit cannot be worked out: {{ failure }}</p>
+        <header>
+          <h2 id="kit-answer" class="headline">{{ headline }}</h2>
+          <span class="end screen-only">
+            <button v-if="state === 'seeking'" class="plain-button" @click="stop">Stop, keep the best</button>
+            <template v-else-if="best">
+              <button class="plain-button" @click="take">Give each job its set-up</button>
+              <button class="plain-button main" @click="deciding = true">Decide</button>
+            </template>
+          </span>
+        </header>
+        <p v-if="best" class="sum">
+          <strong>{{ whole(best.total) }}</strong> over {{ number(years) }} years:
+          {{ whole(best.purchases) }} for purchases, {{ whole(best.running) }} for {{ rows.length }}
+          {{ rows.length === 1 ? 'job' : 'jobs' }}
+        </p>
+        <p role="status" :class="study.proof?.isProven ? 'proven' : 'label'">
+          {{ [proofText, progressText].filter((text) => text !== '').join(' ') }}
+          <template v-if="state === 'stopped'">Stopped: this is the best found until then.</template>
+        </p>
+        <p v-for="one in undoable" :key="one.jobId" class="problem">
+          Nothing here does
+          <RouterLink :to="{ name: 'buy', params: { part: 'could' }, query: { job: one.jobId } }">{{
+            one.name
+          }}</RouterLink>: {{ one.text }}
+        </p>
+        <p v-if="undone.length > 0" class="problem">
+          For this money {{ list(undone) }} {{ undone.length === 1 ? 'stays' : 'stay' }} undone
+        </p>
+        <p v-if="(ground?.problem.unpriced.length ?? 0) > 0" class="label">
+          Without a price, and so not looked at: {{ list(ground?.problem.unpriced ?? []) }}
+        </p>
+        <table v-if="buys.length > 0" class="ruled">
+          <thead>
+            <tr>
+              <th scope="col">To buy</th>
+              <th scope="col" class="number">Price</th>
+              <th scope="col">What it is worth</th>
+            </tr>
+          </thead>
+          <tbody>
+            <tr v-for="item in buys" :key="item.key">
+              <th scope="row">{{ item.name }}</th>
+              <td class="number">{{ item.listed === null ? 'no price yet' : cents(item.price) }}</td>
+              <td>{{ item.text }}</td>
+            </tr>
+          </tbody>
+        </table>
+        <table v-if="rows.length > 0" class="ruled jobs">
+          <thead>
+            <tr>
+              <th scope="col">Job</th>
+              <th scope="col">Is done by</th>
+              <th scope="col" class="number">A run</th>
+              <th scope="col" class="number">Runs</th>
+              <th scope="col" class="number">All</th>
+              <th scope="col">Without this job</th>
+            </tr>
+          </thead>
+          <tbody>
+            <tr v-for="row in rows" :key="row.jobId">
+              <th scope="row">
+                <RouterLink :to="{ name: 'job', params: { jobId: row.jobId } }">{{ row.name }}</RouterLink>
+              </th>
+              <td>
+                <span class="by"><VerdictMark :verdict="row.verdict" :word="false" /> {{ row.setUp }}</span>
+                <span v-if="row.needs.length > 0" class="label">with {{ list(row.needs) }}</span>
+              </td>
+              <td class="number">{{ cents(row.each) }}</td>
+              <td class="number">{{ number(row.runs, 2) }}</td>
+              <td class="number">{{ whole(row.all) }}</td>
+              <td>
+                <template v-if="row.worth"
+                  >{{ whole(row.worth.costs) }} less,
+                  {{ changes(row.worth.buysLess, row.worth.buysMore) }}</template
+                >
+                <template v-else>…</template>
+              </td>
+            </tr>
+          </tbody>
+        </table>
+        <div class="more">
+          <section v-if="(study.next?.length ?? 0) > 0">
+            <h2>The next best</h2>
+            <ol>
+              <li v-for="(kit, index) in study.next" :key="index">
+                <strong>{{ whole(kit.total) }}</strong>, {{ whole(kit.total - (best?.total ?? 0)) }} more:
+                {{ differs(kit) }}
+              </li>
+            </ol>
+          </section>
+          <section v-if="(study.others?.length ?? 0) > 0">
+            <h2>One job more</h2>
+            <ul>
+              <li v-for="one in study.others" :key="one.jobId">
+                <strong>{{ jobName(one.jobId) }}</strong> would cost {{ whole(one.costs) }}:
+                {{ changes(one.buysMore, one.buysLess) }}
+              </li>
+            </ul>
+          </section>
+          <section v-if="(study.frontier?.length ?? 0) > 1">
+            <h2>Jobs done for what is spent on purchases</h2>
+            <FrontierChart
+              :points="study.frontier ?? []"
+              :all="taken.length"
+              :budget="budget"
+              :money="whole"
+            />
+          </section>
+        </div>
+        <p class="label caution">
+          An estimate to decide by, no approval: the data plate, the local electrical code and a licensed
+          electrician decide what may be connected; structural and code-bound welds want a qualified
+          procedure.
+        </p>
+      </template>
+    </section>
+    <DecideDialog
+      v-if="best"
+      v-model="deciding"
+      :choices="toDecide"
+      :purchases="best.buys.map(({ name, price }) => ({ name, price }))"
+      :kit="{ totalCost: best.total, horizonYears: years, proof: proofText }"
+      :made-of="(id) => ground?.made.get(id) ?? null"
+    />
+  </div>
+</template>
+
+<style scoped>
+.kit {
+  align-items: start;
+  display: grid;
+  gap: 12px;
+  grid-template-columns: 320px minmax(0, 1fr);
+}
+.sheet {
+  display: grid;
+  gap: 10px;
+  grid-template-columns: minmax(0, 1fr);
+  padding: 12px 14px;
+}
+.asked li {
+  align-items: center;
+  display: grid;
+  gap: 8px;
+  grid-template-columns: minmax(0, 1fr) 84px;
+}
+.bounds {
+  display: grid;
+  gap: 8px;
+  grid-template-columns: 1fr 1fr;
+}
+.answer header {
+  align-items: start;
+  display: flex;
+  flex-wrap: wrap;
+  gap: 8px 16px;
+}
+.headline {
+  flex: 1 1 320px;
+  font-size: var(--text-l);
+  line-height: 1.3;
+}
+.end {
+  display: flex;
+  gap: 8px;
+}
+.sum strong {
+  font-size: var(--text-l);
+}
+.proven {
+  color: var(--fits);
+  font-weight: 600;
+}
+.ruled :is(th, td) {
+  padding: 5px 8px 5px 0;
+  vertical-align: top;
+}
+.ruled tbody th {
+  font-weight: 600;
+}
+.ruled .number {
+  text-align: right;
+}
+.by {
+  display: block;
+}
+.ruled .label {
+  display: block;
+}
+.more {
+  display: grid;
+  gap: 12px 28px;
+  grid-template-columns: repeat(auto-fit, minmax(260px, 1fr));
+}
+.more section {
+  display: grid;
+  align-content: start;
+  gap: 6px;
+}
+.more :is(ol, ul) {
+  display: grid;
+  gap: 6px;
+}
+.caution {
+  border-top: 1px solid var(--line);
+  padding-top: 8px;
+}
+a {
+  color: inherit;
+}
+@media screen and (max-width: 700px) {
+  .jobs :is(th, td):is(:nth-child(3), :nth-child(4), :nth-child(6)) {
+    display: none;
+  }
+}
+@media (max-width: 960px) {
+  .kit {
+    grid-template-columns: minmax(0, 1fr);
+  }
+}
+</style>

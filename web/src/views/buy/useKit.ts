@@ -1,0 +1,54 @@
+/** The cheapest kit while it is sought: what is known until now stands, and stays when it is stopped. */
+import type { Study, StudyPart } from '@brannik/core'
+import { onScopeDispose, ref, shallowRef } from 'vue'
+import { useWorkspace } from '../../stores/workspace.ts'
+import type { KitGround, KitQuestion, KitTold } from './kitMessages.ts'
+
+const NOTHING: Partial<Study> = {}
+
+export function useKit() {
+  const workspace = useWorkspace()
+  const ground = shallowRef<KitGround | null>(null)
+  const study = shallowRef<Partial<Study>>(NOTHING)
+  const progress = shallowRef<StudyPart['progress'] | null>(null)
+  const state = ref<'idle' | 'seeking' | 'done' | 'stopped'>('idle')
+  const failure = ref('')
+  let worker: Worker | null = null
+
+  function end(now: typeof state.value): void {
+    worker?.terminate()
+    worker = null
+    state.value = now
+  }
+
+  function hear({ data }: MessageEvent<KitTold>): void {
+    if (data.is === 'ground') ground.value = data.ground
+    else if (data.is === 'part') {
+      const { progress: how, ...found } = data.part
+      if (how) progress.value = how
+      study.value = { ...study.value, ...found }
+    } else if (data.is === 'owning') return
+    else if (data.is === 'failed') {
+      failure.value = data.message
+      end('idle')
+    } else end('done')
+  }
+
+  function seek(question: Omit<KitQuestion, 'snapshot'>): void {
+    end('seeking')
+    ground.value = null
+    study.value = NOTHING
+    progress.value = null
+    failure.value = ''
+    worker = new Worker(new URL('./kit.worker.ts', import.meta.url), { type: 'module' })
+    worker.addEventListener('message', hear)
+    worker.addEventListener('error', (event) => {
+      failure.value = event.message || 'the thread that seeks kits broke'
+      end('idle')
+    })
+    worker.postMessage({ ...question, snapshot: workspace.snapshot } satisfies KitQuestion)
+  }
+
+  onScopeDispose(() => end('idle'))
+  return { ground, study, progress, state, failure, seek, stop: () => end('stopped') }
+}

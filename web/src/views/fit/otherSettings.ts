@@ -1,0 +1,77 @@
+/** Words of all other settings, and of what comes of them: what the panel shows that is opened now and then. */
+import type { OutcomeFigure, StartFigure, StartingSettings } from '@brannik/core'
+import { POLARITY_SHORT, type SettingPrinters } from './settingWords.ts'
+
+const TRANSFER_WORDS = {
+  'short-circuit': 'short-circuit',
+  spray: 'spray',
+  'pulsed-spray': 'pulsed spray',
+  droplets: 'droplets under slag',
+} as const
+const INDUCTANCE_WORDS = {
+  low: 'low: stiff, freezes fast',
+  middle: 'middle',
+  high: 'high: soft, wets',
+} as const
+
+const ARC_FORCE_WORDS = {
+  low: 'low: a soft arc',
+  middle: 'middle',
+  high: 'high: digs, and does not freeze',
+} as const
+
+export const OUTCOME_LABELS: Readonly<Record<OutcomeFigure, string>> = {
+  leg: 'Leg',
+  filled: 'Metal, of what was called for',
+  deposition: 'Deposition',
+  heat: 'Heat input',
+  work: 'Work',
+  cost: 'Cost',
+}
+
+/** What else is set, beside volts, wire speed, amps and travel: label and words, where there is something to set. */
+export function otherSettings(
+  settings: StartingSettings,
+  p: SettingPrinters,
+): readonly { readonly label: string; readonly words: string; readonly figure?: StartFigure }[] {
+  const { transfer, inductance, voltsDial, feedDial, pulse, alternating, slopes, polarity } = settings
+  const { flowLPerMin, preFlowS, postFlowS, tipToWorkMm, travel, angleDeg, workAngleDeg, arcForce } = settings
+  const balance = alternating?.positivePct ?? null
+  const hertz = alternating?.hz ?? null
+  const found = [
+    transfer && { label: 'Transfer', words: TRANSFER_WORDS[transfer] },
+    { label: 'Polarity', words: POLARITY_SHORT[polarity] },
+    voltsDial && {
+      label: 'Voltage dial',
+      words: `${voltsDial.mark}${voltsDial.isBeyond ? ', the nearest that was measured' : `, gives ${p.volts(voltsDial.gives)} V`}`,
+    },
+    feedDial && {
+      label: 'Wire speed dial',
+      words: `${feedDial.mark}${feedDial.isBeyond ? ', the nearest that was measured' : ''}`,
+    },
+    inductance && { label: 'Inductance', words: INDUCTANCE_WORDS[inductance] },
+    arcForce && { label: 'Arc force', words: ARC_FORCE_WORDS[arcForce] },
+    pulse && {
+      label: transfer === 'pulsed-spray' ? 'Pulse' : 'Or pulsed',
+      words: `${p.amps(pulse.peakA)} A peak, ${p.amps(pulse.baseA)} A base, ${p.amps(pulse.sharePct)} % at ${p.hertz(pulse.hz)}`,
+      figure: 'pulse' as const,
+    },
+    balance !== null && {
+      label: 'AC balance',
+      words: `${p.amps(balance)} % electrode positive; more cleans oxide, and wears the tungsten`,
+    },
+    hertz !== null && { label: 'AC frequency', words: `${p.hertz(hertz)}; higher narrows the arc` },
+    slopes && { label: 'Up and down slope', words: `${p.seconds(slopes.upS)}, ${p.seconds(slopes.downS)}` },
+    flowLPerMin !== null && {
+      label: 'Gas flow',
+      words: `${p.flow(flowLPerMin)}, ${p.flowOther(flowLPerMin)}`,
+      figure: 'flow' as const,
+    },
+    preFlowS !== null && { label: 'Pre-flow', words: p.seconds(preFlowS), figure: 'pre-flow' as const },
+    postFlowS !== null && { label: 'Post-flow', words: p.seconds(postFlowS), figure: 'post-flow' as const },
+    tipToWorkMm && { label: 'Contact tip to work', words: p.spread(tipToWorkMm, 'mm') },
+    { label: travel === 'push' ? 'Push' : 'Drag', words: `${angleDeg.low}–${angleDeg.high}° from upright` },
+    { label: 'Angle to the plate', words: `${workAngleDeg}°` },
+  ]
+  return found.filter((one) => one !== null && one !== false)
+}

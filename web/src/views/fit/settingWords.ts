@@ -1,0 +1,52 @@
+/** Words of settings to start with: labels, and how each figure is written. */
+import type { Start, StartFigure } from '@brannik/core'
+import type { usePrint } from '../../stores/usePrint.ts'
+
+export const POLARITY_SHORT = { dcep: 'DCEP', dcen: 'DCEN', ac: 'AC' } as const
+export const START_TITLES: Readonly<Record<StartFigure, string>> = {
+  current: 'Amps to start with',
+  volts: 'Volts to start with',
+  feed: 'Wire speed to start with',
+  flow: 'Gas flow',
+  travel: 'Travel speed',
+  pulse: 'Pulse to start with',
+  'pre-flow': 'Pre-flow',
+  'post-flow': 'Post-flow',
+  heat: 'Heat input',
+  leg: 'Leg that comes out',
+  filled: 'Metal against what was called for',
+  deposition: 'Deposition rate',
+  work: 'Work for a length of weld',
+  cost: 'Cost of a length of weld',
+}
+type Printers = ReturnType<typeof usePrint>
+
+const rounded = (value: number, digits: number): number => Number(value.toPrecision(digits))
+const UNIT = / [^ ]+$/
+const PLACES = 1000
+
+/** Printers of the figures of settings, in the units of the shop. */
+export function settingPrinters({ print, printOther, number, wholeAmps }: Printers) {
+  const feed = (value: number): string => print(rounded(value, 2 + Number(value >= 10 * PLACES)), 'mm/min')
+  return {
+    feed,
+    feedAlone: (value: number): string => feed(value).replace(UNIT, ''),
+    volts: (value: number): string => number(rounded(value, 3), 3),
+    amps: wholeAmps,
+    travel: (value: number): string => print(rounded(value, 2), 'mm/min'),
+    flow: (value: number): string => print(rounded(value, 3), 'L/min'),
+    /** Meters are read in either unit, whatever the shop writes. */
+    flowOther: (value: number): string => printOther(rounded(value, 3), 'L/min'),
+    hertz: (value: number): string =>
+      value >= PLACES ? `${number(value / PLACES, 2)} kHz` : `${number(value, 2)} Hz`,
+    seconds: (value: number): string => `${number(value, 2)} s`,
+    heat: (value: number): string => print(value, 'kJ/mm'),
+    /** `3/8–1/2 in`: the unit once. */
+    spread: ({ low, high }: { readonly low: number; readonly high: number }, unit: string): string =>
+      `${print(low, unit).replace(UNIT, '')}–${print(high, unit)}`,
+  }
+}
+export type SettingPrinters = ReturnType<typeof settingPrinters>
+
+export const bandWords = (start: Start, of: (value: number) => string): string =>
+  `${of(start.low)}–${of(start.high)}`

@@ -1,0 +1,184 @@
+<script setup lang="ts">
+import {
+  type AssumptionKey,
+  ASSUMPTIONS,
+  type AssumptionDefinition,
+  type Moved,
+  sourceText,
+  titleOf,
+  verdictText,
+} from '@brannik/core'
+import { computed } from 'vue'
+import type { Read } from '../../components/useTyped.ts'
+import ValueField from '../../components/ValueField.vue'
+import { usePrint } from '../../stores/usePrint.ts'
+import { useWorkspace } from '../../stores/workspace.ts'
+
+/** One figure that the computation assumes: its value, where it comes from, and what of the shop's jobs hangs on it. */
+const { name, moved } = defineProps<{
+  name: AssumptionKey
+  /** What moves where it is a tenth off; null while nobody knows yet. */
+  moved: readonly Moved[] | null
+}>()
+const emit = defineEmits<{ change: [value: number] }>()
+
+const workspace = useWorkspace()
+const { print, number, readNumber, spell } = usePrint()
+
+const definition = computed<AssumptionDefinition>(() => ASSUMPTIONS[name])
+const changed = computed(() => workspace.shop?.assumptions[name])
+const value = computed(() => changed.value ?? definition.value.default)
+
+function read(text: string): Read<number> {
+  const { least, most, unit } = definition.value
+  const typed = readNumber(text, unit)
+  if (typed !== null && typed >= least && typed <= most) return { ok: true, value: typed }
+  const limits = `from ${number(least)} to ${number(most)}${unit ? ` ${unit}` : ''}`
+  return {
+    ok: false,
+    message: `“${text.trim()}” cannot be used. Write a number ${limits}, or press Reset.`,
+  }
+}
+const inShopUnits = computed(() => {
+  const { unit } = definition.value
+  const printed = print(value.value, unit)
+  return printed === `${number(value.value)} ${unit}`.trim() ? '' : printed
+})
+
+const SHOWN = 2
+/** Each verdict once, though less and more may both move it. */
+const words = computed(() =>
+  (moved ?? []).map(({ jobId, then, now, by }) => {
+    const from = now === null ? 'not judged' : verdictText(workspace.speech, now)
+    const job = workspace.get('jobs', jobId)?.name ?? jobId
+    return `${job}: ${titleOf(workspace.speech, then)}, ${from} → ${verdictText(workspace.speech, then.verdict)} with 10 % ${by}`
+  }),
+)
+</script>
+
+<template>
+  <tr :id="name" :class="{ changed: changed !== undefined }">
+    <th scope="row">
+      <label :for="`value-${name}`">{{ spell(definition.name) }}</label>
+      <span class="label source">{{ sourceText(workspace.speech, definition.source) }}</span>
+    </th>
+    <td class="value">
+      <ValueField
+        :id="`value-${name}`"
+        class="figure"
+        inputmode="decimal"
+        :printed="number(value, 6)"
+        :read="read"
+        :model-value="value"
+        @update:model-value="(now: number) => emit('change', now)"
+      />
+      <span class="unit">{{ definition.unit }}</span>
+      <span class="label also">{{ inShopUnits }}</span>
+    </td>
+    <td class="moves">
+      <span v-if="moved === null" class="label">…</span>
+      <span v-else-if="words.length === 0" class="label">moves no verdict</span>
+      <ul v-else>
+        <li v-for="line in words.slice(0, SHOWN)" :key="line">{{ line }}</li>
+        <li v-if="words.length > SHOWN">
+          <details>
+            <summary>and {{ words.length - SHOWN }} more</summary>
+            <div v-for="line in words.slice(SHOWN)" :key="line">{{ line }}</div>
+          </details>
+        </li>
+      </ul>
+    </td>
+    <td class="reset">
+      <button
+        v-if="changed !== undefined"
+        v-tip="`Default: ${number(definition.default, 6)} ${definition.unit}`"
+        class="link-button"
+        :aria-label="`Reset ${spell(definition.name)}`"
+        @click="emit('change', definition.default)"
+      >
+        Reset
+      </button>
+    </td>
+  </tr>
+</template>
+
+<style scoped>
+th,
+td {
+  border-top: 1px solid var(--line);
+  padding: 5px 8px;
+  text-align: left;
+  vertical-align: top;
+}
+th {
+  font-weight: 400;
+  padding-left: 16px;
+}
+label,
+.source {
+  display: block;
+}
+.value {
+  white-space: nowrap;
+  width: 180px;
+}
+.figure {
+  display: inline-grid;
+  width: 84px;
+}
+.figure :deep(input) {
+  text-align: right;
+}
+.unit {
+  display: inline-block;
+  margin-left: 6px;
+  min-width: 64px;
+}
+.also {
+  display: block;
+}
+.moves {
+  font-size: var(--text-s);
+  width: 44%;
+}
+.moves ul {
+  display: grid;
+  gap: 2px;
+}
+summary {
+  cursor: pointer;
+}
+.reset {
+  padding-right: 16px;
+  text-align: right;
+  width: 64px;
+}
+.changed th {
+  box-shadow: inset 3px 0 var(--copper);
+}
+.changed .figure :deep(input) {
+  font-weight: 700;
+}
+tr:target {
+  background: var(--copper-soft);
+}
+@media (max-width: 900px) {
+  tr {
+    display: grid;
+    grid-template-columns: minmax(0, 1fr) auto;
+    padding: 6px 0;
+    border-top: 1px solid var(--line);
+  }
+  th,
+  td {
+    border: 0;
+    width: auto;
+    padding: 2px 12px;
+  }
+  .moves {
+    grid-column: 1 / -1;
+    padding-left: 16px;
+    width: auto;
+  }
+}
+</style>

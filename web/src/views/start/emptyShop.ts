@@ -1,0 +1,102 @@
+/** A shop in which nothing stands yet, as its file would be. */
+import {
+  type Circuit,
+  fileVersionOf,
+  LOCALES,
+  type Shop,
+  SHOP_DOCUMENT_FORMAT,
+  type ShopDocument,
+} from '@brannik/core'
+
+/** As this browser writes its numbers, where the shop can; else the first that begins alike. */
+export const localeHere = (): Shop['locale'] => {
+  const wanted = navigator.language
+  const alike = LOCALES.find((one) => one.slice(0, 2) === wanted.slice(0, 2))
+  return LOCALES.find((one) => one === wanted) ?? alike ?? 'en-US'
+}
+
+export function emptyShop(name: string, unitSystem: Shop['unitSystem']): ShopDocument {
+  return {
+    format: SHOP_DOCUMENT_FORMAT,
+    version: fileVersionOf(SHOP_DOCUMENT_FORMAT),
+    shop: {
+      id: 'shop',
+      name,
+      unitSystem,
+      ruleBook: 'north-american',
+      locale: localeHere(),
+      currency: 'USD',
+      aluminiumTip: 'one-over',
+      assumptions: {},
+    },
+    circuits: [],
+    powerSources: [],
+    feeders: [],
+    guns: [],
+    parts: [],
+    wires: [],
+    gases: [],
+    tungstens: [],
+    stock: [],
+    setUps: [],
+    jobs: [],
+    requirementSheets: [],
+    decisions: [],
+  }
+}
+
+/** Outlets as many shops have them, with the cable that is usual on each (NEC 240.4(D), Table 310.16, 60 and 75 °C). */
+export const USUAL_CIRCUITS: readonly Omit<Circuit, 'id' | 'lengthMm'>[] = [
+  {
+    name: '120 V, 15 A outlet',
+    voltageV: 120,
+    phases: 1,
+    breakerA: 15,
+    conductorSize: '14 AWG',
+    columnC: 60,
+    held: 'owned',
+    price: null,
+  },
+  {
+    name: '120 V, 20 A outlet',
+    voltageV: 120,
+    phases: 1,
+    breakerA: 20,
+    conductorSize: '12 AWG',
+    columnC: 60,
+    held: 'owned',
+    price: null,
+  },
+  {
+    name: '240 V, 30 A outlet',
+    voltageV: 240,
+    phases: 1,
+    breakerA: 30,
+    conductorSize: '10 AWG',
+    columnC: 60,
+    held: 'owned',
+    price: null,
+  },
+  {
+    name: '240 V, 50 A outlet',
+    voltageV: 240,
+    phases: 1,
+    breakerA: 50,
+    conductorSize: '6 AWG',
+    columnC: 60,
+    held: 'owned',
+    price: null,
+  },
+  {
+    name: '480 V three-phase, 30 A',
+    voltageV: 480,
+    phases: 3,
+    breakerA: 30,
+    conductorSize: '10 AWG',
+    columnC: 75,
+    held: 'owned',
+    price: null,
+  },
+]
+/** Looked at only where a cord or a long run asks for it. */
+export const USUAL_LENGTH_MM = 9144

@@ -1,0 +1,63 @@
+/** What most shops have of each kind: seen at once; all else of the library is found by its name. */
+import { gunFor, LIBRARY, type LibraryEntry, type PowerSource } from '@brannik/core'
+import { idFor } from '../jobs/idFor.ts'
+import type { useWorkspace } from '../../stores/workspace.ts'
+
+export type TakenPath = 'power-sources' | 'guns' | 'wires' | 'gases' | 'tungstens'
+
+export const USUAL: Readonly<Record<TakenPath, readonly string[]>> = {
+  'power-sources': [
+    'lib-machine-120-v-140-a-class-wire-machine',
+    'lib-machine-120-240-v-210-a-class-wire-machine',
+    'lib-machine-120-240-v-200-a-class-multiprocess-machine',
+    'lib-machine-120-240-v-200-a-class-ac-dc-tig-machine',
+    'lib-machine-120-240-v-160-a-class-stick-and-dc-tig-machine',
+  ],
+  guns: [],
+  wires: LIBRARY.filter(
+    ({ path, record }) =>
+      path === 'wires' &&
+      /^(0\.030 ER70S-6, 200|0\.035 ER70S-6, 200|0\.035 E71T-11, 200|0\.035 ER5356, 100|3\/32 ER308L rod|3\/32 ER4043 rod|1\/8 E6013|1\/8 E7018)/.test(
+        record.name,
+      ),
+  ).map(({ record }) => record.id),
+  gases: ['lib-m21-arc-25', 'lib-i1', 'lib-c1'],
+  tungstens: LIBRARY.filter(
+    ({ path, record }) => path === 'tungstens' && /^(1\/16|3\/32) WLa20/.test(record.name),
+  ).map(({ record }) => record.id),
+}
+
+/** Pieces of what is counted one by one, where nobody has counted yet. */
+const SOME = 3
+/** One spool, one tube, one cylinder: what there is at least where there is any. */
+function usualAmount({ path, record }: LibraryEntry): number {
+  if ('packageG' in record) return record.packageG
+  if ('fullL' in record) return record.fullL
+  return path === 'tungstens' ? SOME : 0
+}
+
+type Workspace = ReturnType<typeof useWorkspace>
+
+/** Takes a thing of the library as the shop's own, with what comes in the same box. */
+export function takeOwn(workspace: Workspace, entry: LibraryEntry): void {
+  const { path, record, comesWith = [] } = entry
+  const id = idFor(record.name, workspace.all(path))
+  const own = 'held' in record ? { ...record, id, held: 'owned' } : { ...record, id }
+  workspace.makeCounted(path, own as never, usualAmount(entry), `${record.name} from the library`)
+  for (const other of comesWith) {
+    const gun = LIBRARY.find((one) => one.record.id === other)
+    if (!gun || gun.path !== 'guns') continue
+    const fitting = gunFor(gun.record as never, record as PowerSource)
+    const isThere = workspace
+      .all('guns')
+      .some(({ name, connector }) => name === fitting.name && connector === fitting.connector)
+    if (isThere) continue
+    const gunId = idFor(fitting.name, workspace.all('guns'))
+    workspace.edit(
+      'guns',
+      gunId,
+      { ...fitting, id: gunId, held: 'owned' },
+      `${fitting.name} with ${record.name}`,
+    )
+  }
+}
