@@ -53,7 +53,7 @@ export interface Calculation<I extends Inputs = any> {
   readonly compute: (values: ValuesOf<I>) => number
   readonly source: Source
   /** Symbols that are always an assumption, with its key. */
-  readonly fixed: readonly (readonly [symbol: string, key: AssumptionKey])[]
+  readonly fixed: readonly { readonly symbol: string; readonly key: AssumptionKey }[]
   /** Symbols that may be given as the key of an assumption. */
   readonly open: readonly string[]
   /** Whether both are empty. */
@@ -82,7 +82,7 @@ export function calculation<const I extends Inputs>(
   if (all.has(definition.id)) throw new RangeError(`there are two calculations ${definition.id}`)
   const entries = Object.entries(definition.inputs)
   const fixed = entries.flatMap(([symbol, { assumption }]) =>
-    assumption ? [[symbol, assumption] as const] : [],
+    assumption ? [{ symbol, key: assumption }] : [],
   )
   const open = entries.flatMap(([symbol, { takesAssumption }]) => (takesAssumption ? [symbol] : []))
   const assumesNothing = fixed.length + open.length === 0

@@ -28,7 +28,7 @@ function fill<I extends Inputs>(
   assumptions: Assumptions,
 ): ValuesOf<I> {
   const values = given as Record<string, unknown>
-  for (const [symbol, key] of fixed) values[symbol] = assumptions[key]
+  for (const { symbol, key } of fixed) values[symbol] = assumptions[key]
   for (const symbol of open) {
     const value = values[symbol]
     if (typeof value === 'string') values[symbol] = assumptions[value as AssumptionKey]

@@ -4,7 +4,7 @@ import type { Slot } from '../capability/slots.ts'
 import type { Demand } from '../demand/demand.ts'
 import type { ProcessId } from '../model/process.ts'
 import { PROCESS_IDS } from '../model/process.ts'
-import { type Verdict, worstVerdict } from '../model/verdict.ts'
+import { type Verdict, worseOf } from '../model/verdict.ts'
 import { PROCESSES } from '../reference/processes.ts'
 import { isConsequence, PARTS_CHOSEN } from './chosen.ts'
 import type { Assessment, Criterion, Mend } from './criterion.ts'
@@ -147,4 +147,4 @@ export const mendsOf = (
  * @example worstOf(assess(capability, demand)) // 'fits'
  */
 export const worstOf = (assessments: readonly Assessment[]): Verdict =>
-  worstVerdict(assessments.map(({ verdict }) => verdict))
+  assessments.reduce<Verdict>((worst, { verdict }) => worseOf(worst, verdict), 'fits')

@@ -234,6 +234,35 @@ function totalsOf(job: Job, welds: readonly WeldFigures[], r: Reckoner, tackArcS
   }
 }
 
+/** What a job asks whatever it is welded with. */
+interface OfJob extends ReturnType<typeof settleJob> {
+  readonly metals: readonly Metal[]
+  readonly positions: readonly Position[]
+  readonly pairs: readonly MetalPair[]
+}
+/** By the job as it came: a board asks for it with many processes and wires. */
+const ofJobs = new WeakMap<Job, OfJob>()
+function ofJobOf(asked: Job): OfJob {
+  const known = ofJobs.get(asked)
+  if (known) return known
+  const { job, contradictions } = settleJob(asked)
+  const metals = new Set<Metal>()
+  const positions = new Set<Position>()
+  for (const { materialA, materialB, position } of job.joints) {
+    positions.add(position)
+    metals.add(MATERIALS[materialA].family).add(MATERIALS[materialB].family)
+  }
+  const made = {
+    job,
+    contradictions,
+    metals: [...metals],
+    positions: [...positions],
+    pairs: pairsOf(job),
+  }
+  ofJobs.set(asked, made)
+  return made
+}
+
 function pairsOf(job: Job): readonly MetalPair[] {
   const pairs = new Map<string, MetalPair>()
   for (const joint of job.joints) {
@@ -259,17 +288,11 @@ export function demandOf(
   wire: Melted | null,
   shop: { readonly assumptions: ChangedAssumptions },
 ): Demand {
-  const { job, contradictions } = settleJob(asked)
+  const { job, contradictions, metals, positions, pairs } = ofJobOf(asked)
   const assumptions = assumptionsOf(shop)
   const r = reckonerFor(assumptions)
   const welds = job.joints.map((joint) => weldFiguresOf(joint, job, processId, wire, r))
   const totals = totalsOf(job, welds, r, assumptions.tackArcS)
-  const metals = new Set<Metal>()
-  const positions = new Set<Position>()
-  for (const { materialA, materialB, position } of job.joints) {
-    positions.add(position)
-    metals.add(MATERIALS[materialA].family).add(MATERIALS[materialB].family)
-  }
   return {
     job,
     processId,
@@ -277,9 +300,9 @@ export function demandOf(
     assumptions,
     welds,
     ...totals,
-    metals: [...metals],
-    positions: [...positions],
-    pairs: pairsOf(job),
+    metals,
+    positions,
+    pairs,
     contradictions,
   }
 }

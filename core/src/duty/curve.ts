@@ -13,8 +13,15 @@ const CURVE = standard(
 )
 const PLATE = dataPlate()
 
-const byCurrent = (points: readonly RatedPoint[]): readonly RatedPoint[] =>
-  [...points].sort((a, b) => a.currentA - b.currentA)
+const sorted = new WeakMap<readonly RatedPoint[], readonly RatedPoint[]>()
+/** Sorted once a plate: every job of a board asks it. */
+function byCurrent(points: readonly RatedPoint[]): readonly RatedPoint[] {
+  const known = sorted.get(points)
+  if (known) return known
+  const made = [...points].sort((a, b) => a.currentA - b.currentA)
+  sorted.set(points, made)
+  return made
+}
 
 const dutyExponent = calculation({
   id: 'duty-exponent',
@@ -76,12 +83,13 @@ function segment(
   isBeyond: (high: RatedPoint) => boolean,
   r: Reckoner,
 ): { I_r: number; X_r: number; n: number } {
-  const sorted = byCurrent(points)
-  const [first] = sorted
+  const inOrder = byCurrent(points)
+  const [first] = inOrder
   if (!first) throw new RangeError('a duty curve needs at least one rated point')
   let reached = first
   let n = SQUARE
-  for (const next of sorted.slice(1)) {
+  for (const next of inOrder) {
+    if (next === first) continue
     if (!isBeyond(next)) {
       if (isBeyond(reached)) n = exponent(reached, next, r)
       break
@@ -103,8 +111,10 @@ export const dutyAtCurrentPct = (
   points: readonly RatedPoint[],
   currentA: number,
   r: Reckoner = UNTRACED,
-): number =>
-  r.take(allowedDuty, { ...segment(points, (point) => currentA >= point.currentA, r), I: currentA })
+): number => {
+  const { I_r, X_r, n } = segment(points, (point) => currentA >= point.currentA, r)
+  return r.take(allowedDuty, { I_r, X_r, n, I: currentA })
+}
 
 /**
  * Greatest current at a duty: the inverse of {@link dutyAtCurrentPct}.
@@ -117,5 +127,7 @@ export const currentAtDutyA = (
   points: readonly RatedPoint[],
   dutyPct: number,
   r: Reckoner = UNTRACED,
-): number =>
-  r.take(sustainedCurrent, { ...segment(points, (point) => dutyPct <= point.dutyPct, r), X: dutyPct })
+): number => {
+  const { I_r, X_r, n } = segment(points, (point) => dutyPct <= point.dutyPct, r)
+  return r.take(sustainedCurrent, { I_r, X_r, n, X: dutyPct })
+}

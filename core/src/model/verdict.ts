@@ -9,12 +9,11 @@ export const VERDICT_RANK: Readonly<Record<Verdict, number>> = { fits: 0, tight:
 /** Tight is done as well, with more care. */
 export const does = (verdict: Verdict): boolean => verdict === 'fits' || verdict === 'tight'
 
+export const worseOf = (one: Verdict, other: Verdict): Verdict =>
+  VERDICT_RANK[other] > VERDICT_RANK[one] ? other : one
+
 /** The worst of some verdicts; `fits` for none. */
-export const worstVerdict = (verdicts: readonly Verdict[]): Verdict =>
-  verdicts.reduce<Verdict>(
-    (worst, verdict) => (VERDICT_RANK[verdict] > VERDICT_RANK[worst] ? verdict : worst),
-    'fits',
-  )
+export const worstVerdict = (verdicts: readonly Verdict[]): Verdict => verdicts.reduce(worseOf, 'fits')
 
 /** Worst first; among equals as they came. */
 export const byWorst = <T extends { readonly verdict: Verdict }>(judged: readonly T[]): readonly T[] =>

@@ -306,8 +306,12 @@ export function pairAdvice(a: MaterialId, b: MaterialId, service: Service): Pair
 
 /** Whether a classification as printed on a package, for example `E71T-1C/M`, is the one that a list names. */
 export function isClassification(printed: string, named: string): boolean {
-  const key = `${printed}\n${named}`
-  const known = same.get(key)
+  let ofPrinted = same.get(printed)
+  if (!ofPrinted) {
+    ofPrinted = new Map()
+    if (same.size < MOST_KNOWN) same.set(printed, ofPrinted)
+  }
+  const known = ofPrinted.get(named)
   if (known !== undefined) return known
   const plain = (text: string) => text.toUpperCase().replaceAll(' ', '').replace(HIGH_ALLOY_STICK, 'ER$1')
   const rest = plain(printed).slice(named.length)
@@ -315,7 +319,7 @@ export function isClassification(printed: string, named: string): boolean {
     plain(printed).startsWith(plain(named)) &&
     !/^[0-9]/.test(rest) &&
     !(named.endsWith('-1') && /^1/.test(rest))
-  if (same.size < MOST_KNOWN) same.set(key, answer)
+  ofPrinted.set(named, answer)
   return answer
 }
 /** `E308L-16` joins what `ER308L` joins. */
@@ -324,16 +328,25 @@ const HIGH_ALLOY_STICK = /^E(\d{3}[A-Z]*)-1[67].*$/
  * @returns the fillers that a process burns: covered electrodes for a stick, wires and rods for the others
  * @example fillersFor(advice, true) // ['E7018', 'E6011', …]
  */
-export const fillersFor = (
+export function fillersFor(
   fillers: readonly Pick<FillerChoice, 'classification'>[],
   isStick: boolean,
-): readonly string[] =>
-  fillers.flatMap(({ classification: name }) => {
+): readonly string[] {
+  const known = isStick ? byStick : byWire
+  const found = known.get(fillers)
+  if (found) return found
+  const made = fillers.flatMap(({ classification: name }) => {
     const isCovered = coveredClassOf(name) !== null
     if (isCovered || !isStick) return isCovered === isStick ? [name] : []
     return /^ER\d{3}L?$/.test(name) ? [`${name.replace('ER', 'E')}-16`] : []
   })
+  known.set(fillers, made)
+  return made
+}
+type FillersOf = WeakMap<readonly Pick<FillerChoice, 'classification'>[], readonly string[]>
+const byStick: FillersOf = new WeakMap()
+const byWire: FillersOf = new WeakMap()
 
 /** A board asks the same of the same few wires thousands of times. */
-const same = new Map<string, boolean>()
-const MOST_KNOWN = 10_000
+const same = new Map<string, Map<string, boolean>>()
+const MOST_KNOWN = 1000
