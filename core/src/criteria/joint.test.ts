@@ -359,3 +359,39 @@ describe('of several welds the worst speaks', () => {
     expect(mends(plain, 'spray-position')[0]?.code).toBe('short-circuit-or-pulse')
   })
 })
+
+describe('preheat', () => {
+  const platform = demoInput('picking-platform')
+  const warmed = (input: FitInput, preheatC: number | null): FitInput => ({
+    ...input,
+    job: { ...input.job, preheatC },
+  })
+  const wantedA = (input: FitInput): number => Math.max(...fitJob(input).welds.map((weld) => weld.wantedA))
+
+  it('aluminium never above 120 °C (250 °F), and stainless is not preheated (handbooks, from memory)', () => {
+    expect(verdict(platform, 'preheat')).toBeNull()
+    expect(verdict(warmed(platform, 120), 'preheat')).toBe('fits')
+    expect(verdict(warmed(platform, 121), 'preheat')).toBe('fails')
+    expect(said(warmed(platform, 200), 'preheat')).toContain('392 °F')
+    expect(mends(warmed(platform, 200), 'preheat')[0]?.patch).toEqual({
+      on: 'job',
+      change: { preheatC: null },
+    })
+    expect(verdict(warmed(tray, 176), 'preheat')).toBe('fails')
+  })
+
+  // Common practice, no source: a warm plate lets a machine do about one size more of aluminium, and little more of steel.
+  it('saves more of the current on aluminium than on steel, and never all of it', () => {
+    const aluminium = wantedA(warmed(platform, 120)) / wantedA(platform)
+    const steel = wantedA(warmed(frame, 150)) / wantedA(frame)
+    expect(aluminium).toBeGreaterThan(0.75)
+    expect(aluminium).toBeLessThan(0.87)
+    expect(steel).toBeGreaterThan(aluminium)
+    expect(steel).toBeLessThan(0.95)
+  })
+
+  it('of a part that the shop is warmer than takes nothing away', () => {
+    const hot = { ...platform.shop, assumptions: { ...platform.shop.assumptions, workshopC: 45 } }
+    expect(wantedA(warmed({ ...platform, shop: hot }, 30))).toBeCloseTo(wantedA(platform), 6)
+  })
+})

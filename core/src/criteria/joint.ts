@@ -393,6 +393,25 @@ const coredPosition = grouped(
   { from: [outOfPositionMost, wantedCurrent, leastWindowCurrent], mends: () => [told('thinner-cored-wire')] },
 )
 
+/** Heat that a metal does not stand is no way to weld it. */
+const preheat = grouped(
+  'preheat',
+  'joint',
+  [],
+  (_c, d) => {
+    const warmedC = d?.job.preheatC ?? null
+    if (!d || warmedC === null) return null
+    const params = { temperature: figure(warmedC, '°C') }
+    for (const { advice, weldId } of d.pairs) {
+      const { mostC = null, text: why = '', source } = advice.preheat ?? {}
+      if (mostC !== null && warmedC > mostC)
+        return bad('too-hot', { ...params, most: figure(mostC, '°C'), why }, source, weldId)
+    }
+    return good('held', params)
+  },
+  { mends: () => [{ ...told('no-preheat'), patch: { on: 'job', change: { preheatC: null } } }] },
+)
+
 export const JOINT_CRITERIA: readonly Criterion[] = [
   weldStands,
   shortCircuitDepth,
@@ -401,5 +420,6 @@ export const JOINT_CRITERIA: readonly Criterion[] = [
   squareDepth,
   coredClass,
   coredPosition,
+  preheat,
   travel,
 ]

@@ -7,6 +7,7 @@ import type { WeldFigures } from '../demand/weldFigures.ts'
 import { figure, told, type Told } from '../model/told.ts'
 import { thinnerMm } from '../trade/groove.ts'
 import { heatedThickness, isLayered } from '../trade/layers.ts'
+import { thinnerFamily } from '../trade/wantedCurrent.ts'
 import { thicknessAtMm, thicknessByCurrent } from '../trade/thicknessAt.ts'
 import {
   type Carries,
@@ -102,6 +103,28 @@ export const passesMend = (
 ): Mend & { readonly patch: NonNullable<Mend['patch']> } => ({
   ...told('passes', { passes: figure(passes, '') }),
   patch: { on: 'joint', jointId: id, change: { passes } },
+})
+
+/**
+ * What a job may be warmed to so that less current does.
+ * @returns °C; null where it is warmed already, where a metal of it is left cold, as stainless, and where nothing is thick enough
+ * @example preheatOfferedC(demand) // 120 of thick aluminium
+ */
+export function preheatOfferedC({ job, welds, assumptions }: Demand): number | null {
+  if (job.preheatC !== null) return null
+  // What melts through anyway burns through sooner when it is warm.
+  if (!welds.some(({ joint, meltThroughMm }) => thinnerMm(joint) > meltThroughMm)) return null
+  const most = job.joints.map((joint) => {
+    const metal = thinnerFamily(joint)
+    if (metal === 'stainless') return 0
+    return metal === 'aluminium' ? assumptions.aluminiumPreheatMostC : assumptions.steelPreheatMostC
+  })
+  const leastC = Math.min(...most)
+  return leastC > 0 ? leastC : null
+}
+export const preheatMend = (preheatC: number): Mend & { readonly patch: NonNullable<Mend['patch']> } => ({
+  ...told('preheat', { temperature: figure(preheatC, '°C') }),
+  patch: { on: 'job', change: { preheatC } },
 })
 
 export const THICKNESS_CRITERIA: readonly Criterion[] = [thickness]

@@ -201,14 +201,14 @@ export function depositedOf(
 /** @returns what one line of a job asks, over the whole job unless its name says otherwise */
 export function weldFiguresOf(
   joint: Joint,
-  job: Pick<Job, 'quantity' | 'pauseS' | 'handling'>,
+  job: Pick<Job, 'quantity' | 'pauseS' | 'handling' | 'preheatC'>,
   process: ProcessId,
   wire: Melted | null,
   r: Reckoner,
 ): WeldFigures {
   const { quantity: q } = job
   const { count: c } = joint
-  const wanted = wantedCurrentOf(joint, process, wire, r)
+  const wanted = wantedCurrentOf(joint, process, wire, r, job.preheatC)
   const deposited = depositedOf(process, wire, wanted.wantedA, r)
   const passes = passesOf(joint, process, deposited, r)
   const segments = segmentsOf(joint, r)

@@ -174,6 +174,20 @@ describe('what would mend it', () => {
     expect(first && suggestionText(speech, first)).toMatch(/^Rest between welds/)
   })
 
+  // Common practice, no source: thick aluminium is warmed where the machine is a little small.
+  it('offers preheat where the parts may be warmed and that does it, and never of stainless', () => {
+    const setUpOf = (id: string) => shop.setUps.find((one) => one.id === id)
+    const isWarmed = (jobId: string, setUpId: string, thicknessMm: number): boolean => {
+      const { entered, fit } = suggestFor(jobId, setUpOf(setUpId), thicknessMm)
+      return suggest(entered, fit, 40).some(({ patch }) => patch.on === 'job' && 'preheatC' in patch.change)
+    }
+    const thicknesses = [4, 5, 6, 7, 8, 9, 10]
+    const warm = thicknesses.filter((mm) => isWarmed('picking-platform', 'bench-tig-ac', mm))
+    expect(warm.length).toBeGreaterThan(0)
+    expect(warm.length).toBeLessThan(thicknesses.length)
+    expect(thicknesses.some((mm) => isWarmed('pressing-tray', 'bench-tig-dc', mm))).toBe(false)
+  })
+
   it('offers only what was tried and leaves fewer criteria failing', () => {
     for (const { id } of shop.jobs.filter(({ setUpId }) => setUpId !== null)) {
       const { entered, fit, suggestions } = suggestFor(id)

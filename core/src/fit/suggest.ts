@@ -3,7 +3,7 @@ import { capabilityOf } from '../capability/capability.ts'
 import { chosenOf, SLOTS, slotWord } from '../capability/slots.ts'
 import { assess, worstOf } from '../criteria/index.ts'
 import type { Assessment } from '../criteria/criterion.ts'
-import { passesMend } from '../criteria/thickness.ts'
+import { passesMend, preheatMend, preheatOfferedC } from '../criteria/thickness.ts'
 import { type Demand, demandOf } from '../demand/demand.ts'
 import type { SetUp, Wire } from '../model/equipment.ts'
 import { isCandidate } from '../model/ownership.ts'
@@ -51,7 +51,8 @@ const HELD_BY: Readonly<Record<Process['electrode'], (form: Wire['form']) => boo
 
 const MOST_PASSES_MORE = 3
 
-function candidates({ shelf, setUps, setUp, job }: Entered, fit: Fit): Candidate[] {
+/** @param warmC what the parts may be warmed to; null where that is no way to do it */
+function candidates({ shelf, setUps, setUp, job }: Entered, fit: Fit, warmC: number | null): Candidate[] {
   const process = PROCESSES[setUp.process]
   const others = <T extends { id: string }>(all: readonly T[], now: string | null) =>
     all.filter(({ id }) => id !== now)
@@ -75,6 +76,7 @@ function candidates({ shelf, setUps, setUp, job }: Entered, fit: Fit): Candidate
       mends.flatMap(({ code, params, patch }) => (patch ? [{ code, params, patch }] : [])),
     ),
     ...(joint ? morePasses.map((passes) => passesMend(joint, passes)) : []),
+    ...(warmC !== null ? [preheatMend(warmC)] : []),
     ...others(setUps, setUp.id).map((s): Candidate => ({
       ...told('other-set-up', { what: s.name }),
       patch: { on: 'job-set-up', setUpId: s.id },
@@ -136,9 +138,10 @@ export function suggest(entered: Entered, fit: Fit, most = 4, amiss: Amiss = 'fa
   const unknownNow = unknownCount(fit.criteria)
   if (amissNow.length === 0) return []
   const demandFor = demandsOnce(entered.shop)
+  const warmC = preheatOfferedC(demandFor(entered, chosenOf(entered.setUp, entered.shelf).wire))
   const seen = new Set<string>()
   const tried: (Suggestion & { isToBuy: boolean; order: number })[] = []
-  candidates(entered, fit).forEach((candidate, order) => {
+  candidates(entered, fit, warmC).forEach((candidate, order) => {
     const key = JSON.stringify(candidate.patch)
     if (seen.has(key)) return
     seen.add(key)

@@ -184,6 +184,13 @@ export const jobSchema = z.strictObject({
     .max(1200, 'must be at most 1200 °C')
     .nullable()
     .meta(field('Highest temperature in service', { unit: '°C', empty: 'ordinary' })),
+  /** What the parts are warmed to before they are welded, and held at; null where they are welded as they come. */
+  preheatC: z
+    .number()
+    .min(30, 'must be at least 30 °C; below that it is no preheat')
+    .max(700, 'must be at most 700 °C')
+    .nullable()
+    .meta(field('Preheat', { unit: '°C', empty: 'none' })),
   /** Whether the work is anodised after: the filler must match in colour. */
   anodised: z.boolean().meta(field('Anodised after')),
   handling: z.enum(HANDLINGS).meta(field('Handling')),

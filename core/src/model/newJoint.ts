@@ -54,6 +54,7 @@ export const newJob = (id: string, name: string, part: Partial<Job> = {}): Job =
   quality: 'ordinary',
   sizing: 'code-table',
   serviceTemperatureC: null,
+  preheatC: null,
   anodised: false,
   handling: 'turned',
   order: 'piece-by-piece',

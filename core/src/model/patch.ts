@@ -4,7 +4,10 @@ import type { Job, Joint } from './job.ts'
 
 export type Patch =
   | { readonly on: 'set-up'; readonly change: Partial<Omit<SetUp, 'id'>> }
-  | { readonly on: 'job'; readonly change: Partial<Pick<Job, 'pauseS' | 'hoursSetAside' | 'quantity'>> }
+  | {
+      readonly on: 'job'
+      readonly change: Partial<Pick<Job, 'pauseS' | 'preheatC' | 'hoursSetAside' | 'quantity'>>
+    }
   | { readonly on: 'joint'; readonly jointId: string; readonly change: Partial<Omit<Joint, 'id'>> }
   | { readonly on: 'job-set-up'; readonly setUpId: string }
 

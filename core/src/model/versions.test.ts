@@ -86,7 +86,7 @@ describe('files of every version', () => {
     })
     expect(upcastFile('brannik-job', { format: 'brannik-job', version: 1, job: {} })).toEqual({
       ok: true,
-      value: { format: 'brannik-job', version: 3, job: { timesPerYear: null } },
+      value: { format: 'brannik-job', version: 3, job: { timesPerYear: null, preheatC: null } },
     })
   })
 
@@ -104,7 +104,7 @@ describe('files of every version', () => {
   it('a job of before has welds without a purge, half a job too', () => {
     expect(upcastRecord('job', 1, { joints: [{ id: 'w' }, 3] })).toEqual({
       ok: true,
-      value: { joints: [{ purge: false, id: 'w' }, 3], timesPerYear: null },
+      value: { joints: [{ purge: false, id: 'w' }, 3], timesPerYear: null, preheatC: null },
     })
     expect(upcastRecord('job', 1, { joints: 'none' })).toMatchObject({ value: { joints: 'none' } })
   })

@@ -154,8 +154,8 @@ const UPCASTERS: Readonly<Record<RecordKind, readonly Upcaster[]>> = {
   // Until then no root was purged.
   job: [
     (job) => ('joints' in job ? { ...job, joints: eachOf(job['joints'], { purge: false }) } : job),
-    // Until then a job came once.
-    (job) => ({ timesPerYear: null, ...job }),
+    // Until then a job came once, and its parts as cold as the shop.
+    (job) => ({ timesPerYear: null, preheatC: null, ...job }),
   ],
   'requirement-sheet': [],
   decision: [],

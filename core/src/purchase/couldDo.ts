@@ -20,6 +20,7 @@ import { assess, CRITERIA, criteriaOfSlot, criterionOf, worstOf } from '../crite
 import { type Demand, demandOf } from '../demand/demand.ts'
 import { costOf } from '../fit/cost.ts'
 import type { Part, PowerSource, SetUp, Wire } from '../model/equipment.ts'
+import type { Gun } from '../model/gun.ts'
 import type { Job } from '../model/job.ts'
 import { isCandidate } from '../model/ownership.ts'
 import { type Polarity, PROCESS_IDS, type ProcessId } from '../model/process.ts'
@@ -101,23 +102,43 @@ function pricedAs(slot: Slot, item: SlotItems[Slot], isOfLibrary: boolean, unpri
 
 const priceOf = (item: SlotItems[Slot]): number | null => ('price' in item ? item.price : null)
 
-/** Whether every place that a criterion looks at is filled, or stays empty: then its answer is the last. */
-const isSettled = (slots: readonly Slot[], capability: Capability): boolean => {
-  const needed = needsOf(capability)
-  return slots.every((slot) => capability[slot] !== null || needed.every((need) => need.slot !== slot))
+/**
+ * Whether every place that a criterion looks at is filled, or stays empty: then its answer is the last. Which places
+ * there are hangs on gun and source alone, so that no set-up has to be made to tell.
+ */
+function isSettled(slots: readonly Slot[], before: Capability, slot: Slot, item: SlotItems[Slot]): boolean {
+  const { process } = before
+  const powerSource = slot === 'powerSource' ? (item as PowerSource) : before.powerSource
+  const gun = slot === 'gun' ? (item as Gun) : before.gun
+  const needed = needsOf({ process, powerSource, gun })
+  return slots.every(
+    (one) => one === slot || before[one] !== null || needed.every((need) => need.slot !== one),
+  )
 }
 
-/** What a criterion says of each part in one place, the other parts that it looks at being the same. */
-type Said = Map<SlotItems[Slot], Verdict | null>
+/** What a criterion says of each part in one place, by the parts in the other places that it looks at, one after the other. */
+class SaidBy {
+  readonly #by = new Map<SlotItems[Slot] | null, SaidBy>()
+  readonly said = new Map<SlotItems[Slot], Verdict | null>()
+
+  /** Found by the parts themselves: a key of their ids would be made a million times. */
+  beside(part: SlotItems[Slot] | null): SaidBy {
+    let found = this.#by.get(part)
+    if (!found) this.#by.set(part, (found = new SaidBy()))
+    return found
+  }
+}
+/** By place and criterion. */
+type AllSaid = Map<Looks, SaidBy>
 
 /** What each criterion says of the parts that it looks at: asked once for the same ones, by one process, wire and job. */
 class Judge {
-  readonly #said = new Map<string, Said>()
+  readonly #said: AllSaid = new Map()
 
   /** @param ofSetUps what is the same for every job and wire, kept from search to search */
   constructor(
     readonly demand: Demand,
-    readonly ofSetUps: Map<string, Said>,
+    readonly ofSetUps: AllSaid,
   ) {}
 
   /**
@@ -125,13 +146,13 @@ class Judge {
    * @returns what tells the worst that is said of a part; what will stay unknown does not do the job either
    */
   at(slot: Slot, before: Capability): (item: SlotItems[Slot]) => Verdict {
-    const asked = looksAt(slot, before.process.id).map(({ criterion, slots }) => {
-      let key = `${slot} ${criterion.id}`
-      for (const one of slots) if (one !== slot) key += ` ${before[one]?.id ?? ''}`
+    const asked = looksAt(slot, before.process.id).map((looks) => {
+      const { criterion, slots } = looks
       const all = criterion.isOfSetUp === true ? this.ofSetUps : this.#said
-      let said = all.get(key)
-      if (!said) all.set(key, (said = new Map()))
-      return { criterion, slots, said }
+      let by = all.get(looks)
+      if (!by) all.set(looks, (by = new SaidBy()))
+      for (const one of slots) if (one !== slot) by = by.beside(before[one])
+      return { criterion, slots, said: by.said }
     })
     return (item) => {
       let made: Capability | null = null
@@ -144,8 +165,7 @@ class Judge {
           said.set(item, verdict)
         }
         if (verdict === 'fails') return 'fails'
-        // Which places there are hangs on gun and source: it is looked at each time.
-        if (verdict === 'unknown' && isSettled(slots, trial())) return 'fails'
+        if (verdict === 'unknown' && isSettled(slots, before, slot, item)) return 'fails'
         if (verdict === 'tight') worst = 'tight'
       }
       return worst
@@ -201,7 +221,7 @@ class Search {
   constructor(
     readonly options: Options,
     readonly demand: Demand,
-    ofSetUps: Map<string, Said>,
+    ofSetUps: AllSaid,
   ) {
     this.judge = new Judge(demand, ofSetUps)
   }
@@ -226,19 +246,19 @@ class Search {
         return
       }
       const judge = this.judge.at(slot, capability)
-      const branches: { readonly trial: Capability; readonly then: Rank }[] = []
+      const branches: { readonly option: Priced; readonly then: Rank }[] = []
       for (const option of this.options.of(slot)) {
         const priced = together(rank, option.rank)
         if (isHopeless(priced)) continue
         const verdict = judge(option.item)
         if (verdict === 'fails') continue
-        const trial = capability.with(slot, option.item as never)
-        const gas = slot === 'gas' ? gasCost(trial, this.demand) : 0
-        branches.push({ trial, then: together(priced, [0, 0, VERDICT_RANK[verdict], gas]) })
+        const gas = slot === 'gas' ? gasCost(capability.with(slot, option.item as never), this.demand) : 0
+        branches.push({ option, then: together(priced, [0, 0, VERDICT_RANK[verdict], gas]) })
       }
       // The best first: most of the others are then seen to be hopeless.
       branches.sort((a, b) => compareRanks(a.then, b.then))
-      for (const { trial, then } of branches) if (!isHopeless(then)) fill(trial, then, at + 1)
+      for (const { option, then } of branches)
+        if (!isHopeless(then)) fill(capability.with(slot, option.item as never), then, at + 1)
     }
     fill(begun, begunRank, 0)
     return best
@@ -427,7 +447,7 @@ export function couldDo(
 ): CouldDo {
   const options = new Options(shelf, withLibrary, assumptionsOf(shop).smallPartPrice)
   const found: Found[] = []
-  const ofSetUps = new Map<string, Map<string, Said>>()
+  const ofSetUps = new Map<string, AllSaid>()
   for (const process of PROCESS_IDS) {
     const sources = shelf.powerSources.filter((source) => isRatedFor(source, process))
     if (sources.length === 0) continue
@@ -446,7 +466,7 @@ export function couldDo(
       for (const source of sources) {
         const begun = begin(source)
         const { polarity } = begun.settings
-        const shared = ofSetUps.get(`${process} ${polarity}`) ?? new Map<string, Said>()
+        const shared = ofSetUps.get(`${process} ${polarity}`) ?? new Map<Looks, SaidBy>()
         ofSetUps.set(`${process} ${polarity}`, shared)
         const search = searches.get(polarity) ?? new Search(options, demand, shared)
         searches.set(polarity, search)

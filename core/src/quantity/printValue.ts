@@ -66,6 +66,11 @@ const IMPERIAL: Readonly<Record<string, Printer>> = {
   'L/min': scaled(CUBIC_FEET_PER_HOUR.worth, 'CFH'),
   'L/min per mm': scaled(CUBIC_FEET_PER_HOUR.worth / INCH.worth, 'CFH per in'),
   'A/mm': (value, { locale }) => `${printNumber((value * INCH.worth) / 1000, locale, 3)} A per 0.001 in`,
+  // A temperature in ordinary work is known to a degree.
+  '°C': (value, { locale }) =>
+    `${formatOf(locale, 0)
+      .format(value * 1.8 + 32)
+      .replace('-', '−')} °F`,
   'km/h': scaled(1.609344, 'mph', 2),
   'kJ/mm': scaled(1 / INCH.worth, 'kJ/in'),
   // For a length of weld.

@@ -4,7 +4,6 @@ import type { Notation } from './units.ts'
 
 /** A plain number with an inside unit of the schemas. */
 const FIGURE = /(−?\d+(?:\.\d+)?) (mm\/min|L\/min|km\/h|mm|°C|g)(?![\w/²³])/g
-const C_TO_F = 1.8
 
 /**
  * @param message of a schema
@@ -13,8 +12,6 @@ const C_TO_F = 1.8
 export function inShopUnits(message: string, notation: Notation): string {
   if (notation.system === 'metric') return message
   return message.replace(FIGURE, (_, figure: string, unit: string) => {
-    const value = Number(figure.replace('−', '-'))
-    if (unit === '°C') return `${printValue(Math.round(value * C_TO_F + 32), '', notation)} °F`
-    return printValue(value, unit, notation)
+    return printValue(Number(figure.replace('−', '-')), unit, notation)
   })
 }

@@ -143,7 +143,7 @@ describe('a bead by stick', () => {
 })
 
 describe('a weld by stick', () => {
-  const job = { quantity: 1, pauseS: null, handling: 'hoisted' } as const
+  const job = { quantity: 1, pauseS: null, handling: 'hoisted', preheatC: null } as const
   const figures = (lengthMm: number, part: Partial<typeof job> | { pauseS: number } = {}) =>
     weldFiguresOf(tee(1 / 4, { lengthMm }), { ...job, ...part }, 'smaw', stick('E7018', 1 / 8), r)
   it('takes a new electrode whenever one is burnt down', () => {

@@ -3,7 +3,7 @@
  * above, only the faces have to fuse, and it grows with the root. `docs/model.md` has it on one page, with its residuals.
  */
 import type { AssumptionKey } from '../assumptions/list.ts'
-import { commonPractice, jobField } from '../basis/source.ts'
+import { commonPractice, handbook, jobField } from '../basis/source.ts'
 import { assumed, calculation, from, input, inputOrAssumed } from '../calculation/calculation.ts'
 import type { Reckoner } from '../calculation/reckoner.ts'
 import type { Joint } from '../model/job.ts'
@@ -189,7 +189,28 @@ const perMm = calculation({
   source: PRACTICE,
 })
 
-export const currentPerMm = from(perMm)
+const MELTS_AT: Readonly<Record<Metal, AssumptionKey>> = {
+  'carbon-steel': 'steelMeltsC',
+  stainless: 'steelMeltsC',
+  aluminium: 'aluminiumMeltsC',
+}
+const perMmWarm = calculation({
+  id: 'current-per-mm-warm',
+  title: 'Current per thickness of this joint where it is preheated',
+  symbol: 'K',
+  unit: 'A/mm',
+  expression: 'K_0 * min(1, (T_m - T_p) / (T_m - T_0))',
+  inputs: {
+    K_0: from(perMm),
+    T_m: inputOrAssumed('the metal melts at', '°C', PRACTICE),
+    T_p: input('preheat', '°C', jobField('preheat of the job')),
+    T_0: assumed('workshopC'),
+  },
+  compute: ({ K_0, T_m, T_p, T_0 }) => K_0 * Math.min(1, (T_m - T_p) / (T_m - T_0)),
+  source: handbook('heat flow in thick plate (Rosenthal): the arc brings what is missing to melting', false),
+})
+
+export const currentPerMm = from(perMm, perMmWarm)
 
 export const jointCurrent = calculation({
   id: 'joint-current',
@@ -278,12 +299,14 @@ function carrierFactor(processId: ProcessId, carrier: Carrier | null, r: Reckone
 /**
  * The current that one pass of this joint wants, and the window around it.
  * @param carrier wire that is fed, or covered electrode; null where none is chosen: then the usual one
+ * @param preheatC what the part has been warmed to; null where it is as cold as the shop
  */
 export function wantedCurrentOf(
   joint: Joint,
   processId: ProcessId,
   carrier: Carrier | null,
   r: Reckoner,
+  preheatC: number | null = null,
 ): WantedCurrent {
   const metal = thinnerFamily(joint)
   const [t_1, t_2] = [thinnerMm(joint), thickerMm(joint)]
@@ -294,7 +317,7 @@ export function wantedCurrentOf(
     t: isStick ? r.take(stickThickness, { t: heatedMm }) : heatedMm,
     t_0,
   })
-  const perMmA = r.take(perMm, {
+  const coldPerMmA = r.take(perMm, {
     k: PER_MM[metal],
     f_p: processKey(metal, processId),
     f_j: JOINT_FACTOR[joint.kind],
@@ -302,6 +325,10 @@ export function wantedCurrentOf(
     f_h: r.take(heatSink, { t_1, t_2, t_0 }),
     f_o: POSITION_FACTOR[joint.position] ?? 1,
   })
+  const perMmA =
+    preheatC === null
+      ? coldPerMmA
+      : r.take(perMmWarm, { K_0: coldPerMmA, T_m: MELTS_AT[metal], T_p: preheatC })
   const jointA = r.take(jointCurrent, { t_e, K: perMmA })
   const transitionA =
     processId === 'gmaw-spray' ? sprayTransitionA(metal, carrier?.diameterMm ?? USUAL_SPRAY_MM[metal]) : null

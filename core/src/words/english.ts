@@ -187,6 +187,7 @@ export const ENGLISH: Language = {
     'spray-transition': 'Spray and the joint',
     'spray-position': 'Spray and position',
     'weld-stands': 'Figures of the weld',
+    preheat: 'Preheat',
     'square-depth': 'Depth of a square joint',
     'cored-class': 'Class of the wire',
     'cored-position': 'Cored wire out of position',
@@ -233,6 +234,7 @@ export const ENGLISH: Language = {
     'cored-class': 'wire class',
     'cored-position': 'position',
     'weld-stands': 'weld contradicts',
+    preheat: 'preheat too hot',
     'time-use': 'hours',
     'wire-use': 'wire left',
     'gas-use': 'gas left',
@@ -550,6 +552,10 @@ export const ENGLISH: Language = {
       'runs-out':
         'Sprayed steel runs out of welds {position}: it holds in flat joints and horizontal fillets only, unless it is pulsed',
     },
+    preheat: {
+      'too-hot': 'Preheated to {temperature}, and this metal stands {most}. {why}',
+      held: 'Preheated to {temperature}: measure it beside the joint, on both sides, and hold it between passes',
+    },
     'weld-stands': {
       'leg-over-edge':
         'A leg of {is} is larger than the edge of {bound} that it is welded on: change one of them. Reckoned with {meanwhile} until then',
@@ -717,6 +723,8 @@ export const ENGLISH: Language = {
       'An electrode that strikes more easily, such as E6013, or a source with more volts at rest',
     'no-size-runs': 'No size runs at all of its currents: weld the thin and the thick parts with two',
     passes: 'Weld in {passes} passes',
+    'no-preheat': 'No preheat',
+    preheat: 'Preheat to {temperature}, measured and held; the time that takes is not counted here',
     'source-not-rated': 'A power source rated for {process}',
     'source-dc-only': 'An AC/DC power source; no setting mends this',
     'source-ac-only': 'A source that gives DC',

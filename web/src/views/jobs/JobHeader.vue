@@ -31,17 +31,12 @@ function setWind(value: number | null): void {
     'wind',
   )
 }
-const service = computed(() => {
-  if (job.serviceTemperatureC === null) return null
-  return Math.round(isImperial.value ? job.serviceTemperatureC * 1.8 + 32 : job.serviceTemperatureC)
-})
-function setService(value: number | null): void {
-  emit(
-    'change',
-    { serviceTemperatureC: value === null ? null : isImperial.value ? (value - 32) / 1.8 : value },
-    'service temperature',
-  )
-}
+/** Temperatures are written to whole degrees of the shop's scale. */
+const shown = (valueC: number | null): number | null =>
+  valueC === null ? null : Math.round(isImperial.value ? valueC * 1.8 + 32 : valueC)
+const inC = (value: number | null): number | null =>
+  value === null || !isImperial.value ? value : (value - 32) / 1.8
+const degree = computed(() => (isImperial.value ? '°F' : '°C'))
 const QUALITY_CHOICES = QUALITIES.map((one) => [one, QUALITY_WORDS[one]] as const)
 const PLACES = [
   ['indoors', 'indoors'],
@@ -118,12 +113,23 @@ const SIZINGS = [
     />
     <CountField
       class="middle"
-      :label="isImperial ? 'Service, °F' : 'Service, °C'"
+      :label="`Service, ${degree}`"
       :least="isImperial ? -459 : -273"
       :most="isImperial ? 2000 : 1200"
       optional="ordinary"
-      :model-value="service"
-      @update:model-value="setService"
+      :model-value="shown(job.serviceTemperatureC)"
+      @update:model-value="
+        (value) => emit('change', { serviceTemperatureC: inC(value) }, 'service temperature')
+      "
+    />
+    <CountField
+      class="middle"
+      :label="`Preheat, ${degree}`"
+      :least="isImperial ? 86 : 30"
+      :most="isImperial ? 1292 : 700"
+      optional="none"
+      :model-value="shown(job.preheatC)"
+      @update:model-value="(value) => emit('change', { preheatC: inC(value) }, 'preheat')"
     />
     <label class="check">
       <span class="label">{{ spell('Anodised') }}</span>
