@@ -92,6 +92,19 @@ describe('a choice that is written down', () => {
     expect(held.verdict).toBe(fit.verdict)
   })
 
+  it('names the field that is amiss', () => {
+    const basis = JSON.parse(taken.basis) as { job: object }
+    const broken = { ...taken, basis: JSON.stringify({ ...basis, job: { ...basis.job, quantity: 'two' } }) }
+    expect(heldAgainst(broken, now).problem).toContain('quantity')
+  })
+
+  it('of the demo can be read, and holds', () => {
+    const chosen = demo.decisions.flatMap(({ taken: all }) => all)
+    expect(chosen.length).toBeGreaterThan(0)
+    for (const one of chosen)
+      expect(heldAgainst(one, now)).toMatchObject({ problem: '', verdict: one.verdict })
+  })
+
   it.each(['{', '{"version":99}', '{}'])('says that %s cannot be read, and does not break', (basis) => {
     const held = heldAgainst({ ...taken, basis }, now)
     expect(held.verdict).toBeNull()

@@ -6,7 +6,7 @@ import type { Taken } from '../model/decision.ts'
 import type { SetUp } from '../model/equipment.ts'
 import type { Job } from '../model/job.ts'
 import { isSameJson } from '../model/merge.ts'
-import { readDocument } from '../model/problems.ts'
+import { type FieldProblem, readDocument } from '../model/problems.ts'
 import { type FitDocument, fitDocumentSchema, type Shelf } from '../model/shelf.ts'
 import type { Shop } from '../model/shop.ts'
 import type { Verdict } from '../model/verdict.ts'
@@ -114,6 +114,8 @@ export interface ShopNow {
   readonly jobs: readonly Job[]
 }
 
+const amissIn = ({ field, message }: FieldProblem): string => `${field} ${message}`
+
 function basisRead(
   text: string,
 ): { readonly ok: true; readonly input: FitInput } | { readonly ok: false; readonly why: string } {
@@ -126,9 +128,11 @@ function basisRead(
   const upcast = upcastFile('brannik-fit', parsed)
   if (!upcast.ok) return { ok: false, why: upcast.message }
   const read = readDocument(fitDocumentSchema, upcast.value)
-  if (!read.ok) return { ok: false, why: read.problems[0]?.message ?? 'it cannot be read' }
+  if (!read.ok) return { ok: false, why: read.problems[0] ? amissIn(read.problems[0]) : 'it cannot be read' }
   const found = inputOf(read.value)
-  return found.ok ? found : { ok: false, why: found.problems[0]?.message ?? 'a part is missing' }
+  return found.ok
+    ? found
+    : { ok: false, why: found.problems[0] ? amissIn(found.problems[0]) : 'a part is missing' }
 }
 
 /**

@@ -171,7 +171,7 @@ const SIZINGS = [
   gap: 6px;
 }
 .header > * {
-  flex: 0 0 62px;
+  flex: 0 0 76px;
 }
 .header > .name {
   flex: 1 1 150px;
