@@ -311,8 +311,9 @@ class Search {
       domains.slice(at).reduce((sum, domain) => together(sum, domain[0]?.rank ?? BEST), BEST),
     )
     let best: SmallParts | null = null
+    const isHopeless = (rank: Rank, at: number): boolean =>
+      best !== null && compareRanks(together(rank, rest[at] ?? BEST), best.rank) >= 0
     const fill = (capability: Capability, rank: Rank, items: SmallParts['items'], at: number): void => {
-      if (best && compareRanks(together(rank, rest[at] ?? BEST), best.rank) >= 0) return
       const slot = slots[at]
       if (slot === undefined) {
         best = { items, rank }
@@ -322,9 +323,9 @@ class Search {
       for (const { item, rank: own } of domains[at] ?? []) {
         const verdict = judge(item)
         if (verdict === 'fails') continue
-        const trial = capability.with(slot, item as never)
         const then = together(together(rank, own), [0, 0, VERDICT_RANK[verdict], 0])
-        fill(trial, then, [...items, [slot, item]], at + 1)
+        if (isHopeless(then, at + 1)) continue
+        fill(capability.with(slot, item as never), then, [...items, [slot, item]], at + 1)
       }
     }
     fill(begun, BEST, [], 0)
