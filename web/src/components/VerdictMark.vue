@@ -2,6 +2,7 @@
 import { type Verdict, verdictText } from '@brannik/core'
 import { computed } from 'vue'
 import { useWorkspace } from '../stores/workspace.ts'
+import { MARK_PATHS } from './verdictShapes.ts'
 
 /** Mark, word and hue together. The word can be left to what stands beside it. */
 const { verdict, word = true } = defineProps<{ verdict: Verdict; word?: boolean }>()
@@ -20,35 +21,15 @@ const text = computed(() => verdictText(workspace.speech, verdict))
       :aria-label="word ? undefined : text"
       role="img"
     >
-      <template v-if="verdict === 'fits'">
-        <circle cx="8" cy="8" r="7" fill="currentColor" />
-        <path d="M4.5 8.3 7 10.8 11.6 5.6" fill="none" stroke="var(--sheet)" stroke-width="1.9" />
-      </template>
-      <template v-else-if="verdict === 'tight'">
-        <circle cx="8" cy="8" r="6.2" fill="none" stroke="currentColor" stroke-width="1.6" />
-        <path d="M8 1.8a6.2 6.2 0 0 1 0 12.4z" fill="currentColor" />
-      </template>
-      <template v-else-if="verdict === 'fails'">
-        <rect x="1" y="1" width="14" height="14" rx="1.5" fill="currentColor" />
-        <path d="M4 8h8" stroke="var(--sheet)" stroke-width="2.2" />
-      </template>
-      <template v-else>
-        <circle
-          cx="8"
-          cy="8"
-          r="6.6"
-          fill="none"
-          stroke="currentColor"
-          stroke-width="1.4"
-          stroke-dasharray="2.4 2"
-        />
-        <path
-          d="M6.1 6.3c.1-1.2.9-1.8 1.9-1.8s1.9.6 1.9 1.6c0 1.3-1.8 1.3-1.8 2.7M8.1 10.6v1.2"
-          fill="none"
-          stroke="currentColor"
-          stroke-width="1.4"
-        />
-      </template>
+      <path
+        v-for="{ d, line, dashes, isCut } in MARK_PATHS[verdict]"
+        :key="d"
+        :d="d"
+        :fill="line ? 'none' : 'currentColor'"
+        :stroke="line === undefined ? undefined : isCut ? 'var(--sheet)' : 'currentColor'"
+        :stroke-width="line"
+        :stroke-dasharray="dashes"
+      />
     </svg>
     <span v-if="word">{{ text }}</span>
   </span>

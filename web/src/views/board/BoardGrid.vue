@@ -3,8 +3,10 @@ import type { Job, SetUp, ToBuy } from '@brannik/core'
 import { useVirtualizer } from '@tanstack/vue-virtual'
 import { useMediaQuery } from '@vueuse/core'
 import { computed, nextTick, ref } from 'vue'
+import { useRouter } from 'vue-router'
 import { useMoney } from '../../stores/useMoney.ts'
 import BoardRow from './BoardRow.vue'
+import { MARK_MASKS } from './markMasks.ts'
 import type { Cells } from './useBoard.ts'
 
 /** Jobs down, set-ups across; only what is in sight is drawn, both ways. Walked by arrows as a table is. */
@@ -38,7 +40,7 @@ const rows = useVirtualizer(
     count: jobs.length,
     estimateSize: () => ROW,
     getScrollElement: () => scroller.value,
-    overscan: 6,
+    overscan: 3,
     paddingStart: HEAD,
     scrollPaddingStart: HEAD,
   })),
@@ -49,7 +51,7 @@ const columns = useVirtualizer(
     count: setUps.length,
     estimateSize: () => COLUMN,
     getScrollElement: () => scroller.value,
-    overscan: 3,
+    overscan: 1,
     paddingStart: left.value,
     scrollPaddingStart: left.value,
   })),
@@ -76,6 +78,22 @@ async function go(row: number, column: number): Promise<void> {
   scroller.value
     ?.querySelector<HTMLElement>(`[data-at="${next.row} ${next.column}"]`)
     ?.focus({ preventScroll: true })
+}
+/** The cell under the pointer: the board listens, not each of its thousands of cells. */
+function placeOf({ target }: MouseEvent): readonly [row: number, column: number] | null {
+  const cell = target instanceof Element ? target.closest<HTMLElement>('[data-at]') : null
+  const [row, column] = (cell?.dataset['at'] ?? '').split(' ').map(Number)
+  return row === undefined || column === undefined ? null : [row, column]
+}
+const router = useRouter()
+function onClick(event: MouseEvent): void {
+  const place = placeOf(event)
+  if (place) void go(...place)
+  const link = event.target instanceof Element ? event.target.closest('a') : null
+  // With a key held the browser opens it elsewhere.
+  if (!link || event.ctrlKey || event.metaKey || event.shiftKey) return
+  event.preventDefault()
+  void router.push(link.getAttribute('href') ?? '/')
 }
 const PAGE = 8
 function onKey(event: KeyboardEvent): void {
@@ -114,8 +132,10 @@ defineExpose({ focus: () => go(at.value.row, at.value.column) })
     aria-label="Jobs and set-ups"
     :aria-rowcount="jobs.length + 1"
     :aria-colcount="setUps.length + 1"
-    :style="{ '--left': `${left}px` }"
+    :style="{ '--left': `${left}px`, ...MARK_MASKS }"
     @keydown="onKey"
+    @click="onClick"
+    @dblclick="(event) => placeOf(event) && emit('open')"
   >
     <div
       class="inner"
@@ -161,12 +181,10 @@ defineExpose({ focus: () => go(at.value.row, at.value.column) })
           :width="COLUMN"
           :left="left"
           :here="row.index === at.row ? at.column : -1"
-          :due="due(jobs[row.index] as Job)"
-          :is-overdue="isOverdue(jobs[row.index] as Job)"
-          :words="jobWords(jobs[row.index] as Job)"
+          :due="due"
+          :is-overdue="isOverdue"
+          :words="jobWords"
           :style="{ top: `${row.start}px` }"
-          @go="(column) => go(row.index, column)"
-          @open="emit('open')"
         />
       </template>
     </div>

@@ -1,14 +1,13 @@
 <script setup lang="ts">
 import { type BoardCell, cellText, type Job, type SetUp, verdictText } from '@brannik/core'
 import { computed } from 'vue'
-import VerdictMark from '../../components/VerdictMark.vue'
 import { useWorkspace } from '../../stores/workspace.ts'
 
 /**
  * One job of the board, with the cells of the set-ups in sight. A row of its own, and each cell drawn anew only when it changed:
  * scrolling past draws what comes into sight, and nothing else.
  */
-const { job, row, setUps, cells, first, last, width, left, here } = defineProps<{
+const { job, row, setUps, cells, first, last, width, left, here, due, isOverdue, words } = defineProps<{
   job: Job
   /** Its place on the board. */
   row: number
@@ -23,11 +22,11 @@ const { job, row, setUps, cells, first, last, width, left, here } = defineProps<
   left: number
   /** Column of the cell in hand; −1 where it is in another row. */
   here: number
-  due: string
-  isOverdue: boolean
-  words: string
+  /** As it is written. */
+  due: (job: Job) => string
+  isOverdue: (job: Job) => boolean
+  words: (job: Job) => string
 }>()
-const emit = defineEmits<{ go: [column: number]; open: [] }>()
 
 const workspace = useWorkspace()
 
@@ -52,6 +51,9 @@ const shown = computed((): readonly Shown[] =>
     return { setUp, column: first + index, cell: cell ?? null, text: textOf(cell) }
   }),
 )
+// Of the job alone: not asked again with every column that comes into sight.
+const late = computed(() => isOverdue(job))
+const written = computed(() => ({ due: due(job), words: words(job) }))
 const label = ({ setUp, cell, text }: Shown): string =>
   `${job.name}, ${setUp.name}: ${cell ? `${verdictText(workspace.speech, cell.verdict)} ${text}` : 'not worked out'}`
 </script>
@@ -60,13 +62,11 @@ const label = ({ setUp, cell, text }: Shown): string =>
   <div class="line" role="row" :aria-rowindex="row + 2">
     <div class="job" role="rowheader" aria-colindex="1">
       <span class="what">
-        <RouterLink class="one-line" tabindex="-1" :to="{ name: 'fit', params: { jobId: job.id } }">{{
-          job.name
-        }}</RouterLink>
-        <span class="label one-line">{{ words }}</span>
+        <a class="one-line" tabindex="-1" :href="`/fit/${job.id}`">{{ job.name }}</a>
+        <span class="label one-line">{{ written.words }}</span>
       </span>
-      <strong v-if="isOverdue" class="late">late</strong>
-      <span v-else class="due">{{ due }}</span>
+      <strong v-if="late" class="late">late</strong>
+      <span v-else class="due">{{ written.due }}</span>
     </div>
     <div
       v-for="one in shown"
@@ -89,14 +89,8 @@ const label = ({ setUp, cell, text }: Shown): string =>
       :aria-label="label(one)"
       :tabindex="one.column === here ? 0 : -1"
       :style="{ left: `${left + one.column * width}px` }"
-      @click="emit('go', one.column)"
-      @dblclick="emit('open')"
     >
-      <template v-if="one.cell">
-        <VerdictMark :verdict="one.cell.verdict" :word="false" aria-hidden="true" />
-        <span class="words">{{ one.text }}</span>
-      </template>
-      <span v-else class="label">…</span>
+      <span class="words">{{ one.cell ? one.text : '…' }}</span>
     </div>
   </div>
 </template>
@@ -157,14 +151,41 @@ const label = ({ setUp, cell, text }: Shown): string =>
   top: 0;
   width: 100px;
 }
+/* Those that are not worked out yet have no mark. */
+.cell::before {
+  background: none;
+  content: '';
+  display: block;
+  forced-color-adjust: none;
+  height: 14px;
+  mask-mode: luminance;
+  print-color-adjust: exact;
+  width: 14px;
+}
 .cell.fits {
   background: var(--fits-soft);
+}
+.cell.fits::before {
+  background: var(--fits);
+  mask-image: var(--mark-fits);
 }
 .cell.tight {
   background: var(--tight-soft);
 }
+.cell.tight::before {
+  background: var(--tight);
+  mask-image: var(--mark-tight);
+}
+.cell.fails::before {
+  background: var(--fails);
+  mask-image: var(--mark-fails);
+}
 .cell.unknown {
   background: var(--unknown-soft);
+}
+.cell.unknown::before {
+  background: var(--unknown);
+  mask-image: var(--mark-unknown);
 }
 .cell .words {
   -webkit-box-orient: vertical;
@@ -175,7 +196,7 @@ const label = ({ setUp, cell, text }: Shown): string =>
   overflow: hidden;
 }
 /* The eye is to find what works. */
-.cell.fails :deep(svg) {
+.cell.fails::before {
   opacity: 0.72;
 }
 .cell.fails .words {
