@@ -1,7 +1,8 @@
 /** Vuetify in the project's own colours, dense and flat. Every colour of the product stands here, once. */
 import { createVuetify } from 'vuetify'
-import { aliases, mdi } from 'vuetify/iconsets/mdi-svg'
+import { mdi } from 'vuetify/iconsets/mdi-svg'
 import 'vuetify/styles'
+import { ICONS } from './icons.ts'
 
 /** Ink, chalk, copper. Verdicts by mark and word first, hue second; copper for what a job wants and where you are. */
 const LIGHT = {
@@ -80,7 +81,7 @@ const field = {
 const menu = { ...field, menuIcon: '$dropdown', menuProps: { transition: false } } as const
 
 export const vuetify = createVuetify({
-  icons: { defaultSet: 'mdi', aliases, sets: { mdi } },
+  icons: { defaultSet: 'mdi', aliases: ICONS, sets: { mdi } },
   theme: {
     defaultTheme: 'light',
     themes: { light: theme(LIGHT, false), dark: theme(DARK, true) },

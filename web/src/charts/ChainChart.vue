@@ -1,10 +1,11 @@
 <script setup lang="ts">
 import { type Chain, type ChainLink, linkDetail, type LinkId, linkMissing, linkTitle } from '@brannik/core'
 import { useElementSize } from '@vueuse/core'
-import { scaleBand, scaleLinear } from 'd3'
+import { ticks as ticksOf } from 'd3'
 import { computed, ref } from 'vue'
 import { usePrint } from '../stores/usePrint.ts'
 import { useWorkspace } from '../stores/workspace.ts'
+import { straight } from './straight.ts'
 
 /** The signature picture: what each link carries, from least to most, beside what the joint wants. */
 const { chain, jointDetail } = defineProps<{ chain: Chain; jointDetail: string }>()
@@ -35,16 +36,16 @@ const topA = computed(() => {
   const most = Math.max(chain.windowA.high ?? 0, ...chain.links.map(({ mostA }) => mostA ?? 0))
   return Math.min(most, chain.wantedA * MOST_OVER_WANTED)
 })
-const y = computed(() => scaleLinear([0, topA.value * 1.04], [height.value - BOTTOM, TOP]))
-const x = computed(() => scaleBand(columns.value, [size.value.gutter, Math.max(width.value, 260)]))
-const middle = (id: string): number => (x.value(id) ?? 0) + x.value.bandwidth() / 2
-const ticks = computed(() => y.value.ticks(6))
+/** A little air above the tallest bar. */
+const roofA = computed(() => topA.value * 1.04)
+const y = computed(() => straight([0, roofA.value], [height.value - BOTTOM, TOP]))
+/** One strip beside the other, all alike. */
+const x = computed(() => straight([0, columns.value.length], [size.value.gutter, Math.max(width.value, 260)]))
+const middle = (id: string): number => x.value(columns.value.indexOf(id) + 0.5)
+const ticks = computed(() => ticksOf(0, roofA.value, 6))
 const wantedY = computed(() => y.value(chain.wantedA))
 /** The window's upper end in the picture: what is too thick to burn through has none. */
-const windowTop = computed(() => {
-  const [, most = 0] = y.value.domain()
-  return y.value(Math.min(chain.windowA.high ?? most, most))
-})
+const windowTop = computed(() => y.value(Math.min(chain.windowA.high ?? Infinity, roofA.value)))
 const windowWords = computed(() => {
   const { low, high } = chain.windowA
   if (isNarrow.value) return high === null ? `${wholeAmps(low)} +` : `${wholeAmps(low)}–${wholeAmps(high)}`
@@ -64,7 +65,7 @@ interface Bar {
 
 const bars = computed(() =>
   chain.links.map((link): Bar => {
-    const [, most = 0] = y.value.domain()
+    const most = roofA.value
     const high = link.highA ?? most
     const low = link.lowA ?? 0
     const top = y.value(Math.min(high, most))

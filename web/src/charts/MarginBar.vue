@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import type { Verdict } from '@brannik/core'
-import { scaleLinear } from 'd3'
 import { computed } from 'vue'
 import { usePrint } from '../stores/usePrint.ts'
+import { straight } from './straight.ts'
 
 /** How far a capacity lies above (right) or below (left) its demand, on one scale for all checks. */
 const { marginPct, verdict } = defineProps<{ marginPct: number | null; verdict: Verdict }>()
@@ -11,7 +11,8 @@ const { number } = usePrint()
 
 const WIDTH = 68
 const REACH_PCT = 60
-const x = scaleLinear([-REACH_PCT, REACH_PCT], [0, WIDTH]).clamp(true)
+const place = straight([-REACH_PCT, REACH_PCT], [0, WIDTH])
+const x = (pct: number): number => place(Math.min(REACH_PCT, Math.max(-REACH_PCT, pct)))
 const zero = x(0)
 const end = computed(() => x(marginPct ?? 0))
 const words = computed(() => {
