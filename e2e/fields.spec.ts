@@ -37,6 +37,8 @@ const VIEWS: readonly View[] = [
   { path: '/equipment/gases/argon' },
   { path: '/equipment/tungstens/wla20-332' },
   { path: '/equipment/circuits/bay-2' },
+  { path: '/buy' },
+  { path: '/buy/requirements' },
 ]
 
 /** What is typed into; choices are another test's, and a search holds nothing of the shop. */
