@@ -1,4 +1,5 @@
 /** Whole set-ups of what a shop has, and the generic classes of machines that a beginner takes. */
+import { USUAL_RUN } from '../model/usualRun.ts'
 import { describe, expect, it } from 'vitest'
 import { partsOf } from '../fit/document.ts'
 import { fitJob } from '../fit/fit.ts'
@@ -20,6 +21,7 @@ const circuit = (voltageV: number, phases: 1 | 3, breakerA: number, conductorSiz
   breakerA,
   conductorSize,
   columnC: 60,
+  ...USUAL_RUN,
   held: 'owned',
   price: null,
   lengthMm: 9144,

@@ -167,6 +167,13 @@ export const ASSUMPTIONS = {
     [500, 660],
     handbook('6xxx alloys, solidus to liquidus'),
   ),
+  breakerPctPerC: source(
+    'A breaker holds less for each °C above what its rating is for',
+    0.5,
+    '%',
+    [0, 2],
+    commonPractice('common practice: makers’ tables of thermal breakers'),
+  ),
   steelMeltsC: source('Steel melts at', 1500, '°C', [1350, 1540], handbook('carbon steel, liquidus')),
   steelPreheatMostC: source(
     'Steel is warmed for a small machine to at most',

@@ -43,7 +43,13 @@ export interface BoardSummary {
   readonly stopper: { readonly circuitId: string; readonly cells: number } | null
 }
 
-const OF_CIRCUIT: ReadonlySet<string> = new Set(['breaker-holds', 'cable', 'conductor-rule', 'breaker-rule'])
+const OF_CIRCUIT: ReadonlySet<string> = new Set([
+  'breaker-holds',
+  'cable',
+  'conductor-rule',
+  'breaker-rule',
+  'outlet-rule',
+])
 
 /**
  * @param cells of jobs that are looked at, with all set-ups

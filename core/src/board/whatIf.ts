@@ -31,8 +31,7 @@ export const jobIf = (job: Job, whatIf: WhatIf): Job =>
 
 function widened(circuit: Circuit, breakerA: number, shop: Shop): Circuit {
   // A cable that may be protected by this breaker without the rules for welders: no electrician pulls a thinner one.
-  const conductorSize =
-    smallestConductor(ruleBookOf(shop), breakerA, circuit.columnC) ?? circuit.conductorSize
+  const conductorSize = smallestConductor(ruleBookOf(shop), breakerA, circuit) ?? circuit.conductorSize
   return { ...circuit, breakerA, conductorSize }
 }
 

@@ -24,6 +24,7 @@ const FIXED: Readonly<Record<string, Readonly<Record<string, number>>>> = {
   'groove-flare': { n: 2, R: 12, s: 7, g: 1 },
   'duty-exponent': { X_a: 60, X_b: 25, I_a: 85, I_b: 130 },
   'slot-run': { L: 40, d: 12 },
+  'breaker-time-constant': { k: 1.35, m: 2 },
 }
 let seed = 1
 /** A small generator, so that a failure comes again. */

@@ -9,11 +9,12 @@ import { isSpooled } from '../model/spooled.ts'
 import type { Shop } from '../model/shop.ts'
 import { told, type Told } from '../model/told.ts'
 import { type Process, PROCESSES, type Wave, waveOf } from '../reference/processes.ts'
-import { timeConstantS } from '../supply/breakerHeat.ts'
+import { timeConstantS } from '../supply/breaker/overload.ts'
 import { type Draw, drawOf } from '../supply/inputCurrent.ts'
 import { inputFault } from '../supply/plateCheck.ts'
 import { ruleBookOf } from '../supply/index.ts'
-import type { RuleBook, Ruled } from '../supply/ruleBook.ts'
+import type { BreakerModel } from '../supply/breaker/breakerModel.ts'
+import type { Ampacity, RuleBook } from '../supply/ruleBook.ts'
 import { gasFlowOf } from '../trade/gasFlow.ts'
 import { type ElectrodeRange, electrodeRangeOf } from './electrodeRange.ts'
 import { type GunPoints, gunPointsOf } from './gunPoints.ts'
@@ -63,7 +64,7 @@ export class Capability implements Chosen {
   #gunPoints: GunPoints | null | undefined
   #electrode: ElectrodeRange | undefined
   #flowLPerMin: number | undefined
-  #ampacity: Ruled | null | undefined
+  #ampacity: Ampacity | null | undefined
   #breakerConstantS: number | undefined
 
   /** @param r what runs the calculations: for numbers alone, or keeping every step */
@@ -146,18 +147,19 @@ export class Capability implements Chosen {
   }
 
   /** What the circuit's conductor carries; null for a size that the rule book does not have. */
-  get ampacity(): Ruled | null {
-    if (this.#ampacity === undefined)
-      this.#ampacity = this.circuit
-        ? this.rules.ampacityA(this.circuit.conductorSize, this.circuit.columnC)
-        : null
+  get ampacity(): Ampacity | null {
+    if (this.#ampacity === undefined) this.#ampacity = this.circuit ? this.rules.ampacity(this.circuit) : null
     return this.#ampacity
+  }
+
+  /** How the circuit's breaker behaves, by its standard. */
+  get breaker(): BreakerModel {
+    return this.rules.breaker(this.circuit?.breakerKind ?? null)
   }
 
   /** Time constant of the circuit's breaker, s; only where there is a circuit. */
   get breakerConstantS(): number {
-    const breakerA = this.circuit?.breakerA ?? 0
-    this.#breakerConstantS ??= timeConstantS(this.rules.breakerTripAtDoubleS(breakerA).value, this.r)
+    this.#breakerConstantS ??= timeConstantS(this.breaker, this.circuit?.breakerA ?? 0, this.r)
     return this.#breakerConstantS
   }
 

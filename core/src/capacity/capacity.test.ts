@@ -1,4 +1,5 @@
 /** What set-ups weld, against what shops know of such machines (common practice, no source), and by the model's inverse. */
+import { USUAL_RUN } from '../model/usualRun.ts'
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { assumptionsOf } from '../assumptions/assume.ts'
@@ -57,6 +58,7 @@ const small = (part: Parameters<typeof sampleCapability>[0] = {}) =>
       breakerA: 30,
       conductorSize: '10 AWG',
       columnC: 75,
+      ...USUAL_RUN,
       held: 'owned',
       price: null,
       lengthMm: 5000,

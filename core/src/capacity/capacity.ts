@@ -19,6 +19,7 @@ import {
 } from '../criteria/carries.ts'
 import { outOfPositionMost, sprayHolds } from '../criteria/joint.ts'
 import { depositedOf } from '../demand/weldFigures.ts'
+import { USUAL_RUN } from '../model/usualRun.ts'
 import type { Circuit } from '../model/equipment.ts'
 import { type Joint } from '../model/job.ts'
 import { isOutOfPosition, type Position, POSITIONS } from '../model/jointKinds.ts'
@@ -394,6 +395,7 @@ export const supposed = (voltageV: number, phases: 1 | 3): Circuit => ({
   breakerA: 0,
   conductorSize: '',
   columnC: 75,
+  ...USUAL_RUN,
   held: 'owned',
   price: null,
   lengthMm: 0,

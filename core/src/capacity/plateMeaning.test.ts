@@ -1,4 +1,5 @@
 /** What plates mean, against Article 630 of NFPA 70 (from memory) and what shops know of such machines. */
+import { USUAL_RUN } from '../model/usualRun.ts'
 import { describe, expect, it } from 'vitest'
 import type { Circuit, PowerSource, SupplyRating } from '../model/equipment.ts'
 import type { PlateProcess } from '../model/powerSource.ts'
@@ -16,6 +17,7 @@ const circuit = (part: Partial<Circuit> = {}): Circuit => ({
   breakerA: 50,
   conductorSize: '6 AWG',
   columnC: 75,
+  ...USUAL_RUN,
   held: 'owned',
   price: null,
   lengthMm: 5000,

@@ -19,6 +19,7 @@ import { byWorst, type Verdict, worstVerdict } from '../model/verdict.ts'
 import { PROCESSES } from '../reference/processes.ts'
 import { greatestInputA, highestPoint } from '../supply/inputCurrent.ts'
 import { inputFault } from '../supply/plateCheck.ts'
+import { heldWithoutEndA } from '../supply/breaker/overload.ts'
 import { smallestBreakerA, smallestConductor } from '../supply/ruleBook.ts'
 import { capacityOf, type CapacityRange, supposed } from './capacity.ts'
 
@@ -53,7 +54,7 @@ export interface PlateColumnMeaning {
     /** The smallest standard breaker that holds the greatest output without end. */
     readonly breakerHoldsA: number | null
     /** The largest that the rule allows for the machine. */
-    readonly breakerMostA: number
+    readonly breakerMostA: number | null
     /** The thinnest conductor that the rule allows, 75 °C copper. */
     readonly conductor: string | null
   } | null
@@ -158,12 +159,17 @@ function circuitMet(
   const against = byWorst(
     assess(hung, null).filter(({ criterion, verdict }) => OF_CIRCUIT.has(criterion) && verdict !== 'fits'),
   )
-  const isShortAtFullOutput = hung.rules.breakerHoldsA(circuit.breakerA).value < greatestA - 1e-9
+  const isShortAtFullOutput = heldWithoutEndA(circuit, hung.breaker, hung.r) < greatestA - 1e-9
   const { id, name, breakerA } = circuit
   const verdict = worstVerdict([...against.map((one) => one.verdict), isShortAtFullOutput ? 'tight' : 'fits'])
   return { id, name, breakerA, verdict, against, isShortAtFullOutput }
 }
-const OF_CIRCUIT: ReadonlySet<string> = new Set(['supply-voltage', 'conductor-rule', 'breaker-rule'])
+const OF_CIRCUIT: ReadonlySet<string> = new Set([
+  'supply-voltage',
+  'conductor-rule',
+  'breaker-rule',
+  'outlet-rule',
+])
 
 function columnOf(
   shop: Shop,
@@ -183,17 +189,17 @@ function columnOf(
     { ...UNSET, process, polarity },
     { ...emptyChoice(), stock: [], powerSource: source, circuit: supposed(voltageV, phases) },
   )
-  const { draw, rules, r } = hung
-  if (!draw) return { ...meaning, input: null, circuits: [] }
+  const { draw, rules, r, circuit } = hung
+  if (!draw || !circuit) return { ...meaning, input: null, circuits: [] }
   const greatestA = greatestInputA(supply, draw, r)
-  const conductorA = supply.i1EffA ?? greatestA * rules.multiplier(highestPoint(supply).dutyPct).value
+  const load = { i1MaxA: greatestA, i1EffA: supply.i1EffA, dutyPct: highestPoint(supply).dutyPct }
   return {
     ...meaning,
     input: {
       greatestA,
-      breakerHoldsA: smallestBreakerA(rules, greatestA),
-      breakerMostA: rules.largestBreakerForWelderA(greatestA).value,
-      conductor: smallestConductor(rules, conductorA, hung.circuit?.columnC ?? 75),
+      breakerHoldsA: smallestBreakerA(rules, greatestA, null),
+      breakerMostA: rules.breakerMostForA(load)?.value ?? null,
+      conductor: smallestConductor(rules, rules.conductorA([load], r).value, circuit),
     },
     circuits: shelf.circuits
       .filter((circuit) => columnFor(plate.supplies, circuit) === supply)

@@ -6,7 +6,7 @@ import type { Demand } from '../demand/demand.ts'
 import type { WeldFigures } from '../demand/weldFigures.ts'
 import { currentAtDutyA, sustainedCurrent } from '../duty/curve.ts'
 import { told, type Told } from '../model/told.ts'
-import { heldByBreaker, overloadFactor } from '../supply/breakerHeat.ts'
+import { heldByBreaker, heldWithoutEndA, overloadFactor } from '../supply/breaker/overload.ts'
 import {
   currentAtEffectiveInputA,
   currentAtInput,
@@ -74,11 +74,11 @@ export function circuitCarrier(
   if (d.dutyPct === null) return lacking(NO_ARC_TIME)
   if (!ampacity) return lacking(told('ampacity', { size: circuit.conductorSize, book: rules.name }))
   const I_c = currentAtEffectiveInputA(draw, ampacity.value, d.dutyPct, r)
-  const I_n = rules.breakerHoldsA(circuit.breakerA).value
+  const I_h = heldWithoutEndA(circuit, c.breaker, r)
   return ({ oneArcS }) => {
     if (oneArcS === null) return lacks(NO_ARC_TIME)
     const k = overloadFactor(oneArcS, d.pauseS, c.breakerConstantS, r)
-    const I_b = currentAtInputA(draw, r.take(heldByBreaker, { I_n, k }), r)
+    const I_b = currentAtInputA(draw, r.take(heldByBreaker, { I_h, k }), r)
     return steady(0, r.take(circuitCurrent, { I_b, I_c }))
   }
 }

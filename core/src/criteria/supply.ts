@@ -1,6 +1,6 @@
 /** Criteria of the supply: does the source take it, does the breaker hold, does the cable carry, by job and by rule. */
-import { computed, dataPlate, standard } from '../basis/source.ts'
-import { calculation, from, input } from '../calculation/calculation.ts'
+import { computed, dataPlate } from '../basis/source.ts'
+import { calculation, from } from '../calculation/calculation.ts'
 import { type Reckoner, reckonerFor } from '../calculation/reckoner.ts'
 import type { Capability } from '../capability/capability.ts'
 import { columnFor, SUPPLY_TOLERANCE, supplyParam } from '../capability/supplyFor.ts'
@@ -11,19 +11,26 @@ import { dutyAtCurrentPct } from '../duty/curve.ts'
 import type { SupplyRating } from '../model/equipment.ts'
 import type { ProcessFamily } from '../model/process.ts'
 import { figure, list, told, word } from '../model/told.ts'
-import { overloadFactor } from '../supply/breakerHeat.ts'
+import { breakerInWarmth, heldWithoutEndA, overloadFactor } from '../supply/breaker/overload.ts'
+import { ALL_RULE_BOOKS } from '../supply/index.ts'
 import {
   breakerHeatCurrent,
   type Draw,
   drawOf,
   effectiveInput,
   effectiveInputA,
-  greatestInput,
   greatestInputA,
   inputCurrentA,
 } from '../supply/inputCurrent.ts'
 import { inputFault } from '../supply/plateCheck.ts'
-import { smallestBreakerA, smallestConductor } from '../supply/ruleBook.ts'
+import { ampacityReading, ampacityTable } from '../supply/readings.ts'
+import {
+  type Load,
+  type RuleId,
+  type Ruling,
+  smallestBreakerA,
+  smallestConductor,
+} from '../supply/ruleBook.ts'
 import { circuitCarries, LINK_FROM, NO_ARC_TIME } from './carries.ts'
 import { type Assessment, type Criterion, fails, fits, measured, unknown } from './criterion.ts'
 import { verdictOfCurrent, WINDOW } from './withinWindow.ts'
@@ -84,15 +91,16 @@ function breakerHeatA(c: Capability, d: Demand, { wantedA, oneArcS }: WeldFigure
   return r.take(breakerHeatCurrent, { I_1: inputCurrentA(draw, wantedA, r), k })
 }
 
+/** A step of its own: what a weld may be turned down to rests on the same figure. */
 const heldReading = calculation({
   id: 'breaker-rating',
-  title: 'What the breaker holds without end',
-  symbol: 'I_n',
+  title: 'What the breaker holds',
+  symbol: 'I_h',
   unit: 'A',
-  expression: 'I_n',
-  inputs: { I_n: input('breaker', 'A', dataPlate('circuit')) },
-  compute: ({ I_n }) => I_n,
-  source: standard('UL 489: holds 100 % of its rating in open air', true),
+  expression: 'I_h',
+  inputs: { I_h: from(breakerInWarmth) },
+  compute: ({ I_h }) => I_h,
+  source: computed('as above'),
 })
 
 /** A breaker that goes at the current wanted may hold at the least that still makes the weld. */
@@ -112,7 +120,7 @@ const breakerHolds: Criterion = {
   capacityFrom: [heldReading],
   alsoFrom: [mostWanted, ...LINK_FROM.circuit, ...WINDOW],
   assess(c, d) {
-    const { circuit, rules, r } = c
+    const { circuit, r } = c
     if (!d || !circuit) return null
     if (!c.draw) return unknown('breaker-holds', c.supply ? c.drawMissing : told('supply'))
     if (d.dutyPct === null) return unknown('breaker-holds', NO_ARC_TIME)
@@ -123,49 +131,35 @@ const breakerHolds: Criterion = {
       worst.weld,
       measured(c, 'breaker-holds', {
         demand: worst.value,
-        capacity: r.take(heldReading, { I_n: rules.breakerHoldsA(circuit.breakerA).value }),
+        capacity: r.take(heldReading, { I_h: heldWithoutEndA(circuit, c.breaker, r) }),
         unit: 'A',
         weldId: worst.weld.joint.id,
-        source: standard('UL 489 trip points, estimate', true),
+        source: c.breaker.source,
       }),
     )
   },
-  mends({ rules }, _d, { demand }) {
-    const size = smallestBreakerA(rules, demand ?? 0)
+  mends({ rules, circuit }, _d, { demand }) {
+    const size = smallestBreakerA(rules, demand ?? 0, circuit?.breakerKind ?? null)
     return size === null ? [] : [told('circuit-with-breaker', { size: figure(size, 'A') })]
   },
 }
 
-const ampacityReading = calculation({
-  id: 'ampacity',
-  title: 'What the cable carries',
-  symbol: 'A_c',
-  unit: 'A',
-  expression: 'A_c',
-  method: 'row of the rule book’s table for this size',
-  inputs: { A_c: input('ampacity', 'A', computed('rule book')) },
-  compute: ({ A_c }) => A_c,
-  source: computed('rule book'),
-})
-
-/** What most terminals and cables in conduit stand. */
-const USUAL_COLUMN_C = 75
-
 const noAmpacity = ({ circuit, rules }: Capability) =>
   told('ampacity', { size: circuit?.conductorSize ?? '', book: rules.name })
 
-/** The conductor's ampacity with its source, A; null where the book has no such size. */
+/** The conductor's ampacity as it lies, with its source, A; null where the book has no such cable. */
 function carriedA({ circuit, ampacity, r }: Capability): number | null {
-  return (
-    ampacity &&
-    r.take(ampacityReading, { A_c: ampacity.value }, () => ({
-      A_c: { name: circuit?.conductorSize ?? '', source: ampacity.source },
-    }))
-  )
+  if (!ampacity) return null
+  const { tableA, ambientFactor, bundleFactor, terminalA, source } = ampacity
+  const A_t = r.take(ampacityTable, { A_t: tableA }, () => ({
+    A_t: { name: circuit?.conductorSize ?? '', source },
+  }))
+  const factors = { A_t, k_T: ambientFactor, k_n: bundleFactor, A_s: terminalA }
+  return r.take(ampacityReading, factors, () => ({ k_T: { source }, k_n: { source }, A_s: { source } }))
 }
 
 const cableMends: NonNullable<Criterion['mends']> = ({ rules, circuit }, _d, { demand }) => {
-  const size = smallestConductor(rules, demand ?? 0, circuit?.columnC ?? USUAL_COLUMN_C)
+  const size = circuit && smallestConductor(rules, demand ?? 0, circuit)
   return size === null ? [] : [told('cable-of', { size })]
 }
 
@@ -189,7 +183,7 @@ const cable: Criterion = {
       capacity,
       unit: 'A',
       weldId: d.hungriest.joint.id,
-      source: standard('IEC 60974-1 I₁eff, NEC 310.16', true),
+      source: c.ampacity?.source ?? PLATE,
     })
   },
   mends: cableMends,
@@ -213,170 +207,94 @@ const platesOn = ({ powerSource, circuit }: Capability): readonly PlateOnCircuit
 const drawOn = (c: Capability, { family, supply }: PlateOnCircuit, r: Reckoner): Draw | null =>
   c.powerSource && c.circuit ? drawOf(c.powerSource, supply, c.circuit, family, r) : null
 
-const effectiveReading = calculation({
-  id: 'conductor-by-plate',
-  title: 'Conductor current that the rule asks for',
-  symbol: 'I',
-  unit: 'A',
-  expression: 'I_1eff',
-  inputs: { I_1eff: input('effective supply current', 'A', PLATE) },
-  compute: ({ I_1eff }) => I_1eff,
-  source: standard('NEC 630.11(A)', true),
-})
-const conductorByRule = calculation({
-  id: 'conductor-by-rule',
-  title: 'Conductor current that the rule asks for',
-  symbol: 'I',
-  unit: 'A',
-  expression: 'I_1max * m',
-  inputs: { I_1max: greatestInput, m: input('multiplier for that duty', '×', computed('rule book')) },
-  compute: ({ I_1max, m }) => I_1max * m,
-  source: standard('NEC 630.11(A)', true),
-})
-
-/** What the rule asks of the conductor for one process, A; null where the plate cannot be reckoned. */
-function conductorA(c: Capability, plate: PlateOnCircuit, r: Reckoner): number | null {
+/** One process of the plate as the rule book sees it; null where the plate cannot be reckoned. */
+function loadOf(c: Capability, plate: PlateOnCircuit, r: Reckoner): Load | null {
   const { supply } = plate
-  if (supply.i1EffA !== null) return r.take(effectiveReading, { I_1eff: supply.i1EffA })
   const draw = drawOn(c, plate, r)
   if (!draw) return null
   const ratedA = Math.max(...supply.ratedPoints.map(({ currentA }) => currentA))
-  const m = c.rules.multiplier(dutyAtCurrentPct(supply.ratedPoints, ratedA))
-  return r.take(conductorByRule, { I_1max: greatestInputA(supply, draw, r), m: m.value }, () => ({
-    m: { source: m.source },
-  }))
+  return {
+    // Where the plate prints what the rule asks for, nothing else is looked at.
+    i1MaxA: greatestInputA(supply, draw, r),
+    i1EffA: supply.i1EffA,
+    dutyPct: dutyAtCurrentPct(supply.ratedPoints, ratedA),
+  }
 }
 
-/** The process of the plate for which a figure is greatest. */
-function hungriestPlate(
+/** What a rule says of a process of the plate: the process for which it asks most, whatever the job. */
+function hungriestRuling(
   c: Capability,
-  of: (plate: PlateOnCircuit, r: Reckoner) => number | null,
-): PlateOnCircuit | null {
+  rule: RuleId,
+  ampacityA: number,
+): { readonly plate: PlateOnCircuit; readonly ruling: Ruling } | null {
+  const rulingOf = (plate: PlateOnCircuit, r: Reckoner): Ruling | null => {
+    const load = c.circuit && loadOf(c, plate, r)
+    return (load && c.circuit && c.rules.assess(c.circuit, ampacityA, [load], r)[rule]) ?? null
+  }
   const r = reckonerFor(c.assumptions)
   let most: PlateOnCircuit | null = null
-  let mostA = Number.NEGATIVE_INFINITY
+  let leastRoom = Number.POSITIVE_INFINITY
   for (const plate of platesOn(c)) {
-    const value = of(plate, r)
-    if (value === null || value <= mostA) continue
+    const ruling = rulingOf(plate, r)
+    if (!ruling) continue
+    const room = roomOf(rule, ruling)
+    if (most !== null && room >= leastRoom) continue
     most = plate
-    mostA = value
+    leastRoom = room
   }
-  return most
+  const ruling = most && rulingOf(most, c.r)
+  return most && ruling ? { plate: most, ruling } : null
 }
+/** A hungrier machine may have a larger breaker; of everything else the least room decides. */
+const roomOf = (rule: RuleId, { demand, capacity }: Ruling): number =>
+  rule === 'breaker-rule' ? -capacity : capacity - demand
 
-/** Whatever the job, and whichever process of the plate asks most. */
-const conductorRule: Criterion = {
-  id: 'conductor-rule',
-  isOfSetUp: true,
-  group: null,
-  slots: CIRCUIT,
-  demandFrom: [effectiveReading, conductorByRule],
-  capacityFrom: [ampacityReading],
-  assess(c) {
-    const { circuit, supply, draw } = c
-    if (!circuit || !c.powerSource) return null
-    if (!supply || !draw) return unknown('conductor-rule', supply ? c.drawMissing : told('supply'))
-    const capacity = carriedA(c)
-    if (capacity === null) return unknown('conductor-rule', noAmpacity(c))
-    const plate = hungriestPlate(c, (one, r) => conductorA(c, one, r)) ?? { family: c.process.family, supply }
-    return measured(c, 'conductor-rule', {
-      code: plate.family === c.process.family ? 'measured' : 'other-process',
-      params: { size: circuit.conductorSize, process: word('plateFamily', plate.family) },
-      demand: conductorA(c, plate, c.r) ?? 0,
-      capacity,
-      unit: 'A',
-      isLimit: true,
-      source: standard('NEC 630.11(A), 310.16', true),
-    })
-  },
-  mends: cableMends,
+/** What a rule book rules of a circuit and a machine, whatever the job. */
+function byRule(rule: RuleId, mends: NonNullable<Criterion['mends']>): Criterion {
+  return {
+    id: rule,
+    isOfSetUp: true,
+    group: null,
+    slots: CIRCUIT,
+    demandFrom: ALL_RULE_BOOKS.flatMap(({ from: of }) => of[rule].demand),
+    capacityFrom: ALL_RULE_BOOKS.flatMap(({ from: of }) => of[rule].capacity),
+    assess(c) {
+      const { circuit, supply, draw } = c
+      if (!circuit || !c.powerSource || (rule === 'outlet-rule' && circuit.outlet === null)) return null
+      if (!supply || !draw) return unknown(rule, supply ? c.drawMissing : told('supply'))
+      const ampacityA = carriedA(c)
+      if (ampacityA === null) return unknown(rule, noAmpacity(c))
+      const found = hungriestRuling(c, rule, ampacityA)
+      if (!found) return null
+      const { plate, ruling } = found
+      const { demand, capacity, source, overOn } = ruling
+      const assessment = measured(c, rule, {
+        code: plate.family === c.process.family || rule === 'breaker-rule' ? 'measured' : 'other-process',
+        params: {
+          size: circuit.conductorSize,
+          outlet: circuit.outlet ?? '',
+          process: word('plateFamily', plate.family),
+        },
+        demand,
+        capacity,
+        unit: 'A',
+        isLimit: true,
+        source,
+      })
+      return assessment.verdict === 'fails' && overOn !== undefined
+        ? { ...assessment, verdict: 'tight', code: overOn }
+        : assessment
+    },
+    mends,
+  }
 }
-
-const breakerReading = calculation({
-  id: 'breaker-in-panel',
-  title: 'In the panel',
-  symbol: 'I_n',
-  unit: 'A',
-  expression: 'I_n',
-  inputs: { I_n: input('breaker', 'A', dataPlate('circuit')) },
-  compute: ({ I_n }) => I_n,
-  source: dataPlate('circuit'),
-})
-const breakerForWelder = calculation({
-  id: 'largest-breaker-welder',
-  title: 'Largest breaker for this machine',
-  symbol: 'I_A',
-  unit: 'A',
-  expression: 'I_A',
-  method: 'next standard size from 2 · I₁max',
-  inputs: { I_A: input('of the rule book', 'A', computed('rule book')), I_1max: greatestInput },
-  compute: ({ I_A }) => I_A,
-  source: standard('NEC 630.12(A), next standard size of 240.6(A)', true),
-})
-const breakerForConductor = calculation({
-  id: 'largest-breaker-conductor',
-  title: 'Largest breaker for this cable',
-  symbol: 'I_B',
-  unit: 'A',
-  expression: 'I_B',
-  method: 'next standard size from 2 · ampacity',
-  inputs: { I_B: input('of the rule book', 'A', computed('rule book')), A_c: from(ampacityReading) },
-  compute: ({ I_B }) => I_B,
-  source: standard('NEC 630.12(B), next standard size of 240.6(A)', true),
-})
-const largestBreaker = calculation({
-  id: 'largest-breaker',
-  title: 'Largest breaker for this machine and this cable',
-  symbol: 'I_most',
-  unit: 'A',
-  expression: 'min(I_A, I_B)',
-  inputs: { I_A: from(breakerForWelder), I_B: from(breakerForConductor) },
-  compute: ({ I_A, I_B }) => Math.min(I_A, I_B),
-  source: standard('NEC 630.12(A) and (B)', true),
-})
-
-/**
- * A breaker too large for the cable is a fault. One too large for the machine alone is not where the machine has
- * overcurrent protection of its own, as most inverters have.
- */
-const breakerRule: Criterion = {
-  id: 'breaker-rule',
-  isOfSetUp: true,
-  group: null,
-  slots: CIRCUIT,
-  demandFrom: [breakerReading],
-  capacityFrom: [largestBreaker],
-  assess(c): Assessment | null {
-    const { circuit, supply, draw, rules, r } = c
-    if (!circuit || !c.powerSource) return null
-    if (!supply || !draw) return unknown('breaker-rule', supply ? c.drawMissing : told('supply'))
-    const A_c = carriedA(c)
-    if (A_c === null) return unknown('breaker-rule', noAmpacity(c))
-    const inputOf = (plate: PlateOnCircuit, reckoner: Reckoner): number | null => {
-      const drawn = drawOn(c, plate, reckoner)
-      return drawn && greatestInputA(plate.supply, drawn, reckoner)
-    }
-    const plate = hungriestPlate(c, inputOf) ?? { family: c.process.family, supply }
-    const I_1max = inputOf(plate, r) ?? 0
-    const [forWelder, forConductor] = [
-      rules.largestBreakerForWelderA(I_1max),
-      rules.largestBreakerForConductorA(A_c),
-    ]
-    const I_A = r.take(breakerForWelder, { I_A: forWelder.value, I_1max })
-    const I_B = r.take(breakerForConductor, { I_B: forConductor.value, A_c })
-    const found = measured(c, 'breaker-rule', {
-      demand: r.take(breakerReading, { I_n: circuit.breakerA }),
-      capacity: r.take(largestBreaker, { I_A, I_B }),
-      unit: 'A',
-      isLimit: true,
-      source: I_A <= I_B ? forWelder.source : forConductor.source,
-    })
-    return found.verdict === 'fails' && circuit.breakerA <= I_B
-      ? { ...found, verdict: 'tight', code: 'own-protection' }
-      : found
-  },
-  mends: (_c, _d, { capacity }) => [told('breaker-at-most', { size: figure(capacity ?? 0, 'A') })],
-}
+const conductorRule = byRule('conductor-rule', cableMends)
+const breakerRule = byRule('breaker-rule', (_c, _d, { capacity }) => [
+  told('breaker-at-most', { size: figure(capacity ?? 0, 'A') }),
+])
+const outletRule = byRule('outlet-rule', (_c, _d, { demand }) => [
+  told('outlet-of', { size: figure(demand ?? 0, 'A') }),
+])
 
 export const SUPPLY_CRITERIA: readonly Criterion[] = [
   supplyVoltage,
@@ -385,4 +303,5 @@ export const SUPPLY_CRITERIA: readonly Criterion[] = [
   cable,
   conductorRule,
   breakerRule,
+  outletRule,
 ]

@@ -2,6 +2,7 @@
  * The rules as a table of cases, each against the trade: the sources stand beside them. Where no text could be
  * looked up the case says so.
  */
+import { USUAL_RUN } from '../model/usualRun.ts'
 import { describe, expect, it } from 'vitest'
 import type { Gun, PowerSource, Wire } from '../model/equipment.ts'
 import type { Verdict } from '../model/verdict.ts'
@@ -94,6 +95,7 @@ const TABLE: Readonly<Record<string, readonly Case[]>> = {
           breakerA: 20,
           conductorSize: '12 AWG',
           columnC: 75,
+          ...USUAL_RUN,
           held: 'owned',
           price: null,
           lengthMm: 1000,
@@ -112,6 +114,7 @@ const TABLE: Readonly<Record<string, readonly Case[]>> = {
           breakerA: 20,
           conductorSize: '12 AWG',
           columnC: 75,
+          ...USUAL_RUN,
           held: 'owned',
           price: null,
           lengthMm: 1000,

@@ -8,19 +8,40 @@ export const phasesSchema = z
   .union([z.literal(1), z.literal(3)])
   .meta(field('Phases', { words: { 1: 'single-phase', 3: 'three-phase' } }))
 
-/** What is printed on cables in most shops; the rule books know these. */
-const COPPER_SIZES = [
+/** What is printed on cables in most shops; the rule books know these and more. */
+const SIZES = [
   '14 AWG',
   '12 AWG',
   '10 AWG',
   '8 AWG',
   '6 AWG',
   '4 AWG',
-  '3 AWG',
   '2 AWG',
-  '1 AWG',
   '1/0 AWG',
+  '1.5 mm²',
+  '2.5 mm²',
+  '4 mm²',
+  '6 mm²',
+  '10 mm²',
+  '16 mm²',
 ]
+const OUTLETS = [
+  'NEMA 5-15',
+  'NEMA 5-20',
+  'NEMA 6-20',
+  'NEMA 6-30',
+  'NEMA 6-50',
+  'NEMA 14-30',
+  'NEMA 14-50',
+  '13 A, 230 V',
+  '16 A, 230 V',
+  '32 A, 230 V, IEC 60309',
+  '16 A, 400 V, IEC 60309',
+  '32 A, 400 V, IEC 60309',
+  '63 A, 400 V, IEC 60309',
+]
+const CONDUCTOR_METALS = ['copper', 'aluminium'] as const
+const BREAKER_KINDS = ['b', 'c', 'd', 'mccb'] as const
 
 export const circuitSchema = z.strictObject({
   id: idSchema,
@@ -33,14 +54,69 @@ export const circuitSchema = z.strictObject({
     .string()
     .min(1, 'is empty; write for example 12 AWG')
     .max(24)
-    .meta(field('Cable, as printed on it', { suggests: COPPER_SIZES })),
+    .meta(field('Cable, as printed on it', { suggests: SIZES })),
   /** Temperature column of the rule book's table: what insulation and terminals stand. NM cable is read at 60 °C. */
-  columnC: z
-    .union([z.literal(60), z.literal(75), z.literal(90)])
+  columnC: z.union([z.literal(60), z.literal(70), z.literal(75), z.literal(90)]).meta(
+    field('Insulation', {
+      words: { 60: '60 °C, such as NM cable', 70: '70 °C, PVC', 75: '75 °C', 90: '90 °C, XLPE' },
+      blank: 75,
+    }),
+  ),
+  metal: z
+    .enum(CONDUCTOR_METALS)
+    .meta(field('Conductor', { words: { copper: 'copper', aluminium: 'aluminium' } })),
+  /** How the cable lies, by the letters of IEC 60364-5-52; null takes what is usual in the rule book. */
+  method: z
+    .enum(['A1', 'A2', 'B1', 'B2', 'C'])
+    .nullable()
     .meta(
-      field('Insulation', { words: { 60: '60 °C, such as NM cable', 75: '75 °C', 90: '90 °C' }, blank: 75 }),
+      field('Cable lies', {
+        empty: 'as is usual',
+        words: {
+          A1: 'wires in conduit in an insulating wall (A1)',
+          A2: 'cable in conduit in an insulating wall (A2)',
+          B1: 'wires in conduit on a wall (B1)',
+          B2: 'cable in conduit on a wall (B2)',
+          C: 'cable clipped to a wall (C)',
+        },
+      }),
+    ),
+  /** Warmth around the cable and the panel; null takes the 30 °C of the tables. */
+  ambientC: z
+    .number()
+    .min(-30, 'must be at least −30 °C')
+    .max(80, 'must be at most 80 °C')
+    .nullable()
+    .meta(field('Warmth around it', { unit: '°C', empty: '30 °C, as the tables have it' })),
+  /** Loaded conductors in one raceway, or circuits in one bunch, as the rule book counts them; null for none beside it. */
+  bundled: z
+    .int()
+    .min(1, 'must be at least 1')
+    .max(100, 'must be at most 100')
+    .nullable()
+    .meta(
+      field('Together in one run', {
+        empty: 'none beside it',
+        help: 'NEC: current-carrying conductors in the raceway. IEC: circuits in the bunch.',
+      }),
     ),
   lengthMm: lengthMmSchema.meta(field('Length', { quantity: 'length' })),
+  breakerKind: z
+    .enum(BREAKER_KINDS)
+    .nullable()
+    .meta(
+      field('Kind of breaker', {
+        empty: 'as is usual',
+        words: { b: 'B, IEC 60898-1', c: 'C, IEC 60898-1', d: 'D, IEC 60898-1', mccb: 'IEC 60947-2' },
+      }),
+    ),
+  /** As printed on it; null where the machine is wired in, or where nobody has looked. */
+  outlet: z
+    .string()
+    .min(1, 'is empty; write for example NEMA 6-50')
+    .max(40)
+    .nullable()
+    .meta(field('Outlet', { empty: 'wired in, or not looked at', suggests: OUTLETS })),
   /** One to buy is pulled by an electrician for this price. */
   ...holdingShape,
 })

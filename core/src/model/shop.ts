@@ -27,9 +27,14 @@ export const shopSchema = z.strictObject({
   unitSystem: z
     .enum(['imperial', 'metric'])
     .meta(field('Units', { words: { imperial: 'inch, lb, ft³', metric: 'mm, kg, L' } })),
-  ruleBook: z
-    .enum(['north-american'])
-    .meta(field('Rule book for wiring', { words: { 'north-american': 'North American: NEC Article 630' } })),
+  ruleBook: z.enum(['north-american', 'international']).meta(
+    field('Rule book for wiring', {
+      words: {
+        'north-american': 'North American: NEC Article 630',
+        international: 'International: IEC 60364',
+      },
+    }),
+  ),
   /** Marks between thousands and before decimals. */
   locale: z.enum(LOCALES).meta(field('Numbers are written')),
   currency: z

@@ -118,8 +118,18 @@ const UPCASTERS: Readonly<Record<RecordKind, readonly Upcaster[]>> = {
   // Until then every conductor was read at 75 °C.
   circuit: [
     (circuit) => ({ columnC: 75, ...circuit }),
-    // Until then every circuit was there.
-    (circuit) => ({ held: 'owned', price: null, ...circuit }),
+    // Until then every circuit was there, of copper, alone in a usual run of ordinary warmth, and nobody said its outlet.
+    (circuit) => ({
+      held: 'owned',
+      price: null,
+      metal: 'copper',
+      method: null,
+      ambientC: null,
+      bundled: null,
+      breakerKind: null,
+      outlet: null,
+      ...circuit,
+    }),
   ],
   'power-source': [
     // Until then there was no stick, no dial was written down, and no maker's claim.

@@ -5,7 +5,7 @@ import { type Reckoner, UNTRACED } from '../calculation/reckoner.ts'
 import type { Circuit, PowerSource, SupplyRating } from '../model/equipment.ts'
 import type { ProcessFamily } from '../model/process.ts'
 import { LOAD_LINE_SOURCE, LOAD_LINES } from '../reference/processes.ts'
-import { breakerOverload, heldByBreaker } from './breakerHeat.ts'
+import { breakerOverload, heldByBreaker } from './breaker/overload.ts'
 import { loadVoltage, loadVoltageOf } from '../trade/arcVoltage.ts'
 
 const DRAW = standard('IEC 60974-1, rated supply current; I₁ = P / U₁', true)

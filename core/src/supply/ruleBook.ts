@@ -1,5 +1,12 @@
-/** What a country's wiring rules answer. The checks ask a rule book; nothing else knows which country it is in. */
+/**
+ * What a country's wiring rules answer. Criteria ask a rule book; nothing else knows which country it is in. Another book
+ * is a file of its own with this shape, and a line in the list of books.
+ */
 import type { Source } from '../basis/source.ts'
+import type { Calculation } from '../calculation/calculation.ts'
+import type { Reckoner } from '../calculation/reckoner.ts'
+import type { Circuit } from '../model/circuit.ts'
+import type { BreakerModel } from './breaker/breakerModel.ts'
 
 /** A figure that a rule gives, with the clause. */
 export interface Ruled {
@@ -7,39 +14,107 @@ export interface Ruled {
   readonly source: Source
 }
 
-/** Temperature columns of an ampacity table, °C. */
-export type ColumnC = 60 | 75 | 90
+/** A conductor, and how it lies. */
+export type Wiring = Pick<
+  Circuit,
+  'conductorSize' | 'metal' | 'columnC' | 'method' | 'ambientC' | 'bundled' | 'phases'
+>
+
+/** Continuous current of a conductor as it lies, A, and what it is made of. */
+export interface Ampacity extends Ruled {
+  /** Of the table, A. */
+  readonly tableA: number
+  /** For the warmth around it. */
+  readonly ambientFactor: number
+  /** For others beside it. */
+  readonly bundleFactor: number
+  /** What its terminals allow, A; as much as the table where they limit nothing. */
+  readonly terminalA: number
+}
+
+/** A power source as a rule book sees it: by its plate, whatever the job. */
+export interface Load {
+  /** Greatest supply current, A. */
+  readonly i1MaxA: number
+  /** Effective supply current as printed, A; null where the plate has none. */
+  readonly i1EffA: number | null
+  /** Duty at the greatest rated current, %. */
+  readonly dutyPct: number
+}
+
+/** What rules are asked about, whatever the book. */
+export const RULE_IDS = ['conductor-rule', 'breaker-rule', 'outlet-rule'] as const
+export type RuleId = (typeof RULE_IDS)[number]
+
+/** A demand held against a limit of the rules, A. */
+export interface Ruling {
+  readonly demand: number
+  readonly capacity: number
+  readonly source: Source
+  /** Above its limit it is no fault, on this condition: a code of its sentence. */
+  readonly overOn?: string
+}
+
+export interface Outlet {
+  readonly name: string
+  readonly ratedA: number
+  readonly voltageV: number
+  readonly phases: 1 | 3
+}
 
 export interface RuleBook {
   readonly id: string
   readonly name: string
-  /** Share of the primary current that a supply conductor must carry, by duty cycle in %. */
-  multiplier(dutyPct: number): Ruled
-  /**
-   * Continuous current of a conductor as its size is printed; null for a size that the book does not have.
-   * @param columnC what insulation and terminals stand, °C
-   */
-  ampacityA(conductorSize: string, columnC: ColumnC): Ruled | null
+  /** Conductor temperatures that its tables have a column for, °C. */
+  readonly columnsC: readonly number[]
+  /** How a conductor may lie, the usual way first. */
+  readonly methods: readonly string[]
+  readonly outlets: readonly Outlet[]
   /** Conductor sizes, smallest first. */
   readonly conductorSizes: readonly string[]
   /** Breaker ratings, smallest first. */
   readonly breakerSizesA: readonly number[]
-  /** Current that a breaker holds without limit. */
-  breakerHoldsA(breakerA: number): Ruled
-  /** Longest that a breaker may take to trip at 200 % of its rating, s. */
-  breakerTripAtDoubleS(breakerA: number): Ruled
-  /** Largest breaker that may protect the welder; beyond it the welder needs protection of its own. */
-  largestBreakerForWelderA(i1MaxA: number): Ruled
-  /** Largest breaker that may protect its conductor. */
-  largestBreakerForConductorA(ampacityA: number): Ruled
+  /** How a breaker of this kind behaves; null takes the usual kind. */
+  breaker(kind: Circuit['breakerKind']): BreakerModel
+  /** @returns null for a size, a metal or a way to lie that the book does not have */
+  ampacity(wiring: Wiring): Ampacity | null
+  /** Resistance of a conductor as its size is printed, Ω/km; null for one that the book does not have. */
+  ohmPerKm(conductorSize: string, metal: Circuit['metal']): Ruled | null
+  /** Continuous current of a flexible cord as its size is printed, A; null for one that the book does not have. */
+  cordA(conductorSize: string): Ruled | null
+  /** Largest breaker that may protect the machine, beyond which it needs protection of its own; null where nothing is ruled. */
+  breakerMostForA(load: Load): Ruled | null
+  /** What the rules ask of the conductor for a machine, or for several on one feeder, A. */
+  conductorA(loads: readonly Load[], r: Reckoner): Ruled
+  /**
+   * @param ampacityA what the conductor carries
+   * @returns what the rules say of a circuit with these machines, by rule; what does not apply is left out
+   */
+  assess(
+    circuit: Circuit,
+    ampacityA: number,
+    loads: readonly Load[],
+    r: Reckoner,
+  ): Readonly<Partial<Record<RuleId, Ruling>>>
+  /** The calculations that end in demand and capacity. */
+  readonly from: Readonly<
+    Record<RuleId, { readonly demand: readonly Calculation[]; readonly capacity: readonly Calculation[] }>
+  >
 }
 
-/** Smallest conductor that carries a current, or null when the book's largest does not. */
-export function smallestConductor(rules: RuleBook, currentA: number, columnC: ColumnC): string | null {
-  return rules.conductorSizes.find((size) => (rules.ampacityA(size, columnC)?.value ?? 0) >= currentA) ?? null
-}
+/** How a conductor lies where nobody says more. */
+export const wiringLike = (circuit: Circuit, conductorSize: string): Wiring => ({ ...circuit, conductorSize })
+
+/** Smallest conductor that carries a current lying as that of the circuit does; null when the book's largest does not. */
+export const smallestConductor = (rules: RuleBook, currentA: number, circuit: Circuit): string | null =>
+  rules.conductorSizes.find(
+    (size) => (rules.ampacity(wiringLike(circuit, size))?.value ?? 0) >= currentA - 1e-9,
+  ) ?? null
 
 /** Smallest breaker that holds a current, or null when the book's largest does not. */
-export function smallestBreakerA(rules: RuleBook, currentA: number): number | null {
-  return rules.breakerSizesA.find((size) => rules.breakerHoldsA(size).value >= currentA) ?? null
-}
+export const smallestBreakerA = (
+  rules: RuleBook,
+  currentA: number,
+  kind: Circuit['breakerKind'],
+): number | null =>
+  rules.breakerSizesA.find((size) => size * rules.breaker(kind).holds >= currentA - 1e-9) ?? null

@@ -1,9 +1,9 @@
+import { USUAL_RUN } from '../model/usualRun.ts'
 import { describe, expect, it } from 'vitest'
 import { assumptionsOf } from '../assumptions/assume.ts'
 import { reckonerFor, TracingReckoner } from '../calculation/reckoner.ts'
 import type { Circuit } from '../model/equipment.ts'
 import { samplePowerSource, sampleSupply } from '../testing/equipment.ts'
-import { overloadFactor, timeConstantS } from './breakerHeat.ts'
 import {
   currentAtEffectiveInputA,
   currentAtInputA,
@@ -12,107 +12,6 @@ import {
   greatestInputA,
   inputCurrentA,
 } from './inputCurrent.ts'
-import { northAmerican as nec } from './northAmerican.ts'
-import { smallestBreakerA, smallestConductor } from './ruleBook.ts'
-
-describe('North American rule book', () => {
-  it('multiplies by NEC 630.11(A), without a motor generator (from memory)', () => {
-    const published = [
-      [100, 1],
-      [90, 0.95],
-      [80, 0.89],
-      [70, 0.84],
-      [60, 0.78],
-      [50, 0.71],
-      [40, 0.63],
-      [30, 0.55],
-      [20, 0.45],
-      [10, 0.45],
-    ] as const
-    for (const [duty, factor] of published) expect(nec.multiplier(duty).value).toBe(factor)
-  })
-
-  it('is near the square root of the duty, which the table rounds', () => {
-    for (const duty of [30, 40, 50, 60, 70, 80, 90, 100]) {
-      expect(nec.multiplier(duty).value).toBeCloseTo(Math.sqrt(duty / 100), 1)
-    }
-  })
-
-  it('takes the row above between two duties', () => {
-    expect(nec.multiplier(25).value).toBe(0.55)
-  })
-
-  it.each([
-    ['14 AWG', 20],
-    ['12 AWG', 25],
-    ['10 AWG', 35],
-    ['8 AWG', 50],
-    ['6 AWG', 65],
-    ['1/0 AWG', 150],
-    ['#12', 25],
-    [' 12 AWG ', 25],
-    ['# 12', 25],
-    ['12awg', 25],
-  ])('Table 310.16, copper 75 °C: %s carries %f A', (size, ampacity) => {
-    expect(nec.ampacityA(size, 75)?.value).toBe(ampacity)
-  })
-
-  it('does not guess a size that it does not have', () => {
-    expect(nec.ampacityA('2.5 mm²', 75)).toBeNull()
-  })
-
-  it('allows the next standard breaker above 200 % (630.12, 240.6(A))', () => {
-    expect(nec.largestBreakerForWelderA(22).value).toBe(45)
-    expect(nec.largestBreakerForConductorA(20).value).toBe(40)
-    expect(nec.breakerSizesA.slice(0, 8)).toEqual([15, 20, 25, 30, 35, 40, 45, 50])
-  })
-
-  it('finds the smallest cable and breaker that do', () => {
-    expect(smallestConductor(nec, 26, 75)).toBe('10 AWG')
-    expect(smallestConductor(nec, 35, 75)).toBe('10 AWG')
-    // NM cable is read in the 60 °C column (NEC 334.80).
-    expect(smallestConductor(nec, 35, 60)).toBe('8 AWG')
-    expect(smallestBreakerA(nec, 30.1)).toBe(35)
-    expect(smallestBreakerA(nec, 30)).toBe(30)
-    expect(smallestConductor(nec, 999, 75)).toBeNull()
-    expect(smallestBreakerA(nec, 999)).toBeNull()
-  })
-})
-
-describe('breaker as a heat store', () => {
-  it('has the time constant that makes 200 % trip at the 135 % temperature in 2 min (UL 489, from memory)', () => {
-    const constant = timeConstantS(120)
-    expect((1 - Math.exp(-120 / constant)) * 4).toBeCloseTo(1.35 ** 2, 9)
-    expect(timeConstantS(240)).toBeCloseTo(2 * constant, 9)
-  })
-  it('as it is heated by arcs and cools between, ends as hot as its rating would make it', () => {
-    // Second by second, with no formula: dT = (I² − T) dt / θ, at the overload that is allowed.
-    const constant = timeConstantS(120)
-    for (const [arcS, offS] of [
-      [40, 20],
-      [10, 50],
-    ] as const) {
-      const overload = overloadFactor(arcS, offS, constant)
-      let heat = 0
-      let hottest = 0
-      const step = 0.01
-      for (let time = 0; time < 40 * constant; time += step) {
-        const isBurning = time % (arcS + offS) < arcS
-        heat += (((isBurning ? overload ** 2 : 0) - heat) * step) / constant
-        if (time > 30 * constant) hottest = Math.max(hottest, heat)
-      }
-      expect(hottest).toBeCloseTo(1, 2)
-    }
-  })
-  it('lets short arcs with long pauses overload it, an endless arc not at all', () => {
-    const constant = timeConstantS(120)
-    expect(overloadFactor(1e6, 0, constant)).toBeCloseTo(1, 6)
-    expect(overloadFactor(30, 30, constant)).toBeGreaterThan(1.3)
-    // Arcs much shorter than the time constant: the rms rule, √(T/a).
-    expect(overloadFactor(1, 3, constant)).toBeCloseTo(2, 1)
-    expect(overloadFactor(0, 60, constant)).toBe(Infinity)
-  })
-})
 
 const circuit: Circuit = {
   id: 'c',
@@ -122,6 +21,7 @@ const circuit: Circuit = {
   breakerA: 32,
   conductorSize: '8 AWG',
   columnC: 75,
+  ...USUAL_RUN,
   held: 'owned',
   price: null,
   lengthMm: 1000,

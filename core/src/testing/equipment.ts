@@ -1,4 +1,5 @@
 /** For tests: plain things of the shelf, and a set-up of them, which the tests change one field at a time. */
+import { USUAL_RUN } from '../model/usualRun.ts'
 import { type Capability, capabilityOf, type Settings } from '../capability/capability.ts'
 import { type Chosen, emptyChoice, SLOTS } from '../capability/slots.ts'
 import type {
@@ -253,6 +254,7 @@ export function sampleCapability(part: SamplePart = {}): Capability {
     breakerA: 50,
     conductorSize: '6 AWG',
     columnC: 75,
+    ...USUAL_RUN,
     held: 'owned',
     price: null,
     lengthMm: 9000,

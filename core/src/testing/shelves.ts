@@ -1,4 +1,5 @@
 /** For tests: shelves as fast-check makes them, of few distinct figures, so that things go together often and not always. */
+import { USUAL_RUN } from '../model/usualRun.ts'
 import { METALS } from '../model/material.ts'
 import fc from 'fast-check'
 import type { Circuit, Feeder, Gas, Gun, Part, PowerSource, Tungsten, Wire } from '../model/equipment.ts'
@@ -119,6 +120,7 @@ const circuit: fc.Arbitrary<Circuit> = fc
     breakerA: 50,
     conductorSize: '6 AWG',
     columnC: 75,
+    ...USUAL_RUN,
     held: 'owned',
     price: null,
     lengthMm: 9000,
@@ -188,6 +190,7 @@ const BASICS: Omit<Shelf, 'parts' | 'feeders' | 'stock'> = {
       breakerA: 50,
       conductorSize: '6 AWG',
       columnC: 75,
+      ...USUAL_RUN,
       held: 'owned',
       price: null,
       lengthMm: 9000,

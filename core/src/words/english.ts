@@ -132,6 +132,7 @@ export const ENGLISH: Language = {
     cable: 'Cable, this job',
     'conductor-rule': 'Cable, by the rule',
     'breaker-rule': 'Breaker, by the rule',
+    'outlet-rule': 'Outlet',
     'source-range': 'Source output',
     'source-duty': 'Source duty at {current}',
     'gun-duty': '{holder} at this duty',
@@ -212,6 +213,7 @@ export const ENGLISH: Language = {
     cable: 'cable',
     'conductor-rule': 'cable, rule',
     'breaker-rule': 'breaker, rule',
+    'outlet-rule': 'outlet',
     'source-range': 'source',
     'source-duty': 'duty',
     'gun-duty': 'gun',
@@ -275,6 +277,11 @@ export const ENGLISH: Language = {
       measured: 'The machine asks for a cable of {demand}; {size} carries {capacity}',
       'other-process':
         'By {process} the machine asks for a cable of {demand}, and the circuit is not rewired for another process; {size} carries {capacity}',
+    },
+    'outlet-rule': {
+      measured: 'The plate asks for {demand}; the outlet, {outlet}, is rated {capacity}.',
+      'other-process':
+        'By {process}, which asks most, the plate asks for {demand}; the outlet, {outlet}, is rated {capacity}.',
     },
     'breaker-rule': {
       measured: 'The breaker is {demand}; the rule allows up to {capacity}',
@@ -707,6 +714,7 @@ export const ENGLISH: Language = {
     'circuit-with-breaker':
       'A circuit with a breaker of at least {size}, put in by an electrician with the cable to match',
     'cable-of': 'Cable of at least {size}, by an electrician',
+    'outlet-of': 'An outlet and plug rated for at least {size}, by an electrician',
     'breaker-at-most': 'A breaker of at most {size} for this machine, by an electrician',
     'source-that-goes-low': 'A power source that holds an arc at {current}',
     'thinner-wire': 'A thinner wire, or a higher supply voltage',

@@ -55,7 +55,7 @@ function breakerWords({ input }: PlateColumnMeaning): string {
   if (!input) return ''
   const holds = input.breakerHoldsA === null ? '' : `${print(input.breakerHoldsA, 'A')} holds all of it; `
   const cable = input.conductor === null ? '' : `; cable ${input.conductor} or thicker, alone on its circuit`
-  return `Breaker ${holds}the rule allows ${print(input.breakerMostA, 'A')}${cable}`
+  return `Breaker ${holds}${input.breakerMostA === null ? 'the rule looks at the cable alone' : `the rule allows ${print(input.breakerMostA, 'A')}`}${cable}`
 }
 const againstWords = ({ against, isShortAtFullOutput }: CircuitMet): string =>
   [

@@ -6,6 +6,7 @@ import {
   type Shop,
   SHOP_DOCUMENT_FORMAT,
   type ShopDocument,
+  USUAL_RUN,
 } from '@brannik/core'
 
 /** As this browser writes its numbers, where the shop can; else the first that begins alike. */
@@ -54,6 +55,7 @@ export const USUAL_CIRCUITS: readonly Omit<Circuit, 'id' | 'lengthMm'>[] = [
     breakerA: 15,
     conductorSize: '14 AWG',
     columnC: 60,
+    ...USUAL_RUN,
     held: 'owned',
     price: null,
   },
@@ -64,6 +66,7 @@ export const USUAL_CIRCUITS: readonly Omit<Circuit, 'id' | 'lengthMm'>[] = [
     breakerA: 20,
     conductorSize: '12 AWG',
     columnC: 60,
+    ...USUAL_RUN,
     held: 'owned',
     price: null,
   },
@@ -74,6 +77,7 @@ export const USUAL_CIRCUITS: readonly Omit<Circuit, 'id' | 'lengthMm'>[] = [
     breakerA: 30,
     conductorSize: '10 AWG',
     columnC: 60,
+    ...USUAL_RUN,
     held: 'owned',
     price: null,
   },
@@ -84,6 +88,7 @@ export const USUAL_CIRCUITS: readonly Omit<Circuit, 'id' | 'lengthMm'>[] = [
     breakerA: 50,
     conductorSize: '6 AWG',
     columnC: 60,
+    ...USUAL_RUN,
     held: 'owned',
     price: null,
   },
@@ -94,6 +99,7 @@ export const USUAL_CIRCUITS: readonly Omit<Circuit, 'id' | 'lengthMm'>[] = [
     breakerA: 30,
     conductorSize: '10 AWG',
     columnC: 75,
+    ...USUAL_RUN,
     held: 'owned',
     price: null,
   },

@@ -1,0 +1,11 @@
+import type { Circuit } from './circuit.ts'
+
+/** Of a circuit of which nobody has said more: copper, alone in an ordinary run. */
+export const USUAL_RUN = {
+  metal: 'copper',
+  method: null,
+  ambientC: null,
+  bundled: null,
+  breakerKind: null,
+  outlet: null,
+} as const satisfies Partial<Circuit>

@@ -1,0 +1,211 @@
+/** The North American rule book: NFPA 70 (NEC), Article 630 Part II. Part III, resistance welders, is left out. */
+import { computed, dataPlate, standard } from '../../basis/source.ts'
+import { calculation, from, input, listOf } from '../../calculation/calculation.ts'
+import type { Reckoner } from '../../calculation/reckoner.ts'
+import { UL_489 } from '../breaker/models.ts'
+import { greatestInput } from '../inputCurrent.ts'
+import { breakerReading, ampacityReading, outletReading } from '../readings.ts'
+import type { Load, RuleBook, Ruled, Ruling } from '../ruleBook.ts'
+import {
+  ALUMINIUM_A,
+  ALUMINIUM_OHM_PER_KM,
+  AMBIENT,
+  BREAKERS_A,
+  BUNDLED,
+  BUNDLED_BEYOND,
+  COPPER_A,
+  COPPER_OHM_PER_KM,
+  CORD_A,
+  GROUP_SHARES,
+  MULTIPLIERS,
+  OUTLETS,
+} from './northAmericanTables.ts'
+import { factorUpTo, nextSizeA } from './tables.ts'
+
+const PLATE = dataPlate()
+const NEC_630_11 = standard('NEC 630.11(A)', true)
+const GROUP = standard('NEC 630.11(B)', true)
+const RULE = standard('NEC 630.11(A), 310.16', true)
+
+const effectiveReading = calculation({
+  id: 'conductor-by-plate',
+  title: 'Conductor current that the rule asks for',
+  symbol: 'I',
+  unit: 'A',
+  expression: 'I_1eff',
+  inputs: { I_1eff: input('effective supply current', 'A', PLATE) },
+  compute: ({ I_1eff }) => I_1eff,
+  source: NEC_630_11,
+})
+const conductorByRule = calculation({
+  id: 'conductor-by-rule',
+  title: 'Conductor current that the rule asks for',
+  symbol: 'I',
+  unit: 'A',
+  expression: 'I_1max * m',
+  inputs: { I_1max: greatestInput, m: input('multiplier for that duty', '×', computed('rule book')) },
+  compute: ({ I_1max, m }) => I_1max * m,
+  source: NEC_630_11,
+})
+const conductorByGroup = calculation({
+  id: 'conductor-by-group',
+  title: 'Feeder current that the rule asks for: all of the two largest, less of each further one',
+  symbol: 'I',
+  unit: 'A',
+  expression: 'dot(I, g)',
+  inputs: {
+    I: listOf(
+      'of each machine, the largest first',
+      'A',
+      computed(),
+      'conductor-by-plate',
+      'conductor-by-rule',
+    ),
+    g: listOf('share that counts', '', GROUP),
+  },
+  compute: ({ I, g }) => I.reduce((sum, one, index) => sum + one * (g[index] ?? 0), 0),
+  source: GROUP,
+})
+const breakerForWelder = calculation({
+  id: 'largest-breaker-welder',
+  title: 'Largest breaker for this machine',
+  symbol: 'I_A',
+  unit: 'A',
+  expression: 'I_A',
+  method: 'next standard size from 2 · I₁max',
+  inputs: { I_A: input('of the rule book', 'A', computed('rule book')), I_1max: greatestInput },
+  compute: ({ I_A }) => I_A,
+  source: standard('NEC 630.12(A), next standard size of 240.6(A)', true),
+})
+const breakerForConductor = calculation({
+  id: 'largest-breaker-conductor',
+  title: 'Largest breaker for this cable',
+  symbol: 'I_B',
+  unit: 'A',
+  expression: 'I_B',
+  method: 'next standard size from 2 · ampacity',
+  inputs: { I_B: input('of the rule book', 'A', computed('rule book')), A_c: from(ampacityReading) },
+  compute: ({ I_B }) => I_B,
+  source: standard('NEC 630.12(B), next standard size of 240.6(A)', true),
+})
+const largestBreaker = calculation({
+  id: 'largest-breaker',
+  title: 'Largest breaker for this machine and this cable',
+  symbol: 'I_most',
+  unit: 'A',
+  expression: 'min(I_A, I_B)',
+  inputs: { I_A: from(breakerForWelder), I_B: from(breakerForConductor) },
+  compute: ({ I_A, I_B }) => Math.min(I_A, I_B),
+  source: standard('NEC 630.12(A) and (B)', true),
+})
+
+/** `#12`, `12 awg`, `12AWG` are the same cable. */
+function normal(size: string): string {
+  const text = size.trim().replace(/^#\s*/, '')
+  const large = /^(\d+)\s*(kcmil|mcm)$/i.exec(text)
+  return large ? `${large[1]} kcmil` : `${text.replace(/\s*awg$/i, '')} AWG`
+}
+
+/** Between two rows the rule gives none; the higher duty's row is the safe one. */
+const multiplier = (dutyPct: number): Ruled => ({
+  value: factorUpTo(MULTIPLIERS, dutyPct, 1),
+  source: NEC_630_11,
+})
+
+function oneConductorA({ i1EffA, i1MaxA, dutyPct }: Load, r: Reckoner): number {
+  if (i1EffA !== null) return r.take(effectiveReading, { I_1eff: i1EffA })
+  const m = multiplier(dutyPct)
+  return r.take(conductorByRule, { I_1max: i1MaxA, m: m.value }, () => ({ m: { source: m.source } }))
+}
+
+function conductorA(loads: readonly Load[], r: Reckoner): Ruled {
+  const I = loads.map((load) => oneConductorA(load, r)).sort((a, b) => b - a)
+  const [only] = I
+  if (I.length <= 1) return { value: only ?? 0, source: RULE }
+  const g = I.map((_, index) => GROUP_SHARES[Math.min(index, GROUP_SHARES.length - 1)] ?? 1)
+  return { value: r.take(conductorByGroup, { I, g }), source: GROUP }
+}
+
+/** Smallest of the column and what terminals allow (110.14(C)): no terminal is marked above 75 °C. */
+const TERMINAL_C = 75
+
+export const northAmerican: RuleBook = {
+  id: 'north-american',
+  name: 'North American (NEC)',
+  columnsC: [60, 75, 90],
+  methods: ['raceway'],
+  outlets: OUTLETS,
+  conductorSizes: [...COPPER_A.keys()],
+  breakerSizesA: BREAKERS_A,
+  breaker: () => UL_489,
+  ampacity({ conductorSize, metal, columnC, ambientC, bundled }) {
+    const row = (metal === 'copper' ? COPPER_A : ALUMINIUM_A).get(normal(conductorSize))
+    if (!row) return null
+    const [at60C, at75C, at90C] = row
+    const tableA = columnC <= 60 ? at60C : columnC < 90 ? at75C : at90C
+    const ambientFactor =
+      ambientC === null
+        ? 1
+        : factorUpTo(AMBIENT[columnC <= 60 ? 60 : columnC < 90 ? 75 : 90] ?? [], ambientC, 0)
+    const bundleFactor = bundled === null ? 1 : factorUpTo(BUNDLED, bundled, BUNDLED_BEYOND)
+    const terminalA = columnC > TERMINAL_C ? at75C : tableA
+    const of = metal === 'copper' ? 'copper' : 'aluminium'
+    const corrected = ambientFactor === 1 && bundleFactor === 1 ? '' : ', 310.15(B) and (C)'
+    const terminals = columnC <= 60 ? '60 °C' : '75 °C; 110.14(C)'
+    return {
+      value: Math.min(tableA * ambientFactor * bundleFactor, terminalA),
+      source: standard(`NEC Table 310.16, ${of}, ${terminals}${corrected}`, true),
+      tableA,
+      ambientFactor,
+      bundleFactor,
+      terminalA,
+    }
+  },
+  ohmPerKm(conductorSize, metal) {
+    const value = (metal === 'copper' ? COPPER_OHM_PER_KM : ALUMINIUM_OHM_PER_KM).get(normal(conductorSize))
+    return value === undefined ? null : { value, source: standard('NEC Chapter 9 Table 8, 75 °C', true) }
+  },
+  cordA(conductorSize) {
+    const value = CORD_A.get(normal(conductorSize))
+    return value === undefined ? null : { value, source: standard('NEC Table 400.5(A)(1)', true) }
+  },
+  breakerMostForA: ({ i1MaxA }) => ({
+    value: nextSizeA(BREAKERS_A, 2 * i1MaxA),
+    source: standard('NEC 630.12(A), next standard size of 240.6(A)', true),
+  }),
+  conductorA,
+  assess({ breakerA, outlet }, ampacityA, loads, r) {
+    const asked = conductorA(loads, r)
+    const conductor: Ruling = { demand: asked.value, capacity: ampacityA, source: asked.source }
+    const I_1max = Math.max(0, ...loads.map(({ i1MaxA }) => i1MaxA))
+    const I_A = r.take(breakerForWelder, { I_A: nextSizeA(BREAKERS_A, 2 * I_1max), I_1max })
+    const I_B = r.take(breakerForConductor, { I_B: nextSizeA(BREAKERS_A, 2 * ampacityA), A_c: ampacityA })
+    const most = r.take(largestBreaker, { I_A, I_B })
+    const demand = r.take(breakerReading, { I_n: breakerA })
+    const rated = OUTLETS.find(({ name }) => name === outlet)
+    return {
+      'conductor-rule': conductor,
+      'breaker-rule': {
+        demand,
+        capacity: most,
+        source: I_A <= I_B ? breakerForWelder.source : breakerForConductor.source,
+        // One too large for the machine alone is no fault where that has protection of its own, as most inverters have.
+        ...(demand <= I_B ? { overOn: 'own-protection' } : {}),
+      },
+      ...(rated
+        ? {
+            'outlet-rule': {
+              demand: asked.value,
+              capacity: r.take(outletReading, { I_o: rated.ratedA }),
+              source: standard('NEMA WD 6; NEC 630.11(A)', true),
+            },
+          }
+        : {}),
+    }
+  },
+  from: {
+    'conductor-rule': { demand: [effectiveReading, conductorByRule], capacity: [ampacityReading] },
+    'breaker-rule': { demand: [breakerReading], capacity: [largestBreaker] },
+    'outlet-rule': { demand: [effectiveReading, conductorByRule], capacity: [outletReading] },
+  },
+}

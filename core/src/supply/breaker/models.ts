@@ -1,0 +1,66 @@
+/** Breakers by their standards. */
+import { standard } from '../../basis/source.ts'
+import type { BreakerModel } from './breakerModel.ts'
+
+/** UL 489, 200 % test: rating in A up to which the breaker trips within so many minutes. */
+const TRIP_AT_DOUBLE_MIN: readonly [upToA: number, minutes: number][] = [
+  [30, 2],
+  [50, 4],
+  [100, 6],
+  [150, 8],
+  [225, 10],
+  [400, 12],
+  [600, 14],
+]
+const OVER_600_A_MIN = 16
+
+export const UL_489: BreakerModel = {
+  id: 'ul-489',
+  name: 'UL 489, inverse time',
+  calibratedC: 40,
+  holds: 1,
+  mustTrip: 1.35,
+  testPoint: (ratingA) => ({
+    times: 2,
+    withinS: 60 * (TRIP_AT_DOUBLE_MIN.find(([upToA]) => ratingA <= upToA)?.[1] ?? OVER_600_A_MIN),
+  }),
+  // The magnet of a moulded case is set by its maker.
+  magnetic: null,
+  source: standard(
+    'UL 489: holds 100 %, trips at 135 %, and at 200 % within 2 min up to 30 A, 4 to 50 A, 6 to 100 A',
+    true,
+  ),
+}
+
+const IEC_60898 = standard(
+  'IEC 60898-1: holds 1.13, trips at 1.45, and at 2.55 within 1 min up to 32 A, 2 above',
+  true,
+)
+const miniature = (kind: 'B' | 'C' | 'D', low: number, high: number): BreakerModel => ({
+  id: `iec-60898-${kind.toLowerCase()}`,
+  name: `IEC 60898-1, ${kind}`,
+  calibratedC: 30,
+  holds: 1.13,
+  mustTrip: 1.45,
+  testPoint: (ratingA) => ({ times: 2.55, withinS: ratingA <= 32 ? 60 : 120 }),
+  magnetic: { low, high },
+  source: IEC_60898,
+})
+export const IEC_B = miniature('B', 3, 5)
+export const IEC_C = miniature('C', 5, 10)
+export const IEC_D = miniature('D', 10, 20)
+
+export const IEC_60947: BreakerModel = {
+  id: 'iec-60947-2',
+  name: 'IEC 60947-2, adjustable',
+  calibratedC: 30,
+  holds: 1.05,
+  mustTrip: 1.3,
+  // The standard's points are those two; the time at twice the rating is what is usual.
+  testPoint: () => ({ times: 2, withinS: 240 }),
+  magnetic: null,
+  source: standard(
+    'IEC 60947-2: holds 1.05, trips at 1.30; at twice its rating within some 4 min (common practice)',
+    true,
+  ),
+}

@@ -1,0 +1,108 @@
+/**
+ * Whether a breaker holds while arcs come and go: its thermal element as one heat store, which may get no hotter than what
+ * it holds without end would make it. The answer is an estimate, on the side of an early trip.
+ */
+import { computed, dataPlate } from '../../basis/source.ts'
+import { assumed, calculation, from, input } from '../../calculation/calculation.ts'
+import { type Reckoner, UNTRACED } from '../../calculation/reckoner.ts'
+import type { Circuit } from '../../model/circuit.ts'
+import type { BreakerModel } from './breakerModel.ts'
+
+const breakerTimeConstant = calculation({
+  id: 'breaker-time-constant',
+  title: 'Time constant of the breaker',
+  symbol: 'θ',
+  unit: 's',
+  expression: '-T / log(1 - (k / m)^2)',
+  inputs: {
+    T: input('longest trip time at its test point', 's', computed('standard of the breaker')),
+    k: input('times its rating at which it trips in the end', '×', computed('standard of the breaker')),
+    m: input('times its rating at its test point', '×', computed('standard of the breaker')),
+  },
+  compute: ({ T, k, m }) => -T / Math.log(1 - (k / m) ** 2),
+  source: computed('one heat store fitted to the trip points of its standard; an estimate'),
+})
+
+/**
+ * Time constant of an element that meets its standard only just.
+ * @returns s
+ * @example timeConstantS(UL_489, 20) // 197 s
+ */
+export function timeConstantS(model: BreakerModel, ratingA: number, r: Reckoner = UNTRACED): number {
+  const { times, withinS } = model.testPoint(ratingA)
+  const { source } = model
+  const notes = () => ({ T: { source }, k: { source }, m: { source } })
+  return r.take(breakerTimeConstant, { T: withinS, k: model.mustTrip, m: times }, notes)
+}
+
+/** A breaker in warm air carries less than its rating, in cold air more. */
+export const breakerInWarmth = calculation({
+  id: 'breaker-in-warmth',
+  title: 'What the breaker holds without end',
+  symbol: 'I_h',
+  unit: 'A',
+  expression: 'I_n * c * max(0, 1 - w / 100 * (T_a - T_c))',
+  inputs: {
+    I_n: input('breaker', 'A', dataPlate('circuit')),
+    c: input('times its rating that it holds', '×', computed('standard of the breaker')),
+    w: assumed('breakerPctPerC'),
+    T_a: input('warmth around it', '°C', dataPlate('circuit')),
+    T_c: input('warmth that its rating is for', '°C', computed('standard of the breaker')),
+  },
+  compute: ({ I_n, c, w, T_a, T_c }) => I_n * c * Math.max(0, 1 - (w / 100) * (T_a - T_c)),
+  source: computed('its standard, and what its maker’s tables show of warm panels'),
+})
+/** @returns the current that a circuit's breaker holds without end, A; in air as its rating is for where nobody says more */
+export function heldWithoutEndA(
+  { breakerA, ambientC }: Pick<Circuit, 'breakerA' | 'ambientC'>,
+  model: BreakerModel,
+  r: Reckoner,
+): number {
+  const { source, calibratedC, holds } = model
+  const notes = () => ({ c: { source }, T_c: { source } })
+  return r.take(
+    breakerInWarmth,
+    { I_n: breakerA, c: holds, T_a: ambientC ?? calibratedC, T_c: calibratedC },
+    notes,
+  )
+}
+
+export const breakerOverload = calculation({
+  id: 'breaker-overload',
+  title: 'Overload that these arcs and pauses let it take',
+  symbol: 'k',
+  unit: '×',
+  expression: 'sqrt((1 - exp(-(a + p) / θ)) / (1 - exp(-a / θ)))',
+  inputs: {
+    a: input('one arc', 's', computed(), 'one-arc', 'capacity-arc'),
+    p: input('pause after it', 's', computed(), 'pause', 'pause-with-changes', 'capacity-pause'),
+    θ: from(breakerTimeConstant),
+  },
+  compute: ({ a, p, θ }) =>
+    a <= 0 ? Number.POSITIVE_INFINITY : Math.sqrt((1 - Math.exp(-(a + p) / θ)) / (1 - Math.exp(-a / θ))),
+  source: computed('one heat store, heated and cooled without end'),
+})
+
+/**
+ * How many times its rated current a breaker holds through arcs of this length with pauses between, without end.
+ * @param arcS length of an arc, s
+ * @param offS pause after it, s
+ * @returns at least 1; 1 for an arc without end
+ */
+export const overloadFactor = (
+  arcS: number,
+  offS: number,
+  constantS: number,
+  r: Reckoner = UNTRACED,
+): number => r.take(breakerOverload, { a: arcS, p: offS, θ: constantS })
+
+export const heldByBreaker = calculation({
+  id: 'breaker-holds',
+  title: 'Current that the breaker holds through these arcs',
+  symbol: 'I_1',
+  unit: 'A',
+  expression: 'I_h * k',
+  inputs: { I_h: from(breakerInWarmth), k: from(breakerOverload) },
+  compute: ({ I_h, k }) => I_h * k,
+  source: computed('thermal estimate of the breaker'),
+})

@@ -1,0 +1,50 @@
+/** What is read off a circuit, whatever the rule book: the first steps of its workings. */
+import { computed, dataPlate } from '../basis/source.ts'
+import { calculation, from, input } from '../calculation/calculation.ts'
+
+export const ampacityTable = calculation({
+  id: 'ampacity-table',
+  title: 'What the cable carries by the table',
+  symbol: 'A_t',
+  unit: 'A',
+  expression: 'A_t',
+  method: 'row of the rule book’s table for this size',
+  inputs: { A_t: input('of the table', 'A', computed('rule book')) },
+  compute: ({ A_t }) => A_t,
+  source: computed('rule book'),
+})
+export const ampacityReading = calculation({
+  id: 'ampacity',
+  title: 'What the cable carries',
+  symbol: 'A_c',
+  unit: 'A',
+  expression: 'min(A_t * k_T * k_n, A_s)',
+  inputs: {
+    A_t: from(ampacityTable),
+    k_T: input('factor for the warmth around it', '', computed('rule book')),
+    k_n: input('factor for others beside it', '', computed('rule book')),
+    A_s: input('what its terminals allow', 'A', computed('rule book')),
+  },
+  compute: ({ A_t, k_T, k_n, A_s }) => Math.min(A_t * k_T * k_n, A_s),
+  source: computed('rule book'),
+})
+export const breakerReading = calculation({
+  id: 'breaker-in-panel',
+  title: 'In the panel',
+  symbol: 'I_n',
+  unit: 'A',
+  expression: 'I_n',
+  inputs: { I_n: input('breaker', 'A', dataPlate('circuit')) },
+  compute: ({ I_n }) => I_n,
+  source: dataPlate('circuit'),
+})
+export const outletReading = calculation({
+  id: 'outlet-rating',
+  title: 'What the outlet is rated for',
+  symbol: 'I_o',
+  unit: 'A',
+  expression: 'I_o',
+  inputs: { I_o: input('rating of the outlet', 'A', dataPlate('circuit')) },
+  compute: ({ I_o }) => I_o,
+  source: dataPlate('circuit'),
+})
