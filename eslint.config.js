@@ -37,6 +37,7 @@ const CORE_ROOMS = [
   'demand',
   'criteria',
   'capacity',
+  'power',
   'assembly',
   'fit',
   'board',

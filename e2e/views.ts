@@ -20,6 +20,7 @@ export const VIEWS = [
   '/capacity/bench-tig-ac',
   '/fit/loader-fork',
   '/board',
+  '/power?job=press-frame',
   '/buy',
   '/buy/could?job=hoist-beam',
   '/buy/requirements',

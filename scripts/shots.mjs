@@ -52,6 +52,11 @@ const SHOTS = [
     act: (page) => page.getByRole('gridcell', { name: /^Press frame, Bay 2 wire/ }).click(),
   },
   {
+    name: 'power',
+    path: '/power?job=press-frame',
+    act: (page) => page.getByRole('img', { name: /The breaker goes/ }).waitFor(),
+  },
+  {
     name: 'kit',
     path: '/buy',
     act: (page) => page.getByRole('heading', { name: 'Jobs done for what is spent on purchases' }).waitFor(),
@@ -66,11 +71,6 @@ const SHOTS = [
     name: 'job',
     path: '/jobs/press-screw-post',
     act: (page) => page.getByRole('textbox', { name: 'Size of weld 2' }).focus(),
-  },
-  {
-    name: 'order',
-    path: '/jobs/tank-manifold',
-    act: (page) => page.getByRole('tab', { name: 'Order and times' }).click(),
   },
   { name: 'shop', path: '/shop' },
   {

@@ -9,6 +9,7 @@ export const VIEWS = [
   { name: 'jobs', title: 'Jobs', also: ['job'] },
   { name: 'fit', title: 'Fit', also: [] },
   { name: 'board', title: 'Board', also: [] },
+  { name: 'power', title: 'Power', also: [] },
   { name: 'buy', title: 'Buy', also: [] },
   { name: 'records', title: 'Records', also: [] },
 ] as const
@@ -35,6 +36,7 @@ export const routes: RouteRecordRaw[] = [
   { path: '/jobs/:jobId', name: 'job', component: () => import('./views/jobs/JobView.vue') },
   { path: '/fit/:jobId?', name: 'fit', component: FitView },
   { path: '/board', name: 'board', component: () => import('./views/board/BoardView.vue') },
+  { path: '/power', name: 'power', component: () => import('./views/power/PowerView.vue') },
   { path: '/buy/:part?/:id?', name: 'buy', component: () => import('./views/buy/BuyView.vue') },
   { path: '/start', name: 'start', component: () => import('./views/start/StartView.vue') },
   { path: '/records', name: 'records', component: () => import('./views/records/RecordsView.vue') },

@@ -42,6 +42,8 @@ function build(
     electronicsNear: false,
     stickOutMm: null,
     flowLPerMin: null,
+    cordSize: null,
+    cordLengthMm: null,
     linksSetV: null,
   }
   let capability = capabilityOf(shop, settings, emptyChoice())

@@ -141,6 +141,8 @@ export function settingsFor(process: ProcessId, wire: Wire | null, source: Power
     electronicsNear: false,
     stickOutMm: null,
     flowLPerMin: null,
+    cordSize: null,
+    cordLengthMm: null,
     linksSetV: null,
   }
 }

@@ -174,6 +174,13 @@ export const ASSUMPTIONS = {
     [0, 2],
     commonPractice('common practice: makers’ tables of thermal breakers'),
   ),
+  voltsLostMostPct: source(
+    'Volts lost on the way to the machine are at most',
+    5,
+    '%',
+    [1, 15],
+    standard('NEC 210.19, informational note: 5 % to the farthest outlet', true),
+  ),
   steelMeltsC: source('Steel melts at', 1500, '°C', [1350, 1540], handbook('carbon steel, liquidus')),
   steelPreheatMostC: source(
     'Steel is warmed for a small machine to at most',

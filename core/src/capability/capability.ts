@@ -15,6 +15,7 @@ import { inputFault } from '../supply/plateCheck.ts'
 import { ruleBookOf } from '../supply/index.ts'
 import type { BreakerModel } from '../supply/breaker/breakerModel.ts'
 import type { Ampacity, RuleBook } from '../supply/ruleBook.ts'
+import type { Cord } from '../supply/voltageDrop.ts'
 import { gasFlowOf } from '../trade/gasFlow.ts'
 import { type ElectrodeRange, electrodeRangeOf } from './electrodeRange.ts'
 import { type GunPoints, gunPointsOf } from './gunPoints.ts'
@@ -24,7 +25,15 @@ import { type SupplyAnswer, supplyFor } from './supplyFor.ts'
 /** What is chosen of a set-up beside its parts. */
 export type Settings = Pick<
   SetUp,
-  'process' | 'polarity' | 'linksSetV' | 'start' | 'electronicsNear' | 'stickOutMm' | 'flowLPerMin'
+  | 'process'
+  | 'polarity'
+  | 'linksSetV'
+  | 'cordSize'
+  | 'cordLengthMm'
+  | 'start'
+  | 'electronicsNear'
+  | 'stickOutMm'
+  | 'flowLPerMin'
 >
 
 /** What pushes the wire, with the name of what it is built into. */
@@ -150,6 +159,12 @@ export class Capability implements Chosen {
   get ampacity(): Ampacity | null {
     if (this.#ampacity === undefined) this.#ampacity = this.circuit ? this.rules.ampacity(this.circuit) : null
     return this.#ampacity
+  }
+
+  /** Extension cord between the outlet and the machine; null for none. */
+  get cord(): Cord | null {
+    const { cordSize, cordLengthMm } = this.settings
+    return cordSize !== null && cordLengthMm !== null ? { size: cordSize, lengthMm: cordLengthMm } : null
   }
 
   /** How the circuit's breaker behaves, by its standard. */

@@ -144,6 +144,8 @@ const UNSET = {
   electronicsNear: false,
   stickOutMm: null,
   flowLPerMin: null,
+  cordSize: null,
+  cordLengthMm: null,
   linksSetV: null,
 } as const
 

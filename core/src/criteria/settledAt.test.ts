@@ -20,6 +20,7 @@ const LABELS = {
   tungsten: [...labelsOf('tungsten'), STOCK_META.tungsten.title ?? ''],
   circuit: labelsOf('circuit'),
   job: labelsOf('job'),
+  'set-up': labelsOf('set-up'),
 } as Record<string, readonly string[]>
 const PARTS = PART_KINDS.flatMap((kind) => labelsOf('part', kind))
 

@@ -51,6 +51,7 @@ const SETTLED_AT: Readonly<Record<string, Settling>> = {
   'tungsten-range': of('tungsten', 'Diameter'),
   'tungsten-too-short': of('tungsten', 'Length'),
   ampacity: of('circuit', 'Cable, as printed on it'),
+  cord: of('set-up', 'Extension cord'),
   wind: of('job', 'Wind'),
   'wire-stock': of('wire', 'On the shelf'),
   'gas-left': of('gas', 'Left'),

@@ -1,6 +1,6 @@
 /** Criteria of the supply: does the source take it, does the breaker hold, does the cable carry, by job and by rule. */
-import { computed, dataPlate } from '../basis/source.ts'
-import { calculation, from } from '../calculation/calculation.ts'
+import { computed, dataPlate, standard } from '../basis/source.ts'
+import { assumed, calculation, from, input } from '../calculation/calculation.ts'
 import { type Reckoner, reckonerFor } from '../calculation/reckoner.ts'
 import type { Capability } from '../capability/capability.ts'
 import { columnFor, SUPPLY_TOLERANCE, supplyParam } from '../capability/supplyFor.ts'
@@ -31,8 +31,9 @@ import {
   smallestBreakerA,
   smallestConductor,
 } from '../supply/ruleBook.ts'
+import { voltsAtMachine, voltsAtMachineV } from '../supply/voltageDrop.ts'
 import { circuitCarries, LINK_FROM, NO_ARC_TIME } from './carries.ts'
-import { type Assessment, type Criterion, fails, fits, measured, unknown } from './criterion.ts'
+import { type Assessment, type Criterion, fails, fits, measured, type Mend, unknown } from './criterion.ts'
 import { verdictOfCurrent, WINDOW } from './withinWindow.ts'
 import { weldWithMost } from './worstWeld.ts'
 
@@ -296,6 +297,132 @@ const outletRule = byRule('outlet-rule', (_c, _d, { demand }) => [
   told('outlet-of', { size: figure(demand ?? 0, 'A') }),
 ])
 
+const leastVolts = calculation({
+  id: 'least-volts',
+  title: 'Least volts that the machine is to have',
+  symbol: 'U_least',
+  unit: 'V',
+  expression: 'U_r * (1 - w / 100)',
+  inputs: {
+    U_r: input('supply voltage of the plate’s column', 'V', PLATE),
+    w: input('tolerance of the supply', '%', standard('IEC 60974-1, supply voltage ±10 %', true)),
+  },
+  compute: ({ U_r, w }) => U_r * (1 - w / 100),
+  source: standard('IEC 60974-1, supply voltage ±10 %', true),
+})
+const lost = calculation({
+  id: 'volts-lost',
+  title: 'Volts lost on the way',
+  symbol: 'd',
+  unit: '%',
+  expression: '100 * (1 - U_m / U_1)',
+  inputs: { U_m: from(voltsAtMachine), U_1: input('volts at the panel', 'V', dataPlate('circuit')) },
+  compute: ({ U_m, U_1 }) => 100 * (1 - U_m / U_1),
+  source: computed('share of the volts at the panel'),
+})
+const lossRoom = calculation({
+  id: 'volts-lost-room',
+  title: 'What may still be lost',
+  symbol: 'S',
+  unit: '%',
+  expression: 'd_most - d',
+  inputs: { d_most: assumed('voltsLostMostPct'), d: from(lost) },
+  compute: ({ d_most, d }) => d_most - d,
+  source: computed('below 0 lamps dim and the arc is weaker than its dial'),
+})
+
+const volts: Criterion = {
+  id: 'volts',
+  group: null,
+  slots: CIRCUIT,
+  demandFrom: [leastVolts],
+  capacityFrom: [voltsAtMachine],
+  alsoFrom: [lossRoom, mostWanted],
+  assess(c, d) {
+    const { circuit, draw, supply, cord, rules, r } = c
+    const plateV = supply?.voltageV ?? null
+    if (!d || !circuit || !draw || plateV === null) return null
+    const I_1 = inputCurrentA(draw, d.hungriest.wantedA, r)
+    const capacity = voltsAtMachineV(rules, circuit, cord, I_1, r)
+    // A size that the book does not have is said by the cable, or by the cord.
+    if (capacity === null) return null
+    const demand = r.take(leastVolts, { U_r: plateV, w: SUPPLY_TOLERANCE * 100 })
+    const d_V = r.take(lost, { U_m: capacity, U_1: circuit.voltageV })
+    const isMuch = r.take(lossRoom, { d: d_V }) < 0
+    const found = measured(c, 'volts', {
+      code: isMuch ? 'sags' : 'measured',
+      params: { drawn: figure(I_1, 'A'), lost: figure(d_V, '%') },
+      demand,
+      capacity,
+      unit: 'V',
+      isLimit: true,
+      weldId: d.hungriest.joint.id,
+      source: standard('IEC 60974-1, supply voltage ±10 %', true),
+    })
+    return found.verdict === 'fits' && isMuch ? { ...found, verdict: 'tight' } : found
+  },
+  mends: (c, d) => [
+    ...(c.cord && d ? cordMends(c, d) : []),
+    told('thicker-or-shorter', { what: word('way', c.cord ? 'cord' : 'cable') }),
+  ],
+}
+
+/** The smallest cord of this length that carries the job and loses little enough. */
+function cordMends(c: Capability, d: Demand): readonly Mend[] {
+  const { circuit, draw, rules, cord } = c
+  if (!circuit || !draw || !cord || d.dutyPct === null) return []
+  const asked = effectiveInputA(draw, d.hungriest.wantedA, d.dutyPct)
+  const I_1 = inputCurrentA(draw, d.hungriest.wantedA)
+  const r = reckonerFor(c.assumptions)
+  const least = circuit.voltageV * (1 - c.assumptions.voltsLostMostPct / 100)
+  const size = rules.conductorSizes.find((one) => {
+    const carries = rules.cordA(one)?.value ?? 0
+    const arrives = voltsAtMachineV(rules, circuit, { ...cord, size: one }, I_1, r) ?? 0
+    return carries >= asked && arrives >= least
+  })
+  if (size === undefined) return []
+  const patch = { on: 'set-up', change: { cordSize: size } } as const
+  return [{ ...told('cord-of', { size, length: figure(cord.lengthMm, 'mm length') }), patch }]
+}
+
+const cordRating = calculation({
+  id: 'cord-rating',
+  title: 'What the cord carries, laid out straight',
+  symbol: 'A_x',
+  unit: 'A',
+  expression: 'A_x',
+  method: 'row of the rule book’s table for this size',
+  inputs: { A_x: input('of the table', 'A', computed('rule book')) },
+  compute: ({ A_x }) => A_x,
+  source: computed('rule book'),
+})
+
+const extensionCord: Criterion = {
+  id: 'cord',
+  group: null,
+  slots: CIRCUIT,
+  demandFrom: [effectiveInput],
+  capacityFrom: [cordRating],
+  alsoFrom: [jobDuty, mostWanted],
+  assess(c, d) {
+    const { circuit, draw, cord, rules, r } = c
+    if (!d || !circuit || !draw || !cord || d.dutyPct === null) return null
+    const carries = rules.cordA(cord.size)
+    if (!carries) return unknown('cord', told('cord', { size: cord.size, book: rules.name }))
+    return measured(c, 'cord', {
+      params: { size: cord.size, length: figure(cord.lengthMm, 'mm length') },
+      demand: effectiveInputA(draw, d.hungriest.wantedA, d.dutyPct, r),
+      capacity: r.take(cordRating, { A_x: carries.value }, () => ({
+        A_x: { name: cord.size, source: carries.source },
+      })),
+      unit: 'A',
+      weldId: d.hungriest.joint.id,
+      source: carries.source,
+    })
+  },
+  mends: (c, d) => (d ? cordMends(c, d) : []),
+}
+
 export const SUPPLY_CRITERIA: readonly Criterion[] = [
   supplyVoltage,
   supplySetting,
@@ -304,4 +431,6 @@ export const SUPPLY_CRITERIA: readonly Criterion[] = [
   conductorRule,
   breakerRule,
   outletRule,
+  volts,
+  extensionCord,
 ]

@@ -2,10 +2,24 @@
 import { POLARITIES, PROCESS_IDS } from './process.ts'
 import { z } from 'zod'
 import { field } from './field.ts'
-import { idSchema, nameSchema, voltsSchema } from './fields.ts'
+import { idSchema, lengthMmSchema, nameSchema, voltsSchema } from './fields.ts'
 import { START_METHODS, START_WORDS } from './powerSource.ts'
 
 const part = idSchema.nullable()
+
+/** What is printed on extension cords; the rule books know these and more. */
+const CORD_SIZES = [
+  '16 AWG',
+  '14 AWG',
+  '12 AWG',
+  '10 AWG',
+  '8 AWG',
+  '6 AWG',
+  '1.5 mm²',
+  '2.5 mm²',
+  '4 mm²',
+  '6 mm²',
+]
 
 export const setUpSchema = z.strictObject({
   id: idSchema,
@@ -14,6 +28,16 @@ export const setUpSchema = z.strictObject({
   polarity: z.enum(POLARITIES).meta(field('Polarity', { words: { dcep: 'DCEP', dcen: 'DCEN', ac: 'AC' } })),
   /** Null only for a set that an engine drives. */
   circuitId: part.meta(field('Circuit', { reference: 'circuit', empty: 'none' })),
+  /** Extension cord between outlet and machine, as printed on it; null for none. */
+  cordSize: z
+    .string()
+    .min(1, 'is empty; write for example 10 AWG')
+    .max(24)
+    .nullable()
+    .meta(field('Extension cord', { empty: 'none', suggests: CORD_SIZES })),
+  cordLengthMm: lengthMmSchema
+    .nullable()
+    .meta(field('Length of the cord', { empty: 'none', quantity: 'length' })),
   /** What links or plug of the source are set for; null where nobody has said, or where it finds its voltage itself. */
   linksSetV: voltsSchema.nullable().meta(field('Links or plug set for', { unit: 'V', empty: 'not said' })),
   powerSourceId: idSchema.meta(field('Power source', { reference: 'power-source' })),

@@ -160,7 +160,11 @@ const UPCASTERS: Readonly<Record<RecordKind, readonly Upcaster[]>> = {
   wire: [without(STOCK_FIELDS.wire), (wire) => ({ lengthMm: null, ...wire })],
   gas: [without(STOCK_FIELDS.gas)],
   tungsten: [without(STOCK_FIELDS.tungsten)],
-  'set-up': [(setUp) => ({ linksSetV: null, ...setUp })],
+  'set-up': [
+    (setUp) => ({ linksSetV: null, ...setUp }),
+    // Until then every machine stood at its outlet.
+    (setUp) => ({ cordSize: null, cordLengthMm: null, ...setUp }),
+  ],
   // Until then no root was purged.
   job: [
     (job) => ('joints' in job ? { ...job, joints: eachOf(job['joints'], { purge: false }) } : job),
@@ -242,7 +246,7 @@ const STICK = { ...COUNTED_APART, wire: 3, 'power-source': 2 } as const
 const CLASSES = { ...STICK, shop: 4, 'power-source': 3 } as const
 
 /** Since what is bought is planned. */
-const PURCHASES = { ...CLASSES, circuit: 3, 'power-source': 4, job: 3 } as const
+const PURCHASES = { ...CLASSES, circuit: 3, 'power-source': 4, 'set-up': 3, job: 3 } as const
 
 /** By kind of file, for each of its versions the versions of the records in it; a kind that is not named has 1. */
 const FILES = {
@@ -261,7 +265,7 @@ const FILES = {
     { ...COUNTED_APART, circuit: 2, 'set-up': 2 },
     { ...STICK, circuit: 2, 'set-up': 2 },
     { ...STICK, 'power-source': 3, circuit: 2, 'set-up': 2 },
-    { ...STICK, 'power-source': 4, circuit: 3, 'set-up': 2 },
+    { ...STICK, 'power-source': 4, circuit: 3, 'set-up': 3 },
   ],
   'brannik-job': [{}, { job: 2 }, { job: 3 }],
   'brannik-fit': [

@@ -137,7 +137,7 @@ export function drawOf(
   }
 }
 
-const inputCurrent = calculation({
+export const inputCurrent = calculation({
   id: 'input-current',
   title: 'Current drawn while the arc burns',
   symbol: 'I_1',

@@ -66,7 +66,7 @@ export interface RuleBook {
   readonly id: string
   readonly name: string
   /** Conductor temperatures that its tables have a column for, °C. */
-  readonly columnsC: readonly number[]
+  readonly columnsC: readonly Circuit['columnC'][]
   /** How a conductor may lie, the usual way first. */
   readonly methods: readonly string[]
   readonly outlets: readonly Outlet[]

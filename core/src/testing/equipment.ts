@@ -268,6 +268,16 @@ export function sampleCapability(part: SamplePart = {}): Capability {
     gas: sampleGas(),
   }
   const own = Object.fromEntries(SLOTS.flatMap((slot) => (slot in part ? [[slot, part[slot] ?? null]] : [])))
-  const settings = { process, polarity, linksSetV, start, electronicsNear, stickOutMm, flowLPerMin }
+  const settings = {
+    process,
+    polarity,
+    cordSize: null,
+    cordLengthMm: null,
+    linksSetV,
+    start,
+    electronicsNear,
+    stickOutMm,
+    flowLPerMin,
+  }
   return capabilityOf(shop, settings, { ...chosen, ...own })
 }

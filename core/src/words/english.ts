@@ -15,6 +15,7 @@ const CLASSED = {
 
 export const ENGLISH: Language = {
   vocabulary: {
+    way: { cord: 'cord', cable: 'cable' },
     process: Object.fromEntries(Object.values(PROCESSES).map(({ id, workshopWord }) => [id, workshopWord])),
     material: Object.fromEntries(Object.values(MATERIALS).map(({ id, name }) => [id, name])),
     metal: { 'carbon-steel': 'carbon steel', stainless: 'stainless', aluminium: 'aluminium' },
@@ -133,6 +134,8 @@ export const ENGLISH: Language = {
     'conductor-rule': 'Cable, by the rule',
     'breaker-rule': 'Breaker, by the rule',
     'outlet-rule': 'Outlet',
+    volts: 'Volts at the machine',
+    cord: 'Extension cord',
     'source-range': 'Source output',
     'source-duty': 'Source duty at {current}',
     'gun-duty': '{holder} at this duty',
@@ -214,6 +217,8 @@ export const ENGLISH: Language = {
     'conductor-rule': 'cable, rule',
     'breaker-rule': 'breaker, rule',
     'outlet-rule': 'outlet',
+    volts: 'volts',
+    cord: 'cord',
     'source-range': 'source',
     'source-duty': 'duty',
     'gun-duty': 'gun',
@@ -277,6 +282,14 @@ export const ENGLISH: Language = {
       measured: 'The machine asks for a cable of {demand}; {size} carries {capacity}',
       'other-process':
         'By {process} the machine asks for a cable of {demand}, and the circuit is not rewired for another process; {size} carries {capacity}',
+    },
+    volts: {
+      measured: 'Drawing {drawn}, {lost} is lost on the way to the machine',
+      sags: 'Drawing {drawn}, {lost} is lost on the way: the arc is weaker than its dial says',
+    },
+    cord: {
+      measured:
+        'The job’s heating equals a steady {demand}; {length} of {size} carry {capacity}, laid out straight: a coiled cord melts',
     },
     'outlet-rule': {
       measured: 'The plate asks for {demand}; the outlet, {outlet}, is rated {capacity}.',
@@ -684,6 +697,7 @@ export const ENGLISH: Language = {
       'what {source} draws: the plate does not agree with itself: {current} at {volts} is {given} out, and {input} at {supply} is {taken} in, an efficiency of {efficiency}; read both again',
     'wire-for-arc': 'a wire: arc time follows from it',
     ampacity: 'the ampacity of {size}: not a size of {book}',
+    cord: 'what a cord of {size} carries: not a size of {book}',
     'gas-for-rating': 'the gas: a gun’s rating depends on it',
     'other-kind': 'a {wanted}: {gun} is a {kind}',
     'gun-rating': 'a rating of {gun} for {gas}, {wave}',
@@ -714,6 +728,8 @@ export const ENGLISH: Language = {
     'circuit-with-breaker':
       'A circuit with a breaker of at least {size}, put in by an electrician with the cable to match',
     'cable-of': 'Cable of at least {size}, by an electrician',
+    'thicker-or-shorter': 'A thicker or shorter {what}',
+    'cord-of': 'A cord of {size}, {length} long',
     'outlet-of': 'An outlet and plug rated for at least {size}, by an electrician',
     'breaker-at-most': 'A breaker of at most {size} for this machine, by an electrician',
     'source-that-goes-low': 'A power source that holds an arc at {current}',

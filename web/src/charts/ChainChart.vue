@@ -26,7 +26,7 @@ const NARROW_PX = 520
 const MOST_OVER_WANTED = 1.75
 
 const box = ref<HTMLElement | null>(null)
-const { width, height: room } = useElementSize(box, { width: 780, height: 224 })
+const { width, height: room } = useElementSize(box, { width: 780, height: 210 })
 const isNarrow = computed(() => width.value < NARROW_PX)
 const size = computed(() => (isNarrow.value ? NARROW : WIDE))
 const height = computed(() => Math.max(LEAST, room.value))

@@ -21,6 +21,7 @@ import {
   partsOf,
   type Plan,
   type PlateColumnMeaning,
+  type Power,
   type PowerSource,
   type Notation,
   type MappedColumn,
@@ -397,6 +398,11 @@ export class Engine {
   /** @returns whole set-ups that do a job, of what is here and what could be bought; none where there is no such job */
   async could(jobId: string, most: number): Promise<CouldDo> {
     return (await seldom()).could(this.#snapshot, jobId, most)
+  }
+
+  /** @returns a job with a set-up on every circuit; null where one of them is not there */
+  async power(jobId: string, setUpId: string): Promise<Power | null> {
+    return (await seldom()).power(this.#snapshot, jobId, setUpId)
   }
 
   /** @returns what is written down of jobs with set-ups; what is not there is left out */

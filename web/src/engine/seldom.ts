@@ -8,6 +8,8 @@ import {
   heldAgainst,
   type PlateColumnMeaning,
   plateMeaning,
+  type Power,
+  powerOf,
   type PowerSource,
   proposeSetUps,
   type Ranked,
@@ -60,4 +62,11 @@ export function ranked(
   const wanted = new Set(sourceIds)
   const sources = shelf.powerSources.filter(({ id }) => wanted.has(id))
   return shelf.shop ? rankSources(asked, sources, { shop: shelf.shop, shelf }) : []
+}
+
+/** Null where the job or the set-up is not there. */
+export function power(shelf: Snapshot, jobId: string, setUpId: string): Power | null {
+  const job = shelf.jobs.find(({ id }) => id === jobId)
+  const setUp = shelf.setUps.find(({ id }) => id === setUpId)
+  return shelf.shop && job && setUp ? powerOf(shelf.shop, shelf, job, setUp) : null
 }

@@ -89,6 +89,21 @@ function setProcess(processId: ProcessId): void {
       :model-value="setUp.electronicsNear"
       @update:model-value="emit('change', { electronicsNear: !setUp.electronicsNear }, 'electronics near by')"
     />
+    <TextField
+      class="short-field"
+      label="Extension cord"
+      :model-value="setUp.cordSize ?? ''"
+      @update:model-value="(now) => emit('change', { cordSize: now === '' ? null : now }, 'extension cord')"
+    />
+    <QuantityField
+      v-if="setUp.cordSize !== null"
+      class="short-field"
+      kind="length"
+      label="Its length"
+      optional="not said"
+      :model-value="setUp.cordLengthMm"
+      @update:model-value="(now) => emit('change', { cordLengthMm: now }, 'length of the cord')"
+    />
     <ChoiceField
       class="for-job"
       label="Looked at for the job"

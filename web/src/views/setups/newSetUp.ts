@@ -31,6 +31,8 @@ export function newSetUp(process: ProcessId, shop: Shop, shelf: Shelf, taken: re
       electronicsNear: false,
       stickOutMm: null,
       flowLPerMin: null,
+      cordSize: null,
+      cordLengthMm: null,
       linksSetV: null,
     }
     return { settings, ...fitOut(capabilityOf(shop, settings, emptyChoice()), shelf, { which: 'all' }) }

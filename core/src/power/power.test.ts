@@ -1,0 +1,180 @@
+/** The supply of a job: volts on the way, cords, and when the breaker goes; facts of the trade where no standard is named. */
+import { describe, expect, it } from 'vitest'
+import { assumptionsOf } from '../assumptions/assume.ts'
+import { reckonerFor } from '../calculation/reckoner.ts'
+import { type FitInput, fitJob } from '../fit/fit.ts'
+import type { Circuit, SetUp } from '../model/equipment.ts'
+import { international } from '../supply/books/international.ts'
+import { northAmerican } from '../supply/books/northAmerican.ts'
+import { voltsAtMachineV } from '../supply/voltageDrop.ts'
+import { demoInput, demoShop } from '../testing/samples.ts'
+import { sentenceOf, speechOf } from '../words/speech.ts'
+import { powerOf } from './power.ts'
+
+const demo = demoShop()
+const FOOT = 304.8
+const r = reckonerFor(assumptionsOf({ assumptions: {} }))
+const frame = demoInput('press-frame', 'north-wall-wire')
+const circuitOf = (id: string): Circuit => {
+  const found = demo.circuits.find((one) => one.id === id)
+  if (!found) throw new Error(`the demo has no circuit ${id}`)
+  return found
+}
+const setUpOf = (id: string): SetUp => {
+  const found = demo.setUps.find((one) => one.id === id)
+  if (!found) throw new Error(`the demo has no set-up ${id}`)
+  return found
+}
+const jobOf = (id: string) => {
+  const found = demo.jobs.find((one) => one.id === id)
+  if (!found) throw new Error(`the demo has no job ${id}`)
+  return found
+}
+
+describe('volts on the way', () => {
+  const wall = { ...circuitOf('north-wall'), lengthMm: 0 }
+  const drop = (size: string, feet: number, inputA: number): number =>
+    wall.voltageV - (voltsAtMachineV(northAmerican, wall, { size, lengthMm: feet * FOOT }, inputA, r) ?? NaN)
+
+  it('50 ft of 14 AWG at 20 A lose some 6 V of 120 (NEC Chapter 9 Table 8: 3.14 Ω in 1000 ft)', () => {
+    // Ohm alone gives 2 · 50 ft · 3.14 Ω / 1000 ft · 20 A = 6.28 V; at the same power a little more is drawn.
+    expect(drop('14 AWG', 50, 20)).toBeGreaterThan(6.28)
+    expect(drop('14 AWG', 50, 20)).toBeLessThan(6.8)
+    expect(drop('14 AWG', 0, 20)).toBeCloseTo(0, 9)
+  })
+
+  it('a longer cord never raises the volts, a thicker one never lowers them', () => {
+    let last = 0
+    for (const feet of [0, 25, 50, 100, 200, 400]) {
+      expect(drop('12 AWG', feet, 25)).toBeGreaterThanOrEqual(last)
+      last = drop('12 AWG', feet, 25)
+    }
+    for (const [thin, thick] of [
+      ['14 AWG', '12 AWG'],
+      ['12 AWG', '10 AWG'],
+      ['10 AWG', '8 AWG'],
+    ] as const)
+      expect(drop(thick, 100, 20)).toBeLessThan(drop(thin, 100, 20))
+  })
+
+  it('meets Ohm with the power that is asked: U_m · I_m = U₁ · I₁ and U₁ − U_m = R · I_m', () => {
+    const volts = voltsAtMachineV(northAmerican, wall, { size: '14 AWG', lengthMm: 100 * FOOT }, 20, r) ?? NaN
+    const ampsThere = (wall.voltageV * 20) / volts
+    const ohms = (2 * 10.3 * 100 * FOOT) / 1e6
+    expect(wall.voltageV - volts).toBeCloseTo(ohms * ampsThere, 6)
+  })
+
+  it('with three phases √3 of a wire counts, single-phase both (fact of the trade)', () => {
+    const at = (phases: 1 | 3) =>
+      480 -
+      (voltsAtMachineV(
+        northAmerican,
+        { ...wall, voltageV: 480, phases },
+        { size: '10 AWG', lengthMm: 30_000 },
+        2,
+        r,
+      ) ?? NaN)
+    expect(at(1) / at(3)).toBeCloseTo(2 / Math.sqrt(3), 2)
+  })
+
+  it('is not known for a size that the book does not have', () => {
+    expect(voltsAtMachineV(northAmerican, wall, { size: '2.5 mm²', lengthMm: 1000 }, 10, r)).toBeNull()
+    expect(voltsAtMachineV(international, wall, null, 10, r)).toBeNull()
+  })
+})
+
+describe('an extension cord', () => {
+  const bay = demoInput('press-frame', 'bay-2-wire')
+  const onCord = (size: string, feet: number): FitInput => ({
+    ...bay,
+    setUp: { ...bay.setUp, cordSize: size, cordLengthMm: feet * FOOT },
+  })
+  const found = (input: FitInput, id: string) =>
+    fitJob(input).criteria.find(({ criterion }) => criterion === id)
+
+  it('none has no finding; a thin long one is one with its figures, and the smallest that does is offered', () => {
+    expect(found(bay, 'cord')).toBeUndefined()
+    const thin = onCord('16 AWG', 100)
+    expect(found(thin, 'cord')).toMatchObject({ verdict: 'fails', capacity: 13 })
+    expect(found(thin, 'volts')?.verdict).not.toBe('fits')
+    expect(sentenceOf(speechOf(frame.shop), found(thin, 'cord') as never)).toMatch(
+      /100 ft of 16 AWG carry 13 A.*coiled/,
+    )
+    const mend = fitJob(thin).mends['cord']?.[0]
+    expect(mend?.code).toBe('cord-of')
+    const size = mend?.patch?.on === 'set-up' ? mend.patch.change.cordSize : null
+    expect(found(onCord(size ?? '', 100), 'cord')?.verdict).not.toBe('fails')
+    expect(found(onCord(size ?? '', 100), 'volts')?.verdict).toBe('fits')
+  })
+
+  it('of a size that the book does not have is unknown, not fitting', () => {
+    expect(found(onCord('7 mm²', 50), 'cord')).toMatchObject({ verdict: 'unknown' })
+  })
+})
+
+describe('the power of a job', () => {
+  const power = powerOf(demo.shop, demo, jobOf('press-frame'), setUpOf('north-wall-wire'))
+  const on = (id: string) => {
+    const one = power.circuits.find(({ circuitId }) => circuitId === id)
+    if (!one) throw new Error(id)
+    return one
+  }
+
+  it('looks at every circuit of the shop, and says the same of the set-up’s own as the fit does', () => {
+    expect(power.circuits.map(({ circuitId }) => circuitId)).toEqual(demo.circuits.map(({ id }) => id))
+    const fit = fitJob(frame)
+    for (const finding of on('north-wall').findings)
+      expect(fit.criteria.find(({ criterion }) => criterion === finding.criterion)).toEqual(finding)
+    expect(on('north-wall').verdict).toBe('fails')
+  })
+
+  it('a machine does not draw on volts that it does not take', () => {
+    expect(on('bay-3')).toMatchObject({ drawn: null, trips: null, verdict: 'fails' })
+  })
+
+  it('draws most at its rating or at the job, least idling; heat lies between', () => {
+    const { drawn } = on('north-wall')
+    expect(drawn?.idleA).toBeLessThan(drawn?.heatsA ?? 0)
+    expect(drawn?.heatsA).toBeLessThan(drawn?.jobA ?? 0)
+    expect(drawn?.jobA).toBeGreaterThan(20)
+    // Twice the volts, half the current (fact of the trade), within the plate's rounding.
+    const half = (on('bay-2').drawn?.jobA ?? 0) / (drawn?.jobA ?? 1)
+    expect(half).toBeGreaterThan(0.4)
+    expect(half).toBeLessThan(0.6)
+  })
+
+  it('the breaker goes where the fit says so, the early one first; on 50 A it holds all shift', () => {
+    const [, shift, automatic] = on('north-wall').trips ?? []
+    expect(shift?.afterS.early).toBeGreaterThan(60)
+    expect(shift?.afterS.early).toBeLessThan(shift?.afterS.late ?? Infinity)
+    // An arc without end trips sooner than one with pauses.
+    expect(automatic?.afterS.early).toBeLessThan(shift?.afterS.early ?? 0)
+    for (const trips of on('bay-2').trips ?? [])
+      expect(trips.afterS).toEqual({ early: null, nominal: null, late: null })
+    // The curve crosses the usual breaker's level when that one goes.
+    const crossed = shift?.curve.find(({ share }) => share >= 1)
+    expect(crossed && shift?.afterS.nominal && Math.abs(crossed.atS / shift.afterS.nominal - 1)).toBeLessThan(
+      0.2,
+    )
+  })
+
+  it('names the smallest circuit that would do, and it does', () => {
+    const [at240] = power.wanted.filter(({ voltageV }) => voltageV === 240)
+    expect(at240?.breakerA).toBeGreaterThan(15)
+    expect(at240?.breakerA).toBeLessThanOrEqual(50)
+    const smaller = northAmerican.breakerSizesA.filter((size) => size < (at240?.breakerA ?? 0)).at(-1)
+    const pulled = { ...circuitOf('bay-2'), id: 'new', breakerA: smaller ?? 0 }
+    const less = powerOf(
+      demo.shop,
+      { ...demo, circuits: [pulled] },
+      jobOf('press-frame'),
+      setUpOf('north-wall-wire'),
+    )
+    expect(less.circuits[0]?.verdict).not.toBe('fits')
+  })
+
+  it('of a set that an engine drives there is none', () => {
+    const engine = powerOf(demo.shop, demo, jobOf('loader-fork'), setUpOf('heath-stick'))
+    expect(engine).toMatchObject({ circuits: [], wanted: [] })
+  })
+})

@@ -1,0 +1,136 @@
+/** A job with a set-up on every circuit of the shop: what is drawn, what holds, and when the breaker goes. */
+import { type Capability, capabilityOf } from '../capability/capability.ts'
+import { chosenOf } from '../capability/slots.ts'
+import type { Assessment } from '../criteria/criterion.ts'
+import { assess } from '../criteria/index.ts'
+import { SUPPLY_CRITERIA } from '../criteria/supply.ts'
+import { type Demand, demandOf } from '../demand/demand.ts'
+import type { Circuit, SetUp } from '../model/equipment.ts'
+import type { Job } from '../model/job.ts'
+import type { Shelf } from '../model/shelf.ts'
+import type { Shop } from '../model/shop.ts'
+import { USUAL_RUN } from '../model/usualRun.ts'
+import { type Verdict, worstVerdict } from '../model/verdict.ts'
+import { effectiveInputA, greatestInputA, inputCurrentA } from '../supply/inputCurrent.ts'
+import { smallestConductor } from '../supply/ruleBook.ts'
+import { type Trips, tripsOf } from './trips.ts'
+
+/** What the machine takes from the circuit, A. */
+export interface Drawn {
+  /** While the job's hungriest weld burns. */
+  readonly jobA: number
+  /** At the highest current of its plate. */
+  readonly ratedA: number
+  readonly idleA: number
+  /** As a steady current that heats as much over the worst ten minutes; null without arc time. */
+  readonly heatsA: number | null
+}
+
+/** One circuit, with this machine on it. */
+export interface OnCircuit {
+  readonly circuitId: string
+  /** The worst of what concerns the supply. */
+  readonly verdict: Verdict
+  readonly findings: readonly Assessment[]
+  /** Null where the machine does not take these volts. */
+  readonly drawn: Drawn | null
+  /** What the cable carries as it lies, A; null for a size that the rule book does not have. */
+  readonly cableA: number | null
+  /** Null without arc time, or where the machine does not take these volts. */
+  readonly trips: readonly Trips[] | null
+  /** By the standard of its breaker. */
+  readonly breakerName: string
+}
+
+/** The smallest circuit that makes the job fit, to have pulled. */
+export interface NewCircuit {
+  readonly voltageV: number
+  readonly phases: 1 | 3
+  readonly breakerA: number
+  readonly conductorSize: string
+}
+
+export interface Power {
+  readonly circuits: readonly OnCircuit[]
+  /** For each supply that the machine takes; empty for a set that an engine drives. */
+  readonly wanted: readonly NewCircuit[]
+
+  readonly ruleBook: string
+}
+
+const OF_SUPPLY: ReadonlySet<string> = new Set(SUPPLY_CRITERIA.map(({ id }) => id))
+
+function drawnOf({ draw, supply, r }: Capability, d: Demand): Drawn | null {
+  if (!draw || !supply) return null
+  return {
+    jobA: inputCurrentA(draw, d.hungriest.wantedA),
+    ratedA: greatestInputA(supply, draw, r),
+    idleA: draw.idleA,
+    heatsA: d.dutyPct === null ? null : effectiveInputA(draw, d.hungriest.wantedA, d.dutyPct),
+  }
+}
+
+function onCircuit(c: Capability, d: Demand, circuit: Circuit): OnCircuit {
+  const findings = assess(c, d).filter(({ criterion }) => OF_SUPPLY.has(criterion))
+  return {
+    circuitId: circuit.id,
+    verdict: worstVerdict(findings.map(({ verdict }) => verdict)),
+    findings,
+    drawn: drawnOf(c, d),
+    cableA: c.ampacity?.value ?? null,
+    trips: tripsOf(c, d),
+    breakerName: c.breaker.name,
+  }
+}
+
+const USUAL_LENGTH_MM = 15_000
+/** A breaker that holds, with the cable that may be behind it without the rules for welders. */
+function wantedOn(c: Capability, d: Demand, voltageV: number, phases: 1 | 3): NewCircuit | null {
+  const { rules } = c
+  // As an electrician pulls it, whom no rule for welders helps (NEC 240.4(D) has these sizes in the 60 °C column).
+  const columnC = rules.columnsC[0] ?? 60
+  const like = (breakerA: number, conductorSize: string): Circuit => ({
+    id: 'wanted',
+    name: '',
+    voltageV,
+    phases,
+    breakerA,
+    conductorSize,
+    columnC,
+    ...USUAL_RUN,
+    lengthMm: USUAL_LENGTH_MM,
+    held: 'candidate',
+    price: null,
+  })
+  for (const breakerA of rules.breakerSizesA) {
+    const conductorSize = smallestConductor(rules, breakerA, like(breakerA, ''))
+    if (conductorSize === null) continue
+    const circuit = like(breakerA, conductorSize)
+    const found = onCircuit(c.with('circuit', circuit), d, circuit)
+    if (found.verdict === 'fits') return { voltageV, phases, breakerA, conductorSize }
+  }
+  return null
+}
+
+/**
+ * @returns every circuit with this machine, whatever the set-up hangs on now
+ * @example powerOf(shop, shelf, job, setUp).circuits.filter(({ verdict }) => verdict === 'fits')
+ */
+export function powerOf(shop: Shop, shelf: Shelf, job: Job, setUp: SetUp): Power {
+  const chosen = chosenOf(setUp, shelf)
+  const c = capabilityOf(shop, setUp, chosen)
+  const d = demandOf(job, setUp.process, chosen.wire, shop)
+  const supplies = new Map(
+    c.supplyAnswer.offered.flatMap(({ voltageV, phases }) =>
+      voltageV === null ? [] : [[`${voltageV} ${phases}`, { voltageV, phases }] as const],
+    ),
+  )
+  return {
+    circuits:
+      supplies.size === 0
+        ? []
+        : shelf.circuits.map((circuit) => onCircuit(c.with('circuit', circuit), d, circuit)),
+    wanted: [...supplies.values()].flatMap(({ voltageV, phases }) => wantedOn(c, d, voltageV, phases) ?? []),
+    ruleBook: c.rules.name,
+  }
+}

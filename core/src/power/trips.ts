@@ -1,0 +1,78 @@
+/** After how long of this welding the breaker goes: done once, all shift long, and with an arc that never stops. */
+import type { Capability } from '../capability/capability.ts'
+import type { Demand } from '../demand/demand.ts'
+import { BANDS, type Band, storesOf } from '../supply/breaker/breakerModel.ts'
+import { type Beat, type HeatAt, heatCurve, tripsAfterS } from '../supply/breaker/heat.ts'
+import { heldWithoutEndA } from '../supply/breaker/overload.ts'
+import { inputCurrentA } from '../supply/inputCurrent.ts'
+
+export const PATTERNS_OF_WORK = ['job', 'shift', 'automatic'] as const
+export type PatternOfWork = (typeof PATTERNS_OF_WORK)[number]
+
+export interface Trips {
+  readonly pattern: PatternOfWork
+  /** How long it is looked at, s. */
+  readonly mostS: number
+  /** s until it trips; null where it holds. */
+  readonly afterS: Readonly<Record<Band, number | null>>
+  /** Heat of the breaker, 1 where the usual one trips; up to where the latest trips. */
+  readonly curve: readonly HeatAt[]
+  /** Heat at which each of the band trips, on the same scale. */
+  readonly levels: Readonly<Record<Band, number>>
+}
+
+const HOUR_S = 3600
+/** A breaker is as good as settled within so many of its time constants: longer work changes nothing. */
+const AUTOMATIC_S = 8 * HOUR_S
+
+/** The job's arcs and pauses as currents from the circuit; null without arc time, or without a draw. */
+function beatsOf({ draw }: Capability, { spells, hungriest, dutyPct }: Demand): readonly Beat[] | null {
+  if (!draw || dutyPct === null) return null
+  return spells.map(({ arcS, offS, times, heat }) => ({
+    onS: arcS,
+    offS,
+    times,
+    onA: inputCurrentA(draw, hungriest.wantedA * Math.sqrt(heat)),
+    offA: draw.idleA,
+  }))
+}
+
+/**
+ * @returns by pattern; null without a circuit, a draw or arc time
+ * @example tripsOf(capability, demand)?.[0]?.afterS.early // 540 s
+ */
+export function tripsOf(c: Capability, d: Demand): readonly Trips[] | null {
+  const { circuit, draw, breaker, r } = c
+  const beats = beatsOf(c, d)
+  if (!circuit || !draw || !beats) return null
+  // Warm air takes from the rating what it takes from the current that is held.
+  const ratingA = heldWithoutEndA(circuit, breaker, r) / breaker.holds
+  const stores = storesOf(breaker, circuit.breakerA)
+  const nominal = stores.nominal.tripsAt ** 2
+  const levels = byBand((band) => stores[band].tripsAt ** 2 / nominal)
+  const withoutEnd: Beat = {
+    onS: AUTOMATIC_S,
+    offS: 0,
+    times: 1,
+    onA: inputCurrentA(draw, d.hungriest.wantedA),
+    offA: draw.idleA,
+  }
+  const lookAt = (pattern: PatternOfWork, all: readonly Beat[], mostS: number): Trips => ({
+    pattern,
+    mostS,
+    afterS: byBand((band) => tripsAfterS(all, ratingA, stores[band], mostS)),
+    curve: heatCurve(all, ratingA, stores.late, mostS).map(({ atS, share }) => ({
+      atS,
+      share: share * levels.late,
+    })),
+    levels,
+  })
+  return [
+    lookAt('job', beats, (d.workH ?? 0) * HOUR_S),
+    lookAt('shift', beats, c.assumptions.shiftHours * HOUR_S),
+    lookAt('automatic', [withoutEnd], AUTOMATIC_S),
+  ]
+}
+
+const byBand = <T>(of: (band: Band) => T): Readonly<Record<Band, T>> =>
+  Object.fromEntries(BANDS.map((band) => [band, of(band)])) as Readonly<Record<Band, T>>

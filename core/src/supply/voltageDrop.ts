@@ -1,0 +1,76 @@
+/** Volts that are lost on the way to the machine: the branch circuit, and an extension cord. */
+import { computed, dataPlate } from '../basis/source.ts'
+import { calculation, from, input } from '../calculation/calculation.ts'
+import type { Reckoner } from '../calculation/reckoner.ts'
+import type { Circuit } from '../model/circuit.ts'
+import { inputCurrent } from './inputCurrent.ts'
+import type { RuleBook } from './ruleBook.ts'
+
+const TABLE = computed('rule book')
+const wayResistance = calculation({
+  id: 'way-resistance',
+  title: 'Resistance of the way there and back',
+  symbol: 'R',
+  unit: 'Ω',
+  expression: 'g * (ρ_1 * L_1 + ρ_2 * L_2) / 1000000',
+  inputs: {
+    g: input('2 there and back, √3 with three phases', '', computed('phases of the circuit')),
+    ρ_1: input('cable', 'Ω/km', TABLE),
+    L_1: input('its length', 'mm length', dataPlate('circuit')),
+    ρ_2: input('extension cord', 'Ω/km', TABLE),
+    L_2: input('its length; 0 for none', 'mm length', dataPlate('set-up')),
+  },
+  compute: ({ g, ρ_1, L_1, ρ_2, L_2 }) => (g * (ρ_1 * L_1 + ρ_2 * L_2)) / 1_000_000,
+  source: computed('length and resistance; reactance of such cables is small beside it'),
+})
+
+/** A power source takes its power whatever volts arrive: with fewer volts it draws more, and more are lost. */
+export const voltsAtMachine = calculation({
+  id: 'volts-at-machine',
+  title: 'Volts at the machine while the arc burns',
+  symbol: 'U_m',
+  unit: 'V',
+  expression: '(U_1 + sqrt(max(0, U_1^2 - 4 * R * I_1 * U_1))) / 2',
+  inputs: {
+    U_1: input('volts at the panel', 'V', dataPlate('circuit')),
+    R: from(wayResistance),
+    I_1: from(inputCurrent),
+  },
+  compute: ({ U_1, R, I_1 }) => (U_1 + Math.sqrt(Math.max(0, U_1 ** 2 - 4 * R * I_1 * U_1))) / 2,
+  source: computed('Ohm, with the same power at fewer volts'),
+})
+
+/** An extension cord; null for none. */
+export interface Cord {
+  readonly size: string
+  readonly lengthMm: number
+}
+
+/**
+ * @param inputA what the machine draws where no volts are lost, A
+ * @returns V; null for a cable or a cord that the rule book does not have
+ * @example voltsAtMachineV(rules, circuit, { size: '14 AWG', lengthMm: 15_240 }, 20, r) // 115 of 120 V
+ */
+export function voltsAtMachineV(
+  rules: RuleBook,
+  circuit: Circuit,
+  cord: Cord | null,
+  inputA: number,
+  r: Reckoner,
+): number | null {
+  const cable = rules.ohmPerKm(circuit.conductorSize, circuit.metal)
+  const extension = cord && rules.ohmPerKm(cord.size, 'copper')
+  if (!cable || (cord && !extension)) return null
+  const given = {
+    g: circuit.phases === 3 ? Math.sqrt(3) : 2,
+    ρ_1: cable.value,
+    L_1: circuit.lengthMm,
+    ρ_2: extension?.value ?? 0,
+    L_2: cord?.lengthMm ?? 0,
+  }
+  const R = r.take(wayResistance, given, () => ({
+    ρ_1: { name: circuit.conductorSize, source: cable.source },
+    ...(cord && extension ? { ρ_2: { name: cord.size, source: extension.source } } : {}),
+  }))
+  return r.take(voltsAtMachine, { U_1: circuit.voltageV, R, I_1: inputA })
+}
