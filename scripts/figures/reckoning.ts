@@ -10,10 +10,12 @@ import {
   explain,
   kitProblemOf,
   LIBRARY,
+  powerOf,
   readDocument,
   shopDocumentSchema,
   solveWith,
   studyKit,
+  tripsOf,
   type Job,
   type KitProblem,
   type PowerSource,
@@ -114,6 +116,27 @@ function oneCell(): void {
   print('explain-one', median(workings.slice(1)) / ids.length, 'ms')
 }
 
+/** Every job with every set-up on every circuit, until there were ten thousand; and what one chart of a breaker takes. */
+function power(): void {
+  const PAIRS = 10_000
+  const work = (): number => {
+    let looked = 0
+    for (;;)
+      for (const job of demo.jobs)
+        for (const setUp of demo.setUps) {
+          looked += powerOf(demo.shop, demo, job, setUp).circuits.length
+          if (looked >= PAIRS) return looked
+        }
+  }
+  print('power-10000', median(timed(work).slice(1)), 'ms')
+  const job = demo.jobs.find(({ id }) => id === 'press-frame')
+  const setUp = demo.setUps.find(({ id }) => id === 'north-wall-wire')
+  if (!job || !setUp) throw new Error('the demo has no press frame')
+  const capability = capabilityOf(demo.shop, setUp, chosenOf(setUp, demo))
+  const demand = demandOf(job, setUp.process, chosenOf(setUp, demo).wire, demo.shop)
+  print('trip-chart', median(timed(() => tripsOf(capability, demand, true)).slice(1)), 'ms')
+}
+
 /** Things of the demo and of the library over and over, every third of them to buy. */
 function shelfOf(counts: Readonly<Record<'powerSources' | 'guns' | 'wires' | 'gases', number>>): Shelf {
   const PATHS = { powerSources: 'power-sources', guns: 'guns', wires: 'wires', gases: 'gases' } as const
@@ -197,5 +220,6 @@ async function kit(): Promise<void> {
 
 board()
 oneCell()
+power()
 could()
 await kit()

@@ -113,7 +113,7 @@ describe('an extension cord', () => {
 })
 
 describe('the power of a job', () => {
-  const power = powerOf(demo.shop, demo, jobOf('press-frame'), setUpOf('north-wall-wire'))
+  const power = powerOf(demo.shop, demo, jobOf('press-frame'), setUpOf('north-wall-wire'), 'north-wall')
   const on = (id: string) => {
     const one = power.circuits.find(({ circuitId }) => circuitId === id)
     if (!one) throw new Error(id)

@@ -2,7 +2,6 @@
 import { type Capability, capabilityOf } from '../capability/capability.ts'
 import { chosenOf } from '../capability/slots.ts'
 import type { Assessment } from '../criteria/criterion.ts'
-import { assess } from '../criteria/index.ts'
 import { SUPPLY_CRITERIA } from '../criteria/supply.ts'
 import { type Demand, demandOf } from '../demand/demand.ts'
 import type { Circuit, SetUp } from '../model/equipment.ts'
@@ -58,7 +57,9 @@ export interface Power {
   readonly ruleBook: string
 }
 
-const OF_SUPPLY: ReadonlySet<string> = new Set(SUPPLY_CRITERIA.map(({ id }) => id))
+/** What concerns the supply, and nothing else of a set-up. */
+const supplyFindings = (c: Capability, d: Demand): readonly Assessment[] =>
+  SUPPLY_CRITERIA.flatMap((criterion) => criterion.assess(c, d) ?? [])
 
 function drawnOf({ draw, supply, r }: Capability, d: Demand): Drawn | null {
   if (!draw || !supply) return null
@@ -70,15 +71,15 @@ function drawnOf({ draw, supply, r }: Capability, d: Demand): Drawn | null {
   }
 }
 
-function onCircuit(c: Capability, d: Demand, circuit: Circuit): OnCircuit {
-  const findings = assess(c, d).filter(({ criterion }) => OF_SUPPLY.has(criterion))
+function onCircuit(c: Capability, d: Demand, circuit: Circuit, isDrawn: boolean): OnCircuit {
+  const findings = supplyFindings(c, d)
   return {
     circuitId: circuit.id,
     verdict: worstVerdict(findings.map(({ verdict }) => verdict)),
     findings,
     drawn: drawnOf(c, d),
     cableA: c.ampacity?.value ?? null,
-    trips: tripsOf(c, d),
+    trips: tripsOf(c, d, isDrawn),
     breakerName: c.breaker.name,
   }
 }
@@ -106,17 +107,25 @@ function wantedOn(c: Capability, d: Demand, voltageV: number, phases: 1 | 3): Ne
     const conductorSize = smallestConductor(rules, breakerA, like(breakerA, ''))
     if (conductorSize === null) continue
     const circuit = like(breakerA, conductorSize)
-    const found = onCircuit(c.with('circuit', circuit), d, circuit)
-    if (found.verdict === 'fits') return { voltageV, phases, breakerA, conductorSize }
+    const findings = supplyFindings(c.with('circuit', circuit), d)
+    if (findings.every(({ verdict }) => verdict === 'fits'))
+      return { voltageV, phases, breakerA, conductorSize }
   }
   return null
 }
 
 /**
+ * @param drawnId the circuit whose breaker is drawn over time; null for none
  * @returns every circuit with this machine, whatever the set-up hangs on now
  * @example powerOf(shop, shelf, job, setUp).circuits.filter(({ verdict }) => verdict === 'fits')
  */
-export function powerOf(shop: Shop, shelf: Shelf, job: Job, setUp: SetUp): Power {
+export function powerOf(
+  shop: Shop,
+  shelf: Shelf,
+  job: Job,
+  setUp: SetUp,
+  drawnId: string | null = null,
+): Power {
   const chosen = chosenOf(setUp, shelf)
   const c = capabilityOf(shop, setUp, chosen)
   const d = demandOf(job, setUp.process, chosen.wire, shop)
@@ -129,7 +138,9 @@ export function powerOf(shop: Shop, shelf: Shelf, job: Job, setUp: SetUp): Power
     circuits:
       supplies.size === 0
         ? []
-        : shelf.circuits.map((circuit) => onCircuit(c.with('circuit', circuit), d, circuit)),
+        : shelf.circuits.map((circuit) =>
+            onCircuit(c.with('circuit', circuit), d, circuit, circuit.id === drawnId),
+          ),
     wanted: [...supplies.values()].flatMap(({ voltageV, phases }) => wantedOn(c, d, voltageV, phases) ?? []),
     ruleBook: c.rules.name,
   }

@@ -15,7 +15,7 @@ export interface Trips {
   readonly mostS: number
   /** s until it trips; null where it holds. */
   readonly afterS: Readonly<Record<Band, number | null>>
-  /** Heat of the breaker, 1 where the usual one trips; up to where the latest trips. */
+  /** Heat of the breaker, 1 where the usual one trips; up to where the latest trips. Empty where nobody draws it. */
   readonly curve: readonly HeatAt[]
   /** Heat at which each of the band trips, on the same scale. */
   readonly levels: Readonly<Record<Band, number>>
@@ -38,10 +38,11 @@ function beatsOf({ draw }: Capability, { spells, hungriest, dutyPct }: Demand): 
 }
 
 /**
+ * @param isDrawn whether the curve is wanted: it costs more than all the rest
  * @returns by pattern; null without a circuit, a draw or arc time
- * @example tripsOf(capability, demand)?.[0]?.afterS.early // 540 s
+ * @example tripsOf(capability, demand, false)?.[0]?.afterS.early // 540 s
  */
-export function tripsOf(c: Capability, d: Demand): readonly Trips[] | null {
+export function tripsOf(c: Capability, d: Demand, isDrawn: boolean): readonly Trips[] | null {
   const { circuit, draw, breaker, r } = c
   const beats = beatsOf(c, d)
   if (!circuit || !draw || !beats) return null
@@ -57,14 +58,23 @@ export function tripsOf(c: Capability, d: Demand): readonly Trips[] | null {
     onA: inputCurrentA(draw, d.hungriest.wantedA),
     offA: draw.idleA,
   }
+  /** Where the earliest holds, all do. */
+  const afterS = (all: readonly Beat[], mostS: number): Trips['afterS'] => {
+    const early = tripsAfterS(all, ratingA, stores.early, mostS)
+    if (early === null) return HOLDS
+    const of = (band: Band) => tripsAfterS(all, ratingA, stores[band], mostS)
+    return { early, nominal: of('nominal'), late: of('late') }
+  }
   const lookAt = (pattern: PatternOfWork, all: readonly Beat[], mostS: number): Trips => ({
     pattern,
     mostS,
-    afterS: byBand((band) => tripsAfterS(all, ratingA, stores[band], mostS)),
-    curve: heatCurve(all, ratingA, stores.late, mostS).map(({ atS, share }) => ({
-      atS,
-      share: share * levels.late,
-    })),
+    afterS: afterS(all, mostS),
+    curve: isDrawn
+      ? heatCurve(all, ratingA, stores.late, mostS).map(({ atS, share }) => ({
+          atS,
+          share: share * levels.late,
+        }))
+      : [],
     levels,
   })
   return [
@@ -73,6 +83,8 @@ export function tripsOf(c: Capability, d: Demand): readonly Trips[] | null {
     lookAt('automatic', [withoutEnd], AUTOMATIC_S),
   ]
 }
+
+const HOLDS: Trips['afterS'] = { early: null, nominal: null, late: null }
 
 const byBand = <T>(of: (band: Band) => T): Readonly<Record<Band, T>> =>
   Object.fromEntries(BANDS.map((band) => [band, of(band)])) as Readonly<Record<Band, T>>

@@ -401,8 +401,8 @@ export class Engine {
   }
 
   /** @returns a job with a set-up on every circuit; null where one of them is not there */
-  async power(jobId: string, setUpId: string): Promise<Power | null> {
-    return (await seldom()).power(this.#snapshot, jobId, setUpId)
+  async power(jobId: string, setUpId: string, circuitId: string | null): Promise<Power | null> {
+    return (await seldom()).power(this.#snapshot, jobId, setUpId, circuitId)
   }
 
   /** @returns what is written down of jobs with set-ups; what is not there is left out */

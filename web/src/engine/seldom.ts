@@ -65,8 +65,13 @@ export function ranked(
 }
 
 /** Null where the job or the set-up is not there. */
-export function power(shelf: Snapshot, jobId: string, setUpId: string): Power | null {
+export function power(
+  shelf: Snapshot,
+  jobId: string,
+  setUpId: string,
+  circuitId: string | null,
+): Power | null {
   const job = shelf.jobs.find(({ id }) => id === jobId)
   const setUp = shelf.setUps.find(({ id }) => id === setUpId)
-  return shelf.shop && job && setUp ? powerOf(shelf.shop, shelf, job, setUp) : null
+  return shelf.shop && job && setUp ? powerOf(shelf.shop, shelf, job, setUp, circuitId) : null
 }

@@ -42,9 +42,13 @@ const setUp = computed(
 const choose = (change: Readonly<Record<string, string | null>>): void => {
   void router.replace({ query: { ...route.query, ...change } })
 }
+/** The circuit that is looked at; the set-up’s own until another is taken. */
+const chosenId = ref<string | null>(null)
+watch(setUp, () => (chosenId.value = null))
+const drawnId = computed(() => chosenId.value ?? setUp.value?.circuitId ?? null)
 const { answer, failure, isComputing } = useAnswer<'power'>(
   computed((): Question<'power'> | null =>
-    job.value && setUp.value ? ['power', job.value.id, setUp.value.id] : null,
+    job.value && setUp.value ? ['power', job.value.id, setUp.value.id, drawnId.value] : null,
   ),
 )
 const source = computed(() =>
@@ -71,14 +75,7 @@ const rows = computed((): readonly Row[] =>
 const usable = computed(() => rows.value.filter(({ drawn }) => drawn !== null))
 const others = computed(() => rows.value.filter(({ drawn }) => drawn === null))
 
-const chosenId = ref<string | null>(null)
-watch(setUp, () => (chosenId.value = null))
-const chosen = computed(
-  () =>
-    rows.value.find(({ circuitId }) => circuitId === (chosenId.value ?? setUp.value?.circuitId)) ??
-    usable.value[0] ??
-    null,
-)
+const chosen = computed(() => rows.value.find(({ circuitId }) => circuitId === drawnId.value) ?? null)
 const pattern = ref<PatternOfWork>('shift')
 const PATTERNS: readonly (readonly [PatternOfWork, string])[] = [
   ['job', 'once'],
@@ -206,7 +203,8 @@ const arrives = ({ findings }: Row): string => {
                 >
               </li>
               <li v-for="one in answer?.wanted ?? []" :key="one.voltageV">
-                A new circuit of {{ volts(one) }}: breaker {{ print(one.breakerA, 'A') }},
+                The smallest new circuit of {{ volts(one) }} for this job: breaker
+                {{ print(one.breakerA, 'A') }},
                 {{ one.conductorSize }}
                 <span class="label">by a licensed electrician</span>
               </li>
@@ -219,7 +217,7 @@ const arrives = ({ findings }: Row): string => {
             </ul>
           </template>
         </div>
-        <figure v-if="chosen?.trips && trips" class="trips">
+        <figure v-if="chosen && trips && trips.curve.length > 0" class="trips">
           <figcaption>
             <strong>When the breaker goes</strong>
             <span class="label">{{ chosen.circuit.name }}, {{ chosen.breakerName }}: an estimate</span>
