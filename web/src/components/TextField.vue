@@ -8,6 +8,7 @@ const {
   name = '',
   most = 120,
   empty = '',
+  optional = '',
   wrong = null,
   accepts = null,
 } = defineProps<{
@@ -17,6 +18,8 @@ const {
   most?: number
   /** What is wrong with an empty one; where nothing is, it may be empty. */
   empty?: string
+  /** What an empty one means; stands in it while it is empty. */
+  optional?: string
   wrong?: string | null
   /** Reads what is not taken as it is typed, such as a code in capitals. */
   accepts?: ((text: string) => Read<string>) | null
@@ -36,5 +39,13 @@ function read(text: string): Read<string> {
 </script>
 
 <template>
-  <ValueField v-model="model" :printed="model" :read="read" :label="label" :name="name" :wrong="wrong" />
+  <ValueField
+    v-model="model"
+    :printed="model"
+    :read="read"
+    :label="label"
+    :name="name"
+    :wrong="wrong"
+    :placeholder="optional || undefined"
+  />
 </template>

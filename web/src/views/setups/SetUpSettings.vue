@@ -92,6 +92,8 @@ function setProcess(processId: ProcessId): void {
     <TextField
       class="short-field"
       label="Extension cord"
+      optional="none"
+      :most="24"
       :model-value="setUp.cordSize ?? ''"
       @update:model-value="(now) => emit('change', { cordSize: now === '' ? null : now }, 'extension cord')"
     />
