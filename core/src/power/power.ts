@@ -54,7 +54,7 @@ export interface Power {
   /** For each supply that the machine takes; empty for a set that an engine drives. */
   readonly wanted: readonly NewCircuit[]
 
-  readonly ruleBook: string
+  readonly ruleBook: { readonly name: string; readonly note: string }
 }
 
 /** What concerns the supply, and nothing else of a set-up. */
@@ -142,6 +142,6 @@ export function powerOf(
             onCircuit(c.with('circuit', circuit), d, circuit, circuit.id === drawnId),
           ),
     wanted: [...supplies.values()].flatMap(({ voltageV, phases }) => wantedOn(c, d, voltageV, phases) ?? []),
-    ruleBook: c.rules.name,
+    ruleBook: { name: c.rules.name, note: c.rules.note },
   }
 }

@@ -65,6 +65,8 @@ export interface Outlet {
 export interface RuleBook {
   readonly id: string
   readonly name: string
+  /** What surprises people of it, and what of it is left out. */
+  readonly note: string
   /** Conductor temperatures that its tables have a column for, °C. */
   readonly columnsC: readonly Circuit['columnC'][]
   /** How a conductor may lie, the usual way first. */

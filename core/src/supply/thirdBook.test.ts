@@ -11,6 +11,7 @@ const AMPS: Readonly<Record<string, number>> = { thin: 10, thick: 30 }
 const orchard: RuleBook = {
   id: 'orchard',
   name: 'Orchard rules',
+  note: '',
   columnsC: [75],
   methods: ['hung'],
   outlets: [],

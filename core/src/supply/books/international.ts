@@ -87,6 +87,7 @@ const BREAKERS = { b: IEC_B, c: IEC_C, d: IEC_D, mccb: IEC_60947 } as const
 export const international: RuleBook = {
   id: 'international',
   name: 'International (IEC 60364)',
+  note: 'No breaker may be larger than its cable carries, whatever the machine; what several machines draw is added up. Aluminium conductors are left out.',
   columnsC: [PVC_C, XLPE_C],
   methods: METHODS,
   outlets: OUTLETS,

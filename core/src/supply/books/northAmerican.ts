@@ -132,6 +132,7 @@ const TERMINAL_C = 75
 export const northAmerican: RuleBook = {
   id: 'north-american',
   name: 'North American (NEC)',
+  note: 'Its multipliers and sizes are why a welder’s cable may be thinner than its breaker suggests: it rests between arcs, and the breaker guards against a short circuit. Resistance welders (630.31 and on) are left out.',
   columnsC: [60, 75, 90],
   methods: ['raceway'],
   outlets: OUTLETS,

@@ -23,7 +23,7 @@ import LoadBar from './LoadBar.vue'
 
 /** A job with a machine on every circuit of the shop: will it run, will it trip, and after how many minutes. */
 const workspace = useWorkspace()
-const { print } = usePrint()
+const { print, spell } = usePrint()
 const money = useMoney()
 const route = useRoute()
 const router = useRouter()
@@ -291,11 +291,7 @@ const arrives = ({ findings }: Row): string => {
           Other volts than {{ source?.name }} takes:
           {{ others.map(({ circuit }) => circuit.name).join(', ') }}.
         </p>
-        <p class="quiet">
-          By {{ answer?.ruleBook }}. Its multipliers and sizes are why a welder’s cable may be thinner than
-          its breaker suggests: it rests between arcs, and the breaker guards against a short circuit.
-          Resistance welders are not looked at.
-        </p>
+        <p class="quiet">By {{ answer?.ruleBook.name }}. {{ spell(answer?.ruleBook.note ?? '') }}</p>
       </section>
       <p class="caution">
         Unplug before you open a machine or a panel. Wiring is for a licensed electrician; the data plate and

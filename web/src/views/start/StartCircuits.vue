@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import type { Circuit } from '@brannik/core'
+import { computed } from 'vue'
 import { useWorkspace } from '../../stores/workspace.ts'
 import { idFor } from '../jobs/idFor.ts'
 import { USUAL_CIRCUITS, USUAL_LENGTH_MM } from './emptyShop.ts'
@@ -7,7 +8,9 @@ import { USUAL_CIRCUITS, USUAL_LENGTH_MM } from './emptyShop.ts'
 /** The outlets that a machine could hang on, each by one press. */
 const workspace = useWorkspace()
 
-function add(usual: (typeof USUAL_CIRCUITS)[number]): void {
+const usualOnes = computed(() => USUAL_CIRCUITS[workspace.shop?.ruleBook ?? 'north-american'])
+
+function add(usual: (typeof usualOnes.value)[number]): void {
   const alike = workspace.all('circuits').filter(({ name }) => name.startsWith(usual.name)).length
   const name = alike === 0 ? usual.name : `${usual.name}, ${alike + 1}`
   const id = idFor(name, workspace.all('circuits'))
@@ -33,7 +36,7 @@ const remove = ({ id, name }: Circuit): void => {
   </ul>
   <div class="usual">
     <button
-      v-for="usual in USUAL_CIRCUITS"
+      v-for="usual in usualOnes"
       :key="usual.name"
       v-tip="`Breaker ${usual.breakerA} A, cable ${usual.conductorSize}: check yours at the panel`"
       class="plain-button"
