@@ -14,6 +14,7 @@ import PickField from '../../components/PickField.vue'
 import QuantityField from '../../components/QuantityField.vue'
 import TextField from '../../components/TextField.vue'
 import { useWorkspace } from '../../stores/workspace.ts'
+import { readCordSize } from './cordSize.ts'
 
 /** How a set-up is run: process, polarity, start, stick-out, flow; and for which job it is looked at. */
 const { setUp, jobId } = defineProps<{ setUp: SetUp; jobId: string }>()
@@ -94,6 +95,7 @@ function setProcess(processId: ProcessId): void {
       label="Extension cord"
       optional="none"
       :most="24"
+      :accepts="(text) => readCordSize(text, workspace.notation.system === 'imperial')"
       :model-value="setUp.cordSize ?? ''"
       @update:model-value="(now) => emit('change', { cordSize: now === '' ? null : now }, 'extension cord')"
     />
