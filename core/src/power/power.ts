@@ -1,6 +1,7 @@
 /** A job with a set-up on every circuit of the shop: what is drawn, what holds, and when the breaker goes. */
 import { type Capability, capabilityOf } from '../capability/capability.ts'
 import { chosenOf } from '../capability/slots.ts'
+import { supposed } from '../capacity/capacity.ts'
 import type { Assessment } from '../criteria/criterion.ts'
 import { SUPPLY_CRITERIA } from '../criteria/supply.ts'
 import { type Demand, demandOf } from '../demand/demand.ts'
@@ -8,7 +9,6 @@ import type { Circuit, SetUp } from '../model/equipment.ts'
 import type { Job } from '../model/job.ts'
 import type { Shelf } from '../model/shelf.ts'
 import type { Shop } from '../model/shop.ts'
-import { USUAL_RUN } from '../model/usualRun.ts'
 import { type Verdict, worstVerdict } from '../model/verdict.ts'
 import { effectiveInputA, greatestInputA, inputCurrentA } from '../supply/inputCurrent.ts'
 import { smallestConductor } from '../supply/ruleBook.ts'
@@ -53,7 +53,6 @@ export interface Power {
   readonly circuits: readonly OnCircuit[]
   /** For each supply that the machine takes; empty for a set that an engine drives. */
   readonly wanted: readonly NewCircuit[]
-
   readonly ruleBook: { readonly name: string; readonly note: string }
 }
 
@@ -91,17 +90,11 @@ function wantedOn(c: Capability, d: Demand, voltageV: number, phases: 1 | 3): Ne
   // As an electrician pulls it, whom no rule for welders helps (NEC 240.4(D) has these sizes in the 60 °C column).
   const columnC = rules.columnsC[0] ?? 60
   const like = (breakerA: number, conductorSize: string): Circuit => ({
-    id: 'wanted',
-    name: '',
-    voltageV,
-    phases,
+    ...supposed(voltageV, phases),
     breakerA,
     conductorSize,
     columnC,
-    ...USUAL_RUN,
     lengthMm: USUAL_LENGTH_MM,
-    held: 'candidate',
-    price: null,
   })
   for (const breakerA of rules.breakerSizesA) {
     const conductorSize = smallestConductor(rules, breakerA, like(breakerA, ''))

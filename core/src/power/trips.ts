@@ -6,8 +6,7 @@ import { type Beat, type HeatAt, heatCurve, tripsAfterS } from '../supply/breake
 import { heldWithoutEndA } from '../supply/breaker/overload.ts'
 import { inputCurrentA } from '../supply/inputCurrent.ts'
 
-export const PATTERNS_OF_WORK = ['job', 'shift', 'automatic'] as const
-export type PatternOfWork = (typeof PATTERNS_OF_WORK)[number]
+export type PatternOfWork = 'job' | 'shift' | 'automatic'
 
 export interface Trips {
   readonly pattern: PatternOfWork

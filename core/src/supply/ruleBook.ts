@@ -69,8 +69,6 @@ export interface RuleBook {
   readonly note: string
   /** Conductor temperatures that its tables have a column for, °C. */
   readonly columnsC: readonly Circuit['columnC'][]
-  /** How a conductor may lie, the usual way first. */
-  readonly methods: readonly string[]
   readonly outlets: readonly Outlet[]
   /** Conductor sizes, smallest first. */
   readonly conductorSizes: readonly string[]
@@ -104,13 +102,10 @@ export interface RuleBook {
   >
 }
 
-/** How a conductor lies where nobody says more. */
-export const wiringLike = (circuit: Circuit, conductorSize: string): Wiring => ({ ...circuit, conductorSize })
-
 /** Smallest conductor that carries a current lying as that of the circuit does; null when the book's largest does not. */
 export const smallestConductor = (rules: RuleBook, currentA: number, circuit: Circuit): string | null =>
   rules.conductorSizes.find(
-    (size) => (rules.ampacity(wiringLike(circuit, size))?.value ?? 0) >= currentA - 1e-9,
+    (size) => (rules.ampacity({ ...circuit, conductorSize: size })?.value ?? 0) >= currentA - 1e-9,
   ) ?? null
 
 /** Smallest breaker that holds a current, or null when the book's largest does not. */

@@ -13,7 +13,6 @@ const orchard: RuleBook = {
   name: 'Orchard rules',
   note: '',
   columnsC: [75],
-  methods: ['hung'],
   outlets: [],
   conductorSizes: ['thin', 'thick'],
   breakerSizesA: [10, 30],

@@ -89,7 +89,6 @@ export const international: RuleBook = {
   name: 'International (IEC 60364)',
   note: 'No breaker may be larger than its cable carries, whatever the machine; what several machines draw is added up. Aluminium conductors are left out.',
   columnsC: [PVC_C, XLPE_C],
-  methods: METHODS,
   outlets: OUTLETS,
   conductorSizes: SIZES,
   breakerSizesA: BREAKERS_A,

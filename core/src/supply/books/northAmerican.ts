@@ -134,7 +134,6 @@ export const northAmerican: RuleBook = {
   name: 'North American (NEC)',
   note: 'Its multipliers and sizes are why a welder’s cable may be thinner than its breaker suggests: it rests between arcs, and the breaker guards against a short circuit. Resistance welders (630.31 and on) are left out.',
   columnsC: [60, 75, 90],
-  methods: ['raceway'],
   outlets: OUTLETS,
   conductorSizes: [...COPPER_A.keys()],
   breakerSizesA: BREAKERS_A,
