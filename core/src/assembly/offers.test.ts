@@ -44,6 +44,8 @@ function build(
     flowLPerMin: null,
     cordSize: null,
     cordLengthMm: null,
+    leadSize: null,
+    leadLengthMm: null,
     linksSetV: null,
   }
   let capability = capabilityOf(shop, settings, emptyChoice())

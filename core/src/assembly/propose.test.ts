@@ -58,6 +58,9 @@ function shelfOf({ record, comesWith = [] }: LibraryEntry<'power-sources'>): She
     return { ...gunFor(found.record as Gun, source), held: 'owned' }
   })
   return {
+    generators: [],
+    panels: [],
+    loads: [],
     circuits: CIRCUITS,
     powerSources: [source],
     feeders: [],

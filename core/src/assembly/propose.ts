@@ -143,6 +143,8 @@ export function settingsFor(process: ProcessId, wire: Wire | null, source: Power
     flowLPerMin: null,
     cordSize: null,
     cordLengthMm: null,
+    leadSize: null,
+    leadLengthMm: null,
     linksSetV: null,
   }
 }

@@ -3,8 +3,17 @@
  * them. A figure is made when it is first asked for, and kept.
  */
 import { type Assumptions, assumptionsOf } from '../assumptions/assume.ts'
+import { dataPlate } from '../basis/source.ts'
 import { type Reckoner, reckonerFor } from '../calculation/reckoner.ts'
-import type { Feeder, SetUp, SupplyRating, WireFeeder } from '../model/equipment.ts'
+import type {
+  Circuit,
+  Feeder,
+  Generator,
+  Panel,
+  SetUp,
+  SupplyRating,
+  WireFeeder,
+} from '../model/equipment.ts'
 import { isSpooled } from '../model/spooled.ts'
 import type { Shop } from '../model/shop.ts'
 import { told, type Told } from '../model/told.ts'
@@ -15,6 +24,8 @@ import { inputFault } from '../supply/plateCheck.ts'
 import { ruleBookOf } from '../supply/index.ts'
 import type { BreakerModel } from '../supply/breaker/breakerModel.ts'
 import type { Ampacity, RuleBook } from '../supply/ruleBook.ts'
+import { type Supply, supplyOf } from '../supply/supplyOf.ts'
+import type { Lead } from '../supply/leads.ts'
 import type { Cord } from '../supply/voltageDrop.ts'
 import { gasFlowOf } from '../trade/gasFlow.ts'
 import { type ElectrodeRange, electrodeRangeOf } from './electrodeRange.ts'
@@ -30,6 +41,8 @@ export type Settings = Pick<
   | 'linksSetV'
   | 'cordSize'
   | 'cordLengthMm'
+  | 'leadSize'
+  | 'leadLengthMm'
   | 'start'
   | 'electronicsNear'
   | 'stickOutMm'
@@ -46,6 +59,16 @@ export interface FeedPath {
 export const FEED_SLOTS = ['powerSource', 'feeder', 'gun'] as const satisfies readonly Slot[]
 
 const NO_SUPPLY: SupplyAnswer = { supply: null, why: told('power-source'), offered: [] }
+
+/** Inside a generator its maker has chosen the wire for the breaker of the outlet. */
+const asItsBreaker = ({ breakerA }: Circuit): Ampacity => ({
+  value: breakerA,
+  tableA: breakerA,
+  ambientFactor: 1,
+  bundleFactor: 1,
+  terminalA: breakerA,
+  source: dataPlate('generator'),
+})
 
 export class Capability implements Chosen {
   readonly process: Process
@@ -66,8 +89,10 @@ export class Capability implements Chosen {
   readonly gas: Chosen['gas']
   readonly flowMeter: Chosen['flowMeter']
   readonly stock: Chosen['stock']
+  readonly building: Chosen['building']
   readonly assumptions: Assumptions
   readonly #chosen: Chosen
+  #hangsOn: Supply | null | undefined
   #supplyAnswer: SupplyAnswer | undefined
   #draw: Draw | null | undefined
   #gunPoints: GunPoints | null | undefined
@@ -103,6 +128,7 @@ export class Capability implements Chosen {
     this.gas = chosen.gas
     this.flowMeter = chosen.flowMeter
     this.stock = chosen.stock
+    this.building = chosen.building
   }
 
   /** The same set-up with another part in one of its places; null empties it. */
@@ -122,6 +148,27 @@ export class Capability implements Chosen {
   /** What comes out of the source: a stick may be run on either. */
   get wave(): Wave {
     return waveOf(this.process, this.settings.polarity)
+  }
+
+  /** What the machine hangs on; null where nothing is chosen. */
+  get hangsOn(): Supply | null {
+    if (this.#hangsOn === undefined) this.#hangsOn = supplyOf(this.powerSource, this.circuit, this.building)
+    return this.#hangsOn
+  }
+
+  /** Cables above the circuit, the nearest first. */
+  get feeders(): readonly Panel[] {
+    return this.hangsOn?.kind === 'circuit' ? this.hangsOn.panels : []
+  }
+
+  /** What makes the power, where it is not the supplier; null for that. */
+  get generator(): Generator | null {
+    return this.hangsOn === null || this.hangsOn.kind === 'engine' ? null : this.hangsOn.generator
+  }
+
+  /** Whether the cable is the shop's to judge: that of a generator's outlet is its maker's. */
+  get isWiredByShop(): boolean {
+    return this.hangsOn?.kind === 'circuit'
   }
 
   /** The plate's column for the circuit, or why there is none. */
@@ -157,7 +204,14 @@ export class Capability implements Chosen {
 
   /** What the circuit's conductor carries; null for a size that the rule book does not have. */
   get ampacity(): Ampacity | null {
-    if (this.#ampacity === undefined) this.#ampacity = this.circuit ? this.rules.ampacity(this.circuit) : null
+    if (this.#ampacity === undefined) {
+      const { circuit } = this
+      this.#ampacity = !circuit
+        ? null
+        : this.isWiredByShop
+          ? this.rules.ampacity(circuit)
+          : asItsBreaker(circuit)
+    }
     return this.#ampacity
   }
 
@@ -165,6 +219,12 @@ export class Capability implements Chosen {
   get cord(): Cord | null {
     const { cordSize, cordLengthMm } = this.settings
     return cordSize !== null && cordLengthMm !== null ? { size: cordSize, lengthMm: cordLengthMm } : null
+  }
+
+  /** Electrode and work lead; null where they are the machine's own. */
+  get lead(): Lead | null {
+    const { leadSize, leadLengthMm } = this.settings
+    return leadSize !== null && leadLengthMm !== null ? { size: leadSize, lengthMm: leadLengthMm } : null
   }
 
   /** How the circuit's breaker behaves, by its standard. */

@@ -25,6 +25,7 @@ import type { Shelf } from '../model/shelf.ts'
 import { inStock } from '../model/stock.ts'
 import type { StockItem } from '../model/stockItem.ts'
 import type { Process } from '../reference/processes.ts'
+import { type Building, NO_BUILDING } from '../supply/supplyOf.ts'
 
 export interface SlotItems {
   readonly circuit: Circuit
@@ -66,12 +67,17 @@ export const SLOTS = [
   'flowMeter',
 ] as const satisfies readonly Slot[]
 
-/** What is in each place, null where nothing is chosen; and what the shop has counted of its things. */
-export type Chosen = { readonly [S in Slot]: SlotItems[S] | null } & { readonly stock: readonly StockItem[] }
+/** What is in each place, null where nothing is chosen; what the shop has counted of its things; and its supply. */
+export type Chosen = { readonly [S in Slot]: SlotItems[S] | null } & {
+  readonly stock: readonly StockItem[]
+  /** What stands above the circuit, and what else draws. */
+  readonly building: Building
+}
 
 const NOTHING = {
   ...Object.fromEntries(SLOTS.map((slot) => [slot, null])),
   stock: [],
+  building: NO_BUILDING,
 } as unknown as Chosen
 /** A set-up in which nothing is chosen yet. */
 export const emptyChoice = (): Chosen => ({ ...NOTHING })
@@ -204,7 +210,7 @@ export const slotWord = (slot: Slot, { electrode }: Pick<Process, 'electrode'>) 
  * @example chosenOf(setUp, shelf).wire?.name // '0.035 ER70S-6'
  */
 export function chosenOf(setUp: SetUp, shelf: Shelf): Chosen {
-  const chosen: Record<string, unknown> = { ...emptyChoice(), stock: shelf.stock }
+  const chosen: Record<string, unknown> = { ...emptyChoice(), stock: shelf.stock, building: shelf }
   for (const slot of SLOTS) {
     const id = setUp[SLOT_KEYS[slot]]
     chosen[slot] = id === null ? null : (itemsFor(slot, shelf).find((item) => item.id === id) ?? null)

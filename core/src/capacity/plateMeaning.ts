@@ -146,6 +146,8 @@ const UNSET = {
   flowLPerMin: null,
   cordSize: null,
   cordLengthMm: null,
+  leadSize: null,
+  leadLengthMm: null,
   linksSetV: null,
 } as const
 

@@ -6,12 +6,17 @@ import type { Demand } from '../demand/demand.ts'
 import type { WeldFigures } from '../demand/weldFigures.ts'
 import { currentAtDutyA, sustainedCurrent } from '../duty/curve.ts'
 import { told, type Told } from '../model/told.ts'
+import { LOAD_LINES } from '../reference/processes.ts'
+import { leftForMachineA, leftForMachineFrom } from '../supply/generator.ts'
 import { heldByBreaker, heldWithoutEndA, overloadFactor } from '../supply/breaker/overload.ts'
 import {
   currentAtEffectiveInputA,
   currentAtInput,
   currentAtInputA,
+  currentAtPower,
   currentByCable,
+  loadLine,
+  SOLVED,
 } from '../supply/inputCurrent.ts'
 
 export const LINK_IDS = ['circuit', 'source', 'gun', 'electrode'] as const
@@ -58,6 +63,39 @@ const circuitCurrent = calculation({
   source: computed('the weaker of breaker and cable'),
 })
 
+const currentByGenerator = calculation({
+  id: 'current-by-generator',
+  title: 'Welding current at which the generator is fully used',
+  symbol: 'I_k',
+  unit: 'A',
+  expression: SOLVED,
+  inputs: { ...loadLine, I_1: leftForMachineFrom },
+  compute: ({ U_0, s, w, I_1 }) => currentAtPower(U_0, s, w * I_1),
+  source: computed('volts times amps: what its windings carry'),
+})
+const generatorCurrent = calculation({
+  id: 'generator-current',
+  title: 'Current that circuit and generator sustain',
+  symbol: 'I_circuit',
+  unit: 'A',
+  expression: 'min(I_s, I_k)',
+  inputs: { I_s: from(circuitCurrent), I_k: from(currentByGenerator) },
+  compute: ({ I_s, I_k }) => Math.min(I_s, I_k),
+  source: computed('the weaker of breaker, cable and generator'),
+})
+
+/** Welding current at which a generator is fully used, A; null where the supplier feeds the circuit. */
+function generatorCarriesA({ generator, circuit, draw, building, r }: Capability): number | null {
+  if (!generator || !circuit || !draw) return null
+  const { baseV, voltsPerAmp } = LOAD_LINES[draw.family]
+  return r.take(currentByGenerator, {
+    U_0: baseV,
+    s: voltsPerAmp,
+    w: draw.arcWattsPerA,
+    I_1: leftForMachineA(generator, circuit, building, r),
+  })
+}
+
 /** @returns null for a set that an engine drives: there is no circuit */
 export const circuitCarries = (c: Capability, d: Demand, weld: WeldFigures): Carries | null =>
   circuitCarrier(c, d)?.(weld) ?? null
@@ -75,11 +113,13 @@ export function circuitCarrier(
   if (!ampacity) return lacking(told('ampacity', { size: circuit.conductorSize, book: rules.name }))
   const I_c = currentAtEffectiveInputA(draw, ampacity.value, d.dutyPct, r)
   const I_h = heldWithoutEndA(circuit, c.breaker, r)
+  const I_k = generatorCarriesA(c)
   return ({ oneArcS }) => {
     if (oneArcS === null) return lacks(NO_ARC_TIME)
     const k = overloadFactor(oneArcS, d.pauseS, c.breakerConstantS, r)
     const I_b = currentAtInputA(draw, r.take(heldByBreaker, { I_h, k }), r)
-    return steady(0, r.take(circuitCurrent, { I_b, I_c }))
+    const I_s = r.take(circuitCurrent, { I_b, I_c })
+    return steady(0, I_k === null ? I_s : r.take(generatorCurrent, { I_s, I_k }))
   }
 }
 
@@ -241,7 +281,7 @@ export function electrodeCarries({ electrode, r }: Capability): Carries {
 
 /** The calculations that end in what each link carries: what its working shows. */
 export const LINK_FROM = {
-  circuit: [circuitCurrent],
+  circuit: [circuitCurrent, generatorCurrent],
   source: [sourceCurrent, greatestOutput],
   gun: [gunCurrent, gunShortCurrent],
   electrode: [electrodeLeast, electrodeCurrent],

@@ -48,10 +48,12 @@ const tray = demoInput('pressing-tray')
 const fineTray = demoInput('pressing-tray', 'bench-tig-316')
 
 describe('supply', () => {
-  it('a 1/4 in tee overloads a 120 V 20 A circuit and not a 240 V 50 A one', () => {
-    expect(verdict(frame, 'breaker-holds')).toBe('fails')
+  it('a 1/4 in tee brings a 120 V 20 A circuit to its end, overloads 15 A and not 240 V 50 A', () => {
+    expect(verdict(frame, 'breaker-holds')).toBe('tight')
+    expect(verdict({ ...frame, circuit: { ...frame.circuit, breakerA: 15 } }, 'breaker-holds')).toBe('fails')
     expect(verdict(frameInBay2, 'breaker-holds')).toBe('fits')
-    expect(mendsSaid(frame, 'breaker-holds')[0]).toContain('30 A')
+    // With room to spare: 19 A and the shop’s tenth are 21 A, and the next size is 25 A.
+    expect(mendsSaid(frame, 'breaker-holds')[0]).toContain('25 A')
   })
 
   it('a source that does not take the voltage fails, and all that rests on it unknown, never fitting', () => {

@@ -52,6 +52,7 @@ const SETTLED_AT: Readonly<Record<string, Settling>> = {
   'tungsten-too-short': of('tungsten', 'Length'),
   ampacity: of('circuit', 'Cable, as printed on it'),
   cord: of('set-up', 'Extension cord'),
+  leads: of('set-up', 'Welding leads'),
   wind: of('job', 'Wind'),
   'wire-stock': of('wire', 'On the shelf'),
   'gas-left': of('gas', 'Left'),

@@ -1,5 +1,5 @@
 /** Criteria of the supply: does the source take it, does the breaker hold, does the cable carry, by job and by rule. */
-import { computed, dataPlate, standard } from '../basis/source.ts'
+import { commonPractice, computed, dataPlate, standard } from '../basis/source.ts'
 import { assumed, calculation, from, input } from '../calculation/calculation.ts'
 import { type Reckoner, reckonerFor } from '../calculation/reckoner.ts'
 import type { Capability } from '../capability/capability.ts'
@@ -8,7 +8,7 @@ import type { Demand } from '../demand/demand.ts'
 import { jobDuty, mostWanted } from '../demand/demand.ts'
 import type { WeldFigures } from '../demand/weldFigures.ts'
 import { dutyAtCurrentPct } from '../duty/curve.ts'
-import type { SupplyRating } from '../model/equipment.ts'
+import type { Circuit, SupplyRating } from '../model/equipment.ts'
 import type { ProcessFamily } from '../model/process.ts'
 import { figure, list, told, word } from '../model/told.ts'
 import { breakerInWarmth, heldWithoutEndA, overloadFactor } from '../supply/breaker/overload.ts'
@@ -19,8 +19,10 @@ import {
   drawOf,
   effectiveInput,
   effectiveInputA,
+  greatestInput,
   greatestInputA,
   inputCurrentA,
+  weldingDrawnA,
 } from '../supply/inputCurrent.ts'
 import { inputFault } from '../supply/plateCheck.ts'
 import { ampacityReading, ampacityTable } from '../supply/readings.ts'
@@ -31,8 +33,10 @@ import {
   smallestBreakerA,
   smallestConductor,
 } from '../supply/ruleBook.ts'
-import { voltsAtMachine, voltsAtMachineV } from '../supply/voltageDrop.ts'
+import { voltsAtMachine, voltsAtMachineV, type Way } from '../supply/voltageDrop.ts'
 import { circuitCarries, LINK_FROM, NO_ARC_TIME } from './carries.ts'
+import { GENERATOR_CRITERIA } from './generator.ts'
+import { LEAD_CRITERIA } from './leads.ts'
 import { type Assessment, type Criterion, fails, fits, measured, type Mend, unknown } from './criterion.ts'
 import { verdictOfCurrent, WINDOW } from './withinWindow.ts'
 import { weldWithMost } from './worstWeld.ts'
@@ -84,12 +88,16 @@ const supplySetting: Criterion = {
   mends: (_c, _d, { params }) => [told('set-links', { volts: params['volts'] ?? '' })],
 }
 
+/** Welding current with which a weld is burnt here: what it wants, or all that the machine has. */
+const drawnA = ({ supply }: Capability, wantedA: number, r?: Reckoner): number =>
+  supply ? weldingDrawnA(supply, wantedA, r) : wantedA
+
 /** Heating of the breaker by one weld of the job, as a steady current, A. */
 function breakerHeatA(c: Capability, d: Demand, { wantedA, oneArcS }: WeldFigures): number {
   const { draw, r } = c
   if (!draw) return 0
   const k = overloadFactor(oneArcS ?? 0, d.pauseS, c.breakerConstantS, r)
-  return r.take(breakerHeatCurrent, { I_1: inputCurrentA(draw, wantedA, r), k })
+  return r.take(breakerHeatCurrent, { I_1: inputCurrentA(draw, drawnA(c, wantedA, r), r), k })
 }
 
 /** A step of its own: what a weld may be turned down to rests on the same figure. */
@@ -126,24 +134,34 @@ const breakerHolds: Criterion = {
     if (!c.draw) return unknown('breaker-holds', c.supply ? c.drawMissing : told('supply'))
     if (d.dutyPct === null) return unknown('breaker-holds', NO_ARC_TIME)
     const worst = weldWithMost(d, (weld) => breakerHeatA(c, d, weld))
-    return turnedDown(
+    const capacity = r.take(heldReading, { I_h: heldWithoutEndA(circuit, c.breaker, r) })
+    const isBelowIdle = c.draw.idleA > capacity
+    const found = turnedDown(
       c,
       d,
       worst.weld,
       measured(c, 'breaker-holds', {
         demand: worst.value,
-        capacity: r.take(heldReading, { I_h: heldWithoutEndA(circuit, c.breaker, r) }),
+        capacity,
         unit: 'A',
         weldId: worst.weld.joint.id,
         source: c.breaker.source,
       }),
     )
+    return isBelowIdle
+      ? { ...found, verdict: 'fails', code: 'below-idle', params: { idle: figure(c.draw.idleA, 'A') } }
+      : found
   },
-  mends({ rules, circuit }, _d, { demand }) {
-    const size = smallestBreakerA(rules, demand ?? 0, circuit?.breakerKind ?? null)
+  mends(c, _d, { demand, code }) {
+    const { rules, circuit } = c
+    if (code === 'below-idle') return [told('larger-than-idle')]
+    const size = smallestBreakerA(rules, (demand ?? 0) * spare(c), circuit?.breakerKind ?? null)
     return size === null ? [] : [told('circuit-with-breaker', { size: figure(size, 'A') })]
   },
 }
+
+/** What mends is to leave the room that the shop keeps. */
+const spare = ({ assumptions }: Capability): number => 1 + assumptions.safetyMarginPct / 100
 
 const noAmpacity = ({ circuit, rules }: Capability) =>
   told('ampacity', { size: circuit?.conductorSize ?? '', book: rules.name })
@@ -159,8 +177,11 @@ function carriedA({ circuit, ampacity, r }: Capability): number | null {
   return r.take(ampacityReading, factors, () => ({ k_T: { source }, k_n: { source }, A_s: { source } }))
 }
 
-const cableMends: NonNullable<Criterion['mends']> = ({ rules, circuit }, _d, { demand }) => {
-  const size = circuit && smallestConductor(rules, demand ?? 0, circuit)
+const cableMends: NonNullable<Criterion['mends']> = (c, _d, { demand, criterion }) => {
+  const { rules, circuit } = c
+  // What a rule asks may be met to the end.
+  const asked = (demand ?? 0) * (criterion === 'cable' ? spare(c) : 1)
+  const size = circuit && smallestConductor(rules, asked, circuit)
   return size === null ? [] : [told('cable-of', { size })]
 }
 
@@ -173,14 +194,14 @@ const cable: Criterion = {
   alsoFrom: [jobDuty, mostWanted],
   assess(c, d) {
     const { circuit, draw, r } = c
-    if (!d || !circuit) return null
+    if (!d || !circuit || !c.isWiredByShop) return null
     if (!draw) return unknown('cable', c.supply ? c.drawMissing : told('supply'))
     if (d.dutyPct === null) return unknown('cable', NO_ARC_TIME)
     const capacity = carriedA(c)
     if (capacity === null) return unknown('cable', noAmpacity(c))
     return measured(c, 'cable', {
       params: { size: circuit.conductorSize },
-      demand: effectiveInputA(draw, d.hungriest.wantedA, d.dutyPct, r),
+      demand: effectiveInputA(draw, drawnA(c, d.hungriest.wantedA, r), d.dutyPct, r),
       capacity,
       unit: 'A',
       weldId: d.hungriest.joint.id,
@@ -222,6 +243,16 @@ function loadOf(c: Capability, plate: PlateOnCircuit, r: Reckoner): Load | null 
   }
 }
 
+/**
+ * @returns a machine as the rule book counts it, once for each process of its plate on this circuit, the hungriest first
+ */
+export function machineLoads(c: Capability): readonly Load[] {
+  const asked = (load: Load): number => c.rules.conductorA([load], c.r).value
+  return platesOn(c)
+    .flatMap((plate) => loadOf(c, plate, c.r) ?? [])
+    .sort((a, b) => asked(b) - asked(a))
+}
+
 /** What a rule says of a process of the plate: the process for which it asks most, whatever the job. */
 function hungriestRuling(
   c: Capability,
@@ -261,7 +292,8 @@ function byRule(rule: RuleId, mends: NonNullable<Criterion['mends']>): Criterion
     capacityFrom: ALL_RULE_BOOKS.flatMap(({ from: of }) => of[rule].capacity),
     assess(c) {
       const { circuit, supply, draw } = c
-      if (!circuit || !c.powerSource || (rule === 'outlet-rule' && circuit.outlet === null)) return null
+      if (!circuit || !c.powerSource || !c.isWiredByShop) return null
+      if (rule === 'outlet-rule' && circuit.outlet === null) return null
       if (!supply || !draw) return unknown(rule, supply ? c.drawMissing : told('supply'))
       const ampacityA = carriedA(c)
       if (ampacityA === null) return unknown(rule, noAmpacity(c))
@@ -331,6 +363,13 @@ const lossRoom = calculation({
   source: computed('below 0 lamps dim and the arc is weaker than its dial'),
 })
 
+const wayOf = ({ isWiredByShop, feeders, cord }: Capability, circuit: Circuit): Way => ({
+  circuit,
+  hasCable: isWiredByShop,
+  feeders,
+  cord,
+})
+
 const volts: Criterion = {
   id: 'volts',
   group: null,
@@ -339,11 +378,11 @@ const volts: Criterion = {
   capacityFrom: [voltsAtMachine],
   alsoFrom: [lossRoom, mostWanted],
   assess(c, d) {
-    const { circuit, draw, supply, cord, rules, r } = c
+    const { circuit, draw, supply, rules, r } = c
     const plateV = supply?.voltageV ?? null
     if (!d || !circuit || !draw || plateV === null) return null
-    const I_1 = inputCurrentA(draw, d.hungriest.wantedA, r)
-    const capacity = voltsAtMachineV(rules, circuit, cord, I_1, r)
+    const I_1 = inputCurrentA(draw, drawnA(c, d.hungriest.wantedA, r), r)
+    const capacity = voltsAtMachineV(rules, wayOf(c, circuit), I_1, r)
     // A size that the book does not have is said by the cable, or by the cord.
     if (capacity === null) return null
     const demand = r.take(leastVolts, { U_r: plateV, w: SUPPLY_TOLERANCE * 100 })
@@ -371,13 +410,15 @@ const volts: Criterion = {
 function cordMends(c: Capability, d: Demand): readonly Mend[] {
   const { circuit, draw, rules, cord } = c
   if (!circuit || !draw || !cord || d.dutyPct === null) return []
-  const asked = effectiveInputA(draw, d.hungriest.wantedA, d.dutyPct)
-  const I_1 = inputCurrentA(draw, d.hungriest.wantedA)
+  const I_2 = drawnA(c, d.hungriest.wantedA)
+  const asked = effectiveInputA(draw, I_2, d.dutyPct)
+  const I_1 = inputCurrentA(draw, I_2)
   const r = reckonerFor(c.assumptions)
   const least = circuit.voltageV * (1 - c.assumptions.voltsLostMostPct / 100)
   const size = rules.conductorSizes.find((one) => {
     const carries = rules.cordA(one)?.value ?? 0
-    const arrives = voltsAtMachineV(rules, circuit, { ...cord, size: one }, I_1, r) ?? 0
+    const way = { ...wayOf(c, circuit), cord: { ...cord, size: one } }
+    const arrives = voltsAtMachineV(rules, way, I_1, r) ?? 0
     return carries >= asked && arrives >= least
   })
   if (size === undefined) return []
@@ -411,7 +452,7 @@ const extensionCord: Criterion = {
     if (!carries) return unknown('cord', told('cord', { size: cord.size, book: rules.name }))
     return measured(c, 'cord', {
       params: { size: cord.size, length: figure(cord.lengthMm, 'mm length') },
-      demand: effectiveInputA(draw, d.hungriest.wantedA, d.dutyPct, r),
+      demand: effectiveInputA(draw, drawnA(c, d.hungriest.wantedA, r), d.dutyPct, r),
       capacity: r.take(cordRating, { A_x: carries.value }, () => ({
         A_x: { name: cord.size, source: carries.source },
       })),
@@ -423,6 +464,72 @@ const extensionCord: Criterion = {
   mends: (c, d) => (d ? cordMends(c, d) : []),
 }
 
+const inrushOf = calculation({
+  id: 'inrush',
+  title: 'Inrush when it is switched on',
+  symbol: 'I_i',
+  unit: 'A',
+  expression: 'n * I_1max',
+  inputs: { n: assumed('inrushTimes'), I_1max: greatestInput },
+  compute: ({ n, I_1max }) => n * I_1max,
+  source: commonPractice('common practice: the plate gives none'),
+})
+const inrushOfPlate = calculation({
+  id: 'inrush-of-plate',
+  title: 'Inrush when it is switched on',
+  symbol: 'I_i',
+  unit: 'A',
+  expression: 'I_i',
+  inputs: { I_i: input('inrush', 'A', PLATE) },
+  compute: ({ I_i }) => I_i,
+  source: PLATE,
+})
+const magnetHolds = calculation({
+  id: 'magnet-holds',
+  title: 'Below this no magnet of its kind trips',
+  symbol: 'I_m',
+  unit: 'A',
+  expression: 'm * I_n',
+  inputs: {
+    m: input('times its rating, the least of its kind', '×', computed('standard of the breaker')),
+    I_n: input('breaker', 'A', dataPlate('circuit')),
+  },
+  compute: ({ m, I_n }) => m * I_n,
+  source: computed('standard of the breaker'),
+})
+
+/** Switched on, a transformer takes many times its current for half a wave: a quick magnet throws at that. */
+const inrush: Criterion = {
+  id: 'inrush',
+  isOfSetUp: true,
+  group: null,
+  slots: CIRCUIT,
+  demandFrom: [inrushOf, inrushOfPlate],
+  capacityFrom: [magnetHolds],
+  assess(c) {
+    const { circuit, supply, draw, powerSource, breaker, r } = c
+    const { magnetic } = breaker
+    if (!circuit || !supply || !draw || !powerSource || magnetic === null) return null
+    const plateA = powerSource.inrushA
+    const demand =
+      plateA === null
+        ? r.take(inrushOf, { I_1max: greatestInputA(supply, draw, r) })
+        : r.take(inrushOfPlate, { I_i: plateA })
+    const capacity = r.take(magnetHolds, { m: magnetic.low, I_n: circuit.breakerA })
+    const found = measured(c, 'inrush', {
+      demand,
+      capacity,
+      unit: 'A',
+      isLimit: true,
+      source: breaker.source,
+    })
+    return found.verdict === 'fails' && demand <= magnetic.high * circuit.breakerA
+      ? { ...found, verdict: 'tight', code: 'may-throw' }
+      : found
+  },
+  mends: () => [told('slower-magnet')],
+}
+
 export const SUPPLY_CRITERIA: readonly Criterion[] = [
   supplyVoltage,
   supplySetting,
@@ -431,6 +538,9 @@ export const SUPPLY_CRITERIA: readonly Criterion[] = [
   conductorRule,
   breakerRule,
   outletRule,
+  inrush,
   volts,
   extensionCord,
+  ...GENERATOR_CRITERIA,
+  ...LEAD_CRITERIA,
 ]

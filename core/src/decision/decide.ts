@@ -36,7 +36,10 @@ const listOf = (slot: Slot): keyof Shelf => (slot in LISTS ? LISTS[slot as keyof
 /** The whole question with nothing beside what it needs. */
 function basisOf(input: FitInput): FitDocument {
   const shelf: Record<keyof Shelf, unknown[]> = {
+    generators: [],
+    panels: [],
     circuits: [],
+    loads: [],
     powerSources: [],
     feeders: [],
     guns: [],

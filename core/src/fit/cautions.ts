@@ -10,7 +10,7 @@ const APPROVED: readonly string[] = ['structural', 'leak-tight', 'code-bound']
 
 /** @returns codes in the order in which they are shown; words give each its topic and sentence */
 export function cautionsFor(
-  { process, tungsten, powerSource, wire }: Capability,
+  { process, tungsten, powerSource, wire, generator, hangsOn }: Capability,
   { hungriest, job }: Demand,
 ): readonly Told[] {
   const shade = lensShade(process.family, hungriest.wantedA)
@@ -27,6 +27,10 @@ export function cautionsFor(
       source: LENS_SHADE_SOURCE.text,
     }),
     told('power'),
+    (generator !== null || hangsOn?.kind === 'engine') && told('generator-outdoors'),
+    generator !== null &&
+      generator.steadyWave !== true &&
+      told('rough-wave', { source: powerSource?.name ?? '', generator: generator.name }),
     powerSource?.typical === true && told('typical-plate', { source: powerSource.name }),
     ...[...fumes].map((fume) => told('fumes', { fume })),
     told(process.shielded ? 'gas' : isStick ? 'stick-smoke' : 'smoke'),

@@ -73,7 +73,7 @@ const SHOP_FEED = { inPerMin: 700, wireMm: 1.143, spool: 300, g: 20_000 } as con
 type Rest = Partial<
   Pick<
     PowerSource,
-    'supplyChange' | 'acBalance' | 'acFrequency' | 'start' | 'feeder' | 'gasValve' | 'arcForce'
+    'engine' | 'supplyChange' | 'acBalance' | 'acFrequency' | 'start' | 'feeder' | 'gasValve' | 'arcForce'
   >
 > &
   Pick<PowerSource, 'torchConnector' | 'polarityChange'>
@@ -99,6 +99,8 @@ const machine = (
     efficiencyPct: null,
     powerFactor: null,
     idleW: null,
+    engine: null,
+    inrushA: null,
     acBalance: null,
     acFrequency: null,
     start: [],
@@ -423,6 +425,6 @@ export const LIBRARY_MACHINES: readonly LibraryEntry<'power-sources'>[] = [
         },
       ]),
     ],
-    { gasValve: false, torchConnector: 'stud', polarityChange: 'leads' },
+    { gasValve: false, torchConnector: 'stud', polarityChange: 'leads', engine: { fuelLPerH: null } },
   ),
 ]

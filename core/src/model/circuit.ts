@@ -1,4 +1,4 @@
-/** The branch circuit that feeds a power source: voltage, breaker, conductor. */
+/** The branch circuit that feeds a power source: voltage, breaker, conductor, and what it comes from. */
 import { z } from 'zod'
 import { field } from './field.ts'
 import { ampsSchema, idSchema, lengthMmSchema, nameSchema, voltsSchema } from './fields.ts'
@@ -43,9 +43,8 @@ const OUTLETS = [
 const CONDUCTOR_METALS = ['copper', 'aluminium'] as const
 const BREAKER_KINDS = ['b', 'c', 'd', 'mccb'] as const
 
-export const circuitSchema = z.strictObject({
-  id: idSchema,
-  name: nameSchema,
+/** A breaker and the cable behind it: of a branch circuit, or of what feeds a panel. */
+export const runShape = {
   voltageV: voltsSchema.meta(field('Voltage', { unit: 'V' })),
   phases: phasesSchema,
   breakerA: ampsSchema.meta(field('Breaker', { unit: 'A' })),
@@ -110,14 +109,34 @@ export const circuitSchema = z.strictObject({
         words: { b: 'B, IEC 60898-1', c: 'C, IEC 60898-1', d: 'D, IEC 60898-1', mccb: 'IEC 60947-2' },
       }),
     ),
-  /** As printed on it; null where the machine is wired in, or where nobody has looked. */
-  outlet: z
-    .string()
-    .min(1, 'is empty; write for example NEMA 6-50')
-    .max(40)
-    .nullable()
-    .meta(field('Outlet', { empty: 'wired in, or not looked at', suggests: OUTLETS })),
-  /** One to buy is pulled by an electrician for this price. */
-  ...holdingShape,
-})
+}
+
+export const circuitSchema = z
+  .strictObject({
+    id: idSchema,
+    name: nameSchema,
+    ...runShape,
+    /** As printed on it; null where the machine is wired in, or where nobody has looked. */
+    outlet: z
+      .string()
+      .min(1, 'is empty; write for example NEMA 6-50')
+      .max(40)
+      .nullable()
+      .meta(field('Outlet', { empty: 'wired in, or not looked at', suggests: OUTLETS })),
+    /** The panel that its breaker is in; null where nobody has drawn it. */
+    panelId: idSchema.nullable().meta(field('In the panel', { reference: 'panel', empty: 'not drawn' })),
+    /** An outlet of a generator: its breaker is the generator's, and no cable is judged. */
+    generatorId: idSchema
+      .nullable()
+      .meta(field('Outlet of the generator', { reference: 'generator', empty: 'none' })),
+    /** One to buy is pulled by an electrician for this price. */
+    ...holdingShape,
+  })
+  .check(
+    z.refine<object>((circuit) => !(Reflect.get(circuit, 'panelId') && Reflect.get(circuit, 'generatorId')), {
+      path: ['generatorId'],
+      when: () => true,
+      error: 'is given beside a panel; a circuit comes from one or the other: empty one of them',
+    }),
+  )
 export type Circuit = z.infer<typeof circuitSchema>

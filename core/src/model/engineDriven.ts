@@ -1,5 +1,4 @@
 import type { PowerSource } from './powerSource.ts'
 
 /** A set that makes its own power. */
-export const isEngineDriven = ({ processes }: Pick<PowerSource, 'processes'>): boolean =>
-  processes.some(({ supplies }) => supplies.some(({ voltageV }) => voltageV === null))
+export const isEngineDriven = ({ engine }: Pick<PowerSource, 'engine'>): boolean => engine !== null

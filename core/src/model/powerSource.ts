@@ -82,7 +82,7 @@ const dialOf = (value: z.ZodNumber, label: string, heading: string, cell: 'volts
 /** One column of the data plate: what the source gives on one supply voltage. */
 export const supplyRatingSchema = z
   .strictObject({
-    /** Null for a set that an engine drives: it hangs on no circuit. */
+    /** Null in the one column of a set that an engine drives: it hangs on no supply. */
     voltageV: voltsSchema
       .nullable()
       .meta(field('Supply voltage', { unit: 'V', empty: 'engine-driven', startsOpen: true })),
@@ -197,6 +197,21 @@ export const powerSourceSchema = z
           words: SUPPLY_CHANGE_WORDS,
         }),
       ),
+    /** A set that makes its own power; null for one that hangs on a circuit or a generator. */
+    engine: z
+      .strictObject({
+        fuelLPerH: amountSchema
+          .nullable()
+          .meta(field('Fuel at full load', { unit: 'L/h', empty: NOT_GIVEN, help: '1 gal is 3.8 L.' })),
+      })
+      .nullable()
+      .meta(field('Engine', { presence: 'An engine drives it' })),
+    /** Peak of the current in the moment in which it is switched on, root mean square of the first half wave. */
+    inrushA: ampsSchema
+      .nullable()
+      .meta(
+        field('Inrush when switched on', { unit: 'A', empty: NOT_GIVEN, group: 'Supply and efficiency' }),
+      ),
     efficiencyPct: percentSchema
       .min(10, 'must be at least 10 %')
       .nullable()
@@ -303,14 +318,15 @@ export const powerSourceSchema = z
   })
   .check((ctx) => {
     const columns = ctx.value.processes.flatMap(({ supplies }) => supplies.map(({ voltageV }) => voltageV))
-    if (columns.every((voltageV) => voltageV === null) || columns.every((voltageV) => voltageV !== null))
-      return
+    const isDriven = ctx.value.engine !== null
+    if (columns.every((voltageV) => (voltageV === null) === isDriven)) return
     ctx.issues.push({
       code: 'custom',
       path: ['processes'],
       input: ctx.value.processes,
-      message:
-        'have supply voltages and columns without one; only a set that an engine drives has none, and then nowhere',
+      message: isDriven
+        ? 'have a supply voltage, and an engine drives the set; leave the voltages empty, or take the engine away'
+        : 'have a column without a supply voltage; give it, or say that an engine drives the set',
     })
   })
 export type PowerSource = z.infer<typeof powerSourceSchema>

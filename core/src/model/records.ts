@@ -3,6 +3,9 @@ import { z } from 'zod'
 import { describeFields, type FieldDescription } from './describe.ts'
 import {
   circuitSchema,
+  generatorSchema,
+  loadSchema,
+  panelSchema,
   feederSchema,
   gasSchema,
   gunSchema,
@@ -24,7 +27,10 @@ import type { RecordKind } from './versions.ts'
 
 export const RECORD_SCHEMAS = {
   shop: shopSchema,
+  generator: generatorSchema,
+  panel: panelSchema,
   circuit: circuitSchema,
+  load: loadSchema,
   'power-source': powerSourceSchema,
   feeder: feederSchema,
   gun: gunSchema,

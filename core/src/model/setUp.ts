@@ -21,6 +21,21 @@ const CORD_SIZES = [
   '6 mm²',
 ]
 
+const LEAD_SIZES = [
+  '6 AWG',
+  '4 AWG',
+  '2 AWG',
+  '1/0 AWG',
+  '2/0 AWG',
+  '4/0 AWG',
+  '16 mm²',
+  '25 mm²',
+  '35 mm²',
+  '50 mm²',
+  '70 mm²',
+  '95 mm²',
+]
+
 export const setUpSchema = z.strictObject({
   id: idSchema,
   name: nameSchema,
@@ -38,6 +53,17 @@ export const setUpSchema = z.strictObject({
   cordLengthMm: lengthMmSchema
     .nullable()
     .meta(field('Length of the cord', { empty: 'none', quantity: 'length' })),
+  /** Electrode and work lead, as printed on them; null where they belong to the machine or nobody has looked. */
+  leadSize: z
+    .string()
+    .min(1, 'is empty; write for example 2 AWG')
+    .max(24)
+    .nullable()
+    .meta(field('Welding leads', { empty: 'the machine’s own', suggests: LEAD_SIZES })),
+  /** Both together: the current goes out through one and back through the other. */
+  leadLengthMm: lengthMmSchema
+    .nullable()
+    .meta(field('Both leads together', { empty: 'not said', quantity: 'length' })),
   /** What links or plug of the source are set for; null where nobody has said, or where it finds its voltage itself. */
   linksSetV: voltsSchema.nullable().meta(field('Links or plug set for', { unit: 'V', empty: 'not said' })),
   powerSourceId: idSchema.meta(field('Power source', { reference: 'power-source' })),

@@ -2,6 +2,9 @@
 import { z } from 'zod'
 import {
   circuitSchema,
+  generatorSchema,
+  loadSchema,
+  panelSchema,
   feederSchema,
   gasSchema,
   gunSchema,
@@ -37,7 +40,10 @@ export const stockSchema = z
   })
 
 const shelfShape = {
+  generators: z.array(generatorSchema).max(200),
+  panels: z.array(panelSchema).max(200),
   circuits: z.array(circuitSchema).max(200),
+  loads: z.array(loadSchema).max(500),
   powerSources: z.array(powerSourceSchema).max(2000),
   feeders: z.array(feederSchema).max(2000),
   guns: z.array(gunSchema).max(2000),

@@ -8,4 +8,6 @@ export const USUAL_RUN = {
   bundled: null,
   breakerKind: null,
   outlet: null,
+  panelId: null,
+  generatorId: null,
 } as const satisfies Partial<Circuit>

@@ -6,7 +6,10 @@
 /** Kinds of record, with the path under which each is served. */
 export const RECORD_PATHS = {
   shop: 'shop',
+  generator: 'generators',
+  panel: 'panels',
   circuit: 'circuits',
+  load: 'loads',
   'power-source': 'power-sources',
   feeder: 'feeders',
   gun: 'guns',
@@ -23,7 +26,10 @@ export const RECORD_PATHS = {
 /** What one of each is called. */
 export const RECORD_NOUNS = {
   shop: 'shop',
+  generator: 'generator',
+  panel: 'panel',
   circuit: 'circuit',
+  load: 'other load',
   'power-source': 'power source',
   feeder: 'wire feeder',
   gun: 'gun or torch',
@@ -105,6 +111,18 @@ const withDials = (processes: unknown): unknown =>
       )
     : processes
 
+/** A plate without a supply voltage was that of a set with an engine. */
+const drivenBy = (processes: unknown): Fields | null =>
+  Array.isArray(processes) &&
+  processes.some(
+    (one: unknown) =>
+      isFields(one) &&
+      Array.isArray(one['supplies']) &&
+      one['supplies'].some((supply: unknown) => isFields(supply) && supply['voltageV'] === null),
+  )
+    ? { fuelLPerH: null }
+    : null
+
 /** By kind, the steps from version 1 on: the current version is one more than there are steps. */
 const UPCASTERS: Readonly<Record<RecordKind, readonly Upcaster[]>> = {
   shop: [
@@ -130,6 +148,8 @@ const UPCASTERS: Readonly<Record<RecordKind, readonly Upcaster[]>> = {
       outlet: null,
       ...circuit,
     }),
+    // Until then nobody drew what a circuit comes from.
+    (circuit) => ({ panelId: null, generatorId: null, ...circuit }),
   ],
   'power-source': [
     // Until then there was no stick, no dial was written down, and no maker's claim.
@@ -152,7 +172,12 @@ const UPCASTERS: Readonly<Record<RecordKind, readonly Upcaster[]>> = {
       serviceNear: null,
       ...source,
     }),
+    // Until then a set with an engine was one whose plate had no supply voltage.
+    (source) => ({ engine: drivenBy(source['processes']), inrushA: null, ...source }),
   ],
+  generator: [],
+  panel: [],
+  load: [],
   feeder: [],
   gun: [],
   part: [without(STOCK_FIELDS.part)],
@@ -164,6 +189,8 @@ const UPCASTERS: Readonly<Record<RecordKind, readonly Upcaster[]>> = {
     (setUp) => ({ linksSetV: null, ...setUp }),
     // Until then every machine stood at its outlet.
     (setUp) => ({ cordSize: null, cordLengthMm: null, ...setUp }),
+    // Until then leads were the machine’s own.
+    (setUp) => ({ leadSize: null, leadLengthMm: null, ...setUp }),
   ],
   // Until then no root was purged.
   job: [
@@ -218,7 +245,10 @@ export function upcastRecord(kind: RecordKind, version: unknown, value: unknown)
 /** Where records stand in files: one, or a list of them. A map, for a file may have a key `__proto__` too. */
 const PLACES: ReadonlyMap<string, RecordKind> = new Map([
   ['shop', 'shop'],
+  ['generators', 'generator'],
+  ['panels', 'panel'],
   ['circuits', 'circuit'],
+  ['loads', 'load'],
   ['powerSources', 'power-source'],
   ['feeders', 'feeder'],
   ['guns', 'gun'],
@@ -248,6 +278,9 @@ const CLASSES = { ...STICK, shop: 4, 'power-source': 3 } as const
 /** Since what is bought is planned. */
 const PURCHASES = { ...CLASSES, circuit: 3, 'power-source': 4, 'set-up': 3, job: 3 } as const
 
+/** Since the supply is drawn up to the service. */
+const SUPPLIES = { ...PURCHASES, circuit: 4, 'power-source': 5, 'set-up': 4 } as const
+
 /** By kind of file, for each of its versions the versions of the records in it; a kind that is not named has 1. */
 const FILES = {
   'brannik-shop': [
@@ -258,6 +291,7 @@ const FILES = {
     { ...OPERATING_POINT, ...STICK },
     { ...OPERATING_POINT, ...CLASSES },
     { ...OPERATING_POINT, ...PURCHASES },
+    { ...OPERATING_POINT, ...SUPPLIES },
   ],
   'brannik-catalogue': [
     {},
@@ -266,6 +300,7 @@ const FILES = {
     { ...STICK, circuit: 2, 'set-up': 2 },
     { ...STICK, 'power-source': 3, circuit: 2, 'set-up': 2 },
     { ...STICK, 'power-source': 4, circuit: 3, 'set-up': 3 },
+    { ...STICK, 'power-source': 5, circuit: 4, 'set-up': 4 },
   ],
   'brannik-job': [{}, { job: 2 }, { job: 3 }],
   'brannik-fit': [
@@ -276,10 +311,13 @@ const FILES = {
     { ...OPERATING_POINT, ...STICK },
     { ...OPERATING_POINT, ...CLASSES },
     { ...OPERATING_POINT, ...PURCHASES },
+    { ...OPERATING_POINT, ...SUPPLIES },
   ],
 } as const satisfies Readonly<Record<string, readonly Partial<Record<RecordKind, number>>[]>>
 export type FileFormat = keyof typeof FILES
 export const FILE_FORMATS = Object.keys(FILES) as readonly FileFormat[]
+
+const NOTHING_DRAWN: Fields = { generators: [], panels: [], loads: [] }
 
 /**
  * The version in which a format is written today.
@@ -312,8 +350,10 @@ export function upcastFile(format: FileFormat, value: unknown): Upcast {
   })
   // A file without a shelf has nothing that is counted.
   const counts = format !== 'brannik-job' && versions.part === undefined ? { stock: stockOf(value) } : {}
-  // Until then nobody wrote down what he wants of a machine, nor what he decided.
-  const since = format === 'brannik-shop' ? { requirementSheets: [], decisions: [] } : {}
+  // Until then nobody wrote down what he wants of a machine, nor what he decided; nor, later, what feeds a circuit.
+  const decided = format === 'brannik-shop' ? { requirementSheets: [], decisions: [] } : {}
+  const drawn = format === 'brannik-shop' || format === 'brannik-fit' ? NOTHING_DRAWN : {}
+  const since = { ...decided, ...drawn }
   return { ok: true, value: { ...since, ...Object.fromEntries(entries), ...counts, version: current } }
 }
 

@@ -1,23 +1,27 @@
 /** A job with a set-up on every circuit of the shop: what is drawn, what holds, and when the breaker goes. */
 import { type Capability, capabilityOf } from '../capability/capability.ts'
 import { chosenOf } from '../capability/slots.ts'
-import { supposed } from '../capacity/capacity.ts'
 import type { Assessment } from '../criteria/criterion.ts'
-import { SUPPLY_CRITERIA } from '../criteria/supply.ts'
+import { machineLoads } from '../criteria/supply.ts'
 import { type Demand, demandOf } from '../demand/demand.ts'
 import type { Circuit, SetUp } from '../model/equipment.ts'
 import type { Job } from '../model/job.ts'
 import type { Shelf } from '../model/shelf.ts'
 import type { Shop } from '../model/shop.ts'
 import { type Verdict, worstVerdict } from '../model/verdict.ts'
-import { effectiveInputA, greatestInputA, inputCurrentA } from '../supply/inputCurrent.ts'
-import { smallestConductor } from '../supply/ruleBook.ts'
+import { effectiveInputA, greatestInputA, inputCurrentA, weldingDrawnA } from '../supply/inputCurrent.ts'
+import { smallestBreakerA } from '../supply/ruleBook.ts'
+import { askedOfGeneratorKva, fuelLPerH, generatorRunningKva } from '../supply/generator.ts'
+import { mendsOfPower, type PowerMend, supplyFindings } from './mends.ts'
 import { type Trips, tripsOf } from './trips.ts'
 
 /** What the machine takes from the circuit, A. */
 export interface Drawn {
-  /** While the job's hungriest weld burns. */
+  /** While the job's hungriest weld burns, with all that the machine has where it wants more. */
   readonly jobA: number
+  /** Welding current that the weld wants, and the most that the machine has on these volts. */
+  readonly wantedA: number
+  readonly outputMaxA: number
   /** At the highest current of its plate. */
   readonly ratedA: number
   readonly idleA: number
@@ -41,32 +45,27 @@ export interface OnCircuit {
   readonly breakerName: string
 }
 
-/** The smallest circuit that makes the job fit, to have pulled. */
-export interface NewCircuit {
-  readonly voltageV: number
-  readonly phases: 1 | 3
-  readonly breakerA: number
-  readonly conductorSize: string
-}
-
 export interface Power {
   readonly circuits: readonly OnCircuit[]
-  /** For each supply that the machine takes; empty for a set that an engine drives. */
-  readonly wanted: readonly NewCircuit[]
+  /** Of the circuit that is looked at, the cheapest first. */
+  readonly mends: readonly PowerMend[]
+  /** Breakers for the machine on that circuit, by the rule book; null without a draw there. */
+  readonly breakers: BreakersFor | null
+  /** Burnt by the engine that makes the power; null where the supplier does, or where nobody has said. */
+  readonly fuel: Fuel | null
   readonly ruleBook: { readonly name: string; readonly note: string }
 }
 
-/** What concerns the supply, and nothing else of a set-up. */
-const supplyFindings = (c: Capability, d: Demand): readonly Assessment[] =>
-  SUPPLY_CRITERIA.flatMap((criterion) => criterion.assess(c, d) ?? [])
-
 function drawnOf({ draw, supply, r }: Capability, d: Demand): Drawn | null {
   if (!draw || !supply) return null
+  const weldsWithA = weldingDrawnA(supply, d.hungriest.wantedA)
   return {
-    jobA: inputCurrentA(draw, d.hungriest.wantedA),
+    jobA: inputCurrentA(draw, weldsWithA),
+    wantedA: d.hungriest.wantedA,
+    outputMaxA: supply.outputMaxA,
     ratedA: greatestInputA(supply, draw, r),
     idleA: draw.idleA,
-    heatsA: d.dutyPct === null ? null : effectiveInputA(draw, d.hungriest.wantedA, d.dutyPct),
+    heatsA: d.dutyPct === null ? null : effectiveInputA(draw, weldsWithA, d.dutyPct),
   }
 }
 
@@ -81,30 +80,6 @@ function onCircuit(c: Capability, d: Demand, circuit: Circuit, isDrawn: boolean)
     trips: tripsOf(c, d, isDrawn),
     breakerName: c.breaker.name,
   }
-}
-
-const USUAL_LENGTH_MM = 15_000
-/** A breaker that holds, with the cable that may be behind it without the rules for welders. */
-function wantedOn(c: Capability, d: Demand, voltageV: number, phases: 1 | 3): NewCircuit | null {
-  const { rules } = c
-  // As an electrician pulls it, whom no rule for welders helps (NEC 240.4(D) has these sizes in the 60 °C column).
-  const columnC = rules.columnsC[0] ?? 60
-  const like = (breakerA: number, conductorSize: string): Circuit => ({
-    ...supposed(voltageV, phases),
-    breakerA,
-    conductorSize,
-    columnC,
-    lengthMm: USUAL_LENGTH_MM,
-  })
-  for (const breakerA of rules.breakerSizesA) {
-    const conductorSize = smallestConductor(rules, breakerA, like(breakerA, ''))
-    if (conductorSize === null) continue
-    const circuit = like(breakerA, conductorSize)
-    const findings = supplyFindings(c.with('circuit', circuit), d)
-    if (findings.every(({ verdict }) => verdict === 'fits'))
-      return { voltageV, phases, breakerA, conductorSize }
-  }
-  return null
 }
 
 /**
@@ -122,19 +97,61 @@ export function powerOf(
   const chosen = chosenOf(setUp, shelf)
   const c = capabilityOf(shop, setUp, chosen)
   const d = demandOf(job, setUp.process, chosen.wire, shop)
-  const supplies = new Map(
-    c.supplyAnswer.offered.flatMap(({ voltageV, phases }) =>
-      voltageV === null ? [] : [[`${voltageV} ${phases}`, { voltageV, phases }] as const],
-    ),
-  )
+  const isDriven = c.hangsOn?.kind === 'engine'
+  const looked = shelf.circuits.find(({ id }) => id === drawnId) ?? chosen.circuit
+  const on = looked && !isDriven ? c.with('circuit', looked) : c
   return {
-    circuits:
-      supplies.size === 0
-        ? []
-        : shelf.circuits.map((circuit) =>
-            onCircuit(c.with('circuit', circuit), d, circuit, circuit.id === drawnId),
-          ),
-    wanted: [...supplies.values()].flatMap(({ voltageV, phases }) => wantedOn(c, d, voltageV, phases) ?? []),
+    circuits: isDriven
+      ? []
+      : shelf.circuits.map((circuit) =>
+          onCircuit(c.with('circuit', circuit), d, circuit, circuit.id === drawnId),
+        ),
+    mends: isDriven || !looked ? [] : mendsOfPower(on, d, shelf.circuits),
+    breakers: breakersFor(on),
+    fuel: fuelOf(on, d),
     ruleBook: { name: c.rules.name, note: c.rules.note },
   }
+}
+
+/** The breakers that a rule book speaks of for one machine, A. */
+export interface BreakersFor {
+  /** That still holds it at its rating. */
+  readonly smallestA: number | null
+  readonly usualA: number
+  /** Null where the book rules the cable alone. */
+  readonly mostA: number | null
+}
+function breakersFor(c: Capability): BreakersFor | null {
+  const [load] = machineLoads(c)
+  if (!load || !c.draw || !c.circuit) return null
+  const { rules, circuit } = c
+  const asked = rules.conductorA([load], c.r).value
+  return {
+    smallestA: smallestBreakerA(rules, asked, circuit.breakerKind),
+    usualA: rules.breakerUsualA(load),
+    mostA: rules.breakerMostForA(load)?.value ?? null,
+  }
+}
+
+export interface Fuel {
+  readonly lPerH: number
+  /** For all of the job; null without arc time. */
+  readonly jobL: number | null
+}
+/** Mean load of whatever makes the power, of what it gives. */
+function fuelOf(c: Capability, d: Demand): Fuel | null {
+  const { hangsOn, generator, circuit, draw, supply, r } = c
+  const full = hangsOn?.kind === 'engine' ? hangsOn.engine.fuelLPerH : (generator?.fuelLPerH ?? null)
+  if (full === null || d.dutyPct === null || !supply) return null
+  const duty = d.dutyPct / 100
+  let share = (duty * Math.min(d.hungriest.wantedA, supply.outputMaxA)) / supply.outputMaxA
+  if (generator && circuit && draw) {
+    const welding = inputCurrentA(draw, weldingDrawnA(supply, d.hungriest.wantedA))
+    const meanA = welding * duty + draw.idleA * (1 - duty)
+    share =
+      askedOfGeneratorKva(generator, circuit, c.building, meanA, 'running') /
+      generatorRunningKva(generator, r)
+  }
+  const lPerH = fuelLPerH(full, share, r)
+  return { lPerH, jobL: d.workH === null ? null : lPerH * d.workH }
 }

@@ -4,7 +4,7 @@ import type { Demand } from '../demand/demand.ts'
 import { BANDS, type Band, storesOf } from '../supply/breaker/breakerModel.ts'
 import { type Beat, type HeatAt, heatCurve, tripsAfterS } from '../supply/breaker/heat.ts'
 import { heldWithoutEndA } from '../supply/breaker/overload.ts'
-import { inputCurrentA } from '../supply/inputCurrent.ts'
+import { inputCurrentA, weldingDrawnA } from '../supply/inputCurrent.ts'
 
 export type PatternOfWork = 'job' | 'shift' | 'automatic'
 
@@ -25,13 +25,16 @@ const HOUR_S = 3600
 const AUTOMATIC_S = 8 * HOUR_S
 
 /** The job's arcs and pauses as currents from the circuit; null without arc time, or without a draw. */
-function beatsOf({ draw }: Capability, { spells, hungriest, dutyPct }: Demand): readonly Beat[] | null {
-  if (!draw || dutyPct === null) return null
+export function beatsOf(
+  { draw, supply }: Capability,
+  { spells, hungriest, dutyPct }: Demand,
+): readonly Beat[] | null {
+  if (!draw || !supply || dutyPct === null) return null
   return spells.map(({ arcS, offS, times, heat }) => ({
     onS: arcS,
     offS,
     times,
-    onA: inputCurrentA(draw, hungriest.wantedA * Math.sqrt(heat)),
+    onA: inputCurrentA(draw, weldingDrawnA(supply, hungriest.wantedA * Math.sqrt(heat))),
     offA: draw.idleA,
   }))
 }
@@ -42,9 +45,9 @@ function beatsOf({ draw }: Capability, { spells, hungriest, dutyPct }: Demand): 
  * @example tripsOf(capability, demand, false)?.[0]?.afterS.early // 540 s
  */
 export function tripsOf(c: Capability, d: Demand, isDrawn: boolean): readonly Trips[] | null {
-  const { circuit, draw, breaker, r } = c
+  const { circuit, draw, supply, breaker, r } = c
   const beats = beatsOf(c, d)
-  if (!circuit || !draw || !beats) return null
+  if (!circuit || !draw || !supply || !beats) return null
   // Warm air takes from the rating what it takes from the current that is held.
   const ratingA = heldWithoutEndA(circuit, breaker, r) / breaker.holds
   const stores = storesOf(breaker, circuit.breakerA)
@@ -54,7 +57,7 @@ export function tripsOf(c: Capability, d: Demand, isDrawn: boolean): readonly Tr
     onS: AUTOMATIC_S,
     offS: 0,
     times: 1,
-    onA: inputCurrentA(draw, d.hungriest.wantedA),
+    onA: inputCurrentA(draw, weldingDrawnA(supply, d.hungriest.wantedA)),
     offA: draw.idleA,
   }
   /** Where the earliest holds, all do. */

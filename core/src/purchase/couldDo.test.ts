@@ -130,6 +130,9 @@ const smallShelves: fc.Arbitrary<Shelf> = fc
       (slot) => !['circuit', 'powerSource', 'feeder', 'gun', ...USED_UP].includes(slot),
     )
     return {
+      generators: [],
+      panels: [],
+      loads: [],
       circuits: priced(of(['circuit'], circuits)),
       powerSources: priced(of(['powerSource'], [acStick])),
       feeders: of(['feeder'], []),

@@ -137,6 +137,25 @@ export function drawOf(
   }
 }
 
+/** A source gives no more than it has: a weld that wants more is burnt with less, and draws less. */
+export const weldingDrawn = calculation({
+  id: 'welding-drawn',
+  title: 'Welding current that is drawn',
+  symbol: 'I_2',
+  unit: 'A',
+  expression: 'min(I_want, I_max)',
+  inputs: {
+    I_want: input('current wanted', 'A', computed('joint'), 'wanted-current'),
+    I_max: input('greatest output', 'A', PLATE),
+  },
+  compute: ({ I_want, I_max }) => Math.min(I_want, I_max),
+  source: computed('the joint asks, the machine gives at most its greatest output'),
+})
+
+/** @returns the welding current with which a weld is burnt on this supply, A */
+export const weldingDrawnA = (supply: SupplyRating, wantedA: number, r: Reckoner = UNTRACED): number =>
+  r.take(weldingDrawn, { I_want: wantedA, I_max: supply.outputMaxA })
+
 export const inputCurrent = calculation({
   id: 'input-current',
   title: 'Current drawn while the arc burns',
@@ -145,7 +164,7 @@ export const inputCurrent = calculation({
   expression: 'U_2 * I_2 / w',
   inputs: {
     U_2: from(loadVoltage),
-    I_2: input('welding current', 'A', computed('current wanted'), 'wanted-current'),
+    I_2: input('welding current', 'A', computed('current wanted'), 'wanted-current', 'welding-drawn'),
     w: arcWattsFrom,
   },
   compute: ({ U_2, I_2, w }) => (U_2 * I_2) / w,
@@ -207,15 +226,15 @@ export const effectiveInputA = (
   r: Reckoner = UNTRACED,
 ): number => r.take(effectiveInput, { I_1: inputCurrentA(draw, currentA, r), X: dutyPct, I_0: draw.idleA })
 
-const loadLine = {
+export const loadLine = {
   U_0: input('base of the load line', 'V', LOAD_LINE_SOURCE),
   s: input('slope of the load line', 'V/A', LOAD_LINE_SOURCE),
   w: arcWattsFrom,
 }
 /** The welding current I₂ with (U₀ + s·I₂)·I₂ = P. */
-const currentAtPower = (U_0: number, s: number, watts: number): number =>
+export const currentAtPower = (U_0: number, s: number, watts: number): number =>
   (-U_0 + Math.sqrt(U_0 ** 2 + 4 * s * Math.max(0, watts))) / (2 * s)
-const SOLVED = '(-U_0 + sqrt(U_0^2 + 4 * s * w * I_1)) / (2 * s)'
+export const SOLVED = '(-U_0 + sqrt(U_0^2 + 4 * s * w * I_1)) / (2 * s)'
 
 /** Least share of ten minutes that a job is taken to burn: below it a cable's limit has no meaning. */
 const LEAST_DUTY_PCT = 0.1

@@ -199,6 +199,14 @@ describe('NEC', () => {
   })
 
   // Practice of a 230 V machine that draws 43 A at its rated output: 70 A is usual, 90 A the most (630.12(A)).
+  it('230 V with 43 A at rated output: 70 A is usual, 90 A the most; IEC goes by the plate’s effective current', () => {
+    // 70 A is common practice, no source: half as much again, next standard size. 90 A: 630.12(A), next size from 86 A.
+    expect(nec.breakerUsualA(load(43, 40))).toBe(70)
+    expect(nec.breakerMostForA(load(43, 40))?.value).toBe(90)
+    // 30 A at 25 % heat like 15 A (IEC 60974-1): a fuse of 16 A, as plates of that size have it.
+    expect(iec.breakerUsualA(load(30, 25))).toBe(16)
+  })
+
   it('230 V with 43 A at rated output: 8 AWG, and up to 90 A', () => {
     const plate = load(43, 40)
     expect(nec.conductorA([plate], r).value).toBeCloseTo(27.1, 1)

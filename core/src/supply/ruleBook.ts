@@ -84,6 +84,8 @@ export interface RuleBook {
   cordA(conductorSize: string): Ruled | null
   /** Largest breaker that may protect the machine, beyond which it needs protection of its own; null where nothing is ruled. */
   breakerMostForA(load: Load): Ruled | null
+  /** The breaker that is usually put in for a machine, A: whatever the rule would still allow. */
+  breakerUsualA(load: Load): number
   /** What the rules ask of the conductor for a machine, or for several on one feeder, A. */
   conductorA(loads: readonly Load[], r: Reckoner): Ruled
   /**

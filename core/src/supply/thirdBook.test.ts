@@ -26,6 +26,7 @@ const orchard: RuleBook = {
   ohmPerKm: () => null,
   cordA: () => null,
   breakerMostForA: () => null,
+  breakerUsualA: ({ i1MaxA }) => i1MaxA,
   conductorA: (loads) => ({ value: loads.reduce((sum, { i1MaxA }) => sum + i1MaxA, 0), source }),
   assess: ({ breakerA }, ampacityA, loads, r) => ({
     'conductor-rule': { demand: orchard.conductorA(loads, r).value, capacity: ampacityA, source },

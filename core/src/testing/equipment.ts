@@ -8,6 +8,7 @@ import type {
   Gun,
   PartKind,
   PartOf,
+  Generator,
   PowerSource,
   SupplyRating,
   Tungsten,
@@ -30,6 +31,21 @@ export const sampleSupply = (part: Partial<SupplyRating> = {}): SupplyRating => 
   feedMaxMmPerMin: null,
   voltsDial: [],
   feedDial: [],
+  ...part,
+})
+
+export const sampleGenerator = (part: Partial<Generator> = {}): Generator => ({
+  id: 'g',
+  name: 'Generator',
+  runningW: 7000,
+  startingW: 9000,
+  powerFactor: null,
+  altitudeM: null,
+  ambientC: null,
+  fuelLPerH: null,
+  steadyWave: null,
+  held: 'owned',
+  price: null,
   ...part,
 })
 
@@ -56,6 +72,8 @@ export const samplePowerSource = (part: Partial<PowerSource> = {}): PowerSource 
     },
   ],
   supplyChange: null,
+  engine: null,
+  inrushA: null,
   efficiencyPct: null,
   powerFactor: null,
   idleW: null,
@@ -273,6 +291,8 @@ export function sampleCapability(part: SamplePart = {}): Capability {
     polarity,
     cordSize: null,
     cordLengthMm: null,
+    leadSize: null,
+    leadLengthMm: null,
     linksSetV,
     start,
     electronicsNear,

@@ -2,12 +2,23 @@
 import { USUAL_RUN } from '../model/usualRun.ts'
 import { METALS } from '../model/material.ts'
 import fc from 'fast-check'
-import type { Circuit, Feeder, Gas, Gun, Part, PowerSource, Tungsten, Wire } from '../model/equipment.ts'
+import type {
+  Circuit,
+  Feeder,
+  Gas,
+  Generator,
+  Gun,
+  Part,
+  PowerSource,
+  Tungsten,
+  Wire,
+} from '../model/equipment.ts'
 import { CONNECTORS, GROOVES, LINER_MATERIALS, TUNGSTEN_TYPES } from '../model/equipment.ts'
 import type { Shelf } from '../model/shelf.ts'
 import {
   sampleFeeder,
   sampleGas,
+  sampleGenerator,
   sampleGun,
   samplePart,
   samplePowerSource,
@@ -113,6 +124,7 @@ const circuit: fc.Arbitrary<Circuit> = fc
   .record({
     voltageV: fc.constantFrom(120, 240),
     phases: fc.constantFrom(1 as const, 1 as const, 3 as const),
+    generatorId: fc.constantFrom(null, null, 'g'),
   })
   .map((part) => ({
     id: 'c',
@@ -126,6 +138,16 @@ const circuit: fc.Arbitrary<Circuit> = fc
     lengthMm: 9000,
     ...part,
   }))
+
+/** It is there or not; circuits that name it hang on it then. */
+const generators: fc.Arbitrary<Generator[]> = fc
+  .record({
+    runningW: fc.constantFrom(2000, 7000, 12_000),
+    startingW: fc.option(fc.constantFrom(12_000, 15_000)),
+    powerFactor: fc.option(fc.constantFrom(0.8, 1)),
+  })
+  .map((one) => sampleGenerator(one))
+  .chain((one) => fc.constantFrom([one], []))
 
 const part: fc.Arbitrary<Part> = fc.oneof(
   fc
@@ -180,7 +202,7 @@ const DRAWER: readonly Part[] = [
 ]
 
 /** One of each that goes together with the drawer, so that most set-ups can be made whole; the random ones come on top. */
-const BASICS: Omit<Shelf, 'parts' | 'feeders' | 'stock'> = {
+const BASICS: Omit<Shelf, 'generators' | 'panels' | 'loads' | 'parts' | 'feeders' | 'stock'> = {
   circuits: [
     {
       id: 'c',
@@ -246,6 +268,9 @@ const ownFeeder = feeder.map((own): Feeder => ({
 }))
 
 const things: fc.Arbitrary<Omit<Shelf, 'stock'>> = fc.record({
+  generators,
+  panels: fc.constant([]),
+  loads: fc.constant([]),
   circuits: withBasics(BASICS.circuits, circuit, 3),
   powerSources: withBasics(BASICS.powerSources, powerSource, 6),
   feeders: withBasics([], ownFeeder, 3),

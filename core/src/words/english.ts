@@ -136,6 +136,11 @@ export const ENGLISH: Language = {
     'outlet-rule': 'Outlet',
     volts: 'Volts at the machine',
     cord: 'Extension cord',
+    inrush: 'Switching on',
+    'generator-runs': 'Generator, running',
+    'generator-starts': 'Generator, for a moment',
+    leads: 'Welding leads',
+    'lead-volts': 'Volts lost in the leads',
     'source-range': 'Source output',
     'source-duty': 'Source duty at {current}',
     'gun-duty': '{holder} at this duty',
@@ -219,6 +224,11 @@ export const ENGLISH: Language = {
     'outlet-rule': 'outlet',
     volts: 'volts',
     cord: 'cord',
+    inrush: 'inrush',
+    'generator-runs': 'generator',
+    'generator-starts': 'generator peak',
+    leads: 'leads',
+    'lead-volts': 'leads',
     'source-range': 'source',
     'source-duty': 'duty',
     'gun-duty': 'gun',
@@ -274,6 +284,8 @@ export const ENGLISH: Language = {
     },
     'breaker-holds': {
       measured: 'Heats the breaker like a steady {demand}; it holds {capacity}',
+      'below-idle':
+        'At rest alone the machine draws {idle}, and the breaker holds {capacity}: it never stays in',
       'turned-down':
         'Heats the breaker like a steady {demand}; it holds {capacity}. Turned down to {current} it holds, slower and with smaller beads',
     },
@@ -290,6 +302,25 @@ export const ENGLISH: Language = {
     cord: {
       measured:
         'The job’s heating equals a steady {demand}; {length} of {size} carry {capacity}, laid out straight: a coiled cord melts',
+    },
+    inrush: {
+      measured:
+        'Switched on it takes some {demand} for a moment; below {capacity} this kind of breaker does not throw',
+      'may-throw':
+        'Switched on it takes some {demand} for a moment; from {capacity} on some breakers of this kind throw at that, others hold',
+    },
+    'generator-runs': {
+      measured:
+        'Machine and what else runs there ask for {demand}; {generator} gives {capacity} where it stands',
+    },
+    'generator-starts': {
+      measured:
+        'At its highest draw, with what else runs, {demand} is asked for a moment; {generator} gives {capacity}',
+    },
+    leads: { measured: 'The job heats the leads like a steady {demand}; {size} carries {capacity}' },
+    'lead-volts': {
+      measured:
+        '{length} of {size} lose {demand} before the arc; for the same power from the supply it burns with {lost} less. Up to {capacity} is usual',
     },
     'outlet-rule': {
       measured: 'The plate asks for {demand}; the outlet, {outlet}, is rated {capacity}.',
@@ -698,6 +729,7 @@ export const ENGLISH: Language = {
     'wire-for-arc': 'a wire: arc time follows from it',
     ampacity: 'the ampacity of {size}: not a size of {book}',
     cord: 'what a cord of {size} carries: not a size of {book}',
+    leads: 'what leads of {size} carry: write for example 2 AWG or 35 mm²',
     'gas-for-rating': 'the gas: a gun’s rating depends on it',
     'other-kind': 'a {wanted}: {gun} is a {kind}',
     'gun-rating': 'a rating of {gun} for {gas}, {wave}',
@@ -730,6 +762,13 @@ export const ENGLISH: Language = {
     'cable-of': 'Cable of at least {size}, by an electrician',
     'thicker-or-shorter': 'A thicker or shorter {what}',
     'cord-of': 'A cord of {size}, {length} long',
+    'leads-of': 'Leads of {size}',
+    'shorter-leads': 'Shorter leads: the machine nearer to the work',
+    'slower-magnet': 'A breaker of the next kind, C or D, by an electrician',
+    'larger-than-idle':
+      'A circuit whose breaker is larger than what the machine draws at rest, by an electrician',
+    'generator-of': 'A generator of at least {size}',
+    'others-off': 'Switch off what else runs on the generator',
     'outlet-of': 'An outlet and plug rated for at least {size}, by an electrician',
     'breaker-at-most': 'A breaker of at most {size} for this machine, by an electrician',
     'source-that-goes-low': 'A power source that holds an arc at {current}',
@@ -871,6 +910,14 @@ export const ENGLISH: Language = {
     power: {
       topic: 'Power',
       text: 'Unplug before opening a machine. Wiring is for a licensed electrician; data plate and code decide',
+    },
+    'generator-outdoors': {
+      topic: 'Exhaust',
+      text: 'Run the engine outdoors, away from doors and windows: its exhaust has no smell that warns, and kills. Ground it as its book says; never feed a building without a transfer switch',
+    },
+    'rough-wave': {
+      topic: 'Wave',
+      text: 'Inverter machines are upset, or broken, by volts that swing and a wave that is not clean: ask the maker of {source} whether it may run on {generator}',
     },
     'typical-plate': {
       topic: 'Plate',

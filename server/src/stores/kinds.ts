@@ -43,7 +43,10 @@ export const SHOP: Kind = kindOf('shop', 'owner')
 
 /** In an order in which each names only those before it. */
 export const COLLECTIONS: readonly Collection[] = [
+  collection('generator', 'generators', 'owner'),
+  collection('panel', 'panels', 'owner'),
   collection('circuit', 'circuits', 'owner'),
+  collection('load', 'loads', 'owner'),
   collection('power-source', 'powerSources', 'owner'),
   collection('feeder', 'feeders', 'owner'),
   collection('gun', 'guns', 'owner'),

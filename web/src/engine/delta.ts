@@ -14,7 +14,10 @@ export interface Sent {
 export const emptySent = (): Sent => ({ shop: null, lists: new Map() })
 
 const LIST_KEYS: readonly ListKey[] = [
+  'generators',
+  'panels',
   'circuits',
+  'loads',
   'powerSources',
   'feeders',
   'guns',

@@ -87,7 +87,10 @@ export interface JobGlance {
 
 const EMPTY: Snapshot = {
   shop: null,
+  generators: [],
+  panels: [],
   circuits: [],
+  loads: [],
   powerSources: [],
   feeders: [],
   guns: [],

@@ -18,6 +18,9 @@ import {
 } from '@brannik/core'
 import type {
   Circuit,
+  Generator,
+  Load,
+  Panel,
   Decision,
   Feeder,
   Gas,
@@ -57,7 +60,10 @@ import { reasonOf } from '../reason.ts'
 
 interface RecordOf {
   shop: Shop
+  generators: Generator
+  panels: Panel
   circuits: Circuit
+  loads: Load
   'power-sources': PowerSource
   feeders: Feeder
   guns: Gun
@@ -501,7 +507,10 @@ export const useWorkspace = defineStore('workspace', () => {
 
   const shop = computed<Shop | null>(() => all('shop')[0] ?? null)
   const shelf = computed<Shelf>(() => ({
+    generators: all('generators'),
+    panels: all('panels'),
     circuits: all('circuits'),
+    loads: all('loads'),
     powerSources: all('power-sources'),
     feeders: all('feeders'),
     guns: all('guns'),

@@ -31,7 +31,10 @@ export const fitFor = (jobId: string, setUpId?: string): Fit => fitJob(inputFor(
 export const demoJob = (jobId: string): Job => inputFor(jobId).job
 
 const RECORDS: Record<string, readonly { id: string }[]> = {
+  generators: shopDocument.generators,
+  panels: shopDocument.panels,
   circuits: shopDocument.circuits,
+  loads: shopDocument.loads,
   'power-sources': shopDocument.powerSources,
   feeders: shopDocument.feeders,
   guns: shopDocument.guns,

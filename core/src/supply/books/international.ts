@@ -1,7 +1,7 @@
 /** The international rule book: IEC 60364 (5-52 for cables, 4-43 for their protection). Copper alone: aluminium is not read. */
 import { computed, standard } from '../../basis/source.ts'
 import { calculation, from, input, listOf } from '../../calculation/calculation.ts'
-import type { Reckoner } from '../../calculation/reckoner.ts'
+import { type Reckoner, UNTRACED } from '../../calculation/reckoner.ts'
 import { IEC_60947, IEC_B, IEC_C, IEC_D } from '../breaker/models.ts'
 import { greatestInput } from '../inputCurrent.ts'
 import { ampacityReading, breakerReading, outletReading } from '../readings.ts'
@@ -20,7 +20,7 @@ import {
   SIZES,
   XLPE_C,
 } from './internationalTables.ts'
-import { factorUpTo } from './tables.ts'
+import { factorUpTo, nextSizeA } from './tables.ts'
 
 const IEC_433 = standard('IEC 60364-4-43, 433.1: I_b ≤ I_n ≤ I_z and I_2 ≤ 1.45 I_z', true)
 const I_1EFF = standard('IEC 60974-1, I₁eff sizes the supply cable; IEC 60364-5-52', true)
@@ -127,6 +127,8 @@ export const international: RuleBook = {
   },
   // The plate names a fuse; the book rules the cable alone.
   breakerMostForA: () => null,
+  // Common practice: as the plate’s fuse, which holds its greatest draw for as long as its duty lasts.
+  breakerUsualA: (load) => nextSizeA(BREAKERS_A, oneA(load, UNTRACED)),
   conductorA,
   assess({ breakerA, outlet }, ampacityA, loads, r) {
     const asked = conductorA(loads, r)

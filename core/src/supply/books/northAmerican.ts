@@ -173,6 +173,8 @@ export const northAmerican: RuleBook = {
     value: nextSizeA(BREAKERS_A, 2 * i1MaxA),
     source: standard('NEC 630.12(A), next standard size of 240.6(A)', true),
   }),
+  // Common practice: half as much again as its greatest draw, well below the double that is allowed.
+  breakerUsualA: ({ i1MaxA }) => nextSizeA(BREAKERS_A, 1.5 * i1MaxA),
   conductorA,
   assess({ breakerA, outlet }, ampacityA, loads, r) {
     const asked = conductorA(loads, r)

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { RECORD_KINDS, RECORD_PATHS } from '@brannik/core'
 import { computed, useId } from 'vue'
 import CountField from '../../components/CountField.vue'
 import FieldFrame from '../../components/FieldFrame.vue'
@@ -7,6 +8,7 @@ import QuantityField from '../../components/QuantityField.vue'
 import TextField from '../../components/TextField.vue'
 import { usePrint } from '../../stores/usePrint.ts'
 import { useTyping } from '../../stores/typing.ts'
+import { type Path, useWorkspace } from '../../stores/workspace.ts'
 import { choicesOf, type FieldSpec } from './forms.ts'
 
 /** One field of a record by its description: what cannot stand keeps its text and says why. */
@@ -19,6 +21,7 @@ const { spec, value, wrong } = defineProps<{
 const emit = defineEmits<{ change: [value: unknown] }>()
 
 const { spell } = usePrint()
+const workspace = useWorkspace()
 const id = useId()
 const asNumber = computed(() => (typeof value === 'number' ? value : null))
 const asText = computed(() => (value === null || value === undefined ? '' : String(value)))
@@ -43,6 +46,12 @@ const choices = computed(() =>
 /** Choices of numbers are numbers again. */
 const choiceOf = (text: string): string | number =>
   'choices' in spec ? (spec.choices.find((one) => String(one) === text) ?? text) : text
+/** What it may name: every record of that kind. */
+const named = computed(() => {
+  const kind = RECORD_KINDS.find((one) => one === spec.more.reference)
+  const records = kind ? workspace.all(RECORD_PATHS[kind] as Exclude<Path, 'shop' | 'stock' | 'decisions'>) : []
+  return records.map(({ id: one, name }) => [one, name] as const)
+})
 const YES_NO = [
   [true, 'yes'],
   [false, 'no'],
@@ -89,6 +98,15 @@ function toggle(one: string | number): void {
     />
     <p v-if="wrong" class="problem" role="alert">{{ wrong }}</p>
   </fieldset>
+  <PickField
+    v-else-if="spec.more.reference"
+    :label="label"
+    :items="named"
+    :optional="spec.optional ?? ''"
+    :problem="wrong"
+    :model-value="asText === '' ? null : asText"
+    @update:model-value="(now) => emit('change', now)"
+  />
   <FieldFrame v-else-if="spec.kind === 'text' && spec.more.suggests" :id="id" :label="label" :problem="wrong">
     <VCombobox
       :id="id"

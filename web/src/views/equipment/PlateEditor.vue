@@ -17,7 +17,11 @@ const { draft, whole, wrong, problemAt } = defineProps<{
   wrong: ReadonlySet<number>
   problemAt: (steps: readonly (string | number)[]) => string | null
 }>()
-const emit = defineEmits<{ change: [processes: readonly PlateProcess[], what: string] }>()
+const emit = defineEmits<{
+  change: [processes: readonly PlateProcess[], what: string]
+  /** An engine drives it, or none does. */
+  engine: [isEngine: boolean, processes: readonly PlateProcess[]]
+}>()
 
 const MOST_PROCESSES = 8
 const DRIVEN = [
@@ -31,9 +35,7 @@ const linked = processes.value.findIndex(({ family }) => family === route.query[
 const open = ref(Math.max(0, linked))
 const at = computed(() => Math.min(open.value, processes.value.length - 1))
 const shown = computed(() => processes.value[at.value] ?? null)
-const engine = computed(() =>
-  processes.value.some(({ supplies }) => supplies.some(({ voltageV }) => voltageV === null)),
-)
+const engine = computed(() => (draft['engine'] ?? null) !== null)
 const problem = computed(() => problemAt(['processes']))
 
 const withOne = (index: number, process: PlateProcess): PlateProcess[] =>
@@ -59,7 +61,7 @@ function setEngine(isEngine: boolean): void {
       voltageV: isEngine ? null : undefined,
     })),
   }))
-  emit('change', changed as unknown as PlateProcess[], 'supply')
+  emit('engine', isEngine, changed as unknown as PlateProcess[])
 }
 </script>
 

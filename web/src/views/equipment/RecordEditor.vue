@@ -4,6 +4,7 @@ import {
   kindOfPath,
   PART_KINDS,
   type PartKind,
+  type PlateProcess,
   type PowerSource,
   STOCK_AMOUNTS,
   stockId,
@@ -21,7 +22,7 @@ import { usersOf } from './lists.ts'
 import { TABS } from './tabs.ts'
 import PlateEditor from './PlateEditor.vue'
 import RecordForm from './RecordForm.vue'
-import { type EquipmentPath, useRecordDraft } from './useRecordDraft.ts'
+import { type EquipmentPath, isOfBuilding, useRecordDraft } from './useRecordDraft.ts'
 
 /** One thing of the shelf, field by field; stored as you go, once it is whole. */
 const props = defineProps<{ path: EquipmentPath; id: string }>()
@@ -44,7 +45,20 @@ const partKind = computed<PartKind | null>(() =>
 const users = computed(() => usersOf(props.path, props.id, workspace.setUps))
 const isSource = computed(() => props.path === 'power-sources')
 
-const groups = computed(() => formOf(props.path, partKind.value, stored.value !== null))
+/** Whether an engine drives it is said above the plate. */
+const groups = computed(() =>
+  formOf(props.path, partKind.value, stored.value !== null).flatMap(({ presence, ...group }) =>
+    presence?.path !== 'engine'
+      ? [presence ? { ...group, presence } : group]
+      : draft.value?.['engine']
+        ? [group]
+        : [],
+  ),
+)
+function setEngine(isEngine: boolean, processes: readonly PlateProcess[]): void {
+  const engine = isEngine ? { fuelLPerH: null } : null
+  set([], { ...draft.value, engine, processes }, `supply of ${name.value}`)
+}
 /** As the form shows it: the record, and beside it how much there is. */
 const shown = computed(() => ({ ...draft.value, amount: workspace.amountOf(props.path, props.id) }))
 /** Fields that are empty, and those that are wrong, as the form calls them. */
@@ -142,6 +156,7 @@ function copy(): void {
         :wrong="wrongProcesses"
         :problem-at="problemAt"
         @change="(processes, what) => change(['processes'], processes, what)"
+        @engine="setEngine"
       />
       <RecordForm :groups="groups.slice(1)" :draft="shown" :problem-at="problemAt" @change="change" />
       <p class="label">
@@ -150,7 +165,7 @@ function copy(): void {
     </template>
     <template v-else>
       <RecordForm :groups="groups" :draft="shown" :problem-at="problemAt" @change="change" />
-      <p v-if="path === 'circuits'" class="label">
+      <p v-if="isOfBuilding(path)" class="label">
         What stands on breaker and cable decides; wiring is for a licensed electrician under the local code.
       </p>
       <GunRatings

@@ -88,6 +88,9 @@ const PATH_SLOTS: Readonly<Record<EquipmentPath, readonly Slot[]>> = {
   gases: ['gas'],
   tungstens: ['tungsten'],
   circuits: ['circuit'],
+  panels: [],
+  generators: [],
+  loads: [],
 }
 
 /** Set-ups that have this thing in one of their places. */

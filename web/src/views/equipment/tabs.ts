@@ -23,4 +23,7 @@ export const TABS: readonly ListTab[] = [
   tab('gas', 'Gas'),
   tab('tungsten', 'Tungsten'),
   tab('circuit', 'Circuits'),
+  tab('panel', 'Panels'),
+  tab('generator', 'Generators'),
+  tab('load', 'Other loads'),
 ]

@@ -5,6 +5,9 @@ import {
   CATALOGUE_SCHEMAS,
   type CatalogueList,
   circuitSchema,
+  generatorSchema,
+  loadSchema,
+  panelSchema,
   type FieldProblem,
   inShopUnits,
   readDocument,
@@ -16,12 +19,22 @@ import { useUnfinished } from '../../stores/unfinished.ts'
 import { type Path, useWorkspace } from '../../stores/workspace.ts'
 
 export type Draft = Readonly<Record<string, unknown>>
-/** What the screen lists: all of a catalogue, and the circuits, which are the building's and in no catalogue. */
-export type EquipmentPath = (typeof CATALOGUE_LISTS)[CatalogueList]['path'] | 'circuits'
+/** What is the building's and stands in no catalogue. */
+const BUILDING_SCHEMAS = {
+  circuits: circuitSchema,
+  panels: panelSchema,
+  generators: generatorSchema,
+  loads: loadSchema,
+} as const
+/** What the screen lists: all of a catalogue, and the building's. */
+export type EquipmentPath = (typeof CATALOGUE_LISTS)[CatalogueList]['path'] | keyof typeof BUILDING_SCHEMAS
+export const isOfBuilding = (path: EquipmentPath): path is keyof typeof BUILDING_SCHEMAS => path in BUILDING_SCHEMAS
 
 const SCHEMAS = new Map<EquipmentPath, z.ZodType<unknown>>([
   ...CATALOGUE_KEYS.map((key) => [CATALOGUE_LISTS[key].path, CATALOGUE_SCHEMAS[key]] as const),
-  ['circuits', circuitSchema],
+  ...Object.entries(BUILDING_SCHEMAS).map(
+    ([path, schema]) => [path as keyof typeof BUILDING_SCHEMAS, schema] as const,
+  ),
 ])
 const schemaOf = (path: EquipmentPath): z.ZodType<unknown> => {
   const schema = SCHEMAS.get(path)

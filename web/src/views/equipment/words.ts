@@ -1,6 +1,9 @@
 /** Words for what stands in equipment records: choices, summaries, stock. */
 import {
   type Circuit,
+  type Generator,
+  type Load,
+  type Panel,
   ENGLISH,
   type Feeder,
   type Gas,
@@ -116,6 +119,9 @@ function tungstenSummary(tungsten: Tungsten): string {
 
 export interface RecordOfPath {
   circuits: Circuit
+  panels: Panel
+  generators: Generator
+  loads: Load
   'power-sources': PowerSource
   feeders: Feeder
   guns: Gun
@@ -165,7 +171,13 @@ export function summaryOf<P extends keyof RecordOfPath>(
     case 'gases':
       return (record as Gas).designation
     case 'circuits':
-      return circuitSummary(record as Circuit)
+      return runSummary(record as Circuit)
+    case 'panels':
+      return runSummary(record as Panel)
+    case 'generators':
+      return generatorSummary(record as Generator)
+    case 'loads':
+      return loadSummary(record as Load)
     default:
       return tungstenSummary(record as Tungsten)
   }
@@ -181,7 +193,7 @@ export interface Holding {
 const priceOf = (path: keyof RecordOfPath, record: RecordOfPath[keyof RecordOfPath]): number | null => {
   if (path === 'wires') return (record as Wire).packagePrice
   if (path === 'gases') return (record as Gas).refillPrice
-  if (path === 'circuits') return null
+  if (path === 'circuits' || path === 'panels' || path === 'loads') return null
   return (record as PowerSource | Gun | Feeder | Part | Tungsten).price
 }
 
@@ -195,12 +207,16 @@ export function holdingOf(
   const price = priceOf(path, record)
   if (isCandidate(record)) return { isHere: false, words: 'to buy', price }
   if (!isInShop(record, amount)) return { isHere: false, words: 'used up', price }
-  const plain = path === 'circuits' ? '' : 'in the shop'
+  const plain = path === 'circuits' || path === 'panels' || path === 'loads' ? '' : 'in the shop'
   return { isHere: true, words: stockWords(path, amount, notation) ?? plain, price }
 }
 
-const circuitSummary = (circuit: Circuit): string =>
-  `${circuit.voltageV} V${circuit.phases === 3 ? ' three-phase' : ''}, breaker ${circuit.breakerA} A, ${circuit.conductorSize}`
+const runSummary = (run: Circuit | Panel): string =>
+  `${run.voltageV} V${run.phases === 3 ? ' three-phase' : ''}, breaker ${run.breakerA} A, ${run.conductorSize}`
+const generatorSummary = ({ runningW, startingW }: Generator): string =>
+  `${runningW} W running${startingW === null ? '' : `, ${startingW} W starting`}`
+const loadSummary = ({ runningA, onMin, offMin }: Load): string =>
+  `${runningA} A, ${onMin === null || offMin === null ? 'all day' : `${onMin} min in every ${onMin + offMin}`}`
 
 export function setUpSummary(setUp: SetUp, shelf: Shelf): string {
   const source = shelf.powerSources.find(({ id }) => id === setUp.powerSourceId)?.name ?? 'no power source'

@@ -108,6 +108,24 @@ function setProcess(processId: ProcessId): void {
       :model-value="setUp.cordLengthMm"
       @update:model-value="(now) => emit('change', { cordLengthMm: now }, 'length of the cord')"
     />
+    <TextField
+      class="short-field"
+      label="Welding leads"
+      optional="its own"
+      :most="24"
+      :accepts="(text) => readCordSize(text, workspace.notation.system === 'imperial')"
+      :model-value="setUp.leadSize ?? ''"
+      @update:model-value="(now) => emit('change', { leadSize: now === '' ? null : now }, 'welding leads')"
+    />
+    <QuantityField
+      v-if="setUp.leadSize !== null"
+      class="short-field"
+      kind="length"
+      label="Both together"
+      optional="not said"
+      :model-value="setUp.leadLengthMm"
+      @update:model-value="(now) => emit('change', { leadLengthMm: now }, 'length of the leads')"
+    />
     <ChoiceField
       class="for-job"
       label="Looked at for the job"

@@ -1,4 +1,4 @@
-/** The size of a cord as people write it. */
+/** The size of a cord, or of welding leads, as people write it. */
 import type { Read } from '../../components/useTyped.ts'
 
 const AWG = /^#?\s*(\d{1,2}|[1-4]\/0)\s*(awg|ga|gauge)?$/i
@@ -20,6 +20,6 @@ export function readCordSize(text: string, isImperial: boolean): Read<string> {
   if (mm2 !== undefined) return { ok: true, value: `${Number(mm2.replace(',', '.'))} mm²` }
   return {
     ok: false,
-    message: `${written} is no size of a cord. Write it as printed on it, for example 10 AWG or 2.5 mm².`,
+    message: `${written} is no size of a cable. Write it as printed on it, for example 10 AWG or 2.5 mm².`,
   }
 }

@@ -1,0 +1,116 @@
+/** Criteria of the welding leads: do they carry it, and what is lost in them before the arc. */
+import { commonPractice, computed } from '../basis/source.ts'
+import { assumed, calculation, from, input } from '../calculation/calculation.ts'
+import type { Capability } from '../capability/capability.ts'
+import { type Demand, jobDuty, mostWanted } from '../demand/demand.ts'
+import { figure, told } from '../model/told.ts'
+import { weldingDrawn, weldingDrawnA } from '../supply/inputCurrent.ts'
+import { LEAD_SIZES, LEAD_SOURCE, leadCarriesA, leadVolts, lostInLeads } from '../supply/leads.ts'
+import { NO_ARC_TIME } from './carries.ts'
+import { type Criterion, measured, type Mend, unknown } from './criterion.ts'
+
+const heating = calculation({
+  id: 'lead-heating',
+  title: 'Steady current that heats the leads as much',
+  symbol: 'I_e',
+  unit: 'A',
+  expression: 'I_2 * sqrt(X / 100)',
+  inputs: { I_2: from(weldingDrawn), X: from(jobDuty) },
+  compute: ({ I_2, X }) => I_2 * Math.sqrt(X / 100),
+  source: computed('heat goes with the square of the current'),
+})
+const rating = calculation({
+  id: 'lead-rating',
+  title: 'What the leads carry without end',
+  symbol: 'A_l',
+  unit: 'A',
+  expression: 'A_l',
+  method: 'row of the table for this size, between two rows straight in the logarithms',
+  inputs: { A_l: input('of the table', 'A', LEAD_SOURCE) },
+  compute: ({ A_l }) => A_l,
+  source: LEAD_SOURCE,
+})
+const mostLost = calculation({
+  id: 'lead-volts-most',
+  title: 'Most volts that the leads may eat',
+  symbol: 'U_most',
+  unit: 'V',
+  expression: 'U_m',
+  inputs: { U_m: assumed('leadsLostMostV') },
+  compute: ({ U_m }) => U_m,
+  source: commonPractice(),
+})
+
+/** The thinnest leads of this length that carry the job and lose little enough. */
+function leadMends(c: Capability, d: Demand | null): readonly Mend[] {
+  const { lead, supply, process } = c
+  if (!lead || !supply || !d) return []
+  const I_2 = weldingDrawnA(supply, d.hungriest.wantedA)
+  const asked = I_2 * Math.sqrt((d.dutyPct ?? 100) / 100)
+  const size = LEAD_SIZES.find((one) => {
+    const lost = lostInLeads({ ...lead, size: one }, process.family, I_2)
+    return (leadCarriesA(one) ?? 0) >= asked && (lost?.volts ?? Infinity) <= c.assumptions.leadsLostMostV
+  })
+  if (size === undefined) return [told('shorter-leads')]
+  const patch = { on: 'set-up', change: { leadSize: size } } as const
+  return [{ ...told('leads-of', { size }), patch }]
+}
+
+const carry: Criterion = {
+  id: 'leads',
+  group: null,
+  slots: ['powerSource'],
+  demandFrom: [heating],
+  capacityFrom: [rating],
+  alsoFrom: [jobDuty, mostWanted],
+  assess(c, d) {
+    const { lead, supply, r } = c
+    if (!d || !lead || !supply) return null
+    if (d.dutyPct === null) return unknown('leads', NO_ARC_TIME)
+    const A_l = leadCarriesA(lead.size)
+    if (A_l === null) return unknown('leads', told('leads', { size: lead.size }))
+    const I_2 = weldingDrawnA(supply, d.hungriest.wantedA, r)
+    return measured(c, 'leads', {
+      params: { size: lead.size },
+      demand: r.take(heating, { I_2, X: d.dutyPct }),
+      capacity: r.take(rating, { A_l }),
+      unit: 'A',
+      weldId: d.hungriest.joint.id,
+      source: LEAD_SOURCE,
+    })
+  },
+  mends: leadMends,
+}
+
+const eat: Criterion = {
+  id: 'lead-volts',
+  group: null,
+  slots: ['powerSource'],
+  demandFrom: [leadVolts],
+  capacityFrom: [mostLost],
+  alsoFrom: [mostWanted],
+  assess(c, d) {
+    const { lead, supply, process, r } = c
+    if (!d || !lead || !supply) return null
+    const lost = lostInLeads(lead, process.family, weldingDrawnA(supply, d.hungriest.wantedA, r), r)
+    if (!lost) return null
+    const found = measured(c, 'lead-volts', {
+      params: {
+        size: lead.size,
+        length: figure(lead.lengthMm, 'mm length'),
+        lost: figure(lost.amps, 'A'),
+      },
+      demand: lost.volts,
+      capacity: r.take(mostLost, {}),
+      unit: 'V',
+      isLimit: true,
+      weldId: d.hungriest.joint.id,
+      source: mostLost.source,
+    })
+    // The arc is weaker than its dial says: it is turned up for, and breaks no rule.
+    return found.verdict === 'fails' ? { ...found, verdict: 'tight' } : found
+  },
+  mends: leadMends,
+}
+
+export const LEAD_CRITERIA: readonly Criterion[] = [carry, eat]

@@ -1,0 +1,110 @@
+/** What mends a supply: every mend is tried, and does what it says. */
+import { describe, expect, it } from 'vitest'
+import { type Capability, capabilityOf } from '../capability/capability.ts'
+import { chosenOf } from '../capability/slots.ts'
+import { demandOf } from '../demand/demand.ts'
+import type { Circuit } from '../model/equipment.ts'
+import { VERDICT_RANK, worstVerdict } from '../model/verdict.ts'
+import { storesOf } from '../supply/breaker/breakerModel.ts'
+import { tripsAfterS } from '../supply/breaker/heat.ts'
+import { demoShop } from '../testing/samples.ts'
+import { mendsOfPower, type PowerMend, supplyFindings } from './mends.ts'
+import { beatsOf } from './trips.ts'
+
+const demo = demoShop()
+const found = <T extends { readonly id: string }>(list: readonly T[], id: string): T => {
+  const one = list.find((item) => item.id === id)
+  if (!one) throw new Error(`the demo has no ${id}`)
+  return one
+}
+function hung(jobId: string, setUpId: string, change: Partial<Circuit> = {}) {
+  const setUp = found(demo.setUps, setUpId)
+  const chosen = chosenOf(setUp, demo)
+  const on = capabilityOf(demo.shop, setUp, chosen)
+  const c = on.circuit ? on.with('circuit', { ...on.circuit, ...change }) : on
+  const d = demandOf(found(demo.jobs, jobId), setUp.process, chosen.wire, demo.shop)
+  return { c, d, mends: mendsOfPower(c, d, demo.circuits) }
+}
+const ofKind = <K extends PowerMend['kind']>(mends: readonly PowerMend[], kind: K) =>
+  mends.flatMap((one) => (one.kind === kind ? [one as Extract<PowerMend, { kind: K }>] : []))
+const verdictOn = (c: Capability, d: Parameters<typeof supplyFindings>[1], circuit: Circuit) =>
+  worstVerdict(supplyFindings(c.with('circuit', circuit), d).map(({ verdict }) => verdict))
+
+describe('mends of a supply', () => {
+  it('a circuit that is there costs nothing and comes first; what must be pulled costs', () => {
+    const { mends } = hung('press-frame', 'north-wall-wire')
+    expect(mends[0]).toMatchObject({ kind: 'move', isThere: true, cost: 0 })
+    const costs = mends.map(({ cost }) => cost ?? Number.POSITIVE_INFINITY)
+    expect(costs).toEqual([...costs].sort((a, b) => a - b))
+  })
+
+  it('none is offered on volts on which the machine has not what the joint needs', () => {
+    // 1/4 in wants 187 A and at least 150; the machine has 140 A on 120 V.
+    const { mends } = hung('press-frame', 'north-wall-wire')
+    expect(ofKind(mends, 'new-circuit').map(({ circuit }) => circuit.voltageV)).toEqual([240])
+    expect(ofKind(mends, 'less-current')).toEqual([])
+    for (const { circuitId } of ofKind(mends, 'move'))
+      expect(found(demo.circuits, circuitId).voltageV).toBe(240)
+  })
+
+  it('the smallest new circuit does it, and the next smaller breaker does not', () => {
+    const { c, d, mends } = hung('press-frame', 'north-wall-wire')
+    const [made] = ofKind(mends, 'new-circuit')
+    if (!made || !c.circuit) throw new Error('no new circuit')
+    const { voltageV, phases, breakerA, conductorSize } = made.circuit
+    const pulled: Circuit = {
+      ...c.circuit,
+      voltageV,
+      phases,
+      conductorSize,
+      columnC: 60,
+      lengthMm: 15_000,
+      panelId: null,
+    }
+    expect(verdictOn(c, d, { ...pulled, breakerA })).toBe('fits')
+    const smaller = c.rules.breakerSizesA.filter((size) => size < breakerA).at(-1) ?? 0
+    expect(verdictOn(c, d, { ...pulled, breakerA: smaller })).not.toBe('fits')
+  })
+
+  it('a breaker is made larger only as far as cable and machine let it, and then it holds', () => {
+    const { c, d, mends } = hung('press-frame', 'bay-2-wire', { breakerA: 15 })
+    const [larger] = ofKind(mends, 'breaker')
+    if (!larger || !c.circuit) throw new Error('no larger breaker')
+    expect(larger.breakerA).toBeGreaterThan(15)
+    expect(larger.breakerA).toBeLessThanOrEqual(larger.mostA ?? 0)
+    const { verdict } = larger
+    expect(verdictOn(c, d, { ...c.circuit, breakerA: larger.breakerA })).toBe(verdict)
+    expect(VERDICT_RANK[verdict]).toBeLessThan(VERDICT_RANK[verdictOn(c, d, c.circuit)])
+  })
+
+  it('with the rest that is named an early breaker holds all shift, with two seconds less it does not', () => {
+    const { c, d, mends } = hung('press-frame', 'bay-2-wire', { breakerA: 15 })
+    const [rest] = ofKind(mends, 'rest')
+    if (!rest || !c.circuit) throw new Error('no rest')
+    const beats = beatsOf(c, d) ?? []
+    const trips = (pauseS: number) =>
+      tripsAfterS(
+        beats.map((beat) => ({ ...beat, offS: beat.offS + (beat.onS > 0 ? pauseS : 0) })),
+        15,
+        storesOf(c.breaker, 15).early,
+        8 * 3600,
+      )
+    expect(trips(rest.pauseS)).toBeNull()
+    expect(trips(rest.pauseS - 2)).not.toBeNull()
+    expect(rest.cost).toBeCloseTo(rest.moreH * 48, 6)
+  })
+
+  it('less current stays within what fuses the faces, and takes longer', () => {
+    const { d, mends } = hung('press-frame', 'bay-2-wire', { breakerA: 15 })
+    for (const { currentA, thicknessMm, moreH } of ofKind(mends, 'less-current')) {
+      expect(currentA).toBeGreaterThanOrEqual(d.hungriest.lowA)
+      expect(currentA).toBeLessThan(d.hungriest.wantedA)
+      expect(thicknessMm).toBeLessThan(d.hungriest.heatedMm)
+      expect(moreH).toBeGreaterThan(0)
+    }
+  })
+
+  it('what fits wants none', () => {
+    expect(hung('pressing-tray', 'bench-tig-dc').mends).toEqual([])
+  })
+})

@@ -1,0 +1,213 @@
+/** A shift of several: repeatable, and where nothing is left to chance the same as the exact heat. */
+import fc from 'fast-check'
+import { describe, expect, it } from 'vitest'
+import { assumptionsOf } from '../assumptions/assume.ts'
+import { UL_489 } from '../supply/breaker/models.ts'
+import { BANDS, storesOf } from '../supply/breaker/breakerModel.ts'
+import { type Beat, tripsAfterS } from '../supply/breaker/heat.ts'
+import { northAmerican } from '../supply/books/northAmerican.ts'
+import { demoShop } from '../testing/samples.ts'
+import { chanceOf, shiftOf } from './shift.ts'
+import { likelyTogether, shopPowerOf } from './shopPower.ts'
+import { type Drawer, type Node, type Together, togetherOf, type Wired } from './together.ts'
+
+const demo = demoShop()
+const [circuit] = demo.circuits
+if (!circuit) throw new Error('the demo has no circuit')
+
+const drawer = (beats: readonly Beat[], part: Partial<Drawer> = {}): Drawer => ({
+  id: 'd',
+  name: 'Drawer',
+  circuit,
+  beats,
+  startA: 0,
+  machine: null,
+  isSteady: true,
+  ...part,
+})
+const node = (breakerA: number, wired: readonly Wired[], phases: 1 | 3 = 1): Node => ({
+  kind: 'panel',
+  id: 'n',
+  name: 'Node',
+  voltageV: 240,
+  phases,
+  heldA: breakerA,
+  breakerA,
+  trips: { ratingA: breakerA, stores: storesOf(UL_489, breakerA) },
+  carries: wired.map((one, index) => ({ drawer: index, wired: one })),
+  run: null,
+})
+const together = (drawers: readonly Drawer[], nodes: readonly Node[], handSpreadPct = 30): Together => ({
+  drawers,
+  nodes,
+  leftOut: [],
+  rules: northAmerican,
+  assumptions: assumptionsOf({ assumptions: { handSpreadPct } }),
+})
+const HOURS_8 = { hours: 8, runs: 1, seed: 1 }
+const steady = (onA: number): Beat => ({ onS: 86_400, offS: 0, times: 1, onA, offA: 0 })
+
+describe('a shift', () => {
+  it('with nothing left to chance trips when the exact heat does, to the second', () => {
+    fc.assert(
+      fc.property(
+        fc.integer({ min: 5, max: 300 }),
+        fc.integer({ min: 0, max: 300 }),
+        fc.integer({ min: 20, max: 90 }),
+        fc.constantFrom(15, 20, 40),
+        (onS, offS, onA, ratingA) => {
+          const beats: readonly Beat[] = [{ onS, offS, times: 1, onA, offA: 0 }]
+          const { nodes } = shiftOf(together([drawer(beats)], [node(ratingA, ['all'])]), HOURS_8)
+          for (const band of BANDS) {
+            const exact = tripsAfterS(beats, ratingA, storesOf(UL_489, ratingA)[band], 8 * 3600)
+            // On the edge, rounding decides which of two cycles it is.
+            if (exact !== null && exact > 7 * 3600) continue
+            expect(nodes[0]?.trips?.[band].times).toBe(exact === null ? 0 : 1)
+            if (band === 'nominal' && exact !== null)
+              expect(Math.abs((nodes[0]?.usuallyAfterS ?? 0) - exact)).toBeLessThanOrEqual(onS + offS + 1)
+          }
+        },
+      ),
+      { numRuns: 60 },
+    )
+  })
+
+  it('is the same for the same seed, and another for another', () => {
+    const work = likelyTogether(demo.setUps, demo.jobs, demo.shop, demo)
+    const of = (seed: number) => shiftOf(togetherOf(demo.shop, demo, work), { hours: 1, runs: 2, seed })
+    expect(of(3)).toEqual(of(3))
+    expect(of(3)).not.toEqual(of(4))
+  })
+
+  it('three equal single-phase loads between the lines of a three-phase panel make √3 of one in each (fact of the trade)', () => {
+    const between: readonly Wired[] = [{ between: 0 }, { between: 1 }, { between: 2 }]
+    const three = together(
+      Array.from({ length: 3 }, () => drawer([steady(10)])),
+      [node(100, between, 3)],
+    )
+    expect(shiftOf(three, HOURS_8).nodes[0]?.peakA).toBeCloseTo(10 * Math.sqrt(3), 4)
+    // One alone loads two lines with all of it.
+    const one = together([drawer([steady(10)])], [node(100, [{ between: 1 }], 3)])
+    expect(shiftOf(one, HOURS_8).nodes[0]?.peakA).toBeCloseTo(10, 6)
+  })
+
+  it('two on one leg of a split-phase panel add up, on two legs they do not', () => {
+    const pair = [drawer([steady(12)]), drawer([steady(9)])]
+    const peakA = (wired: readonly Wired[]) =>
+      shiftOf(together(pair, [node(100, wired)]), HOURS_8).nodes[0]?.peakA
+    expect(peakA([{ on: 0 }, { on: 0 }])).toBeCloseTo(21, 5)
+    expect(peakA([{ on: 0 }, { on: 1 }])).toBeCloseTo(12, 5)
+    expect(peakA(['all', { on: 1 }])).toBeCloseTo(21, 5)
+  })
+
+  it('by chance arcs are longer and shorter, and as long in the mean', () => {
+    const welder = drawer([{ onS: 40, offS: 60, times: 1, onA: 50, offA: 0 }], { isSteady: false })
+    const { meanA } = shiftOf(together([welder], [node(100, ['all'])]), { hours: 8, runs: 20, seed: 5 })
+      .nodes[0] ?? { meanA: 0 }
+    expect(Math.abs(meanA / 20 - 1)).toBeLessThan(0.05)
+  })
+
+  it('a larger breaker is never more likely to go', () => {
+    const welders = Array.from({ length: 3 }, () =>
+      drawer([{ onS: 90, offS: 60, times: 1, onA: 30, offA: 1 }], { isSteady: false }),
+    )
+    const goes = (ratingA: number) =>
+      shiftOf(together(welders, [node(ratingA, ['all', 'all', 'all'])]), { hours: 4, runs: 12, seed: 2 })
+        .nodes[0]?.trips?.nominal.times ?? NaN
+    const all = [40, 50, 60, 80, 100].map(goes)
+    expect(all).toEqual([...all].sort((a, b) => b - a))
+    expect(all[0]).toBe(12)
+    expect(all.at(-1)).toBe(0)
+  })
+
+  it('a motor starts with its rush, and settles', () => {
+    const motor = drawer([{ onS: 240, offS: 540, times: 1, onA: 17, offA: 0 }], {
+      startA: 85,
+      isSteady: false,
+    })
+    const { nodes } = shiftOf(together([motor], [node(30, ['all'])]), HOURS_8)
+    expect(nodes[0]?.peakA).toBeCloseTo(85, 3)
+    // Two seconds in each of some 37 starts.
+    expect((nodes[0]?.aboveShare ?? 0) * 28_800).toBeGreaterThan(2 * 30)
+    expect((nodes[0]?.aboveShare ?? 0) * 28_800).toBeLessThan(3 * 45)
+  })
+})
+
+describe('a chance', () => {
+  it.each([
+    // Wilson's score interval at 95 %, as statistics texts print it (from memory).
+    [0, 10, 0, 0.278],
+    [5, 10, 0.237, 0.763],
+    [10, 10, 0.722, 1],
+  ])('%d of %d lies between %d and %d', (times, of, low, high) => {
+    const chance = chanceOf(times, of)
+    expect(chance.low).toBeCloseTo(low, 3)
+    expect(chance.high).toBeCloseTo(high, 3)
+  })
+})
+
+describe('who may weld together', () => {
+  const at = (...pairs: readonly (readonly [string, string])[]) =>
+    pairs.map(([jobId, setUpId]) => {
+      const job = demo.jobs.find(({ id }) => id === jobId)
+      const setUp = demo.setUps.find(({ id }) => id === setUpId)
+      if (!job || !setUp) throw new Error(`${jobId}, ${setUpId}`)
+      return { job, setUp }
+    })
+  const SHORT = { hours: 4, runs: 8, seed: 1 }
+
+  it('two on one 20 A circuit trip it; on two services nothing carries both', () => {
+    const { pairs, nodes } = shopPowerOf(
+      demo.shop,
+      demo,
+      at(['press-frame', 'north-wall-wire'], ['press-frame', 'marl-yard'], ['press-frame', 'bay-3-spray']),
+      SHORT,
+    )
+    const pair = (a: string, b: string) => pairs.find((one) => one.a === a && one.b === b)
+    expect(pair('north-wall-wire', 'marl-yard')).toMatchObject({
+      verdict: 'fails',
+      at: 'North wall 120 V 20 A',
+    })
+    expect(pair('north-wall-wire', 'bay-3-spray')).toMatchObject({ verdict: null, at: null })
+    const wall = nodes.find(({ id }) => id === 'north-wall')
+    expect(wall?.verdict).toBe('fails')
+    expect(wall?.carries).toContain('Angle grinder')
+    // The feeder above carries it, and the service more than easily.
+    expect(nodes.find(({ id }) => id === 'service')?.verdict).toBe('fits')
+  })
+
+  it('a machine is in one place at a time; an engine loads nobody', () => {
+    const { leftOut, drawers } = togetherOf(
+      demo.shop,
+      demo,
+      at(['press-frame', 'north-wall-wire'], ['press-frame', 'bay-2-wire'], ['loader-fork', 'heath-stick']),
+    )
+    expect(leftOut).toEqual([
+      { id: 'bay-2-wire', why: 'same-machine' },
+      { id: 'heath-stick', why: 'engine' },
+    ])
+    expect(drawers.filter(({ machine }) => machine !== null).map(({ id }) => id)).toEqual(['north-wall-wire'])
+  })
+
+  it('for a group the rule asks between the largest alone and the sum of all (NEC 630.11(B))', () => {
+    const { nodes } = shopPowerOf(
+      { ...demo.shop },
+      { ...demo, loads: [] },
+      at(['press-frame', 'bay-2-wire'], ['pressing-tray', 'bench-tig-dc'], ['press-frame', 'marl-yard']),
+      SHORT,
+    )
+    const asked = (id: string) => nodes.find((one) => one.id === id)?.rule?.askedA ?? NaN
+    const alone = ['bay-2', 'bay-1', 'north-wall'].map(asked)
+    expect(asked('shop-panel')).toBeGreaterThanOrEqual(Math.max(...alone))
+    expect(asked('shop-panel')).toBeLessThanOrEqual(alone.reduce((sum, one) => sum + one, 0))
+  })
+
+  it('each machine of the shop is taken once, at its planned job where it has one', () => {
+    const work = likelyTogether(demo.setUps, demo.jobs, demo.shop, demo)
+    const machines = work.map(({ setUp }) => setUp.powerSourceId)
+    expect(new Set(machines).size).toBe(machines.length)
+    expect(work.find(({ setUp }) => setUp.powerSourceId === 'quillon-210')?.job.setUpId).toBe(
+      'north-wall-wire',
+    )
+  })
+})

@@ -1,0 +1,292 @@
+/**
+ * A shift in which several weld at once: second by second, from a seed. Arcs and pauses are those of the jobs, each a
+ * little longer or shorter by chance, and everybody begins somewhere in his work. The same seed gives the same shift.
+ */
+import { randomLcg, randomNormal } from 'd3-random'
+import { BANDS, type Band } from '../supply/breaker/breakerModel.ts'
+import type { Drawer, Node, Together } from './together.ts'
+
+const HOUR_S = 3600
+const MINUTE_S = 60
+
+/** Currents of one drawer, A for every second. */
+type Seconds = Float32Array
+
+/** How often something happened in so many shifts, with the interval that holds its chance in 19 of 20 such trials. */
+export interface Chance {
+  readonly times: number
+  readonly of: number
+  readonly low: number
+  readonly high: number
+}
+
+/** One breaker or generator through the shifts. */
+export interface NodeShift {
+  readonly node: number
+  /** Mean over all seconds of all shifts, on the line that carries most, A. */
+  readonly meanA: number
+  readonly peakA: number
+  /** Share of the seconds above what it holds without end. */
+  readonly aboveShare: number
+  /** By the earliest, the usual and the latest breaker of its standard; null of a generator. */
+  readonly trips: Readonly<Record<Band, Chance>> | null
+  /** When the usual one went in half of the shifts in which it went, s; null where it never did. */
+  readonly usuallyAfterS: number | null
+}
+
+/** What is drawn of one node in the first shift: a point a minute. */
+export interface NodeCurve {
+  readonly node: number
+  /** Mean of each minute, A. */
+  readonly meanA: Float32Array
+  /** Most of each minute, A. */
+  readonly mostA: Float32Array
+}
+
+export interface Shift {
+  readonly hours: number
+  readonly nodes: readonly NodeShift[]
+  readonly curves: readonly NodeCurve[]
+}
+
+/** Wilson's interval of a share: it holds at 0 and at 1 too. */
+export function chanceOf(times: number, of: number): Chance {
+  const Z = 1.96
+  if (of === 0) return { times, of, low: 0, high: 1 }
+  const share = times / of
+  const middle = share + Z ** 2 / (2 * of)
+  const half = Z * Math.sqrt((share * (1 - share)) / of + Z ** 2 / (4 * of ** 2))
+  const whole = 1 + Z ** 2 / of
+  return { times, of, low: Math.max(0, (middle - half) / whole), high: Math.min(1, (middle + half) / whole) }
+}
+
+/** A factor around 1 with this standard deviation, never below 0: log-normal. */
+function spreadBy(share: number, source: () => number): () => number {
+  if (share <= 0) return () => 1
+  const sigma = Math.sqrt(Math.log(1 + share ** 2))
+  const normal = randomNormal.source(source)(0, 1)
+  return () => Math.exp(sigma * normal() - sigma ** 2 / 2)
+}
+
+interface Rhythm {
+  readonly source: () => number
+  readonly spread: () => number
+  readonly startS: number
+}
+
+/** Writes the current of each second: of a second that is part arc and part pause, its root mean square. */
+function layOut({ beats, startA, isSteady }: Drawer, seconds: Seconds, rhythm: Rhythm): void {
+  const cycleS = beats.reduce((sum, { onS, offS, times }) => sum + (onS + offS) * times, 0)
+  if (cycleS <= 0) return
+  const squares = seconds.fill(0)
+  let atS = isSteady ? 0 : -rhythm.source() * cycleS
+  const put = (currentA: number, forS: number): void => {
+    const from = Math.max(0, atS)
+    const to = Math.min(squares.length, atS + forS)
+    atS += forS
+    if (to <= from || currentA === 0) return
+    const square = currentA ** 2
+    const [first, last] = [Math.floor(from), Math.ceil(to) - 1]
+    if (first === last) {
+      squares[first] = (squares[first] ?? 0) + square * (to - from)
+      return
+    }
+    squares[first] = (squares[first] ?? 0) + square * (first + 1 - from)
+    squares.fill(square, first + 1, last)
+    squares[last] = (squares[last] ?? 0) + square * (to - last)
+  }
+  while (atS < squares.length)
+    for (const { onS, offS, times, onA, offA } of beats)
+      for (let n = 0; n < times && atS < squares.length; n += 1) {
+        const arcS = isSteady ? onS : onS * rhythm.spread()
+        const startS = startA > onA ? Math.min(rhythm.startS, arcS) : 0
+        if (startS > 0) put(startA, startS)
+        if (arcS > startS) put(onA, arcS - startS)
+        if (offS > 0) put(offA, isSteady ? offS : offS * rhythm.spread())
+      }
+  for (let at = 0; at < squares.length; at += 1) squares[at] = Math.sqrt(squares[at] ?? 0)
+}
+
+const LINES = [0, 1, 2] as const
+type Line = (typeof LINES)[number]
+
+/** Work space: what hangs on one line, between it and the next, and between it and the last. */
+interface Space {
+  readonly line: Float32Array
+  readonly next: Float32Array
+  readonly last: Float32Array
+}
+const spaceFor = (length: number): Space => ({
+  line: new Float32Array(length),
+  next: new Float32Array(length),
+  last: new Float32Array(length),
+})
+
+function addTo(sums: Float32Array, more: Float32Array): void {
+  for (let at = 0; at < sums.length; at += 1) sums[at] = (sums[at] as number) + (more[at] as number)
+}
+
+/**
+ * Current of one line, second by second. Two currents between lines meet in it at 60° (all lag alike); everything else is
+ * added as if in step, which is on the safe side.
+ */
+function currentsOf({ carries }: Node, line: Line, drawn: readonly Seconds[], space: Space): Float32Array {
+  const sums = space.line.fill(0)
+  const before = (line + 2) % 3
+  let isPaired = false
+  for (const { drawer, wired } of carries) {
+    const from = drawn[drawer]
+    if (!from) continue
+    if (wired === 'all' || ('on' in wired && wired.on === line)) addTo(sums, from)
+    if (wired === 'all' || 'on' in wired || (wired.between !== line && wired.between !== before)) continue
+    if (!isPaired) [space.next, space.last].forEach((pair) => pair.fill(0))
+    isPaired = true
+    addTo(wired.between === line ? space.next : space.last, from)
+  }
+  if (!isPaired) return sums
+  for (let at = 0; at < sums.length; at += 1) {
+    const [next, last] = [space.next[at] as number, space.last[at] as number]
+    sums[at] = (sums[at] as number) + Math.sqrt(next * next + last * last + next * last)
+  }
+  return sums
+}
+
+/** How many lines of a node have breakers of their own to heat. */
+function linesOf({ phases, carries }: Node): readonly Line[] {
+  if (carries.every(({ wired }) => wired === 'all')) return [0]
+  return phases === 3 ? LINES : [0, 1]
+}
+
+interface Passed {
+  readonly sumA: number
+  readonly peakA: number
+  readonly aboveS: number
+  /** When it tripped, s; null where it held. */
+  readonly atS: Readonly<Record<Band, number | null>>
+}
+
+/** One line through one shift: all breakers of a band heat alike, they differ in how hot they trip. */
+function through({ heldA, trips }: Node, currents: Float32Array): Passed {
+  const atS: Record<Band, number | null> = { early: null, nominal: null, late: null }
+  const levels = BANDS.map((band) => (trips ? trips.stores[band].tripsAt ** 2 : Number.POSITIVE_INFINITY))
+  const kept = trips ? Math.exp(-1 / trips.stores.nominal.constantS) : 0
+  const rating2 = trips ? trips.ratingA ** 2 : 1
+  let [sumA, peakA, aboveS, heat, next] = [0, 0, 0, 0, 0]
+  for (let at = 0; at < currents.length; at += 1) {
+    const currentA = currents[at] as number
+    sumA += currentA
+    if (currentA > peakA) peakA = currentA
+    if (currentA > heldA) aboveS += 1
+    if (!trips || next >= BANDS.length) continue
+    const drive = currentA ** 2 / rating2
+    heat = drive + (heat - drive) * kept
+    while (next < BANDS.length && heat > (levels[next] ?? 0)) {
+      atS[BANDS[next] as Band] = at + 1
+      next += 1
+    }
+  }
+  return { sumA, peakA, aboveS, atS }
+}
+
+const worse = (a: Passed, b: Passed): Passed => ({
+  sumA: Math.max(a.sumA, b.sumA),
+  peakA: Math.max(a.peakA, b.peakA),
+  aboveS: Math.max(a.aboveS, b.aboveS),
+  atS: {
+    early: sooner(a.atS.early, b.atS.early),
+    nominal: sooner(a.atS.nominal, b.atS.nominal),
+    late: sooner(a.atS.late, b.atS.late),
+  },
+})
+const sooner = (a: number | null, b: number | null): number | null =>
+  a === null || b === null ? (a ?? b) : Math.min(a, b)
+
+interface Minutes {
+  readonly meanA: Float32Array
+  readonly mostA: Float32Array
+}
+const minutesFor = (length: number): Minutes => {
+  const minutes = Math.ceil(length / MINUTE_S)
+  return { meanA: new Float32Array(minutes), mostA: new Float32Array(minutes) }
+}
+
+/** Of several lines the one that carries most, minute by minute. */
+function addCurve({ meanA, mostA }: Minutes, currents: Float32Array): void {
+  for (let minute = 0; minute < meanA.length; minute += 1) {
+    const part = currents.subarray(minute * MINUTE_S, (minute + 1) * MINUTE_S)
+    let [sum, most] = [0, 0]
+    for (const currentA of part) {
+      sum += currentA
+      if (currentA > most) most = currentA
+    }
+    meanA[minute] = Math.max(meanA[minute] ?? 0, sum / part.length)
+    mostA[minute] = Math.max(mostA[minute] ?? 0, most)
+  }
+}
+
+export interface HowLong {
+  readonly hours: number
+  /** Shifts that are tried. */
+  readonly runs: number
+  readonly seed: number
+}
+
+/**
+ * @param which nodes that are looked at; all where it is left out
+ * @returns for each node how often it trips, and how it went through the first shift
+ * @example shiftOf(togetherOf(shop, shelf, [{ job, setUp }]), { hours: 8, runs: 40, seed: 1 }).nodes[0]?.aboveShare
+ */
+export function shiftOf(
+  { drawers, nodes, assumptions }: Together,
+  { hours, runs, seed }: HowLong,
+  which: readonly number[] = nodes.map((_, index) => index),
+): Shift {
+  const length = Math.round(hours * HOUR_S)
+  const source = randomLcg(seed)
+  const spread = spreadBy(assumptions.handSpreadPct / 100, source)
+  const rhythm: Rhythm = { source, spread, startS: assumptions.motorStartS }
+  const drawn = drawers.map((): Seconds => new Float32Array(length))
+  const space = spaceFor(length)
+  const passed = new Map<number, Passed[]>(which.map((index) => [index, []]))
+  const curves: NodeCurve[] = []
+  for (let run = 0; run < runs; run += 1) {
+    drawers.forEach((drawer, index) => {
+      layOut(drawer, drawn[index] ?? new Float32Array(0), rhythm)
+    })
+    for (const index of which) {
+      const node = nodes[index]
+      if (!node) continue
+      const minutes = run === 0 ? minutesFor(length) : null
+      const ofLines = linesOf(node).map((line) => {
+        const currents = currentsOf(node, line, drawn, space)
+        if (minutes) addCurve(minutes, currents)
+        return through(node, currents)
+      })
+      passed.get(index)?.push(ofLines.reduce(worse))
+      if (minutes) curves.push({ node: index, ...minutes })
+    }
+  }
+  return {
+    hours,
+    nodes: which.flatMap((index) => {
+      const node = nodes[index]
+      return node ? [summaryOf(node, index, passed.get(index) ?? [], length)] : []
+    }),
+    curves,
+  }
+}
+
+function summaryOf(node: Node, index: number, passed: readonly Passed[], length: number): NodeShift {
+  const seconds = Math.max(1, passed.length * length)
+  const tripsOf = (band: Band): Chance =>
+    chanceOf(passed.filter(({ atS }) => atS[band] !== null).length, passed.length)
+  const went = passed.flatMap(({ atS }) => atS.nominal ?? []).sort((a, b) => a - b)
+  return {
+    node: index,
+    meanA: passed.reduce((sum, { sumA }) => sum + sumA, 0) / seconds,
+    peakA: Math.max(0, ...passed.map(({ peakA }) => peakA)),
+    aboveShare: passed.reduce((sum, { aboveS }) => sum + aboveS, 0) / seconds,
+    trips: node.trips && { early: tripsOf('early'), nominal: tripsOf('nominal'), late: tripsOf('late') },
+    usuallyAfterS: went[Math.floor((went.length - 1) / 2)] ?? null,
+  }
+}

@@ -1,0 +1,214 @@
+/** The supply of the shop as it is drawn, with everybody who may weld at the same time: what carries it, and what does not. */
+import { reckonerFor } from '../calculation/reckoner.ts'
+import { capabilityOf } from '../capability/capability.ts'
+import { chosenOf } from '../capability/slots.ts'
+import { assess, worstOf } from '../criteria/index.ts'
+import { demandOf } from '../demand/demand.ts'
+import type { Job } from '../model/job.ts'
+import type { SetUp } from '../model/equipment.ts'
+import type { Shelf } from '../model/shelf.ts'
+import type { Shop } from '../model/shop.ts'
+import { type Verdict, VERDICT_RANK, worstVerdict } from '../model/verdict.ts'
+import { isEngineDriven } from '../model/engineDriven.ts'
+import { type HowLong, type NodeCurve, type NodeShift, shiftOf } from './shift.ts'
+import { type AtWork, type LeftOut, type Node, type Together, togetherOf } from './together.ts'
+
+/** What the rule book asks of a cable for all that hangs on it, A. */
+export interface GroupRule {
+  readonly askedA: number
+  readonly carriesA: number
+  readonly source: string
+}
+
+export interface NodePower {
+  readonly kind: Node['kind']
+  readonly id: string
+  readonly name: string
+  readonly verdict: Verdict
+  readonly heldA: number
+  readonly breakerA: number | null
+  /** Names of what hangs on it. */
+  readonly carries: readonly string[]
+  /** Of the machines alone; null where none hangs on it, and for a cable that the rule book does not have. */
+  readonly rule: GroupRule | null
+  readonly shift: NodeShift
+  readonly curve: NodeCurve
+}
+
+/** Whether two may weld at the same time. */
+export interface Pair {
+  readonly a: string
+  readonly b: string
+  /** Null where nothing carries both. */
+  readonly verdict: Verdict | null
+  /** What gives out, or comes nearest to it. */
+  readonly at: string | null
+}
+
+export interface ShopPower {
+  readonly machines: readonly { readonly id: string; readonly name: string; readonly circuitId: string }[]
+  readonly leftOut: readonly LeftOut[]
+  /** From the generators and services down to the circuits. */
+  readonly nodes: readonly NodePower[]
+  readonly pairs: readonly Pair[]
+  readonly hours: number
+  readonly runs: number
+  readonly verdict: Verdict
+}
+
+/** Above this chance of a trip in a shift nobody calls it holding. */
+const SELDOM = 0.05
+
+function ruleOf({ drawers, rules, assumptions }: Together, { run, carries }: Node): GroupRule | null {
+  const machines = carries.flatMap(({ drawer }) => drawers[drawer]?.machine ?? [])
+  const carriesA = run && rules.ampacity(run)?.value
+  if (machines.length === 0 || carriesA === undefined || carriesA === null) return null
+  const asked = rules.conductorA(machines, reckonerFor(assumptions))
+  const others = carries.reduce((sum, { drawer }) => {
+    const one = drawers[drawer]
+    return sum + (one && one.machine === null ? Math.max(0, ...one.beats.map(({ onA }) => onA)) : 0)
+  }, 0)
+  return { askedA: asked.value + others, carriesA, source: asked.source.text }
+}
+
+function verdictOf(shift: NodeShift, rule: GroupRule | null): Verdict {
+  const isOverRule = rule !== null && rule.askedA > rule.carriesA * (1 + 1e-9)
+  if (shift.trips === null)
+    return shift.aboveShare > SELDOM ? 'fails' : shift.aboveShare > 0 ? 'tight' : 'fits'
+  const { early, nominal } = shift.trips
+  if (isOverRule || nominal.times > SELDOM * nominal.of) return 'fails'
+  return early.times > 0 ? 'tight' : 'fits'
+}
+
+/** The same with only these at work. */
+const only = (together: Together, which: ReadonlySet<number>): Together => {
+  const kept = together.drawers.flatMap((_, index) => (which.has(index) ? [index] : []))
+  const place = new Map(kept.map((old, now) => [old, now]))
+  return {
+    ...together,
+    drawers: together.drawers.filter((_, index) => which.has(index)),
+    nodes: together.nodes.map((node) => ({
+      ...node,
+      carries: node.carries.flatMap(({ drawer, wired }) => {
+        const now = place.get(drawer)
+        return now === undefined ? [] : [{ drawer: now, wired }]
+      }),
+    })),
+  }
+}
+
+/** Shifts that are tried for each pair: it is told apart whether it holds, not how often it goes. */
+const PAIR_RUNS = 8
+
+function pairsOf(together: Together, howLong: HowLong): readonly Pair[] {
+  const { drawers, nodes } = together
+  const machines = drawers.flatMap(({ machine }, index) => (machine === null ? [] : [index]))
+  const loads = drawers.flatMap(({ machine }, index) => (machine === null ? [index] : []))
+  return machines.flatMap((a, place) =>
+    machines.slice(place + 1).map((b): Pair => {
+      const pair = { a: drawers[a]?.id ?? '', b: drawers[b]?.id ?? '' }
+      const both = nodes.flatMap(({ carries }, index) =>
+        carries.some(({ drawer }) => drawer === a) && carries.some(({ drawer }) => drawer === b)
+          ? [index]
+          : [],
+      )
+      if (both.length === 0) return { ...pair, verdict: null, at: null }
+      const two = only(together, new Set([a, b, ...loads]))
+      const shift = shiftOf(two, { ...howLong, runs: PAIR_RUNS }, both)
+      const verdicts = shift.nodes.map((one) => {
+        const node = two.nodes[one.node]
+        return node ? verdictOf(one, ruleOf(two, node)) : 'fits'
+      })
+      const verdict = worstVerdict(verdicts)
+      return { ...pair, verdict, at: nodes[both[verdicts.indexOf(verdict)] ?? 0]?.name ?? null }
+    }),
+  )
+}
+
+/**
+ * @param atWork who may weld at the same time
+ * @returns the same for the same seed
+ * @example shopPowerOf(shop, shelf, [{ job, setUp }], { hours: 8, runs: 40, seed: 1 }).nodes[0]?.verdict
+ */
+export function shopPowerOf(
+  shop: Shop,
+  shelf: Shelf,
+  atWork: readonly AtWork[],
+  howLong: HowLong,
+): ShopPower {
+  const together = togetherOf(shop, shelf, atWork)
+  const { drawers, leftOut } = together
+  const shift = shiftOf(together, howLong)
+  const nodes = together.nodes.flatMap((node, index): NodePower[] => {
+    const found = shift.nodes[index]
+    const curve = shift.curves[index]
+    if (!found || !curve) return []
+    const { kind, id, name, heldA, breakerA, carries } = node
+    const rule = ruleOf(together, node)
+    return [
+      {
+        kind,
+        id,
+        name,
+        heldA,
+        breakerA,
+        rule,
+        verdict: verdictOf(found, rule),
+        carries: carries.map(({ drawer }) => drawers[drawer]?.name ?? ''),
+        shift: found,
+        curve,
+      },
+    ]
+  })
+  return {
+    machines: drawers.flatMap(({ id, name, circuit, machine }) =>
+      machine === null ? [] : [{ id, name, circuitId: circuit.id }],
+    ),
+    leftOut,
+    nodes,
+    pairs: pairsOf(together, howLong),
+    hours: howLong.hours,
+    runs: howLong.runs,
+    verdict: worstVerdict(nodes.map(({ verdict }) => verdict)),
+  }
+}
+
+/** The planned job that a machine does best, with any of its set-ups. */
+function bestOf(shop: Shop, shelf: Shelf, own: readonly SetUp[], planned: readonly Job[]): readonly AtWork[] {
+  let best: readonly AtWork[] = []
+  let least: number = VERDICT_RANK.fails
+  for (const setUp of own) {
+    const chosen = chosenOf(setUp, shelf)
+    const c = capabilityOf(shop, setUp, chosen)
+    for (const job of planned) {
+      const rank = VERDICT_RANK[worstOf(assess(c, demandOf(job, setUp.process, chosen.wire, shop)))]
+      if (rank >= least) continue
+      least = rank
+      best = [{ job, setUp }]
+    }
+  }
+  return best
+}
+
+/**
+ * @returns who is likely to weld together: each machine of the shop once, at a job that is planned for it, else at the one
+ * that it does best; a machine that does none is left out
+ * @example likelyTogether(setUps, jobs, shop, shelf).length // as many as there are machines with a set-up
+ */
+export function likelyTogether(
+  setUps: readonly SetUp[],
+  jobs: readonly Job[],
+  shop: Shop,
+  shelf: Shelf,
+): readonly AtWork[] {
+  const planned = jobs.filter(({ state, joints }) => state === 'planned' && joints.length > 0)
+  const machines = shelf.powerSources.filter((source) => source.held === 'owned' && !isEngineDriven(source))
+  return machines.flatMap(({ id }): readonly AtWork[] => {
+    const own = setUps.filter(({ powerSourceId }) => powerSourceId === id)
+    for (const job of planned) {
+      const setUp = own.find((one) => one.id === job.setUpId)
+      if (setUp) return [{ job, setUp }]
+    }
+    return bestOf(shop, shelf, own, planned)
+  })
+}

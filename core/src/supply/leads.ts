@@ -1,0 +1,132 @@
+/** Welding leads: what they carry, the volts that they eat, and the current that is lost at the arc for it. */
+import { computed, dataPlate, standard } from '../basis/source.ts'
+import { calculation, from, input } from '../calculation/calculation.ts'
+import { type Reckoner, UNTRACED } from '../calculation/reckoner.ts'
+import type { ProcessFamily } from '../model/process.ts'
+import { LOAD_LINE_SOURCE, LOAD_LINES } from '../reference/processes.ts'
+import { weldingDrawn } from './inputCurrent.ts'
+
+/** Both leads together: out through one and back through the other. */
+export interface Lead {
+  readonly size: string
+  readonly lengthMm: number
+}
+
+const TABLE = standard('IEC 60245-6 and HD 516, welding cable H01N2-D in air of 30 °C', true)
+/** Cross-section, mm², with what a single welding cable carries without end, A. */
+const LEAD_A: readonly (readonly [areaMm2: number, currentA: number])[] = [
+  [10, 100],
+  [16, 135],
+  [25, 180],
+  [35, 225],
+  [50, 285],
+  [70, 355],
+  [95, 430],
+  [120, 500],
+]
+/** American sizes by their area (ASTM B258). */
+const AREAS_MM2: ReadonlyMap<string, number> = new Map([
+  ['6 AWG', 13.3],
+  ['4 AWG', 21.1],
+  ['3 AWG', 26.7],
+  ['2 AWG', 33.6],
+  ['1 AWG', 42.4],
+  ['1/0 AWG', 53.5],
+  ['2/0 AWG', 67.4],
+  ['3/0 AWG', 85],
+  ['4/0 AWG', 107.2],
+  ...LEAD_A.map(([areaMm2]) => [`${areaMm2} mm²`, areaMm2] as const),
+])
+/** Sizes that leads come in, the thinnest first. */
+export const LEAD_SIZES: readonly string[] = [...AREAS_MM2.entries()]
+  .sort(([, a], [, b]) => a - b)
+  .map(([size]) => size)
+
+/** `#2`, `2 awg` and `2 AWG`, `35mm2` and `35 mm²` are the same lead. */
+function normal(size: string): string {
+  const text = size.trim().replace(/^#\s*/, '')
+  const metric = /^([\d.,]+)\s*mm(?:²|2)$/i.exec(text)
+  return metric
+    ? `${Number.parseFloat((metric[1] ?? '').replace(',', '.'))} mm²`
+    : `${text.replace(/\s*awg$/i, '')} AWG`
+}
+
+/**
+ * Between two rows straight in the logarithms, as the table itself runs.
+ * @returns A at 100 %; null for a size that welding leads do not come in
+ * @example leadCarriesA('35 mm²') // 225
+ */
+export function leadCarriesA(size: string): number | null {
+  const area = AREAS_MM2.get(normal(size))
+  if (area === undefined) return null
+  const above = LEAD_A.findIndex(([areaMm2]) => areaMm2 >= area)
+  const [highMm2, highA] = LEAD_A[above] ?? [area, 0]
+  const [lowMm2, lowA] = LEAD_A[above - 1] ?? [highMm2, highA]
+  const share = highMm2 === lowMm2 ? 1 : Math.log(area / lowMm2) / Math.log(highMm2 / lowMm2)
+  return lowA * (highA / lowA) ** share
+}
+export const LEAD_SOURCE = TABLE
+
+/** Copper, warm: Ω·mm²/km (IEC 60228: 17.24 at 20 °C, a fifth more at 70 °C). */
+const COPPER_WARM_OHM_MM2_PER_KM = 17.24 * 1.2
+
+const leadResistance = calculation({
+  id: 'lead-resistance',
+  title: 'Resistance of the leads',
+  symbol: 'R_l',
+  unit: 'Ω',
+  expression: 'c / A * L / 1000000',
+  inputs: {
+    c: input('copper, warm', 'Ω·mm²/km', standard('IEC 60228, at 70 °C', true)),
+    A: input('cross-section', 'mm²', standard('ASTM B258, IEC 60228', true)),
+    L: input('both leads together', 'mm length', dataPlate('set-up')),
+  },
+  compute: ({ c, A, L }) => ((c / A) * L) / 1_000_000,
+  source: computed('length and cross-section'),
+})
+export const leadVolts = calculation({
+  id: 'lead-volts',
+  title: 'Volts lost in the leads',
+  symbol: 'U_l',
+  unit: 'V',
+  expression: 'R_l * I_2',
+  inputs: { R_l: from(leadResistance), I_2: from(weldingDrawn) },
+  compute: ({ R_l, I_2 }) => R_l * I_2,
+  source: computed('Ohm'),
+})
+const lostAtArc = calculation({
+  id: 'current-lost-in-leads',
+  title: 'Current lost at the arc for the same power',
+  symbol: 'I_lost',
+  unit: 'A',
+  expression: 'I_2 - (-U_0 + sqrt(U_0^2 + 4 * (s + R_l) * (U_0 + s * I_2) * I_2)) / (2 * (s + R_l))',
+  inputs: {
+    I_2: from(weldingDrawn),
+    U_0: input('base of the load line', 'V', LOAD_LINE_SOURCE),
+    s: input('slope of the load line', 'V/A', LOAD_LINE_SOURCE),
+    R_l: from(leadResistance),
+  },
+  compute: ({ I_2, U_0, s, R_l }) =>
+    I_2 - (-U_0 + Math.sqrt(U_0 ** 2 + 4 * (s + R_l) * (U_0 + s * I_2) * I_2)) / (2 * (s + R_l)),
+  source: computed('the power source gives what it gave; the leads take their share of it'),
+})
+
+/**
+ * @param currentA welding current, A
+ * @returns volts and amps that are lost; null for a size that welding leads do not come in
+ */
+export function lostInLeads(
+  { size, lengthMm }: Lead,
+  family: ProcessFamily,
+  currentA: number,
+  r: Reckoner = UNTRACED,
+): { readonly volts: number; readonly amps: number } | null {
+  const area = AREAS_MM2.get(normal(size))
+  if (area === undefined) return null
+  const R_l = r.take(leadResistance, { c: COPPER_WARM_OHM_MM2_PER_KM, A: area, L: lengthMm })
+  const { baseV, voltsPerAmp } = LOAD_LINES[family]
+  return {
+    volts: r.take(leadVolts, { R_l, I_2: currentA }),
+    amps: r.take(lostAtArc, { I_2: currentA, U_0: baseV, s: voltsPerAmp, R_l }),
+  }
+}
