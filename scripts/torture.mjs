@@ -210,7 +210,10 @@ function mangle(value, depth = 0) {
 async function requests(shop) {
   const document = demo()
   const lists = {
+    generators: 'generators',
+    panels: 'panels',
     circuits: 'circuits',
+    loads: 'loads',
     'power-sources': 'powerSources',
     guns: 'guns',
     parts: 'parts',

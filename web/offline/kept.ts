@@ -9,7 +9,10 @@ export const PAGE = 500
 
 /** Every list that a page has of the shop: what is named stands before what names it. */
 export const LISTS = [
+  'generators',
+  'panels',
   'circuits',
+  'loads',
   'power-sources',
   'feeders',
   'guns',

@@ -36,7 +36,7 @@ export const routes: RouteRecordRaw[] = [
   { path: '/jobs/:jobId', name: 'job', component: () => import('./views/jobs/JobView.vue') },
   { path: '/fit/:jobId?', name: 'fit', component: FitView },
   { path: '/board', name: 'board', component: () => import('./views/board/BoardView.vue') },
-  { path: '/power', name: 'power', component: () => import('./views/power/PowerView.vue') },
+  { path: '/power/:page(shop)?', name: 'power', component: () => import('./views/power/PowerView.vue') },
   { path: '/buy/:part?/:id?', name: 'buy', component: () => import('./views/buy/BuyView.vue') },
   { path: '/start', name: 'start', component: () => import('./views/start/StartView.vue') },
   { path: '/records', name: 'records', component: () => import('./views/records/RecordsView.vue') },

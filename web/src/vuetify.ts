@@ -92,6 +92,7 @@ export const vuetify = createVuetify({
     VTextarea: field,
     VSelect: menu,
     VAutocomplete: menu,
+    VCombobox: menu,
     VCheckbox: { density: 'compact', hideDetails: true, color: 'copper' },
     VTabs: { density: 'compact', height: 34, color: 'ink', sliderColor: 'copper' },
     VRadioGroup: { density: 'compact', hideDetails: true, color: 'copper' },

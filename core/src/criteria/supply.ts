@@ -25,7 +25,7 @@ import {
   weldingDrawnA,
 } from '../supply/inputCurrent.ts'
 import { inputFault } from '../supply/plateCheck.ts'
-import { ampacityReading, ampacityTable } from '../supply/readings.ts'
+import { ampacityA, ampacityReading } from '../supply/readings.ts'
 import {
   type Load,
   type RuleId,
@@ -167,15 +167,8 @@ const noAmpacity = ({ circuit, rules }: Capability) =>
   told('ampacity', { size: circuit?.conductorSize ?? '', book: rules.name })
 
 /** The conductor's ampacity as it lies, with its source, A; null where the book has no such cable. */
-function carriedA({ circuit, ampacity, r }: Capability): number | null {
-  if (!ampacity) return null
-  const { tableA, ambientFactor, bundleFactor, terminalA, source } = ampacity
-  const A_t = r.take(ampacityTable, { A_t: tableA }, () => ({
-    A_t: { name: circuit?.conductorSize ?? '', source },
-  }))
-  const factors = { A_t, k_T: ambientFactor, k_n: bundleFactor, A_s: terminalA }
-  return r.take(ampacityReading, factors, () => ({ k_T: { source }, k_n: { source }, A_s: { source } }))
-}
+const carriedA = ({ circuit, ampacity, r }: Capability): number | null =>
+  ampacity && ampacityA(circuit?.conductorSize ?? '', ampacity, r)
 
 const cableMends: NonNullable<Criterion['mends']> = (c, _d, { demand, criterion }) => {
   const { rules, circuit } = c

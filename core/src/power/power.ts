@@ -22,6 +22,8 @@ export interface Drawn {
   /** Welding current that the weld wants, and the most that the machine has on these volts. */
   readonly wantedA: number
   readonly outputMaxA: number
+  /** The least with which that weld stands, A. */
+  readonly leastA: number
   /** At the highest current of its plate. */
   readonly ratedA: number
   readonly idleA: number
@@ -62,6 +64,7 @@ function drawnOf({ draw, supply, r }: Capability, d: Demand): Drawn | null {
   return {
     jobA: inputCurrentA(draw, weldsWithA),
     wantedA: d.hungriest.wantedA,
+    leastA: d.hungriest.lowA,
     outputMaxA: supply.outputMaxA,
     ratedA: greatestInputA(supply, draw, r),
     idleA: draw.idleA,

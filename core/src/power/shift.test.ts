@@ -8,7 +8,7 @@ import { type Beat, tripsAfterS } from '../supply/breaker/heat.ts'
 import { northAmerican } from '../supply/books/northAmerican.ts'
 import { demoShop } from '../testing/samples.ts'
 import { chanceOf, shiftOf } from './shift.ts'
-import { likelyTogether, shopPowerOf } from './shopPower.ts'
+import { explainGroup, likelyTogether, shopPowerOf } from './shopPower.ts'
 import { type Drawer, type Node, type Together, togetherOf, type Wired } from './together.ts'
 
 const demo = demoShop()
@@ -200,6 +200,25 @@ describe('who may weld together', () => {
     const alone = ['bay-2', 'bay-1', 'north-wall'].map(asked)
     expect(asked('shop-panel')).toBeGreaterThanOrEqual(Math.max(...alone))
     expect(asked('shop-panel')).toBeLessThanOrEqual(alone.reduce((sum, one) => sum + one, 0))
+  })
+
+  it('what the rule asks of a panel can be opened, down to each machine', () => {
+    const work = at(['press-frame', 'bay-2-wire'], ['pressing-tray', 'bench-tig-dc'])
+    const { nodes } = shopPowerOf(demo.shop, demo, work, SHORT)
+    const rule = nodes.find(({ id }) => id === 'shop-panel')?.rule
+    const steps = explainGroup(demo.shop, demo, work, 'panel', 'shop-panel')
+    expect(steps.map(({ id }) => id)).toEqual([
+      'conductor-by-plate',
+      'conductor-by-plate',
+      'conductor-by-group',
+      'group-asked',
+      'ampacity-table',
+      'ampacity',
+    ])
+    // Compressor 17 A, grinder 9 A and lights 2.4 A run beside the two machines of 16.4 and 14.5 A.
+    expect(rule?.askedA).toBeCloseTo(16.4 + 14.5 + 17 + 9 + 2.4, 6)
+    expect(steps.find(({ id }) => id === 'group-asked')?.result.value).toBe(rule?.askedA)
+    expect(explainGroup(demo.shop, demo, work, 'panel', 'three-phase')).toEqual([])
   })
 
   it('each machine of the shop is taken once, at its planned job where it has one', () => {

@@ -1,5 +1,10 @@
 /** The supply of the shop as it is drawn, with everybody who may weld at the same time: what carries it, and what does not. */
-import { reckonerFor } from '../calculation/reckoner.ts'
+import { computed, dataPlate } from '../basis/source.ts'
+import { calculation, input, listOf } from '../calculation/calculation.ts'
+import { type Reckoner, TracingReckoner, UNTRACED } from '../calculation/reckoner.ts'
+import type { Step } from '../calculation/step.ts'
+import { ALL_RULE_BOOKS } from '../supply/index.ts'
+import { ampacityA, ampacityReading } from '../supply/readings.ts'
 import { capabilityOf } from '../capability/capability.ts'
 import { chosenOf } from '../capability/slots.ts'
 import { assess, worstOf } from '../criteria/index.ts'
@@ -59,16 +64,59 @@ export interface ShopPower {
 /** Above this chance of a trip in a shift nobody calls it holding. */
 const SELDOM = 0.05
 
-function ruleOf({ drawers, rules, assumptions }: Together, { run, carries }: Node): GroupRule | null {
+const groupAsked = calculation({
+  id: 'group-asked',
+  title: 'What the cable is to carry for all that hangs on it',
+  symbol: 'I_all',
+  unit: 'A',
+  expression: 'I_m + sum(I_o)',
+  inputs: {
+    I_m: {
+      ...input('machines, by the rule', 'A', computed('rule book')),
+      from: ALL_RULE_BOOKS.flatMap((book) => book.from['conductor-rule'].demand.map(({ id }) => id)),
+    },
+    I_o: listOf('each other load, running', 'A', dataPlate('other load')),
+  },
+  compute: ({ I_m, I_o }) => I_o.reduce((sum, one) => sum + one, I_m),
+  source: computed('the rule book has a share for welders; the others are counted whole'),
+})
+
+function ruleOf({ drawers, rules }: Together, { run, carries }: Node, r: Reckoner): GroupRule | null {
   const machines = carries.flatMap(({ drawer }) => drawers[drawer]?.machine ?? [])
-  const carriesA = run && rules.ampacity(run)?.value
-  if (machines.length === 0 || carriesA === undefined || carriesA === null) return null
-  const asked = rules.conductorA(machines, reckonerFor(assumptions))
-  const others = carries.reduce((sum, { drawer }) => {
+  const ampacity = run && rules.ampacity(run)
+  if (machines.length === 0 || !run || !ampacity) return null
+  const asked = rules.conductorA(machines, r)
+  const others = carries.flatMap(({ drawer }) => {
     const one = drawers[drawer]
-    return sum + (one && one.machine === null ? Math.max(0, ...one.beats.map(({ onA }) => onA)) : 0)
-  }, 0)
-  return { askedA: asked.value + others, carriesA, source: asked.source.text }
+    return one && one.machine === null ? [Math.max(0, ...one.beats.map(({ onA }) => onA))] : []
+  })
+  return {
+    askedA: r.take(groupAsked, { I_m: asked.value, I_o: others }),
+    carriesA: ampacityA(run.conductorSize, ampacity, r),
+    source: asked.source.text,
+  }
+}
+
+/**
+ * @returns the steps of what the rule asks of one cable for all that hangs on it, and of what it carries
+ * @example explainGroup(shop, shelf, atWork, 'panel', 'shop-panel').at(-1)?.result.symbol // 'A_c'
+ */
+export function explainGroup(
+  shop: Shop,
+  shelf: Shelf,
+  atWork: readonly AtWork[],
+  kind: NodePower['kind'],
+  id: string,
+): readonly Step[] {
+  const together = togetherOf(shop, shelf, atWork)
+  const node = together.nodes.find((one) => one.kind === kind && one.id === id)
+  if (!node) return []
+  const tracer = new TracingReckoner(together.assumptions)
+  ruleOf(together, node, tracer)
+  return tracer.stepsOf([
+    { calculations: [groupAsked.id], value: null },
+    { calculations: [ampacityReading.id], value: null },
+  ])
 }
 
 function verdictOf(shift: NodeShift, rule: GroupRule | null): Verdict {
@@ -117,7 +165,7 @@ function pairsOf(together: Together, howLong: HowLong): readonly Pair[] {
       const shift = shiftOf(two, { ...howLong, runs: PAIR_RUNS }, both)
       const verdicts = shift.nodes.map((one) => {
         const node = two.nodes[one.node]
-        return node ? verdictOf(one, ruleOf(two, node)) : 'fits'
+        return node ? verdictOf(one, ruleOf(two, node, UNTRACED)) : 'fits'
       })
       const verdict = worstVerdict(verdicts)
       return { ...pair, verdict, at: nodes[both[verdicts.indexOf(verdict)] ?? 0]?.name ?? null }
@@ -144,7 +192,7 @@ export function shopPowerOf(
     const curve = shift.curves[index]
     if (!found || !curve) return []
     const { kind, id, name, heldA, breakerA, carries } = node
-    const rule = ruleOf(together, node)
+    const rule = ruleOf(together, node, UNTRACED)
     return [
       {
         kind,

@@ -15,6 +15,10 @@ describe('figures as the shop reads them', () => {
     [3539.6, 'L', '125 ft³', '3.54 m³'],
     [2, 'L', '0.071 ft³', '2 L'],
     [14.158, 'L/min', '30 CFH', '14.16 L/min'],
+    // A US gallon is 3.785 L (NIST Handbook 44, from memory).
+    [3.785, 'L/h', '1 gal/h', '3.8 L/h'],
+    [18.93, 'L fuel', '5 gal', '19 L'],
+    [7.1289, 'kVA', '7.13 kVA', '7.13 kVA'],
     [7112, 'mm/min', '280 in/min', '7,112 mm/min'],
     [40, 'A/mm', '1.02 A per 0.001 in', '40 A/mm'],
     [-40, '°C', '−40 °F', '−40 °C'],

@@ -51,6 +51,9 @@ const either =
 
 const METRE_MM = 1000
 
+/** US liquid gallon (NIST Handbook 44). */
+const GALLON_L = 3.785411784
+
 const IMPERIAL: Readonly<Record<string, Printer>> = {
   'mm diameter': diameter,
   mm: thickness,
@@ -63,6 +66,8 @@ const IMPERIAL: Readonly<Record<string, Printer>> = {
   'g/cm³': scaled(POUND.worth / 16.387064, 'lb/in³', 4),
   // Below a cubic foot a third figure is nobody's measurement.
   L: either(CUBIC_FOOT.worth, scaled(CUBIC_FOOT.worth, 'ft³', 2), scaled(CUBIC_FOOT.worth, 'ft³')),
+  'L/h': scaled(GALLON_L, 'gal/h', 2),
+  'L fuel': scaled(GALLON_L, 'gal', 2),
   'L/min': scaled(CUBIC_FEET_PER_HOUR.worth, 'CFH'),
   'L/min per mm': scaled(CUBIC_FEET_PER_HOUR.worth / INCH.worth, 'CFH per in'),
   'A/mm': (value, { locale }) => `${printNumber((value * INCH.worth) / 1000, locale, 3)} A per 0.001 in`,
@@ -84,6 +89,8 @@ const METRIC: Readonly<Record<string, Printer>> = {
   'mm length': either(1000, scaled(1, 'mm'), scaled(1000, 'm')),
   g: either(KILOGRAM.worth, scaled(1, 'g'), scaled(KILOGRAM.worth, 'kg')),
   L: either(1000, scaled(1, 'L'), scaled(1000, 'm³')),
+  'L/h': scaled(1, 'L/h', 2),
+  'L fuel': scaled(1, 'L', 2),
   's per m': (value, { locale }) => `${duration(value)} ${spelled('a metre', locale)}`,
   'per m': (value, { locale }) => `${printNumber(value, locale, 3)} ${spelled('a metre', locale)}`,
 }
@@ -94,6 +101,7 @@ const EITHER: Readonly<Record<string, Printer>> = {
   s: duration,
   h: (value) => duration(value * 3600),
   A: (value, { locale }) => `${printNumber(value, locale, value < 10 ? 2 : 3)} A`,
+  kVA: (value, { locale }) => `${printNumber(value, locale, 3)} kVA`,
   V: (value, { locale }) => `${printNumber(value, locale, 3)} V`,
   '%': (value, { locale }) => `${printNumber(value, locale, 2 + Number(value >= 100))} %`,
 }

@@ -1,6 +1,8 @@
 /** What is read off a circuit, whatever the rule book: the first steps of its workings. */
 import { computed, dataPlate } from '../basis/source.ts'
 import { calculation, from, input } from '../calculation/calculation.ts'
+import type { Reckoner } from '../calculation/reckoner.ts'
+import type { Ampacity } from './ruleBook.ts'
 
 export const ampacityTable = calculation({
   id: 'ampacity-table',
@@ -28,6 +30,16 @@ export const ampacityReading = calculation({
   compute: ({ A_t, k_T, k_n, A_s }) => Math.min(A_t * k_T * k_n, A_s),
   source: computed('rule book'),
 })
+/**
+ * @param size as it is printed on the cable
+ * @returns what a conductor carries as it lies, with its source, A
+ */
+export function ampacityA(size: string, ampacity: Ampacity, r: Reckoner): number {
+  const { tableA, ambientFactor, bundleFactor, terminalA, source } = ampacity
+  const A_t = r.take(ampacityTable, { A_t: tableA }, () => ({ A_t: { name: size, source } }))
+  const factors = { A_t, k_T: ambientFactor, k_n: bundleFactor, A_s: terminalA }
+  return r.take(ampacityReading, factors, () => ({ k_T: { source }, k_n: { source }, A_s: { source } }))
+}
 export const breakerReading = calculation({
   id: 'breaker-in-panel',
   title: 'In the panel',

@@ -22,6 +22,8 @@ import {
   type Plan,
   type PlateColumnMeaning,
   type Power,
+  type NodePower,
+  type ShopPower,
   type PowerSource,
   type Notation,
   type MappedColumn,
@@ -406,6 +408,25 @@ export class Engine {
   /** @returns a job with a set-up on every circuit; null where one of them is not there */
   async power(jobId: string, setUpId: string, circuitId: string | null): Promise<Power | null> {
     return (await seldom()).power(this.#snapshot, jobId, setUpId, circuitId)
+  }
+
+  /** @returns who is likely to weld at the same time */
+  async likely(): Promise<readonly Choice[]> {
+    return (await seldom()).likely(this.#snapshot)
+  }
+
+  /** @returns the whole supply with all of these at work at once */
+  async shopPower(atWork: readonly Choice[]): Promise<ShopPower | null> {
+    return (await seldom()).shopPower(this.#snapshot, atWork)
+  }
+
+  /** @returns how it was worked out what one cable is to carry for all that hangs on it */
+  async explainGroup(
+    atWork: readonly Choice[],
+    kind: NodePower['kind'],
+    id: string,
+  ): Promise<readonly Step[]> {
+    return (await seldom()).group(this.#snapshot, atWork, kind, id)
   }
 
   /** @returns what is written down of jobs with set-ups; what is not there is left out */

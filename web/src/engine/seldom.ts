@@ -9,7 +9,14 @@ import {
   type PlateColumnMeaning,
   plateMeaning,
   type Power,
+  assumptionsOf,
+  explainGroup,
+  likelyTogether,
+  type NodePower,
+  type Step,
   powerOf,
+  type ShopPower,
+  shopPowerOf,
   type PowerSource,
   proposeSetUps,
   type Ranked,
@@ -21,7 +28,7 @@ import {
   type Taken,
   takenOf,
 } from '@brannik/core'
-import type { Snapshot } from './engine.ts'
+import type { Choice, Snapshot } from './engine.ts'
 
 export { leverageOf } from '@brannik/core'
 
@@ -62,6 +69,42 @@ export function ranked(
   const wanted = new Set(sourceIds)
   const sources = shelf.powerSources.filter(({ id }) => wanted.has(id))
   return shelf.shop ? rankSources(asked, sources, { shop: shelf.shop, shelf }) : []
+}
+
+/** Who is likely to weld at the same time. */
+export const likely = (shelf: Snapshot): readonly Choice[] =>
+  shelf.shop
+    ? likelyTogether(shelf.setUps, shelf.jobs, shelf.shop, shelf).map(({ job, setUp }) => ({
+        jobId: job.id,
+        setUpId: setUp.id,
+      }))
+    : []
+
+const atWorkOf = ({ jobs, setUps }: Snapshot, choices: readonly Choice[]) =>
+  choices.flatMap(({ jobId, setUpId }) => {
+    const job = jobs.find(({ id }) => id === jobId)
+    const setUp = setUps.find(({ id }) => id === setUpId)
+    return job && setUp ? [{ job, setUp }] : []
+  })
+
+/** The working of what the rule asks of one cable for all that hangs on it. */
+export const group = (
+  shelf: Snapshot,
+  choices: readonly Choice[],
+  kind: NodePower['kind'],
+  id: string,
+): readonly Step[] => (shelf.shop ? explainGroup(shelf.shop, shelf, atWorkOf(shelf, choices), kind, id) : [])
+
+/** Shifts that are tried: enough to tell one chance in ten from none. */
+const RUNS = 40
+/** The same question has the same answer. */
+const SEED = 0.42
+export function shopPower(shelf: Snapshot, choices: readonly Choice[]): ShopPower | null {
+  const { shop } = shelf
+  if (!shop) return null
+  const atWork = atWorkOf(shelf, choices)
+  const hours = assumptionsOf(shop).shiftHours
+  return shopPowerOf(shop, shelf, atWork, { hours, runs: RUNS, seed: SEED })
 }
 
 /** Null where the job or the set-up is not there. */

@@ -152,7 +152,10 @@ export const international: RuleBook = {
     }
   },
   from: {
-    'conductor-rule': { demand: [designCurrent, designCurrentByDuty], capacity: [ampacityReading] },
+    'conductor-rule': {
+      demand: [designCurrent, designCurrentByDuty, designCurrentOfAll],
+      capacity: [ampacityReading],
+    },
     'breaker-rule': { demand: [breakerReading], capacity: [breakerForCable] },
     'outlet-rule': { demand: [designCurrent, designCurrentByDuty], capacity: [outletReading] },
   },

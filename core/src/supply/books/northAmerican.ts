@@ -206,7 +206,10 @@ export const northAmerican: RuleBook = {
     }
   },
   from: {
-    'conductor-rule': { demand: [effectiveReading, conductorByRule], capacity: [ampacityReading] },
+    'conductor-rule': {
+      demand: [effectiveReading, conductorByRule, conductorByGroup],
+      capacity: [ampacityReading],
+    },
     'breaker-rule': { demand: [breakerReading], capacity: [largestBreaker] },
     'outlet-rule': { demand: [effectiveReading, conductorByRule], capacity: [outletReading] },
   },

@@ -49,7 +49,9 @@ const choiceOf = (text: string): string | number =>
 /** What it may name: every record of that kind. */
 const named = computed(() => {
   const kind = RECORD_KINDS.find((one) => one === spec.more.reference)
-  const records = kind ? workspace.all(RECORD_PATHS[kind] as Exclude<Path, 'shop' | 'stock' | 'decisions'>) : []
+  const records = kind
+    ? workspace.all(RECORD_PATHS[kind] as Exclude<Path, 'shop' | 'stock' | 'decisions'>)
+    : []
   return records.map(({ id: one, name }) => [one, name] as const)
 })
 const YES_NO = [

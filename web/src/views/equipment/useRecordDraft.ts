@@ -28,7 +28,8 @@ const BUILDING_SCHEMAS = {
 } as const
 /** What the screen lists: all of a catalogue, and the building's. */
 export type EquipmentPath = (typeof CATALOGUE_LISTS)[CatalogueList]['path'] | keyof typeof BUILDING_SCHEMAS
-export const isOfBuilding = (path: EquipmentPath): path is keyof typeof BUILDING_SCHEMAS => path in BUILDING_SCHEMAS
+export const isOfBuilding = (path: EquipmentPath): path is keyof typeof BUILDING_SCHEMAS =>
+  path in BUILDING_SCHEMAS
 
 const SCHEMAS = new Map<EquipmentPath, z.ZodType<unknown>>([
   ...CATALOGUE_KEYS.map((key) => [CATALOGUE_LISTS[key].path, CATALOGUE_SCHEMAS[key]] as const),

@@ -1,306 +1,35 @@
 <script setup lang="ts">
-import {
-  type Circuit,
-  isEngineDriven,
-  type OnCircuit,
-  partsOf,
-  type PatternOfWork,
-  sentenceOf,
-  titleOf,
-  VERDICT_RANK,
-  verdictText,
-} from '@brannik/core'
-import { computed, ref, watch } from 'vue'
-import { useRoute, useRouter } from 'vue-router'
-import TripChart from '../../charts/TripChart.vue'
-import ChoiceField from '../../components/ChoiceField.vue'
-import VerdictMark from '../../components/VerdictMark.vue'
-import { type Question, useAnswer } from '../../engine/useAnswer.ts'
-import { useMoney } from '../../stores/useMoney.ts'
-import { usePrint } from '../../stores/usePrint.ts'
-import { useWorkspace } from '../../stores/workspace.ts'
-import LoadBar from './LoadBar.vue'
+import { computed } from 'vue'
+import { useRoute } from 'vue-router'
+import JobPower from './JobPower.vue'
+import ShopPower from './ShopPower.vue'
 
-/** A job with a machine on every circuit of the shop: will it run, will it trip, and after how many minutes. */
-const workspace = useWorkspace()
-const { print, spell } = usePrint()
-const money = useMoney()
+/** Will it run on what is here: one job on every circuit, or everybody at once on the whole supply. */
 const route = useRoute()
-const router = useRouter()
-
-const named = (key: string): string | null => {
-  const value = route.query[key]
-  return typeof value === 'string' ? value : null
-}
-const jobs = computed(() => workspace.jobs.filter(({ state }) => state !== 'archived'))
-const job = computed(() => jobs.value.find(({ id }) => id === named('job')) ?? jobs.value[0] ?? null)
-const setUps = computed(() => workspace.setUps.filter((setUp) => partsOf(setUp, workspace.shelf).ok))
-const setUp = computed(
-  () =>
-    setUps.value.find(({ id }) => id === (named('set-up') ?? job.value?.setUpId)) ?? setUps.value[0] ?? null,
-)
-const choose = (change: Readonly<Record<string, string | null>>): void => {
-  void router.replace({ query: { ...route.query, ...change } })
-}
-/** The circuit that is looked at; the set-up’s own until another is taken. */
-const chosenId = ref<string | null>(null)
-watch(setUp, () => (chosenId.value = null))
-const drawnId = computed(() => chosenId.value ?? setUp.value?.circuitId ?? null)
-const { answer, failure, isComputing } = useAnswer<'power'>(
-  computed((): Question<'power'> | null =>
-    job.value && setUp.value ? ['power', job.value.id, setUp.value.id, drawnId.value] : null,
-  ),
-)
-const source = computed(() =>
-  setUp.value ? workspace.get('power-sources', setUp.value.powerSourceId) : null,
-)
-const isOwnPower = computed(() => source.value !== null && isEngineDriven(source.value))
-
-interface Row extends OnCircuit {
-  readonly circuit: Circuit
-}
-/** Those that hold first; what the machine does not plug into at all stands last. */
-const rows = computed((): readonly Row[] =>
-  (answer.value?.circuits ?? [])
-    .flatMap((one) => {
-      const circuit = workspace.get('circuits', one.circuitId)
-      return circuit ? [{ ...one, circuit }] : []
-    })
-    .sort(
-      (a, b) =>
-        Number(a.drawn === null) - Number(b.drawn === null) ||
-        VERDICT_RANK[a.verdict] - VERDICT_RANK[b.verdict],
-    ),
-)
-const usable = computed(() => rows.value.filter(({ drawn }) => drawn !== null))
-const others = computed(() => rows.value.filter(({ drawn }) => drawn === null))
-
-const chosen = computed(() => rows.value.find(({ circuitId }) => circuitId === drawnId.value) ?? null)
-const pattern = ref<PatternOfWork>('shift')
-const PATTERNS: readonly (readonly [PatternOfWork, string])[] = [
-  ['job', 'once'],
-  ['shift', 'all shift'],
-  ['automatic', 'without a stop'],
-]
-const trips = computed(() => chosen.value?.trips?.find((one) => one.pattern === pattern.value) ?? null)
-const span = (seconds: number): string => print(seconds, 's')
-
-/** When the breaker goes, in a few words. */
-function tripWords({ trips: all }: OnCircuit, of: PatternOfWork): string {
-  const found = all?.find((one) => one.pattern === of)
-  if (!found) return '–'
-  const { early, late } = found.afterS
-  if (early === null) return 'holds'
-  return late === null ? `after ${span(early)}, or holds` : `${span(early)} to ${span(late)}`
-}
-const headline = computed(() => {
-  const own = chosen.value
-  if (isOwnPower.value) return 'It makes its own power'
-  if (!own) return ''
-  const early = own.trips?.find((one) => one.pattern === 'shift')?.afterS.early ?? null
-  if (own.drawn === null) return `${own.circuit.name} has not the volts that this machine takes`
-  if (early !== null) return `${own.circuit.name} may trip after ${span(early)}`
-  return own.verdict === 'fails'
-    ? `${own.circuit.name} will not do`
-    : `${own.circuit.name} holds${own.verdict === 'tight' ? ', with little to spare' : ''}`
-})
-const costOf = ({ held, price }: Circuit): string =>
-  held === 'owned' ? 'it is there' : price === null ? 'to be pulled' : `to be pulled for ${money(price)}`
-/** What would mend it, the cheapest first: another outlet that is there costs a walk. */
-const holding = computed(() =>
-  usable.value.filter(
-    ({ verdict, circuitId }) =>
-      circuitId !== chosen.value?.circuitId && VERDICT_RANK[verdict] <= VERDICT_RANK.tight,
-  ),
-)
-const amiss = computed(() => (chosen.value?.findings ?? []).filter(({ verdict }) => verdict !== 'fits'))
-const right = computed(() => (chosen.value?.findings ?? []).filter(({ verdict }) => verdict === 'fits'))
-const volts = ({ voltageV, phases }: { readonly voltageV: number; readonly phases: 1 | 3 }): string =>
-  `${voltageV} V${phases === 3 ? ', three-phase' : ''}`
-const amps = (value: number | null): string => (value === null ? '–' : print(value, 'A'))
-const held = ({ findings, circuit }: Row): number =>
-  findings.find(({ criterion }) => criterion === 'breaker-holds')?.capacity ?? circuit.breakerA
-const heats = ({ findings }: Row): number | null =>
-  findings.find(({ criterion }) => criterion === 'breaker-holds')?.demand ?? null
-const arrives = ({ findings }: Row): string => {
-  const arriving = findings.find(({ criterion }) => criterion === 'volts')?.capacity ?? null
-  return arriving === null ? '–' : print(arriving, 'V')
-}
+const isShop = computed(() => route.params['page'] === 'shop')
+const PAGES = [
+  [undefined, 'One job'],
+  ['shop', 'The whole shop'],
+] as const
 </script>
 
 <template>
   <section class="power">
-    <header class="top">
+    <header>
       <h1>Power</h1>
-      <ChoiceField
-        label="Job"
-        :items="jobs"
-        :model-value="job?.id ?? null"
-        @update:model-value="(id) => choose({ job: id, 'set-up': null })"
-      />
-      <ChoiceField
-        label="Set-up"
-        :items="setUps"
-        :model-value="setUp?.id ?? null"
-        @update:model-value="(id) => choose({ 'set-up': id })"
-      />
-    </header>
-    <p v-if="failure" role="alert" class="sheet pad">{{ failure }}</p>
-    <p v-else-if="!job || !setUp" class="sheet pad">
-      Nothing to look at yet: a job and a set-up are wanted.
-      <RouterLink class="link-button" :to="{ name: 'jobs' }">Jobs</RouterLink>,
-      <RouterLink class="link-button" :to="{ name: 'set-up' }">Set-ups</RouterLink>
-    </p>
-    <p v-else-if="isOwnPower" class="sheet pad">
-      {{ source?.name }} is driven by an engine: no circuit, no breaker. Run it outdoors; its exhaust kills.
-    </p>
-    <template v-else>
-      <section class="sheet pad answer" :aria-busy="isComputing">
-        <div class="said">
-          <h2 aria-live="polite">
-            <VerdictMark v-if="chosen" :verdict="chosen.verdict" :word="false" /> {{ headline }}
-          </h2>
-          <dl v-if="chosen?.drawn" class="figures">
-            <div>
-              <dt>The weld would draw</dt>
-              <dd>{{ amps(chosen.drawn.jobA) }}</dd>
-            </div>
-            <div>
-              <dt>Its highest rating</dt>
-              <dd>{{ amps(chosen.drawn.ratedA) }}</dd>
-            </div>
-            <div>
-              <dt>At rest</dt>
-              <dd>{{ amps(chosen.drawn.idleA) }}</dd>
-            </div>
-            <div>
-              <dt>Heats the cable like</dt>
-              <dd>{{ amps(chosen.drawn.heatsA) }}</dd>
-            </div>
-          </dl>
-          <ul class="findings">
-            <li v-for="one in amiss" :key="one.criterion">
-              <VerdictMark :verdict="one.verdict" :word="false" />
-              <span
-                ><strong>{{ titleOf(workspace.speech, one) }}</strong>
-                {{ sentenceOf(workspace.speech, one) }}</span
-              >
-            </li>
-          </ul>
-          <p v-if="right.length > 0" class="quiet">
-            <VerdictMark verdict="fits" :word="false" />
-            {{ right.map((one) => titleOf(workspace.speech, one)).join(', ') }}
-          </p>
-          <template v-if="chosen && chosen.verdict !== 'fits'">
-            <h3>What would mend it</h3>
-            <ul class="mends">
-              <li v-for="one in holding" :key="one.circuitId">
-                <button class="link-button" @click="chosenId = one.circuitId">
-                  Plug it into {{ one.circuit.name }}
-                </button>
-                <span class="label"
-                  >{{ verdictText(workspace.speech, one.verdict) }}, {{ costOf(one.circuit) }}</span
-                >
-              </li>
-              <li v-for="one in answer?.wanted ?? []" :key="one.voltageV">
-                The smallest new circuit of {{ volts(one) }} for this job: breaker
-                {{ print(one.breakerA, 'A') }},
-                {{ one.conductorSize }}
-                <span class="label">by a licensed electrician</span>
-              </li>
-              <li>
-                <RouterLink class="link-button" :to="{ name: 'fit', params: { jobId: job.id } }"
-                  >Less current, or rest</RouterLink
-                >
-                <span class="label">on Fit, with what it does to the weld</span>
-              </li>
-            </ul>
-          </template>
-        </div>
-        <figure v-if="chosen && trips && trips.curve.length > 0" class="trips">
-          <figcaption>
-            <strong>When the breaker goes</strong>
-            <span class="label">{{ chosen.circuit.name }}, {{ chosen.breakerName }}: an estimate</span>
-            <span class="patterns" role="group" aria-label="Pattern of work">
-              <button
-                v-for="[id, words] in PATTERNS"
-                :key="id"
-                class="mode"
-                :aria-pressed="pattern === id"
-                @click="pattern = id"
-              >
-                {{ words }}
-              </button>
-            </span>
-          </figcaption>
-          <TripChart :trips="trips" :span="span" />
-          <p class="label">
-            Heat of the breaker’s element over time. The dashed line is where the usual one goes; the band is
-            what its standard leaves open.
-          </p>
-        </figure>
-      </section>
-      <section class="sheet pad">
-        <h2>On every circuit</h2>
-        <div class="scroll">
-          <table>
-            <thead>
-              <tr>
-                <th scope="col">Circuit</th>
-                <th scope="col">Breaker</th>
-                <th scope="col" class="number">Heats it like</th>
-                <th scope="col">Load</th>
-                <th scope="col">Cable carries</th>
-                <th scope="col" class="number">Volts there</th>
-                <th scope="col">Once</th>
-                <th scope="col">All shift</th>
-                <th scope="col">Verdict</th>
-              </tr>
-            </thead>
-            <tbody>
-              <tr
-                v-for="row in usable"
-                :key="row.circuitId"
-                :class="{ chosen: row.circuitId === chosen?.circuitId }"
-              >
-                <th scope="row">
-                  <button class="link-button" @click="chosenId = row.circuitId">
-                    {{ row.circuit.name }}
-                  </button>
-                  <span class="label">
-                    {{ volts(row.circuit) }}, {{ print(row.circuit.lengthMm, 'mm length')
-                    }}{{ row.circuit.outlet === null ? '' : `, ${row.circuit.outlet}`
-                    }}{{ row.circuit.held === 'candidate' ? ', to be pulled' : '' }}
-                  </span>
-                </th>
-                <td>{{ print(row.circuit.breakerA, 'A') }}</td>
-                <td class="number">{{ amps(heats(row)) }}</td>
-                <td><LoadBar :load="heats(row) ?? 0" :holds="held(row)" :verdict="row.verdict" /></td>
-                <td>
-                  {{ amps(row.cableA) }} <span class="label">{{ row.circuit.conductorSize }}</span>
-                </td>
-                <td class="number">{{ arrives(row) }}</td>
-                <td>{{ tripWords(row, 'job') }}</td>
-                <td>{{ tripWords(row, 'shift') }}</td>
-                <td><VerdictMark :verdict="row.verdict" /></td>
-              </tr>
-            </tbody>
-          </table>
-        </div>
-        <p v-if="others.length > 0" class="quiet">
-          Other volts than {{ source?.name }} takes:
-          {{ others.map(({ circuit }) => circuit.name).join(', ') }}.
-        </p>
-        <p class="quiet">By {{ answer?.ruleBook.name }}. {{ spell(answer?.ruleBook.note ?? '') }}</p>
-      </section>
-      <p class="caution">
-        Unplug before you open a machine or a panel. Wiring is for a licensed electrician; the data plate and
-        the local code decide. Never a larger breaker without the cable for it.
-        <template v-if="setUp.cordSize !== null"
-          >Lay the extension cord out straight: a coiled cord melts.</template
+      <nav class="pages screen-only" aria-label="What is looked at">
+        <RouterLink
+          v-for="[page, words] in PAGES"
+          :key="words"
+          :to="{ name: 'power', params: { page } }"
+          :class="{ here: isShop === (page === 'shop') }"
+          :aria-current="isShop === (page === 'shop') ? 'page' : undefined"
+          >{{ words }}</RouterLink
         >
-      </p>
-    </template>
+      </nav>
+    </header>
+    <ShopPower v-if="isShop" />
+    <JobPower v-else />
   </section>
 </template>
 
@@ -311,135 +40,24 @@ const arrives = ({ findings }: Row): string => {
   grid-template-columns: minmax(0, 1fr);
   padding: 10px 20px 20px;
 }
-.top {
-  align-items: end;
-  display: grid;
-  gap: 16px;
-  grid-template-columns: auto minmax(180px, 300px) minmax(180px, 300px);
-}
-.pad {
-  padding: 14px 16px;
-}
-.answer {
-  display: grid;
-  gap: 24px;
-  grid-template-columns: minmax(0, 1fr) minmax(0, 1.2fr);
-}
-.power > *,
-.answer > * {
-  min-width: 0;
-}
-h2 {
-  font-size: var(--text-l);
-  margin: 0 0 8px;
-}
-h3 {
-  font-size: inherit;
-  margin: 12px 0 4px;
-}
-.figures {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 4px 20px;
-  margin: 0 0 10px;
-}
-.figures dt {
-  color: var(--ink-2);
-  font-size: var(--text-s);
-}
-.figures dd {
-  font-weight: 700;
-  margin: 0;
-}
-.findings,
-.mends {
-  display: grid;
-  gap: 6px;
-  list-style: none;
-  margin: 0;
-  padding: 0;
-}
-.findings li {
-  display: grid;
-  gap: 8px;
-  grid-template-columns: auto 1fr;
-}
-.mends .label {
-  margin-left: 6px;
-}
-.trips {
-  margin: 0;
-}
-figcaption {
+header {
   align-items: baseline;
   display: flex;
   flex-wrap: wrap;
-  gap: 4px 12px;
+  gap: 4px 24px;
 }
-.patterns {
+.pages {
   display: flex;
-  flex-wrap: wrap;
-  gap: 4px;
+  gap: 4px 18px;
 }
-.mode {
-  background: none;
-  border: 1px solid var(--line-strong);
-  border-radius: 3px;
+.pages a {
+  color: var(--ink-2);
+  padding: 4px 2px;
+  text-decoration: none;
+}
+.pages a.here {
+  border-bottom: 2px solid var(--copper);
   color: var(--ink);
-  cursor: pointer;
-  font-size: var(--text-s);
-  min-height: 26px;
-  padding: 2px 8px;
-}
-.mode[aria-pressed='true'] {
-  border-color: var(--copper);
-  box-shadow: inset 0 0 0 1px var(--copper);
   font-weight: 700;
-}
-.scroll {
-  overflow-x: auto;
-}
-table {
-  border-collapse: collapse;
-  width: 100%;
-}
-th,
-td {
-  border-top: 1px solid var(--line);
-  padding: 6px 12px 6px 0;
-  text-align: left;
-  vertical-align: top;
-}
-thead th {
-  border: 0;
-  color: var(--ink-2);
-  font-size: var(--text-s);
-  font-weight: 400;
-  white-space: nowrap;
-}
-tbody th {
-  font-weight: 400;
-}
-tbody th .label {
-  display: block;
-}
-tr.chosen th {
-  box-shadow: inset 3px 0 0 var(--copper);
-  padding-left: 10px;
-}
-.number {
-  text-align: right;
-  white-space: nowrap;
-}
-.caution {
-  color: var(--ink-2);
-  font-size: var(--text-s);
-  margin: 0;
-}
-@media screen and (max-width: 1000px) {
-  .answer,
-  .top {
-    grid-template-columns: minmax(0, 1fr);
-  }
 }
 </style>

@@ -33,8 +33,8 @@ export function newSetUp(process: ProcessId, shop: Shop, shelf: Shelf, taken: re
       flowLPerMin: null,
       cordSize: null,
       cordLengthMm: null,
-  leadSize: null,
-  leadLengthMm: null,
+      leadSize: null,
+      leadLengthMm: null,
       linksSetV: null,
     }
     return { settings, ...fitOut(capabilityOf(shop, settings, emptyChoice()), shelf, { which: 'all' }) }
