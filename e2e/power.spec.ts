@@ -2,23 +2,146 @@
 import { expect, test } from './server.ts'
 
 test('says after how long the breaker goes, and where it holds', async ({ page, server }) => {
-  await page.goto(`${server.url}/power?job=press-frame`)
+  await page.goto(`${server.url}/power?job=press-frame&set-up=marl-yard`)
   await expect(
     page.getByRole('heading', { name: /North wall 120 V 20 A may trip after \d+ min/ }),
   ).toBeVisible()
-  await expect(page.getByRole('img', { name: /The breaker goes between .* and / })).toBeVisible()
+  await expect(page.getByRole('img', { name: /breaker goes/ })).toBeVisible()
   // An arc that never stops trips sooner.
   const when = async (): Promise<string> =>
-    (await page.getByRole('img', { name: /The breaker goes/ }).getAttribute('aria-label')) ?? ''
+    (await page.getByRole('img', { name: /breaker goes/ }).getAttribute('aria-label')) ?? ''
   const allShift = await when()
   await page.getByRole('button', { name: 'without a stop' }).press('Enter')
   await expect(page.getByRole('button', { name: 'without a stop' })).toHaveAttribute('aria-pressed', 'true')
   expect(await when()).not.toBe(allShift)
-  // Another outlet that is there mends it; it is looked at, and nothing is changed.
+})
+
+test('another outlet that is there mends it, at no cost; it is looked at, and nothing is changed', async ({
+  page,
+  server,
+}) => {
+  await page.goto(`${server.url}/power?job=press-frame`)
+  await expect(page.getByRole('heading', { name: /has too little on it/ })).toBeVisible()
+  await expect(page.getByText(/The weld wants 187 A; on these volts Quillon 210 has 140 A/)).toBeVisible()
+  const mends = page.getByRole('listitem').filter({ hasText: 'it is there' })
+  await expect(mends.first()).toContainText('Plug it into')
   await page.getByRole('button', { name: /Plug it into Bay 2/ }).press('Enter')
   await expect(page.getByRole('heading', { name: /Bay 2 240 V 50 A holds/ })).toBeVisible()
   await expect(page.getByRole('img', { name: /The breaker holds/ })).toBeVisible()
   await expect(page.getByText('Saved', { exact: true })).toBeVisible()
+  // Each finding opens to its working, on the circuit that is looked at.
+  await page.getByRole('button', { name: 'Breaker holds' }).press('Enter')
+  const drawer = page.getByRole('complementary', { name: /How it was worked out: Breaker holds/ })
+  await expect(drawer).toContainText('50 A')
+  await page.keyboard.press('Escape')
+  await expect(drawer).toBeHidden()
+})
+
+test('a finding of the fit leads on to every circuit', async ({ page, server }) => {
+  await page.goto(`${server.url}/fit/press-frame`)
+  await page
+    .getByRole('button', { name: /^Breaker holds/ })
+    .first()
+    .press('Enter')
+  await page.getByRole('link', { name: 'On every circuit, and when the breaker goes' }).press('Enter')
+  await expect(page).toHaveURL(/\/power\?job=press-frame&set-up=north-wall-wire/)
+})
+
+test('the whole shop: who welds together is chosen by name, and what does not carry them is said', async ({
+  page,
+  server,
+}) => {
+  await page.goto(`${server.url}/power?job=press-frame`)
+  await page.getByRole('link', { name: 'The whole shop' }).press('Enter')
+  await expect(page.getByRole('heading', { name: /The supply carries them all/ })).toBeVisible({
+    timeout: 20_000,
+  })
+  // Two on the same 20 A outlet.
+  await page.getByRole('button', { name: 'Another machine' }).press('Enter')
+  const pick = async (label: string, typed: string): Promise<void> => {
+    const field = page.getByRole('combobox', { name: label, exact: true })
+    await field.click()
+    await field.press('Control+a')
+    await field.pressSequentially(typed)
+    await page.getByRole('option', { name: new RegExp(`^${typed}`) }).click()
+  }
+  const last = await page.getByRole('button', { name: /^Leave out set-up/ }).count()
+  await pick(`Set-up ${last}`, 'Marl')
+  await pick(`Job of set-up ${last}`, 'Press frame')
+  await expect(page.getByRole('heading', { name: /North wall 120 V 20 A does not carry them/ })).toBeVisible({
+    timeout: 20_000,
+  })
+  await expect(page).toHaveURL(/at=.*press-frame\.marl-yard/)
+  const wall = page.getByRole('row', { name: /^North wall/ })
+  await expect(wall).toContainText(/goes in \d+ of 40 shifts/)
+  await expect(page.getByRole('img', { name: /rises above the 20 A/ })).toBeVisible()
+  // What the rule asks of the cable is worked out when it is opened.
+  await page
+    .getByRole('button', { name: /^Shop panel/ })
+    .first()
+    .press('Enter')
+  await page.getByRole('button', { name: /^\d+(\.\d+)? A$/ }).press('Enter')
+  await expect(
+    page.getByRole('complementary', { name: /Cable of Shop panel 100 A, by the rule/ }),
+  ).toContainText('each other load')
+  await page.keyboard.press('Escape')
+  await page.getByRole('button', { name: `Leave out set-up ${last}` }).press('Enter')
+  await expect(page.getByRole('heading', { name: /The supply carries them all/ })).toBeVisible({
+    timeout: 20_000,
+  })
+})
+
+test('a panel is drawn and a circuit put into it; a panel cannot feed itself', async ({ page, server }) => {
+  await page.goto(`${server.url}/equipment/panels`)
+  await page.getByRole('button', { name: 'New panel' }).press('Enter')
+  const type = async (label: string, text: string): Promise<void> => {
+    const field = page.getByLabel(label, { exact: true })
+    await field.click()
+    await field.press('Control+a')
+    await field.pressSequentially(text)
+    await field.press('Tab')
+  }
+  await type('Name', 'Cellar panel')
+  await type('Voltage, V', '0')
+  await expect(page.getByText(/Write a number from 12 to 1000 V/)).toBeVisible()
+  await type('Voltage, V', '240')
+  await type('Breaker, A', '60')
+  await type('Cable, as printed on it', '6 AWG')
+  await type('Length', '40 ft')
+  await expect
+    .poll(async () => (await server.record<{ name: string }>('panels/panel')).name)
+    .toBe('Cellar panel')
+  await page.goto(`${server.url}/equipment/circuits/yard`)
+  await page.getByRole('combobox', { name: 'In the panel', exact: true }).click()
+  await page.getByRole('option', { name: 'Cellar panel' }).click()
+  await expect
+    .poll(async () => (await server.record<{ panelId: string }>('circuits/yard')).panelId)
+    .toBe('panel')
+  // It is on the drawing, with the yard below it.
+  await page.goto(`${server.url}/power/shop`)
+  await expect(page.getByRole('list', { name: /The supply/ })).toContainText('Cellar panel')
+})
+
+test('a generator is written down; what starts with less than it runs is refused with the remedy', async ({
+  page,
+  server,
+}) => {
+  await page.goto(`${server.url}/equipment/generators/withy-9`)
+  const starting = page.getByLabel('Starting, for a moment, W', { exact: true })
+  await starting.click()
+  await starting.press('Control+a')
+  await starting.pressSequentially('500')
+  await starting.press('Tab')
+  await expect(page.getByText(/swap or correct them/).first()).toBeVisible()
+  expect(await server.record('generators/withy-9')).toMatchObject({ startingW: 9000 })
+  await starting.click()
+  await starting.press('Control+a')
+  await starting.pressSequentially('8200')
+  await starting.press('Tab')
+  await expect.poll(async () => await server.record('generators/withy-9')).toMatchObject({ startingW: 8200 })
+  await page.goto(`${server.url}/power?job=loader-fork&set-up=orchard-stick`)
+  await expect(page.getByText(/The engine burns some/)).toBeVisible()
+  await expect(page.getByText(/Run a generator outdoors/)).toBeVisible()
 })
 
 test('a job and a set-up are picked by their names; a set that an engine drives has no circuit', async ({
@@ -41,7 +164,7 @@ test('a job and a set-up are picked by their names; a set that an engine drives 
 })
 
 test('a cord of a set-up is typed, and the volts that it costs are said', async ({ page, server }) => {
-  await page.goto(`${server.url}/set-ups/marl-yard`)
+  await page.goto(`${server.url}/set-ups/bay-2-wire`)
   const size = page.getByLabel('Extension cord', { exact: true })
   await size.pressSequentially('14 AWG')
   await page.keyboard.press('Tab')
@@ -49,7 +172,26 @@ test('a cord of a set-up is typed, and the volts that it costs are said', async 
   await length.pressSequentially('50 ft')
   await page.keyboard.press('Tab')
   await expect(page.getByText(/^Saved/).first()).toBeVisible()
-  await page.goto(`${server.url}/power?job=loader-fork&set-up=marl-yard`)
-  await expect(page.getByText(/Volts at the machine Drawing .* is lost on the way/)).toBeVisible()
+  await page.goto(`${server.url}/power?job=loader-fork&set-up=bay-2-wire`)
+  await expect(page.getByText(/Extension cord/).first()).toBeVisible()
   await expect(page.getByText('Lay the extension cord out straight')).toBeVisible()
+})
+
+test('welding leads are typed, and what they cost the arc is said', async ({ page, server }) => {
+  await page.goto(`${server.url}/set-ups/yard-stick`)
+  const size = page.getByLabel('Welding leads', { exact: true })
+  await size.click()
+  await size.press('Control+a')
+  await size.pressSequentially('#6')
+  await size.press('Tab')
+  const length = page.getByLabel('Both together')
+  await length.click()
+  await length.press('Control+a')
+  await length.pressSequentially('100 ft')
+  await length.press('Tab')
+  await expect
+    .poll(async () => await server.record('set-ups/yard-stick'))
+    .toMatchObject({ leadSize: '6 AWG' })
+  await page.goto(`${server.url}/power?job=loader-fork&set-up=yard-stick`)
+  await expect(page.getByText(/100 ft of 6 AWG lose .* before the arc/)).toBeVisible()
 })

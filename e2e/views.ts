@@ -21,6 +21,8 @@ export const VIEWS = [
   '/fit/loader-fork',
   '/board',
   '/power?job=press-frame',
+  '/power/shop',
+  '/equipment/panels/shop-panel',
   '/buy',
   '/buy/could?job=hoist-beam',
   '/buy/requirements',

@@ -100,6 +100,9 @@ onKeyStroke('Escape', () => {
           <span v-else>{{ mendWords(mend) }}</span>
         </li>
       </ul>
+      <p v-if="opened.more">
+        <RouterLink class="link-button" :to="opened.more.to">{{ opened.more.words }}</RouterLink>
+      </p>
       <ol class="steps">
         <li v-for="(shownStep, index) in steps" :key="index">
           <h3>

@@ -1,4 +1,5 @@
 /** A number that is opened to its working. */
+import type { RouteLocationRaw } from 'vue-router'
 import type { Mend, Step, Verdict } from '@brannik/core'
 
 export interface Opened {
@@ -9,4 +10,6 @@ export interface Opened {
   readonly mends: readonly Mend[]
   /** Null while it is being worked out. */
   readonly working: readonly Step[] | null
+  /** Where more of it is seen. */
+  readonly more?: { readonly to: RouteLocationRaw; readonly words: string }
 }

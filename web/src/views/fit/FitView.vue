@@ -51,6 +51,19 @@ const route = useRoute()
 const workspace = useWorkspace()
 const { print } = usePrint()
 
+/** Criteria that the page on power shows on every circuit. */
+const OF_SUPPLY: ReadonlySet<string> = new Set([
+  'breaker-holds',
+  'cable',
+  'conductor-rule',
+  'breaker-rule',
+  'outlet-rule',
+  'inrush',
+  'volts',
+  'cord',
+  'generator-runs',
+  'generator-starts',
+])
 const LAST_JOB = 'brannik.lastJob'
 const jobId = computed(() => {
   const named = route.params['jobId']
@@ -123,13 +136,20 @@ const asked = computed<Asked | null>(() => {
 const { answer: working } = useAnswer(
   computed<Question<'explain'> | null>(() => asked.value && ['explain', jobId.value, asked.value]),
 )
+/** What concerns the supply is seen on every circuit, and over time, on a page of its own. */
+const morePower = computed((): Pick<Opened, 'more'> => {
+  const [first] = row.value?.criteria ?? []
+  if (!first || !OF_SUPPLY.has(first.criterion) || !setUp.value) return {}
+  const query = { job: jobId.value, 'set-up': setUp.value.id }
+  return { more: { to: { name: 'power', query }, words: 'On every circuit, and when the breaker goes' } }
+})
 const opened = computed<Opened | null>(() => {
   const key = openKey.value
   const steps: readonly Step[] | null = working.value
   if (!key || !chain.value) return null
   if (row.value) {
     const { title, verdict, sentence, mends } = row.value
-    return { key, title, verdict, sentence, mends, working: steps }
+    return { key, title, verdict, sentence, mends, working: steps, ...morePower.value }
   }
   if (key === 'link:joint') {
     const sentence = jointText(workspace.speech, chain.value)

@@ -81,7 +81,7 @@ const opened = computed((): Opened | null =>
         key: keyOf(open.value),
         title: `Cable of ${open.value.name}, by the rule`,
         verdict: open.value.rule.askedA > open.value.rule.carriesA ? 'fails' : 'fits',
-        sentence: `For ${open.value.carries.join(', ')}.`,
+        sentence: `For ${open.value.carries.join('; ')}.`,
         mends: [],
         working: working.value,
       }
@@ -181,7 +181,7 @@ const hasGenerator = computed(() => nodes.value.some(({ kind }) => kind === 'gen
             <tr v-for="node in nodes" :key="keyOf(node)">
               <th scope="row">
                 <button class="link-button" @click="openKey = keyOf(node)">{{ node.name }}</button>
-                <span class="label">{{ node.carries.join(', ') }}</span>
+                <span class="label">{{ node.carries.join('; ') }}</span>
               </th>
               <td class="number">{{ amps(node.heldA) }}</td>
               <td class="number">{{ amps(node.shift.meanA) }}</td>

@@ -19,7 +19,7 @@ const drawersOf = (circuitId: string, power: NodePower | null): readonly Tree[] 
   const names = power?.carries ?? []
   if (names.length === 0) return []
   const id = `drawers ${circuitId}`
-  return [{ key: id, item: { id, kind: 'drawer', name: names.join(', '), note: '', power: null }, below: [] }]
+  return [{ key: id, item: { id, kind: 'drawer', name: names.join('; '), note: '', power: null }, below: [] }]
 }
 
 /**
