@@ -109,7 +109,7 @@ test('a panel is drawn and a circuit put into it; a panel cannot feed itself', a
   await type('Cable, as printed on it', '6 AWG')
   await type('Length', '40 ft')
   await expect
-    .poll(async () => (await server.record<{ name: string }>('panels/panel')).name)
+    .poll(async () => (await server.record<{ name: string } | undefined>('panels/panel'))?.name)
     .toBe('Cellar panel')
   await page.goto(`${server.url}/equipment/circuits/yard`)
   await page.getByRole('combobox', { name: 'In the panel', exact: true }).click()
