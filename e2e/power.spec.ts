@@ -112,7 +112,7 @@ test('a panel is drawn and a circuit put into it; a panel cannot feed itself', a
     .poll(async () => (await server.record<{ name: string } | undefined>('panels/panel'))?.name)
     .toBe('Cellar panel')
   await page.goto(`${server.url}/equipment/circuits/yard`)
-  await page.getByRole('combobox', { name: 'In the panel', exact: true }).click()
+  await page.getByRole('combobox', { name: 'In the panel', exact: true }).press('ArrowDown')
   await page.getByRole('option', { name: 'Cellar panel' }).click()
   await expect
     .poll(async () => (await server.record<{ panelId: string }>('circuits/yard')).panelId)
