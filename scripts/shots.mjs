@@ -10,7 +10,6 @@ const FOLDER = join(ROOT, 'docs/screenshots')
 /** Each: file name, address, and what is done before the picture. */
 const SHOTS = [
   { name: 'fit', path: '/fit/press-frame' },
-  { name: 'fit-dark', path: '/fit/press-frame', dark: true },
   { name: 'fit-tig', path: '/fit/pressing-tray' },
   {
     name: 'working',
@@ -53,8 +52,14 @@ const SHOTS = [
   },
   {
     name: 'power',
-    path: '/power?job=press-frame',
-    act: (page) => page.getByRole('img', { name: /The breaker goes/ }).waitFor(),
+    path: '/power?job=press-frame&set-up=marl-yard',
+    act: (page) => page.getByRole('img', { name: /breaker goes/ }).waitFor(),
+  },
+  {
+    name: 'power-shop',
+    path: '/power/shop?at=press-frame.north-wall-wire,press-frame.marl-yard,pressing-tray.bench-tig-dc,press-frame.bay-3-spray,loader-fork.orchard-stick',
+    dark: true,
+    act: (page) => page.getByRole('heading', { name: /does not carry them/ }).waitFor(),
   },
   {
     name: 'kit',

@@ -11,6 +11,7 @@ import {
   kitProblemOf,
   LIBRARY,
   powerOf,
+  shopPowerOf,
   readDocument,
   shopDocumentSchema,
   solveWith,
@@ -22,6 +23,8 @@ import {
   type Shelf,
   assess,
 } from '../../core/src/index.ts'
+import { shiftOf } from '../../core/src/power/shift.ts'
+import { togetherOf } from '../../core/src/power/together.ts'
 
 const RUNS = 7
 
@@ -135,6 +138,28 @@ function power(): void {
   const capability = capabilityOf(demo.shop, setUp, chosenOf(setUp, demo))
   const demand = demandOf(job, setUp.process, chosenOf(setUp, demo).wire, demo.shop)
   print('trip-chart', median(timed(() => tripsOf(capability, demand, true)).slice(1)), 'ms')
+  shift()
+}
+
+/** Ten machines at work for eight hours, each under a name of its own: one shift, second by second. */
+function shift(): void {
+  const [setUp] = demo.setUps
+  const [job] = demo.jobs
+  const source = demo.powerSources.find(({ id }) => id === setUp?.powerSourceId)
+  if (!setUp || !job || !source) throw new Error('the demo has no set-up, job or machine')
+  const ten = Array.from({ length: 10 }, (_, n) => `machine-${n}`)
+  const shelf = { ...demo, powerSources: [...demo.powerSources, ...ten.map((id) => ({ ...source, id }))] }
+  const circuits = ['bay-1', 'bay-2', 'yard']
+  const atWork = ten.map((id, n) => ({
+    job,
+    setUp: { ...setUp, id, powerSourceId: id, circuitId: circuits[n % circuits.length] ?? '' },
+  }))
+  const together = togetherOf(demo.shop, shelf, atWork)
+  if (together.leftOut.length > 0) throw new Error('a machine of the ten was left out')
+  const once = () => shiftOf(together, { hours: 8, runs: 1, seed: 1 })
+  print('shift-8h-10-machines', median(timed(once).slice(1)), 'ms')
+  const all = () => shopPowerOf(demo.shop, shelf, atWork, { hours: 8, runs: 40, seed: 1 })
+  print('shop-power-10-machines-40-shifts-45-pairs', median(timed(all).slice(1)), 'ms')
 }
 
 /** Things of the demo and of the library over and over, every third of them to buy. */

@@ -86,7 +86,7 @@ function onCircuit(c: Capability, d: Demand, circuit: Circuit, isDrawn: boolean)
 }
 
 /**
- * @param drawnId the circuit whose breaker is drawn over time; null for none
+ * @param drawnId the circuit that is looked at: its breaker is drawn over time, and what would mend it is tried; null for none
  * @returns every circuit with this machine, whatever the set-up hangs on now
  * @example powerOf(shop, shelf, job, setUp).circuits.filter(({ verdict }) => verdict === 'fits')
  */
@@ -101,15 +101,15 @@ export function powerOf(
   const c = capabilityOf(shop, setUp, chosen)
   const d = demandOf(job, setUp.process, chosen.wire, shop)
   const isDriven = c.hangsOn?.kind === 'engine'
-  const looked = shelf.circuits.find(({ id }) => id === drawnId) ?? chosen.circuit
-  const on = looked && !isDriven ? c.with('circuit', looked) : c
+  const looked = isDriven ? null : (shelf.circuits.find(({ id }) => id === drawnId) ?? null)
+  const on = looked ? c.with('circuit', looked) : c
   return {
     circuits: isDriven
       ? []
       : shelf.circuits.map((circuit) =>
           onCircuit(c.with('circuit', circuit), d, circuit, circuit.id === drawnId),
         ),
-    mends: isDriven || !looked ? [] : mendsOfPower(on, d, shelf.circuits),
+    mends: looked ? mendsOfPower(on, d, shelf.circuits) : [],
     breakers: breakersFor(on),
     fuel: fuelOf(on, d),
     ruleBook: { name: c.rules.name, note: c.rules.note },

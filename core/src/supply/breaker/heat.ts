@@ -118,6 +118,8 @@ export function tripsAfterS(
   store: HeatStore,
   mostS: number,
 ): number | null {
+  // No current that comes is more than it carries without end.
+  if (beats.every(({ onA, offA }) => Math.max(onA, offA) <= ratingA * store.tripsAt)) return null
   let atS = 0
   let heat = 0
   while (atS < mostS) {
