@@ -181,6 +181,13 @@ export const ASSUMPTIONS = {
     [1, 15],
     standard('NEC 210.19, informational note: 5 % to the farthest outlet', true),
   ),
+  leastVoltsPct: source(
+    'A machine is to have no less than its plate’s volts less',
+    10,
+    '%',
+    [0, 20],
+    standard('IEC 60974-1, supply voltage ±10 %', true),
+  ),
   leadsLostMostV: source(
     'Volts lost in the welding leads are at most',
     4,

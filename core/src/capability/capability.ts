@@ -136,6 +136,11 @@ export class Capability implements Chosen {
     return new Capability(this.shop, this.settings, { ...this.#chosen, [slot]: item }, this.r)
   }
 
+  /** The same parts, set otherwise. */
+  withSettings(change: Partial<Settings>): Capability {
+    return new Capability(this.shop, { ...this.settings, ...change }, this.#chosen, this.r)
+  }
+
   /** The same set-up, reckoned once more by a reckoner that keeps the steps. */
   reckonedBy(r: Reckoner): Capability {
     return new Capability(this.shop, this.settings, this.#chosen, r)

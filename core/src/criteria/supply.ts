@@ -330,7 +330,7 @@ const leastVolts = calculation({
   expression: 'U_r * (1 - w / 100)',
   inputs: {
     U_r: input('supply voltage of the plate’s column', 'V', PLATE),
-    w: input('tolerance of the supply', '%', standard('IEC 60974-1, supply voltage ±10 %', true)),
+    w: assumed('leastVoltsPct'),
   },
   compute: ({ U_r, w }) => U_r * (1 - w / 100),
   source: standard('IEC 60974-1, supply voltage ±10 %', true),
@@ -378,7 +378,7 @@ const volts: Criterion = {
     const capacity = voltsAtMachineV(rules, wayOf(c, circuit), I_1, r)
     // A size that the book does not have is said by the cable, or by the cord.
     if (capacity === null) return null
-    const demand = r.take(leastVolts, { U_r: plateV, w: SUPPLY_TOLERANCE * 100 })
+    const demand = r.take(leastVolts, { U_r: plateV })
     const d_V = r.take(lost, { U_m: capacity, U_1: circuit.voltageV })
     const isMuch = r.take(lossRoom, { d: d_V }) < 0
     const found = measured(c, 'volts', {

@@ -132,11 +132,14 @@ export const circuitSchema = z
     /** One to buy is pulled by an electrician for this price. */
     ...holdingShape,
   })
-  .check(
-    z.refine<object>((circuit) => !(Reflect.get(circuit, 'panelId') && Reflect.get(circuit, 'generatorId')), {
+  .check((ctx) => {
+    const { panelId, generatorId } = ctx.value
+    if (panelId === null || generatorId === null) return
+    ctx.issues.push({
+      code: 'custom',
       path: ['generatorId'],
-      when: () => true,
-      error: 'is given beside a panel; a circuit comes from one or the other: empty one of them',
-    }),
-  )
+      input: generatorId,
+      message: 'is given beside a panel; a circuit comes from one or the other: empty one of them',
+    })
+  })
 export type Circuit = z.infer<typeof circuitSchema>

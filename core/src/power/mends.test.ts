@@ -104,6 +104,20 @@ describe('mends of a supply', () => {
     }
   })
 
+  it('a cord that is too thin for its length is made thicker, and then loses little enough', () => {
+    const setUp = { ...found(demo.setUps, 'bay-2-wire'), cordSize: '14 AWG', cordLengthMm: 60_960 }
+    const chosen = chosenOf(setUp, demo)
+    const c = capabilityOf(demo.shop, setUp, chosen)
+    const d = demandOf(found(demo.jobs, 'press-frame'), setUp.process, chosen.wire, demo.shop)
+    const [thicker] = ofKind(mendsOfPower(c, d, demo.circuits), 'cord')
+    if (!thicker) throw new Error('no cord')
+    expect(thicker.lengthMm).toBe(60_960)
+    const after = supplyFindings(c.withSettings({ cordSize: thicker.size }), d)
+    for (const id of ['cord', 'volts'])
+      expect(after.find(({ criterion }) => criterion === id)?.verdict).toBe('fits')
+    expect(thicker.verdict).toBe(worstVerdict(after.map(({ verdict }) => verdict)))
+  })
+
   it('what fits wants none', () => {
     expect(hung('pressing-tray', 'bench-tig-dc').mends).toEqual([])
   })

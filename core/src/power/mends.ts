@@ -3,6 +3,7 @@ import type { Capability } from '../capability/capability.ts'
 import { supposed } from '../capacity/capacity.ts'
 import { circuitCarries } from '../criteria/carries.ts'
 import type { Assessment } from '../criteria/criterion.ts'
+import { mendsOf } from '../criteria/index.ts'
 import { SUPPLY_CRITERIA } from '../criteria/supply.ts'
 import type { Demand } from '../demand/demand.ts'
 import type { Circuit } from '../model/equipment.ts'
@@ -40,6 +41,9 @@ export type PowerMend = {
     }
   | { readonly kind: 'breaker'; readonly breakerA: number; readonly mostA: number | null }
   | { readonly kind: 'new-circuit'; readonly circuit: NewCircuit }
+  /** A thicker extension cord, or thicker leads, as long as they are. */
+  | { readonly kind: 'cord'; readonly size: string; readonly lengthMm: number }
+  | { readonly kind: 'leads'; readonly size: string; readonly lengthMm: number }
 )
 
 /** What concerns the supply, and nothing else of a set-up. */
@@ -189,6 +193,29 @@ function byMoving(
   })
 }
 
+/** A thicker cord, or thicker leads, where that is what stands against it: nobody knows what they cost. */
+function byCopper(c: Capability, d: Demand, findings: readonly Assessment[]): readonly PowerMend[] {
+  const { cordLengthMm, leadLengthMm } = c.settings
+  const kinds = [
+    { kind: 'cord', ids: ['cord', 'volts'], key: 'cordSize', lengthMm: cordLengthMm },
+    { kind: 'leads', ids: ['leads', 'lead-volts'], key: 'leadSize', lengthMm: leadLengthMm },
+  ] as const
+  return kinds.flatMap(({ kind, ids, key, lengthMm }): readonly PowerMend[] => {
+    const against = findings.find(
+      ({ criterion, verdict }) => verdict !== 'fits' && (ids as readonly string[]).includes(criterion),
+    )
+    if (!against || lengthMm === null) return []
+    for (const { patch } of mendsOf(against, c, d)) {
+      const change = patch?.on === 'set-up' ? patch.change : null
+      const size = change?.[key]
+      if (typeof size !== 'string') continue
+      const verdict = verdictOn(c.withSettings({ [key]: size }), d)
+      return [{ kind, size, lengthMm, verdict, cost: null }]
+    }
+    return []
+  })
+}
+
 const byCost = (a: PowerMend, b: PowerMend): number =>
   (a.cost ?? Number.POSITIVE_INFINITY) - (b.cost ?? Number.POSITIVE_INFINITY) ||
   VERDICT_RANK[a.verdict] - VERDICT_RANK[b.verdict]
@@ -211,5 +238,6 @@ export function mendsOfPower(c: Capability, d: Demand, circuits: readonly Circui
       ? []
       : [...byRest(c, d, findings), ...byLessCurrent(c, d, findings), ...byBreaker(c, d, before)]),
     ...byNewCircuit(c, d),
+    ...(isShortOfOutput ? [] : byCopper(c, d, findings)),
   ].sort(byCost)
 }

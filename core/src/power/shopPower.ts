@@ -91,7 +91,7 @@ function ruleOf({ drawers, rules }: Together, { run, carries }: Node, r: Reckone
     return one && one.machine === null ? [Math.max(0, ...one.beats.map(({ onA }) => onA))] : []
   })
   return {
-    askedA: r.take(groupAsked, { I_m: asked.value, I_o: others }),
+    askedA: r.take(groupAsked, { I_m: asked.value, I_o: others.length === 0 ? [0] : others }),
     carriesA: ampacityA(run.conductorSize, ampacity, r),
     source: asked.source.text,
   }

@@ -72,6 +72,18 @@ const othersRunning = calculation({
   source: computed('all that is drawn as running'),
 })
 
+const nothingElse = calculation({
+  id: 'nothing-else-runs',
+  title: 'Nothing else runs on it',
+  symbol: 'S_o',
+  unit: 'kVA',
+  expression: '0',
+  inputs: {},
+  compute: () => 0,
+  source: dataPlate('other load'),
+})
+const others = from(othersRunning, nothingElse)
+
 /** Loads that hang on a generator, each with its circuit. */
 export function loadsOnGenerator(
   id: string,
@@ -100,7 +112,7 @@ export const askedOfGenerator = calculation({
   ...askedAlone,
   id: 'asked-of-generator',
   expression: 'I_1 * U_1 * p / 1000 + S_o',
-  inputs: { ...machineInputs(from(inputCurrent)), S_o: from(othersRunning) },
+  inputs: { ...machineInputs(from(inputCurrent)), S_o: others },
   compute: ({ I_1, U_1, p, S_o }) => (I_1 * U_1 * p) / 1000 + S_o,
 })
 /** A stuck electrode or a wire that is run into the work takes all that the machine can. */
@@ -109,7 +121,7 @@ export const peakOfGenerator = calculation({
   id: 'peak-of-generator',
   title: 'Asked of it for a moment',
   expression: 'I_1 * U_1 * p / 1000 + S_o',
-  inputs: { ...machineInputs(greatestInput), S_o: from(othersRunning) },
+  inputs: { ...machineInputs(greatestInput), S_o: others },
   compute: ({ I_1, U_1, p, S_o }) => (I_1 * U_1 * p) / 1000 + S_o,
 })
 
@@ -132,10 +144,11 @@ export function askedOfGeneratorKva(
 }
 
 function othersKva(id: string, building: Building, r: Reckoner): number {
-  const others = loadsOnGenerator(id, building)
+  const found = loadsOnGenerator(id, building)
+  if (found.length === 0) return r.take(nothingElse, {})
   return r.take(othersRunning, {
-    I: others.map(({ load }) => load.runningA),
-    V: others.map(({ circuit }) => voltsOf(circuit)),
+    I: found.map(({ load }) => load.runningA),
+    V: found.map(({ circuit }) => voltsOf(circuit)),
   })
 }
 
@@ -147,7 +160,7 @@ const leftForMachine = calculation({
   expression: 'max(0, S_g - S_o) * 1000 / (U_1 * p)',
   inputs: {
     S_g: from(generatorRunning),
-    S_o: from(othersRunning),
+    S_o: others,
     U_1: input('supply voltage', 'V', dataPlate('circuit')),
     p: input('√3 with three phases, else 1', '', computed('phases of the circuit')),
   },

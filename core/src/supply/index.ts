@@ -1,7 +1,7 @@
 /** The list of rule books; a new one is a file with the same interface and a line here. */
 import type { Shop } from '../model/shop.ts'
-import { international } from './books/international.ts'
-import { northAmerican } from './books/northAmerican.ts'
+import { international } from './books/international/international.ts'
+import { northAmerican } from './books/northAmerican/northAmerican.ts'
 import type { RuleBook } from './ruleBook.ts'
 
 const RULE_BOOKS: Readonly<Record<Shop['ruleBook'], RuleBook>> = {

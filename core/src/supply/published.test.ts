@@ -1,12 +1,13 @@
 /** The tables of the rule books in full, beside the values as the standards print them (all from memory). */
+import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { assumptionsOf } from '../assumptions/assume.ts'
 import { reckonerFor } from '../calculation/reckoner.ts'
 import { USUAL_RUN } from '../model/usualRun.ts'
 import { describeFields } from '../model/describe.ts'
 import { type Circuit, circuitSchema } from '../model/equipment.ts'
-import { international as iec } from './books/international.ts'
-import { northAmerican as nec } from './books/northAmerican.ts'
+import { international as iec } from './books/international/international.ts'
+import { northAmerican as nec } from './books/northAmerican/northAmerican.ts'
 import { ALL_RULE_BOOKS } from './index.ts'
 import type { Load, RuleBook, Wiring } from './ruleBook.ts'
 
@@ -306,6 +307,31 @@ describe('IEC 60364', () => {
 })
 
 describe('any book', () => {
+  const machines = fc.array(
+    fc.record({
+      i1MaxA: fc.integer({ min: 5, max: 200 }),
+      dutyPct: fc.integer({ min: 5, max: 100 }),
+      i1EffA: fc.constant(null),
+    }),
+    { minLength: 1, maxLength: 12 },
+  )
+  it.each(ALL_RULE_BOOKS.map((book) => [book.id, book] as const))(
+    '%s asks of a group no less than of its largest and no more than of all added up; at 100 %% duty all of I₁max',
+    (_, book) => {
+      fc.assert(
+        fc.property(machines, (loads) => {
+          const each = loads.map((one) => book.conductorA([one], r).value)
+          const all = book.conductorA(loads, r).value
+          expect(all).toBeGreaterThanOrEqual(Math.max(...each) - 1e-9)
+          expect(all).toBeLessThanOrEqual(each.reduce((sum, one) => sum + one, 0) + 1e-9)
+          const [first] = loads
+          const without = first && book.conductorA([{ ...first, dutyPct: 100 }], r).value
+          expect(without).toBeCloseTo(first?.i1MaxA ?? NaN, 9)
+        }),
+      )
+    },
+  )
+
   it.each(ALL_RULE_BOOKS.map((book) => [book.id, book] as const))(
     '%s: a larger conductor carries more and loses less',
     (_id, book) => {

@@ -18,7 +18,7 @@ import {
 import { readDocument } from '../model/problems.ts'
 import { sampleGenerator, samplePowerSource } from '../testing/equipment.ts'
 import { demoInput, demoShop } from '../testing/samples.ts'
-import { northAmerican } from './books/northAmerican.ts'
+import { northAmerican } from './books/northAmerican/northAmerican.ts'
 import { generatorRunningKva } from './generator.ts'
 import { LEAD_SIZES, leadCarriesA, lostInLeads } from './leads.ts'
 import { circuitsOfGenerator, panelsAbove, supplyOf } from './supplyOf.ts'

@@ -100,4 +100,10 @@ path {
 .node {
   position: absolute;
 }
+@media print {
+  /* A sheet of paper is narrower than the drawing. */
+  .one-line {
+    zoom: 0.62;
+  }
+}
 </style>

@@ -251,7 +251,7 @@ describe('a working', () => {
       on: 'job',
       change: { pauseS: expect.any(Number) },
     })
-    expect(open('breaker-holds').get('.mends').text()).toContain('at least 30 A')
+    expect(open('breaker-holds').get('.mends').text()).toContain('at least 25 A')
   })
 })
 

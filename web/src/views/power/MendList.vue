@@ -22,6 +22,7 @@ function costWords({ kind, cost, ...mend }: PowerMend): string {
   }
   if (kind === 'breaker' || kind === 'new-circuit')
     return `some ${money(cost ?? 0)}, by a licensed electrician`
+  if (kind === 'cord' || kind === 'leads') return 'to buy'
   return cost === null ? '' : `${money(cost)} of time`
 }
 </script>
@@ -48,6 +49,9 @@ function costWords({ kind, cost, ...mend }: PowerMend): string {
           A breaker of {{ print(one.breakerA, 'A') }} on the same cable<template v-if="one.mostA !== null"
             >; the rule allows up to {{ print(one.mostA, 'A') }}</template
           >
+        </span>
+        <span v-else-if="one.kind === 'cord' || one.kind === 'leads'">
+          {{ one.kind === 'cord' ? 'A cord' : 'Leads' }} of {{ one.size }}, as long as now
         </span>
         <span v-else>
           A new circuit of {{ volts(one.circuit.voltageV, one.circuit.phases) }}: breaker

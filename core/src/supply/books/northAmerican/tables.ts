@@ -1,5 +1,5 @@
 /** Tables of NFPA 70 (NEC), from memory: 310.16, 310.15(B)(1), 310.15(C)(1), 400.5(A)(1), Chapter 9 Table 8, 630.11, 240.6(A). */
-import type { Outlet } from '../ruleBook.ts'
+import type { Outlet } from '../../ruleBook.ts'
 
 type Columns = readonly [at60C: number, at75C: number, at90C: number]
 

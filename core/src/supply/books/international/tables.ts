@@ -1,5 +1,5 @@
 /** Tables of IEC 60364-5-52 and IEC 60228, from memory: copper, 30 °C in air, by the way that a cable lies. */
-import type { Outlet } from '../ruleBook.ts'
+import type { Outlet } from '../../ruleBook.ts'
 
 /** Ways to lie, in the order of the columns of the tables below. */
 export const METHODS = ['A1', 'A2', 'B1', 'B2', 'C'] as const

@@ -1,11 +1,11 @@
 /** The international rule book: IEC 60364 (5-52 for cables, 4-43 for their protection). Copper alone: aluminium is not read. */
-import { computed, standard } from '../../basis/source.ts'
-import { calculation, from, input, listOf } from '../../calculation/calculation.ts'
-import { type Reckoner, UNTRACED } from '../../calculation/reckoner.ts'
-import { IEC_60947, IEC_B, IEC_C, IEC_D } from '../breaker/models.ts'
-import { greatestInput } from '../inputCurrent.ts'
-import { ampacityReading, breakerReading, outletReading } from '../readings.ts'
-import type { Load, RuleBook, Ruled } from '../ruleBook.ts'
+import { computed, standard } from '../../../basis/source.ts'
+import { calculation, from, input, listOf } from '../../../calculation/calculation.ts'
+import { type Reckoner, UNTRACED } from '../../../calculation/reckoner.ts'
+import { IEC_60947, IEC_B, IEC_C, IEC_D } from '../../breaker/models.ts'
+import { greatestInput } from '../../inputCurrent.ts'
+import { ampacityReading, breakerReading, outletReading } from '../../readings.ts'
+import type { Load, RuleBook, Ruled } from '../../ruleBook.ts'
 import {
   AMBIENT,
   AMPACITY,
@@ -19,8 +19,8 @@ import {
   PVC_C,
   SIZES,
   XLPE_C,
-} from './internationalTables.ts'
-import { factorUpTo, nextSizeA } from './tables.ts'
+} from './tables.ts'
+import { factorUpTo, nextSizeA } from '../reading.ts'
 
 const IEC_433 = standard('IEC 60364-4-43, 433.1: I_b ≤ I_n ≤ I_z and I_2 ≤ 1.45 I_z', true)
 const I_1EFF = standard('IEC 60974-1, I₁eff sizes the supply cable; IEC 60364-5-52', true)

@@ -1,11 +1,11 @@
 /** The North American rule book: NFPA 70 (NEC), Article 630 Part II. Part III, resistance welders, is left out. */
-import { computed, dataPlate, standard } from '../../basis/source.ts'
-import { calculation, from, input, listOf } from '../../calculation/calculation.ts'
-import type { Reckoner } from '../../calculation/reckoner.ts'
-import { UL_489 } from '../breaker/models.ts'
-import { greatestInput } from '../inputCurrent.ts'
-import { breakerReading, ampacityReading, outletReading } from '../readings.ts'
-import type { Load, RuleBook, Ruled, Ruling } from '../ruleBook.ts'
+import { computed, dataPlate, standard } from '../../../basis/source.ts'
+import { calculation, from, input, listOf } from '../../../calculation/calculation.ts'
+import type { Reckoner } from '../../../calculation/reckoner.ts'
+import { UL_489 } from '../../breaker/models.ts'
+import { greatestInput } from '../../inputCurrent.ts'
+import { breakerReading, ampacityReading, outletReading } from '../../readings.ts'
+import type { Load, RuleBook, Ruled, Ruling } from '../../ruleBook.ts'
 import {
   ALUMINIUM_A,
   ALUMINIUM_OHM_PER_KM,
@@ -19,8 +19,8 @@ import {
   GROUP_SHARES,
   MULTIPLIERS,
   OUTLETS,
-} from './northAmericanTables.ts'
-import { factorUpTo, nextSizeA } from './tables.ts'
+} from './tables.ts'
+import { factorUpTo, nextSizeA } from '../reading.ts'
 
 const PLATE = dataPlate()
 const NEC_630_11 = standard('NEC 630.11(A)', true)
