@@ -2,7 +2,9 @@
 import { describe, expect, it } from 'vitest'
 import { fitJob, type FitInput } from '../fit/fit.ts'
 import { decisionSchema } from '../model/decision.ts'
+import { inputOf } from '../fit/document.ts'
 import { readDocument } from '../model/problems.ts'
+import { fitDocumentSchema } from '../model/shelf.ts'
 import { demoInput, demoShop } from '../testing/samples.ts'
 import { speechOf } from '../words/speech.ts'
 import { heldAgainst, type ShopNow, takenOf } from './decide.ts'
@@ -81,6 +83,20 @@ describe('a choice that is written down', () => {
     const held = heldAgainst(taken, { ...now, ...change } as ShopNow)
     expect(held.verdict).toBeNull()
     expect(held.changed.find((one) => one.of === of)).toMatchObject({ now: null })
+  })
+
+  it('keeps the supply with it: the panels above, the generator and what else draws there', () => {
+    const others = { ...demo, loads: demo.loads.map((load) => ({ ...load, circuitId: 'withy-outlet' })) }
+    const onGenerator: FitInput = { ...demoInput('loader-fork', 'orchard-stick'), building: others }
+    const kept = takenOf(speechOf(demo.shop), onGenerator, fitJob(onGenerator))
+    const asked = readDocument(fitDocumentSchema, JSON.parse(kept.basis))
+    if (!asked.ok) throw new Error(asked.problems[0]?.message)
+    expect(asked.value.generators.map(({ id }) => id)).toEqual(['withy-9'])
+    expect(asked.value.loads).toHaveLength(demo.loads.length)
+    const again = inputOf(asked.value)
+    expect(again.ok && fitJob(again.input).criteria).toEqual(fitJob(onGenerator).criteria)
+    const inBay = JSON.parse(taken.basis) as { panels: { id: string }[] }
+    expect(inBay.panels.map(({ id }) => id)).toEqual(['shop-panel', 'service'])
   })
 
   it('is read where an older version wrote it', () => {

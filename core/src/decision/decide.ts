@@ -21,6 +21,8 @@ import {
   type Speech,
   titleOf,
 } from '../words/speech.ts'
+import { loadsOnGenerator } from '../supply/generator.ts'
+import { panelsAbove, supplyOf } from '../supply/supplyOf.ts'
 
 const LISTS = {
   circuit: 'circuits',
@@ -53,7 +55,26 @@ function basisOf(input: FitInput): FitDocument {
     const item = input[slot]
     if (item) shelf[listOf(slot)].push(item)
   }
-  const { shop, job, setUp } = input
+  const { shop, job, setUp, circuit, building } = input
+  if (circuit) {
+    // What it comes from, and what else draws there.
+    const supply = supplyOf(input.powerSource, circuit, building)
+    if (supply?.kind === 'circuit') shelf.panels.push(...supply.panels)
+    const generator = supply?.kind === 'engine' ? null : (supply?.generator ?? null)
+    if (generator) {
+      const others = loadsOnGenerator(generator.id, building)
+      shelf.generators.push(generator)
+      shelf.loads.push(...others.map(({ load }) => load))
+      shelf.circuits.push(...new Set(others.map((one) => one.circuit).filter(({ id }) => id !== circuit.id)))
+      shelf.panels.push(
+        ...new Set(
+          others
+            .flatMap((one) => panelsAbove(one.circuit, building))
+            .filter((one) => !shelf.panels.includes(one)),
+        ),
+      )
+    }
+  }
   return { version: fileVersionOf('brannik-fit'), shop, ...shelf, setUp, job } as FitDocument
 }
 
