@@ -1,6 +1,6 @@
 import { fileURLToPath } from 'node:url'
 import vue from '@vitejs/plugin-vue'
-import { defineConfig } from 'vite'
+import { defineConfig, type Plugin } from 'vite'
 import { VitePWA } from 'vite-plugin-pwa'
 import vuetify from 'vite-plugin-vuetify'
 
@@ -12,6 +12,16 @@ const BASIS = /core\/src\/(basis|quantity|reference\/(materials|processes)|model
 /** What the computation assumes: its thread has it, a page only where it reckons or shows it. */
 const ASSUMPTIONS = /core\/src\/assumptions\//
 
+/** A chip without the groups that it may be in. */
+const chipAlone: Plugin = {
+  name: 'chip-alone',
+  enforce: 'pre',
+  resolveId: (source, importer) =>
+    importer?.endsWith('VChip/VChip.js') && /\/V(Chip|Slide)Group\.js$/.test(source)
+      ? fileURLToPath(new URL('src/chipGroups.ts', import.meta.url))
+      : null,
+}
+
 export default defineConfig({
   resolve: {
     alias: [
@@ -22,6 +32,7 @@ export default defineConfig({
     ],
   },
   plugins: [
+    chipAlone,
     vue(),
     vuetify({ autoImport: true, styles: { configFile: 'src/styles/settings.scss' } }),
     VitePWA({
