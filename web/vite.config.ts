@@ -12,13 +12,17 @@ const BASIS = /core\/src\/(basis|quantity|reference\/(materials|processes)|model
 /** What the computation assumes: its thread has it, a page only where it reckons or shows it. */
 const ASSUMPTIONS = /core\/src\/assumptions\//
 
-/** A chip without the groups that it may be in. */
-const chipAlone: Plugin = {
-  name: 'chip-alone',
+/** Who in Vuetify asks for what is left out, and for what of it. */
+const LEFT_OUT: readonly (readonly [importer: string, source: RegExp])[] = [
+  ['VChip/VChip.js', /\/V(Chip|Slide)Group\.js$/],
+  ['composables/loader.js', /\/VProgressLinear\/index\.js$/],
+]
+const leftOut: Plugin = {
+  name: 'left-out',
   enforce: 'pre',
-  resolveId: (source, importer) =>
-    importer?.endsWith('VChip/VChip.js') && /\/V(Chip|Slide)Group\.js$/.test(source)
-      ? fileURLToPath(new URL('src/chipGroups.ts', import.meta.url))
+  resolveId: (source, importer = '') =>
+    LEFT_OUT.some(([who, what]) => importer.endsWith(who) && what.test(source))
+      ? fileURLToPath(new URL('src/leftOut.ts', import.meta.url))
       : null,
 }
 
@@ -32,7 +36,7 @@ export default defineConfig({
     ],
   },
   plugins: [
-    chipAlone,
+    leftOut,
     vue(),
     vuetify({ autoImport: true, styles: { configFile: 'src/styles/settings.scss' } }),
     VitePWA({
