@@ -278,6 +278,10 @@ const arrives = ({ findings }: Row): string => {
             :job-id="job.id"
             @look="(id) => (chosenId = id)"
           />
+          <p v-else-if="chosen && chosen.verdict !== 'fits'" class="quiet">
+            No one change mends it. Look without the extension cord, or for another set-up on the
+            <RouterLink class="link-button" :to="{ name: 'board' }">board</RouterLink>.
+          </p>
         </div>
         <figure v-if="chosen && trips && trips.curve.length > 0" class="trips">
           <figcaption>
