@@ -221,6 +221,11 @@ export function shopPowerOf(
   }
 }
 
+/** So many hands a shop has at once, at most; whoever has more says who they are. */
+const MOST_LIKELY = 10
+/** Jobs and set-ups that are tried for a machine that none is planned for. */
+const MOST_TRIED = 12
+
 /** The planned job that a machine does best, with any of its set-ups. */
 function bestOf(shop: Shop, shelf: Shelf, own: readonly SetUp[], planned: readonly Job[]): readonly AtWork[] {
   let best: readonly AtWork[] = []
@@ -239,8 +244,8 @@ function bestOf(shop: Shop, shelf: Shelf, own: readonly SetUp[], planned: readon
 }
 
 /**
- * @returns who is likely to weld together: each machine of the shop once, at a job that is planned for it, else at the one
- * that it does best; a machine that does none is left out
+ * @returns who is likely to weld together: each machine of the shop once, at a job that is planned for it; the others at the
+ * job that they do best, up to ten in all
  * @example likelyTogether(setUps, jobs, shop, shelf).length // as many as there are machines with a set-up
  */
 export function likelyTogether(
@@ -251,12 +256,20 @@ export function likelyTogether(
 ): readonly AtWork[] {
   const planned = jobs.filter(({ state, joints }) => state === 'planned' && joints.length > 0)
   const machines = shelf.powerSources.filter((source) => source.held === 'owned' && !isEngineDriven(source))
-  return machines.flatMap(({ id }): readonly AtWork[] => {
+  const likely = machines.flatMap(({ id }): readonly AtWork[] => {
     const own = setUps.filter(({ powerSourceId }) => powerSourceId === id)
     for (const job of planned) {
       const setUp = own.find((one) => one.id === job.setUpId)
       if (setUp) return [{ job, setUp }]
     }
-    return bestOf(shop, shelf, own, planned)
+    return []
   })
+  const busy = new Set(likely.map(({ setUp }) => setUp.powerSourceId))
+  for (const { id } of machines) {
+    if (likely.length >= MOST_LIKELY) break
+    if (busy.has(id)) continue
+    const own = setUps.filter(({ powerSourceId }) => powerSourceId === id)
+    likely.push(...bestOf(shop, shelf, own.slice(0, MOST_TRIED), planned.slice(0, MOST_TRIED)))
+  }
+  return likely.slice(0, MOST_LIKELY)
 }
