@@ -172,6 +172,7 @@ function together(shop: Shop, shelf: Shelf, source: PowerSource, process: Proces
   const begun = capabilityOf(shop, chosen, {
     ...emptyChoice(),
     stock: shelf.stock,
+    building: shelf,
     powerSource: source,
     wire,
   })

@@ -21,6 +21,7 @@ import { greatestInputA, highestPoint } from '../supply/inputCurrent.ts'
 import { inputFault } from '../supply/plateCheck.ts'
 import { heldWithoutEndA } from '../supply/breaker/overload.ts'
 import { smallestBreakerA, smallestConductor } from '../supply/ruleBook.ts'
+import type { Building } from '../supply/supplyOf.ts'
 import { capacityOf, type CapacityRange, supposed } from './capacity.ts'
 
 /** A circuit of the shop with the plate’s voltage. */
@@ -157,9 +158,16 @@ function circuitMet(
   process: ProcessId,
   circuit: Circuit,
   greatestA: number,
+  building: Building,
 ) {
   const settings = { ...UNSET, process, polarity: PROCESSES[process].polarity }
-  const hung = capabilityOf(shop, settings, { ...emptyChoice(), stock: [], powerSource: source, circuit })
+  const hung = capabilityOf(shop, settings, {
+    ...emptyChoice(),
+    stock: [],
+    building,
+    powerSource: source,
+    circuit,
+  })
   const against = byWorst(
     assess(hung, null).filter(({ criterion, verdict }) => OF_CIRCUIT.has(criterion) && verdict !== 'fits'),
   )
@@ -173,6 +181,7 @@ const OF_CIRCUIT: ReadonlySet<string> = new Set([
   'conductor-rule',
   'breaker-rule',
   'outlet-rule',
+  'generator-starts',
 ])
 
 function columnOf(
@@ -207,7 +216,7 @@ function columnOf(
     },
     circuits: shelf.circuits
       .filter((circuit) => columnFor(plate.supplies, circuit) === supply)
-      .map((circuit) => circuitMet(shop, source, process, circuit, greatestA)),
+      .map((circuit) => circuitMet(shop, source, process, circuit, greatestA, shelf)),
   }
 }
 /**

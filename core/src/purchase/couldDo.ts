@@ -456,6 +456,7 @@ export function couldDo(
       const begin = (source: PowerSource | null) =>
         capabilityOf(shop, settingsFor(process, wire, source), {
           ...emptyChoice(),
+          building: shelf,
           powerSource: source,
           wire,
         })

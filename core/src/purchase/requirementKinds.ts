@@ -47,6 +47,7 @@ function going(
   return processesOf(source, asked).flatMap((process) => {
     const begun = capabilityOf(shop, settingsFor(process, null, source), {
       ...emptyChoice(),
+      building: shelf,
       powerSource: source,
     })
     return offersFor(slot as Slot, begun, null, shelf)

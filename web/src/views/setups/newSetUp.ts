@@ -37,7 +37,10 @@ export function newSetUp(process: ProcessId, shop: Shop, shelf: Shelf, taken: re
       leadLengthMm: null,
       linksSetV: null,
     }
-    return { settings, ...fitOut(capabilityOf(shop, settings, emptyChoice()), shelf, { which: 'all' }) }
+    return {
+      settings,
+      ...fitOut(capabilityOf(shop, settings, { ...emptyChoice(), building: shelf }), shelf, { which: 'all' }),
+    }
   }
   const usual = fitted(polarity)
   // Many a small stick machine gives alternating current alone.
