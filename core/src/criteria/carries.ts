@@ -6,17 +6,15 @@ import type { Demand } from '../demand/demand.ts'
 import type { WeldFigures } from '../demand/weldFigures.ts'
 import { currentAtDutyA, sustainedCurrent } from '../duty/curve.ts'
 import { told, type Told } from '../model/told.ts'
-import { LOAD_LINES } from '../reference/processes.ts'
 import { leftForMachineA, leftForMachineFrom } from '../supply/generator.ts'
 import { heldByBreaker, heldWithoutEndA, overloadFactor } from '../supply/breaker/overload.ts'
 import {
   currentAtEffectiveInputA,
   currentAtInput,
   currentAtInputA,
-  currentAtPower,
   currentByCable,
-  loadLine,
-  SOLVED,
+  weldingCurrentA,
+  weldingCurrentAt,
 } from '../supply/inputCurrent.ts'
 
 export const LINK_IDS = ['circuit', 'source', 'gun', 'electrode'] as const
@@ -63,14 +61,11 @@ const circuitCurrent = calculation({
   source: computed('the weaker of breaker and cable'),
 })
 
-const currentByGenerator = calculation({
+const currentByGenerator = weldingCurrentAt({
   id: 'current-by-generator',
   title: 'Welding current at which the generator is fully used',
   symbol: 'I_k',
-  unit: 'A',
-  expression: SOLVED,
-  inputs: { ...loadLine, I_1: leftForMachineFrom },
-  compute: ({ U_0, s, w, I_1 }) => currentAtPower(U_0, s, w * I_1),
+  I_1: leftForMachineFrom,
   source: computed('volts times amps: what its windings carry'),
 })
 const generatorCurrent = calculation({
@@ -87,13 +82,7 @@ const generatorCurrent = calculation({
 /** Welding current at which a generator is fully used, A; null where the supplier feeds the circuit. */
 function generatorCarriesA({ generator, circuit, draw, building, r }: Capability): number | null {
   if (!generator || !circuit || !draw) return null
-  const { baseV, voltsPerAmp } = LOAD_LINES[draw.family]
-  return r.take(currentByGenerator, {
-    U_0: baseV,
-    s: voltsPerAmp,
-    w: draw.arcWattsPerA,
-    I_1: leftForMachineA(generator, circuit, building, r),
-  })
+  return weldingCurrentA(currentByGenerator, draw, leftForMachineA(generator, circuit, building, r), r)
 }
 
 /** @returns null for a set that an engine drives: there is no circuit */

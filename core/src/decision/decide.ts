@@ -21,8 +21,7 @@ import {
   type Speech,
   titleOf,
 } from '../words/speech.ts'
-import { loadsOnGenerator } from '../supply/generator.ts'
-import { panelsAbove, supplyOf } from '../supply/supplyOf.ts'
+import { buildingUnder } from '../supply/generator.ts'
 
 const LISTS = {
   circuit: 'circuits',
@@ -56,25 +55,7 @@ function basisOf(input: FitInput): FitDocument {
     if (item) shelf[listOf(slot)].push(item)
   }
   const { shop, job, setUp, circuit, building } = input
-  if (circuit) {
-    // What it comes from, and what else draws there.
-    const supply = supplyOf(input.powerSource, circuit, building)
-    if (supply?.kind === 'circuit') shelf.panels.push(...supply.panels)
-    const generator = supply?.kind === 'engine' ? null : (supply?.generator ?? null)
-    if (generator) {
-      const others = loadsOnGenerator(generator.id, building)
-      shelf.generators.push(generator)
-      shelf.loads.push(...others.map(({ load }) => load))
-      shelf.circuits.push(...new Set(others.map((one) => one.circuit).filter(({ id }) => id !== circuit.id)))
-      shelf.panels.push(
-        ...new Set(
-          others
-            .flatMap((one) => panelsAbove(one.circuit, building))
-            .filter((one) => !shelf.panels.includes(one)),
-        ),
-      )
-    }
-  }
+  if (circuit) Object.assign(shelf, buildingUnder(circuit, building))
   return { version: fileVersionOf('brannik-fit'), shop, ...shelf, setUp, job } as FitDocument
 }
 

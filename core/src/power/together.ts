@@ -16,7 +16,7 @@ import { generatorRunningKva } from '../supply/generator.ts'
 import { ruleBookOf } from '../supply/index.ts'
 import { rootPhases } from '../supply/inputCurrent.ts'
 import type { Load as MachineLoad, RuleBook } from '../supply/ruleBook.ts'
-import { panelsAbove } from '../supply/supplyOf.ts'
+import { generatorOf, panelsAbove } from '../supply/supplyOf.ts'
 import { beatsOf } from './trips.ts'
 
 /** One machine at one job. */
@@ -164,11 +164,6 @@ function wayOf(circuit: Circuit, shelf: Shelf): readonly Carrier[] {
   }
   return way
 }
-const generatorOf = (circuit: Circuit, shelf: Shelf): Generator | null => {
-  const id = circuit.generatorId ?? panelsAbove(circuit, shelf).at(-1)?.generatorId ?? null
-  return shelf.generators.find((one) => one.id === id) ?? null
-}
-
 /**
  * @param atWork machines at their jobs; one machine that is named twice counts once
  * @returns what draws, who had to be left out, and every node that carries any of it

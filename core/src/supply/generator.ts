@@ -4,7 +4,7 @@ import { assumed, calculation, from, input, listOf } from '../calculation/calcul
 import { type Reckoner, UNTRACED } from '../calculation/reckoner.ts'
 import type { Circuit, Generator, Load } from '../model/equipment.ts'
 import { inputCurrent, greatestInput, rootPhases } from './inputCurrent.ts'
-import { type Building, circuitsOfGenerator } from './supplyOf.ts'
+import { type Building, circuitsOfGenerator, generatorOf, panelsAbove } from './supplyOf.ts'
 
 const PLATE = dataPlate('generator')
 
@@ -94,6 +94,21 @@ export function loadsOnGenerator(
     const circuit = circuits.find((one) => one.id === load.circuitId)
     return circuit ? [{ load, circuit }] : []
   })
+}
+/**
+ * @returns what of the building a circuit rests on: the panels above it, the generator, and all that draws from that
+ * @example buildingUnder(circuit, shelf).panels.map(({ name }) => name) // ['Shop panel', 'Service']
+ */
+export function buildingUnder(circuit: Circuit, building: Building): Building {
+  const generator = generatorOf(circuit, building)
+  const others = generator ? loadsOnGenerator(generator.id, building) : []
+  const circuits = [...new Set([circuit, ...others.map((one) => one.circuit)])]
+  return {
+    generators: generator ? [generator] : [],
+    panels: [...new Set(circuits.flatMap((one) => panelsAbove(one, building)))],
+    circuits,
+    loads: others.map(({ load }) => load),
+  }
 }
 const voltsOf = ({ voltageV, phases }: Circuit): number => voltageV * rootPhases(phases)
 

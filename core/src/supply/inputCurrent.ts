@@ -1,5 +1,5 @@
 /** Current that a power source draws from its circuit, and back: the welding current that a draw allows. */
-import { computed, dataPlate, standard } from '../basis/source.ts'
+import { computed, dataPlate, type Source, standard } from '../basis/source.ts'
 import { calculation, from, input, inputOrAssumed } from '../calculation/calculation.ts'
 import { type Reckoner, UNTRACED } from '../calculation/reckoner.ts'
 import type { Circuit, PowerSource, SupplyRating } from '../model/equipment.ts'
@@ -226,15 +226,43 @@ export const effectiveInputA = (
   r: Reckoner = UNTRACED,
 ): number => r.take(effectiveInput, { I_1: inputCurrentA(draw, currentA, r), X: dutyPct, I_0: draw.idleA })
 
-export const loadLine = {
-  U_0: input('base of the load line', 'V', LOAD_LINE_SOURCE),
-  s: input('slope of the load line', 'V/A', LOAD_LINE_SOURCE),
-  w: arcWattsFrom,
-}
 /** The welding current I₂ with (U₀ + s·I₂)·I₂ = P. */
-export const currentAtPower = (U_0: number, s: number, watts: number): number =>
+const currentAtPower = (U_0: number, s: number, watts: number): number =>
   (-U_0 + Math.sqrt(U_0 ** 2 + 4 * s * Math.max(0, watts))) / (2 * s)
-export const SOLVED = '(-U_0 + sqrt(U_0^2 + 4 * s * w * I_1)) / (2 * s)'
+
+/** Everything of a calculation that solves the load line for the current but its name, and what gives the current drawn. */
+interface Solving {
+  readonly id: string
+  readonly title: string
+  readonly symbol: string
+  readonly I_1: ReturnType<typeof from>
+  readonly source: Source
+}
+/** The welding current at which a source draws this much: the load line solved for it. */
+export const weldingCurrentAt = ({ I_1, ...named }: Solving) =>
+  calculation({
+    ...named,
+    unit: 'A',
+    expression: '(-U_0 + sqrt(U_0^2 + 4 * s * w * I_1)) / (2 * s)',
+    inputs: {
+      U_0: input('base of the load line', 'V', LOAD_LINE_SOURCE),
+      s: input('slope of the load line', 'V/A', LOAD_LINE_SOURCE),
+      w: arcWattsFrom,
+      I_1,
+    },
+    compute: ({ U_0, s, w, I_1: drawnA }) => currentAtPower(U_0, s, w * drawnA),
+  })
+
+/** @returns A, by a calculation that {@link weldingCurrentAt} made */
+export function weldingCurrentA(
+  solved: ReturnType<typeof weldingCurrentAt>,
+  { family, arcWattsPerA }: Draw,
+  inputA: number,
+  r: Reckoner = UNTRACED,
+): number {
+  const { baseV, voltsPerAmp } = LOAD_LINES[family]
+  return r.take(solved, { U_0: baseV, s: voltsPerAmp, w: arcWattsPerA, I_1: inputA })
+}
 
 /** Least share of ten minutes that a job is taken to burn: below it a cable's limit has no meaning. */
 const LEAST_DUTY_PCT = 0.1
@@ -259,14 +287,11 @@ const inputAtAmpacity = calculation({
   compute: ({ A, I_0, X }) => Math.sqrt(Math.max(0, A ** 2 - I_0 ** 2 * (1 - X / 100)) / (X / 100)),
   source: EFFECTIVE,
 })
-export const currentByCable = calculation({
+export const currentByCable = weldingCurrentAt({
   id: 'current-by-cable',
   title: 'Welding current at which the cable is fully used',
   symbol: 'I_c',
-  unit: 'A',
-  expression: SOLVED,
-  inputs: { ...loadLine, I_1: from(inputAtAmpacity) },
-  compute: ({ U_0, s, w, I_1 }) => currentAtPower(U_0, s, w * I_1),
+  I_1: from(inputAtAmpacity),
   source: DRAW,
 })
 
@@ -283,18 +308,14 @@ export function currentAtEffectiveInputA(
 ): number {
   const X = Math.max(dutyPct, LEAST_DUTY_PCT)
   const I_1 = r.take(inputAtAmpacity, { A: limitA, I_0: draw.idleA, X })
-  const { baseV, voltsPerAmp } = LOAD_LINES[draw.family]
-  return r.take(currentByCable, { U_0: baseV, s: voltsPerAmp, w: draw.arcWattsPerA, I_1 })
+  return weldingCurrentA(currentByCable, draw, I_1, r)
 }
 
-export const currentAtInput = calculation({
+export const currentAtInput = weldingCurrentAt({
   id: 'current-at-input',
   title: 'Welding current at which the breaker just holds',
   symbol: 'I_2',
-  unit: 'A',
-  expression: SOLVED,
-  inputs: { ...loadLine, I_1: from(heldByBreaker) },
-  compute: ({ U_0, s, w, I_1 }) => currentAtPower(U_0, s, w * I_1),
+  I_1: from(heldByBreaker),
   source: DRAW,
 })
 
@@ -302,15 +323,8 @@ export const currentAtInput = calculation({
  * The inverse of {@link inputCurrentA}: the welding current at which a source draws this much.
  * @returns A
  */
-export function currentAtInputA(draw: Draw, inputA: number, r: Reckoner = UNTRACED): number {
-  const { baseV, voltsPerAmp } = LOAD_LINES[draw.family]
-  return r.take(currentAtInput, {
-    U_0: baseV,
-    s: voltsPerAmp,
-    w: draw.arcWattsPerA,
-    I_1: Math.max(0, inputA),
-  })
-}
+export const currentAtInputA = (draw: Draw, inputA: number, r: Reckoner = UNTRACED): number =>
+  weldingCurrentA(currentAtInput, draw, Math.max(0, inputA), r)
 
 export const breakerHeatCurrent = calculation({
   id: 'breaker-heat-current',

@@ -37,6 +37,11 @@ export function panelsAbove({ panelId }: Pick<Circuit, 'panelId'>, { panels }: B
   return way
 }
 
+/** @returns what makes the power of a circuit, by its outlet or above its panels; null for the supplier */
+export const generatorOf = (circuit: Circuit, building: Building): Generator | null =>
+  named(building.generators, circuit.generatorId) ??
+  named(building.generators, panelsAbove(circuit, building).at(-1)?.generatorId ?? null)
+
 /** @returns null where neither a circuit nor an engine is chosen */
 export function supplyOf(
   source: PowerSource | null,
@@ -48,12 +53,11 @@ export function supplyOf(
   if (!circuit) return null
   const own = named(building.generators, circuit.generatorId)
   if (own) return { kind: 'generator', circuit, generator: own }
-  const panels = panelsAbove(circuit, building)
   return {
     kind: 'circuit',
     circuit,
-    panels,
-    generator: named(building.generators, panels.at(-1)?.generatorId ?? null),
+    panels: panelsAbove(circuit, building),
+    generator: generatorOf(circuit, building),
   }
 }
 
