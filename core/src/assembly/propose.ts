@@ -2,7 +2,7 @@
  * Whole set-ups of what a shop has: each source with each process of its plate and the wires that go with it. Small parts
  * that nobody has written down yet are those of the library that go with the gun and the feeder.
  */
-import { type Capability, capabilityOf, type Settings } from '../capability/capability.ts'
+import { type Capability, capabilityOf, NOTHING_SET, type Settings } from '../capability/capability.ts'
 import {
   emptyChoice,
   needsOf,
@@ -137,15 +137,7 @@ export function settingsFor(process: ProcessId, wire: Wire | null, source: Power
   return {
     process,
     polarity: isAcAlone ? 'ac' : (wire?.polarity ?? PROCESSES[process].polarity),
-    start: null,
-    electronicsNear: false,
-    stickOutMm: null,
-    flowLPerMin: null,
-    cordSize: null,
-    cordLengthMm: null,
-    leadSize: null,
-    leadLengthMm: null,
-    linksSetV: null,
+    ...NOTHING_SET,
   }
 }
 

@@ -49,6 +49,19 @@ export type Settings = Pick<
   | 'flowLPerMin'
 >
 
+/** Of a set-up of which nobody has said more than its process and polarity. */
+export const NOTHING_SET = {
+  start: null,
+  electronicsNear: false,
+  stickOutMm: null,
+  flowLPerMin: null,
+  cordSize: null,
+  cordLengthMm: null,
+  leadSize: null,
+  leadLengthMm: null,
+  linksSetV: null,
+} as const satisfies Omit<Settings, 'process' | 'polarity'>
+
 /** What pushes the wire, with the name of what it is built into. */
 export interface FeedPath {
   readonly name: string

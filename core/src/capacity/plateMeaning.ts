@@ -2,7 +2,7 @@
  * What a data plate means in this shop, before a gun, a wire or a circuit is chosen: what it draws, the breaker and the
  * cable that it asks for, the circuits that it may hang on, and what its output welds.
  */
-import { capabilityOf } from '../capability/capability.ts'
+import { capabilityOf, NOTHING_SET } from '../capability/capability.ts'
 import { emptyChoice } from '../capability/slots.ts'
 import { columnFor } from '../capability/supplyFor.ts'
 import type { LinkId } from '../criteria/carries.ts'
@@ -126,7 +126,7 @@ function weldsOf(shop: Shop, source: PowerSource, plate: PlateProcess, supply: S
     const polarity = usual.process === 'smaw' && !plate.outputs.includes('dc') ? 'ac' : usual.polarity
     if (!plate.outputs.includes(polarity === 'ac' ? 'ac' : 'dc')) return []
     const wire = wireOf(usual, supply.outputMaxA)
-    const settings = { ...UNSET, process: usual.process, polarity }
+    const settings = { ...NOTHING_SET, process: usual.process, polarity }
     const machine = capabilityOf(shop, settings, { ...emptyChoice(), stock: [], powerSource: source, wire })
     const links: readonly LinkId[] = plate.family === 'gtaw' ? ['source'] : ['source', 'electrode']
     const capacity = capacityOf(machine, links)
@@ -140,17 +140,6 @@ function weldsOf(shop: Shop, source: PowerSource, plate: PlateProcess, supply: S
     ]
   })
 }
-const UNSET = {
-  start: null,
-  electronicsNear: false,
-  stickOutMm: null,
-  flowLPerMin: null,
-  cordSize: null,
-  cordLengthMm: null,
-  leadSize: null,
-  leadLengthMm: null,
-  linksSetV: null,
-} as const
 
 function circuitMet(
   shop: Shop,
@@ -160,7 +149,7 @@ function circuitMet(
   greatestA: number,
   building: Building,
 ) {
-  const settings = { ...UNSET, process, polarity: PROCESSES[process].polarity }
+  const settings = { ...NOTHING_SET, process, polarity: PROCESSES[process].polarity }
   const hung = capabilityOf(shop, settings, {
     ...emptyChoice(),
     stock: [],
@@ -199,7 +188,7 @@ function columnOf(
   const { process, polarity } = { ...usual, polarity: plate.outputs.includes('dc') ? usual.polarity : 'ac' }
   const hung = capabilityOf(
     shop,
-    { ...UNSET, process, polarity },
+    { ...NOTHING_SET, process, polarity },
     { ...emptyChoice(), stock: [], powerSource: source, circuit: supposed(voltageV, phases) },
   )
   const { draw, rules, r, circuit } = hung

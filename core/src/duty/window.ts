@@ -1,4 +1,5 @@
 /** The worst ten minutes of a sequence of welds: what a duty cycle is really asked. */
+import { shortestPauseS } from './shortestPause.ts'
 
 /** The period that a duty cycle is a share of (IEC 60974-1). */
 export const PERIOD_S = 600
@@ -182,18 +183,10 @@ const LONGEST_PAUSE_S = 3600
 export function pauseForDutyS(series: readonly ArcSeries[], dutyPct: number): number | null {
   const allowedS = (dutyPct / 100) * PERIOD_S
   let blockS = 0
-  const isOver = (pauseS: number): boolean => {
+  const isEnough = (pauseS: number): boolean => {
     const arcs = layOut(series, pauseS, MOST_ARCS, blockS)
     blockS = arcs.blockS
-    return worstOf(arcs, allowedS) > allowedS
+    return worstOf(arcs, allowedS) <= allowedS
   }
-  if (isOver(LONGEST_PAUSE_S)) return null
-  let low = 0
-  let high = LONGEST_PAUSE_S
-  while (high - low > 1) {
-    const middle = Math.floor((low + high) / 2)
-    if (isOver(middle)) low = middle
-    else high = middle
-  }
-  return isOver(low) ? high : low
+  return shortestPauseS(isEnough, LONGEST_PAUSE_S)
 }

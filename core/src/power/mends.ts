@@ -7,10 +7,10 @@ import { mendsOf } from '../criteria/index.ts'
 import { SUPPLY_CRITERIA } from '../criteria/supply.ts'
 import type { Demand } from '../demand/demand.ts'
 import type { Circuit } from '../model/equipment.ts'
+import { shortestPauseS } from '../duty/shortestPause.ts'
 import { type Verdict, VERDICT_RANK, worstVerdict } from '../model/verdict.ts'
-import { storesOf } from '../supply/breaker/breakerModel.ts'
 import { type Beat, tripsAfterS } from '../supply/breaker/heat.ts'
-import { heldWithoutEndA } from '../supply/breaker/overload.ts'
+import { trippingOf } from '../supply/breaker/overload.ts'
 import { smallestConductor } from '../supply/ruleBook.ts'
 import { thicknessAtMm } from '../trade/thicknessAt.ts'
 import { beatsOf } from './trips.ts'
@@ -61,18 +61,10 @@ const rested = (beats: readonly Beat[], pauseS: number): readonly Beat[] =>
 function restS(c: Capability, beats: readonly Beat[]): number | null {
   const { circuit, breaker, assumptions, r } = c
   if (!circuit) return null
-  const ratingA = heldWithoutEndA(circuit, breaker, r) / breaker.holds
-  const { early } = storesOf(breaker, circuit.breakerA)
+  const { ratingA, stores } = trippingOf(circuit, breaker, r)
   const holds = (pauseS: number): boolean =>
-    tripsAfterS(rested(beats, pauseS), ratingA, early, assumptions.shiftHours * HOUR_S) === null
-  if (!holds(LONGEST_PAUSE_S)) return null
-  let [low, high] = [0, LONGEST_PAUSE_S]
-  while (high - low > 1) {
-    const middle = Math.floor((low + high) / 2)
-    if (holds(middle)) high = middle
-    else low = middle
-  }
-  return high
+    tripsAfterS(rested(beats, pauseS), ratingA, stores.early, assumptions.shiftHours * HOUR_S) === null
+  return shortestPauseS(holds, LONGEST_PAUSE_S)
 }
 
 /** Criteria that rest or less current bring in: the others ask for another circuit or another cord. */

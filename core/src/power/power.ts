@@ -147,10 +147,10 @@ function fuelOf(c: Capability, d: Demand): Fuel | null {
   const full = hangsOn?.kind === 'engine' ? hangsOn.engine.fuelLPerH : (generator?.fuelLPerH ?? null)
   if (full === null || d.dutyPct === null || !supply) return null
   const duty = d.dutyPct / 100
-  let share = (duty * Math.min(d.hungriest.wantedA, supply.outputMaxA)) / supply.outputMaxA
+  const weldsWithA = weldingDrawnA(supply, d.hungriest.wantedA)
+  let share = (duty * weldsWithA) / supply.outputMaxA
   if (generator && circuit && draw) {
-    const welding = inputCurrentA(draw, weldingDrawnA(supply, d.hungriest.wantedA))
-    const meanA = welding * duty + draw.idleA * (1 - duty)
+    const meanA = inputCurrentA(draw, weldsWithA) * duty + draw.idleA * (1 - duty)
     share =
       askedOfGeneratorKva(generator, circuit, c.building, meanA, 'running') /
       generatorRunningKva(generator, r)

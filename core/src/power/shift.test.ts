@@ -32,7 +32,6 @@ const node = (breakerA: number, wired: readonly Wired[], phases: 1 | 3 = 1): Nod
   voltageV: 240,
   phases,
   heldA: breakerA,
-  breakerA,
   trips: { ratingA: breakerA, stores: storesOf(UL_489, breakerA) },
   carries: wired.map((one, index) => ({ drawer: index, wired: one })),
   run: null,

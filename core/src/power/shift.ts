@@ -36,7 +36,6 @@ export interface NodeShift {
 
 /** What is drawn of one node in the first shift: a point a minute. */
 export interface NodeCurve {
-  readonly node: number
   /** Mean of each minute, A. */
   readonly meanA: Float32Array
   /** Most of each minute, A. */
@@ -44,7 +43,6 @@ export interface NodeCurve {
 }
 
 export interface Shift {
-  readonly hours: number
   readonly nodes: readonly NodeShift[]
   readonly curves: readonly NodeCurve[]
 }
@@ -201,17 +199,13 @@ const worse = (a: Passed, b: Passed): Passed => ({
 const sooner = (a: number | null, b: number | null): number | null =>
   a === null || b === null ? (a ?? b) : Math.min(a, b)
 
-interface Minutes {
-  readonly meanA: Float32Array
-  readonly mostA: Float32Array
-}
-const minutesFor = (length: number): Minutes => {
+const minutesFor = (length: number): NodeCurve => {
   const minutes = Math.ceil(length / MINUTE_S)
   return { meanA: new Float32Array(minutes), mostA: new Float32Array(minutes) }
 }
 
 /** Of several lines the one that carries most, minute by minute. */
-function addCurve({ meanA, mostA }: Minutes, currents: Float32Array): void {
+function addCurve({ meanA, mostA }: NodeCurve, currents: Float32Array): void {
   for (let minute = 0; minute < meanA.length; minute += 1) {
     const part = currents.subarray(minute * MINUTE_S, (minute + 1) * MINUTE_S)
     let [sum, most] = [0, 0]
@@ -263,11 +257,10 @@ export function shiftOf(
         return through(node, currents)
       })
       passed.get(index)?.push(ofLines.reduce(worse))
-      if (minutes) curves.push({ node: index, ...minutes })
+      if (minutes) curves.push(minutes)
     }
   }
   return {
-    hours,
     nodes: which.flatMap((index) => {
       const node = nodes[index]
       return node ? [summaryOf(node, index, passed.get(index) ?? [], length)] : []

@@ -31,7 +31,6 @@ export interface NodePower {
   readonly name: string
   readonly verdict: Verdict
   readonly heldA: number
-  readonly breakerA: number | null
   /** Names of what hangs on it. */
   readonly carries: readonly string[]
   /** Of the machines alone; null where none hangs on it, and for a cable that the rule book does not have. */
@@ -51,7 +50,7 @@ export interface Pair {
 }
 
 export interface ShopPower {
-  readonly machines: readonly { readonly id: string; readonly name: string; readonly circuitId: string }[]
+  readonly machines: readonly { readonly id: string; readonly name: string }[]
   readonly leftOut: readonly LeftOut[]
   /** From the generators and services down to the circuits. */
   readonly nodes: readonly NodePower[]
@@ -191,7 +190,7 @@ export function shopPowerOf(
     const found = shift.nodes[index]
     const curve = shift.curves[index]
     if (!found || !curve) return []
-    const { kind, id, name, heldA, breakerA, carries } = node
+    const { kind, id, name, heldA, carries } = node
     const rule = ruleOf(together, node, UNTRACED)
     return [
       {
@@ -199,7 +198,6 @@ export function shopPowerOf(
         id,
         name,
         heldA,
-        breakerA,
         rule,
         verdict: verdictOf(found, rule),
         carries: carries.map(({ drawer }) => drawers[drawer]?.name ?? ''),
@@ -209,9 +207,7 @@ export function shopPowerOf(
     ]
   })
   return {
-    machines: drawers.flatMap(({ id, name, circuit, machine }) =>
-      machine === null ? [] : [{ id, name, circuitId: circuit.id }],
-    ),
+    machines: drawers.flatMap(({ id, name, machine }) => (machine === null ? [] : [{ id, name }])),
     leftOut,
     nodes,
     pairs: pairsOf(together, howLong),

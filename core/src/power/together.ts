@@ -9,9 +9,8 @@ import type { Circuit, Generator, Panel, SetUp } from '../model/equipment.ts'
 import type { Job } from '../model/job.ts'
 import type { Shelf } from '../model/shelf.ts'
 import type { Shop } from '../model/shop.ts'
-import { type Band, type HeatStore, storesOf } from '../supply/breaker/breakerModel.ts'
 import type { Beat } from '../supply/breaker/heat.ts'
-import { heldWithoutEndA } from '../supply/breaker/overload.ts'
+import { type Tripping, trippingOf } from '../supply/breaker/overload.ts'
 import { generatorRunningKva } from '../supply/generator.ts'
 import { ruleBookOf } from '../supply/index.ts'
 import { rootPhases } from '../supply/inputCurrent.ts'
@@ -62,9 +61,8 @@ export interface Node {
   readonly phases: 1 | 3
   /** What it holds without end, A: of the breaker as warm as it is, of the generator by its running power. */
   readonly heldA: number
-  readonly breakerA: number | null
   /** Heat stores with the rating that their heat is counted in; null of a generator, which does not trip by heat. */
-  readonly trips: { readonly ratingA: number; readonly stores: Readonly<Record<Band, HeatStore>> } | null
+  readonly trips: Omit<Tripping, 'heldA'> | null
   readonly carries: readonly { readonly drawer: number; readonly wired: Wired }[]
   readonly run: Circuit | Panel | null
 }
@@ -218,11 +216,9 @@ function nodesOf(
   })
   const r = reckonerFor(assumptions)
   const breakers = [...gathered.values()].map(({ kind, run, carries }): Node => {
-    const { id, name, voltageV, phases, breakerA } = run
-    const model = rules.breaker(run.breakerKind)
-    const heldA = heldWithoutEndA(run, model, r)
-    const trips = { ratingA: heldA / model.holds, stores: storesOf(model, breakerA) }
-    return { kind, id, name, voltageV, phases, heldA, breakerA, trips, carries, run }
+    const { id, name, voltageV, phases } = run
+    const { heldA, ...trips } = trippingOf(run, rules.breaker(run.breakerKind), r)
+    return { kind, id, name, voltageV, phases, heldA, trips, carries, run }
   })
   const made = [...generators.values()].map(({ generator, feeds: { run, carries } }): Node => {
     const { voltageV, phases } = run
@@ -235,7 +231,6 @@ function nodesOf(
       voltageV,
       phases,
       heldA,
-      breakerA: null,
       trips: null,
       carries,
       run: null,

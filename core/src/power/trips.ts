@@ -1,9 +1,9 @@
 /** After how long of this welding the breaker goes: done once, all shift long, and with an arc that never stops. */
 import type { Capability } from '../capability/capability.ts'
 import type { Demand } from '../demand/demand.ts'
-import { BANDS, type Band, storesOf } from '../supply/breaker/breakerModel.ts'
+import { BANDS, type Band } from '../supply/breaker/breakerModel.ts'
 import { type Beat, type HeatAt, heatCurve, tripsAfterS } from '../supply/breaker/heat.ts'
-import { heldWithoutEndA } from '../supply/breaker/overload.ts'
+import { trippingOf } from '../supply/breaker/overload.ts'
 import { inputCurrentA, weldingDrawnA } from '../supply/inputCurrent.ts'
 
 export type PatternOfWork = 'job' | 'shift' | 'automatic'
@@ -48,9 +48,7 @@ export function tripsOf(c: Capability, d: Demand, isDrawn: boolean): readonly Tr
   const { circuit, draw, supply, breaker, r } = c
   const beats = beatsOf(c, d)
   if (!circuit || !draw || !supply || !beats) return null
-  // Warm air takes from the rating what it takes from the current that is held.
-  const ratingA = heldWithoutEndA(circuit, breaker, r) / breaker.holds
-  const stores = storesOf(breaker, circuit.breakerA)
+  const { ratingA, stores } = trippingOf(circuit, breaker, r)
   const nominal = stores.nominal.tripsAt ** 2
   const levels = byBand((band) => stores[band].tripsAt ** 2 / nominal)
   const withoutEnd: Beat = {

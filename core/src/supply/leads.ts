@@ -4,6 +4,7 @@ import { calculation, from, input } from '../calculation/calculation.ts'
 import { type Reckoner, UNTRACED } from '../calculation/reckoner.ts'
 import type { ProcessFamily } from '../model/process.ts'
 import { LOAD_LINE_SOURCE, LOAD_LINES } from '../reference/processes.ts'
+import { awgOf, mm2Of } from './books/reading.ts'
 import { weldingDrawn } from './inputCurrent.ts'
 
 /** Both leads together: out through one and back through the other. */
@@ -42,14 +43,8 @@ export const LEAD_SIZES: readonly string[] = [...AREAS_MM2.entries()]
   .sort(([, a], [, b]) => a - b)
   .map(([size]) => size)
 
-/** `#2`, `2 awg` and `2 AWG`, `35mm2` and `35 mm²` are the same lead. */
-function normal(size: string): string {
-  const text = size.trim().replace(/^#\s*/, '')
-  const metric = /^([\d.,]+)\s*mm(?:²|2)$/i.exec(text)
-  return metric
-    ? `${Number.parseFloat((metric[1] ?? '').replace(',', '.'))} mm²`
-    : `${text.replace(/\s*awg$/i, '')} AWG`
-}
+/** A lead comes in the sizes of either book. */
+const sizeOf = (size: string): string => (/mm(?:²|2)$/i.test(size.trim()) ? mm2Of(size) : awgOf(size))
 
 /**
  * Between two rows straight in the logarithms, as the table itself runs.
@@ -57,7 +52,7 @@ function normal(size: string): string {
  * @example leadCarriesA('35 mm²') // 225
  */
 export function leadCarriesA(size: string): number | null {
-  const area = AREAS_MM2.get(normal(size))
+  const area = AREAS_MM2.get(sizeOf(size))
   if (area === undefined) return null
   const above = LEAD_A.findIndex(([areaMm2]) => areaMm2 >= area)
   const [highMm2, highA] = LEAD_A[above] ?? [area, 0]
@@ -121,7 +116,7 @@ export function lostInLeads(
   currentA: number,
   r: Reckoner = UNTRACED,
 ): { readonly volts: number; readonly amps: number } | null {
-  const area = AREAS_MM2.get(normal(size))
+  const area = AREAS_MM2.get(sizeOf(size))
   if (area === undefined) return null
   const R_l = r.take(leadResistance, { c: COPPER_WARM_OHM_MM2_PER_KM, A: area, L: lengthMm })
   const { baseV, voltsPerAmp } = LOAD_LINES[family]

@@ -6,7 +6,7 @@ import { computed, dataPlate } from '../../basis/source.ts'
 import { assumed, calculation, from, input } from '../../calculation/calculation.ts'
 import { type Reckoner, UNTRACED } from '../../calculation/reckoner.ts'
 import type { Circuit } from '../../model/circuit.ts'
-import type { BreakerModel } from './breakerModel.ts'
+import { type Band, type BreakerModel, type HeatStore, storesOf } from './breakerModel.ts'
 
 const breakerTimeConstant = calculation({
   id: 'breaker-time-constant',
@@ -65,6 +65,25 @@ export function heldWithoutEndA(
     { I_n: breakerA, c: holds, T_a: ambientC ?? calibratedC, T_c: calibratedC },
     notes,
   )
+}
+
+/** A breaker as it stands in the warmth around it, and when its heat throws it. */
+export interface Tripping {
+  /** What it holds without end, A. */
+  readonly heldA: number
+  /** Rating that its heat is counted in, A: warm air takes from it what it takes from what is held. */
+  readonly ratingA: number
+  readonly stores: Readonly<Record<Band, HeatStore>>
+}
+
+/** @returns how the breaker of a run heats and trips, by the standard of its kind */
+export function trippingOf(
+  run: Pick<Circuit, 'breakerA' | 'ambientC'>,
+  model: BreakerModel,
+  r: Reckoner,
+): Tripping {
+  const heldA = heldWithoutEndA(run, model, r)
+  return { heldA, ratingA: heldA / model.holds, stores: storesOf(model, run.breakerA) }
 }
 
 export const breakerOverload = calculation({

@@ -20,7 +20,7 @@ import {
   SIZES,
   XLPE_C,
 } from './tables.ts'
-import { factorUpTo, nextSizeA } from '../reading.ts'
+import { factorUpTo, mm2Of, nextSizeA } from '../reading.ts'
 
 const IEC_433 = standard('IEC 60364-4-43, 433.1: I_b ≤ I_n ≤ I_z and I_2 ≤ 1.45 I_z', true)
 const I_1EFF = standard('IEC 60974-1, I₁eff sizes the supply cable; IEC 60364-5-52', true)
@@ -78,9 +78,6 @@ function conductorA(loads: readonly Load[], r: Reckoner): Ruled {
   return { value: r.take(designCurrentOfAll, { I }), source: designCurrentOfAll.source }
 }
 
-/** `2,5mm2`, `2.5 mm²` and `2.5` are the same cable. */
-const normal = (size: string): string => `${Number.parseFloat(size.trim().replace(',', '.'))} mm²`
-
 const COPPER_WARM = 1.2
 const BREAKERS = { b: IEC_B, c: IEC_C, d: IEC_D, mccb: IEC_60947 } as const
 
@@ -96,7 +93,7 @@ export const international: RuleBook = {
   breaker: (kind) => BREAKERS[kind ?? 'c'],
   ampacity({ conductorSize, metal, columnC, method, ambientC, bundled, phases }) {
     const column = columnC >= XLPE_C ? XLPE_C : PVC_C
-    const row = AMPACITY[column]?.[phases === 3 ? 3 : 2].find(([size]) => size === normal(conductorSize))
+    const row = AMPACITY[column]?.[phases === 3 ? 3 : 2].find(([size]) => size === mm2Of(conductorSize))
     const at = METHODS.findIndex((one) => one === (method ?? 'B2'))
     const tableA = row?.slice(1)[at]
     if (metal !== 'copper' || typeof tableA !== 'number') return null
@@ -113,14 +110,14 @@ export const international: RuleBook = {
     }
   },
   ohmPerKm(conductorSize, metal) {
-    const cold = OHM_PER_KM.get(normal(conductorSize))
+    const cold = OHM_PER_KM.get(mm2Of(conductorSize))
     // A loaded cable is warm: its copper has a fifth more than at 20 °C.
     return cold === undefined || metal !== 'copper'
       ? null
       : { value: cold * COPPER_WARM, source: standard('IEC 60228, at 70 °C', true) }
   },
   cordA(conductorSize) {
-    const value = CORD_A.get(normal(conductorSize))
+    const value = CORD_A.get(mm2Of(conductorSize))
     return value === undefined
       ? null
       : { value, source: standard('rubber cords in air, makers’ figures (common practice)', true) }

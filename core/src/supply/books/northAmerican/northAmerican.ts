@@ -20,7 +20,7 @@ import {
   MULTIPLIERS,
   OUTLETS,
 } from './tables.ts'
-import { factorUpTo, nextSizeA } from '../reading.ts'
+import { awgOf, factorUpTo, nextSizeA } from '../reading.ts'
 
 const PLATE = dataPlate()
 const NEC_630_11 = standard('NEC 630.11(A)', true)
@@ -99,13 +99,6 @@ const largestBreaker = calculation({
   source: standard('NEC 630.12(A) and (B)', true),
 })
 
-/** `#12`, `12 awg`, `12AWG` are the same cable. */
-function normal(size: string): string {
-  const text = size.trim().replace(/^#\s*/, '')
-  const large = /^(\d+)\s*(kcmil|mcm)$/i.exec(text)
-  return large ? `${large[1]} kcmil` : `${text.replace(/\s*awg$/i, '')} AWG`
-}
-
 /** Between two rows the rule gives none; the higher duty's row is the safe one. */
 const multiplier = (dutyPct: number): Ruled => ({
   value: factorUpTo(MULTIPLIERS, dutyPct, 1),
@@ -139,7 +132,7 @@ export const northAmerican: RuleBook = {
   breakerSizesA: BREAKERS_A,
   breaker: () => UL_489,
   ampacity({ conductorSize, metal, columnC, ambientC, bundled }) {
-    const row = (metal === 'copper' ? COPPER_A : ALUMINIUM_A).get(normal(conductorSize))
+    const row = (metal === 'copper' ? COPPER_A : ALUMINIUM_A).get(awgOf(conductorSize))
     if (!row) return null
     const [at60C, at75C, at90C] = row
     const tableA = columnC <= 60 ? at60C : columnC < 90 ? at75C : at90C
@@ -162,11 +155,11 @@ export const northAmerican: RuleBook = {
     }
   },
   ohmPerKm(conductorSize, metal) {
-    const value = (metal === 'copper' ? COPPER_OHM_PER_KM : ALUMINIUM_OHM_PER_KM).get(normal(conductorSize))
+    const value = (metal === 'copper' ? COPPER_OHM_PER_KM : ALUMINIUM_OHM_PER_KM).get(awgOf(conductorSize))
     return value === undefined ? null : { value, source: standard('NEC Chapter 9 Table 8, 75 °C', true) }
   },
   cordA(conductorSize) {
-    const value = CORD_A.get(normal(conductorSize))
+    const value = CORD_A.get(awgOf(conductorSize))
     return value === undefined ? null : { value, source: standard('NEC Table 400.5(A)(1)', true) }
   },
   breakerMostForA: ({ i1MaxA }) => ({
