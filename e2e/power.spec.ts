@@ -1,5 +1,24 @@
 /** Power: a job on every circuit of the shop, when the breaker goes, and what would mend it. */
+import type { Page } from '@playwright/test'
 import { expect, test } from './server.ts'
+
+/** Fields of a page as people fill them: by keys. */
+const typingOn = (page: Page) => ({
+  pick: async (label: string, typed: string): Promise<void> => {
+    const field = page.getByRole('combobox', { name: label, exact: true })
+    await field.click()
+    await field.press('Control+a')
+    await field.pressSequentially(typed)
+    await page.getByRole('option', { name: new RegExp(`^${typed}`) }).click()
+  },
+  type: async (label: string, text: string): Promise<void> => {
+    const field = page.getByLabel(label, { exact: true })
+    await field.click()
+    await field.press('Control+a')
+    await field.pressSequentially(text)
+    await field.press('Tab')
+  },
+})
 
 test('says after how long the breaker goes, and where it holds', async ({ page, server }) => {
   await page.goto(`${server.url}/power?job=press-frame&set-up=marl-yard`)
@@ -51,6 +70,7 @@ test('the whole shop: who welds together is chosen by name, and what does not ca
   page,
   server,
 }) => {
+  const { pick } = typingOn(page)
   await page.goto(`${server.url}/power?job=press-frame`)
   await page.getByRole('link', { name: 'The whole shop' }).press('Enter')
   await expect(page.getByRole('heading', { name: /The supply carries them all/ })).toBeVisible({
@@ -58,13 +78,6 @@ test('the whole shop: who welds together is chosen by name, and what does not ca
   })
   // Two on the same 20 A outlet.
   await page.getByRole('button', { name: 'Another machine' }).press('Enter')
-  const pick = async (label: string, typed: string): Promise<void> => {
-    const field = page.getByRole('combobox', { name: label, exact: true })
-    await field.click()
-    await field.press('Control+a')
-    await field.pressSequentially(typed)
-    await page.getByRole('option', { name: new RegExp(`^${typed}`) }).click()
-  }
   const last = await page.getByRole('button', { name: /^Leave out set-up/ }).count()
   await pick(`Set-up ${last}`, 'Marl')
   await pick(`Job of set-up ${last}`, 'Press frame')
@@ -92,15 +105,9 @@ test('the whole shop: who welds together is chosen by name, and what does not ca
 })
 
 test('a panel is drawn and a circuit put into it; a panel cannot feed itself', async ({ page, server }) => {
+  const { type } = typingOn(page)
   await page.goto(`${server.url}/equipment/panels`)
   await page.getByRole('button', { name: 'New panel' }).press('Enter')
-  const type = async (label: string, text: string): Promise<void> => {
-    const field = page.getByLabel(label, { exact: true })
-    await field.click()
-    await field.press('Control+a')
-    await field.pressSequentially(text)
-    await field.press('Tab')
-  }
   await type('Name', 'Cellar panel')
   await type('Voltage, V', '0')
   await expect(page.getByText(/Write a number from 12 to 1000 V/)).toBeVisible()
@@ -127,17 +134,12 @@ test('a generator is written down; what starts with less than it runs is refused
   server,
 }) => {
   await page.goto(`${server.url}/equipment/generators/withy-9`)
-  const starting = page.getByLabel('Starting, for a moment, W', { exact: true })
-  await starting.click()
-  await starting.press('Control+a')
-  await starting.pressSequentially('500')
-  await starting.press('Tab')
+  const { type } = typingOn(page)
+  const starting = 'Starting, for a moment, W'
+  await type(starting, '500')
   await expect(page.getByText(/swap or correct them/).first()).toBeVisible()
   expect(await server.record('generators/withy-9')).toMatchObject({ startingW: 9000 })
-  await starting.click()
-  await starting.press('Control+a')
-  await starting.pressSequentially('8200')
-  await starting.press('Tab')
+  await type(starting, '8200')
   await expect.poll(async () => await server.record('generators/withy-9')).toMatchObject({ startingW: 8200 })
   await page.goto(`${server.url}/power?job=loader-fork&set-up=orchard-stick`)
   await expect(page.getByText(/The engine burns some/)).toBeVisible()
@@ -148,13 +150,7 @@ test('a job and a set-up are picked by their names; a set that an engine drives 
   page,
   server,
 }) => {
-  const pick = async (label: string, typed: string): Promise<void> => {
-    const field = page.getByRole('combobox', { name: label, exact: true })
-    await field.click()
-    await field.press('Control+a')
-    await field.pressSequentially(typed)
-    await page.getByRole('option', { name: new RegExp(`^${typed}`) }).click()
-  }
+  const { pick } = typingOn(page)
   await page.goto(`${server.url}/power`)
   await pick('Set-up', 'Heath')
   await expect(page.getByText(/is driven by an engine/)).toBeVisible()
@@ -179,16 +175,9 @@ test('a cord of a set-up is typed, and the volts that it costs are said', async 
 
 test('welding leads are typed, and what they cost the arc is said', async ({ page, server }) => {
   await page.goto(`${server.url}/set-ups/yard-stick`)
-  const size = page.getByLabel('Welding leads', { exact: true })
-  await size.click()
-  await size.press('Control+a')
-  await size.pressSequentially('#6')
-  await size.press('Tab')
-  const length = page.getByLabel('Both together')
-  await length.click()
-  await length.press('Control+a')
-  await length.pressSequentially('100 ft')
-  await length.press('Tab')
+  const { type } = typingOn(page)
+  await type('Welding leads', '#6')
+  await type('Both together', '100 ft')
   await expect
     .poll(async () => await server.record('set-ups/yard-stick'))
     .toMatchObject({ leadSize: '6 AWG' })

@@ -14,6 +14,8 @@ const ASSUMPTIONS = /core\/src\/assumptions\//
 
 /** Who in Vuetify asks for what is left out, and for what of it. */
 const LEFT_OUT: readonly (readonly [importer: string, source: RegExp])[] = [
+  ['composables/date/date.js', /^\.\/adapters\/vuetify\.js$/],
+  ['composables/date/index.js', /^\.\/adapters\/vuetify\.js$/],
   ['VChip/VChip.js', /\/V(Chip|Slide)Group\.js$/],
   ['composables/loader.js', /\/VProgressLinear\/index\.js$/],
 ]
@@ -27,14 +29,6 @@ const leftOut: Plugin = {
 }
 
 export default defineConfig({
-  resolve: {
-    alias: [
-      {
-        find: /^\.\/adapters\/vuetify\.js$/,
-        replacement: fileURLToPath(new URL('src/noCalendar.ts', import.meta.url)),
-      },
-    ],
-  },
   plugins: [
     leftOut,
     vue(),

@@ -4,6 +4,7 @@ import {
   CATALOGUE_KEYS,
   CATALOGUE_LISTS,
   CATALOGUE_VERSION,
+  partsOf,
   type CatalogueList,
   type CatalogueRecord,
   type Clash,
@@ -524,6 +525,8 @@ export const useWorkspace = defineStore('workspace', () => {
   const amountOf = (path: Path, id: string): number | null =>
     inStock(shelf.value.stock, kindOfPath(path) ?? '', id)
   const setUps = computed(() => all('set-ups'))
+  /** Those whose parts are all there. */
+  const wholeSetUps = computed(() => setUps.value.filter((setUp) => partsOf(setUp, shelf.value).ok))
   const requirementSheets = computed(() => all('requirement-sheets'))
   const decisions = computed(() => all('decisions'))
   const jobs = computed(() => all('jobs').sort((a, b) => a.name.localeCompare(b.name)))
@@ -569,6 +572,7 @@ export const useWorkspace = defineStore('workspace', () => {
     shelf,
     amountOf,
     setUps,
+    wholeSetUps,
     requirementSheets,
     decisions,
     jobs,

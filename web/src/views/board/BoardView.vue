@@ -4,7 +4,6 @@ import {
   does,
   isEngineDriven,
   type Job,
-  partsOf,
   type ProcessId,
   PROCESSES,
   type SetUp,
@@ -43,7 +42,7 @@ const { print, spell } = usePrint()
 
 const planned = computed(() => workspace.jobs.filter(({ state }) => state === 'planned'))
 /** A set-up that lost a part has no cells: it is said below the board. */
-const whole = computed(() => workspace.setUps.filter((setUp) => partsOf(setUp, workspace.shelf).ok))
+const whole = computed(() => workspace.wholeSetUps)
 const broken = computed(() => workspace.setUps.filter((setUp) => !whole.value.includes(setUp)))
 const toBuy = computed(() => new Map(whole.value.map((setUp) => [setUp.id, toBuyOf(setUp, workspace.shelf)])))
 

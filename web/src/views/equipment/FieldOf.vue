@@ -40,12 +40,6 @@ function onSearch(text: string): void {
 /** How long a text may be is the record's to say. */
 const MOST_TEXT = 5000
 const label = computed(() => spell(spec.label))
-const choices = computed(() =>
-  'choices' in spec ? choicesOf(spec).map(([choice, words]) => [choice, spell(words)] as const) : [],
-)
-/** Choices of numbers are numbers again. */
-const choiceOf = (text: string): string | number =>
-  'choices' in spec ? (spec.choices.find((one) => String(one) === text) ?? text) : text
 /** What it may name: every record of that kind. */
 const named = computed(() => {
   const kind = RECORD_KINDS.find((one) => one === spec.more.reference)
@@ -54,6 +48,12 @@ const named = computed(() => {
     : []
   return records.map(({ id: one, name }) => [one, name] as const)
 })
+const choices = computed(() =>
+  'choices' in spec ? choicesOf(spec).map(([choice, words]) => [choice, spell(words)] as const) : named.value,
+)
+/** Choices of numbers are numbers again. */
+const choiceOf = (text: string): string | number =>
+  'choices' in spec ? (spec.choices.find((one) => String(one) === text) ?? text) : text
 const YES_NO = [
   [true, 'yes'],
   [false, 'no'],
@@ -100,15 +100,6 @@ function toggle(one: string | number): void {
     />
     <p v-if="wrong" class="problem" role="alert">{{ wrong }}</p>
   </fieldset>
-  <PickField
-    v-else-if="spec.more.reference"
-    :label="label"
-    :items="named"
-    :optional="spec.optional ?? ''"
-    :problem="wrong"
-    :model-value="asText === '' ? null : asText"
-    @update:model-value="(now) => emit('change', now)"
-  />
   <FieldFrame v-else-if="spec.kind === 'text' && spec.more.suggests" :id="id" :label="label" :problem="wrong">
     <VCombobox
       :id="id"
@@ -121,7 +112,7 @@ function toggle(one: string | number): void {
     />
   </FieldFrame>
   <TextField
-    v-else-if="spec.kind === 'text'"
+    v-else-if="spec.kind === 'text' && !spec.more.reference"
     :label="label"
     :placeholder="spec.optional ?? ''"
     :most="MOST_TEXT"

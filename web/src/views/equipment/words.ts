@@ -190,10 +190,12 @@ export interface Holding {
   readonly price: number | null
 }
 
+/** What is part of the building: it is there, and its list shows no price. */
+const WIRED_IN: ReadonlySet<keyof RecordOfPath> = new Set(['circuits', 'panels', 'loads'])
 const priceOf = (path: keyof RecordOfPath, record: RecordOfPath[keyof RecordOfPath]): number | null => {
   if (path === 'wires') return (record as Wire).packagePrice
   if (path === 'gases') return (record as Gas).refillPrice
-  if (path === 'circuits' || path === 'panels' || path === 'loads') return null
+  if (WIRED_IN.has(path)) return null
   return (record as PowerSource | Gun | Feeder | Part | Tungsten).price
 }
 
@@ -207,7 +209,7 @@ export function holdingOf(
   const price = priceOf(path, record)
   if (isCandidate(record)) return { isHere: false, words: 'to buy', price }
   if (!isInShop(record, amount)) return { isHere: false, words: 'used up', price }
-  const plain = path === 'circuits' || path === 'panels' || path === 'loads' ? '' : 'in the shop'
+  const plain = WIRED_IN.has(path) ? '' : 'in the shop'
   return { isHere: true, words: stockWords(path, amount, notation) ?? plain, price }
 }
 

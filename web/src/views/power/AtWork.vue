@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { type LeftOut, partsOf } from '@brannik/core'
+import type { LeftOut } from '@brannik/core'
 import { computed } from 'vue'
 import ChoiceField from '../../components/ChoiceField.vue'
 import type { Choice } from '../../engine/engine.ts'
@@ -16,7 +16,7 @@ const workspace = useWorkspace()
 const jobs = computed(() =>
   workspace.jobs.filter(({ state, joints }) => state !== 'archived' && joints.length > 0),
 )
-const setUps = computed(() => workspace.setUps.filter((setUp) => partsOf(setUp, workspace.shelf).ok))
+const setUps = computed(() => workspace.wholeSetUps)
 const WHY: Readonly<Record<LeftOut['why'], string>> = {
   engine: 'makes its own power, and loads nobody',
   'other-volts': 'does not take the volts of its circuit, or its plate cannot be right',

@@ -3,7 +3,6 @@ import {
   type Circuit,
   isEngineDriven,
   type OnCircuit,
-  partsOf,
   type PatternOfWork,
   sentenceOf,
   titleOf,
@@ -35,7 +34,7 @@ const named = (key: string): string | null => {
 }
 const jobs = computed(() => workspace.jobs.filter(({ state }) => state !== 'archived'))
 const job = computed(() => jobs.value.find(({ id }) => id === named('job')) ?? jobs.value[0] ?? null)
-const setUps = computed(() => workspace.setUps.filter((setUp) => partsOf(setUp, workspace.shelf).ok))
+const setUps = computed(() => workspace.wholeSetUps)
 const setUp = computed(
   () =>
     setUps.value.find(({ id }) => id === (named('set-up') ?? job.value?.setUpId)) ?? setUps.value[0] ?? null,
@@ -309,7 +308,7 @@ const arrives = ({ findings }: Row): string => {
       <section class="sheet pad">
         <h2>On every circuit</h2>
         <div class="scroll">
-          <table>
+          <table class="ruled">
             <thead>
               <tr>
                 <th scope="col">Circuit</th>
@@ -363,6 +362,7 @@ const arrives = ({ findings }: Row): string => {
   </div>
 </template>
 
+<style scoped src="./tables.css" />
 <style scoped>
 .job-power {
   display: grid;
@@ -392,10 +392,6 @@ const arrives = ({ findings }: Row): string => {
 h2 {
   font-size: var(--text-l);
   margin: 0 0 8px;
-}
-h3 {
-  font-size: inherit;
-  margin: 12px 0 4px;
 }
 .well .verdict {
   margin-right: 4px;
@@ -455,40 +451,9 @@ figcaption {
   box-shadow: inset 0 0 0 1px var(--copper);
   font-weight: 700;
 }
-.scroll {
-  overflow-x: auto;
-}
-table {
-  border-collapse: collapse;
-  width: 100%;
-}
-th,
-td {
-  border-top: 1px solid var(--line);
-  padding: 6px 12px 6px 0;
-  text-align: left;
-  vertical-align: top;
-}
-thead th {
-  border: 0;
-  color: var(--ink-2);
-  font-size: var(--text-s);
-  font-weight: 400;
-  white-space: nowrap;
-}
-tbody th {
-  font-weight: 400;
-}
-tbody th .label {
-  display: block;
-}
 tr.chosen th {
   box-shadow: inset 3px 0 0 var(--copper);
   padding-left: 10px;
-}
-.number {
-  text-align: right;
-  white-space: nowrap;
 }
 @media screen and (max-width: 1000px) {
   .answer,

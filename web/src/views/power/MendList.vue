@@ -14,16 +14,21 @@ const money = useMoney()
 const circuitName = (id: string): string => workspace.get('circuits', id)?.name ?? id
 const volts = (voltageV: number, phases: 1 | 3): string =>
   `${print(voltageV, 'V')}${phases === 3 ? ', three-phase' : ''}`
-function costWords({ kind, cost, ...mend }: PowerMend): string {
-  if (kind === 'move') {
-    const isThere = 'isThere' in mend && mend.isThere
-    if (isThere) return 'it is there'
-    return cost === null ? 'to be pulled, by an electrician' : `to be pulled for ${money(cost)}`
+function costWords(mend: PowerMend): string {
+  const { cost } = mend
+  switch (mend.kind) {
+    case 'move':
+      if (mend.isThere) return 'it is there'
+      return cost === null ? 'to be pulled, by an electrician' : `to be pulled for ${money(cost)}`
+    case 'breaker':
+    case 'new-circuit':
+      return `some ${money(cost ?? 0)}, by a licensed electrician`
+    case 'cord':
+    case 'leads':
+      return 'to buy'
+    default:
+      return cost === null ? '' : `${money(cost)} of time`
   }
-  if (kind === 'breaker' || kind === 'new-circuit')
-    return `some ${money(cost ?? 0)}, by a licensed electrician`
-  if (kind === 'cord' || kind === 'leads') return 'to buy'
-  return cost === null ? '' : `${money(cost)} of time`
 }
 </script>
 

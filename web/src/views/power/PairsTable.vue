@@ -23,7 +23,7 @@ const words = ({ verdict, at }: Pair): string =>
 
 <template>
   <div class="scroll">
-    <table>
+    <table class="ruled pairs">
       <thead>
         <tr>
           <td></td>
@@ -45,26 +45,10 @@ const words = ({ verdict, at }: Pair): string =>
   </div>
 </template>
 
+<style scoped src="./tables.css" />
 <style scoped>
-.scroll {
-  overflow-x: auto;
-}
-table {
-  border-collapse: collapse;
-}
-th,
-td {
-  border-top: 1px solid var(--line);
-  font-weight: 400;
-  padding: 6px 14px 6px 0;
-  text-align: left;
-  vertical-align: top;
-}
-thead th,
-thead td {
-  border: 0;
-  color: var(--ink-2);
-  font-size: var(--text-s);
+.pairs {
+  width: auto;
 }
 td .label {
   margin-left: 4px;

@@ -165,7 +165,7 @@ const hasGenerator = computed(() => nodes.value.some(({ kind }) => kind === 'gen
     <section v-if="answer && nodes.length > 0" class="sheet pad">
       <h2>Every breaker</h2>
       <div class="scroll">
-        <table>
+        <table class="ruled">
           <thead>
             <tr>
               <th scope="col">Breaker</th>
@@ -203,6 +203,7 @@ const hasGenerator = computed(() => nodes.value.some(({ kind }) => kind === 'gen
   </div>
 </template>
 
+<style scoped src="./tables.css" />
 <style scoped>
 .shop-power {
   display: grid;
@@ -288,37 +289,6 @@ figcaption {
   display: flex;
   flex-wrap: wrap;
   gap: 2px 12px;
-}
-.scroll {
-  overflow-x: auto;
-}
-table {
-  border-collapse: collapse;
-  width: 100%;
-}
-th,
-td {
-  border-top: 1px solid var(--line);
-  padding: 6px 12px 6px 0;
-  text-align: left;
-  vertical-align: top;
-}
-thead th {
-  border: 0;
-  color: var(--ink-2);
-  font-size: var(--text-s);
-  font-weight: 400;
-  white-space: nowrap;
-}
-tbody th {
-  font-weight: 400;
-}
-tbody th .label {
-  display: block;
-}
-.number {
-  text-align: right;
-  white-space: nowrap;
 }
 @media screen and (max-width: 1000px) {
   .two {

@@ -14,7 +14,7 @@ import PickField from '../../components/PickField.vue'
 import QuantityField from '../../components/QuantityField.vue'
 import TextField from '../../components/TextField.vue'
 import { useWorkspace } from '../../stores/workspace.ts'
-import { readCordSize } from './cordSize.ts'
+import CableFields from './CableFields.vue'
 
 /** How a set-up is run: process, polarity, start, stick-out, flow; and for which job it is looked at. */
 const { setUp, jobId } = defineProps<{ setUp: SetUp; jobId: string }>()
@@ -90,41 +90,23 @@ function setProcess(processId: ProcessId): void {
       :model-value="setUp.electronicsNear"
       @update:model-value="emit('change', { electronicsNear: !setUp.electronicsNear }, 'electronics near by')"
     />
-    <TextField
-      class="short-field"
+    <CableFields
       label="Extension cord"
-      optional="none"
-      :most="24"
-      :accepts="(text) => readCordSize(text, workspace.notation.system === 'imperial')"
-      :model-value="setUp.cordSize ?? ''"
-      @update:model-value="(now) => emit('change', { cordSize: now === '' ? null : now }, 'extension cord')"
+      none="none"
+      length-label="Its length"
+      :size="setUp.cordSize"
+      :length-mm="setUp.cordLengthMm"
+      @size="(cordSize) => emit('change', { cordSize }, 'extension cord')"
+      @length="(cordLengthMm) => emit('change', { cordLengthMm }, 'length of the cord')"
     />
-    <QuantityField
-      v-if="setUp.cordSize !== null"
-      class="short-field"
-      kind="length"
-      label="Its length"
-      optional="not said"
-      :model-value="setUp.cordLengthMm"
-      @update:model-value="(now) => emit('change', { cordLengthMm: now }, 'length of the cord')"
-    />
-    <TextField
-      class="short-field"
+    <CableFields
       label="Welding leads"
-      optional="its own"
-      :most="24"
-      :accepts="(text) => readCordSize(text, workspace.notation.system === 'imperial')"
-      :model-value="setUp.leadSize ?? ''"
-      @update:model-value="(now) => emit('change', { leadSize: now === '' ? null : now }, 'welding leads')"
-    />
-    <QuantityField
-      v-if="setUp.leadSize !== null"
-      class="short-field"
-      kind="length"
-      label="Both together"
-      optional="not said"
-      :model-value="setUp.leadLengthMm"
-      @update:model-value="(now) => emit('change', { leadLengthMm: now }, 'length of the leads')"
+      none="its own"
+      length-label="Both together"
+      :size="setUp.leadSize"
+      :length-mm="setUp.leadLengthMm"
+      @size="(leadSize) => emit('change', { leadSize }, 'welding leads')"
+      @length="(leadLengthMm) => emit('change', { leadLengthMm }, 'length of the leads')"
     />
     <ChoiceField
       class="for-job"

@@ -1,6 +1,7 @@
 /** A new set-up for a process: every place filled from the shelf with what fits first. */
 import {
   capabilityOf,
+  NOTHING_SET,
   emptyChoice,
   fitOut,
   HOLDER,
@@ -27,15 +28,7 @@ export function newSetUp(process: ProcessId, shop: Shop, shelf: Shelf, taken: re
     const settings = {
       process,
       polarity: on,
-      start: null,
-      electronicsNear: false,
-      stickOutMm: null,
-      flowLPerMin: null,
-      cordSize: null,
-      cordLengthMm: null,
-      leadSize: null,
-      leadLengthMm: null,
-      linksSetV: null,
+      ...NOTHING_SET,
     }
     return {
       settings,

@@ -1,0 +1,45 @@
+<script setup lang="ts">
+import QuantityField from '../../components/QuantityField.vue'
+import TextField from '../../components/TextField.vue'
+import { useWorkspace } from '../../stores/workspace.ts'
+import { readCordSize } from './cordSize.ts'
+
+/** A cable that is laid for the work: its size as printed on it, and once it is there how long it is. */
+const { label, none, lengthLabel, size, lengthMm } = defineProps<{
+  label: string
+  /** What an empty size means. */
+  none: string
+  lengthLabel: string
+  size: string | null
+  lengthMm: number | null
+}>()
+const emit = defineEmits<{ size: [size: string | null]; length: [lengthMm: number | null] }>()
+const workspace = useWorkspace()
+</script>
+
+<template>
+  <TextField
+    class="short-field"
+    :label="label"
+    :optional="none"
+    :most="24"
+    :accepts="(text) => readCordSize(text, workspace.notation.system === 'imperial')"
+    :model-value="size ?? ''"
+    @update:model-value="(now) => emit('size', now === '' ? null : now)"
+  />
+  <QuantityField
+    v-if="size !== null"
+    class="short-field"
+    kind="length"
+    :label="lengthLabel"
+    optional="not said"
+    :model-value="lengthMm"
+    @update:model-value="(now) => emit('length', now)"
+  />
+</template>
+
+<style scoped>
+.short-field {
+  width: 88px;
+}
+</style>
