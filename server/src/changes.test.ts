@@ -1,6 +1,7 @@
 import { get as ask } from 'node:http'
-import { afterAll, beforeAll, expect, it } from 'vitest'
-import { watchChanges } from './changes.ts'
+import { afterAll, beforeAll, describe, expect, it } from 'vitest'
+import { LISTENER, type Told, watchChanges } from './changes.ts'
+import { forgetOldChanges } from './stores/changeLog.ts'
 import { startServer, type TestServer } from './testing.ts'
 
 let server: TestServer
@@ -11,49 +12,70 @@ afterAll(async () => {
   await server.close()
 })
 
-/** Everything that a page hears from now on. */
-async function hear() {
+interface Heard {
+  readonly headers: Record<string, unknown>
+  readonly until: (words: string) => Promise<void>
+  readonly said: () => string
+  readonly stop: () => void
+}
+
+/**
+ * Everything that a page hears from now on; it is connected to the database when this returns.
+ * @param since the position up to where it has heard
+ */
+async function hear(since?: string, headers: Record<string, string> = {}): Promise<Heard> {
   let text = ''
-  const request = ask(`${server.url}/api/changes`, { headers: { 'Accept-Encoding': 'gzip' } })
-  const headers = await new Promise<Record<string, unknown>>((resolve, reject) => {
+  let told: () => void = () => undefined
+  const query = since === undefined ? '' : `?since=${since}`
+  const request = ask(`${server.url}/api/changes${query}`, {
+    headers: { 'Accept-Encoding': 'gzip', ...headers },
+  })
+  const answered = await new Promise<Record<string, unknown>>((resolve, reject) => {
     request.once('error', reject)
     request.once('response', (response) => {
-      response.on('data', (chunk) => (text += String(chunk)))
+      response.on('data', (chunk) => {
+        text += String(chunk)
+        told()
+      })
       resolve(response.headers)
     })
   })
   const until = async (words: string): Promise<void> => {
-    const began = Date.now()
-    while (!text.includes(words)) {
-      if (Date.now() - began > 20_000) throw new Error(`${words} was not heard, only: ${text}`)
-      await new Promise((resolve) => setTimeout(resolve, 20))
-    }
+    while (!text.includes(words)) await new Promise<void>((resolve) => (told = resolve))
   }
-  await until('retry:')
-  return { headers, until, said: () => text, stop: () => request.destroy() }
+  await until('event: position')
+  return { headers: answered, until, said: () => text, stop: () => request.destroy() }
 }
+
+const position = async (): Promise<string> =>
+  ((await server.call('GET', '/api/changes/position')).body as { position: string }).position
 
 const job = async () =>
   (await server.call('GET', '/api/jobs/press-frame')).body as {
     version: number
     record: Record<string, unknown>
   }
+/** @returns the version that it has then */
+async function write(note: string): Promise<number> {
+  const { version, record } = await job()
+  const { status } = await server.call(
+    'PUT',
+    '/api/jobs/press-frame',
+    { ...record, note },
+    { 'If-Match': `"${version}"` },
+  )
+  expect(status).toBe(200)
+  return version + 1
+}
+const framed = (version: number): string => `data: {"path":"jobs","id":"press-frame","version":${version}}`
 
 it('a page hears of every write at once, with the version to ask for', async () => {
   const page = await hear()
   expect(page.headers['content-type']).toContain('text/event-stream')
   // Packed, it would come in lumps.
   expect(page.headers['content-encoding']).toBeUndefined()
-  // The listening may begin a moment after the answer.
-  await new Promise((resolve) => setTimeout(resolve, 500))
-  const { version, record } = await job()
-  await server.call(
-    'PUT',
-    '/api/jobs/press-frame',
-    { ...record, note: 'heard' },
-    { 'If-Match': `"${version}"` },
-  )
-  await page.until(`data: {"path":"jobs","id":"press-frame","version":${version + 1}}`)
+  const { record } = await job()
+  await page.until(framed(await write('heard')))
   await server.call('POST', '/api/jobs', { ...record, id: 'passing', name: 'Passing' })
   await page.until('"id":"passing","version":1}')
   await server.call('DELETE', '/api/jobs/passing', undefined, { 'If-Match': '"1"' })
@@ -63,7 +85,6 @@ it('a page hears of every write at once, with the version to ask for', async () 
 
 it('of very many at once only the kind is told', async () => {
   const page = await hear()
-  await new Promise((resolve) => setTimeout(resolve, 500))
   await server.database.query(`insert into record (kind, id, body, schema_version)
     select 'gas', 'g' || n, jsonb_build_object('id', 'g' || n, 'name', 'Gas ' || n), 1 from generate_series(1, 150) n`)
   await page.until('data: {"path":"gases"}')
@@ -74,43 +95,118 @@ it('of very many at once only the kind is told', async () => {
 
 it('a write that is taken back tells nothing', async () => {
   const page = await hear()
-  await new Promise((resolve) => setTimeout(resolve, 500))
   const { version, record } = await job()
   const refused = await server.call('PUT', '/api/jobs/press-frame', record, {
     'If-Match': `"${version + 7}"`,
   })
   expect(refused.status).toBe(412)
-  await server.call(
-    'PUT',
-    '/api/jobs/press-frame',
-    { ...record, note: 'last' },
-    { 'If-Match': `"${version}"` },
-  )
-  await page.until(`"version":${version + 1}}`)
+  await page.until(framed(await write('last')))
   // Of this job alone: what another test wrote may still be on its way.
   expect(page.said().match(/"path":"jobs","id":"press-frame"/g)).toHaveLength(1)
   page.stop()
 })
 
-it('a connection that is lost is made anew, and whoever listens is told to look again', async () => {
-  const listening = `select pid from pg_stat_activity
-    where datname = current_database() and query = 'listen brannik_change'`
-  const listeners = async (): Promise<number> => (await server.database.query(listening)).rowCount ?? 0
-  const before = await listeners()
+describe('a page that was away', () => {
+  it('is told what it missed since its position, and nothing from before', async () => {
+    const before = await write('before')
+    const since = await position()
+    const missed = await write('missed')
+    const page = await hear(since)
+    expect(page.said()).toContain(framed(missed))
+    expect(page.said()).not.toContain(framed(before))
+    expect(page.said()).not.toContain('event: lost')
+    // And then goes on.
+    await page.until(framed(await write('after')))
+    page.stop()
+  })
+
+  it('goes on from the position that it heard last where its connection was cut', async () => {
+    const first = await hear(await position())
+    const [, id = ''] = /^id: (\S+)$/m.exec(first.said()) ?? []
+    first.stop()
+    const missed = await write('while it was cut')
+    // A browser sends both: the address is that of the first time.
+    const again = await hear('nothing of ours', { 'Last-Event-ID': id })
+    expect(again.said()).toContain(framed(missed))
+    expect(again.said()).not.toContain('event: lost')
+    again.stop()
+  })
+
+  it('misses no transaction that began before its position and ended after it', async () => {
+    const slow = await server.database.connect()
+    await slow.query('begin')
+    await slow.query(`update record set body = jsonb_set(body, '{note}', '"slow"'), version = version + 1
+      where kind = 'job' and id = 'loader-fork'`)
+    // Quicker ones come and go meanwhile.
+    await write('quick')
+    const since = await position()
+    await slow.query('commit')
+    slow.release()
+    const page = await hear(since)
+    expect(page.said()).toContain('"id":"loader-fork"')
+    page.stop()
+  })
+
+  it('hears of the kind alone where it missed very many', async () => {
+    const since = await position()
+    await server.database.query(
+      `insert into change_log (kind, id, version) select 'wire', 'w' || n, 1 from generate_series(1, 501) n`,
+    )
+    const page = await hear(since)
+    expect(page.said()).toContain('data: {"path":"wires"}')
+    expect(page.said()).not.toContain('"id":"w1"')
+    page.stop()
+  })
+
+  it.each([
+    ['that it does not know', () => undefined],
+    ['of another database', (now: string) => now.replace(/^\d+/, '1')],
+    ['older than what is kept', (now: string) => now.replace(/\d+$/, (second) => `${Number(second) - 90_000}`)],
+    ['that is none', () => 'yesterday'],
+  ])('looks at everything where it gives a position %s', async (_what, change) => {
+    const page = await hear(change(await position()))
+    expect(page.said()).toContain('event: lost')
+    page.stop()
+  })
+})
+
+it('changes are forgotten after a day', async () => {
+  await server.database.query(
+    `insert into change_log (kind, id, version, at)
+       values ('wire', 'old', 1, now() - interval '25 hours'), ('wire', 'young', 1, now() - interval '23 hours')`,
+  )
+  await forgetOldChanges(server.database)
+  const left = `select id from change_log where id in ('old', 'young')`
+  expect((await server.database.query(left)).rows).toEqual([{ id: 'young' }])
+})
+
+it('a connection that is lost is made anew, and whoever listens is told what was missed', async () => {
   const losses: unknown[] = []
   const changes = watchChanges(server.databaseUrl, (error) => losses.push(error))
-  const heard: unknown[] = []
-  const stop = changes.listen((told) => heard.push(told))
-  const until = async (holds: () => boolean | Promise<boolean>): Promise<void> => {
-    const began = Date.now()
-    while (!(await holds())) {
-      if (Date.now() - began > 20_000) throw new Error('it did not come about')
-      await new Promise((resolve) => setTimeout(resolve, 50))
-    }
+  const heard: Told[] = []
+  let told: () => void = () => undefined
+  const stop = changes.listen((one) => {
+    heard.push(one)
+    told()
+  }, await position())
+  const until = async (holds: (one: Told) => boolean): Promise<void> => {
+    while (!heard.some(holds)) await new Promise<void>((resolve) => (told = resolve))
   }
-  await until(async () => (await listeners()) > before)
-  await server.database.query(`select pg_terminate_backend(pid) from (${listening}) as listeners`)
-  await until(() => heard.includes('lost'))
+  const isPosition = (one: Told): boolean => typeof one === 'object' && 'position' in one
+  await until(isPosition)
+  heard.length = 0
+  // In one statement: nothing is written before the connection is gone, and it is gone before it could be told.
+  await server.database.query(
+    `with gone as (
+       select pg_terminate_backend(pid) as is_gone from pg_stat_activity
+       where datname = current_database() and application_name = $1)
+     update record set body = jsonb_set(body, '{note}', '"unheard"'), version = version + 1
+       where kind = 'job' and id = 'loader-fork' and (select bool_and(is_gone) from gone)`,
+    [LISTENER],
+  )
+  await until((one) => typeof one === 'object' && 'id' in one && one.id === 'loader-fork')
+  await until(isPosition)
+  expect(heard).not.toContain('lost')
   expect(losses.length).toBeGreaterThan(0)
   stop()
   await changes.close()

@@ -1,25 +1,30 @@
-/** Listens to the database for changes, made by whichever server, and passes them on to those who wait for them. */
+/**
+ * Listens to the database for changes, made by whichever server, and passes them on to those who wait for them. Whoever
+ * says up to where it has heard is first told what it missed.
+ */
 import pg from 'pg'
-import { z } from 'zod'
 import { LIMITS } from './limits.ts'
+import { type Change, changeSchema, changesSince, positionNow } from './stores/changeLog.ts'
 
 const CHANNEL = 'brannik_change'
-const changeSchema = z.object({
-  kind: z.string(),
-  /** Absent where very many changed at once. */
-  id: z.string().optional(),
-  /** 0: it was deleted. */
-  version: z.number().int().optional(),
-})
-export type Change = z.infer<typeof changeSchema>
+/** How the database lists the connection. */
+export const LISTENER = 'brannik listens for changes'
 
-/** `lost` where changes may have been missed: whoever shows records asks for all of them again. */
-export type Told = Change | 'lost'
+/** A change; `lost` where some were missed and nobody knows which; up to where everything has been told. */
+export type Told = Change | 'lost' | { readonly position: string }
 
 export interface Changes {
-  /** @returns ends it */
-  listen(tell: (told: Told) => void): () => void
+  /**
+   * @param since up to where the listener has heard already; null where it begins now
+   * @returns ends it
+   */
+  listen(tell: (told: Told) => void, since: string | null): () => void
   close(): Promise<void>
+}
+
+interface Listener {
+  readonly tell: (told: Told) => void
+  position: string | null
 }
 
 const AGAIN_MS = 1000
@@ -29,55 +34,101 @@ const AGAIN_MS = 1000
  * @param onLost told of every connection that is lost
  */
 export function watchChanges(databaseUrl: string, onLost: (error: unknown) => void): Changes {
-  const listeners = new Set<(told: Told) => void>()
+  const listeners = new Set<Listener>()
   let client: pg.Client | null = null
+  let isListening = false
   let again: NodeJS.Timeout | null = null
   let isClosed = false
-  const tell = (told: Told): void => {
-    for (const listener of listeners) listener(told)
+  /** A notice may still be on its way when the database names a position: it is passed on one beat later. */
+  let nextPosition: string | null = null
+
+  function lost(connection: pg.Client, error: unknown): void {
+    if (client !== connection) return
+    client = null
+    isListening = false
+    nextPosition = null
+    void connection.end().catch(() => undefined)
+    if (isClosed) return
+    onLost(error)
+    again = setTimeout(() => {
+      again = null
+      void connect()
+    }, AGAIN_MS)
+    again.unref()
   }
 
-  async function connect(isFirst: boolean): Promise<void> {
+  const advance = (listener: Listener, position: string): void => {
+    listener.position = position
+    listener.tell({ position })
+  }
+
+  async function catchUp(connection: pg.Client, listener: Listener): Promise<void> {
+    try {
+      const { position, changes } = await changesSince(connection, listener.position)
+      if (client !== connection || !listeners.has(listener)) return
+      if (changes === null) listener.tell('lost')
+      else changes.forEach(listener.tell)
+      advance(listener, position)
+    } catch (error) {
+      lost(connection, error)
+    }
+  }
+
+  async function connect(): Promise<void> {
     const connection = new pg.Client({
       connectionString: databaseUrl,
+      application_name: LISTENER,
       connectionTimeoutMillis: LIMITS.connectMs,
       keepAlive: true,
     })
     client = connection
     connection.on('notification', ({ payload }) => {
       const read = changeSchema.safeParse(JSON.parse(payload ?? 'null'))
-      if (read.success) tell(read.data)
+      if (read.success) for (const { tell } of listeners) tell(read.data)
     })
-    const retry = (error: unknown): void => {
-      if (client !== connection) return
-      client = null
-      void connection.end().catch(() => undefined)
-      if (isClosed) return
-      onLost(error)
-      again = setTimeout(() => void connect(false), AGAIN_MS)
-      again.unref()
-    }
-    connection.on('error', retry)
+    connection.on('error', (error) => {
+      lost(connection, error)
+    })
     connection.on('end', () => {
-      retry(new Error('the connection that listens for changes ended'))
+      lost(connection, new Error('the connection that listens for changes ended'))
     })
     try {
       await connection.connect()
       await connection.query(`listen ${CHANNEL}`)
-      if (!isFirst) tell('lost')
     } catch (error) {
-      retry(error)
+      lost(connection, error)
+      return
     }
+    isListening = true
+    await Promise.all([...listeners].map((listener) => catchUp(connection, listener)))
   }
 
+  async function beat(): Promise<void> {
+    const connection = client
+    if (!connection || !isListening || listeners.size === 0) return
+    try {
+      const position = await positionNow(connection)
+      if (client !== connection) return
+      if (nextPosition !== null) for (const listener of listeners) advance(listener, nextPosition)
+      nextPosition = position
+    } catch (error) {
+      lost(connection, error)
+    }
+  }
+  const beats = setInterval(() => void beat(), LIMITS.changeBeatMs)
+  beats.unref()
+
   return {
-    listen(listener) {
+    listen(tell, since) {
+      const listener: Listener = { tell, position: since }
       listeners.add(listener)
-      if (!client && !again && !isClosed) void connect(true)
+      if (client && isListening) void catchUp(client, listener)
+      else if (!client && !again && !isClosed) void connect()
       return () => listeners.delete(listener)
     },
     async close() {
       isClosed = true
+      clearInterval(beats)
       if (again) clearTimeout(again)
       const ending = client
       client = null

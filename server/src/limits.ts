@@ -50,6 +50,9 @@ export const LIMITS = {
   changeBeatMs: 25_000,
   changeStreamMs: 900_000,
   changeAgainMs: 1500,
+  /** How long it is known what has changed, and how many changes a page that was away is told one by one. */
+  changeLogS: 86_400,
+  changesTold: 500,
 
   writesPerMinute: 12_000,
   signInsPerMinute: 20,

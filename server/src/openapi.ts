@@ -167,13 +167,31 @@ const DOORS = {
     get: plain('Who asks, in which role, and whether sign-in is asked here', { 200: said('You') }),
   },
   '/api/changes': {
-    get: plain('What is changed, by anybody, as server-sent events while it is connected', {
-      200: {
-        description:
-          'Events `change` with path, id and new version (0: deleted; no id: very many at once), and `lost` where some may have been missed',
-        content: { 'text/event-stream': { schema: { type: 'string' } } },
+    get: plain(
+      'What is changed, by anybody, as server-sent events while it is connected; first what was missed since a position',
+      {
+        200: {
+          description:
+            'Events `change` with path, id and new version (0: deleted; no id: very many at once), `position` up to where everything has been told, and `lost` where nobody knows what was missed',
+          content: { 'text/event-stream': { schema: { type: 'string' } } },
+        },
+        503: problem('Too many are connected'),
       },
-      503: problem('Too many are connected'),
+      {
+        parameters: [
+          {
+            name: 'since',
+            in: 'query',
+            schema: { type: 'string' },
+            description: 'A position; the header `Last-Event-ID` of a connection that was cut goes before it',
+          },
+        ],
+      },
+    ),
+  },
+  '/api/changes/position': {
+    get: plain('Up to where everything has been told: asked for before the lists, it is where the changes begin', {
+      200: said('The position'),
     }),
   },
   '/api/sign-in': {

@@ -1,9 +1,10 @@
-/** What is tidied now and then: answers, sessions and counts that are too old to matter. */
+/** What is tidied now and then: answers, changes, sessions and counts that are too old to matter. */
 import type { Logger } from 'pino'
 import { forgetOldCounts } from './access/rate.ts'
 import { forgetOldSessions } from './access/sessions.ts'
 import type { Database } from './database.ts'
 import { forgetOldAnswers } from './stores/answers.ts'
+import { forgetOldChanges } from './stores/changeLog.ts'
 
 const EVERY_MS = 3_600_000
 
@@ -11,6 +12,7 @@ const EVERY_MS = 3_600_000
 export function startUpkeep(database: Database, logger: Logger): () => void {
   const tidy = async (): Promise<void> => {
     await forgetOldAnswers(database)
+    await forgetOldChanges(database)
     await forgetOldSessions(database)
     await forgetOldCounts(database)
   }

@@ -107,6 +107,7 @@ export async function backUpTo(databaseUrl: string, file: string): Promise<void>
       '--no-privileges',
       '--exclude-table-data=rate_window',
       '--exclude-table-data=sign_in_failure',
+      '--exclude-table-data=change_log',
       `--file=${unfinished}`,
     ])
     await sync(unfinished)

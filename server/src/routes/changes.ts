@@ -1,18 +1,26 @@
-/** What others change, as server-sent events: which record, and its new version; whoever shows it fetches it. */
+/**
+ * What others change, as server-sent events: which record, and its new version; whoever shows it fetches it. A connection
+ * that was cut goes on where it stopped.
+ */
 import type { Response } from 'express'
 import { LIMITS } from '../limits.ts'
 import { Problem } from '../problems.ts'
 import type { AddRoutes } from '../services.ts'
+import { positionNow } from '../stores/changeLog.ts'
 import { pathOfKind } from '../stores/kinds.ts'
 import type { Told } from '../changes.ts'
 
 const eventOf = (told: Told): string => {
   if (told === 'lost') return 'event: lost\ndata: {}\n\n'
+  if ('position' in told) return `id: ${told.position}\nevent: position\ndata: {}\n\n`
   const { kind, ...rest } = told
   return `event: change\ndata: ${JSON.stringify({ path: pathOfKind(kind), ...rest })}\n\n`
 }
 
-export const changeRoutes: AddRoutes = (api, { changes, streams }) => {
+export const changeRoutes: AddRoutes = (api, { changes, database, streams }) => {
+  api.on('get', '/changes/position', 'guest', async (_request, response) => {
+    response.json({ position: await positionNow(database) })
+  })
   api.on('get', '/changes', 'guest', (request, response) => {
     if (streams.size >= LIMITS.changeStreams)
       throw new Problem(503, 'Busy', 'Too many wait for changes already. Ask for what you need instead.', {
@@ -25,7 +33,11 @@ export const changeRoutes: AddRoutes = (api, { changes, streams }) => {
       'X-Accel-Buffering': 'no',
     })
     response.write(`retry: ${LIMITS.changeAgainMs}\n\n`)
-    const stop = changes.listen((told) => response.write(eventOf(told)))
+    const since = request.get('Last-Event-ID') ?? request.query['since']
+    const stop = changes.listen(
+      (told) => response.write(eventOf(told)),
+      typeof since === 'string' ? since : null,
+    )
     const beat = setInterval(() => response.write(': still here\n\n'), LIMITS.changeBeatMs)
     // Whoever comes again says anew who it is: a session that has ended does not go on listening.
     const over = setTimeout(() => response.end(), LIMITS.changeStreamMs)

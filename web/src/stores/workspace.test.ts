@@ -207,6 +207,45 @@ describe('what others change', () => {
     expect(frame().quantity).toBe(34)
   })
 
+  it('in an answer that is older than an own save, the save stays, and so does what was made meanwhile', async () => {
+    const { workspace, send } = await hearing()
+    const inner = fetch
+    const answers: (() => void)[] = []
+    const before = await (await inner('/api/jobs?limit=500')).text()
+    vi.stubGlobal('fetch', async (path: string, init: RequestInit = {}) => {
+      if (!path.startsWith('/api/jobs?')) return inner(path, init)
+      await new Promise<void>((resolve) => answers.push(resolve))
+      return new Response(before)
+    })
+    await send('lost')
+    workspace.edit('jobs', 'press-frame', { ...frame(), quantity: 6 }, 'pieces')
+    workspace.edit('jobs', 'gate', { ...frame(), id: 'gate', name: 'Gate' }, 'new job')
+    workspace.edit('jobs', 'loader-fork', null, 'deletion')
+    await vi.advanceTimersByTimeAsync(700)
+    for (const answer of answers) answer()
+    await vi.advanceTimersByTimeAsync(0)
+    expect(frame().quantity).toBe(6)
+    expect(workspace.get('jobs', 'gate')?.name).toBe('Gate')
+    expect(workspace.get('jobs', 'loader-fork')).toBeNull()
+  })
+
+  it('is what the next edit begins from, also of a record that was saved here before', async () => {
+    const { workspace, stored, send } = await hearing()
+    workspace.edit('jobs', 'press-frame', { ...frame(), quantity: 6 }, 'pieces')
+    await vi.advanceTimersByTimeAsync(700)
+    stored.set('jobs/press-frame', { version: 5, record: { ...frame(), quantity: 12 } })
+    await send('change', { path: 'jobs', id: 'press-frame', version: 5 })
+    const headers: unknown[] = []
+    const inner = fetch
+    vi.stubGlobal('fetch', (path: string, init: RequestInit = {}) => {
+      if (init.method === 'PUT') headers.push((init.headers as Record<string, string>)['If-Match'])
+      return inner(path, init)
+    })
+    workspace.edit('jobs', 'press-frame', { ...frame(), quantity: 13 }, 'pieces')
+    await vi.advanceTimersByTimeAsync(700)
+    expect(headers).toEqual(['"5"'])
+  })
+
   it('is listened to again where the browser has given up', async () => {
     const { sources } = await hearing()
     const [first] = sources
