@@ -53,7 +53,20 @@ export const onKept = (listener: (at: Date) => void): void => {
   whenKept = listener
 }
 
-async function request<T>(method: string, path: string, { body, version, key }: Sent = {}): Promise<T> {
+interface Answer<T> {
+  readonly body: T
+  /** When it was fetched, where it is not the server’s but what is kept of it. */
+  readonly keptAt: string | null
+}
+
+const request = async <T>(method: string, path: string, sent: Sent = {}): Promise<T> =>
+  (await fetched<T>(method, path, sent)).body
+
+async function fetched<T>(
+  method: string,
+  path: string,
+  { body, version, key }: Sent = {},
+): Promise<Answer<T>> {
   let response: Response
   try {
     response = await fetch(`/api/${path}`, {
@@ -71,9 +84,9 @@ async function request<T>(method: string, path: string, { body, version, key }: 
   }
   const keptAt = response.headers.get(KEPT_AT)
   if (keptAt !== null) whenKept(new Date(keptAt))
-  if (response.status === 204) return undefined as T
+  if (response.status === 204) return { body: undefined as T, keptAt }
   const answer: unknown = await response.json().catch(() => null)
-  if (response.ok) return answer as T
+  if (response.ok) return { body: answer as T, keptAt }
   const problem = (answer ?? {}) as ProblemBody
   if (response.status === 401 && path !== 'sign-in') whenSignedOut()
   throw new RequestFailed(
@@ -89,21 +102,29 @@ async function request<T>(method: string, path: string, { body, version, key }: 
 export const newKey = (): string =>
   [...crypto.getRandomValues(new Uint8Array(16))].map((byte) => byte.toString(16).padStart(2, '0')).join('')
 
+export interface Listed<T> {
+  readonly records: readonly Stored<T>[]
+  /** Whether the server has answered, not what is kept of it: only then is what is not listed not there. */
+  readonly isCurrent: boolean
+}
+
 /** Every record of a kind, page after page. */
-export async function listRecords<T>(path: string): Promise<Stored<T>[]> {
+export async function listRecords<T>(path: string): Promise<Listed<T>> {
   interface Page {
     readonly items: readonly Stored<T>[]
     readonly next: string | null
   }
-  const all: Stored<T>[] = []
+  const records: Stored<T>[] = []
+  let isCurrent = true
   let next: string | null = null
   do {
     const after: string = next === null ? '' : `&after=${encodeURIComponent(next)}`
-    const page: Page = await request('GET', `${path}?limit=${PAGE}${after}`)
-    all.push(...page.items)
-    next = page.next
+    const page: Answer<Page> = await fetched('GET', `${path}?limit=${PAGE}${after}`)
+    records.push(...page.body.items)
+    isCurrent &&= page.keptAt === null
+    next = page.body.next
   } while (next !== null)
-  return all
+  return { records, isCurrent }
 }
 export const getRecord = <T>(path: string): Promise<Stored<T>> => request('GET', path)
 /** @returns null where the server has none */
@@ -138,6 +159,13 @@ export const takeInCatalogue = async (
       key: newKey(),
     })
   ).items
+
+/** @returns up to where all changes have been told; null where the server does not say */
+export const changesPosition = (): Promise<string | null> =>
+  request<{ position: string }>('GET', 'changes/position').then(
+    ({ position }) => position,
+    () => null,
+  )
 
 /** Anything else that the server keeps: backups, history, accounts. */
 export const ask = <T>(method: 'GET' | 'POST' | 'PUT' | 'DELETE', path: string, body?: unknown): Promise<T> =>

@@ -27,13 +27,13 @@ const savedAt = computed(() =>
 <template>
   <div class="save" role="status" aria-live="polite">
     <template v-if="conflict">
-      <span class="bad">{{ conflict[1].version > 0 ? 'Changed' : 'Deleted' }} elsewhere meanwhile.</span>
+      <span class="bad">{{ conflict[1].theirs > 0 ? 'Changed' : 'Deleted' }} elsewhere meanwhile.</span>
       <button v-if="clashes.length > 0" class="link-button" @click="isComparing = true">
         Compare {{ clashes.length === 1 ? 'the field' : `${clashes.length} fields` }}
       </button>
       <button class="link-button" @click="workspace.overwriteStored(conflict[0])">Keep mine</button>
       <button class="link-button" @click="workspace.takeStored(conflict[0])">
-        {{ conflict[1].version > 0 ? 'Take the stored one' : 'Let it go' }}
+        {{ conflict[1].theirs > 0 ? 'Take the stored one' : 'Let it go' }}
       </button>
     </template>
     <template v-else-if="failed">

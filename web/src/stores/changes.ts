@@ -1,4 +1,4 @@
-/** Hears what others change, as long as the page is open; what was missed in between is said to be lost. */
+/** Hears what others change, as long as the page is open; after a break the server tells first what was missed. */
 
 export interface Changed {
   readonly path: string
@@ -10,33 +10,37 @@ export interface Changed {
 
 interface Ears {
   readonly changed: (changed: Changed) => void
-  /** Something may have been missed: all of it is to be looked at again. */
+  /** Something was missed, and the server does not know what: all of it is to be looked at again. */
   readonly lost: () => void
-  /** The server answers for the first time. */
+  /** The server answers. */
   readonly opened: () => void
 }
 
 /** A browser gives up where it is refused, as without a session: it is asked again after this. */
 const AGAIN_MS = 10_000
 
-/** @returns stops listening */
-export function hearChanges({ changed, lost, opened }: Ears): () => void {
+/**
+ * @param since up to where the page has heard already; null where it does not know: then all is lost
+ * @returns stops listening
+ */
+export function hearChanges(since: string | null, { changed, lost, opened }: Ears): () => void {
   // Not in tests of single screens.
   if (typeof EventSource === 'undefined') return () => undefined
   let source: EventSource | null = null
   let again = 0
-  let wasOpen = false
+  let position = since
 
   function open(): void {
-    const next = new EventSource('/api/changes')
+    // Where it is cut the browser comes again by itself, and says the last position that it heard.
+    const query = position === null ? '' : `?since=${encodeURIComponent(position)}`
+    const next = new EventSource(`/api/changes${query}`)
     source = next
-    next.addEventListener('open', () => {
-      if (wasOpen) lost()
-      else opened()
-      wasOpen = true
-    })
+    next.addEventListener('open', opened)
     next.addEventListener('change', ({ data }: MessageEvent<string>) => {
       changed(JSON.parse(data) as Changed)
+    })
+    next.addEventListener('position', ({ lastEventId }: MessageEvent<string>) => {
+      position = lastEventId
     })
     next.addEventListener('lost', lost)
     next.addEventListener('error', () => {

@@ -67,7 +67,7 @@ it('keeps what was typed at once, and sends only the last of many keys', async (
   expect(sent).toMatchObject([{ method: 'PUT', path: '/api/jobs/a', version: '"3"', body: job(12) }])
   expect(versions).toEqual([4])
   expect(draftKeys()).toEqual([])
-  expect(saver.entries.get(KEY)?.state).toBe('saved')
+  expect(saver.entries.has(KEY)).toBe(false)
 })
 
 it('an edit during a save is saved after it, on the version that the save gave', async () => {
@@ -95,7 +95,7 @@ it('tries again by itself while the server does not answer, and keeps the draft'
   expect(readDraft(KEY)).not.toBeNull()
   await vi.advanceTimersByTimeAsync(8000)
   expect(sent).toHaveLength(3)
-  expect(saver.entries.get(KEY)?.state).toBe('saved')
+  expect(saver.entries.has(KEY)).toBe(false)
 })
 
 it('does not repeat what the server refuses', async () => {
@@ -141,7 +141,7 @@ it('what was changed elsewhere in other fields comes in without a question', asy
   await vi.advanceTimersByTimeAsync(2000)
   expect(merges).toEqual([[KEY, both, 9, true]])
   expect(sent[3]).toMatchObject({ method: 'PUT', version: '"9"', body: both })
-  expect(saver.entries.get(KEY)?.state).toBe('saved')
+  expect(saver.entries.has(KEY)).toBe(false)
   expect(draftKeys()).toEqual([])
 })
 
@@ -158,7 +158,7 @@ it('makes a new record once, then replaces it', async () => {
   answers.push(ok(1), ok(2))
   saver.change(KEY, 'jobs', { record: job(1), version: 0 })
   await vi.advanceTimersByTimeAsync(600)
-  saver.change(KEY, 'jobs', { record: job(2), version: 0 })
+  saver.change(KEY, 'jobs', { record: job(2), version: 1 })
   await vi.advanceTimersByTimeAsync(600)
   expect(sent.map(({ method, path }) => `${method} ${path}`)).toEqual(['POST /api/jobs', 'PUT /api/jobs/a'])
 })
@@ -196,7 +196,7 @@ it('a save whose answer a reload cut off is known as one’s own, and what was t
   ])
   expect(sent[1]?.key).toBe(sent[0]?.key)
   expect(sent[2]?.key).not.toBe(sent[0]?.key)
-  expect(after.entries.get(KEY)?.state).toBe('saved')
+  expect(after.entries.has(KEY)).toBe(false)
   expect(draftKeys()).toEqual([])
 })
 
@@ -206,7 +206,7 @@ it('a new record whose answer was lost is not made twice, nor asked about', asyn
   saver.change(KEY, 'jobs', { record: job(1), version: 0 })
   await vi.advanceTimersByTimeAsync(3000)
   expect(sent.map(({ method }) => method)).toEqual(['POST', 'POST', 'GET'])
-  expect(saver.entries.get(KEY)).toMatchObject({ state: 'saved', version: 1 })
+  expect(saver.entries.has(KEY)).toBe(false)
 })
 
 it('what is taken back while it is being made is deleted after it', async () => {
@@ -259,11 +259,11 @@ it('what somebody else deleted is asked about, and made anew when told to', asyn
   answers.push(problem(404), problem(404), ok(1))
   saver.change(KEY, 'jobs', { record: job(2), version: 3 })
   await vi.advanceTimersByTimeAsync(600)
-  expect(saver.entries.get(KEY)).toMatchObject({ state: 'conflict', version: 0 })
+  expect(saver.entries.get(KEY)).toMatchObject({ state: 'conflict', theirs: 0 })
   saver.overwrite(KEY)
   await vi.advanceTimersByTimeAsync(10)
   expect(sent.at(-1)).toMatchObject({ method: 'POST', body: job(2) })
-  expect(saver.entries.get(KEY)?.state).toBe('saved')
+  expect(saver.entries.has(KEY)).toBe(false)
 })
 
 it('saves one after the other, in the order of their edits', async () => {
@@ -285,7 +285,7 @@ it('what the server of an older version cannot tell by its key is still known as
   saver.change(KEY, 'jobs', { record: job(1), version: 3 })
   await vi.advanceTimersByTimeAsync(3000)
   expect(sent.map(({ method }) => method)).toEqual(['PUT', 'PUT', 'GET'])
-  expect(saver.entries.get(KEY)).toMatchObject({ state: 'saved', version: 4 })
+  expect(saver.entries.has(KEY)).toBe(false)
 })
 
 it('a write of which nobody knows is called so, and asked again with the same key', async () => {
@@ -299,7 +299,7 @@ it('a write of which nobody knows is called so, and asked again with the same ke
   })
   await vi.advanceTimersByTimeAsync(2500)
   expect(sent.map(({ key }) => key === sent[0]?.key)).toEqual([true, true])
-  expect(saver.entries.get(KEY)?.state).toBe('saved')
+  expect(saver.entries.has(KEY)).toBe(false)
 })
 
 it('what was typed after something that is refused is sent all the same', async () => {
@@ -312,7 +312,7 @@ it('what was typed after something that is refused is sent all the same', async 
   finish(Response.json({ detail: 'too few' }, { status: 422 }))
   await vi.advanceTimersByTimeAsync(1200)
   expect(sent.map(({ body }) => body?.quantity)).toEqual([-1, 1])
-  expect(saver.entries.get(KEY)?.state).toBe('saved')
+  expect(saver.entries.has(KEY)).toBe(false)
 })
 
 it('too often is waited out, not given up', async () => {
@@ -320,7 +320,7 @@ it('too often is waited out, not given up', async () => {
   answers.push(problem(429), ok(2))
   saver.change(KEY, 'jobs', { record: job(1), version: 1 })
   await vi.advanceTimersByTimeAsync(3000)
-  expect(saver.entries.get(KEY)?.state).toBe('saved')
+  expect(saver.entries.has(KEY)).toBe(false)
 })
 
 it('what no answer explains is told once, stays unsaved, and is saved by asking again', async () => {
@@ -336,5 +336,5 @@ it('what no answer explains is told once, stays unsaved, and is saved by asking 
   expect(readDraft(KEY)).toMatchObject({ record: job(1) })
   saver.retry()
   await vi.advanceTimersByTimeAsync(0)
-  expect(saver.entries.get(KEY)?.state).toBe('saved')
+  expect(saver.entries.has(KEY)).toBe(false)
 })

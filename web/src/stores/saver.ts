@@ -17,20 +17,21 @@ import {
 import { reasonOf } from '../reason.ts'
 import { type Draft, dropDraft, keepDraft } from './drafts.ts'
 
-type SaveState = 'saved' | 'waiting' | 'saving' | 'failed' | 'conflict'
+type SaveState = 'waiting' | 'saving' | 'failed' | 'conflict'
 
 interface Item {
   readonly id: string
 }
 
+/** An edit that is not stored yet; what is stored has none. */
 interface Entry {
   readonly path: string
   /** null: it is to be deleted. */
   record: Item | null
-  /** The stored version that a save replaces. 0: the server has none. */
-  version: number
-  /** The version that the edit began from: what was changed elsewhere since is not part of it. */
+  /** The version that the edit began from, which a save replaces; 0: the server had none. */
   began: number
+  /** In a conflict: the version that the server has; 0: it was deleted there. */
+  theirs: number
   /** In a conflict: the fields that were changed here and elsewhere. */
   clashes: readonly Clash[]
   /** What was sent and not answered: the server may have it or not. Undefined where nothing was. */
@@ -57,8 +58,6 @@ interface Handlers {
 
 const SOON_MS = 500
 const RETRY_MS = [2000, 5000, 10_000, 30_000]
-/** Deleted, already there, changed: the server has something else than the edit began from. */
-const NOT_AS_THOUGHT = [404, 409, 412]
 
 /** Only the state of an entry is watched: a list of hundreds of welds need not be. */
 const raw = <T extends Item | null | undefined>(record: T): T => (record ? markRaw(record) : record)
@@ -68,11 +67,11 @@ export function createSaver({ stored, kept, merged, broke }: Handlers) {
   let turn: Promise<void> = Promise.resolve()
 
   const addressOf = (key: string, { path }: Entry): string => (path === 'shop' ? path : key)
-  const draft = (key: string, { record, version, began, state, unanswered, key: sentWith }: Entry): void =>
+  /** Until somebody has decided a conflict, it is judged by what it began from: a reload asks again. */
+  const draft = (key: string, { record, began, unanswered, key: sentWith }: Entry): void =>
     keepDraft<Item>(key, {
       record,
-      // Until somebody has decided, it is judged by what it began from: a reload asks again.
-      version: state === 'conflict' ? began : version,
+      version: began,
       ...(unanswered === undefined ? {} : { unanswered, key: sentWith }),
     })
 
@@ -97,32 +96,35 @@ export function createSaver({ stored, kept, merged, broke }: Handlers) {
   }
 
   async function send(key: string, entry: Entry, record: Item | null): Promise<number> {
-    const { path, version } = entry
+    const { path, began } = entry
     if (record === null) {
-      await deleteRecord(addressOf(key, entry), version, entry.key)
+      await deleteRecord(addressOf(key, entry), began, entry.key)
       return 0
     }
     const answer =
-      version === 0
+      began === 0
         ? await createRecord(path, record, entry.key)
-        : await replaceRecord(addressOf(key, entry), record, version, entry.key)
+        : await replaceRecord(addressOf(key, entry), record, began, entry.key)
     return answer.version
   }
 
+  /** Whether somebody has given it up while the server was asked. */
+  const isGivenUp = (key: string, entry: Entry): boolean => entries.get(key) !== entry
+
+  function waitOn(key: string, entry: Entry): void {
+    draft(key, entry)
+    entry.state = 'waiting'
+    later(key, entry, SOON_MS)
+  }
+
   function landed(key: string, entry: Entry, version: number, sent: Item | null): void {
-    entry.version = version
-    entry.began = version
-    entry.clashes = []
-    entry.unanswered = undefined
-    entry.failures = 0
-    if (!isSame(entry.record, sent)) {
-      draft(key, entry)
-      entry.state = 'waiting'
-      later(key, entry, SOON_MS)
-    } else {
-      entry.state = 'saved'
-      if (sent === null) discard(key)
-      else dropDraft(key)
+    if (isSame(entry.record, sent)) discard(key)
+    else {
+      entry.began = version
+      entry.clashes = []
+      entry.unanswered = undefined
+      entry.failures = 0
+      waitOn(key, entry)
     }
     stored(key, version)
   }
@@ -130,6 +132,7 @@ export function createSaver({ stored, kept, merged, broke }: Handlers) {
   /** The server has something else: an own save whose answer was lost, or what somebody else made of it. */
   async function settle(key: string, entry: Entry): Promise<void> {
     const now = await findRecord<Item>(addressOf(key, entry))
+    if (isGivenUp(key, entry)) return
     const record = now?.record ?? null
     const version = now?.version ?? 0
     const isOwn = entry.unanswered !== undefined && isSame(record, entry.unanswered)
@@ -137,27 +140,27 @@ export function createSaver({ stored, kept, merged, broke }: Handlers) {
       landed(key, entry, version, record)
       return
     }
-    entry.version = version
+    // Without what both began from, every difference is a question.
+    const base = record && entry.began > 0 ? await findVersion<Item>(key, entry.began) : null
+    if (isGivenUp(key, entry)) return
     // What was sent came too late, that is known now.
     entry.unanswered = undefined
+    entry.theirs = version
     if (entry.record === null || record === null) {
       entry.state = 'conflict'
       draft(key, entry)
       return
     }
-    // Without what both began from, every difference is a question.
-    const base = entry.began > 0 ? await findVersion<Item>(key, entry.began) : null
     const { record: both, clashes } = mergeRecords<Item>(base ?? ({} as Item), entry.record, record)
     entry.record = raw(both)
     entry.clashes = markRaw([...clashes])
     if (clashes.length > 0) {
       entry.state = 'conflict'
+      draft(key, entry)
     } else {
       entry.began = version
-      entry.state = 'waiting'
-      later(key, entry, SOON_MS)
+      waitOn(key, entry)
     }
-    draft(key, entry)
     merged(key, both, version, clashes.length === 0)
   }
 
@@ -177,21 +180,22 @@ export function createSaver({ stored, kept, merged, broke }: Handlers) {
 
   async function refused(key: string, entry: Entry, error: unknown, sent: Item | null): Promise<void> {
     if (!(error instanceof RequestFailed) || error.isPassing) throw error
-    if (sent === null && error.status === 409) {
+    // Something names it; where it was brought back meanwhile there is nothing to say.
+    if (sent === null && error.status === 409 && entry.record === null) {
       discard(key)
       kept(key, error.message)
       return
     }
-    if (NOT_AS_THOUGHT.includes(error.status)) {
+    // Deleted, changed, or already there: the server has something else than the edit began from.
+    const isElsewhere = error.status === 404 || error.status === 412
+    if (isElsewhere || (error.status === 409 && sent !== null)) {
       await settle(key, entry)
       return
     }
     entry.unanswered = undefined
     if (isSame(entry.record, sent)) throw error
     // That one is refused; what was typed after it is another one.
-    draft(key, entry)
-    entry.state = 'waiting'
-    later(key, entry, SOON_MS)
+    waitOn(key, entry)
   }
 
   async function saveNow(key: string): Promise<void> {
@@ -208,9 +212,12 @@ export function createSaver({ stored, kept, merged, broke }: Handlers) {
     }
     try {
       const version = await send(key, entry, sent)
-      if (entries.get(key) === entry) landed(key, entry, version, sent)
+      if (!isGivenUp(key, entry)) landed(key, entry, version, sent)
     } catch (error) {
-      await refused(key, entry, error, sent).catch((again: unknown) => failed(key, entry, again))
+      if (isGivenUp(key, entry)) return
+      await refused(key, entry, error, sent).catch((again: unknown) => {
+        if (!isGivenUp(key, entry)) failed(key, entry, again)
+      })
     }
   }
 
@@ -229,8 +236,8 @@ export function createSaver({ stored, kept, merged, broke }: Handlers) {
         entries.set(key, {
           path,
           record,
-          version,
           began: version,
+          theirs: version,
           clashes: [],
           unanswered: raw(unanswered),
           key: sentWith ?? newKey(),
@@ -242,8 +249,11 @@ export function createSaver({ stored, kept, merged, broke }: Handlers) {
       }
       const entry = entries.get(key)
       if (!entry) return
-      if (record === null && entry.version === 0 && entry.unanswered === undefined) {
+      // The server has never had it, or has it no longer.
+      const isGone = entry.began === 0 || (entry.state === 'conflict' && entry.theirs === 0)
+      if (record === null && isGone && entry.unanswered === undefined) {
         discard(key)
+        stored(key, 0)
         return
       }
       entry.record = raw(record)
@@ -261,17 +271,14 @@ export function createSaver({ stored, kept, merged, broke }: Handlers) {
     overwrite(key: string): void {
       const entry = entries.get(key)
       if (!entry) return
-      entry.began = entry.version
+      if (entry.state === 'conflict') entry.began = entry.theirs
       entry.clashes = []
       entry.state = 'waiting'
       draft(key, entry)
       save(key)
     },
     /** Whether an edit of it is not stored yet. */
-    isPending: (key: string): boolean => {
-      const entry = entries.get(key)
-      return entry !== undefined && entry.state !== 'saved'
-    },
+    isPending: (key: string): boolean => entries.has(key),
     /** After a conflict: gives this one up. */
     discard,
   }

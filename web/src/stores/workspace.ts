@@ -40,26 +40,27 @@ import type {
 } from '@brannik/core'
 import { LISTS } from '../../offline/kept.ts'
 import { defineStore } from 'pinia'
-import { computed, ref, type ShallowRef, shallowRef } from 'vue'
+import { computed, ref, shallowRef } from 'vue'
 import {
   ask,
+  changesPosition,
   findRecord,
-  getRecord,
   listRecords,
   onKept,
-  type Stored,
+  RequestFailed,
   takeInCatalogue,
 } from '../api/client.ts'
 import { type Changed, hearChanges } from './changes.ts'
 import { adoptDrafts, claimTab, draftKeys, dropDraft, readDraft } from './drafts.ts'
 import { useNotice } from './notice.ts'
+import { createRecords } from './records.ts'
 import { createSaver } from './saver.ts'
 import isSame from 'fast-deep-equal'
 import { useSession } from './session.ts'
 import { useTyping } from './typing.ts'
 import { reasonOf } from '../reason.ts'
 
-interface RecordOf {
+type RecordOf = {
   shop: Shop
   generators: Generator
   panels: Panel
@@ -79,15 +80,6 @@ interface RecordOf {
   stock: StockItem
 }
 export type Path = keyof RecordOf
-/** Nobody watches the version: a save changes nothing on the screen. */
-interface Known<T> {
-  version: number
-  readonly record: T
-}
-type Table<P extends Path> = ReadonlyMap<string, Known<RecordOf[P]>>
-/** One cell a kind: an edit of a job does not touch what is made of the shelf. */
-type Tables = { readonly [P in Path]: ShallowRef<Table<P>> }
-
 const PATHS: readonly Path[] = LISTS
 
 interface Change {
@@ -115,11 +107,10 @@ const SAME_EDIT_MS = 900
 const MOST_UNDO = 200
 /** Things of a catalogue in one request. */
 const CHUNK = 500
+/** What has changed elsewhere and could not be fetched is fetched after this. */
+const LEARN_AGAIN_MS = 10_000
 
 const NO_EDIT = { key: '', at: 0, stretch: 0 }
-
-const emptyTables = (): Tables =>
-  Object.fromEntries(['shop', ...PATHS].map((path) => [path, shallowRef(new Map())])) as unknown as Tables
 
 const keyOf = (path: Path, id: string): string => `${path}/${id}`
 const nameOf = (record: object): string => ('name' in record ? String(record.name) : 'This')
@@ -130,13 +121,15 @@ const placeOf = (key: string): [path: Path, id: string] => {
   return [path as Path, id]
 }
 
+/** There is one shop. */
+const addressOf = (key: string): string => (key.startsWith('shop/') ? 'shop' : key)
+
 export const useWorkspace = defineStore('workspace', () => {
   const state = ref<'loading' | 'ready' | 'failed' | 'empty'>('loading')
   const failure = ref('')
-  const tables = emptyTables()
+  const records = createRecords<RecordOf>(['shop', ...PATHS])
   const notice = useNotice()
   const session = useSession()
-  const table = <P extends Path>(path: P): ShallowRef<Table<P>> => tables[path]
   const undone = shallowRef<readonly Edit[]>([])
   const done = shallowRef<readonly Edit[]>([])
   const lastSavedAt = ref<Date | null>(null)
@@ -148,31 +141,24 @@ export const useWorkspace = defineStore('workspace', () => {
   /** Records that are being typed in, as they were before: nothing of it is stored or kept yet. */
   const held = new Map<string, RecordOf[Path] | null>()
 
-  function put<P extends Path>(path: P, id: string, stored: Stored<RecordOf[P]> | null): void {
-    const cell = table(path)
-    const changed = new Map(cell.value)
-    if (stored) changed.set(id, stored)
-    else changed.delete(id)
-    cell.value = changed
-  }
+  const get = <P extends Path>(path: P, id: string): RecordOf[P] | null =>
+    records.tables[path].value.get(id) ?? null
 
   const saver = createSaver({
     stored(key, version) {
-      const [path, id] = placeOf(key)
-      const has = tables[path].value.get(id)
-      if (has) has.version = version
+      records.stored(...placeOf(key), version)
       lastSavedAt.value = new Date()
       // Another tab that is gone had an edit of the same record: it is laid over this one, and asked about.
       if (adoptDrafts(key).length > 0) restoreDrafts([key])
-      // Another edit of it may have come while this one was on its way.
-      if ((heard.get(key) ?? 0) > version) void learn(key)
+      learnHeard(key)
     },
     merged(key, record, version, isAll) {
       const [path, id] = placeOf(key)
-      const mine = tables[path].value.get(id)?.record
+      const mine = get(path, id)
       const before = held.get(key)
       const theirs = record as RecordOf[Path]
-      put(path, id, { version, record: before && mine ? mergeRecords(before, mine, theirs).record : theirs })
+      records.show(path, id, before && mine ? mergeRecords(before, mine, theirs).record : theirs)
+      records.stored(path, id, version)
       if (before) held.set(key, theirs)
       if (isAll) notice.show(`${nameOf(record)} was changed elsewhere too: both changes are in it`)
     },
@@ -188,48 +174,71 @@ export const useWorkspace = defineStore('workspace', () => {
 
   const isPending = (key: string): boolean => held.has(key) || saver.isPending(key)
 
-  /** The latest version that was heard of, by key. */
+  /** What was heard of a record while an edit of it was on its way here: its latest version, 0 where it was deleted. */
   const heard = new Map<string, number>()
-  /** Takes a record in as the server has it now, unless an edit of it here is on its way: that will meet it there. */
-  async function learn(key: string): Promise<void> {
+  /** The edit has met the server, or came to nothing: now it may be looked at. */
+  function learnHeard(key: string): void {
+    const version = heard.get(key)
+    if (version === undefined || isPending(key)) return
+    heard.delete(key)
     const [path, id] = placeOf(key)
-    const stored = await findRecord<RecordOf[Path]>(path === 'shop' ? path : key)
-    if (isPending(key)) return
-    const known = tables[path].value.get(id)?.version ?? 0
-    if (stored === null ? known > 0 : stored.version > known) put(path, id, stored)
+    if (records.isNews(path, id, version)) void learn(key)
   }
-  /** Looks at all records of a kind again. */
-  async function learnAll(path: Path): Promise<void> {
-    const list = path === 'shop' ? [await getRecord<Shop>('shop')] : await listRecords<RecordOf[Path]>(path)
-    const cell: ShallowRef<ReadonlyMap<string, unknown>> = tables[path]
-    const before = tables[path].value
-    const now = new Map<string, unknown>(list.map((stored) => [stored.record.id, stored]))
-    for (const [id, known] of before) {
-      const stored = now.get(id) as Known<RecordOf[Path]> | undefined
-      if (isPending(keyOf(path, id)) || stored?.version === known.version) now.set(id, known)
+
+  /** Until the server answers: what changed there is not told twice. */
+  async function untilAnswered(work: () => Promise<void>): Promise<void> {
+    try {
+      await work()
+    } catch (error) {
+      if (!(error instanceof RequestFailed)) throw error
+      window.setTimeout(() => void untilAnswered(work), LEARN_AGAIN_MS)
     }
-    cell.value = now
   }
+  /** Takes a record in as the server has it now, unless an edit of it here is on its way: that will meet it there. */
+  const learn = (key: string): Promise<void> =>
+    untilAnswered(async () => {
+      const [path, id] = placeOf(key)
+      const asked = records.now()
+      const answer = await findRecord<RecordOf[Path]>(addressOf(key))
+      if (isPending(key)) heard.set(key, answer?.version ?? 0)
+      else records.take(path, id, answer, asked)
+    })
+  /** Looks at all records of a kind again. */
+  const learnAll = (path: Path): Promise<void> =>
+    untilAnswered(async () => {
+      const asked = records.now()
+      const { records: list, isCurrent } =
+        path === 'shop'
+          ? { records: [await findRecord<Shop>(path)].filter((one) => one !== null), isCurrent: true }
+          : await listRecords<RecordOf[Path]>(path)
+      // What is kept in this browser is older than what is shown.
+      if (!isCurrent) return
+      const versions = new Map(list.map(({ record, version }) => [record.id, version]))
+      records.takeList(path, list, asked, (id) => {
+        const key = keyOf(path, id)
+        if (!isPending(key)) return false
+        heard.set(key, versions.get(id) ?? 0)
+        return true
+      })
+    })
   function hear({ path, id, version = 0 }: Changed): void {
-    if (!(path in tables)) return
+    if (!(path in records.tables)) return
     if (id === undefined) {
       void learnAll(path as Path)
       return
     }
     const key = keyOf(path as Path, id)
-    const known = tables[path as Path].value.get(id)?.version ?? 0
-    if (version > 0 && version <= known) return
-    heard.set(key, version)
-    if (!isPending(key)) void learn(key)
+    if (isPending(key)) heard.set(key, version)
+    else if (records.isNews(path as Path, id, version)) void learn(key)
   }
   let stopHearing: () => void = () => undefined
-  function hearOthers(): void {
+  function hearOthers(since: string | null): void {
     stopHearing()
     const learnEverything = async (): Promise<void> => {
       keptAt.value = null
       await Promise.all((['shop', ...PATHS] as const).map(learnAll))
     }
-    stopHearing = hearChanges({
+    stopHearing = hearChanges(since, {
       changed: hear,
       lost: () => void learnEverything(),
       opened: () => void (keptAt.value && learnEverything()),
@@ -241,7 +250,7 @@ export const useWorkspace = defineStore('workspace', () => {
     const drafts = keys.flatMap((key) => {
       const [path, id] = placeOf(key)
       const draft = readDraft<RecordOf[Path]>(key)
-      if (draft && path in tables) return [{ key, path, id, draft, rank: PATHS.indexOf(path) }]
+      if (draft && path in records.tables) return [{ key, path, id, draft, rank: PATHS.indexOf(path) }]
       dropDraft(key)
       return []
     })
@@ -249,7 +258,7 @@ export const useWorkspace = defineStore('workspace', () => {
     const written = drafts.filter((one) => !isDeletion(one)).sort((a, b) => a.rank - b.rank)
     const deleted = drafts.filter(isDeletion).sort((a, b) => b.rank - a.rank)
     for (const { key, path, id, draft } of [...written, ...deleted]) {
-      put(path, id, draft.record && { version: draft.version, record: draft.record })
+      records.show(path, id, draft.record)
       // It is judged by the version that it began from, not by what was stored since.
       saver.discard(key)
       saver.change(key, path, draft)
@@ -259,26 +268,26 @@ export const useWorkspace = defineStore('workspace', () => {
   async function load(): Promise<void> {
     state.value = 'loading'
     try {
-      await session.find()
+      // Before the lists are asked for: what changes after it is told.
+      const [position] = await Promise.all([changesPosition(), session.find()])
       if (session.isSignedOut) return
       await claimTab()
       const [shop, ...lists] = await Promise.all([
         findRecord<Shop>('shop'),
-        ...PATHS.map((path) => listRecords<{ id: string }>(path)),
+        ...PATHS.map((path) => listRecords<RecordOf[Path]>(path)),
       ])
       if (!shop) {
         state.value = 'empty'
         return
       }
-      tables.shop.value = new Map([[shop.record.id, shop]])
+      records.reset('shop', [shop])
       PATHS.forEach((path, index) => {
-        const cell: ShallowRef<ReadonlyMap<string, unknown>> = tables[path]
-        cell.value = new Map((lists[index] ?? []).map((stored) => [stored.record.id, stored]))
+        records.reset(path, lists[index]?.records ?? [])
       })
       adoptDrafts()
       restoreDrafts(draftKeys())
       state.value = 'ready'
-      hearOthers()
+      hearOthers(position)
     } catch (error) {
       failure.value = reasonOf(error)
       state.value = 'failed'
@@ -298,16 +307,18 @@ export const useWorkspace = defineStore('workspace', () => {
     await load()
   }
 
+  const saveLater = (path: Path, id: string): void => {
+    saver.change(keyOf(path, id), path, { record: get(path, id), version: records.versionOf(path, id) })
+  }
   function write(path: Path, id: string, record: RecordOf[Path] | null): void {
-    const known = tables[path].value.get(id)
-    const version = known?.version ?? 0
+    const before = get(path, id)
     const key = keyOf(path, id)
-    put(path, id, record && { version, record })
+    records.show(path, id, record)
     if (!typing.isOpen) {
-      saver.change(key, path, { record, version })
+      saveLater(path, id)
       return
     }
-    if (!held.has(key)) held.set(key, known?.record ?? null)
+    if (!held.has(key)) held.set(key, before)
     typing.whenLeft('records', storeHeld)
   }
   /** A field was left: what stands in it is stored, unless it came to nothing. */
@@ -316,9 +327,8 @@ export const useWorkspace = defineStore('workspace', () => {
     held.clear()
     for (const [key, before] of all) {
       const [path, id] = placeOf(key)
-      const now = tables[path].value.get(id)
-      if (isSame(now?.record ?? null, before)) continue
-      saver.change(key, path, { record: now?.record ?? null, version: now?.version ?? 0 })
+      if (isSame(get(path, id), before)) learnHeard(key)
+      else saveLater(path, id)
     }
   }
 
@@ -360,7 +370,7 @@ export const useWorkspace = defineStore('workspace', () => {
   const changeOf = (path: Path, id: string, after: RecordOf[Path] | null): Change => ({
     path,
     id,
-    before: tables[path].value.get(id)?.record ?? notYet(path, id),
+    before: get(path, id) ?? notYet(path, id),
     after,
   })
 
@@ -399,7 +409,7 @@ export const useWorkspace = defineStore('workspace', () => {
     was: RecordOf[Path] | null,
     becomes: RecordOf[Path] | null,
   ): RecordOf[Path] | null {
-    const now = tables[path].value.get(id)?.record ?? null
+    const now = get(path, id)
     return was && becomes && now ? mergeRecords(was, now, becomes).record : becomes
   }
 
@@ -430,31 +440,30 @@ export const useWorkspace = defineStore('workspace', () => {
     const versions: Record<string, number> = {}
     const things = items.map(({ list, record }): Change => {
       const { path } = CATALOGUE_LISTS[list]
-      const had = tables[path].value.get(record.id)
-      if (had && had.version > 0) versions[keyOf(path, record.id)] = had.version
-      return { path, id: record.id, before: had?.record ?? null, after: record }
+      const version = records.versionOf(path, record.id)
+      if (version > 0) versions[keyOf(path, record.id)] = version
+      return { path, id: record.id, before: get(path, record.id), after: record }
     })
     const counts = items.flatMap(({ list, record, amount }): Change[] => {
       const kind = kindOfPath(CATALOGUE_LISTS[list].path)
       if (amount === undefined || !kind || !isStocked(kind)) return []
       const id = stockId(kind, record.id)
-      const before = tables.stock.value.get(id)?.record ?? { id, amount: null as number | null }
+      const before = get('stock', id) ?? { id, amount: null }
       return before.amount === amount ? [] : [{ path: 'stock', id, before, after: { id, amount } }]
     })
     catalogue['stock'] = counts.map(({ after }) => after)
     const changes = [...things, ...counts]
+    const shown = new Map(changes.map(({ path, id }) => [keyOf(path, id), get(path, id)]))
     const written = await takeInCatalogue(catalogue, versions)
     const versionOf = new Map(written.map(({ path, id, version }) => [keyOf(path as Path, id), version]))
-    for (const path of new Set(changes.map((change) => change.path))) {
-      const cell: ShallowRef<ReadonlyMap<string, unknown>> = tables[path]
-      const changed = new Map(cell.value)
-      for (const change of changes) {
-        if (change.path !== path) continue
-        const key = keyOf(path, change.id)
-        saver.discard(key)
-        changed.set(change.id, { version: versionOf.get(key) ?? 1, record: change.after })
-      }
-      cell.value = changed
+    // What was typed while it was on its way meets it on the server.
+    const settled = changes.filter(({ path, id }) => get(path, id) === shown.get(keyOf(path, id)))
+    for (const { path, id } of settled) saver.discard(keyOf(path, id))
+    for (const path of new Set(settled.map((change) => change.path))) {
+      const ofPath = settled.flatMap(({ path: one, id, after }) =>
+        one === path && after ? [{ version: versionOf.get(keyOf(path, id)) ?? 1, record: after }] : [],
+      )
+      records.replaceAll(path, ofPath)
     }
     lastSavedAt.value = new Date()
     return changes
@@ -485,26 +494,30 @@ export const useWorkspace = defineStore('workspace', () => {
   /** After a conflict: the record as it is here, with the stored value in some of the fields that clash. */
   function settle(key: string, stored: readonly Clash[]): void {
     const [path, id] = placeOf(key)
-    const mine = tables[path].value.get(id)
+    const mine = get(path, id)
     if (!mine) return
-    const record = stored.reduce((all, { path: field, theirs }) => withField(all, field, theirs), mine.record)
-    put(path, id, { version: mine.version, record })
-    saver.change(key, path, { record, version: mine.version })
+    records.show(
+      path,
+      id,
+      stored.reduce((all, { path: field, theirs }) => withField(all, field, theirs), mine),
+    )
+    saveLater(path, id)
     saver.overwrite(key)
   }
 
   /** After a conflict: the stored record instead of this one. */
   async function takeStored(key: string): Promise<void> {
     const [path, id] = placeOf(key)
-    const stored = await findRecord<RecordOf[Path]>(path === 'shop' ? path : key)
+    const mine = get(path, id)
+    const answer = await findRecord<RecordOf[Path]>(addressOf(key))
+    // Whoever went on typing meanwhile has not given that up.
+    if (get(path, id) !== mine) return
     saver.discard(key)
-    put(path, id, stored)
+    records.replace(path, id, answer)
+    heard.delete(key)
   }
 
-  const all = <P extends Path>(path: P): RecordOf[P][] =>
-    [...table(path).value.values()].map(({ record }) => record)
-  const get = <P extends Path>(path: P, id: string): RecordOf[P] | null =>
-    table(path).value.get(id)?.record ?? null
+  const all = <P extends Path>(path: P): RecordOf[P][] => [...records.tables[path].value.values()]
 
   const shop = computed<Shop | null>(() => all('shop')[0] ?? null)
   const shelf = computed<Shelf>(() => ({
