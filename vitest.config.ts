@@ -11,7 +11,7 @@ export default defineConfig({
         test: {
           name: 'web',
           root: 'web',
-          setupFiles: ['src/testing/setup.ts'],
+          setupFiles: ['src/testing/setup.ts', '../core/src/testing/seed.ts'],
           server: { deps: { inline: ['vuetify'] } },
           testTimeout: 60_000,
           include: ['src/**/*.test.ts'],

@@ -161,7 +161,10 @@ describe('a page that was away', () => {
   it.each([
     ['that it does not know', () => undefined],
     ['of another database', (now: string) => now.replace(/^\d+/, '1')],
-    ['older than what is kept', (now: string) => now.replace(/\d+$/, (second) => `${Number(second) - 90_000}`)],
+    [
+      'older than what is kept',
+      (now: string) => now.replace(/\d+$/, (second) => `${Number(second) - 90_000}`),
+    ],
     ['that is none', () => 'yesterday'],
   ])('looks at everything where it gives a position %s', async (_what, change) => {
     const page = await hear(change(await position()))
@@ -185,10 +188,13 @@ it('a connection that is lost is made anew, and whoever listens is told what was
   const changes = watchChanges(server.databaseUrl, (error) => losses.push(error))
   const heard: Told[] = []
   let told: () => void = () => undefined
-  const stop = changes.listen((one) => {
-    heard.push(one)
-    told()
-  }, await position())
+  const stop = changes.listen(
+    (one) => {
+      heard.push(one)
+      told()
+    },
+    await position(),
+  )
   const until = async (holds: (one: Told) => boolean): Promise<void> => {
     while (!heard.some(holds)) await new Promise<void>((resolve) => (told = resolve))
   }

@@ -190,9 +190,12 @@ const DOORS = {
     ),
   },
   '/api/changes/position': {
-    get: plain('Up to where everything has been told: asked for before the lists, it is where the changes begin', {
-      200: said('The position'),
-    }),
+    get: plain(
+      'Up to where everything has been told: asked for before the lists, it is where the changes begin',
+      {
+        200: said('The position'),
+      },
+    ),
   },
   '/api/sign-in': {
     post: plain(

@@ -1,4 +1,4 @@
-/** What the service worker keeps of the server’s answers, and how it says so. */
+/** What the service worker keeps of the server’s answers, how it says so, and when a newer one takes its place. */
 
 /** The cache of the shop’s own data; it is dropped when somebody signs out. */
 export const KEPT = 'shop'
@@ -39,3 +39,21 @@ const KEPT_PATHS = new Set(BEGINNINGS.map((path) => path.split('?')[0]))
  * @example isKept('/api/jobs') // true
  */
 export const isKept = (pathname: string): boolean => KEPT_PATHS.has(pathname)
+
+/** What a page says to a newer worker that waits: the script that it began with. */
+export interface TakeOver {
+  readonly takeOver: string
+}
+
+/**
+ * A worker that takes over drops what the one before it kept, and with it the parts that an older page has not fetched
+ * yet. So it waits until the only page there is one of its own version.
+ * @param urls what the worker keeps
+ * @param pages how many are open
+ */
+export const mayTakeOver = (urls: readonly string[], data: unknown, pages: number): boolean => {
+  const script = (data as Partial<TakeOver> | null)?.takeOver
+  return (
+    pages === 1 && typeof script === 'string' && urls.some((url) => `/${url.replace(/^\//, '')}` === script)
+  )
+}

@@ -3,14 +3,9 @@
  * always asked of the server first; what is kept only answers where it does not, and says since when it is kept.
  */
 import { clientsClaim } from 'workbox-core'
-import {
-  cleanupOutdatedCaches,
-  matchPrecache,
-  precacheAndRoute,
-  type PrecacheEntry,
-} from 'workbox-precaching'
+import { matchPrecache, precacheAndRoute, type PrecacheEntry } from 'workbox-precaching'
 import { NavigationRoute, registerRoute } from 'workbox-routing'
-import { BEGINNINGS, isKept, KEPT, KEPT_AT } from './kept.ts'
+import { BEGINNINGS, isKept, KEPT, KEPT_AT, mayTakeOver } from './kept.ts'
 
 declare const self: ServiceWorkerGlobalScope & { readonly __WB_MANIFEST: readonly PrecacheEntry[] }
 
@@ -59,16 +54,24 @@ async function keepBeginnings(): Promise<void> {
   for (const path of BEGINNINGS) await fromServer(new Request(path))
 }
 
-void self.skipWaiting()
+const FILES = self.__WB_MANIFEST
+const URLS = FILES.map((entry) => (typeof entry === 'string' ? entry : entry.url))
+self.addEventListener('message', (event) => {
+  const data: unknown = event.data
+  const takeOver = async (): Promise<void> => {
+    const pages = await self.clients.matchAll({ type: 'window', includeUncontrolled: true })
+    if (mayTakeOver(URLS, data, pages.length)) await self.skipWaiting()
+  }
+  event.waitUntil(takeOver())
+})
 clientsClaim()
 self.addEventListener('activate', (event) => {
   event.waitUntil(keepBeginnings())
 })
-cleanupOutdatedCaches()
 registerRoute(new NavigationRoute(({ request }) => page(request), { denylist: [/^\/(api|metrics)/] }))
 registerRoute(
   ({ request, url }) => request.method === 'GET' && isKept(url.pathname),
   ({ request }) => fromServer(request),
 )
 // Names with a hash never change: no server is asked for them.
-precacheAndRoute([...self.__WB_MANIFEST], { directoryIndex: '', cleanURLs: false })
+precacheAndRoute([...FILES], { directoryIndex: '', cleanURLs: false })

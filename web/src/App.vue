@@ -1,11 +1,12 @@
 <script setup lang="ts">
-import { onKeyStroke } from '@vueuse/core'
+import { onKeyStroke, useTimeoutFn } from '@vueuse/core'
 import { computed, onMounted, ref, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import CommandPalette from './components/CommandPalette.vue'
 import ErrorBoundary from './components/ErrorBoundary.vue'
 import SaveState from './components/SaveState.vue'
 import { lazily } from './lazy.ts'
+import { keepOffline } from './outdated.ts'
 import { isHere, VIEWS } from './router.ts'
 import { useLook } from './stores/look.ts'
 import { useNotice } from './stores/notice.ts'
@@ -39,16 +40,22 @@ useTabTitle()
 onMounted(() => workspace.load())
 /** Not before the answer of a fit, where that takes longer: it is what somebody waits for. */
 const MOST_WAITS = 15
-function settle(waits = 0): void {
+let waits = 0
+function settle(): void {
   const isAnswered = route.name !== 'fit' || document.querySelector('main .headline') !== null
   if (isAnswered || waits === MOST_WAITS) {
     isSettled.value = true
-    if (import.meta.env.PROD) void navigator.serviceWorker?.register('/worker.js')
-  } else window.setTimeout(settle, 1000, waits + 1)
+    if (import.meta.env.PROD) void keepOffline()
+  } else {
+    waits += 1
+    nextLook.start()
+  }
 }
+const nextLook = useTimeoutFn(settle, 1000, { immediate: false })
+const firstLook = useTimeoutFn(settle, A_MOMENT_MS, { immediate: false })
 watch(
   () => workspace.state === 'ready',
-  (isReady) => isReady && window.setTimeout(settle, A_MOMENT_MS),
+  (isReady) => isReady && firstLook.start(),
 )
 // What was loaded stays; what waited to be stored goes on.
 watch(

@@ -5,6 +5,7 @@ import { createApp } from 'vue'
 import App from './App.vue'
 import { vTip } from './components/tip.ts'
 import { catchUnexpected } from './errors.ts'
+import { reloadOutdated } from './outdated.ts'
 import { router } from './router.ts'
 import { vuetify } from './vuetify.ts'
 import './styles/base.css'
@@ -12,4 +13,7 @@ import './styles/print.css'
 
 const app = createApp(App).use(createPinia()).use(router).use(vuetify).directive('tip', vTip)
 catchUnexpected(app)
+reloadOutdated(router, (address) => {
+  location.assign(address)
+})
 app.mount('#app')

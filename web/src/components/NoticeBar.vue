@@ -1,5 +1,6 @@
 <script setup lang="ts">
-import { onBeforeUnmount, ref, watch } from 'vue'
+import { useTimeoutFn } from '@vueuse/core'
+import { ref, watch } from 'vue'
 import { useNotice } from '../stores/notice.ts'
 
 /** The short notice at the foot of the page: it stays its time, and as long as somebody points at it or stands on it. */
@@ -8,16 +9,15 @@ const emit = defineEmits<{ undo: [] }>()
 const LASTS_MS = 8000
 const notice = useNotice()
 const isHeld = ref(false)
-let timer: number | undefined
+const time = useTimeoutFn(() => (notice.shown = false), LASTS_MS, { immediate: false })
 watch(
   [() => notice.shown, () => notice.told, isHeld],
   () => {
-    window.clearTimeout(timer)
-    if (notice.shown && !isHeld.value) timer = window.setTimeout(() => (notice.shown = false), LASTS_MS)
+    time.stop()
+    if (notice.shown && !isHeld.value) time.start()
   },
   { immediate: true },
 )
-onBeforeUnmount(() => window.clearTimeout(timer))
 
 function close(): void {
   isHeld.value = false

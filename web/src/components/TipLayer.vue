@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { useEventListener } from '@vueuse/core'
+import { useEventListener, useTimeoutFn } from '@vueuse/core'
 import { ref, shallowRef } from 'vue'
 import { TIP } from './tip.ts'
 
@@ -7,7 +7,6 @@ import { TIP } from './tip.ts'
 const target = shallowRef<HTMLElement | undefined>()
 const words = ref('')
 const shown = ref(false)
-let timer = 0
 const SOON_MS = 350
 
 const bearerOf = (event: Event): HTMLElement | null =>
@@ -18,8 +17,9 @@ function show(bearer: HTMLElement): void {
   words.value = bearer.getAttribute(TIP) ?? ''
   shown.value = words.value !== ''
 }
+const soon = useTimeoutFn(show, SOON_MS, { immediate: false })
 function hide(): void {
-  window.clearTimeout(timer)
+  soon.stop()
   shown.value = false
 }
 useEventListener(document, 'pointerover', (event) => {
@@ -27,7 +27,7 @@ useEventListener(document, 'pointerover', (event) => {
   const bearer = bearerOf(event)
   if (bearer === target.value && shown.value) return
   hide()
-  if (bearer) timer = window.setTimeout(() => show(bearer), SOON_MS)
+  if (bearer) soon.start(bearer)
 })
 useEventListener(document, 'focusin', (event) => {
   const bearer = bearerOf(event)

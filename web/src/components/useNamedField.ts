@@ -1,4 +1,5 @@
 /** Whoever follows a link to a field finds it in sight and can type at once: `?field=Open-circuit voltage`. */
+import { useTimeoutFn } from '@vueuse/core'
 import { onMounted, watch } from 'vue'
 import { useRoute } from 'vue-router'
 
@@ -33,10 +34,12 @@ export function useNamedField(): void {
       control.scrollIntoView({ block: 'center' })
       control.focus()
       if (control instanceof HTMLInputElement) control.select()
-    } else if ((tries += 1) < MOST_TRIES) window.setTimeout(look, EVERY_MS)
+    } else if ((tries += 1) < MOST_TRIES) again.start()
   }
+  const again = useTimeoutFn(look, EVERY_MS, { immediate: false })
   const begin = (): void => {
     tries = 0
+    again.stop()
     look()
   }
   onMounted(begin)

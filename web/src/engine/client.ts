@@ -5,6 +5,7 @@
 import { diffOf, emptySent, type Sent } from './delta.ts'
 import type { Engine, Snapshot } from './engine.ts'
 import { type Started, startEngine } from './start.ts'
+import { reasonOf } from '../reason.ts'
 
 type Asks = Omit<Engine, 'take'>
 
@@ -56,9 +57,16 @@ export function createEngineClient(start: (onBreak: (message: string) => void) =
         }
         waiting.add(fail)
         try {
-          const { engine, sent } = reached()
+          const own = reached()
+          const { engine, sent } = own
           const delta = diffOf(snapshot, sent)
-          if (delta) Promise.resolve(engine.take(delta)).catch(fail)
+          const take = async (): Promise<void> => {
+            if (delta) await engine.take(delta)
+          }
+          // What it did not take it does not have, whatever `sent` says: a new one is told everything.
+          take().catch((error: unknown) => {
+            if (running === own) onBreak(reasonOf(error))
+          })
           const asked = engine as unknown as Record<string, (...of: unknown[]) => unknown>
           Promise.resolve(asked[question]?.(...of)).then((answer) => {
             // What broke meanwhile has been told.

@@ -134,6 +134,28 @@ it('a thread that breaks leaves nobody waiting, and the next question finds a ne
   expect([starts.length, stops]).toEqual([2, 1])
 })
 
+it('an engine that did not take what it was told is not asked again: the next one is told everything', async () => {
+  let started = 0
+  const client = createEngineClient(() => {
+    started += 1
+    const engine = new Engine()
+    const take = engine.take.bind(engine)
+    engine.take = (delta) => {
+      if (started === 1 && 'shop' in delta === false) throw new Error('not taken')
+      take(delta)
+    }
+    return { engine, stop: () => undefined }
+  })
+  await client.ask(snapshot, 'fit', 'press-frame', {})
+  const next = changed('press-frame', { quantity: 40 })
+  await expect(client.ask(next, 'fit', 'press-frame', {})).rejects.toThrow('not taken')
+  const input = inputFor('press-frame')
+  expect(await client.ask(next, 'fit', 'press-frame', {})).toEqual(
+    fitJob({ ...input, job: { ...input.job, quantity: 40 } }),
+  )
+  expect(started).toBe(2)
+})
+
 it('a thread that breaks again and again is let be, with a word of what to do', async () => {
   let started = 0
   const client = createEngineClient((onBreak) => {

@@ -8,15 +8,14 @@ import type { Stored } from '../api/client.ts'
 interface Identified {
   readonly id: string
 }
-type Records = Readonly<Record<string, Identified>>
 type Table<T> = ReadonlyMap<string, T>
 /** One cell a kind: an edit of a job does not touch what is made of the shelf. */
-export type Tables<R extends Records> = { readonly [P in keyof R]: ShallowRef<Table<R[P]>> }
+export type Tables<R> = { readonly [P in keyof R]: ShallowRef<Table<R[P]>> }
 
 interface Mark {
   /** The stored version; 0: the server has none. */
   readonly version: number
-  /** The highest version ever heard of, that of a deletion too: an answer with no higher one is old. */
+  /** The version of what is shown, where that is a deletion its own: an answer with no higher one is old. */
   readonly highest: number
   /** The moment at which that was heard. */
   readonly at: number
@@ -28,7 +27,9 @@ export type Moment = number
 const UNKNOWN: Mark = { version: 0, highest: 0, at: 0 }
 
 /** @param paths the kinds of records that there are */
-export function createRecords<R extends Records>(paths: readonly (keyof R & string)[]) {
+export function createRecords<R extends { readonly [P in keyof R]: Identified }>(
+  paths: readonly (keyof R & string)[],
+) {
   type Path = keyof R & string
   const tables = Object.fromEntries(
     paths.map((path) => [path, shallowRef(new Map())]),
@@ -40,7 +41,7 @@ export function createRecords<R extends Records>(paths: readonly (keyof R & stri
   const markOf = (path: Path, id: string): Mark => marks.get(keyOf(path, id)) ?? UNKNOWN
   const mark = (path: Path, id: string, version: number, highest: number): void => {
     moment += 1
-    marks.set(keyOf(path, id), { version, highest: Math.max(highest, markOf(path, id).highest), at: moment })
+    marks.set(keyOf(path, id), { version, highest, at: moment })
   }
 
   function show<P extends Path>(path: P, id: string, record: R[P] | null): void {
@@ -52,9 +53,9 @@ export function createRecords<R extends Records>(paths: readonly (keyof R & stri
 
   /** The server has what is shown, or what an edit that is shown is laid over. 0: it was deleted there. */
   function stored(path: Path, id: string, version: number): void {
-    // A deletion is a version of its own, the next one.
-    const highest = version > 0 ? version : markOf(path, id).version + 1
-    mark(path, id, version, highest)
+    const { version: before, highest } = markOf(path, id)
+    // A deletion is a version of its own, the next one; what is not there already has none.
+    mark(path, id, version, version > 0 ? version : before > 0 ? before + 1 : highest)
   }
 
   /** Takes in what the server has, whatever is here. */
@@ -76,6 +77,17 @@ export function createRecords<R extends Records>(paths: readonly (keyof R & stri
     /** To be noted when a request is sent: its answer may come after a later one. */
     now: (): Moment => moment,
 
+    /**
+     * Gives up a record, made here or deleted; whatever the server has under its name is news again.
+     * @returns whether it has one
+     */
+    drop(path: Path, id: string): boolean {
+      const { version, highest } = markOf(path, id)
+      if (version === 0) return false
+      mark(path, id, 0, highest - 1)
+      return true
+    },
+
     replace,
     /** The same for many of a kind at once. */
     replaceAll<P extends Path>(path: P, answers: readonly Stored<R[P]>[]): void {
@@ -88,38 +100,58 @@ export function createRecords<R extends Records>(paths: readonly (keyof R & stri
     },
 
     isNews,
-    /** Takes an answer in unless it is older than what is here. */
-    take<P extends Path>(path: P, id: string, answer: Stored<R[P]> | null, asked: Moment): void {
-      // What was stored after it was asked for is not gone.
-      const isLate = answer === null && markOf(path, id).at > asked
-      if (!isLate && isNews(path, id, answer?.version ?? 0)) replace(path, id, answer)
+    /** It is deleted: an answer that was asked for before is old. */
+    hearGone(path: Path, id: string): void {
+      const { version, highest } = markOf(path, id)
+      mark(path, id, version, highest)
+    },
+    /**
+     * Takes an answer in unless it is older than what is here.
+     * @returns false where it does not say: something was heard of the record since it was asked for
+     */
+    take<P extends Path>(path: P, id: string, answer: Stored<R[P]> | null, asked: Moment): boolean {
+      const isNew = isNews(path, id, answer?.version ?? 0)
+      if (isNew && markOf(path, id).at > asked) return false
+      if (isNew) replace(path, id, answer)
+      return true
     },
 
     /**
      * Takes in a whole list: what is newer in it, and what is no longer in it.
      * @param isLeft says which records are left as they are: an edit of them is on its way
+     * @returns ids of which it does not say: something was heard of them since it was asked for
      */
     takeList<P extends Path>(
       path: P,
       list: readonly Stored<R[P]>[],
       asked: Moment,
       isLeft: (id: string) => boolean,
-    ): void {
+    ): readonly string[] {
       const table = new Map(tables[path].value)
       const listed = new Set<string>()
+      const doubtful: string[] = []
       for (const { version, record } of list) {
         listed.add(record.id)
-        if (isLeft(record.id) || version <= markOf(path, record.id).highest) continue
+        const { highest, at } = markOf(path, record.id)
+        if (isLeft(record.id) || version <= highest) continue
+        if (at > asked) {
+          doubtful.push(record.id)
+          continue
+        }
         table.set(record.id, record)
         stored(path, record.id, version)
       }
       for (const id of table.keys()) {
-        // What was stored after the list was asked for may be newer than the list.
-        if (listed.has(id) || isLeft(id) || markOf(path, id).at > asked) continue
+        if (listed.has(id) || isLeft(id)) continue
+        if (markOf(path, id).at > asked) {
+          doubtful.push(id)
+          continue
+        }
         table.delete(id)
         stored(path, id, 0)
       }
       tables[path].value = table
+      return doubtful
     },
 
     /** Begins anew with what the server has. */

@@ -48,6 +48,7 @@ const KEY = 'jobs/a'
 const saverOf = (handlers: Partial<Parameters<typeof createSaver>[0]> = {}) =>
   createSaver({
     stored: () => undefined,
+    dropped: () => undefined,
     kept: () => undefined,
     merged: () => undefined,
     broke: () => undefined,

@@ -46,8 +46,10 @@ interface Entry {
 }
 
 interface Handlers {
-  /** After each save, with the new version; 0 after a deletion. */
-  readonly stored: (key: string, version: number) => void
+  /** After each save, with the new version; 0 after a deletion. A repeated one may have been stored long ago. */
+  readonly stored: (key: string, version: number, isRepeated: boolean) => void
+  /** What was made here was deleted before it was ever sent. */
+  readonly dropped: (key: string) => void
   /** The server does not let it be deleted. */
   readonly kept: (key: string, reason: string) => void
   /** What was changed elsewhere meanwhile is part of the record now. */
@@ -62,7 +64,7 @@ const RETRY_MS = [2000, 5000, 10_000, 30_000]
 /** Only the state of an entry is watched: a list of hundreds of welds need not be. */
 const raw = <T extends Item | null | undefined>(record: T): T => (record ? markRaw(record) : record)
 
-export function createSaver({ stored, kept, merged, broke }: Handlers) {
+export function createSaver({ stored, dropped, kept, merged, broke }: Handlers) {
   const entries = reactive(new Map<string, Entry>())
   let turn: Promise<void> = Promise.resolve()
 
@@ -117,7 +119,7 @@ export function createSaver({ stored, kept, merged, broke }: Handlers) {
     later(key, entry, SOON_MS)
   }
 
-  function landed(key: string, entry: Entry, version: number, sent: Item | null): void {
+  function landed(key: string, entry: Entry, version: number, sent: Item | null, isRepeated = false): void {
     if (isSame(entry.record, sent)) discard(key)
     else {
       entry.began = version
@@ -126,7 +128,7 @@ export function createSaver({ stored, kept, merged, broke }: Handlers) {
       entry.failures = 0
       waitOn(key, entry)
     }
-    stored(key, version)
+    stored(key, version, isRepeated)
   }
 
   /** The server has something else: an own save whose answer was lost, or what somebody else made of it. */
@@ -204,15 +206,16 @@ export function createSaver({ stored, kept, merged, broke }: Handlers) {
     forget(entry)
     entry.state = 'saving'
     // What was sent and not answered is asked again first, with its own key: then its end is known.
+    const isRepeated = entry.unanswered !== undefined
     const sent = entry.unanswered === undefined ? entry.record : entry.unanswered
-    if (entry.unanswered === undefined) {
+    if (!isRepeated) {
       entry.unanswered = sent
       entry.key = newKey()
       draft(key, entry)
     }
     try {
       const version = await send(key, entry, sent)
-      if (!isGivenUp(key, entry)) landed(key, entry, version, sent)
+      if (!isGivenUp(key, entry)) landed(key, entry, version, sent, isRepeated)
     } catch (error) {
       if (isGivenUp(key, entry)) return
       await refused(key, entry, error, sent).catch((again: unknown) => {
@@ -249,12 +252,14 @@ export function createSaver({ stored, kept, merged, broke }: Handlers) {
       }
       const entry = entries.get(key)
       if (!entry) return
-      // The server has never had it, or has it no longer.
-      const isGone = entry.began === 0 || (entry.state === 'conflict' && entry.theirs === 0)
-      if (record === null && isGone && entry.unanswered === undefined) {
-        discard(key)
-        stored(key, 0)
-        return
+      if (record === null && entry.unanswered === undefined) {
+        const isDeletedThere = entry.state === 'conflict' && entry.theirs === 0
+        if (isDeletedThere || entry.began === 0) {
+          discard(key)
+          if (isDeletedThere) stored(key, 0, false)
+          else dropped(key)
+          return
+        }
       }
       entry.record = raw(record)
       draft(key, entry)

@@ -60,7 +60,7 @@ import { useSession } from './session.ts'
 import { useTyping } from './typing.ts'
 import { reasonOf } from '../reason.ts'
 
-type RecordOf = {
+interface RecordOf {
   shop: Shop
   generators: Generator
   panels: Panel
@@ -145,12 +145,15 @@ export const useWorkspace = defineStore('workspace', () => {
     records.tables[path].value.get(id) ?? null
 
   const saver = createSaver({
-    stored(key, version) {
-      records.stored(...placeOf(key), version)
+    stored(key, version, isRepeated) {
+      // A deletion that is repeated may be older than what was made under that name since.
+      if (isRepeated && version === 0) records.drop(...placeOf(key))
+      else records.stored(...placeOf(key), version)
       lastSavedAt.value = new Date()
       // Another tab that is gone had an edit of the same record: it is laid over this one, and asked about.
       if (adoptDrafts(key).length > 0) restoreDrafts([key])
-      learnHeard(key)
+      if (isRepeated && !isPending(key)) void learn(key)
+      else learnHeard(key)
     },
     merged(key, record, version, isAll) {
       const [path, id] = placeOf(key)
@@ -161,6 +164,11 @@ export const useWorkspace = defineStore('workspace', () => {
       records.stored(path, id, version)
       if (before) held.set(key, theirs)
       if (isAll) notice.show(`${nameOf(record)} was changed elsewhere too: both changes are in it`)
+    },
+    dropped(key) {
+      // Another tab may have made one of that name.
+      if (records.drop(...placeOf(key))) void learn(key)
+      else learnHeard(key)
     },
     kept(key, reason) {
       notice.show(reason)
@@ -201,7 +209,7 @@ export const useWorkspace = defineStore('workspace', () => {
       const asked = records.now()
       const answer = await findRecord<RecordOf[Path]>(addressOf(key))
       if (isPending(key)) heard.set(key, answer?.version ?? 0)
-      else records.take(path, id, answer, asked)
+      else if (!records.take(path, id, answer, asked)) await learn(key)
     })
   /** Looks at all records of a kind again. */
   const learnAll = (path: Path): Promise<void> =>
@@ -214,12 +222,13 @@ export const useWorkspace = defineStore('workspace', () => {
       // What is kept in this browser is older than what is shown.
       if (!isCurrent) return
       const versions = new Map(list.map(({ record, version }) => [record.id, version]))
-      records.takeList(path, list, asked, (id) => {
+      const doubtful = records.takeList(path, list, asked, (id) => {
         const key = keyOf(path, id)
         if (!isPending(key)) return false
         heard.set(key, versions.get(id) ?? 0)
         return true
       })
+      await Promise.all(doubtful.map((id) => learn(keyOf(path, id))))
     })
   function hear({ path, id, version = 0 }: Changed): void {
     if (!(path in records.tables)) return
@@ -228,6 +237,7 @@ export const useWorkspace = defineStore('workspace', () => {
       return
     }
     const key = keyOf(path as Path, id)
+    if (version === 0) records.hearGone(path as Path, id)
     if (isPending(key)) heard.set(key, version)
     else if (records.isNews(path as Path, id, version)) void learn(key)
   }

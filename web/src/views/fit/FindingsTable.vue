@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import type { Assessment, Row, SetUp } from '@brannik/core'
-import { computed, onMounted, ref } from 'vue'
+import { useTimeoutFn } from '@vueuse/core'
+import { computed, ref } from 'vue'
 import MarginBar from '../../charts/MarginBar.vue'
 import { lazily } from '../../lazy.ts'
 import VerdictMark from '../../components/VerdictMark.vue'
@@ -29,7 +30,7 @@ const emit = defineEmits<{ open: [id: string] }>()
 const unknownOf = ({ criteria }: Row): Assessment | null =>
   criteria.find(({ verdict }) => verdict === 'unknown') ?? null
 const isLate = ref(false)
-onMounted(() => window.setTimeout(() => (isLate.value = true)))
+useTimeoutFn(() => (isLate.value = true), 0)
 const RANK = { fails: 0, unknown: 1, tight: 2, fits: 3 } as const
 const deciding = computed(() =>
   rows.filter(({ verdict }) => verdict !== 'fits').toSorted((a, b) => RANK[a.verdict] - RANK[b.verdict]),

@@ -11,6 +11,7 @@ import {
   type Shelf,
   type SlotItems,
 } from '@brannik/core'
+import { useTimeoutFn } from '@vueuse/core'
 import { computed, ref, watch } from 'vue'
 import ChoiceField from '../../components/ChoiceField.vue'
 import CountField from '../../components/CountField.vue'
@@ -50,9 +51,12 @@ const PLACES: readonly Place[] = ['circuit', 'wire', 'gas', 'tungsten', 'cup']
 /** Long enough for the answer to be painted. */
 const AFTER_PAINT_MS = 120
 const isWanted = ref(false)
+const painted = useTimeoutFn(() => (isWanted.value = true), AFTER_PAINT_MS, { immediate: false })
 watch(
   () => isAnswered,
-  (now) => now && window.setTimeout(() => (isWanted.value = true), AFTER_PAINT_MS),
+  (now) => {
+    if (now) painted.start()
+  },
   { immediate: true },
 )
 const { answer: offers } = useAnswer(

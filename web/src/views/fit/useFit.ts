@@ -9,6 +9,7 @@ import {
   type Suggestion,
 } from '@brannik/core'
 import type { changed } from './changeJoint.ts'
+import { useTimeoutFn } from '@vueuse/core'
 import { computed, ref, type Ref, shallowRef, watch } from 'vue'
 import { engine } from '../../engine/client.ts'
 import { useAnswer } from '../../engine/useAnswer.ts'
@@ -61,23 +62,25 @@ export function useFit(jobId: Ref<string>) {
 
   /** Null while they are sought for the first time: until then nobody knows whether there are any. */
   const suggestions = shallowRef<readonly Suggestion[] | null>(null)
-  let waiting = 0
+  const painted = useTimeoutFn(
+    () => {
+      const now = fit.value
+      engine.ask(workspace.snapshot, 'suggest', jobId.value, MOST_SUGGESTIONS).then(
+        // A later change has its own mends on the way.
+        (found) => fit.value === now && (suggestions.value = found),
+        // What broke the engine is told where the fit should be.
+        () => (suggestions.value = []),
+      )
+    },
+    AFTER_PAINT_MS,
+    { immediate: false },
+  )
   watch(
     fit,
     (now) => {
-      window.clearTimeout(waiting)
-      if (!now) {
-        suggestions.value = null
-        return
-      }
-      waiting = window.setTimeout(() => {
-        engine.ask(workspace.snapshot, 'suggest', jobId.value, MOST_SUGGESTIONS).then(
-          // A later change has its own mends on the way.
-          (found) => fit.value === now && (suggestions.value = found),
-          // What broke the engine is told where the fit should be.
-          () => (suggestions.value = []),
-        )
-      }, AFTER_PAINT_MS)
+      painted.stop()
+      if (now) painted.start()
+      else suggestions.value = null
     },
     { immediate: true },
   )
