@@ -33,6 +33,7 @@ export default defineConfig({
         test: {
           name: 'server',
           root: 'server',
+          globalSetup: ['src/prepareTests.ts'],
           setupFiles: ['../core/src/testing/seed.ts'],
           include: ['src/**/*.test.ts'],
           benchmark: { include: [] },
@@ -56,6 +57,7 @@ export default defineConfig({
         test: {
           name: 'two-servers',
           root: 'server',
+          globalSetup: ['src/prepareTests.ts'],
           include: ['src/{api,catalogue,changes,collections,concurrency,keeping}.test.ts'],
           benchmark: { include: [] },
           testTimeout: 90_000,

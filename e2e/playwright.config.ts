@@ -4,6 +4,7 @@ const REPORT = process.env['REPORT']
 
 export default defineConfig({
   testDir: '.',
+  globalSetup: './prepare.ts',
   // Generous: a busy machine is slow, not wrong.
   timeout: 150_000,
   expect: { timeout: 20_000 },

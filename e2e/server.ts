@@ -1,4 +1,7 @@
-/** A whole server for each test, on a database of its own, that can be killed and started again. */
+/**
+ * A server for each worker, whose database each test finds as the demo is; it can be killed and started again. A test
+ * with settings of its own, or that begins without a server, has one of its own.
+ */
 import { type ChildProcess, spawn } from 'node:child_process'
 import { randomBytes } from 'node:crypto'
 import { mkdtemp, rm } from 'node:fs/promises'
@@ -8,18 +11,11 @@ import { join } from 'node:path'
 import { fileURLToPath } from 'node:url'
 import { test as base } from '@playwright/test'
 import pg from 'pg'
+import { administer, TEMPLATE, urlOf } from './databases.ts'
 
 const ROOT = fileURLToPath(new URL('../', import.meta.url))
-const CLUSTER = process.env['TEST_DATABASE_URL']
 
-async function administer(sql: string): Promise<void> {
-  const client = new pg.Client({ connectionString: CLUSTER })
-  await client.connect()
-  await client.query(sql)
-  await client.end()
-}
-
-const anyFreePort = (): Promise<number> =>
+export const anyFreePort = (): Promise<number> =>
   new Promise((resolve) => {
     const probe = createServer().listen(0, '127.0.0.1', () => {
       const address = probe.address()
@@ -45,7 +41,7 @@ export class Server {
   }
 
   async start(): Promise<void> {
-    const child = spawn(process.execPath, ['--import', 'tsx', 'server/src/main.ts'], {
+    const child = spawn(process.execPath, ['server/dist/main.js'], {
       cwd: ROOT,
       env: {
         ...process.env,
@@ -68,6 +64,10 @@ export class Server {
     })
   }
 
+  get isRunning(): boolean {
+    return this.child !== null
+  }
+
   /** At once, as a power cut would: nothing is finished. */
   async kill(): Promise<void> {
     const { child } = this
@@ -88,15 +88,11 @@ export class Server {
 
   /** An account, made from the command line. */
   async addAccount(name: string, role: string, password: string): Promise<void> {
-    const child = spawn(
-      process.execPath,
-      ['--import', 'tsx', 'server/src/cli/user.ts', 'add', name, '--role', role],
-      {
-        cwd: ROOT,
-        env: { ...process.env, DATABASE_URL: this.databaseUrl },
-        stdio: ['pipe', 'ignore', 'inherit'],
-      },
-    )
+    const child = spawn(process.execPath, ['server/dist/user.js', 'add', name, '--role', role], {
+      cwd: ROOT,
+      env: { ...process.env, DATABASE_URL: this.databaseUrl },
+      stdio: ['pipe', 'ignore', 'inherit'],
+    })
     child.stdin.end(`${password}\n`)
     await new Promise((resolve) => child.once('exit', resolve))
   }
@@ -107,32 +103,74 @@ export class Server {
   }
 }
 
+interface Home {
+  readonly server: Server
+  /** Gives it the demo anew. */
+  reset(): Promise<void>
+}
+
 interface Fixtures {
   /** Settings of the server, for tests that need others than the usual ones. */
   settings: Record<string, string>
   server: Server
-  /** One that is not started yet. */
+  /** One that is not started yet, on an empty database. */
   stopped: Server
 }
+interface WorkerFixtures {
+  home: Home
+}
 
-export const test = base.extend<Fixtures>({
+/** A server on a database of its own, and a folder for its backups; both are gone afterwards. */
+async function withServer(
+  env: Readonly<Record<string, string>>,
+  use: (server: Server, name: string) => Promise<void>,
+): Promise<void> {
+  const name = `e2e_${randomBytes(6).toString('hex')}`
+  const folder = await mkdtemp(join(tmpdir(), 'brannik-e2e-'))
+  const server = new Server(await anyFreePort(), urlOf(name), { BACKUP_FOLDER: folder, ...env })
+  await use(server, name)
+  await server.kill()
+  await administer(`drop database if exists ${name} with (force)`)
+  await rm(folder, { recursive: true, force: true })
+}
+
+export const test = base.extend<Fixtures, WorkerFixtures>({
   settings: [{}, { option: true }],
+  home: [
+    // eslint-disable-next-line no-empty-pattern -- the runner reads from the pattern what a fixture rests on
+    async ({}, use) => {
+      let resets = 0
+      await withServer({}, async (server, name) => {
+        const reset = async (): Promise<void> => {
+          await administer(`drop database if exists ${name} with (force)`)
+          await administer(`create database ${name} template ${TEMPLATE}`)
+          // The server knows lists by their revision: none that it has seen may come again.
+          resets += 1
+          await server.sql(`update kind_revision set revision = revision + ${resets} * 1000000`)
+          if (!server.isRunning) await server.start()
+        }
+        await use({ server, reset })
+      })
+    },
+    { scope: 'worker' },
+  ],
   stopped: async ({ settings }, use) => {
-    if (!CLUSTER) throw new Error('TEST_DATABASE_URL is not set: run npm test, or see CONTRIBUTING.md')
-    const name = `e2e_${randomBytes(6).toString('hex')}`
-    await administer(`create database ${name}`)
-    const databaseUrl = new URL(CLUSTER)
-    databaseUrl.pathname = `/${name}`
-    const folder = await mkdtemp(join(tmpdir(), 'brannik-e2e-'))
-    const server = new Server(await anyFreePort(), databaseUrl.href, { BACKUP_FOLDER: folder, ...settings })
-    await use(server)
-    await server.kill()
-    await administer(`drop database ${name} with (force)`)
-    await rm(folder, { recursive: true, force: true })
+    await withServer(settings, async (server, name) => {
+      await administer(`create database ${name}`)
+      await use(server)
+    })
   },
-  server: async ({ stopped }, use) => {
-    await stopped.start()
-    await use(stopped)
+  server: async ({ settings, home }, use) => {
+    if (Object.keys(settings).length === 0) {
+      await home.reset()
+      await use(home.server)
+      return
+    }
+    await withServer(settings, async (server, name) => {
+      await administer(`create database ${name} template ${TEMPLATE}`)
+      await server.start()
+      await use(server)
+    })
   },
 })
 

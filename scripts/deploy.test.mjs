@@ -2,6 +2,7 @@
 import { existsSync, readFileSync } from 'node:fs'
 import { join } from 'node:path'
 import { describe, expect, it } from 'vitest'
+import { buildServer, SERVER } from './lib/built.mjs'
 import { quiet, ROOT } from './lib/run.mjs'
 
 const text = (name) => readFileSync(join(ROOT, 'deploy', name), 'utf8')
@@ -18,8 +19,10 @@ describe('Dockerfile', () => {
   })
 
   it('copies and runs only what is there', () => {
-    expect(existsSync(join(ROOT, 'server/src/main.ts'))).toBe(true)
-    expect(text('Dockerfile')).toContain('server/src/main.ts')
+    buildServer()
+    expect(existsSync(join(ROOT, SERVER))).toBe(true)
+    expect(text('Dockerfile')).toContain(SERVER)
+    expect(text('brannik.service')).toContain(SERVER)
   })
 })
 

@@ -1,11 +1,11 @@
 /** `npm start`: installs what is missing, starts the database, builds, loads the demo, serves; Ctrl-C stops all of it. */
 import { join } from 'node:path'
+import { buildServer, buildWeb, SERVER } from './lib/built.mjs'
 import { onlyOnce } from './lib/once.mjs'
 import { installNpm } from './lib/packages.mjs'
 import { choosePlace, writeDownPlace } from './lib/place.mjs'
 import { freePort, startPostgres } from './lib/postgres.mjs'
 import { begin, explain, Remedy } from './lib/run.mjs'
-import { buildWeb } from './lib/web.mjs'
 
 const FIRST_PORT = 4870
 const FIRST_DATABASE_PORT = 54870
@@ -53,7 +53,7 @@ for (const stream of [process.stdout, process.stderr]) stream.on('error', () => 
 
 /** @returns the exit code: 0 for a stop that was asked for */
 async function serve(db, place, port, began) {
-  server = begin(process.execPath, ['--import', 'tsx', 'server/src/main.ts'], {
+  server = begin(process.execPath, ['--enable-source-maps', SERVER], {
     env: {
       DATABASE_URL: db.url,
       PORT: `${port}`,
@@ -91,6 +91,7 @@ async function start() {
   }
   installNpm()
   buildWeb()
+  buildServer()
   const port = await servingPort()
   const db = await database(place)
   const code = isStopping ? 0 : await serve(db, place, port, began)

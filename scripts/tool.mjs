@@ -1,5 +1,6 @@
 /** `npm run user`, `npm run backup`, `npm run restore`: a command of the server's on the shop's database, running or not. */
 import { join } from 'node:path'
+import { buildServer } from './lib/built.mjs'
 import { alreadyRuns, whoRuns } from './lib/once.mjs'
 import { installNpm } from './lib/packages.mjs'
 import { choosePlace, writeDownPlace } from './lib/place.mjs'
@@ -12,6 +13,7 @@ async function tool() {
   const [name, ...args] = process.argv.slice(2)
   const [file, first] = COMMANDS[name]
   installNpm()
+  buildServer()
   const place = choosePlace()
   const given = process.env.DATABASE_URL
   const running = given ? null : whoRuns(place.folder)
@@ -22,7 +24,7 @@ async function tool() {
     cluster?.createDatabase('brannik')
     const child = begin(
       process.execPath,
-      ['--import', 'tsx', `server/src/cli/${file}.ts`, ...first, ...args],
+      ['--enable-source-maps', `server/dist/${file}.js`, ...first, ...args],
       {
         env: {
           DATABASE_URL: given || cluster.url('brannik'),

@@ -9,6 +9,7 @@ import { connect } from 'node:net'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { setTimeout as pause } from 'node:timers/promises'
+import { buildServer, SERVER } from './lib/built.mjs'
 import { installNpm } from './lib/packages.mjs'
 import { freePort, startPostgres } from './lib/postgres.mjs'
 import { begin, explain, ROOT } from './lib/run.mjs'
@@ -51,7 +52,7 @@ class Shop {
   }
 
   async startServer() {
-    const child = begin(process.execPath, ['--import', 'tsx', 'server/src/main.ts'], {
+    const child = begin(process.execPath, [SERVER], {
       env: {
         DATABASE_URL: this.cluster.url('brannik'),
         PORT: `${this.port}`,

@@ -2,10 +2,10 @@
 import { mkdtempSync, rmSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
+import { buildServer, buildWeb, SERVER } from './built.mjs'
 import { installDebian, installNpm } from './packages.mjs'
 import { freePort, temporaryPostgres } from './postgres.mjs'
 import { begin, exists } from './run.mjs'
-import { buildWeb } from './web.mjs'
 
 /** Answers once the server says where it is. */
 const addressOf = (server) =>
@@ -26,10 +26,11 @@ export async function onStage(act, { demo = true } = {}) {
   installNpm()
   if (!exists('chromium')) installDebian(['chromium'])
   buildWeb()
+  buildServer()
   const { chromium } = await import('@playwright/test')
   const cluster = await temporaryPostgres(56870)
   const backups = mkdtempSync(join(tmpdir(), 'brannik-stage-'))
-  const server = begin(process.execPath, ['--import', 'tsx', 'server/src/main.ts'], {
+  const server = begin(process.execPath, [SERVER], {
     env: {
       DATABASE_URL: cluster.url('postgres'),
       PORT: `${await freePort(4970)}`,

@@ -28,12 +28,13 @@ import { fitRoutes } from './routes/fit.ts'
 import { healthRoutes } from './routes/health.ts'
 import { backupRoutes, historyRoutes } from './routes/keeping.ts'
 import { recordRoutes, shopRoutes } from './routes/records.ts'
+import { ROOT } from './root.ts'
 import type { Services } from './services.ts'
 import { COLLECTIONS, COUNTS, SHOP } from './stores/kinds.ts'
 import { STOCK } from './stores/stock.ts'
 import type { WorkPool } from './work/pool.ts'
 
-const WEB = fileURLToPath(new URL('../../web/dist/', import.meta.url))
+const WEB = fileURLToPath(new URL('web/dist/', ROOT))
 
 /** Vuetify writes its theme into a style element; all else comes from this server alone. */
 const HEADERS = helmet({

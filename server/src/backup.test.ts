@@ -169,14 +169,10 @@ it('old backups go, the latest stays, and other files are left alone', async () 
 
 it('from the command line: accounts, a backup and back again', async () => {
   const run = async (script: string, args: readonly string[], input = '') => {
-    const running = promisify(execFile)(
-      process.execPath,
-      ['--import', 'tsx', `server/src/cli/${script}.ts`, ...args],
-      {
-        cwd: ROOT,
-        env: { ...process.env, DATABASE_URL: url, BACKUP_FOLDER: settings().folder, INIT_CWD: folder },
-      },
-    )
+    const running = promisify(execFile)(process.execPath, [`server/dist/${script}.js`, ...args], {
+      cwd: ROOT,
+      env: { ...process.env, DATABASE_URL: url, BACKUP_FOLDER: settings().folder, INIT_CWD: folder },
+    })
     running.child.stdin?.end(input)
     return running.then(
       ({ stdout }) => stdout.trim(),

@@ -2,8 +2,9 @@
 import { readFile } from 'node:fs/promises'
 import { readDocument, shopDocumentSchema } from '@brannik/core'
 import { type WholeDocument, wholeOf } from './documents/documents.ts'
+import { ROOT } from './root.ts'
 
-const DEMO = new URL('../../demo/tollgate-orchard-works.json', import.meta.url)
+const DEMO = new URL('demo/tollgate-orchard-works.json', ROOT)
 
 export async function demoShop(): Promise<WholeDocument> {
   const read = readDocument(shopDocumentSchema, JSON.parse(await readFile(DEMO, 'utf8')))

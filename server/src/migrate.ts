@@ -1,9 +1,10 @@
 /** Brings the database to the schema of this version: numbered SQL files, each run once, in order. */
 import { readdir, readFile } from 'node:fs/promises'
 import { type Connection, type Database, inTransaction } from './database.ts'
+import { ROOT } from './root.ts'
 import { isUpcastDue, upcastStored } from './upcast.ts'
 
-const FOLDER = new URL('../migrations/', import.meta.url)
+const FOLDER = new URL('server/migrations/', ROOT)
 /** The migration from which on every record says the version of its schema. */
 const SCHEMA_VERSIONS = 5
 /** Any fixed number: two servers starting at once take turns by it. */

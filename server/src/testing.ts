@@ -16,11 +16,11 @@ import { createApp } from './app.ts'
 import { type Access, accessOf } from './config.ts'
 import { type Database, openDatabase } from './database.ts'
 import { createHttpServer, listen } from './listen.ts'
-import { migrate } from './migrate.ts'
-import { seed } from './seed.ts'
 import { createWorkPool } from './work/pool.ts'
 
 const CLUSTER = process.env['TEST_DATABASE_URL']
+/** Holds the demo in this version's schema; see `prepareTests.ts`. */
+export const DEMO_TEMPLATE = 'test_demo'
 const ROOT = fileURLToPath(new URL('../../', import.meta.url))
 
 export async function administer(sql: string): Promise<void> {
@@ -58,16 +58,26 @@ export interface TestServer {
   close(): Promise<void>
 }
 
-/** An empty database that the test drops when it is done. */
-export async function emptyDatabase(): Promise<{ url: string; drop: () => Promise<void> }> {
+interface TestDatabase {
+  readonly url: string
+  readonly drop: () => Promise<void>
+}
+
+/** @param template what it is a copy of; an empty one where it is left out */
+async function makeDatabase(template?: string): Promise<TestDatabase> {
   if (!CLUSTER)
     throw new Error('TEST_DATABASE_URL is not set: run the tests through npm test, or see CONTRIBUTING.md')
   const name = `test_${randomBytes(6).toString('hex')}`
-  await administer(`create database ${name}`)
+  await administer(`create database ${name}${template === undefined ? '' : ` template ${template}`}`)
   const url = new URL(CLUSTER)
   url.pathname = `/${name}`
   return { url: url.href, drop: () => administer(`drop database if exists ${name} with (force)`) }
 }
+
+/** An empty database that the test drops when it is done. */
+export const emptyDatabase = (): Promise<TestDatabase> => makeDatabase()
+/** One that holds the demo. */
+export const demoDatabase = (): Promise<TestDatabase> => makeDatabase(DEMO_TEMPLATE)
 
 const parsed = (text: string): unknown => {
   try {
@@ -115,11 +125,9 @@ export async function startTestServer({
   workMs = 60_000,
   reach = (databaseUrl) => Promise.resolve(databaseUrl),
 }: Options = {}): Promise<TestServer> {
-  const { url: databaseUrl, drop } = await emptyDatabase()
+  const { url: databaseUrl, drop } = await demoDatabase()
   const folder = await mkdtemp(join(tmpdir(), 'brannik-test-'))
   const database = openDatabase(await reach(databaseUrl))
-  await migrate(database)
-  await seed(database)
   const pool = createWorkPool({ workMs })
   const backups = { folder, keepDays: 30, migrateWithout: false }
   const app = createApp({ database, databaseUrl, logger, access, backups, pool })
@@ -158,7 +166,7 @@ export async function startProcess(
   databaseUrl: string,
   environment: Record<string, string> = {},
 ): Promise<Process> {
-  const child = spawn(process.execPath, ['--import', 'tsx', 'server/src/main.ts'], {
+  const child = spawn(process.execPath, ['server/dist/main.js'], {
     cwd: ROOT,
     env: {
       ...process.env,
@@ -216,7 +224,7 @@ function roundRobin(urls: readonly string[]): Server {
 
 /** Two processes on one database, and a proxy in front. */
 async function startTwoBehindProxy(): Promise<TestServer> {
-  const { url: databaseUrl, drop } = await emptyDatabase()
+  const { url: databaseUrl, drop } = await demoDatabase()
   const folder = await mkdtemp(join(tmpdir(), 'brannik-test-'))
   const settings = { WRITES_PER_MINUTE: '1000000', BACKUP_FOLDER: folder }
   const processes = await Promise.all([1, 2].map(() => startProcess(databaseUrl, settings)))

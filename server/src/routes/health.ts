@@ -2,9 +2,10 @@
 import { readFileSync } from 'node:fs'
 import type { Database } from '../database.ts'
 import { LIMITS } from '../limits.ts'
+import { ROOT } from '../root.ts'
 import type { AddRoutes } from '../services.ts'
 
-const PACKAGE = JSON.parse(readFileSync(new URL('../../../package.json', import.meta.url), 'utf8')) as {
+const PACKAGE = JSON.parse(readFileSync(new URL('package.json', ROOT), 'utf8')) as {
   version: string
 }
 export const VERSION = PACKAGE.version

@@ -5,7 +5,8 @@ import { LIMITS } from '../limits.ts'
 import { properties } from '../faults.ts'
 import { Problem } from '../problems.ts'
 
-const FILE = new URL('./thread.mjs', import.meta.url)
+/** As it is built it lies beside this one; from the sources it learns to read TypeScript first. */
+const FILE = new URL(import.meta.url.endsWith('.ts') ? './thread.mjs' : './thread.js', import.meta.url)
 
 interface Task {
   readonly ask: Ask
