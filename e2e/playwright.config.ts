@@ -8,8 +8,6 @@ export default defineConfig({
   // Generous: a busy machine is slow, not wrong.
   timeout: 150_000,
   expect: { timeout: 20_000 },
-  // One that passes only at the second try is named by the run; it is not hidden.
-  retries: 1,
   workers: 2,
   fullyParallel: false,
   forbidOnly: true,

@@ -191,6 +191,16 @@ describe('the demo shop', () => {
     expect(aluminiumWays(capabilityFor('bay-2-wire'), null, demo)).toEqual([])
   })
 
+  it('a place that is to be left is left, though something else would fit it', () => {
+    const tried = capabilityFor('platform-tried')
+    const all = fitOut(tried, demo)
+    expect(all.changed).toContain('roll')
+    const left = fitOut(tried, demo, { leave: ['roll'] })
+    expect(left.changed).not.toContain('roll')
+    expect(left.capability.roll).toBe(tried.roll)
+    expect(left.changed).toEqual(all.changed.filter((slot) => slot !== 'roll'))
+  })
+
   it('offers what is in the shop before what is used up, and that before what is to buy', () => {
     const [argon] = demo.gases.filter(({ argonPct }) => argonPct === 100)
     if (!argon) throw new Error('the demo has no argon')

@@ -61,6 +61,13 @@ describe('the demo’s board', () => {
     for (const { verdict, limit } of board) if (limit) expect(limit.verdict).toBe(verdict)
   })
 
+  it('says how many amps are to spare at the weakest of source, gun and wire', () => {
+    // The 230 A source and the 220 A wire have more to spare than the gun, whose duty allows 217 A for 187 A.
+    expect(cell('press-frame', 'bay-2-wire').spareA).toBeCloseTo(30.3, 1)
+    // A tungsten of 80 A is the least at a torch of 142 A and a source of 200 A, for 54 A.
+    expect(cell('pressing-tray', 'bench-tig-dc').spareA).toBeCloseTo(80 - 54.3, 1)
+  })
+
   it('is the same for fewer jobs and fewer set-ups', () => {
     fc.assert(
       fc.property(fc.subarray([...planned]), fc.subarray([...demo.setUps]), (jobs, setUps) => {

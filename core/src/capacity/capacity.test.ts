@@ -6,6 +6,7 @@ import { assumptionsOf } from '../assumptions/assume.ts'
 import { reckonerFor } from '../calculation/reckoner.ts'
 import { capabilityOf } from '../capability/capability.ts'
 import { chosenOf } from '../capability/slots.ts'
+import { gunCarriesAt } from '../criteria/carries.ts'
 import type { SupplyRating } from '../model/equipment.ts'
 import { isSpooled } from '../model/spooled.ts'
 import type { Position } from '../model/jointKinds.ts'
@@ -47,6 +48,28 @@ const at = (column: CapacityColumn, position: Position = 'flat') => {
   return found
 }
 
+/** It gives 140 A at most and 90 A at 20 % on 120 V. */
+const feeding = (feeder: ReturnType<typeof sampleFeeder>) =>
+  samplePowerSource({
+    processes: (['gmaw', 'fcaw', 'gtaw', 'smaw'] as const).map((family) => ({
+      family,
+      outputs: ['dc', 'ac'],
+      pulse: false,
+      claimMinMm: null,
+      claimMaxMm: family === 'gmaw' ? 6.35 : null,
+      supplies: [
+        sampleSupply({
+          voltageV: 120,
+          outputMinA: 30,
+          outputMaxA: 140,
+          ratedPoints: [{ currentA: 90, dutyPct: 20, loadV: null }],
+          i1MaxA: 20,
+        }),
+      ],
+    })),
+    feeder,
+  })
+
 /** A 120 V source of 140 A at most and 90 A at 20 %. */
 const small = (part: Parameters<typeof sampleCapability>[0] = {}) =>
   sampleCapability({
@@ -63,25 +86,7 @@ const small = (part: Parameters<typeof sampleCapability>[0] = {}) =>
       price: null,
       lengthMm: 5000,
     },
-    powerSource: samplePowerSource({
-      processes: (['gmaw', 'fcaw', 'gtaw', 'smaw'] as const).map((family) => ({
-        family,
-        outputs: ['dc', 'ac'],
-        pulse: false,
-        claimMinMm: null,
-        claimMaxMm: family === 'gmaw' ? 6.35 : null,
-        supplies: [
-          sampleSupply({
-            voltageV: 120,
-            outputMinA: 30,
-            outputMaxA: 140,
-            ratedPoints: [{ currentA: 90, dutyPct: 20, loadV: null }],
-            i1MaxA: 20,
-          }),
-        ],
-      })),
-      feeder: sampleFeeder({ feedMinMmPerMin: 1000, feedMaxMmPerMin: 17_000 }),
-    }),
+    powerSource: feeding(sampleFeeder({ feedMinMmPerMin: 1000, feedMaxMmPerMin: 17_000 })),
     wire: sampleWire({ diameterMm: 0.762 }),
     ...part,
   })
@@ -174,6 +179,23 @@ describe('the ends', () => {
     expect(at(own(capacityOf(slow))).thickest?.by).toBe('feeder')
     const thin = { ...sampleCapability().circuit, breakerA: 15, conductorSize: '14 AWG', voltageV: 240 }
     expect(at(own(capacityOf(sampleCapability({ circuit: thin as never })))).thickest?.by).toBe('circuit')
+  })
+  it('a gun is used for short welds above what it sustains; below the slowest feed there is no current', () => {
+    const links = (capability: ReturnType<typeof small>, id: string) =>
+      own(capacityOf(capability)).links.find((link) => link.id === id)
+    const carries = gunCarriesAt(small(), assumptionsOf({ assumptions: {} }).capacityDutyPct)
+    if (carries.missing !== null) throw new Error('the sample has no gun')
+    expect(carries.mostA).toBeGreaterThan(carries.highA)
+    expect(links(small(), 'gun')?.mostA).toBe(carries.mostA)
+    // Feeders: 1 m/min of 0.030 in are some 20 A (2.0 in/min per A, common practice); without a slowest there is no floor.
+    expect(links(small(), 'feeder')?.leastA).toBeGreaterThan(15)
+    expect(links(small(), 'feeder')?.leastA).toBeLessThan(27)
+    const free = small({ powerSource: feeding(sampleFeeder({ feedMinMmPerMin: null, feedMaxMmPerMin: 17_000 })) })
+    expect(links(free, 'feeder')?.leastA).toBe(0)
+  })
+  it('without a wire is that of carbon steel, else of the wire’s metal', () => {
+    expect(capacityOf(small({ wire: null })).metal).toBe('carbon-steel')
+    expect(capacityOf(capabilityFor('spool-gun')).metal).toBe('aluminium')
   })
   it('of short-circuit steel are never above 1/4 in, whatever the source gives', () => {
     expect(at(own(capacityOf(capabilityFor('bay-2-wire')))).thickest).toEqual({

@@ -2,7 +2,7 @@
 import { describe, expect, it } from 'vitest'
 import { assumptionsOf } from '../assumptions/assume.ts'
 import { reckonerFor } from '../calculation/reckoner.ts'
-import { type FitInput, fitJob } from '../fit/fit.ts'
+import { type FitInput, fitJob, sidesOf } from '../fit/fit.ts'
 import type { Circuit, SetUp } from '../model/equipment.ts'
 import { international } from '../supply/books/international/international.ts'
 import { northAmerican } from '../supply/books/northAmerican/northAmerican.ts'
@@ -171,6 +171,31 @@ describe('the power of a job', () => {
     expect(crossed && shift?.afterS.nominal && Math.abs(crossed.atS / shift.afterS.nominal - 1)).toBeLessThan(
       0.2,
     )
+  })
+
+  it('looks at the whole of the shop’s shift, at all of the job’s hours, and at eight hours without a pause', () => {
+    const shop = { ...demo.shop, assumptions: { ...demo.shop.assumptions, shiftHours: 10 } }
+    const { circuits } = powerOf(shop, demo, jobOf('press-frame'), setUpOf('marl-yard'), 'north-wall')
+    const trips = circuits.find(({ circuitId }) => circuitId === 'north-wall')?.trips ?? []
+    const workH = sidesOf(demoInput('press-frame', 'marl-yard')).demand.workH ?? NaN
+    expect(trips.map(({ mostS }) => mostS)).toEqual([expect.closeTo(workH * 3600), 36_000, 28_800])
+  })
+
+  it('never mends a circuit with less current than the faces need to fuse', () => {
+    let offered = 0
+    for (const job of demo.jobs)
+      for (const setUp of demo.setUps)
+        for (const { id } of demo.circuits) {
+          const { mends, circuits } = powerOf(demo.shop, demo, job, setUp, id)
+          const drawn = circuits.find(({ circuitId }) => circuitId === id)?.drawn
+          for (const mend of mends) {
+            if (mend.kind !== 'less-current') continue
+            offered += 1
+            expect(mend.currentA, `${job.id} ${setUp.id} ${id}`).toBeGreaterThanOrEqual(drawn?.leastA ?? NaN)
+            expect(mend.currentA).toBeLessThan(drawn?.wantedA ?? NaN)
+          }
+        }
+    expect(offered).toBeGreaterThan(10)
   })
 
   it('of a set that an engine drives there is none', () => {

@@ -55,6 +55,29 @@ describe('ways to do a job', () => {
     expect((rented?.costPerRun ?? 0) - (bought?.costPerRun ?? 0)).toBeCloseTo(95)
   })
 
+  it('are rented for every day that is begun', () => {
+    const heath = demo.setUps.filter(({ id }) => id === 'heath-stick')
+    const rent = (shiftHours: number): number => {
+      const shop = { ...demo.shop, assumptions: { ...demo.shop.assumptions, shiftHours } }
+      const [fork] = kitProblemOf(shop, demo, jobOf('loader-fork'), heath).jobs
+      const cost = (rents: string | null): number =>
+        fork?.ways.find((way) => way.rents === rents)?.costPerRun ?? NaN
+      return cost('powerSource heath-300') - cost(null)
+    }
+    const workH = sidesOf(demoInput('loader-fork', 'yard-stick')).demand.workH ?? NaN
+    // At 95 a day: in days a little shorter than the work two, in days as long as it one.
+    expect(rent(workH * 0.9)).toBeCloseTo(2 * 95)
+    expect(rent(workH * 1.1)).toBeCloseTo(95)
+  })
+
+  it('name of set-ups that fail in as many things the first', () => {
+    const [steel] = demo.setUps.filter(({ id }) => id === 'bay-2-wire')
+    if (!steel) throw new Error('demo')
+    const again = [{ ...steel, id: 'first' }, { ...steel, id: 'second' }]
+    const { undoable } = kitProblemOf(demo.shop, demo, jobOf('pressing-tray'), again)
+    expect(undoable[0]?.nearest?.setUpId).toBe('first')
+  })
+
   it('name a job that nothing does, with what comes nearest', () => {
     const { undoable, jobs } = kitProblemOf(demo.shop, demo, jobOf('hoist-beam'), demo.setUps)
     expect(jobs).toEqual([])

@@ -137,6 +137,16 @@ describe('how sure a ranking is', () => {
     ])
   })
 
+  it('names no weight below nothing, and none above the most', () => {
+    // 5·0.6 + 5·0.9 leads 5·0.9 + 5·0.2 by 2. Only at a first weight of 11.7, or a second of 2.1, are they equal.
+    const two = [ranked('a', 0.6, 0.9), ranked('b', 0.9, 0.2)]
+    const wishes = [asked('price'), asked('weight')]
+    expect(turnsOf(wishes, two, 10).map(({ at }) => at)).toEqual([1])
+    expect(turnsOf(wishes, two, 12).map(({ at }) => at)).toEqual([0, 1])
+    // What is better in both is overtaken at no weight from nothing on.
+    expect(turnsOf(wishes, [ranked('a', 0.9, 0.9), ranked('b', 0.2, 0.4)], 10)).toEqual([])
+  })
+
   it('is right about it: just beyond the turn another leads, just before it none does', () => {
     const part = fc.integer({ min: 0, max: 20 }).map((n) => n / 20)
     const machines = fc.array(fc.tuple(part, part, part), { minLength: 2, maxLength: 5 })

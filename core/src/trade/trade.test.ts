@@ -14,6 +14,7 @@ import { fillerG, weldMetalG } from './deposit.ts'
 import { depositionRate, wireSection } from './depositionRate.ts'
 import { weldAreaMm2 } from './geometry.ts'
 import { weldRunMm, weldVolumeMm3 } from './run.ts'
+import { newJoint } from '../model/newJoint.ts'
 import { passesOf } from './passes.ts'
 import { wantedCurrentOf } from './wantedCurrent.ts'
 
@@ -122,6 +123,21 @@ describe('passes (common practice, no source)', () => {
       passesOf(joint({ legMm: legIn * INCH, position: 'flat' }), process, ample, r)
     expect(passes(11 / 32, 'fcaw-g')).toBe(1)
     expect(passes(11 / 32, 'gmaw-short')).toBe(2)
+  })
+  it('a root that is shut takes its pass like one that is just open', () => {
+    // By stick upwards in a 1/2 in bevel whose lower half is a root face.
+    const root = (rootGapMm: number) =>
+      newJoint('bevel', {
+        kind: 'bevel',
+        thicknessAMm: 12.7,
+        thicknessBMm: 12.7,
+        rootFaceMm: 6,
+        rootGapMm,
+        includedAngleDeg: 80,
+        position: 'vertical-up',
+        lengthMm: 100,
+      })
+    expect(passesOf(root(0), 'smaw', null, r)).toBe(passesOf(root(0.1), 'smaw', null, r))
   })
   it('no fillet is split under a leg of 1/8 in', () => {
     const sheet = joint({ kind: 'lap', thicknessAMm: 1.9, thicknessBMm: 1.9, legMm: 1.9 })
