@@ -60,6 +60,20 @@ describe('a write with a key', () => {
     expect((await server.call('GET', '/api/jobs/other-meaning')).status).toBe(404)
   })
 
+  it('with the same words, of another version, is another request', async () => {
+    const job = { ...(await sample('jobs')), id: 'two-versions', name: 'Two versions' }
+    await server.call('POST', '/api/jobs', job)
+    const key = { 'Idempotency-Key': randomUUID() }
+    const changed = { ...job, note: 'once' }
+    const put = (version: number) =>
+      server.call('PUT', '/api/jobs/two-versions', changed, { ...key, 'If-Match': `"${version}"` })
+    expect((await put(1)).status).toBe(200)
+    expect((await put(2)).status).toBe(422)
+    // The same of the same version is answered again, and done once.
+    expect(await put(1).then(({ body }) => body.version)).toBe(2)
+    expect((await server.call('GET', '/api/jobs/two-versions')).body.version).toBe(2)
+  })
+
   it('that was refused may be sent again: a refusal is not kept', async () => {
     const job = { ...(await sample('jobs')), id: 'refused-first', setUpId: 'nowhere' }
     const key = { 'Idempotency-Key': randomUUID() }

@@ -204,6 +204,23 @@ describe('sessions', () => {
     expect((await owner('DELETE', `/api/accounts/${account.id}`)).status).toBe(204)
   })
 
+  it('of an account that is shut out open nothing, even where they are still there', async () => {
+    const owner = people['owner'] as Call
+    const add = { name: 'Shut out', role: 'planner', password: PASSWORD }
+    const { body: account } = await owner('POST', '/api/accounts', add)
+    const cookie = await comeIn('Shut out')
+    const shut = `update account set disabled = $2 where id = $1`
+    await server.database.query(shut, [account.id, true])
+    const sessions = 'select 1 from session where account_id = $1'
+    expect((await server.database.query(sessions, [account.id])).rowCount).toBe(1)
+    expect((await as(cookie)('GET', '/api/jobs')).status).toBe(401)
+    expect((await signIn('Shut out')).status).toBe(401)
+    // Nothing else was in the way.
+    await server.database.query(shut, [account.id, false])
+    expect((await as(cookie)('GET', '/api/jobs')).status).toBe(200)
+    expect((await owner('DELETE', `/api/accounts/${account.id}`)).status).toBe(204)
+  })
+
   it('nobody can read them out of the database', async () => {
     const cookie = await comeIn('the guest')
     const secret = cookie.split('=')[1] ?? ''

@@ -21,11 +21,16 @@ export function cautionsFor(
   const isLowHydrogen =
     isStick && wire !== null && coveredClassOf(wire.classification)?.isLowHydrogen === true
   const cautions: readonly (Told | false)[] = [
-    told('eyes', {
-      least: figure(shade.least, ''),
-      suggested: figure(shade.suggested, ''),
-      source: LENS_SHADE_SOURCE.text,
-    }),
+    shade
+      ? told('eyes', {
+          least: figure(shade.least, ''),
+          suggested: figure(shade.suggested, ''),
+          source: LENS_SHADE_SOURCE.text,
+        })
+      : told('eyes-unknown', {
+          current: figure(hungriest.wantedA, 'A'),
+          source: LENS_SHADE_SOURCE.text,
+        }),
     told('power'),
     (generator !== null || hangsOn?.kind === 'engine') && told('generator-outdoors'),
     generator !== null &&

@@ -22,6 +22,14 @@ describe('cautions stand where the decision is made', () => {
     expect(says(demoInput('pressing-tray'))).toContain('at least 8, 12 suggested')
   })
 
+  it('names no shade above the currents of the table', () => {
+    const spray = demoInput('press-frame', 'bay-3-spray')
+    const thick = joint({ thicknessAMm: 100, thicknessBMm: 100 })
+    const said = says({ ...spray, job: { ...spray.job, joints: [thick] } })
+    expect(said).toMatch(/ANSI Z49\.1.* lists no lens shade for \d+ A/)
+    expect(said).not.toContain('suggested')
+  })
+
   it('stainless, zinc and aluminium name their fume', () => {
     const frame = demoInput('press-frame')
     const of = (material: 'stainless-304' | 'galvanised' | 'aluminium-6061') =>

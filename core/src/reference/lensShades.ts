@@ -28,9 +28,12 @@ const GTAW: readonly ShadeRow[] = [
 
 export const LENS_SHADE_SOURCE = standard('ANSI Z49.1', true)
 
-/** @returns the least and the suggested shade number at a current */
-export function lensShade(family: ProcessFamily, currentA: number): { least: number; suggested: number } {
+/** @returns the least and the suggested shade number at a current; null above the last row of the table */
+export function lensShade(
+  family: ProcessFamily,
+  currentA: number,
+): { readonly least: number; readonly suggested: number } | null {
   const rows = family === 'gtaw' ? GTAW : family === 'smaw' ? SMAW : WIRE
-  const row = rows.find((r) => currentA <= r.upToA) ?? rows[rows.length - 1]
-  return { least: row?.least ?? 10, suggested: row?.suggested ?? 14 }
+  const row = rows.find(({ upToA }) => currentA <= upToA)
+  return row ? { least: row.least, suggested: row.suggested } : null
 }

@@ -58,15 +58,23 @@ describe('filter shades, ANSI Z49.1: least and suggested, at both ends of each r
     ['gmaw', 60.1, 160, 10, 11],
     ['gmaw', 160.1, 250, 10, 12],
     ['gmaw', 250.1, 500, 10, 14],
-    ['gmaw', 501, 900, 10, 14],
     ['fcaw', 60.1, 160, 10, 11],
     ['fcaw', 160.1, 250, 10, 12],
     ['gtaw', 5, 50, 8, 10],
     ['gtaw', 50.1, 150, 8, 12],
     ['gtaw', 150.1, 500, 10, 14],
-    ['gtaw', 501, 600, 10, 14],
+    ['smaw', 250.1, 550, 11, 14],
   ] as const)('%s from %f to %f A: %i, %i', (family, fromA, toA, least, suggested) => {
     for (const currentA of [fromA, toA]) expect(lensShade(family, currentA)).toEqual({ least, suggested })
+  })
+
+  it.each([
+    ['gmaw', 500.1],
+    ['fcaw', 900],
+    ['gtaw', 500.1],
+    ['smaw', 550.1],
+  ] as const)('%s at %f A is beyond the table: no shade is made up for it', (family, currentA) => {
+    expect(lensShade(family, currentA)).toBeNull()
   })
 })
 

@@ -16,7 +16,6 @@ describe('lens shades, ANSI Z49.1 (from memory)', () => {
     ['gmaw', 60, 7, 7],
     ['gmaw', 61, 10, 11],
     ['gmaw', 250, 10, 12],
-    ['gmaw', 900, 10, 14],
     ['gtaw', 150, 8, 12],
   ] as const)('%s at %f A: least %i, suggested %i', (family, currentA, least, suggested) => {
     expect(lensShade(family, currentA)).toEqual({ least, suggested })

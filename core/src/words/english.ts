@@ -907,6 +907,10 @@ export const ENGLISH: Language = {
       topic: 'Eyes',
       text: 'Lens shade at least {least}, {suggested} suggested ({source}); glasses under the helmet',
     },
+    'eyes-unknown': {
+      topic: 'Eyes',
+      text: '{source} lists no lens shade for {current}. Follow the helmet’s own data; glasses under the helmet',
+    },
     power: {
       topic: 'Power',
       text: 'Unplug before opening a machine. Wiring is for a licensed electrician; data plate and code decide',
