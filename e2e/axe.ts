@@ -5,15 +5,37 @@ import type { Page } from '@playwright/test'
 
 const AXE = readFileSync(createRequire(import.meta.url).resolve('axe-core/axe.min.js'), 'utf8')
 
-/** What the checker finds wrong with the page as it is now, of any impact and by every rule that it has. */
-export async function violations(page: Page): Promise<string[]> {
-  await page.waitForTimeout(300)
-  await page.evaluate(AXE)
-  return page.evaluate(async () => {
-    const { axe } = globalThis as unknown as {
-      axe: { run: () => Promise<{ violations: { id: string; nodes: { html: string }[] }[] }> }
-    }
-    const { violations: found } = await axe.run()
-    return found.map(({ id, nodes }) => `${id}: ${nodes.map(({ html }) => html.slice(0, 160)).join(' | ')}`)
+/** Waits until what was asked for is drawn, and nothing fades or moves any more. */
+export async function stillness(page: Page): Promise<void> {
+  await page.evaluate(async () => {
+    const frame = () => new Promise(requestAnimationFrame)
+    await frame()
+    await frame()
+    // What is drawn without end, such as a bar that runs while something is worked out, is not waited for.
+    const ending = document
+      .getAnimations()
+      .filter((one) => one.effect?.getComputedTiming().endTime !== Infinity)
+    await Promise.all(ending.map((one) => one.finished.catch(() => undefined)))
+    await frame()
   })
+}
+
+/**
+ * What the checker finds wrong with the page as it is now, of any impact.
+ * @param rules that it goes by; all that it has where it is left out
+ */
+export async function violations(page: Page, rules?: readonly string[]): Promise<string[]> {
+  await stillness(page)
+  if (!(await page.evaluate(() => 'axe' in globalThis))) await page.evaluate(AXE)
+  return page.evaluate(async (only) => {
+    interface Found {
+      readonly violations: readonly {
+        readonly id: string
+        readonly nodes: readonly { readonly html: string }[]
+      }[]
+    }
+    const { axe } = globalThis as unknown as { axe: { run: (options: object) => Promise<Found> } }
+    const { violations: found } = await axe.run(only ? { runOnly: { type: 'rule', values: only } } : {})
+    return found.map(({ id, nodes }) => `${id}: ${nodes.map(({ html }) => html.slice(0, 160)).join(' | ')}`)
+  }, rules)
 }

@@ -1,50 +1,48 @@
 /** What holds for every view: reachable for all, no scroll sideways, quick, light, and nothing from outside. */
-import { violations } from './axe.ts'
+import type { Page, Response } from '@playwright/test'
+import { stillness, violations } from './axe.ts'
 import { expect, test } from './server.ts'
 import { OPENED, VIEWS } from './views.ts'
 
-for (const colorScheme of ['light', 'dark'] as const) {
-  test(`axe finds nothing wrong, ${colorScheme}`, async ({ browser, server }) => {
-    // The page's own policy forbids code from outside it; the checker is let in for this test.
-    const context = await browser.newContext({ colorScheme, bypassCSP: true })
-    const page = await context.newPage()
-    for (const view of VIEWS) {
-      await page.goto(server.url + view)
-      await expect(page.getByRole('heading', { level: 1 })).toBeVisible()
-      expect.soft(await violations(page), view).toEqual([])
-    }
-    await context.close()
-  })
+// Each view is a test of its own: what is slow is shared out.
+test.describe.configure({ mode: 'parallel' })
+// The page's own policy forbids code from outside it; the checker is let in for these tests.
+test.use({ bypassCSP: true })
 
-  test(`axe finds nothing wrong with what opens, ${colorScheme}`, async ({ browser, server }) => {
-    const context = await browser.newContext({ colorScheme, bypassCSP: true })
-    const page = await context.newPage()
-    for (const [what, path, open] of OPENED) {
-      await page.goto(server.url + path)
-      await expect(page.getByRole('heading', { level: 1 })).toBeVisible()
-      await open(page)
-      expect.soft(await violations(page), what).toEqual([])
-    }
-    await context.close()
-  })
+/** In light by every rule; in the dark by those of colour: the rest is the same. */
+async function checkForAll(page: Page): Promise<void> {
+  expect.soft(await violations(page), 'light').toEqual([])
+  await page.emulateMedia({ colorScheme: 'dark' })
+  expect.soft(await violations(page, ['color-contrast', 'link-in-text-block']), 'dark').toEqual([])
+  await page.emulateMedia({ colorScheme: 'light' })
 }
 
-for (const [name, viewport] of [
+const SIZES = [
   ['200 % zoom', { width: 640, height: 400 }],
   ['a tablet held upright', { width: 768, height: 1024 }],
   ['a phone', { width: 390, height: 844 }],
-] as const) {
-  test(`nothing runs off sideways at ${name}`, async ({ browser, server }) => {
-    const page = await browser.newPage({ viewport })
-    for (const view of VIEWS) {
-      await page.goto(server.url + view)
-      await expect(page.getByRole('heading', { level: 1 })).toBeVisible()
+] as const
+
+for (const view of VIEWS)
+  test(`axe finds nothing wrong with ${view}, and nothing runs off sideways`, async ({ page, server }) => {
+    await page.goto(server.url + view)
+    await expect(page.getByRole('heading', { level: 1 })).toBeVisible()
+    await checkForAll(page)
+    for (const [name, size] of SIZES) {
+      await page.setViewportSize(size)
+      await stillness(page)
       const over = await page.evaluate(() => document.documentElement.scrollWidth - window.innerWidth)
-      expect(over, view).toBeLessThanOrEqual(0)
+      expect.soft(over, name).toBeLessThanOrEqual(0)
     }
-    await page.close()
   })
-}
+
+for (const [what, path, open] of OPENED)
+  test(`axe finds nothing wrong with ${what}`, async ({ page, server }) => {
+    await page.goto(server.url + path)
+    await expect(page.getByRole('heading', { level: 1 })).toBeVisible()
+    await open(page)
+    await checkForAll(page)
+  })
 
 test('long names push nothing that is pressed out of sight', async ({ page, server }) => {
   const long =
@@ -79,7 +77,7 @@ test('long names push nothing that is pressed out of sight', async ({ page, serv
 test('a change is on the screen within one frame after typing stops', async ({ page, server }) => {
   await page.goto(`${server.url}/fit/press-frame`)
   await expect(page.getByTestId('headline')).toBeVisible()
-  await page.waitForTimeout(300)
+  await stillness(page)
   // From the key to the changed headline in the document: the next frame paints it.
   await page.evaluate(() => {
     const times: number[] = []
@@ -118,7 +116,7 @@ test('the first load is under 300 kB of JavaScript, gzipped, all of it from this
   page,
   server,
 }) => {
-  const scripts: { readonly body: Buffer; readonly askedAt: number }[] = []
+  const scripts: Response[] = []
   const foreign: string[] = []
   // What is fetched once the answer stands, such as what seeks the mends, is no part of the way to it.
   await page.addInitScript(() => {
@@ -129,18 +127,18 @@ test('the first load is under 300 kB of JavaScript, gzipped, all of it from this
     })
     watch.observe(document, { childList: true, subtree: true })
   })
-  page.on('response', async (response) => {
+  page.on('response', (response) => {
     if (!response.url().startsWith(server.url) && !response.url().startsWith('data:'))
       foreign.push(response.url())
-    if (/javascript/.test(response.headers()['content-type'] ?? ''))
-      scripts.push({ body: await response.body(), askedAt: response.request().timing().startTime })
+    if (/javascript/.test(response.headers()['content-type'] ?? '')) scripts.push(response)
   })
   await page.goto(`${server.url}/fit/press-frame`)
   await expect(page.getByTestId('headline')).toBeVisible()
   const answeredAt = await page.evaluate(() => (globalThis as { answeredAt?: number }).answeredAt ?? 0)
   const { gzipSync } = await import('node:zlib')
-  const first = scripts.filter(({ askedAt }) => askedAt <= answeredAt)
-  const kilobytes = first.reduce((sum, { body }) => sum + gzipSync(body).length, 0) / 1000
+  const first = scripts.filter((one) => one.request().timing().startTime <= answeredAt)
+  const bodies = await Promise.all(first.map((one) => one.body()))
+  const kilobytes = bodies.reduce((sum, body) => sum + gzipSync(body).length, 0) / 1000
   console.log(
     `MEASURED first load: ${kilobytes.toFixed(0)} kB of JavaScript gzipped in ${first.length} files, of ${scripts.length} soon after`,
   )

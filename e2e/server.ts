@@ -167,7 +167,8 @@ export const test = base.extend<Fixtures, WorkerFixtures>({
       return
     }
     await withServer(settings, async (server, name) => {
-      await administer(`create database ${name} template ${TEMPLATE}`)
+      const isDemo = settings['DEMO'] !== '0'
+      await administer(`create database ${name}${isDemo ? ` template ${TEMPLATE}` : ''}`)
       await server.start()
       await use(server)
     })

@@ -1,31 +1,44 @@
-/** `npm test`: format, lint, types, unit, database and browser tests on a database of its own; ends with the count. */
+/**
+ * `npm test`: format, lint, types, unit, database and browser tests on a database of its own; ends with the count. What
+ * only reads the sources runs beside the tests. `npm run test:long` gives the properties many more tries.
+ */
 import { existsSync, mkdirSync, readFileSync, rmSync } from 'node:fs'
 import { join } from 'node:path'
 import { stripVTControlCharacters } from 'node:util'
+import { buildServer, buildWeb } from './lib/built.mjs'
 import { DATA, installDebian, installNpm } from './lib/packages.mjs'
 import { temporaryPostgres } from './lib/postgres.mjs'
-import { exists, explain, quiet, ROOT } from './lib/run.mjs'
-import { buildWeb } from './lib/web.mjs'
+import { exists, explain, quietly, ROOT } from './lib/run.mjs'
 
 const REPORTS = join(DATA, 'reports')
 const tally = { passed: 0, failed: 0 }
+const stages = []
 
 const say = (line) => process.stdout.write(`${line}\n`)
+const began = performance.now()
+const seconds = (from) => `${((performance.now() - from) / 1000).toFixed(0)} s`
+
+/** What it does is a stage, whose time the end names. */
+async function stage(name, work) {
+  const from = performance.now()
+  await work()
+  stages.push(`${name} ${seconds(from)}`)
+}
 
 /** A check that passes or fails as a whole. */
-function whole(name, command, args) {
-  const began = performance.now()
-  const done = quiet(command, args)
+async function whole(name, command, args) {
+  const from = performance.now()
+  const done = await quietly(command, args)
   tally[done.ok ? 'passed' : 'failed'] += 1
-  say(`${done.ok ? 'ok  ' : 'FAIL'} ${name} (${((performance.now() - began) / 1000).toFixed(1)} s)`)
+  say(`${done.ok ? 'ok  ' : 'FAIL'} ${name} (${seconds(from)})`)
   if (!done.ok) say(`${done.out}${done.err}`)
 }
 
 /** A test run that counts its own tests into a JSON report. */
-function counted(name, command, args, env, count) {
+async function counted(name, args, env, count) {
   const report = join(REPORTS, `${name}.json`)
-  const began = performance.now()
-  const done = quiet(command, args, { env: { ...env, REPORT: report } })
+  const from = performance.now()
+  const done = await quietly('npx', ['--no-install', ...args], { env: { ...env, REPORT: report } })
   const {
     passed,
     failed,
@@ -35,7 +48,7 @@ function counted(name, command, args, env, count) {
   // A runner that ends badly without a failing test has failed all the same.
   tally.failed += !done.ok && failed === 0 ? 1 : failed
   say(
-    `${done.ok && failed === 0 ? 'ok  ' : 'FAIL'} ${name}: ${passed} passed, ${failed} failed (${((performance.now() - began) / 1000).toFixed(1)} s)`,
+    `${done.ok && failed === 0 ? 'ok  ' : 'FAIL'} ${name}: ${passed} passed, ${failed} failed (${seconds(from)})`,
   )
   // First, where a log that is cut in the middle still shows it.
   for (const one of named) say(`     ${one}`)
@@ -44,22 +57,67 @@ function counted(name, command, args, env, count) {
   else for (const line of told.filter((one) => one.startsWith('MEASURED '))) say(`     ${line}`)
 }
 
-/** Browser tests that did not pass at once, with why: those that passed when tried again are named too. */
-const notAtOnce = (suites) =>
+/** Browser tests that did not pass, with why. */
+const notPassed = (suites) =>
   suites.flatMap(({ specs = [], suites: inner = [] }) => [
     ...specs.flatMap(({ file, line, title, tests }) =>
       tests
-        .filter(({ status }) => status === 'unexpected' || status === 'flaky')
-        .map(({ status, results }) => {
+        .filter(({ status }) => status === 'unexpected')
+        .map(({ results }) => {
           const why = results.flatMap(({ errors }) =>
             errors.map(({ message }) => stripVTControlCharacters(message)),
           )
-          const what = status === 'flaky' ? 'only when tried again' : 'failed'
-          return `${what}: ${file}:${line} ${title}: ${why.join(' | ').slice(0, 1500)}`
+          return `${file}:${line} ${title}: ${why.join(' | ').slice(0, 1500)}`
         }),
     ),
-    ...notAtOnce(inner),
+    ...notPassed(inner),
   ])
+const browserCount = ({ stats, suites }) => ({
+  passed: stats.expected,
+  failed: stats.unexpected,
+  named: notPassed(suites),
+})
+
+const unitCount = ({ numPassedTests, numFailedTests, numFailedTestSuites, testResults }) => ({
+  passed: numPassedTests,
+  failed: numFailedTests + (numFailedTestSuites > 0 && numFailedTests === 0 ? 1 : 0),
+  named: testResults.flatMap(({ assertionResults }) =>
+    assertionResults
+      .filter(({ status }) => status === 'failed')
+      .map(({ fullName, failureMessages }) => `${fullName}: ${failureMessages.join(' ').slice(0, 600)}`),
+  ),
+})
+
+/** What only reads the sources, each by its own command. */
+const CHECKS = [
+  ['format', 'format:check'],
+  ['types', 'types'],
+  ['imports one way', 'layers'],
+  ['nothing unused', 'unused'],
+  ['lint', 'lint'],
+]
+async function checks() {
+  for (const [name, script] of CHECKS) await whole(name, 'npm', ['run', '--silent', script])
+}
+
+async function tests(env) {
+  await stage('build', () => {
+    buildWeb()
+    buildServer()
+  })
+  await stage('unit', () =>
+    counted(
+      'unit',
+      ['vitest', 'run', '--reporter=json', `--outputFile=${join(REPORTS, 'unit.json')}`, '--reporter=dot'],
+      env,
+      unitCount,
+    ),
+  )
+  await stage('torture', () => whole('torture, short', process.execPath, ['scripts/torture.mjs', '--short']))
+  await stage('browser', () =>
+    counted('browser', ['playwright', 'test', '--config', 'e2e/playwright.config.ts'], env, browserCount),
+  )
+}
 
 async function test() {
   installNpm()
@@ -70,7 +128,11 @@ async function test() {
   rmSync(REPORTS, { recursive: true, force: true })
   mkdirSync(REPORTS, { recursive: true })
   const cluster = await temporaryPostgres(55870)
-  const env = { TEST_DATABASE_URL: cluster.url('postgres'), CI: process.env.CI ?? '' }
+  const env = {
+    TEST_DATABASE_URL: cluster.url('postgres'),
+    CI: process.env.CI ?? '',
+    ...(process.argv.includes('--long') ? { TEST_LONG: '1' } : {}),
+  }
   const cleanUp = () => cluster.remove()
   for (const signal of ['SIGINT', 'SIGTERM']) {
     process.once(signal, () => {
@@ -79,53 +141,11 @@ async function test() {
     })
   }
   try {
-    whole('format', 'npx', ['--no-install', 'prettier', '--check', '.'])
-    whole('lint', 'npx', ['--no-install', 'eslint', '.', '--max-warnings', '0'])
-    whole('nothing unused', 'npx', ['--no-install', 'knip'])
-    for (const room of ['core', 'server', 'web', 'e2e'])
-      whole(`types of ${room}`, 'npm', ['run', '--silent', 'types', '--workspace', room])
-    // Before the tests that start the whole: none of them waits for it.
-    buildWeb()
-    counted(
-      'unit',
-      'npx',
-      [
-        '--no-install',
-        'vitest',
-        'run',
-        '--reporter=json',
-        `--outputFile=${join(REPORTS, 'unit.json')}`,
-        '--reporter=dot',
-      ],
-      env,
-      (report) => ({
-        passed: report.numPassedTests,
-        failed:
-          report.numFailedTests + (report.numFailedTestSuites > 0 && report.numFailedTests === 0 ? 1 : 0),
-        named: report.testResults.flatMap(({ assertionResults }) =>
-          assertionResults
-            .filter(({ status }) => status === 'failed')
-            .map(
-              ({ fullName, failureMessages }) => `${fullName}: ${failureMessages.join(' ').slice(0, 600)}`,
-            ),
-        ),
-      }),
-    )
-    whole('torture, short', process.execPath, ['scripts/torture.mjs', '--short'])
-    counted(
-      'browser',
-      'npx',
-      ['--no-install', 'playwright', 'test', '--config', 'e2e/playwright.config.ts'],
-      env,
-      ({ stats, suites }) => ({
-        passed: stats.expected + stats.flaky,
-        failed: stats.unexpected,
-        named: notAtOnce(suites),
-      }),
-    )
+    await Promise.all([stage('checks', checks), tests(env)])
   } finally {
     cleanUp()
   }
+  say(`Stages, checks beside the others: ${stages.join(', ')}; all of it ${seconds(began)}`)
   say(`${tally.passed} passed, ${tally.failed} failed`)
   process.exitCode = tally.failed === 0 ? 0 : 1
 }

@@ -455,6 +455,7 @@ const PHASES = { load: underLoad, blocks, requests, kills }
 
 async function torture() {
   installNpm()
+  buildServer()
   const base = mkdtempSync(join(tmpdir(), 'brannik-torture-'))
   chmodSync(base, 0o755)
   const shop = new Shop(join(base, 'postgres'))

@@ -17,7 +17,7 @@ const WEB_SOURCES = [
   'web/index.html',
   'web/vite.config.ts',
 ]
-const SERVER_SOURCES = [...COMMON, 'server/src', 'server/package.json']
+const SERVER_SOURCES = [...COMMON, 'server/src', 'server/build.mjs', 'server/package.json']
 
 function* files(path) {
   const stat = statSync(path, { throwIfNoEntry: false })

@@ -24,6 +24,17 @@ export function quiet(command, args, { env = {}, cwd = ROOT, input } = {}) {
   }
 }
 
+/** The same, while other things go on. */
+export const quietly = (command, args, { env = {} } = {}) =>
+  new Promise((resolve) => {
+    const child = spawn(command, args, { cwd: ROOT, env: { ...process.env, ...env } })
+    const told = { out: '', err: '' }
+    child.stdout.on('data', (chunk) => (told.out += chunk))
+    child.stderr.on('data', (chunk) => (told.err += chunk))
+    child.once('error', (error) => resolve({ ok: false, ...told, err: told.err + error.message }))
+    child.once('close', (code) => resolve({ ok: code === 0, ...told }))
+  })
+
 /** Starts a program that goes on running. */
 export const begin = (command, args, { env = {}, stdio = 'inherit' } = {}) =>
   spawn(command, args, { cwd: ROOT, stdio, env: { ...process.env, ...env } })

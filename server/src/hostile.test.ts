@@ -8,6 +8,7 @@ import { afterAll, beforeAll, describe, expect, it } from 'vitest'
 import { answerTo } from './documents/documents.ts'
 import { LIMITS } from './limits.ts'
 import { startTestServer, type TestServer } from './testing.ts'
+import { runs } from '../../core/src/testing/runs.ts'
 
 let server: TestServer
 beforeAll(async () => {
@@ -198,7 +199,7 @@ it('whatever is sent to whichever route, the answer is below 500', async () => {
         expect(`${method} ${address} ${status < 500}`).toBe(`${method} ${address} true`)
       },
     ),
-    { numRuns: 400 },
+    { numRuns: runs(200) },
   )
 }, 180_000)
 
@@ -228,6 +229,6 @@ it('valid questions of every size give numbers, and no null in their place', asy
         ).toBe(true)
       },
     ),
-    { numRuns: 150 },
+    { numRuns: runs(80) },
   )
 }, 180_000)

@@ -19,6 +19,7 @@ import { changeSetUp, followersOf } from './change.ts'
 import { fitOut } from './fitOut.ts'
 import { offersFor } from './offers.ts'
 import { swapFinder } from './swaps.ts'
+import { runs } from '../testing/runs.ts'
 
 const shop = sampleCapability().shop
 const failingOf = (capability: Capability): Assessment[] =>
@@ -75,7 +76,7 @@ describe('for any shelf', () => {
         if (missingSlots(capability).length === 0) whole += 1
         expect(failingOf(capability)).toEqual([])
       }),
-      { numRuns: 300 },
+      { numRuns: runs(300) },
     )
     // Some sixty of three hundred are: the rest lack a part somewhere.
     expect(whole).toBeGreaterThan(20)
@@ -100,7 +101,7 @@ describe('for any shelf', () => {
           }
         }
       }),
-      { numRuns: 150 },
+      { numRuns: runs(150) },
     )
     expect(swapped).toBeGreaterThan(100)
   })
@@ -113,7 +114,7 @@ describe('for any shelf', () => {
         const ranks = offers.map(({ verdict }) => VERDICT_RANK[verdict])
         expect(ranks).toEqual([...ranks].sort((a, b) => a - b))
       }),
-      { numRuns: 60 },
+      { numRuns: runs(60) },
     )
   })
 
@@ -124,7 +125,7 @@ describe('for any shelf', () => {
         const before = idsOf(failingOf(capability))
         for (const id of idsOf(failingOf(fitOut(capability, shelf).capability))) expect(before).toContain(id)
       }),
-      { numRuns: 100 },
+      { numRuns: runs(100) },
     )
   })
 })

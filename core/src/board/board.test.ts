@@ -8,6 +8,7 @@ import { speechOf, cellText } from '../words/speech.ts'
 import { boardOf } from './board.ts'
 import { summaryOf, toBuyOf } from './summary.ts'
 import { AS_IT_IS, type WhatIf } from './whatIf.ts'
+import { runs } from '../testing/runs.ts'
 
 const demo = demoShop()
 const speech = speechOf(demo.shop)
@@ -52,7 +53,7 @@ describe('the demo’s board', () => {
           expect(verdict).toBe(worstOf(fitJob(demoInput(jobId, setUpId)).criteria))
         },
       ),
-      { numRuns: 25 },
+      { numRuns: runs(25) },
     )
   })
 
@@ -74,7 +75,7 @@ describe('the demo’s board', () => {
         for (const one of boardOf(demo.shop, demo, jobs, setUps))
           expect(one).toEqual(cell(one.jobId, one.setUpId))
       }),
-      { numRuns: 20 },
+      { numRuns: runs(20) },
     )
   })
 })

@@ -28,6 +28,7 @@ import {
   capacityOf,
   explainCapacity,
 } from './capacity.ts'
+import { runs } from '../testing/runs.ts'
 
 const INCH = 25.4
 const r = reckonerFor(assumptionsOf({ assumptions: {} }))
@@ -190,7 +191,9 @@ describe('the ends', () => {
     // Feeders: 1 m/min of 0.030 in are some 20 A (2.0 in/min per A, common practice); without a slowest there is no floor.
     expect(links(small(), 'feeder')?.leastA).toBeGreaterThan(15)
     expect(links(small(), 'feeder')?.leastA).toBeLessThan(27)
-    const free = small({ powerSource: feeding(sampleFeeder({ feedMinMmPerMin: null, feedMaxMmPerMin: 17_000 })) })
+    const free = small({
+      powerSource: feeding(sampleFeeder({ feedMinMmPerMin: null, feedMaxMmPerMin: 17_000 })),
+    })
     expect(links(free, 'feeder')?.leastA).toBe(0)
   })
   it('without a wire is that of carbon steel, else of the wire’s metal', () => {
@@ -249,7 +252,7 @@ describe('the ends', () => {
           (floors[1]?.[0]?.thinnest.mm ?? Infinity) + 1e-9,
         )
       }),
-      { numRuns: 60 },
+      { numRuns: runs(60) },
     )
   })
 })

@@ -16,6 +16,7 @@ import {
 } from './catalogue.ts'
 import { type Sheet, SHEETS } from './sheets.ts'
 import { printSheet, readSheet, sheetFor } from './sheetText.ts'
+import { runs } from '../testing/runs.ts'
 
 const demo = catalogueOf(demoShop())
 const byId = (a: { readonly id: string }, b: { readonly id: string }): number => a.id.localeCompare(b.id)
@@ -97,7 +98,7 @@ describe('CSV sheets', () => {
           )
         }
       }),
-      { numRuns: 40 },
+      { numRuns: runs(40) },
     )
   })
 
@@ -274,7 +275,7 @@ describe('whatever a file holds', () => {
           for (const { record, problems } of items) expect(record === null).toBe(problems.length > 0)
         },
       ),
-      { numRuns: 300 },
+      { numRuns: runs(300) },
     )
   })
 
@@ -293,7 +294,7 @@ describe('whatever a file holds', () => {
           read.ok && read.items.every(({ record, problems }) => (record === null) === problems.length > 0),
         ).toBe(true)
       }),
-      { numRuns: 200 },
+      { numRuns: runs(200) },
     )
   })
 })

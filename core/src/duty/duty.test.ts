@@ -2,6 +2,7 @@ import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { currentAtDutyA, dutyAtCurrentPct } from './curve.ts'
 import { pauseForDutyS, PERIOD_S, worstArcOnS, type ArcSeries } from './window.ts'
+import { runs as tries } from '../testing/runs.ts'
 
 const worstDutyPct = (runs: readonly ArcSeries[]): number => (100 * worstArcOnS(runs)) / PERIOD_S
 
@@ -115,7 +116,7 @@ describe('the worst ten minutes', () => {
         }
         return Math.abs(worst - worstArcOnS(list)) < 1e-6
       }),
-      { numRuns: 60 },
+      { numRuns: tries(60) },
     )
   })
 
@@ -173,7 +174,7 @@ describe('the worst ten minutes', () => {
         // 4 runs of at most 100 blocks each: none is longer than 16 s, or than one cycle of 40 s.
         expect(Math.abs(merged - exact)).toBeLessThan(40)
       }),
-      { numRuns: 200 },
+      { numRuns: tries(200) },
     )
   })
 

@@ -10,6 +10,7 @@ import { demoShop } from '../testing/samples.ts'
 import { chanceOf, shiftOf } from './shift.ts'
 import { explainGroup, likelyTogether, shopPowerOf } from './shopPower.ts'
 import { type Drawer, type Node, type Together, togetherOf, type Wired } from './together.ts'
+import { runs } from '../testing/runs.ts'
 
 const demo = demoShop()
 const [circuit] = demo.circuits
@@ -67,7 +68,7 @@ describe('a shift', () => {
           }
         },
       ),
-      { numRuns: 60 },
+      { numRuns: runs(60) },
     )
   })
 

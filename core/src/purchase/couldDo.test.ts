@@ -24,6 +24,7 @@ import type { Shelf } from '../model/shelf.ts'
 import { PROCESSES } from '../reference/processes.ts'
 import { demoShop } from '../testing/samples.ts'
 import { couldDo } from './couldDo.ts'
+import { runs } from '../testing/runs.ts'
 
 const demo = demoShop()
 const jobOf = (id: string): Job => demo.jobs.find((one) => one.id === id) as Job
@@ -152,7 +153,7 @@ describe('what could do a job', () => {
         const brute = bruteForce(shelf, job)
         expect(new Map([...found(shelf, job)].sort())).toEqual(new Map([...brute].sort()))
       }),
-      { numRuns: 25 },
+      { numRuns: runs(25) },
     )
   }, 120_000)
 

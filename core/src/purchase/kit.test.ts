@@ -6,6 +6,7 @@ import { frontierOf, type Kit, kitWith, studyKit } from './kit.ts'
 import { type KitItem, type KitJob, type KitProblem, type KitWay, withoutBeaten } from './kitProblem.ts'
 import { programOf } from './program.ts'
 import { type Progress, type Solve, solveWith } from './solve.ts'
+import { runs } from '../testing/runs.ts'
 
 let highs: Highs
 let solve: Solve
@@ -98,7 +99,7 @@ describe('the kit', () => {
         expect(best?.total).toBeCloseTo(cheapest(everyKit(of)), 6)
         expect(proof).toEqual({ isProven: true, gap: 0 })
       }),
-      { numRuns: 40 },
+      { numRuns: runs(40) },
     )
   })
 
@@ -115,7 +116,7 @@ describe('the kit', () => {
         expect(best?.purchases).toBeLessThanOrEqual(budget)
         expect(best?.total).toBeCloseTo(least, 6)
       }),
-      { numRuns: 40 },
+      { numRuns: runs(40) },
     )
   })
 
@@ -132,7 +133,7 @@ describe('the kit', () => {
           expect(spent).toBeCloseTo(least, 6)
         }
       }),
-      { numRuns: 30 },
+      { numRuns: runs(30) },
     )
   })
 

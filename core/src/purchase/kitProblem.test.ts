@@ -73,7 +73,10 @@ describe('ways to do a job', () => {
   it('name of set-ups that fail in as many things the first', () => {
     const [steel] = demo.setUps.filter(({ id }) => id === 'bay-2-wire')
     if (!steel) throw new Error('demo')
-    const again = [{ ...steel, id: 'first' }, { ...steel, id: 'second' }]
+    const again = [
+      { ...steel, id: 'first' },
+      { ...steel, id: 'second' },
+    ]
     const { undoable } = kitProblemOf(demo.shop, demo, jobOf('pressing-tray'), again)
     expect(undoable[0]?.nearest?.setUpId).toBe('first')
   })

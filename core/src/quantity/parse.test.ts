@@ -3,6 +3,7 @@ import { unit } from 'mathjs'
 import { describe, expect, it } from 'vitest'
 import { GAUGE_TABLES, type GaugeTableId } from './gauges.ts'
 import { KINDS, type ParseContext, parseQuantity, printQuantity, type QuantityKind } from './index.ts'
+import { runs } from '../testing/runs.ts'
 
 const IMPERIAL: ParseContext = { system: 'imperial', locale: 'en-US' }
 const METRIC: ParseContext = { system: 'metric', locale: 'en-US' }
@@ -135,7 +136,7 @@ describe('what cannot be understood', () => {
         if (!parsed.ok) return parsed.problem.message.length > 10
         return parsed.value >= KINDS[kind].least - 1e-3 && parsed.value <= KINDS[kind].most * (1 + 1e-6)
       }),
-      { numRuns: 500 },
+      { numRuns: runs(500) },
     )
   })
 })

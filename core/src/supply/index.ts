@@ -11,3 +11,11 @@ const RULE_BOOKS: Readonly<Record<Shop['ruleBook'], RuleBook>> = {
 export const ALL_RULE_BOOKS: readonly RuleBook[] = Object.values(RULE_BOOKS)
 
 export const ruleBookOf = (shop: Pick<Shop, 'ruleBook'>): RuleBook => RULE_BOOKS[shop.ruleBook]
+
+const BOOK_IDS = Object.keys(RULE_BOOKS) as Shop['ruleBook'][]
+/** @returns the book by which most of those are wired who measure so */
+export const usualRuleBook = (unitSystem: Shop['unitSystem']): Shop['ruleBook'] => {
+  const found = BOOK_IDS.find((id) => RULE_BOOKS[id].unitSystem === unitSystem)
+  if (!found) throw new Error(`no rule book is usual in ${unitSystem} units`)
+  return found
+}

@@ -2,6 +2,8 @@
  * What a country's wiring rules answer. Criteria ask a rule book; nothing else knows which country it is in. Another book
  * is a file of its own with this shape, and a line in the list of books.
  */
+import type { Shop } from '../model/shop.ts'
+import type { UsualCircuit } from './books/usual.ts'
 import type { Source } from '../basis/source.ts'
 import type { Calculation } from '../calculation/calculation.ts'
 import type { Reckoner } from '../calculation/reckoner.ts'
@@ -67,6 +69,10 @@ export interface RuleBook {
   readonly name: string
   /** What surprises people of it, and what of it is left out. */
   readonly note: string
+  /** Who measures so is wired by it in most places. */
+  readonly unitSystem: Shop['unitSystem']
+  /** Outlets that are usual, each with its breaker and cable. */
+  readonly usualCircuits: readonly UsualCircuit[]
   /** Conductor temperatures that its tables have a column for, °C. */
   readonly columnsC: readonly Circuit['columnC'][]
   readonly outlets: readonly Outlet[]

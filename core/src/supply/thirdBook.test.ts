@@ -12,6 +12,8 @@ const orchard: RuleBook = {
   id: 'orchard',
   name: 'Orchard rules',
   note: '',
+  unitSystem: 'imperial',
+  usualCircuits: [],
   columnsC: [75],
   outlets: [],
   conductorSizes: ['thin', 'thick'],

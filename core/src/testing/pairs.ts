@@ -9,9 +9,11 @@ export interface DemoPair {
   readonly input: FitInput
 }
 
+const DEMO = demoShop()
+
 /** @param change what is different from the demo */
 function demoPairs(change: (shop: ShopDocument) => ShopDocument = (shop) => shop): readonly DemoPair[] {
-  const document = change(demoShop())
+  const document = change(DEMO)
   return document.jobs.flatMap((job) =>
     document.setUps.flatMap((setUp) => {
       const answer = partsOf(setUp, document)

@@ -10,6 +10,7 @@ import { joint } from '../testing/samples.ts'
 import { weldAreaMm2 } from './geometry.ts'
 import { saddleLengthMm, segmentsOf, weldRunMm, weldVolumeMm3 } from './run.ts'
 import { crossSection, type Point, type Shape } from './section.ts'
+import { runs } from '../testing/runs.ts'
 
 const assumptions = assumptionsOf({ assumptions: {} })
 const r = reckonerFor(assumptions)
@@ -76,7 +77,7 @@ describe('the drawing and the formula', () => {
           0.01 * formula + 0.01,
         )
       }),
-      { numRuns: 300 },
+      { numRuns: runs(300) },
     )
   })
 })

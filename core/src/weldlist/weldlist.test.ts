@@ -7,6 +7,7 @@ import { readDocument } from '../model/problems.ts'
 import { demoShop, joint } from '../testing/samples.ts'
 import { mapColumns, printTable, readTable, withUniqueIds } from './table.ts'
 import * as text from './text.ts'
+import { runs } from '../testing/runs.ts'
 
 const IMPERIAL: Notation = { system: 'imperial', locale: 'en-US' }
 const METRIC: Notation = { system: 'metric', locale: 'en-US' }
@@ -231,7 +232,7 @@ describe('what people write in a weld line', () => {
         ]
         return reads.every((one) => (one.ok ? one.understood : one.message) !== '')
       }),
-      { numRuns: 300 },
+      { numRuns: runs(300) },
     )
   })
 })

@@ -6,6 +6,7 @@
 import fc from 'fast-check'
 import { createPinia, setActivePinia } from 'pinia'
 import { afterEach, beforeEach, expect, it, vi } from 'vitest'
+import { runs } from '../../../core/src/testing/runs.ts'
 import { type Job, ShopServer } from '../testing/shopServer.ts'
 import { useTyping } from './typing.ts'
 import { useWorkspace } from './workspace.ts'
@@ -270,8 +271,6 @@ afterEach(() => {
   vi.unstubAllGlobals()
 })
 
-const RUNS = Number(process.env['PROPERTY_RUNS'] ?? 60)
-
 it('loses nothing that was typed or stored, and asks about no conflict that is none', async () => {
   await fc.assert(
     fc.asyncProperty(fc.commands(COMMANDS, { maxCommands: 40, size: '+1' }), async (commands) => {
@@ -286,6 +285,6 @@ it('loses nothing that was typed or stored, and asks about no conflict that is n
       await world.rest()
       world.check()
     }),
-    { numRuns: RUNS },
+    { numRuns: runs(80) },
   )
 }, 1_200_000)

@@ -1,8 +1,7 @@
 /** The one short notice at the foot of the page, with a way back where there is one. */
-import { type ProcessId, PROCESSES, type Slot, slotText } from '@brannik/core'
+import { type ProcessId, PROCESSES, type Slot, slotText, type Speech } from '@brannik/core'
 import { defineStore } from 'pinia'
 import { ref } from 'vue'
-import { useWorkspace } from './workspace.ts'
 
 export const useNotice = defineStore('notice', () => {
   const text = ref('')
@@ -25,9 +24,8 @@ export const useNotice = defineStore('notice', () => {
     queueMicrotask(() => (isRefused = false))
   }
   /** Which small parts followed a change of a set-up; nothing where none did. */
-  function tellChangedAlong(along: readonly Slot[], process: ProcessId): void {
+  function tellChangedAlong(along: readonly Slot[], process: ProcessId, speech: Speech): void {
     if (along.length === 0) return
-    const { speech } = useWorkspace()
     const words = along.map((slot) => slotText(speech, slot, PROCESSES[process])).join(', ')
     show(`Changed with it: ${words}`, true)
   }

@@ -7,6 +7,7 @@ import { BANDS, storesOf } from './breakerModel.ts'
 import { type Beat, heatCurve, heatThrough, tripsAfterS } from './heat.ts'
 import { IEC_60947, IEC_B, IEC_C, IEC_D, UL_489 } from './models.ts'
 import { heldWithoutEndA, overloadFactor, timeConstantS } from './overload.ts'
+import { runs } from '../../testing/runs.ts'
 
 const HOUR = 3600
 const steady = (onA: number, seconds = 24 * HOUR): Beat => ({ onS: seconds, offS: 0, times: 1, onA, offA: 0 })
@@ -124,7 +125,7 @@ describe('heat of a breaker', () => {
           expect(Math.abs(exact.trippedS - steps.trippedS)).toBeLessThan(2 + steps.trippedS * 0.02)
         }
       }),
-      { numRuns: 60 },
+      { numRuns: runs(60) },
     )
   })
 
@@ -137,7 +138,7 @@ describe('heat of a breaker', () => {
         expect(at(ratingA, 'early')).toBeLessThanOrEqual(at(ratingA, 'nominal') + 1e-6)
         expect(at(ratingA, 'nominal')).toBeLessThanOrEqual(at(ratingA, 'late') + 1e-6)
       }),
-      { numRuns: 80 },
+      { numRuns: runs(80) },
     )
   })
 

@@ -68,8 +68,8 @@ const LAST_JOB = 'brannik.lastJob'
 const jobId = computed(() => {
   const named = route.params['jobId']
   if (typeof named === 'string' && named !== '') return named
-  const last = localStorage.getItem(LAST_JOB) ?? 'press-frame'
-  return workspace.get('jobs', last) ? last : (workspace.jobs[0]?.id ?? '')
+  const last = localStorage.getItem(LAST_JOB)
+  return last !== null && workspace.get('jobs', last) ? last : (workspace.jobs[0]?.id ?? '')
 })
 watch(
   jobId,

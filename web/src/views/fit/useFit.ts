@@ -108,7 +108,7 @@ export function useFit(jobId: Ref<string>) {
     // What was changed meanwhile is not taken back: this change is made anew, on top of it.
     if (setUp.value !== before) return changeSetUp(change, what)
     workspace.edit('set-ups', before.id, found.setUp, `${what} of ${before.name}`)
-    notice.tellChangedAlong(found.along, found.setUp.process)
+    notice.tellChangedAlong(found.along, found.setUp.process, workspace.speech)
     if (found.along.length === 0 && sharedBy.value.length > 0)
       notice.show(`${before.name} is changed, for ${sharedBy.value.join(', ')} too`, true)
   }

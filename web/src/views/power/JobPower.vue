@@ -210,7 +210,7 @@ const arrives = ({ findings }: Row): string => {
     <template v-else>
       <section class="sheet pad answer" :aria-busy="isComputing">
         <div class="said">
-          <h2 aria-live="polite">
+          <h2 v-show="headline" aria-live="polite">
             <VerdictMark
               v-if="chosen"
               :verdict="short?.isTooLittle ? 'fails' : chosen.verdict"

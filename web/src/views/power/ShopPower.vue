@@ -93,7 +93,7 @@ const hasGenerator = computed(() => nodes.value.some(({ kind }) => kind === 'gen
 <template>
   <div class="shop-power">
     <section class="sheet pad" :aria-busy="isComputing">
-      <h2 aria-live="polite">
+      <h2 v-show="headline" aria-live="polite">
         <VerdictMark v-if="answer" :verdict="answer.verdict" :word="false" /> {{ headline }}
       </h2>
       <p v-if="roots.length === 0" class="quiet">

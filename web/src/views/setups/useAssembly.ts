@@ -135,7 +135,7 @@ export function useAssembly(setUp: Ref<SetUp | null>) {
     if (!now || !shop) return
     const { setUp: next, along } = changeSetUp(shop, shelf, now, part, demand.value, which)
     workspace.edit('set-ups', now.id, next, `${what} of ${now.name}`)
-    notice.tellChangedAlong(along, next.process)
+    notice.tellChangedAlong(along, next.process, workspace.speech)
   }
   function choose(slot: Slot, id: string | null): void {
     const words = slotText(workspace.speech, slot, PROCESSES[setUp.value?.process ?? 'gmaw-short'])

@@ -1,14 +1,14 @@
 <script setup lang="ts">
-import type { Circuit } from '@brannik/core'
+import { type Circuit, ruleBookOf } from '@brannik/core'
 import { computed } from 'vue'
 import { useWorkspace } from '../../stores/workspace.ts'
 import { idFor } from '../jobs/idFor.ts'
-import { USUAL_CIRCUITS, USUAL_LENGTH_MM } from './emptyShop.ts'
+import { USUAL_LENGTH_MM } from './emptyShop.ts'
 
 /** The outlets that a machine could hang on, each by one press. */
 const workspace = useWorkspace()
 
-const usualOnes = computed(() => USUAL_CIRCUITS[workspace.shop?.ruleBook ?? 'north-american'])
+const usualOnes = computed(() => (workspace.shop ? ruleBookOf(workspace.shop).usualCircuits : []))
 
 function add(usual: (typeof usualOnes.value)[number]): void {
   const alike = workspace.all('circuits').filter(({ name }) => name.startsWith(usual.name)).length

@@ -20,6 +20,7 @@ import {
   SIZES,
   XLPE_C,
 } from './tables.ts'
+import { USUAL_CIRCUITS } from './usualCircuits.ts'
 import { factorUpTo, mm2Of, nextSizeA } from '../reading.ts'
 
 const IEC_433 = standard('IEC 60364-4-43, 433.1: I_b ≤ I_n ≤ I_z and I_2 ≤ 1.45 I_z', true)
@@ -85,6 +86,8 @@ export const international: RuleBook = {
   id: 'international',
   name: 'International (IEC 60364)',
   note: 'No breaker may be larger than its cable carries, whatever the machine; what several machines draw is added up. Aluminium conductors are left out.',
+  unitSystem: 'metric',
+  usualCircuits: USUAL_CIRCUITS,
   columnsC: [PVC_C, XLPE_C],
   outlets: OUTLETS,
   conductorSizes: SIZES,

@@ -20,6 +20,7 @@ import {
   MULTIPLIERS,
   OUTLETS,
 } from './tables.ts'
+import { USUAL_CIRCUITS } from './usualCircuits.ts'
 import { awgOf, factorUpTo, nextSizeA } from '../reading.ts'
 
 const PLATE = dataPlate()
@@ -126,6 +127,8 @@ export const northAmerican: RuleBook = {
   id: 'north-american',
   name: 'North American (NEC)',
   note: 'Its multipliers and sizes are why a welder’s cable may be thinner than its breaker suggests: it rests between arcs, and the breaker guards against a short circuit. Resistance welders (630.31 and on) are left out.',
+  unitSystem: 'imperial',
+  usualCircuits: USUAL_CIRCUITS,
   columnsC: [60, 75, 90],
   outlets: OUTLETS,
   conductorSizes: [...COPPER_A.keys()],
