@@ -5,6 +5,8 @@ import vuetify from 'vite-plugin-vuetify'
 /** Unit tests of core and web, and database tests of the server, which need the DATABASE_URL that `npm test` gives. */
 export default defineConfig({
   test: {
+    // A core is not kept free for a main thread that only waits: two cores run two files at a time.
+    maxWorkers: '100%',
     projects: [
       {
         plugins: [vue(), vuetify({ autoImport: true })],
@@ -21,6 +23,8 @@ export default defineConfig({
       {
         test: {
           name: 'core',
+          // Functions without state: what one file has loaded serves the next.
+          isolate: false,
           // Generous: a busy machine is slow, not wrong.
           testTimeout: 60_000,
           root: 'core',
@@ -32,6 +36,8 @@ export default defineConfig({
       {
         test: {
           name: 'server',
+          // Each file has its server and its database; what the modules hold is their own.
+          isolate: false,
           root: 'server',
           globalSetup: ['src/prepareTests.ts'],
           setupFiles: ['../core/src/testing/seed.ts'],
@@ -56,6 +62,7 @@ export default defineConfig({
         // What passes with one server must pass with two processes on one database behind a proxy.
         test: {
           name: 'two-servers',
+          isolate: false,
           root: 'server',
           globalSetup: ['src/prepareTests.ts'],
           include: ['src/{api,catalogue,changes,collections,concurrency,keeping}.test.ts'],

@@ -1,45 +1,8 @@
 /** Every field of every view, once, with real keys: typed, cleared, retyped, left, and the page opened anew. */
-import { ASSUMPTION_GROUPS } from '@brannik/core'
-import type { Locator, Page } from '@playwright/test'
+import type { Locator } from '@playwright/test'
+import { stillness } from './axe.ts'
 import { expect, test } from './server.ts'
-
-interface View {
-  readonly path: string
-  readonly open?: (page: Page) => Promise<unknown>
-  /** The part of the view that is walked. */
-  readonly part?: string
-  readonly what?: string
-  /** A field of what is opened: its part of the page comes by itself, after the rest. */
-  readonly last?: string
-}
-const VIEWS: readonly View[] = [
-  { path: '/shop', part: '.settings' },
-  ...ASSUMPTION_GROUPS.map((group) => ({
-    path: '/shop',
-    part: '.group',
-    what: `/shop, ${group.toLowerCase()}`,
-    open: (page: Page) => page.getByRole('button', { name: group }).click(),
-  })),
-  { path: '/jobs/tank-manifold' },
-  { path: '/jobs/loader-fork', open: (page) => page.getByRole('tab', { name: 'Order and times' }).click() },
-  {
-    path: '/fit/press-frame',
-    open: (page) => page.getByRole('button', { name: 'Compare' }).click(),
-    last: 'Travel',
-  },
-  { path: '/fit/pressing-tray' },
-  { path: '/set-ups/osier-tig' },
-  { path: '/equipment/power-sources/marl-140' },
-  { path: '/equipment/feeders/tarn-w4' },
-  { path: '/equipment/guns/gun-250' },
-  { path: '/equipment/parts/roll-quillon-u-0035' },
-  { path: '/equipment/wires/er70s6-035' },
-  { path: '/equipment/gases/argon' },
-  { path: '/equipment/tungstens/wla20-332' },
-  { path: '/equipment/circuits/bay-2' },
-  { path: '/buy' },
-  { path: '/buy/requirements' },
-]
+import { NOTHING_TYPED, WALKS } from './views.ts'
 
 /** What is typed into; choices are another test's, and a search holds nothing of the shop. */
 const FIELDS =
@@ -62,7 +25,7 @@ test.describe.configure({ mode: 'parallel' })
 /** A busy machine is slow, not wrong. */
 test.setTimeout(240_000)
 
-for (const { path, open, part = 'main', what = path, last } of VIEWS)
+for (const { path, open, part = 'main', what = path, last } of WALKS)
   test(`every field of ${what} keeps what is typed into it`, async ({ page, server }) => {
     await page.goto(server.url + path)
     await expect(page.getByRole('heading', { level: 1 })).toBeVisible()
@@ -94,6 +57,14 @@ for (const { path, open, part = 'main', what = path, last } of VIEWS)
     await page.reload()
     await open?.(page)
     await expect.poll(values).toEqual(before)
+  })
+
+for (const path of NOTHING_TYPED)
+  test(`${path} has no field that is typed into`, async ({ page, server }) => {
+    await page.goto(server.url + path)
+    await expect(page.getByRole('heading', { level: 1 })).toBeVisible()
+    await stillness(page)
+    await expect(page.locator('main').locator(FIELDS)).toHaveCount(0)
   })
 
 test('what is half typed, then refused, is not stored, nor after a reload', async ({ page, server }) => {

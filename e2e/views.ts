@@ -1,4 +1,5 @@
 /** Every view, and what opens over or beside one: what holds for all is looked at in all of them. */
+import { ASSUMPTION_GROUPS } from '@brannik/core'
 import type { Page } from '@playwright/test'
 
 export const VIEWS = [
@@ -97,3 +98,52 @@ export const OPENED: readonly (readonly [what: string, path: string, open: (page
       (page) => page.getByRole('button', { name: 'New power source' }).click(),
     ],
   ]
+
+/** A view whose fields are typed into, one after the other. */
+interface Walk {
+  readonly path: string
+  readonly open?: (page: Page) => Promise<unknown>
+  /** The part of the view that is walked. */
+  readonly part?: string
+  readonly what?: string
+  /** A field of what is opened: its part of the page comes by itself, after the rest. */
+  readonly last?: string
+}
+export const WALKS: readonly Walk[] = [
+  { path: '/shop', part: '.settings' },
+  ...ASSUMPTION_GROUPS.map((group) => ({
+    path: '/shop',
+    part: '.group',
+    what: `/shop, ${group.toLowerCase()}`,
+    open: (page: Page) => page.getByRole('button', { name: group }).click(),
+  })),
+  { path: '/jobs/tank-manifold' },
+  { path: '/jobs/loader-fork', open: (page) => page.getByRole('tab', { name: 'Order and times' }).click() },
+  {
+    path: '/fit/press-frame',
+    open: (page) => page.getByRole('button', { name: 'Compare' }).click(),
+    last: 'Travel',
+  },
+  { path: '/fit/pressing-tray' },
+  { path: '/set-ups/osier-tig' },
+  { path: '/equipment/power-sources/marl-140' },
+  { path: '/equipment/feeders/tarn-w4' },
+  { path: '/equipment/guns/gun-250' },
+  { path: '/equipment/parts/roll-quillon-u-0035' },
+  { path: '/equipment/wires/er70s6-035' },
+  { path: '/equipment/gases/argon' },
+  { path: '/equipment/tungstens/wla20-332' },
+  { path: '/equipment/circuits/bay-2' },
+  { path: '/buy' },
+  { path: '/buy/requirements' },
+]
+
+/** Views that have no field to be typed into, but a search. */
+export const NOTHING_TYPED = [
+  '/jobs',
+  '/capacity/bench-tig-ac',
+  '/board',
+  '/power?job=press-frame',
+  '/records',
+  '/start',
+]

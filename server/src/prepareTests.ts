@@ -8,6 +8,7 @@ import { administer, DEMO_TEMPLATE } from './testing.ts'
 /** Any fixed number: both suites of the server may be run at once. */
 const LOCK = 4_870_002
 
+/** @public Vitest calls it. */
 export default async function prepare(): Promise<void> {
   const cluster = process.env['TEST_DATABASE_URL']
   // The first test says what is missing.
