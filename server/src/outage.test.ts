@@ -24,7 +24,6 @@ const job = async (id: string) => {
   const { body } = await server.call('GET', '/api/jobs/press-frame')
   return { ...body.record, id, name: id }
 }
-const pause = (ms: number) => new Promise((resolve) => setTimeout(resolve, ms))
 
 describe('connections that break', () => {
   it('in the hands of eight clients at once end nothing, and every acknowledged write is there', async () => {
@@ -33,16 +32,24 @@ describe('connections that break', () => {
     const acknowledged: string[] = []
     const statuses = new Set<number>()
     let isOver = false
+    let told: () => void = () => undefined
+    const more = async (count: number): Promise<void> => {
+      const wanted = acknowledged.length + count
+      while (acknowledged.length < wanted) await new Promise<void>((resolve) => (told = resolve))
+    }
     const clients = Array.from({ length: 8 }, async (_, client) => {
       for (let round = 0; !isOver; round += 1) {
         const id = `broken-${client}-${round}`
         const answer = await server.call('POST', '/api/jobs', { ...made, id, name: id })
         statuses.add(answer.status)
-        if (answer.status === 201) acknowledged.push(id)
+        if (answer.status !== 201) continue
+        acknowledged.push(id)
+        told()
       }
     })
     for (let kill = 0; kill < 10; kill += 1) {
-      await pause(100)
+      // All of them are at work again.
+      await more(8)
       await administer(
         `select pg_terminate_backend(pid) from pg_stat_activity where datname = '${name}' and pid <> pg_backend_pid()`,
       )
@@ -63,7 +70,7 @@ describe('a commit whose answer is lost', () => {
     const made = await job('lost-answer')
     wire.set('no-answer-to-commit')
     const asking = server.call('POST', '/api/jobs', made)
-    await pause(400)
+    await wire.answerLost()
     wire.set('through')
     const answer = await asking
     expect(answer.status).toBe(201)

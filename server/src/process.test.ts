@@ -1,5 +1,8 @@
 /** The server as a process: how it starts, what it says when it cannot, and how it stops. */
+import { once } from 'node:events'
 import { mkdtemp, rm } from 'node:fs/promises'
+import { type IncomingMessage, request } from 'node:http'
+import { connect } from 'node:net'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { afterEach, beforeEach, describe, expect, it } from 'vitest'
@@ -26,6 +29,19 @@ const whyNot = (environment: Record<string, string>, url = databaseUrl): Promise
     },
     (error: unknown) => (error instanceof Error ? error.message : String(error)),
   )
+/** Whether anybody still takes a new connection there. */
+const isOpen = (url: string): Promise<boolean> =>
+  new Promise((resolve) => {
+    const { hostname, port } = new URL(url)
+    const socket = connect(Number(port), hostname)
+    socket.once('connect', () => {
+      socket.destroy()
+      resolve(true)
+    })
+    socket.once('error', () => {
+      resolve(false)
+    })
+  })
 const changed = (change: (url: URL) => void): string => {
   const url = new URL(databaseUrl)
   change(url)
@@ -90,25 +106,25 @@ describe('a stop', () => {
     async (signal) => {
       const { url, child, ended } = await startProcess(databaseUrl)
       const { record } = (await (await fetch(`${url}/api/jobs/press-frame`)).json()) as { record: object }
-      // A body that comes slowly: the request is on its way when the signal comes.
+      // A body that comes slowly: the request is in the server's hands when the signal comes.
       const text = JSON.stringify({ ...record, id: 'last-one', name: 'Last one' })
-      const slow = new ReadableStream({
-        async start(controller) {
-          controller.enqueue(new TextEncoder().encode(text.slice(0, 100)))
-          await new Promise((resolve) => setTimeout(resolve, 600))
-          controller.enqueue(new TextEncoder().encode(text.slice(100)))
-          controller.close()
+      const asking = request(`${url}/api/jobs`, {
+        method: 'POST',
+        headers: {
+          'Content-Type': 'application/json',
+          'Content-Length': Buffer.byteLength(text),
+          Expect: '100-continue',
         },
       })
-      const answering = fetch(`${url}/api/jobs`, {
-        method: 'POST',
-        headers: { 'Content-Type': 'application/json' },
-        body: slow,
-        duplex: 'half',
-      } as RequestInit)
-      await new Promise((resolve) => setTimeout(resolve, 250))
+      asking.flushHeaders()
+      await once(asking, 'continue')
+      asking.write(text.slice(0, 100))
       child.kill(signal)
-      expect((await answering).status).toBe(201)
+      while (await isOpen(url)) await new Promise(setImmediate)
+      asking.end(text.slice(100))
+      const [response] = (await once(asking, 'response')) as [IncomingMessage]
+      response.resume()
+      expect(response.statusCode).toBe(201)
       expect(await ended).toBe(0)
     },
   )

@@ -8,6 +8,8 @@ export interface Wire {
   /** Cuts every connection that there is. */
   cut(): void
   set(mode: Mode): void
+  /** Waits until the answer to a commit is lost. */
+  answerLost(): Promise<void>
   /** Nobody answers at all any more. */
   close(): Promise<void>
 }
@@ -19,6 +21,7 @@ export async function startWire(databaseUrl: string): Promise<Wire> {
   const target = new URL(databaseUrl)
   const pairs = new Set<readonly [Socket, Socket]>()
   let mode: Mode = 'through'
+  let tellLost: () => void = () => undefined
   const server: Server = createServer((near) => {
     const far = connect(Number(target.port), target.hostname)
     const pair = [near, far] as const
@@ -37,8 +40,10 @@ export async function startWire(databaseUrl: string): Promise<Wire> {
     far.on('data', (chunk) => {
       if (mode === 'frozen') return
       // The database has stored it, and its word is lost on the way.
-      if (mode === 'no-answer-to-commit' && isCommitting) end()
-      else near.write(chunk)
+      if (mode === 'no-answer-to-commit' && isCommitting) {
+        end()
+        tellLost()
+      } else near.write(chunk)
     })
     for (const socket of pair) {
       socket.on('close', end)
@@ -62,6 +67,7 @@ export async function startWire(databaseUrl: string): Promise<Wire> {
     url: url.href,
     cut,
     set: (next) => (mode = next),
+    answerLost: () => new Promise((resolve) => (tellLost = resolve)),
     async close() {
       cut()
       await new Promise((resolve) => server.close(resolve))

@@ -206,8 +206,14 @@ export const useWorkspace = defineStore('workspace', () => {
   const learn = (key: string): Promise<void> =>
     untilAnswered(async () => {
       const [path, id] = placeOf(key)
+      // There is one: another in its place has another id.
+      const isShop: boolean = path === 'shop'
+      if (isShop) {
+        await learnAll('shop')
+        return
+      }
       const asked = records.now()
-      const answer = await findRecord<RecordOf[Path]>(addressOf(key))
+      const answer = await findRecord<RecordOf[Path]>(key)
       if (isPending(key)) heard.set(key, answer?.version ?? 0)
       else if (!records.take(path, id, answer, asked)) await learn(key)
     })
