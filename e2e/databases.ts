@@ -3,8 +3,8 @@ import pg from 'pg'
 
 const CLUSTER = process.env['TEST_DATABASE_URL']
 
-/** Copied, never used: a database in use cannot be a template. */
-export const TEMPLATE = 'e2e_demo'
+/** Its name, for the workers of this run: another run beside it has its own. Copied, never used: one in use is no template. */
+export const templateName = (): string => process.env['E2E_TEMPLATE'] ?? ''
 
 const cluster = (): string => {
   if (!CLUSTER) throw new Error('TEST_DATABASE_URL is not set: run npm test, or see CONTRIBUTING.md')

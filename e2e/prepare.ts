@@ -1,13 +1,14 @@
 /** Before all tests: the demo in a database, from which each test gets its own. */
-import { administer, TEMPLATE, urlOf } from './databases.ts'
+import { randomBytes } from 'node:crypto'
+import { administer, urlOf } from './databases.ts'
 import { anyFreePort, Server } from './server.ts'
 
 export default async function prepare(): Promise<() => Promise<void>> {
-  const drop = (): Promise<void> => administer(`drop database if exists ${TEMPLATE} with (force)`)
-  await drop()
-  await administer(`create database ${TEMPLATE}`)
-  const server = new Server(await anyFreePort(), urlOf(TEMPLATE))
+  const name = `e2e_demo_${randomBytes(6).toString('hex')}`
+  process.env['E2E_TEMPLATE'] = name
+  await administer(`create database ${name}`)
+  const server = new Server(await anyFreePort(), urlOf(name))
   await server.start()
   await server.kill()
-  return drop
+  return () => administer(`drop database if exists ${name} with (force)`)
 }

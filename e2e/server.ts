@@ -11,7 +11,7 @@ import { join } from 'node:path'
 import { fileURLToPath } from 'node:url'
 import { test as base } from '@playwright/test'
 import pg from 'pg'
-import { administer, TEMPLATE, urlOf } from './databases.ts'
+import { administer, templateName, urlOf } from './databases.ts'
 
 const ROOT = fileURLToPath(new URL('../', import.meta.url))
 
@@ -143,7 +143,7 @@ export const test = base.extend<Fixtures, WorkerFixtures>({
       await withServer({}, async (server, name) => {
         const reset = async (): Promise<void> => {
           await administer(`drop database if exists ${name} with (force)`)
-          await administer(`create database ${name} template ${TEMPLATE}`)
+          await administer(`create database ${name} template ${templateName()}`)
           // The server knows lists by their revision: none that it has seen may come again.
           resets += 1
           await server.sql(`update kind_revision set revision = revision + ${resets} * 1000000`)
@@ -168,7 +168,7 @@ export const test = base.extend<Fixtures, WorkerFixtures>({
     }
     await withServer(settings, async (server, name) => {
       const isDemo = settings['DEMO'] !== '0'
-      await administer(`create database ${name}${isDemo ? ` template ${TEMPLATE}` : ''}`)
+      await administer(`create database ${name}${isDemo ? ` template ${templateName()}` : ''}`)
       await server.start()
       await use(server)
     })

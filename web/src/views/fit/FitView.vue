@@ -65,11 +65,19 @@ const OF_SUPPLY: ReadonlySet<string> = new Set([
   'generator-starts',
 ])
 const LAST_JOB = 'brannik.lastJob'
+/** Of those that have a set-up to be looked at with, the one that is due first. */
+const firstDue = computed(() =>
+  workspace.jobs
+    .filter(({ state, setUpId }) => state === 'planned' && setUpId !== null)
+    .toSorted((a, b) => (a.dueOn ?? '9999').localeCompare(b.dueOn ?? '9999'))
+    .at(0),
+)
 const jobId = computed(() => {
   const named = route.params['jobId']
   if (typeof named === 'string' && named !== '') return named
   const last = localStorage.getItem(LAST_JOB)
-  return last !== null && workspace.get('jobs', last) ? last : (workspace.jobs[0]?.id ?? '')
+  if (last !== null && workspace.get('jobs', last)) return last
+  return (firstDue.value ?? workspace.jobs[0])?.id ?? ''
 })
 watch(
   jobId,
