@@ -136,6 +136,7 @@ export const WALKS: readonly Walk[] = [
   { path: '/equipment/circuits/bay-2' },
   { path: '/buy' },
   { path: '/buy/requirements' },
+  { path: '/start' },
 ]
 
 /** Views that have no field to be typed into, but a search. */
@@ -145,5 +146,4 @@ export const NOTHING_TYPED = [
   '/board',
   '/power?job=press-frame',
   '/records',
-  '/start',
 ]
