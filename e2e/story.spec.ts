@@ -37,8 +37,9 @@ test('the answer to the press frame stands on one screen, unscrolled', async ({ 
   ]) {
     await expect(page.getByTestId(`finding-${check}`)).toBeInViewport({ ratio: 1 })
   }
-  const scrolls = await page.evaluate(() => document.documentElement.scrollHeight - window.innerHeight)
-  expect(scrolls).toBeLessThanOrEqual(0)
+  // Once all of it is drawn.
+  const scrolls = () => page.evaluate(() => document.documentElement.scrollHeight - window.innerHeight)
+  await expect.poll(scrolls).toBeLessThanOrEqual(0)
 })
 
 test('thickness, circuit, wire and gas recompute the whole screen, and what is saved is still there', async ({
