@@ -60,7 +60,7 @@ function mutantsOf(folder, mutate, env) {
       jsonReporter: { fileName: REPORT },
       tempDirName: '.data/stryker',
       cleanTempDir: 'always',
-      ignorePatterns: ['.data', 'docs', 'web/dist', 'server/dist'],
+      ignorePatterns: ['.data', 'web/dist', 'server/dist'],
       disableTypeChecks: false,
       logLevel: 'warn',
     }),
