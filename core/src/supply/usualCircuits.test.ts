@@ -10,31 +10,11 @@ it.each(ALL_RULE_BOOKS.map((book) => [book.id, book] as const))(
   'of %s each cable carries its breaker, whose size there is',
   (_id, book) => {
     expect(book.usualCircuits.length).toBeGreaterThan(3)
-    for (const {
-      name,
-      breakerA,
-      conductorSize,
-      metal,
-      columnC,
-      method,
-      ambientC,
-      bundled,
-      phases,
-    } of book.usualCircuits) {
-      expect(book.breakerSizesA, name).toContain(breakerA)
-      expect(book.columnsC, name).toContain(columnC)
+    for (const circuit of book.usualCircuits) {
+      expect(book.breakerSizesA, circuit.name).toContain(circuit.breakerA)
+      expect(book.columnsC, circuit.name).toContain(circuit.columnC)
       // NEC 240.4(D) and 110.14(C); IEC 60364-4-43, 433.1: no breaker above what its cable carries.
-      const carries = book.ampacity({
-        conductorSize,
-        metal,
-        columnC,
-        method,
-        ambientC,
-        bundled,
-        phases,
-        breakerA,
-      } as never)
-      expect(carries?.value, name).toBeGreaterThanOrEqual(breakerA)
+      expect(book.ampacity(circuit)?.value, circuit.name).toBeGreaterThanOrEqual(circuit.breakerA)
       expect(book.conductorA([], r).value).toBe(0)
     }
   },
