@@ -9,7 +9,7 @@ interface Identified {
   readonly id: string
 }
 type Table<T> = ReadonlyMap<string, T>
-/** One cell a kind: an edit of a job does not touch what is made of the shelf. */
+/** One cell a kind: an edit of a job does not recompute what depends on equipment. */
 export type Tables<R> = { readonly [P in keyof R]: ShallowRef<Table<R[P]>> }
 
 interface Mark {

@@ -526,7 +526,7 @@ export const useWorkspace = defineStore('workspace', () => {
     const [path, id] = placeOf(key)
     const mine = get(path, id)
     const answer = await findRecord<RecordOf[Path]>(addressOf(key))
-    // Whoever went on typing meanwhile has not given that up.
+    // An edit made while the answer was on its way stays.
     if (get(path, id) !== mine) return
     saver.discard(key)
     records.replace(path, id, answer)
