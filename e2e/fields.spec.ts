@@ -1,5 +1,6 @@
 /** Every field of every view, once, with real keys: typed, cleared, retyped, left, and the page opened anew. */
 import type { Locator } from '@playwright/test'
+import { isLong } from '../core/src/testing/runs.ts'
 import { stillness } from './axe.ts'
 import { expect, test } from './server.ts'
 import { NOTHING_TYPED, WALKS } from './views.ts'
@@ -7,6 +8,8 @@ import { NOTHING_TYPED, WALKS } from './views.ts'
 /** What is typed into; choices are another test's, and a search holds nothing of the shop. */
 const FIELDS =
   'input:is([type=text], :not([type])):not([role=combobox]):not([placeholder^=Search]):not([readonly]):visible'
+/** What a figure is in: its text without the number. */
+const unitOf = (text: string): string => text.replace(/^[\d.,/ -]+/, '')
 /** No field of the shop takes it for a figure, and its space must not be lost. */
 const NONSENSE = 'n o'
 
@@ -25,7 +28,7 @@ test.describe.configure({ mode: 'parallel' })
 /** A busy machine is slow, not wrong. */
 test.setTimeout(240_000)
 
-for (const { path, open, part = 'main', what = path, last } of WALKS)
+for (const { path, open, part = 'main', what = path, last, isAlike = false } of WALKS)
   test(`every field of ${what} keeps what is typed into it`, async ({ page, server }) => {
     await page.goto(server.url + path)
     await expect(page.getByRole('heading', { level: 1 })).toBeVisible()
@@ -36,16 +39,22 @@ for (const { path, open, part = 'main', what = path, last } of WALKS)
     const values = () => fields.evaluateAll((all) => all.map((input) => (input as HTMLInputElement).value))
     const before = await values()
     expect(before.length).toBeGreaterThan(1)
+    // A field that is replaced by another while somebody types in it has lost its mark, and fails.
+    await fields.evaluateAll((all) => {
+      for (const [index, input] of all.entries()) (input as HTMLInputElement).dataset['walked'] = `${index}`
+    })
+    const walked = new Set<string>()
     for (const [index, was] of before.entries()) {
-      const field = fields.nth(index)
+      if (isAlike && !isLong && walked.has(unitOf(was))) continue
+      walked.add(unitOf(was))
+      const field = page.locator(`[data-walked="${index}"]`)
       const name = `${await nameOf(field)} of ${path}`
       await type(field, NONSENSE)
-      await expect.soft(field, `${name} takes every key`).toHaveValue(NONSENSE)
       await page.keyboard.press('Tab')
-      await expect.soft(field, `${name} keeps its text when it is left`).toHaveValue(NONSENSE)
-      await field.focus()
-      await page.keyboard.press('Control+a')
-      await page.keyboard.press('Delete')
+      await expect
+        .soft(field, `${name} takes every key and keeps its text when it is left`)
+        .toHaveValue(NONSENSE)
+      await type(field, '')
       await page.keyboard.press('Escape')
       await page.keyboard.press('Control+a')
       await page.keyboard.type(was)
@@ -59,13 +68,14 @@ for (const { path, open, part = 'main', what = path, last } of WALKS)
     await expect.poll(values).toEqual(before)
   })
 
-for (const path of NOTHING_TYPED)
-  test(`${path} has no field that is typed into`, async ({ page, server }) => {
+test('the other views have no field that is typed into', async ({ page, server }) => {
+  for (const path of NOTHING_TYPED) {
     await page.goto(server.url + path)
     await expect(page.getByRole('heading', { level: 1 })).toBeVisible()
     await stillness(page)
-    await expect(page.locator('main').locator(FIELDS)).toHaveCount(0)
-  })
+    await expect.soft(page.locator('main').locator(FIELDS), path).toHaveCount(0)
+  }
+})
 
 test('what is half typed, then refused, is not stored, nor after a reload', async ({ page, server }) => {
   await page.goto(`${server.url}/jobs/press-frame`)

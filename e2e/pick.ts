@@ -1,4 +1,5 @@
 import type { Page } from '@playwright/test'
+import { stillness } from './axe.ts'
 
 const MOST_KEYS = 60
 
@@ -8,7 +9,10 @@ export async function pick(page: Page, label: string, words: string): Promise<vo
   await page.getByRole('combobox', { name: label, exact: true }).click({ force: true })
   await page.getByRole('listbox').waitFor()
   const option = page.getByRole('option', { name: words, exact: true })
-  for (let keys = 0; keys < MOST_KEYS && !(await option.isVisible()); keys += 1)
+  for (let keys = 0; keys < MOST_KEYS && !(await option.isVisible()); keys += 1) {
     await page.keyboard.press(keys === 0 ? 'Home' : 'ArrowDown')
+    // Only what is near the one in hand is drawn: faster than it is drawn, keys would go past the option unseen.
+    await stillness(page)
+  }
   await option.click()
 }

@@ -1,5 +1,10 @@
+import { readFileSync } from 'node:fs'
 import { defineConfig } from '@playwright/test'
 
+const browser = JSON.parse(readFileSync(new URL('../scripts/lib/browser.json', import.meta.url), 'utf8')) as {
+  readonly path: string
+  readonly args: string[]
+}
 const REPORT = process.env['REPORT']
 
 export default defineConfig({
@@ -14,18 +19,11 @@ export default defineConfig({
   reporter: REPORT ? [['json', { outputFile: REPORT }], ['line']] : [['list']],
   outputDir: '../test-results',
   use: {
+    actionTimeout: 30_000,
     viewport: { width: 1280, height: 800 },
     locale: 'en-US',
     // What it keeps for a page without a server is the test of that alone.
     serviceWorkers: 'block',
-    launchOptions: {
-      executablePath: process.env['CHROMIUM'] ?? '/usr/bin/chromium',
-      args: [
-        '--no-sandbox',
-        '--disable-background-networking',
-        '--disable-component-update',
-        '--disable-sync',
-      ],
-    },
+    launchOptions: { executablePath: process.env['CHROMIUM'] ?? browser.path, args: browser.args },
   },
 })

@@ -4,16 +4,16 @@ import { stillness, violations } from './axe.ts'
 import { expect, test } from './server.ts'
 import { OPENED, VIEWS } from './views.ts'
 
-// Each view is a test of its own: what is slow is shared out.
+// Each place is a test of its own: what is slow is shared out.
 test.describe.configure({ mode: 'parallel' })
 // The page's own policy forbids code from outside it; the checker is let in for these tests.
 test.use({ bypassCSP: true })
 
 /** In light by every rule; in the dark by those of colour: the rest is the same. */
-async function checkForAll(page: Page): Promise<void> {
-  expect.soft(await violations(page), 'light').toEqual([])
+async function checkForAll(page: Page, what: string): Promise<void> {
+  expect.soft(await violations(page), `${what}, light`).toEqual([])
   await page.emulateMedia({ colorScheme: 'dark' })
-  expect.soft(await violations(page, ['color-contrast', 'link-in-text-block']), 'dark').toEqual([])
+  expect.soft(await violations(page, ['color-contrast', 'link-in-text-block']), `${what}, dark`).toEqual([])
   await page.emulateMedia({ colorScheme: 'light' })
 }
 
@@ -23,16 +23,25 @@ const SIZES = [
   ['a phone', { width: 390, height: 844 }],
 ] as const
 
-for (const view of VIEWS)
-  test(`axe finds nothing wrong with ${view}, and nothing runs off sideways`, async ({ page, server }) => {
-    await page.goto(server.url + view)
-    await expect(page.getByRole('heading', { level: 1 })).toBeVisible()
-    await checkForAll(page)
-    for (const [name, size] of SIZES) {
-      await page.setViewportSize(size)
-      await stillness(page)
-      const over = await page.evaluate(() => document.documentElement.scrollWidth - window.innerWidth)
-      expect.soft(over, name).toBeLessThanOrEqual(0)
+/** The views of a place share a page: each is opened by its address all the same. */
+const placeOf = (view: string) => view.split(/[/?]/)[1] ?? ''
+
+for (const place of new Set(VIEWS.map(placeOf)))
+  test(`axe finds nothing wrong with the views of ${place}, and nothing runs off sideways`, async ({
+    page,
+    server,
+  }) => {
+    for (const view of VIEWS.filter((one) => placeOf(one) === place)) {
+      await page.setViewportSize({ width: 1280, height: 800 })
+      await page.goto(server.url + view)
+      await expect(page.getByRole('heading', { level: 1 })).toBeVisible()
+      await checkForAll(page, view)
+      for (const [name, size] of SIZES) {
+        await page.setViewportSize(size)
+        await stillness(page)
+        const over = await page.evaluate(() => document.documentElement.scrollWidth - window.innerWidth)
+        expect.soft(over, `${view}, ${name}`).toBeLessThanOrEqual(0)
+      }
     }
   })
 
@@ -41,7 +50,7 @@ for (const [what, path, open] of OPENED)
     await page.goto(server.url + path)
     await expect(page.getByRole('heading', { level: 1 })).toBeVisible()
     await open(page)
-    await checkForAll(page)
+    await checkForAll(page, what)
   })
 
 test('long names push nothing that is pressed out of sight', async ({ page, server }) => {

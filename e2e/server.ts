@@ -9,7 +9,7 @@ import { createServer } from 'node:net'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { fileURLToPath } from 'node:url'
-import { test as base } from '@playwright/test'
+import { type BrowserContext, test as base } from '@playwright/test'
 import pg from 'pg'
 import { administer, templateName, urlOf } from './databases.ts'
 
@@ -118,6 +118,8 @@ interface Fixtures {
 }
 interface WorkerFixtures {
   home: Home
+  /** Contexts that are already there, by the settings that they were made with. */
+  contexts: Map<string, BrowserContext>
 }
 
 /** A server on a database of its own, and a folder for its backups; both are gone afterwards. */
@@ -154,6 +156,41 @@ export const test = base.extend<Fixtures, WorkerFixtures>({
     },
     { scope: 'worker' },
   ],
+  contexts: [
+    // eslint-disable-next-line no-empty-pattern -- as above
+    async ({}, use) => {
+      const contexts = new Map<string, BrowserContext>()
+      await use(contexts)
+      for (const context of contexts.values()) await context.close()
+    },
+    { scope: 'worker' },
+  ],
+  // To fetch and compile the application takes a fresh browser three times as long as all that a test does in it, so
+  // it is kept for the next test, with nothing stored. What is kept for a page without a server is tested in a fresh one.
+  context: async ({ browser, contexts, bypassCSP, serviceWorkers }, use) => {
+    if (serviceWorkers === 'allow') {
+      const fresh = await browser.newContext()
+      await use(fresh)
+      await fresh.close()
+      return
+    }
+    const made = `bypassCSP ${bypassCSP}`
+    const context = contexts.get(made) ?? (await browser.newContext())
+    contexts.set(made, context)
+    await use(context)
+    for (const page of context.pages()) await page.close()
+    await context.setOffline(false)
+  },
+  page: async ({ context }, use) => {
+    const page = await context.newPage()
+    const devtools = await context.newCDPSession(page)
+    await devtools.send('Storage.clearDataForOrigin', {
+      origin: '*',
+      storageTypes: 'cookies,local_storage,indexeddb',
+    })
+    await devtools.detach()
+    await use(page)
+  },
   stopped: async ({ settings }, use) => {
     await withServer(settings, async (server, name) => {
       await administer(`create database ${name}`)

@@ -108,6 +108,8 @@ interface Walk {
   readonly what?: string
   /** A field of what is opened: its part of the page comes by itself, after the rest. */
   readonly last?: string
+  /** Its fields are one list of figures, drawn alike: those of one unit stand for each other, but in the long run. */
+  readonly isAlike?: boolean
 }
 export const WALKS: readonly Walk[] = [
   { path: '/shop', part: '.settings' },
@@ -115,6 +117,7 @@ export const WALKS: readonly Walk[] = [
     path: '/shop',
     part: '.group',
     what: `/shop, ${group.toLowerCase()}`,
+    isAlike: true,
     open: (page: Page) => page.getByRole('button', { name: group }).click(),
   })),
   { path: '/jobs/tank-manifold' },

@@ -5,6 +5,7 @@
  *     npm run mutants                        every folder, which takes hours
  *     npm run mutants -- core/src/duty       some
  *     npm run mutants -- --since HEAD~3      files that have changed since, with what is not committed
+ *     npm run mutants -- --one-in 10         a tenth of the lines, spread over all files: an estimate
  *     npm run mutants -- --show core/src/duty    and what went unnoticed, line by line
  */
 import { spawnSync } from 'node:child_process'
@@ -19,6 +20,8 @@ const WANTED_PCT = 85
 const FOLDERS = [...CORE_ROOMS.map((room) => `core/src/${room}`), 'server/src', 'web/src/stores']
 const REPORT = join(DATA, 'mutants.json')
 const CONFIG = join(DATA, 'stryker.json')
+/** Lines that are looked at together, so that whole statements fall into them. */
+const STRETCH = 25
 const NOTICED = ['Killed', 'Timeout']
 const UNNOTICED = ['Survived', 'NoCoverage']
 
@@ -40,9 +43,28 @@ function changedSince(ref) {
   return files.filter(isCode)
 }
 
-/** One run of Stryker: what becomes of each mutant, by file. */
-function mutantsOf(folder, mutate, env) {
-  const part = partOf(folder)
+/** @returns the code of a folder, or of it what was changed */
+function codeOf(folder, changed) {
+  const { ok, out } = quiet('git', ['ls-files', '--cached', '--others', '--exclude-standard', folder])
+  if (!ok) throw new Error(`git does not list ${folder}`)
+  return out
+    .split('\n')
+    .filter((file) => isCode(file) && existsSync(file) && (changed?.includes(file) ?? true))
+}
+
+/** One stretch of lines in so many, the same ones every time; all of a file where it is one in one. */
+function stretchesOf(file, oneIn) {
+  if (oneIn === 1) return [file]
+  const lines = readFileSync(file, 'utf8').split('\n').length
+  const first = [...file].reduce((sum, letter) => sum + letter.charCodeAt(0), 0) % oneIn
+  const stretches = []
+  for (let from = first * STRETCH + 1; from <= lines; from += oneIn * STRETCH)
+    stretches.push(`${file}:${from}-${Math.min(from + STRETCH - 1, lines)}`)
+  return stretches
+}
+
+/** One run of Stryker over what is asked of a part: what becomes of each mutant, by file. */
+function mutantsOf(part, mutate, env) {
   writeFileSync(
     CONFIG,
     JSON.stringify({
@@ -71,18 +93,20 @@ function mutantsOf(folder, mutate, env) {
     stdio: ['ignore', 'ignore', 'inherit'],
     env: { ...process.env, ...env },
   })
-  if (status !== 0 || !existsSync(REPORT)) throw new Error(`Stryker ended with ${status} in ${folder}`)
+  if (status !== 0 || !existsSync(REPORT)) throw new Error(`Stryker ended with ${status} in ${part}`)
   return JSON.parse(readFileSync(REPORT, 'utf8')).files
 }
 
-function tell(folder, files, isShown) {
-  const all = Object.entries(files).flatMap(([file, { mutants }]) => mutants.map((one) => ({ file, ...one })))
+function tell(folder, files, oneIn, isShown) {
+  const all = Object.entries(files)
+    .filter(([file]) => file.startsWith(`${folder}/`))
+    .flatMap(([file, { mutants }]) => mutants.map((one) => ({ file, ...one })))
   const noticed = all.filter(({ status }) => NOTICED.includes(status)).length
   const unnoticed = all.filter(({ status }) => UNNOTICED.includes(status))
   const of = noticed + unnoticed.length
   const pct = of === 0 ? null : Math.round((noticed / of) * 1000) / 10
   process.stdout.write(
-    `${JSON.stringify({ figure: `mutants-${folder}`, value: pct, unit: '%', noticed, of, wanted: WANTED_PCT })}\n`,
+    `${JSON.stringify({ figure: `mutants-${folder}`, value: pct, unit: '%', noticed, of, oneIn, wanted: WANTED_PCT })}\n`,
   )
   if (isShown)
     for (const { file, location, mutatorName, replacement } of unnoticed)
@@ -92,40 +116,45 @@ function tell(folder, files, isShown) {
   return pct === null || pct >= WANTED_PCT
 }
 
+/** What stands behind a word of the command, taken out of the words that are left. */
+function taken(args, name, example) {
+  const at = args.indexOf(name)
+  if (at < 0) return null
+  const [, value] = args.splice(at, 2)
+  if (value === undefined) throw new Remedy(`${name} wants ${example}.`)
+  return value
+}
+
 async function mutants() {
   installNpm()
   const args = process.argv.slice(2)
-  const at = args.indexOf('--since')
-  const since = at < 0 ? null : args[at + 1]
-  if (at >= 0 && since === undefined) throw new Remedy('--since wants a commit, such as HEAD~3.')
-  const named = args.filter((one, index) => !one.startsWith('--') && (at < 0 || index !== at + 1))
+  const since = taken(args, '--since', 'a commit, such as HEAD~3')
+  const oneIn = Number(taken(args, '--one-in', 'a whole number, such as 10') ?? 1)
+  if (!Number.isInteger(oneIn) || oneIn < 1) throw new Remedy('--one-in wants a whole number, such as 10.')
+  const named = args.filter((one) => one !== '--show')
   const unknown = named.find((one) => !FOLDERS.includes(one))
   if (unknown) throw new Remedy(`${unknown} is no folder that is tested so. There are: ${FOLDERS.join(', ')}`)
   const changed = since === null ? null : changedSince(since)
-  const asked = (named.length > 0 ? named : FOLDERS).flatMap((folder) => {
-    const own = changed?.filter((file) => file.startsWith(`${folder}/`)) ?? null
-    if (own?.length === 0) return []
-    return [
-      [
-        folder,
-        own ?? [
-          `${folder}/**/*.ts`,
-          `!${folder}/**/*.{test,bench}.ts`,
-          '!**/testing.ts',
-          '!**/prepareTests.ts',
-        ],
-      ],
-    ]
-  })
-  const needsDatabase = asked.some(([folder]) => partOf(folder) === 'server')
-  const cluster = needsDatabase ? await temporaryPostgres(57870) : null
+  const asked = (named.length > 0 ? named : FOLDERS).map((folder) => ({
+    folder,
+    mutate: codeOf(folder, changed).flatMap((file) => stretchesOf(file, oneIn)),
+  }))
   let isWell = true
-  try {
-    const env = cluster ? { TEST_DATABASE_URL: cluster.url('postgres') } : {}
-    for (const [folder, mutate] of asked)
-      isWell = tell(folder, mutantsOf(folder, mutate, env), args.includes('--show')) && isWell
-  } finally {
-    cluster?.remove()
+  for (const part of new Set(FOLDERS.map(partOf))) {
+    const own = asked.filter(({ folder, mutate }) => partOf(folder) === part && mutate.length > 0)
+    if (own.length === 0) continue
+    const cluster = part === 'server' ? await temporaryPostgres(57870) : null
+    try {
+      const env = cluster ? { TEST_DATABASE_URL: cluster.url('postgres') } : {}
+      const files = mutantsOf(
+        part,
+        own.flatMap(({ mutate }) => mutate),
+        env,
+      )
+      for (const { folder } of own) isWell = tell(folder, files, oneIn, args.includes('--show')) && isWell
+    } finally {
+      cluster?.remove()
+    }
   }
   process.exitCode = isWell ? 0 : 1
 }

@@ -9,6 +9,7 @@ import { buildServer, buildWeb } from './lib/built.mjs'
 import { DATA, installDebian, installNpm } from './lib/packages.mjs'
 import { temporaryPostgres } from './lib/postgres.mjs'
 import { exists, explain, quietly, ROOT } from './lib/run.mjs'
+import { BROWSER } from './lib/stage.mjs'
 
 const REPORTS = join(DATA, 'reports')
 const tally = { passed: 0, failed: 0 }
@@ -122,7 +123,7 @@ async function tests(env) {
 async function test() {
   installNpm()
   // curl runs the example of the README; systemd brings the linter of its units.
-  const missing = ['chromium', 'curl'].filter((name) => !exists(name))
+  const missing = [BROWSER.package, 'curl'].filter((name) => !exists(name))
   if (!exists('systemd-analyze')) missing.push('systemd')
   if (missing.length > 0) installDebian(missing)
   rmSync(REPORTS, { recursive: true, force: true })

@@ -1,11 +1,14 @@
 /** A whole Brannik with the demo shop, on a database of its own, and a browser before it. */
-import { mkdtempSync, rmSync } from 'node:fs'
+import { mkdtempSync, readFileSync, rmSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { buildServer, buildWeb, SERVER } from './built.mjs'
 import { installDebian, installNpm } from './packages.mjs'
 import { freePort, temporaryPostgres } from './postgres.mjs'
 import { begin, exists } from './run.mjs'
+
+/** The browser of the tests and pictures: its package of Debian, where it is, and how it is started. */
+export const BROWSER = JSON.parse(readFileSync(new URL('./browser.json', import.meta.url), 'utf8'))
 
 /** Answers once the server says where it is. */
 const addressOf = (server) =>
@@ -24,7 +27,7 @@ const addressOf = (server) =>
  */
 export async function onStage(act, { demo = true } = {}) {
   installNpm()
-  if (!exists('chromium')) installDebian(['chromium'])
+  if (!exists(BROWSER.package)) installDebian([BROWSER.package])
   buildWeb()
   buildServer()
   const { chromium } = await import('@playwright/test')
@@ -41,8 +44,8 @@ export async function onStage(act, { demo = true } = {}) {
     stdio: ['ignore', 'pipe', 'inherit'],
   })
   const browser = await chromium.launch({
-    executablePath: process.env.CHROMIUM ?? '/usr/bin/chromium',
-    args: ['--no-sandbox', '--disable-background-networking', '--disable-component-update', '--disable-sync'],
+    executablePath: process.env.CHROMIUM ?? BROWSER.path,
+    args: BROWSER.args,
   })
   try {
     return await act({ browser, address: await addressOf(server) })
