@@ -2,22 +2,42 @@ import vue from '@vitejs/plugin-vue'
 import { defineConfig } from 'vitest/config'
 import vuetify from 'vite-plugin-vuetify'
 
+const PAGE = {
+  plugins: [vue(), vuetify({ autoImport: true })],
+  test: {
+    root: 'web',
+    environment: 'happy-dom',
+    setupFiles: ['src/testing/engineHere.ts', '../core/src/testing/seed.ts'],
+    server: { deps: { inline: ['vuetify'] } },
+    testTimeout: 60_000,
+    benchmark: { include: [] },
+  },
+}
+
 /** Unit tests of core and web, and database tests of the server, which need the DATABASE_URL that `npm test` gives. */
 export default defineConfig({
   test: {
-    // A core is not kept free for a main thread that only waits: two cores run two files at a time.
-    maxWorkers: '100%',
+    // Some wait for a server or a disk meanwhile: half as many again as there are cores keep them busy.
+    maxWorkers: '150%',
     projects: [
       {
-        plugins: [vue(), vuetify({ autoImport: true })],
+        ...PAGE,
         test: {
+          ...PAGE.test,
           name: 'web',
-          root: 'web',
-          setupFiles: ['src/testing/setup.ts', '../core/src/testing/seed.ts'],
-          server: { deps: { inline: ['vuetify'] } },
-          testTimeout: 60_000,
+          // Outside the stores nothing is kept: what one file has loaded serves the next.
+          isolate: false,
+          setupFiles: [...PAGE.test.setupFiles, 'src/testing/drawn.ts'],
           include: ['src/**/*.test.ts'],
-          benchmark: { include: [] },
+          exclude: ['src/stores/**'],
+        },
+      },
+      {
+        ...PAGE,
+        test: {
+          ...PAGE.test,
+          name: 'stores',
+          include: ['src/stores/**/*.test.ts'],
         },
       },
       {

@@ -13,7 +13,8 @@ export default defineConfig({
   // Generous: a busy machine is slow, not wrong.
   timeout: 150_000,
   expect: { timeout: 20_000 },
-  workers: 2,
+  // Half as many again as there are cores: each waits for its server now and then.
+  workers: '150%',
   fullyParallel: false,
   forbidOnly: true,
   reporter: REPORT ? [['json', { outputFile: REPORT }], ['line']] : [['list']],

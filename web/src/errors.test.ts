@@ -1,4 +1,3 @@
-// @vitest-environment happy-dom
 import { createPinia, setActivePinia } from 'pinia'
 import { createApp } from 'vue'
 import { afterEach, beforeEach, expect, it, vi } from 'vitest'

@@ -1,4 +1,3 @@
-// @vitest-environment happy-dom
 import { flushPromises, mount } from '@vue/test-utils'
 import { expect, it } from 'vitest'
 import { type ComputedRef, defineComponent, h } from 'vue'

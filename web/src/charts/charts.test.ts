@@ -1,4 +1,3 @@
-// @vitest-environment happy-dom
 import type { Chain, Joint } from '@brannik/core'
 import { flushPromises, mount } from '@vue/test-utils'
 import { beforeEach, describe, expect, it } from 'vitest'

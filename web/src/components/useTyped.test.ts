@@ -1,4 +1,3 @@
-// @vitest-environment happy-dom
 /** How every field works that is typed into, key by key; and when what was typed is stored. */
 import { mount } from '@vue/test-utils'
 import { beforeEach, describe, expect, it, vi } from 'vitest'

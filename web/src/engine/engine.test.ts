@@ -1,4 +1,3 @@
-// @vitest-environment happy-dom
 import { assess, fitJob, type Job, mapColumns, readTable, sidesOf, worstOf } from '@brannik/core'
 import { afterEach, expect, it, vi } from 'vitest'
 import { inputFor, shopDocument } from '../testing/demo.ts'

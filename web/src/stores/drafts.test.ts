@@ -1,4 +1,3 @@
-// @vitest-environment happy-dom
 /** Drafts of several tabs: each keeps its own, and what a closed one left is taken over, one after the other. */
 import { beforeEach, expect, it, vi } from 'vitest'
 import type * as DraftsModule from './drafts.ts'

@@ -1,4 +1,3 @@
-// @vitest-environment happy-dom
 /**
  * Whatever comes in whichever order – keys, saves, late and lost answers, another tab, a stream that ends, no server, a
  * reload – nothing that was typed or acknowledged is lost, and nobody is asked about a conflict that is none.

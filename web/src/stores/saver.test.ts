@@ -1,4 +1,3 @@
-// @vitest-environment happy-dom
 import { afterEach, beforeEach, expect, it, vi } from 'vitest'
 import { draftKeys, keepDraft, readDraft } from './drafts.ts'
 import { createSaver } from './saver.ts'

@@ -1,4 +1,3 @@
-// @vitest-environment happy-dom
 import type { Wire } from '@brannik/core'
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
 import { demoWorkspace, shopDocument } from '../testing/demo.ts'

@@ -1,4 +1,3 @@
-// @vitest-environment happy-dom
 import { catalogueOf, CATALOGUE_KEYS, inStock, LIBRARY, PART_KINDS, SHEETS } from '@brannik/core'
 import { mount } from '@vue/test-utils'
 import { beforeEach, describe, expect, it } from 'vitest'

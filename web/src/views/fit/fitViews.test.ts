@@ -1,4 +1,3 @@
-// @vitest-environment happy-dom
 import { fitJob, explain, type Fit, type Row, rowsOf, sidesOf, type Suggestion, suggest } from '@brannik/core'
 import { mount } from '@vue/test-utils'
 import { beforeEach, describe, expect, it, vi } from 'vitest'

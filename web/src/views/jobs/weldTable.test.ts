@@ -1,4 +1,3 @@
-// @vitest-environment happy-dom
 import { type Job, type Joint, planJob } from '@brannik/core'
 import { mount } from '@vue/test-utils'
 import { beforeEach, describe, expect, it } from 'vitest'
