@@ -2,6 +2,14 @@ import vue from '@vitejs/plugin-vue'
 import { defineConfig } from 'vitest/config'
 import vuetify from 'vite-plugin-vuetify'
 
+/** What servers on one database could do to each other; in the long run also what each does for itself. */
+const TWO_SERVERS = [
+  'changes',
+  'collections',
+  'concurrency',
+  'keeping',
+  ...(process.env['TEST_LONG'] === '1' ? ['api', 'catalogue'] : []),
+]
 const PAGE = {
   plugins: [vue(), vuetify({ autoImport: true })],
   test: {
@@ -85,7 +93,7 @@ export default defineConfig({
           isolate: false,
           root: 'server',
           globalSetup: ['src/prepareTests.ts'],
-          include: ['src/{api,catalogue,changes,collections,concurrency,keeping}.test.ts'],
+          include: [`src/{${TWO_SERVERS.join()}}.test.ts`],
           benchmark: { include: [] },
           testTimeout: 90_000,
           hookTimeout: 90_000,

@@ -1,4 +1,7 @@
-/** Every field of every view, once, with real keys: typed, cleared, retyped, left, and the page opened anew. */
+/**
+ * Every field of every view, once, with real keys: typed, cleared, retyped, left, and the page opened anew. Nonsense is
+ * typed into the first field of each unit, in the long run into all.
+ */
 import type { Locator } from '@playwright/test'
 import { isLong } from '../core/src/testing/runs.ts'
 import { stillness } from './axe.ts'
@@ -45,23 +48,26 @@ for (const { path, open, part = 'main', what = path, last, isAlike = false } of 
     })
     const walked = new Set<string>()
     for (const [index, was] of before.entries()) {
-      if (isAlike && !isLong && walked.has(unitOf(was))) continue
+      const isFirst = isLong || !walked.has(unitOf(was))
+      if (isAlike && !isFirst) continue
       walked.add(unitOf(was))
       const field = page.locator(`[data-walked="${index}"]`)
       const name = `${await nameOf(field)} of ${path}`
-      await type(field, NONSENSE)
-      await page.keyboard.press('Tab')
-      await expect
-        .soft(field, `${name} takes every key and keeps its text when it is left`)
-        .toHaveValue(NONSENSE)
+      if (isFirst) {
+        await type(field, NONSENSE)
+        await page.keyboard.press('Tab')
+        await expect
+          .soft(field, `${name} takes every key and keeps its text when it is left`)
+          .toHaveValue(NONSENSE)
+      }
       await type(field, '')
       await page.keyboard.press('Escape')
       await page.keyboard.press('Control+a')
       await page.keyboard.type(was)
       await page.keyboard.press('Tab')
       await expect.soft(field, `${name} takes its old text back`).toHaveValue(was)
-      await expect.soft(field, `${name} stands`).not.toHaveAttribute('aria-invalid', 'true')
     }
+    await expect(fields.and(page.locator('[aria-invalid=true]'))).toHaveCount(0)
     await expect(page.getByRole('status').filter({ hasText: /^Saved/ })).toBeVisible()
     await page.reload()
     await open?.(page)
