@@ -1,9 +1,12 @@
 /** Builds the server: what starts it, its worker thread and its commands, each as one file beside what they share. */
+import { rmSync } from 'node:fs'
 import { fileURLToPath } from 'node:url'
 import { build } from 'esbuild'
 
 const here = (path) => fileURLToPath(new URL(path, import.meta.url))
 
+// What an earlier build shared has another name.
+rmSync(here('dist'), { recursive: true, force: true })
 await build({
   entryPoints: {
     main: here('src/main.ts'),
