@@ -43,6 +43,12 @@ const gas = (part: Partial<Gas>): Gas => ({
 
 const frame = demoInput('press-frame')
 const frameInBay2 = demoInput('press-frame', 'bay-2-wire')
+const frameAtBench = demoInput('press-frame', 'bench-tig-dc')
+/** With a tungsten that carries what thick steel wants. */
+const frameByTig: FitInput = {
+  ...frameAtBench,
+  tungsten: frameAtBench.tungsten && { ...frameAtBench.tungsten, diameterMm: 3.175 },
+}
 const tray = demoInput('pressing-tray')
 /** The same with the tungsten of the thicker work. */
 const fineTray = demoInput('pressing-tray', 'bench-tig-316')
@@ -153,9 +159,9 @@ describe('source, gun, wire', () => {
     expect(chain && chainText(speechOf(thin.shop), chain)).toContain('cannot go low enough')
   })
 
-  it('more passes bring a groove in, and never a fillet: its faces need the same heat', () => {
-    const groove = (passes: number) =>
-      withJoint(frameInBay2, {
+  it('more passes bring a groove in by TIG on steel, and nothing else: its faces need the same heat', () => {
+    const groove = (passes: number, input = frameByTig) =>
+      withJoint(input, {
         kind: 'v',
         thicknessAMm: 25.4,
         thicknessBMm: 25.4,
@@ -169,6 +175,14 @@ describe('source, gun, wire', () => {
     if (patch?.on !== 'joint' || !patch.change.passes) throw new Error('no passes')
     expect(verdict(groove(patch.change.passes), 'thickness')).toBe('fits')
     expect(verdict(groove(patch.change.passes - 1), 'thickness')).not.toBe('fits')
+    const byWire = groove(1, frameInBay2)
+    expect(row(byWire, 'thickness')).toMatchObject({ verdict: 'fails', mends: [] })
+    expect(verdict(groove(12, frameInBay2), 'thickness')).toBe('fails')
+    const aluminium = { materialA: 'aluminium-6061', materialB: 'aluminium-6061' } as const
+    expect(row(withJoint(groove(1), aluminium), 'thickness')).toMatchObject({ verdict: 'fails' })
+    expect(
+      row(withJoint(groove(1), aluminium), 'thickness').mends.map(({ patch }) => patch?.on),
+    ).not.toContain('joint')
     expect(verdict(frame, 'thickness')).toBe('fails')
     expect(row(frame, 'thickness').mends).toEqual([])
     expect(assessed(withJoint(frame, { passes: 6 }), 'thickness').demand).toBe(6.35)

@@ -6,7 +6,7 @@ import { type Demand, mostWanted } from '../demand/demand.ts'
 import type { WeldFigures } from '../demand/weldFigures.ts'
 import { figure, told, type Told } from '../model/told.ts'
 import { thinnerMm } from '../trade/groove.ts'
-import { heatedThickness, isLayered } from '../trade/layers.ts'
+import { heatedThickness, isHeatedByLayer } from '../trade/layers.ts'
 import { thinnerFamily } from '../trade/wantedCurrent.ts'
 import { thicknessAtMm, thicknessByCurrent } from '../trade/thicknessAt.ts'
 import {
@@ -89,9 +89,11 @@ const thickness: Criterion = {
     const weld = d?.welds.find(({ joint }) => joint.id === weldId)
     if (!d || !weld || capacity === null || verdict !== 'fails') return []
     const passes = Math.ceil(thinnerMm(weld.joint) / capacity)
-    // More passes ask for less current in a groove alone, and there not below its least layer.
+    // More passes ask for less current only where each heats its own layer, and not below the least one.
     const helps = capacity >= d.assumptions.leastLayerMm && passes > weld.passes && passes <= MOST_PASSES
-    return helps && isLayered(weld.joint) ? [passesMend(weld.joint, passes)] : []
+    return helps && isHeatedByLayer(weld.joint, d.processId, thinnerFamily(weld.joint))
+      ? [passesMend(weld.joint, passes)]
+      : []
   },
 }
 const MOST_PASSES = 60

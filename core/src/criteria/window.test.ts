@@ -189,11 +189,11 @@ describe('thickness', () => {
     expect(of([part('a', 3), part('b', 12), part('c', 5)])?.weldId).toBe('b')
     expect(of([part('a', 12), part('b', 3)])?.weldId).toBe('a')
   })
-  it('more passes are offered to a groove as long as a layer stays at 1/8 in', () => {
-    const input = demoInput('press-frame', 'bay-2-wire')
-    const groove = (thicknessMm: number, mostA: number) => ({
+  it('more passes are offered to a groove by TIG as long as a layer stays at 1/8 in', () => {
+    const input = demoInput('press-frame', 'bench-tig-dc')
+    const groove = (tungstenMm: number) => ({
       ...input,
-      wire: input.wire && { ...input.wire, currentMinA: 20, currentMaxA: mostA },
+      tungsten: input.tungsten && { ...input.tungsten, diameterMm: tungstenMm },
       job: {
         ...input.job,
         joints: input.job.joints.map((one) => ({
@@ -201,15 +201,15 @@ describe('thickness', () => {
           kind: 'v' as const,
           legMm: null,
           includedAngleDeg: 60,
-          thicknessAMm: thicknessMm,
-          thicknessBMm: thicknessMm,
+          thicknessAMm: 25,
+          thicknessBMm: 25,
           passes: 1,
         })),
       },
     })
     const mends = (fit: FitInput) => fitJob(fit).mends['thickness'] ?? []
-    expect(mends(groove(25, 150))[0]).toMatchObject({ patch: { change: { passes: 6 } } })
-    // 90 A would ask for layers thinner than the heat allows.
-    expect(mends(groove(25, 90))).toEqual([])
+    expect(mends(groove(3.175))[0]).toMatchObject({ patch: { on: 'joint' } })
+    // What 0.040 in carries would ask for layers thinner than the heat allows.
+    expect(mends(groove(1.016)).filter(({ patch }) => patch?.on === 'joint')).toEqual([])
   })
 })

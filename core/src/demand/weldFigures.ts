@@ -28,7 +28,7 @@ import {
 } from '../trade/deposit.ts'
 import { depositionRate } from '../trade/depositionRate.ts'
 import { type Deposited, passesOf, passesWanted } from '../trade/passes.ts'
-import { roundedUp } from '../trade/layers.ts'
+import { passThicknessMm, roundedUp } from '../trade/layers.ts'
 import { segmentsOf, weldRun, weldRunMm, weldVolumeMm3 } from '../trade/run.ts'
 import { type WantedCurrent, wantedCurrentOf } from '../trade/wantedCurrent.ts'
 
@@ -218,7 +218,13 @@ export function weldFiguresOf(
     ? r.take(arcTimeByRate, { m: metalG, r: deposited.gPerMin })
     : PROCESSES[process].electrode !== 'tungsten'
       ? null
-      : r.take(arcTimeByTravel, { L_1: runMm, c, q, n: passes, s: travelGtawMmPerMin(wanted.heatedMm, r) })
+      : r.take(arcTimeByTravel, {
+          L_1: runMm,
+          c,
+          q,
+          n: passes,
+          s: travelGtawMmPerMin(passThicknessMm(joint, process, r), r),
+        })
   const welded = r.take(arcsStruck, { c, q, n: passes, k: segments })
   const e =
     process === 'smaw' && arcS !== null && deposited

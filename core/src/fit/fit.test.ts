@@ -2,7 +2,8 @@ import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import type { SetUp } from '../model/equipment.ts'
 import type { Job } from '../model/job.ts'
-import { isLayered } from '../trade/layers.ts'
+import { isHeatedByLayer } from '../trade/layers.ts'
+import { thinnerFamily } from '../trade/wantedCurrent.ts'
 import { applyPatch } from '../model/patch.ts'
 import { VERDICTS } from '../model/verdict.ts'
 import { explain } from '../criteria/explain.ts'
@@ -262,9 +263,10 @@ describe('what would mend it', () => {
           const then = applyPatch(entered, patch, shop.setUps)
           const joint = then.job.joints.find(({ id }) => id === patch.jointId)
           const after = floorOf(then.job, then.setUp).get(patch.jointId) ?? 0
-          // A groove may be filled in thinner layers, but no layer is reckoned under 1/8 in.
-          const isGroove = joint !== undefined && isLayered(joint)
-          const least = isGroove ? 0 : (before.get(patch.jointId) ?? 0)
+          // By TIG on steel a groove may be filled in thinner layers, but no layer is reckoned under 1/8 in.
+          const isByLayer =
+            joint !== undefined && isHeatedByLayer(joint, then.setUp.process, thinnerFamily(joint))
+          const least = isByLayer ? 0 : (before.get(patch.jointId) ?? 0)
           expect(after).toBeGreaterThanOrEqual(least - 1e-9)
         }
       }

@@ -114,10 +114,10 @@ describe('pressing tray: 16 ga 304 butt by TIG', () => {
 
 describe('loader fork: 1/2 in V by self-shielded wire', () => {
   const fit = fitJob(demoInput('loader-fork'))
-  it('takes four passes of 36 mm² in two layers, each at 0.6 of the current of solid wire on 1/4 in', () => {
+  it('takes four passes of 36 mm² in two layers, each at 0.6 of the current of solid wire on 1/2 in', () => {
     expect(fit.welds[0]?.passes).toBe(4)
     const wire = Math.sqrt((0.045 * IN) / 0.9)
-    expect(fit.welds[0]?.wantedA).toBeCloseTo(Math.sqrt((1 / 4) * (1 / 8)) * IN * 38 * 0.6 * wire, 9)
+    expect(fit.welds[0]?.wantedA).toBeCloseTo(Math.sqrt((1 / 2) * (1 / 8)) * IN * 38 * 0.6 * wire, 9)
   })
   it('fills t·g + d²·tan 30° and its cap', () => {
     const [tMm, g, f, r] = [12.7, 2.38125, 1.5875, 1.5875]

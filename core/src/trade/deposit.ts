@@ -109,6 +109,6 @@ export const arcTimeByTravel = calculation({
   source: computed('length over speed'),
 })
 /** @returns mm/min, for a part or a layer of this thickness */
-export const travelGtawMmPerMin = (heatedMm: number, r: Reckoner): number =>
-  r.take(travelGtaw, { t: heatedMm })
+export const travelGtawMmPerMin = (passThicknessMm: number, r: Reckoner): number =>
+  r.take(travelGtaw, { t: passThicknessMm })
 export const arcTime = from(arcTimeByRate, arcTimeByTravel)

@@ -1,11 +1,13 @@
-/** A groove is filled in layers: how many, and how thick the part is that one of them has to melt. */
+/** A groove is filled in layers: how many, and how thick the part is that a pass has to heat. */
 import { commonPractice, jobField } from '../basis/source.ts'
 import { assumed, calculation, from, input, inputOrAssumed } from '../calculation/calculation.ts'
 import type { AssumptionKey } from '../assumptions/list.ts'
 import type { Reckoner } from '../calculation/reckoner.ts'
 import { BEVELLED_KINDS } from '../model/jointKinds.ts'
 import type { Joint } from '../model/job.ts'
+import type { Metal } from '../model/material.ts'
 import type { ProcessId } from '../model/process.ts'
+import { PROCESSES } from '../reference/processes.ts'
 import { thinnerMm } from './groove.ts'
 
 const THICKEST_LAYER: Readonly<Record<ProcessId, AssumptionKey>> = {
@@ -19,8 +21,16 @@ const THICKEST_LAYER: Readonly<Record<ProcessId, AssumptionKey>> = {
   smaw: 'layerStickMm',
 }
 
-/** Whether a joint is filled in layers: a groove that was cut for it. Every other joint is heated in its full thickness. */
+/** Whether a joint is filled in layers: a groove that was cut for it. */
 export const isLayered = ({ kind }: Pick<Joint, 'kind'>): boolean => BEVELLED_KINDS.includes(kind)
+
+/**
+ * Whether a pass of it has to heat no more than its layer: by TIG on steel, which stands until the pool wets. A wire
+ * melts whether the faces do or not, and aluminium draws the heat away through the whole plate; a stick goes by its own
+ * diameter. Every other joint is heated in its full thickness, however many passes share its metal.
+ */
+export const isHeatedByLayer = (joint: Pick<Joint, 'kind'>, process: ProcessId, metal: Metal): boolean =>
+  isLayered(joint) && PROCESSES[process].family === 'gtaw' && metal !== 'aluminium'
 
 /** Exactly a whole number of layers must not become one more by a rounding. */
 export const roundedUp = (ratio: number): number => Math.ceil(Math.round(ratio * 1e6) / 1e6)
@@ -57,7 +67,7 @@ export const layersOf = (joint: Joint, process: ProcessId, r: Reckoner): number 
 
 const layerThickness = calculation({
   id: 'layer-thickness',
-  title: 'Thickness that one layer has to heat',
+  title: 'Thickness of one layer',
   symbol: 't_l',
   unit: 'mm',
   expression: 'min(t, max(t_0, t / m))',
@@ -77,11 +87,16 @@ const wholeThickness = calculation({
 })
 export const heatedThickness = [layerThickness, wholeThickness] as const
 
-/** Thickness that the current has to reckon with, mm: a layer of a groove, else the thinner part however many passes. */
-export function heatedThicknessMm(joint: Joint, process: ProcessId, r: Reckoner): number {
+/** How thick what one pass fills is, mm: a layer of a groove, else the thinner part. */
+export function passThicknessMm(joint: Joint, process: ProcessId, r: Reckoner): number {
   const t = thinnerMm(joint)
-  // A stick is set by its diameter: it does not go down with the layers.
-  return isLayered(joint) && process !== 'smaw'
+  return isLayered(joint)
     ? r.take(layerThickness, { t, m: layersOf(joint, process, r) })
     : r.take(wholeThickness, { t })
 }
+
+/** Thickness that the current has to reckon with, mm, where `metal` is that of the thinner part. */
+export const heatedThicknessMm = (joint: Joint, process: ProcessId, metal: Metal, r: Reckoner): number =>
+  isHeatedByLayer(joint, process, metal)
+    ? passThicknessMm(joint, process, r)
+    : r.take(wholeThickness, { t: thinnerMm(joint) })

@@ -56,7 +56,33 @@ interface Practice {
   readonly why?: string
 }
 
+const halfInchGroove = plate(INCH / 2, { kind: 'v', includedAngleDeg: 60, passes: null })
+
 const EVERYDAY: readonly Practice[] = [
+  {
+    what: '0.045 gas-shielded cored, V in 1/2 in, flat: current',
+    practice: 225,
+    unit: 'A',
+    model: wants(halfInchGroove, 'fcaw-g', gasShielded(0.045)),
+  },
+  {
+    what: '0.045 self-shielded, V in 1/2 in, flat: current',
+    practice: 165,
+    unit: 'A',
+    model: wants(halfInchGroove, 'fcaw-s', selfShielded(0.045)),
+  },
+  {
+    what: '0.045 spray, V in 1/2 in, flat: current',
+    practice: 300,
+    unit: 'A',
+    model: wants(halfInchGroove, 'gmaw-spray', solid(0.045)),
+  },
+  {
+    what: 'TIG, V in 1/2 in 6061: current',
+    practice: 350,
+    unit: 'A',
+    model: wants({ ...halfInchGroove, ...aluminiumPart }, 'gtaw-ac', null),
+  },
   {
     what: '0.035 solid in CO₂, tee of 1/8 in: wire speed',
     practice: 220,
@@ -168,6 +194,21 @@ describe('what shops do every day, and what fails (common practice, no source)',
 
   it('1/2 in 6061 by TIG is far beyond 200 A', () => {
     expect(windowOf(plate(INCH / 2, aluminiumPart), 'gtaw-ac', null).lowA).toBeGreaterThan(200)
+  })
+
+  it('a V in 1/2 in aluminium is far beyond 200 A too, and more passes do not bring it in', () => {
+    const many = { ...halfInchGroove, passes: 12 }
+    expect(windowOf({ ...many, ...aluminiumPart }, 'gtaw-ac', null).lowA).toBeGreaterThan(200)
+    expect(wants(many, 'fcaw-g', gasShielded(0.045))).toBeGreaterThan(200)
+  })
+  it('a 3/4 in V is beyond 140 A with 0.035 self-shielded: such machines end at 1/4 in', () => {
+    const groove = plate(0.75 * INCH, { kind: 'v', includedAngleDeg: 60, passes: null })
+    expect(windowOf(groove, 'fcaw-s', selfShielded(0.035)).lowA).toBeGreaterThan(140)
+  })
+  it('TIG on steel fills a V layer by layer', () => {
+    expect(wants(halfInchGroove, 'gtaw-dc', null)).toBeLessThan(
+      0.7 * wants(plate(INCH / 2, { kind: 'square' }), 'gtaw-dc', null),
+    )
   })
 
   it('a 1/2 in V takes four or five passes by hand', () => {

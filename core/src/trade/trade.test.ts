@@ -282,12 +282,23 @@ describe('current wanted (common practice, no source, where nothing else is said
     const tee = { thicknessAMm: 6.35, thicknessBMm: 6.35, legMm: 12 }
     expect(of({ ...tee, passes: 4 }).wantedA).toBe(of({ ...tee, passes: 1 }).wantedA)
   })
-  it('in a groove the layer counts, and never less than 1/8 in of it', () => {
+  it('by TIG on steel the layer of a groove counts, and never less than 1/8 in of it', () => {
     const groove = (passes: number | null) =>
-      of({ kind: 'v', thicknessAMm: 12.7, thicknessBMm: 12.7, includedAngleDeg: 60, passes }).wantedA
-    expect(groove(2)).toBeCloseTo(of(square(6.35)).wantedA, 9)
-    expect(groove(4)).toBeCloseTo(of(square(3.175)).wantedA, 9)
+      of({ kind: 'v', thicknessAMm: 12.7, thicknessBMm: 12.7, includedAngleDeg: 60, passes }, 'gtaw-dc')
+        .wantedA
+    expect(groove(2)).toBeCloseTo(of(square(6.35), 'gtaw-dc').wantedA, 9)
+    expect(groove(4)).toBeCloseTo(of(square(3.175), 'gtaw-dc').wantedA, 9)
     expect(groove(9)).toBe(groove(4))
+  })
+  it('by wire, and in aluminium, a groove is heated in its full thickness however many passes fill it', () => {
+    const groove = { kind: 'v', thicknessAMm: 12.7, thicknessBMm: 12.7, includedAngleDeg: 60 } as const
+    const aluminium = { materialA: 'aluminium-6061', materialB: 'aluminium-6061' } as const
+    for (const process of ['gmaw-short', 'gmaw-pulse', 'fcaw-s', 'fcaw-g'] as const)
+      expect(of({ ...groove, passes: 6 }, process).jointA).toBeCloseTo(of(square(12.7), process).jointA, 9)
+    expect(of({ ...groove, ...aluminium, passes: 6 }, 'gtaw-ac').jointA).toBeCloseTo(
+      of({ ...square(12.7), ...aluminium }, 'gtaw-ac').jointA,
+      9,
+    )
   })
   it('the heat sink rises smoothly with the ratio, and fades where both parts are thick', () => {
     const sink = (thicknessAMm: number, thicknessBMm: number) =>

@@ -260,7 +260,7 @@ export const mostWindowCurrent = calculation({
 })
 
 export interface WantedCurrent {
-  /** What the current has to reckon with: the layer of a groove, else the thinner part, mm. */
+  /** What the current has to reckon with: the thinner part, by TIG on steel the layer of a groove, mm. */
   readonly heatedMm: number
   /** Up to this the part is melted through, mm. */
   readonly meltThroughMm: number
@@ -311,7 +311,7 @@ export function wantedCurrentOf(
   const metal = thinnerFamily(joint)
   const [t_1, t_2] = [thinnerMm(joint), thickerMm(joint)]
   const t_0 = r.take(meltThrough, { t_0: meltThroughKey(processId) })
-  const heatedMm = heatedThicknessMm(joint, processId, r)
+  const heatedMm = heatedThicknessMm(joint, processId, metal, r)
   const isStick = PROCESSES[processId].electrode === 'covered'
   const t_e = r.take(drivingThickness, {
     t: isStick ? r.take(stickThickness, { t: heatedMm }) : heatedMm,
