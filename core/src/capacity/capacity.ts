@@ -26,7 +26,7 @@ import { isOutOfPosition, type Position, POSITIONS } from '../model/jointKinds.t
 import type { MaterialId, Metal } from '../model/material.ts'
 import { newJoint } from '../model/newJoint.ts'
 import type { Told } from '../model/told.ts'
-import { coredLimitsOf, positionsOf } from '../reference/classification.ts'
+import { coredLimitsOf, notForPosition } from '../reference/classification.ts'
 import { currentAtFeed, feedCurrent } from '../trade/burnOff.ts'
 import { beadMost, beadMostMm2 } from '../trade/passes.ts'
 import { thicknessAtMm, thicknessByCurrent } from '../trade/thicknessAt.ts'
@@ -332,12 +332,10 @@ function capOf(c: Capability, metal: Metal): { readonly end: End | null; readonl
   }
 }
 
-/** Whether anything is welded there: a sprayed pool runs out, some wires are for flat and horizontal. */
+/** Whether anything is welded there: a sprayed pool runs out, some wires are for flat and horizontal, some not for downhill. */
 function isPossible({ process, wire }: Capability, joint: Joint): boolean {
   if (process.id === 'gmaw-spray' && !sprayHolds({ joint })) return false
-  const isFlatOnly =
-    process.electrode !== 'tungsten' && wire !== null && positionsOf(wire)?.value === 'flat-horizontal'
-  return !(isFlatOnly && isOutOfPosition(joint.position))
+  return process.electrode === 'tungsten' || wire === null || notForPosition(wire, joint.position) === null
 }
 
 const lesser = (one: End | null, other: End | null): End | null =>

@@ -660,8 +660,35 @@ const TABLE: Readonly<Record<string, readonly Case[]>> = {
       'fails',
     ],
   ],
-  // AWS A5.20: E70T is for flat and horizontal, E71T for all positions.
+  // AWS A5.20: E70T is for flat and horizontal, E71T for all positions; T-1 upward, T-11 downward. A5.1: E7018 upward.
   'wire-position': [
+    [
+      'E71T-1C downhill',
+      {
+        process: 'fcaw-g',
+        wire: cored({ form: 'cored-gas-shielded', classification: 'E71T-1C' }),
+        demand: sampleDemand({ positions: ['flat', 'vertical-down'] }),
+      },
+      'fails',
+    ],
+    [
+      'E7018 downhill',
+      {
+        process: 'smaw',
+        wire: sampleWire({ form: 'covered', classification: 'E7018' }),
+        demand: sampleDemand({ positions: ['vertical-down'] }),
+      },
+      'fails',
+    ],
+    [
+      'E70T-11 flat',
+      {
+        process: 'fcaw-s',
+        wire: cored({ classification: 'E70T-11' }),
+        demand: sampleDemand({ positions: ['flat'] }),
+      },
+      'fits',
+    ],
     [
       'E70T overhead',
       {

@@ -2,9 +2,8 @@
 import type { Source } from '../basis/source.ts'
 import type { Wire } from '../model/equipment.ts'
 import { list, type Param, told, word } from '../model/told.ts'
-import { isOutOfPosition } from '../model/jointKinds.ts'
 import { VERDICT_RANK } from '../model/verdict.ts'
-import { positionsOf } from '../reference/classification.ts'
+import { notForPosition, positionsOf } from '../reference/classification.ts'
 import { fillersFor, isClassification } from '../reference/pairs.ts'
 import type { Process } from '../reference/processes.ts'
 import type { MetalPair } from '../demand/demand.ts'
@@ -36,21 +35,23 @@ const wireForm = grouped(
   { mends: (_c, _d, { params }) => [told('a-form', { wanted: params['wanted'] ?? '' })] },
 )
 
-/** Some cored wires and covered electrodes are for flat and horizontal only. */
+/** Some cored wires and covered electrodes are for flat and horizontal only, others not for welding downward. */
 const wirePosition = grouped(
   'wire-position',
   'shielding',
   ['wire'],
   ({ wire, process }, d) => {
     if (!wire || process.electrode === 'tungsten') return null
+    for (const { joint } of d?.welds ?? []) {
+      const not = notForPosition(wire, joint.position)
+      if (!not) continue
+      const params = { wire: wire.name, position: word('position', joint.position) }
+      return bad(not.value === 'upward-only' ? 'upward-only' : 'beyond', params, not.source, joint.id)
+    }
     const found = positionsOf(wire)
-    if (!found || found.value === 'all') return null
-    const beyond = d?.welds.find(({ joint }) => isOutOfPosition(joint.position))
-    if (!beyond) return good('flat-only', { wire: wire.name }, found.source)
-    const params = { wire: wire.name, position: word('position', beyond.joint.position) }
-    return bad('beyond', params, found.source, beyond.joint.id)
+    return found?.value === 'flat-horizontal' ? good('flat-only', { wire: wire.name }, found.source) : null
   },
-  { mends: () => [told('all-position-wire')] },
+  { mends: (_c, _d, { code }) => [told(code === 'upward-only' ? 'weld-upward' : 'all-position-wire')] },
 )
 
 const MOST_FILLERS = 3

@@ -1,6 +1,6 @@
 /** Cored wires by AWS A5.20 (from memory): the digit before T is the position, the suffix the gas. */
 import { describe, expect, it } from 'vitest'
-import { coredLimitsOf, gasOf, positionsOf } from './classification.ts'
+import { coredLimitsOf, gasOf, isForDownhill, notForPosition, positionsOf } from './classification.ts'
 
 const wire = (classification: string) => ({ classification, positions: null, gasWanted: null })
 
@@ -22,6 +22,38 @@ describe('positions', () => {
     expect(positionsOf({ classification: 'E71T-1C', positions: 'flat-horizontal' })?.value).toBe(
       'flat-horizontal',
     )
+  })
+})
+
+// AWS A5.1 and A5.20, Table 2, from memory: E7018 is left out of vertical-down, E7048 has it.
+describe('welding downward', () => {
+  it.each([
+    ['E6010', true],
+    ['E6011', true],
+    ['E6013', true],
+    ['E7014', true],
+    ['E7018', false],
+    ['E7024', false],
+    ['E308L-16', false],
+    ['E71T-1C/M', false],
+    ['E71T-9M', false],
+    ['E71T-12M', false],
+    ['E71T-8', false],
+    ['E71T-5C', false],
+    ['E71T-11', true],
+    ['E71T-GS', true],
+    ['E71T-14', true],
+    ['ER70S-6', null],
+    ['ER5356', null],
+  ])('%s: %s', (classification, isFor) => {
+    expect(isForDownhill(classification)?.value ?? null).toBe(isFor)
+  })
+  it('binds vertical-down alone, and comes after flat and horizontal', () => {
+    expect(notForPosition(wire('E7018'), 'vertical-down')?.value).toBe('upward-only')
+    expect(notForPosition(wire('E7018'), 'vertical-up')).toBeNull()
+    expect(notForPosition(wire('E71T-11'), 'vertical-down')).toBeNull()
+    expect(notForPosition(wire('E70T-1C'), 'vertical-down')?.value).toBe('flat-only')
+    expect(notForPosition(wire('E70T-1C'), 'flat')).toBeNull()
   })
 })
 

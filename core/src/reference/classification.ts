@@ -1,5 +1,6 @@
-/** What a cored wire's AWS classification says by itself: the positions and the gas it is made for. */
+/** What a filler's AWS classification says by itself: the positions, the direction and the gas it is made for. */
 import type { Wire } from '../model/equipment.ts'
+import { isOutOfPosition, type Position } from '../model/jointKinds.ts'
 import { dataPlate, type Source, standard } from '../basis/source.ts'
 import { COVERED_CLASS_SOURCE, coveredClassOf } from './coveredElectrodes.ts'
 
@@ -26,6 +27,34 @@ export function positionsOf(
   const parts = partsOf(wire.classification)
   if (!parts) return null
   return { value: parts['position'] === '0' ? 'flat-horizontal' : 'all', source: A5_20 }
+}
+
+/** Usability of AWS A5.20, Table 2: its classes for vertical welds upward, and those for downward; others it leaves open. */
+const UPWARD = ['1', '5', '8', '9', '12']
+const DOWNWARD = ['10', '11', '13', '14', 'GS']
+
+/**
+ * @returns whether its class is for welding downward; null where it does not say
+ * @example isForDownhill('E7018')?.value // false
+ */
+export function isForDownhill(classification: string): Said<boolean> | null {
+  const covered = coveredClassOf(classification)
+  if (covered) return { value: covered.isForDownhill, source: COVERED_CLASS_SOURCE }
+  const usability = partsOf(classification)?.['usability'] ?? ''
+  if (UPWARD.includes(usability)) return { value: false, source: A5_20 }
+  return DOWNWARD.includes(usability) ? { value: true, source: A5_20 } : null
+}
+
+/** @returns why a wire or electrode is not for a position; null where nothing speaks against it */
+export function notForPosition(
+  wire: Pick<Wire, 'positions' | 'classification'>,
+  position: Position,
+): Said<'flat-only' | 'upward-only'> | null {
+  const positions = positionsOf(wire)
+  if (positions?.value === 'flat-horizontal' && isOutOfPosition(position))
+    return { value: 'flat-only', source: positions.source }
+  const downhill = position === 'vertical-down' ? isForDownhill(wire.classification) : null
+  return downhill?.value === false ? { value: 'upward-only', source: downhill.source } : null
 }
 
 /** What a cored wire may join, by its class. */

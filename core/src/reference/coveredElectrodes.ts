@@ -13,6 +13,8 @@ export interface CoveredClass {
   /** What it may be run on, the usual one first. */
   readonly polarities: readonly Polarity[]
   readonly positions: 'all' | 'flat-horizontal'
+  /** Whether it is run downward too: others let their slag run ahead of the pool. E7048 is the low-hydrogen one that is. */
+  readonly isForDownhill: boolean
   /** Its covering must stay dry, or the weld takes up hydrogen and may crack. */
   readonly isLowHydrogen: boolean
   /** Current against the everyday low-hydrogen electrode of the same diameter. */
@@ -44,6 +46,7 @@ const CLASSES: Readonly<Record<string, CoveredClass>> = {
   '10': {
     polarities: ['dcep'],
     positions: 'all',
+    isForDownhill: true,
     isLowHydrogen: false,
     currentFactor: 0.8,
     gPerMinA: 0.159,
@@ -55,6 +58,7 @@ const CLASSES: Readonly<Record<string, CoveredClass>> = {
   '11': {
     polarities: ['dcep', 'ac', 'dcen'],
     positions: 'all',
+    isForDownhill: true,
     isLowHydrogen: false,
     currentFactor: 0.8,
     gPerMinA: 0.15,
@@ -66,6 +70,7 @@ const CLASSES: Readonly<Record<string, CoveredClass>> = {
   '13': {
     polarities: ['dcen', 'dcep', 'ac'],
     positions: 'all',
+    isForDownhill: true,
     isLowHydrogen: false,
     currentFactor: 0.9,
     gPerMinA: 0.145,
@@ -77,6 +82,7 @@ const CLASSES: Readonly<Record<string, CoveredClass>> = {
   '14': {
     polarities: ['dcen', 'dcep', 'ac'],
     positions: 'all',
+    isForDownhill: true,
     isLowHydrogen: false,
     currentFactor: 1.05,
     gPerMinA: 0.173,
@@ -88,6 +94,7 @@ const CLASSES: Readonly<Record<string, CoveredClass>> = {
   '18': {
     polarities: ['dcep', 'ac'],
     positions: 'all',
+    isForDownhill: false,
     isLowHydrogen: true,
     currentFactor: 1,
     gPerMinA: 0.167,
@@ -99,6 +106,7 @@ const CLASSES: Readonly<Record<string, CoveredClass>> = {
   '24': {
     polarities: ['dcen', 'dcep', 'ac'],
     positions: 'flat-horizontal',
+    isForDownhill: false,
     isLowHydrogen: false,
     currentFactor: 1.3,
     gPerMinA: 0.232,
@@ -110,6 +118,7 @@ const CLASSES: Readonly<Record<string, CoveredClass>> = {
   stainless: {
     polarities: ['dcep', 'ac'],
     positions: 'all',
+    isForDownhill: false,
     isLowHydrogen: false,
     currentFactor: 0.8,
     gPerMinA: 0.165,

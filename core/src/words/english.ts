@@ -590,6 +590,8 @@ export const ENGLISH: Language = {
     'wire-position': {
       'flat-only': '{wire} is for flat and horizontal only',
       beyond: '{wire} is for flat and horizontal only, and the job has welds {position}',
+      'upward-only':
+        '{wire} is not for welds {position}: its slag runs ahead of the pool and stays in the weld',
     },
     'spray-transition': {
       sprays: 'This wire sprays above {transition}',
@@ -821,6 +823,8 @@ export const ENGLISH: Language = {
     'alloyed-tungsten': 'A lanthanated or ceriated tungsten',
     'a-form': 'A {wanted}',
     'all-position-wire': 'A wire for all positions, such as E71T-1 or E71T-11',
+    'weld-upward':
+      'Weld it upward, or take a filler whose class runs downward, such as E6010, E7048 or E71T-11',
     'bolt-it': 'Bolt, rivet or bond it, or another metal',
     'one-of-fillers': 'One of {fillers}',
     'procedure-filler': 'The filler of the procedure',
