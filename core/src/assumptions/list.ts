@@ -119,6 +119,13 @@ export const ASSUMPTIONS = {
     [0.5, 50],
     commonPractice('common practice: lack of fusion in thick steel, no source'),
   ),
+  shortCircuitDownhillLimitMm: want(
+    'Short-circuit steel welded downward',
+    4.7625,
+    'mm',
+    [0.5, 50],
+    commonPractice('common practice: downward the pool runs ahead of the arc and laps over cold, no source'),
+  ),
 
   efficiencyPct: source(
     'Efficiency where the plate gives none',

@@ -2,7 +2,6 @@
  * What a set-up welds, without a job: from the thinnest to the thickest part, by position and supply voltage, as the
  * least of all its links. Reckoned for short welds with rest between, on a tee of two equal parts.
  */
-import type { AssumptionKey } from '../assumptions/list.ts'
 import { commonPractice, computed, jobField } from '../basis/source.ts'
 import { assumed, calculation, from, input, listOf } from '../calculation/calculation.ts'
 import { TracingReckoner } from '../calculation/reckoner.ts'
@@ -17,7 +16,7 @@ import {
   type LinkId,
   sourceCarries,
 } from '../criteria/carries.ts'
-import { outOfPositionMost, sprayHolds } from '../criteria/joint.ts'
+import { outOfPositionMost, shortCircuitMost, sprayHolds } from '../criteria/joint.ts'
 import { depositedOf } from '../demand/weldFigures.ts'
 import { USUAL_RUN } from '../model/usualRun.ts'
 import type { Circuit } from '../model/equipment.ts'
@@ -318,11 +317,17 @@ const byOf = (limits: readonly CurrentLimit[], end: 'leastA' | 'mostA', value: n
   limits.find((limit) => limit[end] === value)?.id ?? 'source'
 
 /** Thickest part that process or class allow: its limit, and whether several passes are allowed at all. */
-function capOf(c: Capability, metal: Metal): { readonly end: End | null; readonly isSinglePass: boolean } {
+function capOf(
+  c: Capability,
+  metal: Metal,
+  position: Position,
+): { readonly end: End | null; readonly isSinglePass: boolean } {
   const { process, wire, r } = c
   if (process.id === 'gmaw-short' && metal === 'carbon-steel') {
-    const t_most: AssumptionKey = 'shortCircuitLimitMm'
-    return { end: { mm: r.take(capped, { t_most }), by: 'short-circuit' }, isSinglePass: false }
+    return {
+      end: { mm: r.take(capped, { t_most: shortCircuitMost(position) }), by: 'short-circuit' },
+      isSinglePass: false,
+    }
   }
   const limits = wire && process.family === 'fcaw' ? coredLimitsOf(wire.classification) : null
   if (!limits || limits.mostMm === null) return { end: null, isSinglePass: limits?.isSinglePass ?? false }
@@ -359,7 +364,7 @@ function rangeOf(c: Capability, links: readonly LinkLimit[], position: Position)
     const mm = thicknessAtMm(currentA, weld, r)
     return process.electrode === 'covered' && mm >= assumptions.stickThickestMm ? null : { mm, by: mostBy }
   }
-  const { end: cap, isSinglePass } = capOf(c, metal)
+  const { end: cap, isSinglePass } = capOf(c, metal, position)
   const B = beadMostMm2(joint, process.id, depositedOf(process.id, carrier, mostA, r), r)
   const bead: End = { mm: r.take(byBead, { B }), by: 'bead' }
   const whole = lesser(endAt(mostA), cap)

@@ -334,6 +334,21 @@ describe('of several welds the worst speaks', () => {
     expect(found(welds(frame, plate(9), plate(5)), 'short-circuit-depth')?.weldId).toBe('w0')
   })
 
+  // Common practice, no source: downhill by short-circuit is for sheet, up to 3/16 in; AWS D1.1 prequalifies neither.
+  it('short-circuit downward: to 3/16 in and no more, though upward it may do 1/4', () => {
+    const down = (thicknessMm: number) => plate(thicknessMm, { position: 'vertical-down' })
+    expect(verdict(welds(frame, down(4.7625)), 'short-circuit-depth')).toBe('fits')
+    expect(found(welds(frame, down(6.35)), 'short-circuit-depth')).toMatchObject({
+      verdict: 'fails',
+      code: 'downward',
+    })
+    expect(verdict(welds(frame, plate(6.35, { position: 'vertical-up' })), 'short-circuit-depth')).toBe(
+      'fits',
+    )
+    // Of a thicker one upward and a thinner one downward the one with less room decides.
+    expect(found(welds(frame, plate(6), down(5)), 'short-circuit-depth')?.weldId).toBe('w1')
+  })
+
   it('square joints: the one that the arc reaches least of, both sides counted', () => {
     const square = (thicknessMm: number, backWeldMm = 0): Partial<Joint> =>
       plate(thicknessMm, { kind: 'square', legMm: null, backWeldMm })

@@ -56,7 +56,7 @@ const depthRoom = calculation({
   unit: 'mm',
   expression: 't_most - t',
   inputs: {
-    t_most: assumed('shortCircuitLimitMm'),
+    t_most: inputOrAssumed('thickest that short-circuit fuses in its direction', 'mm', commonPractice()),
     t: input('thinner part', 'mm', jobField('thickness of the weld')),
   },
   compute: ({ t_most, t }) => t_most - t,
@@ -66,6 +66,10 @@ const depthRoom = calculation({
 const ALUMINIUM_SPRAYS = commonPractice(
   'common practice: aluminium carries heat away faster than a short-circuiting arc brings it',
 )
+/** Downward the pool runs ahead of the arc: that is for sheet. */
+export const shortCircuitMost = (position: Position): AssumptionKey =>
+  position === 'vertical-down' ? 'shortCircuitDownhillLimitMm' : 'shortCircuitLimitMm'
+
 const shortCircuitDepth = grouped(
   'short-circuit-depth',
   'joint',
@@ -76,16 +80,19 @@ const shortCircuitDepth = grouped(
     if (aluminium) return bad('aluminium', {}, ALUMINIUM_SPRAYS, aluminium.joint.id)
     const steel = d.welds.filter(({ joint }) => MATERIALS[joint.materialA].family === 'carbon-steel')
     if (steel.length === 0) return null
-    const thickest = steel.reduce((most, next) =>
-      thinnerMm(next.joint) > thinnerMm(most.joint) ? next : most,
-    )
-    const params = { most: figure(assumptions.shortCircuitLimitMm, 'mm') }
-    const room = r.take(depthRoom, { t: thinnerMm(thickest.joint) })
-    return room < -ROUNDED_MM
-      ? bad('may-not-fuse', params, depthRoom.source, thickest.joint.id)
-      : good('fuses', params, depthRoom.source, thickest.joint.id)
+    const left = ({ joint }: WeldFigures) => assumptions[shortCircuitMost(joint.position)] - thinnerMm(joint)
+    const { joint } = steel.reduce((worst, next) => (left(next) < left(worst) ? next : worst))
+    const t_most = shortCircuitMost(joint.position)
+    const params = { most: figure(assumptions[t_most], 'mm') }
+    const room = r.take(depthRoom, { t_most, t: thinnerMm(joint) })
+    if (room >= -ROUNDED_MM) return good('fuses', params, depthRoom.source, joint.id)
+    const code = joint.position === 'vertical-down' ? 'downward' : 'may-not-fuse'
+    return bad(code, params, depthRoom.source, joint.id)
   },
-  { from: [depthRoom], mends: () => [told('spray-or-cored')] },
+  {
+    from: [depthRoom],
+    mends: (_c, _d, { code }) => [told(code === 'downward' ? 'weld-upward-short' : 'spray-or-cored')],
+  },
 )
 
 const greatestBy = (d: Demand, of: (weld: WeldFigures) => number): WeldFigures =>

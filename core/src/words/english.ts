@@ -651,6 +651,8 @@ export const ENGLISH: Language = {
     'short-circuit-depth': {
       'may-not-fuse':
         'Short-circuit above {most} of steel may not fuse: use spray or flux-cored, or a qualified procedure',
+      downward:
+        'Short-circuit run downward laps over cold on steel above {most}: its pool runs ahead of the arc',
       fuses: 'Short-circuit fuses steel up to {most}',
       aluminium: 'Short-circuit laps cold on aluminium: spray or pulse it',
     },
