@@ -345,6 +345,11 @@ describe('of several welds the worst speaks', () => {
     expect(verdict(welds(frame, plate(6.35, { position: 'vertical-up' })), 'short-circuit-depth')).toBe(
       'fits',
     )
+    // Welded upward it would fail all the same: that is no mend.
+    expect(found(welds(frame, down(9.525)), 'short-circuit-depth')).toMatchObject({
+      verdict: 'fails',
+      code: 'may-not-fuse',
+    })
     // Of a thicker one upward and a thinner one downward the one with less room decides.
     expect(found(welds(frame, plate(6), down(5)), 'short-circuit-depth')?.weldId).toBe('w1')
   })

@@ -83,15 +83,19 @@ const shortCircuitDepth = grouped(
     const left = ({ joint }: WeldFigures) => assumptions[shortCircuitMost(joint.position)] - thinnerMm(joint)
     const { joint } = steel.reduce((worst, next) => (left(next) < left(worst) ? next : worst))
     const t_most = shortCircuitMost(joint.position)
-    const params = { most: figure(assumptions[t_most], 'mm') }
-    const room = r.take(depthRoom, { t_most, t: thinnerMm(joint) })
-    if (room >= -ROUNDED_MM) return good('fuses', params, depthRoom.source, joint.id)
-    const code = joint.position === 'vertical-down' ? 'downward' : 'may-not-fuse'
-    return bad(code, params, depthRoom.source, joint.id)
+    const upTo = (mm: number) => ({ most: figure(mm, 'mm') })
+    const t = thinnerMm(joint)
+    if (r.take(depthRoom, { t_most, t }) >= -ROUNDED_MM)
+      return good('fuses', upTo(assumptions[t_most]), depthRoom.source, joint.id)
+    // What is too thick upward as well is not mended by welding it upward.
+    const { shortCircuitLimitMm } = assumptions
+    return t <= shortCircuitLimitMm + ROUNDED_MM
+      ? bad('downward', upTo(assumptions[t_most]), depthRoom.source, joint.id)
+      : bad('may-not-fuse', upTo(shortCircuitLimitMm), depthRoom.source, joint.id)
   },
   {
     from: [depthRoom],
-    mends: (_c, _d, { code }) => [told(code === 'downward' ? 'weld-upward-short' : 'spray-or-cored')],
+    mends: (_c, _d, { code }) => [told(code === 'downward' ? 'weld-upward' : 'spray-or-cored')],
   },
 )
 

@@ -9,6 +9,7 @@ import { chosenOf, itemsFor, SLOTS } from '../capability/slots.ts'
 import { type Demand, demandOf } from '../demand/demand.ts'
 import { type SetUp, START_METHODS } from '../model/equipment.ts'
 import type { Job } from '../model/job.ts'
+import { POSITIONS } from '../model/jointKinds.ts'
 import { POLARITIES, PROCESS_IDS } from '../model/process.ts'
 import { demoShop } from '../testing/samples.ts'
 import { mendText, sentenceOf, sourceText, speechOf, titleOf } from '../words/speech.ts'
@@ -140,10 +141,10 @@ describe('the table that is read', () => {
     const read = (c: Capability, job: Job | null): void => {
       const d = job && demandOf(job, c.process.id, c.wire, demo.shop)
       for (const one of assess(c, d)) {
-        const mends = mendsOf(one, c, d).map(
-          (mend) =>
-            `\n    mend: ${mendText(speech, mend)}${mend.patch ? ` ${JSON.stringify(mend.patch)}` : ''}`,
-        )
+        const mends = mendsOf(one, c, d).map((mend) => {
+          expect(speech.language.mends).toHaveProperty(mend.code)
+          return `\n    mend: ${mendText(speech, mend)}${mend.patch ? ` ${JSON.stringify(mend.patch)}` : ''}`
+        })
         // Figures of one criterion differ by the hundred; what compares says another thing each time.
         if (one.verdict !== 'fits' && (one.group !== null || one.verdict === 'unknown'))
           lines.add(
@@ -160,7 +161,11 @@ describe('the table that is read', () => {
         for (const blank of blanksOf(chosen[slot])) read(c.with(slot, blank as never), job)
       }
       for (const other of OTHERWISE) read(capabilityOf(demo.shop, { ...setUp, ...other }, chosen), null)
-      for (const one of demo.jobs) read(c, one)
+      for (const one of demo.jobs) {
+        read(c, one)
+        for (const position of POSITIONS)
+          read(c, { ...one, joints: one.joints.map((joint) => ({ ...joint, position })) })
+      }
     }
     const text = [...lines].sort((a, b) => (a < b ? -1 : 1)).join('\n')
     await expect(`${text}\n`).toMatchFileSnapshot(written('sentences'))

@@ -46,12 +46,15 @@ const wirePosition = grouped(
       const not = notForPosition(wire, joint.position)
       if (!not) continue
       const params = { wire: wire.name, position: word('position', joint.position) }
-      return bad(not.value === 'upward-only' ? 'upward-only' : 'beyond', params, not.source, joint.id)
+      return bad(not.value, params, not.source, joint.id)
     }
     const found = positionsOf(wire)
     return found?.value === 'flat-horizontal' ? good('flat-only', { wire: wire.name }, found.source) : null
   },
-  { mends: (_c, _d, { code }) => [told(code === 'upward-only' ? 'weld-upward' : 'all-position-wire')] },
+  {
+    mends: (_c, _d, { code }) =>
+      code === 'upward-only' ? [told('weld-upward'), told('downhill-filler')] : [told('all-position-wire')],
+  },
 )
 
 const MOST_FILLERS = 3

@@ -30,7 +30,7 @@ import { depositionRate } from '../trade/depositionRate.ts'
 import { type Deposited, passesOf, passesWanted } from '../trade/passes.ts'
 import { passThicknessMm, roundedUp } from '../trade/layers.ts'
 import { segmentsOf, weldRun, weldRunMm, weldVolumeMm3 } from '../trade/run.ts'
-import { type WantedCurrent, wantedCurrentOf } from '../trade/wantedCurrent.ts'
+import { thinnerFamily, type WantedCurrent, wantedCurrentOf } from '../trade/wantedCurrent.ts'
 
 /** What of a wire, a rod or an electrode decides how it melts. */
 export type Melted = MeltedWire & MeltedElectrode
@@ -223,7 +223,7 @@ export function weldFiguresOf(
           c,
           q,
           n: passes,
-          s: travelGtawMmPerMin(passThicknessMm(joint, process, r), r),
+          s: travelGtawMmPerMin(passThicknessMm(joint, process, thinnerFamily(joint), wanted.heatedMm, r), r),
         })
   const welded = r.take(arcsStruck, { c, q, n: passes, k: segments })
   const e =

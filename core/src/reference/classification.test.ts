@@ -52,7 +52,7 @@ describe('welding downward', () => {
     expect(notForPosition(wire('E7018'), 'vertical-down')?.value).toBe('upward-only')
     expect(notForPosition(wire('E7018'), 'vertical-up')).toBeNull()
     expect(notForPosition(wire('E71T-11'), 'vertical-down')).toBeNull()
-    expect(notForPosition(wire('E70T-1C'), 'vertical-down')?.value).toBe('flat-only')
+    expect(notForPosition(wire('E70T-1C'), 'vertical-down')?.value).toBe('beyond')
     expect(notForPosition(wire('E70T-1C'), 'flat')).toBeNull()
   })
 })

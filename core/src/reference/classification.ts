@@ -45,14 +45,14 @@ export function isForDownhill(classification: string): Said<boolean> | null {
   return DOWNWARD.includes(usability) ? { value: true, source: A5_20 } : null
 }
 
-/** @returns why a wire or electrode is not for a position; null where nothing speaks against it */
+/** @returns why a wire or electrode is not for a position, for flat and horizontal only or upward only; null where it is */
 export function notForPosition(
   wire: Pick<Wire, 'positions' | 'classification'>,
   position: Position,
-): Said<'flat-only' | 'upward-only'> | null {
+): Said<'beyond' | 'upward-only'> | null {
+  if (!isOutOfPosition(position)) return null
   const positions = positionsOf(wire)
-  if (positions?.value === 'flat-horizontal' && isOutOfPosition(position))
-    return { value: 'flat-only', source: positions.source }
+  if (positions?.value === 'flat-horizontal') return { value: 'beyond', source: positions.source }
   const downhill = position === 'vertical-down' ? isForDownhill(wire.classification) : null
   return downhill?.value === false ? { value: 'upward-only', source: downhill.source } : null
 }

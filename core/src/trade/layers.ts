@@ -87,16 +87,21 @@ const wholeThickness = calculation({
 })
 export const heatedThickness = [layerThickness, wholeThickness] as const
 
-/** How thick what one pass fills is, mm: a layer of a groove, else the thinner part. */
-export function passThicknessMm(joint: Joint, process: ProcessId, r: Reckoner): number {
-  const t = thinnerMm(joint)
-  return isLayered(joint)
-    ? r.take(layerThickness, { t, m: layersOf(joint, process, r) })
-    : r.take(wholeThickness, { t })
-}
+const layerThicknessMm = (joint: Joint, process: ProcessId, r: Reckoner): number =>
+  r.take(layerThickness, { t: thinnerMm(joint), m: layersOf(joint, process, r) })
 
 /** Thickness that the current has to reckon with, mm, where `metal` is that of the thinner part. */
 export const heatedThicknessMm = (joint: Joint, process: ProcessId, metal: Metal, r: Reckoner): number =>
   isHeatedByLayer(joint, process, metal)
-    ? passThicknessMm(joint, process, r)
+    ? layerThicknessMm(joint, process, r)
     : r.take(wholeThickness, { t: thinnerMm(joint) })
+
+/** How thick what one pass fills is, mm: what it heats, but the layer of a groove that is heated in its full thickness. */
+export const passThicknessMm = (
+  joint: Joint,
+  process: ProcessId,
+  metal: Metal,
+  heatedMm: number,
+  r: Reckoner,
+): number =>
+  isLayered(joint) && !isHeatedByLayer(joint, process, metal) ? layerThicknessMm(joint, process, r) : heatedMm

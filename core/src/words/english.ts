@@ -825,8 +825,8 @@ export const ENGLISH: Language = {
     'alloyed-tungsten': 'A lanthanated or ceriated tungsten',
     'a-form': 'A {wanted}',
     'all-position-wire': 'A wire for all positions, such as E71T-1 or E71T-11',
-    'weld-upward':
-      'Weld it upward, or take a filler whose class runs downward, such as E6010, E7048 or E71T-11',
+    'weld-upward': 'Weld it upward',
+    'downhill-filler': 'A filler whose class runs downward, such as E6010 or E71T-11',
     'bolt-it': 'Bolt, rivet or bond it, or another metal',
     'one-of-fillers': 'One of {fillers}',
     'procedure-filler': 'The filler of the procedure',
