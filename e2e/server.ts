@@ -165,8 +165,8 @@ export const test = base.extend<Fixtures, WorkerFixtures>({
     },
     { scope: 'worker' },
   ],
-  // To fetch and compile the application takes a fresh browser three times as long as all that a test does in it, so
-  // it is kept for the next test, with nothing stored. What is kept for a page without a server is tested in a fresh one.
+  // To load the application costs a fresh context a third more than one that has its files already: it is kept for the
+  // next test, with nothing stored. What is kept for a page without a server is tested in a fresh one.
   context: async ({ browser, contexts, bypassCSP, serviceWorkers }, use) => {
     if (serviceWorkers === 'allow') {
       const fresh = await browser.newContext()

@@ -29,28 +29,22 @@ const partOf = (folder) => folder.split('/')[0]
 const isCode = (file) =>
   /\.ts$/.test(file) && !/\.(test|bench)\.ts$|\/testing(\.ts|\/)|prepareTests/.test(file)
 
-/** @returns the files of each folder that are changed; null where all are */
-function changedSince(ref) {
-  const asked = (args) => {
-    const { ok, out, err } = quiet('git', args)
-    if (!ok) throw new Remedy(`git does not know ${ref}: ${err.trim()}. Name a commit, such as HEAD~3.`)
-    return out.split('\n')
-  }
-  const files = [
-    ...asked(['diff', '--name-only', '--diff-filter=d', ref, '--']),
-    ...asked(['ls-files', '--others', '--exclude-standard']),
-  ]
-  return files.filter(isCode)
+/** Files that git names. */
+function gitFiles(...args) {
+  const { ok, out, err } = quiet('git', args)
+  if (!ok)
+    throw new Remedy(`git does not answer: ${err.trim()}. Behind --since name a commit, such as HEAD~3.`)
+  return out.split('\n').filter((file) => file !== '')
 }
-
-/** @returns the code of a folder, or of it what was changed */
-function codeOf(folder, changed) {
-  const { ok, out } = quiet('git', ['ls-files', '--cached', '--others', '--exclude-standard', folder])
-  if (!ok) throw new Error(`git does not list ${folder}`)
-  return out
-    .split('\n')
-    .filter((file) => isCode(file) && existsSync(file) && (changed?.includes(file) ?? true))
-}
+const changedSince = (ref) => [
+  ...gitFiles('diff', '--name-only', ref, '--'),
+  ...gitFiles('ls-files', '--others', '--exclude-standard'),
+]
+/** All files of a folder, whether committed yet or not. */
+const filesOf = (folder) =>
+  gitFiles('ls-files', '--cached', '--others', '--exclude-standard', folder).filter((file) =>
+    existsSync(file),
+  )
 
 /** One stretch of lines in so many, the same ones every time; all of a file where it is one in one. */
 function stretchesOf(file, oneIn) {
@@ -107,7 +101,7 @@ function mutantsOf(part, mutate, tests, env) {
 /** Whether it has tests of its own, which are not all of its part's. */
 const hasOwnTests = (folder) =>
   FOLDERS.filter((one) => partOf(one) === partOf(folder)).length > 1 &&
-  quiet('git', ['ls-files', `${folder}/*.test.ts`]).out.trim() !== ''
+  filesOf(folder).some((file) => file.endsWith('.test.ts'))
 const isUnnoticed = ({ status }) => UNNOTICED.includes(status)
 const keyOf = ({ file, location: { start, end }, mutatorName, replacement }) =>
   [file, start.line, start.column, end.line, end.column, mutatorName, replacement].join(' ')
@@ -115,17 +109,21 @@ const keyOf = ({ file, location: { start, end }, mutatorName, replacement }) =>
 const placeOf = ({ file, location: { start, end } }) =>
   `${file}:${start.line}:${start.column - 1}-${end.line}:${end.column - 1}`
 
-/** Each folder's own tests are asked first, for most mutants they notice and are quick; then all of the part. */
+/**
+ * Each folder's own tests are asked first, for most mutants they notice and are quick; then all tests of the part, of
+ * what they let pass and of the folders without any.
+ */
 function fateOf(part, asked, env) {
-  const all = asked.flatMap(({ folder, mutate }) =>
-    hasOwnTests(folder)
-      ? mutantsOf(part, mutate, `${folder}/**/*.test.ts`, env)
-      : mutantsOf(part, mutate, null, env).map((one) => ({ ...one, isFinal: true })),
-  )
-  const places = [...new Set(all.filter((one) => isUnnoticed(one) && !one.isFinal).map(placeOf))]
-  if (places.length === 0) return all
-  const later = new Map(mutantsOf(part, places, null, env).map((one) => [keyOf(one), one]))
-  return all.map((one) => (isUnnoticed(one) ? (later.get(keyOf(one)) ?? one) : one))
+  const own = asked.filter(({ folder }) => hasOwnTests(folder))
+  const first = own.flatMap(({ folder, mutate }) => mutantsOf(part, mutate, `${folder}/**/*.test.ts`, env))
+  const left = [
+    ...new Set(first.filter(isUnnoticed).map(placeOf)),
+    ...asked.filter((one) => !own.includes(one)).flatMap(({ mutate }) => mutate),
+  ]
+  const second = left.length === 0 ? [] : mutantsOf(part, left, null, env)
+  // Where a place holds several, what was noticed already stays so.
+  const fates = [...first, ...second, ...first.filter((one) => !isUnnoticed(one))]
+  return [...new Map(fates.map((one) => [keyOf(one), one])).values()]
 }
 
 function tell(folder, mutantsOfPart, oneIn, isShown) {
@@ -166,7 +164,9 @@ async function mutants() {
   const changed = since === null ? null : changedSince(since)
   const asked = (named.length > 0 ? named : FOLDERS).map((folder) => ({
     folder,
-    mutate: codeOf(folder, changed).flatMap((file) => stretchesOf(file, oneIn)),
+    mutate: filesOf(folder)
+      .filter((file) => isCode(file) && (changed?.includes(file) ?? true))
+      .flatMap((file) => stretchesOf(file, oneIn)),
   }))
   let isWell = true
   for (const part of new Set(FOLDERS.map(partOf))) {

@@ -15,7 +15,6 @@ beforeEach(() => {
   vi.spyOn(document, 'querySelector').mockImplementation((selector) => inner.querySelector(selector))
 })
 afterEach(() => {
-  vi.unstubAllGlobals()
   vi.restoreAllMocks()
 })
 

@@ -1,5 +1,5 @@
 import { assess, fitJob, type Job, mapColumns, readTable, sidesOf, worstOf } from '@brannik/core'
-import { afterEach, expect, it, vi } from 'vitest'
+import { expect, it, vi } from 'vitest'
 import { inputFor, shopDocument } from '../testing/demo.ts'
 import { METRIC } from '../testing/notation.ts'
 import { createEngineClient } from './client.ts'
@@ -14,10 +14,6 @@ const changed = (jobId: string, change: Partial<Job>): Snapshot => ({
   jobs: snapshot.jobs.map((job) => (job.id === jobId ? { ...job, ...change } : job)),
 })
 const here = () => createEngineClient(() => ({ engine: new Engine(), stop: () => undefined }))
-
-afterEach(() => {
-  vi.unstubAllGlobals()
-})
 
 it('what is told is only what has changed', () => {
   const sent = emptySent()

@@ -267,7 +267,6 @@ beforeEach(() => {
 afterEach(() => {
   vi.clearAllTimers()
   vi.useRealTimers()
-  vi.unstubAllGlobals()
 })
 
 it('loses nothing that was typed or stored, and asks about no conflict that is none', async () => {

@@ -40,7 +40,6 @@ beforeEach(() => {
 })
 afterEach(() => {
   vi.useRealTimers()
-  vi.unstubAllGlobals()
 })
 
 const KEY = 'jobs/a'

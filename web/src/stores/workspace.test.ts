@@ -11,7 +11,6 @@ beforeEach(() => {
 })
 afterEach(() => {
   vi.useRealTimers()
-  vi.unstubAllGlobals()
 })
 
 const frame = () => {
