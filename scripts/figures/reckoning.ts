@@ -25,6 +25,7 @@ import {
 } from '../../core/src/index.ts'
 import { shiftOf } from '../../core/src/power/shift.ts'
 import { togetherOf } from '../../core/src/power/together.ts'
+import { practiceResiduals } from '../../core/src/testing/practiceSettings.ts'
 
 const RUNS = 7
 
@@ -248,3 +249,10 @@ oneCell()
 power()
 could()
 await kit()
+
+// How far the model's starting settings are off everyday practice.
+for (const { what, currentPct, voltsPct, feedPct } of practiceResiduals()) {
+  print(`practice, ${what}: current off`, currentPct, '%')
+  if (voltsPct !== null) print(`practice, ${what}: volts off`, voltsPct, '%')
+  if (feedPct !== null) print(`practice, ${what}: wire speed off`, feedPct, '%')
+}

@@ -20,7 +20,7 @@ export function electrodeRangeOf(
   if (process.feedsWire) {
     if (!wire) return lacks(told('wire'))
     if (!isSpooled(wire)) return lacks(told('wire-is-rod', { wire: wire.name }))
-    const range = wireCurrentRange(wire)
+    const range = wireCurrentRange(wire, process.id)
     return range ? { range, missing: null } : lacks(told('wire-range', { wire: wire.name }))
   }
   if (process.electrode === 'covered') {

@@ -29,7 +29,7 @@ import { coredLimitsOf, notForPosition } from '../reference/classification.ts'
 import { currentAtFeed, feedCurrent } from '../trade/burnOff.ts'
 import { beadMost, beadMostMm2 } from '../trade/passes.ts'
 import { thicknessAtMm, thicknessByCurrent } from '../trade/thicknessAt.ts'
-import { currentPerMm, meltThrough, type WantedCurrent, wantedCurrentOf } from '../trade/wantedCurrent.ts'
+import { burnThrough, type WantedCurrent, wantedCurrentOf } from '../trade/wantedCurrent.ts'
 
 /** What sets one end of what is welded. */
 export type LimitId = LinkId | 'feeder' | 'transition' | 'bead' | 'short-circuit' | 'class' | 'position'
@@ -177,14 +177,24 @@ const preheated = calculation({
   compute: ({ I_limit, T_m, T_0, T_p }) => (I_limit * (T_m - T_0)) / (T_m - T_p),
   source: computed('heat that is there already need not come from the arc'),
 })
+const burning = calculation({
+  id: 'capacity-burning',
+  title: 'Current wanted by what the least current just does not burn through',
+  symbol: 'I',
+  unit: 'A',
+  expression: 'I_least / (1 + w / 100)',
+  inputs: { I_least: from(least), w: assumed('windowHighPct') },
+  compute: ({ I_least, w }) => I_least / (1 + w / 100),
+  source: computed('high end of the window'),
+})
 const thinnest = calculation({
   id: 'capacity-thinnest',
   title: 'Thinnest part that does not burn through',
   symbol: 't',
   unit: 'mm',
-  expression: 'min(t_0, I / (K * (1 + w / 100)))',
-  inputs: { t_0: from(meltThrough), I: from(least), K: currentPerMm, w: assumed('windowHighPct') },
-  compute: ({ t_0, I, K, w }) => Math.min(t_0, I / (K * (1 + w / 100))),
+  expression: 'min(t_b, t)',
+  inputs: { t_b: from(burnThrough), t: from(...thicknessByCurrent) },
+  compute: ({ t_b, t }) => Math.min(t_b, t),
   source: computed('high end of the window'),
 })
 /** A bead as wide as the plate is thick: its legs are the thickness over the root of two. */
@@ -347,7 +357,7 @@ const lesser = (one: End | null, other: End | null): End | null =>
   one && other ? (other.mm < one.mm ? other : one) : (one ?? other)
 
 function rangeOf(c: Capability, links: readonly LinkLimit[], position: Position): CapacityRange | null {
-  const { process, wire, fedWire, assumptions, r } = c
+  const { process, wire, fedWire, r } = c
   const metal = metalOf(c)
   const joint = teeOf(metal, position)
   if (!isPossible(c, joint)) return null
@@ -361,8 +371,8 @@ function rangeOf(c: Capability, links: readonly LinkLimit[], position: Position)
   if (mostA < leastA) return null
   /** A stick that reaches its own current welds whatever thickness. */
   const endAt = (currentA: number): End | null => {
-    const mm = thicknessAtMm(currentA, weld, r)
-    return process.electrode === 'covered' && mm >= assumptions.stickThickestMm ? null : { mm, by: mostBy }
+    const mm = thicknessAtMm(currentA, weld.law, r)
+    return mm === null ? null : { mm, by: mostBy }
   }
   const { end: cap, isSinglePass } = capOf(c, metal, position)
   const B = beadMostMm2(joint, process.id, depositedOf(process.id, carrier, mostA, r), r)
@@ -371,12 +381,10 @@ function rangeOf(c: Capability, links: readonly LinkLimit[], position: Position)
   const single = lesser(whole, bead) ?? bead
   const limitA = r.take(atLimit, { I_most: mostA })
   const limit = lesser(endAt(limitA), cap)
-  const thinnestMm = r.take(thinnest, {
-    t_0: weld.meltThroughMm,
-    I: leastA,
-    K: weld.perMmA,
-  })
-  const thinMm = Math.min(thicknessAtMm(leastA, weld, r), whole?.mm ?? Infinity)
+  const { burnThroughMm } = weld
+  const burningMm = thicknessAtMm(r.take(burning, { I_least: leastA }), weld.law, r) ?? burnThroughMm
+  const thinnestMm = r.take(thinnest, { t_b: burnThroughMm, t: burningMm })
+  const thinMm = Math.min(thicknessAtMm(leastA, weld.law, r) ?? burnThroughMm, whole?.mm ?? Infinity)
   return {
     position,
     thinnest: { mm: thinnestMm, by: leastBy },
@@ -385,7 +393,7 @@ function rangeOf(c: Capability, links: readonly LinkLimit[], position: Position)
     thickest: isSinglePass ? single : whole,
     limit: isSinglePass ? lesser(limit, bead) : limit,
     preheatedMm:
-      metal === 'aluminium' ? thicknessAtMm(r.take(preheated, { I_limit: limitA }), weld, r) : null,
+      metal === 'aluminium' ? thicknessAtMm(r.take(preheated, { I_limit: limitA }), weld.law, r) : null,
   }
 }
 
@@ -463,6 +471,6 @@ export function explainCapacity(
   const range = missing ? null : rangeOf(sight.c, links, position)
   if (!range) return []
   const value = figure === 'preheated' ? range.preheatedMm : (range[figure]?.mm ?? null)
-  const ends = [thinnest, byBead, capped, thicknessByCurrent].map(({ id }) => id)
+  const ends = [thinnest, byBead, capped, ...thicknessByCurrent].map(({ id }) => id)
   return value === null ? [] : tracer.stepsOf([{ calculations: ends, value }])
 }

@@ -107,10 +107,10 @@ describe('supply', () => {
 
 describe('source, gun, wire', () => {
   it('a duty that rest mends is a question of pace, and the pause found keeps the shop’s margin', () => {
-    const platform = demoInput('picking-platform')
+    const platform = demoInput('press-frame', 'bay-2-wire')
     const duty = row(platform, 'source-duty')
     expect(duty.verdict).toBe('tight')
-    expect(duty.sentence).toContain('you weld 12 s in every 30 s')
+    expect(duty.sentence).toMatch(/you weld 1\d s in every 30 s/)
     const patch = duty.mends[0]?.patch
     if (patch?.on !== 'job') throw new Error('no pause')
     const rested = (pauseS: number) =>
@@ -144,14 +144,17 @@ describe('source, gun, wire', () => {
       const feeder = powerSource.feeder && { ...powerSource.feeder, feedMaxMmPerMin }
       return { ...frameInBay2, powerSource: { ...powerSource, feeder } }
     }
-    expect(verdict(feeding(6000), 'feed-speed')).toBe('fails')
+    // It wants some 343 in/min at 190 A, and 249 at the least; a tenth less is within the band of a start.
+    expect(verdict(feeding(220 * 25.4), 'feed-speed')).toBe('fails')
+    expect(verdict(feeding(232 * 25.4), 'feed-speed')).toBe('tight')
+    expect(verdict(feeding(350 * 25.4), 'feed-speed')).toBe('fits')
     expect(verdict(feeding(null), 'feed-speed')).toBe('unknown')
   })
 
   it('a sheet that burns through below the least output fails at the low end', () => {
     const thin = withJoint(demoInput('press-frame', 'bay-2-wire'), {
-      thicknessAMm: 0.4,
-      thicknessBMm: 0.4,
+      thicknessAMm: 0.3,
+      thicknessBMm: 0.3,
       legMm: 1,
     })
     expect(verdict(thin, 'source-range')).toBe('fails')

@@ -92,14 +92,14 @@ const gunForWire: Criterion = {
 }
 
 /** The size that runs at every weld of the job: of the same kind, on the shelf or not. */
-function sizeMends({ process, wire }: Capability, d: Demand | null, isBelow: boolean): readonly Mend[] {
+function sizeMends({ process, wire }: Capability, d: Demand | null): readonly Mend[] {
   if (!d) return []
   const [leastA, mostA] = [d.thinnest.wantedA, d.hungriest.wantedA]
-  // The amps of a stick go with its diameter: those of another are not the amps that are wanted now.
-  if (process.electrode === 'covered') return [told(isBelow ? 'thinner-stick' : 'thicker-stick')]
+  // A stick is set by its own range; only plate too thin for it brings it below.
+  if (process.electrode === 'covered') return [told('thinner-stick')]
   const [size] =
     wire && process.feedsWire
-      ? wireDiametersFor(wire, leastA, mostA)
+      ? wireDiametersFor(wire, process.id, leastA, mostA)
       : tungstenDiametersFor(process.id === 'gtaw-ac' ? 'ac' : 'dcen', leastA, mostA)
   return size === undefined
     ? [told('no-size-runs')]
@@ -129,7 +129,7 @@ const electrode: Criterion = {
     }
     return measuredWithin(c, d, 'electrode', { carried: carries, params: { holder, name }, source })
   },
-  mends: (c, d, { demand, capacityLow }) => sizeMends(c, d, (demand ?? 0) < (capacityLow ?? 0)),
+  mends: sizeMends,
 }
 
 export const CURRENT_CRITERIA: readonly Criterion[] = [sourceRange, electrode]

@@ -5,7 +5,7 @@ import type { Capability } from '../capability/capability.ts'
 import { type Demand, traceDemand } from '../demand/demand.ts'
 import { metalCalculations, type WeldFigures } from '../demand/weldFigures.ts'
 import { passesWanted } from '../trade/passes.ts'
-import { leastWindowCurrent, meltThrough, mostWindowCurrent, wantedCurrent } from '../trade/wantedCurrent.ts'
+import { leastWindowCurrent, burnThrough, mostWindowCurrent, wantedCurrent } from '../trade/wantedCurrent.ts'
 import {
   circuitCarries,
   electrodeCarries,
@@ -84,7 +84,7 @@ export function explainWeld(figure: WeldFigure, demand: Demand, weld: WeldFigure
       { calculations: ids([wantedCurrent]), value: weld.wantedA },
       { calculations: ids([leastWindowCurrent]), value: weld.lowA },
       ...(weld.highA === null
-        ? latest([meltThrough])
+        ? latest([burnThrough])
         : [{ calculations: ids([mostWindowCurrent]), value: weld.highA }]),
     ],
     passes: [{ calculations: passesWanted.from, value: weld.passes }],

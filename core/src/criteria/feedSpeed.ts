@@ -1,6 +1,6 @@
 /** Criterion of the feeder's speed: fast enough for the hungriest weld, and slow enough for the thinnest. */
-import { dataPlate, standard } from '../basis/source.ts'
-import { calculation, input } from '../calculation/calculation.ts'
+import { computed, dataPlate, standard } from '../basis/source.ts'
+import { assumed, calculation, from, input } from '../calculation/calculation.ts'
 import { FEED_SLOTS } from '../capability/capability.ts'
 import { leastWanted, mostWanted } from '../demand/demand.ts'
 import { figure, told, word } from '../model/told.ts'
@@ -32,6 +32,17 @@ const slowestReading = calculation({
   source: PLATE,
 })
 
+const feedStretched = calculation({
+  id: 'feed-within-band',
+  title: 'Feed speed that its greatest still stands for, within the band of a start',
+  symbol: 'v_b',
+  unit: 'mm/min',
+  expression: 'v_max / (1 - b / 100)',
+  inputs: { v_max: from(feedReading), b: assumed('feedBandPct') },
+  compute: ({ v_max, b }) => v_max / (1 - b / 100),
+  source: computed('a start, not a procedure'),
+})
+
 /** At the job's currents; without a job at the wire's lowest. */
 const feedSpeed: Criterion = {
   id: 'feed-speed',
@@ -39,7 +50,7 @@ const feedSpeed: Criterion = {
   slots: ['circuit', ...FEED_SLOTS, 'wire'],
   demandFrom: [wireFeed],
   capacityFrom: [feedReading],
-  alsoFrom: [slowestReading, mostWanted, leastWanted, ...WINDOW],
+  alsoFrom: [slowestReading, feedStretched, mostWanted, leastWanted, ...WINDOW],
   assess(c, d) {
     const { process, powerSource, wire, fedWire, feedPath, feedMaxMmPerMin, circuit, r } = c
     if (!process.feedsWire || !powerSource) return null
@@ -67,7 +78,9 @@ const feedSpeed: Criterion = {
     const slowest = feedPath.feeder.feedMinMmPerMin
     const least = slowest === null ? 0 : r.take(slowestReading, { v_min: slowest })
     const [highA, lowA] = [currentAt(most), currentAt(least)]
-    const carried = { lowA, highA, leastA: lowA, mostA: highA }
+    // A start has a band: so little short of it, the arc is only a little shorter of wire than it might be.
+    const mostA = currentAt(r.take(feedStretched, { v_max: most }))
+    const carried = { lowA, highA, leastA: lowA, mostA }
     const isTooFast = lowA > d.thinnest.wantedA
     const weld = isTooFast ? d.thinnest : d.hungriest
     const params = { wire: wire.name, feeder: feedPath.name, current: figure(weld.wantedA, 'A'), supply }

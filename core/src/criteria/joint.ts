@@ -17,6 +17,7 @@ import { thinnerMm } from '../trade/groove.ts'
 import { passesWanted } from '../trade/passes.ts'
 import { weldRun } from '../trade/run.ts'
 import {
+  burnThrough,
   jointCurrent,
   leastWindowCurrent,
   mostWindowCurrent,
@@ -108,7 +109,9 @@ const leastJointCurrent = calculation({
   symbol: 'I_least',
   unit: 'A',
   expression: 'min(I_j)',
-  inputs: { I_j: listOf('current that the joint takes, by weld line', 'A', computed(), jointCurrent.id) },
+  inputs: {
+    I_j: listOf('current that the joint takes, by weld line', 'A', computed(), ...jointCurrent.from),
+  },
   compute: ({ I_j }) => Math.min(...I_j),
   source: computed('the weld that decides where one wire is fed'),
 })
@@ -137,7 +140,7 @@ const sprayTransition = grouped(
       : poor('hotter', params, SPRAY_TRANSITION_SOURCE, joint.id)
   },
   {
-    from: [wantedCurrent, leastWindowCurrent, mostWindowCurrent, leastJointCurrent],
+    from: [wantedCurrent, leastWindowCurrent, mostWindowCurrent, burnThrough, leastJointCurrent],
     mends: () => [told('short-circuit-or-pulse')],
   },
 )
@@ -299,8 +302,8 @@ const travel = grouped(
   ['wire'],
   ({ process, wire, assumptions, r }, d) => {
     if (!d || process.electrode === 'tungsten' || !wire) return null
-    const mostKey = ({ joint, meltThroughMm }: WeldFigures): AssumptionKey =>
-      thinnerMm(joint) <= meltThroughMm + ROUNDED_MM ? 'travelThinMostMmPerMin' : 'travelMostMmPerMin'
+    const mostKey = ({ joint, burnThroughMm }: WeldFigures): AssumptionKey =>
+      thinnerMm(joint) <= burnThroughMm + ROUNDED_MM ? 'travelThinMostMmPerMin' : 'travelMostMmPerMin'
     const travelOf = (weld: WeldFigures): number | null => beadTravelOf(weld, d.job.quantity, r)
     /** How far outside what a hand does, as a ratio; the weld that is furthest decides. */
     const outside = (weld: WeldFigures): number => {
@@ -327,7 +330,7 @@ const travel = grouped(
     return make(code, params, undefined, weld.joint.id)
   },
   {
-    from: [fastestTravel, beadTravel, slowestTravel, travelMost, travelLeast],
+    from: [fastestTravel, beadTravel, slowestTravel, travelMost, travelLeast, burnThrough],
     mends: (_c, _d, { code }) => [told(code === 'too-fast' ? 'larger-bead' : 'more-beads')],
   },
 )

@@ -2,21 +2,21 @@
 import { commonPractice, dataPlate, type Source } from '../basis/source.ts'
 import type { Capability } from '../capability/capability.ts'
 import type { Polarity } from '../model/process.ts'
-import { COVERED_CLASS_SOURCE, coveredClassOf } from '../reference/coveredElectrodes.ts'
+import { polaritiesOfClass, type Said } from '../reference/classification.ts'
 import { type Param, told, word } from '../model/told.ts'
 import type { Criterion } from './criterion.ts'
 import { bad, good, grouped, type Judged } from './grouped.ts'
 
 /** What the wire or the electrode may be run on, the usual one first; null where neither data nor class say. */
-function ofWire({ process, wire }: Capability): readonly Polarity[] | null {
+function ofWire({ process, wire }: Capability): Said<readonly Polarity[]> | null {
   if (!wire || process.electrode === 'tungsten') return null
-  if (wire.polarity !== null) return [wire.polarity]
-  return process.electrode === 'covered' ? (coveredClassOf(wire.classification)?.polarities ?? null) : null
+  if (wire.polarity !== null) return { value: [wire.polarity], source: dataPlate('the wire’s own data') }
+  return polaritiesOfClass(wire.classification)
 }
 
 /** Where it may be run on what is set, that; else the usual one of the wire, or of the process. */
 function wantedPolarity(c: Capability): Polarity {
-  const may = ofWire(c)
+  const may = ofWire(c)?.value
   const { polarity } = c.settings
   if (!may) return c.process.polarity
   return may.includes(polarity) ? polarity : (may[0] ?? c.process.polarity)
@@ -62,9 +62,8 @@ const polarityOfWire = grouped(
   'polarity',
   ['wire'],
   (c) => {
-    if (!c.wire || ofWire(c) === null) return null
-    const source = c.wire.polarity === null ? COVERED_CLASS_SOURCE : dataPlate('the wire’s own data')
-    return leadsOn(c, wantedPolarity(c), c.wire.name, source)
+    const said = ofWire(c)
+    return c.wire && said ? leadsOn(c, wantedPolarity(c), c.wire.name, said.source) : null
   },
   { mends: polarityMends },
 )

@@ -196,13 +196,12 @@ describe('the loader fork by stick', () => {
     expect(said('picking-platform')).toBe('6061 aluminum is not welded by stick in ordinary work.')
     expect(said('pressing-tray')).toContain('usual are E308L-16')
   })
-  it('names the direction in which another electrode lies', () => {
+  it('names a thinner electrode where the plate is too thin for it, and none on plate', () => {
     const c = set({ wire: stick('E7018') })
-    const mends = (leg: 'thin' | 'thick') => {
+    const mends = (thicknessMm: number) => {
       const job = demoInput('loader-fork').job
       const [first] = job.joints
       if (!first) throw new Error('demo')
-      const thicknessMm = leg === 'thin' ? 1.5 : 25
       const joint = {
         ...first,
         kind: 'tee',
@@ -212,13 +211,11 @@ describe('the loader fork by stick', () => {
         thicknessAMm: thicknessMm,
         thicknessBMm: thicknessMm,
       } as const
-      const wire = leg === 'thin' ? c.wire : stick('E7018', { currentMinA: 20, currentMaxA: 90 })
-      const d = demandOf({ ...job, joints: [joint] }, 'smaw', wire, shop)
-      const capability = set({ wire })
-      const found = criterionOf('electrode').assess(capability, d)
-      return found && mendsOf(found, capability, d).map(({ code }) => code)
+      const d = demandOf({ ...job, joints: [joint] }, 'smaw', c.wire, shop)
+      const found = criterionOf('electrode').assess(c, d)
+      return found && mendsOf(found, c, d).map(({ code }) => code)
     }
-    expect(mends('thin')).toEqual(['thinner-stick'])
-    expect(mends('thick')).toEqual(['thicker-stick'])
+    expect(mends(1.5)).toEqual(['thinner-stick'])
+    expect(mends(25)).toEqual([])
   })
 })

@@ -57,7 +57,7 @@ const thickness: Criterion = {
   group: null,
   slots: [],
   demandFrom: heatedThickness,
-  capacityFrom: [thicknessByCurrent],
+  capacityFrom: thicknessByCurrent,
   alsoFrom: [mostWanted, ...WINDOW],
   assess(c, d): Assessment | null {
     if (!d) return null
@@ -71,9 +71,12 @@ const thickness: Criterion = {
       if (weld.jointA * worst.mostA > worst.weld.jointA * mostA) worst = { weld, mostA }
     }
     const { weld, mostA } = worst
+    const thickestMm = thicknessAtMm(mostA, weld.law, c.r)
+    // A stick that has its own current welds any plate: nothing to hold against.
+    if (thickestMm === null) return null
     const found = measured(c, 'thickness', {
       demand: weld.heatedMm,
-      capacity: thicknessAtMm(mostA, weld, c.r),
+      capacity: thickestMm,
       unit: 'mm',
       isLimit: true,
       weldId: weld.joint.id,
@@ -115,7 +118,7 @@ export const passesMend = (
 export function preheatOfferedC({ job, welds, assumptions }: Demand): number | null {
   if (job.preheatC !== null) return null
   // What melts through anyway burns through sooner when it is warm.
-  if (!welds.some(({ joint, meltThroughMm }) => thinnerMm(joint) > meltThroughMm)) return null
+  if (!welds.some(({ joint, burnThroughMm }) => thinnerMm(joint) > burnThroughMm)) return null
   const most = job.joints.map((joint) => {
     const metal = thinnerFamily(joint)
     if (metal === 'stainless') return 0

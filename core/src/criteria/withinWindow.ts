@@ -5,12 +5,12 @@ import { type Verdict, VERDICT_RANK } from '../model/verdict.ts'
 import type { Source } from '../basis/source.ts'
 import type { Capability } from '../capability/capability.ts'
 import { figure, type Params } from '../model/told.ts'
-import { leastWindowCurrent, mostWindowCurrent } from '../trade/wantedCurrent.ts'
+import { burnThrough, leastWindowCurrent, mostWindowCurrent } from '../trade/wantedCurrent.ts'
 import type { Carried } from './carries.ts'
 import { type Assessment, measured } from './criterion.ts'
 
 /** What the working of a current shows beside it. */
-export const WINDOW = [leastWindowCurrent, mostWindowCurrent] as const
+export const WINDOW = [leastWindowCurrent, mostWindowCurrent, burnThrough] as const
 
 type Window = Pick<WeldFigures, 'wantedA' | 'lowA' | 'highA'>
 

@@ -208,6 +208,7 @@ export function weldFiguresOf(
 ): WeldFigures {
   const { quantity: q } = job
   const { count: c } = joint
+  const metal = thinnerFamily(joint)
   const wanted = wantedCurrentOf(joint, process, wire, r, job.preheatC)
   const deposited = depositedOf(process, wire, wanted.wantedA, r)
   const passes = passesOf(joint, process, deposited, r)
@@ -223,7 +224,7 @@ export function weldFiguresOf(
           c,
           q,
           n: passes,
-          s: travelGtawMmPerMin(passThicknessMm(joint, process, thinnerFamily(joint), wanted.heatedMm, r), r),
+          s: travelGtawMmPerMin(passThicknessMm(joint, process, metal, wanted.heatedMm, r), metal, r),
         })
   const welded = r.take(arcsStruck, { c, q, n: passes, k: segments })
   const e =
@@ -244,8 +245,8 @@ export function weldFiguresOf(
   return {
     joint,
     heatedMm: wanted.heatedMm,
-    meltThroughMm: wanted.meltThroughMm,
-    perMmA: wanted.perMmA,
+    law: wanted.law,
+    burnThroughMm: wanted.burnThroughMm,
     wantedA: wanted.wantedA,
     jointA: wanted.jointA,
     lowA: wanted.lowA,

@@ -132,7 +132,12 @@ export function settingsOf(c: Capability, d: Demand, weld: WeldFigures): Startin
   const { joint, wantedA, heatedMm } = weld
   const metal = thinnerFamily(joint)
   const share = r.take(bandAround, {}) / 100
-  const U = startingVoltsOf(process.id, metal, process.shielded ? gas : null, wantedA, r)
+  const U = startingVoltsOf(
+    process.id,
+    { metal, gas: process.shielded ? gas : null, classification: c.wire?.classification ?? null },
+    wantedA,
+    r,
+  )
   const travelMmPerMin = beadTravelOf(weld, d.job.quantity, r)
   const feed = fedWire ? wireFeedSpeed(fedWire, wantedA, process.id, r) : null
   const isCo2Short = gas !== null && isCo2(gas)

@@ -67,7 +67,7 @@ describe('TIG', () => {
     expect(found.slopes?.downS).toBeGreaterThan(found.slopes?.upS ?? Infinity)
     expect(found.preFlowS).toBe(0.5)
     expect(found.postFlowS).toBe(8)
-    expect(of(demoInput('picking-platform')).postFlowS).toBeCloseTo(16.1, 1)
+    expect(of(demoInput('picking-platform')).postFlowS).toBeCloseTo(15.8, 1)
     expect(of(demoInput('press-frame')).slopes).toBeNull()
     expect(of(demoInput('loader-fork')).preFlowS).toBeNull()
   })

@@ -86,7 +86,7 @@ describe('the sentence of the chain', () => {
   }
   it('names the link, both currents and the duty where it gives out', () => {
     expect(sentence(demoInput('press-frame'))).toBe(
-      'The power source gives out first. The weld wants 187 A, 149 A at the least; Quillon 210, 120 V reaches 140 A, rested.',
+      'The power source gives out first. The weld wants 190 A, 152 A at the least; Quillon 210, 120 V reaches 140 A, rested.',
     )
   })
   it('names the low end where that is the trouble', () => {

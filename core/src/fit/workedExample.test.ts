@@ -15,9 +15,9 @@ describe('press frame: 1/4 in tee, 3/16 fillets, 24 × 8 in on each of four fram
   const demand = (id: string): number => of(id)?.demand ?? Number.NaN
   const capacity = (id: string): number => of(id)?.capacity ?? Number.NaN
 
-  // Above 1/8 in only the faces fuse: √(1/4 · 1/8) in drives the current, at 38 A/mm; a tee wants a tenth more, and
-  // 0.035 in carries a hair less than the 0.9 mm that the figures are given for.
-  const wantedA = Math.sqrt((1 / 4) * (1 / 8)) * IN * 38 * 1.1 * Math.sqrt((0.035 * IN) / 0.9)
+  // Above 1.9 mm, and a hair less by 0.035 in than by 0.9 mm, only the faces fuse: the root of that and of 1/4 in drives
+  // the current, at 38 A/mm by 1.32 for short-circuit; a tee wants a tenth more.
+  const wantedA = Math.sqrt((1 / 4) * IN * ((1.9 * 0.035 * IN) / 0.9)) * 38 * 1.32 * 1.1
   // Fillet of 3/16: half the square of the leg, a tenth for convexity.
   const areaMm2 = ((3 / 16) * IN) ** 2 * 0.5 * 1.1
   const metalG = (areaMm2 * 24 * 4 * 8 * IN * 7.85) / 1000
@@ -30,9 +30,9 @@ describe('press frame: 1/4 in tee, 3/16 fillets, 24 × 8 in on each of four fram
   const arcS = (60 * metalG) / rateGPerMin
   const oneArcS = arcS / (24 * 4)
 
-  it('wants 187 A', () => {
+  it('wants 190 A', () => {
     expect(demand('source-range')).toBeCloseTo(wantedA, 9)
-    expect(wantedA).toBeCloseTo(186.5, 1)
+    expect(wantedA).toBeCloseTo(190.5, 1)
   })
 
   it('uses metal over 95 % deposition and 3 % waste of wire', () => {
@@ -58,7 +58,7 @@ describe('press frame: 1/4 in tee, 3/16 fillets, 24 × 8 in on each of four fram
     const theta = 120 / -Math.log(1 - (1.35 / 2) ** 2)
     const factor = Math.sqrt((1 - Math.exp(-(oneArcS + 45) / theta)) / (1 - Math.exp(-oneArcS / theta)))
     expect(demand('breaker-holds')).toBeCloseTo(inputA / factor, 6)
-    expect(demand('breaker-holds')).toBeCloseTo(19.2, 1)
+    expect(demand('breaker-holds')).toBeCloseTo(19.1, 1)
   })
 
   it('source: between 85 A at 60 % and 130 A at 25 % the curve bends through both', () => {
@@ -103,8 +103,8 @@ describe('pressing tray: 16 ga 304 butt by TIG', () => {
     expect(value('wire-use', 'demand')).toBeCloseTo((areaMm2 * 6 * 4 * 8 * IN * 8) / 1000 / 0.9, 6)
   })
 
-  it('gas: 1 L/min a cup number, 8 s of post-flow at least, each of 24 arcs', () => {
-    expect(value('gas-use', 'demand')).toBeCloseTo((7 / 60) * (arcS + (0.5 + 8) * 24) * 1.05, 6)
+  it('gas: 1.18 L/min a cup number, 8 s of post-flow at least, each of 24 arcs', () => {
+    expect(value('gas-use', 'demand')).toBeCloseTo(((7 * 1.18) / 60) * (arcS + (0.5 + 8) * 24) * 1.05, 6)
   })
 
   it('tungsten: 4.5 mm a regrind and 14 mm of dips an arc-hour, of 125 mm that can be held', () => {
@@ -114,10 +114,10 @@ describe('pressing tray: 16 ga 304 butt by TIG', () => {
 
 describe('loader fork: 1/2 in V by self-shielded wire', () => {
   const fit = fitJob(demoInput('loader-fork'))
-  it('takes four passes of 36 mm² in two layers, each at 0.6 of the current of solid wire on 1/2 in', () => {
-    expect(fit.welds[0]?.passes).toBe(4)
-    const wire = Math.sqrt((0.045 * IN) / 0.9)
-    expect(fit.welds[0]?.wantedA).toBeCloseTo(Math.sqrt((1 / 2) * (1 / 8)) * IN * 38 * 0.6 * wire, 9)
+  it('takes five passes of no more than it lays at 4 in/min, each at 0.78 of 38 A/mm on the root of 1/2 in', () => {
+    expect(fit.welds[0]?.passes).toBe(5)
+    const meltedMm = (1.9 * 0.045 * IN) / 0.9
+    expect(fit.welds[0]?.wantedA).toBeCloseTo(Math.sqrt((1 / 2) * IN * meltedMm) * 38 * 0.78, 9)
   })
   it('fills t·g + d²·tan 30° and its cap', () => {
     const [tMm, g, f, r] = [12.7, 2.38125, 1.5875, 1.5875]

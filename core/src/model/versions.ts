@@ -80,6 +80,10 @@ const RENAMED_ASSUMPTIONS: ReadonlyMap<string, string | null> = new Map([
   ['operatingFactorWirePct', null],
   ['operatingFactorStickPct', null],
   ['operatingFactorGtawPct', null],
+  // A stick is set by the range of its class.
+  ['stickFactor', null],
+  ['usualStickMm', null],
+  ['stickThickestMm', null],
 ])
 function renamed(assumptions: unknown): unknown {
   if (!isFields(assumptions)) return assumptions
@@ -131,6 +135,8 @@ const UPCASTERS: Readonly<Record<RecordKind, readonly Upcaster[]>> = {
     // Until then the current was straight in the thickness, and passes were counted by their leg.
     (shop) => ('assumptions' in shop ? { ...shop, assumptions: renamed(shop['assumptions']) } : shop),
     // Until then working time was arc time by a factor.
+    (shop) => ('assumptions' in shop ? { ...shop, assumptions: renamed(shop['assumptions']) } : shop),
+    // Until then the current of a stick was a factor of the plate's.
     (shop) => ('assumptions' in shop ? { ...shop, assumptions: renamed(shop['assumptions']) } : shop),
   ],
   // Until then every conductor was read at 75 °C.
@@ -281,6 +287,9 @@ const PURCHASES = { ...CLASSES, circuit: 3, 'power-source': 4, 'set-up': 3, job:
 /** Since the supply is drawn up to the service. */
 const SUPPLIES = { ...PURCHASES, circuit: 4, 'power-source': 5, 'set-up': 4 } as const
 
+/** Since starting settings are those of the trade across sheet, plate, wires and classes. */
+const TRADE_SETTINGS = { ...SUPPLIES, shop: 5 } as const
+
 /** By kind of file, for each of its versions the versions of the records in it; a kind that is not named has 1. */
 const FILES = {
   'brannik-shop': [
@@ -292,6 +301,7 @@ const FILES = {
     { ...OPERATING_POINT, ...CLASSES },
     { ...OPERATING_POINT, ...PURCHASES },
     { ...OPERATING_POINT, ...SUPPLIES },
+    { ...OPERATING_POINT, ...TRADE_SETTINGS },
   ],
   'brannik-catalogue': [
     {},
@@ -312,6 +322,7 @@ const FILES = {
     { ...OPERATING_POINT, ...CLASSES },
     { ...OPERATING_POINT, ...PURCHASES },
     { ...OPERATING_POINT, ...SUPPLIES },
+    { ...OPERATING_POINT, ...TRADE_SETTINGS },
   ],
 } as const satisfies Readonly<Record<string, readonly Partial<Record<RecordKind, number>>[]>>
 export type FileFormat = keyof typeof FILES

@@ -91,12 +91,14 @@ function byLessCurrent(c: Capability, d: Demand, findings: readonly Assessment[]
   const currentA = carries.highA
   // Below its window the faces do not fuse: that is no mend.
   if (currentA >= weld.wantedA || currentA < weld.lowA) return []
+  const thicknessMm = thicknessAtMm(currentA, weld.law, c.r)
+  if (thicknessMm === null) return []
   const moreH = ((weld.arcS ?? 0) * (weld.wantedA / currentA - 1)) / HOUR_S
   return [
     {
       kind: 'less-current',
       currentA,
-      thicknessMm: thicknessAtMm(currentA, weld, c.r),
+      thicknessMm,
       moreH,
       cost: moreH * c.assumptions.labourPerHour,
       verdict: 'tight',

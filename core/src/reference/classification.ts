@@ -1,11 +1,12 @@
-/** What a filler's AWS classification says by itself: the positions, the direction and the gas it is made for. */
+/** What a filler's AWS classification says by itself: positions, direction, polarity, passes and gas. */
 import type { Wire } from '../model/equipment.ts'
 import { isOutOfPosition, type Position } from '../model/jointKinds.ts'
+import type { Polarity } from '../model/process.ts'
 import { dataPlate, type Source, standard } from '../basis/source.ts'
 import { COVERED_CLASS_SOURCE, coveredClassOf } from './coveredElectrodes.ts'
 
 /** E 7 1 T - 1 C/M: strength, position, cored, usability, gas (AWS A5.20; A5.22 for stainless ends likewise). */
-const CORED = /^E\d{1,3}?(?<position>[01])T-?(?<usability>\d{1,2}|GS)(?<gas>C\/M|M\/C|C|M)?/i
+const CORED = /^E\d{1,3}?(?<position>[01])T-?(?<usability>1[0-4]|\d|GS)(?<gas>C\/M|M\/C|C|M)?/i
 
 export interface Said<T> {
   readonly value: T
@@ -29,9 +30,71 @@ export function positionsOf(
   return { value: parts['position'] === '0' ? 'flat-horizontal' : 'all', source: A5_20 }
 }
 
-/** Usability of AWS A5.20, Table 2: its classes for vertical welds upward, and those for downward; others it leaves open. */
-const UPWARD = ['1', '5', '8', '9', '12']
-const DOWNWARD = ['10', '11', '13', '14', 'GS']
+/** What the usability of a cored wire says (AWS A5.20, Table 2); what it leaves open is null. */
+interface Usability {
+  readonly shielding: 'gas' | 'self'
+  readonly polarities: readonly Polarity[] | null
+  readonly isSinglePass: boolean
+  /** Whether vertical welds are run downward; null of a class for flat and horizontal. */
+  readonly isForDownhill: boolean | null
+  /** Thickest part, mm. */
+  readonly mostMm: number | null
+  /** Arc volts above those of the other self-shielded wires at the same current: common practice, no source. */
+  readonly moreV: number
+  /** Burn-off by the arc at 1.2 mm, mm/(s·A): fitted to usual procedures, no source. Null where it burns off like any steel. */
+  readonly burnOff: number | null
+  /** Electrode extension that it is run with, mm; null where that of its process holds. */
+  readonly extensionMm: number | null
+}
+/** The flux takes heat to make its own gas: on DCEN these wires are fed more slowly than others, those for sheet most. */
+const SHEET_BURN_OFF = 0.12
+const PLATE_BURN_OFF = 0.22
+const usability = (
+  shielding: Usability['shielding'],
+  polarities: Usability['polarities'],
+  isForDownhill: boolean | null,
+  part: Partial<Usability> = {},
+): Usability => ({
+  shielding,
+  polarities,
+  isForDownhill,
+  isSinglePass: false,
+  mostMm: null,
+  moreV: 0,
+  burnOff: null,
+  extensionMm: null,
+  ...part,
+})
+const SHEET_MOST_MM = 4.7625
+const T11_MOST_MM = 19.05
+
+const USABILITY: Readonly<Record<string, Usability>> = {
+  '1': usability('gas', ['dcep'], false),
+  '2': usability('gas', ['dcep'], null, { isSinglePass: true }),
+  '3': usability('self', ['dcep'], null, { isSinglePass: true, mostMm: SHEET_MOST_MM, moreV: 1 }),
+  '4': usability('self', ['dcep'], null, { moreV: 7, extensionMm: 60 }),
+  '5': usability('gas', ['dcep', 'dcen'], false),
+  '6': usability('self', ['dcep'], null, { moreV: 5, extensionMm: 30 }),
+  '7': usability('self', ['dcen'], null, { moreV: 3, burnOff: PLATE_BURN_OFF, extensionMm: 30 }),
+  '8': usability('self', ['dcen'], false, { burnOff: PLATE_BURN_OFF, extensionMm: 20 }),
+  '9': usability('gas', ['dcep'], false),
+  '10': usability('self', ['dcen'], true, { isSinglePass: true, burnOff: SHEET_BURN_OFF }),
+  '11': usability('self', ['dcen'], true, { mostMm: T11_MOST_MM, burnOff: SHEET_BURN_OFF }),
+  '12': usability('gas', ['dcep'], false),
+  '13': usability('self', ['dcen'], true, { isSinglePass: true, burnOff: SHEET_BURN_OFF }),
+  '14': usability('self', ['dcen'], true, { isSinglePass: true, burnOff: SHEET_BURN_OFF }),
+  GS: usability('self', null, true, {
+    isSinglePass: true,
+    mostMm: SHEET_MOST_MM,
+    burnOff: SHEET_BURN_OFF,
+  }),
+}
+
+/** @returns what the class of a cored wire says of its use; null of another filler, or of a class left open */
+export function coredUsabilityOf(classification: string): Said<Usability> | null {
+  const value = USABILITY[partsOf(classification)?.['usability'] ?? '']
+  return value ? { value, source: A5_20 } : null
+}
 
 /**
  * @returns whether its class is for welding downward; null where it does not say
@@ -40,9 +103,19 @@ const DOWNWARD = ['10', '11', '13', '14', 'GS']
 export function isForDownhill(classification: string): Said<boolean> | null {
   const covered = coveredClassOf(classification)
   if (covered) return { value: covered.isForDownhill, source: COVERED_CLASS_SOURCE }
-  const usability = partsOf(classification)?.['usability'] ?? ''
-  if (UPWARD.includes(usability)) return { value: false, source: A5_20 }
-  return DOWNWARD.includes(usability) ? { value: true, source: A5_20 } : null
+  const value = coredUsabilityOf(classification)?.value.isForDownhill ?? null
+  return value === null ? null : { value, source: A5_20 }
+}
+
+/**
+ * @returns the polarities that the class of a wire or an electrode is run on, the usual one first; null where it does not say
+ * @example polaritiesOfClass('E70T-4')?.value // ['dcep']
+ */
+export function polaritiesOfClass(classification: string): Said<readonly Polarity[]> | null {
+  const covered = coveredClassOf(classification)
+  if (covered) return { value: covered.polarities, source: COVERED_CLASS_SOURCE }
+  const value = coredUsabilityOf(classification)?.value.polarities ?? null
+  return value === null ? null : { value, source: A5_20 }
 }
 
 /** @returns why a wire or electrode is not for a position, for flat and horizontal only or upward only; null where it is */
@@ -66,18 +139,15 @@ export interface CoredLimits {
   readonly source: Source
 }
 
-const GS_MOST_MM = 4.7625
-const T11_MOST_MM = 19.05
-
 /**
  * @returns limits of thickness and passes that the class itself sets; null where it sets none
  * @example coredLimitsOf('E71T-GS')?.isSinglePass // true
  */
 export function coredLimitsOf(classification: string): CoredLimits | null {
-  const usability = partsOf(classification)?.['usability']
-  if (usability === 'GS') return { mostMm: GS_MOST_MM, isSinglePass: true, source: A5_20 }
-  if (usability === '11') return { mostMm: T11_MOST_MM, isSinglePass: false, source: A5_20 }
-  return null
+  const said = coredUsabilityOf(classification)
+  if (!said) return null
+  const { mostMm, isSinglePass } = said.value
+  return mostMm !== null || isSinglePass ? { mostMm, isSinglePass, source: said.source } : null
 }
 
 /** @returns the gas a cored wire is made for; null where neither its data nor its class says */

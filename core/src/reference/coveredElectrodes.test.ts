@@ -34,10 +34,10 @@ const ANNEX: Readonly<Record<string, readonly (readonly [number, number])[]>> = 
   ],
   // Everyday low ends: vertical-up it is run some 20 A below the annex.
   E7018: [
-    [70, 110],
+    [70, 100],
     [90, 160],
-    [130, 220],
-    [200, 300],
+    [130, 210],
+    [180, 275],
   ],
   E7024: [
     [100, 145],
@@ -61,10 +61,31 @@ describe('current ranges', () => {
   it('of a size or a class that the table lacks are not known', () => {
     const of = (classification: string, diameterMm: number) =>
       wireCurrentRange(sampleWire({ form: 'covered', classification, diameterMm }))
-    expect(of('E7018', 2.9)).toBeNull()
+    expect(of('E7018', 1.2)).toBeNull()
+    expect(of('E7018', 6.4)).toBeNull()
     expect(of('E6020', 3.175)).toBeNull()
     expect(of('E308L-16', 3.175)).toMatchObject({ minA: 75, maxA: 115 })
     expect(of('E316L-17', 2.38125)).toMatchObject({ minA: 40, maxA: 80 })
+  })
+})
+
+describe('metric sizes lie between the inch sizes of the table', () => {
+  // EN ISO 2560 sells 2.0, 2.5, 3.2, 4.0 and 5.0 mm; usual ranges of a low-hydrogen electrode, common practice, no source.
+  it.each([
+    [2.5, 75, 105],
+    [3.2, 90, 160],
+    [4, 130, 210],
+    [5, 180, 275],
+  ])('%f mm low-hydrogen', (diameterMm, least, most) => {
+    const range = wireCurrentRange(sampleWire({ form: 'covered', classification: 'E7018', diameterMm }))
+    expect(Math.abs((range?.minA ?? 0) / least - 1)).toBeLessThan(0.1)
+    expect(Math.abs((range?.maxA ?? 0) / most - 1)).toBeLessThan(0.1)
+  })
+  it('grow with the diameter', () => {
+    const at = (diameterMm: number) =>
+      wireCurrentRange(sampleWire({ form: 'covered', classification: 'E6013', diameterMm }))
+    expect(at(2.9)?.maxA).toBeGreaterThan(at(2.5)?.maxA ?? Infinity)
+    expect(at(2.9)?.maxA).toBeLessThan(at(3.2)?.maxA ?? 0)
   })
 })
 

@@ -3,7 +3,7 @@ import { commonPractice, handbook, type Source, standard } from '../basis/source
 import type { Wire } from '../model/equipment.ts'
 import type { Polarity } from '../model/process.ts'
 
-interface CurrentRow {
+export interface CurrentRow {
   readonly diameterMm: number
   readonly minA: number
   readonly maxA: number
@@ -17,8 +17,6 @@ export interface CoveredClass {
   readonly isForDownhill: boolean
   /** Its covering must stay dry, or the weld takes up hydrogen and may crack. */
   readonly isLowHydrogen: boolean
-  /** Current against the everyday low-hydrogen electrode of the same diameter. */
-  readonly currentFactor: number
   /** Weld metal for each ampere, g/(min·A). */
   readonly gPerMinA: number
   /** Share of what melts that becomes weld metal, stubs apart, %. */
@@ -35,9 +33,9 @@ const rows = (...list: [number, number, number][]): CurrentRow[] =>
 
 /** Usual ranges by diameter; makers’ charts differ by some 10 %. */
 const CELLULOSE = rows([2.4, 40, 80], [3.2, 75, 125], [4, 110, 170], [4.8, 140, 215])
-const RUTILE = rows([1.6, 20, 45], [2, 35, 60], [2.4, 45, 90], [3.2, 80, 130], [4, 105, 180], [4.8, 150, 230])
+const RUTILE = rows([1.6, 25, 45], [2, 35, 60], [2.4, 45, 90], [3.2, 80, 130], [4, 105, 180], [4.8, 150, 230])
 const RUTILE_IRON = rows([2.4, 75, 110], [3.2, 110, 160], [4, 150, 210], [4.8, 200, 275])
-const LOW_HYDROGEN = rows([2.4, 70, 110], [3.2, 90, 160], [4, 130, 220], [4.8, 200, 300])
+const LOW_HYDROGEN = rows([2.4, 70, 100], [3.2, 90, 160], [4, 130, 210], [4.8, 180, 275])
 const HIGH_DEPOSIT = rows([2.4, 100, 145], [3.2, 140, 190], [4, 180, 250], [4.8, 230, 305])
 const STAINLESS = rows([1.6, 20, 45], [2, 30, 60], [2.4, 40, 80], [3.2, 75, 115], [4, 105, 160])
 
@@ -48,7 +46,6 @@ const CLASSES: Readonly<Record<string, CoveredClass>> = {
     positions: 'all',
     isForDownhill: true,
     isLowHydrogen: false,
-    currentFactor: 0.8,
     gPerMinA: 0.159,
     recoveryPct: 64,
     massOverCore: 1.22,
@@ -60,7 +57,6 @@ const CLASSES: Readonly<Record<string, CoveredClass>> = {
     positions: 'all',
     isForDownhill: true,
     isLowHydrogen: false,
-    currentFactor: 0.8,
     gPerMinA: 0.15,
     recoveryPct: 68,
     massOverCore: 1.25,
@@ -72,7 +68,6 @@ const CLASSES: Readonly<Record<string, CoveredClass>> = {
     positions: 'all',
     isForDownhill: true,
     isLowHydrogen: false,
-    currentFactor: 0.9,
     gPerMinA: 0.145,
     recoveryPct: 67,
     massOverCore: 1.35,
@@ -84,7 +79,6 @@ const CLASSES: Readonly<Record<string, CoveredClass>> = {
     positions: 'all',
     isForDownhill: true,
     isLowHydrogen: false,
-    currentFactor: 1.05,
     gPerMinA: 0.173,
     recoveryPct: 65,
     massOverCore: 1.5,
@@ -96,7 +90,6 @@ const CLASSES: Readonly<Record<string, CoveredClass>> = {
     positions: 'all',
     isForDownhill: false,
     isLowHydrogen: true,
-    currentFactor: 1,
     gPerMinA: 0.167,
     recoveryPct: 70,
     massOverCore: 1.5,
@@ -108,7 +101,6 @@ const CLASSES: Readonly<Record<string, CoveredClass>> = {
     positions: 'flat-horizontal',
     isForDownhill: false,
     isLowHydrogen: false,
-    currentFactor: 1.3,
     gPerMinA: 0.232,
     recoveryPct: 67,
     massOverCore: 2,
@@ -120,7 +112,6 @@ const CLASSES: Readonly<Record<string, CoveredClass>> = {
     positions: 'all',
     isForDownhill: false,
     isLowHydrogen: false,
-    currentFactor: 0.8,
     gPerMinA: 0.165,
     recoveryPct: 66,
     massOverCore: 1.4,
@@ -161,6 +152,35 @@ function readClass(classification: string): CoveredClass | null {
   const covering = MILD.exec(text)?.groups?.['covering']
   if (covering !== undefined) return CLASSES[covering] ?? null
   return HIGH_ALLOY.test(text) ? (CLASSES['stainless'] ?? null) : null
+}
+
+/** Inch and metric names of one size differ by a few hundredths: 1/8 in is sold as 3.2 mm. */
+const SAME_SIZE_MM = 0.06
+/** So much beyond the table, 2 mm and 5 mm, is still its last size. */
+const BEYOND_MM = 0.25
+
+/**
+ * Usual current of an electrode by class and diameter. Between two sizes of the table in proportion: 2.5 mm lies
+ * between 3/32 and 1/8 in.
+ * @returns null of a class or a size that the table does not have
+ * @example coveredRangeOf({ classification: 'E7018', diameterMm: 3.2 }) // { minA: 90, maxA: 160, … }
+ */
+export function coveredRangeOf({
+  classification,
+  diameterMm,
+}: Pick<Wire, 'classification' | 'diameterMm'>): CurrentRow | null {
+  const ranges = coveredClassOf(classification)?.ranges ?? []
+  const [first, last] = [ranges[0], ranges.at(-1)]
+  if (!first || !last) return null
+  if (diameterMm < first.diameterMm - BEYOND_MM || diameterMm > last.diameterMm + BEYOND_MM) return null
+  const same = ranges.find((row) => Math.abs(row.diameterMm - diameterMm) < SAME_SIZE_MM)
+  if (same) return same
+  const upper = ranges.find((row) => row.diameterMm >= diameterMm) ?? last
+  const lower = ranges.findLast((row) => row.diameterMm <= diameterMm) ?? first
+  const span = upper.diameterMm - lower.diameterMm
+  const share = span === 0 ? 0 : (diameterMm - lower.diameterMm) / span
+  const between = (key: 'minA' | 'maxA') => Math.round(lower[key] + share * (upper[key] - lower[key]))
+  return { diameterMm, minA: between('minA'), maxA: between('maxA') }
 }
 
 /** Longest of the thin electrodes, and what all thicker ones measure, mm (AWS A5.1: 12 in and 14 in; from memory). */

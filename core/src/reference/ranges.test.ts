@@ -3,6 +3,7 @@ import { demoShop } from '../testing/samples.ts'
 import { lensShade } from './lensShades.ts'
 import { sprayTransitionA } from './sprayTransition.ts'
 import { tungstenCurrentRange } from './tungstenRanges.ts'
+import { sampleWire } from '../testing/equipment.ts'
 import { wireCurrentRange, wireDiametersFor } from './wireRanges.ts'
 
 describe('lens shades, ANSI Z49.1 (from memory)', () => {
@@ -48,11 +49,21 @@ describe('usable current of wires, common practice', () => {
   })
   it('finds the sizes whose range holds all of the currents, its ends too', () => {
     const steel = { form: 'solid', metal: 'carbon-steel', classification: 'ER70S-6' } as const
-    expect(wireDiametersFor(steel, 60, 220)).toEqual([0.9])
-    expect(wireDiametersFor(steel, 100, 150)).toEqual([0.8, 0.9, 1.0, 1.2])
-    expect(wireDiametersFor(steel, 59, 221)).toEqual([])
-    expect(wireDiametersFor({ ...steel, form: 'rod' }, 60, 100)).toEqual([])
-    expect(wireDiametersFor({ ...steel, metal: 'aluminium' }, 100, 150)).toEqual([0.9, 1.0])
+    expect(wireDiametersFor(steel, 'gmaw-short', 60, 220)).toEqual([0.9])
+    expect(wireDiametersFor(steel, 'gmaw-short', 100, 150)).toEqual([0.8, 0.9, 1.0, 1.2])
+    expect(wireDiametersFor(steel, 'gmaw-short', 59, 221)).toEqual([])
+    expect(wireDiametersFor({ ...steel, form: 'rod' }, 'gtaw-dc', 60, 100)).toEqual([])
+    expect(wireDiametersFor({ ...steel, metal: 'aluminium' }, 'gmaw-spray', 100, 150)).toEqual([0.9, 1.0])
+  })
+  it('a spray begins at its transition and goes beyond what the wire short-circuits at', () => {
+    const sprayed = sampleWire({ form: 'solid', metal: 'carbon-steel', diameterMm: 0.762 })
+    const range = wireCurrentRange(sprayed, 'gmaw-spray')
+    expect(range?.minA).toBe(sprayTransitionA('carbon-steel', 0.762))
+    expect(range?.maxA).toBeGreaterThanOrEqual(1.2 * (range?.minA ?? Infinity))
+    expect(range?.maxA).toBeGreaterThan(wireCurrentRange(sprayed, 'gmaw-short')?.maxA ?? Infinity)
+    expect(wireDiametersFor(sprayed, 'gmaw-spray', 200, 240)).toEqual([0.9, 1.0])
+    const aluminium = { ...sprayed, metal: 'aluminium' } as const
+    expect(wireCurrentRange(aluminium, 'gmaw-spray')).toEqual(wireCurrentRange(aluminium))
   })
   it('rises with diameter, for every form and metal', () => {
     for (const [form, metal] of [
@@ -61,10 +72,11 @@ describe('usable current of wires, common practice', () => {
       ['cored-self-shielded', 'carbon-steel'],
       ['cored-gas-shielded', 'carbon-steel'],
     ] as const) {
-      const sizes = wireDiametersFor({ form, metal, classification: '' }, 0, Infinity)
+      const sizes = wireDiametersFor({ form, metal, classification: '' }, 'gmaw-short', 0, Infinity)
       expect(sizes).toEqual([])
       const mid = [100, 150, 200].map(
-        (amps) => wireDiametersFor({ form, metal, classification: '' }, amps, amps)[0] ?? Infinity,
+        (amps) =>
+          wireDiametersFor({ form, metal, classification: '' }, 'gmaw-short', amps, amps)[0] ?? Infinity,
       )
       expect(mid).toEqual([...mid].sort((a, b) => a - b))
     }

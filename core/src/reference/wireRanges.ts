@@ -1,17 +1,20 @@
-/** Usable current of wires by form, metal and diameter: what common practice runs, spray of the larger ones included. */
+/** Usable current of wires by form, metal, diameter and transfer: what common practice runs. */
 import type { Wire } from '../model/equipment.ts'
 import { commonPractice, dataPlate, type Source } from '../basis/source.ts'
-import { COVERED_RANGE_SOURCE, coveredClassOf } from './coveredElectrodes.ts'
+import type { ProcessId } from '../model/process.ts'
+import { COVERED_RANGE_SOURCE, coveredClassOf, coveredRangeOf, type CurrentRow } from './coveredElectrodes.ts'
 
-interface RangeRow {
-  readonly diameterMm: number
-  readonly minA: number
-  readonly maxA: number
-}
-
-const rows = (...list: [number, number, number][]): RangeRow[] =>
+const rows = (...list: [number, number, number][]): CurrentRow[] =>
   list.map(([diameterMm, minA, maxA]) => ({ diameterMm, minA, maxA }))
 
+/** Sprayed, a wire is meant for what lies above its transition, and runs higher than it short-circuits. */
+const SPRAYED_STEEL = rows(
+  [0.8, 150, 200],
+  [0.9, 165, 250],
+  [1.0, 185, 280],
+  [1.2, 220, 350],
+  [1.6, 275, 450],
+)
 const SOLID_STEEL = rows(
   [0.6, 30, 100],
   [0.8, 40, 150],
@@ -32,12 +35,13 @@ const TABLE_SOURCE: Source = commonPractice('usual current range of the wire, co
 /** What of a wire or an electrode its range rests on. */
 type RangedWire = Pick<Wire, 'form' | 'metal' | 'classification'>
 
-function table(wire: RangedWire): readonly RangeRow[] {
+function table(wire: RangedWire, process: ProcessId | null): readonly CurrentRow[] {
   if (wire.form === 'cored-self-shielded') return CORED_SELF
   if (wire.form === 'cored-gas-shielded') return CORED_GAS
   if (wire.form === 'rod') return []
   if (wire.form === 'covered') return coveredClassOf(wire.classification)?.ranges ?? []
-  return wire.metal === 'aluminium' ? SOLID_ALUMINIUM : SOLID_STEEL
+  if (wire.metal === 'aluminium') return SOLID_ALUMINIUM
+  return process === 'gmaw-spray' ? SPRAYED_STEEL : SOLID_STEEL
 }
 
 export interface CurrentRange {
@@ -54,21 +58,33 @@ function ownRange({ currentMinA: minA, currentMaxA: maxA }: Wire): CurrentRange 
 }
 
 /**
+ * @param process whose transfer decides; null for what the wire is used for at all
  * @returns the wire's own range where its data gives one, else the table's; null where neither has it
  * @example wireCurrentRange(wire) // { minA: 60, maxA: 220, … }
  */
-export function wireCurrentRange(wire: Wire): CurrentRange | null {
+export function wireCurrentRange(wire: Wire, process: ProcessId | null = null): CurrentRange | null {
   const own = ownRange(wire)
   if (own) return own
-  const row = table(wire).find((r) => Math.abs(r.diameterMm - wire.diameterMm) < SAME_SIZE_MM)
+  if (wire.form === 'covered') {
+    const row = coveredRangeOf(wire)
+    return row && { minA: row.minA, maxA: row.maxA, stableA: row.minA, source: COVERED_RANGE_SOURCE }
+  }
+  const rowOf = (transfer: ProcessId | null) =>
+    table(wire, transfer).find((r) => Math.abs(r.diameterMm - wire.diameterMm) < SAME_SIZE_MM)
+  const row = rowOf(process)
   if (!row) return null
-  const { minA, maxA } = row
-  const source = wire.form === 'covered' ? COVERED_RANGE_SOURCE : TABLE_SOURCE
-  return { minA, maxA, stableA: minA, source }
+  // Whether it sprays is another question; that it burns at all is this one.
+  const { minA: stableA } = rowOf(null) ?? row
+  return { minA: row.minA, maxA: row.maxA, stableA, source: TABLE_SOURCE }
 }
 
 /** @returns diameters of the same form and metal whose range holds all of the currents, mm, smallest first */
-export const wireDiametersFor = (wire: RangedWire, leastA: number, mostA: number): readonly number[] =>
-  table(wire)
+export const wireDiametersFor = (
+  wire: RangedWire,
+  process: ProcessId,
+  leastA: number,
+  mostA: number,
+): readonly number[] =>
+  table(wire, process)
     .filter((row) => row.minA <= leastA && mostA <= row.maxA)
     .map((row) => row.diameterMm)

@@ -247,13 +247,15 @@ export const samplePart = <K extends PartKind>(kind: K, part: Partial<PartOf<K>>
   ...part,
 })
 
-type SamplePart = Partial<Chosen> & Partial<Settings> & Partial<Pick<Shop, 'unitSystem' | 'aluminiumTip'>>
+type SamplePart = Partial<Chosen> &
+  Partial<Settings> &
+  Partial<Pick<Shop, 'unitSystem' | 'aluminiumTip' | 'assumptions'>>
 
 /** A wire set-up of circuit, source, gun, wire and gas that go together; other places are empty. */
 export function sampleCapability(part: SamplePart = {}): Capability {
   const { process = 'gmaw-short', polarity = 'dcep', start = null, electronicsNear = false } = part
   const { stickOutMm = null, flowLPerMin = null, linksSetV = null } = part
-  const { unitSystem = 'imperial', aluminiumTip = 'one-over' } = part
+  const { unitSystem = 'imperial', aluminiumTip = 'one-over', assumptions = {} } = part
   const shop: Shop = {
     id: 's',
     name: 's',
@@ -262,7 +264,7 @@ export function sampleCapability(part: SamplePart = {}): Capability {
     ruleBook: 'north-american',
     currency: 'USD',
     aluminiumTip,
-    assumptions: {},
+    assumptions,
   }
   const circuit: Circuit = {
     id: 'c',

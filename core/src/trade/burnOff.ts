@@ -6,6 +6,7 @@ import type { Reckoner } from '../calculation/reckoner.ts'
 import type { Wire } from '../model/equipment.ts'
 import type { Metal } from '../model/material.ts'
 import type { ProcessId } from '../model/process.ts'
+import { coredUsabilityOf } from '../reference/classification.ts'
 
 interface BurnOff {
   /** mm/(s·A) at 1.2 mm. */
@@ -24,8 +25,13 @@ const COEFFICIENTS: Readonly<Record<Metal, BurnOff>> = {
 }
 /** Silicon lowers what melts: the 4xxx fillers burn off more slowly than the 5xxx. */
 const ALUMINIUM_SILICON: BurnOff = { alpha: 0.8, beta: 0 }
-const coefficientsOf = ({ metal, classification }: MeltedWire): BurnOff =>
-  metal === 'aluminium' && /4[0-9]{3}/.test(classification) ? ALUMINIUM_SILICON : COEFFICIENTS[metal]
+function coefficientsOf({ metal, form, classification }: MeltedWire): BurnOff {
+  if (form === 'cored-self-shielded') {
+    const { alpha, beta } = COEFFICIENTS['carbon-steel']
+    return { alpha: coredUsabilityOf(classification)?.value.burnOff ?? alpha, beta }
+  }
+  return metal === 'aluminium' && /4[0-9]{3}/.test(classification) ? ALUMINIUM_SILICON : COEFFICIENTS[metal]
+}
 
 /** The figures of a wire that melting rests on. */
 export type MeltedWire = Pick<Wire, 'metal' | 'form' | 'diameterMm' | 'classification'>
@@ -39,7 +45,8 @@ const EXTENSION: Partial<Record<ProcessId, AssumptionKey>> = {
   'fcaw-g': 'extensionFcawGMm',
 }
 
-const extensionKey = (process: ProcessId): AssumptionKey => EXTENSION[process] ?? 'extensionShortMm'
+const extensionOf = (process: ProcessId, { classification }: MeltedWire): AssumptionKey | number =>
+  coredUsabilityOf(classification)?.value.extensionMm ?? EXTENSION[process] ?? 'extensionShortMm'
 
 export const isCored = (wire: Pick<Wire, 'form'>): boolean =>
   wire.form === 'cored-self-shielded' || wire.form === 'cored-gas-shielded'
@@ -115,7 +122,7 @@ function coefficients(wire: MeltedWire, r: Reckoner) {
  * @returns mm/min
  */
 export const wireFeedSpeed = (wire: MeltedWire, currentA: number, process: ProcessId, r: Reckoner): number =>
-  r.take(wireFeed, { I: currentA, ...coefficients(wire, r), L: extensionKey(process) })
+  r.take(wireFeed, { I: currentA, ...coefficients(wire, r), L: extensionOf(process, wire) })
 
 const feed = input('wire feed speed', 'mm/min', jobField('as set'))
 const feedCurrentSteel = calculation({
@@ -159,5 +166,5 @@ export function currentAtFeed(
   const { α, β } = coefficients(wire, r)
   return β === 0
     ? r.take(feedCurrentAluminium, { α, v: feedMmPerMin })
-    : r.take(feedCurrentSteel, { α, β, L: extensionKey(process), v: feedMmPerMin })
+    : r.take(feedCurrentSteel, { α, β, L: extensionOf(process, wire), v: feedMmPerMin })
 }

@@ -1,8 +1,9 @@
 /** Weld metal, filler and arc time of a weld line. */
 import { commonPractice, computed, handbook, jobField } from '../basis/source.ts'
-import { assumed, calculation, from, input } from '../calculation/calculation.ts'
+import { assumed, calculation, from, input, inputOrAssumed } from '../calculation/calculation.ts'
 import type { Reckoner } from '../calculation/reckoner.ts'
 import { type Joint } from '../model/job.ts'
+import type { Metal } from '../model/material.ts'
 import type { ProcessId } from '../model/process.ts'
 import { DENSITY, MATERIALS } from '../reference/materials.ts'
 import { PROCESSES } from '../reference/processes.ts'
@@ -92,7 +93,7 @@ const travelGtaw = calculation({
   unit: 'mm/min',
   expression: 's_0 * sqrt(3.175 / t)',
   inputs: {
-    s_0: assumed('travelGtawMmPerMin'),
+    s_0: inputOrAssumed('travel speed on 1/8 in', 'mm/min', commonPractice()),
     t: from(...heatedThickness),
   },
   compute: ({ s_0, t }) => s_0 * Math.sqrt(3.175 / t),
@@ -109,6 +110,9 @@ export const arcTimeByTravel = calculation({
   source: computed('length over speed'),
 })
 /** @returns mm/min, for a part or a layer of this thickness */
-export const travelGtawMmPerMin = (passThicknessMm: number, r: Reckoner): number =>
-  r.take(travelGtaw, { t: passThicknessMm })
+export const travelGtawMmPerMin = (passThicknessMm: number, metal: Metal, r: Reckoner): number =>
+  r.take(travelGtaw, {
+    s_0: metal === 'aluminium' ? 'travelGtawAluminiumMmPerMin' : 'travelGtawMmPerMin',
+    t: passThicknessMm,
+  })
 export const arcTime = from(arcTimeByRate, arcTimeByTravel)

@@ -29,11 +29,13 @@ describe('gas flow', () => {
     expect(gasFlowOf(parts({ wire: sampleWire({ diameterMm: 0.6 }) }), r)).toBe(12)
     expect(gasFlowOf(parts({}), r)).toBe(12)
   })
-  it('by TIG a litre a cup number; a number 7 where none is chosen', () => {
+  it('by TIG 15 ft³/h through a cup 6 (common practice, no source); a number 7 where none is chosen', () => {
     const tig = { process: PROCESSES['gtaw-dc'] }
     const cup = samplePart('cup', { number: 10 })
-    expect(gasFlowOf(parts({ ...tig, cup }), r)).toBe(10)
-    expect(gasFlowOf(parts(tig), r)).toBe(7)
+    const number6 = samplePart('cup', { number: 6 })
+    expect(Math.abs(gasFlowOf(parts({ ...tig, cup: number6 }), r) * 2.1189 - 15)).toBeLessThan(0.2)
+    expect(gasFlowOf(parts({ ...tig, cup }), r)).toBeCloseTo(11.8, 9)
+    expect(gasFlowOf(parts(tig), r)).toBeCloseTo(8.26, 9)
   })
 })
 

@@ -1,8 +1,9 @@
 /** Flow of shielding gas: as set at the meter, else by the cup or by the wire. */
 import { commonPractice, jobField } from '../basis/source.ts'
-import { assumed, calculation, from, input } from '../calculation/calculation.ts'
+import { assumed, calculation, from, input, inputOrAssumed } from '../calculation/calculation.ts'
 import type { Reckoner } from '../calculation/reckoner.ts'
 import type { Cup, Gas, SetUp, Wire } from '../model/equipment.ts'
+import type { ProcessId } from '../model/process.ts'
 import type { Process } from '../reference/processes.ts'
 
 export interface FlowParts {
@@ -42,7 +43,7 @@ const wireFlow = calculation({
   inputs: {
     q: assumed('flowPerWireMm'),
     d: input('wire diameter', 'mm diameter', jobField('wire of the set-up')),
-    Q_0: assumed('flowWireLeastLPerMin'),
+    Q_0: inputOrAssumed('least flow of its transfer', 'L/min', commonPractice()),
   },
   compute: ({ q, d, Q_0 }) => Math.max(q * d, Q_0),
   source: commonPractice(),
@@ -63,12 +64,18 @@ const heliumFlow = calculation({
 })
 export const gasFlow = from(setFlow, cupFlow, wireFlow, heliumFlow)
 
+/** A spray's longer arc and larger pool take more cover than short-circuit does. */
+const SPRAYS: ReadonlySet<ProcessId> = new Set(['gmaw-spray', 'gmaw-pulse'])
+
 /** @returns L/min */
 export function gasFlowOf({ settings, process, wire, cup, gas }: FlowParts, r: Reckoner): number {
   if (settings.flowLPerMin !== null) return r.take(setFlow, { Q: settings.flowLPerMin })
   const Q =
     process.family === 'gtaw'
       ? r.take(cupFlow, { N: cup?.number ?? USUAL_CUP })
-      : r.take(wireFlow, { d: wire?.diameterMm ?? USUAL_WIRE_MM })
+      : r.take(wireFlow, {
+          d: wire?.diameterMm ?? USUAL_WIRE_MM,
+          Q_0: SPRAYS.has(process.id) ? 'flowSprayLeastLPerMin' : 'flowWireLeastLPerMin',
+        })
   return gas && gas.heliumPct > 0 ? r.take(heliumFlow, { Q, y: gas.heliumPct }) : Q
 }

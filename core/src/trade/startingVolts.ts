@@ -7,6 +7,7 @@ import type { Gas } from '../model/equipment.ts'
 import type { Metal } from '../model/material.ts'
 import type { ProcessId } from '../model/process.ts'
 import { PROCESSES } from '../reference/processes.ts'
+import { coredUsabilityOf } from '../reference/classification.ts'
 import { isCo2 } from '../reference/gases.ts'
 import { wantedCurrent } from './wantedCurrent.ts'
 
@@ -57,24 +58,55 @@ const softerVolts = calculation({
   inputs: { ...line, c: assumed('voltsFcawMixedV') },
   compute: ({ U_0, s, I, c }) => U_0 + s * I - c,
 })
-export const startingVolts = from(plainVolts, hotterVolts, softerVolts)
+/** Some classes of self-shielded wire burn a far longer arc than the others. */
+const classVolts = calculation({
+  ...volts,
+  id: 'starting-volts-class',
+  title: 'Arc volts to start with, by the class of the wire',
+  expression: 'U_0 + s * I + c',
+  inputs: { ...line, c: input('volts of this class above the others', 'V', PRACTICE) },
+  compute: ({ U_0, s, I, c }) => U_0 + s * I + c,
+})
+/** Helium takes more volts across the same gap. */
+const heliumVolts = calculation({
+  ...volts,
+  id: 'starting-volts-helium',
+  title: 'Arc volts to start with, in a helium mix',
+  expression: 'U_0 + s * I + c',
+  inputs: { ...line, c: assumed('voltsHeliumV') },
+  compute: ({ U_0, s, I, c }) => U_0 + s * I + c,
+})
+export const startingVolts = from(plainVolts, hotterVolts, softerVolts, classVolts, heliumVolts)
+
+/** From this share on a mix is one of helium. */
+const HELIUM_MIX_PCT = 50
+
+/** What the arc burns in and from. */
+export interface ArcOf {
+  readonly metal: Metal
+  /** Null where none flows, or none is chosen. */
+  readonly gas: Pick<Gas, 'co2Pct' | 'heliumPct'> | null
+  /** Of the wire; null where none is chosen. */
+  readonly classification: string | null
+}
 
 /**
- * @param gas null where none flows, or none is chosen
  * @returns V across the arc, at the current that the weld wants
- * @example startingVoltsOf('gmaw-short', 'carbon-steel', co2, 132, r) // 19.8
+ * @example startingVoltsOf('gmaw-short', { metal: 'carbon-steel', gas: co2, classification: null }, 132, r) // 19.5
  */
 export function startingVoltsOf(
   process: ProcessId,
-  metal: Metal,
-  gas: Pick<Gas, 'co2Pct'> | null,
-  currentA: number,
+  { metal, gas, classification }: ArcOf,
+  I: number,
   r: Reckoner,
 ): number {
   const { base: U_0, perA: s } =
     metal === 'aluminium' && PROCESSES[process].feedsWire ? ALUMINIUM : LINES[process]
-  const asCo2 = gas !== null && isCo2(gas)
-  if (process === 'gmaw-short' && asCo2) return r.take(hotterVolts, { U_0, s, I: currentA })
-  if (process === 'fcaw-g' && gas !== null && !asCo2) return r.take(softerVolts, { U_0, s, I: currentA })
-  return r.take(plainVolts, { U_0, s, I: currentA })
+  const isCo2Arc = gas !== null && isCo2(gas)
+  if (process === 'gmaw-short' && isCo2Arc) return r.take(hotterVolts, { U_0, s, I })
+  if (process === 'gmaw-short' && (gas?.heliumPct ?? 0) >= HELIUM_MIX_PCT && metal !== 'aluminium')
+    return r.take(heliumVolts, { U_0, s, I })
+  if (process === 'fcaw-g' && gas !== null && !isCo2Arc) return r.take(softerVolts, { U_0, s, I })
+  const c = process === 'fcaw-s' ? (coredUsabilityOf(classification ?? '')?.value.moreV ?? 0) : 0
+  return c > 0 ? r.take(classVolts, { U_0, s, I, c }) : r.take(plainVolts, { U_0, s, I })
 }

@@ -1,6 +1,7 @@
 /**
- * The current that a joint wants. Up to a thickness the arc melts through the part, and the current grows with it;
- * above, only the faces have to fuse, and it grows with the root. `docs/model.md` has it on one page, with its residuals.
+ * The current that a joint needs. Up to a thickness the arc melts through the part, and the current grows with it;
+ * above, only the faces have to fuse, and it grows with the root. A stick is set by its own range (`stickCurrent.ts`).
+ * `docs/model.md` has it on one page, with its residuals.
  */
 import type { AssumptionKey } from '../assumptions/list.ts'
 import { commonPractice, handbook, jobField } from '../basis/source.ts'
@@ -9,15 +10,13 @@ import type { Reckoner } from '../calculation/reckoner.ts'
 import type { Joint } from '../model/job.ts'
 import type { Position } from '../model/jointKinds.ts'
 import type { Metal } from '../model/material.ts'
-import type { Wire } from '../model/equipment.ts'
 import type { ProcessId } from '../model/process.ts'
 import { MATERIALS } from '../reference/materials.ts'
 import { PROCESSES } from '../reference/processes.ts'
 import { SPRAY_TRANSITION_SOURCE, sprayTransitionA } from '../reference/sprayTransition.ts'
-import { COVERED_SOURCE } from '../reference/coveredElectrodes.ts'
-import { classOfElectrode } from './covered.ts'
 import { thickerMm, thinnerMm } from './groove.ts'
 import { heatedThickness, heatedThicknessMm } from './layers.ts'
+import { type Carrier, stickCurrent, stickCurrentOf, type StickLaw } from './stickCurrent.ts'
 
 const PER_MM: Readonly<Record<Metal, AssumptionKey>> = {
   'carbon-steel': 'ampsPerMmCarbonSteel',
@@ -25,7 +24,7 @@ const PER_MM: Readonly<Record<Metal, AssumptionKey>> = {
   aluminium: 'ampsPerMmAluminium',
 }
 
-const PROCESS_FACTOR: Readonly<Record<ProcessId, AssumptionKey>> = {
+const PROCESS_FACTOR: Readonly<Record<Exclude<ProcessId, 'smaw'>, AssumptionKey>> = {
   'gmaw-short': 'shortCircuitFactor',
   'gmaw-spray': 'sprayFactor',
   'gmaw-pulse': 'pulseFactor',
@@ -33,7 +32,6 @@ const PROCESS_FACTOR: Readonly<Record<ProcessId, AssumptionKey>> = {
   'fcaw-g': 'fcawGFactor',
   'gtaw-dc': 'gtawFactor',
   'gtaw-ac': 'gtawFactor',
-  smaw: 'stickFactor',
 }
 
 const JOINT_FACTOR: Readonly<Record<Joint['kind'], AssumptionKey>> = {
@@ -69,34 +67,52 @@ const POSITION_FACTOR: Readonly<Record<Position, AssumptionKey | null>> = {
 export const thinnerFamily = (joint: Joint): Metal =>
   MATERIALS[joint.thicknessAMm <= joint.thicknessBMm ? joint.materialA : joint.materialB].family
 
-const meltThroughKey = (process: ProcessId): AssumptionKey =>
-  PROCESSES[process].family === 'gtaw' ? 'meltThroughGtawMm' : 'meltThroughWireMm'
-
 const PRACTICE = commonPractice('common practice: fitted to everyday settings, docs/model.md')
 const thickness = from(...heatedThickness)
 
-export const meltThrough = calculation({
-  id: 'melt-through',
+const melted = {
   title: 'Up to here the arc melts through the part; above it only the faces have to fuse',
   symbol: 't_0',
   unit: 'mm',
+  source: PRACTICE,
+} as const
+const meltThroughPlain = calculation({
+  ...melted,
+  id: 'melt-through',
   expression: 't_0',
   inputs: { t_0: inputOrAssumed('melted through up to', 'mm', PRACTICE) },
   compute: ({ t_0 }) => t_0,
-  source: PRACTICE,
 })
+/** A thicker wire carries more current to thick parts, and none to sheet: there the part decides. */
+const meltThroughByWire = calculation({
+  ...melted,
+  id: 'melt-through-by-wire',
+  expression: 't_w * d / d_0',
+  inputs: {
+    t_w: assumed('meltThroughWireMm'),
+    d: inputOrAssumed('wire diameter', 'mm diameter', jobField('wire of the set-up')),
+    d_0: assumed('usualWireMm'),
+  },
+  compute: ({ t_w, d, d_0 }) => (t_w * d) / d_0,
+})
+export const meltThrough = from(meltThroughPlain, meltThroughByWire)
 
-/** However thick the plate, a stick melts a bead of its own size: from here on the electrode decides. */
-const stickThickness = calculation({
-  id: 'stick-thickness',
-  title: 'Thickness that a stick still minds: above it the electrode decides, not the plate',
-  symbol: 't_s',
+export const burnThrough = calculation({
+  id: 'burn-through',
+  title: 'Thicker parts do not burn through',
+  symbol: 't_b',
   unit: 'mm',
-  expression: 'min(t, t_most)',
-  inputs: { t: thickness, t_most: assumed('stickThickestMm') },
-  compute: ({ t, t_most }) => Math.min(t, t_most),
+  expression: 't_b',
+  inputs: { t_b: inputOrAssumed('burns through up to', 'mm', PRACTICE) },
+  compute: ({ t_b }) => t_b,
   source: PRACTICE,
 })
+/** Thinner parts burn through where the current is far too high. */
+const BURN_THROUGH: Readonly<Record<'wire' | 'tungsten' | 'covered', AssumptionKey>> = {
+  wire: 'burnThroughWireMm',
+  tungsten: 'burnThroughGtawMm',
+  covered: 'burnThroughWireMm',
+}
 
 export const drivingThickness = calculation({
   id: 'driving-thickness',
@@ -105,49 +121,8 @@ export const drivingThickness = calculation({
   symbol: 't_e',
   unit: 'mm',
   expression: 'min(t, sqrt(t * t_0))',
-  inputs: { t: from(...heatedThickness, stickThickness), t_0: from(meltThrough) },
+  inputs: { t: thickness, t_0: meltThrough },
   compute: ({ t, t_0 }) => Math.min(t, Math.sqrt(t * t_0)),
-  source: PRACTICE,
-})
-
-const wireFactor = calculation({
-  id: 'wire-factor',
-  title: 'Factor of the wire: a thicker one carries more to the same joint',
-  symbol: 'f_w',
-  unit: '×',
-  expression: 'sqrt(d / d_0)',
-  inputs: {
-    d: inputOrAssumed('wire diameter', 'mm diameter', jobField('wire of the set-up')),
-    d_0: assumed('usualWireMm'),
-  },
-  compute: ({ d, d_0 }) => Math.sqrt(d / d_0),
-  source: PRACTICE,
-})
-
-/** A stick is set by its diameter first, and by the plate second. */
-const stickFactor = calculation({
-  id: 'stick-diameter-factor',
-  title: 'Factor of the electrode: its amps go with its diameter, and with its covering',
-  symbol: 'f_w',
-  unit: '×',
-  expression: 'c * d / d_0',
-  inputs: {
-    c: input('current of its class against E7018', '×', COVERED_SOURCE),
-    d: inputOrAssumed('electrode diameter', 'mm diameter', jobField('electrode of the set-up')),
-    d_0: assumed('usualStickMm'),
-  },
-  compute: ({ c, d, d_0 }) => (c * d) / d_0,
-  source: commonPractice('common practice: an ampere for each thousandth of an inch of its core'),
-})
-
-const noWire = calculation({
-  id: 'wire-factor-none',
-  title: 'No wire carries the current: no factor',
-  symbol: 'f_w',
-  unit: '×',
-  expression: '1',
-  inputs: {},
-  compute: () => 1,
   source: PRACTICE,
 })
 
@@ -162,7 +137,7 @@ const heatSink = calculation({
     t_1: input('thinner part', 'mm', jobField('thickness of the weld')),
     t_2: input('thicker part', 'mm', jobField('thickness of the weld')),
     q: assumed('heatSinkRatio'),
-    t_0: from(meltThrough),
+    t_0: meltThrough,
   },
   compute: ({ h, t_1, t_2, q, t_0 }) =>
     1 + (h - 1) * Math.min(1, (t_2 / t_1 - 1) / (q - 1)) * Math.min(1, Math.max(0, 2 - t_1 / t_0)),
@@ -176,16 +151,15 @@ const perMm = calculation({
   title: 'Current per thickness of this joint',
   symbol: 'K',
   unit: 'A/mm',
-  expression: 'k * f_p * f_j * f_w * f_h * f_o',
+  expression: 'k * f_p * f_j * f_h * f_o',
   inputs: {
     k: inputOrAssumed('current per thickness', 'A/mm', PRACTICE),
     f_p: inputOrAssumed('factor of the process', '×', PRACTICE),
     f_j: inputOrAssumed('factor of the joint', '×', PRACTICE),
-    f_w: from(wireFactor, stickFactor, noWire),
     f_h: from(heatSink),
     f_o: inputOrAssumed('factor of the position', '×', PRACTICE),
   },
-  compute: ({ k, f_p, f_j, f_w, f_h, f_o }) => k * f_p * f_j * f_w * f_h * f_o,
+  compute: ({ k, f_p, f_j, f_h, f_o }) => k * f_p * f_j * f_h * f_o,
   source: PRACTICE,
 })
 
@@ -212,7 +186,7 @@ const perMmWarm = calculation({
 
 export const currentPerMm = from(perMm, perMmWarm)
 
-export const jointCurrent = calculation({
+const plateCurrent = calculation({
   id: 'joint-current',
   title: 'Current that the joint takes',
   symbol: 'I_j',
@@ -222,6 +196,7 @@ export const jointCurrent = calculation({
   compute: ({ t_e, K }) => t_e * K,
   source: PRACTICE,
 })
+export const jointCurrent = from(plateCurrent, stickCurrent)
 const transition = input(
   'current above which this wire sprays; 0 where it need not',
   'A',
@@ -233,7 +208,7 @@ export const wantedCurrent = calculation({
   symbol: 'I',
   unit: 'A',
   expression: 'max(I_j, I_t)',
-  inputs: { I_j: from(jointCurrent), I_t: transition },
+  inputs: { I_j: jointCurrent, I_t: transition },
   compute: ({ I_j, I_t }) => Math.max(I_j, I_t),
   source: PRACTICE,
 })
@@ -243,7 +218,7 @@ export const leastWindowCurrent = calculation({
   symbol: 'I_low',
   unit: 'A',
   expression: 'max(I_j * (1 - w / 100), I_t)',
-  inputs: { I_j: from(jointCurrent), w: assumed('windowLowPct'), I_t: transition },
+  inputs: { I_j: jointCurrent, w: assumed('windowLowPct'), I_t: transition },
   compute: ({ I_j, w, I_t }) => Math.max(I_j * (1 - w / 100), I_t),
   source: PRACTICE,
 })
@@ -254,18 +229,27 @@ export const mostWindowCurrent = calculation({
   symbol: 'I_high',
   unit: 'A',
   expression: 'I_j * (1 + w / 100)',
-  inputs: { I_j: from(jointCurrent), w: assumed('windowHighPct') },
+  inputs: { I_j: jointCurrent, w: assumed('windowHighPct') },
   compute: ({ I_j, w }) => I_j * (1 + w / 100),
   source: PRACTICE,
 })
 
+/** How the current goes with the thickness of plate. */
+export interface PlateLaw {
+  readonly by: 'plate'
+  /** Amps for each millimetre of driving thickness, all factors multiplied. */
+  readonly perMmA: number
+  /** Up to this the part is melted through, and the current goes straight with the thickness, mm. */
+  readonly meltThroughMm: number
+}
+export type ThicknessLaw = PlateLaw | StickLaw
+
 export interface WantedCurrent {
   /** What the current has to reckon with: the thinner part, by TIG on steel the layer of a groove, mm. */
   readonly heatedMm: number
-  /** Up to this the part is melted through, mm. */
-  readonly meltThroughMm: number
-  /** Amps for each millimetre of driving thickness, all factors multiplied. */
-  readonly perMmA: number
+  readonly law: ThicknessLaw
+  /** Thinner parts burn through where the current is far too high, mm. */
+  readonly burnThroughMm: number
   /** A */
   readonly wantedA: number
   /** The current that the joint alone would want, A; below `wantedA` where a spray cannot go so low. */
@@ -278,22 +262,46 @@ export interface WantedCurrent {
   readonly transitionA: number | null
 }
 
-/** Aluminium takes the figures of its metal as they are; steel and stainless those of the process. */
-const processKey = (metal: Metal, process: ProcessId): AssumptionKey =>
-  metal === 'aluminium' ? 'aluminiumProcessFactor' : PROCESS_FACTOR[process]
-
 /** A thickness that is written in inches is no thicker than the same in millimetres. */
 const ROUNDED_MM = 1e-6
 
-/** What of a wire or an electrode decides about the current. */
-export type Carrier = Pick<Wire, 'diameterMm' | 'classification'>
+function meltThroughMmOf(processId: ProcessId, metal: Metal, carrier: Carrier | null, r: Reckoner): number {
+  if (PROCESSES[processId].electrode === 'tungsten')
+    return r.take(meltThroughPlain, { t_0: 'meltThroughGtawMm' })
+  // Aluminium draws the heat away whatever wire brings it.
+  if (metal === 'aluminium') return r.take(meltThroughPlain, { t_0: 'meltThroughAluminiumMm' })
+  return r.take(meltThroughByWire, { d: carrier?.diameterMm ?? 'usualWireMm' })
+}
 
-function carrierFactor(processId: ProcessId, carrier: Carrier | null, r: Reckoner): number {
-  const { electrode } = PROCESSES[processId]
-  if (electrode === 'tungsten') return r.take(noWire, {})
-  if (electrode === 'wire') return r.take(wireFactor, { d: carrier?.diameterMm ?? 'usualWireMm' })
-  const c = carrier ? classOfElectrode(carrier).currentFactor : 1
-  return r.take(stickFactor, { c, d: carrier?.diameterMm ?? 'usualStickMm' })
+interface Plate {
+  readonly joint: Joint
+  readonly metal: Metal
+  readonly heatedMm: number
+  readonly preheatC: number | null
+}
+
+/** The current of a wire or of TIG: by the plate. */
+function plateCurrentOf(
+  { joint, metal, heatedMm, preheatC }: Plate,
+  processId: Exclude<ProcessId, 'smaw'>,
+  carrier: Carrier | null,
+  r: Reckoner,
+): { readonly jointA: number; readonly law: PlateLaw } {
+  const t_0 = meltThroughMmOf(processId, metal, carrier, r)
+  const t_e = r.take(drivingThickness, { t: heatedMm, t_0 })
+  const K_0 = r.take(perMm, {
+    k: PER_MM[metal],
+    // Aluminium takes the figures of its metal as they are; steel and stainless those of the process.
+    f_p: metal === 'aluminium' ? 'aluminiumProcessFactor' : PROCESS_FACTOR[processId],
+    f_j: JOINT_FACTOR[joint.kind],
+    f_h: r.take(heatSink, { t_1: thinnerMm(joint), t_2: thickerMm(joint), t_0 }),
+    f_o: POSITION_FACTOR[joint.position] ?? 1,
+  })
+  const K = preheatC === null ? K_0 : r.take(perMmWarm, { K_0, T_m: MELTS_AT[metal], T_p: preheatC })
+  return {
+    jointA: r.take(plateCurrent, { t_e, K }),
+    law: { by: 'plate', perMmA: K, meltThroughMm: t_0 },
+  }
 }
 
 /**
@@ -309,37 +317,31 @@ export function wantedCurrentOf(
   preheatC: number | null = null,
 ): WantedCurrent {
   const metal = thinnerFamily(joint)
-  const [t_1, t_2] = [thinnerMm(joint), thickerMm(joint)]
-  const t_0 = r.take(meltThrough, { t_0: meltThroughKey(processId) })
   const heatedMm = heatedThicknessMm(joint, processId, metal, r)
-  const isStick = PROCESSES[processId].electrode === 'covered'
-  const t_e = r.take(drivingThickness, {
-    t: isStick ? r.take(stickThickness, { t: heatedMm }) : heatedMm,
-    t_0,
-  })
-  const coldPerMmA = r.take(perMm, {
-    k: PER_MM[metal],
-    f_p: processKey(metal, processId),
-    f_j: JOINT_FACTOR[joint.kind],
-    f_w: carrierFactor(processId, carrier, r),
-    f_h: r.take(heatSink, { t_1, t_2, t_0 }),
-    f_o: POSITION_FACTOR[joint.position] ?? 1,
-  })
-  const perMmA =
-    preheatC === null
-      ? coldPerMmA
-      : r.take(perMmWarm, { K_0: coldPerMmA, T_m: MELTS_AT[metal], T_p: preheatC })
-  const jointA = r.take(jointCurrent, { t_e, K: perMmA })
+  const { jointA, law } =
+    processId === 'smaw'
+      ? stickCurrentOf(
+          carrier,
+          {
+            heatedMm,
+            positionFactor: POSITION_FACTOR[joint.position] ?? 1,
+            meltsAt: MELTS_AT[metal],
+            preheatC,
+          },
+          r,
+        )
+      : plateCurrentOf({ joint, metal, heatedMm, preheatC }, processId, carrier, r)
   const transitionA =
     processId === 'gmaw-spray' ? sprayTransitionA(metal, carrier?.diameterMm ?? USUAL_SPRAY_MM[metal]) : null
+  const burnThroughMm = r.take(burnThrough, { t_b: BURN_THROUGH[PROCESSES[processId].electrode] })
   return {
     heatedMm,
-    meltThroughMm: t_0,
-    perMmA,
+    law,
+    burnThroughMm,
     jointA,
     wantedA: r.take(wantedCurrent, { I_j: jointA, I_t: transitionA ?? 0 }),
     lowA: r.take(leastWindowCurrent, { I_j: jointA, I_t: transitionA ?? 0 }),
-    highA: t_1 <= t_0 + ROUNDED_MM ? r.take(mostWindowCurrent, { I_j: jointA }) : null,
+    highA: thinnerMm(joint) <= burnThroughMm + ROUNDED_MM ? r.take(mostWindowCurrent, { I_j: jointA }) : null,
     transitionA,
   }
 }

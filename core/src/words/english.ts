@@ -783,7 +783,6 @@ export const ENGLISH: Language = {
     'rest-alone-fails': 'Rest alone does not bring it in: the {what} wants shorter welds or less current',
     'gun-of-higher-class': 'A {holder} of a higher class: at this current rest alone does not cool this one',
     'size-that-runs': 'A diameter that runs there: {size}',
-    'thicker-stick': 'A thicker electrode, which wants and carries more current',
     'thinner-stick': 'A thinner electrode, which runs at less current',
     'wire-or-tig': 'Wire or TIG',
     'softer-stick':
