@@ -4,7 +4,8 @@ import type { Wire } from '../model/equipment.ts'
 import { list, type Param, told, word } from '../model/told.ts'
 import { VERDICT_RANK } from '../model/verdict.ts'
 import { notForPosition, positionsOf } from '../reference/classification.ts'
-import { fillersFor, isClassification } from '../reference/pairs.ts'
+import { fillersInForm } from '../reference/fillerFamilies.ts'
+import { isFiller, type PairAdvice } from '../reference/pairs.ts'
 import type { Process } from '../reference/processes.ts'
 import type { MetalPair } from '../demand/demand.ts'
 import type { Criterion } from './criterion.ts'
@@ -58,28 +59,35 @@ const wirePosition = grouped(
 )
 
 const MOST_FILLERS = 3
+/** Usual fillers of two metals that this process burns. */
+const usualFillers = ({ fillers }: PairAdvice, process: Process): readonly string[] =>
+  fillersInForm(
+    fillers.map(({ classification }) => classification),
+    formFor(process),
+  ).slice(0, MOST_FILLERS)
 
 function ofPair(
-  { name, classification, form }: Wire,
+  { name, classification }: Wire,
+  process: Process,
   { materialA, materialB, advice, weldId }: MetalPair,
 ): Judged {
   const pair: Param =
     materialA === materialB
       ? word('material', materialA)
       : list([word('material', materialA), word('material', materialB)])
-  const params = { wire: name, pair }
+  const params = { wire: name, pair, process: word('process', process.id) }
   const find = (code: string, make: typeof bad, more: Record<string, Param> = {}, source?: Source) =>
     make(code, { ...params, ...more }, source, weldId)
   if (advice.weldable === 'no') return find('not-weldable', bad, { why: advice.text })
-  const named = (one: { classification: string }) => isClassification(classification, one.classification)
+  const named = (one: Parameters<typeof isFiller>[1]) => isFiller(classification, one)
   // Named only where another one is wanted.
-  const usual = (): readonly string[] => fillersFor(advice.fillers, form === 'covered').slice(0, MOST_FILLERS)
+  const usual = (): readonly string[] => usualFillers(advice, process)
   const excluded = advice.excluded.find(named)
   if (excluded)
     return find('excluded', bad, { why: excluded.reason, fillers: list(usual()) }, excluded.source)
   if (advice.fillers.length > 0 && !advice.fillers.some(named)) {
     const fillers = usual()
-    return fillers.length > 0 ? find('unusual', bad, { fillers: list(fillers) }) : find('not-by-stick', bad)
+    return fillers.length > 0 ? find('unusual', bad, { fillers: list(fillers) }) : find('not-by-process', bad)
   }
   return advice.weldable === 'needs-procedure'
     ? find('needs-procedure', poor, { why: advice.text })
@@ -91,24 +99,23 @@ const fillerForMetal = grouped(
   'filler-for-metal',
   'shielding',
   ['wire'],
-  ({ wire }, d) => {
+  ({ wire, process }, d) => {
     if (!wire || !d) return null
     return d.pairs
-      .map((pair) => ofPair(wire, pair))
+      .map((pair) => ofPair(wire, process, pair))
       .reduce<Judged | null>(
         (worst, next) => (!worst || VERDICT_RANK[next.verdict] > VERDICT_RANK[worst.verdict] ? next : worst),
         null,
       )
   },
   {
-    mends(_c, d, { code, params, weldId, verdict }) {
+    mends({ process }, d, { code, weldId, verdict }) {
       if (code === 'not-weldable') return [told('bolt-it')]
-      if (code === 'not-by-stick') return [told('wire-or-tig')]
       if (verdict !== 'fails') return []
       const advice = d?.pairs.find((pair) => pair.weldId === weldId)?.advice
-      return advice && advice.fillers.length > 0
-        ? [told('one-of-fillers', { fillers: params['fillers'] ?? '' })]
-        : [told('procedure-filler')]
+      const fillers = advice ? usualFillers(advice, process) : []
+      if (fillers.length > 0) return [told('one-of-fillers', { fillers: list(fillers) })]
+      return advice && advice.fillers.length > 0 ? [told('another-process')] : [told('procedure-filler')]
     },
   },
 )

@@ -1,6 +1,14 @@
 /** Cored wires by AWS A5.20 (from memory): the digit before T is the position, the suffix the gas. */
 import { describe, expect, it } from 'vitest'
-import { coredLimitsOf, gasOf, isForDownhill, notForPosition, positionsOf } from './classification.ts'
+import {
+  coredUsabilityOf,
+  polaritiesOfClass,
+  coredLimitsOf,
+  gasOf,
+  isForDownhill,
+  notForPosition,
+  positionsOf,
+} from './classification.ts'
 
 const wire = (classification: string) => ({ classification, positions: null, gasWanted: null })
 
@@ -87,5 +95,33 @@ describe('what a class may join, AWS A5.20 (from memory)', () => {
       source: { kind: 'data-plate' },
     })
     expect(gasOf({ classification: 'ER70S-6', gasWanted: null })).toBeNull()
+  })
+})
+
+describe('polarity by class, AWS A5.20 and A5.1 (from memory)', () => {
+  it.each([
+    ['E70T-3', 'dcep'],
+    ['E70T-4', 'dcep'],
+    ['E70T-6', 'dcep'],
+    ['E70T-7', 'dcen'],
+    ['E71T-8', 'dcen'],
+    ['E71T-11', 'dcen'],
+    ['E71T-14', 'dcen'],
+    ['E71T-1C/M', 'dcep'],
+    ['E71T-9M', 'dcep'],
+    ['E71T-12M', 'dcep'],
+    ['E6010', 'dcep'],
+  ])('%s runs on %s', (classification, polarity) => {
+    expect(polaritiesOfClass(classification)?.value[0]).toBe(polarity)
+  })
+  it('is left open by E71T-GS and by a bare wire', () => {
+    expect(polaritiesOfClass('E71T-GS')).toBeNull()
+    expect(polaritiesOfClass('ER70S-6')).toBeNull()
+  })
+  it('single pass are T-2, T-3, T-10, T-13, T-14 and GS', () => {
+    const single = ['1', '2', '3', '4', '5', '6', '7', '8', '9', '10', '11', '12', '13', '14', 'GS'].filter(
+      (usability) => coredUsabilityOf(`E70T-${usability}`)?.value.isSinglePass,
+    )
+    expect(single).toEqual(['2', '3', '10', '13', '14', 'GS'])
   })
 })

@@ -1,12 +1,14 @@
 /** Which fillers join two metals, which do not and why, what is done first, and what must not be welded. */
 import { type MaterialId } from '../model/material.ts'
 import { commonPractice, handbook, type Source, standard } from '../basis/source.ts'
-import { coveredClassOf } from './coveredElectrodes.ts'
+import { fillerFamilyOf } from './fillerFamilies.ts'
 import { MATERIALS, type MetalGroup } from './materials.ts'
 
 export interface FillerChoice {
   /** AWS classification (A5.9, A5.10, A5.15, A5.18, A5.20). */
   readonly classification: string
+  /** Whether no other class of its family stands for it. */
+  readonly isExact: boolean
   readonly reason: string
   readonly source: Source
 }
@@ -41,11 +43,35 @@ const A5_10 = standard('AWS A5.10, annex, guide to the choice of aluminium fille
 const A5_9 = standard('AWS A5.9, annex, stainless fillers', true)
 const A5_18 = standard('AWS A5.18, A5.20, annex, carbon steel fillers', true)
 
-const choice = (classification: string, reason: string, source: Source): FillerChoice => ({
+const choice = (classification: string, reason: string, source: Source, isExact = false): FillerChoice => ({
   classification,
+  isExact,
   reason,
   source,
 })
+
+/**
+ * @returns whether a filler as printed on its package is one that a list names, or of its family
+ * @example isFiller('E71T-8', choice) // true where the choice is E71T-1, for carbon steel
+ */
+export const isFiller = (
+  printed: string,
+  { classification, isExact }: Pick<FillerChoice, 'classification' | 'isExact'>,
+): boolean =>
+  isExact
+    ? printed.toUpperCase().replaceAll(' ', '') === classification.toUpperCase()
+    : familyOf(printed) === familyOf(classification)
+
+/** A board asks the same of the same few wires thousands of times. */
+const families = new Map<string, string>()
+const MOST_KNOWN = 10_000
+function familyOf(classification: string): string {
+  const known = families.get(classification)
+  if (known !== undefined) return known
+  const family = fillerFamilyOf(classification)
+  if (families.size < MOST_KNOWN) families.set(classification, family)
+  return family
+}
 
 const CARBON: readonly FillerChoice[] = [
   choice('ER70S-6', 'takes some mill scale and rust: more silicon and manganese', A5_18),
@@ -53,6 +79,7 @@ const CARBON: readonly FillerChoice[] = [
   choice('ER70S-2', 'TIG rod, deoxidised three ways', A5_18),
   choice('E71T-1', 'gas-shielded cored: all positions, deposits fast', A5_18),
   choice('E71T-11', 'self-shielded: outdoors, thin to 1/2 in (13 mm)', A5_18),
+  choice('E71T-8', 'self-shielded: outdoors, structural, thick parts', A5_18),
   choice('E71T-GS', 'self-shielded, single pass on thin sheet only', A5_18),
 ]
 const A5_1 = standard('AWS A5.1, annex, covered carbon steel electrodes', true)
@@ -61,6 +88,7 @@ const CARBON_STICK: readonly FillerChoice[] = [
   choice('E7018', 'low hydrogen: structural work, all positions; keep it dry', A5_1),
   choice('E6011', 'digs through rust and paint; AC too', A5_1),
   choice('E6010', 'deep root, fast freezing; DC alone', A5_1),
+  choice('E7016', 'low hydrogen without iron powder: roots; keep it dry', A5_1),
   choice('E6013', 'soft arc on thin clean sheet', A5_1),
   choice('E7014', 'easy on the hand, iron powder', A5_1),
   choice('E7024', 'flat and horizontal: deposits most', A5_1),
@@ -243,7 +271,7 @@ const RULES: Readonly<Record<string, PairRule>> = {
   'carbon+quenched-tempered': () => ({
     weldable: 'needs-procedure',
     text: 'Preheat and heat input by the mill’s procedure for the quenched and tempered part.',
-    fillers: [choice('ER70S-6', 'soft enough to give; by the procedure', commonPractice())],
+    fillers: [choice('ER70S-6', 'soft enough to give; by the procedure', commonPractice(), true)],
   }),
 }
 
@@ -293,60 +321,12 @@ export function pairAdvice(a: MaterialId, b: MaterialId, service: Service): Pair
     excluded: [
       ...advice.excluded,
       ...aluminiumExclusions(service).filter(({ classification }) =>
-        advice.excluded.every((one) => one.classification !== classification),
+        advice.excluded.every((one) => !isFiller(classification, one)),
       ),
     ],
     fillers: advice.fillers.filter(
-      ({ classification }) =>
-        !aluminiumExclusions(service).some((one) => one.classification === classification),
+      ({ classification }) => !aluminiumExclusions(service).some((one) => isFiller(classification, one)),
     ),
     preheat: aluminiumPreheat(service, first.group === 'al-cast' ? first.group : second.group),
   }
 }
-
-/** Whether a classification as printed on a package, for example `E71T-1C/M`, is the one that a list names. */
-export function isClassification(printed: string, named: string): boolean {
-  let ofPrinted = same.get(printed)
-  if (!ofPrinted) {
-    ofPrinted = new Map()
-    if (same.size < MOST_KNOWN) same.set(printed, ofPrinted)
-  }
-  const known = ofPrinted.get(named)
-  if (known !== undefined) return known
-  const plain = (text: string) => text.toUpperCase().replaceAll(' ', '').replace(HIGH_ALLOY_STICK, 'ER$1')
-  const rest = plain(printed).slice(named.length)
-  const answer =
-    plain(printed).startsWith(plain(named)) &&
-    !/^[0-9]/.test(rest) &&
-    !(named.endsWith('-1') && /^1/.test(rest))
-  ofPrinted.set(named, answer)
-  return answer
-}
-/** `E308L-16` joins what `ER308L` joins. */
-const HIGH_ALLOY_STICK = /^E(\d{3}[A-Z]*)-1[67].*$/
-/**
- * @returns the fillers that a process burns: covered electrodes for a stick, wires and rods for the others
- * @example fillersFor(advice, true) // ['E7018', 'E6011', …]
- */
-export function fillersFor(
-  fillers: readonly Pick<FillerChoice, 'classification'>[],
-  isStick: boolean,
-): readonly string[] {
-  const known = isStick ? byStick : byWire
-  const found = known.get(fillers)
-  if (found) return found
-  const made = fillers.flatMap(({ classification: name }) => {
-    const isCovered = coveredClassOf(name) !== null
-    if (isCovered || !isStick) return isCovered === isStick ? [name] : []
-    return /^ER\d{3}L?$/.test(name) ? [`${name.replace('ER', 'E')}-16`] : []
-  })
-  known.set(fillers, made)
-  return made
-}
-type FillersOf = WeakMap<readonly Pick<FillerChoice, 'classification'>[], readonly string[]>
-const byStick: FillersOf = new WeakMap()
-const byWire: FillersOf = new WeakMap()
-
-/** A board asks the same of the same few wires thousands of times. */
-const same = new Map<string, Map<string, boolean>>()
-const MOST_KNOWN = 1000

@@ -2,7 +2,7 @@ import { MATERIAL_IDS, type MaterialId } from '../model/material.ts'
 import { describe, expect, it } from 'vitest'
 import { largestFilletAlongEdgeMm, minimumFilletMm } from './filletSizes.ts'
 import { MATERIALS, materialOf } from './materials.ts'
-import { isClassification, pairAdvice, type Service } from './pairs.ts'
+import { pairAdvice, type Service } from './pairs.ts'
 import { pipeOf, schedulesOf } from './pipes.ts'
 import { tungstenCurrentRange, tungstenDiametersFor } from './tungstenRanges.ts'
 
@@ -197,21 +197,5 @@ describe('names', () => {
   it('no word names two metals', () => {
     const words = MATERIAL_IDS.flatMap((id) => MATERIALS[id].words)
     expect(new Set(words).size).toBe(words.length)
-  })
-  it('a classification is told from its neighbours', () => {
-    expect(isClassification('E71T-1C/M', 'E71T-1')).toBe(true)
-    expect(isClassification('E71T-11', 'E71T-1')).toBe(false)
-    expect(isClassification('ER70S-6', 'ER70S-6')).toBe(true)
-    expect(isClassification('ER308LSi', 'ER308L')).toBe(true)
-    expect(isClassification('er70s-6', 'ER70S-6')).toBe(true)
-    expect(isClassification('ER 70S-6', 'er70s-6')).toBe(true)
-    expect(isClassification('ER70S-2', 'ER70S-6')).toBe(false)
-    // A figure that goes on is another classification; one that comes after a letter is not.
-    expect(isClassification('E71T-12', 'E71T-1')).toBe(false)
-    expect(isClassification('E70', 'E7')).toBe(false)
-    expect(isClassification('E71T-1C1', 'E71T-1')).toBe(true)
-    expect(isClassification('ER4043', 'ER5356')).toBe(false)
-    // Asked again it answers the same.
-    expect(isClassification('E71T-11', 'E71T-1')).toBe(false)
   })
 })

@@ -583,7 +583,7 @@ export const ENGLISH: Language = {
       'not-weldable': '{pair|to}: {why}',
       excluded: '{wire} is not for {pair|to}: {why}',
       unusual: '{wire} is not for {pair|to}: usual are {fillers}',
-      'not-by-stick': '{pair|to} is not welded by stick in ordinary work',
+      'not-by-process': '{pair|to} is not welded by {process} in ordinary work',
       'needs-procedure': '{pair|to} needs a procedure. {why}',
       right: '{wire} is a filler for {pair|to}',
     },
@@ -784,7 +784,7 @@ export const ENGLISH: Language = {
     'gun-of-higher-class': 'A {holder} of a higher class: at this current rest alone does not cool this one',
     'size-that-runs': 'A diameter that runs there: {size}',
     'thinner-stick': 'A thinner electrode, which runs at less current',
-    'wire-or-tig': 'Wire or TIG',
+    'another-process': 'Another process',
     'softer-stick':
       'An electrode that strikes more easily, such as E6013, or a source with more volts at rest',
     'no-size-runs': 'No size runs at all of its currents: weld the thin and the thick parts with two',

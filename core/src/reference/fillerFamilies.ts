@@ -1,0 +1,58 @@
+/**
+ * Fillers by family: what one class of a family joins, the others join too. A list of single classes called a dozen
+ * ordinary wires wrong; the class itself says what a filler is (AWS A5.1, A5.4, A5.9, A5.10, A5.15, A5.18, A5.20, A5.28).
+ */
+import type { Wire } from '../model/equipment.ts'
+import { coredUsabilityOf } from './classification.ts'
+
+const plain = (text: string): string => text.toUpperCase().replaceAll(/\s/g, '')
+
+/** The first that matches names the family; of stainless the alloy does. */
+const FAMILIES: readonly (readonly [RegExp, string])[] = [
+  // ER80S-D2 is alloyed a little and used on carbon steel like ER70S-6.
+  [/^(ER70S-|ER80S-D2|E70C-|E[67][01]T|E(60|70)(10|11|12|13|14|15|16|18|19|20|24|27|28|48)(?!\d))/, 'carbon'],
+  [/^E?R?4(043|047|643|943)/, 'al-silicon'],
+  [/^E?R?5(183|356|556)/, 'al-magnesium'],
+  // Below 3 % of magnesium: stands heat in service.
+  [/^E?R?5554/, 'al-low-magnesium'],
+  [/^E?R?1100/, 'al-pure'],
+]
+/** `ER308LSi`, `E308L-16`, `E308LT1-1`: alloy, then form. */
+const STAINLESS = /^ER?(3\d\d|2209)(L|H)?/
+
+/**
+ * @returns the family that a classification as printed on a package belongs to; itself where no family has it
+ * @example fillerFamilyOf('E71T-1C/M') // 'carbon'
+ */
+export function fillerFamilyOf(classification: string): string {
+  const text = plain(classification)
+  const stainless = STAINLESS.exec(text)
+  if (stainless) return `stainless-${stainless[1] ?? ''}${stainless[2] ?? ''}`
+  return FAMILIES.find(([pattern]) => pattern.test(text))?.[1] ?? text
+}
+
+const COVERED = /^E(\d{4,5}(?!T)|\d{3}[A-Z]*-1\d|NI(FE)?-?CI)/
+
+/**
+ * @returns the forms that a class comes in: a bare wire is also a rod
+ * @example formsOfClass('E71T-11') // ['cored-self-shielded']
+ */
+export function formsOfClass(classification: string): readonly Wire['form'][] {
+  const text = plain(classification)
+  if (COVERED.test(text)) return ['covered']
+  const cored = coredUsabilityOf(text)?.value
+  if (cored) return [cored.shielding === 'gas' ? 'cored-gas-shielded' : 'cored-self-shielded']
+  if (/^E\d{2}C|^E3\d\dL?T/.test(text)) return ['cored-gas-shielded']
+  return ['solid', 'rod']
+}
+
+/**
+ * @param named fillers of a list
+ * @returns those of them that come in a form; of stainless by stick the covered one has the rod's name without its R
+ * @example fillersInForm(advice.fillers, 'covered') // ['E7018', 'E6011', …]
+ */
+export const fillersInForm = (named: readonly string[], form: Wire['form']): readonly string[] =>
+  named.flatMap((name) => {
+    if (formsOfClass(name).includes(form)) return [name]
+    return form === 'covered' && /^ER3\d\dL?$/.test(name) ? [`${name.replace('ER', 'E')}-16`] : []
+  })
