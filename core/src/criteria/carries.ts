@@ -8,6 +8,7 @@ import { currentAtDutyA, sustainedCurrent } from '../duty/curve.ts'
 import { told, type Told } from '../model/told.ts'
 import { leftForMachineA, leftForMachineFrom } from '../supply/generator.ts'
 import { heldByBreaker, heldWithoutEndA, overloadFactor } from '../supply/breaker/overload.ts'
+import { heldBesideA } from '../supply/otherLoads.ts'
 import {
   currentAtEffectiveInputA,
   currentAtInput,
@@ -101,7 +102,7 @@ export function circuitCarrier(
   if (d.dutyPct === null) return lacking(NO_ARC_TIME)
   if (!ampacity) return lacking(told('ampacity', { size: circuit.conductorSize, book: rules.name }))
   const I_c = currentAtEffectiveInputA(draw, ampacity.value, d.dutyPct, r)
-  const I_h = heldWithoutEndA(circuit, c.breaker, r)
+  const I_h = heldBesideA(heldWithoutEndA(circuit, c.breaker, r), circuit, c.building.loads, r)
   const I_k = generatorCarriesA(c)
   return ({ oneArcS }) => {
     if (oneArcS === null) return lacks(NO_ARC_TIME)

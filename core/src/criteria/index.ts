@@ -20,6 +20,7 @@ import { LINER_CRITERIA } from './liner.ts'
 import { PACE_CRITERIA } from './pace.ts'
 import { PARTS_CLASS_CRITERIA } from './partsClass.ts'
 import { POLARITY_CRITERIA } from './polarity.ts'
+import { PROCEDURE_CRITERIA } from './procedure.ts'
 import { ROLL_CRITERIA } from './rolls.ts'
 import { SOURCE_CRITERIA } from './source.ts'
 import { SUPPLY_CRITERIA } from './supply.ts'
@@ -48,6 +49,7 @@ export const CRITERIA: readonly Criterion[] = [
   ...WIRE_CRITERIA,
   ...GAS_CRITERIA,
   ...JOINT_CRITERIA,
+  ...PROCEDURE_CRITERIA,
   ...USE_CRITERIA,
 ]
 

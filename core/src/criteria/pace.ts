@@ -1,11 +1,11 @@
 /** Criteria of duty: what rest mends sets the pace of the work, and is no question of thickness. */
-import { computed, standard } from '../basis/source.ts'
-import { assumed, calculation } from '../calculation/calculation.ts'
+import { computed, dataPlate, standard } from '../basis/source.ts'
+import { assumed, calculation, from, input } from '../calculation/calculation.ts'
 import type { Capability } from '../capability/capability.ts'
 import type { Slot } from '../capability/slots.ts'
 import { type Demand, jobDuty, mostWanted } from '../demand/demand.ts'
 import { allowedDuty, dutyAtCurrentPct } from '../duty/curve.ts'
-import { pauseForDutyS } from '../duty/window.ts'
+import { pauseForDutyS, PERIOD_S } from '../duty/window.ts'
 import { figure, told, word } from '../model/told.ts'
 import type { Process } from '../reference/processes.ts'
 import { leastWindowCurrent, wantedCurrent } from '../trade/wantedCurrent.ts'
@@ -46,14 +46,27 @@ function paced({ r, supply }: Capability, { hungriest }: Demand, found: Assessme
   // Nobody rests for ever at full current: he turns down first, as far as the weld stays sound.
   const turnedDownPct = dutyAtCurrentPct(supply.ratedPoints, hungriest.lowA, r)
   if (turnedDownPct < r.take(leastPace, {})) return found
-  const arc = figure((found.capacity / 100) * SPAN_S, 's')
-  return {
-    ...found,
-    verdict: 'tight',
-    code: 'pace',
-    params: { ...found.params, arc, span: figure(SPAN_S, 's') },
-  }
+  const { joint, oneArcS } = hungriest
+  const share = found.capacity / 100
+  // Nobody stops a seam around a tube every few seconds.
+  const pace =
+    joint.around && oneArcS !== null
+      ? { code: 'pace-unbroken', of: { one: figure(oneArcS, 's'), may: figure(share * PERIOD_S, 's') } }
+      : { code: 'pace', of: { arc: figure(share * SPAN_S, 's'), span: figure(SPAN_S, 's') } }
+  return { ...found, verdict: 'tight', code: pace.code, params: { ...found.params, ...pace.of } }
 }
+
+/** What it is welded with: no source is paced at a current that it does not have. */
+const duringDuty = calculation({
+  id: 'duty-current',
+  title: 'Current at which the duty is held against the plate',
+  symbol: 'I_d',
+  unit: 'A',
+  expression: 'min(I, I_max)',
+  inputs: { I: from(mostWanted), I_max: input('greatest output', 'A', dataPlate()) },
+  compute: ({ I, I_max }) => Math.min(I, I_max),
+  source: computed('the most that is wanted, as far as the source has it'),
+})
 
 /** Whether the source lasts through the worst ten minutes at the highest current wanted. */
 const sourceDuty: Criterion = {
@@ -62,11 +75,15 @@ const sourceDuty: Criterion = {
   slots: CIRCUIT,
   demandFrom: [jobDuty],
   capacityFrom: [allowedDuty],
-  alsoFrom: [mostWanted, leastPace, leastWindowCurrent],
+  alsoFrom: [mostWanted, duringDuty, leastPace, leastWindowCurrent],
   assess(c, d) {
     if (!d || !c.powerSource) return null
-    const params = { current: figure(d.hungriest.wantedA, 'A') }
-    if (!c.supply) return { ...unknown('source-duty', noSupply), params }
+    const { wantedA, lowA } = d.hungriest
+    if (!c.supply) return { ...unknown('source-duty', noSupply), params: { current: figure(wantedA, 'A') } }
+    // Where it has too little even turned down, no rest helps: the output says so.
+    if (c.supply.outputMaxA < lowA) return null
+    const currentA = c.r.take(duringDuty, { I: wantedA, I_max: c.supply.outputMaxA })
+    const params = { current: figure(currentA, 'A') }
     if (d.dutyPct === null) return { ...unknown('source-duty', NO_ARC_TIME), params }
     return paced(
       c,
@@ -74,7 +91,7 @@ const sourceDuty: Criterion = {
       measured(c, 'source-duty', {
         params,
         demand: d.dutyPct,
-        capacity: dutyAtCurrentPct(c.supply.ratedPoints, d.hungriest.wantedA, c.r),
+        capacity: dutyAtCurrentPct(c.supply.ratedPoints, currentA, c.r),
         unit: '%',
         weldId: d.hungriest.joint.id,
         source: standard('IEC 60974-1, data plate', true),

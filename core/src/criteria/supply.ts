@@ -25,6 +25,14 @@ import {
   weldingDrawnA,
 } from '../supply/inputCurrent.ts'
 import { inputFault } from '../supply/plateCheck.ts'
+import {
+  besideTurns,
+  byTurnsOn,
+  carriedBesideA,
+  carriedBesideSteady,
+  heldBesideA,
+  heldBesideSteady,
+} from '../supply/otherLoads.ts'
 import { ampacityA, ampacityReading } from '../supply/readings.ts'
 import {
   type Load,
@@ -107,7 +115,7 @@ const heldReading = calculation({
   symbol: 'I_h',
   unit: 'A',
   expression: 'I_h',
-  inputs: { I_h: from(breakerInWarmth) },
+  inputs: { I_h: from(breakerInWarmth, heldBesideSteady) },
   compute: ({ I_h }) => I_h,
   source: computed('as above'),
 })
@@ -121,20 +129,36 @@ function turnedDown(c: Capability, d: Demand, weld: WeldFigures, found: Assessme
   return { ...found, verdict: 'tight', code: 'turned-down', params: { ...found.params, current } }
 }
 
+/** What holds alone may go while something else on the circuit runs: that can be switched off, and is to be known. */
+function besideOthers(c: Capability, circuit: Circuit, found: Assessment): Assessment {
+  const { demand, capacity, verdict } = found
+  const others = byTurnsOn(circuit, c.building.loads, c.breakerConstantS)
+  if (others.length === 0 || verdict === 'fails' || demand === null || capacity === null) return found
+  const together = c.r.take(besideTurns, { I_m: demand, I_e: others.map(({ heatA }) => heatA) })
+  if (together <= capacity) return found
+  const params = {
+    ...found.params,
+    others: list(others.map(({ name }) => name)),
+    together: figure(together, 'A'),
+  }
+  return { ...found, verdict: 'tight', code: 'beside', params }
+}
+
 const breakerHolds: Criterion = {
   id: 'breaker-holds',
   group: null,
   slots: CIRCUIT,
   demandFrom: [breakerHeatCurrent],
   capacityFrom: [heldReading],
-  alsoFrom: [mostWanted, ...LINK_FROM.circuit, ...WINDOW],
+  alsoFrom: [mostWanted, besideTurns, ...LINK_FROM.circuit, ...WINDOW],
   assess(c, d) {
     const { circuit, r } = c
     if (!d || !circuit) return null
     if (!c.draw) return unknown('breaker-holds', c.supply ? c.drawMissing : told('supply'))
     if (d.dutyPct === null) return unknown('breaker-holds', NO_ARC_TIME)
     const worst = weldWithMost(d, (weld) => breakerHeatA(c, d, weld))
-    const capacity = r.take(heldReading, { I_h: heldWithoutEndA(circuit, c.breaker, r) })
+    const heldA = heldWithoutEndA(circuit, c.breaker, r)
+    const capacity = r.take(heldReading, { I_h: heldBesideA(heldA, circuit, c.building.loads, r) })
     const isBelowIdle = c.draw.idleA > capacity
     const found = turnedDown(
       c,
@@ -150,13 +174,16 @@ const breakerHolds: Criterion = {
     )
     return isBelowIdle
       ? { ...found, verdict: 'fails', code: 'below-idle', params: { idle: figure(c.draw.idleA, 'A') } }
-      : found
+      : besideOthers(c, circuit, found)
   },
   mends(c, _d, { demand, code }) {
     const { rules, circuit } = c
     if (code === 'below-idle') return [told('larger-than-idle')]
     const size = smallestBreakerA(rules, (demand ?? 0) * spare(c), circuit?.breakerKind ?? null)
-    return size === null ? [] : [told('circuit-with-breaker', { size: figure(size, 'A') })]
+    return [
+      ...(code === 'beside' ? [told('others-on-circuit-off')] : []),
+      ...(size === null ? [] : [told('circuit-with-breaker', { size: figure(size, 'A') })]),
+    ]
   },
 }
 
@@ -183,15 +210,16 @@ const cable: Criterion = {
   group: null,
   slots: CIRCUIT,
   demandFrom: [effectiveInput],
-  capacityFrom: [ampacityReading],
+  capacityFrom: [ampacityReading, carriedBesideSteady],
   alsoFrom: [jobDuty, mostWanted],
   assess(c, d) {
     const { circuit, draw, r } = c
     if (!d || !circuit || !c.isWiredByShop) return null
     if (!draw) return unknown('cable', c.supply ? c.drawMissing : told('supply'))
     if (d.dutyPct === null) return unknown('cable', NO_ARC_TIME)
-    const capacity = carriedA(c)
-    if (capacity === null) return unknown('cable', noAmpacity(c))
+    const carries = carriedA(c)
+    if (carries === null) return unknown('cable', noAmpacity(c))
+    const capacity = carriedBesideA(carries, circuit, c.building.loads, r)
     return measured(c, 'cable', {
       params: { size: circuit.conductorSize },
       demand: effectiveInputA(draw, drawnA(c, d.hungriest.wantedA, r), d.dutyPct, r),
@@ -409,7 +437,7 @@ function cordMends(c: Capability, d: Demand): readonly Mend[] {
   const r = reckonerFor(c.assumptions)
   const least = circuit.voltageV * (1 - c.assumptions.voltsLostMostPct / 100)
   const size = rules.conductorSizes.find((one) => {
-    const carries = rules.cordA(one)?.value ?? 0
+    const carries = rules.cordA(one, circuit.phases)?.value ?? 0
     const way = { ...wayOf(c, circuit), cord: { ...cord, size: one } }
     const arrives = voltsAtMachineV(rules, way, I_1, r) ?? 0
     return carries >= asked && arrives >= least
@@ -441,7 +469,7 @@ const extensionCord: Criterion = {
   assess(c, d) {
     const { circuit, draw, cord, rules, r } = c
     if (!d || !circuit || !draw || !cord || d.dutyPct === null) return null
-    const carries = rules.cordA(cord.size)
+    const carries = rules.cordA(cord.size, circuit.phases)
     if (!carries) return unknown('cord', told('cord', { size: cord.size, book: rules.name }))
     return measured(c, 'cord', {
       params: { size: cord.size, length: figure(cord.lengthMm, 'mm length') },

@@ -138,9 +138,14 @@ describe('properties', () => {
 })
 
 describe('what would mend it', () => {
-  const suggestFor = (jobId: string, change: Partial<SetUp> = {}, thicknessMm: number | null = null) => {
+  const suggestFor = (
+    jobId: string,
+    change: Partial<SetUp> = {},
+    thicknessMm: number | null = null,
+    part: Partial<Job> = {},
+  ) => {
     const found = demoInput(jobId)
-    const { job } = found
+    const job = { ...found.job, ...part }
     const setUp = { ...found.setUp, ...change }
     const answer = partsOf(setUp, shop)
     if (!answer.ok) throw new Error('leads nowhere')
@@ -165,10 +170,8 @@ describe('what would mend it', () => {
 
   // Common practice, no source: what duty lacks, rest gives.
   it('eases what is tight only where that is asked: a rest for a duty', () => {
-    const { entered, fit, suggestions } = suggestFor('press-frame', {
-      powerSourceId: 'quillon-210',
-      circuitId: 'bay-2',
-    })
+    const inBay2 = { powerSourceId: 'quillon-210', circuitId: 'bay-2' }
+    const { entered, fit, suggestions } = suggestFor('press-frame', inBay2, null, { quality: 'ordinary' })
     expect([fit.verdict, suggestions]).toEqual(['tight', []])
     const [first] = suggest(entered, fit, 3, 'tight')
     expect(first).toMatchObject({ verdict: 'fits', patch: { on: 'job' } })

@@ -23,5 +23,7 @@ export const MATERIAL_IDS = [
   'aluminium-2024',
   'cast-iron',
   'quenched-tempered',
+  'medium-carbon',
+  'chrome-moly',
 ] as const
 export type MaterialId = (typeof MATERIAL_IDS)[number]

@@ -47,7 +47,8 @@ describe('mends of a supply', () => {
       expect(found(demo.circuits, circuitId).voltageV).toBe(240)
   })
 
-  it('the smallest new circuit does it, and the next smaller breaker does not', () => {
+  // NEC common practice: half as much again as I₁max, here 30 A; smaller ones would hold this job, and not the next.
+  it('a new circuit does it, and begins at the breaker that is usual for the machine', () => {
     const { c, d, mends } = hung('press-frame', 'north-wall-wire')
     const [made] = ofKind(mends, 'new-circuit')
     if (!made || !c.circuit) throw new Error('no new circuit')
@@ -62,8 +63,16 @@ describe('mends of a supply', () => {
       panelId: null,
     }
     expect(verdictOn(c, d, { ...pulled, breakerA })).toBe('fits')
-    const smaller = c.rules.breakerSizesA.filter((size) => size < breakerA).at(-1) ?? 0
-    expect(verdictOn(c, d, { ...pulled, breakerA: smaller })).not.toBe('fits')
+    expect([voltageV, phases, breakerA]).toEqual([240, 1, 45])
+  })
+
+  it('a new circuit has the volts of the country: a plate of 240 V is pulled 230 V in Europe (IEC 60038)', () => {
+    const shop = { ...demo.shop, ruleBook: 'international' as const }
+    const setUp = found(demo.setUps, 'north-wall-wire')
+    const { d } = hung('press-frame', setUp.id)
+    const abroad = capabilityOf(shop, setUp, chosenOf(setUp, demo))
+    const made = ofKind(mendsOfPower(abroad, d, []), 'new-circuit')
+    expect(made.map(({ circuit }) => circuit.voltageV)).toEqual([230])
   })
 
   it('a breaker is made larger only as far as cable and machine let it, and then it holds', () => {

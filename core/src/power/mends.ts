@@ -1,10 +1,11 @@
 /** What would mend a circuit that does not do: every way that is computed to help, the cheapest first. */
 import type { Capability } from '../capability/capability.ts'
 import { supposed } from '../capacity/capacity.ts'
+import { SUPPLY_TOLERANCE } from '../capability/supplyFor.ts'
 import { circuitCarries } from '../criteria/carries.ts'
 import type { Assessment } from '../criteria/criterion.ts'
 import { mendsOf } from '../criteria/index.ts'
-import { SUPPLY_CRITERIA } from '../criteria/supply.ts'
+import { machineLoads, SUPPLY_CRITERIA } from '../criteria/supply.ts'
 import type { Demand } from '../demand/demand.ts'
 import type { Circuit } from '../model/equipment.ts'
 import { shortestPauseS } from '../duty/shortestPause.ts'
@@ -13,7 +14,7 @@ import { type Beat, tripsAfterS } from '../supply/breaker/heat.ts'
 import { trippingOf } from '../supply/breaker/overload.ts'
 import { smallestConductor } from '../supply/ruleBook.ts'
 import { thicknessAtMm } from '../trade/thicknessAt.ts'
-import { beatsOf } from './trips.ts'
+import { beatsOf, besideSteady } from './trips.ts'
 
 /** A circuit to have pulled. */
 export interface NewCircuit {
@@ -74,7 +75,7 @@ const isByHeatAlone = (findings: readonly Assessment[]): boolean =>
 
 function byRest(c: Capability, d: Demand, findings: readonly Assessment[]): readonly PowerMend[] {
   const against = findings.filter(({ verdict }) => verdict !== 'fits')
-  const beats = beatsOf(c, d)
+  const beats = besideSteady(c, beatsOf(c, d))
   if (!beats || against.some(({ criterion }) => criterion !== 'breaker-holds' && criterion !== 'cable'))
     return []
   const pauseS = restS(c, beats)
@@ -131,6 +132,13 @@ function byBreaker(c: Capability, d: Demand, before: Verdict): readonly PowerMen
 }
 
 const USUAL_LENGTH_MM = 15_000
+
+/** The breaker that is usual for this machine on its circuit, A; null where its plate cannot be reckoned. */
+function usualBreakerA(c: Capability): number | null {
+  const [load] = machineLoads(c)
+  return load ? c.rules.breakerUsualA(load) : null
+}
+
 /** A breaker that holds, with the cable that may be behind it without the rules for welders. */
 function newCircuitOn(c: Capability, d: Demand, voltageV: number, phases: 1 | 3): NewCircuit | null {
   const { rules } = c
@@ -143,7 +151,10 @@ function newCircuitOn(c: Capability, d: Demand, voltageV: number, phases: 1 | 3)
     columnC,
     lengthMm: USUAL_LENGTH_MM,
   })
+  const usualA = usualBreakerA(c.with('circuit', supposed(voltageV, phases)))
   for (const breakerA of rules.breakerSizesA) {
+    // As large as an electrician puts in for this machine, whatever this one job draws.
+    if (usualA === null || breakerA < usualA) continue
     const conductorSize = smallestConductor(rules, breakerA, like(breakerA, ''))
     if (conductorSize === null) continue
     const there = c.with('circuit', like(breakerA, conductorSize))
@@ -156,12 +167,15 @@ function newCircuitOn(c: Capability, d: Demand, voltageV: number, phases: 1 | 3)
 }
 
 function byNewCircuit(c: Capability, d: Demand): readonly PowerMend[] {
-  const supplies = new Map(
-    c.supplyAnswer.offered.flatMap(({ voltageV, phases }) =>
-      voltageV === null ? [] : [[`${voltageV} ${phases}`, { voltageV, phases }] as const],
+  const services = c.rules.services.filter(({ voltageV, phases }) =>
+    c.supplyAnswer.offered.some(
+      (one) =>
+        one.phases === phases &&
+        one.voltageV !== null &&
+        Math.abs(one.voltageV / voltageV - 1) <= SUPPLY_TOLERANCE,
     ),
   )
-  return [...supplies.values()].flatMap(({ voltageV, phases }): readonly PowerMend[] => {
+  return services.flatMap(({ voltageV, phases }): readonly PowerMend[] => {
     const circuit = newCircuitOn(c, d, voltageV, phases)
     if (!circuit) return []
     const { newCircuitPrice, newCircuitPricePerA } = c.assumptions

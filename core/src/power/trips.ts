@@ -5,6 +5,7 @@ import { BANDS, type Band } from '../supply/breaker/breakerModel.ts'
 import { type Beat, type HeatAt, heatCurve, tripsAfterS } from '../supply/breaker/heat.ts'
 import { trippingOf } from '../supply/breaker/overload.ts'
 import { inputCurrentA, weldingDrawnA } from '../supply/inputCurrent.ts'
+import { steadyAmpsOn } from '../supply/otherLoads.ts'
 
 export type PatternOfWork = 'job' | 'shift' | 'automatic'
 
@@ -39,6 +40,17 @@ export function beatsOf(
   }))
 }
 
+/** What is on all day on the same circuit, A. */
+const steadyA = ({ circuit, building }: Capability): number =>
+  circuit ? steadyAmpsOn(circuit, building.loads).reduce((sum, amps) => sum + amps, 0) : 0
+
+/** The same beats, with what is on all day beside them. */
+export function besideSteady(c: Capability, beats: readonly Beat[] | null): readonly Beat[] | null {
+  const more = steadyA(c)
+  if (!beats || more === 0) return beats
+  return beats.map((beat) => ({ ...beat, onA: beat.onA + more, offA: beat.offA + more }))
+}
+
 /**
  * @param isDrawn whether the curve is wanted: it costs more than all the rest
  * @returns by pattern; null without a circuit, a draw or arc time
@@ -46,7 +58,7 @@ export function beatsOf(
  */
 export function tripsOf(c: Capability, d: Demand, isDrawn: boolean): readonly Trips[] | null {
   const { circuit, draw, supply, breaker, r } = c
-  const beats = beatsOf(c, d)
+  const beats = besideSteady(c, beatsOf(c, d))
   if (!circuit || !draw || !supply || !beats) return null
   const { ratingA, stores } = trippingOf(circuit, breaker, r)
   const nominal = stores.nominal.tripsAt ** 2
@@ -55,8 +67,8 @@ export function tripsOf(c: Capability, d: Demand, isDrawn: boolean): readonly Tr
     onS: AUTOMATIC_S,
     offS: 0,
     times: 1,
-    onA: inputCurrentA(draw, weldingDrawnA(supply, d.hungriest.wantedA)),
-    offA: draw.idleA,
+    onA: inputCurrentA(draw, weldingDrawnA(supply, d.hungriest.wantedA)) + steadyA(c),
+    offA: draw.idleA + steadyA(c),
   }
   /** Where the earliest holds, all do. */
   const afterS = (all: readonly Beat[], mostS: number): Trips['afterS'] => {

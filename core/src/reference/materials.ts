@@ -16,6 +16,7 @@ export type MetalGroup =
   | 'al-unweldable'
   | 'cast-iron'
   | 'quenched-tempered'
+  | 'hardenable'
 
 export interface Material {
   readonly id: MaterialId
@@ -60,6 +61,8 @@ const SHORT: Readonly<Record<MaterialId, string>> = {
   'aluminium-2024': '2024',
   'cast-iron': 'cast iron',
   'quenched-tempered': 'Q&T',
+  'medium-carbon': '1045',
+  'chrome-moly': '4130',
 }
 
 const material = (
@@ -169,6 +172,24 @@ const MATERIAL_LIST: readonly Material[] = [
     {
       preparation: 'Grind to bright metal, keep it dry: hydrogen cracks it.',
     },
+  ),
+  material(
+    'medium-carbon',
+    '1045 medium-carbon steel',
+    'carbon-steel',
+    'hardenable',
+    ['1045', '1040', 'c45', 'medium carbon', 'medium-carbon', 'medium-carbon steel'],
+    {
+      preparation: 'Grind to bright metal, keep it dry: hydrogen cracks it. Cool it slowly under a blanket.',
+    },
+  ),
+  material(
+    'chrome-moly',
+    '4130 chrome-moly steel',
+    'carbon-steel',
+    'hardenable',
+    ['4130', '4140', 'chrome moly', 'chromoly', 'chrome-moly'],
+    { preparation: 'Clean to bright metal, inside of tube too; no draught on it while it cools.' },
   ),
 ]
 

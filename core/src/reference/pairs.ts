@@ -2,6 +2,7 @@
 import { type MaterialId } from '../model/material.ts'
 import { commonPractice, handbook, type Source, standard } from '../basis/source.ts'
 import { fillerFamilyOf } from './fillerFamilies.ts'
+import { leastPreheatOf } from './leastPreheat.ts'
 import { MATERIALS, type MetalGroup } from './materials.ts'
 
 export interface FillerChoice {
@@ -59,8 +60,12 @@ export const isFiller = (
   { classification, isExact }: Pick<FillerChoice, 'classification' | 'isExact'>,
 ): boolean =>
   isExact
-    ? printed.toUpperCase().replaceAll(' ', '') === classification.toUpperCase()
+    ? startsWithClass(printed.toUpperCase().replaceAll(' ', ''), classification)
     : familyOf(printed) === familyOf(classification)
+
+/** `E71T-1C/M` is an E71T-1, and `E71T-11` is none: a figure that goes on is another class. */
+const startsWithClass = (printed: string, classification: string): boolean =>
+  printed.startsWith(classification) && !/^\d/.test(printed.slice(classification.length))
 
 /** A board asks the same of the same few wires thousands of times. */
 const families = new Map<string, string>()
@@ -93,13 +98,23 @@ const CARBON_STICK: readonly FillerChoice[] = [
   choice('E7014', 'easy on the hand, iron powder', A5_1),
   choice('E7024', 'flat and horizontal: deposits most', A5_1),
 ]
+/** Soft enough to give, and with little hydrogen. */
+const HARDENABLE: readonly FillerChoice[] = [
+  choice('ER70S-2', 'ductile seam, usual on thin chrome-moly tube', commonPractice(), true),
+  choice('ER80S-D2', 'stronger; its seam is not heat-treated', commonPractice(), true),
+  choice('ER70S-6', 'ductile seam where strength is not matched', commonPractice(), true),
+  choice('E71T-1', 'gas-shielded cored, low hydrogen', commonPractice(), true),
+  choice('E7018', 'low hydrogen; keep it dry', commonPractice(), true),
+  choice('E7016', 'low hydrogen; keep it dry', commonPractice(), true),
+]
 const TO_STAINLESS: readonly FillerChoice[] = [
   choice('ER309L', 'rich enough to stay sound where carbon steel thins it', A5_9),
 ]
 /** Above 65 °C (150 °F) a filler with over 3 % magnesium becomes open to stress corrosion. */
 const MAGNESIUM_LIMIT_C = 65
 const THICK_ALUMINIUM_MM = 9.5
-const THICK_STEEL_MM = 25
+/** 3/4 in: up to there ordinary steel is welded as it comes. */
+const THICK_STEEL_MM = 19.05
 
 type PairRule = (service: Service) => Partial<PairAdvice>
 
@@ -108,10 +123,10 @@ const carbonSteel: PairRule = ({ thickerMm }) => ({
   preheat:
     thickerMm > THICK_STEEL_MM
       ? {
-          leastC: 65,
+          leastC: leastPreheatOf('B', thickerMm).leastC,
           mostC: 230,
-          text: 'Steel over 1 in (25 mm): warm it to 65 °C (150 °F) and hold that between passes.',
-          source: standard('AWS D1.1, minimum preheat, Category B', true),
+          text: 'Thick steel: warm it and hold that between passes; by a rutile or cellulose electrode warmer still.',
+          source: leastPreheatOf('B', thickerMm).source,
         }
       : null,
 })
@@ -263,6 +278,14 @@ const RULES: Readonly<Record<string, PairRule>> = {
     weldable: 'needs-procedure',
     text: 'Cast iron cracks beside the seam: by a procedure for it.',
     fillers: [choice('ENiFe-CI', 'joins iron to steel', standard('AWS A5.15', true))],
+  }),
+  'hardenable+hardenable': () => ({
+    text: 'Hardens beside the seam: low-hydrogen filler, preheat by its carbon equivalent, slow cooling.',
+    fillers: HARDENABLE,
+  }),
+  'carbon+hardenable': () => ({
+    text: 'The harder part decides the preheat: low-hydrogen filler, slow cooling.',
+    fillers: HARDENABLE,
   }),
   'quenched-tempered+quenched-tempered': () => ({
     weldable: 'needs-procedure',

@@ -139,7 +139,8 @@ describe('pairs of metals, AWS A5.9, A5.10, A5.18 annexes (from memory)', () => 
   it('what a rule excludes already is not excluded twice, and what service excludes is not offered', () => {
     const hot = { ...SERVICE, serviceTemperatureC: 120 }
     expect(excluded('aluminium-cast', 'aluminium-cast', hot)).toEqual(['ER5356'])
-    expect(fillers('aluminium-5083', 'aluminium-5083', hot)).toEqual(['ER5183', 'ER5556'])
+    // 5183 and 5556 have more magnesium than 5356: none of them above 65 °C.
+    expect(fillers('aluminium-5083', 'aluminium-5083', hot)).toEqual([])
     expect(excluded('stainless-304', 'stainless-304', { ...hot, anodised: true })).toEqual([])
     const anodised = { ...SERVICE, anodised: true }
     expect(excluded('aluminium-6061', 'aluminium-6061', anodised)).toEqual(['ER4043'])
@@ -150,11 +151,12 @@ describe('pairs of metals, AWS A5.9, A5.10, A5.18 annexes (from memory)', () => 
     expect(fillers('quenched-tempered', 'hot-rolled')).toEqual(['ER70S-6'])
     expect(fillers('cast-iron', 'cast-iron')).toEqual(['ENi-CI', 'ENiFe-CI'])
   })
-  it('preheat: thick steel 65 °C (AWS D1.1), stainless none, iron 200 °C, aluminium when thick or cast', () => {
+  it('preheat: steel over 3/4 in 10 °C, over 1-1/2 in 66 °C (AWS D1.1), stainless none, iron 200 °C, aluminium when thick or cast', () => {
     const of = (a: MaterialId, thickerMm: number, b: MaterialId = a) =>
       pairAdvice(a, b, { ...SERVICE, thickerMm }).preheat
-    expect(of('hot-rolled', 25)).toBeNull()
-    expect(of('hot-rolled', 26)).toMatchObject({ leastC: 65, mostC: 230 })
+    expect(of('hot-rolled', 19)).toBeNull()
+    expect(of('hot-rolled', 26)).toMatchObject({ leastC: 10, mostC: 230 })
+    expect(of('hot-rolled', 50)).toMatchObject({ leastC: 66, mostC: 230 })
     expect(of('stainless-304', 40)).toMatchObject({ leastC: null, mostC: 175 })
     expect(of('stainless-316', 40)).toMatchObject({ leastC: null, mostC: 175 })
     expect(of('cast-iron', 10)).toMatchObject({ leastC: 200, mostC: 650 })

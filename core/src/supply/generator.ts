@@ -4,6 +4,7 @@ import { assumed, calculation, from, input, listOf } from '../calculation/calcul
 import { type Reckoner, UNTRACED } from '../calculation/reckoner.ts'
 import type { Circuit, Generator, Load } from '../model/equipment.ts'
 import { inputCurrent, greatestInput, rootPhases } from './inputCurrent.ts'
+import { loadsOn } from './otherLoads.ts'
 import { type Building, circuitsOfGenerator, generatorOf, panelsAbove } from './supplyOf.ts'
 
 const PLATE = dataPlate('generator')
@@ -96,7 +97,7 @@ export function loadsOnGenerator(
   })
 }
 /**
- * @returns what of the building a circuit rests on: the panels above it, the generator, and all that draws from that
+ * @returns what of the building a circuit rests on: the panels above it, the generator, and all that draws beside it
  * @example buildingUnder(circuit, shelf).panels.map(({ name }) => name) // ['Shop panel', 'Service']
  */
 export function buildingUnder(circuit: Circuit, building: Building): Building {
@@ -107,7 +108,7 @@ export function buildingUnder(circuit: Circuit, building: Building): Building {
     generators: generator ? [generator] : [],
     panels: [...new Set(circuits.flatMap((one) => panelsAbove(one, building)))],
     circuits,
-    loads: others.map(({ load }) => load),
+    loads: [...new Set([...others.map(({ load }) => load), ...loadsOn(circuit, building.loads)])],
   }
 }
 const voltsOf = ({ voltageV, phases }: Circuit): number => voltageV * rootPhases(phases)

@@ -131,11 +131,11 @@ describe('NEC', () => {
     expect(carries(nec, '2.5 mm²')).toBeUndefined()
   })
 
-  it('Table 400.5(A)(1): cords of two conductors', () => {
-    expect(
-      ['18 AWG', '16 AWG', '14 AWG', '12 AWG', '10 AWG', '8 AWG'].map((size) => nec.cordA(size)?.value),
-    ).toEqual([10, 13, 18, 25, 30, 40])
-    expect(nec.cordA('3 mm')).toBeNull()
+  it('Table 400.5(A)(1): cords of two loaded conductors, and of three for three phases', () => {
+    const sizes = ['18 AWG', '16 AWG', '14 AWG', '12 AWG', '10 AWG', '8 AWG']
+    expect(sizes.map((size) => nec.cordA(size, 1)?.value)).toEqual([10, 13, 18, 25, 30, 40])
+    expect(sizes.map((size) => nec.cordA(size, 3)?.value)).toEqual([7, 10, 15, 20, 25, 35])
+    expect(nec.cordA('3 mm', 1)).toBeNull()
   })
 
   it('240.6(A), standard ratings up to 600 A', () => {

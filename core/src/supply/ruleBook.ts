@@ -57,6 +57,12 @@ export interface Ruling {
   readonly overOn?: string
 }
 
+/** Volts and phases that a supplier gives. */
+export interface Service {
+  readonly voltageV: number
+  readonly phases: 1 | 3
+}
+
 export interface Outlet {
   readonly name: string
   readonly ratedA: number
@@ -71,6 +77,8 @@ export interface RuleBook {
   readonly note: string
   /** Who measures so is wired by it in most places. */
   readonly unitSystem: Shop['unitSystem']
+  /** What comes out of the wall where it is in force. */
+  readonly services: readonly Service[]
   /** Outlets that are usual, each with its breaker and cable. */
   readonly usualCircuits: readonly UsualCircuit[]
   /** Conductor temperatures that its tables have a column for, °C. */
@@ -86,8 +94,8 @@ export interface RuleBook {
   ampacity(wiring: Wiring): Ampacity | null
   /** Resistance of a conductor as its size is printed, Ω/km; null for one that the book does not have. */
   ohmPerKm(conductorSize: string, metal: Circuit['metal']): Ruled | null
-  /** Continuous current of a flexible cord as its size is printed, A; null for one that the book does not have. */
-  cordA(conductorSize: string): Ruled | null
+  /** Continuous current of a flexible cord as its size is printed, A, with two loaded conductors or with three; null for one that the book does not have. */
+  cordA(conductorSize: string, phases: 1 | 3): Ruled | null
   /** Largest breaker that may protect the machine, beyond which it needs protection of its own; null where nothing is ruled. */
   breakerMostForA(load: Load): Ruled | null
   /** The breaker that is usually put in for a machine, A: whatever the rule would still allow. */

@@ -13,6 +13,7 @@ const orchard: RuleBook = {
   name: 'Orchard rules',
   note: '',
   unitSystem: 'imperial',
+  services: [],
   usualCircuits: [],
   columnsC: [75],
   outlets: [],

@@ -196,7 +196,10 @@ export const ENGLISH: Language = {
     'spray-transition': 'Spray and the joint',
     'spray-position': 'Spray and position',
     'weld-stands': 'Figures of the weld',
-    preheat: 'Preheat',
+    preheat: 'Most preheat',
+    'least-preheat': 'Least preheat',
+    'back-purge': 'Back purge',
+    prequalified: 'Prequalified by the code',
     'square-depth': 'Depth of a square joint',
     'cored-class': 'Class of the wire',
     'cored-position': 'Cored wire out of position',
@@ -252,6 +255,9 @@ export const ENGLISH: Language = {
     'cored-position': 'position',
     'weld-stands': 'weld contradicts',
     preheat: 'preheat too hot',
+    'least-preheat': 'preheat',
+    'back-purge': 'no purge',
+    prequalified: 'not prequalified',
     'time-use': 'hours',
     'wire-use': 'wire left',
     'gas-use': 'gas left',
@@ -284,6 +290,8 @@ export const ENGLISH: Language = {
     },
     'breaker-holds': {
       measured: 'Heats the breaker like a steady {demand}; it holds {capacity}',
+      beside:
+        'Alone it heats the breaker like a steady {demand}, and that holds {capacity}; while {others|and} runs it comes to {together}, and may trip',
       'below-idle':
         'At rest alone the machine draws {idle}, and the breaker holds {capacity}: it never stays in',
       'turned-down':
@@ -342,6 +350,8 @@ export const ENGLISH: Language = {
     'source-duty': {
       measured: 'The worst ten minutes ask {demand}; the source allows {capacity}',
       pace: 'It sets the pace: the worst ten minutes ask {demand}, and at {capacity} you weld {arc} in every {span}',
+      'pace-unbroken':
+        'It sets the pace: the source allows {may} of arc in ten minutes at this current, and one weld around takes {one}',
     },
     'gun-duty': {
       measured: 'The weld wants {demand}; the {holder} carries {capacity}',
@@ -605,6 +615,23 @@ export const ENGLISH: Language = {
       'runs-out':
         'Sprayed steel runs out of welds {position}: it holds in flat joints and horizontal fillets only, unless it is pulsed',
     },
+    'least-preheat': {
+      warm: '{thickness} of this steel needs {least} by {filler}; the job gives {has}',
+      table:
+        '{thickness} of this steel needs {least} by {filler}, before the arc and between passes; the job gives {has}',
+      'carbon-equivalent':
+        'This steel hardens: {thickness} of it needs {least} by {filler}, and slow cooling; the job gives {has}',
+    },
+    'back-purge': {
+      purged: 'Argon on the back until the root is cool, about 150 °C (300 °F)',
+      'fluxed-rod': '{wire} covers the back of the root by itself',
+      accepted: 'No back purge: the root sugars, which an ordinary weld may accept',
+      sugars: 'No back purge: air burns the back of a stainless root black and porous',
+    },
+    prequalified: {
+      'short-circuit': 'AWS D1.1 does not prequalify short-circuit: it needs a qualified procedure',
+      downward: 'AWS D1.1 prequalifies vertical welds upward only: downward needs a qualified procedure',
+    },
     preheat: {
       'too-hot': 'Preheated to {temperature}, and this metal stands {most}. {why}',
       held: 'Preheated to {temperature}: measure it beside the joint, on both sides, and hold it between passes',
@@ -773,6 +800,7 @@ export const ENGLISH: Language = {
       'A circuit whose breaker is larger than what the machine draws at rest, by an electrician',
     'generator-of': 'A generator of at least {size}',
     'others-off': 'Switch off what else runs on the generator',
+    'others-on-circuit-off': 'Switch off what else runs on this circuit while you weld',
     'outlet-of': 'An outlet and plug rated for at least {size}, by an electrician',
     'breaker-at-most': 'A breaker of at most {size} for this machine, by an electrician',
     'source-that-goes-low': 'A power source that holds an arc at {current}',
@@ -825,6 +853,12 @@ export const ENGLISH: Language = {
     'a-form': 'A {wanted}',
     'all-position-wire': 'A wire for all positions, such as E71T-1 or E71T-11',
     'weld-upward': 'Weld it upward',
+    'qualified-procedure': 'A procedure qualified by test for this job',
+    'purge-it': 'Purge the back with argon',
+    'back-it': 'Back the seam with a copper or aluminium bar',
+    'fluxed-rod': 'A flux-cored TIG rod for roots without purge, such as R308LT1-5',
+    'preheat-to':
+      'Preheat to {temperature}: about {time} and {fuel} of propane a weld; a quarter of the warmth is lost in {lost}',
     'downhill-filler': 'A filler whose class runs downward, such as E6010 or E71T-11',
     'bolt-it': 'Bolt, rivet or bond it, or another metal',
     'one-of-fillers': 'One of {fillers}',

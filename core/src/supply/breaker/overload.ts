@@ -121,7 +121,10 @@ export const heldByBreaker = calculation({
   symbol: 'I_1',
   unit: 'A',
   expression: 'I_h * k',
-  inputs: { I_h: from(breakerInWarmth), k: from(breakerOverload) },
+  inputs: {
+    I_h: { ...from(breakerInWarmth), from: [breakerInWarmth.id, 'breaker-held-beside'] },
+    k: from(breakerOverload),
+  },
   compute: ({ I_h, k }) => I_h * k,
   source: computed('thermal estimate of the breaker'),
 })

@@ -12,10 +12,12 @@ import {
   BREAKERS_A,
   BUNCHED,
   BUNCHED_BEYOND,
-  CORD_A,
+  CORD_THREE_A,
+  CORD_TWO_A,
   METHODS,
   OHM_PER_KM,
   OUTLETS,
+  SERVICES,
   PVC_C,
   SIZES,
   XLPE_C,
@@ -87,6 +89,7 @@ export const international: RuleBook = {
   name: 'International (IEC 60364)',
   note: 'No breaker may be larger than its cable carries, whatever the machine; what several machines draw is added up. Aluminium conductors are left out.',
   unitSystem: 'metric',
+  services: SERVICES,
   usualCircuits: USUAL_CIRCUITS,
   columnsC: [PVC_C, XLPE_C],
   outlets: OUTLETS,
@@ -119,8 +122,8 @@ export const international: RuleBook = {
       ? null
       : { value: cold * COPPER_WARM, source: standard('IEC 60228, at 70 °C', true) }
   },
-  cordA(conductorSize) {
-    const value = CORD_A.get(mm2Of(conductorSize))
+  cordA(conductorSize, phases) {
+    const value = (phases === 3 ? CORD_THREE_A : CORD_TWO_A).get(mm2Of(conductorSize))
     return value === undefined
       ? null
       : { value, source: standard('rubber cords in air, makers’ figures (common practice)', true) }

@@ -1,5 +1,5 @@
 /** Tables of IEC 60364-5-52 and IEC 60228, from memory: copper, 30 °C in air, by the way that a cable lies. */
-import type { Outlet } from '../../ruleBook.ts'
+import type { Outlet, Service } from '../../ruleBook.ts'
 
 /** Ways to lie, in the order of the columns of the tables below. */
 export const METHODS = ['A1', 'A2', 'B1', 'B2', 'C'] as const
@@ -136,7 +136,16 @@ export const BUNCHED: readonly (readonly [upTo: number, factor: number])[] = [
 export const BUNCHED_BEYOND = 0.38
 
 /** IEC 60364-5-52 leaves flexible cords to their makers: usual figures of rubber cords in air. */
-export const CORD_A: ReadonlyMap<string, number> = new Map([
+export const CORD_THREE_A: ReadonlyMap<string, number> = new Map([
+  ['1.5 mm²', 16],
+  ['2.5 mm²', 20],
+  ['4 mm²', 25],
+  ['6 mm²', 32],
+  ['10 mm²', 50],
+  ['16 mm²', 68],
+])
+/** The same with two loaded conductors: single phase. */
+export const CORD_TWO_A: ReadonlyMap<string, number> = new Map([
   ['1.5 mm²', 16],
   ['2.5 mm²', 25],
   ['4 mm²', 32],
@@ -144,6 +153,14 @@ export const CORD_A: ReadonlyMap<string, number> = new Map([
   ['10 mm²', 63],
   ['16 mm²', 85],
 ])
+
+/** Nominal voltages of IEC 60038 (from memory). */
+export const SERVICES: readonly Service[] = [
+  { voltageV: 230, phases: 1 },
+  { voltageV: 400, phases: 1 },
+  { voltageV: 400, phases: 3 },
+  { voltageV: 690, phases: 3 },
+]
 
 /** IEC 60898-1 and IEC 60947-2, to 630 A. */
 export const BREAKERS_A = [

@@ -15,10 +15,12 @@ import {
   BUNDLED_BEYOND,
   COPPER_A,
   COPPER_OHM_PER_KM,
-  CORD_A,
+  CORD_THREE_A,
+  CORD_TWO_A,
   GROUP_SHARES,
   MULTIPLIERS,
   OUTLETS,
+  SERVICES,
 } from './tables.ts'
 import { USUAL_CIRCUITS } from './usualCircuits.ts'
 import { awgOf, factorUpTo, nextSizeA } from '../reading.ts'
@@ -128,6 +130,7 @@ export const northAmerican: RuleBook = {
   name: 'North American (NEC)',
   note: 'Its multipliers and sizes are why a welder’s cable may be thinner than its breaker suggests: it rests between arcs, and the breaker guards against a short circuit. Resistance welders (630.31 and on) are left out.',
   unitSystem: 'imperial',
+  services: SERVICES,
   usualCircuits: USUAL_CIRCUITS,
   columnsC: [60, 75, 90],
   outlets: OUTLETS,
@@ -161,8 +164,8 @@ export const northAmerican: RuleBook = {
     const value = (metal === 'copper' ? COPPER_OHM_PER_KM : ALUMINIUM_OHM_PER_KM).get(awgOf(conductorSize))
     return value === undefined ? null : { value, source: standard('NEC Chapter 9 Table 8, 75 °C', true) }
   },
-  cordA(conductorSize) {
-    const value = CORD_A.get(awgOf(conductorSize))
+  cordA(conductorSize, phases) {
+    const value = (phases === 3 ? CORD_THREE_A : CORD_TWO_A).get(awgOf(conductorSize))
     return value === undefined ? null : { value, source: standard('NEC Table 400.5(A)(1)', true) }
   },
   breakerMostForA: ({ i1MaxA }) => ({

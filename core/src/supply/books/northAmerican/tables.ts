@@ -1,5 +1,5 @@
 /** Tables of NFPA 70 (NEC), from memory: 310.16, 310.15(B)(1), 310.15(C)(1), 400.5(A)(1), Chapter 9 Table 8, 630.11, 240.6(A). */
-import type { Outlet } from '../../ruleBook.ts'
+import type { Outlet, Service } from '../../ruleBook.ts'
 
 type Columns = readonly [at60C: number, at75C: number, at90C: number]
 
@@ -152,7 +152,19 @@ export const BUNDLED: readonly (readonly [upTo: number, factor: number])[] = [
 export const BUNDLED_BEYOND = 0.35
 
 /** Table 400.5(A)(1), flexible cords with two current-carrying conductors, A. */
-export const CORD_A: ReadonlyMap<string, number> = new Map([
+export const CORD_THREE_A: ReadonlyMap<string, number> = new Map([
+  ['18 AWG', 7],
+  ['16 AWG', 10],
+  ['14 AWG', 15],
+  ['12 AWG', 20],
+  ['10 AWG', 25],
+  ['8 AWG', 35],
+  ['6 AWG', 45],
+  ['4 AWG', 60],
+  ['2 AWG', 80],
+])
+/** The same with two loaded conductors: single phase. */
+export const CORD_TWO_A: ReadonlyMap<string, number> = new Map([
   ['18 AWG', 10],
   ['16 AWG', 13],
   ['14 AWG', 18],
@@ -163,6 +175,18 @@ export const CORD_A: ReadonlyMap<string, number> = new Map([
   ['4 AWG', 70],
   ['2 AWG', 95],
 ])
+
+/** Nominal voltages of ANSI C84.1 (from memory). */
+export const SERVICES: readonly Service[] = [
+  { voltageV: 120, phases: 1 },
+  { voltageV: 208, phases: 1 },
+  { voltageV: 240, phases: 1 },
+  { voltageV: 480, phases: 1 },
+  { voltageV: 208, phases: 3 },
+  { voltageV: 240, phases: 3 },
+  { voltageV: 480, phases: 3 },
+  { voltageV: 600, phases: 3 },
+]
 
 /** 630.11(A), arc welders without a motor generator: duty up to, %, and multiplier. */
 export const MULTIPLIERS: readonly (readonly [dutyPct: number, factor: number])[] = [

@@ -1,0 +1,175 @@
+/** Criteria of the procedure: direction and transfer by the code, back purge of a root, least preheat. */
+import { commonPractice, standard } from '../basis/source.ts'
+import type { Capability } from '../capability/capability.ts'
+import type { Demand } from '../demand/demand.ts'
+import type { WeldFigures } from '../demand/weldFigures.ts'
+import type { Job, Joint } from '../model/job.ts'
+import { figure, told, word } from '../model/told.ts'
+import { coveredClassOf } from '../reference/coveredElectrodes.ts'
+import {
+  carbonEquivalentOf,
+  CET_SOURCE,
+  leastPreheatOf,
+  preheatCategoryOf,
+  THIN_TUBE_SOURCE,
+} from '../reference/leastPreheat.ts'
+import { MATERIALS } from '../reference/materials.ts'
+import { thickerMm } from '../trade/groove.ts'
+import { leastByCarbon, leastByCarbonC, warmingOf } from '../trade/preheat.ts'
+import type { Criterion } from './criterion.ts'
+import { bad, good, grouped, type Judged, poor } from './grouped.ts'
+
+/** A weld that somebody else has to accept: what is not done by the code is not bought. */
+const isByCode = ({ quality }: Job): boolean => quality === 'code-bound'
+const isStructural = (job: Job): boolean => isByCode(job) || job.quality === 'structural'
+const familiesOf = ({ materialA, materialB }: Joint) => [
+  MATERIALS[materialA].family,
+  MATERIALS[materialB].family,
+]
+
+const D1_1 = standard('AWS D1.1, prequalified procedures, clause 5', true)
+
+/** Structural steel: upward only, and no short-circuit, unless a procedure was qualified for it. */
+const prequalified = grouped(
+  'prequalified',
+  'joint',
+  [],
+  ({ process }, d) => {
+    if (!d || !isStructural(d.job)) return null
+    const steel = d.welds.filter(({ joint }) => familiesOf(joint).every((one) => one === 'carbon-steel'))
+    const [first] = steel
+    if (!first) return null
+    const make = isByCode(d.job) ? bad : poor
+    if (process.id === 'gmaw-short') return make('short-circuit', {}, D1_1, first.joint.id)
+    const down = steel.find(({ joint }) => joint.position === 'vertical-down')
+    return down ? make('downward', {}, D1_1, down.joint.id) : null
+  },
+  {
+    mends: (_c, _d, { code }) =>
+      code === 'downward'
+        ? [told('weld-upward'), told('qualified-procedure')]
+        : [told('spray-or-cored'), told('qualified-procedure')],
+  },
+)
+
+/** Joints whose root is melted through from one side. */
+const ROOTED: readonly Joint['kind'][] = ['square', 'v', 'bevel', 'u', 'j', 'saddle']
+const hasOpenBack = ({ kind, backing, backWeldMm }: Joint): boolean =>
+  ROOTED.includes(kind) && !backing && backWeldMm === 0
+/** A TIG rod with flux in it, which covers the back of the root by itself. */
+const FLUXED_ROD = /^R3\d\dL?T1-5/i
+const A5_22 = standard('AWS A5.22, R3xxLT1-5, cored TIG rod for roots without purge', true)
+const SUGAR = commonPractice('common practice: hot stainless and air make a black, porous root')
+
+/** The back of a stainless root burns in air: it sugars. */
+const backPurge = grouped(
+  'back-purge',
+  'joint',
+  ['wire'],
+  ({ process, wire }, d): Judged | null => {
+    if (!d || !process.shielded) return null
+    const rooted = d.welds.filter(
+      ({ joint }) =>
+        familiesOf(joint).every((one) => one === 'stainless') &&
+        hasOpenBack(joint) &&
+        // A wire reaches the back through an open root only.
+        (process.electrode === 'tungsten' || joint.rootGapMm > 0),
+    )
+    const [first] = rooted
+    if (!first) return null
+    if (wire && FLUXED_ROD.test(wire.classification)) return good('fluxed-rod', { wire: wire.name }, A5_22)
+    const bare = rooted.find(({ joint }) => !joint.purge)
+    if (!bare) return good('purged', {}, SUGAR, first.joint.id)
+    const make =
+      d.job.quality === 'leak-tight' || isByCode(d.job) ? bad : d.job.quality === 'ordinary' ? good : poor
+    return make(make === good ? 'accepted' : 'sugars', {}, SUGAR, bare.joint.id)
+  },
+  {
+    mends: (_c, d, { weldId }) => {
+      const joint = d?.welds.find((weld) => weld.joint.id === weldId)?.joint
+      if (!joint) return []
+      return [
+        { ...told('purge-it'), patch: { on: 'joint', jointId: joint.id, change: { purge: true } } },
+        { ...told('back-it'), patch: { on: 'joint', jointId: joint.id, change: { backing: true } } },
+        told('fluxed-rod'),
+      ]
+    },
+  },
+)
+
+/** Thin chrome-moly tube is welded cold by TIG. */
+const COLD_TUBE_MM = 3.2
+
+interface Least {
+  readonly weld: WeldFigures
+  readonly leastC: number
+  readonly source: Judged['source']
+  readonly code: 'table' | 'carbon-equivalent'
+}
+
+function leastOf({ process, wire, r }: Capability, weld: WeldFigures): Least | null {
+  const { joint } = weld
+  const materials = [joint.materialA, joint.materialB]
+  const filler = process.electrode === 'covered' ? (wire?.classification ?? null) : null
+  const cetPct = carbonEquivalentOf(materials)
+  if (cetPct !== null) {
+    if (process.electrode === 'tungsten' && thickerMm(joint) <= COLD_TUBE_MM)
+      return { weld, leastC: 0, source: THIN_TUBE_SOURCE, code: 'carbon-equivalent' }
+    const isDry = process.electrode !== 'covered' || coveredClassOf(filler ?? '')?.isLowHydrogen === true
+    const leastC = leastByCarbonC(cetPct, joint, isDry, r)
+    return { weld, leastC, source: CET_SOURCE, code: 'carbon-equivalent' }
+  }
+  const category = preheatCategoryOf(materials, process.id, filler)
+  return category && { weld, ...leastPreheatOf(category, thickerMm(joint)), code: 'table' }
+}
+
+const warmest = (c: Capability, d: Demand): Least | null =>
+  d.welds
+    .flatMap((weld) => leastOf(c, weld) ?? [])
+    .reduce<Least | null>((most, next) => (most && most.leastC >= next.leastC ? most : next), null)
+
+/** Cold steel takes the heat away so fast that the seam hardens, and hydrogen cracks it. */
+const leastPreheat = grouped(
+  'least-preheat',
+  'joint',
+  ['wire'],
+  (c, d): Judged | null => {
+    if (!d) return null
+    const found = warmest(c, d)
+    const hasC = d.job.preheatC ?? c.assumptions.workshopC
+    if (!found || found.leastC <= 0) return null
+    const { weld, leastC, source } = found
+    const params = {
+      thickness: figure(thickerMm(weld.joint), 'mm'),
+      least: figure(leastC, '°C'),
+      has: figure(hasC, '°C'),
+      filler: c.wire && c.process.electrode === 'covered' ? c.wire.name : word('process', c.process.id),
+    }
+    if (hasC >= leastC) return good('warm', params, source, weld.joint.id)
+    return (isStructural(d.job) ? bad : poor)(found.code, params, source, weld.joint.id)
+  },
+  {
+    from: [leastByCarbon],
+    mends: (c, d, { weldId }) => {
+      const found = d && warmest(c, d)
+      const weld = d?.welds.find(({ joint }) => joint.id === weldId)
+      if (!found || !weld) return []
+      // Up to the next ten degrees: a crayon is not read closer.
+      const preheatC = Math.ceil(found.leastC / 10) * 10
+      const { timeS, fuelG, lostS } = warmingOf(weld.joint, weld.runMm, 'carbon-steel', preheatC, c.r)
+      return [
+        {
+          ...told('preheat-to', {
+            temperature: figure(preheatC, '°C'),
+            time: figure(timeS / 3600, 'h'),
+            fuel: figure(fuelG, 'g'),
+            lost: figure(lostS / 3600, 'h'),
+          }),
+          patch: { on: 'job', change: { preheatC } },
+        },
+      ]
+    },
+  },
+)
+
+export const PROCEDURE_CRITERIA: readonly Criterion[] = [prequalified, backPurge, leastPreheat]
