@@ -9,6 +9,7 @@ import { PROCESSES } from '../reference/processes.ts'
 import { isConsequence, PARTS_CHOSEN } from './chosen.ts'
 import type { Assessment, Criterion, Mend } from './criterion.ts'
 import { slotsOf } from './criterion.ts'
+import { ARC_CRITERIA } from './arcVolts.ts'
 import { CURRENT_CRITERIA, WIRE_AND_OUTPUT_CRITERIA } from './current.ts'
 import { FEED_CRITERIA } from './feedSpeed.ts'
 import { FEEDER_CRITERIA } from './feeder.ts'
@@ -33,6 +34,7 @@ export const CRITERIA: readonly Criterion[] = [
   ...SUPPLY_CRITERIA,
   ...PACE_CRITERIA,
   ...CURRENT_CRITERIA,
+  ...ARC_CRITERIA,
   ...FEED_CRITERIA,
   ...THICKNESS_CRITERIA,
   ...WIRE_AND_OUTPUT_CRITERIA,

@@ -55,7 +55,7 @@ describe('what is on all day', () => {
 })
 
 describe('what comes and goes', () => {
-  const compressor = (part: Partial<Load> = {}) => load({ runningA: 45, onMin: 4, offMin: 9, ...part })
+  const compressor = (part: Partial<Load> = {}) => load({ runningA: 60, onMin: 4, offMin: 9, ...part })
   it('makes tight what holds alone: it can be switched off', () => {
     const { c, d, found } = framed([compressor()])
     expect(framed([]).found.verdict).toBe('fits')
@@ -71,8 +71,8 @@ describe('what comes and goes', () => {
     if (!circuit) throw new Error('demo')
     const heat = (onMin: number) =>
       byTurnsOn(circuit, [compressor({ circuitId: circuit.id, onMin })], 200)[0]?.heatA ?? NaN
-    expect(heat(60)).toBeCloseTo(45, 3)
-    expect(heat(4)).toBeLessThan(45)
+    expect(heat(60)).toBeCloseTo(60, 3)
+    expect(heat(4)).toBeLessThan(60)
     expect(heat(1)).toBeLessThan(heat(4))
   })
   it('the demo’s bench by the compressor is told so', () => {

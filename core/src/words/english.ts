@@ -142,6 +142,7 @@ export const ENGLISH: Language = {
     leads: 'Welding leads',
     'lead-volts': 'Volts lost in the leads',
     'source-range': 'Source output',
+    'arc-volts': 'Volts of the arc',
     'source-duty': 'Source duty at {current}',
     'gun-duty': '{holder} at this duty',
     electrode: '{holder} current',
@@ -233,6 +234,7 @@ export const ENGLISH: Language = {
     leads: 'leads',
     'lead-volts': 'leads',
     'source-range': 'source',
+    'arc-volts': 'volts',
     'source-duty': 'duty',
     'gun-duty': 'gun',
     electrode: '{holder}',
@@ -346,6 +348,13 @@ export const ENGLISH: Language = {
         'The weld wants {demand}; the source gives {capacity}. From {least} on it is sound: slower, with smaller beads',
       'above-low-end':
         'The weld wants {demand}; the source gives {capacity}. At its least it is hotter than wanted, and does not burn through',
+    },
+    'arc-volts': {
+      measured: 'The arc starts at {demand}; the source is rated for {capacity} at this current',
+      'a-little-short':
+        'The arc starts at {demand}, and the source is rated for {capacity} at this current: a little less wire speed makes up for it',
+      short:
+        'The arc starts at {demand}, and the source is rated for {capacity} at this current: it burns too short to run',
     },
     'source-duty': {
       measured: 'The worst ten minutes ask {demand}; the source allows {capacity}',
@@ -819,6 +828,8 @@ export const ENGLISH: Language = {
     passes: 'Weld in {passes} passes',
     'no-preheat': 'No preheat',
     preheat: 'Preheat to {temperature}, measured and held; the time that takes is not counted here',
+    'source-with-volts':
+      'A power source rated at more volts for this current, or a process with a shorter arc',
     'source-not-rated': 'A power source rated for {process}',
     'source-dc-only': 'An AC/DC power source; no setting mends this',
     'source-ac-only': 'A source that gives DC',

@@ -1,0 +1,99 @@
+/** Criterion of the arc's volts: a plate proves the volts it is rated at, and an arc that takes more of them burns short. */
+import { commonPractice, dataPlate } from '../basis/source.ts'
+import { calculation, input, listOf } from '../calculation/calculation.ts'
+import { mostWanted } from '../demand/demand.ts'
+import { told } from '../model/told.ts'
+import type { SupplyRating } from '../model/equipment.ts'
+import type { ProcessFamily } from '../model/process.ts'
+import { loadVoltageOf } from '../trade/arcVoltage.ts'
+import { startingVolts, startingVoltsOf } from '../trade/startingVolts.ts'
+import { thinnerFamily } from '../trade/wantedCurrent.ts'
+import { type Criterion, measured, unknown } from './criterion.ts'
+import { weldWithMost } from './worstWeld.ts'
+
+/** So much less is made up for at the bench: wire speed turned down a little, the arc a little shorter. */
+const SHORT_V = 1
+
+const PLATE = dataPlate('rated points of the plate')
+const voltsGiven = calculation({
+  id: 'volts-given',
+  title: 'Volts that the source is rated at for this current and more',
+  symbol: 'U_g',
+  unit: 'V',
+  expression: 'max(U_r)',
+  inputs: {
+    U_r: listOf(
+      'load voltage of each rated point at this current or above; of the highest where none is',
+      'V',
+      PLATE,
+    ),
+  },
+  compute: ({ U_r }) => Math.max(...U_r),
+  source: PLATE,
+})
+const voltsNeeded = calculation({
+  id: 'volts-needed',
+  title: 'Most arc volts that any weld starts with',
+  symbol: 'U',
+  unit: 'V',
+  expression: 'U',
+  inputs: { U: { ...input('arc volts to start with', 'V', commonPractice()), from: startingVolts.from } },
+  compute: ({ U }) => U,
+  source: commonPractice('volts to start with, then by ear and eye'),
+})
+
+type Point = SupplyRating['ratedPoints'][number]
+
+/**
+ * Volts that prove themselves at a current: what a source gives at more current it gives here too. Above its highest
+ * point it is rated, as every source, at the load voltage of its current.
+ */
+function provenVolts(points: readonly Point[], family: ProcessFamily, currentA: number): readonly number[] {
+  const voltsOf = (point: Point) => point.loadV ?? loadVoltageOf(family, point.currentA)
+  const above = points.filter((point) => point.currentA >= currentA)
+  if (above.length > 0) return above.map(voltsOf)
+  return points.length === 0 ? [] : [Math.max(loadVoltageOf(family, currentA), ...points.map(voltsOf))]
+}
+
+/** Of a wire whose volts are set; pulsed, the source keeps them itself. */
+const arcVolts: Criterion = {
+  id: 'arc-volts',
+  group: null,
+  slots: ['circuit', 'powerSource', 'wire', 'gas'],
+  demandFrom: [voltsNeeded],
+  capacityFrom: [voltsGiven],
+  alsoFrom: [mostWanted],
+  assess(c, d) {
+    const { process, supply, fedWire, gas, r } = c
+    if (!d || !process.feedsWire || process.id === 'gmaw-pulse' || !c.powerSource) return null
+    if (!supply) return unknown('arc-volts', told('supply'))
+    const classification = fedWire?.classification ?? null
+    const volts = ({ joint, wantedA }: (typeof d.welds)[number]) =>
+      startingVoltsOf(
+        process.id,
+        { metal: thinnerFamily(joint), gas: process.shielded ? gas : null, classification },
+        // Short of current the output fails; what volts it has is asked of what it gives.
+        Math.min(wantedA, supply.outputMaxA),
+        r,
+      )
+    const { weld } = weldWithMost(d, volts)
+    const currentA = Math.min(weld.wantedA, supply.outputMaxA)
+    const U_r = provenVolts(supply.ratedPoints, process.family, currentA)
+    if (U_r.length === 0) return null
+    const demand = r.take(voltsNeeded, { U: volts(weld) })
+    const capacity = r.take(voltsGiven, { U_r })
+    const found = measured(c, 'arc-volts', {
+      demand,
+      capacity,
+      unit: 'V',
+      weldId: weld.joint.id,
+      source: PLATE,
+    })
+    if (demand <= capacity) return { ...found, verdict: 'fits' }
+    const isNear = demand <= capacity + SHORT_V
+    return { ...found, verdict: isNear ? 'tight' : 'fails', code: isNear ? 'a-little-short' : 'short' }
+  },
+  mends: () => [told('source-with-volts')],
+}
+
+export const ARC_CRITERIA: readonly Criterion[] = [arcVolts]
