@@ -32,7 +32,7 @@ function spray(ratedPoints: Point[], outputMaxA = 300) {
     }),
   })
   const d = demandOf(
-    { ...demoInput('press-frame').job, joints: [quarterInch] } as typeof frame & object,
+    { ...demoInput('press-frame').job, joints: [quarterInch] },
     'gmaw-spray',
     wire,
     demo.shop,

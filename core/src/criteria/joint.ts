@@ -96,7 +96,12 @@ const shortCircuitDepth = grouped(
   },
   {
     from: [depthRoom],
-    mends: (_c, _d, { code }) => [told(code === 'downward' ? 'weld-upward' : 'spray-or-cored')],
+    mends: (_c, d, { code }) => {
+      if (code === 'downward') return [told('weld-upward')]
+      if (code === 'aluminium') return [told('spray-or-pulse')]
+      // A spray that would run out of the joint is no mend.
+      return [told(d?.welds.every(sprayHolds) ? 'spray-or-cored' : 'cored-or-procedure')]
+    },
   },
 )
 
@@ -141,9 +146,11 @@ const sprayTransition = grouped(
   },
   {
     from: [wantedCurrent, leastWindowCurrent, mostWindowCurrent, burnThrough, leastJointCurrent],
-    mends: () => [told('short-circuit-or-pulse')],
+    // Aluminium short-circuits cold: less wire, or pulses.
+    mends: (_c, d) => [told(isAluminium(d) ? 'thinner-wire-or-pulse' : 'short-circuit-or-pulse')],
   },
 )
+const isAluminium = (d: Demand | null): boolean => d?.metals.includes('aluminium') ?? false
 
 /** Where gravity does not carry the drops away. */
 export const sprayHolds = ({ joint }: Pick<WeldFigures, 'joint'>): boolean =>
@@ -368,7 +375,10 @@ const coredClass = grouped(
     if (room >= -ROUNDED_MM) return good('within', params, source, thickest.joint.id)
     return (isSinglePass ? bad : poor)('too-thick', params, source, thickest.joint.id)
   },
-  { from: [classRoom], mends: () => [told('multi-pass-wire')] },
+  {
+    from: [classRoom],
+    mends: ({ process }) => [told(process.shielded ? 'multi-pass-gas' : 'multi-pass-self')],
+  },
 )
 
 export const outOfPositionMost = calculation({

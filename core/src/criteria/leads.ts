@@ -5,7 +5,7 @@ import type { Capability } from '../capability/capability.ts'
 import { type Demand, jobDuty, mostWanted } from '../demand/demand.ts'
 import { figure, told } from '../model/told.ts'
 import { weldingDrawn, weldingDrawnA } from '../supply/inputCurrent.ts'
-import { LEAD_SIZES, LEAD_SOURCE, leadCarriesA, leadVolts, lostInLeads } from '../supply/leads.ts'
+import { LEAD_SOURCE, leadCarriesA, leadSizesIn, leadVolts, lostInLeads } from '../supply/leads.ts'
 import { NO_ARC_TIME } from './carries.ts'
 import { type Criterion, measured, type Mend, unknown } from './criterion.ts'
 
@@ -47,7 +47,7 @@ function leadMends(c: Capability, d: Demand | null): readonly Mend[] {
   if (!lead || !supply || !d) return []
   const I_2 = weldingDrawnA(supply, d.hungriest.wantedA)
   const asked = I_2 * Math.sqrt((d.dutyPct ?? 100) / 100)
-  const size = LEAD_SIZES.find((one) => {
+  const size = leadSizesIn(c.shop.unitSystem).find((one) => {
     const lost = lostInLeads({ ...lead, size: one }, process.family, I_2)
     return (leadCarriesA(one) ?? 0) >= asked && (lost?.volts ?? Infinity) <= c.assumptions.leadsLostMostV
   })

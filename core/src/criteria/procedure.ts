@@ -11,12 +11,13 @@ import {
   CET_SOURCE,
   leastPreheatOf,
   preheatCategoryOf,
-  THIN_TUBE_SOURCE,
+  THIN_SOURCE,
 } from '../reference/leastPreheat.ts'
 import { MATERIALS } from '../reference/materials.ts'
 import { thickerMm } from '../trade/groove.ts'
 import { leastByCarbon, leastByCarbonC, warmingOf } from '../trade/preheat.ts'
 import type { Criterion } from './criterion.ts'
+import { sprayHolds } from './joint.ts'
 import { bad, good, grouped, type Judged, poor } from './grouped.ts'
 
 /** A weld that somebody else has to accept: what is not done by the code is not bought. */
@@ -45,10 +46,10 @@ const prequalified = grouped(
     return down ? make('downward', {}, D1_1, down.joint.id) : null
   },
   {
-    mends: (_c, _d, { code }) =>
+    mends: (_c, d, { code }) =>
       code === 'downward'
         ? [told('weld-upward'), told('qualified-procedure')]
-        : [told('spray-or-cored'), told('qualified-procedure')],
+        : [told(d?.welds.every(sprayHolds) ? 'spray-or-cored' : 'cored-or-procedure')],
   },
 )
 
@@ -97,8 +98,8 @@ const backPurge = grouped(
   },
 )
 
-/** Thin chrome-moly tube is welded cold by TIG. */
-const COLD_TUBE_MM = 3.2
+/** Thin tube and sheet of hardenable steel is welded cold: warmed it burns through. */
+const COLD_MM = 3.2
 
 interface Least {
   readonly weld: WeldFigures
@@ -113,8 +114,8 @@ function leastOf({ process, wire, r }: Capability, weld: WeldFigures): Least | n
   const filler = process.electrode === 'covered' ? (wire?.classification ?? null) : null
   const cetPct = carbonEquivalentOf(materials)
   if (cetPct !== null) {
-    if (process.electrode === 'tungsten' && thickerMm(joint) <= COLD_TUBE_MM)
-      return { weld, leastC: 0, source: THIN_TUBE_SOURCE, code: 'carbon-equivalent' }
+    if (thickerMm(joint) <= COLD_MM)
+      return { weld, leastC: 0, source: THIN_SOURCE, code: 'carbon-equivalent' }
     const isDry = process.electrode !== 'covered' || coveredClassOf(filler ?? '')?.isLowHydrogen === true
     const leastC = leastByCarbonC(cetPct, joint, isDry, r)
     return { weld, leastC, source: CET_SOURCE, code: 'carbon-equivalent' }

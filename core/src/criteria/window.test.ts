@@ -75,7 +75,7 @@ describe('what is said', () => {
   })
   it('a wire that starves or chokes: the size that runs, or that none does', () => {
     const thin = { wire: sampleWire({ diameterMm: 0.6 }) }
-    expect(said('electrode', thin, sampleDemand({ leastA: 120, mostA: 140 }))[1]).toContain('0.031 in')
+    expect(said('electrode', thin, sampleDemand({ leastA: 120, mostA: 140 }))[1]).toContain('0.040 in')
     expect(said('electrode', thin, sampleDemand({ leastA: 20, mostA: 440 }))[1]).toContain('No size runs')
   })
   it('a tungsten by its own wave', () => {

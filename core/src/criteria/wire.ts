@@ -53,8 +53,16 @@ const wirePosition = grouped(
     return found?.value === 'flat-horizontal' ? good('flat-only', { wire: wire.name }, found.source) : null
   },
   {
-    mends: (_c, _d, { code }) =>
-      code === 'upward-only' ? [told('weld-upward'), told('downhill-filler')] : [told('all-position-wire')],
+    mends: ({ process }, _d, { code }) => {
+      const isStick = process.electrode === 'covered'
+      if (code === 'beyond')
+        return [
+          told(isStick ? 'all-position-stick' : process.shielded ? 'all-position-gas' : 'all-position-self'),
+        ]
+      // No gas-shielded class is for welding downward.
+      if (!isStick && process.shielded) return [told('weld-upward')]
+      return [told('weld-upward'), told(isStick ? 'downhill-stick' : 'downhill-self')]
+    },
   },
 )
 

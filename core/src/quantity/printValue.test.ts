@@ -9,6 +9,15 @@ describe('figures as the shop reads them', () => {
   it.each([
     [6.35, 'mm', '1/4 in', '6.35 mm'],
     [0.889, 'mm diameter', '0.035 in', '0.9 mm'],
+    // As a counter sells them: AWS A5.18 and A5.12 list both names of a size (from memory).
+    [0.6, 'mm diameter', '0.023 in', '0.6 mm'],
+    [0.8, 'mm diameter', '0.030 in', '0.8 mm'],
+    [1, 'mm diameter', '0.040 in', '1 mm'],
+    [1.143, 'mm diameter', '0.045 in', '1.1 mm'],
+    [1.191, 'mm diameter', '3/64 in', '1.2 mm'],
+    [1.6, 'mm diameter', '1/16 in', '1.6 mm'],
+    [2.381, 'mm diameter', '3/32 in', '2.4 mm'],
+    [1.7, 'mm diameter', '0.067 in', '1.7 mm'],
     [610, 'mm length', '24 in', '610 mm'],
     [9753.6, 'mm length', '32 ft', '9.75 m'],
     [453.59237, 'g', '1 lb', '454 g'],

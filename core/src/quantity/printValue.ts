@@ -42,6 +42,21 @@ function duration(seconds: number): string {
 }
 
 const diameter: Printer = (value, notation) => printQuantity('diameter', value, notation)
+/** What a counter sells in inches: thin wire by thousandths, from 3/64 in on by fractions; 1.0 mm is sold as 0.040. */
+const TRADE_THOUSANDTHS = [20, 23, 30, 35, 40, 45, 52]
+const SAME_THOUSANDTHS = 1.6
+const SAME_64TH = 0.06
+/** In lowest terms: of a power of two only two divides. */
+const fraction = (over: number, under: number): string =>
+  under === 1 ? `${over}` : over % 2 === 0 ? fraction(over / 2, under / 2) : `${over}/${under}`
+function tradeDiameter(value: number, notation: Notation): string {
+  const inches = value / INCH.worth
+  const sixtyFourths = Math.round(inches * 64)
+  if (sixtyFourths >= 3 && Math.abs(inches * 64 - sixtyFourths) < SAME_64TH)
+    return `${fraction(sixtyFourths, 64)} in`
+  const named = TRADE_THOUSANDTHS.find((one) => Math.abs(inches * 1000 - one) <= SAME_THOUSANDTHS)
+  return diameter(named === undefined ? value : (named / 1000) * INCH.worth, notation)
+}
 const thickness: Printer = (value, notation) => printQuantity('thickness', value, notation)
 /** A short length in one unit, a long one in another. */
 const either =
@@ -55,7 +70,7 @@ const METRE_MM = 1000
 const GALLON_L = 3.785411784
 
 const IMPERIAL: Readonly<Record<string, Printer>> = {
-  'mm diameter': diameter,
+  'mm diameter': tradeDiameter,
   mm: thickness,
   'mm length': either(120 * INCH.worth, scaled(INCH.worth, 'in'), scaled(FOOT.worth, 'ft')),
   'mm²': scaled(INCH.worth ** 2, 'in²'),

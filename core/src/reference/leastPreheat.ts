@@ -81,9 +81,7 @@ const CET_PCT: Readonly<Partial<Record<MaterialId, number>>> = {
 }
 export const CET_SOURCE: Source = standard('EN 1011-2, Annex C, method B', true)
 export const CET_GRADE_SOURCE: Source = handbook('composition of 1045 and 4130, middle of the grade')
-export const THIN_TUBE_SOURCE: Source = commonPractice(
-  'common practice: thin chrome-moly tube is welded cold, by TIG',
-)
+export const THIN_SOURCE: Source = commonPractice('common practice: thin tube and sheet is welded cold')
 
 /** @returns %, of the harder of the materials; null where none of them hardens so */
 export function carbonEquivalentOf(materials: readonly MaterialId[]): number | null {

@@ -1,5 +1,5 @@
 /** Current of tungsten electrodes in argon, alloyed types. */
-import type { CurrentRange } from './wireRanges.ts'
+import { byMiddle, type CurrentRange } from './wireRanges.ts'
 import { standard } from '../basis/source.ts'
 
 interface TungstenRow {
@@ -24,12 +24,16 @@ const BALLED_SHARE = 0.5
 const SAME_SIZE_MM = 0.06
 const SOURCE = standard('AWS A5.12, annex, typical current ranges in argon', true)
 
-/** @returns diameters whose range holds all of the currents, mm, smallest first */
+/** @returns diameters whose range holds all of the currents, mm; the one that the currents lie in the middle of first */
 export const tungstenDiametersFor = (wave: 'dcen' | 'ac', leastA: number, mostA: number): readonly number[] =>
-  ROWS.filter((row) => {
-    const range = row[wave]
-    return range !== null && range[0] <= leastA && mostA <= range[1]
-  }).map((row) => row.diameterMm)
+  byMiddle(
+    ROWS.flatMap((row) => {
+      const range = row[wave]
+      return range ? [{ diameterMm: row.diameterMm, minA: range[0], maxA: range[1] }] : []
+    }),
+    leastA,
+    mostA,
+  )
 
 /**
  * @returns the range by diameter and wave; null for a diameter the table does not have

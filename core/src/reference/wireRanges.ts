@@ -78,13 +78,21 @@ export function wireCurrentRange(wire: Wire, process: ProcessId | null = null): 
   return { minA: row.minA, maxA: row.maxA, stableA, source: TABLE_SOURCE }
 }
 
-/** @returns diameters of the same form and metal whose range holds all of the currents, mm, smallest first */
+/** How far currents lie from the middle of a range, as a ratio. */
+const offMiddle = ({ minA, maxA }: CurrentRow, leastA: number, mostA: number): number =>
+  Math.abs(Math.log((leastA * mostA) / (minA * maxA)))
+
+/** @returns diameters whose range holds all of the currents, mm; the one that they lie in the middle of first */
+export const byMiddle = (ranges: readonly CurrentRow[], leastA: number, mostA: number): readonly number[] =>
+  ranges
+    .filter(({ minA, maxA }) => minA <= leastA && mostA <= maxA)
+    .toSorted((a, b) => offMiddle(a, leastA, mostA) - offMiddle(b, leastA, mostA))
+    .map(({ diameterMm }) => diameterMm)
+
+/** @returns diameters of the same form and metal whose range holds all of the currents, mm, the middle one first */
 export const wireDiametersFor = (
   wire: RangedWire,
   process: ProcessId,
   leastA: number,
   mostA: number,
-): readonly number[] =>
-  table(wire, process)
-    .filter((row) => row.minA <= leastA && mostA <= row.maxA)
-    .map((row) => row.diameterMm)
+): readonly number[] => byMiddle(table(wire, process), leastA, mostA)

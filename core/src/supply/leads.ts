@@ -4,6 +4,7 @@ import { calculation, from, input } from '../calculation/calculation.ts'
 import { type Reckoner, UNTRACED } from '../calculation/reckoner.ts'
 import type { ProcessFamily } from '../model/process.ts'
 import { LOAD_LINE_SOURCE, LOAD_LINES } from '../reference/processes.ts'
+import type { UnitSystem } from '../quantity/units.ts'
 import { awgOf, mm2Of } from './books/reading.ts'
 import { weldingDrawn } from './inputCurrent.ts'
 
@@ -38,10 +39,12 @@ const AREAS_MM2: ReadonlyMap<string, number> = new Map([
   ['4/0 AWG', 107.2],
   ...LEAD_A.map(([areaMm2]) => [`${areaMm2} mm²`, areaMm2] as const),
 ])
-/** Sizes that leads come in, the thinnest first. */
-export const LEAD_SIZES: readonly string[] = [...AREAS_MM2.entries()]
-  .sort(([, a], [, b]) => a - b)
-  .map(([size]) => size)
+/** @returns sizes that leads come in where a shop measures so, the thinnest first */
+export const leadSizesIn = (system: UnitSystem): readonly string[] =>
+  [...AREAS_MM2.entries()]
+    .filter(([size]) => size.endsWith('mm²') === (system === 'metric'))
+    .sort(([, a], [, b]) => a - b)
+    .map(([size]) => size)
 
 /** A lead comes in the sizes of either book. */
 const sizeOf = (size: string): string => (/mm(?:²|2)$/i.test(size.trim()) ? mm2Of(size) : awgOf(size))

@@ -20,7 +20,7 @@ import { sampleGenerator, samplePowerSource } from '../testing/equipment.ts'
 import { demoInput, demoShop } from '../testing/samples.ts'
 import { northAmerican } from './books/northAmerican/northAmerican.ts'
 import { generatorRunningKva } from './generator.ts'
-import { LEAD_SIZES, leadCarriesA, lostInLeads } from './leads.ts'
+import { leadCarriesA, leadSizesIn, lostInLeads } from './leads.ts'
 import { circuitsOfGenerator, panelsAbove, supplyOf } from './supplyOf.ts'
 import { voltsAtMachineV } from './voltageDrop.ts'
 
@@ -155,7 +155,7 @@ describe('welding leads', () => {
       ['120 mm²', 500],
     ] as const)
       expect(leadCarriesA(size)).toBeCloseTo(amps, 9)
-    const all = LEAD_SIZES.map((size) => leadCarriesA(size) ?? NaN)
+    const all = leadSizesIn('imperial').map((size) => leadCarriesA(size) ?? NaN)
     expect(all).toEqual([...all].sort((a, b) => a - b))
     expect(leadCarriesA('#2')).toBe(leadCarriesA('2 AWG'))
     expect(leadCarriesA('rope')).toBeNull()
