@@ -302,6 +302,13 @@ const travelLeast = calculation({
   source: commonPractice(),
 })
 
+/** On parts that are melted through a hand goes faster. */
+export const fastestTravelKey = ({
+  joint,
+  burnThroughMm,
+}: Pick<WeldFigures, 'joint' | 'burnThroughMm'>): AssumptionKey =>
+  thinnerMm(joint) <= burnThroughMm + ROUNDED_MM ? 'travelThinMostMmPerMin' : 'travelMostMmPerMin'
+
 /** Whether a hand keeps up with the wire: too small a bead runs away from it, too large a one piles up. */
 const travel = grouped(
   'travel',
@@ -309,21 +316,19 @@ const travel = grouped(
   ['wire'],
   ({ process, wire, assumptions, r }, d) => {
     if (!d || process.electrode === 'tungsten' || !wire) return null
-    const mostKey = ({ joint, burnThroughMm }: WeldFigures): AssumptionKey =>
-      thinnerMm(joint) <= burnThroughMm + ROUNDED_MM ? 'travelThinMostMmPerMin' : 'travelMostMmPerMin'
     const travelOf = (weld: WeldFigures): number | null => beadTravelOf(weld, d.job.quantity, r)
     /** How far outside what a hand does, as a ratio; the weld that is furthest decides. */
     const outside = (weld: WeldFigures): number => {
       const s = travelOf(weld)
       if (s === null) return 0
       const low = (s * weld.lowA) / weld.wantedA
-      return Math.max(low / assumptions[mostKey(weld)], assumptions.travelLeastMmPerMin / s)
+      return Math.max(low / assumptions[fastestTravelKey(weld)], assumptions.travelLeastMmPerMin / s)
     }
     r.take(fastestTravel, { s: d.welds.map((one) => travelOf(one) ?? 0) })
     const weld = greatestBy(d, outside)
     const s = travelOf(weld)
     if (s === null) return null
-    const most = r.take(travelMost, { s_most: mostKey(weld) })
+    const most = r.take(travelMost, { s_most: fastestTravelKey(weld) })
     const least = r.take(travelLeast, {})
     const slowest = r.take(slowestTravel, { s, I_low: weld.lowA, I: weld.wantedA })
     const isTooFast = slowest > most * ROUNDED

@@ -61,6 +61,13 @@ describe('settings of a weld', () => {
       tipToWorkMm: { low: 9.525, high: 12.7 },
     })
   })
+  it('never travels faster than a hand keeps up, and tells the leg that comes of it', () => {
+    // 16 ga butts by 0.035 wire ask for some 60 in/min; a hand on sheet keeps up to 40 (common practice, no source).
+    const found = settingsFor('pressing-tray', 'bay-2-wire')
+    expect((found.travelMmPerMin ?? 0) / 25.4).toBeCloseTo(40, 6)
+    expect(found.outcome?.filledPct).toBeGreaterThan(105)
+    expect((settingsFor('press-frame', 'bay-2-wire').travelMmPerMin ?? 0) / 25.4).toBeLessThan(20)
+  })
   it('stands in the middle of its band', () => {
     const { voltsV, currentA, feedMmPerMin } = settingsFor('press-frame', 'bay-2-wire')
     for (const start of [voltsV, currentA, feedMmPerMin]) {

@@ -1,8 +1,8 @@
 /** Settings to start with for one weld: a start to be tried on a coupon of the same metal, with a band around each. */
-import { assumed, calculation } from '../calculation/calculation.ts'
-import { computed } from '../basis/source.ts'
+import { assumed, calculation, from, inputOrAssumed } from '../calculation/calculation.ts'
+import { commonPractice, computed } from '../basis/source.ts'
 import type { Capability } from '../capability/capability.ts'
-import { beadTravel, beadTravelOf } from '../criteria/joint.ts'
+import { beadTravel, beadTravelOf, fastestTravelKey } from '../criteria/joint.ts'
 import { postFlow, postFlowS } from '../criteria/use.ts'
 import { TracingReckoner } from '../calculation/reckoner.ts'
 import type { Step } from '../calculation/step.ts'
@@ -98,6 +98,20 @@ const voltsBand = calculation({
   source: computed('a start, not a procedure'),
 })
 
+const travelByHand = calculation({
+  id: 'travel-start',
+  title: 'Travel speed to start with',
+  symbol: 's',
+  unit: 'mm/min',
+  expression: 'min(s, s_most)',
+  inputs: {
+    s: from(beadTravel),
+    s_most: inputOrAssumed('fastest travel by hand', 'mm/min', commonPractice()),
+  },
+  compute: ({ s, s_most }) => Math.min(s, s_most),
+  source: commonPractice('a hand keeps up no faster; the bead comes out larger'),
+})
+
 const around = (value: number, by: number): Start => ({ value, low: value - by, high: value + by })
 
 /** A plain figure of the assumptions, to be opened like every other. */
@@ -138,7 +152,12 @@ export function settingsOf(c: Capability, d: Demand, weld: WeldFigures): Startin
     wantedA,
     r,
   )
-  const travelMmPerMin = beadTravelOf(weld, d.job.quantity, r)
+  const wantedTravel = beadTravelOf(weld, d.job.quantity, r)
+  // Faster than a hand keeps up nobody welds: what is laid down at that travel is what comes of it.
+  const travelMmPerMin =
+    wantedTravel === null || process.electrode === 'tungsten'
+      ? wantedTravel
+      : r.take(travelByHand, { s: wantedTravel, s_most: fastestTravelKey(weld) })
   const feed = fedWire ? wireFeedSpeed(fedWire, wantedA, process.id, r) : null
   const isCo2Short = gas !== null && isCo2(gas)
   return {
@@ -173,7 +192,7 @@ export function settingsOf(c: Capability, d: Demand, weld: WeldFigures): Startin
       process.electrode === 'covered' && powerSource?.arcForce === true && c.wire
         ? arcForceFor(c.wire.classification)
         : null,
-    ...techniqueFor(process.id, metal, joint.kind),
+    ...techniqueFor(process.id, metal, joint),
   }
 }
 
@@ -186,7 +205,7 @@ const START_FROM: Readonly<Record<StartFigure, readonly string[]>> = {
   volts: startingVolts.from,
   feed: [wireFeed.id],
   flow: gasFlow.from,
-  travel: [beadTravel.id],
+  travel: [travelByHand.id, beadTravel.id],
   pulse: [],
   'pre-flow': [preFlow.id],
   'post-flow': postFlow.from,

@@ -1,10 +1,12 @@
 /** Covered electrodes, against what AWS A5.1 and A5.4 print: typical ampere ranges of the annex, from memory, in full. */
 import { describe, expect, it } from 'vitest'
+import type { Position } from '../model/jointKinds.ts'
 import { sampleWire } from '../testing/equipment.ts'
 import { coveredClassOf, coveredLengthMm } from './coveredElectrodes.ts'
 import { arcForceFor, techniqueFor } from './technique.ts'
 import { wireCurrentRange } from './wireRanges.ts'
 
+const held = (kind: 'tee' | 'v' | 'lap' | 'square', position: Position = 'flat') => ({ kind, position })
 const SIZES_IN = [3 / 32, 1 / 8, 5 / 32, 3 / 16]
 /** By class, least and most of 3/32, 1/8, 5/32 and 3/16 in. */
 const ANNEX: Readonly<Record<string, readonly (readonly [number, number])[]>> = {
@@ -111,19 +113,45 @@ describe('what a class says', () => {
 
 describe('how it is held (common practice)', () => {
   it('slag is dragged, gas is pushed; aluminium wire from further away, a TIG torch has no tip', () => {
-    expect(techniqueFor('smaw', 'carbon-steel', 'tee')).toEqual({
+    expect(techniqueFor('smaw', 'carbon-steel', held('tee'))).toEqual({
       tipToWorkMm: null,
       travel: 'drag',
       angleDeg: { low: 10, high: 20 },
       workAngleDeg: 45,
     })
-    expect(techniqueFor('fcaw-s', 'carbon-steel', 'v')).toMatchObject({ travel: 'drag', workAngleDeg: 90 })
-    expect(techniqueFor('gmaw-short', 'carbon-steel', 'lap').tipToWorkMm).toEqual({ low: 9.525, high: 12.7 })
-    expect(techniqueFor('gmaw-spray', 'aluminium', 'tee').tipToWorkMm).toEqual({ low: 15.875, high: 19.05 })
-    expect(techniqueFor('gtaw-ac', 'aluminium', 'square')).toMatchObject({
+    expect(techniqueFor('fcaw-s', 'carbon-steel', held('v'))).toMatchObject({
+      travel: 'drag',
+      workAngleDeg: 90,
+    })
+    expect(techniqueFor('gmaw-short', 'carbon-steel', held('lap')).tipToWorkMm).toEqual({
+      low: 9.525,
+      high: 12.7,
+    })
+    expect(techniqueFor('gmaw-spray', 'aluminium', held('tee')).tipToWorkMm).toEqual({
+      low: 15.875,
+      high: 19.05,
+    })
+    expect(techniqueFor('gtaw-ac', 'aluminium', held('square'))).toMatchObject({
       tipToWorkMm: null,
       travel: 'push',
     })
+  })
+  it('gas-shielded cored vertical up: a slight push of some 5°, tip to work about 1 in', () => {
+    const up = techniqueFor('fcaw-g', 'carbon-steel', held('v', 'vertical-up'))
+    expect(up.travel).toBe('push')
+    expect((up.angleDeg.low + up.angleDeg.high) / 2).toBe(5)
+    const [least, most] = [up.tipToWorkMm?.low ?? 0, up.tipToWorkMm?.high ?? 0]
+    expect((least + most) / 2).toBeCloseTo(25.4, 6)
+    expect(techniqueFor('fcaw-g', 'carbon-steel', held('v')).travel).toBe('drag')
+  })
+  it('downward the arc holds the pool up, so it is dragged; a stick upward is pushed', () => {
+    expect(techniqueFor('gmaw-short', 'carbon-steel', held('lap', 'vertical-down')).travel).toBe('drag')
+    expect(techniqueFor('smaw', 'carbon-steel', held('tee', 'vertical-up')).travel).toBe('push')
+    expect(techniqueFor('smaw', 'carbon-steel', held('tee', 'vertical-down')).travel).toBe('drag')
+  })
+  it('aluminium wire is pushed in every position', () => {
+    for (const position of ['flat', 'vertical-up', 'vertical-down', 'overhead'] as const)
+      expect(techniqueFor('gmaw-pulse', 'aluminium', held('tee', position)).travel).toBe('push')
   })
   it('the ones that dig want arc force', () => {
     expect(['E6010', 'E6011', 'E7018', 'E6013', 'xE6010', 'xE7018'].map(arcForceFor)).toEqual([
