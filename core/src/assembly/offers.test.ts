@@ -233,14 +233,14 @@ describe('the demo shop', () => {
     expect(next.flowMeterId).toBeNull()
   })
 
-  it('a thinner wire would take its rolls and tip along; one of another process takes nothing that helps', () => {
+  it('a thinner wire would take its tip along, for 0.030 runs in a groove of 0.035; one of another process takes nothing that helps', () => {
     const bay = capabilityFor('bay-2-wire')
     const wire = (id: string) => {
       const found = demo.wires.find((one) => one.id === id)
       if (!found) throw new Error(`the demo has no ${id}`)
       return found
     }
-    expect(followersOf('wire', wire('er70s6-030'), bay, null, demo)).toEqual(['roll', 'tip'])
+    expect(followersOf('wire', wire('er70s6-030'), bay, null, demo)).toEqual(['tip'])
     expect(followersOf('wire', wire('er308l-116'), bay, null, demo)).toBeNull()
     // Nothing has to follow what goes as it is.
     expect(followersOf('wire', wire('er70s6-035'), bay, null, demo)).toBeNull()

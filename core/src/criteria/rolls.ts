@@ -16,9 +16,16 @@ const grooveFor = (wire: Wire): Groove =>
 
 function whyNot(wire: Wire, groove: Groove): string {
   if (isCored(wire)) return groove === 'v-smooth' ? 'smooth-on-cored' : 'crushes-cored'
-  if (wire.metal === 'aluminium') return 'shaves-aluminium'
-  return groove === 'u' ? 'slips-on-steel' : 'chews-solid'
+  // Hard 5xxx wire stands a smooth V at light tension for an occasional seam; soft 4xxx is flattened.
+  if (wire.metal === 'aluminium')
+    return groove === 'v-smooth' && !isSoft(wire) ? 'v-on-aluminium' : 'shaves-aluminium'
+  if (groove === 'u') return 'slips-on-steel'
+  // Some makers feed stainless by a fine knurl; carbon steel it only chews.
+  return wire.metal === 'stainless' ? 'knurl-on-stainless' : 'chews-solid'
 }
+const isSoft = ({ classification }: Wire): boolean => /[^0-9]?4\d{3}/.test(classification)
+/** Feeds all the same, with care. */
+const WITH_CARE: readonly string[] = ['smooth-on-cored', 'v-on-aluminium', 'knurl-on-stainless']
 
 const rollGroove = grouped(
   'roll-groove',
@@ -35,7 +42,7 @@ const rollGroove = grouped(
     }
     if (roll.groove === wanted) return good('right', params, ROLLS)
     const why = whyNot(fedWire, roll.groove)
-    return why === 'smooth-on-cored' ? poor(why, params, ROLLS) : bad(why, params, ROLLS)
+    return WITH_CARE.includes(why) ? poor(why, params, ROLLS) : bad(why, params, ROLLS)
   },
   {
     mends: (_c, _d, { params, verdict }) =>
@@ -45,7 +52,15 @@ const rollGroove = grouped(
   },
 )
 
-/** The groove's size is the wire's. */
+/** Neighbours that one groove is often cut for: 0.030 and 0.035, 0.040 and 0.045. */
+const SHARED_GROOVES: readonly (readonly [number, number])[] = [
+  [0.762, 0.889],
+  [1.016, 1.143],
+]
+const isShared = (oneMm: number, otherMm: number): boolean =>
+  SHARED_GROOVES.some((pair) => [oneMm, otherMm].every((mm) => pair.some((size) => isSameSize(size, mm))))
+
+/** The groove's size is the wire's, or that of its neighbour where one groove serves both. */
 const rollSize = grouped(
   'roll-size',
   'together',
@@ -57,6 +72,7 @@ const rollSize = grouped(
       size: figure(fedWire.diameterMm, 'mm diameter'),
     }
     if (isSameSize(roll.wireMm, fedWire.diameterMm)) return good('same', params, ROLLS)
+    if (isShared(roll.wireMm, fedWire.diameterMm)) return poor('neighbour', params, ROLLS)
     return bad(roll.wireMm > fedWire.diameterMm ? 'slips' : 'flattens', params, ROLLS)
   },
   { mends: (_c, _d, { params }) => [told('roll-of-size', { size: params['size'] ?? '' })] },

@@ -374,7 +374,33 @@ const TABLE: Readonly<Record<string, readonly Case[]>> = {
       'tight',
     ],
     ['U for aluminium', { wire: aluminium(), roll: samplePart('drive-roll', { groove: 'u' }) }, 'fits'],
-    ['smooth V for aluminium', { wire: aluminium(), roll: samplePart('drive-roll') }, 'fails'],
+    // Common practice, no source: hard 5356 now and then, soft 4043 never.
+    [
+      'smooth V for 5356',
+      {
+        wire: sampleWire({ metal: 'aluminium', classification: 'ER5356' }),
+        roll: samplePart('drive-roll'),
+      },
+      'tight',
+    ],
+    [
+      'smooth V for 4043',
+      {
+        wire: sampleWire({ metal: 'aluminium', classification: 'ER4043' }),
+        roll: samplePart('drive-roll'),
+      },
+      'fails',
+    ],
+    [
+      'knurled V for aluminium',
+      { wire: aluminium(), roll: samplePart('drive-roll', { groove: 'v-knurled' }) },
+      'fails',
+    ],
+    [
+      'knurled V for stainless: some makers’ way',
+      { wire: sampleWire({ metal: 'stainless' }), roll: samplePart('drive-roll', { groove: 'v-knurled' }) },
+      'tight',
+    ],
     [
       'smooth V for stainless',
       { wire: sampleWire({ metal: 'stainless' }), roll: samplePart('drive-roll') },
@@ -384,7 +410,14 @@ const TABLE: Readonly<Record<string, readonly Case[]>> = {
   'roll-size': [
     ['0.9 mm groove, 0.035 in wire', { roll: samplePart('drive-roll', { wireMm: 0.9 }) }, 'fits'],
     ['0.045 groove, 0.035 wire', { roll: samplePart('drive-roll', { wireMm: 1.143 }) }, 'fails'],
-    ['0.030 groove, 0.035 wire', { roll: samplePart('drive-roll', { wireMm: 0.762 }) }, 'fails'],
+    // Common practice, no source: one groove is often cut for both.
+    ['0.030 groove, 0.035 wire', { roll: samplePart('drive-roll', { wireMm: 0.762 }) }, 'tight'],
+    ['0.023 groove, 0.035 wire', { roll: samplePart('drive-roll', { wireMm: 0.584 }) }, 'fails'],
+    [
+      '0.040 groove, 0.045 wire',
+      { wire: sampleWire({ diameterMm: 1.143 }), roll: samplePart('drive-roll', { wireMm: 1.016 }) },
+      'tight',
+    ],
   ],
   'roll-system': [
     [

@@ -525,12 +525,18 @@ export const ENGLISH: Language = {
       'shaves-aluminium':
         '{wire} wants a {wanted} groove, not {has}: a V shaves and flattens aluminium, a U does not',
       'slips-on-steel': '{wire} wants a {wanted} groove, not {has}: a U slips on steel wire',
+      'v-on-aluminium':
+        '{wire} runs best in a {wanted} groove; a {has} does for an occasional seam, at light tension',
+      'knurl-on-stainless':
+        '{wire} runs in a {wanted} groove; some makers feed stainless by a {has}, at light tension',
       'chews-solid':
         '{wire} wants a {wanted} groove, not {has}: knurls chew solid wire, and the chips fill the liner',
     },
     'roll-size': {
       same: 'Groove of {groove} for the wire',
       slips: 'Groove of {groove} and wire of {size}: it slips',
+      neighbour:
+        'Groove of {groove} and wire of {size}: many grooves are cut for both. Read the stamp, and set the tension anew',
       flattens: 'Groove of {groove} and wire of {size}: it flattens the wire',
     },
     'roll-system': {

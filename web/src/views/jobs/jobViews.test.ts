@@ -98,7 +98,7 @@ describe('advice on a weld', () => {
     const wrapper = advice('press-frame', 0)
     expect(wrapper.findAll('tbody tr')).toHaveLength(7)
     expect(wrapper.findAll('tbody tr')[2]?.text()).toContain('MIG, pulsed')
-    expect(wrapper.get('tr.chosen').text()).toContain('from 150 A')
+    expect(wrapper.get('tr.chosen').text()).toContain('from 153 A')
     expect(wrapper.get('tr.chosen').text()).toContain('MIG, short-circuit')
   })
 })
