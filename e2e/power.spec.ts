@@ -41,7 +41,7 @@ test('another outlet that is there mends it, at no cost; it is looked at, and no
 }) => {
   await page.goto(`${server.url}/power?job=press-frame`)
   await expect(page.getByRole('heading', { name: /has too little on it/ })).toBeVisible()
-  await expect(page.getByText(/The weld wants 187 A; on these volts Quillon 210 has 140 A/)).toBeVisible()
+  await expect(page.getByText(/The weld wants 190 A; on these volts Quillon 210 has 140 A/)).toBeVisible()
   const mends = page.getByRole('listitem').filter({ hasText: 'it is there' })
   await expect(mends.first()).toContainText('Plug it into')
   await page.getByRole('button', { name: /Plug it into Bay 2/ }).press('Enter')

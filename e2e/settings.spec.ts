@@ -19,7 +19,7 @@ test('twice the travel is half the metal, and says so; its figures open to their
   const panel = page.getByRole('region', { name: 'Settings side by side' })
   await expect(panel).toContainText('Type other settings on the right')
   await panel.getByLabel('Travel', { exact: true }).click()
-  await page.keyboard.type('31.4')
+  await page.keyboard.type('32.2')
   await expect(panel.getByRole('status').first()).toContainText(
     '50 % of the metal that was called for: too small',
   )
@@ -31,7 +31,7 @@ test('twice the travel is half the metal, and says so; its figures open to their
   await panel.getByRole('row', { name: /^Leg/ }).getByRole('button').last().click()
   const working = page.getByRole('complementary')
   await expect(working).toContainText('Leg that comes out')
-  await expect(working).toContainText('31.4 in/min')
+  await expect(working).toContainText('32.2 in/min')
   await page.keyboard.press('Escape')
   await panel.getByRole('button', { name: 'Close' }).click()
   await expect(panel).toBeHidden()
@@ -43,7 +43,7 @@ test('stick stands against wire in time and money for one joint', async ({ page,
   const panel = page.getByRole('region', { name: 'Settings side by side' })
   await pick(page, 'Compared with', 'Yard, stick')
   await expect(panel.getByRole('status').first()).toContainText('the same size')
-  await expect(panel.getByRole('status').first()).toContainText('dearer')
+  await expect(panel.getByRole('status').first()).toContainText('at the same cost')
   await expect(panel.getByRole('row', { name: /^Work/ })).toContainText('a foot')
   await expect(panel.getByRole('row', { name: /^Polarity/ })).toContainText('DCEP')
 })

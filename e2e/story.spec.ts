@@ -28,7 +28,7 @@ test('the answer to the press frame stands on one screen, unscrolled', async ({ 
   for (const check of [
     'supply-voltage',
     'breaker-holds',
-    'source-duty',
+    'source-range',
     'gun-duty',
     'thickness',
     'wire-use',

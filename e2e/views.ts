@@ -37,7 +37,7 @@ export const VIEWS = [
 export const OPENED: readonly (readonly [what: string, path: string, open: (page: Page) => Promise<void>])[] =
   [
     ['the palette', '/jobs', (page) => page.keyboard.press('Control+k')],
-    ['a working', '/fit/press-frame', (page) => page.getByTestId('finding-source-duty').click()],
+    ['a working', '/fit/press-frame', (page) => page.getByTestId('finding-source-range').click()],
     [
       'settings side by side',
       '/fit/press-frame',

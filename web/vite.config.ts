@@ -18,6 +18,11 @@ const LEFT_OUT: readonly (readonly [importer: string, source: RegExp])[] = [
   ['composables/date/index.js', /^\.\/adapters\/vuetify\.js$/],
   ['VChip/VChip.js', /\/V(Chip|Slide)Group\.js$/],
   ['composables/loader.js', /\/VProgressLinear\/index\.js$/],
+  ['VSelect/VSelect.js', /\/V(Avatar|Checkbox|Chip)\/index\.js$/],
+  ['VAutocomplete/VAutocomplete.js', /\/V(Avatar|Checkbox|Chip)\/index\.js$/],
+  ['VCombobox/VCombobox.js', /\/V(Avatar|Checkbox|Chip)\/index\.js$/],
+  ['VList/VListItem.js', /\/VAvatar\/index\.js$/],
+  ['VChip/VChip.js', /\/VAvatar\/index\.js$/],
 ]
 const leftOut: Plugin = {
   name: 'left-out',

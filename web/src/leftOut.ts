@@ -1,9 +1,13 @@
 /**
  * Stands where Vuetify fetches what no page of this shows, and would have every first page wait for: its arithmetic of
- * dates, the groups that a chip may be in, of which it wants the names alone, and the bar of a field that is loading.
+ * dates, the groups that a chip may be in, of which it wants the names alone, the bar of a field that is loading, and what a
+ * choice of several draws: boxes, chips and portraits.
  * Names made by `Symbol.for` are the groups' own. Whoever brings one of them in takes it out of `vite.config.ts`.
  */
 export const VuetifyDateAdapter = {}
 export const VChipGroupSymbol = Symbol.for('vuetify:v-chip-group')
 export const VSlideGroupSymbol = Symbol.for('vuetify:v-slide-group')
 export const VProgressLinear = (): null => null
+export const VAvatar = (): null => null
+export const VChip = Object.assign((): null => null, { filterProps: () => ({}) })
+export const VCheckboxBtn = (): null => null

@@ -200,7 +200,7 @@ export const ENGLISH: Language = {
     preheat: 'Most preheat',
     'least-preheat': 'Least preheat',
     'back-purge': 'Back purge',
-    prequalified: 'Prequalified by the code',
+    prequalified: 'Prequalified',
     'square-depth': 'Depth of a square joint',
     'cored-class': 'Class of the wire',
     'cored-position': 'Cored wire out of position',
@@ -292,8 +292,7 @@ export const ENGLISH: Language = {
     },
     'breaker-holds': {
       measured: 'Heats the breaker like a steady {demand}; it holds {capacity}',
-      beside:
-        'Alone it heats the breaker like a steady {demand}, and that holds {capacity}; while {others|and} runs it comes to {together}, and may trip',
+      beside: 'Counts as {demand} continuous; with {others|and} running {together}: the breaker may trip',
       'below-idle':
         'At rest alone the machine draws {idle}, and the breaker holds {capacity}: it never stays in',
       'turned-down':

@@ -90,4 +90,9 @@ const emit = defineEmits<{ open: [slot: Slot | null]; complete: [] }>()
 .foot {
   padding: 8px 13px 0;
 }
+@media print {
+  .place {
+    min-height: 34px;
+  }
+}
 </style>

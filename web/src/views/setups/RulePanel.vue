@@ -169,4 +169,9 @@ const swapWords = (swap: Swap): string => swapText(workspace.speech, swap, capab
   text-overflow: ellipsis;
   white-space: nowrap;
 }
+@media print {
+  .broken {
+    gap: 3px;
+  }
+}
 </style>
