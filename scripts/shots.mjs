@@ -14,7 +14,7 @@ const SHOTS = [
   {
     name: 'working',
     path: '/fit/press-frame',
-    act: (page) => page.getByTestId('finding-source-duty').click(),
+    act: (page) => page.getByTestId('finding-source-range').click(),
   },
   {
     name: 'settings',
@@ -23,7 +23,7 @@ const SHOTS = [
       await page.getByRole('button', { name: 'Compare' }).click()
       await page.getByRole('combobox', { name: 'Compared with' }).click({ force: true })
       await page.getByRole('option', { name: 'Yard, stick' }).click()
-      await page.getByText('a foot dearer').waitFor()
+      await page.getByText('the same size').first().waitFor()
       await page.getByRole('region', { name: 'Settings side by side' }).scrollIntoViewIfNeeded()
       await page.mouse.wheel(0, 900)
     },
