@@ -29,6 +29,15 @@ export const OUTCOME_LABELS: Readonly<Record<OutcomeFigure, string>> = {
   cost: 'Cost',
 }
 
+/** From here on the arc of a thin part is narrow: the other school runs it wide (common practice, no source). */
+const NARROW_HZ = 120
+/** A slow pulse is followed by the hand: told in seconds too. */
+const SLOW_HZ = 10
+const inSeconds = ({ hz, sharePct }: NonNullable<StartingSettings['pulse']>, p: SettingPrinters): string =>
+  hz > SLOW_HZ
+    ? ''
+    : `: ${p.seconds(sharePct / 100 / hz)} at the peak, ${p.seconds((1 - sharePct / 100) / hz)} at the base`
+
 /** What else is set, beside volts, wire speed, amps and travel: label and words, where there is something to set. */
 export function otherSettings(
   settings: StartingSettings,
@@ -53,14 +62,17 @@ export function otherSettings(
     arcForce && { label: 'Arc force', words: ARC_FORCE_WORDS[arcForce] },
     pulse && {
       label: transfer === 'pulsed-spray' ? 'Pulse' : 'Or pulsed',
-      words: `${p.amps(pulse.peakA)} A peak, ${p.amps(pulse.baseA)} A base, ${p.amps(pulse.sharePct)} % at ${p.hertz(pulse.hz)}`,
+      words: `${p.amps(pulse.peakA)} A peak, ${p.amps(pulse.baseA)} A base, ${p.amps(pulse.sharePct)} % at ${p.hertz(pulse.hz)}${inSeconds(pulse, p)}`,
       figure: 'pulse' as const,
     },
     balance !== null && {
       label: 'AC balance',
-      words: `${p.amps(balance)} % electrode positive; more cleans oxide, and wears the tungsten`,
+      words: `${p.amps(balance)} % electrode positive, ${p.amps(100 - balance)} % where the dial counts electrode negative; more positive cleans oxide, and wears the tungsten`,
     },
-    hertz !== null && { label: 'AC frequency', words: `${p.hertz(hertz)}; higher narrows the arc` },
+    hertz !== null && {
+      label: 'AC frequency',
+      words: `${p.hertz(hertz)}; higher narrows the arc${hertz >= NARROW_HZ ? ', and some run very thin sheet wide, at 60 Hz' : ''}`,
+    },
     slopes && { label: 'Up and down slope', words: `${p.seconds(slopes.upS)}, ${p.seconds(slopes.downS)}` },
     flowLPerMin !== null && {
       label: 'Gas flow',
