@@ -34,6 +34,23 @@ describe('a dial', () => {
   ])('for %f is turned to %s', (wanted, mark) => {
     expect(dialSettingOf(percent, wanted, false)).toMatchObject({ mark, gives: wanted, isBeyond: false })
   })
+  it.each([
+    // Half way between two marks of figures; a mark that is more than a figure is a name, and only it can be set.
+    [['2', '4'], '3'],
+    [['2,5', '4,5'], '3.5'],
+    [['2.25', '4.75'], '3.5'],
+    [['2a', '4a'], '2a'],
+    [['a2', 'a4'], 'a2'],
+    [['2.', '4.'], '2.'],
+    [['2/3', '4/5'], '2/3'],
+    [['2.x', '4.x'], '2.x'],
+  ])('marked %j stands at %s', ([low = '', high = ''], mark) => {
+    const marks = [
+      { mark: low, value: 100 },
+      { mark: high, value: 200 },
+    ]
+    expect(dialSettingOf(marks, 150, false)?.mark).toBe(mark)
+  })
   it('with letters is turned to the nearest', () => {
     expect(dialSettingOf(taps, 16.3, false)).toEqual({ mark: 'B', gives: 15.8, isBeyond: false })
   })

@@ -49,6 +49,21 @@ describe('a pulsed wire', () => {
 })
 
 describe('TIG', () => {
+  it('does not pulse where the source pulses wire alone, nor does wire where it pulses TIG alone', () => {
+    const tray = { ...demoInput('pressing-tray'), tungsten: sampleTungsten() }
+    const pulsing = (isPulsing: (family: string) => boolean): FitInput => ({
+      ...tray,
+      powerSource: tray.powerSource && {
+        ...tray.powerSource,
+        processes: tray.powerSource.processes.flatMap((one) => [
+          { ...one, pulse: isPulsing(one.family) },
+          { ...one, family: 'gmaw' as const, outputs: ['dc' as const], pulse: isPulsing('gmaw') },
+        ]),
+      },
+    })
+    expect(of(pulsing((family) => family === 'gtaw')).pulse).not.toBeNull()
+    expect(of(pulsing((family) => family === 'gmaw')).pulse).toBeNull()
+  })
   it('pulses slowly around the same mean, where the source pulses', () => {
     const tray = demoInput('pressing-tray')
     const { pulse, currentA } = of({ ...tray, tungsten: sampleTungsten() })
