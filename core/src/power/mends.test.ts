@@ -38,6 +38,39 @@ describe('mends of a supply', () => {
     expect(costs).toEqual([...costs].sort((a, b) => a - b))
   })
 
+  it('a move is offered to every circuit that does better and to no other, for every job and set-up of the demo', () => {
+    let moved = 0
+    for (const { id: jobId } of demo.jobs)
+      for (const { id: setUpId } of demo.setUps) {
+        const { c, d, mends } = hung(jobId, setUpId)
+        if (!c.circuit) continue
+        const isShort = (on: Capability) => (on.supply?.outputMaxA ?? Infinity) < d.hungriest.lowA
+        const before = isShort(c) ? 'fails' : verdictOn(c, d, c.circuit)
+        const better = demo.circuits.filter((circuit) => {
+          const there = c.with('circuit', circuit)
+          const verdict = verdictOn(c, d, circuit)
+          return (
+            circuit.id !== c.circuit?.id &&
+            (there.supply?.outputMaxA ?? 0) >= d.hungriest.lowA &&
+            (verdict === 'fits' || verdict === 'tight') &&
+            VERDICT_RANK[verdict] < VERDICT_RANK[before]
+          )
+        })
+        const moves = ofKind(mends, 'move')
+        expect(moves.map(({ circuitId }) => circuitId).toSorted()).toEqual(
+          better.map(({ id }) => id).toSorted(),
+        )
+        for (const { circuitId, verdict, isThere, cost } of moves) {
+          const circuit = found(demo.circuits, circuitId)
+          expect(verdict).toBe(verdictOn(c, d, circuit))
+          expect(isThere).toBe(circuit.held === 'owned')
+          expect(cost).toBe(isThere ? 0 : circuit.price)
+          moved += 1
+        }
+      }
+    expect(moved).toBeGreaterThan(20)
+  })
+
   it('none is offered on volts on which the machine has not what the joint needs', () => {
     // 1/4 in wants 187 A and at least 150; the machine has 140 A on 120 V.
     const { mends } = hung('press-frame', 'north-wall-wire')
