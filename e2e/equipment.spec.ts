@@ -157,10 +157,11 @@ test('a rule opens with its working and source, and small parts follow the wire'
   await page.locator('[data-slot=wire]').click()
   await page.getByLabel('Search the choices').fill('0.030 ER70S-6')
   await page.locator('[data-offer=er70s6-030]').click()
-  await expect(page.getByText('Changed with it: drive rolls, contact tip')).toBeVisible()
+  // The 0.035 groove serves 0.030 wire too; the tip does not.
+  await expect(page.getByText('Changed with it: contact tip')).toBeVisible()
   await saved(page)
   expect(await server.record<SetUp>('set-ups/bay-2-wire')).toMatchObject({
-    rollId: 'roll-quillon-v-smooth-0030',
+    rollId: 'roll-quillon-v-smooth-0035',
     tipId: 'tip-medium-0030',
   })
 })
