@@ -5,8 +5,8 @@ import type { Demand } from '../demand/demand.ts'
 import type { WeldFigures } from '../demand/weldFigures.ts'
 import type { Job, Joint } from '../model/job.ts'
 import { figure, told, word } from '../model/told.ts'
-import { coveredClassOf } from '../reference/coveredElectrodes.ts'
 import {
+  bringsLittleHydrogen,
   carbonEquivalentOf,
   CET_SOURCE,
   leastPreheatOf,
@@ -116,8 +116,7 @@ function leastOf({ process, wire, r }: Capability, weld: WeldFigures): Least | n
   if (cetPct !== null) {
     if (thickerMm(joint) <= COLD_MM)
       return { weld, leastC: 0, source: THIN_SOURCE, code: 'carbon-equivalent' }
-    const isDry = process.electrode !== 'covered' || coveredClassOf(filler ?? '')?.isLowHydrogen === true
-    const leastC = leastByCarbonC(cetPct, joint, isDry, r)
+    const leastC = leastByCarbonC(cetPct, joint, bringsLittleHydrogen(process.id, filler), r)
     return { weld, leastC, source: CET_SOURCE, code: 'carbon-equivalent' }
   }
   const category = preheatCategoryOf(materials, process.id, filler)

@@ -1,4 +1,5 @@
 /** What a filler's AWS classification says by itself: positions, direction, polarity, passes and gas. */
+import { remembered } from '../basis/remembered.ts'
 import type { Wire } from '../model/equipment.ts'
 import { isOutOfPosition, type Position } from '../model/jointKinds.ts'
 import type { Polarity } from '../model/process.ts'
@@ -91,10 +92,10 @@ const USABILITY: Readonly<Record<string, Usability>> = {
 }
 
 /** @returns what the class of a cored wire says of its use; null of another filler, or of a class left open */
-export function coredUsabilityOf(classification: string): Said<Usability> | null {
+export const coredUsabilityOf = remembered((classification: string): Said<Usability> | null => {
   const value = USABILITY[partsOf(classification)?.['usability'] ?? '']
   return value ? { value, source: A5_20 } : null
-}
+})
 
 /**
  * @returns whether its class is for welding downward; null where it does not say

@@ -1,4 +1,5 @@
 /** Covered electrodes: what their classification says (AWS A5.1, A5.4), and how they run. */
+import { remembered } from '../basis/remembered.ts'
 import { commonPractice, handbook, type Source, standard } from '../basis/source.ts'
 import type { Wire } from '../model/equipment.ts'
 import type { Polarity } from '../model/process.ts'
@@ -136,16 +137,7 @@ const HIGH_ALLOY = /^E\d{3}[A-Z]*-1[67]/i
  * @returns what is known of a class; null for one that the table does not have
  * @example coveredClassOf('E7018')?.isLowHydrogen // true
  */
-export function coveredClassOf(classification: string): CoveredClass | null {
-  const known = classes.get(classification)
-  if (known !== undefined) return known
-  const found = readClass(classification)
-  if (classes.size < MOST_KNOWN) classes.set(classification, found)
-  return found
-}
-/** A board asks the same of the same few fillers thousands of times. */
-const classes = new Map<string, CoveredClass | null>()
-const MOST_KNOWN = 10_000
+export const coveredClassOf: (classification: string) => CoveredClass | null = remembered(readClass)
 
 function readClass(classification: string): CoveredClass | null {
   const text = classification.replaceAll(' ', '')

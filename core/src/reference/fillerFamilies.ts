@@ -2,6 +2,7 @@
  * Fillers by family: what one class of a family joins, the others join too. A list of single classes called a dozen
  * ordinary wires wrong; the class itself says what a filler is (AWS A5.1, A5.4, A5.9, A5.10, A5.15, A5.18, A5.20, A5.28).
  */
+import { remembered } from '../basis/remembered.ts'
 import type { Wire } from '../model/equipment.ts'
 import { coredUsabilityOf } from './classification.ts'
 
@@ -24,12 +25,12 @@ const STAINLESS = /^ER?(3\d\d|2209)(L|H)?/
  * @returns the family that a classification as printed on a package belongs to; itself where no family has it
  * @example fillerFamilyOf('E71T-1C/M') // 'carbon'
  */
-export function fillerFamilyOf(classification: string): string {
+export const fillerFamilyOf = remembered((classification: string): string => {
   const text = plain(classification)
   const stainless = STAINLESS.exec(text)
   if (stainless) return `stainless-${stainless[1] ?? ''}${stainless[2] ?? ''}`
   return FAMILIES.find(([pattern]) => pattern.test(text))?.[1] ?? text
-}
+})
 
 const COVERED = /^E(\d{4,5}(?!T)|\d{3}[A-Z]*-1\d|NI(FE)?-?CI)/
 
@@ -37,14 +38,14 @@ const COVERED = /^E(\d{4,5}(?!T)|\d{3}[A-Z]*-1\d|NI(FE)?-?CI)/
  * @returns the forms that a class comes in: a bare wire is also a rod
  * @example formsOfClass('E71T-11') // ['cored-self-shielded']
  */
-export function formsOfClass(classification: string): readonly Wire['form'][] {
+export const formsOfClass = remembered((classification: string): readonly Wire['form'][] => {
   const text = plain(classification)
   if (COVERED.test(text)) return ['covered']
   const cored = coredUsabilityOf(text)?.value
   if (cored) return [cored.shielding === 'gas' ? 'cored-gas-shielded' : 'cored-self-shielded']
   if (/^E\d{2}C|^E3\d\dL?T/.test(text)) return ['cored-gas-shielded']
   return ['solid', 'rod']
-}
+})
 
 /**
  * @param named fillers of a list

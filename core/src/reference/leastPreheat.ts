@@ -42,6 +42,10 @@ const SAME_MM = 1e-6
 const ORDINARY: readonly MaterialId[] = ['hot-rolled', 'cold-rolled', 'galvanised']
 const isStrong = (material: MaterialId): boolean => material === 'quenched-tempered'
 
+/** Whether a filler keeps hydrogen out: a bare or cored wire, or a low-hydrogen electrode. */
+export const bringsLittleHydrogen = (process: ProcessId, filler: string | null): boolean =>
+  process !== 'smaw' || coveredClassOf(filler ?? '')?.isLowHydrogen === true
+
 /**
  * @param filler classification of a covered electrode; of anything else null
  * @returns the category of a joint of two steels; null where the table knows one of them not
@@ -53,8 +57,7 @@ export function preheatCategoryOf(
 ): PreheatCategory | null {
   if (!materials.every((one) => ORDINARY.includes(one) || isStrong(one))) return null
   if (materials.some(isStrong)) return 'C'
-  const isDry = process !== 'smaw' || (filler !== null && coveredClassOf(filler)?.isLowHydrogen === true)
-  return isDry ? 'B' : 'A'
+  return bringsLittleHydrogen(process, filler) ? 'B' : 'A'
 }
 
 export interface LeastPreheat {

@@ -61,22 +61,11 @@ export const isFiller = (
 ): boolean =>
   isExact
     ? startsWithClass(printed.toUpperCase().replaceAll(' ', ''), classification)
-    : familyOf(printed) === familyOf(classification)
+    : fillerFamilyOf(printed) === fillerFamilyOf(classification)
 
 /** `E71T-1C/M` is an E71T-1, and `E71T-11` is none: a figure that goes on is another class. */
 const startsWithClass = (printed: string, classification: string): boolean =>
   printed.startsWith(classification) && !/^\d/.test(printed.slice(classification.length))
-
-/** A board asks the same of the same few wires thousands of times. */
-const families = new Map<string, string>()
-const MOST_KNOWN = 10_000
-function familyOf(classification: string): string {
-  const known = families.get(classification)
-  if (known !== undefined) return known
-  const family = fillerFamilyOf(classification)
-  if (families.size < MOST_KNOWN) families.set(classification, family)
-  return family
-}
 
 const CARBON: readonly FillerChoice[] = [
   choice('ER70S-6', 'takes some mill scale and rust: more silicon and manganese', A5_18),

@@ -1,0 +1,20 @@
+import fc from 'fast-check'
+import { describe, expect, it } from 'vitest'
+import { remembered } from './remembered.ts'
+
+describe('what is remembered', () => {
+  it('is read once a text, nothing found included', () => {
+    const asked: string[] = []
+    const read = remembered((text) => {
+      asked.push(text)
+      return text === '' ? null : text.length
+    })
+    expect(['E7018', '', 'E7018', ''].map(read)).toEqual([5, null, 5, null])
+    expect(asked).toEqual(['E7018', ''])
+  })
+  it('answers as if it were read anew, however many were asked before', () => {
+    const read = remembered((text) => text.toUpperCase())
+    for (let n = 0; n < 10_050; n += 1) expect(read(`w${n}`)).toBe(`W${n}`)
+    fc.assert(fc.property(fc.string(), (text) => read(text) === text.toUpperCase()))
+  })
+})
