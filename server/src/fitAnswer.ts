@@ -1,9 +1,11 @@
 /** The answer of a fit as a schema, for the OpenAPI document; a test holds the computation to it. */
-import { CRITERIA, VERDICTS } from '@brannik/core'
+import { CRITERIA, PASS_KINDS, VERDICTS } from '@brannik/core'
 import { z } from 'zod'
 
 const verdict = z.enum(VERDICTS)
 const source = z.object({ kind: z.string(), text: z.string(), fromMemory: z.boolean().optional() })
+/** Of root or fill passes that have each their own current; null for a whole weld. */
+const pass = z.enum(PASS_KINDS).nullable()
 /** Figures, words and names that a sentence is made of. */
 const params = z.record(z.string(), z.unknown())
 const term = z.object({
@@ -39,6 +41,7 @@ const criterion = z.object({
   unit: z.string(),
   marginPct: z.number().nullable(),
   weldId: z.string().nullable(),
+  pass,
   missing: z.string(),
   restsOn: z.string(),
   source,
@@ -107,6 +110,19 @@ const settings = z.strictObject({
   pulse: z.object({ peakA: z.number(), baseA: z.number(), sharePct: z.number(), hz: z.number() }).nullable(),
   alternating: z.object({ positivePct: z.number().nullable(), hz: z.number().nullable() }).nullable(),
   slopes: z.object({ upS: z.number(), downS: z.number() }).nullable(),
+  /** Of a groove with an open root: its root pass and its fill passes, with what they use over the whole job. */
+  passes: z.array(
+    z.object({
+      pass: z.enum(PASS_KINDS),
+      passes: z.number(),
+      wantedA: z.number(),
+      voltsV: z.number().nullable(),
+      feedMmPerMin: z.number().nullable(),
+      fillerG: z.number(),
+      arcS: z.number().nullable(),
+      gasL: z.number().nullable(),
+    }),
+  ),
   tipToWorkMm: range.nullable(),
   travel: z.enum(['push', 'drag']),
   angleDeg: range,
@@ -154,8 +170,7 @@ export const fitAnswerSchema = z.strictObject({
       jointId: z.string(),
       tacks: z.number(),
       tackS: z.number(),
-      arcS: z.number(),
-      arcs: z.number(),
+      arcs: z.array(z.object({ pass, arcS: z.number(), times: z.number() })),
       repositionS: z.number(),
       pieceS: z.number(),
     }),

@@ -2,6 +2,7 @@
 import { commonPractice, dataPlate } from '../basis/source.ts'
 import { calculation, input, listOf } from '../calculation/calculation.ts'
 import { mostWanted } from '../demand/demand.ts'
+import type { WeldFigures } from '../demand/weldFigures.ts'
 import { told } from '../model/told.ts'
 import type { SupplyRating } from '../model/equipment.ts'
 import type { ProcessFamily } from '../model/process.ts'
@@ -68,7 +69,7 @@ const arcVolts: Criterion = {
     if (!d || !process.feedsWire || process.id === 'gmaw-pulse' || !c.powerSource) return null
     if (!supply) return unknown('arc-volts', told('supply'))
     const classification = fedWire?.classification ?? null
-    const volts = ({ joint, wantedA }: (typeof d.welds)[number]) =>
+    const volts = ({ joint, wantedA }: WeldFigures) =>
       startingVoltsOf(
         process.id,
         { metal: thinnerFamily(joint), gas: process.shielded ? gas : null, classification },

@@ -8,6 +8,7 @@ import type { Patch } from '../model/patch.ts'
 import type { Params, Told } from '../model/told.ts'
 import type { Verdict } from '../model/verdict.ts'
 import type { Process } from '../reference/processes.ts'
+import type { PassKind } from '../trade/layers.ts'
 
 /** Criteria that stand in one row together where a whole fit is shown. */
 export type Group = 'polarity' | 'together' | 'shielding' | 'joint'
@@ -31,6 +32,8 @@ export interface Assessment {
   readonly marginPct: number | null
   /** The weld that decides; null where the set-up alone or the whole job does. */
   readonly weldId: string | null
+  /** Which of its passes, where they have each their own current; null for the whole weld. */
+  readonly pass: PassKind | null
   /** What the verdict rests on. */
   readonly source: Source
 }
@@ -91,6 +94,7 @@ export const said = (
   unit: '',
   marginPct: null,
   weldId,
+  pass: null,
   source,
 })
 
@@ -167,6 +171,7 @@ interface Measured {
   readonly unit: string
   readonly isLimit?: boolean
   readonly weldId?: string | null
+  readonly pass?: PassKind | null
   readonly source: Source
 }
 
@@ -199,6 +204,7 @@ export function measured(capability: Capability, criterion: string, of: Measured
     unit: of.unit,
     marginPct,
     weldId: of.weldId ?? null,
+    pass: of.pass ?? null,
     source: of.source,
   }
 }

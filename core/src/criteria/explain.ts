@@ -4,6 +4,7 @@ import type { Step } from '../calculation/step.ts'
 import type { Capability } from '../capability/capability.ts'
 import { type Demand, traceDemand } from '../demand/demand.ts'
 import { metalCalculations, type WeldFigures } from '../demand/weldFigures.ts'
+import type { PassKind } from '../trade/layers.ts'
 import { passesWanted } from '../trade/passes.ts'
 import { leastWindowCurrent, burnThrough, mostWindowCurrent, wantedCurrent } from '../trade/wantedCurrent.ts'
 import {
@@ -22,9 +23,14 @@ const ids = (calculations: readonly { readonly id: string }[] = []): readonly st
 const latest = (calculations: readonly { readonly id: string }[] = []): Wanted[] =>
   calculations.map(({ id }) => ({ calculations: [id], value: null }))
 
-function tracerFor(capability: Capability, demand: Demand | null, weldId: string | null): TracingReckoner {
+function tracerFor(
+  capability: Capability,
+  demand: Demand | null,
+  weldId: string | null,
+  pass: PassKind | null = null,
+): TracingReckoner {
   const tracer = new TracingReckoner(capability.assumptions)
-  if (demand) traceDemand(demand, weldId, tracer)
+  if (demand) traceDemand(demand, weldId, tracer, pass ?? 'fill')
   return tracer
 }
 
@@ -38,7 +44,7 @@ export function explain(criterionId: string, capability: Capability, demand: Dem
   const criterion = criterionOf(criterionId)
   const assessment = criterion.assess(capability, demand)
   if (!assessment) return []
-  const tracer = tracerFor(capability, demand, assessment.weldId)
+  const tracer = tracerFor(capability, demand, assessment.weldId, assessment.pass)
   criterion.assess(capability.reckonedBy(tracer), demand)
   return tracer.stepsOf([
     { calculations: ids(criterion.demandFrom), value: assessment.demand },

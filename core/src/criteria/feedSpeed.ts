@@ -95,6 +95,7 @@ const feedSpeed: Criterion = {
         unit: 'mm/min',
         isLimit: true,
         weldId: weld.joint.id,
+        pass: weld.pass,
         source: standard('AWS handbook, plate', true),
       }),
       verdict: verdictOfCurrent(weld, carried),

@@ -37,6 +37,26 @@ const plate = (thicknessMm: number, part: Partial<Joint> = {}): Partial<Joint> =
 })
 
 describe('spray of steel', () => {
+  it('falls through an open root: a bar behind it, or no gap, holds it (common practice, no source)', () => {
+    const groove = { ...plate(12.7), kind: 'v' as const, legMm: null, rootFaceMm: 1.5875 }
+    const open = withJoint(spray, { ...groove, rootGapMm: 2.38125 })
+    expect(verdict(open, 'spray-transition')).toBe('tight')
+    expect(said(open, 'spray-transition')).toContain('3/32 in')
+    expect(mends(open, 'spray-transition').map(({ code }) => code)).toEqual([
+      'back-it',
+      'root-by-short-circuit',
+    ])
+    expect(mends(open, 'spray-transition')[0]?.patch).toMatchObject({
+      on: 'joint',
+      change: { backing: true },
+    })
+    expect(
+      verdict(withJoint(spray, { ...groove, rootGapMm: 2.38125, backing: true }), 'spray-transition'),
+    ).toBe('fits')
+    expect(verdict(withJoint(spray, { ...groove, rootGapMm: 1.5875 }), 'spray-transition')).toBe('tight')
+    expect(verdict(withJoint(spray, { ...groove, rootGapMm: 1.5 }), 'spray-transition')).toBe('fits')
+    expect(verdict(withJoint(spray, { ...plate(12.7), rootGapMm: 2.38125 }), 'spray-transition')).toBe('fits')
+  })
   it('is hotter than thin plate wants, and burns through thinner still', () => {
     expect(verdict(withJoint(spray, plate(9.525)), 'spray-transition')).toBe('fits')
     expect(verdict(withJoint(spray, plate(4.7625)), 'spray-transition')).toBe('tight')

@@ -11,7 +11,8 @@ import { figure, told, word } from '../model/told.ts'
 import { coredLimitsOf } from '../reference/classification.ts'
 import { MATERIALS } from '../reference/materials.ts'
 import { SPRAY_TRANSITION_SOURCE } from '../reference/sprayTransition.ts'
-import { arcTime, count, quantity } from '../trade/deposit.ts'
+import { arcTime } from '../trade/deposit.ts'
+import { count, quantity } from '../trade/weldMetal.ts'
 import { isFillet } from '../trade/geometry.ts'
 import { thinnerMm } from '../trade/groove.ts'
 import { passesWanted } from '../trade/passes.ts'
@@ -24,7 +25,7 @@ import {
   thinnerFamily,
   wantedCurrent,
 } from '../trade/wantedCurrent.ts'
-import type { Criterion } from './criterion.ts'
+import type { Criterion, Mend } from './criterion.ts'
 import { bad, good, grouped, poor } from './grouped.ts'
 
 /** A thickness that is written in inches is no thicker than the same in millimetres. */
@@ -106,7 +107,7 @@ const shortCircuitDepth = grouped(
 )
 
 const greatestBy = (d: Demand, of: (weld: WeldFigures) => number): WeldFigures =>
-  d.welds.reduce((worst, next) => (of(next) > of(worst) ? next : worst), d.hungriest)
+  d.runs.reduce((worst, next) => (of(next) > of(worst) ? next : worst), d.hungriest)
 
 const leastJointCurrent = calculation({
   id: 'least-joint-current',
@@ -121,6 +122,16 @@ const leastJointCurrent = calculation({
   source: computed('the weld that decides where one wire is fed'),
 })
 
+/** A bar behind the seam. */
+export const backingMend = (jointId: string): Mend => ({
+  ...told('back-it'),
+  patch: { on: 'joint', jointId, change: { backing: true } },
+})
+
+/** A gap of 1/16 in and more: the pool of a spray falls through it. */
+const OPEN_ROOT_MM = 1.5875
+const OPEN_ROOT = commonPractice('the pool of a spray is too hot and too fluid to bridge a gap')
+
 /** A spray that is hotter than a joint wants: no less current keeps it spraying. */
 const sprayTransition = grouped(
   'spray-transition',
@@ -128,7 +139,7 @@ const sprayTransition = grouped(
   ['wire'],
   ({ process, r }, d) => {
     if (!d || process.id !== 'gmaw-spray') return null
-    r.take(leastJointCurrent, { I_j: d.welds.map((weld) => weld.jointA) })
+    r.take(leastJointCurrent, { I_j: d.runs.map((weld) => weld.jointA) })
     const { joint, jointA, transitionA, highA } = greatestBy(
       d,
       (weld) => (weld.transitionA ?? 0) / weld.jointA,
@@ -139,7 +150,13 @@ const sprayTransition = grouped(
       wants: figure(jointA, 'A'),
       most: figure(highA ?? jointA, 'A'),
     }
-    if (jointA >= transitionA) return good('sprays', params, SPRAY_TRANSITION_SOURCE, joint.id)
+    const open = d.welds.find(
+      ({ runs, joint: { rootGapMm } }) => runs.length > 0 && rootGapMm >= OPEN_ROOT_MM,
+    )
+    if (jointA >= transitionA)
+      return open
+        ? poor('open-root', { gap: figure(open.joint.rootGapMm, 'mm') }, OPEN_ROOT, open.joint.id)
+        : good('sprays', params, SPRAY_TRANSITION_SOURCE, joint.id)
     return highA !== null && transitionA > highA
       ? bad('burns-through', params, SPRAY_TRANSITION_SOURCE, joint.id)
       : poor('hotter', params, SPRAY_TRANSITION_SOURCE, joint.id)
@@ -147,7 +164,10 @@ const sprayTransition = grouped(
   {
     from: [wantedCurrent, leastWindowCurrent, mostWindowCurrent, burnThrough, leastJointCurrent],
     // Aluminium short-circuits cold: less wire, or pulses.
-    mends: (_c, d) => [told(isAluminium(d) ? 'thinner-wire-or-pulse' : 'short-circuit-or-pulse')],
+    mends: (_c, d, { code, weldId }) =>
+      code === 'open-root' && weldId !== null
+        ? [backingMend(weldId), told('root-by-short-circuit')]
+        : [told(isAluminium(d) ? 'thinner-wire-or-pulse' : 'short-circuit-or-pulse')],
   },
 )
 const isAluminium = (d: Demand | null): boolean => d?.metals.includes('aluminium') ?? false
@@ -324,7 +344,7 @@ const travel = grouped(
       const low = (s * weld.lowA) / weld.wantedA
       return Math.max(low / assumptions[fastestTravelKey(weld)], assumptions.travelLeastMmPerMin / s)
     }
-    r.take(fastestTravel, { s: d.welds.map((one) => travelOf(one) ?? 0) })
+    r.take(fastestTravel, { s: d.runs.map((one) => travelOf(one) ?? 0) })
     const weld = greatestBy(d, outside)
     const s = travelOf(weld)
     if (s === null) return null

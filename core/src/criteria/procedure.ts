@@ -17,7 +17,7 @@ import { MATERIALS } from '../reference/materials.ts'
 import { thickerMm } from '../trade/groove.ts'
 import { leastByCarbon, leastByCarbonC, warmingOf } from '../trade/preheat.ts'
 import type { Criterion } from './criterion.ts'
-import { sprayHolds } from './joint.ts'
+import { backingMend, sprayHolds } from './joint.ts'
 import { bad, good, grouped, type Judged, poor } from './grouped.ts'
 
 /** A weld that somebody else has to accept: what is not done by the code is not bought. */
@@ -91,7 +91,7 @@ const backPurge = grouped(
       if (!joint) return []
       return [
         { ...told('purge-it'), patch: { on: 'joint', jointId: joint.id, change: { purge: true } } },
-        { ...told('back-it'), patch: { on: 'joint', jointId: joint.id, change: { backing: true } } },
+        backingMend(joint.id),
         told('fluxed-rod'),
       ]
     },

@@ -65,7 +65,7 @@ const thickness: Criterion = {
     const first = weakestFor(d.hungriest)
     if (typeof first !== 'number') return unknown('thickness', first)
     let worst = { weld: d.hungriest, mostA: first }
-    for (const weld of d.welds) {
+    for (const weld of d.runs) {
       const I = weld === d.hungriest ? first : weakestFor(weld)
       const mostA = typeof I === 'number' ? I : 0
       if (weld.jointA * worst.mostA > worst.weld.jointA * mostA) worst = { weld, mostA }
@@ -80,6 +80,7 @@ const thickness: Criterion = {
       unit: 'mm',
       isLimit: true,
       weldId: weld.joint.id,
+      pass: weld.pass,
       source: commonPractice('common practice'),
     })
     // What a spray needs to spray is no question of thickness: the source and the wire answer for it.

@@ -188,8 +188,26 @@ export function postFlowS({ process, gun, powerSource, r }: Capability, d: Deman
   return r.take(postFlowTig, { I: d.hungriest.wantedA, b_v: isByHand ? 'handValveOpenS' : 0 })
 }
 
+/** Gas of one line, or of the root pass or the fill passes of it, L; null without. */
+export function gasOfRunL(c: Capability, d: Demand, run: WeldFigures): number | null {
+  const { gas, process, flowLPerMin, r } = c
+  if (!process.shielded || !gas || run.arcS === null) return null
+  // A tube is purged while its root is welded.
+  const welds = run.pass === 'fill' ? [] : [run]
+  return r.take(gasUsed, {
+    Q: flowLPerMin,
+    τ: run.arcS,
+    b: postFlowS(c, d),
+    s: run.arcs,
+    P: r.take(purgeGas, purged({ welds, job: d.job }, gas)),
+  })
+}
+
 /** Only argon purges; another gas of the gun has its purge from a cylinder of its own. */
-function purged({ welds, job }: Demand, { argonPct }: Gas): { τ_p: readonly number[]; n_p: number } {
+function purged(
+  { welds, job }: Pick<Demand, 'welds' | 'job'>,
+  { argonPct }: Gas,
+): { τ_p: readonly number[]; n_p: number } {
   const tubes = argonPct >= PURE_PCT ? welds.filter(({ joint }) => joint.purge) : []
   return {
     // No weld is purged: an arc of no time.
@@ -213,7 +231,7 @@ const gasUse = criterion(
         τ: d.arcS,
         b: postFlowS(c, d),
         s: d.arcs,
-        P: r.take(purgeGas, purged(d, gas)),
+        P: r.take(purgeGas, purged({ welds: d.runs.filter(({ pass }) => pass !== 'fill'), job: d.job }, gas)),
       }),
       left: inStock(c.stock, 'gas', gas.id),
       unit: 'L',

@@ -34,12 +34,12 @@ export function verdictOfCurrent(
 const roomOf = ({ wantedA }: Window, { lowA, highA }: Carried): number =>
   Math.min(highA / wantedA, lowA > 0 ? wantedA / lowA : Number.POSITIVE_INFINITY)
 
-/** @returns the weld that is worst off with these currents: by verdict, then by room */
-export function worstWithin({ welds, hungriest }: Demand, carried: Carried): WeldFigures {
+/** @returns the weld, or the pass of it, that is worst off with these currents: by verdict, then by room */
+export function worstWithin({ runs, hungriest }: Demand, carried: Carried): WeldFigures {
   let worst = hungriest
   let rank = -1
   let room = Number.POSITIVE_INFINITY
-  for (const weld of welds) {
+  for (const weld of runs) {
     const thisRank = VERDICT_RANK[verdictOfCurrent(weld, carried)]
     const thisRoom = roomOf(weld, carried)
     if (thisRank > rank || (thisRank === rank && thisRoom < room)) {
@@ -78,6 +78,7 @@ export function measuredWithin(
       unit: 'A',
       isLimit: true,
       weldId: weld.joint.id,
+      pass: weld.pass,
       source,
     }),
     verdict,

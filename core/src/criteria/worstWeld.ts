@@ -7,10 +7,10 @@ export interface OfWeld {
   readonly value: number
 }
 
-/** @returns the weld for which a figure is greatest, the first of equals */
-export function weldWithMost({ welds, hungriest }: Demand, figureOf: (weld: WeldFigures) => number): OfWeld {
+/** @returns the weld, or the pass of it, for which a figure is greatest, the first of equals */
+export function weldWithMost({ runs, hungriest }: Demand, figureOf: (weld: WeldFigures) => number): OfWeld {
   let worst: OfWeld | null = null
-  for (const weld of welds) {
+  for (const weld of runs) {
     const value = figureOf(weld)
     if (!worst || value > worst.value) worst = { weld, value }
   }

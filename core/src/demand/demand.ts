@@ -13,7 +13,8 @@ import { MATERIALS } from '../reference/materials.ts'
 import { type PairAdvice, pairAdvice } from '../reference/pairs.ts'
 import { arcTime, fillerUsed } from '../trade/deposit.ts'
 import { serviceOf } from '../trade/service.ts'
-import { wantedCurrent } from '../trade/wantedCurrent.ts'
+import type { PassKind } from '../trade/layers.ts'
+import { wantedCurrent, wantedCurrentOf } from '../trade/wantedCurrent.ts'
 import { spellsOf } from './sequence.ts'
 import {
   arcsByStick,
@@ -23,6 +24,7 @@ import {
   pauseAfter,
   pauseWithChanges,
   tackTime,
+  runsOf,
   type WeldFigures,
   weldFiguresOf,
 } from './weldFigures.ts'
@@ -42,6 +44,8 @@ export interface Demand {
   readonly wire: Melted | null
   readonly assumptions: Assumptions
   readonly welds: readonly WeldFigures[]
+  /** The same, with root and fill passes apart where each has its own current: whatever a current decides. */
+  readonly runs: readonly WeldFigures[]
   /** The weld that wants most current: duty is reckoned at its current. */
   readonly hungriest: WeldFigures
   /** The weld that wants least. */
@@ -180,35 +184,35 @@ const allOf = (values: readonly (number | null)[]): readonly number[] | null =>
   values.every((value) => value !== null) ? values : null
 
 /** Duty, totals and hours of a job, from the figures of its welds. */
-function totalsOf(job: Job, welds: readonly WeldFigures[], r: Reckoner, tackArcS: number) {
-  const I = welds.map(({ wantedA }) => wantedA)
+function totalsOf(job: Job, runs: readonly WeldFigures[], r: Reckoner, tackArcS: number) {
+  const I = runs.map(({ wantedA }) => wantedA)
   const [mostA, leastA] = [r.take(mostWanted, { I }), r.take(leastWanted, { I })]
-  const [first] = welds
-  const hungriest = welds.find(({ wantedA }) => wantedA === mostA) ?? first
-  const thinnest = welds.find(({ wantedA }) => wantedA === leastA) ?? first
+  const [first] = runs
+  const hungriest = runs.find(({ wantedA }) => wantedA === mostA) ?? first
+  const thinnest = runs.find(({ wantedA }) => wantedA === leastA) ?? first
   if (!hungriest || !thinnest) throw new RangeError('a job has at least one weld')
   // Heat goes with the square of the current.
-  const heats = welds.map(({ wantedA }) => (wantedA / hungriest.wantedA) ** 2)
-  const spells = spellsOf(job, welds, heats, tackArcS)
-  const oneArcs = allOf(welds.map(({ oneArcS }) => oneArcS))
-  const arcTimes = allOf(welds.map(({ arcS }) => arcS))
+  const heats = runs.map(({ wantedA }) => (wantedA / hungriest.wantedA) ** 2)
+  const spells = spellsOf(job, runs, heats, tackArcS)
+  const oneArcs = allOf(runs.map(({ oneArcS }) => oneArcS))
+  const arcTimes = allOf(runs.map(({ arcS }) => arcS))
   const dutyPct =
     oneArcs === null
       ? null
       : r.take(jobDuty, {
           H: worstArcOnS(spells),
           a: oneArcs,
-          p: welds.map(({ pauseS }) => pauseS),
-          T: welds.map(({ tackS }) => tackS),
+          p: runs.map(({ pauseS }) => pauseS),
+          T: runs.map(({ tackS }) => tackS),
           I,
         })
-  const fillerG = r.take(fillerTotal, { w: welds.map((weld) => weld.fillerG) })
-  const arcs = r.take(arcsTotal, { s_j: welds.map((weld) => weld.arcs) })
+  const fillerG = r.take(fillerTotal, { w: runs.map((weld) => weld.fillerG) })
+  const arcs = r.take(arcsTotal, { s_j: runs.map((weld) => weld.arcs) })
   const arcS = arcTimes === null ? null : r.take(arcTotal, { t: arcTimes })
-  const T = welds.map((weld) => weld.tackS)
-  const n = welds.map((weld) => weld.joint.count * job.quantity)
-  const p = welds.map((weld) => weld.pauseS)
-  const s = welds.map((weld) => weld.arcs)
+  const T = runs.map((weld) => weld.tackS)
+  const n = runs.map((weld) => weld.joint.count * job.quantity)
+  const p = runs.map((weld) => weld.pauseS)
+  const s = runs.map((weld) => weld.arcs)
   const [tackS, handlingS] = [dot(T, n), dot(p, s)]
   const workH = arcS === null ? null : r.take(workTime, { τ: arcS, T, n, p, s })
   const work: Work | null =
@@ -292,13 +296,15 @@ export function demandOf(
   const assumptions = assumptionsOf(shop)
   const r = reckonerFor(assumptions)
   const welds = job.joints.map((joint) => weldFiguresOf(joint, job, processId, wire, r))
-  const totals = totalsOf(job, welds, r, assumptions.tackArcS)
+  const runs = runsOf(welds)
+  const totals = totalsOf(job, runs, r, assumptions.tackArcS)
   return {
     job,
     processId,
     wire,
     assumptions,
     welds,
+    runs,
     ...totals,
     metals,
     positions,
@@ -308,7 +314,7 @@ export function demandOf(
 }
 
 /** What decides which formulas and assumptions a weld's figures go through: welds alike in it have the same working. */
-const formOf = ({ joint, highA }: WeldFigures): string =>
+const formOf = ({ joint, highA, runs }: WeldFigures): string =>
   [
     joint.kind,
     joint.materialA,
@@ -320,24 +326,34 @@ const formOf = ({ joint, highA }: WeldFigures): string =>
     joint.tackS === null,
     joint.thicknessAMm <= joint.thicknessBMm,
     highA === null,
+    runs.length,
   ].join(' ')
 
 /**
  * Reckons a demand once more, keeping the steps: of the weld that is asked about, of one weld of each form, of totals.
  * @param weldId the weld that is asked about; null for the hungriest
+ * @param pass whose current is asked about, where root and fill passes have each their own
  */
-export function traceDemand(demand: Demand, weldId: string | null, r: TracingReckoner): void {
-  const { job, processId, wire, welds, assumptions } = demand
+export function traceDemand(
+  demand: Demand,
+  weldId: string | null,
+  r: TracingReckoner,
+  pass: PassKind = 'fill',
+): void {
+  const { job, processId, wire, welds, runs, assumptions } = demand
   const examples = new Map<string, WeldFigures>()
   for (const weld of welds) if (!examples.has(formOf(weld))) examples.set(formOf(weld), weld)
   // The latest steps are those of the weld that is asked about.
   const last = welds.find(({ joint }) => joint.id === weldId) ?? demand.hungriest
-  const traced = new Set([...examples.values(), demand.thinnest, demand.hungriest])
-  traced.delete(last)
-  for (const { joint } of [...traced, last]) {
+  const traced = new Set([...examples.values(), demand.thinnest, demand.hungriest].map(({ joint }) => joint))
+  traced.delete(last.joint)
+  for (const joint of [...traced, last.joint]) {
     r.weldId = joint.id
     weldFiguresOf(joint, job, processId, wire, r)
   }
+  // The latest current is that of the pass that is asked about.
+  if (last.pass !== null || last.runs.length > 0)
+    wantedCurrentOf(last.joint, processId, wire, r, job.preheatC, pass)
   r.weldId = null
-  totalsOf(job, welds, r, assumptions.tackArcS)
+  totalsOf(job, runs, r, assumptions.tackArcS)
 }

@@ -1,10 +1,20 @@
 /** The order of welding as arcs and pauses: what a duty cycle is asked, for a piece and for the batch. */
 import { PERIOD_S, type ArcSeries } from '../duty/window.ts'
 import type { Job } from '../model/job.ts'
-import type { WeldFigures } from './weldFigures.ts'
+import type { PassKind } from '../trade/layers.ts'
+import { runsOf, type WeldFigures } from './weldFigures.ts'
 
 /** Spells of welding that are laid out at most, unless one piece alone has more. */
 const MOST_SPELLS = 40_000
+
+/** Arcs that are all alike. */
+export interface ArcsAlike {
+  /** Null for all passes of a weld. */
+  readonly pass: PassKind | null
+  /** One of them, s; 0 where no wire is chosen. */
+  readonly arcS: number
+  readonly times: number
+}
 
 /** One line of the sequence: tacks first, then the welds. */
 export interface SequenceLine {
@@ -12,8 +22,8 @@ export interface SequenceLine {
   readonly tacks: number
   /** Seconds of tacking for one weld, arcs and all around them. */
   readonly tackS: number
-  readonly arcS: number
-  readonly arcs: number
+  /** Arcs of one piece, in their order: root passes before fill passes where they take each their own time. */
+  readonly arcs: readonly ArcsAlike[]
   readonly repositionS: number
   /** Of one piece: tacks, arcs and repositioning of all welds of this line, s. */
   readonly pieceS: number
@@ -21,27 +31,34 @@ export interface SequenceLine {
 
 /** @returns one line a weld line, in the order of welding; arcs of 0 s where no wire is chosen */
 export const sequenceOf = (welds: readonly WeldFigures[]): readonly SequenceLine[] =>
-  welds.map(({ joint, oneArcS, arcsPerWeld, tacks, tackS, pauseS }) => ({
-    jointId: joint.id,
-    tacks,
-    tackS,
-    arcS: oneArcS ?? 0,
-    arcs: arcsPerWeld * joint.count,
-    repositionS: pauseS,
-    pieceS: pieceSeconds(joint.count, tackS, arcsPerWeld, oneArcS ?? 0, pauseS),
-  }))
+  welds.map((weld) => {
+    const runs = runsOf([weld])
+    return {
+      jointId: weld.joint.id,
+      tacks: weld.tacks,
+      tackS: weld.tackS,
+      arcs: runs.map(({ pass, oneArcS, arcsPerWeld, joint }) => ({
+        pass,
+        arcS: oneArcS ?? 0,
+        times: arcsPerWeld * joint.count,
+      })),
+      repositionS: weld.pauseS,
+      pieceS: runs.reduce((sum, run) => sum + pieceSeconds(run), 0),
+    }
+  })
 
-const pieceSeconds = (count: number, tackS: number, arcs: number, arcS: number, pauseS: number): number =>
-  count * (tackS + arcs * (arcS + pauseS))
+const pieceSeconds = ({ joint, tackS, arcsPerWeld, oneArcS, pauseS }: WeldFigures): number =>
+  joint.count * (tackS + arcsPerWeld * ((oneArcS ?? 0) + pauseS))
 
 /**
  * The arcs of the batch, in order. A long batch is laid out only as far as it can change the worst ten minutes; pieces
  * that are done in a moment are taken several at once.
- * @param heats (I/I_ref)² of each line
+ * @param runs whatever has one current: lines, or their passes
+ * @param heats (I/I_ref)² of each
  */
 export function spellsOf(
   job: Pick<Job, 'order' | 'quantity'>,
-  welds: readonly WeldFigures[],
+  runs: readonly WeldFigures[],
   heats: readonly number[],
   tackArcS: number,
 ): readonly ArcSeries[] {
@@ -56,16 +73,12 @@ export function spellsOf(
     ]
   }
   if (job.order === 'weld-by-weld') {
-    return welds.flatMap((weld, index) => spells(weld, index, job.quantity))
+    return runs.flatMap((weld, index) => spells(weld, index, job.quantity))
   }
-  const pieceS = welds.reduce(
-    (sum, { joint, tackS, arcsPerWeld, oneArcS, pauseS }) =>
-      sum + pieceSeconds(joint.count, tackS, arcsPerWeld, oneArcS ?? 0, pauseS),
-    0,
-  )
+  const pieceS = runs.reduce((sum, run) => sum + pieceSeconds(run), 0)
   const pieces = Math.min(job.quantity, pieceS > 0 ? Math.ceil(PERIOD_S / pieceS) + 1 : 1)
-  const atOnce = Math.ceil((2 * welds.length * pieces) / MOST_SPELLS)
-  const batch = welds.flatMap((weld, index) => spells(weld, index, atOnce))
+  const atOnce = Math.ceil((2 * runs.length * pieces) / MOST_SPELLS)
+  const batch = runs.flatMap((weld, index) => spells(weld, index, atOnce))
   const repeats = Math.ceil(pieces / atOnce)
   if (repeats === 1) return batch
   return [...Array.from({ length: repeats - 1 }, () => batch).flat(), ...beginningOf(batch)]

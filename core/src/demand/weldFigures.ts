@@ -19,17 +19,16 @@ import {
   arcTime,
   arcTimeByRate,
   arcTimeByTravel,
-  count,
+  arcTimeOfBoth,
   fillerG,
-  quantity,
   travelGtawMmPerMin,
-  weldMetal,
-  weldMetalG,
 } from '../trade/deposit.ts'
 import { depositionRate } from '../trade/depositionRate.ts'
-import { type Deposited, passesOf, passesWanted } from '../trade/passes.ts'
-import { passThicknessMm, roundedUp } from '../trade/layers.ts'
+import { type Deposited, passesByKind, passesOf, passesWanted } from '../trade/passes.ts'
+import { type PassKind, passThicknessMm, roundedUp } from '../trade/layers.ts'
+import { hasRootPass, sharedMetalG } from '../trade/rootPass.ts'
 import { segmentsOf, weldRun, weldRunMm, weldVolumeMm3 } from '../trade/run.ts'
+import { count, quantity, weldMetal, weldMetalG } from '../trade/weldMetal.ts'
 import { thinnerFamily, type WantedCurrent, wantedCurrentOf } from '../trade/wantedCurrent.ts'
 
 /** What of a wire, a rod or an electrode decides how it melts. */
@@ -37,6 +36,13 @@ export type Melted = MeltedWire & MeltedElectrode
 
 export interface WeldFigures extends WantedCurrent {
   readonly joint: Joint
+  /** Which of the passes of a line this is; null for the whole line. */
+  readonly pass: PassKind | null
+  /**
+   * Of a groove with an open root its root pass and its fill passes, which have each their own current; empty for every
+   * other line. The line's own current is then that of the fill passes.
+   */
+  readonly runs: readonly WeldFigures[]
   /** Speed at which the wire burns off, mm/min; null without one. */
   readonly feedMmPerMin: number | null
   readonly passes: number
@@ -198,23 +204,31 @@ export function depositedOf(
   }
 }
 
-/** @returns what one line of a job asks, over the whole job unless its name says otherwise */
-export function weldFiguresOf(
-  joint: Joint,
-  job: Pick<Job, 'quantity' | 'pauseS' | 'handling' | 'preheatC'>,
-  process: ProcessId,
-  wire: Melted | null,
-  r: Reckoner,
-): WeldFigures {
+/** What the passes of one kind are made of; `pass` null where they all are of one. */
+interface Passes {
+  readonly pass: PassKind | null
+  readonly passes: number
+  readonly wanted: WantedCurrent
+  readonly deposited: ReturnType<typeof depositedOf>
+  /** Over the whole job, g. */
+  readonly metalG: number
+}
+/** What is the same for all passes of a line. */
+interface Line {
+  readonly joint: Joint
+  readonly job: Pick<Job, 'quantity' | 'pauseS' | 'handling'>
+  readonly process: ProcessId
+  readonly wire: Melted | null
+  readonly segments: number
+  readonly runMm: number
+}
+
+function passFigures(line: Line, of: Passes, r: Reckoner): WeldFigures {
+  const { joint, job, process, wire, segments, runMm } = line
+  const { pass, passes, wanted, deposited, metalG } = of
   const { quantity: q } = job
   const { count: c } = joint
   const metal = thinnerFamily(joint)
-  const wanted = wantedCurrentOf(joint, process, wire, r, job.preheatC)
-  const deposited = depositedOf(process, wire, wanted.wantedA, r)
-  const passes = passesOf(joint, process, deposited, r)
-  const segments = segmentsOf(joint, r)
-  const runMm = weldRunMm(joint, segments, r)
-  const metalG = weldMetalG(joint, weldVolumeMm3(joint, runMm, r), q, r)
   const arcS = deposited
     ? r.take(arcTimeByRate, { m: metalG, r: deposited.gPerMin })
     : PROCESSES[process].electrode !== 'tungsten'
@@ -240,10 +254,13 @@ export function weldFiguresOf(
       : null
   const arcs = e === null ? welded : r.take(arcsByStick, { s_0: welded, e })
   const p = r.take(pauseAfter, { p: job.pauseS ?? joint.repositionS ?? REPOSITION[job.handling] })
-  const tacks = r.take(tackCount, { L_1: runMm })
+  const isTacked = pass !== 'fill'
+  const tacks = isTacked ? r.take(tackCount, { L_1: runMm }) : 0
   // Spelled out: of thousands of these, spreading costs more than reckoning them.
   return {
     joint,
+    pass,
+    runs: NO_RUNS,
     heatedMm: wanted.heatedMm,
     law: wanted.law,
     burnThroughMm: wanted.burnThroughMm,
@@ -262,14 +279,78 @@ export function weldFiguresOf(
     arcsPerWeld: passes * segments * (e ?? 1),
     oneArcS: arcS === null ? null : r.take(oneArc, { τ: arcS, s: arcs }),
     tacks,
-    tackS:
-      joint.tackS === null
+    tackS: !isTacked
+      ? 0
+      : joint.tackS === null
         ? r.take(tackTimeByRule, { N_t: tacks })
         : r.take(tackTimeGiven, { T: joint.tackS }),
     // A rest that the owner sets is taken after every electrode.
     pauseS: e === null || job.pauseS !== null ? p : r.take(pauseWithChanges, { p_w: p, e }),
   }
 }
+const NO_RUNS: readonly WeldFigures[] = []
+
+/** A line whose root pass has a current of its own: its current is that of the fill passes, its amounts are of both. */
+function ofBoth(
+  [root, fill]: readonly [WeldFigures, WeldFigures],
+  passes: number,
+  metalG: number,
+  r: Reckoner,
+): WeldFigures {
+  const arcS =
+    root.arcS === null || fill.arcS === null
+      ? null
+      : r.take(arcTimeOfBoth, { τ_1: root.arcS, τ_2: fill.arcS })
+  return {
+    ...fill,
+    pass: null,
+    runs: [root, fill],
+    passes,
+    metalG,
+    fillerG: root.fillerG + fill.fillerG,
+    arcS,
+    arcs: root.arcs + fill.arcs,
+    arcsPerWeld: root.arcsPerWeld + fill.arcsPerWeld,
+    tacks: root.tacks,
+    tackS: root.tackS,
+  }
+}
+
+/** @returns what one line of a job asks, over the whole job unless its name says otherwise */
+export function weldFiguresOf(
+  joint: Joint,
+  job: Pick<Job, 'quantity' | 'pauseS' | 'handling' | 'preheatC'>,
+  process: ProcessId,
+  wire: Melted | null,
+  r: Reckoner,
+): WeldFigures {
+  const wanted = wantedCurrentOf(joint, process, wire, r, job.preheatC)
+  const deposited = depositedOf(process, wire, wanted.wantedA, r)
+  const passes = passesOf(joint, process, deposited, r)
+  const segments = segmentsOf(joint, r)
+  const runMm = weldRunMm(joint, segments, r)
+  const metalG = weldMetalG(joint, weldVolumeMm3(joint, runMm, r), job.quantity, r)
+  const line: Line = { joint, job, process, wire, segments, runMm }
+  if (!hasRootPass(joint, passes))
+    return passFigures(line, { pass: null, passes, wanted, deposited, metalG }, r)
+  const atRoot = wantedCurrentOf(joint, process, wire, r, job.preheatC, 'root')
+  const laidAtRoot = depositedOf(process, wire, atRoot.wantedA, r)
+  const shared = sharedMetalG(joint, process, metalG, laidAtRoot, r)
+  const n = passesByKind(joint, process, deposited, { passes, rootShare: shared.root / metalG }, r)
+  const root = passFigures(
+    line,
+    { pass: 'root', passes: n.root, wanted: atRoot, deposited: laidAtRoot, metalG: shared.root },
+    r,
+  )
+  const fill = passFigures(line, { pass: 'fill', passes: n.fill, wanted, deposited, metalG: shared.fill }, r)
+  return ofBoth([root, fill], n.both, metalG, r)
+}
+
+/** @returns each line, or its root pass and its fill passes where they have each their own current, in that order */
+export const runsOf = (welds: readonly WeldFigures[]): readonly WeldFigures[] =>
+  welds.some(({ runs }) => runs.length > 0)
+    ? welds.flatMap((weld) => (weld.runs.length > 0 ? weld.runs : [weld]))
+    : welds
 
 /** Ids of the calculations that end in weld metal and in arc time. */
 export const metalCalculations = { metal: [weldMetal.id], arc: arcTime.from } as const

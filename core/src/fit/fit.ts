@@ -120,7 +120,7 @@ export function fitJob(input: FitInput, { chainsOf = [] }: FitOptions = {}): Fit
   const criteria = assess(capability, demand)
   const { welds, hungriest } = demand
   const shown = welds.filter(
-    (weld) => chainsOf === 'all' || weld === hungriest || chainsOf.includes(weld.joint.id),
+    ({ joint: { id } }) => chainsOf === 'all' || id === hungriest.joint.id || chainsOf.includes(id),
   )
   return {
     verdict: worstOf(criteria),

@@ -3,7 +3,7 @@ import { assumed, calculation, from, inputOrAssumed } from '../calculation/calcu
 import { commonPractice, computed } from '../basis/source.ts'
 import type { Capability } from '../capability/capability.ts'
 import { beadTravel, beadTravelOf, fastestTravelKey } from '../criteria/joint.ts'
-import { postFlow, postFlowS } from '../criteria/use.ts'
+import { gasOfRunL, postFlow, postFlowS } from '../criteria/use.ts'
 import { TracingReckoner } from '../calculation/reckoner.ts'
 import type { Step } from '../calculation/step.ts'
 import { type Demand, traceDemand } from '../demand/demand.ts'
@@ -20,6 +20,7 @@ import {
 } from '../reference/technique.ts'
 import { wireFeed, wireFeedSpeed } from '../trade/burnOff.ts'
 import { gasFlow } from '../trade/gasFlow.ts'
+import type { PassKind } from '../trade/layers.ts'
 import { startingVolts, startingVoltsOf } from '../trade/startingVolts.ts'
 import { thinnerFamily, wantedCurrent } from '../trade/wantedCurrent.ts'
 import { type DialSetting, dialSettingOf } from './dial.ts'
@@ -75,6 +76,8 @@ export interface StartingSettings extends Technique {
   readonly travelMmPerMin: number | null
   /** What comes of it; null where nobody knows how fast it travels. */
   readonly outcome: Outcome | null
+  /** Of a groove with an open root its root pass and its fill passes; empty for every other weld. */
+  readonly passes: readonly PassStart[]
 }
 
 const bandAround = calculation({
@@ -141,17 +144,14 @@ const TRANSFERS: Readonly<Record<ProcessId, Transfer>> = {
  * @returns where to set volts, wire speed or amps for a weld, how to hold the gun, and what comes of it
  * @example settingsOf(capability, demand, demand.hungriest).voltsV // { value: 20.2, low: 19.2, high: 21.2 }
  */
-export function settingsOf(c: Capability, d: Demand, weld: WeldFigures): StartingSettings {
+export function settingsOf(c: Capability, d: Demand, line: WeldFigures): StartingSettings {
+  // Of a groove with an open root these are the settings of its fill passes.
+  const weld = line.runs.at(-1) ?? line
   const { process, settings, gas, fedWire, supply, powerSource, r } = c
   const { joint, wantedA, heatedMm } = weld
   const metal = thinnerFamily(joint)
   const share = r.take(bandAround, {}) / 100
-  const U = startingVoltsOf(
-    process.id,
-    { metal, gas: process.shielded ? gas : null, classification: c.wire?.classification ?? null },
-    wantedA,
-    r,
-  )
+  const U = arcVoltsOf(c, weld)
   const wantedTravel = beadTravelOf(weld, d.job.quantity, r)
   // Faster than a hand keeps up nobody welds: what is laid down at that travel is what comes of it.
   const travelMmPerMin =
@@ -193,8 +193,52 @@ export function settingsOf(c: Capability, d: Demand, weld: WeldFigures): Startin
         ? arcForceFor(c.wire.classification)
         : null,
     ...techniqueFor(process.id, metal, joint),
+    passes: line.runs.map((run) => passStartOf(c, d, run)),
   }
 }
+
+/** Current and amounts of the root pass, or of the fill passes, over the whole job. */
+export interface PassStart {
+  readonly pass: PassKind
+  readonly passes: number
+  readonly wantedA: number
+  /** Null by TIG and stick. */
+  readonly voltsV: number | null
+  /** mm/min; null without a wire. */
+  readonly feedMmPerMin: number | null
+  readonly fillerG: number
+  /** s; null where the wire is missing. */
+  readonly arcS: number | null
+  /** L, a back purge with the root pass; null without gas. */
+  readonly gasL: number | null
+}
+
+function passStartOf(c: Capability, d: Demand, run: WeldFigures): PassStart {
+  const { process, fedWire, r } = c
+  const { pass, passes, wantedA, fillerG, arcS } = run
+  return {
+    pass: pass ?? 'fill',
+    passes,
+    wantedA,
+    voltsV: process.feedsWire ? arcVoltsOf(c, run) : null,
+    feedMmPerMin: fedWire ? wireFeedSpeed(fedWire, wantedA, process.id, r) : null,
+    fillerG,
+    arcS,
+    gasL: gasOfRunL(c, d, run),
+  }
+}
+
+const arcVoltsOf = ({ process, gas, wire, r }: Capability, { joint, wantedA }: WeldFigures): number =>
+  startingVoltsOf(
+    process.id,
+    {
+      metal: thinnerFamily(joint),
+      gas: process.shielded ? gas : null,
+      classification: wire?.classification ?? null,
+    },
+    wantedA,
+    r,
+  )
 
 /** What can be asked of settings to start with. */
 export type StartFigure =
@@ -231,12 +275,12 @@ export function explainStart(
   const tracer = new TracingReckoner(capability.assumptions)
   traceDemand(demand, weld.joint.id, tracer)
   const traced = capability.reckonedBy(tracer)
-  settingsOf(traced, demand, weld)
+  const { currentA } = settingsOf(traced, demand, weld)
   const band = BANDS[figure]
   return tracer.stepsOf([
     ...(band ? [{ calculations: [band], value: null }] : []),
     // Of a pulse each figure is a result of its own.
     ...(figure === 'pulse' ? PULSE_FROM.map(({ id }) => ({ calculations: [id], value: null })) : []),
-    { calculations: START_FROM[figure], value: null },
+    { calculations: START_FROM[figure], value: figure === 'current' ? currentA.value : null },
   ])
 }

@@ -3,6 +3,7 @@ import { type Metal } from '../model/material.ts'
 import { type ProcessId } from '../model/process.ts'
 import { type Assumptions, assumptionsOf, type ChangedAssumptions } from '../assumptions/assume.ts'
 import { type Reckoner, reckonerFor } from '../calculation/reckoner.ts'
+import { weldFiguresOf } from '../demand/weldFigures.ts'
 import type { Wire } from '../model/equipment.ts'
 import { settleJoint } from '../model/contradictions.ts'
 import type { Job, Joint } from '../model/job.ts'
@@ -14,11 +15,10 @@ import {
   MINIMUM_FILLET_SOURCE,
 } from '../reference/filletSizes.ts'
 import { type PairAdvice, pairAdvice } from '../reference/pairs.ts'
-import { passesOf } from '../trade/passes.ts'
 import { isFillet, legsMm } from '../trade/geometry.ts'
 import { thickerMm, thinnerMm } from '../trade/groove.ts'
 import { serviceOf } from '../trade/service.ts'
-import { thinnerFamily, wantedCurrentOf } from '../trade/wantedCurrent.ts'
+import { thinnerFamily } from '../trade/wantedCurrent.ts'
 import type { WeldSummary } from './fit.ts'
 
 export interface FilletAdvice {
@@ -72,10 +72,10 @@ const PROCESSES_OF: Readonly<Record<Metal, readonly ProcessId[]>> = {
   aluminium: ['gmaw-spray', 'gmaw-pulse', 'gtaw-ac'],
 }
 
-const wantsOf = (joint: Joint, r: Reckoner): readonly ProcessWant[] =>
+const wantsOf = (joint: Joint, job: Job, r: Reckoner): readonly ProcessWant[] =>
   PROCESSES_OF[thinnerFamily(joint)].map((process) => {
-    const { wantedA, lowA, highA } = wantedCurrentOf(joint, process, null, r)
-    return { process, wantedA, lowA, highA, passes: passesOf(joint, process, null, r) }
+    const { wantedA, lowA, highA, passes } = weldFiguresOf(joint, job, process, null, r)
+    return { process, wantedA, lowA, highA, passes }
   })
 
 /** A sixteenth more than was asked is the welder's hand, not over-welding. */
@@ -161,6 +161,6 @@ export function weldAdvice(
   return {
     fillet: isFillet(joint) ? filletAdvice(joint, job, money, assumptions) : null,
     pair: pairAdvice(joint.materialA, joint.materialB, serviceOf(job, joint)),
-    wants: wantsOf(settleJoint(joint).joint, reckonerFor(assumptions)),
+    wants: wantsOf(settleJoint(joint).joint, job, reckonerFor(assumptions)),
   }
 }

@@ -32,5 +32,6 @@ export function sampleDemand({
   })
   const thinnest = weld('thin', leastA, positions[0] ?? 'flat')
   const most = weld('thick', mostA, positions.at(-1) ?? 'flat')
-  return { ...plain, welds: [thinnest, most], thinnest, hungriest: most, dutyPct, positions, pairs: [] }
+  const welds = [thinnest, most]
+  return { ...plain, welds, runs: welds, thinnest, hungriest: most, dutyPct, positions, pairs: [] }
 }

@@ -56,7 +56,7 @@ export const electrodesUsed = calculation({
   unit: 'g',
   expression: 'm / (R / 100 * (1 - b / L))',
   inputs: {
-    m: input('weld metal', 'g', computed('volume times density'), 'weld-metal'),
+    m: input('weld metal', 'g', computed('volume times density'), 'weld-metal', 'root-metal', 'fill-metal'),
     R: recovery,
     b: assumed('stickStubMm'),
     L: length,

@@ -1,41 +1,19 @@
-/** Weld metal, filler and arc time of a weld line. */
-import { commonPractice, computed, handbook, jobField } from '../basis/source.ts'
-import { assumed, calculation, from, input, inputOrAssumed } from '../calculation/calculation.ts'
+/** Filler and arc time of a weld line. */
+import { commonPractice, computed } from '../basis/source.ts'
+import { assumed, calculation, from, inputOrAssumed } from '../calculation/calculation.ts'
 import type { Reckoner } from '../calculation/reckoner.ts'
-import { type Joint } from '../model/job.ts'
 import type { Metal } from '../model/material.ts'
 import type { ProcessId } from '../model/process.ts'
-import { DENSITY, MATERIALS } from '../reference/materials.ts'
 import { PROCESSES } from '../reference/processes.ts'
 import { coveredFillerG, electrodesUsed, type MeltedElectrode, USUAL_ELECTRODE } from './covered.ts'
 import { DEPOSITION, deposition, EFFICIENCY, efficiency } from './depositionRate.ts'
 import { heatedThickness } from './layers.ts'
 import { passesWanted } from './passes.ts'
-import { weldRun, weldVolume } from './run.ts'
+import { fillMetal, rootMetal } from './rootPass.ts'
+import { weldRun } from './run.ts'
+import { count, quantity, weldMetal } from './weldMetal.ts'
 
-export const count = input('welds of this line', '', jobField('count of the weld'))
-export const quantity = input('pieces', '', jobField('quantity of the job'))
-const density = input('density', 'g/cm³', DENSITY['carbon-steel'].source)
-
-export const weldMetal = calculation({
-  id: 'weld-metal',
-  title: 'Weld metal',
-  symbol: 'm',
-  unit: 'g',
-  expression: 'V * c * q * ρ / 1000',
-  inputs: { V: weldVolume, c: count, q: quantity, ρ: density },
-  compute: ({ V, c, q, ρ }) => (V * c * q * ρ) / 1000,
-  source: handbook('volume times density', false),
-})
-
-/** Weld metal of one line over the whole job, in g. */
-export const weldMetalG = (joint: Joint, volumeMm3: number, pieces: number, r: Reckoner): number =>
-  r.take(weldMetal, {
-    V: volumeMm3,
-    c: joint.count,
-    q: pieces,
-    ρ: DENSITY[MATERIALS[joint.materialA].family].value,
-  })
+const metalOfPasses = from(weldMetal, rootMetal, fillMetal)
 
 const wireUsed = calculation({
   id: 'filler-wire',
@@ -43,7 +21,7 @@ const wireUsed = calculation({
   symbol: 'w',
   unit: 'g',
   expression: 'm / (D / 100 * (1 - s / 100))',
-  inputs: { m: from(weldMetal), D: efficiency, s: assumed('wireWastePct') },
+  inputs: { m: metalOfPasses, D: efficiency, s: assumed('wireWastePct') },
   compute: ({ m, D, s }) => m / ((D / 100) * (1 - s / 100)),
   source: EFFICIENCY,
 })
@@ -53,7 +31,7 @@ const rodUsed = calculation({
   symbol: 'w',
   unit: 'g',
   expression: 'm / (D / 100)',
-  inputs: { m: from(weldMetal), D: efficiency },
+  inputs: { m: metalOfPasses, D: efficiency },
   compute: ({ m, D }) => m / (D / 100),
   source: EFFICIENCY,
 })
@@ -80,7 +58,7 @@ export const arcTimeByRate = calculation({
   symbol: 'τ',
   unit: 's',
   expression: '60 * m / r',
-  inputs: { m: from(weldMetal), r: deposition },
+  inputs: { m: metalOfPasses, r: deposition },
   compute: ({ m, r }) => (60 * m) / r,
   source: computed('mass over rate'),
 })
@@ -115,4 +93,17 @@ export const travelGtawMmPerMin = (passThicknessMm: number, metal: Metal, r: Rec
     s_0: metal === 'aluminium' ? 'travelGtawAluminiumMmPerMin' : 'travelGtawMmPerMin',
     t: passThicknessMm,
   })
-export const arcTime = from(arcTimeByRate, arcTimeByTravel)
+export const arcTimeOfBoth = calculation({
+  id: 'arc-time-of-both',
+  title: 'Arc time',
+  symbol: 'τ',
+  unit: 's',
+  expression: 'τ_1 + τ_2',
+  inputs: {
+    τ_1: { ...from(arcTimeByRate, arcTimeByTravel), name: 'of the root pass' },
+    τ_2: { ...from(arcTimeByRate, arcTimeByTravel), name: 'of the fill passes' },
+  },
+  compute: ({ τ_1, τ_2 }) => τ_1 + τ_2,
+  source: computed('sum'),
+})
+export const arcTime = from(arcTimeByRate, arcTimeByTravel, arcTimeOfBoth)

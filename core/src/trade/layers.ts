@@ -90,9 +90,22 @@ export const heatedThickness = [layerThickness, wholeThickness] as const
 const layerThicknessMm = (joint: Joint, process: ProcessId, r: Reckoner): number =>
   r.take(layerThickness, { t: thinnerMm(joint), m: layersOf(joint, process, r) })
 
-/** Thickness that the current has to reckon with, mm, where `metal` is that of the thinner part. */
-export const heatedThicknessMm = (joint: Joint, process: ProcessId, metal: Metal, r: Reckoner): number =>
-  isHeatedByLayer(joint, process, metal)
+/** A pass that has a current of its own: along an open root, or above it. */
+export const PASS_KINDS = ['root', 'fill'] as const
+export type PassKind = (typeof PASS_KINDS)[number]
+
+/**
+ * Thickness that the current has to reckon with, mm, where `metal` is that of the thinner part: an open root has
+ * nothing below it to melt into, and takes its own layer.
+ */
+export const heatedThicknessMm = (
+  joint: Joint,
+  process: ProcessId,
+  metal: Metal,
+  pass: PassKind,
+  r: Reckoner,
+): number =>
+  pass === 'root' || isHeatedByLayer(joint, process, metal)
     ? layerThicknessMm(joint, process, r)
     : r.take(wholeThickness, { t: thinnerMm(joint) })
 

@@ -10,7 +10,7 @@ import { PROCESSES } from '../reference/processes.ts'
 import { deposition } from './depositionRate.ts'
 import { isFillet, legsMm, weldArea, weldAreaMm2 } from './geometry.ts'
 import { thinnerMm, widthAtMm } from './groove.ts'
-import { isLayered, layers, layersOf, roundedUp } from './layers.ts'
+import { isLayered, layers, layersOf, type PassKind, roundedUp } from './layers.ts'
 
 const BEAD_BY_POSITION: Readonly<Record<Position, AssumptionKey>> = {
   flat: 'beadWireMm2',
@@ -53,7 +53,7 @@ const beadByRate = calculation({
 export const beadMost = from(beadByHand, beadByRate)
 
 /** Nobody welds a narrower bead: a groove that is shut at its root still takes one. */
-const NARROWEST_BEAD_MM = 1
+export const NARROWEST_BEAD_MM = 1
 
 const passes = { title: 'Passes', symbol: 'n', unit: '' } as const
 
@@ -115,7 +115,73 @@ const beadPasses = calculation({
   compute: ({ A, B }) => Math.max(1, roundedUp(A / B)),
   source: commonPractice('by the metal of a pass'),
 })
-export const passesWanted = from(chosenPasses, filletPasses, groovePasses, layeredPasses, beadPasses)
+const allPasses = [chosenPasses, filletPasses, groovePasses, layeredPasses, beadPasses] as const
+const n = from(...allPasses)
+const rootPasses = calculation({
+  ...passes,
+  id: 'passes-root',
+  title: 'Root pass among them',
+  expression: 'min(1, n)',
+  inputs: { n },
+  compute: ({ n }) => Math.min(1, n),
+  source: commonPractice('one bead closes the root'),
+})
+const fill = { ...passes, title: 'Fill passes among them' } as const
+const fillPassesChosen = calculation({
+  ...fill,
+  id: 'passes-fill-chosen',
+  expression: 'max(0, n - 1)',
+  inputs: { n },
+  compute: ({ n }) => Math.max(0, n - 1),
+  source: computed('all but the root pass'),
+})
+const fillPasses = calculation({
+  ...fill,
+  id: 'passes-fill',
+  expression: 'max(n - 1, ceil(round(A * (1 - x) / B, 6)))',
+  inputs: {
+    n,
+    A: weldArea,
+    x: input('share of the root pass', '', computed('metal of the root pass over that of all')),
+    B: beadMost,
+  },
+  compute: ({ n, A, x, B }) => Math.max(n - 1, roundedUp((A * (1 - x)) / B)),
+  source: commonPractice('what the root pass leaves open, by the metal of a pass'),
+})
+const passesOfBoth = calculation({
+  ...passes,
+  id: 'passes-of-both',
+  expression: 'n_1 + n_2',
+  inputs: { n_1: from(rootPasses), n_2: from(fillPassesChosen, fillPasses) },
+  compute: ({ n_1, n_2 }) => n_1 + n_2,
+  source: computed('sum'),
+})
+export const passesWanted = from(...allPasses, rootPasses, fillPassesChosen, fillPasses, passesOfBoth)
+
+/**
+ * @param deposited by a fill pass; null by a rod, or where no wire is chosen
+ * @param rootShare of all the metal of the groove
+ * @returns how many of the passes of a groove are of which kind, and both together
+ */
+export function passesByKind(
+  joint: Joint,
+  process: ProcessId,
+  deposited: Deposited | null,
+  { passes: all, rootShare: x }: { readonly passes: number; readonly rootShare: number },
+  r: Reckoner,
+): Readonly<Record<PassKind, number>> & { readonly both: number } {
+  const n_1 = r.take(rootPasses, { n: all })
+  const n_2 =
+    joint.passes === null
+      ? r.take(fillPasses, {
+          n: all,
+          A: weldAreaMm2(joint, r),
+          x,
+          B: beadMostMm2(joint, process, deposited, r),
+        })
+      : r.take(fillPassesChosen, { n: all })
+  return { root: n_1, fill: n_2, both: r.take(passesOfBoth, { n_1, n_2 }) }
+}
 
 /** What is laid down in a minute of arc, and how heavy it is. */
 export interface Deposited {

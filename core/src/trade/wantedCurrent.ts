@@ -15,7 +15,7 @@ import { MATERIALS } from '../reference/materials.ts'
 import { PROCESSES } from '../reference/processes.ts'
 import { SPRAY_TRANSITION_SOURCE, sprayTransitionA } from '../reference/sprayTransition.ts'
 import { thickerMm, thinnerMm } from './groove.ts'
-import { heatedThickness, heatedThicknessMm } from './layers.ts'
+import { heatedThickness, heatedThicknessMm, type PassKind } from './layers.ts'
 import { type Carrier, stickCurrent, stickCurrentOf, type StickLaw } from './stickCurrent.ts'
 
 const PER_MM: Readonly<Record<Metal, AssumptionKey>> = {
@@ -245,7 +245,7 @@ export interface PlateLaw {
 export type ThicknessLaw = PlateLaw | StickLaw
 
 export interface WantedCurrent {
-  /** What the current has to reckon with: the thinner part, by TIG on steel the layer of a groove, mm. */
+  /** What the current has to reckon with: the thinner part, of an open root and by TIG on steel a layer, mm. */
   readonly heatedMm: number
   readonly law: ThicknessLaw
   /** Thinner parts burn through where the current is far too high, mm. */
@@ -308,6 +308,7 @@ function plateCurrentOf(
  * The current that one pass of this joint wants, and the window around it.
  * @param carrier wire that is fed, or covered electrode; null where none is chosen: then the usual one
  * @param preheatC what the part has been warmed to; null where it is as cold as the shop
+ * @param pass a root pass heats its own layer
  */
 export function wantedCurrentOf(
   joint: Joint,
@@ -315,9 +316,10 @@ export function wantedCurrentOf(
   carrier: Carrier | null,
   r: Reckoner,
   preheatC: number | null = null,
+  pass: PassKind = 'fill',
 ): WantedCurrent {
   const metal = thinnerFamily(joint)
-  const heatedMm = heatedThicknessMm(joint, processId, metal, r)
+  const heatedMm = heatedThicknessMm(joint, processId, metal, pass, r)
   const { jointA, law } =
     processId === 'smaw'
       ? stickCurrentOf(

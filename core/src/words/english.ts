@@ -619,6 +619,8 @@ export const ENGLISH: Language = {
     },
     'spray-transition': {
       sprays: 'This wire sprays above {transition}',
+      'open-root':
+        'A spray falls through a root opening of {gap}: back it, or close the root by short-circuit or TIG first',
       hotter:
         'This wire sprays only above {transition}, and the joint would do with {wants}: expect a hot, fluid pool, or take short-circuit or pulse',
       'burns-through':
@@ -877,6 +879,7 @@ export const ENGLISH: Language = {
     'weld-upward': 'Weld it upward',
     'qualified-procedure': 'A procedure qualified by test for this job',
     'purge-it': 'Purge the back with argon',
+    'root-by-short-circuit': 'Weld the root pass by short-circuit or TIG, then spray the fill passes',
     'back-it': 'Back the seam with a copper or aluminium bar',
     'fluxed-rod': 'A flux-cored TIG rod for roots without purge, such as R308LT1-5',
     'preheat-to':

@@ -30,6 +30,8 @@ export interface Row {
   /** Short words for what the verdict rests on. */
   readonly restsOn: string
   readonly weldId: string | null
+  /** Which of its passes; null for the whole weld. */
+  readonly pass: Assessment['pass']
   /** What stands in the row, worst first. */
   readonly criteria: readonly Assessment[]
   readonly mends: readonly Mend[]
@@ -47,6 +49,7 @@ const single = (speech: Speech, assessment: Assessment, mends: readonly Mend[]):
   marginPct: assessment.marginPct,
   restsOn: sourceText(speech, assessment.source),
   weldId: assessment.weldId,
+  pass: assessment.pass,
   criteria: [assessment],
   mends,
 })
@@ -69,6 +72,7 @@ function together(speech: Speech, group: string, members: readonly Assessment[],
     marginPct: null,
     restsOn: first ? sourceText(speech, first.source) : '',
     weldId: first?.weldId ?? null,
+    pass: first?.pass ?? null,
     criteria: ranked,
     mends: broken.flatMap(({ criterion }) => mends[criterion] ?? []),
   }

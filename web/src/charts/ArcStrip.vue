@@ -30,9 +30,11 @@ const arcs = computed(() => {
     const tacking = line.tackS * count
     if (tacking > 0) list.push({ from: clock, to: clock + tacking, tack: true })
     clock += tacking
-    for (let i = 0; i < line.arcs && list.length < MOST_ARCS; i += 1) {
-      list.push({ from: clock, to: clock + line.arcS, tack: false })
-      clock += line.arcS + line.repositionS
+    for (const { arcS, times } of line.arcs) {
+      for (let i = 0; i < times && list.length < MOST_ARCS; i += 1) {
+        list.push({ from: clock, to: clock + arcS, tack: false })
+        clock += arcS + line.repositionS
+      }
     }
   })
   return list

@@ -168,7 +168,7 @@ describe('when the arc burns', () => {
       props: { sequence: fit.sequence, joints: demoJob('tank-manifold').joints },
     })
     await flushPromises()
-    const arcs = fit.sequence.reduce((sum, { arcs: n }) => sum + n, 0)
+    const arcs = fit.sequence.flatMap(({ arcs: all }) => all).reduce((sum, { times }) => sum + times, 0)
     expect(wrapper.findAll('.arc:not(.tack)')).toHaveLength(arcs)
     expect(wrapper.findAll('.tack')).toHaveLength(4)
     expect(wrapper.get('svg').attributes('aria-label')).toContain(`${arcs} over`)

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import {
   applyPatch,
+  type Assessment,
   byWorst,
   cautionText,
   type Job,
@@ -28,6 +29,7 @@ import { useNotice } from '../../stores/notice.ts'
 import { usePrint } from '../../stores/usePrint.ts'
 import { useWorkspace } from '../../stores/workspace.ts'
 import { lazily } from '../../lazy.ts'
+import { PASS_WORDS } from '../fit/settingWords.ts'
 
 const DecideDialog = lazily(() => import('../buy/DecideDialog.vue'))
 
@@ -53,9 +55,11 @@ const { answer: eases } = useAnswer<'ease'>(
   computed((): Question<'ease'> => ['ease', job.id, setUp.id, MOST_EASES]),
 )
 const chain = computed(() => fit.value?.chains[0] ?? null)
-const weldName = (weldId: string | null): string => {
+const weldName = ({ weldId, pass }: Assessment): string => {
   const index = job.joints.findIndex(({ id }) => id === weldId)
-  return index < 0 || job.joints.length === 1 ? '' : `weld ${index + 1}: `
+  const weld = index < 0 || job.joints.length === 1 ? '' : `weld ${index + 1}`
+  const words = [weld, pass === null ? '' : PASS_WORDS[pass]].filter(Boolean).join(', ')
+  return words === '' ? '' : `${words}: `
 }
 /** What the cell says first, then the worst. */
 const against = computed(() => {
@@ -68,7 +72,7 @@ const against = computed(() => {
       key: one.criterion,
       verdict: one.verdict,
       title: titleOf(workspace.speech, one),
-      text: `${weldName(one.weldId)}${sentenceOf(workspace.speech, one)}`,
+      text: `${weldName(one)}${sentenceOf(workspace.speech, one)}`,
     }))
 })
 const start = computed(() => {

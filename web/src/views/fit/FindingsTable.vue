@@ -4,6 +4,7 @@ import { useTimeoutFn } from '@vueuse/core'
 import { computed, ref } from 'vue'
 import MarginBar from '../../charts/MarginBar.vue'
 import { lazily } from '../../lazy.ts'
+import { PASS_WORDS } from './settingWords.ts'
 import VerdictMark from '../../components/VerdictMark.vue'
 
 /** Comes a moment after the answer. */
@@ -47,6 +48,9 @@ const tipOf = ({ sentence, restsOn }: Row): string => `${sentence}${restsOn ? ` 
 const AMPLE_PCT = 300
 const room = ({ marginPct }: Row): string =>
   marginPct === null || marginPct > AMPLE_PCT ? '' : ` +${Math.round(marginPct)} %`
+/** Which weld of several, and which of its passes where they have each their own current. */
+const whichOf = ({ weldId, pass }: Row): string =>
+  [weldId === null ? '' : weldName(weldId), pass === null ? '' : PASS_WORDS[pass]].filter(Boolean).join(', ')
 </script>
 
 <template>
@@ -74,7 +78,7 @@ const room = ({ marginPct }: Row): string =>
           <button class="title" :data-testid="`finding-${row.id}`" @click.stop="emit('open', row.id)">
             {{ row.title }}
           </button>
-          <span v-if="row.weldId && weldName(row.weldId)" class="label of">{{ weldName(row.weldId) }}</span>
+          <span v-if="whichOf(row)" class="label of">{{ whichOf(row) }}</span>
         </th>
         <td class="said">
           {{ row.sentence }}

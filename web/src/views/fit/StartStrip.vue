@@ -2,7 +2,7 @@
 import type { DialSetting, StartFigure, StartingSettings } from '@brannik/core'
 import { computed } from 'vue'
 import { usePrint } from '../../stores/usePrint.ts'
-import { bandWords, POLARITY_SHORT, settingPrinters } from './settingWords.ts'
+import { bandWords, PASS_WORDS, POLARITY_SHORT, settingPrinters } from './settingWords.ts'
 
 /** Where to set the machine and how to hold the gun: one line of large figures, each of which opens to its working. */
 const { settings, isBeyond, hasTaps, isOpen } = defineProps<{
@@ -16,7 +16,8 @@ const { settings, isBeyond, hasTaps, isOpen } = defineProps<{
 }>()
 const emit = defineEmits<{ open: [figure: StartFigure]; all: [] }>()
 
-const p = settingPrinters(usePrint())
+const printers = usePrint()
+const p = settingPrinters(printers)
 
 interface Cell {
   readonly figure: StartFigure | null
@@ -88,6 +89,28 @@ const cells = computed((): Cell[] => {
   ]
   return found.filter((cell) => cell !== null)
 })
+const twoFigures = (value: number): number => Number(value.toPrecision(2))
+/** What a groove with an open root needs of each kind of pass, over the whole job. */
+const passes = computed(() =>
+  settings.passes.map(({ pass, passes: count, wantedA, voltsV, feedMmPerMin, arcS, fillerG, gasL }) => ({
+    pass,
+    name: `${count} ${count === 1 ? PASS_WORDS[pass].replace(/es$/, '') : PASS_WORDS[pass]}`,
+    settings: [
+      `${p.amps(wantedA)} A`,
+      voltsV !== null && `${p.volts(voltsV)} V`,
+      feedMmPerMin !== null && p.feed(feedMmPerMin),
+    ]
+      .filter(Boolean)
+      .join(', '),
+    uses: [
+      arcS !== null && `${printers.print(arcS, 's')} of arc`,
+      `${printers.print(twoFigures(fillerG), 'g')} filler`,
+      gasL !== null && `${printers.print(twoFigures(gasL), 'L')} gas`,
+    ]
+      .filter(Boolean)
+      .join(', '),
+  })),
+)
 </script>
 
 <template>
@@ -110,6 +133,11 @@ const cells = computed((): Cell[] => {
         </dd>
       </div>
     </dl>
+    <ul v-if="passes.length > 0" class="passes" aria-label="Root and fill passes, over the whole job">
+      <li v-for="one in passes" :key="one.pass">
+        {{ one.name }} <strong>{{ one.settings }}</strong> {{ one.uses }}
+      </li>
+    </ul>
     <button
       v-tip="'All settings, what comes of them, and others beside'"
       class="plain-button"
@@ -140,6 +168,18 @@ small {
 }
 h2 {
   line-height: 1.25;
+}
+/* Under the figures, which are those of the fill passes. */
+.passes {
+  display: flex;
+  flex-wrap: wrap;
+  font-size: var(--text-s);
+  gap: 2px 24px;
+  grid-column: 2;
+  grid-row: 2;
+  list-style: none;
+  margin: 0;
+  padding: 0 0 4px;
 }
 .beyond {
   color: var(--fails);

@@ -115,6 +115,14 @@ describe('settings to start with', () => {
     })
   })
 
+  it('of a groove with an open root are those of its fill passes, with both kinds of pass below', () => {
+    const passes = strip('loader-fork').get('.passes')
+    const [root, fill] = passes.findAll('li').map((one) => one.text())
+    expect(root).toMatch(/^1 root pass \d+ A, [\d.]+ V, [\d.]+ in\/min .* of arc, .* filler$/)
+    expect(fill).toMatch(/^\d fill passes \d+ A/)
+    expect(strip('press-frame', 'bay-2-wire').find('.passes').exists()).toBe(false)
+  })
+
   it('by TIG are amps, and no volts or wire; without gas there is none', () => {
     expect(Object.keys(cells(strip('pressing-tray')))).toEqual([
       'Amps 49–60',

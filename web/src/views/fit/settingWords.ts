@@ -1,6 +1,9 @@
 /** Words of settings to start with: labels, and how each figure is written. */
-import type { Start, StartFigure } from '@brannik/core'
+import type { PassKind, Start, StartFigure } from '@brannik/core'
 import type { usePrint } from '../../stores/usePrint.ts'
+
+/** Passes of a groove that have each their own current. */
+export const PASS_WORDS: Readonly<Record<PassKind, string>> = { root: 'root pass', fill: 'fill passes' }
 
 export const POLARITY_SHORT = { dcep: 'DCEP', dcen: 'DCEN', ac: 'AC' } as const
 export const START_TITLES: Readonly<Record<StartFigure, string>> = {

@@ -7,6 +7,7 @@ import {
   jointName,
   printParts,
   printValue,
+  type SequenceLine,
   type Work,
 } from '@brannik/core'
 import type { SortableEvent } from 'sortablejs'
@@ -49,6 +50,9 @@ const lines = computed(() =>
 const pieceS = computed(() => plan?.sequence.reduce((sum, line) => sum + line.pieceS, 0) ?? null)
 const workS = ({ arcS, tackS, handlingS, changeoverS }: Work): number =>
   arcS + tackS + handlingS + changeoverS
+/** Root and fill passes take each their own time. */
+const oneArcWords = ({ arcs }: SequenceLine): string =>
+  arcs.map(({ pass, arcS }) => `${pass === null ? '' : `${pass} `}${print(arcS, 's')}`).join(', ')
 const HANDLING_WORDS = {
   bench: 'on the bench',
   turned: 'turned by hand',
@@ -118,8 +122,8 @@ const ORDERS = [
           :model-value="joint.tackS"
           @update:model-value="(value) => emit('joint', joint.id, { tackS: value }, 'tacking')"
         />
-        <span class="number">{{ line ? print(line.arcS, 's') : '–' }}</span>
-        <span class="number">{{ line?.arcs ?? '–' }}</span>
+        <span class="number">{{ line ? oneArcWords(line) : '–' }}</span>
+        <span class="number">{{ line ? line.arcs.map(({ times }) => times).join(' + ') : '–' }}</span>
         <CountField
           label=""
           class="small"
