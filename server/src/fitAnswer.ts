@@ -110,6 +110,25 @@ const settings = z.strictObject({
   pulse: z.object({ peakA: z.number(), baseA: z.number(), sharePct: z.number(), hz: z.number() }).nullable(),
   alternating: z.object({ positivePct: z.number().nullable(), hz: z.number().nullable() }).nullable(),
   slopes: z.object({ upS: z.number(), downS: z.number() }).nullable(),
+  startAmpsA: z.number().nullable(),
+  endAmpsA: z.number().nullable(),
+  range: z.string().nullable(),
+  /** Of volts in steps: the nearest, and what makes up for it. */
+  tap: z
+    .object({
+      mark: z.string(),
+      offV: z.number(),
+      currentA: z.number(),
+      feedMmPerMin: z.number(),
+      feedByPct: z.number(),
+    })
+    .nullable(),
+  program: z.enum(['covered', 'by-hand']).nullable(),
+  burnBack: z.boolean(),
+  runIn: z.boolean(),
+  longFlow: z
+    .object({ ownS: z.number(), neededS: z.number(), gasL: z.number(), cost: z.number().nullable() })
+    .nullable(),
   /** Of a groove with an open root: its root pass and its fill passes, with what they use over the whole job. */
   passes: z.array(
     z.object({

@@ -129,8 +129,8 @@ describe('set-ups that are proposed', () => {
       proposals
         .find(({ setUp }) => setUp.process === process)
         ?.parts.find(({ kind }) => kind === 'drive-roll')
-    expect(rollOf('gmaw-short')).toMatchObject({ groove: 'v-smooth' })
-    expect(rollOf('fcaw-s')).toMatchObject({ groove: 'v-knurled' })
+    expect(rollOf('gmaw-short')).toMatchObject({ grooves: [{ form: 'v-smooth' }] })
+    expect(rollOf('fcaw-s')).toMatchObject({ grooves: [{ form: 'v-knurled' }] })
   })
   it('take a part of the shelf before one of the library', () => {
     const shelf = shelfOf(dual)

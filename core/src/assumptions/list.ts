@@ -342,6 +342,8 @@ export const ASSUMPTIONS = {
   acThinMm: start('Thin, for the frequency, is up to', 1.6, 'mm', [0.2, 10], PRACTICE),
   upSlopeS: start('Up-slope, TIG', 0.5, 's', [0, 20], PRACTICE),
   downSlopeS: start('Down-slope, TIG: fills the crater', 3, 's', [0, 30], PRACTICE),
+  startAmpsPct: start('Start current, of the weld’s', 30, '%', [1, 200], PRACTICE),
+  endAmpsPct: start('End current, of the weld’s: the crater fills', 20, '%', [1, 100], PRACTICE),
   heatEfficiencyWire: start(
     'Share of the arc’s heat in the weld, wire',
     0.8,

@@ -23,7 +23,8 @@ interface GunParts {
 /** From this share of inert gas on, it is rated as in argon. */
 const AS_ARGON_PCT = 99
 
-function gunGas({ process, gas }: Pick<GunParts, 'process' | 'gas'>): GunGas | null {
+/** What a wire or a tungsten burns in, as ratings and programs are given; null where no gas is chosen. */
+export function gunGas({ process, gas }: Pick<GunParts, 'process' | 'gas'>): GunGas | null {
   if (!process.shielded) return 'none'
   if (!gas) return null
   if (process.family === 'gtaw' || gas.argonPct + gas.heliumPct >= AS_ARGON_PCT) return 'argon'

@@ -121,6 +121,36 @@ describe('CSV sheets', () => {
   })
 
   it.each([
+    [
+      'drive-roll',
+      'grooves',
+      'V-smooth 0.8 – 0.9 mm; u 1.2',
+      [
+        { form: 'v-smooth', wireMinMm: 0.8, wireMaxMm: 0.9 },
+        { form: 'u', wireMinMm: 1.2, wireMaxMm: 1.2 },
+      ],
+    ],
+    [
+      'power-source',
+      'programs',
+      'solid carbon-steel 0.9 mm mixed',
+      [{ form: 'solid', metal: 'carbon-steel', wireMm: 0.9, gas: 'mixed' }],
+    ],
+    [
+      'power-source',
+      'ranges',
+      'gtaw range B 90–230 A',
+      [{ family: 'gtaw', mark: 'range B', minA: 90, maxA: 230 }],
+    ],
+  ])('%s reads %s in one cell: %s', (kind, heading, text, value) => {
+    const sheet = sheetOf(kind)
+    // A machine of one row: rows that disagree are another test.
+    const one = recordsOf(sheet, demo).find((record) => printSheet(sheet, [record], []).length === 2)
+    const [item] = changed(sheet, one ? [one] : [], heading, 0, text).items
+    expect(item?.record).toMatchObject({ [heading]: value })
+  })
+
+  it.each([
     ['wire', 'diameter_mm', 'thick', /thick/],
     ['wire', 'metal', 'brass', /“brass”; write one of carbon-steel, stainless, aluminium/],
     ['wire', 'package_g', '', /is empty/],
@@ -128,6 +158,17 @@ describe('CSV sheets', () => {
     ['tungsten', 'type', 'WX', /write one of/],
     ['nozzle', 'gasless', 'maybe', /write yes or no/],
     ['gun-or-torch', 'ratings', 'lots', /“lots”.*co2 dc 250 A 60 %/],
+    ['drive-roll', 'grooves', 'v 0.9', /“v 0.9”.*v-smooth 0.8-0.9; u 1.2/],
+    ['drive-roll', 'grooves', 'v-smooth 1.2-0.9', /swap or correct/],
+    ['drive-roll', 'grooves', '', /at least one groove/],
+    [
+      'power-source',
+      'programs',
+      'solid steel 0.9 mixed',
+      /“solid steel 0.9 mixed”.*solid aluminium 1.2 argon/,
+    ],
+    ['power-source', 'ranges', 'gtaw low 5-110', /“gtaw low 5-110”.*gtaw high 90-230 A/],
+    ['power-source', 'ranges', 'gtaw low 110-5 A', /swap or correct/],
     ['power-source', 'rated_points', '210 A 130 %', /100 %/],
     ['power-source', 'rated_points', '100 A 30 %; 200 A 60 %', /duty must fall/],
     ['power-source', 'output_min_a', '900', /above the greatest/],

@@ -5,6 +5,7 @@ import type { Capability } from '../capability/capability.ts'
 import type { Demand } from '../demand/demand.ts'
 import type { Params, Told } from '../model/told.ts'
 import type { Verdict } from '../model/verdict.ts'
+import type { PassKind } from '../trade/layers.ts'
 import { type Assessment, type Criterion, type Group, said } from './criterion.ts'
 
 /** What a comparison finds. */
@@ -14,6 +15,8 @@ export interface Judged {
   readonly params: Params
   readonly source: Source
   readonly weldId: string | null
+  /** Which of the weld's passes, where they have each their own current. */
+  readonly pass?: PassKind | null
 }
 
 const PRACTICE = commonPractice()
@@ -56,8 +59,8 @@ export function grouped(
     assess(c, d): Assessment | null {
       const found = judge(c, d)
       if (!found) return null
-      const { verdict, code, params, source, weldId } = found
-      return { ...said(verdict, id, code, params, { weldId, source }), group }
+      const { verdict, code, params, source, weldId, pass = null } = found
+      return { ...said(verdict, id, code, params, { weldId, source }), group, pass }
     },
     ...(mends ? { mends } : {}),
   }

@@ -27,6 +27,7 @@ import { SOURCE_CRITERIA } from './source.ts'
 import { SUPPLY_CRITERIA } from './supply.ts'
 import { THICKNESS_CRITERIA } from './thickness.ts'
 import { TORCH_CRITERIA } from './torch.ts'
+import { PROGRAM_CRITERIA } from './programs.ts'
 import { USE_CRITERIA } from './use.ts'
 import { WIRE_CRITERIA } from './wire.ts'
 
@@ -41,6 +42,7 @@ export const CRITERIA: readonly Criterion[] = [
   ...POLARITY_CRITERIA,
   PARTS_CHOSEN,
   ...SOURCE_CRITERIA,
+  ...PROGRAM_CRITERIA,
   ...GUN_CRITERIA,
   ...TORCH_CRITERIA,
   ...FEEDER_CRITERIA,

@@ -155,7 +155,10 @@ const sprayTransition = grouped(
     )
     if (jointA >= transitionA)
       return open
-        ? poor('open-root', { gap: figure(open.joint.rootGapMm, 'mm') }, OPEN_ROOT, open.joint.id)
+        ? {
+            ...poor('open-root', { gap: figure(open.joint.rootGapMm, 'mm') }, OPEN_ROOT, open.joint.id),
+            pass: 'root',
+          }
         : good('sprays', params, SPRAY_TRANSITION_SOURCE, joint.id)
     return highA !== null && transitionA > highA
       ? bad('burns-through', params, SPRAY_TRANSITION_SOURCE, joint.id)
@@ -359,7 +362,7 @@ const travel = grouped(
     }
     const make = isTooFast || s * ROUNDED < least ? poor : good
     const code = isTooFast ? 'too-fast' : s * ROUNDED < least ? 'too-slow' : 'by-hand'
-    return make(code, params, undefined, weld.joint.id)
+    return { ...make(code, params, undefined, weld.joint.id), pass: weld.pass }
   },
   {
     from: [fastestTravel, beadTravel, slowestTravel, travelMost, travelLeast, burnThrough],

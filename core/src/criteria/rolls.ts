@@ -2,10 +2,11 @@
 import { dataPlate, handbook } from '../basis/source.ts'
 import { FEED_SLOTS } from '../capability/capability.ts'
 import type { Groove, Wire } from '../model/equipment.ts'
+import type { DriveRoll, RollGroove } from '../model/part.ts'
 import { figure, told, word } from '../model/told.ts'
 import { isCored } from '../trade/burnOff.ts'
 import type { Criterion } from './criterion.ts'
-import { bad, good, grouped, isSameSize, notKnown, poor } from './grouped.ts'
+import { bad, good, grouped, isSameSize, notKnown, poor, SAME_SIZE_MM } from './grouped.ts'
 
 const PLATE = dataPlate()
 const ROLLS = handbook('drive roll grooves by wire, welding handbooks')
@@ -27,6 +28,37 @@ const isSoft = ({ classification }: Wire): boolean => /[^0-9]?4\d{3}/.test(class
 /** Feeds all the same, with care. */
 const WITH_CARE: readonly string[] = ['smooth-on-cored', 'v-on-aluminium', 'knurl-on-stainless']
 
+/** Neighbours that one groove is often cut for: 0.030 and 0.035, 0.040 and 0.045. */
+const SHARED_GROOVES: readonly (readonly [number, number])[] = [
+  [0.762, 0.889],
+  [1.016, 1.143],
+]
+const isShared = (oneMm: number, otherMm: number): boolean =>
+  SHARED_GROOVES.some((pair) => [oneMm, otherMm].every((mm) => pair.some((size) => isSameSize(size, mm))))
+
+const isWithin = ({ wireMinMm, wireMaxMm }: RollGroove, mm: number): boolean =>
+  mm > wireMinMm - SAME_SIZE_MM && mm < wireMaxMm + SAME_SIZE_MM
+
+/** How far a groove is from what the wire needs: 0 as it should be, 1 with care, 2 not. */
+function missOf(groove: RollGroove, wire: Wire): readonly [form: number, size: number] {
+  const form = groove.form === grooveFor(wire) ? 0 : WITH_CARE.includes(whyNot(wire, groove.form)) ? 1 : 2
+  const mm = wire.diameterMm
+  const isNear = isShared(groove.wireMinMm, mm) || isShared(groove.wireMaxMm, mm)
+  return [form, isWithin(groove, mm) ? 0 : isNear ? 1 : 2]
+}
+
+/**
+ * @returns the groove of a roll that a wire is laid in: the one that suits it best
+ * @example grooveInUse(roll, wire).form // 'v-knurled'
+ */
+export function grooveInUse({ grooves }: DriveRoll, wire: Wire): RollGroove {
+  const rank = (groove: RollGroove) => {
+    const [form, size] = missOf(groove, wire)
+    return 10 * Math.max(form, size) + form + size
+  }
+  return grooves.reduce((best, next) => (rank(next) < rank(best) ? next : best))
+}
+
 const rollGroove = grouped(
   'roll-groove',
   'together',
@@ -34,14 +66,15 @@ const rollGroove = grouped(
   ({ roll, fedWire }) => {
     if (!fedWire || !roll) return null
     const wanted = grooveFor(fedWire)
+    const { form } = grooveInUse(roll, fedWire)
     const params = {
       wire: fedWire.name,
       wanted: word('groove', wanted),
-      has: word('groove', roll.groove),
+      has: word('groove', form),
       size: figure(fedWire.diameterMm, 'mm diameter'),
     }
-    if (roll.groove === wanted) return good('right', params, ROLLS)
-    const why = whyNot(fedWire, roll.groove)
+    if (form === wanted) return good('right', params, ROLLS)
+    const why = whyNot(fedWire, form)
     return WITH_CARE.includes(why) ? poor(why, params, ROLLS) : bad(why, params, ROLLS)
   },
   {
@@ -52,28 +85,29 @@ const rollGroove = grouped(
   },
 )
 
-/** Neighbours that one groove is often cut for: 0.030 and 0.035, 0.040 and 0.045. */
-const SHARED_GROOVES: readonly (readonly [number, number])[] = [
-  [0.762, 0.889],
-  [1.016, 1.143],
-]
-const isShared = (oneMm: number, otherMm: number): boolean =>
-  SHARED_GROOVES.some((pair) => [oneMm, otherMm].every((mm) => pair.some((size) => isSameSize(size, mm))))
-
-/** The groove's size is the wire's, or that of its neighbour where one groove serves both. */
+/** The groove takes the wire by its stamp, or is that of a neighbour, where one groove often serves both. */
 const rollSize = grouped(
   'roll-size',
   'together',
   ['roll', 'wire'],
   ({ roll, fedWire }) => {
     if (!fedWire || !roll) return null
+    const groove = grooveInUse(roll, fedWire)
+    const { wireMinMm, wireMaxMm } = groove
+    const mm = fedWire.diameterMm
+    const isOneSize = isSameSize(wireMinMm, wireMaxMm)
     const params = {
-      groove: figure(roll.wireMm, 'mm diameter'),
-      size: figure(fedWire.diameterMm, 'mm diameter'),
+      groove: figure(isOneSize || mm < wireMinMm ? wireMinMm : wireMaxMm, 'mm diameter'),
+      from: figure(wireMinMm, 'mm diameter'),
+      size: figure(mm, 'mm diameter'),
     }
-    if (isSameSize(roll.wireMm, fedWire.diameterMm)) return good('same', params, ROLLS)
-    if (isShared(roll.wireMm, fedWire.diameterMm)) return poor('neighbour', params, ROLLS)
-    return bad(roll.wireMm > fedWire.diameterMm ? 'slips' : 'flattens', params, ROLLS)
+    const [, size] = missOf(groove, fedWire)
+    if (size === 0) {
+      if (roll.grooves.length > 1) return good(isOneSize ? 'turned' : 'turned-range', params, ROLLS)
+      return good(isOneSize ? 'same' : 'range', params, ROLLS)
+    }
+    if (size === 1) return poor('neighbour', params, ROLLS)
+    return bad(wireMinMm > mm ? 'slips' : 'flattens', params, ROLLS)
   },
   { mends: (_c, _d, { params }) => [told('roll-of-size', { size: params['size'] ?? '' })] },
 )

@@ -13,6 +13,7 @@ import {
   sampleGun,
   samplePart,
   samplePowerSource,
+  sampleRoll,
   sampleSupply,
   sampleTungsten,
   sampleWire,
@@ -40,6 +41,14 @@ const said = (id: string, change: Change): string => {
 const wire = (part: Partial<Wire>): Change => ({ wire: sampleWire(part) })
 const aluminium = (part: Partial<Wire> = {}) =>
   sampleWire({ metal: 'aluminium', classification: 'ER5356', ...part })
+/** A roll that is turned round: solid steel one way, aluminium and thicker steel the other. */
+const threeGrooves = samplePart('drive-roll', {
+  grooves: [
+    { form: 'u', wireMinMm: 0.889, wireMaxMm: 0.889 },
+    { form: 'v-smooth', wireMinMm: 0.762, wireMaxMm: 0.889 },
+    { form: 'v-smooth', wireMinMm: 1.016, wireMaxMm: 1.143 },
+  ],
+})
 const cored = (part: Partial<Wire> = {}) =>
   sampleWire({ form: 'cored-self-shielded', classification: 'E71T-11', polarity: 'dcen', ...part })
 const source = (part: Partial<PowerSource>) => samplePowerSource(part)
@@ -361,19 +370,15 @@ const TABLE: Readonly<Record<string, readonly Case[]>> = {
   // Trade reference, section 10: rolls.
   'roll-groove': [
     ['smooth V for solid', { roll: samplePart('drive-roll') }, 'fits'],
-    ['knurled V for solid', { roll: samplePart('drive-roll', { groove: 'v-knurled' }) }, 'fails'],
-    ['U for steel', { roll: samplePart('drive-roll', { groove: 'u' }) }, 'fails'],
-    [
-      'knurled V for cored',
-      { process: 'fcaw-s', wire: cored(), roll: samplePart('drive-roll', { groove: 'v-knurled' }) },
-      'fits',
-    ],
+    ['knurled V for solid', { roll: sampleRoll('v-knurled') }, 'fails'],
+    ['U for steel', { roll: sampleRoll('u') }, 'fails'],
+    ['knurled V for cored', { process: 'fcaw-s', wire: cored(), roll: sampleRoll('v-knurled') }, 'fits'],
     [
       'smooth V for cored: some do',
       { process: 'fcaw-s', wire: cored(), roll: samplePart('drive-roll') },
       'tight',
     ],
-    ['U for aluminium', { wire: aluminium(), roll: samplePart('drive-roll', { groove: 'u' }) }, 'fits'],
+    ['U for aluminium', { wire: aluminium(), roll: sampleRoll('u') }, 'fits'],
     // Common practice, no source: hard 5356 now and then, soft 4043 never.
     [
       'smooth V for 5356',
@@ -391,14 +396,10 @@ const TABLE: Readonly<Record<string, readonly Case[]>> = {
       },
       'fails',
     ],
-    [
-      'knurled V for aluminium',
-      { wire: aluminium(), roll: samplePart('drive-roll', { groove: 'v-knurled' }) },
-      'fails',
-    ],
+    ['knurled V for aluminium', { wire: aluminium(), roll: sampleRoll('v-knurled') }, 'fails'],
     [
       'knurled V for stainless: some makers’ way',
-      { wire: sampleWire({ metal: 'stainless' }), roll: samplePart('drive-roll', { groove: 'v-knurled' }) },
+      { wire: sampleWire({ metal: 'stainless' }), roll: sampleRoll('v-knurled') },
       'tight',
     ],
     [
@@ -408,15 +409,34 @@ const TABLE: Readonly<Record<string, readonly Case[]>> = {
     ],
   ],
   'roll-size': [
-    ['0.9 mm groove, 0.035 in wire', { roll: samplePart('drive-roll', { wireMm: 0.9 }) }, 'fits'],
-    ['0.045 groove, 0.035 wire', { roll: samplePart('drive-roll', { wireMm: 1.143 }) }, 'fails'],
+    ['0.9 mm groove, 0.035 in wire', { roll: sampleRoll('v-smooth', 0.9) }, 'fits'],
+    ['0.045 groove, 0.035 wire', { roll: sampleRoll('v-smooth', 1.143) }, 'fails'],
     // Common practice, no source: one groove is often cut for both.
-    ['0.030 groove, 0.035 wire', { roll: samplePart('drive-roll', { wireMm: 0.762 }) }, 'tight'],
-    ['0.023 groove, 0.035 wire', { roll: samplePart('drive-roll', { wireMm: 0.584 }) }, 'fails'],
+    ['0.030 groove, 0.035 wire', { roll: sampleRoll('v-smooth', 0.762) }, 'tight'],
+    ['0.023 groove, 0.035 wire', { roll: sampleRoll('v-smooth', 0.584) }, 'fails'],
     [
       '0.040 groove, 0.045 wire',
-      { wire: sampleWire({ diameterMm: 1.143 }), roll: samplePart('drive-roll', { wireMm: 1.016 }) },
+      { wire: sampleWire({ diameterMm: 1.143 }), roll: sampleRoll('v-smooth', 1.016) },
       'tight',
+    ],
+    // A stamp that names a range takes all of it, and no more; a roll is turned to the groove that suits.
+    ['0.030–0.035 groove, 0.035 wire', { roll: sampleRoll('v-smooth', 0.762, 0.889) }, 'fits'],
+    ['0.030–0.045 groove, 0.035 wire', { roll: sampleRoll('v-smooth', 0.762, 1.143) }, 'fits'],
+    [
+      '0.030–0.035 groove, 0.045 wire',
+      { wire: sampleWire({ diameterMm: 1.143 }), roll: sampleRoll('v-smooth', 0.762, 0.889) },
+      'fails',
+    ],
+    [
+      'three grooves, one of them the wire’s',
+      { wire: sampleWire({ diameterMm: 1.143 }), roll: threeGrooves },
+      'fits',
+    ],
+    ['three grooves, the U of its size left aside', { roll: threeGrooves }, 'fits'],
+    [
+      'three grooves, none for 1/16',
+      { wire: sampleWire({ diameterMm: 1.5875 }), roll: threeGrooves },
+      'fails',
     ],
   ],
   'roll-system': [

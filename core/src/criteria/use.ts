@@ -1,5 +1,5 @@
 /** Criteria of what the job uses up against what is there: wire or rod, gas, tungsten, hours. */
-import { commonPractice, computed, jobField, standard } from '../basis/source.ts'
+import { commonPractice, computed, dataPlate, jobField, standard } from '../basis/source.ts'
 import {
   assumed,
   type Calculation,
@@ -144,7 +144,18 @@ const postFlowWire = calculation({
   compute: ({ b }) => b,
   source: commonPractice(),
 })
-export const postFlow = from(postFlowWire, postFlowTig)
+/** What a machine does by itself, whatever the weld. */
+const postFlowOwn = calculation({
+  id: 'post-flow-own',
+  title: 'Post-flow each start, as the machine has it',
+  symbol: 'b',
+  unit: 's',
+  expression: 'b',
+  inputs: { b: input('post-flow of its own', 's', dataPlate()) },
+  compute: ({ b }) => b,
+  source: dataPlate(),
+})
+export const postFlow = from(postFlowWire, postFlowTig, postFlowOwn)
 /** Argon behind the root, while the tube is welded and before: it comes from the same cylinder. */
 const purgeGas = calculation({
   id: 'purge-gas',
@@ -181,11 +192,43 @@ const gasUsed = calculation({
   source: computed('flow times time'),
 })
 
-/** Seconds of flow after each arc; a hand valve flows until somebody shuts it. */
-export function postFlowS({ process, gun, powerSource, r }: Capability, d: Demand): number {
-  if (process.family !== 'gtaw') return r.take(postFlowWire, {})
-  const isByHand = gun?.kind === 'torch' && gun.valve === true && powerSource?.gasValve !== true
-  return r.take(postFlowTig, { I: d.hungriest.wantedA, b_v: isByHand ? 'handValveOpenS' : 0 })
+const hasHandValve = ({ gun, powerSource }: Capability): boolean =>
+  gun?.kind === 'torch' && gun.valve === true && powerSource?.gasValve !== true
+
+/** Seconds that a hot tungsten needs; a hand valve flows until somebody shuts it. */
+const neededPostFlowS = (c: Capability, d: Demand): number =>
+  c.r.take(postFlowTig, { I: d.hungriest.wantedA, b_v: hasHandValve(c) ? 'handValveOpenS' : 0 })
+
+/** Seconds that the machine flows by itself; null where they are set, or a hand shuts the valve. */
+const ownPostFlowS = (c: Capability): number | null =>
+  hasHandValve(c) || c.powerSource?.postFlowByHand === true ? null : (c.powerSource?.postFlowOwnS ?? null)
+
+/** Seconds of flow after each arc. */
+export function postFlowS(c: Capability, d: Demand): number {
+  if (c.process.family !== 'gtaw') return c.r.take(postFlowWire, {})
+  const own = ownPostFlowS(c)
+  return own === null ? neededPostFlowS(c, d) : c.r.take(postFlowOwn, { b: own })
+}
+
+/** What a machine's own post-flow costs above what the tungsten needs. */
+export interface LongFlow {
+  readonly ownS: number
+  readonly neededS: number
+  /** Over the whole job. */
+  readonly gasL: number
+  /** In the shop's currency; null where the gas has no price. */
+  readonly cost: number | null
+}
+
+/** @returns null where nothing flows longer than it needs to */
+export function longFlowOf(c: Capability, d: Demand): LongFlow | null {
+  const { process, gas, flowLPerMin } = c
+  const ownS = ownPostFlowS(c)
+  if (process.family !== 'gtaw' || !gas || ownS === null) return null
+  const neededS = neededPostFlowS(c, d)
+  if (ownS <= neededS) return null
+  const gasL = (flowLPerMin * (ownS - neededS) * d.arcs) / 60
+  return { ownS, neededS, gasL, cost: gas.refillPrice === null ? null : (gasL / gas.fullL) * gas.refillPrice }
 }
 
 /** Gas of one line, or of the root pass or the fill passes of it, L; null without. */

@@ -3,7 +3,8 @@ import { assumed, calculation, from, inputOrAssumed } from '../calculation/calcu
 import { commonPractice, computed } from '../basis/source.ts'
 import type { Capability } from '../capability/capability.ts'
 import { beadTravel, beadTravelOf, fastestTravelKey } from '../criteria/joint.ts'
-import { gasOfRunL, postFlow, postFlowS } from '../criteria/use.ts'
+import { programOf, switchFor, type Tap, tapFor } from '../criteria/programs.ts'
+import { gasOfRunL, type LongFlow, longFlowOf, postFlow, postFlowS } from '../criteria/use.ts'
 import { TracingReckoner } from '../calculation/reckoner.ts'
 import type { Step } from '../calculation/step.ts'
 import { type Demand, traceDemand } from '../demand/demand.ts'
@@ -23,11 +24,12 @@ import { gasFlow } from '../trade/gasFlow.ts'
 import type { PassKind } from '../trade/layers.ts'
 import { startingVolts, startingVoltsOf } from '../trade/startingVolts.ts'
 import { thinnerFamily, wantedCurrent } from '../trade/wantedCurrent.ts'
-import { type DialSetting, dialSettingOf } from './dial.ts'
+import { type DialSetting, dialSettingOf } from '../trade/dial.ts'
 import { type Outcome, OUTCOME_FROM, type OutcomeFigure, outcomeOf } from './outcome.ts'
 import {
   type Alternating,
   alternatingFor,
+  momentsFor,
   type Pulse,
   PULSE_FROM,
   pulseFor,
@@ -66,6 +68,19 @@ export interface StartingSettings extends Technique {
   readonly alternating: Alternating | null
   /** Null where nobody slopes. */
   readonly slopes: Slopes | null
+  /** Currents at the start and at the end, where the source has them; null where it does not. */
+  readonly startAmpsA: number | null
+  readonly endAmpsA: number | null
+  /** Position of the range switch; null without one. */
+  readonly range: string | null
+  /** Of volts in steps: the nearest, and the wire speed that makes up for it. */
+  readonly tap: Tap | null
+  /** Whether a program covers wire and gas; null where none is stated. */
+  readonly program: 'covered' | 'by-hand' | null
+  readonly burnBack: boolean
+  readonly runIn: boolean
+  /** Where the machine's own post-flow is longer than the tungsten needs. */
+  readonly longFlow: LongFlow | null
   readonly polarity: Polarity
   /** L/min; null without gas. */
   readonly flowLPerMin: number | null
@@ -179,6 +194,13 @@ export function settingsOf(c: Capability, d: Demand, line: WeldFigures): Startin
     pulse: pulseFor(c, weld, feed),
     alternating: alternatingFor(c, weld),
     slopes: slopesFor(c),
+    ...momentsFor(c, wantedA),
+    range: switchFor(c, wantedA),
+    tap: tapFor(c, weld),
+    program: programOf(c),
+    burnBack: process.feedsWire && powerSource?.burnBack === true,
+    runIn: process.feedsWire && powerSource?.runIn === true,
+    longFlow: longFlowOf(c, d),
     polarity: settings.polarity,
     flowLPerMin: process.shielded ? c.flowLPerMin : null,
     preFlowS: process.shielded ? r.take(preFlow, {}) : null,

@@ -5,6 +5,7 @@ import { assumed, calculation, from, input } from '../calculation/calculation.ts
 import type { WeldFigures } from '../demand/weldFigures.ts'
 import { SPRAY_TRANSITION_SOURCE, sprayTransitionA } from '../reference/sprayTransition.ts'
 import { wireFeed } from '../trade/burnOff.ts'
+import { tungstenLightsA } from '../reference/tungstenRanges.ts'
 import { thinnerFamily, wantedCurrent } from '../trade/wantedCurrent.ts'
 
 export interface Pulse {
@@ -155,3 +156,26 @@ export interface Slopes {
 /** @returns null where nobody slopes: by wire and by stick */
 export const slopesFor = ({ process, assumptions }: Capability): Slopes | null =>
   process.family === 'gtaw' ? { upS: assumptions.upSlopeS, downS: assumptions.downSlopeS } : null
+
+/**
+ * @returns currents that light the arc and fill the crater, within what the source has; null where it has none, and by
+ *   wire for the start
+ */
+export function momentsFor(
+  { process, powerSource, tungsten, assumptions }: Capability,
+  currentA: number,
+): { readonly startAmpsA: number | null; readonly endAmpsA: number | null } {
+  const { startAmps = null, endAmps = null } = powerSource ?? {}
+  const lightsA = (tungsten && tungstenLightsA(tungsten.diameterMm)) ?? 0
+  const share = (pct: number) => (currentA * pct) / 100
+  return {
+    startAmpsA:
+      startAmps !== null && process.family === 'gtaw'
+        ? within(Math.max(lightsA, share(assumptions.startAmpsPct)), startAmps.minA, startAmps.maxA)
+        : null,
+    endAmpsA:
+      endAmps !== null && process.electrode !== 'covered'
+        ? within(share(assumptions.endAmpsPct), endAmps.minA, endAmps.maxA)
+        : null,
+  }
+}

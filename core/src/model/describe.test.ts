@@ -112,6 +112,17 @@ it('a field without a description is told by its name', () => {
   expect(() => describeFields(odd)).toThrow('when is of a kind that nothing describes')
 })
 
+it('a list says how many members it may have', () => {
+  const row = z.strictObject({ name: z.string().meta(field('Name')) })
+  const schema = z.strictObject({
+    some: z.array(row).min(2).max(5).meta(field('Some')),
+    any: z.array(row).meta(field('Any')),
+  })
+  const [some, any] = describeFields(schema)
+  expect(some).toMatchObject({ kind: 'list', least: 2, most: 5 })
+  expect(any).toMatchObject({ least: 0, most: Number.POSITIVE_INFINITY })
+})
+
 it('a record names several others in one field, and in members of its lists', () => {
   const id = () => z.string().meta(field('Wire', { reference: 'wire' }))
   const schema = z.strictObject({

@@ -31,7 +31,13 @@ export type FieldDescription = Common &
     | { readonly kind: 'yes-no' }
     /** Described below, field by field: an object that may be absent, or a list of objects. */
     | { readonly kind: 'object'; readonly fields: readonly FieldDescription[] }
-    | { readonly kind: 'list'; readonly fields: readonly FieldDescription[] }
+    | {
+        readonly kind: 'list'
+        readonly fields: readonly FieldDescription[]
+        /** Members that it has at the least and at the most. */
+        readonly least: number
+        readonly most: number
+      }
     /** A table by names, or the ids of several records: with an editor of its own. */
     | { readonly kind: 'table' }
   )
@@ -84,9 +90,21 @@ function kindOf(schema: AnySchema, common: Common): FieldDescription {
     if (some) return { ...common, kind: 'some', choices: some }
     if (more.reference !== undefined && element instanceof z.ZodString) return { ...common, kind: 'table' }
     if (element instanceof z.ZodObject)
-      return { ...common, kind: 'list', fields: fieldsBelow(element, [], common.label) }
+      return { ...common, kind: 'list', fields: fieldsBelow(element, [], common.label), ...boundsOf(schema) }
   }
   throw new TypeError(`the field ${path.join('.')} is of a kind that nothing describes`)
+}
+
+/** How many members a list may have, of its checks. */
+function boundsOf(schema: z.ZodArray): { readonly least: number; readonly most: number } {
+  const checks = (schema.def.checks ?? []).map((check) => check._zod.def)
+  const boundOf = (check: string, bound: string): unknown =>
+    checks.flatMap((one) => (one.check === check ? [Reflect.get(one, bound)] : []))[0]
+  const [least, most] = [boundOf('min_length', 'minimum'), boundOf('max_length', 'maximum')]
+  return {
+    least: typeof least === 'number' ? least : 0,
+    most: typeof most === 'number' ? most : Number.POSITIVE_INFINITY,
+  }
 }
 
 function fieldsBelow(

@@ -26,7 +26,14 @@ export interface FieldMore {
   /** Heading of its column in a sheet; without it the field's own name in small letters. */
   readonly heading?: string
   /** How it is written in one cell, where it is a list of things. */
-  readonly cell?: 'rated-points' | 'gun-ratings' | 'volts-dial' | 'feed-dial'
+  readonly cell?:
+    | 'rated-points'
+    | 'gun-ratings'
+    | 'volts-dial'
+    | 'feed-dial'
+    | 'roll-grooves'
+    | 'programs'
+    | 'output-ranges'
   /** What one member of a list is called. */
   readonly member?: string
   /** Kind of the record whose id it holds. */

@@ -43,8 +43,8 @@ export const gunSchema = z
     ratings: z
       .array(
         z.strictObject({
-          gas: z.enum(GUN_GASES).meta(field('Gas')),
-          wave: z.enum(['dc', 'ac']).meta(field('Wave')),
+          gas: z.enum(GUN_GASES).meta(field('Gas', { words: 'gunGas' })),
+          wave: z.enum(['dc', 'ac']).meta(field('Wave', { words: 'wave' })),
           currentA: ampsSchema.meta(field('Current', { unit: 'A' })),
           dutyPct: dutySchema.meta(field('Duty', { unit: '%' })),
         }),
@@ -56,6 +56,7 @@ export const gunSchema = z
           isApart: true,
           member: 'rating',
           cell: 'gun-ratings',
+          help: 'A gun with only a CO₂ rating carries less in an argon mix; the shop’s assumptions say how much less.',
           blank: [{ gas: 'co2', wave: 'dc', currentA: null, dutyPct: null }],
         }),
       ),

@@ -25,12 +25,32 @@ const common = {
 /** Null where the shop has not said which guns or torches it screws into. */
 const partsClass = nameSchema.nullable().meta(field('For guns or torches of class', { empty: NOT_GIVEN }))
 
+const rollGrooveSchema = z
+  .strictObject({
+    form: z.enum(GROOVES).meta(field('Form', { words: 'groove' })),
+    wireMinMm: diameterMmSchema.meta(field('Thinnest wire', { quantity: 'diameter' })),
+    wireMaxMm: diameterMmSchema.meta(field('Thickest wire', { quantity: 'diameter' })),
+  })
+  .check(inOrder({ least: 'wireMinMm', most: 'wireMaxMm', unit: 'mm', mayMeet: true }))
+export type RollGroove = z.infer<typeof rollGrooveSchema>
+
 export const driveRollSchema = z.strictObject({
   kind: z.literal('drive-roll'),
   ...common,
-  groove: z.enum(GROOVES).meta(field('Groove', { group: 'This part', words: 'groove' })),
-  wireMm: diameterMmSchema.meta(field('Wire', { quantity: 'diameter' })),
-  rollSystem: nameSchema.nullable().meta(field('For drive', { empty: NOT_GIVEN })),
+  /** As the roll is stamped: one that is turned round has two, some have three. */
+  grooves: z
+    .array(rollGrooveSchema)
+    .min(1, 'needs at least one groove')
+    .max(4)
+    .meta(
+      field('Grooves', {
+        isApart: true,
+        member: 'groove',
+        cell: 'roll-grooves',
+        help: 'As stamped on the roll, each with the wires that it takes. One size alone: type it twice.',
+      }),
+    ),
+  rollSystem: nameSchema.nullable().meta(field('For drive', { empty: NOT_GIVEN, group: 'This part' })),
 })
 export type DriveRoll = z.infer<typeof driveRollSchema>
 

@@ -1,4 +1,7 @@
 /** A power source as its data plate has it, in the order in which a plate is read (IEC 60974-1, NEMA EW-1). */
+import { WIRE_FORM_WORDS, WIRE_FORMS } from './consumables.ts'
+import { GUN_GASES } from './gun.ts'
+import { METALS } from './material.ts'
 import { PROCESS_FAMILIES } from './process.ts'
 import { z } from 'zod'
 import { phasesSchema } from './circuit.ts'
@@ -6,6 +9,7 @@ import { field, NOT_GIVEN } from './field.ts'
 import {
   amountSchema,
   ampsSchema,
+  diameterMmSchema,
   dutySchema,
   idSchema,
   nameSchema,
@@ -171,6 +175,31 @@ export const POLARITY_CHANGE_WORDS = {
 } as const
 export const START_WORDS = { 'high-frequency': 'high frequency', lift: 'lift', scratch: 'scratch' } as const
 
+const secondsSchema = z.number().min(0, 'must be at least 0 s').max(120, 'must be at most 120 s')
+/** A current that is set for a moment, from its least to its most. */
+const momentSchema = z
+  .strictObject({
+    minA: ampsSchema.meta(field('Least', { unit: 'A' })),
+    maxA: ampsSchema.meta(field('Most', { unit: 'A' })),
+  })
+  .check(inOrder({ least: 'minA', most: 'maxA', unit: 'A', mayMeet: true }))
+/** A wire and a gas that the machine has a program for. */
+const programSchema = z.strictObject({
+  form: z.enum(WIRE_FORMS).meta(field('Form', { words: WIRE_FORM_WORDS })),
+  metal: z.enum(METALS).meta(field('Metal', { words: 'metal' })),
+  wireMm: diameterMmSchema.meta(field('Wire', { quantity: 'diameter' })),
+  gas: z.enum(GUN_GASES).meta(field('Gas', { words: 'gunGas' })),
+})
+export type Program = z.infer<typeof programSchema>
+const outputRangeSchema = z
+  .strictObject({
+    family: z.enum(PROCESS_FAMILIES).meta(field('Process')),
+    mark: nameSchema.meta(field('Switch position')),
+    minA: ampsSchema.meta(field('From', { unit: 'A' })),
+    maxA: ampsSchema.meta(field('To', { unit: 'A' })),
+  })
+  .check(inOrder({ least: 'minA', most: 'maxA', unit: 'A', mayMeet: true }))
+
 const hertzSchema = z.number().min(1, 'must be at least 1 Hz').max(1000, 'must be at most 1000 Hz')
 
 export const powerSourceSchema = z
@@ -255,6 +284,32 @@ export const powerSourceSchema = z
       .max(60, 'must be at most 60')
       .nullable()
       .meta(field('Voltage tap steps', { empty: 'without steps' })),
+    /** Positions of a range switch; empty where the output is set in one range. */
+    ranges: z
+      .array(outputRangeSchema)
+      .max(8)
+      .meta(
+        field('Output ranges', {
+          isApart: true,
+          member: 'range',
+          cell: 'output-ranges',
+          blank: [],
+          help: 'Where a switch divides the output, such as low 20–110 A and high 90–230 A.',
+        }),
+      ),
+    /** Wires and gases that its automatic or pulse programs cover; empty where none are stated. */
+    programs: z
+      .array(programSchema)
+      .max(60)
+      .meta(
+        field('Automatic programs', {
+          isApart: true,
+          member: 'program',
+          cell: 'programs',
+          blank: [],
+          help: 'From the chart inside the door. For any other wire and gas the settings are made by hand.',
+        }),
+      ),
     inductance: z
       .boolean()
       .nullable()
@@ -269,6 +324,29 @@ export const powerSourceSchema = z
       .boolean()
       .nullable()
       .meta(field('Hot start', { empty: NOT_GIVEN })),
+    /** By TIG: the current that lights the arc. */
+    startAmps: momentSchema
+      .nullable()
+      .meta(field('Start current', { presence: 'TIG start current is given' })),
+    /** At the end of a weld: fills the crater. */
+    endAmps: momentSchema.nullable().meta(field('End current', { presence: 'End current can be set' })),
+    burnBack: z
+      .boolean()
+      .nullable()
+      .meta(field('Burn-back can be set', { empty: NOT_GIVEN, group: 'Arc' })),
+    /** A slow wire until the arc burns. */
+    runIn: z
+      .boolean()
+      .nullable()
+      .meta(field('Run-in can be set', { empty: NOT_GIVEN })),
+    /** Null where it is set, or where it flows by the amps. */
+    postFlowOwnS: secondsSchema.nullable().meta(
+      field('Post-flow of its own', {
+        unit: 's',
+        empty: 'as set',
+        help: 'Seconds that it flows by itself after TIG, whatever the weld.',
+      }),
+    ),
     /** Null where it has none built in. */
     feeder: wireFeederSchema.nullable().meta(field('Wire feeder', { presence: 'Feeder built in' })),
     torchConnector: z

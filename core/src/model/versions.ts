@@ -127,6 +127,13 @@ const drivenBy = (processes: unknown): Fields | null =>
     ? { fuelLPerH: null }
     : null
 
+/** Until then a roll had one groove, for one size. */
+const withGrooves: Upcaster = (part) => {
+  if (part['kind'] !== 'drive-roll') return part
+  const { groove: form = null, wireMm = null, ...roll } = part
+  return { grooves: [{ form, wireMinMm: wireMm, wireMaxMm: wireMm }], ...roll }
+}
+
 /** By kind, the steps from version 1 on: the current version is one more than there are steps. */
 const UPCASTERS: Readonly<Record<RecordKind, readonly Upcaster[]>> = {
   shop: [
@@ -180,13 +187,24 @@ const UPCASTERS: Readonly<Record<RecordKind, readonly Upcaster[]>> = {
     }),
     // Until then a set with an engine was one whose plate had no supply voltage.
     (source) => ({ engine: drivenBy(source['processes']), inrushA: null, ...source }),
+    // Until then nobody said what a machine does by itself.
+    (source) => ({
+      ranges: [],
+      programs: [],
+      startAmps: null,
+      endAmps: null,
+      burnBack: null,
+      runIn: null,
+      postFlowOwnS: null,
+      ...source,
+    }),
   ],
   generator: [],
   panel: [],
   load: [],
   feeder: [],
   gun: [],
-  part: [without(STOCK_FIELDS.part)],
+  part: [without(STOCK_FIELDS.part), withGrooves],
   // Until then there was no covered electrode.
   wire: [without(STOCK_FIELDS.wire), (wire) => ({ lengthMm: null, ...wire })],
   gas: [without(STOCK_FIELDS.gas)],
@@ -290,6 +308,9 @@ const SUPPLIES = { ...PURCHASES, circuit: 4, 'power-source': 5, 'set-up': 4 } as
 /** Since starting settings are those of the trade across sheet, plate, wires and classes. */
 const TRADE_SETTINGS = { ...SUPPLIES, shop: 5 } as const
 
+/** Since rolls have several grooves, and machines programs. */
+const SEVERAL = { part: 3, 'power-source': 6 } as const
+
 /** By kind of file, for each of its versions the versions of the records in it; a kind that is not named has 1. */
 const FILES = {
   'brannik-shop': [
@@ -302,6 +323,7 @@ const FILES = {
     { ...OPERATING_POINT, ...PURCHASES },
     { ...OPERATING_POINT, ...SUPPLIES },
     { ...OPERATING_POINT, ...TRADE_SETTINGS },
+    { ...OPERATING_POINT, ...TRADE_SETTINGS, ...SEVERAL },
   ],
   'brannik-catalogue': [
     {},
@@ -311,6 +333,7 @@ const FILES = {
     { ...STICK, 'power-source': 3, circuit: 2, 'set-up': 2 },
     { ...STICK, 'power-source': 4, circuit: 3, 'set-up': 3 },
     { ...STICK, 'power-source': 5, circuit: 4, 'set-up': 4 },
+    { ...STICK, circuit: 4, 'set-up': 4, ...SEVERAL },
   ],
   'brannik-job': [{}, { job: 2 }, { job: 3 }],
   'brannik-fit': [
@@ -323,6 +346,7 @@ const FILES = {
     { ...OPERATING_POINT, ...PURCHASES },
     { ...OPERATING_POINT, ...SUPPLIES },
     { ...OPERATING_POINT, ...TRADE_SETTINGS },
+    { ...OPERATING_POINT, ...TRADE_SETTINGS, ...SEVERAL },
   ],
 } as const satisfies Readonly<Record<string, readonly Partial<Record<RecordKind, number>>[]>>
 export type FileFormat = keyof typeof FILES

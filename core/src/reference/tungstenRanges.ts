@@ -48,3 +48,10 @@ export function tungstenCurrentRange(diameterMm: number, wave: 'dcen' | 'ac'): C
   const stableA = wave === 'dcen' ? row.pointedA : minA * BALLED_SHARE
   return { minA, maxA, stableA, source: SOURCE }
 }
+
+/**
+ * Cold and ground to a point it lights from here on, whatever the wave afterwards. From memory.
+ * @returns A; null for a diameter the table does not have
+ */
+export const tungstenLightsA = (diameterMm: number): number | null =>
+  ROWS.find((one) => Math.abs(one.diameterMm - diameterMm) < SAME_SIZE_MM)?.pointedA ?? null

@@ -1,4 +1,10 @@
 /** Cells of a sheet: how a field of a record is written in one cell and read back. */
+import { WIRE_FORMS } from '../model/consumables.ts'
+import { GUN_GASES } from '../model/gun.ts'
+import { METALS } from '../model/material.ts'
+import { GROOVES, type RollGroove } from '../model/part.ts'
+import type { Program } from '../model/powerSource.ts'
+import { PROCESS_FAMILIES } from '../model/process.ts'
 import type { QuantityKind } from '../quantity/kinds.ts'
 import { type ParseContext, parseQuantity } from '../quantity/parse.ts'
 
@@ -171,6 +177,60 @@ export const gunRatings = (): Cell =>
       }
     },
     'co2 dc 250 A 60 %; mixed dc 180 A 60 %',
+  )
+
+const oneWord = (word: string | undefined, known: readonly string[]): string | null =>
+  known.find((one) => one === word?.toLowerCase()) ?? null
+const MM = String.raw`\d+(?:\.\d+)?`
+const ROLL_GROOVE = new RegExp(String.raw`^(\S+)\s+(${MM})(?:\s*[-–]\s*(${MM}))?(?:\s*mm)?$`)
+/** `v-smooth 0.8-0.9; u 1.2`: each groove with the wires that it takes, mm. */
+export const rollGrooves = (): Cell =>
+  listOf(
+    ({ form, wireMinMm, wireMaxMm }: RollGroove) =>
+      `${form} ${wireMinMm}${wireMaxMm === wireMinMm ? '' : `-${wireMaxMm}`}`,
+    (text) => {
+      const found = ROLL_GROOVE.exec(text)
+      const form = oneWord(found?.[1], GROOVES)
+      if (!found || form === null) return null
+      return { form, wireMinMm: Number(found[2]), wireMaxMm: Number(found[3] ?? found[2]) }
+    },
+    'v-smooth 0.8-0.9; u 1.2',
+  )
+
+const PROGRAM = new RegExp(String.raw`^(\S+)\s+(\S+)\s+(${MM})(?:\s*mm)?\s+(\S+)$`)
+/** `solid carbon-steel 0.9 mixed; solid aluminium 1.2 argon` */
+export const programs = (): Cell =>
+  listOf(
+    ({ form, metal, wireMm, gas }: Program) => `${form} ${metal} ${wireMm} ${gas}`,
+    (text) => {
+      const found = PROGRAM.exec(text)
+      const form = oneWord(found?.[1], WIRE_FORMS)
+      const metal = oneWord(found?.[2], METALS)
+      const gas = oneWord(found?.[4], GUN_GASES)
+      if (!found || form === null || metal === null || gas === null) return null
+      return { form, metal, wireMm: Number(found[3]), gas }
+    },
+    'solid carbon-steel 0.9 mixed; solid aluminium 1.2 argon',
+  )
+
+const OUTPUT_RANGE = /^(\S+)\s+(.+?)\s+(\d+(?:\.\d+)?)\s*[-–]\s*(\d+(?:\.\d+)?)\s*A$/i
+interface OutputRange {
+  readonly family: string
+  readonly mark: string
+  readonly minA: number
+  readonly maxA: number
+}
+/** `gtaw low 5-110 A; gtaw high 90-230 A` */
+export const outputRanges = (): Cell =>
+  listOf(
+    ({ family, mark, minA, maxA }: OutputRange) => `${family} ${mark} ${minA}-${maxA} A`,
+    (text) => {
+      const found = OUTPUT_RANGE.exec(text)
+      const family = oneWord(found?.[1], PROCESS_FAMILIES)
+      if (!found || family === null) return null
+      return { family, mark: found[2], minA: Number(found[3]), maxA: Number(found[4]) }
+    },
+    'gtaw low 5-110 A; gtaw high 90-230 A',
   )
 
 const DIAL_MARK = /^([^\s;=]{1,12})\s*[=\s]\s*(.+)$/

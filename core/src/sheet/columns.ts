@@ -8,7 +8,10 @@ import {
   number,
   oneOf,
   orNothing,
+  outputRanges,
+  programs,
   ratedPoints,
+  rollGrooves,
   someOf,
   voltsDial,
   words,
@@ -31,6 +34,9 @@ const LISTS = {
   'gun-ratings': gunRatings,
   'volts-dial': voltsDial,
   'feed-dial': feedDial,
+  'roll-grooves': rollGrooves,
+  programs,
+  'output-ranges': outputRanges,
 } as const
 
 function filledCell(one: FieldDescription): Cell | null {

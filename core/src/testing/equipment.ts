@@ -8,6 +8,7 @@ import type {
   Gun,
   PartKind,
   PartOf,
+  RollGroove,
   Generator,
   PowerSource,
   SupplyRating,
@@ -82,6 +83,13 @@ export const samplePowerSource = (part: Partial<PowerSource> = {}): PowerSource 
   start: [],
   lowestStableA: null,
   voltageSteps: null,
+  ranges: [],
+  programs: [],
+  startAmps: null,
+  endAmps: null,
+  burnBack: null,
+  runIn: null,
+  postFlowOwnS: null,
   inductance: null,
   arcForce: null,
   hotStart: null,
@@ -180,8 +188,7 @@ const PARTS: { readonly [K in PartKind]: PartOf<K> } = (() => {
       id: 'roll',
       name: 'Roll',
       ...held,
-      groove: 'v-smooth',
-      wireMm: 0.889,
+      grooves: [{ form: 'v-smooth', wireMinMm: 0.889, wireMaxMm: 0.889 }],
       rollSystem: 'own',
     },
     liner: {
@@ -303,3 +310,11 @@ export function sampleCapability(part: SamplePart = {}): Capability {
   }
   return capabilityOf(shop, settings, { ...chosen, ...own })
 }
+
+/** A roll with one groove, for one size or a range of sizes. */
+export const sampleRoll = (
+  form: RollGroove['form'],
+  wireMinMm = 0.889,
+  wireMaxMm = wireMinMm,
+  part: Partial<PartOf<'drive-roll'>> = {},
+): PartOf<'drive-roll'> => samplePart('drive-roll', { grooves: [{ form, wireMinMm, wireMaxMm }], ...part })

@@ -22,6 +22,7 @@ import {
   sampleGun,
   samplePart,
   samplePowerSource,
+  sampleRoll,
   sampleSupply,
   sampleTungsten,
   sampleWire,
@@ -152,8 +153,14 @@ const generators: fc.Arbitrary<Generator[]> = fc
 const part: fc.Arbitrary<Part> = fc.oneof(
   fc
     .record({
-      groove: fc.constantFrom(...GROOVES),
-      wireMm,
+      grooves: fc.array(
+        fc.tuple(fc.constantFrom(...GROOVES), wireMm, wireMm).map(([form, one, other]) => ({
+          form,
+          wireMinMm: Math.min(one, other),
+          wireMaxMm: Math.max(one, other),
+        })),
+        { minLength: 1, maxLength: 3 },
+      ),
       rollSystem: fc.constantFrom('own', 'other', null),
     })
     .map((one) => samplePart('drive-roll', one)),
@@ -185,7 +192,7 @@ const part: fc.Arbitrary<Part> = fc.oneof(
 const CLASSES = ['light', 'medium'] as const
 const DRAWER: readonly Part[] = [
   ...[0.6, 0.762, 0.889, 1.016, 1.143, 1.5875].flatMap((size) => [
-    ...GROOVES.map((groove) => samplePart('drive-roll', { groove, wireMm: size })),
+    ...GROOVES.map((form) => sampleRoll(form, size)),
     ...CLASSES.map((name) => samplePart('contact-tip', { wireMm: size, partsClass: name })),
   ]),
   ...LINER_MATERIALS.map((material) => samplePart('liner', { material, wireMinMm: 0.6, wireMaxMm: 1.6 })),

@@ -36,6 +36,7 @@ export const ENGLISH: Language = {
       covered: 'Electrode',
     },
     gunGas: { co2: 'CO₂', mixed: 'an argon mix', argon: 'argon', none: 'no gas' },
+    tapOff: { hot: 'hot', cold: 'cold' },
     inGas: { gas: 'in this gas', none: 'without gas' },
     wave: { dc: 'DC', ac: 'AC' },
     polarity: {
@@ -174,6 +175,10 @@ export const ENGLISH: Language = {
     'wire-size-fed': 'Wire sizes of the feeder',
     'spool-size': 'Spool size',
     'spool-mass': 'Spool weight',
+    'auto-program': 'Automatic program',
+    'output-range': 'Range switch',
+    'volts-tap': 'Voltage taps',
+    'start-amps': 'Start current',
     'roll-groove': 'Groove of the rolls',
     'roll-size': 'Size of the rolls',
     'roll-system': 'Rolls for the drive',
@@ -235,6 +240,10 @@ export const ENGLISH: Language = {
     'lead-volts': 'leads',
     'source-range': 'source',
     'arc-volts': 'volts',
+    'auto-program': 'no program',
+    'output-range': 'between ranges',
+    'volts-tap': 'taps',
+    'start-amps': 'start current',
     'source-duty': 'duty',
     'gun-duty': 'gun',
     electrode: '{holder}',
@@ -515,6 +524,25 @@ export const ENGLISH: Language = {
       heavier: 'A spool of {wire} weighs {mass}; {feeder} carries {most}',
       carries: '{feeder} carries the spool of {mass}',
     },
+    'auto-program': {
+      covered: 'A program covers {wire}, {gas}',
+      'by-hand': 'No program for {wire}, {gas}: set volts and wire speed by hand',
+      'no-pulse': 'No pulse program for {wire}, {gas}: the arc will not be steady without one',
+    },
+    'output-range': {
+      set: 'Set the range switch to {mark} for {current}',
+      between: 'No range of the switch has {current}: it lies between two of them',
+    },
+    'volts-tap': {
+      near: 'Tap {mark}: {off} {way}',
+      off: 'The nearest tap, {mark}, is {off} {way}: feed {feed}, about {current}, to suit it',
+    },
+    'start-amps': {
+      lights: 'The start current lights {tungsten}',
+      'too-low': 'The start current ends at {most}: {tungsten} lights well from {lights} on',
+      'too-high':
+        'The start current is {least} at the least: thin sheet may burn through before the arc settles',
+    },
     'roll-groove': {
       right: '{wanted} groove for {wire}',
       'smooth-on-cored':
@@ -533,6 +561,9 @@ export const ENGLISH: Language = {
     },
     'roll-size': {
       same: 'Groove of {groove} for the wire',
+      range: 'Groove for {from} to {groove}: it takes {size}',
+      turned: 'Turn the roll to its groove of {groove}',
+      'turned-range': 'Turn the roll to its groove for {from} to {groove}: it takes {size}',
       slips: 'Groove of {groove} and wire of {size}: it slips',
       neighbour:
         'Groove of {groove} and wire of {size}: many grooves are cut for both. Read the stamp, and set the tension anew',
@@ -819,6 +850,11 @@ export const ENGLISH: Language = {
     'others-on-circuit-off': 'Switch off what else runs on this circuit while you weld',
     'outlet-of': 'An outlet and plug rated for at least {size}, by an electrician',
     'breaker-at-most': 'A breaker of at most {size} for this machine, by an electrician',
+    'wire-with-program': 'A wire and a gas that the chart inside the door lists',
+    'source-without-gap': 'A power source whose ranges overlap',
+    'source-without-taps': 'A power source whose volts are set without steps',
+    'thinner-tungsten': 'A thinner tungsten',
+    'start-on-scrap': 'Start on a scrap of copper or a run-on tab, or lower the start current with the foot',
     'source-that-goes-low': 'A power source that holds an arc at {current}',
     'thinner-wire': 'A thinner wire, or a higher supply voltage',
     'thicker-wire': 'A thicker wire, or a feeder that is faster on this voltage',

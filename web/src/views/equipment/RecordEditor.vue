@@ -16,8 +16,8 @@ import { useNotice } from '../../stores/notice.ts'
 import { useUnfinished } from '../../stores/unfinished.ts'
 import { type Path, useWorkspace } from '../../stores/workspace.ts'
 import { idFor } from '../jobs/idFor.ts'
-import { fieldWords, formOf } from './forms.ts'
-import GunRatings from './GunRatings.vue'
+import { fieldWords, formOf, listsOf, STOCK } from './forms.ts'
+import ListRows from './ListRows.vue'
 import { usersOf } from './lists.ts'
 import { TABS } from './tabs.ts'
 import PlateEditor from './PlateEditor.vue'
@@ -55,6 +55,10 @@ const groups = computed(() =>
         : [],
   ),
 )
+/** How much there is comes last, below the lists. */
+const own = computed(() => groups.value.filter(({ title }) => title !== STOCK))
+const ofStock = computed(() => groups.value.filter(({ title }) => title === STOCK))
+const lists = computed(() => listsOf(props.path, partKind.value))
 function setEngine(isEngine: boolean, processes: readonly PlateProcess[]): void {
   const engine = isEngine ? { fuelLPerH: null } : null
   set([], { ...draft.value, engine, processes }, `supply of ${name.value}`)
@@ -159,21 +163,25 @@ function copy(): void {
         @engine="setEngine"
       />
       <RecordForm :groups="groups.slice(1)" :draft="shown" :problem-at="problemAt" @change="change" />
-      <p class="label">
-        The data plate decides. Unplug before you open a machine; what is inside is for a licensed person.
-      </p>
     </template>
     <template v-else>
-      <RecordForm :groups="groups" :draft="shown" :problem-at="problemAt" @change="change" />
+      <RecordForm :groups="own" :draft="shown" :problem-at="problemAt" @change="change" />
       <p v-if="isOfBuilding(path)" class="label">
         What stands on breaker and cable decides; wiring is for a licensed electrician under the local code.
       </p>
-      <GunRatings
-        v-if="path === 'guns'"
-        :draft="draft"
-        @change="(ratings, what) => change(['ratings'], ratings, what)"
-      />
     </template>
+    <ListRows
+      v-for="list in lists"
+      :key="list.path.join('.')"
+      :list="list"
+      :draft="draft"
+      :problem-at="problemAt"
+      @change="(rows, what) => change(list.path, rows, what)"
+    />
+    <RecordForm :groups="ofStock" :draft="shown" :problem-at="problemAt" @change="change" />
+    <p v-if="isSource" class="label">
+      The data plate decides. Unplug before you open a machine; what is inside is for a licensed person.
+    </p>
   </article>
 </template>
 

@@ -6,7 +6,8 @@ import { demoWorkspace, shopDocument } from '../../testing/demo.ts'
 import { csvOfSheet, readFile, sheetsOf } from '../../files/catalogueFiles.ts'
 import EquipmentList from './EquipmentList.vue'
 import FieldOf from './FieldOf.vue'
-import { blankRecord, fieldWords, formOf } from './forms.ts'
+import { blankRecord, fieldWords, formOf, listsOf } from './forms.ts'
+import ListRows from './ListRows.vue'
 import { filterRows, rowOf, usersOf } from './lists.ts'
 import { TABS } from './tabs.ts'
 import PlateProcess from './PlateProcess.vue'
@@ -81,27 +82,67 @@ describe('the list', () => {
   })
 })
 
+describe('a list of a record', () => {
+  const rowsOf = (path: string, kind: 'drive-roll' | null, draft: unknown) => {
+    const [list] = listsOf(path, kind)
+    if (!list) throw new Error(`${path} has no list`)
+    return mount(ListRows, { props: { list, draft, problemAt: () => null } })
+  }
+  const rating = { gas: 'argon', wave: 'ac', currentA: 150, dutyPct: 35 }
+  it('has a row for each member, the last of them kept where one is needed', () => {
+    const one = rowsOf('guns', null, { ratings: [rating] })
+    expect(one.findAll('.row')).toHaveLength(1)
+    expect(one.text()).not.toContain('remove')
+    const two = rowsOf('guns', null, { ratings: [rating, rating] })
+    expect(two.findAll('[aria-label^="Remove rating"]')).toHaveLength(2)
+  })
+  it('a new row keeps the choices of the one before, and none of its figures', async () => {
+    const wrapper = rowsOf('guns', null, { ratings: [rating] })
+    await wrapper.get('.list > button').trigger('click')
+    const blank = { gas: 'argon', wave: 'ac', currentA: null, dutyPct: null }
+    expect(wrapper.emitted('change')).toEqual([[[rating, blank], 'rating']])
+  })
+  it('loses the row that is taken out, and no other', async () => {
+    const other = { ...rating, currentA: 90 }
+    const wrapper = rowsOf('guns', null, { ratings: [rating, other] })
+    await wrapper.get('[aria-label="Remove rating 1"]').trigger('click')
+    expect(wrapper.emitted('change')).toEqual([[[other], 'rating']])
+  })
+  it('ends at as many as the record may have', () => {
+    const groove = { form: 'u', wireMinMm: 0.9, wireMaxMm: 1.2 }
+    const full = rowsOf('parts', 'drive-roll', { grooves: [groove, groove, groove, groove] })
+    expect(full.find('.list > button').exists()).toBe(false)
+    expect(full.findAll('.row')).toHaveLength(4)
+  })
+})
+
 describe('forms', () => {
   it('have a field for everything that a record holds', () => {
-    const elsewhere = ['id', 'kind', 'ratings', 'processes']
+    const elsewhere = ['id', 'kind', 'processes']
     const check = (
       path: (typeof TABS)[number]['path'],
       record: Readonly<Record<string, unknown>>,
       groups: ReturnType<typeof formOf>,
+      lists: ReturnType<typeof listsOf>,
     ) => {
-      const known = new Set(
-        groups.flatMap(({ fields, presence }) => [...fields.map((field) => field.path[0]), presence?.path]),
-      )
+      const known = new Set([
+        ...groups.flatMap(({ fields, presence }) => [
+          ...fields.map((field) => field.path[0]),
+          presence?.path,
+        ]),
+        ...lists.map((list) => list.path[0]),
+      ])
       for (const key of Object.keys(record)) {
         if (!elsewhere.includes(key) || (path === 'guns' && key === 'kind'))
           expect(known, `${path} ${key}`).toContain(key)
       }
     }
     for (const { path } of TABS) {
-      if (path !== 'parts') check(path, blankRecord(path, 'x', 'cup'), formOf(path, null, false))
+      if (path !== 'parts')
+        check(path, blankRecord(path, 'x', 'cup'), formOf(path, null, false), listsOf(path, null))
     }
     for (const kind of PART_KINDS)
-      check('parts', blankRecord('parts', 'x', kind), formOf('parts', kind, false))
+      check('parts', blankRecord('parts', 'x', kind), formOf('parts', kind, false), listsOf('parts', kind))
   })
 
   it('name a field as the form calls it', () => {

@@ -32,6 +32,15 @@ export interface FieldGroup {
 const isSpec = (one: FieldDescription): one is FieldSpec =>
   one.kind !== 'object' && one.kind !== 'list' && one.kind !== 'table'
 
+/** A list that is typed as rows: each member with its fields beside each other. */
+export type ListSpec = Extract<FieldDescription, { readonly kind: 'list' }>
+export const specsOf = (list: ListSpec): readonly FieldSpec[] => list.fields.filter(isSpec)
+/** The lists of a record that are written in one cell of a sheet: what has a table of its own is none. */
+export const listsOf = (path: string, partKind: PartKind | null): readonly ListSpec[] =>
+  fieldsAt(path, partKind).filter(
+    (one): one is ListSpec => one.kind === 'list' && one.more.cell !== undefined,
+  )
+
 /** The choices of a field with their words. */
 export function choicesOf(one: Extract<FieldSpec, { readonly choices: unknown }>): readonly Choice[] {
   const words = choiceWords(one)
@@ -53,9 +62,10 @@ function groupsOf(fields: readonly FieldDescription[]): readonly FieldGroup[] {
   return [...groups.values()]
 }
 
+export const STOCK = 'Stock'
 /** How much there is stands among the fields of the stock, though it is no field of the record. */
 const stockField = (path: string): readonly FieldDescription[] =>
-  stockFieldOf(kindOfPath(path)).map((one) => ({ ...one, group: 'Stock' }))
+  stockFieldOf(kindOfPath(path)).map((one) => ({ ...one, group: STOCK }))
 
 function fieldsAt(path: string, partKind: PartKind | null): readonly FieldDescription[] {
   const kind = kindOfPath(path)

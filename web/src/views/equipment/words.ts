@@ -12,6 +12,7 @@ import {
   isEngineDriven,
   isInShop,
   type Part,
+  type RollGroove,
   type PowerSource,
   printQuantity,
   printValue,
@@ -77,9 +78,11 @@ function gunSummary(gun: Gun, notation: Notation): string {
 function partSummary(part: Part, notation: Notation): string {
   const diameter = (valueMm: number) => printQuantity('diameter', valueMm, notation)
   const noun = PART_WORDS[part.kind]
+  const grooveWords = ({ form, wireMinMm, wireMaxMm }: RollGroove): string =>
+    `${GROOVE_WORDS[form]} ${diameter(wireMinMm)}${wireMinMm === wireMaxMm ? '' : `–${diameter(wireMaxMm)}`}`
   switch (part.kind) {
     case 'drive-roll':
-      return `${noun}, ${GROOVE_WORDS[part.groove]}, ${diameter(part.wireMm)}${part.rollSystem ? ` · ${part.rollSystem}` : ''}`
+      return `${noun}, ${part.grooves.map(grooveWords).join('; ')}${part.rollSystem ? ` · ${part.rollSystem}` : ''}`
     case 'liner':
       return `${part.material} ${noun}, ${diameter(part.wireMinMm)} to ${diameter(part.wireMaxMm)}, ${printValue(part.lengthMm, 'mm length', notation)}${part.usedFor ? ` · has run ${spelled(METAL_WORDS[part.usedFor] ?? part.usedFor, notation.locale)}` : ' · new'}`
     case 'contact-tip':

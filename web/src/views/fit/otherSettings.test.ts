@@ -17,13 +17,69 @@ const settingsOf = (jobId: string, part: Partial<StartingSettings> = {}): Starti
   return { ...first, ...part }
 }
 const wordsOf = (settings: StartingSettings, label: string): string =>
-  otherSettings(settings, printers()).find((one) => one.label === label)?.words ?? ''
+  otherSettings(settings, printers(), (amount) => `$${amount.toFixed(2)}`).find((one) => one.label === label)
+    ?.words ?? ''
 
 describe('settings in words', () => {
   const pulse = { peakA: 100, baseA: 25, sharePct: 60, hz: 1 }
   it('60 % at 1 Hz is 0.6 s at the peak and 0.4 s at the base', () => {
     const words = wordsOf(settingsOf('pressing-tray', { pulse }), 'Or pulsed')
     expect(words).toContain('0.6 s at the peak, 0.4 s at the base')
+  })
+  it('a tap that is off tells by how much, and what wire suits it', () => {
+    const [voltsDial, tap] = [
+      { mark: '3', gives: 17, isBeyond: false },
+      { mark: '3', offV: 0.6, currentA: 130, feedMmPerMin: 6350, feedByPct: 8.2 },
+    ]
+    const words = wordsOf(settingsOf('press-frame', { voltsDial, tap }), 'Voltage dial')
+    expect(words).toBe('3, gives 17 V: 0.6 V hot; 252 in/min of wire suits it, 8 % more')
+    const cold = { ...tap, offV: -0.6, feedByPct: -8.2 }
+    expect(wordsOf(settingsOf('press-frame', { voltsDial, tap: cold }), 'Voltage dial')).toContain(
+      'cold; 252 in/min of wire suits it, 8 % less',
+    )
+    const near = { ...tap, offV: 0.2 }
+    expect(wordsOf(settingsOf('press-frame', { voltsDial, tap: near }), 'Voltage dial')).toBe('3, gives 17 V')
+  })
+  it('a post-flow of the machine’s own tells what it costs above what is needed', () => {
+    const longFlow = { ownS: 14, neededS: 8, gasL: 56.6, cost: 1.4 }
+    const words = wordsOf(settingsOf('pressing-tray', { postFlowS: 14, longFlow }), 'Post-flow')
+    expect(words).toBe('14 s by the machine; 8 s would do: 2.01 ft³ of gas over the job, $1.40')
+    expect(wordsOf(settingsOf('pressing-tray', { postFlowS: 8, longFlow: null }), 'Post-flow')).toBe('8 s')
+  })
+  it('what a machine does by itself is said where it has it, and nowhere else', () => {
+    const plain = settingsOf('press-frame', {
+      range: null,
+      program: null,
+      burnBack: false,
+      runIn: false,
+      startAmpsA: null,
+      endAmpsA: null,
+    })
+    const labels = [
+      'Range switch',
+      'Automatic program',
+      'Burn-back',
+      'Run-in',
+      'Start current',
+      'End current',
+    ]
+    expect(labels.filter((label) => wordsOf(plain, label) !== '')).toEqual([])
+    const full = {
+      ...plain,
+      range: 'low',
+      program: 'by-hand',
+      burnBack: true,
+      runIn: true,
+      startAmpsA: 20,
+      endAmpsA: 12,
+    } as const
+    expect(wordsOf(full, 'Range switch')).toBe('low')
+    expect(wordsOf(full, 'Automatic program')).toContain('by hand')
+    expect(wordsOf({ ...full, program: 'covered' }, 'Automatic program')).toContain('covers')
+    expect(wordsOf(full, 'Start current')).toBe('20 A')
+    expect(wordsOf(full, 'End current')).toContain('12 A')
+    expect(wordsOf(full, 'Burn-back')).toContain('less if it burns to the tip')
+    expect(wordsOf(full, 'Run-in')).toContain('half the wire speed')
   })
   it('a fast pulse is not told in seconds', () => {
     const words = wordsOf(settingsOf('pressing-tray', { pulse: { ...pulse, hz: 120 } }), 'Or pulsed')

@@ -38,10 +38,30 @@ const inSeconds = ({ hz, sharePct }: NonNullable<StartingSettings['pulse']>, p: 
     ? ''
     : `: ${p.seconds(sharePct / 100 / hz)} at the peak, ${p.seconds((1 - sharePct / 100) / hz)} at the base`
 
+const PROGRAM_WORDS = {
+  covered: 'covers this wire and gas',
+  'by-hand': 'does not list this wire and gas: set volts and wire speed by hand',
+} as const
+/** Within this the nearest tap is as good as any, V (common practice, no source). */
+const NEAR_V = 0.3
+const tapWords = ({ tap }: StartingSettings, p: SettingPrinters): string =>
+  tap === null || Math.abs(tap.offV) < NEAR_V
+    ? ''
+    : `: ${p.volts(Math.abs(tap.offV))} V ${tap.offV > 0 ? 'hot' : 'cold'}; ${p.feed(tap.feedMmPerMin)} of wire suits it, ${p.percent(Math.abs(tap.feedByPct))} % ${tap.feedByPct > 0 ? 'more' : 'less'}`
+const longFlowWords = (
+  { longFlow }: StartingSettings,
+  p: SettingPrinters,
+  money: (amount: number) => string,
+): string =>
+  longFlow === null
+    ? ''
+    : ` by the machine; ${p.seconds(longFlow.neededS)} would do: ${p.gas(longFlow.gasL)} of gas over the job${longFlow.cost === null ? '' : `, ${money(longFlow.cost)}`}`
+
 /** What else is set, beside volts, wire speed, amps and travel: label and words, where there is something to set. */
 export function otherSettings(
   settings: StartingSettings,
   p: SettingPrinters,
+  money: (amount: number) => string,
 ): readonly { readonly label: string; readonly words: string; readonly figure?: StartFigure }[] {
   const { transfer, inductance, voltsDial, feedDial, pulse, alternating, slopes, polarity } = settings
   const { flowLPerMin, preFlowS, postFlowS, tipToWorkMm, travel, angleDeg, workAngleDeg, arcForce } = settings
@@ -52,7 +72,7 @@ export function otherSettings(
     { label: 'Polarity', words: POLARITY_SHORT[polarity] },
     voltsDial && {
       label: 'Voltage dial',
-      words: `${voltsDial.mark}${voltsDial.isBeyond ? ', the nearest that was measured' : `, gives ${p.volts(voltsDial.gives)} V`}`,
+      words: `${voltsDial.mark}${voltsDial.isBeyond ? ', the nearest that was measured' : `, gives ${p.volts(voltsDial.gives)} V`}${tapWords(settings, p)}`,
     },
     feedDial && {
       label: 'Wire speed dial',
@@ -73,6 +93,21 @@ export function otherSettings(
       label: 'AC frequency',
       words: `${p.hertz(hertz)}; higher narrows the arc${hertz >= NARROW_HZ ? ', and some run very thin sheet wide, at 60 Hz' : ''}`,
     },
+    settings.range !== null && { label: 'Range switch', words: settings.range },
+    settings.program && { label: 'Automatic program', words: PROGRAM_WORDS[settings.program] },
+    settings.burnBack && {
+      label: 'Burn-back',
+      words: 'start in its middle; more if the wire sticks in the pool, less if it burns to the tip',
+    },
+    settings.runIn && {
+      label: 'Run-in',
+      words: 'start at half the wire speed; faster for aluminium, slower where the wire stubs',
+    },
+    settings.startAmpsA !== null && { label: 'Start current', words: `${p.amps(settings.startAmpsA)} A` },
+    settings.endAmpsA !== null && {
+      label: 'End current',
+      words: `${p.amps(settings.endAmpsA)} A: hold it until the crater is full`,
+    },
     slopes && { label: 'Up and down slope', words: `${p.seconds(slopes.upS)}, ${p.seconds(slopes.downS)}` },
     flowLPerMin !== null && {
       label: 'Gas flow',
@@ -80,7 +115,11 @@ export function otherSettings(
       figure: 'flow' as const,
     },
     preFlowS !== null && { label: 'Pre-flow', words: p.seconds(preFlowS), figure: 'pre-flow' as const },
-    postFlowS !== null && { label: 'Post-flow', words: p.seconds(postFlowS), figure: 'post-flow' as const },
+    postFlowS !== null && {
+      label: 'Post-flow',
+      words: `${p.seconds(postFlowS)}${longFlowWords(settings, p, money)}`,
+      figure: 'post-flow' as const,
+    },
     tipToWorkMm && { label: 'Contact tip to work', words: p.spread(tipToWorkMm, 'mm') },
     { label: travel === 'push' ? 'Push' : 'Drag', words: `${angleDeg.low}–${angleDeg.high}° from upright` },
     { label: 'Angle to the plate', words: `${workAngleDeg}°` },

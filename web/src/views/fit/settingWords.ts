@@ -43,6 +43,8 @@ export function settingPrinters({ print, printOther, number, wholeAmps }: Printe
     hertz: (value: number): string =>
       value >= PLACES ? `${number(value / PLACES, 2)} kHz` : `${number(value, 2)} Hz`,
     seconds: (value: number): string => `${number(value, 2)} s`,
+    percent: (value: number): string => number(Math.max(1, Math.round(value))),
+    gas: (value: number): string => print(rounded(value, 2), 'L'),
     heat: (value: number): string => print(value, 'kJ/mm'),
     /** `3/8–1/2 in`: the unit once. */
     spread: ({ low, high }: { readonly low: number; readonly high: number }, unit: string): string =>

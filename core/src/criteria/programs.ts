@@ -1,0 +1,222 @@
+/** What a machine does by itself or in steps: programs, range switch, taps, start current. */
+import { commonPractice, computed, dataPlate } from '../basis/source.ts'
+import { calculation, from, input } from '../calculation/calculation.ts'
+import type { Capability } from '../capability/capability.ts'
+import { gunGas } from '../capability/gunPoints.ts'
+import type { WeldFigures } from '../demand/weldFigures.ts'
+import { figure, told, word } from '../model/told.ts'
+import { VERDICT_RANK } from '../model/verdict.ts'
+import { tungstenLightsA } from '../reference/tungstenRanges.ts'
+import { currentAtFeed, feedCurrent, wireFeed, wireFeedSpeed } from '../trade/burnOff.ts'
+import { dialSettingOf } from '../trade/dial.ts'
+import { startingVolts, startingVoltsOf } from '../trade/startingVolts.ts'
+import { thinnerFamily, wantedCurrent } from '../trade/wantedCurrent.ts'
+import type { Criterion } from './criterion.ts'
+import { bad, good, grouped, isSameSize, type Judged, poor } from './grouped.ts'
+import { verdictOfCurrent, WINDOW } from './withinWindow.ts'
+
+const PLATE = dataPlate()
+
+/** Whether a program covers wire and gas; pulsed by hand nobody welds well. */
+const autoProgram = grouped(
+  'auto-program',
+  'together',
+  ['powerSource', 'wire', 'gas'],
+  ({ powerSource, process, fedWire, gas }) => {
+    const programs = powerSource?.programs ?? []
+    const burnsIn = gunGas({ process, gas })
+    if (!fedWire || programs.length === 0 || burnsIn === null) return null
+    const params = { wire: fedWire.name, gas: word('gunGas', burnsIn) }
+    const isCovered = programs.some(
+      (one) =>
+        one.form === fedWire.form &&
+        one.metal === fedWire.metal &&
+        one.gas === burnsIn &&
+        isSameSize(one.wireMm, fedWire.diameterMm),
+    )
+    if (isCovered) return good('covered', params, PLATE)
+    return process.id === 'gmaw-pulse' ? poor('no-pulse', params, PLATE) : good('by-hand', params, PLATE)
+  },
+  { mends: () => [told('wire-with-program')] },
+)
+
+/** @returns whether a program covers wire and gas; null where the machine states none, or no wire or gas is chosen */
+export function programOf(c: Capability): 'covered' | 'by-hand' | null {
+  const found = autoProgram.assess(c, null)
+  if (!found) return null
+  return found.code === 'covered' ? 'covered' : 'by-hand'
+}
+
+/** Positions of the range switch for what this set-up welds with. */
+const rangesOf = ({ powerSource, process }: Capability) =>
+  powerSource?.ranges.filter(({ family }) => family === process.family) ?? []
+
+/**
+ * @returns the position of the range switch for a current: the one that has it most in its middle; null without a switch
+ * @example switchFor(capability, 90) // 'low'
+ */
+export function switchFor(c: Capability, currentA: number): string | null {
+  const holding = rangesOf(c).filter(({ minA, maxA }) => currentA >= minA && currentA <= maxA)
+  const roomOf = ({ minA, maxA }: (typeof holding)[number]) => Math.min(currentA / minA, maxA / currentA)
+  const [best] = holding.toSorted((one, other) => roomOf(other) - roomOf(one))
+  return best?.mark ?? null
+}
+
+/** A switch may leave a gap between its ranges. */
+const outputRange = grouped(
+  'output-range',
+  'together',
+  ['powerSource'],
+  (c, d) => {
+    const ranges = rangesOf(c)
+    if (!d || ranges.length === 0) return null
+    const outside = d.runs.find(({ wantedA }) => switchFor(c, wantedA) === null)
+    if (!outside) {
+      const mark = switchFor(c, d.hungriest.wantedA) ?? ''
+      return good('set', { mark, current: figure(d.hungriest.wantedA, 'A') }, PLATE)
+    }
+    const { wantedA, lowA, highA, joint } = outside
+    const reaches = ranges.some(
+      ({ minA, maxA }) => maxA >= lowA && minA <= (highA ?? Number.POSITIVE_INFINITY),
+    )
+    return (reaches ? poor : bad)('between', { current: figure(wantedA, 'A') }, PLATE, joint.id)
+  },
+  { mends: () => [told('source-without-gap')] },
+)
+
+const tapAt = calculation({
+  id: 'tap-at',
+  title: 'Current for which the tap is chosen',
+  symbol: 'I',
+  unit: 'A',
+  expression: 'min(I, I_max)',
+  inputs: { I: from(wantedCurrent), I_max: input('greatest output', 'A', PLATE) },
+  compute: ({ I, I_max }) => Math.min(I, I_max),
+  source: computed('no more than the source has'),
+})
+const tapCurrent = calculation({
+  id: 'tap-current',
+  title: 'Current whose arc the volts of this tap suit',
+  symbol: 'I_t',
+  unit: 'A',
+  expression: 'max(0, I + (U_t - U) / s)',
+  inputs: {
+    I: from(tapAt, wantedCurrent),
+    U_t: input('volts of the tap', 'V', PLATE),
+    U: startingVolts,
+    s: input('volts an ampere', 'V/A', commonPractice()),
+  },
+  compute: ({ I, U_t, U, s }) => Math.max(0, I + (U_t - U) / s),
+  source: computed('volts and wire speed go together'),
+})
+
+export interface Tap {
+  readonly mark: string
+  /** How far its volts are above those wanted; below 0 colder. */
+  readonly offV: number
+  /** Current and wire speed that suit these volts. */
+  readonly currentA: number
+  readonly feedMmPerMin: number
+  /** What the wire speed changes by, %. */
+  readonly feedByPct: number
+}
+
+/** The volts are read at this much more current to find how they rise. */
+const RISE = 1.1
+
+/**
+ * @returns the nearest tap for a weld and the wire speed that makes up for its volts; null without measured taps
+ * @example tapFor(capability, weld).mark // 'C'
+ */
+export function tapFor(
+  { powerSource, supply, process, fedWire, gas, r }: Capability,
+  { joint, wantedA }: Pick<WeldFigures, 'joint' | 'wantedA'>,
+): Tap | null {
+  if (!fedWire || !supply || (powerSource?.voltageSteps ?? null) === null || process.id === 'gmaw-pulse') return null
+  const arc = {
+    metal: thinnerFamily(joint),
+    gas: process.shielded ? gas : null,
+    classification: fedWire.classification,
+  }
+  const above = startingVoltsOf(process.id, arc, wantedA * RISE, r)
+  const U = startingVoltsOf(process.id, arc, wantedA, r)
+  const tap = dialSettingOf(supply.voltsDial, U, true)
+  if (!tap) return null
+  const s = (above - U) / (wantedA * (RISE - 1))
+  const I_t = r.take(tapCurrent, { I: wantedA, U_t: tap.gives, U, s })
+  const feed = wireFeedSpeed(fedWire, wantedA, process.id, r)
+  const feedMmPerMin = wireFeedSpeed(fedWire, I_t, process.id, r)
+  return {
+    mark: tap.mark,
+    offV: tap.gives - U,
+    currentA: currentAtFeed(fedWire, feedMmPerMin, process.id, r),
+    feedMmPerMin,
+    feedByPct: (feedMmPerMin / feed - 1) * 100,
+  }
+}
+
+function judgedTap(c: Capability, weld: WeldFigures): Judged | null {
+  if (!c.supply) return null
+  // Short of current the output fails; its taps are asked of what it gives.
+  const I_max = c.supply.outputMaxA
+  const wantedA = c.r.take(tapAt, { I: weld.wantedA, I_max })
+  const run = { ...weld, wantedA, lowA: Math.min(weld.lowA, I_max) }
+  const tap = tapFor(c, run)
+  if (!tap) return null
+  const { mark, offV, currentA, feedMmPerMin } = tap
+  const params = {
+    mark,
+    off: figure(Math.abs(offV), 'V'),
+    way: word('tapOff', offV > 0 ? 'hot' : 'cold'),
+    feed: figure(feedMmPerMin, 'mm/min'),
+    current: figure(currentA, 'A'),
+  }
+  if (Math.abs(offV) <= c.assumptions.voltsBandV)
+    return { ...good('near', params, PLATE, run.joint.id), pass: run.pass }
+  const at = { lowA: currentA, highA: currentA, leastA: currentA, mostA: currentA }
+  const make = verdictOfCurrent(run, at) === 'fails' ? bad : poor
+  return { ...make('off', params, PLATE, run.joint.id), pass: run.pass }
+}
+
+/** Volts in steps: the nearest is within the band of a start, or the wire makes up for it within the weld's window. */
+const voltsTap = grouped(
+  'volts-tap',
+  'joint',
+  ['circuit', 'powerSource', 'wire', 'gas'],
+  (c, d) => {
+    if (!d) return null
+    const found = d.runs.flatMap((run) => judgedTap(c, run) ?? [])
+    return found.reduce<Judged | null>(
+      (worst, next) => (!worst || VERDICT_RANK[next.verdict] > VERDICT_RANK[worst.verdict] ? next : worst),
+      null,
+    )
+  },
+  { mends: () => [told('source-without-taps')], from: [tapCurrent, wireFeed, ...feedCurrent, ...WINDOW] },
+)
+
+const LIGHTS = commonPractice('a tungsten that stays cold does not light, or the arc wanders off its point')
+
+/** Too little to light the tungsten, or so much that thin sheet has a hole before the foot comes down. */
+const startAmps = grouped(
+  'start-amps',
+  'together',
+  ['powerSource', 'tungsten'],
+  ({ powerSource, process, tungsten }, d) => {
+    const given = powerSource?.startAmps
+    if (!given || process.electrode !== 'tungsten' || !tungsten) return null
+    const lightsA = tungstenLightsA(tungsten.diameterMm)
+    if (lightsA === null) return null
+    const params = {
+      tungsten: tungsten.name,
+      lights: figure(lightsA, 'A'),
+      most: figure(given.maxA, 'A'),
+      least: figure(given.minA, 'A'),
+    }
+    if (given.maxA < lightsA) return poor('too-low', params, LIGHTS)
+    const holed = d?.runs.find(({ highA }) => highA !== null && given.minA > highA)
+    return holed ? poor('too-high', params, LIGHTS, holed.joint.id) : good('lights', params, LIGHTS)
+  },
+  { mends: (_c, _d, { code }) => [told(code === 'too-low' ? 'thinner-tungsten' : 'start-on-scrap')] },
+)
+
+export const PROGRAM_CRITERIA: readonly Criterion[] = [autoProgram, outputRange, voltsTap, startAmps]
