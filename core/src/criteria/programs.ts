@@ -132,7 +132,8 @@ export function tapFor(
   { powerSource, supply, process, fedWire, gas, r }: Capability,
   { joint, wantedA }: Pick<WeldFigures, 'joint' | 'wantedA'>,
 ): Tap | null {
-  if (!fedWire || !supply || (powerSource?.voltageSteps ?? null) === null || process.id === 'gmaw-pulse') return null
+  if (!fedWire || !supply || (powerSource?.voltageSteps ?? null) === null || process.id === 'gmaw-pulse')
+    return null
   const arc = {
     metal: thinnerFamily(joint),
     gas: process.shielded ? gas : null,

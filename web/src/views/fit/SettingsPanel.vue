@@ -136,7 +136,9 @@ const unpriced = computed(() => {
 })
 /** Both sides' other settings by label, in the order of the left. */
 const others = computed(() => {
-  const [left, right] = [here.value, there.value].map((made) => (made ? otherSettings(made.settings, p, money) : []))
+  const [left, right] = [here.value, there.value].map((made) =>
+    made ? otherSettings(made.settings, p, money) : [],
+  )
   const labels = [...new Set([...(left ?? []), ...(right ?? [])].map(({ label }) => label))]
   const of = (side: typeof left, label: string) => side?.find((one) => one.label === label)
   return labels.map((label) => ({ label, left: of(left, label), right: of(right, label)?.words ?? '–' }))
