@@ -166,6 +166,13 @@ export const ASSUMPTIONS = {
     commonPractice('common practice: a minute of arc in ten is the least that anybody waits for'),
   ),
   capacityDutyPct: source('Capacity of a set-up is reckoned at this duty', 20, '%', [5, 100], PRACTICE),
+  capacityLimitDutyPct: source(
+    'At its limits, a set-up is reckoned at this duty',
+    15,
+    '%',
+    [5, 100],
+    PRACTICE,
+  ),
   capacityArcS: source('Capacity of a set-up is reckoned for arcs of', 60, 's', [1, 600], PRACTICE),
   aluminiumPreheatMostC: source(
     'Aluminium is preheated to at most',

@@ -4,10 +4,11 @@
  */
 import { commonPractice, computed, jobField } from '../basis/source.ts'
 import { assumed, calculation, from, input, listOf } from '../calculation/calculation.ts'
-import { TracingReckoner } from '../calculation/reckoner.ts'
+import { type Reckoner, reckonerFor, TracingReckoner } from '../calculation/reckoner.ts'
 import type { Step } from '../calculation/step.ts'
 import type { Capability } from '../capability/capability.ts'
 import {
+  type Carries,
   circuitCarrier,
   electrodeCarries,
   gunCarriesAt,
@@ -16,6 +17,7 @@ import {
   type LinkId,
   sourceCarries,
 } from '../criteria/carries.ts'
+import { feedStretched } from '../criteria/feedSpeed.ts'
 import { outOfPositionMost, shortCircuitMost, sprayHolds } from '../criteria/joint.ts'
 import { depositedOf } from '../demand/weldFigures.ts'
 import { USUAL_RUN } from '../model/usualRun.ts'
@@ -38,7 +40,9 @@ export type LimitId = LinkId | 'feeder' | 'transition' | 'bead' | 'short-circuit
 export interface LinkLimit {
   readonly id: LinkId | 'feeder'
   readonly leastA: number
+  /** Every day, and at its limits: with more rest, a gun above what it sustains, a feeder at the end of its band. */
   readonly mostA: number
+  readonly limitA: number
 }
 
 /** One end: a thickness, and what sets it. */
@@ -84,20 +88,26 @@ export interface Capacity {
   readonly metal: Metal
   /** Duty and arc that it is reckoned for. */
   readonly dutyPct: number
+  readonly limitDutyPct: number
   readonly columns: readonly CapacityColumn[]
 }
 
 const PRACTICE = commonPractice()
 
+const dutyOf = { symbol: 'X', unit: '%', expression: 'X', source: PRACTICE } as const
 const duty = calculation({
+  ...dutyOf,
   id: 'capacity-duty',
   title: 'Duty that capacity is reckoned for',
-  symbol: 'X',
-  unit: '%',
-  expression: 'X',
   inputs: { X: assumed('capacityDutyPct') },
   compute: ({ X }) => X,
-  source: PRACTICE,
+})
+const limitDuty = calculation({
+  ...dutyOf,
+  id: 'capacity-limit-duty',
+  title: 'Duty that the limits are reckoned for',
+  inputs: { X: assumed('capacityLimitDutyPct') },
+  compute: ({ X }) => X,
 })
 const arc = calculation({
   id: 'capacity-arc',
@@ -109,13 +119,24 @@ const arc = calculation({
   compute: ({ a }) => a,
   source: PRACTICE,
 })
+/** As many arcs in ten minutes as every day, each shorter. */
+const limitArc = calculation({
+  id: 'capacity-limit-arc',
+  title: 'One arc that the limits are reckoned for',
+  symbol: 'a',
+  unit: 's',
+  expression: 'a * X_2 / X_1',
+  inputs: { a: from(arc), X_1: from(duty), X_2: from(limitDuty) },
+  compute: ({ a, X_1, X_2 }) => (a * X_2) / X_1,
+  source: computed('as many arcs, each shorter by the duty'),
+})
 const pause = calculation({
   id: 'capacity-pause',
   title: 'Pause after each arc at this duty',
   symbol: 'p',
   unit: 's',
   expression: 'a * (100 / X - 1)',
-  inputs: { a: from(arc), X: from(duty) },
+  inputs: { a: from(arc, limitArc), X: from(duty, limitDuty) },
   compute: ({ a, X }) => a * (100 / X - 1),
   source: computed('share of arc time'),
 })
@@ -269,31 +290,40 @@ function linksOf(
   readonly missing: Told | null
 } {
   const { r, fedWire, feedPath, feedMaxMmPerMin, process } = c
-  const dutyPct = r.take(duty, {})
-  const oneArcS = r.take(arc, {})
-  const pauseS = r.take(pause, { a: oneArcS, X: dutyPct })
-  const pattern = { dutyPct, pauseS }
-  const circuit = column.isOwn ? circuitCarrier(c, pattern)?.({ oneArcS }) : undefined
-  const gun = gunCarriesAt(c, dutyPct)
-  const carried = [
-    ...(circuit ? [['circuit', circuit] as const] : []),
-    ['source', sourceCarries(c, pattern)] as const,
-    ['gun', gun] as const,
-    ['electrode', electrodeCarries(c)] as const,
-  ]
+  const [a, X_1, X_2] = [r.take(arc, {}), r.take(duty, {}), r.take(limitDuty, {})]
+  const carriedAt = (dutyPct: number, oneArcS: number): readonly (readonly [LinkId, Carries])[] => {
+    const pattern = { dutyPct, pauseS: r.take(pause, { a: oneArcS, X: dutyPct }) }
+    const circuit = column.isOwn ? circuitCarrier(c, pattern)?.({ oneArcS }) : undefined
+    return [
+      ...(circuit ? [['circuit', circuit] as const] : []),
+      ['source', sourceCarries(c, pattern)],
+      ['gun', gunCarriesAt(c, dutyPct)],
+      ['electrode', electrodeCarries(c)],
+    ]
+  }
+  const rested = new Map(carriedAt(X_2, r.take(limitArc, { a, X_1, X_2 })))
   const links: LinkLimit[] = []
-  for (const [id, carries] of carried) {
+  for (const [id, carries] of carriedAt(X_1, a)) {
     if (!of.includes(id)) continue
+    const atLimits = rested.get(id) ?? carries
     if (carries.missing !== null) return { links: [], missing: carries.missing }
-    // A gun is used for short welds above what it sustains; the source’s curve is taken at the duty itself.
-    links.push({ id, leastA: carries.leastA, mostA: id === 'gun' ? carries.mostA : carries.highA })
+    if (atLimits.missing !== null) return { links: [], missing: atLimits.missing }
+    links.push({
+      id,
+      leastA: carries.leastA,
+      mostA: carries.highA,
+      // A gun is used for short welds above what it sustains; the source’s curve is taken at the duty itself.
+      limitA: id === 'gun' ? atLimits.mostA : atLimits.highA,
+    })
   }
   if (fedWire && feedMaxMmPerMin !== null) {
     const feedMin = feedPath?.feeder.feedMinMmPerMin ?? null
+    const currentAt = (feed: number) => currentAtFeed(fedWire, feed, process.id, r)
     links.push({
       id: 'feeder',
-      leastA: feedMin === null ? 0 : currentAtFeed(fedWire, feedMin, process.id, r),
-      mostA: currentAtFeed(fedWire, feedMaxMmPerMin, process.id, r),
+      leastA: feedMin === null ? 0 : currentAt(feedMin),
+      mostA: currentAt(feedMaxMmPerMin),
+      limitA: currentAt(r.take(feedStretched, { v_max: feedMaxMmPerMin })),
     })
   }
   return { links, missing: null }
@@ -304,8 +334,10 @@ interface CurrentLimit {
   readonly id: LimitId
   readonly leastA: number
   readonly mostA: number
+  readonly limitA: number
 }
 
+const turnedDown = (mostA: number) => ({ mostA, limitA: mostA })
 /** Beside the links: a spray must spray, and the slag of a cored wire holds no larger pool up out of position. */
 function limitsOf(
   { process, r }: Capability,
@@ -316,14 +348,22 @@ function limitsOf(
   const wire = links.find(({ id }) => id === 'electrode')
   const isCored = process.family === 'fcaw' && isOutOfPosition(position)
   return [
-    ...(transitionA === null ? [] : [{ id: 'transition', leastA: transitionA, mostA: Infinity } as const]),
+    ...(transitionA === null
+      ? []
+      : [{ id: 'transition', leastA: transitionA, mostA: Infinity, limitA: Infinity } as const]),
     ...(isCored && wire
-      ? [{ id: 'position', leastA: 0, mostA: r.take(outOfPositionMost, { I_max: wire.mostA }) } as const]
+      ? [
+          {
+            id: 'position',
+            leastA: 0,
+            ...turnedDown(r.take(outOfPositionMost, { I_max: wire.mostA })),
+          } as const,
+        ]
       : []),
   ]
 }
 
-const byOf = (limits: readonly CurrentLimit[], end: 'leastA' | 'mostA', value: number): LimitId =>
+const byOf = (limits: readonly CurrentLimit[], end: 'leastA' | 'mostA' | 'limitA', value: number): LimitId =>
   limits.find((limit) => limit[end] === value)?.id ?? 'source'
 
 /** Thickest part that process or class allow: its limit, and whether several passes are allowed at all. */
@@ -356,6 +396,34 @@ function isPossible({ process, wire }: Capability, joint: Joint): boolean {
 const lesser = (one: End | null, other: End | null): End | null =>
   one && other ? (other.mm < one.mm ? other : one) : (one ?? other)
 
+/** The thickness at which a bead settles: enough halvings for a hundredth of a millimetre. */
+const SETTLES = 14
+
+/**
+ * How thick a tee one pass fills, mm. A thicker part takes more current, which lays a larger bead: where both meet is
+ * looked for, between no plate and what the hand lays at any current.
+ */
+function beadEndMm(c: Capability, joint: Joint, mostA: number): number {
+  const { process, wire, fedWire, assumptions, r } = c
+  const carrier = process.electrode === 'covered' ? wire : fedWire
+  const plain = reckonerFor(assumptions)
+  const endAtMm = (mm: number, by: Reckoner): number => {
+    const tee = { ...joint, thicknessAMm: mm, thicknessBMm: mm, legMm: mm }
+    const { wantedA } = wantedCurrentOf(tee, process.id, carrier, by)
+    const deposited = depositedOf(process.id, carrier, Math.min(wantedA, mostA), by)
+    return by.take(byBead, { B: beadMostMm2(tee, process.id, deposited, by) })
+  }
+  const handMm = plain.take(byBead, { B: beadMostMm2(joint, process.id, null, plain) })
+  let [low, high] = [0, handMm]
+  if (endAtMm(high, plain) >= high) low = high
+  for (let turn = 0; turn < SETTLES && low < high; turn += 1) {
+    const middle = (low + high) / 2
+    if (endAtMm(middle, plain) >= middle) low = middle
+    else high = middle
+  }
+  return endAtMm(low, r)
+}
+
 function rangeOf(c: Capability, links: readonly LinkLimit[], position: Position): CapacityRange | null {
   const { process, wire, fedWire, r } = c
   const metal = metalOf(c)
@@ -370,17 +438,17 @@ function rangeOf(c: Capability, links: readonly LinkLimit[], position: Position)
   const leastBy = byOf(limits, 'leastA', leastA)
   if (mostA < leastA) return null
   /** A stick that reaches its own current welds whatever thickness. */
-  const endAt = (currentA: number): End | null => {
+  const endAt = (currentA: number, by: LimitId): End | null => {
     const mm = thicknessAtMm(currentA, weld.law, r)
-    return mm === null ? null : { mm, by: mostBy }
+    return mm === null ? null : { mm, by }
   }
   const { end: cap, isSinglePass } = capOf(c, metal, position)
-  const B = beadMostMm2(joint, process.id, depositedOf(process.id, carrier, mostA, r), r)
-  const bead: End = { mm: r.take(byBead, { B }), by: 'bead' }
-  const whole = lesser(endAt(mostA), cap)
+  const bead: End = { mm: beadEndMm(c, joint, mostA), by: 'bead' }
+  const whole = lesser(endAt(mostA, mostBy), cap)
   const single = lesser(whole, bead) ?? bead
-  const limitA = r.take(atLimit, { I_most: mostA })
-  const limit = lesser(endAt(limitA), cap)
+  const restedA = r.take(most, { I: limits.map((one) => one.limitA).filter(Number.isFinite) })
+  const limitA = r.take(atLimit, { I_most: restedA })
+  const limit = lesser(endAt(limitA, byOf(limits, 'limitA', restedA)), cap)
   const { burnThroughMm } = weld
   const burningMm = thicknessAtMm(r.take(burning, { I_least: leastA }), weld.law, r) ?? burnThroughMm
   const thinnestMm = r.take(thinnest, { t_b: burnThroughMm, t: burningMm })
@@ -448,7 +516,12 @@ export function capacityOf(c: Capability, of: readonly LinkId[] = LINK_IDS): Cap
     const { claimMinMm = null, claimMaxMm = null } = plate ?? {}
     return { ...sight.column, links, missing, ranges, claimMinMm, claimMaxMm }
   })
-  return { metal: metalOf(c), dutyPct: c.assumptions.capacityDutyPct, columns }
+  return {
+    metal: metalOf(c),
+    dutyPct: c.assumptions.capacityDutyPct,
+    limitDutyPct: c.assumptions.capacityLimitDutyPct,
+    columns,
+  }
 }
 
 /** What can be asked of a capacity. */

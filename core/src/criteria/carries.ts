@@ -180,6 +180,7 @@ const gunDutyPct = calculation({
       computed('duty of the job, or of its rating'),
       'job-duty',
       'capacity-duty',
+      'capacity-limit-duty',
     ),
     X_0: inputOrAssumed('least duty', '%', computed()),
   },

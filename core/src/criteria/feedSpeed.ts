@@ -32,7 +32,7 @@ const slowestReading = calculation({
   source: PLATE,
 })
 
-const feedStretched = calculation({
+export const feedStretched = calculation({
   id: 'feed-within-band',
   title: 'Feed speed that its greatest still stands for, within the band of a start',
   symbol: 'v_b',

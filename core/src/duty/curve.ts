@@ -64,7 +64,16 @@ export const sustainedCurrent = calculation({
   expression: 'I_r * (X_r / X)^(1 / n)',
   inputs: {
     ...rated,
-    X: input('duty', '%', PLATE, 'job-duty', 'gun-duty-floor', 'gun-short-duty', 'capacity-duty'),
+    X: input(
+      'duty',
+      '%',
+      PLATE,
+      'job-duty',
+      'gun-duty-floor',
+      'gun-short-duty',
+      'capacity-duty',
+      'capacity-limit-duty',
+    ),
   },
   compute: ({ I_r, X_r, n, X }) => I_r * (X_r / X) ** (1 / n),
   source: CURVE,

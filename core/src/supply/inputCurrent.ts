@@ -211,7 +211,14 @@ export const effectiveInput = calculation({
   expression: 'sqrt(I_1^2 * X / 100 + I_0^2 * (1 - X / 100))',
   inputs: {
     I_1: from(inputCurrent),
-    X: input('duty of the worst ten minutes', '%', computed('duty of the job'), 'job-duty', 'capacity-duty'),
+    X: input(
+      'duty of the worst ten minutes',
+      '%',
+      computed('duty of the job'),
+      'job-duty',
+      'capacity-duty',
+      'capacity-limit-duty',
+    ),
     I_0: from(idleCurrent),
   },
   compute: ({ I_1, X, I_0 }) => Math.sqrt((I_1 ** 2 * X) / 100 + I_0 ** 2 * (1 - X / 100)),
@@ -282,6 +289,7 @@ const inputAtAmpacity = calculation({
       computed('duty of the job'),
       'job-duty',
       'capacity-duty',
+      'capacity-limit-duty',
     ),
   },
   compute: ({ A, I_0, X }) => Math.sqrt(Math.max(0, A ** 2 - I_0 ** 2 * (1 - X / 100)) / (X / 100)),

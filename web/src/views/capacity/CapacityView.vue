@@ -199,8 +199,8 @@ const missingWords = (column: CapacityColumn): string => linkMissing(workspace.s
       <h1>Capacity</h1>
       <p class="quiet">
         A tee of two equal parts, in short welds with rest between
-        {{ capacity ? `(${capacity.dutyPct} % duty)` : '' }}. Advice, not approval: structural and pressure
-        welds follow a qualified procedure.
+        {{ capacity ? `(${capacity.dutyPct} % duty, ${capacity.limitDutyPct} % at its limits)` : '' }}.
+        Advice, not approval: structural and pressure welds follow a qualified procedure.
       </p>
       <PickField
         class="position"
