@@ -12,6 +12,7 @@ const BASIS = /core\/src\/(basis|quantity|reference\/(materials|processes)|model
 /** What the computation assumes: its thread has it, a page only where it reckons or shows it. */
 const ASSUMPTIONS = /core\/src\/assumptions\//
 
+const RIPPLE = /\/directives\/ripple\/index\.js$/
 /** Who in Vuetify asks for what is left out, and for what of it. */
 const LEFT_OUT: readonly (readonly [importer: string, source: RegExp])[] = [
   ['composables/date/date.js', /^\.\/adapters\/vuetify\.js$/],
@@ -23,14 +24,30 @@ const LEFT_OUT: readonly (readonly [importer: string, source: RegExp])[] = [
   ['VCombobox/VCombobox.js', /\/V(Avatar|Checkbox|Chip)\/index\.js$/],
   ['VList/VListItem.js', /\/VAvatar\/index\.js$/],
   ['VChip/VChip.js', /\/VAvatar\/index\.js$/],
+  // A choice draws its items itself, and nothing of them stands out.
+  ['VAutocomplete/VAutocomplete.js', /\/VHighlight\/index\.js$/],
+  // Icons are drawn, not set in a font.
+  ['vuetify/lib/icons.js', /\/iconsets\/mdi\.js$/],
+  // No ripple anywhere (`vuetify.ts`): what would draw it.
+  ['VBtn/VBtn.js', RIPPLE],
+  ['VChip/VChip.js', RIPPLE],
+  ['VList/VListItem.js', RIPPLE],
+  ['VSelectionControl/VSelectionControl.js', RIPPLE],
 ]
+/** Its words for all of its components: ours are for those that are used. */
+const WORDS = ['locale/adapters/vuetify.js', /\/en\.js$/] as const
+
+const OWN_WORDS = fileURLToPath(new URL('src/vuetifyWords.ts', import.meta.url))
+const NOTHING = fileURLToPath(new URL('src/leftOut.ts', import.meta.url))
 const leftOut: Plugin = {
   name: 'left-out',
   enforce: 'pre',
-  resolveId: (source, importer = '') =>
-    LEFT_OUT.some(([who, what]) => importer.endsWith(who) && what.test(source))
-      ? fileURLToPath(new URL('src/leftOut.ts', import.meta.url))
-      : null,
+  resolveId(source, importer = '') {
+    const isAsked = ([who, what]: readonly [string, RegExp]): boolean =>
+      importer.endsWith(who) && what.test(source)
+    if (isAsked(WORDS)) return OWN_WORDS
+    return LEFT_OUT.some(isAsked) ? NOTHING : null
+  },
 }
 
 export default defineConfig({

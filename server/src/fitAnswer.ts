@@ -1,5 +1,5 @@
 /** The answer of a fit as a schema, for the OpenAPI document; a test holds the computation to it. */
-import { CRITERIA, PASS_KINDS, VERDICTS } from '@brannik/core'
+import { ARC_STATES, CRITERIA, PASS_KINDS, VERDICTS } from '@brannik/core'
 import { z } from 'zod'
 
 const verdict = z.enum(VERDICTS)
@@ -95,6 +95,9 @@ const settings = z.strictObject({
       depositionGPerMin: z.number().nullable(),
       legMm: z.number().nullable(),
       filledPct: z.number().nullable(),
+      arc: z
+        .object({ state: z.enum(ARC_STATES), balancePct: z.number(), balancedMmPerMin: z.number() })
+        .nullable(),
       heatKJPerMm: z.number(),
       workSPerM: z.number(),
       costPerM: z.number(),
@@ -142,6 +145,10 @@ const settings = z.strictObject({
       gasL: z.number().nullable(),
     }),
   ),
+  setBackA: z.number().nullable(),
+  reach: z.object({ leastMm: z.number(), usualMm: z.number(), lostA: z.number() }).nullable(),
+  stepOverMm: z.number().nullable(),
+  warmFirst: z.boolean(),
   tipToWorkMm: range.nullable(),
   travel: z.enum(['push', 'drag']),
   angleDeg: range,

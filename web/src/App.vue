@@ -2,7 +2,6 @@
 import { onKeyStroke, useTimeoutFn } from '@vueuse/core'
 import { computed, onMounted, ref, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
-import CommandPalette from './components/CommandPalette.vue'
 import ErrorBoundary from './components/ErrorBoundary.vue'
 import SaveState from './components/SaveState.vue'
 import { lazily } from './lazy.ts'
@@ -18,6 +17,8 @@ import { useWorkspace } from './stores/workspace.ts'
 /** Comes a moment after the answer, and is nobody's reason to wait for it. */
 const A_MOMENT_MS = 5000
 const isSettled = ref(false)
+/** What is opened by a key comes a moment after the answer; asked for before, it opens as soon as it is there. */
+const CommandPalette = lazily(() => import('./components/CommandPalette.vue'))
 const TipLayer = lazily(() => import('./components/TipLayer.vue'))
 const NoticeBar = lazily(() => import('./components/NoticeBar.vue'))
 const SignInView = lazily(() => import('./views/SignInView.vue'))
@@ -174,6 +175,7 @@ onKeyStroke('y', (event) => {
       </main>
     </div>
     <CommandPalette
+      v-if="isSettled || paletteOpen"
       v-model="paletteOpen"
       :actions="{
         undo,

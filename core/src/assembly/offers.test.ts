@@ -47,6 +47,7 @@ function build(
     cordLengthMm: null,
     leadSize: null,
     leadLengthMm: null,
+    returnV: null,
     linksSetV: null,
   }
   let capability = capabilityOf(shop, settings, emptyChoice())

@@ -166,6 +166,31 @@ export const ASSUMPTIONS = {
     commonPractice('common practice: a minute of arc in ten is the least that anybody waits for'),
   ),
   capacityDutyPct: source('Capacity of a set-up is reckoned at this duty', 20, '%', [5, 100], PRACTICE),
+  returnMostV: source(
+    'Volts between work clamp and work are good up to',
+    0.5,
+    'V',
+    [0.05, 5],
+    commonPractice('common practice: above half a volt the clamp or its lug is bad'),
+  ),
+  flowMostPerBoreMm: source(
+    'Gas leaves a nozzle or a cup smoothly up to, for each mm of bore',
+    1.5,
+    'L/min/mm',
+    [0.5, 5],
+    handbook(
+      'pipe flow stays laminar up to a Reynolds number of 2,300; for argon 1.5 L/min a mm of bore',
+      false,
+    ),
+  ),
+  flowLeastPct: source(
+    'Gas covers the pool in still air from this share of the rule',
+    60,
+    '%',
+    [10, 100],
+    PRACTICE,
+  ),
+  nozzleWallMm: source('Wall of a gas nozzle', 1.6, 'mm', [0.5, 5], PRACTICE),
   capacityLimitDutyPct: source(
     'At its limits, a set-up is reckoned at this duty',
     15,
@@ -349,6 +374,15 @@ export const ASSUMPTIONS = {
   acThinMm: start('Thin, for the frequency, is up to', 1.6, 'mm', [0.2, 10], PRACTICE),
   upSlopeS: start('Up-slope, TIG', 0.5, 's', [0, 20], PRACTICE),
   downSlopeS: start('Down-slope, TIG: fills the crater', 3, 's', [0, 30], PRACTICE),
+  arcSpattersPct: start(
+    'The arc spatters up to this wire speed, of what its volts burn off',
+    63,
+    '%',
+    [10, 99],
+    PRACTICE,
+  ),
+  arcBurnsBackPct: start('It hisses and burns back up to', 50, '%', [5, 99], PRACTICE),
+  arcStubsPct: start('It stubs and piles up cold from', 150, '%', [101, 500], PRACTICE),
   startAmpsPct: start('Start current, of the weld’s', 30, '%', [1, 200], PRACTICE),
   endAmpsPct: start('End current, of the weld’s: the crater fills', 20, '%', [1, 100], PRACTICE),
   heatEfficiencyWire: start(

@@ -43,6 +43,7 @@ export type Settings = Pick<
   | 'cordLengthMm'
   | 'leadSize'
   | 'leadLengthMm'
+  | 'returnV'
   | 'start'
   | 'electronicsNear'
   | 'stickOutMm'
@@ -59,6 +60,7 @@ export const NOTHING_SET = {
   cordLengthMm: null,
   leadSize: null,
   leadLengthMm: null,
+  returnV: null,
   linksSetV: null,
 } as const satisfies Omit<Settings, 'process' | 'polarity'>
 

@@ -7,7 +7,8 @@ import type { Gas } from '../model/equipment.ts'
 import type { Joint } from '../model/job.ts'
 import { demoInput } from '../testing/samples.ts'
 import { type Row, rowsOf } from '../words/rows.ts'
-import { chainText, mendText, speechOf } from '../words/speech.ts'
+import { mendText } from '../words/mends.ts'
+import { chainText, speechOf } from '../words/speech.ts'
 import type { Assessment } from './criterion.ts'
 
 const row = (input: FitInput, id: string): Row => {

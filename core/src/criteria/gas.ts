@@ -1,12 +1,12 @@
 /** Criteria of the gas: for process, metal and wire, wind, its fitting, its flow meter and its regulator. */
 import { isCo2 } from '../reference/gases.ts'
-import { commonPractice, jobField, standard } from '../basis/source.ts'
+import { commonPractice, handbook, jobField, standard } from '../basis/source.ts'
 import { assumed, calculation, from, input } from '../calculation/calculation.ts'
 import type { FlowMeter, Gas } from '../model/equipment.ts'
 import { figure, list, told, word } from '../model/told.ts'
 import { gasOf } from '../reference/classification.ts'
 import { gasGravity, nearestScale, scaleFactor, scaleTruth } from '../trade/flowMeter.ts'
-import { gasFlow } from '../trade/gasFlow.ts'
+import { flowRules, gasFlow, ruledFlowOf } from '../trade/gasFlow.ts'
 import type { Criterion } from './criterion.ts'
 import { bad, good, grouped, notKnown, poor } from './grouped.ts'
 import { metalsOf } from './metals.ts'
@@ -225,6 +225,62 @@ const regulatorFreezing = grouped(
   },
 )
 
+const smoothMost = calculation({
+  id: 'flow-smooth-most',
+  title: 'Most flow that leaves this bore smoothly',
+  symbol: 'Q_most',
+  unit: 'L/min',
+  expression: 'q * b',
+  inputs: {
+    q: assumed('flowMostPerBoreMm'),
+    b: input('bore of nozzle or cup', 'mm', jobField('nozzle or cup of the set-up')),
+  },
+  compute: ({ q, b }) => q * b,
+  source: handbook('pipe flow stays laminar up to a Reynolds number of 2,300', false),
+})
+const flowByRule = calculation({
+  id: 'flow-by-rule',
+  title: 'Least flow that covers the pool in still air',
+  symbol: 'Q_least',
+  unit: 'L/min',
+  expression: 'Q * s / 100',
+  inputs: { Q: from(...flowRules), s: assumed('flowLeastPct') },
+  compute: ({ Q, s }) => (Q * s) / 100,
+  source: commonPractice('schools differ: 15 ft³/h in still air, 20 to 25 as a rule, 30 to 35 in a draught'),
+})
+/** A cup is named by sixteenths of an inch. */
+const CUP_STEP_MM = 1.5875
+
+/** Too much is as bad as too little: it tumbles, and draws air in. A lens lays it straight again. */
+const flowBounds = grouped(
+  'flow-bounds',
+  'shielding',
+  ['gas', 'flowMeter', 'wire', 'cup', 'nozzle'],
+  (c) => {
+    const { process, gas, cup, nozzle, flowMeter, colletBody, settings, r } = c
+    if (!process.shielded || !gas || gas.heliumPct > 0) return null
+    const Q = c.flowLPerMin
+    const flow = figure(Q, 'L/min')
+    const end = flowMeter?.mostLPerMin ?? null
+    if (end !== null && Q > end) return poor('meter-ends', { flow, most: figure(end, 'L/min') })
+    const bore = process.family === 'gtaw' ? cup && cup.number * CUP_STEP_MM : (nozzle?.insideMm ?? null)
+    const hasLens = process.family === 'gtaw' && colletBody?.gasLens === true
+    if (bore !== null && !hasLens) {
+      const most = r.take(smoothMost, { b: bore })
+      if (most < Q) return poor('tumbles', { flow, most: figure(most, 'L/min'), bore: figure(bore, 'mm') })
+    }
+    if (settings.flowLPerMin === null) return good('covers', { flow })
+    const least = r.take(flowByRule, { Q: ruledFlowOf(c, r) })
+    return Q < least ? poor('thin', { flow, least: figure(least, 'L/min') }) : good('covers', { flow })
+  },
+  {
+    from: [smoothMost, flowByRule, ...flowRules],
+    mends: (_c, _d, { code }) => [
+      told(code === 'meter-ends' ? 'meter-that-goes-higher' : code === 'thin' ? 'more-flow' : 'less-flow'),
+    ],
+  },
+)
+
 export const GAS_CRITERIA: readonly Criterion[] = [
   gasForProcess,
   gasForMetal,
@@ -234,4 +290,5 @@ export const GAS_CRITERIA: readonly Criterion[] = [
   gasFitting,
   flowScale,
   regulatorFreezing,
+  flowBounds,
 ]

@@ -28,6 +28,7 @@ import { SUPPLY_CRITERIA } from './supply.ts'
 import { THICKNESS_CRITERIA } from './thickness.ts'
 import { TORCH_CRITERIA } from './torch.ts'
 import { PROGRAM_CRITERIA } from './programs.ts'
+import { REACH_CRITERIA } from './tipReach.ts'
 import { USE_CRITERIA } from './use.ts'
 import { WIRE_CRITERIA } from './wire.ts'
 
@@ -53,6 +54,7 @@ export const CRITERIA: readonly Criterion[] = [
   ...WIRE_CRITERIA,
   ...GAS_CRITERIA,
   ...JOINT_CRITERIA,
+  ...REACH_CRITERIA,
   ...PROCEDURE_CRITERIA,
   ...USE_CRITERIA,
 ]

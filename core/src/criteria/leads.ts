@@ -1,5 +1,5 @@
 /** Criteria of the welding leads: do they carry it, and what is lost in them before the arc. */
-import { commonPractice, computed } from '../basis/source.ts'
+import { commonPractice, computed, shopField } from '../basis/source.ts'
 import { assumed, calculation, from, input } from '../calculation/calculation.ts'
 import type { Capability } from '../capability/capability.ts'
 import { type Demand, jobDuty, mostWanted } from '../demand/demand.ts'
@@ -40,6 +40,64 @@ const mostLost = calculation({
   compute: ({ U_m }) => U_m,
   source: commonPractice(),
 })
+
+const clampMost = calculation({
+  id: 'return-volts-most',
+  title: 'Most volts between clamp and work that are good',
+  symbol: 'U_most',
+  unit: 'V',
+  expression: 'U_m',
+  inputs: { U_m: assumed('returnMostV') },
+  compute: ({ U_m }) => U_m,
+  source: commonPractice(),
+})
+const clampMeasured = calculation({
+  id: 'return-volts',
+  title: 'Volts between clamp and work while it welds',
+  symbol: 'U_c',
+  unit: 'V',
+  expression: 'U_c',
+  inputs: { U_c: input('as measured', 'V', shopField('clamp of the set-up')) },
+  compute: ({ U_c }) => U_c,
+  source: shopField('clamp of the set-up'),
+})
+const clampHeat = calculation({
+  id: 'return-watts',
+  title: 'Heat in the clamp',
+  symbol: 'P_c',
+  unit: 'W',
+  expression: 'U_c * I_2',
+  inputs: { U_c: from(clampMeasured), I_2: from(weldingDrawn) },
+  compute: ({ U_c, I_2 }) => U_c * I_2,
+  source: computed('volts times amps'),
+})
+
+/** The way back is a link too: what is lost at the clamp the arc does not have. */
+const goesBack: Criterion = {
+  id: 'return-volts',
+  group: null,
+  slots: ['powerSource'],
+  demandFrom: [clampMeasured],
+  capacityFrom: [clampMost],
+  alsoFrom: [clampHeat],
+  assess(c, d) {
+    const { settings, supply, r } = c
+    if (!d || settings.returnV === null || !supply) return null
+    const U_c = r.take(clampMeasured, { U_c: settings.returnV })
+    const I_2 = weldingDrawnA(supply, d.hungriest.wantedA, r)
+    const found = measured(c, 'return-volts', {
+      params: { heat: figure(r.take(clampHeat, { U_c, I_2 }), 'W') },
+      demand: U_c,
+      capacity: r.take(clampMost, {}),
+      unit: 'V',
+      isLimit: true,
+      weldId: d.hungriest.joint.id,
+      source: clampMost.source,
+    })
+    return found.verdict === 'fails' ? { ...found, verdict: 'tight', code: 'lost' } : found
+  },
+  mends: () => [told('clean-clamp')],
+}
 
 /** The thinnest leads of this length that carry the job and lose little enough. */
 function leadMends(c: Capability, d: Demand | null): readonly Mend[] {
@@ -113,4 +171,4 @@ const eat: Criterion = {
   mends: leadMends,
 }
 
-export const LEAD_CRITERIA: readonly Criterion[] = [carry, eat]
+export const LEAD_CRITERIA: readonly Criterion[] = [carry, eat, goesBack]

@@ -9,7 +9,7 @@ import { VERDICT_RANK } from '../model/verdict.ts'
 import { tungstenLightsA } from '../reference/tungstenRanges.ts'
 import { currentAtFeed, feedCurrent, wireFeed, wireFeedSpeed } from '../trade/burnOff.ts'
 import { dialSettingOf } from '../trade/dial.ts'
-import { startingVolts, startingVoltsOf } from '../trade/startingVolts.ts'
+import { currentForVolts, currentForVoltsOf, startingVoltsOf } from '../trade/startingVolts.ts'
 import { thinnerFamily, wantedCurrent } from '../trade/wantedCurrent.ts'
 import type { Criterion } from './criterion.ts'
 import { bad, good, grouped, isSameSize, type Judged, poor } from './grouped.ts'
@@ -94,22 +94,6 @@ const tapAt = calculation({
   compute: ({ I, I_max }) => Math.min(I, I_max),
   source: computed('no more than the source has'),
 })
-const tapCurrent = calculation({
-  id: 'tap-current',
-  title: 'Current whose arc the volts of this tap suit',
-  symbol: 'I_t',
-  unit: 'A',
-  expression: 'max(0, I + (U_t - U) / s)',
-  inputs: {
-    I: from(tapAt, wantedCurrent),
-    U_t: input('volts of the tap', 'V', PLATE),
-    U: startingVolts,
-    s: input('volts an ampere', 'V/A', commonPractice()),
-  },
-  compute: ({ I, U_t, U, s }) => Math.max(0, I + (U_t - U) / s),
-  source: computed('volts and wire speed go together'),
-})
-
 export interface Tap {
   readonly mark: string
   /** How far its volts are above those wanted; below 0 colder. */
@@ -120,9 +104,6 @@ export interface Tap {
   /** What the wire speed changes by, %. */
   readonly feedByPct: number
 }
-
-/** The volts are read at this much more current to find how they rise. */
-const RISE = 1.1
 
 /**
  * @returns the nearest tap for a weld and the wire speed that makes up for its volts; null without measured taps
@@ -139,12 +120,10 @@ export function tapFor(
     gas: process.shielded ? gas : null,
     classification: fedWire.classification,
   }
-  const above = startingVoltsOf(process.id, arc, wantedA * RISE, r)
   const U = startingVoltsOf(process.id, arc, wantedA, r)
   const tap = dialSettingOf(supply.voltsDial, U, true)
   if (!tap) return null
-  const s = (above - U) / (wantedA * (RISE - 1))
-  const I_t = r.take(tapCurrent, { I: wantedA, U_t: tap.gives, U, s })
+  const I_t = currentForVoltsOf(process.id, arc, tap.gives, wantedA, r)
   const feed = wireFeedSpeed(fedWire, wantedA, process.id, r)
   const feedMmPerMin = wireFeedSpeed(fedWire, I_t, process.id, r)
   return {
@@ -192,7 +171,10 @@ const voltsTap = grouped(
       null,
     )
   },
-  { mends: () => [told('source-without-taps')], from: [tapCurrent, wireFeed, ...feedCurrent, ...WINDOW] },
+  {
+    mends: () => [told('source-without-taps')],
+    from: [currentForVolts, wireFeed, ...feedCurrent, ...WINDOW],
+  },
 )
 
 const LIGHTS = commonPractice('a tungsten that stays cold does not light, or the arc wanders off its point')

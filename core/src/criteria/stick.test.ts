@@ -14,7 +14,8 @@ import {
   sampleWire,
 } from '../testing/equipment.ts'
 import { demoInput, demoShop } from '../testing/samples.ts'
-import { cautionText, mendText, sentenceOf, speechOf } from '../words/speech.ts'
+import { mendText } from '../words/mends.ts'
+import { cautionText, sentenceOf, speechOf } from '../words/speech.ts'
 import { criterionOf, mendsOf } from './index.ts'
 
 const { shop } = demoShop()

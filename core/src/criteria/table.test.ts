@@ -12,7 +12,9 @@ import type { Job } from '../model/job.ts'
 import { POSITIONS } from '../model/jointKinds.ts'
 import { POLARITIES, PROCESS_IDS } from '../model/process.ts'
 import { demoShop } from '../testing/samples.ts'
-import { mendText, sentenceOf, sourceText, speechOf, titleOf } from '../words/speech.ts'
+import { ENGLISH_MENDS } from '../words/englishMends.ts'
+import { mendText } from '../words/mends.ts'
+import { sentenceOf, sourceText, speechOf, titleOf } from '../words/speech.ts'
 import type { Assessment } from './criterion.ts'
 import { explain } from './explain.ts'
 import { assess, assessSlot, criterionOf, mendsOf } from './index.ts'
@@ -142,7 +144,7 @@ describe('the table that is read', () => {
       const d = job && demandOf(job, c.process.id, c.wire, demo.shop)
       for (const one of assess(c, d)) {
         const mends = mendsOf(one, c, d).map((mend) => {
-          expect(speech.language.mends).toHaveProperty(mend.code)
+          expect(ENGLISH_MENDS).toHaveProperty(mend.code)
           return `\n    mend: ${mendText(speech, mend)}${mend.patch ? ` ${JSON.stringify(mend.patch)}` : ''}`
         })
         // Figures of one criterion differ by the hundred; what compares says another thing each time.

@@ -21,7 +21,8 @@ import {
 import type { Capability } from '../capability/capability.ts'
 import type { Demand } from '../demand/demand.ts'
 import { sampleDemand } from '../testing/demand.ts'
-import { mendText, sentenceOf, speechOf } from '../words/speech.ts'
+import { mendText } from '../words/mends.ts'
+import { sentenceOf, speechOf } from '../words/speech.ts'
 import { criterionOf, assess, mendsOf } from './index.ts'
 
 type Change = NonNullable<Parameters<typeof sampleCapability>[0]> & { readonly demand?: Demand }

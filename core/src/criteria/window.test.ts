@@ -12,7 +12,8 @@ import {
   sampleWire,
 } from '../testing/equipment.ts'
 import { demoInput, joint } from '../testing/samples.ts'
-import { mendText, sentenceOf, speechOf } from '../words/speech.ts'
+import { mendText } from '../words/mends.ts'
+import { sentenceOf, speechOf } from '../words/speech.ts'
 import { circuitCarries, gunCarries, gunCarriesAt, sourceCarries } from './carries.ts'
 import { criterionOf, mendsOf } from './index.ts'
 import { metalsOf } from './metals.ts'

@@ -352,5 +352,8 @@ export const runsOf = (welds: readonly WeldFigures[]): readonly WeldFigures[] =>
     ? welds.flatMap((weld) => (weld.runs.length > 0 ? weld.runs : [weld]))
     : welds
 
+/** @returns what settings are made for: of a groove with an open root its fill passes, else the line */
+export const settingsAreOf = (line: WeldFigures): WeldFigures => line.runs.at(-1) ?? line
+
 /** Ids of the calculations that end in weld metal and in arc time. */
 export const metalCalculations = { metal: [weldMetal.id], arc: arcTime.from } as const

@@ -5,8 +5,9 @@ import { assumed, calculation, from, input, inputOrAssumed } from '../calculatio
 import type { Step } from '../calculation/step.ts'
 import { TracingReckoner } from '../calculation/reckoner.ts'
 import { type Demand, traceDemand } from '../demand/demand.ts'
-import type { WeldFigures } from '../demand/weldFigures.ts'
+import { settingsAreOf, type WeldFigures } from '../demand/weldFigures.ts'
 import { DENSITY } from '../reference/materials.ts'
+import { type ArcWindow, arcWindowOf, balance } from '../trade/arcWindow.ts'
 import { currentAtFeed, feedCurrent, wireFeedSpeed } from '../trade/burnOff.ts'
 import { coveredGPerMin } from '../trade/covered.ts'
 import { fillerG } from '../trade/deposit.ts'
@@ -15,7 +16,7 @@ import { isFillet } from '../trade/geometry.ts'
 import { gasFlow } from '../trade/gasFlow.ts'
 import { passesWanted } from '../trade/passes.ts'
 import { startingVolts } from '../trade/startingVolts.ts'
-import { wantedCurrent } from '../trade/wantedCurrent.ts'
+import { thinnerFamily, wantedCurrent } from '../trade/wantedCurrent.ts'
 
 /** What the hand and the machine are set to. */
 export interface Settled {
@@ -35,6 +36,8 @@ export interface Outcome {
   readonly legMm: number | null
   /** Metal laid down against what the weld was called for, %; null where the hand feeds a rod. */
   readonly filledPct: number | null
+  /** How it runs at these volts and this wire speed; null where no wire is fed, or the source keeps the volts itself. */
+  readonly arc: ArcWindow | null
   /** kJ/mm */
   readonly heatKJPerMm: number
   /** Arc and all around it for a metre of weld, all passes, s. */
@@ -149,7 +152,9 @@ const calledForMm2 = ({ metalG, runMm, joint }: WeldFigures, pieces: number, den
  * @returns what these settings make of a weld
  * @example outcomeOf(capability, demand, weld, { currentA: 180, voltsV: 20, feedMmPerMin: 8000, travelMmPerMin: 300 }).legMm
  */
-export function outcomeOf(c: Capability, d: Demand, weld: WeldFigures, settled: Settled): Outcome {
+export function outcomeOf(c: Capability, d: Demand, line: WeldFigures, settled: Settled): Outcome {
+  // As the settings to start with: of a groove with an open root, of its fill passes.
+  const weld = settingsAreOf(line)
   const { process, wire, fedWire, gas, r } = c
   const { travelMmPerMin: s, feedMmPerMin, voltsV: U } = settled
   const { passes: n, joint } = weld
@@ -169,6 +174,21 @@ export function outcomeOf(c: Capability, d: Demand, weld: WeldFigures, settled: 
     depositionGPerMin: rate,
     legMm: areaMm2 !== null && isFillet(joint) ? r.take(legLaid, { n, A_1: areaMm2 }) : null,
     filledPct: areaMm2 === null ? null : r.take(filled, { n, A_1: areaMm2, A: calledMm2 }),
+    arc:
+      fedWire && feedMmPerMin !== null && process.id !== 'gmaw-pulse'
+        ? arcWindowOf(
+            process.id,
+            fedWire,
+            {
+              metal: thinnerFamily(joint),
+              gas: process.shielded ? gas : null,
+              classification: fedWire.classification,
+            },
+            { voltsV: U, feedMmPerMin, nearA: weld.wantedA },
+            c.assumptions,
+            r,
+          )
+        : null,
     heatKJPerMm: r.take(heatInput, {
       k: process.electrode === 'tungsten' ? 'heatEfficiencyGtaw' : 'heatEfficiencyWire',
       U,
@@ -209,8 +229,9 @@ function rateOf(
 }
 
 /** What can be asked of an outcome. */
-export type OutcomeFigure = 'deposition' | 'leg' | 'filled' | 'heat' | 'work' | 'cost'
+export type OutcomeFigure = 'arc' | 'deposition' | 'leg' | 'filled' | 'heat' | 'work' | 'cost'
 export const OUTCOME_FROM: Readonly<Record<OutcomeFigure, readonly string[]>> = {
+  arc: [balance.id],
   deposition: deposition.from,
   leg: [legLaid.id],
   filled: [filled.id],

@@ -126,6 +126,7 @@ describe('settings of a weld', () => {
       feed: found.feedMmPerMin?.value ?? null,
       flow: found.flowLPerMin,
       travel: found.travelMmPerMin,
+      arc: found.outcome?.arc?.balancePct ?? null,
       heat: found.outcome?.heatKJPerMm ?? null,
       deposition: found.outcome?.depositionGPerMin ?? null,
       leg: found.outcome?.legMm ?? null,

@@ -8,7 +8,7 @@ import { gasOfRunL, type LongFlow, longFlowOf, postFlow, postFlowS } from '../cr
 import { TracingReckoner } from '../calculation/reckoner.ts'
 import type { Step } from '../calculation/step.ts'
 import { type Demand, traceDemand } from '../demand/demand.ts'
-import type { WeldFigures } from '../demand/weldFigures.ts'
+import { settingsAreOf, type WeldFigures } from '../demand/weldFigures.ts'
 import type { Polarity, ProcessId } from '../model/process.ts'
 import { isCo2 } from '../reference/gases.ts'
 import { type Inductance, inductanceFor } from '../reference/inductance.ts'
@@ -25,6 +25,7 @@ import type { PassKind } from '../trade/layers.ts'
 import { startingVolts, startingVoltsOf } from '../trade/startingVolts.ts'
 import { thinnerFamily, wantedCurrent } from '../trade/wantedCurrent.ts'
 import { type DialSetting, dialSettingOf } from '../trade/dial.ts'
+import { type Hand, handFor } from './hand.ts'
 import { type Outcome, OUTCOME_FROM, type OutcomeFigure, outcomeOf } from './outcome.ts'
 import {
   type Alternating,
@@ -44,7 +45,7 @@ export interface Start extends Range {
   readonly value: number
 }
 
-export interface StartingSettings extends Technique {
+export interface StartingSettings extends Technique, Hand {
   readonly jointId: string
   readonly currentA: Start
   /** Null by TIG, where the amps are set and the volts follow. */
@@ -160,8 +161,7 @@ const TRANSFERS: Readonly<Record<ProcessId, Transfer>> = {
  * @example settingsOf(capability, demand, demand.hungriest).voltsV // { value: 20.2, low: 19.2, high: 21.2 }
  */
 export function settingsOf(c: Capability, d: Demand, line: WeldFigures): StartingSettings {
-  // Of a groove with an open root these are the settings of its fill passes.
-  const weld = line.runs.at(-1) ?? line
+  const weld = settingsAreOf(line)
   const { process, settings, gas, fedWire, supply, powerSource, r } = c
   const { joint, wantedA, heatedMm } = weld
   const metal = thinnerFamily(joint)
@@ -215,6 +215,7 @@ export function settingsOf(c: Capability, d: Demand, line: WeldFigures): Startin
         ? arcForceFor(c.wire.classification)
         : null,
     ...techniqueFor(process.id, metal, joint),
+    ...handFor(c, weld, { pieces: d.job.quantity, preheatC: d.job.preheatC }),
     passes: line.runs.map((run) => passStartOf(c, d, run)),
   }
 }

@@ -2,7 +2,7 @@
 import { METALS } from './material.ts'
 import { z } from 'zod'
 import { field, NOT_GIVEN } from './field.ts'
-import { diameterMmSchema, idSchema, lengthMmSchema, nameSchema } from './fields.ts'
+import { amountSchema, diameterMmSchema, idSchema, lengthMmSchema, nameSchema } from './fields.ts'
 import { holdingShape } from './holding.ts'
 import { inOrder } from './ordered.ts'
 
@@ -90,6 +90,19 @@ export const nozzleSchema = z.strictObject({
     .nullable()
     .meta(field('Inside diameter', { empty: NOT_GIVEN, group: 'This part', quantity: 'length' })),
   gasless: z.boolean().meta(field('Gasless')),
+  /** How far the contact tip lies back behind its rim; below 0 where it stands out. */
+  tipRecessMm: z
+    .number()
+    .min(-15, 'must be at least -15 mm')
+    .max(25, 'must be at most 25 mm')
+    .nullable()
+    .meta(
+      field('Tip set back', {
+        empty: 'flush',
+        quantity: 'length',
+        help: 'From the rim of the nozzle to the tip; negative where the tip stands out.',
+      }),
+    ),
   partsClass,
 })
 export type Nozzle = z.infer<typeof nozzleSchema>
@@ -150,6 +163,9 @@ export const flowMeterSchema = z.strictObject({
     .max(FITTINGS.length)
     .meta(field('Fits the valve for', { words: FITTING_WORDS, blank: ['inert'] })),
   heated: z.boolean().meta(field('Heated')),
+  mostLPerMin: amountSchema
+    .nullable()
+    .meta(field('Scale ends at', { empty: NOT_GIVEN, quantity: 'gasFlow' })),
 })
 export type FlowMeter = z.infer<typeof flowMeterSchema>
 

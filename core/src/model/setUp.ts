@@ -2,7 +2,7 @@
 import { POLARITIES, PROCESS_IDS } from './process.ts'
 import { z } from 'zod'
 import { field } from './field.ts'
-import { idSchema, lengthMmSchema, nameSchema, voltsSchema } from './fields.ts'
+import { amountSchema, idSchema, lengthMmSchema, nameSchema, voltsSchema } from './fields.ts'
 import { START_METHODS, START_WORDS } from './powerSource.ts'
 
 const part = idSchema.nullable()
@@ -64,6 +64,14 @@ export const setUpSchema = z.strictObject({
   leadLengthMm: lengthMmSchema
     .nullable()
     .meta(field('Both leads together', { empty: 'not said', quantity: 'length' })),
+  /** Between work clamp and work while it welds, as the shop has measured it. */
+  returnV: amountSchema.nullable().meta(
+    field('Volts lost at the clamp', {
+      unit: 'V',
+      empty: 'not measured',
+      help: 'Measured from the clamp to the work while somebody welds.',
+    }),
+  ),
   /** What links or plug of the source are set for; null where nobody has said, or where it finds its voltage itself. */
   linksSetV: voltsSchema.nullable().meta(field('Links or plug set for', { unit: 'V', empty: 'not said' })),
   powerSourceId: idSchema.meta(field('Power source', { reference: 'power-source' })),

@@ -127,8 +127,10 @@ const drivenBy = (processes: unknown): Fields | null =>
     ? { fuelLPerH: null }
     : null
 
-/** Until then a roll had one groove, for one size. */
+/** Until then a roll had one groove, for one size, a tip lay flush, and nobody said where a flow scale ends. */
 const withGrooves: Upcaster = (part) => {
+  if (part['kind'] === 'nozzle') return { tipRecessMm: null, ...part }
+  if (part['kind'] === 'flow-meter') return { mostLPerMin: null, ...part }
   if (part['kind'] !== 'drive-roll') return part
   const { groove: form = null, wireMm = null, ...roll } = part
   return { grooves: [{ form, wireMinMm: wireMm, wireMaxMm: wireMm }], ...roll }
@@ -215,6 +217,8 @@ const UPCASTERS: Readonly<Record<RecordKind, readonly Upcaster[]>> = {
     (setUp) => ({ cordSize: null, cordLengthMm: null, ...setUp }),
     // Until then leads were the machine’s own.
     (setUp) => ({ leadSize: null, leadLengthMm: null, ...setUp }),
+    // Until then nobody measured the clamp.
+    (setUp) => ({ returnV: null, ...setUp }),
   ],
   // Until then no root was purged.
   job: [
@@ -308,8 +312,8 @@ const SUPPLIES = { ...PURCHASES, circuit: 4, 'power-source': 5, 'set-up': 4 } as
 /** Since starting settings are those of the trade across sheet, plate, wires and classes. */
 const TRADE_SETTINGS = { ...SUPPLIES, shop: 5 } as const
 
-/** Since rolls have several grooves, and machines programs. */
-const SEVERAL = { part: 3, 'power-source': 6 } as const
+/** Since rolls have several grooves, machines programs, and set-ups a measured clamp. */
+const SEVERAL = { part: 3, 'power-source': 6, 'set-up': 5 } as const
 
 /** By kind of file, for each of its versions the versions of the records in it; a kind that is not named has 1. */
 const FILES = {
@@ -333,7 +337,7 @@ const FILES = {
     { ...STICK, 'power-source': 3, circuit: 2, 'set-up': 2 },
     { ...STICK, 'power-source': 4, circuit: 3, 'set-up': 3 },
     { ...STICK, 'power-source': 5, circuit: 4, 'set-up': 4 },
-    { ...STICK, circuit: 4, 'set-up': 4, ...SEVERAL },
+    { ...STICK, circuit: 4, ...SEVERAL },
   ],
   'brannik-job': [{}, { job: 2 }, { job: 3 }],
   'brannik-fit': [

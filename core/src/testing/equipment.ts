@@ -216,6 +216,7 @@ const PARTS: { readonly [K in PartKind]: PartOf<K> } = (() => {
       name: 'Nozzle',
       ...held,
       insideMm: 16,
+      tipRecessMm: null,
       gasless: false,
       partsClass: 'medium',
     },
@@ -245,6 +246,7 @@ const PARTS: { readonly [K in PartKind]: PartOf<K> } = (() => {
       ...held,
       scales: ['argon'],
       fittings: ['inert'],
+      mostLPerMin: null,
       heated: false,
     },
   }
@@ -302,6 +304,7 @@ export function sampleCapability(part: SamplePart = {}): Capability {
     cordLengthMm: null,
     leadSize: null,
     leadLengthMm: null,
+    returnV: null,
     linksSetV,
     start,
     electronicsNear,

@@ -1,6 +1,6 @@
 /** Burn-off: how fast a wire melts at a current. Melting-rate equation of the AWS Welding Handbook. */
 import type { AssumptionKey } from '../assumptions/list.ts'
-import { handbook, jobField } from '../basis/source.ts'
+import { commonPractice, handbook, jobField } from '../basis/source.ts'
 import { assumed, calculation, from, input, inputOrAssumed } from '../calculation/calculation.ts'
 import type { Reckoner } from '../calculation/reckoner.ts'
 import type { Wire } from '../model/equipment.ts'
@@ -151,6 +151,23 @@ const feedCurrentAluminium = calculation({
   compute: ({ α, v }) => v / 60 / α,
   source: SOURCE,
 })
+/** More wire beyond the tip heats more by itself: at the same feed the arc draws less. */
+export const feedCurrentLong = calculation({
+  id: 'current-at-feed-long',
+  title: 'Current at this feed with more wire beyond the tip',
+  symbol: 'I',
+  unit: 'A',
+  expression: '(sqrt(α^2 + 4 * β * (L + e) * v / 60) - α) / (2 * β * (L + e))',
+  inputs: {
+    α: from(alphaSolid, alphaCored),
+    β: from(betaSolid, betaCored),
+    L: inputOrAssumed('electrode extension', 'mm', SOURCE),
+    e: input('more of it', 'mm', commonPractice()),
+    v: feed,
+  },
+  compute: ({ α, β, L, e, v }) => (Math.sqrt(α ** 2 + (4 * β * (L + e) * v) / 60) - α) / (2 * β * (L + e)),
+  source: SOURCE,
+})
 export const feedCurrent = [feedCurrentSteel, feedCurrentAluminium] as const
 
 /**
@@ -167,4 +184,22 @@ export function currentAtFeed(
   return β === 0
     ? r.take(feedCurrentAluminium, { α, v: feedMmPerMin })
     : r.take(feedCurrentSteel, { α, β, L: extensionOf(process, wire), v: feedMmPerMin })
+}
+
+/**
+ * @param moreMm wire beyond the tip above the usual extension, mm
+ * @returns A at the same feed; of aluminium the same, for its extension hardly heats
+ * @example currentAtLongerA(wire, 7200, 'gmaw-short', 9.5, r) // some 20 A below that at the usual extension
+ */
+export function currentAtLongerA(
+  wire: MeltedWire,
+  feedMmPerMin: number,
+  process: ProcessId,
+  moreMm: number,
+  r: Reckoner,
+): number {
+  const { α, β } = coefficients(wire, r)
+  return β === 0
+    ? r.take(feedCurrentAluminium, { α, v: feedMmPerMin })
+    : r.take(feedCurrentLong, { α, β, L: extensionOf(process, wire), e: moreMm, v: feedMmPerMin })
 }

@@ -62,14 +62,20 @@ const heliumFlow = calculation({
   compute: ({ Q, h, y }) => Q * (1 + ((h - 1) * y) / 100),
   source: commonPractice('helium wants two to three times the flow of argon'),
 })
-export const gasFlow = from(setFlow, cupFlow, wireFlow, heliumFlow)
+export const flowRules = [cupFlow, wireFlow, heliumFlow] as const
+export const gasFlow = from(setFlow, ...flowRules)
 
 /** A spray's longer arc and larger pool take more cover than short-circuit does. */
 const SPRAYS: ReadonlySet<ProcessId> = new Set(['gmaw-spray', 'gmaw-pulse'])
 
-/** @returns L/min */
-export function gasFlowOf({ settings, process, wire, cup, gas }: FlowParts, r: Reckoner): number {
-  if (settings.flowLPerMin !== null) return r.take(setFlow, { Q: settings.flowLPerMin })
+/** @returns L/min: as set at the meter, else by the rule */
+export const gasFlowOf = (parts: FlowParts, r: Reckoner): number =>
+  parts.settings.flowLPerMin === null
+    ? ruledFlowOf(parts, r)
+    : r.take(setFlow, { Q: parts.settings.flowLPerMin })
+
+/** @returns L/min by the rule for cup or wire, whatever is set at the meter */
+export function ruledFlowOf({ process, wire, cup, gas }: Omit<FlowParts, 'settings'>, r: Reckoner): number {
   const Q =
     process.family === 'gtaw'
       ? r.take(cupFlow, { N: cup?.number ?? USUAL_CUP })

@@ -76,6 +76,23 @@ const heliumVolts = calculation({
   inputs: { ...line, c: assumed('voltsHeliumV') },
   compute: ({ U_0, s, I, c }) => U_0 + s * I + c,
 })
+const voltsOfLine = from(plainVolts, hotterVolts, softerVolts, classVolts, heliumVolts)
+/** The line of volts over current, read the other way round. */
+export const currentForVolts = calculation({
+  id: 'current-for-volts',
+  title: 'Current whose arc these volts suit',
+  symbol: 'I_b',
+  unit: 'A',
+  expression: 'max(0, I + (U_b - U) / s)',
+  inputs: {
+    I: input('current', 'A', PRACTICE, wantedCurrent.id, 'tap-at'),
+    U_b: input('volts', 'V', PRACTICE),
+    U: { ...voltsOfLine, name: 'volts that suit that current' },
+    s: input('volts an ampere', 'V/A', PRACTICE),
+  },
+  compute: ({ I, U_b, U, s }) => Math.max(0, I + (U_b - U) / s),
+  source: PRACTICE,
+})
 export const startingVolts = from(plainVolts, hotterVolts, softerVolts, classVolts, heliumVolts)
 
 /** From this share on a mix is one of helium. */
@@ -109,4 +126,24 @@ export function startingVoltsOf(
   if (process === 'fcaw-g' && gas !== null && !isCo2Arc) return r.take(softerVolts, { U_0, s, I })
   const c = process === 'fcaw-s' ? (coredUsabilityOf(classification ?? '')?.value.moreV ?? 0) : 0
   return c > 0 ? r.take(classVolts, { U_0, s, I, c }) : r.take(plainVolts, { U_0, s, I })
+}
+
+/** The volts are read at this much more current to find how they rise. */
+const RISE = 1.1
+
+/**
+ * @param nearA a current for which the volts are known, above 0
+ * @returns A at which an arc of these volts is neither starved of wire nor drowned in it
+ * @example currentForVoltsOf('gmaw-short', arc, 19, 132, r) // 147
+ */
+export function currentForVoltsOf(
+  process: ProcessId,
+  arc: ArcOf,
+  voltsV: number,
+  nearA: number,
+  r: Reckoner,
+): number {
+  const above = startingVoltsOf(process, arc, nearA * RISE, r)
+  const U = startingVoltsOf(process, arc, nearA, r)
+  return r.take(currentForVolts, { I: nearA, U_b: voltsV, U, s: (above - U) / (nearA * (RISE - 1)) })
 }

@@ -1,7 +1,7 @@
 /** What a language has to give: a second one is one more file of this shape. */
 
 /** Templates: `{name}` is filled from the parameters; `{name|or}` joins a list by that word of the language. */
-type Templates = Readonly<Record<string, string>>
+export type Templates = Readonly<Record<string, string>>
 
 export interface Language {
   /** Words for codes of the model, by kind: `process`, `groove`, `connector` and so on. */
@@ -19,7 +19,6 @@ export interface Language {
   /** What is missing, by code: follows "Not known:". */
   readonly missing: Templates
   readonly notKnown: string
-  readonly mends: Templates
   /** Why no set-up can be put together: follows the name of the process. */
   readonly lacks: Templates
   readonly suggestions: Templates

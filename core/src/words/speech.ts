@@ -6,11 +6,10 @@ import { isAmerican, spelled } from '../basis/spelling.ts'
 import { shownFormula, shownSymbol } from '../calculation/formula.ts'
 import type { Step, Term } from '../calculation/step.ts'
 import type { Slot } from '../capability/slots.ts'
-import type { Assessment, Mend } from '../criteria/criterion.ts'
+import type { Assessment } from '../criteria/criterion.ts'
 import type { BoardCell } from '../board/board.ts'
 import type { Swap } from '../assembly/swaps.ts'
 import type { Chain, ChainLink } from '../fit/chain.ts'
-import type { Suggestion } from '../fit/suggest.ts'
 import type { Shop } from '../model/shop.ts'
 import { figure, list, type Param, type Params, told, type Told } from '../model/told.ts'
 import type { Verdict } from '../model/verdict.ts'
@@ -36,7 +35,7 @@ export const notationOf = ({ unitSystem, locale }: Pick<Shop, 'unitSystem' | 'lo
 })
 
 /** Every text of a language, spelled otherwise; its codes stay. */
-function spelledAll<T>(texts: T, locale: string): T {
+export function spelledAll<T>(texts: T, locale: string): T {
   if (typeof texts === 'string') return spelled(texts, locale) as T
   if (typeof texts !== 'object' || texts === null) return texts
   return Object.fromEntries(Object.entries(texts).map(([code, one]) => [code, spelledAll(one, locale)])) as T
@@ -209,22 +208,6 @@ export const groupTitle = ({ language }: Speech, group: string): string =>
 /** What a group says where nothing of it is wrong. */
 export const groupWell = ({ language }: Speech, group: string): string =>
   sentence(language.groups[group]?.well ?? group)
-
-/**
- * A mend in words.
- * @example mendText(speech, mend) // 'Buy 3 more spools of 33 lb'
- */
-export const mendText = (speech: Speech, mend: Mend): string =>
-  capital(filled(speech, speech.language.mends, mend))
-
-/** What a suggestion or a mend would do, for a button. */
-export const suggestionText = (
-  speech: Speech,
-  { code, params }: Pick<Suggestion, 'code' | 'params'>,
-): string => {
-  const { suggestions, mends } = speech.language
-  return capital(filled(speech, code in suggestions ? suggestions : mends, { code, params }))
-}
 
 /** A part that would mend it, in words. */
 export function swapText(speech: Speech, { item, along }: Swap, process: Pick<Process, 'electrode'>): string {

@@ -3,13 +3,13 @@ import type { Step } from '../calculation/step.ts'
 import type { Assessment, Mend } from '../criteria/criterion.ts'
 import type { Chain, ChainLink } from '../fit/chain.ts'
 import type { Fit } from '../fit/fit.ts'
+import { mendText } from './mends.ts'
 import {
   cautionText,
   chainText,
   linkDetail,
   linkMissing,
   linkTitle,
-  mendText,
   missingOf,
   sentenceOf,
   sourceText,

@@ -4,17 +4,10 @@ import { assess, CRITERIA, mendsOf } from '../criteria/index.ts'
 import { demoSides } from '../testing/pairs.ts'
 import { demoShop } from '../testing/samples.ts'
 import { ENGLISH } from './english.ts'
+import { ENGLISH_MENDS } from './englishMends.ts'
 import { rowsOf } from './rows.ts'
-import {
-  cautionText,
-  chainText,
-  mendText,
-  notationOf,
-  sentenceOf,
-  speechOf,
-  titleOf,
-  wordOf,
-} from './speech.ts'
+import { mendText } from './mends.ts'
+import { cautionText, chainText, notationOf, sentenceOf, speechOf, titleOf, wordOf } from './speech.ts'
 import { fitJob } from '../fit/fit.ts'
 
 const { shop } = demoShop()
@@ -40,7 +33,7 @@ describe('English', () => {
           if (!table || !(code in table)) wrong.add(`${criterion} has no sentence ${code}`)
           const said = [titleOf(speech, assessment), sentenceOf(speech, assessment)]
           for (const mend of mendsOf(assessment, capability, asked)) {
-            if (!(mend.code in ENGLISH.mends)) wrong.add(`no mend ${mend.code}`)
+            if (!(mend.code in ENGLISH_MENDS)) wrong.add(`no mend ${mend.code}`)
             said.push(mendText(speech, mend))
           }
           for (const text of said)

@@ -47,14 +47,18 @@ const found = computed(() => {
     .slice(0, MOST)
 })
 
-watch(open, async (now) => {
-  if (!now) return
-  lookAround()
-  text.value = ''
-  at.value = 0
-  await nextTick()
-  input.value?.focus()
-})
+watch(
+  open,
+  async (now) => {
+    if (!now) return
+    lookAround()
+    text.value = ''
+    at.value = 0
+    await nextTick()
+    input.value?.focus()
+  },
+  { immediate: true },
+)
 watch(found, () => {
   at.value = 0
 })

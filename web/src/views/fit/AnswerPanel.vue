@@ -1,18 +1,13 @@
 <script setup lang="ts">
-import {
-  type Chain,
-  chainText,
-  type Fit,
-  type Row,
-  type Suggestion,
-  suggestionText,
-  worstVerdict,
-} from '@brannik/core'
+import { type Chain, chainText, type Fit, type Row, type Suggestion, worstVerdict } from '@brannik/core'
 import { computed } from 'vue'
 import VerdictMark from '../../components/VerdictMark.vue'
+import { lazily } from '../../lazy.ts'
 import { useMoney } from '../../stores/useMoney.ts'
 import { usePrint } from '../../stores/usePrint.ts'
 import { useWorkspace } from '../../stores/workspace.ts'
+
+const SuggestionList = lazily(() => import('./SuggestionList.vue'))
 
 /** The answer in words and one large figure, and what would mend it. */
 const { fit, rows, chain, suggestions, weld, pieces } = defineProps<{
@@ -25,7 +20,7 @@ const { fit, rows, chain, suggestions, weld, pieces } = defineProps<{
   weld: string
   pieces: number
 }>()
-const emit = defineEmits<{ apply: [suggestion: Suggestion]; open: [id: string] }>()
+const emit = defineEmits<{ apply: [suggestion: Suggestion, words: string]; open: [id: string] }>()
 
 const workspace = useWorkspace()
 const { wholeAmps, spell } = usePrint()
@@ -90,13 +85,7 @@ const headline = computed(() => {
   if (spareA === null) return 'Not known'
   return spareA < 0 ? (TIGHT[chain.told.code] ?? 'Tight') : `${wholeAmps(spareA)} A to spare`
 })
-const then = ({ failCount, spareA, verdict: after }: Suggestion): string => {
-  if (failCount > 0) return counted(failCount, 'still fails', 'still fail')
-  const room = spareA === null || spareA < 0 ? '' : `, ${wholeAmps(spareA)} A over`
-  return `${after === 'unknown' ? 'none fails' : after}${room}`
-}
 const capital = (text: string): string => `${text.charAt(0).toUpperCase()}${text.slice(1)}`
-const wordsOf = (suggestion: Suggestion): string => suggestionText(workspace.speech, suggestion)
 </script>
 
 <template>
@@ -118,16 +107,11 @@ const wordsOf = (suggestion: Suggestion): string => suggestionText(workspace.spe
     <template v-if="failing.length > 0">
       <h2>What would mend it</h2>
       <p v-if="suggestions === null" class="quiet">Looking …</p>
-      <ul v-else-if="suggestions.length > 0" class="mends">
-        <li v-for="suggestion in suggestions" :key="wordsOf(suggestion)">
-          <button v-tip="`Try: ${wordsOf(suggestion)}`" @click="emit('apply', suggestion)">
-            <span class="what">{{ wordsOf(suggestion) }}</span>
-            <span class="then" :class="suggestion.failCount > 0 ? 'fails' : suggestion.verdict">{{
-              then(suggestion)
-            }}</span>
-          </button>
-        </li>
-      </ul>
+      <SuggestionList
+        v-else-if="suggestions.length > 0"
+        :suggestions="suggestions"
+        @apply="(suggestion, words) => emit('apply', suggestion, words)"
+      />
       <p v-else class="quiet">Nothing on the shelf does. Open a check that fails to see what would.</p>
     </template>
     <template v-else>
@@ -227,50 +211,5 @@ h2 {
   border-top: 1px solid var(--line);
   color: var(--ink-2);
   padding-top: 8px;
-}
-.mends {
-  display: grid;
-  grid-template-columns: minmax(0, 1fr);
-  gap: 4px;
-}
-.mends button {
-  align-items: baseline;
-  background: none;
-  border: 1px solid var(--line-strong);
-  border-radius: var(--radius);
-  color: var(--ink);
-  cursor: pointer;
-  display: flex;
-  gap: 8px;
-  justify-content: space-between;
-  padding: 4px 8px;
-  text-align: left;
-  width: 100%;
-}
-.mends button:hover {
-  background: var(--sunk);
-}
-.what {
-  font-weight: 600;
-  min-width: 0;
-  overflow: hidden;
-  text-overflow: ellipsis;
-  white-space: nowrap;
-}
-.then {
-  font-size: var(--text-s);
-  white-space: nowrap;
-}
-.then.fits {
-  color: var(--fits);
-}
-.then.tight {
-  color: var(--tight);
-}
-.then.fails {
-  color: var(--ink-2);
-}
-.then.unknown {
-  color: var(--unknown);
 }
 </style>

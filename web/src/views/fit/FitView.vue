@@ -15,7 +15,6 @@ import {
   type StartFigure,
   type Step,
   type Suggestion,
-  suggestionText,
 } from '@brannik/core'
 import { computed, ref, shallowRef, watch } from 'vue'
 import { useRoute } from 'vue-router'
@@ -210,8 +209,8 @@ const jointDetail = computed(() => {
   return weld ? `${print(weld.heatedMm, 'mm')} to heat` : ''
 })
 
-function applySuggestion(suggestion: Suggestion): void {
-  apply(suggestion.patch, suggestionText(workspace.speech, suggestion))
+function applySuggestion(suggestion: Suggestion, words: string): void {
+  apply(suggestion.patch, words)
 }
 function openLink(id: LinkId | 'joint'): void {
   openKey.value = `link:${id}`

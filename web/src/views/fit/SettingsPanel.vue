@@ -7,6 +7,7 @@ import QuantityField from '../../components/QuantityField.vue'
 import VerdictMark from '../../components/VerdictMark.vue'
 import { useAnswer, type Question } from '../../engine/useAnswer.ts'
 import type { Made } from '../../engine/engine.ts'
+import { useAbout } from '../../stores/useAbout.ts'
 import { useMoney } from '../../stores/useMoney.ts'
 import { usePrint } from '../../stores/usePrint.ts'
 import { useWorkspace } from '../../stores/workspace.ts'
@@ -36,6 +37,7 @@ const printers = usePrint()
 const { spell } = printers
 const p = settingPrinters(printers)
 const money = useMoney()
+const about = useAbout()
 
 const otherId = ref(setUpId)
 interface Typed {
@@ -75,7 +77,13 @@ const { answer: tried } = useAnswer<'made'>(
   computed(() => settled.value && ask(otherId.value, settled.value)),
 )
 
-const FIGURES: readonly OutcomeFigure[] = ['leg', 'filled', 'deposition', 'heat', 'work', 'cost']
+const FIGURES: readonly OutcomeFigure[] = ['arc', 'leg', 'filled', 'deposition', 'heat', 'work', 'cost']
+const ARC_WORDS = {
+  'burns-back': 'hisses, burns back to the tip',
+  spatters: 'long, spatters',
+  runs: 'runs',
+  stubs: 'stubs, piles up cold',
+} as const
 const NONE = '–'
 /** Only what one of the sides has: a hand that feeds a rod decides its leg itself. */
 const figures = computed(() =>
@@ -84,8 +92,10 @@ const figures = computed(() =>
 function outcomeWords(made: Made | null, figure: OutcomeFigure): string {
   const outcome = made?.outcome
   if (!outcome) return NONE
-  const { legMm, filledPct, depositionGPerMin, heatKJPerMm, workSPerM, costPerM } = outcome
+  const { arc, legMm, filledPct, depositionGPerMin, heatKJPerMm, workSPerM, costPerM } = outcome
   switch (figure) {
+    case 'arc':
+      return arc === null ? NONE : `${ARC_WORDS[arc.state]} (${p.percent(arc.balancePct)} % of balance)`
     case 'leg':
       return legMm === null ? NONE : printers.print(legMm, 'mm')
     case 'filled':
@@ -137,7 +147,7 @@ const unpriced = computed(() => {
 /** Both sides' other settings by label, in the order of the left. */
 const others = computed(() => {
   const [left, right] = [here.value, there.value].map((made) =>
-    made ? otherSettings(made.settings, p, money) : [],
+    made ? otherSettings(made.settings, p, { money, about }) : [],
   )
   const labels = [...new Set([...(left ?? []), ...(right ?? [])].map(({ label }) => label))]
   const of = (side: typeof left, label: string) => side?.find((one) => one.label === label)

@@ -10,6 +10,10 @@ beforeEach(async () => {
   await demoWorkspace()
 })
 
+const ALSO = {
+  money: (amount: number) => `$${amount.toFixed(2)}`,
+  about: (mm: number) => `${(mm / 25.4).toFixed(3)} in`,
+}
 const printers = () => settingPrinters(usePrint())
 const settingsOf = (jobId: string, part: Partial<StartingSettings> = {}): StartingSettings => {
   const [first] = fitFor(jobId).settings
@@ -17,8 +21,7 @@ const settingsOf = (jobId: string, part: Partial<StartingSettings> = {}): Starti
   return { ...first, ...part }
 }
 const wordsOf = (settings: StartingSettings, label: string): string =>
-  otherSettings(settings, printers(), (amount) => `$${amount.toFixed(2)}`).find((one) => one.label === label)
-    ?.words ?? ''
+  otherSettings(settings, printers(), ALSO).find((one) => one.label === label)?.words ?? ''
 
 describe('settings in words', () => {
   const pulse = { peakA: 100, baseA: 25, sharePct: 60, hz: 1 }
@@ -80,6 +83,25 @@ describe('settings in words', () => {
     expect(wordsOf(full, 'End current')).toContain('12 A')
     expect(wordsOf(full, 'Burn-back')).toContain('less if it burns to the tip')
     expect(wordsOf(full, 'Run-in')).toContain('half the wire speed')
+  })
+  it('a tip that cannot come near, or is set back, is told in amps', () => {
+    const reach = { leastMm: 19.05, usualMm: 12.7, lostA: 17.4 }
+    const label = 'Contact tip to work'
+    expect(wordsOf(settingsOf('press-frame', { reach, setBackA: 22 }), label)).toBe(
+      '3/8–1/2 in; in this corner 0.750 in at the least: 17 A less at this wire speed',
+    )
+    expect(wordsOf(settingsOf('press-frame', { reach: null, setBackA: 22 }), label)).toContain(
+      'a tip 0.375 in back in the nozzle takes 22 A',
+    )
+    expect(wordsOf(settingsOf('press-frame', { reach: null, setBackA: 2 }), label)).toBe('3/8–1/2 in')
+  })
+  it('step-over, a cold start and the schools of flow stand where they matter', () => {
+    const plain = settingsOf('press-frame', { stepOverMm: null, warmFirst: false })
+    expect([wordsOf(plain, 'Step-over'), wordsOf(plain, 'Cold start')]).toEqual(['', ''])
+    expect(wordsOf({ ...plain, stepOverMm: 4 }, 'Step-over')).toContain('0.157 in from stringer to stringer')
+    expect(wordsOf({ ...plain, warmFirst: true }, 'Cold start')).toContain('150–200 °F')
+    expect(wordsOf(plain, 'Gas flow')).toContain('15 ft³/h in still air')
+    expect(wordsOf(settingsOf('pressing-tray'), 'Gas flow')).not.toContain('still air')
   })
   it('a fast pulse is not told in seconds', () => {
     const words = wordsOf(settingsOf('pressing-tray', { pulse: { ...pulse, hz: 120 } }), 'Or pulsed')

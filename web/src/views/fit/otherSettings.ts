@@ -21,6 +21,7 @@ const ARC_FORCE_WORDS = {
 } as const
 
 export const OUTCOME_LABELS: Readonly<Record<OutcomeFigure, string>> = {
+  arc: 'Arc',
   leg: 'Leg',
   filled: 'Metal, of what was called for',
   deposition: 'Deposition',
@@ -38,6 +39,12 @@ const inSeconds = ({ hz, sharePct }: NonNullable<StartingSettings['pulse']>, p: 
     ? ''
     : `: ${p.seconds(sharePct / 100 / hz)} at the peak, ${p.seconds((1 - sharePct / 100) / hz)} at the base`
 
+/** Printers of what stands nowhere else among the settings. */
+interface Also {
+  readonly money: (amount: number) => string
+  /** A length that a hand measures. */
+  readonly about: (mm: number) => string
+}
 const PROGRAM_WORDS = {
   covered: 'covers this wire and gas',
   'by-hand': 'does not list this wire and gas: set volts and wire speed by hand',
@@ -48,11 +55,24 @@ const tapWords = ({ tap }: StartingSettings, p: SettingPrinters): string =>
   tap === null || Math.abs(tap.offV) < NEAR_V
     ? ''
     : `: ${p.volts(Math.abs(tap.offV))} V ${tap.offV > 0 ? 'hot' : 'cold'}; ${p.feed(tap.feedMmPerMin)} of wire suits it, ${p.percent(Math.abs(tap.feedByPct))} % ${tap.feedByPct > 0 ? 'more' : 'less'}`
-const longFlowWords = (
-  { longFlow }: StartingSettings,
+/** Less than this nobody notices, A (common practice, no source). */
+const NOTICED_A = 3
+const reachWords = (
+  { setBackA, reach }: StartingSettings,
   p: SettingPrinters,
-  money: (amount: number) => string,
-): string =>
+  about: Also['about'],
+): string => {
+  if (reach)
+    return `; in this corner ${about(reach.leastMm)} at the least: ${p.amps(reach.lostA)} A less at this wire speed`
+  return setBackA !== null && setBackA >= NOTICED_A
+    ? `; a tip ${about(SET_BACK_MM)} back in the nozzle takes ${p.amps(setBackA)} A at the same wire speed`
+    : ''
+}
+const SET_BACK_MM = 9.525
+/** Schools of the flow by wire, ft³/h (common practice, no source). */
+const flowSchools = ({ voltsV }: StartingSettings): string =>
+  voltsV === null ? '' : '; shops run 15 ft³/h in still air, 20–25 as a rule, 30–35 in a draught'
+const longFlowWords = ({ longFlow }: StartingSettings, p: SettingPrinters, money: Also['money']): string =>
   longFlow === null
     ? ''
     : ` by the machine; ${p.seconds(longFlow.neededS)} would do: ${p.gas(longFlow.gasL)} of gas over the job${longFlow.cost === null ? '' : `, ${money(longFlow.cost)}`}`
@@ -61,7 +81,7 @@ const longFlowWords = (
 export function otherSettings(
   settings: StartingSettings,
   p: SettingPrinters,
-  money: (amount: number) => string,
+  { money, about }: Also,
 ): readonly { readonly label: string; readonly words: string; readonly figure?: StartFigure }[] {
   const { transfer, inductance, voltsDial, feedDial, pulse, alternating, slopes, polarity } = settings
   const { flowLPerMin, preFlowS, postFlowS, tipToWorkMm, travel, angleDeg, workAngleDeg, arcForce } = settings
@@ -111,7 +131,7 @@ export function otherSettings(
     slopes && { label: 'Up and down slope', words: `${p.seconds(slopes.upS)}, ${p.seconds(slopes.downS)}` },
     flowLPerMin !== null && {
       label: 'Gas flow',
-      words: `${p.flow(flowLPerMin)}, ${p.flowOther(flowLPerMin)}`,
+      words: `${p.flow(flowLPerMin)}, ${p.flowOther(flowLPerMin)}${flowSchools(settings)}`,
       figure: 'flow' as const,
     },
     preFlowS !== null && { label: 'Pre-flow', words: p.seconds(preFlowS), figure: 'pre-flow' as const },
@@ -120,7 +140,19 @@ export function otherSettings(
       words: `${p.seconds(postFlowS)}${longFlowWords(settings, p, money)}`,
       figure: 'post-flow' as const,
     },
-    tipToWorkMm && { label: 'Contact tip to work', words: p.spread(tipToWorkMm, 'mm') },
+    tipToWorkMm && {
+      label: 'Contact tip to work',
+      words: `${p.spread(tipToWorkMm, 'mm')}${reachWords(settings, p, about)}`,
+    },
+    settings.stepOverMm !== null && {
+      label: 'Step-over',
+      words: `${about(settings.stepOverMm)} from stringer to stringer, about half the width of a bead`,
+    },
+    settings.warmFirst && {
+      label: 'Cold start',
+      words:
+        'Warm the first inch to 150–200 °F (65–95 °C), until a drop of water sizzles, or start and end on a tab',
+    },
     { label: travel === 'push' ? 'Push' : 'Drag', words: `${angleDeg.low}–${angleDeg.high}° from upright` },
     { label: 'Angle to the plate', words: `${workAngleDeg}°` },
   ]

@@ -16,6 +16,7 @@ export const START_TITLES: Readonly<Record<StartFigure, string>> = {
   'pre-flow': 'Pre-flow',
   'post-flow': 'Post-flow',
   heat: 'Heat input',
+  arc: 'How the arc runs',
   leg: 'Leg that comes out',
   filled: 'Metal against what was called for',
   deposition: 'Deposition rate',

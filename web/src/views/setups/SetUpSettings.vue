@@ -14,6 +14,7 @@ import PickField from '../../components/PickField.vue'
 import QuantityField from '../../components/QuantityField.vue'
 import TextField from '../../components/TextField.vue'
 import { useWorkspace } from '../../stores/workspace.ts'
+import CountField from '../../components/CountField.vue'
 import CableFields from './CableFields.vue'
 
 /** How a set-up is run: process, polarity, start, stick-out, flow; and for which job it is looked at. */
@@ -107,6 +108,17 @@ function setProcess(processId: ProcessId): void {
       :length-mm="setUp.leadLengthMm"
       @size="(leadSize) => emit('change', { leadSize }, 'welding leads')"
       @length="(leadLengthMm) => emit('change', { leadLengthMm }, 'length of the leads')"
+    />
+    <CountField
+      class="short-field"
+      label="At the clamp, V"
+      :least="0"
+      :most="100"
+      decimals
+      unit="V"
+      optional="not measured"
+      :model-value="setUp.returnV"
+      @update:model-value="(now) => emit('change', { returnV: now }, 'volts at the clamp')"
     />
     <ChoiceField
       class="for-job"
