@@ -116,7 +116,7 @@ function setProcess(processId: ProcessId): void {
       :most="100"
       decimals
       unit="V"
-      optional="not measured"
+      optional="not yet"
       :model-value="setUp.returnV"
       @update:model-value="(now) => emit('change', { returnV: now }, 'volts at the clamp')"
     />
