@@ -68,6 +68,10 @@ describe('other quantities', () => {
   // mathjs as a second opinion on every unit.
   it.each([
     ['length', "2' 6 in", unit('30 in').toNumber('mm')],
+    ['length', '2 ft 6-1/2 in', unit('30.5 in').toNumber('mm')],
+    ['length', '2’ 6″', unit('30 in').toNumber('mm')],
+    ['length', '3 feet 4 inches', unit('40 in').toNumber('mm')],
+    ['length', '2 ft 6', unit('30 in').toNumber('mm')],
     ['length', '4 ft', unit('4 ft').toNumber('mm')],
     ['length', '1.2 m', 1200],
     ['wireFeedSpeed', '280 ipm', unit('280 in/min').toNumber('mm/minute')],
@@ -117,6 +121,19 @@ describe('what cannot be understood', () => {
     expect(problemOf('thickness', '1e9 mm').message).toBe(
       '“1e9 mm” is above the most of 11.811 in. Write 1/4 in or 16 ga.',
     )
+  })
+
+  it.each(["2' 6 ft", '2 ft 6 lb', '2 ft 6 inx', '2 ft 6 xin', '2 ft 1/0'])(
+    'refuses %s: what stands behind the feet is inches and nothing else',
+    (text) => {
+      expect(parseQuantity('length', text, IMPERIAL).ok).toBe(false)
+    },
+  )
+  it('a metal stands behind gauge or unit, in any letters, and nothing else does', () => {
+    expect(valueOf('thickness', '16 GA Stainless') / 25.4).toBeCloseTo(0.0625, 9)
+    expect(valueOf('thickness', '1/4 in  mild steel')).toBeCloseTo(6.35, 9)
+    expect(parseQuantity('thickness', '1/4 in wood', IMPERIAL).ok).toBe(false)
+    expect(parseQuantity('length', '4 ft steel', IMPERIAL).ok).toBe(false)
   })
 
   it('refuses a metal other than the part’s', () => {

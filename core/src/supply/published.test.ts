@@ -256,6 +256,19 @@ describe('IEC 60364', () => {
         }
   })
 
+  it('Tables B.52.2 to B.52.5: 2.5 mm² in PVC is 23 A in conduit on a wall (B2), 30 A in XLPE; three loaded 20 and 26 A', () => {
+    const at = (part: Parameters<typeof carries>[2]) => carries(iec, '2.5 mm²', part)
+    // Where nobody has said how it lies, B2 is taken; a cable of 90 °C is read as XLPE, one of 70 or 75 as PVC.
+    expect([at({ method: null, columnC: 70 }), at({ method: 'B2', columnC: 70 })]).toEqual([23, 23])
+    expect([at({ method: null, columnC: 90 }), at({ method: null, columnC: 75 })]).toEqual([30, 23])
+    expect([
+      at({ method: 'B2', columnC: 70, phases: 3 }),
+      at({ method: 'B2', columnC: 90, phases: 3 }),
+    ]).toEqual([20, 26])
+    expect(at({ method: null, columnC: 70, ambientC: null, bundled: null })).toBe(23)
+    expect(carries(iec, '2.5 mm²', { method: null, columnC: 70, metal: 'aluminium' })).toBeUndefined()
+    expect(carries(iec, '3 mm²', { method: null, columnC: 70 })).toBeUndefined()
+  })
   it('B.52.14 and B.52.17: warmth and company', () => {
     expect(carries(iec, '6 mm²', { method: 'C', columnC: 70, ambientC: 40, bundled: 2 })).toBeCloseTo(
       46 * 0.87 * 0.8,
