@@ -99,10 +99,11 @@ describe('supply', () => {
     expect(verdict({ ...frame, circuit: { ...frame.circuit, breakerA: 90 } }, 'breaker-rule')).toBe('fails')
   })
 
-  it('a cable size of another rule book is unknown, not guessed', () => {
-    const metric = { ...frame, circuit: { ...frame.circuit, conductorSize: '2.5 mm²' } }
-    expect(verdict(metric, 'cable')).toBe('unknown')
-    expect(row(metric, 'cable').missing).toContain('2.5 mm²')
+  it('a cable without its unit is unknown, not guessed; one of another book is read by its area', () => {
+    const cable = (conductorSize: string) => ({ ...frame, circuit: { ...frame.circuit, conductorSize } })
+    expect(verdict(cable('2.5'), 'cable')).toBe('unknown')
+    expect(row(cable('2.5'), 'cable').missing).toContain('with its unit, such as 10 AWG')
+    expect(verdict(cable('2.5 mm²'), 'cable')).toBe(verdict(cable('14 AWG'), 'cable'))
   })
 })
 

@@ -53,7 +53,7 @@ export const runShape = {
     .string()
     .min(1, 'is empty; write for example 12 AWG')
     .max(24)
-    .meta(field('Cable, as printed on it', { suggests: SIZES })),
+    .meta(field('Cable, as printed on it', { suggests: SIZES, reads: 'conductor' })),
   /** Temperature column of the rule book's table: what insulation and terminals stand. NM cable is read at 60 °C. */
   columnC: z.union([z.literal(60), z.literal(70), z.literal(75), z.literal(90)]).meta(
     field('Insulation', {

@@ -19,6 +19,8 @@ export interface FieldMore {
   readonly words?: string | Readonly<Record<string, string>>
   /** What people write most; anything else may be written too. */
   readonly suggests?: readonly string[]
+  /** How a text is read when it is left: what it holds is shown back with its unit. */
+  readonly reads?: 'conductor'
   /** What a new record has; without it nothing, or the first choice. */
   readonly blank?: unknown
   /** A new record leaves it open: empty would say something. */

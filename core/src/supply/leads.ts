@@ -5,7 +5,7 @@ import { type Reckoner, UNTRACED } from '../calculation/reckoner.ts'
 import type { ProcessFamily } from '../model/process.ts'
 import { LOAD_LINE_SOURCE, LOAD_LINES } from '../reference/processes.ts'
 import type { UnitSystem } from '../quantity/units.ts'
-import { awgOf, mm2Of } from './books/reading.ts'
+import { readConductor } from './conductor.ts'
 import { weldingDrawn } from './inputCurrent.ts'
 
 /** Both leads together: out through one and back through the other. */
@@ -26,28 +26,18 @@ const LEAD_A: readonly (readonly [areaMm2: number, currentA: number])[] = [
   [95, 430],
   [120, 500],
 ]
-/** American sizes by their area (ASTM B258). */
-const AREAS_MM2: ReadonlyMap<string, number> = new Map([
-  ['6 AWG', 13.3],
-  ['4 AWG', 21.1],
-  ['3 AWG', 26.7],
-  ['2 AWG', 33.6],
-  ['1 AWG', 42.4],
-  ['1/0 AWG', 53.5],
-  ['2/0 AWG', 67.4],
-  ['3/0 AWG', 85],
-  ['4/0 AWG', 107.2],
-  ...LEAD_A.map(([areaMm2]) => [`${areaMm2} mm²`, areaMm2] as const),
-])
+/** Sizes that leads come in where a shop measures so. */
+const AWG_SIZES = ['6 AWG', '4 AWG', '3 AWG', '2 AWG', '1 AWG', '1/0 AWG', '2/0 AWG', '3/0 AWG', '4/0 AWG']
 /** @returns sizes that leads come in where a shop measures so, the thinnest first */
 export const leadSizesIn = (system: UnitSystem): readonly string[] =>
-  [...AREAS_MM2.entries()]
-    .filter(([size]) => size.endsWith('mm²') === (system === 'metric'))
-    .sort(([, a], [, b]) => a - b)
-    .map(([size]) => size)
+  system === 'imperial' ? AWG_SIZES : LEAD_A.map(([areaMm2]) => `${areaMm2} mm²`)
 
-/** A lead comes in the sizes of either book. */
-const sizeOf = (size: string): string => (/mm(?:²|2)$/i.test(size.trim()) ? mm2Of(size) : awgOf(size))
+/** Thinner and thicker than the table has them no leads are sold. */
+function areaMm2Of(size: string): number | null {
+  const areaMm2 = readConductor(size)?.areaMm2 ?? null
+  const [least, most] = [LEAD_A[0]?.[0] ?? 0, LEAD_A.at(-1)?.[0] ?? 0]
+  return areaMm2 !== null && areaMm2 >= least && areaMm2 <= most ? areaMm2 : null
+}
 
 /**
  * Between two rows straight in the logarithms, as the table itself runs.
@@ -55,8 +45,8 @@ const sizeOf = (size: string): string => (/mm(?:²|2)$/i.test(size.trim()) ? mm2
  * @example leadCarriesA('35 mm²') // 225
  */
 export function leadCarriesA(size: string): number | null {
-  const area = AREAS_MM2.get(sizeOf(size))
-  if (area === undefined) return null
+  const area = areaMm2Of(size)
+  if (area === null) return null
   const above = LEAD_A.findIndex(([areaMm2]) => areaMm2 >= area)
   const [highMm2, highA] = LEAD_A[above] ?? [area, 0]
   const [lowMm2, lowA] = LEAD_A[above - 1] ?? [highMm2, highA]
@@ -119,8 +109,8 @@ export function lostInLeads(
   currentA: number,
   r: Reckoner = UNTRACED,
 ): { readonly volts: number; readonly amps: number } | null {
-  const area = AREAS_MM2.get(sizeOf(size))
-  if (area === undefined) return null
+  const area = areaMm2Of(size)
+  if (area === null) return null
   const R_l = r.take(leadResistance, { c: COPPER_WARM_OHM_MM2_PER_KM, A: area, L: lengthMm })
   const { baseV, voltsPerAmp } = LOAD_LINES[family]
   return {

@@ -122,13 +122,16 @@ describe('NEC', () => {
       expect(share).toBeLessThan(4.2)
     }
     expect(nec.ohmPerKm('6 AWG', 'aluminium')?.value).toBe(2.652)
-    expect(nec.ohmPerKm('2.5 mm²', 'copper')).toBeNull()
+    // 2.5 mm² is more than 14 AWG (2.08 mm²) and less than 12: read as the thinner.
+    expect(nec.ohmPerKm('2.5 mm²', 'copper')?.value).toBe(nec.ohmPerKm('14 AWG', 'copper')?.value)
+    expect(nec.ohmPerKm('2.5', 'copper')).toBeNull()
   })
 
   it('takes the sizes as people write them, and guesses none', () => {
     for (const size of ['#12', ' 12 AWG ', '# 12', '12awg']) expect(carries(nec, size)).toBe(25)
     expect(carries(nec, '250 MCM')).toBe(255)
-    expect(carries(nec, '2.5 mm²')).toBeUndefined()
+    expect(carries(nec, '2.5 mm²')).toBe(20)
+    expect(carries(nec, '12')).toBeUndefined()
   })
 
   it('Table 400.5(A)(1): cords of two loaded conductors, and of three for three phases', () => {
@@ -267,7 +270,8 @@ describe('IEC 60364', () => {
     ]).toEqual([20, 26])
     expect(at({ method: null, columnC: 70, ambientC: null, bundled: null })).toBe(23)
     expect(carries(iec, '2.5 mm²', { method: null, columnC: 70, metal: 'aluminium' })).toBeUndefined()
-    expect(carries(iec, '3 mm²', { method: null, columnC: 70 })).toBeUndefined()
+    expect(carries(iec, '3 mm²', { method: null, columnC: 70 })).toBe(23)
+    expect(carries(iec, '1 mm²', { method: null, columnC: 70 })).toBeUndefined()
   })
   it('B.52.14 and B.52.17: warmth and company', () => {
     expect(carries(iec, '6 mm²', { method: 'C', columnC: 70, ambientC: 40, bundled: 2 })).toBeCloseTo(
@@ -302,7 +306,7 @@ describe('IEC 60364', () => {
   it('IEC 60228 in the warmth of a loaded cable: a fifth above 20 °C (copper, 0.4 % for each kelvin)', () => {
     expect((iec.ohmPerKm('2,5mm2', 'copper')?.value ?? 0) / 7.41).toBeCloseTo(1 + 0.00393 * 50, 2)
     expect(iec.ohmPerKm('2.5 mm²', 'aluminium')).toBeNull()
-    expect(carries(iec, '12 AWG')).toBeUndefined()
+    expect(carries(iec, '12 AWG')).toBe(carries(iec, '2.5 mm²'))
   })
 
   it('outlets of 10, 13, 15, 16 and 32 A, three-phase of 16, 32 and 63 A', () => {

@@ -257,10 +257,12 @@ describe('bad input', () => {
     return (id: string) => fit.criteria.find(({ criterion }) => criterion === id)
   }
   it('an unknown size is unknown, and names size and rule book', () => {
-    expect(on({ conductorSize: '7 mm²' })('cable')).toMatchObject({
+    expect(on({ conductorSize: 'a thick one' })('cable')).toMatchObject({
       verdict: 'unknown',
-      params: { size: '7 mm²', book: northAmerican.name },
+      params: { size: 'a thick one', book: northAmerican.name },
     })
+    // A figure without its unit could be either: 10 AWG, or 10 mm².
+    expect(on({ conductorSize: '10' })('cable')).toMatchObject({ verdict: 'unknown' })
   })
   it('a breaker below what the machine draws at rest never stays in', () => {
     expect(on({ breakerA: 0.1 })('breaker-holds')).toMatchObject({ verdict: 'fails', code: 'below-idle' })

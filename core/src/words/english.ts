@@ -825,8 +825,9 @@ export const ENGLISH: Language = {
     'plate-fault':
       'what {source} draws: the plate does not agree with itself: {current} at {volts} is {given} out, and {input} at {supply} is {taken} in, an efficiency of {efficiency}; read both again',
     'wire-for-arc': 'a wire: arc time follows from it',
-    ampacity: 'the ampacity of {size}: not a size of {book}',
-    cord: 'what a cord of {size} carries: not a size of {book}',
+    ampacity:
+      'the ampacity of {size}: write it with its unit, such as 10 AWG, 2.5 mm² or 5G6; {book} has none so thin',
+    cord: 'what a cord of {size} carries: write it with its unit, such as 12/3 SJTW or 3G2.5; {book} has none so thin',
     leads: 'what leads of {size} carry: write for example 2 AWG or 35 mm²',
     'gas-for-rating': 'the gas: a gun’s rating depends on it',
     'other-kind': 'a {wanted}: {gun} is a {kind}',

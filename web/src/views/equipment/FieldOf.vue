@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { RECORD_KINDS, RECORD_PATHS } from '@brannik/core'
-import { computed, useId } from 'vue'
+import { computed, ref, useId } from 'vue'
+import { readConductorSize } from '../../components/conductorSize.ts'
 import CountField from '../../components/CountField.vue'
 import FieldFrame from '../../components/FieldFrame.vue'
 import PickField from '../../components/PickField.vue'
@@ -39,6 +40,22 @@ function onSearch(text: string): void {
 }
 /** How long a text may be is the record's to say. */
 const MOST_TEXT = 5000
+const isFocused = ref(false)
+/** A size without its unit could be either gauge or area: it gets the shop's, and shows it. */
+const sizeRead = computed(() =>
+  spec.more.reads === 'conductor'
+    ? readConductorSize(asText.value, workspace.notation.system === 'imperial')
+    : null,
+)
+const unread = computed(() =>
+  sizeRead.value?.ok === false && !isFocused.value ? sizeRead.value.message : null,
+)
+function onFocus(now: boolean): void {
+  isFocused.value = now
+  if (now) return
+  if (sizeRead.value?.ok === true) onText(sizeRead.value.value)
+  typing.leave(me)
+}
 const label = computed(() => spell(spec.label))
 /** What it may name: every record of that kind. */
 const named = computed(() => {
@@ -100,15 +117,20 @@ function toggle(one: string | number): void {
     />
     <p v-if="wrong" class="problem" role="alert">{{ wrong }}</p>
   </fieldset>
-  <FieldFrame v-else-if="spec.kind === 'text' && spec.more.suggests" :id="id" :label="label" :problem="wrong">
+  <FieldFrame
+    v-else-if="spec.kind === 'text' && spec.more.suggests"
+    :id="id"
+    :label="label"
+    :problem="wrong ?? unread"
+  >
     <VCombobox
       :id="id"
       :items="[...spec.more.suggests]"
       :model-value="asText"
       :placeholder="spec.optional ?? ''"
-      :error="wrong !== null"
+      :error="(wrong ?? unread) !== null"
       @update:search="onSearch"
-      @update:focused="(now: boolean) => !now && typing.leave(me)"
+      @update:focused="onFocus"
     />
   </FieldFrame>
   <TextField

@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import QuantityField from '../../components/QuantityField.vue'
 import TextField from '../../components/TextField.vue'
+import { readConductorSize } from '../../components/conductorSize.ts'
 import { useWorkspace } from '../../stores/workspace.ts'
-import { readCordSize } from './cordSize.ts'
 
 /** A cable that is laid for the work: its size as printed on it, and once it is there how long it is. */
 const { label, none, lengthLabel, size, lengthMm } = defineProps<{
@@ -23,7 +23,7 @@ const workspace = useWorkspace()
     :label="label"
     :optional="none"
     :most="24"
-    :accepts="(text) => readCordSize(text, workspace.notation.system === 'imperial')"
+    :accepts="(text) => readConductorSize(text, workspace.notation.system === 'imperial')"
     :model-value="size ?? ''"
     @update:model-value="(now) => emit('size', now === '' ? null : now)"
   />

@@ -23,7 +23,8 @@ import {
   XLPE_C,
 } from './tables.ts'
 import { USUAL_CIRCUITS } from './usualCircuits.ts'
-import { factorUpTo, mm2Of, nextSizeA } from '../reading.ts'
+import { readAs, rowOf } from '../../conductor.ts'
+import { factorUpTo, nextSizeA } from '../reading.ts'
 
 const IEC_433 = standard('IEC 60364-4-43, 433.1: I_b ≤ I_n ≤ I_z and I_2 ≤ 1.45 I_z', true)
 const I_1EFF = standard('IEC 60974-1, I₁eff sizes the supply cable; IEC 60364-5-52', true)
@@ -99,16 +100,24 @@ export const international: RuleBook = {
   breaker: (kind) => BREAKERS[kind ?? 'c'],
   ampacity({ conductorSize, metal, columnC, method, ambientC, bundled, phases }) {
     const column = columnC >= XLPE_C ? XLPE_C : PVC_C
-    const row = AMPACITY[column]?.[phases === 3 ? 3 : 2].find(([size]) => size === mm2Of(conductorSize))
+    const rows = AMPACITY[column]?.[phases === 3 ? 3 : 2] ?? []
+    const size = rowOf(
+      conductorSize,
+      rows.map(([one]) => one),
+    )
+    const row = rows.find(([one]) => one === size)
     const at = METHODS.findIndex((one) => one === (method ?? 'B2'))
     const tableA = row?.slice(1)[at]
-    if (metal !== 'copper' || typeof tableA !== 'number') return null
+    if (metal !== 'copper' || size === null || typeof tableA !== 'number') return null
     const ambientFactor = ambientC === null ? 1 : factorUpTo(AMBIENT[column] ?? [], ambientC, 0)
     const bundleFactor = bundled === null ? 1 : factorUpTo(BUNCHED, bundled, BUNCHED_BEYOND)
     const insulation = column === PVC_C ? 'PVC' : 'XLPE'
     return {
       value: tableA * ambientFactor * bundleFactor,
-      source: standard(`IEC 60364-5-52, B.52, ${insulation}, method ${method ?? 'B2'}`, true),
+      source: standard(
+        `IEC 60364-5-52, B.52, ${insulation}, method ${method ?? 'B2'}${readAs(conductorSize, size)}`,
+        true,
+      ),
       tableA,
       ambientFactor,
       bundleFactor,
@@ -116,14 +125,17 @@ export const international: RuleBook = {
     }
   },
   ohmPerKm(conductorSize, metal) {
-    const cold = OHM_PER_KM.get(mm2Of(conductorSize))
+    const size = rowOf(conductorSize, [...OHM_PER_KM.keys()])
+    const cold = size === null ? undefined : OHM_PER_KM.get(size)
     // A loaded cable is warm: its copper has a fifth more than at 20 °C.
     return cold === undefined || metal !== 'copper'
       ? null
       : { value: cold * COPPER_WARM, source: standard('IEC 60228, at 70 °C', true) }
   },
   cordA(conductorSize, phases) {
-    const value = (phases === 3 ? CORD_THREE_A : CORD_TWO_A).get(mm2Of(conductorSize))
+    const table = phases === 3 ? CORD_THREE_A : CORD_TWO_A
+    const size = rowOf(conductorSize, [...table.keys()])
+    const value = size === null ? undefined : table.get(size)
     return value === undefined
       ? null
       : { value, source: standard('rubber cords in air, makers’ figures (common practice)', true) }

@@ -23,7 +23,8 @@ import {
   SERVICES,
 } from './tables.ts'
 import { USUAL_CIRCUITS } from './usualCircuits.ts'
-import { awgOf, factorUpTo, nextSizeA } from '../reading.ts'
+import { readAs, rowOf } from '../../conductor.ts'
+import { factorUpTo, nextSizeA } from '../reading.ts'
 
 const PLATE = dataPlate()
 const NEC_630_11 = standard('NEC 630.11(A)', true)
@@ -125,6 +126,15 @@ function conductorA(loads: readonly Load[], r: Reckoner): Ruled {
 /** Smallest of the column and what terminals allow (110.14(C)): no terminal is marked above 75 °C. */
 const TERMINAL_C = 75
 
+/** A row by the size that is printed, or the next smaller that the table has. */
+function read(table: ReadonlyMap<string, number>, printed: string, text: string): Ruled | null {
+  const size = rowOf(printed, [...table.keys()])
+  const value = size === null ? undefined : table.get(size)
+  return size === null || value === undefined
+    ? null
+    : { value, source: standard(`${text}${readAs(printed, size)}`, true) }
+}
+
 export const northAmerican: RuleBook = {
   id: 'north-american',
   name: 'North American (NEC)',
@@ -138,8 +148,10 @@ export const northAmerican: RuleBook = {
   breakerSizesA: BREAKERS_A,
   breaker: () => UL_489,
   ampacity({ conductorSize, metal, columnC, ambientC, bundled }) {
-    const row = (metal === 'copper' ? COPPER_A : ALUMINIUM_A).get(awgOf(conductorSize))
-    if (!row) return null
+    const table = metal === 'copper' ? COPPER_A : ALUMINIUM_A
+    const size = rowOf(conductorSize, [...table.keys()])
+    const row = size === null ? undefined : table.get(size)
+    if (size === null || !row) return null
     const [at60C, at75C, at90C] = row
     const tableA = columnC <= 60 ? at60C : columnC < 90 ? at75C : at90C
     const ambientFactor =
@@ -153,7 +165,10 @@ export const northAmerican: RuleBook = {
     const terminals = columnC <= 60 ? '60 °C' : '75 °C; 110.14(C)'
     return {
       value: Math.min(tableA * ambientFactor * bundleFactor, terminalA),
-      source: standard(`NEC Table 310.16, ${of}, ${terminals}${corrected}`, true),
+      source: standard(
+        `NEC Table 310.16, ${of}, ${terminals}${corrected}${readAs(conductorSize, size)}`,
+        true,
+      ),
       tableA,
       ambientFactor,
       bundleFactor,
@@ -161,12 +176,14 @@ export const northAmerican: RuleBook = {
     }
   },
   ohmPerKm(conductorSize, metal) {
-    const value = (metal === 'copper' ? COPPER_OHM_PER_KM : ALUMINIUM_OHM_PER_KM).get(awgOf(conductorSize))
-    return value === undefined ? null : { value, source: standard('NEC Chapter 9 Table 8, 75 °C', true) }
+    return read(
+      metal === 'copper' ? COPPER_OHM_PER_KM : ALUMINIUM_OHM_PER_KM,
+      conductorSize,
+      'NEC Chapter 9 Table 8, 75 °C',
+    )
   },
   cordA(conductorSize, phases) {
-    const value = (phases === 3 ? CORD_THREE_A : CORD_TWO_A).get(awgOf(conductorSize))
-    return value === undefined ? null : { value, source: standard('NEC Table 400.5(A)(1)', true) }
+    return read(phases === 3 ? CORD_THREE_A : CORD_TWO_A, conductorSize, 'NEC Table 400.5(A)(1)')
   },
   breakerMostForA: ({ i1MaxA }) => ({
     value: nextSizeA(BREAKERS_A, 2 * i1MaxA),
