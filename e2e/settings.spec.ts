@@ -43,7 +43,7 @@ test('stick stands against wire in time and money for one joint', async ({ page,
   const panel = page.getByRole('region', { name: 'Settings side by side' })
   await pick(page, 'Compared with', 'Yard, stick')
   await expect(panel.getByRole('status').first()).toContainText('the same size')
-  await expect(panel.getByRole('status').first()).toContainText('at the same cost')
+  await expect(panel.getByRole('status').first()).toContainText('a foot dearer')
   await expect(panel.getByRole('row', { name: /^Work/ })).toContainText('a foot')
   await expect(panel.getByRole('row', { name: /^Polarity/ })).toContainText('DCEP')
 })

@@ -10,6 +10,7 @@ import { isHere, VIEWS } from './router.ts'
 import { useLook } from './stores/look.ts'
 import { useNotice } from './stores/notice.ts'
 import { useSession } from './stores/session.ts'
+import { useEarlyKeys } from './useEarlyKeys.ts'
 import { useTabTitle } from './useTabTitle.ts'
 import { useTyping } from './stores/typing.ts'
 import { useWorkspace } from './stores/workspace.ts'
@@ -17,7 +18,7 @@ import { useWorkspace } from './stores/workspace.ts'
 /** Comes a moment after the answer, and is nobody's reason to wait for it. */
 const A_MOMENT_MS = 5000
 const isSettled = ref(false)
-/** What is opened by a key comes a moment after the answer; asked for before, it opens as soon as it is there. */
+/** What is opened by a key comes a moment after the answer; asked for before, it takes up what was typed meanwhile. */
 const CommandPalette = lazily(() => import('./components/CommandPalette.vue'))
 const TipLayer = lazily(() => import('./components/TipLayer.vue'))
 const NoticeBar = lazily(() => import('./components/NoticeBar.vue'))
@@ -36,6 +37,8 @@ const router = useRouter()
 const { choice, theme } = useLook()
 const typing = useTyping()
 const paletteOpen = ref(false)
+const isPaletteThere = ref(false)
+const earlyKeys = useEarlyKeys(computed(() => paletteOpen.value && !isPaletteThere.value))
 useTabTitle()
 
 onMounted(() => workspace.load())
@@ -175,8 +178,9 @@ onKeyStroke('y', (event) => {
       </main>
     </div>
     <CommandPalette
-      v-if="isSettled || paletteOpen"
+      v-if="isSettled || paletteOpen || isPaletteThere"
       v-model="paletteOpen"
+      :early="earlyKeys"
       :actions="{
         undo,
         redo,
@@ -184,6 +188,7 @@ onKeyStroke('y', (event) => {
         newJob: () => void newJob(),
         showShortcuts: () => (shortcutsOpen = true),
       }"
+      @there="isPaletteThere = true"
     />
     <ShortcutsDialog v-if="shortcutsOpen" v-model="shortcutsOpen" />
     <TipLayer v-if="isSettled" />

@@ -1,9 +1,15 @@
 <script setup lang="ts">
-import { computed, nextTick, ref, shallowRef, watch } from 'vue'
+import { computed, nextTick, onMounted, ref, shallowRef, watch } from 'vue'
+import type { EarlyKeys } from '../useEarlyKeys.ts'
 import { type Actions, type Command, useCommands } from '../useCommands.ts'
 
 /** Finds everything of the shop by its name, and does what can be done anywhere. */
-const { actions } = defineProps<{ actions: Actions }>()
+const { actions, early } = defineProps<{
+  actions: Actions
+  /** What was typed before this was there: the first opening begins with it. */
+  early: EarlyKeys
+}>()
+const emit = defineEmits<{ there: [] }>()
 const commands = useCommands(actions)
 const open = defineModel<boolean>({ required: true })
 
@@ -47,18 +53,20 @@ const found = computed(() => {
     .slice(0, MOST)
 })
 
-watch(
-  open,
-  async (now) => {
-    if (!now) return
-    lookAround()
-    text.value = ''
-    at.value = 0
-    await nextTick()
-    input.value?.focus()
-  },
-  { immediate: true },
-)
+async function begin(typed: string): Promise<void> {
+  lookAround()
+  text.value = typed
+  at.value = 0
+  await nextTick()
+  input.value?.focus()
+}
+watch(open, (now) => now && begin(''))
+onMounted(() => {
+  emit('there')
+  if (!open.value) return
+  void begin(early.text)
+  if (early.isEntered) run(found.value[0])
+})
 watch(found, () => {
   at.value = 0
 })
