@@ -29,6 +29,10 @@ describe('a formula', () => {
     ['sum(I_o) + pi * d^2 / 4', 'Σ(Iₒ) + π·d² / 4'],
     ['theta - x^20', 'θ − x^20'],
     ['reconcile(a)', 'reconcile(a)'],
+    ['I_1', 'I₁'],
+    ['I_min * 2', 'I_min·2'],
+    ['Uo_1 / 2', 'Uo₁ / 2'],
+    ['2 * η_1', '2·η₁'],
     ['ceil(a', 'ceil(a'],
   ])('%s is shown as %s', (expression, shown) => expect(shownFormula(expression)).toBe(shown))
 })

@@ -99,7 +99,7 @@ export const runShape = {
         help: 'NEC: current-carrying conductors in the raceway. IEC: circuits in the bunch.',
       }),
     ),
-  lengthMm: lengthMmSchema.meta(field('Length', { quantity: 'length' })),
+  lengthMm: lengthMmSchema.meta(field('Length', { quantity: 'run' })),
   breakerKind: z
     .enum(BREAKER_KINDS)
     .nullable()

@@ -33,7 +33,7 @@ export const gunSchema = z
       }),
     ),
     cooling: z.enum(['air', 'water']).meta(field('Cooled by', { words: { air: 'air', water: 'water' } })),
-    lengthMm: lengthMmSchema.meta(field('Length', { quantity: 'length' })),
+    lengthMm: lengthMmSchema.meta(field('Length', { quantity: 'run' })),
     /** With its hose. */
     massG: amountSchema.nullable().meta(field('Weight with hose', { empty: NOT_GIVEN, quantity: 'mass' })),
     neck: z

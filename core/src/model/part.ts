@@ -61,7 +61,7 @@ export const linerSchema = z
     material: z.enum(LINER_MATERIALS).meta(field('Made of', { group: 'This part', words: LINER_WORDS })),
     wireMinMm: diameterMmSchema.meta(field('Thinnest wire', { quantity: 'diameter' })),
     wireMaxMm: diameterMmSchema.meta(field('Thickest wire', { quantity: 'diameter' })),
-    lengthMm: lengthMmSchema.meta(field('Length', { quantity: 'length' })),
+    lengthMm: lengthMmSchema.meta(field('Length', { quantity: 'run' })),
     /** The metal that has run through it; null for a new one. */
     usedFor: z
       .enum(METALS)

@@ -52,7 +52,7 @@ export const setUpSchema = z.strictObject({
     .meta(field('Extension cord', { empty: 'none', suggests: CORD_SIZES })),
   cordLengthMm: lengthMmSchema
     .nullable()
-    .meta(field('Length of the cord', { empty: 'none', quantity: 'length' })),
+    .meta(field('Length of the cord', { empty: 'none', quantity: 'run' })),
   /** Electrode and work lead, as printed on them; null where they belong to the machine or nobody has looked. */
   leadSize: z
     .string()
@@ -63,7 +63,7 @@ export const setUpSchema = z.strictObject({
   /** Both together: the current goes out through one and back through the other. */
   leadLengthMm: lengthMmSchema
     .nullable()
-    .meta(field('Both leads together', { empty: 'not said', quantity: 'length' })),
+    .meta(field('Both leads together', { empty: 'not said', quantity: 'run' })),
   /** Between work clamp and work while it welds, as the shop has measured it. */
   returnV: amountSchema.nullable().meta(
     field('Volts lost at the clamp', {

@@ -3,12 +3,14 @@ import {
   CUBIC_FEET_PER_HOUR,
   CUBIC_FOOT,
   FLOW_SPELLINGS,
+  FOOT,
   INCH,
   INCH_PER_MINUTE,
   LENGTH_SPELLINGS,
   LITRE,
   LITRE_PER_MINUTE,
   MASS_SPELLINGS,
+  METRE,
   METRE_PER_MINUTE,
   MILLIMETRE,
   MM_PER_MINUTE,
@@ -25,6 +27,7 @@ export type QuantityKind =
   | 'thickness'
   | 'weldSize'
   | 'length'
+  | 'run'
   | 'diameter'
   | 'wireFeedSpeed'
   | 'travelSpeed'
@@ -92,6 +95,18 @@ export const KINDS: Readonly<Record<QuantityKind, KindOfQuantity>> = {
     gauge: false,
     fractions: true,
     decimals: { imperial: 3, metric: 1 },
+  },
+  // Nobody measures a cable in inches: a bare 25 is 25 ft, or 25 m.
+  run: {
+    noun: 'length of a cable',
+    spellings: LENGTH_SPELLINGS,
+    bare: { imperial: FOOT, metric: METRE },
+    least: 0.5,
+    most: 1_000_000,
+    example: { imperial: '25 ft', metric: '7.5 m' },
+    gauge: false,
+    fractions: false,
+    decimals: { imperial: 3, metric: 3 },
   },
   diameter: {
     noun: 'diameter',

@@ -88,6 +88,22 @@ describe('other quantities', () => {
   })
 })
 
+describe('the length of a cable, a cord or a lead', () => {
+  it('is feet where nothing is said, and metres in a metric shop: never inches, which made a false fits', () => {
+    expect(valueOf('run', '25')).toBeCloseTo(7620, 9)
+    expect(valueOf('run', '100')).toBeCloseTo(30_480, 9)
+    expect(valueOf('run', '25', METRIC)).toBe(25_000)
+    expect(valueOf('run', '7,5', { system: 'metric', locale: 'de-DE' })).toBe(7500)
+    expect(valueOf('run', '30 in')).toBeCloseTo(762, 9)
+    expect(valueOf('run', '30 m')).toBe(30_000)
+  })
+  it('is shown back in feet or in metres', () => {
+    expect(printQuantity('run', 7620, IMPERIAL)).toBe('25 ft')
+    expect(printQuantity('run', 30_000, IMPERIAL)).toBe('98.425 ft')
+    expect(printQuantity('run', 7620, METRIC)).toBe('7.62 m')
+  })
+})
+
 describe('what cannot be understood', () => {
   it.each([
     ['', 'empty'],

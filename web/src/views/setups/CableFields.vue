@@ -30,7 +30,7 @@ const workspace = useWorkspace()
   <QuantityField
     v-if="size !== null"
     class="short-field"
-    kind="length"
+    kind="run"
     :label="lengthLabel"
     optional="not said"
     :model-value="lengthMm"

@@ -1,0 +1,82 @@
+/** A working tells of its terms in the words of the case, where it has any, else in those of the formula. */
+import { describe, expect, it } from 'vitest'
+import { assumptionsOf } from '../assumptions/assume.ts'
+import { commonPractice, computed, dataPlate } from '../basis/source.ts'
+import { assumed, calculation, from, input, inputOrAssumed, listOf } from './calculation.ts'
+import { reckonerFor, TracingReckoner } from './reckoner.ts'
+
+const PLATE = dataPlate('Quillon 210')
+const half = calculation({
+  id: 'test-half',
+  title: 'Half of it',
+  symbol: 'h',
+  unit: 'A',
+  expression: 'a / b',
+  inputs: { a: input('all of it', 'A', commonPractice()), b: inputOrAssumed('parts', '', commonPractice()) },
+  compute: ({ a, b }) => a / b,
+  source: computed(),
+})
+const most = calculation({
+  id: 'test-most',
+  title: 'The most',
+  symbol: 'm',
+  unit: 'A',
+  expression: 'max(h) + t - t',
+  inputs: { h: listOf('halves', 'A', computed(), half.id), t: assumed('tackArcS') },
+  compute: ({ h }) => Math.max(...h),
+  source: computed(),
+})
+const twice = calculation({
+  id: 'test-twice',
+  title: 'Twice',
+  symbol: 'w',
+  unit: 'A',
+  expression: '2 * h',
+  inputs: { h: from(half) },
+  compute: ({ h }) => 2 * h,
+  source: computed(),
+})
+const assumptions = assumptionsOf({ assumptions: {} })
+
+describe('a tracing reckoner', () => {
+  it('names a term, its unit and its source as the case does, and each of them apart', () => {
+    const r = new TracingReckoner(assumptions)
+    r.take(half, { a: 10, b: 2 }, () => ({ a: { name: 'of the plate' } }))
+    r.take(half, { a: 12, b: 2 }, () => ({ a: { unit: 'V' }, b: { source: PLATE } }))
+    const [first, second] = ['5', '6'].map(
+      (value) => r.stepsOf([{ calculations: [half.id], value: Number(value) }])[0]?.terms ?? [],
+    )
+    expect(first?.map(({ name, unit }) => [name, unit])).toEqual([
+      ['of the plate', 'A'],
+      ['parts', ''],
+    ])
+    expect(second?.map(({ name, unit }) => [name, unit])).toEqual([
+      ['all of it', 'V'],
+      ['parts', ''],
+    ])
+    expect(first?.[0]?.source).toEqual(commonPractice())
+    expect(second?.[1]?.source).toEqual(PLATE)
+  })
+  it('takes the step that gave this value, not the latest; of a list each its own; and no other', () => {
+    const r = new TracingReckoner(assumptions)
+    const [a, b] = [r.take(half, { a: 10, b: 2 }), r.take(half, { a: 30, b: 3 })]
+    r.take(half, { a: 90, b: 3 })
+    r.take(twice, { h: a })
+    expect(r.stepsOf([{ calculations: [twice.id], value: 10 }]).map(({ result }) => result.value)).toEqual([
+      5, 10,
+    ])
+    r.take(most, { h: [a, b] })
+    const steps = r.stepsOf([{ calculations: [most.id], value: null }])
+    expect(steps.map(({ result }) => result.value)).toEqual([5, 10, 10])
+    expect(steps.at(-1)?.terms.find(({ symbol }) => symbol === 't')?.assumption).toBe('tackArcS')
+  })
+  it('gives what the plain one gives, with an assumption by its key or as it is fixed', () => {
+    const [traced, plain] = [new TracingReckoner(assumptions), reckonerFor(assumptions)]
+    expect(traced.take(half, { a: 10, b: 'tackArcS' })).toBe(plain.take(half, { a: 10, b: 'tackArcS' }))
+    expect(plain.take(half, { a: 10, b: 'tackArcS' })).toBe(10 / assumptions.tackArcS)
+    expect(traced.stepsOf([{ calculations: [half.id], value: null }])[0]?.terms[1]?.assumption).toBe(
+      'tackArcS',
+    )
+    expect(traced.stepsOf([{ calculations: ['nothing'], value: null }])).toEqual([])
+  })
+})
