@@ -282,6 +282,17 @@ const ROUND_ORDER: readonly (readonly [string, SizeKey])[] = [
   ['long', 'slotLengthMm'],
 ]
 
+/** A comma before a word is between two sizes; one between figures is a decimal comma: `4,5` is four and a half. */
+const BETWEEN_SIZES = /\s*;\s*|\s*,\s*(?=[a-z])/i
+/** The unit behind the second leg is that of the first as well: `3,5 x 4,5 mm`. */
+function withUnit(legs: readonly string[]): readonly string[] {
+  const [first = '', second] = legs
+  const unit = /[a-z"″”]+\.?$/i.exec(second?.trim() ?? '')?.[0]
+  return second !== undefined && unit !== undefined && /\d$/.test(first.trim())
+    ? [`${first} ${unit}`, second]
+    : legs
+}
+
 /**
  * `3/16`, `1/4 x 3/8`, `gap 3/32, face 1/16, cap 1/16`, `hole 1/2 in`
  * @example readSize('1/4 x 3/8', fillet, notation) // { ok: true, change: { legMm: 6.35, legBMm: 9.525 }, … }
@@ -297,7 +308,7 @@ export function readSize(text: string, joint: Joint, notation: Notation): TextRe
       ? fail('The leg is empty. Write for example 3/16, or 1/4 x 3/8 for unequal legs.')
       : read({}, 'as it was')
   }
-  for (const piece of written.split(/\s*[,;]\s*/)) {
+  for (const piece of written.split(BETWEEN_SIZES)) {
     const named = /^([a-z]+)\s+(.+)$/i.exec(piece)
     const key = named ? SIZE_WORDS.get((named[1] ?? '').toLowerCase()) : undefined
     if (named && !key)
@@ -307,7 +318,7 @@ export function readSize(text: string, joint: Joint, notation: Notation): TextRe
     const legs = !named && isFillet ? piece.split(/\s*[x×*]\s*/i) : null
     if (legs) {
       if (legs.length > 2) return fail(`“${piece}” has more than two legs. Write for example 1/4 x 3/8.`)
-      const [a, b] = legs.map((leg) => number(leg))
+      const [a, b] = withUnit(legs).map((leg) => number(leg))
       for (const leg of [a, b]) if (leg && !leg.ok) return fail(leg.problem.message)
       const leg = a?.ok ? a.value : null
       change = { ...change, legMm: leg, legBMm: b?.ok && b.value !== leg ? b.value : null }

@@ -102,6 +102,43 @@ describe('what people write in a weld line', () => {
   ])('leg “%s”', (written, expected) => {
     expect(change(text.readSize(written, steel, IMPERIAL))).toEqual(near(expected))
   })
+  it.each([
+    ['4,5', 4.5, null],
+    ['5,5', 5.5, null],
+    ['3,5 mm', 3.5, null],
+    ['3,5 x 4,5', 3.5, 4.5],
+    ['3,5 x 4,5 mm', 3.5, 4.5],
+    ['3.5mm x 4.5mm', 3.5, 4.5],
+  ])('a comma between figures is a decimal comma: leg “%s”', (written, legMm, legBMm) => {
+    for (const locale of ['de-DE', 'fr-FR', 'en-GB'] as const)
+      expect(change(text.readSize(written, steel, { system: 'metric', locale }))).toEqual(
+        near({ legMm, legBMm }),
+      )
+  })
+  it('a unit behind the second leg is that of both, whatever the shop measures in', () => {
+    expect(change(text.readSize('3,5 x 4,5 mm', steel, IMPERIAL))).toEqual(near({ legMm: 3.5, legBMm: 4.5 }))
+    expect(change(text.readSize('1/4 x 3/8 in', steel, METRIC))).toEqual(near({ legMm: 6.35, legBMm: 9.525 }))
+    expect(change(text.readSize('6 mm x 1/4 in', steel, METRIC))).toEqual(near({ legMm: 6, legBMm: 6.35 }))
+  })
+  it('what is printed of a size is read back, in every locale (property)', () => {
+    const tenths = fc.integer({ min: 10, max: 200 }).map((one) => one / 10)
+    const locales = fc.constantFrom('en-US', 'en-GB', 'de-DE', 'fr-FR')
+    const systems = fc.constantFrom('metric', 'imperial')
+    fc.assert(
+      fc.property(tenths, tenths, fc.boolean(), locales, systems, (one, other, isFillet, locale, system) => {
+        const notation = { system, locale } as Notation
+        const weld = isFillet
+          ? joint({ legMm: one, legBMm: other })
+          : joint({ kind: 'v', legMm: null, rootGapMm: one, rootFaceMm: other, reinforcementMm: one })
+        const back = { ...weld, ...change(text.readSize(text.printSize(weld, notation), weld, notation)) }
+        expect(back.legMm ?? 0).toBeCloseTo(weld.legMm ?? 0, 2)
+        expect(back.legBMm ?? back.legMm ?? 0).toBeCloseTo(weld.legBMm ?? 0, 2)
+        expect(back.rootGapMm).toBeCloseTo(weld.rootGapMm, 2)
+        expect(back.rootFaceMm).toBeCloseTo(weld.rootFaceMm, 2)
+      }),
+      { numRuns: runs(100) },
+    )
+  })
   it('sizes of a groove are named', () => {
     const groove = joint({ kind: 'v', legMm: null, includedAngleDeg: 60 })
     expect(change(text.readSize('gap 3/32, face 1/16, cap 1/16', groove, IMPERIAL))).toEqual(
