@@ -45,14 +45,43 @@ const PLAIN_NUMBER = /^[+-]?(\d+(\.\d*)?|\.\d+)(e[+-]?\d+)?$/i
 /** A number or a fraction, and no unit with it. */
 const BARE = /^[\d.,/\s-]+$/
 
+/** Three figures behind one comma: a thousand, or a thousandth. */
+const EITHER = /^[+-]?\d{1,3},\d{3}$/
+const WITH_COMMA = /^[+-]?\d+,\d+$/
+/** Groups of three with the other mark behind them: `1.234,5`, `1,234.5`, `1 234,5`. */
+const GROUPED = /^[+-]?\d{1,3}(?:[.,\s\u00a0\u202f]\d{3})+(?:[.,]\d+)?$/
+
+/**
+ * A number as spreadsheets write it, with a point or with a comma for its decimals.
+ * @returns null for what is none; `either` where a comma could be one or the other
+ */
+function figureOf(text: string): number | 'either' | null {
+  if (PLAIN_NUMBER.test(text)) return Number(text)
+  if (EITHER.test(text)) return 'either'
+  if (WITH_COMMA.test(text)) return Number(text.replace(',', '.'))
+  if (!GROUPED.test(text)) return null
+  const marks = text.replace(/[\d+-]/g, '')
+  const last = marks.at(-1)
+  // The same mark throughout is between thousands; a last one that differs is before the decimals.
+  const isDecimal =
+    (last === '.' || last === ',') && marks.indexOf(last) === marks.length - 1 && marks.length > 1
+  const at = isDecimal ? text.lastIndexOf(last) : text.length
+  const whole = text.slice(0, at).replace(/[^\d+-]/g, '')
+  return Number(isDecimal ? `${whole}.${text.slice(at + 1)}` : whole)
+}
+function readFigure(text: string): CellRead {
+  const figure = figureOf(text)
+  if (figure === 'either')
+    return bad(
+      `is “${text}”, which could be ${text.replace(',', '')} or ${text.replace(',', '.')}; write that`,
+    )
+  return figure === null ? bad(`is “${text}”; write a plain number`) : good(figure)
+}
+
 /** A plain number; people write it with a comma too. */
 export const number = (): Cell => ({
   print: String,
-  read(text, { unit }) {
-    if (text === '') return EMPTY
-    const written = unit === null ? text : text.replace(',', '.')
-    return PLAIN_NUMBER.test(written) ? good(Number(written)) : bad(`is “${text}”; write a plain number`)
-  },
+  read: (text) => (text === '' ? EMPTY : readFigure(text)),
 })
 
 /** A measure in any unit that people write; a bare number is in the unit of its column. */
@@ -60,7 +89,8 @@ export const measure = (kind: QuantityKind): Cell => ({
   print: String,
   read(text, { unit, notation }) {
     if (text === '') return EMPTY
-    if (unit === null && PLAIN_NUMBER.test(text)) return good(Number(text))
+    // In an open file a bare number is in the unit of its column, whatever mark is before its decimals.
+    if (unit === null && figureOf(text) !== null) return readFigure(text)
     const parsed = parseQuantity(
       kind,
       unit !== null && unit !== '' && BARE.test(text) ? `${text} ${unit}` : text,
