@@ -133,12 +133,97 @@ describe('a shift', () => {
   })
 })
 
+describe('other loads of the shop', () => {
+  const [first] = demo.loads
+  if (!first) throw new Error('the demo has no load')
+  const drawersOf = (part: Partial<typeof first>) => {
+    const shelf = { ...demo, loads: [{ ...first, ...part }] }
+    return togetherOf(demo.shop, shelf, []).drawers
+  }
+  it('run all day where nobody has said for how long, and again and again where somebody has', () => {
+    const [on] = drawersOf({ onMin: null, offMin: null, runningA: 12, startingA: null })
+    expect(on).toMatchObject({
+      isSteady: true,
+      startA: 0,
+      beats: [{ onS: 86_400, offS: 0, onA: 12, offA: 0 }],
+    })
+    for (const half of [
+      { onMin: 4, offMin: null },
+      { onMin: null, offMin: 9 },
+    ])
+      expect(drawersOf(half)[0]).toMatchObject({ isSteady: true, beats: [{ onS: 86_400, offS: 0 }] })
+    const [cycles] = drawersOf({ onMin: 4, offMin: 9, runningA: 12, startingA: 60 })
+    expect(cycles).toMatchObject({
+      isSteady: false,
+      startA: 60,
+      beats: [{ onS: 240, offS: 540, times: 1, onA: 12 }],
+    })
+  })
+  it('on a circuit that is not there draw nothing', () => {
+    expect(drawersOf({ circuitId: 'gone' })).toEqual([])
+  })
+})
+
+describe('a machine that does not weld with the others', () => {
+  const left = (change: object, jobId = 'press-frame', setUpId = 'bay-2-wire') => {
+    const job = demo.jobs.find(({ id }) => id === jobId)
+    const setUp = demo.setUps.find(({ id }) => id === setUpId)
+    if (!job || !setUp) throw new Error('demo')
+    const { leftOut, drawers } = togetherOf(demo.shop, { ...demo, loads: [] }, [
+      { job, setUp: { ...setUp, ...change } },
+    ])
+    return { why: leftOut.map(({ why }) => why), drawers: drawers.length }
+  }
+  it('says why: an engine, a part that is missing, other volts, no arc time', () => {
+    expect(left({})).toEqual({ why: [], drawers: 1 })
+    expect(left({}, 'press-frame', 'heath-stick')).toEqual({ why: ['engine'], drawers: 0 })
+    for (const gone of [{ circuitId: 'gone' }, { powerSourceId: 'gone' }, { gunId: 'gone' }])
+      expect(left(gone)).toEqual({ why: ['parts'], drawers: 0 })
+    // 480 V, three-phase, for a machine of 120 and 240 V.
+    expect(left({ circuitId: 'bay-3' })).toEqual({ why: ['other-volts'], drawers: 0 })
+    expect(left({ wireId: null })).toEqual({ why: ['no-arc-time'], drawers: 0 })
+  })
+})
+
+describe('the hand of a welder', () => {
+  const arcs = (handSpreadPct: number, seed: number) =>
+    shiftOf(
+      together(
+        [drawer([{ onS: 40, offS: 60, times: 1, onA: 50, offA: 0 }], { isSteady: false })],
+        [node(100, ['all'])],
+        handSpreadPct,
+      ),
+      {
+        hours: 8,
+        runs: 1,
+        seed,
+      },
+    ).nodes[0]?.meanA ?? NaN
+  it('without spread is the same in every shift; with it no two are, and the wider the more they differ', () => {
+    const spreadOf = (pct: number) => {
+      const means = [1, 2, 3, 4, 5, 6].map((seed) => arcs(pct, seed))
+      return Math.max(...means) - Math.min(...means)
+    }
+    // Where it begins is chance all the same: a part of one beat in eight hours.
+    expect(spreadOf(0)).toBeLessThan(0.15)
+    expect(spreadOf(60)).toBeGreaterThan(spreadOf(0))
+    expect(spreadOf(60)).toBeGreaterThan(spreadOf(15))
+  })
+  it('is lognormal: as long in the mean, however wide it spreads', () => {
+    const mean = (pct: number) => [1, 2, 3, 4, 5, 6, 7, 8].reduce((sum, seed) => sum + arcs(pct, seed), 0) / 8
+    for (const pct of [15, 60]) expect(Math.abs(mean(pct) / 20 - 1)).toBeLessThan(0.06)
+  })
+})
+
 describe('a chance', () => {
   it.each([
     // Wilson's score interval at 95 %, as statistics texts print it (from memory).
     [0, 10, 0, 0.278],
     [5, 10, 0.237, 0.763],
     [10, 10, 0.722, 1],
+    // Nothing was looked at: anything may be.
+    [0, 0, 0, 1],
+    [1, 20, 0.009, 0.236],
   ])('%d of %d lies between %d and %d', (times, of, low, high) => {
     const chance = chanceOf(times, of)
     expect(chance.low).toBeCloseTo(low, 3)
