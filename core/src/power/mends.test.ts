@@ -37,6 +37,31 @@ describe('mends of a supply', () => {
     const costs = mends.map(({ cost }) => cost ?? Number.POSITIVE_INFINITY)
     expect(costs).toEqual([...costs].sort((a, b) => a - b))
   })
+  it('of what costs alike the better verdict comes first, for every job and set-up of the demo', () => {
+    let ties = 0
+    for (const { id: jobId } of demo.jobs)
+      for (const { id: setUpId } of demo.setUps) {
+        const { c, mends } = hung(jobId, setUpId)
+        if (!c.circuit) continue
+        mends.slice(1).forEach((next, index) => {
+          const before = mends[index]
+          if (!before || before.cost !== next.cost) return
+          expect(VERDICT_RANK[before.verdict]).toBeLessThanOrEqual(VERDICT_RANK[next.verdict])
+          ties += Number(before.verdict !== next.verdict)
+        })
+      }
+    expect(ties).toBeGreaterThan(0)
+  })
+  it('where all is well there is nothing to mend; a source just as strong as the weld needs is not short', () => {
+    const { c, d } = hung('press-frame', 'bay-2-wire')
+    expect(mendsOfPower(c, d, demo.circuits)).toEqual([])
+    const mostA = c.supply?.outputMaxA ?? 0
+    const asked = (lowA: number) =>
+      mendsOfPower(c, { ...d, hungriest: { ...d.hungriest, lowA } }, demo.circuits).map(({ kind }) => kind)
+    expect(asked(mostA)).toEqual([])
+    // Short of output nothing is mended by rest, by less current or by a breaker.
+    for (const kind of asked(mostA + 1)) expect(['move', 'new-circuit']).toContain(kind)
+  })
 
   it('a move is offered to every circuit that does better and to no other, for every job and set-up of the demo', () => {
     let moved = 0
