@@ -14,6 +14,15 @@ it.each([
   ['140 amps', 'A', 140],
   ['.5 hr', 'h', 0.5],
   ['1/2', 'h', 0.5],
+  ['1 1/2', 'h', 1.5],
+  ['95 €', '', 95],
+  ['12.50 EUR', '', 12.5],
+  ['$1,200', '', 1200],
+  ['$1,200.50', '', 1200.5],
+  ['1.250,00', '', 1250],
+  ['1,250.00', '', 1250],
+  ['1 250,5 €', '', 1250.5],
+  ['£1.250.000', '', 1_250_000],
 ])('“%s” of %s is %d', (text, unit, value) => {
   expect(readPlainNumber(text, unit, 'en-US')).toBe(value)
 })
@@ -27,10 +36,19 @@ it.each([
   ['$95 A', 'A'],
   ['1,250', ''],
   ['1/0', ''],
+  ['400/230', 'A'],
+  ['230/400', 'V'],
+  ['5/4', 'h'],
+  ['1/7', 'h'],
+  ['$1,20,00', ''],
+  ['1.250.00', ''],
 ])('“%s” of %s is refused, not guessed', (text, unit) => {
   expect(readPlainNumber(text, unit, 'en-US')).toBeNull()
 })
 
 it('takes the decimal mark of the country', () => {
   expect(readPlainNumber('12,5 %', '%', 'de-DE')).toBe(12.5)
+  expect(readPlainNumber('2,90 €', '', 'de-DE')).toBe(2.9)
+  expect(readPlainNumber('1.250,00 €', '', 'de-DE')).toBe(1250)
+  expect(readPlainNumber('1.250 €', '', 'de-DE')).toBe(1250)
 })

@@ -17,6 +17,26 @@ const SPELLINGS: Readonly<Record<string, readonly string[]>> = {
   'km/h': ['kmh', 'kph'],
 }
 const MONEY = /^[$€£¥]\s*|^(?:kr\.?|chf)\s+/i
+const MONEY_BEHIND = /\s*(?:[$€£¥]|\b(?:kr\.?|chf|eur|usd|gbp))$/i
+/** Groups of three with one mark, the other before the decimals: `1.250,00`, `1,250.50`, `1 250,5`. */
+const GROUPED = /^(\d{1,3}(?:([.,\s\u00a0\u202f])\d{3})(?:\2\d{3})*)([.,])(\d+)$/
+/** Of money alone: nobody writes thousandths of it. */
+const THOUSANDS = /^\d{1,3}(?:([.,\s\u00a0\u202f])\d{3})(?:\1\d{3})*$/
+/** Parts that people halve things into; `400/230` is two voltages. */
+const PARTS: readonly number[] = [2, 3, 4, 8, 16, 32, 64]
+
+/** As it would be written without marks between thousands; the text itself where it has none. */
+function ungrouped(text: string, isMoney: boolean): string {
+  const [, whole, mark, point, decimals] = GROUPED.exec(text) ?? []
+  if (whole !== undefined && mark !== point) return `${whole.replace(/\D/g, '')}.${decimals}`
+  return isMoney && THOUSANDS.test(text) ? text.replace(/\D/g, '') : text
+}
+/** Whether what is written is a fraction of something, and not one figure beside another. */
+function isOdd(text: string): boolean {
+  const [, numerator, denominator] = /^(?:\d+(?:\s+|\s*-\s*))?(\d+)\s*\/\s*(\d+)/.exec(text) ?? []
+  if (denominator === undefined) return false
+  return !PARTS.includes(Number(denominator)) || Number(numerator) >= Number(denominator)
+}
 
 const isUnit = (rest: string, unit: string): boolean => {
   const words = rest.toLowerCase().replace(/\.$/, '')
@@ -35,8 +55,10 @@ export function readPlainNumber(text: string, unit: string, locale: Locale): num
   const written = text.trim()
   const sign = /^[-−–]\s*/.exec(written)
   const unsigned = sign ? written.slice(sign[0].length) : written
-  const money = MONEY.exec(unsigned)
-  const read = readNumber(money ? unsigned.slice(money[0].length) : unsigned, locale)
+  const money = MONEY.exec(unsigned) ?? MONEY_BEHIND.exec(unsigned)
+  const figure = ungrouped(money ? unsigned.replace(money[0], '').trim() : unsigned, money !== null)
+  if (isOdd(figure)) return null
+  const read = readNumber(figure, locale)
   if (isNumberProblem(read)) return null
   const fits = read.rest === '' || (money ? FOR_EACH.test(read.rest) : unit !== '' && isUnit(read.rest, unit))
   if (!fits) return null
