@@ -124,6 +124,10 @@ describe('the work clamp', () => {
     ]).toEqual(['fits', 'tight', null])
     // 190 A through 2 V are 380 W.
     expect(said(at(2), 'return-volts')).toMatch(/38\d W/)
+    // Of some 23 V the arc has 2 less: by the load line a good twentieth of the current.
+    const lostA = Number(/with ([\d.]+) A less/.exec(said(at(2), 'return-volts'))?.[1])
+    expect(lostA).toBeGreaterThan(190 / 25)
+    expect(lostA).toBeLessThan(190 / 10)
     expect(mends(at(2), 'return-volts')).toEqual(['clean-clamp'])
     // No machine is refused for a dirty clamp.
     expect(verdict(at(8), 'return-volts')).toBe('tight')

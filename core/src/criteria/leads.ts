@@ -5,7 +5,15 @@ import type { Capability } from '../capability/capability.ts'
 import { type Demand, jobDuty, mostWanted } from '../demand/demand.ts'
 import { figure, told } from '../model/told.ts'
 import { weldingDrawn, weldingDrawnA } from '../supply/inputCurrent.ts'
-import { LEAD_SOURCE, leadCarriesA, leadSizesIn, leadVolts, lostInLeads } from '../supply/leads.ts'
+import {
+  LEAD_SOURCE,
+  leadCarriesA,
+  leadSizesIn,
+  leadVolts,
+  lostAtArc,
+  lostAtArcA,
+  lostInLeads,
+} from '../supply/leads.ts'
 import { NO_ARC_TIME } from './carries.ts'
 import { type Criterion, measured, type Mend, unknown } from './criterion.ts'
 
@@ -72,6 +80,17 @@ const clampHeat = calculation({
   source: computed('volts times amps'),
 })
 
+const clampResistance = calculation({
+  id: 'clamp-resistance',
+  title: 'Resistance of the clamp',
+  symbol: 'R_c',
+  unit: 'Ω',
+  expression: 'U_c / I_2',
+  inputs: { U_c: from(clampMeasured), I_2: from(weldingDrawn) },
+  compute: ({ U_c, I_2 }) => U_c / I_2,
+  source: computed('Ohm'),
+})
+
 /** The way back is a link too: what is lost at the clamp the arc does not have. */
 const goesBack: Criterion = {
   id: 'return-volts',
@@ -79,14 +98,17 @@ const goesBack: Criterion = {
   slots: ['powerSource'],
   demandFrom: [clampMeasured],
   capacityFrom: [clampMost],
-  alsoFrom: [clampHeat],
+  alsoFrom: [clampHeat, lostAtArc, mostWanted],
   assess(c, d) {
-    const { settings, supply, r } = c
+    const { settings, supply, process, r } = c
     if (!d || settings.returnV === null || !supply) return null
     const U_c = r.take(clampMeasured, { U_c: settings.returnV })
     const I_2 = weldingDrawnA(supply, d.hungriest.wantedA, r)
     const found = measured(c, 'return-volts', {
-      params: { heat: figure(r.take(clampHeat, { U_c, I_2 }), 'W') },
+      params: {
+        heat: figure(r.take(clampHeat, { U_c, I_2 }), 'W'),
+        lost: figure(lostAtArcA(r.take(clampResistance, { U_c, I_2 }), process.family, I_2, r), 'A'),
+      },
       demand: U_c,
       capacity: r.take(clampMost, {}),
       unit: 'V',

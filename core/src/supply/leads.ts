@@ -82,7 +82,7 @@ export const leadVolts = calculation({
   compute: ({ R_l, I_2 }) => R_l * I_2,
   source: computed('Ohm'),
 })
-const lostAtArc = calculation({
+export const lostAtArc = calculation({
   id: 'current-lost-in-leads',
   title: 'Current lost at the arc for the same power',
   symbol: 'I_lost',
@@ -92,12 +92,26 @@ const lostAtArc = calculation({
     I_2: from(weldingDrawn),
     U_0: input('base of the load line', 'V', LOAD_LINE_SOURCE),
     s: input('slope of the load line', 'V/A', LOAD_LINE_SOURCE),
-    R_l: from(leadResistance),
+    R_l: input('resistance of leads or clamp', 'Ω', computed(), leadResistance.id, 'clamp-resistance'),
   },
   compute: ({ I_2, U_0, s, R_l }) =>
     I_2 - (-U_0 + Math.sqrt(U_0 ** 2 + 4 * (s + R_l) * (U_0 + s * I_2) * I_2)) / (2 * (s + R_l)),
   source: computed('the power source gives what it gave; the leads take their share of it'),
 })
+
+/**
+ * @param resistanceOhm of leads, or of a clamp
+ * @returns A that the arc burns with less, where the power source gives what it gave
+ */
+export function lostAtArcA(
+  resistanceOhm: number,
+  family: ProcessFamily,
+  currentA: number,
+  r: Reckoner = UNTRACED,
+): number {
+  const { baseV, voltsPerAmp } = LOAD_LINES[family]
+  return r.take(lostAtArc, { I_2: currentA, U_0: baseV, s: voltsPerAmp, R_l: resistanceOhm })
+}
 
 /**
  * @param currentA welding current, A
@@ -112,9 +126,5 @@ export function lostInLeads(
   const area = areaMm2Of(size)
   if (area === null) return null
   const R_l = r.take(leadResistance, { c: COPPER_WARM_OHM_MM2_PER_KM, A: area, L: lengthMm })
-  const { baseV, voltsPerAmp } = LOAD_LINES[family]
-  return {
-    volts: r.take(leadVolts, { R_l, I_2: currentA }),
-    amps: r.take(lostAtArc, { I_2: currentA, U_0: baseV, s: voltsPerAmp, R_l }),
-  }
+  return { volts: r.take(leadVolts, { R_l, I_2: currentA }), amps: lostAtArcA(R_l, family, currentA, r) }
 }

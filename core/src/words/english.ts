@@ -555,7 +555,7 @@ export const ENGLISH: Language = {
     },
     'return-volts': {
       measured: '{demand} between clamp and work: good up to {capacity}',
-      lost: '{demand} between clamp and work, good is up to {capacity}: {heat} heat the clamp, and the arc lacks those volts',
+      lost: '{demand} between clamp and work, good is up to {capacity}: {heat} heat the clamp, and the arc burns with {lost} less',
     },
     'start-amps': {
       lights: 'The start current lights {tungsten}',
