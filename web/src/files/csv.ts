@@ -5,13 +5,20 @@ export type TableRead =
   | { readonly ok: true; readonly headings: readonly string[]; readonly rows: readonly (readonly string[])[] }
   | { readonly ok: false; readonly message: string }
 
+/** Spreadsheets of countries that write a decimal comma say in a first line what is between their cells. */
+const SEPARATOR = /^sep=([;,\t|])[ \t]*\r?\n/i
+
 /** @returns headings and rows of a CSV, or why it is none */
 export function readCsv(text: string): TableRead {
   const clean = text.replace(/^\ufeff/, '')
   if (clean.includes('\u0000') || clean.includes('\ufffd')) {
     return { ok: false, message: 'The file is not UTF-8 text. Save it from the spreadsheet as CSV UTF-8.' }
   }
-  const parsed = Papa.parse<string[]>(clean, { skipEmptyLines: 'greedy' })
+  const separator = SEPARATOR.exec(clean)
+  const parsed = Papa.parse<string[]>(separator ? clean.slice(separator[0].length) : clean, {
+    skipEmptyLines: 'greedy',
+    ...(separator ? { delimiter: separator[1] } : {}),
+  })
   const quotes = parsed.errors.find(({ type }) => type === 'Quotes')
   if (quotes) {
     return {

@@ -13,6 +13,17 @@ it.each([
   expect(read.ok ? '' : read.message.toLowerCase()).toContain(words)
 })
 
+it.each([
+  ['sep=;\r\ncount;length\r\n4;18,5\r\n', '18,5'],
+  ['\ufeffSEP=,\ncount,length\n4,"18,5"\n', '18,5'],
+  ['sep=\t\ncount\tlength\n4\t18,5\n', '18,5'],
+  ['count;length\n4;18,5\n5;2,25\n', '18,5'],
+])('a first line says what is between the cells, else it is found: %j', (text, length) => {
+  const read = readCsv(text)
+  expect(read).toMatchObject({ ok: true, headings: ['count', 'length'] })
+  expect(read.ok && read.rows[0]).toEqual(['4', length])
+})
+
 it('a spreadsheet’s mark before the first heading is not part of it', () => {
   const read = readCsv('\ufeffcount,length\n4,18\n')
   expect(read.ok && read.headings).toEqual(['count', 'length'])
