@@ -152,9 +152,13 @@ describe('a page that was away', () => {
 
   it('hears of the kind alone where it missed very many', async () => {
     const since = await position()
+    // Who listens already hears of each: once the last has come, none is on its way to those who come later.
+    const there = await hear(await position())
     await server.database.query(
       `insert into change_log (kind, id, version) select 'wire', 'w' || n, 1 from generate_series(1, 501) n`,
     )
+    await there.until('"id":"w501"')
+    there.stop()
     const page = await hear(since)
     expect(page.said()).toContain('data: {"path":"wires"}')
     expect(page.said()).not.toContain('"id":"w1"')
