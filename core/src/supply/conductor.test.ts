@@ -44,6 +44,15 @@ describe('a conductor as it is printed', () => {
     expect([found?.cores, found?.kind]).toEqual([cores, kind])
   })
   it.each([
+    ['#1', '1 AWG'],
+    ['1/0', '1/0 AWG'],
+    ['4/0 AWG', '4/0 AWG'],
+    ['10-2 NM', '10 AWG'],
+    ['250 MCM', '250 kcmil'],
+    ['5x2,5', '2.5 mm²'],
+    ['630 mm²', '630 mm²'],
+  ])('%s is called %s by every book', (text, size) => expect(readConductor(text)?.size).toBe(size))
+  it.each([
     '10',
     '2,5',
     '4',
