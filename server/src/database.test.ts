@@ -249,7 +249,7 @@ describe('migrations', () => {
     await migrate(database)
     await migrate(database)
     const { rows } = await database.query('select version, schema_version, body from record')
-    expect(rows).toMatchObject([{ version: 2, schema_version: 5, body: { locale: 'en-US' } }])
+    expect(rows).toMatchObject([{ version: 2, schema_version: 6, body: { locale: 'en-US' } }])
     const history = await database.query(
       `select version, schema_version, body ->> 'locale' as locale from record_history order by version`,
     )

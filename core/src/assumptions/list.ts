@@ -241,13 +241,6 @@ export const ASSUMPTIONS = {
     [0.5, 20],
     commonPractice('common practice: more is felt at the arc and seen on no dial'),
   ),
-  inrushTimes: source(
-    'Inrush where the plate gives none, times the greatest supply current',
-    4,
-    '×',
-    [1, 20],
-    commonPractice('common practice: inverters 2 to 4 by their soft start, transformers 6 to 12'),
-  ),
   generatorPctPer300M: source(
     'An engine gives less for each 300 m (1000 ft) above the sea',
     3.5,

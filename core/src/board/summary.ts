@@ -4,6 +4,7 @@ import type { SetUp } from '../model/equipment.ts'
 import { isCandidate } from '../model/ownership.ts'
 import type { Shelf } from '../model/shelf.ts'
 import { does } from '../model/verdict.ts'
+import { RULE_IDS } from '../supply/ruleBook.ts'
 import type { BoardCell } from './board.ts'
 
 /** What of a set-up is not the shop’s yet. */
@@ -43,13 +44,7 @@ export interface BoardSummary {
   readonly stopper: { readonly circuitId: string; readonly cells: number } | null
 }
 
-const OF_CIRCUIT: ReadonlySet<string> = new Set([
-  'breaker-holds',
-  'cable',
-  'conductor-rule',
-  'breaker-rule',
-  'outlet-rule',
-])
+const OF_CIRCUIT: ReadonlySet<string> = new Set(['breaker-holds', 'cable', ...RULE_IDS, 'outlet-supply'])
 
 /**
  * @param cells of jobs that are looked at, with all set-ups

@@ -20,7 +20,7 @@ import { PROCESSES } from '../reference/processes.ts'
 import { greatestInputA, highestPoint } from '../supply/inputCurrent.ts'
 import { inputFault } from '../supply/plateCheck.ts'
 import { heldWithoutEndA } from '../supply/breaker/overload.ts'
-import { smallestBreakerA, smallestConductor } from '../supply/ruleBook.ts'
+import { RULE_IDS, smallestBreakerA, smallestConductor } from '../supply/ruleBook.ts'
 import type { Building } from '../supply/supplyOf.ts'
 import { capacityOf, type CapacityRange, supposed } from './capacity.ts'
 
@@ -167,9 +167,8 @@ function circuitMet(
 }
 const OF_CIRCUIT: ReadonlySet<string> = new Set([
   'supply-voltage',
-  'conductor-rule',
-  'breaker-rule',
-  'outlet-rule',
+  ...RULE_IDS,
+  'outlet-supply',
   'generator-starts',
 ])
 

@@ -51,6 +51,8 @@ const SETTLED_AT: Readonly<Record<string, Settling>> = {
   'tungsten-range': of('tungsten', 'Diameter'),
   'tungsten-too-short': of('tungsten', 'Length'),
   ampacity: of('circuit', 'Cable, as printed on it'),
+  outlet: of('circuit', 'Outlet'),
+  'inrush-not-given': of('powerSource', 'Inrush when switched on'),
   cord: of('set-up', 'Extension cord'),
   leads: of('set-up', 'Welding leads'),
   wind: of('job', 'Wind'),

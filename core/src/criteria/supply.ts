@@ -1,30 +1,23 @@
 /** Criteria of the supply: does the source take it, does the breaker hold, does the cable carry, by job and by rule. */
-import { commonPractice, computed, dataPlate, standard } from '../basis/source.ts'
+import { computed, dataPlate, standard } from '../basis/source.ts'
 import { assumed, calculation, from, input } from '../calculation/calculation.ts'
 import { type Reckoner, reckonerFor } from '../calculation/reckoner.ts'
 import type { Capability } from '../capability/capability.ts'
-import { columnFor, SUPPLY_TOLERANCE, supplyParam } from '../capability/supplyFor.ts'
+import { SUPPLY_TOLERANCE, supplyParam } from '../capability/supplyFor.ts'
 import type { Demand } from '../demand/demand.ts'
 import { jobDuty, mostWanted } from '../demand/demand.ts'
 import type { WeldFigures } from '../demand/weldFigures.ts'
-import { dutyAtCurrentPct } from '../duty/curve.ts'
-import type { Circuit, SupplyRating } from '../model/equipment.ts'
-import type { ProcessFamily } from '../model/process.ts'
+import type { Circuit } from '../model/equipment.ts'
 import { figure, list, told, word } from '../model/told.ts'
 import { breakerInWarmth, heldWithoutEndA, overloadFactor } from '../supply/breaker/overload.ts'
-import { ALL_RULE_BOOKS } from '../supply/index.ts'
+import { readConductor } from '../supply/conductor.ts'
 import {
   breakerHeatCurrent,
-  type Draw,
-  drawOf,
   effectiveInput,
   effectiveInputA,
-  greatestInput,
-  greatestInputA,
   inputCurrentA,
   weldingDrawnA,
 } from '../supply/inputCurrent.ts'
-import { inputFault } from '../supply/plateCheck.ts'
 import {
   besideTurns,
   byTurnsOn,
@@ -33,20 +26,15 @@ import {
   heldBesideA,
   heldBesideSteady,
 } from '../supply/otherLoads.ts'
-import { ampacityA, ampacityReading } from '../supply/readings.ts'
-import {
-  type Load,
-  type RuleId,
-  type Ruling,
-  smallestBreakerA,
-  smallestConductor,
-} from '../supply/ruleBook.ts'
+import { ampacityReading, cordReading } from '../supply/readings.ts'
+import { outletOf, smallestBreakerA } from '../supply/ruleBook.ts'
 import { voltsAtMachine, voltsAtMachineV, type Way } from '../supply/voltageDrop.ts'
 import { circuitCarries, LINK_FROM, NO_ARC_TIME } from './carries.ts'
 import { GENERATOR_CRITERIA } from './generator.ts'
 import { LEAD_CRITERIA } from './leads.ts'
 import { type Assessment, type Criterion, fails, fits, measured, type Mend, unknown } from './criterion.ts'
 import { verdictOfCurrent, WINDOW } from './withinWindow.ts'
+import { cableMends, carriedA, circuitWithBreaker, noAmpacity, spare, WIRING_RULES } from './wiringRules.ts'
 import { weldWithMost } from './worstWeld.ts'
 
 const CIRCUIT = ['circuit', 'powerSource'] as const
@@ -182,27 +170,9 @@ const breakerHolds: Criterion = {
     const size = smallestBreakerA(rules, (demand ?? 0) * spare(c), circuit?.breakerKind ?? null)
     return [
       ...(code === 'beside' ? [told('others-on-circuit-off')] : []),
-      ...(size === null ? [] : [told('circuit-with-breaker', { size: figure(size, 'A') })]),
+      ...(size === null ? [] : [circuitWithBreaker(c, size)]),
     ]
   },
-}
-
-/** What mends is to leave the room that the shop keeps. */
-const spare = ({ assumptions }: Capability): number => 1 + assumptions.safetyMarginPct / 100
-
-const noAmpacity = ({ circuit, rules }: Capability) =>
-  told('ampacity', { size: circuit?.conductorSize ?? '', book: rules.name })
-
-/** The conductor's ampacity as it lies, with its source, A; null where the book has no such cable. */
-const carriedA = ({ circuit, ampacity, r }: Capability): number | null =>
-  ampacity && ampacityA(circuit?.conductorSize ?? '', ampacity, r)
-
-const cableMends: NonNullable<Criterion['mends']> = (c, _d, { demand, criterion }) => {
-  const { rules, circuit } = c
-  // What a rule asks may be met to the end.
-  const asked = (demand ?? 0) * (criterion === 'cable' ? spare(c) : 1)
-  const size = circuit && smallestConductor(rules, asked, circuit)
-  return size === null ? [] : [told('cable-of', { size })]
 }
 
 const cable: Criterion = {
@@ -231,124 +201,6 @@ const cable: Criterion = {
   },
   mends: cableMends,
 }
-
-/** One process of the plate on this circuit. */
-interface PlateOnCircuit {
-  readonly family: ProcessFamily
-  readonly supply: SupplyRating
-}
-
-/** Every process that the plate is rated for on this circuit: the circuit is not rewired for TIG. */
-const platesOn = ({ powerSource, circuit }: Capability): readonly PlateOnCircuit[] =>
-  circuit && powerSource
-    ? powerSource.processes.flatMap(({ family, supplies }) => {
-        const supply = columnFor(supplies, circuit)
-        return supply && !inputFault(family, supply) ? [{ family, supply }] : []
-      })
-    : []
-
-const drawOn = (c: Capability, { family, supply }: PlateOnCircuit, r: Reckoner): Draw | null =>
-  c.powerSource && c.circuit ? drawOf(c.powerSource, supply, c.circuit, family, r) : null
-
-/** One process of the plate as the rule book sees it; null where the plate cannot be reckoned. */
-function loadOf(c: Capability, plate: PlateOnCircuit, r: Reckoner): Load | null {
-  const { supply } = plate
-  const draw = drawOn(c, plate, r)
-  if (!draw) return null
-  const ratedA = Math.max(...supply.ratedPoints.map(({ currentA }) => currentA))
-  return {
-    // Where the plate prints what the rule asks for, nothing else is looked at.
-    i1MaxA: greatestInputA(supply, draw, r),
-    i1EffA: supply.i1EffA,
-    dutyPct: dutyAtCurrentPct(supply.ratedPoints, ratedA),
-  }
-}
-
-/**
- * @returns a machine as the rule book counts it, once for each process of its plate on this circuit, the hungriest first
- */
-export function machineLoads(c: Capability): readonly Load[] {
-  const asked = (load: Load): number => c.rules.conductorA([load], c.r).value
-  return platesOn(c)
-    .flatMap((plate) => loadOf(c, plate, c.r) ?? [])
-    .sort((a, b) => asked(b) - asked(a))
-}
-
-/** What a rule says of a process of the plate: the process for which it asks most, whatever the job. */
-function hungriestRuling(
-  c: Capability,
-  rule: RuleId,
-  ampacityA: number,
-): { readonly plate: PlateOnCircuit; readonly ruling: Ruling } | null {
-  const rulingOf = (plate: PlateOnCircuit, r: Reckoner): Ruling | null => {
-    const load = c.circuit && loadOf(c, plate, r)
-    return (load && c.circuit && c.rules.assess(c.circuit, ampacityA, [load], r)[rule]) ?? null
-  }
-  const r = reckonerFor(c.assumptions)
-  let most: PlateOnCircuit | null = null
-  let leastRoom = Number.POSITIVE_INFINITY
-  for (const plate of platesOn(c)) {
-    const ruling = rulingOf(plate, r)
-    if (!ruling) continue
-    const room = roomOf(rule, ruling)
-    if (most !== null && room >= leastRoom) continue
-    most = plate
-    leastRoom = room
-  }
-  const ruling = most && rulingOf(most, c.r)
-  return most && ruling ? { plate: most, ruling } : null
-}
-/** A hungrier machine may have a larger breaker; of everything else the least room decides. */
-const roomOf = (rule: RuleId, { demand, capacity }: Ruling): number =>
-  rule === 'breaker-rule' ? -capacity : capacity - demand
-
-/** What a rule book rules of a circuit and a machine, whatever the job. */
-function byRule(rule: RuleId, mends: NonNullable<Criterion['mends']>): Criterion {
-  return {
-    id: rule,
-    isOfSetUp: true,
-    group: null,
-    slots: CIRCUIT,
-    demandFrom: ALL_RULE_BOOKS.flatMap(({ from: of }) => of[rule].demand),
-    capacityFrom: ALL_RULE_BOOKS.flatMap(({ from: of }) => of[rule].capacity),
-    assess(c) {
-      const { circuit, supply, draw } = c
-      if (!circuit || !c.powerSource || !c.isWiredByShop) return null
-      if (rule === 'outlet-rule' && circuit.outlet === null) return null
-      if (!supply || !draw) return unknown(rule, supply ? c.drawMissing : told('supply'))
-      const ampacityA = carriedA(c)
-      if (ampacityA === null) return unknown(rule, noAmpacity(c))
-      const found = hungriestRuling(c, rule, ampacityA)
-      if (!found) return null
-      const { plate, ruling } = found
-      const { demand, capacity, source, overOn } = ruling
-      const assessment = measured(c, rule, {
-        code: plate.family === c.process.family || rule === 'breaker-rule' ? 'measured' : 'other-process',
-        params: {
-          size: circuit.conductorSize,
-          outlet: circuit.outlet ?? '',
-          process: word('plateFamily', plate.family),
-        },
-        demand,
-        capacity,
-        unit: 'A',
-        isLimit: true,
-        source,
-      })
-      return assessment.verdict === 'fails' && overOn !== undefined
-        ? { ...assessment, verdict: 'tight', code: overOn }
-        : assessment
-    },
-    mends,
-  }
-}
-const conductorRule = byRule('conductor-rule', cableMends)
-const breakerRule = byRule('breaker-rule', (_c, _d, { capacity }) => [
-  told('breaker-at-most', { size: figure(capacity ?? 0, 'A') }),
-])
-const outletRule = byRule('outlet-rule', (_c, _d, { demand }) => [
-  told('outlet-of', { size: figure(demand ?? 0, 'A') }),
-])
 
 const leastVolts = calculation({
   id: 'least-volts',
@@ -436,7 +288,10 @@ function cordMends(c: Capability, d: Demand): readonly Mend[] {
   const I_1 = inputCurrentA(draw, I_2)
   const r = reckonerFor(c.assumptions)
   const least = circuit.voltageV * (1 - c.assumptions.voltsLostMostPct / 100)
+  // A cord of 16 mm² goes into no plug of 16 A.
+  const plugMm2 = circuit.outlet === null ? null : (outletOf(rules, circuit.outlet)?.cordMostMm2 ?? null)
   const size = rules.conductorSizes.find((one) => {
+    if (plugMm2 !== null && (readConductor(one)?.areaMm2 ?? 0) > plugMm2) return false
     const carries = rules.cordA(one, circuit.phases)?.value ?? 0
     const way = { ...wayOf(c, circuit), cord: { ...cord, size: one } }
     const arrives = voltsAtMachineV(rules, way, I_1, r) ?? 0
@@ -447,24 +302,12 @@ function cordMends(c: Capability, d: Demand): readonly Mend[] {
   return [{ ...told('cord-of', { size, length: figure(cord.lengthMm, 'mm length') }), patch }]
 }
 
-const cordRating = calculation({
-  id: 'cord-rating',
-  title: 'What the cord carries, laid out straight',
-  symbol: 'A_x',
-  unit: 'A',
-  expression: 'A_x',
-  method: 'row of the rule book’s table for this size',
-  inputs: { A_x: input('of the table', 'A', computed('rule book')) },
-  compute: ({ A_x }) => A_x,
-  source: computed('rule book'),
-})
-
 const extensionCord: Criterion = {
   id: 'cord',
   group: null,
   slots: CIRCUIT,
   demandFrom: [effectiveInput],
-  capacityFrom: [cordRating],
+  capacityFrom: [cordReading],
   alsoFrom: [jobDuty, mostWanted],
   assess(c, d) {
     const { circuit, draw, cord, rules, r } = c
@@ -474,7 +317,7 @@ const extensionCord: Criterion = {
     return measured(c, 'cord', {
       params: { size: cord.size, length: figure(cord.lengthMm, 'mm length') },
       demand: effectiveInputA(draw, drawnA(c, d.hungriest.wantedA, r), d.dutyPct, r),
-      capacity: r.take(cordRating, { A_x: carries.value }, () => ({
+      capacity: r.take(cordReading, { A_x: carries.value }, () => ({
         A_x: { name: cord.size, source: carries.source },
       })),
       unit: 'A',
@@ -485,16 +328,6 @@ const extensionCord: Criterion = {
   mends: (c, d) => (d ? cordMends(c, d) : []),
 }
 
-const inrushOf = calculation({
-  id: 'inrush',
-  title: 'Inrush when it is switched on',
-  symbol: 'I_i',
-  unit: 'A',
-  expression: 'n * I_1max',
-  inputs: { n: assumed('inrushTimes'), I_1max: greatestInput },
-  compute: ({ n, I_1max }) => n * I_1max,
-  source: commonPractice('common practice: the plate gives none'),
-})
 const inrushOfPlate = calculation({
   id: 'inrush-of-plate',
   title: 'Inrush when it is switched on',
@@ -525,17 +358,16 @@ const inrush: Criterion = {
   isOfSetUp: true,
   group: null,
   slots: CIRCUIT,
-  demandFrom: [inrushOf, inrushOfPlate],
+  demandFrom: [inrushOfPlate],
   capacityFrom: [magnetHolds],
   assess(c) {
-    const { circuit, supply, draw, powerSource, breaker, r } = c
+    const { circuit, supply, powerSource, breaker, r } = c
     const { magnetic } = breaker
-    if (!circuit || !supply || !draw || !powerSource || magnetic === null) return null
-    const plateA = powerSource.inrushA
-    const demand =
-      plateA === null
-        ? r.take(inrushOf, { I_1max: greatestInputA(supply, draw, r) })
-        : r.take(inrushOfPlate, { I_i: plateA })
+    if (!circuit || !supply || !powerSource || magnetic === null) return null
+    // Soft starts take twice their current, transformers twelve times: a guess would call either wrong.
+    if (powerSource.inrushA === null)
+      return unknown('inrush', told('inrush-not-given', { source: powerSource.name }))
+    const demand = r.take(inrushOfPlate, { I_i: powerSource.inrushA })
     const capacity = r.take(magnetHolds, { m: magnetic.low, I_n: circuit.breakerA })
     const found = measured(c, 'inrush', {
       demand,
@@ -556,9 +388,7 @@ export const SUPPLY_CRITERIA: readonly Criterion[] = [
   supplySetting,
   breakerHolds,
   cable,
-  conductorRule,
-  breakerRule,
-  outletRule,
+  ...WIRING_RULES,
   inrush,
   volts,
   extensionCord,

@@ -10,7 +10,7 @@ const APPROVED: readonly string[] = ['structural', 'leak-tight', 'code-bound']
 
 /** @returns codes in the order in which they are shown; words give each its topic and sentence */
 export function cautionsFor(
-  { process, tungsten, powerSource, wire, generator, hangsOn }: Capability,
+  { process, tungsten, powerSource, wire, generator, hangsOn, rules, circuit, feeders }: Capability,
   { hungriest, job }: Demand,
 ): readonly Told[] {
   const shade = lensShade(process.family, hungriest.wantedA)
@@ -32,6 +32,7 @@ export function cautionsFor(
           source: LENS_SHADE_SOURCE.text,
         }),
     told('power'),
+    ...(circuit && generator === null ? rules.remarks(circuit, feeders) : []).map((remark) => told(remark)),
     (generator !== null || hangsOn?.kind === 'engine') && told('generator-outdoors'),
     generator !== null &&
       generator.steadyWave !== true &&

@@ -4,7 +4,7 @@ import { explainWeld } from '../criteria/explain.ts'
 import { type FitInput, fitJob, planJob, sidesOf } from './fit.ts'
 import { weldAdvice } from './weldAdvice.ts'
 
-const unchanged = { assumptions: {} }
+const unchanged = { assumptions: {}, filletRule: 'd1.1' as const }
 const NO_MONEY = { wire: null, summary: null }
 const post = demoInput('press-screw-post')
 
@@ -89,7 +89,7 @@ describe('the size of a fillet', () => {
     // By hand: 100 g of metal of 120 g of wire at 50 a 5 kg; 900 s of arc is 0.25 h.
     const summary = { ...known, metalG: 100, fillerG: 120, arcS: 900 }
     const wire = { ...post.wire, packagePrice: 50, packageG: 5000 }
-    const shop = { assumptions: { labourPerHour: 32 } }
+    const shop = { assumptions: { labourPerHour: 32 }, filletRule: 'd1.1' as const }
     const over = (money: Parameters<typeof weldAdvice>[2]) =>
       weldAdvice(one, post.job, money, shop).fillet?.overWeld?.extraCost
     // 1.20 + 8.00 for the whole; 16/25 of it need not have been welded.

@@ -5,15 +5,11 @@ import { type Assumptions, assumptionsOf, type ChangedAssumptions } from '../ass
 import { type Reckoner, reckonerFor } from '../calculation/reckoner.ts'
 import { weldFiguresOf } from '../demand/weldFigures.ts'
 import type { Wire } from '../model/equipment.ts'
+import type { Shop } from '../model/shop.ts'
 import { settleJoint } from '../model/contradictions.ts'
 import type { Job, Joint } from '../model/job.ts'
 import { commonPractice, type Source } from '../basis/source.ts'
-import {
-  largestFilletAlongEdgeMm,
-  LARGEST_FILLET_SOURCE,
-  minimumFilletMm,
-  MINIMUM_FILLET_SOURCE,
-} from '../reference/filletSizes.ts'
+import { FILLET_SIZES, type FilletRule } from '../reference/filletSizes.ts'
 import { type PairAdvice, pairAdvice } from '../reference/pairs.ts'
 import { isFillet, legsMm } from '../trade/geometry.ts'
 import { thickerMm, thinnerMm } from '../trade/groove.ts'
@@ -117,12 +113,18 @@ function overWeld(
   return { timesMetal, extraG, extraCost: cost === null ? null : extraG * cost }
 }
 
-function filletAdvice(joint: Joint, job: Job, money: Money, assumptions: Assumptions): FilletAdvice {
+function filletAdvice(
+  joint: Joint,
+  job: Job,
+  money: Money,
+  assumptions: Assumptions,
+  rule: FilletRule,
+): FilletAdvice {
   const { a, b } = legsMm(joint)
   const thinner = thinnerMm(joint)
   // No table asks for a weld larger than the thinner part.
-  const minimumMm = Math.min(minimumFilletMm(thickerMm(joint)), thinner)
-  const largestMm = joint.kind === 'lap' ? largestFilletAlongEdgeMm(joint.thicknessAMm) : null
+  const minimumMm = Math.min(rule.leastLegMm(thickerMm(joint)), thinner)
+  const largestMm = joint.kind === 'lap' ? rule.largestAlongEdgeMm(joint.thicknessAMm) : null
   const beadAsWideMm = thinner / Math.SQRT2
   const byCode = job.sizing === 'code-table' || job.quality === 'code-bound' || job.quality === 'structural'
   const recommendedMm = Math.min(byCode ? minimumMm : beadAsWideMm, largestMm ?? Infinity)
@@ -141,25 +143,27 @@ function filletAdvice(joint: Joint, job: Job, money: Money, assumptions: Assumpt
     throatMm: (a * b) / Math.hypot(a, b),
     verdict,
     code,
-    source: tooLarge ? LARGEST_FILLET_SOURCE : byCode ? MINIMUM_FILLET_SOURCE : SHOP_RULE,
+    source: tooLarge ? rule.largestSource : byCode ? rule.leastSource : SHOP_RULE,
     overWeld: over,
   }
 }
 
 /**
  * @param money what a gram of weld metal costs, from the fit of the job; leave `summary` null where there is none
- * @param shop whose assumptions hold
+ * @param shop whose assumptions and whose code hold
  * @returns figures and codes; words are made of them elsewhere
  */
 export function weldAdvice(
   joint: Joint,
   job: Job,
   money: Money,
-  shop: { readonly assumptions: ChangedAssumptions },
+  shop: { readonly assumptions: ChangedAssumptions; readonly filletRule: Shop['filletRule'] },
 ): WeldAdvice {
   const assumptions = assumptionsOf(shop)
   return {
-    fillet: isFillet(joint) ? filletAdvice(joint, job, money, assumptions) : null,
+    fillet: isFillet(joint)
+      ? filletAdvice(joint, job, money, assumptions, FILLET_SIZES[shop.filletRule])
+      : null,
     pair: pairAdvice(joint.materialA, joint.materialB, serviceOf(job, joint)),
     wants: wantsOf(settleJoint(joint).joint, job, reckonerFor(assumptions)),
   }

@@ -41,7 +41,7 @@ const OUTLETS = [
   '63 A, 400 V, IEC 60309',
 ]
 const CONDUCTOR_METALS = ['copper', 'aluminium'] as const
-const BREAKER_KINDS = ['b', 'c', 'd', 'mccb'] as const
+const BREAKER_KINDS = ['b', 'c', 'd', 'mccb', 'gg'] as const
 
 /** A breaker and the cable behind it: of a branch circuit, or of what feeds a panel. */
 export const runShape = {
@@ -66,7 +66,7 @@ export const runShape = {
     .meta(field('Conductor', { words: { copper: 'copper', aluminium: 'aluminium' } })),
   /** How the cable lies, by the letters of IEC 60364-5-52; null takes what is usual in the rule book. */
   method: z
-    .enum(['A1', 'A2', 'B1', 'B2', 'C'])
+    .enum(['A1', 'A2', 'B1', 'B2', 'C', 'D1', 'D2', 'E', 'F'])
     .nullable()
     .meta(
       field('Cable lies', {
@@ -77,6 +77,10 @@ export const runShape = {
           B1: 'wires in conduit on a wall (B1)',
           B2: 'cable in conduit on a wall (B2)',
           C: 'cable clipped to a wall (C)',
+          D1: 'cable in a duct in the ground (D1)',
+          D2: 'cable in the ground (D2)',
+          E: 'cable in free air or on a tray (E)',
+          F: 'single-core cables touching, in free air (F)',
         },
       }),
     ),
@@ -106,7 +110,13 @@ export const runShape = {
     .meta(
       field('Kind of breaker', {
         empty: 'as is usual',
-        words: { b: 'B, IEC 60898-1', c: 'C, IEC 60898-1', d: 'D, IEC 60898-1', mccb: 'IEC 60947-2' },
+        words: {
+          b: 'B, IEC 60898-1',
+          c: 'C, IEC 60898-1',
+          d: 'D, IEC 60898-1',
+          mccb: 'IEC 60947-2',
+          gg: 'gG fuse, IEC 60269',
+        },
       }),
     ),
 }

@@ -6,6 +6,7 @@ import { field } from './field.ts'
 import { idSchema, nameSchema } from './fields.ts'
 
 export const ALUMINIUM_TIPS = ['one-over', 'as-wire'] as const
+export const FILLET_RULES = ['d1.1', 'en-1993'] as const
 
 const changedSchema = z.partialRecord(z.enum(ASSUMPTION_KEYS), z.number()).check((ctx) => {
   for (const [key, value] of Object.entries(ctx.value)) {
@@ -46,6 +47,15 @@ export const shopSchema = z.strictObject({
     field('Contact tip for aluminium', {
       words: { 'one-over': 'one size over: it swells', 'as-wire': 'the wire’s own: better contact' },
       help: 'Aluminium swells as it heats and may stick in a tip of its own size; others hold that a wider tip makes poor contact. Both schools weld.',
+    }),
+  ),
+  /** By which code the least and the largest fillet go. */
+  filletRule: z.enum(FILLET_RULES).meta(
+    field('Least fillet by', {
+      words: {
+        'd1.1': 'AWS D1.1: a leg by the thicker part',
+        'en-1993': 'EN 1993-1-8: a throat of 3 mm and more',
+      },
     }),
   ),
   /** Only what the shop has changed from the default. */

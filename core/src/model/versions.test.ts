@@ -94,7 +94,7 @@ describe('files of every version', () => {
     const assumptions = { workingWindowPct: 12, singlePassSprayMm: 7, largestPassLegWireMm: 9, idleW: 30 }
     expect(upcastRecord('shop', 2, { id: 's', assumptions })).toEqual({
       ok: true,
-      value: { id: 's', assumptions: { windowLowPct: 12, layerSprayMm: 7, idleW: 30 } },
+      value: { id: 's', filletRule: 'd1.1', assumptions: { windowLowPct: 12, layerSprayMm: 7, idleW: 30 } },
     })
     expect(upcastRecord('shop', 2, { id: 's', assumptions: 'none' })).toMatchObject({
       value: { assumptions: 'none' },
@@ -146,7 +146,7 @@ describe('records', () => {
   it('half typed are carried up as far as they go', () => {
     expect(upcastRecord('shop', 1, { name: 'G' })).toEqual({
       ok: true,
-      value: { name: 'G', locale: 'en-US' },
+      value: { name: 'G', locale: 'en-US', filletRule: 'd1.1' },
     })
   })
 

@@ -84,6 +84,8 @@ const RENAMED_ASSUMPTIONS: ReadonlyMap<string, string | null> = new Map([
   ['stickFactor', null],
   ['usualStickMm', null],
   ['stickThickestMm', null],
+  // An inrush that no plate gives is not guessed.
+  ['inrushTimes', null],
 ])
 function renamed(assumptions: unknown): unknown {
   if (!isFields(assumptions)) return assumptions
@@ -147,6 +149,12 @@ const UPCASTERS: Readonly<Record<RecordKind, readonly Upcaster[]>> = {
     (shop) => ('assumptions' in shop ? { ...shop, assumptions: renamed(shop['assumptions']) } : shop),
     // Until then the current of a stick was a factor of the plate's.
     (shop) => ('assumptions' in shop ? { ...shop, assumptions: renamed(shop['assumptions']) } : shop),
+    // Until then an inrush was guessed, and the least fillet was that of one code for everybody.
+    (shop) => ({
+      filletRule: shop['ruleBook'] === 'international' ? 'en-1993' : 'd1.1',
+      ...shop,
+      ...('assumptions' in shop ? { assumptions: renamed(shop['assumptions']) } : {}),
+    }),
   ],
   // Until then every conductor was read at 75 °C.
   circuit: [
@@ -315,6 +323,9 @@ const TRADE_SETTINGS = { ...SUPPLIES, shop: 5 } as const
 /** Since rolls have several grooves, machines programs, and set-ups a measured clamp. */
 const SEVERAL = { part: 3, 'power-source': 6, 'set-up': 5 } as const
 
+/** Since a shop chooses by which code its least fillet goes. */
+const OWN_CODE = { ...SEVERAL, shop: 6 } as const
+
 /** By kind of file, for each of its versions the versions of the records in it; a kind that is not named has 1. */
 const FILES = {
   'brannik-shop': [
@@ -328,6 +339,7 @@ const FILES = {
     { ...OPERATING_POINT, ...SUPPLIES },
     { ...OPERATING_POINT, ...TRADE_SETTINGS },
     { ...OPERATING_POINT, ...TRADE_SETTINGS, ...SEVERAL },
+    { ...OPERATING_POINT, ...TRADE_SETTINGS, ...OWN_CODE },
   ],
   'brannik-catalogue': [
     {},
@@ -351,6 +363,7 @@ const FILES = {
     { ...OPERATING_POINT, ...SUPPLIES },
     { ...OPERATING_POINT, ...TRADE_SETTINGS },
     { ...OPERATING_POINT, ...TRADE_SETTINGS, ...SEVERAL },
+    { ...OPERATING_POINT, ...TRADE_SETTINGS, ...OWN_CODE },
   ],
 } as const satisfies Readonly<Record<string, readonly Partial<Record<RecordKind, number>>[]>>
 export type FileFormat = keyof typeof FILES

@@ -118,6 +118,7 @@ describe('mends of a supply', () => {
       conductorSize,
       columnC: 60,
       lengthMm: 15_000,
+      outlet: null,
       panelId: null,
     }
     expect(verdictOn(c, d, { ...pulled, breakerA })).toBe('fits')

@@ -5,7 +5,9 @@ import { SUPPLY_TOLERANCE } from '../capability/supplyFor.ts'
 import { circuitCarries } from '../criteria/carries.ts'
 import type { Assessment } from '../criteria/criterion.ts'
 import { mendsOf } from '../criteria/index.ts'
-import { machineLoads, SUPPLY_CRITERIA } from '../criteria/supply.ts'
+import { isJudged } from '../criteria/judged.ts'
+import { SUPPLY_CRITERIA } from '../criteria/supply.ts'
+import { machineLoads } from '../criteria/wiringRules.ts'
 import type { Demand } from '../demand/demand.ts'
 import type { Circuit } from '../model/equipment.ts'
 import { shortestPauseS } from '../duty/shortestPause.ts'
@@ -47,9 +49,9 @@ export type PowerMend = {
   | { readonly kind: 'leads'; readonly size: string; readonly lengthMm: number }
 )
 
-/** What concerns the supply, and nothing else of a set-up. */
+/** What concerns the supply, and nothing else of a set-up; an inrush that no plate gives speaks neither way. */
 export const supplyFindings = (c: Capability, d: Demand): readonly Assessment[] =>
-  SUPPLY_CRITERIA.flatMap((criterion) => criterion.assess(c, d) ?? [])
+  SUPPLY_CRITERIA.flatMap((criterion) => criterion.assess(c, d) ?? []).filter(isJudged)
 const verdictOn = (c: Capability, d: Demand): Verdict =>
   worstVerdict(supplyFindings(c, d).map(({ verdict }) => verdict))
 

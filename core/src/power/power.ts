@@ -2,7 +2,7 @@
 import { type Capability, capabilityOf } from '../capability/capability.ts'
 import { chosenOf } from '../capability/slots.ts'
 import type { Assessment } from '../criteria/criterion.ts'
-import { machineLoads } from '../criteria/supply.ts'
+import { machineLoads } from '../criteria/wiringRules.ts'
 import { type Demand, demandOf } from '../demand/demand.ts'
 import type { Circuit, SetUp } from '../model/equipment.ts'
 import type { Job } from '../model/job.ts'

@@ -72,7 +72,7 @@ const groupAsked = calculation({
   inputs: {
     I_m: {
       ...input('machines, by the rule', 'A', computed('rule book')),
-      from: ALL_RULE_BOOKS.flatMap((book) => book.from['conductor-rule'].demand.map(({ id }) => id)),
+      from: ALL_RULE_BOOKS.flatMap((book) => book.from['conductor-rule']?.demand.map(({ id }) => id) ?? []),
     },
     I_o: listOf('each other load, running', 'A', dataPlate('other load')),
   },

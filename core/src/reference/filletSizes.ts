@@ -1,5 +1,6 @@
 /** The smallest fillet that a code lets stand, by the thicker part, and the largest along an edge. */
-import { standard } from '../basis/source.ts'
+import { commonPractice, type Source, standard } from '../basis/source.ts'
+import type { Shop } from '../model/shop.ts'
 
 const INCH = 25.4
 const ROWS: readonly { readonly upToMm: number; readonly legMm: number }[] = [
@@ -9,13 +10,31 @@ const ROWS: readonly { readonly upToMm: number; readonly legMm: number }[] = [
 ]
 const ABOVE_MM = (5 * INCH) / 16
 
-export const MINIMUM_FILLET_SOURCE = standard('AWS D1.1, minimum fillet weld sizes', true)
-export const LARGEST_FILLET_SOURCE = standard('AWS D1.1, largest fillet along an edge', true)
+/** EN 1993-1-8, 4.5.2: no throat that carries is thinner. */
+const LEAST_THROAT_MM = 3
 
-/** @returns mm; never more than the thinner part asks the welder to melt */
-export const minimumFilletMm = (thickerMm: number): number =>
-  ROWS.find(({ upToMm }) => thickerMm <= upToMm + 1e-6)?.legMm ?? ABOVE_MM
+/** What a code says of a fillet's size. */
+export interface FilletRule {
+  /** Least leg by the thicker part, mm; never more than the thinner part asks the welder to melt. */
+  leastLegMm(thickerMm: number): number
+  readonly leastSource: Source
+  /** Largest leg along an edge, mm. */
+  largestAlongEdgeMm(edgeMm: number): number
+  readonly largestSource: Source
+}
 
-/** Along an edge: the edge itself below 1/4 in, else 1/16 in less, so that the edge can still be seen. */
-export const largestFilletAlongEdgeMm = (edgeMm: number): number =>
-  edgeMm < INCH / 4 - 1e-6 ? edgeMm : edgeMm - INCH / 16
+export const FILLET_SIZES: Readonly<Record<Shop['filletRule'], FilletRule>> = {
+  'd1.1': {
+    leastLegMm: (thickerMm) => ROWS.find(({ upToMm }) => thickerMm <= upToMm + 1e-6)?.legMm ?? ABOVE_MM,
+    leastSource: standard('AWS D1.1, minimum fillet weld sizes', true),
+    // The edge itself below 1/4 in, else 1/16 in less, so that the edge can still be seen.
+    largestAlongEdgeMm: (edgeMm) => (edgeMm < INCH / 4 - 1e-6 ? edgeMm : edgeMm - INCH / 16),
+    largestSource: standard('AWS D1.1, largest fillet along an edge', true),
+  },
+  'en-1993': {
+    leastLegMm: () => LEAST_THROAT_MM * Math.SQRT2,
+    leastSource: standard('EN 1993-1-8, 4.5.2(2): throat of at least 3 mm', true),
+    largestAlongEdgeMm: (edgeMm) => edgeMm,
+    largestSource: commonPractice('common practice: throat up to 0.7 of the thinner part'),
+  },
+}

@@ -1,6 +1,6 @@
 import { MATERIAL_IDS, type MaterialId } from '../model/material.ts'
 import { describe, expect, it } from 'vitest'
-import { largestFilletAlongEdgeMm, minimumFilletMm } from './filletSizes.ts'
+import { FILLET_SIZES } from './filletSizes.ts'
 import { MATERIALS, materialOf } from './materials.ts'
 import { pairAdvice, type Service } from './pairs.ts'
 import { pipeOf, schedulesOf } from './pipes.ts'
@@ -37,11 +37,11 @@ describe('fillet sizes, AWS D1.1 (from memory)', () => {
     [3 / 4, 1 / 4],
     [1, 5 / 16],
   ])('thicker part %f in: at least %f in', (thickerIn, legIn) => {
-    expect(minimumFilletMm(thickerIn * 25.4)).toBeCloseTo(legIn * 25.4, 9)
+    expect(FILLET_SIZES['d1.1'].leastLegMm(thickerIn * 25.4)).toBeCloseTo(legIn * 25.4, 9)
   })
   it('along an edge: the edge itself below 1/4 in, 1/16 less from there', () => {
-    expect(largestFilletAlongEdgeMm(4.7625)).toBe(4.7625)
-    expect(largestFilletAlongEdgeMm(9.525)).toBeCloseTo(7.9375, 9)
+    expect(FILLET_SIZES['d1.1'].largestAlongEdgeMm(4.7625)).toBe(4.7625)
+    expect(FILLET_SIZES['d1.1'].largestAlongEdgeMm(9.525)).toBeCloseTo(7.9375, 9)
   })
 })
 

@@ -19,3 +19,7 @@ export const usualRuleBook = (unitSystem: Shop['unitSystem']): Shop['ruleBook'] 
   if (!found) throw new Error(`no rule book is usual in ${unitSystem} units`)
   return found
 }
+
+/** @returns the code by which those size fillets who measure so */
+export const usualFilletRule = (unitSystem: Shop['unitSystem']): Shop['filletRule'] =>
+  RULE_BOOKS[usualRuleBook(unitSystem)].filletRule

@@ -60,3 +60,14 @@ export const outletReading = calculation({
   compute: ({ I_o }) => I_o,
   source: dataPlate('circuit'),
 })
+export const cordReading = calculation({
+  id: 'cord-rating',
+  title: 'What the cord carries, laid out straight',
+  symbol: 'A_x',
+  unit: 'A',
+  expression: 'A_x',
+  method: 'row of the rule book’s table for this size',
+  inputs: { A_x: input('of the table', 'A', computed('rule book')) },
+  compute: ({ A_x }) => A_x,
+  source: computed('rule book'),
+})

@@ -45,8 +45,19 @@ export interface Load {
 }
 
 /** What rules are asked about, whatever the book. */
-export const RULE_IDS = ['conductor-rule', 'breaker-rule', 'outlet-rule'] as const
+export const RULE_IDS = [
+  'conductor-rule',
+  'breaker-rule',
+  'breaker-load-rule',
+  'outlet-rule',
+  'outlet-breaker-rule',
+  'cord-breaker-rule',
+] as const
 export type RuleId = (typeof RULE_IDS)[number]
+
+/** What a book has said of a circuit besides: no verdict rests on it. */
+export const REMARK_IDS = ['residual-current', 'discrimination'] as const
+export type RemarkId = (typeof REMARK_IDS)[number]
 
 /** A demand held against a limit of the rules, A. */
 export interface Ruling {
@@ -65,10 +76,47 @@ export interface Service {
 
 export interface Outlet {
   readonly name: string
+  /** What else it is called. */
+  readonly also: readonly string[]
   readonly ratedA: number
-  readonly voltageV: number
+  /** Volts of the circuits that it is made for, from and to. */
+  readonly rangeV: readonly [leastV: number, mostV: number]
   readonly phases: 1 | 3
+  /** Thickest flexible conductor that its plug has terminals for, mm²; null where the book does not say. */
+  readonly cordMostMm2: number | null
 }
+
+/** What surrounds the name of an outlet, and what stands behind it on the part itself: `NEMA 6-50R` is a 6-50. */
+const plainName = (text: string): string =>
+  text
+    .toLowerCase()
+    .replace(/nema|outlet|socket|receptacle|,/g, '')
+    .replace(/\s+/g, '')
+    .replace(/(\d)[rp]$/, '$1')
+
+/**
+ * @param printed as people write it: `NEMA 6-50`, `6-50R`, `CEE 32 A 400 V`, `CEE 7/4`
+ * @returns null for one that the book does not have
+ * @example outletOf(northAmerican, '6-50R')?.ratedA // 50
+ */
+export const outletOf = ({ outlets }: Pick<RuleBook, 'outlets'>, printed: string): Outlet | null =>
+  outlets.find(({ name, also }) => [name, ...also].some((one) => plainName(one) === plainName(printed))) ??
+  null
+
+/** @returns the smallest outlet of the book that is made for these volts and no smaller; null where there is none */
+export const smallestOutlet = (
+  { outlets }: Pick<RuleBook, 'outlets'>,
+  ratedA: number,
+  { voltageV, phases }: Service,
+): Outlet | null =>
+  outlets
+    .filter((outlet) => outlet.ratedA >= ratedA - 1e-9 && isMadeFor(outlet, { voltageV, phases }))
+    .reduce<Outlet | null>((best, one) => (best === null || one.ratedA < best.ratedA ? one : best), null)
+
+export const isMadeFor = (
+  { rangeV: [leastV, mostV], phases }: Outlet,
+  circuit: Pick<Circuit, 'voltageV' | 'phases'>,
+): boolean => phases === circuit.phases && circuit.voltageV >= leastV && circuit.voltageV <= mostV
 
 export interface RuleBook {
   readonly id: string
@@ -77,6 +125,8 @@ export interface RuleBook {
   readonly note: string
   /** Who measures so is wired by it in most places. */
   readonly unitSystem: Shop['unitSystem']
+  /** The code by which fillets are sized in most places where it is in force. */
+  readonly filletRule: Shop['filletRule']
   /** What comes out of the wall where it is in force. */
   readonly services: readonly Service[]
   /** Outlets that are usual, each with its breaker and cable. */
@@ -92,8 +142,8 @@ export interface RuleBook {
   breaker(kind: Circuit['breakerKind']): BreakerModel
   /** @returns null for a size, a metal or a way to lie that the book does not have */
   ampacity(wiring: Wiring): Ampacity | null
-  /** Resistance of a conductor as its size is printed, Ω/km; null for one that the book does not have. */
-  ohmPerKm(conductorSize: string, metal: Circuit['metal']): Ruled | null
+  /** Resistance of a conductor as its size is printed, Ω/km; null for one that the book does not have. Of a cord it is *flexible*. */
+  ohmPerKm(conductorSize: string, metal: Circuit['metal'] | 'flexible'): Ruled | null
   /** Continuous current of a flexible cord as its size is printed, A, with two loaded conductors or with three; null for one that the book does not have. */
   cordA(conductorSize: string, phases: 1 | 3): Ruled | null
   /** Largest breaker that may protect the machine, beyond which it needs protection of its own; null where nothing is ruled. */
@@ -104,17 +154,23 @@ export interface RuleBook {
   conductorA(loads: readonly Load[], r: Reckoner): Ruled
   /**
    * @param ampacityA what the conductor carries
+   * @param cordA what the extension cord behind its outlet carries; null for none
    * @returns what the rules say of a circuit with these machines, by rule; what does not apply is left out
    */
   assess(
     circuit: Circuit,
     ampacityA: number,
     loads: readonly Load[],
+    cordA: number | null,
     r: Reckoner,
   ): Readonly<Partial<Record<RuleId, Ruling>>>
-  /** The calculations that end in demand and capacity. */
+  /** What else whoever plans such a circuit is to be told: codes of their sentences. */
+  remarks(circuit: Circuit, above: readonly Pick<Circuit, 'breakerA'>[]): readonly RemarkId[]
+  /** The calculations that end in demand and capacity, of what it rules. */
   readonly from: Readonly<
-    Record<RuleId, { readonly demand: readonly Calculation[]; readonly capacity: readonly Calculation[] }>
+    Partial<
+      Record<RuleId, { readonly demand: readonly Calculation[]; readonly capacity: readonly Calculation[] }>
+    >
   >
 }
 

@@ -13,6 +13,7 @@ const orchard: RuleBook = {
   name: 'Orchard rules',
   note: '',
   unitSystem: 'imperial',
+  filletRule: 'd1.1',
   services: [],
   usualCircuits: [],
   columnsC: [75],
@@ -31,14 +32,14 @@ const orchard: RuleBook = {
   breakerMostForA: () => null,
   breakerUsualA: ({ i1MaxA }) => i1MaxA,
   conductorA: (loads) => ({ value: loads.reduce((sum, { i1MaxA }) => sum + i1MaxA, 0), source }),
-  assess: ({ breakerA }, ampacityA, loads, r) => ({
+  assess: ({ breakerA }, ampacityA, loads, _cordA, r) => ({
     'conductor-rule': { demand: orchard.conductorA(loads, r).value, capacity: ampacityA, source },
     'breaker-rule': { demand: breakerA, capacity: ampacityA, source },
   }),
+  remarks: () => [],
   from: {
     'conductor-rule': { demand: [], capacity: [] },
     'breaker-rule': { demand: [], capacity: [] },
-    'outlet-rule': { demand: [], capacity: [] },
   },
 }
 
@@ -57,7 +58,7 @@ it('answers for conductor and breaker, and what it has no rule for is left out',
     price: null,
   }
   const load = { i1MaxA: 12, i1EffA: null, dutyPct: 40 }
-  expect(orchard.assess(circuit, 10, [load, load], UNTRACED)).toEqual({
+  expect(orchard.assess(circuit, 10, [load, load], null, UNTRACED)).toEqual({
     'conductor-rule': { demand: 24, capacity: 10, source },
     'breaker-rule': { demand: 30, capacity: 10, source },
   })

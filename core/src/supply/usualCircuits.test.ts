@@ -3,6 +3,7 @@ import { expect, it } from 'vitest'
 import { assumptionsOf } from '../assumptions/assume.ts'
 import { reckonerFor } from '../calculation/reckoner.ts'
 import { ALL_RULE_BOOKS, ruleBookOf, usualRuleBook } from './index.ts'
+import { isMadeFor, outletOf } from './ruleBook.ts'
 
 const r = reckonerFor(assumptionsOf({ assumptions: {} }))
 
@@ -16,6 +17,11 @@ it.each(ALL_RULE_BOOKS.map((book) => [book.id, book] as const))(
       // NEC 240.4(D) and 110.14(C); IEC 60364-4-43, 433.1: no breaker above what its cable carries.
       expect(book.ampacity(circuit)?.value, circuit.name).toBeGreaterThanOrEqual(circuit.breakerA)
       expect(book.conductorA([], r).value).toBe(0)
+      // An outlet is one of the book's, made for these volts, and no weaker than its breaker.
+      if (circuit.outlet === null) continue
+      const outlet = outletOf(book, circuit.outlet)
+      expect(outlet && isMadeFor(outlet, circuit), circuit.name).toBe(true)
+      expect(outlet?.ratedA, circuit.name).toBeGreaterThanOrEqual(circuit.breakerA)
     }
   },
 )

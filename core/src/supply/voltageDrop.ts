@@ -88,7 +88,7 @@ export function voltsAtMachineV(
   const cable = hasCable
     ? rules.ohmPerKm(circuit.conductorSize, circuit.metal)
     : { value: 0, source: dataPlate('generator') }
-  const extension = cord && rules.ohmPerKm(cord.size, 'copper')
+  const extension = cord && rules.ohmPerKm(cord.size, 'flexible')
   if (!cable || (cord && !extension)) return null
   const g = circuit.phases === 3 ? rootPhases(3) : 2
   const given = {

@@ -258,13 +258,13 @@ export const samplePart = <K extends PartKind>(kind: K, part: Partial<PartOf<K>>
 
 type SamplePart = Partial<Chosen> &
   Partial<Settings> &
-  Partial<Pick<Shop, 'unitSystem' | 'aluminiumTip' | 'assumptions'>>
+  Partial<Pick<Shop, 'unitSystem' | 'aluminiumTip' | 'filletRule' | 'assumptions'>>
 
 /** A wire set-up of circuit, source, gun, wire and gas that go together; other places are empty. */
 export function sampleCapability(part: SamplePart = {}): Capability {
   const { process = 'gmaw-short', polarity = 'dcep', start = null, electronicsNear = false } = part
   const { stickOutMm = null, flowLPerMin = null, linksSetV = null } = part
-  const { unitSystem = 'imperial', aluminiumTip = 'one-over', assumptions = {} } = part
+  const { unitSystem = 'imperial', aluminiumTip = 'one-over', filletRule = 'd1.1', assumptions = {} } = part
   const shop: Shop = {
     id: 's',
     name: 's',
@@ -273,6 +273,7 @@ export function sampleCapability(part: SamplePart = {}): Capability {
     ruleBook: 'north-american',
     currency: 'USD',
     aluminiumTip,
+    filletRule,
     assumptions,
   }
   const circuit: Circuit = {

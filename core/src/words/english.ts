@@ -134,7 +134,11 @@ export const ENGLISH: Language = {
     cable: 'Cable, this job',
     'conductor-rule': 'Cable, by the rule',
     'breaker-rule': 'Breaker, by the rule',
+    'breaker-load-rule': 'Breaker, load by the rule',
     'outlet-rule': 'Outlet',
+    'outlet-breaker-rule': 'Breaker before the outlet',
+    'cord-breaker-rule': 'Breaker before the cord',
+    'outlet-supply': 'Outlet for this supply',
     volts: 'Volts at the machine',
     cord: 'Extension cord',
     inrush: 'Switching on',
@@ -233,7 +237,11 @@ export const ENGLISH: Language = {
     cable: 'cable',
     'conductor-rule': 'cable, rule',
     'breaker-rule': 'breaker, rule',
+    'breaker-load-rule': 'breaker, load',
     'outlet-rule': 'outlet',
+    'outlet-breaker-rule': 'breaker, outlet',
+    'cord-breaker-rule': 'breaker, cord',
+    'outlet-supply': 'outlet',
     volts: 'volts',
     cord: 'cord',
     inrush: 'inrush',
@@ -350,6 +358,21 @@ export const ENGLISH: Language = {
       measured: 'The plate asks for {demand}; the outlet, {outlet}, is rated {capacity}.',
       'other-process':
         'By {process}, which asks most, the plate asks for {demand}; the outlet, {outlet}, is rated {capacity}.',
+    },
+    'breaker-load-rule': {
+      measured: 'The machine draws {demand} by its plate; the breaker is {capacity}',
+      'other-process': 'By {process} the machine draws {demand} by its plate; the breaker is {capacity}',
+    },
+    'outlet-breaker-rule': {
+      measured: 'The breaker is {demand}; the outlet, {outlet}, is rated {capacity}',
+    },
+    'cord-breaker-rule': {
+      measured:
+        'The breaker is {demand}; a cord of {cord} carries {capacity}, so the breaker must not be larger',
+    },
+    'outlet-supply': {
+      'made-for': '{outlet} is made for {gives}',
+      'other-supply': '{outlet} is not made for {gives}',
     },
     'breaker-rule': {
       measured: 'The breaker is {demand}; the rule allows up to {capacity}',
@@ -827,6 +850,9 @@ export const ENGLISH: Language = {
     'wire-for-arc': 'a wire: arc time follows from it',
     ampacity:
       'the ampacity of {size}: write it with its unit, such as 10 AWG, 2.5 mm² or 5G6; {book} has none so thin',
+    outlet:
+      'the rating of {outlet}: {book} has no such outlet. Pick one of its list, or leave it empty where the machine is wired in',
+    'inrush-not-given': 'the inrush of {source}, which its plate does not give: not judged',
     cord: 'what a cord of {size} carries: write it with its unit, such as 12/3 SJTW or 3G2.5; {book} has none so thin',
     leads: 'what leads of {size} carry: write for example 2 AWG or 35 mm²',
     'gas-for-rating': 'the gas: a gun’s rating depends on it',
@@ -905,6 +931,14 @@ export const ENGLISH: Language = {
     'eyes-unknown': {
       topic: 'Eyes',
       text: '{source} lists no lens shade for {current}. Follow the helmet’s own data; glasses under the helmet',
+    },
+    'residual-current': {
+      topic: 'Shock',
+      text: 'An outlet up to 32 A needs a residual current device of 30 mA (IEC 60364-4-41); three-phase inverters may need type B: ask the electrician',
+    },
+    discrimination: {
+      topic: 'Breakers',
+      text: 'The breaker of the panel is less than 1.6 times that of the circuit: on a short circuit both may trip',
     },
     power: {
       topic: 'Power',

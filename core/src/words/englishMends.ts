@@ -5,6 +5,10 @@ export const ENGLISH_MENDS: Templates = {
   'circuit-of': 'A circuit of {takes|or}, put in by an electrician',
   'circuit-with-breaker':
     'A circuit with a breaker of at least {size}, put in by an electrician with the cable to match',
+  'circuit-with-breaker-and-outlet':
+    'A circuit with a breaker of at least {size} and the outlet {outlet}, put in by an electrician with the cable to match',
+  'circuit-wired-in':
+    'A circuit with a breaker of at least {size}, wired in without a plug, by an electrician',
   'cable-of': 'Cable of at least {size}, by an electrician',
   'thicker-or-shorter': 'A thicker or shorter {what}',
   'cord-of': 'A cord of {size}, {length} long',
@@ -16,7 +20,8 @@ export const ENGLISH_MENDS: Templates = {
   'generator-of': 'A generator of at least {size}',
   'others-off': 'Switch off what else runs on the generator',
   'others-on-circuit-off': 'Switch off what else runs on this circuit while you weld',
-  'outlet-of': 'An outlet and plug rated for at least {size}, by an electrician',
+  'outlet-named': 'An outlet and plug {outlet}, by an electrician',
+  'wired-in': 'Wired in without a plug, by an electrician',
   'breaker-at-most': 'A breaker of at most {size} for this machine, by an electrician',
   'wire-with-program': 'A wire and a gas that the chart inside the door lists',
   'source-without-gap': 'A power source whose ranges overlap',

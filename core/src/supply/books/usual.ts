@@ -6,5 +6,6 @@ export type UsualCircuit = Omit<Circuit, 'id' | 'lengthMm'>
 
 export const usual = (
   name: string,
-  supply: Pick<Circuit, 'voltageV' | 'phases' | 'breakerA' | 'conductorSize' | 'columnC'>,
-): UsualCircuit => ({ name, ...supply, ...USUAL_RUN, held: 'owned', price: null })
+  supply: Pick<Circuit, 'voltageV' | 'phases' | 'breakerA' | 'conductorSize' | 'columnC'> &
+    Partial<Pick<Circuit, 'outlet'>>,
+): UsualCircuit => ({ name, ...USUAL_RUN, ...supply, held: 'owned', price: null })

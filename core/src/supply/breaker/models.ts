@@ -50,6 +50,37 @@ export const IEC_B = miniature('B', 3, 5)
 export const IEC_C = miniature('C', 5, 10)
 export const IEC_D = miniature('D', 10, 20)
 
+/** IEC 60269-1, gates of gG: rating and the current that melts it within 5 s, A. */
+const MELTS_IN_5_S: readonly (readonly [ratingA: number, currentA: number])[] = [
+  [16, 65],
+  [20, 85],
+  [25, 110],
+  [32, 150],
+  [40, 190],
+  [50, 250],
+  [63, 320],
+  [80, 425],
+  [100, 580],
+  [125, 715],
+]
+const GATE_S = 5
+
+/** Fuse links for cables, of the full range: they melt rather than trip. */
+export const IEC_60269_GG: BreakerModel = {
+  id: 'iec-60269-gg',
+  name: 'IEC 60269, gG fuse',
+  calibratedC: 30,
+  holds: 1.25,
+  mustTrip: 1.6,
+  testPoint(ratingA) {
+    const [gateA, currentA] = MELTS_IN_5_S.findLast(([size]) => size <= ratingA) ?? MELTS_IN_5_S[0] ?? [1, 1]
+    return { times: currentA / gateA, withinS: GATE_S }
+  },
+  // It has no magnet.
+  magnetic: null,
+  source: standard('IEC 60269-1: holds 1.25, melts at 1.6, and at some 4 to 6 within 5 s', true),
+}
+
 export const IEC_60947: BreakerModel = {
   id: 'iec-60947-2',
   name: 'IEC 60947-2, adjustable',

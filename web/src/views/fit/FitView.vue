@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import {
+  RULE_IDS,
   jointName,
   jointText,
   type LinkId,
@@ -54,9 +55,8 @@ const { print } = usePrint()
 const OF_SUPPLY: ReadonlySet<string> = new Set([
   'breaker-holds',
   'cable',
-  'conductor-rule',
-  'breaker-rule',
-  'outlet-rule',
+  ...RULE_IDS,
+  'outlet-supply',
   'inrush',
   'volts',
   'cord',

@@ -5,6 +5,7 @@ import {
   type Shop,
   SHOP_DOCUMENT_FORMAT,
   type ShopDocument,
+  usualFilletRule,
   usualRuleBook,
 } from '@brannik/core'
 
@@ -28,6 +29,7 @@ export function emptyShop(name: string, unitSystem: Shop['unitSystem']): ShopDoc
       locale: localeHere(),
       currency: 'USD',
       aluminiumTip: 'one-over',
+      filletRule: usualFilletRule(unitSystem),
       assumptions: {},
     },
     generators: [],

@@ -1,21 +1,25 @@
-/** The international rule book: IEC 60364 (5-52 for cables, 4-43 for their protection). Copper alone: aluminium is not read. */
+/** The international rule book: IEC 60364 (5-52 for cables, 4-43 for their protection). */
 import { computed, standard } from '../../../basis/source.ts'
 import { calculation, from, input, listOf } from '../../../calculation/calculation.ts'
 import { type Reckoner, UNTRACED } from '../../../calculation/reckoner.ts'
-import { IEC_60947, IEC_B, IEC_C, IEC_D } from '../../breaker/models.ts'
+import type { Circuit } from '../../../model/circuit.ts'
+import { IEC_60269_GG, IEC_60947, IEC_B, IEC_C, IEC_D } from '../../breaker/models.ts'
 import { greatestInput } from '../../inputCurrent.ts'
-import { ampacityReading, breakerReading, outletReading } from '../../readings.ts'
-import type { Load, RuleBook, Ruled } from '../../ruleBook.ts'
+import { ampacityReading, breakerReading, cordReading, outletReading } from '../../readings.ts'
+import { type Load, outletOf, type RemarkId, type RuleBook, type Ruled } from '../../ruleBook.ts'
 import {
   AMBIENT,
-  AMPACITY,
+  ampacitiesOf,
   BREAKERS_A,
   BUNCHED,
   BUNCHED_BEYOND,
+  BUNCHED_IN_GROUND,
+  BUNCHED_IN_GROUND_BEYOND,
   CORD_THREE_A,
   CORD_TWO_A,
-  METHODS,
+  GROUND,
   OHM_PER_KM,
+  type Method,
   OUTLETS,
   SERVICES,
   PVC_C,
@@ -59,6 +63,8 @@ const designCurrentOfAll = calculation({
   compute: ({ I }) => I.reduce((sum, one) => sum + one, 0),
   source: standard('IEC 60364-3, 311: diversity is the designer’s', true),
 })
+const DESIGN_CURRENTS = [designCurrent, designCurrentByDuty, designCurrentOfAll]
+
 const breakerForCable = calculation({
   id: 'breaker-for-cable',
   title: 'Largest breaker for this cable',
@@ -82,14 +88,35 @@ function conductorA(loads: readonly Load[], r: Reckoner): Ruled {
   return { value: r.take(designCurrentOfAll, { I }), source: designCurrentOfAll.source }
 }
 
-const COPPER_WARM = 1.2
-const BREAKERS = { b: IEC_B, c: IEC_C, d: IEC_D, mccb: IEC_60947 } as const
+/** Warm: 0.4 % more for each kelvin above 20 °C, at 70 °C. */
+const WARM = 1.2
+const BREAKERS = { b: IEC_B, c: IEC_C, d: IEC_D, mccb: IEC_60947, gg: IEC_60269_GG } as const
+
+const IEC_OUTLET = standard('IEC 60884-1, IEC 60309', true)
+const IEC_OUTLET_BREAKER = standard('IEC 60364-5-53 and 4-43, 433.1: outlets are protected like cables', true)
+const IEC_CORD = standard('IEC 60364-4-43, 433.1, for the cord behind an outlet', true)
+
+/** Outlets for everybody need a residual current device of 30 mA (IEC 60364-4-41, 411.3.3). */
+const RESIDUAL_TO_A = 32
+/** A device above goes second where it is so much larger (common practice; IEC 60269-2 for fuses). */
+const DISCRIMINATES = 1.6
+
+function remarks({ outlet, breakerA }: Circuit, above: readonly Pick<Circuit, 'breakerA'>[]): RemarkId[] {
+  const isOutlet = outlet !== null && breakerA <= RESIDUAL_TO_A
+  return [
+    ...(isOutlet ? (['residual-current'] as const) : []),
+    ...(above.some((one) => one.breakerA < breakerA * DISCRIMINATES) ? (['discrimination'] as const) : []),
+  ]
+}
+
+const inGround = (method: Method): boolean => method === 'D1' || method === 'D2'
 
 export const international: RuleBook = {
   id: 'international',
   name: 'International (IEC 60364)',
-  note: 'No breaker may be larger than its cable carries, whatever the machine; what several machines draw is added up. Aluminium conductors are left out.',
+  note: 'No breaker may be larger than its cable carries, whatever the machine; nor than its outlet. What several machines draw is added up. A gG fuse counts as a breaker of its rating: tested with a cable it melts at 1.45 times (IEC 60269-2).',
   unitSystem: 'metric',
+  filletRule: 'en-1993',
   services: SERVICES,
   usualCircuits: USUAL_CIRCUITS,
   columnsC: [PVC_C, XLPE_C],
@@ -100,22 +127,22 @@ export const international: RuleBook = {
   breaker: (kind) => BREAKERS[kind ?? 'c'],
   ampacity({ conductorSize, metal, columnC, method, ambientC, bundled, phases }) {
     const column = columnC >= XLPE_C ? XLPE_C : PVC_C
-    const rows = AMPACITY[column]?.[phases === 3 ? 3 : 2] ?? []
-    const size = rowOf(
-      conductorSize,
-      rows.map(([one]) => one),
-    )
-    const row = rows.find(([one]) => one === size)
-    const at = METHODS.findIndex((one) => one === (method ?? 'B2'))
-    const tableA = row?.slice(1)[at]
-    if (metal !== 'copper' || size === null || typeof tableA !== 'number') return null
-    const ambientFactor = ambientC === null ? 1 : factorUpTo(AMBIENT[column] ?? [], ambientC, 0)
-    const bundleFactor = bundled === null ? 1 : factorUpTo(BUNCHED, bundled, BUNCHED_BEYOND)
+    const lies = method ?? 'B2'
+    const rows = ampacitiesOf(metal, column, phases === 3 ? 3 : 2, lies)
+    const size = rowOf(conductorSize, [...rows.keys()])
+    const tableA = size === null ? undefined : rows.get(size)
+    if (size === null || tableA === undefined) return null
+    const [warmth, together, beyond] = inGround(lies)
+      ? [GROUND, BUNCHED_IN_GROUND, BUNCHED_IN_GROUND_BEYOND]
+      : [AMBIENT, BUNCHED, BUNCHED_BEYOND]
+    const ambientFactor = ambientC === null ? 1 : factorUpTo(warmth[column] ?? [], ambientC, 0)
+    const bundleFactor = bundled === null ? 1 : factorUpTo(together, bundled, beyond)
     const insulation = column === PVC_C ? 'PVC' : 'XLPE'
+    const of = metal === 'copper' ? '' : `${metal}, `
     return {
       value: tableA * ambientFactor * bundleFactor,
       source: standard(
-        `IEC 60364-5-52, B.52, ${insulation}, method ${method ?? 'B2'}${readAs(conductorSize, size)}`,
+        `IEC 60364-5-52, B.52, ${of}${insulation}, method ${lies}${readAs(conductorSize, size)}`,
         true,
       ),
       tableA,
@@ -125,12 +152,13 @@ export const international: RuleBook = {
     }
   },
   ohmPerKm(conductorSize, metal) {
-    const size = rowOf(conductorSize, [...OHM_PER_KM.keys()])
-    const cold = size === null ? undefined : OHM_PER_KM.get(size)
-    // A loaded cable is warm: its copper has a fifth more than at 20 °C.
-    return cold === undefined || metal !== 'copper'
+    const table = OHM_PER_KM[metal]
+    const size = rowOf(conductorSize, [...table.keys()])
+    const cold = size === null ? undefined : table.get(size)
+    const strands = metal === 'flexible' ? 'class 5' : 'class 2'
+    return cold === undefined
       ? null
-      : { value: cold * COPPER_WARM, source: standard('IEC 60228, at 70 °C', true) }
+      : { value: cold * WARM, source: standard(`IEC 60228, ${strands}, at 70 °C`, true) }
   },
   cordA(conductorSize, phases) {
     const table = phases === 3 ? CORD_THREE_A : CORD_TWO_A
@@ -145,33 +173,39 @@ export const international: RuleBook = {
   // Common practice: as the plate’s fuse, which holds its greatest draw for as long as its duty lasts.
   breakerUsualA: (load) => nextSizeA(BREAKERS_A, oneA(load, UNTRACED)),
   conductorA,
-  assess({ breakerA, outlet }, ampacityA, loads, r) {
+  assess(circuit, ampacityA, loads, cordA, r) {
     const asked = conductorA(loads, r)
-    const rated = OUTLETS.find(({ name }) => name === outlet)
+    const rated = circuit.outlet === null ? null : outletOf(international, circuit.outlet)
+    const I_n = r.take(breakerReading, { I_n: circuit.breakerA })
+    const ratedA = rated && r.take(outletReading, { I_o: rated.ratedA })
     return {
       'conductor-rule': { demand: asked.value, capacity: ampacityA, source: asked.source },
       'breaker-rule': {
-        demand: r.take(breakerReading, { I_n: breakerA }),
+        demand: I_n,
         capacity: r.take(breakerForCable, { A_c: ampacityA }),
         source: IEC_433,
       },
-      ...(rated
-        ? {
-            'outlet-rule': {
-              demand: asked.value,
-              capacity: r.take(outletReading, { I_o: rated.ratedA }),
-              source: standard('IEC 60884-1, IEC 60309', true),
-            },
-          }
-        : {}),
+      'breaker-load-rule': { demand: asked.value, capacity: I_n, source: IEC_433 },
+      ...(ratedA !== null && {
+        'outlet-rule': { demand: asked.value, capacity: ratedA, source: IEC_OUTLET },
+        'outlet-breaker-rule': { demand: I_n, capacity: ratedA, source: IEC_OUTLET_BREAKER },
+      }),
+      ...(cordA !== null && {
+        'cord-breaker-rule': {
+          demand: I_n,
+          capacity: r.take(cordReading, { A_x: cordA }),
+          source: IEC_CORD,
+        },
+      }),
     }
   },
+  remarks,
   from: {
-    'conductor-rule': {
-      demand: [designCurrent, designCurrentByDuty, designCurrentOfAll],
-      capacity: [ampacityReading],
-    },
+    'conductor-rule': { demand: DESIGN_CURRENTS, capacity: [ampacityReading] },
     'breaker-rule': { demand: [breakerReading], capacity: [breakerForCable] },
-    'outlet-rule': { demand: [designCurrent, designCurrentByDuty], capacity: [outletReading] },
+    'breaker-load-rule': { demand: DESIGN_CURRENTS, capacity: [breakerReading] },
+    'outlet-rule': { demand: DESIGN_CURRENTS, capacity: [outletReading] },
+    'outlet-breaker-rule': { demand: [breakerReading], capacity: [outletReading] },
+    'cord-breaker-rule': { demand: [breakerReading], capacity: [cordReading] },
   },
 }

@@ -8,6 +8,7 @@ export const USUAL_CIRCUITS: readonly UsualCircuit[] = [
     breakerA: 16,
     conductorSize: '2.5 mm²',
     columnC: 70,
+    outlet: '16 A, 230 V',
   }),
   usual('230 V, 32 A outlet', {
     voltageV: 230,
@@ -15,6 +16,7 @@ export const USUAL_CIRCUITS: readonly UsualCircuit[] = [
     breakerA: 32,
     conductorSize: '6 mm²',
     columnC: 70,
+    outlet: '32 A, 230 V, IEC 60309',
   }),
   usual('400 V three-phase, 16 A', {
     voltageV: 400,
@@ -22,6 +24,7 @@ export const USUAL_CIRCUITS: readonly UsualCircuit[] = [
     breakerA: 16,
     conductorSize: '2.5 mm²',
     columnC: 70,
+    outlet: '16 A, 400 V, IEC 60309',
   }),
   usual('400 V three-phase, 32 A', {
     voltageV: 400,
@@ -29,5 +32,6 @@ export const USUAL_CIRCUITS: readonly UsualCircuit[] = [
     breakerA: 32,
     conductorSize: '6 mm²',
     columnC: 70,
+    outlet: '32 A, 400 V, IEC 60309',
   }),
 ]

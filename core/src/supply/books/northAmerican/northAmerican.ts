@@ -5,7 +5,7 @@ import type { Reckoner } from '../../../calculation/reckoner.ts'
 import { UL_489 } from '../../breaker/models.ts'
 import { greatestInput } from '../../inputCurrent.ts'
 import { breakerReading, ampacityReading, outletReading } from '../../readings.ts'
-import type { Load, RuleBook, Ruled, Ruling } from '../../ruleBook.ts'
+import { type Load, outletOf, type RuleBook, type Ruled, type Ruling } from '../../ruleBook.ts'
 import {
   ALUMINIUM_A,
   ALUMINIUM_OHM_PER_KM,
@@ -140,6 +140,7 @@ export const northAmerican: RuleBook = {
   name: 'North American (NEC)',
   note: 'Its multipliers and sizes are why a welder’s cable may be thinner than its breaker suggests: it rests between arcs, and the breaker guards against a short circuit. Resistance welders (630.31 and on) are left out.',
   unitSystem: 'imperial',
+  filletRule: 'd1.1',
   services: SERVICES,
   usualCircuits: USUAL_CIRCUITS,
   columnsC: [60, 75, 90],
@@ -177,7 +178,7 @@ export const northAmerican: RuleBook = {
   },
   ohmPerKm(conductorSize, metal) {
     return read(
-      metal === 'copper' ? COPPER_OHM_PER_KM : ALUMINIUM_OHM_PER_KM,
+      metal === 'aluminium' ? ALUMINIUM_OHM_PER_KM : COPPER_OHM_PER_KM,
       conductorSize,
       'NEC Chapter 9 Table 8, 75 °C',
     )
@@ -192,7 +193,7 @@ export const northAmerican: RuleBook = {
   // Common practice: half as much again as its greatest draw, well below the double that is allowed.
   breakerUsualA: ({ i1MaxA }) => nextSizeA(BREAKERS_A, 1.5 * i1MaxA),
   conductorA,
-  assess({ breakerA, outlet }, ampacityA, loads, r) {
+  assess({ breakerA, outlet }, ampacityA, loads, _cordA, r) {
     const asked = conductorA(loads, r)
     const conductor: Ruling = { demand: asked.value, capacity: ampacityA, source: asked.source }
     const I_1max = Math.max(0, ...loads.map(({ i1MaxA }) => i1MaxA))
@@ -200,7 +201,7 @@ export const northAmerican: RuleBook = {
     const I_B = r.take(breakerForConductor, { I_B: nextSizeA(BREAKERS_A, 2 * ampacityA), A_c: ampacityA })
     const most = r.take(largestBreaker, { I_A, I_B })
     const demand = r.take(breakerReading, { I_n: breakerA })
-    const rated = OUTLETS.find(({ name }) => name === outlet)
+    const rated = outlet === null ? null : outletOf(northAmerican, outlet)
     return {
       'conductor-rule': conductor,
       'breaker-rule': {
@@ -221,6 +222,8 @@ export const northAmerican: RuleBook = {
         : {}),
     }
   },
+  // A receptacle for one welder may be smaller than its breaker (210.21(B)(1), exception 2), and so may its cord.
+  remarks: () => [],
   from: {
     'conductor-rule': {
       demand: [effectiveReading, conductorByRule, conductorByGroup],

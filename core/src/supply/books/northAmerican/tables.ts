@@ -210,16 +210,52 @@ export const BREAKERS_A = [
 ]
 
 /** NEMA WD 6 configurations that welders hang on. */
+/** Volts of the circuits that receptacles of one nominal voltage are made for, from 208 V wye to 250 V. */
+const RANGE_V: Readonly<Record<120 | 240 | 480, readonly [number, number]>> = {
+  120: [100, 130],
+  240: [200, 250],
+  480: [440, 480],
+}
+const receptacles = (
+  volts: keyof typeof RANGE_V,
+  phases: 1 | 3,
+  ratings: Readonly<Record<string, number>>,
+): readonly Outlet[] =>
+  Object.entries(ratings).map(([name, ratedA]) => ({
+    name: `NEMA ${name}`,
+    also: [],
+    ratedA,
+    rangeV: RANGE_V[volts],
+    phases,
+    cordMostMm2: null,
+  }))
 export const OUTLETS: readonly Outlet[] = [
-  { name: 'NEMA 5-15', ratedA: 15, voltageV: 125, phases: 1 },
-  { name: 'NEMA 5-20', ratedA: 20, voltageV: 125, phases: 1 },
-  { name: 'NEMA 5-30', ratedA: 30, voltageV: 125, phases: 1 },
-  { name: 'NEMA 6-15', ratedA: 15, voltageV: 250, phases: 1 },
-  { name: 'NEMA 6-20', ratedA: 20, voltageV: 250, phases: 1 },
-  { name: 'NEMA 6-30', ratedA: 30, voltageV: 250, phases: 1 },
-  { name: 'NEMA 6-50', ratedA: 50, voltageV: 250, phases: 1 },
-  { name: 'NEMA 10-30', ratedA: 30, voltageV: 250, phases: 1 },
-  { name: 'NEMA 10-50', ratedA: 50, voltageV: 250, phases: 1 },
-  { name: 'NEMA 14-30', ratedA: 30, voltageV: 250, phases: 1 },
-  { name: 'NEMA 14-50', ratedA: 50, voltageV: 250, phases: 1 },
+  ...receptacles(120, 1, {
+    '5-15': 15,
+    '5-20': 20,
+    '5-30': 30,
+    '5-50': 50,
+    'TT-30': 30,
+    'L5-20': 20,
+    'L5-30': 30,
+  }),
+  ...receptacles(240, 1, {
+    '6-15': 15,
+    '6-20': 20,
+    '6-30': 30,
+    '6-50': 50,
+    'L6-15': 15,
+    'L6-20': 20,
+    'L6-30': 30,
+    '10-30': 30,
+    '10-50': 50,
+    '14-20': 20,
+    '14-30': 30,
+    '14-50': 50,
+    '14-60': 60,
+    'L14-20': 20,
+    'L14-30': 30,
+  }),
+  ...receptacles(240, 3, { '15-20': 20, '15-30': 30, '15-50': 50, '15-60': 60, 'L15-20': 20, 'L15-30': 30 }),
+  ...receptacles(480, 3, { 'L16-20': 20, 'L16-30': 30 }),
 ]
