@@ -38,7 +38,7 @@ const advice = computed(() =>
     joint,
     job,
     { wire, summary: summary.value },
-    { assumptions: workspace.shop?.assumptions ?? {} },
+    workspace.shop ?? { assumptions: {}, filletRule: 'd1.1' },
   ),
 )
 const fillet = computed(() => advice.value.fillet)
