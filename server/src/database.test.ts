@@ -255,7 +255,7 @@ describe('migrations', () => {
     )
     expect(history.rows).toEqual([
       { version: 1, schema_version: 1, locale: null },
-      { version: 2, schema_version: 5, locale: 'en-US' },
+      { version: 2, schema_version: 6, locale: 'en-US' },
     ])
     // Who looks back sees it as this version writes it.
     const first = await inTransaction(database, (connection) => versionOf(connection, SHOP, 's', 1))
