@@ -8,7 +8,7 @@ import vuetify from 'vite-plugin-vuetify'
 const CHECKS_DOCUMENTS =
   /node_modules\/zod|core\/src\/(catalogue\/catalogue|model\/(fields|describe|holding|ordered|outline|circuit|consumables|generator|gun|load|panel|part|powerSource|setUp|wireFeeder|job|shop|shelf|stockItem|records|jobFile|problems|applyChange|decision|requirementSheet))\.ts/
 /** What both sides of that line rest on: it stands below both, so that neither waits for the other. */
-const BASIS = /core\/src\/(basis|quantity|reference\/(materials|processes)|model\/(?!contradictions))/
+const BASIS = /core\/src\/(basis|quantity|reference\/(materials|processes)|model\/(?!contradictions|upcasts))/
 /** What the computation assumes: its thread has it, a page only where it reckons or shows it. */
 const ASSUMPTIONS = /core\/src\/assumptions\//
 

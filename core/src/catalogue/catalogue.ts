@@ -19,7 +19,8 @@ import {
   type CatalogueList,
 } from './lists.ts'
 import { type StockItem, stockItemSchema } from '../model/stockItem.ts'
-import { kindOfPath, upcastFile } from '../model/versions.ts'
+import { upcastFile } from '../model/upcasts.ts'
+import { kindOfPath } from '../model/versions.ts'
 
 export const CATALOGUE_SCHEMAS = {
   powerSources: powerSourceSchema,

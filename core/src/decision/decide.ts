@@ -10,7 +10,8 @@ import { type FieldProblem, readDocument } from '../model/problems.ts'
 import { type FitDocument, fitDocumentSchema, type Shelf } from '../model/shelf.ts'
 import type { Shop } from '../model/shop.ts'
 import type { Verdict } from '../model/verdict.ts'
-import { fileVersionOf, upcastFile } from '../model/versions.ts'
+import { upcastFile } from '../model/upcasts.ts'
+import { fileVersionOf } from '../model/versions.ts'
 import {
   cautionText,
   chainText,

@@ -16,9 +16,8 @@ import {
   RECORD_KINDS,
   RECORD_PATHS,
   schemaVersionOf,
-  upcastFile,
-  upcastRecord,
 } from './versions.ts'
+import { UPCASTERS, upcastFile, upcastRecord } from './upcasts.ts'
 
 const GOLDEN = new URL('../../golden/', import.meta.url)
 const SCHEMAS = {
@@ -30,6 +29,10 @@ const SCHEMAS = {
 const files = readdirSync(GOLDEN).sort()
 
 describe('files of every version', () => {
+  it.each(RECORD_KINDS)('%s has a step from each of its versions to the next', (kind) => {
+    expect(UPCASTERS[kind]).toHaveLength(schemaVersionOf(kind) - 1)
+  })
+
   it.each(files)('%s is read, whole', (name) => {
     const [, format = '', version = ''] = /^(.+)-(\d+)\.json$/.exec(name) ?? []
     const value: unknown = JSON.parse(readFileSync(new URL(name, GOLDEN), 'utf8'))

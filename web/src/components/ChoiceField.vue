@@ -1,5 +1,6 @@
 <script setup lang="ts">
-import { computed, useId } from 'vue'
+import { computed, nextTick, useId, watch } from 'vue'
+import { useChoiceList } from './choiceLists.ts'
 import FieldFrame from './FieldFrame.vue'
 
 /** A labelled choice among a few named things; filled by typing. */
@@ -22,23 +23,40 @@ const {
 const model = defineModel<string | null>({ required: true })
 const id = useId()
 const choices = computed(() => (optional === '' ? [...items] : [{ id: null, name: optional }, ...items]))
+const chosen = computed(() => choices.value.find((one) => one.id === model.value)?.name ?? '')
+
+const list = useChoiceList()
+watch(
+  list,
+  async () => {
+    // Who was in the field already stays in it.
+    if (document.activeElement?.id !== id) return
+    await nextTick()
+    document.getElementById(id)?.focus()
+  },
+  { flush: 'pre' },
+)
 </script>
 
 <template>
   <FieldFrame :id="id" :label="bare ? '' : label">
-    <VAutocomplete
+    <component
+      :is="list"
+      v-if="list"
       :id="id"
       v-model="model"
       :aria-label="label"
       :placeholder="placeholder || undefined"
       :items="choices"
-      item-value="id"
-      item-title="name"
-      auto-select-first
-    >
-      <template #item="{ props: itemProps, item }">
-        <VListItem v-bind="itemProps" :subtitle="item.note ?? ''" />
-      </template>
-    </VAutocomplete>
+    />
+    <VTextField
+      v-else
+      :id="id"
+      :aria-label="label"
+      :placeholder="placeholder || undefined"
+      :model-value="chosen"
+      append-inner-icon="$dropdown"
+      readonly
+    />
   </FieldFrame>
 </template>

@@ -109,9 +109,28 @@ it('a draft that an older page typed is carried up, and one of this page stays a
     name ?? '',
     JSON.stringify({ record: { id: 's', name: 'G' }, unanswered: null, version: 3 }),
   )
+  await drafts.carryUpDrafts()
   expect(drafts.readDraft('shop/s')).toMatchObject({
     record: { id: 's', name: 'G', locale: 'en-US' },
     unanswered: null,
     version: 3,
+    schemaVersion: 6,
+  })
+})
+
+it('a draft that an older page left is taken over by the page that opens next, carried up', async () => {
+  localStorage.setItem(
+    'brannik.draft.gone.shop/s',
+    JSON.stringify({ record: { id: 's', name: 'G' }, version: 3, at: 1, schemaVersion: 1 }),
+  )
+  const drafts = await openTab(null)
+  // Not before it is carried up: it would be sent without what a shop has since.
+  expect(drafts.adoptDrafts()).toEqual([])
+  await drafts.carryUpDrafts()
+  expect(drafts.adoptDrafts()).toEqual(['shop/s'])
+  expect(drafts.readDraft('shop/s')).toMatchObject({
+    record: { name: 'G', locale: 'en-US' },
+    version: 3,
+    at: 1,
   })
 })

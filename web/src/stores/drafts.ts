@@ -2,7 +2,7 @@
  * What was typed and is not stored yet, kept in the browser so that neither a reload nor a dead server loses it. Each
  * tab has its own: two tabs on one record keep both edits. What a tab that is gone left behind, the next one takes over.
  */
-import { kindOfPath, schemaVersionOf, upcastRecord } from '@brannik/core'
+import { kindOfPath, schemaVersionOf } from '@brannik/core'
 import { newKey } from '../api/client.ts'
 
 export interface Draft<T> {
@@ -97,27 +97,45 @@ function read<T>(name: string): Draft<T> | null {
   }
 }
 
-/** @returns null where there is none, or where it cannot be read; what an older page typed is carried up */
-export function readDraft<T>(key: string): Draft<T> | null {
-  const draft = read<T>(nameOf(tab, key))
+/** @returns null where there is none, or where it cannot be read */
+export const readDraft = <T>(key: string): Draft<T> | null => read(nameOf(tab, key))
+
+/** Typed in another version of the schema than this page's. A draft of a newer one is sent as it is. */
+const isOlder = ({ name, key }: StoredDraft): boolean => {
   const kind = kindOf(key)
-  if (!draft || !kind) return draft
-  const { schemaVersion = 1, record, unanswered } = draft
-  const upcast = (typed: T | null): T | null => {
-    const done = typed === null ? null : upcastRecord(kind, schemaVersion, typed)
-    // Of a newer version: it is sent as it is, and the server says what is wrong with it.
-    return done?.ok ? (done.value as T) : typed
-  }
-  return {
-    ...draft,
-    record: upcast(record),
-    ...(unanswered === undefined ? {} : { unanswered: upcast(unanswered) }),
-    schemaVersion: schemaVersionOf(kind),
+  return kind !== null && (read(name)?.schemaVersion ?? 1) < schemaVersionOf(kind)
+}
+
+/**
+ * Carries up what an older page typed, in this tab and in those that are gone: once, before any of it is read. Only a
+ * browser that holds such a draft fetches the steps.
+ */
+export async function carryUpDrafts(): Promise<void> {
+  const older = kept().filter((one) => (one.id === tab || isLeft(one)) && isOlder(one))
+  if (older.length === 0) return
+  const { upcastRecord } = await import('./upcast.ts')
+  for (const { name, key } of older) {
+    const draft = read(name)
+    const kind = kindOf(key)
+    if (!draft || !kind) continue
+    const { schemaVersion = 1, record, unanswered } = draft
+    const upcast = (typed: unknown): unknown => {
+      const done = typed === null ? null : upcastRecord(kind, schemaVersion, typed)
+      return done?.ok ? done.value : typed
+    }
+    const carried = {
+      ...draft,
+      record: upcast(record),
+      ...(unanswered === undefined ? {} : { unanswered: upcast(unanswered) }),
+      schemaVersion: schemaVersionOf(kind),
+    }
+    localStorage.setItem(name, JSON.stringify(carried))
   }
 }
 
 export const draftKeys = (): string[] => kept().flatMap(({ id, key }) => (id === tab ? [key] : []))
 
+/** Of a tab that is gone. */
 const isLeft = ({ name, id }: StoredDraft): boolean => {
   if (id === tab) return false
   if (id === '' || closed?.has(id)) return true
@@ -126,14 +144,15 @@ const isLeft = ({ name, id }: StoredDraft): boolean => {
 
 /**
  * Makes drafts of tabs that are gone this tab's own, the oldest first; one for each record, so that nothing lies over
- * something else. The next one is taken when that one is settled.
+ * something else. The next one is taken when that one is settled. One that an older page typed since waits for the next
+ * page that opens.
  * @param only one record; all where it is left out
  * @returns the keys of what was taken over
  */
 export function adoptDrafts(only?: string): string[] {
   const own = new Set(draftKeys())
   const left = kept()
-    .filter((one) => isLeft(one) && (only === undefined || one.key === only))
+    .filter((one) => isLeft(one) && !isOlder(one) && (only === undefined || one.key === only))
     .map((one) => ({ ...one, at: read(one.name)?.at ?? 0 }))
     .sort((a, b) => a.at - b.at)
   return left.flatMap(({ name, key }) => {

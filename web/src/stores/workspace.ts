@@ -51,7 +51,7 @@ import {
   takeInCatalogue,
 } from '../api/client.ts'
 import { type Changed, hearChanges } from './changes.ts'
-import { adoptDrafts, claimTab, draftKeys, dropDraft, readDraft } from './drafts.ts'
+import { adoptDrafts, carryUpDrafts, claimTab, draftKeys, dropDraft, readDraft } from './drafts.ts'
 import { useNotice } from './notice.ts'
 import { createRecords } from './records.ts'
 import { createSaver } from './saver.ts'
@@ -300,6 +300,7 @@ export const useWorkspace = defineStore('workspace', () => {
       PATHS.forEach((path, index) => {
         records.reset(path, lists[index]?.records ?? [])
       })
+      await carryUpDrafts()
       adoptDrafts()
       restoreDrafts(draftKeys())
       state.value = 'ready'

@@ -17,21 +17,23 @@ import {
   type Step,
   type Suggestion,
 } from '@brannik/core'
-import { computed, ref, shallowRef, watch } from 'vue'
+import { useTimeoutFn } from '@vueuse/core'
+import { computed, provide, ref, shallowRef, watch } from 'vue'
 import { useRoute } from 'vue-router'
 import ChainChart from '../../charts/ChainChart.vue'
 import ChoiceField from '../../components/ChoiceField.vue'
+import { ANSWER_STANDS } from '../../components/choiceLists.ts'
 import type { Opened } from '../../components/opened.ts'
 import type { Asked } from '../../engine/engine.ts'
 import { useAnswer, type Question } from '../../engine/useAnswer.ts'
 import { lazily } from '../../lazy.ts'
 import { usePrint } from '../../stores/usePrint.ts'
 import { useWorkspace } from '../../stores/workspace.ts'
+import FitInputs from './FitInputs.vue'
 import AnswerPanel from './AnswerPanel.vue'
 import CautionStrip from './CautionStrip.vue'
 import FindingsTable from './FindingsTable.vue'
 import StartStrip from './StartStrip.vue'
-import FitInputs from './FitInputs.vue'
 import { START_TITLES } from './settingWords.ts'
 import { useFit } from './useFit.ts'
 import { jobWords, jointWords, processWords } from './words.ts'
@@ -39,6 +41,8 @@ import { jobWords, jointWords, processWords } from './words.ts'
 /** Fetched when somebody points or tabs at something: nothing can be opened before. */
 const WorkingDrawer = lazily(() => import('../../components/WorkingDrawer.vue'))
 const canOpen = ref(false)
+/** The decision comes first: what opens a list is fetched once it stands. */
+const OtherJobs = lazily(() => import('./OtherJobs.vue'))
 /** Opened now and then. */
 const SettingsPanel = lazily(() => import('./SettingsPanel.vue'))
 /** A job is without one for a moment. */
@@ -63,6 +67,7 @@ const OF_SUPPLY: ReadonlySet<string> = new Set([
   'generator-runs',
   'generator-starts',
 ])
+const A_FRAME_MS = 20
 const LAST_JOB = 'brannik.lastJob'
 /** Of those that have a set-up to be looked at with, the one that is due first. */
 const firstDue = computed(() =>
@@ -106,6 +111,17 @@ const {
   sharedBy,
   copySetUp,
 } = useFit(jobId)
+/** Painted, or none to wait for. From then on it may be chosen from. */
+const answerStands = ref(false)
+const painted = useTimeoutFn(() => (answerStands.value = true), A_FRAME_MS, { immediate: false })
+watch(
+  () => fit.value !== null || failure.value !== '' || !parts.value?.ok,
+  (now) => {
+    if (now && !answerStands.value) painted.start()
+  },
+  { immediate: true },
+)
+provide(ANSWER_STANDS, answerStands)
 
 const rows = computed(() => (fit.value ? rowsOf(workspace.speech, fit.value) : []))
 
@@ -284,19 +300,8 @@ function openLink(id: LinkId | 'joint'): void {
       >
         Only for this job
       </button>
-      <VMenu location="bottom end" :transition="false">
-        <template #activator="{ props: activator }">
-          <button class="plain-button other" v-bind="activator">Other job</button>
-        </template>
-        <VList>
-          <VListItem
-            v-for="one in workspace.jobs.filter(({ id }) => id !== job?.id)"
-            :key="one.id"
-            :title="one.name"
-            :to="{ name: 'fit', params: { jobId: one.id } }"
-          />
-        </VList>
-      </VMenu>
+      <OtherJobs v-if="answerStands" :job-id="job.id" />
+      <span v-else class="plain-button">Other job</span>
     </div>
 
     <FitInputs
