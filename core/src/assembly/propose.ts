@@ -2,6 +2,7 @@
  * Whole set-ups of what a shop has: each source with each process of its plate and the wires that go with it. Small parts
  * that nobody has written down yet are those of the library that go with the gun and the feeder.
  */
+import { designationOf } from '../reference/designation.ts'
 import { type Capability, capabilityOf, NOTHING_SET, type Settings } from '../capability/capability.ts'
 import {
   emptyChoice,
@@ -113,7 +114,9 @@ function wiresFor(trial: Capability, shelf: Shelf): readonly Wire[] {
     .filter(
       (item, index, all) =>
         all.findIndex(
-          (one) => one.classification === item.classification && one.diameterMm === item.diameterMm,
+          (one) =>
+            designationOf(one.classification).aws === designationOf(item.classification).aws &&
+            one.diameterMm === item.diameterMm,
         ) === index,
     )
   return going.slice(0, MOST_WIRES)

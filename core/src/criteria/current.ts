@@ -92,15 +92,15 @@ const gunForWire: Criterion = {
 }
 
 /** The size that runs at every weld of the job: of the same kind, on the shelf or not. */
-function sizeMends({ process, wire }: Capability, d: Demand | null): readonly Mend[] {
+function sizeMends({ process, wire, shop }: Capability, d: Demand | null): readonly Mend[] {
   if (!d) return []
   const [leastA, mostA] = [d.thinnest.wantedA, d.hungriest.wantedA]
   // A stick is set by its own range; only plate too thin for it brings it below.
   if (process.electrode === 'covered') return [told('thinner-stick')]
   const [size] =
     wire && process.feedsWire
-      ? wireDiametersFor(wire, process.id, leastA, mostA)
-      : tungstenDiametersFor(process.id === 'gtaw-ac' ? 'ac' : 'dcen', leastA, mostA)
+      ? wireDiametersFor(wire, process.id, leastA, mostA, shop.unitSystem)
+      : tungstenDiametersFor(process.id === 'gtaw-ac' ? 'ac' : 'dcen', leastA, mostA, shop.unitSystem)
   return size === undefined
     ? [told('no-size-runs')]
     : [told('size-that-runs', { size: figure(size, 'mm diameter') })]

@@ -1,4 +1,5 @@
 /** Criteria of the gun's end: contact tip, nozzle, and whether it feeds aluminium at all. */
+import { fillerFamilyOf } from '../reference/fillerFamilies.ts'
 import { commonPractice, dataPlate } from '../basis/source.ts'
 import { assumed, calculation, input } from '../calculation/calculation.ts'
 import { figure, told, word } from '../model/told.ts'
@@ -47,7 +48,8 @@ const nozzleForGas = grouped(
 )
 
 /** Silicon and pure-aluminium wires are soft, magnesium wires stiff (AWS A5.10 classes, common practice). */
-const isSoft = (classification: string): boolean => /(?:ER|R|E)?\s*(?:4|1)\d{3}/i.test(classification)
+const isSoft = (classification: string): boolean =>
+  ['al-silicon', 'al-pure'].includes(fillerFamilyOf(classification))
 const ORDINARY = commonPractice('common practice: aluminium through an ordinary gun, no source')
 
 const lengthRoom = calculation({

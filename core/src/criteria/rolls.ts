@@ -1,4 +1,5 @@
 /** Criteria of the drive rolls: groove, size, and the drive that they are made for. */
+import { fillerFamilyOf } from '../reference/fillerFamilies.ts'
 import { dataPlate, handbook } from '../basis/source.ts'
 import { FEED_SLOTS } from '../capability/capability.ts'
 import type { Groove, Wire } from '../model/equipment.ts'
@@ -24,7 +25,7 @@ function whyNot(wire: Wire, groove: Groove): string {
   // Some makers feed stainless by a fine knurl; carbon steel it only chews.
   return wire.metal === 'stainless' ? 'knurl-on-stainless' : 'chews-solid'
 }
-const isSoft = ({ classification }: Wire): boolean => /[^0-9]?4\d{3}/.test(classification)
+const isSoft = ({ classification }: Wire): boolean => fillerFamilyOf(classification) === 'al-silicon'
 /** Feeds all the same, with care. */
 const WITH_CARE: readonly string[] = ['smooth-on-cored', 'v-on-aluminium', 'knurl-on-stainless']
 

@@ -55,7 +55,7 @@ const wirePosition = grouped(
   {
     mends: ({ process }, _d, { code }) => {
       const isStick = process.electrode === 'covered'
-      if (code === 'beyond')
+      if (code === 'beyond' || code === 'flat-alone')
         return [
           told(isStick ? 'all-position-stick' : process.shielded ? 'all-position-gas' : 'all-position-self'),
         ]

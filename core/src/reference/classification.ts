@@ -4,10 +4,12 @@ import type { Wire } from '../model/equipment.ts'
 import { isOutOfPosition, type Position } from '../model/jointKinds.ts'
 import type { Polarity } from '../model/process.ts'
 import { dataPlate, type Source, standard } from '../basis/source.ts'
-import { COVERED_CLASS_SOURCE, coveredClassOf } from './coveredElectrodes.ts'
+import { coveredClassOf } from './coveredElectrodes.ts'
+import { designationOf } from './designation.ts'
+import type { IsoClass, IsoPosition } from './isoFillers.ts'
 
 /** E 7 1 T - 1 C/M: strength, position, cored, usability, gas (AWS A5.20; A5.22 for stainless ends likewise). */
-const CORED = /^E\d{1,3}?(?<position>[01])T-?(?<usability>1[0-4]|\d|GS)(?<gas>C\/M|M\/C|C|M)?/i
+const CORED = /^E\d{1,3}?(?<position>[01])T-?(?<usability>1[0-4]|\d|GS)-?(?<gas>C\/M|M\/C|C1?|M\d*)?/
 
 export interface Said<T> {
   readonly value: T
@@ -16,16 +18,22 @@ export interface Said<T> {
 
 const A5_20 = standard('AWS A5.20, classification of cored steel electrodes', true)
 
-const partsOf = (classification: string) =>
-  CORED.exec(classification.replaceAll(' ', '').toUpperCase())?.groups ?? null
+const partsOf = (classification: string) => CORED.exec(designationOf(classification).aws)?.groups ?? null
+/** What EN ISO says by a position digit, the first that has one. */
+const positioned = (classification: string): (IsoClass & { position: IsoPosition }) | null => {
+  const found = designationOf(classification).iso.find(({ position }) => position !== null)
+  return found?.position ? { ...found, position: found.position } : null
+}
 
 /** @returns the wire's own data, else what the classification says; null for a wire that neither binds */
 export function positionsOf(
   wire: Pick<Wire, 'positions' | 'classification'>,
 ): Said<NonNullable<Wire['positions']>> | null {
   if (wire.positions !== null) return { value: wire.positions, source: dataPlate('the wire’s own data') }
+  const iso = positioned(wire.classification)
+  if (iso) return { value: iso.position < 3 ? 'all' : 'flat-horizontal', source: iso.source }
   const covered = coveredClassOf(wire.classification)
-  if (covered) return { value: covered.positions, source: COVERED_CLASS_SOURCE }
+  if (covered) return { value: covered.positions, source: covered.source }
   const parts = partsOf(wire.classification)
   if (!parts) return null
   return { value: parts['position'] === '0' ? 'flat-horizontal' : 'all', source: A5_20 }
@@ -102,8 +110,10 @@ export const coredUsabilityOf = remembered((classification: string): Said<Usabil
  * @example isForDownhill('E7018')?.value // false
  */
 export function isForDownhill(classification: string): Said<boolean> | null {
+  const iso = positioned(classification)
+  if (iso) return { value: iso.position === 1 || iso.position === 5, source: iso.source }
   const covered = coveredClassOf(classification)
-  if (covered) return { value: covered.isForDownhill, source: COVERED_CLASS_SOURCE }
+  if (covered) return { value: covered.isForDownhill, source: covered.source }
   const value = coredUsabilityOf(classification)?.value.isForDownhill ?? null
   return value === null ? null : { value, source: A5_20 }
 }
@@ -114,16 +124,23 @@ export function isForDownhill(classification: string): Said<boolean> | null {
  */
 export function polaritiesOfClass(classification: string): Said<readonly Polarity[]> | null {
   const covered = coveredClassOf(classification)
-  if (covered) return { value: covered.polarities, source: COVERED_CLASS_SOURCE }
+  if (covered) return { value: covered.polarities, source: covered.source }
   const value = coredUsabilityOf(classification)?.value.polarities ?? null
   return value === null ? null : { value, source: A5_20 }
 }
 
-/** @returns why a wire or electrode is not for a position, for flat and horizontal only or upward only; null where it is */
+/**
+ * @returns why a wire or electrode is not for a position: for flat and horizontal only, upward only, or flat alone; null
+ * where it is
+ */
 export function notForPosition(
   wire: Pick<Wire, 'positions' | 'classification'>,
   position: Position,
-): Said<'beyond' | 'upward-only'> | null {
+): Said<'beyond' | 'upward-only' | 'flat-alone'> | null {
+  const iso = wire.positions === null ? positioned(wire.classification) : null
+  // One digit is for the flat position alone, one for flat, horizontal and downward.
+  if (iso?.position === 4 && position === 'horizontal') return { value: 'flat-alone', source: iso.source }
+  if (iso?.position === 5 && position === 'vertical-down') return null
   if (!isOutOfPosition(position)) return null
   const positions = positionsOf(wire)
   if (positions?.value === 'flat-horizontal') return { value: 'beyond', source: positions.source }
@@ -145,6 +162,8 @@ export interface CoredLimits {
  * @example coredLimitsOf('E71T-GS')?.isSinglePass // true
  */
 export function coredLimitsOf(classification: string): CoredLimits | null {
+  const onePass = designationOf(classification).iso.find(({ isSinglePass }) => isSinglePass)
+  if (onePass) return { mostMm: null, isSinglePass: true, source: onePass.source }
   const said = coredUsabilityOf(classification)
   if (!said) return null
   const { mostMm, isSinglePass } = said.value
@@ -156,8 +175,15 @@ export function gasOf(
   wire: Pick<Wire, 'gasWanted' | 'classification'>,
 ): Said<NonNullable<Wire['gasWanted']>> | null {
   if (wire.gasWanted !== null) return { value: wire.gasWanted, source: dataPlate('the wire’s own data') }
+  const iso = designationOf(wire.classification).iso.filter(({ gas }) => gas !== null)
+  const [first] = iso
+  if (first?.gas) {
+    // Classed with one gas and with another: it runs in either.
+    const value = iso.every(({ gas }) => gas === first.gas) ? first.gas : 'either'
+    return { value, source: first.source }
+  }
   const gas = partsOf(wire.classification)?.['gas']
   if (!gas) return null
-  const value = gas === 'C' ? 'co2' : gas === 'M' ? 'mixed' : 'either'
+  const value = /[/]/.test(gas) ? 'either' : gas.startsWith('C') ? 'co2' : 'mixed'
   return { value, source: A5_20 }
 }

@@ -74,7 +74,9 @@ describe('current ranges', () => {
 describe('metric sizes lie between the inch sizes of the table', () => {
   // EN ISO 2560 sells 2.0, 2.5, 3.2, 4.0 and 5.0 mm; usual ranges of a low-hydrogen electrode, common practice, no source.
   it.each([
-    [2.5, 75, 105],
+    [2, 45, 75],
+    // As printed on packs of basic electrodes of 2.5 mm: 60 to 100 A, common practice, no source.
+    [2.5, 60, 100],
     [3.2, 90, 160],
     [4, 130, 210],
     [5, 180, 275],

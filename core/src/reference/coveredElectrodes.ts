@@ -3,6 +3,7 @@ import { remembered } from '../basis/remembered.ts'
 import { commonPractice, handbook, type Source, standard } from '../basis/source.ts'
 import type { Wire } from '../model/equipment.ts'
 import type { Polarity } from '../model/process.ts'
+import { designationOf } from './designation.ts'
 
 export interface CurrentRow {
   readonly diameterMm: number
@@ -27,21 +28,48 @@ export interface CoveredClass {
   /** Least open-circuit volts at which it strikes and holds readily, V. */
   readonly openCircuitV: number
   readonly ranges: readonly CurrentRow[]
+  /** What says so. */
+  readonly source: Source
 }
+type Covering = Omit<CoveredClass, 'source'>
 
 const rows = (...list: [number, number, number][]): CurrentRow[] =>
   list.map(([diameterMm, minA, maxA]) => ({ diameterMm, minA, maxA }))
 
 /** Usual ranges by diameter; makers’ charts differ by some 10 %. */
-const CELLULOSE = rows([2.4, 40, 80], [3.2, 75, 125], [4, 110, 170], [4.8, 140, 215])
-const RUTILE = rows([1.6, 25, 45], [2, 35, 60], [2.4, 45, 90], [3.2, 80, 130], [4, 105, 180], [4.8, 150, 230])
+const CELLULOSE = rows([2.4, 40, 80], [2.5, 50, 80], [3.2, 75, 125], [4, 110, 170], [4.8, 140, 215])
+const RUTILE = rows(
+  [1.6, 25, 45],
+  [2, 35, 65],
+  [2.4, 45, 90],
+  [2.5, 55, 95],
+  [3.2, 80, 130],
+  [4, 105, 180],
+  [4.8, 150, 230],
+  [5, 170, 240],
+)
 const RUTILE_IRON = rows([2.4, 75, 110], [3.2, 110, 160], [4, 150, 210], [4.8, 200, 275])
-const LOW_HYDROGEN = rows([2.4, 70, 100], [3.2, 90, 160], [4, 130, 210], [4.8, 180, 275])
+const LOW_HYDROGEN = rows(
+  [2, 45, 75],
+  [2.4, 70, 100],
+  [2.5, 60, 100],
+  [3.2, 90, 160],
+  [4, 130, 210],
+  [4.8, 180, 275],
+  [5, 180, 270],
+)
 const HIGH_DEPOSIT = rows([2.4, 100, 145], [3.2, 140, 190], [4, 180, 250], [4.8, 230, 305])
-const STAINLESS = rows([1.6, 20, 45], [2, 30, 60], [2.4, 40, 80], [3.2, 75, 115], [4, 105, 160])
+const STAINLESS = rows(
+  [1.6, 20, 45],
+  [2, 30, 60],
+  [2.4, 40, 80],
+  [2.5, 45, 80],
+  [3.2, 75, 115],
+  [4, 105, 160],
+)
 
 /** Keyed by the last two digits of an A5.1 class, or by `stainless` for A5.4 with a rutile covering (-16, -17). */
-const CLASSES: Readonly<Record<string, CoveredClass>> = {
+const CLASSES: Readonly<Record<string, Covering>> = {
   '10': {
     polarities: ['dcep'],
     positions: 'all',
@@ -86,6 +114,29 @@ const CLASSES: Readonly<Record<string, CoveredClass>> = {
     openCircuitV: 50,
     ranges: RUTILE_IRON,
   },
+  '16': {
+    polarities: ['dcep', 'ac'],
+    positions: 'all',
+    isForDownhill: false,
+    isLowHydrogen: true,
+    gPerMinA: 0.147,
+    recoveryPct: 65,
+    massOverCore: 1.35,
+    openCircuitV: 65,
+    ranges: LOW_HYDROGEN,
+  },
+  // The low-hydrogen one for welding downward: stiff arc, fast slag; run a little hotter than the others.
+  '48': {
+    polarities: ['dcep', 'ac'],
+    positions: 'all',
+    isForDownhill: true,
+    isLowHydrogen: true,
+    gPerMinA: 0.167,
+    recoveryPct: 70,
+    massOverCore: 1.5,
+    openCircuitV: 65,
+    ranges: rows([2.5, 75, 110], [3.2, 100, 165], [4, 150, 220], [5, 210, 280]),
+  },
   '18': {
     polarities: ['dcep', 'ac'],
     positions: 'all',
@@ -127,11 +178,11 @@ export const COVERED_SOURCE: Source = handbook(
 export const COVERED_RANGE_SOURCE: Source = commonPractice(
   'usual current range of the electrode by class and diameter, common practice, no source',
 )
-export const COVERED_CLASS_SOURCE: Source = standard('AWS A5.1 / A5.4, classification', true)
+const CLASS_SOURCE: Source = standard('AWS A5.1 / A5.4 / A5.5, classification', true)
 
-/** E60 and E70 mild steel: the last two digits are position and covering. E308L-16: alloy, then covering. */
-const MILD = /^E(?:60|70)(?<covering>10|11|13|14|18|24)(?!\d)/i
-const HIGH_ALLOY = /^E\d{3}[A-Z]*-1[67]/i
+/** Steel from E60 to E120: the last two digits are position and covering. E308L-16: alloy, then covering, -15 a basic one. */
+const STEEL = /^E(?:60|70|80|90|100|110|120)(?<covering>10|11|13|14|16|18|24|48)(?!\d)/
+const HIGH_ALLOY = /^E\d{3,4}[A-Z]*-(?<covering>1[567])/
 
 /**
  * @returns what is known of a class; null for one that the table does not have
@@ -140,10 +191,18 @@ const HIGH_ALLOY = /^E\d{3}[A-Z]*-1[67]/i
 export const coveredClassOf: (classification: string) => CoveredClass | null = remembered(readClass)
 
 function readClass(classification: string): CoveredClass | null {
-  const text = classification.replaceAll(' ', '')
-  const covering = MILD.exec(text)?.groups?.['covering']
-  if (covering !== undefined) return CLASSES[covering] ?? null
-  return HIGH_ALLOY.test(text) ? (CLASSES['stainless'] ?? null) : null
+  const { aws, iso } = designationOf(classification)
+  const covering = STEEL.exec(aws)?.groups?.['covering']
+  const alloyed = HIGH_ALLOY.exec(aws)?.groups?.['covering']
+  const known = CLASSES[covering ?? (alloyed === undefined ? '' : 'stainless')]
+  if (!known) return null
+  const said = iso.find(({ forms }) => forms.includes('covered'))
+  const isDirectOnly = said?.isDirectOnly ?? alloyed === '15'
+  return {
+    ...known,
+    source: said?.source ?? CLASS_SOURCE,
+    polarities: isDirectOnly ? known.polarities.filter((polarity) => polarity !== 'ac') : known.polarities,
+  }
 }
 
 /** Inch and metric names of one size differ by a few hundredths: 1/8 in is sold as 3.2 mm. */

@@ -5,18 +5,18 @@
 import { remembered } from '../basis/remembered.ts'
 import type { Wire } from '../model/equipment.ts'
 import { coredUsabilityOf } from './classification.ts'
-
-const plain = (text: string): string => text.toUpperCase().replaceAll(/\s/g, '')
+import { designationOf } from './designation.ts'
 
 /** The first that matches names the family; of stainless the alloy does. */
 const FAMILIES: readonly (readonly [RegExp, string])[] = [
   // ER80S-D2 is alloyed a little and used on carbon steel like ER70S-6.
   [/^(ER70S-|ER80S-D2|E70C-|E[67][01]T|E(60|70)(10|11|12|13|14|15|16|18|19|20|24|27|28|48)(?!\d))/, 'carbon'],
   [/^E?R?4(043|047|643|943)/, 'al-silicon'],
-  [/^E?R?5(183|356|556)/, 'al-magnesium'],
+  [/^E?R?5(087|183|356|556|754)/, 'al-magnesium'],
   // Below 3 % of magnesium: stands heat in service.
   [/^E?R?5554/, 'al-low-magnesium'],
-  [/^E?R?1100/, 'al-pure'],
+  [/^E?R?1(100|070|080|188|450)/, 'al-pure'],
+  [/^(ER?(100|110|120)|E(10|11|12)\dT)/, 'high-strength'],
 ]
 /** `ER308LSi`, `E308L-16`, `E308LT1-1`: alloy, then form. */
 const STAINLESS = /^ER?(3\d\d|2209)(L|H)?/
@@ -26,11 +26,25 @@ const STAINLESS = /^ER?(3\d\d|2209)(L|H)?/
  * @example fillerFamilyOf('E71T-1C/M') // 'carbon'
  */
 export const fillerFamilyOf = remembered((classification: string): string => {
-  const text = plain(classification)
-  const stainless = STAINLESS.exec(text)
-  if (stainless) return `stainless-${stainless[1] ?? ''}${stainless[2] ?? ''}`
-  return FAMILIES.find(([pattern]) => pattern.test(text))?.[1] ?? text
+  const { aws, names } = designationOf(classification)
+  const families = new Set(names.map(familyOfName))
+  // Two names of different metals on one package: neither is believed.
+  if (families.size > 1) return classification
+  return familyOfName(aws)
 })
+/** With niobium in place of little carbon: 347 joins what 308L joins, 318 what 316L joins. */
+const STABILISED: ReadonlyMap<string, string> = new Map([
+  ['347', '308L'],
+  ['318', '316L'],
+])
+function familyOfName(name: string): string {
+  const stainless = STAINLESS.exec(name)
+  if (stainless) {
+    const alloy = `${stainless[1] ?? ''}${stainless[2] ?? ''}`
+    return `stainless-${STABILISED.get(stainless[1] ?? '') ?? alloy}`
+  }
+  return FAMILIES.find(([pattern]) => pattern.test(name))?.[1] ?? name
+}
 
 const COVERED = /^E(\d{4,5}(?!T)|\d{3}[A-Z]*-1\d|NI(FE)?-?CI)/
 
@@ -39,7 +53,9 @@ const COVERED = /^E(\d{4,5}(?!T)|\d{3}[A-Z]*-1\d|NI(FE)?-?CI)/
  * @example formsOfClass('E71T-11') // ['cored-self-shielded']
  */
 export const formsOfClass = remembered((classification: string): readonly Wire['form'][] => {
-  const text = plain(classification)
+  const { aws: text, iso } = designationOf(classification)
+  const [said] = iso
+  if (said) return said.forms
   if (COVERED.test(text)) return ['covered']
   const cored = coredUsabilityOf(text)?.value
   if (cored) return [cored.shielding === 'gas' ? 'cored-gas-shielded' : 'cored-self-shielded']

@@ -1,6 +1,7 @@
 /** Which fillers join two metals, which do not and why, what is done first, and what must not be welded. */
 import { type MaterialId } from '../model/material.ts'
 import { commonPractice, handbook, type Source, standard } from '../basis/source.ts'
+import { designationOf } from './designation.ts'
 import { fillerFamilyOf } from './fillerFamilies.ts'
 import { leastPreheatOf } from './leastPreheat.ts'
 import { MATERIALS, type MetalGroup } from './materials.ts'
@@ -60,7 +61,7 @@ export const isFiller = (
   { classification, isExact }: Pick<FillerChoice, 'classification' | 'isExact'>,
 ): boolean =>
   isExact
-    ? startsWithClass(printed.toUpperCase().replaceAll(' ', ''), classification)
+    ? startsWithClass(designationOf(printed).aws, classification)
     : fillerFamilyOf(printed) === fillerFamilyOf(classification)
 
 /** `E71T-1C/M` is an E71T-1, and `E71T-11` is none: a figure that goes on is another class. */
@@ -98,6 +99,8 @@ const HARDENABLE: readonly FillerChoice[] = [
 ]
 const TO_STAINLESS: readonly FillerChoice[] = [
   choice('ER309L', 'rich enough to stay sound where carbon steel thins it', A5_9),
+  choice('ER307', 'tough with much manganese: usual in Europe where nothing wets the seam', A5_9),
+  choice('ER312', 'stands much of what thins it: repairs', A5_9),
 ]
 /** Above 65 °C (150 °F) a filler with over 3 % magnesium becomes open to stress corrosion. */
 const MAGNESIUM_LIMIT_C = 65
@@ -279,6 +282,16 @@ const RULES: Readonly<Record<string, PairRule>> = {
   'quenched-tempered+quenched-tempered': () => ({
     weldable: 'needs-procedure',
     text: 'Too much heat softens it, too little cracks it: preheat and heat input by the mill’s procedure.',
+    fillers: [
+      choice('ER110S', 'as strong as 690 N/mm² steel; by the procedure', commonPractice()),
+      choice('E11018', 'the same by stick, kept dry; by the procedure', commonPractice(), true),
+      choice(
+        'ER70S-6',
+        'softer than the plate, where the strength is not wanted; by the procedure',
+        commonPractice(),
+        true,
+      ),
+    ],
   }),
   'carbon+quenched-tempered': () => ({
     weldable: 'needs-procedure',

@@ -96,7 +96,7 @@ describe('tungsten, AWS A5.12 annex: alloyed types in argon, A', () => {
   })
   it('metric and inch names of one size are one size, between them is none', () => {
     expect(tungstenCurrentRange(2.4, 'dcen')).toEqual(tungstenCurrentRange((3 / 32) * MM_PER_IN, 'dcen'))
-    expect(tungstenCurrentRange(2, 'dcen')).toBeNull()
+    expect(tungstenCurrentRange(2.8, 'dcen')).toBeNull()
   })
 })
 
@@ -122,11 +122,22 @@ describe('usable current of wires, common practice, no source: A by diameter in 
     [
       'cored-self-shielded',
       'carbon-steel',
-      { 0.8: [40, 140], 0.9: [50, 190], 1.2: [100, 240], 1.6: [150, 320] },
+      {
+        0.8: [40, 140],
+        0.9: [50, 190],
+        1: [60, 205],
+        1.2: [100, 240],
+        1.4: [125, 280],
+        1.6: [150, 320],
+      },
     ],
-    ['cored-gas-shielded', 'carbon-steel', { 0.9: [80, 210], 1.2: [120, 300], 1.6: [180, 400] }],
+    [
+      'cored-gas-shielded',
+      'carbon-steel',
+      { 0.9: [80, 210], 1: [100, 240], 1.2: [120, 300], 1.4: [150, 350], 1.6: [180, 400] },
+    ],
   ] as const)('%s %s', (form, metal, table) => {
-    const found = [0.6, 0.8, 0.9, 1, 1.2, 1.6].flatMap((diameterMm) => {
+    const found = [0.6, 0.8, 0.9, 1, 1.2, 1.4, 1.6].flatMap((diameterMm) => {
       const range = wireCurrentRange({
         ...wire,
         form,

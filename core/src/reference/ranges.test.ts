@@ -49,11 +49,13 @@ describe('usable current of wires, common practice', () => {
   })
   it('finds the sizes whose range holds all of the currents, its ends too', () => {
     const steel = { form: 'solid', metal: 'carbon-steel', classification: 'ER70S-6' } as const
-    expect(wireDiametersFor(steel, 'gmaw-short', 60, 220)).toEqual([0.9])
-    expect(wireDiametersFor(steel, 'gmaw-short', 100, 150)).toEqual([0.9, 1.0, 1.2, 0.8])
-    expect(wireDiametersFor(steel, 'gmaw-short', 59, 221)).toEqual([])
-    expect(wireDiametersFor({ ...steel, form: 'rod' }, 'gtaw-dc', 60, 100)).toEqual([])
-    expect(wireDiametersFor({ ...steel, metal: 'aluminium' }, 'gmaw-spray', 100, 150)).toEqual([1.0, 0.9])
+    expect(wireDiametersFor(steel, 'gmaw-short', 60, 220, 'imperial')).toEqual([0.9])
+    expect(wireDiametersFor(steel, 'gmaw-short', 100, 150, 'imperial')).toEqual([0.9, 1.0, 1.2, 0.8])
+    expect(wireDiametersFor(steel, 'gmaw-short', 59, 221, 'imperial')).toEqual([])
+    expect(wireDiametersFor({ ...steel, form: 'rod' }, 'gtaw-dc', 60, 100, 'imperial')).toEqual([])
+    expect(wireDiametersFor({ ...steel, metal: 'aluminium' }, 'gmaw-spray', 100, 150, 'imperial')).toEqual([
+      1.0, 0.9,
+    ])
   })
   it('a spray begins at its transition and goes beyond what the wire short-circuits at', () => {
     const sprayed = sampleWire({ form: 'solid', metal: 'carbon-steel', diameterMm: 0.762 })
@@ -61,7 +63,7 @@ describe('usable current of wires, common practice', () => {
     expect(range?.minA).toBe(sprayTransitionA('carbon-steel', 0.762))
     expect(range?.maxA).toBeGreaterThanOrEqual(1.2 * (range?.minA ?? Infinity))
     expect(range?.maxA).toBeGreaterThan(wireCurrentRange(sprayed, 'gmaw-short')?.maxA ?? Infinity)
-    expect(wireDiametersFor(sprayed, 'gmaw-spray', 200, 240)).toEqual([1.0, 0.9])
+    expect(wireDiametersFor(sprayed, 'gmaw-spray', 200, 240, 'imperial')).toEqual([1.0, 0.9])
     const aluminium = { ...sprayed, metal: 'aluminium' } as const
     expect(wireCurrentRange(aluminium, 'gmaw-spray')).toEqual(wireCurrentRange(aluminium))
   })
@@ -72,11 +74,18 @@ describe('usable current of wires, common practice', () => {
       ['cored-self-shielded', 'carbon-steel'],
       ['cored-gas-shielded', 'carbon-steel'],
     ] as const) {
-      const sizes = wireDiametersFor({ form, metal, classification: '' }, 'gmaw-short', 0, Infinity)
+      const sizes = wireDiametersFor(
+        { form, metal, classification: '' },
+        'gmaw-short',
+        0,
+        Infinity,
+        'imperial',
+      )
       expect(sizes).toEqual([])
       const mid = [100, 150, 200].map(
         (amps) =>
-          wireDiametersFor({ form, metal, classification: '' }, 'gmaw-short', amps, amps)[0] ?? Infinity,
+          wireDiametersFor({ form, metal, classification: '' }, 'gmaw-short', amps, amps, 'metric')[0] ??
+          Infinity,
       )
       expect(mid).toEqual([...mid].sort((a, b) => a - b))
     }

@@ -56,16 +56,18 @@ describe('tungsten, AWS A5.12 annex (from memory)', () => {
     expect(tungstenCurrentRange(diameter, wave)).toMatchObject({ minA, maxA })
   })
   it('takes a size at both ends of its range', () => {
-    expect(tungstenDiametersFor('dcen', 70, 80)).toEqual([1.5875, 1.016])
-    expect(tungstenDiametersFor('dcen', 150, 150)).toEqual([2.38125, 1.5875])
+    expect(tungstenDiametersFor('dcen', 70, 80, 'imperial')).toEqual([1.5875, 1.016])
+    expect(tungstenDiametersFor('dcen', 150, 150, 'imperial')).toEqual([2.38125, 1.5875])
     // What welders take (common practice, no source): 1/16 for 70 A and 3/32 for 140 A of AC.
-    expect(tungstenDiametersFor('ac', 70, 70)[0]).toBe(1.5875)
-    expect(tungstenDiametersFor('ac', 140, 140)[0]).toBe(2.38125)
-    expect(tungstenDiametersFor('dcen', 69, 81)).toEqual([])
+    expect(tungstenDiametersFor('ac', 70, 70, 'imperial')[0]).toBe(1.5875)
+    expect(tungstenDiametersFor('ac', 140, 140, 'imperial')[0]).toBe(2.38125)
+    expect(tungstenDiametersFor('dcen', 69, 81, 'imperial')).toEqual([])
   })
   it('finds the size for a current', () => {
-    expect(tungstenDiametersFor('dcen', 100, 120)).toEqual([1.5875])
-    expect(tungstenDiametersFor('ac', 10, 12)).toEqual([])
+    expect(tungstenDiametersFor('dcen', 100, 120, 'imperial')).toEqual([1.5875])
+    expect(tungstenDiametersFor('ac', 10, 12, 'imperial')).toEqual([])
+    // 2.0 mm is a size of metric shops.
+    expect(tungstenDiametersFor('dcen', 100, 120, 'metric')).toEqual([1.5875, 2])
   })
 })
 

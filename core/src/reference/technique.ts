@@ -1,4 +1,5 @@
 /** How the gun or torch is held, by process and position: contact tip to work, push or drag, angle of travel. Common practice, no source. */
+import { designationOf } from './designation.ts'
 import { FILLET_KINDS } from '../model/jointKinds.ts'
 import type { Position } from '../model/jointKinds.ts'
 import type { Joint } from '../model/job.ts'
@@ -81,5 +82,8 @@ export function techniqueFor(
 
 /** How much more current a stick gets as its arc is pushed short: the ones that dig want it, soft ones do not. */
 export type ArcForce = 'low' | 'middle' | 'high'
-export const arcForceFor = (classification: string): ArcForce =>
-  /^E601[01]/i.test(classification) ? 'high' : /^E7018/i.test(classification) ? 'middle' : 'low'
+export function arcForceFor(classification: string): ArcForce {
+  const { aws } = designationOf(classification)
+  if (/^E601[01]/.test(aws)) return 'high'
+  return /^E\d{2,3}1[68]/.test(aws) ? 'middle' : 'low'
+}

@@ -1,5 +1,6 @@
 /** Current of tungsten electrodes in argon, alloyed types. */
 import { byMiddle, type CurrentRange } from './wireRanges.ts'
+import type { UnitSystem } from '../quantity/units.ts'
 import { standard } from '../basis/source.ts'
 
 interface TungstenRow {
@@ -14,9 +15,11 @@ const ROWS: readonly TungstenRow[] = [
   { diameterMm: 0.508, pointedA: 2, dcen: [5, 20], ac: null },
   { diameterMm: 1.016, pointedA: 5, dcen: [15, 80], ac: [15, 80] },
   { diameterMm: 1.5875, pointedA: 10, dcen: [70, 150], ac: [70, 150] },
+  { diameterMm: 2, pointedA: 15, dcen: [100, 200], ac: [85, 160] },
   { diameterMm: 2.38125, pointedA: 25, dcen: [150, 250], ac: [140, 235] },
   { diameterMm: 3.175, pointedA: 60, dcen: [250, 400], ac: [225, 325] },
   { diameterMm: 3.96875, pointedA: 100, dcen: [400, 500], ac: [300, 400] },
+  { diameterMm: 4.7625, pointedA: 150, dcen: [500, 675], ac: [330, 450] },
 ]
 
 /** A balled tip wanders below its range, and still works a little under it. From memory. */
@@ -25,7 +28,12 @@ const SAME_SIZE_MM = 0.06
 const SOURCE = standard('AWS A5.12, annex, typical current ranges in argon', true)
 
 /** @returns diameters whose range holds all of the currents, mm; the one that the currents lie in the middle of first */
-export const tungstenDiametersFor = (wave: 'dcen' | 'ac', leastA: number, mostA: number): readonly number[] =>
+export const tungstenDiametersFor = (
+  wave: 'dcen' | 'ac',
+  leastA: number,
+  mostA: number,
+  system: UnitSystem,
+): readonly number[] =>
   byMiddle(
     ROWS.flatMap((row) => {
       const range = row[wave]
@@ -33,6 +41,7 @@ export const tungstenDiametersFor = (wave: 'dcen' | 'ac', leastA: number, mostA:
     }),
     leastA,
     mostA,
+    system,
   )
 
 /**

@@ -1,6 +1,7 @@
 /** Usable current of wires by form, metal, diameter and transfer: what common practice runs. */
 import type { Wire } from '../model/equipment.ts'
 import { commonPractice, dataPlate, type Source } from '../basis/source.ts'
+import type { UnitSystem } from '../quantity/units.ts'
 import type { ProcessId } from '../model/process.ts'
 import { COVERED_RANGE_SOURCE, coveredClassOf, coveredRangeOf, type CurrentRow } from './coveredElectrodes.ts'
 
@@ -24,8 +25,15 @@ const SOLID_STEEL = rows(
   [1.6, 200, 450],
 )
 const SOLID_ALUMINIUM = rows([0.8, 50, 130], [0.9, 60, 160], [1.0, 80, 190], [1.2, 110, 240], [1.6, 160, 330])
-const CORED_SELF = rows([0.8, 40, 140], [0.9, 50, 190], [1.2, 100, 240], [1.6, 150, 320])
-const CORED_GAS = rows([0.9, 80, 210], [1.2, 120, 300], [1.6, 180, 400])
+const CORED_SELF = rows(
+  [0.8, 40, 140],
+  [0.9, 50, 190],
+  [1.0, 60, 205],
+  [1.2, 100, 240],
+  [1.4, 125, 280],
+  [1.6, 150, 320],
+)
+const CORED_GAS = rows([0.9, 80, 210], [1.0, 100, 240], [1.2, 120, 300], [1.4, 150, 350], [1.6, 180, 400])
 
 /** Inch and metric names of one size differ by a few hundredths: 0.035 in is 0.889 mm, sold as 0.9. */
 const SAME_SIZE_MM = 0.06
@@ -82,9 +90,20 @@ export function wireCurrentRange(wire: Wire, process: ProcessId | null = null): 
 const offMiddle = ({ minA, maxA }: CurrentRow, leastA: number, mostA: number): number =>
   Math.abs(Math.log((leastA * mostA) / (minA * maxA)))
 
+/** Sizes that shops on inches do not buy. */
+const METRIC_ALONE_MM: readonly number[] = [1.4, 2]
+const isSoldIn = (system: UnitSystem, diameterMm: number): boolean =>
+  system === 'metric' || METRIC_ALONE_MM.every((one) => Math.abs(one - diameterMm) > SAME_SIZE_MM)
+
 /** @returns diameters whose range holds all of the currents, mm; the one that they lie in the middle of first */
-export const byMiddle = (ranges: readonly CurrentRow[], leastA: number, mostA: number): readonly number[] =>
+export const byMiddle = (
+  ranges: readonly CurrentRow[],
+  leastA: number,
+  mostA: number,
+  system: UnitSystem,
+): readonly number[] =>
   ranges
+    .filter(({ diameterMm }) => isSoldIn(system, diameterMm))
     .filter(({ minA, maxA }) => minA <= leastA && mostA <= maxA)
     .toSorted((a, b) => offMiddle(a, leastA, mostA) - offMiddle(b, leastA, mostA))
     .map(({ diameterMm }) => diameterMm)
@@ -95,4 +114,5 @@ export const wireDiametersFor = (
   process: ProcessId,
   leastA: number,
   mostA: number,
-): readonly number[] => byMiddle(table(wire, process), leastA, mostA)
+  system: UnitSystem,
+): readonly number[] => byMiddle(table(wire, process), leastA, mostA, system)

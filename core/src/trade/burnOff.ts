@@ -1,4 +1,5 @@
 /** Burn-off: how fast a wire melts at a current. Melting-rate equation of the AWS Welding Handbook. */
+import { fillerFamilyOf } from '../reference/fillerFamilies.ts'
 import type { AssumptionKey } from '../assumptions/list.ts'
 import { commonPractice, handbook, jobField } from '../basis/source.ts'
 import { assumed, calculation, from, input, inputOrAssumed } from '../calculation/calculation.ts'
@@ -30,7 +31,9 @@ function coefficientsOf({ metal, form, classification }: MeltedWire): BurnOff {
     const { alpha, beta } = COEFFICIENTS['carbon-steel']
     return { alpha: coredUsabilityOf(classification)?.value.burnOff ?? alpha, beta }
   }
-  return metal === 'aluminium' && /4[0-9]{3}/.test(classification) ? ALUMINIUM_SILICON : COEFFICIENTS[metal]
+  return metal === 'aluminium' && fillerFamilyOf(classification) === 'al-silicon'
+    ? ALUMINIUM_SILICON
+    : COEFFICIENTS[metal]
 }
 
 /** The figures of a wire that melting rests on. */

@@ -687,6 +687,7 @@ export const ENGLISH: Language = {
     },
     'wire-position': {
       'flat-only': '{wire} is for flat and horizontal only',
+      'flat-alone': '{wire} is for the flat position alone, and the job has welds {position}',
       beyond: '{wire} is for flat and horizontal only, and the job has welds {position}',
       'upward-only':
         '{wire} is not for welds {position}: its slag runs ahead of the pool and stays in the weld',
