@@ -6,6 +6,7 @@ export type Metal = (typeof METALS)[number]
 
 export const MATERIAL_IDS = [
   'hot-rolled',
+  'structural-355',
   'cold-rolled',
   'galvanised',
   'stainless-304',
@@ -14,10 +15,12 @@ export const MATERIAL_IDS = [
   'aluminium-1100',
   'aluminium-3003',
   'aluminium-5052',
+  'aluminium-5754',
   'aluminium-5083',
   'aluminium-5086',
   'aluminium-6061',
   'aluminium-6063',
+  'aluminium-6082',
   'aluminium-cast',
   'aluminium-7075',
   'aluminium-2024',

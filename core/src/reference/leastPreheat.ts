@@ -39,7 +39,7 @@ const D1_1 = standard('AWS D1.1, Table 5.8, minimum preheat and interpass temper
 const SAME_MM = 1e-6
 
 /** Steels that the table knows; of others the mill or a carbon equivalent says. */
-const ORDINARY: readonly MaterialId[] = ['hot-rolled', 'cold-rolled', 'galvanised']
+const ORDINARY: readonly MaterialId[] = ['hot-rolled', 'structural-355', 'cold-rolled', 'galvanised']
 const isStrong = (material: MaterialId): boolean => material === 'quenched-tempered'
 
 /** Whether a filler keeps hydrogen out: a bare or cored wire, or a low-hydrogen electrode. */

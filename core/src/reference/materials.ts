@@ -26,6 +26,8 @@ export interface Material {
   readonly family: Metal
   readonly group: MetalGroup
   readonly gauge: GaugeTableId
+  /** Group by ISO/TR 15608 (from memory); null where it has none. */
+  readonly isoGroup: string | null
   /** Other words that people write for it, lower case. */
   readonly words: readonly string[]
   /** What the owner must know before the arc is struck on it. */
@@ -44,6 +46,7 @@ const ALUMINIUM_FIRST =
 
 const SHORT: Readonly<Record<MaterialId, string>> = {
   'hot-rolled': 'steel',
+  'structural-355': 'S355',
   'cold-rolled': 'CR',
   galvanised: 'galv',
   'stainless-304': '304',
@@ -52,10 +55,12 @@ const SHORT: Readonly<Record<MaterialId, string>> = {
   'aluminium-1100': '1100',
   'aluminium-3003': '3003',
   'aluminium-5052': '5052',
+  'aluminium-5754': '5754',
   'aluminium-5083': '5083',
   'aluminium-5086': '5086',
   'aluminium-6061': '6061',
   'aluminium-6063': '6063',
+  'aluminium-6082': '6082',
   'aluminium-cast': 'cast al',
   'aluminium-7075': '7075',
   'aluminium-2024': '2024',
@@ -63,6 +68,32 @@ const SHORT: Readonly<Record<MaterialId, string>> = {
   'quenched-tempered': 'Q&T',
   'medium-carbon': '1045',
   'chrome-moly': '4130',
+}
+
+const ISO_GROUP: Readonly<Record<MaterialId, string | null>> = {
+  'hot-rolled': '1.1',
+  'structural-355': '1.2',
+  'cold-rolled': '1.1',
+  galvanised: '1.1',
+  'stainless-304': '8.1',
+  'stainless-316': '8.1',
+  'stainless-430': '7.1',
+  'aluminium-1100': '21',
+  'aluminium-3003': '22.1',
+  'aluminium-5052': '22.3',
+  'aluminium-5754': '22.3',
+  'aluminium-5083': '22.4',
+  'aluminium-5086': '22.4',
+  'aluminium-6061': '23.1',
+  'aluminium-6063': '23.1',
+  'aluminium-6082': '23.1',
+  'aluminium-cast': '24.2',
+  'aluminium-7075': '23.2',
+  'aluminium-2024': null,
+  'cast-iron': '71',
+  'quenched-tempered': '3.1',
+  'medium-carbon': '11.2',
+  'chrome-moly': '5.1',
 }
 
 const material = (
@@ -76,6 +107,7 @@ const material = (
   id,
   name,
   short: SHORT[id],
+  isoGroup: ISO_GROUP[id],
   family,
   group,
   words,
@@ -96,7 +128,35 @@ const MATERIAL_LIST: readonly Material[] = [
     'carbon steel',
     'carbon-steel',
     'carbon',
-    ['steel', 'carbon steel', 'mild steel', 'ms', 'cs', 'hr', 'hot rolled', 'hot-rolled', 'a36'],
+    [
+      'steel',
+      'carbon steel',
+      'mild steel',
+      'ms',
+      'cs',
+      'hr',
+      'hot rolled',
+      'hot-rolled',
+      'a36',
+      's185',
+      's235',
+      's275',
+      'p235',
+      'p265',
+      'st37',
+      '1.0038',
+      '1.0044',
+    ],
+    {
+      preparation: 'Grind the mill scale off the joint and 1 in (25 mm) beside it.',
+    },
+  ),
+  material(
+    'structural-355',
+    'S355 structural steel',
+    'carbon-steel',
+    'carbon',
+    ['s355', 'p355', 'st52', 'a572', 'a572-50', 'a992', 'grade 50', '1.0045', '1.0577'],
     {
       preparation: 'Grind the mill scale off the joint and 1 in (25 mm) beside it.',
     },
@@ -106,7 +166,7 @@ const MATERIAL_LIST: readonly Material[] = [
     'cold-rolled steel',
     'carbon-steel',
     'carbon',
-    ['cr', 'cold rolled', 'cold-rolled', 'crs'],
+    ['cr', 'cold rolled', 'cold-rolled', 'crs', 'dc01', 'dc03', 'dc04', '1.0330'],
     {
       preparation: 'Wipe the mill oil off with solvent and let it dry.',
     },
@@ -116,7 +176,17 @@ const MATERIAL_LIST: readonly Material[] = [
     'galvanised steel',
     'carbon-steel',
     'carbon',
-    ['galv', 'galvanised', 'galvanized', 'galvanised steel', 'galvanized steel', 'zinc'],
+    [
+      'galv',
+      'galvanised',
+      'galvanized',
+      'galvanised steel',
+      'galvanized steel',
+      'zinc',
+      'dx51',
+      's350gd',
+      's250gd',
+    ],
     {
       gauge: 'galvanised',
       caution:
@@ -132,43 +202,104 @@ const MATERIAL_LIST: readonly Material[] = [
     'stainless',
     'stainless steel',
     '308',
+    '1.4301',
+    '1.4307',
+    '1.4306',
+    '1.4541',
+    '321',
+    'x5crni18-10',
+    'x2crni18-9',
   ]),
-  material('stainless-316', '316L stainless', 'stainless', 'austenitic', ['316', '316l', '316/316l']),
-  material('stainless-430', '430 stainless', 'stainless', 'ferritic', ['430', 'ferritic', '409']),
-  material('aluminium-1100', '1100 aluminium', 'aluminium', 'al-pure', ['1100', '1050', '1xxx']),
-  material('aluminium-3003', '3003 aluminium', 'aluminium', 'al-pure', ['3003', '3xxx']),
-  material('aluminium-5052', '5052 aluminium', 'aluminium', 'al-5xxx', ['5052']),
-  material('aluminium-5083', '5083 aluminium', 'aluminium', 'al-high-magnesium', ['5083']),
-  material('aluminium-5086', '5086 aluminium', 'aluminium', 'al-high-magnesium', ['5086']),
+  material('stainless-316', '316L stainless', 'stainless', 'austenitic', [
+    '316',
+    '316l',
+    '316/316l',
+    '316ti',
+    '1.4401',
+    '1.4404',
+    '1.4435',
+    '1.4571',
+    'x2crnimo17-12-2',
+  ]),
+  material('stainless-430', '430 stainless', 'stainless', 'ferritic', [
+    '430',
+    'ferritic',
+    '409',
+    '1.4016',
+    '1.4509',
+    '1.4512',
+  ]),
+  material('aluminium-1100', '1100 aluminium', 'aluminium', 'al-pure', [
+    '1100',
+    '1050',
+    '1050a',
+    '1200',
+    '1xxx',
+    'al99.5',
+  ]),
+  material('aluminium-3003', '3003 aluminium', 'aluminium', 'al-pure', [
+    '3003',
+    '3103',
+    '3xxx',
+    'almn1',
+    'almn1cu',
+  ]),
+  material('aluminium-5052', '5052 aluminium', 'aluminium', 'al-5xxx', ['5052', 'almg2.5']),
+  material('aluminium-5754', '5754 aluminium', 'aluminium', 'al-5xxx', ['5754', 'almg3']),
+  material('aluminium-5083', '5083 aluminium', 'aluminium', 'al-high-magnesium', [
+    '5083',
+    'almg4.5mn',
+    'almg4.5mn0.7',
+  ]),
+  material('aluminium-5086', '5086 aluminium', 'aluminium', 'al-high-magnesium', ['5086', 'almg4']),
   material('aluminium-6061', '6061 aluminium', 'aluminium', 'al-6xxx', [
     '6061',
+    'almg1sicu',
     'al',
     'alu',
     'aluminium',
     'aluminum',
   ]),
-  material('aluminium-6063', '6063 aluminium', 'aluminium', 'al-6xxx', ['6063']),
+  material('aluminium-6063', '6063 aluminium', 'aluminium', 'al-6xxx', [
+    '6063',
+    '6060',
+    'almgsi',
+    'almgsi0.5',
+    'almg0.7si',
+  ]),
+  material('aluminium-6082', '6082 aluminium', 'aluminium', 'al-6xxx', ['6082', 'almgsi1', 'alsi1mgmn']),
   material(
     'aluminium-cast',
     'cast aluminium',
     'aluminium',
     'al-cast',
-    ['cast aluminium', 'cast aluminum', 'cast al', '356'],
+    ['cast aluminium', 'cast aluminum', 'cast al', '356', 'alsi7mg', 'alsi10mg', 'alsi12'],
     {
       preparation: `${ALUMINIUM_FIRST} Bake oil out of an old casting; open cracks to sound metal.`,
     },
   ),
-  material('aluminium-7075', '7075 aluminium', 'aluminium', 'al-unweldable', ['7075']),
-  material('aluminium-2024', '2024 aluminium', 'aluminium', 'al-unweldable', ['2024']),
-  material('cast-iron', 'cast iron', 'carbon-steel', 'cast-iron', ['cast iron', 'ci', 'iron'], {
-    preparation: 'Bake or burn oil out, open the crack to its ends, drill them.',
-  }),
+  material('aluminium-7075', '7075 aluminium', 'aluminium', 'al-unweldable', [
+    '7075',
+    'alzn5.5mgcu',
+    'alznmgcu1.5',
+  ]),
+  material('aluminium-2024', '2024 aluminium', 'aluminium', 'al-unweldable', ['2024', 'alcu4mg1']),
+  material(
+    'cast-iron',
+    'cast iron',
+    'carbon-steel',
+    'cast-iron',
+    ['cast iron', 'ci', 'iron', 'gg20', 'gg25', 'ggg40', 'gjl-200', 'gjl-250', 'gjs-400'],
+    {
+      preparation: 'Bake or burn oil out, open the crack to its ends, drill them.',
+    },
+  ),
   material(
     'quenched-tempered',
     'quenched and tempered steel',
     'carbon-steel',
     'quenched-tempered',
-    ['q&t', 'qt', 'quenched and tempered', 'ar400', 'ar'],
+    ['q&t', 'qt', 'quenched and tempered', 'ar400', 'ar', 's690', 's890', 's960', '400hb', '450hb'],
     {
       preparation: 'Grind to bright metal, keep it dry: hydrogen cracks it.',
     },
@@ -178,7 +309,18 @@ const MATERIAL_LIST: readonly Material[] = [
     '1045 medium-carbon steel',
     'carbon-steel',
     'hardenable',
-    ['1045', '1040', 'c45', 'medium carbon', 'medium-carbon', 'medium-carbon steel'],
+    [
+      '1045',
+      '1040',
+      'c45',
+      'c45e',
+      'c35',
+      '1.0503',
+      '1.1191',
+      'medium carbon',
+      'medium-carbon',
+      'medium-carbon steel',
+    ],
     {
       preparation: 'Grind to bright metal, keep it dry: hydrogen cracks it. Cool it slowly under a blanket.',
     },
@@ -188,7 +330,18 @@ const MATERIAL_LIST: readonly Material[] = [
     '4130 chrome-moly steel',
     'carbon-steel',
     'hardenable',
-    ['4130', '4140', 'chrome moly', 'chromoly', 'chrome-moly'],
+    [
+      '4130',
+      '4140',
+      '25crmo4',
+      '34crmo4',
+      '42crmo4',
+      '1.7218',
+      '1.7225',
+      'chrome moly',
+      'chromoly',
+      'chrome-moly',
+    ],
     { preparation: 'Clean to bright metal, inside of tube too; no draught on it while it cools.' },
   ),
 ]
@@ -197,12 +350,30 @@ export const MATERIALS: Readonly<Record<MaterialId, Material>> = Object.fromEntr
   MATERIAL_LIST.map((one) => [one.id, one]),
 ) as Record<MaterialId, Material>
 
+/** A standard before the name, and the marks of delivery behind it: `EN 10025-2 S355J2+N` is S355, `DX51D+Z275` DX51. */
+const DOCUMENT = /^(?:din |en )+(?:iso )?\d{3,5}(?:-\d)?[: ]+/
+const ALLOY = /^en[ -]?a[wc][ -]?(?=\d{4}|al)/
+const GRADE =
+  /^([sp](?:1|2|3|4|6|8|9)\d{2}(?:gd)?|dc0\d|dx5\d|c45|c35)(?:[a-z]{0,2}\d?[a-z]?\d?)? ?(?:\+ ?[a-z]{1,3}\d*(?:[- ][a-z]+)*)*$/
+/** EN writes 5754 as `AlMg3` and 6082 as `AlSi1MgMn`; a decimal comma is one. */
+const TEMPER = /(?<=^\d{4}a?)[- ](?:h\d{1,3}|t\d{1,3}|o|f)$/
+const stemOf = (lower: string): string => {
+  const bare = lower
+    .replace(DOCUMENT, '')
+    .replace(/^en-(?=gj)/, '')
+    .replace(ALLOY, '')
+    .replace(TEMPER, '')
+    .replaceAll(/(?<=\d),(?=\d)/g, '.')
+    .replace(/^al (?=mg|si|99)/, 'al')
+  return GRADE.exec(bare)?.[1] ?? bare
+}
+
 /**
  * The material that a word names, or null.
  * @example materialOf('304') // 'stainless-304'
  */
 export function materialOf(words: string): MaterialId | null {
-  const lower = words.trim().toLowerCase().replace(/\s+/g, ' ')
+  const lower = stemOf(words.trim().toLowerCase().replace(/\s+/g, ' '))
   return (
     MATERIAL_LIST.find(
       ({ name, id, words: known }) => known.includes(lower) || name.toLowerCase() === lower || id === lower,
