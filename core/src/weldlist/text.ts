@@ -1,5 +1,5 @@
 /** The compact fields of a weld line: each reads what people write into parts of a joint, and prints them back. */
-import { BEVELLED_KINDS, FILLET_KINDS } from '../model/jointKinds.ts'
+import { BEVELLED_KINDS } from '../model/jointKinds.ts'
 import { type MaterialId } from '../model/material.ts'
 import type { Joint } from '../model/job.ts'
 import { parseQuantity } from '../quantity/parse.ts'
@@ -7,15 +7,9 @@ import { asFraction, printQuantity, printThickness } from '../quantity/print.ts'
 import type { Notation } from '../quantity/units.ts'
 import { MATERIALS, materialOf } from '../reference/materials.ts'
 import { NOMINAL_SIZES, pipeOf, schedulesOf } from '../reference/pipes.ts'
+import { fail, plain, read, type TextRead } from './read.ts'
+import { readSection } from './sections.ts'
 import { JOINT_CHOICES, type JointChoice, jointName, positionName, positionOf } from './words.ts'
-
-export type TextRead =
-  | { readonly ok: true; readonly change: Partial<Joint>; readonly understood: string }
-  | { readonly ok: false; readonly message: string }
-
-const read = (change: Partial<Joint>, understood: string): TextRead => ({ ok: true, change, understood })
-const fail = (message: string): TextRead => ({ ok: false, message })
-const plain = (text: string): string => text.trim().replace(/\s+/g, ' ')
 
 /**
  * `4 x 18 in`, `4 @ 18`, `18 in`; `4 x round` where the tube makes the length
@@ -131,6 +125,8 @@ interface Part {
   readonly thicknessMm: number
   readonly material: MaterialId | null
   readonly diameterMm: number | null
+  /** What was taken for it, where its name does not say. */
+  readonly taken?: string
 }
 
 /** Decimals of an inch are no way to write a nominal size, and everybody does. */
@@ -177,7 +173,7 @@ const SHAPES =
   /\b(?:plate|sheet|flat ?bar|flat|bar|strip|angle(?: iron)?|square tub(?:e|ing)|rect(?:angular)? tub(?:e|ing)|box section|tub(?:e|ing)|wall|hss)\b/gi
 /** `L2x2x1/4`, `2 x 2 x 1/8`: two sides, then the wall. */
 const SECTION =
-  /^(?:l|hss)?\s*[\d.\s/-]+?\s*(?:in|mm|")?\s*[x×*]\s*[\d.\s/-]+?\s*(?:in|mm|")?\s*[x×*]\s*(\S.*)$/i
+  /^(?:l|hss|rhs|shs)?\s*[\d.,\s/-]+?\s*(?:in|mm|")?\s*[x×*]\s*[\d.\s/-]+?\s*(?:in|mm|")?\s*[x×*]\s*(\S.*)$/i
 
 /** Leaves of `2x2x1/8 tube 304` the wall and the metal. */
 const withoutShape = (written: string): string =>
@@ -187,6 +183,10 @@ function readPart(text: string, fallback: MaterialId, notation: Notation): Part 
   const written = plain(text)
   const pipe = readPipe(written)
   if (pipe !== null) return pipe
+  const apart = splitMaterial(written)
+  const section = readSection(apart.rest, apart.material ?? fallback, notation)
+  if (typeof section === 'string') return section
+  if (section) return { ...section, material: apart.material }
   const { rest, material } = splitMaterial(withoutShape(written))
   const thickness = parseQuantity('thickness', rest, {
     ...notation,
@@ -222,7 +222,8 @@ export function readParts(text: string, joint: Joint, notation: Notation): TextR
     materialB,
     ...(a.diameterMm === null ? {} : { diameterMm: a.diameterMm }),
   }
-  return read(change, printParts({ ...joint, ...change }, notation))
+  const taken = [a.taken, second === undefined ? '' : b.taken].filter((one) => one)
+  return read(change, [printParts({ ...joint, ...change }, notation), ...taken].join('; '))
 }
 
 /** Prints what reads back to the same: thickness and metal of A, and of B what differs. */
@@ -237,124 +238,6 @@ export function printParts(joint: Joint, notation: Notation): string {
     : `${a} to ${printThickness(joint.thicknessBMm, ofB, notation)}`
 }
 
-type SizeKey =
-  | 'legMm'
-  | 'legBMm'
-  | 'rootGapMm'
-  | 'rootFaceMm'
-  | 'rootRadiusMm'
-  | 'reinforcementMm'
-  | 'backWeldMm'
-  | 'diameterMm'
-  | 'headerDiameterMm'
-  | 'slotLengthMm'
-
-/** Words before a figure of a groove. */
-const SIZE_WORDS: ReadonlyMap<string, SizeKey> = new Map([
-  ['gap', 'rootGapMm'],
-  ['g', 'rootGapMm'],
-  ['face', 'rootFaceMm'],
-  ['f', 'rootFaceMm'],
-  ['cap', 'reinforcementMm'],
-  ['c', 'reinforcementMm'],
-  ['back', 'backWeldMm'],
-  ['radius', 'rootRadiusMm'],
-  ['r', 'rootRadiusMm'],
-  ['fill', 'legMm'],
-  ['leg', 'legMm'],
-  ['dia', 'diameterMm'],
-  ['od', 'diameterMm'],
-  ['hole', 'diameterMm'],
-  ['header', 'headerDiameterMm'],
-  ['long', 'slotLengthMm'],
-])
-const PRINT_ORDER: readonly (readonly [string, SizeKey])[] = [
-  ['fill', 'legMm'],
-  ['gap', 'rootGapMm'],
-  ['face', 'rootFaceMm'],
-  ['radius', 'rootRadiusMm'],
-  ['cap', 'reinforcementMm'],
-  ['back', 'backWeldMm'],
-]
-const ROUND_ORDER: readonly (readonly [string, SizeKey])[] = [
-  ['od', 'diameterMm'],
-  ['header', 'headerDiameterMm'],
-  ['long', 'slotLengthMm'],
-]
-
-/** A comma before a word is between two sizes; one between figures is a decimal comma: `4,5` is four and a half. */
-const BETWEEN_SIZES = /\s*;\s*|\s*,\s*(?=[a-z])/i
-/** The unit behind the second leg is that of the first as well: `3,5 x 4,5 mm`. */
-function withUnit(legs: readonly string[]): readonly string[] {
-  const [first = '', second] = legs
-  const unit = /[a-z"″”]+\.?$/i.exec(second?.trim() ?? '')?.[0]
-  return second !== undefined && unit !== undefined && /\d$/.test(first.trim())
-    ? [`${first} ${unit}`, second]
-    : legs
-}
-
-/**
- * `3/16`, `1/4 x 3/8`, `gap 3/32, face 1/16, cap 1/16`, `hole 1/2 in`
- * @example readSize('1/4 x 3/8', fillet, notation) // { ok: true, change: { legMm: 6.35, legBMm: 9.525 }, … }
- */
-export function readSize(text: string, joint: Joint, notation: Notation): TextRead {
-  const written = plain(text)
-  let change: Partial<Pick<Joint, SizeKey>> = {}
-  const isFillet = FILLET_KINDS.includes(joint.kind)
-  const number = (figure: string, wide = false) =>
-    parseQuantity(wide ? 'length' : 'weldSize', figure, notation)
-  if (written === '') {
-    return isFillet
-      ? fail('The leg is empty. Write for example 3/16, or 1/4 x 3/8 for unequal legs.')
-      : read({}, 'as it was')
-  }
-  for (const piece of written.split(BETWEEN_SIZES)) {
-    const named = /^([a-z]+)\s+(.+)$/i.exec(piece)
-    const key = named ? SIZE_WORDS.get((named[1] ?? '').toLowerCase()) : undefined
-    if (named && !key)
-      return fail(
-        `“${piece}” is not understood. Write for example ${isFillet ? '3/16 or 1/4 x 3/8' : 'gap 3/32, face 1/16, cap 1/16'}.`,
-      )
-    const legs = !named && isFillet ? piece.split(/\s*[x×*]\s*/i) : null
-    if (legs) {
-      if (legs.length > 2) return fail(`“${piece}” has more than two legs. Write for example 1/4 x 3/8.`)
-      const [a, b] = withUnit(legs).map((leg) => number(leg))
-      for (const leg of [a, b]) if (leg && !leg.ok) return fail(leg.problem.message)
-      const leg = a?.ok ? a.value : null
-      change = { ...change, legMm: leg, legBMm: b?.ok && b.value !== leg ? b.value : null }
-      continue
-    }
-    if (!key) return fail(`“${piece}”: say which size it is, for example gap 3/32, face 1/16, cap 1/16.`)
-    const wide = key === 'diameterMm' || key === 'headerDiameterMm' || key === 'slotLengthMm'
-    const value = number(named?.[2] ?? '', wide)
-    if (!value.ok) return fail(value.problem.message)
-    change = { ...change, [key]: value.value }
-  }
-  return read(change, printSize({ ...joint, ...change }, notation))
-}
-
-/**
- * The size of a weld as it is typed.
- * @example printSize(joint, notation) // '3/16 in'
- */
-export function printSize(joint: Joint, notation: Notation): string {
-  const print = (value: number) => printQuantity('weldSize', value, notation)
-  const pieces: string[] = []
-  if (FILLET_KINDS.includes(joint.kind) && joint.legMm !== null) {
-    pieces.push(joint.legBMm === null ? print(joint.legMm) : `${print(joint.legMm)} x ${print(joint.legBMm)}`)
-  } else {
-    for (const [word, key] of PRINT_ORDER) {
-      const value = joint[key]
-      if (value !== null && value > 0) pieces.push(`${word} ${print(value)}`)
-    }
-  }
-  for (const [word, key] of ROUND_ORDER) {
-    const value = joint[key]
-    if (value !== null) pieces.push(`${word} ${printQuantity('length', value, notation)}`)
-  }
-  return pieces.join(', ')
-}
-
 /**
  * `2F`, `horizontal`, `vertical up`, `oh`
  * @example readPosition('3G') // { ok: true, change: { position: 'vertical-up' }, … }
@@ -363,59 +246,10 @@ export function readPosition(text: string): TextRead {
   const position = positionOf(plain(text).toLowerCase())
   if (!position)
     return fail(
-      `“${plain(text)}” is not a position. Write flat, horizontal, vertical up, vertical down or overhead, or 1F to 6G, or PA to PJ.`,
+      `“${plain(text)}” is not a position. Write flat, horizontal, vertical up, vertical down or overhead, or 1F to 6G, or PA to PK.`,
     )
   const name = positionName(position)
   return read({ position }, FIXED_PIPE.test(plain(text)) ? `round a fixed pipe: judged as ${name}` : name)
 }
 /** A pipe that is not turned is welded in all positions in turn; going up the side decides the current. */
-const FIXED_PIPE = /^(?:[56][fgr]*|ph|pj|[hj]-?l0?45)$/i
-
-/**
- * Empty or `continuous`; `2-6`, `50-150 mm`, `2-6 staggered`
- * @example readPattern('2-6', notation) // { ok: true, change: { pattern: 'intermittent', … }, … }
- */
-export function readPattern(text: string, notation: Notation): TextRead {
-  const written = plain(text)
-  if (written === '' || /^cont(inuous)?\.?$/i.test(written)) {
-    return read({ pattern: 'continuous', segmentMm: null, pitchMm: null }, 'continuous')
-  }
-  const staggered = /\s*\b(stag(gered)?)\b\s*/i
-  // The last dash parts the two: 1-1/2 has one of its own.
-  const both = written.replace(staggered, ' ').trim()
-  const pair = /^(.+)\s*@\s*(\d.*)$/.exec(both) ?? /^(.+)\s*[-–]\s*(\d.*)$/.exec(both)
-  if (!pair)
-    return fail(
-      `“${written}” is not a pattern. Write continuous, or 2-6 for 2 in of weld every 6 in, with staggered after it where it is.`,
-    )
-  const unit = /[a-z"]+\.?$/i.exec(pair[2] ?? '')?.[0] ?? ''
-  const segment = parseQuantity(
-    'length',
-    /[a-z"]/i.test(pair[1] ?? '') ? (pair[1] ?? '') : `${pair[1]} ${unit}`.trim(),
-    notation,
-  )
-  const pitch = parseQuantity('length', pair[2] ?? '', notation)
-  if (!segment.ok) return fail(segment.problem.message)
-  if (!pitch.ok) return fail(pitch.problem.message)
-  if (pitch.value < segment.value)
-    return fail(
-      `“${written}”: the pitch of ${pitch.understood} is shorter than its weld of ${segment.understood}. The pitch is from middle to middle.`,
-    )
-  const pattern = staggered.test(written) ? 'staggered' : 'intermittent'
-  const change: Partial<Joint> = { pattern, segmentMm: segment.value, pitchMm: pitch.value }
-  return read(
-    change,
-    `${segment.understood} every ${pitch.understood}${pattern === 'staggered' ? ', staggered' : ''}`,
-  )
-}
-
-/**
- * How a weld is interrupted, as it is typed.
- * @example printPattern(joint, notation) // '2-6 in'
- */
-export function printPattern(joint: Joint, notation: Notation): string {
-  if (joint.pattern === 'continuous' || joint.segmentMm === null || joint.pitchMm === null)
-    return 'continuous'
-  const print = (value: number) => printQuantity('length', value, notation)
-  return `${print(joint.segmentMm)} @ ${print(joint.pitchMm)}${joint.pattern === 'staggered' ? ' staggered' : ''}`
-}
+const FIXED_PIPE = /^(?:[56][fgr]*|p[hjk]|[hj]-?l0?45)$/i

@@ -6,14 +6,17 @@ import { newJoint } from '../model/newJoint.ts'
 import { readDocument } from '../model/problems.ts'
 import { demoShop, joint } from '../testing/samples.ts'
 import { mapColumns, printTable, readTable, withUniqueIds } from './table.ts'
+import * as pattern from './pattern.ts'
+import type { TextRead } from './read.ts'
+import * as size from './size.ts'
 import * as text from './text.ts'
 import { runs } from '../testing/runs.ts'
 
 const IMPERIAL: Notation = { system: 'imperial', locale: 'en-US' }
 const METRIC: Notation = { system: 'metric', locale: 'en-US' }
 
-const message = (read: text.TextRead): string => (read.ok ? `read as ${read.understood}` : read.message)
-const change = (read: text.TextRead): Partial<Joint> => {
+const message = (read: TextRead): string => (read.ok ? `read as ${read.understood}` : read.message)
+const change = (read: TextRead): Partial<Joint> => {
   expect(message(read)).toMatch(/^read as/)
   return read.ok ? read.change : {}
 }
@@ -100,7 +103,7 @@ describe('what people write in a weld line', () => {
     ['3/16', { legMm: 4.7625, legBMm: null }],
     ['1/4 x 3/8', { legMm: 6.35, legBMm: 9.525 }],
   ])('leg “%s”', (written, expected) => {
-    expect(change(text.readSize(written, steel, IMPERIAL))).toEqual(near(expected))
+    expect(change(size.readSize(written, steel, IMPERIAL))).toEqual(near(expected))
   })
   it.each([
     ['4,5', 4.5, null],
@@ -111,14 +114,14 @@ describe('what people write in a weld line', () => {
     ['3.5mm x 4.5mm', 3.5, 4.5],
   ])('a comma between figures is a decimal comma: leg “%s”', (written, legMm, legBMm) => {
     for (const locale of ['de-DE', 'fr-FR', 'en-GB'] as const)
-      expect(change(text.readSize(written, steel, { system: 'metric', locale }))).toEqual(
+      expect(change(size.readSize(written, steel, { system: 'metric', locale }))).toEqual(
         near({ legMm, legBMm }),
       )
   })
   it('a unit behind the second leg is that of both, whatever the shop measures in', () => {
-    expect(change(text.readSize('3,5 x 4,5 mm', steel, IMPERIAL))).toEqual(near({ legMm: 3.5, legBMm: 4.5 }))
-    expect(change(text.readSize('1/4 x 3/8 in', steel, METRIC))).toEqual(near({ legMm: 6.35, legBMm: 9.525 }))
-    expect(change(text.readSize('6 mm x 1/4 in', steel, METRIC))).toEqual(near({ legMm: 6, legBMm: 6.35 }))
+    expect(change(size.readSize('3,5 x 4,5 mm', steel, IMPERIAL))).toEqual(near({ legMm: 3.5, legBMm: 4.5 }))
+    expect(change(size.readSize('1/4 x 3/8 in', steel, METRIC))).toEqual(near({ legMm: 6.35, legBMm: 9.525 }))
+    expect(change(size.readSize('6 mm x 1/4 in', steel, METRIC))).toEqual(near({ legMm: 6, legBMm: 6.35 }))
   })
   it('what is printed of a size is read back, in every locale (property)', () => {
     const tenths = fc.integer({ min: 10, max: 200 }).map((one) => one / 10)
@@ -130,7 +133,7 @@ describe('what people write in a weld line', () => {
         const weld = isFillet
           ? joint({ legMm: one, legBMm: other })
           : joint({ kind: 'v', legMm: null, rootGapMm: one, rootFaceMm: other, reinforcementMm: one })
-        const back = { ...weld, ...change(text.readSize(text.printSize(weld, notation), weld, notation)) }
+        const back = { ...weld, ...change(size.readSize(size.printSize(weld, notation), weld, notation)) }
         expect(back.legMm ?? 0).toBeCloseTo(weld.legMm ?? 0, 2)
         expect(back.legBMm ?? back.legMm ?? 0).toBeCloseTo(weld.legBMm ?? 0, 2)
         expect(back.rootGapMm).toBeCloseTo(weld.rootGapMm, 2)
@@ -141,10 +144,10 @@ describe('what people write in a weld line', () => {
   })
   it('sizes of a groove are named', () => {
     const groove = joint({ kind: 'v', legMm: null, includedAngleDeg: 60 })
-    expect(change(text.readSize('gap 3/32, face 1/16, cap 1/16', groove, IMPERIAL))).toEqual(
+    expect(change(size.readSize('gap 3/32, face 1/16, cap 1/16', groove, IMPERIAL))).toEqual(
       near({ rootGapMm: 2.38125, rootFaceMm: 1.5875, reinforcementMm: 1.5875 }),
     )
-    expect(message(text.readSize('3/32', groove, IMPERIAL))).toContain('say which size')
+    expect(message(size.readSize('3/32', groove, IMPERIAL))).toContain('say which size')
   })
 
   it.each([
@@ -174,7 +177,7 @@ describe('what people write in a weld line', () => {
     ['50-150 mm staggered', { pattern: 'staggered', segmentMm: 50, pitchMm: 150 }],
     ['1.5 in @ 4 in', { pattern: 'intermittent', segmentMm: 38.1, pitchMm: 101.6 }],
   ])('pattern “%s”', (written, expected) => {
-    expect(change(text.readPattern(written, IMPERIAL))).toEqual(near(expected))
+    expect(change(pattern.readPattern(written, IMPERIAL))).toEqual(near(expected))
   })
 
   it.each([
@@ -193,8 +196,8 @@ describe('what people write in a weld line', () => {
     [text.readWelds('4 x', METRIC), '4 x 450 mm'],
     [text.readWelds('3 x 0.1 mm', METRIC), 'below the least of 0.5 mm. Write for example 4 x 450 mm.'],
     [text.readJoint('groove'), 'not a joint'],
-    [text.readPattern('6-2', IMPERIAL), 'shorter than its weld'],
-    [text.readPattern('often', IMPERIAL), '2-6'],
+    [pattern.readPattern('6-2', IMPERIAL), 'shorter than its weld'],
+    [pattern.readPattern('often', IMPERIAL), '2-6'],
   ])('%#: says what to write', (read, words) => {
     expect(message(read)).toContain(words)
   })
@@ -206,8 +209,8 @@ describe('what people write in a weld line', () => {
           text.readWelds(text.printWelds(one, system), system),
           text.readJoint(text.printJoint(one)),
           text.readParts(text.printParts(one, system), one, system),
-          text.readSize(text.printSize(one, system), one, system),
-          text.readPattern(text.printPattern(one, system), system),
+          size.readSize(size.printSize(one, system), one, system),
+          pattern.readPattern(pattern.printPattern(one, system), system),
         ].reduce<Joint>((sum, read) => ({ ...sum, ...change(read) }), one)
         expect(again.kind).toBe(one.kind)
         expect(again.materialB).toBe(one.materialB)
@@ -248,7 +251,7 @@ describe('what people write in a weld line', () => {
             [
               text.readWelds(`3 x ${write(l)}`, system),
               text.readParts(`${write(t)} 304`, steel, system),
-              text.readSize(write(z), steel, system),
+              size.readSize(write(z), steel, system),
             ].map(change)
           expect(entered(metric, METRIC)).toEqual(entered(inch, IMPERIAL).map(near))
         },
@@ -263,9 +266,9 @@ describe('what people write in a weld line', () => {
           text.readWelds(written, IMPERIAL),
           text.readJoint(written),
           text.readParts(written, steel, METRIC),
-          text.readSize(written, steel, METRIC),
+          size.readSize(written, steel, METRIC),
           text.readPosition(written),
-          text.readPattern(written, METRIC),
+          pattern.readPattern(written, METRIC),
         ]
         return reads.every((one) => (one.ok ? one.understood : one.message) !== '')
       }),

@@ -1,5 +1,6 @@
 /** The words of a weld line: what people write for joints, positions and patterns, and what is printed for them. */
-import { type JointKind, type Position } from '../model/jointKinds.ts'
+import { FILLET_KINDS, type JointKind, type Position } from '../model/jointKinds.ts'
+import type { Shop } from '../model/shop.ts'
 import type { Joint } from '../model/job.ts'
 
 /** A joint as it is chosen: a kind, and whether it goes round a tube. */
@@ -19,17 +20,17 @@ const choice = (kind: JointKind, name: string, words: readonly string[], around 
 })
 
 export const JOINT_CHOICES: readonly JointChoice[] = [
-  choice('tee', 'T-joint', ['t', 'tee', 't joint', 'fillet', 't-fillet']),
+  choice('tee', 'T-joint', ['t', 'tee', 't joint', 'fillet', 't-fillet', 'fw']),
   choice('lap', 'Lap', ['lap', 'lap joint']),
   choice('inside-corner', 'Inside corner', ['ic', 'inside', 'corner', 'inside corner']),
   choice('outside-corner', 'Outside corner', ['oc', 'outside', 'outside corner', 'open corner']),
-  choice('square', 'Square butt', ['sq', 'square', 'butt', 'square butt', 'i']),
-  choice('v', 'V butt', ['v', 'single v', 'v butt', 'vee']),
-  choice('double-v', 'Double V', ['x', 'double v', 'dv']),
-  choice('bevel', 'Bevel', ['bevel', 'single bevel', 'b', 'hv']),
-  choice('double-bevel', 'Double bevel', ['k', 'double bevel', 'db']),
+  choice('square', 'Square butt', ['sq', 'square', 'butt', 'square butt', 'i', 'bw']),
+  choice('v', 'V butt', ['v', 'single v', 'v butt', 'vee', 'y']),
+  choice('double-v', 'Double V', ['x', 'double v', 'dv', 'dy']),
+  choice('bevel', 'Bevel', ['bevel', 'single bevel', 'b', 'hv', 'hy']),
+  choice('double-bevel', 'Double bevel', ['k', 'double bevel', 'db', 'dhv', 'dhy']),
   choice('u', 'U butt', ['u', 'u butt']),
-  choice('j', 'J butt', ['j', 'j butt']),
+  choice('j', 'J butt', ['j', 'j butt', 'hu']),
   choice('flare-v', 'Flare V', ['fv', 'flare v', 'flare-v']),
   choice('flare-bevel', 'Flare bevel', ['fb', 'flare bevel', 'flare-bevel', 'tube to flat']),
   choice('edge', 'Edge', ['edge', 'e']),
@@ -76,13 +77,15 @@ const POSITION_WORDS: readonly (readonly [Position, string, readonly string[]])[
       '5f',
       '5g',
       'ph',
+      'pk',
       '6',
       '6f',
       '6g',
       'h-l045',
+      'hl045',
     ],
   ],
-  ['vertical-down', 'vertical down', ['vd', 'vertical down', 'down', 'pg', 'pj', 'j-l045']],
+  ['vertical-down', 'vertical down', ['vd', 'vertical down', 'down', 'pg', 'pj', 'j-l045', 'jl045']],
   ['overhead', 'overhead', ['o', 'oh', 'overhead', '4', '4f', '4g', 'pd', 'pe']],
 ]
 
@@ -93,6 +96,31 @@ const POSITION_WORDS: readonly (readonly [Position, string, readonly string[]])[
 export const positionOf = (words: string): Position | null =>
   POSITION_WORDS.find(([id, name, known]) => known.includes(words) || id === words || name === words)?.[0] ??
   null
+
+/** Position by EN ISO 6947: the kind of weld parts PB from PC and PD from PE, a tube that is not turned PH from PF. */
+const ISO_POSITION: Readonly<
+  Record<Position, readonly [groove: string, fillet: string, fixedTube: string | null]>
+> = {
+  flat: ['PA', 'PA', null],
+  horizontal: ['PC', 'PB', null],
+  'vertical-up': ['PF', 'PF', 'PH'],
+  'vertical-down': ['PG', 'PG', 'PJ'],
+  overhead: ['PE', 'PD', null],
+}
+
+/**
+ * The position of a weld as it is typed: by EN ISO 6947 where the shop works by EN, in words elsewhere.
+ * @example printPosition({ kind: 'tee', around: false, position: 'horizontal' }, 'international') // 'PB'
+ */
+export function printPosition(
+  { kind, around, position }: Pick<Joint, 'kind' | 'around' | 'position'>,
+  ruleBook: Shop['ruleBook'] | undefined,
+): string {
+  if (ruleBook !== 'international') return positionName(position)
+  const [groove, fillet, fixedTube] = ISO_POSITION[position]
+  if (around && fixedTube !== null) return fixedTube
+  return FILLET_KINDS.includes(kind) ? fillet : groove
+}
 
 /**
  * What a position is called.

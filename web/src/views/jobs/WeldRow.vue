@@ -5,10 +5,10 @@ import {
   inShopUnits,
   type Joint,
   type Notation,
-  positionName,
   printJoint,
   printParts,
   printPattern,
+  printPosition,
   printSize,
   printWelds,
   readJoint,
@@ -59,7 +59,10 @@ const WAYS: Readonly<Record<CellName, Omit<CellKind, 'name'>>> = {
   Joint: { print: () => printJoint(joint), read: (text) => readJoint(text) },
   Parts: { print: () => printParts(joint, notation), read: (text, j) => readParts(text, j, notation) },
   Size: { print: () => printSize(joint, notation), read: (text, j) => readSize(text, j, notation) },
-  Position: { print: () => positionName(joint.position), read: (text) => readPosition(text) },
+  Position: {
+    print: () => printPosition(joint, workspace.shop?.ruleBook),
+    read: (text) => readPosition(text),
+  },
   Pattern: { print: () => printPattern(joint, notation), read: (text) => readPattern(text, notation) },
 }
 const CELLS: readonly CellKind[] = CELL_NAMES.map((name) => ({ name, ...WAYS[name] }))

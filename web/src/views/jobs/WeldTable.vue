@@ -3,10 +3,10 @@ import {
   type Joint,
   type Notation,
   type Plan,
-  positionName,
   printJoint,
   printParts,
   printPattern,
+  printPosition,
   printSize,
   printValue,
   printWelds,
@@ -15,6 +15,7 @@ import { computed, nextTick, ref } from 'vue'
 import type { VVirtualScroll } from 'vuetify/components'
 import PrintedTable from '../../components/PrintedTable.vue'
 import { CELL_NAMES } from './cellNames.ts'
+import { useWorkspace } from '../../stores/workspace.ts'
 import WeldRow from './WeldRow.vue'
 
 /** The weld lines, one a row, typed by keyboard alone: Tab across, Enter down and on to a new line. */
@@ -33,6 +34,7 @@ const emit = defineEmits<{
   open: [id: string, figure: 'wanted' | 'metal']
 }>()
 
+const workspace = useWorkspace()
 const ROW = 34
 const scroller = ref<VVirtualScroll | null>(null)
 const body = ref<HTMLElement | null>(null)
@@ -60,7 +62,7 @@ const printed = (): readonly (readonly string[])[] =>
     printJoint(joint),
     printParts(joint, notation),
     printSize(joint, notation),
-    positionName(joint.position),
+    printPosition(joint, workspace.shop?.ruleBook),
     printPattern(joint, notation),
     wanted(joint),
     metal(joint),
