@@ -1,4 +1,5 @@
 /** Criteria of the procedure: direction and transfer by the code, back purge of a root, least preheat. */
+import { QUALITY } from '../model/quality.ts'
 import { commonPractice, standard } from '../basis/source.ts'
 import type { Capability } from '../capability/capability.ts'
 import type { Demand } from '../demand/demand.ts'
@@ -20,9 +21,8 @@ import type { Criterion } from './criterion.ts'
 import { backingMend, sprayHolds } from './joint.ts'
 import { bad, good, grouped, type Judged, poor } from './grouped.ts'
 
-/** A weld that somebody else has to accept: what is not done by the code is not bought. */
-const isByCode = ({ quality }: Job): boolean => quality === 'code-bound'
-const isStructural = (job: Job): boolean => isByCode(job) || job.quality === 'structural'
+const isByCode = ({ quality }: Job): boolean => QUALITY[quality].isByCode
+const isStructural = ({ quality }: Job): boolean => QUALITY[quality].isStructural
 const familiesOf = ({ materialA, materialB }: Joint) => [
   MATERIALS[materialA].family,
   MATERIALS[materialB].family,
@@ -35,8 +35,10 @@ const prequalified = grouped(
   'prequalified',
   'joint',
   [],
-  ({ process }, d) => {
-    if (!d || !isStructural(d.job)) return null
+  ({ process, shop }, d) => {
+    // By European standards every procedure is qualified by a test, whatever its transfer.
+    if (!d || !isStructural(d.job) || QUALITY[d.job.quality].isEuropean || shop.filletRule === 'en-1993')
+      return null
     const steel = d.welds.filter(({ joint }) => familiesOf(joint).every((one) => one === 'carbon-steel'))
     const [first] = steel
     if (!first) return null
@@ -82,7 +84,7 @@ const backPurge = grouped(
     const bare = rooted.find(({ joint }) => !joint.purge)
     if (!bare) return good('purged', {}, SUGAR, first.joint.id)
     const make =
-      d.job.quality === 'leak-tight' || isByCode(d.job) ? bad : d.job.quality === 'ordinary' ? good : poor
+      d.job.quality === 'leak-tight' || isByCode(d.job) ? bad : QUALITY[d.job.quality].isPlain ? good : poor
     return make(make === good ? 'accepted' : 'sugars', {}, SUGAR, bare.joint.id)
   },
   {

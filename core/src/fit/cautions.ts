@@ -1,4 +1,5 @@
 /** What the owner must be told where this decision is made: what can hurt somebody. */
+import { QUALITY } from '../model/quality.ts'
 import type { Capability } from '../capability/capability.ts'
 import type { Demand } from '../demand/demand.ts'
 import { figure, told, type Told } from '../model/told.ts'
@@ -6,11 +7,9 @@ import { coveredClassOf } from '../reference/coveredElectrodes.ts'
 import { lensShade, LENS_SHADE_SOURCE } from '../reference/lensShades.ts'
 import { MATERIALS } from '../reference/materials.ts'
 
-const APPROVED: readonly string[] = ['structural', 'leak-tight', 'code-bound']
-
 /** @returns codes in the order in which they are shown; words give each its topic and sentence */
 export function cautionsFor(
-  { process, tungsten, powerSource, wire, generator, hangsOn, rules, circuit, feeders }: Capability,
+  { process, tungsten, powerSource, wire, generator, hangsOn, rules, circuit, feeders, shop }: Capability,
   { hungriest, job }: Demand,
 ): readonly Told[] {
   const shade = lensShade(process.family, hungriest.wantedA)
@@ -46,7 +45,10 @@ export function cautionsFor(
     isLowHydrogen && told('keep-dry'),
     isTig && powerSource?.start.includes('high-frequency') === true && told('high-frequency'),
     tungsten?.type === 'WTh20' && told('thorium'),
-    APPROVED.includes(job.quality) && told('approval'),
+    QUALITY[job.quality].isApproved &&
+      told(
+        QUALITY[job.quality].isEuropean || shop.filletRule === 'en-1993' ? 'approval-european' : 'approval',
+      ),
     process.feedsWire && told('live-wire'),
   ]
   return cautions.filter((caution) => caution !== false)

@@ -1,22 +1,26 @@
 /** What settings make of a weld: leg, deposition, heat, cost. The same for those to start with and for any others. */
 import type { Capability } from '../capability/capability.ts'
-import { computed, handbook, jobField, shopField, standard } from '../basis/source.ts'
-import { assumed, calculation, from, input, inputOrAssumed } from '../calculation/calculation.ts'
+import { computed, handbook, jobField, shopField } from '../basis/source.ts'
+import { assumed, calculation, from, input } from '../calculation/calculation.ts'
 import type { Step } from '../calculation/step.ts'
 import { TracingReckoner } from '../calculation/reckoner.ts'
 import { type Demand, traceDemand } from '../demand/demand.ts'
+import type { Joint } from '../model/job.ts'
 import { settingsAreOf, type WeldFigures } from '../demand/weldFigures.ts'
+import { cetPctOf, type Composition, compositionOf } from '../reference/composition.ts'
+import { bringsLittleHydrogen } from '../reference/leastPreheat.ts'
 import { DENSITY } from '../reference/materials.ts'
 import { type ArcWindow, arcWindowOf, balance } from '../trade/arcWindow.ts'
-import { currentAtFeed, feedCurrent, wireFeedSpeed } from '../trade/burnOff.ts'
+import { currentAtFeed, wireFeedSpeed } from '../trade/burnOff.ts'
 import { coveredGPerMin } from '../trade/covered.ts'
+import { CARBON_FROM, COOLING_FROM, PREHEAT_FROM, type SteelHeat, steelHeatOf } from '../trade/cooling.ts'
 import { fillerG } from '../trade/deposit.ts'
 import { depositionRate, deposition } from '../trade/depositionRate.ts'
 import { isFillet } from '../trade/geometry.ts'
+import { heatInput, travel } from '../trade/heatInput.ts'
 import { gasFlow } from '../trade/gasFlow.ts'
 import { passesWanted } from '../trade/passes.ts'
-import { startingVolts } from '../trade/startingVolts.ts'
-import { thinnerFamily, wantedCurrent } from '../trade/wantedCurrent.ts'
+import { thinnerFamily } from '../trade/wantedCurrent.ts'
 
 /** What the hand and the machine are set to. */
 export interface Settled {
@@ -40,6 +44,8 @@ export interface Outcome {
   readonly arc: ArcWindow | null
   /** kJ/mm */
   readonly heatKJPerMm: number
+  /** How a weld in steel cools, and the preheat its heat asks for; null of other metals. */
+  readonly steel: SteelHeat | null
   /** Arc and all around it for a metre of weld, all passes, s. */
   readonly workSPerM: number
   /** For a metre of weld, in the shop's currency. */
@@ -47,8 +53,6 @@ export interface Outcome {
   /** What has no price, and is not in the cost. */
   readonly unpriced: readonly ('filler' | 'gas')[]
 }
-
-const travel = input('travel speed', 'mm/min', computed('as set'), 'bead-travel')
 
 const beadArea = calculation({
   id: 'bead-area',
@@ -83,23 +87,6 @@ const filled = calculation({
   },
   compute: ({ n, A_1, A }) => (100 * n * A_1) / A,
   source: computed('ratio'),
-})
-
-const EN_1011 = standard('EN 1011-1, heat input Q = k·U·I/v', true)
-const heatInput = calculation({
-  id: 'heat-input',
-  title: 'Heat input',
-  symbol: 'Q',
-  unit: 'kJ/mm',
-  expression: 'k * U * I * 60 / (1000 * s)',
-  inputs: {
-    k: inputOrAssumed('share of the arc’s heat', '', EN_1011),
-    U: { ...startingVolts, name: 'arc volts' },
-    I: { ...from(wantedCurrent, ...feedCurrent), name: 'current' },
-    s: travel,
-  },
-  compute: ({ k, U, I, s }) => (k * U * I * 60) / (1000 * s),
-  source: EN_1011,
 })
 
 const workPerM = calculation({
@@ -169,6 +156,12 @@ export function outcomeOf(c: Capability, d: Demand, line: WeldFigures, settled: 
   const t = r.take(workPerM, { n, s, K })
   const fillerPrice = wire?.packagePrice ?? null
   const gasPrice = gas?.refillPrice ?? null
+  const heatKJPerMm = r.take(heatInput, {
+    k: process.electrode === 'tungsten' ? 'heatEfficiencyGtaw' : 'heatEfficiencyWire',
+    U,
+    I: currentA,
+    s,
+  })
   return {
     currentA,
     depositionGPerMin: rate,
@@ -189,12 +182,8 @@ export function outcomeOf(c: Capability, d: Demand, line: WeldFigures, settled: 
             r,
           )
         : null,
-    heatKJPerMm: r.take(heatInput, {
-      k: process.electrode === 'tungsten' ? 'heatEfficiencyGtaw' : 'heatEfficiencyWire',
-      U,
-      I: currentA,
-      s,
-    }),
+    heatKJPerMm,
+    steel: steelOf(c, d, joint, heatKJPerMm),
     workSPerM: t,
     costPerM: r.take(costPerM, {
       t,
@@ -210,6 +199,30 @@ export function outcomeOf(c: Capability, d: Demand, line: WeldFigures, settled: 
       ...(process.shielded && gas && gasPrice === null ? (['gas'] as const) : []),
     ],
   }
+}
+
+/** The harder of both parts decides; null where one of them is no steel whose grade says what is in it. */
+function harderOf({ materialA, materialB }: Pick<Joint, 'materialA' | 'materialB'>): Composition | null {
+  const [a, b] = [compositionOf(materialA), compositionOf(materialB)]
+  return a && b && (cetPctOf(a) >= cetPctOf(b) ? a : b)
+}
+
+function steelOf(
+  { process, wire, assumptions, r }: Capability,
+  { job }: Demand,
+  joint: Joint,
+  heatKJPerMm: number,
+): SteelHeat | null {
+  const composition = harderOf(joint)
+  if (!composition) return null
+  const filler = process.electrode === 'covered' ? (wire?.classification ?? null) : null
+  const partC = job.preheatC ?? assumptions.workshopC
+  return steelHeatOf(
+    composition,
+    joint,
+    { heatKJPerMm, partC, isDry: bringsLittleHydrogen(process.id, filler) },
+    r,
+  )
 }
 
 /** Weld metal in a minute of arc, g; null where the hand feeds a rod, or without a filler. */
@@ -229,13 +242,17 @@ function rateOf(
 }
 
 /** What can be asked of an outcome. */
-export type OutcomeFigure = 'arc' | 'deposition' | 'leg' | 'filled' | 'heat' | 'work' | 'cost'
+export type OutcomeFigure =
+  'arc' | 'deposition' | 'leg' | 'filled' | 'heat' | 'cooling' | 'preheat' | 'carbon' | 'work' | 'cost'
 export const OUTCOME_FROM: Readonly<Record<OutcomeFigure, readonly string[]>> = {
   arc: [balance.id],
   deposition: deposition.from,
   leg: [legLaid.id],
   filled: [filled.id],
   heat: [heatInput.id],
+  cooling: COOLING_FROM,
+  preheat: PREHEAT_FROM,
+  carbon: CARBON_FROM,
   work: [workPerM.id],
   cost: [costPerM.id],
 }

@@ -1,4 +1,5 @@
 /** What to know of one weld before it is planned: its size by two schools, what over-welding costs, filler, preheat. */
+import { QUALITY } from '../model/quality.ts'
 import { type Metal } from '../model/material.ts'
 import { type ProcessId } from '../model/process.ts'
 import { type Assumptions, assumptionsOf, type ChangedAssumptions } from '../assumptions/assume.ts'
@@ -126,7 +127,7 @@ function filletAdvice(
   const minimumMm = Math.min(rule.leastLegMm(thickerMm(joint)), thinner)
   const largestMm = joint.kind === 'lap' ? rule.largestAlongEdgeMm(joint.thicknessAMm) : null
   const beadAsWideMm = thinner / Math.SQRT2
-  const byCode = job.sizing === 'code-table' || job.quality === 'code-bound' || job.quality === 'structural'
+  const byCode = job.sizing === 'code-table' || QUALITY[job.quality].isStructural
   const recommendedMm = Math.min(byCode ? minimumMm : beadAsWideMm, largestMm ?? Infinity)
   const least = Math.min(a, b)
   const over = overWeld(joint, recommendedMm, money, assumptions)

@@ -1,4 +1,5 @@
 /** What is to be welded: a job and its welds, in the order of welding. */
+import { QUALITIES } from './quality.ts'
 import { BEVELLED_KINDS, FILLET_KINDS, JOINT_KINDS, PATTERNS, POSITIONS, ROUND_KINDS } from './jointKinds.ts'
 import { MATERIAL_IDS } from './material.ts'
 import { z } from 'zod'
@@ -145,7 +146,6 @@ export const jointSchema = z
   })
 export type Joint = z.infer<typeof jointSchema>
 
-export const QUALITIES = ['ordinary', 'cosmetic', 'leak-tight', 'structural', 'code-bound'] as const
 /** How a piece is turned from weld to weld. */
 export const HANDLINGS = ['bench', 'turned', 'hoisted'] as const
 export type Handling = (typeof HANDLINGS)[number]

@@ -1,7 +1,8 @@
 /** Least preheat and interpass temperature of structural steel by thickness, filler and process (AWS D1.1, Table 5.8; from memory). */
-import { commonPractice, handbook, type Source, standard } from '../basis/source.ts'
+import { commonPractice, type Source, standard } from '../basis/source.ts'
 import type { MaterialId } from '../model/material.ts'
 import type { ProcessId } from '../model/process.ts'
+import { cetPctOf, compositionOf } from './composition.ts'
 import { coveredClassOf } from './coveredElectrodes.ts'
 
 /** Its category: with what it is welded (A, B), or how strong the steel is (C). */
@@ -75,19 +76,16 @@ export const leastPreheatOf = (category: PreheatCategory, thickerMm: number): Le
   source: D1_1,
 })
 
-/** Carbon equivalent CET of hardenable steels, %, middle of the grade: C + (Mn + Mo)/10 + (Cr + Cu)/20 + Ni/40. */
-const CET_PCT: Readonly<Partial<Record<MaterialId, number>>> = {
-  // 0.45 C, 0.75 Mn
-  'medium-carbon': 0.525,
-  // 0.30 C, 0.5 Mn, 0.2 Mo, 0.95 Cr
-  'chrome-moly': 0.42,
-}
+/** Steels whose preheat goes by their carbon equivalent alone. */
+const HARDENABLE: readonly MaterialId[] = ['medium-carbon', 'chrome-moly']
 export const CET_SOURCE: Source = standard('EN 1011-2, Annex C, method B', true)
-export const CET_GRADE_SOURCE: Source = handbook('composition of 1045 and 4130, middle of the grade')
 export const THIN_SOURCE: Source = commonPractice('common practice: thin tube and sheet is welded cold')
 
 /** @returns %, of the harder of the materials; null where none of them hardens so */
 export function carbonEquivalentOf(materials: readonly MaterialId[]): number | null {
-  const found = materials.flatMap((one) => CET_PCT[one] ?? [])
+  const found = materials.flatMap((one) => {
+    const composition = HARDENABLE.includes(one) ? compositionOf(one) : null
+    return composition ? [cetPctOf(composition)] : []
+  })
   return found.length > 0 ? Math.max(...found) : null
 }

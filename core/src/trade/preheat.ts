@@ -4,7 +4,8 @@ import { assumed, calculation, from, input, inputOrAssumed } from '../calculatio
 import type { Reckoner } from '../calculation/reckoner.ts'
 import type { Joint } from '../model/job.ts'
 import type { Metal } from '../model/material.ts'
-import { CET_GRADE_SOURCE, CET_SOURCE } from '../reference/leastPreheat.ts'
+import { COMPOSITION_SOURCE } from '../reference/composition.ts'
+import { CET_SOURCE } from '../reference/leastPreheat.ts'
 import { DENSITY } from '../reference/materials.ts'
 import { thickerMm } from './groove.ts'
 
@@ -17,7 +18,7 @@ export const leastByCarbon = calculation({
   unit: '°C',
   expression: 'max(0, 697 * C + 160 * tanh(d / 35) + 62 * H^0.35 + (53 * C - 32) * Q - 328)',
   inputs: {
-    C: input('carbon equivalent CET', '%', CET_GRADE_SOURCE),
+    C: input('carbon equivalent CET', '%', COMPOSITION_SOURCE),
     d: thick,
     H: inputOrAssumed('hydrogen of the weld metal', 'ml/100 g', commonPractice()),
     Q: assumed('preheatHeatInput'),

@@ -995,6 +995,10 @@ export const ENGLISH: Language = {
       topic: 'Approval',
       text: 'Such welds need a qualified procedure and welder: this is advice, not approval',
     },
+    'approval-european': {
+      topic: 'Approval',
+      text: 'Such welds need a procedure qualified by EN ISO 15614 and a welder qualified by EN ISO 9606: this is advice, not approval',
+    },
     'live-wire': {
       topic: 'Gun',
       text: 'The wire is live while the trigger is pulled: keep it off you and off the work',

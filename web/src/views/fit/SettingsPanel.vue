@@ -1,5 +1,12 @@
 <script setup lang="ts">
-import { assumptionsOf, type OutcomeFigure, type SetUp, type Settled, type StartFigure } from '@brannik/core'
+import {
+  assumptionsOf,
+  type OutcomeFigure,
+  type SetUp,
+  type Settled,
+  type StartFigure,
+  type SteelHeat,
+} from '@brannik/core'
 import { computed, reactive, ref, watch } from 'vue'
 import ChoiceField from '../../components/ChoiceField.vue'
 import CountField from '../../components/CountField.vue'
@@ -77,7 +84,18 @@ const { answer: tried } = useAnswer<'made'>(
   computed(() => settled.value && ask(otherId.value, settled.value)),
 )
 
-const FIGURES: readonly OutcomeFigure[] = ['arc', 'leg', 'filled', 'deposition', 'heat', 'work', 'cost']
+const FIGURES: readonly OutcomeFigure[] = [
+  'arc',
+  'leg',
+  'filled',
+  'deposition',
+  'heat',
+  'cooling',
+  'preheat',
+  'carbon',
+  'work',
+  'cost',
+]
 const ARC_WORDS = {
   'burns-back': 'hisses, burns back to the tip',
   spatters: 'long, spatters',
@@ -92,7 +110,7 @@ const figures = computed(() =>
 function outcomeWords(made: Made | null, figure: OutcomeFigure): string {
   const outcome = made?.outcome
   if (!outcome) return NONE
-  const { arc, legMm, filledPct, depositionGPerMin, heatKJPerMm, workSPerM, costPerM } = outcome
+  const { arc, legMm, filledPct, depositionGPerMin, heatKJPerMm, steel, workSPerM, costPerM } = outcome
   switch (figure) {
     case 'arc':
       return arc === null ? NONE : `${ARC_WORDS[arc.state]} (${p.percent(arc.balancePct)} % of balance)`
@@ -104,12 +122,24 @@ function outcomeWords(made: Made | null, figure: OutcomeFigure): string {
       return depositionGPerMin === null ? NONE : printers.print(depositionGPerMin, 'g/min')
     case 'heat':
       return p.heat(heatKJPerMm)
+    case 'cooling':
+      return steel === null ? NONE : `${p.seconds(steel.coolingS)}`
+    case 'preheat':
+      return steel === null ? NONE : preheatWords(steel)
+    case 'carbon':
+      return steel === null ? NONE : `${printers.number(steel.cePct, 2)} %`
     case 'work':
       return printers.print(workSPerM, 's per m')
     default:
       return costWords(costPerM)
   }
 }
+const workshopC = computed(() =>
+  workspace.shop ? assumptionsOf(workspace.shop).workshopC : Number.POSITIVE_INFINITY,
+)
+/** By EN 1011-2, method B, to the nearest 5 °C. */
+const preheatWords = ({ preheatC }: SteelHeat): string =>
+  preheatC > workshopC.value ? printers.print(Math.round(preheatC / 5) * 5, '°C') : 'none'
 const PER_FOOT_M = 0.3048
 const isImperial = computed(() => workspace.notation.system === 'imperial')
 const costWords = (perM: number): string =>

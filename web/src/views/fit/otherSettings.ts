@@ -26,6 +26,9 @@ export const OUTCOME_LABELS: Readonly<Record<OutcomeFigure, string>> = {
   filled: 'Metal, of what was called for',
   deposition: 'Deposition',
   heat: 'Heat input',
+  cooling: 'Cools from 800 to 500 °C in',
+  preheat: 'Preheat for this heat',
+  carbon: 'Carbon equivalent CE',
   work: 'Work',
   cost: 'Cost',
 }

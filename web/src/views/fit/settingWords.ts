@@ -16,6 +16,9 @@ export const START_TITLES: Readonly<Record<StartFigure, string>> = {
   'pre-flow': 'Pre-flow',
   'post-flow': 'Post-flow',
   heat: 'Heat input',
+  cooling: 'Cooling time from 800 to 500 °C',
+  preheat: 'Preheat for this heat input',
+  carbon: 'Carbon equivalent CE',
   arc: 'How the arc runs',
   leg: 'Leg that comes out',
   filled: 'Metal against what was called for',
@@ -46,7 +49,7 @@ export function settingPrinters({ print, printOther, number, wholeAmps }: Printe
     seconds: (value: number): string => `${number(value, 2)} s`,
     percent: (value: number): string => number(Math.max(1, Math.round(value))),
     gas: (value: number): string => print(rounded(value, 2), 'L'),
-    heat: (value: number): string => print(value, 'kJ/mm'),
+    heat: (value: number): string => print(rounded(value, 2), 'kJ/mm'),
     /** `3/8–1/2 in`: the unit once. */
     spread: ({ low, high }: { readonly low: number; readonly high: number }, unit: string): string =>
       `${print(low, unit).replace(UNIT, '')}–${print(high, unit)}`,
