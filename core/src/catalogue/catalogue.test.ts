@@ -65,6 +65,61 @@ describe('CSV sheets', () => {
     },
   )
 
+  // A spreadsheet of another country saves 453.6 as 453,6 and leaves whole numbers as they are.
+  it.each(['en-US', 'en-GB', 'de-DE', 'fr-FR'] as const)(
+    'what a spreadsheet in %s has saved comes back',
+    (locale) => {
+      const comma = (1.5).toLocaleString(locale).includes(',')
+      for (const sheet of SHEETS) {
+        const records = recordsOf(sheet, demo)
+        const [headings = [], ...rows] = printSheet(sheet, records, demo.stock)
+        const isPlain = (cell: string): boolean => /^-?\d+\.\d+$/.test(cell)
+        // Names, classes and lists are text, and no spreadsheet touches them.
+        const figures = headings.map(
+          (_heading, index) =>
+            !['id', 'name', 'classification'].includes(headings[index] ?? '') &&
+            rows.some((row) => isPlain(row[index] ?? '')),
+        )
+        const saved = rows.map((row) =>
+          row.map((cell, index) =>
+            comma && figures[index] === true && isPlain(cell) ? cell.replace('.', ',') : cell,
+          ),
+        )
+        const items = readSheet(sheet, headings, saved).items
+        for (const [index, { record, problems }] of items.entries()) {
+          if (record) expect(record).toEqual(records[index])
+          // Three figures behind a comma are asked about where no other figure of the file says which they are.
+          else for (const { message } of problems) expect(message).toMatch(/could be/)
+        }
+        expect(items.filter(({ record }) => record !== null).length).toBeGreaterThan(0)
+      }
+    },
+  )
+
+  it('a file of decimal commas says so by one figure, and then none of its figures is asked about', () => {
+    const wires = sheetOf('wire')
+    const [headings = [], ...rows] = printSheet(wires, demo.wires, demo.stock)
+    const at = headings.indexOf('package_g')
+    const save = (first: string, second: string) =>
+      readSheet(
+        wires,
+        headings,
+        [first, second].map((figure, row) =>
+          (rows[row] ?? []).map((cell, column) => {
+            if (column === at) return figure
+            // The whole file is of one hand.
+            return first.includes(',') && /^\d+\.\d+$/.test(cell) ? cell.replace('.', ',') : cell
+          }),
+        ),
+      ).items.map(({ record, problems }) =>
+        record && 'packageG' in record ? record.packageG : problems[0]?.message,
+      )
+    expect(save('453,6', '1,200')).toEqual([453.6, 1.2])
+    expect(save('453.6', '1,200')).toEqual([453.6, 1200])
+    expect(save('453,6', '1.200')[1]).toContain('could be')
+    expect(save('4989,5', '907,2')).toEqual([4989.5, 907.2])
+  })
+
   it('the library comes back as it went', () => {
     for (const sheet of SHEETS) {
       const { path } = CATALOGUE_LISTS[sheet.list]

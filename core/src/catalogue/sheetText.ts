@@ -1,5 +1,6 @@
 /** Records to the cells of a sheet and back: nothing is lost, and what cannot be read is named by row and column. */
-import { OPEN } from '../sheet/cells.ts'
+import { decimalMarkOf } from '../quantity/numberFormat.ts'
+import { type CellContext, OPEN } from '../sheet/cells.ts'
 import type { SheetColumn } from '../sheet/columns.ts'
 import { CATALOGUE_SCHEMAS } from './catalogue.ts'
 import { type FieldProblem, readDocument } from '../model/problems.ts'
@@ -85,11 +86,18 @@ export interface ReadSheet {
 interface Reader {
   readonly cellOf: (row: Row, heading: string) => string
   readonly has: (heading: string) => boolean
+  /** How this file writes its figures. */
+  readonly context: CellContext
 }
 
-function readerOf(headings: readonly string[]): Reader {
+function readerOf(headings: readonly string[], sheet: Sheet, rows: readonly Row[]): Reader {
   const places = new Map(headings.map((heading, index) => [plain(heading), index]))
+  const figures = [...sheet.columns, ...PROCESS_COLUMNS, ...SUPPLY_COLUMNS].flatMap(({ heading, cell }) =>
+    cell.isFigure ? [places.get(heading) ?? -1] : [],
+  )
+  const decimal = decimalMarkOf(rows.flatMap((row) => figures.map((index) => row[index] ?? '')))
   return {
+    context: { ...OPEN, decimal },
     cellOf: (row, heading) => row[places.get(heading) ?? -1]?.trim() ?? '',
     has: (heading) => places.has(heading),
   }
@@ -128,7 +136,7 @@ function readInto(
       }
       continue
     }
-    const read = cell.read(reader.cellOf(row, heading), OPEN)
+    const read = cell.read(reader.cellOf(row, heading), reader.context)
     target.columnOf.set(pointerOf([...root, ...path]), heading)
     if (!read.ok) {
       const message = reader.has(heading) ? read.message : `is missing: there is no column “${heading}”`
@@ -285,7 +293,7 @@ function strangeColumns(sheet: Sheet, headings: readonly string[]): string[] {
  * @example readSheet(sheet, ['kind', 'id'], [['gas', 'argon']]).items[0].problems // the columns that are missing
  */
 export function readSheet(sheet: Sheet, headings: readonly string[], rows: readonly Row[]): ReadSheet {
-  const reader = readerOf(headings)
+  const reader = readerOf(headings, sheet, rows)
   const remarks = strangeColumns(sheet, headings)
   const numbered = rows
     .map((row, index): PlateRow => ({ row, number: index + 2 }))

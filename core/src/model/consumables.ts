@@ -100,7 +100,7 @@ export const gasSchema = z
       .number()
       .min(1)
       .max(1e6)
-      .meta(field('A full cylinder', { quantity: 'gasVolume', group: 'Stock' })),
+      .meta(field('A full cylinder', { quantity: 'cylinder', group: 'Stock' })),
     refillPrice: amountSchema.nullable().meta(field('Refill', { empty: NOT_GIVEN })),
   })
   .check((ctx) => {

@@ -34,6 +34,7 @@ export type QuantityKind =
   | 'gasFlow'
   | 'mass'
   | 'gasVolume'
+  | 'cylinder'
 
 export interface KindOfQuantity {
   /** The workshop's noun, for messages. */
@@ -171,6 +172,18 @@ export const KINDS: Readonly<Record<QuantityKind, KindOfQuantity>> = {
     least: 0,
     most: 1_000_000,
     example: { imperial: '125 ft³', metric: '3500 L' },
+    gauge: false,
+    fractions: false,
+    decimals: { imperial: 0, metric: 0 },
+  },
+  // Free gas, which is 200 times the room in it: `50 L` alone is the size of the cylinder.
+  cylinder: {
+    noun: 'gas in a full cylinder',
+    spellings: VOLUME_SPELLINGS,
+    bare: { imperial: CUBIC_FOOT, metric: LITRE },
+    least: 100,
+    most: 1_000_000,
+    example: { imperial: '125 ft³', metric: '50 L, 200 bar or 10 m³' },
     gauge: false,
     fractions: false,
     decimals: { imperial: 0, metric: 0 },

@@ -43,6 +43,23 @@ const METAL_WORDS: readonly [RegExp, GaugeTableId][] = [
 
 const fail = (code: ProblemCode, message: string): Parsed => ({ ok: false, problem: { code, message } })
 
+/** `50 l, 200 bar`: the room in a cylinder and the pressure that fills it. */
+const CYLINDER =
+  /^(?<room>[\d.,]+)\s*(?:l|litres?|liters?)\s*[,;@x×*/ ]*\s*(?:at\s+)?(?<pressure>[\d.,]+)\s*(?<unit>bar|psi)$/i
+const BAR_PER_PSI = 0.0689476
+/** Free gas at the pressure of the air, taken as ideal: within a tenth of what argon and its mixes are filled to. */
+function freeGasL(
+  { room = '', pressure = '', unit = '' }: Readonly<Record<string, string | undefined>>,
+  { locale }: ParseContext,
+): number {
+  const [roomL, filled] = [room, pressure].map((figure) => {
+    const read = readNumber(figure, locale)
+    return isNumberProblem(read) ? Number.NaN : read.value
+  })
+  const bar = unit.toLowerCase() === 'psi' ? BAR_PER_PSI : 1
+  return Math.round((roomL ?? 0) * (filled ?? 0) * bar)
+}
+
 /**
  * @param kind which quantity the field holds
  * @param text what was written
@@ -54,6 +71,8 @@ export function parseQuantity(kind: QuantityKind, text: string, context: ParseCo
   const of = KINDS[kind]
   const written = text.trim().replace(/\s+/g, ' ')
   const example = `Write ${of.example[context.system]}.`
+  const filled = kind === 'cylinder' ? CYLINDER.exec(written)?.groups : undefined
+  if (filled) return parseQuantity(kind, `${freeGasL(filled, context)} L`, { ...context, locale: 'en-US' })
   if (written === '') return fail('empty', `The ${of.noun} is empty. ${example}`)
   if (written.length > 60) {
     return fail('not-a-number', `“${written.slice(0, 24)}…” is too long for a ${of.noun}. ${example}`)

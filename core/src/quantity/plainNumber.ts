@@ -16,6 +16,21 @@ const SPELLINGS: Readonly<Record<string, readonly string[]>> = {
   pcs: ['pc', 'pieces'],
   'km/h': ['kmh', 'kph'],
 }
+/** What a figure in another unit is in this one; to whole ones, as such fields have them. */
+const CONVERTED: Readonly<
+  Record<string, readonly (readonly [other: string, convert: (value: number) => number])[]>
+> = {
+  '°C': [['°F', (f) => ((f - 32) * 5) / 9]],
+  '°F': [['°C', (c) => (c * 9) / 5 + 32]],
+  'km/h': [
+    ['mph', (mph) => mph * 1.609344],
+    ['m/s', (perS) => perS * 3.6],
+  ],
+  mph: [
+    ['km/h', (kmh) => kmh / 1.609344],
+    ['m/s', (perS) => (perS * 3.6) / 1.609344],
+  ],
+}
 const MONEY = /^[$€£¥]\s*|^(?:kr\.?|chf)\s+/i
 const MONEY_BEHIND = /\s*(?:[$€£¥]|\b(?:kr\.?|chf|eur|usd|gbp))$/i
 /** Groups of three with one mark, the other before the decimals: `1.250,00`, `1,250.50`, `1 250,5`. */
@@ -48,7 +63,8 @@ const FOR_EACH = /^(?:\/|an?\b|per\b)\s*[\w³ ]+$/i
 /**
  * @param text such as `60`, `60 %`, `$95`, `−20 °F`, `1.5e2`
  * @param unit the one that the number is in; empty where it has none
- * @returns the number, or null where it is none or in another unit
+ * @returns the number, or null where it is none or in a unit that is none of this one; a temperature or a wind in another
+ * scale is converted
  * @example readPlainNumber('60%', '%', 'en-US') // 60
  */
 export function readPlainNumber(text: string, unit: string, locale: Locale): number | null {
@@ -60,7 +76,9 @@ export function readPlainNumber(text: string, unit: string, locale: Locale): num
   if (isOdd(figure)) return null
   const read = readNumber(figure, locale)
   if (isNumberProblem(read)) return null
+  const value = sign ? -read.value : read.value
+  const other = money ? undefined : CONVERTED[unit]?.find(([name]) => isUnit(read.rest, name))
+  if (other) return Math.round(other[1](value))
   const fits = read.rest === '' || (money ? FOR_EACH.test(read.rest) : unit !== '' && isUnit(read.rest, unit))
-  if (!fits) return null
-  return sign ? -read.value : read.value
+  return fits ? value : null
 }

@@ -5,6 +5,7 @@ import { METALS } from '../model/material.ts'
 import { GROOVES, type RollGroove } from '../model/part.ts'
 import type { Program } from '../model/powerSource.ts'
 import { PROCESS_FAMILIES } from '../model/process.ts'
+import type { DecimalMark } from '../quantity/numberFormat.ts'
 import type { QuantityKind } from '../quantity/kinds.ts'
 import { type ParseContext, parseQuantity } from '../quantity/parse.ts'
 
@@ -16,13 +17,21 @@ export interface CellContext {
   /** Of a bare number: the record's own (null), what the heading gave, or the shop's where it gave none (empty). */
   readonly unit: string | null
   readonly notation: ParseContext
+  /** The mark that the file writes before its decimals; null where nothing in it says. */
+  readonly decimal: DecimalMark | null
 }
 /** Open files are metric, with a point for the decimals, each number in the unit of its heading. */
-export const OPEN: CellContext = { unit: null, notation: { system: 'metric', locale: 'en-US' } }
+export const OPEN: CellContext = {
+  unit: null,
+  notation: { system: 'metric', locale: 'en-US' },
+  decimal: null,
+}
 
 export interface Cell {
   print(value: unknown): string
   read(text: string, context: CellContext): CellRead
+  /** Whether it holds one figure, which says how the file writes them. */
+  readonly isFigure?: true
 }
 
 const good = (value: unknown): CellRead => ({ ok: true, value })
@@ -37,6 +46,7 @@ export const words = (): Cell => ({
 
 /** Nothing written is null. */
 export const orNothing = (cell: Cell): Cell => ({
+  ...(cell.isFigure ? { isFigure: true } : {}),
   print: (value) => (value === null || value === undefined ? '' : cell.print(value)),
   read: (text, context) => (text === '' ? good(null) : cell.read(text, context)),
 })
@@ -47,6 +57,7 @@ const BARE = /^[\d.,/\s-]+$/
 
 /** Three figures behind one comma: a thousand, or a thousandth. */
 const EITHER = /^[+-]?\d{1,3},\d{3}$/
+const POINT_EITHER = /^[+-]?[1-9]\d{0,2}\.\d{3}$/
 const WITH_COMMA = /^[+-]?\d+,\d+$/
 /** Groups of three with the other mark behind them: `1.234,5`, `1,234.5`, `1 234,5`. */
 const GROUPED = /^[+-]?\d{1,3}(?:[.,\s\u00a0\u202f]\d{3})+(?:[.,]\d+)?$/
@@ -55,9 +66,11 @@ const GROUPED = /^[+-]?\d{1,3}(?:[.,\s\u00a0\u202f]\d{3})+(?:[.,]\d+)?$/
  * A number as spreadsheets write it, with a point or with a comma for its decimals.
  * @returns null for what is none; `either` where a comma could be one or the other
  */
-function figureOf(text: string): number | 'either' | null {
+function figureOf(text: string, decimal: DecimalMark | null): number | 'either' | null {
+  if (decimal === ',' && POINT_EITHER.test(text)) return 'either'
   if (PLAIN_NUMBER.test(text)) return Number(text)
-  if (EITHER.test(text)) return 'either'
+  if (EITHER.test(text) && decimal === null) return 'either'
+  if (EITHER.test(text) && decimal === '.') return Number(text.replace(',', ''))
   if (WITH_COMMA.test(text)) return Number(text.replace(',', '.'))
   if (!GROUPED.test(text)) return null
   const marks = text.replace(/[\d+-]/g, '')
@@ -69,11 +82,11 @@ function figureOf(text: string): number | 'either' | null {
   const whole = text.slice(0, at).replace(/[^\d+-]/g, '')
   return Number(isDecimal ? `${whole}.${text.slice(at + 1)}` : whole)
 }
-function readFigure(text: string): CellRead {
-  const figure = figureOf(text)
+function readFigure(text: string, decimal: DecimalMark | null): CellRead {
+  const figure = figureOf(text, decimal)
   if (figure === 'either')
     return bad(
-      `is “${text}”, which could be ${text.replace(',', '')} or ${text.replace(',', '.')}; write that`,
+      `is “${text}”, which could be ${text.replace(/[.,]/, '')} or ${text.replace(/[.,]/, decimal ?? '.')}; write that`,
     )
   return figure === null ? bad(`is “${text}”; write a plain number`) : good(figure)
 }
@@ -81,16 +94,18 @@ function readFigure(text: string): CellRead {
 /** A plain number; people write it with a comma too. */
 export const number = (): Cell => ({
   print: String,
-  read: (text) => (text === '' ? EMPTY : readFigure(text)),
+  read: (text, { decimal }) => (text === '' ? EMPTY : readFigure(text, decimal)),
+  isFigure: true,
 })
 
 /** A measure in any unit that people write; a bare number is in the unit of its column. */
 export const measure = (kind: QuantityKind): Cell => ({
   print: String,
-  read(text, { unit, notation }) {
+  isFigure: true,
+  read(text, { unit, notation, decimal }) {
     if (text === '') return EMPTY
     // In an open file a bare number is in the unit of its column, whatever mark is before its decimals.
-    if (unit === null && figureOf(text) !== null) return readFigure(text)
+    if (unit === null && figureOf(text, decimal) !== null) return readFigure(text, decimal)
     const parsed = parseQuantity(
       kind,
       unit !== null && unit !== '' && BARE.test(text) ? `${text} ${unit}` : text,

@@ -3,6 +3,7 @@ import { type Joint, jointSchema } from '../model/job.ts'
 import { completeJoint } from '../model/completeJoint.ts'
 import { newJoint } from '../model/newJoint.ts'
 import { readDocument } from '../model/problems.ts'
+import { type DecimalMark, decimalMarkOf } from '../quantity/numberFormat.ts'
 import type { ParseContext } from '../quantity/parse.ts'
 import type { Notation } from '../quantity/units.ts'
 import { MATERIALS } from '../reference/materials.ts'
@@ -88,12 +89,17 @@ function readRow(
   plan: readonly PlannedCell[],
   number: number,
   notation: Notation,
+  decimal: DecimalMark | null,
 ): RowRead {
   const problems: CellProblem[] = []
   const row: Record<string, unknown> = {}
   for (const { column, unit, index } of plan) {
     const text = unhide((cells[index] ?? '').trim())
-    const cell = column.cell.read(text, { unit, notation: { ...notation, ...gaugeFor(column.key, row) } })
+    const cell = column.cell.read(text, {
+      unit,
+      decimal,
+      notation: { ...notation, ...gaugeFor(column.key, row) },
+    })
     if (cell.ok) row[column.key] = cell.value
     // An empty cell takes what is usual.
     else if (text !== '') problems.push({ key: column.key, message: cell.message })
@@ -124,7 +130,11 @@ export function readTable(
   notation: Notation,
 ): readonly RowRead[] {
   const plan = planOf(mapping)
-  return rows.map((cells, index) => readRow(cells, plan, index + 1, notation))
+  const figures = plan.filter(({ column }) => column.cell.isFigure)
+  const decimal = decimalMarkOf(rows.flatMap((cells) => figures.map(({ index }) => cells[index] ?? '')))
+  // A file writes its figures in its own way: where it does not say, with a point, as open files do.
+  const own: Notation = { ...notation, locale: decimal === ',' ? 'de-DE' : 'en-US' }
+  return rows.map((cells, index) => readRow(cells, plan, index + 1, own, decimal))
 }
 
 /** Makes ids unique: a second `w1` becomes `w1-2`. */

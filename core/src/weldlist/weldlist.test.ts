@@ -287,6 +287,35 @@ describe('a weld list as a table', () => {
     expect(table(printTable(joints)).map((row) => row.joint)).toEqual(joints)
   })
 
+  it.each(['en-US', 'de-DE', 'fr-FR', 'sv-SE'] as const)(
+    'a shop in %s reads a file as the file writes it',
+    (locale) => {
+      const rows = [
+        ['a', '4,5', '1.4301'],
+        ['b', '12', ''],
+      ]
+      const read = (cells: readonly (readonly string[])[]) =>
+        readTable(cells, mapColumns(['id', 'thickness A (mm)', 'material A']), {
+          system: 'metric',
+          locale,
+        }).map(({ joint: one, problems }) => one?.thicknessAMm ?? problems[0]?.message)
+      expect(read(rows)).toEqual([4.5, 12])
+      expect(
+        read([
+          ['a', '4.763', ''],
+          ['b', '12.5', ''],
+        ]),
+      ).toEqual([4.763, 12.5])
+      expect(
+        read([
+          ['a', '4,763', ''],
+          ['b', '12,5', ''],
+        ]),
+      ).toEqual([4.763, 12.5])
+      expect(read([['a', '4,763', '']])[0]).toContain('4,763')
+    },
+  )
+
   it('any valid weld comes back the same', () => {
     const numbers = fc.double({ min: 0.6, max: 30, noNaN: true })
     fc.assert(
