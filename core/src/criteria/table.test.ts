@@ -21,33 +21,35 @@ import { assess, assessSlot, criterionOf, mendsOf } from './index.ts'
 
 const demo = demoShop()
 const speech = speechOf(demo.shop)
+const metric = demoShop('metric')
+const metricSpeech = speechOf(metric.shop)
 const short = (value: number | null): string => (value === null ? '–' : `${Number(value.toPrecision(4))}`)
 
-function lineOf(assessment: Assessment, c: Capability, d: Demand | null): string {
+function lineOf(assessment: Assessment, c: Capability, d: Demand | null, says = speech): string {
   const { verdict, demand, capacity, capacityLow, unit, marginPct, weldId, source, group, code } = assessment
   const figures =
     demand === null
       ? ''
       : ` [${short(demand)} of ${short(capacityLow)}..${short(capacity)} ${unit}, ${short(marginPct)} %]`
   const mends = mendsOf(assessment, c, d).map(
-    (mend) => `\n      mend: ${mendText(speech, mend)}${mend.patch ? ` ${JSON.stringify(mend.patch)}` : ''}`,
+    (mend) => `\n      mend: ${mendText(says, mend)}${mend.patch ? ` ${JSON.stringify(mend.patch)}` : ''}`,
   )
   const where = [group ?? 'own', weldId ?? 'all', code].join('/')
-  return `  ${verdict} ${titleOf(speech, assessment)} (${where})${figures}: ${sentenceOf(speech, assessment)} <${sourceText(speech, source)}>${mends.join('')}`
+  return `  ${verdict} ${titleOf(says, assessment)} (${where})${figures}: ${sentenceOf(says, assessment)} <${sourceText(says, source)}>${mends.join('')}`
 }
 
 /** What is the same for every job stands in the table of the set-ups alone. */
-const tableOf = (c: Capability, d: Demand | null): string =>
+const tableOf = (c: Capability, d: Demand | null, says = speech): string =>
   assess(c, d)
     .filter(({ criterion }) => d === null || criterionOf(criterion).isOfSetUp !== true)
-    .map((assessment) => lineOf(assessment, c, d))
+    .map((assessment) => lineOf(assessment, c, d, says))
     .join('\n')
 
-function sides(setUpId: string, job: Job | null): [Capability, Demand | null] {
-  const setUp = demo.setUps.find(({ id }) => id === setUpId)
+function sides(setUpId: string, job: Job | null, shop = demo): [Capability, Demand | null] {
+  const setUp = shop.setUps.find(({ id }) => id === setUpId)
   if (!setUp) throw new Error(`the demo has no ${setUpId}`)
-  const chosen = chosenOf(setUp, demo)
-  return [capabilityOf(demo.shop, setUp, chosen), job && demandOf(job, setUp.process, chosen.wire, demo.shop)]
+  const chosen = chosenOf(setUp, shop)
+  return [capabilityOf(shop.shop, setUp, chosen), job && demandOf(job, setUp.process, chosen.wire, shop.shop)]
 }
 
 /** The same thing with one field of it left empty, for each that may be. */
@@ -98,6 +100,22 @@ const OTHERWISE: readonly Partial<SetUp>[] = [
 ]
 
 const written = (name: string) => `./golden/${name}.txt`
+
+describe('the table of the metric demo, which a European welder reads', () => {
+  it('of every set-up alone', async () => {
+    const text = metric.setUps
+      .map(({ id }) => `${id}\n${tableOf(...sides(id, null, metric), metricSpeech)}`)
+      .join('\n\n')
+    await expect(`${text}\n`).toMatchFileSnapshot(written('metric/set-ups'))
+  })
+  it.each(metric.jobs.map(({ id }) => id))('of %s with every set-up', async (jobId) => {
+    const job = metric.jobs.find(({ id }) => id === jobId) ?? null
+    const text = metric.setUps
+      .map(({ id }) => `${jobId} / ${id}\n${tableOf(...sides(id, job, metric), metricSpeech)}`)
+      .join('\n\n')
+    await expect(`${text}\n`).toMatchFileSnapshot(written(`metric/job-${jobId}`))
+  })
+})
 
 describe('the table that is read', () => {
   it('of every set-up alone', async () => {

@@ -1,4 +1,7 @@
 /** Criteria of the wire or rod itself: for the process, the position, the metal. */
+import type { Capability } from '../capability/capability.ts'
+import { fillerName } from '../reference/fillerNames.ts'
+import type { Shop } from '../model/shop.ts'
 import type { Source } from '../basis/source.ts'
 import type { Wire } from '../model/equipment.ts'
 import { list, type Param, told, word } from '../model/told.ts'
@@ -68,15 +71,21 @@ const wirePosition = grouped(
 
 const MOST_FILLERS = 3
 /** Usual fillers of two metals that this process burns. */
-const usualFillers = ({ fillers }: PairAdvice, process: Process): readonly string[] =>
+const usualFillers = (
+  { fillers }: PairAdvice,
+  process: Process,
+  shop: Pick<Shop, 'ruleBook'>,
+): readonly string[] =>
   fillersInForm(
     fillers.map(({ classification }) => classification),
     formFor(process),
-  ).slice(0, MOST_FILLERS)
+  )
+    .slice(0, MOST_FILLERS)
+    .map((one) => fillerName(one, formFor(process), shop))
 
 function ofPair(
   { name, classification }: Wire,
-  process: Process,
+  { process, shop }: Capability,
   { materialA, materialB, advice, weldId }: MetalPair,
 ): Judged {
   const pair: Param =
@@ -89,7 +98,7 @@ function ofPair(
   if (advice.weldable === 'no') return find('not-weldable', bad, { why: advice.text })
   const named = (one: Parameters<typeof isFiller>[1]) => isFiller(classification, one)
   // Named only where another one is wanted.
-  const usual = (): readonly string[] => usualFillers(advice, process)
+  const usual = (): readonly string[] => usualFillers(advice, process, shop)
   const excluded = advice.excluded.find(named)
   if (excluded)
     return find('excluded', bad, { why: excluded.reason, fillers: list(usual()) }, excluded.source)
@@ -107,21 +116,22 @@ const fillerForMetal = grouped(
   'filler-for-metal',
   'shielding',
   ['wire'],
-  ({ wire, process }, d) => {
+  (c, d) => {
+    const { wire } = c
     if (!wire || !d) return null
     return d.pairs
-      .map((pair) => ofPair(wire, process, pair))
+      .map((pair) => ofPair(wire, c, pair))
       .reduce<Judged | null>(
         (worst, next) => (!worst || VERDICT_RANK[next.verdict] > VERDICT_RANK[worst.verdict] ? next : worst),
         null,
       )
   },
   {
-    mends({ process }, d, { code, weldId, verdict }) {
+    mends({ process, shop }, d, { code, weldId, verdict }) {
       if (code === 'not-weldable') return [told('bolt-it')]
       if (verdict !== 'fails') return []
       const advice = d?.pairs.find((pair) => pair.weldId === weldId)?.advice
-      const fillers = advice ? usualFillers(advice, process) : []
+      const fillers = advice ? usualFillers(advice, process, shop) : []
       if (fillers.length > 0) return [told('one-of-fillers', { fillers: list(fillers) })]
       return advice && advice.fillers.length > 0 ? [told('another-process')] : [told('procedure-filler')]
     },

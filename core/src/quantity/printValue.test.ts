@@ -23,12 +23,14 @@ describe('figures as the shop reads them', () => {
     [453.59237, 'g', '1 lb', '454 g'],
     [3539.6, 'L', '125 ft³', '3.54 m³'],
     [2, 'L', '0.071 ft³', '2 L'],
-    [14.158, 'L/min', '30 CFH', '14.16 L/min'],
+    [14.158, 'L/min', '30 CFH', '14.2 L/min'],
     // A US gallon is 3.785 L (NIST Handbook 44, from memory).
     [3.785, 'L/h', '1 gal/h', '3.8 L/h'],
     [18.93, 'L fuel', '5 gal', '19 L'],
     [7.1289, 'kVA', '7.13 kVA', '7.13 kVA'],
-    [7112, 'mm/min', '280 in/min', '7,112 mm/min'],
+    [7112, 'mm/min', '280 in/min', '7.11 m/min'],
+    // A hand travels in centimetres, wire runs in metres (common practice in metric shops, no source).
+    [300, 'mm/min', '11.8 in/min', '30 cm/min'],
     [40, 'A/mm', '1.02 A per 0.001 in', '40 A/mm'],
     [-40, '°C', '−40 °F', '−40 °C'],
     [120, '°C', '248 °F', '120 °C'],
@@ -49,8 +51,8 @@ describe('figures as the shop reads them', () => {
 
   it('writes the marks of the country: a comma for the decimals, another for thousands', () => {
     const german: Notation = { system: 'metric', locale: 'de-DE' }
-    expect(printValue(14.158, 'L/min', german)).toBe('14,16 L/min')
-    expect(printValue(7112, 'mm/min', german)).toBe('7.112 mm/min')
+    expect(printValue(14.158, 'L/min', german)).toBe('14,2 L/min')
+    expect(printValue(7112, 'mm/min', german)).toBe('7,11 m/min')
     expect(printValue(6.35, 'mm', german)).toBe('6,35 mm')
     expect(printValue(1234.5, 'W', { system: 'metric', locale: 'de-CH' })).toMatch(/^1[’']235 W$/)
   })

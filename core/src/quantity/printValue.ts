@@ -58,6 +58,14 @@ function tradeDiameter(value: number, notation: Notation): string {
   return diameter(named === undefined ? value : (named / 1000) * INCH.worth, notation)
 }
 const thickness: Printer = (value, notation) => printQuantity('thickness', value, notation)
+/** As it was called for where that has two decimals at the most, else to a tenth: nobody sets more. */
+const millimetres: Printer = (value, { locale }) => {
+  const isShort = Math.abs(value * 100 - Math.round(value * 100)) < SHORT
+  return `${formatOf(locale, isShort ? 2 : 1)
+    .format(value)
+    .replace('-', '−')} mm`
+}
+const SHORT = 1e-6
 /** A short length in one unit, a long one in another. */
 const either =
   (limit: number, below: Printer, above: Printer): Printer =>
@@ -100,7 +108,11 @@ const IMPERIAL: Readonly<Record<string, Printer>> = {
 
 const METRIC: Readonly<Record<string, Printer>> = {
   'mm diameter': diameter,
-  mm: thickness,
+  mm: millimetres,
+  // Wire runs in metres a minute, a hand travels in centimetres.
+  'mm/min': either(1000, scaled(10, 'cm/min'), scaled(1000, 'm/min')),
+  'kJ/mm': scaled(1, 'kJ/mm', 2),
+  'L/min': scaled(1, 'L/min'),
   'mm length': either(1000, scaled(1, 'mm'), scaled(1000, 'm')),
   g: either(KILOGRAM.worth, scaled(1, 'g'), scaled(KILOGRAM.worth, 'kg')),
   L: either(1000, scaled(1, 'L'), scaled(1000, 'm³')),

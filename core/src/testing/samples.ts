@@ -18,10 +18,15 @@ export const joint = (part: Partial<Joint> = {}): Joint =>
     ...part,
   })
 
-const file = new URL('../../../demo/tollgate-orchard-works.json', import.meta.url)
+const FILES = {
+  inch: new URL('../../../demo/tollgate-orchard-works.json', import.meta.url),
+  metric: new URL('../../../demo/tollgate-orchard-works-metric.json', import.meta.url),
+} as const
+export type DemoId = keyof typeof FILES
 
-export function demoShop(): ShopDocument {
-  const read = readDocument(shopDocumentSchema, JSON.parse(readFileSync(file, 'utf8')))
+/** @param demo the shop on inches and NEC, or the same shop in millimetres under IEC and EN ISO */
+export function demoShop(demo: DemoId = 'inch'): ShopDocument {
+  const read = readDocument(shopDocumentSchema, JSON.parse(readFileSync(FILES[demo], 'utf8')))
   if (!read.ok) throw new Error(JSON.stringify(read.problems))
   return read.value
 }
@@ -30,8 +35,8 @@ export function demoShop(): ShopDocument {
 export type DemoInput = FitInput & { readonly circuit: Circuit }
 
 /** A job of the demo with its own set-up or another. */
-export function demoInput(jobId: string, setUpId?: string): DemoInput {
-  const { shop, jobs, setUps, format: _format, version: _version, ...shelf } = demoShop()
+export function demoInput(jobId: string, setUpId?: string, demo: DemoId = 'inch'): DemoInput {
+  const { shop, jobs, setUps, format: _format, version: _version, ...shelf } = demoShop(demo)
   const job = jobs.find(({ id }) => id === jobId)
   const setUp = setUps.find(({ id }) => id === (setUpId ?? job?.setUpId))
   if (!job || !setUp) throw new Error(`the demo has no ${jobId} with ${setUpId ?? 'a set-up'}`)

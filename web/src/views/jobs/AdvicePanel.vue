@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import {
+  fillerName,
   filletText,
   type Plan,
   type Job,
@@ -41,6 +42,8 @@ const advice = computed(() =>
     workspace.shop ?? { assumptions: {}, filletRule: 'd1.1' },
   ),
 )
+const nameOf = (classification: string): string =>
+  workspace.shop ? fillerName(classification, null, workspace.shop) : classification
 const fillet = computed(() => advice.value.fillet)
 const pair = computed(() => advice.value.pair)
 const WORD = { under: 'too small', right: 'right', over: 'over-welded' } as const
@@ -110,7 +113,7 @@ const windowWords = ({ lowA, highA }: ProcessWant): string =>
           :key="filler.classification"
           v-tip="sourceWords(filler.source)"
         >
-          <strong>{{ filler.classification }}</strong> {{ spell(filler.reason) }}
+          <strong>{{ nameOf(filler.classification) }}</strong> {{ spell(filler.reason) }}
         </li>
         <li
           v-for="filler in pair.excluded"
@@ -118,7 +121,7 @@ const windowWords = ({ lowA, highA }: ProcessWant): string =>
           v-tip="sourceWords(filler.source)"
           class="not"
         >
-          <strong>not {{ filler.classification }}</strong> {{ spell(filler.reason) }}
+          <strong>not {{ nameOf(filler.classification) }}</strong> {{ spell(filler.reason) }}
         </li>
       </ul>
       <p v-for="line in pair.preparation" :key="line" class="quiet">{{ spell(line) }}</p>
