@@ -28,7 +28,7 @@ test.describe('an empty database', () => {
 
   test('shows the demo, which is left wholly by one confirmed step', async ({ page, server }) => {
     await page.goto(server.url)
-    await page.getByRole('button', { name: 'Look at the demo shop' }).click()
+    await page.getByRole('button', { name: 'Look at the demo shop in inches' }).click()
     await expect(page.getByTestId('headline')).toBeVisible()
     await page.goto(`${server.url}/shop`)
     await page.getByRole('button', { name: 'Leave for a shop of my own' }).click()

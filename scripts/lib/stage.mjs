@@ -22,7 +22,7 @@ const addressOf = (server) =>
 
 /**
  * @param act what is done with it: `{ browser, address }`
- * @param options.demo whether the shop is the demo; else the database is empty
+ * @param options.demo whether the shop is the demo, or 'metric' for the one under IEC; else the database is empty
  * @returns what `act` returns; everything is gone afterwards
  */
 export async function onStage(act, { demo = true } = {}) {
@@ -38,7 +38,7 @@ export async function onStage(act, { demo = true } = {}) {
       DATABASE_URL: cluster.url('postgres'),
       PORT: `${await freePort(4970)}`,
       LOG_LEVEL: 'silent',
-      DEMO: demo ? '1' : '0',
+      DEMO: demo === 'metric' ? demo : demo ? '1' : '0',
       BACKUP_FOLDER: backups,
     },
     stdio: ['ignore', 'pipe', 'inherit'],

@@ -1,9 +1,13 @@
 /** What the environment decides. Loopback by default: nothing listens to the network unless it is asked to. */
 import { hostname, networkInterfaces } from 'node:os'
 import { z } from 'zod'
+import type { DemoId } from './demoShop.ts'
 import { LIMITS } from './limits.ts'
 
 const flag = z.enum(['0', '1']).default('0')
+
+/** By the setting DEMO. */
+const DEMO_OF = { '0': null, '1': 'inch', metric: 'metric' } as const
 
 const schema = z.object({
   DATABASE_URL: z.string().regex(/^postgres(ql)?:\/\//, 'must begin with postgres://'),
@@ -29,7 +33,7 @@ const schema = z.object({
     .max(10_000_000)
     .default(LIMITS.writesPerMinute),
   STOP_WITH_PARENT: flag,
-  DEMO: flag,
+  DEMO: z.enum(['0', '1', 'metric'], 'must be 0, 1 or metric').default('0'),
 })
 
 export interface Config {
@@ -41,8 +45,8 @@ export interface Config {
   readonly access: Access
   readonly backups: BackupSettings
   readonly stopWithParent: boolean
-  /** Whether the demo shop is loaded into an empty database, which else asks whoever opens it. */
-  readonly demo: boolean
+  /** The demo shop that is loaded into an empty database; null where it asks whoever opens it. */
+  readonly demo: DemoId | null
 }
 
 /** Who may come in, and by which name. */
@@ -127,6 +131,6 @@ export function readConfig(environment: NodeJS.ProcessEnv): Config {
       migrateWithout: it.MIGRATE_WITHOUT_BACKUP === '1',
     },
     stopWithParent: it.STOP_WITH_PARENT === '1',
-    demo: it.DEMO === '1',
+    demo: DEMO_OF[it.DEMO],
   }
 }

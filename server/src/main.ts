@@ -29,7 +29,7 @@ async function bringUpToDate(database: Database, { databaseUrl, backups, demo }:
     }
   }
   await migrate(database)
-  if (demo && (await seed(database))) say('The demo shop, Tollgate Orchard Works, is loaded.')
+  if (demo !== null && (await seed(database, demo))) say('The demo shop, Tollgate Orchard Works, is loaded.')
 }
 
 async function checkDoors(database: Database, { host, access }: Config): Promise<void> {

@@ -1,4 +1,5 @@
 /** The OpenAPI document, made from the schemas that check the input. */
+import { DEMOS } from './demoShop.ts'
 import { catalogueSchema, fitDocumentSchema, shopDocumentSchema } from '@brannik/core'
 import { z } from 'zod'
 import { fitAnswerSchema } from './fitAnswer.ts'
@@ -408,9 +409,21 @@ export function openApiDocument(): object {
       },
       '/api/whole/demo': {
         post: {
-          parameters: [KEY],
-          summary: 'Stores the demo shop, where no shop has begun',
-          responses: { 204: { description: 'Stored' }, 409: problem('A shop is stored already') },
+          parameters: [
+            KEY,
+            {
+              name: 'demo',
+              in: 'query',
+              description: 'inch: on inches under NEC and AWS; metric: in millimetres under IEC and EN ISO',
+              schema: { enum: DEMOS, default: 'inch' },
+            },
+          ],
+          summary: 'Stores a demo shop, where no shop has begun',
+          responses: {
+            204: { description: 'Stored' },
+            400: problem('There is no such demo'),
+            409: problem('A shop is stored already'),
+          },
         },
       },
       '/api/catalogue/schema.json': {

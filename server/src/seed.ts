@@ -1,13 +1,13 @@
 /** Loads the demo shop into an empty database, and only there. */
 import { type Database, inTransaction } from './database.ts'
-import { demoShop } from './demoShop.ts'
+import { type DemoId, demoShop } from './demoShop.ts'
 import { takeTurn } from './migrate.ts'
 import { isEmpty } from './stores/records.ts'
 import { replaceWhole } from './stores/whole.ts'
 
 /** @returns whether anything was loaded */
-export async function seed(database: Database): Promise<boolean> {
-  const whole = await demoShop()
+export async function seed(database: Database, demo: DemoId = 'inch'): Promise<boolean> {
+  const whole = await demoShop(demo)
   return inTransaction(
     database,
     async (connection) => {

@@ -365,8 +365,9 @@ const inrush: Criterion = {
     const { magnetic } = breaker
     if (!circuit || !supply || !powerSource || magnetic === null) return null
     // Soft starts take twice their current, transformers twelve times: a guess would call either wrong.
+    // It is on few plates: told, and not judged, so that it holds up no other answer.
     if (powerSource.inrushA === null)
-      return unknown('inrush', told('inrush-not-given', { source: powerSource.name }))
+      return fits('inrush', 'inrush-not-given', { source: powerSource.name }, { source: PLATE })
     const demand = r.take(inrushOfPlate, { I_i: powerSource.inrushA })
     const capacity = r.take(magnetHolds, { m: magnetic.low, I_n: circuit.breakerA })
     const found = measured(c, 'inrush', {

@@ -1,4 +1,5 @@
 /** Supplies beyond the branch circuit: feeders, generators, leads, and the moment of switching on. */
+import { isJudged } from '../criteria/judged.ts'
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import type { z } from 'zod'
@@ -208,8 +209,15 @@ describe('switching on', () => {
     expect(verdict('d', 16, 150)).toBe('fits')
   })
 
+  it('holds up no answer where the plate says nothing: it is told, and not judged', () => {
+    const metric = fitJob(demoInput('press-frame', 'bay-3-spray', 'metric'))
+    const found = metric.criteria.find(({ criterion }) => criterion === 'inrush')
+    expect(found).toMatchObject({ code: 'inrush-not-given', demand: null })
+    expect(found && isJudged(found)).toBe(false)
+    expect(metric.verdict).not.toBe('unknown')
+  })
+
   it('is not guessed where the plate says nothing, and not judged of a magnet that its maker sets', () => {
-    expect(verdict('b', 16, null)).toBe('unknown')
     expect(verdict('mccb', 16, null)).toBeUndefined()
     expect(fitJob(input).criteria.some(({ criterion }) => criterion === 'inrush')).toBe(false)
   })

@@ -336,6 +336,8 @@ export const ENGLISH: Language = {
         'The job’s heating equals a steady {demand}; {length} of {size} carry {capacity}, laid out straight: a coiled cord melts',
     },
     inrush: {
+      'inrush-not-given':
+        'Not judged: the plate of {source} does not say what it takes when it is switched on. Where that throws the breaker, one of a slower kind holds: C for B, D for C',
       measured:
         'Switched on it takes some {demand} for a moment; below {capacity} this kind of breaker does not throw',
       'may-throw':
@@ -853,7 +855,6 @@ export const ENGLISH: Language = {
       'the ampacity of {size}: write it with its unit, such as 10 AWG, 2.5 mm² or 5G6; {book} has none so thin',
     outlet:
       'the rating of {outlet}: {book} has no such outlet. Pick one of its list, or leave it empty where the machine is wired in',
-    'inrush-not-given': 'the inrush of {source}, which its plate does not give: not judged',
     cord: 'what a cord of {size} carries: write it with its unit, such as 12/3 SJTW or 3G2.5; {book} has none so thin',
     leads: 'what leads of {size} carry: write for example 2 AWG or 35 mm²',
     'gas-for-rating': 'the gas: a gun’s rating depends on it',

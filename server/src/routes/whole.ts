@@ -3,7 +3,8 @@ import type { Request, Response } from 'express'
 import { Readable } from 'node:stream'
 import { pipeline } from 'node:stream/promises'
 import { inTransaction } from '../database.ts'
-import { demoShop } from '../demoShop.ts'
+import { Problem } from '../problems.ts'
+import { DEMOS, demoShop } from '../demoShop.ts'
 import type { WholeDocument } from '../documents/documents.ts'
 import type { AddRoutes } from '../services.ts'
 import { answerOnce } from '../stores/answers.ts'
@@ -32,6 +33,14 @@ export const wholeRoutes: AddRoutes = (api, { database, readBody }) => {
     await begin(request, response, await readBody(request, { what: 'whole' }))
   })
   api.on('post', '/whole/demo', 'owner', async (request, response) => {
-    await begin(request, response, await demoShop())
+    const asked = request.query['demo'] ?? 'inch'
+    const demo = DEMOS.find((one) => one === asked)
+    if (!demo)
+      throw new Problem(
+        400,
+        'Not a demo',
+        `demo is not one of ${DEMOS.join(', ')}; write one of them, or leave it out.`,
+      )
+    await begin(request, response, await demoShop(demo))
   })
 }

@@ -132,10 +132,22 @@ function drawn({ name, from, to, inPlace }: Dimension): Drawn {
   }
 }
 
+/** Width of a letter of a label, on the average and with its margin: no label runs out of the picture. */
+const LETTER_PX = 6.9
+const spanOf = ({ label, anchor, textX }: Drawn): readonly [from: number, to: number] => {
+  const wide = label.length * LETTER_PX
+  const from = anchor === 'start' ? textX : anchor === 'middle' ? textX - wide / 2 : textX - wide
+  return [from, from + wide]
+}
+function overlap(one: Drawn, other: Drawn): boolean {
+  const [[a0, a1], [b0, b1]] = [spanOf(one), spanOf(other)]
+  return a0 < b1 && b0 < a1
+}
+
 /** Two labels at one place would hide each other: the later one steps down. */
 const dimensions = computed(() => {
   const list = section.value.dimensions.map(drawn).map((one) => {
-    const half = one.label.length * 3
+    const half = (one.label.length * LETTER_PX) / 2
     const wide = one.anchor === 'middle' ? half : one.anchor === 'start' ? 0 : 2 * half
     const left = Math.max(wide, one.textX)
     const right = one.anchor === 'start' ? WIDTH - 2 * half : one.anchor === 'middle' ? WIDTH - half : WIDTH
@@ -144,10 +156,7 @@ const dimensions = computed(() => {
   const placed: Drawn[] = []
   for (const one of list) {
     let textY = one.textY
-    while (
-      placed.some((other) => Math.abs(other.textY - textY) < 13 && Math.abs(other.textX - one.textX) < 84)
-    )
-      textY += 13
+    while (placed.some((other) => Math.abs(other.textY - textY) < 13 && overlap(other, one))) textY += 13
     placed.push({ ...one, textY: Math.min(textY, HEIGHT - 3) })
   }
   return placed

@@ -5,6 +5,7 @@ import { useWorkspace } from './workspace.ts'
 export function usePrint() {
   const workspace = useWorkspace()
   return {
+    isMetric: (): boolean => workspace.notation.system === 'metric',
     print: (value: number | string, unit: string): string => printValue(value, unit, workspace.notation),
     /** In the units that the shop does not write. */
     printOther: (value: number, unit: string): string =>

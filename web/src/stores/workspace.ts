@@ -315,8 +315,8 @@ export const useWorkspace = defineStore('workspace', () => {
    * Another shop in the place of this one, or the first: all of it, and the page begins anew with it.
    * @throws RequestFailed where the server refuses; nothing is changed then
    */
-  async function begin(whole: ShopDocument | 'demo'): Promise<void> {
-    if (whole === 'demo') await ask('POST', 'whole/demo', {})
+  async function begin(whole: ShopDocument | { readonly demo: 'inch' | 'metric' }): Promise<void> {
+    if ('demo' in whole) await ask('POST', `whole/demo?demo=${whole.demo}`, {})
     else await ask('POST', 'whole', { whole, replaces: shop.value?.id ?? null })
     draftKeys().forEach(dropDraft)
     done.value = []

@@ -33,7 +33,11 @@ const UNIT = / [^ ]+$/
 const PLACES = 1000
 
 /** Printers of the figures of settings, in the units of the shop. */
-export function settingPrinters({ print, printOther, number, wholeAmps }: Printers) {
+/** Nobody holds a tip to less. */
+const HALF_MM = 0.5
+const toHalf = (mm: number): number => Math.round(mm / HALF_MM) * HALF_MM
+
+export function settingPrinters({ print, printOther, number, wholeAmps, isMetric }: Printers) {
   const feed = (value: number): string => print(rounded(value, 2 + Number(value >= 10 * PLACES)), 'mm/min')
   return {
     feed,
@@ -43,16 +47,19 @@ export function settingPrinters({ print, printOther, number, wholeAmps }: Printe
     travel: (value: number): string => print(rounded(value, 2), 'mm/min'),
     flow: (value: number): string => print(rounded(value, 3), 'L/min'),
     /** Meters are read in either unit, whatever the shop writes. */
-    flowOther: (value: number): string => printOther(rounded(value, 3), 'L/min'),
+    /** Flow meters of inch shops have both scales. */
+    flowOther: (value: number): string => (isMetric() ? '' : printOther(rounded(value, 3), 'L/min')),
     hertz: (value: number): string =>
       value >= PLACES ? `${number(value / PLACES, 2)} kHz` : `${number(value, 2)} Hz`,
     seconds: (value: number): string => `${number(value, 2)} s`,
     percent: (value: number): string => number(Math.max(1, Math.round(value))),
     gas: (value: number): string => print(rounded(value, 2), 'L'),
-    heat: (value: number): string => print(rounded(value, 2), 'kJ/mm'),
+    heat: (value: number): string => print(value, 'kJ/mm'),
     /** `3/8–1/2 in`: the unit once. */
     spread: ({ low, high }: { readonly low: number; readonly high: number }, unit: string): string =>
-      `${print(low, unit).replace(UNIT, '')}–${print(high, unit)}`,
+      isMetric()
+        ? `${print(toHalf(low), unit).replace(UNIT, '')}–${print(toHalf(high), unit)}`
+        : `${print(low, unit).replace(UNIT, '')}–${print(high, unit)}`,
   }
 }
 export type SettingPrinters = ReturnType<typeof settingPrinters>

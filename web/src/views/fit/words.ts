@@ -18,13 +18,13 @@ export const QUALITY_WORDS: Record<Job['quality'], string> = {
   'leak-tight': 'leak-tight',
   structural: 'structural',
   'code-bound': 'by a code',
-  'exc-1': 'EN 1090 EXC1 (ISO 5817 D)',
-  'exc-2': 'EN 1090 EXC2 (ISO 5817 C)',
-  'exc-3': 'EN 1090 EXC3 (ISO 5817 B)',
-  'exc-4': 'EN 1090 EXC4 (ISO 5817 B+)',
-  'level-d': 'ISO 5817 level D',
-  'level-c': 'ISO 5817 level C',
-  'level-b': 'ISO 5817 level B',
+  'exc-1': 'EXC1 by EN 1090 (ISO 5817 D)',
+  'exc-2': 'EXC2 by EN 1090 (ISO 5817 C)',
+  'exc-3': 'EXC3 by EN 1090 (ISO 5817 B)',
+  'exc-4': 'EXC4 by EN 1090 (ISO 5817 B+)',
+  'level-d': 'level D of ISO 5817',
+  'level-c': 'level C of ISO 5817',
+  'level-b': 'level B of ISO 5817',
 }
 
 /** `T-joint in carbon steel, 24 × 8 in, horizontal` */

@@ -4,6 +4,7 @@ import { useRouter } from 'vue-router'
 import { reasonOf } from '../../reason.ts'
 import { useWorkspace } from '../../stores/workspace.ts'
 import BeginShop from './BeginShop.vue'
+import { localeHere } from './emptyShop.ts'
 import TakeWhole from './TakeWhole.vue'
 
 /** The database holds no shop: a shop of one's own, the demo to look at, or a shop out of its file. */
@@ -11,12 +12,16 @@ const workspace = useWorkspace()
 const router = useRouter()
 const problem = ref('')
 const isBusy = ref(false)
+/** That of this browser’s country comes first. */
+const INCH = ['inch', 'Look at the demo shop in inches, on 120/240 V'] as const
+const METRIC = ['metric', 'Look at the demo shop in millimetres, on 230/400 V'] as const
+const demos = localeHere() === 'en-US' ? [INCH, METRIC] : [METRIC, INCH]
 
-async function lookAtDemo(): Promise<void> {
+async function lookAtDemo(demo: 'inch' | 'metric'): Promise<void> {
   isBusy.value = true
   problem.value = ''
   try {
-    await workspace.begin('demo')
+    await workspace.begin({ demo })
     await router.push({ name: 'fit' })
   } catch (error) {
     problem.value = `The demo is not loaded: ${reasonOf(error)}`
@@ -43,10 +48,16 @@ async function lookAtDemo(): Promise<void> {
         <h2>The demo shop</h2>
         <p class="quiet">
           Tollgate Orchard Works, an invented shop that builds and mends cidery and orchard equipment:
-          thirteen set-ups and seven jobs to try things on.
+          fourteen set-ups and seven jobs to try things on.
         </p>
-        <button class="plain-button" :disabled="isBusy" @click="lookAtDemo">
-          {{ isBusy ? 'Loading…' : 'Look at the demo shop' }}
+        <button
+          v-for="[demo, words] in demos"
+          :key="demo"
+          class="plain-button"
+          :disabled="isBusy"
+          @click="lookAtDemo(demo)"
+        >
+          {{ isBusy ? 'Loading…' : words }}
         </button>
         <p v-if="problem" class="problem" role="alert">{{ problem }}</p>
       </section>

@@ -3,7 +3,7 @@ import { type Circuit, ruleBookOf } from '@brannik/core'
 import { computed } from 'vue'
 import { useWorkspace } from '../../stores/workspace.ts'
 import { idFor } from '../jobs/idFor.ts'
-import { USUAL_LENGTH_MM } from './emptyShop.ts'
+import { usualLengthMm } from './emptyShop.ts'
 
 /** The outlets that a machine could hang on, each by one press. */
 const workspace = useWorkspace()
@@ -14,7 +14,12 @@ function add(usual: (typeof usualOnes.value)[number]): void {
   const alike = workspace.all('circuits').filter(({ name }) => name.startsWith(usual.name)).length
   const name = alike === 0 ? usual.name : `${usual.name}, ${alike + 1}`
   const id = idFor(name, workspace.all('circuits'))
-  const circuit: Circuit = { ...usual, id, name, lengthMm: USUAL_LENGTH_MM }
+  const circuit: Circuit = {
+    ...usual,
+    id,
+    name,
+    lengthMm: usualLengthMm(workspace.shop ?? { unitSystem: 'metric' }),
+  }
   workspace.edit('circuits', id, circuit, `circuit ${name}`)
 }
 const remove = ({ id, name }: Circuit): void => {

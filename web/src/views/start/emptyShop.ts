@@ -16,6 +16,17 @@ export const localeHere = (): Shop['locale'] => {
   return LOCALES.find((one) => one === wanted) ?? alike ?? 'en-US'
 }
 
+/** What is paid with there; the shop says otherwise where it is not so. */
+const CURRENCY: Readonly<Record<Shop['locale'], string>> = {
+  'en-US': 'USD',
+  'en-GB': 'GBP',
+  'de-DE': 'EUR',
+  'de-CH': 'CHF',
+  'fr-FR': 'EUR',
+  'es-ES': 'EUR',
+  'sv-SE': 'SEK',
+}
+
 export function emptyShop(name: string, unitSystem: Shop['unitSystem']): ShopDocument {
   return {
     format: SHOP_DOCUMENT_FORMAT,
@@ -27,7 +38,7 @@ export function emptyShop(name: string, unitSystem: Shop['unitSystem']): ShopDoc
       // The shop says otherwise where it is not so.
       ruleBook: usualRuleBook(unitSystem),
       locale: localeHere(),
-      currency: 'USD',
+      currency: CURRENCY[localeHere()],
       aluminiumTip: 'one-over',
       filletRule: usualFilletRule(unitSystem),
       assumptions: {},
@@ -51,5 +62,6 @@ export function emptyShop(name: string, unitSystem: Shop['unitSystem']): ShopDoc
   }
 }
 
-/** Looked at only where a cord or a long run asks for it. */
-export const USUAL_LENGTH_MM = 9144
+/** Of a run of cable, in figures of the shop: looked at only where a cord or a long run asks for it. */
+export const usualLengthMm = ({ unitSystem }: Pick<Shop, 'unitSystem'>): number =>
+  unitSystem === 'imperial' ? 9144 : 10_000
