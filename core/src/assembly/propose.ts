@@ -15,7 +15,7 @@ import {
 } from '../capability/slots.ts'
 import { missingSlots } from '../criteria/chosen.ts'
 import { assess, worstOf } from '../criteria/index.ts'
-import { LIBRARY } from '../library/index.ts'
+import { isSoldTo, LIBRARY } from '../library/index.ts'
 import type { Circuit, Gun, Part, PowerSource, SetUp, Wire } from '../model/equipment.ts'
 import { isEngineDriven } from '../model/engineDriven.ts'
 import { isCandidate } from '../model/ownership.ts'
@@ -152,15 +152,14 @@ export function nameOfSetUp(process: ProcessId, source: PowerSource, wire: Wire 
   return (wire ? `${what}, ${wire.name}` : what).slice(0, MOST_NAME)
 }
 
-const LIBRARY_PARTS: readonly Part[] = LIBRARY.flatMap(({ path, record }) =>
-  path === 'parts' ? [record as Part] : [],
-)
+const partsSoldTo = (shop: Shop): readonly Part[] =>
+  LIBRARY.flatMap((entry) => (entry.path === 'parts' && isSoldTo(entry, shop) ? [entry.record as Part] : []))
 
 /** @returns small parts of the library for one place, or for all of them, as they go with gun and feeder */
 export const libraryPartsFor = (slot: Slot | null, capability: Capability): readonly Part[] =>
-  LIBRARY_PARTS.filter(({ kind }) => slot === null || PART_SLOTS[slot] === kind).map((part) =>
-    partFor(part, capability),
-  )
+  partsSoldTo(capability.shop)
+    .filter(({ kind }) => slot === null || PART_SLOTS[slot] === kind)
+    .map((part) => partFor(part, capability))
 
 function together(shop: Shop, shelf: Shelf, source: PowerSource, process: ProcessId, wire: Wire | null) {
   const chosen = settingsFor(process, wire, source)

@@ -1,5 +1,6 @@
 /** The shape of a library entry: a generic thing as a record of the shelf, with where its figures come from. */
 import type { Gas, Gun, Part, PowerSource, Tungsten, Wire } from '../model/equipment.ts'
+import type { UnitSystem } from '../quantity/units.ts'
 import type { Source } from '../basis/source.ts'
 
 interface LibraryRecords {
@@ -18,6 +19,8 @@ export interface LibraryEntry<P extends LibraryPath = LibraryPath> {
   /** What it is for, in a few words. */
   readonly summary: string
   readonly source: Source
+  /** Whose shops buy it under that name; absent where all do. */
+  readonly units?: UnitSystem
   /** Ids of the entries that come in the same box: the gun of a machine. */
   readonly comesWith?: readonly string[]
 }

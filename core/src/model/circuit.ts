@@ -8,38 +8,6 @@ export const phasesSchema = z
   .union([z.literal(1), z.literal(3)])
   .meta(field('Phases', { words: { 1: 'single-phase', 3: 'three-phase' } }))
 
-/** What is printed on cables in most shops; the rule books know these and more. */
-const SIZES = [
-  '14 AWG',
-  '12 AWG',
-  '10 AWG',
-  '8 AWG',
-  '6 AWG',
-  '4 AWG',
-  '2 AWG',
-  '1/0 AWG',
-  '1.5 mm²',
-  '2.5 mm²',
-  '4 mm²',
-  '6 mm²',
-  '10 mm²',
-  '16 mm²',
-]
-const OUTLETS = [
-  'NEMA 5-15',
-  'NEMA 5-20',
-  'NEMA 6-20',
-  'NEMA 6-30',
-  'NEMA 6-50',
-  'NEMA 14-30',
-  'NEMA 14-50',
-  '13 A, 230 V',
-  '16 A, 230 V',
-  '32 A, 230 V, IEC 60309',
-  '16 A, 400 V, IEC 60309',
-  '32 A, 400 V, IEC 60309',
-  '63 A, 400 V, IEC 60309',
-]
 const CONDUCTOR_METALS = ['copper', 'aluminium'] as const
 const BREAKER_KINDS = ['b', 'c', 'd', 'mccb', 'gg'] as const
 
@@ -53,7 +21,7 @@ export const runShape = {
     .string()
     .min(1, 'is empty; write for example 12 AWG')
     .max(24)
-    .meta(field('Cable, as printed on it', { suggests: SIZES, reads: 'conductor' })),
+    .meta(field('Cable, as printed on it', { suggests: 'cable', reads: 'conductor' })),
   /** Temperature column of the rule book's table: what insulation and terminals stand. NM cable is read at 60 °C. */
   columnC: z.union([z.literal(60), z.literal(70), z.literal(75), z.literal(90)]).meta(
     field('Insulation', {
@@ -132,7 +100,7 @@ export const circuitSchema = z
       .min(1, 'is empty; write for example NEMA 6-50')
       .max(40)
       .nullable()
-      .meta(field('Outlet', { empty: 'wired in, or not looked at', suggests: OUTLETS })),
+      .meta(field('Outlet', { empty: 'wired in, or not looked at', suggests: 'outlet' })),
     /** The panel that its breaker is in; null where nobody has drawn it. */
     panelId: idSchema.nullable().meta(field('In the panel', { reference: 'panel', empty: 'not drawn' })),
     /** An outlet of a generator: its breaker is the generator's, and no cable is judged. */

@@ -4,6 +4,8 @@
  */
 import type { QuantityKind } from '../quantity/index.ts'
 
+/** What a text names, for which the rule book of the shop has usual ones. */
+export type Suggesting = 'cable' | 'cord' | 'lead' | 'outlet'
 export interface FieldMore {
   /** A measure, typed in any unit and shown in the shop's. */
   readonly quantity?: QuantityKind
@@ -18,7 +20,7 @@ export interface FieldMore {
   /** Words of its choices; the name of a vocabulary where sentences use the same ones. */
   readonly words?: string | Readonly<Record<string, string>>
   /** What people write most; anything else may be written too. */
-  readonly suggests?: readonly string[]
+  readonly suggests?: Suggesting
   /** How a text is read when it is left: what it holds is shown back with its unit. */
   readonly reads?: 'conductor'
   /** What a new record has; without it nothing, or the first choice. */

@@ -8,34 +8,6 @@ import { START_METHODS, START_WORDS } from './powerSource.ts'
 const part = idSchema.nullable()
 
 /** What is printed on extension cords; the rule books know these and more. */
-const CORD_SIZES = [
-  '16 AWG',
-  '14 AWG',
-  '12 AWG',
-  '10 AWG',
-  '8 AWG',
-  '6 AWG',
-  '1.5 mm²',
-  '2.5 mm²',
-  '4 mm²',
-  '6 mm²',
-]
-
-const LEAD_SIZES = [
-  '6 AWG',
-  '4 AWG',
-  '2 AWG',
-  '1/0 AWG',
-  '2/0 AWG',
-  '4/0 AWG',
-  '16 mm²',
-  '25 mm²',
-  '35 mm²',
-  '50 mm²',
-  '70 mm²',
-  '95 mm²',
-]
-
 export const setUpSchema = z.strictObject({
   id: idSchema,
   name: nameSchema,
@@ -49,7 +21,7 @@ export const setUpSchema = z.strictObject({
     .min(1, 'is empty; write for example 10 AWG')
     .max(24)
     .nullable()
-    .meta(field('Extension cord', { empty: 'none', suggests: CORD_SIZES })),
+    .meta(field('Extension cord', { empty: 'none', suggests: 'cord' })),
   cordLengthMm: lengthMmSchema
     .nullable()
     .meta(field('Length of the cord', { empty: 'none', quantity: 'run' })),
@@ -59,7 +31,7 @@ export const setUpSchema = z.strictObject({
     .min(1, 'is empty; write for example 2 AWG')
     .max(24)
     .nullable()
-    .meta(field('Welding leads', { empty: 'the machine’s own', suggests: LEAD_SIZES })),
+    .meta(field('Welding leads', { empty: 'the machine’s own', suggests: 'lead' })),
   /** Both together: the current goes out through one and back through the other. */
   leadLengthMm: lengthMmSchema
     .nullable()

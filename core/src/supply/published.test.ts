@@ -3,12 +3,13 @@ import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { assumptionsOf } from '../assumptions/assume.ts'
 import { reckonerFor } from '../calculation/reckoner.ts'
+import type { Circuit } from '../model/equipment.ts'
 import { USUAL_RUN } from '../model/usualRun.ts'
-import { describeFields } from '../model/describe.ts'
-import { type Circuit, circuitSchema } from '../model/equipment.ts'
 import { international as iec } from './books/international/international.ts'
 import { northAmerican as nec } from './books/northAmerican/northAmerican.ts'
 import { ALL_RULE_BOOKS } from './index.ts'
+import { outletOf } from './ruleBook.ts'
+import { suggestionsFor } from './suggestions.ts'
 import type { Load, RuleBook, Wiring } from './ruleBook.ts'
 
 const r = reckonerFor(assumptionsOf({ assumptions: {} }))
@@ -353,14 +354,26 @@ describe('any book', () => {
     },
   )
 
-  it('the form of a circuit suggests what the books know, and no other', () => {
-    const suggested = (key: string): readonly string[] =>
-      describeFields(circuitSchema).find(({ path }) => path[0] === key)?.more.suggests ?? []
-    const known = ALL_RULE_BOOKS.flatMap(({ conductorSizes }) => conductorSizes)
-    expect(suggested('conductorSize').length).toBeGreaterThan(10)
-    for (const size of suggested('conductorSize')) expect(known).toContain(size)
-    const outlets = ALL_RULE_BOOKS.flatMap((book) => book.outlets.map(({ name }) => name))
-    for (const name of suggested('outlet')) expect(outlets).toContain(name)
-    expect(suggested('outlet').length).toBeGreaterThan(10)
-  })
+  it.each(ALL_RULE_BOOKS.map((book) => [book.id, book] as const))(
+    'what is suggested under %s is what the book knows',
+    (_id, book) => {
+      const shop = { ruleBook: book.id as 'international' }
+      const circuit = {
+        metal: 'copper',
+        columnC: 75,
+        method: null,
+        ambientC: null,
+        bundled: null,
+        phases: 1,
+      } as const
+      for (const conductorSize of suggestionsFor('cable', shop))
+        expect(book.ampacity({ ...circuit, conductorSize }), conductorSize).not.toBeNull()
+      for (const size of suggestionsFor('cord', shop)) expect(book.cordA(size, 1), size).not.toBeNull()
+      for (const size of suggestionsFor('lead', shop))
+        expect(book.ohmPerKm(size, 'flexible'), size).not.toBeNull()
+      const outlets = suggestionsFor('outlet', shop)
+      expect(outlets.length).toBeGreaterThan(5)
+      for (const name of outlets) expect(outletOf(book, name)?.name).toBe(name)
+    },
+  )
 })

@@ -84,6 +84,7 @@ it('what closed tabs left is taken over, the oldest first, one for each record',
 it('a draft of an older version, which knew no tabs, is taken over', async () => {
   localStorage.setItem('brannik.draft.jobs/old', JSON.stringify(one))
   const tab = await openTab(null)
+  await tab.carryUpDrafts()
   expect(tab.adoptDrafts()).toEqual(['jobs/old'])
   expect(tab.readDraft('jobs/old')).toMatchObject(one)
 })

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { RECORD_KINDS, RECORD_PATHS } from '@brannik/core'
+import { suggestionsFor, RECORD_KINDS, RECORD_PATHS } from '@brannik/core'
 import { computed, ref, useId } from 'vue'
 import { readConductorSize } from '../../components/conductorSize.ts'
 import CountField from '../../components/CountField.vue'
@@ -56,6 +56,9 @@ function onFocus(now: boolean): void {
   if (sizeRead.value?.ok === true) onText(sizeRead.value.value)
   typing.leave(me)
 }
+const suggested = computed(() =>
+  spec.more.suggests && workspace.shop ? [...suggestionsFor(spec.more.suggests, workspace.shop)] : [],
+)
 const label = computed(() => spell(spec.label))
 /** What it may name: every record of that kind. */
 const named = computed(() => {
@@ -125,7 +128,7 @@ function toggle(one: string | number): void {
   >
     <VCombobox
       :id="id"
-      :items="[...spec.more.suggests]"
+      :items="suggested"
       :model-value="asText"
       :placeholder="spec.optional ?? ''"
       :error="(wrong ?? unread) !== null"

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { LIBRARY, type LibraryEntry, sourceWords } from '@brannik/core'
+import { isSoldTo, LIBRARY, type LibraryEntry, sourceWords } from '@brannik/core'
 import { computed, ref, watch } from 'vue'
 import { useNotice } from '../../stores/notice.ts'
 import TypedField from '../../components/TypedField.vue'
@@ -27,7 +27,11 @@ watch(open, () => {
 
 const ROW = 46
 const title = computed(() => TABS.find((tab) => tab.path === path)?.title.toLowerCase() ?? '')
-const entries = computed(() => LIBRARY.filter((entry) => entry.path === path))
+const entries = computed(() =>
+  LIBRARY.filter(
+    (entry) => entry.path === path && isSoldTo(entry, workspace.shop ?? { unitSystem: 'metric' }),
+  ),
+)
 const shown = computed(() => {
   const words = sought(search.value).split(/\s+/)
   return entries.value.filter(({ record, summary }) => {

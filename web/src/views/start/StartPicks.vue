@@ -1,5 +1,13 @@
 <script setup lang="ts">
-import { isStocked, kindOfPath, LIBRARY, type LibraryEntry, STOCK_META, stockId } from '@brannik/core'
+import {
+  isSoldTo,
+  isStocked,
+  kindOfPath,
+  LIBRARY,
+  type LibraryEntry,
+  STOCK_META,
+  stockId,
+} from '@brannik/core'
 import { computed, ref } from 'vue'
 import ChoiceField from '../../components/ChoiceField.vue'
 import CountField from '../../components/CountField.vue'
@@ -17,11 +25,14 @@ const { path, more } = defineProps<{
 const workspace = useWorkspace()
 const found = ref<string | null>(null)
 
-const entries = computed(() => LIBRARY.filter((entry) => entry.path === path))
+const shop = computed(() => workspace.shop ?? ({ unitSystem: 'metric' } as const))
+const entries = computed(() => LIBRARY.filter((entry) => entry.path === path && isSoldTo(entry, shop.value)))
 const owned = computed(() => workspace.all(path))
 const isThere = ({ record }: LibraryEntry): boolean => owned.value.some(({ name }) => name === record.name)
 const usual = computed(() =>
-  USUAL[path].flatMap((id) => entries.value.find(({ record }) => record.id === id) ?? []),
+  USUAL[shop.value.unitSystem][path].flatMap(
+    (id) => entries.value.find(({ record }) => record.id === id) ?? [],
+  ),
 )
 const others = computed(() =>
   entries.value
