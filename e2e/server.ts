@@ -204,7 +204,7 @@ export const test = base.extend<Fixtures, WorkerFixtures>({
       return
     }
     await withServer(settings, async (server, name) => {
-      const isDemo = settings['DEMO'] !== '0'
+      const isDemo = (settings['DEMO'] ?? '1') === '1'
       await administer(`create database ${name}${isDemo ? ` template ${templateName()}` : ''}`)
       await server.start()
       await use(server)

@@ -28,6 +28,18 @@ function american(found: string): string {
     : word
 }
 
+const INCH_FIRST = /[\d./–-]+ (?:in|°F) \((?<own>[\d.,–]+ (?:mm|°C))\)/g
+const METRIC_FIRST = /(?<own>[\d.,–]+(?: to [\d.,–]+)? (?:mm|°C)) \([\d./–-]+(?: to [\d./–-]+)? (?:in|°F)\)/g
+
+/**
+ * Texts of the product say a rule of thumb in both units; a metric shop is told its own alone.
+ * @example inOwnUnits('1 in (25 mm) beside it', 'metric') // '25 mm beside it'
+ */
+export const inOwnUnits = (text: string, system: 'imperial' | 'metric'): string =>
+  system === 'metric' && text.includes('(')
+    ? text.replaceAll(INCH_FIRST, '$<own>').replaceAll(METRIC_FIRST, '$<own>')
+    : text
+
 /** Whether the shop spells as in the United States; all others spell as in Britain. */
 export const isAmerican = (locale: string): boolean => locale === 'en-US'
 

@@ -2,7 +2,7 @@
 import { slotWord } from '../capability/slots.ts'
 import { isCandidate } from '../model/ownership.ts'
 import type { Source } from '../basis/source.ts'
-import { isAmerican, spelled } from '../basis/spelling.ts'
+import { inOwnUnits, isAmerican, spelled } from '../basis/spelling.ts'
 import { shownFormula, shownSymbol } from '../calculation/formula.ts'
 import type { Step, Term } from '../calculation/step.ts'
 import type { Slot } from '../capability/slots.ts'
@@ -97,10 +97,11 @@ function withoutUnits(words: readonly string[]): readonly string[] {
 
 /** Puts parameters into a template. */
 function fill(speech: Speech, template: string, params: Params): string {
-  return template.replace(/\{(\w+)(?:\|(\w+))?\}/g, (_, name: string, join?: string) => {
+  const text = template.replace(/\{(\w+)(?:\|(\w+))?\}/g, (_, name: string, join?: string) => {
     const between = join === undefined ? ', ' : ` ${wordOf(speech, 'join', join)} `
     return said(speech, params[name], between)
   })
+  return inOwnUnits(text, speech.notation.system)
 }
 
 /** The template of a code, filled. */

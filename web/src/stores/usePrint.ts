@@ -1,5 +1,5 @@
 /** Figures as the shop writes them. */
-import { printNumber, printValue, printWholeAmps, readPlainNumber, spelled } from '@brannik/core'
+import { inOwnUnits, printNumber, printValue, printWholeAmps, readPlainNumber, spelled } from '@brannik/core'
 import { useWorkspace } from './workspace.ts'
 
 export function usePrint() {
@@ -14,7 +14,8 @@ export function usePrint() {
         system: workspace.notation.system === 'imperial' ? 'metric' : 'imperial',
       }),
     /** Words of the product as the shop spells; never what somebody named. */
-    spell: (text: string): string => spelled(text, workspace.notation.locale),
+    spell: (text: string): string =>
+      inOwnUnits(spelled(text, workspace.notation.locale), workspace.notation.system),
     number: (value: number, digits?: number): string => printNumber(value, workspace.notation.locale, digits),
     readNumber: (text: string, unit: string): number | null =>
       readPlainNumber(text, unit, workspace.notation.locale),
