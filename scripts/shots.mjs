@@ -41,11 +41,6 @@ const SHOTS = [
   },
   { name: 'set-up', path: '/set-ups/platform-tried' },
   {
-    name: 'choices',
-    path: '/set-ups/bay-2-wire',
-    act: (page) => page.locator('[data-slot=wire]').click(),
-  },
-  {
     name: 'board',
     path: '/board',
     act: (page) => page.getByRole('gridcell', { name: /^Press frame, Bay 2 wire/ }).click(),
@@ -96,25 +91,44 @@ const SHOTS = [
   },
 ]
 
+/** Of the demo under IEC and EN ISO. */
+const METRIC_SHOTS = [
+  {
+    name: 'fit-metric',
+    path: '/fit/press-frame',
+    act: (page) =>
+      page
+        .getByText('none fails')
+        .or(page.getByText(/^(fits|tight)/))
+        .first()
+        .waitFor(),
+  },
+]
+
 async function shoot(browser, address, { name, path, dark, act }) {
   const context = await browser.newContext({ viewport: SIZE, colorScheme: dark ? 'dark' : 'light' })
   const page = await context.newPage()
   await page.goto(new URL(path, address).href)
   await page.getByRole('heading', { level: 1 }).first().waitFor()
   await act?.(page)
-  await page.waitForTimeout(300)
+  await page.waitForTimeout(900)
   await page.screenshot({ path: join(FOLDER, `${name}.png`) })
   await context.close()
 }
 
-async function shots({ browser, address }) {
-  mkdirSync(FOLDER, { recursive: true })
-  const only = process.argv.slice(2)
-  for (const shot of SHOTS.filter(({ name }) => only.length === 0 || only.includes(name)))
-    await shoot(browser, address, shot)
-}
+const shots =
+  (list) =>
+  async ({ browser, address }) => {
+    mkdirSync(FOLDER, { recursive: true })
+    const only = process.argv.slice(2)
+    for (const shot of list.filter(({ name }) => only.length === 0 || only.includes(name)))
+      await shoot(browser, address, shot)
+  }
 
-onStage(shots).catch((error) => {
+try {
+  await onStage(shots(SHOTS))
+  await onStage(shots(METRIC_SHOTS), { demo: 'metric' })
+} catch (error) {
   explain(error)
   process.exit(1)
-})
+}

@@ -1,5 +1,5 @@
 /** Parts of a view that are fetched when they are wanted. */
-import { type Component, defineAsyncComponent } from 'vue'
+import { type Component, defineAsyncComponent, type Ref, shallowRef } from 'vue'
 
 const AGAIN_MS = 3000
 
@@ -14,3 +14,29 @@ export const lazily = <T extends Component>(load: () => Promise<{ default: T }>)
       window.setTimeout(retry, AGAIN_MS)
     },
   })
+
+/** A component that something stands in for until it is there. */
+export interface Late {
+  /** null until it is fetched. */
+  readonly there: Readonly<Ref<Component | null>>
+  /** Fetches it once; while the server does not answer it asks again and again. */
+  readonly fetch: () => void
+}
+
+/** @example const { there, fetch } = late(() => import('./OtherJobs.vue')) */
+export function late(load: () => Promise<{ default: Component }>): Late {
+  const there = shallowRef<Component | null>(null)
+  let isAsked = false
+  const fetch = (): void => {
+    if (isAsked) return
+    isAsked = true
+    load().then(
+      (found) => (there.value = found.default),
+      () => {
+        isAsked = false
+        window.setTimeout(fetch, AGAIN_MS)
+      },
+    )
+  }
+  return { there, fetch }
+}

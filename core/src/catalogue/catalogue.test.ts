@@ -4,6 +4,8 @@ import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { LIBRARY } from '../library/index.ts'
 import { demoShop } from '../testing/samples.ts'
+import { readDocument } from '../model/problems.ts'
+import { shopDocumentSchema } from '../model/shelf.ts'
 import { inStock } from '../model/stock.ts'
 import { kindOfPath } from '../model/versions.ts'
 import { shelves } from '../testing/shelves.ts'
@@ -62,6 +64,31 @@ describe('CSV sheets', () => {
       expect(read.map(({ amount }) => amount ?? null)).toEqual(
         records.map(({ id }) => inStock(demo.stock, kind, id)),
       )
+    },
+  )
+
+  it.each(SHEETS.map((sheet) => [sheet.kind, sheet] as const))(
+    '%s of the metric demo come back as they went',
+    (_kind, sheet) => {
+      const metric = demoShop('metric')
+      const records = recordsOf(sheet, { ...demo, ...metric, format: demo.format, version: demo.version })
+      const [headings = [], ...rows] = printSheet(sheet, records, metric.stock)
+      expect(
+        readSheet(sheet, headings, rows).items.map(({ record, problems }) => record ?? problems),
+      ).toEqual(records)
+    },
+  )
+
+  it.each(['en-US', 'en-GB', 'de-DE', 'fr-FR'] as const)(
+    'a shop file in %s goes out and comes in without a difference',
+    (locale) => {
+      for (const one of [demoShop(), demoShop('metric')]) {
+        const whole = { ...one, shop: { ...one.shop, locale } }
+        expect(readDocument(shopDocumentSchema, JSON.parse(JSON.stringify(whole)))).toEqual({
+          ok: true,
+          value: whole,
+        })
+      }
     },
   )
 

@@ -26,7 +26,7 @@ import { ANSWER_STANDS } from '../../components/choiceLists.ts'
 import type { Opened } from '../../components/opened.ts'
 import type { Asked } from '../../engine/engine.ts'
 import { useAnswer, type Question } from '../../engine/useAnswer.ts'
-import { lazily } from '../../lazy.ts'
+import { late, lazily } from '../../lazy.ts'
 import { usePrint } from '../../stores/usePrint.ts'
 import { useWorkspace } from '../../stores/workspace.ts'
 import FitInputs from './FitInputs.vue'
@@ -42,7 +42,7 @@ import { jobWords, jointWords, processWords } from './words.ts'
 const WorkingDrawer = lazily(() => import('../../components/WorkingDrawer.vue'))
 const canOpen = ref(false)
 /** The decision comes first: what opens a list is fetched once it stands. */
-const OtherJobs = lazily(() => import('./OtherJobs.vue'))
+const { there: otherJobs, fetch: fetchOtherJobs } = late(() => import('./OtherJobs.vue'))
 /** Opened now and then. */
 const SettingsPanel = lazily(() => import('./SettingsPanel.vue'))
 /** A job is without one for a moment. */
@@ -122,6 +122,7 @@ watch(
   { immediate: true },
 )
 provide(ANSWER_STANDS, answerStands)
+watch(answerStands, fetchOtherJobs)
 
 const rows = computed(() => (fit.value ? rowsOf(workspace.speech, fit.value) : []))
 
@@ -300,7 +301,7 @@ function openLink(id: LinkId | 'joint'): void {
       >
         Only for this job
       </button>
-      <OtherJobs v-if="answerStands" :job-id="job.id" />
+      <component :is="otherJobs" v-if="otherJobs" :job-id="job.id" />
       <span v-else class="plain-button">Other job</span>
     </div>
 
