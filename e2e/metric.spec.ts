@@ -1,8 +1,9 @@
 /** The shop under IEC and EN ISO: nothing in it is said in inches, and what its people write is read as they mean it. */
 import type { Job, Wire } from '@brannik/core'
 import type { Page } from '@playwright/test'
-import { violations } from './axe.ts'
+import { stillness, violations } from './axe.ts'
 import { expect, test } from './server.ts'
+import { VIEWS as ALL_VIEWS } from './views.ts'
 
 test.use({ settings: { DEMO: 'metric' } })
 
@@ -55,6 +56,25 @@ test('the answer stands on one screen, with its start strip on one line, and any
   expect(tops.length).toBeGreaterThan(6)
   expect(new Set(tops).size).toBe(1)
   expect(await violations(page)).toEqual([])
+  await page.close()
+})
+
+test('every view of the other demo stands here too: nothing wrong for axe, and nothing off sideways', async ({
+  browser,
+  server,
+}) => {
+  test.setTimeout(180_000)
+  const page = await browser.newPage({ bypassCSP: true })
+  for (const view of ALL_VIEWS) {
+    await page.setViewportSize({ width: 1280, height: 800 })
+    await page.goto(server.url + view)
+    await expect(page.getByRole('heading', { level: 1 })).toBeVisible()
+    expect.soft(await violations(page), view).toEqual([])
+    await page.setViewportSize({ width: 390, height: 844 })
+    await stillness(page)
+    const over = await page.evaluate(() => document.documentElement.scrollWidth - window.innerWidth)
+    expect.soft(over, view).toBeLessThanOrEqual(0)
+  }
   await page.close()
 })
 

@@ -185,3 +185,22 @@ it('metric and imperial entry of one job give the same fit', () => {
   const metric: FitInput = { ...post, shop: { ...post.shop, unitSystem: 'metric' } }
   expect(fitJob(metric).welds).toEqual(fitJob(post).welds)
 })
+
+describe('a fillet by its throat, EN 1993-1-8', () => {
+  // 4.5.2(2): a of 3 mm at least; drawings write whole and half millimetres, and nobody melts more than the thinner part.
+  it.each([
+    [6, 'structural', 3],
+    [10, 'structural', 3],
+    [3, 'structural', 2],
+    [6, 'ordinary', 3],
+    [5, 'ordinary', 2.5],
+    [8, 'ordinary', 4],
+    [7, 'ordinary', 3.5],
+    [5.2, 'ordinary', 3],
+  ] as const)('of %f mm, %s: a %f', (thicknessMm, quality, throatMm) => {
+    const one = joint({ kind: 'tee', thicknessAMm: thicknessMm, thicknessBMm: thicknessMm })
+    const job = { ...post.job, quality, sizing: 'bead-as-wide' } as const
+    const found = weldAdvice(one, job, NO_MONEY, { assumptions: {}, filletRule: 'en-1993' }).fillet
+    expect((found?.recommendedMm ?? 0) / Math.SQRT2).toBeCloseTo(throatMm, 6)
+  })
+})

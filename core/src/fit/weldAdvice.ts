@@ -114,6 +114,17 @@ function overWeld(
   return { timesMetal, extraG, extraCost: cost === null ? null : extraG * cost }
 }
 
+/** Throats are written in halves of a millimetre: no drawing has an a of 2.83. */
+const THROAT_STEP_MM = 0.5
+const SAME_STEP = 1e-9
+/** The next throat up, or the next down where that would be more than the thinner part. */
+function toThroatStep(legMm: number, thinnerMm: number): number {
+  const ofSteps = (steps: number): number => steps * THROAT_STEP_MM * Math.SQRT2
+  const steps = legMm / ofSteps(1)
+  const up = ofSteps(Math.ceil(steps - SAME_STEP))
+  return up <= thinnerMm + SAME_STEP ? up : ofSteps(Math.max(1, Math.floor(steps + SAME_STEP)))
+}
+
 function filletAdvice(
   joint: Joint,
   job: Job,
@@ -128,7 +139,11 @@ function filletAdvice(
   const largestMm = joint.kind === 'lap' ? rule.largestAlongEdgeMm(joint.thicknessAMm) : null
   const beadAsWideMm = thinner / Math.SQRT2
   const byCode = job.sizing === 'code-table' || QUALITY[job.quality].isStructural
-  const recommendedMm = Math.min(byCode ? minimumMm : beadAsWideMm, largestMm ?? Infinity)
+  const wantedMm = byCode ? minimumMm : beadAsWideMm
+  const recommendedMm = Math.min(
+    rule.isByThroat ? toThroatStep(wantedMm, thinner) : wantedMm,
+    largestMm ?? Infinity,
+  )
   const least = Math.min(a, b)
   const over = overWeld(joint, recommendedMm, money, assumptions)
   // A table's least is no reason to call a leg that the owner asked for too large; a leg above the thinner part is.

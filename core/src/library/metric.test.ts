@@ -24,7 +24,8 @@ describe.each([
 describe('names', () => {
   it('have no inches in a metric shop, and no EN ISO class in one on inches', () => {
     for (const path of ['wires', 'tungstens', 'parts'])
-      for (const name of namesAt(metric, path)) expect(name).not.toMatch(/(?<![\d.])0\.0\d\d|(?<!\d)\d\/\d(?!\d)/)
+      for (const name of namesAt(metric, path))
+        expect(name).not.toMatch(/(?<![\d.])0\.0\d\d|(?<!\d)\d\/\d(?!\d)/)
     for (const name of namesAt(inch, 'wires')) expect(name).not.toMatch(/G3Si1|W 19|AlMg/)
   })
   it.each([

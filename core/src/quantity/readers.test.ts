@@ -142,3 +142,26 @@ describe('the mark that a file writes before its decimals', () => {
     )
   })
 })
+
+describe('a plain figure', () => {
+  it('as it is printed reads back in its unit, and in no other, in every locale', () => {
+    const units = ['A', 'V', '%', '°C', 'km/h', 'kVA', 's', '']
+    fc.assert(
+      fc.property(
+        fc.integer({ min: 1, max: 99_999 }),
+        fc.constantFrom(0, 1, 2),
+        fc.constantFrom(...units),
+        fc.constantFrom(...LOCALES),
+        (digits, places, unit, locale) => {
+          const value = digits / 10 ** places
+          const printed = value.toLocaleString(locale, { useGrouping: false, maximumFractionDigits: 2 })
+          expect(readPlainNumber(`${printed} ${unit}`, unit, locale)).toBeCloseTo(value, 9)
+          for (const other of units)
+            if (other !== unit && other !== '' && unit !== '')
+              expect(readPlainNumber(`${printed} ${unit}`, other, locale)).toBeNull()
+        },
+      ),
+      { numRuns: runs(VALUES) },
+    )
+  })
+})

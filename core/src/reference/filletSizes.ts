@@ -18,6 +18,8 @@ export interface FilletRule {
   /** Least leg by the thicker part, mm; never more than the thinner part asks the welder to melt. */
   leastLegMm(thickerMm: number): number
   readonly leastSource: Source
+  /** Whether drawings under it size a fillet by its throat. */
+  readonly isByThroat: boolean
   /** Largest leg along an edge, mm. */
   largestAlongEdgeMm(edgeMm: number): number
   readonly largestSource: Source
@@ -27,6 +29,7 @@ export const FILLET_SIZES: Readonly<Record<Shop['filletRule'], FilletRule>> = {
   'd1.1': {
     leastLegMm: (thickerMm) => ROWS.find(({ upToMm }) => thickerMm <= upToMm + 1e-6)?.legMm ?? ABOVE_MM,
     leastSource: standard('AWS D1.1, minimum fillet weld sizes', true),
+    isByThroat: false,
     // The edge itself below 1/4 in, else 1/16 in less, so that the edge can still be seen.
     largestAlongEdgeMm: (edgeMm) => (edgeMm < INCH / 4 - 1e-6 ? edgeMm : edgeMm - INCH / 16),
     largestSource: standard('AWS D1.1, largest fillet along an edge', true),
@@ -34,6 +37,7 @@ export const FILLET_SIZES: Readonly<Record<Shop['filletRule'], FilletRule>> = {
   'en-1993': {
     leastLegMm: () => LEAST_THROAT_MM * Math.SQRT2,
     leastSource: standard('EN 1993-1-8, 4.5.2(2): throat of at least 3 mm', true),
+    isByThroat: true,
     largestAlongEdgeMm: (edgeMm) => edgeMm,
     largestSource: commonPractice('common practice: throat up to 0.7 of the thinner part'),
   },

@@ -7,6 +7,7 @@ import {
   type Joint,
   MATERIALS,
   pairNames,
+  printSize,
   PROCESSES,
   type ProcessWant,
   type SetUp,
@@ -61,8 +62,27 @@ const overWords = computed(() => {
     over.extraCost === null
       ? ''
       : `, about ${money(over.extraCost < 100 ? over.extraCost : Math.round(over.extraCost))} of wire and time`
-  return `${number(over.timesMetal, 2)} times the metal of ${print(fillet.value.recommendedMm, 'mm')}: ${print(over.extraG, 'g')} more${cost}.`
+  return `${number(over.timesMetal, 2)} times the metal of ${sized(fillet.value.recommendedMm)}: ${print(over.extraG, 'g')} more${cost}.`
 })
+/** A procedure of EN ISO 15614 goes by them. */
+const groups = computed(() => {
+  if (workspace.shop?.ruleBook !== 'international') return ''
+  const named = new Set([joint.materialA, joint.materialB].flatMap((id) => MATERIALS[id].isoGroup ?? []))
+  return named.size === 0 ? '' : `ISO/TR 15608 group ${[...named].join(' and ')}`
+})
+/** As such a weld is written: by its throat where that is the round figure. */
+const sized = (legMm: number): string =>
+  printSize(
+    {
+      ...joint,
+      legMm: Number(legMm.toFixed(6)),
+      legBMm: null,
+      diameterMm: null,
+      headerDiameterMm: null,
+      slotLengthMm: null,
+    },
+    workspace.notation,
+  )
 /** From the least that still makes the weld to where it burns through; thick parts do not. */
 const windowWords = ({ lowA, highA }: ProcessWant): string =>
   highA === null
@@ -95,7 +115,7 @@ const windowWords = ({ lowA, highA }: ProcessWant): string =>
         class="plain-button"
         @click="emit('leg', fillet.recommendedMm)"
       >
-        Take {{ print(Number(fillet.recommendedMm.toFixed(4)), 'mm') }}
+        Take {{ sized(fillet.recommendedMm) }}
       </button>
       <p class="label">{{ sourceWords(fillet.source) }}</p>
     </section>
@@ -106,6 +126,7 @@ const windowWords = ({ lowA, highA }: ProcessWant): string =>
         <span v-if="pair.weldable === 'no'" class="under">must not be welded</span>
         <span v-else-if="pair.weldable === 'needs-procedure'" class="over">needs a procedure</span>
       </h2>
+      <p v-if="groups !== ''" class="label">{{ groups }}</p>
       <p v-if="pair.text">{{ spell(pair.text) }}</p>
       <ul v-if="pair.fillers.length > 0" class="fillers">
         <li
