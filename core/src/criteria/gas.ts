@@ -15,8 +15,8 @@ const PURE_PCT = 99.9
 /** Above this share of CO₂ a steel wire never goes over to spray. */
 const SPRAY_MOST_CO2_PCT = 20
 const STAINLESS_MOST_CO2_PCT = 5
-/** A cored wire "for mixed gas" is made for 75 to 80 % argon (AWS A5.20, suffix M). */
-const MIXED_CO2_PCT = [15, 30] as const
+/** A cored wire "for mixed gas" is made for 75 to 80 % argon (AWS A5.20, suffix M), or for M21: CO₂ above 15 to 25 % (EN ISO 14175). */
+const MIXED_CO2_PCT = [15, 25] as const
 /** A reading this near to true needs no correction. */
 const TRUE_ENOUGH = 0.03
 

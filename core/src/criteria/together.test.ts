@@ -885,6 +885,25 @@ const TABLE: Readonly<Record<string, readonly Case[]>> = {
       { process: 'fcaw-g', wire: cored({ form: 'cored-gas-shielded', classification: 'E71T-1C' }) },
       'fails',
     ],
+    // EN ISO 14175: from 25 % on it is M31, and no M21.
+    [
+      'T 46 4 P M21 1 in 70/30',
+      {
+        process: 'fcaw-g',
+        wire: cored({ form: 'cored-gas-shielded', classification: 'T 46 4 P M21 1 H5' }),
+        gas: sampleGas({ argonPct: 70, co2Pct: 30 }),
+      },
+      'fails',
+    ],
+    [
+      'T 46 4 P M21 1 in 82/18',
+      {
+        process: 'fcaw-g',
+        wire: cored({ form: 'cored-gas-shielded', classification: 'T 46 4 P M21 1 H5' }),
+        gas: sampleGas({ argonPct: 82, co2Pct: 18 }),
+      },
+      'fits',
+    ],
     [
       'E71T-1M in 75/25',
       { process: 'fcaw-g', wire: cored({ form: 'cored-gas-shielded', classification: 'E71T-1M' }) },

@@ -4,6 +4,7 @@ import type { Joint } from '../model/job.ts'
 import { POSITIONS } from '../model/jointKinds.ts'
 import type { Notation } from '../quantity/index.ts'
 import { joint } from '../testing/samples.ts'
+import { examplesFor } from './examples.ts'
 import { readPattern } from './pattern.ts'
 import type { TextRead } from './read.ts'
 import { printSize, readSize } from './size.ts'
@@ -152,5 +153,30 @@ describe('patterns and positions', () => {
   it('other shops are shown words', () => {
     for (const position of POSITIONS)
       expect(printPosition({ ...fillet, position }, 'north-american')).not.toMatch(/^P/)
+  })
+})
+
+describe('examples in messages', () => {
+  const groove = joint({ kind: 'v', legMm: null })
+  // What a message tells to write is read.
+  it.each([
+    ['metric', MM],
+    ['imperial', INCH],
+  ] as const)('of a %s shop are read as they stand, and are its own', (system, notation) => {
+    const messages = [
+      refused(readSize('', steel, notation)),
+      refused(readSize('about five', steel, notation)),
+      refused(readSize('5', groove, notation)),
+      refused(readParts('5 to', steel, notation)),
+      refused(readPattern('now and then', notation)),
+    ]
+    for (const message of messages) {
+      expect(message).toMatch(/[Ww]rite|for example/)
+      if (system === 'metric') expect(message).not.toMatch(/\d\/\d|\d in\b/)
+    }
+    const { parts, unequal, groove: sizes } = examplesFor(notation)
+    expect(readParts(parts, steel, notation).ok).toBe(true)
+    expect(readSize(unequal, steel, notation).ok).toBe(true)
+    expect(readSize(sizes, groove, notation).ok).toBe(true)
   })
 })

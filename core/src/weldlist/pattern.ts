@@ -3,6 +3,7 @@ import type { Joint } from '../model/job.ts'
 import { parseQuantity } from '../quantity/parse.ts'
 import { printQuantity } from '../quantity/print.ts'
 import type { Notation } from '../quantity/units.ts'
+import { examplesFor } from './examples.ts'
 import { fail, plain, read, type TextRead } from './read.ts'
 
 /**
@@ -22,7 +23,7 @@ export function readPattern(text: string, notation: Notation): TextRead {
   const pair = /^(.+)\s*@\s*(\d.*)$/.exec(both) ?? /^(.+)\s*[-–]\s*(\d.*)$/.exec(both)
   if (!pair)
     return fail(
-      `“${written}” is not a pattern. Write continuous, or 2-6 for 2 in of weld every 6 in, with staggered after it where it is.`,
+      `“${written}” is not a pattern. Write continuous, or ${examplesFor(notation).pattern}, with staggered after it where it is.`,
     )
   const unit = /[a-z"]+\.?$/i.exec(pair[2] ?? '')?.[0] ?? ''
   const segment = parseQuantity(

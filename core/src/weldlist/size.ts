@@ -5,6 +5,7 @@ import { parseQuantity } from '../quantity/parse.ts'
 import { printQuantity } from '../quantity/print.ts'
 import { printNumber } from '../quantity/printValue.ts'
 import type { Notation } from '../quantity/units.ts'
+import { examplesFor } from './examples.ts'
 import { fail, plain, read, type TextRead } from './read.ts'
 
 type SizeKey =
@@ -107,11 +108,12 @@ export function readSize(text: string, joint: Joint, notation: Notation): TextRe
   const written = plain(text)
   let change: Partial<Pick<Joint, SizeKey>> = {}
   const isFillet = FILLET_KINDS.includes(joint.kind)
+  const example = examplesFor(notation)
   const number = (figure: string, wide = false) =>
     parseQuantity(wide ? 'length' : 'weldSize', figure, notation)
   if (written === '') {
     return isFillet
-      ? fail('The leg is empty. Write for example 3/16, or 1/4 x 3/8 for unequal legs.')
+      ? fail(`The leg is empty. Write for example ${example.leg}, or ${example.unequal} for unequal legs.`)
       : read({}, 'as it was')
   }
   for (const piece of written.split(BETWEEN_SIZES)) {
@@ -125,18 +127,19 @@ export function readSize(text: string, joint: Joint, notation: Notation): TextRe
     const key = named ? SIZE_WORDS.get((named[1] ?? '').toLowerCase()) : undefined
     if (named && !key)
       return fail(
-        `“${piece}” is not understood. Write for example ${isFillet ? '3/16 or 1/4 x 3/8' : 'gap 3/32, face 1/16, cap 1/16'}.`,
+        `“${piece}” is not understood. Write for example ${isFillet ? `${example.leg} or ${example.unequal}` : example.groove}.`,
       )
     const legs = !named && isFillet ? piece.split(/\s*[x×*]\s*/i) : null
     if (legs) {
-      if (legs.length > 2) return fail(`“${piece}” has more than two legs. Write for example 1/4 x 3/8.`)
+      if (legs.length > 2)
+        return fail(`“${piece}” has more than two legs. Write for example ${example.unequal}.`)
       const [a, b] = withUnit(legs).map((leg) => number(leg))
       for (const leg of [a, b]) if (leg && !leg.ok) return fail(leg.problem.message)
       const leg = a?.ok ? a.value : null
       change = { ...change, legMm: leg, legBMm: b?.ok && b.value !== leg ? b.value : null }
       continue
     }
-    if (!key) return fail(`“${piece}”: say which size it is, for example gap 3/32, face 1/16, cap 1/16.`)
+    if (!key) return fail(`“${piece}”: say which size it is, for example ${example.groove}.`)
     const wide = key === 'diameterMm' || key === 'headerDiameterMm' || key === 'slotLengthMm'
     const value = number(named?.[2] ?? '', wide)
     if (!value.ok) return fail(value.problem.message)

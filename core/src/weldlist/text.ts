@@ -7,6 +7,7 @@ import { asFraction, printQuantity, printThickness } from '../quantity/print.ts'
 import type { Notation } from '../quantity/units.ts'
 import { MATERIALS, materialOf } from '../reference/materials.ts'
 import { NOMINAL_SIZES, pipeOf, schedulesOf } from '../reference/pipes.ts'
+import { examplesFor } from './examples.ts'
 import { fail, plain, read, type TextRead } from './read.ts'
 import { readSection } from './sections.ts'
 import { JOINT_CHOICES, type JointChoice, jointName, positionName, positionOf } from './words.ts'
@@ -204,10 +205,14 @@ function readPart(text: string, fallback: MaterialId, notation: Notation): Part 
  */
 export function readParts(text: string, joint: Joint, notation: Notation): TextRead {
   if (/\s(to|on)$/i.test(plain(text)))
-    return fail(`“${plain(text)}”: the other part is missing. Write for example 3/16 to 1/4.`)
+    return fail(
+      `“${plain(text)}”: the other part is missing. Write for example ${examplesFor(notation).parts}.`,
+    )
   const [first = '', second, ...more] = plain(text).split(/\s+(?:to|on|→|->)\s+/i)
   if (more.length > 0)
-    return fail(`“${plain(text)}” names more than two parts. Write for example 3/16 to 1/4.`)
+    return fail(
+      `“${plain(text)}” names more than two parts. Write for example ${examplesFor(notation).parts}.`,
+    )
   const a = readPart(first, joint.materialA, notation)
   if (typeof a === 'string') return fail(a)
   const fallback = a.material ?? joint.materialB
