@@ -45,7 +45,7 @@ const { answer, failure, isComputing } = useAnswer<'shopPower'>(
   ),
 )
 const nodes = computed((): readonly NodePower[] => answer.value?.nodes ?? [])
-const roots = computed(() => supplyTree(workspace.shelf, nodes.value))
+const roots = computed(() => supplyTree(workspace.shelf, nodes.value, workspace.notation.locale))
 const keyOf = ({ kind, id }: Pick<NodePower, 'kind' | 'id'>): string => `${kind} ${id}`
 const openKey = ref<string | null>(null)
 const worst = computed(() => nodes.value.find(({ verdict }) => verdict === answer.value?.verdict) ?? null)

@@ -1,5 +1,5 @@
 /** The supply as a tree: who feeds whom, from the supplier and the generators down to what is plugged in. */
-import type { NodePower, Shelf } from '@brannik/core'
+import { type NodePower, printNumber, type Shelf, type Shop } from '@brannik/core'
 import type { Branch } from '../../charts/OneLine.vue'
 
 export interface Place {
@@ -29,6 +29,7 @@ const drawersOf = (circuitId: string, power: NodePower | null): readonly Tree[] 
 export function supplyTree(
   { panels, circuits, generators }: Pick<Shelf, 'panels' | 'circuits' | 'generators'>,
   nodes: readonly NodePower[],
+  locale: Shop['locale'] = 'en-US',
 ): readonly Tree[] {
   const powerOf = (kind: NodePower['kind'], id: string): NodePower | null =>
     nodes.find((node) => node.kind === kind && node.id === id) ?? null
@@ -61,7 +62,13 @@ export function supplyTree(
     const { id, name, runningW } = generator
     return {
       key: `generator ${id}`,
-      item: { id, kind: 'generator', name, note: `${runningW / 1000} kW running`, power },
+      item: {
+        id,
+        kind: 'generator',
+        name,
+        note: `${printNumber(runningW / 1000, locale)} kW running`,
+        power,
+      },
       below: [
         ...panels.filter((panel) => panel.generatorId === id).map(panelTree),
         ...circuitTrees(({ generatorId }) => generatorId === id),
