@@ -152,12 +152,18 @@ export function nameOfSetUp(process: ProcessId, source: PowerSource, wire: Wire 
   return (wire ? `${what}, ${wire.name}` : what).slice(0, MOST_NAME)
 }
 
-const partsSoldTo = (shop: Shop): readonly Part[] =>
+const partsSoldTo = (shop: Pick<Shop, 'unitSystem'>): readonly Part[] =>
   LIBRARY.flatMap((entry) => (entry.path === 'parts' && isSoldTo(entry, shop) ? [entry.record as Part] : []))
+
+/** Split once: a proposal needs them many times. */
+const LIBRARY_PARTS: Readonly<Record<Shop['unitSystem'], readonly Part[]>> = {
+  imperial: partsSoldTo({ unitSystem: 'imperial' }),
+  metric: partsSoldTo({ unitSystem: 'metric' }),
+}
 
 /** @returns small parts of the library for one place, or for all of them, as they go with gun and feeder */
 export const libraryPartsFor = (slot: Slot | null, capability: Capability): readonly Part[] =>
-  partsSoldTo(capability.shop)
+  LIBRARY_PARTS[capability.shop.unitSystem]
     .filter(({ kind }) => slot === null || PART_SLOTS[slot] === kind)
     .map((part) => partFor(part, capability))
 

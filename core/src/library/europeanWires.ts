@@ -1,10 +1,10 @@
 /** Wires, rods and electrodes by EN ISO and in millimetres (ISO 544): what a European counter sells. From memory. */
 import type { Metal } from '../model/material.ts'
-import type { SpoolMm, Wire } from '../model/equipment.ts'
+import type { Wire } from '../model/equipment.ts'
 import { isSpooled } from '../model/spooled.ts'
-import { type Source, standard } from '../basis/source.ts'
-import { wireCurrentRange } from '../reference/wireRanges.ts'
+import { standard } from '../basis/source.ts'
 import { idOf, type LibraryEntry } from './entry.ts'
+import { heldWord, type Package, wireEntry } from './wireEntry.ts'
 
 interface Row {
   /** As the counter calls it. */
@@ -113,10 +113,6 @@ const ROWS: readonly Row[] = [
   row('AlMg5', 'S Al 5356 (AlMg5Cr)', 'aluminium', 'rod', RODS, 'EN ISO 18273', '5xxx, 6xxx by TIG'),
 ]
 
-interface Package {
-  readonly spoolMm: SpoolMm | null
-  readonly packageG: number
-}
 const ROD_PACKAGE_G = 5000
 const STICK_PACKAGE_G = 4500
 /** Thicker wire is not wound on the smaller spool. */
@@ -130,31 +126,21 @@ function packagesOf(one: Row, sizeMm: number): readonly Package[] {
   return [{ spoolMm: 200, packageG: 5000 }, whole]
 }
 
-const sourceOf = ({ document }: Row): Source => standard(`${document}, classification`, true)
-
-function entry(one: Row, diameterMm: number, { spoolMm, packageG }: Package): LibraryEntry<'wires'> {
-  const held = one.form === 'covered' ? 'electrode' : 'rod'
+function entry(one: Row, diameterMm: number, pack: Package): LibraryEntry<'wires'> {
+  const { word, classification, metal, form, summary, document } = one
   const size = diameterMm.toFixed(1)
-  const record: Wire = {
-    id: idOf('lib', one.classification, size, spoolMm === null ? held : `S ${spoolMm}`, 'mm'),
-    name: `${size} ${one.word}${spoolMm === null ? ` ${held}` : `, ${spoolMm} mm spool`}`,
-    form: one.form,
-    classification: one.classification,
-    metal: one.metal,
+  return wireEntry({
+    ...pack,
+    id: idOf('lib', classification, size, pack.spoolMm === null ? heldWord(one) : `S ${pack.spoolMm}`, 'mm'),
+    called: `${size} ${word}`,
+    classification,
+    metal,
+    form,
     diameterMm,
-    lengthMm: null,
-    currentMinA: null,
-    currentMaxA: null,
-    polarity: one.form === 'cored-self-shielded' ? 'dcen' : null,
-    positions: null,
-    gasWanted: null,
-    spoolMm,
-    packageG,
-    packagePrice: null,
-  }
-  const range = wireCurrentRange(record)
-  const runs = range ? `; ${range.minA} to ${range.maxA} A, common practice` : ''
-  return { path: 'wires', record, summary: `${one.summary}${runs}`, source: sourceOf(one), units: 'metric' }
+    summary,
+    source: standard(`${document}, classification`, true),
+    units: 'metric',
+  })
 }
 
 export const EUROPEAN_WIRES: readonly LibraryEntry<'wires'>[] = ROWS.flatMap((one) =>

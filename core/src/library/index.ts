@@ -26,7 +26,7 @@ function onItsMains(entry: LibraryEntry<'power-sources'>): LibraryEntry<'power-s
 }
 
 export const LIBRARY: readonly LibraryEntry[] = [
-  ...LIBRARY_WIRES.map((entry) => ({ ...entry, units: 'imperial' as const })),
+  ...LIBRARY_WIRES,
   ...EUROPEAN_WIRES,
   ...LIBRARY_GASES,
   ...inBoth(LIBRARY_TUNGSTENS),

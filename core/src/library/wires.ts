@@ -3,8 +3,8 @@ import { type Metal } from '../model/material.ts'
 import type { SpoolMm, Wire } from '../model/equipment.ts'
 import { isSpooled } from '../model/spooled.ts'
 import { type Source, standard } from '../basis/source.ts'
-import { wireCurrentRange } from '../reference/wireRanges.ts'
 import { idOf, type LibraryEntry, type SizeKey, WIRE_SIZES } from './entry.ts'
+import { heldWord, type Package, wireEntry } from './wireEntry.ts'
 
 interface Row {
   readonly classification: string
@@ -94,7 +94,7 @@ const STICK_PACKAGE_G = 4536
 /** Thicker wire is not wound on the smallest spool. */
 const SMALL_SPOOL_MOST_MM = 1.1
 
-function packagesOf(one: Row, sizeMm: number): readonly { spoolMm: SpoolMm | null; packageG: number }[] {
+function packagesOf(one: Row, sizeMm: number): readonly Package[] {
   if (!isSpooled(one))
     return [{ spoolMm: null, packageG: one.form === 'rod' ? ROD_PACKAGE_G : STICK_PACKAGE_G }]
   return SPOOL_G.flatMap(({ spoolMm, steel, aluminium }) => {
@@ -105,34 +105,24 @@ function packagesOf(one: Row, sizeMm: number): readonly { spoolMm: SpoolMm | nul
   })
 }
 
-function entry(one: Row, key: SizeKey, spoolMm: SpoolMm | null, packageG: number): LibraryEntry<'wires'> {
-  const { mm, inch, metric } = WIRE_SIZES[key]
-  const held = one.form === 'covered' ? 'electrode' : 'rod'
-  const on = spoolMm === null ? held : `S ${spoolMm}`
-  const record: Wire = {
-    id: idOf('lib', one.classification, metric, on),
-    name: `${inch} ${one.classification}${spoolMm === null ? ` ${held}` : `, ${spoolMm} mm spool`}`,
-    form: one.form,
-    classification: one.classification,
-    metal: one.metal,
-    diameterMm: mm,
-    lengthMm: null,
-    currentMinA: null,
-    currentMaxA: null,
-    polarity: one.form === 'cored-self-shielded' ? 'dcen' : null,
-    positions: null,
-    gasWanted: null,
-    spoolMm,
-    packageG,
-    packagePrice: null,
-  }
-  const range = wireCurrentRange(record)
-  const runs = range ? `; ${range.minA} to ${range.maxA} A, common practice` : ''
-  return { path: 'wires', record, summary: `${one.summary}${runs}`, source: one.source }
+function entry(one: Row, key: SizeKey, pack: Package): LibraryEntry<'wires'> {
+  const { mm: diameterMm, inch, metric } = WIRE_SIZES[key]
+  const { classification, metal, form, summary, source } = one
+  const on = pack.spoolMm === null ? heldWord(one) : `S ${pack.spoolMm}`
+  return wireEntry({
+    ...pack,
+    id: idOf('lib', classification, metric, on),
+    called: `${inch} ${classification}`,
+    classification,
+    metal,
+    form,
+    diameterMm,
+    summary,
+    source,
+    units: 'imperial',
+  })
 }
 
 export const LIBRARY_WIRES: readonly LibraryEntry<'wires'>[] = ROWS.flatMap((one) =>
-  one.sizes.flatMap((key) =>
-    packagesOf(one, WIRE_SIZES[key].mm).map(({ spoolMm, packageG }) => entry(one, key, spoolMm, packageG)),
-  ),
+  one.sizes.flatMap((key) => packagesOf(one, WIRE_SIZES[key].mm).map((pack) => entry(one, key, pack))),
 )

@@ -1,12 +1,12 @@
 /** Names by EN ISO beside those by AWS (EN ISO 14341, 636, 14343, 2560, 3581, 17632, 18273; from memory). */
 import { expect, it } from 'vitest'
-import { fillerName, NAMED_FILLERS } from './fillerNames.ts'
+import { fillerName, EUROPEAN_NAMES } from './fillerNames.ts'
 import { fillerFamilyOf, formsOfClass } from './fillerFamilies.ts'
 
 const iec = { ruleBook: 'international' } as const
 
 it.each(
-  Object.entries(NAMED_FILLERS).flatMap(([aws, names]) =>
+  Object.entries(EUROPEAN_NAMES).flatMap(([aws, names]) =>
     names.flatMap((name = '') => [[aws, name.replaceAll('…', '6 M21')] as const]),
   ),
 )('%s by EN ISO, %s, is read as the same family in the same form', (aws, name) => {

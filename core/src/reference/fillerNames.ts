@@ -4,7 +4,7 @@ import type { Shop } from '../model/shop.ts'
 
 /** Wire, rod and the rest; a covered electrode and a cored wire have one name each. */
 type Names = readonly [wire: string, rod?: string]
-const EUROPEAN: Readonly<Record<string, Names>> = {
+export const EUROPEAN_NAMES: Readonly<Record<string, Names>> = {
   'ER70S-6': ['G3Si1', 'W3Si1'],
   'ER70S-3': ['G2Si', 'W2Si'],
   'ER70S-2': ['G2Ti', 'W2Ti'],
@@ -41,7 +41,6 @@ const EUROPEAN: Readonly<Record<string, Names>> = {
   'ENi-CI': ['E C Ni-CI 1'],
   'ENiFe-CI': ['E C NiFe-CI 1'],
 }
-export const NAMED_FILLERS = EUROPEAN
 
 /**
  * @param form that it is wanted in; null where the list stands for all
@@ -52,7 +51,7 @@ export function fillerName(
   form: Wire['form'] | null,
   { ruleBook }: Pick<Shop, 'ruleBook'>,
 ): string {
-  const names = ruleBook === 'international' ? EUROPEAN[classification] : undefined
+  const names = ruleBook === 'international' ? EUROPEAN_NAMES[classification] : undefined
   if (!names) return classification
   const [wire, rod = wire] = names
   return form === 'rod' ? rod : wire

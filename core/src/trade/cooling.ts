@@ -5,10 +5,10 @@ import type { Reckoner } from '../calculation/reckoner.ts'
 import type { Joint } from '../model/job.ts'
 import { FILLET_KINDS } from '../model/jointKinds.ts'
 import { CET_SOURCE } from '../reference/leastPreheat.ts'
-import { type Composition, COMPOSITION_SOURCE } from '../reference/composition.ts'
+import { cetPctOf, type Composition, COMPOSITION_SOURCE } from '../reference/composition.ts'
 import { thickerMm } from './groove.ts'
 import { heatInput } from './heatInput.ts'
-import { leastByCarbon } from './preheat.ts'
+import { leastByCarbon, preheatByCarbonC } from './preheat.ts'
 
 const ANNEX_D = standard('EN 1011-2, Annex D, cooling time t8/5', true)
 const SHAPE = standard('EN 1011-2, Annex D, shape factors by the kind of weld', true)
@@ -25,7 +25,7 @@ const carbonCet = calculation({
   unit: '%',
   expression: 'C + (Mn + Mo) / 10 + (Cr + Cu) / 20 + Ni / 40',
   inputs,
-  compute: ({ C, Mn, Cr, Mo, Ni, Cu }) => C + (Mn + Mo) / 10 + (Cr + Cu) / 20 + Ni / 40,
+  compute: cetPctOf,
   source: CET_SOURCE,
 })
 /** By which many codes ask for preheat; said beside the other. */
@@ -52,8 +52,7 @@ const preheatAtHeat = calculation({
     H: inputOrAssumed('hydrogen of the weld metal', 'ml/100 g', commonPractice()),
     Q: from(heatInput),
   },
-  compute: ({ C, d, H, Q }) =>
-    Math.max(0, 697 * C + 160 * Math.tanh(d / 35) + 62 * H ** 0.35 + (53 * C - 32) * Q - 328),
+  compute: preheatByCarbonC,
   source: CET_SOURCE,
 })
 

@@ -11,6 +11,10 @@ import { thickerMm } from './groove.ts'
 
 const thick = input('thicker part', 'mm', jobField('thickness of the weld'))
 
+/** EN 1011-2, method B, °C: for a heat input that is assumed, and for one that is known. */
+export const preheatByCarbonC = ({ C, d, H, Q }: Readonly<Record<'C' | 'd' | 'H' | 'Q', number>>): number =>
+  Math.max(0, 697 * C + 160 * Math.tanh(d / 35) + 62 * H ** 0.35 + (53 * C - 32) * Q - 328)
+
 export const leastByCarbon = calculation({
   id: 'least-preheat-cet',
   title: 'Least preheat by carbon equivalent',
@@ -23,8 +27,7 @@ export const leastByCarbon = calculation({
     H: inputOrAssumed('hydrogen of the weld metal', 'ml/100 g', commonPractice()),
     Q: assumed('preheatHeatInput'),
   },
-  compute: ({ C, d, H, Q }) =>
-    Math.max(0, 697 * C + 160 * Math.tanh(d / 35) + 62 * H ** 0.35 + (53 * C - 32) * Q - 328),
+  compute: preheatByCarbonC,
   source: CET_SOURCE,
 })
 
