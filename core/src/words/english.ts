@@ -337,7 +337,7 @@ export const ENGLISH: Language = {
     },
     inrush: {
       'inrush-not-given':
-        'Not judged: the plate of {source} does not say what it takes when it is switched on. Where that throws the breaker, one of a slower kind holds: C for B, D for C',
+        'No data: the plate of {source} does not give its inrush current. If the breaker trips when you switch it on, use a slower type: C for B, D for C',
       measured:
         'Switched on it takes some {demand} for a moment; below {capacity} this kind of breaker does not throw',
       'may-throw':
