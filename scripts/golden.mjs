@@ -5,7 +5,8 @@
 import { existsSync, readFileSync, writeFileSync } from 'node:fs'
 import { join } from 'node:path'
 import { format, resolveConfig } from 'prettier'
-import { FILE_FORMATS, fileVersionOf, upcastFile } from '../core/src/model/versions.ts'
+import { upcastFile } from '../core/src/model/upcasts.ts'
+import { FILE_FORMATS, fileVersionOf } from '../core/src/model/versions.ts'
 import { ROOT } from './lib/run.mjs'
 
 const golden = (name, version) => join(ROOT, `core/golden/${name}-${version}.json`)
@@ -20,6 +21,7 @@ async function carry(name, from, to) {
 
 for (const [name, file] of [
   ['brannik-shop', 'demo/tollgate-orchard-works.json'],
+  ['brannik-shop', 'demo/tollgate-orchard-works-metric.json'],
   ['brannik-fit', 'demo/fit-press-frame.json'],
 ])
   await carry(name, join(ROOT, file), join(ROOT, file))

@@ -57,8 +57,29 @@ export const ASSUMPTIONS = {
   safetyMarginPct: money('Margin below which a check is tight', 10, '%', [0, 50], OWN),
   labourPerHour: money('Labour', 48, 'per h', [0, 1000], OWN),
   horizonYears: money('Years over which a purchase must pay', 3, 'years', [0.25, 30], OWN),
-  smallPartPrice: money('A small part that has no price yet', 15, 'each', [0, 1000], OWN),
   shiftHours: money('Working hours of a day', 8, 'h', [1, 24], OWN),
+  tightCostPct: money('A purchase plan counts a tight run as dearer by', 10, '%', [0, 200], OWN),
+  typicalPriceFactor: money(
+    'Typical prices of what has no price yet, times',
+    1,
+    '×',
+    [0.01, 1000],
+    commonPractice('the ranges are in dollars or euros'),
+  ),
+  finishCosmeticMinPerM: money(
+    'Cleaning a cosmetic weld that is not made by TIG',
+    20,
+    'min/m',
+    [0, 240],
+    commonPractice('common practice: grinding off spatter and blending the bead, no source'),
+  ),
+  finishLeakTightMinPerM: money(
+    'Testing and repairing a leak-tight weld that is not made by TIG',
+    20,
+    'min/m',
+    [0, 240],
+    commonPractice('common practice: starts and stops leak, and are ground out and welded again; no source'),
+  ),
 
   windowLowPct: want(
     'A weld is still sound this much below what it wants',

@@ -78,7 +78,7 @@ const OF_THE_ARC: ReadonlySet<string> = new Set(['source-range', 'gun-duty', 'el
 function takesOf(column: Column, demand: Demand, criteria: readonly Assessment[]): Takes {
   return {
     workH: demand.workH,
-    cost: costOf(column.chosen, demand, criteria)?.job ?? null,
+    cost: costOf(column.capability, demand, criteria)?.job ?? null,
     fillerG: demand.fillerG,
     gasL: criteria.find(({ criterion }) => criterion === 'gas-use')?.demand ?? null,
   }

@@ -133,7 +133,7 @@ export function fitJob(input: FitInput, { chainsOf = [] }: FitOptions = {}): Fit
     mends: mendsFor(criteria, capability, demand),
     dutyPct: demand.dutyPct,
     work: demand.work,
-    cost: costOf(input, demand, criteria),
+    cost: costOf(capability, demand, criteria),
     cautions: cautionsFor(capability, demand),
   }
 }

@@ -4,7 +4,15 @@ import { BEVELLED_KINDS, FILLET_KINDS, JOINT_KINDS, PATTERNS, POSITIONS, ROUND_K
 import { MATERIAL_IDS } from './material.ts'
 import { z } from 'zod'
 import { field } from './field.ts'
-import { countSchema, idSchema, lengthMmSchema, nameSchema, noteSchema, thicknessMmSchema } from './fields.ts'
+import {
+  amountSchema,
+  countSchema,
+  idSchema,
+  lengthMmSchema,
+  nameSchema,
+  noteSchema,
+  thicknessMmSchema,
+} from './fields.ts'
 
 /** Below this nobody measures or grinds: it is none, or it is a slip of the keys. */
 const LEAST_SMALL_MM = 0.1
@@ -162,6 +170,8 @@ export const jobSchema = z.strictObject({
     .max(10_000, 'must be at most 10000')
     .nullable()
     .meta(field('Times a year', { empty: 'once' })),
+  /** What a run of the whole job brings in, in the shop's currency; null where the owner has not entered it. */
+  worthPerRun: amountSchema.nullable().meta(field('Brings in, a run', { empty: 'not recorded' })),
   /** Date by which it is wanted, ISO 8601; null where nobody has said. */
   dueOn: z.iso
     .date('must be a date such as 2027-03-31')

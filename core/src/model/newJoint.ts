@@ -48,6 +48,7 @@ export const newJob = (id: string, name: string, part: Partial<Job> = {}): Job =
   note: '',
   quantity: 1,
   timesPerYear: null,
+  worthPerRun: null,
   dueOn: null,
   place: 'indoors',
   windKmPerH: null,

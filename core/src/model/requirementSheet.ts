@@ -38,13 +38,20 @@ export const requirementSchema = z.strictObject({
     .enum(PROCESS_IDS)
     .nullable()
     .meta(field('Process', { words: 'process', empty: 'any' })),
-  /** The least or the most that is asked, in the unit of its kind; null for what is there or not. */
+  /** Of a must the least or the most, of a wish what is good enough, in the unit of its kind; null for what is there or not. */
   amount: z
     .number()
     .min(0, 'must be 0 or more')
     .max(1e9, 'is too large')
     .nullable()
     .meta(field('Amount', { empty: 'the better, the more it counts' })),
+  /** Of a wish, the worst that is acceptable, in the unit of its kind: it scores 0 there, and 1 at the amount; null for none. */
+  worst: z
+    .number()
+    .min(0, 'must be 0 or more')
+    .max(1e9, 'is too large')
+    .nullable()
+    .meta(field('Worst acceptable', { empty: 'none set' })),
   /** At which current a duty is asked. */
   atA: z
     .number()

@@ -44,6 +44,8 @@ const RENAMED_ASSUMPTIONS: ReadonlyMap<string, string | null> = new Map([
   ['stickThickestMm', null],
   // An inrush that no plate gives is not guessed.
   ['inrushTimes', null],
+  // A small part without a price counts as its kind typically costs.
+  ['smallPartPrice', null],
 ])
 function renamed(assumptions: unknown): unknown {
   if (!isFields(assumptions)) return assumptions
@@ -113,6 +115,8 @@ export const UPCASTERS: Readonly<Record<RecordKind, readonly Upcaster[]>> = {
       ...shop,
       ...('assumptions' in shop ? { assumptions: renamed(shop['assumptions']) } : {}),
     }),
+    // Until then every small part without a price counted alike.
+    (shop) => ('assumptions' in shop ? { ...shop, assumptions: renamed(shop['assumptions']) } : shop),
   ],
   // Until then every conductor was read at 75 °C.
   circuit: [
@@ -191,8 +195,16 @@ export const UPCASTERS: Readonly<Record<RecordKind, readonly Upcaster[]>> = {
     (job) => ('joints' in job ? { ...job, joints: eachOf(job['joints'], { purge: false }) } : job),
     // Until then a job came once, and its parts as cold as the shop.
     (job) => ({ timesPerYear: null, preheatC: null, ...job }),
+    // Until then nobody entered what a job brings in.
+    (job) => ({ worthPerRun: null, ...job }),
   ],
-  'requirement-sheet': [],
+  'requirement-sheet': [
+    // Until then a wish had no worst that is acceptable.
+    (sheet) =>
+      'requirements' in sheet
+        ? { ...sheet, requirements: eachOf(sheet['requirements'], { worst: null }) }
+        : sheet,
+  ],
   decision: [],
   stock: [],
 }

@@ -54,7 +54,7 @@ export const kindOfPath = (path: string): RecordKind | null =>
 
 /** The version in which each kind of record is written today: one more than there are steps in `upcasts.ts`. */
 const SCHEMA_VERSIONS: Readonly<Record<RecordKind, number>> = {
-  shop: 6,
+  shop: 7,
   generator: 1,
   panel: 1,
   circuit: 4,
@@ -67,8 +67,8 @@ const SCHEMA_VERSIONS: Readonly<Record<RecordKind, number>> = {
   gas: 2,
   tungsten: 2,
   'set-up': 5,
-  job: 3,
-  'requirement-sheet': 1,
+  job: 4,
+  'requirement-sheet': 2,
   decision: 1,
   stock: 1,
 }
@@ -105,6 +105,9 @@ const SEVERAL = { part: 3, 'power-source': 6, 'set-up': 5 } as const
 /** Since a shop chooses by which code its least fillet goes. */
 const OWN_CODE = { ...SEVERAL, shop: 6 } as const
 
+/** Since jobs are worth something, and a wish has a worst that is acceptable. */
+const WORTHS = { shop: 7, job: 4, 'requirement-sheet': 2 } as const
+
 /** By kind of file, for each of its versions the versions of the records in it; a kind that is not named has 1. */
 const FILES = {
   'brannik-shop': [
@@ -119,6 +122,7 @@ const FILES = {
     { ...OPERATING_POINT, ...TRADE_SETTINGS },
     { ...OPERATING_POINT, ...TRADE_SETTINGS, ...SEVERAL },
     { ...OPERATING_POINT, ...TRADE_SETTINGS, ...OWN_CODE },
+    { ...OPERATING_POINT, ...TRADE_SETTINGS, ...OWN_CODE, ...WORTHS },
   ],
   'brannik-catalogue': [
     {},
@@ -130,7 +134,7 @@ const FILES = {
     { ...STICK, 'power-source': 5, circuit: 4, 'set-up': 4 },
     { ...STICK, circuit: 4, ...SEVERAL },
   ],
-  'brannik-job': [{}, { job: 2 }, { job: 3 }],
+  'brannik-job': [{}, { job: 2 }, { job: 3 }, { job: 4 }],
   'brannik-fit': [
     {},
     { shop: 2 },
@@ -143,6 +147,7 @@ const FILES = {
     { ...OPERATING_POINT, ...TRADE_SETTINGS },
     { ...OPERATING_POINT, ...TRADE_SETTINGS, ...SEVERAL },
     { ...OPERATING_POINT, ...TRADE_SETTINGS, ...OWN_CODE },
+    { ...OPERATING_POINT, ...TRADE_SETTINGS, ...OWN_CODE, ...WORTHS },
   ],
 } as const satisfies Readonly<Record<string, readonly Partial<Record<RecordKind, number>>[]>>
 export type FileFormat = keyof typeof FILES

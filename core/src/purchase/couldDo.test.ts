@@ -9,6 +9,7 @@ import {
   emptyChoice,
   itemsFor,
   needsOf,
+  PART_SLOTS,
   type Slot,
   SLOTS,
   SMALL_SLOTS,
@@ -21,6 +22,7 @@ import type { Job } from '../model/job.ts'
 import { isCandidate } from '../model/ownership.ts'
 import { PROCESS_IDS } from '../model/process.ts'
 import type { Shelf } from '../model/shelf.ts'
+import { typicalPartPrice } from '../reference/typicalPrices.ts'
 import { PROCESSES } from '../reference/processes.ts'
 import { demoShop } from '../testing/samples.ts'
 import { couldDo } from './couldDo.ts'
@@ -28,8 +30,7 @@ import { runs } from '../testing/runs.ts'
 
 const demo = demoShop()
 const jobOf = (id: string): Job => demo.jobs.find((one) => one.id === id) as Job
-/** The assumption’s default. */
-const SMALL_PRICE = 15
+
 const USED_UP: readonly Slot[] = ['wire', 'gas', 'tungsten']
 
 /** Every way to fill the places, one after the other, without looking at a criterion before all are full. */
@@ -69,7 +70,8 @@ function bruteForce(shelf: Shelf, job: Job): ReadonlyMap<string, string> {
             const part = chosen[slot]
             if (!part || USED_UP.includes(slot) || !isCandidate(part)) return []
             const price = (part as { price?: number | null }).price ?? null
-            return [SMALL_SLOTS.has(slot) ? (price ?? SMALL_PRICE) : price]
+            const kind = PART_SLOTS[slot]
+            return [kind ? (price ?? typicalPartPrice(kind).high) : price]
           })
           const rank = [
             bought.filter((price) => price === null).length,

@@ -16,6 +16,7 @@ const asked = (what: Requirement['what'], part: Partial<Requirement>): Requireme
   what,
   process: null,
   amount: null,
+  worst: null,
   atA: null,
   must: true,
   weight: 5,

@@ -2,8 +2,9 @@
 import fc from 'fast-check'
 import highsLoader, { type Highs } from 'highs'
 import { beforeAll, describe, expect, it } from 'vitest'
-import { frontierOf, type Kit, kitWith, studyKit } from './kit.ts'
+import { type Kit, kitWith, weightsOf } from './kit.ts'
 import { type KitItem, type KitJob, type KitProblem, type KitWay, withoutBeaten } from './kitProblem.ts'
+import { frontierOf, studyKit } from './study.ts'
 import { programOf } from './program.ts'
 import { type Progress, type Solve, solveWith } from './solve.ts'
 import { runs } from '../testing/runs.ts'
@@ -26,13 +27,17 @@ const way = (setUpId: string, costPerRun: number, needs: readonly string[] = [])
   setUpId,
   verdict: 'fits',
   needs,
+  oneOf: [],
   rents: null,
   costPerRun,
+  tightCost: 0,
+  guesses: [],
 })
 const job = (id: string, runs: number, ...ways: readonly KitWay[]): KitJob => ({
   id,
   name: id,
   runs,
+  worthPerRun: null,
   ways: withoutBeaten(ways),
 })
 const problem = (items: readonly KitItem[], jobs: readonly KitJob[]): KitProblem => ({
@@ -41,6 +46,9 @@ const problem = (items: readonly KitItem[], jobs: readonly KitJob[]): KitProblem
   undoable: [],
   unpriced: [],
   horizonYears: 3,
+  found: new Map(),
+  shelfParts: new Set(),
+  isWhole: true,
 })
 
 /** Every set of purchases there is. */
@@ -52,77 +60,129 @@ function subsets(keys: readonly string[]): readonly (readonly string[])[] {
 }
 const everyKit = (of: KitProblem): readonly Kit[] =>
   subsets(of.items.map(({ key }) => key)).map((keys) => kitWith(of, keys))
-const cheapest = (kits: readonly Kit[]): number =>
-  Math.min(...kits.filter(({ undone }) => undone.length === 0).map(({ total }) => total))
 
 const names = ['a', 'b', 'c', 'd', 'e', 'f'] as const
-const problems: fc.Arbitrary<KitProblem> = fc
+const needed = fc.record({
+  cost: fc.integer({ min: 1, max: 30 }),
+  tight: fc.constantFrom(0, 0, 5),
+  needs: fc.subarray([...names]),
+  oneOf: fc.array(
+    fc.array(fc.subarray([...names], { minLength: 1, maxLength: 2 }), { minLength: 1, maxLength: 3 }),
+    {
+      maxLength: 2,
+    },
+  ),
+})
+const someJob = fc.record({
+  runs: fc.integer({ min: 1, max: 12 }),
+  worthPerRun: fc.option(fc.integer({ min: 0, max: 40 })),
+  ways: fc.array(needed, { minLength: 1, maxLength: 6 }),
+})
+type SomeJob = typeof someJob extends fc.Arbitrary<infer T> ? T : never
+
+const jobFrom = ({ runs, worthPerRun, ways }: SomeJob, id: string, known: ReadonlySet<string>): KitJob => ({
+  ...job(
+    id,
+    runs,
+    ...ways.map(({ cost, tight, needs, oneOf }, at): KitWay => ({
+      ...way(
+        `s${at}`,
+        cost,
+        needs.filter((need) => known.has(need)),
+      ),
+      tightCost: tight,
+      oneOf: oneOf.filter((sets) => sets.flat().every((one) => known.has(one))),
+    })),
+  ),
+  worthPerRun,
+})
+const problems: fc.Arbitrary<{ readonly of: KitProblem; readonly other: KitJob }> = fc
   .record({
     prices: fc.array(fc.integer({ min: 0, max: 60 }), { minLength: 1, maxLength: names.length }),
-    jobs: fc.array(
-      fc.record({
-        runs: fc.integer({ min: 1, max: 12 }),
-        ways: fc.array(fc.record({ cost: fc.integer({ min: 1, max: 30 }), needs: fc.subarray([...names]) }), {
-          minLength: 1,
-          maxLength: 6,
-        }),
-      }),
-      { minLength: 1, maxLength: 6 },
-    ),
+    jobs: fc.array(someJob, { minLength: 1, maxLength: 6 }),
+    other: someJob,
   })
-  .map(({ prices, jobs }) => {
+  .map(({ prices, jobs, other }) => {
     const items = prices.map((price, index) => item(names[index] ?? '', price))
     const known = new Set(items.map(({ key }) => key))
-    return problem(
-      items,
-      jobs.map(({ runs, ways }, index) =>
-        job(
-          `j${index}`,
-          runs,
-          ...ways.map(({ cost, needs }, at) =>
-            way(
-              `s${at}`,
-              cost,
-              needs.filter((need) => known.has(need)),
-            ),
-          ),
-        ),
+    return {
+      of: problem(
+        items,
+        jobs.map((one, index) => jobFrom(one, `j${index}`, known)),
       ),
-    )
+      other: jobFrom(other, 'other', known),
+    }
   })
 
+/** Of all that can be bought the kit whose jobs left undone are worth least, and of those the cheapest. */
+function bruteBest(of: KitProblem, budget: number | null, without: readonly string[] = []) {
+  const weights = weightsOf(of.jobs)
+  const left = ({ undone }: Kit): number => undone.reduce((sum, id) => sum + (weights.get(id) ?? 0), 0)
+  const kits = subsets(of.items.map(({ key }) => key).filter((key) => !without.includes(key)))
+    .map((keys) => kitWith(of, keys))
+    .filter(({ purchases }) => budget === null || purchases <= budget)
+  const least = Math.min(...kits.map(left))
+  return {
+    left: least,
+    total: Math.min(...kits.filter((kit) => left(kit) < least + 1e-6).map(({ total }) => total)),
+    leftBy: left,
+  }
+}
+const someBudget = fc.option(fc.integer({ min: 0, max: 120 }))
+
 describe('the kit', () => {
-  it('is as cheap as the cheapest of all that there are, and proven', () => {
+  it('does what is worth most for the money, at the least cost of all that there are, and is proven', () => {
     fc.assert(
-      fc.property(problems, (of) => {
-        const { best, proof } = studyKit(of, solve, { budget: null, others: [] })
-        expect(best?.total).toBeCloseTo(cheapest(everyKit(of)), 6)
+      fc.property(problems, someBudget, ({ of }, budget) => {
+        const { best, proof } = studyKit(of, solve, { budget, others: [] })
+        const brute = bruteBest(of, budget)
+        expect(best && brute.leftBy(best)).toBeCloseTo(brute.left, 6)
+        expect(best?.purchases).toBeLessThanOrEqual(budget ?? Infinity)
+        expect(best?.total).toBeCloseTo(brute.total, 6)
         expect(proof).toEqual({ isProven: true, gap: 0 })
       }),
       { numRuns: runs(40) },
     )
   })
 
-  it('within a budget does as many jobs as can be done for it, and those at least cost', () => {
+  it('is told apart from the kit without each purchase, without each job, and with one job more', () => {
     fc.assert(
-      fc.property(problems, fc.integer({ min: 0, max: 120 }), (of, budget) => {
-        const { best } = studyKit(of, solve, { budget, others: [] })
-        const within = everyKit(of).filter(({ purchases }) => purchases <= budget)
-        const fewest = Math.min(...within.map(({ undone }) => undone.length))
-        const least = Math.min(
-          ...within.filter(({ undone }) => undone.length === fewest).map(({ total }) => total),
-        )
-        expect(best?.undone.length).toBe(fewest)
-        expect(best?.purchases).toBeLessThanOrEqual(budget)
-        expect(best?.total).toBeCloseTo(least, 6)
+      fc.property(problems, someBudget, ({ of, other }, budget) => {
+        const { best, worth, jobs, others } = studyKit(of, solve, { budget, others: [other] })
+        if (!best) throw new Error('no kit')
+        expect(worth.map(({ key }) => key)).toEqual(best.buys.map(({ key }) => key))
+        for (const { key, saves, undone, done, never } of worth) {
+          const brute = bruteBest(of, budget, [key])
+          if (saves !== null) expect(saves).toBeCloseTo(brute.total - best.total, 6)
+          else expect(undone.length + done.length).toBeGreaterThan(0)
+          // Nothing else does it, for any money: not even with everything but this.
+          for (const id of undone) {
+            const all = of.items.map((one) => one.key).filter((one) => one !== key)
+            expect(never.includes(id)).toBe(kitWith(of, all).undone.includes(id))
+          }
+        }
+        for (const one of jobs) {
+          expect(one.isDone).toBe(!best.undone.includes(one.jobId))
+          const fewer = { ...of, jobs: of.jobs.filter(({ id }) => id !== one.jobId) }
+          if (one.brings.length + one.displaces.length === 0)
+            expect(one.costs).toBeCloseTo(best.total - bruteBest(fewer, budget).total, 6)
+        }
+        const [more] = others
+        const having = { ...of, jobs: [...of.jobs, other] }
+        const brute = bruteBest(having, budget)
+        if (more && more.displaces.length + more.brings.length === 0)
+          expect(more.costs).toBeCloseTo(brute.total - best.total, 6)
+        // What cannot be done for the money is not called free.
+        if (more && !more.isDone)
+          expect(more.costs <= 0 || more.displaces.length > 0 || more.brings.length > 0).toBe(true)
       }),
-      { numRuns: runs(40) },
+      { numRuns: runs(25) },
     )
   })
 
   it('of so many jobs costs least to buy at every point of the frontier', () => {
     fc.assert(
-      fc.property(problems, (of) => {
+      fc.property(problems, ({ of }) => {
         const all = everyKit(of)
         for (const { spent, done } of frontierOf(of, solve)) {
           const least = Math.min(
@@ -139,17 +199,21 @@ describe('the kit', () => {
 
   it('loses nothing by leaving out the ways that others beat', () => {
     fc.assert(
-      fc.property(problems, fc.subarray<string>([...names]), (of, keys) => {
+      fc.property(problems, fc.subarray<string>([...names]), ({ of }, keys) => {
         const raw = of.jobs.map(({ ways }) => ways)
+        const hasAll = (set: readonly string[]): boolean => set.every((need) => keys.includes(need))
         for (const ways of raw) {
           const cost = (from: readonly KitWay[]) =>
             Math.min(
               ...from
-                .filter(({ needs }) => needs.every((need) => keys.includes(need)))
-                .map(({ costPerRun }) => costPerRun),
+                .filter(({ needs, oneOf }) => hasAll(needs) && oneOf.every((sets) => sets.some(hasAll)))
+                .map(({ costPerRun, tightCost }) => costPerRun + tightCost),
             )
           // Beaten ways put back among the others change nothing.
-          const more = [...ways, ...ways.map((one) => way('worse', one.costPerRun + 1, [...one.needs, 'a']))]
+          const more = [
+            ...ways,
+            ...ways.map((one) => ({ ...one, costPerRun: one.costPerRun + 1, needs: [...one.needs, 'a'] })),
+          ]
           expect(cost(withoutBeaten(more))).toBe(cost(ways))
         }
       }),
@@ -167,6 +231,7 @@ describe('the kit', () => {
  */
 const frame = job('frame', 12, way('old', 200), way('new', 170, ['machine']))
 const boom = job('boom', 3, way('old-on-outlet', 90, ['outlet']), way('new', 80, ['machine']))
+const alike = { isDone: true, displaces: [], brings: [], isProven: true }
 const byHand = problem([item('outlet', 1450), item('machine', 3900)], [frame, boom])
 
 describe('an example worked by hand', () => {
@@ -181,11 +246,11 @@ describe('an example worked by hand', () => {
   it('says what the outlet is worth, and what each job costs', () => {
     const { worth, jobs } = studyKit(byHand, solve, { budget: null, others: [] })
     // Without the outlet the machine is bought: 6180 - 4120.
-    expect(worth).toEqual([{ key: 'outlet', saves: 2060, undone: [] }])
+    expect(worth).toEqual([{ key: 'outlet', saves: 2060, undone: [], done: [], never: [], isProven: true }])
     // Without the boom nothing is bought, 2400 remain: it costs 1720. Without the frame: 1450 + 270.
     expect(jobs).toEqual([
-      { jobId: 'frame', costs: 2400, buysMore: [], buysLess: [] },
-      { jobId: 'boom', costs: 1720, buysMore: ['outlet'], buysLess: [] },
+      { ...alike, jobId: 'frame', costs: 2400, buysMore: [], buysLess: [] },
+      { ...alike, jobId: 'boom', costs: 1720, buysMore: ['outlet'], buysLess: [] },
     ])
   })
 
@@ -194,7 +259,7 @@ describe('an example worked by hand', () => {
     const { others } = studyKit(byHand, solve, { budget: null, others: [plates] })
     // With them: 3900 + 2040 + 240 + 2000 = 8180, against 1450 + 2400 + 270 + 6000 = 10120.
     expect(others).toEqual([
-      { jobId: 'plates', costs: 8180 - 4120, buysMore: ['machine'], buysLess: ['outlet'] },
+      { ...alike, jobId: 'plates', costs: 8180 - 4120, buysMore: ['machine'], buysLess: ['outlet'] },
     ])
   })
 
@@ -211,7 +276,7 @@ describe('an example worked by hand', () => {
       [job('frame', 12, way('old', 200)), job('boom', 3, way('old', 90, ['outlet']))],
     )
     const { worth } = studyKit(alone, solve, { budget: null, others: [] })
-    expect(worth).toEqual([{ key: 'outlet', saves: null, undone: ['boom'] }])
+    expect(worth).toMatchObject([{ key: 'outlet', saves: null, undone: ['boom'], never: ['boom'] }])
     expect(studyKit(alone, solve, { budget: 1000, others: [] }).best).toMatchObject({
       undone: ['boom'],
       purchases: 0,
@@ -231,7 +296,7 @@ describe('an example worked by hand', () => {
       edges,
     )
     const heard: Progress[] = []
-    const { program } = programOf(of)
+    const program = programOf(of, { is: 'none' }, new Map())
     const solved = solve(program, (progress) => heard.push(progress))
     expect(heard.length).toBeGreaterThan(0)
     expect(heard.every(({ bound }) => bound <= solved.objective + 1e-6)).toBe(true)
@@ -239,7 +304,7 @@ describe('an example worked by hand', () => {
   })
 
   it('tells apart what cannot be from what was not found', () => {
-    const { program } = programOf(byHand, { without: ['outlet', 'machine'] })
+    const program = programOf(byHand, { is: 'none' }, new Map(), { without: ['outlet', 'machine'] })
     expect(solve(program)).toMatchObject({ values: null, isInfeasible: true })
   })
 })

@@ -1,6 +1,6 @@
-/** The cheapest kit and what there is to know about it: the next best, what each purchase is worth, what a job costs. */
-import type { KitItem, KitJob, KitProblem, KitWay } from './kitProblem.ts'
-import { type KitRules, programOf } from './program.ts'
+/** The cheapest purchase that covers the jobs, and what a purchase comes to that is settled. */
+import { type KitItem, type KitJob, type KitProblem, type KitWay } from './kitProblem.ts'
+import { type KitRules, programOf, type Undone } from './program.ts'
 import type { Progress, Solve } from './solve.ts'
 
 export interface Kit {
@@ -10,6 +10,8 @@ export interface Kit {
   /** In the shop's currency, over the horizon. */
   readonly purchases: number
   readonly running: number
+  /** What the comparison adds for runs that are tight. */
+  readonly tight: number
   readonly total: number
 }
 
@@ -19,88 +21,108 @@ export interface Proof {
   readonly gap: number
 }
 
-/** What a purchase is worth: the kit without it. */
-export interface Worth {
-  readonly key: string
-  /** What the rest then costs more; null where jobs stay undone without it. */
-  readonly saves: number | null
-  readonly undone: readonly string[]
-}
-
-/** What a job changes. */
-export interface JobWorth {
-  readonly jobId: string
-  /** What the kit with this job costs more than the one without it. */
-  readonly costs: number
-  readonly buysMore: readonly string[]
-  readonly buysLess: readonly string[]
-}
-
-/** Jobs done for money spent on purchases. */
-export interface FrontierPoint {
-  readonly spent: number
-  readonly done: number
-}
-
-export interface Study {
-  /** Null where it was stopped before any was found. */
-  readonly best: Kit | null
+export interface ChosenKit {
+  readonly kit: Kit
   readonly proof: Proof
-  readonly next: readonly Kit[]
-  readonly worth: readonly Worth[]
-  /** By a job that is planned: what it costs to have it. */
-  readonly jobs: readonly JobWorth[]
-  /** By a job that is not planned: what it would cost to take it on. */
-  readonly others: readonly JobWorth[]
-  readonly frontier: readonly FrontierPoint[]
 }
 
-/** Another kit than these is of little use. */
-const NEXT_KITS = 3
-const MOST_FRONTIER = 12
+const hasAll = (keys: readonly string[], has: ReadonlySet<string>): boolean =>
+  keys.every((key) => has.has(key))
+const isThere = ({ needs, oneOf }: KitWay, has: ReadonlySet<string>): boolean =>
+  hasAll(needs, has) && oneOf.every((sets) => sets.some((set) => hasAll(set, has)))
+
+/** Of small parts that stand for each other those are taken that are used anyway. */
+function usedBy(ways: readonly KitWay[], has: ReadonlySet<string>): ReadonlySet<string> {
+  const used = new Set(ways.flatMap(({ needs }) => needs))
+  const choices = new Set(ways.flatMap(({ oneOf }) => oneOf))
+  // What leaves least to choose first.
+  const there = [...choices]
+    .map((sets) => sets.filter((set) => hasAll(set, has)))
+    .sort((a, b) => a.length - b.length)
+  for (const sets of there) {
+    const found = sets.find((set) => hasAll(set, used)) ?? sets[0] ?? []
+    for (const key of found) used.add(key)
+  }
+  return used
+}
+
+/** @returns what of a kit one way needs */
+export function neededBy(way: KitWay, kit: Kit): readonly string[] {
+  const bought = new Set(kit.buys.map(({ key }) => key))
+  return [...way.needs, ...way.oneOf.flatMap((sets) => sets.find((set) => hasAll(set, bought)) ?? [])]
+}
 
 /**
  * Each job takes its cheapest way with what is there; what no job uses is not bought.
  * @example kitWith(problem, []).undone // what cannot be done with what the shop has
  */
-export function kitWith(problem: KitProblem, keys: readonly string[]): Kit {
+export function kitWith({ items, jobs }: Pick<KitProblem, 'items' | 'jobs'>, keys: readonly string[]): Kit {
   const has = new Set(keys)
   const undone: string[] = []
-  let running = 0
-  const does = problem.jobs.flatMap(({ id, ways, runs }) => {
-    const way = ways.find(({ needs }) => needs.every((need) => has.has(need)))
+  let [running, tight] = [0, 0]
+  const does = jobs.flatMap(({ id, ways, runs }) => {
+    const way = ways.find((one) => isThere(one, has))
     if (!way) {
       undone.push(id)
       return []
     }
     running += runs * way.costPerRun
+    tight += runs * way.tightCost
     return [{ jobId: id, way }]
   })
-  const used = new Set(does.flatMap(({ way }) => way.needs))
-  const buys = problem.items.filter(({ key }) => used.has(key))
+  const used = usedBy(
+    does.map(({ way }) => way),
+    has,
+  )
+  const buys = items.filter(({ key }) => used.has(key))
   const purchases = buys.reduce((sum, { price }) => sum + price, 0)
-  return { buys, does, undone, purchases, running, total: purchases + running }
+  return { buys, does, undone, purchases, running, tight, total: purchases + running + tight }
 }
 
-/** More than any kit costs: rather than leave a job undone, anything is bought. */
-const dearerThanAll = ({ items, jobs }: KitProblem): number =>
-  1 +
-  items.reduce((sum, { price }) => sum + price, 0) +
-  jobs.reduce((sum, { runs, ways }) => sum + runs * Math.max(0, ...ways.map((way) => way.costPerRun)), 0)
+/** A job that brings in nothing is still done where it can be. */
+const LEAST_WEIGHT = 0.001
 
-interface Chosen {
-  readonly kit: Kit
-  readonly proof: Proof
+/**
+ * What it counts that a job is done: all its runs at what one brings in. A job without that figure counts like the average
+ * of the others; where no job has it, each counts alike.
+ * @returns by job, of a mean of 1
+ */
+export function weightsOf(jobs: readonly KitJob[]): ReadonlyMap<string, number> {
+  const known = jobs.flatMap(({ runs, worthPerRun }) => (worthPerRun === null ? [] : [runs * worthPerRun]))
+  const mean = known.reduce((sum, worth) => sum + worth, 0) / known.length
+  return new Map(
+    jobs.map(({ id, runs, worthPerRun }) => [
+      id,
+      worthPerRun === null || !(mean > 0) ? 1 : Math.max(LEAST_WEIGHT, (runs * worthPerRun) / mean),
+    ]),
+  )
 }
 
-function choose(
+const weightOf = (ids: readonly string[], weights: ReadonlyMap<string, number>): number =>
+  ids.reduce((sum, id) => sum + (weights.get(id) ?? 0), 0)
+
+/** Weights are of the order of 1. */
+const SLACK = 1e-6
+
+/** The worst of two proofs. */
+const both = (a: Proof, b: Proof): Proof => ({
+  isProven: a.isProven && b.isProven,
+  gap: Math.max(a.gap, b.gap),
+})
+
+export type Hears = (progress: Progress, kit: Kit | null) => void
+
+/** @returns null where nothing meets the rules, or nothing was found in time */
+export function solved(
   problem: KitProblem,
   solve: Solve,
+  undone: Undone,
   rules: KitRules,
-  told?: (progress: Progress, kit: Kit | null) => void,
-): Chosen | null {
-  const { program, layout } = programOf(problem, rules)
-  const bought = (values: Float64Array) => layout.items.filter((_, index) => (values[index] ?? 0) > 0.5)
+  told?: Hears,
+): ChosenKit | null {
+  const program = programOf(problem, undone, weightsOf(problem.jobs), rules)
+  const bought = (values: Float64Array) =>
+    problem.items.filter((_, index) => (values[index] ?? 0) > 0.5).map(({ key }) => key)
   const hears = (progress: Progress): void =>
     told?.(progress, progress.values && kitWith(problem, bought(progress.values)))
   const { values, objective, bound, isProven } = solve(program, told && hears)
@@ -109,111 +131,49 @@ function choose(
   return { kit: kitWith(problem, bought(values)), proof: { isProven, gap } }
 }
 
+/** Which jobs are left undone at least: with a budget it is a question of its own, without one of what can be had at all. */
+function leastUndone(problem: KitProblem, solve: Solve, rules: KitRules): ChosenKit | null {
+  if (rules.budget !== undefined) return solved(problem, solve, { is: 'least' }, rules)
+  const { without = [] } = rules
+  const all = problem.items.map(({ key }) => key).filter((key) => !without.includes(key))
+  return { kit: kitWith(problem, all), proof: { isProven: true, gap: 0 } }
+}
+
+/**
+ * First the jobs are done that are worth most together, then for the least money.
+ * @returns null where nothing was found in time
+ */
+export function choose(problem: KitProblem, solve: Solve, rules: KitRules, told?: Hears): ChosenKit | null {
+  const first = leastUndone(problem, solve, rules)
+  if (!first) return null
+  if (first.kit.undone.length === 0 && rules.budget === undefined)
+    return solved(problem, solve, { is: 'none' }, rules, told)
+  const weight = weightOf(first.kit.undone, weightsOf(problem.jobs)) + SLACK
+  const second = solved(problem, solve, { is: 'at-most', weight }, rules, told)
+  return second && { kit: second.kit, proof: both(first.proof, second.proof) }
+}
+
 /** @returns the cheapest kit alone; null where none was found in time */
 export const cheapestKit = (problem: KitProblem, solve: Solve): Kit | null =>
   choose(problem, solve, {})?.kit ?? null
 
-const keysOf = ({ buys }: Kit): readonly string[] => buys.map(({ key }) => key)
-const lacking = (keys: readonly string[], of: readonly string[]): readonly string[] =>
-  keys.filter((key) => !of.includes(key))
-
-const withJobs = (problem: KitProblem, jobs: readonly KitJob[]): KitProblem => ({ ...problem, jobs })
-
-function jobWorth(jobId: string, having: Kit, lessThat: Kit): JobWorth {
-  return {
-    jobId,
-    costs: having.total - lessThat.total,
-    buysMore: lacking(keysOf(having), keysOf(lessThat)),
-    buysLess: lacking(keysOf(lessThat), keysOf(having)),
-  }
-}
-
-/** What is known so far: the best until now, and how far the solver is. */
-export type StudyPart = Partial<Study> & { readonly progress?: Omit<Progress, 'values'> }
-
-export interface Asking {
-  readonly budget: number | null
-  /** Jobs that are not planned, and might be. */
-  readonly others: readonly KitJob[]
-}
-
 /**
- * @param tell hears of each answer as it stands, so that whoever stops keeps what was found
- * @returns the whole study; its kit is null where nothing was found in time
+ * Prices that decide: with them at the lower end of what is typical, a job would go another way.
+ * @param low the cheapest kit with missing prices at the lower end
+ * @returns what has no price, each once, with the job that depends on it
  */
-export function studyKit(
-  problem: KitProblem,
-  solve: Solve,
-  { budget, others }: Asking,
-  tell: (part: StudyPart) => void = () => undefined,
-): Study {
-  const rules: KitRules = budget === null ? {} : { budget, undoneCost: dearerThanAll(problem) }
-  const chosen = choose(problem, solve, rules, ({ best, bound, gap, seconds }, found) =>
-    tell({ progress: { best, bound, gap, seconds }, ...(found ? { best: found } : {}) }),
-  )
-  const best = chosen?.kit ?? null
-  const proof = chosen?.proof ?? { isProven: false, gap: 1 }
-  tell({ best, proof })
-  const study = { best, proof, next: [], worth: [], jobs: [], others: [], frontier: [] }
-  if (!best) return study
-
-  const next: Kit[] = []
-  while (next.length < NEXT_KITS) {
-    const unlike = [best, ...next].map(keysOf)
-    const another = choose(problem, solve, { ...rules, unlike })
-    if (!another || another.kit.undone.length > best.undone.length) break
-    // What comes out must be another: a thing that no job uses makes none.
-    if (unlike.some((keys) => isSame(keys, keysOf(another.kit)))) break
-    next.push(another.kit)
-    tell({ next })
-  }
-
-  const undoneCost = dearerThanAll(problem)
-  const worth = keysOf(best).map((key): Worth => {
-    const less = choose(problem, solve, { ...rules, without: [key], undoneCost })
-    const undone = less ? lacking(less.kit.undone, best.undone) : []
-    return { key, saves: less && undone.length === 0 ? less.kit.total - best.total : null, undone }
+export function decidingPrices(best: Kit, low: Kit) {
+  const now = new Map(best.does.map(({ jobId, way }) => [jobId, way]))
+  const seen = new Set<string>()
+  return low.does.flatMap(({ jobId, way }) => {
+    const before = now.get(jobId)
+    if (before?.setUpId === way.setUpId && before.rents === way.rents) return []
+    return way.guesses.flatMap(({ slot, id, name }) => {
+      const key = `${slot} ${id}`
+      if (seen.has(key)) return []
+      seen.add(key)
+      return [{ slot, id, name, jobId }]
+    })
   })
-  tell({ worth })
-
-  const jobs = problem.jobs.flatMap((job): readonly JobWorth[] => {
-    const way = best.does.find(({ jobId }) => jobId === job.id)?.way
-    // A job that nothing is bought for changes no purchase.
-    if (way?.needs.length === 0)
-      return [{ jobId: job.id, costs: job.runs * way.costPerRun, buysMore: [], buysLess: [] }]
-    const fewer = problem.jobs.filter(({ id }) => id !== job.id)
-    const less = choose(withJobs(problem, fewer), solve, rules)
-    return less ? [jobWorth(job.id, best, less.kit)] : []
-  })
-  tell({ jobs })
-  const more = others.flatMap((job): readonly JobWorth[] => {
-    const having = choose(withJobs(problem, [...problem.jobs, job]), solve, rules)
-    return having ? [jobWorth(job.id, having.kit, best)] : []
-  })
-  tell({ others: more })
-  const frontier = frontierOf(problem, solve)
-  tell({ frontier })
-  return { best, proof, next, worth, jobs, others: more, frontier }
 }
-
-const isSame = (a: readonly string[], b: readonly string[]): boolean =>
-  a.length === b.length && lacking(a, b).length === 0
-
-/** The least that purchases come to for so many jobs, from what is done with nothing bought to all of them. */
-export function frontierOf(problem: KitProblem, solve: Solve): readonly FrontierPoint[] {
-  const all = problem.jobs.length
-  const free = all - kitWith(problem, []).undone.length
-  const points: FrontierPoint[] = [{ spent: 0, done: free }]
-  const step = Math.max(1, Math.ceil((all - free) / MOST_FRONTIER))
-  for (let done = free + 1; done <= all; done = done === all ? all + 1 : Math.min(all, done + step)) {
-    const found = choose(problem, solve, { leastDone: done })
-    if (!found) break
-    const { purchases, undone } = found.kit
-    const last = points.at(-1)
-    // What does more for the same money takes the place of the point before.
-    if (last && purchases <= last.spent) points.pop()
-    points.push({ spent: purchases, done: all - undone.length })
-    done = Math.max(done, all - undone.length)
-  }
-  return points
-}
+export type DecidingPrice = ReturnType<typeof decidingPrices>[number]

@@ -1,18 +1,24 @@
 /** What a kit is chosen from: things to buy or to rent, and the ways in which each job could be done with them. */
-import { type Capability, capabilityOf } from '../capability/capability.ts'
-import { chosenOf, type Slot, SLOTS, SMALL_SLOTS } from '../capability/slots.ts'
-import { assess, worstOf } from '../criteria/index.ts'
-import { type Demand, demandOf } from '../demand/demand.ts'
-import { costOf } from '../fit/cost.ts'
 import { assumptionsOf } from '../assumptions/assume.ts'
 import { limitOf } from '../board/board.ts'
+import { type Capability, capabilityOf } from '../capability/capability.ts'
+import { chosenOf, type Slot, SLOTS } from '../capability/slots.ts'
 import type { Assessment } from '../criteria/criterion.ts'
+import { assess, worstOf } from '../criteria/index.ts'
+import { type Demand, demandOf } from '../demand/demand.ts'
+import { partsOf } from '../fit/document.ts'
+import type { Guess } from '../fit/cost.ts'
 import type { SetUp } from '../model/equipment.ts'
 import type { Job } from '../model/job.ts'
 import { isCandidate } from '../model/ownership.ts'
 import type { Shelf } from '../model/shelf.ts'
 import type { Shop } from '../model/shop.ts'
 import { does, type Verdict, VERDICT_RANK } from '../model/verdict.ts'
+import { type CostEnd, Ground } from './ground.ts'
+import { type JobWay, type WayCost, wayCostOf, type WayRules, waysOfJob } from './jobWays.ts'
+import { needsNoMore, type OneOf } from './kept.ts'
+import { needsKey } from './needsKey.ts'
+import { countedPrice, keyOf, priceOf, USED_UP } from './options.ts'
 
 /** Something that the shop does not have. */
 export interface KitItem {
@@ -20,7 +26,7 @@ export interface KitItem {
   readonly key: string
   readonly slot: Slot
   readonly name: string
-  /** Null for a small part that nobody has priced: it counts as the shop assumes. */
+  /** Null for a small part without a price: it counts as much as its kind costs at most. */
   readonly listed: number | null
   readonly price: number
 }
@@ -31,10 +37,15 @@ export interface KitWay {
   readonly verdict: Verdict
   /** What must be bought for it. */
   readonly needs: readonly string[]
+  /** Of each list one set of small parts must be bought beside. */
+  readonly oneOf: readonly OneOf[]
   /** What is rented for each run; null where nothing is. */
   readonly rents: string | null
-  /** One run of the job: labour, filler, gas and rent, of what is known. */
+  /** One run of the job: wages, filler, gas and rent; what has no price at what it costs at most. */
   readonly costPerRun: number
+  /** What the comparison adds to a run because a check is tight. */
+  readonly tightCost: number
+  readonly guesses: readonly Guess[]
 }
 
 export interface KitJob {
@@ -42,6 +53,9 @@ export interface KitJob {
   readonly name: string
   /** How often it is done over the horizon. */
   readonly runs: number
+  /** What a run brings in; null where the owner has not entered it. */
+  readonly worthPerRun: number | null
+  /** Jobs with equal needs share one list. */
   readonly ways: readonly KitWay[]
 }
 
@@ -57,19 +71,23 @@ export interface KitProblem {
   readonly items: readonly KitItem[]
   readonly jobs: readonly KitJob[]
   readonly undoable: readonly Undoable[]
-  /** Things that would be needed and have no price: no set-up with them is looked at. */
+  /** Large things to buy without a price: no way with them is looked at. */
   readonly unpriced: readonly string[]
   readonly horizonYears: number
+  /** Set-ups that are not written down yet, by id: what they are made of but small parts. */
+  readonly found: ReadonlyMap<string, JobWay>
+  /** Ids of the small parts that are on the shelf: others come from the library. */
+  readonly shelfParts: ReadonlySet<string>
+  /** False where a job has more ways than were kept. */
+  readonly isWhole: boolean
 }
 
-/** More ways than this to do one job, cheapest first, are not looked at; `isWhole` says whether any were left out. */
-const MOST_WAYS = 200
-
-const isWithin = (few: readonly string[], many: readonly string[]): boolean =>
-  few.every((one) => many.includes(one))
+/** What a run counts in the comparison. */
+export const countedCost = ({ costPerRun, tightCost }: Pick<KitWay, 'costPerRun' | 'tightCost'>): number =>
+  costPerRun + tightCost
 
 /** @returns whether a way is never worse than another, whatever else is bought */
-const beats = (a: KitWay, b: KitWay): boolean => a.costPerRun <= b.costPerRun && isWithin(a.needs, b.needs)
+const beats = (a: KitWay, b: KitWay): boolean => countedCost(a) <= countedCost(b) && needsNoMore(a, b)
 
 /**
  * @returns ways of which none is beaten by another, cheapest first
@@ -80,95 +98,127 @@ export function withoutBeaten(ways: readonly KitWay[]): readonly KitWay[] {
   // What is cheap and needs little comes first, so that nothing that is kept is beaten by what follows.
   const sorted = [...ways].sort(
     (a, b) =>
-      a.costPerRun - b.costPerRun ||
-      a.needs.length - b.needs.length ||
+      countedCost(a) - countedCost(b) ||
+      a.needs.length + a.oneOf.length - b.needs.length - b.oneOf.length ||
       VERDICT_RANK[a.verdict] - VERDICT_RANK[b.verdict],
   )
   for (const way of sorted) if (!kept.some((one) => beats(one, way))) kept.push(way)
-  return kept.slice(0, MOST_WAYS)
+  return kept
 }
 
+/** A set-up that is written down, with what of it has to be bought. */
 interface Column {
   readonly setUp: SetUp
   readonly capability: Capability
-  readonly needs: readonly KitItem[]
+  readonly needs: readonly string[]
   /** Rent a day of its source, where it is to be bought and somebody lends it. */
   readonly rent: { readonly key: string; readonly perDay: number } | null
+  /** Whether the source can be bought at all. */
+  readonly isForSale: boolean
 }
 
-/** What of a set-up is to be bought; the names of what has no price, where that rules it out. */
-function columnOf(
-  shop: Shop,
-  shelf: Shelf,
-  setUp: SetUp,
-  unpricedSmall: number,
-): Column | { readonly unpriced: readonly string[] } {
-  const chosen = chosenOf(setUp, shelf)
-  const needs: KitItem[] = []
-  const unpriced: string[] = []
-  for (const slot of SLOTS) {
-    const item = chosen[slot]
-    if (!item || !isCandidate(item)) continue
-    const price = 'price' in item ? item.price : null
-    // A tip or a cup without a price is no reason to leave a machine out.
-    if (price === null && !SMALL_SLOTS.has(slot)) unpriced.push(item.name)
-    else
-      needs.push({
-        key: `${slot} ${item.id}`,
-        slot,
-        name: item.name,
-        listed: price,
-        price: price ?? unpricedSmall,
-      })
-  }
-  const source = chosen.powerSource
-  const perDay = source && isCandidate(source) ? source.rentPerDay : null
-  if (unpriced.length > 0) return { unpriced }
-  return {
-    setUp,
-    // What is used up is bought for the job: what is left on the shelf today is no limit over years.
-    capability: capabilityOf(shop, setUp, { ...chosen, stock: [] }),
-    needs,
-    rent: source && perDay !== null ? { key: `powerSource ${source.id}`, perDay } : null,
-  }
+export interface KitQuestion {
+  readonly shop: Shop
+  readonly shelf: Shelf
+  readonly setUps: readonly SetUp[]
+  readonly jobs: readonly Job[]
+  /** Whether ways are put together of everything on the shelf, or only the set-ups that are written down are looked at. */
+  readonly seeksAll?: boolean
+  /** Whether small parts that nobody has entered may come from the library. */
+  readonly withLibrary?: boolean
+  /** Which verdicts count as done; what is tight does, unless it is left out. */
+  readonly counts?: (verdict: Verdict) => boolean
+  /** At which end of its typical range a missing price counts. */
+  readonly costEnd?: CostEnd
 }
 
-/**
- * @param setUps those whose parts are all there, owned and to buy
- * @param counts which verdicts count as done; what is tight does, unless it is left out
- * @returns what there is to choose from, pruned of what can never be best
- */
-export function kitProblemOf(
-  shop: Shop,
-  shelf: Shelf,
-  jobs: readonly Job[],
-  setUps: readonly SetUp[],
-  counts: (verdict: Verdict) => boolean = does,
-): KitProblem {
-  const { horizonYears, shiftHours, smallPartPrice } = assumptionsOf(shop)
-  const items = new Map<string, KitItem>()
-  const unpriced = new Set<string>()
-  const columns = setUps.flatMap((setUp): readonly Column[] => {
-    const column = columnOf(shop, shelf, setUp, smallPartPrice)
-    if ('unpriced' in column) {
-      for (const name of column.unpriced) unpriced.add(name)
-      return []
+/** Finds the ways of each job, and what they need. */
+class Problem {
+  readonly items = new Map<string, KitItem>()
+  readonly found = new Map<string, JobWay>()
+  readonly #ground: Ground
+  readonly #rules: WayRules
+  readonly #columns: readonly Column[]
+  readonly #ids: Set<string>
+  isWhole = true
+
+  constructor(readonly question: KitQuestion) {
+    const { shop, shelf, setUps, counts = does, costEnd = 'most', withLibrary = true } = question
+    const { shiftHours, tightCostPct } = assumptionsOf(shop)
+    this.#rules = { counts, shiftHours, tightCostPct }
+    this.#ground = new Ground(shop, shelf, { withLibrary, isPricedOnly: true, costEnd })
+    this.#columns = setUps.flatMap((setUp) => this.#columnOf(setUp) ?? [])
+    this.#ids = new Set(setUps.map(({ id }) => id))
+  }
+
+  /** @returns null for a set-up that lacks a part, or that needs something that has no price */
+  #columnOf(setUp: SetUp): Column | null {
+    const { shop, shelf } = this.question
+    if (!partsOf(setUp, shelf).ok) return null
+    const chosen = chosenOf(setUp, shelf)
+    const source = chosen.powerSource
+    const perDay = source && isCandidate(source) ? source.rentPerDay : null
+    const needs: string[] = []
+    let isForSale = true
+    for (const slot of SLOTS) {
+      const item = chosen[slot]
+      if (!item || USED_UP.has(slot) || !isCandidate(item)) continue
+      if (this.#priceOf(slot, item) === null) {
+        if (slot !== 'powerSource' || perDay === null) return null
+        isForSale = false
+      }
+      needs.push(keyOf(slot, item))
     }
-    return [column]
-  })
-  const undoable: Undoable[] = []
-  const planned = jobs.flatMap((job): readonly KitJob[] => {
+    return {
+      setUp,
+      // What is used up is bought for the job: what is left in stock today is no limit over years.
+      capability: capabilityOf(shop, setUp, { ...chosen, stock: [] }),
+      needs,
+      rent: source && perDay !== null ? { key: keyOf('powerSource', source), perDay } : null,
+      isForSale,
+    }
+  }
+
+  #priceOf(slot: Slot, item: NonNullable<Capability[Slot]>): number | null {
+    return countedPrice(slot, item, assumptionsOf(this.question.shop).typicalPriceFactor)
+  }
+
+  #note(capability: Capability, keys: readonly string[]): void {
+    for (const slot of SLOTS) {
+      const item = capability[slot]
+      if (item) this.#noteItem(slot, item, keys)
+    }
+  }
+
+  #noteItem(slot: Slot, item: NonNullable<Capability[Slot]>, keys: readonly string[]): void {
+    const key = keyOf(slot, item)
+    if (this.items.has(key) || !keys.includes(key)) return
+    const price = this.#priceOf(slot, item)
+    if (price !== null) this.items.set(key, { key, slot, name: item.name, listed: priceOf(item), price })
+  }
+
+  /** What is written down first: of ways that are alike it is kept. */
+  waysOf(job: Job): { readonly ways: readonly KitWay[]; readonly nearest: Undoable['nearest'] } {
+    const { ways, nearest } = this.#writtenWays(job)
+    if (this.question.seeksAll !== true) return { ways: withoutBeaten(ways), nearest }
+    const found = waysOfJob(this.#ground, job, this.#rules)
+    this.isWhole &&= found.isWhole
+    return { ways: withoutBeaten([...ways, ...found.ways.map((way) => this.#asKitWay(way))]), nearest }
+  }
+
+  #writtenWays(job: Job) {
+    const { shop } = this.question
     const demands = new Map<string, Demand>()
     const ways: KitWay[] = []
     let nearest: Undoable['nearest'] = null
     let fewest = Infinity
-    for (const { setUp, capability, needs, rent } of columns) {
+    for (const { setUp, capability, needs, rent, isForSale } of this.#columns) {
       const key = `${setUp.process} ${capability.wire?.id ?? ''}`
       const demand = demands.get(key) ?? demandOf(job, setUp.process, capability.wire, shop)
       demands.set(key, demand)
       const criteria = assess(capability, demand)
       const verdict = worstOf(criteria)
-      if (!counts(verdict)) {
+      if (!this.#rules.counts(verdict)) {
         const failing = criteria.filter((one) => one.verdict === verdict).length
         if (failing < fewest) {
           fewest = failing
@@ -176,34 +226,103 @@ export function kitProblemOf(
         }
         continue
       }
-      const costPerRun = costOf(capability, demand, criteria)?.job ?? 0
-      const keys = needs.map((item) => item.key)
-      for (const item of needs) items.set(item.key, item)
-      ways.push({ setUpId: setUp.id, verdict, needs: keys, rents: null, costPerRun })
-      if (rent) {
-        const days = Math.max(1, Math.ceil((demand.workH ?? 0) / shiftHours))
-        ways.push({
-          setUpId: setUp.id,
-          verdict,
-          needs: keys.filter((one) => one !== rent.key),
-          rents: rent.key,
-          costPerRun: costPerRun + days * rent.perDay,
-        })
+      const wayOf = (keys: readonly string[], rentPerDay: number | null, rents: string | null): KitWay => {
+        const cost = wayCostOf(
+          capability,
+          demand,
+          criteria,
+          { verdict, rentPerDay },
+          this.#rules,
+          this.#ground,
+        )
+        return { setUpId: setUp.id, verdict, needs: keys, oneOf: [], rents, ...asCost(cost) }
       }
+      this.#note(capability, needs)
+      if (isForSale) ways.push(wayOf(needs, null, null))
+      if (rent)
+        ways.push(
+          wayOf(
+            needs.filter((one) => one !== rent.key),
+            rent.perDay,
+            rent.key,
+          ),
+        )
     }
-    if (ways.length === 0) {
-      undoable.push({ jobId: job.id, name: job.name, nearest })
+    return { ways, nearest }
+  }
+
+  /** Of a way that is bought and one that is rented the set-up is the same. */
+  readonly #byParts = new Map<string, string>()
+
+  #asKitWay(way: JobWay): KitWay {
+    const { capability, verdict, needs, oneOf, rents, cost } = way
+    this.#note(capability, needs)
+    for (const sets of way.clusters)
+      for (const { items, spent } of sets)
+        for (const [slot, item] of items)
+          this.#noteItem(
+            slot,
+            item,
+            spent.buys.map(({ key }) => key),
+          )
+    const key = `${capability.process.id} ${SLOTS.map((slot) => capability[slot]?.id ?? '').join(' ')} ${verdict}`
+    const known = this.#byParts.get(key)
+    let number = this.found.size + 1
+    while (known === undefined && this.#ids.has(`could-${number}`)) number += 1
+    const setUpId = known ?? `could-${number}`
+    this.#ids.add(setUpId)
+    this.#byParts.set(key, setUpId)
+    this.found.set(setUpId, way)
+    return { setUpId, verdict, needs, oneOf, rents, ...asCost(cost) }
+  }
+
+  get unpriced(): readonly string[] {
+    const { shelf } = this.question
+    const large = [
+      ...shelf.powerSources.filter(({ rentPerDay }) => rentPerDay === null),
+      ...shelf.guns,
+      ...shelf.feeders,
+      ...shelf.circuits,
+    ]
+    return large.filter((one) => isCandidate(one) && one.price === null).map(({ name }) => name)
+  }
+}
+
+const asCost = ({ run, tight, guesses }: WayCost) => ({ costPerRun: run, tightCost: tight, guesses })
+
+/**
+ * @returns what there is to choose from, pruned of what can never be best
+ * @example kitProblemOf({ shop, shelf, setUps, jobs, seeksAll: true }).jobs[0]?.ways.length
+ */
+export function kitProblemOf(question: KitQuestion): KitProblem {
+  const { shop, shelf, jobs } = question
+  const { horizonYears } = assumptionsOf(shop)
+  const problem = new Problem(question)
+  const known = new Map<string, ReturnType<Problem['waysOf']>>()
+  const undoable: Undoable[] = []
+  const planned = jobs.flatMap((job): readonly KitJob[] => {
+    const key = needsKey(job)
+    const found = known.get(key) ?? problem.waysOf(job)
+    known.set(key, found)
+    const { id, name, timesPerYear, worthPerRun } = job
+    if (found.ways.length === 0) {
+      undoable.push({ jobId: id, name, nearest: found.nearest })
       return []
     }
-    const runs = job.timesPerYear === null ? 1 : job.timesPerYear * horizonYears
-    return [{ id: job.id, name: job.name, runs, ways: withoutBeaten(ways) }]
+    const runs = timesPerYear === null ? 1 : timesPerYear * horizonYears
+    return [{ id, name, runs, worthPerRun, ways: found.ways }]
   })
-  const used = new Set(planned.flatMap(({ ways }) => ways.flatMap(({ needs }) => needs)))
+  const used = new Set<string>()
+  for (const { ways } of planned)
+    for (const { needs, oneOf } of ways) for (const key of [...needs, ...oneOf.flat(2)]) used.add(key)
   return {
-    items: [...items.values()].filter(({ key }) => used.has(key)),
+    items: [...problem.items.values()].filter(({ key }) => used.has(key)),
     jobs: planned,
     undoable,
-    unpriced: [...unpriced],
+    unpriced: problem.unpriced,
     horizonYears,
+    found: problem.found,
+    shelfParts: new Set(shelf.parts.map(({ id }) => id)),
+    isWhole: problem.isWhole,
   }
 }

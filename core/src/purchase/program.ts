@@ -3,7 +3,8 @@
  * with. Once it is settled what is bought, each job takes its cheapest way by itself, so only purchases need to be whole.
  */
 import { SMALL_SLOTS } from '../capability/slots.ts'
-import type { KitItem, KitProblem } from './kitProblem.ts'
+import type { OneOf } from './kept.ts'
+import { countedCost, type KitItem, type KitJob, type KitProblem, type KitWay } from './kitProblem.ts'
 
 export interface Row {
   readonly least: number
@@ -18,6 +19,17 @@ export interface Program {
   readonly rows: readonly Row[]
 }
 
+/** Which jobs may be left undone, and what is sought then. */
+export type Undone =
+  /** All are done, for the least money. */
+  | { readonly is: 'none' }
+  /** The least of the weights of what is left undone, whatever it costs. */
+  | { readonly is: 'least' }
+  /** The least money, where the weights of what is left undone come to no more than this. */
+  | { readonly is: 'at-most'; readonly weight: number }
+  /** The least money for purchases alone, where at least so many jobs are done. */
+  | { readonly is: 'count'; readonly leastDone: number }
+
 export interface KitRules {
   /** What is not to be bought. */
   readonly without?: readonly string[]
@@ -25,75 +37,111 @@ export interface KitRules {
   readonly unlike?: readonly (readonly string[])[]
   /** The most that purchases may come to. */
   readonly budget?: number
-  /** At least so many jobs are done, and only purchases count. */
-  readonly leastDone?: number
-  /** Jobs may be left undone, at this cost for each. */
-  readonly undoneCost?: number
-}
-
-/** Where the variables of a program stand. */
-export interface Layout {
-  readonly items: readonly string[]
-  /** By job, the column of its first way. */
-  readonly firstWay: readonly number[]
-  /** Column of the first job's being undone; null where all are done. */
-  readonly firstUndone: number | null
 }
 
 /** Kits that differ in a roll or a tip alone are the same to whoever buys. */
-const isLarge = (item: KitItem | undefined): boolean => item !== undefined && !SMALL_SLOTS.has(item.slot)
+export const isLarge = (item: KitItem | undefined): boolean =>
+  item !== undefined && !SMALL_SLOTS.has(item.slot)
 
-/** @returns the program, and what its columns are */
+function push<K, V>(lists: Map<K, V[]>, key: K, value: V): void {
+  const list = lists.get(key)
+  if (list) list.push(value)
+  else lists.set(key, [value])
+}
+
+/** Jobs with the same ways: whatever is bought, they are done in the same way, or none of them is. */
+interface Group {
+  readonly ways: readonly KitWay[]
+  readonly runs: number
+  readonly count: number
+  readonly weight: number
+}
+
+function groupsOf(jobs: readonly KitJob[], weights: ReadonlyMap<string, number>): readonly Group[] {
+  const groups = new Map<readonly KitWay[], Group>()
+  for (const { id, ways, runs } of jobs) {
+    const known = groups.get(ways) ?? { ways, runs: 0, count: 0, weight: 0 }
+    groups.set(ways, {
+      ways,
+      runs: known.runs + runs,
+      count: known.count + 1,
+      weight: known.weight + (weights.get(id) ?? 0),
+    })
+  }
+  return [...groups.values()]
+}
+
+/**
+ * @param weights by job, what its being done counts against others
+ * @returns the program; its first columns are the items, in their order
+ */
 export function programOf(
-  { items, jobs }: KitProblem,
-  { without = [], unlike = [], budget, leastDone, undoneCost }: KitRules = {},
-): { readonly program: Program; readonly layout: Layout } {
+  { items, jobs }: Pick<KitProblem, 'items' | 'jobs'>,
+  undone: Undone,
+  weights: ReadonlyMap<string, number>,
+  { without = [], unlike = [], budget }: KitRules = {},
+): Program {
+  const isForMoney = undone.is !== 'least'
+  const countsRuns = undone.is === 'none' || undone.is === 'at-most'
   const columns: { cost: number; most: number; isWhole: boolean }[] = items.map(({ key, price }) => ({
-    cost: price,
+    cost: isForMoney ? price : 0,
     most: without.includes(key) ? 0 : 1,
     isWhole: true,
   }))
   const at = new Map(items.map(({ key }, index) => [key, index]))
-  const countsPurchasesAlone = leastDone !== undefined
-  const firstWay = jobs.map(({ ways, runs }) => {
-    const first = columns.length
-    for (const { costPerRun } of ways)
-      columns.push({ cost: countsPurchasesAlone ? 0 : runs * costPerRun, most: 1, isWhole: false })
-    return first
-  })
-  const mayLeave = undoneCost !== undefined || leastDone !== undefined
-  const firstUndone = mayLeave ? columns.length : null
-  // How many are left undone must be whole where it is counted.
-  if (mayLeave)
-    for (const _job of jobs)
-      columns.push({ cost: undoneCost ?? 0, most: 1, isWhole: leastDone !== undefined })
-  const rows: Row[] = jobs.flatMap(({ ways }, index): readonly Row[] => {
-    const first = firstWay[index] ?? 0
-    const done: Row = {
-      least: 1,
-      most: 1,
-      terms: [
-        ...ways.map((_, way) => [first + way, 1] as const),
-        ...(firstUndone === null ? [] : [[firstUndone + index, 1] as const]),
-      ],
-    }
-    // One row a job and item, not one a way: it binds fractions far tighter.
-    const byItem = new Map<number, (readonly [number, number])[]>()
-    ways.forEach(({ needs }, way) => {
-      for (const need of needs) {
-        const item = at.get(need) ?? -1
-        byItem.set(item, [...(byItem.get(item) ?? []), [first + way, 1]])
-      }
-    })
-    return [
-      done,
-      ...[...byItem].map(([item, terms]): Row => ({
+  const groups = groupsOf(jobs, weights)
+  const rows: Row[] = []
+  const ofSets = new Map<string, number>()
+  /** A part alone is its own column; of several together one that needs them all. */
+  const columnOfSet = (set: readonly string[]): number => {
+    const [only = ''] = set
+    if (set.length === 1) return at.get(only) ?? -1
+    const key = [...set].sort().join()
+    const known = ofSets.get(key)
+    if (known !== undefined) return known
+    const column = columns.length
+    columns.push({ cost: 0, most: 1, isWhole: false })
+    for (const part of set)
+      rows.push({
         least: -Infinity,
         most: 0,
-        terms: [...terms, [item, -1]],
-      })),
-    ]
-  })
+        terms: [
+          [column, 1],
+          [at.get(part) ?? -1, -1],
+        ],
+      })
+    ofSets.set(key, column)
+    return column
+  }
+  const left: number[] = []
+  for (const { ways, runs, weight } of groups) {
+    const first = columns.length
+    for (const way of ways)
+      columns.push({ cost: countsRuns ? runs * countedCost(way) : 0, most: 1, isWhole: false })
+    const done: [number, number][] = ways.map((_, index) => [first + index, 1])
+    if (undone.is !== 'none') {
+      left.push(columns.length)
+      done.push([columns.length, 1])
+      // Half a job undone would buy half another.
+      columns.push({ cost: isForMoney ? 0 : weight, most: 1, isWhole: true })
+    }
+    rows.push({ least: 1, most: 1, terms: done })
+    // One row a job and item, not one a way: it binds fractions far tighter.
+    const byItem = new Map<string, [number, number][]>()
+    const byChoice = new Map<OneOf, [number, number][]>()
+    ways.forEach(({ needs, oneOf }, way) => {
+      for (const need of needs) push(byItem, need, [first + way, 1])
+      for (const sets of oneOf) push(byChoice, sets, [first + way, 1])
+    })
+    for (const [item, terms] of byItem)
+      rows.push({ least: -Infinity, most: 0, terms: [...terms, [at.get(item) ?? -1, -1]] })
+    for (const [sets, terms] of byChoice)
+      rows.push({
+        least: -Infinity,
+        most: 0,
+        terms: [...terms, ...[...new Set(sets.map(columnOfSet))].map((column) => [column, -1] as const)],
+      })
+  }
   for (const kit of unlike) {
     const bought = kit
       .map((key) => at.get(key) ?? -1)
@@ -114,14 +162,14 @@ export function programOf(
       most: budget,
       terms: items.map(({ price }, index) => [index, price] as const),
     })
-  if (leastDone !== undefined && firstUndone !== null)
+  const bounded = (most: number, of: (group: Group) => number): void => {
     rows.push({
       least: -Infinity,
-      most: jobs.length - leastDone,
-      terms: jobs.map((_, index) => [firstUndone + index, 1] as const),
+      most,
+      terms: groups.map((group, index) => [left[index] ?? -1, of(group)] as const),
     })
-  return {
-    program: { columns, rows },
-    layout: { items: items.map(({ key }) => key), firstWay, firstUndone },
   }
+  if (undone.is === 'at-most') bounded(undone.weight, ({ weight }) => weight)
+  if (undone.is === 'count') bounded(jobs.length - undone.leastDone, ({ count }) => count)
+  return { columns, rows }
 }

@@ -15,6 +15,7 @@ const asked = (what: Requirement['what'], part: Partial<Requirement> = {}): Requ
   what,
   process: null,
   amount: null,
+  worst: null,
   atA: null,
   must: false,
   weight: 5,

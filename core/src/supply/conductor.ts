@@ -3,6 +3,8 @@
  * read without its unit: 10 AWG is 5.26 mm², and 10 mm² is nearly twice that.
  */
 
+import { remembered } from '../basis/remembered.ts'
+
 export interface Conductor {
   /** Of one conductor, mm². */
   readonly areaMm2: number
@@ -114,7 +116,7 @@ function readBare(text: string): Conductor | null {
  * @returns null for a figure without a unit, and for what is no conductor
  * @example readConductor('H07RN-F 3G2,5') // { areaMm2: 2.5, size: '2.5 mm²', cores: 3, kind: 'H07RN-F' }
  */
-export function readConductor(text: string): Conductor | null {
+export const readConductor = remembered((text: string): Conductor | null => {
   const words = text.trim().replace(/\s+/g, ' ').split(' ')
   const isKind = (word: string): boolean => KIND.test(word) && !IS_FIGURE.test(word)
   const first = words.findIndex((word) => !isKind(word))
@@ -124,7 +126,7 @@ export function readConductor(text: string): Conductor | null {
   const found = readBare(figures)
   const kind = [...words.slice(0, first), ...words.slice(last + 1)].join(' ')
   return found && { ...found, kind }
-}
+})
 
 /** Rounding in a table's areas must not make a size one smaller. */
 const NEARLY = 0.005

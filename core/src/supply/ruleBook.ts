@@ -2,6 +2,7 @@
  * What a country's wiring rules answer. Criteria ask a rule book; nothing else knows which country it is in. Another book
  * is a file of its own with this shape, and a line in the list of books.
  */
+import { remembered } from '../basis/remembered.ts'
 import type { Shop } from '../model/shop.ts'
 import type { UsualCircuit } from './books/usual.ts'
 import type { Source } from '../basis/source.ts'
@@ -87,12 +88,13 @@ export interface Outlet {
 }
 
 /** What surrounds the name of an outlet, and what stands behind it on the part itself: `NEMA 6-50R` is a 6-50. */
-const plainName = (text: string): string =>
+const plainName = remembered((text: string): string =>
   text
     .toLowerCase()
     .replace(/nema|outlet|socket|receptacle|,/g, '')
     .replace(/\s+/g, '')
-    .replace(/(\d)[rp]$/, '$1')
+    .replace(/(\d)[rp]$/, '$1'),
+)
 
 /**
  * @param printed as people write it: `NEMA 6-50`, `6-50R`, `CEE 32 A 400 V`, `CEE 7/4`

@@ -1,0 +1,140 @@
+/** What is the same for every job while set-ups are sought: the shelf, its prices, and what parts say of each other. */
+import { assumptionsOf } from '../assumptions/assume.ts'
+import { isRatedFor, settingsFor } from '../assembly/propose.ts'
+import { type Capability, capabilityOf } from '../capability/capability.ts'
+import { emptyChoice } from '../capability/slots.ts'
+import { type Criterion, slotsOf } from '../criteria/criterion.ts'
+import { criteriaOfSlot } from '../criteria/index.ts'
+import { type Demand, demandOf } from '../demand/demand.ts'
+import { costOf, leastCost, mostCost } from '../fit/cost.ts'
+import type { PowerSource, Wire } from '../model/equipment.ts'
+import type { Job } from '../model/job.ts'
+import { type Polarity, PROCESS_IDS, type ProcessId } from '../model/process.ts'
+import type { Shelf } from '../model/shelf.ts'
+import type { Shop } from '../model/shop.ts'
+import type { Process } from '../reference/processes.ts'
+import type { Verdict } from '../model/verdict.ts'
+import { type AllSaid, OF_THE_WHOLE } from './judge.ts'
+import { Options } from './options.ts'
+import { SetUpSearch, type Stock } from './setUpSearch.ts'
+import { SmallParts } from './smallParts.ts'
+
+/** A process with a wire that goes by it, whatever feeds it. */
+interface Pair {
+  readonly process: ProcessId
+  readonly wire: Wire
+  readonly alone: Capability
+  readonly sources: readonly PowerSource[]
+}
+
+/** At which end of its typical range a missing price counts. */
+export type CostEnd = 'least' | 'most'
+
+export interface GroundRules {
+  /** Whether small parts that nobody has entered may come from the library. */
+  readonly withLibrary: boolean
+  /** Whether large things without a price are left out. */
+  readonly isPricedOnly: boolean
+  readonly costEnd: CostEnd
+}
+
+/** What a job needs of one pair. */
+export interface Begun {
+  readonly pair: Pair
+  readonly demand: Demand
+  readonly isTight: boolean
+  /** Wages and filler of a run, at most; less than any set-up costs. */
+  readonly runCost: number
+  readonly searches: Map<Polarity, Seeking>
+}
+
+export interface Seeking {
+  readonly search: SetUpSearch
+  readonly small: SmallParts
+}
+
+export class Ground implements Stock {
+  readonly options: Options
+  readonly costed: Stock['costed']
+  readonly #ofSetUps = new Map<string, AllSaid>()
+  #pairs: readonly Pair[] | undefined
+
+  constructor(
+    readonly shop: Shop,
+    readonly shelf: Shelf,
+    { withLibrary, isPricedOnly, costEnd }: GroundRules,
+  ) {
+    const countedCost = costEnd === 'most' ? mostCost : leastCost
+    this.costed = (cost) => (cost ? countedCost(cost) : 0)
+    this.options = new Options(shelf, withLibrary, assumptionsOf(shop).typicalPriceFactor, isPricedOnly)
+  }
+
+  /** A set-up of a source and a wire alone. */
+  begin(process: ProcessId, wire: Wire, powerSource: PowerSource | null): Capability {
+    const choice = { ...emptyChoice(), building: this.shelf, powerSource, wire }
+    return capabilityOf(this.shop, settingsFor(process, wire, powerSource), choice)
+  }
+
+  /** Each process with each wire that no criterion rules out for every job. */
+  get pairs(): readonly Pair[] {
+    this.#pairs ??= PROCESS_IDS.flatMap((process) => {
+      const sources = this.shelf.powerSources.filter((source) => isRatedFor(source, process))
+      if (sources.length === 0) return []
+      const ofSetUp = criteriaOfSlot('wire', process).filter(({ isOfSetUp }) => isOfSetUp === true)
+      return this.shelf.wires.flatMap((wire): readonly Pair[] => {
+        const alone = this.begin(process, wire, null)
+        const isOut = ofSetUp.some((one) => one.assess(alone, null)?.verdict === 'fails')
+        return isOut ? [] : [{ process, wire, alone, sources }]
+      })
+    })
+    return this.#pairs
+  }
+
+  /** @returns the pairs that a job may go by, the cheapest to run first */
+  begunFor(job: Job): readonly Begun[] {
+    return this.pairs
+      .flatMap((pair): readonly Begun[] => {
+        const demand = demandOf(job, pair.process, pair.wire, this.shop)
+        const verdict = aloneVerdict(pair.alone, demand)
+        if (verdict === 'fails') return []
+        const runCost = this.costed(costOf(pair.alone, demand, []))
+        return [{ pair, demand, isTight: verdict === 'tight', runCost, searches: new Map() }]
+      })
+      .sort((a, b) => a.runCost - b.runCost)
+  }
+
+  /** More depends on the polarity than on any part: what is sought at one is not kept for another. */
+  searchFor(
+    { pair, demand, searches }: Begun,
+    polarity: Polarity,
+    counts: (verdict: Verdict) => boolean,
+  ): Seeking {
+    const known = searches.get(polarity)
+    if (known) return known
+    const key = `${pair.process} ${polarity}`
+    const ofSetUps = this.#ofSetUps.get(key) ?? new Map<never, never>()
+    this.#ofSetUps.set(key, ofSetUps)
+    const search = new SetUpSearch(this, demand, counts, ofSetUps)
+    const made = { search, small: new SmallParts(search) }
+    searches.set(polarity, made)
+    return made
+  }
+}
+
+/** No other part will tell. */
+const isOfWireAlone = (criterion: Criterion, process: Process): boolean => {
+  const slots = slotsOf(criterion, process)
+  return slots.length > 0 && slots.every((slot) => slot === 'wire')
+}
+
+function aloneVerdict(alone: Capability, demand: Demand): Verdict {
+  const { process } = alone
+  let worst: Verdict = 'fits'
+  for (const criterion of [...criteriaOfSlot('wire', process.id), ...OF_THE_WHOLE]) {
+    const verdict = criterion.assess(alone, demand)?.verdict
+    if (verdict === 'fails') return 'fails'
+    if (verdict === 'unknown' && isOfWireAlone(criterion, process)) return 'fails'
+    if (verdict === 'tight') worst = 'tight'
+  }
+  return worst
+}

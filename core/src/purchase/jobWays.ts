@@ -1,0 +1,206 @@
+/** Every way to do a job that no other beats: whatever is bought, the cheapest way is one of them. */
+import type { Capability } from '../capability/capability.ts'
+import { PARTS_CHOSEN } from '../criteria/chosen.ts'
+import type { Assessment } from '../criteria/criterion.ts'
+import type { Demand } from '../demand/demand.ts'
+import { type Cost, costOf } from '../fit/cost.ts'
+import type { PowerSource } from '../model/equipment.ts'
+import type { Job } from '../model/job.ts'
+import { isCandidate } from '../model/ownership.ts'
+import { type Verdict, worseOf } from '../model/verdict.ts'
+import type { Begun, Ground } from './ground.ts'
+import { OF_THE_WHOLE } from './judge.ts'
+import { Kept, type OneOf } from './kept.ts'
+import { keyOf, NOTHING_SPENT, type Purchase, type Spent } from './options.ts'
+import type { PartSet } from './smallParts.ts'
+
+/** What a run costs, in the shop's currency. */
+export interface WayCost {
+  /** Wages, filler, gas and rent; what has no price at what it costs at most. */
+  readonly run: number
+  /** What has no price. */
+  readonly guesses: Cost['guesses']
+  /** What is added in the comparison because a check is tight. */
+  readonly tight: number
+}
+
+/** One way, put together of everything but small parts. */
+export interface JobWay {
+  readonly capability: Capability
+  readonly verdict: Verdict
+  /** Keys of the large things that have to be bought. */
+  readonly needs: readonly string[]
+  /** Of each list one set of small parts has to be bought. */
+  readonly oneOf: readonly OneOf[]
+  /** All sets of small parts that go, by places that depend on each other; those that are there come first. */
+  readonly clusters: readonly (readonly PartSet[])[]
+  /** The source that is rented for each run; null where nothing is. */
+  readonly rents: string | null
+  readonly cost: WayCost
+}
+
+/** How ways are counted. */
+export interface WayRules {
+  readonly counts: (verdict: Verdict) => boolean
+  readonly shiftHours: number
+  readonly tightCostPct: number
+}
+
+const FULL_PCT = 100
+const S_PER_H = 3600
+
+/**
+ * @param criteria of the whole: the gas that the job uses is one of them
+ * @returns what a run costs with a whole set-up
+ */
+export function wayCostOf(
+  capability: Capability,
+  demand: Demand,
+  criteria: readonly Assessment[],
+  { verdict, rentPerDay }: { readonly verdict: Verdict; readonly rentPerDay: number | null },
+  { shiftHours, tightCostPct }: WayRules,
+  { costed }: Pick<Ground, 'costed'>,
+): WayCost {
+  const cost = costOf(capability, demand, criteria)
+  const hours = (demand.workH ?? 0) + ((cost?.restS ?? 0) + (cost?.finishS ?? 0)) / S_PER_H
+  const rent = rentPerDay === null ? 0 : Math.max(1, Math.ceil(hours / shiftHours)) * rentPerDay
+  const run = costed(cost) + rent
+  return {
+    run,
+    guesses: cost?.guesses ?? [],
+    tight: verdict === 'tight' ? (run * tightCostPct) / FULL_PCT : 0,
+  }
+}
+
+/** Beyond so many ways of one job only those are kept that need nothing bought. */
+const MOST_WAYS = 3000
+
+const isWithin = (few: readonly Purchase[], many: readonly Purchase[]): boolean =>
+  few.every((one) => many.some((other) => other.likeKey === one.likeKey))
+/** Nobody buys another cup for the gas that it saves: what is owned and goes is taken. */
+const beatsAsParts = (a: Spent, b: Spent): boolean => (!a.isTight || b.isTight) && isWithin(a.buys, b.buys)
+
+interface Terms {
+  readonly source: PowerSource
+  readonly spent: Spent
+  readonly rentPerDay: number | null
+}
+
+/** Owned, to buy, or rented by the day; a machine may be had in two of these ways. */
+function termsOf(source: PowerSource): readonly Terms[] {
+  if (!isCandidate(source)) return [{ source, spent: NOTHING_SPENT, rentPerDay: null }]
+  const key = keyOf('powerSource', source)
+  const { price, rentPerDay } = source
+  const bought = { ...NOTHING_SPENT, toGet: price ?? 0, buys: [{ key, likeKey: key }] }
+  return [
+    ...(price === null ? [] : [{ source, spent: bought, rentPerDay: null }]),
+    ...(rentPerDay === null ? [] : [{ source, spent: NOTHING_SPENT, rentPerDay }]),
+  ]
+}
+
+/** What is judged of the whole but whether small parts are chosen: that is the clusters'. */
+const OF_ALL_LARGE = OF_THE_WHOLE.filter((one) => one !== PARTS_CHOSEN)
+
+const keysOf = (buys: readonly Purchase[]): readonly string[] => buys.map(({ key }) => key)
+
+class Seeking {
+  readonly kept: Kept<JobWay>
+  /** One list for the same sets, so that what is the same is seen to be. */
+  readonly #lists = new Map<readonly PartSet[], OneOf | null>()
+  readonly #fitting = new Map<readonly PartSet[], readonly PartSet[]>()
+
+  constructor(
+    readonly ground: Ground,
+    readonly rules: WayRules,
+  ) {
+    this.kept = new Kept(({ cost }) => cost.run + cost.tight, MOST_WAYS)
+  }
+
+  #counted({ runCost, isTight }: Spent): number {
+    return isTight ? runCost * (1 + this.rules.tightCostPct / FULL_PCT) : runCost
+  }
+
+  seek(begun: Begun, { source, spent, rentPerDay }: Terms): void {
+    const { ground, rules, kept } = this
+    const { pair, demand, isTight, runCost } = begun
+    const isHopeless = (one: Spent): boolean => kept.isHopeless(this.#counted(one), keysOf(one.buys))
+    const before: Spent = { ...spent, isTight, runCost: runCost + (rentPerDay ?? 0) }
+    if (isHopeless(before)) return
+    const capability = ground.begin(pair.process, pair.wire, source)
+    const { search, small } = ground.searchFor(begun, capability.settings.polarity, rules.counts)
+    const verdict = search.judge.at('powerSource', capability.with('powerSource', null))(source)
+    const then = search.taken(before, verdict)
+    if (!then || isHopeless(then)) return
+    search.complete(capability, then, isHopeless, (main, all) => {
+      const clusters = small.byCluster(main, beatsAsParts)
+      if (!clusters) return
+      const needs = keysOf(all.buys)
+      if (kept.isHopeless(this.#counted(all), needs, this.#oneOf(clusters))) return
+      const criteria = OF_ALL_LARGE.flatMap((one) => one.assess(main, demand) ?? [])
+      const worst = criteria.reduce<Verdict>(
+        (found, one) => worseOf(found, one.verdict),
+        all.isTight ? 'tight' : 'fits',
+      )
+      const keep = (as: Verdict, sets: JobWay['clusters']): void => {
+        if (!rules.counts(as) || sets.some((one) => one.length === 0)) return
+        const cost = wayCostOf(main, demand, criteria, { verdict: as, rentPerDay }, rules, ground)
+        const rents = rentPerDay === null ? null : keyOf('powerSource', source)
+        kept.keep({
+          capability: main,
+          verdict: as,
+          needs,
+          oneOf: this.#oneOf(sets),
+          clusters: sets,
+          rents,
+          cost,
+        })
+      }
+      if (worst === 'fits') keep('fits', this.#fittingOf(clusters))
+      const mayBeTight = worst === 'tight' || clusters.some((one) => one.some((set) => set.spent.isTight))
+      if (mayBeTight && worst !== 'fails' && worst !== 'unknown') keep('tight', clusters)
+    })
+  }
+
+  #oneOf(clusters: JobWay['clusters']): readonly OneOf[] {
+    return clusters.map((one) => this.#listOf(one)).filter((one) => one !== null)
+  }
+
+  /** @returns null where a set is there already, and nothing has to be bought */
+  #listOf(sets: readonly PartSet[]): OneOf | null {
+    const known = this.#lists.get(sets)
+    if (known !== undefined) return known
+    const isThere = sets.some(({ spent }) => spent.buys.length === 0)
+    const made = isThere ? null : sets.map(({ spent }) => keysOf(spent.buys))
+    this.#lists.set(sets, made)
+    return made
+  }
+
+  #fittingOf(clusters: JobWay['clusters']): JobWay['clusters'] {
+    return clusters.map((sets) => {
+      const known = this.#fitting.get(sets)
+      if (known) return known
+      const made = sets.some(({ spent }) => spent.isTight) ? sets.filter(({ spent }) => !spent.isTight) : sets
+      this.#fitting.set(sets, made)
+      return made
+    })
+  }
+}
+
+/**
+ * @returns ways of which none is beaten by another: cheaper or as cheap, and with nothing to buy that the other does not
+ *   need; `isWhole` is false where there were too many to keep
+ */
+export function waysOfJob(
+  ground: Ground,
+  job: Job,
+  rules: WayRules,
+): { readonly ways: readonly JobWay[]; readonly isWhole: boolean } {
+  const seeking = new Seeking(ground, rules)
+  const begun = ground.begunFor(job)
+  // What is owned comes first: most of what is to be bought is then seen to be of no use.
+  for (const isToGet of [false, true])
+    for (const one of begun)
+      for (const source of one.pair.sources)
+        if (isCandidate(source) === isToGet) for (const terms of termsOf(source)) seeking.seek(one, terms)
+  return { ways: seeking.kept.found, isWhole: !seeking.kept.isFull }
+}

@@ -1,0 +1,136 @@
+/** What could stand in each place of a set-up, and what taking it costs. */
+import { libraryPartsFor } from '../assembly/propose.ts'
+import type { Capability } from '../capability/capability.ts'
+import { itemsFor, PART_SLOTS, type Slot, type SlotItems } from '../capability/slots.ts'
+import { isCandidate } from '../model/ownership.ts'
+import type { PowerSource } from '../model/equipment.ts'
+import type { Shelf } from '../model/shelf.ts'
+import { typicalPartPrice } from '../reference/typicalPrices.ts'
+
+/** Something that has to be bought. */
+export interface Purchase {
+  /** Place and id: `powerSource fen-320`. */
+  readonly key: string
+  /** Small parts of the library stand for each other: of a set of them one is looked at. */
+  readonly likeKey: string
+}
+
+/** What a set-up that is half put together costs so far. */
+export interface Spent {
+  /** Large things to buy that have no price. */
+  readonly unpriced: number
+  readonly toGet: number
+  readonly isTight: boolean
+  /** What a run costs at least. */
+  readonly runCost: number
+  readonly buys: readonly Purchase[]
+}
+
+export const NOTHING_SPENT: Spent = { unpriced: 0, toGet: 0, isTight: false, runCost: 0, buys: [] }
+
+export const TIGHT: Spent = { ...NOTHING_SPENT, isTight: true }
+
+export const together = (a: Spent, b: Spent): Spent => ({
+  unpriced: a.unpriced + b.unpriced,
+  toGet: a.toGet + b.toGet,
+  isTight: a.isTight || b.isTight,
+  runCost: a.runCost + b.runCost,
+  buys: b.buys.length === 0 ? a.buys : a.buys.length === 0 ? b.buys : [...a.buys, ...b.buys],
+})
+
+/** Cheapest to get first, then what fits, then cheapest to run. @returns below 0 where the first is better */
+export const compareSpent = (a: Spent, b: Spent): number =>
+  a.unpriced - b.unpriced ||
+  a.toGet - b.toGet ||
+  Number(a.isTight) - Number(b.isTight) ||
+  a.runCost - b.runCost
+
+/** One thing in one place. */
+export interface Option {
+  readonly item: SlotItems[Slot]
+  readonly spent: Spent
+}
+
+/** What is used up is bought for every job, and is no purchase here. */
+export const USED_UP: ReadonlySet<Slot> = new Set(['wire', 'gas', 'tungsten'])
+
+/** The price as it is listed; null for what has none. */
+export const priceOf = (item: SlotItems[Slot]): number | null => ('price' in item ? item.price : null)
+
+/**
+ * @returns what it counts in a plan: a small part without a price as much as its kind costs at most, so that a missing
+ *   price never wins; null for a large thing without one
+ */
+export function countedPrice(slot: Slot, item: SlotItems[Slot], typicalPriceFactor: number): number | null {
+  const kind = PART_SLOTS[slot]
+  return priceOf(item) ?? (kind ? typicalPartPrice(kind).high * typicalPriceFactor : null)
+}
+
+export const keyOf = (slot: Slot, { id }: { readonly id: string }): string => `${slot} ${id}`
+
+/** Of things that differ in name and price alone nobody needs another than the first. */
+export function cheapestOfEach<T>(sorted: readonly T[], itemOf: (one: T) => SlotItems[Slot]): readonly T[] {
+  const seen = new Set<string>()
+  return sorted.filter((one) => {
+    const { id: _id, name: _name, price: _price, held: _held, ...rest } = itemOf(one) as Partial<PowerSource>
+    const key = JSON.stringify(rest)
+    if (seen.has(key)) return false
+    seen.add(key)
+    return true
+  })
+}
+
+/** Of the shelf, and small parts of the library that are made to go with the rest. */
+export class Options {
+  readonly #library = new Map<string, Option>()
+  readonly #ofShelf = new Map<Slot, readonly Option[]>()
+
+  /**
+   * @param typicalPriceFactor what typical prices are multiplied by for the currency of the shop
+   * @param isPricedOnly whether large things without a price are left out
+   */
+  constructor(
+    readonly shelf: Shelf,
+    readonly withLibrary: boolean,
+    readonly typicalPriceFactor: number,
+    readonly isPricedOnly: boolean,
+  ) {}
+
+  /** Cheapest first: the first that goes is then often the best. */
+  of(slot: Slot): readonly Option[] {
+    const known = this.#ofShelf.get(slot)
+    if (known) return known
+    const ofShelf = itemsFor(slot, this.shelf)
+      .map((item) => this.#optionOf(slot, item, false))
+      .filter(({ spent }) => !(this.isPricedOnly && spent.unpriced > 0))
+      .sort((a, b) => compareSpent(a.spent, b.spent))
+    const cheapest = cheapestOfEach(ofShelf, ({ item }) => item)
+    this.#ofShelf.set(slot, cheapest)
+    return cheapest
+  }
+
+  /** Small parts that nobody has entered, made to go with the rest. */
+  ofLibrary(slot: Slot, capability: Capability): readonly Option[] {
+    if (!this.withLibrary) return []
+    const own = new Set(this.of(slot).map(({ item }) => item.id))
+    return libraryPartsFor(slot, capability)
+      .filter(({ id }) => !own.has(id))
+      .map((part) => {
+        const known = this.#library.get(part.id) ?? this.#optionOf(slot, part as SlotItems[Slot], true)
+        this.#library.set(part.id, known)
+        return known
+      })
+  }
+
+  isOfLibrary(item: { readonly id: string } | null): boolean {
+    return item !== null && this.#library.get(item.id)?.item === item
+  }
+
+  #optionOf(slot: Slot, item: SlotItems[Slot], isOfLibrary: boolean): Option {
+    if (USED_UP.has(slot) || !(isOfLibrary || isCandidate(item))) return { item, spent: NOTHING_SPENT }
+    const price = countedPrice(slot, item, this.typicalPriceFactor)
+    const key = keyOf(slot, item)
+    const buys = [{ key, likeKey: isOfLibrary ? `${slot} of the library` : key }]
+    return { item, spent: { ...NOTHING_SPENT, unpriced: price === null ? 1 : 0, toGet: price ?? 0, buys } }
+  }
+}

@@ -1,0 +1,183 @@
+/** Small parts that go with the large ones of a set-up: place by place, and which places depend on each other. */
+import type { Capability } from '../capability/capability.ts'
+import { needsOf, type Slot, type SlotItems, SLOTS, SMALL_SLOTS } from '../capability/slots.ts'
+import { slotsOf } from '../criteria/criterion.ts'
+import { CRITERIA, criteriaOfSlot } from '../criteria/index.ts'
+import { PROCESS_IDS, type ProcessId } from '../model/process.ts'
+import { PROCESSES } from '../reference/processes.ts'
+import { compareSpent, NOTHING_SPENT, type Option, type Spent, together } from './options.ts'
+import type { SetUpSearch } from './setUpSearch.ts'
+
+const SMALL: readonly Slot[] = SLOTS.filter((slot) => SMALL_SLOTS.has(slot))
+
+/** Small parts in their places. */
+export interface PartSet {
+  readonly items: readonly (readonly [Slot, SlotItems[Slot]])[]
+  readonly spent: Spent
+}
+
+/** Every place that a criterion of one small part looks at, and that holds no small part itself. */
+const BESIDE = new Map(
+  PROCESS_IDS.flatMap((id) =>
+    SMALL.map((slot): [string, readonly Slot[]] => {
+      const seen = criteriaOfSlot(slot, id).flatMap((one) => slotsOf(one, PROCESSES[id]))
+      return [`${id} ${slot}`, SLOTS.filter((one) => seen.includes(one) && !SMALL_SLOTS.has(one))]
+    }),
+  ),
+)
+const besideOf = (slot: Slot, process: ProcessId): readonly Slot[] => BESIDE.get(`${process} ${slot}`) ?? []
+const BESIDE_ANY = new Map(
+  PROCESS_IDS.map((id): [ProcessId, readonly Slot[]] => [
+    id,
+    SLOTS.filter((slot) => SMALL.some((small) => besideOf(small, id).includes(slot))),
+  ]),
+)
+
+const clusters = new Map<string, readonly (readonly Slot[])[]>()
+/** @returns small places, those together that a criterion looks at together */
+function clustersOf(process: ProcessId, places: readonly Slot[]): readonly (readonly Slot[])[] {
+  const key = `${process} ${places.join()}`
+  const known = clusters.get(key)
+  if (known) return known
+  const cluster = new Map(places.map((slot) => [slot, [slot]]))
+  for (const criterion of CRITERIA) {
+    const [first, ...rest] = slotsOf(criterion, PROCESSES[process]).filter((slot) => places.includes(slot))
+    for (const other of rest) {
+      const [one, two] = [cluster.get(first as Slot) ?? [], cluster.get(other) ?? []]
+      if (one === two) continue
+      const joined = [...one, ...two]
+      for (const slot of joined) cluster.set(slot, joined)
+    }
+  }
+  const found = [...new Set(cluster.values())]
+  clusters.set(key, found)
+  return found
+}
+
+const idsOf = (capability: Capability, slots: readonly Slot[]): string => {
+  let ids = ''
+  for (const slot of slots) ids += `${capability[slot]?.id ?? ''} `
+  return ids
+}
+/** What a part of the library is made to go with. */
+const libraryKey = ({ gun, feeder, powerSource }: Capability): string =>
+  `${gun?.partsClass ?? ''} ${(gun?.feeder ?? feeder ?? powerSource?.feeder)?.rollSystem ?? ''}`
+/** What the parts in some places depend on. */
+const clusterKey = (places: readonly Slot[], capability: Capability): string => {
+  let key = libraryKey(capability)
+  for (const slot of places) key += ` ${slot} ${idsOf(capability, besideOf(slot, capability.process.id))}`
+  return key
+}
+/** All that small parts depend on: what they go with, and which of them there are. */
+const smallKey = (capability: Capability): string =>
+  `${idsOf(capability, BESIDE_ANY.get(capability.process.id) ?? [])}${libraryKey(capability)} ${needsOf(capability).length} ${capability.gun?.drive === 'spool'}`
+
+/** For one job with one process and wire; what was found for one circuit holds for every other. */
+export class SmallParts {
+  readonly #best = new Map<string, PartSet | null>()
+  readonly #domains = new Map<string, readonly Option[]>()
+  readonly #sets = new Map<string, readonly PartSet[]>()
+
+  constructor(readonly search: SetUpSearch) {}
+
+  #placesOf(capability: Capability): readonly Slot[] {
+    return SMALL.filter((slot) => needsOf(capability).some((need) => need.slot === slot))
+  }
+
+  /** What goes into one place, looked at without the other small parts; the best first. */
+  #domain(slot: Slot, capability: Capability): readonly Option[] {
+    const key = `${slot} ${libraryKey(capability)} ${idsOf(capability, besideOf(slot, capability.process.id))}`
+    const known = this.#domains.get(key)
+    if (known) return known
+    const { judge, stock } = this.search
+    const ask = judge.at(slot, capability)
+    const domain = [...stock.options.of(slot), ...stock.options.ofLibrary(slot, capability)]
+      .flatMap(({ item, spent }): readonly Option[] => {
+        const taken = this.search.taken(spent, ask(item))
+        return taken ? [{ item, spent: taken }] : []
+      })
+      .sort((a, b) => compareSpent(a.spent, b.spent))
+    this.#domains.set(key, domain)
+    return domain
+  }
+
+  /** @returns the set that costs least to get, and of those one that fits; null where none goes */
+  best(capability: Capability): PartSet | null {
+    const key = smallKey(capability)
+    const known = this.#best.get(key)
+    if (known !== undefined) return known
+    const sets = this.#setsOf(capability, this.#placesOf(capability), (a, b) => compareSpent(a, b) <= 0)
+    const best = sets.at(-1) ?? null
+    this.#best.set(key, best)
+    return best
+  }
+
+  /**
+   * Places that no criterion looks at together are each filled by themselves.
+   * @param beats whether one set makes another hopeless
+   * @returns by cluster of places the sets that are worth a look; null where nothing goes into one of them
+   */
+  byCluster(
+    capability: Capability,
+    beats: (a: Spent, b: Spent) => boolean,
+  ): readonly (readonly PartSet[])[] | null {
+    const sets: (readonly PartSet[])[] = []
+    for (const places of clustersOf(capability.process.id, this.#placesOf(capability))) {
+      const key = clusterKey(places, capability)
+      const known = this.#sets.get(key) ?? this.#setsOf(capability, places, beats)
+      this.#sets.set(key, known)
+      if (known.length === 0) return null
+      sets.push(known)
+    }
+    return sets
+  }
+
+  /** @returns each set that none before it beats, the best last where the order is total */
+  #setsOf(
+    begun: Capability,
+    slots: readonly Slot[],
+    beats: (a: Spent, b: Spent) => boolean,
+  ): readonly PartSet[] {
+    const domains: (readonly Option[])[] = []
+    for (const slot of slots) {
+      const domain = this.#domain(slot, begun)
+      if (domain.length === 0) return []
+      domains.push(domain)
+    }
+    /** The least that the places from here on come to. */
+    const rest = domains.map((_, at) =>
+      domains.slice(at).reduce((sum, domain) => together(sum, leastOf(domain)), NOTHING_SPENT),
+    )
+    const sets: PartSet[] = []
+    const isHopeless = (spent: Spent, at: number): boolean => {
+      const least = together(spent, rest[at] ?? NOTHING_SPENT)
+      return sets.some((one) => beats(one.spent, least))
+    }
+    const fill = (capability: Capability, spent: Spent, items: PartSet['items'], at: number): void => {
+      const slot = slots[at]
+      if (slot === undefined) {
+        sets.push({ items, spent })
+        return
+      }
+      const ask = this.search.judge.at(slot, capability)
+      for (const { item, spent: own } of domains[at] ?? []) {
+        const taken = this.search.taken(together(spent, own), ask(item))
+        if (!taken || isHopeless(taken, at + 1)) continue
+        fill(capability.with(slot, item as never), taken, [...items, [slot, item]], at + 1)
+      }
+    }
+    fill(begun, NOTHING_SPENT, [], 0)
+    return sets
+  }
+}
+
+/** Below everything in a place: what each costs least by itself. */
+function leastOf(domain: readonly Option[]): Spent {
+  const all = domain.map(({ spent }) => spent)
+  return {
+    ...NOTHING_SPENT,
+    unpriced: Math.min(...all.map(({ unpriced }) => unpriced)),
+    toGet: Math.min(...all.map(({ toGet }) => toGet)),
+    isTight: all.every(({ isTight }) => isTight),
+  }
+}
