@@ -30,6 +30,8 @@ export const REQUIREMENT_KINDS = [
 export type RequirementKind = (typeof REQUIREMENT_KINDS)[number]
 
 export const MOST_WEIGHT = 10
+/** By which a weight is moved. */
+export const WEIGHT_STEP = 0.5
 
 export const requirementSchema = z.strictObject({
   what: z.enum(REQUIREMENT_KINDS).meta(field('What', { words: 'requirement' })),

@@ -5,7 +5,7 @@ import type { Requirement } from '../model/requirementSheet.ts'
 import { samplePowerSource } from '../testing/equipment.ts'
 import { demoShop } from '../testing/samples.ts'
 import { requirementsOf } from './derive.ts'
-import { partOf, rankSources } from './ranking.ts'
+import { partOf, rankSources, suggestedLimits } from './ranking.ts'
 import { readOf } from './requirementKinds.ts'
 import { type Ranked, turnsOf } from './turns.ts'
 
@@ -38,7 +38,7 @@ describe('simple additive weighting', () => {
     return way === 'less' ? Math.min(...column) : Math.max(...column)
   })
   const parts = matrix.map((row) =>
-    row.map((value, at) => partOf(better[at] ?? 'more', value, best[at] ?? 0)),
+    row.map((value, at) => partOf(better[at] ?? 'more', value, { good: best[at] ?? 0, worst: null })),
   )
 
   it('scales as the example prints it', () => {
@@ -80,6 +80,90 @@ describe('musts and wishes', () => {
     const [first, second] = rankSources([asked('weight', { amount: 15000 })], [light, heavy], ground)
     expect(first).toMatchObject({ sourceId: 'light', score: 1 })
     expect(second?.score).toBeCloseTo(0.5)
+  })
+
+  // Common practice, no source: straight between two limits, as in any scoring model; half way scores half.
+  it('scores straight between the worst that is acceptable and what is good enough', () => {
+    const between = { good: 10, worst: 30 }
+    expect([30, 20, 10, 5, 40].map((kg) => partOf('less', kg, between))).toEqual([0, 0.5, 1, 1, 0])
+    expect([100, 150, 200, 250, 50].map((a) => partOf('more', a, { good: 200, worst: 100 }))).toEqual([
+      0, 0.5, 1, 1, 0,
+    ])
+    expect([9, 10, 11].map((kg) => partOf('less', kg, { good: 10, worst: 10 }))).toEqual([1, 1, 0])
+    // The best is 10, and nothing above 8 is acceptable.
+    expect([7, 8, 10, 12].map((kg) => partOf('less', kg, { good: 10, worst: 8 }))).toEqual([1, 1, 0, 0])
+    const [first, second] = rankSources(
+      [asked('weight', { amount: 9000, worst: 51000 })],
+      [light, heavy],
+      ground,
+    )
+    expect([first?.score, second?.score]).toEqual([1, 0.5])
+  })
+
+  it('suggests limits of the machines that have every must, and of no other', () => {
+    const out = samplePowerSource({ id: 'out', massG: 1000, price: 9000 })
+    const wishes = [asked('price', { must: true, amount: 5000 }), asked('weight'), asked('runs-here')]
+    expect(suggestedLimits(wishes, [light, heavy, out], ground)).toEqual([
+      null,
+      { good: 9000, worst: 30000 },
+      null,
+    ])
+    expect(suggestedLimits(wishes, [light, out], ground)).toEqual([null, null, null])
+  })
+
+  it('ranks as a plain recomputation does, whatever machines that are out stand beside', () => {
+    const machine = fc.record({
+      massG: fc.option(fc.integer({ min: 1, max: 40 })),
+      noiseDb: fc.option(fc.integer({ min: 40, max: 80 })),
+      price: fc.integer({ min: 100, max: 5000 }),
+    })
+    const wish = fc.record({
+      weight: fc.integer({ min: 1, max: 10 }),
+      worst: fc.option(fc.integer({ min: 81, max: 99 })),
+    })
+    fc.assert(
+      fc.property(
+        fc.array(machine, { minLength: 1, maxLength: 6 }),
+        fc.tuple(wish, wish, wish),
+        fc.integer({ min: 100, max: 5000 }),
+        (all, [mass, noise, price], limit) => {
+          const sources = all.map((one, n) => samplePowerSource({ ...one, id: `m${n}` }))
+          const wishes = [
+            asked('weight', mass),
+            asked('noise', noise),
+            asked('price', { weight: price.weight, must: true, amount: limit }),
+          ]
+          const within = all.filter((one) => one.price <= limit)
+          const ranked = rankSources(wishes, sources, ground)
+          const isInOf = new Map(ranked.map(({ sourceId, isIn }) => [sourceId, isIn]))
+          all.forEach((one, n) => expect(isInOf.get(`m${n}`)).toBe(one.price <= limit))
+          // By hand: the best of those that are in over the figure, or straight down to the worst.
+          const score = (one: (typeof all)[number]): number => {
+            const part = (key: 'massG' | 'noiseDb', worst: number | null): number => {
+              const value = one[key]
+              const best = Math.min(...within.flatMap((other) => other[key] ?? []))
+              if (value === null) return 0
+              return worst === null
+                ? Math.min(1, best / value)
+                : Math.max(0, Math.min(1, (worst - value) / (worst - best)))
+            }
+            const sum = mass.weight * part('massG', mass.worst) + noise.weight * part('noiseDb', noise.worst)
+            return sum / (mass.weight + noise.weight)
+          }
+          for (const { sourceId, isIn, score: found } of ranked) {
+            const one = all[Number(sourceId.slice(1))]
+            if (isIn && one) expect(found).toBeCloseTo(score(one), 9)
+          }
+          // Those that are out, taken away, move nothing.
+          const alone = rankSources(
+            wishes,
+            sources.filter((one) => (one.price ?? 0) <= limit),
+            ground,
+          )
+          expect(alone).toEqual(ranked.filter(({ isIn }) => isIn))
+        },
+      ),
+    )
   })
 
   // IEC 60974-1: I²·X is constant beyond the rated points; 60 % at 200 A is 100 % at 155 A.
@@ -129,60 +213,68 @@ describe('how sure a ranking is', () => {
     score: null,
   })
 
-  it('names the weight at which another comes first', () => {
-    // 5·1 + 5·0.2 = 6 leads 5·0.4 + 5·0.6 = 5. With the second weight at 7.5: 6.5 each.
-    const turns = turnsOf([asked('price'), asked('weight')], [ranked('a', 1, 0.2), ranked('b', 0.4, 0.6)], 10)
-    expect(turns).toEqual([
-      { at: 0, weight: expect.closeTo(10 / 3) as number, sourceId: 'b' },
-      { at: 1, weight: expect.closeTo(12.5 - 5) as number, sourceId: 'b' },
+  const wishes = [asked('price'), asked('weight')]
+  const turnsBy = (of: readonly Ranked[], most = 10) => turnsOf(wishes, of, most, 0.5)
+
+  it('names the next step of a weight at which another leads', () => {
+    // 5·1 + 5·0.2 = 6 leads 5·0.4 + 5·0.6 = 5. The first weight is level at 3.33, the second at 7.5: half a step on.
+    expect(turnsBy([ranked('a', 1, 0.2), ranked('b', 0.4, 0.6)])).toEqual([
+      { at: 0, weight: 3, sourceId: 'b' },
+      { at: 1, weight: 8, sourceId: 'b' },
     ])
   })
 
   it('names no weight below nothing, and none above the most', () => {
-    // 5·0.6 + 5·0.9 leads 5·0.9 + 5·0.2 by 2. Only at a first weight of 11.7, or a second of 2.1, are they equal.
+    // 5·0.6 + 5·0.9 leads 5·0.9 + 5·0.2 by 2. Only at a first weight of 11.7, or a second of 2.1, are they level.
     const two = [ranked('a', 0.6, 0.9), ranked('b', 0.9, 0.2)]
-    const wishes = [asked('price'), asked('weight')]
-    expect(turnsOf(wishes, two, 10).map(({ at }) => at)).toEqual([1])
-    expect(turnsOf(wishes, two, 12).map(({ at }) => at)).toEqual([0, 1])
+    expect(turnsBy(two).map(({ at, weight }) => [at, weight])).toEqual([[1, 2]])
+    expect(turnsBy(two, 12).map(({ at, weight }) => [at, weight])).toEqual([
+      [0, 12],
+      [1, 2],
+    ])
     // What is better in both is overtaken at no weight from nothing on.
-    expect(turnsOf(wishes, [ranked('a', 0.9, 0.9), ranked('b', 0.2, 0.4)], 10)).toEqual([])
+    expect(turnsBy([ranked('a', 0.9, 0.9), ranked('b', 0.2, 0.4)])).toEqual([])
   })
 
-  it('is right about it: just beyond the turn another leads, just before it none does', () => {
+  it('names none where two are only level, and none from a weight to itself', () => {
+    expect(turnsBy([ranked('a', 0.5, 0.5), ranked('b', 0.5, 0.5)])).toEqual([])
+    // Level now: the next step either way decides.
+    expect(turnsBy([ranked('a', 1, 0), ranked('b', 0, 1)])).toEqual([
+      { at: 0, weight: 4.5, sourceId: 'b' },
+      { at: 1, weight: 5.5, sourceId: 'b' },
+    ])
+  })
+
+  it('is right about it: at the step the machine leads alone, and at no step nearer does another', () => {
     const part = fc.integer({ min: 0, max: 20 }).map((n) => n / 20)
     const machines = fc.array(fc.tuple(part, part, part), { minLength: 2, maxLength: 5 })
-    const weights = fc.tuple(...[1, 2, 3].map(() => fc.integer({ min: 1, max: 9 })))
-    const score = (parts: readonly number[], by: readonly number[]) =>
-      parts.reduce((sum, one, at) => sum + one * (by[at] ?? 0), 0)
+    const weights = fc.tuple(...[1, 2, 3].map(() => fc.integer({ min: 0, max: 20 }).map((n) => n / 2)))
     fc.assert(
       fc.property(machines, weights, (all, by) => {
         const requirements = by.map((weight) => asked('price', { weight }))
-        const sorted = all
-          .map((parts, n) => ranked(`m${n}`, ...parts))
-          .sort(
-            (a, b) =>
-              score(
-                b.met.map((m) => m.part ?? 0),
-                by,
-              ) -
-              score(
-                a.met.map((m) => m.part ?? 0),
-                by,
-              ),
+        const scores = (moved: number, to: number) =>
+          all.map((parts) =>
+            parts.reduce((sum, one, at) => sum + one * ((at === moved ? to : by[at]) ?? 0), 0),
           )
-        const leader = sorted[0]
-        if (!leader) return
-        for (const { at, weight, sourceId } of turnsOf(requirements, sorted, 10)) {
-          const way = weight > (by[at] ?? 0) ? 1e-6 : -1e-6
-          const scoreOf = (one: Ranked | undefined, moved: number) =>
-            score(
-              one?.met.map((m) => m.part ?? 0) ?? [],
-              by.map((own, index) => (index === at ? moved : own)),
-            )
-          const other = sorted.find((one) => one.sourceId === sourceId)
-          expect(scoreOf(other, weight + way)).toBeGreaterThan(scoreOf(leader, weight + way))
-          for (const one of sorted)
-            expect(scoreOf(one, weight - way)).toBeLessThanOrEqual(scoreOf(leader, weight - way) + 1e-9)
+        const now = scores(-1, 0)
+        const order = all.map((_, n) => n).sort((a, b) => (now[b] ?? 0) - (now[a] ?? 0))
+        const sorted = order.map((n) => ranked(`${n}`, ...(all[n] ?? [])))
+        const leads = (moved: number, to: number): number | null => {
+          const found = scores(moved, to)
+          const best = Math.max(...found)
+          const first = found.flatMap((one, n) => (one > best - 1e-9 ? [n] : []))
+          return first.length === 1 ? (first[0] ?? null) : null
+        }
+        const turns = turnsOf(requirements, sorted, 10, 0.5)
+        for (const at of [0, 1, 2]) {
+          const turn = turns.find((one) => one.at === at)
+          const reach = turn ? Math.abs(turn.weight - (by[at] ?? 0)) : Infinity
+          if (turn) expect(leads(at, turn.weight)).toBe(Number(turn.sourceId))
+          for (let to = 0; to <= 10; to += 0.5) {
+            const other = leads(at, to)
+            if (Math.abs(to - (by[at] ?? 0)) < reach - 1e-9 && to !== by[at])
+              expect(other === null || other === order[0]).toBe(true)
+          }
         }
       }),
     )

@@ -43,40 +43,52 @@ export function scoreOf(requirements: readonly Weighed[], met: readonly Met[]): 
 export interface Turn {
   /** Which of the requirements. */
   readonly at: number
-  /** The weight at which the two are equal, from 0 on; beyond it the other leads. */
+  /** The nearest step of its weight at which the other leads, ahead of all. */
   readonly weight: number
   readonly sourceId: string
 }
 
+/** Nearer than this two machines are level. */
+const LEVEL = 1e-9
+
 /**
  * @param ranked as `rankSources` gives it
  * @param most that a weight may be
- * @returns for each wish the nearest weight at which another comes first; nothing where none does within the limits
+ * @param step by which a weight is moved
+ * @returns for each wish the nearest step at which another comes first; nothing where none does within the limits, or
+ *   where it would only be level
  */
 export function turnsOf(
   requirements: readonly Weighed[],
   ranked: readonly Ranked[],
   most: number,
+  step: number,
 ): readonly Turn[] {
-  const [leader, ...rest] = ranked.filter(({ isIn }) => isIn)
+  const all = ranked.filter(({ isIn }) => isIn)
+  const [leader] = all
   if (!leader) return []
-  const lead = (other: Ranked): number =>
+  const sumOf = ({ met }: Ranked, moved: number, to: number): number =>
     requirements.reduce(
-      (sum, { must, weight }, at) =>
-        must ? sum : sum + weight * ((leader.met[at]?.part ?? 0) - (other.met[at]?.part ?? 0)),
+      (sum, { must, weight }, at) => (must ? sum : sum + (at === moved ? to : weight) * (met[at]?.part ?? 0)),
       0,
     )
+  /** Who leads alone; null where two are level. */
+  const leadsAt = (at: number, weight: number): Ranked | null => {
+    const sums = all.map((one) => sumOf(one, at, weight))
+    const best = Math.max(...sums)
+    const first = all.filter((_, index) => (sums[index] ?? 0) >= best - LEVEL)
+    return first.length === 1 ? (first[0] ?? null) : null
+  }
+  const steps = Array.from({ length: Math.floor(most / step) + 1 }, (_, index) => index * step)
   return requirements.flatMap(({ must, weight }, at): readonly Turn[] => {
     if (must) return []
-    let nearest: Turn | null = null
-    for (const other of rest) {
-      const differs = (leader.met[at]?.part ?? 0) - (other.met[at]?.part ?? 0)
-      if (Math.abs(differs) < 1e-9) continue
-      const turn = weight - lead(other) / differs
-      if (turn < 0 || turn > most) continue
-      if (!nearest || Math.abs(turn - weight) < Math.abs(nearest.weight - weight))
-        nearest = { at, weight: turn, sourceId: other.sourceId }
+    const nearest = steps
+      .filter((one) => one !== weight)
+      .sort((a, b) => Math.abs(a - weight) - Math.abs(b - weight))
+    for (const one of nearest) {
+      const first = leadsAt(at, one)
+      if (first && first !== leader) return [{ at, weight: one, sourceId: first.sourceId }]
     }
-    return nearest ? [nearest] : []
+    return []
   })
 }

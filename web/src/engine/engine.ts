@@ -29,6 +29,7 @@ import {
   type MappedColumn,
   planJob,
   type Ranked,
+  type Limits,
   type Requirement,
   type SetUpsProposed,
   type RowRead,
@@ -452,5 +453,13 @@ export class Engine {
     sourceIds: readonly string[],
   ): Promise<readonly Ranked[]> {
     return (await seldom()).ranked(this.#snapshot, requirements, sourceIds)
+  }
+
+  /** @returns by requirement the limits between which a wish may be scored; null where there are none */
+  async limits(
+    requirements: readonly Requirement[],
+    sourceIds: readonly string[],
+  ): Promise<readonly (Limits | null)[]> {
+    return (await seldom()).limits(this.#snapshot, requirements, sourceIds)
   }
 }

@@ -5,6 +5,7 @@ import {
   type FitInput,
   fitJob,
   type Held,
+  type Limits,
   heldAgainst,
   type PlateColumnMeaning,
   plateMeaning,
@@ -25,6 +26,7 @@ import {
   requirementsOf,
   type SetUpsProposed,
   speechOf,
+  suggestedLimits,
   type Taken,
   takenOf,
 } from '@brannik/core'
@@ -69,6 +71,16 @@ export function ranked(
   const wanted = new Set(sourceIds)
   const sources = shelf.powerSources.filter(({ id }) => wanted.has(id))
   return shelf.shop ? rankSources(asked, sources, { shop: shelf.shop, shelf }) : []
+}
+
+export function limits(
+  shelf: Snapshot,
+  asked: readonly Requirement[],
+  sourceIds: readonly string[],
+): readonly (Limits | null)[] {
+  const wanted = new Set(sourceIds)
+  const sources = shelf.powerSources.filter(({ id }) => wanted.has(id))
+  return shelf.shop ? suggestedLimits(asked, sources, { shop: shelf.shop, shelf }) : []
 }
 
 /** Who is likely to weld at the same time. */

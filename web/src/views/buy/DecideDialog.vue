@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { Could, Decision, Job, SetUp } from '@brannik/core'
+import type { Decision, Job, Made, SetUp } from '@brannik/core'
 import { nextTick, ref, watch } from 'vue'
 import { useRouter } from 'vue-router'
 import SheetDialog from '../../components/SheetDialog.vue'
@@ -23,7 +23,7 @@ const {
   purchases: Decision['purchases']
   kit?: Decision['kit']
   /** A set-up that is not written down yet, by its id. */
-  madeOf?: (setUpId: string) => Could | null
+  madeOf?: (setUpId: string) => Made | null
 }>()
 
 const workspace = useWorkspace()

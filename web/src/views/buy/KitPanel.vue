@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { assumptionsOf, capital, type Job, type Kit, sentenceOf, titleOf } from '@brannik/core'
+import { assumptionsOf, type Job, neededBy, sentenceOf, titleOf } from '@brannik/core'
 import { watchDebounced } from '@vueuse/core'
 import { computed, ref } from 'vue'
 import FrontierChart from '../../charts/FrontierChart.vue'
@@ -10,6 +10,16 @@ import { useNotice } from '../../stores/notice.ts'
 import { usePrint } from '../../stores/usePrint.ts'
 import { useWorkspace } from '../../stores/workspace.ts'
 import DecideDialog from './DecideDialog.vue'
+import {
+  headlineOf,
+  type KitNames,
+  listed,
+  nextWords,
+  oneMoreWords,
+  proofWords,
+  withoutJobWords,
+  worthWords,
+} from './kitWords.ts'
 import { useCould } from './useCould.ts'
 import { useKit } from './useKit.ts'
 
@@ -19,7 +29,7 @@ const notice = useNotice()
 const { take: takeCould } = useCould()
 const money = useMoney()
 const { print, number } = usePrint()
-const { ground, study, progress, state, failure, seek, stop } = useKit()
+const { ground, made, deciding: decidingPrices, study, progress, state, failure, seek, stop } = useKit()
 
 /** After which the best so far is taken; the solver says then how much better could exist. */
 const SECONDS = 60
@@ -54,45 +64,38 @@ watchDebounced(
 const best = computed(() => study.value.best ?? null)
 const jobName = (id: string): string => workspace.get('jobs', id)?.name ?? id
 const setUpName = (id: string): string =>
-  workspace.get('set-ups', id)?.name ?? ground.value?.made.get(id)?.setUp.name ?? id
+  workspace.get('set-ups', id)?.name ?? made.value.get(id)?.setUp.name ?? id
 const itemName = (key: string): string =>
   ground.value?.problem.items.find((item) => item.key === key)?.name ?? key
 const runsOf = (id: string): number => ground.value?.problem.jobs.find((job) => job.id === id)?.runs ?? 1
-const list = (names: readonly string[]): string => names.join(', ')
 const cents = (amount: number): string => money(Math.round(amount * CENTS) / CENTS)
 const whole = (amount: number): string => money(Math.round(amount))
 
+const names: KitNames = {
+  item: itemName,
+  job: jobName,
+  money: whole,
+  percent: (share) => print(share, '%'),
+}
 const headline = computed(() => {
-  if (!best.value) return state.value === 'seeking' ? 'Seeking the cheapest kit…' : 'No kit is found'
-  const named = buys.value.filter(({ isSmall }) => !isSmall).map(({ name }) => name)
-  const small = buys.value.length - named.length
-  const smallText = small === 0 ? [] : [small === 1 ? 'a small part' : `${small} small parts`]
-  const rented = [...new Set(best.value.does.flatMap(({ way }) => way.rents ?? []))]
-  const parts = [
-    buys.value.length > 0 ? `buy ${list([...named, ...smallText])}` : '',
-    rented.length > 0 ? `rent ${list(rented.map(itemName))}` : '',
-  ].filter((part) => part !== '')
-  const text = parts.length === 0 ? 'buy nothing: what you have does it' : parts.join(', ')
-  return capital(text)
+  if (!best.value)
+    return state.value === 'seeking' ? 'Searching for the cheapest purchase…' : 'No purchase plan found'
+  const large = buys.value.filter(({ isSmall }) => !isSmall).map(({ name }) => name)
+  return headlineOf(best.value, large, buys.value.length - large.length, names)
 })
-const looked = computed(() => ground.value?.setUps.length ?? 0)
 const proofText = computed(() => {
   const { proof } = study.value
-  if (!best.value || !proof) return ''
-  if (proof.isProven)
-    return `Proven: nothing cheaper exists under these figures, among ${looked.value} set-ups that could be.`
-  return `Not proven: at most ${print(proof.gap * 100, '%')} better could exist.`
+  return best.value && proof && ground.value ? proofWords(proof, ground.value, names) : ''
 })
 const progressText = computed(() => {
   const now = progress.value
   if (state.value !== 'seeking') return ''
-  if (!ground.value) return 'Looking at every set-up that could be…'
-  if (!now) return 'The solver begins…'
-  const found = now.best === null ? 'none found yet' : `best ${whole(now.best)}`
-  const gap = now.gap === null ? '' : `, at most ${print(now.gap * 100, '%')} better could exist`
-  return study.value.proof
-    ? 'The kit stands; what each purchase and each job is worth is being worked out…'
-    : `${found}, nothing below ${whole(now.bound)}${gap}`
+  if (!ground.value) return 'Checking every set-up…'
+  if (study.value.proof) return 'Calculating what each purchase and each job is worth…'
+  if (!now) return 'Starting the solver…'
+  const found = now.best === null ? 'No plan yet' : `Best so far ${whole(now.best)}`
+  const gap = now.gap === null ? '' : `; at most ${print(now.gap * 100, '%')} less could be possible`
+  return `${found}${gap}…`
 })
 
 const rows = computed(() =>
@@ -104,7 +107,10 @@ const rows = computed(() =>
     runs: runsOf(jobId),
     each: way.costPerRun,
     all: runsOf(jobId) * way.costPerRun,
-    needs: [...way.needs.map(itemName), ...(way.rents === null ? [] : [`${itemName(way.rents)}, rented`])],
+    needs: [
+      ...(best.value ? neededBy(way, best.value) : []).map(itemName),
+      ...(way.rents === null ? [] : [`${itemName(way.rents)}, rented`]),
+    ],
     worth: study.value.jobs?.find((one) => one.jobId === jobId) ?? null,
   })),
 )
@@ -116,12 +122,12 @@ const undoable = computed(() =>
       jobId,
       name,
       text: nearest
-        ? `nearest is ${setUpName(nearest.setUpId)}${
+        ? `Closest: ${setUpName(nearest.setUpId)}${
             nearest.limit
               ? `: ${titleOf(workspace.speech, nearest.limit)}, ${sentenceOf(workspace.speech, nearest.limit)}`
               : ''
           }`
-        : 'there is no set-up yet',
+        : 'There is no set-up yet.',
     })),
 )
 const CHEAP = 100
@@ -133,30 +139,21 @@ const buys = computed(() =>
       return {
         ...item,
         isSmall: item.price < CHEAP && item.slot !== 'circuit' && item.slot !== 'powerSource',
-        text: !worth
-          ? '…'
-          : worth.saves === null
-            ? `without it nothing does ${list(worth.undone.map(jobName))}`
-            : `without it the rest costs ${whole(worth.saves)} more`,
+        text: worth ? worthWords(worth, names) : '…',
+        priceText: item.listed === null ? `no price, counted as ${cents(item.price)}` : cents(item.price),
       }
     }),
 )
-const differs = (kit: Kit): string => {
-  const now = new Set(best.value?.buys.map(({ key }) => key) ?? [])
-  const then = new Set(kit.buys.map(({ key }) => key))
-  const more = kit.buys.filter(({ key }) => !now.has(key)).map(({ name }) => name)
-  const less = (best.value?.buys ?? []).filter(({ key }) => !then.has(key)).map(({ name }) => name)
-  return [more.length > 0 ? `with ${list(more)}` : '', less.length > 0 ? `without ${list(less)}` : '']
-    .filter((part) => part !== '')
-    .join(', ')
-}
-const changes = (buysMore: readonly string[], buysLess: readonly string[]): string =>
-  [
-    buysMore.length > 0 ? `buy ${list(buysMore.map(itemName))}` : '',
-    buysLess.length > 0 ? `not ${list(buysLess.map(itemName))}` : '',
-  ]
-    .filter((part) => part !== '')
-    .join(', ') || 'the same purchases'
+/** Jobs that might be taken on, and for which there is no way at all. */
+const othersUndoable = computed(() =>
+  (ground.value?.problem.undoable ?? []).filter(({ jobId }) => others.value.some(({ id }) => id === jobId)),
+)
+const tightText = computed(() => {
+  const count = rows.value.filter(({ verdict }) => verdict === 'tight').length
+  const jobsText = count === 1 ? 'a job that is tight' : `${count} jobs that are tight`
+  return best.value && best.value.tight > 0 ? `, ${whole(best.value.tight)} counted for ${jobsText}` : ''
+})
+const priceList = { wire: 'wires', gas: 'gases' } as const
 
 function setYears(value: number | null): void {
   const { shop } = workspace
@@ -167,25 +164,31 @@ function setYears(value: number | null): void {
 const setTimes = (job: Job, timesPerYear: number | null): void => {
   workspace.edit('jobs', job.id, { ...job, timesPerYear }, `times a year of ${job.name}`)
 }
+const setWorth = (job: Job, worthPerRun: number | null): void => {
+  workspace.edit('jobs', job.id, { ...job, worthPerRun }, `what ${job.name} brings in`)
+}
 const pick = (job: Job): void => {
   picks.value = { ...picks.value, [job.id]: !isIn(job) }
 }
-/** Writes down the set-ups of the kit that are not yet, and gives them to their jobs. */
+/** Saves the set-ups of the plan that are not written down yet, and gives them to their jobs. */
 function take(): void {
   for (const { jobId, way } of best.value?.does ?? []) {
-    const could = ground.value?.made.get(way.setUpId)
+    const could = made.value.get(way.setUpId)
     const setUpId = could ? takeCould(could) : way.setUpId
     const job = workspace.get('jobs', jobId)
     if (job && job.setUpId !== setUpId)
       workspace.edit('jobs', jobId, { ...job, setUpId }, `set-up of ${job.name}`)
   }
-  notice.show('Every job goes by the set-up of the kit', true)
+  notice.show('Each job has the set-up of the plan', true)
 }
 const deciding = ref(false)
 const toDecide = computed(() =>
   (best.value?.does ?? []).flatMap(({ jobId, way }) => {
     const job = workspace.get('jobs', jobId)
-    const setUp = ground.value?.setUps.find(({ id }) => id === way.setUpId)
+    const found = made.value.get(way.setUpId)
+    const setUp = found
+      ? { ...found.setUp, id: way.setUpId }
+      : ground.value?.setUps.find(({ id }) => id === way.setUpId)
     return job && setUp ? [{ job, setUp }] : []
   }),
 )
@@ -195,7 +198,10 @@ const toDecide = computed(() =>
   <div class="kit">
     <section class="sheet asked screen-only" aria-labelledby="kit-asked">
       <h2 id="kit-asked">Jobs, and how often a year</h2>
-      <ul>
+      <ul :class="{ worths: budget !== null }">
+        <li class="label heads" aria-hidden="true">
+          <span></span><span>A year</span><span v-if="budget !== null">Brings in</span>
+        </li>
         <li v-for="job in jobs" :key="job.id">
           <VCheckbox :label="job.name" :model-value="isIn(job)" @update:model-value="pick(job)" />
           <CountField
@@ -208,6 +214,18 @@ const toDecide = computed(() =>
             optional="once"
             :model-value="job.timesPerYear"
             @update:model-value="(value) => setTimes(job, value)"
+          />
+          <CountField
+            v-if="budget !== null"
+            class="times"
+            label=""
+            :name="`A run brings in, ${workspace.shop?.currency ?? ''}: ${job.name}`"
+            decimals
+            :least="0"
+            :most="1e9"
+            optional="–"
+            :model-value="job.worthPerRun"
+            @update:model-value="(value) => setWorth(job, value)"
           />
         </li>
       </ul>
@@ -230,18 +248,23 @@ const toDecide = computed(() =>
           optional="any sum"
         />
       </div>
-      <VCheckbox v-model="withTight" label="What is tight counts as done" />
+      <VCheckbox v-model="withTight" label="A tight set-up counts as done" />
+      <p v-if="budget !== null" class="label">
+        With a limit, the jobs that bring in most come first, then the least cost. A job without a figure
+        counts like the average of the others.
+      </p>
       <p class="label">
-        Labour {{ cents(assumed?.labourPerHour ?? 0) }} an hour, one change of set-up a run, filler and gas as
-        priced, without power and wear. What you own stays and costs nothing. Prices stand with the
-        <RouterLink :to="{ name: 'equipment' }">equipment</RouterLink>: things and circuits to buy, new, used
-        or by the day.
+        Labour is {{ cents(assumed?.labourPerHour ?? 0) }} an hour, rest included. A tight run counts
+        {{ print(assumed?.tightCostPct ?? 0, '%') }} more.
+        <RouterLink :to="{ name: 'shop' }">Change either under Shop.</RouterLink> Power and wear are not
+        included. What you own costs nothing. Prices come from
+        <RouterLink :to="{ name: 'equipment' }">Equipment</RouterLink>.
       </p>
     </section>
     <section class="sheet answer" aria-labelledby="kit-answer" :aria-busy="state === 'seeking'">
-      <p v-if="taken.length === 0" class="quiet">No job is chosen. Tick what the kit has to do.</p>
+      <p v-if="taken.length === 0" class="quiet">Tick the jobs that the plan must cover.</p>
       <template v-else>
-        <p v-if="failure" class="problem" role="alert">The kit cannot be worked out: {{ failure }}</p>
+        <p v-if="failure" class="problem" role="alert">The plan cannot be calculated: {{ failure }}</p>
         <header>
           <h2 id="kit-answer" class="headline">{{ headline }}</h2>
           <span class="end screen-only">
@@ -254,37 +277,43 @@ const toDecide = computed(() =>
         </header>
         <p v-if="best" class="sum">
           <strong>{{ whole(best.total) }}</strong> over {{ number(years) }} years:
-          {{ whole(best.purchases) }} for purchases, {{ whole(best.running) }} for {{ rows.length }}
-          {{ rows.length === 1 ? 'job' : 'jobs' }}
+          {{ whole(best.purchases) }} for purchases, {{ whole(best.running) }} to run {{ rows.length }}
+          {{ rows.length === 1 ? 'job' : 'jobs' }}{{ tightText }}
         </p>
         <p role="status" :class="study.proof?.isProven ? 'proven' : 'label'">
           {{ [proofText, progressText].filter((text) => text !== '').join(' ') }}
-          <template v-if="state === 'stopped'">Stopped: this is the best found until then.</template>
+          <template v-if="state === 'stopped'">Stopped: this is the best plan found so far.</template>
         </p>
         <p v-for="one in undoable" :key="one.jobId" class="problem">
-          Nothing here does
+          No equipment in your lists does
           <RouterLink :to="{ name: 'buy', params: { part: 'could' }, query: { job: one.jobId } }">{{
             one.name
-          }}</RouterLink>: {{ one.text }}
+          }}</RouterLink>. {{ one.text }}
         </p>
-        <p v-if="undone.length > 0" class="problem">
-          For this money {{ list(undone) }} {{ undone.length === 1 ? 'stays' : 'stay' }} undone
-        </p>
+        <p v-if="undone.length > 0" class="problem">Not done for this money: {{ listed(undone) }}</p>
         <p v-if="(ground?.problem.unpriced.length ?? 0) > 0" class="label">
-          Without a price, and so not looked at: {{ list(ground?.problem.unpriced ?? []) }}
+          Enter a price to compare {{ listed(ground?.problem.unpriced ?? []) }}.
+        </p>
+        <p v-for="one in decidingPrices" :key="`${one.slot} ${one.id}`" class="label">
+          The price of
+          <RouterLink :to="{ name: 'equipment', params: { list: priceList[one.slot], id: one.id } }">{{
+            one.name
+          }}</RouterLink>
+          is missing and decides how {{ jobName(one.jobId) }} is done. It counts at the upper end of what is
+          typical.
         </p>
         <table v-if="buys.length > 0" class="ruled">
           <thead>
             <tr>
               <th scope="col">To buy</th>
               <th scope="col" class="number">Price</th>
-              <th scope="col">What it is worth</th>
+              <th scope="col">Worth over {{ number(years) }} years</th>
             </tr>
           </thead>
           <tbody>
             <tr v-for="item in buys" :key="item.key">
               <th scope="row">{{ item.name }}</th>
-              <td class="number">{{ item.listed === null ? 'no price yet' : cents(item.price) }}</td>
+              <td class="number">{{ item.priceText }}</td>
               <td>{{ item.text }}</td>
             </tr>
           </tbody>
@@ -293,7 +322,7 @@ const toDecide = computed(() =>
           <thead>
             <tr>
               <th scope="col">Job</th>
-              <th scope="col">Is done by</th>
+              <th scope="col">Set-up</th>
               <th scope="col" class="number">A run</th>
               <th scope="col" class="number">Runs</th>
               <th scope="col" class="number">All</th>
@@ -307,42 +336,40 @@ const toDecide = computed(() =>
               </th>
               <td>
                 <span class="by"><VerdictMark :verdict="row.verdict" :word="false" /> {{ row.setUp }}</span>
-                <span v-if="row.needs.length > 0" class="label">with {{ list(row.needs) }}</span>
+                <span v-if="row.needs.length > 0" class="label">needs {{ listed(row.needs) }}</span>
               </td>
               <td class="number">{{ cents(row.each) }}</td>
               <td class="number">{{ number(row.runs, 2) }}</td>
               <td class="number">{{ whole(row.all) }}</td>
               <td>
-                <template v-if="row.worth"
-                  >{{ whole(row.worth.costs) }} less,
-                  {{ changes(row.worth.buysLess, row.worth.buysMore) }}</template
-                >
-                <template v-else>…</template>
+                {{ row.worth ? withoutJobWords(row.worth, names) : '…' }}
               </td>
             </tr>
           </tbody>
         </table>
         <div class="more">
           <section v-if="(study.next?.length ?? 0) > 0">
-            <h2>The next best</h2>
+            <h2>Next best</h2>
             <ol>
               <li v-for="(kit, index) in study.next" :key="index">
                 <strong>{{ whole(kit.total) }}</strong>, {{ whole(kit.total - (best?.total ?? 0)) }} more:
-                {{ differs(kit) }}
+                {{ best ? nextWords(kit, best, names) : '' }}
               </li>
             </ol>
           </section>
-          <section v-if="(study.others?.length ?? 0) > 0">
+          <section v-if="(study.others?.length ?? 0) + othersUndoable.length > 0">
             <h2>One job more</h2>
             <ul>
               <li v-for="one in study.others" :key="one.jobId">
-                <strong>{{ jobName(one.jobId) }}</strong> would cost {{ whole(one.costs) }}:
-                {{ changes(one.buysMore, one.buysLess) }}
+                <strong>{{ jobName(one.jobId) }}</strong> {{ oneMoreWords(one, names) }}
+              </li>
+              <li v-for="one in othersUndoable" :key="one.jobId">
+                <strong>{{ one.name }}</strong> cannot be done with anything in your lists
               </li>
             </ul>
           </section>
           <section v-if="(study.frontier?.length ?? 0) > 1">
-            <h2>Jobs done for what is spent on purchases</h2>
+            <h2>Jobs done by purchase cost</h2>
             <FrontierChart
               :points="study.frontier ?? []"
               :all="taken.length"
@@ -352,9 +379,8 @@ const toDecide = computed(() =>
           </section>
         </div>
         <p class="label caution">
-          An estimate to decide by, no approval: the data plate, the local electrical code and a licensed
-          electrician decide what may be connected; structural and code-bound welds want a qualified
-          procedure.
+          Plan only, not approval. The data plate, the local electrical code and a licensed electrician decide
+          what may be connected. Structural and code-bound welds need a qualified procedure.
         </p>
       </template>
     </section>
@@ -364,7 +390,7 @@ const toDecide = computed(() =>
       :choices="toDecide"
       :purchases="best.buys.map(({ name, price }) => ({ name, price }))"
       :kit="{ totalCost: best.total, horizonYears: years, proof: proofText }"
-      :made-of="(id) => ground?.made.get(id) ?? null"
+      :made-of="(id) => made.get(id) ?? null"
     />
   </div>
 </template>
@@ -387,6 +413,9 @@ const toDecide = computed(() =>
   display: grid;
   gap: 8px;
   grid-template-columns: minmax(0, 1fr) 84px;
+}
+.asked .worths li {
+  grid-template-columns: minmax(0, 1fr) 72px 84px;
 }
 .bounds {
   display: grid;

@@ -1,5 +1,12 @@
 <script setup lang="ts">
-import { MOST_WEIGHT, PROCESS_IDS, PROCESSES, type Requirement, REQUIREMENT_WORDS } from '@brannik/core'
+import {
+  MOST_WEIGHT,
+  PROCESS_IDS,
+  PROCESSES,
+  type Requirement,
+  REQUIREMENT_WORDS,
+  WEIGHT_STEP,
+} from '@brannik/core'
 import { computed } from 'vue'
 import CountField from '../../components/CountField.vue'
 import PickField from '../../components/PickField.vue'
@@ -30,10 +37,16 @@ const unit = computed(() =>
   requirement.what === 'price' ? (workspace.shop?.currency ?? '') : words.value.unit,
 )
 const amountName = computed(() => `${words.value.title}, line ${name}`)
-const bound = computed(() =>
-  words.value.better === 'there' ? '' : words.value.better === 'more' ? 'at least' : 'at most',
-)
+const bound = computed(() => {
+  if (words.value.better === 'there') return ''
+  if (!requirement.must) return 'good enough'
+  return words.value.better === 'more' ? 'at least' : 'at most'
+})
 const setAmount = (amount: number | null): void => emit('put', { amount }, 'amount')
+const setWorst = (worst: number | null): void => emit('put', { worst }, 'worst acceptable')
+/** A wish that is measured is scored between what is good enough and the worst that is acceptable. */
+const hasLimits = computed(() => !requirement.must && words.value.better !== 'there')
+const worstName = computed(() => `Worst acceptable ${words.value.title}, line ${name}`)
 const MOST_AMOUNT = 1e6
 const MOST_A = 3000
 </script>
@@ -81,6 +94,32 @@ const MOST_A = 3000
         />
       </template>
       <span v-if="words.asks !== 'nothing' && !quantity" class="label">{{ unit }}</span>
+      <template v-if="hasLimits">
+        <span class="label">worst acceptable</span>
+        <QuantityField
+          v-if="quantity"
+          class="amount"
+          label=""
+          :name="worstName"
+          :kind="quantity"
+          optional="none set"
+          :model-value="requirement.worst"
+          @update:model-value="setWorst"
+        />
+        <CountField
+          v-else
+          class="amount"
+          label=""
+          :name="worstName"
+          decimals
+          :least="0"
+          :most="MOST_AMOUNT"
+          :unit="unit"
+          optional="none set"
+          :model-value="requirement.worst"
+          @update:model-value="setWorst"
+        />
+      </template>
       <template v-if="words.asks === 'amount-at-current'">
         <span class="label">at</span>
         <CountField
@@ -112,7 +151,7 @@ const MOST_A = 3000
       :aria-label="`How much ${words.title} counts, line ${name}`"
       :min="0"
       :max="MOST_WEIGHT"
-      :step="0.5"
+      :step="WEIGHT_STEP"
       hide-details
       density="compact"
       :model-value="requirement.weight"

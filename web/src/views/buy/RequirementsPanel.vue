@@ -2,6 +2,7 @@
 import {
   lackingOf,
   type Met,
+  isSameJson,
   MOST_WEIGHT,
   PROCESSES,
   type Ranked,
@@ -12,6 +13,7 @@ import {
   type RequirementSheet,
   scoreOf,
   turnsOf,
+  WEIGHT_STEP,
 } from '@brannik/core'
 import { watchDebounced } from '@vueuse/core'
 import { computed, ref } from 'vue'
@@ -94,7 +96,7 @@ async function derive(): Promise<void> {
       .filter((one) => one.because !== null || !byHand.some(({ what }) => what === one.what))
       .map((one) => {
         const before = derived.find(({ what, process }) => what === one.what && process === one.process)
-        return before ? { ...one, must: before.must, weight: before.weight } : one
+        return before ? { ...one, must: before.must, weight: before.weight, worst: before.worst } : one
       })
     change({ requirements: [...kept, ...byHand] }, 'requirements')
     notice.show(`${kept.length} requirements are taken from ${planned.value.length} jobs`, true)
@@ -119,7 +121,16 @@ function addKind(id: string | null): void {
   const what = id as RequirementKind | null
   if (!what) return
   const process = REQUIREMENT_WORDS[what].process === 'must' ? ('gmaw-short' as const) : null
-  const made: Requirement = { what, process, amount: null, atA: null, must: false, weight: 5, because: null }
+  const made: Requirement = {
+    what,
+    process,
+    amount: null,
+    worst: null,
+    atA: null,
+    must: false,
+    weight: 5,
+    because: null,
+  }
   change({ requirements: [...requirements.value, made] }, 'requirements')
 }
 
@@ -134,6 +145,31 @@ const { answer: ranked, failure } = useAnswer<'ranked'>(
     sheet.value ? ['ranked', asked.value, sources.value.map(({ id }) => id)] : null,
   ),
 )
+const limitProblem = ref('')
+/** Writes the best and the worst of the machines that have every must where the owner has set none. */
+async function suggestLimits(): Promise<void> {
+  limitProblem.value = ''
+  try {
+    const limits = await engine.ask(
+      workspace.snapshot,
+      'limits',
+      requirements.value,
+      sources.value.map(({ id }) => id),
+    )
+    const next = requirements.value.map((one, at) => {
+      const found = limits[at]
+      return found ? { ...one, amount: one.amount ?? found.good, worst: one.worst ?? found.worst } : one
+    })
+    if (next.every((one, at) => isSameJson(one, requirements.value[at]))) {
+      limitProblem.value = 'There is no limit to suggest: the machines that have every must differ in no figure.'
+      return
+    }
+    change({ requirements: next }, 'limits')
+    notice.show('Limits are set. Check them against what you need.', true)
+  } catch (error) {
+    limitProblem.value = reasonOf(error)
+  }
+}
 const sourceName = (id: string): string => workspace.get('power-sources', id)?.name ?? id
 const jobName = (id: string): string => workspace.get('jobs', id)?.name ?? id
 const ranking = computed((): readonly Ranked[] => {
@@ -178,7 +214,7 @@ const arithmetic = ({ met }: Ranked): string => {
   return terms.length === 0 ? '' : `(${terms.join(' + ')}) / ${number(all, 1)}`
 }
 const turns = computed(() =>
-  turnsOf(requirements.value, ranking.value, MOST_WEIGHT).map(({ at, weight, sourceId }) => {
+  turnsOf(requirements.value, ranking.value, MOST_WEIGHT, WEIGHT_STEP).map(({ at, weight, sourceId }) => {
     const one = requirements.value[at]
     return {
       key: `${at}`,
@@ -288,7 +324,7 @@ const costs = computed(() =>
       <p v-if="failure" class="problem" role="alert">The ranking cannot be worked out: {{ failure }}</p>
       <div class="schools">
         <section>
-          <h3>All that must be, then the weighted sum</h3>
+          <h3>Every must, then the weighted sum</h3>
           <ol>
             <li v-for="one in ranking" :key="one.sourceId" :class="{ out: !one.isIn }">
               <span class="line">
@@ -330,19 +366,24 @@ const costs = computed(() =>
       <section v-if="ranking.some(({ isIn }) => isIn)" class="sure">
         <h3>How sure is the ranking?</h3>
         <p v-if="turns.length === 0" class="quiet">
-          No one weight, moved anywhere from 0 to 10, puts another first.
+          No single weight from 0 to 10 puts another machine first.
         </p>
         <ul>
           <li v-for="turn in turns" :key="turn.key">
-            <strong>{{ turn.title }}</strong> from {{ turn.from }} to {{ turn.to }}: then
-            {{ turn.name }} comes first
+            <strong>{{ turn.title }}</strong>: at {{ turn.to }} instead of {{ turn.from }}, {{ turn.name }}
+            leads
           </li>
         </ul>
       </section>
       <p class="label">
-        A wish counts by how near a machine comes to the best of those compared, or to the amount that is
-        written. What nobody has written down counts nothing, and no must takes it for met.
+        A wish scores 1 at good enough and 0 at the worst acceptable. Without a worst, it scores by the share
+        of good enough; without either, of the best machine that has every must. A figure that is not recorded
+        scores 0, and fails a must.
       </p>
+      <p v-if="limitProblem" class="problem" role="alert">{{ limitProblem }}</p>
+      <button v-if="sources.length > 1" class="plain-button screen-only limits" @click="suggestLimits">
+        Suggest limits
+      </button>
     </section>
   </div>
 </template>

@@ -1,53 +1,83 @@
 /** Seeks kits in a thread of its own: the solver holds its thread until it is done, and is stopped with it. */
-import { cheapestKit, everySetUpFor, kitProblemOf, type Job, solveWith, studyKit } from '@brannik/core'
+import {
+  cheapestKit,
+  decidingPrices,
+  type Job,
+  type KitProblem,
+  kitProblemOf,
+  type KitQuestion as Question,
+  madeOf,
+  type Shelf,
+  solveWith,
+  type Solve,
+  studyKit,
+} from '@brannik/core'
 import highsLoader from 'highs'
 import runtime from 'highs/runtime?url'
 import type { KitQuestion, KitTold, OwningQuestion } from './kitMessages.ts'
 
-/** More set-ups than this for one job are hardly ever worth a look: those that cost least to get come first. */
-const MOST_SET_UPS = 60
-
 const say = (told: KitTold): void => {
   postMessage(told)
 }
+
+/** What is on the shelf of which combinations are looked at: what is counted in stock is not. */
+const countOf = ({ stock: _stock, ...lists }: Shelf): number =>
+  Object.values(lists).reduce((sum, list: readonly unknown[]) => sum + list.length, 0)
+
+const solver = async (seconds: number): Promise<Solve> =>
+  solveWith(await highsLoader({ locateFile: () => runtime }), seconds)
+
+/** With some of its jobs alone. */
+const only = (problem: KitProblem, ids: ReadonlySet<string>): KitProblem => ({
+  ...problem,
+  jobs: problem.jobs.filter(({ id }) => ids.has(id)),
+  undoable: problem.undoable.filter(({ jobId }) => ids.has(jobId)),
+})
 
 async function seek({ snapshot, jobIds, otherIds, budget, withTight, seconds }: KitQuestion): Promise<void> {
   const { shop, setUps, jobs, ...lists } = snapshot
   if (!shop) return
   const named = (ids: readonly string[]): readonly Job[] =>
     ids.flatMap((id) => jobs.find((job) => job.id === id) ?? [])
-  const all = [...named(jobIds), ...named(otherIds)]
-  const every = everySetUpFor(shop, lists, setUps, all, MOST_SET_UPS)
-  const whole = kitProblemOf(
+  const question: Question = {
     shop,
-    every.shelf,
-    all,
-    every.setUps,
-    (verdict) => verdict === 'fits' || (withTight && verdict === 'tight'),
-  )
-  const others = new Set(otherIds)
-  const problem = {
-    ...whole,
-    jobs: whole.jobs.filter(({ id }) => !others.has(id)),
-    undoable: whole.undoable.filter(({ jobId }) => !others.has(jobId)),
+    shelf: lists,
+    setUps,
+    jobs: [...named(jobIds), ...named(otherIds)],
+    seeksAll: true,
+    counts: (verdict) => verdict === 'fits' || (withTight && verdict === 'tight'),
   }
-  say({ is: 'ground', ground: { problem: whole, made: every.made, setUps: every.setUps } })
-  const highs = await highsLoader({ locateFile: () => runtime })
-  const asking = { budget, others: whole.jobs.filter(({ id }) => others.has(id)) }
-  studyKit(problem, solveWith(highs, seconds), asking, (part) => say({ is: 'part', part }))
+  const whole = kitProblemOf(question)
+  const { found: _found, shelfParts: _shelfParts, ...told } = whole
+  say({ is: 'ground', ground: { problem: told, setUps, items: countOf(lists) } })
+  const solve = await solver(seconds)
+  const planned = new Set(jobIds)
+  const others = whole.jobs.filter(({ id }) => !planned.has(id))
+  const { best } = studyKit(only(whole, planned), solve, { budget, others }, (part) => {
+    if (part.best) say({ is: 'made', made: madeOf(whole, [part.best]) })
+    say({ is: 'part', part })
+  })
+  const lacksPrice =
+    lists.wires.some(({ packagePrice }) => packagePrice === null) ||
+    lists.gases.some(({ refillPrice }) => refillPrice === null)
+  if (best && lacksPrice) {
+    const cheap = only(kitProblemOf({ ...question, jobs: named(jobIds), costEnd: 'least' }), planned)
+    const low = cheapestKit(cheap, solve)
+    if (low) say({ is: 'deciding', prices: decidingPrices(best, low) })
+  }
   say({ is: 'done' })
 }
 
-/** Each machine with the set-ups that it is in: what it needs is bought with it, and no other machine helps. */
+/** Each machine by itself: what it needs is bought with it, and no other machine helps. */
 async function own({ snapshot, jobIds, sourceIds }: OwningQuestion): Promise<void> {
   const { shop, setUps, jobs, ...lists } = snapshot
   if (!shop) return
   const planned = jobIds.flatMap((id) => jobs.find((job) => job.id === id) ?? [])
-  const every = everySetUpFor(shop, lists, setUps, planned, MOST_SET_UPS)
-  const solve = solveWith(await highsLoader({ locateFile: () => runtime }), SECONDS_EACH)
+  const solve = await solver(SECONDS_EACH)
   for (const sourceId of sourceIds) {
-    const its = every.setUps.filter(({ powerSourceId }) => powerSourceId === sourceId)
-    const problem = kitProblemOf(shop, every.shelf, planned, its)
+    const shelf = { ...lists, powerSources: lists.powerSources.filter(({ id }) => id === sourceId) }
+    const its = setUps.filter(({ powerSourceId }) => powerSourceId === sourceId)
+    const problem = kitProblemOf({ shop, shelf, setUps: its, jobs: planned, seeksAll: true })
     const best = cheapestKit(problem, solve)
     say({
       is: 'owning',

@@ -1,5 +1,5 @@
 /** What the page and the thread that seeks kits say to each other. */
-import type { Could, KitProblem, SetUp, StudyPart } from '@brannik/core'
+import type { DecidingPrice, KitProblem, Made, SetUp, StudyPart } from '@brannik/core'
 import type { Snapshot } from '../../engine/engine.ts'
 
 export interface KitQuestion {
@@ -33,15 +33,18 @@ export interface Owning {
 
 /** What there is to choose from. */
 export interface KitGround {
-  readonly problem: KitProblem
-  /** Set-ups that are not written down yet, by id. */
-  readonly made: ReadonlyMap<string, Could>
+  readonly problem: Omit<KitProblem, 'found' | 'shelfParts'>
   readonly setUps: readonly SetUp[]
+  /** Items on the shelf of which all combinations were looked at. */
+  readonly items: number
 }
 
 export type KitTold =
   | { readonly is: 'ground'; readonly ground: KitGround }
   | { readonly is: 'part'; readonly part: StudyPart }
+  /** Set-ups that are not written down yet, by id. */
+  | { readonly is: 'made'; readonly made: ReadonlyMap<string, Made> }
+  | { readonly is: 'deciding'; readonly prices: readonly DecidingPrice[] }
   | { readonly is: 'owning'; readonly owning: Owning }
   | { readonly is: 'done' }
   | { readonly is: 'failed'; readonly message: string }

@@ -1,16 +1,16 @@
 /** A set-up that could be: found where it is written down already, else made, with the small parts that it needs as things to buy. */
-import type { Could, SetUp } from '@brannik/core'
+import type { Made, SetUp } from '@brannik/core'
 import { useWorkspace } from '../../stores/workspace.ts'
 import { idFor } from '../jobs/idFor.ts'
 import { hasSameParts } from '../setups/sameParts.ts'
 
 export function useCould() {
   const workspace = useWorkspace()
-  const known = ({ setUp }: Could): SetUp | null =>
+  const known = ({ setUp }: Made): SetUp | null =>
     workspace.setUps.find((one) => hasSameParts(one, setUp)) ?? null
 
   /** @returns the id under which it is written down */
-  function take(could: Could): string {
+  function take(could: Made): string {
     const there = known(could)
     if (there) return there.id
     const { setUp, parts } = could

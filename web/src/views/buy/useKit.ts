@@ -1,5 +1,5 @@
 /** The cheapest kit while it is sought: what is known until now stands, and stays when it is stopped. */
-import type { Study, StudyPart } from '@brannik/core'
+import type { DecidingPrice, Made, Study, StudyPart } from '@brannik/core'
 import { onScopeDispose, ref, shallowRef } from 'vue'
 import { useWorkspace } from '../../stores/workspace.ts'
 import type { KitGround, KitQuestion, KitTold } from './kitMessages.ts'
@@ -9,6 +9,9 @@ const NOTHING: Partial<Study> = {}
 export function useKit() {
   const workspace = useWorkspace()
   const ground = shallowRef<KitGround | null>(null)
+  /** Set-ups that are not written down yet, by id. */
+  const made = shallowRef<ReadonlyMap<string, Made>>(new Map())
+  const deciding = shallowRef<readonly DecidingPrice[]>([])
   const study = shallowRef<Partial<Study>>(NOTHING)
   const progress = shallowRef<StudyPart['progress'] | null>(null)
   const state = ref<'idle' | 'seeking' | 'done' | 'stopped'>('idle')
@@ -23,6 +26,8 @@ export function useKit() {
 
   function hear({ data }: MessageEvent<KitTold>): void {
     if (data.is === 'ground') ground.value = data.ground
+    else if (data.is === 'made') made.value = new Map([...made.value, ...data.made])
+    else if (data.is === 'deciding') deciding.value = data.prices
     else if (data.is === 'part') {
       const { progress: how, ...found } = data.part
       if (how) progress.value = how
@@ -37,6 +42,8 @@ export function useKit() {
   function seek(question: Omit<KitQuestion, 'snapshot'>): void {
     end('seeking')
     ground.value = null
+    made.value = new Map()
+    deciding.value = []
     study.value = NOTHING
     progress.value = null
     failure.value = ''
@@ -50,5 +57,5 @@ export function useKit() {
   }
 
   onScopeDispose(() => end('idle'))
-  return { ground, study, progress, state, failure, seek, stop: () => end('stopped') }
+  return { ground, made, deciding, study, progress, state, failure, seek, stop: () => end('stopped') }
 }
