@@ -18,7 +18,7 @@ import { isSpooled } from '../model/spooled.ts'
 import type { Shop } from '../model/shop.ts'
 import { told, type Told } from '../model/told.ts'
 import { type Process, PROCESSES, type Wave, waveOf } from '../reference/processes.ts'
-import { timeConstantS } from '../supply/breaker/overload.ts'
+import { earlyConstantS, timeConstantS } from '../supply/breaker/overload.ts'
 import { type Draw, drawOf } from '../supply/inputCurrent.ts'
 import { inputFault } from '../supply/plateCheck.ts'
 import { ruleBookOf } from '../supply/index.ts'
@@ -115,6 +115,7 @@ export class Capability implements Chosen {
   #flowLPerMin: number | undefined
   #ampacity: Ampacity | null | undefined
   #breakerConstantS: number | undefined
+  #earlyConstantS: number | undefined
 
   /** @param r what runs the calculations: for numbers alone, or keeping every step */
   constructor(
@@ -256,6 +257,12 @@ export class Capability implements Chosen {
   get breakerConstantS(): number {
     this.#breakerConstantS ??= timeConstantS(this.breaker, this.circuit?.breakerA ?? 0, this.r)
     return this.#breakerConstantS
+  }
+
+  /** The same of the quickest breaker that its standard allows, s. */
+  get breakerEarlyConstantS(): number {
+    this.#earlyConstantS ??= earlyConstantS(this.breaker, this.circuit?.breakerA ?? 0, this.r)
+    return this.#earlyConstantS
   }
 
   /** The gun's or torch's rated points in this gas; null where none is chosen. */

@@ -89,10 +89,15 @@ const drawnA = ({ supply }: Capability, wantedA: number, r?: Reckoner): number =
   supply ? weldingDrawnA(supply, wantedA, r) : wantedA
 
 /** Heating of the breaker by one weld of the job, as a steady current, A. */
-function breakerHeatA(c: Capability, d: Demand, { wantedA, oneArcS }: WeldFigures): number {
+function breakerHeatA(
+  c: Capability,
+  d: Demand,
+  { wantedA, oneArcS }: WeldFigures,
+  constantS: number,
+): number {
   const { draw, r } = c
   if (!draw) return 0
-  const k = overloadFactor(oneArcS ?? 0, d.pauseS, c.breakerConstantS, r)
+  const k = overloadFactor(oneArcS ?? 0, d.pauseS, constantS, r)
   return r.take(breakerHeatCurrent, { I_1: inputCurrentA(draw, drawnA(c, wantedA, r), r), k })
 }
 
@@ -132,6 +137,20 @@ function besideOthers(c: Capability, circuit: Circuit, found: Assessment): Asses
   return { ...found, verdict: 'tight', code: 'beside', params }
 }
 
+/** A quick breaker is as hot after a short arc as a slow one after a long: what holds by the slow one may trip by it. */
+function mayTripEarly(c: Capability, d: Demand, found: Assessment): Assessment {
+  const { verdict, capacity } = found
+  if (verdict !== 'fits' || capacity === null) return found
+  const worst = weldWithMost(d, (weld) => breakerHeatA(c, d, weld, c.breakerEarlyConstantS))
+  if (worst.value <= capacity) return found
+  return {
+    ...found,
+    verdict: 'tight',
+    code: 'early',
+    params: { ...found.params, early: figure(worst.value, 'A') },
+  }
+}
+
 const breakerHolds: Criterion = {
   id: 'breaker-holds',
   group: null,
@@ -144,7 +163,7 @@ const breakerHolds: Criterion = {
     if (!d || !circuit) return null
     if (!c.draw) return unknown('breaker-holds', c.supply ? c.drawMissing : told('supply'))
     if (d.dutyPct === null) return unknown('breaker-holds', NO_ARC_TIME)
-    const worst = weldWithMost(d, (weld) => breakerHeatA(c, d, weld))
+    const worst = weldWithMost(d, (weld) => breakerHeatA(c, d, weld, c.breakerConstantS))
     const heldA = heldWithoutEndA(circuit, c.breaker, r)
     const capacity = r.take(heldReading, { I_h: heldBesideA(heldA, circuit, c.building.loads, r) })
     const isBelowIdle = c.draw.idleA > capacity
@@ -162,7 +181,7 @@ const breakerHolds: Criterion = {
     )
     return isBelowIdle
       ? { ...found, verdict: 'fails', code: 'below-idle', params: { idle: figure(c.draw.idleA, 'A') } }
-      : besideOthers(c, circuit, found)
+      : mayTripEarly(c, d, besideOthers(c, circuit, found))
   },
   mends(c, _d, { demand, code }) {
     const { rules, circuit } = c

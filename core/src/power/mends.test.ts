@@ -145,7 +145,7 @@ describe('mends of a supply', () => {
     expect(VERDICT_RANK[verdict]).toBeLessThan(VERDICT_RANK[verdictOn(c, d, c.circuit)])
   })
 
-  it('with the rest that is named an early breaker holds all shift, with two seconds less it does not', () => {
+  it('with the rest that is named the breaker of the fit holds all shift, with two seconds less it does not', () => {
     const { c, d, mends } = hung('press-frame', 'bay-2-wire', { breakerA: 15 })
     const [rest] = ofKind(mends, 'rest')
     if (!rest || !c.circuit) throw new Error('no rest')
@@ -154,7 +154,7 @@ describe('mends of a supply', () => {
       tripsAfterS(
         beats.map((beat) => ({ ...beat, offS: beat.offS + (beat.onS > 0 ? pauseS : 0) })),
         15,
-        storesOf(c.breaker, 15).early,
+        { tripsAt: c.breaker.holds, constantS: storesOf(c.breaker, 15).late.constantS },
         8 * 3600,
       )
     expect(trips(rest.pauseS)).toBeNull()

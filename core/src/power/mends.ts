@@ -60,13 +60,15 @@ const LONGEST_PAUSE_S = 1800
 const rested = (beats: readonly Beat[], pauseS: number): readonly Beat[] =>
   beats.map((beat) => ({ ...beat, offS: beat.offS + (beat.onS > 0 ? pauseS : 0) }))
 
-/** The shortest rest after each arc with which even an early breaker holds all shift, s; null where none does. */
+/** The shortest rest after each arc with which the breaker of the fit holds all shift, s; null where none does. */
 function restS(c: Capability, beats: readonly Beat[]): number | null {
   const { circuit, breaker, assumptions, r } = c
   if (!circuit) return null
   const { ratingA, stores } = trippingOf(circuit, breaker, r)
+  // As the fit judges it: no hotter than what it holds, heated as slowly as its standard lets it. A quick one may still trip.
+  const asJudged = { tripsAt: stores.early.tripsAt, constantS: stores.late.constantS }
   const holds = (pauseS: number): boolean =>
-    tripsAfterS(rested(beats, pauseS), ratingA, stores.early, assumptions.shiftHours * HOUR_S) === null
+    tripsAfterS(rested(beats, pauseS), ratingA, asJudged, assumptions.shiftHours * HOUR_S) === null
   return shortestPauseS(holds, LONGEST_PAUSE_S)
 }
 

@@ -1,5 +1,6 @@
 /** A shift of several: repeatable, and where nothing is left to chance the same as the exact heat. */
 import fc from 'fast-check'
+import { randomLcg } from 'd3-random'
 import { describe, expect, it } from 'vitest'
 import { assumptionsOf } from '../assumptions/assume.ts'
 import { UL_489 } from '../supply/breaker/models.ts'
@@ -8,7 +9,7 @@ import { type Beat, tripsAfterS } from '../supply/breaker/heat.ts'
 import { northAmerican } from '../supply/books/northAmerican/northAmerican.ts'
 import { demoShop } from '../testing/samples.ts'
 import { chanceOf, shiftOf } from './shift.ts'
-import { explainGroup, likelyTogether, shopPowerOf } from './shopPower.ts'
+import { explainGroup, likelyTogether, pairsOf, shopPowerOf } from './shopPower.ts'
 import { type Drawer, type Node, type Together, togetherOf, type Wired } from './together.ts'
 import { runs } from '../testing/runs.ts'
 
@@ -231,6 +232,79 @@ describe('a chance', () => {
   })
 })
 
+describe('a chance', () => {
+  /** Binomial probability, by logarithms of factorials. */
+  const probability = (times: number, of: number, p: number): number => {
+    const log = (n: number): number =>
+      Array.from({ length: n }, (_, k) => Math.log(k + 1)).reduce((a, b) => a + b, 0)
+    return Math.exp(
+      log(of) - log(times) - log(of - times) + times * Math.log(p) + (of - times) * Math.log(1 - p),
+    )
+  }
+  // Brown, Cai, DasGupta, Interval Estimation for a Binomial Proportion, 2001 (from memory): Wilson's holds near 95 %.
+  it('lies in its interval in 19 of 20 trials, whatever it is', () => {
+    const OF = 40
+    const covered = Array.from({ length: 97 }, (_, n) => 0.02 + n * 0.01).map((p) =>
+      Array.from({ length: OF + 1 }, (_, times) => times).reduce((sum, times) => {
+        const { low, high } = chanceOf(times, OF)
+        return low <= p && p <= high ? sum + probability(times, OF, p) : sum
+      }, 0),
+    )
+    expect(Math.min(...covered)).toBeGreaterThan(0.83)
+    expect(covered.reduce((a, b) => a + b, 0) / covered.length).toBeGreaterThan(0.94)
+    expect(covered.reduce((a, b) => a + b, 0) / covered.length).toBeLessThan(0.97)
+  })
+
+  /** One shift event by event, with the exact exponential of each arc and pause; chance is drawn by another generator. */
+  function tripsIn(beat: Beat, ratingA: number, band: (typeof BANDS)[number], random: () => number): boolean {
+    const { tripsAt, constantS } = storesOf(UL_489, ratingA)[band]
+    const spread = (): number => {
+      const sigma = Math.sqrt(Math.log(1 + 0.3 ** 2))
+      const normal = Math.sqrt(-2 * Math.log(1 - random())) * Math.cos(2 * Math.PI * random())
+      return Math.exp(sigma * normal - sigma ** 2 / 2)
+    }
+    let heat = 0
+    let atS = -random() * (beat.onS + beat.offS)
+    while (atS < 4 * 3600)
+      for (const [amps, seconds] of [
+        [beat.onA, beat.onS],
+        [beat.offA, beat.offS],
+      ] as const) {
+        const lasts = seconds * spread()
+        const counted = Math.max(0, Math.min(atS + lasts, 4 * 3600) - Math.max(0, atS))
+        const drive = (amps / ratingA) ** 2
+        heat = drive + (heat - drive) * Math.exp(-counted / constantS)
+        if (heat > tripsAt ** 2) return true
+        atS += lasts
+      }
+    return false
+  }
+
+  it('is that of an exact simulation, event by event', () => {
+    const RUNS = 300
+    const random = randomLcg(0.77)
+    for (const [onA, band] of [
+      [33, 'late'],
+      [26, 'nominal'],
+      [20.8, 'early'],
+    ] as const) {
+      const beat: Beat = { onS: 40, offS: 40, times: 1, onA, offA: 1 }
+      const welder = drawer([beat], { isSteady: false })
+      const found = shiftOf(together([welder], [node(20, ['all'])]), { hours: 4, runs: RUNS, seed: 0.3 })
+      const here = found.nodes[0]?.trips?.[band]
+      let times = 0
+      for (let run = 0; run < RUNS; run += 1) if (tripsIn(beat, 20, band, random)) times += 1
+      const there = chanceOf(times, RUNS)
+      // Two samples of one chance: their intervals meet.
+      // Neither surely nor never: else any model would do.
+      expect(times).toBeGreaterThan(20)
+      expect(times).toBeLessThan(RUNS - 20)
+      expect(here?.low, `${onA} A, ${band}`).toBeLessThanOrEqual(there.high)
+      expect(here?.high, `${onA} A, ${band}`).toBeGreaterThanOrEqual(there.low)
+    }
+  })
+})
+
 describe('who may weld together', () => {
   const at = (...pairs: readonly (readonly [string, string])[]) =>
     pairs.map(([jobId, setUpId]) => {
@@ -242,12 +316,14 @@ describe('who may weld together', () => {
   const SHORT = { hours: 4, runs: 8, seed: 1 }
 
   it('two on one 20 A circuit trip it; on two services nothing carries both', () => {
-    const { pairs, nodes } = shopPowerOf(
-      demo.shop,
-      demo,
-      at(['press-frame', 'north-wall-wire'], ['press-frame', 'marl-yard'], ['press-frame', 'bay-3-spray']),
-      SHORT,
+    const three = at(
+      ['press-frame', 'north-wall-wire'],
+      ['press-frame', 'marl-yard'],
+      ['press-frame', 'bay-3-spray'],
     )
+    const { machines, nodes } = shopPowerOf(demo.shop, demo, three, SHORT)
+    const pairs = machines.flatMap(({ id }) => pairsOf(demo.shop, demo, three, id, SHORT))
+    expect(pairs).toHaveLength(3)
     const pair = (a: string, b: string) => pairs.find((one) => one.a === a && one.b === b)
     expect(pair('north-wall-wire', 'marl-yard')).toMatchObject({
       verdict: 'fails',

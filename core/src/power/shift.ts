@@ -163,24 +163,28 @@ interface Passed {
   readonly atS: Readonly<Record<Band, number | null>>
 }
 
-/** One line through one shift: all breakers of a band heat alike, they differ in how hot they trip. */
+/** One line through one shift, by the earliest, the usual and the latest breaker: each heats in its own time. */
 function through({ heldA, trips }: Node, currents: Float32Array): Passed {
   const atS: Record<Band, number | null> = { early: null, nominal: null, late: null }
-  const levels = BANDS.map((band) => (trips ? trips.stores[band].tripsAt ** 2 : Number.POSITIVE_INFINITY))
-  const kept = trips ? Math.exp(-1 / trips.stores.nominal.constantS) : 0
   const rating2 = trips ? trips.ratingA ** 2 : 1
-  let [sumA, peakA, aboveS, heat, next] = [0, 0, 0, 0, 0]
+  const heats = BANDS.map((band) => ({
+    band,
+    level: trips ? trips.stores[band].tripsAt ** 2 : Number.POSITIVE_INFINITY,
+    kept: trips ? Math.exp(-1 / trips.stores[band].constantS) : 0,
+    heat: 0,
+  }))
+  let [sumA, peakA, aboveS] = [0, 0, 0]
   for (let at = 0; at < currents.length; at += 1) {
     const currentA = currents[at] as number
     sumA += currentA
     if (currentA > peakA) peakA = currentA
     if (currentA > heldA) aboveS += 1
-    if (!trips || next >= BANDS.length) continue
+    if (!trips || atS.late !== null) continue
     const drive = currentA ** 2 / rating2
-    heat = drive + (heat - drive) * kept
-    while (next < BANDS.length && heat > (levels[next] ?? 0)) {
-      atS[BANDS[next] as Band] = at + 1
-      next += 1
+    for (const one of heats) {
+      if (atS[one.band] !== null) continue
+      one.heat = drive + (one.heat - drive) * one.kept
+      if (one.heat > one.level) atS[one.band] = at + 1
     }
   }
   return { sumA, peakA, aboveS, atS }

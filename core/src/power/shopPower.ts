@@ -54,7 +54,6 @@ export interface ShopPower {
   readonly leftOut: readonly LeftOut[]
   /** From the generators and services down to the circuits. */
   readonly nodes: readonly NodePower[]
-  readonly pairs: readonly Pair[]
   readonly hours: number
   readonly runs: number
   readonly verdict: Verdict
@@ -147,29 +146,42 @@ const only = (together: Together, which: ReadonlySet<number>): Together => {
 /** Shifts that are tried for each pair: it is told apart whether it holds, not how often it goes. */
 const PAIR_RUNS = 8
 
-function pairsOf(together: Together, howLong: HowLong): readonly Pair[] {
+/**
+ * One machine with each of those after it, in the order of `ShopPower.machines`: looked at where somebody asks, for there are
+ * many pairs and each takes shifts of its own.
+ * @param id of the machine
+ * @returns each pair once over all machines
+ * @example pairsOf(shop, shelf, atWork, 'north-wall-wire', { hours: 8, runs: 40, seed: 1 })[0]?.verdict // 'fits'
+ */
+export function pairsOf(
+  shop: Shop,
+  shelf: Shelf,
+  atWork: readonly AtWork[],
+  id: string,
+  howLong: Omit<HowLong, 'runs'>,
+): readonly Pair[] {
+  const together = togetherOf(shop, shelf, atWork)
   const { drawers, nodes } = together
   const machines = drawers.flatMap(({ machine }, index) => (machine === null ? [] : [index]))
   const loads = drawers.flatMap(({ machine }, index) => (machine === null ? [index] : []))
-  return machines.flatMap((a, place) =>
-    machines.slice(place + 1).map((b): Pair => {
-      const pair = { a: drawers[a]?.id ?? '', b: drawers[b]?.id ?? '' }
-      const both = nodes.flatMap(({ carries }, index) =>
-        carries.some(({ drawer }) => drawer === a) && carries.some(({ drawer }) => drawer === b)
-          ? [index]
-          : [],
-      )
-      if (both.length === 0) return { ...pair, verdict: null, at: null }
-      const two = only(together, new Set([a, b, ...loads]))
-      const shift = shiftOf(two, { ...howLong, runs: PAIR_RUNS }, both)
-      const verdicts = shift.nodes.map((one) => {
-        const node = two.nodes[one.node]
-        return node ? verdictOf(one, ruleOf(two, node, UNTRACED)) : 'fits'
-      })
-      const verdict = worstVerdict(verdicts)
-      return { ...pair, verdict, at: nodes[both[verdicts.indexOf(verdict)] ?? 0]?.name ?? null }
-    }),
-  )
+  const place = machines.findIndex((index) => drawers[index]?.id === id)
+  const a = machines[place]
+  if (a === undefined) return []
+  return machines.slice(place + 1).map((b): Pair => {
+    const pair = { a: id, b: drawers[b]?.id ?? '' }
+    const both = nodes.flatMap(({ carries }, index) =>
+      carries.some(({ drawer }) => drawer === a) && carries.some(({ drawer }) => drawer === b) ? [index] : [],
+    )
+    if (both.length === 0) return { ...pair, verdict: null, at: null }
+    const two = only(together, new Set([a, b, ...loads]))
+    const shift = shiftOf(two, { ...howLong, runs: PAIR_RUNS }, both)
+    const verdicts = shift.nodes.map((one) => {
+      const node = two.nodes[one.node]
+      return node ? verdictOf(one, ruleOf(two, node, UNTRACED)) : 'fits'
+    })
+    const verdict = worstVerdict(verdicts)
+    return { ...pair, verdict, at: nodes[both[verdicts.indexOf(verdict)] ?? 0]?.name ?? null }
+  })
 }
 
 /**
@@ -210,7 +222,6 @@ export function shopPowerOf(
     machines: drawers.flatMap(({ id, name, machine }) => (machine === null ? [] : [{ id, name }])),
     leftOut,
     nodes,
-    pairs: pairsOf(together, howLong),
     hours: howLong.hours,
     runs: howLong.runs,
     verdict: worstVerdict(nodes.map(({ verdict }) => verdict)),

@@ -15,10 +15,8 @@ export interface Trips {
   readonly mostS: number
   /** s until it trips; null where it holds. */
   readonly afterS: Readonly<Record<Band, number | null>>
-  /** Heat of the breaker, 1 where the usual one trips; up to where the latest trips. Empty where nobody draws it. */
-  readonly curve: readonly HeatAt[]
-  /** Heat at which each of the band trips, on the same scale. */
-  readonly levels: Readonly<Record<Band, number>>
+  /** Heat of each, 1 where it trips, up to there. Empty where nobody draws it. */
+  readonly curves: Readonly<Record<Band, readonly HeatAt[]>>
 }
 
 const HOUR_S = 3600
@@ -61,8 +59,6 @@ export function tripsOf(c: Capability, d: Demand, isDrawn: boolean): readonly Tr
   const beats = besideSteady(c, beatsOf(c, d))
   if (!circuit || !draw || !supply || !beats) return null
   const { ratingA, stores } = trippingOf(circuit, breaker, r)
-  const nominal = stores.nominal.tripsAt ** 2
-  const levels = byBand((band) => stores[band].tripsAt ** 2 / nominal)
   const withoutEnd: Beat = {
     onS: AUTOMATIC_S,
     offS: 0,
@@ -81,13 +77,7 @@ export function tripsOf(c: Capability, d: Demand, isDrawn: boolean): readonly Tr
     pattern,
     mostS,
     afterS: afterS(all, mostS),
-    curve: isDrawn
-      ? heatCurve(all, ratingA, stores.late, mostS).map(({ atS, share }) => ({
-          atS,
-          share: share * levels.late,
-        }))
-      : [],
-    levels,
+    curves: byBand((band) => (isDrawn ? heatCurve(all, ratingA, stores[band], mostS) : [])),
   })
   return [
     lookAt('job', beats, (d.workH ?? 0) * HOUR_S),

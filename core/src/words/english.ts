@@ -318,6 +318,8 @@ export const ENGLISH: Language = {
       beside: 'Counts as {demand} continuous; with {others|and} running {together}: the breaker may trip',
       'below-idle':
         'At rest alone the machine draws {idle}, and the breaker holds {capacity}: it never stays in',
+      early:
+        'Counts as {demand} continuous; the breaker holds {capacity}. The quickest breakers of its standard count {early} and may trip',
       'turned-down':
         'Heats the breaker like a steady {demand}; it holds {capacity}. Turned down to {current} it holds, slower and with smaller beads',
     },

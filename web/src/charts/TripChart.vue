@@ -3,10 +3,7 @@ import type { HeatAt, Trips } from '@brannik/core'
 import { line, scaleLinear, scaleLog } from 'd3'
 import { computed } from 'vue'
 
-/**
- * How hot the breaker gets while a pattern of welding goes on, over time told in tens: where its curve enters the band the
- * first breakers go, where it leaves it the last have gone.
- */
+/** How hot the breaker gets over time, on a log scale: the quickest, the usual and the slowest of its standard, each until it trips. */
 const { trips, span } = defineProps<{
   trips: Trips
   /** A time as people say it. */
@@ -23,48 +20,55 @@ const BOTTOM = 26
 const FROM_S = 10
 const TICKS_S = [10, 30, 60, 180, 600, 1800, 3600, 10_800, 28_800]
 
-const endS = computed(() => Math.max(FROM_S * 6, Math.min(trips.mostS, (trips.curve.at(-1)?.atS ?? 0) * 1.6)))
+const BANDS = [
+  ['early', 'quickest'],
+  ['nominal', 'usual'],
+  ['late', 'slowest'],
+] as const
+const lastS = computed(() => Math.max(...BANDS.map(([band]) => trips.curves[band].at(-1)?.atS ?? 0)))
+const endS = computed(() => Math.max(FROM_S * 6, Math.min(trips.mostS, lastS.value * 1.6)))
 const x = computed(() => scaleLog([FROM_S, endS.value], [LEFT, WIDTH - RIGHT]).clamp(true))
-const y = computed(() => scaleLinear([0, trips.levels.late * 1.12], [HEIGHT - BOTTOM, TOP]))
-const path = computed(
-  () =>
-    line<HeatAt>(
-      ({ atS }) => x.value(Math.max(FROM_S, atS)),
-      ({ share }) => y.value(share),
-    )([...trips.curve]) ?? '',
+const y = scaleLinear([0, 1.15], [HEIGHT - BOTTOM, TOP])
+const paths = computed(() =>
+  BANDS.map(([band, word]) => {
+    const points = trips.curves[band]
+    const end = points.at(-1)
+    return {
+      band,
+      word,
+      d:
+        line<HeatAt>(
+          ({ atS }) => x.value(Math.max(FROM_S, atS)),
+          ({ share }) => y(share),
+        )([...points]) ?? '',
+      atX: x.value(Math.max(FROM_S, end?.atS ?? 0)),
+      atY: y(end?.share ?? 0),
+    }
+  }),
 )
 const ticks = computed(() => TICKS_S.filter((s) => s <= endS.value))
 const marks = computed(() =>
-  (['early', 'nominal', 'late'] as const).flatMap((band) => {
+  BANDS.flatMap(([band]) => {
     const at = trips.afterS[band]
-    return at === null ? [] : [{ band, at, y: trips.levels[band] }]
+    return at === null ? [] : [{ band, at }]
   }),
 )
 /** Round times are said short. */
 const short = (seconds: number): string =>
   seconds < 60 ? `${seconds} s` : seconds < 3600 ? `${seconds / 60} min` : `${seconds / 3600} h`
 const text = computed(() => {
-  const { early, late } = trips.afterS
-  if (early === null) return `The breaker holds: its heat stays below the band for ${span(trips.mostS)}.`
-  return late === null
-    ? `The earliest breaker goes after ${span(early)}; the latest holds.`
-    : `The breaker goes between ${span(early)} and ${span(late)}.`
+  const { early, nominal, late } = trips.afterS
+  if (early === null) return `The breaker holds for ${span(trips.mostS)}.`
+  const usual = nominal === null ? 'a usual one holds' : `a usual one after ${span(nominal)}`
+  const slowest = late === null ? 'the slowest holds' : `the slowest after ${span(late)}`
+  return `The quickest breaker trips after ${span(early)}, ${usual}, ${slowest}.`
 })
 </script>
 
 <template>
   <svg :viewBox="`0 0 ${WIDTH} ${HEIGHT}`" role="img" :aria-label="text">
-    <rect
-      class="band"
-      :x="LEFT"
-      :width="WIDTH - LEFT - RIGHT"
-      :y="y(trips.levels.late)"
-      :height="y(trips.levels.early) - y(trips.levels.late)"
-    />
-    <text class="band-words" :x="LEFT + 8" :y="y(trips.levels.late) + 16">
-      some breakers have gone, some hold
-    </text>
-    <line class="usual" :x1="LEFT" :x2="WIDTH - RIGHT" :y1="y(1)" :y2="y(1)" />
+    <line class="trips" :x1="LEFT" :x2="WIDTH - RIGHT" :y1="y(1)" :y2="y(1)" />
+    <text class="words" :x="LEFT + 4" :y="y(1) - 5">trips</text>
     <g v-for="tick in ticks" :key="tick" class="tick">
       <line :x1="x(tick)" :x2="x(tick)" :y1="TOP" :y2="HEIGHT - BOTTOM" />
       <text
@@ -75,9 +79,19 @@ const text = computed(() => {
         {{ short(tick) }}
       </text>
     </g>
-    <path :d="path" />
+    <g v-for="one in paths" :key="one.band" :class="one.band">
+      <path :d="one.d" />
+      <text
+        class="words"
+        :x="one.atX + (one.atX > WIDTH - 80 ? -6 : 6)"
+        :y="one.atY + 16"
+        :text-anchor="one.atX > WIDTH - 80 ? 'end' : 'start'"
+      >
+        {{ one.word }}
+      </text>
+    </g>
     <g v-for="mark in marks" :key="mark.band">
-      <circle :cx="x(mark.at)" :cy="y(mark.y)" r="4" />
+      <circle :cx="x(mark.at)" :cy="y(1)" r="4" />
     </g>
   </svg>
 </template>
@@ -97,17 +111,19 @@ circle {
   stroke: var(--sheet);
   stroke-width: 1.5;
 }
-.band {
-  fill: var(--tight-soft);
+.early path {
+  stroke-dasharray: 3 3;
 }
-.band-words,
+.late path {
+  stroke-dasharray: 9 4;
+}
+.words,
 .tick text {
   fill: var(--ink-2);
   font-size: 12px;
 }
-.usual {
-  stroke: var(--tight);
-  stroke-dasharray: 4 3;
+.trips {
+  stroke: var(--fails);
 }
 .tick line {
   stroke: var(--line);

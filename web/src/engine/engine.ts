@@ -23,6 +23,7 @@ import {
   type PlateColumnMeaning,
   type Power,
   type NodePower,
+  type Pair,
   type ShopPower,
   type PowerSource,
   type Notation,
@@ -419,6 +420,11 @@ export class Engine {
   /** @returns the whole supply with all of these at work at once */
   async shopPower(atWork: readonly Choice[]): Promise<ShopPower | null> {
     return (await seldom()).shopPower(this.#snapshot, atWork)
+  }
+
+  /** @returns one machine with each after it: whether both may weld at once */
+  async pairs(atWork: readonly Choice[], setUpId: string): Promise<readonly Pair[]> {
+    return (await seldom()).pairs(this.#snapshot, atWork, setUpId)
   }
 
   /** @returns how it was worked out what one cable is to carry for all that hangs on it */

@@ -7,6 +7,8 @@ import {
   type Held,
   type Limits,
   heldAgainst,
+  type Pair,
+  pairsOf,
   type PlateColumnMeaning,
   plateMeaning,
   type Power,
@@ -117,6 +119,14 @@ export function shopPower(shelf: Snapshot, choices: readonly Choice[]): ShopPowe
   const atWork = atWorkOf(shelf, choices)
   const hours = assumptionsOf(shop).shiftHours
   return shopPowerOf(shop, shelf, atWork, { hours, runs: RUNS, seed: SEED })
+}
+
+/** One machine with each after it: whether both may weld at once. */
+export function pairs(shelf: Snapshot, choices: readonly Choice[], id: string): readonly Pair[] {
+  const { shop } = shelf
+  if (!shop) return []
+  const hours = assumptionsOf(shop).shiftHours
+  return pairsOf(shop, shelf, atWorkOf(shelf, choices), id, { hours, seed: SEED })
 }
 
 /** Null where the job or the set-up is not there. */

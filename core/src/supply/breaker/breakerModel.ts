@@ -1,6 +1,7 @@
 /**
  * What a standard says of a breaker, made a model: its thermal element as one heat store. A standard gives points, a
- * breaker of it trips anywhere between them, so there are three stores: the earliest, the latest, and one between.
+ * breaker of it trips anywhere between them, so there are three stores: the earliest, the latest, and one between, each with
+ * a time constant of its own.
  */
 import type { Source } from '../../basis/source.ts'
 
@@ -15,6 +16,8 @@ export interface BreakerModel {
   readonly mustTrip: number
   /** At so many times its rating it trips within so long at the latest. */
   testPoint(ratingA: number): { readonly times: number; readonly withinS: number }
+  /** At so many times its rating it holds for so long at the least. */
+  leastPoint(ratingA: number): { readonly times: number; readonly afterS: number }
   /** Times its rating between which its magnet trips at once; null where the standard leaves that to the maker. */
   readonly magnetic: { readonly low: number; readonly high: number } | null
   readonly source: Source
@@ -30,17 +33,26 @@ export interface HeatStore {
 export const BANDS = ['early', 'nominal', 'late'] as const
 export type Band = (typeof BANDS)[number]
 
+/** Time constant of a store that trips at so many times its rating after so long from cold, s. */
+const constantS = (tripsAt: number, times: number, afterS: number): number =>
+  -afterS / Math.log(1 - (tripsAt / times) ** 2)
+
 /**
- * The slowest breaker that meets the standard gives the time constant; all three are taken to have it.
+ * The latest breaker only just meets the longest time of its standard, the earliest the shortest; the usual one lies
+ * between them by geometric means.
  * @example storesOf(UL_489, 20).late.tripsAt // 1.35
  */
 export function storesOf(model: BreakerModel, ratingA: number): Readonly<Record<Band, HeatStore>> {
   const { times, withinS } = model.testPoint(ratingA)
-  const constantS = -withinS / Math.log(1 - (model.mustTrip / times) ** 2)
-  const store = (tripsAt: number): HeatStore => ({ tripsAt, constantS })
+  const least = model.leastPoint(ratingA)
+  const early = { tripsAt: model.holds, constantS: constantS(model.holds, least.times, least.afterS) }
+  const late = { tripsAt: model.mustTrip, constantS: constantS(model.mustTrip, times, withinS) }
   return {
-    early: store(model.holds),
-    nominal: store(Math.sqrt(model.holds * model.mustTrip)),
-    late: store(model.mustTrip),
+    early,
+    nominal: {
+      tripsAt: Math.sqrt(early.tripsAt * late.tripsAt),
+      constantS: Math.sqrt(early.constantS * late.constantS),
+    },
+    late,
   }
 }

@@ -35,6 +35,33 @@ export function timeConstantS(model: BreakerModel, ratingA: number, r: Reckoner 
   return r.take(breakerTimeConstant, { T: withinS, k: model.mustTrip, m: times }, notes)
 }
 
+const earlyTimeConstant = calculation({
+  id: 'breaker-early-constant',
+  title: 'Time constant of the quickest breaker of its standard',
+  symbol: 'θ_e',
+  unit: 's',
+  expression: '-t / log(1 - (c / m)^2)',
+  inputs: {
+    t: input('shortest trip time at its test point', 's', computed('standard of the breaker')),
+    c: input('times its rating that it holds', '×', computed('standard of the breaker')),
+    m: input('times its rating at that test point', '×', computed('standard of the breaker')),
+  },
+  compute: ({ t, c, m }) => -t / Math.log(1 - (c / m) ** 2),
+  source: computed('one heat store fitted to the least that its standard allows; an estimate'),
+})
+
+/**
+ * Time constant of an element that trips as early as its standard lets it.
+ * @returns s
+ * @example earlyConstantS(UL_489, 20) // 35 s
+ */
+export function earlyConstantS(model: BreakerModel, ratingA: number, r: Reckoner = UNTRACED): number {
+  const { times, afterS } = model.leastPoint(ratingA)
+  const { source } = model
+  const notes = () => ({ t: { source }, c: { source }, m: { source } })
+  return r.take(earlyTimeConstant, { t: afterS, c: model.holds, m: times }, notes)
+}
+
 /** A breaker in warm air carries less than its rating, in cold air more. */
 export const breakerInWarmth = calculation({
   id: 'breaker-in-warmth',
@@ -95,7 +122,7 @@ export const breakerOverload = calculation({
   inputs: {
     a: input('one arc', 's', computed(), 'one-arc', 'capacity-arc'),
     p: input('pause after it', 's', computed(), 'pause', 'pause-with-changes', 'capacity-pause'),
-    θ: from(breakerTimeConstant),
+    θ: from(breakerTimeConstant, earlyTimeConstant),
   },
   compute: ({ a, p, θ }) =>
     a <= 0 ? Number.POSITIVE_INFINITY : Math.sqrt((1 - Math.exp(-(a + p) / θ)) / (1 - Math.exp(-a / θ))),

@@ -161,7 +161,8 @@ async function suggestLimits(): Promise<void> {
       return found ? { ...one, amount: one.amount ?? found.good, worst: one.worst ?? found.worst } : one
     })
     if (next.every((one, at) => isSameJson(one, requirements.value[at]))) {
-      limitProblem.value = 'There is no limit to suggest: the machines that have every must differ in no figure.'
+      limitProblem.value =
+        'There is no limit to suggest: the machines that have every must differ in no figure.'
       return
     }
     change({ requirements: next }, 'limits')

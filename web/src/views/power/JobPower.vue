@@ -89,9 +89,10 @@ const span = (seconds: number): string => print(seconds, 's')
 function tripWords({ trips: all }: OnCircuit, of: PatternOfWork): string {
   const found = all?.find((one) => one.pattern === of)
   if (!found) return '–'
-  const { early, late } = found.afterS
+  const { early, nominal, late } = found.afterS
   if (early === null) return 'holds'
-  return late === null ? `after ${span(early)}, or holds` : `${span(early)} to ${span(late)}`
+  const usual = nominal === null ? 'usual holds' : `usual ${span(nominal)}`
+  return `quickest ${span(early)}, ${usual}, ${late === null ? 'slowest holds' : `slowest ${span(late)}`}`
 }
 /** What the machine has on these volts, where the weld wants more. */
 const short = computed(() => {
@@ -106,7 +107,12 @@ const headline = computed(() => {
   if (!own) return ''
   const early = own.trips?.find((one) => one.pattern === 'shift')?.afterS.early ?? null
   if (own.drawn === null) return `${own.circuit.name} has not the volts that this machine takes`
-  if (early !== null) return `${own.circuit.name} may trip after ${span(early)}`
+  if (early !== null) {
+    const usual = own.trips?.find((one) => one.pattern === 'shift')?.afterS.nominal ?? null
+    return usual === null
+      ? `${own.circuit.name} holds, unless its breaker is a quick one`
+      : `${own.circuit.name} trips after about ${span(usual)}`
+  }
   if (own.verdict !== 'fails' && short.value?.isTooLittle)
     return `${own.circuit.name} holds, but ${source.value?.name ?? 'the machine'} has too little on it`
   return own.verdict === 'fails'
@@ -282,7 +288,7 @@ const arrives = ({ findings }: Row): string => {
             <RouterLink class="link-button" :to="{ name: 'board' }">board</RouterLink>.
           </p>
         </div>
-        <figure v-if="chosen && trips && trips.curve.length > 0" class="trips">
+        <figure v-if="chosen && trips && trips.curves.nominal.length > 0" class="trips">
           <figcaption>
             <strong>When the breaker goes</strong>
             <span class="label">{{ chosen.circuit.name }}, {{ chosen.breakerName }}: an estimate</span>
@@ -300,8 +306,8 @@ const arrives = ({ findings }: Row): string => {
           </figcaption>
           <TripChart :trips="trips" :span="span" />
           <p class="label">
-            Heat of the breaker’s element over time. The dashed line is where the usual one goes; the band is
-            what its standard leaves open.
+            Heat of the breaker’s element over time; at the line it trips. Its standard allows any breaker
+            between the quickest and the slowest.
           </p>
         </figure>
       </section>

@@ -160,7 +160,7 @@ const hasGenerator = computed(() => nodes.value.some(({ kind }) => kind === 'gen
     </div>
     <section v-if="answer && answer.machines.length > 1" class="sheet pad">
       <h2>Who can weld while another does</h2>
-      <PairsTable :machines="answer.machines" :pairs="answer.pairs" />
+      <PairsTable :machines="answer.machines" :at-work="atWork" />
     </section>
     <section v-if="answer && nodes.length > 0" class="sheet pad">
       <h2>Every breaker</h2>

@@ -1,11 +1,14 @@
-/** How likely a breaker is to go in a shift, in a sentence. */
-import type { NodePower } from '@brannik/core'
+/**
+ * How likely a breaker is to trip in a shift, in a sentence. The interval covers how few shifts were simulated, and not how far
+ * the model of the breaker may be off.
+ */
+import type { Chance, NodePower } from '@brannik/core'
 
 const percent = (share: number): string => `${Math.round(share * 100)} %`
 
 /**
  * @param span a time as people say it
- * @example chanceWords(node, span) // 'The usual breaker goes in 38 of 40 shifts (83 to 99 %), half of them within 12 min.'
+ * @example chanceWords(node, span) // 'A usual breaker trips in 38 of 40 simulated shifts (83 % to 99 % by sampling alone), …'
  */
 export function chanceWords({ shift }: Pick<NodePower, 'shift'>, span: (seconds: number) => string): string {
   const { trips, usuallyAfterS, aboveShare } = shift
@@ -13,12 +16,14 @@ export function chanceWords({ shift }: Pick<NodePower, 'shift'>, span: (seconds:
     return aboveShare === 0
       ? 'Never asked for more than it gives hour after hour.'
       : `Asked for more than it gives hour after hour in ${percent(aboveShare)} of the time.`
-  const { early, nominal } = trips
+  const { early, nominal, late } = trips
+  const chance = ({ times, of, low, high }: Chance): string =>
+    `${times} of ${of} simulated shifts (${percent(low)} to ${percent(high)} by sampling alone)`
   if (nominal.times > 0) {
     const when = usuallyAfterS === null ? '' : `, half of them within ${span(usuallyAfterS)}`
-    return `The usual breaker goes in ${nominal.times} of ${nominal.of} shifts (${percent(nominal.low)} to ${percent(nominal.high)})${when}.`
+    const latest = late.times > 0 ? `the slowest in ${late.times}` : 'the slowest holds'
+    return `A usual breaker trips in ${chance(nominal)}${when}; the quickest in ${early.times}, ${latest}.`
   }
-  if (early.times > 0)
-    return `The usual breaker holds; one that goes early goes in ${early.times} of ${early.of} shifts (${percent(early.low)} to ${percent(early.high)}).`
-  return `Held in all ${early.of} shifts that were tried (a chance of at most ${percent(early.high)}).`
+  if (early.times > 0) return `A usual breaker holds; the quickest of its standard trips in ${chance(early)}.`
+  return `Even the quickest breaker holds in all ${early.of} simulated shifts (at most ${percent(early.high)} trip, by sampling alone).`
 }

@@ -23,15 +23,17 @@ describe('how likely a breaker is to go', () => {
   it('says how often the usual one went, in what interval, and when', () => {
     const trips = { early: chance(40, 0.91, 1), nominal: chance(38, 0.835, 0.986), late: chance(0, 0, 0.09) }
     expect(chanceWords(shift({ trips, usuallyAfterS: 720 }), span)).toBe(
-      'The usual breaker goes in 38 of 40 shifts (84 % to 99 %), half of them within 720 s.',
+      'A usual breaker trips in 38 of 40 simulated shifts (84 % to 99 % by sampling alone), half of them within 720 s; the quickest in 40, the slowest holds.',
     )
   })
 
   it('tells one that goes early from one that holds', () => {
     const trips = { early: chance(11, 0.16, 0.43), nominal: chance(0, 0, 0.09), late: chance(0, 0, 0.09) }
-    expect(chanceWords(shift({ trips }), span)).toContain('one that goes early goes in 11 of 40 shifts')
+    expect(chanceWords(shift({ trips }), span)).toBe(
+      'A usual breaker holds; the quickest of its standard trips in 11 of 40 simulated shifts (16 % to 43 % by sampling alone).',
+    )
     expect(chanceWords(shift({}), span)).toBe(
-      'Held in all 40 shifts that were tried (a chance of at most 9 %).',
+      'Even the quickest breaker holds in all 40 simulated shifts (at most 9 % trip, by sampling alone).',
     )
   })
 

@@ -281,7 +281,7 @@ describe('gG fuses (IEC 60269-1)', () => {
   ])('%d A: %d A does not melt the earliest within 10 s', (ratingA, currentA) => {
     const { tripsAt, constantS } = storesOf(IEC_60269_GG, ratingA).early
     const meltsAfterS = -constantS * Math.log(1 - (tripsAt / (currentA / ratingA)) ** 2)
-    expect(meltsAfterS).toBeGreaterThan(10)
+    expect(meltsAfterS).toBeGreaterThan(10 - 1e-9)
   })
 
   it('have no magnet that an inrush could throw', () => {
