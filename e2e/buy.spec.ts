@@ -11,9 +11,9 @@ test('the kit is an outlet, not the machine that does it all; jobs and money cha
   const answer = page.getByRole('region', { name: /^Buy / })
   await expect(answer.getByRole('heading', { level: 2 }).first()).toContainText('Bay 1 rewired, 240 V 100 A')
   await expect(answer.getByRole('heading', { level: 2 }).first()).not.toContainText('Sorrel')
-  await expect(answer).toContainText('Proven: nothing cheaper exists under these figures')
+  await expect(answer).toContainText('Proven optimal: no cheaper purchase plan exists among all combinations')
   await expect(answer.getByRole('row', { name: /^Bay 1 rewired/ })).toContainText('$890')
-  await expect(answer.getByRole('heading', { name: 'The next best' })).toBeVisible()
+  await expect(answer.getByRole('heading', { name: 'Next best' })).toBeVisible()
   // Without its job the outlet is worth nothing.
   await page.getByLabel('Hoist beam, aluminium', { exact: true }).uncheck()
   await expect(page.getByRole('heading', { name: /^Buy (?!Bay 1)/, level: 2 })).toBeVisible()
@@ -22,12 +22,35 @@ test('the kit is an outlet, not the machine that does it all; jobs and money cha
   const budget = page.getByLabel('Spend at most, USD')
   await budget.pressSequentially('500')
   await budget.press('Tab')
-  await expect(page.getByText('For this money Hoist beam, aluminium stays undone')).toBeVisible()
+  await expect(page.getByText('Not done for this money: Hoist beam, aluminium')).toBeVisible()
+})
+
+test('with a limit to spend, what a run brings in is typed and kept', async ({ page, server }) => {
+  await page.goto(`${server.url}/buy`)
+  await expect(page.getByText('Proven optimal: no cheaper')).toBeVisible()
+  // Two jobs are left to choose between.
+  for (const name of [
+    'Loader fork repair',
+    'Press frame',
+    'Press screw post',
+    'Pressing tray',
+    'Tank manifold',
+  ])
+    await page.getByLabel(name, { exact: true }).uncheck()
+  const budget = page.getByLabel('Spend at most, USD')
+  await budget.pressSequentially('1300')
+  await budget.press('Tab')
+  const worth = page.getByLabel('A run brings in, USD: Hoist beam, aluminium')
+  await worth.pressSequentially('2000')
+  await worth.press('Tab')
+  await expect.poll(async () => (await server.record<Job>('jobs/hoist-beam')).worthPerRun).toBe(2000)
+  await expect(page.getByText('Proven optimal: no cheaper')).toBeVisible()
+  await expect(page.getByText(/counted for/)).toBeVisible()
 })
 
 test('how often a job comes decides what pays', async ({ page, server }) => {
   await page.goto(`${server.url}/buy`)
-  await expect(page.getByText('Proven: nothing cheaper')).toBeVisible()
+  await expect(page.getByText('Proven optimal: no cheaper')).toBeVisible()
   const times = page.getByLabel('Times a year: Picking platform')
   await times.press('Control+a')
   await times.pressSequentially('0.1')
@@ -39,7 +62,11 @@ test('how often a job comes decides what pays', async ({ page, server }) => {
 
 test('what could do a job is taken, with its set-up written down', async ({ page, server }) => {
   await page.goto(`${server.url}/buy/could?job=hoist-beam`)
-  await expect(page.getByRole('heading', { name: /^It takes/ })).toContainText('Bay 1 rewired')
+  await expect(page.getByRole('heading', { name: /^Buy / })).toContainText('Bay 1 rewired')
+  // The hoist beam is the only one that needs something bought.
+  await expect(page.getByTestId('doable')).toContainText(
+    'Of 8 jobs, 7 can be done with what you own, 8 with purchases.',
+  )
   const row = page.getByRole('row', { name: /Sloe 310, from an auction, 3\/32 ER4043/ })
   await row.getByRole('button', { name: /^Use/ }).click()
   await expect(row.getByRole('button', { name: /^Use/ })).toHaveText('In use')
@@ -47,7 +74,7 @@ test('what could do a job is taken, with its set-up written down', async ({ page
   await page.getByLabel('Job').press('Control+a')
   await page.getByLabel('Job').pressSequentially('Pressing')
   await page.getByRole('option', { name: 'Pressing tray' }).click()
-  await expect(page.getByRole('heading', { name: /^What you have does it/ })).toBeVisible()
+  await expect(page.getByRole('heading', { name: /^What you own does it/ })).toBeVisible()
 })
 
 test('requirements rank the machines, live with the weights, and come of the jobs', async ({
@@ -73,6 +100,15 @@ test('requirements rank the machines, live with the weights, and come of the job
         )?.weight,
     )
     .toBe(0)
+  await page.getByRole('button', { name: 'Suggest limits' }).click()
+  await expect
+    .poll(
+      async () =>
+        (await server.record<RequirementSheet>('requirement-sheets/next-tig-machine')).requirements.find(
+          ({ what }) => what === 'weight',
+        )?.worst,
+    )
+    .toBeGreaterThan(0)
   await page.getByLabel('Add').click()
   await page.keyboard.type('Pulse')
   await page.keyboard.press('ArrowDown')

@@ -23,12 +23,12 @@ const typingOn = (page: Page) => ({
 test('says after how long the breaker goes, and where it holds', async ({ page, server }) => {
   await page.goto(`${server.url}/power?job=press-frame&set-up=marl-yard`)
   await expect(
-    page.getByRole('heading', { name: /North wall 120 V 20 A may trip after \d+ min/ }),
+    page.getByRole('heading', { name: /North wall 120 V 20 A trips after about \d+ min/ }),
   ).toBeVisible()
-  await expect(page.getByRole('img', { name: /breaker goes/ })).toBeVisible()
+  await expect(page.getByRole('img', { name: /breaker trips/ })).toBeVisible()
   // An arc that never stops trips sooner.
   const when = async (): Promise<string> =>
-    (await page.getByRole('img', { name: /breaker goes/ }).getAttribute('aria-label')) ?? ''
+    (await page.getByRole('img', { name: /breaker trips/ }).getAttribute('aria-label')) ?? ''
   const allShift = await when()
   await page.getByRole('button', { name: 'without a stop' }).press('Enter')
   await expect(page.getByRole('button', { name: 'without a stop' })).toHaveAttribute('aria-pressed', 'true')
@@ -40,7 +40,7 @@ test('another outlet that is there mends it, at no cost; it is looked at, and no
   server,
 }) => {
   await page.goto(`${server.url}/power?job=press-frame`)
-  await expect(page.getByRole('heading', { name: /has too little on it/ })).toBeVisible()
+  await expect(page.getByRole('heading', { name: /puts out too little on it/ })).toBeVisible()
   await expect(page.getByText(/The weld wants 190 A; on these volts Quillon 210 has 140 A/)).toBeVisible()
   const mends = page.getByRole('listitem').filter({ hasText: 'it is there' })
   await expect(mends.first()).toContainText('Plug it into')
@@ -86,7 +86,7 @@ test('the whole shop: who welds together is chosen by name, and what does not ca
   })
   await expect(page).toHaveURL(/at=.*press-frame\.marl-yard/)
   const wall = page.getByRole('row', { name: /^North wall/ })
-  await expect(wall).toContainText(/goes in \d+ of 40 shifts/)
+  await expect(wall).toContainText(/trips in \d+ of 40 simulated shifts/)
   await expect(page.getByRole('img', { name: /rises above the 20 A/ })).toBeVisible()
   // What the rule asks of the cable is worked out when it is opened.
   await page

@@ -25,6 +25,7 @@ const FIXED: Readonly<Record<string, Readonly<Record<string, number>>>> = {
   'duty-exponent': { X_a: 60, X_b: 25, I_a: 85, I_b: 130 },
   'slot-run': { L: 40, d: 12 },
   'breaker-time-constant': { k: 1.35, m: 2 },
+  'breaker-early-constant': { c: 1.13, m: 2.55 },
 }
 let seed = 1
 /** A small generator, so that a failure comes again. */

@@ -89,7 +89,11 @@ describe('files of every version', () => {
     })
     expect(upcastFile('brannik-job', { format: 'brannik-job', version: 1, job: {} })).toEqual({
       ok: true,
-      value: { format: 'brannik-job', version: 3, job: { timesPerYear: null, preheatC: null } },
+      value: {
+        format: 'brannik-job',
+        version: 4,
+        job: { timesPerYear: null, preheatC: null, worthPerRun: null },
+      },
     })
   })
 
@@ -104,10 +108,29 @@ describe('files of every version', () => {
     })
   })
 
+  it('a sheet of before has wishes without a worst, and a shop no price of every small part alike', () => {
+    expect(
+      upcastRecord('requirement-sheet', 1, { id: 's', requirements: [{ what: 'price', amount: 900 }] }),
+    ).toEqual({
+      ok: true,
+      value: { id: 's', requirements: [{ worst: null, what: 'price', amount: 900 }] },
+    })
+    const shop = { id: 's', assumptions: { smallPartPrice: 40, labourPerHour: 60 } }
+    expect(upcastRecord('shop', 6, shop)).toEqual({
+      ok: true,
+      value: { id: 's', assumptions: { labourPerHour: 60 } },
+    })
+  })
+
   it('a job of before has welds without a purge, half a job too', () => {
     expect(upcastRecord('job', 1, { joints: [{ id: 'w' }, 3] })).toEqual({
       ok: true,
-      value: { joints: [{ purge: false, id: 'w' }, 3], timesPerYear: null, preheatC: null },
+      value: {
+        joints: [{ purge: false, id: 'w' }, 3],
+        timesPerYear: null,
+        preheatC: null,
+        worthPerRun: null,
+      },
     })
     expect(upcastRecord('job', 1, { joints: 'none' })).toMatchObject({ value: { joints: 'none' } })
   })

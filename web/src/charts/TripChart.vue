@@ -84,7 +84,7 @@ const text = computed(() => {
       <text
         class="words"
         :x="one.atX + (one.atX > WIDTH - 80 ? -6 : 6)"
-        :y="one.atY + 16"
+        :y="one.atY + (one.band === 'late' ? 16 : -8)"
         :text-anchor="one.atX > WIDTH - 80 ? 'end' : 'start'"
       >
         {{ one.word }}

@@ -129,6 +129,15 @@ export type Asked =
     }
 
 /** A job with a set-up that was chosen for it. */
+/** Whether a job can be done. */
+export interface Doable {
+  readonly jobId: string
+  /** With what there is to buy. */
+  readonly isDone: boolean
+  /** With what the shop owns. */
+  readonly isOwned: boolean
+}
+
 export interface Choice {
   readonly jobId: string
   readonly setUpId: string
@@ -405,6 +414,11 @@ export class Engine {
   /** @returns whole set-ups that do a job, of what is here and what could be bought; none where there is no such job */
   async could(jobId: string, most: number): Promise<CouldDo> {
     return (await seldom()).could(this.#snapshot, jobId, most)
+  }
+
+  /** @returns whether each job can be done with what is owned, and with something bought */
+  async doable(jobIds: readonly string[], most: number): Promise<readonly Doable[]> {
+    return (await seldom()).doable(this.#snapshot, jobIds, most)
   }
 
   /** @returns a job with a set-up on every circuit; null where one of them is not there */

@@ -1,18 +1,23 @@
 /** Questions about many jobs go to the engine a few jobs at a time: the view sees how far it is, and can stop. */
 import type { EngineClient } from './client.ts'
 import type { BoardCell } from '@brannik/core'
-import type { Engine, JobGlance, Snapshot } from './engine.ts'
+import type { Doable, Engine, JobGlance, Snapshot } from './engine.ts'
 
 /** Few enough that the question of another view does not wait for long. */
 const JOBS_AT_ONCE = 10
 /** The first answer is to be there at once. */
 const JOBS_AT_FIRST = 1
 
-type ManyJobs = 'glance' | 'board'
+type ManyJobs = 'glance' | 'board' | 'doable'
 type Rest<K extends ManyJobs> = Engine[K] extends (jobIds: readonly string[], ...rest: infer R) => unknown
   ? R
   : never
-type Row<K extends ManyJobs> = K extends 'glance' ? JobGlance : BoardCell
+interface Rows {
+  readonly glance: JobGlance
+  readonly board: BoardCell
+  readonly doable: Doable
+}
+type Row<K extends ManyJobs> = Rows[K]
 
 interface Progress<T> {
   readonly signal: AbortSignal

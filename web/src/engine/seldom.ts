@@ -1,7 +1,7 @@
 /** What the thread that reckons is asked on few pages: fetched by those alone, the generic library with it. */
 import {
   type CouldDo,
-  couldDo,
+  CouldDoSearch,
   type FitInput,
   fitJob,
   type Held,
@@ -32,7 +32,7 @@ import {
   type Taken,
   takenOf,
 } from '@brannik/core'
-import type { Choice, Snapshot } from './engine.ts'
+import type { Choice, Doable, Snapshot } from './engine.ts'
 
 export { leverageOf } from '@brannik/core'
 
@@ -42,9 +42,31 @@ export const proposals = (shelf: Snapshot): SetUpsProposed =>
 export const meaning = (shelf: Snapshot, source: PowerSource, at: number): readonly PlateColumnMeaning[] =>
   shelf.shop ? plateMeaning(shelf.shop, shelf, source, at) : []
 
+/** One search a snapshot: what parts say of each other holds for every job, and jobs with equal needs share their answer. */
+const searches = new WeakMap<Snapshot, CouldDoSearch>()
+function searchOf(shelf: Snapshot): CouldDoSearch | null {
+  const known = searches.get(shelf)
+  if (known || !shelf.shop) return known ?? null
+  const made = new CouldDoSearch(shelf.shop, shelf)
+  searches.set(shelf, made)
+  return made
+}
+
 export function could(shelf: Snapshot, jobId: string, most: number): CouldDo {
   const job = shelf.jobs.find(({ id }) => id === jobId)
-  return shelf.shop && job ? couldDo(shelf.shop, shelf, job, { most }) : { best: [], count: 0 }
+  return (job && searchOf(shelf)?.answer(job, most)) ?? { best: [], count: 0 }
+}
+
+/** Whether each job can be done with what is owned, and with something bought. */
+export function doable(shelf: Snapshot, jobIds: readonly string[], most: number): readonly Doable[] {
+  return jobIds.map((jobId) => {
+    const { best } = could(shelf, jobId, most)
+    return {
+      jobId,
+      isDone: best.length > 0,
+      isOwned: best.some(({ toBuy }) => toBuy.length === 0),
+    }
+  })
 }
 
 /** It is chosen for years: what is left on the shelf today is no part of it. */

@@ -3,16 +3,16 @@ import { computed } from 'vue'
 import { useRoute } from 'vue-router'
 import { lazily } from '../../lazy.ts'
 
-/** What to buy: the cheapest kit for the planned jobs, what could do one of them, what is asked of a machine, what was decided. */
+/** What to buy: the cheapest purchase for the planned jobs, ways to do one of them, requirements of a machine, decisions. */
 const KitPanel = lazily(() => import('./KitPanel.vue'))
 const CouldPanel = lazily(() => import('./CouldPanel.vue'))
 const RequirementsPanel = lazily(() => import('./RequirementsPanel.vue'))
 const DecisionsPanel = lazily(() => import('./DecisionsPanel.vue'))
 
 const PARTS = [
-  { id: 'kit', title: 'Cheapest kit' },
-  { id: 'could', title: 'What could do a job' },
-  { id: 'requirements', title: 'What a machine must do' },
+  { id: 'kit', title: 'Cheapest purchase' },
+  { id: 'could', title: 'Ways to do a job' },
+  { id: 'requirements', title: 'Requirements' },
   { id: 'decisions', title: 'Decisions' },
 ] as const
 const route = useRoute()

@@ -1,17 +1,21 @@
 <script setup lang="ts">
 import type { Could, SetUp } from '@brannik/core'
-import { computed, ref } from 'vue'
+import { computed, ref, shallowRef, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import ChoiceField from '../../components/ChoiceField.vue'
 import VerdictMark from '../../components/VerdictMark.vue'
+import { engine } from '../../engine/client.ts'
+import type { Doable } from '../../engine/engine.ts'
+import { askOfJobs } from '../../engine/manyJobs.ts'
 import { type Question, useAnswer } from '../../engine/useAnswer.ts'
+import { reasonOf } from '../../reason.ts'
 import { useMoney } from '../../stores/useMoney.ts'
 import { useNotice } from '../../stores/notice.ts'
 import { useWorkspace } from '../../stores/workspace.ts'
 import DecideDialog from './DecideDialog.vue'
 import { useCould } from './useCould.ts'
 
-/** What could do one job: whole set-ups of what is here and what could be bought, the cheapest to get first. */
+/** Ways to do one job: whole set-ups of what is owned and what could be bought, the cheapest to get first; and of all jobs how many can be done. */
 const workspace = useWorkspace()
 const notice = useNotice()
 const money = useMoney()
@@ -35,6 +39,38 @@ const { answer, failure, isComputing } = useAnswer<'could'>(
   computed((): Question<'could'> | null => (jobId.value ? ['could', jobId.value, MOST] : null)),
 )
 
+/** How many of all jobs can be done, as far as it is known. */
+const doable = shallowRef<readonly Doable[]>([])
+const doableFailure = ref('')
+watch(
+  () => [workspace.snapshot, jobs.value.map(({ id }) => id)] as const,
+  async ([snapshot, ids], _before, onCleanup) => {
+    const stop = new AbortController()
+    onCleanup(() => stop.abort())
+    doable.value = []
+    doableFailure.value = ''
+    try {
+      await askOfJobs(engine, snapshot, 'doable', ids, [MOST], {
+        signal: stop.signal,
+        onPart: (part) => {
+          doable.value = [...doable.value, ...part]
+        },
+      })
+    } catch (error) {
+      if (!stop.signal.aborted) doableFailure.value = reasonOf(error)
+    }
+  },
+  { immediate: true },
+)
+const doableText = computed(() => {
+  const all = jobs.value.length
+  const checked = doable.value.length
+  const count = (is: (one: Doable) => boolean): number => doable.value.filter(is).length
+  const text = `Of ${checked === all ? `${all} jobs` : `${checked} jobs checked so far`}, ${count(({ isOwned }) => isOwned)} can be done with what you own, ${count(({ isDone }) => isDone)} with purchases.`
+  return checked === 0 ? '' : text
+})
+const undoable = computed(() => doable.value.filter(({ isDone }) => !isDone))
+
 const whole = (amount: number): string => money(Math.round(amount))
 const cents = (amount: number): string => money(Math.round(amount * 100) / 100)
 const nameOf = (
@@ -52,18 +88,16 @@ const chainOf = ({ setUp }: Could): string =>
     .filter((name) => name !== '')
     .join(' → ')
 const lackText = ({ toBuy }: Could): string =>
-  toBuy
-    .map(({ name, price }) => `${name} ${price === null ? '(price not written down)' : cents(price)}`)
-    .join(', ')
+  toBuy.map(({ name, price }) => `${name} ${price === null ? '(no price)' : cents(price)}`).join(', ')
 const owned = computed(() => (answer.value?.best ?? []).filter(({ toBuy }) => toBuy.length === 0))
 const toBuy = computed(() => (answer.value?.best ?? []).filter((one) => one.toBuy.length > 0))
 const headline = computed(() => {
   if (!answer.value) return ''
   const [first] = answer.value.best
-  if (!first) return 'Nothing that is here or thought of does it'
+  if (!first) return 'Nothing in your lists does this job'
   return first.toBuy.length === 0
-    ? `What you have does it in ${owned.value.length} ${owned.value.length === 1 ? 'way' : 'ways'}`
-    : `It takes ${lackText(first)}`
+    ? `What you own does it in ${owned.value.length} ${owned.value.length === 1 ? 'way' : 'ways'}`
+    : `Buy ${lackText(first)}`
 })
 function take(could: Could): void {
   const { value: now } = job
@@ -94,9 +128,24 @@ const choices = computed(() =>
         <h2>{{ headline || (isComputing ? 'Putting set-ups together…' : '') }}</h2>
         <p v-if="answer" class="label">
           {{ answer.count }}
-          {{ answer.count === 1 ? 'source with a wire does' : 'sources with a wire do' }} it; of each the
-          parts that cost least to get, then to run. Wire, gas and tungsten are bought for the job and count
-          as what it costs to run. Small parts that nobody has written down come of the library: check yours.
+          {{ answer.count === 1 ? 'power source with a wire does' : 'power sources with a wire do' }} this
+          job. Each is shown with the parts that cost least to buy. Wire, gas and tungsten count as running
+          cost. Unlisted small parts come from the generic library. Check them against yours.
+        </p>
+        <p v-if="doableText" class="label" data-testid="doable">
+          {{ doableText }}
+          <template v-if="undoable.length > 0">
+            Not possible:
+            <template v-for="(one, index) in undoable" :key="one.jobId"
+              ><template v-if="index > 0">, </template
+              ><RouterLink :to="{ query: { job: one.jobId } }">{{
+                workspace.get('jobs', one.jobId)?.name
+              }}</RouterLink></template
+            >.
+          </template>
+        </p>
+        <p v-if="doableFailure" class="problem" role="alert">
+          The other jobs cannot be checked: {{ doableFailure }}
         </p>
       </div>
     </header>

@@ -454,6 +454,9 @@ const toDecide = computed(() =>
 .ruled .number {
   text-align: right;
 }
+.ruled .number + :not(.number) {
+  padding-left: 16px;
+}
 .by {
   display: block;
 }

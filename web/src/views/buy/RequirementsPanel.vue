@@ -468,6 +468,9 @@ h3 {
   display: block;
   height: 4px;
 }
+.limits {
+  justify-self: start;
+}
 @media (max-width: 1100px) {
   .asking {
     grid-template-columns: minmax(0, 1fr);

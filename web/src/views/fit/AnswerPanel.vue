@@ -23,7 +23,7 @@ const { fit, rows, chain, suggestions, weld, pieces } = defineProps<{
 const emit = defineEmits<{ apply: [suggestion: Suggestion, words: string]; open: [id: string] }>()
 
 const workspace = useWorkspace()
-const { wholeAmps, spell } = usePrint()
+const { print, wholeAmps, spell } = usePrint()
 
 /** What the weakest link makes of the weld, in a word or two, where it only just does. */
 const TIGHT: Readonly<Record<string, string>> = {
@@ -72,7 +72,14 @@ const costWords = computed(() => {
   const known = parts.map(([name, value]) =>
     value === null ? `${name}: no price` : `${name} ${money(value)}`,
   )
-  return `${known.join(', ')}. Without power and wear.`
+  const { restS = 0, finishS = 0 } = fit.cost ?? {}
+  const included = [
+    ['rest', restS],
+    ['cleaning and repair', finishS],
+  ] as const
+  const spent = included.flatMap(([name, seconds]) => (seconds > 0 ? [`${print(seconds, 's')} ${name}`] : []))
+  const labourText = spent.length > 0 ? ` ${capital(spell('labour'))} includes ${spent.join(' and ')}.` : ''
+  return `${known.join(', ')}.${labourText} Without power and wear.`
 })
 
 const counted = (count: number, one: string, many: string): string =>

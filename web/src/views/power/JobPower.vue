@@ -105,16 +105,13 @@ const headline = computed(() => {
   const own = chosen.value
   if (isOwnPower.value) return 'It makes its own power'
   if (!own) return ''
-  const early = own.trips?.find((one) => one.pattern === 'shift')?.afterS.early ?? null
-  if (own.drawn === null) return `${own.circuit.name} has not the volts that this machine takes`
-  if (early !== null) {
-    const usual = own.trips?.find((one) => one.pattern === 'shift')?.afterS.nominal ?? null
-    return usual === null
-      ? `${own.circuit.name} holds, unless its breaker is a quick one`
-      : `${own.circuit.name} trips after about ${span(usual)}`
-  }
+  const after = own.trips?.find((one) => one.pattern === 'shift')?.afterS ?? null
+  if (own.drawn === null) return `${own.circuit.name} has the wrong voltage for this machine`
+  if (after && after.nominal !== null) return `${own.circuit.name} trips after about ${span(after.nominal)}`
   if (own.verdict !== 'fails' && short.value?.isTooLittle)
-    return `${own.circuit.name} holds, but ${source.value?.name ?? 'the machine'} has too little on it`
+    return `${own.circuit.name} holds, but ${source.value?.name ?? 'the machine'} puts out too little on it`
+  if (after && after.early !== null)
+    return `${own.circuit.name} holds, but a quick breaker may trip after ${span(after.early)}`
   return own.verdict === 'fails'
     ? `${own.circuit.name} will not do`
     : `${own.circuit.name} holds${own.verdict === 'tight' ? ', with little to spare' : ''}`

@@ -1,0 +1,129 @@
+/** What the page says of a purchase plan: each sentence true of what was found. */
+import type { JobWorth, Kit, KitItem, NextKit, Worth } from '@brannik/core'
+import { describe, expect, it } from 'vitest'
+import type { KitGround } from './kitMessages.ts'
+import {
+  headlineOf,
+  type KitNames,
+  nextWords,
+  oneMoreWords,
+  proofWords,
+  withoutJobWords,
+  worthWords,
+} from './kitWords.ts'
+
+const names: KitNames = {
+  item: (key) => `[${key}]`,
+  job: (id) => `<${id}>`,
+  money: (amount) => `$${amount}`,
+  percent: (share) => `${share} %`,
+}
+const item = (key: string): KitItem => ({ key, slot: 'powerSource', name: key, listed: 1, price: 1 })
+const kit = (keys: readonly string[], part: Partial<Kit> = {}): Kit => ({
+  buys: keys.map(item),
+  does: [],
+  undone: [],
+  purchases: 0,
+  running: 0,
+  tight: 0,
+  total: 0,
+  ...part,
+})
+const ground = (part: Partial<KitGround['problem']> = {}): Pick<KitGround, 'items' | 'problem'> => ({
+  items: 117,
+  problem: { items: [], jobs: [], undoable: [], unpriced: [], horizonYears: 3, isWhole: true, ...part },
+})
+
+describe('what is to be bought', () => {
+  it('is named in a line, with what is rented, and said where it is nothing', () => {
+    expect(headlineOf(kit([]), [], 0, names)).toBe('Buy nothing: what you own does every job')
+    expect(headlineOf(kit(['a', 'b']), ['Bay 1'], 1, names)).toBe('Buy Bay 1, a small part')
+    const rents = kit([], {
+      does: [
+        {
+          jobId: 'j',
+          way: {
+            setUpId: 's',
+            verdict: 'fits',
+            needs: [],
+            oneOf: [],
+            rents: 'powerSource heath',
+            costPerRun: 1,
+            tightCost: 0,
+            guesses: [],
+          },
+        },
+      ],
+    })
+    expect(headlineOf(rents, [], 0, names)).toBe('Rent [powerSource heath]')
+  })
+
+  it('is proven among everything, or among what was looked at, and of what is priced', () => {
+    const proven = { isProven: true, gap: 0 }
+    expect(proofWords(proven, ground(), names)).toBe(
+      'Proven optimal: no cheaper purchase plan exists among all combinations of the 117 items in your lists.',
+    )
+    expect(proofWords(proven, ground({ unpriced: ['Fen'] }), names)).toContain(
+      'Items without a price are left out.',
+    )
+    expect(proofWords(proven, ground({ isWhole: false }), names)).toContain('the cheapest ways of each job')
+    expect(proofWords({ isProven: false, gap: 0.04 }, ground(), names)).toMatch(
+      /^Not proven: at most 4 % less/,
+    )
+  })
+})
+
+describe('what a purchase is worth', () => {
+  const worth = (part: Partial<Worth>): Worth => ({
+    key: 'k',
+    saves: null,
+    undone: [],
+    done: [],
+    never: [],
+    isProven: true,
+    ...part,
+  })
+  it('tells what nothing else does from what there is no money for', () => {
+    expect(worthWords(worth({ saves: 40 }), names)).toBe('Saves $40')
+    expect(worthWords(worth({ saves: 40, isProven: false }), names)).toBe('Saves $40 (not proven)')
+    expect(worthWords(worth({ undone: ['a'], never: ['a'] }), names)).toBe('Nothing else does <a>')
+    expect(worthWords(worth({ undone: ['a'], done: ['b'] }), names)).toBe(
+      'Without it there is no money for <a>; <b> would be done instead',
+    )
+  })
+})
+
+describe('what a job changes', () => {
+  const worth = (part: Partial<JobWorth>): JobWorth => ({
+    jobId: 'j',
+    isDone: true,
+    costs: 90,
+    buysMore: [],
+    buysLess: [],
+    displaces: [],
+    brings: [],
+    isProven: true,
+    ...part,
+  })
+  it('says what one job more costs, and never calls free what cannot be done', () => {
+    expect(oneMoreWords(worth({ buysMore: ['a'] }), names)).toBe('costs $90 more: buy [a]')
+    expect(oneMoreWords(worth({ isDone: false, costs: 0 }), names)).toBe('cannot be done for this money')
+    expect(oneMoreWords(worth({ displaces: ['k'], costs: -750 }), names)).toBe(
+      'can be done, but then there is no money for <k>: same purchases',
+    )
+  })
+  it('says what is saved without a job, and what is done instead', () => {
+    expect(withoutJobWords(worth({ buysMore: ['a'] }), names)).toBe('Saves $90; do not buy [a]')
+    expect(withoutJobWords(worth({ displaces: ['k'], costs: -750 }), names)).toBe(
+      '<k> can be done instead; same purchases',
+    )
+    expect(withoutJobWords(worth({ isDone: false }), names)).toBe('Not done: there is no money for it')
+  })
+})
+
+it('says how another plan differs, and what more it does', () => {
+  const next: NextKit = { ...kit(['a', 'c']), doesMore: ['x'], fits: ['y'], isProven: true }
+  expect(nextWords(next, kit(['a', 'b']), names)).toBe(
+    'with [c], without [b], also does <x>, <y> fits instead of tight',
+  )
+})
