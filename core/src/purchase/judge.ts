@@ -28,10 +28,10 @@ const withPart = ({ process, powerSource, gun }: Capability, slot: Slot, item: S
   gun: slot === 'gun' ? (item as Gun) : gun,
 })
 
-/** What a criterion says of each part in one place, by the parts in the other places that it looks at, one after the other. */
+/** What criteria say of each part in one place, by the parts in the other places that they look at, one after the other. */
 class SaidBy {
   readonly #by = new Map<SlotItems[Slot] | null, SaidBy>()
-  readonly said = new Map<SlotItems[Slot], Verdict | null>()
+  readonly said = new Map<SlotItems[Slot], Verdict>()
 
   /** Found by the parts themselves: a key of their ids would be made a million times. */
   beside(part: SlotItems[Slot] | null): SaidBy {
@@ -41,29 +41,35 @@ class SaidBy {
   }
 }
 
+/** Criteria that look at the same places are asked together: the worst of them counts. */
 interface Looks {
-  readonly criterion: Criterion
+  readonly criteria: readonly Criterion[]
   readonly slots: readonly Slot[]
+  readonly isOfSetUp: boolean
 }
-/** By place and criterion. */
+/** By place and criteria. */
 export type AllSaid = Map<Looks, SaidBy>
 
 /**
  * The criteria of one place with all the places that they look at. Those that look at this place alone come first, and of
  * them those that are the same for every job: most parts fall by one of these.
  */
+function looksOf(slot: Slot, process: ProcessId): readonly Looks[] {
+  const groups = new Map<string, Looks>()
+  for (const criterion of criteriaOfSlot(slot, process)) {
+    const slots = slotsOf(criterion, PROCESSES[process])
+    const isOfSetUp = criterion.isOfSetUp === true
+    const key = `${isOfSetUp} ${[...slots].sort().join()}`
+    const known = groups.get(key)
+    groups.set(key, { criteria: [...(known?.criteria ?? []), criterion], slots, isOfSetUp })
+  }
+  return [...groups.values()].sort(
+    (a, b) => a.slots.length - b.slots.length || Number(b.isOfSetUp) - Number(a.isOfSetUp),
+  )
+}
 const LOOKS = new Map(
   PROCESS_IDS.flatMap((id) =>
-    SLOTS.map((slot): [string, readonly Looks[]] => [
-      `${id} ${slot}`,
-      criteriaOfSlot(slot, id)
-        .map((criterion) => ({ criterion, slots: slotsOf(criterion, PROCESSES[id]) }))
-        .sort(
-          (a, b) =>
-            a.slots.length - b.slots.length ||
-            Number(b.criterion.isOfSetUp === true) - Number(a.criterion.isOfSetUp === true),
-        ),
-    ]),
+    SLOTS.map((slot): [string, readonly Looks[]] => [`${id} ${slot}`, looksOf(slot, id)]),
   ),
 )
 const looksAt = (slot: Slot, process: ProcessId): readonly Looks[] => LOOKS.get(`${process} ${slot}`) ?? []
@@ -91,30 +97,41 @@ export class Judge {
     const decides = slot === 'powerSource' || slot === 'gun'
     const needed = decides ? [] : needsOf(before)
     const asked = looksAt(slot, process.id).flatMap((looks) => {
-      const { criterion, slots } = looks
+      const { criteria, slots, isOfSetUp } = looks
       if (!decides && !isSettled(slots, before, slot, needed)) return []
-      const all = criterion.isOfSetUp === true ? this.ofSetUps : this.#said
+      const all = isOfSetUp ? this.ofSetUps : this.#said
       let by = all.get(looks)
       if (!by) all.set(looks, (by = new SaidBy()))
       for (const one of slots) if (one !== slot) by = by.beside(before[one])
-      return [{ criterion, slots, said: by.said }]
+      return [{ criteria, slots, said: by.said }]
     })
     return (item) => {
       let made: Capability | null = null
       const trial = (): Capability => (made ??= before.with(slot, item as never))
       let worst: Verdict = 'fits'
       const neededWith = decides ? needsOf(withPart(before, slot, item)) : []
-      for (const { criterion, slots, said } of asked) {
+      for (const { criteria, slots, said } of asked) {
         if (decides && !isSettled(slots, before, slot, neededWith)) continue
         let verdict = said.get(item)
         if (verdict === undefined) {
-          verdict = criterion.assess(trial(), this.demand)?.verdict ?? null
+          verdict = this.#worst(criteria, trial())
           said.set(item, verdict)
         }
-        if (verdict === 'fails' || verdict === 'unknown') return 'fails'
+        if (verdict === 'fails') return 'fails'
         if (verdict === 'tight') worst = 'tight'
       }
       return worst
     }
+  }
+
+  /** What stays unknown does not do the job either. */
+  #worst(criteria: readonly Criterion[], trial: Capability): Verdict {
+    let worst: Verdict = 'fits'
+    for (const criterion of criteria) {
+      const verdict = criterion.assess(trial, this.demand)?.verdict
+      if (verdict === 'fails' || verdict === 'unknown') return 'fails'
+      if (verdict === 'tight') worst = 'tight'
+    }
+    return worst
   }
 }
