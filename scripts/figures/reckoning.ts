@@ -5,11 +5,14 @@ import {
   boardOf,
   capabilityOf,
   chosenOf,
+  choose,
   couldDo,
+  CouldDoSearch,
   demandOf,
   explain,
   kitProblemOf,
   LIBRARY,
+  pairsOf,
   powerOf,
   shopPowerOf,
   readDocument,
@@ -18,7 +21,6 @@ import {
   studyKit,
   tripsOf,
   type Job,
-  type KitProblem,
   type PowerSource,
   type Shelf,
   assess,
@@ -142,25 +144,61 @@ function power(): void {
   shift()
 }
 
-/** Ten machines at work for eight hours, each under a name of its own: one shift, second by second. */
+/** Ten machines at work for eight hours: one shift, second by second. */
 function shift(): void {
+  const { shelf, atWork } = machinesAtWork(10)
+  const together = togetherOf(demo.shop, shelf, atWork)
+  if (together.leftOut.length > 0) throw new Error('a machine of the ten was left out')
+  const oneShift = () => shiftOf(together, { hours: 8, runs: 1, seed: 1 })
+  print('shift-8h-10-machines', median(timed(oneShift).slice(1)), 'ms')
+  shopPower()
+}
+
+/** So many machines, each under a name of its own, on the circuits of the demo in turn. */
+function machinesAtWork(count: number) {
   const [setUp] = demo.setUps
   const [job] = demo.jobs
   const source = demo.powerSources.find(({ id }) => id === setUp?.powerSourceId)
   if (!setUp || !job || !source) throw new Error('the demo has no set-up, job or machine')
-  const ten = Array.from({ length: 10 }, (_, n) => `machine-${n}`)
-  const shelf = { ...demo, powerSources: [...demo.powerSources, ...ten.map((id) => ({ ...source, id }))] }
+  const ids = Array.from({ length: count }, (_, n) => `machine-${n}`)
+  const shelf = { ...demo, powerSources: [...demo.powerSources, ...ids.map((id) => ({ ...source, id }))] }
   const circuits = ['bay-1', 'bay-2', 'yard']
-  const atWork = ten.map((id, n) => ({
+  const atWork = ids.map((id, n) => ({
     job,
     setUp: { ...setUp, id, powerSourceId: id, circuitId: circuits[n % circuits.length] ?? '' },
   }))
-  const together = togetherOf(demo.shop, shelf, atWork)
-  if (together.leftOut.length > 0) throw new Error('a machine of the ten was left out')
-  const once = () => shiftOf(together, { hours: 8, runs: 1, seed: 1 })
-  print('shift-8h-10-machines', median(timed(once).slice(1)), 'ms')
-  const all = () => shopPowerOf(demo.shop, shelf, atWork, { hours: 8, runs: 40, seed: 1 })
-  print('shop-power-10-machines-40-shifts-45-pairs', median(timed(all).slice(1)), 'ms')
+  return { shelf, atWork }
+}
+
+/** How steeply a time grows with a size: the slope of the straight line through their logarithms. */
+function growth(sizes: readonly number[], times: readonly number[]): number {
+  const [x, y] = [sizes.map(Math.log), times.map(Math.log)]
+  const mean = (values: readonly number[]): number => values.reduce((a, b) => a + b, 0) / values.length
+  const [mx, my] = [mean(x), mean(y)]
+  const above = x.reduce((sum, one, at) => sum + (one - mx) * ((y[at] ?? 0) - my), 0)
+  return above / x.reduce((sum, one) => sum + (one - mx) ** 2, 0)
+}
+const once = (work: () => unknown): number => {
+  const began = performance.now()
+  work()
+  return performance.now() - began
+}
+
+/** Everybody at work, and one machine with each of the others, which is asked where somebody looks. */
+function shopPower(): void {
+  const how = { hours: 8, seed: 1 }
+  const sizes = [4, 8, 15, 30]
+  const all: number[] = []
+  const pairs: number[] = []
+  for (const size of sizes) {
+    const { shelf, atWork } = machinesAtWork(size)
+    all.push(once(() => shopPowerOf(demo.shop, shelf, atWork, { ...how, runs: 40 })))
+    pairs.push(once(() => pairsOf(demo.shop, shelf, atWork, atWork[0]?.setUp.id ?? '', how)))
+  }
+  print('shop-power-30-machines-40-shifts', all.at(-1) ?? 0, 'ms')
+  print('shop-power-growth', growth(sizes, all), '')
+  print('shop-power-pairs-of-one-of-30', pairs.at(-1) ?? 0, 'ms')
+  print('shop-power-pairs-growth', growth(sizes, pairs), '')
 }
 
 /** Things of the demo and of the library over and over, every third of them to buy. */
@@ -190,6 +228,26 @@ function could(): void {
   )
   print('could-do-40x30x60x10', median(times), 'ms')
   print('could-do-40x30x60x10-worst-job', Math.max(...times), 'ms')
+  const sizes = [5, 10, 20, 40]
+  const bySize = sizes.map((size) => {
+    const own = shelfOf({
+      powerSources: size,
+      guns: Math.round(size * 0.75),
+      wires: Math.round(size * 1.5),
+      gases: Math.round(size / 4) + 1,
+    })
+    const search = new CouldDoSearch(demo.shop, own)
+    return once(() => demo.jobs.forEach((job) => search.answer(job, 40)))
+  })
+  print('could-do-all-jobs-growth', growth(sizes, bySize), '')
+  // Two hundred jobs of which each comes 25 times: what is equal shares its answer.
+  const again = Array.from({ length: 200 }, (_, n) => demo.jobs[n % demo.jobs.length])
+  const search = new CouldDoSearch(demo.shop, shelf)
+  print(
+    'could-do-200-jobs-of-8-kinds',
+    once(() => again.forEach((job) => job && search.answer(job, 40))),
+    'ms',
+  )
 }
 
 /** The demo's machines again and again, each weaker or stronger and at another price. */
@@ -211,36 +269,77 @@ function machinesToBuy(count: number): readonly PowerSource[] {
   })
 }
 
-/** A hundred jobs, 300 machines at different prices: from the shop to the proven kit. */
-async function kit(): Promise<void> {
-  const sources = machinesToBuy(300)
-  const jobs = Array.from({ length: 100 }, (_, n): Job => {
+/** The demo's jobs again and again, each kind with other lengths. */
+const manyJobs = (count: number, lengths: number): readonly Job[] =>
+  Array.from({ length: count }, (_, n): Job => {
     const job = demo.jobs[n % demo.jobs.length]
     if (!job) throw new Error('the demo has no job')
-    const joints = job.joints.map((joint) => ({ ...joint, lengthMm: joint.lengthMm * (0.6 + (n % 17) / 12) }))
+    const factor = 0.6 + (Math.floor(n / demo.jobs.length) % lengths) / 4
+    const joints = job.joints.map((joint) => ({ ...joint, lengthMm: joint.lengthMm * factor }))
     return { ...job, id: `job-${n}`, joints, timesPerYear: 1 + (n % 12) }
   })
-  const shelf: Shelf = { ...demo, powerSources: [...sources] }
-  const setUps = sources.flatMap((source, n) => {
-    const like = demo.powerSources[n % demo.powerSources.length]
-    return demo.setUps
-      .filter(({ powerSourceId }) => powerSourceId === like?.id)
-      .map((setUp) => ({ ...setUp, id: `${setUp.id}-${n}`.slice(-64), powerSourceId: source.id }))
+
+/** So many items: two of five are machines to buy, each weaker or stronger than another; a third of the rest is owned. */
+function manyItems(count: number): Shelf {
+  const share = (of: number): number => Math.max(1, Math.round(count * of))
+  const { guns, wires, gases } = shelfOf({
+    powerSources: 1,
+    guns: share(0.15),
+    wires: share(0.12),
+    gases: share(0.03),
   })
-  const solve = solveWith(await highsLoader(), 5)
-  const began = performance.now()
-  const problem: KitProblem = kitProblemOf(demo.shop, shelf, jobs, setUps)
-  print('kit-100x300-board', performance.now() - began, 'ms')
+  const parts = Array.from({ length: share(0.3) }, (_, n) => {
+    const part = demo.parts[n % demo.parts.length]
+    if (!part) throw new Error('the demo has no part')
+    const held = n % 3 === 0 ? ('owned' as const) : ('candidate' as const)
+    return { ...part, id: `part-${n}`, name: `${part.name} ${n}`, held, price: 5 + ((n * 37) % 90) }
+  })
+  return { ...demo, powerSources: [...machinesToBuy(share(0.4))], guns, wires, gases, parts }
+}
+
+/** From the shop to the proven plan, with every set-up that could be put together. */
+async function kit(): Promise<void> {
+  const solve = solveWith(await highsLoader(), 20)
+  const provenIn = (jobs: readonly Job[], items: number): number =>
+    once(() => {
+      const problem = kitProblemOf({
+        shop: demo.shop,
+        shelf: manyItems(items),
+        setUps: demo.setUps,
+        jobs,
+        seeksAll: true,
+      })
+      const chosen = choose(problem, solve, {})
+      if (!chosen?.proof.isProven || !problem.isWhole)
+        throw new Error(`${jobs.length} jobs: not proven among all`)
+    })
+  const sizes = [60, 120, 250, 500]
+  const times = sizes.map((size) => provenIn(manyJobs(8, 1), size))
+  print('kit-8x500-proven', times.at(-1) ?? 0, 'ms')
+  print('kit-growth-with-items', growth(sizes, times), '')
+  const kinds = [1, 2, 3, 5]
+  const byKinds = kinds.map((lengths) => provenIn(manyJobs(200, lengths), 120))
+  print(
+    'kit-growth-with-kinds-of-jobs',
+    growth(
+      kinds.map((lengths) => lengths * demo.jobs.length),
+      byKinds,
+    ),
+    '',
+  )
+  print('kit-200-jobs-of-8-kinds-x500-proven', provenIn(manyJobs(200, 1), 500), 'ms')
+  print('kit-200-jobs-of-40-kinds-x500-proven', provenIn(manyJobs(200, 5), 500), 'ms')
+
+  const problem = kitProblemOf({
+    shop: demo.shop,
+    shelf: manyItems(300),
+    setUps: demo.setUps,
+    jobs: manyJobs(100, 3),
+    seeksAll: true,
+  })
   const since = performance.now()
-  let first = 0
-  const { best, proof } = studyKit(problem, solve, { budget: null, others: [] }, ({ proof: isThere }) => {
-    if (isThere && first === 0) first = performance.now() - since
-  })
-  if (!best) throw new Error('no kit was found')
-  print('kit-100x300-proven', first, 'ms')
-  const ways = problem.jobs.reduce((sum, one) => sum + one.ways.length, 0)
-  print('kit-100x300-ways-kept', ways, 'ways')
-  print('kit-100x300-gap', proof.gap * 100, '%')
+  const { best } = studyKit(problem, solve, { budget: null, others: [] })
+  if (!best) throw new Error('no plan was found')
   print('kit-100x300-study', performance.now() - since, 'ms')
 }
 

@@ -126,22 +126,11 @@ function verdictOf(shift: NodeShift, rule: GroupRule | null): Verdict {
   return early.times > 0 ? 'tight' : 'fits'
 }
 
-/** The same with only these at work. */
-const only = (together: Together, which: ReadonlySet<number>): Together => {
-  const kept = together.drawers.flatMap((_, index) => (which.has(index) ? [index] : []))
-  const place = new Map(kept.map((old, now) => [old, now]))
-  return {
-    ...together,
-    drawers: together.drawers.filter((_, index) => which.has(index)),
-    nodes: together.nodes.map((node) => ({
-      ...node,
-      carries: node.carries.flatMap(({ drawer, wired }) => {
-        const now = place.get(drawer)
-        return now === undefined ? [] : [{ drawer: now, wired }]
-      }),
-    })),
-  }
-}
+/** A node with only these at work. */
+const only = (node: Node, which: ReadonlySet<number>): Node => ({
+  ...node,
+  carries: node.carries.filter(({ drawer }) => which.has(drawer)),
+})
 
 /** Shifts that are tried for each pair: it is told apart whether it holds, not how often it goes. */
 const PAIR_RUNS = 8
@@ -167,20 +156,25 @@ export function pairsOf(
   const place = machines.findIndex((index) => drawers[index]?.id === id)
   const a = machines[place]
   if (a === undefined) return []
-  return machines.slice(place + 1).map((b): Pair => {
+  const others = machines.slice(place + 1)
+  // Everybody's shift is laid out once, whoever else is looked at beside him.
+  const shared = others.flatMap((b) =>
+    nodes
+      .filter(({ carries }) => [a, b].every((one) => carries.some(({ drawer }) => drawer === one)))
+      .map((node) => ({ b, node: only(node, new Set([a, b, ...loads])) })),
+  )
+  const ofPairs = { ...together, nodes: shared.map(({ node }) => node) }
+  const shift = shiftOf(ofPairs, { ...howLong, runs: PAIR_RUNS })
+  return others.map((b): Pair => {
     const pair = { a: id, b: drawers[b]?.id ?? '' }
-    const both = nodes.flatMap(({ carries }, index) =>
-      carries.some(({ drawer }) => drawer === a) && carries.some(({ drawer }) => drawer === b) ? [index] : [],
-    )
-    if (both.length === 0) return { ...pair, verdict: null, at: null }
-    const two = only(together, new Set([a, b, ...loads]))
-    const shift = shiftOf(two, { ...howLong, runs: PAIR_RUNS }, both)
-    const verdicts = shift.nodes.map((one) => {
-      const node = two.nodes[one.node]
-      return node ? verdictOf(one, ruleOf(two, node, UNTRACED)) : 'fits'
+    const found = shift.nodes.flatMap((one) => {
+      const on = shared[one.node]
+      if (on?.b !== b) return []
+      return [{ name: on.node.name, verdict: verdictOf(one, ruleOf(together, on.node, UNTRACED)) }]
     })
-    const verdict = worstVerdict(verdicts)
-    return { ...pair, verdict, at: nodes[both[verdicts.indexOf(verdict)] ?? 0]?.name ?? null }
+    const verdict = worstVerdict(found.map((one) => one.verdict))
+    const worst = found.find((one) => one.verdict === verdict)
+    return worst ? { ...pair, verdict, at: worst.name } : { ...pair, verdict: null, at: null }
   })
 }
 
