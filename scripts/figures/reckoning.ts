@@ -294,7 +294,9 @@ function manyItems(count: number): Shelf {
     const held = n % 3 === 0 ? ('owned' as const) : ('candidate' as const)
     return { ...part, id: `part-${n}`, name: `${part.name} ${n}`, held, price: 5 + ((n * 37) % 90) }
   })
-  return { ...demo, powerSources: [...machinesToBuy(share(0.4))], guns, wires, gases, parts }
+  // Guns of another length are other guns; what differs in name and price alone would be looked at once.
+  const unlike = guns.map((gun, n) => ({ ...gun, lengthMm: gun.lengthMm + n }))
+  return { ...demo, powerSources: [...machinesToBuy(share(0.4))], guns: unlike, wires, gases, parts }
 }
 
 /** From the shop to the proven plan, with every set-up that could be put together. */

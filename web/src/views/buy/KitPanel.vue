@@ -1,7 +1,8 @@
 <script setup lang="ts">
-import { assumptionsOf, type Job, neededBy, sentenceOf, titleOf } from '@brannik/core'
+import { assumptionsOf, type DecidingPrice, type Job, neededBy, sentenceOf, titleOf } from '@brannik/core'
 import { watchDebounced } from '@vueuse/core'
 import { computed, ref } from 'vue'
+import type { RouteLocationRaw } from 'vue-router'
 import FrontierChart from '../../charts/FrontierChart.vue'
 import CountField from '../../components/CountField.vue'
 import VerdictMark from '../../components/VerdictMark.vue'
@@ -153,7 +154,15 @@ const tightText = computed(() => {
   const jobsText = count === 1 ? 'a job that is tight' : `${count} jobs that are tight`
   return best.value && best.value.tight > 0 ? `, ${whole(best.value.tight)} counted for ${jobsText}` : ''
 })
-const priceList = { wire: 'wires', gas: 'gases' } as const
+/** Where a price is entered that is missing. */
+const PRICE_AT = {
+  wire: { list: 'wires', field: 'Price of one' },
+  gas: { list: 'gases', field: 'Refill' },
+} as const
+const priceAt = ({ slot, id }: DecidingPrice): RouteLocationRaw => {
+  const { list, field } = PRICE_AT[slot]
+  return { name: 'equipment', params: { list, id }, query: { field } }
+}
 
 function setYears(value: number | null): void {
   const { shop } = workspace
@@ -296,9 +305,7 @@ const toDecide = computed(() =>
         </p>
         <p v-for="one in decidingPrices" :key="`${one.slot} ${one.id}`" class="label">
           The price of
-          <RouterLink :to="{ name: 'equipment', params: { list: priceList[one.slot], id: one.id } }">{{
-            one.name
-          }}</RouterLink>
+          <RouterLink :to="priceAt(one)">{{ one.name }}</RouterLink>
           is missing and decides how {{ jobName(one.jobId) }} is done. It counts at the upper end of what is
           typical.
         </p>
