@@ -52,7 +52,7 @@ const SHOTS = [
   {
     name: 'power',
     path: '/power?job=press-frame&set-up=marl-yard',
-    act: (page) => page.getByRole('img', { name: /breaker goes/ }).waitFor(),
+    act: (page) => page.getByRole('img', { name: /breaker trips/ }).waitFor(),
   },
   {
     name: 'power-shop',
@@ -63,7 +63,7 @@ const SHOTS = [
   {
     name: 'kit',
     path: '/buy',
-    act: (page) => page.getByRole('heading', { name: 'Jobs done for what is spent on purchases' }).waitFor(),
+    act: (page) => page.getByRole('heading', { name: 'Jobs done by purchase cost' }).waitFor(),
   },
   {
     name: 'requirements',

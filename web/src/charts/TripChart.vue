@@ -20,35 +20,24 @@ const BOTTOM = 26
 const FROM_S = 10
 const TICKS_S = [10, 30, 60, 180, 600, 1800, 3600, 10_800, 28_800]
 
-const BANDS = [
-  ['early', 'quickest'],
-  ['nominal', 'usual'],
-  ['late', 'slowest'],
-] as const
-const lastS = computed(() => Math.max(...BANDS.map(([band]) => trips.curves[band].at(-1)?.atS ?? 0)))
+const BANDS = ['early', 'nominal', 'late'] as const
+const lastS = computed(() => Math.max(...BANDS.map((band) => trips.curves[band].at(-1)?.atS ?? 0)))
 const endS = computed(() => Math.max(FROM_S * 6, Math.min(trips.mostS, lastS.value * 1.6)))
 const x = computed(() => scaleLog([FROM_S, endS.value], [LEFT, WIDTH - RIGHT]).clamp(true))
 const y = scaleLinear([0, 1.15], [HEIGHT - BOTTOM, TOP])
 const paths = computed(() =>
-  BANDS.map(([band, word]) => {
-    const points = trips.curves[band]
-    const end = points.at(-1)
-    return {
-      band,
-      word,
-      d:
-        line<HeatAt>(
-          ({ atS }) => x.value(Math.max(FROM_S, atS)),
-          ({ share }) => y(share),
-        )([...points]) ?? '',
-      atX: x.value(Math.max(FROM_S, end?.atS ?? 0)),
-      atY: y(end?.share ?? 0),
-    }
-  }),
+  BANDS.map((band) => ({
+    band,
+    d:
+      line<HeatAt>(
+        ({ atS }) => x.value(Math.max(FROM_S, atS)),
+        ({ share }) => y(share),
+      )([...trips.curves[band]]) ?? '',
+  })),
 )
 const ticks = computed(() => TICKS_S.filter((s) => s <= endS.value))
 const marks = computed(() =>
-  BANDS.flatMap(([band]) => {
+  BANDS.flatMap((band) => {
     const at = trips.afterS[band]
     return at === null ? [] : [{ band, at }]
   }),
@@ -79,17 +68,7 @@ const text = computed(() => {
         {{ short(tick) }}
       </text>
     </g>
-    <g v-for="one in paths" :key="one.band" :class="one.band">
-      <path :d="one.d" />
-      <text
-        class="words"
-        :x="one.atX + (one.atX > WIDTH - 80 ? -6 : 6)"
-        :y="one.atY + (one.band === 'late' ? 16 : -8)"
-        :text-anchor="one.atX > WIDTH - 80 ? 'end' : 'start'"
-      >
-        {{ one.word }}
-      </text>
-    </g>
+    <path v-for="one in paths" :key="one.band" :class="one.band" :d="one.d" />
     <g v-for="mark in marks" :key="mark.band">
       <circle :cx="x(mark.at)" :cy="y(1)" r="4" />
     </g>
@@ -111,10 +90,10 @@ circle {
   stroke: var(--sheet);
   stroke-width: 1.5;
 }
-.early path {
+.early {
   stroke-dasharray: 3 3;
 }
-.late path {
+.late {
   stroke-dasharray: 9 4;
 }
 .words,

@@ -287,7 +287,7 @@ const arrives = ({ findings }: Row): string => {
         </div>
         <figure v-if="chosen && trips && trips.curves.nominal.length > 0" class="trips">
           <figcaption>
-            <strong>When the breaker goes</strong>
+            <strong>When the breaker trips</strong>
             <span class="label">{{ chosen.circuit.name }}, {{ chosen.breakerName }}: an estimate</span>
             <span class="patterns" role="group" aria-label="Pattern of work">
               <button
@@ -303,8 +303,8 @@ const arrives = ({ findings }: Row): string => {
           </figcaption>
           <TripChart :trips="trips" :span="span" />
           <p class="label">
-            Heat of the breaker’s element over time; at the line it trips. Its standard allows any breaker
-            between the quickest and the slowest.
+            Heat of the breaker’s element over time; at the line it trips. Dotted: the quickest breaker of its
+            standard. Solid: a usual one. Dashed: the slowest.
           </p>
         </figure>
       </section>
