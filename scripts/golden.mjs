@@ -1,6 +1,6 @@
 /**
  * `npm run golden`, after a step of the schemas: carries the demo's files up, and writes the golden file of each format's
- * version of today where there is none. What is written already stays as it is.
+ * version of today where there is none, from the one before: small samples, with one record of each kind and shape.
  */
 import { existsSync, readFileSync, writeFileSync } from 'node:fs'
 import { join } from 'node:path'

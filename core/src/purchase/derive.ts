@@ -7,7 +7,7 @@ import type { Requirement } from '../model/requirementSheet.ts'
 import type { SetUp } from '../model/setUp.ts'
 import type { Shelf } from '../model/shelf.ts'
 import type { Shop } from '../model/shop.ts'
-import { couldDo } from './couldDo.ts'
+import { CouldDoSearch } from './couldDo.ts'
 
 const AMP_STEP = 5
 const DUTY_STEP = 5
@@ -30,9 +30,8 @@ interface Way {
 }
 
 /** By its own set-up, if it has one that names its wire; else by what does it for least. */
-function wayOf(shop: Shop, shelf: Shelf, setUps: readonly SetUp[], job: Job): Way | null {
-  const setUp =
-    setUps.find(({ id }) => id === job.setUpId) ?? couldDo(shop, shelf, job, { most: 1 }).best[0]?.setUp
+function wayOf(search: CouldDoSearch, shelf: Shelf, setUps: readonly SetUp[], job: Job): Way | null {
+  const setUp = setUps.find(({ id }) => id === job.setUpId) ?? search.answer(job, 1).best[0]?.setUp
   if (!setUp) return null
   return { process: setUp.process, wire: shelf.wires.find(({ id }) => id === setUp.wireId) ?? null }
 }
@@ -58,8 +57,9 @@ export function requirementsOf(
 ): readonly Requirement[] {
   const byProcess = new Map<ProcessId, { duty: (Found & { atA: number })[]; jobs: Job[] }>()
   const low: (Found & { process: ProcessId })[] = []
+  const search = new CouldDoSearch(shop, shelf)
   for (const job of jobs) {
-    const way = wayOf(shop, shelf, setUps, job)
+    const way = wayOf(search, shelf, setUps, job)
     if (!way) continue
     const demand = demandOf(job, way.process, way.wire, shop)
     const known = byProcess.get(way.process) ?? { duty: [], jobs: [] }

@@ -18,6 +18,7 @@ const workspace = useWorkspace()
 const { spell } = usePrint()
 const KM_PER_MILE = 1.609344
 
+const currency = computed(() => workspace.shop?.currency ?? '')
 const isImperial = computed(() => workspace.notation.system === 'imperial')
 const wind = computed(() =>
   job.windKmPerH === null
@@ -72,6 +73,16 @@ const SIZINGS = [
       optional="once"
       :model-value="job.timesPerYear"
       @update:model-value="(timesPerYear) => emit('change', { timesPerYear }, 'times a year')"
+    />
+    <CountField
+      class="wide"
+      :label="`A run brings in, ${currency}`"
+      decimals
+      :least="0"
+      :most="1e9"
+      optional="not recorded"
+      :model-value="job.worthPerRun"
+      @update:model-value="(worthPerRun) => emit('change', { worthPerRun }, 'what a run brings in')"
     />
     <DateField
       class="wide"
