@@ -40,7 +40,7 @@ export interface KitRules {
 }
 
 /** Kits that differ in a roll or a tip alone are the same to whoever buys. */
-export const isLarge = (item: KitItem | undefined): boolean =>
+export const isLarge = (item: Pick<KitItem, 'slot'> | undefined): boolean =>
   item !== undefined && !SMALL_SLOTS.has(item.slot)
 
 function push<K, V>(lists: Map<K, V[]>, key: K, value: V): void {

@@ -187,10 +187,11 @@ class Studying {
       .slice(0, LARGER_KITS)
   }
 
+  /** Of large things: a small part is bought for what it goes with. */
   worth(): readonly Worth[] {
     const { problem, solve } = this
     const best = this.#best
-    return keysOf(best).map((key): Worth => {
+    return best.buys.filter(isLarge).map(({ key }): Worth => {
       const less = choose(problem, solve, { ...this.#rules, without: [key] })
       const undone = less ? lacking(less.kit.undone, best.undone) : []
       const done = less ? lacking(best.undone, less.kit.undone) : []

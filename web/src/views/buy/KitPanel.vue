@@ -1,5 +1,13 @@
 <script setup lang="ts">
-import { assumptionsOf, type DecidingPrice, type Job, neededBy, sentenceOf, titleOf } from '@brannik/core'
+import {
+  assumptionsOf,
+  type DecidingPrice,
+  isLarge,
+  type Job,
+  neededBy,
+  sentenceOf,
+  titleOf,
+} from '@brannik/core'
 import { watchDebounced } from '@vueuse/core'
 import { computed, ref } from 'vue'
 import type { RouteLocationRaw } from 'vue-router'
@@ -132,6 +140,12 @@ const undoable = computed(() =>
     })),
 )
 const CHEAP = 100
+const jobsNeeding = (key: string): readonly string[] => {
+  const { value: kit } = best
+  return kit
+    ? kit.does.flatMap(({ jobId, way }) => (neededBy(way, kit).includes(key) ? [jobName(jobId)] : []))
+    : []
+}
 const buys = computed(() =>
   (best.value?.buys ?? [])
     .toSorted((a, b) => b.price - a.price)
@@ -140,7 +154,11 @@ const buys = computed(() =>
       return {
         ...item,
         isSmall: item.price < CHEAP && item.slot !== 'circuit' && item.slot !== 'powerSource',
-        text: worth ? worthWords(worth, names) : '…',
+        text: isLarge(item)
+          ? worth
+            ? worthWords(worth, names)
+            : '…'
+          : `For ${listed(jobsNeeding(item.key))}`,
         priceText: item.listed === null ? `no price, counted as ${cents(item.price)}` : cents(item.price),
       }
     }),
