@@ -77,6 +77,13 @@ const looksAt = (slot: Slot, process: ProcessId): readonly Looks[] => LOOKS.get(
 /** Criteria that look at no part by itself, but at the job, or at all of it together. */
 export const OF_THE_WHOLE = CRITERIA.filter(({ slots }) => typeof slots !== 'function' && slots.length === 0)
 
+/** What is asked of parts in one place, beside those that are chosen. */
+interface Asked {
+  readonly criteria: readonly Criterion[]
+  readonly slots: readonly Slot[]
+  readonly said: Map<SlotItems[Slot], Verdict>
+}
+
 /** By one process, polarity, wire and job. */
 export class Judge {
   readonly #said: AllSaid = new Map()
@@ -94,29 +101,43 @@ export class Judge {
    */
   at(slot: Slot, before: Capability): (item: SlotItems[Slot]) => Verdict {
     const { process } = before
+    // Which places are needed depends on source and gun: with them some criteria wait for each part.
     const decides = slot === 'powerSource' || slot === 'gun'
-    const needed = decides ? [] : needsOf(before)
-    const asked = looksAt(slot, process.id).flatMap((looks) => {
+    const needed = decides ? null : needsOf(before)
+    const [now, maybe]: [Asked[], Asked[]] = [[], []]
+    for (const looks of looksAt(slot, process.id)) {
       const { criteria, slots, isOfSetUp } = looks
-      if (!decides && !isSettled(slots, before, slot, needed)) return []
+      const isFilled = slots.every((one) => one === slot || before[one] !== null)
+      if (!isFilled && needed && !isSettled(slots, before, slot, needed)) continue
       const all = isOfSetUp ? this.ofSetUps : this.#said
       let by = all.get(looks)
       if (!by) all.set(looks, (by = new SaidBy()))
       for (const one of slots) if (one !== slot) by = by.beside(before[one])
-      return [{ criteria, slots, said: by.said }]
-    })
+      const asked = { criteria, slots, said: by.said }
+      if (isFilled || needed) now.push(asked)
+      else maybe.push(asked)
+    }
     return (item) => {
       let made: Capability | null = null
-      const trial = (): Capability => (made ??= before.with(slot, item as never))
+      const worstOf = ({ criteria, said }: Asked): Verdict => {
+        const known = said.get(item)
+        if (known !== undefined) return known
+        made ??= before.with(slot, item as never)
+        const verdict = this.#worst(criteria, made)
+        said.set(item, verdict)
+        return verdict
+      }
       let worst: Verdict = 'fits'
-      const neededWith = decides ? needsOf(withPart(before, slot, item)) : []
-      for (const { criteria, slots, said } of asked) {
-        if (decides && !isSettled(slots, before, slot, neededWith)) continue
-        let verdict = said.get(item)
-        if (verdict === undefined) {
-          verdict = this.#worst(criteria, trial())
-          said.set(item, verdict)
-        }
+      for (const asked of now) {
+        const verdict = worstOf(asked)
+        if (verdict === 'fails') return 'fails'
+        if (verdict === 'tight') worst = 'tight'
+      }
+      if (maybe.length === 0) return worst
+      const neededWith = needsOf(withPart(before, slot, item))
+      for (const asked of maybe) {
+        if (!isSettled(asked.slots, before, slot, neededWith)) continue
+        const verdict = worstOf(asked)
         if (verdict === 'fails') return 'fails'
         if (verdict === 'tight') worst = 'tight'
       }

@@ -102,7 +102,9 @@ export class SetUpSearch {
       const judge = this.judge.at(slot, capability)
       const branches: Branch[] = []
       for (const option of this.stock.options.of(slot)) {
-        const taken = this.taken(together(before, option.spent), judge(option.item))
+        const verdict = judge(option.item)
+        if (verdict === 'fails') continue
+        const taken = this.taken(together(before, option.spent), verdict)
         if (!taken) continue
         const gas = slot === 'gas' ? this.#gasCost(capability.with(slot, option.item as never)) : 0
         const then = gas === 0 ? taken : { ...taken, runCost: taken.runCost + gas }
