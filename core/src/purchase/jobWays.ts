@@ -10,7 +10,7 @@ import { isCandidate } from '../model/ownership.ts'
 import { type Verdict, worseOf } from '../model/verdict.ts'
 import type { Begun, Ground } from './ground.ts'
 import { OF_THE_WHOLE } from './judge.ts'
-import { Kept, type OneOf } from './kept.ts'
+import { Kept, MOST_WAYS, type OneOf } from './kept.ts'
 import { keyOf, NOTHING_SPENT, type Purchase, type Spent } from './options.ts'
 import type { PartSet } from './smallParts.ts'
 
@@ -71,9 +71,6 @@ export function wayCostOf(
     tight: verdict === 'tight' ? (run * tightCostPct) / FULL_PCT : 0,
   }
 }
-
-/** Beyond so many ways of one job only those are kept that need nothing bought. */
-const MOST_WAYS = 3000
 
 const isWithin = (few: readonly Purchase[], many: readonly Purchase[]): boolean =>
   few.every((one) => many.some((other) => other.likeKey === one.likeKey))

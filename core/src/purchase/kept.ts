@@ -1,4 +1,7 @@
 /** Ways that were found, and what they make hopeless. */
+/** Beyond so many ways of one job only those are kept that need nothing bought. */
+export const MOST_WAYS = 3000
+
 /** Sets of small parts, by their keys, of which one has to be bought. */
 export type OneOf = readonly (readonly string[])[]
 

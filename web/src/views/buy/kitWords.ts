@@ -1,5 +1,5 @@
 /** What the page says of a purchase plan, of what it is proven among, and of what each purchase and each job changes. */
-import { capital, type JobWorth, type Kit, type NextKit, type Proof, type Worth } from '@brannik/core'
+import { capital, MOST_WAYS, type JobWorth, type Kit, type NextKit, type Proof, type Worth } from '@brannik/core'
 import type { KitGround } from './kitMessages.ts'
 
 export interface KitNames {
@@ -43,7 +43,7 @@ export function proofWords(
 ): string {
   const among = problem.isWhole
     ? `all combinations of the ${items} items in your lists`
-    : `the cheapest ways of each job with the ${items} items in your lists`
+    : `${MOST_WAYS} ways of each job with the ${items} items in your lists`
   const first = isProven
     ? `Proven optimal: no cheaper purchase plan exists among ${among}.`
     : `Not proven: at most ${percent(gap * 100)} less could be possible among ${among}.`
