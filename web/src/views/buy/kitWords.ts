@@ -1,5 +1,13 @@
 /** What the page says of a purchase plan, of what it is proven among, and of what each purchase and each job changes. */
-import { capital, MOST_WAYS, type JobWorth, type Kit, type NextKit, type Proof, type Worth } from '@brannik/core'
+import {
+  capital,
+  MOST_WAYS,
+  type JobWorth,
+  type Kit,
+  type NextKit,
+  type Proof,
+  type Worth,
+} from '@brannik/core'
 import type { KitGround } from './kitMessages.ts'
 
 export interface KitNames {
