@@ -177,19 +177,17 @@ export const test = base.extend<Fixtures, WorkerFixtures>({
     const made = `bypassCSP ${bypassCSP}`
     const context = contexts.get(made) ?? (await browser.newContext())
     contexts.set(made, context)
-    await use(context)
-    for (const page of context.pages()) await page.close()
-    await context.setOffline(false)
-  },
-  page: async ({ context }, use) => {
-    const page = await context.newPage()
-    const devtools = await context.newCDPSession(page)
+    // A test that opens its own pages begins with nothing stored too: what another left unsaved would be asked about.
+    const cleaner = await context.newPage()
+    const devtools = await context.newCDPSession(cleaner)
     await devtools.send('Storage.clearDataForOrigin', {
       origin: '*',
       storageTypes: 'cookies,local_storage,indexeddb',
     })
-    await devtools.detach()
-    await use(page)
+    await cleaner.close()
+    await use(context)
+    for (const page of context.pages()) await page.close()
+    await context.setOffline(false)
   },
   stopped: async ({ settings }, use) => {
     await withServer(settings, async (server, name) => {
