@@ -258,8 +258,19 @@ describe('faults that were found', () => {
       const way = kit?.does[0]?.way
       const usedBefore = all.problem.found.get(all.kit?.does[0]?.way.setUpId ?? '')?.capability.wire?.id
       if (usedBefore !== wire.id) expect(way?.guesses).toEqual([])
-      const low = choose(ask({ jobs, shelf, costEnd: 'least' }), solve, {})?.kit
+      const lowProblem = ask({ jobs, shelf, costEnd: 'least' })
+      const low = choose(lowProblem, solve, {})?.kit
       if (!kit || !low) throw new Error('no kit')
+      // A set-up has the same name whatever else is looked at: else another would pass for it.
+      const before = problem.found.get(way?.setUpId ?? '')?.capability
+      const now = lowProblem.found.get(low.does[0]?.way.setUpId ?? '')?.capability
+      const isSame = ['wire', 'powerSource', 'gun', 'gas', 'circuit'].every((slot) => {
+        const [a, b] = [before, now].map((one) => one?.[slot as 'wire']?.id)
+        return a === b
+      })
+      expect(way?.setUpId === low.does[0]?.way.setUpId).toBe(
+        isSame && way?.verdict === low.does[0]?.way.verdict,
+      )
       const deciding = decidingPrices(kit, low)
       expect(deciding.every(({ id }) => id === wire.id)).toBe(true)
       expect(problem.unpriced).toEqual([])

@@ -139,7 +139,6 @@ class Problem {
   readonly #ground: Ground
   readonly #rules: WayRules
   readonly #columns: readonly Column[]
-  readonly #ids: Set<string>
   isWhole = true
 
   constructor(readonly question: KitQuestion) {
@@ -148,7 +147,6 @@ class Problem {
     this.#rules = { counts, shiftHours, tightCostPct }
     this.#ground = new Ground(shop, shelf, { withLibrary, isPricedOnly: true, costEnd })
     this.#columns = setUps.flatMap((setUp) => this.#columnOf(setUp) ?? [])
-    this.#ids = new Set(setUps.map(({ id }) => id))
   }
 
   /** @returns null for a set-up that lacks a part, or that needs something that has no price */
@@ -251,9 +249,6 @@ class Problem {
     return { ways, nearest }
   }
 
-  /** Of a way that is bought and one that is rented the set-up is the same. */
-  readonly #byParts = new Map<string, string>()
-
   #asKitWay(way: JobWay): KitWay {
     const { capability, verdict, needs, oneOf, rents, cost } = way
     this.#note(capability, needs)
@@ -265,13 +260,9 @@ class Problem {
             item,
             spent.buys.map(({ key }) => key),
           )
-    const key = `${capability.process.id} ${SLOTS.map((slot) => capability[slot]?.id ?? '').join(' ')} ${verdict}`
-    const known = this.#byParts.get(key)
-    let number = this.found.size + 1
-    while (known === undefined && this.#ids.has(`could-${number}`)) number += 1
-    const setUpId = known ?? `could-${number}`
-    this.#ids.add(setUpId)
-    this.#byParts.set(key, setUpId)
+    // By its parts: a plan made with other prices calls the same set-up the same. No id of a record has a blank.
+    const parts = SLOTS.map((slot) => capability[slot]?.id ?? '-').join(' ')
+    const setUpId = `${capability.process.id} ${parts} ${verdict}`
     this.found.set(setUpId, way)
     return { setUpId, verdict, needs, oneOf, rents, ...asCost(cost) }
   }

@@ -1,6 +1,7 @@
 /** Seeks kits in a thread of its own: the solver holds its thread until it is done, and is stopped with it. */
 import {
   cheapestKit,
+  choose,
   decidingPrices,
   type Job,
   type KitProblem,
@@ -62,8 +63,8 @@ async function seek({ snapshot, jobIds, otherIds, budget, withTight, seconds }: 
     lists.gases.some(({ refillPrice }) => refillPrice === null)
   if (best && lacksPrice) {
     const cheap = only(kitProblemOf({ ...question, jobs: named(jobIds), costEnd: 'least' }), planned)
-    const low = cheapestKit(cheap, solve)
-    if (low) say({ is: 'deciding', prices: decidingPrices(best, low) })
+    const low = choose(cheap, solve, budget === null ? {} : { budget })
+    if (low) say({ is: 'deciding', prices: decidingPrices(best, low.kit) })
   }
   say({ is: 'done' })
 }
