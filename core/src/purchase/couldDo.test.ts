@@ -3,17 +3,7 @@ import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { isRatedFor, settingsFor } from '../assembly/propose.ts'
 import { capabilityOf } from '../capability/capability.ts'
-import {
-  type Chosen,
-  chosenOf,
-  emptyChoice,
-  itemsFor,
-  needsOf,
-  PART_SLOTS,
-  type Slot,
-  SLOTS,
-  SMALL_SLOTS,
-} from '../capability/slots.ts'
+import { chosenOf, emptyChoice, PART_SLOTS, type Slot, SLOTS, SMALL_SLOTS } from '../capability/slots.ts'
 import { assess, worstOf } from '../criteria/index.ts'
 import { demandOf } from '../demand/demand.ts'
 import { LIBRARY } from '../library/index.ts'
@@ -23,36 +13,15 @@ import { isCandidate } from '../model/ownership.ts'
 import { PROCESS_IDS } from '../model/process.ts'
 import type { Shelf } from '../model/shelf.ts'
 import { typicalPartPrice } from '../reference/typicalPrices.ts'
-import { PROCESSES } from '../reference/processes.ts'
 import { demoShop } from '../testing/samples.ts'
 import { couldDo } from './couldDo.ts'
+import { everyWhole } from '../testing/everyWhole.ts'
 import { runs } from '../testing/runs.ts'
 
 const demo = demoShop()
 const jobOf = (id: string): Job => demo.jobs.find((one) => one.id === id) as Job
 
 const USED_UP: readonly Slot[] = ['wire', 'gas', 'tungsten']
-
-/** Every way to fill the places, one after the other, without looking at a criterion before all are full. */
-function* everyWhole(
-  chosen: Chosen,
-  process: (typeof PROCESS_IDS)[number],
-  shelf: Shelf,
-  at = 0,
-): Generator<Chosen> {
-  const slot = SLOTS[at]
-  if (slot === undefined) {
-    yield chosen
-    return
-  }
-  const isNeeded = needsOf({ ...chosen, process: PROCESSES[process] }).some((need) => need.slot === slot)
-  if (!isNeeded || chosen[slot] !== null) {
-    yield* everyWhole(chosen, process, shelf, at + 1)
-    return
-  }
-  for (const item of itemsFor(slot, shelf))
-    yield* everyWhole({ ...chosen, [slot]: item }, process, shelf, at + 1)
-}
 
 const VERDICTS_DONE = ['fits', 'tight']
 /** By process, source and wire: the least that has to be bought, and the best verdict for that. */

@@ -4,16 +4,16 @@ import highsLoader from 'highs'
 import { beforeAll, describe, expect, it } from 'vitest'
 import { isRatedFor, settingsFor } from '../assembly/propose.ts'
 import { capabilityOf } from '../capability/capability.ts'
-import { type Chosen, emptyChoice, itemsFor, needsOf, PART_SLOTS, SLOTS } from '../capability/slots.ts'
+import { emptyChoice, PART_SLOTS, SLOTS } from '../capability/slots.ts'
 import { assess, worstOf } from '../criteria/index.ts'
 import { demandOf } from '../demand/demand.ts'
 import { costOf } from '../fit/cost.ts'
 import type { Job } from '../model/job.ts'
 import { isCandidate } from '../model/ownership.ts'
-import { PROCESS_IDS, type ProcessId } from '../model/process.ts'
+import { PROCESS_IDS } from '../model/process.ts'
 import type { Shelf } from '../model/shelf.ts'
 import { does } from '../model/verdict.ts'
-import { PROCESSES } from '../reference/processes.ts'
+import { everyWhole } from '../testing/everyWhole.ts'
 import { runs } from '../testing/runs.ts'
 import { demoShop } from '../testing/samples.ts'
 import { choose, decidingPrices, kitWith } from './kit.ts'
@@ -55,22 +55,6 @@ const without = (shelf: Shelf, list: Bought, id: string): Shelf => ({
   ...shelf,
   [list]: shelf[list].filter((one) => one.id !== id),
 })
-
-/** Every way to fill the places, without looking at a criterion before all are full. */
-function* everyWhole(chosen: Chosen, process: ProcessId, shelf: Shelf, at = 0): Generator<Chosen> {
-  const slot = SLOTS[at]
-  if (slot === undefined) {
-    yield chosen
-    return
-  }
-  const isNeeded = needsOf({ ...chosen, process: PROCESSES[process] }).some((need) => need.slot === slot)
-  if (!isNeeded || chosen[slot] !== null) {
-    yield* everyWhole(chosen, process, shelf, at + 1)
-    return
-  }
-  for (const item of itemsFor(slot, shelf))
-    yield* everyWhole({ ...chosen, [slot]: item }, process, shelf, at + 1)
-}
 
 interface Done {
   readonly needs: readonly string[]
