@@ -1,17 +1,16 @@
 /** Ways to do a job: of each source with each wire the set of other parts that costs least to get. */
-import { SLOTS } from '../capability/slots.ts'
+import { type Slot, SLOTS } from '../capability/slots.ts'
 import { costOf } from '../fit/cost.ts'
-import { assess } from '../criteria/index.ts'
-import type { Slot } from '../capability/slots.ts'
+import type { Assessment } from '../criteria/criterion.ts'
 import type { Demand } from '../demand/demand.ts'
 import type { Capability } from '../capability/capability.ts'
 import type { Job } from '../model/job.ts'
 import { isCandidate } from '../model/ownership.ts'
 import type { Shelf } from '../model/shelf.ts'
 import type { Shop } from '../model/shop.ts'
-import { does, type Verdict, worseOf } from '../model/verdict.ts'
+import { does, type Verdict } from '../model/verdict.ts'
 import { Ground } from './ground.ts'
-import { OF_THE_WHOLE } from './judge.ts'
+import { wholeFindings } from './judge.ts'
 import { needsKey } from './needsKey.ts'
 import { compareSpent, keyOf, NOTHING_SPENT, priceOf, type Spent, together, USED_UP } from './options.ts'
 import { type Made, setUpOf } from './setUpOf.ts'
@@ -57,20 +56,17 @@ interface Found {
 interface Whole {
   readonly capability: Capability
   readonly verdict: Verdict
+  readonly findings: readonly Assessment[]
   readonly spent: Spent
 }
 
 /** @returns null where the whole does not do the job */
 function wholeOf(capability: Capability, demand: Demand, spent: Spent): Whole | null {
-  const verdict = OF_THE_WHOLE.reduce<Verdict>(
-    (worst, one) => worseOf(worst, one.assess(capability, demand)?.verdict ?? 'fits'),
-    spent.isTight ? 'tight' : 'fits',
-  )
-  return does(verdict) ? { capability, verdict, spent: { ...spent, isTight: verdict === 'tight' } } : null
+  const { findings, verdict } = wholeFindings(capability, demand, spent.isTight)
+  return does(verdict)
+    ? { capability, verdict, findings, spent: { ...spent, isTight: verdict === 'tight' } }
+    : null
 }
-
-const runOf = (capability: Capability, demand: Demand): number | null =>
-  costOf(capability, demand, assess(capability, demand))?.job ?? null
 
 /** What a shop has and could have, looked at for one job after the other. */
 export class CouldDoSearch {
@@ -128,7 +124,10 @@ export class CouldDoSearch {
       }
     }
     const ranked = found
-      .map((one) => ({ ...one, toRun: runOf(one.whole.capability, one.demand) }))
+      .map(({ whole, demand }) => ({
+        whole,
+        toRun: costOf(whole.capability, demand, whole.findings)?.job ?? null,
+      }))
       .sort(
         (a, b) =>
           a.whole.spent.unpriced - b.whole.spent.unpriced ||

@@ -112,7 +112,7 @@ export class Ground implements Stock {
     const known = searches.get(polarity)
     if (known) return known
     const key = `${pair.process} ${polarity}`
-    const ofSetUps = this.#ofSetUps.get(key) ?? new Map<never, never>()
+    const ofSetUps: AllSaid = this.#ofSetUps.get(key) ?? new Map()
     this.#ofSetUps.set(key, ofSetUps)
     const search = new SetUpSearch(this, demand, counts, ofSetUps)
     const made = { search, small: new SmallParts(search) }

@@ -7,9 +7,9 @@ import { type Cost, costOf } from '../fit/cost.ts'
 import type { PowerSource } from '../model/equipment.ts'
 import type { Job } from '../model/job.ts'
 import { isCandidate } from '../model/ownership.ts'
-import { type Verdict, worseOf } from '../model/verdict.ts'
+import type { Verdict } from '../model/verdict.ts'
 import type { Begun, Ground } from './ground.ts'
-import { OF_THE_WHOLE } from './judge.ts'
+import { OF_THE_WHOLE, wholeFindings } from './judge.ts'
 import { Kept, MOST_WAYS, type OneOf } from './kept.ts'
 import { keyOf, NOTHING_SPENT, type Purchase, type Spent } from './options.ts'
 import type { PartSet } from './smallParts.ts'
@@ -100,7 +100,7 @@ const OF_ALL_LARGE = OF_THE_WHOLE.filter((one) => one !== PARTS_CHOSEN)
 
 const keysOf = (buys: readonly Purchase[]): readonly string[] => buys.map(({ key }) => key)
 
-class Seeking {
+class WaySearch {
   readonly kept: Kept<JobWay>
   /** One list for the same sets, so that what is the same is seen to be. */
   readonly #lists = new Map<readonly PartSet[], OneOf | null>()
@@ -133,14 +133,10 @@ class Seeking {
       if (!clusters) return
       const needs = keysOf(all.buys)
       if (kept.isHopeless(this.#counted(all), needs, this.#oneOf(clusters))) return
-      const criteria = OF_ALL_LARGE.flatMap((one) => one.assess(main, demand) ?? [])
-      const worst = criteria.reduce<Verdict>(
-        (found, one) => worseOf(found, one.verdict),
-        all.isTight ? 'tight' : 'fits',
-      )
+      const { findings, verdict: worst } = wholeFindings(main, demand, all.isTight, OF_ALL_LARGE)
       const keep = (as: Verdict, sets: JobWay['clusters']): void => {
         if (!rules.counts(as) || sets.some((one) => one.length === 0)) return
-        const cost = wayCostOf(main, demand, criteria, { verdict: as, rentPerDay }, rules, ground)
+        const cost = wayCostOf(main, demand, findings, { verdict: as, rentPerDay }, rules, ground)
         const rents = rentPerDay === null ? null : keyOf('powerSource', source)
         kept.keep({
           capability: main,
@@ -192,7 +188,7 @@ export function waysOfJob(
   job: Job,
   rules: WayRules,
 ): { readonly ways: readonly JobWay[]; readonly isWhole: boolean } {
-  const seeking = new Seeking(ground, rules)
+  const seeking = new WaySearch(ground, rules)
   const begun = ground.begunFor(job)
   // What is owned comes first: most of what is to be bought is then seen to be of no use.
   for (const isToGet of [false, true])

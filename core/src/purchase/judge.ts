@@ -1,13 +1,13 @@
 /** What criteria say of a part in one place of a set-up that is half put together: asked once for the same parts. */
 import type { Capability } from '../capability/capability.ts'
 import { type Need, needsOf, type Slot, type SlotItems, SLOTS } from '../capability/slots.ts'
-import { type Criterion, slotsOf } from '../criteria/criterion.ts'
-import { CRITERIA, criteriaOfSlot } from '../criteria/index.ts'
+import { type Assessment, type Criterion, slotsOf } from '../criteria/criterion.ts'
+import { CRITERIA, criteriaOfSlot, worstOf } from '../criteria/index.ts'
 import type { Demand } from '../demand/demand.ts'
 import type { PowerSource } from '../model/equipment.ts'
 import type { Gun } from '../model/gun.ts'
 import { PROCESS_IDS, type ProcessId } from '../model/process.ts'
-import type { Verdict } from '../model/verdict.ts'
+import { type Verdict, worseOf } from '../model/verdict.ts'
 import { PROCESSES } from '../reference/processes.ts'
 
 /**
@@ -76,6 +76,20 @@ const looksAt = (slot: Slot, process: ProcessId): readonly Looks[] => LOOKS.get(
 
 /** Criteria that look at no part by itself, but at the job, or at all of it together. */
 export const OF_THE_WHOLE = CRITERIA.filter(({ slots }) => typeof slots !== 'function' && slots.length === 0)
+
+/**
+ * @param isTight whether something of it is tight already
+ * @returns what the criteria find that look at a whole set-up, and the worst of all
+ */
+export function wholeFindings(
+  capability: Capability,
+  demand: Demand,
+  isTight: boolean,
+  criteria: readonly Criterion[] = OF_THE_WHOLE,
+): { readonly findings: readonly Assessment[]; readonly verdict: Verdict } {
+  const findings = criteria.flatMap((one) => one.assess(capability, demand) ?? [])
+  return { findings, verdict: worseOf(isTight ? 'tight' : 'fits', worstOf(findings)) }
+}
 
 /** What is asked of parts in one place, beside those that are chosen. */
 interface Asked {

@@ -1,4 +1,5 @@
 /** Ways that were found, and what they make hopeless. */
+
 /** Beyond so many ways of one job only those are kept that need nothing bought. */
 export const MOST_WAYS = 3000
 
