@@ -34,7 +34,7 @@ export const BANDS = ['early', 'nominal', 'late'] as const
 export type Band = (typeof BANDS)[number]
 
 /** Time constant of a store that trips at so many times its rating after so long from cold, s. */
-const constantS = (tripsAt: number, times: number, afterS: number): number =>
+export const constantS = (tripsAt: number, times: number, afterS: number): number =>
   -afterS / Math.log(1 - (tripsAt / times) ** 2)
 
 /**

@@ -6,7 +6,7 @@ import { computed, dataPlate } from '../../basis/source.ts'
 import { assumed, calculation, from, input } from '../../calculation/calculation.ts'
 import { type Reckoner, UNTRACED } from '../../calculation/reckoner.ts'
 import type { Circuit } from '../../model/circuit.ts'
-import { type Band, type BreakerModel, type HeatStore, storesOf } from './breakerModel.ts'
+import { type Band, type BreakerModel, constantS, type HeatStore, storesOf } from './breakerModel.ts'
 
 const breakerTimeConstant = calculation({
   id: 'breaker-time-constant',
@@ -19,7 +19,7 @@ const breakerTimeConstant = calculation({
     k: input('times its rating at which it trips in the end', '×', computed('standard of the breaker')),
     m: input('times its rating at its test point', '×', computed('standard of the breaker')),
   },
-  compute: ({ T, k, m }) => -T / Math.log(1 - (k / m) ** 2),
+  compute: ({ T, k, m }) => constantS(k, m, T),
   source: computed('one heat store fitted to the trip points of its standard; an estimate'),
 })
 
@@ -46,7 +46,7 @@ const earlyTimeConstant = calculation({
     c: input('times its rating that it holds', '×', computed('standard of the breaker')),
     m: input('times its rating at that test point', '×', computed('standard of the breaker')),
   },
-  compute: ({ t, c, m }) => -t / Math.log(1 - (c / m) ** 2),
+  compute: ({ t, c, m }) => constantS(c, m, t),
   source: computed('one heat store fitted to the least that its standard allows; an estimate'),
 })
 
