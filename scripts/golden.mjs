@@ -5,8 +5,8 @@
 import { existsSync, readFileSync, writeFileSync } from 'node:fs'
 import { join } from 'node:path'
 import { format, resolveConfig } from 'prettier'
-import { upcastFile } from '../core/src/model/upcasts.ts'
-import { FILE_FORMATS, fileVersionOf } from '../core/src/model/versions.ts'
+import { upcastFile } from '../core/src/kinds/upcasts.ts'
+import { FILE_FORMATS, fileVersionOf } from '../core/src/kinds/files.ts'
 import { ROOT } from './lib/run.mjs'
 
 const golden = (name, version) => join(ROOT, `core/golden/${name}-${version}.json`)

@@ -210,22 +210,12 @@ function mangle(value, depth = 0) {
 
 async function requests(shop) {
   const document = demo()
-  const lists = {
-    generators: 'generators',
-    panels: 'panels',
-    circuits: 'circuits',
-    loads: 'loads',
-    'power-sources': 'powerSources',
-    guns: 'guns',
-    parts: 'parts',
-    wires: 'wires',
-    gases: 'gases',
-    tungstens: 'tungstens',
-    'set-ups': 'setUps',
-    jobs: 'jobs',
-    'requirement-sheets': 'requirementSheets',
-    decisions: 'decisions',
-  }
+  // A list is served under its own name in small letters: powerSources at power-sources. Counts are written apart.
+  const lists = Object.fromEntries(
+    Object.entries(document)
+      .filter(([key, list]) => Array.isArray(list) && list.length > 0 && key !== 'stock')
+      .map(([key]) => [key.replaceAll(/[A-Z]/g, (letter) => `-${letter.toLowerCase()}`), key]),
+  )
   const paths = Object.keys(lists)
   const statuses = new Map()
   const memory = async () => rounded((await shop.metric('process_resident_memory_bytes')) / 1e6)

@@ -3,12 +3,18 @@ import vue from '@vitejs/plugin-vue'
 import { defineConfig, type Plugin } from 'vite'
 import { VitePWA } from 'vite-plugin-pwa'
 import vuetify from 'vite-plugin-vuetify'
+import { kindFacts } from './kindFacts.ts'
 
-/** Zod, and every module of the model that speaks it. */
-const CHECKS_DOCUMENTS =
-  /node_modules\/zod|core\/src\/(catalogue\/catalogue|model\/(fields|describe|holding|ordered|outline|circuit|consumables|generator|gun|load|panel|part|powerSource|setUp|wireFeeder|job|shop|shelf|stockItem|records|jobFile|problems|applyChange|decision|requirementSheet))\.ts/
+/** What a page has of the kinds without their schemas. */
+const LIGHT_KINDS = '(factList|facts|files|counts|slots|patch|spooled|engineDriven|usualRun|upcaster)'
+/** Zod, and every module that speaks it. */
+const CHECKS_DOCUMENTS = new RegExp(
+  `node_modules/zod|core/src/(catalogue/catalogue|model/(fields|describe|holding|ordered|outline|problems)|kinds/(?!${LIGHT_KINDS}))\\b`,
+)
 /** What both sides of that line rest on: it stands below both, so that neither waits for the other. */
-const BASIS = /core\/src\/(basis|quantity|reference\/(materials|processes)|model\/(?!contradictions|upcasts))/
+const BASIS = new RegExp(
+  `core/src/(basis|quantity|reference/(materials|processes)|model/|joints/(?!contradictions)|kinds/${LIGHT_KINDS})`,
+)
 /** What the computation assumes: its thread has it, a page only where it reckons or shows it. */
 const ASSUMPTIONS = /core\/src\/assumptions\//
 
@@ -52,6 +58,7 @@ const leftOut: Plugin = {
 
 export default defineConfig({
   plugins: [
+    kindFacts(),
     leftOut,
     vue(),
     vuetify({ autoImport: true, styles: { configFile: 'src/styles/settings.scss' } }),
@@ -69,7 +76,10 @@ export default defineConfig({
         start_url: '/',
         icons: [{ src: 'icon.svg', sizes: 'any', type: 'image/svg+xml' }],
       },
-      injectManifest: { globPatterns: ['**/*.{js,css,html,svg,woff2}'] },
+      injectManifest: {
+        globPatterns: ['**/*.{js,css,html,svg,woff2}'],
+        buildPlugins: { vite: [kindFacts()] },
+      },
     }),
   ],
   build: {
@@ -90,7 +100,7 @@ export default defineConfig({
     },
   },
   // Parts that only an import needs are fetched when one is read.
-  worker: { format: 'es' },
+  worker: { format: 'es', plugins: () => [kindFacts()] },
   server: {
     host: '127.0.0.1',
     proxy: { '/api': { target: process.env['BRANNIK_API'] ?? 'http://127.0.0.1:4870' } },

@@ -6,6 +6,8 @@ export const CORE_ROOMS = [
   'quantity',
   'assumptions',
   'model',
+  'kinds',
+  'joints',
   'reference',
   'sheet',
   'weldlist',

@@ -1,6 +1,6 @@
 /** The open catalogue over HTTP: all out, many in, all or none. */
 import { readFile } from 'node:fs/promises'
-import { CATALOGUE_KEYS, CATALOGUE_LISTS, readCatalogue } from '@brannik/core'
+import { CATALOGUE_KEYS, CATALOGUE_KINDS, readCatalogue } from '@brannik/core'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
 import { startServer, type TestServer } from './testing.ts'
 
@@ -135,8 +135,8 @@ describe('in', () => {
   })
 
   it('has a collection for each of its lists', async () => {
-    for (const key of CATALOGUE_KEYS) {
-      expect((await server.call('GET', `/api/${CATALOGUE_LISTS[key].path}`)).status).toBe(200)
+    for (const { path } of CATALOGUE_KINDS) {
+      expect((await server.call('GET', `/api/${path}`)).status).toBe(200)
     }
   })
 })

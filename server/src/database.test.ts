@@ -290,6 +290,25 @@ describe('migrations', () => {
     expect(telling.rows).toEqual([])
   })
 
+  it('leave a record of a kind that the program does not know to nobody, and a count of what is not counted', async () => {
+    const database = await fresh()
+    await migrate(database)
+    const put = (kind: string) =>
+      database.query(
+        `insert into record (kind, id, body, schema_version) values ($1, 'x', '{"id": "x"}', 1)`,
+        [kind],
+      )
+    await expect(put('dragon')).rejects.toThrow(/record_kind/)
+    await put('gun')
+    await expect(database.query(`insert into stock_item (id, amount) values ('gun.x', 1)`)).rejects.toThrow(
+      /is_counted/,
+    )
+    await put('wire')
+    expect((await database.query(`insert into stock_item (id, amount) values ('wire.x', 1)`)).rowCount).toBe(
+      1,
+    )
+  })
+
   it('refuse a database of a newer version, with the remedy', async () => {
     const database = await fresh()
     await migrate(database)

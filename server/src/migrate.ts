@@ -1,4 +1,5 @@
 /** Brings the database to the schema of this version: numbered SQL files, each run once, in order. */
+import { KIND_FACTS } from '@brannik/core'
 import { readdir, readFile } from 'node:fs/promises'
 import { type Connection, type Database, inTransaction } from './database.ts'
 import { ROOT } from './root.ts'
@@ -7,6 +8,11 @@ import { isUpcastDue, upcastStored } from './upcast.ts'
 const FOLDER = new URL('server/migrations/', ROOT)
 /** The migration from which on every record says the version of its schema. */
 const SCHEMA_VERSIONS = 5
+/** The migration from which on the kinds of record are rows. */
+const KINDS_AS_ROWS = 11
+const WRITE_KINDS = `insert into record_kind (kind, is_counted) select * from unnest($1::text[], $2::boolean[])
+  on conflict (kind) do update set is_counted = excluded.is_counted
+  where record_kind.is_counted <> excluded.is_counted`
 /** Any fixed number: two servers starting at once take turns by it. */
 const LOCK = 4_870_001
 
@@ -63,8 +69,14 @@ export async function migrate(database: Database, upTo = Number.POSITIVE_INFINIT
       await connection.query({ text: await readFile(new URL(name, FOLDER), 'utf8'), ...UNHURRIED })
       await connection.query('insert into schema_migration (number, name) values ($1, $2)', [number, name])
     }
-    if (applied.has(SCHEMA_VERSIONS) || due.some(({ number }) => number === SCHEMA_VERSIONS))
-      await upcastStored(connection)
+    const has = (migration: number): boolean =>
+      applied.has(migration) || due.some(({ number }) => number === migration)
+    if (has(KINDS_AS_ROWS))
+      await connection.query(WRITE_KINDS, [
+        KIND_FACTS.map(({ kind }) => kind),
+        KIND_FACTS.map(({ counting }) => counting !== null),
+      ])
+    if (has(SCHEMA_VERSIONS)) await upcastStored(connection)
     return due.length
   })
 }

@@ -1,5 +1,5 @@
 /** Carries what is stored up to this version's schemas, with the same steps that files and drafts go through. */
-import { RECORD_KINDS, type RecordKind, schemaVersionOf, upcastRecord } from '@brannik/core'
+import { KIND_FACTS, type KindFacts, upcastRecord } from '@brannik/core'
 import type { Connection } from './database.ts'
 
 const OLDER = `select id, body, schema_version as written from record where kind = $1 and schema_version < $2
@@ -14,8 +14,7 @@ interface Older {
   readonly written: number
 }
 
-async function upcastKind(connection: Connection, kind: RecordKind): Promise<number> {
-  const current = schemaVersionOf(kind)
+async function upcastKind(connection: Connection, { kind, version: current }: KindFacts): Promise<number> {
   const { rows } = await connection.query<Older>(OLDER, [kind, current])
   for (const { id, body, written } of rows) {
     const upcast = upcastRecord(kind, written, body)
@@ -28,14 +27,14 @@ async function upcastKind(connection: Connection, kind: RecordKind): Promise<num
 /** @returns how many records were carried up; each of them has a new version in its history */
 export async function upcastStored(connection: Connection): Promise<number> {
   let carried = 0
-  for (const kind of RECORD_KINDS) carried += await upcastKind(connection, kind)
+  for (const kind of KIND_FACTS) carried += await upcastKind(connection, kind)
   return carried
 }
 
 /** Whether anything stored is older than this version's schemas. */
 export async function isUpcastDue(connection: Pick<Connection, 'query'>): Promise<boolean> {
-  for (const kind of RECORD_KINDS) {
-    const { rowCount } = await connection.query(ANY_OLDER, [kind, schemaVersionOf(kind)])
+  for (const { kind, version } of KIND_FACTS) {
+    const { rowCount } = await connection.query(ANY_OLDER, [kind, version])
     if (rowCount === 1) return true
   }
   return false

@@ -1,4 +1,5 @@
 /** What the service worker keeps of the server’s answers, how it says so, and when a newer one takes its place. */
+import { LISTED } from '@brannik/core'
 
 /** The cache of the shop’s own data; it is dropped when somebody signs out. */
 export const KEPT = 'shop'
@@ -7,30 +8,11 @@ export const KEPT_AT = 'X-Kept-At'
 /** Records in one answer of a list. */
 export const PAGE = 500
 
-/** Every list that a page has of the shop: what is named stands before what names it. */
-export const LISTS = [
-  'generators',
-  'panels',
-  'circuits',
-  'loads',
-  'power-sources',
-  'feeders',
-  'guns',
-  'parts',
-  'wires',
-  'gases',
-  'tungstens',
-  'stock',
-  'set-ups',
-  'jobs',
-  'requirement-sheets',
-  'decisions',
-] as const
 /** What a view begins with: who one is, the shop and the first page of its lists. */
 export const BEGINNINGS: readonly string[] = [
   '/api/me',
   '/api/shop',
-  ...LISTS.map((list) => `/api/${list}?limit=${PAGE}`),
+  ...LISTED.map(({ path }) => `/api/${path}?limit=${PAGE}`),
 ]
 const KEPT_PATHS = new Set(BEGINNINGS.map((path) => path.split('?')[0]))
 

@@ -1,5 +1,5 @@
 /** The tab is called by the thing that it shows: `Press frame · Fit · Brannik`. */
-import { kindOfPath } from '@brannik/core'
+import { factsAt } from '@brannik/core'
 import { watchEffect } from 'vue'
 import { useRoute } from 'vue-router'
 import { isHere, VIEWS } from './router.ts'
@@ -14,7 +14,7 @@ export function useTabTitle(): void {
     if (typeof jobId === 'string' && jobId !== '') return workspace.get('jobs', jobId)?.name
     if (typeof id !== 'string' || id === '') return undefined
     const path = typeof list === 'string' ? list : 'set-ups'
-    if (kindOfPath(path) === null) return undefined
+    if (factsAt(path) === null) return undefined
     const found = workspace.get(path as Path, id)
     return found && 'name' in found ? found.name : undefined
   }

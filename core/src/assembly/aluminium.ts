@@ -2,13 +2,14 @@
 import { byWorst } from '../model/verdict.ts'
 import { isInShop } from '../model/ownership.ts'
 import type { Capability } from '../capability/capability.ts'
-import { inStockFor, type Slot, SLOT_KEYS, type SlotItems, SMALL_SLOTS } from '../capability/slots.ts'
+import { inStockFor } from '../capability/slots.ts'
+import { type Slot, slotKey, type SlotItems, SMALL_SLOTS } from '../kinds/slots.ts'
 import type { Assessment } from '../criteria/criterion.ts'
 import { assess } from '../criteria/index.ts'
 import { metalsOf } from '../criteria/metals.ts'
 import type { Demand } from '../demand/demand.ts'
-import { type SetUp } from '../model/equipment.ts'
-import type { Shelf } from '../model/shelf.ts'
+import { type SetUp } from '../kinds/equipment.ts'
+import type { Shelf } from '../kinds/shelf.ts'
 import { told, type Told } from '../model/told.ts'
 import { failingSlots, fitOut } from './fitOut.ts'
 import { offersFor } from './offers.ts'
@@ -90,7 +91,7 @@ function converted(capability: Capability, demand: Demand | null, shelf: Shelf):
     const best = offersFor(slot, trial, demand, shelf).find(({ verdict }) => verdict !== 'fails')
     if (best) {
       trial = trial.with(slot, best.item as never)
-      change[SLOT_KEYS[slot]] = best.item.id
+      change[slotKey(slot)] = best.item.id
     } else lacks.push(slot)
   }
   return wayOf(
@@ -133,7 +134,7 @@ function bought(
             gunId: gun.id,
             tipId: withTip.tip?.id ?? null,
             ...change,
-            ...Object.fromEntries(lacks.map((slot) => [SLOT_KEYS[slot], null])),
+            ...Object.fromEntries(lacks.map((slot) => [slotKey(slot), null])),
           },
         },
         emptied,

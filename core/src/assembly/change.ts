@@ -1,11 +1,12 @@
 /** A change to a set-up, with what follows from it: nobody changes the wire and keeps the rolls. */
 import { type Capability, capabilityOf } from '../capability/capability.ts'
-import { chosenOf, type Slot, SLOT_KEYS, type SlotItems, SLOTS } from '../capability/slots.ts'
+import { chosenOf } from '../capability/slots.ts'
+import { type Slot, slotKey, type SlotItems, SLOTS } from '../kinds/slots.ts'
 import { assess } from '../criteria/index.ts'
 import type { Demand } from '../demand/demand.ts'
-import type { SetUp } from '../model/equipment.ts'
-import type { Shelf } from '../model/shelf.ts'
-import type { Shop } from '../model/shop.ts'
+import type { SetUp } from '../kinds/equipment.ts'
+import type { Shelf } from '../kinds/shelf.ts'
+import type { Shop } from '../kinds/shop.ts'
 import { failingSlots, fitOut } from './fitOut.ts'
 
 export interface ChangedSetUp {
@@ -31,7 +32,7 @@ export function changeSetUp(
 ): ChangedSetUp {
   const before = capabilityOf(shop, setUp, chosenOf(setUp, shelf))
   const next = { ...setUp, ...change }
-  const named = SLOTS.filter((slot) => SLOT_KEYS[slot] in change)
+  const named = SLOTS.filter((slot) => slotKey(slot) in change)
   const leave = which === 'small' ? [...named, ...failingSlots(before, demand)] : named
   const after = capabilityOf(shop, next, chosenOf(next, shelf))
   const fitted = fitOut(after, shelf, { which, leave, demand })

@@ -1,10 +1,11 @@
 /** Fills the places of a set-up from the shelf: what is missing, or does not go with the rest, is replaced. */
 import type { Capability } from '../capability/capability.ts'
-import { type Need, needsOf, type Slot, SLOT_KEYS, SLOTS, SMALL_SLOTS } from '../capability/slots.ts'
+import { type Need, needsOf } from '../capability/slots.ts'
+import { type Slot, slotKey, SLOTS, SMALL_SLOTS } from '../kinds/slots.ts'
 import { assessSlot, worstOf } from '../criteria/index.ts'
 import type { Demand } from '../demand/demand.ts'
-import type { SetUp } from '../model/equipment.ts'
-import type { Shelf } from '../model/shelf.ts'
+import type { SetUp } from '../kinds/equipment.ts'
+import type { Shelf } from '../kinds/shelf.ts'
 import { offersFor } from './offers.ts'
 
 /** What an owner chooses; the rest follows from it. */
@@ -16,7 +17,7 @@ const ORDER: readonly Slot[] = [
   ...SLOTS.filter((slot) => slot !== 'powerSource' && slot !== 'circuit'),
 ]
 
-type Ids = Partial<Pick<SetUp, (typeof SLOT_KEYS)[Slot]>>
+type Ids = Partial<Pick<SetUp, `${Slot}Id`>>
 
 interface FittedOut {
   readonly capability: Capability
@@ -76,6 +77,6 @@ export function fitOut(
     if (!best || best.verdict === 'fails' || best.item === has) continue
     put(slot, best.item)
   }
-  const change = Object.fromEntries(changed.map((slot) => [SLOT_KEYS[slot], trial[slot]?.id ?? null]))
+  const change = Object.fromEntries(changed.map((slot) => [slotKey(slot), trial[slot]?.id ?? null]))
   return { capability: trial, change: change as Ids, changed }
 }

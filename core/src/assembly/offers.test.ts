@@ -3,13 +3,14 @@ import { PROCESS_IDS } from '../model/process.ts'
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { type Verdict, VERDICT_RANK } from '../model/verdict.ts'
-import type { Shelf } from '../model/shelf.ts'
+import type { Shelf } from '../kinds/shelf.ts'
 import { PROCESSES } from '../reference/processes.ts'
 import { sampleCapability } from '../testing/equipment.ts'
 import { demoShop } from '../testing/samples.ts'
 import { shelves } from '../testing/shelves.ts'
 import { type Capability, capabilityOf } from '../capability/capability.ts'
-import { chosenOf, emptyChoice, needsOf, type Slot, SLOT_KEYS, SLOTS } from '../capability/slots.ts'
+import { chosenOf, emptyChoice, needsOf } from '../capability/slots.ts'
+import { type Slot, slotKey, SLOTS } from '../kinds/slots.ts'
 import { isConsequence, missingSlots } from '../criteria/chosen.ts'
 import type { Assessment } from '../criteria/criterion.ts'
 import { assess, criterionOf } from '../criteria/index.ts'
@@ -270,6 +271,6 @@ describe('the demo shop', () => {
 
   it('every place has a field in the set-up', () => {
     const [setUp] = demo.setUps
-    for (const slot of SLOTS) expect(setUp).toHaveProperty(SLOT_KEYS[slot])
+    for (const slot of SLOTS) expect(setUp).toHaveProperty(slotKey(slot))
   })
 })

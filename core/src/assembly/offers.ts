@@ -1,12 +1,13 @@
 /** What can go into one place of a set-up: what fits first, what does not with the reason. */
 import { isCandidate, isInShop } from '../model/ownership.ts'
 import type { Capability } from '../capability/capability.ts'
-import { inStockFor, itemsFor, type Slot, SMALL_SLOTS, type SlotItems } from '../capability/slots.ts'
+import { inStockFor } from '../capability/slots.ts'
+import { itemsFor, type Slot, SMALL_SLOTS, type SlotItems } from '../kinds/slots.ts'
 import { isConsequence } from '../criteria/chosen.ts'
 import { type Assessment, slotsOf } from '../criteria/criterion.ts'
 import { criteriaOfSlot } from '../criteria/index.ts'
 import type { Demand } from '../demand/demand.ts'
-import type { Shelf } from '../model/shelf.ts'
+import type { Shelf } from '../kinds/shelf.ts'
 import { type Verdict, VERDICT_RANK } from '../model/verdict.ts'
 
 export interface Offer<S extends Slot = Slot> {

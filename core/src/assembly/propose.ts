@@ -4,24 +4,17 @@
  */
 import { designationOf } from '../reference/designation.ts'
 import { type Capability, capabilityOf, NOTHING_SET, type Settings } from '../capability/capability.ts'
-import {
-  emptyChoice,
-  needsOf,
-  PART_SLOTS,
-  type Slot,
-  SLOT_KEYS,
-  slotWord,
-  SLOTS,
-} from '../capability/slots.ts'
+import { emptyChoice, idsOf, needsOf, slotWord } from '../capability/slots.ts'
+import { partOfSlot, type Slot } from '../kinds/slots.ts'
 import { missingSlots } from '../criteria/chosen.ts'
 import { assess, worstOf } from '../criteria/index.ts'
 import { isSoldTo, LIBRARY } from '../library/index.ts'
-import type { Circuit, Gun, Part, PowerSource, SetUp, Wire } from '../model/equipment.ts'
-import { isEngineDriven } from '../model/engineDriven.ts'
+import type { Circuit, Gun, Part, PowerSource, SetUp, Wire } from '../kinds/equipment.ts'
+import { isEngineDriven } from '../kinds/engineDriven.ts'
 import { isCandidate } from '../model/ownership.ts'
 import { PROCESS_IDS, type ProcessId } from '../model/process.ts'
-import type { Shelf } from '../model/shelf.ts'
-import type { Shop } from '../model/shop.ts'
+import type { Shelf } from '../kinds/shelf.ts'
+import type { Shop } from '../kinds/shop.ts'
 import { list, told, type Told } from '../model/told.ts'
 import type { Verdict } from '../model/verdict.ts'
 import { PROCESSES } from '../reference/processes.ts'
@@ -164,7 +157,7 @@ const LIBRARY_PARTS: Readonly<Record<Shop['unitSystem'], readonly Part[]>> = {
 /** @returns small parts of the library for one place, or for all of them, as they go with gun and feeder */
 export const libraryPartsFor = (slot: Slot | null, capability: Capability): readonly Part[] =>
   LIBRARY_PARTS[capability.shop.unitSystem]
-    .filter(({ kind }) => slot === null || PART_SLOTS[slot] === kind)
+    .filter(({ kind }) => slot === null || partOfSlot(slot) === kind)
     .map((part) => partFor(part, capability))
 
 function together(shop: Shop, shelf: Shelf, source: PowerSource, process: ProcessId, wire: Wire | null) {
@@ -227,7 +220,6 @@ export function proposeSetUps(shop: Shop, shelf: Shelf): SetUpsProposed {
           lacks.push({ ...why, powerSourceId: source.id, process })
           break
         }
-        const ids = Object.fromEntries(SLOTS.map((slot) => [SLOT_KEYS[slot], capability[slot]?.id ?? null]))
         const parts = needsOf(capability).flatMap(({ slot }) => {
           const part = capability[slot] as Part | null
           return part && library.has(part) ? [part] : []
@@ -236,7 +228,7 @@ export function proposeSetUps(shop: Shop, shelf: Shelf): SetUpsProposed {
           setUp: {
             name: nameOfSetUp(process, source, found.length > 1 ? capability.wire : null),
             ...settings,
-            ...(ids as unknown as Pick<SetUp, (typeof SLOT_KEYS)['circuit']>),
+            ...idsOf(capability),
           } as Omit<SetUp, 'id'>,
           parts,
           verdict: worstOf(assess(capability, null)),

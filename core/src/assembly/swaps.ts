@@ -1,11 +1,11 @@
 /** What would mend a criterion from the shelf: another part in one of the places that it looks at. */
 import type { Capability } from '../capability/capability.ts'
-import { type Slot, SLOT_KEYS, type SlotItems } from '../capability/slots.ts'
+import { type Slot, slotKey, type SlotItems } from '../kinds/slots.ts'
 import { type Assessment, slotsOf } from '../criteria/criterion.ts'
 import { criterionOf } from '../criteria/index.ts'
 import type { Demand } from '../demand/demand.ts'
-import type { SetUp, Wire } from '../model/equipment.ts'
-import type { Shelf } from '../model/shelf.ts'
+import type { SetUp, Wire } from '../kinds/equipment.ts'
+import type { Shelf } from '../kinds/shelf.ts'
 import { failingSlots, fitOut } from './fitOut.ts'
 import { type Offer, offersFor } from './offers.ts'
 
@@ -80,7 +80,7 @@ export function swapFinder(capability: Capability, demand: Demand | null, shelf:
         slot,
         item: offer.item,
         along: changed.filter((one) => fitted[one] !== null),
-        change: { [SLOT_KEYS[slot]]: offer.item.id, ...change },
+        change: { [slotKey(slot)]: offer.item.id, ...change },
       })
     }
     return swaps

@@ -1,8 +1,9 @@
 /** What a whole board says in a few sentences: what nothing does, what nobody needs, what would open most, what stops most. */
-import { chosenOf, SLOTS } from '../capability/slots.ts'
-import type { SetUp } from '../model/equipment.ts'
+import { chosenOf } from '../capability/slots.ts'
+import { SLOTS } from '../kinds/slots.ts'
+import type { SetUp } from '../kinds/equipment.ts'
 import { isCandidate } from '../model/ownership.ts'
-import type { Shelf } from '../model/shelf.ts'
+import type { Shelf } from '../kinds/shelf.ts'
 import { does } from '../model/verdict.ts'
 import { RULE_IDS } from '../supply/ruleBook.ts'
 import type { BoardCell } from './board.ts'

@@ -1,10 +1,10 @@
 /** One change over all jobs or all set-ups, tried and not made. */
 import type { Chosen } from '../capability/slots.ts'
-import type { Circuit, Gun, SetUp } from '../model/equipment.ts'
-import { isEngineDriven } from '../model/engineDriven.ts'
-import type { Job } from '../model/job.ts'
-import type { Shelf } from '../model/shelf.ts'
-import type { Shop } from '../model/shop.ts'
+import type { Circuit, Gun, SetUp } from '../kinds/equipment.ts'
+import { isEngineDriven } from '../kinds/engineDriven.ts'
+import type { Job } from '../kinds/job.ts'
+import type { Shelf } from '../kinds/shelf.ts'
+import type { Shop } from '../kinds/shop.ts'
 import { ruleBookOf } from '../supply/index.ts'
 import { smallestConductor } from '../supply/ruleBook.ts'
 

@@ -13,9 +13,9 @@ import type {
   SetUp,
   SupplyRating,
   WireFeeder,
-} from '../model/equipment.ts'
-import { isSpooled } from '../model/spooled.ts'
-import type { Shop } from '../model/shop.ts'
+} from '../kinds/equipment.ts'
+import { isSpooled } from '../kinds/spooled.ts'
+import type { Shop } from '../kinds/shop.ts'
 import { told, type Told } from '../model/told.ts'
 import { type Process, PROCESSES, type Wave, waveOf } from '../reference/processes.ts'
 import { earlyConstantS, timeConstantS } from '../supply/breaker/overload.ts'
@@ -30,7 +30,8 @@ import type { Cord } from '../supply/voltageDrop.ts'
 import { gasFlowOf } from '../trade/gasFlow.ts'
 import { type ElectrodeRange, electrodeRangeOf } from './electrodeRange.ts'
 import { type GunPoints, gunPointsOf } from './gunPoints.ts'
-import type { Chosen, Slot, SlotItems } from './slots.ts'
+import type { Chosen } from './slots.ts'
+import type { Slot, SlotItems } from '../kinds/slots.ts'
 import { type SupplyAnswer, supplyFor } from './supplyFor.ts'
 
 /** What is chosen of a set-up beside its parts. */

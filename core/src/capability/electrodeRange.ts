@@ -1,6 +1,6 @@
 /** Usable current of what the arc burns from: the wire that is fed, or the tungsten. */
-import type { Tungsten, Wire } from '../model/equipment.ts'
-import { isSpooled } from '../model/spooled.ts'
+import type { Tungsten, Wire } from '../kinds/equipment.ts'
+import { isSpooled } from '../kinds/spooled.ts'
 import { told, type Told } from '../model/told.ts'
 import type { Process } from '../reference/processes.ts'
 import { tungstenCurrentRange } from '../reference/tungstenRanges.ts'

@@ -2,7 +2,7 @@
 import { dataPlate, type Source } from '../basis/source.ts'
 import type { Reckoner } from '../calculation/reckoner.ts'
 import { deratedCurrent } from '../duty/derating.ts'
-import type { Gas, Gun, RatedPoint } from '../model/equipment.ts'
+import type { Gas, Gun, RatedPoint } from '../kinds/equipment.ts'
 import { told, type Told, word } from '../model/told.ts'
 import { isCo2 } from '../reference/gases.ts'
 import { HOLDER, type Process, type Wave } from '../reference/processes.ts'

@@ -1,6 +1,6 @@
 /** Which column of the data plate holds on a circuit, or why none does. */
-import { isEngineDriven } from '../model/engineDriven.ts'
-import { type Circuit, type PowerSource, type SupplyRating } from '../model/equipment.ts'
+import { isEngineDriven } from '../kinds/engineDriven.ts'
+import { type Circuit, type PowerSource, type SupplyRating } from '../kinds/equipment.ts'
 import type { ProcessId } from '../model/process.ts'
 import { figure, list, type Param, told, type Told, word } from '../model/told.ts'
 import { PROCESSES, type Wave } from '../reference/processes.ts'

@@ -1,5 +1,5 @@
 /** What set-ups weld, against what shops know of such machines (common practice, no source), and by the model's inverse. */
-import { USUAL_RUN } from '../model/usualRun.ts'
+import { USUAL_RUN } from '../kinds/usualRun.ts'
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { assumptionsOf } from '../assumptions/assume.ts'
@@ -7,8 +7,8 @@ import { reckonerFor } from '../calculation/reckoner.ts'
 import { capabilityOf } from '../capability/capability.ts'
 import { chosenOf } from '../capability/slots.ts'
 import { gunCarriesAt } from '../criteria/carries.ts'
-import type { SupplyRating } from '../model/equipment.ts'
-import { isSpooled } from '../model/spooled.ts'
+import type { SupplyRating } from '../kinds/equipment.ts'
+import { isSpooled } from '../kinds/spooled.ts'
 import type { Position } from '../model/jointKinds.ts'
 import {
   sampleCapability,

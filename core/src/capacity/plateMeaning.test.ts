@@ -1,8 +1,8 @@
 /** What plates mean, against Article 630 of NFPA 70 (from memory) and what shops know of such machines. */
-import { USUAL_RUN } from '../model/usualRun.ts'
+import { USUAL_RUN } from '../kinds/usualRun.ts'
 import { describe, expect, it } from 'vitest'
-import type { Circuit, PowerSource, SupplyRating } from '../model/equipment.ts'
-import type { PlateProcess } from '../model/powerSource.ts'
+import type { Circuit, PowerSource, SupplyRating } from '../kinds/equipment.ts'
+import type { PlateProcess } from '../kinds/powerSource.ts'
 import { samplePowerSource, sampleSupply } from '../testing/equipment.ts'
 import { demoShop } from '../testing/samples.ts'
 import { plateMeaning } from './plateMeaning.ts'

@@ -1,13 +1,13 @@
 /** The open formats: what goes out comes back as it was, and what is wrong is named by row and column. */
-import { CATALOGUE_KEYS, CATALOGUE_LISTS, CATALOGUE_VERSION } from './lists.ts'
+import { CATALOGUE_KEYS, type CatalogueList, CATALOGUE_VERSION } from './lists.ts'
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { LIBRARY } from '../library/index.ts'
 import { demoShop } from '../testing/samples.ts'
 import { readDocument } from '../model/problems.ts'
-import { shopDocumentSchema } from '../model/shelf.ts'
-import { inStock } from '../model/stock.ts'
-import { kindOfPath } from '../model/versions.ts'
+import { shopDocumentSchema } from '../kinds/shelf.ts'
+import { inStock } from '../kinds/counts.ts'
+import { kindOfList } from '../kinds/facts.ts'
 import { shelves } from '../testing/shelves.ts'
 import {
   type Catalogue,
@@ -23,7 +23,7 @@ import { runs } from '../testing/runs.ts'
 const demo = catalogueOf(demoShop())
 const byId = (a: { readonly id: string }, b: { readonly id: string }): number => a.id.localeCompare(b.id)
 const recordsOf = (sheet: Sheet, catalogue: Catalogue): CatalogueRecord[] =>
-  (catalogue[sheet.list] as CatalogueRecord[]).filter(
+  (catalogue[sheet.of.listKey as CatalogueList] as CatalogueRecord[]).filter(
     (record) =>
       sheet.fixed['kind'] === undefined || ('kind' in record && record.kind === sheet.fixed['kind']),
   )
@@ -60,7 +60,7 @@ describe('CSV sheets', () => {
       expect(records.length).toBeGreaterThan(0)
       const read = back(sheet, records).items
       expect(read.map(({ record, problems }) => record ?? problems)).toEqual(records)
-      const kind = kindOfPath(CATALOGUE_LISTS[sheet.list].path) ?? ''
+      const kind = sheet.of.kind
       expect(read.map(({ amount }) => amount ?? null)).toEqual(
         records.map(({ id }) => inStock(demo.stock, kind, id)),
       )
@@ -149,7 +149,7 @@ describe('CSV sheets', () => {
 
   it('the library comes back as it went', () => {
     for (const sheet of SHEETS) {
-      const { path } = CATALOGUE_LISTS[sheet.list]
+      const { path } = sheet.of
       const records = LIBRARY.filter((entry) => entry.path === path)
         .map(({ record }) => record as CatalogueRecord)
         .filter(
@@ -312,9 +312,7 @@ describe('the JSON catalogue', () => {
       expect(read.items.filter(({ list }) => list === key).map(({ record }) => record)).toEqual(demo[key])
     }
     const amounts = read.items.flatMap(({ list, record, amount }) =>
-      amount === undefined || !record
-        ? []
-        : [{ id: `${kindOfPath(CATALOGUE_LISTS[list].path)}.${record.id}`, amount }],
+      amount === undefined || !record ? [] : [{ id: `${kindOfList(list).kind}.${record.id}`, amount }],
     )
     expect(amounts.sort(byId)).toEqual([...demo.stock].sort(byId))
     expect(catalogueSchema.safeParse(demo).success).toBe(true)

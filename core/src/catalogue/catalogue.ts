@@ -1,49 +1,18 @@
 /** The open catalogue: equipment as one JSON document, to carry between shops or to write by program. */
 import { z } from 'zod'
-import {
-  feederSchema,
-  gasSchema,
-  gunSchema,
-  partSchema,
-  powerSourceSchema,
-  tungstenSchema,
-  wireSchema,
-} from '../model/equipment.ts'
+import { stockId } from '../kinds/counts.ts'
+import { kindOfList } from '../kinds/facts.ts'
+import { definitionOf, schemaOf, type StockItem } from '../kinds/index.ts'
+import { listSchemas, type Shelf } from '../kinds/shelf.ts'
+import { upcastFile } from '../kinds/upcasts.ts'
 import { type FieldProblem, readDocument } from '../model/problems.ts'
-import { type Shelf, stockSchema } from '../model/shelf.ts'
-import {
-  CATALOGUE_FORMAT,
-  CATALOGUE_KEYS,
-  CATALOGUE_LISTS,
-  CATALOGUE_VERSION,
-  type CatalogueList,
-} from './lists.ts'
-import { type StockItem, stockItemSchema } from '../model/stockItem.ts'
-import { upcastFile } from '../model/upcasts.ts'
-import { kindOfPath } from '../model/versions.ts'
-
-export const CATALOGUE_SCHEMAS = {
-  powerSources: powerSourceSchema,
-  feeders: feederSchema,
-  guns: gunSchema,
-  parts: partSchema,
-  wires: wireSchema,
-  gases: gasSchema,
-  tungstens: tungstenSchema,
-} as const satisfies Record<CatalogueList, z.ZodType>
+import { CATALOGUE_FORMAT, CATALOGUE_KEYS, CATALOGUE_VERSION, type CatalogueList } from './lists.ts'
 
 const MOST_ITEMS = 5000
 export const catalogueSchema = z.strictObject({
   format: z.literal(CATALOGUE_FORMAT),
   version: z.literal(CATALOGUE_VERSION),
-  powerSources: z.array(powerSourceSchema).max(MOST_ITEMS),
-  feeders: z.array(feederSchema).max(MOST_ITEMS),
-  guns: z.array(gunSchema).max(MOST_ITEMS),
-  parts: z.array(partSchema).max(MOST_ITEMS),
-  wires: z.array(wireSchema).max(MOST_ITEMS),
-  gases: z.array(gasSchema).max(MOST_ITEMS),
-  tungstens: z.array(tungstenSchema).max(MOST_ITEMS),
-  stock: stockSchema,
+  ...listSchemas(['equipment', 'count'], MOST_ITEMS),
 })
 export type Catalogue = z.infer<typeof catalogueSchema>
 export type CatalogueRecord = Catalogue[CatalogueList][number]
@@ -52,18 +21,12 @@ export type CatalogueRecord = Catalogue[CatalogueList][number]
  * @returns the equipment of a shelf as a catalogue
  * @example JSON.stringify(catalogueOf(shelf)) // the open catalogue
  */
-export const catalogueOf = (shelf: Pick<Shelf, CatalogueList | 'stock'>): Catalogue => ({
-  format: CATALOGUE_FORMAT,
-  version: CATALOGUE_VERSION,
-  powerSources: shelf.powerSources,
-  feeders: shelf.feeders,
-  guns: shelf.guns,
-  parts: shelf.parts,
-  wires: shelf.wires,
-  gases: shelf.gases,
-  tungstens: shelf.tungstens,
-  stock: shelf.stock,
-})
+export const catalogueOf = (shelf: Pick<Shelf, CatalogueList | 'stock'>): Catalogue =>
+  ({
+    format: CATALOGUE_FORMAT,
+    version: CATALOGUE_VERSION,
+    ...Object.fromEntries([...CATALOGUE_KEYS, 'stock' as const].map((key) => [key, shelf[key]])),
+  }) as unknown as Catalogue
 
 /** One thing of a file as it was understood. */
 export interface ReadItem {
@@ -102,7 +65,7 @@ export function readCatalogue(written: unknown): ReadCatalogue {
   if (!upcast.ok) return { ok: false, message: `The catalogue ${upcast.message}.` }
   const value = upcast.value as Record<string, unknown>
   const unknown = Object.keys(value).filter(
-    (key) => !['format', 'version', 'stock'].includes(key) && !Object.hasOwn(CATALOGUE_LISTS, key),
+    (key) => !['format', 'version', 'stock', ...CATALOGUE_KEYS].includes(key),
   )
   if (unknown.length > 0) {
     return {
@@ -115,12 +78,12 @@ export function readCatalogue(written: unknown): ReadCatalogue {
     const things = value[list] ?? []
     if (!Array.isArray(things)) return { ok: false, message: `${list} must be a list.` }
     things.forEach((thing: unknown, index) => {
-      const read = readDocument<CatalogueRecord>(CATALOGUE_SCHEMAS[list], thing)
+      const read = readDocument<unknown>(schemaOf(kindOfList(list).kind), thing)
       const name = isObject(thing) && typeof thing['name'] === 'string' ? thing['name'] : 'no name'
       items.push({
         list,
         place: `${list} ${index + 1}`,
-        record: read.ok ? read.value : null,
+        record: read.ok ? (read.value as CatalogueRecord) : null,
         name,
         problems: read.ok ? [] : read.problems,
       })
@@ -148,7 +111,7 @@ function readStock(written: unknown): ReadonlyMap<string, Count> | string {
     if (typeof id !== 'string') return `${place} does not say in its id what is counted: wire.er70s6-035.`
     const first = counts.get(id)
     if (first) return `${place} counts ${id}, and so does ${first.place}; leave one of them out.`
-    const read = readDocument<StockItem>(stockItemSchema, one)
+    const read = readDocument<StockItem>(definitionOf('stock').schema, one)
     counts.set(id, {
       place,
       amount: read.ok ? read.value.amount : null,
@@ -161,8 +124,7 @@ function readStock(written: unknown): ReadonlyMap<string, Count> | string {
 }
 
 function counted(item: ReadItem, counts: ReadonlyMap<string, Count>): ReadItem {
-  const kind = kindOfPath(CATALOGUE_LISTS[item.list].path)
-  const count = item.record && kind ? counts.get(`${kind}.${item.record.id}`) : undefined
+  const count = item.record && counts.get(stockId(kindOfList(item.list).kind, item.record.id))
   if (!count) return item
   return count.problems.length > 0
     ? { ...item, record: null, problems: count.problems }

@@ -1,17 +1,11 @@
-/** Each list of a catalogue: the path under which they are served. */
-import { fileVersionOf } from '../model/versions.ts'
+/** What a catalogue holds: equipment, list by list. */
+import { fileVersionOf } from '../kinds/files.ts'
+import { listedIn } from '../kinds/facts.ts'
+import type { ListsOf } from '../kinds/index.ts'
 
 export const CATALOGUE_FORMAT = 'brannik-catalogue'
 export const CATALOGUE_VERSION = fileVersionOf(CATALOGUE_FORMAT)
 
-export const CATALOGUE_LISTS = {
-  powerSources: { path: 'power-sources' },
-  feeders: { path: 'feeders' },
-  guns: { path: 'guns' },
-  parts: { path: 'parts' },
-  wires: { path: 'wires' },
-  gases: { path: 'gases' },
-  tungstens: { path: 'tungstens' },
-} as const
-export type CatalogueList = keyof typeof CATALOGUE_LISTS
-export const CATALOGUE_KEYS = Object.keys(CATALOGUE_LISTS) as readonly CatalogueList[]
+export const CATALOGUE_KINDS = listedIn('equipment')
+export type CatalogueList = keyof ListsOf<'equipment'>
+export const CATALOGUE_KEYS = CATALOGUE_KINDS.map(({ listKey }) => listKey as CatalogueList)

@@ -2,13 +2,11 @@
 import { decimalMarkOf } from '../quantity/numberFormat.ts'
 import { type CellContext, OPEN } from '../sheet/cells.ts'
 import type { SheetColumn } from '../sheet/columns.ts'
-import { CATALOGUE_SCHEMAS } from './catalogue.ts'
 import { type FieldProblem, readDocument } from '../model/problems.ts'
-import { inStock } from '../model/stock.ts'
-import type { StockItem } from '../model/stockItem.ts'
-import { kindOfPath } from '../model/versions.ts'
-import { CATALOGUE_LISTS } from './lists.ts'
-import type { PowerSource } from '../model/equipment.ts'
+import { inStock } from '../kinds/counts.ts'
+import { schemaOf, type StockItem } from '../kinds/index.ts'
+import type { PowerSource } from '../kinds/equipment.ts'
+import type { CatalogueList } from './lists.ts'
 import { type CatalogueRecord, type ReadItem, withoutTwins } from './catalogue.ts'
 import { headingsOf, PROCESS_COLUMNS, PROCESS_NUMBER, type Sheet, SHEETS, SUPPLY_COLUMNS } from './sheets.ts'
 
@@ -40,12 +38,11 @@ export function printSheet(
   records: readonly CatalogueRecord[],
   stock: readonly StockItem[],
 ): readonly Row[] {
-  const stocked = kindOfPath(CATALOGUE_LISTS[sheet.list].path) ?? ''
   const rows = records.flatMap((record) => {
     const own = [
       sheet.kind,
       ...printed(sheet.columns, record),
-      ...(sheet.stock ? [sheet.stock.cell.print(inStock(stock, stocked, record.id))] : []),
+      ...(sheet.stock ? [sheet.stock.cell.print(inStock(stock, sheet.of.kind, record.id))] : []),
       ...sheet.presences.map(({ path }) => (fieldOf(record, path) === null ? 'no' : 'yes')),
     ]
     if (sheet.kind !== 'power-source') return [own]
@@ -173,10 +170,10 @@ function readPresences(target: Target, reader: Reader, row: Row, sheet: Sheet, w
 /** Puts what the schema says of the whole record to the columns that it came from. */
 function checked(sheet: Sheet, target: Target, place: string, where: (pointer: string) => string): ReadItem {
   const name = typeof target.record['name'] === 'string' ? target.record['name'] : 'no name'
-  const common = { list: sheet.list, place, name }
+  const common = { list: sheet.of.listKey as CatalogueList, place, name }
   if (target.problems.length > 0) return { ...common, record: null, problems: target.problems }
-  const read = readDocument<CatalogueRecord>(CATALOGUE_SCHEMAS[sheet.list], target.record)
-  if (read.ok) return { ...common, record: read.value, problems: [] }
+  const read = readDocument<unknown>(schemaOf(sheet.of.kind), target.record)
+  if (read.ok) return { ...common, record: read.value as CatalogueRecord, problems: [] }
   const columnFor = (pointer: string): string => {
     for (let at = pointer; at !== ''; at = at.slice(0, at.lastIndexOf('/'))) {
       const heading = target.columnOf.get(at)

@@ -1,22 +1,11 @@
 /** The sheets: a column for each field of a record, as its schema describes it. */
-import {
-  feederSchema,
-  gasSchema,
-  gunSchema,
-  PART_KINDS,
-  type PartKind,
-  partSchemaOf,
-  plateProcessSchema,
-  powerSourceSchema,
-  supplyRatingSchema,
-  tungstenSchema,
-  wireSchema,
-} from '../model/equipment.ts'
+import { plateProcessSchema, type PartKind, partSchemaOf, supplyRatingSchema } from '../kinds/equipment.ts'
+import { factsOf, type Listed } from '../kinds/facts.ts'
+import { definitionOf, type RecordKind } from '../kinds/index.ts'
+import { stockFieldOf } from '../kinds/records.ts'
+import { PART_KINDS } from '../kinds/slots.ts'
 import { describeFields, type FieldDescription } from '../model/describe.ts'
 import { columnsOf, headingOf, type SheetColumn } from '../sheet/columns.ts'
-import { kindOfPath } from '../model/versions.ts'
-import { stockFieldOf } from '../model/records.ts'
-import { CATALOGUE_LISTS, type CatalogueList } from './lists.ts'
 
 /** An object that may be absent: its first column says whether it is there. */
 interface Presence {
@@ -28,7 +17,8 @@ export interface Sheet {
   /** The word in the column `kind`. */
   readonly kind: string
   readonly title: string
-  readonly list: CatalogueList
+  /** The kind of the records in it. */
+  readonly of: Listed
   readonly columns: readonly SheetColumn[]
   readonly presences: readonly Presence[]
   /** How much there is, beside the record; null of what nobody counts. */
@@ -58,26 +48,40 @@ const PART_TITLES: Readonly<Record<PartKind, string>> = {
   'flow-meter': 'Flow meters',
 }
 
-function sheet(
-  kind: string,
+/** @param word in the column `kind` */
+function sheet(title: string, kind: RecordKind, word: string = kind): Sheet {
+  const fields = describeFields(definitionOf(kind).schema)
+  return sheetOf(word, title, kind, fields, {})
+}
+function sheetOf(
+  word: string,
   title: string,
-  list: CatalogueList,
-  schema: Parameters<typeof describeFields>[0],
-  fixed: Sheet['fixed'] = {},
+  kind: RecordKind,
+  fields: readonly FieldDescription[],
+  fixed: Sheet['fixed'],
 ): Sheet {
-  const fields = describeFields(schema)
-  const [stock = null] = columnsOf(stockFieldOf(kindOfPath(CATALOGUE_LISTS[list].path)))
-  return { kind, title, list, columns: columnsOf(fields), presences: presencesOf(fields), stock, fixed }
+  const [stock = null] = columnsOf(stockFieldOf(kind))
+  return {
+    kind: word,
+    title,
+    of: factsOf(kind) as Listed,
+    columns: columnsOf(fields),
+    presences: presencesOf(fields),
+    stock,
+    fixed,
+  }
 }
 
 export const SHEETS: readonly Sheet[] = [
-  sheet('power-source', 'Power sources', 'powerSources', powerSourceSchema),
-  sheet('feeder', 'Wire feeders', 'feeders', feederSchema),
-  sheet('gun-or-torch', 'Guns and torches', 'guns', gunSchema),
-  ...PART_KINDS.map((kind) => sheet(kind, PART_TITLES[kind], 'parts', partSchemaOf(kind), { kind })),
-  sheet('wire', 'Wires and rods', 'wires', wireSchema),
-  sheet('gas', 'Gases', 'gases', gasSchema),
-  sheet('tungsten', 'Tungstens', 'tungstens', tungstenSchema),
+  sheet('Power sources', 'power-source'),
+  sheet('Wire feeders', 'feeder'),
+  sheet('Guns and torches', 'gun', 'gun-or-torch'),
+  ...PART_KINDS.map((kind) =>
+    sheetOf(kind, PART_TITLES[kind], 'part', describeFields(partSchemaOf(kind)), { kind }),
+  ),
+  sheet('Wires and rods', 'wire'),
+  sheet('Gases', 'gas'),
+  sheet('Tungstens', 'tungsten'),
 ]
 
 /** @returns the headings of a sheet, in order */

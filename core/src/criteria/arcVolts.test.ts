@@ -2,7 +2,7 @@
 import { describe, expect, it } from 'vitest'
 import { demandOf } from '../demand/demand.ts'
 import { fitJob } from '../fit/fit.ts'
-import type { SupplyRating } from '../model/equipment.ts'
+import type { SupplyRating } from '../kinds/equipment.ts'
 import { sampleCapability, samplePowerSource, sampleSupply, sampleWire } from '../testing/equipment.ts'
 import { demoInput, demoShop, joint } from '../testing/samples.ts'
 import { criterionOf, mendsOf } from './index.ts'

@@ -2,7 +2,7 @@
 import { describe, expect, it } from 'vitest'
 import { type FitInput, fitJob, sidesOf } from '../fit/fit.ts'
 import { handFor } from '../fit/hand.ts'
-import type { Joint } from '../model/job.ts'
+import type { Joint } from '../kinds/job.ts'
 import { samplePart } from '../testing/equipment.ts'
 import { demoInput } from '../testing/samples.ts'
 import { sentenceOf, speechOf } from '../words/speech.ts'

@@ -1,6 +1,7 @@
 /** The criterion of completeness: a place of the set-up that is needed and empty. */
 import type { Capability } from '../capability/capability.ts'
-import { needsOf, type Slot, slotWord } from '../capability/slots.ts'
+import { needsOf, slotWord } from '../capability/slots.ts'
+import type { Slot } from '../kinds/slots.ts'
 import { list, told } from '../model/told.ts'
 import type { Assessment, Criterion } from './criterion.ts'
 import { grouped, notKnown } from './grouped.ts'

@@ -1,7 +1,7 @@
 /** Criteria of the feeder: the wires and spools that it takes, and what plugs into it. */
 import { dataPlate, standard } from '../basis/source.ts'
 import { type Capability, FEED_SLOTS } from '../capability/capability.ts'
-import type { Connector, Gun, PowerSource } from '../model/equipment.ts'
+import type { Connector, Gun, PowerSource } from '../kinds/equipment.ts'
 import { figure, list, told, word } from '../model/told.ts'
 import { HOLDER } from '../reference/processes.ts'
 import type { Criterion } from './criterion.ts'

@@ -2,7 +2,7 @@
 import { isCo2 } from '../reference/gases.ts'
 import { commonPractice, handbook, jobField, standard } from '../basis/source.ts'
 import { assumed, calculation, from, input } from '../calculation/calculation.ts'
-import type { FlowMeter, Gas } from '../model/equipment.ts'
+import type { FlowMeter, Gas } from '../kinds/equipment.ts'
 import { figure, list, told, word } from '../model/told.ts'
 import { gasOf } from '../reference/classification.ts'
 import { gasGravity, nearestScale, scaleFactor, scaleTruth } from '../trade/flowMeter.ts'

@@ -1,6 +1,6 @@
 /** Every criterion, in the order in which the amps, the wire and the gas reach the weld. A new one is a line here. */
 import type { Capability } from '../capability/capability.ts'
-import type { Slot } from '../capability/slots.ts'
+import type { Slot } from '../kinds/slots.ts'
 import type { Demand } from '../demand/demand.ts'
 import type { ProcessId } from '../model/process.ts'
 import { PROCESS_IDS } from '../model/process.ts'

@@ -2,7 +2,7 @@
 import { computed, dataPlate, standard } from '../basis/source.ts'
 import { assumed, calculation, from, input } from '../calculation/calculation.ts'
 import type { Capability } from '../capability/capability.ts'
-import type { Slot } from '../capability/slots.ts'
+import type { Slot } from '../kinds/slots.ts'
 import { type Demand, jobDuty, mostWanted } from '../demand/demand.ts'
 import { allowedDuty, dutyAtCurrentPct } from '../duty/curve.ts'
 import { pauseForDutyS, PERIOD_S } from '../duty/window.ts'

@@ -1,6 +1,6 @@
 /** Tips, nozzles, collets, cups and caps screw into guns and torches of their own class only. */
 import { dataPlate } from '../basis/source.ts'
-import type { Gun } from '../model/equipment.ts'
+import type { Gun } from '../kinds/equipment.ts'
 import { told, word } from '../model/told.ts'
 import type { Criterion } from './criterion.ts'
 import { bad, good, grouped, notKnown } from './grouped.ts'

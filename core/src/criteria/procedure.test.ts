@@ -2,7 +2,7 @@
 import { describe, expect, it } from 'vitest'
 import { reckonerFor } from '../calculation/reckoner.ts'
 import { assumptionsOf } from '../assumptions/assume.ts'
-import type { Job, Joint } from '../model/job.ts'
+import type { Job, Joint } from '../kinds/job.ts'
 import { type FitInput, fitJob, sidesOf } from '../fit/fit.ts'
 import type { MaterialId } from '../model/material.ts'
 import { leastPreheatOf, preheatCategoryOf } from '../reference/leastPreheat.ts'

@@ -4,7 +4,7 @@ import { commonPractice, standard } from '../basis/source.ts'
 import type { Capability } from '../capability/capability.ts'
 import type { Demand } from '../demand/demand.ts'
 import type { WeldFigures } from '../demand/weldFigures.ts'
-import type { Job, Joint } from '../model/job.ts'
+import type { Job, Joint } from '../kinds/job.ts'
 import { figure, told, word } from '../model/told.ts'
 import {
   bringsLittleHydrogen,

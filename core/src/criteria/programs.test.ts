@@ -1,7 +1,7 @@
 /** What a machine does by itself or in steps; common practice, no source, where nothing else is said. */
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import type { PowerSource } from '../model/equipment.ts'
+import type { PowerSource } from '../kinds/equipment.ts'
 import { type FitInput, fitJob, sidesOf } from '../fit/fit.ts'
 import { demoInput } from '../testing/samples.ts'
 import { runs } from '../testing/runs.ts'

@@ -1,23 +1,25 @@
 /** No unknown is a dead end: what is missing is written somewhere, in a field that there is. */
 import { describe, expect, it } from 'vitest'
-import { fieldsOf } from '../model/records.ts'
-import { STOCK_META } from '../model/stock.ts'
-import { PART_KINDS } from '../model/partKinds.ts'
+import { fieldsOf } from '../kinds/records.ts'
+import { factsOf } from '../kinds/facts.ts'
+import type { RecordKind } from '../kinds/index.ts'
+import { PART_KINDS } from '../kinds/slots.ts'
 import { describeFields, flatFields } from '../model/describe.ts'
-import { supplyRatingSchema } from '../model/powerSource.ts'
+import { supplyRatingSchema } from '../kinds/powerSource.ts'
 import { ENGLISH } from '../words/english.ts'
 import { settledAt } from './settledAt.ts'
 
 const LEFT_OPEN = ['wire-stock', 'gas-left', 'tungsten-stock', 'hours']
 const labelsOf = (kind: Parameters<typeof fieldsOf>[0], part?: string): string[] =>
   flatFields(fieldsOf(kind, part)).map(({ label }) => label)
+const titleOf = (kind: RecordKind): string => factsOf(kind).counting?.meta.title ?? ''
 const LABELS = {
   powerSource: [...labelsOf('power-source'), ...describeFields(supplyRatingSchema).map(({ label }) => label)],
   feed: labelsOf('feeder'),
   gun: labelsOf('gun'),
-  wire: [...labelsOf('wire'), STOCK_META.wire.title ?? ''],
-  gas: [...labelsOf('gas'), STOCK_META.gas.title ?? ''],
-  tungsten: [...labelsOf('tungsten'), STOCK_META.tungsten.title ?? ''],
+  wire: [...labelsOf('wire'), titleOf('wire')],
+  gas: [...labelsOf('gas'), titleOf('gas')],
+  tungsten: [...labelsOf('tungsten'), titleOf('tungsten')],
   circuit: labelsOf('circuit'),
   job: labelsOf('job'),
   'set-up': labelsOf('set-up'),

@@ -1,5 +1,5 @@
 /** Where what is missing is written down: the thing that has the field, the set-up, or the job. No unknown is a dead end. */
-import type { Slot } from '../capability/slots.ts'
+import type { Slot } from '../kinds/slots.ts'
 import type { Assessment } from './criterion.ts'
 
 export interface Settling {

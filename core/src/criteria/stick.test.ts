@@ -3,7 +3,7 @@ import { describe, expect, it } from 'vitest'
 import { demandOf } from '../demand/demand.ts'
 import { fitJob } from '../fit/fit.ts'
 import { needsOf, slotWord } from '../capability/slots.ts'
-import type { SupplyRating, Wire } from '../model/equipment.ts'
+import type { SupplyRating, Wire } from '../kinds/equipment.ts'
 import type { Polarity } from '../model/process.ts'
 import { HOLDER, PROCESSES, waveOf } from '../reference/processes.ts'
 import {

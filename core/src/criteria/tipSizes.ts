@@ -1,6 +1,6 @@
 /** Contact tip sizes, and which goes with a wire by either school. */
-import type { Wire } from '../model/equipment.ts'
-import type { Shop } from '../model/shop.ts'
+import type { Wire } from '../kinds/equipment.ts'
+import type { Shop } from '../kinds/shop.ts'
 import type { UnitSystem } from '../quantity/index.ts'
 import { isSameSize } from './grouped.ts'
 

@@ -2,9 +2,9 @@
  * The rules as a table of cases, each against the trade: the sources stand beside them. Where no text could be
  * looked up the case says so.
  */
-import { USUAL_RUN } from '../model/usualRun.ts'
+import { USUAL_RUN } from '../kinds/usualRun.ts'
 import { describe, expect, it } from 'vitest'
-import type { Gun, PowerSource, Wire } from '../model/equipment.ts'
+import type { Gun, PowerSource, Wire } from '../kinds/equipment.ts'
 import type { Verdict } from '../model/verdict.ts'
 import {
   sampleCapability,

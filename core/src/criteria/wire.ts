@@ -1,9 +1,9 @@
 /** Criteria of the wire or rod itself: for the process, the position, the metal. */
 import type { Capability } from '../capability/capability.ts'
 import { fillerName } from '../reference/fillerNames.ts'
-import type { Shop } from '../model/shop.ts'
+import type { Shop } from '../kinds/shop.ts'
 import type { Source } from '../basis/source.ts'
-import type { Wire } from '../model/equipment.ts'
+import type { Wire } from '../kinds/equipment.ts'
 import { list, type Param, told, word } from '../model/told.ts'
 import { VERDICT_RANK } from '../model/verdict.ts'
 import { notForPosition, positionsOf } from '../reference/classification.ts'

@@ -4,7 +4,7 @@ import { type Reckoner, reckonerFor } from '../calculation/reckoner.ts'
 import type { Capability } from '../capability/capability.ts'
 import { columnFor, supplyParam } from '../capability/supplyFor.ts'
 import { dutyAtCurrentPct } from '../duty/curve.ts'
-import type { SupplyRating } from '../model/equipment.ts'
+import type { SupplyRating } from '../kinds/equipment.ts'
 import type { ProcessFamily } from '../model/process.ts'
 import { figure, told, word } from '../model/told.ts'
 import { ALL_RULE_BOOKS } from '../supply/index.ts'
@@ -13,7 +13,7 @@ import { inputFault } from '../supply/plateCheck.ts'
 import { ampacityA } from '../supply/readings.ts'
 import {
   isMadeFor,
-  type Load,
+  type WelderDraw,
   outletOf,
   type RuleId,
   type Ruling,
@@ -61,7 +61,7 @@ const drawOn = (c: Capability, { family, supply }: PlateOnCircuit, r: Reckoner):
   c.powerSource && c.circuit ? drawOf(c.powerSource, supply, c.circuit, family, r) : null
 
 /** One process of the plate as the rule book sees it; null where the plate cannot be reckoned. */
-function loadOf(c: Capability, plate: PlateOnCircuit, r: Reckoner): Load | null {
+function loadOf(c: Capability, plate: PlateOnCircuit, r: Reckoner): WelderDraw | null {
   const { supply } = plate
   const draw = drawOn(c, plate, r)
   if (!draw) return null
@@ -77,8 +77,8 @@ function loadOf(c: Capability, plate: PlateOnCircuit, r: Reckoner): Load | null 
 /**
  * @returns a machine as the rule book counts it, once for each process of its plate on this circuit, the hungriest first
  */
-export function machineLoads(c: Capability): readonly Load[] {
-  const asked = (load: Load): number => c.rules.conductorA([load], c.r).value
+export function machineLoads(c: Capability): readonly WelderDraw[] {
+  const asked = (load: WelderDraw): number => c.rules.conductorA([load], c.r).value
   return platesOn(c)
     .flatMap((plate) => loadOf(c, plate, c.r) ?? [])
     .sort((a, b) => asked(b) - asked(a))

@@ -1,18 +1,18 @@
 /** Decisions: what is kept of a choice, and how it stands when what it rested on has changed. */
 import { describe, expect, it } from 'vitest'
 import { fitJob, type FitInput } from '../fit/fit.ts'
-import { decisionSchema } from '../model/decision.ts'
+import { decisionSchema } from '../kinds/decision.ts'
 import { inputOf } from '../fit/document.ts'
 import { readDocument } from '../model/problems.ts'
-import { fitDocumentSchema } from '../model/shelf.ts'
+import { fitDocumentSchema } from '../kinds/shelf.ts'
 import { demoInput, demoShop } from '../testing/samples.ts'
 import { speechOf } from '../words/speech.ts'
-import { heldAgainst, type ShopNow, takenOf } from './decide.ts'
+import { heldAgainst, type ShopNow, decidedChoiceOf } from './decide.ts'
 
 const demo = demoShop()
 const input: FitInput = { ...demoInput('picking-platform', 'spool-gun'), stock: [] }
 const fit = fitJob(input)
-const taken = takenOf(speechOf(demo.shop), input, fit)
+const taken = decidedChoiceOf(speechOf(demo.shop), input, fit)
 const now: ShopNow = { shop: demo.shop, shelf: demo, setUps: demo.setUps, jobs: demo.jobs }
 
 describe('a choice that is written down', () => {
@@ -88,7 +88,7 @@ describe('a choice that is written down', () => {
   it('keeps the supply with it: the panels above, the generator and what else draws there', () => {
     const others = { ...demo, loads: demo.loads.map((load) => ({ ...load, circuitId: 'withy-outlet' })) }
     const onGenerator: FitInput = { ...demoInput('loader-fork', 'orchard-stick'), building: others }
-    const kept = takenOf(speechOf(demo.shop), onGenerator, fitJob(onGenerator))
+    const kept = decidedChoiceOf(speechOf(demo.shop), onGenerator, fitJob(onGenerator))
     const asked = readDocument(fitDocumentSchema, JSON.parse(kept.basis))
     if (!asked.ok) throw new Error(asked.problems[0]?.message)
     expect(asked.value.generators.map(({ id }) => id)).toEqual(['withy-9'])

@@ -1,17 +1,18 @@
 /** What is written down of a choice, in the words of the day, and how it stands against what is so now. */
-import { type Slot, SLOTS } from '../capability/slots.ts'
+import { type ListKey, SHELF_KINDS } from '../kinds/facts.ts'
+import { kindOfSlot, type Slot, SLOTS } from '../kinds/slots.ts'
 import { inputOf, partsOf } from '../fit/document.ts'
 import { type Fit, type FitInput, fitJob } from '../fit/fit.ts'
-import type { Taken } from '../model/decision.ts'
-import type { SetUp } from '../model/equipment.ts'
-import type { Job } from '../model/job.ts'
+import type { DecidedChoice } from '../kinds/decision.ts'
+import type { SetUp } from '../kinds/equipment.ts'
+import type { Job } from '../kinds/job.ts'
 import { isSameJson } from '../model/merge.ts'
 import { type FieldProblem, readDocument } from '../model/problems.ts'
-import { type FitDocument, fitDocumentSchema, type Shelf } from '../model/shelf.ts'
-import type { Shop } from '../model/shop.ts'
+import { type FitDocument, fitDocumentSchema, type Shelf } from '../kinds/shelf.ts'
+import type { Shop } from '../kinds/shop.ts'
 import type { Verdict } from '../model/verdict.ts'
-import { upcastFile } from '../model/upcasts.ts'
-import { fileVersionOf } from '../model/versions.ts'
+import { upcastFile } from '../kinds/upcasts.ts'
+import { fileVersionOf } from '../kinds/files.ts'
 import {
   cautionText,
   chainText,
@@ -24,46 +25,24 @@ import {
 } from '../words/speech.ts'
 import { buildingUnder } from '../supply/generator.ts'
 
-const LISTS = {
-  circuit: 'circuits',
-  powerSource: 'powerSources',
-  feeder: 'feeders',
-  gun: 'guns',
-  wire: 'wires',
-  gas: 'gases',
-  tungsten: 'tungstens',
-} as const
-const listOf = (slot: Slot): keyof Shelf => (slot in LISTS ? LISTS[slot as keyof typeof LISTS] : 'parts')
-
 /** The whole question with nothing beside what it needs. */
 function basisOf(input: FitInput): FitDocument {
-  const shelf: Record<keyof Shelf, unknown[]> = {
-    generators: [],
-    panels: [],
-    circuits: [],
-    loads: [],
-    powerSources: [],
-    feeders: [],
-    guns: [],
-    parts: [],
-    wires: [],
-    gases: [],
-    tungstens: [],
-    stock: [...input.stock],
-  }
-  for (const slot of SLOTS) {
-    const item = input[slot]
-    if (item) shelf[listOf(slot)].push(item)
-  }
+  const shelf: Partial<Record<ListKey, unknown[]>> = Object.fromEntries(
+    SHELF_KINDS.map(({ listKey, kind }) => [
+      listKey,
+      SLOTS.filter((slot) => kindOfSlot(slot) === kind).flatMap((slot) => input[slot] ?? []),
+    ]),
+  )
+  shelf.stock = [...input.stock]
   const { shop, job, setUp, circuit, building } = input
   if (circuit) Object.assign(shelf, buildingUnder(circuit, building))
-  return { version: fileVersionOf('brannik-fit'), shop, ...shelf, setUp, job } as FitDocument
+  return { version: fileVersionOf('brannik-fit'), shop, ...shelf, setUp, job } as unknown as FitDocument
 }
 
 /**
  * @returns the choice as it is kept: verdict, chain and findings in words, and the whole question to be asked again
  */
-export function takenOf(speech: Speech, input: FitInput, fit: Fit): Taken {
+export function decidedChoiceOf(speech: Speech, input: FitInput, fit: Fit): DecidedChoice {
   const { job, setUp } = input
   return {
     jobId: job.id,
@@ -145,10 +124,10 @@ function basisRead(
  * The choice asked again of what is there today.
  * @returns what has changed since, and whether the job is still done by it
  */
-export function heldAgainst(taken: Taken, { shop, shelf, setUps, jobs }: ShopNow): Held {
-  const { jobId, setUpId } = taken
+export function heldAgainst(choice: DecidedChoice, { shop, shelf, setUps, jobs }: ShopNow): Held {
+  const { jobId, setUpId } = choice
   const nothing = { jobId, setUpId, verdict: null, costPerRun: null, changed: [] }
-  const basis = basisRead(taken.basis)
+  const basis = basisRead(choice.basis)
   if (!basis.ok) return { ...nothing, problem: basis.why }
   const then = basis.input
   const job = jobs.find(({ id }) => id === jobId) ?? null

@@ -1,6 +1,6 @@
 /** The order of welding as arcs and pauses: what a duty cycle is asked, for a piece and for the batch. */
 import { PERIOD_S, type ArcSeries } from '../duty/window.ts'
-import type { Job } from '../model/job.ts'
+import type { Job } from '../kinds/job.ts'
 import type { PassKind } from '../trade/layers.ts'
 import { runsOf, type WeldFigures } from './weldFigures.ts'
 

@@ -2,7 +2,7 @@
 import { dataPlate, standard } from '../basis/source.ts'
 import { calculation, input } from '../calculation/calculation.ts'
 import { type Reckoner, UNTRACED } from '../calculation/reckoner.ts'
-import type { RatedPoint } from '../model/equipment.ts'
+import type { RatedPoint } from '../kinds/equipment.ts'
 import { deratedCurrent } from './derating.ts'
 
 /** Heat goes with the square of the current: I²·X is constant outside the rated points (IEC 60974-1). */

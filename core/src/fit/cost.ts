@@ -1,6 +1,6 @@
 /** What a job costs to weld: wages, filler and gas, by the job, the piece and the weld; without power and wear. */
 import type { Capability } from '../capability/capability.ts'
-import type { Slot } from '../capability/slots.ts'
+import type { Slot } from '../kinds/slots.ts'
 import type { Assessment } from '../criteria/criterion.ts'
 import type { Demand } from '../demand/demand.ts'
 import { dutyAtCurrentPct } from '../duty/curve.ts'

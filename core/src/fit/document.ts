@@ -1,9 +1,10 @@
 /** From a document with a shelf to the parts of one set-up: every reference must lead somewhere. */
-import { isEngineDriven } from '../model/engineDriven.ts'
-import { type Chosen, chosenOf, SLOT_KEYS, SLOTS } from '../capability/slots.ts'
-import { type SetUp } from '../model/equipment.ts'
+import { isEngineDriven } from '../kinds/engineDriven.ts'
+import { type Chosen, chosenOf } from '../capability/slots.ts'
+import { slotKey, SLOTS } from '../kinds/slots.ts'
+import { type SetUp } from '../kinds/equipment.ts'
 import type { FieldProblem } from '../model/problems.ts'
-import type { FitDocument, Shelf } from '../model/shelf.ts'
+import type { FitDocument, Shelf } from '../kinds/shelf.ts'
 import type { FitInput } from './fit.ts'
 
 export type Parts = Chosen & Pick<FitInput, 'powerSource' | 'gun'>
@@ -19,7 +20,7 @@ export type PartsAnswer =
 export function partsOf(setUp: SetUp, shelf: Shelf): PartsAnswer {
   const chosen = chosenOf(setUp, shelf)
   const problems = SLOTS.flatMap((slot): FieldProblem[] => {
-    const key = SLOT_KEYS[slot]
+    const key = slotKey(slot)
     const id = setUp[key]
     if (id === null || chosen[slot] !== null) return []
     return [

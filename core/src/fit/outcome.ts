@@ -5,7 +5,7 @@ import { assumed, calculation, from, input } from '../calculation/calculation.ts
 import type { Step } from '../calculation/step.ts'
 import { TracingReckoner } from '../calculation/reckoner.ts'
 import { type Demand, traceDemand } from '../demand/demand.ts'
-import type { Joint } from '../model/job.ts'
+import type { Joint } from '../kinds/job.ts'
 import { settingsAreOf, type WeldFigures } from '../demand/weldFigures.ts'
 import { cetPctOf, type Composition, compositionOf } from '../reference/composition.ts'
 import { bringsLittleHydrogen } from '../reference/leastPreheat.ts'

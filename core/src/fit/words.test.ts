@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import { demoInput, joint } from '../testing/samples.ts'
-import { applyPatch } from '../model/patch.ts'
+import { applyPatch } from '../kinds/patch.ts'
 import { cautionText, chainText, speechOf } from '../words/speech.ts'
 import { type FitInput, fitJob } from './fit.ts'
 

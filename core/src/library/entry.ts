@@ -1,5 +1,5 @@
 /** The shape of a library entry: a generic thing as a record of the shelf, with where its figures come from. */
-import type { Gas, Gun, Part, PowerSource, Tungsten, Wire } from '../model/equipment.ts'
+import type { Gas, Gun, Part, PowerSource, Tungsten, Wire } from '../kinds/equipment.ts'
 import type { UnitSystem } from '../quantity/units.ts'
 import type { Source } from '../basis/source.ts'
 

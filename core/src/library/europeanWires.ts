@@ -1,7 +1,7 @@
 /** Wires, rods and electrodes by EN ISO and in millimetres (ISO 544): what a European counter sells. From memory. */
 import type { Metal } from '../model/material.ts'
-import type { Wire } from '../model/equipment.ts'
-import { isSpooled } from '../model/spooled.ts'
+import type { Wire } from '../kinds/equipment.ts'
+import { isSpooled } from '../kinds/spooled.ts'
 import { standard } from '../basis/source.ts'
 import { idOf, type LibraryEntry } from './entry.ts'
 import { heldWord, type Package, wireEntry } from './wireEntry.ts'

@@ -1,5 +1,5 @@
 /** Shielding gases by ISO 14175 designation. */
-import type { Gas } from '../model/equipment.ts'
+import type { Gas } from '../kinds/equipment.ts'
 import { standard } from '../basis/source.ts'
 import { idOf, type LibraryEntry } from './entry.ts'
 

@@ -1,5 +1,5 @@
 /** Guns for wire and holders of electrodes by class; their connector and parts are those of the machine they are for. */
-import type { Gun } from '../model/equipment.ts'
+import type { Gun } from '../kinds/equipment.ts'
 import { commonPractice } from '../basis/source.ts'
 import { idOf, type LibraryEntry } from './entry.ts'
 

@@ -1,7 +1,7 @@
 /** The generic library against the published designations; what could not be looked up is from memory. */
-import { CATALOGUE_SCHEMAS } from '../catalogue/catalogue.ts'
-import { CATALOGUE_KEYS, CATALOGUE_LISTS } from '../catalogue/lists.ts'
-import { isSpooled } from '../model/spooled.ts'
+import { factsAt } from '../kinds/facts.ts'
+import { schemaOf } from '../kinds/index.ts'
+import { isSpooled } from '../kinds/spooled.ts'
 import { describe, expect, it } from 'vitest'
 import { readDocument } from '../model/problems.ts'
 import { isSameSize } from '../criteria/grouped.ts'
@@ -16,11 +16,9 @@ describe('every entry', () => {
   it('is a valid record of its kind, with an id of its own, and a source', () => {
     const ids = new Set<string>()
     for (const { path, record, source, summary } of LIBRARY) {
-      const list = CATALOGUE_KEYS.find((key) => CATALOGUE_LISTS[key].path === path)
-      if (!list) throw new Error(`no list at ${path}`)
-      expect(readDocument<unknown>(CATALOGUE_SCHEMAS[list], record), record.name).toMatchObject({
-        ok: true,
-      })
+      const kind = factsAt(path)?.kind
+      if (!kind) throw new Error(`no list at ${path}`)
+      expect(readDocument<unknown>(schemaOf(kind), record), record.name).toMatchObject({ ok: true })
       expect(ids).not.toContain(`${path}/${record.id}`)
       ids.add(`${path}/${record.id}`)
       expect(source.text).not.toBe('')

@@ -3,9 +3,9 @@
  * Their plates are what such machines usually have, and are marked as typical until somebody checks them.
  */
 import { commonPractice } from '../basis/source.ts'
-import type { PlateProcess, PowerSource, SupplyRating } from '../model/powerSource.ts'
+import type { PlateProcess, PowerSource, SupplyRating } from '../kinds/powerSource.ts'
 import type { ProcessFamily } from '../model/process.ts'
-import type { Connector, WireFeeder } from '../model/wireFeeder.ts'
+import type { Connector, WireFeeder } from '../kinds/feeder.ts'
 import { idOf, type LibraryEntry } from './entry.ts'
 
 const SOURCE = commonPractice('plates usual in this class, common practice, no source: check yours')

@@ -1,5 +1,5 @@
 /** The library of a shop in millimetres: the same things under the sizes that they are sold by there (ISO 544, ISO 6848). */
-import type { Shop } from '../model/shop.ts'
+import type { Shop } from '../kinds/shop.ts'
 import { idOf, type LibraryEntry, TUNGSTEN_SIZES, WIRE_SIZES } from './entry.ts'
 
 interface Sold {

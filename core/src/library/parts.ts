@@ -1,5 +1,5 @@
 /** Drive rolls, liners, tips, and the parts of a TIG torch, by what they are for and not by maker. */
-import type { Part } from '../model/equipment.ts'
+import type { Part } from '../kinds/equipment.ts'
 import { commonPractice, handbook, type Source, standard } from '../basis/source.ts'
 import { idOf, type LibraryEntry, TUNGSTEN_SIZES, WIRE_SIZES } from './entry.ts'
 import { HEADS } from './torches.ts'

@@ -1,5 +1,5 @@
 /** TIG torches by size class, and the two heads whose parts they share. */
-import type { Gun } from '../model/equipment.ts'
+import type { Gun } from '../kinds/equipment.ts'
 import { commonPractice } from '../basis/source.ts'
 import { idOf, type LibraryEntry } from './entry.ts'
 

@@ -1,5 +1,5 @@
 /** Tungsten electrodes by ISO 6848 type and diameter. */
-import { type Tungsten, TUNGSTEN_TYPES } from '../model/equipment.ts'
+import { type Tungsten, TUNGSTEN_TYPES } from '../kinds/equipment.ts'
 import { standard } from '../basis/source.ts'
 import { tungstenCurrentRange } from '../reference/tungstenRanges.ts'
 import { idOf, type LibraryEntry, TUNGSTEN_SIZES } from './entry.ts'

@@ -1,6 +1,6 @@
 /** One wire, rod or electrode of the library as a record, under the name that its counter gives it. */
 import type { Source } from '../basis/source.ts'
-import type { SpoolMm, Wire } from '../model/equipment.ts'
+import type { SpoolMm, Wire } from '../kinds/equipment.ts'
 import type { UnitSystem } from '../quantity/units.ts'
 import { wireCurrentRange } from '../reference/wireRanges.ts'
 import type { LibraryEntry } from './entry.ts'

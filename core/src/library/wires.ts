@@ -1,7 +1,7 @@
 /** Wires and rods by AWS classification and diameter. */
 import { type Metal } from '../model/material.ts'
-import type { SpoolMm, Wire } from '../model/equipment.ts'
-import { isSpooled } from '../model/spooled.ts'
+import type { SpoolMm, Wire } from '../kinds/equipment.ts'
+import { isSpooled } from '../kinds/spooled.ts'
 import { type Source, standard } from '../basis/source.ts'
 import { idOf, type LibraryEntry, type SizeKey, WIRE_SIZES } from './entry.ts'
 import { heldWord, type Package, wireEntry } from './wireEntry.ts'

@@ -1,6 +1,6 @@
 import { expect, it } from 'vitest'
 import { z } from 'zod'
-import { CATALOGUE_KEYS, CATALOGUE_LISTS } from '../catalogue/lists.ts'
+import { CATALOGUE_KINDS } from '../catalogue/lists.ts'
 import { LIBRARY } from '../library/index.ts'
 import { demoShop } from '../testing/samples.ts'
 import { blankOf, describeFields, type FieldDescription, flatFields } from './describe.ts'
@@ -9,17 +9,17 @@ import {
   feederSchema,
   gasSchema,
   gunSchema,
-  PART_KINDS,
   partSchemaOf,
   powerSourceSchema,
   setUpSchema,
   tungstenSchema,
   wireSchema,
-} from './equipment.ts'
+} from '../kinds/equipment.ts'
 import { field } from './field.ts'
-import { jobSchema } from './job.ts'
-import { referencesIn } from './records.ts'
-import { shopSchema } from './shop.ts'
+import { jobSchema } from '../kinds/job.ts'
+import { PART_KINDS } from '../kinds/slots.ts'
+import { fieldsOf, referencesIn } from '../kinds/records.ts'
+import { shopSchema } from '../kinds/shop.ts'
 
 const described = {
   circuit: circuitSchema,
@@ -58,17 +58,14 @@ it.each(Object.entries(described))(
 
 it('a new record has every field of a whole one, and nothing made up', () => {
   const demo = demoShop()
-  for (const key of CATALOGUE_KEYS) {
-    if (key === 'parts') continue
-    const [whole] = demo[key]
-    const schema = { ...described, tungsten: tungstenSchema }[
-      CATALOGUE_LISTS[key].path.replace(/s$/, '').replace('-source', 'Source').replace('gase', 'gas')
-    ]
-    if (!whole || !schema) throw new Error(`the demo has no ${key}`)
-    const blank = blankOf(describeFields(schema))
+  for (const { listKey, kind } of CATALOGUE_KINDS) {
+    if (kind === 'part') continue
+    const [whole] = demo[listKey]
+    if (!whole) throw new Error(`the demo has no ${listKey}`)
+    const blank = blankOf(fieldsOf(kind))
     expect(Object.keys(blank).sort()).toEqual(Object.keys(whole).sort())
     // No figure that must be read off the thing.
-    for (const one of flatFields(describeFields(schema)))
+    for (const one of flatFields(fieldsOf(kind)))
       if (
         (one.kind === 'quantity' || one.kind === 'number') &&
         one.more.blank === undefined &&
@@ -161,8 +158,7 @@ it('what holds the id of another record says of which kind', () => {
 
 it('the library has only fields that are described', () => {
   for (const { path, record } of LIBRARY) {
-    const key = CATALOGUE_KEYS.find((one) => CATALOGUE_LISTS[one].path === path)
-    expect(key).toBeDefined()
+    expect(CATALOGUE_KINDS.map((one) => one.path)).toContain(path)
     expect(Object.keys(record)).toContain('name')
   }
 })

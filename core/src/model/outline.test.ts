@@ -2,7 +2,7 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import demo from '../../../demo/tollgate-orchard-works.json' with { type: 'json' }
-import { jobSchema } from './job.ts'
+import { jobSchema } from '../kinds/job.ts'
 import { MOST_DEPTH, MOST_ENTRIES, outlineProblems } from './outline.ts'
 import { MOST_PROBLEMS, readDocument } from './problems.ts'
 

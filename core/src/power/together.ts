@@ -5,16 +5,16 @@ import { type Capability, capabilityOf } from '../capability/capability.ts'
 import { chosenOf } from '../capability/slots.ts'
 import { machineLoads } from '../criteria/wiringRules.ts'
 import { demandOf } from '../demand/demand.ts'
-import type { Circuit, Generator, Panel, SetUp } from '../model/equipment.ts'
-import type { Job } from '../model/job.ts'
-import type { Shelf } from '../model/shelf.ts'
-import type { Shop } from '../model/shop.ts'
+import type { Circuit, Generator, Panel, SetUp } from '../kinds/equipment.ts'
+import type { Job } from '../kinds/job.ts'
+import type { Shelf } from '../kinds/shelf.ts'
+import type { Shop } from '../kinds/shop.ts'
 import type { Beat } from '../supply/breaker/heat.ts'
 import { type Tripping, trippingOf } from '../supply/breaker/overload.ts'
 import { generatorRunningKva } from '../supply/generator.ts'
 import { ruleBookOf } from '../supply/index.ts'
 import { rootPhases } from '../supply/inputCurrent.ts'
-import type { Load as MachineLoad, RuleBook } from '../supply/ruleBook.ts'
+import type { RuleBook, WelderDraw } from '../supply/ruleBook.ts'
 import { generatorOf, panelsAbove } from '../supply/supplyOf.ts'
 import { beatsOf } from './trips.ts'
 
@@ -33,7 +33,7 @@ export interface Drawer {
   /** Drawn for the first moment of every beat, A; 0 for what starts without a rush. */
   readonly startA: number
   /** As a rule book counts it; null for what is no welder. */
-  readonly machine: MachineLoad | null
+  readonly machine: WelderDraw | null
   /** Where it begins is chance: somewhere in its pattern. Null for what is on from the first second to the last. */
   readonly isSteady: boolean
 }

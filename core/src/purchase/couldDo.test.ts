@@ -3,15 +3,16 @@ import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { isRatedFor, settingsFor } from '../assembly/propose.ts'
 import { capabilityOf } from '../capability/capability.ts'
-import { chosenOf, emptyChoice, PART_SLOTS, type Slot, SLOTS, SMALL_SLOTS } from '../capability/slots.ts'
+import { chosenOf, emptyChoice } from '../capability/slots.ts'
+import { partOfSlot, type Slot, SLOTS, SMALL_SLOTS } from '../kinds/slots.ts'
 import { assess, worstOf } from '../criteria/index.ts'
 import { demandOf } from '../demand/demand.ts'
 import { LIBRARY } from '../library/index.ts'
-import type { PowerSource } from '../model/equipment.ts'
-import type { Job } from '../model/job.ts'
+import type { PowerSource } from '../kinds/equipment.ts'
+import type { Job } from '../kinds/job.ts'
 import { isCandidate } from '../model/ownership.ts'
 import { PROCESS_IDS } from '../model/process.ts'
-import type { Shelf } from '../model/shelf.ts'
+import type { Shelf } from '../kinds/shelf.ts'
 import { typicalPartPrice } from '../reference/typicalPrices.ts'
 import { demoShop } from '../testing/samples.ts'
 import { couldDo } from './couldDo.ts'
@@ -39,7 +40,7 @@ function bruteForce(shelf: Shelf, job: Job): ReadonlyMap<string, string> {
             const part = chosen[slot]
             if (!part || USED_UP.includes(slot) || !isCandidate(part)) return []
             const price = (part as { price?: number | null }).price ?? null
-            const kind = PART_SLOTS[slot]
+            const kind = partOfSlot(slot)
             return [kind ? (price ?? typicalPartPrice(kind).high) : price]
           })
           const rank = [

@@ -1,12 +1,12 @@
 /** What the planned jobs ask of a machine, process by process: written down as requirements, each with its reason. */
 import { demandOf } from '../demand/demand.ts'
-import type { Wire } from '../model/equipment.ts'
-import type { Job } from '../model/job.ts'
+import type { Wire } from '../kinds/equipment.ts'
+import type { Job } from '../kinds/job.ts'
 import type { ProcessId } from '../model/process.ts'
-import type { Requirement } from '../model/requirementSheet.ts'
-import type { SetUp } from '../model/setUp.ts'
-import type { Shelf } from '../model/shelf.ts'
-import type { Shop } from '../model/shop.ts'
+import type { Requirement } from '../kinds/requirementSheet.ts'
+import type { SetUp } from '../kinds/setUp.ts'
+import type { Shelf } from '../kinds/shelf.ts'
+import type { Shop } from '../kinds/shop.ts'
 import { CouldDoSearch } from './couldDo.ts'
 
 const AMP_STEP = 5

@@ -4,14 +4,15 @@ import highsLoader from 'highs'
 import { beforeAll, describe, expect, it } from 'vitest'
 import { isRatedFor, settingsFor } from '../assembly/propose.ts'
 import { capabilityOf } from '../capability/capability.ts'
-import { emptyChoice, PART_SLOTS, SLOTS } from '../capability/slots.ts'
+import { emptyChoice } from '../capability/slots.ts'
+import { partOfSlot, SLOTS } from '../kinds/slots.ts'
 import { assess, worstOf } from '../criteria/index.ts'
 import { demandOf } from '../demand/demand.ts'
 import { costOf } from '../fit/cost.ts'
-import type { Job } from '../model/job.ts'
+import type { Job } from '../kinds/job.ts'
 import { isCandidate } from '../model/ownership.ts'
 import { PROCESS_IDS } from '../model/process.ts'
-import type { Shelf } from '../model/shelf.ts'
+import type { Shelf } from '../kinds/shelf.ts'
 import { does } from '../model/verdict.ts'
 import { everyWhole } from '../testing/everyWhole.ts'
 import { runs } from '../testing/runs.ts'
@@ -88,7 +89,7 @@ function everyDone(shelf: Shelf, job: Job, isStrict: boolean): readonly Done[] {
           const needs = SLOTS.flatMap((slot) => {
             const part = chosen[slot]
             if (!part || !isCandidate(part)) return []
-            const list = PART_SLOTS[slot] ? 'parts' : LISTS[slot as keyof typeof LISTS]
+            const list = partOfSlot(slot) ? 'parts' : LISTS[slot as keyof typeof LISTS]
             return [`${list} ${part.id}`]
           })
           // Ten per cent: the default of what a tight run counts more.

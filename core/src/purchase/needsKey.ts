@@ -1,5 +1,5 @@
 /** What decides how a job can be done, as one text: jobs with the same have the same ways. */
-import type { Job } from '../model/job.ts'
+import type { Job } from '../kinds/job.ts'
 
 /** @example needsKey(job) === needsKey({ ...job, name: 'Another', dueOn: null }) // true */
 export function needsKey(job: Job): string {

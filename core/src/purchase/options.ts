@@ -1,10 +1,10 @@
 /** What could stand in each place of a set-up, and what taking it costs. */
 import { libraryPartsFor } from '../assembly/propose.ts'
 import type { Capability } from '../capability/capability.ts'
-import { itemsFor, PART_SLOTS, type Slot, type SlotItems } from '../capability/slots.ts'
+import { itemsFor, partOfSlot, type Slot, type SlotItems } from '../kinds/slots.ts'
 import { isCandidate } from '../model/ownership.ts'
-import type { PowerSource } from '../model/equipment.ts'
-import type { Shelf } from '../model/shelf.ts'
+import type { PowerSource } from '../kinds/equipment.ts'
+import type { Shelf } from '../kinds/shelf.ts'
 import { typicalPartPrice } from '../reference/typicalPrices.ts'
 
 /** Something that has to be bought. */
@@ -62,7 +62,7 @@ export const priceOf = (item: SlotItems[Slot]): number | null => ('price' in ite
  *   price never wins; null for a large thing without one
  */
 export function countedPrice(slot: Slot, item: SlotItems[Slot], typicalPriceFactor: number): number | null {
-  const kind = PART_SLOTS[slot]
+  const kind = partOfSlot(slot)
   return priceOf(item) ?? (kind ? typicalPartPrice(kind).high * typicalPriceFactor : null)
 }
 

@@ -2,7 +2,7 @@
  * A kit as a mixed-integer program: what is bought is 0 or 1, each job is done in one way, and a way needs what it is done
  * with. Once it is settled what is bought, each job takes its cheapest way by itself, so only purchases need to be whole.
  */
-import { SMALL_SLOTS } from '../capability/slots.ts'
+import { SMALL_SLOTS } from '../kinds/slots.ts'
 import type { OneOf } from './kept.ts'
 import { countedCost, type KitItem, type KitJob, type KitProblem, type KitWay } from './kitProblem.ts'
 

@@ -1,7 +1,7 @@
 /** Requirements: weighted scoring against a published example, musts, how sure a ranking is, what jobs ask. */
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import type { Requirement } from '../model/requirementSheet.ts'
+import type { Requirement } from '../kinds/requirementSheet.ts'
 import { samplePowerSource } from '../testing/equipment.ts'
 import { demoShop } from '../testing/samples.ts'
 import { requirementsOf } from './derive.ts'

@@ -4,8 +4,8 @@
  * simple additive weighting, the figure by the best where more is better, the best by the figure where less is (C.-L. Hwang,
  * K. Yoon, Multiple Attribute Decision Making, 1981; from memory). The best is that of the machines that have all musts.
  */
-import type { PowerSource } from '../model/equipment.ts'
-import type { Requirement } from '../model/requirementSheet.ts'
+import type { PowerSource } from '../kinds/equipment.ts'
+import type { Requirement } from '../kinds/requirementSheet.ts'
 import type { Verdict } from '../model/verdict.ts'
 import { type Ground, readOf } from './requirementKinds.ts'
 import { REQUIREMENT_WORDS } from './requirementWords.ts'

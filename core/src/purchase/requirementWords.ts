@@ -1,5 +1,5 @@
 /** What can be asked of a power source: what each is called, in which unit, and what belongs to it. */
-import type { RequirementKind } from '../model/requirementSheet.ts'
+import type { RequirementKind } from '../kinds/requirementSheet.ts'
 
 export interface RequirementWords {
   readonly title: string

@@ -1,8 +1,9 @@
 /** A set-up that was put together, written as one that can be kept. */
 import { nameOfSetUp } from '../assembly/propose.ts'
 import type { Capability } from '../capability/capability.ts'
-import { type Slot, SLOT_KEYS, SLOTS, SMALL_SLOTS } from '../capability/slots.ts'
-import type { Part, PowerSource, SetUp } from '../model/equipment.ts'
+import { idsOf } from '../capability/slots.ts'
+import { type Slot, SLOTS, SMALL_SLOTS } from '../kinds/slots.ts'
+import type { Part, PowerSource, SetUp } from '../kinds/equipment.ts'
 import type { Kit } from './kit.ts'
 import type { KitProblem } from './kitProblem.ts'
 
@@ -17,7 +18,6 @@ export function setUpOf(
   capability: Capability,
   isOfLibrary: (item: { readonly id: string }) => boolean,
 ): Made {
-  const ids = Object.fromEntries(SLOTS.map((slot) => [SLOT_KEYS[slot], capability[slot]?.id ?? null]))
   const isNew = (slot: Slot): boolean => {
     const item = capability[slot]
     return item !== null && SMALL_SLOTS.has(slot) && isOfLibrary(item)
@@ -26,7 +26,7 @@ export function setUpOf(
     setUp: {
       name: nameOfSetUp(capability.process.id, capability.powerSource as PowerSource, capability.wire),
       ...capability.settings,
-      ...(ids as unknown as Pick<SetUp, (typeof SLOT_KEYS)['circuit']>),
+      ...idsOf(capability),
     } as Omit<SetUp, 'id'>,
     parts: SLOTS.flatMap((slot) => (isNew(slot) ? [capability[slot] as Part] : [])),
   }

@@ -3,12 +3,13 @@
  * ends its branch, and so does a set-up that is beaten by one that was found. Small parts are left to whoever seeks.
  */
 import type { Capability } from '../capability/capability.ts'
-import { needsOf, type Slot } from '../capability/slots.ts'
+import { needsOf } from '../capability/slots.ts'
+import type { Slot } from '../kinds/slots.ts'
 import type { Assessment } from '../criteria/criterion.ts'
 import { criterionOf } from '../criteria/index.ts'
 import type { Demand } from '../demand/demand.ts'
 import { type Cost, costOf } from '../fit/cost.ts'
-import type { Circuit, SupplyRating } from '../model/equipment.ts'
+import type { Circuit, SupplyRating } from '../kinds/equipment.ts'
 import type { Verdict } from '../model/verdict.ts'
 import { type AllSaid, Judge } from './judge.ts'
 import { compareSpent, type Option, type Options, type Spent, TIGHT, together } from './options.ts'

@@ -1,6 +1,7 @@
 /** Small parts that go with the large ones of a set-up: place by place, and which places depend on each other. */
 import type { Capability } from '../capability/capability.ts'
-import { needsOf, type Slot, type SlotItems, SLOTS, SMALL_SLOTS } from '../capability/slots.ts'
+import { needsOf } from '../capability/slots.ts'
+import { type Slot, type SlotItems, SLOTS, SMALL_SLOTS } from '../kinds/slots.ts'
 import { slotsOf } from '../criteria/criterion.ts'
 import { CRITERIA, criteriaOfSlot } from '../criteria/index.ts'
 import { PROCESS_IDS, type ProcessId } from '../model/process.ts'

@@ -1,5 +1,5 @@
 /** A ranking by weights, and how far a weight would have to move for another to come first: for sliders, without a plate. */
-import type { Requirement } from '../model/requirementSheet.ts'
+import type { Requirement } from '../kinds/requirementSheet.ts'
 import type { Verdict } from '../model/verdict.ts'
 
 /** One requirement with one machine. */

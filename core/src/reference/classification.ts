@@ -1,6 +1,6 @@
 /** What a filler's AWS classification says by itself: positions, direction, polarity, passes and gas. */
 import { remembered } from '../basis/remembered.ts'
-import type { Wire } from '../model/equipment.ts'
+import type { Wire } from '../kinds/equipment.ts'
 import { isOutOfPosition, type Position } from '../model/jointKinds.ts'
 import type { Polarity } from '../model/process.ts'
 import { dataPlate, type Source, standard } from '../basis/source.ts'

@@ -1,7 +1,7 @@
 /** Covered electrodes: what their classification says (AWS A5.1, A5.4), and how they run. */
 import { remembered } from '../basis/remembered.ts'
 import { commonPractice, handbook, type Source, standard } from '../basis/source.ts'
-import type { Wire } from '../model/equipment.ts'
+import type { Wire } from '../kinds/equipment.ts'
 import type { Polarity } from '../model/process.ts'
 import { designationOf } from './designation.ts'
 

@@ -3,7 +3,7 @@
  * ordinary wires wrong; the class itself says what a filler is (AWS A5.1, A5.4, A5.9, A5.10, A5.15, A5.18, A5.20, A5.28).
  */
 import { remembered } from '../basis/remembered.ts'
-import type { Wire } from '../model/equipment.ts'
+import type { Wire } from '../kinds/equipment.ts'
 import { coredUsabilityOf } from './classification.ts'
 import { designationOf } from './designation.ts'
 

@@ -1,6 +1,6 @@
 /** What a shop that buys by EN ISO calls the fillers that lists name by AWS. */
-import type { Wire } from '../model/equipment.ts'
-import type { Shop } from '../model/shop.ts'
+import type { Wire } from '../kinds/equipment.ts'
+import type { Shop } from '../kinds/shop.ts'
 
 /** Wire, rod and the rest; a covered electrode and a cored wire have one name each. */
 type Names = readonly [wire: string, rod?: string]

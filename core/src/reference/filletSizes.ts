@@ -1,6 +1,6 @@
 /** The smallest fillet that a code lets stand, by the thicker part, and the largest along an edge. */
 import { commonPractice, type Source, standard } from '../basis/source.ts'
-import type { Shop } from '../model/shop.ts'
+import type { Shop } from '../kinds/shop.ts'
 
 const INCH = 25.4
 const ROWS: readonly { readonly upToMm: number; readonly legMm: number }[] = [

@@ -1,5 +1,5 @@
 /** What a shielding gas is, by its shares. */
-import type { Gas } from '../model/equipment.ts'
+import type { Gas } from '../kinds/equipment.ts'
 
 /** From this share of CO₂ on it is no argon mix: a gun runs as cool, an arc as hot, a valve is the same as of CO₂ alone. */
 const AS_CO2_PCT = 99

@@ -3,7 +3,7 @@
  * Nothing here says that two products are the same: it says which family a filler is of, and how it is run. From memory.
  */
 import { type Source, standard } from '../basis/source.ts'
-import type { Wire } from '../model/equipment.ts'
+import type { Wire } from '../kinds/equipment.ts'
 import { aluminiumClass, nickelIronClass, stainlessAlloy, steelAlloy } from './isoAlloys.ts'
 
 /** Position digit: 1 all, 2 all but downward, 3 flat and horizontal, 4 flat, 5 as 3 and downward. */

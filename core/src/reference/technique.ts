@@ -2,7 +2,7 @@
 import { designationOf } from './designation.ts'
 import { FILLET_KINDS } from '../model/jointKinds.ts'
 import type { Position } from '../model/jointKinds.ts'
-import type { Joint } from '../model/job.ts'
+import type { Joint } from '../kinds/job.ts'
 import type { Metal } from '../model/material.ts'
 import type { ProcessId } from '../model/process.ts'
 

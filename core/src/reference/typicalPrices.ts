@@ -2,7 +2,7 @@
  * What filler, gas and small parts typically cost where the shop has not entered a price: a range, and the upper end counts when a
  * purchase is chosen. Common practice, no source; in dollars or euros, and times the shop's own factor in another currency.
  */
-import type { Gas, PartKind, Wire } from '../model/equipment.ts'
+import type { Gas, PartKind, Wire } from '../kinds/equipment.ts'
 import type { Metal } from '../model/material.ts'
 
 export interface PriceRange {

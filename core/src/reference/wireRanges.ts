@@ -1,5 +1,5 @@
 /** Usable current of wires by form, metal, diameter and transfer: what common practice runs. */
-import type { Wire } from '../model/equipment.ts'
+import type { Wire } from '../kinds/equipment.ts'
 import { commonPractice, dataPlate, type Source } from '../basis/source.ts'
 import type { UnitSystem } from '../quantity/units.ts'
 import type { ProcessId } from '../model/process.ts'

@@ -1,9 +1,9 @@
 /** Cells of a sheet: how a field of a record is written in one cell and read back. */
-import { WIRE_FORMS } from '../model/consumables.ts'
-import { GUN_GASES } from '../model/gun.ts'
+import { WIRE_FORMS } from '../kinds/wire.ts'
+import { GUN_GASES } from '../kinds/gun.ts'
 import { METALS } from '../model/material.ts'
-import { GROOVES, type RollGroove } from '../model/part.ts'
-import type { Program } from '../model/powerSource.ts'
+import { GROOVES, type RollGroove } from '../kinds/part.ts'
+import type { Program } from '../kinds/powerSource.ts'
 import { PROCESS_FAMILIES } from '../model/process.ts'
 import type { DecimalMark } from '../quantity/numberFormat.ts'
 import type { QuantityKind } from '../quantity/kinds.ts'

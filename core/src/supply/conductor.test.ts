@@ -2,7 +2,7 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { ruleBookOf } from './index.ts'
-import { USUAL_RUN } from '../model/usualRun.ts'
+import { USUAL_RUN } from '../kinds/usualRun.ts'
 import { runs } from '../testing/runs.ts'
 import { readConductor, rowOf } from './conductor.ts'
 import { leadCarriesA } from './leads.ts'

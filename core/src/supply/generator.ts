@@ -2,7 +2,7 @@
 import { computed, dataPlate } from '../basis/source.ts'
 import { assumed, calculation, from, input, listOf } from '../calculation/calculation.ts'
 import { type Reckoner, UNTRACED } from '../calculation/reckoner.ts'
-import type { Circuit, Generator, Load } from '../model/equipment.ts'
+import type { Circuit, Generator, OtherLoad } from '../kinds/equipment.ts'
 import { inputCurrent, greatestInput, rootPhases } from './inputCurrent.ts'
 import { loadsOn } from './otherLoads.ts'
 import { type Building, circuitsOfGenerator, generatorOf, panelsAbove } from './supplyOf.ts'
@@ -89,7 +89,7 @@ const others = from(othersRunning, nothingElse)
 export function loadsOnGenerator(
   id: string,
   building: Building,
-): readonly { readonly load: Load; readonly circuit: Circuit }[] {
+): readonly { readonly load: OtherLoad; readonly circuit: Circuit }[] {
   const circuits = circuitsOfGenerator(id, building)
   return building.loads.flatMap((load) => {
     const circuit = circuits.find((one) => one.id === load.circuitId)

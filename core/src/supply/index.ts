@@ -1,5 +1,5 @@
 /** The list of rule books; a new one is a file with the same interface and a line here. */
-import type { Shop } from '../model/shop.ts'
+import type { Shop } from '../kinds/shop.ts'
 import { international } from './books/international/international.ts'
 import { northAmerican } from './books/northAmerican/northAmerican.ts'
 import type { RuleBook } from './ruleBook.ts'

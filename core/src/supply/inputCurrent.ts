@@ -2,7 +2,7 @@
 import { computed, dataPlate, type Source, standard } from '../basis/source.ts'
 import { calculation, from, input, inputOrAssumed } from '../calculation/calculation.ts'
 import { type Reckoner, UNTRACED } from '../calculation/reckoner.ts'
-import type { Circuit, PowerSource, SupplyRating } from '../model/equipment.ts'
+import type { Circuit, PowerSource, SupplyRating } from '../kinds/equipment.ts'
 import type { ProcessFamily } from '../model/process.ts'
 import { LOAD_LINE_SOURCE, LOAD_LINES } from '../reference/processes.ts'
 import { breakerOverload, heldByBreaker } from './breaker/overload.ts'

@@ -5,7 +5,7 @@ import { chosenOf } from '../capability/slots.ts'
 import { circuitCarries } from '../criteria/carries.ts'
 import { criterionOf, mendsOf } from '../criteria/index.ts'
 import { demandOf } from '../demand/demand.ts'
-import type { Load } from '../model/equipment.ts'
+import type { OtherLoad } from '../kinds/equipment.ts'
 import { demoShop } from '../testing/samples.ts'
 import { byTurnsOn, heldBesideA } from './otherLoads.ts'
 import { reckonerFor } from '../calculation/reckoner.ts'
@@ -13,7 +13,7 @@ import { assumptionsOf } from '../assumptions/assume.ts'
 
 const demo = demoShop()
 const r = reckonerFor(assumptionsOf({ assumptions: {} }))
-const load = (part: Partial<Load>): Load => ({
+const load = (part: Partial<OtherLoad>): OtherLoad => ({
   id: 'other',
   name: 'Other',
   circuitId: 'bay-2',
@@ -23,7 +23,7 @@ const load = (part: Partial<Load>): Load => ({
   offMin: null,
   ...part,
 })
-function framed(loads: readonly Load[], jobId = 'press-frame', setUpId = 'bay-2-wire') {
+function framed(loads: readonly OtherLoad[], jobId = 'press-frame', setUpId = 'bay-2-wire') {
   const setUp = demo.setUps.find(({ id }) => id === setUpId)
   const job = demo.jobs.find(({ id }) => id === jobId)
   if (!setUp || !job) throw new Error('demo')
@@ -55,7 +55,7 @@ describe('what is on all day', () => {
 })
 
 describe('what comes and goes', () => {
-  const compressor = (part: Partial<Load> = {}) => load({ runningA: 60, onMin: 4, offMin: 9, ...part })
+  const compressor = (part: Partial<OtherLoad> = {}) => load({ runningA: 60, onMin: 4, offMin: 9, ...part })
   it('makes tight what holds alone: it can be switched off', () => {
     const { c, d, found } = framed([compressor()])
     expect(framed([]).found.verdict).toBe('fits')

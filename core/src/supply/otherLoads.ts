@@ -2,7 +2,7 @@
 import { computed, dataPlate } from '../basis/source.ts'
 import { calculation, from, input, listOf } from '../calculation/calculation.ts'
 import type { Reckoner } from '../calculation/reckoner.ts'
-import type { Circuit, Load } from '../model/equipment.ts'
+import type { Circuit, OtherLoad } from '../kinds/equipment.ts'
 import { breakerInWarmth, overloadFactor } from './breaker/overload.ts'
 import { ampacityReading } from './readings.ts'
 
@@ -49,13 +49,13 @@ export const besideTurns = calculation({
 
 const sum = (values: readonly number[]): number => values.reduce((total, value) => total + value, 0)
 
-const isSteady = ({ onMin, offMin }: Load): boolean => onMin === null || offMin === null
+const isSteady = ({ onMin, offMin }: OtherLoad): boolean => onMin === null || offMin === null
 
-export const loadsOn = (circuit: Pick<Circuit, 'id'>, loads: readonly Load[]): readonly Load[] =>
+export const loadsOn = (circuit: Pick<Circuit, 'id'>, loads: readonly OtherLoad[]): readonly OtherLoad[] =>
   loads.filter(({ circuitId }) => circuitId === circuit.id)
 
 /** @returns A of each load that is on all day */
-export const steadyAmpsOn = (circuit: Circuit, loads: readonly Load[]): readonly number[] =>
+export const steadyAmpsOn = (circuit: Circuit, loads: readonly OtherLoad[]): readonly number[] =>
   loadsOn(circuit, loads)
     .filter(isSteady)
     .map(({ runningA }) => runningA)
@@ -65,7 +65,11 @@ export interface ByTurns {
   readonly name: string
   readonly heatA: number
 }
-export const byTurnsOn = (circuit: Circuit, loads: readonly Load[], constantS: number): readonly ByTurns[] =>
+export const byTurnsOn = (
+  circuit: Circuit,
+  loads: readonly OtherLoad[],
+  constantS: number,
+): readonly ByTurns[] =>
   loadsOn(circuit, loads).flatMap(({ name, runningA, onMin, offMin }) =>
     onMin === null || offMin === null
       ? []
@@ -73,7 +77,12 @@ export const byTurnsOn = (circuit: Circuit, loads: readonly Load[], constantS: n
   )
 
 /** @returns A that is left of what a breaker holds, beside what is on all day */
-export function heldBesideA(heldA: number, circuit: Circuit, loads: readonly Load[], r: Reckoner): number {
+export function heldBesideA(
+  heldA: number,
+  circuit: Circuit,
+  loads: readonly OtherLoad[],
+  r: Reckoner,
+): number {
   const I_o = steadyAmpsOn(circuit, loads)
   return I_o.length === 0 ? heldA : r.take(heldBesideSteady, { I_w: heldA, I_o })
 }
@@ -81,7 +90,7 @@ export function heldBesideA(heldA: number, circuit: Circuit, loads: readonly Loa
 export function carriedBesideA(
   carriedA: number,
   circuit: Circuit,
-  loads: readonly Load[],
+  loads: readonly OtherLoad[],
   r: Reckoner,
 ): number {
   const I_o = steadyAmpsOn(circuit, loads)

@@ -2,7 +2,7 @@
 import { describe, expect, it } from 'vitest'
 import { partsOf } from '../fit/document.ts'
 import { fitJob } from '../fit/fit.ts'
-import type { SupplyRating } from '../model/equipment.ts'
+import type { SupplyRating } from '../kinds/equipment.ts'
 import { samplePowerSource, sampleSupply } from '../testing/equipment.ts'
 import { demoInput, demoShop } from '../testing/samples.ts'
 import { rowsOf } from '../words/rows.ts'

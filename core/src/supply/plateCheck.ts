@@ -1,6 +1,6 @@
 /** Whether the figures of a data plate agree with each other: what cannot be is told, with the figures, and kept. */
 import { computed, type Source, standard } from '../basis/source.ts'
-import type { PowerSource, SupplyRating } from '../model/equipment.ts'
+import type { PowerSource, SupplyRating } from '../kinds/equipment.ts'
 import type { ProcessFamily } from '../model/process.ts'
 import { figure, told, type Told } from '../model/told.ts'
 import type { Verdict } from '../model/verdict.ts'

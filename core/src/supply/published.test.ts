@@ -3,14 +3,14 @@ import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { assumptionsOf } from '../assumptions/assume.ts'
 import { reckonerFor } from '../calculation/reckoner.ts'
-import type { Circuit } from '../model/equipment.ts'
-import { USUAL_RUN } from '../model/usualRun.ts'
+import type { Circuit } from '../kinds/equipment.ts'
+import { USUAL_RUN } from '../kinds/usualRun.ts'
 import { international as iec } from './books/international/international.ts'
 import { northAmerican as nec } from './books/northAmerican/northAmerican.ts'
 import { ALL_RULE_BOOKS } from './index.ts'
 import { outletOf } from './ruleBook.ts'
 import { suggestionsFor } from './suggestions.ts'
-import type { Load, RuleBook, Wiring } from './ruleBook.ts'
+import type { WelderDraw, RuleBook, Wiring } from './ruleBook.ts'
 
 const r = reckonerFor(assumptionsOf({ assumptions: {} }))
 const wiring = (conductorSize: string, part: Partial<Wiring> = {}): Wiring => ({
@@ -22,7 +22,7 @@ const wiring = (conductorSize: string, part: Partial<Wiring> = {}): Wiring => ({
 })
 const carries = (book: RuleBook, size: string, part: Partial<Wiring> = {}): number | undefined =>
   book.ampacity(wiring(size, part))?.value
-const load = (i1MaxA: number, dutyPct: number, i1EffA: number | null = null): Load => ({
+const load = (i1MaxA: number, dutyPct: number, i1EffA: number | null = null): WelderDraw => ({
   i1MaxA,
   dutyPct,
   i1EffA,

@@ -3,12 +3,12 @@
  * is a file of its own with this shape, and a line in the list of books.
  */
 import { remembered } from '../basis/remembered.ts'
-import type { Shop } from '../model/shop.ts'
+import type { Shop } from '../kinds/shop.ts'
 import type { UsualCircuit } from './books/usual.ts'
 import type { Source } from '../basis/source.ts'
 import type { Calculation } from '../calculation/calculation.ts'
 import type { Reckoner } from '../calculation/reckoner.ts'
-import type { Circuit } from '../model/circuit.ts'
+import type { Circuit } from '../kinds/circuit.ts'
 import type { BreakerModel } from './breaker/breakerModel.ts'
 
 /** A figure that a rule gives, with the clause. */
@@ -36,7 +36,7 @@ export interface Ampacity extends Ruled {
 }
 
 /** A power source as a rule book sees it: by its plate, whatever the job. */
-export interface Load {
+export interface WelderDraw {
   /** Greatest supply current, A. */
   readonly i1MaxA: number
   /** Effective supply current as printed, A; null where the plate has none. */
@@ -149,11 +149,11 @@ export interface RuleBook {
   /** Continuous current of a flexible cord as its size is printed, A, with two loaded conductors or with three; null for one that the book does not have. */
   cordA(conductorSize: string, phases: 1 | 3): Ruled | null
   /** Largest breaker that may protect the machine, beyond which it needs protection of its own; null where nothing is ruled. */
-  breakerMostForA(load: Load): Ruled | null
+  breakerMostForA(load: WelderDraw): Ruled | null
   /** The breaker that is usually put in for a machine, A: whatever the rule would still allow. */
-  breakerUsualA(load: Load): number
+  breakerUsualA(load: WelderDraw): number
   /** What the rules ask of the conductor for a machine, or for several on one feeder, A. */
-  conductorA(loads: readonly Load[], r: Reckoner): Ruled
+  conductorA(loads: readonly WelderDraw[], r: Reckoner): Ruled
   /**
    * @param ampacityA what the conductor carries
    * @param cordA what the extension cord behind its outlet carries; null for none
@@ -162,7 +162,7 @@ export interface RuleBook {
   assess(
     circuit: Circuit,
     ampacityA: number,
-    loads: readonly Load[],
+    loads: readonly WelderDraw[],
     cordA: number | null,
     r: Reckoner,
   ): Readonly<Partial<Record<RuleId, Ruling>>>

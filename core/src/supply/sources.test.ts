@@ -8,14 +8,14 @@ import { reckonerFor } from '../calculation/reckoner.ts'
 import { capabilityOf } from '../capability/capability.ts'
 import { chosenOf } from '../capability/slots.ts'
 import { fitJob } from '../fit/fit.ts'
-import type { Circuit, Generator, Panel, PowerSource } from '../model/equipment.ts'
+import type { Circuit, Generator, Panel, PowerSource } from '../kinds/equipment.ts'
 import {
   circuitSchema,
   generatorSchema,
-  loadSchema,
+  otherLoadSchema,
   panelSchema,
   powerSourceSchema,
-} from '../model/equipment.ts'
+} from '../kinds/equipment.ts'
 import { readDocument } from '../model/problems.ts'
 import { sampleGenerator, samplePowerSource } from '../testing/equipment.ts'
 import { demoInput, demoShop } from '../testing/samples.ts'
@@ -247,7 +247,7 @@ describe('bad input', () => {
       sampleGenerator({ startingW: 500 }),
       /runningW.*swap/i,
     ],
-    ['a load of 0 A', loadSchema, { ...load, runningA: 0 }, /runningA.*at least 0.1 A/i],
+    ['a load of 0 A', otherLoadSchema, { ...load, runningA: 0 }, /runningA.*at least 0.1 A/i],
     [
       'a mains machine with a column without volts',
       powerSourceSchema,

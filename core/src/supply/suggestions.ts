@@ -1,6 +1,6 @@
 /** What is printed on cables, cords, leads and outlets where a shop is wired by its rule book: anything else may be written too. */
 import type { Suggesting } from '../model/field.ts'
-import type { Shop } from '../model/shop.ts'
+import type { Shop } from '../kinds/shop.ts'
 import { ruleBookOf } from './index.ts'
 
 const SIZES: Readonly<

@@ -1,8 +1,8 @@
-import { USUAL_RUN } from '../model/usualRun.ts'
+import { USUAL_RUN } from '../kinds/usualRun.ts'
 import { describe, expect, it } from 'vitest'
 import { assumptionsOf } from '../assumptions/assume.ts'
 import { reckonerFor, TracingReckoner } from '../calculation/reckoner.ts'
-import type { Circuit } from '../model/equipment.ts'
+import type { Circuit } from '../kinds/equipment.ts'
 import { samplePowerSource, sampleSupply } from '../testing/equipment.ts'
 import {
   currentAtEffectiveInputA,

@@ -1,13 +1,13 @@
 /** What a machine hangs on: a circuit with the panels above it, an outlet of a generator, or an engine of its own. */
-import { isEngineDriven } from '../model/engineDriven.ts'
-import type { Circuit, Generator, Load, Panel, PowerSource } from '../model/equipment.ts'
+import { isEngineDriven } from '../kinds/engineDriven.ts'
+import type { Circuit, Generator, OtherLoad, Panel, PowerSource } from '../kinds/equipment.ts'
 
 /** What of the shelf a supply is looked up in. */
 export interface Building {
   readonly generators: readonly Generator[]
   readonly panels: readonly Panel[]
   readonly circuits: readonly Circuit[]
-  readonly loads: readonly Load[]
+  readonly loads: readonly OtherLoad[]
 }
 export const NO_BUILDING: Building = { generators: [], panels: [], circuits: [], loads: [] }
 

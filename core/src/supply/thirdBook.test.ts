@@ -2,7 +2,7 @@
 import { expect, it } from 'vitest'
 import { computed } from '../basis/source.ts'
 import { UNTRACED } from '../calculation/reckoner.ts'
-import { USUAL_RUN } from '../model/usualRun.ts'
+import { USUAL_RUN } from '../kinds/usualRun.ts'
 import { UL_489 } from './breaker/models.ts'
 import { type RuleBook, smallestBreakerA, smallestConductor } from './ruleBook.ts'
 

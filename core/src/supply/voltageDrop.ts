@@ -2,7 +2,7 @@
 import { computed, dataPlate } from '../basis/source.ts'
 import { calculation, from, input, listOf } from '../calculation/calculation.ts'
 import type { Reckoner } from '../calculation/reckoner.ts'
-import type { Circuit, Panel } from '../model/equipment.ts'
+import type { Circuit, Panel } from '../kinds/equipment.ts'
 import { rootPhases } from './inputCurrent.ts'
 import { inputCurrent } from './inputCurrent.ts'
 import type { RuleBook } from './ruleBook.ts'

@@ -1,7 +1,8 @@
 /** For tests: plain things of the shelf, and a set-up of them, which the tests change one field at a time. */
-import { USUAL_RUN } from '../model/usualRun.ts'
+import { USUAL_RUN } from '../kinds/usualRun.ts'
 import { type Capability, capabilityOf, type Settings } from '../capability/capability.ts'
-import { type Chosen, emptyChoice, SLOTS } from '../capability/slots.ts'
+import { type Chosen, emptyChoice } from '../capability/slots.ts'
+import { SLOTS } from '../kinds/slots.ts'
 import type {
   Circuit,
   Gas,
@@ -15,8 +16,8 @@ import type {
   Tungsten,
   Wire,
   WireFeeder,
-} from '../model/equipment.ts'
-import type { Shop } from '../model/shop.ts'
+} from '../kinds/equipment.ts'
+import type { Shop } from '../kinds/shop.ts'
 
 /** One column of a plate, 230 V, 200 A at 25 %. */
 export const sampleSupply = (part: Partial<SupplyRating> = {}): SupplyRating => ({

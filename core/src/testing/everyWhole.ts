@@ -1,7 +1,8 @@
 /** Every whole set-up there is, for searches that are held to trying everything. */
-import { type Chosen, itemsFor, needsOf, SLOTS } from '../capability/slots.ts'
+import { type Chosen, needsOf } from '../capability/slots.ts'
+import { itemsFor, SLOTS } from '../kinds/slots.ts'
 import type { ProcessId } from '../model/process.ts'
-import type { Shelf } from '../model/shelf.ts'
+import type { Shelf } from '../kinds/shelf.ts'
 import { PROCESSES } from '../reference/processes.ts'
 
 /** Fills the places one after the other, without looking at a criterion before all are full. */

@@ -1,8 +1,9 @@
 /** For benchmarks and the browser: a shelf of two thousand things, the demo's and the library's over and over. */
-import { CATALOGUE_KEYS, CATALOGUE_LISTS } from '../catalogue/lists.ts'
+import { CATALOGUE_KEYS } from '../catalogue/lists.ts'
 import { type Catalogue, catalogueOf, type CatalogueRecord } from '../catalogue/catalogue.ts'
+import { kindOfList } from '../kinds/facts.ts'
 import { LIBRARY } from '../library/index.ts'
-import type { Shelf } from '../model/shelf.ts'
+import type { Shelf } from '../kinds/shelf.ts'
 
 const MOST_ID = 64
 
@@ -15,7 +16,7 @@ export function largeCatalogue(shelf: Shelf, count: number): Catalogue {
   const lists = new Map(CATALOGUE_KEYS.map((key) => [key, [...own[key]] as CatalogueRecord[]]))
   const pattern = CATALOGUE_KEYS.flatMap((key) => [
     ...own[key].map((record) => ({ key, record: record as CatalogueRecord })),
-    ...LIBRARY.filter(({ path }) => path === CATALOGUE_LISTS[key].path).map(({ record }) => ({
+    ...LIBRARY.filter(({ path }) => path === kindOfList(key).path).map(({ record }) => ({
       key,
       record: record as CatalogueRecord,
     })),

@@ -1,7 +1,7 @@
 /** For tests: every job of the demo with every set-up of it, whose parts are there. */
 import { partsOf } from '../fit/document.ts'
 import { type FitInput, sidesOf } from '../fit/fit.ts'
-import type { ShopDocument } from '../model/shelf.ts'
+import type { ShopDocument } from '../kinds/shelf.ts'
 import { demoShop } from './samples.ts'
 
 export interface DemoPair {

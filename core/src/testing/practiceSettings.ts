@@ -4,8 +4,8 @@
  */
 import { assumptionsOf } from '../assumptions/assume.ts'
 import { reckonerFor } from '../calculation/reckoner.ts'
-import type { Wire } from '../model/equipment.ts'
-import type { Joint } from '../model/job.ts'
+import type { Wire } from '../kinds/equipment.ts'
+import type { Joint } from '../kinds/job.ts'
 import type { Metal } from '../model/material.ts'
 import type { ProcessId } from '../model/process.ts'
 import { PROCESSES } from '../reference/processes.ts'

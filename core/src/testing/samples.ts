@@ -2,11 +2,11 @@
 import { readFileSync } from 'node:fs'
 import { inputOf } from '../fit/document.ts'
 import type { FitInput } from '../fit/fit.ts'
-import type { Circuit } from '../model/equipment.ts'
-import type { Joint } from '../model/job.ts'
-import { newJoint } from '../model/newJoint.ts'
+import type { Circuit } from '../kinds/equipment.ts'
+import type { Joint } from '../kinds/job.ts'
+import { newJoint } from '../joints/newJoint.ts'
 import { readDocument } from '../model/problems.ts'
-import { shopDocumentSchema, type ShopDocument } from '../model/shelf.ts'
+import { shopDocumentSchema, type ShopDocument } from '../kinds/shelf.ts'
 
 export const joint = (part: Partial<Joint> = {}): Joint =>
   newJoint('j', {

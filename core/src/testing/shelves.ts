@@ -1,5 +1,5 @@
 /** For tests: shelves as fast-check makes them, of few distinct figures, so that things go together often and not always. */
-import { USUAL_RUN } from '../model/usualRun.ts'
+import { USUAL_RUN } from '../kinds/usualRun.ts'
 import { METALS } from '../model/material.ts'
 import fc from 'fast-check'
 import type {
@@ -12,9 +12,9 @@ import type {
   PowerSource,
   Tungsten,
   Wire,
-} from '../model/equipment.ts'
-import { CONNECTORS, GROOVES, LINER_MATERIALS, TUNGSTEN_TYPES } from '../model/equipment.ts'
-import type { Shelf } from '../model/shelf.ts'
+} from '../kinds/equipment.ts'
+import { CONNECTORS, GROOVES, LINER_MATERIALS, TUNGSTEN_TYPES } from '../kinds/equipment.ts'
+import type { Shelf } from '../kinds/shelf.ts'
 import {
   sampleFeeder,
   sampleGas,

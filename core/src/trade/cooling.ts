@@ -2,7 +2,7 @@
 import { commonPractice, jobField, standard } from '../basis/source.ts'
 import { calculation, from, input, inputOrAssumed } from '../calculation/calculation.ts'
 import type { Reckoner } from '../calculation/reckoner.ts'
-import type { Joint } from '../model/job.ts'
+import type { Joint } from '../kinds/job.ts'
 import { FILLET_KINDS } from '../model/jointKinds.ts'
 import { CET_SOURCE } from '../reference/leastPreheat.ts'
 import { cetPctOf, type Composition, COMPOSITION_SOURCE } from '../reference/composition.ts'

@@ -2,7 +2,7 @@
 import { computed, jobField } from '../basis/source.ts'
 import { assumed, calculation, from, input } from '../calculation/calculation.ts'
 import type { Reckoner } from '../calculation/reckoner.ts'
-import type { Wire } from '../model/equipment.ts'
+import type { Wire } from '../kinds/equipment.ts'
 import {
   COVERED_SOURCE,
   type CoveredClass,

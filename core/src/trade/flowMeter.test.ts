@@ -2,7 +2,7 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { UNTRACED } from '../calculation/reckoner.ts'
-import { SCALE_GASES } from '../model/equipment.ts'
+import { SCALE_GASES } from '../kinds/equipment.ts'
 import { sampleGas } from '../testing/equipment.ts'
 import { gasGravity, nearestScale, SCALE_GRAVITY, scaleFactor } from './flowMeter.ts'
 

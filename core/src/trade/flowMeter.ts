@@ -1,5 +1,5 @@
 /** A flow meter reads true for the gas that its scale is for; on another the reading is corrected. */
-import type { Gas, ScaleGas } from '../model/equipment.ts'
+import type { Gas, ScaleGas } from '../kinds/equipment.ts'
 import { handbook } from '../basis/source.ts'
 import { calculation, input } from '../calculation/calculation.ts'
 import type { Reckoner } from '../calculation/reckoner.ts'

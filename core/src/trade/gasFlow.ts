@@ -2,7 +2,7 @@
 import { commonPractice, jobField } from '../basis/source.ts'
 import { assumed, calculation, from, input, inputOrAssumed } from '../calculation/calculation.ts'
 import type { Reckoner } from '../calculation/reckoner.ts'
-import type { Cup, Gas, SetUp, Wire } from '../model/equipment.ts'
+import type { Cup, Gas, SetUp, Wire } from '../kinds/equipment.ts'
 import type { ProcessId } from '../model/process.ts'
 import type { Process } from '../reference/processes.ts'
 

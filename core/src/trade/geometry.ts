@@ -3,7 +3,7 @@ import { FILLET_KINDS } from '../model/jointKinds.ts'
 import { handbook, jobField } from '../basis/source.ts'
 import { assumed, calculation, from, input } from '../calculation/calculation.ts'
 import type { Reckoner } from '../calculation/reckoner.ts'
-import { type Joint } from '../model/job.ts'
+import { type Joint } from '../kinds/job.ts'
 import { backWidthMm } from './caps.ts'
 import { cutOf, isDoubleSided, sideAngleRad, thinnerMm, widthAtMm } from './groove.ts'
 

@@ -1,6 +1,6 @@
 /** The groove of a butt or corner joint: how wide it is at each height, one rule a kind. */
 import { type JointKind } from '../model/jointKinds.ts'
-import type { Joint } from '../model/job.ts'
+import type { Joint } from '../kinds/job.ts'
 
 const DEGREE = Math.PI / 180
 

@@ -4,7 +4,7 @@ import { assumed, calculation, from, input, inputOrAssumed } from '../calculatio
 import type { AssumptionKey } from '../assumptions/list.ts'
 import type { Reckoner } from '../calculation/reckoner.ts'
 import { BEVELLED_KINDS } from '../model/jointKinds.ts'
-import type { Joint } from '../model/job.ts'
+import type { Joint } from '../kinds/job.ts'
 import type { Metal } from '../model/material.ts'
 import type { ProcessId } from '../model/process.ts'
 import { PROCESSES } from '../reference/processes.ts'

@@ -2,7 +2,7 @@
 import { commonPractice, computed, handbook, jobField } from '../basis/source.ts'
 import { assumed, calculation, from, input, inputOrAssumed } from '../calculation/calculation.ts'
 import type { Reckoner } from '../calculation/reckoner.ts'
-import type { Joint } from '../model/job.ts'
+import type { Joint } from '../kinds/job.ts'
 import type { Metal } from '../model/material.ts'
 import { COMPOSITION_SOURCE } from '../reference/composition.ts'
 import { CET_SOURCE } from '../reference/leastPreheat.ts'

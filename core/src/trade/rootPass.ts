@@ -2,7 +2,7 @@
 import { commonPractice, computed } from '../basis/source.ts'
 import { calculation, from, input, listOf } from '../calculation/calculation.ts'
 import type { Reckoner } from '../calculation/reckoner.ts'
-import type { Joint } from '../model/job.ts'
+import type { Joint } from '../kinds/job.ts'
 import type { ProcessId } from '../model/process.ts'
 import { weldArea, weldAreaMm2 } from './geometry.ts'
 import { cutOf, isDoubleSided, thinnerMm, widthAtMm } from './groove.ts'

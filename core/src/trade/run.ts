@@ -2,7 +2,7 @@
 import { handbook, jobField } from '../basis/source.ts'
 import { calculation, from, input } from '../calculation/calculation.ts'
 import type { Reckoner } from '../calculation/reckoner.ts'
-import type { Joint } from '../model/job.ts'
+import type { Joint } from '../kinds/job.ts'
 import { isFillet, legsMm, weldArea, weldAreaMm2 } from './geometry.ts'
 import { thinnerMm } from './groove.ts'
 

@@ -1,6 +1,6 @@
 /** The cross-section of a joint with its weld, to scale: what a drawing needs, and nothing of how it is drawn. */
 import type { Assumptions } from '../assumptions/assume.ts'
-import type { Joint } from '../model/job.ts'
+import type { Joint } from '../kinds/job.ts'
 import { backWidthMm, CAP_SHAPE } from './caps.ts'
 import { isFillet, legsMm, squareCapMm } from './geometry.ts'
 import { cutOf, isDoubleSided, sidesAt, thickerMm, thinnerMm } from './groove.ts'

@@ -1,5 +1,5 @@
 /** What a weld must stand, from the job it belongs to: what the choice of filler asks. */
-import type { Job, Joint } from '../model/job.ts'
+import type { Job, Joint } from '../kinds/job.ts'
 import { MATERIALS } from '../reference/materials.ts'
 import type { Service } from '../reference/pairs.ts'
 import { thickerMm } from './groove.ts'

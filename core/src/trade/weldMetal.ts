@@ -2,7 +2,7 @@
 import { handbook, jobField } from '../basis/source.ts'
 import { calculation, input } from '../calculation/calculation.ts'
 import type { Reckoner } from '../calculation/reckoner.ts'
-import type { Joint } from '../model/job.ts'
+import type { Joint } from '../kinds/job.ts'
 import { DENSITY, MATERIALS } from '../reference/materials.ts'
 import { weldVolume } from './run.ts'
 

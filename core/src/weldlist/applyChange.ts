@@ -1,6 +1,6 @@
 /** Applies what a field of a weld line gave, and says what is wrong where the whole weld could not stand. */
-import { completeJoint } from '../model/completeJoint.ts'
-import { type Joint, jointSchema } from '../model/job.ts'
+import { completeJoint } from '../joints/completeJoint.ts'
+import { type Joint, jointSchema } from '../kinds/job.ts'
 import { readDocument } from '../model/problems.ts'
 import { COLUMNS } from './columns.ts'
 

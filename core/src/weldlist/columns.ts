@@ -1,6 +1,6 @@
 /** The columns of a weld list as a table: one a field of a joint, with its unit in the heading. */
 import { describeFields } from '../model/describe.ts'
-import { type Joint, jointSchema } from '../model/job.ts'
+import { type Joint, jointSchema } from '../kinds/job.ts'
 import { materialOf } from '../reference/materials.ts'
 import type { Cell } from '../sheet/cells.ts'
 import { cellOf } from '../sheet/columns.ts'

@@ -1,6 +1,6 @@
 /** Weld lines as drawings by EN ISO 2553, 6947 and EN 10220 to 10365 have them (from memory). */
 import { describe, expect, it } from 'vitest'
-import type { Joint } from '../model/job.ts'
+import type { Joint } from '../kinds/job.ts'
 import { POSITIONS } from '../model/jointKinds.ts'
 import type { Notation } from '../quantity/index.ts'
 import { joint } from '../testing/samples.ts'

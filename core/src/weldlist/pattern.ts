@@ -1,5 +1,5 @@
 /** How a weld is interrupted, as it is typed. */
-import type { Joint } from '../model/job.ts'
+import type { Joint } from '../kinds/job.ts'
 import { parseQuantity } from '../quantity/parse.ts'
 import { printQuantity } from '../quantity/print.ts'
 import type { Notation } from '../quantity/units.ts'

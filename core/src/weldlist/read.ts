@@ -1,5 +1,5 @@
 /** What reading a compact field of a weld line answers. */
-import type { Joint } from '../model/job.ts'
+import type { Joint } from '../kinds/job.ts'
 
 export type TextRead =
   | { readonly ok: true; readonly change: Partial<Joint>; readonly understood: string }

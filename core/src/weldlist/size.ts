@@ -1,6 +1,6 @@
 /** The sizes of a weld as they are typed: legs, throats, gaps and faces. */
 import { BEVELLED_KINDS, FILLET_KINDS } from '../model/jointKinds.ts'
-import type { Joint } from '../model/job.ts'
+import type { Joint } from '../kinds/job.ts'
 import { parseQuantity } from '../quantity/parse.ts'
 import { printQuantity } from '../quantity/print.ts'
 import { printNumber } from '../quantity/printValue.ts'

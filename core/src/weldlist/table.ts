@@ -1,7 +1,7 @@
 /** A weld list as a table: columns matched to fields, each row read into a joint or into what is wrong, cell by cell. */
-import { type Joint, jointSchema } from '../model/job.ts'
-import { completeJoint } from '../model/completeJoint.ts'
-import { newJoint } from '../model/newJoint.ts'
+import { type Joint, jointSchema } from '../kinds/job.ts'
+import { completeJoint } from '../joints/completeJoint.ts'
+import { newJoint } from '../joints/newJoint.ts'
 import { readDocument } from '../model/problems.ts'
 import { type DecimalMark, decimalMarkOf } from '../quantity/numberFormat.ts'
 import type { ParseContext } from '../quantity/parse.ts'

@@ -1,7 +1,7 @@
 /** The compact fields of a weld line: each reads what people write into parts of a joint, and prints them back. */
 import { BEVELLED_KINDS } from '../model/jointKinds.ts'
 import { type MaterialId } from '../model/material.ts'
-import type { Joint } from '../model/job.ts'
+import type { Joint } from '../kinds/job.ts'
 import { parseQuantity } from '../quantity/parse.ts'
 import { asFraction, printQuantity, printThickness } from '../quantity/print.ts'
 import type { Notation } from '../quantity/units.ts'

@@ -1,7 +1,7 @@
 /** The words of a weld line: what people write for joints, positions and patterns, and what is printed for them. */
 import { FILLET_KINDS, type JointKind, type Position } from '../model/jointKinds.ts'
-import type { Shop } from '../model/shop.ts'
-import type { Joint } from '../model/job.ts'
+import type { Shop } from '../kinds/shop.ts'
+import type { Joint } from '../kinds/job.ts'
 
 /** A joint as it is chosen: a kind, and whether it goes round a tube. */
 export interface JointChoice {

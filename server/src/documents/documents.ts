@@ -1,7 +1,7 @@
 /** What comes in as JSON bytes, checked: plain data that can cross to and from a worker thread. */
 import {
   CATALOGUE_KEYS,
-  CATALOGUE_LISTS,
+  kindOfList,
   catalogueSchema,
   explain,
   type FieldProblem,
@@ -151,7 +151,7 @@ function catalogue(sent: unknown): Outcome<CatalogueDocument> {
   const twice = twins(read.value.catalogue)
   if (twice.length > 0) return { ok: false, problems: twice.slice(0, 100) }
   const lists = CATALOGUE_KEYS.map((key): CatalogueList => {
-    const { path } = CATALOGUE_LISTS[key]
+    const { path } = kindOfList(key)
     const list = read.value.catalogue[key]
     const versions = list.flatMap(({ id }): [string, number][] => {
       const version = read.value.versions[`${path}/${id}`]

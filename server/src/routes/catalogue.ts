@@ -1,12 +1,5 @@
 /** The open catalogue: all equipment out, or many things in at once; its JSON Schema; the generic library. */
-import {
-  CATALOGUE_FORMAT,
-  CATALOGUE_VERSION,
-  CATALOGUE_KEYS,
-  CATALOGUE_LISTS,
-  catalogueSchema,
-  LIBRARY,
-} from '@brannik/core'
+import { CATALOGUE_FORMAT, CATALOGUE_VERSION, CATALOGUE_KINDS, catalogueSchema, LIBRARY } from '@brannik/core'
 import { Readable } from 'node:stream'
 import { pipeline } from 'node:stream/promises'
 import { z } from 'zod'
@@ -32,15 +25,15 @@ const ofLibrary = (path: string) => LIBRARY.filter((entry) => entry.path === pat
 const libraryCatalogue = (): object => ({
   format: CATALOGUE_FORMAT,
   version: CATALOGUE_VERSION,
-  ...Object.fromEntries(CATALOGUE_KEYS.map((key) => [key, ofLibrary(CATALOGUE_LISTS[key].path)])),
+  ...Object.fromEntries(CATALOGUE_KINDS.map(({ listKey, path }) => [listKey, ofLibrary(path)])),
   stock: [],
 })
 
 /** The catalogue piece by piece, so that it never stands whole in memory. */
 async function* pieces(connection: Connection): AsyncGenerator<string> {
   yield `{"format":${JSON.stringify(CATALOGUE_FORMAT)},"version":${CATALOGUE_VERSION}`
-  for (const key of CATALOGUE_KEYS) {
-    yield* list(key, records.RECORDS, records.kindOrProblem(CATALOGUE_LISTS[key].path))
+  for (const { listKey, path } of CATALOGUE_KINDS) {
+    yield* list(listKey, records.RECORDS, records.kindOrProblem(path))
   }
   yield* list('stock', STOCK, COUNTS)
   yield '}'

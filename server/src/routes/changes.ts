@@ -7,7 +7,7 @@ import { LIMITS } from '../limits.ts'
 import { Problem } from '../problems.ts'
 import type { AddRoutes } from '../services.ts'
 import { positionNow } from '../stores/changeLog.ts'
-import { pathOfKind } from '../stores/kinds.ts'
+import { pathOfKind } from '@brannik/core'
 import type { Told } from '../changes.ts'
 
 const eventOf = (told: Told): string => {

@@ -9,7 +9,7 @@ import { Problem } from '../problems.ts'
 import type { AddRoutes } from '../services.ts'
 import { note } from '../stores/audit.ts'
 import { deletedRecords, versionOf, versionsOf } from '../stores/history.ts'
-import { pathOfKind } from '../stores/kinds.ts'
+import { pathOfKind } from '@brannik/core'
 import { kindOrProblem } from '../stores/records.ts'
 import { numberInPath, queryOf } from './lists.ts'
 

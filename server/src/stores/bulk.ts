@@ -1,5 +1,4 @@
 /** Many records of one kind in a few statements: a catalogue of thousands is one transaction of moments. */
-import { schemaVersionOf } from '@brannik/core'
 import type { Connection } from '../database.ts'
 import { Problem } from '../problems.ts'
 import type { Kind } from './kinds.ts'
@@ -60,11 +59,11 @@ export async function writeMany(
   }
   const replaced =
     known.length > 0
-      ? (await connection.query<Written>(REPLACE, [kind.kind, list, known, schemaVersionOf(kind.kind)])).rows
+      ? (await connection.query<Written>(REPLACE, [kind.kind, list, known, kind.version])).rows
       : []
   const made =
     fresh.length > 0
-      ? (await connection.query<Written>(MAKE, [kind.kind, list, fresh, schemaVersionOf(kind.kind)])).rows
+      ? (await connection.query<Written>(MAKE, [kind.kind, list, fresh, kind.version])).rows
       : []
   if (made.length < fresh.length) {
     const isMade = new Set(made.map(({ id }) => id))

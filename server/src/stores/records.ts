@@ -3,7 +3,6 @@
  * database keeps them and as they came in: nobody needs them as objects here.
  */
 import { createHash } from 'node:crypto'
-import { schemaVersionOf } from '@brannik/core'
 import type { Connection } from '../database.ts'
 import type { RecordDocument } from '../documents/documents.ts'
 import { LIMITS } from '../limits.ts'
@@ -162,7 +161,7 @@ export async function create(connection: Connection, kind: Kind, document: Recor
     kind.kind,
     document.id,
     document.text,
-    schemaVersionOf(kind.kind),
+    kind.version,
   ])
   if (!rows[0]) {
     throw new Problem(
@@ -202,7 +201,7 @@ export async function replace(
     document.id,
     version,
     document.text,
-    schemaVersionOf(kind.kind),
+    kind.version,
   ])
   if (!rows[0]) throw await staleOrGone(connection, kind, document.id, version)
   await writeReferences(connection, kind, document)

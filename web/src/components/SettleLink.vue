@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { type Assessment, PROCESSES, settledAt, type SetUp, SLOT_KEYS } from '@brannik/core'
+import { type Assessment, PROCESSES, settledAt, type SetUp, slotKey } from '@brannik/core'
 import { computed } from 'vue'
 import type { RouteLocationRaw } from 'vue-router'
 import { useWorkspace } from '../stores/workspace.ts'
@@ -41,7 +41,7 @@ const to = computed<{ route: RouteLocationRaw; words: string } | null>(() => {
   const own = { route: { name: 'set-up', params: { id: setUp.id } }, words: 'the set-up' }
   if (at === 'set-up') return own
   const slot = at === 'feed' ? (setUp.feederId === null ? 'powerSource' : 'feeder') : at
-  const id = setUp[SLOT_KEYS[slot]]
+  const id = setUp[slotKey(slot)]
   if (id === null) return own
   const list = slot in LISTS ? LISTS[slot as keyof typeof LISTS] : 'parts'
   const name = workspace.get(list, id)?.name ?? id

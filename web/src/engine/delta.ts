@@ -1,4 +1,5 @@
 /** What the engine has not been told yet. Records are replaced when they change, so the same object is the same record. */
+import { COMPUTED_KINDS } from '@brannik/core'
 import type { Delta, ListKey, Snapshot } from './engine.ts'
 
 interface Identified {
@@ -13,26 +14,10 @@ export interface Sent {
 
 export const emptySent = (): Sent => ({ shop: null, lists: new Map() })
 
-const LIST_KEYS: readonly ListKey[] = [
-  'generators',
-  'panels',
-  'circuits',
-  'loads',
-  'powerSources',
-  'feeders',
-  'guns',
-  'parts',
-  'wires',
-  'gases',
-  'tungstens',
-  'stock',
-  'setUps',
-  'jobs',
-]
-
 /** @returns what has changed, and counts it as told; null where nothing has */
 export function diffOf(snapshot: Snapshot, sent: Sent): Delta | null {
-  const lists = LIST_KEYS.flatMap((key) => {
+  const lists = COMPUTED_KINDS.flatMap(({ listKey }) => {
+    const key = listKey as ListKey
     const now: readonly Identified[] = snapshot[key]
     const before = sent.lists.get(key)
     if (before?.whole === now) return []

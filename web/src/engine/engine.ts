@@ -6,6 +6,7 @@ import {
   type CapacityFigure,
   type Chain,
   type ChangedSetUp,
+  COMPUTED_KINDS,
   chosenOf,
   type CouldDo,
   capabilityOf,
@@ -42,7 +43,7 @@ import {
   sidesOf,
   type Step,
   type Suggestion,
-  type Taken,
+  type DecidedChoice,
   type Verdict,
   type StartFigure,
   type StartingSettings,
@@ -89,23 +90,10 @@ export interface JobGlance {
   readonly failure: string
 }
 
-const EMPTY: Snapshot = {
+const EMPTY = {
   shop: null,
-  generators: [],
-  panels: [],
-  circuits: [],
-  loads: [],
-  powerSources: [],
-  feeders: [],
-  guns: [],
-  parts: [],
-  wires: [],
-  gases: [],
-  tungstens: [],
-  stock: [],
-  setUps: [],
-  jobs: [],
-}
+  ...Object.fromEntries(COMPUTED_KINDS.map(({ listKey }) => [listKey, []])),
+} as unknown as Snapshot
 
 /** What can go into one place of a set-up, what fits first. */
 export interface OfferGlance {
@@ -451,14 +439,14 @@ export class Engine {
   }
 
   /** @returns what is written down of jobs with set-ups; what is not there is left out */
-  async decided(choices: readonly Choice[]): Promise<readonly Taken[]> {
+  async decided(choices: readonly Choice[]): Promise<readonly DecidedChoice[]> {
     return (await seldom()).decided(
       choices.flatMap(({ jobId, setUpId }) => this.#input(jobId, setUpId) ?? []),
     )
   }
 
   /** @returns how each choice stands today */
-  async held(taken: readonly Taken[]): Promise<readonly Held[]> {
+  async held(taken: readonly DecidedChoice[]): Promise<readonly Held[]> {
     return (await seldom()).held(this.#snapshot, taken)
   }
 

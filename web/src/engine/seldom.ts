@@ -29,8 +29,8 @@ import {
   type SetUpsProposed,
   speechOf,
   suggestedLimits,
-  type Taken,
-  takenOf,
+  type DecidedChoice,
+  decidedChoiceOf,
 } from '@brannik/core'
 import type { Choice, Doable, Snapshot } from './engine.ts'
 
@@ -70,13 +70,13 @@ export function doable(shelf: Snapshot, jobIds: readonly string[], most: number)
 }
 
 /** It is chosen for years: what is left on the shelf today is no part of it. */
-export const decided = (inputs: readonly FitInput[]): readonly Taken[] =>
+export const decided = (inputs: readonly FitInput[]): readonly DecidedChoice[] =>
   inputs.map((input) => {
     const chosen = { ...input, stock: [] }
-    return takenOf(speechOf(input.shop), chosen, fitJob(chosen))
+    return decidedChoiceOf(speechOf(input.shop), chosen, fitJob(chosen))
   })
 
-export function held(shelf: Snapshot, taken: readonly Taken[]): readonly Held[] {
+export function held(shelf: Snapshot, taken: readonly DecidedChoice[]): readonly Held[] {
   const { shop, setUps, jobs } = shelf
   return shop ? taken.map((one) => heldAgainst(one, { shop, shelf, setUps, jobs })) : []
 }

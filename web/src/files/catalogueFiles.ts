@@ -1,12 +1,12 @@
 /** Catalogues as files: JSON of everything, CSV of one kind; what comes in is told apart by what it holds. */
 import {
   type Catalogue,
-  CATALOGUE_LISTS,
   type CatalogueRecord,
   printSheet,
   readCatalogue,
   type ReadItem,
   readSheet,
+  type CatalogueList,
   type Sheet,
   sheetFor,
   SHEETS,
@@ -17,7 +17,7 @@ import { reasonOf } from '../reason.ts'
 
 const recordsOf = (sheet: Sheet, catalogue: Catalogue): readonly CatalogueRecord[] => {
   const { kind } = sheet.fixed
-  const list: readonly CatalogueRecord[] = catalogue[sheet.list]
+  const list: readonly CatalogueRecord[] = catalogue[sheet.of.listKey as CatalogueList]
   return kind === undefined ? list : list.filter((record) => 'kind' in record && record.kind === kind)
 }
 
@@ -38,7 +38,7 @@ export const csvOfSheet = (
 
 /** The sheets of one list, for its menu; those without a record are left out. */
 export const sheetsOf = (catalogue: Catalogue, path: string) =>
-  SHEETS.filter((sheet) => CATALOGUE_LISTS[sheet.list].path === path)
+  SHEETS.filter((sheet) => sheet.of.path === path)
     .map((sheet) => ({ sheet, records: recordsOf(sheet, catalogue) }))
     .filter(({ records }) => records.length > 0)
     .map(({ sheet, records }) => ({

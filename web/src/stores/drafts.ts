@@ -2,7 +2,7 @@
  * What was typed and is not stored yet, kept in the browser so that neither a reload nor a dead server loses it. Each
  * tab has its own: two tabs on one record keep both edits. What a tab that is gone left behind, the next one takes over.
  */
-import { kindOfPath, schemaVersionOf } from '@brannik/core'
+import { factsAt } from '@brannik/core'
 import { newKey } from '../api/client.ts'
 
 export interface Draft<T> {
@@ -70,13 +70,12 @@ function partsOf(name: string): StoredDraft | null {
 const kept = (): readonly StoredDraft[] => Object.keys(localStorage).flatMap((name) => partsOf(name) ?? [])
 const tabs = (): string[] => [...new Set(kept().map(({ id }) => id))]
 
-/** The kind of what a draft is of, by its key, `<path>/<id>`. */
-const kindOf = (key: string) => kindOfPath(key.slice(0, key.indexOf('/')))
+/** What a draft is of, by its key, `<path>/<id>`. */
+const kindOf = (key: string) => factsAt(key.slice(0, key.indexOf('/')))
 
 export function keepDraft<T>(key: string, draft: Draft<T>): void {
   try {
-    const kind = kindOf(key)
-    const schemaVersion = kind ? schemaVersionOf(kind) : 1
+    const schemaVersion = kindOf(key)?.version ?? 1
     localStorage.setItem(nameOf(tab, key), JSON.stringify({ ...draft, at: Date.now(), schemaVersion }))
   } catch {
     // Storage is full or forbidden: the edit still lives in the page, and saving goes on.
@@ -103,7 +102,7 @@ export const readDraft = <T>(key: string): Draft<T> | null => read(nameOf(tab, k
 /** Typed in another version of the schema than this page's. A draft of a newer one is sent as it is. */
 const isOlder = ({ name, key }: StoredDraft): boolean => {
   const kind = kindOf(key)
-  return kind !== null && (read(name)?.schemaVersion ?? 1) < schemaVersionOf(kind)
+  return kind !== null && (read(name)?.schemaVersion ?? 1) < kind.version
 }
 
 /**
@@ -120,14 +119,14 @@ export async function carryUpDrafts(): Promise<void> {
     if (!draft || !kind) continue
     const { schemaVersion = 1, record, unanswered } = draft
     const upcast = (typed: unknown): unknown => {
-      const done = typed === null ? null : upcastRecord(kind, schemaVersion, typed)
+      const done = typed === null ? null : upcastRecord(kind.kind, schemaVersion, typed)
       return done?.ok ? done.value : typed
     }
     const carried = {
       ...draft,
       record: upcast(record),
       ...(unanswered === undefined ? {} : { unanswered: upcast(unanswered) }),
-      schemaVersion: schemaVersionOf(kind),
+      schemaVersion: kind.version,
     }
     localStorage.setItem(name, JSON.stringify(carried))
   }

@@ -1,5 +1,5 @@
 /** Records that are still being filled in: not whole enough to store, kept in the browser so that nothing typed is lost. */
-import { kindOfPath, schemaVersionOf, upcastRecord } from '@brannik/core'
+import { factsAt, upcastRecord } from '@brannik/core'
 import { defineStore } from 'pinia'
 import { shallowRef } from 'vue'
 
@@ -17,7 +17,7 @@ interface Stored {
 function upcast(place: string, kept: Stored): Unfinished {
   // The first version kept the record itself.
   const { schemaVersion = 1, record = kept as Unfinished } = kept
-  const kind = kindOfPath(place.slice(0, place.indexOf('/')))
+  const kind = factsAt(place.slice(0, place.indexOf('/')))?.kind
   const done = kind && upcastRecord(kind, schemaVersion, record)
   return done?.ok ? (done.value as Unfinished) : record
 }
@@ -42,8 +42,7 @@ export const useUnfinished = defineStore('unfinished', () => {
   function keep(path: string, id: string, record: Unfinished): void {
     all.value = new Map(all.value).set(keyOf(path, id), record)
     try {
-      const kind = kindOfPath(path)
-      const schemaVersion = kind ? schemaVersionOf(kind) : 1
+      const schemaVersion = factsAt(path)?.version ?? 1
       localStorage.setItem(PREFIX + keyOf(path, id), JSON.stringify({ schemaVersion, record }))
     } catch {
       // Storage is full or forbidden: what was typed still lives in the page.

@@ -2,43 +2,29 @@
 import {
   CATALOGUE_FORMAT,
   CATALOGUE_KEYS,
-  CATALOGUE_LISTS,
   CATALOGUE_VERSION,
-  partsOf,
   type CatalogueList,
   type CatalogueRecord,
   type Clash,
+  factsAt,
   inStock,
-  isStocked,
-  kindOfPath,
+  KIND_FACTS,
+  kindOfList,
+  LISTED,
   mergeRecords,
   notationOf,
+  partsOf,
+  type RecordAt,
+  type RecordPath,
+  SHELF_KINDS,
+  type Shelf,
+  type Shop,
+  type ShopDocument,
   speechOf,
   stockId,
+  type StockItem,
   withField,
 } from '@brannik/core'
-import type {
-  Circuit,
-  Generator,
-  Load,
-  Panel,
-  Decision,
-  Feeder,
-  Gas,
-  Gun,
-  Job,
-  Part,
-  PowerSource,
-  RequirementSheet,
-  SetUp,
-  Shelf,
-  Shop,
-  ShopDocument,
-  StockItem,
-  Tungsten,
-  Wire,
-} from '@brannik/core'
-import { LISTS } from '../../offline/kept.ts'
 import { defineStore } from 'pinia'
 import { computed, ref, shallowRef } from 'vue'
 import {
@@ -60,33 +46,14 @@ import { useSession } from './session.ts'
 import { useTyping } from './typing.ts'
 import { reasonOf } from '../reason.ts'
 
-interface RecordOf {
-  shop: Shop
-  generators: Generator
-  panels: Panel
-  circuits: Circuit
-  loads: Load
-  'power-sources': PowerSource
-  feeders: Feeder
-  guns: Gun
-  parts: Part
-  wires: Wire
-  gases: Gas
-  tungstens: Tungsten
-  'set-ups': SetUp
-  jobs: Job
-  'requirement-sheets': RequirementSheet
-  decisions: Decision
-  stock: StockItem
-}
-export type Path = keyof RecordOf
-const PATHS: readonly Path[] = LISTS
+export type Path = RecordPath
+const PATHS = LISTED.map(({ path }) => path)
 
 interface Change {
   readonly path: Path
   readonly id: string
-  readonly before: RecordOf[Path] | null
-  readonly after: RecordOf[Path] | null
+  readonly before: RecordAt[Path] | null
+  readonly after: RecordAt[Path] | null
 }
 /** What is undone at once: one change of one record, or all that an import brought. */
 interface Edit {
@@ -95,7 +62,7 @@ interface Edit {
 }
 
 /** A thing of a catalogue that is to be stored. */
-interface Taken {
+interface ItemRead {
   readonly list: CatalogueList
   readonly record: CatalogueRecord
   /** How much there is of it; absent where the file does not say. */
@@ -127,7 +94,7 @@ const addressOf = (key: string): string => (key.startsWith('shop/') ? 'shop' : k
 export const useWorkspace = defineStore('workspace', () => {
   const state = ref<'loading' | 'ready' | 'failed' | 'empty'>('loading')
   const failure = ref('')
-  const records = createRecords<RecordOf>(['shop', ...PATHS])
+  const records = createRecords<RecordAt>(KIND_FACTS.map(({ path }) => path))
   const notice = useNotice()
   const session = useSession()
   const undone = shallowRef<readonly Edit[]>([])
@@ -139,9 +106,9 @@ export const useWorkspace = defineStore('workspace', () => {
   const typing = useTyping()
   let lastEdit = NO_EDIT
   /** Records that are being typed in, as they were before: nothing of it is stored or kept yet. */
-  const held = new Map<string, RecordOf[Path] | null>()
+  const held = new Map<string, RecordAt[Path] | null>()
 
-  const get = <P extends Path>(path: P, id: string): RecordOf[P] | null =>
+  const get = <P extends Path>(path: P, id: string): RecordAt[P] | null =>
     records.tables[path].value.get(id) ?? null
 
   const saver = createSaver({
@@ -159,7 +126,7 @@ export const useWorkspace = defineStore('workspace', () => {
       const [path, id] = placeOf(key)
       const mine = get(path, id)
       const before = held.get(key)
-      const theirs = record as RecordOf[Path]
+      const theirs = record as RecordAt[Path]
       records.show(path, id, before && mine ? mergeRecords(before, mine, theirs).record : theirs)
       records.stored(path, id, version)
       if (before) held.set(key, theirs)
@@ -213,7 +180,7 @@ export const useWorkspace = defineStore('workspace', () => {
         return
       }
       const asked = records.now()
-      const answer = await findRecord<RecordOf[Path]>(key)
+      const answer = await findRecord<RecordAt[Path]>(key)
       if (isPending(key)) heard.set(key, answer?.version ?? 0)
       else if (!records.take(path, id, answer, asked)) await learn(key)
     })
@@ -224,7 +191,7 @@ export const useWorkspace = defineStore('workspace', () => {
       const { records: list, isCurrent } =
         path === 'shop'
           ? { records: [await findRecord<Shop>(path)].filter((one) => one !== null), isCurrent: true }
-          : await listRecords<RecordOf[Path]>(path)
+          : await listRecords<RecordAt[Path]>(path)
       // What is kept in this browser is older than what is shown.
       if (!isCurrent) return
       const versions = new Map(list.map(({ record, version }) => [record.id, version]))
@@ -265,8 +232,9 @@ export const useWorkspace = defineStore('workspace', () => {
   function restoreDrafts(keys: readonly string[]): void {
     const drafts = keys.flatMap((key) => {
       const [path, id] = placeOf(key)
-      const draft = readDraft<RecordOf[Path]>(key)
-      if (draft && path in records.tables) return [{ key, path, id, draft, rank: PATHS.indexOf(path) }]
+      const draft = readDraft<RecordAt[Path]>(key)
+      if (draft && path in records.tables)
+        return [{ key, path, id, draft, rank: PATHS.findIndex((one) => one === path) }]
       dropDraft(key)
       return []
     })
@@ -290,7 +258,7 @@ export const useWorkspace = defineStore('workspace', () => {
       await claimTab()
       const [shop, ...lists] = await Promise.all([
         findRecord<Shop>('shop'),
-        ...PATHS.map((path) => listRecords<RecordOf[Path]>(path)),
+        ...PATHS.map((path) => listRecords<RecordAt[Path]>(path)),
       ])
       if (!shop) {
         state.value = 'empty'
@@ -298,7 +266,7 @@ export const useWorkspace = defineStore('workspace', () => {
       }
       records.reset('shop', [shop])
       PATHS.forEach((path, index) => {
-        records.reset(path, lists[index]?.records ?? [])
+        records.reset<Path>(path, lists[index]?.records ?? [])
       })
       await carryUpDrafts()
       adoptDrafts()
@@ -327,7 +295,7 @@ export const useWorkspace = defineStore('workspace', () => {
   const saveLater = (path: Path, id: string): void => {
     saver.change(keyOf(path, id), path, { record: get(path, id), version: records.versionOf(path, id) })
   }
-  function write(path: Path, id: string, record: RecordOf[Path] | null): void {
+  function write(path: Path, id: string, record: RecordAt[Path] | null): void {
     const before = get(path, id)
     const key = keyOf(path, id)
     records.show(path, id, record)
@@ -384,7 +352,7 @@ export const useWorkspace = defineStore('workspace', () => {
     notice.refuse(`Not changed: you are here as ${session.me?.role ?? 'nobody'}, who may not write that.`)
     return false
   }
-  const changeOf = (path: Path, id: string, after: RecordOf[Path] | null): Change => ({
+  const changeOf = (path: Path, id: string, after: RecordAt[Path] | null): Change => ({
     path,
     id,
     before: get(path, id) ?? notYet(path, id),
@@ -396,7 +364,7 @@ export const useWorkspace = defineStore('workspace', () => {
    * @param label what was done, for the undo: `thickness of Press frame`
    * @returns false where the role does not allow it; that is told, and nothing has changed
    */
-  function edit<P extends Path>(path: P, id: string, record: RecordOf[P] | null, label: string): boolean {
+  function edit<P extends Path>(path: P, id: string, record: RecordAt[P] | null, label: string): boolean {
     if (!mayEdit(path)) return false
     remember(changeOf(path, id, record), label)
     write(path, id, record)
@@ -407,10 +375,10 @@ export const useWorkspace = defineStore('workspace', () => {
    * Makes a thing, with how much there is of it; both are one step of the undo.
    * @param amount g of wire, L of gas, pieces of the others
    */
-  function makeCounted<P extends Path>(path: P, record: RecordOf[P], amount: number, label: string): void {
-    const kind = kindOfPath(path)
-    if (!mayEdit(path) || !kind) return
-    const counted = isStocked(kind) ? stockId(kind, record.id) : null
+  function makeCounted<P extends Path>(path: P, record: RecordAt[P], amount: number, label: string): void {
+    const facts = factsAt(path)
+    if (!mayEdit(path) || !facts) return
+    const counted = facts.counting ? stockId(facts.kind, record.id) : null
     const changes = [
       changeOf(path, record.id, record),
       ...(counted === null ? [] : [changeOf('stock', counted, { id: counted, amount })]),
@@ -423,9 +391,9 @@ export const useWorkspace = defineStore('workspace', () => {
   function from(
     path: Path,
     id: string,
-    was: RecordOf[Path] | null,
-    becomes: RecordOf[Path] | null,
-  ): RecordOf[Path] | null {
+    was: RecordAt[Path] | null,
+    becomes: RecordAt[Path] | null,
+  ): RecordAt[Path] | null {
     const now = get(path, id)
     return was && becomes && now ? mergeRecords(was, now, becomes).record : becomes
   }
@@ -450,20 +418,20 @@ export const useWorkspace = defineStore('workspace', () => {
   }
 
   /** One request, all or none of it. */
-  async function takeInChunk(items: readonly Taken[]): Promise<readonly Change[]> {
+  async function takeInChunk(items: readonly ItemRead[]): Promise<readonly Change[]> {
     const catalogue: Record<string, unknown> = { format: CATALOGUE_FORMAT, version: CATALOGUE_VERSION }
     for (const key of CATALOGUE_KEYS)
       catalogue[key] = items.filter(({ list }) => list === key).map(({ record }) => record)
     const versions: Record<string, number> = {}
     const things = items.map(({ list, record }): Change => {
-      const { path } = CATALOGUE_LISTS[list]
+      const { path } = kindOfList(list)
       const version = records.versionOf(path, record.id)
       if (version > 0) versions[keyOf(path, record.id)] = version
       return { path, id: record.id, before: get(path, record.id), after: record }
     })
     const counts = items.flatMap(({ list, record, amount }): Change[] => {
-      const kind = kindOfPath(CATALOGUE_LISTS[list].path)
-      if (amount === undefined || !kind || !isStocked(kind)) return []
+      const { kind, counting } = kindOfList(list)
+      if (amount === undefined || !counting) return []
       const id = stockId(kind, record.id)
       const before = get('stock', id) ?? { id, amount: null }
       return before.amount === amount ? [] : [{ path: 'stock', id, before, after: { id, amount } }]
@@ -493,7 +461,7 @@ export const useWorkspace = defineStore('workspace', () => {
    * @throws RequestFailed where the server refuses, or no longer answers
    */
   async function takeIn(
-    items: readonly Taken[],
+    items: readonly ItemRead[],
     label: string,
     progress: (done: number) => void = () => undefined,
   ): Promise<void> {
@@ -526,7 +494,7 @@ export const useWorkspace = defineStore('workspace', () => {
   async function takeStored(key: string): Promise<void> {
     const [path, id] = placeOf(key)
     const mine = get(path, id)
-    const answer = await findRecord<RecordOf[Path]>(addressOf(key))
+    const answer = await findRecord<RecordAt[Path]>(addressOf(key))
     // An edit made while the answer was on its way stays.
     if (get(path, id) !== mine) return
     saver.discard(key)
@@ -534,26 +502,16 @@ export const useWorkspace = defineStore('workspace', () => {
     heard.delete(key)
   }
 
-  const all = <P extends Path>(path: P): RecordOf[P][] => [...records.tables[path].value.values()]
+  const all = <P extends Path>(path: P): RecordAt[P][] => [...records.tables[path].value.values()]
 
   const shop = computed<Shop | null>(() => all('shop')[0] ?? null)
-  const shelf = computed<Shelf>(() => ({
-    generators: all('generators'),
-    panels: all('panels'),
-    circuits: all('circuits'),
-    loads: all('loads'),
-    powerSources: all('power-sources'),
-    feeders: all('feeders'),
-    guns: all('guns'),
-    parts: all('parts'),
-    wires: all('wires'),
-    gases: all('gases'),
-    tungstens: all('tungstens'),
-    stock: all('stock'),
-  }))
+  const shelf = computed(
+    () =>
+      Object.fromEntries(SHELF_KINDS.map(({ listKey, path }) => [listKey, all(path)])) as unknown as Shelf,
+  )
   /** @returns g of wire, L of gas, pieces of the others; null for what nobody has counted, or nobody counts */
   const amountOf = (path: Path, id: string): number | null =>
-    inStock(shelf.value.stock, kindOfPath(path) ?? '', id)
+    inStock(shelf.value.stock, factsAt(path)?.kind ?? '', id)
   const setUps = computed(() => all('set-ups'))
   /** Those whose parts are all there. */
   const wholeSetUps = computed(() => setUps.value.filter((setUp) => partsOf(setUp, shelf.value).ok))

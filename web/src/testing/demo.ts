@@ -5,6 +5,7 @@ import {
   fitJob,
   inputOf,
   type Job,
+  LISTED,
   readDocument,
   shopDocumentSchema,
 } from '@brannik/core'
@@ -30,24 +31,9 @@ export const fitFor = (jobId: string, setUpId?: string): Fit => fitJob(inputFor(
 
 export const demoJob = (jobId: string): Job => inputFor(jobId).job
 
-const RECORDS: Record<string, readonly { id: string }[]> = {
-  generators: shopDocument.generators,
-  panels: shopDocument.panels,
-  circuits: shopDocument.circuits,
-  loads: shopDocument.loads,
-  'power-sources': shopDocument.powerSources,
-  feeders: shopDocument.feeders,
-  guns: shopDocument.guns,
-  parts: shopDocument.parts,
-  wires: shopDocument.wires,
-  gases: shopDocument.gases,
-  tungstens: shopDocument.tungstens,
-  stock: shopDocument.stock,
-  'set-ups': shopDocument.setUps,
-  jobs: shopDocument.jobs,
-  'requirement-sheets': shopDocument.requirementSheets,
-  decisions: shopDocument.decisions,
-}
+const RECORDS: Record<string, readonly { id: string }[]> = Object.fromEntries(
+  LISTED.map(({ path, listKey }) => [path, shopDocument[listKey]]),
+)
 
 const ME = {
   who: 'this machine',

@@ -1,6 +1,6 @@
 /** A circuit as many shops have it. */
-import type { Circuit } from '../../model/circuit.ts'
-import { USUAL_RUN } from '../../model/usualRun.ts'
+import type { Circuit } from '../../kinds/circuit.ts'
+import { USUAL_RUN } from '../../kinds/usualRun.ts'
 
 export type UsualCircuit = Omit<Circuit, 'id' | 'lengthMm'>
 

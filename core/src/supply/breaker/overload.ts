@@ -5,7 +5,7 @@
 import { computed, dataPlate } from '../../basis/source.ts'
 import { assumed, calculation, from, input } from '../../calculation/calculation.ts'
 import { type Reckoner, UNTRACED } from '../../calculation/reckoner.ts'
-import type { Circuit } from '../../model/circuit.ts'
+import type { Circuit } from '../../kinds/circuit.ts'
 import { type Band, type BreakerModel, constantS, type HeatStore, storesOf } from './breakerModel.ts'
 
 const breakerTimeConstant = calculation({

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { CATALOGUE_LISTS, type CatalogueRecord, type ReadItem, SHEETS } from '@brannik/core'
+import { type CatalogueRecord, kindOfList, type ReadItem, SHEETS } from '@brannik/core'
 import isSame from 'fast-deep-equal'
 import { computed, ref, shallowRef, watch } from 'vue'
 import FileOrPaste from '../../components/FileOrPaste.vue'
@@ -64,7 +64,7 @@ async function readText(): Promise<void> {
 }
 watch(kind, readText)
 
-const pathOf = (item: ReadItem): Path => CATALOGUE_LISTS[item.list].path
+const pathOf = (item: ReadItem): Path => kindOfList(item.list).path
 function stateOf(item: ReadItem): State {
   if (!item.record) return 'wrong'
   const has = workspace.get(pathOf(item), item.record.id)

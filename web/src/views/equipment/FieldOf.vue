@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { suggestionsFor, RECORD_KINDS, RECORD_PATHS } from '@brannik/core'
+import { KIND_FACTS, suggestionsFor } from '@brannik/core'
 import { computed, ref, useId } from 'vue'
 import { readConductorSize } from '../../components/conductorSize.ts'
 import CountField from '../../components/CountField.vue'
@@ -62,10 +62,8 @@ const suggested = computed(() =>
 const label = computed(() => spell(spec.label))
 /** What it may name: every record of that kind. */
 const named = computed(() => {
-  const kind = RECORD_KINDS.find((one) => one === spec.more.reference)
-  const records = kind
-    ? workspace.all(RECORD_PATHS[kind] as Exclude<Path, 'shop' | 'stock' | 'decisions'>)
-    : []
+  const facts = KIND_FACTS.find(({ kind }) => kind === spec.more.reference)
+  const records = facts ? workspace.all(facts.path as Exclude<Path, 'shop' | 'stock' | 'decisions'>) : []
   return records.map(({ id: one, name }) => [one, name] as const)
 })
 const choices = computed(() =>

@@ -1,12 +1,11 @@
 <script setup lang="ts">
 import {
-  isStocked,
-  kindOfPath,
+  amountSchemaOf,
+  factsAt,
   PART_KINDS,
   type PartKind,
   type PlateProcess,
   type PowerSource,
-  STOCK_AMOUNTS,
   stockId,
 } from '@brannik/core'
 import { computed, ref, toRef } from 'vue'
@@ -86,11 +85,11 @@ const wrongProcesses = computed(
 
 /** Counts it anew; an amount that cannot be is left out: the field says why. */
 function count(value: unknown, label: string): void {
-  const kind = kindOfPath(props.path)
-  if (!kind || !isStocked(kind)) return
-  const counted = STOCK_AMOUNTS[kind].safeParse(value)
-  const id = stockId(kind, props.id)
-  if (counted.success) workspace.edit('stock', id, { id, amount: counted.data }, label)
+  const facts = factsAt(props.path)
+  const counted = facts && amountSchemaOf(facts)?.safeParse(value)
+  if (!facts || !counted?.success) return
+  const id = stockId(facts.kind, props.id)
+  workspace.edit('stock', id, { id, amount: counted.data as number | null }, label)
 }
 function change(path: readonly (string | number)[], value: unknown, what: string): void {
   if (path[0] === 'amount') count(value, `${what}, ${name.value}`)

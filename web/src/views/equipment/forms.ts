@@ -5,7 +5,7 @@ import {
   type FieldDescription,
   fieldsOf,
   flatFields,
-  kindOfPath,
+  factsAt,
   type PartKind,
   plateProcessSchema,
   stockFieldOf,
@@ -65,10 +65,10 @@ function groupsOf(fields: readonly FieldDescription[]): readonly FieldGroup[] {
 export const STOCK = 'Stock'
 /** How much there is stands among the fields of the stock, though it is no field of the record. */
 const stockField = (path: string): readonly FieldDescription[] =>
-  stockFieldOf(kindOfPath(path)).map((one) => ({ ...one, group: STOCK }))
+  stockFieldOf(factsAt(path)?.kind ?? null).map((one) => ({ ...one, group: STOCK }))
 
 function fieldsAt(path: string, partKind: PartKind | null): readonly FieldDescription[] {
-  const kind = kindOfPath(path)
+  const kind = factsAt(path)?.kind
   return kind ? fieldsOf(kind, partKind) : []
 }
 

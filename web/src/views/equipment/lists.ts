@@ -3,8 +3,9 @@ import {
   PART_KINDS,
   type PartKind,
   type SetUp,
-  type Slot,
-  SLOT_KEYS,
+  pathOfSlot,
+  slotKey,
+  SLOTS,
   spelled,
   type Notation,
 } from '@brannik/core'
@@ -79,20 +80,6 @@ export function filterRows(
   )
 }
 
-const PATH_SLOTS: Readonly<Record<EquipmentPath, readonly Slot[]>> = {
-  'power-sources': ['powerSource'],
-  feeders: ['feeder'],
-  guns: ['gun'],
-  parts: ['roll', 'liner', 'tip', 'nozzle', 'collet', 'colletBody', 'cup', 'backCap', 'flowMeter'],
-  wires: ['wire'],
-  gases: ['gas'],
-  tungstens: ['tungsten'],
-  circuits: ['circuit'],
-  panels: [],
-  generators: [],
-  loads: [],
-}
-
 /** Set-ups that have this thing in one of their places. */
 export const usersOf = (path: EquipmentPath, id: string, setUps: readonly SetUp[]): readonly SetUp[] =>
-  setUps.filter((setUp) => PATH_SLOTS[path].some((slot) => setUp[SLOT_KEYS[slot]] === id))
+  setUps.filter((setUp) => SLOTS.some((slot) => pathOfSlot(slot) === path && setUp[slotKey(slot)] === id))

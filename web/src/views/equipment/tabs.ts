@@ -1,5 +1,5 @@
 /** The lists of the shelf. */
-import { RECORD_NOUNS, RECORD_PATHS, type RecordKind } from '@brannik/core'
+import { factsOf, type RecordKind } from '@brannik/core'
 import type { EquipmentPath } from './useRecordDraft.ts'
 
 export interface ListTab {
@@ -10,9 +10,9 @@ export interface ListTab {
 }
 
 const tab = (kind: RecordKind, title: string): ListTab => ({
-  path: RECORD_PATHS[kind] as EquipmentPath,
+  path: factsOf(kind).path as EquipmentPath,
   title,
-  noun: RECORD_NOUNS[kind],
+  noun: factsOf(kind).noun,
 })
 export const TABS: readonly ListTab[] = [
   tab('power-source', 'Power sources'),

@@ -1,17 +1,5 @@
 /** One record as it is typed: stored as soon as it is whole, kept as unfinished until then; undo from outside wins. */
-import {
-  CATALOGUE_KEYS,
-  CATALOGUE_LISTS,
-  CATALOGUE_SCHEMAS,
-  type CatalogueList,
-  circuitSchema,
-  generatorSchema,
-  loadSchema,
-  panelSchema,
-  type FieldProblem,
-  inShopUnits,
-  readDocument,
-} from '@brannik/core'
+import { factsAt, type FieldProblem, inShopUnits, type PathsOf, readDocument, schemaOf } from '@brannik/core'
 import type { z } from 'zod'
 import { computed, type Ref, shallowRef, watch } from 'vue'
 import { useTyping } from '../../stores/typing.ts'
@@ -19,28 +7,15 @@ import { useUnfinished } from '../../stores/unfinished.ts'
 import { type Path, useWorkspace } from '../../stores/workspace.ts'
 
 export type Draft = Readonly<Record<string, unknown>>
-/** What is the building's and stands in no catalogue. */
-const BUILDING_SCHEMAS = {
-  circuits: circuitSchema,
-  panels: panelSchema,
-  generators: generatorSchema,
-  loads: loadSchema,
-} as const
 /** What the screen lists: all of a catalogue, and the building's. */
-export type EquipmentPath = (typeof CATALOGUE_LISTS)[CatalogueList]['path'] | keyof typeof BUILDING_SCHEMAS
-export const isOfBuilding = (path: EquipmentPath): path is keyof typeof BUILDING_SCHEMAS =>
-  path in BUILDING_SCHEMAS
+export type EquipmentPath = PathsOf<'building' | 'equipment'>
+export const isOfBuilding = (path: EquipmentPath): path is PathsOf<'building'> =>
+  factsAt(path)?.scope === 'building'
 
-const SCHEMAS = new Map<EquipmentPath, z.ZodType<unknown>>([
-  ...CATALOGUE_KEYS.map((key) => [CATALOGUE_LISTS[key].path, CATALOGUE_SCHEMAS[key]] as const),
-  ...Object.entries(BUILDING_SCHEMAS).map(
-    ([path, schema]) => [path as keyof typeof BUILDING_SCHEMAS, schema] as const,
-  ),
-])
-const schemaOf = (path: EquipmentPath): z.ZodType<unknown> => {
-  const schema = SCHEMAS.get(path)
-  if (!schema) throw new Error(`no list at ${path}`)
-  return schema
+const schemaAt = (path: EquipmentPath): z.ZodType<unknown> => {
+  const facts = factsAt(path)
+  if (!facts) throw new Error(`no list at ${path}`)
+  return schemaOf(facts.kind)
 }
 
 type Step = string | number
@@ -96,7 +71,7 @@ export function useRecordDraft(path: Ref<EquipmentPath>, id: Ref<string>) {
     { immediate: true, flush: 'sync' },
   )
 
-  const schema = computed(() => schemaOf(path.value))
+  const schema = computed(() => schemaAt(path.value))
   const problems = computed<readonly FieldProblem[]>(() => {
     if (!draft.value) return []
     const read = readDocument<unknown>(schema.value, draft.value)

@@ -2,7 +2,7 @@
 import {
   type Circuit,
   type Generator,
-  type Load,
+  type OtherLoad,
   type Panel,
   ENGLISH,
   type Feeder,
@@ -17,10 +17,11 @@ import {
   printQuantity,
   printValue,
   PROCESSES,
+  type PathsOf,
+  type RecordAt,
   type SetUp,
   spelled,
   type Shelf,
-  type Slot,
   type Tungsten,
   tungstenCurrentRange,
   type Notation,
@@ -120,39 +121,7 @@ function tungstenSummary(tungsten: Tungsten): string {
     .join(' · ')
 }
 
-export interface RecordOfPath {
-  circuits: Circuit
-  panels: Panel
-  generators: Generator
-  loads: Load
-  'power-sources': PowerSource
-  feeders: Feeder
-  guns: Gun
-  parts: Part
-  wires: Wire
-  gases: Gas
-  tungstens: Tungsten
-}
-
-/** Where what stands in a place of a set-up is listed. */
-export const SLOT_PATHS: Readonly<Record<Slot, keyof RecordOfPath>> = {
-  circuit: 'circuits',
-  powerSource: 'power-sources',
-  feeder: 'feeders',
-  gun: 'guns',
-  wire: 'wires',
-  gas: 'gases',
-  tungsten: 'tungstens',
-  roll: 'parts',
-  liner: 'parts',
-  tip: 'parts',
-  nozzle: 'parts',
-  collet: 'parts',
-  colletBody: 'parts',
-  cup: 'parts',
-  backCap: 'parts',
-  flowMeter: 'parts',
-}
+export type RecordOfPath = Pick<RecordAt, PathsOf<'building' | 'equipment'>>
 
 /** What a thing is, in one line. */
 export function summaryOf<P extends keyof RecordOfPath>(
@@ -180,7 +149,7 @@ export function summaryOf<P extends keyof RecordOfPath>(
     case 'generators':
       return generatorSummary(record as Generator)
     case 'loads':
-      return loadSummary(record as Load)
+      return loadSummary(record as OtherLoad)
     default:
       return tungstenSummary(record as Tungsten)
   }
@@ -220,7 +189,7 @@ const runSummary = (run: Circuit | Panel): string =>
   `${run.voltageV} V${run.phases === 3 ? ' three-phase' : ''}, breaker ${run.breakerA} A, ${run.conductorSize}`
 const generatorSummary = ({ runningW, startingW }: Generator): string =>
   `${runningW} W running${startingW === null ? '' : `, ${startingW} W starting`}`
-const loadSummary = ({ runningA, onMin, offMin }: Load): string =>
+const loadSummary = ({ runningA, onMin, offMin }: OtherLoad): string =>
   `${runningA} A, ${onMin === null || offMin === null ? 'all day' : `${onMin} min in every ${onMin + offMin}`}`
 
 export function setUpSummary(setUp: SetUp, shelf: Shelf): string {

@@ -8,7 +8,7 @@ import {
   linkTitle,
   PROCESSES,
   rowsOf,
-  SLOT_KEYS,
+  slotKey,
   SLOTS,
   slotText,
   type OutcomeFigure,
@@ -208,7 +208,7 @@ const broken = computed(() => {
   if (!setUp.value || !parts.value || parts.value.ok) return []
   const process = PROCESSES[setUp.value.process]
   return parts.value.problems.map(({ pointer, field, message }) => {
-    const slot = SLOTS.find((one) => pointer === `/setUp/${SLOT_KEYS[one]}`)
+    const slot = SLOTS.find((one) => pointer === `/setUp/${slotKey(one)}`)
     return `${slot ? `The ${slotText(workspace.speech, slot, process)}` : field} ${message}.`
   })
 })

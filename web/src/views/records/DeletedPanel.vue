@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { kindOfPath, RECORD_NOUNS } from '@brannik/core'
+import { factsAt } from '@brannik/core'
 import { format, parseISO } from 'date-fns'
 import { computed } from 'vue'
 import { ask } from '../../api/client.ts'
@@ -18,10 +18,7 @@ interface Deleted {
   readonly who: string
 }
 
-const nounOf = (path: Path): string => {
-  const kind = kindOfPath(path)
-  return kind ? RECORD_NOUNS[kind] : path
-}
+const nounOf = (path: Path): string => factsAt(path)?.noun ?? path
 const workspace = useWorkspace()
 const session = useSession()
 const notice = useNotice()

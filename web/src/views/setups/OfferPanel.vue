@@ -5,6 +5,7 @@ import {
   followersOf,
   inStockFor,
   type Offer,
+  pathOfSlot,
   offersFor,
   sentenceOf,
   type Shelf,
@@ -17,7 +18,7 @@ import VerdictMark from '../../components/VerdictMark.vue'
 import { useMoney } from '../../stores/useMoney.ts'
 import { usePrint } from '../../stores/usePrint.ts'
 import { useWorkspace } from '../../stores/workspace.ts'
-import { holdingOf, SLOT_PATHS, summaryOf } from '../equipment/words.ts'
+import { holdingOf, summaryOf } from '../equipment/words.ts'
 
 /** What the shelf offers for one place: what fits first; what does not is greyed, with the reason. */
 const { capability, demand, place, shelf, optional } = defineProps<{
@@ -50,7 +51,7 @@ const ROW = 58
 const words = computed(() => slotText(workspace.speech, place, capability.process))
 const offers = computed(() => offersFor(place, capability, demand, shelf))
 const said = (reason: Offer['reasons'][number]): string => sentenceOf(workspace.speech, reason)
-const summary = ({ item }: Offer): string => summaryOf(SLOT_PATHS[place], item as never, workspace.notation)
+const summary = ({ item }: Offer): string => summaryOf(pathOfSlot(place), item as never, workspace.notation)
 const shown = computed(() => {
   const wanted = search.value
     .toLowerCase()
@@ -92,7 +93,7 @@ function stock(offer: Offer): string {
     words: held,
     price,
     isHere,
-  } = holdingOf(SLOT_PATHS[place], offer.item as never, amount, workspace.notation)
+  } = holdingOf(pathOfSlot(place), offer.item as never, amount, workspace.notation)
   return !isHere && price !== null ? `${held}, ${money(price)}` : held
 }
 </script>

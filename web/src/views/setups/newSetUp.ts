@@ -12,8 +12,7 @@ import {
   type SetUp,
   type Shelf,
   type Shop,
-  SLOT_KEYS,
-  SLOTS,
+  idsOf,
 } from '@brannik/core'
 import { idFor } from '../jobs/idFor.ts'
 
@@ -54,7 +53,6 @@ export function newSetUp(process: ProcessId, shop: Shop, shelf: Shelf, taken: re
     }
   }
   const name = `${workshopWord.charAt(0).toUpperCase()}${workshopWord.slice(1)}, ${powerSource.name}`
-  const ids = Object.fromEntries(SLOTS.map((slot) => [SLOT_KEYS[slot], capability[slot]?.id ?? null]))
   const wire = capability.wire?.polarity
   return {
     ok: true,
@@ -63,7 +61,7 @@ export function newSetUp(process: ProcessId, shop: Shop, shelf: Shelf, taken: re
       name: taken.some((one) => one.name === name) ? `${name}, another` : name,
       ...settings,
       polarity: feedsWire ? (wire ?? polarity) : settings.polarity,
-      ...(ids as unknown as Pick<SetUp, (typeof SLOT_KEYS)['circuit']>),
+      ...idsOf(capability),
     } as SetUp,
   }
 }

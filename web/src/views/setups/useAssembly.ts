@@ -15,12 +15,13 @@ import {
   missingSlots,
   needsOf,
   type Notation,
+  pathOfSlot,
   PROCESSES,
   sentenceOf,
   type SetUp,
   type Shelf,
   type Slot,
-  SLOT_KEYS,
+  slotKey,
   type SlotItems,
   slotText,
   type Verdict,
@@ -28,7 +29,7 @@ import {
   worstVerdict,
 } from '@brannik/core'
 import { computed, type Ref, ref, watch } from 'vue'
-import { holdingOf, SLOT_PATHS } from '../equipment/words.ts'
+import { holdingOf } from '../equipment/words.ts'
 import { useNotice } from '../../stores/notice.ts'
 import { useWorkspace } from '../../stores/workspace.ts'
 
@@ -52,7 +53,7 @@ function toBuyOf<S extends Slot>(
   notation: Notation,
 ): Place['toBuy'] {
   const amount = inStockFor(slot, stock, item)
-  const { isHere, price } = holdingOf(SLOT_PATHS[slot], item as never, amount, notation)
+  const { isHere, price } = holdingOf(pathOfSlot(slot), item as never, amount, notation)
   return isHere ? null : { price }
 }
 
@@ -139,7 +140,7 @@ export function useAssembly(setUp: Ref<SetUp | null>) {
   }
   function choose(slot: Slot, id: string | null): void {
     const words = slotText(workspace.speech, slot, PROCESSES[setUp.value?.process ?? 'gmaw-short'])
-    change({ [SLOT_KEYS[slot]]: id }, words)
+    change({ [slotKey(slot)]: id }, words)
   }
   /** Fills what is missing and replaces what does not go with the rest, from the shelf. */
   function complete(): void {

@@ -1,13 +1,5 @@
 <script setup lang="ts">
-import {
-  isSoldTo,
-  isStocked,
-  kindOfPath,
-  LIBRARY,
-  type LibraryEntry,
-  STOCK_META,
-  stockId,
-} from '@brannik/core'
+import { isSoldTo, factsAt, LIBRARY, type LibraryEntry, stockId } from '@brannik/core'
 import { computed, ref } from 'vue'
 import ChoiceField from '../../components/ChoiceField.vue'
 import CountField from '../../components/CountField.vue'
@@ -39,13 +31,13 @@ const others = computed(() =>
     .filter((entry) => !isThere(entry))
     .map(({ record, summary }) => ({ id: record.id, name: record.name, note: summary })),
 )
-const kind = computed(() => kindOfPath(path))
-const counted = computed(() => (kind.value && isStocked(kind.value) ? kind.value : null))
-const quantity = computed(() => counted.value && STOCK_META[counted.value].field.quantity)
+const kind = factsAt(path)?.kind ?? null
+const counting = factsAt(path)?.counting ?? null
+const quantity = counting?.meta.field.quantity
 
 function count(id: string, name: string, amount: number | null): void {
-  if (!counted.value) return
-  const key = stockId(counted.value, id)
+  if (!kind || !counting) return
+  const key = stockId(kind, id)
   workspace.edit('stock', key, { id: key, amount }, `count of ${name}`)
 }
 function take(id: string | null): void {
@@ -76,7 +68,7 @@ function remove(id: string, name: string): void {
         @update:model-value="(amount) => count(item.id, item.name, amount)"
       />
       <CountField
-        v-else-if="counted"
+        v-else-if="counting"
         class="amount"
         label=""
         :name="`How many there are of ${item.name}`"

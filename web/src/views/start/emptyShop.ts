@@ -1,6 +1,7 @@
 /** A shop in which nothing stands yet, as its file would be. */
 import {
   fileVersionOf,
+  LISTED,
   LOCALES,
   type Shop,
   SHOP_DOCUMENT_FORMAT,
@@ -43,23 +44,8 @@ export function emptyShop(name: string, unitSystem: Shop['unitSystem']): ShopDoc
       filletRule: usualFilletRule(unitSystem),
       assumptions: {},
     },
-    generators: [],
-    panels: [],
-    circuits: [],
-    loads: [],
-    powerSources: [],
-    feeders: [],
-    guns: [],
-    parts: [],
-    wires: [],
-    gases: [],
-    tungstens: [],
-    stock: [],
-    setUps: [],
-    jobs: [],
-    requirementSheets: [],
-    decisions: [],
-  }
+    ...Object.fromEntries(LISTED.map(({ listKey }) => [listKey, []])),
+  } as unknown as ShopDocument
 }
 
 /** Of a run of cable, in figures of the shop: looked at only where a cord or a long run asks for it. */

@@ -2,12 +2,12 @@
 import { describe, expect, it } from 'vitest'
 import { assumptionsOf } from '../../../assumptions/assume.ts'
 import { reckonerFor } from '../../../calculation/reckoner.ts'
-import type { Circuit } from '../../../model/circuit.ts'
-import { USUAL_RUN } from '../../../model/usualRun.ts'
+import type { Circuit } from '../../../kinds/circuit.ts'
+import { USUAL_RUN } from '../../../kinds/usualRun.ts'
 import { heldWithoutEndA } from '../../breaker/overload.ts'
 import { storesOf } from '../../breaker/breakerModel.ts'
 import { IEC_60269_GG } from '../../breaker/models.ts'
-import { isMadeFor, type Load, outletOf, smallestConductor, smallestOutlet } from '../../ruleBook.ts'
+import { isMadeFor, type WelderDraw, outletOf, smallestConductor, smallestOutlet } from '../../ruleBook.ts'
 import { northAmerican } from '../northAmerican/northAmerican.ts'
 import { international as iec } from './international.ts'
 
@@ -26,7 +26,7 @@ const circuit = (part: Partial<Circuit> = {}): Circuit => ({
   price: null,
   ...part,
 })
-const load = (i1EffA: number): Load => ({ i1MaxA: i1EffA * 1.6, i1EffA, dutyPct: 40 })
+const load = (i1EffA: number): WelderDraw => ({ i1MaxA: i1EffA * 1.6, i1EffA, dutyPct: 40 })
 const carries = (conductorSize: string, part: Partial<Circuit> = {}): number | undefined =>
   iec.ampacity(circuit({ conductorSize, ...part }))?.value
 

@@ -2,11 +2,11 @@
 import { computed, standard } from '../../../basis/source.ts'
 import { calculation, from, input, listOf } from '../../../calculation/calculation.ts'
 import { type Reckoner, UNTRACED } from '../../../calculation/reckoner.ts'
-import type { Circuit } from '../../../model/circuit.ts'
+import type { Circuit } from '../../../kinds/circuit.ts'
 import { IEC_60269_GG, IEC_60947, IEC_B, IEC_C, IEC_D } from '../../breaker/models.ts'
 import { greatestInput } from '../../inputCurrent.ts'
 import { ampacityReading, breakerReading, cordReading, outletReading } from '../../readings.ts'
-import { type Load, outletOf, type RemarkId, type RuleBook, type Ruled } from '../../ruleBook.ts'
+import { type WelderDraw, outletOf, type RemarkId, type RuleBook, type Ruled } from '../../ruleBook.ts'
 import {
   AMBIENT,
   ampacitiesOf,
@@ -76,12 +76,12 @@ const breakerForCable = calculation({
   source: IEC_433,
 })
 
-const oneA = ({ i1EffA, i1MaxA, dutyPct }: Load, r: Reckoner): number =>
+const oneA = ({ i1EffA, i1MaxA, dutyPct }: WelderDraw, r: Reckoner): number =>
   i1EffA === null
     ? r.take(designCurrentByDuty, { I_1max: i1MaxA, X: dutyPct })
     : r.take(designCurrent, { I_1eff: i1EffA })
 
-function conductorA(loads: readonly Load[], r: Reckoner): Ruled {
+function conductorA(loads: readonly WelderDraw[], r: Reckoner): Ruled {
   const I = loads.map((load) => oneA(load, r))
   const [only] = I
   if (I.length <= 1) return { value: only ?? 0, source: I_1EFF }

@@ -1,5 +1,5 @@
 /** Tables of IEC 60364-5-52 and IEC 60228, from memory: 30 °C in air, 20 °C in the earth, by the way that a cable lies. */
-import type { Circuit } from '../../../model/circuit.ts'
+import type { Circuit } from '../../../kinds/circuit.ts'
 import type { Outlet, Service } from '../../ruleBook.ts'
 
 /** Ways to lie: IEC 60364-5-52, B.52.1. */

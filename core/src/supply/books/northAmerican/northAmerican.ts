@@ -5,7 +5,7 @@ import type { Reckoner } from '../../../calculation/reckoner.ts'
 import { UL_489 } from '../../breaker/models.ts'
 import { greatestInput } from '../../inputCurrent.ts'
 import { breakerReading, ampacityReading, outletReading } from '../../readings.ts'
-import { type Load, outletOf, type RuleBook, type Ruled, type Ruling } from '../../ruleBook.ts'
+import { type WelderDraw, outletOf, type RuleBook, type Ruled, type Ruling } from '../../ruleBook.ts'
 import {
   ALUMINIUM_A,
   ALUMINIUM_OHM_PER_KM,
@@ -109,13 +109,13 @@ const multiplier = (dutyPct: number): Ruled => ({
   source: NEC_630_11,
 })
 
-function oneConductorA({ i1EffA, i1MaxA, dutyPct }: Load, r: Reckoner): number {
+function oneConductorA({ i1EffA, i1MaxA, dutyPct }: WelderDraw, r: Reckoner): number {
   if (i1EffA !== null) return r.take(effectiveReading, { I_1eff: i1EffA })
   const m = multiplier(dutyPct)
   return r.take(conductorByRule, { I_1max: i1MaxA, m: m.value }, () => ({ m: { source: m.source } }))
 }
 
-function conductorA(loads: readonly Load[], r: Reckoner): Ruled {
+function conductorA(loads: readonly WelderDraw[], r: Reckoner): Ruled {
   const I = loads.map((load) => oneConductorA(load, r)).sort((a, b) => b - a)
   const [only] = I
   if (I.length <= 1) return { value: only ?? 0, source: RULE }
