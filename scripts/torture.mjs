@@ -396,7 +396,11 @@ async function blocks(shop) {
     id: `most-${index}`,
     name: `Most ${index}`,
   }))
-  const empty = { powerSources: [], feeders: [], guns: [], parts: [], wires: [], gases: [], tungstens: [] }
+  const library = JSON.parse((await shop.call('GET', '/api/catalogue/library')).text)
+  const empty = Object.fromEntries(
+    Object.keys(library).flatMap((key) => (Array.isArray(library[key]) ? [[key, []]] : [])),
+  )
+  const { version } = library
   const edge = {
     ...document.job.joints[0],
     kind: 'edge',
@@ -418,7 +422,7 @@ async function blocks(shop) {
       }),
     'take in 5000 wires': () =>
       shop.call('POST', '/api/catalogue', {
-        catalogue: { format: 'brannik-catalogue', version: 1, ...empty, wires },
+        catalogue: { format: 'brannik-catalogue', version, ...empty, wires },
         versions: {},
       }),
     'give 5000 wires': () => shop.call('GET', '/api/catalogue'),

@@ -1,21 +1,13 @@
 /** The shape of a library entry: a generic thing as a record of the shelf, with where its figures come from. */
-import type { Gas, Gun, Part, PowerSource, Tungsten, Wire } from '../kinds/equipment.ts'
+import type { PathsOf, RecordAt } from '../kinds/index.ts'
 import type { UnitSystem } from '../quantity/units.ts'
 import type { Source } from '../basis/source.ts'
 
-interface LibraryRecords {
-  readonly 'power-sources': PowerSource
-  readonly wires: Wire
-  readonly gases: Gas
-  readonly tungstens: Tungsten
-  readonly guns: Gun
-  readonly parts: Part
-}
-export type LibraryPath = keyof LibraryRecords
+export type LibraryPath = PathsOf<'equipment'>
 
 export interface LibraryEntry<P extends LibraryPath = LibraryPath> {
   readonly path: P
-  readonly record: LibraryRecords[P]
+  readonly record: RecordAt[P]
   /** What it is for, in a few words. */
   readonly summary: string
   readonly source: Source

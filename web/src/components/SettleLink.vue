@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { type Assessment, PROCESSES, settledAt, type SetUp, slotKey } from '@brannik/core'
+import { type Assessment, pathOfSlot, PROCESSES, settledAt, type SetUp, slotKey } from '@brannik/core'
 import { computed } from 'vue'
 import type { RouteLocationRaw } from 'vue-router'
 import { useWorkspace } from '../stores/workspace.ts'
@@ -11,16 +11,6 @@ const { assessment, setUp, jobId } = defineProps<{
   jobId: string | null
 }>()
 const workspace = useWorkspace()
-
-const LISTS = {
-  circuit: 'circuits',
-  powerSource: 'power-sources',
-  feeder: 'feeders',
-  gun: 'guns',
-  wire: 'wires',
-  gas: 'gases',
-  tungsten: 'tungstens',
-} as const
 
 const to = computed<{ route: RouteLocationRaw; words: string } | null>(() => {
   const settling = settledAt(assessment)
@@ -43,7 +33,7 @@ const to = computed<{ route: RouteLocationRaw; words: string } | null>(() => {
   const slot = at === 'feed' ? (setUp.feederId === null ? 'powerSource' : 'feeder') : at
   const id = setUp[slotKey(slot)]
   if (id === null) return own
-  const list = slot in LISTS ? LISTS[slot as keyof typeof LISTS] : 'parts'
+  const list = pathOfSlot(slot)
   const name = workspace.get(list, id)?.name ?? id
   const words = settling.field === null ? name : `${settling.field.toLowerCase()} of ${name}`
   return { route: { name: 'equipment', params: { list, id }, query }, words }

@@ -1,5 +1,13 @@
 <script setup lang="ts">
-import { type ChangedSince, type Decision, type Held, PROCESSES, slotText, verdictText } from '@brannik/core'
+import {
+  type ChangedSince,
+  type Decision,
+  type Held,
+  pathOfSlot,
+  PROCESSES,
+  slotText,
+  verdictText,
+} from '@brannik/core'
 import { computed, ref } from 'vue'
 import { useRoute } from 'vue-router'
 import VerdictMark from '../../components/VerdictMark.vue'
@@ -48,18 +56,8 @@ const standing = computed(() => {
   }
 })
 
-const PATHS: Partial<Record<ChangedSince['of'], string>> = {
-  shop: 'shop',
-  job: 'jobs',
-  setUp: 'set-ups',
-  circuit: 'circuits',
-  powerSource: 'power-sources',
-  feeder: 'feeders',
-  gun: 'guns',
-  wire: 'wires',
-  gas: 'gases',
-  tungsten: 'tungstens',
-}
+const pathOf = (of: ChangedSince['of']): string =>
+  of === 'setUp' ? 'set-ups' : of === 'job' ? 'jobs' : of === 'shop' ? 'shop' : pathOfSlot(of)
 const MOST_SHOWN = 8
 function changeText(change: ChangedSince, setUpId: string): string {
   const process = PROCESSES[workspace.get('set-ups', setUpId)?.process ?? 'gmaw-short']
@@ -74,7 +72,7 @@ function changeText(change: ChangedSince, setUpId: string): string {
   const found = differences(
     change.then,
     change.now,
-    wordingOf(PATHS[change.of] ?? 'parts', change.now as object, workspace.notation),
+    wordingOf(pathOf(change.of), change.now as object, workspace.notation),
   )
   const shown = found.slice(0, MOST_SHOWN).map(({ field, before, after }) => `${field} ${before} → ${after}`)
   const more = found.length > shown.length ? `, and ${found.length - shown.length} more` : ''
