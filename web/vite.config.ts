@@ -3,7 +3,7 @@ import vue from '@vitejs/plugin-vue'
 import { defineConfig, type Plugin } from 'vite'
 import { VitePWA } from 'vite-plugin-pwa'
 import vuetify from 'vite-plugin-vuetify'
-import { kindFacts } from './kindFacts.ts'
+import { facts } from './facts.ts'
 
 /** What a page has of the kinds without their schemas. */
 const LIGHT_KINDS = '(factList|facts|files|counts|slots|patch|spooled|engineDriven|usualRun|upcaster)'
@@ -58,7 +58,7 @@ const leftOut: Plugin = {
 
 export default defineConfig({
   plugins: [
-    kindFacts(),
+    facts(),
     leftOut,
     vue(),
     vuetify({ autoImport: true, styles: { configFile: 'src/styles/settings.scss' } }),
@@ -78,7 +78,7 @@ export default defineConfig({
       },
       injectManifest: {
         globPatterns: ['**/*.{js,css,html,svg,woff2}'],
-        buildPlugins: { vite: [kindFacts()] },
+        buildPlugins: { vite: [facts()] },
       },
     }),
   ],
@@ -100,7 +100,7 @@ export default defineConfig({
     },
   },
   // Parts that only an import needs are fetched when one is read.
-  worker: { format: 'es', plugins: () => [kindFacts()] },
+  worker: { format: 'es', plugins: () => [facts()] },
   server: {
     host: '127.0.0.1',
     proxy: { '/api': { target: process.env['BRANNIK_API'] ?? 'http://127.0.0.1:4870' } },

@@ -5,6 +5,7 @@ import type { Capability } from '../capability/capability.ts'
 import { inStockFor } from '../capability/slots.ts'
 import { type Slot, slotKey, type SlotItems, SMALL_SLOTS } from '../kinds/slots.ts'
 import type { Assessment } from '../criteria/criterion.ts'
+import { concerning } from '../criteria/concerns.ts'
 import { assess } from '../criteria/index.ts'
 import { metalsOf } from '../criteria/metals.ts'
 import type { Demand } from '../demand/demand.ts'
@@ -32,30 +33,8 @@ export interface Way {
   readonly change: Partial<SetUp>
 }
 
-/** Gas, polarity, supply and duty are the same by every way. */
-const PATH: ReadonlySet<string> = new Set([
-  'aluminium-path',
-  'connector',
-  'wire-size-fed',
-  'spool-size',
-  'spool-mass',
-  'roll-groove',
-  'roll-size',
-  'roll-system',
-  'tip-bore',
-  'tip-class',
-  'nozzle-for-gas',
-  'nozzle-class',
-  'liner-material',
-  'liner-size',
-  'liner-length',
-  'liner-one-metal',
-  'feed-speed',
-  'gun-duty',
-  'gun-for-wire',
-  'gun-kind',
-  'water-cooling',
-])
+/** Gas, polarity, supply and the source's duty are the same by every way; what the gun carries is not. */
+const PATH = concerning('feed-path', 'gun-current')
 const CONVERTED: readonly Slot[] = ['roll', 'liner', 'tip']
 
 const priceOf = (item: SlotItems[Slot]): Way['buys'][number] => ({

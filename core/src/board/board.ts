@@ -2,7 +2,9 @@
 import { type Capability, capabilityOf } from '../capability/capability.ts'
 import { type Chosen, chosenOf } from '../capability/slots.ts'
 import type { Assessment } from '../criteria/criterion.ts'
-import { assess, worstOf } from '../criteria/index.ts'
+import { OF_KIND } from '../criteria/criterion.ts'
+import { OF_ARC } from '../criteria/concerns.ts'
+import { assess, criterionOf, worstOf } from '../criteria/index.ts'
 import { isJudged } from '../criteria/judged.ts'
 import { type Demand, demandOf } from '../demand/demand.ts'
 import { costOf } from '../fit/cost.ts'
@@ -44,21 +46,11 @@ interface Column {
   readonly capability: Capability
 }
 
-/** What asks for another metal, gas or wave is said before amps: more of them would not help. */
-const KIND_FIRST: readonly string[] = [
-  'supply-voltage',
-  'rated-for-process',
-  'filler-for-metal',
-  'wave-for-metal',
-  'gas-for-metal',
-  'wind',
-]
-
 /** The criterion that a cell speaks of: of the worst verdict, first what no other figure mends, then the first in order. */
 export function limitOf(criteria: readonly Assessment[], verdict: Verdict): Assessment | null {
   const worst = criteria.filter((one) => one.verdict === verdict && isJudged(one))
-  for (const id of KIND_FIRST) {
-    const found = worst.find(({ criterion }) => criterion === id)
+  for (const kind of OF_KIND) {
+    const found = worst.find(({ criterion }) => criterionOf(criterion).concerns === kind)
     if (found) return found
   }
   return worst[0] ?? null
@@ -68,12 +60,11 @@ export function limitOf(criteria: readonly Assessment[], verdict: Verdict): Asse
 function spareOf(criteria: readonly Assessment[]): number | null {
   let spare: number | null = null
   for (const { unit, demand, capacity, criterion } of criteria) {
-    if (unit !== 'A' || demand === null || capacity === null || !OF_THE_ARC.has(criterion)) continue
+    if (unit !== 'A' || demand === null || capacity === null || !OF_ARC.has(criterion)) continue
     spare = Math.min(spare ?? Infinity, capacity - demand)
   }
   return spare
 }
-const OF_THE_ARC: ReadonlySet<string> = new Set(['source-range', 'gun-duty', 'electrode'])
 
 function takesOf(column: Column, demand: Demand, criteria: readonly Assessment[]): Takes {
   return {

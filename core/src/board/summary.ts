@@ -5,7 +5,7 @@ import type { SetUp } from '../kinds/equipment.ts'
 import { isCandidate } from '../model/ownership.ts'
 import type { Shelf } from '../kinds/shelf.ts'
 import { does } from '../model/verdict.ts'
-import { RULE_IDS } from '../supply/ruleBook.ts'
+import { OF_CIRCUIT } from '../criteria/concerns.ts'
 import type { BoardCell } from './board.ts'
 
 /** What of a set-up is not the shop’s yet. */
@@ -44,8 +44,6 @@ export interface BoardSummary {
   /** The circuit whose breaker or cable alone stops most cells; null where none does. */
   readonly stopper: { readonly circuitId: string; readonly cells: number } | null
 }
-
-const OF_CIRCUIT: ReadonlySet<string> = new Set(['breaker-holds', 'cable', ...RULE_IDS, 'outlet-supply'])
 
 /**
  * @param cells of jobs that are looked at, with all set-ups

@@ -7,6 +7,7 @@ import { emptyChoice } from '../capability/slots.ts'
 import { columnFor } from '../capability/supplyFor.ts'
 import type { LinkId } from '../criteria/carries.ts'
 import type { Assessment } from '../criteria/criterion.ts'
+import { concerning } from '../criteria/concerns.ts'
 import { assess } from '../criteria/index.ts'
 import { LIBRARY_WIRES } from '../library/wires.ts'
 import type { Circuit, PowerSource, SupplyRating, Wire } from '../kinds/equipment.ts'
@@ -20,7 +21,7 @@ import { PROCESSES } from '../reference/processes.ts'
 import { greatestInputA, highestPoint } from '../supply/inputCurrent.ts'
 import { inputFault } from '../supply/plateCheck.ts'
 import { heldWithoutEndA } from '../supply/breaker/overload.ts'
-import { RULE_IDS, smallestBreakerA, smallestConductor } from '../supply/ruleBook.ts'
+import { smallestBreakerA, smallestConductor } from '../supply/ruleBook.ts'
 import type { Building } from '../supply/supplyOf.ts'
 import { capacityOf, type CapacityRange, supposed } from './capacity.ts'
 
@@ -158,19 +159,14 @@ function circuitMet(
     circuit,
   })
   const against = byWorst(
-    assess(hung, null).filter(({ criterion, verdict }) => OF_CIRCUIT.has(criterion) && verdict !== 'fits'),
+    assess(hung, null).filter(({ criterion, verdict }) => OF_PLATE.has(criterion) && verdict !== 'fits'),
   )
   const isShortAtFullOutput = heldWithoutEndA(circuit, hung.breaker, hung.r) < greatestA - 1e-9
   const { id, name, breakerA } = circuit
   const verdict = worstVerdict([...against.map((one) => one.verdict), isShortAtFullOutput ? 'tight' : 'fits'])
   return { id, name, breakerA, verdict, against, isShortAtFullOutput }
 }
-const OF_CIRCUIT: ReadonlySet<string> = new Set([
-  'supply-voltage',
-  ...RULE_IDS,
-  'outlet-supply',
-  'generator-starts',
-])
+const OF_PLATE = concerning('voltage', 'wiring', 'generator')
 
 function columnOf(
   shop: Shop,

@@ -4,7 +4,7 @@ import { needsOf, slotWord } from '../capability/slots.ts'
 import type { Slot } from '../kinds/slots.ts'
 import { list, told } from '../model/told.ts'
 import type { Assessment, Criterion } from './criterion.ts'
-import { grouped, notKnown } from './grouped.ts'
+import { notKnown, ofSetUp } from './grouped.ts'
 
 /** Places that this set-up needs and that are empty. */
 export const missingSlots = (c: Capability): readonly Slot[] =>
@@ -12,7 +12,7 @@ export const missingSlots = (c: Capability): readonly Slot[] =>
     .filter(({ slot, required }) => required && c[slot] === null)
     .map(({ slot }) => slot)
 
-export const PARTS_CHOSEN: Criterion = grouped('parts-chosen', 'together', [], (c) => {
+export const PARTS_CHOSEN: Criterion = ofSetUp('parts-chosen', 'together', [], (c) => {
   const missing = missingSlots(c)
   return missing.length === 0
     ? null

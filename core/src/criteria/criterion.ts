@@ -13,6 +13,24 @@ import type { PassKind } from '../trade/layers.ts'
 /** Criteria that stand in one row together where a whole fit is shown. */
 export type Group = 'polarity' | 'together' | 'shielding' | 'joint'
 
+/**
+ * What a criterion is about. First what no other figure makes good, in the order in which it is told: the wrong voltage
+ * before the wrong gas. Then what the supply carries, what the arc draws, what the wire runs through, and what is used.
+ */
+export const OF_KIND = ['voltage', 'process', 'filler', 'wave', 'gas', 'wind'] as const
+export type Concern =
+  | (typeof OF_KIND)[number]
+  /** What flows through breaker and cable over time. */
+  | 'heat'
+  /** What the code asks of the circuit. */
+  | 'wiring'
+  | 'supply'
+  | 'generator'
+  | 'arc-current'
+  | 'gun-current'
+  | 'feed-path'
+  | 'use'
+
 /** What a criterion finds: no sentences, no functions. Words make the sentences from `code` and `params`. */
 export interface Assessment {
   readonly criterion: string
@@ -50,6 +68,8 @@ export interface Criterion {
   readonly group: Group | null
   /** Every place whose part the answer depends on, and no other: a part is greyed for what another part mends. */
   readonly slots: readonly Slot[] | ((process: Process) => readonly Slot[])
+  /** What it is about, where somebody asks for all that is about it. */
+  readonly concerns?: Concern
   /** Whether the answer is the same for every job: then it is asked once a set-up. */
   readonly isOfSetUp?: boolean
   /**

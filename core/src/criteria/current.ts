@@ -25,6 +25,7 @@ const noSupply = told('supply')
 /** Whether the source reaches the current of every weld: the thin end counts as much as the thick end. */
 const sourceRange: Criterion = {
   id: 'source-range',
+  concerns: 'arc-current',
   group: null,
   slots: CIRCUIT,
   demandFrom: [wantedCurrent],
@@ -70,6 +71,7 @@ const wireAboveOutput: Criterion = {
 /** Without a job the wire says what the gun must carry at the least. */
 const gunForWire: Criterion = {
   id: 'gun-for-wire',
+  concerns: 'feed-path',
   group: 'together',
   slots: ['gun', 'gas', 'wire'],
   assess(c, d) {
@@ -109,6 +111,7 @@ function sizeMends({ process, wire, shop }: Capability, d: Demand | null): reado
 /** Whether the wire or the tungsten runs well at every weld's current: neither starved nor overloaded. */
 const electrode: Criterion = {
   id: 'electrode',
+  concerns: 'arc-current',
   group: null,
   slots: ({ electrode: burns }) => (burns === 'tungsten' ? ['tungsten'] : ['wire']),
   demandFrom: [wantedCurrent],

@@ -46,6 +46,7 @@ export const feedStretched = calculation({
 /** At the job's currents; without a job at the wire's lowest. */
 const feedSpeed: Criterion = {
   id: 'feed-speed',
+  concerns: 'feed-path',
   group: null,
   slots: ['circuit', ...FEED_SLOTS, 'wire'],
   demandFrom: [wireFeed],

@@ -5,13 +5,13 @@ import type { Connector, Gun, PowerSource } from '../kinds/equipment.ts'
 import { figure, list, told, word } from '../model/told.ts'
 import { HOLDER } from '../reference/processes.ts'
 import type { Criterion } from './criterion.ts'
-import { bad, good, grouped, notKnown, SAME_SIZE_MM } from './grouped.ts'
+import { bad, good, notKnown, ofSetUp, SAME_SIZE_MM } from './grouped.ts'
 
 const PLATE = dataPlate()
 const SLOTS = [...FEED_SLOTS, 'wire'] as const
 
 /** A feeder takes a range of wire sizes. */
-const wireSizeFed = grouped(
+const wireSizeFed = ofSetUp(
   'wire-size-fed',
   'together',
   SLOTS,
@@ -33,6 +33,7 @@ const wireSizeFed = grouped(
       : good('within', params, PLATE)
   },
   {
+    concerns: 'feed-path',
     mends: (_c, _d, { params }) => [
       told('wire-within', { least: params['least'] ?? '', most: params['most'] ?? '' }),
     ],
@@ -40,7 +41,7 @@ const wireSizeFed = grouped(
 )
 
 /** A spool that does not go on the hub. */
-const spoolSize = grouped(
+const spoolSize = ofSetUp(
   'spool-size',
   'together',
   SLOTS,
@@ -59,14 +60,17 @@ const spoolSize = grouped(
     const source = standard('ISO 544, spools S 100, S 200, S 300', true)
     return spoolsMm.includes(spoolMm) ? good('takes', params, source) : bad('other', params, source)
   },
-  { mends: (_c, _d, { params }) => [told('spool-of', { takes: params['takes'] ?? '' })] },
+  {
+    concerns: 'feed-path',
+    mends: (_c, _d, { params }) => [told('spool-of', { takes: params['takes'] ?? '' })],
+  },
 )
 
 /** A rounding of kilograms to pounds is no overload. */
 const ROUNDED = 1.001
 
 /** A hub or a spool gun carries so much. */
-const spoolMass = grouped(
+const spoolMass = ofSetUp(
   'spool-mass',
   'together',
   SLOTS,
@@ -81,7 +85,10 @@ const spoolMass = grouped(
     }
     return fedWire.packageG > mostG * ROUNDED ? bad('heavier', params, PLATE) : good('carries', params, PLATE)
   },
-  { mends: (_c, _d, { params }) => [told('spool-at-most', { most: params['most'] ?? '' })] },
+  {
+    concerns: 'feed-path',
+    mends: (_c, _d, { params }) => [told('spool-at-most', { most: params['most'] ?? '' })],
+  },
 )
 
 interface Socket {
@@ -100,7 +107,7 @@ function socketFor(
 }
 
 /** What is plugged in must go in. */
-const connector = grouped(
+const connector = ofSetUp(
   'connector',
   'together',
   FEED_SLOTS,
@@ -124,6 +131,7 @@ const connector = grouped(
     return bad(code, params, PLATE)
   },
   {
+    concerns: 'feed-path',
     mends: (_c, _d, { code, params }) => [
       told(code === 'wired-in' ? 'gun-wired-in' : 'gun-with-connector', params),
     ],

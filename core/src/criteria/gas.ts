@@ -8,7 +8,7 @@ import { gasOf } from '../reference/classification.ts'
 import { gasGravity, nearestScale, scaleFactor, scaleTruth } from '../trade/flowMeter.ts'
 import { flowRules, gasFlow, ruledFlowOf } from '../trade/gasFlow.ts'
 import type { Criterion } from './criterion.ts'
-import { bad, good, grouped, notKnown, poor } from './grouped.ts'
+import { bad, good, grouped, notKnown, ofSetUp, poor } from './grouped.ts'
 import { metalsOf } from './metals.ts'
 
 const PURE_PCT = 99.9
@@ -23,7 +23,7 @@ const TRUE_ENOUGH = 0.03
 const isInert = ({ argonPct, heliumPct }: Gas): boolean => argonPct + heliumPct >= PURE_PCT
 const ISO_14175 = standard('ISO 14175, groups of shielding gases; use by common practice', true)
 
-const gasForProcess = grouped(
+const gasForProcess = ofSetUp(
   'gas-for-process',
   'shielding',
   ['gas'],
@@ -58,6 +58,7 @@ const gasForMetal = grouped(
     return good('suits', params, ISO_14175)
   },
   {
+    concerns: 'gas',
     mends({ process }, _d, { code }) {
       if (code === 'oxidises') return [told('argon')]
       if (code === 'wanders') return [told('steel-gas')]
@@ -84,7 +85,7 @@ const gasForSpray = grouped(
 )
 
 /** A gas-shielded cored wire is made for CO₂, for an argon mix, or for either. */
-const gasOfWire = grouped(
+const gasOfWire = ofSetUp(
   'gas-of-wire',
   'shielding',
   ['gas', 'wire'],
@@ -132,13 +133,13 @@ const wind = grouped(
     }
     return r.take(windRoom, { w: windKmPerH }) < 0 ? bad('blows', params, WIND) : good('still', params, WIND)
   },
-  { from: [windRoom], mends: () => [told('screen-or-self-shielded')] },
+  { concerns: 'wind', from: [windRoom], mends: () => [told('screen-or-self-shielded')] },
 )
 
 const CGA = standard('CGA V-1: valve outlet 580 for argon and its mixes, 320 for CO₂', true)
 
 /** A CO₂ cylinder has another valve than one of argon or a mix. */
-const gasFitting = grouped(
+const gasFitting = ofSetUp(
   'gas-fitting',
   'together',
   ['gas', 'flowMeter'],
@@ -170,7 +171,7 @@ const flowReading = calculation({
 })
 
 /** On another gas than its scale is for a meter reads wrong by a known factor. */
-const flowScale = grouped(
+const flowScale = ofSetUp(
   'flow-scale',
   'together',
   ['gas', 'flowMeter', 'wire', 'cup'],
@@ -205,7 +206,7 @@ const freezingRoom = calculation({
 })
 
 /** CO₂ cools as it expands, and water in it freezes the regulator at high draw. */
-const regulatorFreezing = grouped(
+const regulatorFreezing = ofSetUp(
   'regulator-freezing',
   'together',
   ['gas', 'flowMeter', 'wire', 'cup'],
@@ -252,7 +253,7 @@ const flowByRule = calculation({
 const CUP_STEP_MM = 1.5875
 
 /** Too much is as bad as too little: it tumbles, and draws air in. A lens lays it straight again. */
-const flowBounds = grouped(
+const flowBounds = ofSetUp(
   'flow-bounds',
   'shielding',
   ['gas', 'flowMeter', 'wire', 'cup', 'nozzle'],

@@ -27,6 +27,7 @@ const lacking: NonNullable<Criterion['mends']> = ({ generator, building, assumpt
 
 const runs: Criterion = {
   id: 'generator-runs',
+  concerns: 'generator',
   group: null,
   slots: SLOTS,
   demandFrom: [askedOfGenerator],
@@ -51,6 +52,7 @@ const runs: Criterion = {
 
 const starts: Criterion = {
   id: 'generator-starts',
+  concerns: 'generator',
   isOfSetUp: true,
   group: null,
   slots: SLOTS,

@@ -35,36 +35,56 @@ export const poor = judged('tight')
 export const bad = judged('fails')
 export const notKnown = ({ code, params }: Told): Judged => judged('unknown')(code, params)
 
-interface More {
-  readonly mends?: Criterion['mends']
+interface More extends Pick<Criterion, 'concerns' | 'mends'> {
   /** The calculations that its working shows. */
   readonly from?: readonly Calculation[]
 }
+type Judge = (capability: Capability, demand: Demand | null) => Judged | null
 
-/** @param judge answers null where it does not apply, or where a part that it looks at is not chosen */
-export function grouped(
+function compared(
+  isOfSetUp: boolean,
   id: string,
   group: Group,
   slots: Criterion['slots'],
-  judge: (c: Capability, d: Demand | null) => Judged | null,
-  { mends, from = [] }: More = {},
+  judge: Judge,
+  { from = [], ...more }: More,
 ): Criterion {
   return {
     id,
     group,
     slots,
     alsoFrom: from,
-    // A comparison that takes no demand answers the same for every job.
-    isOfSetUp: judge.length < 2,
-    assess(c, d): Assessment | null {
-      const found = judge(c, d)
+    isOfSetUp,
+    assess(capability, demand): Assessment | null {
+      const found = judge(capability, demand)
       if (!found) return null
       const { verdict, code, params, source, weldId, pass = null } = found
       return { ...said(verdict, id, code, params, { weldId, source }), group, pass }
     },
-    ...(mends ? { mends } : {}),
+    ...more,
   }
 }
+
+/**
+ * A comparison that looks at the job too.
+ * @param judge answers null where it does not apply, or where a part that it looks at is not chosen
+ */
+export const grouped = (
+  id: string,
+  group: Group,
+  slots: Criterion['slots'],
+  judge: Judge,
+  more: More = {},
+): Criterion => compared(false, id, group, slots, judge, more)
+
+/** A comparison of the parts alone, the same for every job: see `grouped`. */
+export const ofSetUp = (
+  id: string,
+  group: Group,
+  slots: Criterion['slots'],
+  judge: (capability: Capability) => Judged | null,
+  more: More = {},
+): Criterion => compared(true, id, group, slots, judge, more)
 
 /** Inch and metric names of one size differ by a few hundredths: 0.035 in is 0.889 mm, sold as 0.9. */
 export const SAME_SIZE_MM = 0.06

@@ -3,11 +3,11 @@ import { dataPlate } from '../basis/source.ts'
 import { figure, told, word } from '../model/told.ts'
 import { HOLDER } from '../reference/processes.ts'
 import type { Criterion } from './criterion.ts'
-import { bad, good, grouped, notKnown } from './grouped.ts'
+import { bad, good, notKnown, ofSetUp } from './grouped.ts'
 
 const PLATE = dataPlate()
 
-const gunKind = grouped(
+const gunKind = ofSetUp(
   'gun-kind',
   'together',
   ['gun'],
@@ -22,10 +22,13 @@ const gunKind = grouped(
     }
     return gun.kind === wanted ? good('right', params) : bad('other', params)
   },
-  { mends: (_c, _d, { params }) => [told('a-holder', { wanted: params['wanted'] ?? '' })] },
+  {
+    concerns: 'feed-path',
+    mends: (_c, _d, { params }) => [told('a-holder', { wanted: params['wanted'] ?? '' })],
+  },
 )
 
-const waterCooling = grouped(
+const waterCooling = ofSetUp(
   'water-cooling',
   'together',
   ['gun', 'powerSource'],
@@ -35,11 +38,11 @@ const waterCooling = grouped(
     if (powerSource.waterCooler === null) return notKnown(told('water-cooler', params))
     return powerSource.waterCooler ? good('cooled', params, PLATE) : bad('no-cooler', params, PLATE)
   },
-  { mends: () => [told('air-cooled-or-cooler')] },
+  { concerns: 'feed-path', mends: () => [told('air-cooled-or-cooler')] },
 )
 
 /** What the arm holds all day: no verdict hangs on it, but people choose by it. */
-const handling = grouped('handling', 'together', ['gun'], ({ gun }) => {
+const handling = ofSetUp('handling', 'together', ['gun'], ({ gun }) => {
   if (!gun) return null
   if (gun.kind === 'holder') return null
   const kind = gun.cooling === 'water' ? 'water' : gun.drive === 'spool' ? 'spool' : 'air'

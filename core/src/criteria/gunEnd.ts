@@ -4,11 +4,11 @@ import { commonPractice, dataPlate } from '../basis/source.ts'
 import { assumed, calculation, input } from '../calculation/calculation.ts'
 import { figure, told, word } from '../model/told.ts'
 import type { Criterion } from './criterion.ts'
-import { bad, good, grouped, isSameSize, poor } from './grouped.ts'
+import { bad, good, isSameSize, ofSetUp, poor } from './grouped.ts'
 import { compatibleTipsMm } from './tipSizes.ts'
 
 /** Tip as the wire; for aluminium one size over, or the wire's own by the other school. */
-const tipBore = grouped(
+const tipBore = ofSetUp(
   'tip-bore',
   'together',
   ['tip', 'wire'],
@@ -27,13 +27,14 @@ const tipBore = grouped(
     return bad(tip.wireMm < fedWire.diameterMm ? 'too-small' : 'too-wide', params)
   },
   {
+    concerns: 'feed-path',
     mends: (_c, _d, { verdict, params }) =>
       verdict === 'fails' ? [told('tip-of', { wanted: params['wanted'] ?? '' })] : [],
   },
 )
 
 /** A gasless nozzle lets gas go anywhere but round the arc. */
-const nozzleForGas = grouped(
+const nozzleForGas = ofSetUp(
   'nozzle-for-gas',
   'together',
   ['nozzle'],
@@ -44,7 +45,7 @@ const nozzleForGas = grouped(
       ? bad('no-shroud', { nozzle: nozzle.name, process: word('process', process.id) })
       : good('gas')
   },
-  { mends: () => [told('gas-nozzle')] },
+  { concerns: 'feed-path', mends: () => [told('gas-nozzle')] },
 )
 
 /** Silicon and pure-aluminium wires are soft, magnesium wires stiff (AWS A5.10 classes, common practice). */
@@ -64,7 +65,7 @@ const lengthRoom = calculation({
 })
 
 /** Aluminium buckles where it is pushed too far. */
-const aluminiumPath = grouped(
+const aluminiumPath = ofSetUp(
   'aluminium-path',
   'together',
   ['gun', 'wire'],
@@ -85,6 +86,7 @@ const aluminiumPath = grouped(
     return poor(gun.neck === 'straight' ? 'occasional-straight' : 'occasional', params, ORDINARY)
   },
   {
+    concerns: 'feed-path',
     from: [lengthRoom],
     mends: (_c, _d, { code, verdict }) => {
       if (verdict === 'tight') return [told('spool-gun-daily')]

@@ -2,14 +2,14 @@
 import { dataPlate, handbook } from '../basis/source.ts'
 import { figure, told, word } from '../model/told.ts'
 import type { Criterion } from './criterion.ts'
-import { bad, good, grouped, poor, SAME_SIZE_MM } from './grouped.ts'
+import { bad, good, ofSetUp, poor, SAME_SIZE_MM } from './grouped.ts'
 
 const PLATE = dataPlate()
 const LINERS = handbook('liners by wire, welding handbooks')
 const SLOTS = ['gun', 'liner', 'wire'] as const
 
 /** Steel for steel; polymer or graphite for aluminium. */
-const linerMaterial = grouped(
+const linerMaterial = ofSetUp(
   'liner-material',
   'together',
   SLOTS,
@@ -26,12 +26,13 @@ const linerMaterial = grouped(
       : poor('polymer-for-steel', params, LINERS)
   },
   {
+    concerns: 'feed-path',
     mends: (_c, _d, { verdict, params }) =>
       verdict === 'fails' ? [told('slippery-liner', { size: params['size'] ?? '' })] : [],
   },
 )
 
-const linerSize = grouped(
+const linerSize = ofSetUp(
   'liner-size',
   'together',
   SLOTS,
@@ -48,10 +49,13 @@ const linerSize = grouped(
       ? bad('wanders', params, PLATE)
       : good('within', params, PLATE)
   },
-  { mends: (_c, _d, { params }) => [told('liner-of-size', { size: params['size'] ?? '' })] },
+  {
+    concerns: 'feed-path',
+    mends: (_c, _d, { params }) => [told('liner-of-size', { size: params['size'] ?? '' })],
+  },
 )
 
-const linerLength = grouped(
+const linerLength = ofSetUp(
   'liner-length',
   'together',
   ['gun', 'liner'],
@@ -60,11 +64,14 @@ const linerLength = grouped(
     const params = { liner: figure(liner.lengthMm, 'mm length'), gun: figure(gun.lengthMm, 'mm length') }
     return liner.lengthMm < gun.lengthMm ? bad('too-short', params) : good('reaches', params)
   },
-  { mends: (_c, _d, { params }) => [told('liner-of-length', { length: params['gun'] ?? '' })] },
+  {
+    concerns: 'feed-path',
+    mends: (_c, _d, { params }) => [told('liner-of-length', { length: params['gun'] ?? '' })],
+  },
 )
 
 /** What one metal leaves in a liner, the next picks up. */
-const linerOneMetal = grouped(
+const linerOneMetal = ofSetUp(
   'liner-one-metal',
   'together',
   SLOTS,
@@ -74,7 +81,10 @@ const linerOneMetal = grouped(
     const params = { before: word('metal', liner.usedFor), now: word('metal', fedWire.metal) }
     return liner.usedFor === fedWire.metal ? good('same', params) : bad('other', params)
   },
-  { mends: (_c, _d, { params }) => [told('liner-kept-for', { metal: params['now'] ?? '' })] },
+  {
+    concerns: 'feed-path',
+    mends: (_c, _d, { params }) => [told('liner-kept-for', { metal: params['now'] ?? '' })],
+  },
 )
 
 export const LINER_CRITERIA: readonly Criterion[] = [linerMaterial, linerSize, linerLength, linerOneMetal]

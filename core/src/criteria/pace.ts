@@ -71,6 +71,7 @@ const duringDuty = calculation({
 /** Whether the source lasts through the worst ten minutes at the highest current wanted. */
 const sourceDuty: Criterion = {
   id: 'source-duty',
+  concerns: 'arc-current',
   group: null,
   slots: CIRCUIT,
   demandFrom: [jobDuty],
@@ -108,6 +109,7 @@ const gunSlots = ({ feedsWire }: Process): readonly Slot[] => (feedsWire ? ['gun
 /** Whether the gun or torch carries the highest current wanted, at the job's duty, in this gas. */
 const gunDuty: Criterion = {
   id: 'gun-duty',
+  concerns: 'gun-current',
   group: null,
   slots: gunSlots,
   demandFrom: [wantedCurrent],

@@ -3,14 +3,20 @@ import { dataPlate } from '../basis/source.ts'
 import type { Gun } from '../kinds/equipment.ts'
 import { told, word } from '../model/told.ts'
 import type { Criterion } from './criterion.ts'
-import { bad, good, grouped, notKnown } from './grouped.ts'
+import { bad, good, notKnown, ofSetUp } from './grouped.ts'
 
 type ClassedSlot = 'tip' | 'nozzle' | 'collet' | 'colletBody' | 'cup' | 'backCap'
 
 const PLATE = dataPlate()
+const FEED_PATH = { concerns: 'feed-path' } as const
 
-const classOf = (id: string, slot: ClassedSlot, kind: Gun['kind']): Criterion =>
-  grouped(
+const classOf = (
+  id: string,
+  slot: ClassedSlot,
+  kind: Gun['kind'],
+  more: Pick<Criterion, 'concerns'> = {},
+): Criterion =>
+  ofSetUp(
     id,
     'together',
     ['gun', slot],
@@ -30,6 +36,7 @@ const classOf = (id: string, slot: ClassedSlot, kind: Gun['kind']): Criterion =>
       return part.partsClass === gun.partsClass ? good('screws', params, PLATE) : bad('other', params, PLATE)
     },
     {
+      ...more,
       mends: (_c, _d, { params }) => [
         told('part-of-class', { kind: params['kind'] ?? '', takes: params['takes'] ?? '' }),
       ],
@@ -37,8 +44,8 @@ const classOf = (id: string, slot: ClassedSlot, kind: Gun['kind']): Criterion =>
   )
 
 export const PARTS_CLASS_CRITERIA: readonly Criterion[] = [
-  classOf('tip-class', 'tip', 'gun'),
-  classOf('nozzle-class', 'nozzle', 'gun'),
+  classOf('tip-class', 'tip', 'gun', FEED_PATH),
+  classOf('nozzle-class', 'nozzle', 'gun', FEED_PATH),
   classOf('collet-class', 'collet', 'torch'),
   classOf('collet-body-class', 'colletBody', 'torch'),
   classOf('cup-class', 'cup', 'torch'),

@@ -5,7 +5,7 @@ import type { Polarity } from '../model/process.ts'
 import { polaritiesOfClass, type Said } from '../reference/classification.ts'
 import { type Param, told, word } from '../model/told.ts'
 import type { Criterion } from './criterion.ts'
-import { bad, good, grouped, type Judged } from './grouped.ts'
+import { bad, good, type Judged, ofSetUp } from './grouped.ts'
 
 /** What the wire or the electrode may be run on, the usual one first; null where neither data nor class say. */
 function ofWire({ process, wire }: Capability): Said<readonly Polarity[]> | null {
@@ -41,7 +41,7 @@ const polarityMends: Criterion['mends'] = (c) => {
 }
 
 /** A matter of the leads: no part of the set-up is at fault. */
-const polarityOfProcess = grouped(
+const polarityOfProcess = ofSetUp(
   'polarity',
   'polarity',
   [],
@@ -57,7 +57,7 @@ const polarityOfProcess = grouped(
   { mends: polarityMends },
 )
 
-const polarityOfWire = grouped(
+const polarityOfWire = ofSetUp(
   'polarity-of-wire',
   'polarity',
   ['wire'],
@@ -69,7 +69,7 @@ const polarityOfWire = grouped(
 )
 
 /** Some small machines are wired for one polarity only. */
-const polarityReach = grouped(
+const polarityReach = ofSetUp(
   'polarity-reach',
   'polarity',
   ['powerSource', 'wire'],

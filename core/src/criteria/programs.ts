@@ -12,13 +12,13 @@ import { dialSettingOf } from '../trade/dial.ts'
 import { currentForVolts, currentForVoltsOf, startingVoltsOf } from '../trade/startingVolts.ts'
 import { thinnerFamily, wantedCurrent } from '../trade/wantedCurrent.ts'
 import type { Criterion } from './criterion.ts'
-import { bad, good, grouped, isSameSize, type Judged, poor } from './grouped.ts'
+import { bad, good, grouped, isSameSize, type Judged, ofSetUp, poor } from './grouped.ts'
 import { verdictOfCurrent, WINDOW } from './withinWindow.ts'
 
 const PLATE = dataPlate()
 
 /** Whether a program covers wire and gas; pulsed by hand nobody welds well. */
-const autoProgram = grouped(
+const autoProgram = ofSetUp(
   'auto-program',
   'together',
   ['powerSource', 'wire', 'gas'],

@@ -7,7 +7,7 @@ import type { DriveRoll, RollGroove } from '../kinds/part.ts'
 import { figure, told, word } from '../model/told.ts'
 import { isCored } from '../trade/burnOff.ts'
 import type { Criterion } from './criterion.ts'
-import { bad, good, grouped, isSameSize, notKnown, poor, SAME_SIZE_MM } from './grouped.ts'
+import { bad, good, isSameSize, notKnown, ofSetUp, poor, SAME_SIZE_MM } from './grouped.ts'
 
 const PLATE = dataPlate()
 const ROLLS = handbook('drive roll grooves by wire, welding handbooks')
@@ -60,7 +60,7 @@ export function grooveInUse({ grooves }: DriveRoll, wire: Wire): RollGroove {
   return grooves.reduce((best, next) => (rank(next) < rank(best) ? next : best))
 }
 
-const rollGroove = grouped(
+const rollGroove = ofSetUp(
   'roll-groove',
   'together',
   ['roll', 'wire'],
@@ -79,6 +79,7 @@ const rollGroove = grouped(
     return WITH_CARE.includes(why) ? poor(why, params, ROLLS) : bad(why, params, ROLLS)
   },
   {
+    concerns: 'feed-path',
     mends: (_c, _d, { params, verdict }) =>
       verdict === 'fails'
         ? [told('roll-with-groove', { wanted: params['wanted'] ?? '', size: params['size'] ?? '' })]
@@ -87,7 +88,7 @@ const rollGroove = grouped(
 )
 
 /** The groove takes the wire by its stamp, or is that of a neighbour, where one groove often serves both. */
-const rollSize = grouped(
+const rollSize = ofSetUp(
   'roll-size',
   'together',
   ['roll', 'wire'],
@@ -110,11 +111,14 @@ const rollSize = grouped(
     if (size === 1) return poor('neighbour', params, ROLLS)
     return bad(wireMinMm > mm ? 'slips' : 'flattens', params, ROLLS)
   },
-  { mends: (_c, _d, { params }) => [told('roll-of-size', { size: params['size'] ?? '' })] },
+  {
+    concerns: 'feed-path',
+    mends: (_c, _d, { params }) => [told('roll-of-size', { size: params['size'] ?? '' })],
+  },
 )
 
 /** Rolls are made for one drive. */
-const rollSystem = grouped(
+const rollSystem = ofSetUp(
   'roll-system',
   'together',
   [...FEED_SLOTS, 'roll'],
@@ -126,7 +130,10 @@ const rollSystem = grouped(
     const params = { feeder: feedPath.name, roll: roll.name, own, has: roll.rollSystem }
     return own === roll.rollSystem ? good('goes', params, PLATE) : bad('other', params, PLATE)
   },
-  { mends: (_c, _d, { params }) => [told('roll-for-drive', { own: params['own'] ?? '' })] },
+  {
+    concerns: 'feed-path',
+    mends: (_c, _d, { params }) => [told('roll-for-drive', { own: params['own'] ?? '' })],
+  },
 )
 
 export const ROLL_CRITERIA: readonly Criterion[] = [rollGroove, rollSize, rollSystem]

@@ -5,13 +5,13 @@ import { figure, list, told, word } from '../model/told.ts'
 import { coveredClassOf } from '../reference/coveredElectrodes.ts'
 import { gasFlow } from '../trade/gasFlow.ts'
 import type { Criterion } from './criterion.ts'
-import { bad, good, grouped, notKnown, poor } from './grouped.ts'
+import { bad, good, grouped, notKnown, ofSetUp, poor } from './grouped.ts'
 import { metalsOf } from './metals.ts'
 
 const PLATE = dataPlate()
 
 /** A process and a wave that the plate does not name cannot be welded with it. */
-const ratedForProcess = grouped(
+const ratedForProcess = ofSetUp(
   'rated-for-process',
   'together',
   ['powerSource'],
@@ -24,9 +24,7 @@ const ratedForProcess = grouped(
     if (own.some(({ outputs }) => outputs.includes(wave))) return good('rated', params, PLATE)
     return bad(wave === 'ac' ? 'dc-only' : 'ac-only', params, PLATE)
   },
-  {
-    mends: (_c, _d, { code, params }) => [told(`source-${code}`, params)],
-  },
+  { concerns: 'process', mends: (_c, _d, { code, params }) => [told(`source-${code}`, params)] },
 )
 
 /** TIG on DC leaves the oxide of aluminium where it is. */
@@ -40,6 +38,7 @@ const waveForMetal = grouped(
     return aluminium ? bad('dc', {}, undefined, aluminium.weldId) : null
   },
   {
+    concerns: 'wave',
     mends({ powerSource }) {
       const hasAc =
         powerSource?.processes.some((p) => p.family === 'gtaw' && p.outputs.includes('ac')) ?? false
@@ -56,7 +55,7 @@ const waveForMetal = grouped(
 )
 
 /** Balance and frequency can be set only where the plate has a range. */
-const acControl = grouped('ac-control', 'together', ['powerSource'], ({ powerSource, process }) => {
+const acControl = ofSetUp('ac-control', 'together', ['powerSource'], ({ powerSource, process }) => {
   if (process.id !== 'gtaw-ac' || !powerSource) return null
   if (!powerSource.processes.some((p) => p.family === 'gtaw' && p.outputs.includes('ac'))) return null
   const { acBalance: balance, acFrequency: frequency, name } = powerSource
@@ -70,7 +69,7 @@ const acControl = grouped('ac-control', 'together', ['powerSource'], ({ powerSou
 })
 
 /** A stick strikes and holds by the volts that stand at it before the arc. */
-const stickStrikes = grouped(
+const stickStrikes = ofSetUp(
   'stick-strikes',
   'together',
   ['powerSource', 'wire'],
@@ -92,7 +91,7 @@ const stickStrikes = grouped(
 const STRIKES = commonPractice('open-circuit volts by class of electrode, common practice, from memory')
 
 /** How the owner wants the arc struck must be a way that the source has. */
-const startMethod = grouped(
+const startMethod = ofSetUp(
   'start-method',
   'together',
   ['powerSource'],
@@ -117,7 +116,7 @@ const startMethod = grouped(
 )
 
 /** High frequency upsets controls, computers and pacemakers. */
-const electronicsNear = grouped(
+const electronicsNear = ofSetUp(
   'electronics-near',
   'together',
   ['powerSource'],
@@ -157,7 +156,7 @@ const handValveGas = calculation({
 })
 
 /** Without a valve in the source or at the torch nothing opens the gas. */
-const gasControl = grouped(
+const gasControl = ofSetUp(
   'gas-control',
   'together',
   ['powerSource', 'gun'],

@@ -42,6 +42,7 @@ const PLATE = dataPlate()
 
 const supplyVoltage: Criterion = {
   id: 'supply-voltage',
+  concerns: 'voltage',
   isOfSetUp: true,
   group: null,
   slots: CIRCUIT,
@@ -153,6 +154,7 @@ function mayTripEarly(c: Capability, d: Demand, found: Assessment): Assessment {
 
 const breakerHolds: Criterion = {
   id: 'breaker-holds',
+  concerns: 'heat',
   group: null,
   slots: CIRCUIT,
   demandFrom: [breakerHeatCurrent],
@@ -196,6 +198,7 @@ const breakerHolds: Criterion = {
 
 const cable: Criterion = {
   id: 'cable',
+  concerns: 'heat',
   group: null,
   slots: CIRCUIT,
   demandFrom: [effectiveInput],
@@ -264,6 +267,7 @@ const wayOf = ({ isWiredByShop, feeders, cord }: Capability, circuit: Circuit): 
 
 const volts: Criterion = {
   id: 'volts',
+  concerns: 'supply',
   group: null,
   slots: CIRCUIT,
   demandFrom: [leastVolts],
@@ -323,6 +327,7 @@ function cordMends(c: Capability, d: Demand): readonly Mend[] {
 
 const extensionCord: Criterion = {
   id: 'cord',
+  concerns: 'supply',
   group: null,
   slots: CIRCUIT,
   demandFrom: [effectiveInput],
@@ -374,6 +379,7 @@ const magnetHolds = calculation({
 /** Switched on, a transformer takes many times its current for half a wave: a quick magnet throws at that. */
 const inrush: Criterion = {
   id: 'inrush',
+  concerns: 'supply',
   isOfSetUp: true,
   group: null,
   slots: CIRCUIT,

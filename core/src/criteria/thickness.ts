@@ -54,6 +54,7 @@ function weakestLink(c: Capability, d: Demand) {
 /** The thickest part that the set-up welds with rest enough, against what the job has to weld. */
 const thickness: Criterion = {
   id: 'thickness',
+  concerns: 'arc-current',
   group: null,
   slots: [],
   demandFrom: heatedThickness,

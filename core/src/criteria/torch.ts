@@ -3,12 +3,12 @@ import { commonPractice, dataPlate, standard } from '../basis/source.ts'
 import { assumed, calculation, input } from '../calculation/calculation.ts'
 import { figure, told } from '../model/told.ts'
 import type { Criterion } from './criterion.ts'
-import { bad, good, grouped, isSameSize, poor } from './grouped.ts'
+import { bad, good, isSameSize, ofSetUp, poor } from './grouped.ts'
 
 const bore = (mm: number) => figure(mm, 'mm diameter')
 const long = (mm: number) => figure(mm, 'mm length')
 
-const colletSize = grouped(
+const colletSize = ofSetUp(
   'collet-size',
   'together',
   ['collet', 'tungsten'],
@@ -20,7 +20,7 @@ const colletSize = grouped(
   { mends: (_c, _d, { params }) => [told('a-collet', { size: params['tungsten'] ?? '' })] },
 )
 
-const colletBodySize = grouped(
+const colletBodySize = ofSetUp(
   'collet-body-size',
   'together',
   ['colletBody', 'tungsten'],
@@ -35,7 +35,7 @@ const colletBodySize = grouped(
 )
 
 /** A gas lens takes cups of its own. */
-const cupOnBody = grouped(
+const cupOnBody = ofSetUp(
   'cup-on-body',
   'together',
   ['cup', 'colletBody'],
@@ -49,7 +49,7 @@ const cupOnBody = grouped(
   },
 )
 
-const backCapLength = grouped(
+const backCapLength = ofSetUp(
   'back-cap-length',
   'together',
   ['backCap', 'tungsten'],
@@ -84,7 +84,7 @@ const stickOutLens = calculation({
 })
 
 /** Not beyond the cup's inside diameter without a gas lens; more with one. */
-const stickOut = grouped(
+const stickOut = ofSetUp(
   'stick-out',
   'together',
   ['cup', 'colletBody'],
@@ -116,7 +116,7 @@ const stickOut = grouped(
 )
 
 /** Pure and zirconiated tungsten are for AC; thoriated spits on AC. */
-const tungstenType = grouped(
+const tungstenType = ofSetUp(
   'tungsten-type',
   'together',
   ['tungsten'],

@@ -67,6 +67,7 @@ const criterion = (
   mends: Criterion['mends'],
 ): Criterion => ({
   id,
+  concerns: 'use',
   group: null,
   slots: [],
   demandFrom,

@@ -12,7 +12,7 @@ import { isFiller, type PairAdvice } from '../reference/pairs.ts'
 import type { Process } from '../reference/processes.ts'
 import type { MetalPair } from '../demand/demand.ts'
 import type { Criterion } from './criterion.ts'
-import { bad, good, grouped, type Judged, poor } from './grouped.ts'
+import { bad, good, grouped, type Judged, ofSetUp, poor } from './grouped.ts'
 
 function formFor({ family, shielded }: Process): Wire['form'] {
   if (family === 'gmaw') return 'solid'
@@ -21,7 +21,7 @@ function formFor({ family, shielded }: Process): Wire['form'] {
   return shielded ? 'cored-gas-shielded' : 'cored-self-shielded'
 }
 
-const wireForm = grouped(
+const wireForm = ofSetUp(
   'wire-form',
   'shielding',
   ['wire'],
@@ -127,6 +127,7 @@ const fillerForMetal = grouped(
       )
   },
   {
+    concerns: 'filler',
     mends({ process, shop }, d, { code, weldId, verdict }) {
       if (code === 'not-weldable') return [told('bolt-it')]
       if (verdict !== 'fails') return []

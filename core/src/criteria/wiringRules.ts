@@ -121,6 +121,7 @@ const BY_PLATE: ReadonlySet<RuleId> = new Set(['conductor-rule', 'breaker-load-r
 function byRule(rule: RuleId, mends: NonNullable<Criterion['mends']>): Criterion {
   return {
     id: rule,
+    concerns: 'wiring',
     isOfSetUp: true,
     group: null,
     slots: CIRCUIT,
@@ -202,6 +203,7 @@ const inGroup = (found: Assessment): Assessment => ({ ...found, group: 'together
 /** An outlet is made for volts and phases: another plug does not go in, and is not to be made to. */
 const outletSupply: Criterion = {
   id: 'outlet-supply',
+  concerns: 'wiring',
   isOfSetUp: true,
   group: 'together',
   slots: ['circuit'],

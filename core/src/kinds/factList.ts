@@ -1,6 +1,6 @@
 /**
  * What each kind is, without its schema and its steps. A page shows records long before it checks one, so its build
- * replaces this file by its value (`web/kindFacts.ts`) and fetches the schemas when they are needed.
+ * replaces this file by its value (`web/facts.ts`) and fetches the schemas when they are needed.
  */
 import { type Definition, KINDS, type RecordKind, type RecordPath } from './index.ts'
 import type { Counting, KindDefinition } from './kind.ts'

@@ -4,6 +4,7 @@ import { supposed } from '../capacity/capacity.ts'
 import { SUPPLY_TOLERANCE } from '../capability/supplyFor.ts'
 import { circuitCarries } from '../criteria/carries.ts'
 import type { Assessment } from '../criteria/criterion.ts'
+import { OF_HEAT, OF_SUPPLY_BY_JOB } from '../criteria/concerns.ts'
 import { mendsOf } from '../criteria/index.ts'
 import { isJudged } from '../criteria/judged.ts'
 import { SUPPLY_CRITERIA } from '../criteria/supply.ts'
@@ -72,16 +73,13 @@ function restS(c: Capability, beats: readonly Beat[]): number | null {
   return shortestPauseS(holds, LONGEST_PAUSE_S)
 }
 
-/** Criteria that rest or less current bring in: the others ask for another circuit or another cord. */
-const BY_HEAT: ReadonlySet<string> = new Set(['breaker-holds', 'cable', 'volts', 'cord', 'generator-runs'])
 const isByHeatAlone = (findings: readonly Assessment[]): boolean =>
-  findings.every(({ criterion, verdict }) => verdict === 'fits' || BY_HEAT.has(criterion))
+  findings.every(({ criterion, verdict }) => verdict === 'fits' || OF_SUPPLY_BY_JOB.has(criterion))
 
 function byRest(c: Capability, d: Demand, findings: readonly Assessment[]): readonly PowerMend[] {
   const against = findings.filter(({ verdict }) => verdict !== 'fits')
   const beats = besideSteady(c, beatsOf(c, d))
-  if (!beats || against.some(({ criterion }) => criterion !== 'breaker-holds' && criterion !== 'cable'))
-    return []
+  if (!beats || against.some(({ criterion }) => !OF_HEAT.has(criterion))) return []
   const pauseS = restS(c, beats)
   if (pauseS === null || pauseS === 0) return []
   const moreH = (d.arcs * pauseS) / HOUR_S

@@ -258,7 +258,7 @@ export const ENGLISH: Language = {
     'flow-bounds': 'gas flow',
     'return-volts': 'work clamp',
     'start-amps': 'start current',
-    'source-duty': 'duty',
+    'source-duty': 'duty {demand}',
     'gun-duty': 'gun',
     electrode: '{holder}',
     'electrode-low': '{holder} too thick',

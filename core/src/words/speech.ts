@@ -153,8 +153,6 @@ export const titleOf = (
   { criterion, params }: Pick<Assessment, 'criterion' | 'params'>,
 ): string => capital(fill(speech, speech.language.titles[criterion] ?? criterion, params))
 
-/** Measured in what is said by how much is asked, not by how much is left. */
-const BY_DEMAND: ReadonlySet<string> = new Set(['source-duty'])
 /** No margin in per cent: the amps themselves are what one knows. */
 const signed = (value: number, unit: string, { locale }: Notation): string =>
   `${value < 0 ? '−' : '+'}${printNumber(Math.abs(value), locale, Math.abs(value) < 10 ? 1 : Math.abs(value) < 100 ? 2 : 3)} ${unit}`
@@ -169,12 +167,14 @@ export function cellText(speech: Speech, { limit, spareA }: Pick<BoardCell, 'lim
   const { demand, capacity, capacityLow, unit, marginPct } = limit
   const isLow = demand !== null && capacityLow !== null && demand < capacityLow
   const template = speech.language.short[isLow ? `${limit.criterion}-low` : limit.criterion]
-  const name =
+  // Where the words have a place for what is asked, that is the figure, and not the room that is left.
+  const asked = demand === null ? '' : figure(demand, unit)
+  const name = midSentence(
     template === undefined
-      ? midSentence(titleOf(speech, limit))
-      : midSentence(fill(speech, template, limit.params))
-  if (demand === null || capacity === null) return name
-  if (BY_DEMAND.has(limit.criterion)) return `${name} ${printValue(demand, unit, notation)}`
+      ? titleOf(speech, limit)
+      : fill(speech, template, { ...limit.params, demand: asked }),
+  )
+  if (demand === null || capacity === null || template?.includes('{demand}')) return name.trim()
   if (unit === 'A')
     return `${name} ${signed(isLow ? demand - (capacityLow ?? 0) : capacity - demand, unit, notation)}`
   return marginPct === null ? name : `${name} ${signed(marginPct, '%', notation)}`

@@ -1,5 +1,15 @@
 <script setup lang="ts">
-import { type Chain, chainText, type Fit, type Row, type Suggestion, worstVerdict } from '@brannik/core'
+import {
+  type Chain,
+  chainText,
+  type Fit,
+  OF_ARC,
+  OF_HEAT,
+  OF_USE,
+  type Row,
+  type Suggestion,
+  worstVerdict,
+} from '@brannik/core'
 import { computed } from 'vue'
 import VerdictMark from '../../components/VerdictMark.vue'
 import { lazily } from '../../lazy.ts'
@@ -34,26 +44,17 @@ const TIGHT: Readonly<Record<string, string>> = {
 }
 
 /** Rows that the chain's amps already tell of. */
-const IN_CHAIN = new Set([
-  'source-range',
-  'source-duty',
-  'gun-duty',
-  'electrode',
-  'thickness',
-  'breaker-holds',
-  'cable',
-])
+const isInChain = (id: string): boolean => OF_ARC.has(id) || OF_HEAT.has(id)
 
 const failing = computed(() => rows.filter(({ verdict }) => verdict === 'fails'))
 const unknowns = computed(() => rows.filter(({ verdict }) => verdict === 'unknown'))
 const besides = computed(() => {
   const listed = [...failing.value, ...unknowns.value]
-  return (chain.verdict === 'fails' ? listed.filter(({ id }) => !IN_CHAIN.has(id)) : listed).slice(0, 3)
+  return (chain.verdict === 'fails' ? listed.filter(({ id }) => !isInChain(id)) : listed).slice(0, 3)
 })
 /** Where nothing fails, the panel says what the job takes off the shelf. */
-const USES = ['wire-use', 'gas-use', 'tungsten-use', 'time-use']
 const uses = computed(() =>
-  rows.filter(({ id, criteria }) => USES.includes(id) && (criteria[0]?.demand ?? null) !== null),
+  rows.filter(({ id, criteria }) => OF_USE.has(id) && (criteria[0]?.demand ?? null) !== null),
 )
 const verdict = computed(() => worstVerdict([fit.verdict, chain.verdict]))
 

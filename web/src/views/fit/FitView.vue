@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import {
-  RULE_IDS,
+  OF_SUPPLY,
   jointName,
   jointText,
   type LinkId,
@@ -55,18 +55,6 @@ const route = useRoute()
 const workspace = useWorkspace()
 const { print } = usePrint()
 
-/** Criteria that the page on power shows on every circuit. */
-const OF_SUPPLY: ReadonlySet<string> = new Set([
-  'breaker-holds',
-  'cable',
-  ...RULE_IDS,
-  'outlet-supply',
-  'inrush',
-  'volts',
-  'cord',
-  'generator-runs',
-  'generator-starts',
-])
 const A_FRAME_MS = 20
 const LAST_JOB = 'brannik.lastJob'
 /** Of those that have a set-up to be looked at with, the one that is due first. */

@@ -14,6 +14,7 @@ import {
   isConsequence,
   missingSlots,
   needsOf,
+  OF_USE,
   type Notation,
   pathOfSlot,
   PROCESSES,
@@ -57,9 +58,6 @@ function toBuyOf<S extends Slot>(
   return isHere ? null : { price }
 }
 
-/** What the job uses up is told where the job is fitted. */
-const OF_JOB = new Set(['wire-use', 'gas-use', 'tungsten-use', 'time-use'])
-
 const capital = (text: string): string => `${text.charAt(0).toUpperCase()}${text.slice(1)}`
 
 export function useAssembly(setUp: Ref<SetUp | null>) {
@@ -89,7 +87,8 @@ export function useAssembly(setUp: Ref<SetUp | null>) {
     capability.value
       ? byWorst(
           assess(capability.value, demand.value).filter(
-            (one) => !isConsequence(one) && !OF_JOB.has(one.criterion),
+            // What the job uses up is told where the job is fitted.
+            (one) => !isConsequence(one) && !OF_USE.has(one.criterion),
           ),
         )
       : [],
