@@ -7,6 +7,7 @@ const TWO_SERVERS = [
   'changes',
   'collections',
   'concurrency',
+  'events',
   'keeping',
   ...(process.env['TEST_LONG'] === '1' ? ['api', 'catalogue'] : []),
 ]

@@ -3,6 +3,7 @@ import { readFileSync } from 'node:fs'
 import { join } from 'node:path'
 import { explain, quiet, ROOT } from './lib/run.mjs'
 import { median, print } from './figures/print.mjs'
+import { events } from './figures/events.mjs'
 import { installNpm } from './lib/packages.mjs'
 import { onStage } from './lib/stage.mjs'
 
@@ -68,7 +69,7 @@ async function figures() {
   await readTypeScript()
   await reckoning()
   const pages = await import('./figures/pages.mjs')
-  await onStage(async ({ browser, address }) => {
+  await onStage(async ({ browser, address, databaseUrl }) => {
     await largestAnswer(address)
     await pages.firstLoad(browser, address)
     await pages.slowFirstLoad(browser, address)
@@ -76,6 +77,7 @@ async function figures() {
     await pages.checkerFindings(browser, address)
     await pages.keyInLongJob(browser, address)
     await pages.largeBoard(browser, address)
+    await events(address, databaseUrl)
   })
   await onStage(({ browser, address }) => pages.firstHour(browser, address), { demo: false })
 }

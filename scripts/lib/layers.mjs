@@ -7,6 +7,7 @@ export const CORE_ROOMS = [
   'assumptions',
   'model',
   'kinds',
+  'events',
   'joints',
   'reference',
   'sheet',

@@ -21,7 +21,7 @@ const addressOf = (server) =>
   })
 
 /**
- * @param act what is done with it: `{ browser, address }`
+ * @param act what is done with it: `{ browser, address, databaseUrl }`
  * @param options.demo whether the shop is the demo, or 'metric' for the one under IEC; else the database is empty
  * @returns what `act` returns; everything is gone afterwards
  */
@@ -48,7 +48,7 @@ export async function onStage(act, { demo = true } = {}) {
     args: BROWSER.args,
   })
   try {
-    return await act({ browser, address: await addressOf(server) })
+    return await act({ browser, address: await addressOf(server), databaseUrl: cluster.url('postgres') })
   } finally {
     await browser.close()
     server.kill('SIGTERM')

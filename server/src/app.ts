@@ -24,6 +24,7 @@ import { accountRoutes, auditRoutes, doorRoutes } from './routes/access.ts'
 import { catalogueRoutes } from './routes/catalogue.ts'
 import { wholeRoutes } from './routes/whole.ts'
 import { changeRoutes, endStreams } from './routes/changes.ts'
+import { eventRoutes } from './events/routes.ts'
 import { fitRoutes } from './routes/fit.ts'
 import { healthRoutes } from './routes/health.ts'
 import { backupRoutes, historyRoutes } from './routes/keeping.ts'
@@ -72,6 +73,7 @@ const ROUTES = [
   historyRoutes,
   backupRoutes,
   changeRoutes,
+  eventRoutes,
   fitRoutes,
   shopRoutes(SHOP),
   catalogueRoutes,

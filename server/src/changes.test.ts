@@ -83,6 +83,14 @@ it('a page hears of every write at once, with the version to ask for', async () 
   page.stop()
 })
 
+it('a page hears that something happened, and from where on to ask', async () => {
+  const page = await hear()
+  const told = { type: 'stock-movement', subject: 'wire.er70s6-035', body: { change: -1 } }
+  const { body } = await server.call('POST', '/api/events', told)
+  await page.until(`event: happened\ndata: {"from":${(body as { seq: number }).seq}}`)
+  page.stop()
+})
+
 it('of very many at once only the kind is told', async () => {
   const page = await hear()
   await server.database.query(`insert into record (kind, id, body, schema_version)

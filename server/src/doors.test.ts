@@ -49,6 +49,7 @@ const WRITERS: Readonly<Record<string, Role>> = {
   tungstens: 'planner',
   parts: 'planner',
   stock: 'planner',
+  events: 'planner',
   'requirement-sheets': 'planner',
   decisions: 'planner',
   shop: 'owner',

@@ -1,7 +1,14 @@
 /** The OpenAPI document, made from the schemas that check the input. */
 import { DEMOS } from './demoShop.ts'
-import { catalogueSchema, fitDocumentSchema, shopDocumentSchema } from '@brannik/core'
+import {
+  catalogueSchema,
+  fitDocumentSchema,
+  keptEventSchema,
+  shopDocumentSchema,
+  toldEventSchema,
+} from '@brannik/core'
 import { z } from 'zod'
+import { eventQuerySchema } from './events/routes.ts'
 import { fitAnswerSchema } from './fitAnswer.ts'
 import { changedAccountSchema, newAccountSchema } from './access/accounts.ts'
 import { newTokenSchema } from './access/tokens.ts'
@@ -173,7 +180,7 @@ const DOORS = {
       {
         200: {
           description:
-            'Events `change` with path, id and new version (0: deleted; no id: very many at once), `position` up to where everything has been told, and `lost` where nobody knows what was missed',
+            'Events `change` with path, id and new version (0: deleted; no id: very many at once), `position` up to where everything has been told, `happened` with the first new event, and `lost` where nobody knows what was missed',
           content: { 'text/event-stream': { schema: { type: 'string' } } },
         },
         503: problem('Too many are connected'),
@@ -196,6 +203,43 @@ const DOORS = {
       {
         200: said('The position'),
       },
+    ),
+  },
+  '/api/events': {
+    get: plain(
+      'What happened, oldest first; ask again with `next` as `since` to go on',
+      {
+        200: {
+          description: 'Events, and the number to go on from',
+          content: content({
+            type: 'object',
+            required: ['items', 'next'],
+            properties: {
+              items: { type: 'array', items: jsonSchema(keptEventSchema) },
+              next: { type: 'integer' },
+            },
+          }),
+        },
+        ...INVALID,
+      },
+      {
+        parameters: Object.entries(eventQuerySchema.shape).map(([name, schema]) => ({
+          name,
+          in: 'query',
+          schema: jsonSchema(schema),
+        })),
+      },
+    ),
+    post: plain(
+      'Tells of something that happened; what cannot have happened is refused',
+      {
+        201: { description: 'As it is kept', content: content(jsonSchema(keptEventSchema)) },
+        200: { description: 'Told before under this key', content: content(jsonSchema(keptEventSchema)) },
+        409: problem('It cannot have happened: there is not enough, or nobody has counted'),
+        ...REFUSED,
+        ...INVALID,
+      },
+      { parameters: [KEY], ...takes(toldEventSchema) },
     ),
   },
   '/api/sign-in': {

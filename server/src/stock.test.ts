@@ -14,7 +14,8 @@ const WIRE = 'wire.er70s6-035'
 const movements = async (id: string) =>
   (
     await server.database.query(
-      'select version, before, after, who from stock_movement where id = $1 order by version',
+      `select (body ->> 'version')::int as version, (body ->> 'before')::float as before,
+        (body ->> 'after')::float as after, who from event where subject = $1 order by seq`,
       [id],
     )
   ).rows
@@ -37,7 +38,7 @@ describe('a count', () => {
     expect(body.items.map(({ version }: { version: number }) => version)).toEqual([2, 1])
     const then = await server.call('GET', `/api/history/stock/${WIRE}/1`)
     expect(then.body.record).toEqual({ id: WIRE, amount: 4535.9 })
-    await expect(server.database.query('delete from stock_movement')).rejects.toThrow('only grows')
+    await expect(server.database.query('delete from event')).rejects.toThrow('only grows')
   })
 
   it('stands in a list that is told unchanged until one of them changes', async () => {

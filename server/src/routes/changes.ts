@@ -14,6 +14,7 @@ const eventOf = (told: Told): string => {
   if (told === 'lost') return 'event: lost\ndata: {}\n\n'
   if ('position' in told) return `id: ${told.position}\nevent: position\ndata: {}\n\n`
   const { kind, ...rest } = told
+  if (kind === 'event') return `event: happened\ndata: ${JSON.stringify({ from: Number(rest.id ?? 1) })}\n\n`
   return `event: change\ndata: ${JSON.stringify({ path: pathOfKind(kind), ...rest })}\n\n`
 }
 

@@ -1,0 +1,80 @@
+/** Happenings as data; common practice, no source: a ledger adds up, and shows where a line is missing. */
+import fc from 'fast-check'
+import { describe, expect, it } from 'vitest'
+import { readDocument } from '../model/problems.ts'
+import { keptEventSchema, toldEventSchema } from './index.ts'
+import { balanceOf } from './stockMovement.ts'
+
+const told = (part: object) =>
+  readDocument(toldEventSchema, {
+    type: 'stock-movement',
+    subject: 'wire.er70s6-035',
+    body: { change: -900 },
+    ...part,
+  })
+
+describe('what is told', () => {
+  it('says by how much, and of what', () => {
+    expect(told({})).toMatchObject({ ok: true })
+    expect(told({ corrects: 4 })).toMatchObject({ ok: true })
+  })
+  it.each([
+    ['of what nobody counts', { subject: 'gun.west' }, 'subject', /counted/],
+    ['nothing at all', { body: { change: 0 } }, 'body › change', /is 0/],
+    ['a text', { body: { change: '900' } }, 'body › change', /number/],
+    ['a type that there is not', { type: 'wish' }, 'type', /./],
+    ['a correction of nothing', { corrects: 0 }, 'corrects', /seq/],
+    ['what it does not know', { body: { change: 1, why: 'x' } }, 'body', /why/],
+  ])('is refused where it says %s', (_what, part, field, message) => {
+    const read = told(part)
+    expect(read.ok).toBe(false)
+    if (read.ok) return
+    expect(read.problems[0]?.field).toBe(field)
+    expect(read.problems[0]?.message).toMatch(message)
+  })
+})
+
+it('a kept one has its number, its time in UTC, and who told it', () => {
+  const kept = {
+    seq: 3,
+    at: '2027-03-01T10:00:00.25Z',
+    who: 'Mara',
+    type: 'stock-movement',
+    subject: 'gas.argon',
+    body: { version: 2, before: 4000, after: 3100 },
+    corrects: null,
+  }
+  expect(readDocument(keptEventSchema, kept)).toMatchObject({ ok: true })
+  expect(readDocument(keptEventSchema, { ...kept, at: '2027-03-01T10:00:00+01:00' }).ok).toBe(false)
+  expect(readDocument(keptEventSchema, { ...kept, seq: 0 }).ok).toBe(false)
+})
+
+describe('the balance', () => {
+  const amounts = fc.array(fc.option(fc.nat(100_000)), { maxLength: 30 })
+  const chained = (list: readonly (number | null)[]) =>
+    list.map((after, index) => ({ before: list[index - 1] ?? null, after }))
+
+  it('is what the last movement left, and the start and all changes since the last count added up', () => {
+    fc.assert(
+      fc.property(amounts, (list) => {
+        expect(balanceOf(chained(list))).toBe(list.at(-1) ?? null)
+      }),
+    )
+    const moves = [10, -3, 8, -15].reduce<{ before: number | null; after: number }[]>(
+      (all, change) => [...all, { before: all.at(-1)?.after ?? 0, after: (all.at(-1)?.after ?? 0) + change }],
+      [{ before: null, after: 0 }],
+    )
+    expect(balanceOf(moves)).toBe(0)
+    expect(balanceOf([])).toBeNull()
+  })
+
+  it('of a ledger in which one line is missing is none', () => {
+    fc.assert(
+      fc.property(fc.uniqueArray(fc.nat(1000), { minLength: 3, maxLength: 20 }), fc.nat(), (list, pick) => {
+        const whole = chained(list)
+        const left = pick % (whole.length - 1)
+        expect(() => balanceOf(whole.filter((_, index) => index !== left))).toThrow('a movement is missing')
+      }),
+    )
+  })
+})

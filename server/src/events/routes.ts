@@ -1,0 +1,61 @@
+/** What happens, told and read on from where one stopped. */
+import { EVENT_TYPES, EVENTS, readDocument, type ToldEvent, toldEventSchema } from '@brannik/core'
+import { z } from 'zod'
+import { mayDo, ROLES } from '../access/roles.ts'
+import { reading } from '../database.ts'
+import { smallBody } from '../documents/body.ts'
+import { LIMITS } from '../limits.ts'
+import { invalid, Problem } from '../problems.ts'
+import { queryOf } from '../routes/lists.ts'
+import type { AddRoutes } from '../services.ts'
+import { answerOnce } from '../stores/answers.ts'
+import { eventsSince, tellEvent } from './store.ts'
+
+export const eventQuerySchema = z.strictObject({
+  since: z.coerce
+    .number('must be a number')
+    .int('must be the seq of an event')
+    .min(0, 'must be at least 0')
+    .default(0),
+  type: z.enum(EVENT_TYPES, `must be one of ${EVENT_TYPES.join(', ')}`).optional(),
+  subject: z.string().max(200, 'is too long').optional(),
+  limit: z.coerce
+    .number('must be a number')
+    .int('must be a whole number')
+    .min(1, 'must be at least 1')
+    .max(LIMITS.pageMostItems, `must be at most ${LIMITS.pageMostItems}`)
+    .default(LIMITS.pageItems),
+})
+
+const writersOf = (type: ToldEvent['type']) => EVENTS.find((one) => one.type === type)?.writers ?? 'owner'
+/** The least role that may tell of anything. */
+const LEAST = ROLES.find((role) => EVENTS.some(({ writers }) => mayDo(role, writers))) ?? 'owner'
+
+export const eventRoutes: AddRoutes = (api, { database }) => {
+  api.on('get', '/events', 'guest', async (request, response) => {
+    const { since, type = null, subject = null, limit } = queryOf(eventQuerySchema, request)
+    const { items, next } = await reading(database, (connection) =>
+      eventsSince(connection, { since, type, subject }, limit),
+    )
+    response.type('application/json').send(`{"items":[${items.join(',')}],"next":${next}}`)
+  })
+  api.on('post', '/events', LEAST, async (request, response) => {
+    const read = readDocument<ToldEvent>(toldEventSchema, smallBody(request))
+    if (!read.ok) throw invalid(read.problems)
+    const told = read.value
+    const writers = writersOf(told.type)
+    if (!mayDo(request.actor.role, writers))
+      throw new Problem(
+        403,
+        'Not for this role',
+        `This needs the role ${writers}. Ask the owner of the shop.`,
+      )
+    const { answer, isRepeat } = await answerOnce(database, request, async (connection) => {
+      const key = request.get('Idempotency-Key') ?? null
+      const { event, isNew } = await tellEvent(connection, request.actor.who, key, told)
+      return { status: isNew ? 201 : 200, body: event }
+    })
+    if (isRepeat || answer.status === 200) response.set('Idempotent-Replayed', 'true')
+    response.status(answer.status).type('application/json').send(answer.body)
+  })
+}

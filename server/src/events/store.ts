@@ -1,0 +1,68 @@
+/** Happenings as rows: they are told, read on from where one stopped, and never changed. */
+import type { EventType, ToldEvent } from '@brannik/core'
+import type { Connection } from '../database.ts'
+import { invalid } from '../problems.ts'
+import { moveStock } from './stockMovement.ts'
+
+const EVENT = `json_build_object('seq', seq, 'at', to_json(at at time zone 'UTC') #>> '{}' || 'Z', 'who', who, 'type', type,
+  'subject', subject, 'body', body, 'corrects', corrects)::text as event`
+const SINCE = `select seq, ${EVENT} from event where seq > $1
+  and ($2::text is null or type = $2) and ($3::text is null or subject = $3) order by seq limit $4`
+const BY_KEY = `select ${EVENT} from event where who = $1 and key = $2`
+const LAST_OF = `select ${EVENT} from event where subject = $1 and type = $2 order by seq desc limit 1`
+const TOGETHER = `select 1 from event where seq = $1 and subject = $2 and type = $3`
+const SAY = `select set_config('brannik.event_key', $1, true), set_config('brannik.event_corrects', $2, true)`
+
+/** What a type does when it is told: it refuses what cannot be, and leaves one row. */
+const HAPPENS: Readonly<Record<EventType, (connection: Connection, told: ToldEvent) => Promise<void>>> = {
+  'stock-movement': moveStock,
+}
+
+export interface EventFilter {
+  readonly since: number
+  readonly type: EventType | null
+  readonly subject: string | null
+}
+
+/** @returns events as JSON text, oldest first, and the number to go on from */
+export async function eventsSince(
+  connection: Pick<Connection, 'query'>,
+  { since, type, subject }: EventFilter,
+  limit: number,
+): Promise<{ readonly items: readonly string[]; readonly next: number }> {
+  const { rows } = await connection.query<{ seq: string; event: string }>(SINCE, [
+    since,
+    type,
+    subject,
+    limit,
+  ])
+  return { items: rows.map(({ event }) => event), next: Number(rows.at(-1)?.seq ?? since) }
+}
+
+/**
+ * @param key the writer's own name for it; null where it has none
+ * @returns the event as JSON text; the earlier one where it was told under this key before
+ * @throws Problem where it cannot have happened
+ */
+export async function tellEvent(
+  connection: Connection,
+  who: string,
+  key: string | null,
+  told: ToldEvent,
+): Promise<{ readonly event: string; readonly isNew: boolean }> {
+  const known = key === null ? null : (await connection.query<{ event: string }>(BY_KEY, [who, key])).rows[0]
+  if (known) return { event: known.event, isNew: false }
+  const corrects = told.corrects ?? null
+  if (
+    corrects !== null &&
+    (await connection.query(TOGETHER, [corrects, told.subject, told.type])).rowCount === 0
+  ) {
+    const message = `is ${corrects}, and no event of ${told.subject} has that number; give the seq of one that it corrects`
+    throw invalid([{ pointer: '/corrects', field: 'corrects', message }])
+  }
+  await connection.query(SAY, [key ?? '', corrects === null ? '' : String(corrects)])
+  await HAPPENS[told.type](connection, told)
+  const { rows } = await connection.query<{ event: string }>(LAST_OF, [told.subject, told.type])
+  if (!rows[0]) throw new Error(`${told.type} left no row`)
+  return { event: rows[0].event, isNew: true }
+}
