@@ -4,7 +4,7 @@ import ts from 'typescript-eslint'
 import vue from 'eslint-plugin-vue'
 
 export default ts.config(
-  { ignores: ['**/node_modules', '**/dist', '.data', 'test-results', 'playwright-report'] },
+  { ignores: ['**/node_modules', '**/dist', '.data', 'test-results', 'playwright-report', '**/api.d.ts'] },
   js.configs.recommended,
   ...ts.configs.strict,
   ...ts.configs.stylistic,

@@ -4,9 +4,8 @@ import { z } from 'zod'
 import { mayDo, ROLES } from '../access/roles.ts'
 import { reading } from '../database.ts'
 import { smallBody } from '../documents/body.ts'
-import { LIMITS } from '../limits.ts'
 import { invalid, Problem } from '../problems.ts'
-import { queryOf } from '../routes/lists.ts'
+import { limitSchema, queryOf } from '../routes/lists.ts'
 import type { AddRoutes } from '../services.ts'
 import { answerOnce } from '../stores/answers.ts'
 import { eventsSince, tellEvent } from './store.ts'
@@ -19,12 +18,7 @@ export const eventQuerySchema = z.strictObject({
     .default(0),
   type: z.enum(EVENT_TYPES, `must be one of ${EVENT_TYPES.join(', ')}`).optional(),
   subject: z.string().max(200, 'is too long').optional(),
-  limit: z.coerce
-    .number('must be a number')
-    .int('must be a whole number')
-    .min(1, 'must be at least 1')
-    .max(LIMITS.pageMostItems, `must be at most ${LIMITS.pageMostItems}`)
-    .default(LIMITS.pageItems),
+  limit: limitSchema,
 })
 
 const writersOf = (type: ToldEvent['type']) => EVENTS.find((one) => one.type === type)?.writers ?? 'owner'

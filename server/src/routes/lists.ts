@@ -34,7 +34,7 @@ function pageStartOf(cursor: string): PageStart {
 const oneOf = (words: readonly string[]) => z.enum(words, `must be one of ${words.join(', ')}`)
 
 /** Fields by which a list can be cut down: those of a few words, as their schemas describe them. */
-export function filterFieldsOf({ kind }: Kind): ReadonlyMap<string, z.ZodType> {
+function filterFieldsOf({ kind }: Kind): ReadonlyMap<string, z.ZodType> {
   if (kind === 'part')
     return new Map([
       ['kind', oneOf(PART_KINDS)],
@@ -49,22 +49,30 @@ export function filterFieldsOf({ kind }: Kind): ReadonlyMap<string, z.ZodType> {
 }
 
 const MOST_WORDS = 20
-const pageShape = {
-  limit: z.coerce
-    .number('must be a number')
-    .int('must be a whole number')
-    .min(1, 'must be at least 1')
-    .max(LIMITS.pageMostItems, `must be at most ${LIMITS.pageMostItems}`)
-    .default(LIMITS.pageItems),
-  after: z.string().max(2000, 'is too long').optional(),
-}
-/** A count has no name and no fields to look for. */
-const querySchemaOf = (kind: Kind) =>
-  z.strictObject({
-    ...pageShape,
-    ...(kind.kind === 'stock' ? {} : { search: z.string().max(200, 'is too long').optional() }),
-    ...Object.fromEntries([...filterFieldsOf(kind)].map(([name, schema]) => [name, schema.optional()])),
-  })
+/** How many one answer holds at most. */
+export const limitSchema = z.coerce
+  .number('must be a number')
+  .int('must be a whole number')
+  .min(1, 'must be at least 1')
+  .max(LIMITS.pageMostItems, `must be at most ${LIMITS.pageMostItems}`)
+  .default(LIMITS.pageItems)
+const after = z
+  .string()
+  .max(2000, 'is too long')
+  .optional()
+  .meta({ description: '`next` of the page before' })
+const search = z
+  .string()
+  .max(200, 'is too long')
+  .optional()
+  .meta({ description: 'Words that must all occur in the name, in any order' })
+/** By what a list can be asked for; a count has no name and no fields to look for. */
+export const listQueryOf = (kind: Kind): z.ZodRawShape => ({
+  limit: limitSchema,
+  after,
+  ...(kind.kind === 'stock' ? {} : { search }),
+  ...Object.fromEntries([...filterFieldsOf(kind)].map(([name, schema]) => [name, schema.optional()])),
+})
 
 /** @throws Problem that names what of the query is not right */
 export function queryOf<T>(schema: z.ZodType<T>, request: Request): T {
@@ -146,7 +154,7 @@ async function packedPage({ items, next }: Page): Promise<PackedPage> {
 }
 
 export function listHandler(database: Database, kind: Kind, store: Store): RequestHandler {
-  const schema = querySchemaOf(kind)
+  const schema = z.strictObject(listQueryOf(kind)) as unknown as z.ZodType<Query>
   const kept = new PageCache()
   return async (request, response) => {
     const { limit, after, search = '', ...fields } = queryOf(schema, request) as Query
