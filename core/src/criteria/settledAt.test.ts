@@ -6,7 +6,7 @@ import type { RecordKind } from '../kinds/index.ts'
 import { PART_KINDS } from '../kinds/slots.ts'
 import { describeFields, flatFields } from '../model/describe.ts'
 import { supplyRatingSchema } from '../kinds/powerSource.ts'
-import { ENGLISH } from '../words/english.ts'
+import { ENGLISH } from '../words/english/index.ts'
 import { settledAt } from './settledAt.ts'
 
 const LEFT_OPEN = ['wire-stock', 'gas-left', 'tungsten-stock', 'hours']

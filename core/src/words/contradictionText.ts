@@ -6,7 +6,7 @@ import { capital, filled, sentence, type Speech } from './speech.ts'
 export const contradictionText = (speech: Speech, one: Contradiction): string =>
   sentence(
     capital(
-      filled(speech, speech.language.sentences['weld-stands'] ?? {}, {
+      filled(speech, speech.language.criteria['weld-stands']?.sentences ?? {}, {
         code: one.code,
         params: contradictionParams(one),
       }),

@@ -3,19 +3,26 @@
 /** Templates: `{name}` is filled from the parameters; `{name|or}` joins a list by that word of the language. */
 export type Templates = Readonly<Record<string, string>>
 
+/** All that is said of one criterion. */
+export interface CriterionWords {
+  /** Its name; the parameters of the assessment may stand in it. */
+  readonly title: string
+  /** What limits a cell of the board, in two words; the title where there is none. */
+  readonly short?: string
+  /** The same where the demand is below what is there. */
+  readonly shortLow?: string
+  /** By code, without a full stop. `{demand}`, `{capacity}` are its figures. */
+  readonly sentences: Templates
+  /** What the columns “wants” and “gives” show where it measures nothing. */
+  readonly sides?: { readonly demand?: string; readonly capacity?: string }
+}
+
 export interface Language {
   /** Words for codes of the model, by kind: `process`, `groove`, `connector` and so on. */
   readonly vocabulary: Readonly<Record<string, Templates>>
-  /** Names of the criteria; the parameters of the assessment may stand in them. */
-  readonly titles: Templates
-  /** What limits a cell of the board, in two words, by criterion; its title where there is none. */
-  readonly short: Templates
+  readonly criteria: Readonly<Record<string, CriterionWords>>
   /** Names of the rows in which several criteria stand. */
   readonly groups: Readonly<Record<string, { readonly title: string; readonly well: string }>>
-  /** Sentences of each criterion by code, without their full stop. `{demand}`, `{capacity}` are its figures. */
-  readonly sentences: Readonly<Record<string, Templates>>
-  /** What the columns "wants" and "gives" show where a criterion measures nothing. */
-  readonly sides: Readonly<Record<string, { readonly demand?: string; readonly capacity?: string }>>
   /** What is missing, by code: follows "Not known:". */
   readonly missing: Templates
   readonly notKnown: string

@@ -2,7 +2,7 @@
 import type { Mend } from '../criteria/criterion.ts'
 import type { Suggestion } from '../fit/suggest.ts'
 import { isAmerican } from '../basis/spelling.ts'
-import { ENGLISH_MENDS } from './englishMends.ts'
+import { ENGLISH_MENDS } from './english/mends.ts'
 import type { Templates } from './language.ts'
 import { capital, filled, type Speech, spelledAll } from './speech.ts'
 

@@ -16,7 +16,7 @@ import type { Verdict } from '../model/verdict.ts'
 import { printNumber, printValue } from '../quantity/printValue.ts'
 import type { Process } from '../reference/processes.ts'
 import type { Notation } from '../quantity/units.ts'
-import { ENGLISH } from './english.ts'
+import { ENGLISH } from './english/index.ts'
 import type { Language } from './language.ts'
 
 /** Who speaks: in which language, with which units and marks. */
@@ -115,7 +115,7 @@ export const filled = (
 export function sideOf(speech: Speech, assessment: Assessment, side: 'demand' | 'capacity'): string {
   const value = assessment[side]
   if (value === null) {
-    const template = speech.language.sides[assessment.criterion]?.[side]
+    const template = speech.language.criteria[assessment.criterion]?.sides?.[side]
     return template === undefined ? '–' : fill(speech, template, assessment.params)
   }
   const main = printSide(speech, assessment, value)
@@ -151,7 +151,7 @@ const withoutUnit = (printed: string): string => printed.split(' ')[0] ?? printe
 export const titleOf = (
   speech: Speech,
   { criterion, params }: Pick<Assessment, 'criterion' | 'params'>,
-): string => capital(fill(speech, speech.language.titles[criterion] ?? criterion, params))
+): string => capital(fill(speech, speech.language.criteria[criterion]?.title ?? criterion, params))
 
 /** No margin in per cent: the amps themselves are what one knows. */
 const signed = (value: number, unit: string, { locale }: Notation): string =>
@@ -166,7 +166,8 @@ export function cellText(speech: Speech, { limit, spareA }: Pick<BoardCell, 'lim
   if (limit === null) return spareA === null ? '' : signed(spareA, 'A', notation)
   const { demand, capacity, capacityLow, unit, marginPct } = limit
   const isLow = demand !== null && capacityLow !== null && demand < capacityLow
-  const template = speech.language.short[isLow ? `${limit.criterion}-low` : limit.criterion]
+  const { short, shortLow } = speech.language.criteria[limit.criterion] ?? {}
+  const template = isLow ? shortLow : short
   // Where the words have a place for what is asked, that is the figure, and not the room that is left.
   const asked = demand === null ? '' : figure(demand, unit)
   const name = midSentence(
@@ -200,7 +201,7 @@ export function sentenceOf(speech: Speech, assessment: Assessment): string {
     demand: sideOf(speech, assessment, 'demand'),
     capacity: sideOf(speech, assessment, 'capacity'),
   }
-  return sentence(capital(fill(speech, language.sentences[criterion]?.[code] ?? code, figures)))
+  return sentence(capital(fill(speech, language.criteria[criterion]?.sentences[code] ?? code, figures)))
 }
 
 /** The title of a group of criteria. */

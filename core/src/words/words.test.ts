@@ -3,8 +3,8 @@ import { describe, expect, it } from 'vitest'
 import { assess, CRITERIA, mendsOf } from '../criteria/index.ts'
 import { demoSides } from '../testing/pairs.ts'
 import { demoShop } from '../testing/samples.ts'
-import { ENGLISH } from './english.ts'
-import { ENGLISH_MENDS } from './englishMends.ts'
+import { ENGLISH } from './english/index.ts'
+import { ENGLISH_MENDS } from './english/mends.ts'
 import { rowsOf } from './rows.ts'
 import { mendText } from './mends.ts'
 import { cautionText, chainText, notationOf, sentenceOf, speechOf, titleOf, wordOf } from './speech.ts'
@@ -18,8 +18,7 @@ const UNFINISHED = /undefined|NaN|Infinity|\{\w|\[object| {2}/
 describe('English', () => {
   it('has a title and sentences for every criterion, and none for what is no criterion', () => {
     const ids = CRITERIA.map(({ id }) => id)
-    expect(Object.keys(ENGLISH.titles).sort()).toEqual([...ids].sort())
-    for (const id of Object.keys(ENGLISH.sentences)) expect(ids).toContain(id)
+    expect(Object.keys(ENGLISH.criteria).sort()).toEqual([...ids].sort())
     for (const { group } of CRITERIA) if (group) expect(ENGLISH.groups).toHaveProperty(group)
   })
 
@@ -29,7 +28,7 @@ describe('English', () => {
       for (const asked of [demand, null]) {
         for (const assessment of assess(capability, asked)) {
           const { criterion, code, verdict } = assessment
-          const table = verdict === 'unknown' ? ENGLISH.missing : ENGLISH.sentences[criterion]
+          const table = verdict === 'unknown' ? ENGLISH.missing : ENGLISH.criteria[criterion]?.sentences
           if (!table || !(code in table)) wrong.add(`${criterion} has no sentence ${code}`)
           const said = [titleOf(speech, assessment), sentenceOf(speech, assessment)]
           for (const mend of mendsOf(assessment, capability, asked)) {

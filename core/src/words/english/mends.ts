@@ -1,5 +1,5 @@
 /** What would bring a criterion in, in English: fetched by a page once its answer stands. */
-import type { Templates } from './language.ts'
+import type { Templates } from '../language.ts'
 
 export const ENGLISH_MENDS: Templates = {
   'circuit-of': 'A circuit of {takes|or}, put in by an electrician',
