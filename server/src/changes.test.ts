@@ -1,6 +1,6 @@
 import { get as ask } from 'node:http'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
-import { LISTENER, type Told, watchChanges } from './changes.ts'
+import { LISTENER, type ChangeEvent, watchChanges } from './changes.ts'
 import { forgetOldChanges } from './stores/changeLog.ts'
 import { startServer, type TestServer } from './testing.ts'
 
@@ -201,7 +201,7 @@ it('changes are forgotten after a day', async () => {
 it('a connection that is lost is made anew, and whoever listens is told what was missed', async () => {
   const losses: unknown[] = []
   const changes = watchChanges(server.databaseUrl, (error) => losses.push(error))
-  const heard: Told[] = []
+  const heard: ChangeEvent[] = []
   let told: () => void = () => undefined
   const stop = changes.listen(
     (one) => {
@@ -210,10 +210,10 @@ it('a connection that is lost is made anew, and whoever listens is told what was
     },
     await position(),
   )
-  const until = async (holds: (one: Told) => boolean): Promise<void> => {
+  const until = async (holds: (one: ChangeEvent) => boolean): Promise<void> => {
     while (!heard.some(holds)) await new Promise<void>((resolve) => (told = resolve))
   }
-  const isPosition = (one: Told): boolean => typeof one === 'object' && 'position' in one
+  const isPosition = (one: ChangeEvent): boolean => typeof one === 'object' && 'position' in one
   await until(isPosition)
   heard.length = 0
   // In one statement: nothing is written before the connection is gone, and it is gone before it could be told.

@@ -11,19 +11,19 @@ const CHANNEL = 'brannik_change'
 export const LISTENER = 'brannik listens for changes'
 
 /** A change; `lost` where some were missed and nobody knows which; up to where everything has been told. */
-export type Told = Change | 'lost' | { readonly position: string }
+export type ChangeEvent = Change | 'lost' | { readonly position: string }
 
 export interface Changes {
   /**
    * @param since up to where the listener has heard already; null where it begins now
    * @returns ends it
    */
-  listen(tell: (told: Told) => void, since: string | null): () => void
+  listen(tell: (told: ChangeEvent) => void, since: string | null): () => void
   close(): Promise<void>
 }
 
 interface Listener {
-  readonly tell: (told: Told) => void
+  readonly tell: (told: ChangeEvent) => void
   position: string | null
 }
 

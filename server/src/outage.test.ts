@@ -2,22 +2,22 @@
 import { randomUUID } from 'node:crypto'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
 import { administer, startTestServer, type TestServer } from './testing.ts'
-import { startWire, type Wire } from './wire.ts'
+import { startLine, type SeverableLine } from './severableLine.ts'
 
 let server: TestServer
-let wire: Wire
+let line: SeverableLine
 beforeAll(async () => {
   server = await startTestServer({
     reach: async (databaseUrl) => {
-      wire = await startWire(databaseUrl)
-      return wire.url
+      line = await startLine(databaseUrl)
+      return line.url
     },
   })
 })
 afterAll(async () => {
-  wire.set('through')
+  line.set('through')
   await server.close()
-  await wire.close()
+  await line.close()
 })
 
 const job = async (id: string) => {
@@ -53,7 +53,7 @@ describe('connections that break', () => {
       await administer(
         `select pg_terminate_backend(pid) from pg_stat_activity where datname = '${name}' and pid <> pg_backend_pid()`,
       )
-      if (kill % 3 === 0) wire.cut()
+      if (kill % 3 === 0) line.cut()
     }
     isOver = true
     await Promise.all(clients)
@@ -68,10 +68,10 @@ describe('connections that break', () => {
 describe('a commit whose answer is lost', () => {
   it('is asked about again, and answered as stored, once', async () => {
     const made = await job('lost-answer')
-    wire.set('no-answer-to-commit')
+    line.set('no-answer-to-commit')
     const asking = server.call('POST', '/api/jobs', made)
-    await wire.answerLost()
-    wire.set('through')
+    await line.answerLost()
+    line.set('through')
     const answer = await asking
     expect(answer.status).toBe(201)
     expect(answer.headers.get('idempotent-replayed')).toBe('true')
@@ -82,13 +82,13 @@ describe('a commit whose answer is lost', () => {
   it('is called unknown, never “nothing was stored”, while the database stays away; the key then tells', async () => {
     const made = await job('unknown-end')
     const key = { 'Idempotency-Key': randomUUID() }
-    wire.set('no-answer-to-commit')
+    line.set('no-answer-to-commit')
     const answer = await server.call('POST', '/api/jobs', made, key)
     expect(answer.status).toBe(503)
     expect(answer.body).toMatchObject({ outcome: 'unknown', title: 'Not known whether it was stored' })
     expect(answer.body.detail).not.toContain('Nothing was stored')
     expect(answer.headers.get('retry-after')).toBe('1')
-    wire.set('through')
+    line.set('through')
     const again = await server.call('POST', '/api/jobs', made, key)
     expect([again.status, again.headers.get('idempotent-replayed')]).toEqual([201, 'true'])
   }, 180_000)
@@ -96,7 +96,7 @@ describe('a commit whose answer is lost', () => {
 
 describe('a database that is frozen', () => {
   it('is told within two seconds, by readiness alone; what lives, lives; and it thaws', async () => {
-    wire.set('frozen')
+    line.set('frozen')
     const began = performance.now()
     const [health, ready, live, version] = await Promise.all(
       ['health', 'ready', 'live', 'version'].map((path) => server.call('GET', `/api/${path}`)),
@@ -106,8 +106,8 @@ describe('a database that is frozen', () => {
     expect([health?.status, ready?.status, live?.status, version?.status]).toEqual([503, 503, 200, 200])
     expect(ready?.body).toMatchObject({ ready: false })
     expect(ready?.headers.get('retry-after')).toBe('2')
-    wire.set('through')
-    wire.cut()
+    line.set('through')
+    line.cut()
     await expect
       .poll(async () => (await server.call('GET', '/api/ready')).status, { timeout: 30_000 })
       .toBe(200)
@@ -117,8 +117,8 @@ describe('a database that is frozen', () => {
 
 it('without any database every question is 503 with Retry-After, and it comes back without a restart', async () => {
   const made = await job('no-database')
-  const { url } = wire
-  await wire.close()
+  const { url } = line
+  await line.close()
   for (const [method, path, body] of [
     ['GET', '/api/jobs'],
     ['GET', '/api/jobs/press-frame'],
@@ -133,11 +133,11 @@ it('without any database every question is 503 with Retry-After, and it comes ba
     expect(answer.headers.get('content-type')).toContain('problem+json')
   }
   expect((await server.call('GET', '/api/health')).body.database).toBe('does not answer')
-  wire = await startWire(server.databaseUrl)
+  line = await startLine(server.databaseUrl)
   // The same place as before, as a database that is started again has.
   const moved = new URL(url)
   const options = server.database.options as { connectionString?: string }
-  moved.port = new URL(wire.url).port
+  moved.port = new URL(line.url).port
   options.connectionString = moved.href
   expect((await server.call('GET', '/api/jobs')).status).toBe(200)
 }, 180_000)

@@ -11,13 +11,13 @@ import { metalsOf } from '../criteria/metals.ts'
 import type { Demand } from '../demand/demand.ts'
 import { type SetUp } from '../kinds/equipment.ts'
 import type { Shelf } from '../kinds/shelf.ts'
-import { told, type Told } from '../model/told.ts'
+import { message, type Message } from '../model/message.ts'
 import { failingSlots, fitOut } from './fitOut.ts'
 import { offersFor } from './offers.ts'
 
 export interface Way {
   readonly id: string
-  readonly title: Told
+  readonly title: Message
   /** What has to be bought, with its price; null where the shelf gives none. */
   readonly buys: readonly { readonly name: string; readonly price: number | null }[]
   /** Sum of what is known, in the shop's currency. */
@@ -29,7 +29,7 @@ export interface Way {
   /** What it still cannot do, or does badly. */
   readonly cannot: readonly Assessment[]
   /** What has to be known of this way, whatever the parts. */
-  readonly drawback: Told
+  readonly drawback: Message
   readonly change: Partial<SetUp>
 }
 
@@ -76,9 +76,9 @@ function converted(capability: Capability, demand: Demand | null, shelf: Shelf):
   return wayOf(
     {
       id: 'convert',
-      title: told('convert', { gun: capability.gun?.name ?? '' }),
+      title: message('convert', { gun: capability.gun?.name ?? '' }),
       lacks,
-      drawback: told('changed-back'),
+      drawback: message('changed-back'),
       change,
     },
     trial,
@@ -106,9 +106,9 @@ function bought(
       return wayOf(
         {
           id: gun.id,
-          title: told('buy', { gun: gun.name }),
+          title: message('buy', { gun: gun.name }),
           lacks,
-          drawback: told(drive),
+          drawback: message(drive),
           change: {
             gunId: gun.id,
             tipId: withTip.tip?.id ?? null,

@@ -15,7 +15,7 @@ import { isCandidate } from '../model/ownership.ts'
 import { PROCESS_IDS, type ProcessId } from '../model/process.ts'
 import type { Shelf } from '../kinds/shelf.ts'
 import type { Shop } from '../kinds/shop.ts'
-import { list, told, type Told } from '../model/told.ts'
+import { list, message, type Message } from '../model/message.ts'
 import type { Verdict } from '../model/verdict.ts'
 import { PROCESSES } from '../reference/processes.ts'
 import { failingSlots, fitOut } from './fitOut.ts'
@@ -32,7 +32,7 @@ export interface Proposal {
 }
 
 /** Why there is none for a source and one of its processes. */
-export interface Lack extends Told {
+export interface Lack extends Message {
   readonly powerSourceId: string
   readonly process: ProcessId
 }
@@ -216,7 +216,7 @@ export function proposeSetUps(shop: Shop, shelf: Shelf): SetUpsProposed {
             ...missing,
           ]
           const what = list([...new Set(slots)].map((slot) => slotWord(slot, capability.process)))
-          const why = slots.length > 0 ? told('lacks', { what }) : told('does-not-go')
+          const why = slots.length > 0 ? message('lacks', { what }) : message('does-not-go')
           lacks.push({ ...why, powerSourceId: source.id, process })
           break
         }

@@ -41,8 +41,8 @@ const assumptions = assumptionsOf({ assumptions: {} })
 describe('a tracing reckoner', () => {
   it('names a term, its unit and its source as the case does, and each of them apart', () => {
     const r = new TracingReckoner(assumptions)
-    r.take(half, { a: 10, b: 2 }, () => ({ a: { name: 'of the plate' } }))
-    r.take(half, { a: 12, b: 2 }, () => ({ a: { unit: 'V' }, b: { source: PLATE } }))
+    r.compute(half, { a: 10, b: 2 }, () => ({ a: { name: 'of the plate' } }))
+    r.compute(half, { a: 12, b: 2 }, () => ({ a: { unit: 'V' }, b: { source: PLATE } }))
     const [first, second] = ['5', '6'].map(
       (value) => r.stepsOf([{ calculations: [half.id], value: Number(value) }])[0]?.terms ?? [],
     )
@@ -59,21 +59,21 @@ describe('a tracing reckoner', () => {
   })
   it('takes the step that gave this value, not the latest; of a list each its own; and no other', () => {
     const r = new TracingReckoner(assumptions)
-    const [a, b] = [r.take(half, { a: 10, b: 2 }), r.take(half, { a: 30, b: 3 })]
-    r.take(half, { a: 90, b: 3 })
-    r.take(twice, { h: a })
+    const [a, b] = [r.compute(half, { a: 10, b: 2 }), r.compute(half, { a: 30, b: 3 })]
+    r.compute(half, { a: 90, b: 3 })
+    r.compute(twice, { h: a })
     expect(r.stepsOf([{ calculations: [twice.id], value: 10 }]).map(({ result }) => result.value)).toEqual([
       5, 10,
     ])
-    r.take(most, { h: [a, b] })
+    r.compute(most, { h: [a, b] })
     const steps = r.stepsOf([{ calculations: [most.id], value: null }])
     expect(steps.map(({ result }) => result.value)).toEqual([5, 10, 10])
     expect(steps.at(-1)?.terms.find(({ symbol }) => symbol === 't')?.assumption).toBe('tackArcS')
   })
   it('gives what the plain one gives, with an assumption by its key or as it is fixed', () => {
     const [traced, plain] = [new TracingReckoner(assumptions), reckonerFor(assumptions)]
-    expect(traced.take(half, { a: 10, b: 'tackArcS' })).toBe(plain.take(half, { a: 10, b: 'tackArcS' }))
-    expect(plain.take(half, { a: 10, b: 'tackArcS' })).toBe(10 / assumptions.tackArcS)
+    expect(traced.compute(half, { a: 10, b: 'tackArcS' })).toBe(plain.compute(half, { a: 10, b: 'tackArcS' }))
+    expect(plain.compute(half, { a: 10, b: 'tackArcS' })).toBe(10 / assumptions.tackArcS)
     expect(traced.stepsOf([{ calculations: [half.id], value: null }])[0]?.terms[1]?.assumption).toBe(
       'tackArcS',
     )

@@ -18,7 +18,7 @@ export interface Reckoner {
    * @param given a figure for each input that is not always an assumption; the object is used up
    * @param notes made only where steps are kept
    */
-  take<I extends Inputs>(calculation: Calculation<I>, given: Given<I>, notes?: () => Notes): number
+  compute<I extends Inputs>(calculation: Calculation<I>, given: Given<I>, notes?: () => Notes): number
 }
 
 /** Puts in what the shop assumes. */
@@ -37,11 +37,11 @@ function fill<I extends Inputs>(
 }
 
 /** For what rests on no assumption. */
-export const UNTRACED: Reckoner = { take: ({ compute }, given) => compute(given as never) }
+export const UNTRACED: Reckoner = { compute: ({ compute }, given) => compute(given as never) }
 
 /** For numbers alone. */
 export const reckonerFor = (assumptions: Assumptions): Reckoner => ({
-  take: (calculation, given) =>
+  compute: (calculation, given) =>
     calculation.compute(
       calculation.assumesNothing ? (given as never) : fill(calculation, given, assumptions),
     ),
@@ -77,7 +77,7 @@ export class TracingReckoner implements Reckoner {
     this.#assumptions = assumptions
   }
 
-  take<I extends Inputs>(calculation: Calculation<I>, given: Given<I>, notes?: () => Notes): number {
+  compute<I extends Inputs>(calculation: Calculation<I>, given: Given<I>, notes?: () => Notes): number {
     const { id, title, symbol, unit, expression, method = null, source, inputs } = calculation
     const own = notes?.() ?? {}
     const keys = { ...given } as Record<string, unknown>

@@ -16,7 +16,7 @@ import type {
 } from '../kinds/equipment.ts'
 import { isSpooled } from '../kinds/spooled.ts'
 import type { Shop } from '../kinds/shop.ts'
-import { told, type Told } from '../model/told.ts'
+import { message, type Message } from '../model/message.ts'
 import { type Process, PROCESSES, type Wave, waveOf } from '../reference/processes.ts'
 import { earlyConstantS, timeConstantS } from '../supply/breaker/overload.ts'
 import { type Draw, drawOf } from '../supply/inputCurrent.ts'
@@ -74,7 +74,7 @@ export interface FeedPath {
 /** Parts that decide what the feed path is. */
 export const FEED_SLOTS = ['powerSource', 'feeder', 'gun'] as const satisfies readonly Slot[]
 
-const NO_SUPPLY: SupplyAnswer = { supply: null, why: told('power-source'), offered: [] }
+const NO_SUPPLY: SupplyAnswer = { supply: null, why: message('power-source'), offered: [] }
 
 /** Inside a generator its maker has chosen the wire for the breaker of the outlet. */
 const asItsBreaker = ({ breakerA }: Circuit): Ampacity => ({
@@ -108,7 +108,7 @@ export class Capability implements Chosen {
   readonly building: Chosen['building']
   readonly assumptions: Assumptions
   readonly #chosen: Chosen
-  #hangsOn: Supply | null | undefined
+  #powerFeed: Supply | null | undefined
   #supplyAnswer: SupplyAnswer | undefined
   #draw: Draw | null | undefined
   #gunPoints: GunPoints | null | undefined
@@ -118,12 +118,12 @@ export class Capability implements Chosen {
   #breakerConstantS: number | undefined
   #earlyConstantS: number | undefined
 
-  /** @param r what runs the calculations: for numbers alone, or keeping every step */
+  /** @param reckoner what runs the calculations: for numbers alone, or keeping every step */
   constructor(
     readonly shop: Shop,
     readonly settings: Settings,
     chosen: Chosen,
-    readonly r: Reckoner,
+    readonly reckoner: Reckoner,
   ) {
     this.#chosen = chosen
     this.assumptions = assumptionsOf(shop)
@@ -150,17 +150,17 @@ export class Capability implements Chosen {
 
   /** The same set-up with another part in one of its places; null empties it. */
   with<S extends Slot>(slot: S, item: SlotItems[S] | null): Capability {
-    return new Capability(this.shop, this.settings, { ...this.#chosen, [slot]: item }, this.r)
+    return new Capability(this.shop, this.settings, { ...this.#chosen, [slot]: item }, this.reckoner)
   }
 
   /** The same parts, set otherwise. */
   withSettings(change: Partial<Settings>): Capability {
-    return new Capability(this.shop, { ...this.settings, ...change }, this.#chosen, this.r)
+    return new Capability(this.shop, { ...this.settings, ...change }, this.#chosen, this.reckoner)
   }
 
   /** The same set-up, reckoned once more by a reckoner that keeps the steps. */
-  reckonedBy(r: Reckoner): Capability {
-    return new Capability(this.shop, this.settings, this.#chosen, r)
+  reckonedBy(reckoner: Reckoner): Capability {
+    return new Capability(this.shop, this.settings, this.#chosen, reckoner)
   }
 
   get rules(): RuleBook {
@@ -173,24 +173,25 @@ export class Capability implements Chosen {
   }
 
   /** What the machine hangs on; null where nothing is chosen. */
-  get hangsOn(): Supply | null {
-    if (this.#hangsOn === undefined) this.#hangsOn = supplyOf(this.powerSource, this.circuit, this.building)
-    return this.#hangsOn
+  get powerFeed(): Supply | null {
+    if (this.#powerFeed === undefined)
+      this.#powerFeed = supplyOf(this.powerSource, this.circuit, this.building)
+    return this.#powerFeed
   }
 
   /** Cables above the circuit, the nearest first. */
-  get feeders(): readonly Panel[] {
-    return this.hangsOn?.kind === 'circuit' ? this.hangsOn.panels : []
+  get supplyPanels(): readonly Panel[] {
+    return this.powerFeed?.kind === 'circuit' ? this.powerFeed.panels : []
   }
 
   /** What makes the power, where it is not the supplier; null for that. */
   get generator(): Generator | null {
-    return this.hangsOn === null || this.hangsOn.kind === 'engine' ? null : this.hangsOn.generator
+    return this.powerFeed === null || this.powerFeed.kind === 'engine' ? null : this.powerFeed.generator
   }
 
   /** Whether the cable is the shop's to judge: that of a generator's outlet is its maker's. */
   get isWiredByShop(): boolean {
-    return this.hangsOn?.kind === 'circuit'
+    return this.powerFeed?.kind === 'circuit'
   }
 
   /** The plate's column for the circuit, or why there is none. */
@@ -211,17 +212,19 @@ export class Capability implements Chosen {
       const { supply, powerSource, circuit, process } = this
       this.#draw =
         supply && powerSource && circuit && !inputFault(process.family, supply)
-          ? drawOf(powerSource, supply, circuit, process.family, this.r)
+          ? drawOf(powerSource, supply, circuit, process.family, this.reckoner)
           : null
     }
     return this.#draw
   }
 
   /** Why there is no draw. */
-  get drawMissing(): Told {
+  get drawMissing(): Message {
     const { supply, powerSource, process } = this
     const fault = supply ? inputFault(process.family, supply) : null
-    return fault ? told('plate-fault', { source: powerSource?.name ?? '', ...fault.params }) : told('supply')
+    return fault
+      ? message('plate-fault', { source: powerSource?.name ?? '', ...fault.params })
+      : message('supply')
   }
 
   /** What the circuit's conductor carries; null for a size that the rule book does not have. */
@@ -256,13 +259,13 @@ export class Capability implements Chosen {
 
   /** Time constant of the circuit's breaker, s; only where there is a circuit. */
   get breakerConstantS(): number {
-    this.#breakerConstantS ??= timeConstantS(this.breaker, this.circuit?.breakerA ?? 0, this.r)
+    this.#breakerConstantS ??= timeConstantS(this.breaker, this.circuit?.breakerA ?? 0, this.reckoner)
     return this.#breakerConstantS
   }
 
   /** The same of the quickest breaker that its standard allows, s. */
   get breakerEarlyConstantS(): number {
-    this.#earlyConstantS ??= earlyConstantS(this.breaker, this.circuit?.breakerA ?? 0, this.r)
+    this.#earlyConstantS ??= earlyConstantS(this.breaker, this.circuit?.breakerA ?? 0, this.reckoner)
     return this.#earlyConstantS
   }
 
@@ -270,7 +273,7 @@ export class Capability implements Chosen {
   get gunPoints(): GunPoints | null {
     if (this.#gunPoints === undefined) {
       const { gun, gas, process } = this
-      this.#gunPoints = gun ? gunPointsOf({ gun, gas, process, wave: this.wave }, this.r) : null
+      this.#gunPoints = gun ? gunPointsOf({ gun, gas, process, wave: this.wave }, this.reckoner) : null
     }
     return this.#gunPoints
   }
@@ -303,7 +306,7 @@ export class Capability implements Chosen {
   }
 
   get flowLPerMin(): number {
-    this.#flowLPerMin ??= gasFlowOf(this, this.r)
+    this.#flowLPerMin ??= gasFlowOf(this, this.reckoner)
     return this.#flowLPerMin
   }
 }

@@ -3,7 +3,7 @@ import { dataPlate, type Source } from '../basis/source.ts'
 import type { Reckoner } from '../calculation/reckoner.ts'
 import { deratedCurrent } from '../duty/derating.ts'
 import type { Gas, Gun, RatedPoint } from '../kinds/equipment.ts'
-import { told, type Told, word } from '../model/told.ts'
+import { message, type Message, word } from '../model/message.ts'
 import { isCo2 } from '../reference/gases.ts'
 import { HOLDER, type Process, type Wave } from '../reference/processes.ts'
 
@@ -11,7 +11,7 @@ type GunGas = Gun['ratings'][number]['gas']
 
 export type GunPoints =
   | { readonly points: readonly RatedPoint[]; readonly source: Source; readonly missing: null }
-  | { readonly missing: Told }
+  | { readonly missing: Message }
 
 interface GunParts {
   readonly gun: Gun
@@ -32,18 +32,18 @@ export function gunGas({ process, gas }: Pick<GunParts, 'process' | 'gas'>): Gun
 }
 
 /** @returns the points of the duty curve in this gas, or what is missing for it */
-export function gunPointsOf({ gun, gas, process, wave }: GunParts, r: Reckoner): GunPoints {
+export function gunPointsOf({ gun, gas, process, wave }: GunParts, reckoner: Reckoner): GunPoints {
   const kind = HOLDER[process.electrode]
   if (gun.kind !== kind)
     return {
-      missing: told('other-kind', {
+      missing: message('other-kind', {
         wanted: word('holder', kind),
         gun: gun.name,
         kind: word('holder', gun.kind),
       }),
     }
   const wanted = gunGas({ process, gas })
-  if (!wanted) return { missing: told('gas-for-rating') }
+  if (!wanted) return { missing: message('gas-for-rating') }
   // Neither wave warms a holder of sticks more than the other.
   const isHolder = process.electrode === 'covered'
   const rated = (of: GunGas) =>
@@ -55,7 +55,7 @@ export function gunPointsOf({ gun, gas, process, wave }: GunParts, r: Reckoner):
   const inCo2 = rated('co2')
   if (inCo2.length === 0)
     return {
-      missing: told('gun-rating', {
+      missing: message('gun-rating', {
         gun: gun.name,
         gas: word('gunGas', wanted),
         wave: word('wave', wave),
@@ -63,7 +63,7 @@ export function gunPointsOf({ gun, gas, process, wave }: GunParts, r: Reckoner):
     }
   const points = inCo2.map(({ currentA, dutyPct }) => ({
     dutyPct,
-    currentA: r.take(deratedCurrent, { I_c: currentA }),
+    currentA: reckoner.compute(deratedCurrent, { I_c: currentA }),
   }))
   return { points, source: deratedCurrent.source, missing: null }
 }

@@ -1,5 +1,5 @@
 /** The places of a set-up that a thing of the shelf is put into, and which of them a set-up needs. */
-import { word } from '../model/told.ts'
+import { word } from '../model/message.ts'
 import { isEngineDriven, type SetUp } from '../kinds/equipment.ts'
 import { inStock } from '../kinds/counts.ts'
 import type { StockItem } from '../kinds/index.ts'

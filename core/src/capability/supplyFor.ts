@@ -2,13 +2,13 @@
 import { isEngineDriven } from '../kinds/engineDriven.ts'
 import { type Circuit, type PowerSource, type SupplyRating } from '../kinds/equipment.ts'
 import type { ProcessId } from '../model/process.ts'
-import { figure, list, type Param, told, type Told, word } from '../model/told.ts'
+import { figure, list, type Param, message, type Message, word } from '../model/message.ts'
 import { PROCESSES, type Wave } from '../reference/processes.ts'
 
 export interface SupplyAnswer {
   readonly supply: SupplyRating | null
   /** Why there is none; null where there is one. */
-  readonly why: Told | null
+  readonly why: Message | null
   /** The columns that the source has for this process, whatever the circuit. */
   readonly offered: readonly SupplyRating[]
 }
@@ -45,14 +45,14 @@ export function supplyFor(
   const process = word('process', processId)
   const rated = source.processes.find((p) => p.family === family && p.outputs.includes(wave))
   if (!rated) {
-    return { supply: null, why: told('not-rated', { source: source.name, process }), offered: [] }
+    return { supply: null, why: message('not-rated', { source: source.name, process }), offered: [] }
   }
   const offered = rated.supplies
   if (isEngineDriven(source)) return { supply: offered[0] ?? null, why: null, offered }
-  if (!circuit) return { supply: null, why: told('no-circuit', { source: source.name }), offered }
+  if (!circuit) return { supply: null, why: message('no-circuit', { source: source.name }), offered }
   const supply = columnFor(offered, circuit)
   if (supply) return { supply, why: null, offered }
-  const why = told('other-supply', {
+  const why = message('other-supply', {
     source: source.name,
     takes: list(offered.map(({ voltageV, phases }) => supplyParam(voltageV, phases))),
     process,

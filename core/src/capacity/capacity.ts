@@ -26,7 +26,7 @@ import { type Joint } from '../kinds/job.ts'
 import { isOutOfPosition, type Position, POSITIONS } from '../model/jointKinds.ts'
 import type { MaterialId, Metal } from '../model/material.ts'
 import { newJoint } from '../joints/newJoint.ts'
-import type { Told } from '../model/told.ts'
+import type { Message } from '../model/message.ts'
 import { coredLimitsOf, notForPosition } from '../reference/classification.ts'
 import { currentAtFeed, feedCurrent } from '../trade/burnOff.ts'
 import { beadMost, beadMostMm2 } from '../trade/passes.ts'
@@ -76,7 +76,7 @@ export interface CapacityColumn {
   readonly isOwn: boolean
   readonly links: readonly LinkLimit[]
   /** What is not known; then there are no ranges. */
-  readonly missing: Told | null
+  readonly missing: Message | null
   /** Only positions in which something is welded. */
   readonly ranges: readonly CapacityRange[]
   /** What the maker says, mm; null where nobody has written it down. */
@@ -274,7 +274,7 @@ const metalOf = ({ wire }: Capability): Metal => wire?.metal ?? 'carbon-steel'
 
 /** A set-up on one supply voltage. */
 interface Sight {
-  readonly c: Capability
+  readonly capability: Capability
   readonly column: Pick<CapacityColumn, 'voltageV' | 'phases' | 'isOwn'>
 }
 
@@ -283,25 +283,29 @@ interface Sight {
  * not hang on, only what is behind the plug counts.
  */
 function linksOf(
-  { c, column }: Sight,
+  { capability: capability, column }: Sight,
   of: readonly LinkId[],
 ): {
   readonly links: readonly LinkLimit[]
-  readonly missing: Told | null
+  readonly missing: Message | null
 } {
-  const { r, fedWire, feedPath, feedMaxMmPerMin, process } = c
-  const [a, X_1, X_2] = [r.take(arc, {}), r.take(duty, {}), r.take(limitDuty, {})]
+  const { reckoner, fedWire, feedPath, feedMaxMmPerMin, process } = capability
+  const [a, X_1, X_2] = [
+    reckoner.compute(arc, {}),
+    reckoner.compute(duty, {}),
+    reckoner.compute(limitDuty, {}),
+  ]
   const carriedAt = (dutyPct: number, oneArcS: number): readonly (readonly [LinkId, Carries])[] => {
-    const pattern = { dutyPct, pauseS: r.take(pause, { a: oneArcS, X: dutyPct }) }
-    const circuit = column.isOwn ? circuitCarrier(c, pattern)?.({ oneArcS }) : undefined
+    const pattern = { dutyPct, pauseS: reckoner.compute(pause, { a: oneArcS, X: dutyPct }) }
+    const circuit = column.isOwn ? circuitCarrier(capability, pattern)?.({ oneArcS }) : undefined
     return [
       ...(circuit ? [['circuit', circuit] as const] : []),
-      ['source', sourceCarries(c, pattern)],
-      ['gun', gunCarriesAt(c, dutyPct)],
-      ['electrode', electrodeCarries(c)],
+      ['source', sourceCarries(capability, pattern)],
+      ['gun', gunCarriesAt(capability, dutyPct)],
+      ['electrode', electrodeCarries(capability)],
     ]
   }
-  const rested = new Map(carriedAt(X_2, r.take(limitArc, { a, X_1, X_2 })))
+  const rested = new Map(carriedAt(X_2, reckoner.compute(limitArc, { a, X_1, X_2 })))
   const links: LinkLimit[] = []
   for (const [id, carries] of carriedAt(X_1, a)) {
     if (!of.includes(id)) continue
@@ -318,12 +322,12 @@ function linksOf(
   }
   if (fedWire && feedMaxMmPerMin !== null) {
     const feedMin = feedPath?.feeder.feedMinMmPerMin ?? null
-    const currentAt = (feed: number) => currentAtFeed(fedWire, feed, process.id, r)
+    const currentAt = (feed: number) => currentAtFeed(fedWire, feed, process.id, reckoner)
     links.push({
       id: 'feeder',
       leastA: feedMin === null ? 0 : currentAt(feedMin),
       mostA: currentAt(feedMaxMmPerMin),
-      limitA: currentAt(r.take(feedStretched, { v_max: feedMaxMmPerMin })),
+      limitA: currentAt(reckoner.compute(feedStretched, { v_max: feedMaxMmPerMin })),
     })
   }
   return { links, missing: null }
@@ -340,7 +344,7 @@ interface CurrentLimit {
 const turnedDown = (mostA: number) => ({ mostA, limitA: mostA })
 /** Beside the links: a spray must spray, and the slag of a cored wire holds no larger pool up out of position. */
 function limitsOf(
-  { process, r }: Capability,
+  { process, reckoner }: Capability,
   links: readonly LinkLimit[],
   { transitionA }: WantedCurrent,
   position: Position,
@@ -356,7 +360,7 @@ function limitsOf(
           {
             id: 'position',
             leastA: 0,
-            ...turnedDown(r.take(outOfPositionMost, { I_max: wire.mostA })),
+            ...turnedDown(reckoner.compute(outOfPositionMost, { I_max: wire.mostA })),
           } as const,
         ]
       : []),
@@ -368,21 +372,21 @@ const byOf = (limits: readonly CurrentLimit[], end: 'leastA' | 'mostA' | 'limitA
 
 /** Thickest part that process or class allow: its limit, and whether several passes are allowed at all. */
 function capOf(
-  c: Capability,
+  capability: Capability,
   metal: Metal,
   position: Position,
 ): { readonly end: End | null; readonly isSinglePass: boolean } {
-  const { process, wire, r } = c
+  const { process, wire, reckoner } = capability
   if (process.id === 'gmaw-short' && metal === 'carbon-steel') {
     return {
-      end: { mm: r.take(capped, { t_most: shortCircuitMost(position) }), by: 'short-circuit' },
+      end: { mm: reckoner.compute(capped, { t_most: shortCircuitMost(position) }), by: 'short-circuit' },
       isSinglePass: false,
     }
   }
   const limits = wire && process.family === 'fcaw' ? coredLimitsOf(wire.classification) : null
   if (!limits || limits.mostMm === null) return { end: null, isSinglePass: limits?.isSinglePass ?? false }
   return {
-    end: { mm: r.take(capped, { t_most: limits.mostMm }), by: 'class' },
+    end: { mm: reckoner.compute(capped, { t_most: limits.mostMm }), by: 'class' },
     isSinglePass: limits.isSinglePass,
   }
 }
@@ -403,17 +407,17 @@ const SETTLES = 14
  * How thick a tee one pass fills, mm. A thicker part takes more current, which lays a larger bead: where both meet is
  * looked for, between no plate and what the hand lays at any current.
  */
-function beadEndMm(c: Capability, joint: Joint, mostA: number): number {
-  const { process, wire, fedWire, assumptions, r } = c
+function beadEndMm(capability: Capability, joint: Joint, mostA: number): number {
+  const { process, wire, fedWire, assumptions, reckoner } = capability
   const carrier = process.electrode === 'covered' ? wire : fedWire
   const plain = reckonerFor(assumptions)
   const endAtMm = (mm: number, by: Reckoner): number => {
     const tee = { ...joint, thicknessAMm: mm, thicknessBMm: mm, legMm: mm }
     const { wantedA } = wantedCurrentOf(tee, process.id, carrier, by)
     const deposited = depositedOf(process.id, carrier, Math.min(wantedA, mostA), by)
-    return by.take(byBead, { B: beadMostMm2(tee, process.id, deposited, by) })
+    return by.compute(byBead, { B: beadMostMm2(tee, process.id, deposited, by) })
   }
-  const handMm = plain.take(byBead, { B: beadMostMm2(joint, process.id, null, plain) })
+  const handMm = plain.compute(byBead, { B: beadMostMm2(joint, process.id, null, plain) })
   let [low, high] = [0, handMm]
   if (endAtMm(high, plain) >= high) low = high
   for (let turn = 0; turn < SETTLES && low < high; turn += 1) {
@@ -421,38 +425,43 @@ function beadEndMm(c: Capability, joint: Joint, mostA: number): number {
     if (endAtMm(middle, plain) >= middle) low = middle
     else high = middle
   }
-  return endAtMm(low, r)
+  return endAtMm(low, reckoner)
 }
 
-function rangeOf(c: Capability, links: readonly LinkLimit[], position: Position): CapacityRange | null {
-  const { process, wire, fedWire, r } = c
-  const metal = metalOf(c)
+function rangeOf(
+  capability: Capability,
+  links: readonly LinkLimit[],
+  position: Position,
+): CapacityRange | null {
+  const { process, wire, fedWire, reckoner } = capability
+  const metal = metalOf(capability)
   const joint = teeOf(metal, position)
-  if (!isPossible(c, joint)) return null
+  if (!isPossible(capability, joint)) return null
   const carrier = process.electrode === 'covered' ? wire : fedWire
-  const weld = wantedCurrentOf(joint, process.id, carrier, r)
-  const limits = [...links, ...limitsOf(c, links, weld, position)]
-  const mostA = r.take(most, { I: limits.map((limit) => limit.mostA).filter(Number.isFinite) })
-  const leastA = r.take(least, { I: limits.map((limit) => limit.leastA) })
+  const weld = wantedCurrentOf(joint, process.id, carrier, reckoner)
+  const limits = [...links, ...limitsOf(capability, links, weld, position)]
+  const mostA = reckoner.compute(most, { I: limits.map((limit) => limit.mostA).filter(Number.isFinite) })
+  const leastA = reckoner.compute(least, { I: limits.map((limit) => limit.leastA) })
   const mostBy = byOf(limits, 'mostA', mostA)
   const leastBy = byOf(limits, 'leastA', leastA)
   if (mostA < leastA) return null
   /** A stick that reaches its own current welds whatever thickness. */
   const endAt = (currentA: number, by: LimitId): End | null => {
-    const mm = thicknessAtMm(currentA, weld.law, r)
+    const mm = thicknessAtMm(currentA, weld.law, reckoner)
     return mm === null ? null : { mm, by }
   }
-  const { end: cap, isSinglePass } = capOf(c, metal, position)
-  const bead: End = { mm: beadEndMm(c, joint, mostA), by: 'bead' }
+  const { end: cap, isSinglePass } = capOf(capability, metal, position)
+  const bead: End = { mm: beadEndMm(capability, joint, mostA), by: 'bead' }
   const whole = lesser(endAt(mostA, mostBy), cap)
   const single = lesser(whole, bead) ?? bead
-  const restedA = r.take(most, { I: limits.map((one) => one.limitA).filter(Number.isFinite) })
-  const limitA = r.take(atLimit, { I_most: restedA })
+  const restedA = reckoner.compute(most, { I: limits.map((one) => one.limitA).filter(Number.isFinite) })
+  const limitA = reckoner.compute(atLimit, { I_most: restedA })
   const limit = lesser(endAt(limitA, byOf(limits, 'limitA', restedA)), cap)
   const { burnThroughMm } = weld
-  const burningMm = thicknessAtMm(r.take(burning, { I_least: leastA }), weld.law, r) ?? burnThroughMm
-  const thinnestMm = r.take(thinnest, { t_b: burnThroughMm, t: burningMm })
-  const thinMm = Math.min(thicknessAtMm(leastA, weld.law, r) ?? burnThroughMm, whole?.mm ?? Infinity)
+  const burningMm =
+    thicknessAtMm(reckoner.compute(burning, { I_least: leastA }), weld.law, reckoner) ?? burnThroughMm
+  const thinnestMm = reckoner.compute(thinnest, { t_b: burnThroughMm, t: burningMm })
+  const thinMm = Math.min(thicknessAtMm(leastA, weld.law, reckoner) ?? burnThroughMm, whole?.mm ?? Infinity)
   return {
     position,
     thinnest: { mm: thinnestMm, by: leastBy },
@@ -461,7 +470,9 @@ function rangeOf(c: Capability, links: readonly LinkLimit[], position: Position)
     thickest: isSinglePass ? single : whole,
     limit: isSinglePass ? lesser(limit, bead) : limit,
     preheatedMm:
-      metal === 'aluminium' ? thicknessAtMm(r.take(preheated, { I_limit: limitA }), weld.law, r) : null,
+      metal === 'aluminium'
+        ? thicknessAtMm(reckoner.compute(preheated, { I_limit: limitA }), weld.law, reckoner)
+        : null,
   }
 }
 
@@ -481,15 +492,15 @@ export const supposed = (voltageV: number, phases: 1 | 3): Circuit => ({
 })
 
 /** The set-up on each voltage that its source has a column for; its own first. */
-function sightsOf(c: Capability): readonly Sight[] {
-  const own = c.supply
+function sightsOf(capability: Capability): readonly Sight[] {
+  const own = capability.supply
   const sights: Sight[] = own
-    ? [{ c, column: { voltageV: own.voltageV, phases: own.phases, isOwn: true } }]
+    ? [{ capability: capability, column: { voltageV: own.voltageV, phases: own.phases, isOwn: true } }]
     : []
-  for (const { voltageV, phases } of c.supplyAnswer.offered) {
+  for (const { voltageV, phases } of capability.supplyAnswer.offered) {
     if (voltageV === null || (own && own.voltageV === voltageV && own.phases === phases)) continue
     sights.push({
-      c: c.with('circuit', supposed(voltageV, phases)),
+      capability: capability.with('circuit', supposed(voltageV, phases)),
       column: { voltageV, phases, isOwn: false },
     })
   }
@@ -501,25 +512,25 @@ function sightsOf(c: Capability): readonly Sight[] {
  * @returns by supply voltage and position what the set-up welds
  * @example capacityOf(capability).columns[0]?.ranges.find(({ position }) => position === 'flat')?.thickest?.mm // 7.9
  */
-export function capacityOf(c: Capability, of: readonly LinkId[] = LINK_IDS): Capacity {
-  const plate = c.powerSource?.processes.find(
-    ({ family, outputs }) => family === c.process.family && outputs.includes(c.wave),
+export function capacityOf(capability: Capability, of: readonly LinkId[] = LINK_IDS): Capacity {
+  const plate = capability.powerSource?.processes.find(
+    ({ family, outputs }) => family === capability.process.family && outputs.includes(capability.wave),
   )
-  const columns = sightsOf(c).map((sight): CapacityColumn => {
+  const columns = sightsOf(capability).map((sight): CapacityColumn => {
     const { links, missing } = linksOf(sight, of)
     const ranges = missing
       ? []
       : POSITIONS.flatMap((position) => {
-          const range = rangeOf(sight.c, links, position)
+          const range = rangeOf(sight.capability, links, position)
           return range ? [range] : []
         })
     const { claimMinMm = null, claimMaxMm = null } = plate ?? {}
     return { ...sight.column, links, missing, ranges, claimMinMm, claimMaxMm }
   })
   return {
-    metal: metalOf(c),
-    dutyPct: c.assumptions.capacityDutyPct,
-    limitDutyPct: c.assumptions.capacityLimitDutyPct,
+    metal: metalOf(capability),
+    dutyPct: capability.assumptions.capacityDutyPct,
+    limitDutyPct: capability.assumptions.capacityLimitDutyPct,
     columns,
   }
 }
@@ -541,7 +552,7 @@ export function explainCapacity(
   const sight = sightsOf(capability.reckonedBy(tracer)).find(({ column }) => column.voltageV === voltageV)
   if (!sight) return []
   const { links, missing } = linksOf(sight, LINK_IDS)
-  const range = missing ? null : rangeOf(sight.c, links, position)
+  const range = missing ? null : rangeOf(sight.capability, links, position)
   if (!range) return []
   const value = figure === 'preheated' ? range.preheatedMm : (range[figure]?.mm ?? null)
   const ends = [thinnest, byBead, capped, ...thicknessByCurrent].map(({ id }) => id)

@@ -161,7 +161,7 @@ function circuitMet(
   const against = byWorst(
     assess(hung, null).filter(({ criterion, verdict }) => OF_PLATE.has(criterion) && verdict !== 'fits'),
   )
-  const isShortAtFullOutput = heldWithoutEndA(circuit, hung.breaker, hung.r) < greatestA - 1e-9
+  const isShortAtFullOutput = heldWithoutEndA(circuit, hung.breaker, hung.reckoner) < greatestA - 1e-9
   const { id, name, breakerA } = circuit
   const verdict = worstVerdict([...against.map((one) => one.verdict), isShortAtFullOutput ? 'tight' : 'fits'])
   return { id, name, breakerA, verdict, against, isShortAtFullOutput }
@@ -186,9 +186,9 @@ function columnOf(
     { ...NOTHING_SET, process, polarity },
     { ...emptyChoice(), stock: [], powerSource: source, circuit: supposed(voltageV, phases) },
   )
-  const { draw, rules, r, circuit } = hung
+  const { draw, rules, reckoner, circuit } = hung
   if (!draw || !circuit) return { ...meaning, input: null, circuits: [] }
-  const greatestA = greatestInputA(supply, draw, r)
+  const greatestA = greatestInputA(supply, draw, reckoner)
   const load = { i1MaxA: greatestA, i1EffA: supply.i1EffA, dutyPct: highestPoint(supply).dutyPct }
   return {
     ...meaning,
@@ -196,7 +196,7 @@ function columnOf(
       greatestA,
       breakerHoldsA: smallestBreakerA(rules, greatestA, null),
       breakerMostA: rules.breakerMostForA(load)?.value ?? null,
-      conductor: smallestConductor(rules, rules.conductorA([load], r).value, circuit),
+      conductor: smallestConductor(rules, rules.conductorA([load], reckoner).value, circuit),
     },
     circuits: shelf.circuits
       .filter((circuit) => columnFor(plate.supplies, circuit) === supply)

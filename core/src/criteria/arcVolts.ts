@@ -3,7 +3,7 @@ import { commonPractice, dataPlate } from '../basis/source.ts'
 import { calculation, input, listOf } from '../calculation/calculation.ts'
 import { mostWanted } from '../demand/demand.ts'
 import type { WeldFigures } from '../demand/weldFigures.ts'
-import { told } from '../model/told.ts'
+import { message } from '../model/message.ts'
 import type { SupplyRating } from '../kinds/equipment.ts'
 import type { ProcessFamily } from '../model/process.ts'
 import { loadVoltageOf } from '../trade/arcVoltage.ts'
@@ -64,10 +64,10 @@ const arcVolts: Criterion = {
   demandFrom: [voltsNeeded],
   capacityFrom: [voltsGiven],
   alsoFrom: [mostWanted],
-  assess(c, d) {
-    const { process, supply, fedWire, gas, r } = c
-    if (!d || !process.feedsWire || process.id === 'gmaw-pulse' || !c.powerSource) return null
-    if (!supply) return unknown('arc-volts', told('supply'))
+  assess(capability, demand) {
+    const { process, supply, fedWire, gas, reckoner } = capability
+    if (!demand || !process.feedsWire || process.id === 'gmaw-pulse' || !capability.powerSource) return null
+    if (!supply) return unknown('arc-volts', message('supply'))
     const classification = fedWire?.classification ?? null
     const volts = ({ joint, wantedA }: WeldFigures) =>
       startingVoltsOf(
@@ -75,26 +75,26 @@ const arcVolts: Criterion = {
         { metal: thinnerFamily(joint), gas: process.shielded ? gas : null, classification },
         // Short of current the output fails; what volts it has is asked of what it gives.
         Math.min(wantedA, supply.outputMaxA),
-        r,
+        reckoner,
       )
-    const { weld } = weldWithMost(d, volts)
+    const { weld } = weldWithMost(demand, volts)
     const currentA = Math.min(weld.wantedA, supply.outputMaxA)
     const U_r = provenVolts(supply.ratedPoints, process.family, currentA)
     if (U_r.length === 0) return null
-    const demand = r.take(voltsNeeded, { U: volts(weld) })
-    const capacity = r.take(voltsGiven, { U_r })
-    const found = measured(c, 'arc-volts', {
-      demand,
-      capacity,
+    const neededV = reckoner.compute(voltsNeeded, { U: volts(weld) })
+    const givenV = reckoner.compute(voltsGiven, { U_r })
+    const found = measured(capability, 'arc-volts', {
+      demand: neededV,
+      capacity: givenV,
       unit: 'V',
       weldId: weld.joint.id,
       source: PLATE,
     })
-    if (demand <= capacity) return { ...found, verdict: 'fits' }
-    const isNear = demand <= capacity + SHORT_V
+    if (neededV <= givenV) return { ...found, verdict: 'fits' }
+    const isNear = neededV <= givenV + SHORT_V
     return { ...found, verdict: isNear ? 'tight' : 'fails', code: isNear ? 'a-little-short' : 'short' }
   },
-  mends: () => [told('source-with-volts')],
+  mends: () => [message('source-with-volts')],
 }
 
 export const ARC_CRITERIA: readonly Criterion[] = [arcVolts]

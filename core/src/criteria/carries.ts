@@ -5,7 +5,7 @@ import type { Capability } from '../capability/capability.ts'
 import type { Demand } from '../demand/demand.ts'
 import type { WeldFigures } from '../demand/weldFigures.ts'
 import { currentAtDutyA, sustainedCurrent } from '../duty/curve.ts'
-import { told, type Told } from '../model/told.ts'
+import { message, type Message } from '../model/message.ts'
 import { leftForMachineA, leftForMachineFrom } from '../supply/generator.ts'
 import { heldByBreaker, heldWithoutEndA, overloadFactor } from '../supply/breaker/overload.ts'
 import { heldBesideA } from '../supply/otherLoads.ts'
@@ -31,7 +31,7 @@ export interface Carried {
   readonly mostA: number
 }
 /** What a link carries, or what is missing for it. */
-export type Carries = (Carried & { readonly missing: null }) | { readonly missing: Told }
+export type Carries = (Carried & { readonly missing: null }) | { readonly missing: Message }
 
 /** A link that rest does not change. */
 const steady = (lowA: number, highA: number): Carries => ({
@@ -45,9 +45,9 @@ const steady = (lowA: number, highA: number): Carries => ({
 /** How arcs and pauses follow each other. */
 export type Pattern = Pick<Demand, 'dutyPct' | 'pauseS'>
 
-const lacks = (missing: Told): Carries => ({ missing })
+const lacks = (missing: Message): Carries => ({ missing })
 /** A job without arc time has no duty. */
-export const NO_ARC_TIME = told('wire-for-arc')
+export const NO_ARC_TIME = message('wire-for-arc')
 /** Below this a duty is taken as this: the curve has no end there. */
 const LEAST_DUTY_PCT = 0.1
 
@@ -81,35 +81,48 @@ const generatorCurrent = calculation({
 })
 
 /** Welding current at which a generator is fully used, A; null where the supplier feeds the circuit. */
-function generatorCarriesA({ generator, circuit, draw, building, r }: Capability): number | null {
+function generatorCarriesA({ generator, circuit, draw, building, reckoner }: Capability): number | null {
   if (!generator || !circuit || !draw) return null
-  return weldingCurrentA(currentByGenerator, draw, leftForMachineA(generator, circuit, building, r), r)
+  return weldingCurrentA(
+    currentByGenerator,
+    draw,
+    leftForMachineA(generator, circuit, building, reckoner),
+    reckoner,
+  )
 }
 
 /** @returns null for a set that an engine drives: there is no circuit */
-export const circuitCarries = (c: Capability, d: Demand, weld: WeldFigures): Carries | null =>
-  circuitCarrier(c, d)?.(weld) ?? null
+export const circuitCarries = (capability: Capability, demand: Demand, weld: WeldFigures): Carries | null =>
+  circuitCarrier(capability, demand)?.(weld) ?? null
 
 /** The same for one weld after the other: what the cable lets through is the same for all of them. */
 export function circuitCarrier(
-  c: Capability,
+  capability: Capability,
   d: Pattern,
 ): ((weld: Pick<WeldFigures, 'oneArcS'>) => Carries) | null {
-  const { circuit, draw, ampacity, rules, r } = c
+  const { circuit, draw, ampacity, rules, reckoner } = capability
   if (!circuit) return null
-  const lacking = (missing: Told) => () => lacks(missing)
-  if (!draw) return lacking(c.supply ? c.drawMissing : (c.supplyAnswer.why ?? c.drawMissing))
+  const lacking = (missing: Message) => () => lacks(missing)
+  if (!draw)
+    return lacking(
+      capability.supply ? capability.drawMissing : (capability.supplyAnswer.why ?? capability.drawMissing),
+    )
   if (d.dutyPct === null) return lacking(NO_ARC_TIME)
-  if (!ampacity) return lacking(told('ampacity', { size: circuit.conductorSize, book: rules.name }))
-  const I_c = currentAtEffectiveInputA(draw, ampacity.value, d.dutyPct, r)
-  const I_h = heldBesideA(heldWithoutEndA(circuit, c.breaker, r), circuit, c.building.loads, r)
-  const I_k = generatorCarriesA(c)
+  if (!ampacity) return lacking(message('ampacity', { size: circuit.conductorSize, book: rules.name }))
+  const I_c = currentAtEffectiveInputA(draw, ampacity.value, d.dutyPct, reckoner)
+  const I_h = heldBesideA(
+    heldWithoutEndA(circuit, capability.breaker, reckoner),
+    circuit,
+    capability.building.loads,
+    reckoner,
+  )
+  const I_k = generatorCarriesA(capability)
   return ({ oneArcS }) => {
     if (oneArcS === null) return lacks(NO_ARC_TIME)
-    const k = overloadFactor(oneArcS, d.pauseS, c.breakerConstantS, r)
-    const I_b = currentAtInputA(draw, r.take(heldByBreaker, { I_h, k }), r)
-    const I_s = r.take(circuitCurrent, { I_b, I_c })
-    return steady(0, I_k === null ? I_s : r.take(generatorCurrent, { I_s, I_k }))
+    const k = overloadFactor(oneArcS, d.pauseS, capability.breakerConstantS, reckoner)
+    const I_b = currentAtInputA(draw, reckoner.compute(heldByBreaker, { I_h, k }), reckoner)
+    const I_s = reckoner.compute(circuitCurrent, { I_b, I_c })
+    return steady(0, I_k === null ? I_s : reckoner.compute(generatorCurrent, { I_s, I_k }))
   }
 }
 
@@ -128,9 +141,9 @@ export const lowestOutput = calculation({
 })
 
 /** Least current at which the source holds an arc, A; null without a supply. */
-export function lowestOutputA({ supply, powerSource, r }: Capability): number | null {
+export function lowestOutputA({ supply, powerSource, reckoner }: Capability): number | null {
   if (!supply || !powerSource) return null
-  return r.take(lowestOutput, {
+  return reckoner.compute(lowestOutput, {
     I_min: supply.outputMinA,
     I_stable: powerSource.lowestStableA ?? supply.outputMinA,
   })
@@ -157,14 +170,20 @@ const sourceCurrent = calculation({
   source: dataPlate(),
 })
 
-export function sourceCarries(c: Capability, d: Pattern): Carries {
-  const { supply, r } = c
-  const lowA = lowestOutputA(c)
-  if (!supply || lowA === null) return lacks(c.supplyAnswer.why ?? told('supply'))
+export function sourceCarries(capability: Capability, d: Pattern): Carries {
+  const { supply, reckoner } = capability
+  const lowA = lowestOutputA(capability)
+  if (!supply || lowA === null) return lacks(capability.supplyAnswer.why ?? message('supply'))
   if (d.dutyPct === null) return lacks(NO_ARC_TIME)
-  const I = currentAtDutyA(supply.ratedPoints, Math.max(d.dutyPct, LEAST_DUTY_PCT), r)
-  const mostA = r.take(greatestOutput, { I_max: supply.outputMaxA })
-  return { lowA, highA: r.take(sourceCurrent, { I, I_max: mostA }), leastA: lowA, mostA, missing: null }
+  const I = currentAtDutyA(supply.ratedPoints, Math.max(d.dutyPct, LEAST_DUTY_PCT), reckoner)
+  const mostA = reckoner.compute(greatestOutput, { I_max: supply.outputMaxA })
+  return {
+    lowA,
+    highA: reckoner.compute(sourceCurrent, { I, I_max: mostA }),
+    leastA: lowA,
+    mostA,
+    missing: null,
+  }
 }
 
 const gunDutyPct = calculation({
@@ -223,21 +242,23 @@ export const gunShortCurrent = calculation({
 })
 
 /** @param dutyPct asked; the rating's own where no job asks */
-export function gunCarriesAt(c: Capability, dutyPct: number | null): Carries {
-  const points = c.gunPoints
-  if (!points) return lacks(told('gun'))
+export function gunCarriesAt(capability: Capability, dutyPct: number | null): Carries {
+  const points = capability.gunPoints
+  if (!points) return lacks(message('gun'))
   if (points.missing !== null) return lacks(points.missing)
-  const { r } = c
+  const { reckoner } = capability
   const X_1 = dutyPct ?? Math.max(...points.points.map((point) => point.dutyPct))
-  const X_s = r.take(gunShortDuty, {})
-  const mostA = r.take(gunShortCurrent, { I: currentAtDutyA(points.points, X_s, r) })
-  const X = r.take(gunDutyPct, { X_1, X_0: 'gunLeastDutyPct' })
-  const highA = r.take(gunCurrent, { I: currentAtDutyA(points.points, X, r), X })
+  const X_s = reckoner.compute(gunShortDuty, {})
+  const mostA = reckoner.compute(gunShortCurrent, { I: currentAtDutyA(points.points, X_s, reckoner) })
+  const X = reckoner.compute(gunDutyPct, { X_1, X_0: 'gunLeastDutyPct' })
+  const highA = reckoner.compute(gunCurrent, { I: currentAtDutyA(points.points, X, reckoner), X })
   return { lowA: 0, leastA: 0, highA, mostA, missing: null }
 }
 
-export const gunCarries = (c: Capability, d: Demand): Carries =>
-  d.dutyPct === null && c.gunPoints?.missing === null ? lacks(NO_ARC_TIME) : gunCarriesAt(c, d.dutyPct)
+export const gunCarries = (capability: Capability, demand: Demand): Carries =>
+  demand.dutyPct === null && capability.gunPoints?.missing === null
+    ? lacks(NO_ARC_TIME)
+    : gunCarriesAt(capability, demand.dutyPct)
 
 export const electrodeLeast = calculation({
   id: 'electrode-least',
@@ -262,11 +283,11 @@ export const electrodeCurrent = calculation({
   source: computed('table, or the wire’s own data'),
 })
 
-export function electrodeCarries({ electrode, r }: Capability): Carries {
+export function electrodeCarries({ electrode, reckoner }: Capability): Carries {
   if (electrode.missing !== null) return lacks(electrode.missing)
   const { minA, maxA, stableA, source } = electrode.range
-  const lowA = r.take(electrodeLeast, { I_min: minA }, () => ({ I_min: { source } }))
-  const highA = r.take(electrodeCurrent, { I_max: maxA }, () => ({ I_max: { source } }))
+  const lowA = reckoner.compute(electrodeLeast, { I_min: minA }, () => ({ I_min: { source } }))
+  const highA = reckoner.compute(electrodeCurrent, { I_max: maxA }, () => ({ I_max: { source } }))
   return { lowA, highA, leastA: stableA, mostA: highA, missing: null }
 }
 

@@ -2,21 +2,23 @@
 import type { Capability } from '../capability/capability.ts'
 import { needsOf, slotWord } from '../capability/slots.ts'
 import type { Slot } from '../kinds/slots.ts'
-import { list, told } from '../model/told.ts'
+import { list, message } from '../model/message.ts'
 import type { Assessment, Criterion } from './criterion.ts'
 import { notKnown, ofSetUp } from './grouped.ts'
 
 /** Places that this set-up needs and that are empty. */
-export const missingSlots = (c: Capability): readonly Slot[] =>
-  needsOf(c)
-    .filter(({ slot, required }) => required && c[slot] === null)
+export const missingSlots = (capability: Capability): readonly Slot[] =>
+  needsOf(capability)
+    .filter(({ slot, required }) => required && capability[slot] === null)
     .map(({ slot }) => slot)
 
-export const PARTS_CHOSEN: Criterion = ofSetUp('parts-chosen', 'together', [], (c) => {
-  const missing = missingSlots(c)
+export const PARTS_CHOSEN: Criterion = ofSetUp('parts-chosen', 'together', [], (capability) => {
+  const missing = missingSlots(capability)
   return missing.length === 0
     ? null
-    : notKnown(told('not-chosen', { slots: list(missing.map((slot) => slotWord(slot, c.process))) }))
+    : notKnown(
+        message('not-chosen', { slots: list(missing.map((slot) => slotWord(slot, capability.process))) }),
+      )
 })
 
 /** What is missing here is told elsewhere: a place is empty, or the source does not take the supply. */

@@ -8,7 +8,7 @@ import { demoSides } from '../testing/pairs.ts'
 import { marginWithin, measured, verdictOf } from './criterion.ts'
 import { CRITERIA } from './index.ts'
 
-const r = reckonerFor(assumptionsOf({ assumptions: { safetyMarginPct: 10 } }))
+const reckoner = reckonerFor(assumptionsOf({ assumptions: { safetyMarginPct: 10 } }))
 
 describe('the margin policy', () => {
   it.each([
@@ -18,22 +18,22 @@ describe('the margin policy', () => {
     [10, 'fits'],
     [-1e-9, 'tight'],
   ])('a rating with %f %% of room is %s', (margin, verdict) => {
-    expect(verdictOf({ r }, margin, false)).toBe(verdict)
+    expect(verdictOf({ reckoner }, margin, false)).toBe(verdict)
   })
 
   it('a limit of a rule may be met exactly', () => {
-    expect(verdictOf({ r }, 0, true)).toBe('fits')
-    expect(verdictOf({ r }, -0.1, true)).toBe('fails')
+    expect(verdictOf({ reckoner }, 0, true)).toBe('fits')
+    expect(verdictOf({ reckoner }, -0.1, true)).toBe('fails')
   })
 
   it('room is measured to the nearer end of a range', () => {
-    expect(marginWithin({ r }, 100, 150, 0, 'A')).toBeCloseTo(50, 9)
-    expect(marginWithin({ r }, 100, 150, 80, 'A')).toBeCloseTo(25, 9)
-    expect(marginWithin({ r }, 10, 0, 0, 'A')).toBe(-100)
+    expect(marginWithin({ reckoner }, 100, 150, 0, 'A')).toBeCloseTo(50, 9)
+    expect(marginWithin({ reckoner }, 100, 150, 80, 'A')).toBeCloseTo(25, 9)
+    expect(marginWithin({ reckoner }, 10, 0, 0, 'A')).toBe(-100)
   })
 
   it('nothing asked leaves all the room there is', () => {
-    expect(marginWithin({ r }, 0, 5, 0, 'A')).toBe(999)
+    expect(marginWithin({ reckoner }, 0, 5, 0, 'A')).toBe(999)
   })
 
   it('an assessment carries its figures as plain data', () => {

@@ -5,7 +5,7 @@ import type { Capability } from '../capability/capability.ts'
 import type { Slot } from '../kinds/slots.ts'
 import type { Demand } from '../demand/demand.ts'
 import type { Patch } from '../kinds/patch.ts'
-import type { Params, Told } from '../model/told.ts'
+import type { Params, Message } from '../model/message.ts'
 import type { Verdict } from '../model/verdict.ts'
 import type { Process } from '../reference/processes.ts'
 import type { PassKind } from '../trade/layers.ts'
@@ -57,7 +57,7 @@ export interface Assessment {
 }
 
 /** What would bring a criterion in, computed. */
-export interface Mend extends Told {
+export interface Mend extends Message {
   /** The change itself, ready to be tried; none where nothing that was entered would do it. */
   readonly patch?: Patch
 }
@@ -123,7 +123,7 @@ export const fits = (id: string, code: string, params = NOTHING, more = NO_WELD)
 export const fails = (id: string, code: string, params = NOTHING, more = NO_WELD): Assessment =>
   said('fails', id, code, params, more)
 /** Something is missing: it cannot be judged, and never counts as fitting. */
-export const unknown = (id: string, { code, params }: Told, more = NO_WELD): Assessment =>
+export const unknown = (id: string, { code, params }: Message, more = NO_WELD): Assessment =>
   said('unknown', id, code, params, more)
 
 /** More than this is ample: how much more tells nobody anything. */
@@ -176,10 +176,14 @@ const SLACK_PCT = 1e-6
  * The one margin policy.
  * @param isLimit a published range, or what a rule allows, may be used to its end; a rating keeps the shop's margin
  */
-export function verdictOf({ r }: Pick<Capability, 'r'>, marginPct: number, isLimit: boolean): Verdict {
+export function verdictOf(
+  { reckoner }: Pick<Capability, 'reckoner'>,
+  marginPct: number,
+  isLimit: boolean,
+): Verdict {
   if (marginPct < -SLACK_PCT) return 'fails'
   if (isLimit) return 'fits'
-  return r.take(roomLeft, { M: marginPct }) < -SLACK_PCT ? 'tight' : 'fits'
+  return reckoner.compute(roomLeft, { M: marginPct }) < -SLACK_PCT ? 'tight' : 'fits'
 }
 
 interface Measured {
@@ -197,15 +201,17 @@ interface Measured {
 
 /** How far a demand is within what is there, %: to the nearer end of a range. */
 export const marginWithin = (
-  { r }: Pick<Capability, 'r'>,
+  { reckoner }: Pick<Capability, 'reckoner'>,
   demand: number,
   capacity: number,
   capacityLow: number,
   unit: string,
 ): number => {
   const notes = () => ({ C: { unit }, D: { unit } })
-  const above = r.take(roomAbove, { C: capacity, D: demand }, notes)
-  return capacityLow > 0 ? Math.min(above, r.take(roomBelow, { D: demand, C: capacityLow }, notes)) : above
+  const above = reckoner.compute(roomAbove, { C: capacity, D: demand }, notes)
+  return capacityLow > 0
+    ? Math.min(above, reckoner.compute(roomBelow, { D: demand, C: capacityLow }, notes))
+    : above
 }
 
 /** An assessment from a demand and a capacity: margin and verdict follow. */

@@ -2,7 +2,7 @@
 import { commonPractice, dataPlate } from '../basis/source.ts'
 import { type Capability } from '../capability/capability.ts'
 import { type Demand, leastWanted, mostWanted } from '../demand/demand.ts'
-import { figure, told, word } from '../model/told.ts'
+import { figure, message, word } from '../model/message.ts'
 import { tungstenDiametersFor } from '../reference/tungstenRanges.ts'
 import { wireDiametersFor } from '../reference/wireRanges.ts'
 import { wantedCurrent } from '../trade/wantedCurrent.ts'
@@ -20,7 +20,7 @@ import { measuredWithin, WINDOW } from './withinWindow.ts'
 
 const PLATE = dataPlate()
 const CIRCUIT = ['circuit', 'powerSource'] as const
-const noSupply = told('supply')
+const noSupply = message('supply')
 
 /** Whether the source reaches the current of every weld: the thin end counts as much as the thick end. */
 const sourceRange: Criterion = {
@@ -31,19 +31,19 @@ const sourceRange: Criterion = {
   demandFrom: [wantedCurrent],
   capacityFrom: [greatestOutput],
   alsoFrom: [lowestOutput, mostWanted, leastWanted, ...WINDOW],
-  assess(c, d) {
-    if (!d || !c.powerSource) return null
-    const lowA = lowestOutputA(c)
-    if (!c.supply || lowA === null) return unknown('source-range', noSupply)
-    const highA = c.r.take(greatestOutput, { I_max: c.supply.outputMaxA })
-    return measuredWithin(c, d, 'source-range', {
+  assess(capability, demand) {
+    if (!demand || !capability.powerSource) return null
+    const lowA = lowestOutputA(capability)
+    if (!capability.supply || lowA === null) return unknown('source-range', noSupply)
+    const highA = capability.reckoner.compute(greatestOutput, { I_max: capability.supply.outputMaxA })
+    return measuredWithin(capability, demand, 'source-range', {
       carried: { lowA, highA, leastA: lowA, mostA: highA },
       source: PLATE,
     })
   },
   mends: (_c, _d, { demand, capacityLow }) =>
     (demand ?? 0) < (capacityLow ?? 0)
-      ? [told('source-that-goes-low', { current: figure(demand ?? 0, 'A') })]
+      ? [message('source-that-goes-low', { current: figure(demand ?? 0, 'A') })]
       : [],
 }
 
@@ -52,8 +52,8 @@ const wireAboveOutput: Criterion = {
   id: 'wire-above-output',
   group: 'together',
   slots: [...CIRCUIT, 'wire'],
-  assess({ fedWire, supply, electrode, circuit }, d) {
-    if (d || !fedWire || !supply || electrode.missing !== null) return null
+  assess({ fedWire, supply, electrode, circuit }, demand) {
+    if (demand || !fedWire || !supply || electrode.missing !== null) return null
     const { minA, source } = electrode.range
     const params = {
       wire: fedWire.name,
@@ -65,7 +65,7 @@ const wireAboveOutput: Criterion = {
       ? fails('wire-above-output', 'above', params, { source })
       : fits('wire-above-output', 'within', params, { source })
   },
-  mends: () => [told('thinner-wire')],
+  mends: () => [message('thinner-wire')],
 }
 
 /** Without a job the wire says what the gun must carry at the least. */
@@ -74,10 +74,10 @@ const gunForWire: Criterion = {
   concerns: 'feed-path',
   group: 'together',
   slots: ['gun', 'gas', 'wire'],
-  assess(c, d) {
-    const { gun, fedWire, electrode } = c
-    if (d || !gun || !fedWire || electrode.missing !== null) return null
-    const carries = gunCarriesAt(c, null)
+  assess(capability, demand) {
+    const { gun, fedWire, electrode } = capability
+    if (demand || !gun || !fedWire || electrode.missing !== null) return null
+    const carries = gunCarriesAt(capability, null)
     if (carries.missing !== null) return null
     const { minA, source } = electrode.range
     const params = {
@@ -90,22 +90,22 @@ const gunForWire: Criterion = {
       ? fails('gun-for-wire', 'above', params, { source })
       : fits('gun-for-wire', 'within', params, { source })
   },
-  mends: ({ gun }) => [told('gun-of-higher-class', { holder: word('holder', gun?.kind ?? 'gun') })],
+  mends: ({ gun }) => [message('gun-of-higher-class', { holder: word('holder', gun?.kind ?? 'gun') })],
 }
 
 /** The size that runs at every weld of the job: of the same kind, on the shelf or not. */
-function sizeMends({ process, wire, shop }: Capability, d: Demand | null): readonly Mend[] {
-  if (!d) return []
-  const [leastA, mostA] = [d.thinnest.wantedA, d.hungriest.wantedA]
+function sizeMends({ process, wire, shop }: Capability, demand: Demand | null): readonly Mend[] {
+  if (!demand) return []
+  const [leastA, mostA] = [demand.thinnest.wantedA, demand.hungriest.wantedA]
   // A stick is set by its own range; only plate too thin for it brings it below.
-  if (process.electrode === 'covered') return [told('thinner-stick')]
+  if (process.electrode === 'covered') return [message('thinner-stick')]
   const [size] =
     wire && process.feedsWire
       ? wireDiametersFor(wire, process.id, leastA, mostA, shop.unitSystem)
       : tungstenDiametersFor(process.id === 'gtaw-ac' ? 'ac' : 'dcen', leastA, mostA, shop.unitSystem)
   return size === undefined
-    ? [told('no-size-runs')]
-    : [told('size-that-runs', { size: figure(size, 'mm diameter') })]
+    ? [message('no-size-runs')]
+    : [message('size-that-runs', { size: figure(size, 'mm diameter') })]
 }
 
 /** Whether the wire or the tungsten runs well at every weld's current: neither starved nor overloaded. */
@@ -117,20 +117,24 @@ const electrode: Criterion = {
   demandFrom: [wantedCurrent],
   capacityFrom: [electrodeCurrent],
   alsoFrom: [electrodeLeast, mostWanted, leastWanted, ...WINDOW],
-  assess(c, d) {
-    const { process, wire, tungsten } = c
+  assess(capability, demand) {
+    const { process, wire, tungsten } = capability
     const holder = word('electrode', process.electrode)
-    const carries = electrodeCarries(c)
+    const carries = electrodeCarries(capability)
     if (carries.missing !== null)
       return { ...unknown('electrode', carries.missing), params: { ...carries.missing.params, holder } }
     const name = (process.electrode === 'tungsten' ? tungsten?.name : wire?.name) ?? ''
     const { lowA, highA } = carries
-    const source = c.electrode.range?.source ?? commonPractice()
-    if (!d) {
+    const source = capability.electrode.range?.source ?? commonPractice()
+    if (!demand) {
       const params = { holder, name, low: figure(lowA, 'A'), high: figure(highA, 'A') }
       return fits('electrode', 'runs', params, { source })
     }
-    return measuredWithin(c, d, 'electrode', { carried: carries, params: { holder, name }, source })
+    return measuredWithin(capability, demand, 'electrode', {
+      carried: carries,
+      params: { holder, name },
+      source,
+    })
   },
   mends: sizeMends,
 }

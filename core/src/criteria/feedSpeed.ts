@@ -3,7 +3,7 @@ import { computed, dataPlate, standard } from '../basis/source.ts'
 import { assumed, calculation, from, input } from '../calculation/calculation.ts'
 import { FEED_SLOTS } from '../capability/capability.ts'
 import { leastWanted, mostWanted } from '../demand/demand.ts'
-import { figure, told, word } from '../model/told.ts'
+import { figure, message, word } from '../model/message.ts'
 import { currentAtFeed, wireFeed, wireFeedSpeed } from '../trade/burnOff.ts'
 import { type Criterion, measured, unknown } from './criterion.ts'
 import { verdictOfCurrent, WINDOW } from './withinWindow.ts'
@@ -52,44 +52,44 @@ const feedSpeed: Criterion = {
   demandFrom: [wireFeed],
   capacityFrom: [feedReading],
   alsoFrom: [slowestReading, feedStretched, mostWanted, leastWanted, ...WINDOW],
-  assess(c, d) {
-    const { process, powerSource, wire, fedWire, feedPath, feedMaxMmPerMin, circuit, r } = c
+  assess(capability, demand) {
+    const { process, powerSource, wire, fedWire, feedPath, feedMaxMmPerMin, circuit, reckoner } = capability
     if (!process.feedsWire || !powerSource) return null
-    if (!wire) return unknown('feed-speed', told('wire'))
+    if (!wire) return unknown('feed-speed', message('wire'))
     // Another criterion says that a rod is no wire.
     if (!fedWire) return null
-    if (!feedPath) return unknown('feed-speed', told('feeder', { source: powerSource.name }))
-    if (feedMaxMmPerMin === null) return unknown('feed-speed', told('feed-max', { feeder: feedPath.name }))
+    if (!feedPath) return unknown('feed-speed', message('feeder', { source: powerSource.name }))
+    if (feedMaxMmPerMin === null) return unknown('feed-speed', message('feed-max', { feeder: feedPath.name }))
     const supply = circuit ? figure(circuit.voltageV, 'V') : word('supply', 'engine')
-    const most = r.take(feedReading, { v_max: feedMaxMmPerMin })
-    if (!d) {
-      const currentA = c.electrode.range?.minA
+    const most = reckoner.compute(feedReading, { v_max: feedMaxMmPerMin })
+    if (!demand) {
+      const currentA = capability.electrode.range?.minA
       if (currentA === undefined) return null
-      return measured(c, 'feed-speed', {
+      return measured(capability, 'feed-speed', {
         code: 'at-lowest',
         params: { wire: wire.name, feeder: feedPath.name, current: figure(currentA, 'A'), supply },
-        demand: wireFeedSpeed(wire, currentA, process.id, r),
+        demand: wireFeedSpeed(wire, currentA, process.id, reckoner),
         capacity: most,
         unit: 'mm/min',
         isLimit: true,
         source: standard('AWS handbook, plate', true),
       })
     }
-    const currentAt = (feed: number) => currentAtFeed(wire, feed, process.id, r)
+    const currentAt = (feed: number) => currentAtFeed(wire, feed, process.id, reckoner)
     const slowest = feedPath.feeder.feedMinMmPerMin
-    const least = slowest === null ? 0 : r.take(slowestReading, { v_min: slowest })
+    const least = slowest === null ? 0 : reckoner.compute(slowestReading, { v_min: slowest })
     const [highA, lowA] = [currentAt(most), currentAt(least)]
     // A start has a band: so little short of it, the arc is only a little shorter of wire than it might be.
-    const mostA = currentAt(r.take(feedStretched, { v_max: most }))
+    const mostA = currentAt(reckoner.compute(feedStretched, { v_max: most }))
     const carried = { lowA, highA, leastA: lowA, mostA }
-    const isTooFast = lowA > d.thinnest.wantedA
-    const weld = isTooFast ? d.thinnest : d.hungriest
+    const isTooFast = lowA > demand.thinnest.wantedA
+    const weld = isTooFast ? demand.thinnest : demand.hungriest
     const params = { wire: wire.name, feeder: feedPath.name, current: figure(weld.wantedA, 'A'), supply }
     return {
-      ...measured(c, 'feed-speed', {
+      ...measured(capability, 'feed-speed', {
         code: isTooFast ? 'too-fast' : 'measured',
         params,
-        demand: wireFeedSpeed(wire, weld.wantedA, process.id, r),
+        demand: wireFeedSpeed(wire, weld.wantedA, process.id, reckoner),
         capacity: most,
         // The slow end is only told where it is the trouble.
         capacityLow: isTooFast ? least : 0,
@@ -102,8 +102,8 @@ const feedSpeed: Criterion = {
       verdict: verdictOfCurrent(weld, carried),
     }
   },
-  mends: (_c, d, { code }) => [
-    told(!d ? 'thicker-wire' : code === 'too-fast' ? 'thinner-wire' : 'faster-feeder'),
+  mends: (_c, demand, { code }) => [
+    message(!demand ? 'thicker-wire' : code === 'too-fast' ? 'thinner-wire' : 'faster-feeder'),
   ],
 }
 

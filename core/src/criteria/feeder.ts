@@ -2,7 +2,7 @@
 import { dataPlate, standard } from '../basis/source.ts'
 import { type Capability, FEED_SLOTS } from '../capability/capability.ts'
 import type { Connector, Gun, PowerSource } from '../kinds/equipment.ts'
-import { figure, list, told, word } from '../model/told.ts'
+import { figure, list, message, word } from '../model/message.ts'
 import { HOLDER } from '../reference/processes.ts'
 import type { Criterion } from './criterion.ts'
 import { bad, good, notKnown, ofSetUp, SAME_SIZE_MM } from './grouped.ts'
@@ -19,7 +19,7 @@ const wireSizeFed = ofSetUp(
     if (!fedWire || !feedPath) return null
     const { wireMinMm, wireMaxMm } = feedPath.feeder
     if (wireMinMm === null || wireMaxMm === null)
-      return notKnown(told('wire-sizes', { feeder: feedPath.name }))
+      return notKnown(message('wire-sizes', { feeder: feedPath.name }))
     const params = {
       feeder: feedPath.name,
       least: figure(wireMinMm, 'mm diameter'),
@@ -35,7 +35,7 @@ const wireSizeFed = ofSetUp(
   {
     concerns: 'feed-path',
     mends: (_c, _d, { params }) => [
-      told('wire-within', { least: params['least'] ?? '', most: params['most'] ?? '' }),
+      message('wire-within', { least: params['least'] ?? '', most: params['most'] ?? '' }),
     ],
   },
 )
@@ -48,9 +48,9 @@ const spoolSize = ofSetUp(
   ({ feedPath, fedWire }) => {
     if (!fedWire || !feedPath) return null
     const { spoolMm, name: wire } = fedWire
-    if (spoolMm === null) return notKnown(told('spool', { wire }))
+    if (spoolMm === null) return notKnown(message('spool', { wire }))
     const { spoolsMm } = feedPath.feeder
-    if (spoolsMm.length === 0) return notKnown(told('spools', { feeder: feedPath.name }))
+    if (spoolsMm.length === 0) return notKnown(message('spools', { feeder: feedPath.name }))
     const params = {
       feeder: feedPath.name,
       takes: list(spoolsMm.map((mm) => word('spool', `${mm}`))),
@@ -62,7 +62,7 @@ const spoolSize = ofSetUp(
   },
   {
     concerns: 'feed-path',
-    mends: (_c, _d, { params }) => [told('spool-of', { takes: params['takes'] ?? '' })],
+    mends: (_c, _d, { params }) => [message('spool-of', { takes: params['takes'] ?? '' })],
   },
 )
 
@@ -87,7 +87,7 @@ const spoolMass = ofSetUp(
   },
   {
     concerns: 'feed-path',
-    mends: (_c, _d, { params }) => [told('spool-at-most', { most: params['most'] ?? '' })],
+    mends: (_c, _d, { params }) => [message('spool-at-most', { most: params['most'] ?? '' })],
   },
 )
 
@@ -111,14 +111,16 @@ const connector = ofSetUp(
   'connector',
   'together',
   FEED_SLOTS,
-  (c) => {
-    const { gun, process, powerSource } = c
+  (capability) => {
+    const { gun, process, powerSource } = capability
     if (!gun || !powerSource) return null
-    const socket = socketFor(c, gun, powerSource)
+    const socket = socketFor(capability, gun, powerSource)
     if (gun.kind !== HOLDER[process.electrode] || gun.kind === 'holder' || !socket) return null
     if (socket.has === null)
-      return notKnown(told('machine-connector', { holder: word('holder', gun.kind), machine: socket.name }))
-    if (gun.connector === null) return notKnown(told('gun-connector', { gun: gun.name }))
+      return notKnown(
+        message('machine-connector', { holder: word('holder', gun.kind), machine: socket.name }),
+      )
+    if (gun.connector === null) return notKnown(message('gun-connector', { gun: gun.name }))
     const params = {
       gun: gun.name,
       machine: socket.name,
@@ -133,7 +135,7 @@ const connector = ofSetUp(
   {
     concerns: 'feed-path',
     mends: (_c, _d, { code, params }) => [
-      told(code === 'wired-in' ? 'gun-wired-in' : 'gun-with-connector', params),
+      message(code === 'wired-in' ? 'gun-wired-in' : 'gun-with-connector', params),
     ],
   },
 )

@@ -3,7 +3,7 @@ import { isCo2 } from '../reference/gases.ts'
 import { commonPractice, handbook, jobField, standard } from '../basis/source.ts'
 import { assumed, calculation, from, input } from '../calculation/calculation.ts'
 import type { FlowMeter, Gas } from '../kinds/equipment.ts'
-import { figure, list, told, word } from '../model/told.ts'
+import { figure, list, message, word } from '../model/message.ts'
 import { gasOf } from '../reference/classification.ts'
 import { gasGravity, nearestScale, scaleFactor, scaleTruth } from '../trade/flowMeter.ts'
 import { flowRules, gasFlow, ruledFlowOf } from '../trade/gasFlow.ts'
@@ -34,17 +34,17 @@ const gasForProcess = ofSetUp(
     const params = { gas: gas.name }
     return isInert(gas) ? good('inert', params, ISO_14175) : bad('burns', params, ISO_14175)
   },
-  { mends: (_c, _d, { code }) => (code === 'burns' ? [told('argon')] : []) },
+  { mends: (_c, _d, { code }) => (code === 'burns' ? [message('argon')] : []) },
 )
 
 const gasForMetal = grouped(
   'gas-for-metal',
   'shielding',
   ['gas', 'wire'],
-  (c, d) => {
-    const { gas, process } = c
+  (capability, demand) => {
+    const { gas, process } = capability
     if (!gas || process.family !== 'gmaw') return null
-    const metals = metalsOf(c, d)
+    const metals = metalsOf(capability, demand)
     if (metals.length === 0) return null
     const weldOf = (metal: string) => metals.find((one) => one.metal === metal)
     const params = { gas: gas.name, most: figure(STAINLESS_MOST_CO2_PCT, '%') }
@@ -60,9 +60,9 @@ const gasForMetal = grouped(
   {
     concerns: 'gas',
     mends({ process }, _d, { code }) {
-      if (code === 'oxidises') return [told('argon')]
-      if (code === 'wanders') return [told('steel-gas')]
-      return [told(process.id !== 'gmaw-short' ? 'stainless-spray-gas' : 'stainless-gas')]
+      if (code === 'oxidises') return [message('argon')]
+      if (code === 'wanders') return [message('steel-gas')]
+      return [message(process.id !== 'gmaw-short' ? 'stainless-spray-gas' : 'stainless-gas')]
     },
   },
 )
@@ -71,17 +71,17 @@ const gasForSpray = grouped(
   'gas-for-spray',
   'shielding',
   ['gas', 'wire'],
-  (c, d) => {
-    const { gas, process } = c
+  (capability, demand) => {
+    const { gas, process } = capability
     if (!gas || (process.id !== 'gmaw-spray' && process.id !== 'gmaw-pulse')) return null
-    const steel = metalsOf(c, d).find(({ metal }) => metal === 'carbon-steel')
+    const steel = metalsOf(capability, demand).find(({ metal }) => metal === 'carbon-steel')
     if (!steel) return null
     const params = { share: figure(gas.co2Pct, '%') }
     return gas.co2Pct > SPRAY_MOST_CO2_PCT
       ? bad('never-sprays', params, undefined, steel.weldId)
       : good('sprays', params)
   },
-  { mends: () => [told('spray-gas')] },
+  { mends: () => [message('spray-gas')] },
 )
 
 /** A gas-shielded cored wire is made for CO₂, for an argon mix, or for either. */
@@ -92,14 +92,14 @@ const gasOfWire = ofSetUp(
   ({ gas, wire, process }) => {
     if (!gas || process.id !== 'fcaw-g' || wire?.form !== 'cored-gas-shielded') return null
     const found = gasOf(wire)
-    if (!found) return notKnown(told('gas-of-wire', { wire: wire.name }))
+    if (!found) return notKnown(message('gas-of-wire', { wire: wire.name }))
     const asCo2 = isCo2(gas)
     const isMixed = gas.co2Pct >= MIXED_CO2_PCT[0] && gas.co2Pct <= MIXED_CO2_PCT[1]
     const params = { wire: wire.name, wanted: word('wireGas', found.value), gas: gas.name }
     const isRight = found.value === 'co2' ? asCo2 : found.value === 'mixed' ? isMixed : asCo2 || isMixed
     return isRight ? good('made-for', params, found.source) : bad('not-made-for', params, found.source)
   },
-  { mends: (_c, _d, { params }) => [told('wire-gas', { wanted: params['wanted'] ?? '' })] },
+  { mends: (_c, _d, { params }) => [message('wire-gas', { wanted: params['wanted'] ?? '' })] },
 )
 
 const WIND = standard('AWS D1.1, wind at gas-shielded welding, 5 mph', true)
@@ -123,17 +123,19 @@ const wind = grouped(
   'wind',
   'shielding',
   [],
-  ({ process, assumptions, r }, d) => {
-    if (!d || !process.shielded || d.job.place === 'indoors') return null
-    const { windKmPerH } = d.job
-    if (windKmPerH === null) return notKnown(told('wind'))
+  ({ process, assumptions, reckoner }, demand) => {
+    if (!demand || !process.shielded || demand.job.place === 'indoors') return null
+    const { windKmPerH } = demand.job
+    if (windKmPerH === null) return notKnown(message('wind'))
     const params = {
       wind: figure(windKmPerH, 'km/h'),
       most: figure(assumptions.windLimitKmPerH, 'km/h'),
     }
-    return r.take(windRoom, { w: windKmPerH }) < 0 ? bad('blows', params, WIND) : good('still', params, WIND)
+    return reckoner.compute(windRoom, { w: windKmPerH }) < 0
+      ? bad('blows', params, WIND)
+      : good('still', params, WIND)
   },
-  { concerns: 'wind', from: [windRoom], mends: () => [told('screen-or-self-shielded')] },
+  { concerns: 'wind', from: [windRoom], mends: () => [message('screen-or-self-shielded')] },
 )
 
 const CGA = standard('CGA V-1: valve outlet 580 for argon and its mixes, 320 for CO₂', true)
@@ -154,7 +156,7 @@ const gasFitting = ofSetUp(
     }
     return flowMeter.fittings.includes(wanted) ? good('fits', params, CGA) : bad('other', params, CGA)
   },
-  { mends: (_c, _d, { params }) => [told('meter-with-fitting', { wanted: params['wanted'] ?? '' })] },
+  { mends: (_c, _d, { params }) => [message('meter-with-fitting', { wanted: params['wanted'] ?? '' })] },
 )
 
 const scaleOf = (meter: FlowMeter, gas: Gas) => nearestScale(meter.scales, gasGravity(gas))
@@ -175,22 +177,22 @@ const flowScale = ofSetUp(
   'flow-scale',
   'together',
   ['gas', 'flowMeter', 'wire', 'cup'],
-  (c) => {
-    const { gas, flowMeter, r } = c
+  (capability) => {
+    const { gas, flowMeter, reckoner } = capability
     const scale = gas && flowMeter ? scaleOf(flowMeter, gas) : undefined
     if (!gas || !flowMeter || !scale) return null
-    const k = scaleFactor(scale, gas, r)
+    const k = scaleFactor(scale, gas, reckoner)
     const params = { scale: word('scale', scale), gas: gas.name }
     if (Math.abs(k - 1) <= TRUE_ENOUGH)
       return good('true', { ...params, within: figure(TRUE_ENOUGH * 100, '%') })
-    const flow = c.flowLPerMin
-    const reading = r.take(flowReading, { Q: flow, k })
+    const flow = capability.flowLPerMin
+    const reading = reckoner.compute(flowReading, { Q: flow, k })
     const flows = { truth: figure(flow, 'L/min'), reading: figure(reading, 'L/min') }
     return poor(k > 1 ? 'reads-low' : 'reads-high', { ...params, ...flows })
   },
   {
     from: [scaleTruth, flowReading],
-    mends: (_c, _d, { params }) => [told('meter-with-scale', { gas: params['gas'] ?? '' })],
+    mends: (_c, _d, { params }) => [message('meter-with-scale', { gas: params['gas'] ?? '' })],
   },
 )
 
@@ -210,19 +212,21 @@ const regulatorFreezing = ofSetUp(
   'regulator-freezing',
   'together',
   ['gas', 'flowMeter', 'wire', 'cup'],
-  (c) => {
-    const { gas, flowMeter, assumptions, r } = c
+  (capability) => {
+    const { gas, flowMeter, assumptions, reckoner } = capability
     if (!gas || !flowMeter || !isCo2(gas)) return null
     if (flowMeter.heated) return good('heated', { meter: flowMeter.name })
     const params = {
-      flow: figure(c.flowLPerMin, 'L/min'),
+      flow: figure(capability.flowLPerMin, 'L/min'),
       most: figure(assumptions.co2FreezeLPerMin, 'L/min'),
     }
-    return r.take(freezingRoom, { Q: c.flowLPerMin }) < 0 ? poor('may-freeze', params) : good('flows', params)
+    return reckoner.compute(freezingRoom, { Q: capability.flowLPerMin }) < 0
+      ? poor('may-freeze', params)
+      : good('flows', params)
   },
   {
     from: [freezingRoom],
-    mends: () => [told('heated-regulator')],
+    mends: () => [message('heated-regulator')],
   },
 )
 
@@ -257,27 +261,27 @@ const flowBounds = ofSetUp(
   'flow-bounds',
   'shielding',
   ['gas', 'flowMeter', 'wire', 'cup', 'nozzle'],
-  (c) => {
-    const { process, gas, cup, nozzle, flowMeter, colletBody, settings, r } = c
+  (capability) => {
+    const { process, gas, cup, nozzle, flowMeter, colletBody, settings, reckoner } = capability
     if (!process.shielded || !gas || gas.heliumPct > 0) return null
-    const Q = c.flowLPerMin
+    const Q = capability.flowLPerMin
     const flow = figure(Q, 'L/min')
     const end = flowMeter?.mostLPerMin ?? null
     if (end !== null && Q > end) return poor('meter-ends', { flow, most: figure(end, 'L/min') })
     const bore = process.family === 'gtaw' ? cup && cup.number * CUP_STEP_MM : (nozzle?.insideMm ?? null)
     const hasLens = process.family === 'gtaw' && colletBody?.gasLens === true
     if (bore !== null && !hasLens) {
-      const most = r.take(smoothMost, { b: bore })
+      const most = reckoner.compute(smoothMost, { b: bore })
       if (most < Q) return poor('tumbles', { flow, most: figure(most, 'L/min'), bore: figure(bore, 'mm') })
     }
     if (settings.flowLPerMin === null) return good('covers', { flow })
-    const least = r.take(flowByRule, { Q: ruledFlowOf(c, r) })
+    const least = reckoner.compute(flowByRule, { Q: ruledFlowOf(capability, reckoner) })
     return Q < least ? poor('thin', { flow, least: figure(least, 'L/min') }) : good('covers', { flow })
   },
   {
     from: [smoothMost, flowByRule, ...flowRules],
     mends: (_c, _d, { code }) => [
-      told(code === 'meter-ends' ? 'meter-that-goes-higher' : code === 'thin' ? 'more-flow' : 'less-flow'),
+      message(code === 'meter-ends' ? 'meter-that-goes-higher' : code === 'thin' ? 'more-flow' : 'less-flow'),
     ],
   },
 )

@@ -1,7 +1,7 @@
 /** Criteria of a supply that a generator makes: does it give enough hour after hour, and for a moment. */
 import { dataPlate } from '../basis/source.ts'
 import { mostWanted } from '../demand/demand.ts'
-import { figure, told } from '../model/told.ts'
+import { figure, message } from '../model/message.ts'
 import {
   askedOfGenerator,
   askedOfGeneratorKva,
@@ -19,8 +19,8 @@ const PLATE = dataPlate('generator')
 const SLOTS = ['circuit', 'powerSource'] as const
 
 const lacking: NonNullable<Criterion['mends']> = ({ generator, building, assumptions }, _d, { demand }) => [
-  ...(generator && loadsOnGenerator(generator.id, building).length > 0 ? [told('others-off')] : []),
-  told('generator-of', {
+  ...(generator && loadsOnGenerator(generator.id, building).length > 0 ? [message('others-off')] : []),
+  message('generator-of', {
     size: figure((demand ?? 0) * (1 + assumptions.safetyMarginPct / 100), 'kVA'),
   }),
 ]
@@ -33,17 +33,18 @@ const runs: Criterion = {
   demandFrom: [askedOfGenerator],
   capacityFrom: [generatorRunning],
   alsoFrom: [mostWanted],
-  assess(c, d) {
-    const { generator, circuit, supply, draw, r } = c
-    if (!d || !generator || !circuit) return null
-    if (!draw || !supply) return unknown('generator-runs', c.supply ? c.drawMissing : told('supply'))
-    const I_1 = inputCurrentA(draw, weldingDrawnA(supply, d.hungriest.wantedA, r), r)
-    return measured(c, 'generator-runs', {
+  assess(capability, demand) {
+    const { generator, circuit, supply, draw, reckoner } = capability
+    if (!demand || !generator || !circuit) return null
+    if (!draw || !supply)
+      return unknown('generator-runs', capability.supply ? capability.drawMissing : message('supply'))
+    const I_1 = inputCurrentA(draw, weldingDrawnA(supply, demand.hungriest.wantedA, reckoner), reckoner)
+    return measured(capability, 'generator-runs', {
       params: { generator: generator.name },
-      demand: askedOfGeneratorKva(generator, circuit, c.building, I_1, 'running', r),
-      capacity: generatorRunningKva(generator, r),
+      demand: askedOfGeneratorKva(generator, circuit, capability.building, I_1, 'running', reckoner),
+      capacity: generatorRunningKva(generator, reckoner),
       unit: 'kVA',
-      weldId: d.hungriest.joint.id,
+      weldId: demand.hungriest.joint.id,
       source: PLATE,
     })
   },
@@ -58,15 +59,15 @@ const starts: Criterion = {
   slots: SLOTS,
   demandFrom: [peakOfGenerator],
   capacityFrom: [generatorStarting],
-  assess(c) {
-    const { generator, circuit, supply, draw, r } = c
+  assess(capability) {
+    const { generator, circuit, supply, draw, reckoner } = capability
     if (!generator || !circuit || !draw || !supply) return null
-    const capacity = generatorStartingKva(generator, r)
+    const capacity = generatorStartingKva(generator, reckoner)
     if (capacity === null) return null
-    const I_1 = greatestInputA(supply, draw, r)
-    return measured(c, 'generator-starts', {
+    const I_1 = greatestInputA(supply, draw, reckoner)
+    return measured(capability, 'generator-starts', {
       params: { generator: generator.name },
-      demand: askedOfGeneratorKva(generator, circuit, c.building, I_1, 'peak', r),
+      demand: askedOfGeneratorKva(generator, circuit, capability.building, I_1, 'peak', reckoner),
       capacity,
       unit: 'kVA',
       isLimit: true,

@@ -3,7 +3,7 @@ import { commonPractice, type Source } from '../basis/source.ts'
 import type { Calculation } from '../calculation/calculation.ts'
 import type { Capability } from '../capability/capability.ts'
 import type { Demand } from '../demand/demand.ts'
-import type { Params, Told } from '../model/told.ts'
+import type { Params, Message } from '../model/message.ts'
 import type { Verdict } from '../model/verdict.ts'
 import type { PassKind } from '../trade/layers.ts'
 import { type Assessment, type Criterion, type Group, said } from './criterion.ts'
@@ -33,7 +33,7 @@ const judged =
 export const good = judged('fits')
 export const poor = judged('tight')
 export const bad = judged('fails')
-export const notKnown = ({ code, params }: Told): Judged => judged('unknown')(code, params)
+export const notKnown = ({ code, params }: Message): Judged => judged('unknown')(code, params)
 
 interface More extends Pick<Criterion, 'concerns' | 'mends'> {
   /** The calculations that its working shows. */

@@ -1,6 +1,6 @@
 /** Criteria of gun and torch as a whole: kind, cooling, and how it lies in the hand. */
 import { dataPlate } from '../basis/source.ts'
-import { figure, told, word } from '../model/told.ts'
+import { figure, message, word } from '../model/message.ts'
 import { HOLDER } from '../reference/processes.ts'
 import type { Criterion } from './criterion.ts'
 import { bad, good, notKnown, ofSetUp } from './grouped.ts'
@@ -24,7 +24,7 @@ const gunKind = ofSetUp(
   },
   {
     concerns: 'feed-path',
-    mends: (_c, _d, { params }) => [told('a-holder', { wanted: params['wanted'] ?? '' })],
+    mends: (_c, _d, { params }) => [message('a-holder', { wanted: params['wanted'] ?? '' })],
   },
 )
 
@@ -35,10 +35,10 @@ const waterCooling = ofSetUp(
   ({ gun, powerSource, process }) => {
     if (!gun || !powerSource || gun.kind !== HOLDER[process.electrode] || gun.cooling !== 'water') return null
     const params = { gun: gun.name, source: powerSource.name }
-    if (powerSource.waterCooler === null) return notKnown(told('water-cooler', params))
+    if (powerSource.waterCooler === null) return notKnown(message('water-cooler', params))
     return powerSource.waterCooler ? good('cooled', params, PLATE) : bad('no-cooler', params, PLATE)
   },
-  { concerns: 'feed-path', mends: () => [told('air-cooled-or-cooler')] },
+  { concerns: 'feed-path', mends: () => [message('air-cooled-or-cooler')] },
 )
 
 /** What the arm holds all day: no verdict hangs on it, but people choose by it. */

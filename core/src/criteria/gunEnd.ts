@@ -2,7 +2,7 @@
 import { fillerFamilyOf } from '../reference/fillerFamilies.ts'
 import { commonPractice, dataPlate } from '../basis/source.ts'
 import { assumed, calculation, input } from '../calculation/calculation.ts'
-import { figure, told, word } from '../model/told.ts'
+import { figure, message, word } from '../model/message.ts'
 import type { Criterion } from './criterion.ts'
 import { bad, good, isSameSize, ofSetUp, poor } from './grouped.ts'
 import { compatibleTipsMm } from './tipSizes.ts'
@@ -29,7 +29,7 @@ const tipBore = ofSetUp(
   {
     concerns: 'feed-path',
     mends: (_c, _d, { verdict, params }) =>
-      verdict === 'fails' ? [told('tip-of', { wanted: params['wanted'] ?? '' })] : [],
+      verdict === 'fails' ? [message('tip-of', { wanted: params['wanted'] ?? '' })] : [],
   },
 )
 
@@ -45,7 +45,7 @@ const nozzleForGas = ofSetUp(
       ? bad('no-shroud', { nozzle: nozzle.name, process: word('process', process.id) })
       : good('gas')
   },
-  { concerns: 'feed-path', mends: () => [told('gas-nozzle')] },
+  { concerns: 'feed-path', mends: () => [message('gas-nozzle')] },
 )
 
 /** Silicon and pure-aluminium wires are soft, magnesium wires stiff (AWS A5.10 classes, common practice). */
@@ -69,7 +69,7 @@ const aluminiumPath = ofSetUp(
   'aluminium-path',
   'together',
   ['gun', 'wire'],
-  ({ gun, assumptions, fedWire, r }) => {
+  ({ gun, assumptions, fedWire, reckoner }) => {
     if (!fedWire || gun?.kind !== 'gun' || fedWire.metal !== 'aluminium') return null
     if (gun.drive === 'spool') return good('spool-gun')
     if (gun.drive === 'push-pull') return good('push-pull')
@@ -80,7 +80,7 @@ const aluminiumPath = ofSetUp(
       length: figure(gun.lengthMm, 'mm length'),
       most: figure(mostMm, 'mm length'),
     }
-    if (r.take(lengthRoom, { L: gun.lengthMm }) < 0)
+    if (reckoner.compute(lengthRoom, { L: gun.lengthMm }) < 0)
       return bad(soft ? 'soft-buckles' : 'buckles', params, ORDINARY)
     if (soft) return bad('too-soft', params, ORDINARY)
     return poor(gun.neck === 'straight' ? 'occasional-straight' : 'occasional', params, ORDINARY)
@@ -89,8 +89,8 @@ const aluminiumPath = ofSetUp(
     concerns: 'feed-path',
     from: [lengthRoom],
     mends: (_c, _d, { code, verdict }) => {
-      if (verdict === 'tight') return [told('spool-gun-daily')]
-      return [told(code === 'too-soft' ? 'spool-gun-or-stiffer' : 'spool-gun')]
+      if (verdict === 'tight') return [message('spool-gun-daily')]
+      return [message(code === 'too-soft' ? 'spool-gun-or-stiffer' : 'spool-gun')]
     },
   },
 )

@@ -7,7 +7,7 @@ import type { Demand } from '../demand/demand.ts'
 import type { WeldFigures } from '../demand/weldFigures.ts'
 import { isOutOfPosition, type Position } from '../model/jointKinds.ts'
 import { contradictionParams } from '../joints/contradictions.ts'
-import { figure, told, word } from '../model/told.ts'
+import { figure, message, word } from '../model/message.ts'
 import { coredLimitsOf } from '../reference/classification.ts'
 import { MATERIALS } from '../reference/materials.ts'
 import { SPRAY_TRANSITION_SOURCE } from '../reference/sprayTransition.ts'
@@ -36,17 +36,17 @@ const weldStands = grouped(
   'weld-stands',
   'joint',
   [],
-  (_c, d) => {
-    const [first] = d?.contradictions ?? []
+  (_c, demand) => {
+    const [first] = demand?.contradictions ?? []
     if (!first) return null
     return bad(first.code, contradictionParams(first), undefined, first.weldId)
   },
   {
-    mends(_c, d, { weldId }) {
-      const found = d?.contradictions.find((one) => one.weldId === weldId)
+    mends(_c, demand, { weldId }) {
+      const found = demand?.contradictions.find((one) => one.weldId === weldId)
       if (!found) return []
       const change = { [found.key]: found.meanwhile }
-      return [{ ...told('as-reckoned'), patch: { on: 'joint', jointId: found.weldId, change } }]
+      return [{ ...message('as-reckoned'), patch: { on: 'joint', jointId: found.weldId, change } }]
     },
   },
 )
@@ -76,18 +76,18 @@ const shortCircuitDepth = grouped(
   'short-circuit-depth',
   'joint',
   [],
-  ({ process, assumptions, r }, d) => {
-    if (process.id !== 'gmaw-short' || !d) return null
-    const aluminium = d.welds.find(({ joint }) => MATERIALS[joint.materialA].family === 'aluminium')
+  ({ process, assumptions, reckoner }, demand) => {
+    if (process.id !== 'gmaw-short' || !demand) return null
+    const aluminium = demand.welds.find(({ joint }) => MATERIALS[joint.materialA].family === 'aluminium')
     if (aluminium) return bad('aluminium', {}, ALUMINIUM_SPRAYS, aluminium.joint.id)
-    const steel = d.welds.filter(({ joint }) => MATERIALS[joint.materialA].family === 'carbon-steel')
+    const steel = demand.welds.filter(({ joint }) => MATERIALS[joint.materialA].family === 'carbon-steel')
     if (steel.length === 0) return null
     const left = ({ joint }: WeldFigures) => assumptions[shortCircuitMost(joint.position)] - thinnerMm(joint)
     const { joint } = steel.reduce((worst, next) => (left(next) < left(worst) ? next : worst))
     const t_most = shortCircuitMost(joint.position)
     const upTo = (mm: number) => ({ most: figure(mm, 'mm') })
     const t = thinnerMm(joint)
-    if (r.take(depthRoom, { t_most, t }) >= -ROUNDED_MM)
+    if (reckoner.compute(depthRoom, { t_most, t }) >= -ROUNDED_MM)
       return good('fuses', upTo(assumptions[t_most]), depthRoom.source, joint.id)
     // What is too thick upward as well is not mended by welding it upward.
     const { shortCircuitLimitMm } = assumptions
@@ -97,17 +97,17 @@ const shortCircuitDepth = grouped(
   },
   {
     from: [depthRoom],
-    mends: (_c, d, { code }) => {
-      if (code === 'downward') return [told('weld-upward')]
-      if (code === 'aluminium') return [told('spray-or-pulse')]
+    mends: (_c, demand, { code }) => {
+      if (code === 'downward') return [message('weld-upward')]
+      if (code === 'aluminium') return [message('spray-or-pulse')]
       // A spray that would run out of the joint is no mend.
-      return [told(d?.welds.every(sprayHolds) ? 'spray-or-cored' : 'cored-or-procedure')]
+      return [message(demand?.welds.every(sprayHolds) ? 'spray-or-cored' : 'cored-or-procedure')]
     },
   },
 )
 
-const greatestBy = (d: Demand, of: (weld: WeldFigures) => number): WeldFigures =>
-  d.runs.reduce((worst, next) => (of(next) > of(worst) ? next : worst), d.hungriest)
+const greatestBy = (demand: Demand, of: (weld: WeldFigures) => number): WeldFigures =>
+  demand.runs.reduce((worst, next) => (of(next) > of(worst) ? next : worst), demand.hungriest)
 
 const leastJointCurrent = calculation({
   id: 'least-joint-current',
@@ -124,7 +124,7 @@ const leastJointCurrent = calculation({
 
 /** A bar behind the seam. */
 export const backingMend = (jointId: string): Mend => ({
-  ...told('back-it'),
+  ...message('back-it'),
   patch: { on: 'joint', jointId, change: { backing: true } },
 })
 
@@ -137,11 +137,11 @@ const sprayTransition = grouped(
   'spray-transition',
   'joint',
   ['wire'],
-  ({ process, r }, d) => {
-    if (!d || process.id !== 'gmaw-spray') return null
-    r.take(leastJointCurrent, { I_j: d.runs.map((weld) => weld.jointA) })
+  ({ process, reckoner }, demand) => {
+    if (!demand || process.id !== 'gmaw-spray') return null
+    reckoner.compute(leastJointCurrent, { I_j: demand.runs.map((weld) => weld.jointA) })
     const { joint, jointA, transitionA, highA } = greatestBy(
-      d,
+      demand,
       (weld) => (weld.transitionA ?? 0) / weld.jointA,
     )
     if (transitionA === null) return null
@@ -150,7 +150,7 @@ const sprayTransition = grouped(
       wants: figure(jointA, 'A'),
       most: figure(highA ?? jointA, 'A'),
     }
-    const open = d.welds.find(
+    const open = demand.welds.find(
       ({ runs, joint: { rootGapMm } }) => runs.length > 0 && rootGapMm >= OPEN_ROOT_MM,
     )
     if (jointA >= transitionA)
@@ -167,10 +167,10 @@ const sprayTransition = grouped(
   {
     from: [wantedCurrent, leastWindowCurrent, mostWindowCurrent, burnThrough, leastJointCurrent],
     // Aluminium short-circuits cold: less wire, or pulses.
-    mends: (_c, d, { code, weldId }) =>
+    mends: (_c, demand, { code, weldId }) =>
       code === 'open-root' && weldId !== null
-        ? [backingMend(weldId), told('root-by-short-circuit')]
-        : [told(isAluminium(d) ? 'thinner-wire-or-pulse' : 'short-circuit-or-pulse')],
+        ? [backingMend(weldId), message('root-by-short-circuit')]
+        : [message(isAluminium(demand) ? 'thinner-wire-or-pulse' : 'short-circuit-or-pulse')],
   },
 )
 const isAluminium = (d: Demand | null): boolean => d?.metals.includes('aluminium') ?? false
@@ -186,9 +186,9 @@ const sprayPosition = grouped(
   'spray-position',
   'joint',
   ['powerSource'],
-  ({ process }, d) => {
-    if (!d || process.id !== 'gmaw-spray') return null
-    const beyond = d.welds.find((weld) => !sprayHolds(weld))
+  ({ process }, demand) => {
+    if (!demand || process.id !== 'gmaw-spray') return null
+    const beyond = demand.welds.find((weld) => !sprayHolds(weld))
     if (!beyond) return good('holds')
     const position: Position = beyond.joint.position
     return bad('runs-out', { position: word('position', position) }, undefined, beyond.joint.id)
@@ -197,8 +197,8 @@ const sprayPosition = grouped(
     mends({ powerSource }) {
       const pulses = powerSource?.processes.some(({ family, pulse }) => family === 'gmaw' && pulse) ?? false
       return pulses
-        ? [{ ...told('pulse-it'), patch: { on: 'set-up', change: { process: 'gmaw-pulse' } } }]
-        : [told('short-circuit-or-pulse')]
+        ? [{ ...message('pulse-it'), patch: { on: 'set-up', change: { process: 'gmaw-pulse' } } }]
+        : [message('short-circuit-or-pulse')]
     },
   },
 )
@@ -222,13 +222,13 @@ const squareDepth = grouped(
   'square-depth',
   'joint',
   [],
-  ({ process, r }, d) => {
-    const squares = d?.welds.filter(({ joint }) => joint.kind === 'square') ?? []
+  ({ process, reckoner }, demand) => {
+    const squares = demand?.welds.filter(({ joint }) => joint.kind === 'square') ?? []
     const [first, ...others] = squares
     if (!first) return null
     const t_most: AssumptionKey = process.electrode === 'tungsten' ? 'squareMostGtawMm' : 'squareMostWireMm'
     const roomOf = ({ joint }: WeldFigures): number =>
-      r.take(squareRoom, { n: joint.backWeldMm > 0 ? 2 : 1, t_most, t: thinnerMm(joint) })
+      reckoner.compute(squareRoom, { n: joint.backWeldMm > 0 ? 2 : 1, t_most, t: thinnerMm(joint) })
     const worst = others.reduce(
       (least, next) => (roomOf(next) < least.room ? { weld: next, room: roomOf(next) } : least),
       { weld: first, room: roomOf(first) },
@@ -245,8 +245,8 @@ const squareDepth = grouped(
   },
   {
     from: [squareRoom],
-    mends(_c, d, { weldId }) {
-      const joint = d?.welds.find((weld) => weld.joint.id === weldId)?.joint
+    mends(_c, demand, { weldId }) {
+      const joint = demand?.welds.find((weld) => weld.joint.id === weldId)?.joint
       if (!joint) return []
       const change = {
         kind: 'v',
@@ -255,7 +255,7 @@ const squareDepth = grouped(
         rootGapMm: Math.max(joint.rootGapMm, ROOT_GAP_MM),
         passes: null,
       } as const
-      return [{ ...told('bevel'), patch: { on: 'joint', jointId: joint.id, change } }]
+      return [{ ...message('bevel'), patch: { on: 'joint', jointId: joint.id, change } }]
     },
   },
 )
@@ -278,11 +278,11 @@ export const beadTravel = calculation({
 export const beadTravelOf = (
   { joint, runMm, passes, arcS }: WeldFigures,
   pieces: number,
-  r: Reckoner,
+  reckoner: Reckoner,
 ): number | null =>
   arcS === null || arcS <= 0
     ? null
-    : r.take(beadTravel, { L_1: runMm, c: joint.count, q: pieces, n: passes, τ: arcS })
+    : reckoner.compute(beadTravel, { L_1: runMm, c: joint.count, q: pieces, n: passes, τ: arcS })
 const fastestTravel = calculation({
   id: 'fastest-travel',
   title: 'Fastest of these travel speeds',
@@ -337,9 +337,9 @@ const travel = grouped(
   'travel',
   'joint',
   ['wire'],
-  ({ process, wire, assumptions, r }, d) => {
-    if (!d || process.electrode === 'tungsten' || !wire) return null
-    const travelOf = (weld: WeldFigures): number | null => beadTravelOf(weld, d.job.quantity, r)
+  ({ process, wire, assumptions, reckoner }, demand) => {
+    if (!demand || process.electrode === 'tungsten' || !wire) return null
+    const travelOf = (weld: WeldFigures): number | null => beadTravelOf(weld, demand.job.quantity, reckoner)
     /** How far outside what a hand does, as a ratio; the weld that is furthest decides. */
     const outside = (weld: WeldFigures): number => {
       const s = travelOf(weld)
@@ -347,13 +347,13 @@ const travel = grouped(
       const low = (s * weld.lowA) / weld.wantedA
       return Math.max(low / assumptions[fastestTravelKey(weld)], assumptions.travelLeastMmPerMin / s)
     }
-    r.take(fastestTravel, { s: d.runs.map((one) => travelOf(one) ?? 0) })
-    const weld = greatestBy(d, outside)
+    reckoner.compute(fastestTravel, { s: demand.runs.map((one) => travelOf(one) ?? 0) })
+    const weld = greatestBy(demand, outside)
     const s = travelOf(weld)
     if (s === null) return null
-    const most = r.take(travelMost, { s_most: fastestTravelKey(weld) })
-    const least = r.take(travelLeast, {})
-    const slowest = r.take(slowestTravel, { s, I_low: weld.lowA, I: weld.wantedA })
+    const most = reckoner.compute(travelMost, { s_most: fastestTravelKey(weld) })
+    const least = reckoner.compute(travelLeast, {})
+    const slowest = reckoner.compute(slowestTravel, { s, I_low: weld.lowA, I: weld.wantedA })
     const isTooFast = slowest > most * ROUNDED
     const params = {
       travel: figure(isTooFast ? slowest : s, 'mm/min'),
@@ -366,7 +366,7 @@ const travel = grouped(
   },
   {
     from: [fastestTravel, beadTravel, slowestTravel, travelMost, travelLeast, burnThrough],
-    mends: (_c, _d, { code }) => [told(code === 'too-fast' ? 'larger-bead' : 'more-beads')],
+    mends: (_c, _d, { code }) => [message(code === 'too-fast' ? 'larger-bead' : 'more-beads')],
   },
 )
 const ROUNDED = 1.001
@@ -390,22 +390,22 @@ const coredClass = grouped(
   'cored-class',
   'joint',
   ['wire'],
-  ({ fedWire, r }, d) => {
+  ({ fedWire, reckoner }, demand) => {
     const limits = fedWire ? coredLimitsOf(fedWire.classification) : null
-    if (!d || !fedWire || !limits) return null
+    if (!demand || !fedWire || !limits) return null
     const { mostMm, isSinglePass, source } = limits
     const params = { wire: fedWire.name, most: figure(mostMm ?? 0, 'mm') }
-    const layered = isSinglePass ? d.welds.find(({ passes: n }) => n > 1) : undefined
+    const layered = isSinglePass ? demand.welds.find(({ passes: n }) => n > 1) : undefined
     if (layered) return bad('single-pass', params, source, layered.joint.id)
     if (mostMm === null) return good('within', params, source)
-    const thickest = greatestBy(d, ({ joint }) => thinnerMm(joint))
-    const room = r.take(classRoom, { t_most: mostMm, t: thinnerMm(thickest.joint) })
+    const thickest = greatestBy(demand, ({ joint }) => thinnerMm(joint))
+    const room = reckoner.compute(classRoom, { t_most: mostMm, t: thinnerMm(thickest.joint) })
     if (room >= -ROUNDED_MM) return good('within', params, source, thickest.joint.id)
     return (isSinglePass ? bad : poor)('too-thick', params, source, thickest.joint.id)
   },
   {
     from: [classRoom],
-    mends: ({ process }) => [told(process.shielded ? 'multi-pass-gas' : 'multi-pass-self')],
+    mends: ({ process }) => [message(process.shielded ? 'multi-pass-gas' : 'multi-pass-self')],
   },
 )
 
@@ -428,21 +428,24 @@ const coredPosition = grouped(
   'cored-position',
   'joint',
   ['wire'],
-  ({ process, electrode, r }, d) => {
-    if (!d || process.family !== 'fcaw' || electrode.missing !== null) return null
-    const beyond = d.welds.filter(({ joint }) => isOutOfPosition(joint.position))
+  ({ process, electrode, reckoner }, demand) => {
+    if (!demand || process.family !== 'fcaw' || electrode.missing !== null) return null
+    const beyond = demand.welds.filter(({ joint }) => isOutOfPosition(joint.position))
     const [first, ...others] = beyond
     if (!first) return null
     const { joint, wantedA, lowA } = others.reduce(
       (most, next) => (next.wantedA > most.wantedA ? next : most),
       first,
     )
-    const mostA = r.take(outOfPositionMost, { I_max: electrode.range.maxA })
+    const mostA = reckoner.compute(outOfPositionMost, { I_max: electrode.range.maxA })
     const params = { most: figure(mostA, 'A'), wants: figure(wantedA, 'A') }
     const make = lowA > mostA ? bad : wantedA > mostA ? poor : good
     return make(wantedA > mostA ? 'runs' : 'holds', params, undefined, joint.id)
   },
-  { from: [outOfPositionMost, wantedCurrent, leastWindowCurrent], mends: () => [told('thinner-cored-wire')] },
+  {
+    from: [outOfPositionMost, wantedCurrent, leastWindowCurrent],
+    mends: () => [message('thinner-cored-wire')],
+  },
 )
 
 /** Heat that a metal does not stand is no way to weld it. */
@@ -450,18 +453,18 @@ const preheat = grouped(
   'preheat',
   'joint',
   [],
-  (_c, d) => {
-    const warmedC = d?.job.preheatC ?? null
-    if (!d || warmedC === null) return null
+  (_c, demand) => {
+    const warmedC = demand?.job.preheatC ?? null
+    if (!demand || warmedC === null) return null
     const params = { temperature: figure(warmedC, '°C') }
-    for (const { advice, weldId } of d.pairs) {
+    for (const { advice, weldId } of demand.pairs) {
       const { mostC = null, text: why = '', source } = advice.preheat ?? {}
       if (mostC !== null && warmedC > mostC)
         return bad('too-hot', { ...params, most: figure(mostC, '°C'), why }, source, weldId)
     }
     return good('held', params)
   },
-  { mends: () => [{ ...told('no-preheat'), patch: { on: 'job', change: { preheatC: null } } }] },
+  { mends: () => [{ ...message('no-preheat'), patch: { on: 'job', change: { preheatC: null } } }] },
 )
 
 export const JOINT_CRITERIA: readonly Criterion[] = [

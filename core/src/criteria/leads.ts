@@ -3,7 +3,7 @@ import { commonPractice, computed, shopField } from '../basis/source.ts'
 import { assumed, calculation, from, input } from '../calculation/calculation.ts'
 import type { Capability } from '../capability/capability.ts'
 import { type Demand, jobDuty, mostWanted } from '../demand/demand.ts'
-import { figure, told } from '../model/told.ts'
+import { figure, message } from '../model/message.ts'
 import { weldingDrawn, weldingDrawnA } from '../supply/inputCurrent.ts'
 import {
   LEAD_SOURCE,
@@ -99,41 +99,46 @@ const goesBack: Criterion = {
   demandFrom: [clampMeasured],
   capacityFrom: [clampMost],
   alsoFrom: [clampHeat, lostAtArc, mostWanted],
-  assess(c, d) {
-    const { settings, supply, process, r } = c
-    if (!d || settings.returnV === null || !supply) return null
-    const U_c = r.take(clampMeasured, { U_c: settings.returnV })
-    const I_2 = weldingDrawnA(supply, d.hungriest.wantedA, r)
-    const found = measured(c, 'return-volts', {
+  assess(capability, demand) {
+    const { settings, supply, process, reckoner } = capability
+    if (!demand || settings.returnV === null || !supply) return null
+    const U_c = reckoner.compute(clampMeasured, { U_c: settings.returnV })
+    const I_2 = weldingDrawnA(supply, demand.hungriest.wantedA, reckoner)
+    const found = measured(capability, 'return-volts', {
       params: {
-        heat: figure(r.take(clampHeat, { U_c, I_2 }), 'W'),
-        lost: figure(lostAtArcA(r.take(clampResistance, { U_c, I_2 }), process.family, I_2, r), 'A'),
+        heat: figure(reckoner.compute(clampHeat, { U_c, I_2 }), 'W'),
+        lost: figure(
+          lostAtArcA(reckoner.compute(clampResistance, { U_c, I_2 }), process.family, I_2, reckoner),
+          'A',
+        ),
       },
       demand: U_c,
-      capacity: r.take(clampMost, {}),
+      capacity: reckoner.compute(clampMost, {}),
       unit: 'V',
       isLimit: true,
-      weldId: d.hungriest.joint.id,
+      weldId: demand.hungriest.joint.id,
       source: clampMost.source,
     })
     return found.verdict === 'fails' ? { ...found, verdict: 'tight', code: 'lost' } : found
   },
-  mends: () => [told('clean-clamp')],
+  mends: () => [message('clean-clamp')],
 }
 
 /** The thinnest leads of this length that carry the job and lose little enough. */
-function leadMends(c: Capability, d: Demand | null): readonly Mend[] {
-  const { lead, supply, process } = c
-  if (!lead || !supply || !d) return []
-  const I_2 = weldingDrawnA(supply, d.hungriest.wantedA)
-  const asked = I_2 * Math.sqrt((d.dutyPct ?? 100) / 100)
-  const size = leadSizesIn(c.shop.unitSystem).find((one) => {
+function leadMends(capability: Capability, demand: Demand | null): readonly Mend[] {
+  const { lead, supply, process } = capability
+  if (!lead || !supply || !demand) return []
+  const I_2 = weldingDrawnA(supply, demand.hungriest.wantedA)
+  const asked = I_2 * Math.sqrt((demand.dutyPct ?? 100) / 100)
+  const size = leadSizesIn(capability.shop.unitSystem).find((one) => {
     const lost = lostInLeads({ ...lead, size: one }, process.family, I_2)
-    return (leadCarriesA(one) ?? 0) >= asked && (lost?.volts ?? Infinity) <= c.assumptions.leadsLostMostV
+    return (
+      (leadCarriesA(one) ?? 0) >= asked && (lost?.volts ?? Infinity) <= capability.assumptions.leadsLostMostV
+    )
   })
-  if (size === undefined) return [told('shorter-leads')]
+  if (size === undefined) return [message('shorter-leads')]
   const patch = { on: 'set-up', change: { leadSize: size } } as const
-  return [{ ...told('leads-of', { size }), patch }]
+  return [{ ...message('leads-of', { size }), patch }]
 }
 
 const carry: Criterion = {
@@ -143,19 +148,19 @@ const carry: Criterion = {
   demandFrom: [heating],
   capacityFrom: [rating],
   alsoFrom: [jobDuty, mostWanted],
-  assess(c, d) {
-    const { lead, supply, r } = c
-    if (!d || !lead || !supply) return null
-    if (d.dutyPct === null) return unknown('leads', NO_ARC_TIME)
+  assess(capability, demand) {
+    const { lead, supply, reckoner } = capability
+    if (!demand || !lead || !supply) return null
+    if (demand.dutyPct === null) return unknown('leads', NO_ARC_TIME)
     const A_l = leadCarriesA(lead.size)
-    if (A_l === null) return unknown('leads', told('leads', { size: lead.size }))
-    const I_2 = weldingDrawnA(supply, d.hungriest.wantedA, r)
-    return measured(c, 'leads', {
+    if (A_l === null) return unknown('leads', message('leads', { size: lead.size }))
+    const I_2 = weldingDrawnA(supply, demand.hungriest.wantedA, reckoner)
+    return measured(capability, 'leads', {
       params: { size: lead.size },
-      demand: r.take(heating, { I_2, X: d.dutyPct }),
-      capacity: r.take(rating, { A_l }),
+      demand: reckoner.compute(heating, { I_2, X: demand.dutyPct }),
+      capacity: reckoner.compute(rating, { A_l }),
       unit: 'A',
-      weldId: d.hungriest.joint.id,
+      weldId: demand.hungriest.joint.id,
       source: LEAD_SOURCE,
     })
   },
@@ -169,22 +174,27 @@ const eat: Criterion = {
   demandFrom: [leadVolts],
   capacityFrom: [mostLost],
   alsoFrom: [mostWanted],
-  assess(c, d) {
-    const { lead, supply, process, r } = c
-    if (!d || !lead || !supply) return null
-    const lost = lostInLeads(lead, process.family, weldingDrawnA(supply, d.hungriest.wantedA, r), r)
+  assess(capability, demand) {
+    const { lead, supply, process, reckoner } = capability
+    if (!demand || !lead || !supply) return null
+    const lost = lostInLeads(
+      lead,
+      process.family,
+      weldingDrawnA(supply, demand.hungriest.wantedA, reckoner),
+      reckoner,
+    )
     if (!lost) return null
-    const found = measured(c, 'lead-volts', {
+    const found = measured(capability, 'lead-volts', {
       params: {
         size: lead.size,
         length: figure(lead.lengthMm, 'mm length'),
         lost: figure(lost.amps, 'A'),
       },
       demand: lost.volts,
-      capacity: r.take(mostLost, {}),
+      capacity: reckoner.compute(mostLost, {}),
       unit: 'V',
       isLimit: true,
-      weldId: d.hungriest.joint.id,
+      weldId: demand.hungriest.joint.id,
       source: mostLost.source,
     })
     // The arc is weaker than its dial says: it is turned up for, and breaks no rule.

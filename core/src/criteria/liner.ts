@@ -1,6 +1,6 @@
 /** Criteria of the liner: what it is made of, its size and length, and one metal for each. */
 import { dataPlate, handbook } from '../basis/source.ts'
-import { figure, told, word } from '../model/told.ts'
+import { figure, message, word } from '../model/message.ts'
 import type { Criterion } from './criterion.ts'
 import { bad, good, ofSetUp, poor, SAME_SIZE_MM } from './grouped.ts'
 
@@ -28,7 +28,7 @@ const linerMaterial = ofSetUp(
   {
     concerns: 'feed-path',
     mends: (_c, _d, { verdict, params }) =>
-      verdict === 'fails' ? [told('slippery-liner', { size: params['size'] ?? '' })] : [],
+      verdict === 'fails' ? [message('slippery-liner', { size: params['size'] ?? '' })] : [],
   },
 )
 
@@ -51,7 +51,7 @@ const linerSize = ofSetUp(
   },
   {
     concerns: 'feed-path',
-    mends: (_c, _d, { params }) => [told('liner-of-size', { size: params['size'] ?? '' })],
+    mends: (_c, _d, { params }) => [message('liner-of-size', { size: params['size'] ?? '' })],
   },
 )
 
@@ -66,7 +66,7 @@ const linerLength = ofSetUp(
   },
   {
     concerns: 'feed-path',
-    mends: (_c, _d, { params }) => [told('liner-of-length', { length: params['gun'] ?? '' })],
+    mends: (_c, _d, { params }) => [message('liner-of-length', { length: params['gun'] ?? '' })],
   },
 )
 
@@ -83,7 +83,7 @@ const linerOneMetal = ofSetUp(
   },
   {
     concerns: 'feed-path',
-    mends: (_c, _d, { params }) => [told('liner-kept-for', { metal: params['now'] ?? '' })],
+    mends: (_c, _d, { params }) => [message('liner-kept-for', { metal: params['now'] ?? '' })],
   },
 )
 

@@ -9,12 +9,12 @@ export interface WeldedMetal {
   readonly weldId: string | null
 }
 
-export function metalsOf({ wire }: Capability, d: Demand | null): readonly WeldedMetal[] {
-  if (!d) return wire ? [{ metal: wire.metal, weldId: null }] : []
-  return d.metals.map((metal) => ({
+export function metalsOf({ wire }: Capability, demand: Demand | null): readonly WeldedMetal[] {
+  if (!demand) return wire ? [{ metal: wire.metal, weldId: null }] : []
+  return demand.metals.map((metal) => ({
     metal,
     weldId:
-      d.pairs.find(
+      demand.pairs.find(
         ({ materialA, materialB }) =>
           MATERIALS[materialA].family === metal || MATERIALS[materialB].family === metal,
       )?.weldId ?? null,

@@ -6,7 +6,7 @@ import type { Slot } from '../kinds/slots.ts'
 import { type Demand, jobDuty, mostWanted } from '../demand/demand.ts'
 import { allowedDuty, dutyAtCurrentPct } from '../duty/curve.ts'
 import { pauseForDutyS, PERIOD_S } from '../duty/window.ts'
-import { figure, told, word } from '../model/told.ts'
+import { figure, message, word } from '../model/message.ts'
 import type { Process } from '../reference/processes.ts'
 import { leastWindowCurrent, wantedCurrent } from '../trade/wantedCurrent.ts'
 import { gunCarries, gunCarriesAt, gunCurrent, gunShortCurrent, NO_ARC_TIME } from './carries.ts'
@@ -14,13 +14,13 @@ import { type Assessment, type Criterion, fits, measured, type Mend, unknown } f
 import { measuredWithin, WINDOW } from './withinWindow.ts'
 
 const CIRCUIT = ['circuit', 'powerSource'] as const
-const noSupply = told('supply')
+const noSupply = message('supply')
 
 /** @param pauseS that brings the duty in; null where one weld alone is over it */
 const restMends = (pauseS: number | null, what: string): readonly Mend[] =>
   pauseS === null
-    ? [told('rest-alone-fails', { what: word('holder', what) })]
-    : [{ ...told('rest', { pause: figure(pauseS, 's') }), patch: { on: 'job', change: { pauseS } } }]
+    ? [message('rest-alone-fails', { what: word('holder', what) })]
+    : [{ ...message('rest', { pause: figure(pauseS, 's') }), patch: { on: 'job', change: { pauseS } } }]
 
 /** The duty that leaves the margin that the shop keeps. */
 const withMargin = ({ assumptions }: Pick<Capability, 'assumptions'>, dutyPct: number): number =>
@@ -41,11 +41,11 @@ const leastPace = calculation({
 const SPAN_S = 30
 
 /** What is over its duty only sets the pace, as long as that pace is one to work at. */
-function paced({ r, supply }: Capability, { hungriest }: Demand, found: Assessment): Assessment {
+function paced({ reckoner, supply }: Capability, { hungriest }: Demand, found: Assessment): Assessment {
   if (found.verdict !== 'fails' || found.capacity === null || !supply) return found
   // Nobody rests for ever at full current: he turns down first, as far as the weld stays sound.
-  const turnedDownPct = dutyAtCurrentPct(supply.ratedPoints, hungriest.lowA, r)
-  if (turnedDownPct < r.take(leastPace, {})) return found
+  const turnedDownPct = dutyAtCurrentPct(supply.ratedPoints, hungriest.lowA, reckoner)
+  if (turnedDownPct < reckoner.compute(leastPace, {})) return found
   const { joint, oneArcS } = hungriest
   const share = found.capacity / 100
   // Nobody stops a seam around a tube every few seconds.
@@ -77,30 +77,36 @@ const sourceDuty: Criterion = {
   demandFrom: [jobDuty],
   capacityFrom: [allowedDuty],
   alsoFrom: [mostWanted, duringDuty, leastPace, leastWindowCurrent],
-  assess(c, d) {
-    if (!d || !c.powerSource) return null
-    const { wantedA, lowA } = d.hungriest
-    if (!c.supply) return { ...unknown('source-duty', noSupply), params: { current: figure(wantedA, 'A') } }
+  assess(capability, demand) {
+    if (!demand || !capability.powerSource) return null
+    const { wantedA, lowA } = demand.hungriest
+    if (!capability.supply)
+      return { ...unknown('source-duty', noSupply), params: { current: figure(wantedA, 'A') } }
     // Where it has too little even turned down, no rest helps: the output says so.
-    if (c.supply.outputMaxA < lowA) return null
-    const currentA = c.r.take(duringDuty, { I: wantedA, I_max: c.supply.outputMaxA })
+    if (capability.supply.outputMaxA < lowA) return null
+    const currentA = capability.reckoner.compute(duringDuty, {
+      I: wantedA,
+      I_max: capability.supply.outputMaxA,
+    })
     const params = { current: figure(currentA, 'A') }
-    if (d.dutyPct === null) return { ...unknown('source-duty', NO_ARC_TIME), params }
+    if (demand.dutyPct === null) return { ...unknown('source-duty', NO_ARC_TIME), params }
     return paced(
-      c,
-      d,
-      measured(c, 'source-duty', {
+      capability,
+      demand,
+      measured(capability, 'source-duty', {
         params,
-        demand: d.dutyPct,
-        capacity: dutyAtCurrentPct(c.supply.ratedPoints, currentA, c.r),
+        demand: demand.dutyPct,
+        capacity: dutyAtCurrentPct(capability.supply.ratedPoints, currentA, capability.reckoner),
         unit: '%',
-        weldId: d.hungriest.joint.id,
+        weldId: demand.hungriest.joint.id,
         source: standard('IEC 60974-1, data plate', true),
       }),
     )
   },
-  mends: (c, d, { capacity }) =>
-    d && capacity !== null ? restMends(pauseForDutyS(d.spells, withMargin(c, capacity)), 'source') : [],
+  mends: (capability, demand, { capacity }) =>
+    demand && capacity !== null
+      ? restMends(pauseForDutyS(demand.spells, withMargin(capability, capacity)), 'source')
+      : [],
 }
 
 /** What a gas decides of a gun's rating; a torch has argon anyway. */
@@ -115,28 +121,33 @@ const gunDuty: Criterion = {
   demandFrom: [wantedCurrent],
   capacityFrom: [gunCurrent],
   alsoFrom: [jobDuty, mostWanted, gunShortCurrent, ...WINDOW],
-  assess(c, d) {
-    const { gun, process } = c
+  assess(capability, demand) {
+    const { gun, process } = capability
     if (!gun) return null
     const holder = word('holder', gun.kind)
-    const carries = d ? gunCarries(c, d) : gunCarriesAt(c, null)
+    const carries = demand ? gunCarries(capability, demand) : gunCarriesAt(capability, null)
     if (carries.missing !== null)
       return { ...unknown('gun-duty', carries.missing), params: { ...carries.missing.params, holder } }
     const source = standard('IEC 60974-7, gas', true)
-    if (!d) {
+    if (!demand) {
       const gas = word('inGas', process.shielded ? 'gas' : 'none')
       const params = { holder, gun: gun.name, carries: figure(carries.highA, 'A'), gas }
       return fits('gun-duty', 'carries', params, { source })
     }
     const params = { holder, gun: gun.name }
-    return measuredWithin(c, d, 'gun-duty', { carried: carries, params, source, weld: d.hungriest })
+    return measuredWithin(capability, demand, 'gun-duty', {
+      carried: carries,
+      params,
+      source,
+      weld: demand.hungriest,
+    })
   },
-  mends({ gun, gunPoints, assumptions }, d) {
-    if (!gun || !d || !gunPoints || gunPoints.missing !== null) return []
-    const allowed = dutyAtCurrentPct(gunPoints.points, d.hungriest.wantedA)
+  mends({ gun, gunPoints, assumptions }, demand) {
+    if (!gun || !demand || !gunPoints || gunPoints.missing !== null) return []
+    const allowed = dutyAtCurrentPct(gunPoints.points, demand.hungriest.wantedA)
     return allowed < assumptions.gunLeastDutyPct
-      ? [told('gun-of-higher-class', { holder: word('holder', gun.kind) })]
-      : restMends(pauseForDutyS(d.spells, allowed), gun.kind)
+      ? [message('gun-of-higher-class', { holder: word('holder', gun.kind) })]
+      : restMends(pauseForDutyS(demand.spells, allowed), gun.kind)
   },
 }
 

@@ -1,7 +1,7 @@
 /** Tips, nozzles, collets, cups and caps screw into guns and torches of their own class only. */
 import { dataPlate } from '../basis/source.ts'
 import type { Gun } from '../kinds/equipment.ts'
-import { told, word } from '../model/told.ts'
+import { message, word } from '../model/message.ts'
 import type { Criterion } from './criterion.ts'
 import { bad, good, notKnown, ofSetUp } from './grouped.ts'
 
@@ -20,12 +20,12 @@ const classOf = (
     id,
     'together',
     ['gun', slot],
-    (c) => {
-      const part = c[slot]
-      const { gun } = c
+    (capability) => {
+      const part = capability[slot]
+      const { gun } = capability
       if (!part || gun?.kind !== kind) return null
-      if (gun.partsClass === null) return notKnown(told('class-of-gun', { gun: gun.name }))
-      if (part.partsClass === null) return notKnown(told('class-of-part', { part: part.name }))
+      if (gun.partsClass === null) return notKnown(message('class-of-gun', { gun: gun.name }))
+      if (part.partsClass === null) return notKnown(message('class-of-part', { part: part.name }))
       const params = {
         part: part.name,
         gun: gun.name,
@@ -38,7 +38,7 @@ const classOf = (
     {
       ...more,
       mends: (_c, _d, { params }) => [
-        told('part-of-class', { kind: params['kind'] ?? '', takes: params['takes'] ?? '' }),
+        message('part-of-class', { kind: params['kind'] ?? '', takes: params['takes'] ?? '' }),
       ],
     },
   )

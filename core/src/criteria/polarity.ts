@@ -3,7 +3,7 @@ import { commonPractice, dataPlate, type Source } from '../basis/source.ts'
 import type { Capability } from '../capability/capability.ts'
 import type { Polarity } from '../model/process.ts'
 import { polaritiesOfClass, type Said } from '../reference/classification.ts'
-import { type Param, told, word } from '../model/told.ts'
+import { type Param, message, word } from '../model/message.ts'
 import type { Criterion } from './criterion.ts'
 import { bad, good, type Judged, ofSetUp } from './grouped.ts'
 
@@ -15,11 +15,11 @@ function ofWire({ process, wire }: Capability): Said<readonly Polarity[]> | null
 }
 
 /** Where it may be run on what is set, that; else the usual one of the wire, or of the process. */
-function wantedPolarity(c: Capability): Polarity {
-  const may = ofWire(c)?.value
-  const { polarity } = c.settings
-  if (!may) return c.process.polarity
-  return may.includes(polarity) ? polarity : (may[0] ?? c.process.polarity)
+function wantedPolarity(capability: Capability): Polarity {
+  const may = ofWire(capability)?.value
+  const { polarity } = capability.settings
+  if (!may) return capability.process.polarity
+  return may.includes(polarity) ? polarity : (may[0] ?? capability.process.polarity)
 }
 
 /** Polarity set wrong is the commonest set-up fault there is. */
@@ -29,12 +29,12 @@ function leadsOn({ settings }: Capability, wanted: Polarity, by: Param, source: 
   return bad(settings.polarity === 'ac' ? 'output-ac' : 'leads', params, source)
 }
 
-const polarityMends: Criterion['mends'] = (c) => {
-  const wanted = wantedPolarity(c)
-  const isByLeads = wanted !== 'ac' && c.settings.polarity !== 'ac'
+const polarityMends: Criterion['mends'] = (capability) => {
+  const wanted = wantedPolarity(capability)
+  const isByLeads = wanted !== 'ac' && capability.settings.polarity !== 'ac'
   return [
     {
-      ...told(isByLeads ? 'swap-leads' : 'set-polarity', { wanted: word('polarity', wanted) }),
+      ...message(isByLeads ? 'swap-leads' : 'set-polarity', { wanted: word('polarity', wanted) }),
       patch: { on: 'set-up', change: { polarity: wanted } },
     },
   ]
@@ -45,12 +45,12 @@ const polarityOfProcess = ofSetUp(
   'polarity',
   'polarity',
   [],
-  (c) =>
-    ofWire(c) === null
+  (capability) =>
+    ofWire(capability) === null
       ? leadsOn(
-          c,
-          c.process.polarity,
-          word('process', c.process.id),
+          capability,
+          capability.process.polarity,
+          word('process', capability.process.id),
           commonPractice('usual polarity of the process'),
         )
       : null,
@@ -61,9 +61,11 @@ const polarityOfWire = ofSetUp(
   'polarity-of-wire',
   'polarity',
   ['wire'],
-  (c) => {
-    const said = ofWire(c)
-    return c.wire && said ? leadsOn(c, wantedPolarity(c), c.wire.name, said.source) : null
+  (capability) => {
+    const said = ofWire(capability)
+    return capability.wire && said
+      ? leadsOn(capability, wantedPolarity(capability), capability.wire.name, said.source)
+      : null
   },
   { mends: polarityMends },
 )
@@ -73,9 +75,9 @@ const polarityReach = ofSetUp(
   'polarity-reach',
   'polarity',
   ['powerSource', 'wire'],
-  (c) => {
-    const { powerSource } = c
-    const wanted = wantedPolarity(c)
+  (capability) => {
+    const { powerSource } = capability
+    const wanted = wantedPolarity(capability)
     if (!powerSource?.polarityChange || wanted === 'ac') return null
     const { polarityChange: change, name: source } = powerSource
     if (change !== 'fixed-dcep' && change !== 'fixed-dcen') return good(change, { source }, dataPlate())
@@ -83,7 +85,7 @@ const polarityReach = ofSetUp(
     const params = { source, only: word('polarity', only), wanted: word('polarity', wanted) }
     return only === wanted ? good('wired', params, dataPlate()) : bad('wired-other', params, dataPlate())
   },
-  { mends: () => [told('wire-or-source')] },
+  { mends: () => [message('wire-or-source')] },
 )
 
 export const POLARITY_CRITERIA: readonly Criterion[] = [polarityOfProcess, polarityOfWire, polarityReach]

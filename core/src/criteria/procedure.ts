@@ -5,7 +5,7 @@ import type { Capability } from '../capability/capability.ts'
 import type { Demand } from '../demand/demand.ts'
 import type { WeldFigures } from '../demand/weldFigures.ts'
 import type { Job, Joint } from '../kinds/job.ts'
-import { figure, told, word } from '../model/told.ts'
+import { figure, message, word } from '../model/message.ts'
 import {
   bringsLittleHydrogen,
   carbonEquivalentOf,
@@ -35,23 +35,28 @@ const prequalified = grouped(
   'prequalified',
   'joint',
   [],
-  ({ process, shop }, d) => {
+  ({ process, shop }, demand) => {
     // By European standards every procedure is qualified by a test, whatever its transfer.
-    if (!d || !isStructural(d.job) || QUALITY[d.job.quality].isEuropean || shop.filletRule === 'en-1993')
+    if (
+      !demand ||
+      !isStructural(demand.job) ||
+      QUALITY[demand.job.quality].isEuropean ||
+      shop.filletRule === 'en-1993'
+    )
       return null
-    const steel = d.welds.filter(({ joint }) => familiesOf(joint).every((one) => one === 'carbon-steel'))
+    const steel = demand.welds.filter(({ joint }) => familiesOf(joint).every((one) => one === 'carbon-steel'))
     const [first] = steel
     if (!first) return null
-    const make = isByCode(d.job) ? bad : poor
+    const make = isByCode(demand.job) ? bad : poor
     if (process.id === 'gmaw-short') return make('short-circuit', {}, D1_1, first.joint.id)
     const down = steel.find(({ joint }) => joint.position === 'vertical-down')
     return down ? make('downward', {}, D1_1, down.joint.id) : null
   },
   {
-    mends: (_c, d, { code }) =>
+    mends: (_c, demand, { code }) =>
       code === 'downward'
-        ? [told('weld-upward'), told('qualified-procedure')]
-        : [told(d?.welds.every(sprayHolds) ? 'spray-or-cored' : 'cored-or-procedure')],
+        ? [message('weld-upward'), message('qualified-procedure')]
+        : [message(demand?.welds.every(sprayHolds) ? 'spray-or-cored' : 'cored-or-procedure')],
   },
 )
 
@@ -69,9 +74,9 @@ const backPurge = grouped(
   'back-purge',
   'joint',
   ['wire'],
-  ({ process, wire }, d): Judged | null => {
-    if (!d || !process.shielded) return null
-    const rooted = d.welds.filter(
+  ({ process, wire }, demand): Judged | null => {
+    if (!demand || !process.shielded) return null
+    const rooted = demand.welds.filter(
       ({ joint }) =>
         familiesOf(joint).every((one) => one === 'stainless') &&
         hasOpenBack(joint) &&
@@ -84,17 +89,21 @@ const backPurge = grouped(
     const bare = rooted.find(({ joint }) => !joint.purge)
     if (!bare) return good('purged', {}, SUGAR, first.joint.id)
     const make =
-      d.job.quality === 'leak-tight' || isByCode(d.job) ? bad : QUALITY[d.job.quality].isPlain ? good : poor
+      demand.job.quality === 'leak-tight' || isByCode(demand.job)
+        ? bad
+        : QUALITY[demand.job.quality].isPlain
+          ? good
+          : poor
     return make(make === good ? 'accepted' : 'sugars', {}, SUGAR, bare.joint.id)
   },
   {
-    mends: (_c, d, { weldId }) => {
-      const joint = d?.welds.find((weld) => weld.joint.id === weldId)?.joint
+    mends: (_c, demand, { weldId }) => {
+      const joint = demand?.welds.find((weld) => weld.joint.id === weldId)?.joint
       if (!joint) return []
       return [
-        { ...told('purge-it'), patch: { on: 'joint', jointId: joint.id, change: { purge: true } } },
+        { ...message('purge-it'), patch: { on: 'joint', jointId: joint.id, change: { purge: true } } },
         backingMend(joint.id),
-        told('fluxed-rod'),
+        message('fluxed-rod'),
       ]
     },
   },
@@ -110,7 +119,7 @@ interface Least {
   readonly code: 'table' | 'carbon-equivalent'
 }
 
-function leastOf({ process, wire, r }: Capability, weld: WeldFigures): Least | null {
+function leastOf({ process, wire, reckoner }: Capability, weld: WeldFigures): Least | null {
   const { joint } = weld
   const materials = [joint.materialA, joint.materialB]
   const filler = process.electrode === 'covered' ? (wire?.classification ?? null) : null
@@ -118,16 +127,16 @@ function leastOf({ process, wire, r }: Capability, weld: WeldFigures): Least | n
   if (cetPct !== null) {
     if (thickerMm(joint) <= COLD_MM)
       return { weld, leastC: 0, source: THIN_SOURCE, code: 'carbon-equivalent' }
-    const leastC = leastByCarbonC(cetPct, joint, bringsLittleHydrogen(process.id, filler), r)
+    const leastC = leastByCarbonC(cetPct, joint, bringsLittleHydrogen(process.id, filler), reckoner)
     return { weld, leastC, source: CET_SOURCE, code: 'carbon-equivalent' }
   }
   const category = preheatCategoryOf(materials, process.id, filler)
   return category && { weld, ...leastPreheatOf(category, thickerMm(joint)), code: 'table' }
 }
 
-const warmest = (c: Capability, d: Demand): Least | null =>
-  d.welds
-    .flatMap((weld) => leastOf(c, weld) ?? [])
+const warmest = (capability: Capability, demand: Demand): Least | null =>
+  demand.welds
+    .flatMap((weld) => leastOf(capability, weld) ?? [])
     .reduce<Least | null>((most, next) => (most && most.leastC >= next.leastC ? most : next), null)
 
 /** Cold steel takes the heat away so fast that the seam hardens, and hydrogen cracks it. */
@@ -135,33 +144,42 @@ const leastPreheat = grouped(
   'least-preheat',
   'joint',
   ['wire'],
-  (c, d): Judged | null => {
-    if (!d) return null
-    const found = warmest(c, d)
-    const hasC = d.job.preheatC ?? c.assumptions.workshopC
+  (capability, demand): Judged | null => {
+    if (!demand) return null
+    const found = warmest(capability, demand)
+    const hasC = demand.job.preheatC ?? capability.assumptions.workshopC
     if (!found || found.leastC <= 0) return null
     const { weld, leastC, source } = found
     const params = {
       thickness: figure(thickerMm(weld.joint), 'mm'),
       least: figure(leastC, '°C'),
       has: figure(hasC, '°C'),
-      filler: c.wire && c.process.electrode === 'covered' ? c.wire.name : word('process', c.process.id),
+      filler:
+        capability.wire && capability.process.electrode === 'covered'
+          ? capability.wire.name
+          : word('process', capability.process.id),
     }
     if (hasC >= leastC) return good('warm', params, source, weld.joint.id)
-    return (isStructural(d.job) ? bad : poor)(found.code, params, source, weld.joint.id)
+    return (isStructural(demand.job) ? bad : poor)(found.code, params, source, weld.joint.id)
   },
   {
     from: [leastByCarbon],
-    mends: (c, d, { weldId }) => {
-      const found = d && warmest(c, d)
-      const weld = d?.welds.find(({ joint }) => joint.id === weldId)
+    mends: (capability, demand, { weldId }) => {
+      const found = demand && warmest(capability, demand)
+      const weld = demand?.welds.find(({ joint }) => joint.id === weldId)
       if (!found || !weld) return []
       // Up to the next ten degrees: a crayon is not read closer.
       const preheatC = Math.ceil(found.leastC / 10) * 10
-      const { timeS, fuelG, lostS } = warmingOf(weld.joint, weld.runMm, 'carbon-steel', preheatC, c.r)
+      const { timeS, fuelG, lostS } = warmingOf(
+        weld.joint,
+        weld.runMm,
+        'carbon-steel',
+        preheatC,
+        capability.reckoner,
+      )
       return [
         {
-          ...told('preheat-to', {
+          ...message('preheat-to', {
             temperature: figure(preheatC, '°C'),
             time: figure(timeS / 3600, 'h'),
             fuel: figure(fuelG, 'g'),

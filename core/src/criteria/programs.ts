@@ -4,7 +4,7 @@ import { calculation, from, input } from '../calculation/calculation.ts'
 import type { Capability } from '../capability/capability.ts'
 import { gunGas } from '../capability/gunPoints.ts'
 import type { WeldFigures } from '../demand/weldFigures.ts'
-import { figure, told, word } from '../model/told.ts'
+import { figure, message, word } from '../model/message.ts'
 import { VERDICT_RANK } from '../model/verdict.ts'
 import { tungstenLightsA } from '../reference/tungstenRanges.ts'
 import { currentAtFeed, feedCurrent, wireFeed, wireFeedSpeed } from '../trade/burnOff.ts'
@@ -37,12 +37,12 @@ const autoProgram = ofSetUp(
     if (isCovered) return good('covered', params, PLATE)
     return process.id === 'gmaw-pulse' ? poor('no-pulse', params, PLATE) : good('by-hand', params, PLATE)
   },
-  { mends: () => [told('wire-with-program')] },
+  { mends: () => [message('wire-with-program')] },
 )
 
 /** @returns whether a program covers wire and gas; null where the machine states none, or no wire or gas is chosen */
-export function programOf(c: Capability): 'covered' | 'by-hand' | null {
-  const found = autoProgram.assess(c, null)
+export function programOf(capability: Capability): 'covered' | 'by-hand' | null {
+  const found = autoProgram.assess(capability, null)
   if (!found) return null
   return found.code === 'covered' ? 'covered' : 'by-hand'
 }
@@ -55,8 +55,8 @@ const rangesOf = ({ powerSource, process }: Capability) =>
  * @returns the position of the range switch for a current: the one that has it most in its middle; null without a switch
  * @example switchFor(capability, 90) // 'low'
  */
-export function switchFor(c: Capability, currentA: number): string | null {
-  const holding = rangesOf(c).filter(({ minA, maxA }) => currentA >= minA && currentA <= maxA)
+export function switchFor(capability: Capability, currentA: number): string | null {
+  const holding = rangesOf(capability).filter(({ minA, maxA }) => currentA >= minA && currentA <= maxA)
   const roomOf = ({ minA, maxA }: (typeof holding)[number]) => Math.min(currentA / minA, maxA / currentA)
   const [best] = holding.toSorted((one, other) => roomOf(other) - roomOf(one))
   return best?.mark ?? null
@@ -67,13 +67,13 @@ const outputRange = grouped(
   'output-range',
   'together',
   ['powerSource'],
-  (c, d) => {
-    const ranges = rangesOf(c)
-    if (!d || ranges.length === 0) return null
-    const outside = d.runs.find(({ wantedA }) => switchFor(c, wantedA) === null)
+  (capability, demand) => {
+    const ranges = rangesOf(capability)
+    if (!demand || ranges.length === 0) return null
+    const outside = demand.runs.find(({ wantedA }) => switchFor(capability, wantedA) === null)
     if (!outside) {
-      const mark = switchFor(c, d.hungriest.wantedA) ?? ''
-      return good('set', { mark, current: figure(d.hungriest.wantedA, 'A') }, PLATE)
+      const mark = switchFor(capability, demand.hungriest.wantedA) ?? ''
+      return good('set', { mark, current: figure(demand.hungriest.wantedA, 'A') }, PLATE)
     }
     const { wantedA, lowA, highA, joint } = outside
     const reaches = ranges.some(
@@ -81,7 +81,7 @@ const outputRange = grouped(
     )
     return (reaches ? poor : bad)('between', { current: figure(wantedA, 'A') }, PLATE, joint.id)
   },
-  { mends: () => [told('source-without-gap')] },
+  { mends: () => [message('source-without-gap')] },
 )
 
 const tapAt = calculation({
@@ -110,7 +110,7 @@ export interface Tap {
  * @example tapFor(capability, weld).mark // 'C'
  */
 export function tapFor(
-  { powerSource, supply, process, fedWire, gas, r }: Capability,
+  { powerSource, supply, process, fedWire, gas, reckoner }: Capability,
   { joint, wantedA }: Pick<WeldFigures, 'joint' | 'wantedA'>,
 ): Tap | null {
   if (!fedWire || !supply || (powerSource?.voltageSteps ?? null) === null || process.id === 'gmaw-pulse')
@@ -120,28 +120,28 @@ export function tapFor(
     gas: process.shielded ? gas : null,
     classification: fedWire.classification,
   }
-  const U = startingVoltsOf(process.id, arc, wantedA, r)
+  const U = startingVoltsOf(process.id, arc, wantedA, reckoner)
   const tap = dialSettingOf(supply.voltsDial, U, true)
   if (!tap) return null
-  const I_t = currentForVoltsOf(process.id, arc, tap.gives, wantedA, r)
-  const feed = wireFeedSpeed(fedWire, wantedA, process.id, r)
-  const feedMmPerMin = wireFeedSpeed(fedWire, I_t, process.id, r)
+  const I_t = currentForVoltsOf(process.id, arc, tap.gives, wantedA, reckoner)
+  const feed = wireFeedSpeed(fedWire, wantedA, process.id, reckoner)
+  const feedMmPerMin = wireFeedSpeed(fedWire, I_t, process.id, reckoner)
   return {
     mark: tap.mark,
     offV: tap.gives - U,
-    currentA: currentAtFeed(fedWire, feedMmPerMin, process.id, r),
+    currentA: currentAtFeed(fedWire, feedMmPerMin, process.id, reckoner),
     feedMmPerMin,
     feedByPct: (feedMmPerMin / feed - 1) * 100,
   }
 }
 
-function judgedTap(c: Capability, weld: WeldFigures): Judged | null {
-  if (!c.supply) return null
+function judgedTap(capability: Capability, weld: WeldFigures): Judged | null {
+  if (!capability.supply) return null
   // Short of current the output fails; its taps are asked of what it gives.
-  const I_max = c.supply.outputMaxA
-  const wantedA = c.r.take(tapAt, { I: weld.wantedA, I_max })
+  const I_max = capability.supply.outputMaxA
+  const wantedA = capability.reckoner.compute(tapAt, { I: weld.wantedA, I_max })
   const run = { ...weld, wantedA, lowA: Math.min(weld.lowA, I_max) }
-  const tap = tapFor(c, run)
+  const tap = tapFor(capability, run)
   if (!tap) return null
   const { mark, offV, currentA, feedMmPerMin } = tap
   const params = {
@@ -151,7 +151,7 @@ function judgedTap(c: Capability, weld: WeldFigures): Judged | null {
     feed: figure(feedMmPerMin, 'mm/min'),
     current: figure(currentA, 'A'),
   }
-  if (Math.abs(offV) <= c.assumptions.voltsBandV)
+  if (Math.abs(offV) <= capability.assumptions.voltsBandV)
     return { ...good('near', params, PLATE, run.joint.id), pass: run.pass }
   const at = { lowA: currentA, highA: currentA, leastA: currentA, mostA: currentA }
   const make = verdictOfCurrent(run, at) === 'fails' ? bad : poor
@@ -163,16 +163,16 @@ const voltsTap = grouped(
   'volts-tap',
   'joint',
   ['circuit', 'powerSource', 'wire', 'gas'],
-  (c, d) => {
-    if (!d) return null
-    const found = d.runs.flatMap((run) => judgedTap(c, run) ?? [])
+  (capability, demand) => {
+    if (!demand) return null
+    const found = demand.runs.flatMap((run) => judgedTap(capability, run) ?? [])
     return found.reduce<Judged | null>(
       (worst, next) => (!worst || VERDICT_RANK[next.verdict] > VERDICT_RANK[worst.verdict] ? next : worst),
       null,
     )
   },
   {
-    mends: () => [told('source-without-taps')],
+    mends: () => [message('source-without-taps')],
     from: [currentForVolts, wireFeed, ...feedCurrent, ...WINDOW],
   },
 )
@@ -184,7 +184,7 @@ const startAmps = grouped(
   'start-amps',
   'together',
   ['powerSource', 'tungsten'],
-  ({ powerSource, process, tungsten }, d) => {
+  ({ powerSource, process, tungsten }, demand) => {
     const given = powerSource?.startAmps
     if (!given || process.electrode !== 'tungsten' || !tungsten) return null
     const lightsA = tungstenLightsA(tungsten.diameterMm)
@@ -196,10 +196,10 @@ const startAmps = grouped(
       least: figure(given.minA, 'A'),
     }
     if (given.maxA < lightsA) return poor('too-low', params, LIGHTS)
-    const holed = d?.runs.find(({ highA }) => highA !== null && given.minA > highA)
+    const holed = demand?.runs.find(({ highA }) => highA !== null && given.minA > highA)
     return holed ? poor('too-high', params, LIGHTS, holed.joint.id) : good('lights', params, LIGHTS)
   },
-  { mends: (_c, _d, { code }) => [told(code === 'too-low' ? 'thinner-tungsten' : 'start-on-scrap')] },
+  { mends: (_c, _d, { code }) => [message(code === 'too-low' ? 'thinner-tungsten' : 'start-on-scrap')] },
 )
 
 export const PROGRAM_CRITERIA: readonly Criterion[] = [autoProgram, outputRange, voltsTap, startAmps]

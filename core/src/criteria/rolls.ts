@@ -4,7 +4,7 @@ import { dataPlate, handbook } from '../basis/source.ts'
 import { FEED_SLOTS } from '../capability/capability.ts'
 import type { Groove, Wire } from '../kinds/equipment.ts'
 import type { DriveRoll, RollGroove } from '../kinds/part.ts'
-import { figure, told, word } from '../model/told.ts'
+import { figure, message, word } from '../model/message.ts'
 import { isCored } from '../trade/burnOff.ts'
 import type { Criterion } from './criterion.ts'
 import { bad, good, isSameSize, notKnown, ofSetUp, poor, SAME_SIZE_MM } from './grouped.ts'
@@ -82,7 +82,7 @@ const rollGroove = ofSetUp(
     concerns: 'feed-path',
     mends: (_c, _d, { params, verdict }) =>
       verdict === 'fails'
-        ? [told('roll-with-groove', { wanted: params['wanted'] ?? '', size: params['size'] ?? '' })]
+        ? [message('roll-with-groove', { wanted: params['wanted'] ?? '', size: params['size'] ?? '' })]
         : [],
   },
 )
@@ -113,7 +113,7 @@ const rollSize = ofSetUp(
   },
   {
     concerns: 'feed-path',
-    mends: (_c, _d, { params }) => [told('roll-of-size', { size: params['size'] ?? '' })],
+    mends: (_c, _d, { params }) => [message('roll-of-size', { size: params['size'] ?? '' })],
   },
 )
 
@@ -125,14 +125,14 @@ const rollSystem = ofSetUp(
   ({ feedPath, roll, gun }) => {
     if (!roll || !feedPath || gun?.drive === 'spool') return null
     const own = feedPath.feeder.rollSystem
-    if (own === null) return notKnown(told('roll-drive', { feeder: feedPath.name }))
-    if (roll.rollSystem === null) return notKnown(told('drive-of-roll', { roll: roll.name }))
+    if (own === null) return notKnown(message('roll-drive', { feeder: feedPath.name }))
+    if (roll.rollSystem === null) return notKnown(message('drive-of-roll', { roll: roll.name }))
     const params = { feeder: feedPath.name, roll: roll.name, own, has: roll.rollSystem }
     return own === roll.rollSystem ? good('goes', params, PLATE) : bad('other', params, PLATE)
   },
   {
     concerns: 'feed-path',
-    mends: (_c, _d, { params }) => [told('roll-for-drive', { own: params['own'] ?? '' })],
+    mends: (_c, _d, { params }) => [message('roll-for-drive', { own: params['own'] ?? '' })],
   },
 )
 

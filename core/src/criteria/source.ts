@@ -1,7 +1,7 @@
 /** Criteria of the power source: what it is rated for, how it starts, how its AC is set, what opens the gas. */
 import { commonPractice, dataPlate, standard } from '../basis/source.ts'
 import { assumed, calculation } from '../calculation/calculation.ts'
-import { figure, list, told, word } from '../model/told.ts'
+import { figure, list, message, word } from '../model/message.ts'
 import { coveredClassOf } from '../reference/coveredElectrodes.ts'
 import { gasFlow } from '../trade/gasFlow.ts'
 import type { Criterion } from './criterion.ts'
@@ -24,7 +24,7 @@ const ratedForProcess = ofSetUp(
     if (own.some(({ outputs }) => outputs.includes(wave))) return good('rated', params, PLATE)
     return bad(wave === 'ac' ? 'dc-only' : 'ac-only', params, PLATE)
   },
-  { concerns: 'process', mends: (_c, _d, { code, params }) => [told(`source-${code}`, params)] },
+  { concerns: 'process', mends: (_c, _d, { code, params }) => [message(`source-${code}`, params)] },
 )
 
 /** TIG on DC leaves the oxide of aluminium where it is. */
@@ -32,9 +32,9 @@ const waveForMetal = grouped(
   'wave-for-metal',
   'together',
   ['powerSource', 'wire'],
-  (c, d) => {
-    if (c.process.id !== 'gtaw-dc') return null
-    const aluminium = metalsOf(c, d).find(({ metal }) => metal === 'aluminium')
+  (capability, demand) => {
+    if (capability.process.id !== 'gtaw-dc') return null
+    const aluminium = metalsOf(capability, demand).find(({ metal }) => metal === 'aluminium')
     return aluminium ? bad('dc', {}, undefined, aluminium.weldId) : null
   },
   {
@@ -45,11 +45,11 @@ const waveForMetal = grouped(
       return hasAc
         ? [
             {
-              ...told('set-to-ac'),
+              ...message('set-to-ac'),
               patch: { on: 'set-up', change: { process: 'gtaw-ac', polarity: 'ac' } },
             },
           ]
-        : [told('source-dc-only')]
+        : [message('source-dc-only')]
     },
   },
 )
@@ -76,7 +76,7 @@ const stickStrikes = ofSetUp(
   ({ process, powerSource, wire, supply }) => {
     const covered = process.electrode === 'covered' && wire ? coveredClassOf(wire.classification) : null
     if (!powerSource || !wire || !supply || !covered) return null
-    if (supply.openCircuitV === null) return notKnown(told('open-circuit', { source: powerSource.name }))
+    if (supply.openCircuitV === null) return notKnown(message('open-circuit', { source: powerSource.name }))
     const params = {
       source: powerSource.name,
       wire: wire.name,
@@ -86,7 +86,7 @@ const stickStrikes = ofSetUp(
     const make = supply.openCircuitV >= covered.openCircuitV ? good : poor
     return make(make === good ? 'strikes' : 'goes-out', params, STRIKES)
   },
-  { mends: () => [told('softer-stick')] },
+  { mends: () => [message('softer-stick')] },
 )
 const STRIKES = commonPractice('open-circuit volts by class of electrode, common practice, from memory')
 
@@ -97,7 +97,7 @@ const startMethod = ofSetUp(
   ['powerSource'],
   ({ powerSource, process, settings }) => {
     if (process.family !== 'gtaw' || !powerSource) return null
-    if (powerSource.start.length === 0) return notKnown(told('start', { source: powerSource.name }))
+    if (powerSource.start.length === 0) return notKnown(message('start', { source: powerSource.name }))
     const wanted = settings.start
     const params = {
       source: powerSource.name,
@@ -109,7 +109,7 @@ const startMethod = ofSetUp(
   {
     mends: ({ powerSource }) =>
       (powerSource?.start ?? []).slice(0, 1).map((start) => ({
-        ...told('start-by', { start: word('start', start) }),
+        ...message('start-by', { start: word('start', start) }),
         patch: { on: 'set-up', change: { start } },
       })),
   },
@@ -135,11 +135,11 @@ const electronicsNear = ofSetUp(
       return start
         ? [
             {
-              ...told('start-by', { start: word('start', start) }),
+              ...message('start-by', { start: word('start', start) }),
               patch: { on: 'set-up', change: { start } },
             },
           ]
-        : [told('no-high-frequency')]
+        : [message('no-high-frequency')]
     },
   },
 )
@@ -160,25 +160,29 @@ const gasControl = ofSetUp(
   'gas-control',
   'together',
   ['powerSource', 'gun'],
-  (c) => {
-    const { powerSource, gun, process, settings, cup, r } = c
+  (capability) => {
+    const { powerSource, gun, process, settings, cup, reckoner } = capability
     if (process.family !== 'gtaw' || !powerSource || gun?.kind !== 'torch') return null
     const params = { source: powerSource.name, gun: gun.name }
     if (powerSource.gasValve === true)
       return good(gun.valve === true ? 'leave-open' : 'switches', params, PLATE)
     if (gun.valve === true) {
       if (settings.flowLPerMin === null && !cup) return poor('wastes', params)
-      const wasted = r.take(handValveGas, { Q: c.flowLPerMin })
+      const wasted = reckoner.compute(handValveGas, { Q: capability.flowLPerMin })
       return poor('wastes-so-much', { ...params, wasted: figure(wasted, 'L') })
     }
     return powerSource.gasValve === false && gun.valve === false
       ? bad('no-valve', params, PLATE)
-      : notKnown(told('gas-valve', params))
+      : notKnown(message('gas-valve', params))
   },
   {
     from: [handValveGas],
     mends: (_c, _d, { verdict }) =>
-      verdict === 'tight' ? [told('shut-between')] : verdict === 'fails' ? [told('torch-with-valve')] : [],
+      verdict === 'tight'
+        ? [message('shut-between')]
+        : verdict === 'fails'
+          ? [message('torch-with-valve')]
+          : [],
   },
 )
 

@@ -8,7 +8,7 @@ import type { Demand } from '../demand/demand.ts'
 import { jobDuty, mostWanted } from '../demand/demand.ts'
 import type { WeldFigures } from '../demand/weldFigures.ts'
 import type { Circuit } from '../kinds/equipment.ts'
-import { figure, list, told, word } from '../model/told.ts'
+import { figure, list, message, word } from '../model/message.ts'
 import { breakerInWarmth, heldWithoutEndA, overloadFactor } from '../supply/breaker/overload.ts'
 import { readConductor } from '../supply/conductor.ts'
 import {
@@ -57,7 +57,7 @@ const supplyVoltage: Criterion = {
       ? fits('supply-voltage', 'takes', params, { source: PLATE })
       : fails('supply-voltage', 'other-supply', { ...params, ...why?.params }, { source: PLATE })
   },
-  mends: (_c, _d, { params }) => [told('circuit-of', { takes: params['takes'] ?? '' })],
+  mends: (_c, _d, { params }) => [message('circuit-of', { takes: params['takes'] ?? '' })],
 }
 
 /** Links or a plug set for another voltage are an ordinary mistake. */
@@ -82,24 +82,27 @@ const supplySetting: Criterion = {
     const set = { ...params, set: figure(linksSetV, 'V') }
     return inGroup(make('supply-setting', isRight ? 'set-right' : 'set-other', set, { source: PLATE }))
   },
-  mends: (_c, _d, { params }) => [told('set-links', { volts: params['volts'] ?? '' })],
+  mends: (_c, _d, { params }) => [message('set-links', { volts: params['volts'] ?? '' })],
 }
 
 /** Welding current with which a weld is burnt here: what it wants, or all that the machine has. */
-const drawnA = ({ supply }: Capability, wantedA: number, r?: Reckoner): number =>
-  supply ? weldingDrawnA(supply, wantedA, r) : wantedA
+const drawnA = ({ supply }: Capability, wantedA: number, reckoner?: Reckoner): number =>
+  supply ? weldingDrawnA(supply, wantedA, reckoner) : wantedA
 
 /** Heating of the breaker by one weld of the job, as a steady current, A. */
 function breakerHeatA(
-  c: Capability,
-  d: Demand,
+  capability: Capability,
+  demand: Demand,
   { wantedA, oneArcS }: WeldFigures,
   constantS: number,
 ): number {
-  const { draw, r } = c
+  const { draw, reckoner } = capability
   if (!draw) return 0
-  const k = overloadFactor(oneArcS ?? 0, d.pauseS, constantS, r)
-  return r.take(breakerHeatCurrent, { I_1: inputCurrentA(draw, drawnA(c, wantedA, r), r), k })
+  const k = overloadFactor(oneArcS ?? 0, demand.pauseS, constantS, reckoner)
+  return reckoner.compute(breakerHeatCurrent, {
+    I_1: inputCurrentA(draw, drawnA(capability, wantedA, reckoner), reckoner),
+    k,
+  })
 }
 
 /** A step of its own: what a weld may be turned down to rests on the same figure. */
@@ -115,20 +118,28 @@ const heldReading = calculation({
 })
 
 /** A breaker that goes at the current wanted may hold at the least that still makes the weld. */
-function turnedDown(c: Capability, d: Demand, weld: WeldFigures, found: Assessment): Assessment {
+function turnedDown(
+  capability: Capability,
+  demand: Demand,
+  weld: WeldFigures,
+  found: Assessment,
+): Assessment {
   if (found.verdict !== 'fails') return found
-  const carries = circuitCarries(c, d, weld)
+  const carries = circuitCarries(capability, demand, weld)
   if (!carries || carries.missing !== null || verdictOfCurrent(weld, carries) === 'fails') return found
   const current = figure(carries.highA, 'A')
   return { ...found, verdict: 'tight', code: 'turned-down', params: { ...found.params, current } }
 }
 
 /** What holds alone may go while something else on the circuit runs: that can be switched off, and is to be known. */
-function besideOthers(c: Capability, circuit: Circuit, found: Assessment): Assessment {
+function besideOthers(capability: Capability, circuit: Circuit, found: Assessment): Assessment {
   const { demand, capacity, verdict } = found
-  const others = byTurnsOn(circuit, c.building.loads, c.breakerConstantS)
+  const others = byTurnsOn(circuit, capability.building.loads, capability.breakerConstantS)
   if (others.length === 0 || verdict === 'fails' || demand === null || capacity === null) return found
-  const together = c.r.take(besideTurns, { I_m: demand, I_e: others.map(({ heatA }) => heatA) })
+  const together = capability.reckoner.compute(besideTurns, {
+    I_m: demand,
+    I_e: others.map(({ heatA }) => heatA),
+  })
   if (together <= capacity) return found
   const params = {
     ...found.params,
@@ -139,10 +150,12 @@ function besideOthers(c: Capability, circuit: Circuit, found: Assessment): Asses
 }
 
 /** A quick breaker is as hot after a short arc as a slow one after a long: what holds by the slow one may trip by it. */
-function mayTripEarly(c: Capability, d: Demand, found: Assessment): Assessment {
+function mayTripEarly(capability: Capability, demand: Demand, found: Assessment): Assessment {
   const { verdict, capacity } = found
   if (verdict !== 'fits' || capacity === null) return found
-  const worst = weldWithMost(d, (weld) => breakerHeatA(c, d, weld, c.breakerEarlyConstantS))
+  const worst = weldWithMost(demand, (weld) =>
+    breakerHeatA(capability, demand, weld, capability.breakerEarlyConstantS),
+  )
   if (worst.value <= capacity) return found
   return {
     ...found,
@@ -160,38 +173,48 @@ const breakerHolds: Criterion = {
   demandFrom: [breakerHeatCurrent],
   capacityFrom: [heldReading],
   alsoFrom: [mostWanted, besideTurns, ...LINK_FROM.circuit, ...WINDOW],
-  assess(c, d) {
-    const { circuit, r } = c
-    if (!d || !circuit) return null
-    if (!c.draw) return unknown('breaker-holds', c.supply ? c.drawMissing : told('supply'))
-    if (d.dutyPct === null) return unknown('breaker-holds', NO_ARC_TIME)
-    const worst = weldWithMost(d, (weld) => breakerHeatA(c, d, weld, c.breakerConstantS))
-    const heldA = heldWithoutEndA(circuit, c.breaker, r)
-    const capacity = r.take(heldReading, { I_h: heldBesideA(heldA, circuit, c.building.loads, r) })
-    const isBelowIdle = c.draw.idleA > capacity
+  assess(capability, demand) {
+    const { circuit, reckoner } = capability
+    if (!demand || !circuit) return null
+    if (!capability.draw)
+      return unknown('breaker-holds', capability.supply ? capability.drawMissing : message('supply'))
+    if (demand.dutyPct === null) return unknown('breaker-holds', NO_ARC_TIME)
+    const worst = weldWithMost(demand, (weld) =>
+      breakerHeatA(capability, demand, weld, capability.breakerConstantS),
+    )
+    const heldA = heldWithoutEndA(circuit, capability.breaker, reckoner)
+    const capacity = reckoner.compute(heldReading, {
+      I_h: heldBesideA(heldA, circuit, capability.building.loads, reckoner),
+    })
+    const isBelowIdle = capability.draw.idleA > capacity
     const found = turnedDown(
-      c,
-      d,
+      capability,
+      demand,
       worst.weld,
-      measured(c, 'breaker-holds', {
+      measured(capability, 'breaker-holds', {
         demand: worst.value,
         capacity,
         unit: 'A',
         weldId: worst.weld.joint.id,
-        source: c.breaker.source,
+        source: capability.breaker.source,
       }),
     )
     return isBelowIdle
-      ? { ...found, verdict: 'fails', code: 'below-idle', params: { idle: figure(c.draw.idleA, 'A') } }
-      : mayTripEarly(c, d, besideOthers(c, circuit, found))
+      ? {
+          ...found,
+          verdict: 'fails',
+          code: 'below-idle',
+          params: { idle: figure(capability.draw.idleA, 'A') },
+        }
+      : mayTripEarly(capability, demand, besideOthers(capability, circuit, found))
   },
-  mends(c, _d, { demand, code }) {
-    const { rules, circuit } = c
-    if (code === 'below-idle') return [told('larger-than-idle')]
-    const size = smallestBreakerA(rules, (demand ?? 0) * spare(c), circuit?.breakerKind ?? null)
+  mends(capability, _d, { demand, code }) {
+    const { rules, circuit } = capability
+    if (code === 'below-idle') return [message('larger-than-idle')]
+    const size = smallestBreakerA(rules, (demand ?? 0) * spare(capability), circuit?.breakerKind ?? null)
     return [
-      ...(code === 'beside' ? [told('others-on-circuit-off')] : []),
-      ...(size === null ? [] : [circuitWithBreaker(c, size)]),
+      ...(code === 'beside' ? [message('others-on-circuit-off')] : []),
+      ...(size === null ? [] : [circuitWithBreaker(capability, size)]),
     ]
   },
 }
@@ -204,21 +227,26 @@ const cable: Criterion = {
   demandFrom: [effectiveInput],
   capacityFrom: [ampacityReading, carriedBesideSteady],
   alsoFrom: [jobDuty, mostWanted],
-  assess(c, d) {
-    const { circuit, draw, r } = c
-    if (!d || !circuit || !c.isWiredByShop) return null
-    if (!draw) return unknown('cable', c.supply ? c.drawMissing : told('supply'))
-    if (d.dutyPct === null) return unknown('cable', NO_ARC_TIME)
-    const carries = carriedA(c)
-    if (carries === null) return unknown('cable', noAmpacity(c))
-    const capacity = carriedBesideA(carries, circuit, c.building.loads, r)
-    return measured(c, 'cable', {
+  assess(capability, demand) {
+    const { circuit, draw, reckoner } = capability
+    if (!demand || !circuit || !capability.isWiredByShop) return null
+    if (!draw) return unknown('cable', capability.supply ? capability.drawMissing : message('supply'))
+    if (demand.dutyPct === null) return unknown('cable', NO_ARC_TIME)
+    const carries = carriedA(capability)
+    if (carries === null) return unknown('cable', noAmpacity(capability))
+    const capacity = carriedBesideA(carries, circuit, capability.building.loads, reckoner)
+    return measured(capability, 'cable', {
       params: { size: circuit.conductorSize },
-      demand: effectiveInputA(draw, drawnA(c, d.hungriest.wantedA, r), d.dutyPct, r),
+      demand: effectiveInputA(
+        draw,
+        drawnA(capability, demand.hungriest.wantedA, reckoner),
+        demand.dutyPct,
+        reckoner,
+      ),
       capacity,
       unit: 'A',
-      weldId: d.hungriest.joint.id,
-      source: c.ampacity?.source ?? PLATE,
+      weldId: demand.hungriest.joint.id,
+      source: capability.ampacity?.source ?? PLATE,
     })
   },
   mends: cableMends,
@@ -258,10 +286,10 @@ const lossRoom = calculation({
   source: computed('below 0 lamps dim and the arc is weaker than its dial'),
 })
 
-const wayOf = ({ isWiredByShop, feeders, cord }: Capability, circuit: Circuit): Way => ({
+const wayOf = ({ isWiredByShop, supplyPanels, cord }: Capability, circuit: Circuit): Way => ({
   circuit,
   hasCable: isWiredByShop,
-  feeders,
+  supplyPanels,
   cord,
 })
 
@@ -273,56 +301,56 @@ const volts: Criterion = {
   demandFrom: [leastVolts],
   capacityFrom: [voltsAtMachine],
   alsoFrom: [lossRoom, mostWanted],
-  assess(c, d) {
-    const { circuit, draw, supply, rules, r } = c
+  assess(capability, demand) {
+    const { circuit, draw, supply, rules, reckoner } = capability
     const plateV = supply?.voltageV ?? null
-    if (!d || !circuit || !draw || plateV === null) return null
-    const I_1 = inputCurrentA(draw, drawnA(c, d.hungriest.wantedA, r), r)
-    const capacity = voltsAtMachineV(rules, wayOf(c, circuit), I_1, r)
+    if (!demand || !circuit || !draw || plateV === null) return null
+    const I_1 = inputCurrentA(draw, drawnA(capability, demand.hungriest.wantedA, reckoner), reckoner)
+    const capacity = voltsAtMachineV(rules, wayOf(capability, circuit), I_1, reckoner)
     // A size that the book does not have is said by the cable, or by the cord.
     if (capacity === null) return null
-    const demand = r.take(leastVolts, { U_r: plateV })
-    const d_V = r.take(lost, { U_m: capacity, U_1: circuit.voltageV })
-    const isMuch = r.take(lossRoom, { d: d_V }) < 0
-    const found = measured(c, 'volts', {
+    const leastV = reckoner.compute(leastVolts, { U_r: plateV })
+    const d_V = reckoner.compute(lost, { U_m: capacity, U_1: circuit.voltageV })
+    const isMuch = reckoner.compute(lossRoom, { d: d_V }) < 0
+    const found = measured(capability, 'volts', {
       code: isMuch ? 'sags' : 'measured',
       params: { drawn: figure(I_1, 'A'), lost: figure(d_V, '%') },
-      demand,
+      demand: leastV,
       capacity,
       unit: 'V',
       isLimit: true,
-      weldId: d.hungriest.joint.id,
+      weldId: demand.hungriest.joint.id,
       source: standard('IEC 60974-1, supply voltage ±10 %', true),
     })
     return found.verdict === 'fits' && isMuch ? { ...found, verdict: 'tight' } : found
   },
-  mends: (c, d) => [
-    ...(c.cord && d ? cordMends(c, d) : []),
-    told('thicker-or-shorter', { what: word('way', c.cord ? 'cord' : 'cable') }),
+  mends: (capability, demand) => [
+    ...(capability.cord && demand ? cordMends(capability, demand) : []),
+    message('thicker-or-shorter', { what: word('way', capability.cord ? 'cord' : 'cable') }),
   ],
 }
 
 /** The smallest cord of this length that carries the job and loses little enough. */
-function cordMends(c: Capability, d: Demand): readonly Mend[] {
-  const { circuit, draw, rules, cord } = c
-  if (!circuit || !draw || !cord || d.dutyPct === null) return []
-  const I_2 = drawnA(c, d.hungriest.wantedA)
-  const asked = effectiveInputA(draw, I_2, d.dutyPct)
+function cordMends(capability: Capability, demand: Demand): readonly Mend[] {
+  const { circuit, draw, rules, cord } = capability
+  if (!circuit || !draw || !cord || demand.dutyPct === null) return []
+  const I_2 = drawnA(capability, demand.hungriest.wantedA)
+  const asked = effectiveInputA(draw, I_2, demand.dutyPct)
   const I_1 = inputCurrentA(draw, I_2)
-  const r = reckonerFor(c.assumptions)
-  const least = circuit.voltageV * (1 - c.assumptions.voltsLostMostPct / 100)
+  const reckoner = reckonerFor(capability.assumptions)
+  const least = circuit.voltageV * (1 - capability.assumptions.voltsLostMostPct / 100)
   // A cord of 16 mm² goes into no plug of 16 A.
   const plugMm2 = circuit.outlet === null ? null : (outletOf(rules, circuit.outlet)?.cordMostMm2 ?? null)
   const size = rules.conductorSizes.find((one) => {
     if (plugMm2 !== null && (readConductor(one)?.areaMm2 ?? 0) > plugMm2) return false
     const carries = rules.cordA(one, circuit.phases)?.value ?? 0
-    const way = { ...wayOf(c, circuit), cord: { ...cord, size: one } }
-    const arrives = voltsAtMachineV(rules, way, I_1, r) ?? 0
+    const way = { ...wayOf(capability, circuit), cord: { ...cord, size: one } }
+    const arrives = voltsAtMachineV(rules, way, I_1, reckoner) ?? 0
     return carries >= asked && arrives >= least
   })
   if (size === undefined) return []
   const patch = { on: 'set-up', change: { cordSize: size } } as const
-  return [{ ...told('cord-of', { size, length: figure(cord.lengthMm, 'mm length') }), patch }]
+  return [{ ...message('cord-of', { size, length: figure(cord.lengthMm, 'mm length') }), patch }]
 }
 
 const extensionCord: Criterion = {
@@ -333,19 +361,24 @@ const extensionCord: Criterion = {
   demandFrom: [effectiveInput],
   capacityFrom: [cordReading],
   alsoFrom: [jobDuty, mostWanted],
-  assess(c, d) {
-    const { circuit, draw, cord, rules, r } = c
-    if (!d || !circuit || !draw || !cord || d.dutyPct === null) return null
+  assess(capability, demand) {
+    const { circuit, draw, cord, rules, reckoner } = capability
+    if (!demand || !circuit || !draw || !cord || demand.dutyPct === null) return null
     const carries = rules.cordA(cord.size, circuit.phases)
-    if (!carries) return unknown('cord', told('cord', { size: cord.size, book: rules.name }))
-    return measured(c, 'cord', {
+    if (!carries) return unknown('cord', message('cord', { size: cord.size, book: rules.name }))
+    return measured(capability, 'cord', {
       params: { size: cord.size, length: figure(cord.lengthMm, 'mm length') },
-      demand: effectiveInputA(draw, drawnA(c, d.hungriest.wantedA, r), d.dutyPct, r),
-      capacity: r.take(cordReading, { A_x: carries.value }, () => ({
+      demand: effectiveInputA(
+        draw,
+        drawnA(capability, demand.hungriest.wantedA, reckoner),
+        demand.dutyPct,
+        reckoner,
+      ),
+      capacity: reckoner.compute(cordReading, { A_x: carries.value }, () => ({
         A_x: { name: cord.size, source: carries.source },
       })),
       unit: 'A',
-      weldId: d.hungriest.joint.id,
+      weldId: demand.hungriest.joint.id,
       source: carries.source,
     })
   },
@@ -385,17 +418,17 @@ const inrush: Criterion = {
   slots: CIRCUIT,
   demandFrom: [inrushOfPlate],
   capacityFrom: [magnetHolds],
-  assess(c) {
-    const { circuit, supply, powerSource, breaker, r } = c
+  assess(capability) {
+    const { circuit, supply, powerSource, breaker, reckoner } = capability
     const { magnetic } = breaker
     if (!circuit || !supply || !powerSource || magnetic === null) return null
     // Soft starts take twice their current, transformers twelve times: a guess would call either wrong.
     // It is on few plates: told, and not judged, so that it holds up no other answer.
     if (powerSource.inrushA === null)
       return fits('inrush', 'inrush-not-given', { source: powerSource.name }, { source: PLATE })
-    const demand = r.take(inrushOfPlate, { I_i: powerSource.inrushA })
-    const capacity = r.take(magnetHolds, { m: magnetic.low, I_n: circuit.breakerA })
-    const found = measured(c, 'inrush', {
+    const demand = reckoner.compute(inrushOfPlate, { I_i: powerSource.inrushA })
+    const capacity = reckoner.compute(magnetHolds, { m: magnetic.low, I_n: circuit.breakerA })
+    const found = measured(capability, 'inrush', {
       demand,
       capacity,
       unit: 'A',
@@ -406,7 +439,7 @@ const inrush: Criterion = {
       ? { ...found, verdict: 'tight', code: 'may-throw' }
       : found
   },
-  mends: () => [told('slower-magnet')],
+  mends: () => [message('slower-magnet')],
 }
 
 export const SUPPLY_CRITERIA: readonly Criterion[] = [

@@ -4,7 +4,7 @@ import { calculation, listOf } from '../calculation/calculation.ts'
 import type { Capability } from '../capability/capability.ts'
 import { type Demand, mostWanted } from '../demand/demand.ts'
 import type { WeldFigures } from '../demand/weldFigures.ts'
-import { figure, told, type Told } from '../model/told.ts'
+import { figure, message, type Message } from '../model/message.ts'
 import { thinnerMm } from '../trade/groove.ts'
 import { heatedThickness, isHeatedByLayer } from '../trade/layers.ts'
 import { thinnerFamily } from '../trade/wantedCurrent.ts'
@@ -38,16 +38,20 @@ const weakestCurrent = calculation({
   source: computed('the least decides'),
 })
 /** What the weakest link carries for each weld, A; source, gun and electrode are the same for all of them. */
-function weakestLink(c: Capability, d: Demand) {
-  const shared: readonly Carries[] = [sourceCarries(c, d), gunCarries(c, d), electrodeCarries(c)]
+function weakestLink(capability: Capability, demand: Demand) {
+  const shared: readonly Carries[] = [
+    sourceCarries(capability, demand),
+    gunCarries(capability, demand),
+    electrodeCarries(capability),
+  ]
   const missing = shared.find((link) => link.missing !== null)?.missing ?? null
   const highs = shared.map((link) => (link.missing === null ? link.mostA : 0))
-  const carrier = circuitCarrier(c, d)
-  return (weld: WeldFigures): number | Told => {
+  const carrier = circuitCarrier(capability, demand)
+  return (weld: WeldFigures): number | Message => {
     const circuit = carrier?.(weld)
     if (circuit && circuit.missing !== null) return circuit.missing
     if (missing) return missing
-    return c.r.take(weakestCurrent, { I: circuit ? [circuit.mostA, ...highs] : highs })
+    return capability.reckoner.compute(weakestCurrent, { I: circuit ? [circuit.mostA, ...highs] : highs })
   }
 }
 
@@ -60,22 +64,22 @@ const thickness: Criterion = {
   demandFrom: heatedThickness,
   capacityFrom: thicknessByCurrent,
   alsoFrom: [mostWanted, ...WINDOW],
-  assess(c, d): Assessment | null {
-    if (!d) return null
-    const weakestFor = weakestLink(c, d)
-    const first = weakestFor(d.hungriest)
+  assess(capability, demand): Assessment | null {
+    if (!demand) return null
+    const weakestFor = weakestLink(capability, demand)
+    const first = weakestFor(demand.hungriest)
     if (typeof first !== 'number') return unknown('thickness', first)
-    let worst = { weld: d.hungriest, mostA: first }
-    for (const weld of d.runs) {
-      const I = weld === d.hungriest ? first : weakestFor(weld)
+    let worst = { weld: demand.hungriest, mostA: first }
+    for (const weld of demand.runs) {
+      const I = weld === demand.hungriest ? first : weakestFor(weld)
       const mostA = typeof I === 'number' ? I : 0
       if (weld.jointA * worst.mostA > worst.weld.jointA * mostA) worst = { weld, mostA }
     }
     const { weld, mostA } = worst
-    const thickestMm = thicknessAtMm(mostA, weld.law, c.r)
+    const thickestMm = thicknessAtMm(mostA, weld.law, capability.reckoner)
     // A stick that has its own current welds any plate: nothing to hold against.
     if (thickestMm === null) return null
-    const found = measured(c, 'thickness', {
+    const found = measured(capability, 'thickness', {
       demand: weld.heatedMm,
       capacity: thickestMm,
       unit: 'mm',
@@ -86,17 +90,21 @@ const thickness: Criterion = {
     })
     // What a spray needs to spray is no question of thickness: the source and the wire answer for it.
     const { jointA } = weld
-    const joint = { wantedA: jointA, lowA: jointA * (1 - c.assumptions.windowLowPct / 100), highA: null }
+    const joint = {
+      wantedA: jointA,
+      lowA: jointA * (1 - capability.assumptions.windowLowPct / 100),
+      highA: null,
+    }
     const verdict = verdictOfCurrent(joint, { lowA: 0, highA: mostA, leastA: 0, mostA })
     return { ...found, verdict, code: verdict === 'tight' ? 'slower' : 'measured' }
   },
-  mends(_c, d, { weldId, capacity, verdict }) {
-    const weld = d?.welds.find(({ joint }) => joint.id === weldId)
-    if (!d || !weld || capacity === null || verdict !== 'fails') return []
+  mends(_c, demand, { weldId, capacity, verdict }) {
+    const weld = demand?.welds.find(({ joint }) => joint.id === weldId)
+    if (!demand || !weld || capacity === null || verdict !== 'fails') return []
     const passes = Math.ceil(thinnerMm(weld.joint) / capacity)
     // More passes ask for less current only where each heats its own layer, and not below the least one.
-    const helps = capacity >= d.assumptions.leastLayerMm && passes > weld.passes && passes <= MOST_PASSES
-    return helps && isHeatedByLayer(weld.joint, d.processId, thinnerFamily(weld.joint))
+    const helps = capacity >= demand.assumptions.leastLayerMm && passes > weld.passes && passes <= MOST_PASSES
+    return helps && isHeatedByLayer(weld.joint, demand.processId, thinnerFamily(weld.joint))
       ? [passesMend(weld.joint, passes)]
       : []
   },
@@ -108,7 +116,7 @@ export const passesMend = (
   { id }: { readonly id: string },
   passes: number,
 ): Mend & { readonly patch: NonNullable<Mend['patch']> } => ({
-  ...told('passes', { passes: figure(passes, '') }),
+  ...message('passes', { passes: figure(passes, '') }),
   patch: { on: 'joint', jointId: id, change: { passes } },
 })
 
@@ -130,7 +138,7 @@ export function preheatOfferedC({ job, welds, assumptions }: Demand): number | n
   return leastC > 0 ? leastC : null
 }
 export const preheatMend = (preheatC: number): Mend & { readonly patch: NonNullable<Mend['patch']> } => ({
-  ...told('preheat', { temperature: figure(preheatC, '°C') }),
+  ...message('preheat', { temperature: figure(preheatC, '°C') }),
   patch: { on: 'job', change: { preheatC } },
 })
 

@@ -3,7 +3,7 @@ import { commonPractice, computed, jobField } from '../basis/source.ts'
 import { assumed, calculation, from, input } from '../calculation/calculation.ts'
 import type { Capability } from '../capability/capability.ts'
 import type { WeldFigures } from '../demand/weldFigures.ts'
-import { figure, told } from '../model/told.ts'
+import { figure, message } from '../model/message.ts'
 import { techniqueFor } from '../reference/technique.ts'
 import { currentAtLongerA, feedCurrentLong, wireFeed, wireFeedSpeed } from '../trade/burnOff.ts'
 import { isFillet } from '../trade/geometry.ts'
@@ -46,18 +46,18 @@ export interface Reach {
 
 /** @returns null where the tip comes near enough, where nothing is known of the nozzle, and of every joint but a corner */
 export function longReach(
-  { process, fedWire, nozzle, r }: Capability,
+  { process, fedWire, nozzle, reckoner }: Capability,
   { joint, wantedA }: Pick<WeldFigures, 'joint' | 'wantedA'>,
 ): Reach | null {
   const { tipToWorkMm } = techniqueFor(process.id, thinnerFamily(joint), joint)
   const bore = nozzle?.insideMm ?? null
   if (!fedWire || !tipToWorkMm || bore === null || !isFillet(joint)) return null
-  const leastMm = r.take(leastReach, { b: bore, e: nozzle?.tipRecessMm ?? 0 })
+  const leastMm = reckoner.compute(leastReach, { b: bore, e: nozzle?.tipRecessMm ?? 0 })
   const usualMm = tipToWorkMm.high
-  const e = r.take(moreReach, { h: leastMm, h_u: usualMm })
+  const e = reckoner.compute(moreReach, { h: leastMm, h_u: usualMm })
   if (e <= 0) return null
-  const feed = wireFeedSpeed(fedWire, wantedA, process.id, r)
-  return { leastMm, usualMm, lostA: wantedA - currentAtLongerA(fedWire, feed, process.id, e, r) }
+  const feed = wireFeedSpeed(fedWire, wantedA, process.id, reckoner)
+  return { leastMm, usualMm, lostA: wantedA - currentAtLongerA(fedWire, feed, process.id, e, reckoner) }
 }
 
 /** As a hand measures it: to a sixteenth, which is told in the shop's units. */
@@ -70,14 +70,14 @@ const tipReach = grouped(
   'tip-reach',
   'joint',
   ['nozzle', 'wire'],
-  (c, d) => {
-    if (!d || !c.fedWire || (c.nozzle?.insideMm ?? null) === null) return null
-    const found = d.runs.flatMap((weld) => {
-      const reach = longReach(c, weld)
+  (capability, demand) => {
+    if (!demand || !capability.fedWire || (capability.nozzle?.insideMm ?? null) === null) return null
+    const found = demand.runs.flatMap((weld) => {
+      const reach = longReach(capability, weld)
       return reach ? [{ weld, reach }] : []
     })
     const [first, ...others] = found
-    if (!first) return d.runs.some(({ joint }) => isFillet(joint)) ? good('near') : null
+    if (!first) return demand.runs.some(({ joint }) => isFillet(joint)) ? good('near') : null
     const overOf = ({ reach }: typeof first) => reach.leastMm - reach.usualMm
     const { weld, reach } = others.reduce(
       (worst, next) => (overOf(next) > overOf(worst) ? next : worst),
@@ -91,7 +91,7 @@ const tipReach = grouped(
     const make = reach.leastMm - reach.usualMm > FAR_MM ? poor : good
     return { ...make('far', params, undefined, weld.joint.id), pass: weld.pass }
   },
-  { from: [leastReach, moreReach, wireFeed, feedCurrentLong], mends: () => [told('flush-nozzle')] },
+  { from: [leastReach, moreReach, wireFeed, feedCurrentLong], mends: () => [message('flush-nozzle')] },
 )
 
 export const REACH_CRITERIA: readonly Criterion[] = [tipReach]

@@ -1,7 +1,7 @@
 /** Criteria of the torch's head: the set of parts round the tungsten, its stick-out, and the type of the tungsten. */
 import { commonPractice, dataPlate, standard } from '../basis/source.ts'
 import { assumed, calculation, input } from '../calculation/calculation.ts'
-import { figure, told } from '../model/told.ts'
+import { figure, message } from '../model/message.ts'
 import type { Criterion } from './criterion.ts'
 import { bad, good, isSameSize, ofSetUp, poor } from './grouped.ts'
 
@@ -17,7 +17,7 @@ const colletSize = ofSetUp(
     const params = { has: bore(collet.tungstenMm), tungsten: bore(tungsten.diameterMm) }
     return isSameSize(collet.tungstenMm, tungsten.diameterMm) ? good('same', params) : bad('other', params)
   },
-  { mends: (_c, _d, { params }) => [told('a-collet', { size: params['tungsten'] ?? '' })] },
+  { mends: (_c, _d, { params }) => [message('a-collet', { size: params['tungsten'] ?? '' })] },
 )
 
 const colletBodySize = ofSetUp(
@@ -31,7 +31,7 @@ const colletBodySize = ofSetUp(
       ? good('same', params)
       : bad('other', params)
   },
-  { mends: (_c, _d, { params }) => [told('a-collet-body', { size: params['tungsten'] ?? '' })] },
+  { mends: (_c, _d, { params }) => [message('a-collet-body', { size: params['tungsten'] ?? '' })] },
 )
 
 /** A gas lens takes cups of its own. */
@@ -45,7 +45,7 @@ const cupOnBody = ofSetUp(
     return bad(cup.forGasLens ? 'lens-on-plain' : 'plain-on-lens')
   },
   {
-    mends: (_c, _d, { code }) => [told(code === 'plain-on-lens' ? 'lens-cup' : 'plain-cup')],
+    mends: (_c, _d, { code }) => [message(code === 'plain-on-lens' ? 'lens-cup' : 'plain-cup')],
   },
 )
 
@@ -58,7 +58,7 @@ const backCapLength = ofSetUp(
     const params = { cap: long(backCap.longestMm), tungsten: long(tungsten.lengthMm) }
     return tungsten.lengthMm > backCap.longestMm + 1 ? bad('short-cap', params) : good('closes', params)
   },
-  { mends: (_c, _d, { params }) => [told('longer-cap', { tungsten: params['tungsten'] ?? '' })] },
+  { mends: (_c, _d, { params }) => [message('longer-cap', { tungsten: params['tungsten'] ?? '' })] },
 )
 
 const cupNumber = input('cup number', '', dataPlate())
@@ -88,10 +88,12 @@ const stickOut = ofSetUp(
   'stick-out',
   'together',
   ['cup', 'colletBody'],
-  ({ cup, colletBody, settings, r }) => {
+  ({ cup, colletBody, settings, reckoner }) => {
     if (!cup || !colletBody) return null
     const isLens = colletBody.gasLens
-    const mostMm = isLens ? r.take(stickOutLens, { N: cup.number }) : r.take(stickOutPlain, { N: cup.number })
+    const mostMm = isLens
+      ? reckoner.compute(stickOutLens, { N: cup.number })
+      : reckoner.compute(stickOutPlain, { N: cup.number })
     const most = bore(mostMm)
     const isMm = settings.stickOutMm
     if (isMm === null) return good('up-to', { most })
@@ -101,16 +103,16 @@ const stickOut = ofSetUp(
   },
   {
     from: [stickOutPlain, stickOutLens],
-    mends({ cup, colletBody, r }) {
+    mends({ cup, colletBody, reckoner }) {
       if (!cup || !colletBody) return []
       const stickOutMm = colletBody.gasLens
-        ? r.take(stickOutLens, { N: cup.number })
-        : r.take(stickOutPlain, { N: cup.number })
+        ? reckoner.compute(stickOutLens, { N: cup.number })
+        : reckoner.compute(stickOutPlain, { N: cup.number })
       const less = {
-        ...told('stick-out-of', { most: bore(stickOutMm) }),
+        ...message('stick-out-of', { most: bore(stickOutMm) }),
         patch: { on: 'set-up' as const, change: { stickOutMm } },
       }
-      return colletBody.gasLens ? [less] : [less, told('gas-lens')]
+      return colletBody.gasLens ? [less] : [less, message('gas-lens')]
     },
   },
 )
@@ -130,7 +132,7 @@ const tungstenType = ofSetUp(
     if (isAc && tungsten.type === 'WP') return poor('pure-on-ac', {}, source)
     return good(isAc ? 'suits-ac' : 'suits-dc', { type: tungsten.type }, source)
   },
-  { mends: (_c, _d, { code }) => (code === 'pure-on-dc' ? [told('alloyed-tungsten')] : []) },
+  { mends: (_c, _d, { code }) => (code === 'pure-on-dc' ? [message('alloyed-tungsten')] : []) },
 )
 
 export const TORCH_CRITERIA: readonly Criterion[] = [

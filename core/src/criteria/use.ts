@@ -16,7 +16,7 @@ import type { Gas } from '../kinds/equipment.ts'
 import { isSpooled } from '../kinds/spooled.ts'
 import { arcTime } from '../trade/deposit.ts'
 import type { WeldFigures } from '../demand/weldFigures.ts'
-import { figure, type Params, told, type Told, word } from '../model/told.ts'
+import { figure, type Params, message, type Message, word } from '../model/message.ts'
 import { gasFlow } from '../trade/gasFlow.ts'
 import { NO_ARC_TIME } from './carries.ts'
 import { type Assessment, type Criterion, fits, measured, type Mend, unknown } from './criterion.ts'
@@ -37,28 +37,28 @@ interface Stock {
   readonly left: number | null
   readonly unit: string
   /** What nobody has said, where `left` is null. */
-  readonly missing: Told
+  readonly missing: Message
   readonly params: Params
   readonly source: Assessment['source']
 }
 
-function againstStock(c: Capability, id: string, stock: Stock): Assessment {
+function againstStock(capability: Capability, id: string, stock: Stock): Assessment {
   const { used, unit, params, source } = stock
   if (stock.left === null) {
     // Nobody has to count or to set hours aside: then it is told what the job uses, and not judged.
     const { code, params: missing } = stock.missing
     return { ...fits(id, code, { ...params, ...missing }, { source }), demand: used, unit }
   }
-  const capacity = c.r.take(left, { C: stock.left })
-  return measured(c, id, { params, demand: used, capacity, unit, source })
+  const capacity = capability.reckoner.compute(left, { C: stock.left })
+  return measured(capability, id, { params, demand: used, capacity, unit, source })
 }
 
 /** How much is lacking. */
 const lacking = ({ demand, capacity }: Assessment): number => (demand ?? 0) - (capacity ?? 0)
 const onlyWhereFails =
   (mends: (c: Capability, assessment: Assessment, d: Demand) => readonly Mend[]): Criterion['mends'] =>
-  (c, d, assessment) =>
-    assessment.verdict === 'fails' && d ? mends(c, assessment, d) : []
+  (capability, demand, assessment) =>
+    assessment.verdict === 'fails' && demand ? mends(capability, assessment, demand) : []
 
 const criterion = (
   id: string,
@@ -85,21 +85,21 @@ const FILLER = { wire: 'wire', tungsten: 'rod', covered: 'covered' } as const
 const wireUse = criterion(
   'wire-use',
   [fillerTotal],
-  (c, d) => {
-    const { wire, process } = c
+  (capability, demand) => {
+    const { wire, process } = capability
     const filler = FILLER[process.electrode]
     const params = { filler: word('filler', filler) }
     if (!wire) {
       // TIG without a rod is a way to weld where the parts themselves give the metal.
-      if (process.electrode === 'tungsten' && d.welds.every(fusesAlone)) return null
-      const missing = unknown('wire-use', told(filler))
-      return { ...missing, params, demand: d.fillerG, unit: 'g' }
+      if (process.electrode === 'tungsten' && demand.welds.every(fusesAlone)) return null
+      const missing = unknown('wire-use', message(filler))
+      return { ...missing, params, demand: demand.fillerG, unit: 'g' }
     }
-    return againstStock(c, 'wire-use', {
-      used: d.fillerG,
-      left: inStock(c.stock, 'wire', wire.id),
+    return againstStock(capability, 'wire-use', {
+      used: demand.fillerG,
+      left: inStock(capability.stock, 'wire', wire.id),
       unit: 'g',
-      missing: told('wire-stock', { wire: wire.name }),
+      missing: message('wire-stock', { wire: wire.name }),
       params,
       source: standard('handbook, stock', true),
     })
@@ -108,7 +108,7 @@ const wireUse = criterion(
     if (!wire) return []
     const packages = Math.ceil(lacking(assessment) / wire.packageG)
     return [
-      told('buy-packages', {
+      message('buy-packages', {
         count: figure(packages, ''),
         pack: word(
           packages > 1 ? 'packs' : 'pack',
@@ -197,18 +197,25 @@ const hasHandValve = ({ gun, powerSource }: Capability): boolean =>
   gun?.kind === 'torch' && gun.valve === true && powerSource?.gasValve !== true
 
 /** Seconds that a hot tungsten needs; a hand valve flows until somebody shuts it. */
-const neededPostFlowS = (c: Capability, d: Demand): number =>
-  c.r.take(postFlowTig, { I: d.hungriest.wantedA, b_v: hasHandValve(c) ? 'handValveOpenS' : 0 })
+const neededPostFlowS = (capability: Capability, demand: Demand): number =>
+  capability.reckoner.compute(postFlowTig, {
+    I: demand.hungriest.wantedA,
+    b_v: hasHandValve(capability) ? 'handValveOpenS' : 0,
+  })
 
 /** Seconds that the machine flows by itself; null where they are set, or a hand shuts the valve. */
-const ownPostFlowS = (c: Capability): number | null =>
-  hasHandValve(c) || c.powerSource?.postFlowByHand === true ? null : (c.powerSource?.postFlowOwnS ?? null)
+const ownPostFlowS = (capability: Capability): number | null =>
+  hasHandValve(capability) || capability.powerSource?.postFlowByHand === true
+    ? null
+    : (capability.powerSource?.postFlowOwnS ?? null)
 
 /** Seconds of flow after each arc. */
-export function postFlowS(c: Capability, d: Demand): number {
-  if (c.process.family !== 'gtaw') return c.r.take(postFlowWire, {})
-  const own = ownPostFlowS(c)
-  return own === null ? neededPostFlowS(c, d) : c.r.take(postFlowOwn, { b: own })
+export function postFlowS(capability: Capability, demand: Demand): number {
+  if (capability.process.family !== 'gtaw') return capability.reckoner.compute(postFlowWire, {})
+  const own = ownPostFlowS(capability)
+  return own === null
+    ? neededPostFlowS(capability, demand)
+    : capability.reckoner.compute(postFlowOwn, { b: own })
 }
 
 /** What a machine's own post-flow costs above what the tungsten needs. */
@@ -222,28 +229,28 @@ export interface LongFlow {
 }
 
 /** @returns null where nothing flows longer than it needs to */
-export function longFlowOf(c: Capability, d: Demand): LongFlow | null {
-  const { process, gas, flowLPerMin } = c
-  const ownS = ownPostFlowS(c)
+export function longFlowOf(capability: Capability, demand: Demand): LongFlow | null {
+  const { process, gas, flowLPerMin } = capability
+  const ownS = ownPostFlowS(capability)
   if (process.family !== 'gtaw' || !gas || ownS === null) return null
-  const neededS = neededPostFlowS(c, d)
+  const neededS = neededPostFlowS(capability, demand)
   if (ownS <= neededS) return null
-  const gasL = (flowLPerMin * (ownS - neededS) * d.arcs) / 60
+  const gasL = (flowLPerMin * (ownS - neededS) * demand.arcs) / 60
   return { ownS, neededS, gasL, cost: gas.refillPrice === null ? null : (gasL / gas.fullL) * gas.refillPrice }
 }
 
 /** Gas of one line, or of the root pass or the fill passes of it, L; null without. */
-export function gasOfRunL(c: Capability, d: Demand, run: WeldFigures): number | null {
-  const { gas, process, flowLPerMin, r } = c
+export function gasOfRunL(capability: Capability, demand: Demand, run: WeldFigures): number | null {
+  const { gas, process, flowLPerMin, reckoner } = capability
   if (!process.shielded || !gas || run.arcS === null) return null
   // A tube is purged while its root is welded.
   const welds = run.pass === 'fill' ? [] : [run]
-  return r.take(gasUsed, {
+  return reckoner.compute(gasUsed, {
     Q: flowLPerMin,
     τ: run.arcS,
-    b: postFlowS(c, d),
+    b: postFlowS(capability, demand),
     s: run.arcs,
-    P: r.take(purgeGas, purged({ welds, job: d.job }, gas)),
+    P: reckoner.compute(purgeGas, purged({ welds, job: demand.job }, gas)),
   })
 }
 
@@ -264,22 +271,25 @@ const PURE_PCT = 99
 const gasUse = criterion(
   'gas-use',
   [gasUsed],
-  (c, d) => {
-    const { gas, process, r } = c
+  (capability, demand) => {
+    const { gas, process, reckoner } = capability
     if (!process.shielded) return null
-    if (!gas) return unknown('gas-use', told('gas'))
-    if (d.arcS === null) return unknown('gas-use', NO_ARC_TIME)
-    return againstStock(c, 'gas-use', {
-      used: r.take(gasUsed, {
-        Q: c.flowLPerMin,
-        τ: d.arcS,
-        b: postFlowS(c, d),
-        s: d.arcs,
-        P: r.take(purgeGas, purged({ welds: d.runs.filter(({ pass }) => pass !== 'fill'), job: d.job }, gas)),
+    if (!gas) return unknown('gas-use', message('gas'))
+    if (demand.arcS === null) return unknown('gas-use', NO_ARC_TIME)
+    return againstStock(capability, 'gas-use', {
+      used: reckoner.compute(gasUsed, {
+        Q: capability.flowLPerMin,
+        τ: demand.arcS,
+        b: postFlowS(capability, demand),
+        s: demand.arcs,
+        P: reckoner.compute(
+          purgeGas,
+          purged({ welds: demand.runs.filter(({ pass }) => pass !== 'fill'), job: demand.job }, gas),
+        ),
       }),
-      left: inStock(c.stock, 'gas', gas.id),
+      left: inStock(capability.stock, 'gas', gas.id),
       unit: 'L',
-      missing: told('gas-left', { gas: gas.name }),
+      missing: message('gas-left', { gas: gas.name }),
       params: {},
       source: commonPractice('flow rule, gauge'),
     })
@@ -288,7 +298,7 @@ const gasUse = criterion(
     if (!gas) return []
     const count = Math.ceil(lacking(assessment) / gas.fullL)
     return [
-      told('full-cylinders', {
+      message('full-cylinders', {
         count: figure(count, ''),
         cylinder: word(count > 1 ? 'packs' : 'pack', 'cylinder'),
         gas: gas.name,
@@ -319,18 +329,18 @@ const tungstenUsed = calculation({
 const tungstenUse = criterion(
   'tungsten-use',
   [tungstenUsed],
-  (c, d) => {
-    const { tungsten, process, assumptions, r } = c
+  (capability, demand) => {
+    const { tungsten, process, assumptions, reckoner } = capability
     if (process.family !== 'gtaw') return null
-    if (!tungsten) return unknown('tungsten-use', told('tungsten'))
-    if (d.arcS === null) return unknown('tungsten-use', NO_ARC_TIME)
+    if (!tungsten) return unknown('tungsten-use', message('tungsten'))
+    if (demand.arcS === null) return unknown('tungsten-use', NO_ARC_TIME)
     if (tungsten.lengthMm <= assumptions.stubMm)
-      return unknown('tungsten-use', told('tungsten-too-short', { tungsten: tungsten.name }))
-    return againstStock(c, 'tungsten-use', {
-      used: r.take(tungstenUsed, { τ: d.arcS, L: tungsten.lengthMm }),
-      left: inStock(c.stock, 'tungsten', tungsten.id),
+      return unknown('tungsten-use', message('tungsten-too-short', { tungsten: tungsten.name }))
+    return againstStock(capability, 'tungsten-use', {
+      used: reckoner.compute(tungstenUsed, { τ: demand.arcS, L: tungsten.lengthMm }),
+      left: inStock(capability.stock, 'tungsten', tungsten.id),
       unit: 'pieces',
-      missing: told('tungsten-stock', { tungsten: tungsten.name }),
+      missing: message('tungsten-stock', { tungsten: tungsten.name }),
       params: {},
       source: commonPractice('common practice, stock'),
     })
@@ -338,7 +348,7 @@ const tungstenUse = criterion(
   onlyWhereFails(({ tungsten }, assessment) =>
     tungsten
       ? [
-          told('buy-pieces', {
+          message('buy-pieces', {
             count: figure(Math.ceil(lacking(assessment)), ''),
             what: tungsten.name,
           }),
@@ -353,19 +363,19 @@ const PER_HOUR = 4
 const timeUse = criterion(
   'time-use',
   [workTime],
-  (c, d) => {
-    if (d.workH === null) return unknown('time-use', NO_ARC_TIME)
-    return againstStock(c, 'time-use', {
-      used: d.workH,
-      left: d.job.hoursSetAside,
+  (capability, demand) => {
+    if (demand.workH === null) return unknown('time-use', NO_ARC_TIME)
+    return againstStock(capability, 'time-use', {
+      used: demand.workH,
+      left: demand.job.hoursSetAside,
       unit: 'h',
-      missing: told('hours'),
+      missing: message('hours'),
       params: {},
       source: standard('operating factor', true),
     })
   },
   onlyWhereFails((_c, { demand }) => [
-    told('set-aside', { hours: figure(Math.ceil((demand ?? 0) * PER_HOUR) / PER_HOUR, 'h') }),
+    message('set-aside', { hours: figure(Math.ceil((demand ?? 0) * PER_HOUR) / PER_HOUR, 'h') }),
   ]),
 )
 

@@ -4,7 +4,7 @@ import { fillerName } from '../reference/fillerNames.ts'
 import type { Shop } from '../kinds/shop.ts'
 import type { Source } from '../basis/source.ts'
 import type { Wire } from '../kinds/equipment.ts'
-import { list, type Param, told, word } from '../model/told.ts'
+import { list, type Param, message, word } from '../model/message.ts'
 import { VERDICT_RANK } from '../model/verdict.ts'
 import { notForPosition, positionsOf } from '../reference/classification.ts'
 import { fillersInForm } from '../reference/fillerFamilies.ts'
@@ -36,7 +36,7 @@ const wireForm = ofSetUp(
     }
     return wire.form === wanted ? good('right', params) : bad('other', params)
   },
-  { mends: (_c, _d, { params }) => [told('a-form', { wanted: params['wanted'] ?? '' })] },
+  { mends: (_c, _d, { params }) => [message('a-form', { wanted: params['wanted'] ?? '' })] },
 )
 
 /** Some cored wires and covered electrodes are for flat and horizontal only, others not for welding downward. */
@@ -44,9 +44,9 @@ const wirePosition = grouped(
   'wire-position',
   'shielding',
   ['wire'],
-  ({ wire, process }, d) => {
+  ({ wire, process }, demand) => {
     if (!wire || process.electrode === 'tungsten') return null
-    for (const { joint } of d?.welds ?? []) {
+    for (const { joint } of demand?.welds ?? []) {
       const not = notForPosition(wire, joint.position)
       if (!not) continue
       const params = { wire: wire.name, position: word('position', joint.position) }
@@ -60,11 +60,13 @@ const wirePosition = grouped(
       const isStick = process.electrode === 'covered'
       if (code === 'beyond' || code === 'flat-alone')
         return [
-          told(isStick ? 'all-position-stick' : process.shielded ? 'all-position-gas' : 'all-position-self'),
+          message(
+            isStick ? 'all-position-stick' : process.shielded ? 'all-position-gas' : 'all-position-self',
+          ),
         ]
       // No gas-shielded class is for welding downward.
-      if (!isStick && process.shielded) return [told('weld-upward')]
-      return [told('weld-upward'), told(isStick ? 'downhill-stick' : 'downhill-self')]
+      if (!isStick && process.shielded) return [message('weld-upward')]
+      return [message('weld-upward'), message(isStick ? 'downhill-stick' : 'downhill-self')]
     },
   },
 )
@@ -116,11 +118,11 @@ const fillerForMetal = grouped(
   'filler-for-metal',
   'shielding',
   ['wire'],
-  (c, d) => {
-    const { wire } = c
-    if (!wire || !d) return null
-    return d.pairs
-      .map((pair) => ofPair(wire, c, pair))
+  (capability, demand) => {
+    const { wire } = capability
+    if (!wire || !demand) return null
+    return demand.pairs
+      .map((pair) => ofPair(wire, capability, pair))
       .reduce<Judged | null>(
         (worst, next) => (!worst || VERDICT_RANK[next.verdict] > VERDICT_RANK[worst.verdict] ? next : worst),
         null,
@@ -128,13 +130,15 @@ const fillerForMetal = grouped(
   },
   {
     concerns: 'filler',
-    mends({ process, shop }, d, { code, weldId, verdict }) {
-      if (code === 'not-weldable') return [told('bolt-it')]
+    mends({ process, shop }, demand, { code, weldId, verdict }) {
+      if (code === 'not-weldable') return [message('bolt-it')]
       if (verdict !== 'fails') return []
-      const advice = d?.pairs.find((pair) => pair.weldId === weldId)?.advice
+      const advice = demand?.pairs.find((pair) => pair.weldId === weldId)?.advice
       const fillers = advice ? usualFillers(advice, process, shop) : []
-      if (fillers.length > 0) return [told('one-of-fillers', { fillers: list(fillers) })]
-      return advice && advice.fillers.length > 0 ? [told('another-process')] : [told('procedure-filler')]
+      if (fillers.length > 0) return [message('one-of-fillers', { fillers: list(fillers) })]
+      return advice && advice.fillers.length > 0
+        ? [message('another-process')]
+        : [message('procedure-filler')]
     },
   },
 )

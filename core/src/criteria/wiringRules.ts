@@ -6,7 +6,7 @@ import { columnFor, supplyParam } from '../capability/supplyFor.ts'
 import { dutyAtCurrentPct } from '../duty/curve.ts'
 import type { SupplyRating } from '../kinds/equipment.ts'
 import type { ProcessFamily } from '../model/process.ts'
-import { figure, told, word } from '../model/told.ts'
+import { figure, message, word } from '../model/message.ts'
 import { ALL_RULE_BOOKS } from '../supply/index.ts'
 import { type Draw, drawOf, greatestInputA } from '../supply/inputCurrent.ts'
 import { inputFault } from '../supply/plateCheck.ts'
@@ -28,18 +28,18 @@ const CIRCUIT = ['circuit', 'powerSource'] as const
 export const spare = ({ assumptions }: Capability): number => 1 + assumptions.safetyMarginPct / 100
 
 export const noAmpacity = ({ circuit, rules }: Capability) =>
-  told('ampacity', { size: circuit?.conductorSize ?? '', book: rules.name })
+  message('ampacity', { size: circuit?.conductorSize ?? '', book: rules.name })
 
 /** The conductor's ampacity as it lies, with its source, A; null where the book has no such cable. */
-export const carriedA = ({ circuit, ampacity, r }: Capability): number | null =>
-  ampacity && ampacityA(circuit?.conductorSize ?? '', ampacity, r)
+export const carriedA = ({ circuit, ampacity, reckoner }: Capability): number | null =>
+  ampacity && ampacityA(circuit?.conductorSize ?? '', ampacity, reckoner)
 
-export const cableMends: NonNullable<Criterion['mends']> = (c, _d, { demand, criterion }) => {
-  const { rules, circuit } = c
+export const cableMends: NonNullable<Criterion['mends']> = (capability, _d, { demand, criterion }) => {
+  const { rules, circuit } = capability
   // What a rule asks may be met to the end.
-  const asked = (demand ?? 0) * (criterion === 'cable' ? spare(c) : 1)
+  const asked = (demand ?? 0) * (criterion === 'cable' ? spare(capability) : 1)
   const size = circuit && smallestConductor(rules, asked, circuit)
-  return size === null ? [] : [told('cable-of', { size })]
+  return size === null ? [] : [message('cable-of', { size })]
 }
 
 /** One process of the plate on this circuit. */
@@ -57,18 +57,24 @@ const platesOn = ({ powerSource, circuit }: Capability): readonly PlateOnCircuit
       })
     : []
 
-const drawOn = (c: Capability, { family, supply }: PlateOnCircuit, r: Reckoner): Draw | null =>
-  c.powerSource && c.circuit ? drawOf(c.powerSource, supply, c.circuit, family, r) : null
+const drawOn = (
+  capability: Capability,
+  { family, supply }: PlateOnCircuit,
+  reckoner: Reckoner,
+): Draw | null =>
+  capability.powerSource && capability.circuit
+    ? drawOf(capability.powerSource, supply, capability.circuit, family, reckoner)
+    : null
 
 /** One process of the plate as the rule book sees it; null where the plate cannot be reckoned. */
-function loadOf(c: Capability, plate: PlateOnCircuit, r: Reckoner): WelderDraw | null {
+function loadOf(capability: Capability, plate: PlateOnCircuit, reckoner: Reckoner): WelderDraw | null {
   const { supply } = plate
-  const draw = drawOn(c, plate, r)
+  const draw = drawOn(capability, plate, reckoner)
   if (!draw) return null
   const ratedA = Math.max(...supply.ratedPoints.map(({ currentA }) => currentA))
   return {
     // Where the plate prints what the rule asks for, nothing else is looked at.
-    i1MaxA: greatestInputA(supply, draw, r),
+    i1MaxA: greatestInputA(supply, draw, reckoner),
     i1EffA: supply.i1EffA,
     dutyPct: dutyAtCurrentPct(supply.ratedPoints, ratedA),
   }
@@ -77,36 +83,45 @@ function loadOf(c: Capability, plate: PlateOnCircuit, r: Reckoner): WelderDraw |
 /**
  * @returns a machine as the rule book counts it, once for each process of its plate on this circuit, the hungriest first
  */
-export function machineLoads(c: Capability): readonly WelderDraw[] {
-  const asked = (load: WelderDraw): number => c.rules.conductorA([load], c.r).value
-  return platesOn(c)
-    .flatMap((plate) => loadOf(c, plate, c.r) ?? [])
+export function machineLoads(capability: Capability): readonly WelderDraw[] {
+  const asked = (load: WelderDraw): number => capability.rules.conductorA([load], capability.reckoner).value
+  return platesOn(capability)
+    .flatMap((plate) => loadOf(capability, plate, capability.reckoner) ?? [])
     .sort((a, b) => asked(b) - asked(a))
 }
 
 /** What a rule says of a process of the plate: the process for which it asks most, whatever the job. */
 function hungriestRuling(
-  c: Capability,
+  capability: Capability,
   rule: RuleId,
   ampacityA: number,
 ): { readonly plate: PlateOnCircuit; readonly ruling: Ruling } | null {
-  const cordA = (c.cord && c.circuit && c.rules.cordA(c.cord.size, c.circuit.phases)?.value) ?? null
-  const rulingOf = (plate: PlateOnCircuit, r: Reckoner): Ruling | null => {
-    const load = c.circuit && loadOf(c, plate, r)
-    return (load && c.circuit && c.rules.assess(c.circuit, ampacityA, [load], cordA, r)[rule]) ?? null
+  const cordA =
+    (capability.cord &&
+      capability.circuit &&
+      capability.rules.cordA(capability.cord.size, capability.circuit.phases)?.value) ??
+    null
+  const rulingOf = (plate: PlateOnCircuit, reckoner: Reckoner): Ruling | null => {
+    const load = capability.circuit && loadOf(capability, plate, reckoner)
+    return (
+      (load &&
+        capability.circuit &&
+        capability.rules.assess(capability.circuit, ampacityA, [load], cordA, reckoner)[rule]) ??
+      null
+    )
   }
-  const r = reckonerFor(c.assumptions)
+  const reckoner = reckonerFor(capability.assumptions)
   let most: PlateOnCircuit | null = null
   let leastRoom = Number.POSITIVE_INFINITY
-  for (const plate of platesOn(c)) {
-    const ruling = rulingOf(plate, r)
+  for (const plate of platesOn(capability)) {
+    const ruling = rulingOf(plate, reckoner)
     if (!ruling) continue
     const room = roomOf(rule, ruling)
     if (most !== null && room >= leastRoom) continue
     most = plate
     leastRoom = room
   }
-  const ruling = most && rulingOf(most, c.r)
+  const ruling = most && rulingOf(most, capability.reckoner)
   return most && ruling ? { plate: most, ruling } : null
 }
 /** A hungrier machine may have a larger breaker; of everything else the least room decides. */
@@ -127,24 +142,27 @@ function byRule(rule: RuleId, mends: NonNullable<Criterion['mends']>): Criterion
     slots: CIRCUIT,
     demandFrom: ALL_RULE_BOOKS.flatMap(({ from: of }) => of[rule]?.demand ?? []),
     capacityFrom: ALL_RULE_BOOKS.flatMap(({ from: of }) => of[rule]?.capacity ?? []),
-    assess(c) {
-      const { circuit, supply, draw } = c
-      if (!circuit || !c.powerSource || !c.isWiredByShop || !c.rules.from[rule]) return null
-      if (OF_OUTLET.has(rule) && (circuit.outlet === null || !outletOf(c.rules, circuit.outlet))) return null
-      if (rule === 'cord-breaker-rule' && !c.cord) return null
-      if (!supply || !draw) return unknown(rule, supply ? c.drawMissing : told('supply'))
-      const ampacityA = carriedA(c)
-      if (ampacityA === null) return unknown(rule, noAmpacity(c))
-      const found = hungriestRuling(c, rule, ampacityA)
+    assess(capability) {
+      const { circuit, supply, draw } = capability
+      if (!circuit || !capability.powerSource || !capability.isWiredByShop || !capability.rules.from[rule])
+        return null
+      if (OF_OUTLET.has(rule) && (circuit.outlet === null || !outletOf(capability.rules, circuit.outlet)))
+        return null
+      if (rule === 'cord-breaker-rule' && !capability.cord) return null
+      if (!supply || !draw) return unknown(rule, supply ? capability.drawMissing : message('supply'))
+      const ampacityA = carriedA(capability)
+      if (ampacityA === null) return unknown(rule, noAmpacity(capability))
+      const found = hungriestRuling(capability, rule, ampacityA)
       if (!found) return null
       const { plate, ruling } = found
       const { demand, capacity, source, overOn } = ruling
-      const assessment = measured(c, rule, {
-        code: plate.family === c.process.family || !BY_PLATE.has(rule) ? 'measured' : 'other-process',
+      const assessment = measured(capability, rule, {
+        code:
+          plate.family === capability.process.family || !BY_PLATE.has(rule) ? 'measured' : 'other-process',
         params: {
           size: circuit.conductorSize,
           outlet: circuit.outlet ?? '',
-          cord: c.cord?.size ?? '',
+          cord: capability.cord?.size ?? '',
           process: word('plateFamily', plate.family),
         },
         demand,
@@ -168,33 +186,33 @@ export function circuitWithBreaker({ rules, circuit }: Capability, breakerA: num
   const rated = outlet && outletOf(rules, outlet)
   const isRuled = rules.from['outlet-breaker-rule'] !== undefined
   if (!circuit || !rated || !isRuled || breakerA <= rated.ratedA)
-    return told('circuit-with-breaker', { size })
+    return message('circuit-with-breaker', { size })
   const next = smallestOutlet(rules, breakerA, circuit)
   return next === null
-    ? told('circuit-wired-in', { size })
-    : told('circuit-with-breaker-and-outlet', { size, outlet: next.name })
+    ? message('circuit-wired-in', { size })
+    : message('circuit-with-breaker-and-outlet', { size, outlet: next.name })
 }
 
 /** The largest breaker of the book that is no larger. */
 const breakerAtMost: NonNullable<Criterion['mends']> = ({ rules }, _d, { capacity }) => {
   const sizeA = rules.breakerSizesA.findLast((one) => one <= (capacity ?? 0) + 1e-9)
-  return sizeA === undefined ? [] : [told('breaker-at-most', { size: figure(sizeA, 'A') })]
+  return sizeA === undefined ? [] : [message('breaker-at-most', { size: figure(sizeA, 'A') })]
 }
 const largerOutlet = ({ rules, circuit }: Capability, ratedA: number | null): readonly Mend[] => {
   const outlet = circuit && smallestOutlet(rules, ratedA ?? 0, circuit)
-  return [outlet ? told('outlet-named', { outlet: outlet.name }) : told('wired-in')]
+  return [outlet ? message('outlet-named', { outlet: outlet.name }) : message('wired-in')]
 }
 
 const conductorRule = byRule('conductor-rule', cableMends)
 const breakerRule = byRule('breaker-rule', breakerAtMost)
-const breakerLoadRule = byRule('breaker-load-rule', (c, _d, { demand }) => {
-  const sizeA = c.rules.breakerSizesA.find((one) => one >= (demand ?? 0) - 1e-9)
-  return sizeA === undefined ? [] : [circuitWithBreaker(c, sizeA)]
+const breakerLoadRule = byRule('breaker-load-rule', (capability, _d, { demand }) => {
+  const sizeA = capability.rules.breakerSizesA.find((one) => one >= (demand ?? 0) - 1e-9)
+  return sizeA === undefined ? [] : [circuitWithBreaker(capability, sizeA)]
 })
 const outletRule = byRule('outlet-rule', (c, _d, { demand }) => largerOutlet(c, demand))
-const outletBreakerRule = byRule('outlet-breaker-rule', (c, d, assessment) => [
-  ...largerOutlet(c, assessment.demand),
-  ...breakerAtMost(c, d, assessment),
+const outletBreakerRule = byRule('outlet-breaker-rule', (capability, demand, assessment) => [
+  ...largerOutlet(capability, assessment.demand),
+  ...breakerAtMost(capability, demand, assessment),
 ])
 const cordBreakerRule = byRule('cord-breaker-rule', breakerAtMost)
 
@@ -212,7 +230,7 @@ const outletSupply: Criterion = {
     const { outlet: printed } = circuit
     const outlet = outletOf(rules, printed)
     if (!outlet)
-      return inGroup(unknown('outlet-supply', told('outlet', { outlet: printed, book: rules.name })))
+      return inGroup(unknown('outlet-supply', message('outlet', { outlet: printed, book: rules.name })))
     const params = { outlet: printed, gives: supplyParam(circuit.voltageV, circuit.phases) }
     const source = dataPlate('circuit')
     return inGroup(
@@ -223,7 +241,7 @@ const outletSupply: Criterion = {
   },
   mends: ({ rules, circuit }) => {
     const outlet = circuit && smallestOutlet(rules, circuit.breakerA, circuit)
-    return outlet ? [told('outlet-named', { outlet: outlet.name })] : []
+    return outlet ? [message('outlet-named', { outlet: outlet.name })] : []
   },
 }
 

@@ -4,7 +4,7 @@ import type { WeldFigures } from '../demand/weldFigures.ts'
 import { type Verdict, VERDICT_RANK } from '../model/verdict.ts'
 import type { Source } from '../basis/source.ts'
 import type { Capability } from '../capability/capability.ts'
-import { figure, type Params } from '../model/told.ts'
+import { figure, type Params } from '../model/message.ts'
 import { burnThrough, leastWindowCurrent, mostWindowCurrent } from '../trade/wantedCurrent.ts'
 import type { Carried } from './carries.ts'
 import { type Assessment, measured } from './criterion.ts'
@@ -61,15 +61,15 @@ interface Within {
 
 /** An assessment of what is carried against the current of the weld that is worst off; the window decides. */
 export function measuredWithin(
-  c: Capability,
-  d: Demand,
+  capability: Capability,
+  demand: Demand,
   criterion: string,
-  { carried, params = {}, source, weld = worstWithin(d, carried) }: Within,
+  { carried, params = {}, source, weld = worstWithin(demand, carried) }: Within,
 ): Assessment {
   const verdict = verdictOfCurrent(weld, carried)
   const isBelow = carried.highA < weld.wantedA
   return {
-    ...measured(c, criterion, {
+    ...measured(capability, criterion, {
       code: verdict === 'tight' ? (isBelow ? 'slower' : 'above-low-end') : 'measured',
       params: { ...params, least: figure(weld.lowA, 'A') },
       demand: weld.wantedA,

@@ -184,9 +184,9 @@ const allOf = (values: readonly (number | null)[]): readonly number[] | null =>
   values.every((value) => value !== null) ? values : null
 
 /** Duty, totals and hours of a job, from the figures of its welds. */
-function totalsOf(job: Job, runs: readonly WeldFigures[], r: Reckoner, tackArcS: number) {
+function totalsOf(job: Job, runs: readonly WeldFigures[], reckoner: Reckoner, tackArcS: number) {
   const I = runs.map(({ wantedA }) => wantedA)
-  const [mostA, leastA] = [r.take(mostWanted, { I }), r.take(leastWanted, { I })]
+  const [mostA, leastA] = [reckoner.compute(mostWanted, { I }), reckoner.compute(leastWanted, { I })]
   const [first] = runs
   const hungriest = runs.find(({ wantedA }) => wantedA === mostA) ?? first
   const thinnest = runs.find(({ wantedA }) => wantedA === leastA) ?? first
@@ -199,22 +199,22 @@ function totalsOf(job: Job, runs: readonly WeldFigures[], r: Reckoner, tackArcS:
   const dutyPct =
     oneArcs === null
       ? null
-      : r.take(jobDuty, {
+      : reckoner.compute(jobDuty, {
           H: worstArcOnS(spells),
           a: oneArcs,
           p: runs.map(({ pauseS }) => pauseS),
           T: runs.map(({ tackS }) => tackS),
           I,
         })
-  const fillerG = r.take(fillerTotal, { w: runs.map((weld) => weld.fillerG) })
-  const arcs = r.take(arcsTotal, { s_j: runs.map((weld) => weld.arcs) })
-  const arcS = arcTimes === null ? null : r.take(arcTotal, { t: arcTimes })
+  const fillerG = reckoner.compute(fillerTotal, { w: runs.map((weld) => weld.fillerG) })
+  const arcs = reckoner.compute(arcsTotal, { s_j: runs.map((weld) => weld.arcs) })
+  const arcS = arcTimes === null ? null : reckoner.compute(arcTotal, { t: arcTimes })
   const T = runs.map((weld) => weld.tackS)
   const n = runs.map((weld) => weld.joint.count * job.quantity)
   const p = runs.map((weld) => weld.pauseS)
   const s = runs.map((weld) => weld.arcs)
   const [tackS, handlingS] = [dot(T, n), dot(p, s)]
-  const workH = arcS === null ? null : r.take(workTime, { τ: arcS, T, n, p, s })
+  const workH = arcS === null ? null : reckoner.compute(workTime, { τ: arcS, T, n, p, s })
   const work: Work | null =
     arcS === null || workH === null
       ? null
@@ -294,10 +294,10 @@ export function demandOf(
 ): Demand {
   const { job, contradictions, metals, positions, pairs } = ofJobOf(asked)
   const assumptions = assumptionsOf(shop)
-  const r = reckonerFor(assumptions)
-  const welds = job.joints.map((joint) => weldFiguresOf(joint, job, processId, wire, r))
+  const reckoner = reckonerFor(assumptions)
+  const welds = job.joints.map((joint) => weldFiguresOf(joint, job, processId, wire, reckoner))
   const runs = runsOf(welds)
-  const totals = totalsOf(job, runs, r, assumptions.tackArcS)
+  const totals = totalsOf(job, runs, reckoner, assumptions.tackArcS)
   return {
     job,
     processId,
@@ -337,7 +337,7 @@ const formOf = ({ joint, highA, runs }: WeldFigures): string =>
 export function traceDemand(
   demand: Demand,
   weldId: string | null,
-  r: TracingReckoner,
+  reckoner: TracingReckoner,
   pass: PassKind = 'fill',
 ): void {
   const { job, processId, wire, welds, runs, assumptions } = demand
@@ -348,12 +348,12 @@ export function traceDemand(
   const traced = new Set([...examples.values(), demand.thinnest, demand.hungriest].map(({ joint }) => joint))
   traced.delete(last.joint)
   for (const joint of [...traced, last.joint]) {
-    r.weldId = joint.id
-    weldFiguresOf(joint, job, processId, wire, r)
+    reckoner.weldId = joint.id
+    weldFiguresOf(joint, job, processId, wire, reckoner)
   }
   // The latest current is that of the pass that is asked about.
   if (last.pass !== null || last.runs.length > 0)
-    wantedCurrentOf(last.joint, processId, wire, r, job.preheatC, pass)
-  r.weldId = null
-  totalsOf(job, runs, r, assumptions.tackArcS)
+    wantedCurrentOf(last.joint, processId, wire, reckoner, job.preheatC, pass)
+  reckoner.weldId = null
+  totalsOf(job, runs, reckoner, assumptions.tackArcS)
 }

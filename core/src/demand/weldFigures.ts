@@ -189,17 +189,17 @@ export function depositedOf(
   process: ProcessId,
   wire: Melted | null,
   currentA: number,
-  r: Reckoner,
+  reckoner: Reckoner,
 ): (Deposited & { readonly feedMmPerMin: number | null }) | null {
   if (!wire) return null
   const densityGPerCm3 = DENSITY[wire.metal].value
   if (process === 'smaw')
-    return { feedMmPerMin: null, gPerMin: coveredGPerMin(wire, currentA, r), densityGPerCm3 }
+    return { feedMmPerMin: null, gPerMin: coveredGPerMin(wire, currentA, reckoner), densityGPerCm3 }
   if (!PROCESSES[process].feedsWire) return null
-  const feedMmPerMin = wireFeedSpeed(wire, currentA, process, r)
+  const feedMmPerMin = wireFeedSpeed(wire, currentA, process, reckoner)
   return {
     feedMmPerMin,
-    gPerMin: depositionRate(wire, feedMmPerMin, process, r),
+    gPerMin: depositionRate(wire, feedMmPerMin, process, reckoner),
     densityGPerCm3,
   }
 }
@@ -223,39 +223,43 @@ interface Line {
   readonly runMm: number
 }
 
-function passFigures(line: Line, of: Passes, r: Reckoner): WeldFigures {
+function passFigures(line: Line, of: Passes, reckoner: Reckoner): WeldFigures {
   const { joint, job, process, wire, segments, runMm } = line
   const { pass, passes, wanted, deposited, metalG } = of
   const { quantity: q } = job
   const { count: c } = joint
   const metal = thinnerFamily(joint)
   const arcS = deposited
-    ? r.take(arcTimeByRate, { m: metalG, r: deposited.gPerMin })
+    ? reckoner.compute(arcTimeByRate, { m: metalG, r: deposited.gPerMin })
     : PROCESSES[process].electrode !== 'tungsten'
       ? null
-      : r.take(arcTimeByTravel, {
+      : reckoner.compute(arcTimeByTravel, {
           L_1: runMm,
           c,
           q,
           n: passes,
-          s: travelGtawMmPerMin(passThicknessMm(joint, process, metal, wanted.heatedMm, r), metal, r),
+          s: travelGtawMmPerMin(
+            passThicknessMm(joint, process, metal, wanted.heatedMm, reckoner),
+            metal,
+            reckoner,
+          ),
         })
-  const welded = r.take(arcsStruck, { c, q, n: passes, k: segments })
+  const welded = reckoner.compute(arcsStruck, { c, q, n: passes, k: segments })
   const e =
     process === 'smaw' && arcS !== null && deposited
-      ? r.take(electrodesEach, {
+      ? reckoner.compute(electrodesEach, {
           τ: arcS,
           c,
           q,
           n: passes,
           k: segments,
-          τ_1: burnTimeS(wire ?? USUAL_ELECTRODE, deposited.gPerMin, r),
+          τ_1: burnTimeS(wire ?? USUAL_ELECTRODE, deposited.gPerMin, reckoner),
         })
       : null
-  const arcs = e === null ? welded : r.take(arcsByStick, { s_0: welded, e })
-  const p = r.take(pauseAfter, { p: job.pauseS ?? joint.repositionS ?? REPOSITION[job.handling] })
+  const arcs = e === null ? welded : reckoner.compute(arcsByStick, { s_0: welded, e })
+  const p = reckoner.compute(pauseAfter, { p: job.pauseS ?? joint.repositionS ?? REPOSITION[job.handling] })
   const isTacked = pass !== 'fill'
-  const tacks = isTacked ? r.take(tackCount, { L_1: runMm }) : 0
+  const tacks = isTacked ? reckoner.compute(tackCount, { L_1: runMm }) : 0
   // Spelled out: of thousands of these, spreading costs more than reckoning them.
   return {
     joint,
@@ -272,20 +276,20 @@ function passFigures(line: Line, of: Passes, r: Reckoner): WeldFigures {
     feedMmPerMin: deposited?.feedMmPerMin ?? null,
     passes,
     metalG,
-    fillerG: fillerG(metalG, process, wire, r),
+    fillerG: fillerG(metalG, process, wire, reckoner),
     arcS,
     runMm,
     arcs,
     arcsPerWeld: passes * segments * (e ?? 1),
-    oneArcS: arcS === null ? null : r.take(oneArc, { τ: arcS, s: arcs }),
+    oneArcS: arcS === null ? null : reckoner.compute(oneArc, { τ: arcS, s: arcs }),
     tacks,
     tackS: !isTacked
       ? 0
       : joint.tackS === null
-        ? r.take(tackTimeByRule, { N_t: tacks })
-        : r.take(tackTimeGiven, { T: joint.tackS }),
+        ? reckoner.compute(tackTimeByRule, { N_t: tacks })
+        : reckoner.compute(tackTimeGiven, { T: joint.tackS }),
     // A rest that the owner sets is taken after every electrode.
-    pauseS: e === null || job.pauseS !== null ? p : r.take(pauseWithChanges, { p_w: p, e }),
+    pauseS: e === null || job.pauseS !== null ? p : reckoner.compute(pauseWithChanges, { p_w: p, e }),
   }
 }
 const NO_RUNS: readonly WeldFigures[] = []
@@ -295,12 +299,12 @@ function ofBoth(
   [root, fill]: readonly [WeldFigures, WeldFigures],
   passes: number,
   metalG: number,
-  r: Reckoner,
+  reckoner: Reckoner,
 ): WeldFigures {
   const arcS =
     root.arcS === null || fill.arcS === null
       ? null
-      : r.take(arcTimeOfBoth, { τ_1: root.arcS, τ_2: fill.arcS })
+      : reckoner.compute(arcTimeOfBoth, { τ_1: root.arcS, τ_2: fill.arcS })
   return {
     ...fill,
     pass: null,
@@ -322,28 +326,32 @@ export function weldFiguresOf(
   job: Pick<Job, 'quantity' | 'pauseS' | 'handling' | 'preheatC'>,
   process: ProcessId,
   wire: Melted | null,
-  r: Reckoner,
+  reckoner: Reckoner,
 ): WeldFigures {
-  const wanted = wantedCurrentOf(joint, process, wire, r, job.preheatC)
-  const deposited = depositedOf(process, wire, wanted.wantedA, r)
-  const passes = passesOf(joint, process, deposited, r)
-  const segments = segmentsOf(joint, r)
-  const runMm = weldRunMm(joint, segments, r)
-  const metalG = weldMetalG(joint, weldVolumeMm3(joint, runMm, r), job.quantity, r)
+  const wanted = wantedCurrentOf(joint, process, wire, reckoner, job.preheatC)
+  const deposited = depositedOf(process, wire, wanted.wantedA, reckoner)
+  const passes = passesOf(joint, process, deposited, reckoner)
+  const segments = segmentsOf(joint, reckoner)
+  const runMm = weldRunMm(joint, segments, reckoner)
+  const metalG = weldMetalG(joint, weldVolumeMm3(joint, runMm, reckoner), job.quantity, reckoner)
   const line: Line = { joint, job, process, wire, segments, runMm }
   if (!hasRootPass(joint, passes))
-    return passFigures(line, { pass: null, passes, wanted, deposited, metalG }, r)
-  const atRoot = wantedCurrentOf(joint, process, wire, r, job.preheatC, 'root')
-  const laidAtRoot = depositedOf(process, wire, atRoot.wantedA, r)
-  const shared = sharedMetalG(joint, process, metalG, laidAtRoot, r)
-  const n = passesByKind(joint, process, deposited, { passes, rootShare: shared.root / metalG }, r)
+    return passFigures(line, { pass: null, passes, wanted, deposited, metalG }, reckoner)
+  const atRoot = wantedCurrentOf(joint, process, wire, reckoner, job.preheatC, 'root')
+  const laidAtRoot = depositedOf(process, wire, atRoot.wantedA, reckoner)
+  const shared = sharedMetalG(joint, process, metalG, laidAtRoot, reckoner)
+  const n = passesByKind(joint, process, deposited, { passes, rootShare: shared.root / metalG }, reckoner)
   const root = passFigures(
     line,
     { pass: 'root', passes: n.root, wanted: atRoot, deposited: laidAtRoot, metalG: shared.root },
-    r,
+    reckoner,
   )
-  const fill = passFigures(line, { pass: 'fill', passes: n.fill, wanted, deposited, metalG: shared.fill }, r)
-  return ofBoth([root, fill], n.both, metalG, r)
+  const fill = passFigures(
+    line,
+    { pass: 'fill', passes: n.fill, wanted, deposited, metalG: shared.fill },
+    reckoner,
+  )
+  return ofBoth([root, fill], n.both, metalG, reckoner)
 }
 
 /** @returns each line, or its root pass and its fill passes where they have each their own current, in that order */

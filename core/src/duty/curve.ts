@@ -83,14 +83,19 @@ export const sustainedCurrent = calculation({
  * Exponent n of I^n·X = constant between two rated points. A thermally consistent plate gives 2; whatever
  * it gives, the curve then passes through both points, which are measured, and only bends between them.
  */
-const exponent = (low: RatedPoint, high: RatedPoint, r: Reckoner): number =>
-  r.take(dutyExponent, { X_a: low.dutyPct, X_b: high.dutyPct, I_a: low.currentA, I_b: high.currentA })
+const exponent = (low: RatedPoint, high: RatedPoint, reckoner: Reckoner): number =>
+  reckoner.compute(dutyExponent, {
+    X_a: low.dutyPct,
+    X_b: high.dutyPct,
+    I_a: low.currentA,
+    I_b: high.currentA,
+  })
 
 /** The rated point and exponent that hold at a place on the curve. */
 function segment(
   points: readonly RatedPoint[],
   isBeyond: (high: RatedPoint) => boolean,
-  r: Reckoner,
+  reckoner: Reckoner,
 ): { I_r: number; X_r: number; n: number } {
   const inOrder = byCurrent(points)
   const [first] = inOrder
@@ -100,7 +105,7 @@ function segment(
   for (const next of inOrder) {
     if (next === first) continue
     if (!isBeyond(next)) {
-      if (isBeyond(reached)) n = exponent(reached, next, r)
+      if (isBeyond(reached)) n = exponent(reached, next, reckoner)
       break
     }
     reached = next
@@ -119,10 +124,10 @@ function segment(
 export const dutyAtCurrentPct = (
   points: readonly RatedPoint[],
   currentA: number,
-  r: Reckoner = UNTRACED,
+  reckoner: Reckoner = UNTRACED,
 ): number => {
-  const { I_r, X_r, n } = segment(points, (point) => currentA >= point.currentA, r)
-  return r.take(allowedDuty, { I_r, X_r, n, I: currentA })
+  const { I_r, X_r, n } = segment(points, (point) => currentA >= point.currentA, reckoner)
+  return reckoner.compute(allowedDuty, { I_r, X_r, n, I: currentA })
 }
 
 /**
@@ -135,8 +140,8 @@ export const dutyAtCurrentPct = (
 export const currentAtDutyA = (
   points: readonly RatedPoint[],
   dutyPct: number,
-  r: Reckoner = UNTRACED,
+  reckoner: Reckoner = UNTRACED,
 ): number => {
-  const { I_r, X_r, n } = segment(points, (point) => dutyPct <= point.dutyPct, r)
-  return r.take(sustainedCurrent, { I_r, X_r, n, X: dutyPct })
+  const { I_r, X_r, n } = segment(points, (point) => dutyPct <= point.dutyPct, reckoner)
+  return reckoner.compute(sustainedCurrent, { I_r, X_r, n, X: dutyPct })
 }

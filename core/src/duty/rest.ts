@@ -25,11 +25,11 @@ export const restTime = calculation({
  * @returns s over the whole job
  * @example restS([{ arcS: 60, offS: 60, times: 10, stretches: true, heat: 1 }], 20, r) // 1800
  */
-export function restS(series: readonly ArcSeries[], dutyPct: number, r: Reckoner): number {
+export function restS(series: readonly ArcSeries[], dutyPct: number, reckoner: Reckoner): number {
   let [heated, lasts] = [0, 0]
   for (const { arcS, offS, times, heat } of series) {
     heated += arcS * heat * times
     lasts += (arcS + offS) * times
   }
-  return r.take(restTime, { H: heated, X: dutyPct, t: lasts })
+  return reckoner.compute(restTime, { H: heated, X: dutyPct, t: lasts })
 }

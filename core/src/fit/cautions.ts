@@ -2,16 +2,27 @@
 import { QUALITY } from '../model/quality.ts'
 import type { Capability } from '../capability/capability.ts'
 import type { Demand } from '../demand/demand.ts'
-import { figure, told, type Told } from '../model/told.ts'
+import { figure, message, type Message } from '../model/message.ts'
 import { coveredClassOf } from '../reference/coveredElectrodes.ts'
 import { lensShade, LENS_SHADE_SOURCE } from '../reference/lensShades.ts'
 import { MATERIALS } from '../reference/materials.ts'
 
 /** @returns codes in the order in which they are shown; words give each its topic and sentence */
 export function cautionsFor(
-  { process, tungsten, powerSource, wire, generator, hangsOn, rules, circuit, feeders, shop }: Capability,
+  {
+    process,
+    tungsten,
+    powerSource,
+    wire,
+    generator,
+    powerFeed,
+    rules,
+    circuit,
+    supplyPanels,
+    shop,
+  }: Capability,
   { hungriest, job }: Demand,
-): readonly Told[] {
+): readonly Message[] {
   const shade = lensShade(process.family, hungriest.wantedA)
   const metals = new Set(job.joints.flatMap(({ materialA, materialB }) => [materialA, materialB]))
   const fumes = new Set([...metals].flatMap((id) => MATERIALS[id].caution ?? []))
@@ -19,37 +30,39 @@ export function cautionsFor(
   const isStick = process.electrode === 'covered'
   const isLowHydrogen =
     isStick && wire !== null && coveredClassOf(wire.classification)?.isLowHydrogen === true
-  const cautions: readonly (Told | false)[] = [
+  const cautions: readonly (Message | false)[] = [
     shade
-      ? told('eyes', {
+      ? message('eyes', {
           least: figure(shade.least, ''),
           suggested: figure(shade.suggested, ''),
           source: LENS_SHADE_SOURCE.text,
         })
-      : told('eyes-unknown', {
+      : message('eyes-unknown', {
           current: figure(hungriest.wantedA, 'A'),
           source: LENS_SHADE_SOURCE.text,
         }),
-    told('power'),
-    ...(circuit && generator === null ? rules.remarks(circuit, feeders) : []).map((remark) => told(remark)),
-    (generator !== null || hangsOn?.kind === 'engine') && told('generator-outdoors'),
+    message('power'),
+    ...(circuit && generator === null ? rules.remarks(circuit, supplyPanels) : []).map((remark) =>
+      message(remark),
+    ),
+    (generator !== null || powerFeed?.kind === 'engine') && message('generator-outdoors'),
     generator !== null &&
       generator.steadyWave !== true &&
-      told('rough-wave', { source: powerSource?.name ?? '', generator: generator.name }),
-    powerSource?.typical === true && told('typical-plate', { source: powerSource.name }),
-    ...[...fumes].map((fume) => told('fumes', { fume })),
-    told(process.shielded ? 'gas' : isStick ? 'stick-smoke' : 'smoke'),
-    isTig && told('live-torch'),
-    isStick && told('live-holder'),
-    !process.feedsWire && powerSource?.vrd !== true && job.place !== 'indoors' && told('damp'),
-    isLowHydrogen && told('keep-dry'),
-    isTig && powerSource?.start.includes('high-frequency') === true && told('high-frequency'),
-    tungsten?.type === 'WTh20' && told('thorium'),
+      message('rough-wave', { source: powerSource?.name ?? '', generator: generator.name }),
+    powerSource?.typical === true && message('typical-plate', { source: powerSource.name }),
+    ...[...fumes].map((fume) => message('fumes', { fume })),
+    message(process.shielded ? 'gas' : isStick ? 'stick-smoke' : 'smoke'),
+    isTig && message('live-torch'),
+    isStick && message('live-holder'),
+    !process.feedsWire && powerSource?.vrd !== true && job.place !== 'indoors' && message('damp'),
+    isLowHydrogen && message('keep-dry'),
+    isTig && powerSource?.start.includes('high-frequency') === true && message('high-frequency'),
+    tungsten?.type === 'WTh20' && message('thorium'),
     QUALITY[job.quality].isApproved &&
-      told(
+      message(
         QUALITY[job.quality].isEuropean || shop.filletRule === 'en-1993' ? 'approval-european' : 'approval',
       ),
-    process.feedsWire && told('live-wire'),
+    process.feedsWire && message('live-wire'),
   ]
   return cautions.filter((caution) => caution !== false)
 }

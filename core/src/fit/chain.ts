@@ -12,7 +12,7 @@ import { HOLDER } from '../reference/processes.ts'
 import { verdictOfCurrent } from '../criteria/withinWindow.ts'
 import type { Demand } from '../demand/demand.ts'
 import type { WeldFigures } from '../demand/weldFigures.ts'
-import { figure, list, type Param, told, type Told, word } from '../model/told.ts'
+import { figure, list, type Param, message, type Message, word } from '../model/message.ts'
 import { type Verdict, VERDICT_RANK, worstVerdict } from '../model/verdict.ts'
 
 export interface ChainLink {
@@ -26,7 +26,7 @@ export interface ChainLink {
   readonly highA: number | null
   /** What it carries with as much rest as it takes. */
   readonly mostA: number | null
-  readonly missing: Told | null
+  readonly missing: Message | null
   readonly verdict: Verdict
   /** Room to the nearer end of what it carries, A; negative where it gives out. Null where unknown. */
   readonly spareA: number | null
@@ -45,7 +45,7 @@ export interface Chain {
   readonly spareA: number | null
   /** How far that link lies outside the weld's window, A: below 0 too little, above 0 too much; null where it is inside. */
   readonly outsideA: number | null
-  readonly told: Told
+  readonly told: Message
 }
 
 function judged(id: LinkId, kind: Param, detail: Param, carries: Carries, weld: WeldFigures): ChainLink {
@@ -72,17 +72,22 @@ function judged(id: LinkId, kind: Param, detail: Param, carries: Carries, weld: 
 const sourceDetail = ({ powerSource, circuit }: Capability): Param =>
   list([powerSource?.name ?? '', circuit ? figure(circuit.voltageV, 'V') : word('supply', 'engine')])
 
-function linksOf(c: Capability, d: Demand, weld: WeldFigures): readonly ChainLink[] {
-  const { circuit, gun, process, wire, tungsten } = c
+function linksOf(capability: Capability, demand: Demand, weld: WeldFigures): readonly ChainLink[] {
+  const { circuit, gun, process, wire, tungsten } = capability
   const electrode = process.electrode === 'tungsten' ? tungsten : wire
-  const onCircuit = circuitCarries(c, d, weld)
+  const onCircuit = circuitCarries(capability, demand, weld)
   const link = (id: LinkId, kind: string, detail: Param, carries: Carries): ChainLink =>
     judged(id, word('link', kind), detail, carries, weld)
   return [
     ...(onCircuit ? [link('circuit', 'circuit', circuit?.name ?? '', onCircuit)] : []),
-    link('source', 'source', sourceDetail(c), sourceCarries(c, d)),
-    link('gun', gun?.kind ?? HOLDER[process.electrode], gun?.name ?? '', gunCarries(c, d)),
-    link('electrode', process.electrode, electrode?.name ?? word('supply', 'none'), electrodeCarries(c)),
+    link('source', 'source', sourceDetail(capability), sourceCarries(capability, demand)),
+    link('gun', gun?.kind ?? HOLDER[process.electrode], gun?.name ?? '', gunCarries(capability, demand)),
+    link(
+      'electrode',
+      process.electrode,
+      electrode?.name ?? word('supply', 'none'),
+      electrodeCarries(capability),
+    ),
   ]
 }
 
@@ -91,17 +96,17 @@ const lowEndCode = (id: LinkId, verdict: Verdict): string =>
   verdict === 'fails' ? 'too-high' : id === 'electrode' ? 'below-usual' : 'rather-high'
 
 function toldOf(
-  d: Demand,
+  demand: Demand,
   { wantedA, lowA: leastA }: WeldFigures,
   first: ChainLink | undefined,
   missing: ChainLink | undefined,
-): Told {
+): Message {
   const wanted = figure(wantedA, 'A')
   if (missing?.missing && first?.verdict !== 'fails') {
     const { kind, missing: what } = missing
-    return told('not-known', { wanted, kind, missing: what })
+    return message('not-known', { wanted, kind, missing: what })
   }
-  if (!first || first.highA === null || first.lowA === null) return told('wants', { wanted })
+  if (!first || first.highA === null || first.lowA === null) return message('wants', { wanted })
   const { kind, detail, lowA, highA, id, verdict } = first
   const low = figure(lowA, 'A')
   const least = figure(leastA, 'A')
@@ -114,16 +119,16 @@ function toldOf(
     least,
     most: figure(first.mostA ?? highA, 'A'),
   }
-  const withDuty = d.dutyPct !== null && id !== 'electrode'
-  const duty = withDuty ? { duty: figure(d.dutyPct ?? 0, '%') } : {}
+  const withDuty = demand.dutyPct !== null && id !== 'electrode'
+  const duty = withDuty ? { duty: figure(demand.dutyPct ?? 0, '%') } : {}
   if (first.spareA !== null && first.spareA < 0) {
-    if (wantedA < lowA) return told(lowEndCode(id, verdict), params)
-    if (verdict === 'tight') return told(highA < leastA ? 'paces' : 'cooler', { ...params, ...duty })
-    return told(withDuty ? 'gives-out-at-duty' : 'gives-out', { ...params, ...duty })
+    if (wantedA < lowA) return message(lowEndCode(id, verdict), params)
+    if (verdict === 'tight') return message(highA < leastA ? 'paces' : 'cooler', { ...params, ...duty })
+    return message(withDuty ? 'gives-out-at-duty' : 'gives-out', { ...params, ...duty })
   }
   return wantedA - lowA < highA - wantedA && lowA > 0
-    ? told('near-low-end', params)
-    : told(withDuty ? 'would-give-out-at-duty' : 'would-give-out', { ...params, ...duty })
+    ? message('near-low-end', params)
+    : message(withDuty ? 'would-give-out-at-duty' : 'would-give-out', { ...params, ...duty })
 }
 
 /** @returns how far a failing link lies outside what still makes the weld, A */
@@ -142,9 +147,9 @@ const isWorse = (link: ChainLink, than: ChainLink): boolean =>
  * @returns the links in the order in which the amps pass them, and which has least room
  * @example chainFor(capability, demand, weld).first // 'circuit': it gives out first
  */
-export function chainFor(c: Capability, d: Demand, weld: WeldFigures): Chain {
+export function chainFor(capability: Capability, demand: Demand, weld: WeldFigures): Chain {
   const { wantedA } = weld
-  const links = linksOf(c, d, weld)
+  const links = linksOf(capability, demand, weld)
   const first = links
     .filter((link) => link.spareA !== null)
     .reduce<ChainLink | undefined>(
@@ -162,6 +167,6 @@ export function chainFor(c: Capability, d: Demand, weld: WeldFigures): Chain {
     first: decided ? first.id : null,
     spareA: decided ? first.spareA : null,
     outsideA: decided ? outsideOf(first, weld) : null,
-    told: toldOf(d, weld, first, missing),
+    told: toldOf(demand, weld, first, missing),
   }
 }

@@ -62,14 +62,17 @@ function finishSOf({ job, assumptions }: Demand, { process }: Capability): numbe
 }
 
 /** The weaker of source and gun decides how long the arc may be on. */
-function restSOf({ supply, gunPoints, r }: Capability, { hungriest, spells, dutyPct }: Demand): number {
+function restSOf(
+  { supply, gunPoints, reckoner }: Capability,
+  { hungriest, spells, dutyPct }: Demand,
+): number {
   if (dutyPct === null) return 0
   const { wantedA } = hungriest
   const allowedPct = Math.min(
     supply ? dutyAtCurrentPct(supply.ratedPoints, Math.min(wantedA, supply.outputMaxA)) : 100,
     gunPoints && gunPoints.missing === null ? dutyAtCurrentPct(gunPoints.points, wantedA) : 100,
   )
-  return allowedPct > 0 ? restS(spells, allowedPct, r) : 0
+  return allowedPct > 0 ? restS(spells, allowedPct, reckoner) : 0
 }
 
 const guess = (

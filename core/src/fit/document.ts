@@ -41,8 +41,8 @@ export function partsOf(setUp: SetUp, shelf: Shelf): PartsAnswer {
   }
   if (problems.length > 0 || !powerSource || !gun) return { ok: false, problems }
   // A set that an engine drives hangs on no circuit, whatever the document names.
-  const hangsOn = isEngineDriven(powerSource) ? null : circuit
-  return { ok: true, parts: { ...chosen, circuit: hangsOn, powerSource, gun } }
+  const fedBy = isEngineDriven(powerSource) ? null : circuit
+  return { ok: true, parts: { ...chosen, circuit: fedBy, powerSource, gun } }
 }
 
 /**

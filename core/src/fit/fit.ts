@@ -9,7 +9,7 @@ import type { WeldFigures } from '../demand/weldFigures.ts'
 import type { Gun, PowerSource, SetUp } from '../kinds/equipment.ts'
 import type { Job } from '../kinds/job.ts'
 import type { Shop } from '../kinds/shop.ts'
-import type { Told } from '../model/told.ts'
+import type { Message } from '../model/message.ts'
 import type { Verdict } from '../model/verdict.ts'
 import { costOf, type Cost } from './cost.ts'
 import { cautionsFor } from './cautions.ts'
@@ -61,7 +61,7 @@ export interface Fit {
   /** Its working time in parts; null without a wire. */
   readonly work: Work | null
   readonly cost: Cost | null
-  readonly cautions: readonly Told[]
+  readonly cautions: readonly Message[]
 }
 
 /** What the planning of a job needs: figures by weld and the order, without the criteria of a set-up. */

@@ -38,18 +38,18 @@ function stepOverOf({ passes, metalG, runMm, joint }: WeldFigures, pieces: numbe
  * @param preheatC null where the part is as cold as the shop
  */
 export function handFor(
-  c: Capability,
+  capability: Capability,
   weld: WeldFigures,
   { pieces, preheatC }: { readonly pieces: number; readonly preheatC: number | null },
 ): Hand {
-  const { process, fedWire, r } = c
-  const feed = fedWire && wireFeedSpeed(fedWire, weld.wantedA, process.id, r)
+  const { process, fedWire, reckoner } = capability
+  const feed = fedWire && wireFeedSpeed(fedWire, weld.wantedA, process.id, reckoner)
   return {
     setBackA:
       fedWire && feed !== null
-        ? weld.wantedA - currentAtLongerA(fedWire, feed, process.id, SET_BACK_MM, r)
+        ? weld.wantedA - currentAtLongerA(fedWire, feed, process.id, SET_BACK_MM, reckoner)
         : null,
-    reach: longReach(c, weld),
+    reach: longReach(capability, weld),
     stepOverMm: stepOverOf(weld, pieces),
     warmFirst:
       preheatC === null && thinnerFamily(weld.joint) === 'aluminium' && weld.heatedMm >= COLD_START_MM,

@@ -139,24 +139,31 @@ const calledForMm2 = ({ metalG, runMm, joint }: WeldFigures, pieces: number, den
  * @returns what these settings make of a weld
  * @example outcomeOf(capability, demand, weld, { currentA: 180, voltsV: 20, feedMmPerMin: 8000, travelMmPerMin: 300 }).legMm
  */
-export function outcomeOf(c: Capability, d: Demand, line: WeldFigures, settled: Settled): Outcome {
+export function outcomeOf(
+  capability: Capability,
+  demand: Demand,
+  line: WeldFigures,
+  settled: Settled,
+): Outcome {
   // As the settings to start with: of a groove with an open root, of its fill passes.
   const weld = settingsAreOf(line)
-  const { process, wire, fedWire, gas, r } = c
+  const { process, wire, fedWire, gas, reckoner } = capability
   const { travelMmPerMin: s, feedMmPerMin, voltsV: U } = settled
   const { passes: n, joint } = weld
   const currentA =
-    fedWire && feedMmPerMin !== null ? currentAtFeed(fedWire, feedMmPerMin, process.id, r) : settled.currentA
+    fedWire && feedMmPerMin !== null
+      ? currentAtFeed(fedWire, feedMmPerMin, process.id, reckoner)
+      : settled.currentA
   const density = DENSITY[wire?.metal ?? 'carbon-steel'].value
-  const calledMm2 = calledForMm2(weld, d.job.quantity, density)
-  const rate = rateOf(c, currentA, feedMmPerMin)
-  const areaMm2 = rate === null ? null : r.take(beadArea, { r: rate, ρ: density, s })
+  const calledMm2 = calledForMm2(weld, demand.job.quantity, density)
+  const rate = rateOf(capability, currentA, feedMmPerMin)
+  const areaMm2 = rate === null ? null : reckoner.compute(beadArea, { r: rate, ρ: density, s })
   const metalGPerM = density * (areaMm2 === null ? calledMm2 : n * areaMm2)
   const K = (weld.tackS + weld.pauseS * weld.arcsPerWeld) / (weld.runMm / 1000)
-  const t = r.take(workPerM, { n, s, K })
+  const t = reckoner.compute(workPerM, { n, s, K })
   const fillerPrice = wire?.packagePrice ?? null
   const gasPrice = gas?.refillPrice ?? null
-  const heatKJPerMm = r.take(heatInput, {
+  const heatKJPerMm = reckoner.compute(heatInput, {
     k: process.electrode === 'tungsten' ? 'heatEfficiencyGtaw' : 'heatEfficiencyWire',
     U,
     I: currentA,
@@ -165,8 +172,8 @@ export function outcomeOf(c: Capability, d: Demand, line: WeldFigures, settled: 
   return {
     currentA,
     depositionGPerMin: rate,
-    legMm: areaMm2 !== null && isFillet(joint) ? r.take(legLaid, { n, A_1: areaMm2 }) : null,
-    filledPct: areaMm2 === null ? null : r.take(filled, { n, A_1: areaMm2, A: calledMm2 }),
+    legMm: areaMm2 !== null && isFillet(joint) ? reckoner.compute(legLaid, { n, A_1: areaMm2 }) : null,
+    filledPct: areaMm2 === null ? null : reckoner.compute(filled, { n, A_1: areaMm2, A: calledMm2 }),
     arc:
       fedWire && feedMmPerMin !== null && process.id !== 'gmaw-pulse'
         ? arcWindowOf(
@@ -178,18 +185,18 @@ export function outcomeOf(c: Capability, d: Demand, line: WeldFigures, settled: 
               classification: fedWire.classification,
             },
             { voltsV: U, feedMmPerMin, nearA: weld.wantedA },
-            c.assumptions,
-            r,
+            capability.assumptions,
+            reckoner,
           )
         : null,
     heatKJPerMm,
-    steel: steelOf(c, d, joint, heatKJPerMm),
+    steel: steelOf(capability, demand, joint, heatKJPerMm),
     workSPerM: t,
-    costPerM: r.take(costPerM, {
+    costPerM: reckoner.compute(costPerM, {
       t,
-      w: wire ? fillerG(metalGPerM, process.id, wire, r) : 0,
+      w: wire ? fillerG(metalGPerM, process.id, wire, reckoner) : 0,
       p: wire && fillerPrice !== null ? fillerPrice / wire.packageG : 0,
-      Q: process.shielded ? c.flowLPerMin : 0,
+      Q: process.shielded ? capability.flowLPerMin : 0,
       n,
       s,
       g: gas && gasPrice !== null ? gasPrice / gas.fullL : 0,
@@ -208,7 +215,7 @@ function harderOf({ materialA, materialB }: Pick<Joint, 'materialA' | 'materialB
 }
 
 function steelOf(
-  { process, wire, assumptions, r }: Capability,
+  { process, wire, assumptions, reckoner }: Capability,
   { job }: Demand,
   joint: Joint,
   heatKJPerMm: number,
@@ -221,23 +228,23 @@ function steelOf(
     composition,
     joint,
     { heatKJPerMm, partC, isDry: bringsLittleHydrogen(process.id, filler) },
-    r,
+    reckoner,
   )
 }
 
 /** Weld metal in a minute of arc, g; null where the hand feeds a rod, or without a filler. */
 function rateOf(
-  { process, fedWire, wire, r }: Capability,
+  { process, fedWire, wire, reckoner }: Capability,
   currentA: number,
   feedMmPerMin: number | null,
 ): number | null {
-  if (process.id === 'smaw') return wire && coveredGPerMin(wire, currentA, r)
+  if (process.id === 'smaw') return wire && coveredGPerMin(wire, currentA, reckoner)
   if (!fedWire) return null
   return depositionRate(
     fedWire,
-    feedMmPerMin ?? wireFeedSpeed(fedWire, currentA, process.id, r),
+    feedMmPerMin ?? wireFeedSpeed(fedWire, currentA, process.id, reckoner),
     process.id,
-    r,
+    reckoner,
   )
 }
 

@@ -160,25 +160,25 @@ const TRANSFERS: Readonly<Record<ProcessId, Transfer>> = {
  * @returns where to set volts, wire speed or amps for a weld, how to hold the gun, and what comes of it
  * @example settingsOf(capability, demand, demand.hungriest).voltsV // { value: 20.2, low: 19.2, high: 21.2 }
  */
-export function settingsOf(c: Capability, d: Demand, line: WeldFigures): StartingSettings {
+export function settingsOf(capability: Capability, demand: Demand, line: WeldFigures): StartingSettings {
   const weld = settingsAreOf(line)
-  const { process, settings, gas, fedWire, supply, powerSource, r } = c
+  const { process, settings, gas, fedWire, supply, powerSource, reckoner } = capability
   const { joint, wantedA, heatedMm } = weld
   const metal = thinnerFamily(joint)
-  const share = r.take(bandAround, {}) / 100
-  const U = arcVoltsOf(c, weld)
-  const wantedTravel = beadTravelOf(weld, d.job.quantity, r)
+  const share = reckoner.compute(bandAround, {}) / 100
+  const U = arcVoltsOf(capability, weld)
+  const wantedTravel = beadTravelOf(weld, demand.job.quantity, reckoner)
   // Faster than a hand keeps up nobody welds: what is laid down at that travel is what comes of it.
   const travelMmPerMin =
     wantedTravel === null || process.electrode === 'tungsten'
       ? wantedTravel
-      : r.take(travelByHand, { s: wantedTravel, s_most: fastestTravelKey(weld) })
-  const feed = fedWire ? wireFeedSpeed(fedWire, wantedA, process.id, r) : null
+      : reckoner.compute(travelByHand, { s: wantedTravel, s_most: fastestTravelKey(weld) })
+  const feed = fedWire ? wireFeedSpeed(fedWire, wantedA, process.id, reckoner) : null
   const isCo2Short = gas !== null && isCo2(gas)
   return {
     jointId: joint.id,
     currentA: around(wantedA, wantedA * share),
-    voltsV: process.feedsWire ? around(U, r.take(voltsBand, {})) : null,
+    voltsV: process.feedsWire ? around(U, reckoner.compute(voltsBand, {})) : null,
     arcV: U,
     feedMmPerMin: feed === null ? null : around(feed, feed * share),
     transfer: TRANSFERS[process.id],
@@ -191,32 +191,37 @@ export function settingsOf(c: Capability, d: Demand, line: WeldFigures): Startin
         ? dialSettingOf(supply.voltsDial, U, (powerSource?.voltageSteps ?? null) !== null)
         : null,
     feedDial: feed !== null && supply ? dialSettingOf(supply.feedDial, feed, false) : null,
-    pulse: pulseFor(c, weld, feed),
-    alternating: alternatingFor(c, weld),
-    slopes: slopesFor(c),
-    ...momentsFor(c, wantedA),
-    range: switchFor(c, wantedA),
-    tap: tapFor(c, weld),
-    program: programOf(c),
+    pulse: pulseFor(capability, weld, feed),
+    alternating: alternatingFor(capability, weld),
+    slopes: slopesFor(capability),
+    ...momentsFor(capability, wantedA),
+    range: switchFor(capability, wantedA),
+    tap: tapFor(capability, weld),
+    program: programOf(capability),
     burnBack: process.feedsWire && powerSource?.burnBack === true,
     runIn: process.feedsWire && powerSource?.runIn === true,
-    longFlow: longFlowOf(c, d),
+    longFlow: longFlowOf(capability, demand),
     polarity: settings.polarity,
-    flowLPerMin: process.shielded ? c.flowLPerMin : null,
-    preFlowS: process.shielded ? r.take(preFlow, {}) : null,
-    postFlowS: process.shielded ? postFlowS(c, d) : null,
+    flowLPerMin: process.shielded ? capability.flowLPerMin : null,
+    preFlowS: process.shielded ? reckoner.compute(preFlow, {}) : null,
+    postFlowS: process.shielded ? postFlowS(capability, demand) : null,
     travelMmPerMin,
     outcome:
       travelMmPerMin === null
         ? null
-        : outcomeOf(c, d, weld, { currentA: wantedA, voltsV: U, feedMmPerMin: feed, travelMmPerMin }),
+        : outcomeOf(capability, demand, weld, {
+            currentA: wantedA,
+            voltsV: U,
+            feedMmPerMin: feed,
+            travelMmPerMin,
+          }),
     arcForce:
-      process.electrode === 'covered' && powerSource?.arcForce === true && c.wire
-        ? arcForceFor(c.wire.classification)
+      process.electrode === 'covered' && powerSource?.arcForce === true && capability.wire
+        ? arcForceFor(capability.wire.classification)
         : null,
     ...techniqueFor(process.id, metal, joint),
-    ...handFor(c, weld, { pieces: d.job.quantity, preheatC: d.job.preheatC }),
-    passes: line.runs.map((run) => passStartOf(c, d, run)),
+    ...handFor(capability, weld, { pieces: demand.job.quantity, preheatC: demand.job.preheatC }),
+    passes: line.runs.map((run) => passStartOf(capability, demand, run)),
   }
 }
 
@@ -236,22 +241,22 @@ export interface PassStart {
   readonly gasL: number | null
 }
 
-function passStartOf(c: Capability, d: Demand, run: WeldFigures): PassStart {
-  const { process, fedWire, r } = c
+function passStartOf(capability: Capability, demand: Demand, run: WeldFigures): PassStart {
+  const { process, fedWire, reckoner } = capability
   const { pass, passes, wantedA, fillerG, arcS } = run
   return {
     pass: pass ?? 'fill',
     passes,
     wantedA,
-    voltsV: process.feedsWire ? arcVoltsOf(c, run) : null,
-    feedMmPerMin: fedWire ? wireFeedSpeed(fedWire, wantedA, process.id, r) : null,
+    voltsV: process.feedsWire ? arcVoltsOf(capability, run) : null,
+    feedMmPerMin: fedWire ? wireFeedSpeed(fedWire, wantedA, process.id, reckoner) : null,
     fillerG,
     arcS,
-    gasL: gasOfRunL(c, d, run),
+    gasL: gasOfRunL(capability, demand, run),
   }
 }
 
-const arcVoltsOf = ({ process, gas, wire, r }: Capability, { joint, wantedA }: WeldFigures): number =>
+const arcVoltsOf = ({ process, gas, wire, reckoner }: Capability, { joint, wantedA }: WeldFigures): number =>
   startingVoltsOf(
     process.id,
     {
@@ -260,7 +265,7 @@ const arcVoltsOf = ({ process, gas, wire, r }: Capability, { joint, wantedA }: W
       classification: wire?.classification ?? null,
     },
     wantedA,
-    r,
+    reckoner,
   )
 
 /** What can be asked of settings to start with. */

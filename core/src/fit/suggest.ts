@@ -13,7 +13,7 @@ import type { Job } from '../kinds/job.ts'
 import { applyPatch, type JobWithSetUp, type Patch } from '../kinds/patch.ts'
 import type { Shelf } from '../kinds/shelf.ts'
 import type { Shop } from '../kinds/shop.ts'
-import { list, type Param, told, type Told } from '../model/told.ts'
+import { list, type Param, message, type Message } from '../model/message.ts'
 import { type Verdict, VERDICT_RANK } from '../model/verdict.ts'
 import { type Process, PROCESSES } from '../reference/processes.ts'
 import { fitOut } from '../assembly/fitOut.ts'
@@ -21,7 +21,7 @@ import { chainFor } from './chain.ts'
 import { partsOf } from './document.ts'
 import type { Fit } from './fit.ts'
 
-export interface Suggestion extends Told {
+export interface Suggestion extends Message {
   readonly patch: Patch
   /** The worst verdict with the change made. */
   readonly verdict: Verdict
@@ -39,7 +39,7 @@ export interface Entered {
   readonly setUp: SetUp
 }
 
-interface Candidate extends Told {
+interface Candidate extends Message {
   readonly patch: Patch
 }
 
@@ -58,7 +58,7 @@ function candidates({ shelf, setUps, setUp, job }: Entered, fit: Fit, warmC: num
   const others = <T extends { id: string }>(all: readonly T[], now: string | null) =>
     all.filter(({ id }) => id !== now)
   const onSetUp = (what: Param, change: Extract<Patch, { on: 'set-up' }>['change']): Candidate => ({
-    ...told('take', { what }),
+    ...message('take', { what }),
     patch: { on: 'set-up', change },
   })
   const wires = others(shelf.wires, setUp.wireId).filter(({ form }) => HELD_BY[process.electrode](form))
@@ -79,7 +79,7 @@ function candidates({ shelf, setUps, setUp, job }: Entered, fit: Fit, warmC: num
     ...(joint ? morePasses.map((passes) => passesMend(joint, passes)) : []),
     ...(warmC !== null ? [preheatMend(warmC)] : []),
     ...others(setUps, setUp.id).map((s): Candidate => ({
-      ...told('other-set-up', { what: s.name }),
+      ...message('other-set-up', { what: s.name }),
       patch: { on: 'job-set-up', setUpId: s.id },
     })),
   ]

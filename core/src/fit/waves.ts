@@ -90,31 +90,35 @@ const tigBase = calculation({
  * @param feedMmPerMin null without a wire
  * @returns how to pulse at the current that the weld wants; null where the process or the source does not
  */
-export function pulseFor(c: Capability, weld: WeldFigures, feedMmPerMin: number | null): Pulse | null {
-  const { process, fedWire, powerSource, supply, electrode, assumptions, r } = c
+export function pulseFor(
+  capability: Capability,
+  weld: WeldFigures,
+  feedMmPerMin: number | null,
+): Pulse | null {
+  const { process, fedWire, powerSource, supply, electrode, assumptions, reckoner } = capability
   const { wantedA: I, joint } = weld
   if (process.id === 'gmaw-pulse') {
     const I_t = fedWire && sprayTransitionA(thinnerFamily(joint), fedWire.diameterMm)
     if (!fedWire || !I_t || feedMmPerMin === null) return null
-    const I_p = r.take(pulsePeak, { I_t })
-    const I_b = r.take(pulseBase, { I_t })
-    const sharePct = r.take(pulseShare, { I, I_b, I_p })
+    const I_p = reckoner.compute(pulsePeak, { I_t })
+    const I_b = reckoner.compute(pulseBase, { I_t })
+    const sharePct = reckoner.compute(pulseShare, { I, I_b, I_p })
     return {
       peakA: I_p,
       baseA: I_b,
       sharePct,
-      hz: r.take(pulseFrequency, { v: feedMmPerMin, d: fedWire.diameterMm }),
+      hz: reckoner.compute(pulseFrequency, { v: feedMmPerMin, d: fedWire.diameterMm }),
     }
   }
   const pulses = powerSource?.processes.some(({ family, pulse }) => family === 'gtaw' && pulse) ?? false
   if (process.family !== 'gtaw' || !pulses) return null
-  const I_p = r.take(tigPeak, { I })
+  const I_p = reckoner.compute(tigPeak, { I })
   const mostA = Math.min(supply?.outputMaxA ?? Infinity, electrode.range?.maxA ?? Infinity)
   // Neither the source nor the tungsten has more for a peak.
   if (I_p > mostA) return null
   return {
     peakA: I_p,
-    baseA: r.take(tigBase, { I_p }),
+    baseA: reckoner.compute(tigBase, { I_p }),
     sharePct: assumptions.tigPulseSharePct,
     hz: assumptions.tigPulseHz,
   }

@@ -69,9 +69,9 @@ const PROCESSES_OF: Readonly<Record<Metal, readonly ProcessId[]>> = {
   aluminium: ['gmaw-spray', 'gmaw-pulse', 'gtaw-ac'],
 }
 
-const wantsOf = (joint: Joint, job: Job, r: Reckoner): readonly ProcessWant[] =>
+const wantsOf = (joint: Joint, job: Job, reckoner: Reckoner): readonly ProcessWant[] =>
   PROCESSES_OF[thinnerFamily(joint)].map((process) => {
-    const { wantedA, lowA, highA, passes } = weldFiguresOf(joint, job, process, null, r)
+    const { wantedA, lowA, highA, passes } = weldFiguresOf(joint, job, process, null, reckoner)
     return { process, wantedA, lowA, highA, passes }
   })
 

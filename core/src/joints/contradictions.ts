@@ -4,7 +4,7 @@
  */
 import { BEVELLED_KINDS } from '../model/jointKinds.ts'
 import type { Job, Joint } from '../kinds/job.ts'
-import { figure, type Params } from '../model/told.ts'
+import { figure, type Params } from '../model/message.ts'
 
 export type ContradictionCode =
   | 'branch-over-header'

@@ -51,10 +51,10 @@ export type PowerMend = {
 )
 
 /** What concerns the supply, and nothing else of a set-up; an inrush that no plate gives speaks neither way. */
-export const supplyFindings = (c: Capability, d: Demand): readonly Assessment[] =>
-  SUPPLY_CRITERIA.flatMap((criterion) => criterion.assess(c, d) ?? []).filter(isJudged)
-const verdictOn = (c: Capability, d: Demand): Verdict =>
-  worstVerdict(supplyFindings(c, d).map(({ verdict }) => verdict))
+export const supplyFindings = (capability: Capability, demand: Demand): readonly Assessment[] =>
+  SUPPLY_CRITERIA.flatMap((criterion) => criterion.assess(capability, demand) ?? []).filter(isJudged)
+const verdictOn = (capability: Capability, demand: Demand): Verdict =>
+  worstVerdict(supplyFindings(capability, demand).map(({ verdict }) => verdict))
 
 const HOUR_S = 3600
 const LONGEST_PAUSE_S = 1800
@@ -62,10 +62,10 @@ const rested = (beats: readonly Beat[], pauseS: number): readonly Beat[] =>
   beats.map((beat) => ({ ...beat, offS: beat.offS + (beat.onS > 0 ? pauseS : 0) }))
 
 /** The shortest rest after each arc with which the breaker of the fit holds all shift, s; null where none does. */
-function restS(c: Capability, beats: readonly Beat[]): number | null {
-  const { circuit, breaker, assumptions, r } = c
+function restS(capability: Capability, beats: readonly Beat[]): number | null {
+  const { circuit, breaker, assumptions, reckoner } = capability
   if (!circuit) return null
-  const { ratingA, stores } = trippingOf(circuit, breaker, r)
+  const { ratingA, stores } = trippingOf(circuit, breaker, reckoner)
   // As the fit judges it: no hotter than what it holds, heated as slowly as its standard lets it. A quick one may still trip.
   const asJudged = { tripsAt: stores.early.tripsAt, constantS: stores.late.constantS }
   const holds = (pauseS: number): boolean =>
@@ -76,25 +76,33 @@ function restS(c: Capability, beats: readonly Beat[]): number | null {
 const isByHeatAlone = (findings: readonly Assessment[]): boolean =>
   findings.every(({ criterion, verdict }) => verdict === 'fits' || OF_SUPPLY_BY_JOB.has(criterion))
 
-function byRest(c: Capability, d: Demand, findings: readonly Assessment[]): readonly PowerMend[] {
+function byRest(
+  capability: Capability,
+  demand: Demand,
+  findings: readonly Assessment[],
+): readonly PowerMend[] {
   const against = findings.filter(({ verdict }) => verdict !== 'fits')
-  const beats = besideSteady(c, beatsOf(c, d))
+  const beats = besideSteady(capability, beatsOf(capability, demand))
   if (!beats || against.some(({ criterion }) => !OF_HEAT.has(criterion))) return []
-  const pauseS = restS(c, beats)
+  const pauseS = restS(capability, beats)
   if (pauseS === null || pauseS === 0) return []
-  const moreH = (d.arcs * pauseS) / HOUR_S
-  const { labourPerHour } = c.assumptions
+  const moreH = (demand.arcs * pauseS) / HOUR_S
+  const { labourPerHour } = capability.assumptions
   return [{ kind: 'rest', pauseS, moreH, cost: moreH * labourPerHour, verdict: 'tight' }]
 }
 
-function byLessCurrent(c: Capability, d: Demand, findings: readonly Assessment[]): readonly PowerMend[] {
-  const { hungriest: weld } = d
-  const carries = circuitCarries(c, d, weld)
+function byLessCurrent(
+  capability: Capability,
+  demand: Demand,
+  findings: readonly Assessment[],
+): readonly PowerMend[] {
+  const { hungriest: weld } = demand
+  const carries = circuitCarries(capability, demand, weld)
   if (!carries || carries.missing !== null || !isByHeatAlone(findings)) return []
   const currentA = carries.highA
   // Below its window the faces do not fuse: that is no mend.
   if (currentA >= weld.wantedA || currentA < weld.lowA) return []
-  const thicknessMm = thicknessAtMm(currentA, weld.law, c.r)
+  const thicknessMm = thicknessAtMm(currentA, weld.law, capability.reckoner)
   if (thicknessMm === null) return []
   const moreH = ((weld.arcS ?? 0) * (weld.wantedA / currentA - 1)) / HOUR_S
   return [
@@ -103,19 +111,19 @@ function byLessCurrent(c: Capability, d: Demand, findings: readonly Assessment[]
       currentA,
       thicknessMm,
       moreH,
-      cost: moreH * c.assumptions.labourPerHour,
+      cost: moreH * capability.assumptions.labourPerHour,
       verdict: 'tight',
     },
   ]
 }
 
 /** The next breaker with which it does, where the rules let this cable and this machine have it. */
-function byBreaker(c: Capability, d: Demand, before: Verdict): readonly PowerMend[] {
-  const { circuit, rules } = c
-  if (!circuit || !c.isWiredByShop) return []
+function byBreaker(capability: Capability, demand: Demand, before: Verdict): readonly PowerMend[] {
+  const { circuit, rules } = capability
+  if (!circuit || !capability.isWiredByShop) return []
   for (const breakerA of rules.breakerSizesA) {
     if (breakerA <= circuit.breakerA) continue
-    const findings = supplyFindings(c.with('circuit', { ...circuit, breakerA }), d)
+    const findings = supplyFindings(capability.with('circuit', { ...circuit, breakerA }), demand)
     const rule = findings.find(({ criterion }) => criterion === 'breaker-rule')
     if (rule?.verdict === 'fails' || rule?.verdict === 'unknown') return []
     const verdict = worstVerdict(findings.map((one) => one.verdict))
@@ -125,7 +133,7 @@ function byBreaker(c: Capability, d: Demand, before: Verdict): readonly PowerMen
           kind: 'breaker',
           breakerA,
           mostA: rule?.capacity ?? null,
-          cost: c.assumptions.breakerPrice,
+          cost: capability.assumptions.breakerPrice,
           verdict,
         },
       ]
@@ -136,14 +144,19 @@ function byBreaker(c: Capability, d: Demand, before: Verdict): readonly PowerMen
 const USUAL_LENGTH_MM = 15_000
 
 /** The breaker that is usual for this machine on its circuit, A; null where its plate cannot be reckoned. */
-function usualBreakerA(c: Capability): number | null {
-  const [load] = machineLoads(c)
-  return load ? c.rules.breakerUsualA(load) : null
+function usualBreakerA(capability: Capability): number | null {
+  const [load] = machineLoads(capability)
+  return load ? capability.rules.breakerUsualA(load) : null
 }
 
 /** A breaker that holds, with the cable that may be behind it without the rules for welders. */
-function newCircuitOn(c: Capability, d: Demand, voltageV: number, phases: 1 | 3): NewCircuit | null {
-  const { rules } = c
+function newCircuitOn(
+  capability: Capability,
+  demand: Demand,
+  voltageV: number,
+  phases: 1 | 3,
+): NewCircuit | null {
+  const { rules } = capability
   // As an electrician pulls it, whom no rule for welders helps (NEC 240.4(D) has these sizes in the 60 °C column).
   const columnC = rules.columnsC[0] ?? 60
   const like = (breakerA: number, conductorSize: string): Circuit => ({
@@ -153,24 +166,24 @@ function newCircuitOn(c: Capability, d: Demand, voltageV: number, phases: 1 | 3)
     columnC,
     lengthMm: USUAL_LENGTH_MM,
   })
-  const usualA = usualBreakerA(c.with('circuit', supposed(voltageV, phases)))
+  const usualA = usualBreakerA(capability.with('circuit', supposed(voltageV, phases)))
   for (const breakerA of rules.breakerSizesA) {
     // As large as an electrician puts in for this machine, whatever this one job draws.
     if (usualA === null || breakerA < usualA) continue
     const conductorSize = smallestConductor(rules, breakerA, like(breakerA, ''))
     if (conductorSize === null) continue
-    const there = c.with('circuit', like(breakerA, conductorSize))
+    const there = capability.with('circuit', like(breakerA, conductorSize))
     // On these volts the machine itself has not what the weld needs: no circuit mends that.
-    if ((there.supply?.outputMaxA ?? 0) < d.hungriest.lowA) return null
-    if (supplyFindings(there, d).every(({ verdict }) => verdict === 'fits'))
+    if ((there.supply?.outputMaxA ?? 0) < demand.hungriest.lowA) return null
+    if (supplyFindings(there, demand).every(({ verdict }) => verdict === 'fits'))
       return { voltageV, phases, breakerA, conductorSize }
   }
   return null
 }
 
-function byNewCircuit(c: Capability, d: Demand): readonly PowerMend[] {
-  const services = c.rules.services.filter(({ voltageV, phases }) =>
-    c.supplyAnswer.offered.some(
+function byNewCircuit(capability: Capability, demand: Demand): readonly PowerMend[] {
+  const services = capability.rules.services.filter(({ voltageV, phases }) =>
+    capability.supplyAnswer.offered.some(
       (one) =>
         one.phases === phases &&
         one.voltageV !== null &&
@@ -178,34 +191,38 @@ function byNewCircuit(c: Capability, d: Demand): readonly PowerMend[] {
     ),
   )
   return services.flatMap(({ voltageV, phases }): readonly PowerMend[] => {
-    const circuit = newCircuitOn(c, d, voltageV, phases)
+    const circuit = newCircuitOn(capability, demand, voltageV, phases)
     if (!circuit) return []
-    const { newCircuitPrice, newCircuitPricePerA } = c.assumptions
+    const { newCircuitPrice, newCircuitPricePerA } = capability.assumptions
     const cost = newCircuitPrice + newCircuitPricePerA * circuit.breakerA
     return [{ kind: 'new-circuit', circuit, cost, verdict: 'fits' }]
   })
 }
 
 function byMoving(
-  c: Capability,
-  d: Demand,
+  capability: Capability,
+  demand: Demand,
   circuits: readonly Circuit[],
   before: Verdict,
 ): readonly PowerMend[] {
   return circuits.flatMap((circuit): readonly PowerMend[] => {
-    if (circuit.id === c.circuit?.id) return []
-    const there = c.with('circuit', circuit)
-    const verdict = verdictOn(there, d)
+    if (circuit.id === capability.circuit?.id) return []
+    const there = capability.with('circuit', circuit)
+    const verdict = verdictOn(there, demand)
     if (VERDICT_RANK[verdict] >= VERDICT_RANK[before] || VERDICT_RANK[verdict] > VERDICT_RANK.tight) return []
-    if ((there.supply?.outputMaxA ?? 0) < d.hungriest.lowA) return []
+    if ((there.supply?.outputMaxA ?? 0) < demand.hungriest.lowA) return []
     const isThere = circuit.held === 'owned'
     return [{ kind: 'move', circuitId: circuit.id, isThere, cost: isThere ? 0 : circuit.price, verdict }]
   })
 }
 
 /** A thicker cord, or thicker leads, where that is what stands against it: nobody knows what they cost. */
-function byCopper(c: Capability, d: Demand, findings: readonly Assessment[]): readonly PowerMend[] {
-  const { cordLengthMm, leadLengthMm } = c.settings
+function byCopper(
+  capability: Capability,
+  demand: Demand,
+  findings: readonly Assessment[],
+): readonly PowerMend[] {
+  const { cordLengthMm, leadLengthMm } = capability.settings
   const kinds = [
     { kind: 'cord', ids: ['cord', 'volts'], key: 'cordSize', lengthMm: cordLengthMm },
     { kind: 'leads', ids: ['leads', 'lead-volts'], key: 'leadSize', lengthMm: leadLengthMm },
@@ -215,11 +232,11 @@ function byCopper(c: Capability, d: Demand, findings: readonly Assessment[]): re
       ({ criterion, verdict }) => verdict !== 'fits' && (ids as readonly string[]).includes(criterion),
     )
     if (!against || lengthMm === null) return []
-    for (const { patch } of mendsOf(against, c, d)) {
+    for (const { patch } of mendsOf(against, capability, demand)) {
       const change = patch?.on === 'set-up' ? patch.change : null
       const size = change?.[key]
       if (typeof size !== 'string') continue
-      const verdict = verdictOn(c.withSettings({ [key]: size }), d)
+      const verdict = verdictOn(capability.withSettings({ [key]: size }), demand)
       return [{ kind, size, lengthMm, verdict, cost: null }]
     }
     return []
@@ -231,23 +248,31 @@ const byCost = (a: PowerMend, b: PowerMend): number =>
   VERDICT_RANK[a.verdict] - VERDICT_RANK[b.verdict]
 
 /**
- * @param c on the circuit that does not do
+ * @param capability on the circuit that does not do
  * @param circuits of the shop
  * @returns nothing where it fits already
  * @example mendsOfPower(c, d, shelf.circuits)[0] // { kind: 'move', circuitId: 'bay-2', cost: 0, … }
  */
-export function mendsOfPower(c: Capability, d: Demand, circuits: readonly Circuit[]): readonly PowerMend[] {
-  const findings = supplyFindings(c, d)
+export function mendsOfPower(
+  capability: Capability,
+  demand: Demand,
+  circuits: readonly Circuit[],
+): readonly PowerMend[] {
+  const findings = supplyFindings(capability, demand)
   const before = worstVerdict(findings.map(({ verdict }) => verdict))
-  const isShortOfOutput = (c.supply?.outputMaxA ?? Number.POSITIVE_INFINITY) < d.hungriest.lowA
+  const isShortOfOutput = (capability.supply?.outputMaxA ?? Number.POSITIVE_INFINITY) < demand.hungriest.lowA
   if (before === 'fits' && !isShortOfOutput) return []
   const from: Verdict = isShortOfOutput ? 'fails' : before
   return [
-    ...byMoving(c, d, circuits, from),
+    ...byMoving(capability, demand, circuits, from),
     ...(isShortOfOutput
       ? []
-      : [...byRest(c, d, findings), ...byLessCurrent(c, d, findings), ...byBreaker(c, d, before)]),
-    ...byNewCircuit(c, d),
-    ...(isShortOfOutput ? [] : byCopper(c, d, findings)),
+      : [
+          ...byRest(capability, demand, findings),
+          ...byLessCurrent(capability, demand, findings),
+          ...byBreaker(capability, demand, before),
+        ]),
+    ...byNewCircuit(capability, demand),
+    ...(isShortOfOutput ? [] : byCopper(capability, demand, findings)),
   ].sort(byCost)
 }

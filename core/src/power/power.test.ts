@@ -20,7 +20,12 @@ const circuitOf = (id: string): Circuit => {
   if (!found) throw new Error(`the demo has no circuit ${id}`)
   return found
 }
-const onCord = (circuit: Circuit, cord: Cord | null): Way => ({ circuit, hasCable: true, feeders: [], cord })
+const onCord = (circuit: Circuit, cord: Cord | null): Way => ({
+  circuit,
+  hasCable: true,
+  supplyPanels: [],
+  cord,
+})
 const setUpOf = (id: string): SetUp => {
   const found = demo.setUps.find((one) => one.id === id)
   if (!found) throw new Error(`the demo has no set-up ${id}`)

@@ -58,30 +58,30 @@ export interface Power {
   readonly ruleBook: { readonly name: string; readonly note: string }
 }
 
-function drawnOf({ draw, supply, r }: Capability, d: Demand): Drawn | null {
+function drawnOf({ draw, supply, reckoner }: Capability, demand: Demand): Drawn | null {
   if (!draw || !supply) return null
-  const weldsWithA = weldingDrawnA(supply, d.hungriest.wantedA)
+  const weldsWithA = weldingDrawnA(supply, demand.hungriest.wantedA)
   return {
     jobA: inputCurrentA(draw, weldsWithA),
-    wantedA: d.hungriest.wantedA,
-    leastA: d.hungriest.lowA,
+    wantedA: demand.hungriest.wantedA,
+    leastA: demand.hungriest.lowA,
     outputMaxA: supply.outputMaxA,
-    ratedA: greatestInputA(supply, draw, r),
+    ratedA: greatestInputA(supply, draw, reckoner),
     idleA: draw.idleA,
-    heatsA: d.dutyPct === null ? null : effectiveInputA(draw, weldsWithA, d.dutyPct),
+    heatsA: demand.dutyPct === null ? null : effectiveInputA(draw, weldsWithA, demand.dutyPct),
   }
 }
 
-function onCircuit(c: Capability, d: Demand, circuit: Circuit, isDrawn: boolean): OnCircuit {
-  const findings = supplyFindings(c, d)
+function onCircuit(capability: Capability, demand: Demand, circuit: Circuit, isDrawn: boolean): OnCircuit {
+  const findings = supplyFindings(capability, demand)
   return {
     circuitId: circuit.id,
     verdict: worstVerdict(findings.map(({ verdict }) => verdict)),
     findings,
-    drawn: drawnOf(c, d),
-    cableA: c.ampacity?.value ?? null,
-    trips: tripsOf(c, d, isDrawn),
-    breakerName: c.breaker.name,
+    drawn: drawnOf(capability, demand),
+    cableA: capability.ampacity?.value ?? null,
+    trips: tripsOf(capability, demand, isDrawn),
+    breakerName: capability.breaker.name,
   }
 }
 
@@ -98,21 +98,21 @@ export function powerOf(
   drawnId: string | null = null,
 ): Power {
   const chosen = chosenOf(setUp, shelf)
-  const c = capabilityOf(shop, setUp, chosen)
-  const d = demandOf(job, setUp.process, chosen.wire, shop)
-  const isDriven = c.hangsOn?.kind === 'engine'
+  const capability = capabilityOf(shop, setUp, chosen)
+  const demand = demandOf(job, setUp.process, chosen.wire, shop)
+  const isDriven = capability.powerFeed?.kind === 'engine'
   const looked = isDriven ? null : (shelf.circuits.find(({ id }) => id === drawnId) ?? null)
-  const on = looked ? c.with('circuit', looked) : c
+  const on = looked ? capability.with('circuit', looked) : capability
   return {
     circuits: isDriven
       ? []
       : shelf.circuits.map((circuit) =>
-          onCircuit(c.with('circuit', circuit), d, circuit, circuit.id === drawnId),
+          onCircuit(capability.with('circuit', circuit), demand, circuit, circuit.id === drawnId),
         ),
-    mends: looked ? mendsOfPower(on, d, shelf.circuits) : [],
+    mends: looked ? mendsOfPower(on, demand, shelf.circuits) : [],
     breakers: breakersFor(on),
-    fuel: fuelOf(on, d),
-    ruleBook: { name: c.rules.name, note: c.rules.note },
+    fuel: fuelOf(on, demand),
+    ruleBook: { name: capability.rules.name, note: capability.rules.note },
   }
 }
 
@@ -124,11 +124,11 @@ export interface BreakersFor {
   /** Null where the book rules the cable alone. */
   readonly mostA: number | null
 }
-function breakersFor(c: Capability): BreakersFor | null {
-  const [load] = machineLoads(c)
-  if (!load || !c.draw || !c.circuit) return null
-  const { rules, circuit } = c
-  const asked = rules.conductorA([load], c.r).value
+function breakersFor(capability: Capability): BreakersFor | null {
+  const [load] = machineLoads(capability)
+  if (!load || !capability.draw || !capability.circuit) return null
+  const { rules, circuit } = capability
+  const asked = rules.conductorA([load], capability.reckoner).value
   return {
     smallestA: smallestBreakerA(rules, asked, circuit.breakerKind),
     usualA: rules.breakerUsualA(load),
@@ -142,19 +142,19 @@ export interface Fuel {
   readonly jobL: number | null
 }
 /** Mean load of whatever makes the power, of what it gives. */
-function fuelOf(c: Capability, d: Demand): Fuel | null {
-  const { hangsOn, generator, circuit, draw, supply, r } = c
-  const full = hangsOn?.kind === 'engine' ? hangsOn.engine.fuelLPerH : (generator?.fuelLPerH ?? null)
-  if (full === null || d.dutyPct === null || !supply) return null
-  const duty = d.dutyPct / 100
-  const weldsWithA = weldingDrawnA(supply, d.hungriest.wantedA)
+function fuelOf(capability: Capability, demand: Demand): Fuel | null {
+  const { powerFeed, generator, circuit, draw, supply, reckoner } = capability
+  const full = powerFeed?.kind === 'engine' ? powerFeed.engine.fuelLPerH : (generator?.fuelLPerH ?? null)
+  if (full === null || demand.dutyPct === null || !supply) return null
+  const duty = demand.dutyPct / 100
+  const weldsWithA = weldingDrawnA(supply, demand.hungriest.wantedA)
   let share = (duty * weldsWithA) / supply.outputMaxA
   if (generator && circuit && draw) {
     const meanA = inputCurrentA(draw, weldsWithA) * duty + draw.idleA * (1 - duty)
     share =
-      askedOfGeneratorKva(generator, circuit, c.building, meanA, 'running') /
-      generatorRunningKva(generator, r)
+      askedOfGeneratorKva(generator, circuit, capability.building, meanA, 'running') /
+      generatorRunningKva(generator, reckoner)
   }
-  const lPerH = fuelLPerH(full, share, r)
-  return { lPerH, jobL: d.workH === null ? null : lPerH * d.workH }
+  const lPerH = fuelLPerH(full, share, reckoner)
+  return { lPerH, jobL: demand.workH === null ? null : lPerH * demand.workH }
 }

@@ -166,7 +166,7 @@ interface Passed {
 interface Heating {
   readonly level: number
   /** Share of its heat that is left after a second. */
-  readonly kept: number
+  readonly decay: number
 }
 
 /** One line through one shift, by the earliest, the usual and the latest breaker: each heats in its own time. */
@@ -176,7 +176,7 @@ function through({ heldA, trips }: Node, currents: Float32Array): Passed {
   // Spelled out for three breakers: this runs a million times a shift.
   const [early, nominal, late] = BANDS.map((band) => ({
     level: trips ? trips.stores[band].tripsAt ** 2 : Number.POSITIVE_INFINITY,
-    kept: trips ? Math.exp(-1 / trips.stores[band].constantS) : 0,
+    decay: trips ? Math.exp(-1 / trips.stores[band].constantS) : 0,
   })) as [Heating, Heating, Heating]
   let [sumA, peakA, aboveS, hotEarly, hotNominal, hotLate] = [0, 0, 0, 0, 0, 0]
   for (let at = 0; at < currents.length; at += 1) {
@@ -186,9 +186,9 @@ function through({ heldA, trips }: Node, currents: Float32Array): Passed {
     if (currentA > heldA) aboveS += 1
     if (!trips || atS.late !== null) continue
     const drive = (currentA * currentA) / rating2
-    hotEarly = drive + (hotEarly - drive) * early.kept
-    hotNominal = drive + (hotNominal - drive) * nominal.kept
-    hotLate = drive + (hotLate - drive) * late.kept
+    hotEarly = drive + (hotEarly - drive) * early.decay
+    hotNominal = drive + (hotNominal - drive) * nominal.decay
+    hotLate = drive + (hotLate - drive) * late.decay
     if (atS.early === null && hotEarly > early.level) atS.early = at + 1
     if (atS.nominal === null && hotNominal > nominal.level) atS.nominal = at + 1
     if (hotLate > late.level) atS.late = at + 1

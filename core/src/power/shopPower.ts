@@ -79,18 +79,18 @@ const groupAsked = calculation({
   source: computed('the rule book has a share for welders; the others are counted whole'),
 })
 
-function ruleOf({ drawers, rules }: Together, { run, carries }: Node, r: Reckoner): GroupRule | null {
+function ruleOf({ drawers, rules }: Together, { run, carries }: Node, reckoner: Reckoner): GroupRule | null {
   const machines = carries.flatMap(({ drawer }) => drawers[drawer]?.machine ?? [])
   const ampacity = run && rules.ampacity(run)
   if (machines.length === 0 || !run || !ampacity) return null
-  const asked = rules.conductorA(machines, r)
+  const asked = rules.conductorA(machines, reckoner)
   const others = carries.flatMap(({ drawer }) => {
     const one = drawers[drawer]
     return one && one.machine === null ? [Math.max(0, ...one.beats.map(({ onA }) => onA))] : []
   })
   return {
-    askedA: r.take(groupAsked, { I_m: asked.value, I_o: others.length === 0 ? [0] : others }),
-    carriesA: ampacityA(run.conductorSize, ampacity, r),
+    askedA: reckoner.compute(groupAsked, { I_m: asked.value, I_o: others.length === 0 ? [0] : others }),
+    carriesA: ampacityA(run.conductorSize, ampacity, reckoner),
     source: asked.source.text,
   }
 }
@@ -233,9 +233,9 @@ function bestOf(shop: Shop, shelf: Shelf, own: readonly SetUp[], planned: readon
   let least: number = VERDICT_RANK.fails
   for (const setUp of own) {
     const chosen = chosenOf(setUp, shelf)
-    const c = capabilityOf(shop, setUp, chosen)
+    const capability = capabilityOf(shop, setUp, chosen)
     for (const job of planned) {
-      const rank = VERDICT_RANK[worstOf(assess(c, demandOf(job, setUp.process, chosen.wire, shop)))]
+      const rank = VERDICT_RANK[worstOf(assess(capability, demandOf(job, setUp.process, chosen.wire, shop)))]
       if (rank >= least) continue
       least = rank
       best = [{ job, setUp }]

@@ -118,15 +118,15 @@ type Found = { readonly drawer: Drawer } | { readonly why: LeftOut['why'] }
 
 function machineAtWork(shop: Shop, shelf: Shelf, { job, setUp }: AtWork): Found {
   const chosen = chosenOf(setUp, shelf)
-  const c: Capability = capabilityOf(shop, setUp, chosen)
-  if (c.hangsOn?.kind === 'engine') return { why: 'engine' }
-  const { circuit } = c
+  const capability: Capability = capabilityOf(shop, setUp, chosen)
+  if (capability.powerFeed?.kind === 'engine') return { why: 'engine' }
+  const { circuit } = capability
   if (!circuit || !chosen.powerSource || !chosen.gun) return { why: 'parts' }
-  const d = demandOf(job, setUp.process, chosen.wire, shop)
-  if (!c.draw) return { why: 'other-volts' }
-  const beats = beatsOf(c, d)
+  const demand = demandOf(job, setUp.process, chosen.wire, shop)
+  if (!capability.draw) return { why: 'other-volts' }
+  const beats = beatsOf(capability, demand)
   if (!beats || beats.every(({ onS, times }) => onS * times === 0)) return { why: 'no-arc-time' }
-  const [machine = null] = machineLoads(c)
+  const [machine = null] = machineLoads(capability)
   const name = `${chosen.powerSource.name}, ${job.name}`
   return { drawer: { id: setUp.id, name, circuit, beats, startA: 0, machine, isSteady: false } }
 }
@@ -214,15 +214,15 @@ function nodesOf(
     known.feeds.carries.push({ drawer, wired: 'all' })
     generators.set(generator.id, known)
   })
-  const r = reckonerFor(assumptions)
+  const reckoner = reckonerFor(assumptions)
   const breakers = [...gathered.values()].map(({ kind, run, carries }): Node => {
     const { id, name, voltageV, phases } = run
-    const { heldA, ...trips } = trippingOf(run, rules.breaker(run.breakerKind), r)
+    const { heldA, ...trips } = trippingOf(run, rules.breaker(run.breakerKind), reckoner)
     return { kind, id, name, voltageV, phases, heldA, trips, carries, run }
   })
   const made = [...generators.values()].map(({ generator, feeds: { run, carries } }): Node => {
     const { voltageV, phases } = run
-    const heldA = (generatorRunningKva(generator, r) * 1000) / (voltageV * rootPhases(phases))
+    const heldA = (generatorRunningKva(generator, reckoner) * 1000) / (voltageV * rootPhases(phases))
     const { id, name } = generator
     return {
       kind: 'generator',

@@ -43,8 +43,8 @@ const steadyA = ({ circuit, building }: Capability): number =>
   circuit ? steadyAmpsOn(circuit, building.loads).reduce((sum, amps) => sum + amps, 0) : 0
 
 /** The same beats, with what is on all day beside them. */
-export function besideSteady(c: Capability, beats: readonly Beat[] | null): readonly Beat[] | null {
-  const more = steadyA(c)
+export function besideSteady(capability: Capability, beats: readonly Beat[] | null): readonly Beat[] | null {
+  const more = steadyA(capability)
   if (!beats || more === 0) return beats
   return beats.map((beat) => ({ ...beat, onA: beat.onA + more, offA: beat.offA + more }))
 }
@@ -54,17 +54,17 @@ export function besideSteady(c: Capability, beats: readonly Beat[] | null): read
  * @returns by pattern; null without a circuit, a draw or arc time
  * @example tripsOf(capability, demand, false)?.[0]?.afterS.early // 540 s
  */
-export function tripsOf(c: Capability, d: Demand, isDrawn: boolean): readonly Trips[] | null {
-  const { circuit, draw, supply, breaker, r } = c
-  const beats = besideSteady(c, beatsOf(c, d))
+export function tripsOf(capability: Capability, demand: Demand, isDrawn: boolean): readonly Trips[] | null {
+  const { circuit, draw, supply, breaker, reckoner } = capability
+  const beats = besideSteady(capability, beatsOf(capability, demand))
   if (!circuit || !draw || !supply || !beats) return null
-  const { ratingA, stores } = trippingOf(circuit, breaker, r)
+  const { ratingA, stores } = trippingOf(circuit, breaker, reckoner)
   const withoutEnd: Beat = {
     onS: AUTOMATIC_S,
     offS: 0,
     times: 1,
-    onA: inputCurrentA(draw, weldingDrawnA(supply, d.hungriest.wantedA)) + steadyA(c),
-    offA: draw.idleA + steadyA(c),
+    onA: inputCurrentA(draw, weldingDrawnA(supply, demand.hungriest.wantedA)) + steadyA(capability),
+    offA: draw.idleA + steadyA(capability),
   }
   /** Where the earliest holds, all do. */
   const afterS = (all: readonly Beat[], mostS: number): Trips['afterS'] => {
@@ -80,8 +80,8 @@ export function tripsOf(c: Capability, d: Demand, isDrawn: boolean): readonly Tr
     curves: byBand((band) => (isDrawn ? heatCurve(all, ratingA, stores[band], mostS) : [])),
   })
   return [
-    lookAt('job', beats, (d.workH ?? 0) * HOUR_S),
-    lookAt('shift', beats, c.assumptions.shiftHours * HOUR_S),
+    lookAt('job', beats, (demand.workH ?? 0) * HOUR_S),
+    lookAt('shift', beats, capability.assumptions.shiftHours * HOUR_S),
     lookAt('automatic', [withoutEnd], AUTOMATIC_S),
   ]
 }

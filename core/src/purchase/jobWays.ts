@@ -10,7 +10,7 @@ import { isCandidate } from '../model/ownership.ts'
 import type { Verdict } from '../model/verdict.ts'
 import type { Begun, Ground } from './ground.ts'
 import { OF_THE_WHOLE, wholeFindings } from './judge.ts'
-import { Kept, MOST_WAYS, type OneOf } from './kept.ts'
+import { UnbeatenWays, MOST_WAYS, type OneOf } from './unbeaten.ts'
 import { keyOf, NOTHING_SPENT, type Purchase, type Spent } from './options.ts'
 import type { PartSet } from './smallParts.ts'
 
@@ -101,7 +101,7 @@ const OF_ALL_LARGE = OF_THE_WHOLE.filter((one) => one !== PARTS_CHOSEN)
 const keysOf = (buys: readonly Purchase[]): readonly string[] => buys.map(({ key }) => key)
 
 class WaySearch {
-  readonly kept: Kept<JobWay>
+  readonly unbeaten: UnbeatenWays<JobWay>
   /** One list for the same sets, so that what is the same is seen to be. */
   readonly #lists = new Map<readonly PartSet[], OneOf | null>()
   readonly #fitting = new Map<readonly PartSet[], readonly PartSet[]>()
@@ -110,7 +110,7 @@ class WaySearch {
     readonly ground: Ground,
     readonly rules: WayRules,
   ) {
-    this.kept = new Kept(({ cost }) => cost.run + cost.tight, MOST_WAYS)
+    this.unbeaten = new UnbeatenWays(({ cost }) => cost.run + cost.tight, MOST_WAYS)
   }
 
   #counted({ runCost, isTight }: Spent): number {
@@ -118,9 +118,9 @@ class WaySearch {
   }
 
   seek(begun: Begun, { source, spent, rentPerDay }: Terms): void {
-    const { ground, rules, kept } = this
+    const { ground, rules, unbeaten } = this
     const { pair, demand, isTight, runCost } = begun
-    const isHopeless = (one: Spent): boolean => kept.isHopeless(this.#counted(one), keysOf(one.buys))
+    const isHopeless = (one: Spent): boolean => unbeaten.isHopeless(this.#counted(one), keysOf(one.buys))
     const before: Spent = { ...spent, isTight, runCost: runCost + (rentPerDay ?? 0) }
     if (isHopeless(before)) return
     const capability = ground.begin(pair.process, pair.wire, source)
@@ -132,13 +132,13 @@ class WaySearch {
       const clusters = small.byCluster(main, beatsAsParts)
       if (!clusters) return
       const needs = keysOf(all.buys)
-      if (kept.isHopeless(this.#counted(all), needs, this.#oneOf(clusters))) return
+      if (unbeaten.isHopeless(this.#counted(all), needs, this.#oneOf(clusters))) return
       const { findings, verdict: worst } = wholeFindings(main, demand, all.isTight, OF_ALL_LARGE)
       const keep = (as: Verdict, sets: JobWay['clusters']): void => {
         if (!rules.counts(as) || sets.some((one) => one.length === 0)) return
         const cost = wayCostOf(main, demand, findings, { verdict: as, rentPerDay }, rules, ground)
         const rents = rentPerDay === null ? null : keyOf('powerSource', source)
-        kept.keep({
+        unbeaten.keep({
           capability: main,
           verdict: as,
           needs,
@@ -195,5 +195,5 @@ export function waysOfJob(
     for (const one of begun)
       for (const source of one.pair.sources)
         if (isCandidate(source) === isToGet) for (const terms of termsOf(source)) seeking.seek(one, terms)
-  return { ways: seeking.kept.found, isWhole: !seeking.kept.isFull }
+  return { ways: seeking.unbeaten.found, isWhole: !seeking.unbeaten.isFull }
 }

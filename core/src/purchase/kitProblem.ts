@@ -17,7 +17,7 @@ import type { Shop } from '../kinds/shop.ts'
 import { does, type Verdict, VERDICT_RANK } from '../model/verdict.ts'
 import { type CostEnd, Ground } from './ground.ts'
 import { type JobWay, type WayCost, wayCostOf, type WayRules, waysOfJob } from './jobWays.ts'
-import { needsNoMore, type OneOf } from './kept.ts'
+import { needsNoMore, type OneOf } from './unbeaten.ts'
 import { needsKey } from './needsKey.ts'
 import { countedPrice, keyOf, priceOf, USED_UP } from './options.ts'
 

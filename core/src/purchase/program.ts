@@ -3,7 +3,7 @@
  * with. Once it is settled what is bought, each job takes its cheapest way by itself, so only purchases need to be whole.
  */
 import { SMALL_SLOTS } from '../kinds/slots.ts'
-import type { OneOf } from './kept.ts'
+import type { OneOf } from './unbeaten.ts'
 import { countedCost, type KitItem, type KitJob, type KitProblem, type KitWay } from './kitProblem.ts'
 
 export interface Row {

@@ -1,6 +1,6 @@
 /** What there is to know about a kit: the next best, what each purchase is worth, what a job costs, and what money buys. */
 import { choose, type ChosenKit, type Kit, kitWith, type Proof, solved } from './kit.ts'
-import type { OneOf } from './kept.ts'
+import type { OneOf } from './unbeaten.ts'
 import { countedCost, type KitItem, type KitJob, type KitProblem } from './kitProblem.ts'
 import { isLarge, type KitRules } from './program.ts'
 import type { Progress, Solve } from './solve.ts'

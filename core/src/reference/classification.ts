@@ -18,7 +18,7 @@ export interface Said<T> {
 
 const A5_20 = standard('AWS A5.20, classification of cored steel electrodes', true)
 
-const partsOf = (classification: string) => CORED.exec(designationOf(classification).aws)?.groups ?? null
+const coredGroups = (classification: string) => CORED.exec(designationOf(classification).aws)?.groups ?? null
 /** What EN ISO says by a position digit, the first that has one. */
 const positioned = (classification: string): (IsoClass & { position: IsoPosition }) | null => {
   const found = designationOf(classification).iso.find(({ position }) => position !== null)
@@ -34,7 +34,7 @@ export function positionsOf(
   if (iso) return { value: iso.position < 3 ? 'all' : 'flat-horizontal', source: iso.source }
   const covered = coveredClassOf(wire.classification)
   if (covered) return { value: covered.positions, source: covered.source }
-  const parts = partsOf(wire.classification)
+  const parts = coredGroups(wire.classification)
   if (!parts) return null
   return { value: parts['position'] === '0' ? 'flat-horizontal' : 'all', source: A5_20 }
 }
@@ -101,7 +101,7 @@ const USABILITY: Readonly<Record<string, Usability>> = {
 
 /** @returns what the class of a cored wire says of its use; null of another filler, or of a class left open */
 export const coredUsabilityOf = remembered((classification: string): Said<Usability> | null => {
-  const value = USABILITY[partsOf(classification)?.['usability'] ?? '']
+  const value = USABILITY[coredGroups(classification)?.['usability'] ?? '']
   return value ? { value, source: A5_20 } : null
 })
 
@@ -182,7 +182,7 @@ export function gasOf(
     const value = iso.every(({ gas }) => gas === first.gas) ? first.gas : 'either'
     return { value, source: first.source }
   }
-  const gas = partsOf(wire.classification)?.['gas']
+  const gas = coredGroups(wire.classification)?.['gas']
   if (!gas) return null
   const value = /[/]/.test(gas) ? 'either' : gas.startsWith('C') ? 'co2' : 'mixed'
   return { value, source: A5_20 }

@@ -51,13 +51,13 @@ const standing = ({ powerFactor, altitudeM, ambientC }: Generator) => ({
   T: ambientC ?? 25,
 })
 /** @returns kVA */
-export const generatorRunningKva = (generator: Generator, r: Reckoner): number =>
-  r.take(generatorRunning, { P: generator.runningW, ...standing(generator) })
+export const generatorRunningKva = (generator: Generator, reckoner: Reckoner): number =>
+  reckoner.compute(generatorRunning, { P: generator.runningW, ...standing(generator) })
 /** @returns kVA; null where its plate does not say */
-export const generatorStartingKva = (generator: Generator, r: Reckoner): number | null =>
+export const generatorStartingKva = (generator: Generator, reckoner: Reckoner): number | null =>
   generator.startingW === null
     ? null
-    : r.take(generatorStarting, { P: generator.startingW, ...standing(generator) })
+    : reckoner.compute(generatorStarting, { P: generator.startingW, ...standing(generator) })
 
 const othersRunning = calculation({
   id: 'others-running',
@@ -152,17 +152,17 @@ export function askedOfGeneratorKva(
   building: Building,
   inputA: number,
   when: 'running' | 'peak',
-  r: Reckoner = UNTRACED,
+  reckoner: Reckoner = UNTRACED,
 ): number {
-  const S_o = othersKva(id, building, r)
+  const S_o = othersKva(id, building, reckoner)
   const given = { I_1: inputA, U_1: circuit.voltageV, p: rootPhases(circuit.phases), S_o }
-  return r.take(when === 'running' ? askedOfGenerator : peakOfGenerator, given)
+  return reckoner.compute(when === 'running' ? askedOfGenerator : peakOfGenerator, given)
 }
 
-function othersKva(id: string, building: Building, r: Reckoner): number {
+function othersKva(id: string, building: Building, reckoner: Reckoner): number {
   const found = loadsOnGenerator(id, building)
-  if (found.length === 0) return r.take(nothingElse, {})
-  return r.take(othersRunning, {
+  if (found.length === 0) return reckoner.compute(nothingElse, {})
+  return reckoner.compute(othersRunning, {
     I: found.map(({ load }) => load.runningA),
     V: found.map(({ circuit }) => voltsOf(circuit)),
   })
@@ -190,11 +190,11 @@ export function leftForMachineA(
   generator: Generator,
   circuit: Circuit,
   building: Building,
-  r: Reckoner,
+  reckoner: Reckoner,
 ): number {
-  const S_g = generatorRunningKva(generator, r)
-  const S_o = othersKva(generator.id, building, r)
-  return r.take(leftForMachine, { S_g, S_o, U_1: circuit.voltageV, p: rootPhases(circuit.phases) })
+  const S_g = generatorRunningKva(generator, reckoner)
+  const S_o = othersKva(generator.id, building, reckoner)
+  return reckoner.compute(leftForMachine, { S_g, S_o, U_1: circuit.voltageV, p: rootPhases(circuit.phases) })
 }
 
 const fuelBurnt = calculation({
@@ -213,5 +213,5 @@ const fuelBurnt = calculation({
 })
 
 /** @param share mean load, 0 to 1 @returns L/h */
-export const fuelLPerH = (fullLPerH: number, share: number, r: Reckoner): number =>
-  r.take(fuelBurnt, { F_r: fullLPerH, q: share })
+export const fuelLPerH = (fullLPerH: number, share: number, reckoner: Reckoner): number =>
+  reckoner.compute(fuelBurnt, { F_r: fullLPerH, q: share })

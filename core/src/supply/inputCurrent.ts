@@ -48,11 +48,11 @@ export const highestPoint = ({ ratedPoints }: SupplyRating) =>
 /** The greatest supply current as the plate gives it, or from its kVA, A; null where it has neither. */
 export function plateInputA(
   { i1MaxA, inputKva, voltageV, phases }: SupplyRating,
-  r: Reckoner = UNTRACED,
+  reckoner: Reckoner = UNTRACED,
 ): number | null {
-  if (i1MaxA !== null) return r.take(printedInput, { I_1max: i1MaxA })
+  if (i1MaxA !== null) return reckoner.compute(printedInput, { I_1max: i1MaxA })
   if (inputKva === null || voltageV === null) return null
-  return r.take(kvaInput, { S: inputKva, U_1: voltageV, p: rootPhases(phases) })
+  return reckoner.compute(kvaInput, { S: inputKva, U_1: voltageV, p: rootPhases(phases) })
 }
 
 const idleCurrent = calculation({
@@ -117,22 +117,28 @@ export function drawOf(
   supply: SupplyRating,
   circuit: Circuit,
   family: ProcessFamily,
-  r: Reckoner,
+  reckoner: Reckoner,
 ): Draw {
   const p = rootPhases(circuit.phases)
   const f = source.powerFactor ?? 'powerFactor'
   const U_1 = circuit.voltageV
-  const idleA = r.take(idleCurrent, { P_0: source.idleW ?? 'idleW', U_1, p, f })
-  const I_1max = plateInputA(supply, r)
+  const idleA = reckoner.compute(idleCurrent, { P_0: source.idleW ?? 'idleW', U_1, p, f })
+  const I_1max = plateInputA(supply, reckoner)
   if (I_1max === null) {
     const η = source.efficiencyPct ?? 'efficiencyPct'
-    return { family, arcWattsPerA: r.take(arcWattsByEfficiency, { η, f, U_1, p }), idleA }
+    return { family, arcWattsPerA: reckoner.compute(arcWattsByEfficiency, { η, f, U_1, p }), idleA }
   }
   const { currentA, loadV } = highestPoint(supply)
-  const U_2 = loadV ?? loadVoltageOf(family, currentA, r)
+  const U_2 = loadV ?? loadVoltageOf(family, currentA, reckoner)
   return {
     family,
-    arcWattsPerA: r.take(arcWattsByPlate, { U_2, I_2: currentA, I_1max, U_1, U_r: supply.voltageV ?? U_1 }),
+    arcWattsPerA: reckoner.compute(arcWattsByPlate, {
+      U_2,
+      I_2: currentA,
+      I_1max,
+      U_1,
+      U_r: supply.voltageV ?? U_1,
+    }),
     idleA,
   }
 }
@@ -153,8 +159,8 @@ export const weldingDrawn = calculation({
 })
 
 /** @returns the welding current with which a weld is burnt on this supply, A */
-export const weldingDrawnA = (supply: SupplyRating, wantedA: number, r: Reckoner = UNTRACED): number =>
-  r.take(weldingDrawn, { I_want: wantedA, I_max: supply.outputMaxA })
+export const weldingDrawnA = (supply: SupplyRating, wantedA: number, reckoner: Reckoner = UNTRACED): number =>
+  reckoner.compute(weldingDrawn, { I_want: wantedA, I_max: supply.outputMaxA })
 
 export const inputCurrent = calculation({
   id: 'input-current',
@@ -172,9 +178,9 @@ export const inputCurrent = calculation({
 })
 
 /** @returns supply current while the arc burns at this welding current, A */
-export const inputCurrentA = (draw: Draw, currentA: number, r: Reckoner = UNTRACED): number =>
-  r.take(inputCurrent, {
-    U_2: loadVoltageOf(draw.family, currentA, r),
+export const inputCurrentA = (draw: Draw, currentA: number, reckoner: Reckoner = UNTRACED): number =>
+  reckoner.compute(inputCurrent, {
+    U_2: loadVoltageOf(draw.family, currentA, reckoner),
     I_2: currentA,
     w: draw.arcWattsPerA,
   })
@@ -196,11 +202,15 @@ const ratedInput = calculation({
 export const greatestInput = from(printedInput, kvaInput, ratedInput)
 
 /** @returns the greatest current that the source draws: of the plate, or worked out for its highest rated current, A */
-export function greatestInputA(supply: SupplyRating, draw: Draw, r: Reckoner): number {
-  const printed = plateInputA(supply, r)
+export function greatestInputA(supply: SupplyRating, draw: Draw, reckoner: Reckoner): number {
+  const printed = plateInputA(supply, reckoner)
   if (printed !== null) return printed
   const I_2 = highestPoint(supply).currentA
-  return r.take(ratedInput, { U_2: loadVoltageOf(draw.family, I_2, r), I_2, w: draw.arcWattsPerA })
+  return reckoner.compute(ratedInput, {
+    U_2: loadVoltageOf(draw.family, I_2, reckoner),
+    I_2,
+    w: draw.arcWattsPerA,
+  })
 }
 
 export const effectiveInput = calculation({
@@ -230,8 +240,13 @@ export const effectiveInputA = (
   draw: Draw,
   currentA: number,
   dutyPct: number,
-  r: Reckoner = UNTRACED,
-): number => r.take(effectiveInput, { I_1: inputCurrentA(draw, currentA, r), X: dutyPct, I_0: draw.idleA })
+  reckoner: Reckoner = UNTRACED,
+): number =>
+  reckoner.compute(effectiveInput, {
+    I_1: inputCurrentA(draw, currentA, reckoner),
+    X: dutyPct,
+    I_0: draw.idleA,
+  })
 
 /** The welding current I₂ with (U₀ + s·I₂)·I₂ = P. */
 const currentAtPower = (U_0: number, s: number, watts: number): number =>
@@ -265,10 +280,10 @@ export function weldingCurrentA(
   solved: ReturnType<typeof weldingCurrentAt>,
   { family, arcWattsPerA }: Draw,
   inputA: number,
-  r: Reckoner = UNTRACED,
+  reckoner: Reckoner = UNTRACED,
 ): number {
   const { baseV, voltsPerAmp } = LOAD_LINES[family]
-  return r.take(solved, { U_0: baseV, s: voltsPerAmp, w: arcWattsPerA, I_1: inputA })
+  return reckoner.compute(solved, { U_0: baseV, s: voltsPerAmp, w: arcWattsPerA, I_1: inputA })
 }
 
 /** Least share of ten minutes that a job is taken to burn: below it a cable's limit has no meaning. */
@@ -312,11 +327,11 @@ export function currentAtEffectiveInputA(
   draw: Draw,
   limitA: number,
   dutyPct: number,
-  r: Reckoner = UNTRACED,
+  reckoner: Reckoner = UNTRACED,
 ): number {
   const X = Math.max(dutyPct, LEAST_DUTY_PCT)
-  const I_1 = r.take(inputAtAmpacity, { A: limitA, I_0: draw.idleA, X })
-  return weldingCurrentA(currentByCable, draw, I_1, r)
+  const I_1 = reckoner.compute(inputAtAmpacity, { A: limitA, I_0: draw.idleA, X })
+  return weldingCurrentA(currentByCable, draw, I_1, reckoner)
 }
 
 export const currentAtInput = weldingCurrentAt({
@@ -331,8 +346,8 @@ export const currentAtInput = weldingCurrentAt({
  * The inverse of {@link inputCurrentA}: the welding current at which a source draws this much.
  * @returns A
  */
-export const currentAtInputA = (draw: Draw, inputA: number, r: Reckoner = UNTRACED): number =>
-  weldingCurrentA(currentAtInput, draw, Math.max(0, inputA), r)
+export const currentAtInputA = (draw: Draw, inputA: number, reckoner: Reckoner = UNTRACED): number =>
+  weldingCurrentA(currentAtInput, draw, Math.max(0, inputA), reckoner)
 
 export const breakerHeatCurrent = calculation({
   id: 'breaker-heat-current',

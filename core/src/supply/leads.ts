@@ -107,10 +107,10 @@ export function lostAtArcA(
   resistanceOhm: number,
   family: ProcessFamily,
   currentA: number,
-  r: Reckoner = UNTRACED,
+  reckoner: Reckoner = UNTRACED,
 ): number {
   const { baseV, voltsPerAmp } = LOAD_LINES[family]
-  return r.take(lostAtArc, { I_2: currentA, U_0: baseV, s: voltsPerAmp, R_l: resistanceOhm })
+  return reckoner.compute(lostAtArc, { I_2: currentA, U_0: baseV, s: voltsPerAmp, R_l: resistanceOhm })
 }
 
 /**
@@ -121,10 +121,13 @@ export function lostInLeads(
   { size, lengthMm }: Lead,
   family: ProcessFamily,
   currentA: number,
-  r: Reckoner = UNTRACED,
+  reckoner: Reckoner = UNTRACED,
 ): { readonly volts: number; readonly amps: number } | null {
   const area = areaMm2Of(size)
   if (area === null) return null
-  const R_l = r.take(leadResistance, { c: COPPER_WARM_OHM_MM2_PER_KM, A: area, L: lengthMm })
-  return { volts: r.take(leadVolts, { R_l, I_2: currentA }), amps: lostAtArcA(R_l, family, currentA, r) }
+  const R_l = reckoner.compute(leadResistance, { c: COPPER_WARM_OHM_MM2_PER_KM, A: area, L: lengthMm })
+  return {
+    volts: reckoner.compute(leadVolts, { R_l, I_2: currentA }),
+    amps: lostAtArcA(R_l, family, currentA, reckoner),
+  }
 }

@@ -81,18 +81,18 @@ export function heldBesideA(
   heldA: number,
   circuit: Circuit,
   loads: readonly OtherLoad[],
-  r: Reckoner,
+  reckoner: Reckoner,
 ): number {
   const I_o = steadyAmpsOn(circuit, loads)
-  return I_o.length === 0 ? heldA : r.take(heldBesideSteady, { I_w: heldA, I_o })
+  return I_o.length === 0 ? heldA : reckoner.compute(heldBesideSteady, { I_w: heldA, I_o })
 }
 /** @returns A that is left of what a cable carries, beside what is on all day */
 export function carriedBesideA(
   carriedA: number,
   circuit: Circuit,
   loads: readonly OtherLoad[],
-  r: Reckoner,
+  reckoner: Reckoner,
 ): number {
   const I_o = steadyAmpsOn(circuit, loads)
-  return I_o.length === 0 ? carriedA : r.take(carriedBesideSteady, { A_w: carriedA, I_o })
+  return I_o.length === 0 ? carriedA : reckoner.compute(carriedBesideSteady, { A_w: carriedA, I_o })
 }

@@ -2,7 +2,7 @@
 import { computed, type Source, standard } from '../basis/source.ts'
 import type { PowerSource, SupplyRating } from '../kinds/equipment.ts'
 import type { ProcessFamily } from '../model/process.ts'
-import { figure, told, type Told } from '../model/told.ts'
+import { figure, message, type Message } from '../model/message.ts'
 import type { Verdict } from '../model/verdict.ts'
 import { loadVoltageOf } from '../trade/arcVoltage.ts'
 import { highestPoint, plateInputA, rootPhases } from './inputCurrent.ts'
@@ -10,7 +10,7 @@ import { highestPoint, plateInputA, rootPhases } from './inputCurrent.ts'
 export interface PlateFinding {
   readonly id: 'efficiency' | 'effective-current' | 'load-voltage' | 'open-circuit'
   readonly verdict: Verdict
-  readonly told: Told
+  readonly told: Message
   readonly source: Source
   /** Place of the process and of its column on the plate, from 0. */
   readonly process: number
@@ -43,10 +43,10 @@ export function impliedEfficiency(family: ProcessFamily, supply: SupplyRating): 
 }
 
 /** Why a plate's input figure cannot be used; null where it can. */
-export function inputFault(family: ProcessFamily, supply: SupplyRating): Told | null {
+export function inputFault(family: ProcessFamily, supply: SupplyRating): Message | null {
   const powers = powersOf(family, supply)
   if (!powers || powers.givenW <= powers.takenVa) return null
-  return told('efficiency', {
+  return message('efficiency', {
     current: figure(powers.currentA, 'A'),
     volts: figure(powers.volts, 'V'),
     given: figure(powers.givenW, 'W'),
@@ -79,7 +79,7 @@ function effectiveFinding(_family: ProcessFamily, supply: SupplyRating): Found |
   return {
     id: 'effective-current',
     verdict: isAbove ? 'fails' : 'tight',
-    told: told(isAbove ? 'effective-above' : 'effective-below', {
+    told: message(isAbove ? 'effective-above' : 'effective-below', {
       effective: figure(supply.i1EffA, 'A'),
       greatest: figure(i1MaxA, 'A'),
       expected: figure(expectedA, 'A'),
@@ -98,7 +98,7 @@ function loadVoltageFinding(family: ProcessFamily, supply: SupplyRating): Found 
   return {
     id: 'load-voltage',
     verdict: 'tight',
-    told: told('load-voltage', {
+    told: message('load-voltage', {
       current: figure(off.currentA, 'A'),
       volts: figure(off.loadV, 'V'),
       conventional: figure(loadVoltageOf(family, off.currentA), 'V'),
@@ -114,11 +114,11 @@ function openCircuitFinding(_family: ProcessFamily, supply: SupplyRating): Found
   const loadV = Math.max(0, ...ratedPoints.map((point) => point.loadV ?? 0))
   const open = figure(openCircuitV, 'V')
   if (openCircuitV < loadV) {
-    const below = told('open-circuit-below', { open, load: figure(loadV, 'V') })
+    const below = message('open-circuit-below', { open, load: figure(loadV, 'V') })
     return { id: 'open-circuit', verdict: 'fails', told: below, source }
   }
   if (openCircuitV <= OPEN_CIRCUIT_MOST_V) return null
-  const above = told('open-circuit-above', { open, most: figure(OPEN_CIRCUIT_MOST_V, 'V') })
+  const above = message('open-circuit-above', { open, most: figure(OPEN_CIRCUIT_MOST_V, 'V') })
   return { id: 'open-circuit', verdict: 'tight', told: above, source }
 }
 

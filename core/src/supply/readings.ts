@@ -34,11 +34,15 @@ export const ampacityReading = calculation({
  * @param size as it is printed on the cable
  * @returns what a conductor carries as it lies, with its source, A
  */
-export function ampacityA(size: string, ampacity: Ampacity, r: Reckoner): number {
+export function ampacityA(size: string, ampacity: Ampacity, reckoner: Reckoner): number {
   const { tableA, ambientFactor, bundleFactor, terminalA, source } = ampacity
-  const A_t = r.take(ampacityTable, { A_t: tableA }, () => ({ A_t: { name: size, source } }))
+  const A_t = reckoner.compute(ampacityTable, { A_t: tableA }, () => ({ A_t: { name: size, source } }))
   const factors = { A_t, k_T: ambientFactor, k_n: bundleFactor, A_s: terminalA }
-  return r.take(ampacityReading, factors, () => ({ k_T: { source }, k_n: { source }, A_s: { source } }))
+  return reckoner.compute(ampacityReading, factors, () => ({
+    k_T: { source },
+    k_n: { source },
+    A_s: { source },
+  }))
 }
 export const breakerReading = calculation({
   id: 'breaker-in-panel',

@@ -164,7 +164,7 @@ export interface RuleBook {
     ampacityA: number,
     loads: readonly WelderDraw[],
     cordA: number | null,
-    r: Reckoner,
+    reckoner: Reckoner,
   ): Readonly<Partial<Record<RuleId, Ruling>>>
   /** What else whoever plans such a circuit is to be told: codes of their sentences. */
   remarks(circuit: Circuit, above: readonly Pick<Circuit, 'breakerA'>[]): readonly RemarkId[]

@@ -1,4 +1,4 @@
-/** Supplies beyond the branch circuit: feeders, generators, leads, and the moment of switching on. */
+/** Supplies beyond the branch circuit: supplyPanels, generators, leads, and the moment of switching on. */
 import { isJudged } from '../criteria/judged.ts'
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
@@ -70,15 +70,15 @@ describe('the supply is one of', () => {
   })
 })
 
-describe('feeders', () => {
-  const way = (feeders: readonly Panel[], part: Partial<Circuit> = {}) => ({
+describe('supplyPanels', () => {
+  const way = (supplyPanels: readonly Panel[], part: Partial<Circuit> = {}) => ({
     circuit: { ...circuit, ...part },
     hasCable: true,
-    feeders,
+    supplyPanels,
     cord: null,
   })
-  const volts = (feeders: readonly Panel[], part: Partial<Circuit> = {}) =>
-    voltsAtMachineV(northAmerican, way(feeders, part), 30, r) ?? NaN
+  const volts = (supplyPanels: readonly Panel[], part: Partial<Circuit> = {}) =>
+    voltsAtMachineV(northAmerican, way(supplyPanels, part), 30, r) ?? NaN
 
   it('never raise the volts, and count as so much more of the same cable', () => {
     fc.assert(

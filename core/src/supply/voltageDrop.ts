@@ -70,7 +70,7 @@ export interface Way {
   readonly circuit: Circuit
   /** Whether the circuit's cable is on the way: of a generator's outlet it is a hand's breadth. */
   readonly hasCable: boolean
-  readonly feeders: readonly Panel[]
+  readonly supplyPanels: readonly Panel[]
   readonly cord: Cord | null
 }
 
@@ -81,9 +81,9 @@ export interface Way {
  */
 export function voltsAtMachineV(
   rules: RuleBook,
-  { circuit, hasCable, feeders, cord }: Way,
+  { circuit, hasCable, supplyPanels, cord }: Way,
   inputA: number,
-  r: Reckoner,
+  reckoner: Reckoner,
 ): number | null {
   const cable = hasCable
     ? rules.ohmPerKm(circuit.conductorSize, circuit.metal)
@@ -98,22 +98,22 @@ export function voltsAtMachineV(
     ρ_2: extension?.value ?? 0,
     L_2: cord?.lengthMm ?? 0,
   }
-  const R = r.take(wayResistance, given, () => ({
+  const R = reckoner.compute(wayResistance, given, () => ({
     ρ_1: { name: circuit.conductorSize, source: cable.source },
     ...(cord && extension ? { ρ_2: { name: cord.size, source: extension.source } } : {}),
   }))
-  const above = feeders.flatMap(({ conductorSize, metal, lengthMm }) => {
+  const above = supplyPanels.flatMap(({ conductorSize, metal, lengthMm }) => {
     const ohms = rules.ohmPerKm(conductorSize, metal)
     return ohms ? [{ ohms: ohms.value, lengthMm }] : []
   })
   const R_all =
     above.length === 0
       ? R
-      : r.take(wayThroughFeeders, {
+      : reckoner.compute(wayThroughFeeders, {
           R_b: R,
           g,
           ρ: above.map(({ ohms }) => ohms),
           L: above.map(({ lengthMm }) => lengthMm),
         })
-  return r.take(voltsAtMachine, { U_1: circuit.voltageV, R: R_all, I_1: inputA })
+  return reckoner.compute(voltsAtMachine, { U_1: circuit.voltageV, R: R_all, I_1: inputA })
 }

@@ -22,7 +22,11 @@ export const loadVoltage = calculation({
 })
 
 /** @returns V, by IEC 60974-1 */
-export function loadVoltageOf(family: ProcessFamily, currentA: number, r: Reckoner = UNTRACED): number {
+export function loadVoltageOf(
+  family: ProcessFamily,
+  currentA: number,
+  reckoner: Reckoner = UNTRACED,
+): number {
   const { baseV, voltsPerAmp, flatAboveA } = LOAD_LINES[family]
-  return r.take(loadVoltage, { U_0: baseV, s: voltsPerAmp, I_2: currentA, I_f: flatAboveA })
+  return reckoner.compute(loadVoltage, { U_0: baseV, s: voltsPerAmp, I_2: currentA, I_f: flatAboveA })
 }

@@ -49,11 +49,16 @@ export function arcWindowOf(
   arc: ArcOf,
   settings: { readonly voltsV: number; readonly feedMmPerMin: number; readonly nearA: number },
   assumptions: Assumptions,
-  r: Reckoner,
+  reckoner: Reckoner,
 ): ArcWindow | null {
   const { voltsV, feedMmPerMin: v, nearA } = settings
-  const balancedMmPerMin = wireFeedSpeed(wire, currentForVoltsOf(process, arc, voltsV, nearA, r), process, r)
+  const balancedMmPerMin = wireFeedSpeed(
+    wire,
+    currentForVoltsOf(process, arc, voltsV, nearA, reckoner),
+    process,
+    reckoner,
+  )
   if (balancedMmPerMin <= 0) return null
-  const balancePct = r.take(balance, { v, v_b: balancedMmPerMin })
+  const balancePct = reckoner.compute(balance, { v, v_b: balancedMmPerMin })
   return { state: stateOf(balancePct, assumptions), balancePct, balancedMmPerMin }
 }

@@ -111,12 +111,18 @@ export const wireFeed = calculation({
   source: SOURCE,
 })
 
-function coefficients(wire: MeltedWire, r: Reckoner) {
+function coefficients(wire: MeltedWire, reckoner: Reckoner) {
   const base = coefficientsOf(wire)
   const d = wire.diameterMm
   return isCored(wire)
-    ? { α: r.take(alphaCored, { a: base.alpha, d }), β: r.take(betaCored, { b: base.beta, d }) }
-    : { α: r.take(alphaSolid, { a: base.alpha, d }), β: r.take(betaSolid, { b: base.beta, d }) }
+    ? {
+        α: reckoner.compute(alphaCored, { a: base.alpha, d }),
+        β: reckoner.compute(betaCored, { b: base.beta, d }),
+      }
+    : {
+        α: reckoner.compute(alphaSolid, { a: base.alpha, d }),
+        β: reckoner.compute(betaSolid, { b: base.beta, d }),
+      }
 }
 
 /**
@@ -124,8 +130,13 @@ function coefficients(wire: MeltedWire, r: Reckoner) {
  * @param currentA mean arc current, A
  * @returns mm/min
  */
-export const wireFeedSpeed = (wire: MeltedWire, currentA: number, process: ProcessId, r: Reckoner): number =>
-  r.take(wireFeed, { I: currentA, ...coefficients(wire, r), L: extensionOf(process, wire) })
+export const wireFeedSpeed = (
+  wire: MeltedWire,
+  currentA: number,
+  process: ProcessId,
+  reckoner: Reckoner,
+): number =>
+  reckoner.compute(wireFeed, { I: currentA, ...coefficients(wire, reckoner), L: extensionOf(process, wire) })
 
 const feed = input('wire feed speed', 'mm/min', jobField('as set'))
 const feedCurrentSteel = calculation({
@@ -181,12 +192,12 @@ export function currentAtFeed(
   wire: MeltedWire,
   feedMmPerMin: number,
   process: ProcessId,
-  r: Reckoner,
+  reckoner: Reckoner,
 ): number {
-  const { α, β } = coefficients(wire, r)
+  const { α, β } = coefficients(wire, reckoner)
   return β === 0
-    ? r.take(feedCurrentAluminium, { α, v: feedMmPerMin })
-    : r.take(feedCurrentSteel, { α, β, L: extensionOf(process, wire), v: feedMmPerMin })
+    ? reckoner.compute(feedCurrentAluminium, { α, v: feedMmPerMin })
+    : reckoner.compute(feedCurrentSteel, { α, β, L: extensionOf(process, wire), v: feedMmPerMin })
 }
 
 /**
@@ -199,10 +210,10 @@ export function currentAtLongerA(
   feedMmPerMin: number,
   process: ProcessId,
   moreMm: number,
-  r: Reckoner,
+  reckoner: Reckoner,
 ): number {
-  const { α, β } = coefficients(wire, r)
+  const { α, β } = coefficients(wire, reckoner)
   return β === 0
-    ? r.take(feedCurrentAluminium, { α, v: feedMmPerMin })
-    : r.take(feedCurrentLong, { α, β, L: extensionOf(process, wire), e: moreMm, v: feedMmPerMin })
+    ? reckoner.compute(feedCurrentAluminium, { α, v: feedMmPerMin })
+    : reckoner.compute(feedCurrentLong, { α, β, L: extensionOf(process, wire), e: moreMm, v: feedMmPerMin })
 }

@@ -133,18 +133,18 @@ export function steelHeatOf(
     partC,
     isDry,
   }: { readonly heatKJPerMm: number; readonly partC: number; readonly isDry: boolean },
-  r: Reckoner,
+  reckoner: Reckoner,
 ): SteelHeat | null {
   if (partC > MOST_PART_C) return null
   const d = thickerMm(joint)
   const { F_2, F_3 } = shapeOf(joint)
-  const C = r.take(carbonCet, composition)
+  const C = reckoner.compute(carbonCet, composition)
   return {
-    coolingS: r.take(cooling, {
-      t_2: r.take(thin, { T: partC, Q, d, F_2 }),
-      t_3: r.take(thick, { T: partC, Q, F_3 }),
+    coolingS: reckoner.compute(cooling, {
+      t_2: reckoner.compute(thin, { T: partC, Q, d, F_2 }),
+      t_3: reckoner.compute(thick, { T: partC, Q, F_3 }),
     }),
-    preheatC: r.take(preheatAtHeat, { C, d, H: isDry ? 'hydrogenDry' : 'hydrogenWet', Q }),
-    cePct: r.take(carbonCe, composition),
+    preheatC: reckoner.compute(preheatAtHeat, { C, d, H: isDry ? 'hydrogenDry' : 'hydrogenWet', Q }),
+    cePct: reckoner.compute(carbonCe, composition),
   }
 }

@@ -43,8 +43,8 @@ export const coveredRate = calculation({
 })
 
 /** @returns g of weld metal in a minute of arc */
-export const coveredGPerMin = (electrode: MeltedElectrode, currentA: number, r: Reckoner): number =>
-  r.take(coveredRate, { g: classOfElectrode(electrode).gPerMinA, I: currentA })
+export const coveredGPerMin = (electrode: MeltedElectrode, currentA: number, reckoner: Reckoner): number =>
+  reckoner.compute(coveredRate, { g: classOfElectrode(electrode).gPerMinA, I: currentA })
 
 const length = input('length of one electrode', 'mm length', jobField('electrode of the set-up'))
 const recovery = input('share that becomes weld metal, stubs apart', '%', COVERED_SOURCE)
@@ -66,8 +66,8 @@ export const electrodesUsed = calculation({
 })
 
 /** @returns g of electrodes that leave the shelf for an amount of weld metal */
-export const coveredFillerG = (electrode: MeltedElectrode, metalG: number, r: Reckoner): number =>
-  r.take(electrodesUsed, {
+export const coveredFillerG = (electrode: MeltedElectrode, metalG: number, reckoner: Reckoner): number =>
+  reckoner.compute(electrodesUsed, {
     m: metalG,
     R: classOfElectrode(electrode).recoveryPct,
     L: coveredLengthMm(electrode),
@@ -90,8 +90,8 @@ export const electrodeMass = calculation({
 })
 
 /** @returns g, with its covering */
-export const electrodeMassG = (electrode: MeltedElectrode, r: Reckoner): number =>
-  r.take(electrodeMass, {
+export const electrodeMassG = (electrode: MeltedElectrode, reckoner: Reckoner): number =>
+  reckoner.compute(electrodeMass, {
     d: electrode.diameterMm,
     L: coveredLengthMm(electrode),
     ρ: DENSITY[electrode.metal].value,
@@ -116,9 +116,9 @@ export const electrodeBurns = calculation({
 })
 
 /** @returns s of arc from a new electrode to its stub */
-export function burnTimeS(electrode: MeltedElectrode, gPerMin: number, r: Reckoner): number {
-  return r.take(electrodeBurns, {
-    m_1: electrodeMassG(electrode, r),
+export function burnTimeS(electrode: MeltedElectrode, gPerMin: number, reckoner: Reckoner): number {
+  return reckoner.compute(electrodeBurns, {
+    m_1: electrodeMassG(electrode, reckoner),
     L: coveredLengthMm(electrode),
     R: classOfElectrode(electrode).recoveryPct,
     r: gPerMin,

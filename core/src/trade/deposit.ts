@@ -45,11 +45,11 @@ export function fillerG(
   metalG: number,
   process: ProcessId,
   electrode: MeltedElectrode | null,
-  r: Reckoner,
+  reckoner: Reckoner,
 ): number {
-  if (process === 'smaw') return coveredFillerG(electrode ?? USUAL_ELECTRODE, metalG, r)
+  if (process === 'smaw') return coveredFillerG(electrode ?? USUAL_ELECTRODE, metalG, reckoner)
   const given = { m: metalG, D: DEPOSITION[process] }
-  return PROCESSES[process].feedsWire ? r.take(wireUsed, given) : r.take(rodUsed, given)
+  return PROCESSES[process].feedsWire ? reckoner.compute(wireUsed, given) : reckoner.compute(rodUsed, given)
 }
 
 export const arcTimeByRate = calculation({
@@ -88,8 +88,8 @@ export const arcTimeByTravel = calculation({
   source: computed('length over speed'),
 })
 /** @returns mm/min, for a part or a layer of this thickness */
-export const travelGtawMmPerMin = (passThicknessMm: number, metal: Metal, r: Reckoner): number =>
-  r.take(travelGtaw, {
+export const travelGtawMmPerMin = (passThicknessMm: number, metal: Metal, reckoner: Reckoner): number =>
+  reckoner.compute(travelGtaw, {
     s_0: metal === 'aluminium' ? 'travelGtawAluminiumMmPerMin' : 'travelGtawMmPerMin',
     t: passThicknessMm,
   })

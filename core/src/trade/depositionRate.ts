@@ -71,11 +71,11 @@ export function depositionRate(
   wire: Pick<Wire, 'metal' | 'form' | 'diameterMm'>,
   feedMmPerMin: number,
   process: Exclude<ProcessId, 'smaw'>,
-  r: Reckoner,
+  reckoner: Reckoner,
 ): number {
-  const a = r.take(wireSection, { d: wire.diameterMm })
+  const a = reckoner.compute(wireSection, { d: wire.diameterMm })
   const given = { a, v: feedMmPerMin, ρ: DENSITY[wire.metal].value, D: DEPOSITION[process] }
-  return isCored(wire) ? r.take(coredRate, given) : r.take(solidRate, given)
+  return isCored(wire) ? reckoner.compute(coredRate, given) : reckoner.compute(solidRate, given)
 }
 
 export const deposition = from(solidRate, coredRate, coveredRate)

@@ -48,5 +48,5 @@ export const scaleTruth = calculation({
 })
 
 /** @returns what one unit read on the scale truly is: √(SG of the scale / SG of the gas) */
-export const scaleFactor = (scale: ScaleGas, gas: Gas, r: Reckoner): number =>
-  r.take(scaleTruth, { G_s: SCALE_GRAVITY[scale], G_g: gasGravity(gas) })
+export const scaleFactor = (scale: ScaleGas, gas: Gas, reckoner: Reckoner): number =>
+  reckoner.compute(scaleTruth, { G_s: SCALE_GRAVITY[scale], G_g: gasGravity(gas) })

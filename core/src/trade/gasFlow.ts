@@ -69,19 +69,22 @@ export const gasFlow = from(setFlow, ...flowRules)
 const SPRAYS: ReadonlySet<ProcessId> = new Set(['gmaw-spray', 'gmaw-pulse'])
 
 /** @returns L/min: as set at the meter, else by the rule */
-export const gasFlowOf = (parts: FlowParts, r: Reckoner): number =>
+export const gasFlowOf = (parts: FlowParts, reckoner: Reckoner): number =>
   parts.settings.flowLPerMin === null
-    ? ruledFlowOf(parts, r)
-    : r.take(setFlow, { Q: parts.settings.flowLPerMin })
+    ? ruledFlowOf(parts, reckoner)
+    : reckoner.compute(setFlow, { Q: parts.settings.flowLPerMin })
 
 /** @returns L/min by the rule for cup or wire, whatever is set at the meter */
-export function ruledFlowOf({ process, wire, cup, gas }: Omit<FlowParts, 'settings'>, r: Reckoner): number {
+export function ruledFlowOf(
+  { process, wire, cup, gas }: Omit<FlowParts, 'settings'>,
+  reckoner: Reckoner,
+): number {
   const Q =
     process.family === 'gtaw'
-      ? r.take(cupFlow, { N: cup?.number ?? USUAL_CUP })
-      : r.take(wireFlow, {
+      ? reckoner.compute(cupFlow, { N: cup?.number ?? USUAL_CUP })
+      : reckoner.compute(wireFlow, {
           d: wire?.diameterMm ?? USUAL_WIRE_MM,
           Q_0: SPRAYS.has(process.id) ? 'flowSprayLeastLPerMin' : 'flowWireLeastLPerMin',
         })
-  return gas && gas.heliumPct > 0 ? r.take(heliumFlow, { Q, y: gas.heliumPct }) : Q
+  return gas && gas.heliumPct > 0 ? reckoner.compute(heliumFlow, { Q, y: gas.heliumPct }) : Q
 }

@@ -237,26 +237,26 @@ function withCaps(
   joint: Joint,
   grooveMm2: number,
   faceWidthMm: number,
-  r: Reckoner,
+  reckoner: Reckoner,
   capMm = joint.reinforcementMm,
 ): number {
   const faces = isDoubleSided(joint.kind) ? 2 : 1
-  const A_c = r.take(capArea, { m: faces, w: faceWidthMm, r: capMm })
+  const A_c = reckoner.compute(capArea, { m: faces, w: faceWidthMm, r: capMm })
   // Behind two rounds, and on a joint welded from both sides, there is no back weld.
   const hasBack = faces === 1 && joint.kind !== 'flare-v' && joint.kind !== 'flare-bevel'
-  const A_b = r.take(backArea, { g: joint.rootGapMm, b: hasBack ? joint.backWeldMm : 0 })
-  return r.take(wholeArea, { A_g: grooveMm2, A_c, A_b })
+  const A_b = reckoner.compute(backArea, { g: joint.rootGapMm, b: hasBack ? joint.backWeldMm : 0 })
+  return reckoner.compute(wholeArea, { A_g: grooveMm2, A_c, A_b })
 }
 
-function squareArea(joint: Joint, r: Reckoner): number {
+function squareArea(joint: Joint, reckoner: Reckoner): number {
   const t = thinnerMm(joint)
-  const w = r.take(faceWidthSquare, { t })
+  const w = reckoner.compute(faceWidthSquare, { t })
   const g = joint.rootGapMm
-  const capMm = r.take(squareCap, { r: joint.reinforcementMm, t, g, w })
-  return withCaps(joint, r.take(squareGroove, { t, g }), w, r, capMm)
+  const capMm = reckoner.compute(squareCap, { r: joint.reinforcementMm, t, g, w })
+  return withCaps(joint, reckoner.compute(squareGroove, { t, g }), w, reckoner, capMm)
 }
 
-function cutArea(joint: Joint, r: Reckoner): number {
+function cutArea(joint: Joint, reckoner: Reckoner): number {
   const t = thinnerMm(joint)
   const { depthMm: d } = cutOf(joint)
   const a = (sideAngleRad(joint) * 180) / Math.PI
@@ -265,42 +265,46 @@ function cutArea(joint: Joint, r: Reckoner): number {
   const g = joint.rootGapMm
   const width = widthAtMm(joint, t)
   if (joint.kind !== 'u' && joint.kind !== 'j') {
-    return withCaps(joint, r.take(cutGroove, { t, g, n, d, a }), width, r)
+    return withCaps(joint, reckoner.compute(cutGroove, { t, g, n, d, a }), width, reckoner)
   }
   const rootMm = joint.rootRadiusMm
-  const u = r.take(roundArc, { a })
-  const h = r.take(roundStraight, { d, r: rootMm, a })
-  return withCaps(joint, r.take(roundGroove, { t, g, n, r: rootMm, u, h, a }), width, r)
+  const u = reckoner.compute(roundArc, { a })
+  const h = reckoner.compute(roundStraight, { d, r: rootMm, a })
+  return withCaps(joint, reckoner.compute(roundGroove, { t, g, n, r: rootMm, u, h, a }), width, reckoner)
 }
 
-function flareArea(joint: Joint, r: Reckoner): number {
+function flareArea(joint: Joint, reckoner: Reckoner): number {
   const R = (joint.diameterMm ?? 0) / 2
   const n = joint.kind === 'flare-v' ? 2 : 1
-  const groove = r.take(flareGroove, { n, R, s: joint.legMm ?? R, g: joint.rootGapMm })
-  return withCaps(joint, groove, n * R + joint.rootGapMm, r)
+  const groove = reckoner.compute(flareGroove, { n, R, s: joint.legMm ?? R, g: joint.rootGapMm })
+  return withCaps(joint, groove, n * R + joint.rootGapMm, reckoner)
 }
 
 /**
  * Area of weld metal across one weld; for a plug or slot, across its hole.
  * @returns mm²
  */
-export function weldAreaMm2(joint: Joint, r: Reckoner): number {
+export function weldAreaMm2(joint: Joint, reckoner: Reckoner): number {
   if (isFillet(joint)) {
     const { a, b } = legsMm(joint)
-    return r.take(filletArea, { z_1: a, z_2: b })
+    return reckoner.compute(filletArea, { z_1: a, z_2: b })
   }
   switch (joint.kind) {
     case 'square':
-      return squareArea(joint, r)
+      return squareArea(joint, reckoner)
     case 'flare-v':
     case 'flare-bevel':
-      return flareArea(joint, r)
+      return flareArea(joint, reckoner)
     case 'edge':
-      return r.take(edgeArea, { t_1: joint.thicknessAMm, t_2: joint.thicknessBMm, r: joint.reinforcementMm })
+      return reckoner.compute(edgeArea, {
+        t_1: joint.thicknessAMm,
+        t_2: joint.thicknessBMm,
+        r: joint.reinforcementMm,
+      })
     case 'plug':
     case 'slot':
-      return r.take(holeArea, { d: joint.diameterMm ?? 0, t: joint.thicknessAMm })
+      return reckoner.compute(holeArea, { d: joint.diameterMm ?? 0, t: joint.thicknessAMm })
     default:
-      return cutArea(joint, r)
+      return cutArea(joint, reckoner)
   }
 }

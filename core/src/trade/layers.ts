@@ -60,10 +60,10 @@ const layersChosen = calculation({
 export const layers = from(layersByRule, layersChosen)
 
 /** Layers by process, or as many as the owner has chosen passes. */
-export const layersOf = (joint: Joint, process: ProcessId, r: Reckoner): number =>
+export const layersOf = (joint: Joint, process: ProcessId, reckoner: Reckoner): number =>
   joint.passes === null
-    ? r.take(layersByRule, { t: thinnerMm(joint), t_1: THICKEST_LAYER[process] })
-    : r.take(layersChosen, { n: joint.passes })
+    ? reckoner.compute(layersByRule, { t: thinnerMm(joint), t_1: THICKEST_LAYER[process] })
+    : reckoner.compute(layersChosen, { n: joint.passes })
 
 const layerThickness = calculation({
   id: 'layer-thickness',
@@ -87,8 +87,8 @@ const wholeThickness = calculation({
 })
 export const heatedThickness = [layerThickness, wholeThickness] as const
 
-const layerThicknessMm = (joint: Joint, process: ProcessId, r: Reckoner): number =>
-  r.take(layerThickness, { t: thinnerMm(joint), m: layersOf(joint, process, r) })
+const layerThicknessMm = (joint: Joint, process: ProcessId, reckoner: Reckoner): number =>
+  reckoner.compute(layerThickness, { t: thinnerMm(joint), m: layersOf(joint, process, reckoner) })
 
 /** A pass that has a current of its own: along an open root, or above it. */
 export const PASS_KINDS = ['root', 'fill'] as const
@@ -103,11 +103,11 @@ export const heatedThicknessMm = (
   process: ProcessId,
   metal: Metal,
   pass: PassKind,
-  r: Reckoner,
+  reckoner: Reckoner,
 ): number =>
   pass === 'root' || isHeatedByLayer(joint, process, metal)
-    ? layerThicknessMm(joint, process, r)
-    : r.take(wholeThickness, { t: thinnerMm(joint) })
+    ? layerThicknessMm(joint, process, reckoner)
+    : reckoner.compute(wholeThickness, { t: thinnerMm(joint) })
 
 /** How thick what one pass fills is, mm: what it heats, but the layer of a groove that is heated in its full thickness. */
 export const passThicknessMm = (
@@ -115,6 +115,8 @@ export const passThicknessMm = (
   process: ProcessId,
   metal: Metal,
   heatedMm: number,
-  r: Reckoner,
+  reckoner: Reckoner,
 ): number =>
-  isLayered(joint) && !isHeatedByLayer(joint, process, metal) ? layerThicknessMm(joint, process, r) : heatedMm
+  isLayered(joint) && !isHeatedByLayer(joint, process, metal)
+    ? layerThicknessMm(joint, process, reckoner)
+    : heatedMm

@@ -168,19 +168,19 @@ export function passesByKind(
   process: ProcessId,
   deposited: Deposited | null,
   { passes: all, rootShare: x }: { readonly passes: number; readonly rootShare: number },
-  r: Reckoner,
+  reckoner: Reckoner,
 ): Readonly<Record<PassKind, number>> & { readonly both: number } {
-  const n_1 = r.take(rootPasses, { n: all })
+  const n_1 = reckoner.compute(rootPasses, { n: all })
   const n_2 =
     joint.passes === null
-      ? r.take(fillPasses, {
+      ? reckoner.compute(fillPasses, {
           n: all,
-          A: weldAreaMm2(joint, r),
+          A: weldAreaMm2(joint, reckoner),
           x,
-          B: beadMostMm2(joint, process, deposited, r),
+          B: beadMostMm2(joint, process, deposited, reckoner),
         })
-      : r.take(fillPassesChosen, { n: all })
-  return { root: n_1, fill: n_2, both: r.take(passesOfBoth, { n_1, n_2 }) }
+      : reckoner.compute(fillPassesChosen, { n: all })
+  return { root: n_1, fill: n_2, both: reckoner.compute(passesOfBoth, { n_1, n_2 }) }
 }
 
 /** What is laid down in a minute of arc, and how heavy it is. */
@@ -197,33 +197,38 @@ export function beadMostMm2(
   joint: Joint,
   process: ProcessId,
   deposited: Deposited | null,
-  r: Reckoner,
+  reckoner: Reckoner,
 ): number {
   const a = beadKey(joint, process)
   return deposited
-    ? r.take(beadByRate, { a, r: deposited.gPerMin, ρ: deposited.densityGPerCm3 })
-    : r.take(beadByHand, { a })
+    ? reckoner.compute(beadByRate, { a, r: deposited.gPerMin, ρ: deposited.densityGPerCm3 })
+    : reckoner.compute(beadByHand, { a })
 }
 
 /**
  * Passes of one weld: the owner's number, else what layers, hand and wire allow.
  * @param deposited null where no wire is chosen, or by a rod
  */
-export function passesOf(joint: Joint, process: ProcessId, deposited: Deposited | null, r: Reckoner): number {
-  if (joint.passes !== null) return r.take(chosenPasses, { n: joint.passes })
+export function passesOf(
+  joint: Joint,
+  process: ProcessId,
+  deposited: Deposited | null,
+  reckoner: Reckoner,
+): number {
+  if (joint.passes !== null) return reckoner.compute(chosenPasses, { n: joint.passes })
   if (joint.kind === 'plug' || joint.kind === 'slot')
-    return r.take(layeredPasses, { m: layersOf(joint, process, r) })
-  const B = beadMostMm2(joint, process, deposited, r)
-  const A = weldAreaMm2(joint, r)
+    return reckoner.compute(layeredPasses, { m: layersOf(joint, process, reckoner) })
+  const B = beadMostMm2(joint, process, deposited, reckoner)
+  const A = weldAreaMm2(joint, reckoner)
   if (isFillet(joint)) {
     const legs = legsMm(joint)
-    return r.take(filletPasses, { A, B, z_1: legs.a, z_2: legs.b })
+    return reckoner.compute(filletPasses, { A, B, z_1: legs.a, z_2: legs.b })
   }
-  if (!isLayered(joint)) return r.take(beadPasses, { A, B })
-  const m = layersOf(joint, process, r)
+  if (!isLayered(joint)) return reckoner.compute(beadPasses, { A, B })
+  const m = layersOf(joint, process, reckoner)
   const t = thinnerMm(joint)
   const w = Array.from({ length: m }, (_, index) =>
     Math.max(NARROWEST_BEAD_MM, widthAtMm(joint, ((index + 0.5) * t) / m)),
   )
-  return r.take(groovePasses, { m, A, B, w })
+  return reckoner.compute(groovePasses, { m, A, B, w })
 }

@@ -36,8 +36,8 @@ export const leastByCarbon = calculation({
  * @param isDry whether the filler brings little hydrogen: a bare wire, or a low-hydrogen electrode
  * @returns °C
  */
-export const leastByCarbonC = (cetPct: number, joint: Joint, isDry: boolean, r: Reckoner): number =>
-  r.take(leastByCarbon, {
+export const leastByCarbonC = (cetPct: number, joint: Joint, isDry: boolean, reckoner: Reckoner): number =>
+  reckoner.compute(leastByCarbon, {
     C: cetPct,
     d: thickerMm(joint),
     H: isDry ? 'hydrogenDry' : 'hydrogenWet',
@@ -127,13 +127,19 @@ export interface Warming {
  * @param toC °C
  * @returns what warming one weld takes, and how soon it is lost again
  */
-export function warmingOf(joint: Joint, runMm: number, metal: Metal, toC: number, r: Reckoner): Warming {
+export function warmingOf(
+  joint: Joint,
+  runMm: number,
+  metal: Metal,
+  toC: number,
+  reckoner: Reckoner,
+): Warming {
   const [c, ρ, d] = [HEAT_CAPACITY[metal], DENSITY[metal].value, thickerMm(joint)]
-  const m = r.take(warmedMass, { L: runMm, d, ρ })
-  const timeS = r.take(warmingTime, { m, c, T: toC })
+  const m = reckoner.compute(warmedMass, { L: runMm, d, ρ })
+  const timeS = reckoner.compute(warmingTime, { m, c, T: toC })
   return {
     timeS,
-    fuelG: r.take(warmingFuel, { t_w: timeS, q: PROPANE_MJ_PER_KG }),
-    lostS: r.take(warmthLost, { ρ, c, d }),
+    fuelG: reckoner.compute(warmingFuel, { t_w: timeS, q: PROPANE_MJ_PER_KG }),
+    lostS: reckoner.compute(warmthLost, { ρ, c, d }),
   }
 }

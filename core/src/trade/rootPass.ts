@@ -61,19 +61,19 @@ export function sharedMetalG(
   process: ProcessId,
   metalG: number,
   deposited: Deposited | null,
-  r: Reckoner,
+  reckoner: Reckoner,
 ): { readonly root: number; readonly fill: number } {
-  const h = thinnerMm(joint) / layersOf(joint, process, r)
+  const h = thinnerMm(joint) / layersOf(joint, process, reckoner)
   const { rootFromMm, rootToMm } = cutOf(joint)
   // A double groove is begun in the middle of the plate.
   const bottom = isDoubleSided(joint.kind) ? (rootFromMm + rootToMm - h) / 2 : 0
-  const A_1 = r.take(rootArea, {
+  const A_1 = reckoner.compute(rootArea, {
     h: h / STRIPS,
     w: Array.from({ length: STRIPS }, (_, index) =>
       Math.max(NARROWEST_BEAD_MM, widthAtMm(joint, bottom + ((index + 0.5) * h) / STRIPS)),
     ),
   })
-  const B = beadMostMm2(joint, process, deposited, r)
-  const root = r.take(rootMetal, { m: metalG, A: weldAreaMm2(joint, r), A_1, B })
-  return { root, fill: r.take(fillMetal, { m: metalG, m_1: root }) }
+  const B = beadMostMm2(joint, process, deposited, reckoner)
+  const root = reckoner.compute(rootMetal, { m: metalG, A: weldAreaMm2(joint, reckoner), A_1, B })
+  return { root, fill: reckoner.compute(fillMetal, { m: metalG, m_1: root }) }
 }

@@ -41,11 +41,11 @@ const rowOf = (lengthMm: number, segmentMm: number, pitchMm: number): number =>
   Math.floor(Math.round(((lengthMm - segmentMm) / pitchMm) * 1e6) / 1e6) + 1
 
 /** Segments of one weld: 1 where it is continuous. A staggered one has a second row between those of the first. */
-export function segmentsOf(joint: Joint, r: Reckoner): number {
+export function segmentsOf(joint: Joint, reckoner: Reckoner): number {
   const { pattern, segmentMm: s, pitchMm: p, lengthMm: L } = joint
   if (pattern === 'continuous' || s === null || p === null || joint.around) return 1
-  const k = r.take(segments, { L, s, p })
-  return pattern === 'staggered' ? r.take(secondRow, { k, L, s, p }) : k
+  const k = reckoner.compute(segments, { L, s, p })
+  return pattern === 'staggered' ? reckoner.compute(secondRow, { k, L, s, p }) : k
 }
 
 /** Simpson's rule. */
@@ -133,20 +133,20 @@ export const weldRun = from(
 )
 
 /** Length of one weld along its middle, mm: what is travelled and what is filled. */
-export function weldRunMm(joint: Joint, segmentCount: number, r: Reckoner): number {
+export function weldRunMm(joint: Joint, segmentCount: number, reckoner: Reckoner): number {
   const { diameterMm: d, headerDiameterMm } = joint
-  if (joint.kind === 'plug' && d !== null) return r.take(plugRun, { d })
-  if (joint.kind === 'slot' && d !== null) return r.take(slotRun, { L: joint.slotLengthMm ?? d, d })
+  if (joint.kind === 'plug' && d !== null) return reckoner.compute(plugRun, { d })
+  if (joint.kind === 'slot' && d !== null) return reckoner.compute(slotRun, { L: joint.slotLengthMm ?? d, d })
   if (joint.kind === 'saddle' && d !== null && headerDiameterMm !== null)
-    return r.take(saddleRun, { d, D: headerDiameterMm })
+    return reckoner.compute(saddleRun, { d, D: headerDiameterMm })
   if (joint.around && d !== null) {
     return isFillet(joint)
-      ? r.take(roundFilletRun, { D: d, z: legsMm(joint).b })
-      : r.take(roundGrooveRun, { D: d, t: thinnerMm(joint) })
+      ? reckoner.compute(roundFilletRun, { D: d, z: legsMm(joint).b })
+      : reckoner.compute(roundGrooveRun, { D: d, t: thinnerMm(joint) })
   }
   if (joint.pattern !== 'continuous' && joint.segmentMm !== null && joint.pitchMm !== null)
-    return r.take(segmentedRun, { k: segmentCount, s: joint.segmentMm })
-  return r.take(straightRun, { L: joint.lengthMm })
+    return reckoner.compute(segmentedRun, { k: segmentCount, s: joint.segmentMm })
+  return reckoner.compute(straightRun, { L: joint.lengthMm })
 }
 
 const volume = { title: 'Metal of one weld', symbol: 'V', unit: 'mm³', source: GEOMETRY }
@@ -168,11 +168,11 @@ const runVolume = calculation({
 export const weldVolume = from(runVolume, holeVolume)
 
 /** Metal of one weld, mm³: section times run, or the hole of a plug or slot. */
-export function weldVolumeMm3(joint: Joint, runMm: number, r: Reckoner): number {
+export function weldVolumeMm3(joint: Joint, runMm: number, reckoner: Reckoner): number {
   const d = joint.diameterMm
   if ((joint.kind === 'plug' || joint.kind === 'slot') && d !== null) {
     const L = joint.kind === 'slot' ? (joint.slotLengthMm ?? d) : d
-    return r.take(holeVolume, { d, L, t: joint.thicknessAMm })
+    return reckoner.compute(holeVolume, { d, L, t: joint.thicknessAMm })
   }
-  return r.take(runVolume, { A: weldAreaMm2(joint, r), L_1: runMm })
+  return reckoner.compute(runVolume, { A: weldAreaMm2(joint, reckoner), L_1: runMm })
 }

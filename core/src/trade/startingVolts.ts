@@ -115,17 +115,17 @@ export function startingVoltsOf(
   process: ProcessId,
   { metal, gas, classification }: ArcOf,
   I: number,
-  r: Reckoner,
+  reckoner: Reckoner,
 ): number {
   const { base: U_0, perA: s } =
     metal === 'aluminium' && PROCESSES[process].feedsWire ? ALUMINIUM : LINES[process]
   const isCo2Arc = gas !== null && isCo2(gas)
-  if (process === 'gmaw-short' && isCo2Arc) return r.take(hotterVolts, { U_0, s, I })
+  if (process === 'gmaw-short' && isCo2Arc) return reckoner.compute(hotterVolts, { U_0, s, I })
   if (process === 'gmaw-short' && (gas?.heliumPct ?? 0) >= HELIUM_MIX_PCT && metal !== 'aluminium')
-    return r.take(heliumVolts, { U_0, s, I })
-  if (process === 'fcaw-g' && gas !== null && !isCo2Arc) return r.take(softerVolts, { U_0, s, I })
+    return reckoner.compute(heliumVolts, { U_0, s, I })
+  if (process === 'fcaw-g' && gas !== null && !isCo2Arc) return reckoner.compute(softerVolts, { U_0, s, I })
   const c = process === 'fcaw-s' ? (coredUsabilityOf(classification ?? '')?.value.moreV ?? 0) : 0
-  return c > 0 ? r.take(classVolts, { U_0, s, I, c }) : r.take(plainVolts, { U_0, s, I })
+  return c > 0 ? reckoner.compute(classVolts, { U_0, s, I, c }) : reckoner.compute(plainVolts, { U_0, s, I })
 }
 
 /** The volts are read at this much more current to find how they rise. */
@@ -141,9 +141,14 @@ export function currentForVoltsOf(
   arc: ArcOf,
   voltsV: number,
   nearA: number,
-  r: Reckoner,
+  reckoner: Reckoner,
 ): number {
-  const above = startingVoltsOf(process, arc, nearA * RISE, r)
-  const U = startingVoltsOf(process, arc, nearA, r)
-  return r.take(currentForVolts, { I: nearA, U_b: voltsV, U, s: (above - U) / (nearA * (RISE - 1)) })
+  const above = startingVoltsOf(process, arc, nearA * RISE, reckoner)
+  const U = startingVoltsOf(process, arc, nearA, reckoner)
+  return reckoner.compute(currentForVolts, {
+    I: nearA,
+    U_b: voltsV,
+    U,
+    s: (above - U) / (nearA * (RISE - 1)),
+  })
 }

@@ -111,18 +111,21 @@ function rangeOf(electrode: Carrier): { readonly minA: number; readonly maxA: nu
 export function stickCurrentOf(
   carrier: Carrier | null,
   { heatedMm, positionFactor: f_o, meltsAt: T_m, preheatC }: Stick,
-  r: Reckoner,
+  reckoner: Reckoner,
 ): { readonly jointA: number; readonly law: StickLaw } {
   const electrode = carrier ?? USUAL_ELECTRODE
   const { minA, maxA } = rangeOf(electrode)
   const d = electrode.diameterMm
-  const I_m = r.take(middle, { I_1: carrier?.currentMinA ?? minA, I_2: carrier?.currentMaxA ?? maxA })
+  const I_m = reckoner.compute(middle, {
+    I_1: carrier?.currentMinA ?? minA,
+    I_2: carrier?.currentMaxA ?? maxA,
+  })
   const I_s =
     preheatC === null
-      ? r.take(overPlate, { I_m, f_o })
-      : r.take(overPlateWarm, { I_m, f_o, T_m, T_p: preheatC })
+      ? reckoner.compute(overPlate, { I_m, f_o })
+      : reckoner.compute(overPlateWarm, { I_m, f_o, T_m, T_p: preheatC })
   return {
-    jointA: r.take(stickCurrent, { I_s, t: heatedMm, d }),
+    jointA: reckoner.compute(stickCurrent, { I_s, t: heatedMm, d }),
     law: { by: 'stick', overPlateA: I_s, coreMm: d },
   }
 }

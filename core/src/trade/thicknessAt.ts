@@ -53,10 +53,11 @@ const SLACK = 1e-9
  * @param law how the current of a joint goes with its thickness
  * @returns mm, the inverse of the current wanted, spray apart; null where a stick has all that it takes: it welds any plate
  */
-export function thicknessAtMm(currentA: number, law: ThicknessLaw, r: Reckoner): number | null {
-  if (law.by === 'plate') return r.take(byPlate, { I: currentA, K: law.perMmA, t_0: law.meltThroughMm })
+export function thicknessAtMm(currentA: number, law: ThicknessLaw, reckoner: Reckoner): number | null {
+  if (law.by === 'plate')
+    return reckoner.compute(byPlate, { I: currentA, K: law.perMmA, t_0: law.meltThroughMm })
   const { overPlateA, coreMm } = law
   return currentA >= overPlateA * (1 - SLACK)
     ? null
-    : r.take(byStick, { I: currentA, I_s: overPlateA, d: coreMm })
+    : reckoner.compute(byStick, { I: currentA, I_s: overPlateA, d: coreMm })
 }

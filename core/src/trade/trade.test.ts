@@ -50,7 +50,7 @@ describe('wire length per mass, handbook table of steel and aluminium wires, in/
     [0.0625, 7.85, 1150],
     [0.035, 2.7, 10600],
   ])('%f in, %f g/cm³: %f in/lb', (diameterIn, density, inchesPerPound) => {
-    const gramsPerInch = (r.take(wireSection, { d: diameterIn * INCH }) * INCH * density) / 1000
+    const gramsPerInch = (r.compute(wireSection, { d: diameterIn * INCH }) * INCH * density) / 1000
     expect(Math.abs(LB / gramsPerInch / inchesPerPound - 1)).toBeLessThan(0.02)
   })
 })

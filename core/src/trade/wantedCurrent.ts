@@ -265,12 +265,17 @@ export interface WantedCurrent {
 /** A thickness that is written in inches is no thicker than the same in millimetres. */
 const ROUNDED_MM = 1e-6
 
-function meltThroughMmOf(processId: ProcessId, metal: Metal, carrier: Carrier | null, r: Reckoner): number {
+function meltThroughMmOf(
+  processId: ProcessId,
+  metal: Metal,
+  carrier: Carrier | null,
+  reckoner: Reckoner,
+): number {
   if (PROCESSES[processId].electrode === 'tungsten')
-    return r.take(meltThroughPlain, { t_0: 'meltThroughGtawMm' })
+    return reckoner.compute(meltThroughPlain, { t_0: 'meltThroughGtawMm' })
   // Aluminium draws the heat away whatever wire brings it.
-  if (metal === 'aluminium') return r.take(meltThroughPlain, { t_0: 'meltThroughAluminiumMm' })
-  return r.take(meltThroughByWire, { d: carrier?.diameterMm ?? 'usualWireMm' })
+  if (metal === 'aluminium') return reckoner.compute(meltThroughPlain, { t_0: 'meltThroughAluminiumMm' })
+  return reckoner.compute(meltThroughByWire, { d: carrier?.diameterMm ?? 'usualWireMm' })
 }
 
 interface Plate {
@@ -285,21 +290,22 @@ function plateCurrentOf(
   { joint, metal, heatedMm, preheatC }: Plate,
   processId: Exclude<ProcessId, 'smaw'>,
   carrier: Carrier | null,
-  r: Reckoner,
+  reckoner: Reckoner,
 ): { readonly jointA: number; readonly law: PlateLaw } {
-  const t_0 = meltThroughMmOf(processId, metal, carrier, r)
-  const t_e = r.take(drivingThickness, { t: heatedMm, t_0 })
-  const K_0 = r.take(perMm, {
+  const t_0 = meltThroughMmOf(processId, metal, carrier, reckoner)
+  const t_e = reckoner.compute(drivingThickness, { t: heatedMm, t_0 })
+  const K_0 = reckoner.compute(perMm, {
     k: PER_MM[metal],
     // Aluminium takes the figures of its metal as they are; steel and stainless those of the process.
     f_p: metal === 'aluminium' ? 'aluminiumProcessFactor' : PROCESS_FACTOR[processId],
     f_j: JOINT_FACTOR[joint.kind],
-    f_h: r.take(heatSink, { t_1: thinnerMm(joint), t_2: thickerMm(joint), t_0 }),
+    f_h: reckoner.compute(heatSink, { t_1: thinnerMm(joint), t_2: thickerMm(joint), t_0 }),
     f_o: POSITION_FACTOR[joint.position] ?? 1,
   })
-  const K = preheatC === null ? K_0 : r.take(perMmWarm, { K_0, T_m: MELTS_AT[metal], T_p: preheatC })
+  const K =
+    preheatC === null ? K_0 : reckoner.compute(perMmWarm, { K_0, T_m: MELTS_AT[metal], T_p: preheatC })
   return {
-    jointA: r.take(plateCurrent, { t_e, K }),
+    jointA: reckoner.compute(plateCurrent, { t_e, K }),
     law: { by: 'plate', perMmA: K, meltThroughMm: t_0 },
   }
 }
@@ -314,12 +320,12 @@ export function wantedCurrentOf(
   joint: Joint,
   processId: ProcessId,
   carrier: Carrier | null,
-  r: Reckoner,
+  reckoner: Reckoner,
   preheatC: number | null = null,
   pass: PassKind = 'fill',
 ): WantedCurrent {
   const metal = thinnerFamily(joint)
-  const heatedMm = heatedThicknessMm(joint, processId, metal, pass, r)
+  const heatedMm = heatedThicknessMm(joint, processId, metal, pass, reckoner)
   const { jointA, law } =
     processId === 'smaw'
       ? stickCurrentOf(
@@ -330,20 +336,23 @@ export function wantedCurrentOf(
             meltsAt: MELTS_AT[metal],
             preheatC,
           },
-          r,
+          reckoner,
         )
-      : plateCurrentOf({ joint, metal, heatedMm, preheatC }, processId, carrier, r)
+      : plateCurrentOf({ joint, metal, heatedMm, preheatC }, processId, carrier, reckoner)
   const transitionA =
     processId === 'gmaw-spray' ? sprayTransitionA(metal, carrier?.diameterMm ?? USUAL_SPRAY_MM[metal]) : null
-  const burnThroughMm = r.take(burnThrough, { t_b: BURN_THROUGH[PROCESSES[processId].electrode] })
+  const burnThroughMm = reckoner.compute(burnThrough, { t_b: BURN_THROUGH[PROCESSES[processId].electrode] })
   return {
     heatedMm,
     law,
     burnThroughMm,
     jointA,
-    wantedA: r.take(wantedCurrent, { I_j: jointA, I_t: transitionA ?? 0 }),
-    lowA: r.take(leastWindowCurrent, { I_j: jointA, I_t: transitionA ?? 0 }),
-    highA: thinnerMm(joint) <= burnThroughMm + ROUNDED_MM ? r.take(mostWindowCurrent, { I_j: jointA }) : null,
+    wantedA: reckoner.compute(wantedCurrent, { I_j: jointA, I_t: transitionA ?? 0 }),
+    lowA: reckoner.compute(leastWindowCurrent, { I_j: jointA, I_t: transitionA ?? 0 }),
+    highA:
+      thinnerMm(joint) <= burnThroughMm + ROUNDED_MM
+        ? reckoner.compute(mostWindowCurrent, { I_j: jointA })
+        : null,
     transitionA,
   }
 }

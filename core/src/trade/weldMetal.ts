@@ -22,8 +22,8 @@ export const weldMetal = calculation({
 })
 
 /** Weld metal of one line over the whole job, in g. */
-export const weldMetalG = (joint: Joint, volumeMm3: number, pieces: number, r: Reckoner): number =>
-  r.take(weldMetal, {
+export const weldMetalG = (joint: Joint, volumeMm3: number, pieces: number, reckoner: Reckoner): number =>
+  reckoner.compute(weldMetal, {
     V: volumeMm3,
     c: joint.count,
     q: pieces,

@@ -11,7 +11,7 @@ import type { BoardCell } from '../board/board.ts'
 import type { Swap } from '../assembly/swaps.ts'
 import type { Chain, ChainLink } from '../fit/chain.ts'
 import type { Shop } from '../kinds/shop.ts'
-import { figure, list, type Param, type Params, told, type Told } from '../model/told.ts'
+import { figure, list, type Param, type Params, message, type Message } from '../model/message.ts'
 import type { Verdict } from '../model/verdict.ts'
 import { printNumber, printValue } from '../quantity/printValue.ts'
 import type { Process } from '../reference/processes.ts'
@@ -108,7 +108,7 @@ function fill(speech: Speech, template: string, params: Params): string {
 export const filled = (
   speech: Speech,
   templates: Readonly<Record<string, string>>,
-  { code, params }: Told,
+  { code, params }: Message,
 ): string => fill(speech, templates[code] ?? code, params)
 
 /** A demand or a capacity in words: `60–220 A`; a dash for nothing. */
@@ -215,7 +215,7 @@ export const groupWell = ({ language }: Speech, group: string): string =>
 export function swapText(speech: Speech, { item, along }: Swap, process: Pick<Process, 'electrode'>): string {
   const code = `swap${isCandidate(item) ? '-to-buy' : ''}${along.length > 0 ? '-along' : ''}`
   const params = { what: item.name, along: list(along.map((slot) => slotWord(slot, process))) }
-  return filled(speech, speech.language.suggestions, told(code, params))
+  return filled(speech, speech.language.suggestions, message(code, params))
 }
 
 /** The workshop's word for a place; what holds the arc differs by process. */
@@ -223,7 +223,7 @@ export const slotText = (speech: Speech, slot: Slot, process: Pick<Process, 'ele
   said(speech, slotWord(slot, process))
 
 /** A caution in words, with its topic. */
-export function cautionText(speech: Speech, { code, params }: Told): { topic: string; text: string } {
+export function cautionText(speech: Speech, { code, params }: Message): { topic: string; text: string } {
   const { topic, text } = speech.language.cautions[code] ?? { topic: '', text: code }
   return { topic, text: sentence(fill(speech, text, params)) }
 }
@@ -252,7 +252,7 @@ export function chainText(speech: Speech, { told: { code, params } }: Pick<Chain
 export function linkText(speech: Speech, link: ChainLink, wantedA: number): string {
   const { detail, lowA, highA, missing } = link
   const { chain } = speech.language
-  if (missing) return sentence(filled(speech, chain, told('link-unknown', { missing })))
+  if (missing) return sentence(filled(speech, chain, message('link-unknown', { missing })))
   const params = {
     detail,
     low: figure(lowA ?? 0, 'A'),
@@ -260,7 +260,7 @@ export function linkText(speech: Speech, link: ChainLink, wantedA: number): stri
     wanted: figure(wantedA, 'A'),
   }
   const code = (lowA ?? 0) > 0 ? 'link-carries-range' : 'link-carries'
-  return sentence(filled(speech, chain, told(code, params)))
+  return sentence(filled(speech, chain, message(code, params)))
 }
 
 /** What the weld itself wants, in a sentence. */
@@ -269,7 +269,7 @@ export const jointText = (speech: Speech, { wantedA, windowA }: Chain): string =
     filled(
       speech,
       speech.language.chain,
-      told(windowA.high === null ? 'joint-thick' : 'joint', {
+      message(windowA.high === null ? 'joint-thick' : 'joint', {
         wanted: figure(wantedA, 'A'),
         low: figure(windowA.low, 'A'),
         high: figure(windowA.high ?? 0, 'A'),
@@ -278,16 +278,16 @@ export const jointText = (speech: Speech, { wantedA, windowA }: Chain): string =
   )
 
 /** What cannot be right on a plate, in words. */
-export const plateText = (speech: Speech, fault: Told): string =>
+export const plateText = (speech: Speech, fault: Message): string =>
   sentence(filled(speech, speech.language.plate, fault))
 /** A way of feeding aluminium, or what it cannot do, in words. */
 /** Why a source makes no set-up for one of its processes. */
-export const lackText = (speech: Speech, lack: Told): string => filled(speech, speech.language.lacks, lack)
+export const lackText = (speech: Speech, lack: Message): string => filled(speech, speech.language.lacks, lack)
 
-export const wayText = (speech: Speech, way: Told): string => filled(speech, speech.language.ways, way)
+export const wayText = (speech: Speech, way: Message): string => filled(speech, speech.language.ways, way)
 /** What is to be said of a fillet’s size. */
 export const filletText = (speech: Speech, code: string): string =>
-  sentence(filled(speech, speech.language.fillets, told(code)))
+  sentence(filled(speech, speech.language.fillets, message(code)))
 
 /**
  * A verdict as a word.
@@ -300,7 +300,7 @@ export const sourceText = (speech: Speech, { text, fromMemory }: Source): string
   filled(
     speech,
     speech.language.sources,
-    told(fromMemory ? 'from-memory' : 'plain', { text: spelled(text, speech.notation.locale) }),
+    message(fromMemory ? 'from-memory' : 'plain', { text: spelled(text, speech.notation.locale) }),
   )
 
 /** More figures than this of a list tell nobody anything. */

@@ -8,9 +8,9 @@ import { Problem } from '../problems.ts'
 import type { AddRoutes } from '../services.ts'
 import { positionNow } from '../stores/changeLog.ts'
 import { pathOfKind } from '@brannik/core'
-import type { Told } from '../changes.ts'
+import type { ChangeEvent } from '../changes.ts'
 
-const eventOf = (told: Told): string => {
+const eventOf = (told: ChangeEvent): string => {
   if (told === 'lost') return 'event: lost\ndata: {}\n\n'
   if ('position' in told) return `id: ${told.position}\nevent: position\ndata: {}\n\n`
   const { kind, ...rest } = told

@@ -35,7 +35,7 @@ function choose(index: number, isStored: boolean): void {
   taken.value = next
 }
 function save(): void {
-  workspace.settle(
+  workspace.resolveConflict(
     saveKey,
     clashes.filter((_, index) => taken.value.has(index)),
   )

@@ -126,7 +126,7 @@ export interface Doable {
   readonly isOwned: boolean
 }
 
-export interface Choice {
+export interface JobOnSetUp {
   readonly jobId: string
   readonly setUpId: string
 }
@@ -415,23 +415,23 @@ export class Engine {
   }
 
   /** @returns who is likely to weld at the same time */
-  async likely(): Promise<readonly Choice[]> {
+  async likely(): Promise<readonly JobOnSetUp[]> {
     return (await seldom()).likely(this.#snapshot)
   }
 
   /** @returns the whole supply with all of these at work at once */
-  async shopPower(atWork: readonly Choice[]): Promise<ShopPower | null> {
+  async shopPower(atWork: readonly JobOnSetUp[]): Promise<ShopPower | null> {
     return (await seldom()).shopPower(this.#snapshot, atWork)
   }
 
   /** @returns one machine with each after it: whether both may weld at once */
-  async pairs(atWork: readonly Choice[], setUpId: string): Promise<readonly Pair[]> {
+  async pairs(atWork: readonly JobOnSetUp[], setUpId: string): Promise<readonly Pair[]> {
     return (await seldom()).pairs(this.#snapshot, atWork, setUpId)
   }
 
   /** @returns how it was worked out what one cable is to carry for all that hangs on it */
   async explainGroup(
-    atWork: readonly Choice[],
+    atWork: readonly JobOnSetUp[],
     kind: NodePower['kind'],
     id: string,
   ): Promise<readonly Step[]> {
@@ -439,7 +439,7 @@ export class Engine {
   }
 
   /** @returns what is written down of jobs with set-ups; what is not there is left out */
-  async decided(choices: readonly Choice[]): Promise<readonly DecidedChoice[]> {
+  async decided(choices: readonly JobOnSetUp[]): Promise<readonly DecidedChoice[]> {
     return (await seldom()).decided(
       choices.flatMap(({ jobId, setUpId }) => this.#input(jobId, setUpId) ?? []),
     )

@@ -32,7 +32,7 @@ import {
   type DecidedChoice,
   decidedChoiceOf,
 } from '@brannik/core'
-import type { Choice, Doable, Snapshot } from './engine.ts'
+import type { JobOnSetUp, Doable, Snapshot } from './engine.ts'
 
 export { leverageOf } from '@brannik/core'
 
@@ -108,7 +108,7 @@ export function limits(
 }
 
 /** Who is likely to weld at the same time. */
-export const likely = (shelf: Snapshot): readonly Choice[] =>
+export const likely = (shelf: Snapshot): readonly JobOnSetUp[] =>
   shelf.shop
     ? likelyTogether(shelf.setUps, shelf.jobs, shelf.shop, shelf).map(({ job, setUp }) => ({
         jobId: job.id,
@@ -116,7 +116,7 @@ export const likely = (shelf: Snapshot): readonly Choice[] =>
       }))
     : []
 
-const atWorkOf = ({ jobs, setUps }: Snapshot, choices: readonly Choice[]) =>
+const atWorkOf = ({ jobs, setUps }: Snapshot, choices: readonly JobOnSetUp[]) =>
   choices.flatMap(({ jobId, setUpId }) => {
     const job = jobs.find(({ id }) => id === jobId)
     const setUp = setUps.find(({ id }) => id === setUpId)
@@ -126,7 +126,7 @@ const atWorkOf = ({ jobs, setUps }: Snapshot, choices: readonly Choice[]) =>
 /** The working of what the rule asks of one cable for all that hangs on it. */
 export const group = (
   shelf: Snapshot,
-  choices: readonly Choice[],
+  choices: readonly JobOnSetUp[],
   kind: NodePower['kind'],
   id: string,
 ): readonly Step[] => (shelf.shop ? explainGroup(shelf.shop, shelf, atWorkOf(shelf, choices), kind, id) : [])
@@ -135,7 +135,7 @@ export const group = (
 const RUNS = 40
 /** The same question has the same answer. */
 const SEED = 0.42
-export function shopPower(shelf: Snapshot, choices: readonly Choice[]): ShopPower | null {
+export function shopPower(shelf: Snapshot, choices: readonly JobOnSetUp[]): ShopPower | null {
   const { shop } = shelf
   if (!shop) return null
   const atWork = atWorkOf(shelf, choices)
@@ -144,7 +144,7 @@ export function shopPower(shelf: Snapshot, choices: readonly Choice[]): ShopPowe
 }
 
 /** One machine with each after it: whether both may weld at once. */
-export function pairs(shelf: Snapshot, choices: readonly Choice[], id: string): readonly Pair[] {
+export function pairs(shelf: Snapshot, choices: readonly JobOnSetUp[], id: string): readonly Pair[] {
   const { shop } = shelf
   if (!shop) return []
   const hours = assumptionsOf(shop).shiftHours

@@ -61,14 +61,15 @@ interface StoredDraft {
   readonly key: string
 }
 /** `brannik.draft.<tab>.<path>/<id>`; without a tab where an older version kept it. */
-function partsOf(name: string): StoredDraft | null {
+function readName(name: string): StoredDraft | null {
   if (!name.startsWith(PREFIX)) return null
   const rest = name.slice(PREFIX.length)
   const dot = rest.indexOf('.')
   return dot < 0 ? { name, id: '', key: rest } : { name, id: rest.slice(0, dot), key: rest.slice(dot + 1) }
 }
-const kept = (): readonly StoredDraft[] => Object.keys(localStorage).flatMap((name) => partsOf(name) ?? [])
-const tabs = (): string[] => [...new Set(kept().map(({ id }) => id))]
+const storedDrafts = (): readonly StoredDraft[] =>
+  Object.keys(localStorage).flatMap((name) => readName(name) ?? [])
+const tabs = (): string[] => [...new Set(storedDrafts().map(({ id }) => id))]
 
 /** What a draft is of, by its key, `<path>/<id>`. */
 const kindOf = (key: string) => factsAt(key.slice(0, key.indexOf('/')))
@@ -110,7 +111,7 @@ const isOlder = ({ name, key }: StoredDraft): boolean => {
  * browser that holds such a draft fetches the steps.
  */
 export async function carryUpDrafts(): Promise<void> {
-  const older = kept().filter((one) => (one.id === tab || isLeft(one)) && isOlder(one))
+  const older = storedDrafts().filter((one) => (one.id === tab || isLeft(one)) && isOlder(one))
   if (older.length === 0) return
   const { upcastRecord } = await import('./upcast.ts')
   for (const { name, key } of older) {
@@ -132,7 +133,7 @@ export async function carryUpDrafts(): Promise<void> {
   }
 }
 
-export const draftKeys = (): string[] => kept().flatMap(({ id, key }) => (id === tab ? [key] : []))
+export const draftKeys = (): string[] => storedDrafts().flatMap(({ id, key }) => (id === tab ? [key] : []))
 
 /** Of a tab that is gone. */
 const isLeft = ({ name, id }: StoredDraft): boolean => {
@@ -150,7 +151,7 @@ const isLeft = ({ name, id }: StoredDraft): boolean => {
  */
 export function adoptDrafts(only?: string): string[] {
   const own = new Set(draftKeys())
-  const left = kept()
+  const left = storedDrafts()
     .filter((one) => isLeft(one) && !isOlder(one) && (only === undefined || one.key === only))
     .map((one) => ({ ...one, at: read(one.name)?.at ?? 0 }))
     .sort((a, b) => a.at - b.at)

@@ -132,7 +132,7 @@ export function createSaver({ stored, dropped, kept, merged, broke }: Handlers) 
   }
 
   /** The server has something else: an own save whose answer was lost, or what somebody else made of it. */
-  async function settle(key: string, entry: Entry): Promise<void> {
+  async function finish(key: string, entry: Entry): Promise<void> {
     const now = await findRecord<Item>(addressOf(key, entry))
     if (isGivenUp(key, entry)) return
     const record = now?.record ?? null
@@ -191,7 +191,7 @@ export function createSaver({ stored, dropped, kept, merged, broke }: Handlers) 
     // Deleted, changed, or already there: the server has something else than the edit began from.
     const isElsewhere = error.status === 404 || error.status === 412
     if (isElsewhere || (error.status === 409 && sent !== null)) {
-      await settle(key, entry)
+      await finish(key, entry)
       return
     }
     entry.unanswered = undefined

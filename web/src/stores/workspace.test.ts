@@ -259,7 +259,7 @@ describe('what others change', () => {
 it('after a conflict each field can have either value', async () => {
   const { workspace, sent } = await demoWorkspace()
   workspace.edit('jobs', 'press-frame', { ...frame(), quantity: 99, note: 'mine' }, 'pieces')
-  workspace.settle('jobs/press-frame', [{ path: ['quantity'], mine: 99, theirs: 12 }])
+  workspace.resolveConflict('jobs/press-frame', [{ path: ['quantity'], mine: 99, theirs: 12 }])
   await vi.advanceTimersByTimeAsync(700)
   expect(frame()).toMatchObject({ quantity: 12, note: 'mine' })
   expect(sent.at(-1)?.body).toMatchObject({ quantity: 12, note: 'mine' })

@@ -477,7 +477,7 @@ export const useWorkspace = defineStore('workspace', () => {
   }
 
   /** After a conflict: the record as it is here, with the stored value in some of the fields that clash. */
-  function settle(key: string, stored: readonly Clash[]): void {
+  function resolveConflict(key: string, stored: readonly Clash[]): void {
     const [path, id] = placeOf(key)
     const mine = get(path, id)
     if (!mine) return
@@ -553,7 +553,7 @@ export const useWorkspace = defineStore('workspace', () => {
     retrySaves: saver.retry,
     overwriteStored: saver.overwrite,
     takeStored,
-    settle,
+    resolveConflict,
     lastSavedAt,
     keptAt,
     shop,

@@ -28,11 +28,11 @@ const breakerTimeConstant = calculation({
  * @returns s
  * @example timeConstantS(UL_489, 20) // 197 s
  */
-export function timeConstantS(model: BreakerModel, ratingA: number, r: Reckoner = UNTRACED): number {
+export function timeConstantS(model: BreakerModel, ratingA: number, reckoner: Reckoner = UNTRACED): number {
   const { times, withinS } = model.testPoint(ratingA)
   const { source } = model
   const notes = () => ({ T: { source }, k: { source }, m: { source } })
-  return r.take(breakerTimeConstant, { T: withinS, k: model.mustTrip, m: times }, notes)
+  return reckoner.compute(breakerTimeConstant, { T: withinS, k: model.mustTrip, m: times }, notes)
 }
 
 const earlyTimeConstant = calculation({
@@ -55,11 +55,11 @@ const earlyTimeConstant = calculation({
  * @returns s
  * @example earlyConstantS(UL_489, 20) // 35 s
  */
-export function earlyConstantS(model: BreakerModel, ratingA: number, r: Reckoner = UNTRACED): number {
+export function earlyConstantS(model: BreakerModel, ratingA: number, reckoner: Reckoner = UNTRACED): number {
   const { times, afterS } = model.leastPoint(ratingA)
   const { source } = model
   const notes = () => ({ t: { source }, c: { source }, m: { source } })
-  return r.take(earlyTimeConstant, { t: afterS, c: model.holds, m: times }, notes)
+  return reckoner.compute(earlyTimeConstant, { t: afterS, c: model.holds, m: times }, notes)
 }
 
 /** A breaker in warm air carries less than its rating, in cold air more. */
@@ -83,11 +83,11 @@ export const breakerInWarmth = calculation({
 export function heldWithoutEndA(
   { breakerA, ambientC }: Pick<Circuit, 'breakerA' | 'ambientC'>,
   model: BreakerModel,
-  r: Reckoner,
+  reckoner: Reckoner,
 ): number {
   const { source, calibratedC, holds } = model
   const notes = () => ({ c: { source }, T_c: { source } })
-  return r.take(
+  return reckoner.compute(
     breakerInWarmth,
     { I_n: breakerA, c: holds, T_a: ambientC ?? calibratedC, T_c: calibratedC },
     notes,
@@ -107,9 +107,9 @@ export interface Tripping {
 export function trippingOf(
   run: Pick<Circuit, 'breakerA' | 'ambientC'>,
   model: BreakerModel,
-  r: Reckoner,
+  reckoner: Reckoner,
 ): Tripping {
-  const heldA = heldWithoutEndA(run, model, r)
+  const heldA = heldWithoutEndA(run, model, reckoner)
   return { heldA, ratingA: heldA / model.holds, stores: storesOf(model, run.breakerA) }
 }
 
@@ -139,8 +139,8 @@ export const overloadFactor = (
   arcS: number,
   offS: number,
   constantS: number,
-  r: Reckoner = UNTRACED,
-): number => r.take(breakerOverload, { a: arcS, p: offS, θ: constantS })
+  reckoner: Reckoner = UNTRACED,
+): number => reckoner.compute(breakerOverload, { a: arcS, p: offS, θ: constantS })
 
 export const heldByBreaker = calculation({
   id: 'breaker-holds',

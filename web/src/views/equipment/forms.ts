@@ -13,7 +13,7 @@ import {
 } from '@brannik/core'
 import { choiceWords } from '../../files/choices.ts'
 import type { Draft, EquipmentPath } from './useRecordDraft.ts'
-import { type Choice, PART_WORDS } from './words.ts'
+import { type WordedChoice, PART_WORDS } from './words.ts'
 
 /** A field that stands on its own in a form. */
 export type FieldSpec = Exclude<FieldDescription, { readonly kind: 'object' | 'list' | 'table' }>
@@ -42,7 +42,7 @@ export const listsOf = (path: string, partKind: PartKind | null): readonly ListS
   )
 
 /** The choices of a field with their words. */
-export function choicesOf(one: Extract<FieldSpec, { readonly choices: unknown }>): readonly Choice[] {
+export function choicesOf(one: Extract<FieldSpec, { readonly choices: unknown }>): readonly WordedChoice[] {
   const words = choiceWords(one)
   return one.choices.map((choice) => [String(choice), words[choice] ?? String(choice)])
 }

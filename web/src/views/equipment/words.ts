@@ -41,7 +41,7 @@ export const GROOVE_WORDS = words('groove')
 export const SCALE_WORDS = words('scale')
 export const PART_WORDS = words('part')
 
-export type Choice = readonly [value: string, words: string]
+export type WordedChoice = readonly [value: string, words: string]
 
 const unique = (list: readonly string[]): string => [...new Set(list)].join(', ')
 

@@ -1,10 +1,10 @@
 <script setup lang="ts">
-import { cautionText, type Told } from '@brannik/core'
+import { cautionText, type Message } from '@brannik/core'
 import { computed } from 'vue'
 import { useWorkspace } from '../../stores/workspace.ts'
 
 /** What can hurt somebody, beside the decision that leads there. */
-const { cautions } = defineProps<{ cautions: readonly Told[] }>()
+const { cautions } = defineProps<{ cautions: readonly Message[] }>()
 
 const workspace = useWorkspace()
 const spoken = computed(() => cautions.map((caution) => cautionText(workspace.speech, caution)))

@@ -2,15 +2,15 @@
 import type { LeftOut } from '@brannik/core'
 import { computed } from 'vue'
 import ChoiceField from '../../components/ChoiceField.vue'
-import type { Choice } from '../../engine/engine.ts'
+import type { JobOnSetUp } from '../../engine/engine.ts'
 import { useWorkspace } from '../../stores/workspace.ts'
 
 /** Who welds at the same time: a machine and a job a line. */
 const { atWork, leftOut } = defineProps<{
-  atWork: readonly Choice[]
+  atWork: readonly JobOnSetUp[]
   leftOut: readonly LeftOut[]
 }>()
-const emit = defineEmits<{ change: [atWork: readonly Choice[]] }>()
+const emit = defineEmits<{ change: [atWork: readonly JobOnSetUp[]] }>()
 
 const workspace = useWorkspace()
 const jobs = computed(() =>
@@ -28,7 +28,7 @@ const whyNot = (setUpId: string): string => {
   const found = leftOut.find(({ id }) => id === setUpId)
   return found ? WHY[found.why] : ''
 }
-const put = (index: number, part: Partial<Choice>): void =>
+const put = (index: number, part: Partial<JobOnSetUp>): void =>
   emit(
     'change',
     atWork.map((one, at) => (at === index ? { ...one, ...part } : one)),

@@ -4,14 +4,14 @@ import { useElementVisibility } from '@vueuse/core'
 import { computed, shallowRef, useTemplateRef, watch } from 'vue'
 import VerdictMark from '../../components/VerdictMark.vue'
 import { engine } from '../../engine/client.ts'
-import type { Choice } from '../../engine/engine.ts'
+import type { JobOnSetUp } from '../../engine/engine.ts'
 import { reasonOf } from '../../reason.ts'
 import { useWorkspace } from '../../stores/workspace.ts'
 
 /** Who can weld while another does: each pair is worked out when the table is on the screen, machine by machine. */
 const { machines, atWork } = defineProps<
   Pick<ShopPower, 'machines'> & {
-    readonly atWork: readonly Choice[]
+    readonly atWork: readonly JobOnSetUp[]
   }
 >()
 

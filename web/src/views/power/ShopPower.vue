@@ -7,7 +7,7 @@ import ShiftChart from '../../charts/ShiftChart.vue'
 import type { Opened } from '../../components/opened.ts'
 import VerdictMark from '../../components/VerdictMark.vue'
 import WorkingDrawer from '../../components/WorkingDrawer.vue'
-import type { Choice } from '../../engine/engine.ts'
+import type { JobOnSetUp } from '../../engine/engine.ts'
 import { type Question, useAnswer } from '../../engine/useAnswer.ts'
 import { usePrint } from '../../stores/usePrint.ts'
 import { useWorkspace } from '../../stores/workspace.ts'
@@ -25,7 +25,7 @@ const route = useRoute()
 const router = useRouter()
 
 /** `job.set-up` for each, in the address: a link shows the same. */
-const asked = computed((): readonly Choice[] | null => {
+const asked = computed((): readonly JobOnSetUp[] | null => {
   const at = route.query['at']
   if (typeof at !== 'string') return null
   return at.split(',').flatMap((one) => {
@@ -34,8 +34,8 @@ const asked = computed((): readonly Choice[] | null => {
   })
 })
 const { answer: likely } = useAnswer<'likely'>(computed(() => (asked.value === null ? ['likely'] : null)))
-const atWork = computed((): readonly Choice[] => asked.value ?? likely.value ?? [])
-function change(now: readonly Choice[]): void {
+const atWork = computed((): readonly JobOnSetUp[] => asked.value ?? likely.value ?? [])
+function change(now: readonly JobOnSetUp[]): void {
   const at = now.map(({ jobId, setUpId }) => `${jobId}.${setUpId}`).join(',')
   void router.replace({ query: { ...route.query, at } })
 }

@@ -76,16 +76,16 @@ const breakerForCable = calculation({
   source: IEC_433,
 })
 
-const oneA = ({ i1EffA, i1MaxA, dutyPct }: WelderDraw, r: Reckoner): number =>
+const oneA = ({ i1EffA, i1MaxA, dutyPct }: WelderDraw, reckoner: Reckoner): number =>
   i1EffA === null
-    ? r.take(designCurrentByDuty, { I_1max: i1MaxA, X: dutyPct })
-    : r.take(designCurrent, { I_1eff: i1EffA })
+    ? reckoner.compute(designCurrentByDuty, { I_1max: i1MaxA, X: dutyPct })
+    : reckoner.compute(designCurrent, { I_1eff: i1EffA })
 
-function conductorA(loads: readonly WelderDraw[], r: Reckoner): Ruled {
-  const I = loads.map((load) => oneA(load, r))
+function conductorA(loads: readonly WelderDraw[], reckoner: Reckoner): Ruled {
+  const I = loads.map((load) => oneA(load, reckoner))
   const [only] = I
   if (I.length <= 1) return { value: only ?? 0, source: I_1EFF }
-  return { value: r.take(designCurrentOfAll, { I }), source: designCurrentOfAll.source }
+  return { value: reckoner.compute(designCurrentOfAll, { I }), source: designCurrentOfAll.source }
 }
 
 /** Warm: 0.4 % more for each kelvin above 20 °C, at 70 °C. */
@@ -173,16 +173,16 @@ export const international: RuleBook = {
   // Common practice: as the plate’s fuse, which holds its greatest draw for as long as its duty lasts.
   breakerUsualA: (load) => nextSizeA(BREAKERS_A, oneA(load, UNTRACED)),
   conductorA,
-  assess(circuit, ampacityA, loads, cordA, r) {
-    const asked = conductorA(loads, r)
+  assess(circuit, ampacityA, loads, cordA, reckoner) {
+    const asked = conductorA(loads, reckoner)
     const rated = circuit.outlet === null ? null : outletOf(international, circuit.outlet)
-    const I_n = r.take(breakerReading, { I_n: circuit.breakerA })
-    const ratedA = rated && r.take(outletReading, { I_o: rated.ratedA })
+    const I_n = reckoner.compute(breakerReading, { I_n: circuit.breakerA })
+    const ratedA = rated && reckoner.compute(outletReading, { I_o: rated.ratedA })
     return {
       'conductor-rule': { demand: asked.value, capacity: ampacityA, source: asked.source },
       'breaker-rule': {
         demand: I_n,
-        capacity: r.take(breakerForCable, { A_c: ampacityA }),
+        capacity: reckoner.compute(breakerForCable, { A_c: ampacityA }),
         source: IEC_433,
       },
       'breaker-load-rule': { demand: asked.value, capacity: I_n, source: IEC_433 },
@@ -193,7 +193,7 @@ export const international: RuleBook = {
       ...(cordA !== null && {
         'cord-breaker-rule': {
           demand: I_n,
-          capacity: r.take(cordReading, { A_x: cordA }),
+          capacity: reckoner.compute(cordReading, { A_x: cordA }),
           source: IEC_CORD,
         },
       }),

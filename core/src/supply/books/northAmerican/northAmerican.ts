@@ -109,18 +109,20 @@ const multiplier = (dutyPct: number): Ruled => ({
   source: NEC_630_11,
 })
 
-function oneConductorA({ i1EffA, i1MaxA, dutyPct }: WelderDraw, r: Reckoner): number {
-  if (i1EffA !== null) return r.take(effectiveReading, { I_1eff: i1EffA })
+function oneConductorA({ i1EffA, i1MaxA, dutyPct }: WelderDraw, reckoner: Reckoner): number {
+  if (i1EffA !== null) return reckoner.compute(effectiveReading, { I_1eff: i1EffA })
   const m = multiplier(dutyPct)
-  return r.take(conductorByRule, { I_1max: i1MaxA, m: m.value }, () => ({ m: { source: m.source } }))
+  return reckoner.compute(conductorByRule, { I_1max: i1MaxA, m: m.value }, () => ({
+    m: { source: m.source },
+  }))
 }
 
-function conductorA(loads: readonly WelderDraw[], r: Reckoner): Ruled {
-  const I = loads.map((load) => oneConductorA(load, r)).sort((a, b) => b - a)
+function conductorA(loads: readonly WelderDraw[], reckoner: Reckoner): Ruled {
+  const I = loads.map((load) => oneConductorA(load, reckoner)).sort((a, b) => b - a)
   const [only] = I
   if (I.length <= 1) return { value: only ?? 0, source: RULE }
   const g = I.map((_, index) => GROUP_SHARES[Math.min(index, GROUP_SHARES.length - 1)] ?? 1)
-  return { value: r.take(conductorByGroup, { I, g }), source: GROUP }
+  return { value: reckoner.compute(conductorByGroup, { I, g }), source: GROUP }
 }
 
 /** Smallest of the column and what terminals allow (110.14(C)): no terminal is marked above 75 °C. */
@@ -193,14 +195,17 @@ export const northAmerican: RuleBook = {
   // Common practice: half as much again as its greatest draw, well below the double that is allowed.
   breakerUsualA: ({ i1MaxA }) => nextSizeA(BREAKERS_A, 1.5 * i1MaxA),
   conductorA,
-  assess({ breakerA, outlet }, ampacityA, loads, _cordA, r) {
-    const asked = conductorA(loads, r)
+  assess({ breakerA, outlet }, ampacityA, loads, _cordA, reckoner) {
+    const asked = conductorA(loads, reckoner)
     const conductor: Ruling = { demand: asked.value, capacity: ampacityA, source: asked.source }
     const I_1max = Math.max(0, ...loads.map(({ i1MaxA }) => i1MaxA))
-    const I_A = r.take(breakerForWelder, { I_A: nextSizeA(BREAKERS_A, 2 * I_1max), I_1max })
-    const I_B = r.take(breakerForConductor, { I_B: nextSizeA(BREAKERS_A, 2 * ampacityA), A_c: ampacityA })
-    const most = r.take(largestBreaker, { I_A, I_B })
-    const demand = r.take(breakerReading, { I_n: breakerA })
+    const I_A = reckoner.compute(breakerForWelder, { I_A: nextSizeA(BREAKERS_A, 2 * I_1max), I_1max })
+    const I_B = reckoner.compute(breakerForConductor, {
+      I_B: nextSizeA(BREAKERS_A, 2 * ampacityA),
+      A_c: ampacityA,
+    })
+    const most = reckoner.compute(largestBreaker, { I_A, I_B })
+    const demand = reckoner.compute(breakerReading, { I_n: breakerA })
     const rated = outlet === null ? null : outletOf(northAmerican, outlet)
     return {
       'conductor-rule': conductor,
@@ -215,7 +220,7 @@ export const northAmerican: RuleBook = {
         ? {
             'outlet-rule': {
               demand: asked.value,
-              capacity: r.take(outletReading, { I_o: rated.ratedA }),
+              capacity: reckoner.compute(outletReading, { I_o: rated.ratedA }),
               source: standard('NEMA WD 6; NEC 630.11(A)', true),
             },
           }

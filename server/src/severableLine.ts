@@ -1,9 +1,9 @@
-/** For tests: a wire between the server and its database that can be cut, frozen, or cut just when a commit is answered. */
+/** For tests: a line between the server and its database that can be cut, frozen, or cut just when a commit is answered. */
 import { connect, createServer, type Server, type Socket } from 'node:net'
 
 type Mode = 'through' | 'frozen' | 'no-answer-to-commit'
 
-export interface Wire {
+export interface SeverableLine {
   readonly url: string
   /** Cuts every connection that there is. */
   cut(): void
@@ -16,8 +16,8 @@ export interface Wire {
 
 const SAYS_COMMIT = /commit/i
 
-/** @param databaseUrl where the wire leads */
-export async function startWire(databaseUrl: string): Promise<Wire> {
+/** @param databaseUrl where the line leads */
+export async function startLine(databaseUrl: string): Promise<SeverableLine> {
   const target = new URL(databaseUrl)
   const pairs = new Set<readonly [Socket, Socket]>()
   let mode: Mode = 'through'

@@ -6,7 +6,7 @@ export type Param =
   | { readonly value: number; readonly unit: string }
   | { readonly word: string; readonly code: string }
   | { readonly list: readonly Param[] }
-  | Told
+  | Message
 
 export type Params = Readonly<Record<string, Param>>
 
@@ -17,8 +17,8 @@ export const word = (kind: string, code: string): Param => ({ word: kind, code }
 export const list = (params: readonly Param[]): Param => ({ list: params })
 
 /** A code with what its sentence names: words make the sentence when somebody reads it. */
-export interface Told {
+export interface Message {
   readonly code: string
   readonly params: Params
 }
-export const told = (code: string, params: Params = {}): Told => ({ code, params })
+export const message = (code: string, params: Params = {}): Message => ({ code, params })

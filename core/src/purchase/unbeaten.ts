@@ -23,7 +23,7 @@ export const needsNoMore = (a: Needing, b: Needing): boolean =>
   isWithin(a.needs, b.needs) && a.oneOf.every((one) => b.oneOf.some((other) => isImplied(one, other)))
 
 /** All of which none is beaten: as cheap to run by another that needs nothing beside. */
-export class Kept<T extends Needing> {
+export class UnbeatenWays<T extends Needing> {
   /** By the first thing that it needs: what needs another is no part of what is looked at. */
   readonly #byFirst = new Map<string, T[]>()
   #count = 0
