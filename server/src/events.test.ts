@@ -1,5 +1,5 @@
-/** Happenings: one order, told once for a key, read on from where one stopped; what cannot have happened is refused. */
-import { balanceOf, type KeptEvent, keptEventSchema, readDocument } from '@brannik/core'
+/** Events: one order, recorded once for a key, read from any number on; what cannot have happened is refused. */
+import { balanceOf, type StoredEvent, storedEventSchema, readDocument } from '@brannik/core'
 import fc from 'fast-check'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
 import { startServer, type TestServer } from './testing.ts'
@@ -21,8 +21,8 @@ const move = (subject: string, change: number, key?: string, more: object = {}) 
   )
 const amountOf = async (id: string): Promise<number | null> =>
   (await server.call('GET', `/api/stock/${id}`)).body.record.amount
-async function all(query = ''): Promise<readonly KeptEvent[]> {
-  const found: KeptEvent[] = []
+async function all(query = ''): Promise<readonly StoredEvent[]> {
+  const found: StoredEvent[] = []
   let since = 0
   for (;;) {
     const { body } = await server.call('GET', `/api/events?since=${since}&limit=7${query}`)
@@ -44,7 +44,7 @@ describe('events', () => {
     const events = await all()
     expect(events.length).toBeGreaterThan(10)
     expect(events.map(({ seq }) => seq)).toEqual(events.map(({ seq }) => seq).toSorted((a, b) => a - b))
-    for (const event of events) expect(readDocument(keptEventSchema, event)).toMatchObject({ ok: true })
+    for (const event of events) expect(readDocument(storedEventSchema, event)).toMatchObject({ ok: true })
   })
 
   it('change the count that they tell of', async () => {
@@ -63,7 +63,7 @@ describe('events', () => {
     expect(history.body.items.map(({ version }: { version: number }) => version)).toEqual([3, 2, 1])
   })
 
-  it('are told once for a key, for good', async () => {
+  it('are recorded once for a key, for good', async () => {
     const cup = await counted('once', 8)
     const first = await move(cup, -1, 'once-1')
     await server.database.query('delete from stored_answer')
@@ -109,7 +109,7 @@ describe('events', () => {
       ({ record }: { record: { id: string; amount: number | null } }) =>
         record.id.startsWith('gas.') && record.amount !== null,
     ).record.id
-    const seen: KeptEvent[] = []
+    const seen: StoredEvent[] = []
     const start = (await all()).at(-1)?.seq ?? 0
     let since = start
     let isDone = false

@@ -2,11 +2,11 @@
 import {
   catalogueSchema,
   fitDocumentSchema,
-  keptEventSchema,
+  storedEventSchema,
   type RecordKind,
   schemaOf,
   shopDocumentSchema,
-  toldEventSchema,
+  newEventSchema,
 } from '@brannik/core'
 import { z } from 'zod'
 import {
@@ -284,22 +284,22 @@ const HAPPENINGS: ZodOpenApiPathsObject = {
       {
         200: json(
           'Events, and the number to go on from',
-          z.object({ items: z.array(keptEventSchema), next: z.int() }),
+          z.object({ items: z.array(storedEventSchema), next: z.int() }),
         ),
         ...INVALID,
       },
       { query: eventQuerySchema.shape },
     ),
     post: route(
-      'tellEvent',
-      'Tells of something that happened; what cannot have happened is refused',
+      'addEvent',
+      'Records something that happened; what cannot have happened is refused',
       {
-        200: json('As it was told before under this key', keptEventSchema),
-        201: json('As it is kept', keptEventSchema),
+        200: json('As it was stored under this key before', storedEventSchema),
+        201: json('As it is stored', storedEventSchema),
         409: problem('It cannot have happened: there is not enough, or nobody has counted'),
         ...INVALID,
       },
-      { header: KEY, body: toldEventSchema },
+      { header: KEY, body: newEventSchema },
     ),
   },
 }

@@ -1,41 +1,41 @@
-/** What a type of happening is. Happenings are rows that nobody changes; what is so now is a fold over them. */
+/** What a type of event is. Events are rows that nobody changes; the state of today is a fold over them. */
 import { z } from 'zod'
 
 export interface EventDefinition {
   readonly type: string
-  /** Who may tell of one. */
+  /** Who may record one. */
   readonly writers: 'owner' | 'planner' | 'welder'
-  /** What it happens to: the text that names it. */
+  /** The text that names what it happens to. */
   readonly subject: z.ZodType<string>
-  /** What one says of it. */
-  readonly told: z.ZodType
-  /** What is kept of it. */
-  readonly kept: z.ZodType
+  /** What the client sends. */
+  readonly input: z.ZodType
+  /** What is stored. */
+  readonly body: z.ZodType
 }
 
-/** @returns the same, with the types of this type of happening */
+/** @returns the same, with its own types */
 export const defineEvent = <const D extends EventDefinition>(definition: D): D => definition
 
-/** A happening as it is kept, of whatever type. */
-export const keptSchema = <D extends EventDefinition>({ type, subject, kept }: D) =>
+/** An event as it is stored. */
+export const storedSchema = <D extends EventDefinition>({ type, subject, body }: D) =>
   z.strictObject({
-    /** In the order of being stored: whoever has seen one has seen all before it. */
+    /** Rises in the order of commits: a client that has seen one has seen all before it. */
     seq: z.int().min(1),
     /** UTC, ISO 8601. */
     at: z.iso.datetime(),
     who: z.string(),
     type: z.literal(type as D['type']),
     subject,
-    body: kept as D['kept'],
+    body: body as D['body'],
     /** The `seq` of the one that it corrects; null where it corrects none. */
     corrects: z.int().min(1).nullable(),
   })
 
-/** A happening as somebody tells of it. */
-export const toldSchema = <D extends EventDefinition>({ type, subject, told }: D) =>
+/** An event as a client sends it. */
+export const newSchema = <D extends EventDefinition>({ type, subject, input }: D) =>
   z.strictObject({
     type: z.literal(type as D['type']),
     subject,
-    body: told as D['told'],
+    body: input as D['input'],
     corrects: z.int().min(1, 'must be the seq of an event').nullable().optional(),
   })

@@ -1,22 +1,22 @@
-/** Happenings as data; common practice, no source: a ledger adds up, and shows where a line is missing. */
+/** Events as data; common practice, no source: a ledger adds up, and shows where a line is missing. */
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { readDocument } from '../model/problems.ts'
-import { keptEventSchema, toldEventSchema } from './index.ts'
+import { storedEventSchema, newEventSchema } from './index.ts'
 import { balanceOf } from './stockMovement.ts'
 
-const told = (part: object) =>
-  readDocument(toldEventSchema, {
+const sent = (part: object) =>
+  readDocument(newEventSchema, {
     type: 'stock-movement',
     subject: 'wire.er70s6-035',
     body: { change: -900 },
     ...part,
   })
 
-describe('what is told', () => {
+describe('what is sent', () => {
   it('says by how much, and of what', () => {
-    expect(told({})).toMatchObject({ ok: true })
-    expect(told({ corrects: 4 })).toMatchObject({ ok: true })
+    expect(sent({})).toMatchObject({ ok: true })
+    expect(sent({ corrects: 4 })).toMatchObject({ ok: true })
   })
   it.each([
     ['of what nobody counts', { subject: 'gun.west' }, 'subject', /counted/],
@@ -26,7 +26,7 @@ describe('what is told', () => {
     ['a correction of nothing', { corrects: 0 }, 'corrects', /seq/],
     ['what it does not know', { body: { change: 1, why: 'x' } }, 'body', /why/],
   ])('is refused where it says %s', (_what, part, field, message) => {
-    const read = told(part)
+    const read = sent(part)
     expect(read.ok).toBe(false)
     if (read.ok) return
     expect(read.problems[0]?.field).toBe(field)
@@ -34,7 +34,7 @@ describe('what is told', () => {
   })
 })
 
-it('a kept one has its number, its time in UTC, and who told it', () => {
+it('a stored one has its number, its time in UTC, and who recorded it', () => {
   const kept = {
     seq: 3,
     at: '2027-03-01T10:00:00.25Z',
@@ -44,9 +44,9 @@ it('a kept one has its number, its time in UTC, and who told it', () => {
     body: { version: 2, before: 4000, after: 3100 },
     corrects: null,
   }
-  expect(readDocument(keptEventSchema, kept)).toMatchObject({ ok: true })
-  expect(readDocument(keptEventSchema, { ...kept, at: '2027-03-01T10:00:00+01:00' }).ok).toBe(false)
-  expect(readDocument(keptEventSchema, { ...kept, seq: 0 }).ok).toBe(false)
+  expect(readDocument(storedEventSchema, kept)).toMatchObject({ ok: true })
+  expect(readDocument(storedEventSchema, { ...kept, at: '2027-03-01T10:00:00+01:00' }).ok).toBe(false)
+  expect(readDocument(storedEventSchema, { ...kept, seq: 0 }).ok).toBe(false)
 })
 
 describe('the balance', () => {

@@ -1,6 +1,6 @@
-/** Every type of happening. A new one is a file beside this one, a line here, and what it does in `server/src/events`. */
+/** Every type of event. A new one is a file beside this one, a line here, and a file in `server/src/events`. */
 import { z } from 'zod'
-import { keptSchema, toldSchema } from './event.ts'
+import { storedSchema, newSchema } from './event.ts'
 import { stockMovement } from './stockMovement.ts'
 
 export const EVENTS = [stockMovement] as const
@@ -8,7 +8,7 @@ export const EVENTS = [stockMovement] as const
 export type EventType = (typeof EVENTS)[number]['type']
 export const EVENT_TYPES = EVENTS.map(({ type }) => type) as readonly EventType[]
 
-export const toldEventSchema = z.discriminatedUnion('type', [toldSchema(stockMovement)])
-export type ToldEvent = z.infer<typeof toldEventSchema>
-export const keptEventSchema = z.discriminatedUnion('type', [keptSchema(stockMovement)])
-export type KeptEvent = z.infer<typeof keptEventSchema>
+export const newEventSchema = z.discriminatedUnion('type', [newSchema(stockMovement)])
+export type NewEvent = z.infer<typeof newEventSchema>
+export const storedEventSchema = z.discriminatedUnion('type', [storedSchema(stockMovement)])
+export type StoredEvent = z.infer<typeof storedEventSchema>

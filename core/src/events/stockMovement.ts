@@ -10,7 +10,7 @@ export const stockMovement = defineEvent({
   type: 'stock-movement',
   writers: 'planner',
   subject: countId,
-  told: z.strictObject({
+  input: z.strictObject({
     /** g of wire, L of gas, pieces of the others; less than 0 where it is taken. */
     change: z
       .number('must be a number')
@@ -18,14 +18,14 @@ export const stockMovement = defineEvent({
       .max(1e9, 'must be at most 1000000000')
       .refine((change) => change !== 0, 'is 0; give what came, or what went with a minus before it'),
   }),
-  kept: z.strictObject({
+  body: z.strictObject({
     /** Of the count that it made. */
     version: z.int().min(1),
     before: amountSchema.nullable(),
     after: amountSchema.nullable(),
   }),
 })
-type Kept = z.infer<typeof stockMovement.kept>
+type Kept = z.infer<typeof stockMovement.body>
 
 /**
  * What there is after these, of one thing.

@@ -4,7 +4,7 @@ import { describe, expect, it } from 'vitest'
 import { demandOf } from '../demand/demand.ts'
 import { demoInput, joint } from '../testing/samples.ts'
 import { sidesOf } from './fit.ts'
-import { explainOutcome, outcomeOf, type Settled } from './outcome.ts'
+import { explainOutcome, outcomeOf, type SettingsTried } from './outcome.ts'
 import { settingsOf } from './settings.ts'
 
 const INCH = 25.4
@@ -17,13 +17,13 @@ const weldOf = (part: Parameters<typeof joint>[0] = {}) => {
   const d = demandOf({ ...plain, joints: [joint(part)] }, 'gmaw-short', wire, input.shop)
   return [capability, d, d.hungriest] as const
 }
-const set = (feedInPerMin: number, travelInPerMin: number): Settled => ({
+const set = (feedInPerMin: number, travelInPerMin: number): SettingsTried => ({
   currentA: 0,
   voltsV: 20,
   feedMmPerMin: feedInPerMin * INCH,
   travelMmPerMin: travelInPerMin * INCH,
 })
-const after = (settled: Settled, part: Parameters<typeof joint>[0] = {}) =>
+const after = (settled: SettingsTried, part: Parameters<typeof joint>[0] = {}) =>
   outcomeOf(...weldOf(part), settled)
 
 describe('leg at a travel', () => {

@@ -23,7 +23,7 @@ import { passesWanted } from '../trade/passes.ts'
 import { thinnerFamily } from '../trade/wantedCurrent.ts'
 
 /** What the hand and the machine are set to. */
-export interface Settled {
+export interface SettingsTried {
   readonly currentA: number
   readonly voltsV: number
   /** mm/min; null where no wire is fed: then the amps are set. */
@@ -143,7 +143,7 @@ export function outcomeOf(
   capability: Capability,
   demand: Demand,
   line: WeldFigures,
-  settled: Settled,
+  settled: SettingsTried,
 ): Outcome {
   // As the settings to start with: of a groove with an open root, of its fill passes.
   const weld = settingsAreOf(line)
@@ -273,7 +273,7 @@ export function explainOutcome(
   capability: Capability,
   demand: Demand,
   weld: WeldFigures,
-  settled: Settled,
+  settled: SettingsTried,
 ): readonly Step[] {
   const tracer = new TracingReckoner(capability.assumptions)
   traceDemand(demand, weld.joint.id, tracer)

@@ -1,5 +1,5 @@
-/** What happens, told and read on from where one stopped. */
-import { EVENT_TYPES, EVENTS, readDocument, type ToldEvent, toldEventSchema } from '@brannik/core'
+/** Events: recorded, and read from any number on. */
+import { EVENT_TYPES, EVENTS, readDocument, type NewEvent, newEventSchema } from '@brannik/core'
 import { z } from 'zod'
 import { mayDo, ROLES } from '../access/roles.ts'
 import { reading } from '../database.ts'
@@ -8,7 +8,7 @@ import { invalid, Problem } from '../problems.ts'
 import { limitSchema, queryOf } from '../routes/lists.ts'
 import type { AddRoutes } from '../services.ts'
 import { answerOnce } from '../stores/answers.ts'
-import { eventsSince, tellEvent } from './store.ts'
+import { eventsSince, addEvent } from './store.ts'
 
 export const eventQuerySchema = z.strictObject({
   since: z.coerce
@@ -21,8 +21,8 @@ export const eventQuerySchema = z.strictObject({
   limit: limitSchema,
 })
 
-const writersOf = (type: ToldEvent['type']) => EVENTS.find((one) => one.type === type)?.writers ?? 'owner'
-/** The least role that may tell of anything. */
+const writersOf = (type: NewEvent['type']) => EVENTS.find((one) => one.type === type)?.writers ?? 'owner'
+/** The least role that may record any event. */
 const LEAST = ROLES.find((role) => EVENTS.some(({ writers }) => mayDo(role, writers))) ?? 'owner'
 
 export const eventRoutes: AddRoutes = (api, { database }) => {
@@ -34,10 +34,10 @@ export const eventRoutes: AddRoutes = (api, { database }) => {
     response.type('application/json').send(`{"items":[${items.join(',')}],"next":${next}}`)
   })
   api.on('post', '/events', LEAST, async (request, response) => {
-    const read = readDocument<ToldEvent>(toldEventSchema, smallBody(request))
+    const read = readDocument<NewEvent>(newEventSchema, smallBody(request))
     if (!read.ok) throw invalid(read.problems)
-    const told = read.value
-    const writers = writersOf(told.type)
+    const sent = read.value
+    const writers = writersOf(sent.type)
     if (!mayDo(request.actor.role, writers))
       throw new Problem(
         403,
@@ -46,7 +46,7 @@ export const eventRoutes: AddRoutes = (api, { database }) => {
       )
     const { answer, isRepeat } = await answerOnce(database, request, async (connection) => {
       const key = request.get('Idempotency-Key') ?? null
-      const { event, isNew } = await tellEvent(connection, request.actor.who, key, told)
+      const { event, isNew } = await addEvent(connection, request.actor.who, key, sent)
       return { status: isNew ? 201 : 200, body: event }
     })
     if (isRepeat || answer.status === 200) response.set('Idempotent-Replayed', 'true')

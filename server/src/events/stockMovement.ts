@@ -1,5 +1,5 @@
-/** What came or went of a thing. Its row decides whether there is enough: two who take the last at once take turns. */
-import type { ToldEvent } from '@brannik/core'
+/** What came or went of an item. Its row decides whether there is enough: two who take the last one take turns. */
+import type { NewEvent } from '@brannik/core'
 import type { Connection } from '../database.ts'
 import { Problem } from '../problems.ts'
 
@@ -7,7 +7,7 @@ const MOVE = `update stock_item set amount = amount + $2, version = version + 1
   where id = $1 and amount + $2 >= 0`
 const THERE = 'select amount from stock_item where id = $1'
 
-export async function moveStock(connection: Connection, { subject, body }: ToldEvent): Promise<void> {
+export async function moveStock(connection: Connection, { subject, body }: NewEvent): Promise<void> {
   if ((await connection.query(MOVE, [subject, body.change])).rowCount === 1) return
   const { rows } = await connection.query<{ amount: number | null }>(THERE, [subject])
   const amount = rows[0]?.amount ?? null

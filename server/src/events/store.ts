@@ -1,5 +1,5 @@
-/** Happenings as rows: they are told, read on from where one stopped, and never changed. */
-import type { EventType, ToldEvent } from '@brannik/core'
+/** Events as rows: appended, read from any number on, and never changed. */
+import type { EventType, NewEvent } from '@brannik/core'
 import type { Connection } from '../database.ts'
 import { invalid } from '../problems.ts'
 import { moveStock } from './stockMovement.ts'
@@ -13,8 +13,8 @@ const LAST_OF = `select ${EVENT} from event where subject = $1 and type = $2 ord
 const TOGETHER = `select 1 from event where seq = $1 and subject = $2 and type = $3`
 const SAY = `select set_config('brannik.event_key', $1, true), set_config('brannik.event_corrects', $2, true)`
 
-/** What a type does when it is told: it refuses what cannot be, and leaves one row. */
-const HAPPENS: Readonly<Record<EventType, (connection: Connection, told: ToldEvent) => Promise<void>>> = {
+/** What recording an event of a type does: it refuses what cannot be, and leaves one row. */
+const HAPPENS: Readonly<Record<EventType, (connection: Connection, sent: NewEvent) => Promise<void>>> = {
   'stock-movement': moveStock,
 }
 
@@ -41,28 +41,28 @@ export async function eventsSince(
 
 /**
  * @param key the writer's own name for it; null where it has none
- * @returns the event as JSON text; the earlier one where it was told under this key before
+ * @returns the event as JSON text; the earlier one where this key recorded one before
  * @throws Problem where it cannot have happened
  */
-export async function tellEvent(
+export async function addEvent(
   connection: Connection,
   who: string,
   key: string | null,
-  told: ToldEvent,
+  sent: NewEvent,
 ): Promise<{ readonly event: string; readonly isNew: boolean }> {
   const known = key === null ? null : (await connection.query<{ event: string }>(BY_KEY, [who, key])).rows[0]
   if (known) return { event: known.event, isNew: false }
-  const corrects = told.corrects ?? null
+  const corrects = sent.corrects ?? null
   if (
     corrects !== null &&
-    (await connection.query(TOGETHER, [corrects, told.subject, told.type])).rowCount === 0
+    (await connection.query(TOGETHER, [corrects, sent.subject, sent.type])).rowCount === 0
   ) {
-    const message = `is ${corrects}, and no event of ${told.subject} has that number; give the seq of one that it corrects`
+    const message = `is ${corrects}, and no event of ${sent.subject} has that number; give the seq of one that it corrects`
     throw invalid([{ pointer: '/corrects', field: 'corrects', message }])
   }
   await connection.query(SAY, [key ?? '', corrects === null ? '' : String(corrects)])
-  await HAPPENS[told.type](connection, told)
-  const { rows } = await connection.query<{ event: string }>(LAST_OF, [told.subject, told.type])
-  if (!rows[0]) throw new Error(`${told.type} left no row`)
+  await HAPPENS[sent.type](connection, sent)
+  const { rows } = await connection.query<{ event: string }>(LAST_OF, [sent.subject, sent.type])
+  if (!rows[0]) throw new Error(`${sent.type} left no row`)
   return { event: rows[0].event, isNew: true }
 }

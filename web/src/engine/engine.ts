@@ -49,7 +49,7 @@ import {
   type StartingSettings,
   type Outcome,
   type OutcomeFigure,
-  type Settled,
+  type SettingsTried,
   settingsOf,
   type WeldFigure,
   type WhatIf,
@@ -113,7 +113,7 @@ export type Asked =
       readonly figure: OutcomeFigure
       readonly weldId: string
       readonly setUpId: string | null
-      readonly settled: Settled
+      readonly settled: SettingsTried
     }
 
 /** A job with a set-up that was chosen for it. */
@@ -254,7 +254,7 @@ export class Engine {
     jobId: string,
     weldId: string,
     setUpId: string | null,
-    settled: Settled | null,
+    settled: SettingsTried | null,
   ): Promise<Made | null> {
     const input = this.#input(jobId, setUpId)
     if (!input) return null

@@ -8,7 +8,7 @@ import { PASS_WORDS } from './settingWords.ts'
 import VerdictMark from '../../components/VerdictMark.vue'
 
 /** Comes a moment after the answer. */
-const SettleLink = lazily(() => import('../../components/SettleLink.vue'))
+const MissingFieldLink = lazily(() => import('../../components/MissingFieldLink.vue'))
 
 /** What decides stands first, each with its sentence; what fits is one line, whose figures can be unfolded. */
 const {
@@ -83,7 +83,7 @@ const whichOf = ({ weldId, pass }: Row): string =>
         <td class="said">
           {{ row.sentence }}
           <template v-for="missing in [unknownOf(row)]">
-            <SettleLink
+            <MissingFieldLink
               v-if="missing && isLate"
               :key="missing.code"
               :assessment="missing"
@@ -128,7 +128,7 @@ const whichOf = ({ weldId, pass }: Row): string =>
                   {{ row.title }}
                 </button>
                 {{ row.demand }}
-                <SettleLink
+                <MissingFieldLink
                   v-if="row.criteria[0] && isLate"
                   :assessment="row.criteria[0]"
                   :set-up="setUp"

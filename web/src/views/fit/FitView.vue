@@ -12,7 +12,7 @@ import {
   SLOTS,
   slotText,
   type OutcomeFigure,
-  type Settled,
+  type SettingsTried,
   type StartFigure,
   type Step,
   type Suggestion,
@@ -124,7 +124,7 @@ const isComparing = ref(false)
 /** Other settings whose figure is open. */
 // Plain, for it is handed to the thread that reckons.
 const otherOpen = shallowRef<Extract<Asked, { of: 'outcome' }> | null>(null)
-function openOutcome(figure: OutcomeFigure, setUpId: string, settled: Settled): void {
+function openOutcome(figure: OutcomeFigure, setUpId: string, settled: SettingsTried): void {
   const weldId = jointId.value
   if (!weldId) return
   otherOpen.value = { of: 'outcome', figure, weldId, setUpId, settled }

@@ -3,7 +3,7 @@ import {
   assumptionsOf,
   type OutcomeFigure,
   type SetUp,
-  type Settled,
+  type SettingsTried,
   type StartFigure,
   type SteelHeat,
 } from '@brannik/core'
@@ -35,7 +35,7 @@ const { jobId, weldId, setUpId, setUps, calledLegMm } = defineProps<{
 }>()
 const emit = defineEmits<{
   open: [figure: StartFigure]
-  openOutcome: [figure: OutcomeFigure, setUpId: string, settled: Settled]
+  openOutcome: [figure: OutcomeFigure, setUpId: string, settled: SettingsTried]
   close: []
 }>()
 
@@ -63,12 +63,12 @@ watch(
 )
 watch([otherId, () => weldId], () => Object.assign(typed, NOTHING))
 
-const ask = (id: string, settled: Settled | null): Question<'made'> => ['made', jobId, weldId, id, settled]
+const ask = (id: string, settled: SettingsTried | null): Question<'made'> => ['made', jobId, weldId, id, settled]
 const { answer: here } = useAnswer<'made'>(computed(() => ask(setUpId, null)))
 const { answer: there } = useAnswer<'made'>(computed(() => ask(otherId.value, null)))
 
 /** What is typed, else what the other side starts with; null where nobody knows how fast it travels. */
-const settled = computed<Settled | null>(() => {
+const settled = computed<SettingsTried | null>(() => {
   const start = there.value?.settings
   const travelMmPerMin = typed.travelMmPerMin ?? start?.travelMmPerMin ?? null
   if (!start || travelMmPerMin === null) return null

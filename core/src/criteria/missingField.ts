@@ -2,18 +2,18 @@
 import type { Slot } from '../kinds/slots.ts'
 import type { Assessment } from './criterion.ts'
 
-export interface Settling {
+export interface MissingField {
   /** A place of the set-up, whose thing has the field; `feed` is whatever pushes the wire. */
   readonly at: Slot | 'feed' | 'set-up' | 'job'
   /** The field by its label; null where the choice itself is missing. */
   readonly field: string | null
 }
 
-const of = (at: Settling['at'], field: string | null = null): Settling => ({ at, field })
+const of = (at: MissingField['at'], field: string | null = null): MissingField => ({ at, field })
 const CHOICE = of('set-up')
 
 /** By what is missing. */
-const SETTLED_AT: Readonly<Record<string, Settling>> = {
+const SETTLED_AT: Readonly<Record<string, MissingField>> = {
   'power-source': CHOICE,
   gun: CHOICE,
   wire: CHOICE,
@@ -74,9 +74,9 @@ const PART_OF: Readonly<Record<string, Slot>> = {
 
 /**
  * @returns where to write what is missing; null where nothing is
- * @example settledAt({ criterion: 'gas-use', code: 'gas-left' }) // { at: 'gas', field: 'Left' }
+ * @example missingFieldOf({ criterion: 'gas-use', code: 'gas-left' }) // { at: 'gas', field: 'Left' }
  */
-export function settledAt({ criterion, code }: Pick<Assessment, 'criterion' | 'code'>): Settling | null {
+export function missingFieldOf({ criterion, code }: Pick<Assessment, 'criterion' | 'code'>): MissingField | null {
   if (code === 'class-of-part') return of(PART_OF[criterion] ?? 'set-up', 'For guns or torches of class')
   return SETTLED_AT[code] ?? null
 }

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { type Assessment, pathOfSlot, PROCESSES, settledAt, type SetUp, slotKey } from '@brannik/core'
+import { type Assessment, pathOfSlot, PROCESSES, missingFieldOf, type SetUp, slotKey } from '@brannik/core'
 import { computed } from 'vue'
 import type { RouteLocationRaw } from 'vue-router'
 import { useWorkspace } from '../stores/workspace.ts'
@@ -13,7 +13,7 @@ const { assessment, setUp, jobId } = defineProps<{
 const workspace = useWorkspace()
 
 const to = computed<{ route: RouteLocationRaw; words: string } | null>(() => {
-  const settling = settledAt(assessment)
+  const settling = missingFieldOf(assessment)
   if (!settling) return null
   const { at } = settling
   const query = {

@@ -7,7 +7,7 @@ import { PART_KINDS } from '../kinds/slots.ts'
 import { describeFields, flatFields } from '../model/describe.ts'
 import { supplyRatingSchema } from '../kinds/powerSource.ts'
 import { ENGLISH } from '../words/english/index.ts'
-import { settledAt } from './settledAt.ts'
+import { missingFieldOf } from './missingField.ts'
 
 const LEFT_OPEN = ['wire-stock', 'gas-left', 'tungsten-stock', 'hours']
 const labelsOf = (kind: Parameters<typeof fieldsOf>[0], part?: string): string[] =>
@@ -28,7 +28,7 @@ const PARTS = PART_KINDS.flatMap((kind) => labelsOf('part', kind))
 
 describe('where what is missing is written', () => {
   it.each([...Object.keys(ENGLISH.missing), ...LEFT_OPEN])('%s', (code) => {
-    const settling = settledAt({ criterion: 'tip-class', code })
+    const settling = missingFieldOf({ criterion: 'tip-class', code })
     expect(settling).not.toBeNull()
     if (settling && settling.field !== null) expect(LABELS[settling.at] ?? PARTS).toContain(settling.field)
   })
