@@ -3,11 +3,10 @@
  * and whoever waited is told.
  */
 import { diffOf, emptySent, type Sent } from './delta.ts'
-import type { Engine, Snapshot } from './engine.ts'
-import { type Started, startEngine } from './start.ts'
 import { reasonOf } from '../reason.ts'
-
-type Asks = Omit<Engine, 'take'>
+import type { Answer, Arguments, QuestionName } from './questions/index.ts'
+import type { Snapshot } from './snapshot.ts'
+import { type Started, startEngine } from './start.ts'
 
 interface Running extends Started {
   readonly sent: Sent
@@ -21,11 +20,7 @@ export interface EngineClient {
    * @param snapshot the shop as it is now
    * @throws Error what went wrong, in words; the next question finds an engine again
    */
-  ask<K extends keyof Asks>(
-    snapshot: Snapshot,
-    question: K,
-    ...of: Parameters<Asks[K]>
-  ): Promise<Awaited<ReturnType<Asks[K]>>>
+  ask<K extends QuestionName>(snapshot: Snapshot, question: K, ...of: Arguments<K>): Promise<Answer<K>>
 }
 
 /** @param start starts an engine; `onBreak` is called when it breaks */
@@ -67,8 +62,8 @@ export function createEngineClient(start: (onBreak: (message: string) => void) =
           take().catch((error: unknown) => {
             if (running === own) onBreak(reasonOf(error))
           })
-          const asked = engine as unknown as Record<string, (...of: unknown[]) => unknown>
-          Promise.resolve(asked[question]?.(...of)).then((answer) => {
+          const asked = engine as unknown as { ask: (...of: unknown[]) => Promise<unknown> }
+          asked.ask(question, ...of).then((answer) => {
             // What broke meanwhile has been told.
             if (!waiting.delete(fail)) return
             broken = 0

@@ -1,6 +1,6 @@
 /** What the engine has not been told yet. Records are replaced when they change, so the same object is the same record. */
 import { COMPUTED_KINDS } from '@brannik/core'
-import type { Delta, ListKey, Snapshot } from './engine.ts'
+import type { Delta, ListKey, Snapshot } from './snapshot.ts'
 
 interface Identified {
   readonly id: string

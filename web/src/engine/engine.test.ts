@@ -4,7 +4,8 @@ import { inputFor, shopDocument } from '../testing/demo.ts'
 import { METRIC } from '../testing/notation.ts'
 import { createEngineClient } from './client.ts'
 import { diffOf, emptySent } from './delta.ts'
-import { Engine, type Snapshot } from './engine.ts'
+import { Engine } from './engine.ts'
+import type { Snapshot } from './snapshot.ts'
 import { askOfJobs } from './manyJobs.ts'
 
 const { format: _format, version: _version, ...snapshot } = shopDocument
@@ -117,7 +118,7 @@ it('a thread that breaks leaves nobody waiting, and the next question finds a ne
     starts.push(onBreak)
     const engine = new Engine()
     // The first never answers.
-    if (starts.length === 1) engine.fit = () => new Promise<never>(() => undefined) as never
+    if (starts.length === 1) engine.ask = () => new Promise<never>(() => undefined)
     return { engine, stop: () => (stops += 1) }
   })
   const first = client.ask(snapshot, 'fit', 'press-frame', {})
@@ -156,9 +157,9 @@ it('a thread that breaks again and again is let be, with a word of what to do', 
   const client = createEngineClient((onBreak) => {
     started += 1
     const engine = new Engine()
-    engine.fit = () => {
+    engine.ask = () => {
       onBreak('broken')
-      return null
+      return new Promise<never>(() => undefined)
     }
     return { engine, stop: () => undefined }
   })
@@ -192,7 +193,7 @@ it('the thread is told what it reckons with, and its break reaches whoever waits
   const asked = engine.ask(snapshot, 'glance', ids)
   await Promise.resolve()
   const [worker] = workers
-  expect(worker?.posted).toMatchObject([{ path: ['take'] }, { path: ['glance'] }])
+  expect(worker?.posted).toMatchObject([{ path: ['take'] }, { path: ['ask'] }])
   worker?.dispatchEvent(Object.assign(new Event('error'), { message: 'no memory' }))
   await expect(asked).rejects.toThrow('no memory')
   expect(worker?.isStopped).toBe(true)

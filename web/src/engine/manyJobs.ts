@@ -1,7 +1,7 @@
 /** Questions about many jobs go to the engine a few jobs at a time: the view sees how far it is, and can stop. */
 import type { EngineClient } from './client.ts'
-import type { BoardCell } from '@brannik/core'
-import type { Doable, Engine, JobGlance, Snapshot } from './engine.ts'
+import type { Answer, Arguments } from './questions/index.ts'
+import type { Snapshot } from './snapshot.ts'
 
 /** Few enough that the question of another view does not wait for long. */
 const JOBS_AT_ONCE = 10
@@ -9,15 +9,8 @@ const JOBS_AT_ONCE = 10
 const JOBS_AT_FIRST = 1
 
 type ManyJobs = 'glance' | 'board' | 'doable'
-type Rest<K extends ManyJobs> = Engine[K] extends (jobIds: readonly string[], ...rest: infer R) => unknown
-  ? R
-  : never
-interface Rows {
-  readonly glance: JobGlance
-  readonly board: BoardCell
-  readonly doable: Doable
-}
-type Row<K extends ManyJobs> = Rows[K]
+type Rest<K extends ManyJobs> = Arguments<K> extends [jobIds: readonly string[], ...rest: infer R] ? R : never
+type Row<K extends ManyJobs> = Answer<K>[number]
 
 interface Progress<T> {
   readonly signal: AbortSignal
@@ -44,7 +37,7 @@ export async function askOfJobs<K extends ManyJobs>(
     const answer = (await engine.ask(
       snapshot,
       question,
-      ...([part, ...rest] as unknown as Parameters<Engine[K]>),
+      ...([part, ...rest] as unknown as Arguments<K>),
     )) as readonly Row<K>[]
     if (signal.aborted) return null
     rows.push(...answer)

@@ -3,16 +3,15 @@ import { ref, type Ref, shallowRef, watch } from 'vue'
 import { useWorkspace } from '../stores/workspace.ts'
 import { engine } from './client.ts'
 import { reasonOf } from '../reason.ts'
-import type { Engine, Snapshot } from './engine.ts'
+import type { Answer, Arguments, QuestionName } from './questions/index.ts'
+import type { Snapshot } from './snapshot.ts'
 
-type Asks = Omit<Engine, 'take'>
-export type Question<K extends keyof Asks> = readonly [question: K, ...of: Parameters<Asks[K]>]
+export type Question<K extends QuestionName> = readonly [question: K, ...of: Arguments<K>]
 
 /** @param question null where nothing is asked: then there is no answer */
-export function useAnswer<K extends keyof Asks>(question: Ref<Question<K> | null>) {
-  type Answer = Awaited<ReturnType<Asks[K]>>
+export function useAnswer<K extends QuestionName>(question: Ref<Question<K> | null>) {
   const workspace = useWorkspace()
-  const answer = shallowRef<Answer | null>(null)
+  const answer = shallowRef<Answer<K> | null>(null)
   const isComputing = ref(false)
   /** Why there is no answer; empty where there is one, or where nothing was asked. */
   const failure = ref('')

@@ -3,7 +3,7 @@ import { type Ref, ref, shallowRef, watch } from 'vue'
 import { reasonOf } from '../reason.ts'
 import { useWorkspace } from '../stores/workspace.ts'
 import { engine } from './client.ts'
-import type { JobGlance } from './engine.ts'
+import type { JobGlance } from './questions/glance.ts'
 import { askOfJobs } from './manyJobs.ts'
 
 export function useGlances(jobIds: Ref<readonly string[]>) {

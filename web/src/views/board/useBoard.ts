@@ -2,7 +2,7 @@
 import type { BoardCell, Job, WhatIf } from '@brannik/core'
 import { type Ref, ref, shallowRef, watch } from 'vue'
 import { engine } from '../../engine/client.ts'
-import type { Snapshot } from '../../engine/engine.ts'
+import type { Snapshot } from '../../engine/snapshot.ts'
 import { askOfJobs } from '../../engine/manyJobs.ts'
 import { reasonOf } from '../../reason.ts'
 import { useWorkspace } from '../../stores/workspace.ts'

@@ -1,6 +1,6 @@
 /** What the page and the thread that seeks kits say to each other. */
 import type { DecidingPrice, KitProblem, Made, SetUp, StudyPart } from '@brannik/core'
-import type { Snapshot } from '../../engine/engine.ts'
+import type { Snapshot } from '../../engine/snapshot.ts'
 
 export interface KitQuestion {
   readonly snapshot: Snapshot

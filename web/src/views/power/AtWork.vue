@@ -2,7 +2,7 @@
 import type { LeftOut } from '@brannik/core'
 import { computed } from 'vue'
 import ChoiceField from '../../components/ChoiceField.vue'
-import type { JobOnSetUp } from '../../engine/engine.ts'
+import type { JobOnSetUp } from '../../engine/snapshot.ts'
 import { useWorkspace } from '../../stores/workspace.ts'
 
 /** Who welds at the same time: a machine and a job a line. */

@@ -4,7 +4,7 @@ import { useElementVisibility } from '@vueuse/core'
 import { computed, shallowRef, useTemplateRef, watch } from 'vue'
 import VerdictMark from '../../components/VerdictMark.vue'
 import { engine } from '../../engine/client.ts'
-import type { JobOnSetUp } from '../../engine/engine.ts'
+import type { JobOnSetUp } from '../../engine/snapshot.ts'
 import { reasonOf } from '../../reason.ts'
 import { useWorkspace } from '../../stores/workspace.ts'
 

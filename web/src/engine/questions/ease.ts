@@ -1,0 +1,17 @@
+import { type Entered, fitJob, suggest, type Suggestion } from '@brannik/core'
+import { fitInput, type Snapshot } from '../snapshot.ts'
+
+/** @returns what would ease one job with one set-up, tried for real; nothing where they are not there */
+export function answer(
+  snapshot: Snapshot,
+  jobId: string,
+  setUpId: string,
+  most: number,
+): readonly Suggestion[] {
+  const input = fitInput(snapshot, jobId, setUpId)
+  if (!input) return []
+  const { shop, job, setUp } = input
+  const entered: Entered = { shop, shelf: snapshot, setUps: snapshot.setUps, job, setUp }
+  const fit = fitJob(input)
+  return suggest(entered, fit, most, fit.verdict === 'tight' ? 'tight' : 'fails')
+}

@@ -1,0 +1,92 @@
+/** Everything of the shop that the computation looks at, and what has changed in it. */
+import {
+  type Capability,
+  capabilityOf,
+  chosenOf,
+  COMPUTED_KINDS,
+  type FitInput,
+  type Job,
+  type ListKey as AnyListKey,
+  partsOf,
+  type SetUp,
+  type Shelf,
+  type Shop,
+} from '@brannik/core'
+
+export interface Snapshot extends Shelf {
+  readonly shop: Shop | null
+  readonly setUps: readonly SetUp[]
+  readonly jobs: readonly Job[]
+}
+export type ListKey = Extract<AnyListKey, keyof Snapshot>
+
+/** What has changed since the last one; a list that is not named stays. */
+export interface Delta {
+  readonly shop?: Shop | null
+  readonly lists: readonly {
+    readonly key: ListKey
+    readonly put: readonly { readonly id: string }[]
+    readonly removed: readonly string[]
+  }[]
+}
+
+export const EMPTY_SNAPSHOT = {
+  shop: null,
+  ...Object.fromEntries(COMPUTED_KINDS.map(({ listKey }) => [listKey, []])),
+} as unknown as Snapshot
+
+/** @returns the snapshot with what has changed */
+export function changedBy(snapshot: Snapshot, { shop, lists }: Delta): Snapshot {
+  const next: Record<string, unknown> = { ...snapshot }
+  if (shop !== undefined) next['shop'] = shop
+  for (const { key, put, removed } of lists) {
+    const gone = new Set([...removed, ...put.map(({ id }) => id)])
+    const stay = (snapshot[key] as readonly { readonly id: string }[]).filter(({ id }) => !gone.has(id))
+    next[key] = [...stay, ...put]
+  }
+  return next as unknown as Snapshot
+}
+
+/** A job with a set-up that was chosen for it, by their ids. */
+export interface JobOnSetUp {
+  readonly jobId: string
+  readonly setUpId: string
+}
+
+const withId = <T extends { readonly id: string }>(list: readonly T[], id: string | null | undefined) =>
+  list.find((one) => one.id === id)
+
+/**
+ * The question of a fit.
+ * @param setUpId null takes the job's own
+ * @returns null where there is no such job or set-up, or where its parts are not there
+ */
+export function fitInput(snapshot: Snapshot, jobId: string, setUpId: string | null = null): FitInput | null {
+  const { shop } = snapshot
+  const job = withId(snapshot.jobs, jobId)
+  const setUp = withId(snapshot.setUps, setUpId ?? job?.setUpId)
+  if (!shop || !job || !setUp) return null
+  const answer = partsOf(setUp, snapshot)
+  return answer.ok ? { shop, job, setUp, ...answer.parts } : null
+}
+
+/** @returns null where there is no such set-up */
+export function capabilityIn(snapshot: Snapshot, setUpId: string): Capability | null {
+  const { shop } = snapshot
+  const setUp = withId(snapshot.setUps, setUpId)
+  return shop && setUp ? capabilityOf(shop, setUp, chosenOf(setUp, snapshot)) : null
+}
+
+/** @returns those of the jobs and set-ups that are there */
+export const atWorkIn = ({ jobs, setUps }: Snapshot, pairs: readonly JobOnSetUp[]) =>
+  pairs.flatMap(({ jobId, setUpId }) => {
+    const job = withId(jobs, jobId)
+    const setUp = withId(setUps, setUpId)
+    return job && setUp ? [{ job, setUp }] : []
+  })
+
+/** @returns those records of a list that are named */
+export function named<T extends { readonly id: string }>(list: readonly T[], ids: readonly string[]): T[] {
+  const wanted = new Set(ids)
+  return list.filter(({ id }) => wanted.has(id))
+}
