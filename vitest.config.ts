@@ -34,19 +34,19 @@ export default defineConfig({
         test: {
           ...PAGE.test,
           name: 'web',
-          // Outside the stores nothing is kept: what one file has loaded serves the next.
+          // Outside the shop nothing is kept: what one file has loaded serves the next.
           isolate: false,
           setupFiles: [...PAGE.test.setupFiles, 'src/testing/drawn.ts'],
           include: ['src/**/*.test.ts'],
-          exclude: ['src/stores/**'],
+          exclude: ['src/shop/**'],
         },
       },
       {
         ...PAGE,
         test: {
           ...PAGE.test,
-          name: 'stores',
-          include: ['src/stores/**/*.test.ts'],
+          name: 'shop',
+          include: ['src/shop/**/*.test.ts'],
         },
       },
       {

@@ -21,7 +21,7 @@ const FORBIDDEN = {
   'web/src/views/x/y/server.ts': ['../../../../../server/src/store.ts', 'web: never the server'],
   'web/src/views/node.ts': ['node:os', 'web: nothing of Node'],
   'web/src/inside.ts': ['../../core/src/words/english.ts', 'core: known to others by its index alone'],
-  'web/src/stores/looks.ts': ['../views/node.ts', 'web: stores know no view'],
+  'web/src/shop/looks.ts': ['../views/node.ts', 'web: the shop knows no view'],
   'server/src/page.ts': ['../../web/src/inside.ts', 'server: never the page'],
   'server/src/script.ts': ['../../scripts/run.mjs', 'server: never the scripts'],
 }

@@ -79,8 +79,8 @@ export const LAYERS = [
     { path: '^core/src/', pathNot: '^core/src/index\\.ts$' },
   ),
   rule(
-    'web: stores know no view',
-    { path: '^web/src/(stores|engine|api)/', pathNot: CHECKS },
+    'web: the shop knows no view',
+    { path: '^web/src/(shop|stores|engine|api)/', pathNot: CHECKS },
     { path: '^web/src/(views|components|charts)/' },
   ),
   rule(

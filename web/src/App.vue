@@ -9,11 +9,11 @@ import { keepOffline } from './outdated.ts'
 import { isHere, VIEWS } from './router.ts'
 import { useLook } from './stores/look.ts'
 import { useNotice } from './stores/notice.ts'
-import { useSession } from './stores/session.ts'
+import { useSession } from './shop/session.ts'
 import { useEarlyKeys } from './useEarlyKeys.ts'
 import { useTabTitle } from './useTabTitle.ts'
-import { useTyping } from './stores/typing.ts'
-import { useWorkspace } from './stores/workspace.ts'
+import { useTyping } from './shop/typing.ts'
+import { useWorkspace } from './shop/workspace.ts'
 
 /** Comes a moment after the answer, and is nobody's reason to wait for it. */
 const A_MOMENT_MS = 5000

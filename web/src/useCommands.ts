@@ -3,7 +3,7 @@ import { computed, type ComputedRef } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import { VIEWS } from './router.ts'
 import { useLook } from './stores/look.ts'
-import { useWorkspace } from './stores/workspace.ts'
+import { useWorkspace } from './shop/workspace.ts'
 import { TABS } from './views/equipment/tabs.ts'
 
 export interface Command {

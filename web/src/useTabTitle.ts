@@ -3,7 +3,7 @@ import { factsAt } from '@brannik/core'
 import { watchEffect } from 'vue'
 import { useRoute } from 'vue-router'
 import { isHere, VIEWS } from './router.ts'
-import { type Path, useWorkspace } from './stores/workspace.ts'
+import { type Path, useWorkspace } from './shop/workspace.ts'
 
 export function useTabTitle(): void {
   const route = useRoute()

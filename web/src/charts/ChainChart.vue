@@ -4,7 +4,7 @@ import { useElementSize } from '@vueuse/core'
 import { ticks as ticksOf } from 'd3'
 import { computed, ref } from 'vue'
 import { usePrint } from '../stores/usePrint.ts'
-import { useWorkspace } from '../stores/workspace.ts'
+import { useWorkspace } from '../shop/workspace.ts'
 import { straight } from './straight.ts'
 
 /** The signature picture: what each link carries, from least to most, beside what the joint wants. */

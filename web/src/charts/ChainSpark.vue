@@ -2,7 +2,7 @@
 import { type Chain, linkTitle, verdictText } from '@brannik/core'
 import { scaleLinear } from 'd3'
 import { computed } from 'vue'
-import { useWorkspace } from '../stores/workspace.ts'
+import { useWorkspace } from '../shop/workspace.ts'
 
 /** The chain in a table cell. */
 const { chain } = defineProps<{ chain: Chain }>()

@@ -11,7 +11,7 @@ import {
 } from '@brannik/core'
 import { line, scaleLinear } from 'd3'
 import { computed } from 'vue'
-import { useWorkspace } from '../stores/workspace.ts'
+import { useWorkspace } from '../shop/workspace.ts'
 
 /** A weld's cross-section to scale, as it is understood: parts hatched apart, weld in copper, figures beside. */
 const { joint } = defineProps<{ joint: Joint }>()

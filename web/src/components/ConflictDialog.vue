@@ -3,7 +3,7 @@ import type { Clash } from '@brannik/core'
 import { computed, ref, watch } from 'vue'
 import { fieldWords, valueWords } from '../files/differences.ts'
 import { wordingOf } from '../files/wording.ts'
-import { type Path, useWorkspace } from '../stores/workspace.ts'
+import { type Path, useWorkspace } from '../shop/workspace.ts'
 import SheetDialog from './SheetDialog.vue'
 
 /** What was changed here and elsewhere at once: both values of each field side by side, and which of them stays. */

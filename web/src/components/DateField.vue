@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { useWorkspace } from '../stores/workspace.ts'
+import { useWorkspace } from '../shop/workspace.ts'
 import { printDay, readDay } from './dates.ts'
 import type { Read } from './useTyped.ts'
 import ValueField from './ValueField.vue'

@@ -5,7 +5,7 @@ import { ask } from '../api/client.ts'
 import { differences } from '../files/differences.ts'
 import { wordingOf } from '../files/wording.ts'
 import { useNotice } from '../stores/notice.ts'
-import { type Path, useWorkspace } from '../stores/workspace.ts'
+import { type Path, useWorkspace } from '../shop/workspace.ts'
 import SheetDialog from './SheetDialog.vue'
 import { reasonOf } from '../reason.ts'
 

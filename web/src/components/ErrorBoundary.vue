@@ -3,7 +3,7 @@ import { onErrorCaptured, ref, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import { logUnexpected } from '../errors.ts'
 import { download } from '../files/download.ts'
-import { useWorkspace } from '../stores/workspace.ts'
+import { useWorkspace } from '../shop/workspace.ts'
 
 /** What cannot be shown is said in its place; the rest of the page, and the way to mend or delete it, stay. */
 const route = useRoute()

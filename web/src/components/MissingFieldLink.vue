@@ -2,7 +2,7 @@
 import { type Assessment, pathOfSlot, PROCESSES, missingFieldOf, type SetUp, slotKey } from '@brannik/core'
 import { computed } from 'vue'
 import type { RouteLocationRaw } from 'vue-router'
-import { useWorkspace } from '../stores/workspace.ts'
+import { useWorkspace } from '../shop/workspace.ts'
 
 /** From what is not known to the field where it is written. */
 const { assessment, setUp, jobId } = defineProps<{

@@ -7,7 +7,7 @@ import {
   type QuantityKind,
 } from '@brannik/core'
 import { computed } from 'vue'
-import { useWorkspace } from '../stores/workspace.ts'
+import { useWorkspace } from '../shop/workspace.ts'
 import type { Read } from './useTyped.ts'
 import ValueField from './ValueField.vue'
 

@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
 import { lazily } from '../lazy.ts'
-import { useTyping } from '../stores/typing.ts'
-import { useWorkspace } from '../stores/workspace.ts'
+import { useTyping } from '../shop/typing.ts'
+import { useWorkspace } from '../shop/workspace.ts'
 
 const ConflictDialog = lazily(() => import('./ConflictDialog.vue'))
 

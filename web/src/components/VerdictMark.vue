@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { type Verdict, verdictText } from '@brannik/core'
 import { computed } from 'vue'
-import { useWorkspace } from '../stores/workspace.ts'
+import { useWorkspace } from '../shop/workspace.ts'
 import { MARK_PATHS } from './verdictShapes.ts'
 
 /** Mark, word and hue together. The word can be left to what stands beside it. */

@@ -2,7 +2,7 @@
 import { ref } from 'vue'
 import { ask } from '../api/client.ts'
 import { useNotice } from '../stores/notice.ts'
-import { useSession } from '../stores/session.ts'
+import { useSession } from '../shop/session.ts'
 import NewPassword from './NewPassword.vue'
 import SheetDialog from './SheetDialog.vue'
 import TypedField from './TypedField.vue'

@@ -15,7 +15,7 @@ import { onKeyStroke } from '@vueuse/core'
 import { computed, nextTick, useTemplateRef, watch } from 'vue'
 import type { VNavigationDrawer } from 'vuetify/components'
 import { usePrint } from '../stores/usePrint.ts'
-import { useWorkspace } from '../stores/workspace.ts'
+import { useWorkspace } from '../shop/workspace.ts'
 import type { Opened } from './opened.ts'
 import VerdictMark from './VerdictMark.vue'
 

@@ -4,7 +4,7 @@
  * and the record has what it had before. Escape gives the old text back.
  */
 import { computed, onBeforeUnmount, ref, watch } from 'vue'
-import { useTyping } from '../stores/typing.ts'
+import { useTyping } from '../shop/typing.ts'
 
 /** What a text was read as; `understood` is shown beside what was typed. */
 export type Read<T> =

@@ -1,6 +1,6 @@
 /** The engine's answer to a question that changes: the latest wins, and what was known stands until then. */
 import { ref, type Ref, shallowRef, watch } from 'vue'
-import { useWorkspace } from '../stores/workspace.ts'
+import { useWorkspace } from '../shop/workspace.ts'
 import { engine } from './client.ts'
 import { reasonOf } from '../reason.ts'
 import type { Answer, Arguments, QuestionName } from './questions/index.ts'

@@ -1,7 +1,7 @@
 /** The answers of many jobs at a glance, as they come; the rows that are known stand until newer ones are there. */
 import { type Ref, ref, shallowRef, watch } from 'vue'
 import { reasonOf } from '../reason.ts'
-import { useWorkspace } from '../stores/workspace.ts'
+import { useWorkspace } from '../shop/workspace.ts'
 import { engine } from './client.ts'
 import type { JobGlance } from './questions/glance.ts'
 import { askOfJobs } from './manyJobs.ts'

@@ -1,6 +1,6 @@
 /** Thicknesses that are reckoned, as the shop writes them. */
 import { printValue } from '@brannik/core'
-import { useWorkspace } from './workspace.ts'
+import { useWorkspace } from '../shop/workspace.ts'
 
 const MM_PER_INCH = 25.4
 const SIXTEENTHS = 16

@@ -1,6 +1,6 @@
 /** Money as the shop's currency is written. */
 import { computed } from 'vue'
-import { useWorkspace } from './workspace.ts'
+import { useWorkspace } from '../shop/workspace.ts'
 
 /** @returns prints an amount: `$3.90`, `$2,150` */
 export function useMoney(): (amount: number) => string {

@@ -1,6 +1,6 @@
 /** Figures as the shop writes them. */
 import { inOwnUnits, printNumber, printValue, printWholeAmps, readPlainNumber, spelled } from '@brannik/core'
-import { useWorkspace } from './workspace.ts'
+import { useWorkspace } from '../shop/workspace.ts'
 
 export function usePrint() {
   const workspace = useWorkspace()

@@ -12,7 +12,7 @@ import {
 import { createPinia, setActivePinia } from 'pinia'
 import { vi } from 'vitest'
 import demo from '../../../demo/tollgate-orchard-works.json' with { type: 'json' }
-import { useWorkspace } from '../stores/workspace.ts'
+import { useWorkspace } from '../shop/workspace.ts'
 
 const read = readDocument(shopDocumentSchema, demo)
 if (!read.ok) throw new Error(JSON.stringify(read.problems))

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { onMounted, ref, useTemplateRef } from 'vue'
 import TypedField from '../components/TypedField.vue'
-import { useSession } from '../stores/session.ts'
+import { useSession } from '../shop/session.ts'
 import { reasonOf } from '../reason.ts'
 
 /** The door: a name and a password. */

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { type BoardCell, cellText, type Job, type SetUp, verdictText } from '@brannik/core'
 import { computed } from 'vue'
-import { useWorkspace } from '../../stores/workspace.ts'
+import { useWorkspace } from '../../shop/workspace.ts'
 
 /**
  * One job of the board, with the cells of the set-ups in sight. A row of its own, and each cell drawn anew only when it changed:

@@ -27,7 +27,7 @@ import type { Asked } from '../../engine/questions/explain.ts'
 import { type Question, useAnswer } from '../../engine/useAnswer.ts'
 import { useNotice } from '../../stores/notice.ts'
 import { usePrint } from '../../stores/usePrint.ts'
-import { useWorkspace } from '../../stores/workspace.ts'
+import { useWorkspace } from '../../shop/workspace.ts'
 import { lazily } from '../../lazy.ts'
 import { PASS_WORDS } from '../fit/settingWords.ts'
 

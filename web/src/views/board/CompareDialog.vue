@@ -6,7 +6,7 @@ import { type Question, useAnswer } from '../../engine/useAnswer.ts'
 import { useMoney } from '../../stores/useMoney.ts'
 import { useAbout } from '../../stores/useAbout.ts'
 import { usePrint } from '../../stores/usePrint.ts'
-import { useWorkspace } from '../../stores/workspace.ts'
+import { useWorkspace } from '../../shop/workspace.ts'
 import { type Cells, cellOf } from './useBoard.ts'
 
 /** The pinned set-ups side by side, the same rows for all. */

@@ -5,7 +5,7 @@ import { engine } from '../../engine/client.ts'
 import type { Snapshot } from '../../engine/snapshot.ts'
 import { askOfJobs } from '../../engine/manyJobs.ts'
 import { reasonOf } from '../../reason.ts'
-import { useWorkspace } from '../../stores/workspace.ts'
+import { useWorkspace } from '../../shop/workspace.ts'
 
 /** By job, then by set-up: a row that comes leaves the others as they are. */
 export type Cells = ReadonlyMap<string, ReadonlyMap<string, BoardCell>>

@@ -11,7 +11,7 @@ import { type Question, useAnswer } from '../../engine/useAnswer.ts'
 import { reasonOf } from '../../reason.ts'
 import { useMoney } from '../../stores/useMoney.ts'
 import { useNotice } from '../../stores/notice.ts'
-import { useWorkspace } from '../../stores/workspace.ts'
+import { useWorkspace } from '../../shop/workspace.ts'
 import DecideDialog from './DecideDialog.vue'
 import { useCould } from './useCould.ts'
 

@@ -7,7 +7,7 @@ import TextField from '../../components/TextField.vue'
 import { engine } from '../../engine/client.ts'
 import { reasonOf } from '../../reason.ts'
 import { useNotice } from '../../stores/notice.ts'
-import { useWorkspace } from '../../stores/workspace.ts'
+import { useWorkspace } from '../../shop/workspace.ts'
 import { idFor } from '../jobs/idFor.ts'
 import { useCould } from './useCould.ts'
 

@@ -17,7 +17,7 @@ import { wordingOf } from '../../files/wording.ts'
 import { reasonOf } from '../../reason.ts'
 import { useMoney } from '../../stores/useMoney.ts'
 import { useNotice } from '../../stores/notice.ts'
-import { useWorkspace } from '../../stores/workspace.ts'
+import { useWorkspace } from '../../shop/workspace.ts'
 
 /** What was decided, on what, and whether it still holds. */
 const workspace = useWorkspace()

@@ -17,7 +17,7 @@ import VerdictMark from '../../components/VerdictMark.vue'
 import { useMoney } from '../../stores/useMoney.ts'
 import { useNotice } from '../../stores/notice.ts'
 import { usePrint } from '../../stores/usePrint.ts'
-import { useWorkspace } from '../../stores/workspace.ts'
+import { useWorkspace } from '../../shop/workspace.ts'
 import DecideDialog from './DecideDialog.vue'
 import {
   headlineOf,

@@ -11,7 +11,7 @@ import { computed } from 'vue'
 import CountField from '../../components/CountField.vue'
 import PickField from '../../components/PickField.vue'
 import QuantityField from '../../components/QuantityField.vue'
-import { useWorkspace } from '../../stores/workspace.ts'
+import { useWorkspace } from '../../shop/workspace.ts'
 
 /** One requirement: what, of which process, how much, whether it must be, and how much it counts. */
 const { requirement, name } = defineProps<{

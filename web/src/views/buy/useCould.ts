@@ -1,6 +1,6 @@
 /** A set-up that could be: found where it is written down already, else made, with the small parts that it needs as things to buy. */
 import type { Made, SetUp } from '@brannik/core'
-import { useWorkspace } from '../../stores/workspace.ts'
+import { useWorkspace } from '../../shop/workspace.ts'
 import { idFor } from '../jobs/idFor.ts'
 import { hasSameParts } from '../setups/sameParts.ts'
 

@@ -1,7 +1,7 @@
 /** The cheapest kit while it is sought: what is known until now stands, and stays when it is stopped. */
 import type { DecidingPrice, Made, Study, StudyPart } from '@brannik/core'
 import { onScopeDispose, ref, shallowRef } from 'vue'
-import { useWorkspace } from '../../stores/workspace.ts'
+import { useWorkspace } from '../../shop/workspace.ts'
 import type { KitGround, KitQuestion, KitTold } from './kitMessages.ts'
 
 const NOTHING: Partial<Study> = {}

@@ -1,6 +1,6 @@
 /** What each machine alone would cost to own, as it is worked out one after the other. */
 import { onScopeDispose, ref, shallowRef } from 'vue'
-import { useWorkspace } from '../../stores/workspace.ts'
+import { useWorkspace } from '../../shop/workspace.ts'
 import type { KitTold, Owning, OwningQuestion } from './kitMessages.ts'
 
 export function useOwning() {

@@ -21,7 +21,7 @@ import WorkingDrawer from '../../components/WorkingDrawer.vue'
 import { useAnswer, type Question } from '../../engine/useAnswer.ts'
 import { useAbout } from '../../stores/useAbout.ts'
 import { usePrint } from '../../stores/usePrint.ts'
-import { useWorkspace } from '../../stores/workspace.ts'
+import { useWorkspace } from '../../shop/workspace.ts'
 import { limitWords, POSITION_WORDS, supplyWords } from './words.ts'
 
 /** What every set-up welds, from the thinnest to the thickest part, and one of them by position and supply voltage. */

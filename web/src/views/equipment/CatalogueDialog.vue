@@ -9,7 +9,7 @@ import ProblemCell from '../../components/ProblemCell.vue'
 import SheetDialog from '../../components/SheetDialog.vue'
 import { engine } from '../../engine/client.ts'
 import { useNotice } from '../../stores/notice.ts'
-import { type Path, useWorkspace } from '../../stores/workspace.ts'
+import { type Path, useWorkspace } from '../../shop/workspace.ts'
 import { reasonOf } from '../../reason.ts'
 import type { FileRead } from '../../files/catalogueFiles.ts'
 

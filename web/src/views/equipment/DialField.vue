@@ -3,7 +3,7 @@ import { dialMarks, OPEN, parseQuantity, printQuantity } from '@brannik/core'
 import { computed } from 'vue'
 import type { Read } from '../../components/useTyped.ts'
 import ValueField from '../../components/ValueField.vue'
-import { useWorkspace } from '../../stores/workspace.ts'
+import { useWorkspace } from '../../shop/workspace.ts'
 
 /**
  * What a dial or a tap gives, as the shop measured it: `A = 16.4; B = 18.1`. What cannot be read stays in the field and

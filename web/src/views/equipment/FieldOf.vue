@@ -8,8 +8,8 @@ import PickField from '../../components/PickField.vue'
 import QuantityField from '../../components/QuantityField.vue'
 import TextField from '../../components/TextField.vue'
 import { usePrint } from '../../stores/usePrint.ts'
-import { useTyping } from '../../stores/typing.ts'
-import { type Path, useWorkspace } from '../../stores/workspace.ts'
+import { useTyping } from '../../shop/typing.ts'
+import { type Path, useWorkspace } from '../../shop/workspace.ts'
 import { choicesOf, type FieldSpec } from './forms.ts'
 
 /** One field of a record by its description: what cannot stand keeps its text and says why. */

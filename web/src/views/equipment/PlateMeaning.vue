@@ -13,7 +13,7 @@ import VerdictMark from '../../components/VerdictMark.vue'
 import { type Question, useAnswer } from '../../engine/useAnswer.ts'
 import { useAbout } from '../../stores/useAbout.ts'
 import { usePrint } from '../../stores/usePrint.ts'
-import { useWorkspace } from '../../stores/workspace.ts'
+import { useWorkspace } from '../../shop/workspace.ts'
 import { limitWords, supplyWords } from '../capacity/words.ts'
 
 /** What the plate means in this shop: what it draws, its breaker and cable, the circuits for it, and what it welds. */

@@ -19,7 +19,7 @@ import { INPUT_ROWS, OUTPUT_ROWS, type PlateFigure, POINT_FIGURES } from './plat
 import DutyChart from '../../charts/DutyChart.vue'
 import { BLANK_SUPPLY } from './forms.ts'
 import QuantityField from '../../components/QuantityField.vue'
-import { useWorkspace } from '../../stores/workspace.ts'
+import { useWorkspace } from '../../shop/workspace.ts'
 import { setIn } from './useRecordDraft.ts'
 import { FAMILY_WORDS } from './words.ts'
 

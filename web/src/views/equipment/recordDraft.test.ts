@@ -2,7 +2,7 @@ import { mount } from '@vue/test-utils'
 import { beforeEach, describe, expect, it } from 'vitest'
 import { defineComponent, h, nextTick, ref } from 'vue'
 import { demoWorkspace } from '../../testing/demo.ts'
-import { useUnfinished } from '../../stores/unfinished.ts'
+import { useUnfinished } from '../../shop/unfinished.ts'
 import { blankRecord } from './forms.ts'
 import { getIn, type RecordDraft, setIn, useRecordDraft } from './useRecordDraft.ts'
 

@@ -2,9 +2,9 @@
 import { factsAt, type FieldProblem, inShopUnits, type PathsOf, readDocument, schemaOf } from '@brannik/core'
 import type { z } from 'zod'
 import { computed, type Ref, shallowRef, watch } from 'vue'
-import { useTyping } from '../../stores/typing.ts'
-import { useUnfinished } from '../../stores/unfinished.ts'
-import { type Path, useWorkspace } from '../../stores/workspace.ts'
+import { useTyping } from '../../shop/typing.ts'
+import { useUnfinished } from '../../shop/unfinished.ts'
+import { type Path, useWorkspace } from '../../shop/workspace.ts'
 
 export type Draft = Readonly<Record<string, unknown>>
 /** What the screen lists: all of a catalogue, and the building's. */

@@ -15,7 +15,7 @@ import VerdictMark from '../../components/VerdictMark.vue'
 import { lazily } from '../../lazy.ts'
 import { useMoney } from '../../stores/useMoney.ts'
 import { usePrint } from '../../stores/usePrint.ts'
-import { useWorkspace } from '../../stores/workspace.ts'
+import { useWorkspace } from '../../shop/workspace.ts'
 
 const SuggestionList = lazily(() => import('./SuggestionList.vue'))
 

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { cautionText, type Message } from '@brannik/core'
 import { computed } from 'vue'
-import { useWorkspace } from '../../stores/workspace.ts'
+import { useWorkspace } from '../../shop/workspace.ts'
 
 /** What can hurt somebody, beside the decision that leads there. */
 const { cautions } = defineProps<{ cautions: readonly Message[] }>()

@@ -18,7 +18,7 @@ import CountField from '../../components/CountField.vue'
 import QuantityField from '../../components/QuantityField.vue'
 import type { OfferGlance } from '../../engine/questions/offers.ts'
 import { type Question, useAnswer } from '../../engine/useAnswer.ts'
-import { type Path, useWorkspace } from '../../stores/workspace.ts'
+import { type Path, useWorkspace } from '../../shop/workspace.ts'
 import { stockWords } from '../../files/stockWords.ts'
 
 /** What decides: the joint's figures on the left, the set-up's parts on the right; every change recomputes at once. */

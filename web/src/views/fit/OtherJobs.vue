@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { useWorkspace } from '../../stores/workspace.ts'
+import { useWorkspace } from '../../shop/workspace.ts'
 
 /** The way from one fit to another. */
 const { jobId } = defineProps<{ jobId: string }>()

@@ -3,7 +3,7 @@ import { titleOf, sentenceOf, VERDICT_RANK } from '@brannik/core'
 import { computed } from 'vue'
 import VerdictMark from '../../components/VerdictMark.vue'
 import { type Question, useAnswer } from '../../engine/useAnswer.ts'
-import { useWorkspace } from '../../stores/workspace.ts'
+import { useWorkspace } from '../../shop/workspace.ts'
 
 /** A job that has no set-up yet: all there are, best first, each with what limits it. */
 const { jobId } = defineProps<{ jobId: string }>()

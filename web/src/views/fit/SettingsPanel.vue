@@ -17,7 +17,7 @@ import type { Made } from '../../engine/questions/made.ts'
 import { useAbout } from '../../stores/useAbout.ts'
 import { useMoney } from '../../stores/useMoney.ts'
 import { usePrint } from '../../stores/usePrint.ts'
-import { useWorkspace } from '../../stores/workspace.ts'
+import { useWorkspace } from '../../shop/workspace.ts'
 import { OUTCOME_LABELS, otherSettings } from './otherSettings.ts'
 import { settingPrinters } from './settingWords.ts'
 

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { type Suggestion, suggestionText } from '@brannik/core'
 import { usePrint } from '../../stores/usePrint.ts'
-import { useWorkspace } from '../../stores/workspace.ts'
+import { useWorkspace } from '../../shop/workspace.ts'
 
 /** What would mend it, each with what then comes out: pressed, it is tried. */
 const { suggestions } = defineProps<{ suggestions: readonly Suggestion[] }>()

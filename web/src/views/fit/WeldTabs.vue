@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import type { Joint } from '@brannik/core'
-import { useWorkspace } from '../../stores/workspace.ts'
+import { useWorkspace } from '../../shop/workspace.ts'
 import { jointWords } from './words.ts'
 
 /** The welds of a job, where they are few. */

@@ -14,7 +14,7 @@ import { computed, ref, type Ref, shallowRef, watch } from 'vue'
 import { engine } from '../../engine/client.ts'
 import { useAnswer } from '../../engine/useAnswer.ts'
 import { useNotice } from '../../stores/notice.ts'
-import { useWorkspace } from '../../stores/workspace.ts'
+import { useWorkspace } from '../../shop/workspace.ts'
 import { idFor } from '../jobs/idFor.ts'
 
 /** Long enough for the frame with the fit itself to be painted, and for what shows it to have arrived. */

@@ -19,7 +19,7 @@ import {
 import { computed } from 'vue'
 import { useMoney } from '../../stores/useMoney.ts'
 import { usePrint } from '../../stores/usePrint.ts'
-import { useWorkspace } from '../../stores/workspace.ts'
+import { useWorkspace } from '../../shop/workspace.ts'
 
 /** What to know of the weld in hand: its size, its filler, its preparation, where it burns through. */
 const { job, joint, plan, setUp, wire } = defineProps<{

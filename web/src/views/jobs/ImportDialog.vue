@@ -18,7 +18,7 @@ import ProblemCell from '../../components/ProblemCell.vue'
 import SheetDialog from '../../components/SheetDialog.vue'
 import { type Question, useAnswer } from '../../engine/useAnswer.ts'
 import { readCsv } from '../../files/csv.ts'
-import { useWorkspace } from '../../stores/workspace.ts'
+import { useWorkspace } from '../../shop/workspace.ts'
 
 /** A weld list from a spreadsheet: every row is shown as it is understood, and nothing enters until it is taken. */
 const open = defineModel<boolean>({ required: true })

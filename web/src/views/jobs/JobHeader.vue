@@ -7,7 +7,7 @@ import CountField from '../../components/CountField.vue'
 import PickField from '../../components/PickField.vue'
 import TextField from '../../components/TextField.vue'
 import { usePrint } from '../../stores/usePrint.ts'
-import { useWorkspace } from '../../stores/workspace.ts'
+import { useWorkspace } from '../../shop/workspace.ts'
 import { QUALITY_WORDS } from '../fit/words.ts'
 
 /** What a job is, besides its welds: written once, at the top. */

@@ -16,7 +16,7 @@ import { computed, ref } from 'vue'
 import ArcStrip from '../../charts/ArcStrip.vue'
 import CountField from '../../components/CountField.vue'
 import PickField from '../../components/PickField.vue'
-import { useWorkspace } from '../../stores/workspace.ts'
+import { useWorkspace } from '../../shop/workspace.ts'
 
 /** The order of welding: drag a line, or move it by its buttons; its times make the arc-on pattern below. */
 const { job, plan } = defineProps<{ job: Job; plan: Plan | null }>()

@@ -23,7 +23,7 @@ import {
 import { computed, ref } from 'vue'
 import TextCell from '../../components/TextCell.vue'
 import type { Read } from '../../components/useTyped.ts'
-import { useWorkspace } from '../../stores/workspace.ts'
+import { useWorkspace } from '../../shop/workspace.ts'
 import { CELL_NAMES, type CellName } from './cellNames.ts'
 
 /** One weld line. It stands alone, so that a key typed in one line makes no other anew. */

@@ -15,7 +15,7 @@ import { computed, nextTick, ref } from 'vue'
 import type { VVirtualScroll } from 'vuetify/components'
 import PrintedTable from '../../components/PrintedTable.vue'
 import { CELL_NAMES } from './cellNames.ts'
-import { useWorkspace } from '../../stores/workspace.ts'
+import { useWorkspace } from '../../shop/workspace.ts'
 import WeldRow from './WeldRow.vue'
 
 /** The weld lines, one a row, typed by keyboard alone: Tab across, Enter down and on to a new line. */

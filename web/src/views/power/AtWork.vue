@@ -3,7 +3,7 @@ import type { LeftOut } from '@brannik/core'
 import { computed } from 'vue'
 import ChoiceField from '../../components/ChoiceField.vue'
 import type { JobOnSetUp } from '../../engine/snapshot.ts'
-import { useWorkspace } from '../../stores/workspace.ts'
+import { useWorkspace } from '../../shop/workspace.ts'
 
 /** Who welds at the same time: a machine and a job a line. */
 const { atWork, leftOut } = defineProps<{

@@ -2,7 +2,7 @@
 import { type PowerMend, verdictText } from '@brannik/core'
 import { useMoney } from '../../stores/useMoney.ts'
 import { usePrint } from '../../stores/usePrint.ts'
-import { useWorkspace } from '../../stores/workspace.ts'
+import { useWorkspace } from '../../shop/workspace.ts'
 
 /** What would mend it, the cheapest first. */
 const { mends, jobId } = defineProps<{ mends: readonly PowerMend[]; jobId: string }>()

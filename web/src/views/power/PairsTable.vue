@@ -6,7 +6,7 @@ import VerdictMark from '../../components/VerdictMark.vue'
 import { engine } from '../../engine/client.ts'
 import type { JobOnSetUp } from '../../engine/snapshot.ts'
 import { reasonOf } from '../../reason.ts'
-import { useWorkspace } from '../../stores/workspace.ts'
+import { useWorkspace } from '../../shop/workspace.ts'
 
 /** Who can weld while another does: each pair is worked out when the table is on the screen, machine by machine. */
 const { machines, atWork } = defineProps<

@@ -3,7 +3,7 @@ import { format, parseISO } from 'date-fns'
 import { onMounted, ref } from 'vue'
 import { useBackups } from '../../stores/backups.ts'
 import { useNotice } from '../../stores/notice.ts'
-import { useSession } from '../../stores/session.ts'
+import { useSession } from '../../shop/session.ts'
 import { reasonOf } from '../../reason.ts'
 
 /** The whole shop as files: made now, kept for some days, taken out, and how one comes back. */

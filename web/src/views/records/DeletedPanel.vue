@@ -4,8 +4,8 @@ import { format, parseISO } from 'date-fns'
 import { computed } from 'vue'
 import { ask } from '../../api/client.ts'
 import { useNotice } from '../../stores/notice.ts'
-import { useSession } from '../../stores/session.ts'
-import { type Path, useWorkspace } from '../../stores/workspace.ts'
+import { useSession } from '../../shop/session.ts'
+import { type Path, useWorkspace } from '../../shop/workspace.ts'
 import { useList } from './useList.ts'
 
 /** What was deleted: nothing of it is gone, and each comes back as it was. */

@@ -5,7 +5,7 @@ import NewPassword from '../../components/NewPassword.vue'
 import PickField from '../../components/PickField.vue'
 import TypedField from '../../components/TypedField.vue'
 import { useNotice } from '../../stores/notice.ts'
-import { type Role, useSession } from '../../stores/session.ts'
+import { type Role, useSession } from '../../shop/session.ts'
 import { ROLE_WORDS, ROLES } from './roles.ts'
 import { useList } from './useList.ts'
 

@@ -4,7 +4,7 @@ import { reactive, ref } from 'vue'
 import { ask } from '../../api/client.ts'
 import PickField from '../../components/PickField.vue'
 import TypedField from '../../components/TypedField.vue'
-import type { Role } from '../../stores/session.ts'
+import type { Role } from '../../shop/session.ts'
 import { ROLES } from './roles.ts'
 import { useList } from './useList.ts'
 

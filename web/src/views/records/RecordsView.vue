@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
-import { useSession } from '../../stores/session.ts'
+import { useSession } from '../../shop/session.ts'
 import BackupsPanel from './BackupsPanel.vue'
 import DeedsPanel from './DeedsPanel.vue'
 import DeletedPanel from './DeletedPanel.vue'

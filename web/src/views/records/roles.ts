@@ -1,5 +1,5 @@
 /** What each role allows, in words. The server holds everybody to it. */
-import type { Role } from '../../stores/session.ts'
+import type { Role } from '../../shop/session.ts'
 
 export const ROLES: readonly Role[] = ['owner', 'planner', 'welder', 'guest']
 export const ROLE_WORDS: Readonly<Record<Role, string>> = {

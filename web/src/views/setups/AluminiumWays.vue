@@ -11,7 +11,7 @@ import {
 } from '@brannik/core'
 import { computed } from 'vue'
 import { usePrint } from '../../stores/usePrint.ts'
-import { useWorkspace } from '../../stores/workspace.ts'
+import { useWorkspace } from '../../shop/workspace.ts'
 import { useMoney } from '../../stores/useMoney.ts'
 
 /** Converting the gun that is there, or buying one made for aluminium: what each costs, and what each still cannot do. */

@@ -2,7 +2,7 @@
 import QuantityField from '../../components/QuantityField.vue'
 import TextField from '../../components/TextField.vue'
 import { readConductorSize } from '../../components/conductorSize.ts'
-import { useWorkspace } from '../../stores/workspace.ts'
+import { useWorkspace } from '../../shop/workspace.ts'
 
 /** A cable that is laid for the work: its size as printed on it, and once it is there how long it is. */
 const { label, none, lengthLabel, size, lengthMm } = defineProps<{

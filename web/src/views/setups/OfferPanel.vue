@@ -17,7 +17,7 @@ import TypedField from '../../components/TypedField.vue'
 import VerdictMark from '../../components/VerdictMark.vue'
 import { useMoney } from '../../stores/useMoney.ts'
 import { usePrint } from '../../stores/usePrint.ts'
-import { useWorkspace } from '../../stores/workspace.ts'
+import { useWorkspace } from '../../shop/workspace.ts'
 import { holdingOf, summaryOf } from '../equipment/words.ts'
 
 /** What the shelf offers for one place: what fits first; what does not is greyed, with the reason. */

@@ -19,7 +19,7 @@ import {
 } from '@brannik/core'
 import { computed } from 'vue'
 import VerdictMark from '../../components/VerdictMark.vue'
-import { useWorkspace } from '../../stores/workspace.ts'
+import { useWorkspace } from '../../shop/workspace.ts'
 import AluminiumWays from './AluminiumWays.vue'
 
 /** What is to be said of the whole: what is broken first, each with what would mend it; what is met below, in a few words. */

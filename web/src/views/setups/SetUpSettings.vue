@@ -13,7 +13,7 @@ import ChoiceField from '../../components/ChoiceField.vue'
 import PickField from '../../components/PickField.vue'
 import QuantityField from '../../components/QuantityField.vue'
 import TextField from '../../components/TextField.vue'
-import { useWorkspace } from '../../stores/workspace.ts'
+import { useWorkspace } from '../../shop/workspace.ts'
 import CountField from '../../components/CountField.vue'
 import CableFields from './CableFields.vue'
 

@@ -32,7 +32,7 @@ import {
 import { computed, type Ref, ref, watch } from 'vue'
 import { holdingOf } from '../equipment/words.ts'
 import { useNotice } from '../../stores/notice.ts'
-import { useWorkspace } from '../../stores/workspace.ts'
+import { useWorkspace } from '../../shop/workspace.ts'
 
 export interface Place {
   readonly slot: Slot

@@ -11,7 +11,7 @@ import {
 import { computed, nextTick, ref, useId, watch } from 'vue'
 import { useRoute } from 'vue-router'
 import { type Question, useAnswer } from '../../engine/useAnswer.ts'
-import { useWorkspace } from '../../stores/workspace.ts'
+import { useWorkspace } from '../../shop/workspace.ts'
 import AssumptionRow from './AssumptionRow.vue'
 
 /** Every figure that the computation assumes, in groups that fold; found by name, or those alone that were changed. */

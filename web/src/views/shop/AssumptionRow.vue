@@ -12,7 +12,7 @@ import { computed } from 'vue'
 import type { Read } from '../../components/useTyped.ts'
 import ValueField from '../../components/ValueField.vue'
 import { usePrint } from '../../stores/usePrint.ts'
-import { useWorkspace } from '../../stores/workspace.ts'
+import { useWorkspace } from '../../shop/workspace.ts'
 
 /** One figure that the computation assumes: its value, where it comes from, and what of the shop's jobs hangs on it. */
 const { name, moved } = defineProps<{

@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import { ref } from 'vue'
 import SheetDialog from '../../components/SheetDialog.vue'
-import { useSession } from '../../stores/session.ts'
-import { useWorkspace } from '../../stores/workspace.ts'
+import { useSession } from '../../shop/session.ts'
+import { useWorkspace } from '../../shop/workspace.ts'
 import { idFor } from '../jobs/idFor.ts'
 import BeginShop from '../start/BeginShop.vue'
 import TakeWhole from '../start/TakeWhole.vue'

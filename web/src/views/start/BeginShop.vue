@@ -5,7 +5,7 @@ import { useRouter } from 'vue-router'
 import PickField from '../../components/PickField.vue'
 import TypedField from '../../components/TypedField.vue'
 import { reasonOf } from '../../reason.ts'
-import { useWorkspace } from '../../stores/workspace.ts'
+import { useWorkspace } from '../../shop/workspace.ts'
 import { emptyShop, localeHere } from './emptyShop.ts'
 
 /** The name of a new shop and its units; then the shop is there, empty, and the guided start opens. */

@@ -2,7 +2,7 @@
 import { ref } from 'vue'
 import { useRouter } from 'vue-router'
 import { reasonOf } from '../../reason.ts'
-import { useWorkspace } from '../../stores/workspace.ts'
+import { useWorkspace } from '../../shop/workspace.ts'
 import BeginShop from './BeginShop.vue'
 import { localeHere } from './emptyShop.ts'
 import TakeWhole from './TakeWhole.vue'

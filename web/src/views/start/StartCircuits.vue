@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { type Circuit, ruleBookOf } from '@brannik/core'
 import { computed } from 'vue'
-import { useWorkspace } from '../../stores/workspace.ts'
+import { useWorkspace } from '../../shop/workspace.ts'
 import { idFor } from '../jobs/idFor.ts'
 import { usualLengthMm } from './emptyShop.ts'
 

@@ -21,7 +21,7 @@ import QuantityField from '../../components/QuantityField.vue'
 import TypedField from '../../components/TypedField.vue'
 import { engine } from '../../engine/client.ts'
 import { usePrint } from '../../stores/usePrint.ts'
-import { useWorkspace } from '../../stores/workspace.ts'
+import { useWorkspace } from '../../shop/workspace.ts'
 import { idFor } from '../jobs/idFor.ts'
 
 /** The first job: one weld in a few fields, then its fit with the set-up that does it best. */

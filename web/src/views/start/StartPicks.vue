@@ -4,7 +4,7 @@ import { computed, ref } from 'vue'
 import ChoiceField from '../../components/ChoiceField.vue'
 import CountField from '../../components/CountField.vue'
 import QuantityField from '../../components/QuantityField.vue'
-import { useWorkspace } from '../../stores/workspace.ts'
+import { useWorkspace } from '../../shop/workspace.ts'
 import { takeOwn, type TakenPath, USUAL } from './usual.ts'
 
 /** What the shop has of one kind, with how much there is; taken by one press from what is usual, or found by name. */

@@ -3,7 +3,7 @@ import { lackText, PROCESSES, type Proposal, type SetUp } from '@brannik/core'
 import { computed } from 'vue'
 import VerdictMark from '../../components/VerdictMark.vue'
 import { type Question, useAnswer } from '../../engine/useAnswer.ts'
-import { useWorkspace } from '../../stores/workspace.ts'
+import { useWorkspace } from '../../shop/workspace.ts'
 import { idFor } from '../jobs/idFor.ts'
 import { hasSameParts } from '../setups/sameParts.ts'
 

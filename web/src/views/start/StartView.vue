@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { useWorkspace } from '../../stores/workspace.ts'
+import { useWorkspace } from '../../shop/workspace.ts'
 import StartCircuits from './StartCircuits.vue'
 import StartJob from './StartJob.vue'
 import StartPicks from './StartPicks.vue'

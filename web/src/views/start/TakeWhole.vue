@@ -5,7 +5,7 @@ import { useRouter } from 'vue-router'
 import ChooseFile from '../../components/ChooseFile.vue'
 import { reasonOf } from '../../reason.ts'
 import { useNotice } from '../../stores/notice.ts'
-import { useWorkspace } from '../../stores/workspace.ts'
+import { useWorkspace } from '../../shop/workspace.ts'
 
 /** A whole shop out of its file; where one is stored already, it says what it replaces and asks first. */
 const workspace = useWorkspace()

@@ -1,7 +1,7 @@
 /** What most shops have of each kind: seen at once; all else of the library is found by its name. */
 import { gunFor, LIBRARY, type LibraryEntry, type PowerSource, type Shop } from '@brannik/core'
 import { idFor } from '../jobs/idFor.ts'
-import type { useWorkspace } from '../../stores/workspace.ts'
+import type { useWorkspace } from '../../shop/workspace.ts'
 
 export type TakenPath = 'power-sources' | 'guns' | 'wires' | 'gases' | 'tungstens'
 

@@ -2,7 +2,7 @@ import type { Wire } from '@brannik/core'
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
 import { demoWorkspace, shopDocument } from '../testing/demo.ts'
 import { keepDraft, readDraft } from './drafts.ts'
-import { useNotice } from './notice.ts'
+import { useNotice } from '../stores/notice.ts'
 import { useSession } from './session.ts'
 import { useWorkspace } from './workspace.ts'
 

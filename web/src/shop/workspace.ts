@@ -1,0 +1,183 @@
+/** Everything of the shop in the browser: loaded once, edited here, saved as it changes, undone step by step. */
+import {
+  factsAt,
+  inStock,
+  notationOf,
+  partsOf,
+  type RecordAt,
+  SHELF_KINDS,
+  type Shelf,
+  type Shop,
+  type ShopDocument,
+  speechOf,
+  stockId,
+  type StockItem,
+} from '@brannik/core'
+import { defineStore } from 'pinia'
+import { computed, ref } from 'vue'
+import { ask } from '../api/client.ts'
+import { reasonOf } from '../reason.ts'
+import { useNotice } from '../stores/notice.ts'
+import { useSession } from './session.ts'
+import { createSync, type Path } from './sync.ts'
+import { type ItemRead, takeInItems } from './takeIn.ts'
+import { type Change, createUndo } from './undo.ts'
+
+export type { Path } from './sync.ts'
+
+/** What stood there before the first one: nobody had counted. Counts are never deleted. */
+const notYet = (path: Path, id: string): StockItem | null => (path === 'stock' ? { id, amount: null } : null)
+
+export const useWorkspace = defineStore('workspace', () => {
+  const state = ref<'loading' | 'ready' | 'failed' | 'empty'>('loading')
+  const failure = ref('')
+  const notice = useNotice()
+  const session = useSession()
+  const sync = createSync()
+  const { all, get, write } = sync
+  const steps = createUndo(get, write)
+
+  async function load(): Promise<void> {
+    state.value = 'loading'
+    try {
+      // Before the lists are asked for: what changes after it is told.
+      const [position] = await Promise.all([sync.position(), session.find()])
+      if (session.isSignedOut) return
+      state.value = (await sync.load(position)) ? 'ready' : 'empty'
+    } catch (error) {
+      failure.value = reasonOf(error)
+      state.value = 'failed'
+    }
+  }
+
+  /**
+   * Another shop in the place of this one, or the first: all of it, and the page begins anew with it.
+   * @throws RequestFailed where the server refuses; nothing is changed then
+   */
+  async function begin(whole: ShopDocument | { readonly demo: 'inch' | 'metric' }): Promise<void> {
+    if ('demo' in whole) await ask('POST', `whole/demo?demo=${whole.demo}`, {})
+    else await ask('POST', 'whole', { whole, replaces: shop.value?.id ?? null })
+    sync.forgetDrafts()
+    steps.forget()
+    await load()
+  }
+
+  function mayEdit(path: Path): boolean {
+    if (session.mayWrite(path)) return true
+    notice.refuse(`Not changed: you are here as ${session.me?.role ?? 'nobody'}, who may not write that.`)
+    return false
+  }
+  const changeOf = (path: Path, id: string, after: RecordAt[Path] | null): Change => ({
+    path,
+    id,
+    before: get(path, id) ?? notYet(path, id),
+    after,
+  })
+
+  /**
+   * Changes a record, or makes it where there is none of that id, or deletes it (null).
+   * @param label what was done, for the undo: `thickness of Press frame`
+   * @returns false where the role does not allow it; that is told, and nothing has changed
+   */
+  function edit<P extends Path>(path: P, id: string, record: RecordAt[P] | null, label: string): boolean {
+    if (!mayEdit(path)) return false
+    steps.remember(changeOf(path, id, record), label)
+    write(path, id, record)
+    return true
+  }
+
+  /**
+   * Makes a thing, with how much there is of it; both are one step of the undo.
+   * @param amount g of wire, L of gas, pieces of the others
+   */
+  function makeCounted<P extends Path>(path: P, record: RecordAt[P], amount: number, label: string): void {
+    const facts = factsAt(path)
+    if (!mayEdit(path) || !facts) return
+    const counted = facts.counting ? stockId(facts.kind, record.id) : null
+    const changes = [
+      changeOf(path, record.id, record),
+      ...(counted === null ? [] : [changeOf('stock', counted, { id: counted, amount })]),
+    ]
+    steps.rememberAll({ label, changes })
+    for (const change of changes) write(change.path, change.id, change.after)
+  }
+
+  /**
+   * Takes many items of equipment in, some hundreds at a time, and undoes as one.
+   * @param progress after each request, with how many are in
+   * @throws RequestFailed where the server refuses, or no longer answers
+   */
+  const takeIn = (
+    items: readonly ItemRead[],
+    label: string,
+    progress: (done: number) => void = () => undefined,
+  ): Promise<void> =>
+    takeInItems(sync, items, progress, (changes) => {
+      steps.rememberAll({ label, changes })
+    })
+
+  const shop = computed<Shop | null>(() => all('shop')[0] ?? null)
+  const shelf = computed(
+    () =>
+      Object.fromEntries(SHELF_KINDS.map(({ listKey, path }) => [listKey, all(path)])) as unknown as Shelf,
+  )
+  /** @returns g of wire, L of gas, pieces of the others; null for what nobody has counted, or nobody counts */
+  const amountOf = (path: Path, id: string): number | null =>
+    inStock(shelf.value.stock, factsAt(path)?.kind ?? '', id)
+  const setUps = computed(() => all('set-ups'))
+  /** Those whose parts are all there. */
+  const wholeSetUps = computed(() => setUps.value.filter((setUp) => partsOf(setUp, shelf.value).ok))
+  const requirementSheets = computed(() => all('requirement-sheets'))
+  const decisions = computed(() => all('decisions'))
+  const jobs = computed(() => all('jobs').sort((a, b) => a.name.localeCompare(b.name)))
+  /** Everything that the computation looks at. */
+  const snapshot = computed(() => ({
+    shop: shop.value,
+    ...shelf.value,
+    setUps: setUps.value,
+    jobs: jobs.value,
+  }))
+  const writes = computed(
+    () =>
+      shop.value ?? ({ unitSystem: 'imperial', locale: 'en-US' } satisfies Parameters<typeof speechOf>[0]),
+  )
+  /** How the shop writes figures. */
+  const notation = computed(() => notationOf(writes.value))
+  /** How sentences are made for this shop. */
+  const speech = computed(() => speechOf(writes.value))
+
+  return {
+    state,
+    failure,
+    load,
+    begin,
+    edit,
+    makeCounted,
+    takeIn,
+    all,
+    get,
+    undo: steps.undo,
+    redo: steps.redo,
+    canUndo: steps.canUndo,
+    canRedo: steps.canRedo,
+    nextUndo: steps.nextUndo,
+    saves: sync.saves,
+    retrySaves: sync.retrySaves,
+    overwriteStored: sync.overwriteStored,
+    takeStored: sync.takeStored,
+    resolveConflict: sync.resolveConflict,
+    lastSavedAt: sync.lastSavedAt,
+    keptAt: sync.keptAt,
+    shop,
+    shelf,
+    amountOf,
+    setUps,
+    wholeSetUps,
+    requirementSheets,
+    decisions,
+    jobs,
+    snapshot,
+    notation,
+    speech,
+  }
+})
