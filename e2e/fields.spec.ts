@@ -6,7 +6,7 @@ import type { Locator } from '@playwright/test'
 import { isLong } from '../core/src/testing/runs.ts'
 import { stillness } from './axe.ts'
 import { expect, test } from './server.ts'
-import { NOTHING_TYPED, WALKS } from './views.ts'
+import { NOTHING_TYPED, take, WALKS } from './views.ts'
 
 /** What is typed into; choices are another test's, and a search holds nothing of the shop. */
 const FIELDS =
@@ -31,11 +31,11 @@ test.describe.configure({ mode: 'parallel' })
 /** A busy machine is slow, not wrong. */
 test.setTimeout(240_000)
 
-for (const { path, open, part = 'main', what = path, last, isAlike = false } of WALKS)
+for (const { path, open = [], part = 'main', what = path, last, isAlike = false } of WALKS)
   test(`every field of ${what} keeps what is typed into it`, async ({ page, server }) => {
     await page.goto(server.url + path)
     await expect(page.getByRole('heading', { level: 1 })).toBeVisible()
-    await open?.(page)
+    await take(page, open)
     const fields = page.locator(part).locator(FIELDS)
     await expect(fields.first()).toBeVisible()
     if (last) await expect(page.getByLabel(last, { exact: true })).toBeVisible()
@@ -70,7 +70,7 @@ for (const { path, open, part = 'main', what = path, last, isAlike = false } of 
     await expect(fields.and(page.locator('[aria-invalid=true]'))).toHaveCount(0)
     await expect(page.getByRole('status').filter({ hasText: /^Saved/ })).toBeVisible()
     await page.reload()
-    await open?.(page)
+    await take(page, open)
     await expect.poll(values).toEqual(before)
   })
 

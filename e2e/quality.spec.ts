@@ -2,7 +2,7 @@
 import type { Page, Response } from '@playwright/test'
 import { stillness, violations } from './axe.ts'
 import { expect, test } from './server.ts'
-import { OPENED, VIEWS } from './views.ts'
+import { OPENED, take, VIEWS } from './views.ts'
 
 // Each place is a test of its own: what is slow is shared out.
 test.describe.configure({ mode: 'parallel' })
@@ -45,11 +45,11 @@ for (const place of new Set(VIEWS.map(placeOf)))
     }
   })
 
-for (const [what, path, open] of OPENED)
+for (const { what, path, steps } of OPENED)
   test(`axe finds nothing wrong with ${what}`, async ({ page, server }) => {
     await page.goto(server.url + path)
     await expect(page.getByRole('heading', { level: 1 })).toBeVisible()
-    await open(page)
+    await take(page, steps)
     await checkForAll(page, what)
   })
 

@@ -154,16 +154,16 @@ export async function keyInLongJob(browser, address) {
 /** What the checker finds in every view and in what opens, light and dark. */
 export async function checkerFindings(browser, address) {
   const { violations } = await import('../../e2e/axe.ts')
-  const { OPENED, VIEWS } = await import('../../e2e/views.ts')
+  const { OPENED, take, VIEWS } = await import('../../e2e/views.ts')
   const found = []
   for (const colorScheme of ['light', 'dark']) {
     const context = await browser.newContext({ colorScheme, bypassCSP: true })
     const page = await context.newPage()
-    const opened = [...VIEWS.map((path) => [path, path, async () => undefined]), ...OPENED]
-    for (const [what, path, open] of opened) {
+    const opened = [...VIEWS.map((path) => ({ what: path, path, steps: [] })), ...OPENED]
+    for (const { what, path, steps } of opened) {
       await page.goto(new URL(path, address).href)
       await page.getByRole('heading', { level: 1 }).waitFor()
-      await open(page)
+      await take(page, steps)
       for (const one of await violations(page)) found.push(`${what}, ${colorScheme}: ${one}`)
     }
     await context.close()

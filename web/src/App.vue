@@ -6,7 +6,7 @@ import ErrorBoundary from './components/ErrorBoundary.vue'
 import SaveState from './components/SaveState.vue'
 import { lazily } from './lazy.ts'
 import { keepOffline } from './outdated.ts'
-import { isHere, VIEWS } from './router.ts'
+import { isHere, RAIL } from './views/index.ts'
 import { useLook } from './stores/look.ts'
 import { useNotice } from './stores/notice.ts'
 import { useSession } from './shop/session.ts'
@@ -144,7 +144,7 @@ onKeyStroke('y', (event) => {
       </header>
       <nav aria-label="Views">
         <RouterLink
-          v-for="view in VIEWS"
+          v-for="view in RAIL"
           :key="view.name"
           :to="{ name: view.name }"
           :class="{ here: isHere(view, route.name) }"

@@ -1,7 +1,7 @@
 /** What the palette finds: every view, job, set-up and thing of the shelf, and what can be done anywhere. */
 import { computed, type ComputedRef } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
-import { VIEWS } from './router.ts'
+import { RAIL } from './views/index.ts'
 import { useLook } from './stores/look.ts'
 import { useWorkspace } from './shop/workspace.ts'
 import { TABS } from './views/equipment/tabs.ts'
@@ -48,7 +48,7 @@ export function useCommands({
   }
 
   return computed(() => [
-    ...VIEWS.map(({ name, title }) => ({ group: 'Go to', title, ...goTo(name) })),
+    ...RAIL.map(({ name, title }) => ({ group: 'Go to', title, ...goTo(name) })),
     ...workspace.jobs.map(({ id, name }) => ({ group: 'Job', title: name, ...goTo('job', { jobId: id }) })),
     ...workspace.jobs.map(({ id, name }) => ({ group: 'Fit', title: name, ...goTo('fit', { jobId: id }) })),
     ...TABS.map(({ path, title }) => ({ group: 'Equipment', title, ...goTo('equipment', { list: path }) })),

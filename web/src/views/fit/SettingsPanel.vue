@@ -63,7 +63,13 @@ watch(
 )
 watch([otherId, () => weldId], () => Object.assign(typed, NOTHING))
 
-const ask = (id: string, settled: SettingsTried | null): Question<'made'> => ['made', jobId, weldId, id, settled]
+const ask = (id: string, settled: SettingsTried | null): Question<'made'> => [
+  'made',
+  jobId,
+  weldId,
+  id,
+  settled,
+]
 const { answer: here } = useAnswer<'made'>(computed(() => ask(setUpId, null)))
 const { answer: there } = useAnswer<'made'>(computed(() => ask(otherId.value, null)))
 

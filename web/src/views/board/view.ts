@@ -1,0 +1,5 @@
+import type { View } from '../view.ts'
+
+export const VIEWS: readonly View[] = [
+  { name: 'board', path: '/board', place: { title: 'Board' }, component: () => import('./BoardView.vue') },
+]

@@ -1,0 +1,10 @@
+import type { View } from '../view.ts'
+
+export const VIEWS: readonly View[] = [
+  {
+    name: 'equipment',
+    path: '/equipment/:list?/:id?',
+    place: { title: 'Equipment' },
+    component: () => import('./EquipmentView.vue'),
+  },
+]

@@ -1,0 +1,31 @@
+import type { ViewWalk } from '../view.ts'
+
+export const WALK: ViewWalk = {
+  looks: ['/jobs', '/jobs/tank-manifold'],
+  opens: [
+    { what: 'the palette', path: '/jobs', steps: [{ key: 'Control+k' }] },
+    {
+      what: 'an import of welds with faults in it',
+      path: '/jobs/press-frame',
+      steps: [
+        { button: 'Import and export' },
+        { text: 'Import a weld list' },
+        { textbox: 'Or paste rows here', fill: 'count,length\n4,six\n5,8' },
+      ],
+    },
+    {
+      what: 'earlier versions of a job',
+      path: '/jobs/press-frame',
+      steps: [{ button: 'More' }, { text: 'Earlier versions' }],
+    },
+    { what: 'the shortcuts', path: '/jobs', steps: [{ key: '?' }] },
+    { what: 'the order of a job', path: '/jobs/loader-fork', steps: [{ tab: 'Order and times' }] },
+    {
+      what: 'what was done, and a notice',
+      path: '/jobs',
+      steps: [{ button: 'Copy Press frame', exact: true }],
+    },
+  ],
+  walks: [{ path: '/jobs/tank-manifold' }, { path: '/jobs/loader-fork', open: [{ tab: 'Order and times' }] }],
+  nothingTyped: ['/jobs'],
+}

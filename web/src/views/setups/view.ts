@@ -1,0 +1,10 @@
+import type { View } from '../view.ts'
+
+export const VIEWS: readonly View[] = [
+  {
+    name: 'set-up',
+    path: '/set-ups/:id?',
+    place: { title: 'Set-ups' },
+    component: () => import('./SetUpView.vue'),
+  },
+]
