@@ -1,13 +1,15 @@
 /**
  * Puts the value of a list in the place of its source, where the source would bring with it what a page has no use for:
- * it shows records without their schemas, and findings without the criteria.
+ * it shows records and fields without their schemas, and findings without the criteria.
  */
 import type { Plugin } from 'vite'
 import { CONCERNED } from '../core/src/criteria/concernList.ts'
 import { KIND_FACTS } from '../core/src/kinds/factList.ts'
+import { PLANNED_FIELDS } from '../core/src/kinds/fieldList.ts'
 
 const FACTS: Readonly<Record<string, Readonly<Record<string, unknown>>>> = {
   '/core/src/kinds/factList.ts': { KIND_FACTS },
+  '/core/src/kinds/fieldList.ts': { PLANNED_FIELDS },
   '/core/src/criteria/concernList.ts': { CONCERNED },
 }
 

@@ -13,9 +13,8 @@ import {
 } from '@brannik/core'
 import { useTimeoutFn } from '@vueuse/core'
 import { computed, ref, watch } from 'vue'
-import ChoiceField from '../../components/ChoiceField.vue'
-import CountField from '../../components/CountField.vue'
 import QuantityField from '../../components/QuantityField.vue'
+import RecordField from '../../components/RecordField.vue'
 import type { OfferGlance } from '../../engine/questions/offers.ts'
 import { type Question, useAnswer } from '../../engine/useAnswer.ts'
 import { type Path, useWorkspace } from '../../shop/workspace.ts'
@@ -35,6 +34,12 @@ const emit = defineEmits<{
   job: [change: Partial<Job>, what: string]
   setUp: [change: Partial<SetUp>, what: string]
 }>()
+
+const weld = computed(() => ({ of: 'weld' as const, record: joint }))
+const parts = computed(() => ({ of: 'set-up' as const, record: setUp }))
+const changeWeld = (part: Partial<Joint>, what: string): void => emit('joint', part, what)
+const changeJob = (part: Partial<Job>, what: string): void => emit('job', part, what)
+const changeSetUp = (part: Partial<SetUp>, what: string): void => emit('setUp', part, what)
 
 const workspace = useWorkspace()
 const process = computed(() => PROCESSES[setUp.process])
@@ -101,107 +106,83 @@ function changeThickness(value: number | null): void {
         :model-value="joint.thicknessAMm"
         @update:model-value="changeThickness"
       />
-      <QuantityField
-        kind="thickness"
+      <RecordField
+        v-bind="weld"
+        name="thicknessBMm"
         label="Other part"
         :metal="otherMetal"
-        :model-value="joint.thicknessBMm"
-        @update:model-value="
-          (value) => value !== null && emit('joint', { thicknessBMm: value }, 'other thickness')
-        "
+        what="other thickness"
+        @change="changeWeld"
       />
-      <QuantityField
-        v-if="isFillet"
-        kind="weldSize"
-        label="Leg"
-        :model-value="joint.legMm"
-        @update:model-value="(value) => value !== null && emit('joint', { legMm: value }, 'leg')"
-      />
-      <QuantityField
-        v-else
-        kind="weldSize"
-        label="Gap"
-        :model-value="joint.rootGapMm"
-        @update:model-value="(value) => value !== null && emit('joint', { rootGapMm: value }, 'gap')"
-      />
-      <CountField
-        label="Welds"
-        :least="1"
-        :most="100000"
-        :model-value="joint.count"
-        @update:model-value="(value) => value !== null && emit('joint', { count: value }, 'number of welds')"
-      />
-      <QuantityField
+      <RecordField v-if="isFillet" v-bind="weld" name="legMm" optional="" what="leg" @change="changeWeld" />
+      <RecordField v-else v-bind="weld" name="rootGapMm" label="Gap" what="gap" @change="changeWeld" />
+      <RecordField v-bind="weld" name="count" label="Welds" what="number of welds" @change="changeWeld" />
+      <RecordField
         v-if="isRound"
-        kind="length"
+        v-bind="weld"
+        name="diameterMm"
         label="Round"
-        :model-value="joint.diameterMm"
-        @update:model-value="(value) => value !== null && emit('joint', { diameterMm: value }, 'diameter')"
+        optional=""
+        what="diameter"
+        @change="changeWeld"
       />
-      <QuantityField
+      <RecordField
         v-else
-        kind="length"
+        v-bind="weld"
+        name="lengthMm"
         label="Each long"
-        :model-value="joint.lengthMm"
-        @update:model-value="(value) => value !== null && emit('joint', { lengthMm: value }, 'length')"
+        what="length"
+        @change="changeWeld"
       />
-      <CountField
-        label="Passes"
-        :least="1"
-        :most="60"
-        optional="auto"
-        :model-value="joint.passes"
-        @update:model-value="(value) => emit('joint', { passes: value }, 'passes')"
-      />
-      <CountField
+      <RecordField v-bind="weld" name="passes" optional="auto" what="passes" @change="changeWeld" />
+      <RecordField
+        of="job"
+        :record="job"
+        name="pauseS"
         label="Rest, s"
-        :least="0"
-        :most="3600"
-        unit="s"
-        optional="usual"
-        :model-value="job.pauseS"
-        @update:model-value="(value) => emit('job', { pauseS: value }, 'rest between welds')"
+        :decimals="false"
+        what="rest between welds"
+        @change="changeJob"
       />
     </fieldset>
     <fieldset class="group set-up" :class="process.family">
       <legend class="visually-hidden">The set-up</legend>
-      <ChoiceField
-        label="Circuit"
+      <RecordField
+        v-bind="parts"
+        name="circuitId"
+        optional=""
         :items="circuits"
-        :model-value="setUp.circuitId"
-        @update:model-value="(id) => id && emit('setUp', { circuitId: id }, 'circuit')"
+        what="circuit"
+        @change="changeSetUp"
       />
-      <ChoiceField
+      <RecordField
+        v-bind="parts"
+        name="wireId"
         :label="FILLER[process.electrode]"
-        :items="fillers"
         :optional="process.electrode === 'tungsten' ? 'none' : ''"
-        :model-value="setUp.wireId"
-        @update:model-value="
-          (id) =>
-            (id || process.electrode === 'tungsten') &&
-            emit('setUp', { wireId: id }, FILLER[process.electrode].toLowerCase())
-        "
+        :items="fillers"
+        :what="FILLER[process.electrode].toLowerCase()"
+        @change="changeSetUp"
       />
-      <ChoiceField
+      <RecordField
         v-if="process.shielded"
-        label="Gas"
+        v-bind="parts"
+        name="gasId"
+        optional=""
         :items="gases"
-        :model-value="setUp.gasId"
-        @update:model-value="(id) => id && emit('setUp', { gasId: id }, 'gas')"
+        what="gas"
+        @change="changeSetUp"
       />
       <template v-if="process.family === 'gtaw'">
-        <ChoiceField
-          label="Tungsten"
+        <RecordField
+          v-bind="parts"
+          name="tungstenId"
+          optional=""
           :items="tungstens"
-          :model-value="setUp.tungstenId"
-          @update:model-value="(id) => id && emit('setUp', { tungstenId: id }, 'tungsten')"
+          what="tungsten"
+          @change="changeSetUp"
         />
-        <ChoiceField
-          label="Cup"
-          :items="cups"
-          :model-value="setUp.cupId"
-          @update:model-value="(id) => id && emit('setUp', { cupId: id }, 'cup')"
-        />
+        <RecordField v-bind="parts" name="cupId" optional="" :items="cups" what="cup" @change="changeSetUp" />
       </template>
     </fieldset>
   </div>

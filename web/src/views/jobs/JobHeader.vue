@@ -1,10 +1,10 @@
 <script setup lang="ts">
 import { type Job, QUALITIES } from '@brannik/core'
 import { computed } from 'vue'
-import ChoiceField from '../../components/ChoiceField.vue'
 import DateField from '../../components/DateField.vue'
 import CountField from '../../components/CountField.vue'
 import PickField from '../../components/PickField.vue'
+import RecordField from '../../components/RecordField.vue'
 import TextField from '../../components/TextField.vue'
 import { usePrint } from '../../stores/usePrint.ts'
 import { useWorkspace } from '../../shop/workspace.ts'
@@ -13,6 +13,9 @@ import { QUALITY_WORDS } from '../fit/words.ts'
 /** What a job is, besides its welds: written once, at the top. */
 const { job } = defineProps<{ job: Job }>()
 const emit = defineEmits<{ change: [change: Partial<Job>, what: string] }>()
+
+const of = computed(() => ({ of: 'job' as const, record: job }))
+const change = (part: Partial<Job>, what: string): void => emit('change', part, what)
 
 const workspace = useWorkspace()
 const { spell } = usePrint()
@@ -56,33 +59,17 @@ const SIZINGS = [
       label="Job"
       empty="The name is empty. Write what the job is."
       :model-value="job.name"
-      @update:model-value="(name) => emit('change', { name }, 'name')"
+      @update:model-value="(name) => change({ name }, 'name')"
     />
-    <CountField
-      label="Pieces"
-      :least="1"
-      :most="100000"
-      :model-value="job.quantity"
-      @update:model-value="(value) => value !== null && emit('change', { quantity: value }, 'pieces')"
-    />
-    <CountField
-      label="Times a year"
-      decimals
-      :least="0.01"
-      :most="10000"
-      optional="once"
-      :model-value="job.timesPerYear"
-      @update:model-value="(timesPerYear) => emit('change', { timesPerYear }, 'times a year')"
-    />
-    <CountField
+    <RecordField v-bind="of" name="quantity" what="pieces" @change="change" />
+    <RecordField v-bind="of" name="timesPerYear" what="times a year" @change="change" />
+    <RecordField
+      v-bind="of"
       class="wide"
+      name="worthPerRun"
       :label="`A run brings in, ${currency}`"
-      decimals
-      :least="0"
-      :most="1e9"
-      optional="not recorded"
-      :model-value="job.worthPerRun"
-      @update:model-value="(worthPerRun) => emit('change', { worthPerRun }, 'what a run brings in')"
+      what="what a run brings in"
+      @change="change"
     />
     <DateField
       class="wide"
@@ -95,7 +82,7 @@ const SIZINGS = [
       label="Place"
       :items="PLACES"
       :model-value="job.place"
-      @update:model-value="(now) => now && emit('change', { place: now }, 'place')"
+      @update:model-value="(now) => now && change({ place: now }, 'place')"
     />
     <CountField
       v-if="job.place === 'outdoors'"
@@ -113,14 +100,14 @@ const SIZINGS = [
       label="How good"
       :items="QUALITY_CHOICES"
       :model-value="job.quality"
-      @update:model-value="(now) => now && emit('change', { quality: now }, 'quality')"
+      @update:model-value="(now) => now && change({ quality: now }, 'quality')"
     />
     <PickField
       class="wide"
       label="Fillets sized by"
       :items="SIZINGS"
       :model-value="job.sizing"
-      @update:model-value="(now) => now && emit('change', { sizing: now }, 'sizing')"
+      @update:model-value="(now) => now && change({ sizing: now }, 'sizing')"
     />
     <CountField
       class="middle"
@@ -149,28 +136,28 @@ const SIZINGS = [
         @update:model-value="emit('change', { anodised: !job.anodised }, spell('anodising'))"
       />
     </label>
-    <CountField
+    <RecordField
+      v-bind="of"
+      name="hoursSetAside"
       label="Hours"
-      :least="0.05"
-      :most="10000"
-      decimals
       optional="open"
-      :model-value="job.hoursSetAside"
-      @update:model-value="(value) => emit('change', { hoursSetAside: value }, 'hours set aside')"
+      what="hours set aside"
+      @change="change"
     />
-    <ChoiceField
-      label="Set-up"
+    <RecordField
+      v-bind="of"
       class="set-up"
-      :items="workspace.setUps"
+      name="setUpId"
       optional="none yet"
-      :model-value="job.setUpId"
-      @update:model-value="(id) => emit('change', { setUpId: id }, 'set-up')"
+      :items="workspace.setUps"
+      what="set-up"
+      @change="change"
     />
     <TextField
       class="note"
       label="Note"
       :model-value="job.note"
-      @update:model-value="(note) => emit('change', { note }, 'note')"
+      @update:model-value="(note) => change({ note }, 'note')"
     />
   </div>
 </template>

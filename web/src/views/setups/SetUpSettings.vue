@@ -11,10 +11,9 @@ import {
 import { computed } from 'vue'
 import ChoiceField from '../../components/ChoiceField.vue'
 import PickField from '../../components/PickField.vue'
-import QuantityField from '../../components/QuantityField.vue'
+import RecordField from '../../components/RecordField.vue'
 import TextField from '../../components/TextField.vue'
 import { useWorkspace } from '../../shop/workspace.ts'
-import CountField from '../../components/CountField.vue'
 import CableFields from './CableFields.vue'
 
 /** How a set-up is run: process, polarity, start, stick-out, flow; and for which job it is looked at. */
@@ -23,6 +22,11 @@ const emit = defineEmits<{
   change: [part: Partial<SetUp>, what: string, which?: 'small' | 'all']
   job: [id: string]
 }>()
+
+const of = computed(() => ({ of: 'set-up' as const, record: setUp }))
+const change = (part: Partial<SetUp>, what: string): void => emit('change', part, what)
+const POLARITY_CHOICES = POLARITIES.map((one) => [one, one.toUpperCase()] as const)
+const START_CHOICES = START_METHODS.map((one) => [one, START_WORDS[one]] as const)
 
 const workspace = useWorkspace()
 const process = computed(() => PROCESSES[setUp.process])
@@ -41,7 +45,7 @@ function setProcess(processId: ProcessId): void {
       label="Name"
       empty="The name is empty. Write what the set-up is called."
       :model-value="setUp.name"
-      @update:model-value="(name) => emit('change', { name }, 'name')"
+      @update:model-value="(name) => change({ name }, 'name')"
     />
     <PickField
       class="process-field"
@@ -53,36 +57,36 @@ function setProcess(processId: ProcessId): void {
     <PickField
       class="polarity"
       label="Polarity"
-      :items="POLARITIES.map((one) => [one, one.toUpperCase()] as const)"
+      :items="POLARITY_CHOICES"
       :model-value="setUp.polarity"
-      @update:model-value="(now) => now && emit('change', { polarity: now }, 'polarity')"
+      @update:model-value="(now) => now && change({ polarity: now }, 'polarity')"
     />
     <template v-if="process.family === 'gtaw'">
       <PickField
         class="start"
         label="Start wanted"
-        :items="START_METHODS.map((one) => [one, START_WORDS[one]] as const)"
+        :items="START_CHOICES"
         optional="as the machine"
         :model-value="setUp.start"
-        @update:model-value="(now) => emit('change', { start: now }, 'start')"
+        @update:model-value="(now) => change({ start: now }, 'start')"
       />
-      <QuantityField
+      <RecordField
+        v-bind="of"
         class="short-field"
-        kind="weldSize"
+        name="stickOutMm"
         label="Stick-out"
-        optional="not set"
-        :model-value="setUp.stickOutMm"
-        @update:model-value="(now) => emit('change', { stickOutMm: now }, 'stick-out')"
+        quantity="weldSize"
+        what="stick-out"
+        @change="change"
       />
     </template>
-    <QuantityField
+    <RecordField
       v-if="process.shielded"
+      v-bind="of"
       class="short-field"
-      kind="gasFlow"
-      label="Gas flow"
-      optional="by rule"
-      :model-value="setUp.flowLPerMin"
-      @update:model-value="(now) => emit('change', { flowLPerMin: now }, 'gas flow')"
+      name="flowLPerMin"
+      what="gas flow"
+      @change="change"
     />
     <VCheckbox
       v-if="process.family === 'gtaw'"
@@ -109,16 +113,15 @@ function setProcess(processId: ProcessId): void {
       @size="(leadSize) => emit('change', { leadSize }, 'welding leads')"
       @length="(leadLengthMm) => emit('change', { leadLengthMm }, 'length of the leads')"
     />
-    <CountField
+    <RecordField
+      v-bind="of"
       class="short-field"
+      name="returnV"
       label="At the clamp, V"
-      :least="0"
       :most="100"
-      decimals
-      unit="V"
       optional="not yet"
-      :model-value="setUp.returnV"
-      @update:model-value="(now) => emit('change', { returnV: now }, 'volts at the clamp')"
+      what="volts at the clamp"
+      @change="change"
     />
     <ChoiceField
       class="for-job"
