@@ -6,7 +6,8 @@ import vuetify from 'vite-plugin-vuetify'
 import { facts } from './facts.ts'
 
 /** What a page has of the kinds without their schemas. */
-const LIGHT_KINDS = '(factList|fieldList|facts|files|counts|slots|patch|spooled|engineDriven|usualRun|upcaster)'
+const LIGHT_KINDS =
+  '(factList|fieldList|facts|files|counts|slots|patch|spooled|engineDriven|usualRun|upcaster)'
 /** Zod, and every module that speaks it. */
 const CHECKS_DOCUMENTS = new RegExp(
   `node_modules/zod|core/src/(catalogue/catalogue|model/(fields|describe|holding|ordered|outline|problems)|kinds/(?!${LIGHT_KINDS}))\\b`,

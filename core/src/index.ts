@@ -61,7 +61,13 @@ export * from './fit/fit.ts'
 export * from './fit/leverage.ts'
 export type { DialSetting } from './trade/dial.ts'
 export type { SteelHeat } from './trade/cooling.ts'
-export { explainOutcome, type Outcome, type OutcomeFigure, outcomeOf, type SettingsTried } from './fit/outcome.ts'
+export {
+  explainOutcome,
+  type Outcome,
+  type OutcomeFigure,
+  outcomeOf,
+  type SettingsTried,
+} from './fit/outcome.ts'
 export * from './fit/settings.ts'
 export * from './fit/suggest.ts'
 export * from './fit/weldAdvice.ts'

@@ -21,8 +21,8 @@ const move = (subject: string, change: number, key?: string, more: object = {}) 
   )
 const amountOf = async (id: string): Promise<number | null> =>
   (await server.call('GET', `/api/stock/${id}`)).body.record.amount
-async function all(query = ''): Promise<readonly StoredEvent[]> {
-  const found: StoredEvent[] = []
+async function all(query = ''): Promise<readonly StoredEvent<'stock-movement'>[]> {
+  const found: StoredEvent<'stock-movement'>[] = []
   let since = 0
   for (;;) {
     const { body } = await server.call('GET', `/api/events?since=${since}&limit=7${query}`)
@@ -109,7 +109,7 @@ describe('events', () => {
       ({ record }: { record: { id: string; amount: number | null } }) =>
         record.id.startsWith('gas.') && record.amount !== null,
     ).record.id
-    const seen: StoredEvent[] = []
+    const seen: StoredEvent<'stock-movement'>[] = []
     const start = (await all()).at(-1)?.seq ?? 0
     let since = start
     let isDone = false

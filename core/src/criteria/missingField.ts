@@ -76,7 +76,10 @@ const PART_OF: Readonly<Record<string, Slot>> = {
  * @returns where to write what is missing; null where nothing is
  * @example missingFieldOf({ criterion: 'gas-use', code: 'gas-left' }) // { at: 'gas', field: 'Left' }
  */
-export function missingFieldOf({ criterion, code }: Pick<Assessment, 'criterion' | 'code'>): MissingField | null {
+export function missingFieldOf({
+  criterion,
+  code,
+}: Pick<Assessment, 'criterion' | 'code'>): MissingField | null {
   if (code === 'class-of-part') return of(PART_OF[criterion] ?? 'set-up', 'For guns or torches of class')
   return SETTLED_AT[code] ?? null
 }

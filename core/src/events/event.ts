@@ -16,26 +16,23 @@ export interface EventDefinition {
 /** @returns the same, with its own types */
 export const defineEvent = <const D extends EventDefinition>(definition: D): D => definition
 
-/** An event as it is stored. */
-export const storedSchema = <D extends EventDefinition>({ type, subject, body }: D) =>
+/** Of an event as it is stored. */
+export const storedSchema = ({ type, subject, body }: EventDefinition) =>
   z.strictObject({
-    /** Rises in the order of commits: a client that has seen one has seen all before it. */
     seq: z.int().min(1),
-    /** UTC, ISO 8601. */
     at: z.iso.datetime(),
     who: z.string(),
-    type: z.literal(type as D['type']),
+    type: z.literal(type),
     subject,
-    body: body as D['body'],
-    /** The `seq` of the one that it corrects; null where it corrects none. */
+    body,
     corrects: z.int().min(1).nullable(),
   })
 
-/** An event as a client sends it. */
-export const newSchema = <D extends EventDefinition>({ type, subject, input }: D) =>
+/** Of an event as a client sends it. */
+export const newSchema = ({ type, subject, input }: EventDefinition) =>
   z.strictObject({
-    type: z.literal(type as D['type']),
+    type: z.literal(type),
     subject,
-    body: input as D['input'],
+    body: input,
     corrects: z.int().min(1, 'must be the seq of an event').nullable().optional(),
   })

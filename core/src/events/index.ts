@@ -1,14 +1,39 @@
 /** Every type of event. A new one is a file beside this one, a line here, and a file in `server/src/events`. */
 import { z } from 'zod'
-import { storedSchema, newSchema } from './event.ts'
+import { newSchema, storedSchema } from './event.ts'
 import { stockMovement } from './stockMovement.ts'
 
 export const EVENTS = [stockMovement] as const
 
-export type EventType = (typeof EVENTS)[number]['type']
+type Definition = (typeof EVENTS)[number]
+export type EventType = Definition['type']
+type DefinitionOf<T extends EventType> = Extract<Definition, { type: T }>
 export const EVENT_TYPES = EVENTS.map(({ type }) => type) as readonly EventType[]
 
-export const newEventSchema = z.discriminatedUnion('type', [newSchema(stockMovement)])
-export type NewEvent = z.infer<typeof newEventSchema>
-export const storedEventSchema = z.discriminatedUnion('type', [storedSchema(stockMovement)])
-export type StoredEvent = z.infer<typeof storedEventSchema>
+/** An event as a client sends it. */
+export interface NewEvent<T extends EventType = EventType> {
+  readonly type: T
+  readonly subject: string
+  readonly body: z.infer<DefinitionOf<T>['input']>
+  /** The `seq` of the event that it corrects. */
+  readonly corrects?: number | null | undefined
+}
+/** An event as it is stored. */
+export interface StoredEvent<T extends EventType = EventType> {
+  /** Rises in the order of commits: a client that has seen one has seen all before it. */
+  readonly seq: number
+  /** UTC, ISO 8601. */
+  readonly at: string
+  readonly who: string
+  readonly type: T
+  readonly subject: string
+  readonly body: z.infer<DefinitionOf<T>['body']>
+  readonly corrects: number | null
+}
+
+/** A union takes the first of its schemas by itself; there is always one. */
+const oneOf = <T>([first, ...others]: readonly ReturnType<typeof newSchema>[]): z.ZodType<T> =>
+  z.discriminatedUnion('type', [first as ReturnType<typeof newSchema>, ...others]) as unknown as z.ZodType<T>
+
+export const newEventSchema = oneOf<NewEvent>(EVENTS.map(newSchema))
+export const storedEventSchema = oneOf<StoredEvent>(EVENTS.map(storedSchema) as never)

@@ -4,6 +4,7 @@
  */
 import { type FileFormat, fileVersionOf, recordVersionsIn } from './files.ts'
 import { definitionOf, KINDS, type RecordKind } from './index.ts'
+import type { Scope } from './kind.ts'
 import { type Fields, isFields } from './upcaster.ts'
 
 export type Upcast =
@@ -51,7 +52,11 @@ const PLACES: ReadonlyMap<string, RecordKind> = new Map(
 /** Records of version 1 held their own count, in these fields. */
 const STOCK_FIELDS = { part: 'stock', wire: 'stockG', gas: 'leftL', tungsten: 'stock' } as const
 
-const NOTHING_DRAWN: Fields = { generators: [], panels: [], loads: [] }
+/** Which lists a file of today has. */
+const SCOPES: Readonly<Partial<Record<FileFormat, readonly Scope[]>>> = {
+  'brannik-shop': ['building', 'equipment', 'plan', 'paper'],
+  'brannik-fit': ['building', 'equipment'],
+}
 
 /**
  * @param value a file as it was read; one that is no object is left as it is, for its schema to refuse
@@ -78,10 +83,10 @@ export function upcastFile(format: FileFormat, value: unknown): Upcast {
   })
   // A file without a shelf has nothing that is counted.
   const counts = format !== 'brannik-job' && versions.part === undefined ? { stock: stockOf(value) } : {}
-  // Until then nobody wrote down what he wants of a machine, nor what he decided; nor, later, what feeds a circuit.
-  const decided = format === 'brannik-shop' ? { requirementSheets: [], decisions: [] } : {}
-  const drawn = format === 'brannik-shop' || format === 'brannik-fit' ? NOTHING_DRAWN : {}
-  const since = { ...decided, ...drawn }
+  // A kind that is younger than the file had no list in it.
+  const isOlder = version < current
+  const lists = KINDS.filter(({ scope }) => isOlder && SCOPES[format]?.includes(scope))
+  const since = Object.fromEntries(lists.map(({ listKey }) => [listKey, []]))
   return { ok: true, value: { ...since, ...Object.fromEntries(entries), ...counts, version: current } }
 }
 

@@ -7,7 +7,10 @@ const MOVE = `update stock_item set amount = amount + $2, version = version + 1
   where id = $1 and amount + $2 >= 0`
 const THERE = 'select amount from stock_item where id = $1'
 
-export async function moveStock(connection: Connection, { subject, body }: NewEvent): Promise<void> {
+export async function moveStock(
+  connection: Connection,
+  { subject, body }: NewEvent<'stock-movement'>,
+): Promise<void> {
   if ((await connection.query(MOVE, [subject, body.change])).rowCount === 1) return
   const { rows } = await connection.query<{ amount: number | null }>(THERE, [subject])
   const amount = rows[0]?.amount ?? null

@@ -14,9 +14,10 @@ const TOGETHER = `select 1 from event where seq = $1 and subject = $2 and type =
 const SAY = `select set_config('brannik.event_key', $1, true), set_config('brannik.event_corrects', $2, true)`
 
 /** What recording an event of a type does: it refuses what cannot be, and leaves one row. */
-const HAPPENS: Readonly<Record<EventType, (connection: Connection, sent: NewEvent) => Promise<void>>> = {
-  'stock-movement': moveStock,
-}
+const RECORDERS: { readonly [T in EventType]: (connection: Connection, sent: NewEvent<T>) => Promise<void> } =
+  {
+    'stock-movement': moveStock,
+  }
 
 export interface EventFilter {
   readonly since: number
@@ -61,7 +62,8 @@ export async function addEvent(
     throw invalid([{ pointer: '/corrects', field: 'corrects', message }])
   }
   await connection.query(SAY, [key ?? '', corrects === null ? '' : String(corrects)])
-  await HAPPENS[sent.type](connection, sent)
+  const record = RECORDERS[sent.type] as (connection: Connection, sent: NewEvent) => Promise<void>
+  await record(connection, sent)
   const { rows } = await connection.query<{ event: string }>(LAST_OF, [sent.subject, sent.type])
   if (!rows[0]) throw new Error(`${sent.type} left no row`)
   return { event: rows[0].event, isNew: true }
