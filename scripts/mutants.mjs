@@ -17,7 +17,7 @@ import { temporaryPostgres } from './lib/postgres.mjs'
 import { explain, quiet, Remedy, ROOT } from './lib/run.mjs'
 
 const WANTED_PCT = 85
-const FOLDERS = [...CORE_ROOMS.map((room) => `core/src/${room}`), 'server/src', 'web/src/stores']
+const FOLDERS = [...CORE_ROOMS.map((room) => `core/src/${room}`), 'server/src', 'web/src/shop']
 const REPORT = join(DATA, 'mutants.json')
 const CONFIG = join(DATA, 'stryker.json')
 /** Lines that are looked at together, so that whole statements fall into them. */
