@@ -131,8 +131,9 @@ export function createSync() {
         path === 'shop'
           ? { records: [await findRecord<Shop>(path)].filter((one) => one !== null), isCurrent: true }
           : await listRecords<RecordAt[Path]>(path)
-      // What is kept in this browser is older than what is shown.
-      if (!isCurrent) return
+      // What is kept in this browser is older than what is shown; the server is asked again.
+      if (!isCurrent) throw new RequestFailed(0, 'the server does not answer')
+      keptAt.value = null
       const versions = new Map(list.map(({ record, version }) => [record.id, version]))
       const doubtful = records.takeList(path, list, asked, (id) => {
         const key = keyOf(path, id)

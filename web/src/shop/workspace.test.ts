@@ -205,6 +205,25 @@ describe('what others change', () => {
     expect(frame().quantity).toBe(34)
   })
 
+  it('is asked for again where the answer is what this browser has kept, not the server’s', async () => {
+    const { stored, send } = await hearing()
+    const inner = fetch
+    let isKept = true
+    vi.stubGlobal('fetch', async (path: string, init: RequestInit = {}) => {
+      const answer = await inner(path, init)
+      if (isKept && path.startsWith('/api/jobs?')) answer.headers.set('X-Kept-At', new Date().toISOString())
+      return answer
+    })
+    const items = [{ version: 8, record: { ...frame(), quantity: 33 } }]
+    stored.set('jobs?limit=500', { items, next: null } as never)
+    await send('change', { path: 'jobs' })
+    expect(frame().quantity).toBe(4)
+    isKept = false
+    await vi.advanceTimersByTimeAsync(10_000)
+    expect(frame().quantity).toBe(33)
+    expect(useWorkspace().keptAt).toBeNull()
+  })
+
   it('in an answer that is older than an own save, the save stays, and so does what was made meanwhile', async () => {
     const { workspace, stored, send } = await hearing()
     const inner = fetch
