@@ -25,7 +25,7 @@ import { LIMITS } from './limits.ts'
 import { passwordChangeSchema, signInSchema } from './routes/access.ts'
 import { VERSION } from './routes/health.ts'
 import { listQueryOf } from './routes/lists.ts'
-import { ALL_KINDS, type Kind, SHOP } from './stores/kinds.ts'
+import { ALL_KINDS, type Kind, pascalCase, SHOP } from './stores/kinds.ts'
 
 const problemSchema = z.object({
   type: z.string(),
@@ -124,9 +124,6 @@ const oneOf = (description: string, kind: RecordKind) => ({
   headers: ETAG,
 })
 
-const pascal = (path: string): string =>
-  path.replaceAll(/(?:^|-)([a-z])/g, (_, letter: string) => letter.toUpperCase())
-
 function collectionPaths(kindOfList: Kind): ZodOpenApiPathsObject {
   const { path, schemaName, kind, noun, schema: body } = kindOfList
   const one = oneOf(`The ${noun}`, kind)
@@ -137,7 +134,7 @@ function collectionPaths(kindOfList: Kind): ZodOpenApiPathsObject {
   return {
     [`/api/${path}`]: {
       get: route(
-        `list${pascal(path)}`,
+        `list${pascalCase(path)}`,
         `Every ${noun}, by name, a page at a time`,
         {
           200: { ...json('By name', list), headers: ETAG },
@@ -479,7 +476,7 @@ export const openApiDocument = (): object =>
         ...HAPPENINGS,
         ...KEEPING,
         ...DOCUMENTS,
-        ...Object.assign({}, ...ALL_KINDS.filter(({ scope }) => scope !== 'shop').map(collectionPaths)),
+        ...Object.assign({}, ...ALL_KINDS.filter((kind) => kind !== SHOP).map(collectionPaths)),
       },
       components: {
         securitySchemes: {

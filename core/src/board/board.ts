@@ -3,8 +3,8 @@ import { type Capability, capabilityOf } from '../capability/capability.ts'
 import { type Chosen, chosenOf } from '../capability/slots.ts'
 import type { Assessment } from '../criteria/criterion.ts'
 import { OF_KIND } from '../criteria/criterion.ts'
-import { OF_ARC } from '../criteria/concerns.ts'
-import { assess, criterionOf, worstOf } from '../criteria/index.ts'
+import { concerning, OF_ARC } from '../criteria/concerns.ts'
+import { assess, worstOf } from '../criteria/index.ts'
 import { isJudged } from '../criteria/judged.ts'
 import { type Demand, demandOf } from '../demand/demand.ts'
 import { costOf } from '../fit/cost.ts'
@@ -46,11 +46,14 @@ interface Column {
   readonly capability: Capability
 }
 
+/** What asks for another metal, gas or wave is said before amps: more of them would not help. */
+const KIND_FIRST = OF_KIND.flatMap((kind) => [...concerning(kind)])
+
 /** The criterion that a cell speaks of: of the worst verdict, first what no other figure mends, then the first in order. */
 export function limitOf(criteria: readonly Assessment[], verdict: Verdict): Assessment | null {
   const worst = criteria.filter((one) => one.verdict === verdict && isJudged(one))
-  for (const kind of OF_KIND) {
-    const found = worst.find(({ criterion }) => criterionOf(criterion).concerns === kind)
+  for (const id of KIND_FIRST) {
+    const found = worst.find(({ criterion }) => criterion === id)
     if (found) return found
   }
   return worst[0] ?? null

@@ -78,7 +78,7 @@ const RENAMED_ASSUMPTIONS: ReadonlyMap<string, string | null> = new Map([
   ['largestPassLegFlatMm', null],
   ['largestPassLegVerticalMm', null],
   ['largestPassLegGtawMm', null],
-  // Working time is reckoned from its parts.
+  // Working time is the sum of its parts.
   ['operatingFactorWirePct', null],
   ['operatingFactorStickPct', null],
   ['operatingFactorGtawPct', null],

@@ -5,7 +5,7 @@
 import { type FileFormat, fileVersionOf, recordVersionsIn } from './files.ts'
 import { definitionOf, KINDS, type RecordKind } from './index.ts'
 import type { Scope } from './kind.ts'
-import { type Fields, isFields } from './upcaster.ts'
+import { type Fields, isFields, type Upcaster } from './upcaster.ts'
 
 export type Upcast =
   { readonly ok: true; readonly value: unknown } | { readonly ok: false; readonly message: string }
@@ -31,15 +31,11 @@ const wrongVersion = (version: unknown, current: number): Upcast => ({
  * @example upcastRecord('wire', 1, { id: 'w', stockG: 900 }) // { ok: true, value: { id: 'w' } }
  */
 export function upcastRecord(kind: RecordKind, version: unknown, value: unknown): Upcast {
-  const current = definitionOf(kind).upcasters.length + 1
+  const steps: readonly Upcaster[] = definitionOf(kind).upcasters
+  const current = steps.length + 1
   if (!isVersion(version, current)) return wrongVersion(version, current)
   if (!isFields(value)) return { ok: true, value }
-  return {
-    ok: true,
-    value: definitionOf(kind)
-      .upcasters.slice(version - 1)
-      .reduce<Fields>((record, step) => step(record), value),
-  }
+  return { ok: true, value: steps.slice(version - 1).reduce((record, step) => step(record), value) }
 }
 
 /** Where records stand in files: a list of them, or one. A map, for a file may have a key `__proto__` too. */

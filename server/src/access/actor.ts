@@ -1,5 +1,5 @@
 /** Who asks: found once a request, from a token, a session, or because this machine is the owner's. */
-import type { RequestHandler } from 'express'
+import type { Request, RequestHandler } from 'express'
 import type { Access } from '../config.ts'
 import type { Database } from '../database.ts'
 import { Problem } from '../problems.ts'
@@ -63,20 +63,20 @@ export const findActor =
     next()
   }
 
+/** @throws Problem where the role of whoever asks does not allow it */
+export function mustBe({ role }: Request['actor'], needs: Needs): void {
+  if (mayDo(role, needs)) return
+  throw role === null
+    ? new Problem(401, 'Sign in first', 'This shop asks who you are. Sign in, or send a token.')
+    : new Problem(
+        403,
+        'Not for this role',
+        `You are here as ${role}; this needs the role ${needs}. Ask the owner of the shop.`,
+      )
+}
 export const allow =
   (needs: Needs): RequestHandler =>
   ({ actor }, _response, next) => {
-    if (mayDo(actor.role, needs)) {
-      next()
-      return
-    }
-    next(
-      actor.role === null
-        ? new Problem(401, 'Sign in first', 'This shop asks who you are. Sign in, or send a token.')
-        : new Problem(
-            403,
-            'Not for this role',
-            `You are here as ${actor.role}; this needs the role ${needs}. Ask the owner of the shop.`,
-          ),
-    )
+    mustBe(actor, needs)
+    next()
   }

@@ -1,10 +1,11 @@
 /** Events: recorded, and read from any number on. */
 import { EVENT_TYPES, EVENTS, readDocument, type NewEvent, newEventSchema } from '@brannik/core'
 import { z } from 'zod'
+import { mustBe } from '../access/actor.ts'
 import { mayDo, ROLES } from '../access/roles.ts'
 import { reading } from '../database.ts'
 import { smallBody } from '../documents/body.ts'
-import { invalid, Problem } from '../problems.ts'
+import { invalid } from '../problems.ts'
 import { limitSchema, queryOf } from '../routes/lists.ts'
 import type { AddRoutes } from '../services.ts'
 import { answerOnce } from '../stores/answers.ts'
@@ -37,13 +38,7 @@ export const eventRoutes: AddRoutes = (api, { database }) => {
     const read = readDocument<NewEvent>(newEventSchema, smallBody(request))
     if (!read.ok) throw invalid(read.problems)
     const sent = read.value
-    const writers = writersOf(sent.type)
-    if (!mayDo(request.actor.role, writers))
-      throw new Problem(
-        403,
-        'Not for this role',
-        `This needs the role ${writers}. Ask the owner of the shop.`,
-      )
+    mustBe(request.actor, writersOf(sent.type))
     const { answer, isRepeat } = await answerOnce(database, request, async (connection) => {
       const key = request.get('Idempotency-Key') ?? null
       const { event, isNew } = await addEvent(connection, request.actor.who, key, sent)

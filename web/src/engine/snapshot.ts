@@ -4,6 +4,7 @@ import {
   capabilityOf,
   chosenOf,
   COMPUTED_KINDS,
+  type Entered,
   type FitInput,
   type Job,
   type ListKey as AnyListKey,
@@ -69,6 +70,15 @@ export function fitInput(snapshot: Snapshot, jobId: string, setUpId: string | nu
   const answer = partsOf(setUp, snapshot)
   return answer.ok ? { shop, job, setUp, ...answer.parts } : null
 }
+
+/** What is tried to ease a job: the question, and what the shop has beside it. */
+export const enteredIn = (snapshot: Snapshot, { shop, job, setUp }: FitInput): Entered => ({
+  shop,
+  shelf: snapshot,
+  setUps: snapshot.setUps,
+  job,
+  setUp,
+})
 
 /** @returns null where there is no such set-up */
 export function capabilityIn(snapshot: Snapshot, setUpId: string): Capability | null {

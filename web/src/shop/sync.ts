@@ -123,6 +123,8 @@ export function createSync() {
       if (isPending(key)) heard.set(key, answer?.version ?? 0)
       else if (!records.take(path, id, answer, asked)) await learn(key)
     })
+  /** Kinds of which this browser has answered in the place of the server. */
+  const stale = new Set<Path>()
   /** Looks at all records of a kind again. */
   const learnAll = (path: Path): Promise<void> =>
     untilAnswered(async () => {
@@ -132,8 +134,11 @@ export function createSync() {
           ? { records: [await findRecord<Shop>(path)].filter((one) => one !== null), isCurrent: true }
           : await listRecords<RecordAt[Path]>(path)
       // What is kept in this browser is older than what is shown; the server is asked again.
-      if (!isCurrent) throw new RequestFailed(0, 'the server does not answer')
-      keptAt.value = null
+      if (!isCurrent) {
+        stale.add(path)
+        throw new RequestFailed(0, 'the server does not answer')
+      }
+      if (stale.delete(path) && stale.size === 0) keptAt.value = null
       const versions = new Map(list.map(({ record, version }) => [record.id, version]))
       const doubtful = records.takeList(path, list, asked, (id) => {
         const key = keyOf(path, id)

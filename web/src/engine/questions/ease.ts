@@ -1,5 +1,5 @@
-import { type Entered, fitJob, suggest, type Suggestion } from '@brannik/core'
-import { fitInput, type Snapshot } from '../snapshot.ts'
+import { fitJob, suggest, type Suggestion } from '@brannik/core'
+import { enteredIn, fitInput, type Snapshot } from '../snapshot.ts'
 
 /** @returns what would ease one job with one set-up, tried for real; nothing where they are not there */
 export function answer(
@@ -10,8 +10,6 @@ export function answer(
 ): readonly Suggestion[] {
   const input = fitInput(snapshot, jobId, setUpId)
   if (!input) return []
-  const { shop, job, setUp } = input
-  const entered: Entered = { shop, shelf: snapshot, setUps: snapshot.setUps, job, setUp }
   const fit = fitJob(input)
-  return suggest(entered, fit, most, fit.verdict === 'tight' ? 'tight' : 'fails')
+  return suggest(enteredIn(snapshot, input), fit, most, fit.verdict === 'tight' ? 'tight' : 'fails')
 }
