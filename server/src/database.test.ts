@@ -249,13 +249,13 @@ describe('migrations', () => {
     await migrate(database)
     await migrate(database)
     const { rows } = await database.query('select version, schema_version, body from record')
-    expect(rows).toMatchObject([{ version: 2, schema_version: 7, body: { locale: 'en-US' } }])
+    expect(rows).toMatchObject([{ version: 2, schema_version: 8, body: { locale: 'en-US' } }])
     const history = await database.query(
       `select version, schema_version, body ->> 'locale' as locale from record_history order by version`,
     )
     expect(history.rows).toEqual([
       { version: 1, schema_version: 1, locale: null },
-      { version: 2, schema_version: 7, locale: 'en-US' },
+      { version: 2, schema_version: 8, locale: 'en-US' },
     ])
     // Who looks back sees it as this version writes it.
     const first = await inTransaction(database, (connection) => versionOf(connection, SHOP, 's', 1))

@@ -97,7 +97,12 @@ describe('files of every version', () => {
     const assumptions = { workingWindowPct: 12, singlePassSprayMm: 7, largestPassLegWireMm: 9, idleW: 30 }
     expect(upcastRecord('shop', 2, { id: 's', assumptions })).toEqual({
       ok: true,
-      value: { id: 's', filletRule: 'd1.1', assumptions: { windowLowPct: 12, layerSprayMm: 7, idleW: 30 } },
+      value: {
+        id: 's',
+        filletRule: 'd1.1',
+        timeZone: null,
+        assumptions: { windowLowPct: 12, layerSprayMm: 7, idleW: 30 },
+      },
     })
     expect(upcastRecord('shop', 2, { id: 's', assumptions: 'none' })).toMatchObject({
       value: { assumptions: 'none' },
@@ -114,7 +119,7 @@ describe('files of every version', () => {
     const shop = { id: 's', assumptions: { smallPartPrice: 40, labourPerHour: 60 } }
     expect(upcastRecord('shop', 6, shop)).toEqual({
       ok: true,
-      value: { id: 's', assumptions: { labourPerHour: 60 } },
+      value: { id: 's', timeZone: null, assumptions: { labourPerHour: 60 } },
     })
   })
 
@@ -159,16 +164,19 @@ describe('files of every version', () => {
 describe('records', () => {
   it('of the first version become those of this one, and those of this one stay as they are', () => {
     const { shop } = demoShop()
-    const { locale: _locale, ...first } = shop
+    const { locale: _locale, timeZone: _zone, ...first } = shop
     const upcast = upcastRecord('shop', 1, first)
-    expect(readDocument(shopSchema, upcast.ok && upcast.value)).toEqual({ ok: true, value: shop })
+    expect(readDocument(shopSchema, upcast.ok && upcast.value)).toEqual({
+      ok: true,
+      value: { ...shop, timeZone: null },
+    })
     expect(upcastRecord('shop', factsOf('shop').version, shop)).toEqual({ ok: true, value: shop })
   })
 
   it('half typed are carried up as far as they go', () => {
     expect(upcastRecord('shop', 1, { name: 'G' })).toEqual({
       ok: true,
-      value: { name: 'G', locale: 'en-US', filletRule: 'd1.1' },
+      value: { name: 'G', locale: 'en-US', filletRule: 'd1.1', timeZone: null },
     })
   })
 

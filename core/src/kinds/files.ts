@@ -32,6 +32,8 @@ const WHOLE = since(
   { shop: 6 },
   // What a run brings in, and the worst that is acceptable of a machine.
   { shop: 7, job: 4, 'requirement-sheet': 2 },
+  // The zone in which times are printed.
+  { shop: 8 },
 )
 
 /** By kind of file, for each of its versions the versions of the records in it; a kind that is not named has 1. */

@@ -107,6 +107,19 @@ describe('bad input names the field and the remedy', () => {
     expect(found[0]?.message).toContain('Fillet convexity')
   })
 
+  it.each(['Eastern', '+25:00', '', 'America/New York'])(
+    'a zone that no table knows is refused: %j',
+    (timeZone) => {
+      const found = problems(shopSchema, { ...shop.shop, timeZone })
+      expect(found).toMatchObject([{ pointer: '/timeZone' }])
+      expect(found[0]?.message).toContain('such as America/New_York')
+    },
+  )
+
+  it.each(['UTC', 'Asia/Kolkata', null])('a zone of the IANA database is taken: %j', (timeZone) => {
+    expect(problems(shopSchema, { ...shop.shop, timeZone })).toEqual([])
+  })
+
   it('pointers escape what JSON Pointer asks for (RFC 6901)', () => {
     expect(problems(shopSchema, { ...shop.shop, assumptions: { 'a/b~c': 1 } })[0]?.pointer).toMatch(
       /^\/assumptions/,

@@ -10,6 +10,15 @@ import { type Fields, isFields, type Upcaster } from './upcaster.ts'
 export const ALUMINIUM_TIPS = ['one-over', 'as-wire'] as const
 export const FILLET_RULES = ['d1.1', 'en-1993'] as const
 
+/** Whether the tables that come with the program know a zone of that name. */
+function isTimeZone(name: string): boolean {
+  try {
+    return new Intl.DateTimeFormat('en', { timeZone: name }).resolvedOptions().timeZone !== ''
+  } catch {
+    return false
+  }
+}
+
 const changedSchema = z.partialRecord(z.enum(ASSUMPTION_KEYS), z.number()).check((ctx) => {
   for (const [key, value] of Object.entries(ctx.value)) {
     const definition = ASSUMPTIONS[key as keyof typeof ASSUMPTIONS]
@@ -44,6 +53,12 @@ export const shopSchema = z.strictObject({
     .string()
     .regex(/^[A-Z]{3}$/, 'must be a three-letter currency code such as USD')
     .meta(field('Currency')),
+  /** Times are stored in UTC; this is for print, so that two who read one line read the same hour. */
+  timeZone: z
+    .string()
+    .refine(isTimeZone, 'must be the name of a time zone such as America/New_York')
+    .nullable()
+    .meta(field('Time zone', { empty: 'that of the device', isApart: true })),
   /** The two schools of contact tips for aluminium: one size over the wire, or the wire's own. */
   aluminiumTip: z.enum(ALUMINIUM_TIPS).meta(
     field('Contact tip for aluminium', {
@@ -123,6 +138,8 @@ export const shopKind = defineKind({
     (shop) => withRenamed({ filletRule: shop['ruleBook'] === 'international' ? 'en-1993' : 'd1.1', ...shop }),
     // Every small part without a price cost the same.
     withRenamed,
+    // Times were printed in the zone of the device.
+    (shop) => ({ timeZone: null, ...shop }),
   ],
   counting: null,
 })

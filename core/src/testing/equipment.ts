@@ -272,6 +272,7 @@ export function sampleCapability(part: SamplePart = {}): Capability {
     unitSystem,
     locale: 'en-US',
     ruleBook: 'north-american',
+    timeZone: null,
     currency: 'USD',
     aluminiumTip,
     filletRule,

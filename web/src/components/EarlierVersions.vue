@@ -1,10 +1,10 @@
 <script setup lang="ts">
-import { format, parseISO } from 'date-fns'
 import { computed, ref, shallowRef, watch } from 'vue'
 import { ask } from '../api/client.ts'
 import { differences } from '../files/differences.ts'
 import { wordingOf } from '../files/wording.ts'
 import { useNotice } from '../stores/notice.ts'
+import { useWhen } from '../stores/useWhen.ts'
 import { type Path, useWorkspace } from '../shop/workspace.ts'
 import SheetDialog from './SheetDialog.vue'
 import { reasonOf } from '../reason.ts'
@@ -23,6 +23,7 @@ interface Version {
 const MOST_SHOWN = 40
 const workspace = useWorkspace()
 const notice = useNotice()
+const when = useWhen()
 const versions = shallowRef<readonly Version[]>([])
 const chosen = ref<number | null>(null)
 const record = shallowRef<unknown>(null)
@@ -64,7 +65,6 @@ watch(open, (isOpen) => {
   if (isOpen) void fetchVersions(null)
 })
 
-const when = (at: string): string => format(parseISO(at), 'd MMM yyyy, HH:mm:ss')
 function takeBack(): void {
   if (record.value === null) return
   workspace.edit(path, id, record.value as never, `version ${chosen.value ?? ''} of ${name.value}`)
@@ -86,7 +86,7 @@ function takeBack(): void {
             :disabled="one.deleted"
             @click="show(one.version)"
           >
-            <span>{{ when(one.at) }}</span>
+            <span>{{ when(one.at, 'second') }}</span>
             <span class="label"
               >{{ one.deleted ? 'deleted' : `version ${one.version}` }} by {{ one.who }}</span
             >

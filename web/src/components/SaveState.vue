@@ -3,13 +3,13 @@ import { computed, ref } from 'vue'
 import { lazily } from '../lazy.ts'
 import { useTyping } from '../shop/typing.ts'
 import { useWorkspace } from '../shop/workspace.ts'
+import { useWhen } from '../stores/useWhen.ts'
 
 const ConflictDialog = lazily(() => import('./ConflictDialog.vue'))
 
 /** Whether what is on the screen is stored; where not, why, and what can be done. */
-/** A whole library of dates for one time of day would be a sixth of what the first page may load. */
-const CLOCK = new Intl.DateTimeFormat('en-GB', { hour: '2-digit', minute: '2-digit' })
 const workspace = useWorkspace()
+const when = useWhen()
 const typing = useTyping()
 
 const conflict = computed(() => [...workspace.saves].find(([, { state }]) => state === 'conflict') ?? null)
@@ -20,7 +20,7 @@ const busy = computed(() =>
   [...workspace.saves.values()].some(({ state }) => state === 'saving' || state === 'waiting'),
 )
 const savedAt = computed(() =>
-  workspace.lastSavedAt ? `Saved ${CLOCK.format(workspace.lastSavedAt)}` : 'Saved',
+  workspace.lastSavedAt ? `Saved ${when(workspace.lastSavedAt, 'clock')}` : 'Saved',
 )
 </script>
 
@@ -44,7 +44,7 @@ const savedAt = computed(() =>
       v-else-if="workspace.keptAt"
       v-tip="'The server does not answer. What you change is kept in this browser and stored once it does'"
       class="bad"
-      >Offline: the shop as of {{ CLOCK.format(workspace.keptAt) }}</span
+      >Offline: the shop as of {{ when(workspace.keptAt, 'clock') }}</span
     >
     <span v-else-if="typing.isOpen" v-tip="'Stored when you leave the field'">Typing…</span>
     <span v-else-if="busy">Saving…</span>

@@ -104,7 +104,7 @@ it('where the browser cannot say which tabs are open, only drafts that are old a
 it('a draft that an older page typed is carried up, and one of this page stays as it is', async () => {
   const drafts = await openTab(null)
   drafts.keepDraft('shop/s', { record: { id: 's', locale: 'de-DE' }, version: 3 })
-  expect(drafts.readDraft('shop/s')).toMatchObject({ record: { id: 's', locale: 'de-DE' }, schemaVersion: 7 })
+  expect(drafts.readDraft('shop/s')).toMatchObject({ record: { id: 's', locale: 'de-DE' }, schemaVersion: 8 })
   const [name] = Object.keys(localStorage).filter((one) => one.endsWith('shop/s'))
   localStorage.setItem(
     name ?? '',
@@ -115,7 +115,7 @@ it('a draft that an older page typed is carried up, and one of this page stays a
     record: { id: 's', name: 'G', locale: 'en-US' },
     unanswered: null,
     version: 3,
-    schemaVersion: 7,
+    schemaVersion: 8,
   })
 })
 

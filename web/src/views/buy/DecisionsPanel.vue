@@ -17,12 +17,14 @@ import { wordingOf } from '../../files/wording.ts'
 import { reasonOf } from '../../reason.ts'
 import { useMoney } from '../../stores/useMoney.ts'
 import { useNotice } from '../../stores/notice.ts'
+import { useWhen } from '../../stores/useWhen.ts'
 import { useWorkspace } from '../../shop/workspace.ts'
 
 /** What was decided, on what, and whether it still holds. */
 const workspace = useWorkspace()
 const notice = useNotice()
 const money = useMoney()
+const when = useWhen()
 const route = useRoute()
 
 const decisions = computed(() =>
@@ -33,9 +35,6 @@ const chosen = computed<Decision | null>(
 )
 const { answer: held, failure } = useAnswer<'held'>(
   computed((): Question<'held'> | null => (chosen.value ? ['held', chosen.value.taken] : null)),
-)
-const when = computed(
-  () => new Intl.DateTimeFormat(workspace.notation.locale, { dateStyle: 'long', timeStyle: 'short' }),
 )
 const holds = (one: Held | undefined): boolean => one?.verdict === 'fits' || one?.verdict === 'tight'
 const standing = computed(() => {
@@ -87,7 +86,7 @@ async function print(): Promise<void> {
     const { decisionPdf } = await import('./decisionPdf.ts')
     await decisionPdf(chosen.value, {
       shop: workspace.shop?.name ?? '',
-      locale: workspace.notation.locale,
+      decided: when(chosen.value.decidedAt, 'paper'),
       money,
       verdict: (verdict) => verdictText(workspace.speech, verdict),
       standing: standing.value?.text ?? '',
@@ -121,14 +120,14 @@ function remove({ id, name }: Decision): void {
         :to="{ name: 'buy', params: { part: 'decisions', id: one.id } }"
       >
         <strong>{{ one.name }}</strong>
-        <span class="label">{{ when.format(new Date(one.decidedAt)) }}</span>
+        <span class="label">{{ when(one.decidedAt, 'paper') }}</span>
       </RouterLink>
     </nav>
     <article v-if="chosen" class="sheet" :aria-label="chosen.name">
       <header>
         <div>
           <h2>{{ chosen.name }}</h2>
-          <p class="label">Decided {{ when.format(new Date(chosen.decidedAt)) }}</p>
+          <p class="label">Decided {{ when(chosen.decidedAt, 'paper') }}</p>
         </div>
         <span class="end screen-only">
           <button class="plain-button" :disabled="isPrinting" @click="print">PDF</button>

@@ -6,7 +6,8 @@ import type { Content, TDocumentDefinitions } from 'pdfmake/interfaces'
 
 export interface PdfWords {
   readonly shop: string
-  readonly locale: string
+  /** When it was decided. */
+  readonly decided: string
   readonly money: (amount: number) => string
   readonly verdict: (verdict: Verdict) => string
   /** Whether it holds today. */
@@ -16,9 +17,8 @@ export interface PdfWords {
 /** @returns the document, ready to be laid out */
 export function decisionDocument(
   decision: Decision,
-  { shop, locale, money, verdict, standing }: PdfWords,
+  { shop, decided, money, verdict, standing }: PdfWords,
 ): TDocumentDefinitions {
-  const when = new Intl.DateTimeFormat(locale, { dateStyle: 'long', timeStyle: 'short' })
   // One choice is told in full; of many, what fits is named, and what does not is told.
   const isOne = decision.taken.length === 1
   const told = (lines: Decision['taken'][number]['findings']) =>
@@ -87,7 +87,7 @@ export function decisionDocument(
     }),
     content: [
       { text: decision.name, style: 'title' },
-      { text: `${shop}, decided ${when.format(new Date(decision.decidedAt))}`, margin: [0, 2, 0, 8] },
+      { text: `${shop}, decided ${decided}`, margin: [0, 2, 0, 8] },
       ...(standing === '' ? [] : [{ text: `On the day of this print: ${standing}.` }]),
       ...(decision.note === ''
         ? []

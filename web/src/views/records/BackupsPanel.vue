@@ -1,8 +1,8 @@
 <script setup lang="ts">
-import { format, parseISO } from 'date-fns'
 import { onMounted, ref } from 'vue'
 import { useBackups } from '../../stores/backups.ts'
 import { useNotice } from '../../stores/notice.ts'
+import { useWhen } from '../../stores/useWhen.ts'
 import { useSession } from '../../shop/session.ts'
 import { reasonOf } from '../../reason.ts'
 
@@ -10,6 +10,7 @@ import { reasonOf } from '../../reason.ts'
 const backups = useBackups()
 const session = useSession()
 const notice = useNotice()
+const when = useWhen()
 const problem = ref('')
 const isMaking = ref(false)
 
@@ -69,7 +70,7 @@ async function make(): Promise<void> {
         </thead>
         <tbody>
           <tr v-for="one in backups.all.items" :key="one.name">
-            <th scope="row">{{ format(parseISO(one.at), 'd MMM yyyy, HH:mm') }}</th>
+            <th scope="row">{{ when(one.at) }}</th>
             <td>{{ WHY[one.why] ?? one.why }}</td>
             <td class="number">{{ sizeOf(one.bytes) }}</td>
             <td class="number">

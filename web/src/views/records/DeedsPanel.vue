@@ -1,7 +1,7 @@
 <script setup lang="ts">
-import { format, parseISO } from 'date-fns'
 import { shallowRef } from 'vue'
 import { ask } from '../../api/client.ts'
+import { useWhen } from '../../stores/useWhen.ts'
 import { useList } from './useList.ts'
 
 /** Who did what and when: lines that are only ever added. */
@@ -20,6 +20,7 @@ interface Line {
 }
 
 const PAGE = 200
+const when = useWhen()
 const { items, problem, isLoading, telling } = useList<Line>('audit')
 const older = shallowRef<readonly Line[]>([])
 const isAll = shallowRef(false)
@@ -55,7 +56,7 @@ const what = ({ action, kind, id, detail }: Line): string =>
         </thead>
         <tbody>
           <tr v-for="line in [...items, ...older]" :key="line.seq">
-            <th scope="row" class="when">{{ format(parseISO(line.at), 'd MMM yyyy, HH:mm:ss') }}</th>
+            <th scope="row" class="when">{{ when(line.at, 'second') }}</th>
             <td>{{ line.who }}</td>
             <td>{{ what(line) }}</td>
             <td>{{ line.via === 'this machine' ? '' : line.via }} {{ line.address ?? '' }}</td>

@@ -1,9 +1,9 @@
 <script setup lang="ts">
 import { factsAt } from '@brannik/core'
-import { format, parseISO } from 'date-fns'
 import { computed } from 'vue'
 import { ask } from '../../api/client.ts'
 import { useNotice } from '../../stores/notice.ts'
+import { useWhen } from '../../stores/useWhen.ts'
 import { useSession } from '../../shop/session.ts'
 import { type Path, useWorkspace } from '../../shop/workspace.ts'
 import { useList } from './useList.ts'
@@ -22,6 +22,7 @@ const nounOf = (path: Path): string => factsAt(path)?.noun ?? path
 const workspace = useWorkspace()
 const session = useSession()
 const notice = useNotice()
+const when = useWhen()
 const { items, problem, isLoading, telling } = useList<Deleted>('deleted')
 /** What came back a moment ago is being stored, and is no longer deleted. */
 const gone = computed(() => items.value.filter(({ path, id }) => workspace.get(path, id) === null))
@@ -56,7 +57,7 @@ const bringBack = (one: Deleted): Promise<boolean> =>
           <tr v-for="one in gone" :key="`${one.path}/${one.id}`">
             <th scope="row">{{ one.name ?? one.id }}</th>
             <td>{{ nounOf(one.path) }}</td>
-            <td>{{ format(parseISO(one.at), 'd MMM yyyy, HH:mm') }}</td>
+            <td>{{ when(one.at) }}</td>
             <td>{{ one.who }}</td>
             <td class="number">
               <button

@@ -1,11 +1,11 @@
 <script setup lang="ts">
-import { format, parseISO } from 'date-fns'
 import { reactive, ref } from 'vue'
 import { ask } from '../../api/client.ts'
 import PickField from '../../components/PickField.vue'
 import TypedField from '../../components/TypedField.vue'
 import type { Role } from '../../shop/session.ts'
 import { ROLES } from './roles.ts'
+import { useWhen } from '../../stores/useWhen.ts'
 import { useList } from './useList.ts'
 
 /** Tokens with which other programs come in: told once, taken back at any time. */
@@ -19,6 +19,7 @@ interface Token {
 }
 
 const { items, problem, isLoading, change } = useList<Token>('tokens')
+const when = useWhen()
 const fresh = reactive({ name: '', role: 'guest' as Role })
 const secret = ref('')
 
@@ -30,7 +31,7 @@ async function add(): Promise<void> {
   if (isMade) fresh.name = ''
 }
 const revoke = (token: Token): Promise<boolean> => change(() => ask('DELETE', `tokens/${token.id}`))
-const day = (at: string | null): string => (at === null ? 'never' : format(parseISO(at), 'd MMM yyyy'))
+const day = (at: string | null): string => (at === null ? 'never' : when(at, 'day'))
 </script>
 
 <template>

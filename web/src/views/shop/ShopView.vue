@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { LOCALES, type FieldDescription, fieldsOf, type Shop } from '@brannik/core'
 import { ref } from 'vue'
+import ChoiceField from '../../components/ChoiceField.vue'
 import EarlierVersions from '../../components/EarlierVersions.vue'
 import PickField from '../../components/PickField.vue'
 import TextField from '../../components/TextField.vue'
@@ -33,6 +34,8 @@ const localeWords = (locale: Shop['locale']): string => {
   const country = new Intl.DisplayNames(['en'], { type: 'region' }).of(locale.slice(3)) ?? locale
   return `${new Intl.NumberFormat(locale).format(1234.5)} (${country})`
 }
+/** America/New_York is read as America/New York. */
+const ZONES = Intl.supportedValuesOf('timeZone').map((id) => ({ id, name: id.replaceAll('_', ' ') }))
 /** What the shop chooses among a few words; how numbers are written is said by numbers instead. */
 const CHOICES = fieldsOf('shop').filter(
   (one): one is Extract<FieldDescription, { kind: 'choice' }> =>
@@ -83,6 +86,14 @@ function choose({ path: [key = ''], label }: FieldDescription, now: string): voi
         :model-value="workspace.shop.currency"
         @update:model-value="(currency) => change({ currency }, 'currency')"
       />
+      <ChoiceField
+        class="zone"
+        label="Time zone"
+        optional="that of the device"
+        :items="ZONES"
+        :model-value="workspace.shop.timeZone"
+        @update:model-value="(timeZone) => change({ timeZone }, 'time zone')"
+      />
     </div>
 
     <WholeShop />
@@ -114,5 +125,8 @@ function choose({ path: [key = ''], label }: FieldDescription, now: string): voi
 }
 .narrow {
   width: 76px;
+}
+.zone {
+  width: 190px;
 }
 </style>

@@ -40,6 +40,7 @@ export function emptyShop(name: string, unitSystem: Shop['unitSystem']): ShopDoc
       ruleBook: usualRuleBook(unitSystem),
       locale: localeHere(),
       currency: CURRENCY[localeHere()],
+      timeZone: Intl.DateTimeFormat().resolvedOptions().timeZone,
       aluminiumTip: 'one-over',
       filletRule: usualFilletRule(unitSystem),
       assumptions: {},
