@@ -9,6 +9,7 @@ import type { Source } from '../basis/source.ts'
 import type { Calculation } from '../calculation/calculation.ts'
 import type { Reckoner } from '../calculation/reckoner.ts'
 import type { Circuit } from '../kinds/circuit.ts'
+import type { Suggesting } from '../model/field.ts'
 import type { BreakerModel } from './breaker/breakerModel.ts'
 
 /** A figure that a rule gives, with the clause. */
@@ -133,6 +134,8 @@ export interface RuleBook {
   readonly services: readonly Service[]
   /** Outlets that are usual, each with its breaker and cable. */
   readonly usualCircuits: readonly UsualCircuit[]
+  /** Sizes as they are printed on what is sold there. */
+  readonly usualSizes: Readonly<Record<Exclude<Suggesting, 'outlet'>, readonly string[]>>
   /** Conductor temperatures that its tables have a column for, °C. */
   readonly columnsC: readonly Circuit['columnC'][]
   readonly outlets: readonly Outlet[]

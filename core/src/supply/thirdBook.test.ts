@@ -16,6 +16,7 @@ const orchard: RuleBook = {
   filletRule: 'd1.1',
   services: [],
   usualCircuits: [],
+  usualSizes: { cable: ['thin', 'thick'], cord: [], lead: [] },
   columnsC: [75],
   outlets: [],
   conductorSizes: ['thin', 'thick'],

@@ -26,7 +26,7 @@ import {
   SIZES,
   XLPE_C,
 } from './tables.ts'
-import { USUAL_CIRCUITS } from './usualCircuits.ts'
+import { USUAL_CIRCUITS, USUAL_SIZES } from './usualCircuits.ts'
 import { readAs, rowOf } from '../../conductor.ts'
 import { factorUpTo, nextSizeA } from '../reading.ts'
 
@@ -119,6 +119,7 @@ export const international: RuleBook = {
   filletRule: 'en-1993',
   services: SERVICES,
   usualCircuits: USUAL_CIRCUITS,
+  usualSizes: USUAL_SIZES,
   columnsC: [PVC_C, XLPE_C],
   outlets: OUTLETS,
   conductorSizes: SIZES,

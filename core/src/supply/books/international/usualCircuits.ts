@@ -35,3 +35,10 @@ export const USUAL_CIRCUITS: readonly UsualCircuit[] = [
     outlet: '32 A, 400 V, IEC 60309',
   }),
 ]
+
+/** What is printed on cables, cords and leads. */
+export const USUAL_SIZES = {
+  cable: ['3G1.5', '3G2.5', '3G4', '3G6', '5G1.5', '5G2.5', '5G4', '5G6', '5G10', '5G16', '16 mm²', '25 mm²'],
+  cord: ['H07RN-F 3G1.5', 'H07RN-F 3G2.5', 'H07RN-F 5G2.5', 'H07RN-F 5G4', 'H07RN-F 5G6'],
+  lead: ['16 mm²', '25 mm²', '35 mm²', '50 mm²', '70 mm²', '95 mm²'],
+} as const

@@ -22,7 +22,7 @@ import {
   OUTLETS,
   SERVICES,
 } from './tables.ts'
-import { USUAL_CIRCUITS } from './usualCircuits.ts'
+import { USUAL_CIRCUITS, USUAL_SIZES } from './usualCircuits.ts'
 import { readAs, rowOf } from '../../conductor.ts'
 import { factorUpTo, nextSizeA } from '../reading.ts'
 
@@ -145,6 +145,7 @@ export const northAmerican: RuleBook = {
   filletRule: 'd1.1',
   services: SERVICES,
   usualCircuits: USUAL_CIRCUITS,
+  usualSizes: USUAL_SIZES,
   columnsC: [60, 75, 90],
   outlets: OUTLETS,
   conductorSizes: [...COPPER_A.keys()],

@@ -38,3 +38,10 @@ export const USUAL_CIRCUITS: readonly UsualCircuit[] = [
     columnC: 75,
   }),
 ]
+
+/** What is printed on cables, cords and leads. */
+export const USUAL_SIZES = {
+  cable: ['14 AWG', '12 AWG', '10 AWG', '8 AWG', '6 AWG', '4 AWG', '2 AWG', '1/0 AWG'],
+  cord: ['16 AWG', '14 AWG', '12 AWG', '10 AWG', '8 AWG', '6 AWG'],
+  lead: ['6 AWG', '4 AWG', '2 AWG', '1/0 AWG', '2/0 AWG', '4/0 AWG'],
+} as const
