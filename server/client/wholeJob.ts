@@ -46,7 +46,9 @@ export async function wholeJob(baseUrl: string): Promise<Done> {
   const { position } = given(await client.GET('/api/changes/position'))
 
   const job: Job = { ...pattern, id: 'by-a-client', name: 'Press frame, made by a client' }
-  const made = given(await client.POST('/api/jobs', { params: { header: {} }, body: job }))
+  const making = await client.POST('/api/jobs', { params: { header: {} }, body: job })
+  const made = given(making)
+  const etag = making.response.headers.get('ETag') ?? ''
 
   const { format: _format, version: _version, setUps: _setUps, jobs: _jobs, ...rest } = whole
   const { requirementSheets: _sheets, decisions: _decisions, ...shelf } = rest
@@ -54,7 +56,7 @@ export async function wholeJob(baseUrl: string): Promise<Done> {
 
   const replaced = given(
     await client.PUT('/api/jobs/{id}', {
-      params: { path: { id: job.id }, header: { 'If-Match': `"${made.version}"` } },
+      params: { path: { id: job.id }, header: { 'If-Match': etag } },
       body: { ...job, quantity: job.quantity + 1 },
     }),
   )

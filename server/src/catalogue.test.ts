@@ -20,7 +20,14 @@ const EMPTY = {
   ...Object.fromEntries(CATALOGUE_KEYS.map((key) => [key, []])),
 }
 const take = (lists: object, versions: Record<string, number> = {}) =>
-  server.call('POST', '/api/catalogue', { catalogue: { ...EMPTY, ...lists }, versions })
+  server.call(
+    'POST',
+    '/api/catalogue',
+    { catalogue: { ...EMPTY, ...lists }, versions },
+    {
+      'Shop-Epoch': server.epoch,
+    },
+  )
 async function countOf(path: string): Promise<number> {
   let count = 0
   let after = ''

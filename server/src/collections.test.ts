@@ -40,9 +40,11 @@ describe.each(COLLECTIONS)('$path', (kind) => {
       { 'If-Match': made.headers.get('etag') ?? '' },
     )
     expect(renamed.body).toMatchObject({ version: 2, record: { name: 'Renamed' } })
-    expect((await server.call('GET', path)).headers.get('etag')).toBe('"2"')
-    expect((await server.call('DELETE', path, undefined, { 'If-Match': '"1"' })).status).toBe(412)
-    expect((await server.call('DELETE', path, undefined, { 'If-Match': 'W/"2"' })).status).toBe(204)
+    expect((await server.call('GET', path)).headers.get('etag')).toBe(server.etag(2))
+    expect((await server.call('DELETE', path, undefined, { 'If-Match': server.etag(1) })).status).toBe(412)
+    expect((await server.call('DELETE', path, undefined, { 'If-Match': `W/${server.etag(2)}` })).status).toBe(
+      204,
+    )
     expect((await server.call('GET', path)).status).toBe(404)
   })
 
@@ -116,17 +118,20 @@ describe('what uses what', () => {
   it('a set-up that a job uses stays until the job lets go of it', async () => {
     const [job] = (await demo()).jobs ?? []
     await server.call('POST', '/api/jobs', { ...job, id: 'holder', name: 'Holder', setUpId: 'marl-yard' })
-    const held = await server.call('DELETE', '/api/set-ups/marl-yard', undefined, { 'If-Match': '"1"' })
+    const held = await server.call('DELETE', '/api/set-ups/marl-yard', undefined, {
+      'If-Match': server.etag(1),
+    })
     expect(held.status).toBe(409)
     expect(held.body.detail).toContain('“Holder”')
     await server.call(
       'PUT',
       '/api/jobs/holder',
       { ...job, id: 'holder', name: 'Holder', setUpId: null },
-      { 'If-Match': '"1"' },
+      { 'If-Match': server.etag(1) },
     )
     expect(
-      (await server.call('DELETE', '/api/set-ups/marl-yard', undefined, { 'If-Match': '"1"' })).status,
+      (await server.call('DELETE', '/api/set-ups/marl-yard', undefined, { 'If-Match': server.etag(1) }))
+        .status,
     ).toBe(204)
   })
 

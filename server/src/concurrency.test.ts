@@ -30,7 +30,7 @@ describe('a write with a key', () => {
     expect(first.headers.get('idempotent-replayed')).toBeNull()
     expect(second.headers.get('idempotent-replayed')).toBe('true')
     expect(second.headers.get('location')).toBe('/api/jobs/keyed')
-    const put = { 'If-Match': '"1"', 'Idempotency-Key': randomUUID() }
+    const put = { 'If-Match': server.etag(1), 'Idempotency-Key': randomUUID() }
     const changed = { ...job, quantity: 3 }
     expect((await server.call('PUT', '/api/jobs/keyed', changed, put)).body.version).toBe(2)
     // Without the key this would be a stale version.
@@ -66,7 +66,7 @@ describe('a write with a key', () => {
     const key = { 'Idempotency-Key': randomUUID() }
     const changed = { ...job, note: 'once' }
     const put = (version: number) =>
-      server.call('PUT', '/api/jobs/two-versions', changed, { ...key, 'If-Match': `"${version}"` })
+      server.call('PUT', '/api/jobs/two-versions', changed, { ...key, 'If-Match': server.etag(version) })
     expect((await put(1)).status).toBe(200)
     expect((await put(2)).status).toBe(422)
     // The same of the same version is answered again, and done once.
@@ -108,7 +108,9 @@ it('two catalogues in opposite order, again and again, give no 5xx', async () =>
     const forth = { ...EMPTY, ...lists }
     const back = { ...EMPTY, wires: lists.wires.toReversed(), gases: lists.gases.toReversed() }
     const answers = await Promise.all(
-      [forth, back].map((catalogue) => server.call('POST', '/api/catalogue', { catalogue, versions: sent })),
+      [forth, back].map((catalogue) =>
+        server.call('POST', '/api/catalogue', { catalogue, versions: sent }, { 'Shop-Epoch': server.epoch }),
+      ),
     )
     // One is first; the other has a version that is no longer there.
     expect(answers.map(({ status }) => status).sort()).toEqual([200, 412])

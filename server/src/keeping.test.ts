@@ -16,8 +16,8 @@ describe('every version', () => {
   it('is kept, with who and when, and can be had back as it was', async () => {
     const job = { ...(await press()), id: 'kept', name: 'Kept' }
     await server.call('POST', '/api/jobs', job)
-    await server.call('PUT', '/api/jobs/kept', { ...job, quantity: 7 }, { 'If-Match': '"1"' })
-    await server.call('PUT', '/api/jobs/kept', { ...job, quantity: 9 }, { 'If-Match': '"2"' })
+    await server.call('PUT', '/api/jobs/kept', { ...job, quantity: 7 }, { 'If-Match': server.etag(1) })
+    await server.call('PUT', '/api/jobs/kept', { ...job, quantity: 9 }, { 'If-Match': server.etag(2) })
     const { body } = await server.call('GET', '/api/history/jobs/kept')
     expect(body.items).toMatchObject([
       { version: 3, deleted: false, who: 'this machine' },
@@ -34,7 +34,7 @@ describe('every version', () => {
   it('of what is deleted stays, is listed, and the record comes back one version on', async () => {
     const job = { ...(await press()), id: 'gone', name: 'Gone' }
     await server.call('POST', '/api/jobs', job)
-    await server.call('DELETE', '/api/jobs/gone', undefined, { 'If-Match': '"1"' })
+    await server.call('DELETE', '/api/jobs/gone', undefined, { 'If-Match': server.etag(1) })
     const deletedNow = async () => (await server.call('GET', '/api/deleted')).body.items
     expect(await deletedNow()).toContainEqual(
       expect.objectContaining({ path: 'jobs', id: 'gone', name: 'Gone', version: 1, who: 'this machine' }),
@@ -59,7 +59,12 @@ describe('every version', () => {
       wires: [{ ...wire, id: 'brought' }],
     }
     await server.call('POST', '/api/catalogue', { catalogue, versions: {} })
-    await server.call('POST', '/api/catalogue', { catalogue, versions: { 'wires/brought': 1 } })
+    await server.call(
+      'POST',
+      '/api/catalogue',
+      { catalogue, versions: { 'wires/brought': 1 } },
+      { 'Shop-Epoch': server.epoch },
+    )
     expect((await server.call('GET', '/api/history/wires/brought')).body.items).toHaveLength(2)
   })
 

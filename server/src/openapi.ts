@@ -25,6 +25,7 @@ import { LIMITS } from './limits.ts'
 import { passwordChangeSchema, signInSchema } from './routes/access.ts'
 import { VERSION } from './routes/health.ts'
 import { listQueryOf } from './routes/lists.ts'
+import { EPOCH_EXAMPLE, EPOCH_HEADER, etagOf } from './stores/epoch.ts'
 import { ALL_KINDS, type Kind, pascalCase, SHOP } from './stores/kinds.ts'
 
 const problemSchema = z.object({
@@ -33,11 +34,12 @@ const problemSchema = z.object({
   status: z.int(),
   detail: z.string(),
   currentVersion: z.int().optional(),
+  epoch: z.string().optional().meta({ description: 'of the shop that the server holds' }),
   requestId: z.string().optional().meta({ description: 'as the log of the server has it' }),
-  outcome: z
-    .literal('unknown')
-    .optional()
-    .meta({ description: 'a write of which it is not known whether it was stored' }),
+  outcome: z.enum(['unknown', 'another-shop']).optional().meta({
+    description:
+      'a write of which it is not known whether it was stored, or a request that is meant for another shop',
+  }),
   errors: z.array(z.object({ pointer: z.string(), field: z.string(), message: z.string() })).optional(),
 })
 
@@ -69,11 +71,22 @@ const INVALID: Answers = {
 const NOT_HERE: Answers = { 404: problem('It is not here') }
 const VERSIONED: Answers = {
   ...NOT_HERE,
-  412: problem('The stored record is newer than yours'),
+  412: problem('The stored record is newer than yours, or the server holds another shop'),
   428: problem('If-Match is missing'),
 }
 
+const ANOTHER_SHOP: Answers = { 412: problem('The server holds another shop than yours') }
+
+/** Headers of a write. */
 const KEY = {
+  [EPOCH_HEADER]: z
+    .string()
+    .optional()
+    .meta({
+      description:
+        'the shop that it is meant for, as ETags begin: refused where the server holds another one',
+      examples: [EPOCH_EXAMPLE],
+    }),
   'Idempotency-Key': z
     .string()
     .min(1)
@@ -84,9 +97,13 @@ const KEY = {
     }),
 }
 const IF_MATCH = {
-  'If-Match': z.string().meta({ description: 'the ETag of the version that you have', examples: ['"3"'] }),
+  'If-Match': z
+    .string()
+    .meta({ description: 'the ETag of the version that you have', examples: [etagOf(EPOCH_EXAMPLE, 3)] }),
 }
-const ETAG = z.object({ ETag: z.string().meta({ description: 'version of the record, quoted' }) })
+const ETAG = z.object({
+  ETag: z.string().meta({ description: 'shop and version, quoted', examples: [etagOf(EPOCH_EXAMPLE, 3)] }),
+})
 const ID = { id: z.string().regex(/^[a-z0-9][a-z0-9.-]{0,80}$/) }
 const UUID = { id: z.uuid() }
 const textIn = (...names: readonly string[]) => Object.fromEntries(names.map((name) => [name, z.string()]))
@@ -128,6 +145,9 @@ function collectionPaths(kindOfList: Kind): ZodOpenApiPathsObject {
   const { path, schemaName, kind, noun, schema: body } = kindOfList
   const one = oneOf(`The ${noun}`, kind)
   const list = z.object({
+    epoch: z
+      .string()
+      .meta({ description: 'of the shop: what an If-Match with one of these versions begins with' }),
     items: z.array(storedSchema(kind)),
     next: z.string().nullable().meta({ description: 'for `after`; null on the last page' }),
   })
@@ -146,7 +166,7 @@ function collectionPaths(kindOfList: Kind): ZodOpenApiPathsObject {
       post: route(
         `add${schemaName}`,
         `Adds a ${noun}; its id is yours to choose`,
-        { 201: one, 409: problem('The id is taken'), ...INVALID },
+        { 201: one, 409: problem('The id is taken'), ...ANOTHER_SHOP, ...INVALID },
         { header: KEY, body },
       ),
     },
@@ -253,7 +273,7 @@ const HAPPENINGS: ZodOpenApiPathsObject = {
       'What is changed, by anybody, as server-sent events while it is connected; first what was missed since a position',
       {
         200: file(
-          'Events `change` with path, id and new version (0: deleted; no id: very many at once), `happened` with the first new event, `position` up to where everything has been told, and `lost` where nobody knows what was missed',
+          'Events `change` with path, id and new version (0: deleted; no id: very many at once), `happened` with the first new event, `another` with the epoch of another shop that is stored from then on, `position` up to where everything has been told, and `lost` where nobody knows what was missed',
           'text/event-stream',
         ),
         503: problem('Too many are connected'),
@@ -271,7 +291,12 @@ const HAPPENINGS: ZodOpenApiPathsObject = {
     get: route(
       'changesPosition',
       'Up to where everything has been told: asked for before the lists, it is where the changes begin',
-      { 200: json('The position', z.object({ position: z.string() })) },
+      {
+        200: json(
+          'The position, and which shop is stored',
+          z.object({ epoch: z.string(), position: z.string() }),
+        ),
+      },
     ),
   },
   '/api/events': {
@@ -280,8 +305,8 @@ const HAPPENINGS: ZodOpenApiPathsObject = {
       'What happened, oldest first; ask again with `next` as `since` to go on',
       {
         200: json(
-          'Events, and the number to go on from',
-          z.object({ items: z.array(storedEventSchema), next: z.int() }),
+          'Events, and where to go on from',
+          z.object({ items: z.array(storedEventSchema), next: z.string() }),
         ),
         ...INVALID,
       },
@@ -294,6 +319,7 @@ const HAPPENINGS: ZodOpenApiPathsObject = {
         200: json('As it was stored under this key before', storedEventSchema),
         201: json('As it is stored', storedEventSchema),
         409: problem('It cannot have happened: there is not enough, or nobody has counted'),
+        ...ANOTHER_SHOP,
         ...INVALID,
       },
       { header: KEY, body: newEventSchema },
@@ -405,7 +431,8 @@ const DOCUMENTS: ZodOpenApiPathsObject = {
       {
         200: json('What was written', writtenSchema),
         409: problem('An id is taken, and its version is not named'),
-        412: problem('A stored record is newer than yours'),
+        412: problem('A stored record is newer than yours, or the server holds another shop'),
+        428: problem('Versions are named, and Shop-Epoch is missing'),
         ...INVALID,
       },
       { header: KEY, body: catalogueImportSchema },
@@ -429,7 +456,12 @@ const DOCUMENTS: ZodOpenApiPathsObject = {
     post: route(
       'replaceWhole',
       'Stores a whole shop in the place of the stored one, all or none. What there was stays in the history and in backups',
-      { ...NOTHING, 409: problem('Another shop is stored than the one that is named'), ...INVALID },
+      {
+        ...NOTHING,
+        409: problem('Another shop is stored than the one that is named'),
+        ...ANOTHER_SHOP,
+        ...INVALID,
+      },
       { header: KEY, body: wholeImportSchema },
     ),
   },
@@ -441,6 +473,7 @@ const DOCUMENTS: ZodOpenApiPathsObject = {
         ...NOTHING,
         400: problem('There is no such demo'),
         409: problem('A shop is stored already'),
+        ...ANOTHER_SHOP,
       },
       { query: { demo: z.enum(DEMOS).optional() }, header: KEY },
     ),

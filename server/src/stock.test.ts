@@ -26,9 +26,9 @@ describe('a count', () => {
     const first = await server.call('GET', path)
     expect(first.body).toEqual({ version: 1, record: { id: WIRE, amount: 4535.9 } })
     const counted = { id: WIRE, amount: 4000 }
-    const now = await server.call('PUT', path, counted, { 'If-Match': '"1"' })
+    const now = await server.call('PUT', path, counted, { 'If-Match': server.etag(1) })
     expect([now.status, now.body]).toEqual([200, { version: 2, record: counted }])
-    const late = await server.call('PUT', path, { id: WIRE, amount: 3 }, { 'If-Match': '"1"' })
+    const late = await server.call('PUT', path, { id: WIRE, amount: 3 }, { 'If-Match': server.etag(1) })
     expect([late.status, late.body.currentVersion]).toEqual([412, 2])
     expect(await movements(WIRE)).toEqual([
       { version: 1, before: null, after: 4535.9, who: 'the demo' },
@@ -55,7 +55,7 @@ describe('a count', () => {
       `/api/stock/${gas.record.id}`,
       { ...gas.record, amount: null },
       {
-        'If-Match': `"${gas.version}"`,
+        'If-Match': server.etag(gas.version),
       },
     )
     expect((await known()).status).toBe(200)
@@ -68,7 +68,9 @@ describe('a count', () => {
     const made = await server.call('POST', '/api/stock', { id: 'wire.uncounted', amount: null })
     expect([made.status, made.headers.get('location')]).toEqual([201, '/api/stock/wire.uncounted'])
     expect((await server.call('POST', '/api/stock', { id: 'wire.uncounted', amount: 2 })).status).toBe(409)
-    const gone = await server.call('DELETE', '/api/stock/wire.uncounted', undefined, { 'If-Match': '"1"' })
+    const gone = await server.call('DELETE', '/api/stock/wire.uncounted', undefined, {
+      'If-Match': server.etag(1),
+    })
     expect([gone.status, gone.body.detail]).toEqual([405, expect.stringContaining('amount null')])
     const nothing = await server.call('POST', '/api/stock', { id: 'wire.nothing', amount: 2 })
     expect([nothing.status, nothing.body.errors]).toEqual([
@@ -114,9 +116,9 @@ describe('a count', () => {
       'PUT',
       '/api/stock/wire.uncounted',
       { id: 'wire.uncounted', amount: 7 },
-      { 'If-Match': '"1"' },
+      { 'If-Match': server.etag(1) },
     )
-    await server.call('DELETE', '/api/wires/uncounted', undefined, { 'If-Match': `"${body.version}"` })
+    await server.call('DELETE', '/api/wires/uncounted', undefined, { 'If-Match': server.etag(body.version) })
     await server.call('POST', '/api/wires', body.record)
     expect((await server.call('GET', '/api/stock/wire.uncounted')).body.record.amount).toBe(7)
   })

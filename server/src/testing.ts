@@ -16,6 +16,7 @@ import { createApp } from './app.ts'
 import { type Access, accessOf } from './config.ts'
 import { type Database, openDatabase } from './database.ts'
 import { createHttpServer, listen } from './listen.ts'
+import { epochNow, etagOf } from './stores/epoch.ts'
 import { createWorkPool } from './work/pool.ts'
 
 const CLUSTER = process.env['TEST_DATABASE_URL']
@@ -55,6 +56,10 @@ export interface TestServer {
   readonly folder: string
   readonly routes: readonly ListedRoute[]
   readonly call: Call
+  /** Of the shop that it began with. */
+  readonly epoch: string
+  /** The ETag of a version in that shop. */
+  readonly etag: (version: number) => string
   close(): Promise<void>
 }
 
@@ -78,6 +83,17 @@ async function makeDatabase(template?: string): Promise<TestDatabase> {
 export const emptyDatabase = (): Promise<TestDatabase> => makeDatabase()
 /** One that holds the demo. */
 export const demoDatabase = (): Promise<TestDatabase> => makeDatabase(DEMO_TEMPLATE)
+
+async function shopIn(databaseUrl: string): Promise<Pick<TestServer, 'epoch' | 'etag'>> {
+  const client = new pg.Client({ connectionString: databaseUrl })
+  await client.connect()
+  try {
+    const epoch = await epochNow(client)
+    return { epoch, etag: (version) => etagOf(epoch, version) }
+  } finally {
+    await client.end()
+  }
+}
 
 const parsed = (text: string): unknown => {
   try {
@@ -140,6 +156,7 @@ export async function startTestServer({
     folder,
     routes: app.routes,
     call: caller(url),
+    ...(await shopIn(databaseUrl)),
     async close() {
       await app.close()
       server.closeAllConnections()
@@ -238,6 +255,7 @@ async function startTwoBehindProxy(): Promise<TestServer> {
     folder,
     routes: [],
     call: caller(url),
+    ...(await shopIn(databaseUrl)),
     async close() {
       proxy.closeAllConnections()
       proxy.close()

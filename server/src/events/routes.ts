@@ -9,14 +9,14 @@ import { invalid } from '../problems.ts'
 import { limitSchema, queryOf } from '../routes/lists.ts'
 import type { AddRoutes } from '../services.ts'
 import { answerOnce } from '../stores/answers.ts'
+import { anotherShop, epochNow } from '../stores/epoch.ts'
 import { eventsSince, addEvent } from './store.ts'
 
 export const eventQuerySchema = z.strictObject({
-  since: z.coerce
-    .number('must be a number')
-    .int('must be the seq of an event')
-    .min(0, 'must be at least 0')
-    .default(0),
+  since: z
+    .string()
+    .regex(/^(0|[0-9a-f]{12}\.\d{1,15})$/, 'must be 0, or what the page before says in `next`')
+    .default('0'),
   type: z.enum(EVENT_TYPES, `must be one of ${EVENT_TYPES.join(', ')}`).optional(),
   subject: z.string().max(200, 'is too long').optional(),
   limit: limitSchema,
@@ -29,10 +29,14 @@ const LEAST = ROLES.find((role) => EVENTS.some(({ writers }) => mayDo(role, writ
 export const eventRoutes: AddRoutes = (api, { database }) => {
   api.on('get', '/events', 'guest', async (request, response) => {
     const { since, type = null, subject = null, limit } = queryOf(eventQuerySchema, request)
-    const { items, next } = await reading(database, (connection) =>
-      eventsSince(connection, { since, type, subject }, limit),
-    )
-    response.type('application/json').send(`{"items":[${items.join(',')}],"next":${next}}`)
+    const [from = '', seq] = since.split('.')
+    const { epoch, items, next } = await reading(database, async (connection) => {
+      const epoch = await epochNow(connection)
+      // Numbers of another shop are other events.
+      if (seq !== undefined && from !== epoch) throw anotherShop(epoch)
+      return { epoch, ...(await eventsSince(connection, { since: Number(seq ?? 0), type, subject }, limit)) }
+    })
+    response.type('application/json').send(`{"items":[${items.join(',')}],"next":"${epoch}.${next}"}`)
   })
   api.on('post', '/events', LEAST, async (request, response) => {
     const read = readDocument<NewEvent>(newEventSchema, smallBody(request))

@@ -9,6 +9,7 @@ import type { AddRoutes } from '../services.ts'
 import { answerOnce } from '../stores/answers.ts'
 import { note } from '../stores/audit.ts'
 import { writeMany } from '../stores/bulk.ts'
+import { EPOCH_EXAMPLE, EPOCH_HEADER } from '../stores/epoch.ts'
 import { type Kind, COUNTS } from '../stores/kinds.ts'
 import * as records from '../stores/records.ts'
 import { countMany, STOCK } from '../stores/stock.ts'
@@ -70,6 +71,12 @@ export const catalogueRoutes: AddRoutes = (api, { database, readBody }) => {
   })
   api.on('post', '/catalogue', 'owner', async (request, response) => {
     const { lists, stock } = await readBody(request, { what: 'catalogue' })
+    if (lists.some(({ versions }) => versions.size > 0) && request.get(EPOCH_HEADER) === undefined)
+      throw new Problem(
+        428,
+        'Of which shop?',
+        `The versions of one shop mean nothing in another. Say of which they are: send ${EPOCH_HEADER}, for example ${EPOCH_EXAMPLE}, the first word of every ETag.`,
+      )
     const { answer } = await answerOnce(database, request, async (connection) => {
       const items: { path: string; id: string; version: number }[] = []
       for (const { path, text, ids, versions } of lists) {

@@ -6,7 +6,7 @@ import type { Response } from 'express'
 import { LIMITS } from '../limits.ts'
 import { Problem } from '../problems.ts'
 import type { AddRoutes } from '../services.ts'
-import { positionNow } from '../stores/changeLog.ts'
+import { EPOCH, standing } from '../stores/changeLog.ts'
 import { pathOfKind } from '@brannik/core'
 import type { ChangeEvent } from '../changes.ts'
 
@@ -14,13 +14,14 @@ const eventOf = (told: ChangeEvent): string => {
   if (told === 'lost') return 'event: lost\ndata: {}\n\n'
   if ('position' in told) return `id: ${told.position}\nevent: position\ndata: {}\n\n`
   const { kind, ...rest } = told
+  if (kind === EPOCH) return `event: another\ndata: ${JSON.stringify({ epoch: rest.id })}\n\n`
   if (kind === 'event') return `event: happened\ndata: ${JSON.stringify({ from: Number(rest.id ?? 1) })}\n\n`
   return `event: change\ndata: ${JSON.stringify({ path: pathOfKind(kind), ...rest })}\n\n`
 }
 
 export const changeRoutes: AddRoutes = (api, { changes, database, streams }) => {
   api.on('get', '/changes/position', 'guest', async (_request, response) => {
-    response.json({ position: await positionNow(database) })
+    response.json(await standing(database))
   })
   api.on('get', '/changes', 'guest', (request, response) => {
     if (streams.size >= LIMITS.changeStreams)

@@ -7,6 +7,7 @@ import { z } from 'zod'
 import { reading, type Database } from '../database.ts'
 import { LIMITS } from '../limits.ts'
 import { invalid, Problem } from '../problems.ts'
+import { epochNow, etagOf } from '../stores/epoch.ts'
 import type { Kind } from '../stores/kinds.ts'
 import type { Filter, Page, PageStart, Store } from '../stores/records.ts'
 
@@ -147,9 +148,11 @@ const pack = promisify(gzip)
 /** Fast: what is packed twice as well takes four times as long. */
 const LEVEL = 4
 
-async function packedPage({ items, next }: Page): Promise<PackedPage> {
+async function packedPage(epoch: string, { items, next }: Page): Promise<PackedPage> {
   const list = items.map(({ version, record }) => `{"version":${version},"record":${record}}`)
-  const plain = Buffer.from(`{"items":[${list.join(',')}],"next":${JSON.stringify(next && cursorOf(next))}}`)
+  const plain = Buffer.from(
+    `{"epoch":"${epoch}","items":[${list.join(',')}],"next":${JSON.stringify(next && cursorOf(next))}}`,
+  )
   return { plain, packed: await pack(plain, { level: LEVEL }) }
 }
 
@@ -164,15 +167,21 @@ export function listHandler(database: Database, kind: Kind, store: Store): Reque
       fields,
     }
     // The revision is read first: a page may then be newer than it says, never older.
-    const revision = await reading(database, (connection) => store.revisionOf(connection, kind))
-    const etag = `"${kind.kind}-${revision}"`
+    const { epoch, revision } = await reading(database, async (connection) => ({
+      epoch: await epochNow(connection),
+      revision: await store.revisionOf(connection, kind),
+    }))
+    const etag = etagOf(epoch, `${kind.kind}-${revision}`)
     response.set('ETag', etag).set('Cache-Control', 'private, no-cache').vary('Accept-Encoding')
     if (request.get('If-None-Match') === etag) {
       response.status(304).end()
       return
     }
-    const { plain, packed } = await kept.of(JSON.stringify([limit, after, filter]), revision, async () =>
-      packedPage(await reading(database, (connection) => store.page(connection, kind, from, limit, filter))),
+    const { plain, packed } = await kept.of(JSON.stringify([limit, after, filter]), etag, async () =>
+      packedPage(
+        epoch,
+        await reading(database, (connection) => store.page(connection, kind, from, limit, filter)),
+      ),
     )
     response.type('application/json')
     if (request.acceptsEncodings('gzip') === false) response.send(plain)

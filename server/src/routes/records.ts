@@ -7,12 +7,10 @@ import { invalid, Problem } from '../problems.ts'
 import type { AddRoutes, Services } from '../services.ts'
 import { answerOnce, type Answer } from '../stores/answers.ts'
 import { note } from '../stores/audit.ts'
+import { EPOCH_EXAMPLE, epochNow, etagOf, readEtag, type Versioned } from '../stores/epoch.ts'
 import type { Kind } from '../stores/kinds.ts'
 import { RECORDS, type Store } from '../stores/records.ts'
 import { listHandler } from './lists.ts'
-
-const etag = (version: number): string => `"${version}"`
-const MOST_VERSION = 2_147_483_646
 
 function ifMatch(request: Request): number {
   const header = request.get('If-Match')
@@ -20,24 +18,24 @@ function ifMatch(request: Request): number {
     throw new Problem(
       428,
       'Which version?',
-      'Send the version that you have in If-Match, for example If-Match: "3".',
+      `Send the version that you have in If-Match, for example If-Match: ${etagOf(EPOCH_EXAMPLE, 3)}.`,
     )
   }
-  const version = Number(/^(?:W\/)?"(\d{1,10})"$/.exec(header.trim())?.[1] ?? Number.NaN)
-  if (!(version <= MOST_VERSION)) {
+  const had = readEtag(header)
+  if (!had) {
     throw new Problem(
       400,
       'Which version?',
-      `If-Match is ${header.slice(0, 80)}; it must be the ETag of the record, for example "3".`,
+      `If-Match is ${header.slice(0, 80)}; it must be the ETag of the record, for example ${etagOf(EPOCH_EXAMPLE, 3)}.`,
     )
   }
-  return version
+  return had.version
 }
 
-function sendRecord(response: Response, version: number, record: string, status = 200): void {
+function sendRecord(response: Response, { epoch, version }: Versioned, record: string, status = 200): void {
   response
     .status(status)
-    .set('ETag', etag(version))
+    .set('ETag', etagOf(epoch, version))
     .type('application/json')
     .send(`{"version":${version},"record":${record}}`)
 }
@@ -55,13 +53,14 @@ async function answerWrite(
   request: Request,
   response: Response,
   document: RecordDocument | null,
-  work: (connection: Connection) => Promise<Answer>,
+  work: (connection: Connection, epoch: string) => Promise<Answer>,
 ): Promise<void> {
   const { answer, isRepeat } = await answerOnce(database, request, work)
   if (isRepeat) response.set('Idempotent-Replayed', 'true')
   if (answer.location !== undefined) response.location(answer.location)
-  if (document === null) response.status(answer.status).end()
-  else sendRecord(response, Number(answer.etag?.replaceAll('"', '')), document.text, answer.status)
+  const written = readEtag(answer.etag ?? '')
+  if (document === null || written === null) response.status(answer.status).end()
+  else sendRecord(response, written, document.text, answer.status)
 }
 
 const replaceHandler =
@@ -71,10 +70,10 @@ const replaceHandler =
     const { id } = request.params
     if (typeof id === 'string') sameId(id, document.id)
     const had = ifMatch(request)
-    await answerWrite(services, request, response, document, async (connection) => {
+    await answerWrite(services, request, response, document, async (connection, epoch) => {
       const version = await store.replace(connection, kind, had, document)
       await note(connection, request.actor, { action: 'changed', kind: kind.kind, id: document.id, version })
-      return { status: 200, etag: etag(version) }
+      return { status: 200, etag: etagOf(epoch, version) }
     })
   }
 
@@ -86,16 +85,20 @@ export const recordRoutes =
     api.on('get', path, 'guest', listHandler(database, kind, store))
     api.on('post', path, kind.writers, async (request, response) => {
       const document = await services.readBody(request, { what: 'record', kindPath: kind.path })
-      await answerWrite(services, request, response, document, async (connection) => {
+      await answerWrite(services, request, response, document, async (connection, epoch) => {
         const version = await store.create(connection, kind, document)
         await note(connection, request.actor, { action: 'made', kind: kind.kind, id: document.id, version })
-        return { status: 201, etag: etag(version), location: `/api/${kind.path}/${document.id}` }
+        return { status: 201, etag: etagOf(epoch, version), location: `/api/${kind.path}/${document.id}` }
       })
     })
     api.on('get', `${path}/:id`, 'guest', async (request, response) => {
       const id = String(request.params['id'])
-      const stored = await reading(database, (connection) => store.get(connection, kind, id))
-      sendRecord(response, stored.version, stored.record)
+      await reading(database, async (connection) => {
+        // First: a record may then be newer than its ETag says, and be refused, never older.
+        const epoch = await epochNow(connection)
+        const { version, record } = await store.get(connection, kind, id)
+        sendRecord(response, { epoch, version }, record)
+      })
     })
     api.on('put', `${path}/:id`, kind.writers, replaceHandler(services, kind, store))
     api.on('delete', `${path}/:id`, kind.writers, async (request, response) => {
@@ -114,17 +117,17 @@ export const shopRoutes =
   (kind: Kind): AddRoutes =>
   (api, services) => {
     api.on('get', `/${kind.path}`, 'guest', async (_request, response) => {
-      const { items } = await reading(services.database, (connection) =>
-        RECORDS.page(connection, kind, null, 1),
-      )
-      const [stored] = items
+      const { epoch, stored } = await reading(services.database, async (connection) => ({
+        epoch: await epochNow(connection),
+        stored: (await RECORDS.page(connection, kind, null, 1)).items[0],
+      }))
       if (!stored)
         throw new Problem(
           404,
           'No shop',
           'The database holds no shop yet. Open the page, which asks; or send one to POST /api/whole, or POST /api/whole/demo for the demo.',
         )
-      sendRecord(response, stored.version, stored.record)
+      sendRecord(response, { epoch, version: stored.version }, stored.record)
     })
     api.on('put', `/${kind.path}`, kind.writers, replaceHandler(services, kind, RECORDS))
   }

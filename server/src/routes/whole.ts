@@ -2,12 +2,12 @@
 import type { Request, Response } from 'express'
 import { Readable } from 'node:stream'
 import { pipeline } from 'node:stream/promises'
-import { inTransaction } from '../database.ts'
+import { type Connection, inTransaction } from '../database.ts'
 import { Problem } from '../problems.ts'
 import { DEMOS, demoShop } from '../demoShop.ts'
 import type { WholeDocument } from '../documents/documents.ts'
 import type { AddRoutes } from '../services.ts'
-import { answerOnce } from '../stores/answers.ts'
+import { type Answer, answerOnce } from '../stores/answers.ts'
 import { BEGAN_ANOTHER_SHOP, note } from '../stores/audit.ts'
 import { replaceWhole, storedShop, wholePieces } from '../stores/whole.ts'
 
@@ -22,11 +22,12 @@ export const wholeRoutes: AddRoutes = (api, { database, readBody }) => {
     })
   })
   const begin = async (request: Request, response: Response, whole: WholeDocument): Promise<void> => {
-    await answerOnce(database, request, async (connection) => {
+    const work = async (connection: Connection): Promise<Answer> => {
       await replaceWhole(connection, whole)
       await note(connection, request.actor, { action: BEGAN_ANOTHER_SHOP, detail: whole.name })
       return { status: 204 }
-    })
+    }
+    await answerOnce(database, request, work, 'update')
     response.status(204).end()
   }
   api.on('post', '/whole', 'owner', async (request, response) => {

@@ -4,6 +4,7 @@ import type { Request } from 'express'
 import { type Connection, type Database, writingOnce } from '../database.ts'
 import { LIMITS } from '../limits.ts'
 import { Problem } from '../problems.ts'
+import { EPOCH_HEADER, holdEpoch } from './epoch.ts'
 import { digest } from './records.ts'
 
 export interface Answer {
@@ -49,23 +50,28 @@ const fingerprintOf = (request: Request): Buffer =>
     request.method,
     request.originalUrl,
     request.get('If-Match') ?? '',
+    request.get(EPOCH_HEADER) ?? '',
     Buffer.isBuffer(request.body) ? request.body : '',
   )
 
 /**
  * Runs a write in one transaction, once for one key.
+ * @param work is told which shop it writes to
+ * @param hold `update` where it puts another shop in the place of this one
  * @returns its answer, and whether it is one that was given before
- * @throws UnknownOutcome where the database went away while storing and has not come back
+ * @throws Problem where the request is meant for another shop; UnknownOutcome where the database went away while storing and has not come back
  */
 export async function answerOnce(
   database: Database,
   request: Request,
-  work: (connection: Connection) => Promise<Answer>,
+  work: (connection: Connection, epoch: string) => Promise<Answer>,
+  hold: 'share' | 'update' = 'share',
 ): Promise<{ answer: Answer; isRepeat: boolean }> {
   const { who } = request.actor
   const key = keyOf(request)
   const fingerprint = fingerprintOf(request)
   return writingOnce(database, who, async (connection) => {
+    const epoch = await holdEpoch(connection, request, hold)
     const claimed = await connection.query(CLAIM, [who, key, fingerprint])
     if (claimed.rowCount === 0) {
       const [row] = (await connection.query<Row>(FIND, [who, key])).rows
@@ -86,7 +92,7 @@ export async function answerOnce(
         isRepeat: true,
       }
     }
-    const answer = await work(connection)
+    const answer = await work(connection, epoch)
     await connection.query(KEEP, [
       who,
       key,

@@ -4,6 +4,7 @@ import type { Connection } from '../database.ts'
 import type { WholeDocument } from '../documents/documents.ts'
 import { Problem } from '../problems.ts'
 import { writeMany } from './bulk.ts'
+import { renewEpoch } from './epoch.ts'
 import { COLLECTIONS, COUNTS, SHOP } from './kinds.ts'
 import * as records from './records.ts'
 import { countMany, STOCK } from './stock.ts'
@@ -24,6 +25,7 @@ const ONE_AT_A_TIME = `select pg_advisory_xact_lock(hashtext('brannik whole shop
  */
 export async function replaceWhole(connection: Connection, whole: WholeDocument): Promise<void> {
   await connection.query(ONE_AT_A_TIME)
+  await renewEpoch(connection)
   const [stored] = (await connection.query<{ id: string; name: string }>(WHOSE)).rows
   if ((stored?.id ?? null) !== whole.replaces) {
     throw new Problem(
