@@ -158,12 +158,7 @@ test('a decision is written down, read as a page, and told when it no longer hol
       },
     ],
   }
-  const answer = await fetch(`${server.url}/api/power-sources/sloe-310`, {
-    method: 'PUT',
-    headers: { 'Content-Type': 'application/json', 'If-Match': '"1"' },
-    body: JSON.stringify(changed),
-  })
-  expect(answer.status).toBe(200)
+  await server.replace('power-sources/sloe-310', () => changed)
   await expect(page.getByText('It no longer holds')).toBeVisible()
   await expect(page.getByText(/greatest output 310 A → 150 A/)).toBeVisible()
 })

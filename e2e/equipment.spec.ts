@@ -85,12 +85,7 @@ test('a plate that would need an efficiency above 1 is said to be wrong, kept, a
     (await server.record<PowerSource>('power-sources/quillon-210')).processes[0]?.supplies[0]?.i1MaxA,
   ).toBe(12)
   // The press frame in bay 2 hangs on that figure.
-  const shop = (await server.record<{ id: string }>('jobs/press-frame')) as unknown as Record<string, unknown>
-  await fetch(`${server.url}/api/jobs/press-frame`, {
-    method: 'PUT',
-    headers: { 'Content-Type': 'application/json', 'If-Match': '"1"' },
-    body: JSON.stringify({ ...shop, setUpId: 'bay-2-wire' }),
-  })
+  await server.replace('jobs/press-frame', (job: object) => ({ ...job, setUpId: 'bay-2-wire' }))
   await page.goto(`${server.url}/fit/press-frame`)
   await expect(
     page.getByRole('row').filter({ has: page.getByTestId('finding-breaker-holds') }),

@@ -1,5 +1,6 @@
 /** Nothing is lost, and nobody comes in who should not: as the owner lives it, with real key presses. */
 import type { Job } from '@brannik/core'
+import { readFile } from 'node:fs/promises'
 import type { Page } from '@playwright/test'
 import { pick } from './pick.ts'
 import { expect, test } from './server.ts'
@@ -57,6 +58,37 @@ test('two tabs with the server down keep both edits, and both are asked about', 
   await later.getByRole('button', { name: 'Keep mine' }).click()
   await saved(later)
   expect(await stored()).toBe(later === one ? 41 : 42)
+})
+
+test('another shop on the same address is shown, and what was typed for the one before is kept as a file', async ({
+  context,
+  home,
+  server,
+}) => {
+  const page = await context.newPage()
+  await page.goto(`${server.url}/fit/press-frame`)
+  await expect(welds(page)).toHaveValue('24')
+  await server.kill()
+  await type(page, 'Welds', '43')
+  await expect(page.getByText('Not saved: the server does not answer')).toBeVisible()
+  // The demo anew: records of the same names and versions.
+  await home.reset()
+  const aside = page.getByRole('region', { name: 'Changes to another shop' })
+  await expect(aside).toContainText('job Press frame', { timeout: 60_000 })
+  await expect(welds(page)).toHaveValue('24')
+  await saved(page)
+  expect((await server.record<Job>('jobs/press-frame')).joints[0]?.count).toBe(24)
+  const downloading = page.waitForEvent('download')
+  await aside.getByRole('button', { name: 'Save as a file' }).click()
+  const file = JSON.parse(await readFile(await (await downloading).path(), 'utf8')) as {
+    drafts: { draft: { record: Job } }[]
+  }
+  expect(file.drafts[0]?.draft.record.joints[0]?.count).toBe(43)
+  await aside.getByRole('button', { name: 'Discard' }).click()
+  await expect(aside).toBeHidden()
+  await page.reload()
+  await expect(welds(page)).toHaveValue('24')
+  await expect(aside).toBeHidden()
 })
 
 test('what two closed tabs left is laid before whoever comes next, one after the other', async ({
@@ -194,6 +226,38 @@ test.describe('with sign-in', () => {
     await expect(owner.getByRole('row').filter({ hasText: 'Rowan' })).toBeHidden()
     await guest.reload()
     await expect(guest.getByRole('heading', { name: 'Sign in' })).toBeVisible()
+  })
+
+  test('what one typed and the server never got waits for them, and is never saved as somebody else’s', async ({
+    page,
+    stopped,
+  }) => {
+    for (const name of ['Hazel', 'Perry']) await stopped.addAccount(name, 'owner', PASSWORD)
+    await stopped.start()
+    await page.goto(`${stopped.url}/fit/press-frame`)
+    await signIn(page, 'Hazel')
+    await expect(welds(page)).toHaveValue('24')
+    await page.route('**/api/jobs/press-frame', (route) => route.abort())
+    await type(page, 'Welds', '44')
+    await expect(page.getByText('Not saved:')).toBeVisible()
+    await page.getByRole('button', { name: /Hazel/ }).click()
+    await page.getByText('Sign out', { exact: true }).click()
+    const asked = page.getByRole('dialog', { name: 'Not saved yet' })
+    await expect(asked).toContainText('Press frame: what you typed is not on the server yet')
+    await asked.getByRole('button', { name: 'Sign out' }).click()
+    await page.unroute('**/api/jobs/press-frame')
+
+    await signIn(page, 'Perry')
+    await expect(welds(page)).toHaveValue('24')
+    await saved(page)
+    await page.getByRole('button', { name: /Perry/ }).click()
+    await page.getByText('Sign out', { exact: true }).click()
+    await signIn(page, 'Hazel')
+    await expect(welds(page)).toHaveValue('44')
+    await saved(page)
+    await page.getByRole('link', { name: 'Records' }).click()
+    await page.getByRole('tab', { name: 'What was done' }).click()
+    await expect(page.getByRole('row').filter({ hasText: 'changed job press-frame' })).toContainText('Hazel')
   })
 
   test('a session that ends while somebody types loses nothing', async ({ page, stopped }) => {

@@ -197,16 +197,8 @@ test('a reload while a save is on its way asks nothing: the save is known as one
 })
 
 /** An edit by another program. */
-async function editElsewhere(server: Server, change: (job: Job) => Job): Promise<void> {
-  const response = await fetch(`${server.url}/api/jobs/tank-manifold`)
-  const { version, record } = (await response.json()) as { version: number; record: Job }
-  const stored = await fetch(`${server.url}/api/jobs/tank-manifold`, {
-    method: 'PUT',
-    headers: { 'Content-Type': 'application/json', 'If-Match': `"${version}"` },
-    body: JSON.stringify(change(record)),
-  })
-  expect(stored.status).toBe(200)
-}
+const editElsewhere = (server: Server, change: (job: Job) => Job): Promise<void> =>
+  server.replace('jobs/tank-manifold', change)
 
 test('two tabs on one job show each other’s edits', async ({ page, context, server }) => {
   await openFit(page, server, 'tank-manifold')

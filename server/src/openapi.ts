@@ -36,9 +36,9 @@ const problemSchema = z.object({
   currentVersion: z.int().optional(),
   epoch: z.string().optional().meta({ description: 'of the shop that the server holds' }),
   requestId: z.string().optional().meta({ description: 'as the log of the server has it' }),
-  outcome: z.enum(['unknown', 'another-shop']).optional().meta({
+  outcome: z.enum(['unknown', 'another-shop', 'another-account']).optional().meta({
     description:
-      'a write of which it is not known whether it was stored, or a request that is meant for another shop',
+      'a write of which it is not known whether it was stored, or a request that is meant for another shop, or of a page that is open for somebody else',
   }),
   errors: z.array(z.object({ pointer: z.string(), field: z.string(), message: z.string() })).optional(),
 })

@@ -1,8 +1,20 @@
 /** What the service worker keeps of the server’s answers, how it says so, and when a newer one takes its place. */
 import { LISTED } from '@brannik/core'
 
-/** The cache of the shop’s own data; it is dropped when somebody signs out. */
-export const KEPT = 'shop'
+const KEPT = 'shop'
+/** The cache of one shop's own data, by its epoch. */
+export const keptOf = (epoch: string): string => `${KEPT}.${epoch}`
+/** The cache of answers that are of no shop: who one is. */
+export const OF_NO_SHOP = keptOf('who')
+/** Drops what is kept, as when somebody signs out or the server holds another shop. @param but caches that stay */
+export async function dropKept(but: readonly string[] = []): Promise<void> {
+  for (const name of await caches.keys())
+    if (name.split('.')[0] === KEPT && !but.includes(name)) await caches.delete(name)
+}
+/** Which shop an answer is of, as its ETag begins; null where it does not say. */
+export const epochIn = ({ headers }: Response): string | null =>
+  /^(?:W\/)?"([0-9a-f]+)\./.exec(headers.get('ETag') ?? '')?.[1] ?? null
+
 /** Header of an answer that is kept: when it was fetched. */
 export const KEPT_AT = 'X-Kept-At'
 /** Records in one answer of a list. */

@@ -5,7 +5,7 @@
 import { clientsClaim } from 'workbox-core'
 import { matchPrecache, precacheAndRoute, type PrecacheEntry } from 'workbox-precaching'
 import { NavigationRoute, registerRoute } from 'workbox-routing'
-import { BEGINNINGS, isKept, KEPT, KEPT_AT, mayTakeOver } from './kept.ts'
+import { BEGINNINGS, dropKept, epochIn, isKept, keptOf, KEPT_AT, mayTakeOver, OF_NO_SHOP } from './kept.ts'
 
 declare const self: ServiceWorkerGlobalScope & { readonly __WB_MANIFEST: readonly PrecacheEntry[] }
 
@@ -15,18 +15,20 @@ const NO_SERVER = [502, 504]
 async function keep(request: Request, response: Response): Promise<void> {
   const headers = new Headers(response.headers)
   headers.set(KEPT_AT, new Date().toISOString())
-  const cache = await caches.open(KEPT)
+  const epoch = epochIn(response)
+  if (epoch !== null) await dropKept([keptOf(epoch), OF_NO_SHOP])
+  const cache = await caches.open(epoch === null ? OF_NO_SHOP : keptOf(epoch))
   await cache.put(request.url, new Response(await response.blob(), { headers }))
 }
 
 /** From the server; where it does not answer, as it was kept. */
 async function fromServer(request: Request): Promise<Response> {
-  const fromKept = () => caches.match(request.url, { cacheName: KEPT })
+  const fromKept = () => caches.match(request.url)
   try {
     const response = await fetch(request)
     if (NO_SERVER.includes(response.status)) return (await fromKept()) ?? response
     // Whoever is no longer let in has nothing kept either.
-    if (response.status === 401) await caches.delete(KEPT)
+    if (response.status === 401) await dropKept()
     else if (response.ok) await keep(request, response.clone())
     return response
   } catch (error) {

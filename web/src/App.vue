@@ -27,6 +27,7 @@ const SignInView = lazily(() => import('./views/SignInView.vue'))
 const BeginView = lazily(() => import('./views/start/BeginView.vue'))
 const WhoIsIn = lazily(() => import('./components/WhoIsIn.vue'))
 const ShortcutsDialog = lazily(() => import('./components/ShortcutsDialog.vue'))
+const AsideBar = lazily(() => import('./components/AsideBar.vue'))
 const BackupAge = lazily(() => import('./components/BackupAge.vue'))
 
 const workspace = useWorkspace()
@@ -61,12 +62,11 @@ watch(
   () => workspace.state === 'ready',
   (isReady) => isReady && firstLook.start(),
 )
-// What was loaded stays; what waited to be stored goes on.
+// What waits to be stored stays in the browser, until the one who typed it is in again.
 watch(
   () => session.isSignedOut,
   (isOut) => {
-    if (isOut) return
-    if (workspace.state === 'ready') workspace.retrySaves()
+    if (isOut) workspace.park()
     else void workspace.load()
   },
 )
@@ -161,6 +161,7 @@ onKeyStroke('y', (event) => {
         </button>
       </nav>
       <main id="main" tabindex="-1">
+        <AsideBar v-if="workspace.aside.length > 0" />
         <SignInView v-if="session.isSignedOut" />
         <p v-else-if="workspace.state === 'loading'" class="waiting" role="status">
           Fetching the shop from the database…

@@ -27,8 +27,36 @@ declare module 'express-serve-static-core' {
 
 const BEARER = /^Bearer (\S{1,200})$/
 
+/** Header of a page: for whom it is open. */
+export const ACCOUNT_HEADER = 'Shop-Account'
+/** For whom a page is open where nobody has signed in. */
+const THIS_MACHINE = 'this-machine'
+export const accountNameOf = ({ role, accountId }: Pick<Actor, 'role' | 'accountId'>): string | null =>
+  role === null ? null : (accountId ?? THIS_MACHINE)
+
+/**
+ * What one person has typed is never stored as another's: a page that was opened for one, in a browser where somebody
+ * else has signed in since, is told so.
+ * @throws Problem 403 where it is open for somebody else
+ */
+const onlyForWhomItIsOpen: RequestHandler = (request, _response, next) => {
+  const open = request.get(ACCOUNT_HEADER)
+  const now = accountNameOf(request.actor)
+  const isOther = open !== undefined && now !== null && request.actor.via !== 'token' && open !== now
+  next(
+    isOther
+      ? new Problem(
+          403,
+          'Somebody else has signed in',
+          'This page was opened for somebody else than who is signed in here now. Load it again.',
+          { extra: { outcome: 'another-account' } },
+        )
+      : undefined,
+  )
+}
+
 /** @throws Problem 401 where a token is shown that is none */
-export const findActor =
+const findWho =
   (database: Database, access: Access): RequestHandler =>
   async (request, _response, next) => {
     const place = { address: request.ip ?? null, requestId: String(request.id) }
@@ -62,6 +90,11 @@ export const findActor =
       request.actor = { who: 'this machine', role: 'owner', via: 'this machine', accountId: null, ...place }
     next()
   }
+
+export const findActor = (database: Database, access: Access): RequestHandler[] => [
+  findWho(database, access),
+  onlyForWhomItIsOpen,
+]
 
 /** @throws Problem where the role of whoever asks does not allow it */
 export function mustBe({ role }: Request['actor'], needs: Needs): void {

@@ -15,7 +15,7 @@ import {
   passwordSchema,
   removeAccount,
 } from '../access/accounts.ts'
-import type { Actor } from '../access/actor.ts'
+import { type Actor, accountNameOf } from '../access/actor.ts'
 import { giveSession, secretOfSession, takeSession } from '../access/cookie.ts'
 import { clearFailures, limitSignIns, noteFailure, waitAfterFailures } from '../access/rate.ts'
 import { mayDo, ROLE_WORDS } from '../access/roles.ts'
@@ -65,6 +65,7 @@ export const doorRoutes: AddRoutes = (api, { database, access }) => {
     const { who, role, via } = request.actor
     response.json({
       who,
+      account: accountNameOf(request.actor),
       role,
       via,
       needsSignIn: access.needsSignIn,

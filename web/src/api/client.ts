@@ -1,6 +1,6 @@
 /** Talks to the server: JSON, versions as ETags, a key with each write, lists by the page, problems as data. */
 import type { FieldProblem } from '@brannik/core'
-import { KEPT_AT, PAGE } from '../../offline/kept.ts'
+import { epochIn, KEPT_AT, PAGE } from '../../offline/kept.ts'
 
 export interface Stored<T> {
   readonly version: number
@@ -22,6 +22,13 @@ export class RequestFailed extends Error {
   /** Whether the same request may well be answered otherwise in a moment. */
   get isPassing(): boolean {
     return this.status === 0 || this.status === 429 || this.status >= 500
+  }
+}
+
+/** The server holds another shop, or somebody else has signed in: what this page has and sends means nothing there. */
+class NotOurs extends RequestFailed {
+  override get isPassing(): boolean {
+    return true
   }
 }
 
@@ -53,6 +60,28 @@ export const onKept = (listener: (at: Date) => void): void => {
   whenKept = listener
 }
 
+/** Whose this page is: the shop and the account that it was loaded for. Null: not known yet, or nobody's. */
+let epoch: string | null = null
+let account: string | null = null
+/** The next shop that is met, and no account, until the page is told for whom it is loaded. */
+export function forgetOwner(): void {
+  epoch = null
+  account = null
+}
+export const isOpenFor = (now: string | null): void => void (account = now)
+export const owner = () => ({ epoch: epoch ?? '', account: account ?? '' })
+
+let whenNotOurs: (why: 'another-shop' | 'another-account') => void = () => undefined
+/** Told when the server holds another shop than the page, or somebody else has signed in. */
+export const onNotOurs = (listener: typeof whenNotOurs): void => {
+  whenNotOurs = listener
+}
+/** @returns whether it is the shop of this page */
+export function meetShop(met: string): boolean {
+  epoch ??= met
+  if (met !== epoch) whenNotOurs('another-shop')
+  return met === epoch
+}
 interface Answer<T> {
   readonly body: T
   /** When it was fetched, where it is not the server’s but what is kept of it. */
@@ -73,7 +102,9 @@ async function fetched<T>(
       method,
       headers: {
         ...(body === undefined ? {} : { 'Content-Type': 'application/json' }),
-        ...(version === undefined ? {} : { 'If-Match': `"${version}"` }),
+        ...(version === undefined ? {} : { 'If-Match': `"${epoch ?? ''}.${version}"` }),
+        ...(epoch === null ? {} : { 'Shop-Epoch': epoch }),
+        ...(account === null ? {} : { 'Shop-Account': account }),
         ...(key === undefined ? {} : { 'Idempotency-Key': key }),
       },
       ...(body === undefined ? {} : { body: JSON.stringify(body) }),
@@ -82,12 +113,18 @@ async function fetched<T>(
   } catch {
     throw new RequestFailed(0, 'the server does not answer')
   }
+  const met = epochIn(response)
+  if (met !== null && !meetShop(met)) throw new NotOurs(412, 'the server holds another shop')
   const keptAt = response.headers.get(KEPT_AT)
   if (keptAt !== null) whenKept(new Date(keptAt))
   if (response.status === 204) return { body: undefined as T, keptAt }
   const answer: unknown = await response.json().catch(() => null)
   if (response.ok) return { body: answer as T, keptAt }
   const problem = (answer ?? {}) as ProblemBody
+  if (problem.outcome === 'another-shop' || problem.outcome === 'another-account') {
+    whenNotOurs(problem.outcome)
+    throw new NotOurs(response.status, problem.detail ?? '')
+  }
   if (response.status === 401 && path !== 'sign-in') whenSignedOut()
   throw new RequestFailed(
     response.status,
@@ -160,10 +197,10 @@ export const takeInCatalogue = async (
     })
   ).items
 
-/** @returns up to where all changes have been told; null where the server does not say */
+/** Which shop it is, the page learns with it. @returns up to where all changes have been told; null where the server does not say */
 export const changesPosition = (): Promise<string | null> =>
-  request<{ position: string }>('GET', 'changes/position').then(
-    ({ position }) => position,
+  request<{ epoch: string; position: string }>('GET', 'changes/position').then(
+    ({ epoch, position }) => (meetShop(epoch) ? position : null),
     () => null,
   )
 

@@ -3,6 +3,7 @@ import { ref } from 'vue'
 import { ask } from '../api/client.ts'
 import { useNotice } from '../stores/notice.ts'
 import { useSession } from '../shop/session.ts'
+import { useWorkspace } from '../shop/workspace.ts'
 import NewPassword from './NewPassword.vue'
 import SheetDialog from './SheetDialog.vue'
 import TypedField from './TypedField.vue'
@@ -16,7 +17,16 @@ const old = ref('')
 const fresh = ref('')
 const problem = ref('')
 
+const workspace = useWorkspace()
+/** Asked before one signs out: what would not be stored before the same person is in again. */
+const asking = ref<{ readonly everywhere: boolean; readonly names: readonly string[] } | null>(null)
+function leave(everywhere: boolean): void {
+  const names = workspace.notSaved()
+  if (names.length > 0) asking.value = { everywhere, names }
+  else void signOut(everywhere)
+}
 async function signOut(everywhere: boolean): Promise<void> {
+  asking.value = null
   await session.signOut(everywhere).catch((error: unknown) => {
     notice.show(`Not signed out: ${reasonOf(error)}`)
   })
@@ -47,10 +57,25 @@ async function change(): Promise<void> {
       </template>
       <VList>
         <VListItem title="Change the password" @click="isChanging = true" />
-        <VListItem title="Sign out" @click="signOut(false)" />
-        <VListItem title="Sign out everywhere" @click="signOut(true)" />
+        <VListItem title="Sign out" @click="leave(false)" />
+        <VListItem title="Sign out everywhere" @click="leave(true)" />
       </VList>
     </VMenu>
+    <SheetDialog
+      :model-value="asking !== null"
+      title="Not saved yet"
+      :width="420"
+      close="Stay"
+      @update:model-value="asking = null"
+    >
+      <p>
+        {{ asking?.names.join(', ') }}: what you typed is not on the server yet. Sign out now, and it stays in
+        this browser; it is saved when {{ session.me?.who }} signs in here again, and as nobody else’s.
+      </p>
+      <template #foot>
+        <button class="plain-button main" @click="asking && signOut(asking.everywhere)">Sign out</button>
+      </template>
+    </SheetDialog>
     <SheetDialog v-model="isChanging" title="Change the password" :width="380" close="Cancel">
       <form class="change" @submit.prevent="change">
         <TypedField

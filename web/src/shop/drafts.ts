@@ -1,6 +1,7 @@
 /**
  * What was typed and is not stored yet, kept in the browser so that neither a reload nor a dead server loses it. Each
  * tab has its own: two tabs on one record keep both edits. What a tab that is gone left behind, the next one takes over.
+ * Each is of one account and one shop: nothing is sent as somebody else, or to another shop than it was typed in.
  */
 import { factsAt } from '@brannik/core'
 import { newKey } from '../api/client.ts'
@@ -25,6 +26,25 @@ const TAB = 'brannik.tab'
 /** Where the browser cannot say which tabs are open: a draft that is older is of one that is gone. */
 const LONG_MS = 600_000
 
+/** The browser's storage; what it does not take, full or forbidden, lives as long as the page. */
+const kept = {
+  unkept: new Map<string, string>(),
+  names: (): string[] => [...new Set([...kept.unkept.keys(), ...Object.keys(localStorage)])],
+  read: (name: string): string | null => kept.unkept.get(name) ?? localStorage.getItem(name),
+  write(name: string, text: string): void {
+    try {
+      localStorage.setItem(name, text)
+      kept.unkept.delete(name)
+    } catch {
+      kept.unkept.set(name, text)
+    }
+  },
+  drop(name: string): void {
+    kept.unkept.delete(name)
+    localStorage.removeItem(name)
+  },
+}
+
 let tab = ''
 let closed: ReadonlySet<string> | null = null
 const lockOf = (id: string): string => `brannik.tab.${id}`
@@ -33,6 +53,10 @@ const lockOf = (id: string): string => `brannik.tab.${id}`
  * Gives this tab its name and finds out which others are open. A tab that was copied from another gets a name of its own.
  */
 export async function claimTab(): Promise<void> {
+  if (tab !== '') {
+    await lookForClosed()
+    return
+  }
   tab = sessionStorage.getItem(TAB) ?? newKey()
   const locks = navigator.locks as LockManager | undefined
   if (locks) {
@@ -48,47 +72,60 @@ export async function claimTab(): Promise<void> {
       tab = newKey()
       await hold(tab)
     }
-    const open = new Set((await locks.query()).held?.map(({ name }) => name) ?? [])
-    closed = new Set(tabs().filter((id) => !open.has(lockOf(id))))
   }
   sessionStorage.setItem(TAB, tab)
+  await lookForClosed()
+}
+async function lookForClosed(): Promise<void> {
+  const locks = navigator.locks as LockManager | undefined
+  if (!locks) return
+  const open = new Set((await locks.query()).held?.map(({ name }) => name) ?? [])
+  closed = new Set(tabs().filter((id) => !open.has(lockOf(id))))
 }
 
-const nameOf = (id: string, key: string): string => `${PREFIX}${id}.${key}`
-interface StoredDraft {
+/** For whom the page is open, and with which shop. */
+export interface Owner {
+  readonly epoch: string
+  readonly account: string
+}
+let owner: Owner = { epoch: '', account: '' }
+/** From here on drafts are kept for them, and theirs alone are read. */
+export const draftsOf = (now: Owner): void => void (owner = now)
+
+/** `brannik.draft.<tab>~<account>~<epoch>.<path>/<id>`; an older version knew neither account nor shop, or no tab. */
+const nameOf = (id: string, key: string): string => `${PREFIX}${id}~${owner.account}~${owner.epoch}.${key}`
+interface StoredDraft extends Owner {
   readonly name: string
   readonly id: string
   readonly key: string
 }
-/** `brannik.draft.<tab>.<path>/<id>`; without a tab where an older version kept it. */
 function readName(name: string): StoredDraft | null {
   if (!name.startsWith(PREFIX)) return null
   const rest = name.slice(PREFIX.length)
   const dot = rest.indexOf('.')
-  return dot < 0 ? { name, id: '', key: rest } : { name, id: rest.slice(0, dot), key: rest.slice(dot + 1) }
+  const [id = '', account = owner.account, epoch = owner.epoch] = rest.slice(0, Math.max(0, dot)).split('~')
+  return { name, id, account, epoch, key: rest.slice(dot + 1) }
 }
-const storedDrafts = (): readonly StoredDraft[] =>
-  Object.keys(localStorage).flatMap((name) => readName(name) ?? [])
+const storedDrafts = (): readonly StoredDraft[] => kept.names().flatMap((name) => readName(name) ?? [])
 const tabs = (): string[] => [...new Set(storedDrafts().map(({ id }) => id))]
+const mine = (): readonly StoredDraft[] => storedDrafts().filter((one) => isOwn(one) && isOfThisShop(one))
+const isOwn = ({ account }: Owner): boolean => account === owner.account
+const isOfThisShop = ({ epoch }: Owner): boolean => epoch === owner.epoch
 
 /** What a draft is of, by its key, `<path>/<id>`. */
 const kindOf = (key: string) => factsAt(key.slice(0, key.indexOf('/')))
 
 export function keepDraft<T>(key: string, draft: Draft<T>): void {
-  try {
-    const schemaVersion = kindOf(key)?.version ?? 1
-    localStorage.setItem(nameOf(tab, key), JSON.stringify({ ...draft, at: Date.now(), schemaVersion }))
-  } catch {
-    // Storage is full or forbidden: the edit still lives in the page, and saving goes on.
-  }
+  const schemaVersion = kindOf(key)?.version ?? 1
+  kept.write(nameOf(tab, key), JSON.stringify({ ...draft, at: Date.now(), schemaVersion }))
 }
 
 export function dropDraft(key: string): void {
-  localStorage.removeItem(nameOf(tab, key))
+  kept.drop(nameOf(tab, key))
 }
 
 function read<T>(name: string): Draft<T> | null {
-  const text = localStorage.getItem(name)
+  const text = kept.read(name)
   if (text === null) return null
   try {
     return JSON.parse(text) as Draft<T>
@@ -111,7 +148,7 @@ const isOlder = ({ name, key }: StoredDraft): boolean => {
  * browser that holds such a draft fetches the steps.
  */
 export async function carryUpDrafts(): Promise<void> {
-  const older = storedDrafts().filter((one) => (one.id === tab || isLeft(one)) && isOlder(one))
+  const older = mine().filter((one) => (one.id === tab || isLeft(one)) && isOlder(one))
   if (older.length === 0) return
   const { upcastRecord } = await import('./upcast.ts')
   for (const { name, key } of older) {
@@ -129,11 +166,11 @@ export async function carryUpDrafts(): Promise<void> {
       ...(unanswered === undefined ? {} : { unanswered: upcast(unanswered) }),
       schemaVersion: kind.version,
     }
-    localStorage.setItem(name, JSON.stringify(carried))
+    kept.write(name, JSON.stringify(carried))
   }
 }
 
-export const draftKeys = (): string[] => storedDrafts().flatMap(({ id, key }) => (id === tab ? [key] : []))
+export const draftKeys = (): string[] => mine().flatMap(({ id, key }) => (id === tab ? [key] : []))
 
 /** Of a tab that is gone. */
 const isLeft = ({ name, id }: StoredDraft): boolean => {
@@ -151,17 +188,52 @@ const isLeft = ({ name, id }: StoredDraft): boolean => {
  */
 export function adoptDrafts(only?: string): string[] {
   const own = new Set(draftKeys())
-  const left = storedDrafts()
+  const left = mine()
     .filter((one) => isLeft(one) && !isOlder(one) && (only === undefined || one.key === only))
     .map((one) => ({ ...one, at: read(one.name)?.at ?? 0 }))
     .sort((a, b) => a.at - b.at)
   return left.flatMap(({ name, key }) => {
     if (own.has(key)) return []
     own.add(key)
-    const text = localStorage.getItem(name)
-    localStorage.removeItem(name)
+    const text = kept.read(name)
+    kept.drop(name)
     if (text === null) return []
-    localStorage.setItem(nameOf(tab, key), text)
+    kept.write(nameOf(tab, key), text)
     return [key]
   })
+}
+
+/** Typed in another shop than the server holds now: looked at and taken out as a file, never sent. */
+export interface AsideDraft {
+  readonly epoch: string
+  /** `<path>/<id>`. */
+  readonly key: string
+  readonly draft: Draft<unknown>
+}
+const ASIDE = 'brannik.aside.'
+
+/** Takes this tab's drafts of another shop, and those of tabs that are gone, out of the way of this one's. */
+export function setAsideDrafts(): void {
+  const others = storedDrafts().filter((one) => !isOfThisShop(one) && (one.id === tab || isLeft(one)))
+  for (const { name } of others) {
+    const text = kept.read(name)
+    if (text !== null) kept.write(ASIDE + name.slice(PREFIX.length), text)
+    kept.drop(name)
+  }
+}
+const asideNames = (): readonly StoredDraft[] =>
+  kept
+    .names()
+    .filter((name) => name.startsWith(ASIDE))
+    .flatMap((name) => readName(PREFIX + name.slice(ASIDE.length)) ?? [])
+    .filter(isOwn)
+const asideName = ({ name }: StoredDraft): string => ASIDE + name.slice(PREFIX.length)
+/** Those of whom the page is open for. */
+export const asideDrafts = (): readonly AsideDraft[] =>
+  asideNames().flatMap((one) => {
+    const draft = read<unknown>(asideName(one))
+    return draft ? [{ epoch: one.epoch, key: one.key, draft }] : []
+  })
+export function dropAsideDrafts(): void {
+  for (const one of asideNames()) kept.drop(asideName(one))
 }

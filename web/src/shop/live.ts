@@ -12,6 +12,8 @@ interface Ears {
   readonly changed: (changed: Changed) => void
   /** Something was missed, and the server does not know what: all of it is to be looked at again. */
   readonly lost: () => void
+  /** Which shop the server holds, where it is another than the position was of, or since then. */
+  readonly shop: (epoch: string) => void
   /** The server answers. */
   readonly opened: () => void
 }
@@ -23,7 +25,7 @@ const AGAIN_MS = 10_000
  * @param since up to where the page has heard already; null where it does not know: then all is lost
  * @returns stops listening
  */
-export function hearChanges(since: string | null, { changed, lost, opened }: Ears): () => void {
+export function hearChanges(since: string | null, { changed, lost, shop, opened }: Ears): () => void {
   // Not in tests of single screens.
   if (typeof EventSource === 'undefined') return () => undefined
   let source: EventSource | null = null
@@ -43,6 +45,9 @@ export function hearChanges(since: string | null, { changed, lost, opened }: Ear
       position = lastEventId
     })
     next.addEventListener('lost', lost)
+    next.addEventListener('another', ({ data }: MessageEvent<string>) => {
+      shop((JSON.parse(data) as { epoch: string }).epoch)
+    })
     next.addEventListener('error', () => {
       if (next.readyState === EventSource.CLOSED) again = window.setTimeout(open, AGAIN_MS)
     })

@@ -282,6 +282,11 @@ export function createSaver({ stored, dropped, kept, merged, broke }: Handlers) 
       draft(key, entry)
       save(key)
     },
+    /** Sends nothing any more: what is not stored stays in the browser as drafts. */
+    park(): void {
+      for (const entry of entries.values()) forget(entry)
+      entries.clear()
+    },
     /** Whether an edit of it is not stored yet. */
     isPending: (key: string): boolean => entries.has(key),
     /** After a conflict: gives this one up. */

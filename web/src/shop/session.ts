@@ -1,13 +1,15 @@
 /** Who sits here, and how far that goes. */
 import { defineStore } from 'pinia'
 import { computed, ref } from 'vue'
-import { KEPT } from '../../offline/kept.ts'
-import { ask, onSignedOut } from '../api/client.ts'
+import { dropKept } from '../../offline/kept.ts'
+import { ask, isOpenFor, onSignedOut } from '../api/client.ts'
 
 export type Role = 'guest' | 'welder' | 'planner' | 'owner'
 
 interface Me {
   readonly who: string
+  /** By which drafts are told apart; null: nobody is signed in. */
+  readonly account: string | null
   readonly role: Role | null
   readonly via: string
   readonly needsSignIn: boolean
@@ -21,11 +23,16 @@ interface Me {
 export const useSession = defineStore('session', () => {
   const me = ref<Me | null>(null)
   const isSignedOut = ref(false)
-  onSignedOut(() => (isSignedOut.value = true))
+  onSignedOut(() => {
+    isOpenFor(null)
+    isSignedOut.value = true
+  })
 
   /** @throws RequestFailed where the server does not answer */
   async function find(): Promise<void> {
+    isOpenFor(null)
     me.value = await ask<Me>('GET', 'me')
+    isOpenFor(me.value.account)
     isSignedOut.value = me.value.role === null
   }
   async function signIn(name: string, password: string): Promise<void> {
@@ -36,7 +43,7 @@ export const useSession = defineStore('session', () => {
     await ask('POST', everywhere ? 'sign-out-everywhere' : 'sign-out', {})
     await find()
     // Away from loopback and TLS a browser keeps nothing.
-    if ('caches' in window) await caches.delete(KEPT)
+    if ('caches' in window) await dropKept()
   }
 
   return {

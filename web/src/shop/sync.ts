@@ -14,9 +14,26 @@ import {
 } from '@brannik/core'
 import isSame from 'fast-deep-equal'
 import { ref } from 'vue'
-import { changesPosition, findRecord, listRecords, onKept, RequestFailed } from '../api/client.ts'
+import {
+  changesPosition,
+  findRecord,
+  listRecords,
+  meetShop,
+  onKept,
+  owner,
+  RequestFailed,
+} from '../api/client.ts'
 import { useNotice } from '../stores/notice.ts'
-import { adoptDrafts, carryUpDrafts, claimTab, draftKeys, dropDraft, readDraft } from './drafts.ts'
+import {
+  adoptDrafts,
+  carryUpDrafts,
+  claimTab,
+  draftKeys,
+  draftsOf,
+  dropDraft,
+  readDraft,
+  setAsideDrafts,
+} from './drafts.ts'
 import { type Changed, hearChanges } from './live.ts'
 import { createRecords } from './records.ts'
 import { createSaver } from './saver.ts'
@@ -169,6 +186,7 @@ export function createSync() {
     stopHearing = hearChanges(since, {
       changed: hear,
       lost: () => void learnEverything(),
+      shop: meetShop,
       opened: () => void (keptAt.value && learnEverything()),
     })
   }
@@ -195,16 +213,31 @@ export function createSync() {
   }
 
   /**
+   * Sends and hears nothing any more. What was typed and is not stored stays in this browser, for whom it is of.
+   */
+  function park(): void {
+    stopHearing()
+    storeHeld()
+    saver.park()
+    heard.clear()
+    stale.clear()
+    keptAt.value = null
+  }
+
+  /**
    * Loads the whole shop, lays what was typed and not stored over it, and listens from then on.
    * @returns false where there is no shop yet
    * @throws RequestFailed where the server does not answer
    */
   async function load(position: string | null): Promise<boolean> {
+    park()
     await claimTab()
     const [shop, ...lists] = await Promise.all([
       findRecord<Shop>('shop'),
       ...PATHS.map((path) => listRecords<RecordAt[Path]>(path)),
     ])
+    draftsOf(owner())
+    setAsideDrafts()
     if (!shop) return false
     records.reset('shop', [shop])
     PATHS.forEach((path, index) => {
@@ -289,6 +322,7 @@ export function createSync() {
     /** Up to where everything has been told: to be asked before the shop is loaded. */
     position: changesPosition,
     load,
+    park,
     get,
     all: <P extends Path>(path: P): RecordAt[P][] => [...records.tables[path].value.values()],
     versionOf: records.versionOf,
@@ -296,6 +330,13 @@ export function createSync() {
     storedTogether,
     resolveConflict,
     takeStored,
+    notSaved: (): readonly string[] => {
+      storeHeld()
+      return [...saver.entries.keys()].map((key) => {
+        const record = get(...placeOf(key))
+        return record ? nameOf(record) : `the deletion of ${placeOf(key)[1]}`
+      })
+    },
     lastSavedAt,
     keptAt,
     saves: saver.entries,

@@ -14,11 +14,12 @@ import {
   type StockItem,
 } from '@brannik/core'
 import { defineStore } from 'pinia'
-import { computed, ref } from 'vue'
-import { ask } from '../api/client.ts'
+import { computed, ref, shallowRef } from 'vue'
+import { ask, forgetOwner, onNotOurs } from '../api/client.ts'
 import { reasonOf } from '../reason.ts'
 import { useNotice } from '../stores/notice.ts'
 import { useSession } from './session.ts'
+import { type AsideDraft, asideDrafts, dropAsideDrafts } from './drafts.ts'
 import { createSync, type Path } from './sync.ts'
 import { type ItemRead, takeInItems } from './takeIn.ts'
 import { type Change, createUndo } from './undo.ts'
@@ -37,29 +38,55 @@ export const useWorkspace = defineStore('workspace', () => {
   const { all, get, write } = sync
   const steps = createUndo(get, write)
 
+  /** Typed in another shop than the server holds now: kept aside, to be looked at. */
+  const aside = shallowRef<readonly AsideDraft[]>([])
+
   async function load(): Promise<void> {
     state.value = 'loading'
+    forgetOwner()
     try {
       // Before the lists are asked for: what changes after it is told.
       const [position] = await Promise.all([sync.position(), session.find()])
       if (session.isSignedOut) return
       state.value = (await sync.load(position)) ? 'ready' : 'empty'
+      aside.value = asideDrafts()
     } catch (error) {
       failure.value = reasonOf(error)
       state.value = 'failed'
     }
   }
 
+  let isBeginning = false
+  /** What is shown is not what the server holds, or not for whom it is signed in: the page begins anew. */
+  onNotOurs((why) => {
+    if (isBeginning || state.value === 'loading') return
+    sync.park()
+    steps.forget()
+    void load().then(() => {
+      notice.show(
+        why === 'another-shop'
+          ? `The server holds another shop now: ${shop.value?.name ?? 'an empty one'}. It is what you see`
+          : `${session.me?.who ?? 'Somebody else'} has signed in here; the page is now open for them`,
+      )
+    })
+  })
+
   /**
    * Another shop in the place of this one, or the first: all of it, and the page begins anew with it.
    * @throws RequestFailed where the server refuses; nothing is changed then
    */
   async function begin(whole: ShopDocument | { readonly demo: 'inch' | 'metric' }): Promise<void> {
-    if ('demo' in whole) await ask('POST', `whole/demo?demo=${whole.demo}`, {})
-    else await ask('POST', 'whole', { whole, replaces: shop.value?.id ?? null })
-    sync.forgetDrafts()
-    steps.forget()
-    await load()
+    isBeginning = true
+    try {
+      if ('demo' in whole) await ask('POST', `whole/demo?demo=${whole.demo}`, {})
+      else await ask('POST', 'whole', { whole, replaces: shop.value?.id ?? null })
+      sync.forgetDrafts()
+      sync.park()
+      steps.forget()
+      await load()
+    } finally {
+      isBeginning = false
+    }
   }
 
   function mayEdit(path: Path): boolean {
@@ -150,6 +177,14 @@ export const useWorkspace = defineStore('workspace', () => {
     state,
     failure,
     load,
+    park: sync.park,
+    aside,
+    /** @returns the names of what the server does not have yet */
+    notSaved: sync.notSaved,
+    dropAside(): void {
+      dropAsideDrafts()
+      aside.value = []
+    },
     begin,
     edit,
     makeCounted,

@@ -39,12 +39,22 @@ const ME = {
   may: '',
 }
 
-const problem = (status: number): Response => Response.json({ detail: `told ${status}` }, { status })
+const problem = (status: number, extra: object = {}): Response =>
+  Response.json({ detail: `told ${status}`, ...extra }, { status })
+const epochOf = (shop: number): string => `e${shop}`.padStart(12, '0')
 
 export class ShopServer {
-  readonly history = new Map<string, Version[]>()
+  /** Versions of the shop that it holds now. */
+  history = new Map<string, Version[]>()
+  /** Those that it held before, the first one first. */
+  readonly before: (typeof this.history)[] = []
   readonly waiting: Waiting[] = []
   isDown = false
+  /** Who is signed in in this browser; null: nobody. */
+  account: string | null = 'this-machine'
+  /** Every write that came to be, with the account that it was stored as and the shop, counted from the first. */
+  readonly stored: { readonly account: string | null; readonly shop: number; readonly record: Job | null }[] =
+    []
   private readonly answers = new Map<string, { readonly status: number; readonly body: string }>()
   private log: Logged[] = []
   private logged = 0
@@ -67,6 +77,21 @@ export class ShopServer {
     return version
   }
 
+  private get epoch(): string {
+    return epochOf(this.before.length)
+  }
+  private get position(): string {
+    return `${this.epoch}.${this.logged}`
+  }
+  /** A backup is put back, or another shop begun: other records under the same names, versions and all. */
+  replace(jobs: readonly Job[]): void {
+    this.before.push(this.history)
+    this.history = new Map(jobs.map((record) => [record.id, [{ version: 1, record, by: 'other' as const }]]))
+    this.answers.clear()
+    this.log = []
+    for (const stream of this.streams) stream.queue.push({ type: 'another', data: { epoch: this.epoch } })
+  }
+
   /** What was logged so far is forgotten: who comes with an older position is told that all is lost. */
   forget(): void {
     this.forgotten = this.logged
@@ -75,15 +100,18 @@ export class ShopServer {
 
   connect(stream: Stream, since: string | null): void {
     this.streams.push(stream)
-    const position = since === null ? Number.NaN : Number(since)
-    if (position >= this.forgotten)
+    const [epoch, number] = since?.split('.') ?? []
+    const position = Number(number ?? Number.NaN)
+    if (epoch !== undefined && epoch !== this.epoch)
+      stream.queue.push({ type: 'another', data: { epoch: this.epoch } })
+    else if (position >= this.forgotten)
       for (const data of this.log.slice(position - this.forgotten))
         stream.queue.push({ type: 'change', data })
     else stream.queue.push({ type: 'lost', data: {} })
-    stream.queue.push({ type: 'position', data: {}, id: `${this.logged}` })
+    stream.queue.push({ type: 'position', data: {}, id: this.position })
   }
   beat(): void {
-    for (const stream of this.streams) stream.queue.push({ type: 'position', data: {}, id: `${this.logged}` })
+    for (const stream of this.streams) stream.queue.push({ type: 'position', data: {}, id: this.position })
   }
   /** Every stream ends, as after its time is over. */
   cut(): void {
@@ -95,11 +123,25 @@ export class ShopServer {
   }
 
   private answer(method: string, path: string, init: RequestInit): Response {
+    const answer = this.plainAnswer(method, path, init)
+    if (answer.ok && path !== 'me' && !path.startsWith('history'))
+      answer.headers.set('ETag', `"${this.epoch}.1"`)
+    return answer
+  }
+
+  private plainAnswer(method: string, path: string, init: RequestInit): Response {
     const [name = '', id = '', number] = path.split('?')[0]?.split('/') ?? []
     if (method === 'GET') {
-      if (path === 'me') return Response.json({ ...ME, writes: ['jobs'] })
+      if (path === 'me')
+        return Response.json({
+          ...ME,
+          account: this.account,
+          role: this.account === null ? null : 'owner',
+          writes: ['jobs'],
+        })
+      if (this.account === null) return problem(401)
       if (path === 'shop') return Response.json({ version: 1, record: { id: 'shop', name: 'Shop' } })
-      if (path === 'changes/position') return Response.json({ position: `${this.logged}` })
+      if (path === 'changes/position') return Response.json({ epoch: this.epoch, position: this.position })
       if (name === 'history') {
         const found = this.history
           .get(path.split('/')[2] ?? '')
@@ -119,6 +161,10 @@ export class ShopServer {
     }
     const headers = init.headers as Record<string, string>
     const match = headers['If-Match']
+    if (this.account === null) return problem(401)
+    if (headers['Shop-Account'] !== this.account) return problem(403, { outcome: 'another-account' })
+    if (headers['Shop-Epoch'] !== this.epoch || (match !== undefined && !match.startsWith(`"${this.epoch}.`)))
+      return problem(412, { outcome: 'another-shop', epoch: this.epoch })
     const key = `${headers['Idempotency-Key']} ${match ?? ''}`
     const before = this.answers.get(key)
     if (before) return new Response(before.status === 204 ? null : before.body, { status: before.status })
@@ -127,8 +173,9 @@ export class ShopServer {
     const has = this.now(of)
     if (method === 'POST' && has?.record) return problem(409)
     if (method !== 'POST' && !has?.record) return problem(404)
-    if (method !== 'POST' && match !== `"${has?.version ?? 0}"`) return problem(412)
+    if (method !== 'POST' && match !== `"${this.epoch}.${has?.version ?? 0}"`) return problem(412)
     const version = this.write(of, record, 'page')
+    this.stored.push({ account: this.account, shop: this.before.length, record })
     const status = method === 'DELETE' ? 204 : 200
     this.answers.set(key, { status, body: JSON.stringify({ version, record }) })
     return status === 204 ? new Response(null, { status }) : Response.json({ version, record })
