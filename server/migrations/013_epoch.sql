@@ -1,11 +1,13 @@
 -- Which shop this is: a random word that stands in every version, position and number given out, so that those of one
 -- shop never pass for another's. It is made with the database, and anew with every new shop and every restore. A backup
 -- carries the word of the shop that it was made of: the word names the database that it was made in, and a server that
--- finds another one there makes it anew.
+-- finds another one there makes it anew. Another database is one of another cluster, of another number in it, or of
+-- another timeline, on which a cluster goes on that was recovered to a point in time.
 
 create function database_place() returns text language sql stable as $$
   select (select system_identifier from pg_control_system()) || '.' ||
-    (select oid from pg_database where datname = current_database())
+    (select oid from pg_database where datname = current_database()) || '.' ||
+    substr(pg_walfile_name(pg_current_wal_lsn()), 1, 8)
 $$;
 
 create table shop_epoch (

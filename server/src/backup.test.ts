@@ -1,6 +1,6 @@
 /** The drill: back up, destroy, restore, compare every row. And all that a restore refuses to do. */
 import { execFile } from 'node:child_process'
-import { mkdtemp, readdir, readFile, rm, utimes, writeFile } from 'node:fs/promises'
+import { mkdtemp, readdir, readFile, rename, rm, utimes, writeFile } from 'node:fs/promises'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { fileURLToPath } from 'node:url'
@@ -9,8 +9,11 @@ import { afterAll, beforeAll, expect, it } from 'vitest'
 import { backUpTo, isBackupName, listBackups, makeBackup } from './backup/backup.ts'
 import { restore } from './backup/restore.ts'
 import { inTransaction, openDatabase, type Database } from './database.ts'
-import { migrate } from './migrate.ts'
+import { backupState, lookAfterBackups, roomFor } from './backup/clock.ts'
+import { contentsOf } from './backup/inspect.ts'
+import { migrate, newestMigration } from './migrate.ts'
 import { seed } from './seed.ts'
+import { epochNow } from './stores/epoch.ts'
 import { emptyDatabase } from './testing.ts'
 
 const ROOT = fileURLToPath(new URL('../../', import.meta.url))
@@ -28,7 +31,13 @@ afterAll(async () => {
   await rm(folder, { recursive: true, force: true })
 })
 
-const settings = () => ({ folder: join(folder, 'backups'), keepDays: 30, migrateWithout: false })
+const settings = () => ({
+  folder: join(folder, 'backups'),
+  secondFolder: null,
+  everyHours: 24,
+  keepDays: 30,
+  migrateWithout: false,
+})
 
 async function withDatabase<T>(work: (database: Database) => Promise<T>): Promise<T> {
   const database = openDatabase(url)
@@ -39,7 +48,7 @@ async function withDatabase<T>(work: (database: Database) => Promise<T>): Promis
   }
 }
 
-/** Every row of every table, as text, in an order that does not depend on how they are stored. */
+/** Every row of every table, as text, in an order that does not depend on how they are stored; restores write theirs. */
 const everything = () =>
   withDatabase(async (database) => {
     const { rows: tables } = await database.query<{ name: string }>(
@@ -49,7 +58,9 @@ const everything = () =>
     const all: Record<string, unknown> = {}
     for (const { name } of tables) {
       if (['rate_window', 'sign_in_failure', 'change_log'].includes(name)) continue
-      const { rows } = await database.query(`select t::text as line from "${name}" t order by 1`)
+      const { rows } = await database.query(
+        `select t::text as line from "${name}" t where t::text not like '%put a backup back%' order by 1`,
+      )
       all[name] = rows
     }
     return all
@@ -140,6 +151,122 @@ it('what is no backup, or is cut off, changes nothing', async () => {
     'pg_restore ended',
   )
   expect(await everything()).toEqual(before)
+}, 180_000)
+
+/** A backup of a database that is made here, and gone again. */
+async function dumpOf(sql: string, from?: string): Promise<string> {
+  const made = await emptyDatabase()
+  const file = join(folder, `${new URL(made.url).pathname.slice(1)}.dump`)
+  if (from !== undefined) await restore(made.url, from, { replaces: false, backups: settings() })
+  const database = openDatabase(made.url)
+  await database.query(sql)
+  await database.end()
+  await backUpTo(made.url, file)
+  await made.drop()
+  return file
+}
+
+it('what holds no whole shop is not put in the place of one', async () => {
+  const before = await everything()
+  const whole = join(folder, 'whole.dump')
+  await backUpTo(url, whole)
+  const refused = async (file: string, words: string) => {
+    await expect(restore(url, file, { replaces: true, backups: settings() })).rejects.toThrow(words)
+    await expect(contentsOf(url, file)).rejects.toThrow(words)
+    expect(await everything()).toEqual(before)
+  }
+  const place = (await readdir(settings().folder)).length
+  await refused(
+    await dumpOf('create table record (id text)'),
+    'the tables schema_migration, record_history, audit, account are missing',
+  )
+  await refused(
+    await dumpOf(`insert into schema_migration (number, name) values (9000, 'later')`, whole),
+    'newer version',
+  )
+  await refused(await dumpOf(`delete from record_reference; delete from record`, whole), 'no shop has begun')
+  // Nothing was replaced, so nothing was backed up before that.
+  expect((await readdir(settings().folder)).length).toBe(place)
+}, 300_000)
+
+it('a backup says what is in it, and a restore is written down and renews the word of the shop', async () => {
+  await withDatabase(migrate)
+  const word = await withDatabase(epochNow)
+  const file = join(folder, 'told.dump')
+  await backUpTo(url, file)
+  const found = await contentsOf(url, file)
+  expect(found).toMatchObject({
+    shop: 'Tollgate Orchard Works',
+    epoch: word,
+    schema: await newestMigration(),
+  })
+  const { rows } = await withDatabase((database) =>
+    database.query<{ count: number }>(`select count(*)::int as count from record where kind = 'job'`),
+  )
+  expect(found.counts).toContainEqual(['job', rows[0]?.count])
+  await restore(url, file, { replaces: true, backups: settings() })
+  await withDatabase(async (database) => {
+    const last = await database.query(`select who, action, detail from audit order by seq desc limit 1`)
+    expect(last.rows).toMatchObject([
+      {
+        who: 'command line',
+        action: 'put a backup back',
+        detail: expect.stringMatching(/^told\.dump, in the place of /),
+      },
+    ])
+    await migrate(database)
+    const renewed = await epochNow(database)
+    expect(renewed).not.toBe(word)
+    const told = await database.query(`select type, body from event order by seq desc limit 1`)
+    expect(told.rows).toEqual([{ type: 'shop-restored', body: { epoch: renewed } }])
+    await migrate(database)
+    expect(await epochNow(database)).toBe(renewed)
+  })
+}, 180_000)
+
+it('the clock makes one when the latest is too old, copies it, and tries it out once a week', async () => {
+  const [place, second] = [join(folder, 'clock'), join(folder, 'share')]
+  const clock = { ...settings(), folder: place, secondFolder: second }
+  const at = (hours: number): Date => new Date(Date.now() + hours * 3_600_000)
+  const look = (hours: number) => lookAfterBackups(url, clock, at(hours))
+  const first = await look(0)
+  expect(first).toMatchObject({ problem: null, tried: { problem: null } })
+  const [one] = await listBackups(place)
+  expect(one?.why).toBe('by-clock')
+  expect((await listBackups(second)).map(({ name }) => name)).toEqual([one?.name])
+  expect(first.tried?.name).toBe(one?.name)
+  // Two servers, and nothing is due.
+  await Promise.all([look(23), look(23)])
+  expect(await listBackups(place)).toHaveLength(1)
+  expect(await backupState(clock)).toEqual(first)
+  // A day later it is due for both, and made once.
+  const yesterday = at(-25).toISOString().replaceAll(/[:.]/g, '-')
+  await rename(join(place, one?.name ?? ''), join(place, `brannik-${yesterday}-by-clock.dump`))
+  await Promise.all([look(0), look(0)])
+  expect(await listBackups(place)).toHaveLength(2)
+  // A week later the latest is tried, and found to be broken.
+  const [latest] = await listBackups(place)
+  await writeFile(join(place, latest?.name ?? ''), 'PGDMP, and then the disk died')
+  const late = await lookAfterBackups(url, { ...clock, everyHours: 1000 }, at(8 * 24))
+  expect(late.tried).toMatchObject({
+    name: latest?.name,
+    problem: expect.stringContaining('pg_restore ended'),
+  })
+}, 300_000)
+
+it('a place that cannot be written to is told, and the next success forgets it', async () => {
+  const place = join(folder, 'told')
+  const taken = join(folder, 'taken-by-a-file')
+  await writeFile(taken, 'no folder')
+  const clock = { ...settings(), folder: place, secondFolder: taken }
+  const failed = await lookAfterBackups(url, clock)
+  expect(failed.problem).toContain(`not copied to ${taken}`)
+  // The first copy is there all the same.
+  expect(await listBackups(place)).toHaveLength(1)
+  expect((await lookAfterBackups(url, { ...clock, secondFolder: null })).problem).toBeNull()
+  expect(await lookAfterBackups(url, { ...clock, everyHours: 0 })).toEqual({ problem: null, tried: null })
+  expect(await roomFor(clock)).toBeGreaterThan(0)
+  expect(await roomFor({ ...clock, folder: join(folder, 'not there') })).toBeNull()
 }, 180_000)
 
 it('while Brannik runs on the database a restore is refused', async () => {

@@ -24,6 +24,8 @@ const schema = z.object({
   SIGN_IN: z.enum(['auto', 'always'], 'must be auto or always').default('auto'),
   TRUST_PROXY: flag,
   BACKUP_FOLDER: z.string().optional(),
+  BACKUP_SECOND_FOLDER: z.string().optional(),
+  BACKUP_HOURS: z.coerce.number('must be a number of hours').int().min(0).max(8760).default(24),
   BACKUP_DAYS: z.coerce.number('must be a number of days').int().min(1).max(3650).default(30),
   MIGRATE_WITHOUT_BACKUP: flag,
   WRITES_PER_MINUTE: z.coerce
@@ -63,6 +65,11 @@ export interface Access {
 export interface BackupSettings {
   /** null: there are none. */
   readonly folder: string | null
+  /** Another disk, or a share: a copy of each; null: there is none. */
+  readonly secondFolder: string | null
+  /** How old the latest may become before the clock makes another; 0: the clock makes none. */
+  readonly everyHours: number
+  /** How long those stay that the clock has not made. */
   readonly keepDays: number
   readonly migrateWithout: boolean
 }
@@ -127,6 +134,8 @@ export function readConfig(environment: NodeJS.ProcessEnv): Config {
     }),
     backups: {
       folder: it.BACKUP_FOLDER ?? null,
+      secondFolder: it.BACKUP_SECOND_FOLDER || null,
+      everyHours: it.BACKUP_HOURS,
       keepDays: it.BACKUP_DAYS,
       migrateWithout: it.MIGRATE_WITHOUT_BACKUP === '1',
     },

@@ -3,6 +3,7 @@ import { type Logger, pino } from 'pino'
 import { hasOwner } from './access/accounts.ts'
 import { createApp } from './app.ts'
 import { makeBackup } from './backup/backup.ts'
+import { startBackupClock } from './backup/clock.ts'
 import { type Config, readConfig } from './config.ts'
 import { type Database, openDatabase } from './database.ts'
 import { isMigrationDue, migrate } from './migrate.ts'
@@ -73,6 +74,7 @@ async function start(): Promise<void> {
   const server = createHttpServer(app.express)
   const port = await listen(server, config.port, config.host)
   const stopUpkeep = startUpkeep(database, logger)
+  const stopBackupClock = startBackupClock(config.databaseUrl, config.backups, logger)
   pool.warm()
   let isStopping = false
   const stop = async (why: string): Promise<void> => {
@@ -80,6 +82,7 @@ async function start(): Promise<void> {
     isStopping = true
     logger.info({ why }, 'stopping')
     stopUpkeep()
+    stopBackupClock()
     await app.close()
     await drain(server)
     await pool.close()

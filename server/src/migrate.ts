@@ -24,6 +24,10 @@ async function migrationFiles(): Promise<readonly { number: number; name: string
   return names.map((name) => ({ number: Number.parseInt(name, 10), name }))
 }
 
+/** @returns the number of the last one that this version knows */
+export const newestMigration = async (): Promise<number> =>
+  Math.max(0, ...(await migrationFiles()).map(({ number }) => number))
+
 /** An hour, where a request has seconds. */
 const UNHURRIED = { query_timeout: 3_600_000 }
 
@@ -61,7 +65,7 @@ export async function migrate(database: Database, upTo = Number.POSITIVE_INFINIT
     const { rows } = await connection.query<{ number: number }>('select number from schema_migration')
     const applied = new Set(rows.map((row) => row.number))
     const newest = Math.max(0, ...applied)
-    const known = Math.max(0, ...files.map((file) => file.number))
+    const known = await newestMigration()
     if (newest > known) {
       throw new Error(
         `The database has schema ${newest}, this version of Brannik knows schemas up to ${known}. Use the newer version, or another database.`,

@@ -145,7 +145,7 @@ export async function startTestServer({
   const folder = await mkdtemp(join(tmpdir(), 'brannik-test-'))
   const database = openDatabase(await reach(databaseUrl))
   const pool = createWorkPool({ workMs })
-  const backups = { folder, keepDays: 30, migrateWithout: false }
+  const backups = { folder, secondFolder: null, everyHours: 0, keepDays: 30, migrateWithout: false }
   const app = createApp({ database, databaseUrl, logger, access, backups, pool })
   const server = createHttpServer(app.express)
   const url = `http://127.0.0.1:${await listen(server, 0, '127.0.0.1')}`

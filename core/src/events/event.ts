@@ -3,8 +3,8 @@ import { z } from 'zod'
 
 export interface EventDefinition {
   readonly type: string
-  /** Who may record one. */
-  readonly writers: 'owner' | 'planner' | 'welder'
+  /** Who may record one; nobody: Brannik itself does. */
+  readonly writers: 'owner' | 'planner' | 'welder' | 'nobody'
   /** The text that names what it happens to. */
   readonly subject: z.ZodType<string>
   /** What the client sends. */

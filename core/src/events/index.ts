@@ -1,17 +1,20 @@
 /** Every type of event. A new one is a file beside this one, a line here, and a file in `server/src/events`. */
 import { z } from 'zod'
 import { newSchema, storedSchema } from './event.ts'
+import { shopRestored } from './shopRestored.ts'
 import { stockMovement } from './stockMovement.ts'
 
-export const EVENTS = [stockMovement] as const
+export const EVENTS = [stockMovement, shopRestored] as const
 
 type Definition = (typeof EVENTS)[number]
 export type EventType = Definition['type']
 type DefinitionOf<T extends EventType> = Extract<Definition, { type: T }>
+/** Those that somebody records. */
+export type RecordedType = Exclude<Definition, { writers: 'nobody' }>['type']
 export const EVENT_TYPES = EVENTS.map(({ type }) => type) as readonly EventType[]
 
 /** An event as a client sends it. */
-export interface NewEvent<T extends EventType = EventType> {
+export interface NewEvent<T extends RecordedType = RecordedType> {
   readonly type: T
   readonly subject: string
   readonly body: z.infer<DefinitionOf<T>['input']>
@@ -35,5 +38,5 @@ export interface StoredEvent<T extends EventType = EventType> {
 const oneOf = <T>([first, ...others]: readonly ReturnType<typeof newSchema>[]): z.ZodType<T> =>
   z.discriminatedUnion('type', [first as ReturnType<typeof newSchema>, ...others]) as unknown as z.ZodType<T>
 
-export const newEventSchema = oneOf<NewEvent>(EVENTS.map(newSchema))
+export const newEventSchema = oneOf<NewEvent>(EVENTS.filter(({ writers }) => writers !== 'nobody').map(newSchema))
 export const storedEventSchema = oneOf<StoredEvent>(EVENTS.map(storedSchema) as never)

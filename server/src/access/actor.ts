@@ -19,6 +19,16 @@ export interface Actor {
   readonly requestId: string | null
 }
 
+/** Whoever runs a command on this machine. */
+export const COMMAND_LINE: Actor = {
+  who: 'command line',
+  role: 'owner',
+  via: 'command line',
+  accountId: null,
+  address: null,
+  requestId: null,
+}
+
 declare module 'express-serve-static-core' {
   interface Request {
     actor: Actor

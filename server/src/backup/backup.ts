@@ -4,12 +4,13 @@
  */
 import { spawn } from 'node:child_process'
 import { existsSync } from 'node:fs'
-import { mkdir, open, readdir, rename, rm, stat } from 'node:fs/promises'
+import { copyFile, mkdir, open, readdir, rename, rm, stat } from 'node:fs/promises'
 import { basename, dirname, join } from 'node:path'
 import pg from 'pg'
 import type { BackupSettings } from '../config.ts'
 import { properties } from '../faults.ts'
 import { Problem } from '../problems.ts'
+import { toForget } from './keep.ts'
 
 export interface Backup {
   readonly name: string
@@ -41,15 +42,25 @@ function connectionOf(databaseUrl: string): { args: string[]; env: Record<string
   return { args: [`--dbname=${url.href}`], env: password ? { PGPASSWORD: password } : {} }
 }
 
-/** @throws Problem with the last words of the program where it fails or is not there */
-export async function runClient(name: string, databaseUrl: string, args: readonly string[]): Promise<void> {
-  const { args: connection, env } = connectionOf(databaseUrl)
+/**
+ * @param databaseUrl null where it only looks at a file
+ * @returns what it printed, its last two million characters
+ * @throws Problem with the last words of the program where it fails or is not there
+ */
+export async function runClient(
+  name: string,
+  databaseUrl: string | null,
+  args: readonly string[],
+): Promise<string> {
+  const { args: connection, env } = databaseUrl === null ? { args: [], env: {} } : connectionOf(databaseUrl)
   const program = await clientProgram(name)
   const child = spawn(program, [...connection, ...args], {
     env: { ...process.env, ...env, LC_ALL: 'C' },
-    stdio: ['ignore', 'ignore', 'pipe'],
+    stdio: ['ignore', 'pipe', 'pipe'],
   })
+  let said = ''
   let told = ''
+  child.stdout.on('data', (chunk) => (said = `${said}${chunk}`.slice(-2_000_000)))
   child.stderr.on('data', (chunk) => (told = `${told}${chunk}`.slice(-2000)))
   const status = await new Promise<number | string>((resolve) => {
     child.once('error', (error) => {
@@ -59,7 +70,7 @@ export async function runClient(name: string, databaseUrl: string, args: readonl
       resolve(code ?? signal ?? 1)
     })
   })
-  if (status === 0) return
+  if (status === 0) return said
   throw new Problem(
     503,
     `${name} failed`,
@@ -110,6 +121,7 @@ export async function backUpTo(databaseUrl: string, file: string): Promise<void>
       '--exclude-table-data=change_log',
       `--file=${unfinished}`,
     ])
+    await mustList(unfinished)
     await sync(unfinished)
     await rename(unfinished, file)
     await sync(dirname(file))
@@ -137,23 +149,58 @@ export async function listBackups(folder: string | null): Promise<readonly Backu
 
 /** Takes away backups that are too old; the latest stays, however old it is. */
 async function forgetOld(folder: string, keepDays: number): Promise<void> {
-  const [, ...older] = await listBackups(folder)
-  const oldest = Date.now() - keepDays * 86_400_000
-  for (const { name, at } of older) if (at.getTime() < oldest) await rm(join(folder, name))
+  for (const { name } of toForget(await listBackups(folder), keepDays, new Date()))
+    await rm(join(folder, name))
+}
+
+/** That its table of contents can be read, and names the records: a file that was cut off has none. */
+async function mustList(file: string): Promise<void> {
+  const listed = await runClient('pg_restore', null, ['--list', file])
+  if (!/TABLE DATA public record /.test(listed))
+    throw new Problem(
+      503,
+      'The backup is no good',
+      `${file} was written, and its contents do not name the records.`,
+    )
+}
+
+/** The same file in another place: whole, or not at all. */
+async function copyTo(folder: string, from: string): Promise<void> {
+  const file = join(folder, basename(from))
+  const unfinished = join(folder, `.${basename(from)}.${process.pid}.unfinished`)
+  try {
+    await mkdir(folder, { recursive: true, mode: 0o700 })
+    await copyFile(from, unfinished)
+    await sync(unfinished)
+    await rename(unfinished, file)
+    await mustList(file)
+  } catch (error) {
+    await rm(unfinished, { force: true }).catch(() => undefined)
+    const why = error instanceof Error ? error.message : ''
+    throw new Problem(
+      503,
+      'No second copy',
+      `The backup ${from} is made, but not copied to ${folder}: ${why}`,
+    )
+  }
 }
 
 /** Any fixed number: two backups at once take turns, also from two servers. */
 const LOCK = 4_870_002
 
 /**
- * Makes a backup in the folder of backups.
+ * Makes a backup in the folder of backups, and a copy in the second one where there is one.
  * @param why small letters and hyphens
+ * @param isDue asked once it is its turn
+ * @returns null where it was not due any more
+ * @throws Problem also where only the copy could not be made
  */
-export async function makeBackup(
+export async function makeBackupIfDue(
   databaseUrl: string,
-  { folder, keepDays }: BackupSettings,
+  { folder, keepDays, secondFolder }: BackupSettings,
   why: string,
-): Promise<Backup> {
+  isDue: (latest: Backup | null) => boolean,
+): Promise<Backup | null> {
   if (folder === null)
     throw new Problem(503, 'No place for backups', 'Set BACKUP_FOLDER to a folder, and start again.')
   const turn = new pg.Client({ connectionString: databaseUrl, connectionTimeoutMillis: 5000 })
@@ -161,14 +208,31 @@ export async function makeBackup(
   await turn.connect()
   try {
     await turn.query('select pg_advisory_lock($1)', [LOCK])
+    // Another server may have made one meanwhile.
+    if (!isDue((await listBackups(folder))[0] ?? null)) return null
     const time = new Date().toISOString().replaceAll(/[:.]/g, '-')
     const name = `brannik-${time}-${why}.dump`
-    await backUpTo(databaseUrl, join(folder, name))
+    const file = join(folder, name)
+    await backUpTo(databaseUrl, file)
     await forgetOld(folder, keepDays)
+    if (secondFolder !== null) {
+      await copyTo(secondFolder, file)
+      await forgetOld(secondFolder, keepDays)
+    }
     const made = (await listBackups(folder)).find((one) => one.name === name)
     if (!made) throw new Error(`the backup ${name} is not there`)
     return made
   } finally {
     await turn.end().catch(() => undefined)
   }
+}
+
+export async function makeBackup(
+  databaseUrl: string,
+  settings: BackupSettings,
+  why: string,
+): Promise<Backup> {
+  const made = await makeBackupIfDue(databaseUrl, settings, why, () => true)
+  if (!made) throw new Error('a backup that is always due was not made')
+  return made
 }

@@ -10,7 +10,7 @@ import {
   newAccountSchema,
   removeAccount,
 } from '../access/accounts.ts'
-import type { Actor } from '../access/actor.ts'
+import { COMMAND_LINE } from '../access/actor.ts'
 import { ROLE_WORDS, ROLES } from '../access/roles.ts'
 import { closeSessionsOf } from '../access/sessions.ts'
 import { type Connection, inTransaction, openDatabase } from '../database.ts'
@@ -26,15 +26,6 @@ npm run user -- password NAME                            asks for the new passwo
 npm run user -- remove NAME
 
 Roles: ${ROLES.map((role) => `${role} (${ROLE_WORDS[role]})`).join('; ')}.`
-
-const ACTOR: Actor = {
-  who: 'command line',
-  role: 'owner',
-  via: 'command line',
-  accountId: null,
-  address: null,
-  requestId: null,
-}
 
 /** Asked for without showing it; read as a line where no person sits at a terminal. */
 async function askPassword(): Promise<string> {
@@ -87,7 +78,7 @@ async function run(): Promise<string> {
       database,
       async (connection) => {
         const done = async (action: string, words: string): Promise<string> => {
-          await note(connection, ACTOR, { action, detail: name })
+          await note(connection, COMMAND_LINE, { action, detail: name })
           return words
         }
         if (command === 'list') {
@@ -113,7 +104,7 @@ async function run(): Promise<string> {
         await closeSessionsOf(connection, id)
         return done('changed an account', `${name} is changed and signs in anew.`)
       },
-      ACTOR.who,
+      COMMAND_LINE.who,
     )
   } finally {
     await database.end()

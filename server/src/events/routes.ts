@@ -22,9 +22,10 @@ export const eventQuerySchema = z.strictObject({
   limit: limitSchema,
 })
 
-const writersOf = (type: NewEvent['type']) => EVENTS.find((one) => one.type === type)?.writers ?? 'owner'
+const RECORDED = EVENTS.filter((one) => one.writers !== 'nobody')
+const writersOf = (type: NewEvent['type']) => RECORDED.find((one) => one.type === type)?.writers ?? 'owner'
 /** The least role that may record any event. */
-const LEAST = ROLES.find((role) => EVENTS.some(({ writers }) => mayDo(role, writers))) ?? 'owner'
+const LEAST = ROLES.find((role) => RECORDED.some(({ writers }) => mayDo(role, writers))) ?? 'owner'
 
 export const eventRoutes: AddRoutes = (api, { database }) => {
   api.on('get', '/events', 'guest', async (request, response) => {

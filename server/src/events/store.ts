@@ -1,5 +1,5 @@
 /** Events as rows: appended, read from any number on, and never changed. */
-import type { EventType, NewEvent } from '@brannik/core'
+import type { EventType, NewEvent, RecordedType } from '@brannik/core'
 import type { Connection } from '../database.ts'
 import { invalid } from '../problems.ts'
 import { moveStock } from './stockMovement.ts'
@@ -14,10 +14,11 @@ const TOGETHER = `select 1 from event where seq = $1 and subject = $2 and type =
 const SAY = `select set_config('brannik.event_key', $1, true), set_config('brannik.event_corrects', $2, true)`
 
 /** What recording an event of a type does: it refuses what cannot be, and leaves one row. */
-const RECORDERS: { readonly [T in EventType]: (connection: Connection, sent: NewEvent<T>) => Promise<void> } =
-  {
-    'stock-movement': moveStock,
-  }
+const RECORDERS: {
+  readonly [T in RecordedType]: (connection: Connection, sent: NewEvent<T>) => Promise<void>
+} = {
+  'stock-movement': moveStock,
+}
 
 export interface EventFilter {
   readonly since: number

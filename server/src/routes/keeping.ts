@@ -3,6 +3,7 @@ import { createReadStream } from 'node:fs'
 import { join } from 'node:path'
 import { pipeline } from 'node:stream/promises'
 import { z } from 'zod'
+import { backupState, roomFor } from '../backup/clock.ts'
 import { isBackupName, listBackups, makeBackup } from '../backup/backup.ts'
 import { reading } from '../database.ts'
 import { Problem } from '../problems.ts'
@@ -45,6 +46,10 @@ export const backupRoutes: AddRoutes = (api, { database, databaseUrl, backups })
     response.json({
       isPossible: backups.folder !== null,
       keepDays: backups.keepDays,
+      everyHours: backups.everyHours,
+      hasSecondPlace: backups.secondFolder !== null,
+      freeBytes: await roomFor(backups),
+      ...(await backupState(backups)),
       items: await listBackups(backups.folder),
     })
   })

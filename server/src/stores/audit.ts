@@ -1,5 +1,5 @@
 /** Who did what, and when: written with the change itself, never changed after. */
-import type { Connection, Database } from '../database.ts'
+import type { Connection } from '../database.ts'
 import type { Actor } from '../access/actor.ts'
 
 export interface Deed {
@@ -35,7 +35,7 @@ const LIST = `select seq::text, at, who, role, via, address, action, kind, id, v
 /** What was deleted before it is another shop's. */
 export const BEGAN_ANOTHER_SHOP = 'began another shop'
 
-export async function note(connection: Connection | Database, actor: Actor, deed: Deed): Promise<void> {
+export async function note(connection: Pick<Connection, 'query'>, actor: Actor, deed: Deed): Promise<void> {
   await connection.query(ADD, [
     actor.who,
     actor.role,

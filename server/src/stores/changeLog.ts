@@ -21,7 +21,7 @@ type Asked = Pick<ClientBase | Pool, 'query'>
  * Which shop, which database, the oldest transaction that still runs, and the time. Transaction ids of another cluster
  * mean nothing here.
  */
-const POSITION = /^([0-9a-f]{12})\.(\d+\.\d+)\.(\d+)\.(\d+)$/
+const POSITION = /^([0-9a-f]{12})\.(\d+\.\d+\.[0-9A-F]{8})\.(\d+)\.(\d+)$/
 const HERE = `select (select id from shop_epoch) as epoch, database_place() as place,
   pg_snapshot_xmin(pg_current_snapshot())::text as tx,
   floor(extract(epoch from now()))::bigint as second`

@@ -13,7 +13,8 @@ export const EPOCH_EXAMPLE = '0f3a9c51d2e8'
 type Asked = Pick<Connection, 'query'>
 const NOW = 'select id from shop_epoch'
 const RENEW = 'update shop_epoch set id = default, place = default'
-const RENEW_ELSEWHERE = `${RENEW} where place <> database_place()`
+const RENEW_ELSEWHERE = `${RENEW} where place <> database_place() returning id`
+const RESTORED = `insert into event (who, type, subject, body) values ('Brannik', 'shop-restored', 'shop', $1)`
 
 const found = async (database: Asked, sql: string): Promise<string> => {
   const [row] = (await database.query<{ id: string }>(sql)).rows
@@ -24,7 +25,10 @@ export const epochNow = (database: Asked): Promise<string> => found(database, NO
 /** The shop that is stored from here on is another one; told to all who listen. */
 export const renewEpoch = (connection: Asked): Promise<unknown> => connection.query(RENEW)
 /** A database that came out of a backup, or was copied, is another one than that which gave out its versions. */
-export const renewEpochElsewhere = (connection: Asked): Promise<unknown> => connection.query(RENEW_ELSEWHERE)
+export async function renewEpochElsewhere(connection: Asked): Promise<void> {
+  const [renewed] = (await connection.query<{ id: string }>(RENEW_ELSEWHERE)).rows
+  if (renewed) await connection.query(RESTORED, [{ epoch: renewed.id }])
+}
 
 /** @example etagOf('0f3a9c51d2e8', 3) // '"0f3a9c51d2e8.3"' */
 export const etagOf = (epoch: string, version: number | string): string => `"${epoch}.${version}"`

@@ -22,7 +22,7 @@ function takeOut(): void {
 </script>
 
 <template>
-  <section class="aside" aria-label="Changes to another shop">
+  <section class="aside screen-only" aria-label="Changes to another shop">
     <p>
       <strong
         >{{ workspace.aside.length === 1 ? 'One change was' : `${workspace.aside.length} changes were` }} not

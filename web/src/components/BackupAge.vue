@@ -17,9 +17,15 @@ useIntervalFn(look, EVERY_MS)
   <RouterLink
     v-if="backups.isPossible"
     class="backup"
-    :class="{ old: backups.isOld }"
+    :class="{ old: backups.isOld || backups.warnings.length > 0 }"
     :to="{ name: 'records' }"
-    >{{ backups.age ? `Backed up ${backups.age}` : 'No backup yet' }}</RouterLink
+    >{{
+      backups.warnings.length > 0
+        ? 'Backups need you'
+        : backups.age
+          ? `Backed up ${backups.age}`
+          : 'No backup yet'
+    }}</RouterLink
   >
 </template>
 

@@ -1,5 +1,5 @@
 /** The backups of the shop, and how old the latest is: known all over the page. */
-import { differenceInDays, differenceInSeconds, formatDistanceToNowStrict, parseISO } from 'date-fns'
+import { differenceInHours, differenceInSeconds, formatDistanceToNowStrict, parseISO } from 'date-fns'
 import { defineStore } from 'pinia'
 import { computed, ref } from 'vue'
 import { ask } from '../api/client.ts'
@@ -13,11 +13,24 @@ export interface Backup {
 interface Backups {
   readonly isPossible: boolean
   readonly keepDays: number
+  /** How old the latest may become; 0: only by hand. */
+  readonly everyHours: number
+  readonly hasSecondPlace: boolean
+  readonly freeBytes: number | null
+  /** Why the last one by the clock was not made. */
+  readonly problem: string | null
+  /** The one that was put back into a scratch database, to see whether it can be. */
+  readonly tried: { readonly name: string; readonly at: string; readonly problem: string | null } | null
   readonly items: readonly Backup[]
 }
 
-/** After this many days without one the page says so. */
+/** After this many days without one the page says so, where the clock makes none. */
 const OLD_DAYS = 7
+/** The clock may be late by a night in which the machine was off. */
+const LATE_HOURS = 24
+/** So many more must fit. */
+const MORE = 3
+const LEAST_FREE_BYTES = 500e6
 
 export const useBackups = defineStore('backups', () => {
   const all = ref<Backups | null>(null)
@@ -44,9 +57,31 @@ export const useBackups = defineStore('backups', () => {
       ? 'just now'
       : formatDistanceToNowStrict(at, { addSuffix: true })
   })
-  const isOld = computed(
-    () =>
-      now.value > 0 && (!latest.value || differenceInDays(new Date(), parseISO(latest.value.at)) >= OLD_DAYS),
-  )
-  return { all, find, make, latest, isPossible, age, isOld }
+  const isOld = computed(() => {
+    if (now.value === 0) return false
+    if (!latest.value) return true
+    const { everyHours = 0 } = all.value ?? {}
+    const most = everyHours > 0 ? everyHours + LATE_HOURS : OLD_DAYS * 24
+    return differenceInHours(new Date(), parseISO(latest.value.at)) >= most
+  })
+  const isTight = computed(() => {
+    const { freeBytes = null } = all.value ?? {}
+    return freeBytes !== null && freeBytes < Math.max(LEAST_FREE_BYTES, MORE * (latest.value?.bytes ?? 0))
+  })
+  /** What is wrong with them, each with its remedy; the worst first. */
+  const warnings = computed((): readonly string[] => {
+    const { problem = null, tried = null } = all.value ?? {}
+    return [
+      ...(tried?.problem
+        ? [
+            `The backup ${tried.name} could not be restored when it was tried: ${tried.problem} Make another now.`,
+          ]
+        : []),
+      ...(problem === null ? [] : [`The last automatic backup failed: ${problem}`]),
+      ...(isTight.value
+        ? ['The disk of the backups is nearly full. Make room, or set BACKUP_FOLDER to another disk.']
+        : []),
+    ]
+  })
+  return { all, find, make, latest, isPossible, age, isOld, warnings }
 })

@@ -64,7 +64,17 @@ export async function demoWorkspace() {
     const name = path.replace('/api/', '').replace(/\?.*$/, '')
     if (method === 'GET') {
       if (name === 'me') return Response.json(ME)
-      if (name === 'backups') return Response.json({ isPossible: false, keepDays: 30, items: [] })
+      if (name === 'backups')
+        return Response.json({
+          isPossible: false,
+          keepDays: 30,
+          everyHours: 0,
+          hasSecondPlace: false,
+          freeBytes: null,
+          problem: null,
+          tried: null,
+          items: [],
+        })
       if (name === 'shop') return Response.json({ version: 1, record: shopDocument.shop })
       const one = /^([\w-]+)\/([\w.-]+)$/.exec(name)
       if (one)

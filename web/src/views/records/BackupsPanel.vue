@@ -15,6 +15,7 @@ const problem = ref('')
 const isMaking = ref(false)
 
 const WHY: Record<string, string> = {
+  'by-clock': 'automatic',
   'by-hand': 'made by hand',
   'before-migration': 'before a new version',
   'before-restore': 'before a restore',
@@ -58,6 +59,7 @@ async function make(): Promise<void> {
     <p v-if="backups.all && !backups.isPossible" class="problem">
       The server has no place for backups. Set BACKUP_FOLDER, and start again.
     </p>
+    <p v-for="warning in backups.warnings" :key="warning" class="problem" role="alert">{{ warning }}</p>
     <div v-if="backups.all && backups.all.items.length > 0" class="wide">
       <VTable>
         <thead>
@@ -86,11 +88,26 @@ async function make(): Promise<void> {
         </tbody>
       </VTable>
     </div>
-    <p class="quiet">
-      Each is the whole shop, history and accounts too, kept for {{ backups.all?.keepDays ?? 30 }} days; the
-      latest is never taken away. A copy on another disk is what helps when this one dies: take one out now
-      and then. To put one back, stop Brannik and run <code>npm run restore -- FILE --replace</code>; what was
-      there is backed up first.
+    <p v-if="backups.all" class="quiet">
+      Each is the whole shop, with its history and accounts.
+      <template v-if="backups.all.everyHours > 0">
+        One is made every {{ backups.all.everyHours }} hours while Brannik runs; one of each of the last 7
+        days, 5 weeks and 12 months is kept. Once a week the latest is restored into a scratch database to see
+        that it works<template v-if="backups.all.tried && !backups.all.tried.problem"
+          >: it did on {{ when(backups.all.tried.at) }}</template
+        >.
+      </template>
+      <template v-else>None is made automatically: BACKUP_HOURS is 0.</template>
+      Those made by hand, and before a change, are kept {{ backups.all.keepDays }} days.
+    </p>
+    <p v-if="backups.all" class="quiet">
+      <template v-if="backups.all.hasSecondPlace">A copy of each goes to the second folder.</template>
+      <template v-else>
+        A copy on another disk is what helps when this one dies: set BACKUP_SECOND_FOLDER, or take one out now
+        and then.
+      </template>
+      To put one back, stop Brannik and run <code>npm run restore -- FILE --replace</code>; what is there is
+      backed up first. <code>npm run restore -- FILE --check</code> says what is in one.
     </p>
   </div>
 </template>
