@@ -60,6 +60,27 @@ test('two tabs with the server down keep both edits, and both are asked about', 
   expect(await stored()).toBe(later === one ? 41 : 42)
 })
 
+test('many tabs of one browser load, hear of each other, and hold one connection', async ({
+  context,
+  server,
+}) => {
+  const COUNT = process.env['TEST_LONG'] === '1' ? 20 : 8
+  const pages: Page[] = []
+  for (let count = 0; count < COUNT; count += 1) {
+    const page = await context.newPage()
+    await page.goto(`${server.url}/jobs/press-frame`)
+    await expect(page.getByLabel('Pieces')).toHaveValue('4')
+    pages.push(page)
+  }
+  await server.replace<Job>('jobs/press-frame', (job) => ({ ...job, quantity: 9 }))
+  for (const page of pages) await expect(page.getByLabel('Pieces')).toHaveValue('9')
+  // The first one is gone; the others go on hearing.
+  await pages[0]?.close()
+  await server.replace<Job>('jobs/press-frame', (job) => ({ ...job, quantity: 11 }))
+  for (const page of pages.slice(1)) await expect(page.getByLabel('Pieces')).toHaveValue('11')
+  expect(await server.streams()).toBe(1)
+})
+
 test('another shop on the same address is shown, and what was typed for the one before is kept as a file', async ({
   context,
   home,

@@ -109,6 +109,12 @@ export class Server {
     if (!stored.ok) throw new Error(`${path} was not replaced: ${stored.status}`)
   }
 
+  /** How many hear of changes. */
+  async streams(): Promise<number> {
+    const text = await (await fetch(`${this.url}/metrics`)).text()
+    return Number(/^change_streams (\d+)$/m.exec(text)?.[1])
+  }
+
   async record<T>(path: string): Promise<T> {
     const response = await fetch(`${this.url}/api/${path}`)
     return ((await response.json()) as { record: T }).record
@@ -158,7 +164,7 @@ export const test = base.extend<Fixtures, WorkerFixtures>({
           await administer(`drop database if exists ${name} with (force)`)
           await administer(`create database ${name} template ${templateName()}`)
           // What the server and the browser know of the shop of before means nothing in this one.
-          await server.sql('update shop_epoch set id = default')
+          await server.sql('update shop_epoch set id = default, place = default')
           if (!server.isRunning) await server.start()
         }
         await use({ server, reset })

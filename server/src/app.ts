@@ -157,7 +157,6 @@ export interface App {
 
 export function createApp({ database, databaseUrl, logger, access, backups, pool }: AppOptions): App {
   const app = express()
-  const metrics = createMetrics(database, pool)
   const services: Services = {
     database,
     databaseUrl,
@@ -169,6 +168,7 @@ export function createApp({ database, databaseUrl, logger, access, backups, pool
     }),
     streams: new Set(),
   }
+  const metrics = createMetrics(services, pool)
   app.disable('x-powered-by')
   app.set('etag', false)
   // One proxy, the one in front: what those before it say is not believed.

@@ -1,7 +1,7 @@
 /** What the server counts of itself, in the text format of Prometheus. */
 import type { RequestHandler } from 'express'
 import { collectDefaultMetrics, Gauge, Histogram, Registry } from 'prom-client'
-import type { Database } from './database.ts'
+import type { Services } from './services.ts'
 import type { WorkPool } from './work/pool.ts'
 
 export interface Metrics {
@@ -10,7 +10,10 @@ export interface Metrics {
   readonly contentType: string
 }
 
-export function createMetrics(database: Database, pool: WorkPool): Metrics {
+export function createMetrics(
+  { database, streams }: Pick<Services, 'database' | 'streams'>,
+  pool: WorkPool,
+): Metrics {
   const registry = new Registry()
   collectDefaultMetrics({ register: registry })
   const seconds = new Histogram({
@@ -33,6 +36,7 @@ export function createMetrics(database: Database, pool: WorkPool): Metrics {
   gauge('database_connections', 'Connections to the database', () => database.totalCount)
   gauge('database_connections_idle', 'Connections that nobody uses', () => database.idleCount)
   gauge('database_requests_waiting', 'Requests that wait for a connection', () => database.waitingCount)
+  gauge('change_streams', 'Browsers and programs that hear of changes', () => streams.size)
   gauge('big_questions_waiting', 'Questions that wait for a worker thread', pool.waiting)
   return {
     measure(request, response, next) {

@@ -1,60 +1,41 @@
-/** Hears what others change, as long as the page is open; after a break the server tells first what was missed. */
+/** Hears what others change, as long as the page is open: from the thread that all pages share, where the browser has such. */
+import type { Asked } from './hub.worker.ts'
+import { openStream, type Told } from './stream.ts'
 
-export interface Changed {
-  readonly path: string
-  /** Absent where very many changed at once. */
-  readonly id?: string
-  /** 0: it was deleted. */
-  readonly version?: number
+type Hearing = (since: string | null, tell: (told: Told) => void) => () => void
+
+const shared: Hearing = (since, tell) => {
+  const { port } = new SharedWorker(new URL('./hub.worker.ts', import.meta.url), {
+    type: 'module',
+    name: 'brannik changes',
+  })
+  const ask = (asked: Asked): void => {
+    port.postMessage(asked)
+  }
+  let position = since
+  port.onmessage = ({ data }: MessageEvent<Told>) => {
+    if (data.what === 'position') ({ position } = data)
+    tell(data)
+  }
+  // A page that a browser puts aside to come back to it hears nothing meanwhile.
+  const leave = (): void => ask({})
+  const back = ({ persisted }: PageTransitionEvent): void => {
+    if (persisted) ask({ hear: { since: position } })
+  }
+  window.addEventListener('pagehide', leave)
+  window.addEventListener('pageshow', back)
+  ask({ hear: { since } })
+  return () => {
+    window.removeEventListener('pagehide', leave)
+    window.removeEventListener('pageshow', back)
+    leave()
+    port.close()
+  }
 }
-
-interface Ears {
-  readonly changed: (changed: Changed) => void
-  /** Something was missed, and the server does not know what: all of it is to be looked at again. */
-  readonly lost: () => void
-  /** Which shop the server holds, where it is another than the position was of, or since then. */
-  readonly shop: (epoch: string) => void
-  /** The server answers. */
-  readonly opened: () => void
-}
-
-/** A browser gives up where it is refused, as without a session: it is asked again after this. */
-const AGAIN_MS = 10_000
 
 /**
  * @param since up to where the page has heard already; null where it does not know: then all is lost
  * @returns stops listening
  */
-export function hearChanges(since: string | null, { changed, lost, shop, opened }: Ears): () => void {
-  // Not in tests of single screens.
-  if (typeof EventSource === 'undefined') return () => undefined
-  let source: EventSource | null = null
-  let again = 0
-  let position = since
-
-  function open(): void {
-    // Where it is cut the browser comes again by itself, and says the last position that it heard.
-    const query = position === null ? '' : `?since=${encodeURIComponent(position)}`
-    const next = new EventSource(`/api/changes${query}`)
-    source = next
-    next.addEventListener('open', opened)
-    next.addEventListener('change', ({ data }: MessageEvent<string>) => {
-      changed(JSON.parse(data) as Changed)
-    })
-    next.addEventListener('position', ({ lastEventId }: MessageEvent<string>) => {
-      position = lastEventId
-    })
-    next.addEventListener('lost', lost)
-    next.addEventListener('another', ({ data }: MessageEvent<string>) => {
-      shop((JSON.parse(data) as { epoch: string }).epoch)
-    })
-    next.addEventListener('error', () => {
-      if (next.readyState === EventSource.CLOSED) again = window.setTimeout(open, AGAIN_MS)
-    })
-  }
-  open()
-  return () => {
-    window.clearTimeout(again)
-    source?.close()
-  }
-}
+export const hearChanges: Hearing = (since, tell) =>
+  (typeof SharedWorker === 'undefined' ? openStream : shared)(since, tell)

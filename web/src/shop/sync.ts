@@ -34,9 +34,10 @@ import {
   readDraft,
   setAsideDrafts,
 } from './drafts.ts'
-import { type Changed, hearChanges } from './live.ts'
+import { hearChanges } from './live.ts'
 import { createRecords } from './records.ts'
 import { createSaver } from './saver.ts'
+import type { Changed } from './stream.ts'
 import { useTyping } from './typing.ts'
 
 export type Path = RecordPath
@@ -183,11 +184,11 @@ export function createSync() {
       keptAt.value = null
       await Promise.all((['shop', ...PATHS] as const).map(learnAll))
     }
-    stopHearing = hearChanges(since, {
-      changed: hear,
-      lost: () => void learnEverything(),
-      shop: meetShop,
-      opened: () => void (keptAt.value && learnEverything()),
+    stopHearing = hearChanges(since, (told) => {
+      if (told.what === 'changed') hear(told.changed)
+      else if (told.what === 'lost') void learnEverything()
+      else if (told.what === 'shop') meetShop(told.epoch)
+      else if (told.what === 'opened' && keptAt.value) void learnEverything()
     })
   }
 
