@@ -78,7 +78,7 @@ test('many tabs of one browser load, hear of each other, and hold one connection
   await pages[0]?.close()
   await server.replace<Job>('jobs/press-frame', (job) => ({ ...job, quantity: 11 }))
   for (const page of pages.slice(1)) await expect(page.getByLabel('Pieces')).toHaveValue('11')
-  expect(await server.streams()).toBe(1)
+  await expect.poll(() => server.streams()).toBe(1)
 })
 
 test('another shop on the same address is shown, and what was typed for the one before is kept as a file', async ({
