@@ -4,14 +4,16 @@ import { LIMITS } from './limits.ts'
 import { isCollision, isNoDatabase } from './faults.ts'
 import { Problem } from './problems.ts'
 
-export type Database = pg.Pool
+/** For looking; what writes has connections of its own. */
+export interface Database extends pg.Pool {
+  readonly writers: pg.Pool
+}
 export type Connection = pg.PoolClient
 
-/** @param onLost told of every idle connection that dies; one in use is told by the request that it fails */
-export function openDatabase(url: string, onLost: (error: Error) => void = () => undefined): Database {
+function openPool(url: string, max: number, onLost: (error: Error) => void): pg.Pool {
   const pool = new pg.Pool({
     connectionString: url,
-    max: LIMITS.poolConnections,
+    max,
     connectionTimeoutMillis: LIMITS.connectMs,
     statement_timeout: LIMITS.statementMs,
     lock_timeout: LIMITS.lockMs,
@@ -27,6 +29,17 @@ export function openDatabase(url: string, onLost: (error: Error) => void = () =>
     client.on('error', () => undefined)
   })
   return pool
+}
+
+/** @param onLost told of every idle connection that dies; one in use is told by the request that it fails */
+export function openDatabase(url: string, onLost: (error: Error) => void = () => undefined): Database {
+  const writers = openPool(url, LIMITS.writeConnections, onLost)
+  const readers = openPool(url, LIMITS.readConnections, onLost)
+  const endReaders = readers.end.bind(readers) as () => Promise<void>
+  const end = async (): Promise<void> => {
+    await Promise.all([endReaders(), writers.end()])
+  }
+  return Object.assign(readers, { writers, end: end as typeof readers.end })
 }
 
 const pause = (ms: number) => new Promise((resolve) => setTimeout(resolve, ms))
@@ -52,7 +65,7 @@ interface Attempt<T> {
 }
 
 /** With a connection of the pool, which gets a new one where this one is broken. */
-async function connected<T>(database: Database, work: (connection: Connection) => Promise<T>): Promise<T> {
+async function connected<T>(database: pg.Pool, work: (connection: Connection) => Promise<T>): Promise<T> {
   const connection = await database.connect()
   let broken: Error | undefined
   try {
@@ -69,7 +82,7 @@ async function connected<T>(database: Database, work: (connection: Connection) =
  * Collisions of transactions begin again; so does a lost connection, where the work may be asked again.
  * @throws UnknownOutcome where the connection was lost while storing and the database has not come back
  */
-async function persistently<T>(database: Database, { canAskAgain, run }: Attempt<T>): Promise<T> {
+async function persistently<T>(database: pg.Pool, { canAskAgain, run }: Attempt<T>): Promise<T> {
   const until = performance.now() + LIMITS.askAgainMs
   let isUnknown = false
   for (let attempt = 1; ; attempt += 1) {
@@ -117,11 +130,24 @@ export const writingOnce = <T>(
   database: Database,
   who: string,
   work: (connection: Connection) => Promise<T>,
-): Promise<T> => persistently(database, { canAskAgain: true, run: transaction(who, work) })
+): Promise<T> => persistently(database.writers, { canAskAgain: true, run: transaction(who, work) })
 
 /** For writes that do not: after a lost connection they are not tried again. */
 export const inTransaction = <T>(
   database: Database,
   work: (connection: Connection) => Promise<T>,
   who?: string,
-): Promise<T> => persistently(database, { canAskAgain: false, run: transaction(who, work) })
+): Promise<T> => persistently(database.writers, { canAskAgain: false, run: transaction(who, work) })
+
+/** For looking at everything as it stands at one moment, piece by piece: what has been sent cannot be begun again. */
+export const readingAtOnce = <T>(
+  database: Database,
+  work: (connection: Connection) => Promise<T>,
+): Promise<T> =>
+  persistently(database, {
+    canAskAgain: false,
+    run: transaction(undefined, async (connection) => {
+      await connection.query('set transaction isolation level repeatable read read only')
+      return work(connection)
+    }),
+  })

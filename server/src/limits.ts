@@ -13,6 +13,8 @@ export const LIMITS = {
   /** From the first byte of a request to the last of its headers, and of its body. */
   headersMs: 10_000,
   requestMs: 30_000,
+  /** How often it is looked for those that take longer. */
+  lookForSlowMs: 3000,
   /** A connection on which nothing happens. */
   keepAliveMs: 65_000,
   idleMs: 120_000,
@@ -27,7 +29,9 @@ export const LIMITS = {
   /** Answers that are kept as long as the list has not changed, all pages together. */
   keptListBytes: 48 * MB,
 
-  poolConnections: 20,
+  /** Connections for looking, and for writing: who waits for a lock takes none from who reads. */
+  readConnections: 8,
+  writeConnections: 12,
   connectMs: 3000,
   statementMs: 12_000,
   lockMs: 4000,
@@ -43,7 +47,11 @@ export const LIMITS = {
   workMs: 25_000,
   workMemoryMb: 1024,
   workThreads: 2,
+  /** Threads that read nothing but what is to be stored. */
+  saveThreads: 1,
   workWaiting: 32,
+  /** Big questions of one person that wait or are worked out. */
+  workOfOne: 6,
 
   /** Pages that wait for changes: how many, how often each hears that it is still connected, when it must come again. */
   changeStreams: 1000,

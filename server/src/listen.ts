@@ -3,11 +3,20 @@ import { createServer, type Server } from 'node:http'
 import type { Express } from 'express'
 import { LIMITS } from './limits.ts'
 
-export function createHttpServer(app: Express): Server {
-  const server = createServer({ maxHeaderSize: LIMITS.headerBytes }, app)
+type Patience = Pick<typeof LIMITS, 'headersMs' | 'requestMs' | 'lookForSlowMs'>
+
+/** @param patience with those who send slowly, headers or bodies */
+export function createHttpServer(
+  app: Express,
+  patience: { readonly [Name in keyof Patience]: number } = LIMITS,
+): Server {
+  const server = createServer(
+    { maxHeaderSize: LIMITS.headerBytes, connectionsCheckingInterval: patience.lookForSlowMs },
+    app,
+  )
   server.maxHeadersCount = LIMITS.headerCount
-  server.headersTimeout = LIMITS.headersMs
-  server.requestTimeout = LIMITS.requestMs
+  server.headersTimeout = patience.headersMs
+  server.requestTimeout = patience.requestMs
   server.keepAliveTimeout = LIMITS.keepAliveMs
   server.timeout = LIMITS.idleMs
   server.maxConnections = LIMITS.connections

@@ -33,9 +33,11 @@ export function createMetrics(
       },
     })
   }
-  gauge('database_connections', 'Connections to the database', () => database.totalCount)
-  gauge('database_connections_idle', 'Connections that nobody uses', () => database.idleCount)
-  gauge('database_requests_waiting', 'Requests that wait for a connection', () => database.waitingCount)
+  const sum = (what: 'totalCount' | 'idleCount' | 'waitingCount'): number =>
+    database[what] + database.writers[what]
+  gauge('database_connections', 'Connections to the database', () => sum('totalCount'))
+  gauge('database_connections_idle', 'Connections that nobody uses', () => sum('idleCount'))
+  gauge('database_requests_waiting', 'Requests that wait for a connection', () => sum('waitingCount'))
   gauge('change_streams', 'Browsers and programs that hear of changes', () => streams.size)
   gauge('big_questions_waiting', 'Questions that wait for a worker thread', pool.waiting)
   return {

@@ -28,7 +28,9 @@ export const bodyReader =
     const bytes = Buffer.isBuffer(request.body) ? request.body : Buffer.alloc(0)
     type Value = Answers[typeof ask.what]
     const isShort = ask.what !== 'fit' && bytes.length <= LIMITS.bodyReadHereBytes
-    return valueOf((isShort ? answerTo(ask, bytes) : await pool.ask(ask, bytes)) as Outcome<Value>)
+    return valueOf(
+      (isShort ? answerTo(ask, bytes) : await pool.ask(ask, bytes, request.actor.who)) as Outcome<Value>,
+    )
   }
 
 /** A small body that is no document of the shop, such as a name and a password. */

@@ -3,7 +3,7 @@ import { CATALOGUE_FORMAT, CATALOGUE_VERSION, CATALOGUE_KINDS, catalogueSchema, 
 import { Readable } from 'node:stream'
 import { pipeline } from 'node:stream/promises'
 import { z } from 'zod'
-import { type Connection, inTransaction } from '../database.ts'
+import { type Connection, readingAtOnce } from '../database.ts'
 import { Problem } from '../problems.ts'
 import type { AddRoutes } from '../services.ts'
 import { answerOnce } from '../stores/answers.ts'
@@ -57,9 +57,7 @@ export const catalogueRoutes: AddRoutes = (api, { database, readBody }) => {
 
   api.on('get', '/catalogue', 'guest', async (_request, response) => {
     response.type('application/json')
-    // What has been sent cannot be begun again.
-    await inTransaction(database, async (connection) => {
-      await connection.query('set transaction isolation level repeatable read read only')
+    await readingAtOnce(database, async (connection) => {
       await pipeline(Readable.from(pieces(connection)), response)
     })
   })

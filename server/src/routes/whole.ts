@@ -2,7 +2,7 @@
 import type { Request, Response } from 'express'
 import { Readable } from 'node:stream'
 import { pipeline } from 'node:stream/promises'
-import { type Connection, inTransaction } from '../database.ts'
+import { type Connection, readingAtOnce } from '../database.ts'
 import { Problem } from '../problems.ts'
 import { DEMOS, demoShop } from '../demoShop.ts'
 import type { WholeDocument } from '../documents/documents.ts'
@@ -13,11 +13,9 @@ import { replaceWhole, storedShop, wholePieces } from '../stores/whole.ts'
 
 export const wholeRoutes: AddRoutes = (api, { database, readBody }) => {
   api.on('get', '/whole', 'guest', async (_request, response) => {
-    await inTransaction(database, async (connection) => {
-      await connection.query('set transaction isolation level repeatable read read only')
+    await readingAtOnce(database, async (connection) => {
       const shop = await storedShop(connection)
       response.type('application/json')
-      // What has been sent cannot be begun again.
       await pipeline(Readable.from(wholePieces(connection, shop)), response)
     })
   })
