@@ -49,6 +49,46 @@ const HOURS_8 = { hours: 8, runs: 1, seed: 1 }
 const steady = (onA: number): Beat => ({ onS: 86_400, offS: 0, times: 1, onA, offA: 0 })
 
 describe('a shift', () => {
+  it('of arcs too short to be told apart heats like their root mean square (IEC 60050-103, from memory)', () => {
+    // Half of the time 100 A: 70.7 A; three tenths at 100 A and the rest at 20 A: 57.3 A.
+    const half: Beat = { onS: 0.002, offS: 0.002, times: 50, onA: 100, offA: 0 }
+    const mixed: Beat = { onS: 0.03, offS: 0.07, times: 9, onA: 100, offA: 20 }
+    for (const [beats, steadyA] of [
+      [[half], 70.71],
+      [[mixed], 57.27],
+      [[half, half], 70.71],
+    ] as const) {
+      const shift = shiftOf(together([drawer(beats)], [node(200, ['all'])]), HOURS_8).nodes[0]
+      expect(shift?.meanA).toBeCloseTo(steadyA, 1)
+      expect(shift?.peakA).toBeCloseTo(steadyA, 1)
+    }
+    // A motor that starts at 300 A for the first tenth of each arc heats more: √(0.05·300² + 0.05·10²)… over 0.2 s.
+    const starts = drawer([{ onS: 0.1, offS: 0.1, times: 3, onA: 10, offA: 0 }], { startA: 300 })
+    const rushed = together([starts], [node(200, ['all'])])
+    const { motorStartS } = rushed.assumptions
+    expect(motorStartS).toBeGreaterThan(0.1)
+    expect(shiftOf(rushed, HOURS_8).nodes[0]?.meanA).toBeCloseTo(300 / Math.SQRT2, 1)
+  })
+
+  it('of a job of hundreds of welds that take thousandths of a second ends, and is like any other', () => {
+    const tiny: readonly Beat[] = Array.from({ length: 200 }, () => ({
+      onS: 0.001,
+      offS: 0.001,
+      times: 100_000,
+      onA: 40,
+      offA: 0,
+    }))
+    const shift = shiftOf(together([drawer(tiny, { isSteady: false })], [node(20, ['all'])]), {
+      ...HOURS_8,
+      runs: 40,
+    }).nodes[0]
+    // 28.3 A in a 20 A breaker, without end: the usual one goes in every shift.
+    expect(shift?.trips?.nominal.times).toBe(40)
+    const long = { onS: 60, offS: 60, times: 3, onA: 40, offA: 0 }
+    const beside = shiftOf(together([drawer([...tiny.slice(0, 1), long])], [node(200, ['all'])]), HOURS_8)
+    expect(beside.nodes[0]?.peakA).toBeCloseTo(40, 6)
+  })
+
   it('with nothing left to chance trips when the exact heat does, to the second', () => {
     fc.assert(
       fc.property(

@@ -4,6 +4,7 @@
  */
 import { randomLcg, randomNormal } from 'd3-random'
 import { BANDS, type Band } from '../supply/breaker/breakerModel.ts'
+import type { Beat } from '../supply/breaker/heat.ts'
 import type { Drawer, Node, Together } from './together.ts'
 
 const HOUR_S = 3600
@@ -72,9 +73,56 @@ interface Rhythm {
   readonly startS: number
 }
 
+/**
+ * Arcs and pauses that together are shorter than this are not laid out one by one: no breaker tells them apart, and a
+ * legal job of tacks of a thousandth of a second would be a thousand million of them a shift.
+ */
+const GRAIN_S = 0.25
+interface Piece extends Beat {
+  /** Many short arcs with their starts and pauses as one, by the square that heats. */
+  readonly isMixed: boolean
+}
+
+/** @returns the same work in pieces no shorter than the grain, but for the last of each stretch of short ones */
+function piecesOf({ beats, startA }: Drawer, motorStartS: number): readonly Piece[] {
+  const pieces: Piece[] = []
+  let [mixedS, squareS] = [0, 0]
+  const endMixed = (): void => {
+    if (mixedS === 0) return
+    const times = Math.max(1, Math.floor(mixedS / GRAIN_S))
+    pieces.push({
+      onS: mixedS / times,
+      offS: 0,
+      times,
+      onA: Math.sqrt(squareS / mixedS),
+      offA: 0,
+      isMixed: true,
+    })
+    ;[mixedS, squareS] = [0, 0]
+  }
+  for (const beat of beats) {
+    const { onS, offS, times, onA, offA } = beat
+    if (onS + offS >= GRAIN_S) {
+      endMixed()
+      pieces.push({ ...beat, isMixed: false })
+      continue
+    }
+    const startS = startA > onA ? Math.min(motorStartS, onS) : 0
+    mixedS += (onS + offS) * times
+    squareS += (startA ** 2 * startS + onA ** 2 * (onS - startS) + offA ** 2 * offS) * times
+  }
+  endMixed()
+  return pieces
+}
+
 /** Writes the current of each second: of a second that is part arc and part pause, its root mean square. */
-function layOut({ beats, startA, isSteady }: Drawer, seconds: Seconds, rhythm: Rhythm): void {
-  const cycleS = beats.reduce((sum, { onS, offS, times }) => sum + (onS + offS) * times, 0)
+function layOut(
+  { startA, isSteady }: Drawer,
+  pieces: readonly Piece[],
+  seconds: Seconds,
+  rhythm: Rhythm,
+): void {
+  const cycleS = pieces.reduce((sum, { onS, offS, times }) => sum + (onS + offS) * times, 0)
   if (cycleS <= 0) return
   const squares = seconds.fill(0)
   let atS = isSteady ? 0 : -rhythm.source() * cycleS
@@ -93,11 +141,13 @@ function layOut({ beats, startA, isSteady }: Drawer, seconds: Seconds, rhythm: R
     squares.fill(square, first + 1, last)
     squares[last] = (squares[last] ?? 0) + square * (to - last)
   }
+  // A cycle shorter than the grain is one mixed piece: it is laid out as if it were as long.
+  const least = cycleS < GRAIN_S ? GRAIN_S / cycleS : 1
   while (atS < squares.length)
-    for (const { onS, offS, times, onA, offA } of beats)
+    for (const { onS, offS, times, onA, offA, isMixed } of pieces)
       for (let n = 0; n < times && atS < squares.length; n += 1) {
-        const arcS = isSteady ? onS : onS * rhythm.spread()
-        const startS = startA > onA ? Math.min(rhythm.startS, arcS) : 0
+        const arcS = (isSteady ? onS : onS * rhythm.spread()) * least
+        const startS = startA > onA && !isMixed ? Math.min(rhythm.startS, arcS) : 0
         if (startS > 0) put(startA, startS)
         if (arcS > startS) put(onA, arcS - startS)
         if (offS > 0) put(offA, isSteady ? offS : offS * rhythm.spread())
@@ -249,13 +299,14 @@ export function shiftOf(
   const source = randomLcg(seed)
   const spread = spreadBy(assumptions.handSpreadPct / 100, source)
   const rhythm: Rhythm = { source, spread, startS: assumptions.motorStartS }
+  const pieces = drawers.map((drawer) => piecesOf(drawer, assumptions.motorStartS))
   const drawn = drawers.map((): Seconds => new Float32Array(length))
   const space = spaceFor(length)
   const passed = new Map<number, Passed[]>(which.map((index) => [index, []]))
   const curves: NodeCurve[] = []
   for (let run = 0; run < runs; run += 1) {
     drawers.forEach((drawer, index) => {
-      layOut(drawer, drawn[index] ?? new Float32Array(0), rhythm)
+      layOut(drawer, pieces[index] ?? [], drawn[index] ?? new Float32Array(0), rhythm)
     })
     for (const index of which) {
       const node = nodes[index]

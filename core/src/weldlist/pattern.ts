@@ -4,13 +4,15 @@ import { parseQuantity } from '../quantity/parse.ts'
 import { printQuantity } from '../quantity/print.ts'
 import type { Notation } from '../quantity/units.ts'
 import { examplesFor } from './examples.ts'
-import { fail, plain, read, type TextRead } from './read.ts'
+import { fail, plain, read, type TextRead, tooLong } from './read.ts'
 
 /**
  * Empty or `continuous`; `2-6`, `50-150 mm`, `2-6 staggered`
  * @example readPattern('2-6', notation) // { ok: true, change: { pattern: 'intermittent', … }, … }
  */
 export function readPattern(text: string, notation: Notation): TextRead {
+  const long = tooLong(text)
+  if (long) return long
   const written = plain(text)
   if (written === '' || /^cont(inuous)?\.?$/i.test(written)) {
     return read({ pattern: 'continuous', segmentMm: null, pitchMm: null }, 'continuous')

@@ -6,7 +6,7 @@ import { printQuantity } from '../quantity/print.ts'
 import { printNumber } from '../quantity/printValue.ts'
 import type { Notation } from '../quantity/units.ts'
 import { examplesFor } from './examples.ts'
-import { fail, plain, read, type TextRead } from './read.ts'
+import { fail, plain, read, type TextRead, tooLong } from './read.ts'
 
 type SizeKey =
   | 'legMm'
@@ -105,6 +105,8 @@ function withUnit(legs: readonly string[]): readonly string[] {
  * @example readSize('1/4 x 3/8', fillet, notation) // { ok: true, change: { legMm: 6.35, legBMm: 9.525 }, … }
  */
 export function readSize(text: string, joint: Joint, notation: Notation): TextRead {
+  const long = tooLong(text)
+  if (long) return long
   const written = plain(text)
   let change: Partial<Pick<Joint, SizeKey>> = {}
   const isFillet = FILLET_KINDS.includes(joint.kind)

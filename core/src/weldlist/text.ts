@@ -8,7 +8,7 @@ import type { Notation } from '../quantity/units.ts'
 import { MATERIALS, materialOf } from '../reference/materials.ts'
 import { NOMINAL_SIZES, pipeOf, schedulesOf } from '../reference/pipes.ts'
 import { examplesFor } from './examples.ts'
-import { fail, plain, read, type TextRead } from './read.ts'
+import { fail, plain, read, type TextRead, tooLong } from './read.ts'
 import { readSection } from './sections.ts'
 import { JOINT_CHOICES, type JointChoice, jointName, positionName, positionOf } from './words.ts'
 
@@ -17,6 +17,8 @@ import { JOINT_CHOICES, type JointChoice, jointName, positionName, positionOf } 
  * @example readWelds('4 x 18 in', notation) // { ok: true, change: { count: 4, lengthMm: 457.2 }, … }
  */
 export function readWelds(text: string, notation: Notation): TextRead {
+  const long = tooLong(text)
+  if (long) return long
   const written = plain(text)
   const example = notation.system === 'imperial' ? '4 x 18 in' : '4 x 450 mm'
   const parts = /^(\d+)\s*(?:[x×*@]|pcs|off|of)\s*(.+)$/i.exec(written)
@@ -87,6 +89,8 @@ const evened = (words: string): string => words.replace(/[-_,]/g, ' ').replace(/
  * @example readJoint('V 60') // { ok: true, change: { kind: 'v', includedAngleDeg: 60, … }, … }
  */
 export function readJoint(text: string): TextRead {
+  const long = tooLong(text)
+  if (long) return long
   const written = plain(text)
   const lower = written.toLowerCase()
   const angled = /^(.*?)[\s,]*(\d+(?:\.\d+)?)\s*(?:°|deg|degrees)?$/.exec(lower)
@@ -204,6 +208,8 @@ function readPart(text: string, fallback: MaterialId, notation: Notation): Part 
  * @example readParts('14 ga 304 to 1/4 steel', joint, notation)
  */
 export function readParts(text: string, joint: Joint, notation: Notation): TextRead {
+  const long = tooLong(text)
+  if (long) return long
   if (/\s(to|on)$/i.test(plain(text)))
     return fail(
       `“${plain(text)}”: the other part is missing. Write for example ${examplesFor(notation).parts}.`,
@@ -248,6 +254,8 @@ export function printParts(joint: Joint, notation: Notation): string {
  * @example readPosition('3G') // { ok: true, change: { position: 'vertical-up' }, … }
  */
 export function readPosition(text: string): TextRead {
+  const long = tooLong(text)
+  if (long) return long
   const position = positionOf(plain(text).toLowerCase())
   if (!position)
     return fail(

@@ -415,3 +415,26 @@ describe('a weld list as a table', () => {
     expect(ids).toEqual(['w1', 'w1-2', 'w2-2'])
   })
 })
+
+describe('a text longer than anybody writes', () => {
+  const readers: Readonly<Record<string, (written: string) => TextRead>> = {
+    readWelds: (written) => text.readWelds(written, IMPERIAL),
+    readJoint: text.readJoint,
+    readParts: (written) => text.readParts(written, joint(), IMPERIAL),
+    readPosition: text.readPosition,
+    readPattern: (written) => pattern.readPattern(written, IMPERIAL),
+    readSize: (written) => size.readSize(written, joint(), IMPERIAL),
+  }
+  it.each(Object.entries(readers))(
+    '%s says how long it may be, and does not look into it',
+    (_name, reader) => {
+      // Ten million characters: a pattern that went back and forth in it would not end.
+      for (const piece of ['1', '1/2 ', '1 x ', 'in ', 'a ', ' ']) {
+        const answer = reader(piece.repeat(10_000_000 / piece.length))
+        expect(answer).toMatchObject({ ok: false, message: expect.stringContaining('Write at most 200') })
+      }
+      expect(reader('x'.repeat(201))).toMatchObject({ message: expect.stringContaining('201 characters') })
+      expect(reader('x'.repeat(200))).not.toMatchObject({ message: expect.stringContaining('at most') })
+    },
+  )
+})
