@@ -9,7 +9,7 @@ async function dev() {
   installNpm()
   // A shop of its own: whoever changes the program should not do so on the owner's data.
   const folder = join(DATA, 'dev')
-  onlyOnce(folder)
+  await onlyOnce(folder)
   const cluster = await startPostgres({ folder: join(folder, 'postgres'), port: 54870 })
   cluster.createDatabase('brannik')
   const port = await freePort(4870)

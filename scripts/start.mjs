@@ -1,5 +1,6 @@
 /** `npm start`: installs what is missing, starts the database, builds, loads the demo, serves; Ctrl-C stops all of it. */
 import { join } from 'node:path'
+import { setTimeout as pause } from 'node:timers/promises'
 import { buildServer, buildWeb, SERVER } from './lib/built.mjs'
 import { onlyOnce } from './lib/once.mjs'
 import { installNpm } from './lib/packages.mjs'
@@ -31,15 +32,65 @@ async function database(place) {
     return {
       url: given,
       stop: async () => undefined,
+      watch: () => async () => undefined,
       words: 'Stopped. The database is not ours and goes on.',
     }
   const cluster = await startPostgres({ folder: place.cluster, port: FIRST_DATABASE_PORT })
   writeDownPlace(place)
   cluster.createDatabase('brannik')
-  return { url: cluster.url('brannik'), stop: cluster.stop, words: 'Stopped, the database too.' }
+  return {
+    url: cluster.url('brannik'),
+    stop: cluster.stop,
+    watch: (lost) => watch(cluster, lost),
+    words: 'Stopped, the database too.',
+  }
+}
+
+const LOOK_MS = 1000
+/** Pauses between tries to start a database that died. */
+const AGAIN_MS = [0, 500, 1000, 2000, 5000]
+/**
+ * A database that dies is started again; the server waits for it.
+ * @param lost called where it cannot be
+ * @returns stops looking, and says when that is over
+ */
+function watch(cluster, lost) {
+  const leaving = new AbortController()
+  const { signal } = leaving
+  const revive = async () => {
+    say('The database has died; it is started again ...')
+    let why = ''
+    for (const waitMs of AGAIN_MS) {
+      await pause(waitMs, null, { signal })
+      try {
+        await cluster.revive()
+        say('The database is back.')
+        return
+      } catch (error) {
+        why = error.message
+      }
+    }
+    lost(`${why}\nThe database died and could not be started again.`)
+    leaving.abort()
+  }
+  const look = async () => {
+    for (;;) {
+      await pause(LOOK_MS, null, { signal })
+      if (!cluster.isAlive()) await revive()
+    }
+  }
+  const looking = look().catch((error) => {
+    if (error.name !== 'AbortError') throw error
+  })
+  return () => {
+    leaving.abort()
+    return looking
+  }
 }
 
 let isStopping = false
+/** Why it ends though nobody asked for it. */
+let lostWhy = null
 let server = null
 function stop() {
   isStopping = true
@@ -86,7 +137,7 @@ async function start() {
   const began = performance.now()
   const place = choosePlace()
   if (!process.env.DATABASE_URL) {
-    onlyOnce(place.folder)
+    await onlyOnce(place.folder)
     say(`The shop’s data: ${place.cluster} (${place.how})`)
   }
   installNpm()
@@ -94,7 +145,16 @@ async function start() {
   buildServer()
   const port = await servingPort()
   const db = await database(place)
+  const unwatch = db.watch((why) => {
+    lostWhy = why
+    stop()
+  })
   const code = isStopping ? 0 : await serve(db, place, port, began)
+  await unwatch()
+  if (lostWhy !== null) {
+    process.stderr.write(`${lostWhy}\n`)
+    return 1
+  }
   await db.stop()
   say(db.words)
   return code

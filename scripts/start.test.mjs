@@ -1,6 +1,15 @@
 /** `npm start` as a whole: it says where the data are, refuses what would harm, and leaves nothing running. */
 import { spawn } from 'node:child_process'
-import { chmodSync, existsSync, mkdtempSync, readdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs'
+import {
+  chmodSync,
+  existsSync,
+  mkdtempSync,
+  readdirSync,
+  readFileSync,
+  renameSync,
+  rmSync,
+  writeFileSync,
+} from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { setTimeout as pause } from 'node:timers/promises'
@@ -135,6 +144,43 @@ describe('however it ends', () => {
     expect(await jobs(urlOf(words))).toContain('press-frame')
     again.child.kill('SIGTERM')
     expect(await again.ended).toBe(0)
+    await nothingIsLeft()
+  }, 180_000)
+
+  it('a database that dies is started again at the same address, and its log keeps why', async () => {
+    const { child, ended, until, told } = run('start.mjs')
+    await until('Started in')
+    const url = urlOf(told())
+    const postmaster = () =>
+      Number(readFileSync(join(base, 'data/postgres/postmaster.pid'), 'utf8').split('\n')[0])
+    const first = postmaster()
+    process.kill(first, 'SIGKILL')
+    await until('The database is back')
+    expect(postmaster()).not.toBe(first)
+    expect(await jobs(url)).toContain('press-frame')
+    // What it said when it was started first is still there.
+    expect(
+      readFileSync(join(base, 'data/postgres.log'), 'utf8').match(/starting PostgreSQL/g)?.length,
+    ).toBeGreaterThan(1)
+    child.kill('SIGTERM')
+    expect(await ended).toBe(0)
+    await nothingIsLeft()
+  }, 180_000)
+
+  it('a database that cannot be started again ends it all, with the reason and a true exit', async () => {
+    const { child, ended, until, told } = run('start.mjs')
+    await until('Started in')
+    const [control, away] = ['data/postgres/global/pg_control', 'pg_control'].map((name) => join(base, name))
+    renameSync(control, away)
+    process.kill(
+      Number(readFileSync(join(base, 'data/postgres/postmaster.pid'), 'utf8').split('\n')[0]),
+      'SIGKILL',
+    )
+    expect(await ended).toBe(1)
+    expect(told()).toContain('could not be started again')
+    expect(told()).not.toMatch(/\n\s+at /)
+    renameSync(away, control)
+    expect(child.exitCode).toBe(1)
     await nothingIsLeft()
   }, 180_000)
 

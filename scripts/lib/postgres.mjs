@@ -4,6 +4,7 @@
  */
 import { randomBytes } from 'node:crypto'
 import {
+  appendFileSync,
   chmodSync,
   chownSync,
   existsSync,
@@ -13,6 +14,7 @@ import {
   renameSync,
   rmSync,
   statfsSync,
+  statSync,
   writeFileSync,
 } from 'node:fs'
 import { createServer } from 'node:net'
@@ -252,13 +254,29 @@ function cannotStart(folder, log) {
   )
 }
 
-async function boot(bin, folder, firstPort, fast) {
+/** So much of the database's log stays, in this file and those before it. */
+const LOG_BYTES = 5e6
+const LOGS_BEFORE = 4
+/** What a start tells is added to what is there: why it died the last time stands in it. */
+function rotateLog(log) {
+  if (!existsSync(log) || statSync(log).size < LOG_BYTES) return
+  for (let number = LOGS_BEFORE; number > 0; number -= 1) {
+    const from = number === 1 ? log : `${log}.${number - 1}`
+    if (existsSync(from)) renameSync(from, `${log}.${number}`)
+  }
+}
+
+/** @param isExact whether no other port will do */
+async function boot(bin, folder, firstPort, fast, isExact = false) {
   const log = `${folder}.log`
+  let first = firstPort
   for (let attempt = 0; ; attempt += 1) {
-    const port = await freePort(firstPort)
-    writeFileSync(log, '')
+    const port = isExact ? first : await freePort(first)
+    rotateLog(log)
+    appendFileSync(log, '')
     giveToOwner(log)
     chmodSync(log, 0o600)
+    const before = statSync(log).size
     const options = [
       `-p ${port}`,
       '-c listen_addresses=127.0.0.1',
@@ -267,10 +285,14 @@ async function boot(bin, folder, firstPort, fast) {
     ]
     asOwner(join(bin, 'pg_ctl'), ['-D', folder, 'start', '-W', '-l', log, '-o', options.join(' ')])
     if (await untilReady(bin, folder, port)) return port
-    const told = readFileSync(log, 'utf8')
+    const told = readFileSync(log).subarray(before).toString('utf8')
+    const isTaken = /Address already in use/.test(told) && !isExact
+    // Taken since it was looked at: the next one.
+    if (isTaken) first = port + 1
     // What a crash left of the old one is still going.
-    if (!LATER.test(told) || attempt > 20) throw cannotStart(folder, told)
-    await pause(500)
+    else if (!LATER.test(told) || attempt > 20) throw cannotStart(folder, told)
+    if (attempt > 40) throw cannotStart(folder, told)
+    await pause(isTaken ? 0 : 500)
   }
 }
 
@@ -317,6 +339,12 @@ export async function startPostgres({ folder, port: firstPort, fast = false }) {
     /** Whether it ran already when it was asked for. */
     wasRunning: running !== null,
     stop: () => stopCluster(bin, folder),
+    isAlive: () => runningPostmaster(folder) !== null,
+    /** Starts it again where it died, at the same address: those who use it find it there. */
+    revive: async () => {
+      await clearOldMark(folder)
+      await boot(bin, folder, port, fast, true)
+    },
     createDatabase: (name) => {
       const done = asUser('createdb', [name])
       if (done.ok || done.err.includes('already exists')) return
