@@ -111,6 +111,7 @@ async function serve(db, place, port, began) {
       NODE_ENV: 'production',
       STOP_WITH_PARENT: '1',
       BACKUP_FOLDER: process.env.BACKUP_FOLDER || join(place.folder, 'backups'),
+      DATA_FOLDER: process.env.DATABASE_URL ? '' : place.folder,
       LOG_FILE: process.env.LOG_FILE || join(place.folder, 'log', 'brannik.log'),
     },
     stdio: ['pipe', 'pipe', 'inherit'],

@@ -125,6 +125,16 @@ function checkRoom(folder) {
 const passwordFile = (folder) => `${folder}.password`
 const newPassword = () => randomBytes(18).toString('base64url')
 
+/** A cluster that cannot even write its first file says something that nobody understands. */
+const LEAST_ROOM = 20e6
+function checkRoomToStart(folder) {
+  const { bavail, bsize } = statfsSync(folder)
+  if (bavail * bsize < LEAST_ROOM)
+    throw new Remedy(
+      `The disk of ${folder} is full: ${Math.round((bavail * bsize) / 1e6)} MB are left. The shop’s data are whole. Free some space, then start again.`,
+    )
+}
+
 function makeCluster(version, folder) {
   checkRoom(dirname(folder))
   const password = newPassword()
@@ -306,7 +316,8 @@ async function boot(bin, folder, firstPort, fast, isExact = false) {
 export async function startPostgres({ folder, port: firstPort, fast = false }) {
   const version = newestVersion()
   checkReachable(folder)
-  if (!isThere(folder)) makeCluster(version, folder)
+  if (isThere(folder)) checkRoomToStart(folder)
+  else makeCluster(version, folder)
   const found = readFileSync(join(folder, 'PG_VERSION'), 'utf8').trim()
   if (!existsSync(join(binOf(found), 'postgres'))) {
     throw new Remedy(

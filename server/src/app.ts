@@ -33,6 +33,7 @@ import { ROOT } from './root.ts'
 import type { Services } from './services.ts'
 import { COLLECTIONS, COUNTS, SHOP } from './stores/kinds.ts'
 import { STOCK } from './stores/stock.ts'
+import { onlyWithRoom, type Room, UNKNOWN_ROOM } from './room.ts'
 import type { WorkPool } from './work/pool.ts'
 
 const WEB = fileURLToPath(new URL('web/dist/', ROOT))
@@ -64,6 +65,8 @@ export interface AppOptions {
   readonly access: Access
   readonly backups: BackupSettings
   readonly pool: WorkPool
+  /** On the disk of the database; not looked at where it is left out. */
+  readonly room?: Room
 }
 
 const ROUTES = [
@@ -108,6 +111,7 @@ function apiRoutes(services: Services): Api {
   api.on('get', '/openapi.json', 'anyone', (_request, response) => {
     response.type('application/json').send(document)
   })
+  router.use(onlyWithRoom(services.room))
   router.use(findActor(services.database, services.access))
   router.use(limitWrites(services.database, services.access.writesPerMinute))
   router.use(bodyBytes)
@@ -155,7 +159,15 @@ export interface App {
   close(): Promise<void>
 }
 
-export function createApp({ database, databaseUrl, logger, access, backups, pool }: AppOptions): App {
+export function createApp({
+  database,
+  databaseUrl,
+  logger,
+  access,
+  backups,
+  pool,
+  room = UNKNOWN_ROOM,
+}: AppOptions): App {
   const app = express()
   const services: Services = {
     database,
@@ -167,6 +179,7 @@ export function createApp({ database, databaseUrl, logger, access, backups, pool
       logger.warn({ err: error }, 'changes are not heard: the database does not answer; asked again')
     }),
     streams: new Set(),
+    room,
   }
   const metrics = createMetrics(services, pool)
   app.disable('x-powered-by')

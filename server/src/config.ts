@@ -20,6 +20,7 @@ const schema = z.object({
     .default(4870),
   LOG_LEVEL: z.enum(['silent', 'error', 'warn', 'info', 'debug']).default('info'),
   LOG_FILE: z.string().optional(),
+  DATA_FOLDER: z.string().optional(),
   ALLOWED_HOSTS: z.string().default(''),
   SIGN_IN: z.enum(['auto', 'always'], 'must be auto or always').default('auto'),
   TRUST_PROXY: flag,
@@ -44,6 +45,8 @@ export interface Config {
   readonly port: number
   readonly logLevel: string
   readonly logFile: string | null
+  /** A folder on the disk of the database; null where that is another machine’s. */
+  readonly dataFolder: string | null
   readonly access: Access
   readonly backups: BackupSettings
   readonly stopWithParent: boolean
@@ -126,6 +129,7 @@ export function readConfig(environment: NodeJS.ProcessEnv): Config {
     port: it.PORT,
     logLevel: it.LOG_LEVEL,
     logFile: it.LOG_FILE ?? null,
+    dataFolder: it.DATA_FOLDER || null,
     access: accessOf(it.HOST, {
       allowedHosts: it.ALLOWED_HOSTS,
       signIn: it.SIGN_IN,

@@ -27,7 +27,9 @@ describe('big questions', () => {
     const guest = { Authorization: `Bearer ${secret}` }
     const asked = await question(1500)
     const answers = Promise.all(
-      Array.from({ length: 40 }, () => server.call('POST', '/api/fit?explain=thickness,gas-use', asked, guest)),
+      Array.from({ length: 40 }, () =>
+        server.call('POST', '/api/fit?explain=thickness,gas-use', asked, guest),
+      ),
     )
     // Too large to be read where it arrives.
     const big = { ...asked.job, id: 'saved-meanwhile', name: 'Saved meanwhile' }

@@ -62,6 +62,11 @@ export const LIMITS = {
   changeLogS: 86_400,
   changesTold: 500,
 
+  /** Room on the disk of the database: from here on it is told, and from here on nothing is written any more. */
+  tightBytes: 1000 * MB,
+  leastBytes: 100 * MB,
+  lookForRoomMs: 2000,
+
   writesPerMinute: 12_000,
   signInsPerMinute: 20,
   /** Wrong passwords before waiting begins, and the longest wait. */

@@ -9,6 +9,8 @@ import { type Database, openDatabase } from './database.ts'
 import { isMigrationDue, migrate } from './migrate.ts'
 import { remedyFor } from './remedies.ts'
 import { createHttpServer, drain, listen } from './listen.ts'
+import { LogFile } from './logFile.ts'
+import { UNKNOWN_ROOM, watchRoom } from './room.ts'
 import { seed } from './seed.ts'
 import { startUpkeep } from './upkeep.ts'
 import { createWorkPool } from './work/pool.ts'
@@ -56,9 +58,7 @@ const openLog = (config: Config): Logger =>
         '*["idempotency-key"]',
       ],
     },
-    config.logFile === null
-      ? process.stdout
-      : pino.destination({ dest: config.logFile, mkdir: true, append: true, sync: false }),
+    config.logFile === null ? process.stdout : new LogFile(config.logFile),
   )
 
 async function start(): Promise<void> {
@@ -70,7 +70,8 @@ async function start(): Promise<void> {
   await bringUpToDate(database, config)
   await checkDoors(database, config)
   const pool = createWorkPool()
-  const app = createApp({ ...config, database, logger, pool })
+  const room = config.dataFolder === null ? UNKNOWN_ROOM : watchRoom(config.dataFolder)
+  const app = createApp({ ...config, database, logger, pool, room })
   const server = createHttpServer(app.express)
   const port = await listen(server, config.port, config.host)
   const stopUpkeep = startUpkeep(database, logger)
@@ -83,6 +84,7 @@ async function start(): Promise<void> {
     logger.info({ why }, 'stopping')
     stopUpkeep()
     stopBackupClock()
+    room.close()
     await app.close()
     await drain(server)
     await pool.close()

@@ -4,6 +4,7 @@ import type { Api } from './api.ts'
 import type { Access, BackupSettings } from './config.ts'
 import type { Changes } from './changes.ts'
 import type { Database } from './database.ts'
+import type { Room } from './room.ts'
 import type { ReadBody } from './documents/body.ts'
 
 export interface Services {
@@ -15,6 +16,7 @@ export interface Services {
   readonly changes: Changes
   /** Answers that stay open: pages that wait for changes. */
   readonly streams: Set<Response>
+  readonly room: Room
 }
 
 /** Adds routes to the API. */

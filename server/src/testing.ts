@@ -17,6 +17,7 @@ import { type Access, accessOf } from './config.ts'
 import { type Database, openDatabase } from './database.ts'
 import { createHttpServer, listen } from './listen.ts'
 import { epochNow, etagOf } from './stores/epoch.ts'
+import { type Room, UNKNOWN_ROOM } from './room.ts'
 import { createWorkPool } from './work/pool.ts'
 
 const CLUSTER = process.env['TEST_DATABASE_URL']
@@ -131,6 +132,7 @@ interface Options {
   readonly logger?: Logger
   /** Work limit of a big question. */
   readonly workMs?: number
+  readonly room?: Room
   /** By which way the server reaches its database, where not directly. */
   readonly reach?: (databaseUrl: string) => Promise<string>
 }
@@ -139,6 +141,7 @@ export async function startTestServer({
   access = accessOf('127.0.0.1', { writesPerMinute: 1_000_000 }),
   logger = pino({ level: 'silent' }),
   workMs = 60_000,
+  room = UNKNOWN_ROOM,
   reach = (databaseUrl) => Promise.resolve(databaseUrl),
 }: Options = {}): Promise<TestServer> {
   const { url: databaseUrl, drop } = await demoDatabase()
@@ -146,7 +149,7 @@ export async function startTestServer({
   const database = openDatabase(await reach(databaseUrl))
   const pool = createWorkPool({ workMs })
   const backups = { folder, secondFolder: null, everyHours: 0, keepDays: 30, migrateWithout: false }
-  const app = createApp({ database, databaseUrl, logger, access, backups, pool })
+  const app = createApp({ database, databaseUrl, logger, access, backups, pool, room })
   const server = createHttpServer(app.express)
   const url = `http://127.0.0.1:${await listen(server, 0, '127.0.0.1')}`
   return {

@@ -3,6 +3,7 @@ import { readFileSync } from 'node:fs'
 import type { Database } from '../database.ts'
 import { LIMITS } from '../limits.ts'
 import { ROOT } from '../root.ts'
+import { isTight } from '../room.ts'
 import type { AddRoutes } from '../services.ts'
 
 const PACKAGE = JSON.parse(readFileSync(new URL('package.json', ROOT), 'utf8')) as {
@@ -30,7 +31,7 @@ function readiness(database: Database): () => Promise<boolean> {
   }
 }
 
-export const healthRoutes: AddRoutes = (api, { database }) => {
+export const healthRoutes: AddRoutes = (api, { database, room }) => {
   const isReady = readiness(database)
   api.on('get', '/live', 'anyone', (_request, response) => {
     response.json({ server: 'answers' })
@@ -39,9 +40,12 @@ export const healthRoutes: AddRoutes = (api, { database }) => {
     api.on('get', path, 'anyone', async (_request, response) => {
       const ready = await isReady()
       if (!ready) response.set('Retry-After', '2')
-      response
-        .status(ready ? 200 : 503)
-        .json({ server: 'answers', database: ready ? 'answers' : 'does not answer', ready })
+      response.status(ready ? 200 : 503).json({
+        server: 'answers',
+        database: ready ? 'answers' : 'does not answer',
+        ready,
+        disk: isTight(room) ? 'nearly full' : 'has room',
+      })
     })
   }
   api.on('get', '/version', 'anyone', (_request, response) => {

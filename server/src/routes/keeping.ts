@@ -8,6 +8,7 @@ import { isBackupName, listBackups, makeBackup } from '../backup/backup.ts'
 import { reading } from '../database.ts'
 import { Problem } from '../problems.ts'
 import type { AddRoutes } from '../services.ts'
+import { isTight } from '../room.ts'
 import { note } from '../stores/audit.ts'
 import { deletedRecords, versionOf, versionsOf } from '../stores/history.ts'
 import { pathOfKind } from '@brannik/core'
@@ -40,7 +41,7 @@ export const historyRoutes: AddRoutes = (api, { database }) => {
   })
 }
 
-export const backupRoutes: AddRoutes = (api, { database, databaseUrl, backups }) => {
+export const backupRoutes: AddRoutes = (api, { database, databaseUrl, backups, room }) => {
   // Everybody may know how old the latest is; only the owner may have one.
   api.on('get', '/backups', 'guest', async (_request, response) => {
     response.json({
@@ -49,6 +50,7 @@ export const backupRoutes: AddRoutes = (api, { database, databaseUrl, backups })
       everyHours: backups.everyHours,
       hasSecondPlace: backups.secondFolder !== null,
       freeBytes: await roomFor(backups),
+      isDiskTight: isTight(room),
       ...(await backupState(backups)),
       items: await listBackups(backups.folder),
     })

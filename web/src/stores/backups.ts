@@ -17,6 +17,8 @@ interface Backups {
   readonly everyHours: number
   readonly hasSecondPlace: boolean
   readonly freeBytes: number | null
+  /** Whether the disk of the database is nearly full. */
+  readonly isDiskTight: boolean
   /** Why the last one by the clock was not made. */
   readonly problem: string | null
   /** The one that was put back into a scratch database, to see whether it can be. */
@@ -70,8 +72,13 @@ export const useBackups = defineStore('backups', () => {
   })
   /** What is wrong with them, each with its remedy; the worst first. */
   const warnings = computed((): readonly string[] => {
-    const { problem = null, tried = null } = all.value ?? {}
+    const { problem = null, tried = null, isDiskTight = false } = all.value ?? {}
     return [
+      ...(isDiskTight
+        ? [
+            'The disk of the database is nearly full. Free some space: with less than 100 MB nothing can be saved.',
+          ]
+        : []),
       ...(tried?.problem
         ? [
             `The backup ${tried.name} could not be restored when it was tried: ${tried.problem} Make another now.`,

@@ -71,6 +71,7 @@ export async function demoWorkspace() {
           everyHours: 0,
           hasSecondPlace: false,
           freeBytes: null,
+          isDiskTight: false,
           problem: null,
           tried: null,
           items: [],
