@@ -60,13 +60,15 @@ function watch(cluster, lost) {
   const revive = async () => {
     say('The database has died; it is started again ...')
     let why = ''
-    for (const waitMs of AGAIN_MS) {
-      await pause(waitMs, null, { signal })
+    // On a full disk it is tried as long as that takes: somebody makes room.
+    for (let attempt = 0; attempt < AGAIN_MS.length || /disk .*full/i.test(why); attempt += 1) {
+      await pause(AGAIN_MS[attempt] ?? AGAIN_MS.at(-1), null, { signal })
       try {
         await cluster.revive()
         say('The database is back.')
         return
       } catch (error) {
+        if (/disk .*full/i.test(error.message) && why === '') say(error.message)
         why = error.message
       }
     }
