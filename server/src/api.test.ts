@@ -20,7 +20,7 @@ describe('health and description', () => {
   it('says that the database answers', async () => {
     const { status, body } = await server.call('GET', '/api/health')
     expect(status).toBe(200)
-    expect(body).toEqual({ server: 'answers', database: 'answers', ready: true })
+    expect(body).toEqual({ server: 'answers', database: 'answers', disk: 'has room', ready: true })
   })
 
   it('describes every route that it serves, in OpenAPI 3.1', async () => {

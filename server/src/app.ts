@@ -102,6 +102,9 @@ function apiRoutes(services: Services): Api {
       role: null,
       via: 'nobody',
       accountId: null,
+      tokenId: null,
+      kinds: null,
+      door: null,
       address: request.ip ?? null,
       requestId: String(request.id),
     }
@@ -178,7 +181,7 @@ export function createApp({
     changes: watchChanges(databaseUrl, (error) => {
       logger.warn({ err: error }, 'changes are not heard: the database does not answer; asked again')
     }),
-    streams: new Set(),
+    streams: new Map(),
     room,
   }
   const metrics = createMetrics(services, pool)

@@ -7,6 +7,8 @@ import { LIMITS } from './limits.ts'
 import { type Change, changeSchema, changesSince, positionNow } from './stores/changeLog.ts'
 
 const CHANNEL = 'brannik_change'
+/** Who is no longer let in: `session …`, `token …`, `account …`. */
+const DOOR_CHANNEL = 'brannik_door'
 /** How the database lists the connection. */
 export const LISTENER = 'brannik listens for changes'
 
@@ -19,6 +21,8 @@ export interface Changes {
    * @returns ends it
    */
   listen(tell: (told: ChangeEvent) => void, since: string | null): () => void
+  /** @param shut told what no longer lets anybody in; null where it may have been missed */
+  onDoor(shut: (door: string | null) => void): void
   close(): Promise<void>
 }
 
@@ -39,6 +43,8 @@ export function watchChanges(databaseUrl: string, onLost: (error: unknown) => vo
   let isListening = false
   let again: NodeJS.Timeout | null = null
   let isClosed = false
+  let wasLost = false
+  let shut: (door: string | null) => void = () => undefined
   /** A notice may still be on its way when the database names a position: it is passed on one beat later. */
   let nextPosition: string | null = null
 
@@ -46,6 +52,7 @@ export function watchChanges(databaseUrl: string, onLost: (error: unknown) => vo
     if (client !== connection) return
     client = null
     isListening = false
+    wasLost = true
     nextPosition = null
     void connection.end().catch(() => undefined)
     if (isClosed) return
@@ -82,7 +89,11 @@ export function watchChanges(databaseUrl: string, onLost: (error: unknown) => vo
       keepAlive: true,
     })
     client = connection
-    connection.on('notification', ({ payload }) => {
+    connection.on('notification', ({ channel, payload }) => {
+      if (channel === DOOR_CHANNEL) {
+        shut(payload ?? null)
+        return
+      }
       const read = changeSchema.safeParse(JSON.parse(payload ?? 'null'))
       if (read.success) for (const { tell } of listeners) tell(read.data)
     })
@@ -94,12 +105,15 @@ export function watchChanges(databaseUrl: string, onLost: (error: unknown) => vo
     })
     try {
       await connection.connect()
-      await connection.query(`listen ${CHANNEL}`)
+      await connection.query(`listen ${CHANNEL}; listen ${DOOR_CHANNEL}`)
     } catch (error) {
       lost(connection, error)
       return
     }
     isListening = true
+    // Those who were shut out while nobody listened come again, and are asked who they are.
+    if (wasLost) shut(null)
+    wasLost = false
     await Promise.all([...listeners].map((listener) => catchUp(connection, listener)))
   }
 
@@ -126,6 +140,7 @@ export function watchChanges(databaseUrl: string, onLost: (error: unknown) => vo
       else if (!client && !again && !isClosed) void connect()
       return () => listeners.delete(listener)
     },
+    onDoor: (listener) => void (shut = listener),
     async close() {
       isClosed = true
       clearInterval(beats)

@@ -73,6 +73,8 @@ export const LIMITS = {
   freeFailures: 5,
   longestBlockS: 900,
   sessionDays: 30,
+  /** A browser that was let in is known for so long; browsers keep no cookie longer. */
+  knownDays: 400,
   /** Stored answers are given again for so long. */
   answerHours: 48,
 } as const

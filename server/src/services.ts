@@ -1,6 +1,7 @@
 /** What the routes work with. */
 import type { Response } from 'express'
 import type { Api } from './api.ts'
+import type { Actor } from './access/actor.ts'
 import type { Access, BackupSettings } from './config.ts'
 import type { Changes } from './changes.ts'
 import type { Database } from './database.ts'
@@ -15,7 +16,7 @@ export interface Services {
   readonly readBody: ReadBody
   readonly changes: Changes
   /** Answers that stay open: pages that wait for changes. */
-  readonly streams: Set<Response>
+  readonly streams: Map<Response, Actor>
   readonly room: Room
 }
 

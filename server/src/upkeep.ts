@@ -1,5 +1,6 @@
 /** What is tidied now and then: answers, changes, sessions and counts that are too old to matter. */
 import type { Logger } from 'pino'
+import { forgetOldBrowsers } from './access/knownBrowsers.ts'
 import { forgetOldCounts } from './access/rate.ts'
 import { forgetOldSessions } from './access/sessions.ts'
 import type { Database } from './database.ts'
@@ -15,6 +16,7 @@ export function startUpkeep(database: Database, logger: Logger): () => void {
     await forgetOldChanges(database)
     await forgetOldSessions(database)
     await forgetOldCounts(database)
+    await forgetOldBrowsers(database)
   }
   const timer = setInterval(() => {
     tidy().catch((error: unknown) => {

@@ -38,5 +38,7 @@ export interface StoredEvent<T extends EventType = EventType> {
 const oneOf = <T>([first, ...others]: readonly ReturnType<typeof newSchema>[]): z.ZodType<T> =>
   z.discriminatedUnion('type', [first as ReturnType<typeof newSchema>, ...others]) as unknown as z.ZodType<T>
 
-export const newEventSchema = oneOf<NewEvent>(EVENTS.filter(({ writers }) => writers !== 'nobody').map(newSchema))
+export const newEventSchema = oneOf<NewEvent>(
+  EVENTS.filter(({ writers }) => writers !== 'nobody').map(newSchema),
+)
 export const storedEventSchema = oneOf<StoredEvent>(EVENTS.map(storedSchema) as never)

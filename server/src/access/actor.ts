@@ -5,6 +5,7 @@ import type { Database } from '../database.ts'
 import { Problem } from '../problems.ts'
 import { type Needs, mayDo, type Role } from './roles.ts'
 import { secretOfSession } from './cookie.ts'
+import { hashOfSecret } from './secrets.ts'
 import { sessionOf } from './sessions.ts'
 import { tokenOf } from './tokens.ts'
 
@@ -15,16 +16,23 @@ export interface Actor {
   readonly role: Role | null
   readonly via: 'this machine' | 'session' | 'token' | 'command line' | 'nobody'
   readonly accountId: string | null
+  readonly tokenId: string | null
+  /** Paths of the records that it is kept to; null: to none. */
+  readonly kinds: readonly string[] | null
+  /** What lets them in, as the database tells that it no longer does; null: this machine. */
+  readonly door: string | null
   readonly address: string | null
   readonly requestId: string | null
 }
+
+const BY_ITSELF = { accountId: null, tokenId: null, kinds: null, door: null } as const
 
 /** Whoever runs a command on this machine. */
 export const COMMAND_LINE: Actor = {
   who: 'command line',
   role: 'owner',
   via: 'command line',
-  accountId: null,
+  ...BY_ITSELF,
   address: null,
   requestId: null,
 }
@@ -80,7 +88,16 @@ const findWho =
           'No such token',
           'The token is not known, or was taken back. Ask the owner for another; send it as Authorization: Bearer ….',
         )
-      request.actor = { who: token.name, role: token.role, via: 'token', accountId: null, ...place }
+      request.actor = {
+        ...BY_ITSELF,
+        who: token.name,
+        role: token.role,
+        via: 'token',
+        tokenId: token.id,
+        kinds: token.kinds,
+        door: `token ${token.id}`,
+        ...place,
+      }
       next()
       return
     }
@@ -91,13 +108,14 @@ const findWho =
         who: session.name,
         role: session.role,
         via: 'session',
+        ...BY_ITSELF,
         accountId: session.accountId,
+        door: `session ${hashOfSecret(secret ?? '').toString('hex')}`,
         ...place,
       }
     else if (access.needsSignIn)
-      request.actor = { who: 'nobody', role: null, via: 'nobody', accountId: null, ...place }
-    else
-      request.actor = { who: 'this machine', role: 'owner', via: 'this machine', accountId: null, ...place }
+      request.actor = { who: 'nobody', role: null, via: 'nobody', ...BY_ITSELF, ...place }
+    else request.actor = { who: 'this machine', role: 'owner', via: 'this machine', ...BY_ITSELF, ...place }
     next()
   }
 
@@ -117,9 +135,24 @@ export function mustBe({ role }: Request['actor'], needs: Needs): void {
         `You are here as ${role}; this needs the role ${needs}. Ask the owner of the shop.`,
       )
 }
+/** What every token may ask, whatever it is for. */
+const FOR_ALL = ['me', 'changes', 'openapi.json', 'live', 'ready', 'health', 'version']
+/** @throws Problem where a token that is for some kinds of records asks for something else */
+function mustBeWithin({ kinds }: Request['actor'], path: string): void {
+  if (kinds === null) return
+  const [first = '', second = ''] = path.split('/').filter(Boolean)
+  const asked = first === 'history' ? second : first
+  if (FOR_ALL.includes(asked) || kinds.includes(asked)) return
+  throw new Problem(
+    403,
+    'Not for this token',
+    `This token is for ${kinds.join(', ')} alone. Ask the owner of the shop for another.`,
+  )
+}
 export const allow =
   (needs: Needs): RequestHandler =>
-  ({ actor }, _response, next) => {
+  ({ actor, path }, _response, next) => {
     mustBe(actor, needs)
+    mustBeWithin(actor, path)
     next()
   }

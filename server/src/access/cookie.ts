@@ -1,20 +1,23 @@
-/** The cookie of a session: for this server alone, out of reach of scripts, and only over TLS where there is any. */
+/** Cookies of a session and of a known browser: for this server alone, out of reach of scripts, and only over TLS where there is any. */
 import { parseCookie, stringifySetCookie } from 'cookie'
 import type { Request, Response } from 'express'
 import { LIMITS } from '../limits.ts'
 
 /** The prefix binds the cookie to TLS and to this host (RFC 6265bis). */
-const nameFor = (request: Request): string => (request.secure ? '__Host-brannik' : 'brannik')
+const nameFor = (request: Request, what: string): string => (request.secure ? `__Host-${what}` : what)
+const SESSION = 'brannik'
+const KNOWN = 'brannik-known'
+const secretIn = (request: Request, what: string): string | null =>
+  parseCookie(request.get('Cookie') ?? '')[nameFor(request, what)] ?? null
 
-export function secretOfSession(request: Request): string | null {
-  return parseCookie(request.get('Cookie') ?? '')[nameFor(request)] ?? null
-}
+export const secretOfSession = (request: Request): string | null => secretIn(request, SESSION)
+export const secretOfBrowser = (request: Request): string | null => secretIn(request, KNOWN)
 
-function set(request: Request, response: Response, value: string, maxAge: number): void {
+function set(request: Request, response: Response, what: string, value: string, maxAge: number): void {
   response.append(
     'Set-Cookie',
     stringifySetCookie({
-      name: nameFor(request),
+      name: nameFor(request, what),
       value,
       httpOnly: true,
       sameSite: 'strict',
@@ -26,8 +29,11 @@ function set(request: Request, response: Response, value: string, maxAge: number
 }
 
 export const giveSession = (request: Request, response: Response, secret: string): void => {
-  set(request, response, secret, LIMITS.sessionDays * 86_400)
+  set(request, response, SESSION, secret, LIMITS.sessionDays * 86_400)
+}
+export const giveKnown = (request: Request, response: Response, secret: string): void => {
+  set(request, response, KNOWN, secret, LIMITS.knownDays * 86_400)
 }
 export const takeSession = (request: Request, response: Response): void => {
-  set(request, response, '', 0)
+  set(request, response, SESSION, '', 0)
 }

@@ -71,28 +71,39 @@ export function limitWrites(database: Database, perMinute: number): RequestHandl
 export const limitSignIns = (database: Database): RequestHandler =>
   limited(database, 'sign-in ', LIMITS.signInsPerMinute, ({ ip }) => ip ?? 'unknown')
 
-/** How long after each wrong password the next try of the same name must wait. */
-const FAILURE = `insert into sign_in_failure (key, failures) values (lower($1), 1)
-  on conflict (key) do update set failures = sign_in_failure.failures + 1, last_at = now()`
-const WAIT = `select greatest(0, extract(epoch from last_at + make_interval(secs =>
-    least(${LIMITS.longestBlockS}, 2 ^ least(20, failures - ${LIMITS.freeFailures}))) - now()))::int as s
-  from sign_in_failure where key = lower($1) and failures > ${LIMITS.freeFailures}`
+/**
+ * How long after each wrong password the next try of the same name from the same place must wait. A try is counted before
+ * it is looked at, in one statement: of many at once none slips past.
+ */
+const WAIT_S = `least(${LIMITS.longestBlockS}, 2 ^ least(20, f.failures - ${LIMITS.freeFailures}))`
+const TRY = `insert into sign_in_failure as f (key, failures) values (lower($1), 1)
+  on conflict (key) do update set failures = f.failures + 1, last_at = now()
+  where f.failures < ${LIMITS.freeFailures} or f.last_at + make_interval(secs => ${WAIT_S}) <= now()
+  returning failures`
+const WAIT = `select greatest(1, ceil(extract(epoch from f.last_at + make_interval(secs => ${WAIT_S}) - now())))::int as s
+  from sign_in_failure f where f.key = lower($1)`
 const CLEAR = `delete from sign_in_failure where key = lower($1)`
+const UNLOCK = `delete from sign_in_failure where key like lower($1) || ' from %'`
 const FORGET_FAILURES = `delete from sign_in_failure where last_at < now() - interval '1 day'`
 
-/** @throws Problem 429 while a name that had too many wrong passwords waits */
-export async function waitAfterFailures(database: Database, name: string): Promise<void> {
-  const s = (await database.query<{ s: number }>(WAIT, [name])).rows[0]?.s ?? 0
-  if (s > 0)
-    throw new Problem(429, 'Wait a little', `Too many wrong passwords. Try again in ${s} s.`, {
-      retryAfterS: s,
-    })
+/** Whose tries are counted together: those of a name from one address, or in a browser that has been let in before. */
+export const tryOf = (name: string, place: string): string => `${name} from ${place}`
+
+/** Counts a try as a wrong one until it is known better. @throws Problem 429 while it must wait; then nothing is counted */
+export async function countTry(database: Database, key: string): Promise<void> {
+  if ((await database.query(TRY, [key])).rowCount === 1) return
+  const s = (await database.query<{ s: number }>(WAIT, [key])).rows[0]?.s ?? 1
+  throw new Problem(429, 'Wait a little', `Too many wrong passwords from here. Try again in ${s} s.`, {
+    retryAfterS: s,
+  })
 }
-export async function noteFailure(database: Database, name: string): Promise<void> {
-  await database.query(FAILURE, [name])
+export async function clearTries(database: Database, key: string): Promise<void> {
+  await database.query(CLEAR, [key])
 }
-export async function clearFailures(database: Database, name: string): Promise<void> {
-  await database.query(CLEAR, [name])
+/** Lets a name in again from everywhere. @returns whether there was anything to wait for */
+export async function unlock(database: Pick<Database, 'query'>, name: string): Promise<boolean> {
+  const plain = name.replaceAll(/[\\%_]/g, (special) => `\\${special}`)
+  return ((await database.query(UNLOCK, [plain])).rowCount ?? 0) > 0
 }
 export async function forgetOldCounts(database: Database): Promise<void> {
   await database.query(FORGET)

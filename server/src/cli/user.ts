@@ -12,6 +12,7 @@ import {
 } from '../access/accounts.ts'
 import { COMMAND_LINE } from '../access/actor.ts'
 import { ROLE_WORDS, ROLES } from '../access/roles.ts'
+import { unlock } from '../access/rate.ts'
 import { closeSessionsOf } from '../access/sessions.ts'
 import { type Connection, inTransaction, openDatabase } from '../database.ts'
 import { migrate } from '../migrate.ts'
@@ -24,6 +25,7 @@ npm run user -- add NAME --role ${ROLES.join('|')}      asks for the password
 npm run user -- role NAME --role ROLE
 npm run user -- password NAME                            asks for the new password, ends all sessions
 npm run user -- remove NAME
+npm run user -- unlock NAME                              lets it in again after too many wrong passwords
 
 Roles: ${ROLES.map((role) => `${role} (${ROLE_WORDS[role]})`).join('; ')}.`
 
@@ -68,7 +70,10 @@ async function run(): Promise<string> {
     options: { role: { type: 'string' } },
   })
   const [command = '', name = ''] = positionals
-  if (!['list', 'add', 'role', 'password', 'remove'].includes(command) || (command !== 'list' && name === ''))
+  if (
+    !['list', 'add', 'role', 'password', 'remove', 'unlock'].includes(command) ||
+    (command !== 'list' && name === '')
+  )
     return USAGE
   const database = openDatabase(process.env['DATABASE_URL'] ?? '')
   try {
@@ -95,6 +100,10 @@ async function run(): Promise<string> {
           return done('made an account', `${made.name} is in as ${made.role}.`)
         }
         const id = await idOf(connection, name)
+        if (command === 'unlock')
+          return (await unlock(connection, name))
+            ? done('unlocked an account', `${name} may try again at once.`)
+            : `${name} has nothing to wait for.`
         if (command === 'remove') {
           await removeAccount(connection, id)
           return done('took an account away', `${name} is taken away.`)

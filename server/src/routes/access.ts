@@ -16,8 +16,9 @@ import {
   removeAccount,
 } from '../access/accounts.ts'
 import { type Actor, accountNameOf } from '../access/actor.ts'
-import { giveSession, secretOfSession, takeSession } from '../access/cookie.ts'
-import { clearFailures, limitSignIns, noteFailure, waitAfterFailures } from '../access/rate.ts'
+import { giveKnown, giveSession, secretOfBrowser, secretOfSession, takeSession } from '../access/cookie.ts'
+import { knownAs, makeKnown } from '../access/knownBrowsers.ts'
+import { clearTries, countTry, limitSignIns, tryOf } from '../access/rate.ts'
 import { mayDo, ROLE_WORDS } from '../access/roles.ts'
 import { isPassword } from '../access/secrets.ts'
 import { closeSession, closeSessionsOf, openSession } from '../access/sessions.ts'
@@ -78,11 +79,12 @@ export const doorRoutes: AddRoutes = (api, { database, access }) => {
 
   api.on('post', '/sign-in', 'anyone', limitSignIns(database), async (request, response) => {
     const { name, password } = read(signInSchema, request)
-    await waitAfterFailures(database, name)
     const account = await accountByName(database, name)
+    const known = account && (await knownAs(database, secretOfBrowser(request), account.id))
+    const attempt = tryOf(name, known ?? request.ip ?? 'unknown')
+    await countTry(database, attempt)
     const isRight = await isPassword(password, account?.passwordHash ?? null)
     if (!account || !isRight || account.disabled) {
-      await noteFailure(database, name)
       await note(
         database,
         { ...request.actor, who: name.slice(0, 80), role: 'guest' },
@@ -94,13 +96,17 @@ export const doorRoutes: AddRoutes = (api, { database, access }) => {
         'Name and password do not belong together. Check both and try again.',
       )
     }
-    await clearFailures(database, name)
+    await clearTries(database, attempt)
     const actor: Actor = { ...request.actor, who: account.name, role: account.role, via: 'session' }
-    const secret = await inTransaction(database, async (connection) => {
+    const { secret, browser } = await inTransaction(database, async (connection) => {
       await note(connection, actor, { action: 'signed in' })
-      return openSession(connection, account.id, actor.address, request.get('User-Agent') ?? null)
+      return {
+        secret: await openSession(connection, account.id, actor.address, request.get('User-Agent') ?? null),
+        browser: known ? null : await makeKnown(connection, account.id),
+      }
     })
     giveSession(request, response, secret)
+    if (browser !== null) giveKnown(request, response, browser)
     response.json({ who: account.name, role: account.role })
   })
 
@@ -129,12 +135,14 @@ export const doorRoutes: AddRoutes = (api, { database, access }) => {
   api.on('put', '/password', 'guest', limitSignIns(database), async (request, response) => {
     const id = accountOf(request)
     const { old, new: password } = read(passwordChangeSchema, request)
-    await waitAfterFailures(database, request.actor.who)
+    const attempt = tryOf(request.actor.who, request.ip ?? 'unknown')
+    await countTry(database, attempt)
     const account = await accountById(database, id)
     if (!(await isPassword(old, account?.passwordHash ?? null))) {
-      await noteFailure(database, request.actor.who)
+      await note(database, request.actor, { action: 'gave a wrong old password' })
       throw new Problem(403, 'Not changed', 'The old password is not right. Type it again.')
     }
+    await clearTries(database, attempt)
     await inTransaction(database, async (connection) => {
       await changeAccount(connection, id, { password })
       await closeSessionsOf(connection, id, secretOfSession(request))
@@ -191,7 +199,7 @@ export const accountRoutes: AddRoutes = (api, { database }) => {
   api.on('post', '/tokens', 'owner', async (request, response) => {
     const wanted = read(newTokenSchema, request)
     const made = await inTransaction(database, async (connection) => {
-      const added = await addToken(connection, wanted, request.actor.who)
+      const added = await addToken(connection, wanted, request.actor)
       await note(connection, request.actor, {
         action: 'made a token',
         detail: `${added.token.name}, ${added.token.role}`,

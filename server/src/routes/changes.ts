@@ -2,10 +2,9 @@
  * What others change, as server-sent events: which record, and its new version; whoever shows it fetches it. A connection
  * that was cut goes on where it stopped.
  */
-import type { Response } from 'express'
 import { LIMITS } from '../limits.ts'
 import { Problem } from '../problems.ts'
-import type { AddRoutes } from '../services.ts'
+import type { AddRoutes, Services } from '../services.ts'
 import { EPOCH, standing } from '../stores/changeLog.ts'
 import { pathOfKind } from '@brannik/core'
 import type { ChangeEvent } from '../changes.ts'
@@ -20,6 +19,12 @@ const eventOf = (told: ChangeEvent): string => {
 }
 
 export const changeRoutes: AddRoutes = (api, { changes, database, streams }) => {
+  // Who has signed out, or was shut out, hears nothing any more. Those who are in come again by themselves.
+  changes.onDoor((door) => {
+    for (const [response, actor] of streams)
+      if (door === null ? actor.door !== null : door === actor.door || door === `account ${actor.accountId}`)
+        response.end()
+  })
   api.on('get', '/changes/position', 'guest', async (_request, response) => {
     response.json(await standing(database))
   })
@@ -43,7 +48,7 @@ export const changeRoutes: AddRoutes = (api, { changes, database, streams }) => 
     const beat = setInterval(() => response.write(': still here\n\n'), LIMITS.changeBeatMs)
     // Whoever comes again says anew who it is: a session that has ended does not go on listening.
     const over = setTimeout(() => response.end(), LIMITS.changeStreamMs)
-    streams.add(response)
+    streams.set(response, request.actor)
     request.once('close', () => {
       stop()
       clearInterval(beat)
@@ -54,6 +59,6 @@ export const changeRoutes: AddRoutes = (api, { changes, database, streams }) => 
 }
 
 /** Those that wait for changes do not keep a server from stopping. */
-export function endStreams(streams: ReadonlySet<Response>): void {
-  for (const response of streams) response.end()
+export function endStreams(streams: Services['streams']): void {
+  for (const response of streams.keys()) response.end()
 }

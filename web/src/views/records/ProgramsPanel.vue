@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { factsAt, KIND_FACTS } from '@brannik/core'
 import { reactive, ref } from 'vue'
 import { ask } from '../../api/client.ts'
 import PickField from '../../components/PickField.vue'
@@ -16,16 +17,33 @@ interface Token {
   readonly createdBy: string
   readonly createdAt: string
   readonly usedAt: string | null
+  readonly expiresAt: string | null
+  /** Paths of the records that it is for; null: whatever its role may. */
+  readonly kinds: readonly string[] | null
 }
 
 const { items, problem, isLoading, change } = useList<Token>('tokens')
 const when = useWhen()
-const fresh = reactive({ name: '', role: 'guest' as Role })
+const YEAR = 365
+const fresh = reactive({ name: '', role: 'guest' as Role, days: YEAR, path: null as string | null })
+const DAYS = [
+  [30, '30 days'],
+  [YEAR, 'a year'],
+  [10 * YEAR, '10 years'],
+] as const
+const PATHS = KIND_FACTS.map(({ path, noun }) => [path, `${noun} records`] as const)
+const nounsOf = ({ kinds }: Token): string =>
+  kinds === null ? 'all records' : kinds.map((path) => factsAt(path)?.noun ?? path).join(', ')
 const secret = ref('')
 
 async function add(): Promise<void> {
   const isMade = await change(async () => {
-    const made = await ask<{ secret: string }>('POST', 'tokens', { ...fresh })
+    const made = await ask<{ secret: string }>('POST', 'tokens', {
+      name: fresh.name,
+      role: fresh.role,
+      days: fresh.days,
+      kinds: fresh.path === null ? null : [fresh.path],
+    })
     secret.value = made.secret
   })
   if (isMade) fresh.name = ''
@@ -38,7 +56,8 @@ const day = (at: string | null): string => (at === null ? 'never' : when(at, 'da
   <div class="sheet panel">
     <p class="quiet">
       A program sends its token with each request: <code>Authorization: Bearer …</code>. What it can ask
-      stands in <a href="/api/openapi.json">/api/openapi.json</a>.
+      stands in <a href="/api/openapi.json">/api/openapi.json</a>. It ends at its time, and with the account
+      that made it.
     </p>
     <p v-if="problem" class="problem" role="alert">{{ problem }}</p>
     <p v-if="isLoading" role="status">Fetching…</p>
@@ -51,18 +70,20 @@ const day = (at: string | null): string => (at === null ? 'never' : when(at, 'da
         <thead>
           <tr>
             <th scope="col">Program</th>
-            <th scope="col">Role</th>
+            <th scope="col">May use</th>
             <th scope="col">Made</th>
             <th scope="col">Last used</th>
+            <th scope="col">Ends</th>
             <th scope="col"><span class="visually-hidden">Actions</span></th>
           </tr>
         </thead>
         <tbody>
           <tr v-for="token in items" :key="token.id">
             <th scope="row">{{ token.name }}</th>
-            <td>{{ token.role }}</td>
+            <td>{{ token.role }}, {{ nounsOf(token) }}</td>
             <td>{{ day(token.createdAt) }} by {{ token.createdBy }}</td>
             <td>{{ day(token.usedAt) }}</td>
+            <td>{{ day(token.expiresAt) }}</td>
             <td class="number">
               <button class="link-button" :aria-label="`Take back ${token.name}`" @click="revoke(token)">
                 Take back
@@ -82,6 +103,21 @@ const day = (at: string | null): string => (at === null ? 'never' : when(at, 'da
         :model-value="fresh.role"
         @update:model-value="(now) => now && (fresh.role = now)"
       />
+      <PickField
+        class="path"
+        label="For"
+        :items="PATHS"
+        optional="all records"
+        :model-value="fresh.path"
+        @update:model-value="(now) => (fresh.path = now)"
+      />
+      <PickField
+        class="days"
+        label="Good for"
+        :items="DAYS"
+        :model-value="fresh.days"
+        @update:model-value="(now) => now && (fresh.days = now)"
+      />
       <button class="plain-button main">Make a token</button>
     </form>
   </div>
@@ -92,5 +128,11 @@ const day = (at: string | null): string => (at === null ? 'never' : when(at, 'da
   background: var(--tight-soft);
   overflow-wrap: anywhere;
   padding: 8px 12px;
+}
+.path {
+  width: 220px;
+}
+.days {
+  width: 110px;
 }
 </style>
