@@ -78,7 +78,7 @@ it('the drill', async () => {
         )
         await connection.query(`delete from record where kind = 'job' and id = 'loader-fork'`)
       },
-      'the drill',
+      { who: 'the drill', id: null, kind: null },
     )
   })
   const before = await everything()
@@ -308,7 +308,7 @@ it('from the command line: accounts, a backup and back again', async () => {
   }
   expect(await run('user', ['list'])).toBe('There are no accounts yet.')
   expect(await run('user', ['add', 'Owner', '--role', 'owner'], 'short\n')).toContain(
-    'shorter than 10 characters',
+    'shorter than 15 characters',
   )
   expect(await run('user', ['add', 'Owner', '--role', 'king'], 'long enough now\n')).toContain(
     'must be one of',

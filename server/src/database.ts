@@ -10,6 +10,14 @@ export interface Database extends pg.Pool {
 }
 export type Connection = pg.PoolClient
 
+/** Whose writes these are, for the history: a name of the day, and who that is. */
+export interface Author {
+  readonly who: string
+  /** Of the account or the token. */
+  readonly id: string | null
+  readonly kind: 'account' | 'token' | 'this machine' | 'command line' | null
+}
+
 function openPool(url: string, max: number, onLost: (error: Error) => void): pg.Pool {
   const pool = new pg.Pool({
     connectionString: url,
@@ -104,13 +112,17 @@ async function persistently<T>(database: pg.Pool, { canAskAgain, run }: Attempt<
   }
 }
 
-/** One transaction: all of it, or nothing. @param who whose writes these are, for the history */
+const SAYING = (name: string, value: string | null): string =>
+  `set_config('brannik.${name}', ${pg.escapeLiteral(value ?? '')}, true)`
+const sayingWho = ({ who, id, kind }: Author): string =>
+  `; select ${SAYING('who', who)}, ${SAYING('actor_id', id)}, ${SAYING('actor_kind', kind)}`
+
+/** One transaction: all of it, or nothing. */
 const transaction =
-  <T>(who: string | undefined, work: (connection: Connection) => Promise<T>): Attempt<T>['run'] =>
+  <T>(author: Author | undefined, work: (connection: Connection) => Promise<T>): Attempt<T>['run'] =>
   async (connection, mark) => {
-    const name = who === undefined ? '' : `; select set_config('brannik.who', ${pg.escapeLiteral(who)}, true)`
     try {
-      await connection.query(`begin${name}`)
+      await connection.query(`begin${author === undefined ? '' : sayingWho(author)}`)
       const result = await work(connection)
       mark.atCommit = true
       await connection.query('commit')
@@ -128,16 +140,16 @@ export const reading = <T>(database: Database, work: (connection: Connection) =>
 /** For writes that know themselves again by a key, see `stores/answers.ts`. */
 export const writingOnce = <T>(
   database: Database,
-  who: string,
+  author: Author,
   work: (connection: Connection) => Promise<T>,
-): Promise<T> => persistently(database.writers, { canAskAgain: true, run: transaction(who, work) })
+): Promise<T> => persistently(database.writers, { canAskAgain: true, run: transaction(author, work) })
 
 /** For writes that do not: after a lost connection they are not tried again. */
 export const inTransaction = <T>(
   database: Database,
   work: (connection: Connection) => Promise<T>,
-  who?: string,
-): Promise<T> => persistently(database.writers, { canAskAgain: false, run: transaction(who, work) })
+  author?: Author,
+): Promise<T> => persistently(database.writers, { canAskAgain: false, run: transaction(author, work) })
 
 /** For looking at everything as it stands at one moment, piece by piece: what has been sent cannot be begun again. */
 export const readingAtOnce = <T>(

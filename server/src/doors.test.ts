@@ -138,6 +138,48 @@ describe('passwords', () => {
     expect(taken.status).toBe(409)
   })
 
+  it('that are easy to guess are refused: too short, common, blank, repeated, or the name (NIST SP 800-63B)', async () => {
+    const owner = people['owner'] as Call
+    const ask = async (password: string) => {
+      const made = await owner('POST', '/api/accounts', { name: 'Rosalind Harrow', role: 'guest', password })
+      return [made.status, made.body.errors?.[0]?.message ?? '']
+    }
+    for (const [password, why] of [
+      ['fourteen chars', 'shorter than 15'],
+      [' '.repeat(20), 'blanks'],
+      ['passwordpassword', 'easy'],
+      ['password12345678', 'easy'],
+      ['qwertyuiopasdfgh', 'easy'],
+      ['aaaaaaaaaaaaaaaaaaaa', 'easy'],
+      ['rosalind harrow', 'easy'],
+      ['Tollgate Orchard', 'easy'],
+      ['brannikbrannik1', 'easy'],
+    ] as const)
+      expect([password, await ask(password)]).toEqual([password, [422, expect.stringContaining(why)]])
+    // Fifteen characters are enough, a hundred are allowed, and there are no rules of composition.
+    expect(await ask('pear must barrel')).toEqual([201, ''])
+    const long = 'q8-hazel-lathe-'.repeat(7)
+    expect(
+      (await owner('POST', '/api/accounts', { name: 'Lengthy', role: 'guest', password: long })).status,
+    ).toBe(201)
+  })
+
+  it('typed on another keyboard are the same: letters composed or not', async () => {
+    const hash = await hashOfPassword('p\u00e9ar must barrel')
+    expect(await isPassword('pe\u0301ar must barrel', hash)).toBe(true)
+    expect(await isPassword('pear must barrel', hash)).toBe(false)
+  })
+
+  it('a wrong old one stands in the audit', async () => {
+    const guest = people['guest'] as Call
+    await server.database.query('delete from sign_in_failure')
+    expect((await guest('PUT', '/api/password', { old: 'no', new: PASSWORD })).status).toBe(403)
+    const { body } = await (people['owner'] as Call)('GET', '/api/audit')
+    expect(body.items[0]).toMatchObject({ who: 'The guest', action: 'gave a wrong old password' })
+    expect(body.items[0].actorId).toMatch(/^[0-9a-f-]{36}$/)
+    await server.database.query('delete from sign_in_failure')
+  })
+
   it('wrong ones make the name wait longer and longer, a right one too, and say nothing of who is there', async () => {
     const tries = []
     for (let attempt = 0; attempt < 8; attempt += 1)
@@ -423,6 +465,126 @@ describe('tokens', () => {
     expect(JSON.stringify(listed.body)).not.toContain('secret')
     await owner('DELETE', `/api/tokens/${made.body.id}`)
     expect((await program('GET', '/api/jobs')).status).toBe(401)
+  })
+})
+
+describe('names', () => {
+  const account = async (name: string) =>
+    (people['owner'] as Call)('POST', '/api/accounts', { name, role: 'guest', password: PASSWORD })
+  const token = async (name: string) =>
+    (people['owner'] as Call)('POST', '/api/tokens', { name, role: 'guest' })
+
+  it('are not those that the history has for who has no account, in any disguise', async () => {
+    for (const name of [
+      'this machine',
+      'This  Machine'.replace('  ', ' '),
+      'command line',
+      'Brannik',
+      'nobody',
+      'n\u043ebody', // Cyrillic o
+      '\uff42rannik', // full width b
+    ]) {
+      const { status, body } = await account(name)
+      expect([name, status, body.errors?.[0]?.message]).toEqual([
+        name,
+        422,
+        expect.stringContaining('choose'),
+      ])
+      expect((await token(name)).status).toBe(422)
+    }
+  })
+
+  it('have no characters that nobody sees', async () => {
+    for (const name of [
+      'Ann\u200b', // zero width space
+      'A\u00adnn', // soft hyphen
+      '\u202eAnn', // right-to-left override
+      'Ann\u2060Lee', // word joiner
+      'Ann\u3164', // Hangul filler
+      'Ann\u2800', // braille blank
+      'Ann\u00a0Lee', // no-break space
+      'Ann\tLee',
+      'Ann  Lee',
+      '\u0301',
+      '---',
+    ])
+      expect([name, (await account(name)).status]).toEqual([name, 422])
+    for (const name of [
+      'Ann-Marie O\u2019Neill',
+      'J\u00fcrgen Fa\u00dfbender 2',
+      '\u038c\u03bc\u03b7\u03c1\u03bf\u03c2',
+    ])
+      expect([name, (await account(name)).status]).toEqual([name, 201])
+  })
+
+  it('look like no other, of an account or of a program', async () => {
+    expect((await account('Harald Pope')).status).toBe(201)
+    for (const name of [
+      'harald pope',
+      'Harald P\u043epe', // Cyrillic o
+      'Hara1d Pope',
+      'H\u0430r\u0430ld Pope', // Cyrillic a
+      '\uff28arald Pope', // full width H
+    ]) {
+      expect([name, (await account(name)).status]).toEqual([name, 409])
+      expect([name, (await token(name)).status]).toEqual([name, 409])
+    }
+    const counter = await token('Gate counter')
+    expect(counter.status).toBe(201)
+    expect((await account('Gate c\u043eunter')).status).toBe(409)
+    // A program that gets a new token keeps its name.
+    await (people['owner'] as Call)('DELETE', `/api/tokens/${counter.body.id}`)
+    expect((await token('Gate counter')).status).toBe(201)
+  })
+
+  it('are not identities: history, events and audit say who it was, and a namesake is somebody else', async () => {
+    const owner = people['owner'] as Call
+    const write = async (name: string, key: string) => {
+      const made = await owner('POST', '/api/accounts', { name, role: 'planner', password: PASSWORD })
+      const call = caller(server.url, { Cookie: await comeIn(name), Origin: server.url })
+      const [{ record: wire }] = (await call('GET', '/api/wires')).body.items
+      const stored = await call(
+        'POST',
+        '/api/wires',
+        { ...wire, id: `of-${key}`, name: key },
+        { 'Idempotency-Key': 'same' },
+      )
+      expect(stored.status).toBe(201)
+      const seen = (await call('GET', '/api/stock/gas.argon')).body
+      await call(
+        'PUT',
+        '/api/stock/gas.argon',
+        { ...seen.record, amount: 1234 },
+        { 'If-Match': server.etag(seen.version) },
+      )
+      return { id: made.body.id as string, key }
+    }
+    const first = await write('Wanda', 'one')
+    await owner('DELETE', `/api/accounts/${first.id}`)
+    const second = await write('Wanda', 'two')
+    expect(second.id).not.toBe(first.id)
+    for (const { id, key } of [first, second])
+      expect((await owner('GET', `/api/history/wires/of-${key}`)).body.items[0]).toMatchObject({
+        who: 'Wanda',
+        actorId: id,
+        actorKind: 'account',
+      })
+    const { rows } = await server.database.query(
+      `select who, actor_kind, actor_id = $1 as hers from event order by seq desc limit 1`,
+      [second.id],
+    )
+    expect(rows).toEqual([{ who: 'Wanda', actor_kind: 'account', hers: true }])
+    const program = await token('Wand reader')
+    await caller(server.url, { Authorization: `Bearer ${program.body.secret}` })('GET', '/api/jobs')
+    await caller(server.url, { Authorization: `Bearer ${program.body.secret}` })(
+      'GET',
+      '/api/jobs/press-frame',
+    )
+    const { body } = await owner('GET', '/api/audit')
+    const uses = body.items.filter((one: { actorId: string }) => one.actorId === program.body.id)
+    expect(uses.map((one: { action: string; detail: string }) => `${one.action}: ${one.detail}`)).toEqual([
+      'used a token in a new way: read jobs',
+    ])
   })
 })
 

@@ -1,7 +1,14 @@
 /** What an error is, read from the marks that libraries and PostgreSQL put on it. */
 
 /** What of an error its kind is known by; empty where it has none. */
-export function properties(error: unknown): { code: string; type: string; message: string; status: number } {
+export function properties(error: unknown): {
+  code: string
+  type: string
+  message: string
+  status: number
+  /** Of the database, where a rule of it was broken. */
+  table: string
+} {
   const of = (key: string): unknown =>
     typeof error === 'object' && error !== null ? Reflect.get(error, key) : undefined
   const text = (key: string): string => {
@@ -13,6 +20,7 @@ export function properties(error: unknown): { code: string; type: string; messag
     code: text('code'),
     type: text('type'),
     message: text('message'),
+    table: text('table'),
     status: typeof status === 'number' ? status : 0,
   }
 }

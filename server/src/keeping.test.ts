@@ -128,6 +128,8 @@ it('what was done is written down, line by line, and goes out as CSV', async () 
   const older = await server.call('GET', `/api/audit?before=${seqs[2]}`)
   expect(older.body.items.map(({ seq }: { seq: string }) => Number(seq))).toEqual(seqs.slice(3))
   const text = await (await fetch(`${server.url}/api/audit.csv`)).text()
-  expect(text.split('\r\n')[0]).toBe('at,seq,who,role,via,address,action,kind,id,version,detail,requestId')
+  expect(text.split('\r\n')[0]).toBe(
+    'at,seq,who,actorId,role,via,address,action,kind,id,version,detail,requestId',
+  )
   expect(text.trim().split('\r\n')).toHaveLength(seqs.length + 1)
 })

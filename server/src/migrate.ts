@@ -2,6 +2,7 @@
 import { KIND_FACTS } from '@brannik/core'
 import { readdir, readFile } from 'node:fs/promises'
 import { type Connection, type Database, inTransaction } from './database.ts'
+import { takeOldNames } from './access/names.ts'
 import { ROOT } from './root.ts'
 import { renewEpochElsewhere } from './stores/epoch.ts'
 import { isUpcastDue, upcastStored } from './upcast.ts'
@@ -13,6 +14,8 @@ const SCHEMA_VERSIONS = 5
 const KINDS_AS_ROWS = 11
 /** The migration from which on the database says which shop it holds. */
 const EPOCH = 13
+/** The migration from which on no two names look alike. */
+const NAMES = 15
 const WRITE_KINDS = `insert into record_kind (kind, is_counted) select * from unnest($1::text[], $2::boolean[])
   on conflict (kind) do update set is_counted = excluded.is_counted
   where record_kind.is_counted <> excluded.is_counted`
@@ -84,6 +87,7 @@ export async function migrate(database: Database, upTo = Number.POSITIVE_INFINIT
         KIND_FACTS.map(({ counting }) => counting !== null),
       ])
     if (has(EPOCH)) await renewEpochElsewhere(connection)
+    if (has(NAMES)) await takeOldNames(connection)
     if (has(SCHEMA_VERSIONS)) await upcastStored(connection)
     return due.length
   })

@@ -360,6 +360,8 @@ const KEEPING: ZodOpenApiPathsObject = {
           items: z.array(
             z.object({
               ...textIn('path', 'id', 'who'),
+              actorId: z.string().nullable(),
+              actorKind: z.string().nullable(),
               name: z.string().nullable(),
               version: z.int(),
               at: z.iso.datetime(),

@@ -16,6 +16,6 @@ export async function seed(database: Database, demo: DemoId = 'inch'): Promise<b
       await replaceWhole(connection, whole)
       return true
     },
-    'the demo',
+    { who: 'the demo', id: null, kind: null },
   )
 }

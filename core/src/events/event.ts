@@ -22,6 +22,9 @@ export const storedSchema = ({ type, subject, body }: EventDefinition) =>
     seq: z.int().min(1),
     at: z.iso.datetime(),
     who: z.string(),
+    /** Of the account or the token, and what it was; null for Brannik itself, and in events of before. */
+    actorId: z.string().nullable(),
+    actorKind: z.enum(['account', 'token', 'this machine', 'command line']).nullable(),
     type: z.literal(type),
     subject,
     body,

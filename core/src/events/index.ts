@@ -28,6 +28,9 @@ export interface StoredEvent<T extends EventType = EventType> {
   /** UTC, ISO 8601. */
   readonly at: string
   readonly who: string
+  /** Of the account or the token: a name may be given out again. */
+  readonly actorId: string | null
+  readonly actorKind: 'account' | 'token' | 'this machine' | 'command line' | null
   readonly type: T
   readonly subject: string
   readonly body: z.infer<DefinitionOf<T>['body']>

@@ -3,6 +3,8 @@ import { z } from 'zod'
 import type { Connection, Database } from '../database.ts'
 import { properties } from '../faults.ts'
 import { Problem } from '../problems.ts'
+import { actorNameSchema, takeName } from './names.ts'
+import { mustBeHardToGuess, passwordSchema } from './passwords.ts'
 import { type Role, ROLES } from './roles.ts'
 import { hashOfPassword } from './secrets.ts'
 
@@ -14,18 +16,8 @@ export interface Account {
   readonly createdAt: Date
 }
 
-export const accountNameSchema = z
-  .string()
-  .trim()
-  .min(1, 'is empty; write a name')
-  .max(80, 'is longer than 80 characters; shorten it')
-/** NIST SP 800-63B: length is what counts; no rules of composition (from memory). */
-export const passwordSchema = z
-  .string()
-  .min(10, 'is shorter than 10 characters; a few words make a good one')
-  .max(200, 'is longer than 200 characters; shorten it')
 export const newAccountSchema = z.strictObject({
-  name: accountNameSchema,
+  name: actorNameSchema,
   role: z.enum(ROLES),
   password: passwordSchema,
 })
@@ -46,6 +38,8 @@ const CHANGE = `update account set role = coalesce($2, role), disabled = coalesc
   password_hash = coalesce($4, password_hash) where id = $1 returning ${COLUMNS}`
 const REMOVE = `delete from account where id = $1 returning ${COLUMNS}`
 const BY_NAME = `select ${COLUMNS}, password_hash as "passwordHash" from account where lower(name) = lower($1)`
+const NAME_OF = 'select name from account where id = $1'
+const SHOP_NAMES = `select body ->> 'name' as name from record where kind = 'shop'`
 const BY_ID = `select ${COLUMNS}, password_hash as "passwordHash" from account where id = $1`
 
 export const listAccounts = async (connection: Connection): Promise<readonly Account[]> =>
@@ -54,13 +48,20 @@ export const listAccounts = async (connection: Connection): Promise<readonly Acc
 export const hasOwner = async (database: Database | Connection): Promise<boolean> =>
   (await database.query(ANY_OWNER)).rowCount === 1
 
+async function shopNames(connection: Connection): Promise<readonly string[]> {
+  return (await connection.query<{ name: string }>(SHOP_NAMES)).rows.map(({ name }) => name)
+}
+
 export async function addAccount(
   connection: Connection,
   { name, role, password }: z.infer<typeof newAccountSchema>,
 ): Promise<Account> {
+  await mustBeHardToGuess(password, 'password', [name, ...(await shopNames(connection))])
   try {
     const { rows } = await connection.query<Account>(ADD, [name, role, await hashOfPassword(password)])
-    return rows[0] as Account
+    const made = rows[0] as Account
+    await takeName(connection, name, { accountId: made.id })
+    return made
   } catch (error) {
     if (properties(error).code === '23505')
       throw new Problem(
@@ -84,12 +85,19 @@ async function keepAnOwner(connection: Connection): Promise<void> {
   )
 }
 
+/** @param field of the password in what was sent */
 export async function changeAccount(
   connection: Connection,
   id: string,
   { role, disabled, password }: ChangedAccount,
+  field = 'password',
 ): Promise<Account> {
   await connection.query(HOLD)
+  if (password !== undefined) {
+    const { rows } = await connection.query<{ name: string }>(NAME_OF, [id])
+    const names = rows.map(({ name }) => name)
+    await mustBeHardToGuess(password, field, [...names, ...(await shopNames(connection))])
+  }
   const had = await hasOwner(connection)
   const hash = password === undefined ? null : await hashOfPassword(password)
   const { rows } = await connection.query<Account>(CHANGE, [id, role ?? null, disabled ?? null, hash])
@@ -109,7 +117,7 @@ export async function removeAccount(connection: Connection, id: string): Promise
 type WithHash = Account & { readonly passwordHash: string }
 
 export const accountByName = async (database: Database, name: string): Promise<WithHash | null> =>
-  (await database.query<WithHash>(BY_NAME, [name])).rows[0] ?? null
+  (await database.query<WithHash>(BY_NAME, [name.normalize('NFC').trim()])).rows[0] ?? null
 
 export const accountById = async (database: Database, id: string): Promise<WithHash | null> =>
   (await database.query<WithHash>(BY_ID, [id])).rows[0] ?? null

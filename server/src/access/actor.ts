@@ -1,13 +1,15 @@
 /** Who asks: found once a request, from a token, a session, or because this machine is the owner's. */
 import type { Request, RequestHandler } from 'express'
 import type { Access } from '../config.ts'
-import type { Database } from '../database.ts'
+import type { Author, Database } from '../database.ts'
 import { Problem } from '../problems.ts'
 import { type Needs, mayDo, type Role } from './roles.ts'
 import { secretOfSession } from './cookie.ts'
+import { isWrite } from './guard.ts'
 import { hashOfSecret } from './secrets.ts'
 import { sessionOf } from './sessions.ts'
-import { tokenOf } from './tokens.ts'
+import { note } from '../stores/audit.ts'
+import { isNewUse, tokenOf } from './tokens.ts'
 
 export interface Actor {
   /** As the history names them. */
@@ -35,6 +37,18 @@ export const COMMAND_LINE: Actor = {
   ...BY_ITSELF,
   address: null,
   requestId: null,
+}
+
+/** As the history, the audit and the events keep them. */
+export const authorOf = ({ who, via, accountId, tokenId }: Actor): Author => ({
+  who,
+  id: accountId ?? tokenId,
+  kind: via === 'session' ? 'account' : via === 'nobody' ? null : via,
+})
+/** Whom a key, or a measure of writes, is counted for: another one of the same name is somebody else. */
+export const identityOf = (actor: Actor): string => {
+  const { id, kind } = authorOf(actor)
+  return id === null ? (kind ?? 'nobody') : `${kind} ${id}`
 }
 
 declare module 'express-serve-static-core' {
@@ -98,6 +112,12 @@ const findWho =
         door: `token ${token.id}`,
         ...place,
       }
+      const what = `${request.baseUrl}${request.path}`
+        .split('/')
+        .find((part) => part !== '' && part !== 'api')
+      const use = `${isWrite(request) ? 'write' : 'read'} ${what ?? ''}`
+      if (await isNewUse(database, token.id, use))
+        await note(database, request.actor, { action: 'used a token in a new way', detail: use })
       next()
       return
     }

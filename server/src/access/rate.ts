@@ -4,6 +4,7 @@ import type { Request, RequestHandler } from 'express'
 import type { Database } from '../database.ts'
 import { LIMITS } from '../limits.ts'
 import { Problem } from '../problems.ts'
+import { identityOf } from './actor.ts'
 import { isWrite } from './guard.ts'
 
 const WINDOW_MS = 60_000
@@ -57,7 +58,7 @@ function limited(
 
 /** Writes of one person or program. */
 export function limitWrites(database: Database, perMinute: number): RequestHandler {
-  const handler = limited(database, 'write ', perMinute, ({ actor }) => `${actor.via} ${actor.who}`)
+  const handler = limited(database, 'write ', perMinute, ({ actor }) => identityOf(actor))
   return (request, response, next) => {
     if (isWrite(request) && request.actor.role !== null) {
       void handler(request, response, next)

@@ -11,13 +11,16 @@ export const hashOfSecret = (secret: string): Buffer => createHash('sha256').upd
 /** OWASP Password Storage Cheat Sheet, argon2id: 19 MiB, 2 passes, 1 lane (from memory). */
 const ARGON2ID = { algorithm: 2, memoryCost: 19_456, timeCost: 2, parallelism: 1 } as const
 
-export const hashOfPassword = (password: string): Promise<string> => hash(password, ARGON2ID)
+/** One password, however a keyboard composes its letters (NIST SP 800-63B: NFKC or NFKD before hashing; from memory). */
+const composed = (password: string): string => password.normalize('NFKC')
+
+export const hashOfPassword = (password: string): Promise<string> => hash(composed(password), ARGON2ID)
 
 /** The hash of a password that nobody knows: a name that is not there takes as long as one that is. */
 const nobodysHash = hashOfPassword(randomBytes(16).toString('hex'))
 
 /** @param passwordHash null for an account that is not there: the answer is no, after the same time */
 export async function isPassword(password: string, passwordHash: string | null): Promise<boolean> {
-  const isRight = await verify(passwordHash ?? (await nobodysHash), password)
+  const isRight = await verify(passwordHash ?? (await nobodysHash), composed(password))
   return passwordHash !== null && isRight
 }

@@ -7,7 +7,7 @@ import type { Connection, Database } from '../database.ts'
 import { Problem } from '../problems.ts'
 import type { Actor } from './actor.ts'
 import { ALL_KINDS } from '../stores/kinds.ts'
-import { accountNameSchema } from './accounts.ts'
+import { actorNameSchema, takeName } from './names.ts'
 import { type Role, ROLES } from './roles.ts'
 import { hashOfSecret, newSecret } from './secrets.ts'
 
@@ -25,7 +25,7 @@ export interface Token {
 
 const PATHS = ALL_KINDS.map(({ path }) => path)
 export const newTokenSchema = z.strictObject({
-  name: accountNameSchema,
+  name: actorNameSchema,
   role: z.enum(ROLES),
   /** A year where it is left out. */
   days: z.int().min(1, 'must be at least 1').max(3650, 'must be at most 3650').default(365),
@@ -47,6 +47,9 @@ const HOLDS = `not exists (
   select 1 from chain left join account a on a.id = chain.account_id
   where chain.revoked_at is not null or chain.expires_at < now()
     or (chain.account_id is not null and (a.disabled or a.role <> 'owner')))`
+/** A program that gets a new token goes on by its name. */
+const FREE_NAMES = `delete from taken_name n using api_token t where t.id = n.token_id and not ${HOLDS}`
+const USE = `insert into token_use (token_id, use) values ($1, $2) on conflict do nothing returning use`
 const LIST = `select ${COLUMNS} from api_token t where ${HOLDS} order by lower(name), id`
 const ADD = `insert into api_token (name, role, secret_hash, created_by, account_id, parent_id, expires_at, kinds)
   values ($1, $2, $3, $4, $5, $6, now() + make_interval(days => $7), $8) returning ${COLUMNS}`
@@ -65,6 +68,7 @@ export async function addToken(
   { who, accountId, tokenId }: Pick<Actor, 'who' | 'accountId' | 'tokenId'>,
 ): Promise<{ token: Token; secret: string }> {
   const secret = newSecret('brannik_')
+  await connection.query(FREE_NAMES)
   const { rows } = await connection.query<Token>(ADD, [
     name,
     role,
@@ -75,7 +79,9 @@ export async function addToken(
     days,
     kinds,
   ])
-  return { token: rows[0] as Token, secret }
+  const token = rows[0] as Token
+  await takeName(connection, name, { tokenId: token.id })
+  return { token, secret }
 }
 
 type Found = Pick<Token, 'id' | 'name' | 'role' | 'kinds'>
@@ -85,6 +91,19 @@ export async function tokenOf(database: Database, secret: string): Promise<Found
   if (!row) return null
   if (row.stale) await database.query(USED, [row.id])
   return row
+}
+
+/** Uses that this server has seen: most requests of a token are of a kind that it has made before. */
+const seen = new Set<string>()
+const MOST_SEEN = 10_000
+/** @returns whether the token has never been used so before */
+export async function isNewUse(database: Pick<Database, 'query'>, id: string, use: string): Promise<boolean> {
+  const name = `${id} ${use}`
+  if (seen.has(name)) return false
+  const isNew = (await database.query(USE, [id, use])).rowCount === 1
+  if (seen.size >= MOST_SEEN) seen.clear()
+  seen.add(name)
+  return isNew
 }
 
 export async function revokeToken(connection: Connection, id: string): Promise<Token> {

@@ -10,7 +10,7 @@ import {
   newAccountSchema,
   removeAccount,
 } from '../access/accounts.ts'
-import { COMMAND_LINE } from '../access/actor.ts'
+import { authorOf, COMMAND_LINE } from '../access/actor.ts'
 import { ROLE_WORDS, ROLES } from '../access/roles.ts'
 import { unlock } from '../access/rate.ts'
 import { closeSessionsOf } from '../access/sessions.ts'
@@ -113,7 +113,7 @@ async function run(): Promise<string> {
         await closeSessionsOf(connection, id)
         return done('changed an account', `${name} is changed and signs in anew.`)
       },
-      COMMAND_LINE.who,
+      authorOf(COMMAND_LINE),
     )
   } finally {
     await database.end()

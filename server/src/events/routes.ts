@@ -1,7 +1,7 @@
 /** Events: recorded, and read from any number on. */
 import { EVENT_TYPES, EVENTS, readDocument, type NewEvent, newEventSchema } from '@brannik/core'
 import { z } from 'zod'
-import { mustBe } from '../access/actor.ts'
+import { authorOf, mustBe } from '../access/actor.ts'
 import { mayDo, ROLES } from '../access/roles.ts'
 import { reading } from '../database.ts'
 import { smallBody } from '../documents/body.ts'
@@ -46,7 +46,7 @@ export const eventRoutes: AddRoutes = (api, { database }) => {
     mustBe(request.actor, writersOf(sent.type))
     const { answer, isRepeat } = await answerOnce(database, request, async (connection) => {
       const key = request.get('Idempotency-Key') ?? null
-      const { event, isNew } = await addEvent(connection, request.actor.who, key, sent)
+      const { event, isNew } = await addEvent(connection, authorOf(request.actor), key, sent)
       return { status: isNew ? 201 : 200, body: event }
     })
     if (isRepeat || answer.status === 200) response.set('Idempotent-Replayed', 'true')

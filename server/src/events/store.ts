@@ -1,14 +1,15 @@
 /** Events as rows: appended, read from any number on, and never changed. */
 import type { EventType, NewEvent, RecordedType } from '@brannik/core'
-import type { Connection } from '../database.ts'
+import type { Author, Connection } from '../database.ts'
 import { invalid } from '../problems.ts'
 import { moveStock } from './stockMovement.ts'
 
-const EVENT = `json_build_object('seq', seq, 'at', to_json(at at time zone 'UTC') #>> '{}' || 'Z', 'who', who, 'type', type,
+const EVENT = `json_build_object('seq', seq, 'at', to_json(at at time zone 'UTC') #>> '{}' || 'Z', 'who', who,
+  'actorId', actor_id, 'actorKind', actor_kind, 'type', type,
   'subject', subject, 'body', body, 'corrects', corrects)::text as event`
 const SINCE = `select seq, ${EVENT} from event where seq > $1
   and ($2::text is null or type = $2) and ($3::text is null or subject = $3) order by seq limit $4`
-const BY_KEY = `select ${EVENT} from event where who = $1 and key = $2`
+const BY_KEY = `select ${EVENT} from event where coalesce(actor_id::text, who) in ($1, $2) and key = $3`
 const LAST_OF = `select ${EVENT} from event where subject = $1 and type = $2 order by seq desc limit 1`
 const TOGETHER = `select 1 from event where seq = $1 and subject = $2 and type = $3`
 const SAY = `select set_config('brannik.event_key', $1, true), set_config('brannik.event_corrects', $2, true)`
@@ -48,11 +49,13 @@ export async function eventsSince(
  */
 export async function addEvent(
   connection: Connection,
-  who: string,
+  { who, id }: Pick<Author, 'who' | 'id'>,
   key: string | null,
   sent: NewEvent,
 ): Promise<{ readonly event: string; readonly isNew: boolean }> {
-  const known = key === null ? null : (await connection.query<{ event: string }>(BY_KEY, [who, key])).rows[0]
+  // Told by somebody who had no account yet, or before it was kept whose it is.
+  const known =
+    key === null ? null : (await connection.query<{ event: string }>(BY_KEY, [id ?? who, who, key])).rows[0]
   if (known) return { event: known.event, isNew: false }
   const corrects = sent.corrects ?? null
   if (

@@ -12,11 +12,11 @@ import {
   hasOwner,
   listAccounts,
   newAccountSchema,
-  passwordSchema,
   removeAccount,
 } from '../access/accounts.ts'
 import { type Actor, accountNameOf } from '../access/actor.ts'
 import { giveKnown, giveSession, secretOfBrowser, secretOfSession, takeSession } from '../access/cookie.ts'
+import { passwordSchema } from '../access/passwords.ts'
 import { knownAs, makeKnown } from '../access/knownBrowsers.ts'
 import { clearTries, countTry, limitSignIns, tryOf } from '../access/rate.ts'
 import { mayDo, ROLE_WORDS } from '../access/roles.ts'
@@ -144,7 +144,7 @@ export const doorRoutes: AddRoutes = (api, { database, access }) => {
     }
     await clearTries(database, attempt)
     await inTransaction(database, async (connection) => {
-      await changeAccount(connection, id, { password })
+      await changeAccount(connection, id, { password }, 'new')
       await closeSessionsOf(connection, id, secretOfSession(request))
       await note(connection, request.actor, { action: 'changed the password' })
     })

@@ -1,6 +1,7 @@
 /** Answers of writes, kept with the write itself: asked again with the same key, the same answer is given. */
 import { randomUUID } from 'node:crypto'
 import type { Request } from 'express'
+import { authorOf, identityOf } from '../access/actor.ts'
 import { type Connection, type Database, writingOnce } from '../database.ts'
 import { LIMITS } from '../limits.ts'
 import { Problem } from '../problems.ts'
@@ -67,10 +68,10 @@ export async function answerOnce(
   work: (connection: Connection, epoch: string) => Promise<Answer>,
   hold: 'share' | 'update' = 'share',
 ): Promise<{ answer: Answer; isRepeat: boolean }> {
-  const { who } = request.actor
+  const who = identityOf(request.actor)
   const key = keyOf(request)
   const fingerprint = fingerprintOf(request)
-  return writingOnce(database, who, async (connection) => {
+  return writingOnce(database, authorOf(request.actor), async (connection) => {
     const epoch = await holdEpoch(connection, request, hold)
     const claimed = await connection.query(CLAIM, [who, key, fingerprint])
     if (claimed.rowCount === 0) {

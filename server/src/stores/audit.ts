@@ -14,6 +14,8 @@ export interface AuditLine {
   readonly seq: string
   readonly at: Date
   readonly who: string
+  /** Of the account or the token; names may be given out again. */
+  readonly actorId: string | null
   readonly role: string
   readonly via: string
   readonly address: string | null
@@ -25,10 +27,10 @@ export interface AuditLine {
   readonly requestId: string | null
 }
 
-const ADD = `insert into audit (who, role, via, address, action, kind, id, version, detail, request_id)
-  values ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10)`
+const ADD = `insert into audit (who, role, via, address, action, kind, id, version, detail, request_id, actor_id)
+  values ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10, $11)`
 const MOST = 200
-const LIST = `select seq::text, at, who, role, via, address, action, kind, id, version, detail,
+const LIST = `select seq::text, at, who, actor_id as "actorId", role, via, address, action, kind, id, version, detail,
     request_id as "requestId" from audit
   where $1::bigint is null or audit.seq < $1 order by audit.seq desc limit ${MOST}`
 
@@ -47,6 +49,7 @@ export async function note(connection: Pick<Connection, 'query'>, actor: Actor, 
     deed.version ?? null,
     deed.detail ?? null,
     actor.requestId,
+    actor.accountId ?? actor.tokenId,
   ])
 }
 

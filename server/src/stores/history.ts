@@ -1,6 +1,6 @@
 /** Every version that a record ever had: looked at, and what was deleted found again. Triggers of the database keep it. */
 import { upcastRecord } from '@brannik/core'
-import type { Connection } from '../database.ts'
+import type { Author, Connection } from '../database.ts'
 import { Problem } from '../problems.ts'
 import { BEGAN_ANOTHER_SHOP } from './audit.ts'
 import type { Kind } from './kinds.ts'
@@ -9,6 +9,9 @@ export interface Version {
   readonly version: number
   readonly at: Date
   readonly who: string
+  /** Of the account or the token; names may be given out again. */
+  readonly actorId: string | null
+  readonly actorKind: Author['kind']
   readonly deleted: boolean
 }
 
@@ -20,16 +23,20 @@ export interface Deleted {
   readonly version: number
   readonly at: Date
   readonly who: string
+  readonly actorId: string | null
+  readonly actorKind: Author['kind']
 }
 
 const MOST = 200
-const VERSIONS = (kept: string) => `select version, at, who, body is null as deleted from ${kept}
+const VERSIONS = (kept: string) => `select version, at, who, actor_id as "actorId",
+    actor_kind as "actorKind", body is null as deleted from ${kept}
   where kind = $1 and id = $2 and ($3::int is null or version < $3) order by version desc limit ${MOST}`
 /** Of counts the movements are the history. */
 const keptIn = ({ kind }: Kind): string => (kind === 'stock' ? 'stock_history' : 'record_history')
 const ONE = (kept: string) =>
   `select body as record, schema_version as written from ${kept} where kind = $1 and id = $2 and version = $3`
-const DELETED = `select h.kind, h.id, h.at, h.who, h.version - 1 as version, before.body ->> 'name' as name
+const DELETED = `select h.kind, h.id, h.at, h.who, h.actor_id as "actorId", h.actor_kind as "actorKind",
+    h.version - 1 as version, before.body ->> 'name' as name
   from record_history h
   join record_history before on before.kind = h.kind and before.id = h.id and before.version = h.version - 1
   where h.body is null and not exists (select 1 from record r where r.kind = h.kind and r.id = h.id)

@@ -17,6 +17,7 @@ interface Version {
   readonly version: number
   readonly at: string
   readonly who: string
+  readonly actorKind: string | null
   readonly deleted: boolean
 }
 
@@ -88,7 +89,8 @@ function takeBack(): void {
           >
             <span>{{ when(one.at, 'second') }}</span>
             <span class="label"
-              >{{ one.deleted ? 'deleted' : `version ${one.version}` }} by {{ one.who }}</span
+              >{{ one.deleted ? 'deleted' : `version ${one.version}` }} by {{ one.who
+              }}{{ one.actorKind === 'token' ? ' (a program)' : '' }}</span
             >
           </button>
         </li>

@@ -85,7 +85,7 @@ async function change(): Promise<void> {
           autocomplete="current-password"
           required
         />
-        <NewPassword v-model="fresh" label="The new one, at least 10 characters" />
+        <NewPassword v-model="fresh" label="The new one, at least 15 characters" />
         <p v-if="problem" class="problem" role="alert">{{ problem }}</p>
         <button class="plain-button main">Change</button>
       </form>

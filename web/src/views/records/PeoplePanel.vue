@@ -99,7 +99,7 @@ async function remove(account: Account): Promise<void> {
     </form>
     <form class="bar" @submit.prevent="add">
       <TypedField v-model="fresh.name" label="Name" maxlength="80" required />
-      <NewPassword v-model="fresh.password" label="Password, at least 10 characters" />
+      <NewPassword v-model="fresh.password" label="Password, at least 15 characters" />
       <PickField
         class="role"
         label="Role"
