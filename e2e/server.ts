@@ -49,6 +49,7 @@ export class Server {
         PORT: `${this.port}`,
         LOG_LEVEL: 'silent',
         DEMO: '1',
+        THIS_MACHINE: 'open',
         ...this.env,
       },
       stdio: ['ignore', 'pipe', 'inherit'],

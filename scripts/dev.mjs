@@ -16,6 +16,8 @@ async function dev() {
   const env = {
     DATABASE_URL: cluster.url('brannik'),
     DEMO: '1',
+    // Whoever changes the program opens many browsers.
+    THIS_MACHINE: 'open',
     PORT: `${port}`,
     BACKUP_FOLDER: join(folder, 'backups'),
     LOG_LEVEL: 'warn',

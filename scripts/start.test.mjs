@@ -35,6 +35,7 @@ function run(script, args = [], env = {}, options = {}) {
       DATABASE_URL: '',
       NODE_ENV: '',
       DEMO: '1',
+      THIS_MACHINE: 'open',
       ...env,
     },
     stdio: ['pipe', 'pipe', 'pipe'],

@@ -59,6 +59,7 @@ class Shop {
         HOST: '127.0.0.1',
         LOG_LEVEL: 'silent',
         DEMO: '1',
+        THIS_MACHINE: 'open',
         WRITES_PER_MINUTE: '10000000',
         STOP_WITH_PARENT: '1',
         BACKUP_FOLDER: join(this.folder, '../backups'),

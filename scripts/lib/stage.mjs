@@ -38,6 +38,7 @@ export async function onStage(act, { demo = true } = {}) {
       DATABASE_URL: cluster.url('postgres'),
       PORT: `${await freePort(4970)}`,
       LOG_LEVEL: 'silent',
+      THIS_MACHINE: 'open',
       DEMO: demo === 'metric' ? demo : demo ? '1' : '0',
       BACKUP_FOLDER: backups,
     },

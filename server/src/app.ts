@@ -11,6 +11,8 @@ import type { Logger } from 'pino'
 import { pinoHttp } from 'pino-http'
 import { findActor } from './access/actor.ts'
 import { onlyJson, onlyOwnNames, onlyOwnPages } from './access/guard.ts'
+import { giveMachine } from './access/cookie.ts'
+import { followLink, HERE } from './access/thisMachine.ts'
 import { limitWrites } from './access/rate.ts'
 import { type Api, createApi, type ListedRoute } from './api.ts'
 import type { Access, BackupSettings } from './config.ts'
@@ -144,7 +146,8 @@ const accessLog = (logger: Logger) =>
       req: (request: { id: unknown; method: string; url: string; raw: express.Request }) => ({
         id: request.id,
         method: request.method,
-        url: request.url,
+        // A link that lets somebody in is nobody else's to read.
+        url: request.url.startsWith(HERE) ? HERE : request.url,
         address: request.raw.ip,
         agent: request.raw.headers['user-agent'],
       }),
@@ -215,6 +218,11 @@ export function createApp({
     response.set('Content-Type', metrics.contentType).send(await metrics.text())
   })
   app.use(watched.router)
+  app.get(`${HERE}:link`, async (request, response) => {
+    const secret = access.needsSignIn ? null : await followLink(database, request.params.link)
+    if (secret !== null) giveMachine(request, response, secret)
+    response.set('Cache-Control', 'no-store').redirect('/')
+  })
   if (existsSync(WEB)) {
     app.use('/assets', compression({ threshold: 256 }))
     app.use(

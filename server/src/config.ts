@@ -22,6 +22,7 @@ const schema = z.object({
   LOG_FILE: z.string().optional(),
   DATA_FOLDER: z.string().optional(),
   ALLOWED_HOSTS: z.string().default(''),
+  THIS_MACHINE: z.enum(['link', 'open'], 'must be link or open').default('link'),
   SIGN_IN: z.enum(['auto', 'always'], 'must be auto or always').default('auto'),
   TRUST_PROXY: flag,
   BACKUP_FOLDER: z.string().optional(),
@@ -58,8 +59,10 @@ export interface Config {
 export interface Access {
   /** Names, without a port, by which this server may be called. */
   readonly allowedHosts: ReadonlySet<string>
-  /** False on loopback: whoever sits at this machine is the owner. */
+  /** False on loopback: whoever sits at this machine is the owner, see `thisMachine`. */
   readonly needsSignIn: boolean
+  /** Without sign-in: whether whoever comes shows a link that the start printed, or is the owner by being here. */
+  readonly thisMachine: 'link' | 'open'
   /** Whether X-Forwarded-… of one proxy in front is believed. */
   readonly trustsProxy: boolean
   readonly writesPerMinute: number
@@ -93,11 +96,13 @@ export function accessOf(
   {
     allowedHosts = '',
     signIn = 'auto',
+    thisMachine = 'link',
     trustsProxy = false,
     writesPerMinute = LIMITS.writesPerMinute,
   }: {
     allowedHosts?: string
     signIn?: 'auto' | 'always'
+    thisMachine?: 'link' | 'open'
     trustsProxy?: boolean
     writesPerMinute?: number
   } = {},
@@ -110,6 +115,7 @@ export function accessOf(
   return {
     allowedHosts: new Set([...LOOPBACK_NAMES, ...reachable, ...asked]),
     needsSignIn: signIn === 'always' || trustsProxy || !isLoopback(host) || !asked.every(isLoopback),
+    thisMachine,
     trustsProxy,
     writesPerMinute,
   }
@@ -133,6 +139,7 @@ export function readConfig(environment: NodeJS.ProcessEnv): Config {
     access: accessOf(it.HOST, {
       allowedHosts: it.ALLOWED_HOSTS,
       signIn: it.SIGN_IN,
+      thisMachine: it.THIS_MACHINE,
       trustsProxy: it.TRUST_PROXY === '1',
       writesPerMinute: it.WRITES_PER_MINUTE,
     }),

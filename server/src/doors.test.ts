@@ -614,7 +614,7 @@ describe('other pages and other names', () => {
     expect(own.allowedHosts.has('shop.example')).toBe(true)
     expect(own.allowedHosts.has('elsewhere.example')).toBe(false)
     expect(own.needsSignIn).toBe(true)
-    expect(accessOf('127.0.0.1').needsSignIn).toBe(false)
+    expect(accessOf('127.0.0.1')).toMatchObject({ needsSignIn: false, thisMachine: 'link' })
     expect(accessOf('127.0.0.1', { allowedHosts: 'shop.example' }).needsSignIn).toBe(true)
     expect(accessOf('127.0.0.1', { trustsProxy: true }).needsSignIn).toBe(true)
   })

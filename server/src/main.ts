@@ -1,6 +1,7 @@
 /** Starts the server: database to this version's schema, the demo where that is asked for, then listen; and stops it in order. */
 import { type Logger, pino } from 'pino'
 import { hasOwner } from './access/accounts.ts'
+import { makeLink } from './access/thisMachine.ts'
 import { createApp } from './app.ts'
 import { makeBackup } from './backup/backup.ts'
 import { startBackupClock } from './backup/clock.ts'
@@ -100,10 +101,13 @@ async function start(): Promise<void> {
     process.stdin.resume()
   }
 
+  const address = `http://${nameOf(config.host)}:${port}`
   say(
     config.access.needsSignIn ? 'Whoever comes in signs in.' : 'Open to this machine alone, without sign-in.',
   )
-  say(`Brannik is at http://${nameOf(config.host)}:${port}/`)
+  say(`Brannik is at ${address}/`)
+  if (!config.access.needsSignIn && config.access.thisMachine === 'link')
+    say(`The first time in each browser open this link instead: ${address}${await makeLink(database)}`)
 }
 
 // The terminal that the words went to may be closed.

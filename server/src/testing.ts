@@ -138,7 +138,7 @@ interface Options {
 }
 
 export async function startTestServer({
-  access = accessOf('127.0.0.1', { writesPerMinute: 1_000_000 }),
+  access = accessOf('127.0.0.1', { thisMachine: 'open', writesPerMinute: 1_000_000 }),
   logger = pino({ level: 'silent' }),
   workMs = 60_000,
   room = UNKNOWN_ROOM,
@@ -194,6 +194,7 @@ export async function startProcess(
       PORT: '0',
       LOG_LEVEL: 'silent',
       DEMO: '1',
+      THIS_MACHINE: 'open',
       ...environment,
     },
     stdio: ['pipe', 'pipe', 'pipe'],

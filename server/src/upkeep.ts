@@ -2,6 +2,7 @@
 import type { Logger } from 'pino'
 import { forgetOldBrowsers } from './access/knownBrowsers.ts'
 import { forgetOldCounts } from './access/rate.ts'
+import { forgetOldLinks } from './access/thisMachine.ts'
 import { forgetOldSessions } from './access/sessions.ts'
 import type { Database } from './database.ts'
 import { forgetOldAnswers } from './stores/answers.ts'
@@ -17,6 +18,7 @@ export function startUpkeep(database: Database, logger: Logger): () => void {
     await forgetOldSessions(database)
     await forgetOldCounts(database)
     await forgetOldBrowsers(database)
+    await forgetOldLinks(database)
   }
   const timer = setInterval(() => {
     tidy().catch((error: unknown) => {

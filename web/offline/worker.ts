@@ -70,7 +70,7 @@ clientsClaim()
 self.addEventListener('activate', (event) => {
   event.waitUntil(keepBeginnings())
 })
-registerRoute(new NavigationRoute(({ request }) => page(request), { denylist: [/^\/(api|metrics)/] }))
+registerRoute(new NavigationRoute(({ request }) => page(request), { denylist: [/^\/(api|metrics|here)\b/] }))
 registerRoute(
   ({ request, url }) => request.method === 'GET' && isKept(url.pathname),
   ({ request }) => fromServer(request),

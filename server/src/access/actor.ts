@@ -4,10 +4,11 @@ import type { Access } from '../config.ts'
 import type { Author, Database } from '../database.ts'
 import { Problem } from '../problems.ts'
 import { type Needs, mayDo, type Role } from './roles.ts'
-import { secretOfSession } from './cookie.ts'
+import { secretOfMachine, secretOfSession } from './cookie.ts'
 import { isWrite } from './guard.ts'
 import { hashOfSecret } from './secrets.ts'
 import { sessionOf } from './sessions.ts'
+import { isOfThisMachine } from './thisMachine.ts'
 import { note } from '../stores/audit.ts'
 import { isNewUse, tokenOf } from './tokens.ts'
 
@@ -87,6 +88,9 @@ const onlyForWhomItIsOpen: RequestHandler = (request, _response, next) => {
   )
 }
 
+const isHere = async (database: Database, { thisMachine }: Access, request: Request): Promise<boolean> =>
+  thisMachine === 'open' || (await isOfThisMachine(database, secretOfMachine(request)))
+
 /** @throws Problem 401 where a token is shown that is none */
 const findWho =
   (database: Database, access: Access): RequestHandler =>
@@ -133,7 +137,7 @@ const findWho =
         door: `session ${hashOfSecret(secret ?? '').toString('hex')}`,
         ...place,
       }
-    else if (access.needsSignIn)
+    else if (access.needsSignIn || !(await isHere(database, access, request)))
       request.actor = { who: 'nobody', role: null, via: 'nobody', ...BY_ITSELF, ...place }
     else request.actor = { who: 'this machine', role: 'owner', via: 'this machine', ...BY_ITSELF, ...place }
     next()
@@ -148,7 +152,11 @@ export const findActor = (database: Database, access: Access): RequestHandler[] 
 export function mustBe({ role }: Request['actor'], needs: Needs): void {
   if (mayDo(role, needs)) return
   throw role === null
-    ? new Problem(401, 'Sign in first', 'This shop asks who you are. Sign in, or send a token.')
+    ? new Problem(
+        401,
+        'Sign in first',
+        'This shop is not open to everybody. Sign in; on its own machine open the link that the start printed; a program sends a token.',
+      )
     : new Problem(
         403,
         'Not for this role',

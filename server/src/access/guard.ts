@@ -10,12 +10,19 @@ const hostName = (header: string): string =>
     .replace(/^\[(.*)\]$/, '$1')
     .toLowerCase()
 
-const FORWARDED = ['Forwarded', 'X-Forwarded-For', 'X-Forwarded-Host', 'Via']
+/** What proxies, tunnels and content networks add to what they pass on. One that adds nothing has no link, see `thisMachine.ts`. */
+const FORWARDED =
+  /^(forwarded|via|cdn-loop|remote-(user|addr)|client-ip|(ssl-client|cf|fastly|true)-.*|x-(forward|original|prox|envoy|amz|appengine|azure|arr|nginx|varnish|coming|host|scheme|url|proto|remote|real|client|cluster).*)$/
 
 /** Only names that are this server's: a name of the web that is made to lead here (DNS rebinding) is answered nothing. */
 export const onlyOwnNames =
   ({ allowedHosts, needsSignIn, trustsProxy }: Access): RequestHandler =>
   (request, _response, next) => {
+    // A proxy may look at the first of two, and this server at the second.
+    if (request.rawHeaders.filter((header, index) => index % 2 === 0 && /^host$/i.test(header)).length > 1) {
+      next(new Problem(400, 'Two names', 'The request has two Host headers. Send one.'))
+      return
+    }
     const name = hostName(request.get('Host') ?? '')
     if (!allowedHosts.has(name)) {
       next(
@@ -28,7 +35,11 @@ export const onlyOwnNames =
       return
     }
     // Without sign-in whoever is on this machine is the owner; whoever comes through a proxy is not on this machine.
-    if (!needsSignIn && !trustsProxy && FORWARDED.some((header) => request.get(header) !== undefined)) {
+    if (
+      !needsSignIn &&
+      !trustsProxy &&
+      Object.keys(request.headers).some((header) => FORWARDED.test(header))
+    ) {
       next(
         new Problem(
           421,

@@ -13,6 +13,7 @@ import {
 import { authorOf, COMMAND_LINE } from '../access/actor.ts'
 import { ROLE_WORDS, ROLES } from '../access/roles.ts'
 import { unlock } from '../access/rate.ts'
+import { makeLink } from '../access/thisMachine.ts'
 import { closeSessionsOf } from '../access/sessions.ts'
 import { type Connection, inTransaction, openDatabase } from '../database.ts'
 import { migrate } from '../migrate.ts'
@@ -26,6 +27,7 @@ npm run user -- role NAME --role ROLE
 npm run user -- password NAME                            asks for the new password, ends all sessions
 npm run user -- remove NAME
 npm run user -- unlock NAME                              lets it in again after too many wrong passwords
+npm run user -- link                                     a link that lets a browser of this machine in, once
 
 Roles: ${ROLES.map((role) => `${role} (${ROLE_WORDS[role]})`).join('; ')}.`
 
@@ -71,8 +73,8 @@ async function run(): Promise<string> {
   })
   const [command = '', name = ''] = positionals
   if (
-    !['list', 'add', 'role', 'password', 'remove', 'unlock'].includes(command) ||
-    (command !== 'list' && name === '')
+    !['list', 'add', 'role', 'password', 'remove', 'unlock', 'link'].includes(command) ||
+    (command !== 'list' && command !== 'link' && name === '')
   )
     return USAGE
   const database = openDatabase(process.env['DATABASE_URL'] ?? '')
@@ -91,6 +93,13 @@ async function run(): Promise<string> {
           return all.length === 0
             ? 'There are no accounts yet.'
             : all.map((one) => `${one.name}  ${one.role}${one.disabled ? '  shut out' : ''}`).join('\n')
+        }
+        if (command === 'link') {
+          const link = `http://127.0.0.1:${process.env['PORT'] || 4870}${await makeLink(connection)}`
+          return done(
+            'made a link for this machine',
+            `Open once, today, at the port where Brannik is: ${link}`,
+          )
         }
         if (command === 'add') {
           const account = checked(

@@ -70,6 +70,8 @@ export const doorRoutes: AddRoutes = (api, { database, access }) => {
       role,
       via,
       needsSignIn: access.needsSignIn,
+      // Of its own machine this browser is not known yet.
+      needsLink: !access.needsSignIn && role === null,
       may: role === null ? null : ROLE_WORDS[role],
       writes: ALL_KINDS.filter(({ writers }) => mayDo(role, writers)).map(({ path }) => path),
       // Whether there is one tells a stranger nothing that the sign-in page does not.

@@ -13,6 +13,8 @@ interface Me {
   readonly role: Role | null
   readonly via: string
   readonly needsSignIn: boolean
+  /** Here the shop is open without sign-in, and this browser has not shown yet that it is here. */
+  readonly needsLink: boolean
   readonly hasOwner: boolean
   /** What the role may, in words. */
   readonly may: string | null

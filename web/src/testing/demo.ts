@@ -40,6 +40,7 @@ const ME = {
   role: 'owner',
   via: 'this machine',
   needsSignIn: false,
+  needsLink: false,
   hasOwner: false,
   may: 'everything',
   writes: ['shop', ...Object.keys(RECORDS)],

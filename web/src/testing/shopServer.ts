@@ -35,6 +35,7 @@ const ME = {
   role: 'owner',
   via: 'this machine',
   needsSignIn: false,
+  needsLink: false,
   hasOwner: false,
   may: '',
 }

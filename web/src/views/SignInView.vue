@@ -4,7 +4,7 @@ import TypedField from '../components/TypedField.vue'
 import { useSession } from '../shop/session.ts'
 import { reasonOf } from '../reason.ts'
 
-/** The door: a name and a password. */
+/** The door: a name and a password; on the shop's own machine the link that the start printed. */
 const session = useSession()
 const name = ref('')
 const password = ref('')
@@ -29,8 +29,22 @@ async function enter(): Promise<void> {
 
 <template>
   <section class="door">
-    <form class="sheet" @submit.prevent="enter">
-      <h1>Sign in</h1>
+    <div v-if="session.me?.needsLink" class="sheet link">
+      <h1>Open the link from the start</h1>
+      <p>
+        Brannik is open to this machine without a password. Each browser shows once that it is on this
+        machine.
+      </p>
+      <ol>
+        <li>Look where <code>npm start</code> runs. It printed a link with <code>/here/</code> in it.</li>
+        <li>Open that link in this browser.</li>
+        <li>
+          If it was used before, or is older than a day, run <code>npm run user -- link</code> for a new one.
+        </li>
+      </ol>
+    </div>
+    <form v-if="!session.me?.needsLink || session.me.hasOwner" class="sheet" @submit.prevent="enter">
+      <h1>{{ session.me?.needsLink ? 'Or sign in' : 'Sign in' }}</h1>
       <TypedField
         ref="first"
         v-model="name"
@@ -61,6 +75,7 @@ async function enter(): Promise<void> {
 <style scoped>
 .door {
   display: grid;
+  gap: 16px;
   justify-items: center;
   padding: 12vh 16px;
 }
@@ -70,5 +85,16 @@ form {
   max-width: 340px;
   padding: 24px;
   width: 100%;
+}
+.link {
+  display: grid;
+  gap: 10px;
+  max-width: 480px;
+  padding: 24px;
+}
+ol {
+  display: grid;
+  gap: 6px;
+  padding-left: 20px;
 }
 </style>
