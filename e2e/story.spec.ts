@@ -212,9 +212,16 @@ test('two tabs on one job show each other’s edits', async ({ page, context, se
   await saved(other)
 })
 
-test('what was changed elsewhere in another field comes in with the own edit', async ({ page, server }) => {
-  // This page hears nothing until it saves.
+/** The page hears nothing of others until it saves: without a worker that all pages share it asks itself, in vain. */
+async function deafen(page: Page): Promise<void> {
+  await page.addInitScript(() => {
+    Reflect.deleteProperty(globalThis, 'SharedWorker')
+  })
   await page.route(/\/api\/changes\?/, (route) => route.abort())
+}
+
+test('what was changed elsewhere in another field comes in with the own edit', async ({ page, server }) => {
+  await deafen(page)
   await openFit(page, server, 'tank-manifold')
   await saved(page)
   await editElsewhere(server, (job) => ({ ...job, quantity: 5 }))
@@ -230,7 +237,7 @@ test('a field that was changed here and elsewhere is asked about, both values si
   page,
   server,
 }) => {
-  await page.route(/\/api\/changes\?/, (route) => route.abort())
+  await deafen(page)
   await openFit(page, server, 'tank-manifold')
   await saved(page)
   await editElsewhere(server, (job) => ({
