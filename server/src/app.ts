@@ -62,7 +62,10 @@ const HEADERS = helmet({
 
 export interface AppOptions {
   readonly database: Database
+  /** As which role it speaks to the database; see `serverRole.ts`. */
   readonly databaseUrl: string
+  /** Of the owner of the tables, who makes backups. */
+  readonly ownerUrl: string
   readonly logger: Logger
   readonly access: Access
   readonly backups: BackupSettings
@@ -168,6 +171,7 @@ export interface App {
 export function createApp({
   database,
   databaseUrl,
+  ownerUrl,
   logger,
   access,
   backups,
@@ -177,7 +181,7 @@ export function createApp({
   const app = express()
   const services: Services = {
     database,
-    databaseUrl,
+    ownerUrl,
     access,
     backups,
     readBody: bodyReader(pool),

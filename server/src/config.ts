@@ -3,6 +3,7 @@ import { hostname, networkInterfaces } from 'node:os'
 import { z } from 'zod'
 import type { DemoId } from './demoShop.ts'
 import { LIMITS } from './limits.ts'
+import type { RetentionSettings } from './retention.ts'
 
 const flag = z.enum(['0', '1']).default('0')
 
@@ -29,6 +30,14 @@ const schema = z.object({
   BACKUP_SECOND_FOLDER: z.string().optional(),
   BACKUP_HOURS: z.coerce.number('must be a number of hours').int().min(0).max(8760).default(24),
   BACKUP_DAYS: z.coerce.number('must be a number of days').int().min(1).max(3650).default(30),
+  HISTORY_MINUTES: z.coerce.number('must be a number of minutes').int().min(0).max(1440).default(10),
+  HISTORY_DAYS: z.coerce.number('must be a number of days').int().min(0).max(36_500).default(0),
+  AUDIT_DAYS: z.coerce
+    .number('must be a number of days')
+    .int()
+    .max(36_500)
+    .refine((days) => days === 0 || days >= 365, 'must be 0, which keeps all, or at least 365')
+    .default(0),
   MIGRATE_WITHOUT_BACKUP: flag,
   WRITES_PER_MINUTE: z.coerce
     .number('must be a number')
@@ -50,6 +59,7 @@ export interface Config {
   readonly dataFolder: string | null
   readonly access: Access
   readonly backups: BackupSettings
+  readonly retention: RetentionSettings
   readonly stopWithParent: boolean
   /** The demo shop that is loaded into an empty database; null where it asks whoever opens it. */
   readonly demo: DemoId | null
@@ -149,6 +159,11 @@ export function readConfig(environment: NodeJS.ProcessEnv): Config {
       everyHours: it.BACKUP_HOURS,
       keepDays: it.BACKUP_DAYS,
       migrateWithout: it.MIGRATE_WITHOUT_BACKUP === '1',
+    },
+    retention: {
+      saveMinutes: it.HISTORY_MINUTES,
+      historyDays: it.HISTORY_DAYS,
+      auditDays: it.AUDIT_DAYS,
     },
     stopWithParent: it.STOP_WITH_PARENT === '1',
     demo: DEMO_OF[it.DEMO],

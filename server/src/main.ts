@@ -13,6 +13,7 @@ import { createHttpServer, drain, listen } from './listen.ts'
 import { LogFile } from './logFile.ts'
 import { UNKNOWN_ROOM, watchRoom } from './room.ts'
 import { seed } from './seed.ts'
+import { roleOfServer } from './serverRole.ts'
 import { startUpkeep } from './upkeep.ts'
 import { createWorkPool } from './work/pool.ts'
 
@@ -65,17 +66,31 @@ const openLog = (config: Config): Logger =>
 async function start(): Promise<void> {
   const config = readConfig(process.env)
   const logger = openLog(config)
-  const database = openDatabase(config.databaseUrl, (error) => {
+  const owner = openDatabase(config.databaseUrl)
+  await bringUpToDate(owner, config)
+  await checkDoors(owner, config)
+  const { url: databaseUrl, ownerWhy } = await roleOfServer(owner, config.databaseUrl)
+  await owner.end()
+  if (ownerWhy !== null) {
+    say(`The server speaks to the database as the owner of its tables: ${ownerWhy}. See docs/operations.md.`)
+  }
+  const database = openDatabase(databaseUrl, (error) => {
     logger.warn({ err: error }, 'an idle connection to the database was lost')
   })
-  await bringUpToDate(database, config)
-  await checkDoors(database, config)
   const pool = createWorkPool()
   const room = config.dataFolder === null ? UNKNOWN_ROOM : watchRoom(config.dataFolder)
-  const app = createApp({ ...config, database, logger, pool, room })
+  const app = createApp({
+    ...config,
+    database,
+    databaseUrl,
+    ownerUrl: config.databaseUrl,
+    logger,
+    pool,
+    room,
+  })
   const server = createHttpServer(app.express)
   const port = await listen(server, config.port, config.host)
-  const stopUpkeep = startUpkeep(database, logger)
+  const stopUpkeep = startUpkeep(database, logger, config.retention)
   const stopBackupClock = startBackupClock(config.databaseUrl, config.backups, logger)
   pool.warm()
   let isStopping = false

@@ -136,7 +136,7 @@ it('without any database every question is 503 with Retry-After, and it comes ba
   line = await startLine(server.databaseUrl)
   // The same place as before, as a database that is started again has.
   const moved = new URL(url)
-  const options = server.database.options as { connectionString?: string }
+  const options = server.reading.options as { connectionString?: string }
   moved.port = new URL(line.url).port
   options.connectionString = moved.href
   expect((await server.call('GET', '/api/jobs')).status).toBe(200)

@@ -3,6 +3,7 @@ import pg from 'pg'
 import { openDatabase } from './database.ts'
 import { migrate } from './migrate.ts'
 import { seed } from './seed.ts'
+import { roleOfServer } from './serverRole.ts'
 import { administer, DEMO_TEMPLATE } from './testing.ts'
 
 /** Any fixed number: both suites of the server may be run at once. */
@@ -27,6 +28,7 @@ export default async function prepare(): Promise<void> {
   const database = openDatabase(url.href)
   await migrate(database)
   await seed(database)
+  await roleOfServer(database, url.href)
   await database.end()
   await one.end()
 }

@@ -10,7 +10,8 @@ import type { ReadBody } from './documents/body.ts'
 
 export interface Services {
   readonly database: Database
-  readonly databaseUrl: string
+  /** Of the owner of the tables, who makes backups. */
+  readonly ownerUrl: string
   readonly access: Access
   readonly backups: BackupSettings
   readonly readBody: ReadBody

@@ -17,6 +17,7 @@ import { type Access, accessOf } from './config.ts'
 import { type Database, openDatabase } from './database.ts'
 import { createHttpServer, listen } from './listen.ts'
 import { epochNow, etagOf } from './stores/epoch.ts'
+import { urlOfServer } from './serverRole.ts'
 import { type Room, UNKNOWN_ROOM } from './room.ts'
 import { createWorkPool } from './work/pool.ts'
 
@@ -51,7 +52,10 @@ export type Call = (
 
 export interface TestServer {
   readonly url: string
+  /** As the owner of the tables. */
   readonly database: Database
+  /** What the server itself reads by. */
+  readonly reading: Database
   readonly databaseUrl: string
   /** Folder of its backups. */
   readonly folder: string
@@ -146,15 +150,28 @@ export async function startTestServer({
 }: Options = {}): Promise<TestServer> {
   const { url: databaseUrl, drop } = await demoDatabase()
   const folder = await mkdtemp(join(tmpdir(), 'brannik-test-'))
-  const database = openDatabase(await reach(databaseUrl))
+  // It speaks as the server does; the tests look, and meddle, as the owner.
+  const owner = openDatabase(databaseUrl)
+  const reached = await reach(urlOfServer(databaseUrl)?.href ?? databaseUrl)
+  const database = openDatabase(reached)
   const pool = createWorkPool({ workMs })
   const backups = { folder, secondFolder: null, everyHours: 0, keepDays: 30, migrateWithout: false }
-  const app = createApp({ database, databaseUrl, logger, access, backups, pool, room })
+  const app = createApp({
+    database,
+    databaseUrl: reached,
+    ownerUrl: databaseUrl,
+    logger,
+    access,
+    backups,
+    pool,
+    room,
+  })
   const server = createHttpServer(app.express)
   const url = `http://127.0.0.1:${await listen(server, 0, '127.0.0.1')}`
   return {
     url,
-    database,
+    database: owner,
+    reading: database,
     databaseUrl,
     folder,
     routes: app.routes,
@@ -165,7 +182,8 @@ export async function startTestServer({
       server.closeAllConnections()
       await new Promise((resolve) => server.close(resolve))
       await pool.close()
-      if (!database.ended) await database.end()
+      await database.end()
+      if (!owner.ended) await owner.end()
       await drop()
       await rm(folder, { recursive: true, force: true })
     },
@@ -255,6 +273,7 @@ async function startTwoBehindProxy(): Promise<TestServer> {
   return {
     url,
     database,
+    reading: database,
     databaseUrl,
     folder,
     routes: [],

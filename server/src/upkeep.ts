@@ -5,13 +5,14 @@ import { forgetOldCounts } from './access/rate.ts'
 import { forgetOldLinks } from './access/thisMachine.ts'
 import { forgetOldSessions } from './access/sessions.ts'
 import type { Database } from './database.ts'
+import { retain, type RetentionSettings } from './retention.ts'
 import { forgetOldAnswers } from './stores/answers.ts'
 import { forgetOldChanges } from './stores/changeLog.ts'
 
 const EVERY_MS = 3_600_000
 
 /** @returns what stops it */
-export function startUpkeep(database: Database, logger: Logger): () => void {
+export function startUpkeep(database: Database, logger: Logger, retention: RetentionSettings): () => void {
   const tidy = async (): Promise<void> => {
     await forgetOldAnswers(database)
     await forgetOldChanges(database)
@@ -19,6 +20,7 @@ export function startUpkeep(database: Database, logger: Logger): () => void {
     await forgetOldCounts(database)
     await forgetOldBrowsers(database)
     await forgetOldLinks(database)
+    await retain(database, retention)
   }
   const timer = setInterval(() => {
     tidy().catch((error: unknown) => {

@@ -41,7 +41,7 @@ export const historyRoutes: AddRoutes = (api, { database }) => {
   })
 }
 
-export const backupRoutes: AddRoutes = (api, { database, databaseUrl, backups, room }) => {
+export const backupRoutes: AddRoutes = (api, { database, ownerUrl, backups, room }) => {
   // Everybody may know how old the latest is; only the owner may have one.
   api.on('get', '/backups', 'guest', async (_request, response) => {
     response.json({
@@ -56,7 +56,7 @@ export const backupRoutes: AddRoutes = (api, { database, databaseUrl, backups, r
     })
   })
   api.on('post', '/backups', 'owner', async (request, response) => {
-    const made = await makeBackup(databaseUrl, backups, 'by-hand')
+    const made = await makeBackup(ownerUrl, backups, 'by-hand')
     await note(database, request.actor, { action: 'made a backup', detail: made.name })
     response.status(201).json(made)
   })

@@ -55,14 +55,14 @@ const day = (at: string | null): string => (at === null ? 'never' : when(at, 'da
 <template>
   <div class="sheet panel">
     <p class="quiet">
-      A program sends its token with each request: <code>Authorization: Bearer …</code>. What it can ask
-      stands in <a href="/api/openapi.json">/api/openapi.json</a>. It ends at its time, and with the account
-      that made it.
+      A program sends its token with each request: <code>Authorization: Bearer …</code>. What it may ask is
+      described in <a href="/api/openapi.json">/api/openapi.json</a>. A token ends on its date, and with the
+      account that made it.
     </p>
     <p v-if="problem" class="problem" role="alert">{{ problem }}</p>
     <p v-if="isLoading" role="status">Fetching…</p>
     <p v-if="secret" class="secret" role="status">
-      <strong>The token, this once:</strong> <code>{{ secret }}</code>
+      <strong>The token, this once:</strong> <code class="token">{{ secret }}</code>
       <button class="link-button" @click="secret = ''">I have it</button>
     </p>
     <div v-if="items.length > 0" class="wide">
@@ -124,6 +124,9 @@ const day = (at: string | null): string => (at === null ? 'never' : when(at, 'da
 </template>
 
 <style scoped>
+.token {
+  margin-right: 12px;
+}
 .secret {
   background: var(--tight-soft);
   overflow-wrap: anywhere;
