@@ -104,6 +104,19 @@ function stop() {
 for (const signal of ['SIGINT', 'SIGTERM', 'SIGHUP']) process.on(signal, stop)
 for (const stream of [process.stdout, process.stderr]) stream.on('error', () => undefined)
 
+/** `--lan`: the tablets of the shop come in, over TLS with a certificate of the shop's own, or one that is given. */
+async function network(place, port) {
+  const flags = process.argv.slice(2)
+  const unknown = flags.find((flag) => flag !== '--lan')
+  if (unknown) throw new Remedy(`npm start takes --lan, and not ${unknown}.`)
+  if (flags.length === 0) return {}
+  return {
+    HOST: process.env.HOST || '0.0.0.0',
+    TLS_FOLDER: join(place.folder, 'tls'),
+    TLS_WELCOME_PORT: process.env.TLS_WELCOME_PORT || `${await freePort(port + 1)}`,
+  }
+}
+
 /** @returns the exit code: 0 for a stop that was asked for */
 async function serve(db, place, port, began) {
   server = begin(process.execPath, ['--enable-source-maps', SERVER], {
@@ -111,6 +124,7 @@ async function serve(db, place, port, began) {
       DATABASE_URL: db.url,
       PORT: `${port}`,
       NODE_ENV: 'production',
+      ...(await network(place, port)),
       STOP_WITH_PARENT: '1',
       BACKUP_FOLDER: process.env.BACKUP_FOLDER || join(place.folder, 'backups'),
       DATA_FOLDER: process.env.DATABASE_URL ? '' : place.folder,

@@ -23,6 +23,10 @@ const schema = z.object({
   LOG_FILE: z.string().optional(),
   DATA_FOLDER: z.string().optional(),
   ALLOWED_HOSTS: z.string().default(''),
+  TLS_FOLDER: z.string().optional(),
+  TLS_CERT_FILE: z.string().optional(),
+  TLS_KEY_FILE: z.string().optional(),
+  TLS_WELCOME_PORT: z.coerce.number('must be a port number').int().min(0).max(65_535).optional(),
   THIS_MACHINE: z.enum(['link', 'open'], 'must be link or open').default('link'),
   SIGN_IN: z.enum(['auto', 'always'], 'must be auto or always').default('auto'),
   TRUST_PROXY: flag,
@@ -57,6 +61,8 @@ export interface Config {
   readonly logFile: string | null
   /** A folder on the disk of the database; null where that is another machine’s. */
   readonly dataFolder: string | null
+  /** null: it speaks plain HTTP. */
+  readonly tls: TlsSettings | null
   readonly access: Access
   readonly backups: BackupSettings
   readonly retention: RetentionSettings
@@ -64,6 +70,11 @@ export interface Config {
   /** The demo shop that is loaded into an empty database; null where it asks whoever opens it. */
   readonly demo: DemoId | null
 }
+
+export type TlsSettings =
+  /** A certificate of the shop's own, and where its authority is given out; null: nowhere. */
+  | { readonly folder: string; readonly welcomePort: number | null }
+  | { readonly certFile: string; readonly keyFile: string }
 
 /** Who may come in, and by which name. */
 export interface Access {
@@ -93,12 +104,18 @@ export interface BackupSettings {
 const LOOPBACK_NAMES: readonly string[] = ['127.0.0.1', 'localhost', '::1']
 const isLoopback = (host: string): boolean => LOOPBACK_NAMES.includes(host)
 
+/** Every address of this machine in its networks, the ones that people type first. */
+export const ownAddresses = (): string[] =>
+  Object.values(networkInterfaces())
+    .flatMap((list) => list ?? [])
+    .sort((a, b) => Number(a.internal) - Number(b.internal) || a.family.localeCompare(b.family))
+    .map(({ address }) => address.toLowerCase())
+
 /** Every address and name of this machine: an address cannot be made to lead elsewhere, as a name of the web can. */
 function ownNames(): string[] {
-  const addresses = Object.values(networkInterfaces()).flatMap((list) =>
-    (list ?? []).map(({ address }) => address.toLowerCase()),
-  )
-  return [...addresses, hostname().toLowerCase()]
+  const name = hostname().toLowerCase()
+  // Multicast DNS (RFC 6762) gives every machine of a network a name of its own.
+  return [...ownAddresses(), name, ...(name.includes('.') ? [] : [`${name}.local`])]
 }
 
 export function accessOf(
@@ -131,6 +148,15 @@ export function accessOf(
   }
 }
 
+function tlsOf(it: z.infer<typeof schema>): TlsSettings | null {
+  if (it.TLS_CERT_FILE && it.TLS_KEY_FILE) return { certFile: it.TLS_CERT_FILE, keyFile: it.TLS_KEY_FILE }
+  if (it.TLS_CERT_FILE || it.TLS_KEY_FILE)
+    throw new Error(
+      'The environment is not right: TLS_CERT_FILE and TLS_KEY_FILE go together. Set both, or neither',
+    )
+  return it.TLS_FOLDER ? { folder: it.TLS_FOLDER, welcomePort: it.TLS_WELCOME_PORT ?? null } : null
+}
+
 /** @throws Error that names each variable and its remedy */
 export function readConfig(environment: NodeJS.ProcessEnv): Config {
   const read = schema.safeParse(environment)
@@ -146,6 +172,7 @@ export function readConfig(environment: NodeJS.ProcessEnv): Config {
     logLevel: it.LOG_LEVEL,
     logFile: it.LOG_FILE ?? null,
     dataFolder: it.DATA_FOLDER || null,
+    tls: tlsOf(it),
     access: accessOf(it.HOST, {
       allowedHosts: it.ALLOWED_HOSTS,
       signIn: it.SIGN_IN,

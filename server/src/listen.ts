@@ -1,19 +1,25 @@
 /** The HTTP server with its limits, and how it stops: what is being answered is answered first. */
 import { createServer, type Server } from 'node:http'
+import { createServer as createTlsServer } from 'node:https'
 import type { Express } from 'express'
 import { LIMITS } from './limits.ts'
 
 type Patience = Pick<typeof LIMITS, 'headersMs' | 'requestMs' | 'lookForSlowMs'>
 
-/** @param patience with those who send slowly, headers or bodies */
+/**
+ * @param patience with those who send slowly, headers or bodies
+ * @param tls certificate and key, PEM; null: it speaks plain HTTP
+ */
 export function createHttpServer(
   app: Express,
   patience: { readonly [Name in keyof Patience]: number } = LIMITS,
+  tls: { readonly cert: string; readonly key: string } | null = null,
 ): Server {
-  const server = createServer(
-    { maxHeaderSize: LIMITS.headerBytes, connectionsCheckingInterval: patience.lookForSlowMs },
-    app,
-  )
+  const options = { maxHeaderSize: LIMITS.headerBytes, connectionsCheckingInterval: patience.lookForSlowMs }
+  const server =
+    tls === null
+      ? createServer(options, app)
+      : createTlsServer({ ...options, ...tls, minVersion: 'TLSv1.2' }, app)
   server.maxHeadersCount = LIMITS.headerCount
   server.headersTimeout = patience.headersMs
   server.requestTimeout = patience.requestMs

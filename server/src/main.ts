@@ -5,15 +5,17 @@ import { makeLink } from './access/thisMachine.ts'
 import { createApp } from './app.ts'
 import { makeBackup } from './backup/backup.ts'
 import { startBackupClock } from './backup/clock.ts'
-import { type Config, readConfig } from './config.ts'
+import { type Config, ownAddresses, readConfig } from './config.ts'
 import { type Database, openDatabase } from './database.ts'
 import { isMigrationDue, migrate } from './migrate.ts'
 import { remedyFor } from './remedies.ts'
 import { createHttpServer, drain, listen } from './listen.ts'
+import { LIMITS } from './limits.ts'
 import { LogFile } from './logFile.ts'
 import { UNKNOWN_ROOM, watchRoom } from './room.ts'
 import { seed } from './seed.ts'
 import { roleOfServer } from './serverRole.ts'
+import { openTls } from './tls/open.ts'
 import { startUpkeep } from './upkeep.ts'
 import { createWorkPool } from './work/pool.ts'
 
@@ -44,7 +46,11 @@ async function checkDoors(database: Database, { host, access }: Config): Promise
   )
 }
 
-const nameOf = (host: string): string => (host.includes(':') ? `[${host}]` : host)
+/** What somebody types who wants to come here: all addresses is none. */
+const nameOf = (host: string): string => {
+  const name = host === '0.0.0.0' || host === '::' ? (ownAddresses()[0] ?? 'localhost') : host
+  return name.includes(':') ? `[${name}]` : name
+}
 
 const openLog = (config: Config): Logger =>
   pino(
@@ -88,8 +94,11 @@ async function start(): Promise<void> {
     pool,
     room,
   })
-  const server = createHttpServer(app.express)
+  const tls = config.tls === null ? null : await openTls(config.tls, config.access)
+  const server = createHttpServer(app.express, LIMITS, tls)
   const port = await listen(server, config.port, config.host)
+  const stopRenewing = tls?.renew(server, logger)
+  const welcome = await tls?.welcome(config.host, port)
   const stopUpkeep = startUpkeep(database, logger, config.retention)
   const stopBackupClock = startBackupClock(config.databaseUrl, config.backups, logger)
   pool.warm()
@@ -99,6 +108,8 @@ async function start(): Promise<void> {
     isStopping = true
     logger.info({ why }, 'stopping')
     stopUpkeep()
+    stopRenewing?.()
+    welcome?.close()
     stopBackupClock()
     room.close()
     await app.close()
@@ -116,11 +127,17 @@ async function start(): Promise<void> {
     process.stdin.resume()
   }
 
-  const address = `http://${nameOf(config.host)}:${port}`
+  const address = `${tls === null ? 'http' : 'https'}://${nameOf(config.host)}:${port}`
   say(
     config.access.needsSignIn ? 'Whoever comes in signs in.' : 'Open to this machine alone, without sign-in.',
   )
   say(`Brannik is at ${address}/`)
+  if (welcome) {
+    say(
+      `On each tablet and phone once: open http://${nameOf(config.host)}:${welcome.port}/ and follow its two steps.`,
+    )
+    say(`Its fingerprint there must be ${welcome.fingerprint}`)
+  }
   if (!config.access.needsSignIn && config.access.thisMachine === 'link')
     say(`The first time in each browser open this link instead: ${address}${await makeLink(database)}`)
 }

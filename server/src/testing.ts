@@ -226,7 +226,7 @@ export async function startProcess(
   const url = await new Promise<string>((resolve, reject) => {
     const hear = (chunk: unknown): void => {
       told += String(chunk)
-      const found = /Brannik is at (http:\S+)\//.exec(told)
+      const found = /Brannik is at (https?:\S+)\//.exec(told)
       if (found?.[1]) resolve(found[1])
     }
     child.stdout.on('data', hear)

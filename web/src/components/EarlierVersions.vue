@@ -102,7 +102,7 @@ function takeBack(): void {
       </ol>
       <div class="what" aria-live="polite">
         <p v-if="chosen === null" class="quiet">
-          Choose a version to see what in it is different from now. Every change is kept.
+          Choose a version to see what is different in it. What a day ended with is always kept.
         </p>
         <p v-else-if="record !== null && changes.length === 0" class="quiet">It is as it is now.</p>
         <VTable v-else-if="record !== null">
