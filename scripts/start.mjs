@@ -157,7 +157,7 @@ async function start() {
     await onlyOnce(place.folder)
     say(`The shop’s data: ${place.cluster} (${place.how})`)
   }
-  installNpm()
+  installNpm({ isWhole: false })
   buildWeb()
   buildServer()
   const port = await servingPort()

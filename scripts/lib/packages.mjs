@@ -43,23 +43,31 @@ const hashOf = (...files) => {
 
 /** Remembers in .data what was made from what, so that a second start makes nothing twice. */
 export function unlessMadeFrom(name, key, made, make) {
-  const stamp = join(DATA, `${name}.stamp`)
-  const fresh = existsSync(made) && existsSync(stamp) && readFileSync(stamp, 'utf8') === key
-  if (fresh) return
+  if (isMadeFrom(name, key, made)) return
   make()
   mkdirSync(DATA, { recursive: true })
-  writeFileSync(stamp, key)
+  writeFileSync(stampOf(name), key)
 }
+const stampOf = (name) => join(DATA, `${name}.stamp`)
+const isMadeFrom = (name, key, made) =>
+  existsSync(made) && existsSync(stampOf(name)) && readFileSync(stampOf(name), 'utf8') === key
 
-/** npm ci, where node_modules is not what the lock file says. */
-export function installNpm() {
+/**
+ * npm ci, where node_modules is not what the lock file says.
+ * @param options.isWhole whether packages of development come too; a start needs none, and is content where they are there
+ */
+export function installNpm({ isWhole = true } = {}) {
   const [major, minor] = process.versions.node.split('.').map(Number)
   if (major < 20 || (major === 20 && minor < 19)) {
     throw new Remedy(`Node ${process.versions.node} is too old: install Node 20.19 or newer.`)
   }
-  unlessMadeFrom('npm', hashOf(join(ROOT, 'package-lock.json')), join(ROOT, 'node_modules'), () => {
+  const lock = hashOf(join(ROOT, 'package-lock.json'))
+  const there = join(ROOT, 'node_modules')
+  if (!isWhole && isMadeFrom('npm', lock, there)) return
+  unlessMadeFrom('npm', isWhole ? lock : `${lock} to run`, there, () => {
     process.stdout.write('Installing npm packages ...\n')
-    const done = quiet('npm', ['ci', '--no-audit', '--no-fund', '--loglevel=error'])
+    const omit = isWhole ? [] : ['--omit=dev']
+    const done = quiet('npm', ['ci', ...omit, '--no-audit', '--no-fund', '--loglevel=error'])
     if (!done.ok) {
       throw new Remedy(
         `npm ci failed:\n${done.err.trim().split('\n').slice(-6).join('\n')}\nCheck the network and the free space of this disk, then start again.`,
