@@ -6,7 +6,7 @@ import { freePort, startPostgres } from './lib/postgres.mjs'
 import { begin, explain } from './lib/run.mjs'
 
 async function dev() {
-  installNpm()
+  await installNpm()
   // A shop of its own: whoever changes the program should not do so on the owner's data.
   const folder = join(DATA, 'dev')
   await onlyOnce(folder)

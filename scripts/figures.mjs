@@ -60,7 +60,7 @@ async function largestAnswer(address) {
 
 /** The pages are driven by what the browser tests are written in. */
 async function readTypeScript() {
-  installNpm()
+  await installNpm()
   const { register } = await import('tsx/esm/api')
   register()
 }

@@ -153,7 +153,7 @@ function taken(args, name, example) {
 }
 
 async function mutants() {
-  installNpm()
+  await installNpm()
   const args = process.argv.slice(2)
   const since = taken(args, '--since', 'a commit, such as HEAD~3')
   const oneIn = Number(taken(args, '--one-in', 'a whole number, such as 10') ?? 1)

@@ -157,11 +157,19 @@ async function start() {
     await onlyOnce(place.folder)
     say(`The shop’s data: ${place.cluster} (${place.how})`)
   }
-  installNpm({ isWhole: false })
-  buildWeb()
-  buildServer()
   const port = await servingPort()
+  // The database starts while packages come in.
+  const installing = installNpm({ isWhole: false })
+  installing.catch(() => undefined)
   const db = await database(place)
+  try {
+    await installing
+    buildWeb()
+    buildServer()
+  } catch (error) {
+    await db.stop()
+    throw error
+  }
   const unwatch = db.watch((why) => {
     lostWhy = why
     stop()

@@ -120,7 +120,7 @@ async function tests(env) {
 }
 
 async function test() {
-  installNpm()
+  await installNpm()
   // curl runs the example of the README; systemd brings the linter of its units.
   const missing = [BROWSER.package, 'curl'].filter((name) => !exists(name))
   if (!exists('systemd-analyze')) missing.push('systemd')

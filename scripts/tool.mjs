@@ -12,7 +12,7 @@ const COMMANDS = { user: ['user', []], backup: ['backup', ['backup']], restore: 
 async function tool() {
   const [name, ...args] = process.argv.slice(2)
   const [file, first] = COMMANDS[name]
-  installNpm({ isWhole: false })
+  await installNpm({ isWhole: false })
   buildServer()
   const place = choosePlace()
   const given = process.env.DATABASE_URL

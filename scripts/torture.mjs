@@ -450,7 +450,7 @@ async function blocks(shop) {
 const PHASES = { load: underLoad, blocks, requests, kills }
 
 async function torture() {
-  installNpm()
+  await installNpm()
   buildServer()
   const base = mkdtempSync(join(tmpdir(), 'brannik-torture-'))
   chmodSync(base, 0o755)

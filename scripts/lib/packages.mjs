@@ -2,7 +2,7 @@
 import { createHash } from 'node:crypto'
 import { existsSync, mkdirSync, readFileSync, writeFileSync } from 'node:fs'
 import { join } from 'node:path'
-import { exists, quiet, Remedy, ROOT } from './run.mjs'
+import { exists, quiet, quietly, Remedy, ROOT } from './run.mjs'
 
 export const DATA = join(ROOT, '.data')
 
@@ -45,6 +45,9 @@ const hashOf = (...files) => {
 export function unlessMadeFrom(name, key, made, make) {
   if (isMadeFrom(name, key, made)) return
   make()
+  stamp(name, key)
+}
+function stamp(name, key) {
   mkdirSync(DATA, { recursive: true })
   writeFileSync(stampOf(name), key)
 }
@@ -56,7 +59,7 @@ const isMadeFrom = (name, key, made) =>
  * npm ci, where node_modules is not what the lock file says.
  * @param options.isWhole whether packages of development come too; a start needs none, and is content where they are there
  */
-export function installNpm({ isWhole = true } = {}) {
+export async function installNpm({ isWhole = true } = {}) {
   const [major, minor] = process.versions.node.split('.').map(Number)
   if (major < 20 || (major === 20 && minor < 19)) {
     throw new Remedy(`Node ${process.versions.node} is too old: install Node 20.19 or newer.`)
@@ -64,14 +67,15 @@ export function installNpm({ isWhole = true } = {}) {
   const lock = hashOf(join(ROOT, 'package-lock.json'))
   const there = join(ROOT, 'node_modules')
   if (!isWhole && isMadeFrom('npm', lock, there)) return
-  unlessMadeFrom('npm', isWhole ? lock : `${lock} to run`, there, () => {
-    process.stdout.write('Installing npm packages ...\n')
-    const omit = isWhole ? [] : ['--omit=dev']
-    const done = quiet('npm', ['ci', ...omit, '--no-audit', '--no-fund', '--loglevel=error'])
-    if (!done.ok) {
-      throw new Remedy(
-        `npm ci failed:\n${done.err.trim().split('\n').slice(-6).join('\n')}\nCheck the network and the free space of this disk, then start again.`,
-      )
-    }
-  })
+  const key = isWhole ? lock : `${lock} to run`
+  if (isMadeFrom('npm', key, there)) return
+  process.stdout.write('Installing npm packages ...\n')
+  const omit = isWhole ? [] : ['--omit=dev']
+  const done = await quietly('npm', ['ci', ...omit, '--no-audit', '--no-fund', '--loglevel=error'])
+  if (!done.ok) {
+    throw new Remedy(
+      `npm ci failed:\n${done.err.trim().split('\n').slice(-6).join('\n')}\nCheck the network and the free space of this disk, then start again.`,
+    )
+  }
+  stamp('npm', key)
 }

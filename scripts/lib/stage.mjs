@@ -26,7 +26,7 @@ const addressOf = (server) =>
  * @returns what `act` returns; everything is gone afterwards
  */
 export async function onStage(act, { demo = true } = {}) {
-  installNpm()
+  await installNpm()
   if (!exists(BROWSER.package)) installDebian([BROWSER.package])
   buildWeb()
   buildServer()
