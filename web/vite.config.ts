@@ -1,9 +1,9 @@
 import { fileURLToPath } from 'node:url'
 import vue from '@vitejs/plugin-vue'
 import { defineConfig, type Plugin } from 'vite'
-import { VitePWA } from 'vite-plugin-pwa'
 import vuetify from 'vite-plugin-vuetify'
 import { facts } from './facts.ts'
+import { offlineWorker } from './offlineWorker.ts'
 
 /** What a page has of the kinds without their schemas. */
 const LIGHT_KINDS =
@@ -63,25 +63,7 @@ export default defineConfig({
     leftOut,
     vue(),
     vuetify({ autoImport: true, styles: { configFile: 'src/styles/settings.scss' } }),
-    VitePWA({
-      strategies: 'injectManifest',
-      srcDir: 'offline',
-      filename: 'worker.ts',
-      // It is fetched once the first answer stands.
-      injectRegister: false,
-      manifest: {
-        name: 'Brannik',
-        short_name: 'Brannik',
-        description: 'Chooses welding power sources, guns and consumables for planned jobs',
-        display: 'standalone',
-        start_url: '/',
-        icons: [{ src: 'icon.svg', sizes: 'any', type: 'image/svg+xml' }],
-      },
-      injectManifest: {
-        globPatterns: ['**/*.{js,css,html,svg,woff2}'],
-        buildPlugins: { vite: [facts()] },
-      },
-    }),
+    offlineWorker([facts()]),
   ],
   build: {
     target: 'es2022',

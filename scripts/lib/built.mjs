@@ -16,6 +16,8 @@ const WEB_SOURCES = [
   'web/public',
   'web/index.html',
   'web/vite.config.ts',
+  'web/facts.ts',
+  'web/offlineWorker.ts',
 ]
 const SERVER_SOURCES = [...COMMON, 'server/src', 'server/build.mjs', 'server/package.json']
 
