@@ -4,6 +4,7 @@ import { defineConfig, type Plugin } from 'vite'
 import vuetify from 'vite-plugin-vuetify'
 import { facts } from './facts.ts'
 import { offlineWorker } from './offlineWorker.ts'
+import { vuetifyStyles } from './vuetifyStyles.ts'
 
 /** What a page has of the kinds without their schemas. */
 const LIGHT_KINDS =
@@ -62,7 +63,8 @@ export default defineConfig({
     facts(),
     leftOut,
     vue(),
-    vuetify({ autoImport: true, styles: { configFile: 'src/styles/settings.scss' } }),
+    vuetifyStyles(fileURLToPath(new URL('src/styles/settings.scss', import.meta.url))),
+    vuetify({ autoImport: true }),
     offlineWorker([facts()]),
   ],
   build: {

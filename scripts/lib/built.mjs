@@ -18,6 +18,7 @@ const WEB_SOURCES = [
   'web/vite.config.ts',
   'web/facts.ts',
   'web/offlineWorker.ts',
+  'web/vuetifyStyles.ts',
 ]
 const SERVER_SOURCES = [...COMMON, 'server/src', 'server/build.mjs', 'server/package.json']
 
