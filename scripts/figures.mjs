@@ -4,6 +4,7 @@ import { join } from 'node:path'
 import { explain, quiet, ROOT } from './lib/run.mjs'
 import { median, print } from './figures/print.mjs'
 import { events } from './figures/events.mjs'
+import { years } from './figures/years.mjs'
 import { installNpm } from './lib/packages.mjs'
 import { onStage } from './lib/stage.mjs'
 
@@ -79,6 +80,7 @@ async function figures() {
     await pages.largeBoard(browser, address)
     await events(address, databaseUrl)
   })
+  await onStage(({ address, databaseUrl }) => years(address, databaseUrl))
   await onStage(({ browser, address }) => pages.firstHour(browser, address), { demo: false })
 }
 

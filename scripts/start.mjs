@@ -35,7 +35,11 @@ async function database(place) {
       watch: () => async () => undefined,
       words: 'Stopped. The database is not ours and goes on.',
     }
-  const cluster = await startPostgres({ folder: place.cluster, port: FIRST_DATABASE_PORT })
+  const cluster = await startPostgres({
+    folder: place.cluster,
+    port: FIRST_DATABASE_PORT,
+    walFolder: process.env.WAL_FOLDER,
+  })
   writeDownPlace(place)
   cluster.createDatabase('brannik')
   return {

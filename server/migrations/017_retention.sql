@@ -1,8 +1,8 @@
 -- History and audit may be thinned by rule, and by nothing else: these functions run as the owner of the tables, and the
 -- server itself may not delete from them. The last state of each record on each day of the shop always stays, and so do
 -- what was deleted and what it was before.
-create index record_history_at on record_history using brin (at) with (pages_per_range = 16, autosummarize = on);
-create index audit_at on audit using brin (at) with (pages_per_range = 16, autosummarize = on);
+create index record_history_at on record_history (at);
+create index audit_at on audit (at);
 
 create or replace function refuse_change() returns trigger language plpgsql as $$
 begin
@@ -42,14 +42,16 @@ begin
   ends := (date_trunc('day', began at time zone zone) + interval '1 day') at time zone zone;
   if ends > now() - make_interval(days => days) then return null; end if;
   perform set_config('brannik.retention', 'on', true);
-  delete from record_history h using record_history next
-    where h.at >= began and h.at < ends and h.body is not null
-      and next.kind = h.kind and next.id = h.id and next.body is not null
-      and next.version = (select min(version) from record_history v
-        where v.kind = h.kind and v.id = h.id and v.version > h.version)
-      and next.at < ends
-      and (minutes = 0 or (next.at - h.at <= make_interval(mins => minutes)
-        and next.who = h.who and next.actor_id is not distinct from h.actor_id));
+  delete from record_history h using (
+      select ctid as place, at, body is null as deleted, who, actor_id,
+        lead(at) over each as next_at, lead(body is null) over each as next_deleted,
+        lead(who) over each as next_who, lead(actor_id) over each as next_actor_id
+      from record_history where at >= began and at < ends
+      window each as (partition by kind, id order by version)
+    ) one
+    where h.ctid = one.place and not one.deleted and not one.next_deleted
+      and (minutes = 0 or (one.next_at - one.at <= make_interval(mins => minutes)
+        and one.next_who = one.who and one.next_actor_id is not distinct from one.actor_id));
   get diagnostics gone = row_count;
   perform set_config('brannik.retention', '', true);
   -- Days without a row are stepped over.
