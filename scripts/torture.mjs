@@ -1,21 +1,37 @@
 /**
  * `npm run torture`: kills, hostile requests, load, idle connections and the largest valid questions, on a server and
  * a database of their own. One line of JSON a figure; the exit is 1 where something was lost, died or answered 5xx.
- * `--short` is what `npm test` runs; `load`, `blocks`, `requests` or `kills` alone by their names.
+ * `--short` is what `npm test` runs; `load`, `blocks`, `requests`, `kills`, `launched`, `disk` or `tabs` alone by their names.
  */
-import { mkdtempSync, chmodSync, readFileSync, rmSync } from 'node:fs'
+import {
+  appendFileSync,
+  chmodSync,
+  mkdirSync,
+  mkdtempSync,
+  readFileSync,
+  rmSync,
+  statfsSync,
+  writeFileSync,
+} from 'node:fs'
 import { Agent, request } from 'node:http'
 import { connect } from 'node:net'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { setTimeout as pause } from 'node:timers/promises'
-import { buildServer, SERVER } from './lib/built.mjs'
-import { installNpm } from './lib/packages.mjs'
+import { buildServer, buildWeb, SERVER } from './lib/built.mjs'
+import { DATA, installNpm } from './lib/packages.mjs'
 import { freePort, startPostgres } from './lib/postgres.mjs'
-import { begin, explain, ROOT } from './lib/run.mjs'
+import { begin, explain, quiet, quietly, ROOT } from './lib/run.mjs'
+
+/** What is printed, and what the server says of itself, stays here. */
+const LOGS = join(DATA, 'torture')
+mkdirSync(LOGS, { recursive: true })
+const PRINTED = join(LOGS, 'figures.jsonl')
+writeFileSync(PRINTED, '')
 
 const SHORT = process.argv.includes('--short')
-const KILLS = SHORT ? 6 : 200
+const KILLS = SHORT ? 8 : 200
+const LAUNCHED_KILLS = SHORT ? 1 : 20
 const REQUESTS = SHORT ? 1500 : 50_000
 const LOAD_S = SHORT ? 3 : 20
 const CLIENTS = 50
@@ -23,21 +39,50 @@ const JOBS = SHORT ? 100 : 500
 const IDLE = SHORT ? 200 : 1500
 
 let isSound = true
-const say = (figure, value, unit) =>
-  process.stdout.write(`${JSON.stringify({ figure: `torture-${figure}`, value, unit })}\n`)
+function print(line) {
+  appendFileSync(PRINTED, `${line}\n`)
+  process.stdout.write(`${line}\n`)
+}
+const say = (figure, value, unit) => print(JSON.stringify({ figure: `torture-${figure}`, value, unit }))
 /** A figure that must be as it is wanted. */
 function must(figure, value, unit, isRight) {
   say(figure, value, unit)
   if (isRight) return
   isSound = false
-  process.stdout.write(`FAULT ${figure} is ${value} ${unit}\n`)
+  print(`FAULT ${figure} is ${value} ${unit}`)
 }
 const quantile = (sorted, share) =>
   sorted[Math.min(sorted.length - 1, Math.floor(sorted.length * share))] ?? 0
 const rounded = (number) => Math.round(number * 10) / 10
 
-class Shop {
+/** Asks a server on its `port`. */
+class Caller {
+  async call(method, path, body, headers = {}) {
+    const sent = body === undefined ? {} : { body: typeof body === 'string' ? body : JSON.stringify(body) }
+    const response = await fetch(`http://127.0.0.1:${this.port}${path}`, {
+      method,
+      headers: { ...(body === undefined ? {} : { 'Content-Type': 'application/json' }), ...headers },
+      ...sent,
+    })
+    const text = await response.text()
+    return { status: response.status, headers: response.headers, text }
+  }
+
+  /** @returns how long it took, ms */
+  async untilReady() {
+    const began = performance.now()
+    for (;;) {
+      const ready = await this.call('GET', '/api/ready').catch(() => null)
+      if (ready?.status === 200) return performance.now() - began
+      if (performance.now() - began > 120_000) throw new Error('it does not come back')
+      await pause(20)
+    }
+  }
+}
+
+class Shop extends Caller {
   constructor(folder) {
+    super()
     this.folder = folder
   }
 
@@ -57,7 +102,8 @@ class Shop {
         DATABASE_URL: this.cluster.url('brannik'),
         PORT: `${this.port}`,
         HOST: '127.0.0.1',
-        LOG_LEVEL: 'silent',
+        LOG_LEVEL: 'warn',
+        LOG_FILE: join(LOGS, 'server.log'),
         DEMO: '1',
         THIS_MACHINE: 'open',
         WRITES_PER_MINUTE: '10000000',
@@ -88,26 +134,36 @@ class Shop {
     if (this.cluster.port !== this.databasePort) throw new Error('the database came back on another port')
   }
 
-  async call(method, path, body, headers = {}) {
-    const sent = body === undefined ? {} : { body: typeof body === 'string' ? body : JSON.stringify(body) }
-    const response = await fetch(`http://127.0.0.1:${this.port}${path}`, {
-      method,
-      headers: { ...(body === undefined ? {} : { 'Content-Type': 'application/json' }), ...headers },
-      ...sent,
-    })
-    const text = await response.text()
-    return { status: response.status, headers: response.headers, text }
+  /** One connection of the server, as a crash of it would end it: the whole database starts anew. */
+  async killBackend() {
+    const pid = await this.aBackend()
+    if (pid) process.kill(pid, 'SIGKILL')
+    await pause(50)
   }
 
-  /** @returns how long it took, ms */
-  async untilReady() {
-    const began = performance.now()
-    for (;;) {
-      const ready = await this.call('GET', '/api/ready').catch(() => null)
-      if (ready?.status === 200) return performance.now() - began
-      if (performance.now() - began > 120_000) throw new Error('it does not come back')
-      await pause(20)
+  /** The same, in order: the database lives on. */
+  async endBackend() {
+    const pid = await this.aBackend()
+    if (pid) await this.asOwner('select pg_terminate_backend($1)', [pid])
+  }
+
+  async asOwner(sql, values = []) {
+    const { default: pg } = await import('pg')
+    const client = new pg.Client({ connectionString: this.cluster.url('brannik') })
+    client.on('error', () => undefined)
+    await client.connect()
+    try {
+      return (await client.query(sql, values)).rows
+    } finally {
+      await client.end().catch(() => undefined)
     }
+  }
+
+  async aBackend() {
+    const rows = await this.asOwner(
+      `select pid from pg_stat_activity where datname = 'brannik' and pid <> pg_backend_pid() order by random() limit 1`,
+    )
+    return rows[0]?.pid
   }
 
   async metric(name) {
@@ -125,53 +181,213 @@ class Shop {
 const demo = () => JSON.parse(readFileSync(join(ROOT, 'demo/tollgate-orchard-works.json'), 'utf8'))
 const question = () => JSON.parse(readFileSync(join(ROOT, 'demo/fit-press-frame.json'), 'utf8'))
 
-/** Server and database are killed in the middle of writing, in turn; what was acknowledged must be there. */
-async function kills(shop) {
+/** The same whatever the order of the fields. */
+const canonical = (value) =>
+  JSON.stringify(value, (_, one) =>
+    one && typeof one === 'object' && !Array.isArray(one)
+      ? Object.fromEntries(Object.entries(one).sort(([a], [b]) => (a < b ? -1 : 1)))
+      : one,
+  )
+
+/** Writers that make records and change them, each its own, until they are told to stop. */
+function writing(shop, writers) {
   const [job] = demo().jobs
-  const acknowledged = new Map()
+  /** By id: what was acknowledged last, and what was sent after it and never answered. */
+  const records = new Map()
+  const figures = { acknowledged: 0 }
   let isOver = false
-  let count = 0
-  const writers = Array.from({ length: 4 }, async (_, writer) => {
-    while (!isOver) {
-      count += 1
-      const id = `kill-${writer}-${count}`
-      const answer = await shop.call('POST', '/api/jobs', { ...job, id, name: id }).catch(() => null)
-      if (answer?.status === 201) acknowledged.set(id, true)
-      if (!answer || answer.status >= 500) await pause(10)
+  const write = async (writer) => {
+    for (let step = 0; !isOver; step += 1) {
+      // A record is made, and changed four times.
+      const id = `kill-${writer}-${Math.floor(step / 5)}`
+      const had = records.get(id)
+      const body = { ...job, id, name: `${id} ${step}`, quantity: 1 + (step % 90) }
+      if (step % 5 > 0 && !had?.etag) continue
+      const sent = had?.etag
+        ? ['PUT', `/api/jobs/${id}`, body, { 'If-Match': had.etag }]
+        : ['POST', '/api/jobs', body]
+      const answer = await shop.call(...sent).catch(() => null)
+      if (answer?.status === 201 || answer?.status === 200) {
+        figures.acknowledged += 1
+        records.set(id, { body, etag: answer.headers.get('etag'), maybe: [] })
+      } else {
+        // Whether it was stored nobody knows: both are right, and nothing more is written to it.
+        records.set(id, { body: had?.body ?? null, etag: null, maybe: [...(had?.maybe ?? []), body] })
+        await pause(10)
+      }
     }
-  })
+  }
+  const all = Array.from({ length: writers }, (_, writer) => write(writer))
+  return {
+    /** @returns how many were acknowledged, and of which records the contents are not what was acknowledged */
+    async end() {
+      isOver = true
+      await Promise.all(all)
+      const stored = new Map()
+      let after = ''
+      do {
+        const { items, next } = JSON.parse((await shop.call('GET', `/api/jobs?limit=500${after}`)).text)
+        for (const { record } of items) stored.set(record.id, canonical(record))
+        after = next === null ? '' : `&after=${next}`
+      } while (after !== '')
+      const wrong = [...records].filter(([id, { body, maybe }]) => {
+        const right = [body, ...maybe].map((one) => one && canonical(one))
+        return !right.includes(stored.get(id) ?? null)
+      })
+      return { acknowledged: figures.acknowledged, wrong: wrong.map(([id]) => id) }
+    },
+  }
+}
+
+/** Server, database and single connections of it are killed in the middle of writing; contents must be as acknowledged. */
+async function kills(shop) {
+  const writers = writing(shop, 4)
   const recoveries = []
   let died = 0
+  const ways = [
+    () => shop.killServer(),
+    () => shop.killDatabase(),
+    () => shop.killBackend(),
+    () => shop.endBackend(),
+  ]
   for (let kill = 0; kill < KILLS; kill += 1) {
     await pause(100 + Math.random() * 200)
-    const isDatabase = kill % 2 === 1
+    const way = kill % ways.length
     const began = performance.now()
-    if (isDatabase) await shop.killDatabase()
-    else await shop.killServer()
+    await ways[way]()
     await shop.untilReady()
     recoveries.push(performance.now() - began)
-    if (isDatabase && !shop.isAlive) {
+    if (way > 0 && !shop.isAlive) {
       died += 1
       await shop.startServer()
     }
   }
-  isOver = true
-  await Promise.all(writers)
-  const stored = new Set()
-  let after = ''
-  do {
-    const { items, next } = JSON.parse((await shop.call('GET', `/api/jobs?limit=500${after}`)).text)
-    for (const { record } of items) stored.add(record.id)
-    after = next === null ? '' : `&after=${next}`
-  } while (after !== '')
-  const lost = [...acknowledged.keys()].filter((id) => !stored.has(id))
+  const { acknowledged, wrong } = await writers.end()
   recoveries.sort((a, b) => a - b)
   say('kills', KILLS, 'kills')
-  say('acknowledged-writes', acknowledged.size, 'writes')
-  must('lost-writes', lost.length, 'writes', lost.length === 0 && acknowledged.size > KILLS)
+  say('acknowledged-writes', acknowledged, 'writes')
+  must('lost-or-changed-writes', wrong.length, 'records', wrong.length === 0 && acknowledged > KILLS)
   must('server-died-with-database', died, 'times', died === 0)
   say('recovery-median', rounded(quantile(recoveries, 0.5)), 'ms')
   say('recovery-worst', rounded(recoveries.at(-1)), 'ms')
+}
+
+/** As an owner starts it: `npm start`, whose database is killed under it and must come back by itself. */
+class Launched extends Caller {
+  constructor(folder, env = {}) {
+    super()
+    this.folder = folder
+    this.port = 20_000 + (process.pid % 1000) * 20 + 15
+    this.said = ''
+    this.child = begin(process.execPath, ['scripts/start.mjs'], {
+      env: {
+        BRANNIK_DATA: folder,
+        PORT: `${this.port}`,
+        DEMO: '1',
+        THIS_MACHINE: 'open',
+        LOG_LEVEL: 'warn',
+        WRITES_PER_MINUTE: '10000000',
+        BACKUP_HOURS: '0',
+        ...env,
+      },
+      stdio: ['pipe', 'pipe', 'pipe'],
+    })
+    for (const stream of [this.child.stdout, this.child.stderr])
+      stream.on('data', (chunk) => (this.said += chunk))
+  }
+
+  get postmaster() {
+    return Number(readFileSync(join(this.folder, 'postgres/postmaster.pid'), 'utf8').split('\n')[0])
+  }
+
+  async stop() {
+    const ended = new Promise((resolve) => this.child.once('exit', resolve))
+    this.child.kill('SIGINT')
+    return ended
+  }
+}
+
+async function launched(_, base) {
+  const shop = new Launched(join(base, 'launched'))
+  await shop.untilReady()
+  const writers = writing(shop, 2)
+  const recoveries = []
+  for (let kill = 0; kill < LAUNCHED_KILLS; kill += 1) {
+    await pause(1500)
+    const began = performance.now()
+    process.kill(shop.postmaster, 'SIGKILL')
+    // It answers until it notices; then it is gone, and comes back.
+    await pause(300)
+    await shop.untilReady()
+    recoveries.push(performance.now() - began)
+  }
+  const { acknowledged, wrong } = await writers.end()
+  const code = await shop.stop()
+  recoveries.sort((a, b) => a - b)
+  say('launched-kills', LAUNCHED_KILLS, 'kills')
+  must('launched-lost-or-changed', wrong.length, 'records', wrong.length === 0 && acknowledged > 0)
+  must('launched-exit', code, 'status', code === 0)
+  say('launched-recovery-worst', rounded(recoveries.at(-1)), 'ms')
+}
+
+/** A disk of its own, which is filled: reading goes on, writing is refused with what to do, and comes back with room. */
+async function disk(_, base) {
+  const folder = join(base, 'disk')
+  mkdirSync(folder)
+  if (!quiet('mount', ['-t', 'tmpfs', '-o', 'size=700m', 'tmpfs', folder]).ok) {
+    say('disk', 'not tried: this user may not mount a small disk', '')
+    return
+  }
+  chmodSync(folder, 0o755)
+  try {
+    const shop = new Launched(join(folder, 'data'))
+    await shop.untilReady()
+    const job = demo().jobs[0]
+    const save = async (id) => (await shop.call('POST', '/api/jobs', { ...job, id, name: id })).status
+    const filler = join(folder, 'filler')
+    const fillUpTo = (left) => {
+      const { bavail, bsize } = statfsSync(folder)
+      writeFileSync(filler, Buffer.alloc(Math.max(0, bavail * bsize - left)))
+    }
+    must('disk-save-with-room', await save('disk-1'), 'status', true)
+    fillUpTo(60e6)
+    const answers = async () => {
+      // The server looks now and then.
+      for (let wait = 0; wait < 400; wait += 1) {
+        const status = await save(`disk-2-${wait}`)
+        if (status === 507) return status
+        await pause(100)
+      }
+      return 0
+    }
+    const refused = await answers()
+    must('disk-save-when-full', refused, 'status', refused === 507)
+    const read = (await shop.call('GET', '/api/jobs/press-frame')).status
+    must('disk-read-when-full', read, 'status', read === 200)
+    rmSync(filler)
+    let again = 0
+    for (let wait = 0; wait < 600 && again !== 201; wait += 1) {
+      again = await save(`disk-3-${wait}`)
+      await pause(100)
+    }
+    must('disk-save-with-room-again', again, 'status', again === 201)
+    must('disk-exit', await shop.stop(), 'status', true)
+  } finally {
+    quiet('umount', [folder])
+  }
+}
+
+/** Twenty tabs of one browser, by the test that opens them. */
+async function tabs(shop) {
+  buildWeb()
+  const done = await quietly(
+    'npx',
+    ['playwright', 'test', '-c', 'e2e', 'e2e/safe.spec.ts', '-g', 'many tabs'],
+    {
+      env: { TEST_DATABASE_URL: shop.cluster.url('postgres'), TEST_LONG: '1' },
+    },
+  )
+  must('twenty-tabs', done.ok ? 1 : 0, 'passed', done.ok)
 }
 
 const pick = (list) => list[Math.floor(Math.random() * list.length)]
@@ -324,9 +540,10 @@ const light = (shop, method, path, body, headers = {}) =>
     asked.end(body)
   })
 
-/** Many people at once: lists, single records, and saves. @returns sorted times, ms */
+/** Many people at once: pages of 500 records, single records, and saves. @returns sorted times, ms, of all and of the pages */
 async function load(shop, clients, seconds, ids) {
   const times = []
+  const pages = []
   const until = performance.now() + seconds * 1000
   const timed = async (...asked) => {
     const began = performance.now()
@@ -339,7 +556,10 @@ async function load(shop, clients, seconds, ids) {
     for (let step = number; performance.now() < until; step += 1) {
       const id = ids[(step * 7 + number) % ids.length]
       if (step % 4 === 0) {
-        etag = (await timed('GET', '/api/jobs', undefined, { 'If-None-Match': etag })).etag
+        // It changes all the time: hardly ever is what one has still the same.
+        const began = performance.now()
+        etag = (await timed('GET', '/api/jobs?limit=500', undefined, { 'If-None-Match': etag })).etag
+        pages.push(performance.now() - began)
       } else if (step % 10 === 1) {
         const { bytes, etag: version } = await timed('GET', `/api/jobs/${id}`)
         const { record } = JSON.parse(bytes)
@@ -351,7 +571,8 @@ async function load(shop, clients, seconds, ids) {
     }
   }
   await Promise.all(Array.from({ length: clients }, (_, number) => client(number)))
-  return times.sort((a, b) => a - b)
+  const sorted = (list) => list.sort((a, b) => a - b)
+  return { times: sorted(times), pages: sorted(pages) }
 }
 
 async function underLoad(shop) {
@@ -361,12 +582,14 @@ async function underLoad(shop) {
   for (const id of ids) await shop.call('POST', '/api/jobs', { ...job, id, name: id, joints })
   // A server that has just started is still being compiled.
   await load(shop, CLIENTS, SHORT ? 1 : 5, ids)
-  const times = await load(shop, CLIENTS, LOAD_S, ids)
+  const { times, pages } = await load(shop, CLIENTS, LOAD_S, ids)
   say('load-requests', times.length, 'requests')
   say('load-p50', rounded(quantile(times, 0.5)), 'ms')
   say('load-p99', rounded(quantile(times, 0.99)), 'ms')
+  say('load-page-of-500-p50', rounded(quantile(pages, 0.5)), 'ms')
+  say('load-page-of-500-p99', rounded(quantile(pages, 0.99)), 'ms')
 
-  const before = await load(shop, 5, Math.min(5, LOAD_S), ids)
+  const { times: before } = await load(shop, 5, Math.min(5, LOAD_S), ids)
   const idle = await Promise.all(
     Array.from(
       { length: IDLE },
@@ -378,7 +601,7 @@ async function underLoad(shop) {
     ),
   )
   await pause(1000)
-  const beside = await load(shop, 5, Math.min(5, LOAD_S), ids)
+  const { times: beside } = await load(shop, 5, Math.min(5, LOAD_S), ids)
   for (const socket of idle) socket.destroy()
   say('idle-sockets', IDLE, 'sockets')
   say('without-idle-p99', rounded(quantile(before, 0.99)), 'ms')
@@ -447,7 +670,8 @@ async function blocks(shop) {
   say('longest-block', rounded(worst), 'ms')
 }
 
-const PHASES = { load: underLoad, blocks, requests, kills }
+/** `--short` leaves out what the browser tests try, and what wants a disk of its own. */
+const PHASES = { load: underLoad, blocks, requests, kills, launched, ...(SHORT ? {} : { disk, tabs }) }
 
 async function torture() {
   await installNpm()
@@ -460,7 +684,7 @@ async function torture() {
     await shop.untilReady()
     const asked = process.argv.slice(2).filter((one) => one in PHASES)
     for (const [name, phase] of Object.entries(PHASES))
-      if (asked.length === 0 || asked.includes(name)) await phase(shop)
+      if (asked.length === 0 || asked.includes(name)) await phase(shop, base)
   } finally {
     await shop.stop()
     rmSync(base, { recursive: true, force: true })
