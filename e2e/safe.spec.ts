@@ -212,6 +212,24 @@ test('a program gets its token once', async ({ page, server }) => {
   expect((await ask()).status).toBe(401)
 })
 
+test.describe('on the machine of the shop', () => {
+  test.use({ settings: { THIS_MACHINE: 'link' } })
+
+  test('a browser that has not opened the link of the start is told how, and is in with it', async ({
+    page,
+    server,
+  }) => {
+    await page.goto(`${server.url}/jobs`)
+    await expect(page.getByRole('heading', { name: 'Open the link from the start' })).toBeVisible()
+    await expect(page.getByText('Press frame')).toBeHidden()
+    await expect(page.getByLabel('Password')).toBeHidden()
+    await server.sql(`insert into machine_link (secret_hash) values (sha256('the-link'))`)
+    await page.goto(`${server.url}/here/the-link`)
+    await page.goto(`${server.url}/jobs`)
+    await expect(page.getByRole('link', { name: 'Press frame', exact: true })).toBeVisible()
+  })
+})
+
 test.describe('with sign-in', () => {
   test.use({ settings: { SIGN_IN: 'always' } })
 
