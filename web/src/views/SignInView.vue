@@ -39,7 +39,8 @@ async function enter(): Promise<void> {
         <li>Look where <code>npm start</code> runs. It printed a link with <code>/here/</code> in it.</li>
         <li>Open that link in this browser.</li>
         <li>
-          If it was used before, or is older than a day, run <code class="unbroken">npm run user -- link</code> for a new one.
+          If it was used before, or is older than a day, run
+          <code class="unbroken">npm run user -- link</code> for a new one.
         </li>
       </ol>
     </div>
