@@ -224,6 +224,27 @@ it('a backup says what is in it, and a restore is written down and renews the wo
   })
 }, 180_000)
 
+it('one of an older version goes back as well: what is written down of it needs nothing newer', async () => {
+  const made = await emptyDatabase()
+  try {
+    const database = openDatabase(made.url)
+    await migrate(database, 14)
+    await seed(database)
+    await database.end()
+    const file = join(folder, 'older.dump')
+    await backUpTo(made.url, file)
+    const { contents } = await restore(made.url, file, { replaces: true, backups: settings() })
+    expect(contents.schema).toBe(14)
+    const again = openDatabase(made.url)
+    await migrate(again)
+    const { rows } = await again.query('select action, who, actor_id from audit order by seq desc limit 1')
+    expect(rows).toEqual([{ action: 'put a backup back', who: 'command line', actor_id: null }])
+    await again.end()
+  } finally {
+    await made.drop()
+  }
+}, 120_000)
+
 it('the clock makes one when the latest is too old, copies it, and tries it out once a week', async () => {
   const [place, second] = [join(folder, 'clock'), join(folder, 'share')]
   const clock = { ...settings(), folder: place, secondFolder: second }
@@ -235,6 +256,13 @@ it('the clock makes one when the latest is too old, copies it, and tries it out 
   expect(one?.why).toBe('by-clock')
   expect((await listBackups(second)).map(({ name }) => name)).toEqual([one?.name])
   expect(first.tried?.name).toBe(one?.name)
+  const written = await withDatabase((database) =>
+    database.query(`select who, via, action, detail from audit where via = 'the clock' order by seq`),
+  )
+  expect(written.rows).toEqual([
+    { who: 'Brannik', via: 'the clock', action: 'made a backup', detail: one?.name },
+    { who: 'Brannik', via: 'the clock', action: 'tried a backup out', detail: one?.name },
+  ])
   // Two servers, and nothing is due.
   await Promise.all([look(23), look(23)])
   expect(await listBackups(place)).toHaveLength(1)

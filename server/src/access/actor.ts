@@ -17,7 +17,7 @@ export interface Actor {
   readonly who: string
   /** null: nobody has said who they are. */
   readonly role: Role | null
-  readonly via: 'this machine' | 'session' | 'token' | 'command line' | 'nobody'
+  readonly via: 'this machine' | 'session' | 'token' | 'command line' | 'the clock' | 'nobody'
   readonly accountId: string | null
   readonly tokenId: string | null
   /** Paths of the records that it is kept to; null: to none. */
@@ -40,11 +40,14 @@ export const COMMAND_LINE: Actor = {
   requestId: null,
 }
 
+/** What Brannik does by itself. */
+export const THE_CLOCK: Actor = { ...COMMAND_LINE, who: 'Brannik', via: 'the clock' }
+
 /** As the history, the audit and the events keep them. */
 export const authorOf = ({ who, via, accountId, tokenId }: Actor): Author => ({
   who,
   id: accountId ?? tokenId,
-  kind: via === 'session' ? 'account' : via === 'nobody' ? null : via,
+  kind: via === 'session' ? 'account' : via === 'nobody' || via === 'the clock' ? null : via,
 })
 /** Whom a key, or a measure of writes, is counted for: another one of the same name is somebody else. */
 export const identityOf = (actor: Actor): string => {

@@ -8,7 +8,9 @@ import type { Logger } from 'pino'
 import { z } from 'zod'
 import type { BackupSettings } from '../config.ts'
 import { listBackups, makeBackupIfDue } from './backup.ts'
-import { contentsOf } from './inspect.ts'
+import { THE_CLOCK } from '../access/actor.ts'
+import { note } from '../stores/audit.ts'
+import { connected, contentsOf } from './inspect.ts'
 import { BY_CLOCK } from './keep.ts'
 
 const LOOK_MS = 900_000
@@ -53,15 +55,18 @@ export async function lookAfterBackups(
 ): Promise<BackupState> {
   const { folder, everyHours } = settings
   if (folder === null || everyHours === 0) return UNKNOWN
+  const write = (action: string, detail: string): Promise<void> =>
+    connected(databaseUrl, (client) => note(client, THE_CLOCK, { action, detail: detail.slice(0, 500) }))
   let state = await backupState(settings)
   const before = JSON.stringify(state)
   try {
-    await makeBackupIfDue(
+    const made = await makeBackupIfDue(
       databaseUrl,
       settings,
       BY_CLOCK,
       (latest) => latest === null || now.getTime() - latest.at.getTime() >= everyHours * HOUR_MS,
     )
+    if (made) await write('made a backup', made.name)
     state = { ...state, problem: null }
   } catch (error) {
     state = { ...state, problem: wordsOf(error) }
@@ -71,6 +76,7 @@ export async function lookAfterBackups(
   if (latest && isTryDue) {
     const problem = await contentsOf(databaseUrl, join(folder, latest.name)).then(() => null, wordsOf)
     state = { ...state, tried: { name: latest.name, at: now.toISOString(), problem } }
+    await write('tried a backup out', problem === null ? latest.name : `${latest.name}: ${problem}`)
   }
   if (JSON.stringify(state) !== before) await keepState(folder, state)
   return state

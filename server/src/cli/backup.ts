@@ -1,11 +1,13 @@
 /** `npm run backup [file]` and `npm run restore file [--replace]`, on the database that DATABASE_URL names. */
-import { resolve } from 'node:path'
+import { basename, resolve } from 'node:path'
 import { parseArgs } from 'node:util'
+import { COMMAND_LINE } from '../access/actor.ts'
 import { backUpTo, makeBackup } from '../backup/backup.ts'
-import { type Contents, contentsOf } from '../backup/inspect.ts'
+import { connected, type Contents, contentsOf } from '../backup/inspect.ts'
 import { restore } from '../backup/restore.ts'
 import { readConfig } from '../config.ts'
 import { remedyFor } from '../remedies.ts'
+import { note } from '../stores/audit.ts'
 
 const USAGE = `npm run backup -- [FILE]             without FILE into the folder of backups
 npm run restore -- FILE [--replace]  --replace takes the place of a shop that is there, which is backed up first
@@ -35,9 +37,15 @@ async function run(): Promise<string> {
   if (command === 'backup') {
     if (file === undefined) {
       const made = await makeBackup(databaseUrl, backups, 'by-hand')
+      await connected(databaseUrl, (client) =>
+        note(client, COMMAND_LINE, { action: 'made a backup', detail: made.name }),
+      )
       return `The shop is backed up: ${backups.folder ?? ''}/${made.name} (${made.bytes} bytes).`
     }
     await backUpTo(databaseUrl, resolve(from, file))
+    await connected(databaseUrl, (client) =>
+      note(client, COMMAND_LINE, { action: 'made a backup', detail: basename(file) }),
+    )
     return `The shop is backed up: ${resolve(from, file)}`
   }
   if (command === 'restore' && file !== undefined && values.check)

@@ -27,8 +27,12 @@ export interface AuditLine {
   readonly requestId: string | null
 }
 
-const ADD = `insert into audit (who, role, via, address, action, kind, id, version, detail, request_id, actor_id)
-  values ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10, $11)`
+const COLUMNS = ['who', 'role', 'via', 'address', 'action', 'kind', 'id', 'version', 'detail', 'request_id']
+const insertOf = (columns: readonly string[]): string =>
+  `insert into audit (${columns.join(', ')}) values (${columns.map((_, index) => `$${index + 1}`).join(', ')})`
+/** Of who has no account: it goes into the audit of any version, as a backup that is put back may be of an older one. */
+const ADD = insertOf(COLUMNS)
+const ADD_ACTOR = insertOf([...COLUMNS, 'actor_id'])
 const MOST = 200
 const LIST = `select seq::text, at, who, actor_id as "actorId", role, via, address, action, kind, id, version, detail,
     request_id as "requestId" from audit
@@ -38,7 +42,8 @@ const LIST = `select seq::text, at, who, actor_id as "actorId", role, via, addre
 export const BEGAN_ANOTHER_SHOP = 'began another shop'
 
 export async function note(connection: Pick<Connection, 'query'>, actor: Actor, deed: Deed): Promise<void> {
-  await connection.query(ADD, [
+  const actorId = actor.accountId ?? actor.tokenId
+  await connection.query(actorId === null ? ADD : ADD_ACTOR, [
     actor.who,
     actor.role,
     actor.via,
@@ -49,7 +54,7 @@ export async function note(connection: Pick<Connection, 'query'>, actor: Actor, 
     deed.version ?? null,
     deed.detail ?? null,
     actor.requestId,
-    actor.accountId ?? actor.tokenId,
+    ...(actorId === null ? [] : [actorId]),
   ])
 }
 
