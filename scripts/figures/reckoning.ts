@@ -27,6 +27,10 @@ import {
 } from '../../core/src/index.ts'
 import { shiftOf } from '../../core/src/power/shift.ts'
 import { togetherOf } from '../../core/src/power/together.ts'
+import { readPattern } from '../../core/src/weldlist/pattern.ts'
+import { MOST_TEXT } from '../../core/src/weldlist/read.ts'
+import { readSize } from '../../core/src/weldlist/size.ts'
+import { readJoint, readParts, readPosition, readWelds } from '../../core/src/weldlist/text.ts'
 import { practiceResiduals } from '../../core/src/testing/practiceSettings.ts'
 
 const RUNS = 7
@@ -345,7 +349,47 @@ async function kit(): Promise<void> {
   print('kit-100x300-study', performance.now() - since, 'ms')
 }
 
+/** What people may type, at its longest, and twice as short: a reader that takes four times as long for twice as much is none. */
+function typedTexts(): void {
+  const notation = { system: 'imperial', locale: 'en-US' } as const
+  const joint = demo.jobs[0]?.joints[0]
+  if (!joint) throw new Error('the demo has no weld')
+  const readers: readonly (readonly [string, (text: string) => unknown])[] = [
+    ['welds', (text) => readWelds(text, notation)],
+    ['joint', (text) => readJoint(text)],
+    ['parts', (text) => readParts(text, joint, notation)],
+    ['position', (text) => readPosition(text)],
+    ['size', (text) => readSize(text, joint, notation)],
+    ['pattern', (text) => readPattern(text, notation)],
+  ]
+  const SEEDS = ['1', '1/', ' ', '1 x ', 'to ', 'a1', '3/16 in to ', '(', '1,']
+  const worstOf = (length: number): readonly [ms: number, reader: string] => {
+    let worst: readonly [number, string] = [0, '']
+    for (const [name, readText] of readers)
+      for (const seed of SEEDS) {
+        const text = seed.repeat(length).slice(0, length)
+        const ms = median(timed(() => readText(text)))
+        if (ms > worst[0]) worst = [ms, name]
+      }
+    return worst
+  }
+  worstOf(MOST_TEXT)
+  const [short] = worstOf(MOST_TEXT / 2)
+  const [long] = worstOf(MOST_TEXT)
+  print('typed-text-longest', long, 'ms')
+  print('typed-text-growth', long / short, 'times, for twice as long')
+}
+
+/** The largest job that is legal with every set-up of the demo. */
+function largestJob(): void {
+  const shop = largeShop(1, 5000, demo.setUps.length)
+  const times = timed(() => boardOf(shop.shop, shop, shop.jobs, shop.setUps))
+  print(`board-1x5000x${demo.setUps.length}`, median(times), 'ms')
+}
+
+typedTexts()
 board()
+largestJob()
 oneCell()
 power()
 could()
