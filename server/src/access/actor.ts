@@ -158,7 +158,7 @@ export function mustBe({ role }: Request['actor'], needs: Needs): void {
     ? new Problem(
         401,
         'Sign in first',
-        'This shop is not open to everybody. Sign in; on its own machine open the link that the start printed; a program sends a token.',
+        'Sign in. On the shop’s own machine, open the link that the start printed. A program sends a token.',
       )
     : new Problem(
         403,
