@@ -42,10 +42,13 @@ it('a stored one has its number, its time in UTC, and who recorded it', () => {
     type: 'stock-movement',
     subject: 'gas.argon',
     body: { version: 2, before: 4000, after: 3100 },
+    actorId: null,
+    actorKind: 'this machine',
     corrects: null,
   }
   expect(readDocument(storedEventSchema, kept)).toMatchObject({ ok: true })
   expect(readDocument(storedEventSchema, { ...kept, at: '2027-03-01T10:00:00+01:00' }).ok).toBe(false)
+  expect(readDocument(storedEventSchema, { ...kept, actorKind: 'somebody' }).ok).toBe(false)
   expect(readDocument(storedEventSchema, { ...kept, seq: 0 }).ok).toBe(false)
 })
 
