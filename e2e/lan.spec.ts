@@ -2,6 +2,7 @@
 import { mkdtempSync, rmSync } from 'node:fs'
 import { networkInterfaces, tmpdir } from 'node:os'
 import { join } from 'node:path'
+import { untilKept } from './kept.ts'
 import { expect, test } from './server.ts'
 
 const PASSWORD = 'cider by the barrel'
@@ -35,14 +36,7 @@ test('a tablet has the shop with it over TLS, by the address of the machine', as
     await page.getByRole('button', { name: 'Sign in' }).click()
     await expect(page.locator('main .headline')).toBeVisible()
     expect(await page.evaluate(() => isSecureContext)).toBe(true)
-    await expect
-      .poll(
-        () => page.evaluate(() => caches.match('/api/jobs?limit=500').then((kept) => kept !== undefined)),
-        {
-          timeout: 60_000,
-        },
-      )
-      .toBe(true)
+    await untilKept(page)
     const headline = (await page.locator('main .headline').textContent()) ?? ''
     await stopped.kill()
     await page.reload()

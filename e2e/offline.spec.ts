@@ -2,19 +2,15 @@
 import type { Job } from '@brannik/core'
 import type { Page } from '@playwright/test'
 import { enter } from './enter.ts'
+import { untilKept } from './kept.ts'
 import { expect, type Server, test } from './server.ts'
 
 test.use({ serviceWorkers: 'allow' })
 
-/** The worker comes a few seconds after the answer, and then fetches what it keeps. */
 async function openAndKeep(page: Page, server: Server): Promise<void> {
   await page.goto(`${server.url}/fit/press-frame`)
   await expect(page.locator('main .headline')).toBeVisible()
-  await expect
-    .poll(() => page.evaluate(() => caches.match('/api/jobs?limit=500').then((kept) => kept !== undefined)), {
-      timeout: 60_000,
-    })
-    .toBe(true)
+  await untilKept(page)
 }
 
 test('the shop is there without its server, says so, and what is changed is stored once it is back', async ({
