@@ -1,5 +1,5 @@
 /** Figures of the events: reading on among two millions, and moving a count while they are there. */
-import { median, print } from './print.mjs'
+import { print, timedAnswer } from './print.mjs'
 
 const MANY = 2_000_000
 const FILL = `insert into event (who, type, subject, body)
@@ -7,17 +7,7 @@ const FILL = `insert into event (who, type, subject, body)
   from generate_series(1, ${MANY}) as n`
 const RUNS = 40
 
-async function timed(ask) {
-  const times = []
-  for (let run = 0; run < RUNS; run += 1) {
-    const began = performance.now()
-    const answer = await ask(run)
-    await answer.text()
-    if (!answer.ok) throw new Error(`the events answered ${answer.status}`)
-    times.push(performance.now() - began)
-  }
-  return median(times)
-}
+const timed = (ask) => timedAnswer(RUNS, ask)
 
 export async function events(address, databaseUrl) {
   const { default: pg } = await import('pg')

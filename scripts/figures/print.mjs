@@ -8,3 +8,16 @@ export const print = (figure, value, unit) =>
 export const shareOf = (values, share) =>
   [...values].sort((a, b) => a - b)[Math.min(values.length - 1, Math.floor(values.length * share))]
 export const median = (values) => shareOf(values, 0.5)
+
+/** @param ask gives an answer of the server, told which run it is @returns ms, the median, with the body read */
+export async function timedAnswer(runs, ask) {
+  const times = []
+  for (let run = 0; run < runs; run += 1) {
+    const began = performance.now()
+    const answer = await ask(run)
+    await answer.text()
+    if (!answer.ok) throw new Error(`${answer.url} answered ${answer.status}`)
+    times.push(performance.now() - began)
+  }
+  return median(times)
+}

@@ -354,28 +354,23 @@ function typedTexts(): void {
   const notation = { system: 'imperial', locale: 'en-US' } as const
   const joint = demo.jobs[0]?.joints[0]
   if (!joint) throw new Error('the demo has no weld')
-  const readers: readonly (readonly [string, (text: string) => unknown])[] = [
-    ['welds', (text) => readWelds(text, notation)],
-    ['joint', (text) => readJoint(text)],
-    ['parts', (text) => readParts(text, joint, notation)],
-    ['position', (text) => readPosition(text)],
-    ['size', (text) => readSize(text, joint, notation)],
-    ['pattern', (text) => readPattern(text, notation)],
+  const readers: readonly ((text: string) => unknown)[] = [
+    (text) => readWelds(text, notation),
+    readJoint,
+    (text) => readParts(text, joint, notation),
+    readPosition,
+    (text) => readSize(text, joint, notation),
+    (text) => readPattern(text, notation),
   ]
   const SEEDS = ['1', '1/', ' ', '1 x ', 'to ', 'a1', '3/16 in to ', '(', '1,']
-  const worstOf = (length: number): readonly [ms: number, reader: string] => {
-    let worst: readonly [number, string] = [0, '']
-    for (const [name, readText] of readers)
-      for (const seed of SEEDS) {
-        const text = seed.repeat(length).slice(0, length)
-        const ms = median(timed(() => readText(text)))
-        if (ms > worst[0]) worst = [ms, name]
-      }
-    return worst
+  const worstOf = (length: number): number => {
+    const texts = SEEDS.map((seed) => seed.repeat(length).slice(0, length))
+    const times = readers.flatMap((readText) => texts.map((text) => median(timed(() => readText(text)))))
+    return Math.max(...times)
   }
   worstOf(MOST_TEXT)
-  const [short] = worstOf(MOST_TEXT / 2)
-  const [long] = worstOf(MOST_TEXT)
+  const short = worstOf(MOST_TEXT / 2)
+  const long = worstOf(MOST_TEXT)
   print('typed-text-longest', long, 'ms')
   print('typed-text-growth', long / short, 'times, for twice as long')
 }

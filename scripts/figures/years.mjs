@@ -3,7 +3,7 @@
  * ten saves of one record a minute apart. What the history then weighs, and what it costs to look, to save, to thin it
  * and to back it up.
  */
-import { median, print } from './print.mjs'
+import { print, timedAnswer } from './print.mjs'
 
 const DAYS = 2500
 const SESSIONS = 20
@@ -20,17 +20,7 @@ const AUDIT = `insert into audit (at, who, role, via, action)
   from generate_series(0, ${DAYS - 1}) d, generate_series(0, 99) n`
 const WEIGHT = `select pg_total_relation_size('record_history')::float8 as bytes, (select count(*) from record_history)::int as rows`
 
-async function timed(ask) {
-  const times = []
-  for (let run = 0; run < RUNS; run += 1) {
-    const began = performance.now()
-    const answer = await ask(run)
-    await answer.text()
-    if (!answer.ok) throw new Error(`it answered ${answer.status}`)
-    times.push(performance.now() - began)
-  }
-  return median(times)
-}
+const timed = (ask) => timedAnswer(RUNS, ask)
 
 /** @returns seconds that it took */
 async function lasting(work) {

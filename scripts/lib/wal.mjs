@@ -15,6 +15,7 @@ import { dirname, isAbsolute, join } from 'node:path'
 import { quiet, Remedy } from './run.mjs'
 
 const BASE = /^base-\d{4}-\d\d-\d\dT\d\d-\d\d-\d\dZ$/
+const baseAt = (time) => `base-${time.toISOString().slice(0, 19).replaceAll(':', '-')}Z`
 const logOf = (folder) => join(folder, 'log')
 
 /** A path goes through a shell and through PostgreSQL's own quoting. */
@@ -45,7 +46,7 @@ export function archiving(folder, giveToOwner) {
 
 /** @returns the newest base backup that began before that moment */
 export function baseBefore(folder, time) {
-  const mark = `base-${time.toISOString().slice(0, 19).replaceAll(':', '-')}Z`
+  const mark = baseAt(time)
   const found = (existsSync(folder) ? readdirSync(folder) : [])
     .filter((name) => BASE.test(name) && name < mark)
     .sort()
@@ -58,8 +59,7 @@ export function baseBefore(folder, time) {
 }
 
 /** Where the next one goes. */
-export const newBase = (folder) =>
-  join(folder, `base-${new Date().toISOString().slice(0, 19).replaceAll(':', '-')}Z`)
+export const newBase = (folder) => join(folder, baseAt(new Date()))
 
 /**
  * Lays a cluster down that goes on to a moment when it is started, and then is a shop of its own: its timeline is new, so

@@ -9,7 +9,7 @@ import express, { type Express } from 'express'
 import helmet from 'helmet'
 import type { Logger } from 'pino'
 import { pinoHttp } from 'pino-http'
-import { findActor } from './access/actor.ts'
+import { findActor, NOBODY } from './access/actor.ts'
 import { onlyJson, onlyOwnNames, onlyOwnPages } from './access/guard.ts'
 import { giveMachine } from './access/cookie.ts'
 import { followLink, HERE } from './access/thisMachine.ts'
@@ -102,17 +102,7 @@ function apiRoutes(services: Services): Api {
   router.use(onlyJson)
   // Before anybody is looked up in the database: these answer without one.
   router.use((request, _response, next) => {
-    request.actor = {
-      who: 'nobody',
-      role: null,
-      via: 'nobody',
-      accountId: null,
-      tokenId: null,
-      kinds: null,
-      door: null,
-      address: request.ip ?? null,
-      requestId: String(request.id),
-    }
+    request.actor = { ...NOBODY, address: request.ip ?? null, requestId: String(request.id) }
     next()
   })
   healthRoutes(api, services)

@@ -30,6 +30,9 @@ export interface Actor {
 
 const BY_ITSELF = { accountId: null, tokenId: null, kinds: null, door: null } as const
 
+/** Nobody has said who they are. */
+export const NOBODY = { who: 'nobody', role: null, via: 'nobody', ...BY_ITSELF } as const
+
 /** Whoever runs a command on this machine. */
 export const COMMAND_LINE: Actor = {
   who: 'command line',
@@ -141,7 +144,7 @@ const findWho =
         ...place,
       }
     else if (access.needsSignIn || !(await isHere(database, access, request)))
-      request.actor = { who: 'nobody', role: null, via: 'nobody', ...BY_ITSELF, ...place }
+      request.actor = { ...NOBODY, ...place }
     else request.actor = { who: 'this machine', role: 'owner', via: 'this machine', ...BY_ITSELF, ...place }
     next()
   }

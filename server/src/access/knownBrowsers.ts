@@ -1,10 +1,11 @@
 /** Browsers in which somebody has signed in before: a stranger's guesses of the same name do not keep them out. */
 import type { Connection, Database } from '../database.ts'
+import { LIMITS } from '../limits.ts'
 import { hashOfSecret, newSecret } from './secrets.ts'
 
 const FIND = 'update known_browser set seen_at = now() where secret_hash = $1 and account_id = $2 returning 1'
 const ADD = 'insert into known_browser (secret_hash, account_id) values ($1, $2)'
-const FORGET = `delete from known_browser where seen_at < now() - interval '400 days'`
+const FORGET = `delete from known_browser where seen_at < now() - make_interval(days => ${LIMITS.knownDays})`
 
 /** @returns by what the tries in it are counted; null where this account has never signed in there */
 export async function knownAs(

@@ -34,18 +34,16 @@ async function run(): Promise<string> {
   const [command = '', file] = positionals
   // A file is named from where the command was given, not from where npm runs it.
   const from = process.env['INIT_CWD'] ?? process.cwd()
+  const noteBackup = (detail: string): Promise<void> =>
+    connected(databaseUrl, (client) => note(client, COMMAND_LINE, { action: 'made a backup', detail }))
   if (command === 'backup') {
     if (file === undefined) {
       const made = await makeBackup(databaseUrl, backups, 'by-hand')
-      await connected(databaseUrl, (client) =>
-        note(client, COMMAND_LINE, { action: 'made a backup', detail: made.name }),
-      )
+      await noteBackup(made.name)
       return `The shop is backed up: ${backups.folder ?? ''}/${made.name} (${made.bytes} bytes).`
     }
     await backUpTo(databaseUrl, resolve(from, file))
-    await connected(databaseUrl, (client) =>
-      note(client, COMMAND_LINE, { action: 'made a backup', detail: basename(file) }),
-    )
+    await noteBackup(basename(file))
     return `The shop is backed up: ${resolve(from, file)}`
   }
   if (command === 'restore' && file !== undefined && values.check)
