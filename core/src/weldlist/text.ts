@@ -140,11 +140,14 @@ const asNominal = (size: string): string => {
   return size.includes('.') && Number.isFinite(inches) ? (asFraction(inches) ?? size) : size
 }
 
-/** `1-1/2 in sch 40 316L`, `1.5 sch 40 pipe` */
+/** One class takes the size with its spaces: two that both match a space try every way to share them. */
+const PIPE = /^(?:nps ?)?([\d./ -]+)(?:in|"|”)? ?sch(?:edule)?\.? ?(\d+s?|std|xs)\b ?(.*)$/i
+/**
+ * `1-1/2 in sch 40 316L`, `1.5 sch 40 pipe`
+ * @param written with single spaces
+ */
 function readPipe(written: string): Part | string | null {
-  const found = /^(?:nps\s*)?([\d.\s/-]+?)\s*(?:in|"|”)?\s+sch(?:edule)?\.?\s*(\d+s?|std|xs)\b\s*(.*)$/i.exec(
-    written,
-  )
+  const found = PIPE.exec(written)
   if (!found) return null
   const nps = asNominal((found[1] ?? '').trim().replace(/\s+/, '-'))
   const schedules = schedulesOf(nps)
@@ -163,10 +166,12 @@ function readPipe(written: string): Part | string | null {
   return { thicknessMm: pipe.wallIn * 25.4, material, diameterMm: pipe.outsideIn * 25.4 }
 }
 
+/** The longest name of a metal is that of an EN grade with its standard and its marks of delivery. */
+const MOST_WORDS_OF_METAL = 10
 /** Takes the metal off the end of what was written: the longest tail that names one and leaves a figure before it. */
 function splitMaterial(written: string): { rest: string; material: MaterialId | null } {
   const words = written.split(' ')
-  for (let from = 1; from < words.length; from += 1) {
+  for (let from = Math.max(1, words.length - MOST_WORDS_OF_METAL); from < words.length; from += 1) {
     const material = materialOf(words.slice(from).join(' '))
     if (material) return { rest: words.slice(0, from).join(' '), material }
   }
@@ -176,13 +181,22 @@ function splitMaterial(written: string): { rest: string; material: MaterialId | 
 /** What a piece of metal is called by its shape: its thickness is what is welded. */
 const SHAPES =
   /\b(?:plate|sheet|flat ?bar|flat|bar|strip|angle(?: iron)?|square tub(?:e|ing)|rect(?:angular)? tub(?:e|ing)|box section|tub(?:e|ing)|wall|hss)\b/gi
-/** `L2x2x1/4`, `2 x 2 x 1/8`: two sides, then the wall. */
-const SECTION =
-  /^(?:l|hss|rhs|shs)?\s*[\d.,\s/-]+?\s*(?:in|mm|")?\s*[x×*]\s*[\d.\s/-]+?\s*(?:in|mm|")?\s*[x×*]\s*(\S.*)$/i
+const BY = / ?[x×*] ?/
+const SIDE = /^(?:l|hss|rhs|shs)? ?[\d.,/-][\d.,/ -]*(?:in|mm|")?$/i
+
+/**
+ * `L2x2x1/4`, `2 x 2 x 1/8`: two sides, then the wall.
+ * @param written with single spaces
+ * @returns the wall with what follows it; null of what is no section
+ */
+function wallOfSection(written: string): string | null {
+  const [one = '', other = '', ...wall] = written.split(BY)
+  return wall.length > 0 && wall[0] !== '' && SIDE.test(one) && SIDE.test(other) ? wall.join('x') : null
+}
 
 /** Leaves of `2x2x1/8 tube 304` the wall and the metal. */
 const withoutShape = (written: string): string =>
-  plain((SECTION.exec(written)?.[1] ?? written).replace(SHAPES, ' '))
+  plain((wallOfSection(written) ?? written).replace(SHAPES, ' '))
 
 function readPart(text: string, fallback: MaterialId, notation: Notation): Part | string {
   const written = plain(text)
