@@ -1,11 +1,9 @@
 /** Every job against every set-up: which does which, what limits the others, and by how much. */
 import { type Capability, capabilityOf } from '../capability/capability.ts'
-import { type Chosen, chosenOf } from '../capability/slots.ts'
+import { chosenOf } from '../capability/slots.ts'
 import type { Assessment } from '../criteria/criterion.ts'
-import { OF_KIND } from '../criteria/criterion.ts'
-import { concerning, OF_ARC } from '../criteria/concerns.ts'
-import { assess, worstOf } from '../criteria/index.ts'
-import { isJudged } from '../criteria/judged.ts'
+import { OF_ARC } from '../criteria/concerns.ts'
+import { decide } from '../criteria/decide.ts'
 import { type Demand, demandOf } from '../demand/demand.ts'
 import { costOf } from '../fit/cost.ts'
 import type { SetUp } from '../kinds/equipment.ts'
@@ -42,21 +40,9 @@ export interface Takes {
 /** A set-up, looked at once for all jobs. */
 interface Column {
   readonly setUp: SetUp
-  readonly chosen: Chosen
+  /** Process and wire: what a job asks of them is the same for all set-ups with both. */
+  readonly work: string
   readonly capability: Capability
-}
-
-/** What asks for another metal, gas or wave is said before amps: more of them would not help. */
-const KIND_FIRST = OF_KIND.flatMap((kind) => [...concerning(kind)])
-
-/** The criterion that a cell speaks of: of the worst verdict, first what no other figure mends, then the first in order. */
-export function limitOf(criteria: readonly Assessment[], verdict: Verdict): Assessment | null {
-  const worst = criteria.filter((one) => one.verdict === verdict && isJudged(one))
-  for (const id of KIND_FIRST) {
-    const found = worst.find(({ criterion }) => criterion === id)
-    if (found) return found
-  }
-  return worst[0] ?? null
 }
 
 /** Least room of what is measured in welding amps. */
@@ -78,24 +64,61 @@ function takesOf(column: Column, demand: Demand, criteria: readonly Assessment[]
   }
 }
 
+/** A board of so many set-ups: what is the same for every job is looked at once. */
+export class Board {
+  readonly #columns: readonly Column[]
+
+  /**
+   * @param setUps those whose parts are all there
+   * @param whatIf one change over all of them, tried and not made
+   */
+  constructor(
+    readonly shop: Shop,
+    shelf: Shelf,
+    setUps: readonly SetUp[],
+    readonly whatIf: WhatIf = AS_IT_IS,
+  ) {
+    this.#columns = setUps.map((setUp): Column => {
+      const chosen = chosenIf(chosenOf(setUp, shelf), setUp, { whatIf, shop, shelf })
+      return {
+        setUp,
+        work: `${setUp.process} ${chosen.wire?.id ?? ''}`,
+        capability: capabilityOf(shop, setUp, chosen),
+      }
+    })
+  }
+
+  /**
+   * What a job asks of a process and a wire is reckoned once for all set-ups with them.
+   * @returns a cell for each set-up, in their order
+   */
+  row(asPlanned: Job): readonly BoardCell[] {
+    const job = jobIf(asPlanned, this.whatIf)
+    const demands = new Map<string, Demand>()
+    return this.#columns.map((column) => {
+      const { setUp, capability, work } = column
+      let demand = demands.get(work)
+      if (!demand) demands.set(work, (demand = demandOf(job, setUp.process, capability.wire, this.shop)))
+      return cellOf(column, job, demand)
+    })
+  }
+}
+
 function cellOf(column: Column, job: Job, demand: Demand): BoardCell {
   const { setUp, capability } = column
-  const criteria = assess(capability, demand)
-  const verdict = worstOf(criteria)
-  const limit = verdict === 'fits' ? null : limitOf(criteria, verdict)
+  const { verdict, limit, found } = decide(capability, demand)
   const isDone = does(verdict)
   return {
     jobId: job.id,
     setUpId: setUp.id,
     verdict,
     limit,
-    spareA: isDone ? spareOf(criteria) : null,
-    takes: isDone ? takesOf(column, demand, criteria) : null,
+    spareA: isDone ? spareOf(found) : null,
+    takes: isDone ? takesOf(column, demand, found) : null,
   }
 }
 
 /**
- * What a job asks of a process and a wire is reckoned once for all set-ups with them.
  * @param setUps those whose parts are all there
  * @returns cells job by job, in the order of both
  * @example boardOf(shop, shelf, jobs, setUps)[0]?.verdict // 'fails'
@@ -107,19 +130,6 @@ export function boardOf(
   setUps: readonly SetUp[],
   whatIf: WhatIf = AS_IT_IS,
 ): readonly BoardCell[] {
-  const columns = setUps.map((setUp): Column => {
-    const chosen = chosenIf(chosenOf(setUp, shelf), setUp, { whatIf, shop, shelf })
-    return { setUp, chosen, capability: capabilityOf(shop, setUp, chosen) }
-  })
-  return jobs.flatMap((asPlanned) => {
-    const job = jobIf(asPlanned, whatIf)
-    const demands = new Map<string, Demand>()
-    return columns.map((column) => {
-      const { process } = column.setUp
-      const key = `${process} ${column.chosen.wire?.id ?? ''}`
-      const demand = demands.get(key) ?? demandOf(job, process, column.chosen.wire, shop)
-      demands.set(key, demand)
-      return cellOf(column, job, demand)
-    })
-  })
+  const board = new Board(shop, shelf, setUps, whatIf)
+  return jobs.flatMap((job) => board.row(job))
 }

@@ -72,6 +72,8 @@ export interface Criterion {
   readonly concerns?: Concern
   /** Whether the answer is the same for every job: then it is asked once a set-up. */
   readonly isOfSetUp?: boolean
+  /** Whether it looks at no more of a set-up than process and wire: then it is asked once a job, process and wire. */
+  readonly isOfWork?: boolean
   /**
    * @param demand null to look at the set-up alone
    * @returns null where the criterion does not apply, or where a part that it looks at is not chosen

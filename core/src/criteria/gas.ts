@@ -8,7 +8,7 @@ import { gasOf } from '../reference/classification.ts'
 import { gasGravity, nearestScale, scaleFactor, scaleTruth } from '../trade/flowMeter.ts'
 import { flowRules, gasFlow, ruledFlowOf } from '../trade/gasFlow.ts'
 import type { Criterion } from './criterion.ts'
-import { bad, good, grouped, notKnown, ofSetUp, poor } from './grouped.ts'
+import { bad, good, grouped, notKnown, ofSetUp, ofWork, poor } from './grouped.ts'
 import { metalsOf } from './metals.ts'
 
 const PURE_PCT = 99.9
@@ -119,7 +119,7 @@ const windRoom = calculation({
 })
 
 /** Wind blows shielding gas away. */
-const wind = grouped(
+const wind = ofWork(
   'wind',
   'shielding',
   [],

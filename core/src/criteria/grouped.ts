@@ -42,7 +42,7 @@ interface More extends Pick<Criterion, 'concerns' | 'mends'> {
 type Judge = (capability: Capability, demand: Demand | null) => Judged | null
 
 function compared(
-  isOfSetUp: boolean,
+  askedOnce: Pick<Criterion, 'isOfSetUp' | 'isOfWork'>,
   id: string,
   group: Group,
   slots: Criterion['slots'],
@@ -54,7 +54,7 @@ function compared(
     group,
     slots,
     alsoFrom: from,
-    isOfSetUp,
+    ...askedOnce,
     assess(capability, demand): Assessment | null {
       const found = judge(capability, demand)
       if (!found) return null
@@ -75,7 +75,7 @@ export const grouped = (
   slots: Criterion['slots'],
   judge: Judge,
   more: More = {},
-): Criterion => compared(false, id, group, slots, judge, more)
+): Criterion => compared({}, id, group, slots, judge, more)
 
 /** A comparison of the parts alone, the same for every job: see `grouped`. */
 export const ofSetUp = (
@@ -84,7 +84,19 @@ export const ofSetUp = (
   slots: Criterion['slots'],
   judge: (capability: Capability) => Judged | null,
   more: More = {},
-): Criterion => compared(true, id, group, slots, judge, more)
+): Criterion => compared({ isOfSetUp: true }, id, group, slots, judge, more)
+
+/** What a job asks of a set-up by its process and wire alone. */
+export type WorkParts = Pick<Capability, 'process' | 'wire' | 'fedWire' | 'shop' | 'assumptions' | 'reckoner'>
+
+/** A comparison of the job with process and wire alone, the same for every set-up with both: see `grouped`. */
+export const ofWork = (
+  id: string,
+  group: Group,
+  slots: Criterion['slots'],
+  judge: (of: WorkParts, demand: Demand | null) => Judged | null,
+  more: More = {},
+): Criterion => compared({ isOfWork: true }, id, group, slots, judge, more)
 
 /** Inch and metric names of one size differ by a few hundredths: 0.035 in is 0.889 mm, sold as 0.9. */
 export const SAME_SIZE_MM = 0.06

@@ -1,5 +1,6 @@
 /** Every criterion, in the order in which the amps, the wire and the gas reach the weld. A new one is a line here. */
 import type { Capability } from '../capability/capability.ts'
+import type { Shop } from '../kinds/shop.ts'
 import type { Slot } from '../kinds/slots.ts'
 import type { Demand } from '../demand/demand.ts'
 import type { ProcessId } from '../model/process.ts'
@@ -71,13 +72,34 @@ export function criterionOf(id: string): Criterion {
 }
 
 /** What is the same for every job, by set-up: a board holds hundreds of jobs against each. */
-const ofSetUp = new WeakMap<Capability, ReadonlyMap<Criterion, Assessment | null>>()
+const ofSetUps = new WeakMap<Capability, ReadonlyMap<Criterion, Assessment | null>>()
 const OF_SET_UP = CRITERIA.filter(({ isOfSetUp }) => isOfSetUp === true)
-function assessmentsOfSetUp(capability: Capability): ReadonlyMap<Criterion, Assessment | null> {
-  const found = ofSetUp.get(capability)
+export function assessmentsOfSetUp(capability: Capability): ReadonlyMap<Criterion, Assessment | null> {
+  const found = ofSetUps.get(capability)
   if (found) return found
   const made = new Map(OF_SET_UP.map((criterion) => [criterion, criterion.assess(capability, null)]))
-  ofSetUp.set(capability, made)
+  ofSetUps.set(capability, made)
+  return made
+}
+
+/** What is the same for every set-up with this process and this wire, by what the job asks of them. */
+interface OfWork {
+  readonly shop: Shop
+  readonly found: Map<Criterion, Assessment | null>
+}
+const ofWorks = new WeakMap<Demand, OfWork>()
+
+/** @returns what one criterion finds that is not of the set-up alone; asked once where it looks at no other part */
+export function assessOfJob(criterion: Criterion, capability: Capability, demand: Demand): Assessment | null {
+  const { shop, wire, process } = capability
+  if (criterion.isOfWork !== true || wire !== demand.wire || process.id !== demand.processId)
+    return criterion.assess(capability, demand)
+  let work = ofWorks.get(demand)
+  if (work?.shop !== shop) ofWorks.set(demand, (work = { shop, found: new Map() }))
+  const known = work.found.get(criterion)
+  if (known !== undefined) return known
+  const made = criterion.assess(capability, demand)
+  work.found.set(criterion, made)
   return made
 }
 
@@ -105,7 +127,11 @@ export function assess(capability: Capability, demand: Demand | null): readonly 
   const found: Assessment[] = []
   for (const criterion of CRITERIA) {
     const assessment =
-      criterion.isOfSetUp === true ? known.get(criterion) : criterion.assess(capability, demand)
+      criterion.isOfSetUp === true
+        ? known.get(criterion)
+        : demand === null
+          ? criterion.assess(capability, null)
+          : assessOfJob(criterion, capability, demand)
     if (assessment) found.push(assessment)
   }
   return found

@@ -26,13 +26,13 @@ import {
   wantedCurrent,
 } from '../trade/wantedCurrent.ts'
 import type { Criterion, Mend } from './criterion.ts'
-import { bad, good, grouped, poor } from './grouped.ts'
+import { bad, good, grouped, ofWork, poor } from './grouped.ts'
 
 /** A thickness that is written in inches is no thicker than the same in millimetres. */
 const ROUNDED_MM = 1e-6
 
 /** A weld whose figures contradict each other cannot be made as it is written. */
-const weldStands = grouped(
+const weldStands = ofWork(
   'weld-stands',
   'joint',
   [],
@@ -72,7 +72,7 @@ const ALUMINIUM_SPRAYS = commonPractice(
 export const shortCircuitMost = (position: Position): AssumptionKey =>
   position === 'vertical-down' ? 'shortCircuitDownhillLimitMm' : 'shortCircuitLimitMm'
 
-const shortCircuitDepth = grouped(
+const shortCircuitDepth = ofWork(
   'short-circuit-depth',
   'joint',
   [],
@@ -133,7 +133,7 @@ const OPEN_ROOT_MM = 1.5875
 const OPEN_ROOT = commonPractice('the pool of a spray is too hot and too fluid to bridge a gap')
 
 /** A spray that is hotter than a joint wants: no less current keeps it spraying. */
-const sprayTransition = grouped(
+const sprayTransition = ofWork(
   'spray-transition',
   'joint',
   ['wire'],
@@ -182,7 +182,7 @@ export const sprayHolds = ({ joint }: Pick<WeldFigures, 'joint'>): boolean =>
   (joint.position === 'horizontal' && isFillet(joint))
 
 /** The pool of sprayed steel runs out of every joint but flat ones and horizontal fillets; pulsed it does not. */
-const sprayPosition = grouped(
+const sprayPosition = ofWork(
   'spray-position',
   'joint',
   ['powerSource'],
@@ -218,7 +218,7 @@ const squareRoom = calculation({
   source: commonPractice('common practice: above it the arc does not reach the root; bevel it'),
 })
 
-const squareDepth = grouped(
+const squareDepth = ofWork(
   'square-depth',
   'joint',
   [],
@@ -333,7 +333,7 @@ export const fastestTravelKey = ({
   thinnerMm(joint) <= burnThroughMm + ROUNDED_MM ? 'travelThinMostMmPerMin' : 'travelMostMmPerMin'
 
 /** Whether a hand keeps up with the wire: too small a bead runs away from it, too large a one piles up. */
-const travel = grouped(
+const travel = ofWork(
   'travel',
   'joint',
   ['wire'],
@@ -386,7 +386,7 @@ const classRoom = calculation({
 })
 
 /** Some cored wires are for one pass, or for parts up to a thickness. */
-const coredClass = grouped(
+const coredClass = ofWork(
   'cored-class',
   'joint',
   ['wire'],
@@ -449,7 +449,7 @@ const coredPosition = grouped(
 )
 
 /** Heat that a metal does not stand is no way to weld it. */
-const preheat = grouped(
+const preheat = ofWork(
   'preheat',
   'joint',
   [],

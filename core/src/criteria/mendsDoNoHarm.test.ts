@@ -4,11 +4,10 @@ import { describe, expect, it } from 'vitest'
 import { capabilityOf } from '../capability/capability.ts'
 import { chosenOf } from '../capability/slots.ts'
 import { demandOf } from '../demand/demand.ts'
-import { POSITIONS } from '../model/jointKinds.ts'
-import { MATERIAL_IDS } from '../model/material.ts'
 import type { SetUp } from '../kinds/equipment.ts'
 import type { Job } from '../kinds/job.ts'
 import { PROCESS_IDS } from '../model/process.ts'
+import { movedJobs as jobs } from '../testing/movedJobs.ts'
 import { runs } from '../testing/runs.ts'
 import { demoShop } from '../testing/samples.ts'
 import type { Mend } from './criterion.ts'
@@ -16,24 +15,6 @@ import { assess, mendsOf } from './index.ts'
 
 const demo = demoShop()
 
-const jobs: fc.Arbitrary<Job> = fc
-  .record({
-    job: fc.constantFrom(...demo.jobs),
-    position: fc.option(fc.constantFrom(...POSITIONS), { nil: null }),
-    material: fc.option(fc.constantFrom(...MATERIAL_IDS), { nil: null }),
-    thicknessMm: fc.option(fc.double({ min: 0.8, max: 40, noNaN: true }), { nil: null }),
-    quality: fc.constantFrom('ordinary', 'structural', 'leak-tight', 'code-bound' as const),
-  })
-  .map(({ job, position, material, thicknessMm, quality }) => ({
-    ...job,
-    quality,
-    joints: job.joints.map((joint) => ({
-      ...joint,
-      ...(position ? { position } : {}),
-      ...(material ? { materialA: material, materialB: material } : {}),
-      ...(thicknessMm ? { thicknessAMm: thicknessMm, thicknessBMm: thicknessMm } : {}),
-    })),
-  }))
 const setUps: fc.Arbitrary<SetUp> = fc
   .record({
     setUp: fc.constantFrom(...demo.setUps),

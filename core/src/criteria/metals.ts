@@ -9,7 +9,7 @@ export interface WeldedMetal {
   readonly weldId: string | null
 }
 
-export function metalsOf({ wire }: Capability, demand: Demand | null): readonly WeldedMetal[] {
+export function metalsOf({ wire }: Pick<Capability, 'wire'>, demand: Demand | null): readonly WeldedMetal[] {
   if (!demand) return wire ? [{ metal: wire.metal, weldId: null }] : []
   return demand.metals.map((metal) => ({
     metal,

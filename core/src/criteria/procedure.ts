@@ -1,7 +1,6 @@
 /** Criteria of the procedure: direction and transfer by the code, back purge of a root, least preheat. */
 import { QUALITY } from '../model/quality.ts'
 import { commonPractice, standard } from '../basis/source.ts'
-import type { Capability } from '../capability/capability.ts'
 import type { Demand } from '../demand/demand.ts'
 import type { WeldFigures } from '../demand/weldFigures.ts'
 import type { Job, Joint } from '../kinds/job.ts'
@@ -19,7 +18,7 @@ import { thickerMm } from '../trade/groove.ts'
 import { leastByCarbon, leastByCarbonC, warmingOf } from '../trade/preheat.ts'
 import type { Criterion } from './criterion.ts'
 import { backingMend, sprayHolds } from './joint.ts'
-import { bad, good, grouped, type Judged, poor } from './grouped.ts'
+import { bad, good, type Judged, ofWork, poor, type WorkParts } from './grouped.ts'
 
 const isByCode = ({ quality }: Job): boolean => QUALITY[quality].isByCode
 const isStructural = ({ quality }: Job): boolean => QUALITY[quality].isStructural
@@ -31,7 +30,7 @@ const familiesOf = ({ materialA, materialB }: Joint) => [
 const D1_1 = standard('AWS D1.1, prequalified procedures, clause 5', true)
 
 /** Structural steel: upward only, and no short-circuit, unless a procedure was qualified for it. */
-const prequalified = grouped(
+const prequalified = ofWork(
   'prequalified',
   'joint',
   [],
@@ -70,7 +69,7 @@ const A5_22 = standard('AWS A5.22, R3xxLT1-5, cored TIG rod for roots without pu
 const SUGAR = commonPractice('common practice: hot stainless and air make a black, porous root')
 
 /** The back of a stainless root burns in air: it sugars. */
-const backPurge = grouped(
+const backPurge = ofWork(
   'back-purge',
   'joint',
   ['wire'],
@@ -119,7 +118,7 @@ interface Least {
   readonly code: 'table' | 'carbon-equivalent'
 }
 
-function leastOf({ process, wire, reckoner }: Capability, weld: WeldFigures): Least | null {
+function leastOf({ process, wire, reckoner }: WorkParts, weld: WeldFigures): Least | null {
   const { joint } = weld
   const materials = [joint.materialA, joint.materialB]
   const filler = process.electrode === 'covered' ? (wire?.classification ?? null) : null
@@ -134,13 +133,13 @@ function leastOf({ process, wire, reckoner }: Capability, weld: WeldFigures): Le
   return category && { weld, ...leastPreheatOf(category, thickerMm(joint)), code: 'table' }
 }
 
-const warmest = (capability: Capability, demand: Demand): Least | null =>
+const warmest = (capability: WorkParts, demand: Demand): Least | null =>
   demand.welds
     .flatMap((weld) => leastOf(capability, weld) ?? [])
     .reduce<Least | null>((most, next) => (most && most.leastC >= next.leastC ? most : next), null)
 
 /** Cold steel takes the heat away so fast that the seam hardens, and hydrogen cracks it. */
-const leastPreheat = grouped(
+const leastPreheat = ofWork(
   'least-preheat',
   'joint',
   ['wire'],

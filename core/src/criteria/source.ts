@@ -5,7 +5,7 @@ import { figure, list, message, word } from '../model/message.ts'
 import { coveredClassOf } from '../reference/coveredElectrodes.ts'
 import { gasFlow } from '../trade/gasFlow.ts'
 import type { Criterion } from './criterion.ts'
-import { bad, good, grouped, notKnown, ofSetUp, poor } from './grouped.ts'
+import { bad, good, notKnown, ofSetUp, ofWork, poor } from './grouped.ts'
 import { metalsOf } from './metals.ts'
 
 const PLATE = dataPlate()
@@ -28,7 +28,7 @@ const ratedForProcess = ofSetUp(
 )
 
 /** TIG on DC leaves the oxide of aluminium where it is. */
-const waveForMetal = grouped(
+const waveForMetal = ofWork(
   'wave-for-metal',
   'together',
   ['powerSource', 'wire'],

@@ -1,5 +1,4 @@
 /** Criteria of the wire or rod itself: for the process, the position, the metal. */
-import type { Capability } from '../capability/capability.ts'
 import { fillerName } from '../reference/fillerNames.ts'
 import type { Shop } from '../kinds/shop.ts'
 import type { Source } from '../basis/source.ts'
@@ -12,7 +11,7 @@ import { isFiller, type PairAdvice } from '../reference/pairs.ts'
 import type { Process } from '../reference/processes.ts'
 import type { MetalPair } from '../demand/demand.ts'
 import type { Criterion } from './criterion.ts'
-import { bad, good, grouped, type Judged, ofSetUp, poor } from './grouped.ts'
+import { bad, good, type Judged, ofSetUp, ofWork, poor, type WorkParts } from './grouped.ts'
 
 function formFor({ family, shielded }: Process): Wire['form'] {
   if (family === 'gmaw') return 'solid'
@@ -40,7 +39,7 @@ const wireForm = ofSetUp(
 )
 
 /** Some cored wires and covered electrodes are for flat and horizontal only, others not for welding downward. */
-const wirePosition = grouped(
+const wirePosition = ofWork(
   'wire-position',
   'shielding',
   ['wire'],
@@ -87,7 +86,7 @@ const usualFillers = (
 
 function ofPair(
   { name, classification }: Wire,
-  { process, shop }: Capability,
+  { process, shop }: WorkParts,
   { materialA, materialB, advice, weldId }: MetalPair,
 ): Judged {
   const pair: Param =
@@ -114,7 +113,7 @@ function ofPair(
 }
 
 /** The job's metals decide which filler may join them; the pair that is worst off speaks. */
-const fillerForMetal = grouped(
+const fillerForMetal = ofWork(
   'filler-for-metal',
   'shielding',
   ['wire'],

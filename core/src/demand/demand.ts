@@ -38,38 +38,6 @@ export interface MetalPair {
   readonly weldId: string
 }
 
-export interface Demand {
-  readonly job: Job
-  readonly processId: ProcessId
-  readonly wire: Melted | null
-  readonly assumptions: Assumptions
-  readonly welds: readonly WeldFigures[]
-  /** The same, with root and fill passes apart where each has its own current: whatever a current decides. */
-  readonly runs: readonly WeldFigures[]
-  /** The weld that wants most current: duty is reckoned at its current. */
-  readonly hungriest: WeldFigures
-  /** The weld that wants least. */
-  readonly thinnest: WeldFigures
-  /** From the hungriest weld to the next arc, s. */
-  readonly pauseS: number
-  readonly spells: readonly ArcSeries[]
-  /** Arc-on share of the worst ten minutes at the hungriest weld's current, %; null without a wire. */
-  readonly dutyPct: number | null
-  /** g of wire or rod */
-  readonly fillerG: number
-  /** s; null without a wire */
-  readonly arcS: number | null
-  readonly arcs: number
-  /** Working hours, arc-on and all around it; null without a wire. */
-  readonly workH: number | null
-  readonly work: Work | null
-  readonly metals: readonly Metal[]
-  readonly positions: readonly Position[]
-  readonly pairs: readonly MetalPair[]
-  /** What is written of a weld and contradicts the rest of it; `job` has what it is reckoned with. */
-  readonly contradictions: ReturnType<typeof settleJob>['contradictions']
-}
-
 /** Which weld decides rests on the currents of all of them. */
 export const mostWanted = calculation({
   id: 'most-wanted',
@@ -183,59 +151,64 @@ const sum = (values: readonly number[]): number => values.reduce((total, value) 
 const allOf = (values: readonly (number | null)[]): readonly number[] | null =>
   values.every((value) => value !== null) ? values : null
 
-/** Duty, totals and hours of a job, from the figures of its welds. */
-function totalsOf(job: Job, runs: readonly WeldFigures[], reckoner: Reckoner, tackArcS: number) {
+/** The welds that want most and least, and the reference of all heat. */
+function extremesOf(runs: readonly WeldFigures[], reckoner: Reckoner) {
   const I = runs.map(({ wantedA }) => wantedA)
   const [mostA, leastA] = [reckoner.compute(mostWanted, { I }), reckoner.compute(leastWanted, { I })]
   const [first] = runs
   const hungriest = runs.find(({ wantedA }) => wantedA === mostA) ?? first
   const thinnest = runs.find(({ wantedA }) => wantedA === leastA) ?? first
   if (!hungriest || !thinnest) throw new RangeError('a job has at least one weld')
-  // Heat goes with the square of the current.
-  const heats = runs.map(({ wantedA }) => (wantedA / hungriest.wantedA) ** 2)
-  const spells = spellsOf(job, runs, heats, tackArcS)
+  return { hungriest, thinnest }
+}
+
+/** Arcs in their order, with the heat of each: it goes with the square of the current. */
+const spellsIn = (
+  job: Job,
+  runs: readonly WeldFigures[],
+  hungriest: WeldFigures,
+  tackArcS: number,
+): readonly ArcSeries[] =>
+  spellsOf(
+    job,
+    runs,
+    runs.map(({ wantedA }) => (wantedA / hungriest.wantedA) ** 2),
+    tackArcS,
+  )
+
+/** @returns null without a wire */
+function dutyOf(
+  runs: readonly WeldFigures[],
+  spells: readonly ArcSeries[],
+  reckoner: Reckoner,
+): number | null {
   const oneArcs = allOf(runs.map(({ oneArcS }) => oneArcS))
-  const arcTimes = allOf(runs.map(({ arcS }) => arcS))
-  const dutyPct =
-    oneArcs === null
-      ? null
-      : reckoner.compute(jobDuty, {
-          H: worstArcOnS(spells),
-          a: oneArcs,
-          p: runs.map(({ pauseS }) => pauseS),
-          T: runs.map(({ tackS }) => tackS),
-          I,
-        })
+  return oneArcs === null
+    ? null
+    : reckoner.compute(jobDuty, {
+        H: worstArcOnS(spells),
+        a: oneArcs,
+        p: runs.map(({ pauseS }) => pauseS),
+        T: runs.map(({ tackS }) => tackS),
+        I: runs.map(({ wantedA }) => wantedA),
+      })
+}
+
+/** Filler, arcs and hours of a job, from the figures of its welds. */
+function amountsOf(job: Job, runs: readonly WeldFigures[], reckoner: Reckoner) {
   const fillerG = reckoner.compute(fillerTotal, { w: runs.map((weld) => weld.fillerG) })
   const arcs = reckoner.compute(arcsTotal, { s_j: runs.map((weld) => weld.arcs) })
-  const arcS = arcTimes === null ? null : reckoner.compute(arcTotal, { t: arcTimes })
+  const arcTimes = allOf(runs.map(({ arcS }) => arcS))
+  if (arcTimes === null) return { fillerG, arcs, arcS: null, workH: null, work: null }
+  const arcS = reckoner.compute(arcTotal, { t: arcTimes })
   const T = runs.map((weld) => weld.tackS)
   const n = runs.map((weld) => weld.joint.count * job.quantity)
   const p = runs.map((weld) => weld.pauseS)
   const s = runs.map((weld) => weld.arcs)
   const [tackS, handlingS] = [dot(T, n), dot(p, s)]
-  const workH = arcS === null ? null : reckoner.compute(workTime, { τ: arcS, T, n, p, s })
-  const work: Work | null =
-    arcS === null || workH === null
-      ? null
-      : {
-          arcS,
-          tackS,
-          handlingS,
-          changeoverS: workH * 3600 - arcS - tackS - handlingS,
-        }
-  return {
-    hungriest,
-    thinnest,
-    pauseS: hungriest.pauseS,
-    spells,
-    dutyPct,
-    fillerG,
-    arcs,
-    arcS,
-    workH,
-    work,
-  }
+  const workH = reckoner.compute(workTime, { τ: arcS, T, n, p, s })
+  const work: Work = { arcS, tackS, handlingS, changeoverS: workH * 3600 - arcS - tackS - handlingS }
+  return { fillerG, arcs, arcS, workH, work }
 }
 
 /** What a job asks whatever it is welded with. */
@@ -280,38 +253,114 @@ function pairsOf(job: Job): readonly MetalPair[] {
 }
 
 /**
+ * What a job asks of one process and wire. Each figure is made when it is first asked for, and kept: of most jobs and wires
+ * no more is asked than their metals.
+ */
+export class Demand {
+  readonly job: Job
+  readonly metals: readonly Metal[]
+  readonly positions: readonly Position[]
+  readonly pairs: readonly MetalPair[]
+  /** What is written of a weld and contradicts the rest of it; `job` has what it is reckoned with. */
+  readonly contradictions: ReturnType<typeof settleJob>['contradictions']
+  readonly #reckoner: Reckoner
+  #welds: readonly WeldFigures[] | undefined
+  #runs: readonly WeldFigures[] | undefined
+  #extremes: ReturnType<typeof extremesOf> | undefined
+  #spells: readonly ArcSeries[] | undefined
+  #dutyPct: number | null | undefined
+  #amounts: ReturnType<typeof amountsOf> | undefined
+
+  constructor(
+    { job, metals, positions, pairs, contradictions }: OfJob,
+    readonly processId: ProcessId,
+    readonly wire: Melted | null,
+    readonly assumptions: Assumptions,
+  ) {
+    this.job = job
+    this.metals = metals
+    this.positions = positions
+    this.pairs = pairs
+    this.contradictions = contradictions
+    this.#reckoner = reckonerFor(assumptions)
+  }
+
+  get welds(): readonly WeldFigures[] {
+    this.#welds ??= this.job.joints.map((joint) =>
+      weldFiguresOf(joint, this.job, this.processId, this.wire, this.#reckoner),
+    )
+    return this.#welds
+  }
+  /** The same, with root and fill passes apart where each has its own current: whatever a current decides. */
+  get runs(): readonly WeldFigures[] {
+    this.#runs ??= runsOf(this.welds)
+    return this.#runs
+  }
+
+  get #most(): ReturnType<typeof extremesOf> {
+    this.#extremes ??= extremesOf(this.runs, this.#reckoner)
+    return this.#extremes
+  }
+  /** The weld that wants most current: duty is reckoned at its current. */
+  get hungriest(): WeldFigures {
+    return this.#most.hungriest
+  }
+  /** The weld that wants least. */
+  get thinnest(): WeldFigures {
+    return this.#most.thinnest
+  }
+  /** From the hungriest weld to the next arc, s. */
+  get pauseS(): number {
+    return this.hungriest.pauseS
+  }
+
+  get spells(): readonly ArcSeries[] {
+    this.#spells ??= spellsIn(this.job, this.runs, this.hungriest, this.assumptions.tackArcS)
+    return this.#spells
+  }
+  /** Arc-on share of the worst ten minutes at the hungriest weld's current, %; null without a wire. */
+  get dutyPct(): number | null {
+    if (this.#dutyPct === undefined) this.#dutyPct = dutyOf(this.runs, this.spells, this.#reckoner)
+    return this.#dutyPct
+  }
+
+  get #uses(): ReturnType<typeof amountsOf> {
+    this.#amounts ??= amountsOf(this.job, this.runs, this.#reckoner)
+    return this.#amounts
+  }
+  /** g of wire or rod */
+  get fillerG(): number {
+    return this.#uses.fillerG
+  }
+  get arcs(): number {
+    return this.#uses.arcs
+  }
+  /** s; null without a wire */
+  get arcS(): number | null {
+    return this.#uses.arcS
+  }
+  /** Working hours, arc-on and all around it; null without a wire. */
+  get workH(): number | null {
+    return this.#uses.workH
+  }
+  get work(): Work | null {
+    return this.#uses.work
+  }
+}
+
+/**
  * @param asked already validated; what contradicts in it is put right first
  * @param wire what is fed; null for a rod, or where none is chosen
  * @param shop whose assumptions hold
  * @returns every figure of the job that does not depend on a machine
  * @example demandOf(job, 'gmaw-short', wire, shop).hungriest.wantedA // 210 A
  */
-export function demandOf(
+export const demandOf = (
   asked: Job,
   processId: ProcessId,
   wire: Melted | null,
   shop: { readonly assumptions: ChangedAssumptions },
-): Demand {
-  const { job, contradictions, metals, positions, pairs } = ofJobOf(asked)
-  const assumptions = assumptionsOf(shop)
-  const reckoner = reckonerFor(assumptions)
-  const welds = job.joints.map((joint) => weldFiguresOf(joint, job, processId, wire, reckoner))
-  const runs = runsOf(welds)
-  const totals = totalsOf(job, runs, reckoner, assumptions.tackArcS)
-  return {
-    job,
-    processId,
-    wire,
-    assumptions,
-    welds,
-    runs,
-    ...totals,
-    metals,
-    positions,
-    pairs,
-    contradictions,
-  }
-}
+): Demand => new Demand(ofJobOf(asked), processId, wire, assumptionsOf(shop))
 
 /** What decides which formulas and assumptions a weld's figures go through: welds alike in it have the same working. */
 const formOf = ({ joint, highA, runs }: WeldFigures): string =>
@@ -355,5 +404,7 @@ export function traceDemand(
   if (last.pass !== null || last.runs.length > 0)
     wantedCurrentOf(last.joint, processId, wire, reckoner, job.preheatC, pass)
   reckoner.weldId = null
-  totalsOf(job, runs, reckoner, assumptions.tackArcS)
+  const { hungriest } = extremesOf(runs, reckoner)
+  dutyOf(runs, spellsIn(job, runs, hungriest, assumptions.tackArcS), reckoner)
+  amountsOf(job, runs, reckoner)
 }

@@ -96,6 +96,21 @@ const guess = (
       ]
 
 /**
+ * @param usedL of the whole job; null where it uses none
+ * @returns what the gas of a job costs; null where it, or its price, is not known
+ */
+export function gasCostOf(
+  gas: Capability['gas'],
+  usedL: number | null,
+  assumptions: Assumptions,
+): { readonly gas: number | null; readonly guesses: readonly Guess[] } {
+  return {
+    gas: priced(usedL, gas?.refillPrice, gas?.fullL),
+    guesses: gas ? guess('gas', gas, usedL, gas.refillPrice, typicalGasPrice(gas), assumptions) : [],
+  }
+}
+
+/**
  * @param criteria of the fit: the gas that the job uses is one of them
  * @returns null where nothing of it is known
  */
@@ -109,10 +124,10 @@ export function costOf(capability: Capability, demand: Demand, criteria: readonl
   const workS = work && work.arcS + work.tackS + work.handlingS + work.changeoverS + rest + finish
   const labour = workS === null ? null : (workS / S_PER_H) * perHour
   const filler = priced(fillerG, wire?.packagePrice, wire?.packageG)
-  const gasCost = priced(usedL, gas?.refillPrice, gas?.fullL)
+  const { gas: gasCost, guesses: ofGas } = gasCostOf(gas, usedL, assumptions)
   const guesses = [
     ...(wire ? guess('wire', wire, fillerG, wire.packagePrice, typicalFillerPrice(wire), assumptions) : []),
-    ...(gas ? guess('gas', gas, usedL, gas.refillPrice, typicalGasPrice(gas), assumptions) : []),
+    ...ofGas,
   ]
   if (labour === null && filler === null && gasCost === null && guesses.length === 0) return null
   const total = (labour ?? 0) + (filler ?? 0) + (gasCost ?? 0)
@@ -137,10 +152,13 @@ export function costOf(capability: Capability, demand: Demand, criteria: readonl
   }
 }
 
-const withGuesses = ({ job, guesses }: Cost, end: 'low' | 'high'): number =>
+/** A sum, with what has no price and is not in it. */
+export type Totals = Pick<Cost, 'job' | 'guesses'>
+
+const withGuesses = ({ job, guesses }: Totals, end: 'low' | 'high'): number =>
   guesses.reduce((sum, guessed) => sum + guessed[end], job)
 
 /** @returns what a run costs at least: what has no price counts at the lower end of what it typically costs */
-export const leastCost = (cost: Cost): number => withGuesses(cost, 'low')
+export const leastCost = (cost: Totals): number => withGuesses(cost, 'low')
 /** @returns what a run costs at most: what has no price counts at the upper end of what it typically costs */
-export const mostCost = (cost: Cost): number => withGuesses(cost, 'high')
+export const mostCost = (cost: Totals): number => withGuesses(cost, 'high')

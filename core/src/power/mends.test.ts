@@ -7,6 +7,7 @@ import type { Circuit } from '../kinds/equipment.ts'
 import { VERDICT_RANK, worstVerdict } from '../model/verdict.ts'
 import { storesOf } from '../supply/breaker/breakerModel.ts'
 import { tripsAfterS } from '../supply/breaker/heat.ts'
+import { demandWith } from '../testing/demand.ts'
 import { demoShop } from '../testing/samples.ts'
 import { mendsOfPower, type PowerMend, supplyFindings } from './mends.ts'
 import { beatsOf } from './trips.ts'
@@ -57,7 +58,9 @@ describe('mends of a supply', () => {
     expect(mendsOfPower(c, d, demo.circuits)).toEqual([])
     const mostA = c.supply?.outputMaxA ?? 0
     const asked = (lowA: number) =>
-      mendsOfPower(c, { ...d, hungriest: { ...d.hungriest, lowA } }, demo.circuits).map(({ kind }) => kind)
+      mendsOfPower(c, demandWith(d, { hungriest: { ...d.hungriest, lowA } }), demo.circuits).map(
+        ({ kind }) => kind,
+      )
     expect(asked(mostA)).toEqual([])
     // Short of output nothing is mended by rest, by less current or by a breaker.
     for (const kind of asked(mostA + 1)) expect(['move', 'new-circuit']).toContain(kind)

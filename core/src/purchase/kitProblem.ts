@@ -1,10 +1,10 @@
 /** What a kit is chosen from: things to buy or to rent, and the ways in which each job could be done with them. */
 import { assumptionsOf } from '../assumptions/assume.ts'
-import { limitOf } from '../board/board.ts'
 import { type Capability, capabilityOf } from '../capability/capability.ts'
 import { chosenOf } from '../capability/slots.ts'
 import { type Slot, SLOTS } from '../kinds/slots.ts'
 import type { Assessment } from '../criteria/criterion.ts'
+import { limitOf } from '../criteria/decide.ts'
 import { assess, worstOf } from '../criteria/index.ts'
 import { type Demand, demandOf } from '../demand/demand.ts'
 import { partsOf } from '../fit/document.ts'

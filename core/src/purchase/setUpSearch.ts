@@ -8,7 +8,7 @@ import type { Slot } from '../kinds/slots.ts'
 import type { Assessment } from '../criteria/criterion.ts'
 import { criterionOf } from '../criteria/index.ts'
 import type { Demand } from '../demand/demand.ts'
-import { type Cost, costOf } from '../fit/cost.ts'
+import { gasCostOf, type Totals } from '../fit/cost.ts'
 import type { Circuit, SupplyRating } from '../kinds/equipment.ts'
 import type { Verdict } from '../model/verdict.ts'
 import { type AllSaid, Judge } from './judge.ts'
@@ -18,7 +18,7 @@ import { compareSpent, type Option, type Options, type Spent, TIGHT, together } 
 export interface Stock {
   readonly options: Options
   /** @returns what a run counts in the comparison; 0 where nothing of it is known */
-  readonly costed: (cost: Cost | null) => number
+  readonly costed: (cost: Totals | null) => number
 }
 
 /** The order in which places are filled: most sources fall by their circuit; gas and gun decide what others may be. */
@@ -76,8 +76,9 @@ export class SetUpSearch {
   }
 
   #gasCost(capability: Capability): number {
-    const use = this.gasUse(capability)
-    return use ? this.stock.costed(costOf(capability, { ...this.demand, work: null, fillerG: 0 }, [use])) : 0
+    const usedL = this.gasUse(capability)?.demand ?? null
+    const { gas, guesses } = gasCostOf(capability.gas, usedL, this.demand.assumptions)
+    return this.stock.costed({ job: gas ?? 0, guesses })
   }
 
   /**

@@ -14,6 +14,12 @@ interface Asked {
 const { job, shop } = demoInput('press-frame')
 const plain = demandOf(job, 'gmaw-short', sampleWire(), shop)
 
+/** The same demand with some of its figures put otherwise; the rest are as they were. */
+export const demandWith = (demand: Demand, figures: Partial<Demand>): Demand =>
+  new Proxy(demand, {
+    get: (of, figure) => Reflect.get(figure in figures ? figures : of, figure) as unknown,
+  })
+
 /** A job in carbon steel of two welds, the one that wants least and the one that wants most. */
 export function sampleDemand({
   leastA = 100,
@@ -33,5 +39,13 @@ export function sampleDemand({
   const thinnest = weld('thin', leastA, positions[0] ?? 'flat')
   const most = weld('thick', mostA, positions.at(-1) ?? 'flat')
   const welds = [thinnest, most]
-  return { ...plain, welds, runs: welds, thinnest, hungriest: most, dutyPct, positions, pairs: [] }
+  return demandWith(plain, {
+    welds,
+    runs: welds,
+    thinnest,
+    hungriest: most,
+    dutyPct,
+    positions,
+    pairs: [],
+  })
 }
