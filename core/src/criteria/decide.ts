@@ -6,22 +6,18 @@ import type { Capability } from '../capability/capability.ts'
 import type { Demand } from '../demand/demand.ts'
 import { type Verdict, worseOf } from '../model/verdict.ts'
 import { concerning } from './concerns.ts'
-import { type Assessment, type Criterion, OF_KIND } from './criterion.ts'
-import { assessmentsOfSetUp, assessOfJob, CRITERIA } from './index.ts'
+import { type Assessment, OF_KIND } from './criterion.ts'
+import { asks, CRITERIA } from './index.ts'
 import { isJudged } from './judged.ts'
 
 /** What asks for another metal, gas or wave is named before amps: more of them would not help. */
 const KIND_FIRST = OF_KIND.flatMap((kind) => [...concerning(kind)])
-const rankOf = ({ id }: Criterion, inList: number): number => {
-  const ofKind = KIND_FIRST.indexOf(id)
-  return ofKind < 0 ? KIND_FIRST.length + inList : ofKind
-}
-/** In the order in which a limit is named: the first of the worst verdict is it. */
-const BY_RANK = CRITERIA.map((criterion, at) => ({ criterion, rank: rankOf(criterion, at) })).sort(
-  (a, b) => a.rank - b.rank,
-)
-const RANKS = new Map(BY_RANK.map(({ criterion: { id }, rank }) => [id, rank]))
-const OF_JOB = BY_RANK.filter(({ criterion }) => criterion.isOfSetUp !== true)
+/** Places in the list, in the order in which a limit is named: the first of the worst verdict is it. */
+const BY_RANK: readonly number[] = [
+  ...KIND_FIRST.map((id) => CRITERIA.findIndex((criterion) => criterion.id === id)),
+  ...CRITERIA.flatMap(({ id }, at) => (KIND_FIRST.includes(id) ? [] : [at])),
+]
+const RANKS = new Map(BY_RANK.map((at, rank) => [CRITERIA[at]?.id, rank]))
 
 /**
  * @returns the criterion that a cell speaks of: of the worst verdict, first what no other figure mends, then the first in
@@ -41,29 +37,11 @@ export function limitOf(criteria: readonly Assessment[], verdict: Verdict): Asse
   return limit
 }
 
-/** What a set-up alone brings to every job. */
-interface OfSetUp {
-  readonly found: readonly Assessment[]
-  /** What of it fails every job, with its rank; null and Infinity where nothing does. */
-  readonly fails: Assessment | null
-  readonly failsAt: number
-}
-const ofSetUps = new WeakMap<Capability, OfSetUp>()
-function ofSetUp(capability: Capability): OfSetUp {
-  const known = ofSetUps.get(capability)
-  if (known) return known
-  const found = [...assessmentsOfSetUp(capability).values()].filter((one) => one !== null)
-  const fails = limitOf(found, 'fails')
-  const made = { found, fails, failsAt: fails ? (RANKS.get(fails.criterion) ?? Infinity) : Infinity }
-  ofSetUps.set(capability, made)
-  return made
-}
-
 export interface Decided {
   readonly verdict: Verdict
   /** What decides it, as `limitOf` names it of all criteria; null where it fits. */
   readonly limit: Assessment | null
-  /** Every criterion that applies, in no order, where none fails; else those that were asked before the one that does. */
+  /** Every criterion that applies, in the order of limits, where none fails; else those before the one that does. */
   readonly found: readonly Assessment[]
 }
 
@@ -72,18 +50,16 @@ export interface Decided {
  * @example decide(capability, demand).verdict // 'fails', after three of a hundred criteria
  */
 export function decide(capability: Capability, demand: Demand): Decided {
-  const own = ofSetUp(capability)
+  const ask = asks(capability, demand)
   const found: Assessment[] = []
-  for (const { criterion, rank } of OF_JOB) {
-    if (rank > own.failsAt) break
-    const one = assessOfJob(criterion, capability, demand)
+  let verdict: Verdict = 'fits'
+  for (const at of BY_RANK) {
+    const one = ask(at)
     if (!one) continue
     if (one.verdict === 'fails' && isJudged(one)) return { verdict: 'fails', limit: one, found }
     found.push(one)
+    verdict = worseOf(verdict, one.verdict)
   }
-  if (own.fails) return { verdict: 'fails', limit: own.fails, found }
-  found.push(...own.found)
-  let verdict: Verdict = 'fits'
-  for (const one of found) verdict = worseOf(verdict, one.verdict)
-  return { verdict, limit: verdict === 'fits' ? null : limitOf(found, verdict), found }
+  const isWorst = (one: Assessment): boolean => one.verdict === verdict && isJudged(one)
+  return { verdict, limit: verdict === 'fits' ? null : (found.find(isWorst) ?? null), found }
 }

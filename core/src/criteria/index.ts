@@ -71,36 +71,45 @@ export function criterionOf(id: string): Criterion {
   return found
 }
 
+/** What was found of each criterion, by its place in the list; undefined for what nobody has asked yet. */
+type Found = (Assessment | null | undefined)[]
 /** What is the same for every job, by set-up: a board holds hundreds of jobs against each. */
-const ofSetUps = new WeakMap<Capability, ReadonlyMap<Criterion, Assessment | null>>()
-const OF_SET_UP = CRITERIA.filter(({ isOfSetUp }) => isOfSetUp === true)
-export function assessmentsOfSetUp(capability: Capability): ReadonlyMap<Criterion, Assessment | null> {
-  const found = ofSetUps.get(capability)
-  if (found) return found
-  const made = new Map(OF_SET_UP.map((criterion) => [criterion, criterion.assess(capability, null)]))
-  ofSetUps.set(capability, made)
-  return made
-}
-
+const ofSetUps = new WeakMap<Capability, Found>()
 /** What is the same for every set-up with this process and this wire, by what the job asks of them. */
-interface OfWork {
-  readonly shop: Shop
-  readonly found: Map<Criterion, Assessment | null>
-}
-const ofWorks = new WeakMap<Demand, OfWork>()
+const ofWorks = new WeakMap<Demand, { readonly shop: Shop; readonly found: Found }>()
 
-/** @returns what one criterion finds that is not of the set-up alone; asked once where it looks at no other part */
-export function assessOfJob(criterion: Criterion, capability: Capability, demand: Demand): Assessment | null {
-  const { shop, wire, process } = capability
-  if (criterion.isOfWork !== true || wire !== demand.wire || process.id !== demand.processId)
-    return criterion.assess(capability, demand)
+const foundOfSetUp = (capability: Capability): Found => {
+  let found = ofSetUps.get(capability)
+  if (!found) ofSetUps.set(capability, (found = []))
+  return found
+}
+/** @returns null where the demand is that of another process or wire: then nothing of it is kept */
+function foundOfWork({ shop, wire, process }: Capability, demand: Demand | null): Found | null {
+  if (demand === null || wire !== demand.wire || process.id !== demand.processId) return null
   let work = ofWorks.get(demand)
-  if (work?.shop !== shop) ofWorks.set(demand, (work = { shop, found: new Map() }))
-  const known = work.found.get(criterion)
-  if (known !== undefined) return known
-  const made = criterion.assess(capability, demand)
-  work.found.set(criterion, made)
-  return made
+  if (work?.shop !== shop) ofWorks.set(demand, (work = { shop, found: [] }))
+  return work.found
+}
+
+/**
+ * Asks criteria of one set-up and one job, each of the set-up alone once for all jobs, each of the job with process and
+ * wire once for all set-ups with both.
+ * @returns what the criterion at a place of the list finds
+ * @example const found = asks(capability, demand)(0)
+ */
+export function asks(capability: Capability, demand: Demand | null): (at: number) => Assessment | null {
+  const ofSetUp = foundOfSetUp(capability)
+  const ofWork = foundOfWork(capability, demand)
+  return (at) => {
+    const criterion = CRITERIA[at]
+    if (!criterion) return null
+    const kept = criterion.isOfSetUp === true ? ofSetUp : criterion.isOfWork === true ? ofWork : null
+    const known = kept?.[at]
+    if (known !== undefined) return known
+    const made = criterion.assess(capability, criterion.isOfSetUp === true ? null : demand)
+    if (kept) kept[at] = made
+    return made
+  }
 }
 
 function assessAll(
@@ -123,16 +132,11 @@ function assessAll(
  * @example assess(capability, demand).filter(({ verdict }) => verdict === 'fails')
  */
 export function assess(capability: Capability, demand: Demand | null): readonly Assessment[] {
-  const known = assessmentsOfSetUp(capability)
+  const ask = asks(capability, demand)
   const found: Assessment[] = []
-  for (const criterion of CRITERIA) {
-    const assessment =
-      criterion.isOfSetUp === true
-        ? known.get(criterion)
-        : demand === null
-          ? criterion.assess(capability, null)
-          : assessOfJob(criterion, capability, demand)
-    if (assessment) found.push(assessment)
+  for (let at = 0; at < CRITERIA.length; at += 1) {
+    const one = ask(at)
+    if (one) found.push(one)
   }
   return found
 }

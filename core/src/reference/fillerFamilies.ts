@@ -63,13 +63,19 @@ export const formsOfClass = remembered((classification: string): readonly Wire['
   return ['solid', 'rod']
 })
 
+/** By form and classes in one text: no class has a blank in its name. */
+const inForm = remembered((key: string): readonly string[] => {
+  const [form = '', ...named] = key.split(' ')
+  return named.flatMap((name) => {
+    if ((formsOfClass(name) as readonly string[]).includes(form)) return [name]
+    return form === 'covered' && /^ER3\d\dL?$/.test(name) ? [`${name.replace('ER', 'E')}-16`] : []
+  })
+})
+
 /**
  * @param named fillers of a list
  * @returns those of them that come in a form; of stainless by stick the covered one has the rod's name without its R
  * @example fillersInForm(advice.fillers, 'covered') // ['E7018', 'E6011', …]
  */
 export const fillersInForm = (named: readonly string[], form: Wire['form']): readonly string[] =>
-  named.flatMap((name) => {
-    if (formsOfClass(name).includes(form)) return [name]
-    return form === 'covered' && /^ER3\d\dL?$/.test(name) ? [`${name.replace('ER', 'E')}-16`] : []
-  })
+  named.length === 0 ? [] : inForm(`${form} ${named.join(' ')}`)
