@@ -11,18 +11,19 @@ import { onStage } from './lib/stage.mjs'
 /** Bundled, as the thread of a page runs it. */
 async function reckoning() {
   const { build } = await import('esbuild')
-  const outfile = join(ROOT, '.data/figures/reckoning.mjs')
+  const outdir = join(ROOT, '.data/figures')
   await build({
-    entryPoints: [join(ROOT, 'scripts/figures/reckoning.ts')],
+    entryPoints: ['reckoning', 'boardThread'].map((one) => join(ROOT, `scripts/figures/${one}.ts`)),
     bundle: true,
     platform: 'node',
     // It fetches its WebAssembly from beside itself.
     external: ['highs'],
     format: 'esm',
-    outfile,
+    outdir,
+    outExtension: { '.js': '.mjs' },
     logLevel: 'error',
   })
-  const done = quiet(process.execPath, [outfile])
+  const done = quiet(process.execPath, [join(outdir, 'reckoning.mjs')])
   if (!done.ok) throw new Error(done.err)
   process.stdout.write(done.out)
 }

@@ -1,8 +1,6 @@
 /** Figures of the computation alone, in one thread: a board, one cell, one working. Prints one line of JSON a figure. */
-import { readFileSync } from 'node:fs'
 import highsLoader from 'highs'
 import {
-  boardOf,
   capabilityOf,
   chosenOf,
   choose,
@@ -15,8 +13,6 @@ import {
   pairsOf,
   powerOf,
   shopPowerOf,
-  readDocument,
-  shopDocumentSchema,
   solveWith,
   studyKit,
   tripsOf,
@@ -31,67 +27,9 @@ import { readPattern } from '../../core/src/weldlist/pattern.ts'
 import { MOST_TEXT } from '../../core/src/weldlist/read.ts'
 import { readSize } from '../../core/src/weldlist/size.ts'
 import { readJoint, readParts, readPosition, readWelds } from '../../core/src/weldlist/text.ts'
+import { board, largestJob } from './board.ts'
+import { demo, median, print, timed } from './demo.ts'
 import { practiceResiduals } from '../../core/src/testing/practiceSettings.ts'
-
-const RUNS = 7
-
-const read = readDocument(
-  shopDocumentSchema,
-  JSON.parse(readFileSync('demo/tollgate-orchard-works.json', 'utf8')),
-)
-if (!read.ok) throw new Error('the demo cannot be read')
-const { format: _format, version: _version, ...demo } = read.value
-
-const print = (figure: string, value: number, unit: string): void => {
-  process.stdout.write(`${JSON.stringify({ figure, value: Number(value.toPrecision(3)), unit })}\n`)
-}
-const median = (values: readonly number[]): number =>
-  [...values].sort((a, b) => a - b)[Math.floor(values.length / 2)] ?? 0
-/** @returns ms of each run; the first, cold, stands first */
-const timed = (work: () => void): number[] =>
-  Array.from({ length: RUNS }, () => {
-    const began = performance.now()
-    work()
-    return performance.now() - began
-  })
-
-/** Jobs and set-ups of the demo again and again, each different in its numbers, so that nothing is found twice. */
-function largeShop(jobCount: number, weldCount: number, setUpCount: number) {
-  const allJoints = demo.jobs.flatMap(({ joints }) => joints)
-  const [firstJob] = demo.jobs
-  if (!firstJob) throw new Error('the demo has no job')
-  const jobs = Array.from({ length: jobCount }, (_, n) => ({
-    ...firstJob,
-    id: `job-${n}`,
-    joints: Array.from({ length: weldCount }, (_weld, w) => {
-      const joint = allJoints[(n * 7 + w) % allJoints.length]
-      if (!joint) throw new Error('the demo has no weld')
-      return { ...joint, id: `w${w}`, lengthMm: 60 + n + w }
-    }),
-  }))
-  const setUps = Array.from({ length: setUpCount }, (_, n) => {
-    const setUp = demo.setUps[n % demo.setUps.length]
-    if (!setUp) throw new Error('the demo has no set-up')
-    return { ...setUp, id: `set-up-${n}` }
-  })
-  return { ...demo, jobs, setUps }
-}
-
-function board(): void {
-  const shop = largeShop(200, 5, 60)
-  const began = performance.now()
-  boardOf(shop.shop, shop, shop.jobs.slice(0, 1), shop.setUps)
-  print('board-200x5x60-first-cells-cold', performance.now() - began, 'ms')
-  const times = timed(() => {
-    if (boardOf(shop.shop, shop, shop.jobs, shop.setUps).length !== 12_000)
-      throw new Error('the board is not whole')
-  })
-  print('board-200x5x60', median(times.slice(1)), 'ms')
-  print('board-200x5x60-cold', times[0] ?? 0, 'ms')
-  // An edited job has its row anew, and no other.
-  const rows = timed(() => boardOf(shop.shop, shop, shop.jobs.slice(0, 1), shop.setUps))
-  print('board-row-60', median(rows.slice(1)), 'ms')
-}
 
 function oneCell(): void {
   const job = demo.jobs.find(({ id }) => id === 'press-frame')
@@ -385,15 +323,8 @@ function typedTexts(): void {
   print('typed-text-growth', long / short, 'times, for twice as long')
 }
 
-/** The largest job that is legal with every set-up of the demo. */
-function largestJob(): void {
-  const shop = largeShop(1, 5000, demo.setUps.length)
-  const times = timed(() => boardOf(shop.shop, shop, shop.jobs, shop.setUps))
-  print(`board-1x5000x${demo.setUps.length}`, median(times), 'ms')
-}
-
 typedTexts()
-board()
+await board()
 largestJob()
 oneCell()
 power()

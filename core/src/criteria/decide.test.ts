@@ -16,9 +16,10 @@ import { demoShop } from '../testing/samples.ts'
 import { shelves } from '../testing/shelves.ts'
 import { concerning } from './concerns.ts'
 import { type Assessment, OF_KIND } from './criterion.ts'
-import { decide, limitOf } from './decide.ts'
+import { decide } from './decide.ts'
 import { assess, worstOf } from './index.ts'
 import { isJudged } from './judged.ts'
+import { limitOf } from './limit.ts'
 
 const demo = demoShop()
 

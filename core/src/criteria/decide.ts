@@ -5,38 +5,16 @@
 import type { Capability } from '../capability/capability.ts'
 import type { Demand } from '../demand/demand.ts'
 import { type Verdict, worseOf } from '../model/verdict.ts'
-import { concerning } from './concerns.ts'
-import { type Assessment, OF_KIND } from './criterion.ts'
+import type { Assessment } from './criterion.ts'
 import { asks, CRITERIA } from './index.ts'
 import { isJudged } from './judged.ts'
+import { KIND_FIRST } from './limit.ts'
 
-/** What asks for another metal, gas or wave is named before amps: more of them would not help. */
-const KIND_FIRST = OF_KIND.flatMap((kind) => [...concerning(kind)])
 /** Places in the list, in the order in which a limit is named: the first of the worst verdict is it. */
 const BY_RANK: readonly number[] = [
   ...KIND_FIRST.map((id) => CRITERIA.findIndex((criterion) => criterion.id === id)),
   ...CRITERIA.flatMap(({ id }, at) => (KIND_FIRST.includes(id) ? [] : [at])),
 ]
-const RANKS = new Map(BY_RANK.map((at, rank) => [CRITERIA[at]?.id, rank]))
-
-/**
- * @returns the criterion that a cell speaks of: of the worst verdict, first what no other figure mends, then the first in
- *   the order of the list; null where nothing of it was judged
- * @example limitOf(criteria, worstOf(criteria))?.criterion // 'filler-for-metal'
- */
-export function limitOf(criteria: readonly Assessment[], verdict: Verdict): Assessment | null {
-  let limit: Assessment | null = null
-  let first = Infinity
-  for (const one of criteria) {
-    if (one.verdict !== verdict || !isJudged(one)) continue
-    const rank = RANKS.get(one.criterion) ?? Infinity
-    if (rank >= first) continue
-    first = rank
-    limit = one
-  }
-  return limit
-}
-
 export interface Decided {
   readonly verdict: Verdict
   /** What decides it, as `limitOf` names it of all criteria; null where it fits. */

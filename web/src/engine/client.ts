@@ -77,5 +77,7 @@ export function createEngineClient(start: (onBreak: (message: string) => void) =
   }
 }
 
-/** The page's one engine. */
+/** The page's engine. */
 export const engine = createEngineClient(startEngine)
+/** With the one that helps where many jobs are asked about: it starts with the first such question. */
+export const engines: readonly EngineClient[] = [engine, createEngineClient(startEngine)]

@@ -2,7 +2,7 @@ import { assess, fitJob, type Job, mapColumns, readTable, sidesOf, worstOf } fro
 import { expect, it, vi } from 'vitest'
 import { inputFor, shopDocument } from '../testing/demo.ts'
 import { METRIC } from '../testing/notation.ts'
-import { createEngineClient } from './client.ts'
+import { createEngineClient, type EngineClient } from './client.ts'
 import { diffOf, emptySent } from './delta.ts'
 import { Engine } from './engine.ts'
 import type { Snapshot } from './snapshot.ts'
@@ -66,7 +66,7 @@ it('many jobs are asked in parts, with progress, and can be stopped', async () =
   const manyIds = many.jobs.map(({ id }) => id)
   const parts: [number, number][] = []
   const stop = new AbortController()
-  const rows = await askOfJobs(here(), many as Snapshot, 'glance', manyIds, [], {
+  const rows = await askOfJobs([here()], many as Snapshot, 'glance', manyIds, [], {
     signal: stop.signal,
     onPart: (part, done) => parts.push([part.length, done]),
   })
@@ -79,7 +79,7 @@ it('many jobs are asked in parts, with progress, and can be stopped', async () =
   ])
   let told = 0
   const stopped = await askOfJobs(
-    here(),
+    [here()],
     many as Snapshot,
     'board',
     manyIds,
@@ -93,6 +93,51 @@ it('many jobs are asked in parts, with progress, and can be stopped', async () =
     },
   )
   expect([stopped, told]).toEqual([null, 1])
+})
+
+it('many jobs are shared between two engines, each part asked once, rows in the order of the jobs', async () => {
+  const jobs = Array.from({ length: 64 }, (_, n) => ({ ...snapshot.jobs[0], id: `j${n}` }))
+  const many = { ...snapshot, jobs } as Snapshot
+  const manyIds = jobs.map(({ id }) => id)
+  const asked: [number, readonly string[]][] = []
+  const counting = (engine: number): EngineClient => {
+    const client = here()
+    return {
+      ask(of, question, ...rest) {
+        asked.push([engine, rest[0] as readonly string[]])
+        return client.ask(of, question, ...rest)
+      },
+    }
+  }
+  const done: number[] = []
+  const progress = { signal: new AbortController().signal, onPart: (_: unknown, n: number) => done.push(n) }
+  const setUpIds = snapshot.setUps.map(({ id }) => id)
+  const rows = await askOfJobs([counting(0), counting(1)], many, 'board', manyIds, [setUpIds], progress)
+  expect(rows).toEqual(await here().ask(many, 'board', manyIds, setUpIds))
+  expect(asked.flatMap(([, part]) => part).sort()).toEqual([...manyIds].sort())
+  expect(new Set(asked.map(([engine]) => engine))).toEqual(new Set([0, 1]))
+  expect(done).toEqual([...done].sort((a, b) => a - b))
+  expect(done.at(-1)).toBe(64)
+  // Few jobs are not worth a second thread.
+  asked.length = 0
+  await askOfJobs([counting(0), counting(1)], many, 'board', manyIds.slice(0, 8), [setUpIds], progress)
+  expect(new Set(asked.map(([engine]) => engine))).toEqual(new Set([0]))
+})
+
+it('where one of two engines fails, nothing more is told', async () => {
+  const jobs = Array.from({ length: 64 }, (_, n) => ({ ...snapshot.jobs[0], id: `j${n}` }))
+  const failing: EngineClient = { ask: () => Promise.reject(new Error('it broke')) }
+  let told = 0
+  const asking = askOfJobs(
+    [failing, here()],
+    { ...snapshot, jobs } as Snapshot,
+    'board',
+    jobs.map(({ id }) => id),
+    [snapshot.setUps.map(({ id }) => id)],
+    { signal: new AbortController().signal, onPart: () => (told += 1) },
+  )
+  await expect(asking).rejects.toThrow('it broke')
+  expect(told).toBe(0)
 })
 
 it('one job that cannot be reckoned is told in its row', async () => {

@@ -2,7 +2,7 @@
 import { type Ref, ref, shallowRef, watch } from 'vue'
 import { reasonOf } from '../reason.ts'
 import { useWorkspace } from '../shop/workspace.ts'
-import { engine } from './client.ts'
+import { engines } from './client.ts'
 import type { JobGlance } from './questions/glance.ts'
 import { askOfJobs } from './manyJobs.ts'
 
@@ -24,7 +24,7 @@ export function useGlances(jobIds: Ref<readonly string[]>) {
       failure.value = ''
       waiting.value = ids.length
       try {
-        await askOfJobs(engine, snapshot, 'glance', ids, [], {
+        await askOfJobs(engines, snapshot, 'glance', ids, [], {
           signal: stop.signal,
           onPart(rows, done) {
             glances.value = new Map([...glances.value, ...rows.map((row) => [row.jobId, row] as const)])

@@ -1,5 +1,17 @@
-import { type BoardCell, boardOf, type WhatIf } from '@brannik/core'
+import { AS_IT_IS, Board, type BoardCell, type WhatIf } from '@brannik/core'
 import { named, type Snapshot } from '../snapshot.ts'
+
+/** The board that was asked of last: its set-ups are looked at once, however many parts its jobs are asked in. */
+let last: { readonly snapshot: Snapshot; readonly of: string; readonly board: Board } | null = null
+
+function boardFor(snapshot: Snapshot, setUpIds: readonly string[], whatIf: WhatIf): Board | null {
+  const { shop, setUps } = snapshot
+  if (!shop) return null
+  const of = JSON.stringify([setUpIds, whatIf])
+  if (last?.snapshot !== snapshot || last.of !== of)
+    last = { snapshot, of, board: new Board(shop, snapshot, named(setUps, setUpIds), whatIf) }
+  return last.board
+}
 
 /**
  * Every job with every set-up, one job after the other.
@@ -10,11 +22,12 @@ export function answer(
   snapshot: Snapshot,
   jobIds: readonly string[],
   setUpIds: readonly string[],
-  whatIf?: WhatIf,
+  whatIf: WhatIf = AS_IT_IS,
 ): readonly BoardCell[] {
-  const { shop, jobs, setUps } = snapshot
-  if (!shop) return []
-  const byId = new Map(jobs.map((job) => [job.id, job]))
-  const asked = jobIds.flatMap((id) => byId.get(id) ?? [])
-  return boardOf(shop, snapshot, asked, named(setUps, setUpIds), whatIf)
+  const board = boardFor(snapshot, setUpIds, whatIf)
+  const byId = new Map(snapshot.jobs.map((job) => [job.id, job]))
+  return jobIds.flatMap((id) => {
+    const job = byId.get(id)
+    return job && board ? board.row(job) : []
+  })
 }

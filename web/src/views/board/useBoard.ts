@@ -1,7 +1,7 @@
 /** The cells of the board as they come, a few jobs at a time; what was known stands until newer is there. */
 import type { BoardCell, Job, WhatIf } from '@brannik/core'
 import { type Ref, ref, shallowRef, watch } from 'vue'
-import { engine } from '../../engine/client.ts'
+import { engines } from '../../engine/client.ts'
 import type { Snapshot } from '../../engine/snapshot.ts'
 import { askOfJobs } from '../../engine/manyJobs.ts'
 import { reasonOf } from '../../reason.ts'
@@ -49,7 +49,7 @@ export function useBoard(
       failure.value = ''
       waiting.value = changed.length
       try {
-        await askOfJobs(engine, snapshot, 'board', changed, [setUps, asked], {
+        await askOfJobs(engines, snapshot, 'board', changed, [setUps, asked], {
           signal: stop.signal,
           onPart(part, done) {
             const next = new Map(cells.value)

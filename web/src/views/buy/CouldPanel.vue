@@ -4,7 +4,7 @@ import { computed, ref, shallowRef, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import ChoiceField from '../../components/ChoiceField.vue'
 import VerdictMark from '../../components/VerdictMark.vue'
-import { engine } from '../../engine/client.ts'
+import { engines } from '../../engine/client.ts'
 import type { Doable } from '../../engine/questions/doable.ts'
 import { askOfJobs } from '../../engine/manyJobs.ts'
 import { type Question, useAnswer } from '../../engine/useAnswer.ts'
@@ -50,7 +50,7 @@ watch(
     doable.value = []
     doableFailure.value = ''
     try {
-      await askOfJobs(engine, snapshot, 'doable', ids, [MOST], {
+      await askOfJobs(engines, snapshot, 'doable', ids, [MOST], {
         signal: stop.signal,
         onPart: (part) => {
           doable.value = [...doable.value, ...part]
