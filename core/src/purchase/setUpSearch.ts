@@ -9,7 +9,7 @@ import type { Assessment } from '../criteria/criterion.ts'
 import { criterionOf } from '../criteria/index.ts'
 import type { Demand } from '../demand/demand.ts'
 import { gasCostOf, type Totals } from '../fit/cost.ts'
-import type { Circuit, SupplyRating } from '../kinds/equipment.ts'
+import type { Circuit, Gas, SupplyRating } from '../kinds/equipment.ts'
 import type { Verdict } from '../model/verdict.ts'
 import { type AllSaid, Judge } from './judge.ts'
 import { compareSpent, type Option, type Options, type Spent, TIGHT, together } from './options.ts'
@@ -29,21 +29,25 @@ interface Branch {
   readonly then: Spent
 }
 
-/** To the rest of a set-up circuits are alike that are on the same column of the plate. */
-function unlikeCircuits(sorted: readonly Branch[], before: Capability): readonly Branch[] {
-  const kept: (Branch & { readonly supply: SupplyRating | null })[] = []
-  for (const branch of sorted) {
+/** To the rest of a set-up circuits are alike that are on the same column of the plate: of those before it one is as good. */
+class UnlikeCircuits {
+  readonly #kept: (Branch & { readonly supply: SupplyRating | null })[] = []
+
+  constructor(readonly before: Capability) {}
+
+  /** @returns whether a circuit is like none that was kept, and keeps it then */
+  keeps(branch: Branch): boolean {
     const { option, then } = branch
-    const { supply } = before.with('circuit', option.item as Circuit)
-    const isBeaten = kept.some(
+    const { supply } = this.before.with('circuit', option.item as Circuit)
+    const isBeaten = this.#kept.some(
       (one) =>
         one.supply === supply &&
         (!one.then.isTight || then.isTight) &&
         one.option.spent.buys.every(({ key }) => option.spent.buys.some((other) => other.key === key)),
     )
-    if (!isBeaten) kept.push({ ...branch, supply })
+    if (!isBeaten) this.#kept.push({ ...branch, supply })
+    return !isBeaten
   }
-  return kept
 }
 
 const GAS_USE = criterionOf('gas-use')
@@ -101,23 +105,59 @@ export class SetUpSearch {
         fill(capability, before, at + 1)
         return
       }
-      const judge = this.judge.at(slot, capability)
-      const branches: Branch[] = []
-      for (const option of this.stock.options.of(slot)) {
-        const verdict = judge(option.item)
-        if (verdict === 'fails') continue
-        const taken = this.taken(together(before, option.spent), verdict)
-        if (!taken) continue
-        const gas = slot === 'gas' ? this.#gasCost(capability.with(slot, option.item as never)) : 0
-        const then = gas === 0 ? taken : { ...taken, runCost: taken.runCost + gas }
-        if (!isHopeless(then)) branches.push({ option, then })
+      const unlike = slot === 'circuit' ? new UnlikeCircuits(capability) : null
+      const go = (option: Option, then: Spent): void => {
+        if (isHopeless(then) || unlike?.keeps({ option, then }) === false) return
+        fill(capability.with(slot, option.item as never), then, at + 1)
       }
-      // The best first: most of the others are then seen to be hopeless.
-      branches.sort((a, b) => compareSpent(a.then, b.then))
-      const unlike = slot === 'circuit' ? unlikeCircuits(branches, capability) : branches
-      for (const { option, then } of unlike)
-        if (!isHopeless(then)) fill(capability.with(slot, option.item as never), then, at + 1)
+      if (slot === 'gas') this.#eachGas(capability, before, go)
+      else this.#inTurn(slot, capability, before, isHopeless, go)
     }
     fill(begun, spent, 0)
+  }
+
+  /**
+   * Options in the order of what they cost, each judged when its turn comes: mostly the first that goes makes the rest
+   * hopeless. Of those that cost the same to get, what is tight comes last.
+   */
+  #inTurn(
+    slot: Slot,
+    capability: Capability,
+    before: Spent,
+    isHopeless: (spent: Spent) => boolean,
+    go: (option: Option, then: Spent) => void,
+  ): void {
+    const judge = this.judge.at(slot, capability)
+    let tight: Branch[] = []
+    const goTight = (): void => {
+      for (const { option, then } of tight) go(option, then)
+      tight = []
+    }
+    let last: Option | null = null
+    for (const option of this.stock.options.of(slot)) {
+      if (last && compareSpent(last.spent, option.spent) !== 0) goTight()
+      last = option
+      const atBest = together(before, option.spent)
+      if (isHopeless(atBest)) continue
+      const then = this.taken(atBest, judge(option.item))
+      if (!then) continue
+      if (then.isTight && !before.isTight) tight.push({ option, then })
+      else go(option, then)
+    }
+    goTight()
+  }
+
+  /** What a gas costs tells itself only with the parts before it: all are looked at, and the best comes first. */
+  #eachGas(capability: Capability, before: Spent, go: (option: Option, then: Spent) => void): void {
+    const judge = this.judge.at('gas', capability)
+    const branches: Branch[] = []
+    for (const option of this.stock.options.of('gas')) {
+      const taken = this.taken(together(before, option.spent), judge(option.item))
+      if (!taken) continue
+      const gas = this.#gasCost(capability.with('gas', option.item as Gas))
+      branches.push({ option, then: { ...taken, runCost: taken.runCost + gas } })
+    }
+    branches.sort((a, b) => compareSpent(a.then, b.then))
+    for (const { option, then } of branches) go(option, then)
   }
 }
