@@ -80,10 +80,16 @@ export function cheapestOfEach<T>(sorted: readonly T[], itemOf: (one: T) => Slot
   })
 }
 
+/** What a part of the library is made to go with. */
+export const libraryKey = ({ gun, feeder, powerSource }: Capability): string =>
+  `${gun?.partsClass ?? ''} ${(gun?.feeder ?? feeder ?? powerSource?.feeder)?.rollSystem ?? ''}`
+
 /** Of the shelf, and small parts of the library that are made to go with the rest. */
 export class Options {
   readonly #library = new Map<string, Option>()
   readonly #ofShelf = new Map<Slot, readonly Option[]>()
+  readonly #ofLibrary = new Map<string, readonly Option[]>()
+  readonly #byCost = new Map<string, readonly (readonly Option[])[]>()
 
   /**
    * @param typicalPriceFactor what typical prices are multiplied by for the currency of the shop
@@ -111,15 +117,38 @@ export class Options {
 
   /** Small parts that nobody has entered, made to go with the rest. */
   ofLibrary(slot: Slot, capability: Capability): readonly Option[] {
-    if (!this.withLibrary) return []
+    if (!this.withLibrary || partOfSlot(slot) === null) return []
+    const key = `${slot} ${libraryKey(capability)}`
+    const known = this.#ofLibrary.get(key)
+    if (known) return known
     const own = new Set(this.of(slot).map(({ item }) => item.id))
-    return libraryPartsFor(slot, capability)
+    const made = libraryPartsFor(slot, capability)
       .filter(({ id }) => !own.has(id))
       .map((part) => {
-        const known = this.#library.get(part.id) ?? this.#optionOf(slot, part as SlotItems[Slot], true)
-        this.#library.set(part.id, known)
-        return known
+        const option = this.#library.get(part.id) ?? this.#optionOf(slot, part as SlotItems[Slot], true)
+        this.#library.set(part.id, option)
+        return option
       })
+    this.#ofLibrary.set(key, made)
+    return made
+  }
+
+  /** What there is for a place, of the shelf and of the library, in groups of what costs the same to get; cheapest first. */
+  byCost(slot: Slot, capability: Capability): readonly (readonly Option[])[] {
+    const ofLibrary = this.ofLibrary(slot, capability)
+    const key = ofLibrary.length > 0 ? `${slot} ${libraryKey(capability)}` : slot
+    const known = this.#byCost.get(key)
+    if (known) return known
+    const all = [...this.of(slot), ...ofLibrary].sort((a, b) => compareSpent(a.spent, b.spent))
+    const groups: Option[][] = []
+    for (const option of all) {
+      const group = groups.at(-1)
+      const [first] = group ?? []
+      if (group && first && compareSpent(first.spent, option.spent) === 0) group.push(option)
+      else groups.push([option])
+    }
+    this.#byCost.set(key, groups)
+    return groups
   }
 
   isOfLibrary(item: { readonly id: string } | null): boolean {

@@ -4,15 +4,15 @@
  */
 import type { Capability } from '../capability/capability.ts'
 import { needsOf } from '../capability/slots.ts'
-import type { Slot } from '../kinds/slots.ts'
+import type { Slot, SlotItems } from '../kinds/slots.ts'
 import type { Assessment } from '../criteria/criterion.ts'
 import { criterionOf } from '../criteria/index.ts'
 import type { Demand } from '../demand/demand.ts'
 import { gasCostOf, type Totals } from '../fit/cost.ts'
-import type { Circuit, Gas, SupplyRating } from '../kinds/equipment.ts'
+import type { Circuit, Gas, PowerSource, SupplyRating } from '../kinds/equipment.ts'
 import type { Verdict } from '../model/verdict.ts'
 import { type AllSaid, Judge } from './judge.ts'
-import { compareSpent, type Option, type Options, type Spent, TIGHT, together } from './options.ts'
+import { type Option, type Options, type Spent, TIGHT, together } from './options.ts'
 
 /** Where parts and their costs come from. */
 export interface Stock {
@@ -54,6 +54,8 @@ const GAS_USE = criterionOf('gas-use')
 
 export class SetUpSearch {
   readonly judge: Judge
+  readonly #gasCosts = new Map<Gas, Map<PowerSource | null, number>>()
+  readonly #wentLast = new Map<Slot, SlotItems[Slot]>()
 
   /**
    * @param counts what of the verdicts counts as done
@@ -79,10 +81,18 @@ export class SetUpSearch {
     return GAS_USE.assess(capability, this.demand)
   }
 
-  #gasCost(capability: Capability): number {
-    const usedL = this.gasUse(capability)?.demand ?? null
-    const { gas, guesses } = gasCostOf(capability.gas, usedL, this.demand.assumptions)
-    return this.stock.costed({ job: gas ?? 0, guesses })
+  /** What a run's gas counts: but for TIG, whose machine decides how long it flows on, of process and wire alone. */
+  #gasCost(capability: Capability, gas: Gas): number {
+    const source = capability.process.family === 'gtaw' ? capability.powerSource : null
+    let bySource = this.#gasCosts.get(gas)
+    if (!bySource) this.#gasCosts.set(gas, (bySource = new Map()))
+    const known = bySource.get(source)
+    if (known !== undefined) return known
+    const usedL = this.gasUse(capability.with('gas', gas))?.demand ?? null
+    const { gas: cost, guesses } = gasCostOf(gas, usedL, this.demand.assumptions)
+    const made = this.stock.costed({ job: cost ?? 0, guesses })
+    bySource.set(source, made)
+    return made
   }
 
   /**
@@ -98,6 +108,7 @@ export class SetUpSearch {
     const fill = (capability: Capability, before: Spent, at: number): void => {
       const slot = MAIN[at]
       if (slot === undefined) {
+        for (const one of MAIN) this.went(one, capability[one])
         found(capability, before)
         return
       }
@@ -107,20 +118,42 @@ export class SetUpSearch {
       }
       const unlike = slot === 'circuit' ? new UnlikeCircuits(capability) : null
       const go = (option: Option, then: Spent): void => {
-        if (isHopeless(then) || unlike?.keeps({ option, then }) === false) return
+        if (unlike?.keeps({ option, then }) === false) return
         fill(capability.with(slot, option.item as never), then, at + 1)
       }
-      if (slot === 'gas') this.#eachGas(capability, before, go)
-      else this.#inTurn(slot, capability, before, isHopeless, go)
+      this.inTurn(slot, capability, before, isHopeless, go)
     }
     fill(begun, spent, 0)
+  }
+
+  /** Options by what they cost to get, the cheapest first; of gases the cheapest to run. */
+  #groupsOf(slot: Slot, capability: Capability): readonly (readonly Option[])[] {
+    if (slot !== 'gas') return this.stock.options.byCost(slot, capability)
+    const costed = this.stock.options.of('gas').map(({ item, spent }): Option => {
+      const runCost = this.#gasCost(capability, item as Gas)
+      return { item, spent: { ...spent, runCost } }
+    })
+    return [costed.sort((a, b) => a.spent.runCost - b.spent.runCost)]
+  }
+
+  /** Notes what went into a place. */
+  went(slot: Slot, item: SlotItems[Slot] | null): void {
+    if (item !== null) this.#wentLast.set(slot, item)
+  }
+
+  /** What went into a place last is likely to go again: of what costs the same it is tried first. */
+  #likeliest(slot: Slot, group: readonly Option[]): readonly Option[] {
+    const last = slot === 'gas' ? undefined : this.#wentLast.get(slot)
+    const at = last === undefined ? -1 : group.findIndex(({ item }) => item === last)
+    const first = at > 0 ? group[at] : undefined
+    return first ? [first, ...group.filter((one) => one !== first)] : group
   }
 
   /**
    * Options in the order of what they cost, each judged when its turn comes: mostly the first that goes makes the rest
    * hopeless. Of those that cost the same to get, what is tight comes last.
    */
-  #inTurn(
+  inTurn(
     slot: Slot,
     capability: Capability,
     before: Spent,
@@ -128,36 +161,17 @@ export class SetUpSearch {
     go: (option: Option, then: Spent) => void,
   ): void {
     const judge = this.judge.at(slot, capability)
-    let tight: Branch[] = []
-    const goTight = (): void => {
-      for (const { option, then } of tight) go(option, then)
-      tight = []
+    for (const group of this.#groupsOf(slot, capability)) {
+      const tight: Branch[] = []
+      for (const option of this.#likeliest(slot, group)) {
+        const atBest = together(before, option.spent)
+        if (isHopeless(atBest)) continue
+        const then = this.taken(atBest, judge(option.item))
+        if (!then) continue
+        if (then.isTight && !before.isTight) tight.push({ option, then })
+        else go(option, then)
+      }
+      for (const { option, then } of tight) if (!isHopeless(then)) go(option, then)
     }
-    let last: Option | null = null
-    for (const option of this.stock.options.of(slot)) {
-      if (last && compareSpent(last.spent, option.spent) !== 0) goTight()
-      last = option
-      const atBest = together(before, option.spent)
-      if (isHopeless(atBest)) continue
-      const then = this.taken(atBest, judge(option.item))
-      if (!then) continue
-      if (then.isTight && !before.isTight) tight.push({ option, then })
-      else go(option, then)
-    }
-    goTight()
-  }
-
-  /** What a gas costs tells itself only with the parts before it: all are looked at, and the best comes first. */
-  #eachGas(capability: Capability, before: Spent, go: (option: Option, then: Spent) => void): void {
-    const judge = this.judge.at('gas', capability)
-    const branches: Branch[] = []
-    for (const option of this.stock.options.of('gas')) {
-      const taken = this.taken(together(before, option.spent), judge(option.item))
-      if (!taken) continue
-      const gas = this.#gasCost(capability.with('gas', option.item as Gas))
-      branches.push({ option, then: { ...taken, runCost: taken.runCost + gas } })
-    }
-    branches.sort((a, b) => compareSpent(a.then, b.then))
-    for (const { option, then } of branches) go(option, then)
   }
 }

@@ -6,7 +6,7 @@ import { slotsOf } from '../criteria/criterion.ts'
 import { CRITERIA, criteriaOfSlot } from '../criteria/index.ts'
 import { PROCESS_IDS, type ProcessId } from '../model/process.ts'
 import { PROCESSES } from '../reference/processes.ts'
-import { compareSpent, NOTHING_SPENT, type Option, type Spent, together } from './options.ts'
+import { compareSpent, libraryKey, NOTHING_SPENT, type Option, type Spent, together } from './options.ts'
 import type { SetUpSearch } from './setUpSearch.ts'
 
 const SMALL: readonly Slot[] = SLOTS.filter((slot) => SMALL_SLOTS.has(slot))
@@ -27,13 +27,6 @@ const BESIDE = new Map(
   ),
 )
 const besideOf = (slot: Slot, process: ProcessId): readonly Slot[] => BESIDE.get(`${process} ${slot}`) ?? []
-const BESIDE_ANY = new Map(
-  PROCESS_IDS.map((id): [ProcessId, readonly Slot[]] => [
-    id,
-    SLOTS.filter((slot) => SMALL.some((small) => besideOf(small, id).includes(slot))),
-  ]),
-)
-
 const clusters = new Map<string, readonly (readonly Slot[])[]>()
 /** @returns small places, those together that a criterion looks at together */
 function clustersOf(process: ProcessId, places: readonly Slot[]): readonly (readonly Slot[])[] {
@@ -60,22 +53,15 @@ const idsOf = (capability: Capability, slots: readonly Slot[]): string => {
   for (const slot of slots) ids += `${capability[slot]?.id ?? ''} `
   return ids
 }
-/** What a part of the library is made to go with. */
-const libraryKey = ({ gun, feeder, powerSource }: Capability): string =>
-  `${gun?.partsClass ?? ''} ${(gun?.feeder ?? feeder ?? powerSource?.feeder)?.rollSystem ?? ''}`
 /** What the parts in some places depend on. */
 const clusterKey = (places: readonly Slot[], capability: Capability): string => {
   let key = libraryKey(capability)
   for (const slot of places) key += ` ${slot} ${idsOf(capability, besideOf(slot, capability.process.id))}`
   return key
 }
-/** All that small parts depend on: what they go with, and which of them there are. */
-const smallKey = (capability: Capability): string =>
-  `${idsOf(capability, BESIDE_ANY.get(capability.process.id) ?? [])}${libraryKey(capability)} ${needsOf(capability).length} ${capability.gun?.drive === 'spool'}`
-
 /** For one job with one process and wire; what was found for one circuit holds for every other. */
 export class SmallParts {
-  readonly #best = new Map<string, PartSet | null>()
+  readonly #best = new Map<string, PartSet | undefined>()
   readonly #domains = new Map<string, readonly Option[]>()
   readonly #sets = new Map<string, readonly PartSet[]>()
 
@@ -102,19 +88,50 @@ export class SmallParts {
     return domain
   }
 
-  /** @returns the set that costs least to get, and of those one that fits; null where none goes */
+  /**
+   * Places that no criterion looks at together are each filled by themselves.
+   * @returns the set that costs least to get, and of those one that fits; null where none goes
+   */
   best(capability: Capability): PartSet | null {
-    const key = smallKey(capability)
-    const known = this.#best.get(key)
-    if (known !== undefined) return known
-    const sets = this.#setsOf(capability, this.#placesOf(capability), (a, b) => compareSpent(a, b) <= 0)
-    const best = sets.at(-1) ?? null
+    let items: PartSet['items'] = []
+    let spent = NOTHING_SPENT
+    for (const places of clustersOf(capability.process.id, this.#placesOf(capability))) {
+      const best = this.#bestOf(capability, places)
+      if (!best) return null
+      items = [...items, ...best.items]
+      spent = together(spent, best.spent)
+    }
+    return { items, spent }
+  }
+
+  #bestOf(capability: Capability, places: readonly Slot[]): PartSet | undefined {
+    const key = clusterKey(places, capability)
+    if (this.#best.has(key)) return this.#best.get(key)
+    const best = this.#seekBest(capability, places)
     this.#best.set(key, best)
     return best
   }
 
+  #seekBest(begun: Capability, places: readonly Slot[]): PartSet | undefined {
+    const { search } = this
+    let best: PartSet | undefined
+    const isHopeless = (spent: Spent): boolean => best !== undefined && compareSpent(best.spent, spent) <= 0
+    const fill = (capability: Capability, spent: Spent, items: PartSet['items'], at: number): void => {
+      const slot = places[at]
+      if (slot === undefined) {
+        best = { items, spent }
+        for (const [place, item] of items) search.went(place, item)
+        return
+      }
+      search.inTurn(slot, capability, spent, isHopeless, ({ item }, then) => {
+        fill(capability.with(slot, item as never), then, [...items, [slot, item]], at + 1)
+      })
+    }
+    fill(begun, NOTHING_SPENT, [], 0)
+    return best
+  }
+
   /**
-   * Places that no criterion looks at together are each filled by themselves.
    * @param beats whether one set makes another hopeless
    * @returns by cluster of places the sets that are worth a look; null where nothing goes into one of them
    */
@@ -133,7 +150,7 @@ export class SmallParts {
     return sets
   }
 
-  /** @returns each set that none before it beats, the best last where the order is total */
+  /** @returns each set that none before it beats */
   #setsOf(
     begun: Capability,
     slots: readonly Slot[],
