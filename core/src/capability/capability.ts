@@ -148,9 +148,20 @@ export class Capability implements Chosen {
     this.building = chosen.building
   }
 
-  /** The same set-up with another part in one of its places; null empties it. */
+  /** The same set-up with another part in one of its places; null empties it. What does not hang on it is not made anew. */
   with<S extends Slot>(slot: S, item: SlotItems[S] | null): Capability {
-    return new Capability(this.shop, this.settings, { ...this.#chosen, [slot]: item }, this.reckoner)
+    const made = new Capability(this.shop, this.settings, { ...this.#chosen, [slot]: item }, this.reckoner)
+    if (slot !== 'circuit' && slot !== 'powerSource') {
+      made.#powerFeed = this.#powerFeed
+      made.#supplyAnswer = this.#supplyAnswer
+      made.#draw = this.#draw
+      made.#ampacity = this.#ampacity
+      made.#breakerConstantS = this.#breakerConstantS
+      made.#earlyConstantS = this.#earlyConstantS
+    }
+    if (slot !== 'gun' && slot !== 'gas') made.#gunPoints = this.#gunPoints
+    if (slot !== 'wire' && slot !== 'tungsten') made.#electrode = this.#electrode
+    return made
   }
 
   /** The same parts, set otherwise. */

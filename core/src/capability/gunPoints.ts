@@ -26,8 +26,10 @@ const AS_ARGON_PCT = 99
 /** What a wire or a tungsten burns in, as ratings and programs are given; null where no gas is chosen. */
 export function gunGas({ process, gas }: Pick<GunParts, 'process' | 'gas'>): GunGas | null {
   if (!process.shielded) return 'none'
+  // A torch is rated in argon, whichever inert gas it is given.
+  if (process.family === 'gtaw') return 'argon'
   if (!gas) return null
-  if (process.family === 'gtaw' || gas.argonPct + gas.heliumPct >= AS_ARGON_PCT) return 'argon'
+  if (gas.argonPct + gas.heliumPct >= AS_ARGON_PCT) return 'argon'
   return isCo2(gas) ? 'co2' : 'mixed'
 }
 

@@ -112,6 +112,10 @@ export function asks(capability: Capability, demand: Demand | null): (at: number
   }
 }
 
+const PLACES = new Map(CRITERIA.map((criterion, at) => [criterion, at]))
+/** @returns where in the list a criterion is; -1 for one that is not in it */
+export const placeOf = (criterion: Criterion): number => PLACES.get(criterion) ?? -1
+
 function assessAll(
   criteria: readonly Criterion[],
   capability: Capability,

@@ -111,14 +111,21 @@ export class CouldDoSearch {
         }
         let best: Whole | null = null
         const isHopeless = (one: Spent): boolean => best !== null && compareSpent(best.spent, one) <= 0
-        search.complete(capability, spent, isHopeless, (main, before) => {
-          const parts = small.best(main)
-          if (!parts) return
-          const all = together(before, parts.spent)
-          if (isHopeless(all)) return
-          let whole = main
-          for (const [slot, item] of parts.items) whole = whole.with(slot, item as never)
-          best = wholeOf(whole, demand, all) ?? best
+        search.complete(capability, spent, {
+          isHopeless,
+          beforeGas(main, before) {
+            const parts = small.bestBeforeGas(main)
+            return parts && together(before, parts.spent)
+          },
+          found(main, before) {
+            const rest = small.spentAfterGas(main)
+            if (!rest) return
+            const all = together(before, rest)
+            if (isHopeless(all)) return
+            let whole = main
+            for (const [slot, item] of small.best(main)?.items ?? []) whole = whole.with(slot, item as never)
+            best = wholeOf(whole, demand, all) ?? best
+          },
         })
         if (best) found.push({ whole: best, demand })
       }

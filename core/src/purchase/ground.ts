@@ -3,8 +3,8 @@ import { assumptionsOf } from '../assumptions/assume.ts'
 import { isRatedFor, settingsFor } from '../assembly/propose.ts'
 import { type Capability, capabilityOf } from '../capability/capability.ts'
 import { emptyChoice } from '../capability/slots.ts'
-import { type Criterion, slotsOf } from '../criteria/criterion.ts'
-import { criteriaOfSlot } from '../criteria/index.ts'
+import { slotsOf } from '../criteria/criterion.ts'
+import { asks, criteriaOfSlot, placeOf } from '../criteria/index.ts'
 import { type Demand, demandOf } from '../demand/demand.ts'
 import { costOf, leastCost, mostCost } from '../fit/cost.ts'
 import type { PowerSource, Wire } from '../kinds/equipment.ts'
@@ -12,9 +12,9 @@ import type { Job } from '../kinds/job.ts'
 import { type Polarity, PROCESS_IDS, type ProcessId } from '../model/process.ts'
 import type { Shelf } from '../kinds/shelf.ts'
 import type { Shop } from '../kinds/shop.ts'
-import type { Process } from '../reference/processes.ts'
+import { PROCESSES } from '../reference/processes.ts'
 import type { Verdict } from '../model/verdict.ts'
-import { type AllSaid, OF_THE_WHOLE } from './judge.ts'
+import { type AllSaid, OF_THE_WHOLE, placesOf } from './judge.ts'
 import { Options } from './options.ts'
 import { SetUpSearch, type Stock } from './setUpSearch.ts'
 import { SmallParts } from './smallParts.ts'
@@ -121,19 +121,31 @@ export class Ground implements Stock {
   }
 }
 
-/** No other part will tell. */
-const isOfWireAlone = (criterion: Criterion, process: Process): boolean => {
-  const slots = slotsOf(criterion, process)
-  return slots.length > 0 && slots.every((slot) => slot === 'wire')
+interface AskedAlone {
+  readonly place: number
+  /** Whether no other part will tell. */
+  readonly isOfWireAlone: boolean
 }
+const ASKED_ALONE = new Map(
+  PROCESS_IDS.map((id): [ProcessId, readonly AskedAlone[]] => {
+    const ofWire = criteriaOfSlot('wire', id)
+    const alone = new Set(
+      ofWire.filter((one) => slotsOf(one, PROCESSES[id]).every((slot) => slot === 'wire')).map(placeOf),
+    )
+    return [
+      id,
+      placesOf([...ofWire, ...OF_THE_WHOLE]).map((place) => ({ place, isOfWireAlone: alone.has(place) })),
+    ]
+  }),
+)
 
 function aloneVerdict(alone: Capability, demand: Demand): Verdict {
-  const { process } = alone
+  const ask = asks(alone, demand)
   let worst: Verdict = 'fits'
-  for (const criterion of [...criteriaOfSlot('wire', process.id), ...OF_THE_WHOLE]) {
-    const verdict = criterion.assess(alone, demand)?.verdict
+  for (const { place, isOfWireAlone } of ASKED_ALONE.get(alone.process.id) ?? []) {
+    const verdict = ask(place)?.verdict
     if (verdict === 'fails') return 'fails'
-    if (verdict === 'unknown' && isOfWireAlone(criterion, process)) return 'fails'
+    if (verdict === 'unknown' && isOfWireAlone) return 'fails'
     if (verdict === 'tight') worst = 'tight'
   }
   return worst

@@ -9,7 +9,7 @@ import type { Job } from '../kinds/job.ts'
 import { isCandidate } from '../model/ownership.ts'
 import type { Verdict } from '../model/verdict.ts'
 import type { Begun, Ground } from './ground.ts'
-import { OF_THE_WHOLE, wholeFindings } from './judge.ts'
+import { OF_THE_WHOLE, placesOf, wholeFindings } from './judge.ts'
 import { UnbeatenWays, MOST_WAYS, type OneOf } from './unbeaten.ts'
 import { keyOf, NOTHING_SPENT, type Purchase, type Spent } from './options.ts'
 import type { PartSet } from './smallParts.ts'
@@ -96,7 +96,7 @@ function termsOf(source: PowerSource): readonly Terms[] {
 }
 
 /** What is judged of the whole but whether small parts are chosen: that is the clusters'. */
-const OF_ALL_LARGE = OF_THE_WHOLE.filter((one) => one !== PARTS_CHOSEN)
+const OF_ALL_LARGE = placesOf(OF_THE_WHOLE.filter((one) => one !== PARTS_CHOSEN))
 
 const keysOf = (buys: readonly Purchase[]): readonly string[] => buys.map(({ key }) => key)
 
@@ -128,7 +128,7 @@ class WaySearch {
     const verdict = search.judge.at('powerSource', capability.with('powerSource', null))(source)
     const then = search.taken(before, verdict)
     if (!then || isHopeless(then)) return
-    search.complete(capability, then, isHopeless, (main, all) => {
+    const found = (main: Capability, all: Spent): void => {
       const clusters = small.byCluster(main, beatsAsParts)
       if (!clusters) return
       const needs = keysOf(all.buys)
@@ -151,7 +151,10 @@ class WaySearch {
       if (worst === 'fits') keep('fits', this.#fittingOf(clusters))
       const mayBeTight = worst === 'tight' || clusters.some((one) => one.some((set) => set.spent.isTight))
       if (mayBeTight && worst !== 'fails' && worst !== 'unknown') keep('tight', clusters)
-    })
+    }
+    // Which small parts are bought beside is left open: here it counts only whether any go.
+    const beforeGas = (main: Capability, so: Spent): Spent | null => (small.bestBeforeGas(main) ? so : null)
+    search.complete(capability, then, { isHopeless, beforeGas, found })
   }
 
   #oneOf(clusters: JobWay['clusters']): readonly OneOf[] {

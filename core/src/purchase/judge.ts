@@ -3,7 +3,7 @@ import type { Capability } from '../capability/capability.ts'
 import { type Need, needsOf } from '../capability/slots.ts'
 import { type Slot, type SlotItems, SLOTS } from '../kinds/slots.ts'
 import { type Assessment, type Criterion, slotsOf } from '../criteria/criterion.ts'
-import { CRITERIA, criteriaOfSlot, worstOf } from '../criteria/index.ts'
+import { asks, CRITERIA, criteriaOfSlot, placeOf } from '../criteria/index.ts'
 import type { Demand } from '../demand/demand.ts'
 import type { PowerSource } from '../kinds/equipment.ts'
 import type { Gun } from '../kinds/gun.ts'
@@ -78,18 +78,36 @@ const looksAt = (slot: Slot, process: ProcessId): readonly Looks[] => LOOKS.get(
 /** Criteria that look at no part by itself, but at the job, or at all of it together. */
 export const OF_THE_WHOLE = CRITERIA.filter(({ slots }) => typeof slots !== 'function' && slots.length === 0)
 
+/** @returns places of criteria in the list: those whose answer is kept by job and wire first, for one that fails ends it */
+export const placesOf = (criteria: readonly Criterion[]): readonly number[] =>
+  criteria
+    .toSorted((a, b) => Number(b.isOfWork === true) - Number(a.isOfWork === true))
+    .map((one) => placeOf(one))
+const WHOLE_PLACES = placesOf(OF_THE_WHOLE)
+
 /**
  * @param isTight whether something of it is tight already
- * @returns what the criteria find that look at a whole set-up, and the worst of all
+ * @param places of the criteria that are asked
+ * @returns what the criteria find that look at a whole set-up, and the worst of all; what fails or is unknown does no job,
+ *   and ends it
  */
 export function wholeFindings(
   capability: Capability,
   demand: Demand,
   isTight: boolean,
-  criteria: readonly Criterion[] = OF_THE_WHOLE,
+  places: readonly number[] = WHOLE_PLACES,
 ): { readonly findings: readonly Assessment[]; readonly verdict: Verdict } {
-  const findings = criteria.flatMap((one) => one.assess(capability, demand) ?? [])
-  return { findings, verdict: worseOf(isTight ? 'tight' : 'fits', worstOf(findings)) }
+  const ask = asks(capability, demand)
+  const findings: Assessment[] = []
+  let verdict: Verdict = isTight ? 'tight' : 'fits'
+  for (const at of places) {
+    const found = ask(at)
+    if (!found) continue
+    findings.push(found)
+    verdict = worseOf(verdict, found.verdict)
+    if (verdict === 'fails' || verdict === 'unknown') break
+  }
+  return { findings, verdict }
 }
 
 /** What is asked of parts in one place, beside those that are chosen. */

@@ -9,7 +9,7 @@ import type { Assessment } from '../criteria/criterion.ts'
 import { criterionOf } from '../criteria/index.ts'
 import type { Demand } from '../demand/demand.ts'
 import { gasCostOf, type Totals } from '../fit/cost.ts'
-import type { Circuit, Gas, PowerSource, SupplyRating } from '../kinds/equipment.ts'
+import type { Circuit, Gas, SupplyRating } from '../kinds/equipment.ts'
 import type { Verdict } from '../model/verdict.ts'
 import { type AllSaid, Judge } from './judge.ts'
 import { type Option, type Options, type Spent, TIGHT, together } from './options.ts'
@@ -21,32 +21,51 @@ export interface Stock {
   readonly costed: (cost: Totals | null) => number
 }
 
-/** The order in which places are filled: most sources fall by their circuit; gas and gun decide what others may be. */
-const MAIN: readonly Slot[] = ['circuit', 'gas', 'gun', 'feeder', 'tungsten']
+/**
+ * The order in which places are filled: most sources fall by their circuit; gun and feeder decide what most small parts may
+ * be, so that what these cost is known before one gas after the other is tried.
+ */
+const MAIN: readonly Slot[] = ['circuit', 'gun', 'feeder', 'gas', 'tungsten']
+/** What is not known yet where small parts go in before the gas. */
+export const AFTER_SMALL_PARTS: ReadonlySet<Slot> = new Set(MAIN.slice(MAIN.indexOf('gas')))
+
+export interface Completing {
+  readonly isHopeless: (spent: Spent) => boolean
+  /** @returns what is spent with the small parts that hang on no gas; null where none go */
+  readonly beforeGas: (capability: Capability, spent: Spent) => Spent | null
+  /** Hears of each that is filled. */
+  readonly found: (capability: Capability, spent: Spent) => void
+}
 
 interface Branch {
   readonly option: Option
   readonly then: Spent
 }
 
-/** To the rest of a set-up circuits are alike that are on the same column of the plate: of those before it one is as good. */
-class UnlikeCircuits {
-  readonly #kept: (Branch & { readonly supply: SupplyRating | null })[] = []
+/** To the rest of a set-up circuits are alike that are on the same column of the plate. */
+class CircuitsTaken {
+  readonly #taken: (Branch & { readonly supply: SupplyRating | null })[] = []
 
   constructor(readonly before: Capability) {}
 
-  /** @returns whether a circuit is like none that was kept, and keeps it then */
-  keeps(branch: Branch): boolean {
-    const { option, then } = branch
-    const { supply } = this.before.with('circuit', option.item as Circuit)
-    const isBeaten = this.#kept.some(
+  #supplyOn({ item }: Option): SupplyRating | null {
+    return this.before.with('circuit', item as Circuit).supply
+  }
+
+  /** @returns whether one that was taken is as good, whatever is said of this one beyond that it is tight */
+  isBeaten(option: Option, isTight: boolean): boolean {
+    if (this.#taken.length === 0) return false
+    const supply = this.#supplyOn(option)
+    return this.#taken.some(
       (one) =>
         one.supply === supply &&
-        (!one.then.isTight || then.isTight) &&
+        (!one.then.isTight || isTight) &&
         one.option.spent.buys.every(({ key }) => option.spent.buys.some((other) => other.key === key)),
     )
-    if (!isBeaten) this.#kept.push({ ...branch, supply })
-    return !isBeaten
+  }
+
+  take(branch: Branch): void {
+    this.#taken.push({ ...branch, supply: this.#supplyOn(branch.option) })
   }
 }
 
@@ -54,7 +73,7 @@ const GAS_USE = criterionOf('gas-use')
 
 export class SetUpSearch {
   readonly judge: Judge
-  readonly #gasCosts = new Map<Gas, Map<PowerSource | null, number>>()
+  readonly #gasCosts = new Map<Gas, Map<string, number>>()
   readonly #wentLast = new Map<Slot, SlotItems[Slot]>()
 
   /**
@@ -81,30 +100,23 @@ export class SetUpSearch {
     return GAS_USE.assess(capability, this.demand)
   }
 
-  /** What a run's gas counts: but for TIG, whose machine decides how long it flows on, of process and wire alone. */
+  /** What a run's gas counts: but for TIG, where machine and torch decide how long it flows on, of process and wire alone. */
   #gasCost(capability: Capability, gas: Gas): number {
-    const source = capability.process.family === 'gtaw' ? capability.powerSource : null
-    let bySource = this.#gasCosts.get(gas)
-    if (!bySource) this.#gasCosts.set(gas, (bySource = new Map()))
-    const known = bySource.get(source)
+    const { process, powerSource, gun } = capability
+    const key = process.family === 'gtaw' ? `${powerSource?.id} ${gun?.id}` : ''
+    let byParts = this.#gasCosts.get(gas)
+    if (!byParts) this.#gasCosts.set(gas, (byParts = new Map()))
+    const known = byParts.get(key)
     if (known !== undefined) return known
     const usedL = this.gasUse(capability.with('gas', gas))?.demand ?? null
     const { gas: cost, guesses } = gasCostOf(gas, usedL, this.demand.assumptions)
     const made = this.stock.costed({ job: cost ?? 0, guesses })
-    bySource.set(source, made)
+    byParts.set(key, made)
     return made
   }
 
-  /**
-   * Fills the places of large things, of gas and tungsten, in every way that is not hopeless.
-   * @param found hears of each
-   */
-  complete(
-    begun: Capability,
-    spent: Spent,
-    isHopeless: (spent: Spent) => boolean,
-    found: (capability: Capability, spent: Spent) => void,
-  ): void {
+  /** Fills the places of large things, of gas and tungsten, in every way that is not hopeless. */
+  complete(begun: Capability, spent: Spent, { isHopeless, beforeGas, found }: Completing): void {
     const fill = (capability: Capability, before: Spent, at: number): void => {
       const slot = MAIN[at]
       if (slot === undefined) {
@@ -112,16 +124,15 @@ export class SetUpSearch {
         found(capability, before)
         return
       }
+      const soFar = slot === 'gas' ? beforeGas(capability, before) : before
+      if (!soFar || (slot === 'gas' && isHopeless(soFar))) return
       if (!needsOf(capability).some((need) => need.slot === slot)) {
-        fill(capability, before, at + 1)
+        fill(capability, soFar, at + 1)
         return
       }
-      const unlike = slot === 'circuit' ? new UnlikeCircuits(capability) : null
-      const go = (option: Option, then: Spent): void => {
-        if (unlike?.keeps({ option, then }) === false) return
-        fill(capability.with(slot, option.item as never), then, at + 1)
-      }
-      this.inTurn(slot, capability, before, isHopeless, go)
+      this.inTurn(slot, capability, soFar, isHopeless, ({ item }, then) => {
+        fill(capability.with(slot, item as never), then, at + 1)
+      })
     }
     fill(begun, spent, 0)
   }
@@ -161,17 +172,25 @@ export class SetUpSearch {
     go: (option: Option, then: Spent) => void,
   ): void {
     const judge = this.judge.at(slot, capability)
+    const circuits = slot === 'circuit' ? new CircuitsTaken(capability) : null
+    const take = (branch: Branch): void => {
+      const { option, then } = branch
+      if (isHopeless(then) || circuits?.isBeaten(option, then.isTight)) return
+      circuits?.take(branch)
+      go(option, then)
+    }
     for (const group of this.#groupsOf(slot, capability)) {
       const tight: Branch[] = []
       for (const option of this.#likeliest(slot, group)) {
         const atBest = together(before, option.spent)
-        if (isHopeless(atBest)) continue
+        if (isHopeless(atBest) || circuits?.isBeaten(option, before.isTight)) continue
         const then = this.taken(atBest, judge(option.item))
         if (!then) continue
-        if (then.isTight && !before.isTight) tight.push({ option, then })
-        else go(option, then)
+        const branch = { option, then }
+        if (then.isTight && !before.isTight) tight.push(branch)
+        else take(branch)
       }
-      for (const { option, then } of tight) if (!isHopeless(then)) go(option, then)
+      for (const branch of tight) take(branch)
     }
   }
 }

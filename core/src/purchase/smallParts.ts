@@ -7,7 +7,7 @@ import { CRITERIA, criteriaOfSlot } from '../criteria/index.ts'
 import { PROCESS_IDS, type ProcessId } from '../model/process.ts'
 import { PROCESSES } from '../reference/processes.ts'
 import { compareSpent, libraryKey, NOTHING_SPENT, type Option, type Spent, together } from './options.ts'
-import type { SetUpSearch } from './setUpSearch.ts'
+import { AFTER_SMALL_PARTS, type SetUpSearch } from './setUpSearch.ts'
 
 const SMALL: readonly Slot[] = SLOTS.filter((slot) => SMALL_SLOTS.has(slot))
 
@@ -53,6 +53,9 @@ const idsOf = (capability: Capability, slots: readonly Slot[]): string => {
   for (const slot of slots) ids += `${capability[slot]?.id ?? ''} `
   return ids
 }
+const hangsOnNoGas = (process: ProcessId, places: readonly Slot[]): boolean =>
+  places.every((slot) => besideOf(slot, process).every((one) => !AFTER_SMALL_PARTS.has(one)))
+
 /** What the parts in some places depend on. */
 const clusterKey = (places: readonly Slot[], capability: Capability): string => {
   let key = libraryKey(capability)
@@ -88,20 +91,38 @@ export class SmallParts {
     return domain
   }
 
-  /**
-   * Places that no criterion looks at together are each filled by themselves.
-   * @returns the set that costs least to get, and of those one that fits; null where none goes
-   */
-  best(capability: Capability): PartSet | null {
+  /** Places that no criterion looks at together are each filled by themselves. */
+  #bestIn(capability: Capability, clusters: readonly (readonly Slot[])[]): PartSet | null {
     let items: PartSet['items'] = []
     let spent = NOTHING_SPENT
-    for (const places of clustersOf(capability.process.id, this.#placesOf(capability))) {
+    for (const places of clusters) {
       const best = this.#bestOf(capability, places)
       if (!best) return null
       items = [...items, ...best.items]
       spent = together(spent, best.spent)
     }
     return { items, spent }
+  }
+
+  /** @returns the set that costs least to get, and of those one that fits; null where none goes */
+  best(capability: Capability): PartSet | null {
+    return this.#bestIn(capability, clustersOf(capability.process.id, this.#placesOf(capability)))
+  }
+
+  /** The same of the places that hang on no gas or tungsten: they can be filled before. */
+  bestBeforeGas(capability: Capability): PartSet | null {
+    const { id } = capability.process
+    return this.#bestIn(
+      capability,
+      clustersOf(id, this.#placesOf(capability)).filter((places) => hangsOnNoGas(id, places)),
+    )
+  }
+
+  /** @returns null where none goes into one of these places */
+  spentAfterGas(capability: Capability): Spent | null {
+    const { id } = capability.process
+    const late = clustersOf(id, this.#placesOf(capability)).filter((places) => !hangsOnNoGas(id, places))
+    return this.#bestIn(capability, late)?.spent ?? null
   }
 
   #bestOf(capability: Capability, places: readonly Slot[]): PartSet | undefined {
