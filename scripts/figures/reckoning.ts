@@ -163,13 +163,20 @@ function shelfOf(counts: Readonly<Record<'powerSources' | 'guns' | 'wires' | 'ga
   return { ...demo, ...(Object.fromEntries(lists) as unknown as Pick<Shelf, keyof typeof counts>) }
 }
 
+/** Machines of which no two are alike but for name and price. */
+const unlike = (shelf: Shelf): Shelf => ({
+  ...shelf,
+  powerSources: shelf.powerSources.map((source, n) => ({ ...source, massG: 20_000 + 100 * n })),
+})
+
 function could(): void {
   const shelf = shelfOf({ powerSources: 40, guns: 30, wires: 60, gases: 10 })
-  const times = demo.jobs.map((job) =>
-    median(timed(() => couldDo(demo.shop, shelf, job, { most: 40 })).slice(1)),
-  )
+  const timesOn = (of: Shelf): number[] =>
+    demo.jobs.map((job) => median(timed(() => couldDo(demo.shop, of, job, { most: 40 })).slice(1)))
+  const times = timesOn(shelf)
   print('could-do-40x30x60x10', median(times), 'ms')
   print('could-do-40x30x60x10-worst-job', Math.max(...times), 'ms')
+  print('could-do-40-unlike-x30x60x10-worst-job', Math.max(...timesOn(unlike(shelf))), 'ms')
   const sizes = [5, 10, 20, 40]
   const bySize = sizes.map((size) => {
     const own = shelfOf({

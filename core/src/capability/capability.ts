@@ -106,8 +106,6 @@ export class Capability implements Chosen {
   readonly flowMeter: Chosen['flowMeter']
   readonly stock: Chosen['stock']
   readonly building: Chosen['building']
-  readonly assumptions: Assumptions
-  readonly #chosen: Chosen
   #powerFeed: Supply | null | undefined
   #supplyAnswer: SupplyAnswer | undefined
   #draw: Draw | null | undefined
@@ -124,9 +122,8 @@ export class Capability implements Chosen {
     readonly settings: Settings,
     chosen: Chosen,
     readonly reckoner: Reckoner,
+    readonly assumptions: Assumptions = assumptionsOf(shop),
   ) {
-    this.#chosen = chosen
-    this.assumptions = assumptionsOf(shop)
     this.process = PROCESSES[settings.process]
     this.circuit = chosen.circuit
     this.powerSource = chosen.powerSource
@@ -150,7 +147,10 @@ export class Capability implements Chosen {
 
   /** The same set-up with another part in one of its places; null empties it. What does not hang on it is not made anew. */
   with<S extends Slot>(slot: S, item: SlotItems[S] | null): Capability {
-    const made = new Capability(this.shop, this.settings, { ...this.#chosen, [slot]: item }, this.reckoner)
+    const made = new Capability(this.shop, this.settings, this, this.reckoner, this.assumptions)
+    // A search makes these by the hundred thousand: what it is made of is not copied twice.
+    const parts: { [P in Slot]: SlotItems[P] | null } = made
+    parts[slot] = item
     if (slot !== 'circuit' && slot !== 'powerSource') {
       made.#powerFeed = this.#powerFeed
       made.#supplyAnswer = this.#supplyAnswer
@@ -166,12 +166,12 @@ export class Capability implements Chosen {
 
   /** The same parts, set otherwise. */
   withSettings(change: Partial<Settings>): Capability {
-    return new Capability(this.shop, { ...this.settings, ...change }, this.#chosen, this.reckoner)
+    return new Capability(this.shop, { ...this.settings, ...change }, this, this.reckoner)
   }
 
   /** The same set-up, reckoned once more by a reckoner that keeps the steps. */
   reckonedBy(reckoner: Reckoner): Capability {
-    return new Capability(this.shop, this.settings, this.#chosen, reckoner)
+    return new Capability(this.shop, this.settings, this, reckoner)
   }
 
   get rules(): RuleBook {

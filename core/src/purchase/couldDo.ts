@@ -4,12 +4,13 @@ import { costOf } from '../fit/cost.ts'
 import type { Assessment } from '../criteria/criterion.ts'
 import type { Demand } from '../demand/demand.ts'
 import type { Capability } from '../capability/capability.ts'
+import type { PowerSource } from '../kinds/equipment.ts'
 import type { Job } from '../kinds/job.ts'
 import { isCandidate } from '../model/ownership.ts'
 import type { Shelf } from '../kinds/shelf.ts'
 import type { Shop } from '../kinds/shop.ts'
 import { does, type Verdict } from '../model/verdict.ts'
-import { Ground } from './ground.ts'
+import { type Begun, Ground } from './ground.ts'
 import { wholeFindings } from './judge.ts'
 import { needsKey } from './needsKey.ts'
 import { compareSpent, keyOf, NOTHING_SPENT, priceOf, type Spent, together, USED_UP } from './options.ts'
@@ -68,6 +69,15 @@ function wholeOf(capability: Capability, demand: Demand, spent: Spent): Whole | 
     : null
 }
 
+/** The same set-up with a source that differs in name and price alone, and what that costs. */
+function withSource(whole: Whole, source: PowerSource): Whole {
+  const capability =
+    whole.capability.powerSource === source ? whole.capability : whole.capability.with('powerSource', source)
+  const price = isCandidate(source) ? source.price : 0
+  const own: Spent = { ...NOTHING_SPENT, unpriced: price === null ? 1 : 0, toGet: price ?? 0 }
+  return { ...whole, capability, spent: together(own, whole.spent) }
+}
+
 /** What a shop has and could have, looked at for one job after the other. */
 export class CouldDoSearch {
   readonly #ground: Ground
@@ -92,44 +102,15 @@ export class CouldDoSearch {
   }
 
   #search(job: Job, most: number): CouldDo {
-    const ground = this.#ground
     const found: Found[] = []
-    for (const begun of ground.begunFor(job)) {
-      const { pair, demand, isTight, runCost } = begun
-      for (const source of pair.sources) {
-        const capability = ground.begin(pair.process, pair.wire, source)
-        const { search, small } = ground.searchFor(begun, capability.settings.polarity, does)
-        const verdict = search.judge.at('powerSource', capability.with('powerSource', null))(source)
-        if (verdict === 'fails') continue
-        const isToGet = isCandidate(source)
-        const spent: Spent = {
-          ...NOTHING_SPENT,
-          unpriced: isToGet && source.price === null ? 1 : 0,
-          toGet: isToGet ? (source.price ?? 0) : 0,
-          isTight: isTight || verdict === 'tight',
-          runCost,
-        }
-        let best: Whole | null = null
-        const isHopeless = (one: Spent): boolean => best !== null && compareSpent(best.spent, one) <= 0
-        search.complete(capability, spent, {
-          isHopeless,
-          beforeGas(main, before) {
-            const parts = small.bestBeforeGas(main)
-            return parts && together(before, parts.spent)
-          },
-          found(main, before) {
-            const rest = small.spentAfterGas(main)
-            if (!rest) return
-            const all = together(before, rest)
-            if (isHopeless(all)) return
-            let whole = main
-            for (const [slot, item] of small.best(main)?.items ?? []) whole = whole.with(slot, item as never)
-            best = wholeOf(whole, demand, all) ?? best
-          },
-        })
-        if (best) found.push({ whole: best, demand })
+    for (const begun of this.#ground.begunFor(job))
+      for (const sources of begun.pair.alikeSources) {
+        const [first] = sources
+        const whole = first ? this.#bestWith(begun, first) : null
+        if (!whole) continue
+        const { demand } = begun
+        for (const source of sources) found.push({ whole: withSource(whole, source), demand })
       }
-    }
     const ranked = found
       .map(({ whole, demand }) => ({
         whole,
@@ -145,6 +126,35 @@ export class CouldDoSearch {
       best: ranked.slice(0, most).map(({ whole, toRun }) => this.#asCould(whole, toRun)),
       count: found.length,
     }
+  }
+
+  /** @returns what costs least to get beside the source, and of that what is cheapest to run; null where nothing goes */
+  #bestWith(begun: Begun, source: PowerSource): Whole | null {
+    const { pair, demand, isTight, runCost } = begun
+    const capability = this.#ground.begin(pair.process, pair.wire, source)
+    const { search, small } = this.#ground.searchFor(begun, capability.settings.polarity, does)
+    const verdict = search.judge.at('powerSource', capability.with('powerSource', null))(source)
+    if (verdict === 'fails') return null
+    let best: Whole | null = null
+    const isHopeless = (one: Spent): boolean => best !== null && compareSpent(best.spent, one) <= 0
+    const spent: Spent = { ...NOTHING_SPENT, isTight: isTight || verdict === 'tight', runCost }
+    search.complete(capability, spent, {
+      isHopeless,
+      beforeGas(main, before) {
+        const parts = small.spentBeforeGas(main)
+        return parts && together(before, parts)
+      },
+      found(main, before) {
+        const rest = small.spentAfterGas(main)
+        if (!rest) return
+        const all = together(before, rest)
+        if (isHopeless(all)) return
+        let whole = main
+        for (const [slot, item] of small.best(main)?.items ?? []) whole = whole.with(slot, item as never)
+        best = wholeOf(whole, demand, all) ?? best
+      },
+    })
+    return best
   }
 
   #asCould({ capability, spent, verdict }: Whole, toRun: number | null): Could {

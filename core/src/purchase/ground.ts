@@ -15,7 +15,7 @@ import type { Shop } from '../kinds/shop.ts'
 import { PROCESSES } from '../reference/processes.ts'
 import type { Verdict } from '../model/verdict.ts'
 import { type AllSaid, OF_THE_WHOLE, placesOf } from './judge.ts'
-import { Options } from './options.ts'
+import { alike, Options } from './options.ts'
 import { SetUpSearch, type Stock } from './setUpSearch.ts'
 import { SmallParts } from './smallParts.ts'
 
@@ -25,6 +25,8 @@ interface Pair {
   readonly wire: Wire
   readonly alone: Capability
   readonly sources: readonly PowerSource[]
+  /** The same, those together that differ in name and price alone. */
+  readonly alikeSources: readonly (readonly PowerSource[])[]
 }
 
 /** At which end of its typical range a missing price counts. */
@@ -80,11 +82,12 @@ export class Ground implements Stock {
     this.#pairs ??= PROCESS_IDS.flatMap((process) => {
       const sources = this.shelf.powerSources.filter((source) => isRatedFor(source, process))
       if (sources.length === 0) return []
+      const alikeSources = alike(sources)
       const ofSetUp = criteriaOfSlot('wire', process).filter(({ isOfSetUp }) => isOfSetUp === true)
       return this.shelf.wires.flatMap((wire): readonly Pair[] => {
         const alone = this.begin(process, wire, null)
         const isOut = ofSetUp.some((one) => one.assess(alone, null)?.verdict === 'fails')
-        return isOut ? [] : [{ process, wire, alone, sources }]
+        return isOut ? [] : [{ process, wire, alone, sources, alikeSources }]
       })
     })
     return this.#pairs

@@ -62,18 +62,16 @@ function looksOf(slot: Slot, process: ProcessId): readonly Looks[] {
     const isOfSetUp = criterion.isOfSetUp === true
     const key = `${isOfSetUp} ${[...slots].sort().join()}`
     const known = groups.get(key)
-    groups.set(key, { criteria: [...(known?.criteria ?? []), criterion], slots, isOfSetUp })
+    // From the arc back to the breaker: what an arc draws is told at once, how it heats a breaker is not.
+    groups.set(key, { criteria: [criterion, ...(known?.criteria ?? [])], slots, isOfSetUp })
   }
   return [...groups.values()].sort(
     (a, b) => a.slots.length - b.slots.length || Number(b.isOfSetUp) - Number(a.isOfSetUp),
   )
 }
 const LOOKS = new Map(
-  PROCESS_IDS.flatMap((id) =>
-    SLOTS.map((slot): [string, readonly Looks[]] => [`${id} ${slot}`, looksOf(slot, id)]),
-  ),
+  PROCESS_IDS.map((id) => [id, new Map(SLOTS.map((slot) => [slot, looksOf(slot, id)] as const))] as const),
 )
-const looksAt = (slot: Slot, process: ProcessId): readonly Looks[] => LOOKS.get(`${process} ${slot}`) ?? []
 
 /** Criteria that look at no part by itself, but at the job, or at all of it together. */
 export const OF_THE_WHOLE = CRITERIA.filter(({ slots }) => typeof slots !== 'function' && slots.length === 0)
@@ -138,7 +136,7 @@ export class Judge {
     const decides = slot === 'powerSource' || slot === 'gun'
     const needed = decides ? null : needsOf(before)
     const [now, maybe]: [Asked[], Asked[]] = [[], []]
-    for (const looks of looksAt(slot, process.id)) {
+    for (const looks of LOOKS.get(process.id)?.get(slot) ?? []) {
       const { criteria, slots, isOfSetUp } = looks
       const isFilled = slots.every((one) => one === slot || before[one] !== null)
       if (!isFilled && needed && !isSettled(slots, before, slot, needed)) continue

@@ -68,16 +68,33 @@ export function countedPrice(slot: Slot, item: SlotItems[Slot], typicalPriceFact
 
 export const keyOf = (slot: Slot, { id }: { readonly id: string }): string => `${slot} ${id}`
 
+/** Everything of a thing but its name and its price. */
+function likenessOf(item: SlotItems[Slot]): string {
+  const { id: _id, name: _name, price: _price, held: _held, ...rest } = item as Partial<PowerSource>
+  return JSON.stringify(rest)
+}
+
 /** Of things that differ in name and price alone nobody needs another than the first. */
 export function cheapestOfEach<T>(sorted: readonly T[], itemOf: (one: T) => SlotItems[Slot]): readonly T[] {
   const seen = new Set<string>()
   return sorted.filter((one) => {
-    const { id: _id, name: _name, price: _price, held: _held, ...rest } = itemOf(one) as Partial<PowerSource>
-    const key = JSON.stringify(rest)
-    if (seen.has(key)) return false
-    seen.add(key)
+    const likeness = likenessOf(itemOf(one))
+    if (seen.has(likeness)) return false
+    seen.add(likeness)
     return true
   })
+}
+
+/** @returns things that differ in name and price alone side by side: what goes with one goes with the others */
+export function alike<T extends SlotItems[Slot]>(items: readonly T[]): readonly (readonly T[])[] {
+  const groups = new Map<string, T[]>()
+  for (const item of items) {
+    const likeness = likenessOf(item)
+    const group = groups.get(likeness)
+    if (group) group.push(item)
+    else groups.set(likeness, [item])
+  }
+  return [...groups.values()]
 }
 
 /** What a part of the library is made to go with. */

@@ -1,6 +1,6 @@
 /** Small parts that go with the large ones of a set-up: place by place, and which places depend on each other. */
 import type { Capability } from '../capability/capability.ts'
-import { needsOf } from '../capability/slots.ts'
+import { type Need, needsOf } from '../capability/slots.ts'
 import { type Slot, type SlotItems, SLOTS, SMALL_SLOTS } from '../kinds/slots.ts'
 import { slotsOf } from '../criteria/criterion.ts'
 import { CRITERIA, criteriaOfSlot } from '../criteria/index.ts'
@@ -27,15 +27,27 @@ const BESIDE = new Map(
   ),
 )
 const besideOf = (slot: Slot, process: ProcessId): readonly Slot[] => BESIDE.get(`${process} ${slot}`) ?? []
-const clusters = new Map<string, readonly (readonly Slot[])[]>()
-/** @returns small places, those together that a criterion looks at together */
-function clustersOf(process: ProcessId, places: readonly Slot[]): readonly (readonly Slot[])[] {
-  const key = `${process} ${places.join()}`
-  const known = clusters.get(key)
+
+/** Small places that a criterion looks at together. */
+interface Cluster {
+  readonly places: readonly Slot[]
+  /** Every other place that decides what goes into them. */
+  readonly beside: readonly Slot[]
+  /** Whether they can be filled before gas and tungsten are chosen. */
+  readonly isBeforeGas: boolean
+}
+
+/** By what a set-up needs: there are few such lists, each made once. */
+const clusters = new WeakMap<readonly Need[], readonly Cluster[]>()
+function clustersOf(capability: Capability): readonly Cluster[] {
+  const needs = needsOf(capability)
+  const known = clusters.get(needs)
   if (known) return known
-  const cluster = new Map(places.map((slot) => [slot, [slot]]))
+  const process = capability.process.id
+  const needed = SMALL.filter((slot) => needs.some((need) => need.slot === slot))
+  const cluster = new Map(needed.map((slot) => [slot, [slot]]))
   for (const criterion of CRITERIA) {
-    const [first, ...rest] = slotsOf(criterion, PROCESSES[process]).filter((slot) => places.includes(slot))
+    const [first, ...rest] = slotsOf(criterion, PROCESSES[process]).filter((slot) => needed.includes(slot))
     for (const other of rest) {
       const [one, two] = [cluster.get(first as Slot) ?? [], cluster.get(other) ?? []]
       if (one === two) continue
@@ -43,8 +55,11 @@ function clustersOf(process: ProcessId, places: readonly Slot[]): readonly (read
       for (const slot of joined) cluster.set(slot, joined)
     }
   }
-  const found = [...new Set(cluster.values())]
-  clusters.set(key, found)
+  const found = [...new Set(cluster.values())].map((places): Cluster => {
+    const beside = [...new Set(places.flatMap((slot) => besideOf(slot, process)))]
+    return { places, beside, isBeforeGas: beside.every((slot) => !AFTER_SMALL_PARTS.has(slot)) }
+  })
+  clusters.set(needs, found)
   return found
 }
 
@@ -53,26 +68,30 @@ const idsOf = (capability: Capability, slots: readonly Slot[]): string => {
   for (const slot of slots) ids += `${capability[slot]?.id ?? ''} `
   return ids
 }
-const hangsOnNoGas = (process: ProcessId, places: readonly Slot[]): boolean =>
-  places.every((slot) => besideOf(slot, process).every((one) => !AFTER_SMALL_PARTS.has(one)))
 
-/** What the parts in some places depend on. */
-const clusterKey = (places: readonly Slot[], capability: Capability): string => {
-  let key = libraryKey(capability)
-  for (const slot of places) key += ` ${slot} ${idsOf(capability, besideOf(slot, capability.process.id))}`
-  return key
+/** By cluster, and by what stands in the places beside it. */
+class ByCluster<T> {
+  readonly #found = new Map<Cluster, Map<string, T>>()
+
+  of(cluster: Cluster, capability: Capability, make: () => T): T {
+    let found = this.#found.get(cluster)
+    if (!found) this.#found.set(cluster, (found = new Map<string, T>()))
+    const key = libraryKey(capability) + idsOf(capability, cluster.beside)
+    const known = found.get(key)
+    if (known !== undefined) return known
+    const made = make()
+    found.set(key, made)
+    return made
+  }
 }
+
 /** For one job with one process and wire; what was found for one circuit holds for every other. */
 export class SmallParts {
-  readonly #best = new Map<string, PartSet | undefined>()
+  readonly #best = new ByCluster<PartSet | null>()
   readonly #domains = new Map<string, readonly Option[]>()
-  readonly #sets = new Map<string, readonly PartSet[]>()
+  readonly #sets = new ByCluster<readonly PartSet[]>()
 
   constructor(readonly search: SetUpSearch) {}
-
-  #placesOf(capability: Capability): readonly Slot[] {
-    return SMALL.filter((slot) => needsOf(capability).some((need) => need.slot === slot))
-  }
 
   /** What goes into one place, looked at without the other small parts; the best first. */
   #domain(slot: Slot, capability: Capability): readonly Option[] {
@@ -92,13 +111,14 @@ export class SmallParts {
   }
 
   /** Places that no criterion looks at together are each filled by themselves. */
-  #bestIn(capability: Capability, clusters: readonly (readonly Slot[])[]): PartSet | null {
-    let items: PartSet['items'] = []
+  #bestIn(capability: Capability, among: (cluster: Cluster) => boolean): PartSet | null {
+    const items: (readonly [Slot, SlotItems[Slot]])[] = []
     let spent = NOTHING_SPENT
-    for (const places of clusters) {
-      const best = this.#bestOf(capability, places)
+    for (const cluster of clustersOf(capability)) {
+      if (!among(cluster)) continue
+      const best = this.#best.of(cluster, capability, () => this.#seekBest(capability, cluster.places))
       if (!best) return null
-      items = [...items, ...best.items]
+      items.push(...best.items)
       spent = together(spent, best.spent)
     }
     return { items, spent }
@@ -106,37 +126,23 @@ export class SmallParts {
 
   /** @returns the set that costs least to get, and of those one that fits; null where none goes */
   best(capability: Capability): PartSet | null {
-    return this.#bestIn(capability, clustersOf(capability.process.id, this.#placesOf(capability)))
+    return this.#bestIn(capability, () => true)
   }
 
-  /** The same of the places that hang on no gas or tungsten: they can be filled before. */
-  bestBeforeGas(capability: Capability): PartSet | null {
-    const { id } = capability.process
-    return this.#bestIn(
-      capability,
-      clustersOf(id, this.#placesOf(capability)).filter((places) => hangsOnNoGas(id, places)),
-    )
+  /** @returns what those cost that hang on no gas or tungsten: they can be filled before; null where none go */
+  spentBeforeGas(capability: Capability): Spent | null {
+    return this.#bestIn(capability, ({ isBeforeGas }) => isBeforeGas)?.spent ?? null
   }
 
-  /** @returns null where none goes into one of these places */
+  /** @returns what the others cost; null where none go */
   spentAfterGas(capability: Capability): Spent | null {
-    const { id } = capability.process
-    const late = clustersOf(id, this.#placesOf(capability)).filter((places) => !hangsOnNoGas(id, places))
-    return this.#bestIn(capability, late)?.spent ?? null
+    return this.#bestIn(capability, ({ isBeforeGas }) => !isBeforeGas)?.spent ?? null
   }
 
-  #bestOf(capability: Capability, places: readonly Slot[]): PartSet | undefined {
-    const key = clusterKey(places, capability)
-    if (this.#best.has(key)) return this.#best.get(key)
-    const best = this.#seekBest(capability, places)
-    this.#best.set(key, best)
-    return best
-  }
-
-  #seekBest(begun: Capability, places: readonly Slot[]): PartSet | undefined {
+  #seekBest(begun: Capability, places: readonly Slot[]): PartSet | null {
     const { search } = this
-    let best: PartSet | undefined
-    const isHopeless = (spent: Spent): boolean => best !== undefined && compareSpent(best.spent, spent) <= 0
+    let best: PartSet | null = null
+    const isHopeless = (spent: Spent): boolean => best !== null && compareSpent(best.spent, spent) <= 0
     const fill = (capability: Capability, spent: Spent, items: PartSet['items'], at: number): void => {
       const slot = places[at]
       if (slot === undefined) {
@@ -161,10 +167,8 @@ export class SmallParts {
     beats: (a: Spent, b: Spent) => boolean,
   ): readonly (readonly PartSet[])[] | null {
     const sets: (readonly PartSet[])[] = []
-    for (const places of clustersOf(capability.process.id, this.#placesOf(capability))) {
-      const key = clusterKey(places, capability)
-      const known = this.#sets.get(key) ?? this.#setsOf(capability, places, beats)
-      this.#sets.set(key, known)
+    for (const cluster of clustersOf(capability)) {
+      const known = this.#sets.of(cluster, capability, () => this.#setsOf(capability, cluster.places, beats))
       if (known.length === 0) return null
       sets.push(known)
     }
