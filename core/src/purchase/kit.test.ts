@@ -4,6 +4,7 @@ import highsLoader, { type Highs } from 'highs'
 import { beforeAll, describe, expect, it } from 'vitest'
 import { type Kit, kitWith, weightsOf } from './kit.ts'
 import { type KitItem, type KitJob, type KitProblem, type KitWay, withoutBeaten } from './kitProblem.ts'
+import { Needless } from './needless.ts'
 import { frontierOf, studyKit } from './study.ts'
 import { programOf } from './program.ts'
 import { type Progress, type Solve, solveWith } from './solve.ts'
@@ -178,6 +179,61 @@ describe('the kit', () => {
       }),
       { numRuns: runs(25) },
     )
+  })
+
+  it('is followed by those that cost least of all that leave out something of each before', () => {
+    let compared = 0
+    fc.assert(
+      fc.property(problems, ({ of }) => {
+        const { best, next } = studyKit(of, solve, { budget: null, others: [] })
+        if (!best || best.undone.length > 0) return
+        const done = everyKit(of).filter(({ undone }) => undone.length === 0)
+        const before: Kit[] = [best]
+        const lacksOneOf = (kit: Kit, other: Kit): boolean =>
+          other.buys.some((one) => !kit.buys.includes(one))
+        for (const one of next) {
+          // A kit of nothing is left by buying something.
+          const another = done.filter((kit) =>
+            before.every((other) => (other.buys.length === 0 ? kit.buys.length > 0 : lacksOneOf(kit, other))),
+          )
+          expect(one.total).toBeCloseTo(Math.min(...another.map(({ total }) => total)), 6)
+          before.push(one)
+          compared += 1
+        }
+      }),
+      { numRuns: runs(25) },
+    )
+    expect(compared).toBeGreaterThan(3)
+  })
+
+  it('costs as much among what is left as among all, whatever may not be bought and whichever jobs there are', () => {
+    let left = 0
+    /** What is one of several to choose from is never left out. */
+    const withoutChoices = (one: KitJob): KitJob => ({
+      ...one,
+      ways: withoutBeaten(one.ways.map((of) => ({ ...of, oneOf: [] }))),
+    })
+    const asked = fc.record({
+      made: problems,
+      without: fc.subarray<string>([...names], { maxLength: 2 }),
+      isChosen: fc.boolean(),
+      which: fc.nat(),
+    })
+    fc.assert(
+      fc.property(asked, ({ made, without, isChosen, which }) => {
+        const jobs = isChosen ? made.of.jobs : made.of.jobs.map(withoutChoices)
+        const of = { ...made.of, jobs }
+        const some = { ...of, jobs: jobs.filter((_, at) => at === 0 || ((which >> at) & 1) === 0) }
+        const small = new Needless(of).reduced(without)(some)
+        left += of.items.length - small.items.length
+        const [brute, reduced] = [some, small].map((one) => bruteBest(one, null, without))
+        expect(reduced?.left).toBeCloseTo(brute?.left ?? NaN, 6)
+        expect(reduced?.total).toBeCloseTo(brute?.total ?? NaN, 6)
+      }),
+      { numRuns: runs(200) },
+    )
+    // A property over problems in which all is needed would show nothing.
+    expect(left).toBeGreaterThan(20)
   })
 
   it('of so many jobs costs least to buy at every point of the frontier', () => {

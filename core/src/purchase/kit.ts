@@ -1,5 +1,6 @@
 /** The cheapest purchase that covers the jobs, and what a purchase comes to that is settled. */
 import { type KitItem, type KitJob, type KitProblem, type KitWay } from './kitProblem.ts'
+import { Needless } from './needless.ts'
 import { type KitRules, programOf, type Undone } from './program.ts'
 import type { Progress, Solve } from './solve.ts'
 
@@ -112,17 +113,26 @@ const both = (a: Proof, b: Proof): Proof => ({
 
 export type Hears = (progress: Progress, kit: Kit | null) => void
 
+/** How a question is asked beside its rules. */
+export interface Asking {
+  readonly told?: Hears | undefined
+  /** What makes the problem small, shared by many questions about the same things and jobs. */
+  readonly needless?: Needless
+}
+
 /** @returns null where nothing meets the rules, or nothing was found in time */
 export function solved(
   problem: KitProblem,
   solve: Solve,
   undone: Undone,
   rules: KitRules,
-  told?: Hears,
+  { told, needless = new Needless(problem) }: Asking = {},
 ): ChosenKit | null {
-  const program = programOf(problem, undone, weightsOf(problem.jobs), rules)
+  // What is needless for the best may be in one that is to be another.
+  const small = rules.unlike ? problem : needless.reduced(rules.without ?? [])(problem)
+  const program = programOf(small, undone, weightsOf(problem.jobs), rules)
   const bought = (values: Float64Array) =>
-    problem.items.filter((_, index) => (values[index] ?? 0) > 0.5).map(({ key }) => key)
+    small.items.filter((_, index) => (values[index] ?? 0) > 0.5).map(({ key }) => key)
   const hears = (progress: Progress): void =>
     told?.(progress, progress.values && kitWith(problem, bought(progress.values)))
   const { values, objective, bound, isProven } = solve(program, told && hears)
@@ -132,8 +142,14 @@ export function solved(
 }
 
 /** Which jobs are left undone at least: with a budget it is a question of its own, without one of what can be had at all. */
-function leastUndone(problem: KitProblem, solve: Solve, rules: KitRules): ChosenKit | null {
-  if (rules.budget !== undefined) return solved(problem, solve, { is: 'least' }, rules)
+function leastUndone(
+  problem: KitProblem,
+  solve: Solve,
+  rules: KitRules,
+  { needless }: Asking,
+): ChosenKit | null {
+  if (rules.budget !== undefined)
+    return solved(problem, solve, { is: 'least' }, rules, needless ? { needless } : {})
   const { without = [] } = rules
   const all = problem.items.map(({ key }) => key).filter((key) => !without.includes(key))
   return { kit: kitWith(problem, all), proof: { isProven: true, gap: 0 } }
@@ -143,13 +159,18 @@ function leastUndone(problem: KitProblem, solve: Solve, rules: KitRules): Chosen
  * First the jobs are done that are worth most together, then for the least money.
  * @returns null where nothing was found in time
  */
-export function choose(problem: KitProblem, solve: Solve, rules: KitRules, told?: Hears): ChosenKit | null {
-  const first = leastUndone(problem, solve, rules)
+export function choose(
+  problem: KitProblem,
+  solve: Solve,
+  rules: KitRules,
+  asking: Asking = {},
+): ChosenKit | null {
+  const first = leastUndone(problem, solve, rules, asking)
   if (!first) return null
   if (first.kit.undone.length === 0 && rules.budget === undefined)
-    return solved(problem, solve, { is: 'none' }, rules, told)
+    return solved(problem, solve, { is: 'none' }, rules, asking)
   const weight = weightOf(first.kit.undone, weightsOf(problem.jobs)) + SLACK
-  const second = solved(problem, solve, { is: 'at-most', weight }, rules, told)
+  const second = solved(problem, solve, { is: 'at-most', weight }, rules, asking)
   return second && { kit: second.kit, proof: both(first.proof, second.proof) }
 }
 

@@ -34,6 +34,8 @@ const NOTHING_TO_DO: Solved = {
   isProven: true,
   isInfeasible: false,
 }
+/** Below so many columns a program counts as small. */
+const FEW_COLUMNS = 2000
 /** Differences below a cent in millions are none. */
 const SAME = 1e-7
 
@@ -58,7 +60,14 @@ export const solveWith =
     const { infinity, constants } = highs
     const bounded = (value: number): number => (Number.isFinite(value) ? value : Math.sign(value) * infinity)
     return highs.withModel((model) => {
-      model.options.set({ log_to_console: false, time_limit: seconds, mip_rel_gap: 0, mip_abs_gap: 1e-6 })
+      model.options.set({
+        log_to_console: false,
+        time_limit: seconds,
+        mip_rel_gap: 0,
+        mip_abs_gap: 1e-6,
+        // A small one is solved sooner than it is looked through.
+        presolve: columns.length < FEW_COLUMNS ? 'off' : 'choose',
+      })
       model.passModel({
         numCols: columns.length,
         numRows: rows.length,

@@ -1,7 +1,8 @@
 /** What there is to know about a kit: the next best, what each purchase is worth, what a job costs, and what money buys. */
-import { choose, type ChosenKit, type Kit, kitWith, type Proof, solved } from './kit.ts'
+import { choose, type ChosenKit, type Hears, type Kit, kitWith, type Proof, solved } from './kit.ts'
+import { Needless } from './needless.ts'
 import type { OneOf } from './unbeaten.ts'
-import { countedCost, type KitItem, type KitJob, type KitProblem } from './kitProblem.ts'
+import { countedCost, type KitItem, type KitJob, type KitProblem, type KitWay } from './kitProblem.ts'
 import { isLarge, type KitRules } from './program.ts'
 import type { Progress, Solve } from './solve.ts'
 
@@ -102,22 +103,45 @@ const tightJobs = ({ does }: Kit): readonly string[] =>
 /** What is known so far: the best until now, and how far the solver is. */
 export type StudyPart = Partial<Study> & { readonly progress?: Omit<Progress, 'values'> }
 
-export interface Asking {
+export interface StudyAsked {
   readonly budget: number | null
   /** Jobs that are not planned, and might be. */
   readonly others: readonly KitJob[]
 }
 
+/** A kit that could come next: the best of all that go without some things. */
+interface Branch {
+  readonly kit: Kit
+  readonly isProven: boolean
+  readonly without: readonly string[]
+}
+
 class Studying {
   readonly #rules: KitRules
+  readonly #without = new Map<string, ChosenKit | null>()
 
   constructor(
     readonly problem: KitProblem,
     readonly solve: Solve,
-    readonly asking: Asking,
+    readonly asking: StudyAsked,
     readonly chosen: ChosenKit,
+    readonly needless: Needless,
   ) {
     this.#rules = asking.budget === null ? {} : { budget: asking.budget }
+  }
+
+  #choose(problem: KitProblem, rules: KitRules): ChosenKit | null {
+    return choose(problem, this.solve, { ...this.#rules, ...rules }, { needless: this.needless })
+  }
+
+  /** The best of all jobs without some things, asked once. */
+  #bestWithout(keys: readonly string[]): ChosenKit | null {
+    const key = [...keys].sort().join(' ')
+    const known = this.#without.get(key)
+    if (known !== undefined) return known
+    const made = this.#choose(this.problem, { without: keys })
+    this.#without.set(key, made)
+    return made
   }
 
   get #best(): Kit {
@@ -136,19 +160,39 @@ class Studying {
     }
   }
 
-  /** Kits that leave out something large of each before them, then those with one thing more that do more. */
+  /** What one may go without to come to another kit; a kit of nothing large is left by buying something. */
+  #branches({ kit, without }: Branch): readonly Branch[] {
+    const large = kit.buys.filter(isLarge)
+    const another = (chosen: ChosenKit | null, keys: readonly string[]): readonly Branch[] =>
+      chosen && chosen.kit.undone.length <= this.#best.undone.length
+        ? [{ kit: chosen.kit, isProven: chosen.proof.isProven, without: keys }]
+        : []
+    if (large.length === 0)
+      return another(this.#choose(this.problem, { without, unlike: [keysOf(kit)] }), without)
+    return large.flatMap(({ key }) => {
+      const keys = [...without, key]
+      return another(this.#bestWithout(keys), keys)
+    })
+  }
+
+  /**
+   * Kits that leave out something large of each before them, then those with one thing more that do more. Whoever lacks
+   * something of a kit lacks one thing of it at least: the best without each in turn are all that can come next.
+   */
   next(): readonly NextKit[] {
-    const { problem, solve } = this
-    const next: NextKit[] = []
-    while (next.length < NEXT_KITS) {
-      const unlike = [this.#best, ...next].map(keysOf)
-      const another = choose(problem, solve, { ...this.#rules, unlike })
-      if (!another || another.kit.undone.length > this.#best.undone.length) break
-      // What comes out must be another: a thing that no job uses makes none.
-      if (unlike.some((keys) => isSame(keys, keysOf(another.kit)))) break
-      next.push(this.#asNext(another.kit, another.proof.isProven))
+    const taken: NextKit[] = []
+    let waiting = this.#branches({ kit: this.#best, isProven: true, without: [] })
+    while (taken.length < NEXT_KITS) {
+      const [first] = waiting.toSorted((a, b) => a.kit.total - b.kit.total)
+      if (!first) break
+      waiting = waiting.filter((one) => one !== first)
+      const isAnother = [this.#best, ...taken].every((one) => !isSame(keysOf(one), keysOf(first.kit)))
+      if (isAnother) taken.push(this.#asNext(first.kit, first.isProven))
+      // Bought for nothing: what comes out is the same, and so would be all that follows it.
+      else if (!first.kit.buys.some(isLarge)) continue
+      if (taken.length < NEXT_KITS) waiting = [...waiting, ...this.#branches(first)]
     }
-    return [...next, ...this.#larger(next)].sort((a, b) => a.total - b.total)
+    return [...taken, ...this.#larger(taken)].sort((a, b) => a.total - b.total)
   }
 
   #larger(before: readonly Kit[]): readonly NextKit[] {
@@ -189,10 +233,10 @@ class Studying {
 
   /** Of large things: a small part is bought for what it goes with. */
   worth(): readonly Worth[] {
-    const { problem, solve } = this
+    const { problem } = this
     const best = this.#best
     return best.buys.filter(isLarge).map(({ key }): Worth => {
-      const less = choose(problem, solve, { ...this.#rules, without: [key] })
+      const less = this.#bestWithout([key])
       const undone = less ? lacking(less.kit.undone, best.undone) : []
       const done = less ? lacking(best.undone, less.kit.undone) : []
       const elsewhere = kitWith(
@@ -214,7 +258,20 @@ class Studying {
   }
 
   jobs(): readonly JobWorth[] {
-    const { problem, solve } = this
+    const { problem } = this
+    const alike = new Map<readonly KitWay[], Map<string, ChosenKit>>()
+    /** Without one of two jobs with the same ways and runs all is as without the other, where all are done. */
+    const bestOf = (fewer: KitProblem, { ways, runs, worthPerRun }: KitJob): ChosenKit | null => {
+      const key = `${runs} ${worthPerRun}`
+      const known = alike.get(ways)?.get(key)
+      if (known) return known
+      const made = this.#choose(fewer, {})
+      if (made && made.kit.undone.length + this.#best.undone.length === 0) {
+        const found = alike.get(ways) ?? new Map<string, ChosenKit>()
+        alike.set(ways, found.set(key, made))
+      }
+      return made
+    }
     return problem.jobs.flatMap((job): readonly JobWorth[] => {
       const way = this.#best.does.find(({ jobId }) => jobId === job.id)?.way
       const fewer = withJobs(
@@ -232,15 +289,15 @@ class Studying {
         const same = { buysMore: [], buysLess: [], displaces: [], brings: [] }
         return [{ jobId: job.id, isDone: true, costs, ...same, isProven: this.chosen.proof.isProven }]
       }
-      const less = choose(fewer, solve, this.#rules)
+      const less = bestOf(fewer, job)
       return less ? [jobWorth(job.id, this.chosen, less)] : []
     })
   }
 
   others(): readonly JobWorth[] {
-    const { problem, solve, asking } = this
+    const { problem, asking } = this
     return asking.others.flatMap((job): readonly JobWorth[] => {
-      const having = choose(withJobs(problem, [...problem.jobs, job]), solve, this.#rules)
+      const having = this.#choose(withJobs(problem, [...problem.jobs, job]), {})
       return having ? [jobWorth(job.id, having, this.chosen)] : []
     })
   }
@@ -253,23 +310,20 @@ class Studying {
 export function studyKit(
   problem: KitProblem,
   solve: Solve,
-  asking: Asking,
+  asking: StudyAsked,
   tell: (part: StudyPart) => void = () => undefined,
 ): Study {
   const { budget } = asking
-  const chosen = choose(
-    problem,
-    solve,
-    budget === null ? {} : { budget },
-    ({ best, bound, gap, seconds }, found) =>
-      tell({ progress: { best, bound, gap, seconds }, ...(found ? { best: found } : {}) }),
-  )
+  const needless = new Needless({ ...problem, jobs: [...problem.jobs, ...asking.others] })
+  const told: Hears = ({ best, bound, gap, seconds }, found) =>
+    tell({ progress: { best, bound, gap, seconds }, ...(found ? { best: found } : {}) })
+  const chosen = choose(problem, solve, budget === null ? {} : { budget }, { told, needless })
   const best = chosen?.kit ?? null
   const proof = chosen?.proof ?? { isProven: false, gap: 1 }
   tell({ best, proof })
   const nothing = { next: [], worth: [], jobs: [], others: [], frontier: [] }
   if (!chosen) return { best, proof, ...nothing }
-  const studying = new Studying(problem, solve, asking, chosen)
+  const studying = new Studying(problem, solve, asking, chosen, needless)
   const next = studying.next()
   tell({ next })
   const worth = studying.worth()
@@ -278,19 +332,23 @@ export function studyKit(
   tell({ jobs })
   const others = studying.others()
   tell({ others })
-  const frontier = frontierOf(problem, solve)
+  const frontier = frontierOf(problem, solve, needless)
   tell({ frontier })
   return { best, proof, next, worth, jobs, others, frontier }
 }
 
 /** The least that purchases come to for so many jobs, from what is done with nothing bought to all of them. */
-export function frontierOf(problem: KitProblem, solve: Solve): readonly FrontierPoint[] {
+export function frontierOf(
+  problem: KitProblem,
+  solve: Solve,
+  needless = new Needless(problem),
+): readonly FrontierPoint[] {
   const all = problem.jobs.length
   const free = all - kitWith(problem, []).undone.length
   const points: FrontierPoint[] = [{ spent: 0, done: free }]
   const step = Math.max(1, Math.ceil((all - free) / MOST_FRONTIER))
   for (let done = free + 1; done <= all; done = done === all ? all + 1 : Math.min(all, done + step)) {
-    const found = solved(problem, solve, { is: 'count', leastDone: done }, {})
+    const found = solved(problem, solve, { is: 'count', leastDone: done }, {}, { needless })
     if (!found) break
     const { purchases, undone } = found.kit
     const last = points.at(-1)
