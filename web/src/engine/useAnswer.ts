@@ -8,8 +8,21 @@ import type { Snapshot } from './snapshot.ts'
 
 export type Question<K extends QuestionName> = readonly [question: K, ...of: Arguments<K>]
 
+interface Asked {
+  /** False where the answer is the same for all jobs: at a key in a job it is not asked again. */
+  readonly looksAtJobs?: boolean
+}
+
+const isSameBesideJobs = (one: Snapshot, other: Snapshot): boolean =>
+  Object.keys(one).every(
+    (key) => key === 'jobs' || one[key as keyof Snapshot] === other[key as keyof Snapshot],
+  )
+
 /** @param question null where nothing is asked: then there is no answer */
-export function useAnswer<K extends QuestionName>(question: Ref<Question<K> | null>) {
+export function useAnswer<K extends QuestionName>(
+  question: Ref<Question<K> | null>,
+  { looksAtJobs = true }: Asked = {},
+) {
   const workspace = useWorkspace()
   const answer = shallowRef<Answer<K> | null>(null)
   const isComputing = ref(false)
@@ -43,7 +56,9 @@ export function useAnswer<K extends QuestionName>(question: Ref<Question<K> | nu
 
   watch(
     [question, () => workspace.snapshot],
-    ([asked, snapshot]) => {
+    ([asked, snapshot], [before, snapshotBefore = null]) => {
+      if (!looksAtJobs && asked === before && snapshotBefore && isSameBesideJobs(snapshot, snapshotBefore))
+        return
       if (!asked) {
         next = null
         answer.value = null

@@ -66,6 +66,7 @@ watch(
 )
 const { answer: offers } = useAnswer(
   computed<Question<'offers'> | null>(() => (isWanted.value ? ['offers', setUp.id, PLACES] : null)),
+  { looksAtJobs: false },
 )
 /** What goes with the rest first, and what does not with the reason; as the shelf has it until that is known. */
 function offered<P extends Place>(slot: P, note: (item: SlotItems[P]) => string) {
