@@ -19,6 +19,8 @@ import { idFor } from '../jobs/idFor.ts'
 
 /** Long enough for the frame with the fit itself to be painted, and for what shows it to have arrived. */
 const AFTER_PAINT_MS = 120
+/** Longer than from key to key: what is sought between two keys would keep the fit of the second waiting. */
+const AFTER_TYPING_MS = 350
 const MOST_SUGGESTIONS = 3
 const MOST_NAME = 120
 
@@ -72,7 +74,7 @@ export function useFit(jobId: Ref<string>) {
         () => (suggestions.value = []),
       )
     },
-    AFTER_PAINT_MS,
+    () => (suggestions.value === null ? AFTER_PAINT_MS : AFTER_TYPING_MS),
     { immediate: false },
   )
   watch(
