@@ -77,6 +77,7 @@ async function figures() {
     await pages.slowFirstLoad(browser, address)
     await pages.keyToPaint(browser, address)
     await pages.checkerFindings(browser, address)
+    await pages.memoryOfBoards(browser, address)
     await pages.keyInLongJob(browser, address)
     await pages.largeBoard(browser, address)
     await events(address, databaseUrl)

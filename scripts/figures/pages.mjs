@@ -124,6 +124,41 @@ async function longJob(address) {
   if (!answer.ok) throw new Error(`the job was refused: ${(await answer.text()).slice(0, 300)}`)
 }
 
+/** A cell that is worked out. */
+const KNOWN_CELL = '[role=gridcell]:is(.fits, .tight, .fails, .unknown)'
+
+/** Bytes that scripts of the page hold, what is no longer reached left out. */
+async function heldBytes(session) {
+  await session.send('HeapProfiler.collectGarbage')
+  const { metrics } = await session.send('Performance.getMetrics')
+  return metrics.find(({ name }) => name === 'JSHeapUsedSize').value
+}
+
+const BOARDS = 50
+/** How much more a page holds after it has shown fifty boards than after one. */
+export async function memoryOfBoards(browser, address) {
+  const page = await browser.newPage({ viewport: { width: 1280, height: 800 } })
+  const session = await page.context().newCDPSession(page)
+  await session.send('Performance.enable')
+  const board = page.getByRole('grid', { name: 'Jobs and set-ups' })
+  await page.goto(new URL('/board', address).href)
+  await page.locator(KNOWN_CELL).first().waitFor()
+  const show = async () => {
+    await page.getByRole('link', { name: 'Jobs', exact: true }).first().click()
+    await board.waitFor({ state: 'detached' })
+    await page.goBack()
+    await page.locator(KNOWN_CELL).first().waitFor()
+  }
+  // What is fetched with the first of each view is no leak.
+  for (let n = 0; n < 3; n += 1) await show()
+  const one = await heldBytes(session)
+  for (let n = 0; n < BOARDS; n += 1) await show()
+  const many = await heldBytes(session)
+  await page.close()
+  print('page-memory-after-one-board', one / 1e6, 'MB')
+  print('page-memory-after-50-boards', many / 1e6, 'MB')
+}
+
 /** From the key to the first frame after it, in a weld of a job of 500, with all that follows from the key. */
 export async function keyInLongJob(browser, address) {
   await longJob(address)
@@ -211,9 +246,6 @@ async function largeShop(address) {
   })
   if (!answer.ok) throw new Error(`the large shop was refused: ${(await answer.text()).slice(0, 300)}`)
 }
-
-/** A cell that is worked out. */
-const KNOWN_CELL = '[role=gridcell]:is(.fits, .tight, .fails, .unknown)'
 
 /** A board of 500 jobs and 200 set-ups: its first cells, one row after an edit, and its frames as it is scrolled both ways. */
 export async function largeBoard(browser, address) {

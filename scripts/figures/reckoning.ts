@@ -137,6 +137,16 @@ function shopPower(): void {
     all.push(once(() => shopPowerOf(demo.shop, shelf, atWork, { ...how, runs: 40 })))
     pairs.push(once(() => pairsOf(demo.shop, shelf, atWork, atWork[0]?.setUp.id ?? '', how)))
   }
+  const ten = machinesAtWork(10)
+  print(
+    'shop-power-10-machines-40-shifts',
+    once(() => shopPowerOf(demo.shop, ten.shelf, ten.atWork, { ...how, runs: 40 })),
+    'ms',
+  )
+  const allPairs = (): void => {
+    for (const { setUp } of ten.atWork) pairsOf(demo.shop, ten.shelf, ten.atWork, setUp.id, how)
+  }
+  print('shop-power-10-machines-45-pairs', once(allPairs), 'ms')
   print('shop-power-30-machines-40-shifts', all.at(-1) ?? 0, 'ms')
   print('shop-power-growth', growth(sizes, all), '')
   print('shop-power-pairs-of-one-of-30', pairs.at(-1) ?? 0, 'ms')
@@ -278,6 +288,7 @@ async function kit(): Promise<void> {
     ),
     '',
   )
+  print('kit-100-jobs-of-24-kinds-x300-proven', provenIn(manyJobs(100, 3), 300), 'ms')
   print('kit-200-jobs-of-8-kinds-x500-proven', provenIn(manyJobs(200, 1), 500), 'ms')
   print('kit-200-jobs-of-40-kinds-x500-proven', provenIn(manyJobs(200, 5), 500), 'ms')
 

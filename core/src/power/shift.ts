@@ -5,6 +5,7 @@
 import { randomLcg, randomNormal } from 'd3-random'
 import { BANDS, type Band } from '../supply/breaker/breakerModel.ts'
 import type { Beat } from '../supply/breaker/heat.ts'
+import type { Tripping } from '../supply/breaker/overload.ts'
 import type { Drawer, Node, Together } from './together.ts'
 
 const HOUR_S = 3600
@@ -174,35 +175,61 @@ function addTo(sums: Float32Array, more: Float32Array): void {
   for (let at = 0; at < sums.length; at += 1) sums[at] = (sums[at] as number) + (more[at] as number)
 }
 
+/** Who draws on one line: alone, with the next line, with the last. */
+interface OnLine {
+  readonly alone: readonly number[]
+  readonly next: readonly number[]
+  readonly last: readonly number[]
+}
+
+function onLine({ carries }: Node, line: Line): OnLine {
+  const before = (line + 2) % 3
+  const drawersOf = (is: (wired: Node['carries'][number]['wired']) => boolean): readonly number[] =>
+    carries.flatMap(({ drawer, wired }) => (is(wired) ? [drawer] : []))
+  return {
+    alone: drawersOf((wired) => wired === 'all' || ('on' in wired && wired.on === line)),
+    next: drawersOf((wired) => wired !== 'all' && 'between' in wired && wired.between === line),
+    last: drawersOf((wired) => wired !== 'all' && 'between' in wired && wired.between === before),
+  }
+}
+
+/**
+ * Lines of a node that have breakers of their own to heat, each with who draws on it. Of two lines that carry the same one
+ * is enough: a machine between both heats both alike.
+ */
+function linesOf(node: Node): readonly OnLine[] {
+  const { phases, carries } = node
+  if (carries.every(({ wired }) => wired === 'all')) return [onLine(node, 0)]
+  const lines = (phases === 3 ? LINES : ([0, 1] as const)).map((line) => onLine(node, line))
+  const keyOf = ({ alone, next, last }: OnLine): string =>
+    [alone.join(), ...[next.join(), last.join()].sort()].join(' ')
+  return lines.filter((line, at) => lines.findIndex((one) => keyOf(one) === keyOf(line)) === at)
+}
+
 /**
  * Current of one line, second by second. Two currents between lines meet in it at 60° (all lag alike); everything else is
  * added as if in step, which is on the safe side.
  */
-function currentsOf({ carries }: Node, line: Line, drawn: readonly Seconds[], space: Space): Float32Array {
+function currentsOf({ alone, next, last }: OnLine, drawn: readonly Seconds[], space: Space): Float32Array {
   const sums = space.line.fill(0)
-  const before = (line + 2) % 3
-  let isPaired = false
-  for (const { drawer, wired } of carries) {
-    const from = drawn[drawer]
-    if (!from) continue
-    if (wired === 'all' || ('on' in wired && wired.on === line)) addTo(sums, from)
-    if (wired === 'all' || 'on' in wired || (wired.between !== line && wired.between !== before)) continue
-    if (!isPaired) [space.next, space.last].forEach((pair) => pair.fill(0))
-    isPaired = true
-    addTo(wired.between === line ? space.next : space.last, from)
+  const add = (to: Float32Array, drawers: readonly number[]): void => {
+    for (const drawer of drawers) {
+      const from = drawn[drawer]
+      if (from) addTo(to, from)
+    }
   }
-  if (!isPaired) return sums
+  add(sums, alone)
+  if (next.length === 0 || last.length === 0) {
+    add(sums, next.length === 0 ? last : next)
+    return sums
+  }
+  add(space.next.fill(0), next)
+  add(space.last.fill(0), last)
   for (let at = 0; at < sums.length; at += 1) {
-    const [next, last] = [space.next[at] as number, space.last[at] as number]
-    sums[at] = (sums[at] as number) + Math.sqrt(next * next + last * last + next * last)
+    const [one, other] = [space.next[at] as number, space.last[at] as number]
+    sums[at] = (sums[at] as number) + Math.sqrt(one * one + other * other + one * other)
   }
   return sums
-}
-
-/** How many lines of a node have breakers of their own to heat. */
-function linesOf({ phases, carries }: Node): readonly Line[] {
-  if (carries.every(({ wired }) => wired === 'all')) return [0]
-  return phases === 3 ? LINES : [0, 1]
 }
 
 interface Passed {
@@ -219,22 +246,24 @@ interface Heating {
   readonly decay: number
 }
 
-/** One line through one shift, by the earliest, the usual and the latest breaker: each heats in its own time. */
-function through({ heldA, trips }: Node, currents: Float32Array): Passed {
+/** When the breakers of a line go, by the earliest, the usual and the latest: each heats in its own time. */
+function tripsAt(
+  { ratingA, stores }: Omit<Tripping, 'heldA'>,
+  currents: Float32Array,
+  peakA: number,
+): Passed['atS'] {
   const atS: Record<Band, number | null> = { early: null, nominal: null, late: null }
-  const rating2 = trips ? trips.ratingA ** 2 : 1
+  const rating2 = ratingA ** 2
   // Spelled out for three breakers: this runs a million times a shift.
   const [early, nominal, late] = BANDS.map((band) => ({
-    level: trips ? trips.stores[band].tripsAt ** 2 : Number.POSITIVE_INFINITY,
-    decay: trips ? Math.exp(-1 / trips.stores[band].constantS) : 0,
+    level: stores[band].tripsAt ** 2,
+    decay: Math.exp(-1 / stores[band].constantS),
   })) as [Heating, Heating, Heating]
-  let [sumA, peakA, aboveS, hotEarly, hotNominal, hotLate] = [0, 0, 0, 0, 0, 0]
-  for (let at = 0; at < currents.length; at += 1) {
+  // No breaker gets hotter than its greatest current would make it without end.
+  if ((peakA * peakA) / rating2 <= Math.min(early.level, nominal.level, late.level)) return atS
+  let [hotEarly, hotNominal, hotLate] = [0, 0, 0]
+  for (let at = 0; at < currents.length && atS.late === null; at += 1) {
     const currentA = currents[at] as number
-    sumA += currentA
-    if (currentA > peakA) peakA = currentA
-    if (currentA > heldA) aboveS += 1
-    if (!trips || atS.late !== null) continue
     const drive = (currentA * currentA) / rating2
     hotEarly = drive + (hotEarly - drive) * early.decay
     hotNominal = drive + (hotNominal - drive) * nominal.decay
@@ -243,7 +272,19 @@ function through({ heldA, trips }: Node, currents: Float32Array): Passed {
     if (atS.nominal === null && hotNominal > nominal.level) atS.nominal = at + 1
     if (hotLate > late.level) atS.late = at + 1
   }
-  return { sumA, peakA, aboveS, atS }
+  return atS
+}
+const NEVER: Passed['atS'] = { early: null, nominal: null, late: null }
+
+/** One line through one shift. */
+function through({ heldA, trips }: Node, currents: Float32Array): Passed {
+  let [sumA, peakA, aboveS] = [0, 0, 0]
+  for (const currentA of currents) {
+    sumA += currentA
+    if (currentA > peakA) peakA = currentA
+    if (currentA > heldA) aboveS += 1
+  }
+  return { sumA, peakA, aboveS, atS: trips ? tripsAt(trips, currents, peakA) : NEVER }
 }
 
 const worse = (a: Passed, b: Passed): Passed => ({
@@ -302,6 +343,12 @@ export function shiftOf(
   const pieces = drawers.map((drawer) => piecesOf(drawer, assumptions.motorStartS))
   const drawn = drawers.map((): Seconds => new Float32Array(length))
   const space = spaceFor(length)
+  const lines = new Map(
+    which.flatMap((index) => {
+      const node = nodes[index]
+      return node ? [[index, linesOf(node)] as const] : []
+    }),
+  )
   const passed = new Map<number, Passed[]>(which.map((index) => [index, []]))
   const curves: NodeCurve[] = []
   for (let run = 0; run < runs; run += 1) {
@@ -312,8 +359,8 @@ export function shiftOf(
       const node = nodes[index]
       if (!node) continue
       const minutes = run === 0 ? minutesFor(length) : null
-      const ofLines = linesOf(node).map((line) => {
-        const currents = currentsOf(node, line, drawn, space)
+      const ofLines = (lines.get(index) ?? []).map((line) => {
+        const currents = currentsOf(line, drawn, space)
         if (minutes) addCurve(minutes, currents)
         return through(node, currents)
       })
