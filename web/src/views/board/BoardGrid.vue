@@ -6,6 +6,7 @@ import { computed, nextTick, ref } from 'vue'
 import { useRouter } from 'vue-router'
 import { useMoney } from '../../stores/useMoney.ts'
 import BoardRow from './BoardRow.vue'
+import { observedBothWays } from './bothWays.ts'
 import { MARK_MASKS } from './markMasks.ts'
 import type { Cells } from './useBoard.ts'
 
@@ -35,11 +36,13 @@ const isNarrow = useMediaQuery('(max-width: 560px)')
 const left = computed(() => (isNarrow.value ? 124 : 212))
 
 const scroller = ref<HTMLElement | null>(null)
+const observe = observedBothWays()
 const rows = useVirtualizer(
   computed(() => ({
     count: jobs.length,
     estimateSize: () => ROW,
     getScrollElement: () => scroller.value,
+    observeElementOffset: observe,
     overscan: 3,
     paddingStart: HEAD,
     scrollPaddingStart: HEAD,
@@ -51,6 +54,7 @@ const columns = useVirtualizer(
     count: setUps.length,
     estimateSize: () => COLUMN,
     getScrollElement: () => scroller.value,
+    observeElementOffset: observe,
     overscan: 1,
     paddingStart: left.value,
     scrollPaddingStart: left.value,

@@ -98,7 +98,7 @@ const label = ({ setUp, cell, text }: Shown): string =>
 <style scoped>
 .line {
   border-bottom: 1px solid var(--line);
-  contain: layout style;
+  contain: strict;
   height: 52px;
   left: 0;
   min-width: 100%;
@@ -141,6 +141,7 @@ const label = ({ setUp, cell, text }: Shown): string =>
 }
 .cell {
   align-content: center;
+  contain: strict;
   border-left: 2px solid var(--sheet);
   cursor: pointer;
   display: grid;
