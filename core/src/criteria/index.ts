@@ -75,35 +75,91 @@ export function criterionOf(id: string): Criterion {
 type Found = (Assessment | null | undefined)[]
 /** What is the same for every job, by set-up: a board holds hundreds of jobs against each. */
 const ofSetUps = new WeakMap<Capability, Found>()
-/** What is the same for every set-up with this process and this wire, by what the job asks of them. */
-const ofWorks = new WeakMap<Demand, { readonly shop: Shop; readonly found: Found }>()
 
-const foundOfSetUp = (capability: Capability): Found => {
+/** What is found of one job with one process and wire. */
+interface OfDemand {
+  readonly shop: Shop
+  readonly building: Capability['building']
+  /** The same for every set-up with both. */
+  readonly ofWork: Found
+  /** The same for every set-up that hangs its source on the circuit in the same way, whatever else is in it. */
+  readonly ofSupply: Map<Capability['powerSource'], Map<Capability['circuit'], Map<string, Found>>>
+}
+const ofDemands = new WeakMap<Demand, OfDemand>()
+
+/** Criteria that look at source and circuit alone: how both are used the demand says, and what is set beside the parts. */
+const isOfSupply = ({ slots, isOfSetUp, isOfWork }: Criterion): boolean =>
+  isOfSetUp !== true &&
+  isOfWork !== true &&
+  typeof slots !== 'function' &&
+  slots.length === 2 &&
+  slots.includes('circuit') &&
+  slots.includes('powerSource')
+const OF_SUPPLY = CRITERIA.map(isOfSupply)
+
+function foundOfSetUp(capability: Capability): Found {
   let found = ofSetUps.get(capability)
   if (!found) ofSetUps.set(capability, (found = []))
   return found
 }
+
 /** @returns null where the demand is that of another process or wire: then nothing of it is kept */
-function foundOfWork({ shop, wire, process }: Capability, demand: Demand | null): Found | null {
+function foundOfDemand(
+  { shop, building, wire, process }: Capability,
+  demand: Demand | null,
+): OfDemand | null {
   if (demand === null || wire !== demand.wire || process.id !== demand.processId) return null
-  let work = ofWorks.get(demand)
-  if (work?.shop !== shop) ofWorks.set(demand, (work = { shop, found: [] }))
-  return work.found
+  let found = ofDemands.get(demand)
+  if (found?.shop !== shop || found.building !== building)
+    ofDemands.set(demand, (found = { shop, building, ofWork: [], ofSupply: new Map() }))
+  return found
+}
+
+const settingsKeys = new WeakMap<Capability['settings'], string>()
+function settingsKey({ settings }: Capability): string {
+  let key = settingsKeys.get(settings)
+  if (key === undefined) {
+    const { cordSize, cordLengthMm, leadSize, leadLengthMm, returnV, linksSetV, polarity } = settings
+    key = JSON.stringify([cordSize, cordLengthMm, leadSize, leadLengthMm, returnV, linksSetV, polarity])
+    settingsKeys.set(settings, key)
+  }
+  return key
+}
+
+function foundOfSupply(capability: Capability, { ofSupply }: OfDemand): Found {
+  const { powerSource, circuit } = capability
+  let byCircuit = ofSupply.get(powerSource)
+  if (!byCircuit) ofSupply.set(powerSource, (byCircuit = new Map<typeof circuit, Map<string, Found>>()))
+  let bySettings = byCircuit.get(circuit)
+  if (!bySettings) byCircuit.set(circuit, (bySettings = new Map<string, Found>()))
+  const key = settingsKey(capability)
+  let found = bySettings.get(key)
+  if (!found) bySettings.set(key, (found = []))
+  return found
 }
 
 /**
- * Asks criteria of one set-up and one job, each of the set-up alone once for all jobs, each of the job with process and
- * wire once for all set-ups with both.
+ * Asks criteria of one set-up and one job: each of the set-up alone once for all jobs, each of the job with process and
+ * wire once for all set-ups with both, each of the supply once for all that hang the same source on the same circuit.
  * @returns what the criterion at a place of the list finds
  * @example const found = asks(capability, demand)(0)
  */
 export function asks(capability: Capability, demand: Demand | null): (at: number) => Assessment | null {
   const ofSetUp = foundOfSetUp(capability)
-  const ofWork = foundOfWork(capability, demand)
+  const ofDemand = foundOfDemand(capability, demand)
+  let ofSupply: Found | null = null
+  const keptIn = ({ isOfSetUp, isOfWork }: Criterion, at: number): Found | null => {
+    if (isOfSetUp === true) return ofSetUp
+    if (ofDemand === null) return null
+    if (isOfWork === true) return ofDemand.ofWork
+    if (OF_SUPPLY[at] !== true) return null
+    ofSupply ??= foundOfSupply(capability, ofDemand)
+    return ofSupply
+  }
   return (at) => {
     const criterion = CRITERIA[at]
     if (!criterion) return null
-    const kept = criterion.isOfSetUp === true ? ofSetUp : criterion.isOfWork === true ? ofWork : null
+    const kept = keptIn(criterion, at)
     const known = kept?.[at]
     if (known !== undefined) return known
     const made = criterion.assess(capability, criterion.isOfSetUp === true ? null : demand)
