@@ -82,6 +82,9 @@ const cases = shelves
       }),
   )
 
+const GATE = 300
+const TRIES = runs(GATE)
+
 describe('the verdict first', () => {
   it('is the verdict, and names the limit, of all criteria together', () => {
     const seen = new Map<string, number>()
@@ -101,9 +104,10 @@ describe('the verdict first', () => {
         if (verdict !== 'fails') expect(new Set(found)).toEqual(new Set(all))
         seen.set(verdict, (seen.get(verdict) ?? 0) + 1)
       }),
-      { numRuns: runs(300) },
+      { numRuns: TRIES },
     )
-    // A property over failures alone would show little.
+    // A property over failures alone would show little; of few tries some verdicts are missing by chance.
+    if (TRIES < GATE) return
     expect([...seen.keys()]).toEqual(expect.arrayContaining(['fails', 'unknown', 'tight', 'fits']))
   })
 

@@ -98,7 +98,9 @@ describe('the sentence of the chain', () => {
     expect(sentence(demoInput('tank-manifold'))).toContain('The power source would give out first, at 138 A')
   })
   it('names what is missing before anything that holds', () => {
-    expect(sentence({ ...demoInput('tank-manifold'), gas: null })).toContain('Torch: the gas')
+    expect(sentence({ ...demoInput('press-frame', 'bay-2-wire'), gas: null })).toContain('Gun: the gas')
+    // A torch is rated in argon, whichever inert gas it is given.
+    expect(sentence({ ...demoInput('tank-manifold'), gas: null })).not.toContain('the gas')
   })
 })
 

@@ -203,7 +203,7 @@ describe('the kit', () => {
       }),
       { numRuns: runs(25) },
     )
-    expect(compared).toBeGreaterThan(3)
+    expect(compared).toBeGreaterThan(runs(25) / 10)
   })
 
   it('costs as much among what is left as among all, whatever may not be bought and whichever jobs there are', () => {
@@ -241,7 +241,7 @@ describe('the kit', () => {
       { numRuns: runs(200) },
     )
     // A property over problems in which all is needed would show nothing.
-    expect(left).toBeGreaterThan(20)
+    expect(left).toBeGreaterThan(runs(200) / 10)
   })
 
   it('of so many jobs costs least to buy at every point of the frontier', () => {
