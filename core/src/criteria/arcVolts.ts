@@ -9,7 +9,7 @@ import type { ProcessFamily } from '../model/process.ts'
 import { loadVoltageOf } from '../trade/arcVoltage.ts'
 import { startingVolts, startingVoltsOf } from '../trade/startingVolts.ts'
 import { thinnerFamily } from '../trade/wantedCurrent.ts'
-import { type Criterion, measured, unknown } from './criterion.ts'
+import { BY_COLUMN, type Criterion, measured, unknown } from './criterion.ts'
 import { weldWithMost } from './worstWeld.ts'
 
 /** So much less is made up for at the bench: wire speed turned down a little, the arc a little shorter. */
@@ -61,6 +61,7 @@ const arcVolts: Criterion = {
   id: 'arc-volts',
   group: null,
   slots: ['circuit', 'powerSource', 'wire', 'gas'],
+  facets: BY_COLUMN,
   demandFrom: [voltsNeeded],
   capacityFrom: [voltsGiven],
   alsoFrom: [mostWanted],

@@ -2,7 +2,7 @@
 import { commonPractice, computed, type Source } from '../basis/source.ts'
 import { assumed, type Calculation, calculation, from, input } from '../calculation/calculation.ts'
 import type { Capability } from '../capability/capability.ts'
-import type { Slot } from '../kinds/slots.ts'
+import type { Slot, SlotItems } from '../kinds/slots.ts'
 import type { Demand } from '../demand/demand.ts'
 import type { Patch } from '../kinds/patch.ts'
 import type { Params, Message } from '../model/message.ts'
@@ -62,12 +62,27 @@ export interface Mend extends Message {
   readonly patch?: Patch
 }
 
+export type Facets = { readonly [S in Slot]?: (part: SlotItems[S]) => unknown }
+
+/** A circuit matters by the column of the plate that is for its volts and phases. */
+const onColumn = ({ voltageV, phases }: SlotItems['circuit']): number => 10 * voltageV + phases
+export const BY_COLUMN: Facets = { circuit: onColumn }
+/** A gun matters where it feeds the wire by itself. */
+export const BY_FEED: Facets = { circuit: onColumn, gun: ({ feeder }) => feeder }
+
 export interface Criterion {
   readonly id: string
   /** The row that it shares with others; null for one that has its own. */
   readonly group: Group | null
   /** Every place whose part the answer depends on, and no other: a part is greyed for what another part mends. */
   readonly slots: readonly Slot[] | ((process: Process) => readonly Slot[])
+  /**
+   * What of the part in a place decides, where it is not all of it: with parts alike in it the verdict is the same, though
+   * the sentence may name another.
+   */
+  readonly facets?: Facets
+  /** Whether it speaks only where there is no job. */
+  readonly isForNoJob?: boolean
   /** What it is about, where somebody asks for all that is about it. */
   readonly concerns?: Concern
   /** Whether the answer is the same for every job: then it is asked once a set-up. */

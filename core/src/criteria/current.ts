@@ -52,6 +52,7 @@ const wireAboveOutput: Criterion = {
   id: 'wire-above-output',
   group: 'together',
   slots: [...CIRCUIT, 'wire'],
+  isForNoJob: true,
   assess({ fedWire, supply, electrode, circuit }, demand) {
     if (demand || !fedWire || !supply || electrode.missing !== null) return null
     const { minA, source } = electrode.range
@@ -74,6 +75,7 @@ const gunForWire: Criterion = {
   concerns: 'feed-path',
   group: 'together',
   slots: ['gun', 'gas', 'wire'],
+  isForNoJob: true,
   assess(capability, demand) {
     const { gun, fedWire, electrode } = capability
     if (demand || !gun || !fedWire || electrode.missing !== null) return null

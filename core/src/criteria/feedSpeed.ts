@@ -5,7 +5,7 @@ import { FEED_SLOTS } from '../capability/capability.ts'
 import { leastWanted, mostWanted } from '../demand/demand.ts'
 import { figure, message, word } from '../model/message.ts'
 import { currentAtFeed, wireFeed, wireFeedSpeed } from '../trade/burnOff.ts'
-import { type Criterion, measured, unknown } from './criterion.ts'
+import { BY_FEED, type Criterion, measured, unknown } from './criterion.ts'
 import { verdictOfCurrent, WINDOW } from './withinWindow.ts'
 
 const PLATE = dataPlate()
@@ -49,6 +49,7 @@ const feedSpeed: Criterion = {
   concerns: 'feed-path',
   group: null,
   slots: ['circuit', ...FEED_SLOTS, 'wire'],
+  facets: BY_FEED,
   demandFrom: [wireFeed],
   capacityFrom: [feedReading],
   alsoFrom: [slowestReading, feedStretched, mostWanted, leastWanted, ...WINDOW],

@@ -11,7 +11,7 @@ import { currentAtFeed, feedCurrent, wireFeed, wireFeedSpeed } from '../trade/bu
 import { dialSettingOf } from '../trade/dial.ts'
 import { currentForVolts, currentForVoltsOf, startingVoltsOf } from '../trade/startingVolts.ts'
 import { thinnerFamily, wantedCurrent } from '../trade/wantedCurrent.ts'
-import type { Criterion } from './criterion.ts'
+import { BY_COLUMN, type Criterion } from './criterion.ts'
 import { bad, good, grouped, isSameSize, type Judged, ofSetUp, poor } from './grouped.ts'
 import { verdictOfCurrent, WINDOW } from './withinWindow.ts'
 
@@ -172,6 +172,7 @@ const voltsTap = grouped(
     )
   },
   {
+    facets: BY_COLUMN,
     mends: () => [message('source-without-taps')],
     from: [currentForVolts, wireFeed, ...feedCurrent, ...WINDOW],
   },

@@ -2,7 +2,7 @@
 import type { Capability } from '../capability/capability.ts'
 import { type Need, needsOf } from '../capability/slots.ts'
 import { type Slot, type SlotItems, SLOTS } from '../kinds/slots.ts'
-import { type Assessment, type Criterion, slotsOf } from '../criteria/criterion.ts'
+import { type Assessment, type Criterion, type Facets, slotsOf } from '../criteria/criterion.ts'
 import { asks, CRITERIA, criteriaOfSlot, placeOf } from '../criteria/index.ts'
 import type { Demand } from '../demand/demand.ts'
 import type { PowerSource } from '../kinds/equipment.ts'
@@ -31,21 +31,23 @@ const withPart = ({ process, powerSource, gun }: Capability, slot: Slot, item: S
 
 /** What criteria say of each part in one place, by the parts in the other places that they look at, one after the other. */
 class SaidBy {
-  readonly #by = new Map<SlotItems[Slot] | null, SaidBy>()
-  readonly said = new Map<SlotItems[Slot], Verdict>()
+  readonly #by = new Map<unknown, SaidBy>()
+  /** By the part, or by what of it decides. */
+  readonly said = new Map<unknown, Verdict>()
 
   /** Found by the parts themselves: a key of their ids would be made a million times. */
-  beside(part: SlotItems[Slot] | null): SaidBy {
+  beside(part: unknown): SaidBy {
     let found = this.#by.get(part)
     if (!found) this.#by.set(part, (found = new SaidBy()))
     return found
   }
 }
 
-/** Criteria that look at the same places are asked together: the worst of them counts. */
+/** Criteria that look at the same of the same places are asked together: the worst of them counts. */
 interface Looks {
   readonly criteria: readonly Criterion[]
   readonly slots: readonly Slot[]
+  readonly facets: Facets
   readonly isOfSetUp: boolean
 }
 /** By place and criteria. */
@@ -57,18 +59,28 @@ export type AllSaid = Map<Looks, SaidBy>
  */
 function looksOf(slot: Slot, process: ProcessId): readonly Looks[] {
   const groups = new Map<string, Looks>()
-  for (const criterion of criteriaOfSlot(slot, process)) {
+  const kinds = [...new Set(CRITERIA.map(({ facets = WHOLE_PARTS }) => facets))]
+  // There is a job, always: what speaks only without one has nothing to say.
+  for (const criterion of criteriaOfSlot(slot, process).filter(({ isForNoJob }) => isForNoJob !== true)) {
+    const { facets = WHOLE_PARTS } = criterion
     const slots = slotsOf(criterion, PROCESSES[process])
     const isOfSetUp = criterion.isOfSetUp === true
-    const key = `${isOfSetUp} ${[...slots].sort().join()}`
+    const key = `${isOfSetUp} ${kinds.indexOf(facets)} ${[...slots].sort().join()}`
     const known = groups.get(key)
     // From the arc back to the breaker: what an arc draws is told at once, how it heats a breaker is not.
-    groups.set(key, { criteria: [criterion, ...(known?.criteria ?? [])], slots, isOfSetUp })
+    groups.set(key, { criteria: [criterion, ...(known?.criteria ?? [])], slots, facets, isOfSetUp })
   }
   return [...groups.values()].sort(
     (a, b) => a.slots.length - b.slots.length || Number(b.isOfSetUp) - Number(a.isOfSetUp),
   )
 }
+const WHOLE_PARTS: Facets = {}
+/** What of the part in a place a group of criteria looks at. */
+function lookedAt({ facets }: Looks, slot: Slot, part: SlotItems[Slot] | null): unknown {
+  const facet = facets[slot] as ((part: SlotItems[Slot]) => unknown) | undefined
+  return facet && part !== null ? facet(part) : part
+}
+
 const LOOKS = new Map(
   PROCESS_IDS.map((id) => [id, new Map(SLOTS.map((slot) => [slot, looksOf(slot, id)] as const))] as const),
 )
@@ -112,7 +124,8 @@ export function wholeFindings(
 interface Asked {
   readonly criteria: readonly Criterion[]
   readonly slots: readonly Slot[]
-  readonly said: Map<SlotItems[Slot], Verdict>
+  readonly looks: Looks
+  readonly said: Map<unknown, Verdict>
 }
 
 /** By one process, polarity, wire and job. */
@@ -143,19 +156,20 @@ export class Judge {
       const all = isOfSetUp ? this.ofSetUps : this.#said
       let by = all.get(looks)
       if (!by) all.set(looks, (by = new SaidBy()))
-      for (const one of slots) if (one !== slot) by = by.beside(before[one])
-      const asked = { criteria, slots, said: by.said }
+      for (const one of slots) if (one !== slot) by = by.beside(lookedAt(looks, one, before[one]))
+      const asked = { criteria, slots, looks, said: by.said }
       if (isFilled || needed) now.push(asked)
       else maybe.push(asked)
     }
     return (item) => {
       let made: Capability | null = null
-      const worstOf = ({ criteria, said }: Asked): Verdict => {
-        const known = said.get(item)
+      const worstOf = ({ criteria, looks, said }: Asked): Verdict => {
+        const looked = lookedAt(looks, slot, item)
+        const known = said.get(looked)
         if (known !== undefined) return known
         made ??= before.with(slot, item as never)
         const verdict = this.#worst(criteria, made)
-        said.set(item, verdict)
+        said.set(looked, verdict)
         return verdict
       }
       let worst: Verdict = 'fits'

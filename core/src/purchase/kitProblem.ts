@@ -4,6 +4,7 @@ import { type Capability, capabilityOf } from '../capability/capability.ts'
 import { chosenOf } from '../capability/slots.ts'
 import { type Slot, SLOTS } from '../kinds/slots.ts'
 import type { Assessment } from '../criteria/criterion.ts'
+import { decide } from '../criteria/decide.ts'
 import { limitOf } from '../criteria/limit.ts'
 import { assess, worstOf } from '../criteria/index.ts'
 import { type Demand, demandOf } from '../demand/demand.ts'
@@ -133,6 +134,21 @@ export interface KitQuestion {
   readonly costEnd?: CostEnd
 }
 
+/** Of what does not do a job the one with the fewest criteria against it, and what is to be said of it first. */
+function nearestOf(failing: readonly (readonly [Column, Demand])[]): Undoable['nearest'] {
+  let nearest: Undoable['nearest'] = null
+  let fewest = Infinity
+  for (const [{ setUp, capability }, demand] of failing) {
+    const criteria = assess(capability, demand)
+    const verdict = worstOf(criteria)
+    const against = criteria.filter((one) => one.verdict === verdict).length
+    if (against >= fewest) continue
+    fewest = against
+    nearest = { setUpId: setUp.id, limit: limitOf(criteria, verdict) }
+  }
+  return nearest
+}
+
 /** Finds the ways of each job, and what they need. */
 class Problem {
   readonly items = new Map<string, KitItem>()
@@ -209,20 +225,15 @@ class Problem {
     const { shop } = this.question
     const demands = new Map<string, Demand>()
     const ways: KitWay[] = []
-    let nearest: Undoable['nearest'] = null
-    let fewest = Infinity
-    for (const { setUp, capability, needs, rent, isForSale } of this.#columns) {
+    const failing: (readonly [column: Column, demand: Demand])[] = []
+    for (const column of this.#columns) {
+      const { setUp, capability, needs, rent, isForSale } = column
       const key = `${setUp.process} ${capability.wire?.id ?? ''}`
       const demand = demands.get(key) ?? demandOf(job, setUp.process, capability.wire, shop)
       demands.set(key, demand)
-      const criteria = assess(capability, demand)
-      const verdict = worstOf(criteria)
+      const { verdict, found: criteria } = decide(capability, demand)
       if (!this.#rules.counts(verdict)) {
-        const failing = criteria.filter((one) => one.verdict === verdict).length
-        if (failing < fewest) {
-          fewest = failing
-          nearest = { setUpId: setUp.id, limit: limitOf(criteria, verdict) }
-        }
+        failing.push([column, demand])
         continue
       }
       const wayOf = (keys: readonly string[], rentPerDay: number | null, rents: string | null): KitWay => {
@@ -247,7 +258,7 @@ class Problem {
           ),
         )
     }
-    return { ways, nearest }
+    return { ways, nearest: ways.length > 0 ? null : nearestOf(failing) }
   }
 
   #asKitWay(way: JobWay): KitWay {
