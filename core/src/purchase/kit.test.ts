@@ -5,7 +5,7 @@ import { beforeAll, describe, expect, it } from 'vitest'
 import { type Kit, kitWith, weightsOf } from './kit.ts'
 import { type KitItem, type KitJob, type KitProblem, type KitWay, withoutBeaten } from './kitProblem.ts'
 import { Needless } from './needless.ts'
-import { frontierOf, studyKit } from './study.ts'
+import { frontierOf, studyKit, type StudyPart } from './study.ts'
 import { programOf } from './program.ts'
 import { type Progress, type Solve, solveWith } from './solve.ts'
 import { runs } from '../testing/runs.ts'
@@ -365,6 +365,18 @@ describe('an example worked by hand', () => {
     expect(heard.length).toBeGreaterThan(0)
     expect(heard.every(({ bound }) => bound <= solved.objective + 1e-6)).toBe(true)
     expect(solved.isProven).toBe(true)
+  })
+
+  it('tells its rows as they come, each as it stays', () => {
+    const three = problem(byHand.items, [frame, boom, { ...boom, id: 'boom-2', name: 'boom-2', runs: 5 }])
+    const parts: StudyPart[] = []
+    const whole = studyKit(three, solve, { budget: null, others: [] }, (part) => parts.push(part))
+    const jobs = parts.flatMap((part) => (part.jobs ? [part.jobs] : []))
+    expect(jobs.map((rows) => rows.length)).toEqual([...jobs.map((rows) => rows.length)].sort())
+    expect(jobs.length).toBeGreaterThan(2)
+    for (const rows of jobs) expect(rows).toEqual(whole.jobs.slice(0, rows.length))
+    expect(jobs.at(-1)).toEqual(whole.jobs)
+    expect(parts.flatMap((part) => (part.worth ? [part.worth] : [])).at(0)).toEqual(whole.worth.slice(0, 1))
   })
 
   it('tells apart what cannot be from what was not found', () => {

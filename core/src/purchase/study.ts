@@ -231,11 +231,15 @@ class Studying {
       .slice(0, LARGER_KITS)
   }
 
-  /** Of large things: a small part is bought for what it goes with. */
-  worth(): readonly Worth[] {
+  /**
+   * Of large things: a small part is bought for what it goes with.
+   * @param told hears of the rows so far, as each comes
+   */
+  worth(told: (rows: readonly Worth[]) => void): readonly Worth[] {
     const { problem } = this
     const best = this.#best
-    return best.buys.filter(isLarge).map(({ key }): Worth => {
+    const rows: Worth[] = []
+    for (const { key } of best.buys.filter(isLarge)) {
       const less = this.#bestWithout([key])
       const undone = less ? lacking(less.kit.undone, best.undone) : []
       const done = less ? lacking(best.undone, less.kit.undone) : []
@@ -246,25 +250,30 @@ class Studying {
           [key],
         ),
       )
-      return {
+      rows.push({
         key,
         saves: less && undone.length + done.length === 0 ? less.kit.total - best.total : null,
         undone,
         done,
         never: undone.filter((id) => elsewhere.undone.includes(id)),
         isProven: this.chosen.proof.isProven && less?.proof.isProven === true,
-      }
-    })
+      })
+      told([...rows])
+    }
+    return rows
   }
 
-  jobs(): readonly JobWorth[] {
+  /** @param told hears of the rows so far, whenever the solver has made one */
+  jobs(told: (rows: readonly JobWorth[]) => void): readonly JobWorth[] {
     const { problem } = this
     const alike = new Map<readonly KitWay[], Map<string, ChosenKit>>()
+    const rows: JobWorth[] = []
     /** Without one of two jobs with the same ways and runs all is as without the other, where all are done. */
     const bestOf = (fewer: KitProblem, { ways, runs, worthPerRun }: KitJob): ChosenKit | null => {
       const key = `${runs} ${worthPerRun}`
       const known = alike.get(ways)?.get(key)
       if (known) return known
+      told([...rows])
       const made = this.#choose(fewer, {})
       if (made && made.kit.undone.length + this.#best.undone.length === 0) {
         const found = alike.get(ways) ?? new Map<string, ChosenKit>()
@@ -272,12 +281,8 @@ class Studying {
       }
       return made
     }
-    return problem.jobs.flatMap((job): readonly JobWorth[] => {
+    for (const job of problem.jobs) {
       const way = this.#best.does.find(({ jobId }) => jobId === job.id)?.way
-      const fewer = withJobs(
-        problem,
-        problem.jobs.filter(({ id }) => id !== job.id),
-      )
       // A job that nothing is bought for changes no purchase, unless there is too little money for all.
       if (
         way &&
@@ -287,11 +292,17 @@ class Studying {
       ) {
         const costs = job.runs * countedCost(way)
         const same = { buysMore: [], buysLess: [], displaces: [], brings: [] }
-        return [{ jobId: job.id, isDone: true, costs, ...same, isProven: this.chosen.proof.isProven }]
+        rows.push({ jobId: job.id, isDone: true, costs, ...same, isProven: this.chosen.proof.isProven })
+        continue
       }
+      const fewer = withJobs(
+        problem,
+        problem.jobs.filter(({ id }) => id !== job.id),
+      )
       const less = bestOf(fewer, job)
-      return less ? [jobWorth(job.id, this.chosen, less)] : []
-    })
+      if (less) rows.push(jobWorth(job.id, this.chosen, less))
+    }
+    return rows
   }
 
   others(): readonly JobWorth[] {
@@ -324,11 +335,12 @@ export function studyKit(
   const nothing = { next: [], worth: [], jobs: [], others: [], frontier: [] }
   if (!chosen) return { best, proof, ...nothing }
   const studying = new Studying(problem, solve, asking, chosen, needless)
+  // What each purchase is worth is found on the way to the next kits.
+  const worth = studying.worth((rows) => tell({ worth: rows }))
+  tell({ worth })
   const next = studying.next()
   tell({ next })
-  const worth = studying.worth()
-  tell({ worth })
-  const jobs = studying.jobs()
+  const jobs = studying.jobs((rows) => tell({ jobs: rows }))
   tell({ jobs })
   const others = studying.others()
   tell({ others })
