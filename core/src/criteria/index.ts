@@ -1,5 +1,5 @@
 /** Every criterion, in the order in which the amps, the wire and the gas reach the weld. A new one is a line here. */
-import type { Capability } from '../capability/capability.ts'
+import { type Capability, NOTHING_SET } from '../capability/capability.ts'
 import type { Shop } from '../kinds/shop.ts'
 import type { Slot } from '../kinds/slots.ts'
 import type { Demand } from '../demand/demand.ts'
@@ -115,12 +115,13 @@ function foundOfDemand(
   return found
 }
 
+/** All that is set beside the parts, whatever is added to it: what is left out of a key could not be told apart. */
+const SET_BESIDE = Object.keys(NOTHING_SET) as (keyof typeof NOTHING_SET)[]
 const settingsKeys = new WeakMap<Capability['settings'], string>()
 function settingsKey({ settings }: Capability): string {
   let key = settingsKeys.get(settings)
   if (key === undefined) {
-    const { cordSize, cordLengthMm, leadSize, leadLengthMm, returnV, linksSetV, polarity } = settings
-    key = JSON.stringify([cordSize, cordLengthMm, leadSize, leadLengthMm, returnV, linksSetV, polarity])
+    key = JSON.stringify([settings.polarity, ...SET_BESIDE.map((one) => settings[one])])
     settingsKeys.set(settings, key)
   }
   return key

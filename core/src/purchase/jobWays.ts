@@ -153,7 +153,8 @@ class WaySearch {
       if (mayBeTight && worst !== 'fails' && worst !== 'unknown') keep('tight', clusters)
     }
     // Which small parts are bought beside is left open: here it counts only whether any go.
-    const beforeGas = (main: Capability, so: Spent): Spent | null => (small.spentBeforeGas(main) ? so : null)
+    const beforeGas = (main: Capability, so: Spent): Spent | null =>
+      small.byCluster(main, beatsAsParts, 'before-gas') ? so : null
     search.complete(capability, then, { isHopeless, beforeGas, found })
   }
 

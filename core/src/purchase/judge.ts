@@ -122,8 +122,6 @@ export function wholeFindings(
 
 /** What is asked of parts in one place, beside those that are chosen. */
 interface Asked {
-  readonly criteria: readonly Criterion[]
-  readonly slots: readonly Slot[]
   readonly looks: Looks
   readonly said: Map<unknown, Verdict>
 }
@@ -150,25 +148,25 @@ export class Judge {
     const needed = decides ? null : needsOf(before)
     const [now, maybe]: [Asked[], Asked[]] = [[], []]
     for (const looks of LOOKS.get(process.id)?.get(slot) ?? []) {
-      const { criteria, slots, isOfSetUp } = looks
+      const { slots, isOfSetUp } = looks
       const isFilled = slots.every((one) => one === slot || before[one] !== null)
       if (!isFilled && needed && !isSettled(slots, before, slot, needed)) continue
       const all = isOfSetUp ? this.ofSetUps : this.#said
       let by = all.get(looks)
       if (!by) all.set(looks, (by = new SaidBy()))
       for (const one of slots) if (one !== slot) by = by.beside(lookedAt(looks, one, before[one]))
-      const asked = { criteria, slots, looks, said: by.said }
+      const asked = { looks, said: by.said }
       if (isFilled || needed) now.push(asked)
       else maybe.push(asked)
     }
     return (item) => {
       let made: Capability | null = null
-      const worstOf = ({ criteria, looks, said }: Asked): Verdict => {
+      const worstOf = ({ looks, said }: Asked): Verdict => {
         const looked = lookedAt(looks, slot, item)
         const known = said.get(looked)
         if (known !== undefined) return known
         made ??= before.with(slot, item as never)
-        const verdict = this.#worst(criteria, made)
+        const verdict = this.#worst(looks.criteria, made)
         said.set(looked, verdict)
         return verdict
       }
@@ -181,7 +179,7 @@ export class Judge {
       if (maybe.length === 0) return worst
       const neededWith = needsOf(withPart(before, slot, item))
       for (const asked of maybe) {
-        if (!isSettled(asked.slots, before, slot, neededWith)) continue
+        if (!isSettled(asked.looks.slots, before, slot, neededWith)) continue
         const verdict = worstOf(asked)
         if (verdict === 'fails') return 'fails'
         if (verdict === 'tight') worst = 'tight'

@@ -146,10 +146,9 @@ function leastUndone(
   problem: KitProblem,
   solve: Solve,
   rules: KitRules,
-  { needless }: Asking,
+  needless: Needless,
 ): ChosenKit | null {
-  if (rules.budget !== undefined)
-    return solved(problem, solve, { is: 'least' }, rules, needless ? { needless } : {})
+  if (rules.budget !== undefined) return solved(problem, solve, { is: 'least' }, rules, { needless })
   const { without = [] } = rules
   const all = problem.items.map(({ key }) => key).filter((key) => !without.includes(key))
   return { kit: kitWith(problem, all), proof: { isProven: true, gap: 0 } }
@@ -163,9 +162,10 @@ export function choose(
   problem: KitProblem,
   solve: Solve,
   rules: KitRules,
-  asking: Asking = {},
+  { told, needless = new Needless(problem) }: Asking = {},
 ): ChosenKit | null {
-  const first = leastUndone(problem, solve, rules, asking)
+  const asking: Asking = { told, needless }
+  const first = leastUndone(problem, solve, rules, needless)
   if (!first) return null
   if (first.kit.undone.length === 0 && rules.budget === undefined)
     return solved(problem, solve, { is: 'none' }, rules, asking)

@@ -6,19 +6,14 @@
  * with what all runs then cost more is no more than the price of B. A kit that has B costs no more with A instead, and does
  * the same jobs; so some cheapest kit has no B. With fewer jobs it holds all the more.
  */
-import { isImplied, isWithin } from './unbeaten.ts'
-import { countedCost, type KitItem, type KitJob, type KitProblem, type KitWay } from './kitProblem.ts'
+import { groupsOf } from './program.ts'
+import { needsNoMore } from './unbeaten.ts'
+import { countedCost, type KitItem, type KitProblem, type KitWay } from './kitProblem.ts'
 
 type Asked = Pick<KitProblem, 'items' | 'jobs'>
 
 /** Jobs that share their ways, with all their runs. */
 type Groups = ReadonlyMap<readonly KitWay[], number>
-
-function groupsOf(jobs: readonly KitJob[]): Groups {
-  const groups = new Map<readonly KitWay[], number>()
-  for (const { ways, runs } of jobs) groups.set(ways, (groups.get(ways) ?? 0) + runs)
-  return groups
-}
 
 /** By thing and list of ways those ways that need it; what is one of several to choose from stands nowhere. */
 type Using = ReadonlyMap<string, ReadonlyMap<readonly KitWay[], readonly KitWay[]>>
@@ -46,8 +41,7 @@ function costsMore(way: KitWay, needs: readonly string[], among: readonly KitWay
   let least = Infinity
   for (const other of among) {
     const counted = countedCost(other)
-    if (counted >= least || !isWithin(other.needs, needs)) continue
-    if (other.oneOf.every((one) => way.oneOf.some((own) => isImplied(one, own)))) least = counted
+    if (counted < least && needsNoMore(other, { needs, oneOf: way.oneOf })) least = counted
   }
   return Math.max(0, least - countedCost(way))
 }
@@ -97,7 +91,7 @@ export class Needless {
 
   /** @param asked with every job that any of the questions will have: it holds for each part of them */
   constructor(readonly asked: Asked) {
-    this.#groups = groupsOf(asked.jobs)
+    this.#groups = new Map(groupsOf(asked.jobs).map(({ ways, runs }) => [ways, runs]))
     this.#using = usingOf(this.#groups)
   }
 

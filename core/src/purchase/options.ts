@@ -133,7 +133,7 @@ export class Options {
   }
 
   /** Small parts that nobody has entered, made to go with the rest. */
-  ofLibrary(slot: Slot, capability: Capability): readonly Option[] {
+  #libraryFor(slot: Slot, capability: Capability): readonly Option[] {
     if (!this.withLibrary || partOfSlot(slot) === null) return []
     const key = `${slot} ${libraryKey(capability)}`
     const known = this.#ofLibrary.get(key)
@@ -152,7 +152,7 @@ export class Options {
 
   /** What there is for a place, of the shelf and of the library, in groups of what costs the same to get; cheapest first. */
   byCost(slot: Slot, capability: Capability): readonly (readonly Option[])[] {
-    const ofLibrary = this.ofLibrary(slot, capability)
+    const ofLibrary = this.#libraryFor(slot, capability)
     const key = ofLibrary.length > 0 ? `${slot} ${libraryKey(capability)}` : slot
     const known = this.#byCost.get(key)
     if (known) return known

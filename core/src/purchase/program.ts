@@ -57,7 +57,11 @@ interface Group {
   readonly weight: number
 }
 
-function groupsOf(jobs: readonly KitJob[], weights: ReadonlyMap<string, number>): readonly Group[] {
+/** @param weights by job, where they are asked for */
+export function groupsOf(
+  jobs: readonly KitJob[],
+  weights: ReadonlyMap<string, number> = new Map(),
+): readonly Group[] {
   const groups = new Map<readonly KitWay[], Group>()
   for (const { id, ways, runs } of jobs) {
     const known = groups.get(ways) ?? { ways, runs: 0, count: 0, weight: 0 }

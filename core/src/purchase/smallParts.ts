@@ -100,7 +100,9 @@ export class SmallParts {
     if (known) return known
     const { judge, stock } = this.search
     const ask = judge.at(slot, capability)
-    const domain = [...stock.options.of(slot), ...stock.options.ofLibrary(slot, capability)]
+    const domain = stock.options
+      .byCost(slot, capability)
+      .flat()
       .flatMap(({ item, spent }): readonly Option[] => {
         const taken = this.search.taken(spent, ask(item))
         return taken ? [{ item, spent: taken }] : []
@@ -160,14 +162,17 @@ export class SmallParts {
 
   /**
    * @param beats whether one set makes another hopeless
+   * @param which clusters are filled
    * @returns by cluster of places the sets that are worth a look; null where nothing goes into one of them
    */
   byCluster(
     capability: Capability,
     beats: (a: Spent, b: Spent) => boolean,
+    which: 'all' | 'before-gas' = 'all',
   ): readonly (readonly PartSet[])[] | null {
     const sets: (readonly PartSet[])[] = []
     for (const cluster of clustersOf(capability)) {
+      if (which === 'before-gas' && !cluster.isBeforeGas) continue
       const known = this.#sets.of(cluster, capability, () => this.#setsOf(capability, cluster.places, beats))
       if (known.length === 0) return null
       sets.push(known)

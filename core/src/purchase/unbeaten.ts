@@ -12,11 +12,11 @@ export interface Needing {
   readonly oneOf: readonly OneOf[]
 }
 
-export const isWithin = (few: readonly string[], many: readonly string[]): boolean =>
+const isWithin = (few: readonly string[], many: readonly string[]): boolean =>
   few.every((one) => many.includes(one))
 
 /** Whether whoever has one of the second has one of the first. */
-export const isImplied = (first: OneOf, second: OneOf): boolean =>
+const isImplied = (first: OneOf, second: OneOf): boolean =>
   first === second || second.every((set) => first.some((one) => isWithin(one, set)))
 
 export const needsNoMore = (a: Needing, b: Needing): boolean =>
