@@ -12,6 +12,12 @@ export interface Sent {
   readonly lists: Map<ListKey, { whole: readonly Identified[]; byId: ReadonlyMap<string, Identified> }>
 }
 
+/** @returns whether nothing but jobs has changed */
+export const isSameBesideJobs = (one: Snapshot, other: Snapshot): boolean =>
+  Object.keys(one).every(
+    (key) => key === 'jobs' || one[key as keyof Snapshot] === other[key as keyof Snapshot],
+  )
+
 export const emptySent = (): Sent => ({ shop: null, lists: new Map() })
 
 /** @returns what has changed, and counts it as told; null where nothing has */

@@ -3,7 +3,7 @@ import { expect, it, vi } from 'vitest'
 import { inputFor, shopDocument } from '../testing/demo.ts'
 import { METRIC } from '../testing/notation.ts'
 import { createEngineClient, type EngineClient } from './client.ts'
-import { diffOf, emptySent } from './delta.ts'
+import { diffOf, emptySent, isSameBesideJobs } from './delta.ts'
 import { Engine } from './engine.ts'
 import type { Snapshot } from './snapshot.ts'
 import { askOfJobs } from './manyJobs.ts'
@@ -56,6 +56,12 @@ it('every cell of a board is the assessment of its job with its set-up', async (
     expect(cell?.verdict).toBe(worstOf(assess(capability, demand)))
     expect(cell?.limit?.verdict ?? 'fits').toBe(cell?.verdict)
   }
+})
+
+it('a change in a job leaves the rest the same, and a change in anything else does not', () => {
+  expect(isSameBesideJobs(snapshot, changed('press-frame', { quantity: 77 }))).toBe(true)
+  expect(isSameBesideJobs(snapshot, { ...snapshot, setUps: [...snapshot.setUps] })).toBe(false)
+  expect(isSameBesideJobs(snapshot, { ...snapshot, shop: { ...snapshot.shop } })).toBe(false)
 })
 
 it('many jobs are asked in parts, with progress, and can be stopped', async () => {

@@ -2,6 +2,7 @@
 import { ref, type Ref, shallowRef, watch } from 'vue'
 import { useWorkspace } from '../shop/workspace.ts'
 import { engine } from './client.ts'
+import { isSameBesideJobs } from './delta.ts'
 import { reasonOf } from '../reason.ts'
 import type { Answer, Arguments, QuestionName } from './questions/index.ts'
 import type { Snapshot } from './snapshot.ts'
@@ -12,11 +13,6 @@ interface Asked {
   /** False where the answer is the same for all jobs: at a key in a job it is not asked again. */
   readonly looksAtJobs?: boolean
 }
-
-const isSameBesideJobs = (one: Snapshot, other: Snapshot): boolean =>
-  Object.keys(one).every(
-    (key) => key === 'jobs' || one[key as keyof Snapshot] === other[key as keyof Snapshot],
-  )
 
 /** @param question null where nothing is asked: then there is no answer */
 export function useAnswer<K extends QuestionName>(

@@ -2,6 +2,7 @@
 import type { BoardCell, Job, WhatIf } from '@brannik/core'
 import { type Ref, ref, shallowRef, watch } from 'vue'
 import { engines } from '../../engine/client.ts'
+import { isSameBesideJobs } from '../../engine/delta.ts'
 import type { Snapshot } from '../../engine/snapshot.ts'
 import { askOfJobs } from '../../engine/manyJobs.ts'
 import { reasonOf } from '../../reason.ts'
@@ -12,11 +13,16 @@ export type Cells = ReadonlyMap<string, ReadonlyMap<string, BoardCell>>
 export const cellOf = (cells: Cells, jobId: string, setUpId: string): BoardCell | null =>
   cells.get(jobId)?.get(setUpId) ?? null
 
-/** What every cell hangs on beside its job: records are replaced when they change, so the same object is the same. */
-function besideJobs(snapshot: Snapshot, setUpIds: readonly string[], whatIf: WhatIf): readonly unknown[] {
-  const { jobs: _jobs, ...rest } = snapshot
-  return [...Object.values(rest), setUpIds.join(' '), whatIf]
+/** What every cell hangs on beside its job. */
+interface Beside {
+  readonly snapshot: Snapshot
+  readonly setUpIds: string
+  readonly whatIf: WhatIf
 }
+const isSame = (one: Beside, other: Beside): boolean =>
+  one.setUpIds === other.setUpIds &&
+  one.whatIf === other.whatIf &&
+  isSameBesideJobs(one.snapshot, other.snapshot)
 
 export function useBoard(
   jobIds: Ref<readonly string[]>,
@@ -29,7 +35,7 @@ export function useBoard(
   /** Jobs that are still to be worked out. */
   const waiting = ref(0)
   /** What the cells that are known were worked out from. */
-  let beside: readonly unknown[] = []
+  let beside: Beside | null = null
   const known = new Map<string, Job>()
 
   watch(
@@ -39,9 +45,8 @@ export function useBoard(
       onCleanup(() => {
         stop.abort()
       })
-      const now = besideJobs(snapshot, setUps, asked)
-      const isSame = now.length === beside.length && now.every((one, index) => one === beside[index])
-      if (!isSame) known.clear()
+      const now = { snapshot, setUpIds: setUps.join(' '), whatIf: asked }
+      if (!beside || !isSame(beside, now)) known.clear()
       beside = now
       const byId = new Map(snapshot.jobs.map((job) => [job.id, job]))
       /** A job that is edited has its row anew, and no other. */
