@@ -29,7 +29,7 @@ test.describe('an empty database', () => {
   test('shows the demo, which is left wholly by one confirmed step', async ({ page, server }) => {
     await page.goto(server.url)
     await page.getByRole('button', { name: 'Look at the demo shop in inches' }).click()
-    await expect(page.getByTestId('headline')).toBeVisible()
+    await expect(page.getByRole('link', { name: 'Press frame', exact: true })).toBeVisible()
     await page.goto(`${server.url}/shop`)
     await page.getByRole('button', { name: 'Leave for a shop of my own' }).click()
     await page.getByLabel('Name of your shop').pressSequentially('Gatehouse Welding')
@@ -72,8 +72,6 @@ test('a whole shop goes out as a file and comes in again', async ({ page, server
   await page.getByText('Import a whole shop').setInputFiles(path)
   await expect(page.getByRole('alert')).toContainText('would take the place of all')
   await page.getByRole('button', { name: 'Replace Tollgate Orchard Works' }).click()
-  await expect(page.getByTestId('headline')).toBeVisible()
-  await page.goto(`${server.url}/jobs`)
   await expect(page.getByRole('link', { name: 'Press frame', exact: true })).toBeVisible()
   await page.goto(`${server.url}/shop`)
   await page.getByText('Import a whole shop').setInputFiles({
@@ -88,14 +86,14 @@ test('a job without a set-up has them ranked, and what is not known leads to its
   page,
   server,
 }) => {
-  await page.goto(`${server.url}/fit/gusset-template`)
+  await page.goto(`${server.url}/jobs/gusset-template/fit`)
   await expect(page.getByRole('heading', { name: 'Which set-up does it?' })).toBeVisible()
   await page
     .getByRole('button', { name: /^Take / })
     .first()
     .click()
   await expect(page.getByTestId('headline')).toBeVisible()
-  await page.goto(`${server.url}/fit/press-frame`)
+  await page.goto(`${server.url}/jobs/press-frame/fit`)
   await page.getByRole('link', { name: 'Fill in left of 75/25 Ar/CO₂' }).click()
   const left = page.getByLabel('Left', { exact: true })
   await expect(left).toBeFocused()

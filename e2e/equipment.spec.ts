@@ -86,7 +86,7 @@ test('a plate that would need an efficiency above 1 is said to be wrong, kept, a
   ).toBe(12)
   // The press frame in bay 2 hangs on that figure.
   await server.replace('jobs/press-frame', (job: object) => ({ ...job, setUpId: 'bay-2-wire' }))
-  await page.goto(`${server.url}/fit/press-frame`)
+  await page.goto(`${server.url}/jobs/press-frame/fit`)
   await expect(
     page.getByRole('row').filter({ has: page.getByTestId('finding-breaker-holds') }),
   ).toContainText('Unknown')

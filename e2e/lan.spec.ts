@@ -30,7 +30,7 @@ test('a tablet has the shop with it over TLS, by the address of the machine', as
   })
   try {
     const page = await (await browser.newContext({ serviceWorkers: 'allow' })).newPage()
-    await page.goto(`${url}/fit/press-frame`)
+    await page.goto(`${url}/jobs/press-frame/fit`)
     await page.getByLabel('Name').pressSequentially('Hazel')
     await page.getByLabel('Password').pressSequentially(PASSWORD)
     await page.getByRole('button', { name: 'Sign in' }).click()

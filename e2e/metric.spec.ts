@@ -8,8 +8,8 @@ import { VIEWS as ALL_VIEWS } from './views.ts'
 test.use({ settings: { DEMO: 'metric' } })
 
 const VIEWS = [
-  '/fit/press-frame',
-  '/fit/tank-manifold',
+  '/jobs/press-frame/fit',
+  '/jobs/tank-manifold/fit',
   '/jobs',
   '/jobs/press-screw-post',
   '/set-ups/bay-2-wire',
@@ -23,6 +23,7 @@ const VIEWS = [
   '/buy',
   '/buy/could?job=hoist-beam',
   '/shop',
+  '/assumptions',
   '/start',
 ]
 /** Units, sizes, sockets, fillers and money of the other half of the world. */
@@ -46,7 +47,7 @@ test('the answer stands on one screen, with its start strip on one line, and any
 }) => {
   const page = await browser.newPage({ bypassCSP: true })
   await page.setViewportSize({ width: 1280, height: 800 })
-  await page.goto(`${server.url}/fit/press-frame`)
+  await page.goto(`${server.url}/jobs/press-frame/fit`)
   await expect(page.getByTestId('headline')).toContainText('check')
   await expect(page.getByText('12 L/min')).toBeVisible()
   const tops = await page

@@ -8,7 +8,7 @@ import { expect, type Server, test } from './server.ts'
 test.use({ serviceWorkers: 'allow' })
 
 async function openAndKeep(page: Page, server: Server): Promise<void> {
-  await page.goto(`${server.url}/fit/press-frame`)
+  await page.goto(`${server.url}/jobs/press-frame/fit`)
   await expect(page.locator('main .headline')).toBeVisible()
   await untilKept(page)
 }

@@ -57,7 +57,7 @@ test('another outlet that is there mends it, at no cost; it is looked at, and no
 })
 
 test('a finding of the fit leads on to every circuit', async ({ page, server }) => {
-  await page.goto(`${server.url}/fit/press-frame`)
+  await page.goto(`${server.url}/jobs/press-frame/fit`)
   await page
     .getByRole('button', { name: /^Breaker holds/ })
     .first()
@@ -72,7 +72,7 @@ test('the whole shop: who welds together is chosen by name, and what does not ca
 }) => {
   const { pick } = typingOn(page)
   await page.goto(`${server.url}/power?job=press-frame`)
-  await page.getByRole('link', { name: 'The whole shop' }).press('Enter')
+  await page.getByRole('link', { name: 'Whole shop' }).press('Enter')
   await expect(page.getByRole('heading', { name: /The supply carries them all/ })).toBeVisible({
     timeout: 20_000,
   })

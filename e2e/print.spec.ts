@@ -14,7 +14,7 @@ test('a fit is one page, white in the dark theme too, without what is pressed', 
   server,
 }) => {
   const page = await browser.newPage({ viewport: { width: 1280, height: 800 }, colorScheme: 'dark' })
-  await page.goto(`${server.url}/fit/press-frame`)
+  await page.goto(`${server.url}/jobs/press-frame/fit`)
   await expect(page.getByTestId('headline')).toBeVisible()
   expect(pagesOf(await page.pdf({ format: 'A4' }))).toBe(1)
   await toPaper(page)

@@ -61,7 +61,7 @@ test('long names push nothing that is pressed out of sight', async ({ page, serv
      where kind in ('shop', 'job', 'set-up', 'power-source', 'circuit', 'wire', 'gas')`,
   )
   for (const view of [
-    '/fit/press-frame',
+    '/jobs/press-frame/fit',
     '/jobs',
     '/jobs/press-frame',
     '/set-ups/bay-2-wire',
@@ -84,7 +84,7 @@ test('long names push nothing that is pressed out of sight', async ({ page, serv
 })
 
 test('a change is on the screen within one frame after typing stops', async ({ page, server }) => {
-  await page.goto(`${server.url}/fit/press-frame`)
+  await page.goto(`${server.url}/jobs/press-frame/fit`)
   await expect(page.getByTestId('headline')).toBeVisible()
   await stillness(page)
   // From the key to the changed headline in the document: the next frame paints it.
@@ -141,7 +141,7 @@ test('the first load is under 300 kB of JavaScript, gzipped, all of it from this
       foreign.push(response.url())
     if (/javascript/.test(response.headers()['content-type'] ?? '')) scripts.push(response)
   })
-  await page.goto(`${server.url}/fit/press-frame`)
+  await page.goto(`${server.url}/jobs/press-frame/fit`)
   await expect(page.getByTestId('headline')).toBeVisible()
   const answeredAt = await page.evaluate(() => (globalThis as { answeredAt?: number }).answeredAt ?? 0)
   const { gzipSync } = await import('node:zlib')

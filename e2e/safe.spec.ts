@@ -31,7 +31,7 @@ test('two tabs with the server down keep both edits, and both are asked about', 
 }) => {
   const [one, two] = [await context.newPage(), await context.newPage()]
   for (const page of [one, two]) {
-    await page.goto(`${server.url}/fit/press-frame`)
+    await page.goto(`${server.url}/jobs/press-frame/fit`)
     await expect(welds(page)).toHaveValue('24')
     await saved(page)
   }
@@ -42,7 +42,7 @@ test('two tabs with the server down keep both edits, and both are asked about', 
     await expect(page.getByText('Not saved: the server does not answer')).toBeVisible()
   await one.reload().catch(() => undefined)
   await server.start()
-  await one.goto(`${server.url}/fit/press-frame`)
+  await one.goto(`${server.url}/jobs/press-frame/fit`)
   // Both ask again by themselves; whichever comes second is asked about.
   const second = async (): Promise<Page | null> => {
     for (const page of [one, two])
@@ -87,7 +87,7 @@ test('another shop on the same address is shown, and what was typed for the one 
   server,
 }) => {
   const page = await context.newPage()
-  await page.goto(`${server.url}/fit/press-frame`)
+  await page.goto(`${server.url}/jobs/press-frame/fit`)
   await expect(welds(page)).toHaveValue('24')
   await server.kill()
   await type(page, 'Welds', '43')
@@ -120,7 +120,7 @@ test('what two closed tabs left is laid before whoever comes next, one after the
     ['51', '52'].map(async (count) => ({ count, page: await context.newPage() })),
   )
   for (const { page } of left) {
-    await page.goto(`${server.url}/fit/press-frame`)
+    await page.goto(`${server.url}/jobs/press-frame/fit`)
     await expect(welds(page)).toHaveValue('24')
     await page.route('**/api/jobs/press-frame', (route) => route.abort())
   }
@@ -130,7 +130,7 @@ test('what two closed tabs left is laid before whoever comes next, one after the
   }
   for (const { page } of left) await page.close()
   const next = await context.newPage()
-  await next.goto(`${server.url}/fit/press-frame`)
+  await next.goto(`${server.url}/jobs/press-frame/fit`)
   await expect(next.getByText('Changed elsewhere meanwhile.')).toBeVisible()
   await expect(welds(next)).toHaveValue('52')
   expect((await server.record<Job>('jobs/press-frame')).joints[0]?.count).toBe(51)
@@ -160,7 +160,7 @@ test('one job that cannot be computed says so in its row, opens, and is deleted;
 })
 
 test('a deleted job comes back, and an earlier version too', async ({ page, server }) => {
-  await page.goto(`${server.url}/fit/loader-fork`)
+  await page.goto(`${server.url}/jobs/loader-fork/fit`)
   await saved(page)
   await type(page, 'Welds', '7')
   await saved(page)
@@ -169,7 +169,8 @@ test('a deleted job comes back, and an earlier version too', async ({ page, serv
   await page.getByRole('button', { name: 'Delete Loader fork repair' }).click()
   await expect.poll(async () => (await fetch(`${server.url}/api/jobs/loader-fork`)).status).toBe(404)
 
-  await page.getByRole('link', { name: 'Records' }).click()
+  await page.getByRole('link', { name: 'Shop', exact: true }).click()
+  await page.getByRole('link', { name: 'Records and backup' }).click()
   await page.getByRole('tab', { name: 'Deleted' }).click()
   await page.getByRole('button', { name: 'Bring back Loader fork repair' }).click()
   await expect(page.getByText('Nothing is deleted.')).toBeVisible()
@@ -195,12 +196,12 @@ test('the shop is backed up from the page, and its age stands beside what is sav
   const download = page.waitForEvent('download')
   await page.getByRole('link', { name: 'Take it out' }).click()
   expect((await download).suggestedFilename()).toMatch(/^brannik-.*-by-hand\.dump$/)
-  await page.getByRole('tab', { name: 'What was done' }).click()
+  await page.getByRole('tab', { name: 'Changes' }).click()
   await expect(page.getByRole('row').filter({ hasText: 'made a backup' })).toContainText('this machine')
 })
 
 test('a program gets its token once', async ({ page, server }) => {
-  await page.goto(`${server.url}/records`)
+  await page.goto(`${server.url}/people`)
   await page.getByRole('tab', { name: 'Other programs' }).click()
   await page.getByLabel('Program').pressSequentially('Stock counter')
   await page.getByRole('button', { name: 'Make a token' }).click()
@@ -245,11 +246,12 @@ test.describe('with sign-in', () => {
     await expect(owner.getByRole('alert')).toContainText('do not belong together')
     await owner.getByLabel('Name').fill('')
     await signIn(owner, 'Hazel')
-    await owner.getByRole('tab', { name: 'People' }).click()
+    await owner.goto(`${stopped.url}/people`)
+    await owner.getByRole('button', { name: 'Add account' }).click()
     await owner.getByLabel('Name').pressSequentially('Rowan')
     await owner.getByLabel(/^Password/).pressSequentially(PASSWORD)
     await pick(owner, 'Role', 'guest')
-    await owner.getByRole('button', { name: 'Make an account' }).click()
+    await owner.getByRole('button', { name: 'Create account' }).click()
     await expect(owner.getByRole('row').filter({ hasText: 'Rowan' })).toBeVisible()
 
     const guest = await (await browser.newContext()).newPage()
@@ -258,8 +260,9 @@ test.describe('with sign-in', () => {
     await guest.getByRole('button', { name: 'Delete Press frame' }).click()
     await expect(guest.getByText('you are here as guest')).toBeVisible()
     await expect(guest.getByRole('link', { name: 'Press frame', exact: true })).toBeVisible()
-    await guest.getByRole('link', { name: 'Records' }).click()
-    await expect(guest.getByRole('tab', { name: 'People' })).toBeHidden()
+    await guest.getByRole('link', { name: 'Shop', exact: true }).click()
+    await guest.getByRole('link', { name: 'Records and backup' }).click()
+    await expect(guest.getByRole('link', { name: 'People' })).toBeHidden()
 
     await owner.getByRole('button', { name: 'Take Rowan away' }).click()
     await expect(owner.getByRole('row').filter({ hasText: 'Rowan' })).toBeHidden()
@@ -273,7 +276,7 @@ test.describe('with sign-in', () => {
   }) => {
     for (const name of ['Hazel', 'Perry']) await stopped.addAccount(name, 'owner', PASSWORD)
     await stopped.start()
-    await page.goto(`${stopped.url}/fit/press-frame`)
+    await page.goto(`${stopped.url}/jobs/press-frame/fit`)
     await signIn(page, 'Hazel')
     await expect(welds(page)).toHaveValue('24')
     await page.route('**/api/jobs/press-frame', (route) => route.abort())
@@ -294,15 +297,16 @@ test.describe('with sign-in', () => {
     await signIn(page, 'Hazel')
     await expect(welds(page)).toHaveValue('44')
     await saved(page)
-    await page.getByRole('link', { name: 'Records' }).click()
-    await page.getByRole('tab', { name: 'What was done' }).click()
+    await page.getByRole('link', { name: 'Shop', exact: true }).click()
+    await page.getByRole('link', { name: 'Records and backup' }).click()
+    await page.getByRole('tab', { name: 'Changes' }).click()
     await expect(page.getByRole('row').filter({ hasText: 'changed job press-frame' })).toContainText('Hazel')
   })
 
   test('a session that ends while somebody types loses nothing', async ({ page, stopped }) => {
     await stopped.addAccount('Hazel', 'owner', PASSWORD)
     await stopped.start()
-    await page.goto(`${stopped.url}/fit/press-frame`)
+    await page.goto(`${stopped.url}/jobs/press-frame/fit`)
     await signIn(page, 'Hazel')
     await expect(welds(page)).toHaveValue('24')
     await expect(page.getByRole('link', { name: 'No backup yet' })).toBeVisible()

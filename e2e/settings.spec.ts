@@ -5,7 +5,7 @@ import { pick } from './pick.ts'
 import { expect, type Server, test } from './server.ts'
 
 const openFit = async (page: Page, server: Server, jobId: string) => {
-  await page.goto(`${server.url}/fit/${jobId}`)
+  await page.goto(`${server.url}/jobs/${jobId}/fit`)
   await expect(page.getByTestId('headline')).toBeVisible()
 }
 const saved = (page: Page) => expect(page.getByRole('status').filter({ hasText: /^Saved/ })).toBeVisible()
@@ -77,7 +77,7 @@ test('taps that were measured are typed in, and the start names the tap', async 
   await saved(page)
   const { processes } = await server.record<PowerSource>('power-sources/marl-140')
   expect(processes[0]?.supplies[0]?.voltsDial.map(({ mark }) => mark)).toEqual(['A', 'B', 'C'])
-  await page.goto(`${server.url}/fit/gusset-template`)
+  await page.goto(`${server.url}/jobs/gusset-template/fit`)
   await page.getByRole('button', { name: 'Marl, north wall' }).click()
   await expect(page.getByRole('region', { name: 'Settings to start with' })).toContainText('tap C')
 })
@@ -88,7 +88,7 @@ test('capacity shows what each set-up welds, what ends it, and how it was worked
 }) => {
   await page.goto(`${server.url}/set-ups/bay-2-wire`)
   await page.getByRole('link', { name: 'Capacity' }).click()
-  await expect(page.getByRole('heading', { level: 1 })).toHaveText('Capacity')
+  await expect(page.getByRole('heading', { level: 1 })).toHaveText('Set-ups')
   const chart = page.getByRole('region', { name: 'Thickness range of every set-up' })
   await expect(chart.getByRole('button', { name: /^Bay 2 wire/ })).toContainText('1/4 in · short-circuit')
   await expect(chart.getByRole('button', { name: /^Bay 3 spray/ })).toContainText('spray begins')

@@ -5,7 +5,7 @@ import { enter } from './enter.ts'
 import { expect, type Server, test } from './server.ts'
 
 const openFit = async (page: Page, server: Server, jobId: string) => {
-  await page.goto(`${server.url}/fit/${jobId}`)
+  await page.goto(`${server.url}/jobs/${jobId}/fit`)
   await expect(page.getByTestId('headline')).toBeVisible()
 }
 const choose = async (page: Page, label: string, option: string | RegExp) => {
@@ -88,7 +88,7 @@ test('any number opens how it was worked out, with its sources', async ({ page, 
     .click()
   await expect(working).toContainText('common practice: fitted to everyday settings')
   await working.getByRole('link', { name: 'change' }).first().click()
-  await expect(page).toHaveURL(/\/shop#/)
+  await expect(page).toHaveURL(/\/assumptions#/)
 })
 
 test('TIG shows torch, tungsten, cup, argon and tungsten use; a mend is tried and undone', async ({
@@ -279,7 +279,7 @@ test('a new job is written, fitted, copied and deleted', async ({ page, server }
   await page.goto(`${server.url}/jobs`)
   await page.getByRole('button', { name: 'New job' }).click()
   await expect(page.getByRole('heading', { name: 'New job' })).toBeVisible()
-  await page.getByRole('link', { name: 'Fit', exact: true }).last().click()
+  await page.getByRole('link', { name: 'Fit', exact: true }).click()
   await page.getByRole('button', { name: 'Bay 2 wire' }).click()
   await expect(headline(page)).toBeVisible()
   await page.getByRole('link', { name: 'Jobs' }).click()
@@ -298,6 +298,7 @@ test('a changed assumption is shown as changed, takes part at once, and is reset
   await openFit(page, server, 'loader-fork')
   const before = await headline(page).innerText()
   await page.getByRole('link', { name: 'Shop' }).click()
+  await page.getByRole('link', { name: 'Assumptions' }).click()
   await page.getByLabel('Search the assumptions').pressSequentially('self-shielded')
   const field = page.getByLabel('Self-shielded cored wire', { exact: true })
   await enter(field, '9')
@@ -306,9 +307,10 @@ test('a changed assumption is shown as changed, takes part at once, and is reset
   await enter(field, '0.7')
   await field.press('Tab')
   await expect(page.getByLabel('Changed only (1)')).toBeEnabled()
-  await page.getByRole('link', { name: 'Fit' }).click()
+  await openFit(page, server, 'loader-fork')
   await expect(headline(page)).not.toHaveText(before)
   await page.getByRole('link', { name: 'Shop' }).click()
+  await page.getByRole('link', { name: 'Assumptions' }).click()
   await page.getByLabel('Changed only (1)').check()
   await page.getByRole('button', { name: 'Reset Self-shielded cored wire' }).click()
   await expect(page.getByText('None is changed.')).toBeVisible()

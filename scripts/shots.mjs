@@ -13,16 +13,16 @@ const FOLDER = join(ROOT, isMetric ? '.data/screenshots-metric' : 'docs/screensh
 
 /** Each: file name, address, and what is done before the picture. */
 const SHOTS = [
-  { name: 'fit', path: '/fit/press-frame' },
-  { name: 'fit-tig', path: '/fit/pressing-tray' },
+  { name: 'fit', path: '/jobs/press-frame/fit' },
+  { name: 'fit-tig', path: '/jobs/pressing-tray/fit' },
   {
     name: 'working',
-    path: '/fit/press-frame',
+    path: '/jobs/press-frame/fit',
     act: (page) => page.getByTestId('finding-source-range').click(),
   },
   {
     name: 'settings',
-    path: '/fit/loader-fork',
+    path: '/jobs/loader-fork/fit',
     act: async (page) => {
       await page.getByRole('button', { name: 'Compare' }).click()
       await page.getByRole('combobox', { name: 'Compared with' }).click({ force: true })
@@ -76,7 +76,7 @@ const SHOTS = [
     path: '/jobs/press-screw-post',
     act: (page) => page.getByRole('textbox', { name: 'Size of weld 2' }).focus(),
   },
-  { name: 'shop', path: '/shop' },
+  { name: 'shop', path: '/assumptions' },
   {
     name: 'records',
     path: '/jobs',
@@ -85,10 +85,11 @@ const SHOTS = [
       await page.waitForTimeout(900)
       await page.getByRole('button', { name: 'Delete Loader fork repair, copy' }).click()
       await page.waitForTimeout(900)
-      await page.getByRole('link', { name: 'Records' }).click()
+      await page.getByRole('link', { name: 'Shop', exact: true }).click()
+      await page.getByRole('link', { name: 'Records and backup' }).click()
       await page.getByRole('button', { name: 'Back up now' }).click()
       await page.getByRole('link', { name: 'Backed up just now' }).waitFor()
-      await page.getByRole('tab', { name: 'What was done' }).click()
+      await page.getByRole('tab', { name: 'Changes' }).click()
       await page.getByText('made a backup').waitFor()
       await page.waitForTimeout(5500)
     },
@@ -99,7 +100,7 @@ const SHOTS = [
 const METRIC_SHOTS = [
   {
     name: 'fit-metric',
-    path: '/fit/press-frame',
+    path: '/jobs/press-frame/fit',
     act: (page) =>
       page
         .getByText('none fails')

@@ -32,7 +32,7 @@ export async function firstLoad(browser, address) {
     if (/javascript/.test(response.headers()['content-type'] ?? ''))
       scripts.set(response.url(), response.request().timing().startTime)
   })
-  await page.goto(new URL('/fit/press-frame', address).href)
+  await page.goto(new URL('/jobs/press-frame/fit', address).href)
   await page.getByTestId('headline').waitFor()
   const answeredAt = await page.evaluate(() => globalThis.answeredAt)
   await page.close()
@@ -44,7 +44,7 @@ export async function firstLoad(browser, address) {
 /** From the key to the first frame after the headline has changed. */
 export async function keyToPaint(browser, address) {
   const page = await browser.newPage({ viewport: { width: 1280, height: 800 } })
-  await page.goto(new URL('/fit/press-frame', address).href)
+  await page.goto(new URL('/jobs/press-frame/fit', address).href)
   await page.getByTestId('headline').waitFor()
   await page.waitForTimeout(500)
   await page.evaluate(() => {
@@ -99,7 +99,7 @@ export async function slowFirstLoad(browser, address) {
       uploadThroughput: SLOW.bytesPerS,
     })
     const began = performance.now()
-    await page.goto(new URL('/fit/press-frame', address).href, { waitUntil: 'commit' })
+    await page.goto(new URL('/jobs/press-frame/fit', address).href, { waitUntil: 'commit' })
     await page.getByTestId('headline').waitFor({ timeout: 60_000 })
     times.push(performance.now() - began)
     await context.close()

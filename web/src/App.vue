@@ -38,6 +38,13 @@ const router = useRouter()
 const { choice, theme } = useLook()
 const typing = useTyping()
 const paletteOpen = ref(false)
+/** On a phone the rail is a bar: this many places are in it, the others under More. */
+const IN_BAR = 5
+const moreOpen = ref(false)
+watch(
+  () => route.name,
+  () => (moreOpen.value = false),
+)
 const isPaletteThere = ref(false)
 const earlyKeys = useEarlyKeys(computed(() => paletteOpen.value && !isPaletteThere.value))
 useTabTitle()
@@ -142,23 +149,42 @@ onKeyStroke('y', (event) => {
           <SaveState v-if="!session.isSignedOut || workspace.saves.size > 0" />
         </div>
       </header>
-      <nav aria-label="Views">
+      <nav aria-label="Places" @keydown.esc="moreOpen = false">
         <RouterLink
-          v-for="view in RAIL"
-          :key="view.name"
-          :to="{ name: view.name }"
-          :class="{ here: isHere(view, route.name) }"
-          :aria-current="isHere(view, route.name) ? 'page' : undefined"
-          >{{ view.title }}</RouterLink
+          v-for="place in RAIL.slice(0, IN_BAR)"
+          :key="place.name"
+          :to="{ name: place.name }"
+          :class="{ here: isHere(place, route.name) }"
+          :aria-current="isHere(place, route.name) ? 'page' : undefined"
+          >{{ place.title }}</RouterLink
         >
-        <WhoIsIn v-if="isSettled" class="pushed" />
         <button
-          v-tip="theme === 'dark' ? 'Switch to light' : 'Switch to dark'"
-          class="look"
-          @click="choice = theme === 'dark' ? 'light' : 'dark'"
+          class="more"
+          :class="{ here: RAIL.slice(IN_BAR).some((place) => isHere(place, route.name)) }"
+          :aria-expanded="moreOpen"
+          aria-controls="rest-of-rail"
+          @click="moreOpen = !moreOpen"
         >
-          {{ theme === 'dark' ? 'Light' : 'Dark' }}
+          More
         </button>
+        <div id="rest-of-rail" class="rest" :class="{ open: moreOpen }">
+          <RouterLink
+            v-for="place in RAIL.slice(IN_BAR)"
+            :key="place.name"
+            :to="{ name: place.name }"
+            :class="{ here: isHere(place, route.name) }"
+            :aria-current="isHere(place, route.name) ? 'page' : undefined"
+            >{{ place.title }}</RouterLink
+          >
+          <WhoIsIn v-if="isSettled" class="pushed" />
+          <button
+            v-tip="theme === 'dark' ? 'Switch to light' : 'Switch to dark'"
+            class="look"
+            @click="choice = theme === 'dark' ? 'light' : 'dark'"
+          >
+            {{ theme === 'dark' ? 'Light' : 'Dark' }}
+          </button>
+        </div>
       </nav>
       <main id="main" tabindex="-1">
         <AsideBar v-if="workspace.aside.length > 0" />
@@ -275,6 +301,20 @@ nav a,
   padding: 9px 8px 9px 24px;
   text-decoration: none;
 }
+.more {
+  display: none;
+}
+/* Set apart by a rule: it is where the shop is set up, not where the day's work is. */
+.rest {
+  display: flex;
+  flex: 1;
+  flex-direction: column;
+}
+.rest::before {
+  border-top: 1px solid var(--line);
+  content: '';
+  margin: 8px 16px;
+}
 nav a:hover,
 .look:hover {
   color: var(--ink);
@@ -321,7 +361,7 @@ main {
 }
 @media (max-width: 900px) {
   .frame {
-    grid-template: auto auto 1fr / 1fr;
+    grid-template: auto 1fr / 1fr;
   }
   header {
     gap: 4px 12px;
@@ -342,32 +382,63 @@ main {
   .safe :deep(.backup) {
     display: none;
   }
-  nav {
-    border-right: 0;
-    flex-direction: row;
-    flex-wrap: wrap;
-    height: auto;
-    padding: 0;
-    position: static;
+  main {
+    grid-row: 2;
+    padding-bottom: 52px;
   }
-  nav a,
-  .look {
-    border-left: 0;
-    border-bottom: 3px solid transparent;
-    padding: 8px clamp(3px, 1vw, 16px);
+  nav {
+    background: var(--ground);
+    border-right: 0;
+    border-top: 1px solid var(--line);
+    bottom: 0;
+    flex-direction: row;
+    height: auto;
+    left: 0;
+    padding: 0;
+    position: fixed;
+    right: 0;
+    top: auto;
+    z-index: 30;
+  }
+  nav > a,
+  .more {
+    align-items: center;
+    background: none;
+    border: 0;
+    border-top: 3px solid transparent;
+    color: var(--ink-2);
+    display: flex;
+    flex: 1;
+    justify-content: center;
+    min-height: 48px;
+    padding: 4px 2px;
     white-space: nowrap;
   }
   nav .here {
-    border-bottom-color: var(--copper);
+    border-top-color: var(--copper);
   }
+  .rest {
+    background: var(--sheet);
+    border: 1px solid var(--line-strong);
+    border-radius: var(--radius);
+    bottom: 100%;
+    display: none;
+    min-width: 160px;
+    position: absolute;
+    right: 4px;
+  }
+  .rest::before {
+    content: none;
+  }
+  .rest.open {
+    display: flex;
+  }
+  .rest a,
   .look {
-    margin: 0 0 0 auto;
-  }
-  .pushed {
-    margin: 0 0 0 auto;
-  }
-  .pushed + .look {
-    margin: 0;
+    align-items: center;
+    display: flex;
+    min-height: 48px;
+    padding: 4px 16px;
   }
 }
 </style>

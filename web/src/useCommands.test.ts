@@ -58,13 +58,13 @@ it('opens a job, its fit, a set-up and a list', async () => {
     return router.currentRoute.value.fullPath
   }
   expect(await go('Job', 'Press frame')).toBe('/jobs/press-frame')
-  expect(await go('Fit', 'Press frame')).toBe('/fit/press-frame')
+  expect(await go('Fit', 'Press frame')).toBe('/jobs/press-frame/fit')
   expect(await go('Parts of set-up', 'Bay 2 wire')).toBe('/set-ups/bay-2-wire')
   expect(await go('Equipment', 'Gas')).toBe('/equipment/gases')
 })
 
 it('gives a job another set-up only where its fit is open', async () => {
-  const { workspace, all } = await commandsAt('/fit/press-frame')
+  const { workspace, all } = await commandsAt('/jobs/press-frame/fit')
   const [take] = all().filter(({ group, title }) => group === 'Set-up' && title === 'Yard, self-shielded')
   take?.run()
   expect(workspace.get('jobs', 'press-frame')?.setUpId).toBe('yard-cored')

@@ -2,7 +2,7 @@
 import { factsAt } from '@brannik/core'
 import { watchEffect } from 'vue'
 import { useRoute } from 'vue-router'
-import { isHere, RAIL } from './views/index.ts'
+import { titleOf } from './views/index.ts'
 import { type Path, useWorkspace } from './shop/workspace.ts'
 
 export function useTabTitle(): void {
@@ -19,7 +19,6 @@ export function useTabTitle(): void {
     return found && 'name' in found ? found.name : undefined
   }
   watchEffect(() => {
-    const view = RAIL.find((one) => isHere(one, route.name))?.title
-    document.title = [thing(), view, 'Brannik'].filter(Boolean).join(' · ')
+    document.title = [thing(), titleOf(route.name), 'Brannik'].filter(Boolean).join(' · ')
   })
 }

@@ -124,7 +124,9 @@ onKeyStroke('Escape', () => {
                   {{ spell(term.name) }}
                   <span class="source"
                     >{{ sourceWords(term.source) }}
-                    <RouterLink v-if="term.assumption" :to="{ name: 'shop', hash: `#${term.assumption}` }"
+                    <RouterLink
+                      v-if="term.assumption"
+                      :to="{ name: 'assumptions', hash: `#${term.assumption}` }"
                       >change</RouterLink
                     >
                   </span>

@@ -1,4 +1,4 @@
-/** Every view, in the order of the rail. A new one is a folder beside this file, and a line here. */
+/** Every view. A new one is a folder beside this file, and a line here. The first view of a place opens from the rail. */
 import { VIEWS as BOARD } from './board/view.ts'
 import { VIEWS as BUY } from './buy/view.ts'
 import { VIEWS as CAPACITY } from './capacity/view.ts'
@@ -10,30 +10,38 @@ import { VIEWS as RECORDS } from './records/view.ts'
 import { VIEWS as SET_UPS } from './setups/view.ts'
 import { VIEWS as SHOP } from './shop/view.ts'
 import { VIEWS as START } from './start/view.ts'
-import type { View } from './view.ts'
+import { PLACES, type Place, type View } from './view.ts'
 
 export const VIEWS: readonly View[] = [
-  ...SHOP,
-  ...START,
-  ...EQUIPMENT,
-  ...SET_UPS,
-  ...CAPACITY,
   ...JOBS,
   ...FIT,
   ...BOARD,
+  ...SET_UPS,
+  ...CAPACITY,
   ...POWER,
   ...BUY,
+  ...EQUIPMENT,
+  ...SHOP,
   ...RECORDS,
+  ...START,
 ]
 
 export interface RailPlace {
+  /** The view that opens. */
   readonly name: string
-  readonly title: string
+  readonly title: Place
 }
-/** The places of the rail. */
-export const RAIL: readonly RailPlace[] = VIEWS.flatMap(({ name, place }) =>
-  typeof place === 'string' ? [] : [{ name, title: place.title }],
+export const RAIL: readonly RailPlace[] = PLACES.flatMap((title) =>
+  VIEWS.filter(({ place }) => place === title)
+    .slice(0, 1)
+    .map(({ name }) => ({ name, title })),
 )
-/** A place is open where its own view is, or one that stands in it. */
-export const isHere = ({ name }: RailPlace, routeName: unknown): boolean =>
-  VIEWS.some((view) => view.name === routeName && (view.name === name || view.place === name))
+
+const viewOf = (routeName: unknown): View | undefined => VIEWS.find(({ name }) => name === routeName)
+export const isHere = ({ title }: RailPlace, routeName: unknown): boolean =>
+  viewOf(routeName)?.place === title
+/** What the browser's tab says of a view. */
+export function titleOf(routeName: unknown): string | undefined {
+  const view = viewOf(routeName)
+  return view?.title ?? view?.place
+}

@@ -1,12 +1,17 @@
-/** What a view is: its address, and its place in the rail. Beside it `walk.ts` says what the browser tests do there. */
+/** What a view is: its address and its place in the rail. `walk.ts` beside it says what the browser tests do there. */
 import type { RouteComponent } from 'vue-router'
+
+/** The places of the rail, in order. Each answers one question; nothing else gets an entry. */
+export const PLACES = ['Jobs', 'Board', 'Set-ups', 'Power', 'Buy', 'Shop'] as const
+export type Place = (typeof PLACES)[number]
 
 export interface View {
   readonly name: string
   readonly path: string
   readonly component: RouteComponent | (() => Promise<RouteComponent>)
-  /** What it is called in the rail; or the name of the view in whose place it stands. */
-  readonly place: { readonly title: string } | string
+  readonly place: Place
+  /** The browser's title, where the view has one of its own beside that of its place. */
+  readonly title?: string
 }
 
 /** What the tests press to open something, in order. */

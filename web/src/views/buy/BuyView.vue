@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { useRoute } from 'vue-router'
+import PlaceHead from '../../components/PlaceHead.vue'
 import { lazily } from '../../lazy.ts'
 
 /** What to buy: the cheapest purchase for the planned jobs, ways to do one of them, requirements of a machine, decisions. */
@@ -17,23 +18,18 @@ const PARTS = [
 ] as const
 const route = useRoute()
 const here = computed(() => PARTS.find(({ id }) => id === route.params['part'])?.id ?? 'kit')
+const tabs = computed(() =>
+  PARTS.map(({ id, title }) => ({
+    title,
+    to: { name: 'buy', params: { part: id } },
+    isHere: id === here.value,
+  })),
+)
 </script>
 
 <template>
   <section class="buy">
-    <header>
-      <h1>Buy</h1>
-      <VTabs :model-value="here" class="screen-only" aria-label="What to buy">
-        <VTab
-          v-for="{ id, title } in PARTS"
-          :key="id"
-          :value="id"
-          :to="{ name: 'buy', params: { part: id } }"
-        >
-          {{ title }}
-        </VTab>
-      </VTabs>
-    </header>
+    <PlaceHead title="Buy" :tabs="tabs" />
     <KitPanel v-if="here === 'kit'" />
     <CouldPanel v-else-if="here === 'could'" />
     <RequirementsPanel v-else-if="here === 'requirements'" />
@@ -46,12 +42,6 @@ const here = computed(() => PARTS.find(({ id }) => id === route.params['part'])?
   display: grid;
   gap: 12px;
   grid-template-columns: minmax(0, 1fr);
-  padding: 16px 20px;
-}
-header {
-  align-items: center;
-  display: flex;
-  flex-wrap: wrap;
-  gap: 4px 12px;
+  padding: 10px 20px 20px;
 }
 </style>

@@ -283,8 +283,8 @@ const toDecide = computed(() =>
       <p class="label">
         Labour is {{ cents(assumed?.labourPerHour ?? 0) }} an hour, rest included. A tight run counts
         {{ print(assumed?.tightCostPct ?? 0, '%') }} more.
-        <RouterLink :to="{ name: 'shop' }">Change either under Shop.</RouterLink> Power and wear are not
-        included. What you own costs nothing. Prices come from
+        <RouterLink :to="{ name: 'assumptions' }">Change either under Assumptions.</RouterLink> Power and wear
+        are not included. What you own costs nothing. Prices come from
         <RouterLink :to="{ name: 'equipment' }">Equipment</RouterLink>.
       </p>
     </section>

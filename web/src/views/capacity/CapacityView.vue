@@ -16,12 +16,14 @@ import { computed, ref, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import CapacityBars, { type CapacityRow, type ThicknessTick } from '../../charts/CapacityBars.vue'
 import type { Opened } from '../../components/opened.ts'
+import PlaceHead from '../../components/PlaceHead.vue'
 import PickField from '../../components/PickField.vue'
 import WorkingDrawer from '../../components/WorkingDrawer.vue'
 import { useAnswer, type Question } from '../../engine/useAnswer.ts'
 import { useAbout } from '../../stores/useAbout.ts'
 import { usePrint } from '../../stores/usePrint.ts'
 import { useWorkspace } from '../../shop/workspace.ts'
+import { useSetUpTabs } from '../setups/setUpTabs.ts'
 import { limitWords, POSITION_WORDS, supplyWords } from './words.ts'
 
 /** What every set-up welds, from the thinnest to the thickest part, and one of them by position and supply voltage. */
@@ -31,6 +33,7 @@ const workspace = useWorkspace()
 const about = useAbout()
 const { print, spell } = usePrint()
 
+const tabs = useSetUpTabs()
 const position = ref<Position>('flat')
 const ids = computed(() => workspace.setUps.map(({ id }) => id))
 const { answer: capacities, failure } = useAnswer<'capacities'>(
@@ -195,9 +198,8 @@ const missingWords = (column: CapacityColumn): string => linkMissing(workspace.s
 
 <template>
   <section class="capacity">
-    <header>
-      <h1>Capacity</h1>
-      <p class="quiet">
+    <PlaceHead title="Set-ups" :tabs="tabs">
+      <p class="quiet note">
         A tee of two equal parts, in short welds with rest between
         {{ capacity ? `(${capacity.dutyPct} % duty, ${capacity.limitDutyPct} % at its limits)` : '' }}.
         Advice, not approval: structural and pressure welds follow a qualified procedure.
@@ -210,7 +212,7 @@ const missingWords = (column: CapacityColumn): string => linkMissing(workspace.s
         :model-value="position"
         @update:model-value="(now) => now && (position = now)"
       />
-    </header>
+    </PlaceHead>
     <p v-if="failure" role="alert">It could not be reckoned: {{ failure }}.</p>
     <p v-if="rows.length === 0">There is no set-up yet. Put one together under Set-ups.</p>
     <section v-else class="sheet chart" aria-label="Thickness range of every set-up">
@@ -283,13 +285,8 @@ const missingWords = (column: CapacityColumn): string => linkMissing(workspace.s
   grid-template-columns: minmax(0, 1fr);
   padding: 10px 20px 16px;
 }
-header {
-  align-items: center;
-  display: flex;
-  gap: 16px;
-}
-header .quiet {
-  flex: 1;
+.note {
+  flex: 1 1 300px;
 }
 .position {
   width: 150px;

@@ -4,7 +4,8 @@ export const VIEWS: readonly View[] = [
   {
     name: 'capacity',
     path: '/capacity/:id?',
-    place: 'set-up',
+    place: 'Set-ups',
+    title: 'Capacity',
     component: () => import('./CapacityView.vue'),
   },
 ]

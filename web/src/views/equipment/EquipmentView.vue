@@ -16,7 +16,8 @@ import { sheetsOf } from '../../files/catalogueFiles.ts'
 import EquipmentList from './EquipmentList.vue'
 import LibraryDialog from './LibraryDialog.vue'
 import { filterRows, type HeldFilter, PART_CHOICES, type Row, rowOf } from './lists.ts'
-import { TABS } from './tabs.ts'
+import ShopHead from '../shop/ShopHead.vue'
+import { groupOf, TABS } from './tabs.ts'
 import RecordEditor from './RecordEditor.vue'
 import { type EquipmentPath } from './useRecordDraft.ts'
 
@@ -31,6 +32,7 @@ const path = computed<EquipmentPath>(
   () => TABS.find((tab) => tab.path === route.params['list'])?.path ?? 'power-sources',
 )
 const tab = computed(() => TABS.find((one) => one.path === path.value))
+const tabs = computed(() => TABS.filter(({ group }) => group === groupOf(path.value)))
 const id = computed(() =>
   typeof route.params['id'] === 'string' && route.params['id'] !== '' ? route.params['id'] : null,
 )
@@ -111,19 +113,17 @@ onKeyStroke('/', (event) => {
 
 <template>
   <section class="equipment">
-    <header>
-      <h1>Equipment</h1>
-      <nav class="lists screen-only" aria-label="Kinds of equipment">
-        <RouterLink
-          v-for="one in TABS"
-          :key="one.path"
-          :to="{ name: 'equipment', params: { list: one.path } }"
-          :class="{ here: one.path === path }"
-          :aria-current="one.path === path ? 'page' : undefined"
-          >{{ one.title }} <span class="label">{{ counts[one.path] }}</span></RouterLink
-        >
-      </nav>
-    </header>
+    <ShopHead />
+    <nav class="lists screen-only" aria-label="Kinds of equipment">
+      <RouterLink
+        v-for="one in tabs"
+        :key="one.path"
+        :to="{ name: 'equipment', params: { list: one.path } }"
+        :class="{ here: one.path === path }"
+        :aria-current="one.path === path ? 'page' : undefined"
+        >{{ one.title }} <span class="label">{{ counts[one.path] }}</span></RouterLink
+      >
+    </nav>
     <div class="bar screen-only">
       <TypedField
         ref="searchField"
@@ -198,21 +198,12 @@ onKeyStroke('/', (event) => {
   display: grid;
   gap: 8px;
   grid-template-columns: minmax(0, 1fr);
-  grid-template-rows: auto auto minmax(0, 1fr);
+  grid-template-rows: auto auto auto minmax(0, 1fr);
   height: calc(100vh - 48px);
   padding: 10px 20px 12px;
 }
-header {
-  align-items: end;
-  border-bottom: 1px solid var(--line);
-  display: flex;
-  flex-wrap: wrap;
-  gap: 4px 20px;
-}
-h1 {
-  padding-bottom: 4px;
-}
 .lists {
+  border-bottom: 1px solid var(--line);
   display: flex;
   flex-wrap: wrap;
   gap: 0 4px;

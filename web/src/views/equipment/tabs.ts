@@ -7,9 +7,12 @@ export interface ListTab {
   readonly title: string
   /** For "New …". */
   readonly noun: string
+  /** The tab of Shop that it is under. */
+  readonly group: 'equipment' | 'supply'
 }
 
-const tab = (kind: RecordKind, title: string): ListTab => ({
+const tab = (kind: RecordKind, title: string, group: ListTab['group'] = 'equipment'): ListTab => ({
+  group,
   path: factsOf(kind).path as EquipmentPath,
   title,
   noun: factsOf(kind).noun,
@@ -22,8 +25,12 @@ export const TABS: readonly ListTab[] = [
   tab('wire', 'Wire and rod'),
   tab('gas', 'Gas'),
   tab('tungsten', 'Tungsten'),
-  tab('circuit', 'Circuits'),
-  tab('panel', 'Panels'),
-  tab('generator', 'Generators'),
-  tab('load', 'Other loads'),
+  tab('circuit', 'Circuits', 'supply'),
+  tab('panel', 'Panels', 'supply'),
+  tab('generator', 'Generators', 'supply'),
+  tab('load', 'Other loads', 'supply'),
 ]
+
+/** The group of a list by its path in an address; equipment where the address names none. */
+export const groupOf = (list: unknown): ListTab['group'] =>
+  TABS.find(({ path }) => path === list)?.group ?? 'equipment'

@@ -4,7 +4,8 @@ export const VIEWS: readonly View[] = [
   {
     name: 'equipment',
     path: '/equipment/:list?/:id?',
-    place: { title: 'Equipment' },
+    place: 'Shop',
+    title: 'Equipment',
     component: () => import('./EquipmentView.vue'),
   },
 ]

@@ -20,6 +20,7 @@ import {
 import { useTimeoutFn } from '@vueuse/core'
 import { computed, provide, ref, shallowRef, watch } from 'vue'
 import { useRoute } from 'vue-router'
+import PlaceTabs from '../../components/PlaceTabs.vue'
 import ChainChart from '../../charts/ChainChart.vue'
 import ChoiceField from '../../components/ChoiceField.vue'
 import { ANSWER_STANDS } from '../../components/choiceLists.ts'
@@ -29,6 +30,7 @@ import { useAnswer, type Question } from '../../engine/useAnswer.ts'
 import { late, lazily } from '../../lazy.ts'
 import { usePrint } from '../../stores/usePrint.ts'
 import { useWorkspace } from '../../shop/workspace.ts'
+import { useJobTabs } from '../jobs/jobTabs.ts'
 import FitInputs from './FitInputs.vue'
 import AnswerPanel from './AnswerPanel.vue'
 import CautionStrip from './CautionStrip.vue'
@@ -50,35 +52,15 @@ const RankedSetUps = lazily(() => import('./RankedSetUps.vue'))
 /** Most jobs have one weld. */
 const WeldTabs = lazily(() => import('./WeldTabs.vue'))
 
-/** The main screen: one job with one set-up, from the panel to the joint. */
+/** The tab Fit of a job: the job with one set-up, from the panel to the joint. */
 const route = useRoute()
 const workspace = useWorkspace()
 const { print } = usePrint()
 
 const A_FRAME_MS = 20
-const LAST_JOB = 'brannik.lastJob'
-/** Of those that have a set-up to be looked at with, the one that is due first. */
-const firstDue = computed(() =>
-  workspace.jobs
-    .filter(({ state, setUpId }) => state === 'planned' && setUpId !== null)
-    .toSorted((a, b) => (a.dueOn ?? '9999').localeCompare(b.dueOn ?? '9999'))
-    .at(0),
-)
-const jobId = computed(() => {
-  const named = route.params['jobId']
-  if (typeof named === 'string' && named !== '') return named
-  const last = localStorage.getItem(LAST_JOB)
-  if (last !== null && workspace.get('jobs', last)) return last
-  return (firstDue.value ?? workspace.jobs[0])?.id ?? ''
-})
-watch(
-  jobId,
-  (id) => {
-    if (id !== '') localStorage.setItem(LAST_JOB, id)
-    openKey.value = null
-  },
-  { flush: 'post' },
-)
+const jobId = computed(() => String(route.params['jobId'] ?? ''))
+const tabs = useJobTabs(() => jobId.value)
+watch(jobId, () => (openKey.value = null), { flush: 'post' })
 
 const {
   job,
@@ -224,27 +206,14 @@ function openLink(id: LinkId | 'joint'): void {
 
 <template>
   <section v-if="!job" class="empty">
-    <h1>{{ workspace.jobs.length === 0 ? 'There are no jobs yet' : 'There is no such job' }}</h1>
-    <p>
-      {{
-        workspace.jobs.length === 0 ? 'Write the first one: a fit needs a job.' : 'It may have been deleted.'
-      }}
-    </p>
+    <h1>There is no such job</h1>
+    <p>It may have been deleted.</p>
     <RouterLink class="plain-button main" :to="{ name: 'jobs' }">Go to the jobs</RouterLink>
   </section>
   <div v-else class="fit" @pointerover.once="canOpen = true" @focusin.once="canOpen = true">
     <div class="title">
-      <h1>
-        <RouterLink v-tip="'Open the job'" :to="{ name: 'job', params: { jobId: job.id } }">{{
-          job.name
-        }}</RouterLink>
-      </h1>
-      <p class="quiet summary">
-        <template v-if="job.joints.length === 1 && joint"
-          >{{ jointWords(joint, workspace.notation) }} · </template
-        >{{ jobWords(job, workspace.notation) }}
-        <template v-if="setUp"> · {{ processWords(setUp) }}</template>
-      </p>
+      <h1>{{ job.name }}</h1>
+      <PlaceTabs class="tabs" :tabs="tabs" label="Job" />
       <label v-if="job.joints.length > MOST_TABS" class="chip">
         <span class="label">Weld</span>
         <ChoiceField
@@ -263,7 +232,14 @@ function openLink(id: LinkId | 'joint'): void {
         @update:model-value="(id) => id && chooseJoint(id)"
       />
       <label class="chip">
-        <span class="label one-line">Set-up</span>
+        <RouterLink
+          v-if="setUp"
+          v-tip="'Open this set-up'"
+          class="label"
+          :to="{ name: 'set-up', params: { id: setUp.id } }"
+          >Set-up</RouterLink
+        >
+        <span v-else class="label">Set-up</span>
         <ChoiceField
           bare
           label="Set-up"
@@ -272,13 +248,6 @@ function openLink(id: LinkId | 'joint'): void {
           @update:model-value="(id) => id && changeJob({ setUpId: id }, 'set-up')"
         />
       </label>
-      <RouterLink
-        v-if="setUp"
-        v-tip="'The parts of this set-up, and whether they go together'"
-        class="plain-button parts"
-        :to="{ name: 'set-up', params: { id: setUp.id } }"
-        >Parts</RouterLink
-      >
       <button
         v-if="sharedBy.length > 0"
         v-tip="
@@ -320,11 +289,19 @@ function openLink(id: LinkId | 'joint'): void {
     <template v-if="fit && chain">
       <div class="top">
         <section class="sheet chain-sheet" aria-label="Amps from panel to joint">
-          <h2>
-            Amps from panel to joint<template v-if="jointId && weldName(jointId)"
-              >, {{ weldName(jointId) }}</template
-            >
-          </h2>
+          <header>
+            <h2>
+              Amps from panel to joint<template v-if="jointId && weldName(jointId)"
+                >, {{ weldName(jointId) }}</template
+              >
+            </h2>
+            <p class="quiet">
+              <template v-if="job.joints.length === 1 && joint"
+                >{{ jointWords(joint, workspace.notation) }} · </template
+              >{{ jobWords(job, workspace.notation) }}
+              <template v-if="setUp"> · {{ processWords(setUp) }}</template>
+            </p>
+          </header>
           <ChainChart :chain="chain" :joint-detail="jointDetail" @open="openLink" />
         </section>
         <AnswerPanel
@@ -402,19 +379,8 @@ h1 {
   text-overflow: ellipsis;
   white-space: nowrap;
 }
-h1 a {
-  color: inherit;
-  text-decoration: none;
-}
-h1 a:hover {
-  text-decoration: underline;
-}
-.summary {
-  flex: 1;
-  min-width: 0;
-  overflow: hidden;
-  text-overflow: ellipsis;
-  white-space: nowrap;
+.tabs {
+  margin-right: auto;
 }
 .chip {
   align-items: center;
@@ -436,6 +402,13 @@ h1 a:hover {
   min-height: 0;
   padding: 8px 16px 4px;
 }
+.chain-sheet > header {
+  align-items: baseline;
+  display: flex;
+  flex-wrap: wrap;
+  gap: 2px 14px;
+  justify-content: space-between;
+}
 .choose,
 .empty {
   display: grid;
@@ -456,11 +429,6 @@ h1 a:hover {
   .title {
     flex-wrap: wrap;
   }
-  .summary {
-    flex-basis: 100%;
-    white-space: normal;
-    order: 3;
-  }
   .top {
     grid-template-columns: minmax(0, 1fr);
   }
@@ -475,9 +443,6 @@ h1 a:hover {
   }
   .top > :last-child {
     order: -1;
-  }
-  .summary {
-    display: none;
   }
   .chip {
     flex: 1 1 100%;

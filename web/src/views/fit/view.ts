@@ -1,7 +1,7 @@
 import type { View } from '../view.ts'
 import FitView from './FitView.vue'
 
-/** The first view that most people see: it comes with the page. */
+/** The view that answers most questions: it comes with the page. */
 export const VIEWS: readonly View[] = [
-  { name: 'fit', path: '/fit/:jobId?', place: { title: 'Fit' }, component: FitView },
+  { name: 'fit', path: '/jobs/:jobId/fit', place: 'Jobs', title: 'Fit', component: FitView },
 ]

@@ -1,18 +1,18 @@
 import type { ViewWalk } from '../view.ts'
 
 export const WALK: ViewWalk = {
-  looks: ['/fit/press-frame', '/fit/pressing-tray', '/fit/loader-fork'],
+  looks: ['/jobs/press-frame/fit', '/jobs/pressing-tray/fit', '/jobs/loader-fork/fit'],
   opens: [
     {
       what: 'a working',
-      path: '/fit/press-frame',
+      path: '/jobs/press-frame/fit',
       steps: [{ element: '[data-testid=finding-source-range]' }],
     },
-    { what: 'settings side by side', path: '/fit/press-frame', steps: [{ button: 'Compare' }] },
+    { what: 'settings side by side', path: '/jobs/press-frame/fit', steps: [{ button: 'Compare' }] },
   ],
   walks: [
-    { path: '/fit/press-frame', open: [{ button: 'Compare' }], last: 'Travel' },
-    { path: '/fit/pressing-tray' },
+    { path: '/jobs/press-frame/fit', open: [{ button: 'Compare' }], last: 'Travel' },
+    { path: '/jobs/pressing-tray/fit' },
   ],
   nothingTyped: [],
 }

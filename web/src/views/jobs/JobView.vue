@@ -3,6 +3,7 @@ import { type Job, type Joint, partsOf, withUniqueIds } from '@brannik/core'
 import { computed, nextTick, ref, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import SectionDrawing from '../../charts/SectionDrawing.vue'
+import PlaceHead from '../../components/PlaceHead.vue'
 import EarlierVersions from '../../components/EarlierVersions.vue'
 import type { Opened } from '../../components/opened.ts'
 import WorkingDrawer from '../../components/WorkingDrawer.vue'
@@ -14,6 +15,7 @@ import { useNamedField } from '../../components/useNamedField.ts'
 import { useWorkspace } from '../../shop/workspace.ts'
 import AdvicePanel from './AdvicePanel.vue'
 import ImportDialog from './ImportDialog.vue'
+import { useJobTabs } from './jobTabs.ts'
 import JobHeader from './JobHeader.vue'
 import { csvOf, jsonOf } from './jobFiles.ts'
 import { copyOf } from './newJob.ts'
@@ -31,13 +33,13 @@ const notice = useNotice()
 const jobId = computed(() => String(route.params['jobId'] ?? ''))
 const job = computed(() => workspace.get('jobs', jobId.value))
 const selectedId = ref<string | null>(null)
-const tab = ref<'welds' | 'order'>('welds')
+const tabs = useJobTabs(() => jobId.value)
+const isOrder = computed(() => route.name === 'job-order')
 const importing = ref(false)
 const lookingBack = ref(false)
 
 watch(jobId, () => {
   selectedId.value = null
-  tab.value = 'welds'
 })
 
 const selected = computed<Joint | null>(
@@ -156,8 +158,7 @@ async function addAtEnd(): Promise<void> {
     <RouterLink to="/jobs">Go to the jobs</RouterLink>
   </section>
   <div v-else class="job">
-    <header>
-      <h1>{{ job.name }}</h1>
+    <PlaceHead :title="job.name" :tabs="tabs">
       <span v-if="job.state !== 'planned'" class="state">{{ STATE_WORDS[job.state] }}</span>
       <p class="quiet totals">
         {{ job.joints.length }} {{ job.joints.length === 1 ? 'line' : 'lines' }}, {{ weldCount }} welds a
@@ -168,7 +169,7 @@ async function addAtEnd(): Promise<void> {
         <span v-if="failure" class="problem"> · cannot be computed: {{ failure }}</span>
         <template v-else-if="!plan && !isComputing"> · choose a set-up to see current and metal</template>
       </p>
-      <RouterLink class="plain-button main" :to="{ name: 'fit', params: { jobId: job.id } }">Fit</RouterLink>
+      <button v-if="!isOrder" class="plain-button main" @click="addAtEnd">Add weld</button>
       <VMenu location="bottom end" :transition="false">
         <template #activator="{ props: activator }">
           <button class="plain-button" v-bind="activator">Import and export</button>
@@ -209,18 +210,11 @@ async function addAtEnd(): Promise<void> {
           />
         </VList>
       </VMenu>
-    </header>
+    </PlaceHead>
     <JobHeader :job="job" @change="change" />
-    <div class="bar">
-      <VTabs v-model="tab" aria-label="Welds or order">
-        <VTab value="welds">Welds</VTab>
-        <VTab value="order">Order and times</VTab>
-      </VTabs>
-      <button v-if="tab === 'welds'" class="link-button add" @click="addAtEnd">Add a weld</button>
-    </div>
     <div class="body">
       <WeldTable
-        v-if="tab === 'welds'"
+        v-if="!isOrder"
         ref="table"
         :joints="job.joints"
         :selected="selected?.id ?? null"
@@ -259,36 +253,15 @@ async function addAtEnd(): Promise<void> {
   display: grid;
   gap: 8px;
   grid-template-columns: minmax(0, 1fr);
-  grid-template-rows: auto auto auto minmax(0, 1fr);
+  grid-template-rows: auto auto minmax(0, 1fr);
   height: calc(100vh - 48px);
   padding: 10px 20px 12px;
 }
-header {
-  align-items: center;
-  display: flex;
-  gap: 12px;
-}
 .totals {
   flex: 1;
-  min-width: 0;
-  overflow: hidden;
-  text-overflow: ellipsis;
-  white-space: nowrap;
+  min-width: 200px;
 }
-/* A long name gives way; what can be done stays in sight. */
-h1 {
-  min-width: 0;
-  overflow: hidden;
-  text-overflow: ellipsis;
-  white-space: nowrap;
-}
-header a {
-  text-decoration: none;
-}
-header a,
-header .plain-button {
-  align-items: center;
-  display: inline-flex;
+.plain-button {
   white-space: nowrap;
 }
 .state {
@@ -297,14 +270,6 @@ header .plain-button {
   color: var(--ink-2);
   font-size: var(--text-s);
   padding: 1px 8px;
-}
-.bar {
-  border-bottom: 1px solid var(--line);
-  display: flex;
-  justify-content: space-between;
-}
-.add {
-  padding: 4px 0;
 }
 .body {
   display: grid;
@@ -340,13 +305,9 @@ header .plain-button {
   .body > :first-child {
     max-height: 80vh;
   }
-  header {
-    flex-wrap: wrap;
-  }
   .totals {
     flex-basis: 100%;
     order: 9;
-    white-space: normal;
   }
 }
 </style>

@@ -1,7 +1,7 @@
 import type { ViewWalk } from '../view.ts'
 
 export const WALK: ViewWalk = {
-  looks: ['/jobs', '/jobs/tank-manifold'],
+  looks: ['/jobs', '/jobs/tank-manifold', '/jobs/loader-fork/order'],
   opens: [
     { what: 'the palette', path: '/jobs', steps: [{ key: 'Control+k' }] },
     {
@@ -19,13 +19,12 @@ export const WALK: ViewWalk = {
       steps: [{ button: 'More' }, { text: 'Earlier versions' }],
     },
     { what: 'the shortcuts', path: '/jobs', steps: [{ key: '?' }] },
-    { what: 'the order of a job', path: '/jobs/loader-fork', steps: [{ tab: 'Order and times' }] },
     {
       what: 'what was done, and a notice',
       path: '/jobs',
       steps: [{ button: 'Copy Press frame', exact: true }],
     },
   ],
-  walks: [{ path: '/jobs/tank-manifold' }, { path: '/jobs/loader-fork', open: [{ tab: 'Order and times' }] }],
+  walks: [{ path: '/jobs/tank-manifold' }, { path: '/jobs/loader-fork/order' }],
   nothingTyped: ['/jobs'],
 }

@@ -21,6 +21,7 @@ const session = useSession()
 const notice = useNotice()
 const { items, problem, isLoading, change } = useList<Account>('accounts')
 const fresh = reactive({ name: '', password: '', role: 'owner' as Role })
+const isAdding = ref(false)
 const resetting = ref<Account | null>(null)
 const password = ref('')
 
@@ -29,6 +30,7 @@ async function add(): Promise<void> {
   if (!made) return
   notice.show(`${fresh.name} may come in as ${fresh.role}`)
   Object.assign(fresh, { name: '', password: '', role: 'planner' })
+  isAdding.value = false
   await session.find()
 }
 const put = (account: Account, what: object): Promise<boolean> =>
@@ -97,7 +99,10 @@ async function remove(account: Account): Promise<void> {
       <button class="plain-button main">Set it</button>
       <button type="button" class="plain-button" @click="resetting = null">Cancel</button>
     </form>
-    <form class="bar" @submit.prevent="add">
+    <p v-if="!isAdding">
+      <button class="plain-button main" @click="isAdding = true">Add account</button>
+    </p>
+    <form v-else class="bar" @submit.prevent="add">
       <TypedField v-model="fresh.name" label="Name" maxlength="80" required />
       <NewPassword v-model="fresh.password" label="Password, at least 15 characters" />
       <PickField
@@ -107,7 +112,8 @@ async function remove(account: Account): Promise<void> {
         :model-value="fresh.role"
         @update:model-value="(now) => now && (fresh.role = now)"
       />
-      <button class="plain-button main">Make an account</button>
+      <button class="plain-button main">Create account</button>
+      <button type="button" class="plain-button" @click="isAdding = false">Cancel</button>
     </form>
   </div>
 </template>

@@ -4,7 +4,15 @@ export const VIEWS: readonly View[] = [
   {
     name: 'records',
     path: '/records',
-    place: { title: 'Records' },
+    place: 'Shop',
+    title: 'Records and backup',
     component: () => import('./RecordsView.vue'),
+  },
+  {
+    name: 'people',
+    path: '/people',
+    place: 'Shop',
+    title: 'People',
+    component: () => import('./PeopleView.vue'),
   },
 ]

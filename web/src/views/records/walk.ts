@@ -1,8 +1,8 @@
 import type { ViewWalk } from '../view.ts'
 
 export const WALK: ViewWalk = {
-  looks: ['/records'],
-  opens: [{ what: 'who may come in', path: '/records', steps: [{ tab: 'People' }] }],
+  looks: ['/records', '/people'],
+  opens: [],
   walks: [],
-  nothingTyped: ['/records'],
+  nothingTyped: ['/records', '/people'],
 }

@@ -15,6 +15,7 @@ import {
 import { computed, ref, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import ChoiceField from '../../components/ChoiceField.vue'
+import PlaceHead from '../../components/PlaceHead.vue'
 import EarlierVersions from '../../components/EarlierVersions.vue'
 import VerdictMark from '../../components/VerdictMark.vue'
 import type { Opened } from '../../components/opened.ts'
@@ -27,6 +28,7 @@ import { idFor } from '../jobs/idFor.ts'
 import { newSetUp } from './newSetUp.ts'
 import PlaceList from './PlaceList.vue'
 import SetUpSettings from './SetUpSettings.vue'
+import { useSetUpTabs } from './setUpTabs.ts'
 import OfferPanel from './OfferPanel.vue'
 import RulePanel from './RulePanel.vue'
 import { useAssembly } from './useAssembly.ts'
@@ -47,6 +49,7 @@ const process = computed(() => PROCESSES[setUp.value?.process ?? 'gmaw-short'])
 const { jobId, capability, demand, criteria, missing, verdict, places, change, choose, complete } =
   useAssembly(setUp)
 
+const tabs = useSetUpTabs()
 const lookingBack = ref(false)
 const openSlot = ref<Slot | null>(null)
 const openRule = ref<string | null>(null)
@@ -177,8 +180,7 @@ function remove(): void {
     </p>
   </section>
   <section v-else class="set-up">
-    <header>
-      <h1 class="visually-hidden">Set-up: {{ setUp.name }}</h1>
+    <PlaceHead title="Set-ups" :tabs="tabs">
       <ChoiceField
         class="which"
         bare
@@ -191,12 +193,6 @@ function remove(): void {
         <VerdictMark :verdict="verdict" /> <span>{{ headline }}</span>
         <span v-if="toBuy" class="sum">{{ toBuy }}</span>
       </p>
-      <RouterLink
-        v-tip="'From the thinnest to the thickest part that it welds'"
-        class="plain-button capacity"
-        :to="{ name: 'capacity', params: { id: setUp.id } }"
-        >Capacity</RouterLink
-      >
       <VMenu location="bottom end" :transition="false">
         <template #activator="{ props: activator }">
           <button class="plain-button main" v-bind="activator">New set-up</button>
@@ -220,7 +216,7 @@ function remove(): void {
           <VListItem title="Delete" @click="remove" />
         </VList>
       </VMenu>
-    </header>
+    </PlaceHead>
     <EarlierVersions :id="setUp.id" v-model="lookingBack" path="set-ups" />
     <SetUpSettings :set-up="setUp" :job-id="jobId" @change="change" @job="(to) => (jobId = to)" />
     <div class="body">
@@ -271,31 +267,18 @@ function remove(): void {
   height: calc(100vh - 48px);
   padding: 10px 20px 12px;
 }
-header {
-  align-items: center;
-  display: flex;
-  gap: 12px;
-}
 .which {
-  width: 280px;
-}
-
-.capacity {
-  text-decoration: none;
+  margin-right: auto;
+  width: 320px;
 }
 .headline {
   align-items: center;
   display: flex;
-  flex: 1;
+  flex: 1 0 100%;
   font-size: var(--text-l);
   font-weight: 700;
   gap: 12px;
-  min-width: 0;
-}
-.headline > span:nth-child(2) {
-  overflow: hidden;
-  text-overflow: ellipsis;
-  white-space: nowrap;
+  order: 5;
 }
 .sum {
   color: var(--copper);
@@ -325,16 +308,6 @@ header {
 @media screen and (max-width: 1000px) {
   .set-up {
     height: auto;
-  }
-  header {
-    flex-wrap: wrap;
-  }
-  .headline {
-    flex-basis: 100%;
-    order: 5;
-  }
-  .headline > span:nth-child(2) {
-    white-space: normal;
   }
   .body {
     grid-template-columns: minmax(0, 1fr);

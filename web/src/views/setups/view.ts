@@ -1,10 +1,5 @@
 import type { View } from '../view.ts'
 
 export const VIEWS: readonly View[] = [
-  {
-    name: 'set-up',
-    path: '/set-ups/:id?',
-    place: { title: 'Set-ups' },
-    component: () => import('./SetUpView.vue'),
-  },
+  { name: 'set-up', path: '/set-ups/:id?', place: 'Set-ups', component: () => import('./SetUpView.vue') },
 ]

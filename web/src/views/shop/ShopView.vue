@@ -9,10 +9,10 @@ import type { Read } from '../../components/useTyped.ts'
 import { usePrint } from '../../stores/usePrint.ts'
 import { useWorkspace } from '../../shop/workspace.ts'
 import { choicesOf } from '../equipment/forms.ts'
-import AssumptionGroups from './AssumptionGroups.vue'
+import ShopHead from './ShopHead.vue'
 import WholeShop from './WholeShop.vue'
 
-/** How the shop writes and reckons: units, rule book, and every figure that the computation assumes. */
+/** The shop's name, units, currency and rule book, and the whole shop as one file. */
 const workspace = useWorkspace()
 const { spell } = usePrint()
 const lookingBack = ref(false)
@@ -50,10 +50,9 @@ function choose({ path: [key = ''], label }: FieldDescription, now: string): voi
 
 <template>
   <section v-if="workspace.shop" class="shop">
-    <header>
-      <h1>Shop</h1>
+    <ShopHead>
       <button class="link-button" @click="lookingBack = true">Earlier versions</button>
-    </header>
+    </ShopHead>
     <EarlierVersions :id="workspace.shop.id" v-model="lookingBack" path="shop" />
     <div class="sheet settings">
       <TextField
@@ -97,7 +96,6 @@ function choose({ path: [key = ''], label }: FieldDescription, now: string): voi
     </div>
 
     <WholeShop />
-    <AssumptionGroups />
   </section>
 </template>
 
@@ -106,11 +104,6 @@ function choose({ path: [key = ''], label }: FieldDescription, now: string): voi
   display: grid;
   gap: 12px;
   padding: 16px 20px 32px;
-}
-.shop > header {
-  align-items: baseline;
-  display: flex;
-  gap: 16px;
 }
 .settings {
   align-items: start;

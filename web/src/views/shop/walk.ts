@@ -2,14 +2,14 @@ import { ASSUMPTION_GROUPS } from '@brannik/core'
 import type { ViewWalk } from '../view.ts'
 
 export const WALK: ViewWalk = {
-  looks: ['/shop'],
-  opens: [{ what: 'figures of the shop', path: '/shop', steps: [{ button: 'Margins and money' }] }],
+  looks: ['/shop', '/assumptions'],
+  opens: [{ what: 'figures of the shop', path: '/assumptions', steps: [{ button: 'Margins and money' }] }],
   walks: [
     { path: '/shop', part: '.settings' },
     ...ASSUMPTION_GROUPS.map((group) => ({
-      path: '/shop',
+      path: '/assumptions',
       part: '.group',
-      what: `/shop, ${group.toLowerCase()}`,
+      what: `/assumptions, ${group.toLowerCase()}`,
       isAlike: true,
       open: [{ button: group }],
     })),

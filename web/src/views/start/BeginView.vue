@@ -22,7 +22,7 @@ async function lookAtDemo(demo: 'inch' | 'metric'): Promise<void> {
   problem.value = ''
   try {
     await workspace.begin({ demo })
-    await router.push({ name: 'fit' })
+    await router.push({ name: 'jobs' })
   } catch (error) {
     problem.value = `The demo is not loaded: ${reasonOf(error)}`
   } finally {

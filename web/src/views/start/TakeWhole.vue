@@ -46,7 +46,7 @@ async function store(): Promise<void> {
     await workspace.begin(whole)
     read.value = null
     notice.show(`${whole.shop.name} is in, with ${whole.setUps.length} set-ups and ${whole.jobs.length} jobs`)
-    await router.push({ name: 'fit' })
+    await router.push({ name: 'jobs' })
   } catch (error) {
     problems.value = [`Nothing is changed: ${reasonOf(error)}`]
   } finally {

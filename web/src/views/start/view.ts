@@ -1,5 +1,5 @@
 import type { View } from '../view.ts'
 
 export const VIEWS: readonly View[] = [
-  { name: 'start', path: '/start', place: 'shop', component: () => import('./StartView.vue') },
+  { name: 'start', path: '/start', place: 'Shop', component: () => import('./StartView.vue') },
 ]
