@@ -246,7 +246,7 @@ test.describe('with sign-in', () => {
     await expect(owner.getByRole('alert')).toContainText('do not belong together')
     await owner.getByLabel('Name').fill('')
     await signIn(owner, 'Hazel')
-    await owner.goto(`${stopped.url}/people`)
+    await owner.getByRole('link', { name: 'People' }).click()
     await owner.getByRole('button', { name: 'Add account' }).click()
     await owner.getByLabel('Name').pressSequentially('Rowan')
     await owner.getByLabel(/^Password/).pressSequentially(PASSWORD)

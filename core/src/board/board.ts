@@ -46,7 +46,7 @@ interface Column {
 }
 
 /** Least room of what is measured in welding amps. */
-function spareOf(criteria: readonly Assessment[]): number | null {
+export function spareOf(criteria: readonly Assessment[]): number | null {
   let spare: number | null = null
   for (const { unit, demand, capacity, criterion } of criteria) {
     if (unit !== 'A' || demand === null || capacity === null || !OF_ARC.has(criterion)) continue
@@ -55,10 +55,10 @@ function spareOf(criteria: readonly Assessment[]): number | null {
   return spare
 }
 
-function takesOf(column: Column, demand: Demand, criteria: readonly Assessment[]): Takes {
+export function takesOf(capability: Capability, demand: Demand, criteria: readonly Assessment[]): Takes {
   return {
     workH: demand.workH,
-    cost: costOf(column.capability, demand, criteria)?.job ?? null,
+    cost: costOf(capability, demand, criteria)?.job ?? null,
     fillerG: demand.fillerG,
     gasL: criteria.find(({ criterion }) => criterion === 'gas-use')?.demand ?? null,
   }
@@ -114,7 +114,7 @@ function cellOf(column: Column, job: Job, demand: Demand): BoardCell {
     verdict,
     limit,
     spareA: isDone ? spareOf(found) : null,
-    takes: isDone ? takesOf(column, demand, found) : null,
+    takes: isDone ? takesOf(capability, demand, found) : null,
   }
 }
 

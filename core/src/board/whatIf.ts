@@ -35,6 +35,12 @@ function widened(circuit: Circuit, breakerA: number, shop: Shop): Circuit {
   return { ...circuit, breakerA, conductorSize }
 }
 
+/** @returns the circuit as it would be */
+export const circuitIf = (circuit: Circuit, whatIf: WhatIf, shop: Shop): Circuit =>
+  whatIf.kind === 'breaker' && circuit.id === whatIf.circuitId
+    ? widened(circuit, whatIf.breakerA, shop)
+    : circuit
+
 const spoolGun = (shelf: Shelf): Gun | null => shelf.guns.find(({ drive }) => drive === 'spool') ?? null
 
 /** @returns the parts of a set-up as they would be */
@@ -49,9 +55,7 @@ export function chosenIf(
     return other && powerSource && !isEngineDriven(powerSource) ? { ...chosen, circuit: other } : chosen
   }
   if (whatIf.kind === 'breaker')
-    return circuit?.id === whatIf.circuitId
-      ? { ...chosen, circuit: widened(circuit, whatIf.breakerA, shop) }
-      : chosen
+    return circuit ? { ...chosen, circuit: circuitIf(circuit, whatIf, shop) } : chosen
   if (whatIf.kind === 'spool-gun') {
     const gun = spoolGun(shelf)
     const feedsAluminium = wire?.metal === 'aluminium' && setUp.process.startsWith('gmaw')

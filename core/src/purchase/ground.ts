@@ -3,7 +3,7 @@ import { assumptionsOf } from '../assumptions/assume.ts'
 import { isRatedFor, settingsFor } from '../assembly/propose.ts'
 import { type Capability, capabilityOf } from '../capability/capability.ts'
 import { emptyChoice } from '../capability/slots.ts'
-import { slotsOf } from '../criteria/criterion.ts'
+import { type Assessment, slotsOf } from '../criteria/criterion.ts'
 import { asks, criteriaOfSlot, placeOf } from '../criteria/index.ts'
 import { type Demand, demandOf } from '../demand/demand.ts'
 import { costOf, leastCost, mostCost } from '../fit/cost.ts'
@@ -18,9 +18,10 @@ import { type AllSaid, OF_THE_WHOLE, placesOf } from './judge.ts'
 import { alike, Options } from './options.ts'
 import { SetUpSearch, type Stock } from './setUpSearch.ts'
 import { SmallParts } from './smallParts.ts'
+import { type Cables, NO_CABLES } from './stations.ts'
 
 /** A process with a wire that goes by it, whatever feeds it. */
-interface Pair {
+export interface Pair {
   readonly process: ProcessId
   readonly wire: Wire
   readonly alone: Capability
@@ -47,7 +48,8 @@ export interface Begun {
   readonly isTight: boolean
   /** Wages and filler of a run, at most; less than any set-up costs. */
   readonly runCost: number
-  readonly searches: Map<Polarity, Seeking>
+  /** By polarity and cables. */
+  readonly searches: Map<string, Seeking>
 }
 
 export interface Seeking {
@@ -72,9 +74,14 @@ export class Ground implements Stock {
   }
 
   /** A set-up of a source and a wire alone. */
-  begin(process: ProcessId, wire: Wire, powerSource: PowerSource | null): Capability {
+  begin(
+    process: ProcessId,
+    wire: Wire,
+    powerSource: PowerSource | null,
+    cables: Cables = NO_CABLES,
+  ): Capability {
     const choice = { ...emptyChoice(), building: this.shelf, powerSource, wire }
-    return capabilityOf(this.shop, settingsFor(process, wire, powerSource), choice)
+    return capabilityOf(this.shop, { ...settingsFor(process, wire, powerSource), ...cables }, choice)
   }
 
   /** Each process with each wire that no criterion rules out for every job. */
@@ -93,33 +100,41 @@ export class Ground implements Stock {
     return this.#pairs
   }
 
-  /** @returns the pairs that a job may go by, the cheapest to run first */
-  begunFor(job: Job): readonly Begun[] {
+  /**
+   * @param out hears of each pair that is ruled out whatever feeds it, and by what; null where a figure is missing
+   * @returns the pairs that a job may go by, the cheapest to run first
+   */
+  begunFor(job: Job, out?: (pair: Pair, miss: Assessment | null) => void): readonly Begun[] {
     return this.pairs
       .flatMap((pair): readonly Begun[] => {
         const demand = demandOf(job, pair.process, pair.wire, this.shop)
-        const verdict = aloneVerdict(pair.alone, demand)
-        if (verdict === 'fails') return []
+        const { verdict, miss } = aloneVerdict(pair.alone, demand)
+        if (verdict === 'fails') {
+          out?.(pair, miss)
+          return []
+        }
         const runCost = this.costed(costOf(pair.alone, demand, []))
         return [{ pair, demand, isTight: verdict === 'tight', runCost, searches: new Map() }]
       })
       .sort((a, b) => a.runCost - b.runCost)
   }
 
-  /** More depends on the polarity than on any part: what is sought at one is not kept for another. */
+  /** Much depends on polarity and cables: what is found with one is not kept for another. */
   searchFor(
     { pair, demand, searches }: Begun,
     polarity: Polarity,
     counts: (verdict: Verdict) => boolean,
+    cables: Cables = NO_CABLES,
   ): Seeking {
-    const known = searches.get(polarity)
+    const set = `${polarity} ${Object.values(cables).join(' ')}`
+    const known = searches.get(set)
     if (known) return known
-    const key = `${pair.process} ${polarity}`
+    const key = `${pair.process} ${set}`
     const ofSetUps: AllSaid = this.#ofSetUps.get(key) ?? new Map()
     this.#ofSetUps.set(key, ofSetUps)
     const search = new SetUpSearch(this, demand, counts, ofSetUps)
     const made = { search, small: new SmallParts(search) }
-    searches.set(polarity, made)
+    searches.set(set, made)
     return made
   }
 }
@@ -142,14 +157,19 @@ const ASKED_ALONE = new Map(
   }),
 )
 
-function aloneVerdict(alone: Capability, demand: Demand): Verdict {
+interface Alone {
+  readonly verdict: Verdict
+  readonly miss: Assessment | null
+}
+function aloneVerdict(alone: Capability, demand: Demand): Alone {
   const ask = asks(alone, demand)
   let worst: Verdict = 'fits'
   for (const { place, isOfWireAlone } of ASKED_ALONE.get(alone.process.id) ?? []) {
-    const verdict = ask(place)?.verdict
-    if (verdict === 'fails') return 'fails'
-    if (verdict === 'unknown' && isOfWireAlone) return 'fails'
+    const found = ask(place)
+    const verdict = found?.verdict
+    if (verdict === 'fails' || (verdict === 'unknown' && isOfWireAlone))
+      return { verdict: 'fails', miss: found }
     if (verdict === 'tight') worst = 'tight'
   }
-  return worst
+  return { verdict: worst, miss: null }
 }

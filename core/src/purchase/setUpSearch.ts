@@ -25,7 +25,7 @@ export interface Stock {
  * The order in which places are filled: most sources fall by their circuit; gun and feeder decide what most small parts may
  * be, so that what these cost is known before one gas after the other is tried.
  */
-const MAIN: readonly Slot[] = ['circuit', 'gun', 'feeder', 'gas', 'tungsten']
+export const MAIN: readonly Slot[] = ['circuit', 'gun', 'feeder', 'gas', 'tungsten']
 /** What is not known yet where small parts go in before the gas. */
 export const AFTER_SMALL_PARTS: ReadonlySet<Slot> = new Set(MAIN.slice(MAIN.indexOf('gas')))
 
@@ -115,7 +115,7 @@ export class SetUpSearch {
     return made
   }
 
-  /** Fills the places of large things, of gas and tungsten, in every way that is not hopeless. */
+  /** Fills the empty places of large things, of gas and tungsten, in every way that is not hopeless. */
   complete(begun: Capability, spent: Spent, { isHopeless, beforeGas, found }: Completing): void {
     const fill = (capability: Capability, before: Spent, at: number): void => {
       const slot = MAIN[at]
@@ -126,7 +126,7 @@ export class SetUpSearch {
       }
       const soFar = slot === 'gas' ? beforeGas(capability, before) : before
       if (!soFar || (slot === 'gas' && isHopeless(soFar))) return
-      if (!needsOf(capability).some((need) => need.slot === slot)) {
+      if (capability[slot] !== null || !needsOf(capability).some((need) => need.slot === slot)) {
         fill(capability, soFar, at + 1)
         return
       }
