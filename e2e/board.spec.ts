@@ -5,21 +5,82 @@ import type { Page } from '@playwright/test'
 import { pick } from './pick.ts'
 import { expect, type Server, test } from './server.ts'
 
-async function openBoard(page: Page, server: Server): Promise<void> {
-  await page.goto(`${server.url}/board`)
+async function openSetUps(page: Page, server: Server): Promise<void> {
+  await page.goto(`${server.url}/board/set-ups`)
   await expect(cell(page, 'Press frame', 'Bay 2 wire')).toContainText('duty')
+}
+async function openMachines(page: Page, server: Server): Promise<void> {
+  await page.goto(`${server.url}/board`)
+  await expect(onMachine(page, 'Press frame', 'Quillon 210, Bay 2')).toContainText('self-shielded')
 }
 const cell = (page: Page, job: string, setUp: string) =>
   page.getByRole('gridcell', { name: new RegExp(`^${job}, ${setUp}:`) })
+const onMachine = (page: Page, job: string, machine: string) =>
+  page.getByRole('gridcell', { name: new RegExp(`^${job}, ${machine}`) })
+const selected = (page: Page) => page.getByRole('region', { name: 'Selected cell' })
+
+test('says which machine does a job, how, and what it takes first', async ({ page, server }) => {
+  await openMachines(page, server)
+  await expect(onMachine(page, 'Picking platform', 'Quillon 210, Bay 2')).toContainText('buy gun, $295')
+  await expect(onMachine(page, 'Hoist beam, aluminium', 'Quillon 210, Bay 2')).toContainText(/gun −\d+ A/)
+  await expect(page.getByText(/nothing you own does it/)).toBeVisible()
+  await expect(page.getByRole('link', { name: /^Cheapest: buy Bay 1 rewired.*\$1,\d+\.$/ })).toBeVisible()
+  // By keyboard from one machine to the next, and into the cell.
+  await onMachine(page, 'Press frame', 'Quillon 210, Bay 2').click()
+  await page.keyboard.press('ArrowRight')
+  await page.keyboard.press('ArrowLeft')
+  await page.keyboard.press('Enter')
+  await expect(selected(page).getByRole('heading', { level: 2 })).toBeFocused()
+  await expect(selected(page)).toContainText('Every check passes')
+  await expect(selected(page)).toContainText('no extension cord')
+  await expect(selected(page)).toContainText('Other machines that do it')
+  await page.keyboard.press('Escape')
+  await expect(onMachine(page, 'Press frame', 'Quillon 210, Bay 2')).toBeFocused()
+})
+
+test('takes the best way of a machine for the job, and the fit agrees', async ({ page, server }) => {
+  await openMachines(page, server)
+  await onMachine(page, 'Press frame', 'Quillon 210, Bay 2').click()
+  await selected(page).getByRole('button', { name: 'Use for this job' }).click()
+  await expect(page.getByText(/^Press frame now uses/)).toBeVisible()
+  await expect
+    .poll(async () => (await server.record<Job>('jobs/press-frame')).setUpId)
+    .not.toBe('north-wall-wire')
+  await selected(page).getByRole('link', { name: 'Open fit' }).click()
+  await expect(page.getByTestId('headline')).toHaveText(/^\+?\d+ A/)
+})
+
+test('is grouped by process, by verdict and by due date', async ({ page, server }) => {
+  await openMachines(page, server)
+  await pick(page, 'Group the jobs', 'by verdict')
+  await expect(page.getByRole('row').filter({ hasText: 'nothing owned does it' })).toContainText('Hoist beam')
+  await pick(page, 'Group the jobs', 'by due date')
+  await expect(page.getByRole('row').filter({ hasText: 'without a date' })).toContainText('Hoist beam')
+  await pick(page, 'Group the jobs', 'by process')
+  await expect(page.getByRole('row').filter({ hasText: 'TIG, DC' }).first()).toContainText('Pressing tray')
+})
+
+test('prints whole, over as many tables as it needs', async ({ page, server }) => {
+  await openMachines(page, server)
+  const machines = await page.getByRole('grid').getAttribute('aria-colcount')
+  await page.evaluate(() => dispatchEvent(new Event('beforeprint')))
+  await page.emulateMedia({ media: 'print' })
+  const tables = page.locator('.board-print table')
+  await expect(tables).toHaveCount(Math.ceil((Number(machines) - 1) / 6))
+  for (const table of await tables.all()) await expect(table.locator('tbody tr')).toHaveCount(7)
+  await expect(tables.filter({ hasText: 'Sorrel 325' })).toHaveCount(1)
+  await expect(tables.filter({ hasText: 'Quillon 210' })).toHaveCount(1)
+})
 
 test('is walked by arrows, opened by Enter and left by Escape', async ({ page, server }) => {
-  await openBoard(page, server)
-  await cell(page, 'Loader fork repair', 'Aluminium wire, as it was tried').click()
+  await openSetUps(page, server)
+  await cell(page, 'Loader fork repair', 'Spool gun, if we buy it').click()
   await page.keyboard.press('ArrowDown')
   await page.keyboard.press('ArrowDown')
-  await page.keyboard.press('ArrowRight')
+  await page.keyboard.press('ArrowLeft')
+  await page.keyboard.press('ArrowLeft')
   await expect(cell(page, 'Press frame', 'Bay 2 wire')).toBeFocused()
-  const panel = page.getByRole('region', { name: 'The cell in hand' })
+  const panel = selected(page)
   await expect(panel.getByRole('heading', { name: 'Press frame · Bay 2 wire' })).toBeVisible()
   await expect(panel).toContainText('It sets the pace')
   await page.keyboard.press('Enter')
@@ -32,44 +93,48 @@ test('is walked by arrows, opened by Enter and left by Escape', async ({ page, s
 })
 
 test('filters by typing, by what nothing does and by process', async ({ page, server }) => {
-  await openBoard(page, server)
+  await openSetUps(page, server)
   await page.keyboard.press('/')
   await page.keyboard.type('tray')
   await expect(page.getByRole('rowheader')).toHaveCount(1)
   await expect(page.getByRole('rowheader')).toContainText('Pressing tray')
   await page.getByLabel('Search the jobs').press('Control+a')
   await page.keyboard.press('Delete')
-  await page.getByRole('button', { name: 'More filters' }).click()
-  await pick(page, 'Set-ups by', 'stick')
+  await page.getByRole('button', { name: 'Filters' }).click()
+  await pick(page, 'Process', 'stick')
   await page.keyboard.press('Escape')
-  await expect(page.getByRole('columnheader')).toHaveCount(4)
+  await expect(page.getByRole('rowheader')).toHaveCount(2)
+  await page.getByRole('button', { name: 'Filters: 1' }).click()
+  await page.getByRole('button', { name: 'Clear filters' }).click()
+  await page.keyboard.press('Escape')
+  await expect(page.getByRole('columnheader', { name: /Spool gun/ })).toBeVisible()
   await page.getByText('Owned only').click()
-  await expect(page.getByRole('columnheader')).toHaveCount(3)
+  await expect(page.getByRole('columnheader', { name: /Spool gun/ })).toBeHidden()
   await page.getByText('Nothing owned does it').click()
   await expect(page.getByRole('rowheader')).toHaveCount(1)
   await expect(page.getByRole('rowheader')).toContainText('Hoist beam, aluminium')
 })
 
 test('tries a change over all of it, and changes nothing', async ({ page, server }) => {
-  await openBoard(page, server)
+  await openSetUps(page, server)
   await expect(page.getByText(/The circuit North wall 120 V 20 A stops/)).toBeVisible()
-  await pick(page, 'What if', 'everything outdoors, wind 9.9 mph')
+  await pick(page, 'What if', 'What if: everything outdoors, wind 9.9 mph')
   await expect(cell(page, 'Press frame', 'Bay 2 wire')).toContainText('wind')
-  await expect(page.getByText('This is a trial: nothing is changed.')).toBeVisible()
+  await expect(page.getByText('Trial: nothing is changed.')).toBeVisible()
   // The cell in hand, and its workings, are those of the trial.
   await cell(page, 'Press frame', 'Bay 2 wire').click()
-  const panel = page.getByRole('region', { name: 'The cell in hand' })
-  await expect(panel).toContainText('as it is tried')
+  const panel = selected(page)
+  await expect(panel).toContainText('in this trial')
   await panel.getByRole('button', { name: 'Wind' }).click()
   await expect(page.getByRole('complementary').getByText('wind at the weld').first()).toBeVisible()
   await page.keyboard.press('Escape')
-  await page.getByRole('button', { name: 'Back to as it is' }).click()
+  await page.getByRole('button', { name: 'End trial' }).click()
   await expect(cell(page, 'Press frame', 'Bay 2 wire')).toContainText('duty')
   expect((await server.record<Job>('jobs/press-frame')).place).toBe('indoors')
 })
 
 test('compares what is pinned, decides, and goes out as a sheet', async ({ page, server }) => {
-  await openBoard(page, server)
+  await openSetUps(page, server)
   await cell(page, 'Press frame', 'Bay 2 wire').click()
   await page.keyboard.press('Space')
   await page.keyboard.press('ArrowRight')
@@ -87,7 +152,7 @@ test('compares what is pinned, decides, and goes out as a sheet', async ({ page,
 
   await page.getByRole('button', { name: 'Export' }).click()
   const file = page.waitForEvent('download')
-  await page.getByText('The board as a sheet (CSV)').click()
+  await page.getByText('Board as a sheet (CSV)').click()
   const text = await readFile(await (await file).path(), 'utf8')
   const row = text.split('\r\n').find((line) => line.startsWith('Press frame,'))
   expect(text.split('\r\n')[0]).toContain('Bay 2 wire')
@@ -95,9 +160,9 @@ test('compares what is pinned, decides, and goes out as a sheet', async ({ page,
 })
 
 test('what eases a cell is tried, and made only when it is taken', async ({ page, server }) => {
-  await openBoard(page, server)
+  await openSetUps(page, server)
   await cell(page, 'Press frame', 'North wall wire').click()
-  const panel = page.getByRole('region', { name: 'The cell in hand' })
+  const panel = selected(page)
   await panel.getByRole('button', { name: 'Breaker holds' }).click()
   await expect(page.getByText('Steady current that heats the breaker as much').first()).toBeVisible()
   await page.keyboard.press('Escape')

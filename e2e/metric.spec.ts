@@ -18,6 +18,7 @@ const VIEWS = [
   '/equipment/circuits/bay-3',
   '/capacity/bench-tig-ac',
   '/board',
+  '/board/set-ups',
   '/power?job=press-frame',
   '/power/shop',
   '/buy',

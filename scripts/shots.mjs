@@ -47,7 +47,7 @@ const SHOTS = [
   {
     name: 'board',
     path: '/board',
-    act: (page) => page.getByRole('gridcell', { name: /^Press frame, Bay 2 wire/ }).click(),
+    act: (page) => page.getByRole('gridcell', { name: /^Press frame, Quillon 210, Bay 2/ }).click(),
   },
   {
     name: 'power',

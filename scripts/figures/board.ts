@@ -1,6 +1,6 @@
 /** Figures of a large board: whole, its first cells, by two threads, and beside the arithmetic that it cannot do without. */
 import { Worker } from 'node:worker_threads'
-import { type BoardCell, boardOf, type Job } from '../../core/src/index.ts'
+import { type BoardCell, boardOf, type Job, MachineBoard } from '../../core/src/index.ts'
 import { plainBoard } from './arithmetic.ts'
 import { demo, median, print, timed } from './demo.ts'
 
@@ -117,4 +117,26 @@ export async function board(): Promise<void> {
 export function largestJob(): void {
   const shop = largeShop(1, 5000, demo.setUps.length)
   print(`board-1x5000x${demo.setUps.length}`, median(timed(whole(shop))), 'ms')
+}
+
+/** Every job on thirty machines, each cell the best way there; one thread, as a page asks it: ten jobs at a time. */
+export function machineBoard(): void {
+  const { shop, jobs, ...shelf } = largeShop(200, 5, 0)
+  const powerSources = Array.from({ length: 30 }, (_, n) => {
+    const source = demo.powerSources[n % demo.powerSources.length]
+    if (!source) throw new Error('the demo has no machine')
+    return { ...source, id: `machine-${n}`, price: 500 + n }
+  })
+  const run = (): readonly [first: number, whole: number] => {
+    const began = performance.now()
+    const made = new MachineBoard(shop, { ...shelf, powerSources }, [])
+    const [first, ...rest] = jobs
+    if (first) made.row(first)
+    const atFirst = performance.now() - began
+    for (const job of rest) made.row(job)
+    return [atFirst, performance.now() - began]
+  }
+  const [cold, ...warm] = [run(), run(), run()]
+  if (cold) print('machine-board-200x30-first-cells-cold', cold[0], 'ms')
+  print('machine-board-200x30', median(warm.map(([, whole]) => whole)), 'ms')
 }

@@ -27,7 +27,7 @@ import { readPattern } from '../../core/src/weldlist/pattern.ts'
 import { MOST_TEXT } from '../../core/src/weldlist/read.ts'
 import { readSize } from '../../core/src/weldlist/size.ts'
 import { readJoint, readParts, readPosition, readWelds } from '../../core/src/weldlist/text.ts'
-import { board, largestJob } from './board.ts'
+import { board, largestJob, machineBoard } from './board.ts'
 import { demo, median, print, timed } from './demo.ts'
 import { practiceResiduals } from '../../core/src/testing/practiceSettings.ts'
 
@@ -347,6 +347,7 @@ function typedTexts(): void {
 
 typedTexts()
 await board()
+machineBoard()
 largestJob()
 oneCell()
 power()

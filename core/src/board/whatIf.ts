@@ -41,6 +41,12 @@ export const circuitIf = (circuit: Circuit, whatIf: WhatIf, shop: Shop): Circuit
     ? widened(circuit, whatIf.breakerA, shop)
     : circuit
 
+/** @returns the shelf with its circuits as they would be */
+export const shelfIf = <S extends Shelf>(shelf: S, whatIf: WhatIf, shop: Shop): S => ({
+  ...shelf,
+  circuits: shelf.circuits.map((one) => circuitIf(one, whatIf, shop)),
+})
+
 const spoolGun = (shelf: Shelf): Gun | null => shelf.guns.find(({ drive }) => drive === 'spool') ?? null
 
 /** @returns the parts of a set-up as they would be */

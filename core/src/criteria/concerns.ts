@@ -12,6 +12,8 @@ const about = (...concerns: readonly Concern[]): readonly Concerned[] =>
  */
 export const concerning = (...concerns: readonly Concern[]): ReadonlySet<string> => idsOf(about(...concerns))
 
+/** Which wire or rod a metal and a joint may have. */
+export const OF_FILLER = concerning('filler')
 export const OF_USE = concerning('use')
 export const OF_ARC = concerning('arc-current', 'gun-current')
 export const OF_HEAT = concerning('heat')

@@ -1,10 +1,9 @@
 /** Which machine does which job: for every job the best that each machine on its circuit can do with what the shop owns. */
 import { spareOf, type Takes, takesOf } from '../board/board.ts'
-import { AS_IT_IS, circuitIf, jobIf, type WhatIf } from '../board/whatIf.ts'
+import { AS_IT_IS, jobIf, shelfIf, type WhatIf } from '../board/whatIf.ts'
 import type { Assessment } from '../criteria/criterion.ts'
 import { decide } from '../criteria/decide.ts'
 import type { SetUp } from '../kinds/equipment.ts'
-import { isEngineDriven } from '../kinds/engineDriven.ts'
 import type { Job } from '../kinds/job.ts'
 import type { Shelf } from '../kinds/shelf.ts'
 import type { Shop } from '../kinds/shop.ts'
@@ -14,7 +13,7 @@ import { type Begun, Ground } from './ground.ts'
 import { nearestMiss, type RuledOut } from './nearestMiss.ts'
 import { needsKey } from './needsKey.ts'
 import { compareSpent } from './options.ts'
-import { type Station, stationId, stationsOf } from './stations.ts'
+import { type Station, stationsIf } from './stations.ts'
 
 /** One job on one machine. */
 export interface MachineCell {
@@ -47,10 +46,9 @@ export class MachineBoard {
     setUps: readonly SetUp[],
     readonly whatIf: WhatIf = AS_IT_IS,
   ) {
-    const circuits = shelf.circuits.map((one) => circuitIf(one, whatIf, shop))
-    const tried: Shelf = { ...shelf, circuits }
+    const tried = shelfIf(shelf, whatIf, shop)
     this.#ground = new Ground(shop, tried, { withLibrary: true, isPricedOnly: false, costEnd: 'most' })
-    this.stations = movedIf(stationsOf(tried, setUps), whatIf, tried)
+    this.stations = stationsIf(tried, setUps, whatIf)
   }
 
   /** @returns a cell for each station, in their order; jobs with equal needs share their answer */
@@ -117,16 +115,4 @@ export class MachineBoard {
       way: asCould(this.#ground, whole, runCostOf(whole, demand)),
     }
   }
-}
-
-/** @returns the stations where every machine is put on one circuit, each once; else as they are */
-function movedIf(stations: readonly Station[], whatIf: WhatIf, shelf: Shelf): readonly Station[] {
-  const circuit = whatIf.kind === 'all-on' ? shelf.circuits.find(({ id }) => id === whatIf.circuitId) : null
-  if (!circuit) return stations
-  const moved = stations.map((station): Station =>
-    isEngineDriven(station.powerSource)
-      ? station
-      : { ...station, id: stationId(station.powerSource.id, circuit.id), circuit },
-  )
-  return moved.filter(({ id }, at) => moved.findIndex((one) => one.id === id) === at)
 }

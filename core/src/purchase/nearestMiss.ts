@@ -1,7 +1,7 @@
 /** Why a machine cannot do a job: of all that was tried the check that fails by least. */
 import type { Capability } from '../capability/capability.ts'
 import { needsOf } from '../capability/slots.ts'
-import { concerning } from '../criteria/concerns.ts'
+import { OF_FILLER } from '../criteria/concerns.ts'
 import { type Assessment, type Criterion, slotsOf } from '../criteria/criterion.ts'
 import { asks, criteriaOfSlot, placeOf } from '../criteria/index.ts'
 import { isJudged } from '../criteria/judged.ts'
@@ -19,7 +19,6 @@ const SMALL = SLOTS.filter((slot) => slot !== 'powerSource' && slot !== 'wire' &
 const WHOLE_PLACES = placesOf(OF_THE_WHOLE)
 
 const OF_KIND = new Set(KIND_FIRST)
-const OF_FILLER = concerning('filler')
 /** What more amps mend tells more than what another wire would, and that more than the wrong metal. */
 const NEAREST = { measured: 0, other: 1, kind: 2, filler: 3 } as const
 

@@ -1,4 +1,5 @@
 /** Machines on their circuits: the columns of a board that asks which machine does which job. */
+import type { WhatIf } from '../board/whatIf.ts'
 import type { Settings } from '../capability/capability.ts'
 import type { Circuit, PowerSource, SetUp } from '../kinds/equipment.ts'
 import { isEngineDriven } from '../kinds/engineDriven.ts'
@@ -61,4 +62,20 @@ export function stationsOf(shelf: Shelf, setUps: readonly SetUp[]): readonly Sta
       ),
     )
   })
+}
+
+/**
+ * @param shelf as it would be
+ * @returns the stations as they would be: where every machine is put on one circuit, each of them once
+ */
+export function stationsIf(shelf: Shelf, setUps: readonly SetUp[], whatIf: WhatIf): readonly Station[] {
+  const stations = stationsOf(shelf, setUps)
+  const circuit = whatIf.kind === 'all-on' ? shelf.circuits.find(({ id }) => id === whatIf.circuitId) : null
+  if (!circuit) return stations
+  const moved = stations.map((station): Station =>
+    isEngineDriven(station.powerSource)
+      ? station
+      : { ...station, id: stationId(station.powerSource.id, circuit.id), circuit },
+  )
+  return moved.filter(({ id }, at) => moved.findIndex((one) => one.id === id) === at)
 }

@@ -7,6 +7,8 @@ export interface Process {
   readonly family: ProcessFamily
   readonly name: string
   readonly workshopWord: string
+  /** In a table: one word where one does. */
+  readonly briefWord: string
   readonly iso4063: string
   /** What the arc burns from. */
   readonly electrode: 'wire' | 'tungsten' | 'covered'
@@ -22,6 +24,7 @@ const PROCESS_LIST: readonly Process[] = [
     family: 'gmaw',
     name: 'GMAW, short-circuit',
     workshopWord: 'MIG, short-circuit',
+    briefWord: 'MIG',
     iso4063: '135-D',
     electrode: 'wire',
     feedsWire: true,
@@ -33,6 +36,7 @@ const PROCESS_LIST: readonly Process[] = [
     family: 'gmaw',
     name: 'GMAW, spray',
     workshopWord: 'MIG, spray',
+    briefWord: 'MIG spray',
     iso4063: '135-S',
     electrode: 'wire',
     feedsWire: true,
@@ -44,6 +48,7 @@ const PROCESS_LIST: readonly Process[] = [
     family: 'gmaw',
     name: 'GMAW, pulsed spray',
     workshopWord: 'MIG, pulsed',
+    briefWord: 'MIG pulsed',
     iso4063: '135-P',
     electrode: 'wire',
     feedsWire: true,
@@ -55,6 +60,7 @@ const PROCESS_LIST: readonly Process[] = [
     family: 'fcaw',
     name: 'FCAW-S',
     workshopWord: 'flux-cored, self-shielded',
+    briefWord: 'self-shielded',
     iso4063: '114',
     electrode: 'wire',
     feedsWire: true,
@@ -66,6 +72,7 @@ const PROCESS_LIST: readonly Process[] = [
     family: 'fcaw',
     name: 'FCAW-G',
     workshopWord: 'flux-cored, gas-shielded',
+    briefWord: 'gas-shielded cored',
     iso4063: '136',
     electrode: 'wire',
     feedsWire: true,
@@ -77,6 +84,7 @@ const PROCESS_LIST: readonly Process[] = [
     family: 'gtaw',
     name: 'GTAW, DC',
     workshopWord: 'TIG, DC',
+    briefWord: 'TIG DC',
     iso4063: '141',
     electrode: 'tungsten',
     feedsWire: false,
@@ -88,6 +96,7 @@ const PROCESS_LIST: readonly Process[] = [
     family: 'gtaw',
     name: 'GTAW, AC',
     workshopWord: 'TIG, AC',
+    briefWord: 'TIG AC',
     iso4063: '141',
     electrode: 'tungsten',
     feedsWire: false,
@@ -99,6 +108,7 @@ const PROCESS_LIST: readonly Process[] = [
     family: 'smaw',
     name: 'SMAW',
     workshopWord: 'stick',
+    briefWord: 'stick',
     iso4063: '111',
     electrode: 'covered',
     feedsWire: false,

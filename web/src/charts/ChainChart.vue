@@ -18,9 +18,9 @@ const { print, number, wholeAmps } = usePrint()
 const LEAST = 180
 const TOP = 26
 const BOTTOM = 8
-const WIDE = { gutter: 48, bar: 64, wanted: 64 } as const
-/** On a phone. */
-const NARROW = { gutter: 34, bar: 42, wanted: 54 } as const
+const WIDE = { gutter: 48, bar: 64, wanted: 64, right: 0 } as const
+/** On a phone, and in a panel. Free at the right: the figures of the joint are wider than its column. */
+const NARROW = { gutter: 28, bar: 38, wanted: 52, right: 8 } as const
 const NARROW_PX = 520
 /** Bars that reach far above what is wanted are cut, so that what matters keeps its room. */
 const MOST_OVER_WANTED = 1.75
@@ -40,7 +40,9 @@ const topA = computed(() => {
 const roofA = computed(() => topA.value * 1.04)
 const y = computed(() => straight([0, roofA.value], [height.value - BOTTOM, TOP]))
 /** One strip beside the other, all alike. */
-const x = computed(() => straight([0, columns.value.length], [size.value.gutter, Math.max(width.value, 260)]))
+const x = computed(() =>
+  straight([0, columns.value.length], [size.value.gutter, Math.max(width.value, 260) - size.value.right]),
+)
 const middle = (id: string): number => x.value(columns.value.indexOf(id) + 0.5)
 const ticks = computed(() => ticksOf(0, roofA.value, 6))
 const wantedY = computed(() => y.value(chain.wantedA))
@@ -220,7 +222,7 @@ const valueWords = (link: ChainLink): string =>
         </g>
       </svg>
     </div>
-    <ol class="names" :style="{ paddingLeft: `${size.gutter}px` }">
+    <ol class="names" :style="{ paddingLeft: `${size.gutter}px`, paddingRight: `${size.right}px` }">
       <li v-for="link in chain.links" :key="link.id">
         <button class="name" :class="{ first: isFirst(link) }" @click="emit('open', link.id)">
           <strong>{{ linkTitle(workspace.speech, link) }}</strong>
@@ -407,8 +409,8 @@ svg {
 }
 .narrow .name {
   align-content: start;
-  font-size: var(--text-s);
-  padding: 2px 1px;
+  font-size: 11px;
+  padding: 2px;
 }
 .narrow .gap text {
   font-size: 12px;

@@ -10,7 +10,7 @@ const JOBS_AT_FIRST = 1
 /** So many are answered before a second thread has started. */
 const JOBS_OF_ONE_THREAD = 20
 
-type ManyJobs = 'glance' | 'board' | 'doable'
+type ManyJobs = 'glance' | 'board' | 'machines' | 'doable'
 type Rest<K extends ManyJobs> = Arguments<K> extends [jobIds: readonly string[], ...rest: infer R] ? R : never
 type Row<K extends ManyJobs> = Answer<K>[number]
 

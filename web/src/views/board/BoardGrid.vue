@@ -1,57 +1,69 @@
 <script setup lang="ts">
-import type { Job, SetUp, ToBuy } from '@brannik/core'
+import type { Job } from '@brannik/core'
 import { useVirtualizer } from '@tanstack/vue-virtual'
 import { useMediaQuery } from '@vueuse/core'
-import { computed, nextTick, ref } from 'vue'
+import { computed, nextTick, ref, watch } from 'vue'
 import { useRouter } from 'vue-router'
-import { useMoney } from '../../stores/useMoney.ts'
 import BoardRow from './BoardRow.vue'
 import { observedBothWays } from './bothWays.ts'
 import { MARK_MASKS } from './markMasks.ts'
-import type { Cells } from './useBoard.ts'
+import type { BoardColumn, BoardModel, Cells } from './boardModel.ts'
 
-/** Jobs down, set-ups across; only what is in sight is drawn, both ways. Walked by arrows as a table is. */
-const { jobs, setUps, cells, toBuy, pinned, due, isOverdue } = defineProps<{
+/** Jobs down, machines or set-ups across; only what is in sight is drawn, both ways. Walked by arrows as a table is. */
+const { jobs, columns, model, cells, pinned, due, isOverdue, groupOf, lines } = defineProps<{
   jobs: readonly Job[]
-  setUps: readonly SetUp[]
+  /** Those of the board that are shown. */
+  columns: readonly BoardColumn[]
+  model: BoardModel
   cells: Cells
-  toBuy: ReadonlyMap<string, ToBuy | null>
+  /** Lines of a cell. */
+  lines: number
+  /** What the jobs beside a job have in common with it; empty where they are not grouped. */
+  groupOf: (job: Job) => string
   pinned: ReadonlySet<string>
   /** As it is written. */
   due: (job: Job) => string
   isOverdue: (job: Job) => boolean
-  /** What a set-up hangs on. */
-  supply: (setUp: SetUp) => string
   jobWords: (job: Job) => string
 }>()
 const at = defineModel<{ readonly row: number; readonly column: number }>({ required: true })
-const emit = defineEmits<{ open: []; pin: [setUpId: string]; sort: [setUpId: string] }>()
+const emit = defineEmits<{ open: []; pin: [columnId: string]; sort: [columnId: string] }>()
 
-const money = useMoney()
-const ROW = 52
-const COLUMN = 100
-const HEAD = 62
+const LINE = 17
+const ABOVE_AND_BELOW = 18
+const row = computed(() => lines * LINE + ABOVE_AND_BELOW)
+const COLUMN = 124
+/** Names of groups take two lines more. */
+const HEAD = computed(() => (columns.some(({ group }) => group !== '') ? 104 : 76))
+/** Above the first job of a group. */
+const LEAD = 24
+const leadOf = (index: number): string => {
+  const job = jobs[index]
+  const before = jobs[index - 1]
+  const group = job ? groupOf(job) : ''
+  return group !== '' && (!before || groupOf(before) !== group) ? group : ''
+}
 /** Job and due. */
 const isNarrow = useMediaQuery('(max-width: 560px)')
-const left = computed(() => (isNarrow.value ? 124 : 212))
+const left = computed(() => (isNarrow.value ? 124 : 220))
 
 const scroller = ref<HTMLElement | null>(null)
 const observe = observedBothWays()
 const rows = useVirtualizer(
   computed(() => ({
     count: jobs.length,
-    estimateSize: () => ROW,
+    estimateSize: (index: number) => row.value + (leadOf(index) === '' ? 0 : LEAD),
     getScrollElement: () => scroller.value,
     observeElementOffset: observe,
     overscan: 3,
-    paddingStart: HEAD,
-    scrollPaddingStart: HEAD,
+    paddingStart: HEAD.value,
+    scrollPaddingStart: HEAD.value,
   })),
 )
-const columns = useVirtualizer(
+const across = useVirtualizer(
   computed(() => ({
     horizontal: true,
-    count: setUps.length,
+    count: columns.length,
     estimateSize: () => COLUMN,
     getScrollElement: () => scroller.value,
     observeElementOffset: observe,
@@ -61,22 +73,29 @@ const columns = useVirtualizer(
   })),
 )
 const inSight = computed(() => {
-  const items = columns.value.getVirtualItems()
+  const items = across.value.getVirtualItems()
   return { first: items[0]?.index ?? 0, last: items.at(-1)?.index ?? -1 }
 })
-const priceOf = (setUp: SetUp | undefined): string => {
-  const buy = setUp && toBuy.get(setUp.id)
-  return buy ? `to buy${buy.price === null ? '' : ` ${money(buy.price)}`}` : ''
+/** The name of a group stands over its first column. */
+const groupAt = (index: number): string => {
+  const group = columns[index]?.group ?? ''
+  return columns[index - 1]?.group === group ? '' : group
 }
+watch([() => lines, () => jobs.map((_, index) => leadOf(index)).join()], () => {
+  rows.value.measure()
+})
 
-async function go(row: number, column: number): Promise<void> {
+const startsToBuy = (index: number): boolean =>
+  columns[index]?.isOwned === false && columns[index - 1]?.isOwned === true && columns[index]?.group === ''
+
+async function go(toRow: number, toColumn: number): Promise<void> {
   const next = {
-    row: Math.min(Math.max(0, row), jobs.length - 1),
-    column: Math.min(Math.max(0, column), setUps.length - 1),
+    row: Math.min(Math.max(0, toRow), jobs.length - 1),
+    column: Math.min(Math.max(0, toColumn), columns.length - 1),
   }
   at.value = next
   rows.value.scrollToIndex(next.row)
-  columns.value.scrollToIndex(next.column)
+  across.value.scrollToIndex(next.column)
   await nextTick()
   await new Promise(requestAnimationFrame)
   scroller.value
@@ -86,8 +105,8 @@ async function go(row: number, column: number): Promise<void> {
 /** The cell under the pointer: the board listens, not each of its thousands of cells. */
 function placeOf({ target }: MouseEvent): readonly [row: number, column: number] | null {
   const cell = target instanceof Element ? target.closest<HTMLElement>('[data-at]') : null
-  const [row, column] = (cell?.dataset['at'] ?? '').split(' ').map(Number)
-  return row === undefined || column === undefined ? null : [row, column]
+  const [atRow, atColumn] = (cell?.dataset['at'] ?? '').split(' ').map(Number)
+  return atRow === undefined || atColumn === undefined ? null : [atRow, atColumn]
 }
 const router = useRouter()
 function onClick(event: MouseEvent): void {
@@ -101,16 +120,16 @@ function onClick(event: MouseEvent): void {
 }
 const PAGE = 8
 function onKey(event: KeyboardEvent): void {
-  const { row, column } = at.value
+  const { row: atRow, column: atColumn } = at.value
   const to: Readonly<Record<string, readonly [number, number]>> = {
-    ArrowUp: [row - 1, column],
-    ArrowDown: [row + 1, column],
-    ArrowLeft: [row, column - 1],
-    ArrowRight: [row, column + 1],
-    Home: event.ctrlKey ? [0, 0] : [row, 0],
-    End: event.ctrlKey ? [jobs.length - 1, setUps.length - 1] : [row, setUps.length - 1],
-    PageUp: [row - PAGE, column],
-    PageDown: [row + PAGE, column],
+    ArrowUp: [atRow - 1, atColumn],
+    ArrowDown: [atRow + 1, atColumn],
+    ArrowLeft: [atRow, atColumn - 1],
+    ArrowRight: [atRow, atColumn + 1],
+    Home: event.ctrlKey ? [0, 0] : [atRow, 0],
+    End: event.ctrlKey ? [jobs.length - 1, columns.length - 1] : [atRow, columns.length - 1],
+    PageUp: [atRow - PAGE, atColumn],
+    PageDown: [atRow + PAGE, atColumn],
   }
   const target = to[event.key]
   if (target) {
@@ -121,8 +140,8 @@ function onKey(event: KeyboardEvent): void {
     emit('open')
   } else if (event.key === ' ') {
     event.preventDefault()
-    const setUp = setUps[column]
-    if (setUp) emit('pin', setUp.id)
+    const column = columns[atColumn]
+    if (column) emit('pin', column.id)
   }
 }
 defineExpose({ focus: () => go(at.value.row, at.value.column) })
@@ -133,62 +152,70 @@ defineExpose({ focus: () => go(at.value.row, at.value.column) })
     ref="scroller"
     class="board sheet"
     role="grid"
-    aria-label="Jobs and set-ups"
+    aria-label="Board"
     :aria-rowcount="jobs.length + 1"
-    :aria-colcount="setUps.length + 1"
-    :style="{ '--left': `${left}px`, ...MARK_MASKS }"
+    :aria-colcount="columns.length + 1"
+    :style="{
+      '--left': `${left}px`,
+      '--row': `${row}px`,
+      '--head': `${HEAD}px`,
+      '--lead': `${LEAD}px`,
+      ...MARK_MASKS,
+    }"
     @keydown="onKey"
     @click="onClick"
     @dblclick="(event) => placeOf(event) && emit('open')"
   >
     <div
       class="inner"
-      :style="{ height: `${rows.getTotalSize()}px`, width: `${columns.getTotalSize()}px` }"
+      :style="{ height: `${rows.getTotalSize()}px`, width: `${across.getTotalSize()}px` }"
       role="presentation"
     >
       <div class="heads" role="row" aria-rowindex="1">
         <div class="corner" role="columnheader" aria-colindex="1"><span>Job</span><span>Due</span></div>
         <div
-          v-for="column in columns.getVirtualItems()"
+          v-for="column in across.getVirtualItems()"
           :key="String(column.key)"
           class="head"
+          :class="{ 'starts-to-buy': startsToBuy(column.index) }"
           role="columnheader"
           :aria-colindex="column.index + 2"
           :style="{ left: `${column.start}px` }"
         >
+          <span v-if="groupAt(column.index)" class="group">{{ groupAt(column.index) }}</span>
           <button
-            v-tip="'Sort the jobs by this set-up'"
+            v-tip="'Sort the jobs by this column'"
             class="name"
             tabindex="-1"
-            @click="emit('sort', setUps[column.index]?.id ?? '')"
+            @click="emit('sort', columns[column.index]?.id ?? '')"
           >
-            {{ setUps[column.index]?.name }}
+            {{ columns[column.index]?.name }}
           </button>
-          <span v-if="priceOf(setUps[column.index])" class="buy">{{ priceOf(setUps[column.index]) }}</span>
-          <span v-else class="label one-line">{{
-            setUps[column.index] && supply(setUps[column.index] as SetUp)
-          }}</span>
-          <span v-if="pinned.has(setUps[column.index]?.id ?? '')" class="pinned"
+          <span v-if="columns[column.index]?.price" class="buy">{{ columns[column.index]?.price }}</span>
+          <span v-else class="label note">{{ columns[column.index]?.note }}</span>
+          <span v-if="pinned.has(columns[column.index]?.id ?? '')" class="pinned"
             ><span class="visually-hidden">pinned</span></span
           >
         </div>
       </div>
-      <template v-for="row in rows.getVirtualItems()" :key="String(row.key)">
+      <template v-for="line in rows.getVirtualItems()" :key="String(line.key)">
         <BoardRow
-          v-if="jobs[row.index]"
-          :job="jobs[row.index] as Job"
-          :row="row.index"
-          :set-ups="setUps"
-          :cells="cells.get(jobs[row.index]?.id ?? '')"
+          v-if="jobs[line.index]"
+          :job="jobs[line.index] as Job"
+          :row="line.index"
+          :columns="columns"
+          :model="model"
+          :cells="cells.get(jobs[line.index]?.id ?? '')"
+          :lead="leadOf(line.index)"
           :first="inSight.first"
           :last="inSight.last"
           :width="COLUMN"
           :left="left"
-          :here="row.index === at.row ? at.column : -1"
+          :here="line.index === at.row ? at.column : -1"
           :due="due"
           :is-overdue="isOverdue"
           :words="jobWords"
-          :style="{ top: `${row.start}px` }"
+          :style="{ top: `${line.start}px`, height: `${line.size}px` }"
         />
       </template>
     </div>
@@ -208,7 +235,7 @@ defineExpose({ focus: () => go(at.value.row, at.value.column) })
 .heads {
   background: var(--sheet);
   border-bottom: 1px solid var(--line-strong);
-  height: 62px;
+  height: var(--head);
   position: sticky;
   top: 0;
   z-index: 2;
@@ -234,7 +261,7 @@ defineExpose({ focus: () => go(at.value.row, at.value.column) })
   padding: 0 6px 6px;
   position: absolute;
   top: 0;
-  width: 100px;
+  width: 124px;
 }
 .name {
   -webkit-box-orient: vertical;
@@ -249,6 +276,25 @@ defineExpose({ focus: () => go(at.value.row, at.value.column) })
   overflow: hidden;
   padding: 0;
   text-align: left;
+}
+.note {
+  -webkit-box-orient: vertical;
+  -webkit-line-clamp: 2;
+  display: -webkit-box;
+  line-height: 1.2;
+  overflow: hidden;
+}
+.group {
+  color: var(--ink-2);
+  font-size: var(--text-s);
+  left: 6px;
+  position: absolute;
+  line-height: 1.15;
+  right: 4px;
+  top: 4px;
+}
+.starts-to-buy {
+  border-left: 2px solid var(--line-strong);
 }
 .buy {
   color: var(--copper);

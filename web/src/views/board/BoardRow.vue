@@ -1,97 +1,115 @@
 <script setup lang="ts">
-import { type BoardCell, cellText, type Job, type SetUp, verdictText } from '@brannik/core'
+import { type Job, verdictText } from '@brannik/core'
 import { computed } from 'vue'
 import { useWorkspace } from '../../shop/workspace.ts'
+import { type AnyCell, type BoardColumn, type BoardModel, commonReason, type Shown } from './boardModel.ts'
 
 /**
- * One job of the board, with the cells of the set-ups in sight. A row of its own, and each cell drawn anew only when it changed:
- * scrolling past draws what comes into sight, and nothing else.
+ * One job of the board, with the cells of the columns in sight. A row of its own, and each cell drawn anew only when it
+ * changed: scrolling past draws what comes into sight, and nothing else.
  */
-const { job, row, setUps, cells, first, last, width, left, here, due, isOverdue, words } = defineProps<{
-  job: Job
-  /** Its place on the board. */
-  row: number
-  setUps: readonly SetUp[]
-  /** By set-up; absent until they are worked out. */
-  cells: ReadonlyMap<string, BoardCell> | undefined
-  /** Set-ups in sight. */
-  first: number
-  last: number
-  /** Of a column, and of what stands before the columns. */
-  width: number
-  left: number
-  /** Column of the cell in hand; −1 where it is in another row. */
-  here: number
-  /** As it is written. */
-  due: (job: Job) => string
-  isOverdue: (job: Job) => boolean
-  words: (job: Job) => string
-}>()
+const { job, row, columns, model, cells, first, last, width, left, here, due, isOverdue, words } =
+  defineProps<{
+    job: Job
+    /** Its place on the board. */
+    row: number
+    columns: readonly BoardColumn[]
+    model: BoardModel
+    /** By column; absent until they are worked out. */
+    cells: ReadonlyMap<string, AnyCell> | undefined
+    /** The name of the group that begins with this job; empty where none does. */
+    lead: string
+    /** Columns in sight. */
+    first: number
+    last: number
+    /** Of a column, and of what is before the columns. */
+    width: number
+    left: number
+    /** Column of the cell in hand; −1 where it is in another row. */
+    here: number
+    /** As it is written. */
+    due: (job: Job) => string
+    isOverdue: (job: Job) => boolean
+    words: (job: Job) => string
+  }>()
 
 const workspace = useWorkspace()
 
-interface Shown {
-  readonly setUp: SetUp
-  readonly column: number
-  readonly cell: BoardCell | null
-  readonly text: string
+interface Placed {
+  readonly column: BoardColumn
+  readonly at: number
+  readonly shown: Shown | null
 }
-const texts = new WeakMap<BoardCell, string>()
-function textOf(cell: BoardCell | undefined): string {
-  if (!cell) return ''
-  const known = texts.get(cell)
-  if (known !== undefined) return known
-  const text = cellText(workspace.speech, cell)
-  texts.set(cell, text)
-  return text
+const known = new WeakMap<AnyCell, Shown>()
+function shownOf(column: BoardColumn): Shown | null {
+  const cell = cells?.get(column.id)
+  if (!cell) return null
+  const before = known.get(cell)
+  if (before) return before
+  const shown = model.shownOf(cell, column)
+  known.set(cell, shown)
+  return shown
 }
-const shown = computed((): readonly Shown[] =>
-  setUps.slice(first, last + 1).map((setUp, index) => {
-    const cell = cells?.get(setUp.id)
-    return { setUp, column: first + index, cell: cell ?? null, text: textOf(cell) }
-  }),
+const placed = computed((): readonly Placed[] =>
+  columns
+    .slice(first, last + 1)
+    .map((column, index) => ({ column, at: first + index, shown: shownOf(column) })),
 )
+/** Said once for the row: over all its columns, not those in sight alone. */
+const common = computed(() => commonReason(columns.map(shownOf)))
+const isCommon = ({ shown }: Placed): boolean =>
+  shown?.tone === 'fails' && common.value !== '' && shown.head === common.value
+const isPlanned = ({ shown }: Placed): boolean => shown !== null && model.isPlanned(job, shown.of)
 // Of the job alone: not asked again with every column that comes into sight.
 const late = computed(() => isOverdue(job))
 const written = computed(() => ({ due: due(job), words: words(job) }))
-const label = ({ setUp, cell, text }: Shown): string =>
-  `${job.name}, ${setUp.name}: ${cell ? `${verdictText(workspace.speech, cell.verdict)} ${text}` : 'not worked out'}`
+function label({ column, shown }: Placed): string {
+  const which =
+    model.columns.length > 0 && column.group === '' ? `${column.name}, ${column.note}` : column.name
+  if (!shown) return `${job.name}, ${which}: not worked out`
+  const { tone, head, way, first: step } = shown
+  return `${job.name}, ${which}: ${[`${verdictText(workspace.speech, tone)} ${head}`, way, step].filter(Boolean).join(', ')}`
+}
 </script>
 
 <template>
-  <div class="line" role="row" :aria-rowindex="row + 2">
+  <div class="line" :class="{ led: lead !== '' }" role="row" :aria-rowindex="row + 2">
     <div class="job" role="rowheader" aria-colindex="1">
       <span class="what">
-        <a class="one-line" tabindex="-1" :href="`/fit/${job.id}`">{{ job.name }}</a>
-        <span class="label one-line">{{ written.words }}</span>
+        <a tabindex="-1" :href="`/jobs/${job.id}`">{{ job.name }}</a>
+        <span v-if="common" class="label common">others: {{ common }}</span>
+        <span class="label words">{{ written.words }}</span>
       </span>
       <strong v-if="late" class="late">late</strong>
       <span v-else class="due">{{ written.due }}</span>
     </div>
     <div
-      v-for="one in shown"
-      :key="one.setUp.id"
-      v-memo="[
-        one.cell,
-        one.text,
-        one.column === here,
-        one.column,
-        job.setUpId === one.setUp.id,
-        job.name,
-        left,
-      ]"
+      v-for="one in placed"
+      :key="one.column.id"
+      v-memo="[one.shown, one.at === here, one.at, isCommon(one), isPlanned(one), job.name, left]"
       class="cell"
       role="gridcell"
-      :class="[one.cell?.verdict, { here: one.column === here, own: job.setUpId === one.setUp.id }]"
-      :data-at="`${row} ${one.column}`"
-      :aria-colindex="one.column + 2"
-      :aria-selected="one.column === here"
+      :class="[
+        one.shown?.tone,
+        {
+          here: one.at === here,
+          bought: one.shown?.isBought,
+          common: isCommon(one),
+          planned: isPlanned(one),
+        },
+      ]"
+      :data-at="`${row} ${one.at}`"
+      :aria-colindex="one.at + 2"
+      :aria-selected="one.at === here"
       :aria-label="label(one)"
-      :tabindex="one.column === here ? 0 : -1"
-      :style="{ left: `${left + one.column * width}px` }"
+      :tabindex="one.at === here ? 0 : -1"
+      :style="{ left: `${left + one.at * width}px` }"
     >
-      <span class="words">{{ one.cell ? one.text : '…' }}</span>
+      <span class="head">{{ one.shown ? (isCommon(one) ? '' : one.shown.head) : '…' }}</span>
+      <span v-if="one.shown?.way" class="way">{{ one.shown.way }}</span>
+      <span v-if="one.shown?.first" class="first">{{ one.shown.first }}</span>
     </div>
+    <span v-if="lead" class="lead">{{ lead }}</span>
   </div>
 </template>
 
@@ -99,21 +117,31 @@ const label = ({ setUp, cell, text }: Shown): string =>
 .line {
   border-bottom: 1px solid var(--line);
   contain: strict;
-  height: 52px;
   left: 0;
   min-width: 100%;
   position: absolute;
   width: 100%;
 }
+.led {
+  padding-top: var(--lead);
+}
+.lead {
+  color: var(--copper);
+  font-size: var(--text-s);
+  font-weight: 700;
+  left: 12px;
+  position: absolute;
+  top: 4px;
+}
 .job {
   align-items: center;
   background: var(--sheet);
   display: flex;
-  gap: 10px;
-  height: 100%;
+  gap: 8px;
+  height: calc(var(--row) - 1px);
   justify-content: space-between;
   left: 0;
-  padding: 0 10px 0 12px;
+  padding: 0 8px 0 12px;
   position: sticky;
   width: var(--left);
   z-index: 1;
@@ -123,12 +151,24 @@ const label = ({ setUp, cell, text }: Shown): string =>
   min-width: 0;
 }
 .what a {
+  -webkit-box-orient: vertical;
+  -webkit-line-clamp: 2;
   color: var(--ink);
+  display: -webkit-box;
   font-weight: 700;
+  line-height: 1.2;
+  overflow: hidden;
   text-decoration: none;
 }
 .what a:hover {
   text-decoration: underline;
+}
+.what .label {
+  -webkit-box-orient: vertical;
+  -webkit-line-clamp: 2;
+  display: -webkit-box;
+  line-height: 1.2;
+  overflow: hidden;
 }
 .due {
   color: var(--ink-2);
@@ -141,16 +181,22 @@ const label = ({ setUp, cell, text }: Shown): string =>
 }
 .cell {
   align-content: center;
-  contain: strict;
   border-left: 2px solid var(--sheet);
+  column-gap: 5px;
+  contain: strict;
   cursor: pointer;
   display: grid;
-  gap: 1px;
-  height: 51px;
-  padding: 0 7px;
+  font-size: var(--text-s);
+  grid-template-columns: 14px minmax(0, 1fr);
+  height: calc(var(--row) - 1px);
+  line-height: 1.25;
+  padding: 0 6px;
   position: absolute;
   top: 0;
-  width: 100px;
+  width: 124px;
+}
+.led .cell {
+  top: var(--lead);
 }
 /* Those that are not worked out yet have no mark. */
 .cell::before {
@@ -177,9 +223,14 @@ const label = ({ setUp, cell, text }: Shown): string =>
   background: var(--tight);
   mask-image: var(--mark-tight);
 }
+/* The eye is to find what works. */
+.cell.fails {
+  color: var(--ink-2);
+}
 .cell.fails::before {
   background: var(--fails);
   mask-image: var(--mark-fails);
+  opacity: 0.72;
 }
 .cell.unknown {
   background: var(--unknown-soft);
@@ -188,20 +239,39 @@ const label = ({ setUp, cell, text }: Shown): string =>
   background: var(--unknown);
   mask-image: var(--mark-unknown);
 }
-.cell .words {
+/* What has to be bought first is not there yet. */
+.cell.bought {
+  background: none;
+}
+.head {
   -webkit-box-orient: vertical;
   -webkit-line-clamp: 2;
   display: -webkit-box;
-  font-size: var(--text-s);
-  line-height: 1.15;
   overflow: hidden;
 }
-/* The eye is to find what works. */
-.cell.fails::before {
-  opacity: 0.72;
+.fits .head {
+  color: var(--fits);
+  font-weight: 700;
 }
-.cell.fails .words {
+.tight .head {
+  color: var(--tight);
+  font-weight: 700;
+}
+.way,
+.first {
+  grid-column: 1 / -1;
+  overflow: hidden;
+  text-overflow: ellipsis;
+  white-space: nowrap;
+}
+.first {
   color: var(--ink-2);
+}
+.bought .first {
+  color: var(--copper);
+}
+.cell.common::before {
+  opacity: 0.4;
 }
 @media screen and (max-width: 560px) {
   .due,
@@ -209,8 +279,8 @@ const label = ({ setUp, cell, text }: Shown): string =>
     display: none;
   }
 }
-/* What the job hangs on now. */
-.cell.own {
+/* How the job is planned now. */
+.cell.planned .head {
   text-decoration: underline;
   text-underline-offset: 3px;
 }

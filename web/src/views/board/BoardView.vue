@@ -1,50 +1,59 @@
 <script setup lang="ts">
 import {
   AS_IT_IS,
+  type Could,
   does,
-  isEngineDriven,
   type Job,
-  type ProcessId,
+  type MachineCell,
   PROCESSES,
-  type SetUp,
-  summaryOf,
-  titleOf,
-  toBuyOf,
-  type Verdict,
+  SMALL_SLOTS,
   VERDICT_RANK,
-  VERDICTS,
-  verdictText,
   type WhatIf,
   YARD_WIND_KM_PER_H,
 } from '@brannik/core'
 import { onKeyStroke } from '@vueuse/core'
 import { parseISO } from 'date-fns'
 import { computed, ref, shallowRef, useTemplateRef, watch } from 'vue'
-import CountField from '../../components/CountField.vue'
+import { useRoute } from 'vue-router'
 import PickField from '../../components/PickField.vue'
+import PlaceHead from '../../components/PlaceHead.vue'
 import TypedField from '../../components/TypedField.vue'
+import { type Question, useAnswer } from '../../engine/useAnswer.ts'
 import { download } from '../../files/download.ts'
+import { lazily } from '../../lazy.ts'
 import { useMoney } from '../../stores/useMoney.ts'
 import { usePrint } from '../../stores/usePrint.ts'
 import { useWorkspace } from '../../shop/workspace.ts'
 import { jointWords } from '../fit/words.ts'
-import { dayToday, DUE_CHOICES, type DueWithin, isDue } from '../jobs/dueWithin.ts'
+import { dayToday, DUE_CHOICES, isDue } from '../jobs/dueWithin.ts'
+import BoardFilters from './BoardFilters.vue'
 import BoardGrid from './BoardGrid.vue'
+import BoardPrint from './BoardPrint.vue'
 import { boardCsv, boardJson } from './boardFiles.ts'
-import CellPanel from './CellPanel.vue'
-import CompareDialog from './CompareDialog.vue'
-import { cellOf, useBoard } from './useBoard.ts'
+import { useFilters } from './boardFilters.ts'
+import { type AnyCell, type BoardColumn, cellOf, idleOf } from './boardModel.ts'
+import { type Asked, useCells } from './useCells.ts'
+import { useMachines } from './useMachines.ts'
+import { useSetUps } from './useSetUps.ts'
 
-/** All planned jobs against all set-ups: which does which, what stops the others, and what is worth buying. */
+const MachinePanel = lazily(() => import('./MachinePanel.vue'))
+const CellPanel = lazily(() => import('./CellPanel.vue'))
+const CompareDialog = lazily(() => import('./CompareDialog.vue'))
+
+/** Which machine does which job; by the other tab, which set-up. */
+const route = useRoute()
 const workspace = useWorkspace()
 const money = useMoney()
 const { print, spell } = usePrint()
 
+const isBySetUp = computed(() => route.params['by'] === 'set-ups')
+const tabs = computed(() => [
+  { title: 'By machine', to: { name: 'board', params: { by: undefined } }, isHere: !isBySetUp.value },
+  { title: 'By set-up', to: { name: 'board', params: { by: 'set-ups' } }, isHere: isBySetUp.value },
+])
+
 const planned = computed(() => workspace.jobs.filter(({ state }) => state === 'planned'))
-/** A set-up that lost a part has no cells: it is said below the board. */
-const whole = computed(() => workspace.wholeSetUps)
-const broken = computed(() => workspace.setUps.filter((setUp) => !whole.value.includes(setUp)))
-const toBuy = computed(() => new Map(whole.value.map((setUp) => [setUp.id, toBuyOf(setUp, workspace.shelf)])))
+const jobIds = computed(() => planned.value.map(({ id }) => id))
 
 const BREAKER_A = 50
 const whatIfs = computed((): readonly (readonly [words: string, whatIf: WhatIf])[] => [
@@ -62,128 +71,161 @@ const whatIfs = computed((): readonly (readonly [words: string, whatIf: WhatIf])
         ] as const,
     ),
   [`everything outdoors, wind ${print(YARD_WIND_KM_PER_H, 'km/h')}`, { kind: 'outdoors' }],
-  [spell('all aluminium by a spool gun'), { kind: 'spool-gun' }],
+  // By machine the search finds the spool gun by itself.
+  ...(isBySetUp.value ? [[spell('all aluminium by a spool gun'), { kind: 'spool-gun' }] as const] : []),
 ])
 const whatIfAt = ref(0)
+watch(isBySetUp, () => (whatIfAt.value = 0))
 const whatIf = computed(() => whatIfs.value[whatIfAt.value]?.[1] ?? AS_IT_IS)
 
-const jobIds = computed(() => planned.value.map(({ id }) => id))
-const setUpIds = computed(() => whole.value.map(({ id }) => id))
-const { cells, failure, waiting } = useBoard(jobIds, setUpIds, whatIf)
-const verdictOf = (job: Job, setUpId: string) => cellOf(cells.value, job.id, setUpId)?.verdict ?? null
+const machines = useMachines(whatIf)
+const ofSetUps = useSetUps()
+const model = computed(() => (isBySetUp.value ? ofSetUps.model.value : machines.model.value))
+const asked = computed((): Asked =>
+  isBySetUp.value ? { by: 'set-up', ids: ofSetUps.whole.value.map(({ id }) => id) } : { by: 'machine' },
+)
+const { cells, failure, waiting } = useCells(jobIds, asked, whatIf)
 
 /** What the whole says is worked out once it is whole: a board of hundreds of jobs comes in many parts. */
 const settled = shallowRef(cells.value)
 watch([cells, waiting], ([now, left]) => {
   if (left === 0) settled.value = now
 })
+
 const today = dayToday()
 const which = ref<'all' | 'undone'>('all')
 const ownedOnly = ref(false)
-const process = ref<ProcessId | null>(null)
+const showIdle = ref(false)
 const search = ref('')
-const verdict = ref<Verdict | null>(null)
-/** Criterion that limits a cell. */
-const limit = ref<string | null>(null)
-const circuitId = ref<string | null>(null)
-const dueWithin = ref<DueWithin | null>(null)
-const mostHours = ref<number | null>(null)
-const mostCost = ref<number | null>(null)
-const filters = computed(
-  () =>
-    [verdict, limit, process, circuitId, dueWithin, mostHours, mostCost].filter(({ value }) => value !== null)
-      .length,
-)
-function clearFilters(): void {
-  for (const one of [verdict, limit, process, circuitId, dueWithin, mostHours, mostCost]) one.value = null
-}
-const VERDICT_CHOICES = VERDICTS.map((id) => [id, verdictText(workspace.speech, id).toLowerCase()] as const)
-const limits = computed(() => {
-  const titles = new Map<string, string>()
-  for (const row of settled.value.values())
-    for (const { limit: one } of row.values())
-      if (one) titles.set(one.criterion, titleOf(workspace.speech, one))
-  return [...titles].toSorted(([, a], [, b]) => a.localeCompare(b))
-})
-const circuits = computed(() => workspace.shelf.circuits.map(({ id, name }) => [id, name] as const))
-/** Whether a job has a cell, among the set-ups that are shown, which is all that the filters ask. */
-function isAsked(job: Job): boolean {
-  if (dueWithin.value !== null && !isDue(job.dueOn, dueWithin.value, today)) return false
-  const ofCells = [verdict, limit, mostHours, mostCost].some(({ value }) => value !== null)
-  if (!ofCells) return true
-  const row = cells.value.get(job.id)
-  return setUps.value.some(({ id }) => {
-    const one = row?.get(id)
-    if (!one) return false
-    if (verdict.value !== null && one.verdict !== verdict.value) return false
-    if (limit.value !== null && one.limit?.criterion !== limit.value) return false
-    if (mostHours.value !== null && (one.takes?.workH ?? Infinity) > mostHours.value) return false
-    return mostCost.value === null || (one.takes?.cost ?? Infinity) <= mostCost.value
-  })
-}
-const sortBy = ref<string>('name')
+const used = useFilters(today)
 const searchField = useTemplateRef<InstanceType<typeof TypedField>>('searchField')
 
-/** What the shop has first, then what it thinks of. */
-const setUps = computed(() =>
-  whole.value
-    .filter(
-      (setUp) =>
-        (!ownedOnly.value || !toBuy.value.get(setUp.id)) &&
-        (process.value === null || setUp.process === process.value) &&
-        (circuitId.value === null || setUp.circuitId === circuitId.value),
-    )
-    .toSorted((a, b) => Number(toBuy.value.get(a.id) !== null) - Number(toBuy.value.get(b.id) !== null)),
-)
-const processes = computed(() =>
-  [...new Set(whole.value.map((one) => one.process))].map((id) => [id, PROCESSES[id].workshopWord] as const),
-)
-const summary = computed(() => {
-  const known = jobIds.value.flatMap((id) => [...(settled.value.get(id)?.values() ?? [])])
-  return summaryOf(
-    known.filter(({ setUpId }) => toBuy.value.has(setUpId)),
-    whole.value,
-    toBuy.value,
-  )
+/** What does most of the jobs comes first, among what is owned and among what is to buy. */
+const usefulness = computed(() => {
+  const times = new Map<string, number>()
+  for (const row of settled.value.values())
+    for (const [id, { verdict }] of row) if (does(verdict)) times.set(id, (times.get(id) ?? 0) + 1)
+  return times
 })
-const undone = computed(() => new Set(summary.value.undone))
-const SORTS = [
+const filtered = computed(() =>
+  model.value.columns
+    .filter((column) => (!ownedOnly.value || column.isOwned) && used.hasColumn(column))
+    .toSorted((a, b) =>
+      isBySetUp.value
+        ? 0
+        : Number(b.isOwned) - Number(a.isOwned) ||
+          (usefulness.value.get(b.id) ?? 0) - (usefulness.value.get(a.id) ?? 0),
+    ),
+)
+const undone = computed(
+  () =>
+    new Set(
+      jobIds.value.filter((jobId) => {
+        const row = settled.value.get(jobId)
+        return (
+          row &&
+          !model.value.columns.some((column) => {
+            const cell = row.get(column.id)
+            return cell !== undefined && model.value.isDoneOwned(cell, column)
+          })
+        )
+      }),
+    ),
+)
+
+const ORDERS = [
   ['name', 'by name'],
   ['due', 'by due date'],
   ['hardest', 'hardest first'],
   ['hours', 'shortest first'],
   ['cost', 'cheapest first'],
 ] as const
-const doers = (job: Job): number => whole.value.filter(({ id }) => does(verdictOf(job, id) ?? 'fails')).length
-/** Of the set-ups that are shown, what does it in the fewest hours, or for the least money. */
+const order = ref<string>('name')
+const orders = computed(() =>
+  ORDERS.some(([id]) => id === order.value)
+    ? ORDERS
+    : [...ORDERS, [order.value, `by ${columnName(order.value)}`] as const],
+)
+const GROUPS = [
+  ['process', 'by process'],
+  ['verdict', 'by verdict'],
+  ['due', 'by due date'],
+] as const
+const groupBy = ref<(typeof GROUPS)[number][0] | null>(null)
+
+const cellAt = (job: Job, { id }: BoardColumn): AnyCell | null => cellOf(cells.value, job.id, id)
+const doers = (job: Job): number =>
+  model.value.columns.filter((column) => does(cellAt(job, column)?.verdict ?? 'fails')).length
+/** Of the columns that are shown: the fewest hours, or the least money. */
 const leastOf = (job: Job, key: 'workH' | 'cost'): number =>
-  Math.min(
-    ...setUps.value.map(({ id }) => cells.value.get(job.id)?.get(id)?.takes?.[key] ?? Infinity),
-    Infinity,
-  )
+  Math.min(...filtered.value.map((column) => cellAt(job, column)?.takes?.[key] ?? Infinity), Infinity)
 const compare = computed((): ((a: Job, b: Job) => number) => {
   const byName = (a: Job, b: Job): number => a.name.localeCompare(b.name, undefined, { numeric: true })
-  if (sortBy.value === 'name') return byName
-  if (sortBy.value === 'due')
-    return (a, b) => (a.dueOn ?? '9999').localeCompare(b.dueOn ?? '9999') || byName(a, b)
-  if (sortBy.value === 'hours' || sortBy.value === 'cost') {
-    const key = sortBy.value === 'hours' ? 'workH' : 'cost'
+  const { value: by } = order
+  if (by === 'name') return byName
+  if (by === 'due') return (a, b) => (a.dueOn ?? '9999').localeCompare(b.dueOn ?? '9999') || byName(a, b)
+  if (by === 'hours' || by === 'cost') {
+    const key = by === 'hours' ? 'workH' : 'cost'
     return (a, b) => leastOf(a, key) - leastOf(b, key) || byName(a, b)
   }
-  if (sortBy.value === 'hardest') return (a, b) => doers(a) - doers(b) || byName(a, b)
-  const rank = (job: Job): number => VERDICT_RANK[verdictOf(job, sortBy.value) ?? 'fails']
+  if (by === 'hardest') return (a, b) => doers(a) - doers(b) || byName(a, b)
+  const rank = (job: Job): number => VERDICT_RANK[cellOf(cells.value, job.id, by)?.verdict ?? 'fails']
   return (a, b) => rank(a) - rank(b) || byName(a, b)
 })
+
+/** The best that the shop can do with what it owns. */
+function bestOwned(job: Job): AnyCell | null {
+  const owned = filtered.value.flatMap((column) => {
+    const cell = cellAt(job, column)
+    return cell && model.value.isDoneOwned(cell, column) ? [cell] : []
+  })
+  return owned.toSorted((a, b) => VERDICT_RANK[a.verdict] - VERDICT_RANK[b.verdict])[0] ?? null
+}
+type Group = readonly [rank: number, title: string]
+function groupRank(job: Job): Group {
+  if (groupBy.value === 'due') {
+    const at = DUE_CHOICES.findIndex(([id]) => isDue(job.dueOn, id, today))
+    return at < 0 ? [DUE_CHOICES.length, 'due later'] : [at, DUE_CHOICES[at]?.[1] ?? '']
+  }
+  const best = bestOwned(job)
+  if (groupBy.value === 'verdict') {
+    if (!best) return [2, 'nothing owned does it']
+    return best.verdict === 'fits' ? [0, 'something owned fits'] : [1, 'something owned is tight']
+  }
+  const process = best && model.value.processOf(best)
+  return process
+    ? [Object.keys(PROCESSES).indexOf(process), PROCESSES[process].workshopWord]
+    : [99, 'nothing owned does it']
+}
+const groups = computed(
+  () =>
+    new Map<string, Group>(
+      groupBy.value === null ? [] : planned.value.map((job) => [job.id, groupRank(job)]),
+    ),
+)
+const groupOf = (job: Job): string => groups.value.get(job.id)?.[1] ?? ''
+
 const jobs = computed(() => {
-  const words = search.value
-    .toLowerCase()
-    .split(/\s+/)
-    .filter((word) => word !== '')
+  const words = search.value.toLowerCase().split(/\s+/).filter(Boolean)
   return planned.value
     .filter((job) => which.value === 'all' || undone.value.has(job.id))
-    .filter(isAsked)
+    .filter((job) => used.hasJob(job, model.value, filtered.value, cells.value))
     .filter((job) => words.every((word) => `${job.name} ${jobWords(job)}`.toLowerCase().includes(word)))
-    .toSorted(compare.value)
+    .toSorted(
+      (a, b) =>
+        (groups.value.get(a.id)?.[0] ?? 0) - (groups.value.get(b.id)?.[0] ?? 0) || compare.value(a, b),
+    )
+})
+/** By set-up, what does nothing in view is one line; but not what a job is planned with. */
+const idle = computed(() => {
+  if (!isBySetUp.value || waiting.value > 0) return []
+  const isPlanned = ({ id }: BoardColumn): boolean => jobs.value.some(({ setUpId }) => setUpId === id)
+  return idleOf(filtered.value, jobs.value, cells.value).filter((column) => !isPlanned(column))
+})
+const columns = computed(() => {
+  if (showIdle.value || idle.value.length === filtered.value.length) return filtered.value
+  const folded = new Set(idle.value)
+  return filtered.value.filter((column) => !folded.has(column))
 })
 
 function jobWords(job: Job): string {
@@ -196,47 +238,108 @@ const day = computed(
 )
 const due = ({ dueOn }: Job): string => (dueOn === null ? '–' : day.value.format(parseISO(dueOn)))
 const isOverdue = ({ dueOn }: Job): boolean => isDue(dueOn, 'overdue', today)
-function supply(setUp: SetUp): string {
-  const source = setUp.powerSourceId === null ? null : workspace.get('power-sources', setUp.powerSourceId)
-  if (source && isEngineDriven(source)) return 'its engine'
-  const circuit = setUp.circuitId === null ? null : workspace.get('circuits', setUp.circuitId)
-  return circuit ? `${circuit.voltageV} V ${circuit.breakerA} A${circuit.phases === 3 ? ', 3~' : ''}` : '–'
-}
 
 const at = ref({ row: 0, column: 0 })
-watch([jobs, setUps], ([rows, columns]) => {
+watch([jobs, columns], ([rows, across]) => {
   at.value = {
     row: Math.max(0, Math.min(at.value.row, rows.length - 1)),
-    column: Math.max(0, Math.min(at.value.column, columns.length - 1)),
+    column: Math.max(0, Math.min(at.value.column, across.length - 1)),
   }
 })
 const here = computed(() => {
   const job = jobs.value[at.value.row]
-  const setUp = setUps.value[at.value.column]
-  return job && setUp ? { job, setUp } : null
+  const column = columns.value[at.value.column]
+  return job && column ? { job, column } : null
 })
+/** The first look is at something that works, until somebody has moved. */
+watch(
+  () => settled.value,
+  () => {
+    if (at.value.row !== 0 || at.value.column !== 0) return
+    const job = jobs.value.find((one) => bestOwned(one) !== null)
+    const best = job && bestOwned(job)
+    if (!job || !best) return
+    const id = 'stationId' in best ? best.stationId : best.setUpId
+    const column = columns.value.findIndex((one) => one.id === id)
+    at.value = { row: jobs.value.indexOf(job), column: Math.max(0, column) }
+  },
+  { flush: 'post' },
+)
+const station = computed(() => machines.byId.value.get(here.value?.column.id ?? '') ?? null)
+const setUp = computed(() => ofSetUps.whole.value.find(({ id }) => id === here.value?.column.id) ?? null)
+const machineRow = (job: Job): readonly MachineCell[] =>
+  [...(cells.value.get(job.id)?.values() ?? [])] as MachineCell[]
+const hereCell = computed(
+  () => here.value && (cellAt(here.value.job, here.value.column) as MachineCell | null),
+)
 const grid = useTemplateRef<InstanceType<typeof BoardGrid>>('grid')
-const panel = useTemplateRef<InstanceType<typeof CellPanel>>('panel')
+const panel = useTemplateRef<{ focus: () => void }>('panel')
 
 const pinned = ref<ReadonlySet<string>>(new Set())
-function pin(setUpId: string): void {
+function pin(columnId: string): void {
+  if (!isBySetUp.value) return
   const next = new Set(pinned.value)
-  if (!next.delete(setUpId)) next.add(setUpId)
+  if (!next.delete(columnId)) next.add(columnId)
   pinned.value = next
 }
-const compared = computed(() => whole.value.filter(({ id }) => pinned.value.has(id)))
+const compared = computed(() => ofSetUps.whole.value.filter(({ id }) => pinned.value.has(id)))
 const comparing = ref(false)
 
-const nameOf = (setUpId: string): string => workspace.get('set-ups', setUpId)?.name ?? setUpId
+const columnName = (id: string): string => model.value.columns.find((one) => one.id === id)?.name ?? id
 const jobName = (id: string): string => workspace.get('jobs', id)?.name ?? id
-const priceOf = (setUpId: string): string => {
-  const price = toBuy.value.get(setUpId)?.price ?? null
-  return price === null ? '' : ` for ${money(price)}`
+
+/** For more the table itself is the answer. */
+const MOST_CURED = 3
+const { answer: cheapest } = useAnswer<'cheapest'>(
+  computed((): Question<'cheapest'> | null => {
+    const ids = [...undone.value].slice(0, MOST_CURED)
+    return isBySetUp.value || waiting.value > 0 || ids.length === 0 ? null : ['cheapest', ids]
+  }),
+)
+function bought({ toBuy }: Could): string {
+  const small = toBuy.filter(({ slot }) => SMALL_SLOTS.has(slot)).length
+  return [
+    ...toBuy.filter(({ slot }) => !SMALL_SLOTS.has(slot)).map(({ name }) => name),
+    ...(small === 0 ? [] : [`${small} small ${small === 1 ? 'part' : 'parts'}`]),
+  ].join('; ')
 }
-const circuitName = computed(() => {
-  const { stopper } = summary.value
-  return stopper ? (workspace.get('circuits', stopper.circuitId)?.name ?? stopper.circuitId) : ''
+const cures = computed(() =>
+  (cheapest.value ?? []).map(({ jobId, could }) => ({
+    jobId,
+    words: could
+      ? `Cheapest: buy ${bought(could)}, ${money(Math.ceil(could.toGet))}.`
+      : 'Nothing in your lists does it.',
+  })),
+)
+/** Machines of the shop that do none of the planned jobs on any circuit. */
+const idleMachines = computed(() => {
+  if (isBySetUp.value || waiting.value > 0) return []
+  const busy = new Set(
+    planned.value.flatMap((job) =>
+      machineRow(job).flatMap(({ verdict, stationId }) =>
+        does(verdict) ? [machines.byId.value.get(stationId)?.powerSource.id] : [],
+      ),
+    ),
+  )
+  const names = machines.stations.value
+    .filter(
+      ({ id, powerSource }) =>
+        !busy.has(powerSource.id) && model.value.columns.some((one) => one.id === id && one.isOwned),
+    )
+    .map(({ powerSource }) => powerSource.name)
+  return [...new Set(names)]
 })
+const summary = computed(() => (isBySetUp.value ? ofSetUps.summary(settled.value, jobIds.value) : null))
+const circuitName = computed(() => {
+  const id = summary.value?.stopper?.circuitId
+  return id ? (workspace.get('circuits', id)?.name ?? id) : ''
+})
+function opened(): string {
+  const { opener } = summary.value ?? {}
+  if (!opener) return ''
+  const price = ofSetUps.toBuy.value.get(opener.setUpId)?.price ?? null
+  return `${columnName(opener.setUpId)}${price === null ? '' : ` for ${money(price)}`} does ${opener.jobIds.map(jobName).join(', ')}.`
+}
 
 onKeyStroke('/', (event) => {
   if (event.target instanceof HTMLElement && event.target.matches('input, textarea')) return
@@ -246,76 +349,28 @@ onKeyStroke('/', (event) => {
 </script>
 
 <template>
-  <section v-if="planned.length === 0 || whole.length === 0" class="empty">
-    <h1>Board</h1>
+  <section v-if="planned.length === 0 || model.columns.length === 0" class="empty">
+    <PlaceHead title="Board" :tabs="tabs" />
     <p>
-      All planned jobs against all set-ups stand here.
+      The board shows which machine does which job.
       {{
         planned.length === 0
           ? 'There is no planned job yet.'
-          : 'There is no set-up yet whose parts are all there.'
+          : isBySetUp
+            ? 'There is no complete set-up yet.'
+            : 'There is no machine yet.'
       }}
     </p>
     <RouterLink class="plain-button main" :to="{ name: planned.length === 0 ? 'jobs' : 'start' }">
-      {{ planned.length === 0 ? 'Go to the jobs' : 'Walk through the shop' }}
+      {{ planned.length === 0 ? 'Go to Jobs' : 'Walk through the shop' }}
     </RouterLink>
   </section>
   <section v-else class="view">
-    <header>
-      <h1>Board</h1>
-      <VChipGroup v-model="which" class="screen-only" mandatory aria-label="Which jobs">
-        <VChip value="all">All jobs {{ planned.length }}</VChip>
+    <PlaceHead title="Board" :tabs="tabs">
+      <VChipGroup v-model="which" class="screen-only" mandatory aria-label="Jobs">
+        <VChip value="all">All {{ planned.length }}</VChip>
         <VChip value="undone">Nothing owned does it {{ undone.size }}</VChip>
       </VChipGroup>
-      <VCheckbox v-model="ownedOnly" class="screen-only" label="Owned only" />
-      <PickField
-        class="pick screen-only"
-        name="Order of the jobs"
-        :items="
-          SORTS.some(([id]) => id === sortBy) ? SORTS : [...SORTS, [sortBy, `by ${nameOf(sortBy)}`] as const]
-        "
-        :model-value="sortBy"
-        @update:model-value="(now) => (sortBy = now ?? 'name')"
-      />
-      <VMenu :close-on-content-click="false" location="bottom start" :transition="false">
-        <template #activator="{ props: activator }">
-          <button class="plain-button screen-only" v-bind="activator">
-            {{ filters > 0 ? `${filters} more` : 'More filters' }}
-          </button>
-        </template>
-        <section class="filters sheet" aria-label="More filters">
-          <PickField v-model="verdict" label="A cell that is" optional="anything" :items="VERDICT_CHOICES" />
-          <PickField v-model="limit" label="Limited by" optional="anything" :items="limits" />
-          <PickField v-model="process" label="Set-ups by" optional="every process" :items="processes" />
-          <PickField v-model="circuitId" label="Set-ups on" optional="every circuit" :items="circuits" />
-          <PickField v-model="dueWithin" label="Due" optional="any time" :items="DUE_CHOICES" />
-          <CountField
-            v-model="mostHours"
-            label="Done in at most, h"
-            decimals
-            :least="0"
-            :most="10000"
-            optional="any time"
-          />
-          <CountField
-            v-model="mostCost"
-            :label="`Done for at most, ${workspace.shop?.currency ?? ''}`"
-            decimals
-            :least="0"
-            :most="1e9"
-            optional="any sum"
-          />
-          <button class="link-button" :disabled="filters === 0" @click="clearFilters">Clear them</button>
-        </section>
-      </VMenu>
-      <TypedField
-        ref="searchField"
-        v-model="search"
-        class="search screen-only"
-        type="search"
-        name="Search the jobs"
-        placeholder="Search, press /"
-      />
       <span class="end">
         <VMenu location="bottom end" :transition="false">
           <template #activator="{ props: activator }">
@@ -323,42 +378,70 @@ onKeyStroke('/', (event) => {
           </template>
           <VList>
             <VListItem
-              title="The board as a sheet (CSV)"
-              @click="download('board.csv', boardCsv(workspace.speech, jobs, setUps, cells), 'text/csv')"
+              title="Board as a sheet (CSV)"
+              @click="download('board.csv', boardCsv(workspace.speech, jobs, model, cells), 'text/csv')"
             />
             <VListItem
-              title="The board with its figures (JSON)"
-              @click="download('board.json', boardJson(jobs, setUps, cells), 'application/json')"
+              title="Board with figures (JSON)"
+              @click="download('board.json', boardJson(jobs, model, cells), 'application/json')"
             />
           </VList>
         </VMenu>
-        <button class="plain-button" :disabled="compared.length === 0" @click="comparing = true">
+        <button
+          v-if="isBySetUp"
+          class="plain-button"
+          :disabled="compared.length === 0"
+          @click="comparing = true"
+        >
           Compare {{ compared.length }} pinned
         </button>
       </span>
-    </header>
-    <div class="if screen-only">
+    </PlaceHead>
+    <div class="tools screen-only">
       <PickField
         v-model="whatIfAt"
         class="what-if"
-        label="What if"
-        :items="whatIfs.map(([words], index) => [index, words] as const)"
+        name="What if"
+        :items="whatIfs.map(([words], index) => [index, `What if: ${words}`] as const)"
+      />
+      <PickField
+        class="pick"
+        name="Order of the jobs"
+        :items="orders"
+        :model-value="order"
+        @update:model-value="(now) => (order = now ?? 'name')"
+      />
+      <PickField v-model="groupBy" class="pick" name="Group the jobs" optional="no groups" :items="GROUPS" />
+      <BoardFilters :used="used" :cells="settled" />
+      <VCheckbox v-model="ownedOnly" label="Owned only" />
+      <TypedField
+        ref="searchField"
+        v-model="search"
+        class="search"
+        type="search"
+        name="Search the jobs"
+        placeholder="Search, press /"
       />
       <p v-if="whatIfAt > 0" class="trial" role="status">
-        This is a trial: nothing is changed.
-        <button class="link-button" @click="whatIfAt = 0">Back to as it is</button>
+        Trial: nothing is changed.
+        <button class="link-button" @click="whatIfAt = 0">End trial</button>
       </p>
       <p v-if="failure" class="problem" role="alert">The board cannot be worked out: {{ failure }}</p>
       <p v-else-if="waiting > 0 && planned.length > 20" class="label" role="status">
-        {{ waiting }} of {{ planned.length }} jobs are still being worked out
+        {{ waiting }} of {{ planned.length }} jobs to go…
       </p>
     </div>
-    <div class="body">
-      <p v-if="jobs.length === 0 || setUps.length === 0" class="sheet none" role="status">
+    <p v-if="idle.length > 0" class="idle label screen-only">
+      {{ idle.length === 1 ? 'Does' : 'Do' }} none of these jobs:
+      {{ idle.map(({ name }) => name).join('; ') }}.
+      <button class="link-button" @click="showIdle = !showIdle">{{ showIdle ? 'Hide' : 'Show' }}</button>
+    </p>
+    <div class="body screen-only">
+      <p v-if="jobs.length === 0 || columns.length === 0" class="sheet none" role="status">
         {{
           which === 'undone' && search === ''
-            ? 'Every job is done by something that the shop has.'
-            : 'Nothing is like that. Change the search or the filters.'
+            ? 'Something you own does every job.'
+            : 'Nothing matches. Change the search or the filters.'
         }}
       </p>
       <BoardGrid
@@ -366,62 +449,85 @@ onKeyStroke('/', (event) => {
         ref="grid"
         v-model="at"
         :jobs="jobs"
-        :set-ups="setUps"
+        :columns="columns"
+        :model="model"
         :cells="cells"
-        :to-buy="toBuy"
+        :lines="3"
         :pinned="pinned"
         :due="due"
         :is-overdue="isOverdue"
-        :supply="supply"
+        :group-of="groupOf"
         :job-words="jobWords"
         @open="panel?.focus()"
         @pin="pin"
-        @sort="(id) => (sortBy = id)"
+        @sort="(id) => (order = id)"
+      />
+      <MachinePanel
+        v-if="here && station && !isBySetUp"
+        :key="`${here.job.id} ${station.id}`"
+        ref="panel"
+        :job="here.job"
+        :station="station"
+        :cell="hereCell"
+        :row="machineRow(here.job)"
+        :machines="machines"
+        :what-if="whatIf"
+        @back="grid?.focus()"
       />
       <CellPanel
-        v-if="here"
-        :key="`${here.job.id} ${here.setUp.id}`"
+        v-else-if="here && setUp && isBySetUp"
+        :key="`${here.job.id} ${setUp.id}`"
         ref="panel"
-        class="screen-only"
         :job="here.job"
-        :set-up="here.setUp"
+        :set-up="setUp"
         :what-if="whatIf"
         @back="grid?.focus()"
       />
     </div>
+    <BoardPrint :jobs="jobs" :columns="columns" :model="model" :cells="cells" :due="due" />
     <footer>
-      <p v-if="summary.undone.length > 0">
-        <strong>{{ summary.undone.map(jobName).join(', ') }}</strong>
-        {{ summary.undone.length === 1 ? 'has' : 'have' }} no set-up of yours<template v-if="summary.opener"
-          >; <strong>{{ nameOf(summary.opener.setUpId) }}</strong>{{ priceOf(summary.opener.setUpId) }} does
-          {{ summary.opener.jobIds.map(jobName).join(', ') }}</template
-        >
-      </p>
-      <p v-else-if="waiting === 0">Every job is done by something that you have</p>
-      <p v-if="summary.idle.length > 0 && waiting === 0">
-        <strong>{{ summary.idle.map(nameOf).join(', ') }}</strong>
-        {{ summary.idle.length === 1 ? 'does' : 'do' }} no job
-      </p>
-      <p v-if="summary.stopper">
-        The circuit <strong>{{ circuitName }}</strong> stops {{ summary.stopper.cells }}
-        {{ summary.stopper.cells === 1 ? 'cell' : 'cells' }}
-      </p>
-      <p v-if="broken.length > 0">
-        <strong>{{ broken.map(({ name }) => name).join(', ') }}</strong>
-        {{ broken.length === 1 ? 'lacks' : 'lack' }} a part
-      </p>
+      <template v-if="!isBySetUp">
+        <p v-for="cure in cures" :key="cure.jobId">
+          <RouterLink :to="{ name: 'job', params: { jobId: cure.jobId } }">{{
+            jobName(cure.jobId)
+          }}</RouterLink>: nothing you own does it.
+          <RouterLink :to="{ name: 'buy', params: { part: 'could' }, query: { job: cure.jobId } }">{{
+            cure.words
+          }}</RouterLink>
+        </p>
+        <p v-if="undone.size === 0 && waiting === 0">Something you own does every job.</p>
+        <p v-if="idleMachines.length > 0">
+          <strong>{{ idleMachines.join(', ') }}</strong>
+          {{ idleMachines.length === 1 ? 'does' : 'do' }} no planned job.
+        </p>
+      </template>
+      <template v-else-if="summary">
+        <p v-if="summary.undone.length > 0">
+          <strong>{{ summary.undone.map(jobName).join(', ') }}</strong>: no set-up you own does
+          {{ summary.undone.length === 1 ? 'it' : 'them' }}. {{ opened() }}
+        </p>
+        <p v-else-if="waiting === 0">A set-up you own does every job.</p>
+        <p v-if="summary.stopper">
+          The circuit <strong>{{ circuitName }}</strong> stops {{ summary.stopper.cells }}
+          {{ summary.stopper.cells === 1 ? 'cell' : 'cells' }}.
+        </p>
+        <p v-if="ofSetUps.broken.value.length > 0">
+          <strong>{{ ofSetUps.broken.value.map(({ name }) => name).join(', ') }}</strong>: a part is missing.
+        </p>
+      </template>
       <p class="keys label screen-only">
-        <kbd>↑↓←→</kbd> walk <kbd>Enter</kbd> into the cell, <kbd>Esc</kbd> back <kbd>Space</kbd> pins a
-        set-up
+        <kbd>↑↓←→</kbd> move <kbd>Enter</kbd> open cell <kbd>Esc</kbd> back
+        <template v-if="isBySetUp"><kbd>Space</kbd> pin set-up</template>
       </p>
     </footer>
     <CompareDialog
+      v-if="isBySetUp"
       v-model="comparing"
       :set-ups="compared"
       :jobs="planned"
       :cells="cells"
-      :to-buy="toBuy"
-      :supply="supply"
+      :to-buy="ofSetUps.toBuy.value"
+      :supply="ofSetUps.supply"
       @unpin="pin"
     />
   </section>
@@ -432,7 +538,7 @@ onKeyStroke('/', (event) => {
   display: grid;
   gap: 12px;
   justify-items: start;
-  padding: 48px;
+  padding: 10px 20px;
 }
 .view {
   display: grid;
@@ -442,36 +548,28 @@ onKeyStroke('/', (event) => {
   height: calc(100vh - 48px);
   padding: 10px 20px 12px;
 }
-header {
-  align-items: center;
-  display: flex;
-  flex-wrap: wrap;
-  gap: 6px 12px;
-}
-header > .pick {
-  width: 128px;
-}
-.search {
-  width: 132px;
+.view:has(.idle) {
+  grid-template-rows: auto auto auto minmax(0, 1fr) auto;
 }
 .end {
   display: flex;
   gap: 8px;
   margin-left: auto;
 }
-.if {
+.tools {
   align-items: center;
   display: flex;
   flex-wrap: wrap;
-  gap: 4px 16px;
+  gap: 6px 12px;
+}
+.pick {
+  width: 136px;
+}
+.search {
+  width: 140px;
 }
 .what-if {
-  align-items: center;
-  display: flex;
-  gap: 8px;
-}
-.what-if :deep(.v-input) {
-  width: 330px;
+  width: 260px;
 }
 .trial {
   background: var(--copper-soft);
@@ -481,7 +579,7 @@ header > .pick {
   align-items: start;
   display: grid;
   gap: 8px;
-  grid-template-columns: minmax(0, 1fr) 288px;
+  grid-template-columns: minmax(0, 1fr) 300px;
   min-height: 0;
 }
 .body > * {
@@ -496,7 +594,7 @@ footer {
   flex-wrap: wrap;
   gap: 2px 22px;
 }
-footer strong {
+footer :is(strong, a) {
   color: var(--ink);
 }
 .keys {
@@ -515,12 +613,5 @@ footer strong {
   .end {
     margin-left: 0;
   }
-}
-.filters {
-  display: grid;
-  gap: 8px 12px;
-  grid-template-columns: 1fr 1fr;
-  padding: 12px 14px;
-  width: 380px;
 }
 </style>

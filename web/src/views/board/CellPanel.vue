@@ -147,12 +147,12 @@ defineExpose({ focus: () => heading.value?.focus() })
 </script>
 
 <template>
-  <section class="panel sheet" aria-label="The cell in hand" @keydown.esc="emit('back')">
+  <section class="panel sheet" aria-label="Selected cell" @keydown.esc="emit('back')">
     <h2 ref="heading" tabindex="-1">{{ job.name }} · {{ setUp.name }}</h2>
     <p v-if="failure" class="problem" role="alert">It cannot be worked out: {{ failure }}</p>
     <p v-else-if="!fit" class="quiet">Working it out…</p>
     <template v-else>
-      <p><VerdictMark :verdict="fit.verdict" /><span v-if="isTrial" class="label"> as it is tried</span></p>
+      <p><VerdictMark :verdict="fit.verdict" /><span v-if="isTrial" class="label"> in this trial</span></p>
       <ChainChart v-if="chain" :chain="chain" joint-detail="" @open="(id) => (openKey = `link:${id}`)" />
       <ul v-if="against.length > 0" class="against">
         <li v-for="one in against" :key="one.key">

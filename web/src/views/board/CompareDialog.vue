@@ -7,7 +7,7 @@ import { useMoney } from '../../stores/useMoney.ts'
 import { useAbout } from '../../stores/useAbout.ts'
 import { usePrint } from '../../stores/usePrint.ts'
 import { useWorkspace } from '../../shop/workspace.ts'
-import { type Cells, cellOf } from './useBoard.ts'
+import { type Cells, cellOf } from './boardModel.ts'
 
 /** The pinned set-ups side by side, the same rows for all. */
 const open = defineModel<boolean>({ required: true })

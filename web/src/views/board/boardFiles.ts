@@ -1,30 +1,34 @@
 /** The board as files: CSV as it is read, JSON with the figures. */
-import { type BoardCell, cellText, type Job, type SetUp, type Speech, verdictText } from '@brannik/core'
+import { type Job, type Speech, verdictText } from '@brannik/core'
 import Papa from 'papaparse'
-import { type Cells, cellOf } from './useBoard.ts'
+import { type AnyCell, type BoardColumn, type BoardModel, type Cells, cellOf } from './boardModel.ts'
 
-export const boardCsv = (
+/** @returns a cell in one line: `Fits +27 A, MIG 0.035, change over 10 min` */
+export function cellLine(
   speech: Speech,
-  jobs: readonly Job[],
-  setUps: readonly SetUp[],
-  cells: Cells,
-): string => {
-  const words = (cell: BoardCell | null): string =>
-    cell ? `${verdictText(speech, cell.verdict)} ${cellText(speech, cell)}`.trim() : ''
+  cell: AnyCell | null,
+  column: BoardColumn,
+  model: BoardModel,
+): string {
+  if (!cell) return ''
+  const { tone, head, way, first } = model.shownOf(cell, column)
+  return [`${verdictText(speech, tone)} ${head}`.trim(), way, first].filter(Boolean).join(', ')
+}
+
+export const boardCsv = (speech: Speech, jobs: readonly Job[], model: BoardModel, cells: Cells): string => {
+  const { columns } = model
   const rows = jobs.map((job) => [
     job.name,
     job.dueOn ?? '',
-    ...setUps.map(({ id }) => words(cellOf(cells, job.id, id))),
+    ...columns.map((column) => cellLine(speech, cellOf(cells, job.id, column.id), column, model)),
   ])
-  return Papa.unparse([['job', 'due', ...setUps.map(({ name }) => name)], ...rows], {
-    escapeFormulae: true,
-    newline: '\r\n',
-  })
+  const heads = columns.map(({ name, note, group }) => (group === '' ? `${name}, ${note}` : name))
+  return Papa.unparse([['job', 'due', ...heads], ...rows], { escapeFormulae: true, newline: '\r\n' })
 }
 
-export const boardJson = (jobs: readonly Job[], setUps: readonly SetUp[], cells: Cells): string => {
+export function boardJson(jobs: readonly Job[], { columns }: BoardModel, cells: Cells): string {
   const found = jobs.flatMap((job) =>
-    setUps.flatMap(({ id }) => {
+    columns.flatMap(({ id }) => {
       const cell = cellOf(cells, job.id, id)
       if (!cell) return []
       const { verdict, limit, spareA, takes } = cell
@@ -36,8 +40,16 @@ export const boardJson = (jobs: readonly Job[], setUps: readonly SetUp[], cells:
         capacity: limit.capacity,
         unit: limit.unit,
       }
-      return [{ job: job.id, setUp: id, verdict, limit: what, spareA, ...takes }]
+      const by =
+        'stationId' in cell
+          ? {
+              machine: cell.way?.setUp.powerSourceId ?? id.split(' ')[0],
+              way: cell.way?.setUp ?? null,
+              toBuy: cell.way?.toBuy ?? [],
+            }
+          : { setUp: id }
+      return [{ job: job.id, ...by, verdict, limit: what, spareA, ...takes }]
     }),
   )
-  return `${JSON.stringify({ format: 'brannik-board', version: 1, cells: found }, null, 2)}\n`
+  return `${JSON.stringify({ format: 'brannik-board', version: 2, cells: found }, null, 2)}\n`
 }

@@ -1,0 +1,32 @@
+import { AS_IT_IS, MachineBoard, type MachineCell, type WhatIf } from '@brannik/core'
+import { isSameBesideJobs } from '../delta.ts'
+import type { Snapshot } from '../snapshot.ts'
+
+/** The board that was asked last: what parts say of each other is found once, however many parts its jobs come in. */
+let last: { readonly snapshot: Snapshot; readonly of: string; readonly board: MachineBoard } | null = null
+
+export function machineBoardFor(snapshot: Snapshot, whatIf: WhatIf): MachineBoard | null {
+  const { shop, setUps } = snapshot
+  if (!shop) return null
+  const of = JSON.stringify(whatIf)
+  if (!last || last.of !== of || !isSameBesideJobs(last.snapshot, snapshot))
+    last = { snapshot, of, board: new MachineBoard(shop, snapshot, setUps, whatIf) }
+  return last.board
+}
+
+/**
+ * Every job on every machine, one job after the other.
+ * @param whatIf one change over all of them, tried and not made
+ */
+export function answer(
+  snapshot: Snapshot,
+  jobIds: readonly string[],
+  whatIf: WhatIf = AS_IT_IS,
+): readonly MachineCell[] {
+  const board = machineBoardFor(snapshot, whatIf)
+  const byId = new Map(snapshot.jobs.map((job) => [job.id, job]))
+  return jobIds.flatMap((id) => {
+    const job = byId.get(id)
+    return job && board ? board.row(job) : []
+  })
+}
