@@ -21,7 +21,7 @@ test('the answer to the press frame stands on one screen, unscrolled', async ({ 
   await page.getByRole('link', { name: 'Jobs' }).click()
   await page.getByRole('link', { name: 'Fit Press frame' }).click()
   await expect(headline(page)).toHaveText(/A too little$/)
-  await expect(page.getByText('The power source gives out first.')).toBeVisible()
+  await expect(page.getByText('Weakest link: the power source.')).toBeVisible()
   for (const name of ['Circuit', 'Power source', 'Gun', 'Wire', 'Joint']) {
     await expect(page.getByRole('button', { name: new RegExp(`^${name}`) }).first()).toBeInViewport()
   }

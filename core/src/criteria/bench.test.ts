@@ -79,7 +79,7 @@ describe('the flow of the gas', () => {
       'tight',
     ])
     const storm = withFlow(withNozzle(frame, 12.7, null), 60 * CFH)
-    expect(said(storm, 'flow-bounds')).toContain('tumbles')
+    expect(said(storm, 'flow-bounds')).toContain('turbulent')
     expect(mends(storm, 'flow-bounds')).toEqual(['less-flow'])
   })
   it('through a cup 6 is smooth to some 30 ft³/h; a gas lens lays more straight', () => {
@@ -125,7 +125,7 @@ describe('the work clamp', () => {
     // 190 A through 2 V are 380 W.
     expect(said(at(2), 'return-volts')).toMatch(/38\d W/)
     // Of some 23 V the arc has 2 less: by the load line a good twentieth of the current.
-    const lostA = Number(/with ([\d.]+) A less/.exec(said(at(2), 'return-volts'))?.[1])
+    const lostA = Number(/has ([\d.]+) A less/.exec(said(at(2), 'return-volts'))?.[1])
     expect(lostA).toBeGreaterThan(190 / 25)
     expect(lostA).toBeLessThan(190 / 10)
     expect(mends(at(2), 'return-volts')).toEqual(['clean-clamp'])

@@ -102,7 +102,7 @@ describe('supply', () => {
   it('a cable without its unit is unknown, not guessed; one of another book is read by its area', () => {
     const cable = (conductorSize: string) => ({ ...frame, circuit: { ...frame.circuit, conductorSize } })
     expect(verdict(cable('2.5'), 'cable')).toBe('unknown')
-    expect(row(cable('2.5'), 'cable').missing).toContain('with its unit, such as 10 AWG')
+    expect(row(cable('2.5'), 'cable').missing).toContain('with its unit, for example 10 AWG')
     expect(verdict(cable('2.5 mm²'), 'cable')).toBe(verdict(cable('14 AWG'), 'cable'))
   })
 })
@@ -112,7 +112,7 @@ describe('source, gun, wire', () => {
     const platform = demoInput('press-frame', 'bay-2-wire')
     const duty = row(platform, 'source-duty')
     expect(duty.verdict).toBe('tight')
-    expect(duty.sentence).toMatch(/you weld 1\d s in every 30 s/)
+    expect(duty.sentence).toMatch(/Weld 1\d s in every 30 s/)
     const patch = duty.mends[0]?.patch
     if (patch?.on !== 'job') throw new Error('no pause')
     const rested = (pauseS: number) =>
@@ -161,7 +161,7 @@ describe('source, gun, wire', () => {
     })
     expect(verdict(thin, 'source-range')).toBe('fails')
     const [chain] = fitJob(thin).chains
-    expect(chain && chainText(speechOf(thin.shop), chain)).toContain('cannot go low enough')
+    expect(chain && chainText(speechOf(thin.shop), chain)).toContain('Too hot: the wire')
   })
 
   it('more passes bring a groove in by TIG on steel, and nothing else: its faces need the same heat', () => {
@@ -223,7 +223,7 @@ describe('gas and filler, common practice', () => {
         { ...frame, gas: gas({ argonPct: 100 }) },
         { materialA: 'stainless-304', materialB: 'stainless-304' },
       ),
-      'piles up',
+      'The arc wanders on stainless',
     ],
     [
       'steel spray with 25 % CO₂',
@@ -233,9 +233,9 @@ describe('gas and filler, common practice', () => {
     [
       'steel wire on stainless',
       withJoint(frame, { materialA: 'stainless-304', materialB: 'stainless-304' }),
-      'not for 304 stainless',
+      'wrong for 304 stainless',
     ],
-    ['a rod in a wire gun', { ...frame, wire: tray.wire }, 'is a rod; MIG, short-circuit wants a solid wire'],
+    ['a rod in a wire gun', { ...frame, wire: tray.wire }, 'is a rod. MIG, short-circuit needs a solid wire'],
   ] as const)('%s', (_, input, words) => {
     expect(shielding(input).verdict).toBe('fails')
     expect(shielding(input).sentence).toContain(words)

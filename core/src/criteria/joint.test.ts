@@ -95,14 +95,14 @@ describe('spray of steel', () => {
     ).toBeNull()
   })
 
-  it('a plate without pulse does not pulse', () => {
+  it('a plate without pulse has no pulse', () => {
     const pulsed = (input: FitInput): FitInput => ({
       ...input,
       setUp: { ...input.setUp, process: 'gmaw-pulse' },
     })
     expect(verdict(pulsed(spray), 'rated-for-process')).toBe('fits')
     expect(verdict(pulsed(frame), 'rated-for-process')).toBe('fails')
-    expect(said(pulsed(frame), 'rated-for-process')).toContain('does not pulse')
+    expect(said(pulsed(frame), 'rated-for-process')).toContain('has no pulse')
     const overhead = withJoint(
       { ...frame, setUp: { ...frame.setUp, process: 'gmaw-spray' } },
       { position: 'overhead' },
@@ -139,7 +139,7 @@ describe('travel by hand', () => {
     expect(verdict(frame, 'travel')).toBe('fits')
     expect(verdict(withJoint(frame, plate(9.525, { legMm: 2 })), 'travel')).toBe('tight')
     expect(said(withJoint(frame, plate(9.525, { legMm: 2 })), 'travel')).toContain(
-      'larger than it was asked for',
+      'comes out too large',
     )
     expect(mends(withJoint(frame, plate(9.525, { legMm: 2 })), 'travel')[0]?.code).toBe('larger-bead')
   })
@@ -196,10 +196,10 @@ describe('supply', () => {
       circuit: { ...frame.circuit, voltageV, phases },
       setUp: { ...frame.setUp, linksSetV },
     })
-    expect(said(set(460), 'supply-setting')).toContain('is set for 460 V, and the supply is 240 V')
+    expect(said(set(460), 'supply-setting')).toContain('is set for 460 V. The supply is 240 V')
     expect(verdict(set(460), 'supply-setting')).toBe('fails')
     expect(verdict(set(230), 'supply-setting')).toBe('fits')
-    expect(said(set(null), 'supply-setting')).toContain('Set the links')
+    expect(said(set(null), 'supply-setting')).toContain('then set its links')
     const automatic = {
       ...set(460),
       powerSource: { ...frame.powerSource, supplyChange: 'automatic' as const },
@@ -222,7 +222,7 @@ describe('supply', () => {
     })
     expect(found(plateOf(20, 12), 'conductor-rule')).toMatchObject({ demand: 20, code: 'measured' })
     expect(found(plateOf(20, 31), 'conductor-rule')).toMatchObject({ demand: 31, code: 'other-process' })
-    expect(said(plateOf(20, 31), 'conductor-rule')).toContain('By TIG the machine asks for a cable of 31 A')
+    expect(said(plateOf(20, 31), 'conductor-rule')).toContain('For TIG this machine needs a cable for 31 A')
   })
 
   it('a breaker above twice I₁max is for a machine that protects itself; above twice the cable it is a fault (NEC 630.12)', () => {
@@ -239,7 +239,7 @@ describe('supply', () => {
     })
     expect(verdict(hung(70, '8 AWG'), 'breaker-rule')).toBe('fits')
     expect(verdict(hung(80, '8 AWG'), 'breaker-rule')).toBe('tight')
-    expect(said(hung(80, '8 AWG'), 'breaker-rule')).toContain('protects itself')
+    expect(said(hung(80, '8 AWG'), 'breaker-rule')).toContain('overcurrent protection')
     expect(verdict(hung(110, '8 AWG'), 'breaker-rule')).toBe('fails')
   })
 

@@ -115,8 +115,8 @@ describe('volts at rest', () => {
     const powerSource = source({ openCircuitV: 58 })
     expect(judged('stick-strikes', { powerSource, wire: stick('E6010') })).toMatchObject({
       verdict: 'tight',
-      says: 'Source stands at 58 V before the arc; E6010 wants 65 V to strike readily and not to go out.',
-      mends: ['An electrode that strikes more easily, such as E6013, or a source with more volts at rest'],
+      says: 'Source has 58 V open-circuit. E6010 needs 65 V to strike well and stay lit.',
+      mends: ['An electrode that strikes more easily, such as E6013, or a source with a higher open-circuit voltage'],
     })
     expect(judged('stick-strikes', { powerSource, wire: stick('E6013') })?.verdict).toBe('fits')
   })
@@ -177,7 +177,7 @@ describe('the loader fork by stick', () => {
   it('warns of the live holder and of damp electrodes', () => {
     const said = fit.cautions.map((one) => cautionText(speech, one).text).join(' ')
     expect(said).toContain('holder is live')
-    expect(said).toContain('stay dry')
+    expect(said).toContain('Keep low-hydrogen electrodes sealed')
     const rutile = fitJob({ ...input, wire: stick('E6013') })
     expect(rutile.cautions.map(({ code }) => code)).not.toContain('keep-dry')
   })
@@ -194,8 +194,8 @@ describe('the loader fork by stick', () => {
       )
       return found && sentenceOf(speech, found)
     }
-    expect(said('picking-platform')).toBe('6061 aluminum is not welded by stick in ordinary work.')
-    expect(said('pressing-tray')).toContain('usual are E308L-16')
+    expect(said('picking-platform')).toBe('Stick does not weld 6061 aluminum in ordinary work.')
+    expect(said('pressing-tray')).toContain('Usual: E308L-16')
   })
   it('names a thinner electrode where the plate is too thin for it, and none on plate', () => {
     const c = set({ wire: stick('E7018') })

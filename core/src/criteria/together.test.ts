@@ -1003,7 +1003,7 @@ describe('what a criterion says', () => {
     }
     // 0.023 in runs about 3.5 in/min per ampere (common practice): some 105 in/min at 30 A.
     expect(said('feed-speed', starved)).toMatch(
-      /lowest current, 30 A.*(9\d|10\d|11\d)(\.\d)? in\/min.*reaches 45 in\/min/,
+      /lowest current, 30 A.*(9\d|10\d|11\d)(\.\d)? in\/min.*feeds up to 45 in\/min/,
     )
   })
 
@@ -1014,15 +1014,15 @@ describe('what a criterion says', () => {
       flowMeter: samplePart('flow-meter'),
       flowLPerMin: 10,
     })
-    expect(said('flow-scale', helium)).toMatch(/for 10 L\/min set 3\.1[67] L\/min/)
+    expect(said('flow-scale', helium)).toMatch(/For 10 L\/min set 3\.1[67] L\/min/)
   })
 
   it('stick-out is said as a workshop reads it: 11.1 mm, or 7/16 in, with a number 7 cup', () => {
     const part = (unitSystem: 'metric' | 'imperial') =>
       said('stick-out', tig({ unitSystem, cup: samplePart('cup'), colletBody: samplePart('collet-body') }))
     expect([part('metric'), part('imperial')]).toEqual([
-      'Stick-out up to 11.1 mm with this cup.',
-      'Stick-out up to 7/16 in with this cup.',
+      'Stickout up to 11.1 mm with this cup.',
+      'Stickout up to 7/16 in with this cup.',
     ])
   })
 

@@ -19,7 +19,7 @@ describe('cautions stand where the decision is made', () => {
     for (const id of ['press-frame', 'pressing-tray', 'loader-fork', 'picking-platform']) {
       expect(topics(demoInput(id))).toEqual(expect.arrayContaining(['Eyes', 'Power']))
     }
-    expect(says(demoInput('pressing-tray'))).toContain('at least 8, 12 suggested')
+    expect(says(demoInput('pressing-tray'))).toContain('Lens shade 8 or darker, 12 suggested')
   })
 
   it('names no shade above the currents of the table', () => {
@@ -86,16 +86,16 @@ describe('the sentence of the chain', () => {
   }
   it('names the link, both currents and the duty where it gives out', () => {
     expect(sentence(demoInput('press-frame'))).toBe(
-      'The power source gives out first. The weld wants 190 A, 152 A at the least; Quillon 210, 120 V reaches 140 A, rested.',
+      'Weakest link: the power source. This weld needs 190 A (152 A minimum). Quillon 210, 120 V gives 140 A, even with rest.',
     )
   })
   it('names the low end where that is the trouble', () => {
     expect(sentence(demoInput('pressing-tray', 'bench-tig-316'))).toBe(
-      'The tungsten is below its usual range. The weld wants 54.3 A; 1/16 WLa20 is usual from 70 A on: another size runs steadier.',
+      'The tungsten is below its usual range. This weld needs 54.3 A. 1/16 WLa20 usually runs from 70 A. Another size runs steadier.',
     )
   })
-  it('says what would give out first where all hold', () => {
-    expect(sentence(demoInput('tank-manifold'))).toContain('The power source would give out first, at 138 A')
+  it('says what has the least to spare where all hold', () => {
+    expect(sentence(demoInput('tank-manifold'))).toContain('The power source has the least to spare: 138 A')
   })
   it('names what is missing before anything that holds', () => {
     expect(sentence({ ...demoInput('press-frame', 'bay-2-wire'), gas: null })).toContain('Gun: the gas')

@@ -105,7 +105,7 @@ describe('an extension cord', () => {
     expect(found(thin, 'cord')).toMatchObject({ verdict: 'fails', capacity: 13 })
     expect(found(thin, 'volts')?.verdict).not.toBe('fits')
     expect(sentenceOf(speechOf(frame.shop), found(thin, 'cord') as never)).toMatch(
-      /100 ft of 16 AWG carry 13 A.*coiled/,
+      /100 ft of 16 AWG carries 13 A.*coiled/,
     )
     const mend = fitJob(thin).mends['cord']?.[0]
     expect(mend?.code).toBe('cord-of')

@@ -28,7 +28,7 @@ describe('the chain', () => {
     expect(wrapper.findAll('.bar.fails')).toHaveLength(2)
     expect(wrapper.findAll('.gap text').map((text) => text.text())).toEqual(['−11 A', '−12 A'])
     expect(wrapper.get('.name.first').text()).toContain('Power source')
-    expect(wrapper.get('.name.first').text()).toContain('gives out first')
+    expect(wrapper.get('.name.first').text()).toContain('weakest link')
   })
 
   it('draws what rest lets a link carry, and says which link sets the pace', () => {

@@ -1,24 +1,24 @@
-/** What flows through source, gun and electrode, and what it makes of the weld. */
+/** The current through source, gun and electrode, and what it makes of the weld. */
 import type { CriterionWords } from '../language.ts'
 
 export const ARC: Readonly<Record<string, CriterionWords>> = {
   'source-duty': {
-    title: 'Source duty at {current}',
+    title: 'Duty cycle at {current}',
     short: 'duty {demand}',
     sentences: {
-      measured: 'The worst ten minutes ask {demand}; the source allows {capacity}',
-      pace: 'It sets the pace: the worst ten minutes ask {demand}, and at {capacity} you weld {arc} in every {span}',
+      measured: 'The worst ten minutes need {demand} duty cycle. The source allows {capacity}',
+      pace: 'Duty cycle limits you: the job needs {demand}, the source allows {capacity}. Weld {arc} in every {span}',
       'pace-unbroken':
-        'It sets the pace: the source allows {may} of arc in ten minutes at this current, and one weld around takes {one}',
+        'Duty cycle limits you: the source allows {may} of arc in ten minutes. One weld takes {one}',
     },
   },
   'gun-duty': {
-    title: '{holder} at this duty',
-    short: 'gun',
+    title: '{holder} current',
+    short: '{holder}',
     sentences: {
-      measured: 'The weld wants {demand}; the {holder} carries {capacity}',
+      measured: 'This weld needs {demand}. The {holder} carries {capacity} at this duty cycle',
       slower:
-        'It sets the pace: the weld wants {demand}, and the {holder} carries {capacity} at this duty; rest between welds lets it carry more',
+        'This weld needs {demand}. The {holder} carries {capacity} at this duty cycle. Rest between welds raises that',
       carries: '{gun} carries {carries} {gas}',
     },
   },
@@ -27,11 +27,11 @@ export const ARC: Readonly<Record<string, CriterionWords>> = {
     short: 'source',
     shortLow: 'source too hot',
     sentences: {
-      measured: 'The weld wants {demand}; the source gives {capacity}',
+      measured: 'This weld needs {demand}. The source gives {capacity}',
       slower:
-        'The weld wants {demand}; the source gives {capacity}. From {least} on it is sound: slower, with smaller beads',
+        'This weld needs {demand}. The source gives {capacity}. From {least} the weld is sound: slower, with smaller beads',
       'above-low-end':
-        'The weld wants {demand}; the source gives {capacity}. At its least it is hotter than wanted, and does not burn through',
+        'This weld needs {demand}. The source gives {capacity}. At its lowest it runs hot, but does not burn through',
     },
   },
   electrode: {
@@ -39,56 +39,55 @@ export const ARC: Readonly<Record<string, CriterionWords>> = {
     short: '{holder}',
     shortLow: '{holder} too thick',
     sentences: {
-      measured: 'The weld wants {demand}; {name} runs {capacity}',
+      measured: 'This weld needs {demand}. {name} runs at {capacity}',
       slower:
-        'The weld wants {demand}; {name} runs {capacity}. From {least} on it is sound: slower, with smaller beads',
+        'This weld needs {demand}. {name} runs at {capacity}. From {least} the weld is sound: slower, with smaller beads',
       'above-low-end':
-        'The weld wants {demand}; {name} runs {capacity}. Below its range it wanders a little; another size runs steadier',
-      runs: '{name} runs {low} to {high}',
+        'This weld needs {demand}. {name} runs at {capacity}. Below that the arc wanders a little. Another size runs steadier',
+      runs: '{name} runs at {low} to {high}',
     },
   },
   'arc-volts': {
-    title: 'Volts of the arc',
-    short: 'volts',
+    title: 'Arc voltage',
+    short: 'arc volts',
     sentences: {
-      measured: 'The arc starts at {demand}; the source is rated for {capacity} at this current',
+      measured: 'The arc needs {demand}. The source is rated for {capacity} at this current',
       'a-little-short':
-        'The arc starts at {demand}, and the source is rated for {capacity} at this current: a little less wire speed makes up for it',
-      short:
-        'The arc starts at {demand}, and the source is rated for {capacity} at this current: it burns too short to run',
+        'The arc needs {demand}. The source is rated for {capacity} at this current. Lower the wire feed speed a little',
+      short: 'The arc needs {demand}. The source is rated for {capacity} at this current. The wire stubs',
     },
   },
   'feed-speed': {
     title: 'Wire feed speed',
     short: 'wire feed',
     sentences: {
-      measured: '{wire} burns off at {demand}; {feeder} reaches {capacity} on {supply}',
-      'too-fast': 'At {current} {wire} burns off at {demand}; {feeder} feeds {capacity}',
+      measured: '{wire} needs {demand}. {feeder} feeds up to {capacity} on {supply}',
+      'too-fast': 'At {current} {wire} needs {demand}. {feeder} feeds {capacity}',
       'at-lowest':
-        'At its lowest current, {current}, {wire} burns off {demand}; {feeder} reaches {capacity} on {supply}',
+        'At its lowest current, {current}, {wire} needs {demand}. {feeder} feeds up to {capacity} on {supply}',
     },
   },
   thickness: {
     title: 'Thickness',
     short: 'thickness',
     sentences: {
-      measured: 'The part or the layer to heat is {demand}; the weakest link welds {capacity}',
+      measured: 'The part is {demand} thick. This set-up welds up to {capacity}',
       slower:
-        'The part or the layer to heat is {demand}; the weakest link welds {capacity} at full current, and this slower, with smaller beads',
+        'The part is {demand} thick. This set-up welds {capacity} at full current. Thicker goes slower, with smaller beads',
     },
   },
   'wire-above-output': {
     title: 'Wire and output',
     sentences: {
-      above: '{wire} starts at {starts}; the source gives {gives} on {supply}',
-      within: '{wire} starts at {starts}, the source gives up to {gives} on {supply}',
+      above: '{wire} starts at {starts}. The source gives {gives} on {supply}',
+      within: '{wire} starts at {starts}. The source gives up to {gives} on {supply}',
     },
   },
   'gun-for-wire': {
-    title: 'Rating and wire',
+    title: 'Gun rating and wire',
     sentences: {
-      above: '{gun} carries {carries}; {wire} starts at {starts}',
-      within: '{wire} starts at {starts}, below the {carries} that {gun} carries',
+      above: '{gun} carries {carries}. {wire} starts at {starts}',
+      within: '{wire} starts at {starts}, below the {carries} of {gun}',
     },
   },
   'output-range': {
@@ -96,7 +95,7 @@ export const ARC: Readonly<Record<string, CriterionWords>> = {
     short: 'between ranges',
     sentences: {
       set: 'Set the range switch to {mark} for {current}',
-      between: 'No range of the switch has {current}: it lies between two of them',
+      between: 'No range of the switch covers {current}',
     },
   },
   'volts-tap': {
@@ -104,7 +103,7 @@ export const ARC: Readonly<Record<string, CriterionWords>> = {
     short: 'taps',
     sentences: {
       near: 'Tap {mark}: {off} {way}',
-      off: 'The nearest tap, {mark}, is {off} {way}: feed {feed}, about {current}, to suit it',
+      off: 'The nearest tap, {mark}, is {off} {way}. Set the wire to {feed}, about {current}, to suit it',
     },
   },
   'start-amps': {
@@ -112,9 +111,8 @@ export const ARC: Readonly<Record<string, CriterionWords>> = {
     short: 'start current',
     sentences: {
       lights: 'The start current lights {tungsten}',
-      'too-low': 'The start current ends at {most}: {tungsten} lights well from {lights} on',
-      'too-high':
-        'The start current is {least} at the least: thin sheet may burn through before the arc settles',
+      'too-low': 'The start current is {most} at most. {tungsten} lights well from {lights}',
+      'too-high': 'The start current is {least} at least. Thin sheet may burn through before the arc settles',
     },
   },
 }

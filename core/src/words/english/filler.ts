@@ -5,8 +5,8 @@ export const FILLER: Readonly<Record<string, CriterionWords>> = {
   'wire-form': {
     title: 'Filler for the process',
     sentences: {
-      right: '{wire} is a filler for {process}',
-      other: '{wire} is a {form}; {process} wants a {wanted}',
+      right: '{wire} suits {process}',
+      other: '{wire} is a {form}. {process} needs a {wanted}',
     },
   },
   'filler-for-metal': {
@@ -14,41 +14,40 @@ export const FILLER: Readonly<Record<string, CriterionWords>> = {
     short: 'wrong filler',
     sentences: {
       'not-weldable': '{pair|to}: {why}',
-      excluded: '{wire} is not for {pair|to}: {why}',
-      unusual: '{wire} is not for {pair|to}: usual are {fillers}',
-      'not-by-process': '{pair|to} is not welded by {process} in ordinary work',
+      excluded: '{wire} is wrong for {pair|to}: {why}',
+      unusual: '{wire} is wrong for {pair|to}. Usual: {fillers}',
+      'not-by-process': '{process} does not weld {pair|to} in ordinary work',
       'needs-procedure': '{pair|to} needs a procedure. {why}',
-      right: '{wire} is a filler for {pair|to}',
+      right: '{wire} suits {pair|to}',
     },
   },
   'wire-position': {
     title: 'Wire and position',
     sentences: {
       'flat-only': '{wire} is for flat and horizontal only',
-      'flat-alone': '{wire} is for the flat position alone, and the job has welds {position}',
-      beyond: '{wire} is for flat and horizontal only, and the job has welds {position}',
+      'flat-alone': '{wire} is for flat only. The job has welds {position}',
+      beyond: '{wire} is for flat and horizontal only. The job has welds {position}',
       'upward-only':
-        '{wire} is not for welds {position}: its slag runs ahead of the pool and stays in the weld',
+        '{wire} is not for welds {position}. Its slag runs ahead of the pool and stays in the weld',
     },
   },
   'gas-for-process': {
     title: 'Gas for the process',
     short: 'wrong gas',
     sentences: {
-      'takes-none': 'Self-shielded wire takes no gas: close the cylinder',
+      'takes-none': 'Self-shielded wire needs no gas. Close the cylinder',
       inert: '{gas} is inert',
-      burns: 'TIG wants pure argon: {gas} burns the tungsten',
+      burns: 'TIG needs pure argon. {gas} burns the tungsten',
     },
   },
   'gas-for-metal': {
     title: 'Gas for the metal',
     short: 'wrong gas',
     sentences: {
-      oxidises: 'Aluminium wants pure argon: {gas} oxidises it',
-      wanders: 'Steel wire wanders in inert gas: use an argon mix or CO₂ instead of {gas}',
-      'wanders-stainless':
-        'Stainless wire wanders in {gas} and piles up: it wants a little CO₂ or oxygen in the gas',
-      corrodes: '{gas} takes the corrosion resistance out of stainless: CO₂ of {most} at most',
+      oxidises: 'Aluminium needs pure argon. {gas} oxidises it',
+      wanders: 'The arc wanders on steel in inert gas. Use an argon mix or CO₂ instead of {gas}',
+      'wanders-stainless': 'The arc wanders on stainless in {gas}. The gas needs a little CO₂ or oxygen',
+      corrodes: '{gas} spoils the corrosion resistance of stainless. CO₂ at most {most}',
       suits: '{gas} suits the metal',
     },
   },
@@ -56,12 +55,12 @@ export const FILLER: Readonly<Record<string, CriterionWords>> = {
     title: 'Gas for spray',
     short: 'gas for spray',
     sentences: {
-      'never-sprays': 'With {share} CO₂ steel never sprays: use at least 80 % argon',
-      sprays: '{share} CO₂ lets steel spray',
+      'never-sprays': 'Steel never sprays with {share} CO₂. Use at least 80 % argon',
+      sprays: 'Steel sprays with {share} CO₂',
     },
   },
   'gas-of-wire': {
-    title: 'Gas of the wire',
+    title: 'Gas for the wire',
     sentences: {
       'made-for': '{wire} is made for {wanted}',
       'not-made-for': '{wire} is made for {wanted}, not {gas}',
@@ -69,42 +68,44 @@ export const FILLER: Readonly<Record<string, CriterionWords>> = {
   },
   wind: {
     title: 'Wind',
+    short: 'wind',
     sentences: {
-      blows: 'Wind of {wind} blows the gas away above {most}: screen the weld or use self-shielded wire',
-      still: 'Wind of {wind} leaves the gas where it is, up to {most}',
+      blows:
+        'Wind {wind} blows the gas away. The limit is {most}. Screen the weld, or use self-shielded wire',
+      still: 'Wind {wind} leaves the gas in place. The limit is {most}',
     },
   },
   'gas-fitting': {
     title: 'Cylinder fitting',
     sentences: {
       fits: '{meter} fits the valve for {wanted}',
-      other: '{meter} fits the valve for {has|and}; {gas} has the valve for {wanted}',
+      other: '{meter} fits the valve for {has|and}. {gas} has the valve for {wanted}',
     },
   },
   'flow-scale': {
     title: 'Flow meter scale',
     sentences: {
-      true: 'Read the {scale} scale: true for {gas} within {within}',
-      'reads-low': 'The {scale} scale reads low on {gas}: for {truth} set {reading}',
-      'reads-high': 'The {scale} scale reads high on {gas}: for {truth} set {reading}',
+      true: 'Read the {scale} scale. It is true for {gas} within {within}',
+      'reads-low': 'The {scale} scale reads low on {gas}. For {truth} set {reading}',
+      'reads-high': 'The {scale} scale reads high on {gas}. For {truth} set {reading}',
     },
   },
   'regulator-freezing': {
-    title: 'Freezing',
+    title: 'Regulator freezing',
     sentences: {
-      heated: '{meter} is heated: it does not freeze',
-      'may-freeze': 'CO₂ at {flow} may freeze a regulator without heater, from about {most} on',
-      flows: 'CO₂ at {flow} does not freeze the regulator, up to about {most}',
+      heated: '{meter} is heated. It does not freeze',
+      'may-freeze': 'CO₂ at {flow} may freeze an unheated regulator. The limit is about {most}',
+      flows: 'CO₂ at {flow} does not freeze the regulator. The limit is about {most}',
     },
   },
   'flow-bounds': {
-    title: 'Flow of the gas',
+    title: 'Gas flow rate',
     short: 'gas flow',
     sentences: {
-      covers: '{flow} covers the pool',
-      'meter-ends': 'The scale of the meter ends at {most}; the weld needs {flow}',
-      tumbles: '{flow} through a bore of {bore} tumbles and draws air in: up to {most} leaves it smoothly',
-      thin: '{flow} is thin: in still air at least {least}',
+      covers: '{flow} shields the pool',
+      'meter-ends': 'The scale of the meter ends at {most}. The weld needs {flow}',
+      tumbles: '{flow} through a {bore} bore is turbulent and draws air in. At most {most}',
+      thin: '{flow} is too little. In still air at least {least}',
     },
   },
 }

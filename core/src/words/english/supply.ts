@@ -1,4 +1,4 @@
-/** The circuit, what stands above it, and the leads. */
+/** The circuit, what is above it, and the leads. */
 import type { CriterionWords } from '../language.ts'
 
 export const SUPPLY: Readonly<Record<string, CriterionWords>> = {
@@ -8,86 +8,84 @@ export const SUPPLY: Readonly<Record<string, CriterionWords>> = {
     sides: { demand: '{takes|or}', capacity: '{gives}' },
     sentences: {
       takes: 'Takes {gives}. Check that links or plug are set for it',
-      'other-supply': '{source} takes {takes|or} for {process}; {circuit} gives {gives}',
+      'other-supply': '{source} takes {takes|or} for {process}. {circuit} gives {gives}',
     },
   },
   'supply-setting': {
     title: 'Links or plug',
     sentences: {
-      links: 'Set the links inside {source} to {volts} before it is plugged in, unplugged while you do',
+      links: 'Unplug {source}, then set its links to {volts}',
       plug: 'Put the {volts} plug on {source}',
-      automatic: '{source} finds {volts} by itself',
-      fixed: '{source} stays on {volts}',
-      'set-right': '{source} is set for {set}, and the supply is {volts}',
-      'set-other':
-        '{source} is set for {set}, and the supply is {volts}: change it before it is plugged in, unplugged while you do',
+      automatic: '{source} detects {volts} by itself',
+      fixed: '{source} is fixed at {volts}',
+      'set-right': '{source} is set for {set}. The supply is {volts}',
+      'set-other': '{source} is set for {set}. The supply is {volts}. Unplug it, then change the setting',
     },
   },
   'breaker-holds': {
-    title: 'Breaker holds',
+    title: 'Breaker',
     short: 'breaker',
     sentences: {
-      measured: 'Heats the breaker like a steady {demand}; it holds {capacity}',
-      beside: 'Counts as {demand} continuous; with {others|and} running {together}: the breaker may trip',
+      measured: 'Counts as {demand} continuous. The breaker holds {capacity}',
+      beside: 'Counts as {demand} continuous. With {others|and} running, {together}. The breaker may trip',
       'below-idle':
-        'At rest alone the machine draws {idle}, and the breaker holds {capacity}: it never stays in',
+        'The machine draws {idle} at idle. The breaker holds {capacity}. It trips even without an arc',
       early:
-        'Counts as {demand} continuous; the breaker holds {capacity}. The quickest breakers of its standard count {early} and may trip',
+        'Counts as {demand} continuous. The breaker holds {capacity}. Fast breakers of this type count {early} and may trip',
       'turned-down':
-        'Heats the breaker like a steady {demand}; it holds {capacity}. Turned down to {current} it holds, slower and with smaller beads',
+        'Counts as {demand} continuous. The breaker holds {capacity}. At {current} it holds: slower, with smaller beads',
     },
   },
   cable: {
-    title: 'Cable, this job',
+    title: 'Circuit cable',
     short: 'cable',
-    sentences: { measured: 'The job’s heating equals a steady {demand}; {size} carries {capacity}' },
+    sentences: { measured: 'Counts as {demand} continuous. {size} carries {capacity}' },
   },
   'conductor-rule': {
-    title: 'Cable, by the rule',
-    short: 'cable, rule',
+    title: 'Circuit cable by code',
+    short: 'cable by code',
     sentences: {
-      measured: 'The machine asks for a cable of {demand}; {size} carries {capacity}',
+      measured: 'By code this machine needs a cable for {demand}. {size} carries {capacity}',
       'other-process':
-        'By {process} the machine asks for a cable of {demand}, and the circuit is not rewired for another process; {size} carries {capacity}',
+        'For {process} this machine needs a cable for {demand} by code. {size} carries {capacity}',
     },
   },
   'breaker-rule': {
-    title: 'Breaker, by the rule',
-    short: 'breaker, rule',
+    title: 'Breaker size by code',
+    short: 'breaker size',
     sentences: {
-      measured: 'The breaker is {demand}; the rule allows up to {capacity}',
+      measured: 'The breaker is {demand}. The code allows up to {capacity}',
       'own-protection':
-        'The breaker is {demand}; for this machine the rule allows up to {capacity}, and more where the machine protects itself against overcurrent: see its plate or its manual',
+        'The breaker is {demand}. The code allows up to {capacity}, or more if the machine has its own overcurrent protection. Check its plate or manual',
     },
   },
   'breaker-load-rule': {
-    title: 'Breaker, load by the rule',
-    short: 'breaker, load',
+    title: 'Breaker load by code',
+    short: 'breaker load',
     sentences: {
-      measured: 'The machine draws {demand} by its plate; the breaker is {capacity}',
-      'other-process': 'By {process} the machine draws {demand} by its plate; the breaker is {capacity}',
+      measured: 'The machine draws {demand} by its plate. The breaker is {capacity}',
+      'other-process': 'For {process} the machine draws {demand} by its plate. The breaker is {capacity}',
     },
   },
   'outlet-rule': {
     title: 'Outlet',
     short: 'outlet',
     sentences: {
-      measured: 'The plate asks for {demand}; the outlet, {outlet}, is rated {capacity}.',
+      measured: 'By its plate the machine needs {demand}. The outlet, {outlet}, is rated {capacity}',
       'other-process':
-        'By {process}, which asks most, the plate asks for {demand}; the outlet, {outlet}, is rated {capacity}.',
+        'By its plate the machine needs {demand} for {process}. The outlet, {outlet}, is rated {capacity}',
     },
   },
   'outlet-breaker-rule': {
-    title: 'Breaker before the outlet',
+    title: 'Breaker and outlet',
     short: 'breaker, outlet',
-    sentences: { measured: 'The breaker is {demand}; the outlet, {outlet}, is rated {capacity}' },
+    sentences: { measured: 'The breaker is {demand}. The outlet, {outlet}, is rated {capacity}' },
   },
   'cord-breaker-rule': {
-    title: 'Breaker before the cord',
+    title: 'Breaker and cord',
     short: 'breaker, cord',
     sentences: {
-      measured:
-        'The breaker is {demand}; a cord of {cord} carries {capacity}, so the breaker must not be larger',
+      measured: 'The breaker is {demand}. Cord {cord} carries {capacity}. The breaker must not be larger',
     },
   },
   'outlet-supply': {
@@ -99,23 +97,21 @@ export const SUPPLY: Readonly<Record<string, CriterionWords>> = {
     },
   },
   inrush: {
-    title: 'Switching on',
+    title: 'Inrush',
     short: 'inrush',
     sentences: {
       'inrush-not-given':
         'No data: the plate of {source} does not give its inrush current. If the breaker trips when you switch it on, use a slower type: C for B, D for C',
-      measured:
-        'Switched on it takes some {demand} for a moment; below {capacity} this kind of breaker does not throw',
-      'may-throw':
-        'Switched on it takes some {demand} for a moment; from {capacity} on some breakers of this kind throw at that, others hold',
+      measured: 'Inrush is about {demand}. This breaker type holds below {capacity}',
+      'may-throw': 'Inrush is about {demand}. Some breakers of this type trip from {capacity}, others hold',
     },
   },
   volts: {
-    title: 'Volts at the machine',
+    title: 'Voltage at the machine',
     short: 'volts',
     sentences: {
-      measured: 'Drawing {drawn}, {lost} is lost on the way to the machine',
-      sags: 'Drawing {drawn}, {lost} is lost on the way: the arc is weaker than its dial says',
+      measured: 'Voltage drop {lost} at {drawn}',
+      sags: 'Voltage drop {lost} at {drawn}. The arc will be weaker than the dial setting',
     },
   },
   cord: {
@@ -123,44 +119,41 @@ export const SUPPLY: Readonly<Record<string, CriterionWords>> = {
     short: 'cord',
     sentences: {
       measured:
-        'The job’s heating equals a steady {demand}; {length} of {size} carry {capacity}, laid out straight: a coiled cord melts',
+        'Counts as {demand} continuous. {length} of {size} carries {capacity}, laid out straight. A coiled cord melts',
     },
   },
   'generator-runs': {
     title: 'Generator, running',
     short: 'generator',
     sentences: {
-      measured:
-        'Machine and what else runs there ask for {demand}; {generator} gives {capacity} where it stands',
+      measured: 'The machine and other loads need {demand}. {generator} gives {capacity} at this site',
     },
   },
   'generator-starts': {
-    title: 'Generator, for a moment',
+    title: 'Generator, peak',
     short: 'generator peak',
     sentences: {
-      measured:
-        'At its highest draw, with what else runs, {demand} is asked for a moment; {generator} gives {capacity}',
+      measured: 'At peak, with other loads, {demand} is needed. {generator} gives {capacity}',
     },
   },
   leads: {
     title: 'Welding leads',
     short: 'leads',
-    sentences: { measured: 'The job heats the leads like a steady {demand}; {size} carries {capacity}' },
+    sentences: { measured: 'Counts as {demand} continuous. {size} carries {capacity}' },
   },
   'lead-volts': {
-    title: 'Volts lost in the leads',
+    title: 'Voltage drop in the leads',
     short: 'leads',
     sentences: {
-      measured:
-        '{length} of {size} lose {demand} before the arc; for the same power from the supply it burns with {lost} less. Up to {capacity} is usual',
+      measured: '{length} of {size} drops {demand}. The arc has {lost} less. Up to {capacity} is usual',
     },
   },
   'return-volts': {
     title: 'Work clamp',
     short: 'work clamp',
     sentences: {
-      measured: '{demand} between clamp and work: good up to {capacity}',
-      lost: '{demand} between clamp and work, good is up to {capacity}: {heat} heat the clamp, and the arc burns with {lost} less',
+      measured: '{demand} between clamp and work. Up to {capacity} is good',
+      lost: '{demand} between clamp and work. Up to {capacity} is good. The clamp takes {heat}, and the arc has {lost} less',
     },
   },
 }

@@ -1,37 +1,37 @@
-/** What is used up. */
+/** Wire, gas, tungsten and time that a job uses. */
 import type { CriterionWords } from '../language.ts'
 
 export const USE: Readonly<Record<string, CriterionWords>> = {
   'wire-use': {
     title: '{filler} used',
-    short: 'wire left',
+    short: 'wire on hand',
     sentences: {
-      measured: 'The job uses {demand}; on the shelf {capacity}',
-      'wire-stock': 'The job uses {demand}. Not judged: nobody has counted {wire}',
+      measured: 'The job uses {demand}. On hand: {capacity}',
+      'wire-stock': 'The job uses {demand}. Enter the stock of {wire} to see if it lasts',
     },
   },
   'gas-use': {
     title: 'Gas used',
-    short: 'gas left',
+    short: 'gas on hand',
     sentences: {
-      measured: 'The job uses {demand}; left in the cylinder {capacity}',
-      'gas-left': 'The job uses {demand}. Not judged: nobody has read the gauge of {gas}',
+      measured: 'The job uses {demand}. In the cylinder: {capacity}',
+      'gas-left': 'The job uses {demand}. Enter the cylinder pressure of {gas} to see if it lasts',
     },
   },
   'tungsten-use': {
     title: 'Tungsten used',
-    short: 'tungsten left',
+    short: 'tungsten on hand',
     sentences: {
-      measured: 'The job grinds away {demand}; in the drawer {capacity}',
-      'tungsten-stock': 'The job grinds away {demand}. Not judged: nobody has counted {tungsten}',
+      measured: 'The job uses {demand}. On hand: {capacity}',
+      'tungsten-stock': 'The job uses {demand}. Enter the stock of {tungsten} to see if it lasts',
     },
   },
   'time-use': {
     title: 'Working time',
     short: 'hours',
     sentences: {
-      measured: 'The job takes {demand}; set aside {capacity}',
-      hours: 'The job takes {demand}. Not judged: no hours are set aside for it',
+      measured: 'The job takes {demand}. Planned: {capacity}',
+      hours: 'The job takes {demand}. Enter its planned hours to compare',
     },
   },
 }

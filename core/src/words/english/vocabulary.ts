@@ -8,9 +8,9 @@ export const VOCABULARY: Language['vocabulary'] = {
   process: Object.fromEntries(Object.values(PROCESSES).map(({ id, workshopWord }) => [id, workshopWord])),
   material: Object.fromEntries(Object.values(MATERIALS).map(({ id, name }) => [id, name])),
   metal: { 'carbon-steel': 'carbon steel', stainless: 'stainless', aluminium: 'aluminium' },
-  // Single-phase goes without saying.
+  // Single-phase is not mentioned.
   phases: { 1: '', 3: 'three-phase' },
-  supply: { engine: 'its engine', none: 'none chosen' },
+  supply: { engine: 'its own engine', none: 'none chosen' },
   holder: { gun: 'gun', torch: 'torch', holder: 'stick holder', source: 'source' },
   electrode: { wire: 'wire', tungsten: 'tungsten', covered: 'electrode' },
   filler: { wire: 'wire', rod: 'rod', covered: 'electrodes' },
@@ -112,6 +112,6 @@ export const VOCABULARY: Language['vocabulary'] = {
     shop: 'shop',
     job: 'job',
     'common-practice': 'practice',
-    computed: 'worked out',
+    computed: 'calculated',
   },
 }

@@ -31,7 +31,7 @@ const headline = (fit: Fit) => panel(fit).get('[data-testid=headline]').text()
 describe('the answer', () => {
   it('is what the first link lacks, where one fails', () => {
     expect(headline(fitFor('press-frame'))).toBe('12 A too little')
-    expect(panel(fitFor('press-frame')).text()).toContain('The power source gives out first.')
+    expect(panel(fitFor('press-frame')).text()).toContain('Weakest link: the power source.')
   })
 
   it('is what there is to spare, where all fits, with what the job uses', () => {
