@@ -95,7 +95,7 @@ test('a job without a set-up has them ranked, and what is not known leads to its
   await expect(page.getByTestId('headline')).toBeVisible()
   await page.goto(`${server.url}/jobs/press-frame/fit`)
   await page.getByRole('link', { name: 'Fill in left of 75/25 Ar/CO₂' }).click()
-  const left = page.getByLabel('Left', { exact: true })
+  const left = page.getByLabel('In the cylinder', { exact: true })
   await expect(left).toBeFocused()
   await page.keyboard.type('120')
   await page.keyboard.press('Tab')

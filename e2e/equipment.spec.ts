@@ -194,7 +194,7 @@ test('what is counted on the shelf is stored beside the wire, seen in another ta
   await openList(page, server, 'wires/er70s6-035')
   const other = await context.newPage()
   await openList(other, server, 'wires/er70s6-035')
-  const field = page.getByLabel('On the shelf')
+  const field = page.getByLabel('On hand')
   await expect(field).toHaveValue('10 lb')
   await field.click()
   await page.keyboard.press('Control+a')
@@ -204,7 +204,7 @@ test('what is counted on the shelf is stored beside the wire, seen in another ta
   await saved(page)
   const stored = async () => (await server.record<StockItem>('stock/wire.er70s6-035')).amount
   expect(await stored()).toBeCloseTo(2.5 * 453.592, 0)
-  await expect(other.getByLabel('On the shelf')).toHaveValue('2.5 lb')
+  await expect(other.getByLabel('On hand')).toHaveValue('2.5 lb')
   await page.getByRole('heading', { level: 1 }).click()
   await page.keyboard.press('Control+z')
   await expect(field).toHaveValue('10 lb')

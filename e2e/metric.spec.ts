@@ -119,7 +119,7 @@ test('welds are typed as a drawing by EN ISO 2553 has them', async ({ page, serv
 
 test('a cable and a filler are typed as they are printed', async ({ page, server }) => {
   await page.goto(`${server.url}/equipment/circuits/bay-3`)
-  const cable = page.getByRole('combobox', { name: 'Cable, as printed on it' })
+  const cable = page.getByRole('combobox', { name: 'Cable size, as printed' })
   await cable.focus()
   await page.keyboard.press('Control+a')
   await cable.pressSequentially('NYM-J 5x2,5')

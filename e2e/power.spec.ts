@@ -113,13 +113,13 @@ test('a panel is drawn and a circuit put into it; a panel cannot feed itself', a
   await expect(page.getByText(/Write a number from 12 to 1000 V/)).toBeVisible()
   await type('Voltage, V', '240')
   await type('Breaker, A', '60')
-  await type('Cable, as printed on it', '6 AWG')
+  await type('Cable size, as printed', '6 AWG')
   await type('Length', '40 ft')
   await expect
     .poll(async () => (await server.record<{ name: string } | undefined>('panels/panel'))?.name)
     .toBe('Cellar panel')
   await page.goto(`${server.url}/equipment/circuits/yard`)
-  await page.getByRole('combobox', { name: 'In the panel', exact: true }).press('ArrowDown')
+  await page.getByRole('combobox', { name: 'Panel', exact: true }).press('ArrowDown')
   await page.getByRole('option', { name: 'Cellar panel' }).click()
   await expect
     .poll(async () => (await server.record<{ panelId: string }>('circuits/yard')).panelId)

@@ -45,7 +45,7 @@ function licencesOf(name) {
 }
 
 const licenceName = ({ licenses = [] }) =>
-  licenses.map((one) => one.expression ?? one.license?.id ?? one.license?.name).join(', ') || 'not said'
+  licenses.map((one) => one.expression ?? one.license?.id ?? one.license?.name).join(', ') || 'not set'
 
 /** @param bill of materials @returns one text: each package with its version, licence, and the licence's words */
 export function notices(bill) {

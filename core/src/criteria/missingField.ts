@@ -33,33 +33,33 @@ const SETTLED_AT: Readonly<Record<string, MissingField>> = {
   'not-rated': of('powerSource'),
   'plate-fault': of('powerSource'),
   'open-circuit': of('powerSource', 'Open-circuit voltage'),
-  start: of('powerSource', 'Starts by'),
+  start: of('powerSource', 'Arc start'),
   'gas-valve': of('powerSource', 'Switches the gas'),
   'water-cooler': of('powerSource', 'Water cooler'),
   'machine-connector': of('powerSource', 'Torch connector'),
-  'feed-max': of('feed', 'Fastest wire'),
+  'feed-max': of('feed', 'Maximum wire feed speed'),
   'wire-sizes': of('feed', 'Thinnest wire'),
   spools: of('feed', 'Spools'),
-  'roll-drive': of('feed', 'Drive rolls that it takes'),
+  'roll-drive': of('feed', 'Drive roll type'),
   'gun-connector': of('gun', 'Connector'),
   'gun-rating': of('gun'),
-  'class-of-gun': of('gun', 'Takes parts of class'),
-  'drive-of-roll': of('roll', 'For drive'),
+  'class-of-gun': of('gun', 'Parts class'),
+  'drive-of-roll': of('roll', 'Drive roll type'),
   spool: of('wire', 'Spool'),
-  'wire-range': of('wire', 'Least current'),
+  'wire-range': of('wire', 'Minimum current'),
   'gas-of-wire': of('wire', 'Made for gas'),
   'tungsten-range': of('tungsten', 'Diameter'),
   'tungsten-too-short': of('tungsten', 'Length'),
-  ampacity: of('circuit', 'Cable, as printed on it'),
+  ampacity: of('circuit', 'Cable size, as printed'),
   outlet: of('circuit', 'Outlet'),
-  'inrush-not-given': of('powerSource', 'Inrush when switched on'),
+  'inrush-not-given': of('powerSource', 'Inrush current'),
   cord: of('set-up', 'Extension cord'),
   leads: of('set-up', 'Welding leads'),
   wind: of('job', 'Wind'),
-  'wire-stock': of('wire', 'On the shelf'),
-  'gas-left': of('gas', 'Left'),
-  'tungsten-stock': of('tungsten', 'In the drawer'),
-  hours: of('job', 'Hours set aside'),
+  'wire-stock': of('wire', 'On hand'),
+  'gas-left': of('gas', 'In the cylinder'),
+  'tungsten-stock': of('tungsten', 'On hand'),
+  hours: of('job', 'Planned hours'),
 }
 
 /** Of parts that screw into a gun the place is the criterion’s. */
@@ -74,12 +74,12 @@ const PART_OF: Readonly<Record<string, Slot>> = {
 
 /**
  * @returns where to write what is missing; null where nothing is
- * @example missingFieldOf({ criterion: 'gas-use', code: 'gas-left' }) // { at: 'gas', field: 'Left' }
+ * @example missingFieldOf({ criterion: 'gas-use', code: 'gas-left' }) // { at: 'gas', field: 'In the cylinder' }
  */
 export function missingFieldOf({
   criterion,
   code,
 }: Pick<Assessment, 'criterion' | 'code'>): MissingField | null {
-  if (code === 'class-of-part') return of(PART_OF[criterion] ?? 'set-up', 'For guns or torches of class')
+  if (code === 'class-of-part') return of(PART_OF[criterion] ?? 'set-up', 'Parts class')
   return SETTLED_AT[code] ?? null
 }

@@ -365,7 +365,7 @@ const TABLE: Readonly<Record<string, readonly Case[]>> = {
       'fails',
     ],
     ['with one', { gun: gun({ cooling: 'water' }), powerSource: source({ waterCooler: true }) }, 'fits'],
-    ['not said', { gun: gun({ cooling: 'water' }) }, 'unknown'],
+    ['not set', { gun: gun({ cooling: 'water' }) }, 'unknown'],
     ['air-cooled', {}, null],
   ],
   // Trade reference, section 10: rolls.
@@ -455,7 +455,7 @@ const TABLE: Readonly<Record<string, readonly Case[]>> = {
       'fails',
     ],
     [
-      'not said',
+      'not set',
       {
         powerSource: source({ feeder: sampleFeeder() }),
         roll: samplePart('drive-roll', { rollSystem: null }),
@@ -624,7 +624,7 @@ const TABLE: Readonly<Record<string, readonly Case[]>> = {
   'tip-class': [
     ['its own', { tip: samplePart('contact-tip') }, 'fits'],
     ['another', { tip: samplePart('contact-tip', { partsClass: 'heavy' }) }, 'fails'],
-    ['not said', { tip: samplePart('contact-tip', { partsClass: null }) }, 'unknown'],
+    ['not set', { tip: samplePart('contact-tip', { partsClass: null }) }, 'unknown'],
   ],
   // Trade reference, section 9: collet, body, cup, cap and tungsten are one set.
   'collet-size': [

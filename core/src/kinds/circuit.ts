@@ -22,7 +22,7 @@ export const runShape = {
     .string()
     .min(1, 'is empty; write for example 12 AWG')
     .max(24)
-    .meta(field('Cable, as printed on it', { suggests: 'cable', reads: 'conductor' })),
+    .meta(field('Cable size, as printed', { suggests: 'cable', reads: 'conductor' })),
   /** Temperature column of the rule book's table: what insulation and terminals stand. NM cable is read at 60 °C. */
   columnC: z.union([z.literal(60), z.literal(70), z.literal(75), z.literal(90)]).meta(
     field('Insulation', {
@@ -38,8 +38,8 @@ export const runShape = {
     .enum(['A1', 'A2', 'B1', 'B2', 'C', 'D1', 'D2', 'E', 'F'])
     .nullable()
     .meta(
-      field('Cable lies', {
-        empty: 'as is usual',
+      field('Installation', {
+        empty: 'usual',
         words: {
           A1: 'wires in conduit in an insulating wall (A1)',
           A2: 'cable in conduit in an insulating wall (A2)',
@@ -59,7 +59,7 @@ export const runShape = {
     .min(-30, 'must be at least −30 °C')
     .max(80, 'must be at most 80 °C')
     .nullable()
-    .meta(field('Warmth around it', { unit: '°C', empty: '30 °C, as the tables have it' })),
+    .meta(field('Ambient temperature', { unit: '°C', empty: '30 °C, as in the tables' })),
   /** Loaded conductors in one raceway, or circuits in one bunch, as the rule book counts them; null for none beside it. */
   bundled: z
     .int()
@@ -67,9 +67,9 @@ export const runShape = {
     .max(100, 'must be at most 100')
     .nullable()
     .meta(
-      field('Together in one run', {
-        empty: 'none beside it',
-        help: 'NEC: current-carrying conductors in the raceway. IEC: circuits in the bunch.',
+      field('Circuits in the same conduit', {
+        empty: 'alone',
+        help: 'NEC: current-carrying conductors in the raceway. IEC: grouped circuits.',
       }),
     ),
   lengthMm: lengthMmSchema.meta(field('Length', { quantity: 'run' })),
@@ -77,8 +77,8 @@ export const runShape = {
     .enum(BREAKER_KINDS)
     .nullable()
     .meta(
-      field('Kind of breaker', {
-        empty: 'as is usual',
+      field('Breaker type', {
+        empty: 'usual',
         words: {
           b: 'B, IEC 60898-1',
           c: 'C, IEC 60898-1',
@@ -101,9 +101,9 @@ export const circuitSchema = z
       .min(1, 'is empty; write for example NEMA 6-50')
       .max(40)
       .nullable()
-      .meta(field('Outlet', { empty: 'wired in, or not looked at', suggests: 'outlet' })),
+      .meta(field('Outlet', { empty: 'hard-wired, or not checked', suggests: 'outlet' })),
     /** The panel that its breaker is in; null where nobody has drawn it. */
-    panelId: idSchema.nullable().meta(field('In the panel', { reference: 'panel', empty: 'not drawn' })),
+    panelId: idSchema.nullable().meta(field('Panel', { reference: 'panel', empty: 'not recorded' })),
     /** An outlet of a generator: its breaker is the generator's, and no cable is judged. */
     generatorId: idSchema
       .nullable()
@@ -118,7 +118,7 @@ export const circuitSchema = z
       code: 'custom',
       path: ['generatorId'],
       input: generatorId,
-      message: 'is given beside a panel; a circuit comes from one or the other: empty one of them',
+      message: 'is given beside a panel. A circuit comes from one of them. Empty the other',
     })
   })
 export type Circuit = z.infer<typeof circuitSchema>

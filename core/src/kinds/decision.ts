@@ -26,7 +26,7 @@ export const decidedChoiceSchema = z.strictObject({
   setUpName: text(120).meta(field('Set-up')),
   verdict: z.enum(VERDICTS).meta(field('Verdict', { words: 'verdict' })),
   /** For one run of the job, in the shop's currency. */
-  costPerRun: amountSchema.nullable().meta(field('A run costs', { empty: NOT_GIVEN })),
+  costPerRun: amountSchema.nullable().meta(field('Cost per run', { empty: NOT_GIVEN })),
   chain: z
     .array(saidSchema)
     .max(20)
@@ -43,7 +43,7 @@ export const decidedChoiceSchema = z.strictObject({
    * The whole question, a document `brannik-fit` as text: job, set-up, every part and assumption, with the version in which
    * it was written, so that it is carried up like any other file and can be asked again.
    */
-  basis: text(MOST_BASIS).meta(field('Rests on', { isApart: true })),
+  basis: text(MOST_BASIS).meta(field('Based on', { isApart: true })),
 })
 export type DecidedChoice = z.infer<typeof decidedChoiceSchema>
 
@@ -72,12 +72,12 @@ export const decisionSchema = z.strictObject({
   /** What it costs over the horizon, and how sure it is that nothing costs less; null for a choice without a kit. */
   kit: z
     .strictObject({
-      totalCost: amountSchema.meta(field('Cost of all')),
+      totalCost: amountSchema.meta(field('Total cost')),
       horizonYears: amountSchema.meta(field('Over', { unit: 'years' })),
-      proof: text(1000).meta(field('How sure it is')),
+      proof: text(1000).meta(field('Proof')),
     })
     .nullable()
-    .meta(field('Kit', { isApart: true, presence: 'It is of a kit' })),
+    .meta(field('Kit', { isApart: true, presence: 'From a purchase plan' })),
 })
 export type Decision = z.infer<typeof decisionSchema>
 

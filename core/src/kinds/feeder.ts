@@ -26,10 +26,10 @@ export const SPOOL_WORDS = { 100: '100 mm', 200: '200 mm', 300: '300 mm' } as co
 export const wireFeederShape = {
   feedMinMmPerMin: amountSchema
     .nullable()
-    .meta(field('Slowest wire', { empty: NOT_GIVEN, quantity: 'wireFeedSpeed', group: 'Feeds' })),
+    .meta(field('Minimum wire feed speed', { empty: NOT_GIVEN, quantity: 'wireFeedSpeed', group: 'Feeds' })),
   feedMaxMmPerMin: amountSchema
     .nullable()
-    .meta(field('Fastest wire', { empty: NOT_GIVEN, quantity: 'wireFeedSpeed' })),
+    .meta(field('Maximum wire feed speed', { empty: NOT_GIVEN, quantity: 'wireFeedSpeed' })),
   wireMinMm: diameterMmSchema
     .nullable()
     .meta(field('Thinnest wire', { empty: NOT_GIVEN, quantity: 'diameter' })),
@@ -37,7 +37,7 @@ export const wireFeederShape = {
     .nullable()
     .meta(field('Thickest wire', { empty: NOT_GIVEN, quantity: 'diameter' })),
   /** Which drive rolls it takes, by whatever name the shop tells them apart; null where not known. */
-  rollSystem: nameSchema.nullable().meta(field('Drive rolls that it takes', { empty: NOT_GIVEN })),
+  rollSystem: nameSchema.nullable().meta(field('Drive roll type', { empty: NOT_GIVEN })),
   /** Empty where not known. */
   spoolsMm: z
     .array(spoolMmSchema)

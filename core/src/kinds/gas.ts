@@ -20,7 +20,7 @@ export const gasSchema = z
       .number()
       .min(1)
       .max(1e6)
-      .meta(field('A full cylinder', { quantity: 'cylinder', group: 'Stock' })),
+      .meta(field('Full cylinder', { quantity: 'cylinder', group: 'Stock' })),
     refillPrice: amountSchema.nullable().meta(field('Refill', { empty: NOT_GIVEN })),
   })
   .check((ctx) => {
@@ -31,7 +31,7 @@ export const gasSchema = z
         code: 'custom',
         path: ['argonPct'],
         input: argonPct,
-        message: `and the other parts add up to ${sum} %; they must make 100 %`,
+        message: `and the other parts add up to ${sum} %. The total must be 100 %`,
       })
     }
   })
@@ -49,7 +49,7 @@ export const gasKind = defineKind({
   upcasters: [without('leftL')],
   counting: {
     // Free gas, from the gauge.
-    meta: field('Left', { quantity: 'gasVolume', empty: 'gauge not read', heading: 'left_l' }),
+    meta: field('In the cylinder', { quantity: 'gasVolume', empty: 'not recorded', heading: 'left_l' }),
     isPieces: false,
   },
 })

@@ -15,9 +15,9 @@ export const generatorSchema = z
     id: idSchema,
     name: nameSchema,
     /** What it gives hour after hour. */
-    runningW: wattsSchema.meta(field('Running', { unit: 'W' })),
+    runningW: wattsSchema.meta(field('Running output', { unit: 'W' })),
     /** For the moment in which something starts. */
-    startingW: wattsSchema.nullable().meta(field('Starting, for a moment', { unit: 'W', empty: NOT_GIVEN })),
+    startingW: wattsSchema.nullable().meta(field('Peak output', { unit: 'W', empty: NOT_GIVEN })),
     /** Its rating in W is one in VA times this. */
     powerFactor: z
       .number()
@@ -35,13 +35,13 @@ export const generatorSchema = z
       .min(-500, 'must be at least −500 m')
       .max(6000, 'must be at most 6000 m')
       .nullable()
-      .meta(field('Stands at', { unit: 'm', empty: 'no height', help: '1000 ft are 305 m.' })),
+      .meta(field('Altitude', { unit: 'm', empty: 'sea level', help: '1000 ft are 305 m.' })),
     ambientC: z
       .number()
       .min(-40, 'must be at least −40 °C')
       .max(60, 'must be at most 60 °C')
       .nullable()
-      .meta(field('Warmth around it', { unit: '°C', empty: 'as its rating has it' })),
+      .meta(field('Ambient temperature', { unit: '°C', empty: 'as rated' })),
     fuelLPerH: amountSchema
       .nullable()
       .meta(field('Fuel at full load', { unit: 'L/h', empty: NOT_GIVEN, help: '1 gal is 3.8 L.' })),
@@ -49,7 +49,7 @@ export const generatorSchema = z
     steadyWave: z
       .boolean()
       .nullable()
-      .meta(field('Steady volts and a clean wave', { empty: NOT_GIVEN })),
+      .meta(field('Stable voltage and clean wave', { empty: NOT_GIVEN })),
     ...holdingShape,
   })
   .check(inOrder({ least: 'runningW', most: 'startingW', unit: 'W', mayMeet: true }))

@@ -36,11 +36,11 @@ export const gunSchema = z
     ),
     /** Whether it helps the wire along: a spool on the gun, or a motor that pulls. */
     drive: z.enum(GUN_DRIVES).meta(
-      field('Helps the wire along', {
+      field('Drive in the gun', {
         words: { none: 'no', spool: 'spool on the gun', 'push-pull': 'push-pull motor' },
       }),
     ),
-    cooling: z.enum(['air', 'water']).meta(field('Cooled by', { words: { air: 'air', water: 'water' } })),
+    cooling: z.enum(['air', 'water']).meta(field('Cooling', { words: { air: 'air', water: 'water' } })),
     lengthMm: lengthMmSchema.meta(field('Length', { quantity: 'run' })),
     /** With its hose. */
     massG: amountSchema.nullable().meta(field('Weight with hose', { empty: NOT_GIVEN, quantity: 'mass' })),
@@ -73,11 +73,11 @@ export const gunSchema = z
       .nullable()
       .meta(field('Connector', { empty: NOT_GIVEN, words: 'connector' })),
     /** Which tips and nozzles, or collets and cups, screw into it; by whatever name the shop tells them apart. */
-    partsClass: nameSchema.nullable().meta(field('Takes parts of class', { empty: NOT_GIVEN })),
+    partsClass: nameSchema.nullable().meta(field('Parts class', { empty: NOT_GIVEN })),
     /** The spool gun's own; null for every other. */
     feeder: wireFeederSchema
       .nullable()
-      .meta(field('Feeder on the gun', { presence: 'It has its own spool' })),
+      .meta(field('Feeder on the gun', { presence: 'Own spool' })),
     /** A hand valve for the gas at the torch. */
     valve: z
       .boolean()
@@ -93,8 +93,8 @@ export const gunSchema = z
       input: feeder,
       message:
         drive === 'spool'
-          ? 'is missing: a spool gun feeds by itself; give its speeds and spool'
-          : 'is given, and only a spool gun feeds by itself; take it out or set the drive to spool',
+          ? 'is missing. A spool gun has its own feeder. Enter its speeds and spool'
+          : 'is given, but only a spool gun has its own feeder. Remove it, or set the drive to spool',
     })
   })
 export type Gun = z.infer<typeof gunSchema>

@@ -51,7 +51,7 @@ export const jointSchema = z
     legMm: legSchema.nullable().meta(field('Leg', { empty: 'flush, or no fillet', quantity: 'weldSize' })),
     /** The other leg of an unequal fillet; null where both are the same. */
     legBMm: legSchema.nullable().meta(field('Other leg', { empty: 'the same', quantity: 'weldSize' })),
-    rootGapMm: smallMm(20).meta(field('Root gap', { quantity: 'weldSize' })),
+    rootGapMm: smallMm(20).meta(field('Root opening', { quantity: 'weldSize' })),
     rootFaceMm: smallMm(300).meta(field('Root face', { quantity: 'weldSize' })),
     includedAngleDeg: z
       .number()
@@ -88,7 +88,7 @@ export const jointSchema = z
       .min(1, 'must be at least 1')
       .max(60, 'must be at most 60')
       .nullable()
-      .meta(field('Passes', { empty: 'by rule' })),
+      .meta(field('Passes', { empty: 'automatic' })),
     position: z.enum(POSITIONS).meta(field('Position')),
     count: countSchema.meta(field('Number of welds')),
     /** Length of one weld from end to end, the gaps of an intermittent one included. */
@@ -104,14 +104,14 @@ export const jointSchema = z
       .min(0, 'must be 0 s or more')
       .max(36_000, 'must be at most 36000 s')
       .nullable()
-      .meta(field('Tacking', { unit: 's', empty: 'by length' })),
+      .meta(field('Tack time', { unit: 's', empty: 'by length' })),
     /** Seconds from this weld to the next; null takes the job's handling. */
     repositionS: z
       .number()
       .min(0, 'must be 0 s or more')
       .max(36_000, 'must be at most 36000 s')
       .nullable()
-      .meta(field('To the next weld', { unit: 's', empty: 'as the job' })),
+      .meta(field('Handling time', { unit: 's', empty: 'as the job' })),
   })
   // What is missing, or wrong within one field. What contradicts another field is a finding: see `contradictions.ts`.
   .check((ctx) => {
@@ -120,43 +120,43 @@ export const jointSchema = z
       ctx.issues.push({ code: 'custom', path: [path], input: joint[path], message })
 
     if (FILLET_KINDS.includes(joint.kind)) {
-      if (joint.legMm === null) complain('legMm', 'is missing; a fillet is sized by its leg')
+      if (joint.legMm === null) complain('legMm', 'is missing. Enter the leg of the fillet')
     }
     if (BEVELLED_KINDS.includes(joint.kind)) {
       if (joint.includedAngleDeg === null)
-        complain('includedAngleDeg', 'is missing; 60 degrees is usual for a V, 45 for a bevel')
+        complain('includedAngleDeg', 'is missing. 60 degrees is usual for a V, 45 for a bevel')
       const single = joint.kind === 'bevel' || joint.kind === 'double-bevel' || joint.kind === 'j'
       if (single && joint.includedAngleDeg !== null && joint.includedAngleDeg >= 90) {
         complain(
           'includedAngleDeg',
-          `is ${joint.includedAngleDeg} degrees on one side; a bevel is below 90, 45 is usual`,
+          `is ${joint.includedAngleDeg} degrees on one side. A bevel is below 90, 45 is usual`,
         )
       }
     }
     if ((joint.kind === 'u' || joint.kind === 'j') && joint.rootRadiusMm <= 0)
-      complain('rootRadiusMm', 'is missing; 6 mm (1/4 in) is usual')
+      complain('rootRadiusMm', 'is missing. 6 mm (1/4 in) is usual')
     if (ROUND_KINDS.includes(joint.kind) || joint.around) {
       if (joint.diameterMm === null)
-        complain('diameterMm', 'is missing; give the outside diameter, or of a plug the hole')
+        complain('diameterMm', 'is missing. Enter the outside diameter, or the hole of a plug')
     }
     if (joint.kind === 'saddle') {
       if (joint.headerDiameterMm === null)
         complain(
           'headerDiameterMm',
-          'is missing; give the outside diameter of the tube that the branch sits on',
+          'is missing. Enter the outside diameter of the header',
         )
     }
     if (joint.kind === 'slot' && joint.slotLengthMm === null)
-      complain('slotLengthMm', 'is missing; a round hole is a plug')
+      complain('slotLengthMm', 'is missing. A round hole is a plug')
     if (joint.pattern !== 'continuous') {
       if (joint.segmentMm === null)
-        complain('segmentMm', 'is missing; write for example 2-6 for 2 in of weld every 6 in')
+        complain('segmentMm', 'is missing. Enter for example 2-6: 2 in of weld every 6 in')
       if (joint.pitchMm === null)
-        complain('pitchMm', 'is missing; write for example 2-6 for 2 in of weld every 6 in')
+        complain('pitchMm', 'is missing. Enter for example 2-6: 2 in of weld every 6 in')
       if (joint.segmentMm !== null && joint.pitchMm !== null && joint.pitchMm < joint.segmentMm) {
         complain(
           'pitchMm',
-          `is ${joint.pitchMm} mm, shorter than its weld of ${joint.segmentMm} mm; the pitch is from middle to middle`,
+          `is ${joint.pitchMm} mm, shorter than its weld of ${joint.segmentMm} mm. Pitch is from middle to middle`,
         )
       }
     }
@@ -175,17 +175,17 @@ export const jobSchema = z.strictObject({
   /** How often the whole job comes in a year; null for one that is done once. */
   timesPerYear: z
     .number()
-    .min(0.01, 'must be at least 0.01; one that never comes is archived')
+    .min(0.01, 'must be at least 0.01. Archive a job that never comes')
     .max(10_000, 'must be at most 10000')
     .nullable()
     .meta(field('Times a year', { empty: 'once' })),
   /** What a run of the whole job brings in, in the shop's currency; null where the owner has not entered it. */
-  worthPerRun: amountSchema.nullable().meta(field('Brings in, a run', { empty: 'not recorded' })),
+  worthPerRun: amountSchema.nullable().meta(field('Revenue per run', { empty: 'not recorded' })),
   /** Date by which it is wanted, ISO 8601; null where nobody has said. */
   dueOn: z.iso
     .date('must be a date such as 2027-03-31')
     .nullable()
-    .meta(field('Due', { empty: 'not said' })),
+    .meta(field('Due', { empty: 'not set' })),
   place: z.enum(['indoors', 'outdoors']).meta(field('Place')),
   windKmPerH: z
     .number()
@@ -202,11 +202,11 @@ export const jobSchema = z.strictObject({
     .min(-273, 'must be above −273 °C')
     .max(1200, 'must be at most 1200 °C')
     .nullable()
-    .meta(field('Highest temperature in service', { unit: '°C', empty: 'ordinary' })),
+    .meta(field('Service temperature', { unit: '°C', empty: 'ordinary' })),
   /** What the parts are warmed to before they are welded, and held at; null where they are welded as they come. */
   preheatC: z
     .number()
-    .min(30, 'must be at least 30 °C; below that it is no preheat')
+    .min(30, 'must be at least 30 °C. Less is no preheat')
     .max(700, 'must be at most 700 °C')
     .nullable()
     .meta(field('Preheat', { unit: '°C', empty: 'none' })),
@@ -221,7 +221,7 @@ export const jobSchema = z.strictObject({
     .min(0.05, 'must be at least 0.05 h')
     .max(10_000, 'must be at most 10000 h')
     .nullable()
-    .meta(field('Hours set aside', { unit: 'h', empty: 'not said' })),
+    .meta(field('Planned hours', { unit: 'h', empty: 'not set' })),
   /** Seconds from the end of one weld to the start of the next; null takes handling and what the welds say. */
   pauseS: z
     .number()

@@ -12,12 +12,12 @@ export const otherLoadSchema = z
     id: idSchema,
     name: nameSchema,
     circuitId: idSchema.meta(field('Circuit', { reference: 'circuit' })),
-    runningA: ampsSchema.meta(field('Draws running', { unit: 'A' })),
+    runningA: ampsSchema.meta(field('Running current', { unit: 'A' })),
     /** Of a motor, for the few seconds of its start. */
-    startingA: ampsSchema.nullable().meta(field('Draws starting', { unit: 'A', empty: 'as running' })),
+    startingA: ampsSchema.nullable().meta(field('Starting current', { unit: 'A', empty: 'as running' })),
     /** Null for what is on all day. */
     onMin: minutesSchema.nullable().meta(field('Runs for', { unit: 'min', empty: 'all day' })),
-    offMin: minutesSchema.nullable().meta(field('Then rests for', { unit: 'min', empty: 'not at all' })),
+    offMin: minutesSchema.nullable().meta(field('Then stops for', { unit: 'min', empty: 'not at all' })),
   })
   .check(inOrder({ least: 'runningA', most: 'startingA', unit: 'A', mayMeet: true }))
 export type OtherLoad = z.infer<typeof otherLoadSchema>

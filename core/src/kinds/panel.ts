@@ -12,11 +12,11 @@ export const panelSchema = z
     /** Breaker and cable are those that feed it; of the service they are the main breaker and the service cable. */
     ...runShape,
     /** Null for the service: the supplier feeds it. */
-    fedFromId: idSchema.nullable().meta(field('Fed from', { reference: 'panel', empty: 'the supplier' })),
+    fedFromId: idSchema.nullable().meta(field('Fed from', { reference: 'panel', empty: 'the utility' })),
     /** A generator that feeds it instead. */
     generatorId: idSchema
       .nullable()
-      .meta(field('Or by the generator', { reference: 'generator', empty: 'none' })),
+      .meta(field('Or from generator', { reference: 'generator', empty: 'none' })),
   })
   .check((ctx) => {
     const { id, fedFromId, generatorId } = ctx.value
@@ -25,14 +25,14 @@ export const panelSchema = z
         code: 'custom',
         path: ['fedFromId'],
         input: fedFromId,
-        message: 'is the panel itself; choose the one above it, or leave it empty for the supplier',
+        message: 'is the panel itself. Choose the panel above it, or leave it empty for the utility',
       })
     if (fedFromId !== null && generatorId !== null)
       ctx.issues.push({
         code: 'custom',
         path: ['generatorId'],
         input: generatorId,
-        message: 'is given beside another panel; a panel is fed by one of them: empty one',
+        message: 'is given beside another panel. A panel has one feed. Empty one of them',
       })
   })
 export type Panel = z.infer<typeof panelSchema>

@@ -25,7 +25,7 @@ const common = {
   ...holdingShape,
 }
 /** Null where the shop has not said which guns or torches it screws into. */
-const partsClass = nameSchema.nullable().meta(field('For guns or torches of class', { empty: NOT_GIVEN }))
+const partsClass = nameSchema.nullable().meta(field('Parts class', { empty: NOT_GIVEN }))
 
 const rollGrooveSchema = z
   .strictObject({
@@ -49,10 +49,10 @@ export const driveRollSchema = z.strictObject({
         isApart: true,
         member: 'groove',
         cell: 'roll-grooves',
-        help: 'As stamped on the roll, each with the wires that it takes. One size alone: type it twice.',
+        help: 'As stamped on the roll, each with its wire sizes. For one size, enter it twice.',
       }),
     ),
-  rollSystem: nameSchema.nullable().meta(field('For drive', { empty: NOT_GIVEN, group: 'This part' })),
+  rollSystem: nameSchema.nullable().meta(field('Drive roll type', { empty: NOT_GIVEN, group: 'This part' })),
 })
 export type DriveRoll = z.infer<typeof driveRollSchema>
 
@@ -68,7 +68,7 @@ export const linerSchema = z
     usedFor: z
       .enum(METALS)
       .nullable()
-      .meta(field('Has run', { empty: 'nothing yet', words: 'metal' })),
+      .meta(field('Metal it has run', { empty: 'none yet', words: 'metal' })),
   })
   .check(inOrder({ least: 'wireMinMm', most: 'wireMaxMm', unit: 'mm', mayMeet: true }))
 
@@ -97,10 +97,10 @@ export const nozzleSchema = z.strictObject({
     .max(25, 'must be at most 25 mm')
     .nullable()
     .meta(
-      field('Tip set back', {
+      field('Tip recess', {
         empty: 'flush',
         quantity: 'length',
-        help: 'From the rim of the nozzle to the tip; negative where the tip stands out.',
+        help: 'From the rim of the nozzle to the tip. Negative for a protruding tip.',
       }),
     ),
   partsClass,
@@ -210,7 +210,7 @@ export const partKind = defineKind({
   schema: partSchema,
   upcasters: [without('stock'), withGrooves],
   counting: {
-    meta: field('In the drawer', { unit: 'pcs', empty: 'not counted', heading: 'stock' }),
+    meta: field('On hand', { unit: 'pcs', empty: 'not recorded', heading: 'stock' }),
     isPieces: true,
   },
 })

@@ -33,7 +33,7 @@ export const ratedPointSchema = z.strictObject({
   currentA: ampsSchema.meta(field('Current', { unit: 'A' })),
   dutyPct: dutySchema.meta(field('Duty', { unit: '%' })),
   /** As the plate prints it; null takes the conventional load voltage. */
-  loadV: voltsSchema.nullable().meta(field('Load voltage', { unit: 'V', empty: 'by rule' })),
+  loadV: voltsSchema.nullable().meta(field('Load voltage', { unit: 'V', empty: 'by standard' })),
 })
 
 const isRatedPoint = (value: unknown): value is RatedPoint =>
@@ -66,7 +66,7 @@ const dialOf = (value: z.ZodNumber, label: string, heading: string, cell: 'volts
         mark: z
           .string()
           .trim()
-          .regex(/^[\p{L}\p{N}.,+%/-]{1,12}$/u, 'must be the mark as the dial has it, such as 4, B or 60%')
+          .regex(/^[\p{L}\p{N}.,+%/-]{1,12}$/u, 'must be the mark on the dial, such as 4, B or 60%')
           .meta(field('Mark')),
         value: value.meta(field(label)),
       }),
@@ -80,7 +80,7 @@ const dialOf = (value: z.ZodNumber, label: string, heading: string, cell: 'volts
           code: 'custom',
           path: [],
           input: ctx.value,
-          message: `names the mark ${twice} twice; give each mark one figure`,
+          message: `names the mark ${twice} twice. Give each mark one figure`,
         })
     })
     .meta(field(label, { isApart: true, member: 'mark', cell, heading, blank: [] }))
@@ -93,8 +93,8 @@ export const supplyRatingSchema = z
       .nullable()
       .meta(field('Supply voltage', { unit: 'V', empty: 'engine-driven', startsOpen: true })),
     phases: phasesSchema,
-    outputMinA: ampsSchema.meta(field('Least output', { unit: 'A' })),
-    outputMaxA: ampsSchema.meta(field('Greatest output', { unit: 'A' })),
+    outputMinA: ampsSchema.meta(field('Minimum output', { unit: 'A' })),
+    outputMaxA: ampsSchema.meta(field('Maximum output', { unit: 'A' })),
     ratedPoints: z
       .array(ratedPointSchema)
       .min(1, 'needs at least one rated current with its duty')
@@ -109,8 +109,8 @@ export const supplyRatingSchema = z
     inputKva: amountSchema.nullable().meta(field('Input power', { unit: 'kVA', empty: NOT_GIVEN })),
     /** Where the feeder is slower on this voltage; null takes the feeder's own. */
     feedMaxMmPerMin: amountSchema.nullable().meta(
-      field('Fastest wire here', {
-        empty: 'as the feeder',
+      field('Maximum wire feed speed here', {
+        empty: 'same as the feeder',
         quantity: 'wireFeedSpeed',
         heading: 'feed_max_on_voltage_mm_per_min',
       }),
@@ -127,7 +127,7 @@ export const supplyRatingSchema = z
       when: () => true,
       error: ({ input }) => {
         const [before, point] = risingPair(input) ?? []
-        return `give ${point?.dutyPct} % at ${point?.currentA} A and ${before?.dutyPct} % at ${before?.currentA} A; duty must fall as current rises`
+        return `give ${point?.dutyPct} % at ${point?.currentA} A and ${before?.dutyPct} % at ${before?.currentA} A. Duty must fall as current rises`
       },
     }),
   )
@@ -145,10 +145,10 @@ export const plateProcessSchema = z
     /** What the maker says that it welds: compared, never trusted. */
     claimMinMm: thicknessMmSchema
       .nullable()
-      .meta(field('Maker says from', { quantity: 'thickness', empty: NOT_GIVEN })),
+      .meta(field('Maker states from', { quantity: 'thickness', empty: NOT_GIVEN })),
     claimMaxMm: thicknessMmSchema
       .nullable()
-      .meta(field('Maker says up to', { quantity: 'thickness', empty: NOT_GIVEN })),
+      .meta(field('Maker states up to', { quantity: 'thickness', empty: NOT_GIVEN })),
     supplies: z
       .array(supplyRatingSchema)
       .min(1, 'needs at least one supply voltage')
@@ -166,12 +166,12 @@ export const SUPPLY_CHANGE_WORDS = {
   fixed: 'one voltage',
   plug: 'by plug',
   links: 'by links inside',
-  automatic: 'by itself',
+  automatic: 'automatic',
 } as const
 export const POLARITY_CHANGE_WORDS = {
   leads: 'by the leads',
   plug: 'by a plug',
-  automatic: 'by itself',
+  automatic: 'automatic',
   'fixed-dcep': 'wired for DCEP',
   'fixed-dcen': 'wired for DCEN',
 } as const
@@ -210,9 +210,9 @@ export const powerSourceSchema = z
     name: nameSchema,
     ...holdingShape,
     /** In the shop's currency; null where nobody lends it. */
-    rentPerDay: amountSchema.nullable().meta(field('Rent', { unit: 'a day', empty: 'not to be had' })),
+    rentPerDay: amountSchema.nullable().meta(field('Rent', { unit: 'a day', empty: 'not for rent' })),
     /** Taken from the library as one of its class: nobody has read its plate yet. */
-    typical: z.boolean().meta(field('Typical plate, not yours?')),
+    typical: z.boolean().meta(field('Typical values?')),
     processes: z
       .array(plateProcessSchema)
       .min(1, 'needs at least one process')
@@ -222,7 +222,7 @@ export const powerSourceSchema = z
       .enum(SUPPLY_CHANGES)
       .nullable()
       .meta(
-        field('Supply voltage is changed', {
+        field('Voltage change', {
           empty: NOT_GIVEN,
           group: 'Supply and efficiency',
           words: SUPPLY_CHANGE_WORDS,
@@ -236,12 +236,12 @@ export const powerSourceSchema = z
           .meta(field('Fuel at full load', { unit: 'L/h', empty: NOT_GIVEN, help: '1 gal is 3.8 L.' })),
       })
       .nullable()
-      .meta(field('Engine', { presence: 'An engine drives it' })),
+      .meta(field('Engine', { presence: 'Engine-driven' })),
     /** Peak of the current in the moment in which it is switched on, root mean square of the first half wave. */
     inrushA: ampsSchema
       .nullable()
       .meta(
-        field('Inrush when switched on', { unit: 'A', empty: NOT_GIVEN, group: 'Supply and efficiency' }),
+        field('Inrush current', { unit: 'A', empty: NOT_GIVEN, group: 'Supply and efficiency' }),
       ),
     efficiencyPct: percentSchema
       .min(10, 'must be at least 10 %')
@@ -257,12 +257,12 @@ export const powerSourceSchema = z
     /** Share of electrode-positive, %. */
     acBalance: z
       .strictObject({
-        minPct: percentSchema.meta(field('Least electrode-positive', { unit: '%' })),
-        maxPct: percentSchema.meta(field('Most electrode-positive', { unit: '%' })),
+        minPct: percentSchema.meta(field('Minimum electrode-positive', { unit: '%' })),
+        maxPct: percentSchema.meta(field('Maximum electrode-positive', { unit: '%' })),
       })
       .check(inOrder({ least: 'minPct', most: 'maxPct', unit: '%', mayMeet: true }))
       .nullable()
-      .meta(field('AC balance', { presence: 'Balance can be set' })),
+      .meta(field('AC balance', { presence: 'Adjustable balance' })),
     acFrequency: z
       .strictObject({
         minHz: hertzSchema.meta(field('Lowest', { unit: 'Hz' })),
@@ -270,15 +270,15 @@ export const powerSourceSchema = z
       })
       .check(inOrder({ least: 'minHz', most: 'maxHz', unit: 'Hz', mayMeet: true }))
       .nullable()
-      .meta(field('AC frequency', { presence: 'Frequency can be set' })),
+      .meta(field('AC frequency', { presence: 'Adjustable frequency' })),
     start: z
       .array(z.enum(START_METHODS))
       .max(START_METHODS.length)
-      .meta(field('Starts by', { group: 'Arc', words: START_WORDS })),
+      .meta(field('Arc start', { group: 'Arc', words: START_WORDS })),
     /** Least current at which its arc holds; null takes the least output. */
     lowestStableA: ampsSchema
       .nullable()
-      .meta(field('Lowest stable current', { unit: 'A', empty: 'least output' })),
+      .meta(field('Lowest stable current', { unit: 'A', empty: 'minimum output' })),
     /** Steps of a tap switch; null where the voltage is set without steps. */
     voltageSteps: z
       .int()
@@ -296,7 +296,7 @@ export const powerSourceSchema = z
           member: 'range',
           cell: 'output-ranges',
           blank: [],
-          help: 'Where a switch divides the output, such as low 20–110 A and high 90–230 A.',
+          help: 'For a range switch, such as low 20–110 A and high 90–230 A.',
         }),
       ),
     /** Wires and gases that its automatic or pulse programs cover; empty where none are stated. */
@@ -309,18 +309,18 @@ export const powerSourceSchema = z
           member: 'program',
           cell: 'programs',
           blank: [],
-          help: 'From the chart inside the door. For any other wire and gas the settings are made by hand.',
+          help: 'From the chart inside the door. Set any other wire and gas by hand.',
         }),
       ),
     inductance: z
       .boolean()
       .nullable()
-      .meta(field('Inductance can be set', { empty: NOT_GIVEN })),
+      .meta(field('Adjustable inductance', { empty: NOT_GIVEN })),
     /** More current as the arc gets short: keeps a stick from freezing to the plate. */
     arcForce: z
       .boolean()
       .nullable()
-      .meta(field('Arc force can be set', { empty: NOT_GIVEN })),
+      .meta(field('Adjustable arc force', { empty: NOT_GIVEN })),
     /** More current for the first moment of a stick. */
     hotStart: z
       .boolean()
@@ -329,24 +329,24 @@ export const powerSourceSchema = z
     /** By TIG: the current that lights the arc. */
     startAmps: momentSchema
       .nullable()
-      .meta(field('Start current', { presence: 'TIG start current is given' })),
+      .meta(field('Start current', { presence: 'TIG start current' })),
     /** At the end of a weld: fills the crater. */
-    endAmps: momentSchema.nullable().meta(field('End current', { presence: 'End current can be set' })),
+    endAmps: momentSchema.nullable().meta(field('End current', { presence: 'Adjustable end current' })),
     burnBack: z
       .boolean()
       .nullable()
-      .meta(field('Burn-back can be set', { empty: NOT_GIVEN, group: 'Arc' })),
+      .meta(field('Adjustable burn-back', { empty: NOT_GIVEN, group: 'Arc' })),
     /** A slow wire until the arc burns. */
     runIn: z
       .boolean()
       .nullable()
-      .meta(field('Run-in can be set', { empty: NOT_GIVEN })),
+      .meta(field('Adjustable run-in', { empty: NOT_GIVEN })),
     /** Null where it is set, or where it flows by the amps. */
     postFlowOwnS: secondsSchema.nullable().meta(
-      field('Post-flow of its own', {
+      field('Automatic post-flow', {
         unit: 's',
         empty: 'as set',
-        help: 'Seconds that it flows by itself after TIG, whatever the weld.',
+        help: 'Seconds of gas after each TIG weld.',
       }),
     ),
     /** Null where it has none built in. */
@@ -358,7 +358,7 @@ export const powerSourceSchema = z
     polarityChange: z
       .enum(POLARITY_CHANGES)
       .nullable()
-      .meta(field('Polarity is changed', { empty: NOT_GIVEN, words: POLARITY_CHANGE_WORDS })),
+      .meta(field('Polarity change', { empty: NOT_GIVEN, words: POLARITY_CHANGE_WORDS })),
     /** Whether it opens and shuts the shielding gas itself; null where not known, as below. */
     gasValve: z
       .boolean()
@@ -375,7 +375,7 @@ export const powerSourceSchema = z
       .meta(field('VRD', { empty: NOT_GIVEN })),
     massG: amountSchema
       .nullable()
-      .meta(field('Weight', { empty: NOT_GIVEN, quantity: 'mass', group: 'To live with' })),
+      .meta(field('Weight', { empty: NOT_GIVEN, quantity: 'mass', group: 'Handling and service' })),
     /** At the operator's place, A-weighted. */
     noiseDb: z
       .number()
@@ -386,15 +386,15 @@ export const powerSourceSchema = z
     memoriesLocked: z
       .boolean()
       .nullable()
-      .meta(field('Memories can be locked', { empty: NOT_GIVEN })),
+      .meta(field('Locked programs', { empty: NOT_GIVEN })),
     postFlowByHand: z
       .boolean()
       .nullable()
-      .meta(field('Post-flow set by hand', { empty: NOT_GIVEN })),
+      .meta(field('Adjustable post-flow', { empty: NOT_GIVEN })),
     serviceNear: z
       .boolean()
       .nullable()
-      .meta(field('Mended near by', { empty: NOT_GIVEN })),
+      .meta(field('Serviced nearby', { empty: NOT_GIVEN })),
   })
   .check((ctx) => {
     const columns = ctx.value.processes.flatMap(({ supplies }) => supplies.map(({ voltageV }) => voltageV))
@@ -405,8 +405,8 @@ export const powerSourceSchema = z
       path: ['processes'],
       input: ctx.value.processes,
       message: isDriven
-        ? 'have a supply voltage, and an engine drives the set; leave the voltages empty, or take the engine away'
-        : 'have a column without a supply voltage; give it, or say that an engine drives the set',
+        ? 'have a supply voltage, but the set has an engine. Empty the voltages, or remove the engine'
+        : 'have a column without a supply voltage. Enter it, or mark the set as engine-driven',
     })
   })
 export type PowerSource = z.infer<typeof powerSourceSchema>

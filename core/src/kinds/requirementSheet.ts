@@ -48,7 +48,7 @@ export const requirementSchema = z.strictObject({
     .min(0, 'must be 0 or more')
     .max(1e9, 'is too large')
     .nullable()
-    .meta(field('Amount', { empty: 'the better, the more it counts' })),
+    .meta(field('Amount', { empty: 'more is better' })),
   /** Of a wish, the worst that is acceptable, in the unit of its kind: it scores 0 there, and 1 at the amount; null for none. */
   worst: z
     .number()
@@ -71,7 +71,7 @@ export const requirementSchema = z.strictObject({
     .max(MOST_WEIGHT, `must be at most ${MOST_WEIGHT}`)
     .meta(field('Counts')),
   /** Why it is asked, where it was derived of the planned jobs. */
-  because: noteSchema.nullable().meta(field('Because', { empty: 'it was written by hand' })),
+  because: noteSchema.nullable().meta(field('Because', { empty: 'entered by hand' })),
 })
 export type Requirement = z.infer<typeof requirementSchema>
 
@@ -90,7 +90,7 @@ export const requirementSheetKind = defineKind({
   kind: 'requirement-sheet',
   path: 'requirement-sheets',
   listKey: 'requirementSheets',
-  noun: 'sheet of requirements',
+  noun: 'requirement sheet',
   scope: 'paper',
   writers: 'planner',
   most: 500,

@@ -32,21 +32,21 @@ export const setUpSchema = z.strictObject({
     .min(1, 'is empty; write for example 2 AWG')
     .max(24)
     .nullable()
-    .meta(field('Welding leads', { empty: 'the machine’s own', suggests: 'lead' })),
+    .meta(field('Welding leads', { empty: 'supplied with the machine', suggests: 'lead' })),
   /** Both together: the current goes out through one and back through the other. */
   leadLengthMm: lengthMmSchema
     .nullable()
-    .meta(field('Both leads together', { empty: 'not said', quantity: 'run' })),
+    .meta(field('Length of both leads', { empty: 'not set', quantity: 'run' })),
   /** Between work clamp and work while it welds, as the shop has measured it. */
   returnV: amountSchema.nullable().meta(
-    field('Volts lost at the clamp', {
+    field('Voltage drop at the clamp', {
       unit: 'V',
       empty: 'not measured',
-      help: 'Measured from the clamp to the work while somebody welds.',
+      help: 'Measure between clamp and work while welding.',
     }),
   ),
   /** What links or plug of the source are set for; null where nobody has said, or where it finds its voltage itself. */
-  linksSetV: voltsSchema.nullable().meta(field('Links or plug set for', { unit: 'V', empty: 'not said' })),
+  linksSetV: voltsSchema.nullable().meta(field('Links or plug set for', { unit: 'V', empty: 'not set' })),
   powerSourceId: idSchema.meta(field('Power source', { reference: 'power-source' })),
   /** Where the wire is fed from a case of its own. */
   feederId: part.meta(field('Wire feeder', { reference: 'feeder', empty: 'none' })),
@@ -67,23 +67,23 @@ export const setUpSchema = z.strictObject({
   start: z
     .enum(START_METHODS)
     .nullable()
-    .meta(field('Arc is struck by', { empty: 'as the machine does', words: START_WORDS })),
+    .meta(field('Arc start', { empty: 'as the machine', words: START_WORDS })),
   /** Controls, computers or a pacemaker near by: high frequency upsets them. */
-  electronicsNear: z.boolean().meta(field('Electronics or a pacemaker near by')),
+  electronicsNear: z.boolean().meta(field('Electronics or pacemaker nearby')),
   /** Tungsten beyond the cup; null where not set. */
   stickOutMm: z
     .number()
     .min(0, 'must be at least 0 mm')
     .max(60, 'must be at most 60 mm')
     .nullable()
-    .meta(field('Tungsten beyond the cup', { empty: 'not set', quantity: 'length' })),
+    .meta(field('Stickout', { empty: 'not set', quantity: 'length' })),
   /** The flow set at the meter; null takes the rule for the wire or the cup. */
   flowLPerMin: z
     .number()
     .min(1, 'must be at least 1 L/min')
     .max(50, 'must be at most 50 L/min')
     .nullable()
-    .meta(field('Gas flow', { empty: 'by rule', quantity: 'gasFlow' })),
+    .meta(field('Gas flow', { empty: 'automatic', quantity: 'gasFlow' })),
 })
 export type SetUp = z.infer<typeof setUpSchema>
 

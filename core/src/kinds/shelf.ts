@@ -36,7 +36,7 @@ const stockSchema = z
           code: 'custom',
           path: [index, 'id'],
           input: id,
-          message: `is “${id}”, which an earlier one has; count each thing once`,
+          message: `is “${id}”, which an earlier one has. Count each item once`,
         })
       seen.add(id)
     })

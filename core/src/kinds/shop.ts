@@ -40,7 +40,7 @@ export const shopSchema = z.strictObject({
     .enum(['imperial', 'metric'])
     .meta(field('Units', { words: { imperial: 'inch, lb, ft³', metric: 'mm, kg, L' } })),
   ruleBook: z.enum(['north-american', 'international']).meta(
-    field('Rule book for wiring', {
+    field('Wiring code', {
       words: {
         'north-american': 'North American: NEC Article 630',
         international: 'International: IEC 60364',
@@ -48,7 +48,7 @@ export const shopSchema = z.strictObject({
     }),
   ),
   /** Marks between thousands and before decimals. */
-  locale: z.enum(LOCALES).meta(field('Numbers are written')),
+  locale: z.enum(LOCALES).meta(field('Number format')),
   currency: z
     .string()
     .regex(/^[A-Z]{3}$/, 'must be a three-letter currency code such as USD')
@@ -58,25 +58,25 @@ export const shopSchema = z.strictObject({
     .string()
     .refine(isTimeZone, 'must be the name of a time zone such as America/New_York')
     .nullable()
-    .meta(field('Time zone', { empty: 'that of the device', isApart: true })),
+    .meta(field('Time zone', { empty: 'as on this device', isApart: true })),
   /** The two schools of contact tips for aluminium: one size over the wire, or the wire's own. */
   aluminiumTip: z.enum(ALUMINIUM_TIPS).meta(
     field('Contact tip for aluminium', {
-      words: { 'one-over': 'one size over: it swells', 'as-wire': 'the wire’s own: better contact' },
-      help: 'Aluminium swells as it heats and may stick in a tip of its own size; others hold that a wider tip makes poor contact. Both schools weld.',
+      words: { 'one-over': 'one size over, it swells', 'as-wire': 'same size, better contact' },
+      help: 'Aluminium swells and may stick in a tip of its own size. A wider tip makes poorer contact. Both work.',
     }),
   ),
   /** By which code the least and the largest fillet go. */
   filletRule: z.enum(FILLET_RULES).meta(
-    field('Least fillet by', {
+    field('Minimum fillet by', {
       words: {
-        'd1.1': 'AWS D1.1: a leg by the thicker part',
-        'en-1993': 'EN 1993-1-8: a throat of 3 mm and more',
+        'd1.1': 'AWS D1.1: leg by the thicker part',
+        'en-1993': 'EN 1993-1-8: throat of 3 mm or more',
       },
     }),
   ),
   /** Only what the shop has changed from the default. */
-  assumptions: changedSchema.meta(field('Own figures', { isApart: true })),
+  assumptions: changedSchema.meta(field('Changed assumptions', { isApart: true })),
 })
 export type Shop = z.infer<typeof shopSchema>
 

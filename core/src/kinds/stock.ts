@@ -26,10 +26,10 @@ export function defineStock(kinds: readonly KindDefinition[]) {
         .string()
         .regex(
           new RegExp(`^(${counted.join('|')})\\.[a-z0-9][a-z0-9-]{0,63}$`),
-          'must name a thing that is counted, by its kind and id: wire.er70s6-035',
+          'must name a counted item by kind and id, for example wire.er70s6-035',
         )
-        .meta(field('What is counted', { isApart: true })),
-      amount: amountSchema.nullable().meta(field('How much', { empty: 'not counted' })),
+        .meta(field('Item', { isApart: true })),
+      amount: amountSchema.nullable().meta(field('Amount', { empty: 'not recorded' })),
     })
     .check((ctx) => {
       const { id, amount } = ctx.value
@@ -39,7 +39,7 @@ export function defineStock(kinds: readonly KindDefinition[]) {
         code: 'custom',
         path: ['amount'],
         input: amount,
-        message: `is ${amount}; pieces are counted in whole numbers up to 100000`,
+        message: `is ${amount}. Count pieces in whole numbers up to 100000`,
       })
     })
   return defineKind({

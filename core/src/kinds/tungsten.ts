@@ -35,7 +35,7 @@ export const tungstenKind = defineKind({
   schema: tungstenSchema,
   upcasters: [without('stock')],
   counting: {
-    meta: field('In the drawer', { unit: 'pcs', empty: 'not counted', heading: 'stock' }),
+    meta: field('On hand', { unit: 'pcs', empty: 'not recorded', heading: 'stock' }),
     isPieces: true,
   },
 })

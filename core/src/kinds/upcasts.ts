@@ -10,7 +10,7 @@ import { type Fields, isFields, type Upcaster } from './upcaster.ts'
 export type Upcast =
   { readonly ok: true; readonly value: unknown } | { readonly ok: false; readonly message: string }
 
-const NEWER = 'it was written by a newer version of this program: use that one, or write it anew'
+const NEWER = 'a newer version of this program wrote it. Use that version, or export it again'
 
 function isVersion(version: unknown, current: number): version is number {
   return typeof version === 'number' && Number.isInteger(version) && version >= 1 && version <= current
@@ -21,7 +21,7 @@ const wrongVersion = (version: unknown, current: number): Upcast => ({
   message:
     typeof version === 'number' && version > current
       ? `has version ${version}, this program reads up to ${current}; ${NEWER}`
-      : `has the version ${JSON.stringify(version) ?? 'nothing'}; give a whole number from 1 to ${current}`,
+      : `has the version ${JSON.stringify(version) ?? 'nothing'}. Give a whole number from 1 to ${current}`,
 })
 
 /**

@@ -43,13 +43,13 @@ export const wireSchema = z
       .meta(field('Length of one electrode', { empty: 'as usual', quantity: 'length' })),
     /** The wire's own data where known; otherwise the reference table of its form and diameter. */
     currentMinA: ampsSchema.nullable().meta(
-      field('Least current', {
+      field('Minimum current', {
         unit: 'A',
-        empty: 'by the table',
-        group: 'Its own data, where the package gives them',
+        empty: 'from the table',
+        group: 'From the package, if it gives them',
       }),
     ),
-    currentMaxA: ampsSchema.nullable().meta(field('Most current', { unit: 'A', empty: 'by the table' })),
+    currentMaxA: ampsSchema.nullable().meta(field('Maximum current', { unit: 'A', empty: 'from the table' })),
     polarity: z
       .enum(POLARITIES)
       .nullable()
@@ -76,13 +76,13 @@ export const wireSchema = z
     /** Null for a rod, or where not known. */
     spoolMm: spoolMmSchema
       .nullable()
-      .meta(field('Spool', { empty: 'none, or not known', group: 'Stock', words: SPOOL_WORDS })),
+      .meta(field('Spool', { empty: 'none or not known', group: 'Stock', words: SPOOL_WORDS })),
     packageG: z
       .number()
       .min(1)
       .max(1e7)
-      .meta(field('A full package', { quantity: 'mass' })),
-    packagePrice: amountSchema.nullable().meta(field('Price of one', { empty: NOT_GIVEN })),
+      .meta(field('Full package', { quantity: 'mass' })),
+    packagePrice: amountSchema.nullable().meta(field('Price per package', { empty: NOT_GIVEN })),
   })
   .check(inOrder({ least: 'currentMinA', most: 'currentMaxA', unit: 'A', mayMeet: false }))
 export type Wire = z.infer<typeof wireSchema>
@@ -102,7 +102,7 @@ export const wireKind = defineKind({
     (wire) => ({ lengthMm: null, ...wire }),
   ],
   counting: {
-    meta: field('On the shelf', { quantity: 'mass', empty: 'not weighed', heading: 'stock_g' }),
+    meta: field('On hand', { quantity: 'mass', empty: 'not recorded', heading: 'stock_g' }),
     isPieces: false,
   },
 })

@@ -233,13 +233,13 @@ describe('bad input', () => {
       'a panel that feeds itself',
       panelSchema,
       { ...panel, fedFromId: panel.id },
-      /fedFromId.*choose the one above/i,
+      /fedFromId.*choose the panel above/i,
     ],
     [
       'a circuit of two origins',
       circuitSchema,
       { ...circuit, generatorId: 'withy-9' },
-      /generatorId.*empty one/i,
+      /generatorId.*empty the other/i,
     ],
     [
       'a generator that starts with less than it runs',
@@ -252,7 +252,7 @@ describe('bad input', () => {
       'a mains machine with a column without volts',
       powerSourceSchema,
       { ...samplePowerSource(), engine: { fuelLPerH: null } },
-      /processes.*take the engine away/i,
+      /processes.*remove the engine/i,
     ],
   ] as const)('%s is named with the remedy', (_, schema, value, words) => {
     expect(said(readDocument(schema as z.ZodType, value))).toMatch(words)

@@ -35,5 +35,5 @@ it('an angle that one side cannot have is refused, not replaced by a usual one',
     kind: 'bevel',
     includedAngleDeg: 95,
   })
-  expect(after.ok ? '' : after.message).toContain('a bevel is below 90, 45 is usual')
+  expect(after.ok ? '' : after.message).toContain('A bevel is below 90, 45 is usual')
 })

@@ -15,7 +15,7 @@ it('names the field, its unit, and what it was and is', () => {
   const after = { quantity: 9, hoursSetAside: 12, joints: [{ id: 'w1', thicknessAMm: 8, backing: true }] }
   expect(differences(before, after, JOB)).toEqual([
     { field: 'Pieces', before: '4', after: '9' },
-    { field: 'Hours set aside', before: '–', after: '12 h' },
+    { field: 'Planned hours', before: '–', after: '12 h' },
     { field: 'weld w1, thickness', before: '6.35 mm', after: '8 mm' },
     { field: 'weld w1, backing', before: 'no', after: 'yes' },
   ])
@@ -49,7 +49,7 @@ it('writes figures in the shop’s units, and choices in their words', () => {
   const inches = wordingOf('jobs', null, IMPERIAL)
   expect(valueWords(inches, ['joints', 'w1', 'thicknessAMm'], 6.35)).toBe('1/4 in')
   const liner = wordingOf('parts', { kind: 'liner' }, METRIC)
-  expect(fieldWords(liner, ['usedFor'])).toBe('Has run')
+  expect(fieldWords(liner, ['usedFor'])).toBe('Metal it has run')
   expect(valueWords(liner, ['material'], 'polymer')).toBe('polymer (PTFE, nylon)')
   const source = wordingOf('power-sources', {}, METRIC)
   expect(fieldWords(source, ['processes', '0', 'supplies', '1', 'i1MaxA'])).toBe('process 1, column 2, I₁max')

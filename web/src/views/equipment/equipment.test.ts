@@ -56,7 +56,7 @@ describe('the list', () => {
   it('says what nobody has counted, and what is used up', () => {
     const [wire] = shopDocument.wires
     if (!wire) throw new Error('the demo has no wire')
-    expect(rowOf('wires', wire, null, METRIC).holding).toMatchObject({ isHere: true, words: 'not weighed' })
+    expect(rowOf('wires', wire, null, METRIC).holding).toMatchObject({ isHere: true, words: 'not recorded' })
     expect(rowOf('wires', wire, 0, METRIC).holding).toMatchObject({ isHere: false, words: 'used up' })
     expect(rowOf('wires', wire, 4500, METRIC).holding).toMatchObject({ isHere: true, words: '4.5 kg' })
   })
@@ -153,7 +153,7 @@ describe('forms', () => {
       'I₁max (process 2, column 1)',
     )
     expect(fieldWords('power-sources', null, '/powerFactor')).toBe('Power factor')
-    expect(fieldWords('wires', null, '/packageG')).toBe('A full package')
+    expect(fieldWords('wires', null, '/packageG')).toBe('Full package')
   })
 
   it('a number out of its limits keeps its text, and says why; the record keeps what it had', async () => {

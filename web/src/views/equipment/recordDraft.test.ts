@@ -45,14 +45,14 @@ describe('a field deep in a record', () => {
 describe('a record as it is typed', () => {
   it('is stored as long as it is whole', () => {
     const draft = draftOf('power-sources', 'marl-140')
-    draft.set(MIN, 35, 'least output')
+    draft.set(MIN, 35, 'minimum output')
     expect(workspace.get('power-sources', 'marl-140')?.processes[0]?.supplies[0]?.outputMinA).toBe(35)
-    expect(workspace.nextUndo).toBe('least output')
+    expect(workspace.nextUndo).toBe('minimum output')
   })
 
   it('is kept and not stored while it cannot stand, and says which field and why', () => {
     const draft = draftOf('power-sources', 'marl-140')
-    draft.set(MIN, 300, 'least output')
+    draft.set(MIN, 300, 'minimum output')
     expect(draft.problemAt(MIN)).toContain('above the greatest of 140 A')
     expect(workspace.get('power-sources', 'marl-140')?.processes[0]?.supplies[0]?.outputMinA).toBe(30)
     // As after a reload.
@@ -68,7 +68,7 @@ describe('a record as it is typed', () => {
 
   it('goes back to what is stored when asked', () => {
     const draft = draftOf('power-sources', 'marl-140')
-    draft.set(MIN, 300, 'least output')
+    draft.set(MIN, 300, 'minimum output')
     draft.discard()
     expect(getIn(draft.draft.value, MIN)).toBe(30)
     expect(useUnfinished().of('power-sources')).toEqual([])
