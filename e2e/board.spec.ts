@@ -146,7 +146,7 @@ test('compares what is pinned, decides, and goes out as a sheet', async ({ page,
   await dialog.getByRole('button', { name: 'Close' }).click()
 
   await cell(page, 'Press frame', 'Bay 2 wire').click()
-  await page.getByRole('button', { name: 'Use it for this job' }).click()
+  await page.getByRole('button', { name: 'Use for this job' }).click()
   await expect(page.getByText('Press frame goes by Bay 2 wire')).toBeVisible()
   await expect.poll(async () => (await server.record<Job>('jobs/press-frame')).setUpId).toBe('bay-2-wire')
 
@@ -166,7 +166,7 @@ test('what eases a cell is tried, and made only when it is taken', async ({ page
   await panel.getByRole('button', { name: 'Breaker holds' }).click()
   await expect(page.getByText('Steady current that heats the breaker as much').first()).toBeVisible()
   await page.keyboard.press('Escape')
-  const ease = panel.getByRole('list', { name: 'What would ease it' }).getByRole('button').first()
+  const ease = panel.getByRole('list', { name: 'Ways to fix it' }).getByRole('button').first()
   await expect(ease).toBeVisible()
   expect((await server.record<Job>('jobs/press-frame')).setUpId).toBe('north-wall-wire')
   await ease.click()

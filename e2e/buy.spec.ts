@@ -19,7 +19,7 @@ test('the kit is an outlet, not the machine that does it all; jobs and money cha
   await expect(page.getByRole('heading', { name: /^Buy (?!Bay 1)/, level: 2 })).toBeVisible()
   await expect(page.getByRole('heading', { name: 'One job more' })).toBeVisible()
   await page.getByLabel('Hoist beam, aluminium', { exact: true }).check()
-  const budget = page.getByLabel('Spend at most, USD')
+  const budget = page.getByLabel('Spending limit, USD')
   await budget.pressSequentially('500')
   await budget.press('Tab')
   await expect(page.getByText('Not done for this money: Hoist beam, aluminium')).toBeVisible()
@@ -37,7 +37,7 @@ test('with a limit to spend, what a run brings in is typed and kept', async ({ p
     'Tank manifold',
   ])
     await page.getByLabel(name, { exact: true }).uncheck()
-  const budget = page.getByLabel('Spend at most, USD')
+  const budget = page.getByLabel('Spending limit, USD')
   await budget.pressSequentially('1300')
   await budget.press('Tab')
   const worth = page.getByLabel('A run brings in, USD: Hoist beam, aluminium')
@@ -128,11 +128,9 @@ test('a decision is written down, read as a page, and told when it no longer hol
     .getByRole('row', { name: /Sloe 310, from an auction, 3\/32 ER4043/ })
     .getByRole('button', { name: /^Decide/ })
     .click()
-  await page
-    .getByLabel('Note: why, and what was weighed')
-    .pressSequentially('The outlet serves what we have.')
-  await page.getByRole('button', { name: 'Write it down' }).click()
-  await expect(page.getByText('It holds, and nothing has changed since')).toBeVisible()
+  await page.getByLabel('Note: reasons and alternatives').pressSequentially('The outlet serves what we have.')
+  await page.getByRole('button', { name: 'Save decision' }).click()
+  await expect(page.getByText('Still holds. Nothing has changed since')).toBeVisible()
   await expect(page.getByText('The outlet serves what we have.')).toBeVisible()
   const [file] = await Promise.all([
     page.waitForEvent('download'),

@@ -67,7 +67,7 @@ test('what cannot stand on a plate is told with its figures, kept as typed and n
   expect(
     (await server.record<PowerSource>('power-sources/marl-140')).processes[0]?.supplies[0]?.outputMinA,
   ).toBe(30)
-  await page.getByRole('button', { name: 'Back to what is stored' }).click()
+  await page.getByRole('button', { name: 'Discard changes' }).click()
   await expect(least).toHaveValue('30')
 })
 
@@ -110,7 +110,7 @@ test('the set-up that was tried shows each rule it breaks, and parts of the shel
   await rule('tip-bore')
     .getByRole('button', { name: /Tip 0.040/ })
     .click()
-  await expect(page.getByText('Goes together.')).toBeVisible()
+  await expect(page.getByText('Parts fit.')).toBeVisible()
   await saved(page)
   expect(await server.record<SetUp>('set-ups/platform-tried')).toMatchObject({
     gasId: 'argon',
@@ -135,7 +135,7 @@ test('choices stand in the order of what fits; a greyed one says why, and yields
   await expect(argon).toHaveClass(/grey/)
   await expect(argon).toContainText('Steel wire wanders in inert gas')
   await argon.click()
-  await page.getByRole('button', { name: 'Back to the rules' }).click()
+  await page.getByRole('button', { name: 'Back to the checks' }).click()
   await expect(page.locator('[data-rule=gas-for-metal]')).toContainText('Steel wire wanders in inert gas')
 })
 
@@ -153,7 +153,7 @@ test('a rule opens with its working and source, and small parts follow the wire'
   await page.getByLabel('Search the choices').fill('0.030 ER70S-6')
   await page.locator('[data-offer=er70s6-030]').click()
   // The 0.035 groove serves 0.030 wire too; the tip does not.
-  await expect(page.getByText('Changed with it: contact tip')).toBeVisible()
+  await expect(page.getByText('Also changed: contact tip')).toBeVisible()
   await saved(page)
   expect(await server.record<SetUp>('set-ups/bay-2-wire')).toMatchObject({
     rollId: 'roll-quillon-v-smooth-0035',
@@ -194,7 +194,7 @@ test('what is counted on the shelf is stored beside the wire, seen in another ta
   await openList(page, server, 'wires/er70s6-035')
   const other = await context.newPage()
   await openList(other, server, 'wires/er70s6-035')
-  const field = page.getByLabel('On hand')
+  const field = page.getByLabel('Stock on hand')
   await expect(field).toHaveValue('10 lb')
   await field.click()
   await page.keyboard.press('Control+a')
@@ -204,7 +204,7 @@ test('what is counted on the shelf is stored beside the wire, seen in another ta
   await saved(page)
   const stored = async () => (await server.record<StockItem>('stock/wire.er70s6-035')).amount
   expect(await stored()).toBeCloseTo(2.5 * 453.592, 0)
-  await expect(other.getByLabel('On hand')).toHaveValue('2.5 lb')
+  await expect(other.getByLabel('Stock on hand')).toHaveValue('2.5 lb')
   await page.getByRole('heading', { level: 1 }).click()
   await page.keyboard.press('Control+z')
   await expect(field).toHaveValue('10 lb')
@@ -248,7 +248,7 @@ test('equipment goes out and comes in without loss, and a bad row says what is w
   }
   await importText('equipment.json', json)
   await expect(page.getByRole('status').filter({ hasText: 'catalogue' })).toContainText(
-    /0 new, 0 replace.*are as stored/,
+    /0 new, 0 replace.*unchanged/,
   )
   await page.getByRole('button', { name: 'Close' }).click()
 

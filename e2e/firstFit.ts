@@ -26,7 +26,7 @@ export async function walkToFirstFit(page: Page, url: string): Promise<number> {
   await press('+ 75/25 Ar/CO₂')
   await press('Take it')
   await type('Thickness', '3/16')
-  await press('See what does it')
+  await press('Find set-ups')
   await page.getByTestId('headline').waitFor()
   return interactions
 }

@@ -98,10 +98,10 @@ test('the section is drawn as it is typed, and over-welding is shown in money', 
   await saved(page)
 })
 
-test('a pair that must not be welded says so and why', async ({ page, server }) => {
+test('a pair that do not weld says so and why', async ({ page, server }) => {
   await openJob(page, server, 'gusset-template')
   await enter(cell(page, 'Parts', 1), '1/8 6061 to 1/8 304')
-  await expect(page.getByText('must not be welded')).toBeVisible()
+  await expect(page.getByText('do not weld')).toBeVisible()
   await expect(page.getByText('brittle compound')).toBeVisible()
   await page.keyboard.press('Control+z')
   await saved(page)
@@ -138,7 +138,7 @@ test('a weld list is previewed, mended and taken; nothing enters before', async 
   await expect(page.getByText('1 of 3 rows are understood')).toBeVisible()
   await expect(page.getByText('is “four”; write a plain number')).toBeVisible()
   expect((await server.record<Job>('jobs/press-frame')).joints).toHaveLength(1)
-  await pick(page, 'What Each fills', 'leave out')
+  await pick(page, 'What Each fills', 'skip')
   await pick(page, 'What Each fills', 'length')
   await pick(page, 'Unit of Each', 'ft')
   await page.getByRole('button', { name: 'Add 1 weld' }).click()

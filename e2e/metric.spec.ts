@@ -52,7 +52,7 @@ test('the answer stands on one screen, with its start strip on one line, and any
   await expect(page.getByTestId('headline')).toContainText('check')
   await expect(page.getByText('12 L/min')).toBeVisible()
   const tops = await page
-    .getByRole('region', { name: 'Settings to start with' })
+    .getByRole('region', { name: 'Start settings' })
     .locator('dd')
     .evaluateAll((values) => values.map((one) => Math.round(one.getBoundingClientRect().top)))
   expect(tops.length).toBeGreaterThan(6)

@@ -30,8 +30,8 @@ test('says after how long the breaker goes, and where it holds', async ({ page, 
   const when = async (): Promise<string> =>
     (await page.getByRole('img', { name: /breaker trips/ }).getAttribute('aria-label')) ?? ''
   const allShift = await when()
-  await page.getByRole('button', { name: 'without a stop' }).press('Enter')
-  await expect(page.getByRole('button', { name: 'without a stop' })).toHaveAttribute('aria-pressed', 'true')
+  await page.getByRole('button', { name: 'continuous' }).press('Enter')
+  await expect(page.getByRole('button', { name: 'continuous' })).toHaveAttribute('aria-pressed', 'true')
   expect(await when()).not.toBe(allShift)
 })
 
@@ -42,7 +42,7 @@ test('another outlet that is there mends it, at no cost; it is looked at, and no
   await page.goto(`${server.url}/power?job=press-frame`)
   await expect(page.getByRole('heading', { name: /puts out too little on it/ })).toBeVisible()
   await expect(page.getByText(/The weld wants 190 A; on these volts Quillon 210 has 140 A/)).toBeVisible()
-  const mends = page.getByRole('listitem').filter({ hasText: 'it is there' })
+  const mends = page.getByRole('listitem').filter({ hasText: 'owned' })
   await expect(mends.first()).toContainText('Plug it into')
   await page.getByRole('button', { name: /Plug it into Bay 2/ }).press('Enter')
   await expect(page.getByRole('heading', { name: /Bay 2 240 V 50 A holds/ })).toBeVisible()
@@ -50,7 +50,7 @@ test('another outlet that is there mends it, at no cost; it is looked at, and no
   await expect(page.getByText('Saved', { exact: true })).toBeVisible()
   // Each finding opens to its working, on the circuit that is looked at.
   await page.getByRole('button', { name: 'Breaker holds' }).press('Enter')
-  const drawer = page.getByRole('complementary', { name: /How it was worked out: Breaker holds/ })
+  const drawer = page.getByRole('complementary', { name: /Calculation: Breaker holds/ })
   await expect(drawer).toContainText('50 A')
   await page.keyboard.press('Escape')
   await expect(drawer).toBeHidden()
@@ -62,7 +62,7 @@ test('a finding of the fit leads on to every circuit', async ({ page, server }) 
     .getByRole('button', { name: /^Breaker holds/ })
     .first()
     .press('Enter')
-  await page.getByRole('link', { name: 'On every circuit, and when the breaker goes' }).press('Enter')
+  await page.getByRole('link', { name: 'All circuits, and when the breaker trips' }).press('Enter')
   await expect(page).toHaveURL(/\/power\?job=press-frame&set-up=north-wall-wire/)
 })
 
@@ -78,7 +78,7 @@ test('the whole shop: who welds together is chosen by name, and what does not ca
   })
   // Two on the same 20 A outlet.
   await page.getByRole('button', { name: 'Another machine' }).press('Enter')
-  const last = await page.getByRole('button', { name: /^Leave out set-up/ }).count()
+  const last = await page.getByRole('button', { name: /^Remove set-up/ }).count()
   await pick(`Set-up ${last}`, 'Marl')
   await pick(`Job of set-up ${last}`, 'Press frame')
   await expect(page.getByRole('heading', { name: /North wall 120 V 20 A does not carry them/ })).toBeVisible({
@@ -98,7 +98,7 @@ test('the whole shop: who welds together is chosen by name, and what does not ca
     page.getByRole('complementary', { name: /Cable of Shop panel 100 A, by the rule/ }),
   ).toContainText('each other load')
   await page.keyboard.press('Escape')
-  await page.getByRole('button', { name: `Leave out set-up ${last}` }).press('Enter')
+  await page.getByRole('button', { name: `Remove set-up ${last}` }).press('Enter')
   await expect(page.getByRole('heading', { name: /The supply carries them all/ })).toBeVisible({
     timeout: 20_000,
   })
@@ -142,7 +142,7 @@ test('a generator is written down; what starts with less than it runs is refused
   await type(starting, '8200')
   await expect.poll(async () => await server.record('generators/withy-9')).toMatchObject({ startingW: 8200 })
   await page.goto(`${server.url}/power?job=loader-fork&set-up=orchard-stick`)
-  await expect(page.getByText(/The engine burns some/)).toBeVisible()
+  await expect(page.getByText(/The engine burns about/)).toBeVisible()
   await expect(page.getByText(/Run a generator outdoors/)).toBeVisible()
 })
 

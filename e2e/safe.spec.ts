@@ -39,14 +39,14 @@ test('two tabs with the server down keep both edits, and both are asked about', 
   await type(one, 'Welds', '41')
   await type(two, 'Welds', '42')
   for (const page of [one, two])
-    await expect(page.getByText('Not saved: the server does not answer')).toBeVisible()
+    await expect(page.getByText('Not saved: the server does not respond')).toBeVisible()
   await one.reload().catch(() => undefined)
   await server.start()
   await one.goto(`${server.url}/jobs/press-frame/fit`)
   // Both ask again by themselves; whichever comes second is asked about.
   const second = async (): Promise<Page | null> => {
     for (const page of [one, two])
-      if (await page.getByText('Changed elsewhere meanwhile.').isVisible()) return page
+      if (await page.getByText('Changed in another place.').isVisible()) return page
     return null
   }
   await expect.poll(async () => (await second()) !== null, { timeout: 90_000 }).toBe(true)
@@ -91,7 +91,7 @@ test('another shop on the same address is shown, and what was typed for the one 
   await expect(welds(page)).toHaveValue('24')
   await server.kill()
   await type(page, 'Welds', '43')
-  await expect(page.getByText('Not saved: the server does not answer')).toBeVisible()
+  await expect(page.getByText('Not saved: the server does not respond')).toBeVisible()
   // The demo anew: records of the same names and versions.
   await home.reset()
   const aside = page.getByRole('region', { name: 'Changes to another shop' })
@@ -131,7 +131,7 @@ test('what two closed tabs left is laid before whoever comes next, one after the
   for (const { page } of left) await page.close()
   const next = await context.newPage()
   await next.goto(`${server.url}/jobs/press-frame/fit`)
-  await expect(next.getByText('Changed elsewhere meanwhile.')).toBeVisible()
+  await expect(next.getByText('Changed in another place.')).toBeVisible()
   await expect(welds(next)).toHaveValue('52')
   expect((await server.record<Job>('jobs/press-frame')).joints[0]?.count).toBe(51)
   await next.getByRole('button', { name: 'Keep mine' }).click()
@@ -172,7 +172,7 @@ test('a deleted job comes back, and an earlier version too', async ({ page, serv
   await page.getByRole('link', { name: 'Shop', exact: true }).click()
   await page.getByRole('link', { name: 'Records and backup' }).click()
   await page.getByRole('tab', { name: 'Deleted' }).click()
-  await page.getByRole('button', { name: 'Bring back Loader fork repair' }).click()
+  await page.getByRole('button', { name: 'Restore Loader fork repair' }).click()
   await expect(page.getByText('Nothing is deleted.')).toBeVisible()
   await expect.poll(async () => (await fetch(`${server.url}/api/jobs/loader-fork`)).status).toBe(200)
 
@@ -181,7 +181,7 @@ test('a deleted job comes back, and an earlier version too', async ({ page, serv
   await page.getByText('Earlier versions').click()
   await page.getByRole('button', { name: /version 1 by the demo/ }).click()
   await expect(page.getByRole('row').filter({ hasText: 'number of welds' })).toContainText('7')
-  await page.getByRole('button', { name: 'Take this one back' }).click()
+  await page.getByRole('button', { name: 'Restore this version' }).click()
   await expect.poll(async () => (await server.record<Job>('jobs/loader-fork')).joints[0]?.count).not.toBe(7)
 })
 
@@ -194,7 +194,7 @@ test('the shop is backed up from the page, and its age stands beside what is sav
   await page.getByRole('button', { name: 'Back up now' }).click()
   await expect(page.getByRole('link', { name: 'Backed up just now' })).toBeVisible()
   const download = page.waitForEvent('download')
-  await page.getByRole('link', { name: 'Take it out' }).click()
+  await page.getByRole('link', { name: 'Download' }).click()
   expect((await download).suggestedFilename()).toMatch(/^brannik-.*-by-hand\.dump$/)
   await page.getByRole('tab', { name: 'Changes' }).click()
   await expect(page.getByRole('row').filter({ hasText: 'made a backup' })).toContainText('this machine')
@@ -204,12 +204,12 @@ test('a program gets its token once', async ({ page, server }) => {
   await page.goto(`${server.url}/people`)
   await page.getByRole('tab', { name: 'Other programs' }).click()
   await page.getByLabel('Program').pressSequentially('Stock counter')
-  await page.getByRole('button', { name: 'Make a token' }).click()
+  await page.getByRole('button', { name: 'Create token' }).click()
   const secret = await page.getByText(/^brannik_/).innerText()
   const ask = () => fetch(`${server.url}/api/jobs`, { headers: { Authorization: `Bearer ${secret}` } })
   expect((await ask()).status).toBe(200)
-  await page.getByRole('button', { name: 'Take back Stock counter' }).click()
-  await expect(page.getByText('No program has a token.')).toBeVisible()
+  await page.getByRole('button', { name: 'Revoke Stock counter' }).click()
+  await expect(page.getByText('No tokens.')).toBeVisible()
   expect((await ask()).status).toBe(401)
 })
 

@@ -1,4 +1,4 @@
-/** Settings to start with beside others, stick against wire, dials, and what a set-up welds. */
+/** Start settings beside others, stick against wire, dials, and what a set-up welds. */
 import type { PowerSource, SetUp } from '@brannik/core'
 import type { Page } from '@playwright/test'
 import { pick } from './pick.ts'
@@ -20,9 +20,7 @@ test('twice the travel is half the metal, and says so; its figures open to their
   await expect(panel).toContainText('Type other settings on the right')
   await panel.getByLabel('Travel', { exact: true }).click()
   await page.keyboard.type('32.2')
-  await expect(panel.getByRole('status').first()).toContainText(
-    '50 % of the metal that was called for: too small',
-  )
+  await expect(panel.getByRole('status').first()).toContainText('50 % of the planned metal: too small')
   await expect(panel.getByRole('status').first()).toContainText('cheaper, and not the same weld')
   // Text that cannot be read changes nothing and says what to write.
   await panel.getByLabel('Wire speed', { exact: true }).click()
@@ -30,7 +28,7 @@ test('twice the travel is half the metal, and says so; its figures open to their
   await expect(panel.getByRole('alert')).toContainText('no number')
   await panel.getByRole('row', { name: /^Leg/ }).getByRole('button').last().click()
   const working = page.getByRole('complementary')
-  await expect(working).toContainText('Leg that comes out')
+  await expect(working).toContainText('Resulting leg')
   await expect(working).toContainText('32.2 in/min')
   await page.keyboard.press('Escape')
   await panel.getByRole('button', { name: 'Close' }).click()
@@ -79,13 +77,10 @@ test('taps that were measured are typed in, and the start names the tap', async 
   expect(processes[0]?.supplies[0]?.voltsDial.map(({ mark }) => mark)).toEqual(['A', 'B', 'C'])
   await page.goto(`${server.url}/jobs/gusset-template/fit`)
   await page.getByRole('button', { name: 'Marl, north wall' }).click()
-  await expect(page.getByRole('region', { name: 'Settings to start with' })).toContainText('tap C')
+  await expect(page.getByRole('region', { name: 'Start settings' })).toContainText('tap C')
 })
 
-test('capacity shows what each set-up welds, what ends it, and how it was worked out', async ({
-  page,
-  server,
-}) => {
+test('capacity shows what each set-up welds, what ends it, and calculation', async ({ page, server }) => {
   await page.goto(`${server.url}/set-ups/bay-2-wire`)
   await page.getByRole('link', { name: 'Capacity' }).click()
   await expect(page.getByRole('heading', { level: 1 })).toHaveText('Set-ups')
@@ -100,7 +95,7 @@ test('capacity shows what each set-up welds, what ends it, and how it was worked
   await page.keyboard.press('Escape')
   await page.getByRole('combobox', { name: 'Position' }).click({ force: true })
   await page.getByRole('option', { name: 'overhead' }).click()
-  await expect(chart.getByRole('button', { name: /^Bay 3 spray/ })).toContainText('welds nothing here')
+  await expect(chart.getByRole('button', { name: /^Bay 3 spray/ })).toContainText('cannot weld')
   await chart.getByRole('button', { name: /^Marl, north wall/ }).click()
   await expect(page.getByRole('region', { name: 'Marl, north wall' })).toContainText('The maker says')
 })

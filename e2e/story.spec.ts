@@ -70,7 +70,7 @@ test('thickness, circuit, wire and gas recompute the whole screen, and what is s
   expect(await server.record('set-ups/north-wall-wire')).toMatchObject({ circuitId: 'bay-2', gasId: 'co2' })
 })
 
-test('any number opens how it was worked out, with its sources', async ({ page, server }) => {
+test('any number opens calculation, with its sources', async ({ page, server }) => {
   await openFit(page, server, 'tank-manifold')
   await page.getByTestId('finding-source-duty').click()
   const working = page.getByRole('complementary')
@@ -78,7 +78,7 @@ test('any number opens how it was worked out, with its sources', async ({ page, 
   await expect(working).toContainText('IEC 60974-1')
   await page.keyboard.press('Escape')
   await expect(working).toBeHidden()
-  await page.getByRole('region', { name: 'Settings to start with' }).getByRole('button').first().click()
+  await page.getByRole('region', { name: 'Start settings' }).getByRole('button').first().click()
   await expect(working).toContainText('to be tried on a coupon')
   await page.keyboard.press('Escape')
   await expect(working).toBeHidden()
@@ -115,7 +115,7 @@ test('units switch for all that is shown', async ({ page, server }) => {
   await expect(page.getByLabel('Thickness')).toHaveValue('1/2 in')
   await page.getByRole('button', { name: 'inch · lb' }).click()
   await expect(page.getByLabel('Thickness')).toHaveValue('12.7 mm')
-  await page.getByRole('button', { name: 'Show their figures' }).click()
+  await page.getByRole('button', { name: 'Show figures' }).click()
   await expect(page.getByTestId('finding-wire-use').locator('xpath=ancestor::tr')).toContainText('kg')
   await page.getByRole('button', { name: 'mm · kg' }).click()
   await expect(page.getByLabel('Thickness')).toHaveValue('1/2 in')
@@ -151,7 +151,7 @@ test('a server killed between edit and save loses nothing that was typed', async
   await saved(page)
   await server.kill()
   await enter(page.getByLabel('Welds', { exact: true }), '44')
-  await expect(page.getByText('Not saved: the server does not answer')).toBeVisible()
+  await expect(page.getByText('Not saved: the server does not respond')).toBeVisible()
   await server.start()
   // The page is opened anew: what was typed comes from the browser, and is stored now.
   await page.reload()
@@ -246,14 +246,14 @@ test('a field that was changed here and elsewhere is asked about, both values si
     joints: job.joints.map((joint) => ({ ...joint, count: 5 })),
   }))
   await enter(page.getByLabel('Welds', { exact: true }), '9')
-  await expect(page.getByText('Changed elsewhere meanwhile.')).toBeVisible()
+  await expect(page.getByText('Changed in another place.')).toBeVisible()
   await page.getByRole('button', { name: 'Compare the field' }).click()
   const row = page.getByRole('dialog').getByRole('row').nth(1)
   await expect(row).toContainText('number of welds')
   await expect(row.getByLabel('9')).toBeChecked()
   await row.getByLabel('5').check()
   expect((await server.record<Job>('jobs/tank-manifold')).joints.map(({ count }) => count)).not.toContain(9)
-  await page.getByRole('button', { name: 'Save what is chosen' }).click()
+  await page.getByRole('button', { name: 'Save choices' }).click()
   await saved(page)
   await expect(page.getByLabel('Welds', { exact: true })).toHaveValue('5')
   expect((await server.record<Job>('jobs/tank-manifold')).quantity).toBe(5)

@@ -68,7 +68,7 @@ const SHOTS = [
   {
     name: 'requirements',
     path: '/buy/requirements',
-    act: (page) => page.getByText('to get, with what it needs').nth(3).waitFor(),
+    act: (page) => page.getByText('to buy, with accessories').nth(3).waitFor(),
   },
   { name: 'jobs', path: '/jobs' },
   {

@@ -80,11 +80,11 @@ watch(
 
 function undo(): void {
   const label = workspace.undo()
-  notice.show(label ? `Undone: ${label}` : 'There is nothing to undo')
+  notice.show(label ? `Undone: ${label}` : 'Nothing to undo')
 }
 function redo(): void {
   const label = workspace.redo()
-  notice.show(label ? `Done again: ${label}` : 'There is nothing to do again')
+  notice.show(label ? `Redone: ${label}` : 'Nothing to redo')
 }
 const shortcutsOpen = ref(false)
 async function newJob(): Promise<void> {
@@ -189,11 +189,9 @@ onKeyStroke('y', (event) => {
       <main id="main" tabindex="-1">
         <AsideBar v-if="workspace.aside.length > 0" />
         <SignInView v-if="session.isSignedOut" />
-        <p v-else-if="workspace.state === 'loading'" class="waiting" role="status">
-          Fetching the shop from the database…
-        </p>
+        <p v-else-if="workspace.state === 'loading'" class="waiting" role="status">Loading the shop…</p>
         <section v-else-if="workspace.state === 'failed'" class="waiting" role="alert">
-          <h1>The shop cannot be fetched</h1>
+          <h1>The shop cannot be loaded</h1>
           <p>
             {{ workspace.failure.replace(/\.$/, '') }}. Check that Brannik is running (npm start), then try
             again.

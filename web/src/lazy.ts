@@ -4,7 +4,7 @@ import { type Component, defineAsyncComponent, type Ref, shallowRef } from 'vue'
 const AGAIN_MS = 3000
 
 /**
- * A component that is fetched when it is first drawn. While the server does not answer it is asked for again and again:
+ * A component that is fetched when it is first drawn. While the server does not respond it is asked for again and again:
  * the view stands without it.
  */
 export const lazily = <T extends Component>(load: () => Promise<{ default: T }>): T =>
@@ -19,7 +19,7 @@ export const lazily = <T extends Component>(load: () => Promise<{ default: T }>)
 export interface Late {
   /** null until it is fetched. */
   readonly there: Readonly<Ref<Component | null>>
-  /** Fetches it once; while the server does not answer it asks again and again. */
+  /** Fetches it once; while the server does not respond it asks again and again. */
   readonly fetch: () => void
 }
 

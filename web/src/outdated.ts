@@ -21,7 +21,7 @@ export function reloadOutdated(router: Router, open: (address: string) => void):
   })
 }
 
-/** Has the service worker keep pages and shop for when the server does not answer. */
+/** Has the service worker keep pages and shop for when the server does not respond. */
 export async function keepOffline(): Promise<void> {
   // Away from loopback and TLS a browser has none.
   const workers = navigator.serviceWorker as ServiceWorkerContainer | undefined

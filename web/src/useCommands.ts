@@ -60,10 +60,10 @@ export function useCommands({
     ...setUpsForJob(),
     { group: 'Do', title: 'New job', run: newJob },
     { group: 'Do', title: 'New set-up', ...goTo('set-up') },
-    { group: 'Do', title: 'Walk through the shop', ...goTo('start') },
+    { group: 'Do', title: 'Set up the shop', ...goTo('start') },
     { group: 'Do', title: 'All shortcuts', shortcut: '?', run: showShortcuts },
     { group: 'Do', title: 'Undo', shortcut: 'Ctrl Z', run: undo },
-    { group: 'Do', title: 'Do again', shortcut: 'Ctrl Y', run: redo },
+    { group: 'Do', title: 'Redo', shortcut: 'Ctrl Y', run: redo },
     {
       group: 'Look',
       title: `Units: ${workspace.notation.system === 'imperial' ? 'mm and kg' : 'inch and lb'}`,

@@ -252,7 +252,7 @@ describe('CSV sheets', () => {
     ['power-source', 'ranges', 'gtaw low 5-110', /“gtaw low 5-110”.*gtaw high 90-230 A/],
     ['power-source', 'ranges', 'gtaw low 110-5 A', /swap or correct/],
     ['power-source', 'rated_points', '210 A 130 %', /100 %/],
-    ['power-source', 'rated_points', '100 A 30 %; 200 A 60 %', /duty must fall/],
+    ['power-source', 'rated_points', '100 A 30 %; 200 A 60 %', /Duty must fall/],
     ['power-source', 'output_min_a', '900', /above the greatest/],
     ['power-source', 'feeder', 'no', /does not say yes/],
   ])('%s with %s of “%s” names the column and the remedy', (kind, heading, text, message) => {

@@ -56,9 +56,9 @@ const SETTLED_AT: Readonly<Record<string, MissingField>> = {
   cord: of('set-up', 'Extension cord'),
   leads: of('set-up', 'Welding leads'),
   wind: of('job', 'Wind'),
-  'wire-stock': of('wire', 'On hand'),
-  'gas-left': of('gas', 'In the cylinder'),
-  'tungsten-stock': of('tungsten', 'On hand'),
+  'wire-stock': of('wire', 'Stock on hand'),
+  'gas-left': of('gas', 'Gas in the cylinder'),
+  'tungsten-stock': of('tungsten', 'Stock on hand'),
   hours: of('job', 'Planned hours'),
 }
 
@@ -74,7 +74,7 @@ const PART_OF: Readonly<Record<string, Slot>> = {
 
 /**
  * @returns where to write what is missing; null where nothing is
- * @example missingFieldOf({ criterion: 'gas-use', code: 'gas-left' }) // { at: 'gas', field: 'In the cylinder' }
+ * @example missingFieldOf({ criterion: 'gas-use', code: 'gas-left' }) // { at: 'gas', field: 'Gas in the cylinder' }
  */
 export function missingFieldOf({
   criterion,

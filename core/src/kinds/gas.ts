@@ -49,7 +49,7 @@ export const gasKind = defineKind({
   upcasters: [without('leftL')],
   counting: {
     // Free gas, from the gauge.
-    meta: field('In the cylinder', { quantity: 'gasVolume', empty: 'not recorded', heading: 'left_l' }),
+    meta: field('Gas in the cylinder', { quantity: 'gasVolume', empty: 'not recorded', heading: 'left_l' }),
     isPieces: false,
   },
 })

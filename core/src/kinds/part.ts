@@ -210,7 +210,7 @@ export const partKind = defineKind({
   schema: partSchema,
   upcasters: [without('stock'), withGrooves],
   counting: {
-    meta: field('On hand', { unit: 'pcs', empty: 'not recorded', heading: 'stock' }),
+    meta: field('Stock on hand', { unit: 'pcs', empty: 'not recorded', heading: 'stock' }),
     isPieces: true,
   },
 })

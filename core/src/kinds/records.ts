@@ -19,7 +19,7 @@ export function fieldsOf(kind: RecordKind, partKind: unknown = null): readonly F
 
 /**
  * @returns how much there is of a kind of record, as a field; none of what nobody counts
- * @example stockFieldOf('wire')[0]?.label // 'On hand'
+ * @example stockFieldOf('wire')[0]?.label // 'Stock on hand'
  */
 export function stockFieldOf(kind: string | null): readonly FieldDescription[] {
   const found = KINDS.find((one) => one.kind === kind)

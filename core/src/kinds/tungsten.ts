@@ -35,7 +35,7 @@ export const tungstenKind = defineKind({
   schema: tungstenSchema,
   upcasters: [without('stock')],
   counting: {
-    meta: field('On hand', { unit: 'pcs', empty: 'not recorded', heading: 'stock' }),
+    meta: field('Stock on hand', { unit: 'pcs', empty: 'not recorded', heading: 'stock' }),
     isPieces: true,
   },
 })

@@ -102,7 +102,7 @@ export const wireKind = defineKind({
     (wire) => ({ lengthMm: null, ...wire }),
   ],
   counting: {
-    meta: field('On hand', { quantity: 'mass', empty: 'not recorded', heading: 'stock_g' }),
+    meta: field('Stock on hand', { quantity: 'mass', empty: 'not recorded', heading: 'stock_g' }),
     isPieces: false,
   },
 })

@@ -111,7 +111,7 @@ async function fetched<T>(
       signal: AbortSignal.timeout(TIMEOUT_MS),
     })
   } catch {
-    throw new RequestFailed(0, 'the server does not answer')
+    throw new RequestFailed(0, 'the server does not respond')
   }
   const met = epochIn(response)
   if (met !== null && !meetShop(met)) throw new NotOurs(412, 'the server holds another shop')
@@ -129,7 +129,7 @@ async function fetched<T>(
   throw new RequestFailed(
     response.status,
     problem.outcome === 'unknown'
-      ? 'it is not known whether it was stored; it is asked again'
+      ? 'nobody knows yet whether it was saved. Trying again'
       : (problem.detail ?? `the server answered ${response.status}`),
     problem.errors ?? [],
   )

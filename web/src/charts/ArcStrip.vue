@@ -87,7 +87,7 @@ watch(x, drawAxis)
       <g ref="axis" :transform="`translate(0 ${BAR})`"></g>
     </svg>
     <figcaption class="label">
-      The arc over one piece: full where it welds, thin where it tacks; a line every ten minutes
+      Arc time over one piece. Full: welds. Thin: tacks. One line every ten minutes
     </figcaption>
   </figure>
 </template>

@@ -51,7 +51,7 @@ const windowTop = computed(() => y.value(Math.min(chain.windowA.high ?? Infinity
 const windowWords = computed(() => {
   const { low, high } = chain.windowA
   if (isNarrow.value) return high === null ? `${wholeAmps(low)} +` : `${wholeAmps(low)}–${wholeAmps(high)}`
-  return high === null ? `${wholeAmps(low)} and more` : `${wholeAmps(low)}–${wholeAmps(high)} welds it`
+  return high === null ? `${wholeAmps(low)} or more` : `${wholeAmps(low)}–${wholeAmps(high)} range`
 })
 
 interface Bar {
@@ -113,13 +113,13 @@ const gapLabelY = ({ from, to }: { from: number; to: number }): number => {
 
 const isFirst = (link: ChainLink): boolean => chain.first === link.id
 const flagOf = ({ verdict, spareA, highA }: ChainLink): string => {
-  if (verdict === 'fails') return 'gives out first'
-  if (spareA === null || spareA >= 0) return 'would give out first'
-  return highA !== null && highA < chain.windowA.low ? 'sets the pace' : 'weakest link'
+  if (verdict === 'fails') return 'weakest link'
+  if (spareA === null || spareA >= 0) return 'least to spare'
+  return highA !== null && highA < chain.windowA.low ? 'limits the pace' : 'weakest link'
 }
 const valueWords = (link: ChainLink): string =>
   link.highA === null || link.lowA === null
-    ? `not known: ${linkMissing(workspace.speech, link)}`
+    ? `no data: ${linkMissing(workspace.speech, link)}`
     : `${number(link.lowA, 3)} to ${print(link.highA, 'A')}`
 </script>
 
@@ -231,14 +231,14 @@ const valueWords = (link: ChainLink): string =>
           }}</span>
           <span class="visually-hidden">carries {{ valueWords(link) }}: {{ link.verdict }}</span>
           <span v-if="isFirst(link)" class="flag" :class="link.verdict">{{ flagOf(link) }}</span>
-          <span v-else-if="link.verdict === 'unknown'" class="flag unknown">not known</span>
+          <span v-else-if="link.verdict === 'unknown'" class="flag unknown">no data</span>
         </button>
       </li>
       <li>
         <button class="name" @click="emit('open', 'joint')">
           <strong>Joint</strong>
           <span v-tip="jointDetail" class="detail">{{ jointDetail }}</span>
-          <span class="visually-hidden">wants {{ print(chain.wantedA, 'A') }}</span>
+          <span class="visually-hidden">needs {{ print(chain.wantedA, 'A') }}</span>
         </button>
       </li>
     </ol>

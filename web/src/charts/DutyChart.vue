@@ -77,7 +77,7 @@ watch([x, y], drawAxes)
     <g ref="xAxis" :transform="`translate(0 ${HEIGHT - MARGIN.bottom})`" />
     <g ref="yAxis" :transform="`translate(${MARGIN.left} 0)`" />
     <text :x="WIDTH - MARGIN.right" :y="HEIGHT - 4" class="axis" text-anchor="end">
-      duty, % of ten minutes
+      duty cycle, % of ten minutes
     </text>
     <text :x="4" :y="9" class="axis">A</text>
     <g v-for="one in drawn" :key="one.name">

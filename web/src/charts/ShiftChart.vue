@@ -3,7 +3,7 @@ import type { NodeCurve } from '@brannik/core'
 import { area, line, scaleLinear } from 'd3'
 import { computed } from 'vue'
 
-/** What flows through one breaker in a shift: the mean of each minute, its most, and what is held without end. */
+/** What flows through one breaker in a shift: the mean of each minute, its most, and the continuous limit. */
 const { curve, heldA, hours, amps } = defineProps<{
   curve: NodeCurve
   heldA: number
@@ -43,8 +43,8 @@ const text = computed(() => {
   const above = [...curve.mostA].filter((value) => value > heldA).length
   const whole = `Through a shift of ${hours} h, at most ${amps(Math.max(...curve.mostA))}.`
   return above === 0
-    ? `${whole} It stays below the ${amps(heldA)} that are held.`
-    : `${whole} In ${above} of ${curve.mostA.length} minutes it rises above the ${amps(heldA)} that are held without end.`
+    ? `${whole} It stays below the continuous limit of ${amps(heldA)}.`
+    : `${whole} In ${above} of ${curve.mostA.length} minutes it rises above the ${amps(heldA)} that are continuous limit.`
 })
 </script>
 
@@ -66,7 +66,7 @@ const text = computed(() => {
     <path class="mean" :d="means" />
     <path class="most" :d="mosts" />
     <line class="held" :x1="LEFT" :x2="WIDTH - RIGHT" :y1="y(heldA)" :y2="y(heldA)" />
-    <text class="held-words" :x="LEFT + 4" :y="y(heldA) - 5">held without end</text>
+    <text class="held-words" :x="LEFT + 4" :y="y(heldA) - 5">continuous limit</text>
   </svg>
 </template>
 

@@ -48,9 +48,9 @@ const short = (seconds: number): string =>
 const text = computed(() => {
   const { early, nominal, late } = trips.afterS
   if (early === null) return `The breaker holds for ${span(trips.mostS)}.`
-  const usual = nominal === null ? 'a usual one holds' : `a usual one after ${span(nominal)}`
+  const usual = nominal === null ? 'a typical one holds' : `a typical one after ${span(nominal)}`
   const slowest = late === null ? 'the slowest holds' : `the slowest after ${span(late)}`
-  return `The quickest breaker trips after ${span(early)}, ${usual}, ${slowest}.`
+  return `The fastest breaker trips after ${span(early)}, ${usual}, ${slowest}.`
 })
 </script>
 

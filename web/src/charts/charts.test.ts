@@ -34,13 +34,13 @@ describe('the chain', () => {
   it('draws what rest lets a link carry, and says which link sets the pace', () => {
     const wrapper = chart(chainOf('press-frame', 'bench-tig-ac'))
     expect(wrapper.findAll('.rested').length).toBeGreaterThan(0)
-    expect(wrapper.get('.name.first').text()).toContain('sets the pace')
+    expect(wrapper.get('.name.first').text()).toContain('limits the pace')
     expect(chart(chainOf('press-frame', 'bay-2-wire')).get('.name.first').text()).toContain('weakest link')
   })
 
   it('gives a part that is too thick to burn through no upper end', () => {
-    expect(chart(chainOf('press-frame')).get('.joint').text()).toBe('152 and more')
-    expect(chart(chainOf('tank-manifold')).get('.joint').text()).toBe('92–155 welds it')
+    expect(chart(chainOf('press-frame')).get('.joint').text()).toBe('152 or more')
+    expect(chart(chainOf('tank-manifold')).get('.joint').text()).toBe('92–155 range')
   })
 
   it('puts what carries more higher, and the line of what is wanted above every short bar', () => {
@@ -66,7 +66,7 @@ describe('the chain', () => {
     }
     const wrapper = chart(unknown)
     expect(wrapper.get('.question').text()).toBe('?')
-    expect(wrapper.text()).toContain('not known')
+    expect(wrapper.text()).toContain('no data')
   })
 
   it('tells how far the low end is too high', () => {

@@ -26,7 +26,7 @@ function takeOut(): void {
     <p>
       <strong
         >{{ workspace.aside.length === 1 ? 'One change was' : `${workspace.aside.length} changes were` }} not
-        saved before the shop on the server was replaced:</strong
+        saved before another shop replaced this one:</strong
       >
       {{ names }}.
     </p>

@@ -36,7 +36,7 @@ function lookAround(): void {
     seen.add(title)
     return [
       {
-        group: 'Here',
+        group: 'On this page',
         title,
         run: () => {
           element.focus()
@@ -114,7 +114,7 @@ function run(command: Command | undefined): void {
           <kbd v-if="command.shortcut">{{ command.shortcut }}</kbd>
         </li>
         <li v-if="found.length === 0" class="none" role="option" aria-selected="false">
-          Nothing is called that. Try a job, a set-up, a thing of the shelf or a view.
+          No match. Try a job, a set-up, a machine, a wire or a place.
         </li>
       </ul>
     </div>

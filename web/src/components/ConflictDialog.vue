@@ -48,10 +48,9 @@ function takeAll(): void {
 </script>
 
 <template>
-  <SheetDialog v-model="open" title="Changed here and elsewhere" :width="640">
+  <SheetDialog v-model="open" title="Changed in two places" :width="640">
     <p>
-      All else that was changed elsewhere is in already. Of these fields only one value can stay; nothing is
-      stored until you choose.
+      Other changes are merged. Choose one value for each of these fields. Nothing is saved until you choose.
     </p>
     <VTable class="sheet">
       <thead>
@@ -86,8 +85,8 @@ function takeAll(): void {
       </tbody>
     </VTable>
     <p class="ways">
-      <button class="plain-button" @click="takeAll">Take the stored one whole</button>
-      <button class="plain-button main" @click="save">Save what is chosen</button>
+      <button class="plain-button" @click="takeAll">Use the saved version</button>
+      <button class="plain-button main" @click="save">Save choices</button>
     </p>
   </SheetDialog>
 </template>

@@ -38,12 +38,12 @@ function read(text: string, before: number | null): Read<number | null> {
   if (written === '' && (optional !== '' || before === null))
     return { ok: true, value: null, understood: optional }
   if (written === '')
-    return { ok: false, message: `${name || label} is empty. Write a number from ${least} to ${most}.` }
+    return { ok: false, message: `${name || label} is empty. Enter a number from ${least} to ${most}.` }
   const value = readNumber(written, unitHere.value)
   if (value === null || value < least || value > most || (!decimals && !Number.isInteger(value))) {
     return {
       ok: false,
-      message: `“${written}” cannot stand here. Write a ${decimals ? '' : 'whole '}number from ${least} to ${most}${unit ? ` ${unit}` : ''}.`,
+      message: `“${written}” is not a valid number. Enter a ${decimals ? '' : 'whole '}number from ${least} to ${most}${unit ? ` ${unit}` : ''}.`,
     }
   }
   return { ok: true, value }

@@ -22,7 +22,7 @@ function read(text: string): Read<string | null> {
   const example = printDay(now.toISOString().slice(0, 10), locale.value)
   return {
     ok: false,
-    message: `“${text.trim()}” is no day. Write it as ${example}, 2027-01-31, next Friday or in 2 weeks.`,
+    message: `“${text.trim()}” is not a date. Enter for example ${example}, 2027-01-31, next Friday or in 2 weeks.`,
   }
 }
 </script>

@@ -42,7 +42,7 @@ const name = computed(() => (now.value && 'name' in now.value ? now.value.name :
 const telling = async (work: () => Promise<void>): Promise<void> => {
   problem.value = ''
   await work().catch((error: unknown) => {
-    problem.value = `It cannot be fetched: ${reasonOf(error)}`
+    problem.value = `It cannot be loaded: ${reasonOf(error)}`
   })
 }
 const fetchVersions = (before: number | null): Promise<void> =>
@@ -69,7 +69,7 @@ watch(open, (isOpen) => {
 function takeBack(): void {
   if (record.value === null) return
   workspace.edit(path, id, record.value as never, `version ${chosen.value ?? ''} of ${name.value}`)
-  notice.show(`${name.value} is as it was`, true)
+  notice.show(`${name.value} is restored`, true)
   open.value = false
 }
 </script>
@@ -96,15 +96,15 @@ function takeBack(): void {
         </li>
         <li v-if="hasMore">
           <button class="link-button more" @click="fetchVersions(versions.at(-1)?.version ?? null)">
-            Older ones
+            Show older
           </button>
         </li>
       </ol>
       <div class="what" aria-live="polite">
         <p v-if="chosen === null" class="quiet">
-          Choose a version to see what is different in it. What a day ended with is always kept.
+          Choose a version to see its differences. The last version of each day is always kept.
         </p>
-        <p v-else-if="record !== null && changes.length === 0" class="quiet">It is as it is now.</p>
+        <p v-else-if="record !== null && changes.length === 0" class="quiet">Same as now.</p>
         <VTable v-else-if="record !== null">
           <thead>
             <tr>
@@ -125,9 +125,9 @@ function takeBack(): void {
       </div>
     </div>
     <template #foot>
-      <span class="quiet">Taking one back is a change like any other: it can be undone.</span>
+      <span class="quiet">You can undo this.</span>
       <button class="plain-button main" :disabled="record === null || changes.length === 0" @click="takeBack">
-        Take this one back
+        Restore this version
       </button>
     </template>
   </SheetDialog>

@@ -43,15 +43,15 @@ function remove(): void {
   <section v-if="failure" class="failed" role="alert">
     <h1>{{ job() ? `${job()?.name} cannot be shown` : 'This cannot be shown' }}</h1>
     <p>
-      Something in it is not as it should be: <code>{{ failure }}</code>. Nothing is lost by that.
+      An entry is wrong: <code>{{ failure }}</code>. Nothing is lost.
     </p>
     <p class="ways">
       <button class="plain-button main" @click="again">Try again</button>
       <template v-if="job()">
-        <button class="plain-button" @click="takeOut">Export it (JSON)</button>
-        <button class="plain-button" @click="remove">Delete it</button>
+        <button class="plain-button" @click="takeOut">Export job (JSON)</button>
+        <button class="plain-button" @click="remove">Delete job</button>
       </template>
-      <RouterLink class="plain-button" :to="{ name: 'jobs' }">Go to the jobs</RouterLink>
+      <RouterLink class="plain-button" :to="{ name: 'jobs' }">Go to Jobs</RouterLink>
     </p>
   </section>
   <slot v-else :key="attempt" />

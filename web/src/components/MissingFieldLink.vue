@@ -42,6 +42,6 @@ const to = computed<{ route: RouteLocationRaw; words: string } | null>(() => {
 
 <template>
   <RouterLink v-if="to" class="link-button settle" :to="to.route" @click.stop
-    >Fill in {{ to.words }}</RouterLink
+    >Enter {{ to.words }}</RouterLink
   >
 </template>

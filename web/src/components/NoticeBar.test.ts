@@ -21,7 +21,7 @@ const VSnackbar = defineComponent({
 })
 const shown = () => {
   const notice = useNotice()
-  notice.show('The weld is deleted', true)
+  notice.show('Weld deleted', true)
   return { notice, bar: mount(NoticeBar, { global: { stubs: { VSnackbar } } }) }
 }
 

@@ -27,13 +27,13 @@ const savedAt = computed(() =>
 <template>
   <div class="save" role="status" aria-live="polite">
     <template v-if="conflict">
-      <span class="bad">{{ conflict[1].theirs > 0 ? 'Changed' : 'Deleted' }} elsewhere meanwhile.</span>
+      <span class="bad">{{ conflict[1].theirs > 0 ? 'Changed' : 'Deleted' }} in another place.</span>
       <button v-if="clashes.length > 0" class="link-button" @click="isComparing = true">
-        Compare {{ clashes.length === 1 ? 'the field' : `${clashes.length} fields` }}
+        Compare {{ clashes.length === 1 ? 'field' : `${clashes.length} fields` }}
       </button>
       <button class="link-button" @click="workspace.overwriteStored(conflict[0])">Keep mine</button>
       <button class="link-button" @click="workspace.takeStored(conflict[0])">
-        {{ conflict[1].theirs > 0 ? 'Take the stored one' : 'Let it go' }}
+        {{ conflict[1].theirs > 0 ? 'Use the saved version' : 'Discard mine' }}
       </button>
     </template>
     <template v-else-if="failed">
@@ -42,11 +42,11 @@ const savedAt = computed(() =>
     </template>
     <span
       v-else-if="workspace.keptAt"
-      v-tip="'The server does not answer. What you change is kept in this browser and stored once it does'"
+      v-tip="'The server does not respond. Your changes stay in this browser until it does'"
       class="bad"
       >Offline: the shop as of {{ when(workspace.keptAt, 'clock') }}</span
     >
-    <span v-else-if="typing.isOpen" v-tip="'Stored when you leave the field'">Typing…</span>
+    <span v-else-if="typing.isOpen" v-tip="'Saved when you leave the field'">Typing…</span>
     <span v-else-if="busy">Saving…</span>
     <span v-else>{{ savedAt }}</span>
     <ConflictDialog v-if="conflict" v-model="isComparing" :save-key="conflict[0]" :clashes="clashes" />

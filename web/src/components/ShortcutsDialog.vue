@@ -8,19 +8,19 @@ const KEYS = [
   [
     'Everywhere',
     [
-      ['Ctrl K', 'find or do anything: every view, job and thing, and every button of the open view'],
-      ['Ctrl Z', 'undo; while something is being typed, the typing'],
-      ['Ctrl Y', 'do again'],
+      ['Ctrl K', 'find or do anything: places, jobs, equipment, and buttons of this page'],
+      ['Ctrl Z', 'undo. In a field: undo typing'],
+      ['Ctrl Y', 'redo'],
       ['?', 'this list'],
-      ['Tab', 'to the next field or button; what was typed is stored'],
-      ['Esc', 'gives the old text of a field back, or closes what is open'],
+      ['Tab', 'next field or button, saves what you typed'],
+      ['Esc', 'restores the field, or closes a dialog'],
     ],
   ],
   [
     'Welds of a job',
     [
-      ['Enter', 'to the weld below; at the end a new one'],
-      ['Alt ↑ ↓', 'moves the weld'],
+      ['Enter', 'weld below, at the end a new one'],
+      ['Alt ↑ ↓', 'move the weld'],
       ['Tab', 'across'],
     ],
   ],
@@ -29,7 +29,7 @@ const KEYS = [
     [
       ['← →', 'from tab to tab'],
       ['↑ ↓', 'in a list or a choice'],
-      ['Enter', 'opens, or takes'],
+      ['Enter', 'open or choose'],
     ],
   ],
 ] as const

@@ -32,7 +32,7 @@ function read(text: string): Read<string> {
   if (written.length > most)
     return {
       ok: false,
-      message: `${written.length} characters are too many: ${most} is the most. Shorten it.`,
+      message: `${written.length} characters is too long. Use at most ${most}.`,
     }
   return accepts ? accepts(written) : { ok: true, value: written }
 }

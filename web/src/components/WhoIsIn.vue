@@ -36,7 +36,7 @@ async function change(): Promise<void> {
   try {
     await ask('PUT', 'password', { old: old.value, new: fresh.value })
     isChanging.value = false
-    notice.show('The password is changed; every other session has ended')
+    notice.show('Password changed. All other sessions are signed out')
   } catch (error) {
     problem.value = reasonOf(error)
   } finally {
@@ -56,7 +56,7 @@ async function change(): Promise<void> {
         </button>
       </template>
       <VList>
-        <VListItem title="Change the password" @click="isChanging = true" />
+        <VListItem title="Change password" @click="isChanging = true" />
         <VListItem title="Sign out" @click="leave(false)" />
         <VListItem title="Sign out everywhere" @click="leave(true)" />
       </VList>
@@ -69,23 +69,23 @@ async function change(): Promise<void> {
       @update:model-value="asking = null"
     >
       <p>
-        {{ asking?.names.join(', ') }}: what you typed is not on the server yet. Sign out now, and it stays in
-        this browser; it is saved when {{ session.me?.who }} signs in here again, and as nobody else’s.
+        {{ asking?.names.join(', ') }}: not saved yet. Sign out now, and it stays in this browser. It is saved
+        when {{ session.me?.who }} signs in here again.
       </p>
       <template #foot>
         <button class="plain-button main" @click="asking && signOut(asking.everywhere)">Sign out</button>
       </template>
     </SheetDialog>
-    <SheetDialog v-model="isChanging" title="Change the password" :width="380" close="Cancel">
+    <SheetDialog v-model="isChanging" title="Change password" :width="380" close="Cancel">
       <form class="change" @submit.prevent="change">
         <TypedField
           v-model="old"
-          label="The old one"
+          label="Current password"
           type="password"
           autocomplete="current-password"
           required
         />
-        <NewPassword v-model="fresh" label="The new one, at least 15 characters" />
+        <NewPassword v-model="fresh" label="New password, at least 15 characters" />
         <p v-if="problem" class="problem" role="alert">{{ problem }}</p>
         <button class="plain-button main">Change</button>
       </form>

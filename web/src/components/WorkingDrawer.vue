@@ -80,7 +80,7 @@ onKeyStroke('Escape', () => {
     :scrim="false"
     :width="480"
     tabindex="-1"
-    :aria-label="`How it was worked out: ${opened.title}`"
+    :aria-label="`Calculation: ${opened.title}`"
     model-value
   >
     <div class="working">
@@ -115,7 +115,7 @@ onKeyStroke('Escape', () => {
           </p>
           <table v-if="shownStep.step.terms.length > 0">
             <caption class="visually-hidden">
-              What went into it
+              Figures used
             </caption>
             <tbody>
               <tr v-for="term in shownStep.step.terms" :key="term.symbol">
@@ -139,7 +139,7 @@ onKeyStroke('Escape', () => {
         </li>
       </ol>
       <p v-if="opened.working?.length === 0" class="quiet">
-        There is nothing to reckon here: it is a rule of the trade, or something is missing.
+        No calculation here: it is a rule of the trade, or a figure is missing.
       </p>
     </div>
   </VNavigationDrawer>

@@ -23,6 +23,6 @@ export function readConductorSize(text: string, isImperial: boolean): Read<strin
   if (found) return { ok: true, value: found.cores === null && found.kind === '' ? found.size : written }
   return {
     ok: false,
-    message: `${written} is no size of a cable. Write it as printed on it, for example 10 AWG or 2.5 mm².`,
+    message: `${written} is not a cable size. Enter for example 10 AWG or 2.5 mm².`,
   }
 }

@@ -38,7 +38,7 @@ export function createEngineClient(start: (onBreak: (message: string) => void) =
   }
   function reached(): Running {
     if (running) return running
-    if (broken >= MOST_STARTS) throw new Error('the computation keeps breaking; load the page again')
+    if (broken >= MOST_STARTS) throw new Error('the calculation keeps failing. Reload the page')
     running = { ...start(onBreak), sent: emptySent() }
     return running
   }

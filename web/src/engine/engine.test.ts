@@ -216,7 +216,7 @@ it('a thread that breaks again and again is let be, with a word of what to do', 
   })
   for (let n = 0; n < 5; n += 1)
     await expect(client.ask(snapshot, 'fit', 'tray', {})).rejects.toThrow('broken')
-  await expect(client.ask(snapshot, 'fit', 'tray', {})).rejects.toThrow('load the page again')
+  await expect(client.ask(snapshot, 'fit', 'tray', {})).rejects.toThrow('Reload the page')
   expect(started).toBe(5)
 })
 

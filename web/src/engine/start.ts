@@ -12,7 +12,7 @@ export interface Started {
 export function startEngine(onBreak: (message: string) => void): Started {
   const worker = new Worker(new URL('./engine.worker.ts', import.meta.url), { type: 'module' })
   worker.addEventListener('error', (event) => {
-    onBreak(event.message || 'the thread that reckons broke')
+    onBreak(event.message || 'the calculation stopped')
   })
   worker.addEventListener('messageerror', () => {
     onBreak('an answer could not be read')

@@ -11,7 +11,7 @@ export function useGlances(jobIds: Ref<readonly string[]>) {
   const glances = shallowRef<ReadonlyMap<string, JobGlance>>(new Map())
   /** Why there are none; empty where there are. */
   const failure = ref('')
-  /** How many jobs are not worked out yet. */
+  /** How many jobs are not calculated yet. */
   const waiting = ref(0)
 
   watch(

@@ -82,7 +82,7 @@ export function readFile(text: string, kind: string): FileRead {
     const kinds = SHEETS.map(({ kind }) => kind).join(', ')
     return {
       ok: false,
-      message: `The sheet does not say what it is of. Choose it beside the file, or give it a column “kind” with one of: ${kinds}.`,
+      message: `The sheet does not say its kind. Choose it beside the file, or add a column “kind” with one of: ${kinds}.`,
     }
   }
   const { items, remarks } = readSheet(

@@ -89,12 +89,12 @@ it('an edit during a save is saved after it, on the version that the save gave',
   expect(draftKeys()).toEqual([])
 })
 
-it('tries again by itself while the server does not answer, and keeps the draft', async () => {
+it('tries again by itself while the server does not respond, and keeps the draft', async () => {
   const saver = saverOf()
   answers.push(down, down, ok(2))
   saver.change(KEY, 'jobs', { record: job(1), version: 1 })
   await vi.advanceTimersByTimeAsync(600)
-  expect(saver.entries.get(KEY)).toMatchObject({ state: 'failed', failure: 'the server does not answer' })
+  expect(saver.entries.get(KEY)).toMatchObject({ state: 'failed', failure: 'the server does not respond' })
   expect(readDraft(KEY)).not.toBeNull()
   await vi.advanceTimersByTimeAsync(8000)
   expect(sent).toHaveLength(3)
@@ -298,7 +298,7 @@ it('a write of which nobody knows is called so, and asked again with the same ke
   await vi.advanceTimersByTimeAsync(600)
   expect(saver.entries.get(KEY)).toMatchObject({
     state: 'failed',
-    failure: 'it is not known whether it was stored; it is asked again',
+    failure: 'nobody knows yet whether it was saved. Trying again',
   })
   await vi.advanceTimersByTimeAsync(2500)
   expect(sent.map(({ key }) => key === sent[0]?.key)).toEqual([true, true])

@@ -30,7 +30,7 @@ export const useSession = defineStore('session', () => {
     isSignedOut.value = true
   })
 
-  /** @throws RequestFailed where the server does not answer */
+  /** @throws RequestFailed where the server does not respond */
   async function find(): Promise<void> {
     isOpenFor(null)
     me.value = await ask<Me>('GET', 'me')

@@ -59,7 +59,7 @@ export function createSync() {
   const notice = useNotice()
   const typing = useTyping()
   const lastSavedAt = ref<Date | null>(null)
-  /** Where the server does not answer: when what is shown was fetched. */
+  /** Where the server does not respond: when what is shown was fetched. */
   const keptAt = ref<Date | null>(null)
   onKept((at) => (keptAt.value = at))
   /** Records that are being typed in, as they were before: nothing of it is stored or kept yet. */
@@ -87,7 +87,7 @@ export function createSync() {
       records.show(path, id, before && mine ? mergeRecords(before, mine, theirs).record : theirs)
       records.stored(path, id, version)
       if (before) held.set(key, theirs)
-      if (isAll) notice.show(`${nameOf(record)} was changed elsewhere too: both changes are in it`)
+      if (isAll) notice.show(`${nameOf(record)} was changed in another place too. Both changes are kept`)
     },
     dropped(key) {
       // Another tab may have made one of that name.
@@ -154,7 +154,7 @@ export function createSync() {
       // What is kept in this browser is older than what is shown; the server is asked again.
       if (!isCurrent) {
         stale.add(path)
-        throw new RequestFailed(0, 'the server does not answer')
+        throw new RequestFailed(0, 'the server does not respond')
       }
       if (stale.delete(path) && stale.size === 0) keptAt.value = null
       const versions = new Map(list.map(({ record, version }) => [record.id, version]))
@@ -228,7 +228,7 @@ export function createSync() {
   /**
    * Loads the whole shop, lays what was typed and not stored over it, and listens from then on.
    * @returns false where there is no shop yet
-   * @throws RequestFailed where the server does not answer
+   * @throws RequestFailed where the server does not respond
    */
   async function load(position: string | null): Promise<boolean> {
     park()

@@ -31,12 +31,12 @@ describe('loading', () => {
     expect(workspace.notation).toEqual({ system: 'imperial', locale: 'en-US' })
   })
 
-  it('says why where the server does not answer', async () => {
+  it('says why where the server does not respond', async () => {
     const { workspace } = await demoWorkspace()
     vi.stubGlobal('fetch', () => Promise.reject(new TypeError('down')))
     await workspace.load()
     expect(workspace.state).toBe('failed')
-    expect(workspace.failure).toBe('the server does not answer')
+    expect(workspace.failure).toBe('the server does not respond')
   })
 
   it('lays a draft over what the server has, and saves it', async () => {
@@ -299,7 +299,7 @@ it('what the role may not write stays as it is, and nobody says otherwise', asyn
   session.me = { ...session.me, role: 'guest', writes: [] } as never
   expect(workspace.edit('jobs', 'press-frame', null, 'deletion')).toBe(false)
   notice.show('Press frame is deleted', true)
-  expect(notice.text).toContain('you are here as guest')
+  expect(notice.text).toContain('Your role is guest')
   expect(frame().name).toBe('Press frame')
   await vi.advanceTimersByTimeAsync(700)
   expect(sent).toEqual([])
@@ -331,7 +331,7 @@ describe('many things at once', () => {
     vi.stubGlobal('fetch', (path: string, init: RequestInit) =>
       left-- > 0 ? answering(path, init) : Promise.reject(new TypeError('down')),
     )
-    await expect(workspace.takeIn(wires, 'import')).rejects.toThrow('does not answer')
+    await expect(workspace.takeIn(wires, 'import')).rejects.toThrow('does not respond')
     expect(workspace.all('wires')).toHaveLength(shopDocument.wires.length + 500)
     expect(workspace.nextUndo).toBe('import')
     left = 9

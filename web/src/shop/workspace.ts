@@ -65,8 +65,8 @@ export const useWorkspace = defineStore('workspace', () => {
     void load().then(() => {
       notice.show(
         why === 'another-shop'
-          ? `The server holds another shop now: ${shop.value?.name ?? 'an empty one'}. It is what you see`
-          : `${session.me?.who ?? 'Somebody else'} has signed in here; the page is now open for them`,
+          ? `The server now has another shop: ${shop.value?.name ?? 'an empty one'}`
+          : `${session.me?.who ?? 'Somebody else'} has signed in here. This page is now theirs`,
       )
     })
   })
@@ -91,7 +91,7 @@ export const useWorkspace = defineStore('workspace', () => {
 
   function mayEdit(path: Path): boolean {
     if (session.mayWrite(path)) return true
-    notice.refuse(`Not changed: you are here as ${session.me?.role ?? 'nobody'}, who may not write that.`)
+    notice.refuse(`Not changed. Your role is ${session.me?.role ?? 'none'}, which cannot edit this.`)
     return false
   }
   const changeOf = (path: Path, id: string, after: RecordAt[Path] | null): Change => ({

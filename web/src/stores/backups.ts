@@ -75,18 +75,14 @@ export const useBackups = defineStore('backups', () => {
     const { problem = null, tried = null, isDiskTight = false } = all.value ?? {}
     return [
       ...(isDiskTight
-        ? [
-            'The disk of the database is nearly full. Free some space: with less than 100 MB nothing can be saved.',
-          ]
+        ? ['The database disk is almost full. Free some space. Below 100 MB nothing can be saved.']
         : []),
       ...(tried?.problem
-        ? [
-            `The backup ${tried.name} could not be restored when it was tried: ${tried.problem} Make another now.`,
-          ]
+        ? [`The backup ${tried.name} failed its restore test: ${tried.problem} Back up now.`]
         : []),
       ...(problem === null ? [] : [`The last automatic backup failed: ${problem}`]),
       ...(isTight.value
-        ? ['The disk of the backups is nearly full. Make room, or set BACKUP_FOLDER to another disk.']
+        ? ['The backup disk is almost full. Free space, or set BACKUP_FOLDER to another disk.']
         : []),
     ]
   })

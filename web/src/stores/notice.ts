@@ -27,7 +27,7 @@ export const useNotice = defineStore('notice', () => {
   function tellChangedAlong(along: readonly Slot[], process: ProcessId, speech: Speech): void {
     if (along.length === 0) return
     const words = along.map((slot) => slotText(speech, slot, PROCESSES[process])).join(', ')
-    show(`Changed with it: ${words}`, true)
+    show(`Also changed: ${words}`, true)
   }
   return { text, shown, undoable, told, show, refuse, tellChangedAlong }
 })

@@ -1,8 +1,8 @@
 <template>
   <section class="nowhere">
-    <h1>There is nothing at this address</h1>
-    <p>It may have been mistyped, or what it named was deleted.</p>
-    <RouterLink to="/jobs">Go to the jobs</RouterLink>
+    <h1>No page at this address</h1>
+    <p>Check the address. The record may have been deleted.</p>
+    <RouterLink to="/jobs">Go to Jobs</RouterLink>
   </section>
 </template>
 

@@ -31,10 +31,7 @@ async function enter(): Promise<void> {
   <section class="door">
     <div v-if="session.me?.needsLink" class="sheet link">
       <h1>Open the link from the start</h1>
-      <p>
-        Brannik is open to this machine without a password. Each browser shows once that it is on this
-        machine.
-      </p>
+      <p>On this machine Brannik needs no password. Open a link once in each browser.</p>
       <ol>
         <li>Look where <code>npm start</code> runs. It printed a link with <code>/here/</code> in it.</li>
         <li>Open that link in this browser.</li>
@@ -66,8 +63,7 @@ async function enter(): Promise<void> {
       <p v-if="problem" class="problem" role="alert">{{ problem }}</p>
       <button class="plain-button main" :disabled="isTrying">Sign in</button>
       <p class="quiet">
-        The owner of the shop makes accounts. What you typed before stays in this browser, and is stored when
-        you are in.
+        The owner creates accounts. What you typed stays in this browser and is saved when you sign in.
       </p>
     </form>
   </section>

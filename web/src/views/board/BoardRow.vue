@@ -66,7 +66,7 @@ const written = computed(() => ({ due: due(job), words: words(job) }))
 function label({ column, shown }: Placed): string {
   const which =
     model.columns.length > 0 && column.group === '' ? `${column.name}, ${column.note}` : column.name
-  if (!shown) return `${job.name}, ${which}: not worked out`
+  if (!shown) return `${job.name}, ${which}: not calculated yet`
   const { tone, head, way, first: step } = shown
   return `${job.name}, ${which}: ${[`${verdictText(workspace.speech, tone)} ${head}`, way, step].filter(Boolean).join(', ')}`
 }
@@ -198,7 +198,7 @@ function label({ column, shown }: Placed): string {
 .led .cell {
   top: var(--lead);
 }
-/* Those that are not worked out yet have no mark. */
+/* Those that are not calculated yet have no mark. */
 .cell::before {
   background: none;
   content: '';

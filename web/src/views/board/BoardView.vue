@@ -362,7 +362,7 @@ onKeyStroke('/', (event) => {
       }}
     </p>
     <RouterLink class="plain-button main" :to="{ name: planned.length === 0 ? 'jobs' : 'start' }">
-      {{ planned.length === 0 ? 'Go to Jobs' : 'Walk through the shop' }}
+      {{ planned.length === 0 ? 'Go to Jobs' : 'Set up the shop' }}
     </RouterLink>
   </section>
   <section v-else class="view">
@@ -426,7 +426,7 @@ onKeyStroke('/', (event) => {
         Trial: nothing is changed.
         <button class="link-button" @click="whatIfAt = 0">End trial</button>
       </p>
-      <p v-if="failure" class="problem" role="alert">The board cannot be worked out: {{ failure }}</p>
+      <p v-if="failure" class="problem" role="alert">The board cannot be calculated: {{ failure }}</p>
       <p v-else-if="waiting > 0 && planned.length > 20" class="label" role="status">
         {{ waiting }} of {{ planned.length }} jobs to go…
       </p>

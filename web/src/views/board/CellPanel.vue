@@ -99,7 +99,7 @@ const sharedBy = computed(() =>
 
 function use(): void {
   workspace.edit('jobs', job.id, { ...job, setUpId: setUp.id }, `set-up of ${job.name}`)
-  notice.show(`${job.name} goes by ${setUp.name}`, true)
+  notice.show(`${job.name} now uses ${setUp.name}`, true)
 }
 /** What is tried is tried with this set-up: the job takes it along. */
 function take(ease: Suggestion): void {
@@ -135,7 +135,7 @@ const opened = computed((): Opened | null => {
   if (!link)
     return {
       ...common,
-      title: 'What the weld wants',
+      title: 'Current needed',
       verdict: null,
       sentence: jointText(workspace.speech, chain.value),
     }
@@ -149,8 +149,8 @@ defineExpose({ focus: () => heading.value?.focus() })
 <template>
   <section class="panel sheet" aria-label="Selected cell" @keydown.esc="emit('back')">
     <h2 ref="heading" tabindex="-1">{{ job.name }} · {{ setUp.name }}</h2>
-    <p v-if="failure" class="problem" role="alert">It cannot be worked out: {{ failure }}</p>
-    <p v-else-if="!fit" class="quiet">Working it out…</p>
+    <p v-if="failure" class="problem" role="alert">Calculation failed: {{ failure }}</p>
+    <p v-else-if="!fit" class="quiet">Calculating…</p>
     <template v-else>
       <p><VerdictMark :verdict="fit.verdict" /><span v-if="isTrial" class="label"> in this trial</span></p>
       <ChainChart v-if="chain" :chain="chain" joint-detail="" @open="(id) => (openKey = `link:${id}`)" />
@@ -165,12 +165,12 @@ defineExpose({ focus: () => heading.value?.focus() })
           >
         </li>
       </ul>
-      <p v-else class="quiet">Nothing speaks against it.</p>
+      <p v-else class="quiet">Every check passes.</p>
       <template v-if="fit.verdict !== 'fits' && !isTrial">
-        <h3>What would ease it</h3>
-        <p v-if="eases === null" class="quiet">Trying what there is…</p>
-        <p v-else-if="eases.length === 0" class="quiet">Nothing of the shop does; another set-up may.</p>
-        <ul v-else class="eases" aria-label="What would ease it">
+        <h3>Ways to fix it</h3>
+        <p v-if="eases === null" class="quiet">Searching…</p>
+        <p v-else-if="eases.length === 0" class="quiet">Nothing in the shop fixes it. Try another set-up.</p>
+        <ul v-else class="eases" aria-label="Ways to fix it">
           <li v-for="ease in eases" :key="suggestionText(workspace.speech, ease)">
             <button class="plain-button" @click="take(ease)">
               <span>{{ suggestionText(workspace.speech, ease) }}</span>
@@ -179,21 +179,21 @@ defineExpose({ focus: () => heading.value?.focus() })
           </li>
         </ul>
         <p v-if="sharedBy.length > 0 && (eases?.length ?? 0) > 0" class="label">
-          A change of {{ setUp.name }} is one for {{ sharedBy.join(', ') }} too.
+          A change of {{ setUp.name }} also affects {{ sharedBy.join(', ') }}.
         </p>
       </template>
-      <p v-if="start" class="label">Starts at {{ start }}; try it on a coupon.</p>
+      <p v-if="start" class="label">Start settings: {{ start }}. Try them on a coupon.</p>
       <p class="ways">
-        <span v-if="isOwn" class="quiet">The job goes by this set-up.</span>
-        <button v-else class="plain-button main" @click="use">Use it for this job</button>
+        <span v-if="isOwn" class="quiet">Job uses this set-up.</span>
+        <button v-else class="plain-button main" @click="use">Use for this job</button>
         <button v-if="!isTrial" class="link-button" @click="deciding = true">Decide</button>
         <RouterLink
           class="link-button"
           :to="{ name: 'buy', params: { part: 'could' }, query: { job: job.id } }"
-          >What else could do it</RouterLink
+          >All ways to do this job</RouterLink
         >
         <RouterLink class="link-button" :to="{ name: 'set-up', params: { id: setUp.id } }"
-          >Its parts</RouterLink
+          >Open set-up</RouterLink
         >
         <RouterLink v-if="isOwn" class="link-button" :to="{ name: 'fit', params: { jobId: job.id } }"
           >Fit</RouterLink

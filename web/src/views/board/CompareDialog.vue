@@ -48,7 +48,7 @@ const alone = (setUp: SetUp): readonly Job[] =>
   )
 const price = (setUp: SetUp): string => {
   const buy = toBuy.get(setUp.id)
-  if (!buy) return 'in the shop'
+  if (!buy) return 'owned'
   return `${buy.names.join(', ')}${buy.price === null ? ', price not known' : `: ${money(buy.price)}`}`
 }
 const taken = (setUp: SetUp) => doneBy(setUp).flatMap(({ id }) => cellOf(cells, id, setUp.id)?.takes ?? [])
@@ -76,36 +76,36 @@ function feed(setUp: SetUp): string {
   const apart = setUp.feederId === null ? null : workspace.get('feeders', setUp.feederId)
   const path = gun?.feeder ?? source(setUp)?.feeder ?? apart
   const most = path?.feedMaxMmPerMin ?? null
-  return most === null ? 'not known' : `up to ${print(most, 'mm/min')}`
+  return most === null ? 'no data' : `up to ${print(most, 'mm/min')}`
 }
 const changeover = computed(() => workspace.shop && assumptionsOf(workspace.shop).changeoverMin)
 const ROWS: readonly { readonly title: string; readonly of: (setUp: SetUp) => string }[] = [
   { title: 'Process', of: ({ process }) => PROCESSES[process].workshopWord },
   { title: 'Supply', of: (setUp) => supply(setUp) },
-  { title: 'Duty on it', of: ratings },
+  { title: 'Duty cycle', of: ratings },
   { title: 'Thinnest, flat', of: (setUp) => flat(setUp).thin },
   { title: 'Thickest, flat', of: (setUp) => flat(setUp).thick },
-  { title: 'Wire feed', of: feed },
+  { title: 'Wire feed speed', of: feed },
   { title: 'Does', of: (setUp) => names(doneBy(setUp)) },
-  { title: 'Hours for those', of: (setUp) => shown(summed(taken(setUp).map(({ workH }) => workH)), 'h') },
+  { title: 'Hours for them', of: (setUp) => shown(summed(taken(setUp).map(({ workH }) => workH)), 'h') },
   {
-    title: 'Money for those',
+    title: 'Cost for them',
     of: (setUp) => {
       const sum = summed(taken(setUp).map(({ cost }) => cost))
       return sum === null ? '–' : money(Math.round(sum))
     },
   },
   {
-    title: 'Uses for those',
+    title: 'Material for them',
     of: (setUp) => {
       const gas = summed(taken(setUp).map(({ gasL }) => gasL))
       const filler = shown(summed(taken(setUp).map(({ fillerG }) => fillerG)), 'g')
       return gas === null ? filler : `${filler}, ${print(gas, 'L')} of gas`
     },
   },
-  { title: 'Changeover, each job', of: () => shown(changeover.value, 'min') },
-  { title: 'Does alone of these', of: (setUp) => names(alone(setUp)) },
-  { title: 'Does not', of: (setUp) => names(jobs.filter((job) => !doneBy(setUp).includes(job))) },
+  { title: 'Changeover per job', of: () => shown(changeover.value, 'min') },
+  { title: 'Only this one does', of: (setUp) => names(alone(setUp)) },
+  { title: 'Does not do', of: (setUp) => names(jobs.filter((job) => !doneBy(setUp).includes(job))) },
   { title: 'To buy', of: price },
 ]
 </script>

@@ -116,7 +116,7 @@ defineExpose({ focus: () => heading.value?.focus() })
         >{{ station.powerSource.name }}</RouterLink
       >
     </h2>
-    <p v-if="!cell" class="quiet">Working it out…</p>
+    <p v-if="!cell" class="quiet">Calculating…</p>
     <template v-else>
       <p class="verdict-line">
         <VerdictMark :verdict="cell.verdict" /><span v-if="isTrial" class="label"> in this trial</span>

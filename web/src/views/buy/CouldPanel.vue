@@ -104,7 +104,7 @@ function take(could: Could): void {
   if (!now) return
   const setUpId = takeCould(could)
   workspace.edit('jobs', now.id, { ...now, setUpId }, `set-up of ${now.name}`)
-  notice.show(`${now.name} goes by ${could.setUp.name}`, true)
+  notice.show(`${now.name} now uses ${could.setUp.name}`, true)
 }
 const deciding = ref(false)
 const decided = ref<Could | null>(null)
@@ -129,8 +129,8 @@ const choices = computed(() =>
         <p v-if="answer" class="label">
           {{ answer.count }}
           {{ answer.count === 1 ? 'power source with a wire does' : 'power sources with a wire do' }} this
-          job. Each is shown with the parts that cost least to buy. Wire, gas and tungsten count as running
-          cost. Unlisted small parts come from the generic library. Check them against yours.
+          job. Each is shown with the cheapest parts to buy. Wire, gas and tungsten count as running cost.
+          Unlisted small parts come from the generic library. Check them against yours.
         </p>
         <p v-if="doableText" class="label" data-testid="doable">
           {{ doableText }}
@@ -149,16 +149,16 @@ const choices = computed(() =>
         </p>
       </div>
     </header>
-    <p v-if="failure" class="problem" role="alert">This cannot be worked out: {{ failure }}</p>
+    <p v-if="failure" class="problem" role="alert">This cannot be calculated: {{ failure }}</p>
     <p v-if="answer && answer.count === 0" class="quiet">
-      Look at the job’s row on the <RouterLink :to="{ name: 'board' }">board</RouterLink> for what stands in
-      the way, or write down machines, guns and circuits that could be bought under
+      Look at the job’s row on the <RouterLink :to="{ name: 'board' }">board</RouterLink> for the reason, or
+      add machines, guns and circuits to buy under
       <RouterLink :to="{ name: 'equipment' }">Equipment</RouterLink>.
     </p>
     <table
       v-for="[title, rows] in [
-        ['With what you have', owned],
-        ['With something bought', toBuy],
+        ['With what you own', owned],
+        ['With purchases', toBuy],
       ] as const"
       v-show="rows.length > 0"
       :key="title"
@@ -173,8 +173,8 @@ const choices = computed(() =>
         <tr>
           <th scope="col">Set-up</th>
           <th scope="col">To buy</th>
-          <th scope="col" class="number">To get</th>
-          <th scope="col" class="number">To run, once</th>
+          <th scope="col" class="number">Purchase</th>
+          <th scope="col" class="number">Cost per run</th>
           <td></td>
         </tr>
       </thead>
@@ -200,8 +200,8 @@ const choices = computed(() =>
       </tbody>
     </table>
     <p class="label">
-      An estimate to decide by, no approval: the data plate, the local code and licensed people decide what
-      may be connected and welded.
+      Plan only, not approval. The data plate, the local code and licensed people decide what you may connect
+      and weld.
     </p>
     <DecideDialog
       v-model="deciding"

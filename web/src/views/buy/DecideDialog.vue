@@ -48,7 +48,7 @@ watch(open, (isOpen) => {
       ? `Buy ${large.map((one) => one.name).join(', ')}`.slice(0, 120)
       : choices.length === 1 && first
         ? `${first.job.name} by ${first.setUp.name}`.slice(0, 120)
-        : 'What we have does it'
+        : 'What we own does it'
 })
 
 async function decide(): Promise<void> {
@@ -73,7 +73,7 @@ async function decide(): Promise<void> {
     }
     if (workspace.edit('decisions', id, decision, `decision ${name.value}`)) {
       open.value = false
-      notice.show(`${name.value} is written down`, true)
+      notice.show(`${name.value} is saved`, true)
       await router.push({ name: 'buy', params: { part: 'decisions', id } })
     }
   } catch (error) {
@@ -85,22 +85,22 @@ async function decide(): Promise<void> {
 </script>
 
 <template>
-  <SheetDialog v-model="open" title="Write the decision down" :width="560" close="Cancel">
+  <SheetDialog v-model="open" title="Save decision" :width="560" close="Cancel">
     <p class="quiet">
-      Kept with it: job and set-up, every plate and figure that it rests on, what was found and from which
-      source. Later it says what has changed since, and whether it still holds.
+      Saved with it: job, set-up, data plates, figures, results and sources. Later you see what has changed
+      and whether it still holds.
     </p>
-    <TextField v-model="name" label="Decision" empty="The name is empty. Write what was decided." />
-    <TextField v-model="note" label="Note: why, and what was weighed" :most="2000" />
+    <TextField v-model="name" label="Decision" empty="The name is empty. Enter what you decided." />
+    <TextField v-model="note" label="Note: reasons and alternatives" :most="2000" />
     <ul>
       <li v-for="{ job, setUp } in choices" :key="job.id">
         <strong>{{ job.name }}</strong> by {{ setUp.name }}
       </li>
     </ul>
-    <p v-if="failure" class="problem" role="alert">It cannot be written down: {{ failure }}</p>
+    <p v-if="failure" class="problem" role="alert">It cannot be saved: {{ failure }}</p>
     <template #foot>
       <button class="plain-button main" :disabled="isWriting || choices.length === 0" @click="decide">
-        Write it down
+        Save decision
       </button>
     </template>
   </SheetDialog>

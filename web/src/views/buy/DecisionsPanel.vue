@@ -44,14 +44,12 @@ const standing = computed(() => {
   if (broken > 0)
     return {
       verdict: 'fails' as const,
-      text: `It no longer holds: ${broken} of ${held.value.length} ${held.value.length === 1 ? 'job is' : 'jobs are'} not done by it today`,
+      text: `No longer holds: it fails ${broken} of ${held.value.length} ${held.value.length === 1 ? 'job' : 'jobs'} today`,
     }
   return {
     verdict: 'fits' as const,
     text:
-      moved === 0
-        ? 'It holds, and nothing has changed since'
-        : 'It still holds, though something has changed since',
+      moved === 0 ? 'Still holds. Nothing has changed since' : 'Still holds, but something has changed since',
   }
 })
 
@@ -66,8 +64,8 @@ function changeText(change: ChangedSince, setUpId: string): string {
       : change.of === 'setUp'
         ? `set-up ${change.name}`
         : `${slotText(workspace.speech, change.of, process)} ${change.name}`
-  if (change.now === null) return `${what}: is gone`
-  if (change.then === null) return `${what}: was not there`
+  if (change.now === null) return `${what}: deleted`
+  if (change.then === null) return `${what}: new`
   const found = differences(
     change.then,
     change.now,
@@ -92,22 +90,22 @@ async function print(): Promise<void> {
       standing: standing.value?.text ?? '',
     })
   } catch (error) {
-    notice.show(`The page cannot be made: ${reasonOf(error)}`)
+    notice.show(`The PDF cannot be created: ${reasonOf(error)}`)
   } finally {
     isPrinting.value = false
   }
 }
 function remove({ id, name }: Decision): void {
   workspace.edit('decisions', id, null, `deletion of ${name}`)
-  notice.show(`${name} is deleted`, true)
+  notice.show(`${name} deleted`, true)
 }
 </script>
 
 <template>
   <p v-if="decisions.length === 0" class="sheet none">
-    Nothing is written down yet. Find the
-    <RouterLink :to="{ name: 'buy', params: { part: 'kit' } }">cheapest kit</RouterLink>, or
-    <RouterLink :to="{ name: 'buy', params: { part: 'could' } }">what could do a job</RouterLink>, and press
+    No decisions yet. Find the
+    <RouterLink :to="{ name: 'buy', params: { part: 'kit' } }">cheapest purchase</RouterLink>, or
+    <RouterLink :to="{ name: 'buy', params: { part: 'could' } }">ways to do a job</RouterLink>, and press
     Decide.
   </p>
   <div v-else class="decisions">
@@ -137,7 +135,7 @@ function remove({ id, name }: Decision): void {
       <p v-if="standing" role="status" class="standing">
         <VerdictMark :verdict="standing.verdict" :word="false" /> {{ standing.text }}
       </p>
-      <p v-if="failure" class="problem" role="alert">Whether it holds cannot be worked out: {{ failure }}</p>
+      <p v-if="failure" class="problem" role="alert">The decision cannot be checked: {{ failure }}</p>
       <p v-if="chosen.note" class="note">{{ chosen.note }}</p>
       <p v-if="chosen.kit">
         {{ money(Math.round(chosen.kit.totalCost)) }} over {{ chosen.kit.horizonYears }} years.
@@ -155,9 +153,9 @@ function remove({ id, name }: Decision): void {
         <h3><VerdictMark :verdict="one.verdict" /> {{ one.jobName }} by {{ one.setUpName }}</h3>
         <template v-if="held?.[index]">
           <p v-if="held[index].problem" class="problem">
-            What it was chosen on cannot be read: {{ held[index].problem }}
+            The saved figures cannot be read: {{ held[index].problem }}
           </p>
-          <p v-else-if="held[index].verdict === null" class="problem">A part of it is gone today.</p>
+          <p v-else-if="held[index].verdict === null" class="problem">A part of it was deleted.</p>
           <p v-else-if="held[index].verdict !== one.verdict">
             Today: <VerdictMark :verdict="held[index].verdict" />
           </p>
@@ -169,7 +167,7 @@ function remove({ id, name }: Decision): void {
         </template>
         <details>
           <summary>
-            What it was decided on: {{ one.findings.length }} findings, {{ one.cautions.length }} cautions
+            Saved figures: {{ one.findings.length }} findings, {{ one.cautions.length }} cautions
           </summary>
           <table class="ruled">
             <tbody>
@@ -186,7 +184,7 @@ function remove({ id, name }: Decision): void {
           </ul>
         </details>
       </section>
-      <p class="label">A record of what was weighed, no approval of a weld, a circuit or a purchase.</p>
+      <p class="label">A record of the comparison, not approval of a weld, a circuit or a purchase.</p>
     </article>
   </div>
 </template>

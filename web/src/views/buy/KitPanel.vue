@@ -224,10 +224,10 @@ const toDecide = computed(() =>
 <template>
   <div class="kit">
     <section class="sheet asked screen-only" aria-labelledby="kit-asked">
-      <h2 id="kit-asked">Jobs, and how often a year</h2>
+      <h2 id="kit-asked">Jobs and runs per year</h2>
       <ul :class="{ worths: budget !== null }">
         <li class="label heads" aria-hidden="true">
-          <span></span><span>A year</span><span v-if="budget !== null">Brings in</span>
+          <span></span><span>Runs a year</span><span v-if="budget !== null">Revenue</span>
         </li>
         <li v-for="job in jobs" :key="job.id">
           <VCheckbox :label="job.name" :model-value="isIn(job)" @update:model-value="pick(job)" />
@@ -246,7 +246,7 @@ const toDecide = computed(() =>
             v-if="budget !== null"
             class="times"
             label=""
-            :name="`A run brings in, ${workspace.shop?.currency ?? ''}: ${job.name}`"
+            :name="`Revenue per run, ${workspace.shop?.currency ?? ''}: ${job.name}`"
             decimals
             :least="0"
             :most="1e9"
@@ -258,7 +258,7 @@ const toDecide = computed(() =>
       </ul>
       <div class="bounds">
         <CountField
-          label="Over, years"
+          label="Payback, years"
           name="Years over which purchases must pay"
           decimals
           :least="0.25"
@@ -268,17 +268,17 @@ const toDecide = computed(() =>
         />
         <CountField
           v-model="budget"
-          :label="`Spend at most, ${workspace.shop?.currency ?? ''}`"
+          :label="`Spending limit, ${workspace.shop?.currency ?? ''}`"
           decimals
           :least="0"
           :most="1e9"
-          optional="any sum"
+          optional="no limit"
         />
       </div>
       <VCheckbox v-model="withTight" label="A tight set-up counts as done" />
       <p v-if="budget !== null" class="label">
-        With a limit, the jobs that bring in most come first, then the least cost. A job without a figure
-        counts like the average of the others.
+        With a spending limit, jobs with the most revenue come first, then the lowest cost. A job without a
+        figure counts as the average.
       </p>
       <p class="label">
         Labour is {{ cents(assumed?.labourPerHour ?? 0) }} an hour, rest included. A tight run counts

@@ -148,7 +148,7 @@ const MOST_A = 3000
       class="weight"
       color="var(--copper)"
       track-color="var(--line-strong)"
-      :aria-label="`How much ${words.title} counts, line ${name}`"
+      :aria-label="`Weight of ${words.title}, line ${name}`"
       :min="0"
       :max="MOST_WEIGHT"
       :step="WEIGHT_STEP"
@@ -158,7 +158,7 @@ const MOST_A = 3000
       @update:model-value="(weight) => emit('put', { weight }, 'weight')"
     />
     <span class="figure label">{{ requirement.must ? '' : requirement.weight }}</span>
-    <button class="link-button" :aria-label="`Take out ${words.title}, line ${name}`" @click="emit('remove')">
+    <button class="link-button" :aria-label="`Remove ${words.title}, line ${name}`" @click="emit('remove')">
       ×
     </button>
   </li>

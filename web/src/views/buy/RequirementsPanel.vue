@@ -67,7 +67,7 @@ function remove(): void {
   const now = sheet.value
   if (!now) return
   workspace.edit('requirement-sheets', now.id, null, `deletion of ${now.name}`)
-  notice.show(`${now.name} is deleted`, true)
+  notice.show(`${now.name} deleted`, true)
 }
 const planned = computed(() => workspace.jobs.filter(({ state }) => state === 'planned'))
 const problem = ref('')
@@ -81,8 +81,7 @@ async function derive(): Promise<void> {
       planned.value.map(({ id }) => id),
     )
     if (found.length === 0) {
-      problem.value =
-        'No planned job has a way to be done yet: give the jobs their set-ups, or write machines down.'
+      problem.value = 'No planned job can be done yet. Give the jobs set-ups, or add machines.'
       return
     }
     const now = sheet.value
@@ -99,7 +98,7 @@ async function derive(): Promise<void> {
         return before ? { ...one, must: before.must, weight: before.weight, worst: before.worst } : one
       })
     change({ requirements: [...kept, ...byHand] }, 'requirements')
-    notice.show(`${kept.length} requirements are taken from ${planned.value.length} jobs`, true)
+    notice.show(`${kept.length} requirements filled in from ${planned.value.length} jobs`, true)
   } catch (error) {
     problem.value = reasonOf(error)
   }
@@ -161,8 +160,7 @@ async function suggestLimits(): Promise<void> {
       return found ? { ...one, amount: one.amount ?? found.good, worst: one.worst ?? found.worst } : one
     })
     if (next.every((one, at) => isSameJson(one, requirements.value[at]))) {
-      limitProblem.value =
-        'There is no limit to suggest: the machines that have every must differ in no figure.'
+      limitProblem.value = 'No limits to suggest. Machines that have every must do not differ.'
       return
     }
     change({ requirements: next }, 'limits')
@@ -182,7 +180,7 @@ const ranking = computed((): readonly Ranked[] => {
 })
 const valueText = (one: Requirement, value: number | null): string => {
   const { unit, better } = REQUIREMENT_WORDS[one.what]
-  if (value === null) return 'not written down'
+  if (value === null) return 'not recorded'
   if (better === 'there') return value > 0 ? 'yes' : 'no'
   return one.what === 'price' ? money(value) : print(value, unit)
 }
@@ -244,17 +242,17 @@ const costs = computed(() =>
 
 <template>
   <section v-if="!sheet" class="sheet none">
-    <h2>What must the next machine do?</h2>
+    <h2>Requirements for the next machine</h2>
     <p>
-      Write down what you must have and what you would like; then the machines that you think of are ranked by
-      it, with the arithmetic in sight. The planned jobs say most of it.
+      List what the machine must have and what you would like. Brannik then ranks the machines and shows the
+      arithmetic. Most requirements follow from the planned jobs.
     </p>
     <p v-if="problem" class="problem" role="alert">{{ problem }}</p>
     <span class="end">
       <button class="plain-button main" :disabled="planned.length === 0" @click="derive">
-        Take it from {{ planned.length }} planned jobs
+        Fill in from {{ planned.length }} planned jobs
       </button>
-      <button class="plain-button" @click="add('Next machine', [])">Begin with an empty sheet</button>
+      <button class="plain-button" @click="add('Next machine', [])">Start with an empty sheet</button>
     </span>
   </section>
   <div v-else class="asking">
@@ -263,7 +261,7 @@ const costs = computed(() =>
         <TextField
           class="name"
           label="Sheet"
-          empty="The name is empty. Write what the sheet is for."
+          empty="The name is empty. Enter a name for the sheet."
           :model-value="sheet.name"
           @update:model-value="(name) => change({ name }, 'name')"
         />
@@ -276,7 +274,7 @@ const costs = computed(() =>
         />
         <span class="end screen-only">
           <button class="plain-button" :disabled="planned.length === 0" @click="derive">
-            Take from {{ planned.length }} planned jobs
+            Fill in from {{ planned.length }} planned jobs
           </button>
           <VMenu location="bottom end" :transition="false">
             <template #activator="{ props: activator }">
@@ -284,14 +282,14 @@ const costs = computed(() =>
             </template>
             <VList>
               <VListItem title="New sheet" @click="add('Another machine', [])" />
-              <VListItem title="Delete this sheet" @click="remove" />
+              <VListItem title="Delete sheet" @click="remove" />
             </VList>
           </VMenu>
         </span>
       </header>
       <p v-if="problem" class="problem" role="alert">{{ problem }}</p>
       <p v-if="requirements.length === 0" class="quiet">
-        Nothing is asked yet. Add what must be, and what would be good.
+        No requirements yet. Add what the machine must have and what would help.
       </p>
       <ul class="lines">
         <RequirementRow
@@ -307,25 +305,25 @@ const costs = computed(() =>
         class="screen-only"
         label="Add"
         :items="KINDS"
-        placeholder="what it must do, or should"
+        placeholder="requirement"
         :model-value="null"
         @update:model-value="addKind"
       />
     </section>
     <section class="sheet" aria-label="Ranking">
       <header>
-        <h2>Which machine</h2>
-        <VCheckbox v-model="withOwned" class="screen-only" label="Mine too" />
+        <h2>Ranking</h2>
+        <VCheckbox v-model="withOwned" class="screen-only" label="Include owned" />
       </header>
       <p v-if="sources.length === 0" class="quiet">
-        No machine to buy is written down. Add some under
+        No machine to buy is listed. Add some under
         <RouterLink :to="{ name: 'equipment', params: { list: 'power-sources' } }">Equipment</RouterLink>: to
         buy, new or used, each with its price.
       </p>
-      <p v-if="failure" class="problem" role="alert">The ranking cannot be worked out: {{ failure }}</p>
+      <p v-if="failure" class="problem" role="alert">The ranking cannot be calculated: {{ failure }}</p>
       <div class="schools">
         <section>
-          <h3>Every must, then the weighted sum</h3>
+          <h3>Musts first, then the weighted sum</h3>
           <ol>
             <li v-for="one in ranking" :key="one.sourceId" :class="{ out: !one.isIn }">
               <span class="line">
@@ -342,7 +340,7 @@ const costs = computed(() =>
           </ol>
         </section>
         <section :aria-busy="isSeeking">
-          <h3>The lowest cost of owning that does it all</h3>
+          <h3>Lowest cost of ownership that does every job</h3>
           <p v-if="owningFailure" class="problem" role="alert">{{ owningFailure }}</p>
           <ol>
             <li v-for="one in costs" :key="one.sourceId" :class="{ out: one.undone.length > 0 }">
@@ -354,14 +352,14 @@ const costs = computed(() =>
                 }}</span>
               </span>
               <span v-if="one.undone.length < planned.length" class="label">
-                {{ money(Math.round(one.purchases)) }} to get, with what it needs
+                {{ money(Math.round(one.purchases)) }} to buy, with accessories
               </span>
               <span v-if="one.undone.length > 0" class="label"
                 >does not do {{ one.undone.map(jobName).join(', ') }}</span
               >
             </li>
           </ol>
-          <p v-if="isSeeking" class="label" role="status">Being worked out, machine by machine…</p>
+          <p v-if="isSeeking" class="label" role="status">Calculating, machine by machine…</p>
         </section>
       </div>
       <section v-if="ranking.some(({ isIn }) => isIn)" class="sure">
@@ -378,8 +376,8 @@ const costs = computed(() =>
       </section>
       <p class="label">
         A wish scores 1 at good enough and 0 at the worst acceptable. Without a worst, it scores by the share
-        of good enough; without either, of the best machine that has every must. A figure that is not recorded
-        scores 0, and fails a must.
+        of good enough. Without either, by the best machine that has every must. A figure that is not recorded
+        scores 0 and fails a must.
       </p>
       <p v-if="limitProblem" class="problem" role="alert">{{ limitProblem }}</p>
       <button v-if="sources.length > 1" class="plain-button screen-only limits" @click="suggestLimits">

@@ -27,7 +27,7 @@ export function decisionDocument(
     { text: `${one.jobName} by ${one.setUpName}`, style: 'part' },
     {
       text: [
-        `Found that day: ${verdict(one.verdict)}`,
+        `Result then: ${verdict(one.verdict)}`,
         one.costPerRun === null ? '' : `; ${money(Math.round(one.costPerRun * 100) / 100)} a run`,
       ],
     },
@@ -80,7 +80,7 @@ export function decisionDocument(
       small: { fontSize: 7.5 },
     },
     footer: (page, pages) => ({
-      text: `${shop} · ${decision.name} · page ${page} of ${pages}. A record of what was weighed, no approval.`,
+      text: `${shop} · ${decision.name} · page ${page} of ${pages}. A record of the comparison, not approval.`,
       alignment: 'center',
       fontSize: 7.5,
       margin: [0, 14, 0, 0],
@@ -88,7 +88,7 @@ export function decisionDocument(
     content: [
       { text: decision.name, style: 'title' },
       { text: `${shop}, decided ${decided}`, margin: [0, 2, 0, 8] },
-      ...(standing === '' ? [] : [{ text: `On the day of this print: ${standing}.` }]),
+      ...(standing === '' ? [] : [{ text: `On the print date: ${standing}.` }]),
       ...(decision.note === ''
         ? []
         : [{ text: decision.note, margin: [0, 6, 0, 0] as [number, number, number, number] }]),
@@ -112,7 +112,7 @@ export function decisionDocument(
             },
           ]),
       {
-        text: 'Figures are estimates from data plates, published tables and the shop’s own figures as they stood that day. The data plate, the local electrical code and licensed people decide what may be connected; structural and code-bound welds want a qualified procedure.',
+        text: 'Figures are estimates from data plates, published tables and the figures of the shop on that day. The data plate, the local electrical code and licensed people decide what you may connect. Structural and code-bound welds need a qualified procedure.',
         style: 'small',
         margin: [0, 12, 0, 0],
       },

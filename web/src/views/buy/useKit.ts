@@ -50,7 +50,7 @@ export function useKit() {
     worker = new Worker(new URL('./kit.worker.ts', import.meta.url), { type: 'module' })
     worker.addEventListener('message', hear)
     worker.addEventListener('error', (event) => {
-      failure.value = event.message || 'the thread that seeks kits broke'
+      failure.value = event.message || 'the search stopped'
       end('idle')
     })
     worker.postMessage({ ...question, snapshot: workspace.snapshot } satisfies KitQuestion)

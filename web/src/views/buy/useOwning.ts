@@ -27,7 +27,7 @@ export function useOwning() {
       if (data.is === 'failed' || data.is === 'done') end()
     })
     worker.addEventListener('error', (event) => {
-      failure.value = event.message || 'the thread that reckons broke'
+      failure.value = event.message || 'the calculation stopped'
       end()
     })
     worker.postMessage({ ...question, snapshot: workspace.snapshot } satisfies OwningQuestion)

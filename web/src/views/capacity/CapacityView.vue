@@ -76,7 +76,7 @@ const rows = computed((): CapacityRow[] =>
       note: `${PROCESSES[setUp.process].workshopWord}, ${supply}`,
     }
     if (!range) {
-      const why = column?.missing ? 'not known' : 'welds nothing here'
+      const why = column?.missing ? 'no data' : 'cannot weld'
       return { ...row, bar: null, thinEnd: capacities.value ? why : '', thickEnd: '' }
     }
     return {
@@ -112,23 +112,23 @@ const ticks = computed((): ThicknessTick[] => {
 
 const FIGURES: readonly { readonly figure: CapacityFigure; readonly title: string; readonly help: string }[] =
   [
-    { figure: 'thinnest', title: 'Thinnest', help: 'Thinner burns through' },
-    { figure: 'thin', title: 'Everyday from', help: 'From here on it is the current that the weld wants' },
-    { figure: 'single', title: 'In one pass', help: 'With a bead about as wide as the plate is thick' },
+    { figure: 'thinnest', title: 'Thinnest', help: 'Anything thinner burns through' },
+    { figure: 'thin', title: 'Everyday from', help: 'From here it gives the current the weld needs' },
+    { figure: 'single', title: 'In one pass', help: 'With a bead as wide as the plate is thick' },
     {
       figure: 'thickest',
       title: 'In several',
-      help: 'As many passes as it takes; a bevelled groove goes further',
+      help: 'In as many passes as needed. A bevelled groove goes further',
     },
     {
       figure: 'limit',
       title: 'At its limit',
-      help: 'Low end of the window: slower, with smaller beads; thicker is cold lap',
+      help: 'Low end of the window: slower, with smaller beads. Thicker laps cold',
     },
     {
       figure: 'preheated',
       title: 'Preheated',
-      help: 'Aluminium at its limit, warmed to 120 °C (250 °F), never above',
+      help: 'Aluminium at its limit, preheated to 120 °C (250 °F), never above',
     },
   ]
 const figures = computed(() =>
@@ -155,9 +155,9 @@ function claimWords(column: CapacityColumn): string {
   const limit = flat?.limit
   const beyond =
     claimMaxMm !== null && limit && claimMaxMm > limit.mm * 1.01
-      ? `; we reckon ${about(limit.mm)} at its limit, by the ${chosen.value ? limitWords(limit.by, PROCESSES[chosen.value.process]) : ''}: try it on a coupon before you rely on more`
+      ? `. Our estimate is ${about(limit.mm)}, limited by the ${chosen.value ? limitWords(limit.by, PROCESSES[chosen.value.process]) : ''}. Try a coupon before you rely on more`
       : ''
-  return `The maker says ${says.filter(Boolean).join(' ')}${beyond}.`
+  return `The maker states ${says.filter(Boolean).join(' ')}${beyond}.`
 }
 const amps = (value: number): string => print(value, 'A')
 
@@ -184,7 +184,7 @@ const opened = computed((): Opened | null => {
     key: `${voltageV} ${at} ${figure}`,
     title: `${found?.title ?? ''}, ${POSITION_WORDS[at] ?? at}`,
     verdict: null,
-    sentence: `${spell(found?.help ?? '')}. A tee of two equal parts; a start, to be tried on a coupon.`,
+    sentence: `${spell(found?.help ?? '')}. T-joint of two equal parts. Try it on a coupon.`,
     mends: [],
     working: steps,
   }
@@ -200,9 +200,9 @@ const missingWords = (column: CapacityColumn): string => linkMissing(workspace.s
   <section class="capacity">
     <PlaceHead title="Set-ups" :tabs="tabs">
       <p class="quiet note">
-        A tee of two equal parts, in short welds with rest between
-        {{ capacity ? `(${capacity.dutyPct} % duty, ${capacity.limitDutyPct} % at its limits)` : '' }}.
-        Advice, not approval: structural and pressure welds follow a qualified procedure.
+        T-joint of two equal parts, short welds with rest between
+        {{ capacity ? `(${capacity.dutyPct} % duty, ${capacity.limitDutyPct} % at its limits)` : '' }}. Plan
+        only. Structural and pressure welds need a qualified procedure.
       </p>
       <PickField
         class="position"
@@ -213,8 +213,8 @@ const missingWords = (column: CapacityColumn): string => linkMissing(workspace.s
         @update:model-value="(now) => now && (position = now)"
       />
     </PlaceHead>
-    <p v-if="failure" role="alert">It could not be reckoned: {{ failure }}.</p>
-    <p v-if="rows.length === 0">There is no set-up yet. Put one together under Set-ups.</p>
+    <p v-if="failure" role="alert">Calculation failed: {{ failure }}.</p>
+    <p v-if="rows.length === 0">No set-ups yet. Add one under Set-ups.</p>
     <section v-else class="sheet chart" aria-label="Thickness range of every set-up">
       <CapacityBars :rows="rows" :ticks="ticks" :scale="scale" :chosen="chosenId" @choose="choose" />
       <p class="quiet key">
@@ -229,12 +229,11 @@ const missingWords = (column: CapacityColumn): string => linkMissing(workspace.s
       <div v-for="column in capacity.columns" :key="`${column.voltageV} ${column.phases}`" class="column">
         <h3>
           {{ supplyWords(column.voltageV, column.phases) }}
-          <small v-if="!column.isOwn">another supply: what a circuit of it carries is not looked at</small>
+          <small v-if="!column.isOwn">another supply, circuit not checked</small>
         </h3>
-        <p v-if="column.missing" class="quiet">Not known: {{ missingWords(column) }}.</p>
+        <p v-if="column.missing" class="quiet">No data: {{ missingWords(column) }}.</p>
         <p v-else-if="column.ranges.length === 0">
-          It welds nothing on this supply: the least current that all links need is more than the weakest
-          gives.
+          It cannot weld on this supply. The minimum current is above what the weakest link carries.
         </p>
         <VTable v-if="column.ranges.length > 0">
           <thead>
@@ -266,7 +265,7 @@ const missingWords = (column: CapacityColumn): string => linkMissing(workspace.s
           </tbody>
         </VTable>
         <p v-if="column.links.length > 0" class="quiet">
-          Lets through:
+          Carries:
           <template v-for="(link, index) in column.links" :key="link.id"
             >{{ index > 0 ? ', ' : '' }}{{ limitWords(link.id, PROCESSES[chosen.process]) }}
             {{ link.leastA > 0 ? `${amps(link.leastA)} to ` : 'to ' }}{{ amps(link.mostA) }}</template

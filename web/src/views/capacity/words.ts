@@ -38,4 +38,4 @@ export function limitWords(by: LimitId, { electrode }: Pick<Process, 'electrode'
 
 /** `240 V`, or the engine. */
 export const supplyWords = (voltageV: number | null, phases: 1 | 3): string =>
-  voltageV === null ? 'its engine' : `${voltageV} V${phases === 3 ? ', three-phase' : ''}`
+  voltageV === null ? 'its own engine' : `${voltageV} V${phases === 3 ? ', three-phase' : ''}`

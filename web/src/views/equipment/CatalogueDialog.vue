@@ -32,14 +32,14 @@ const PREVIEW_COLUMNS = [
   { title: 'Where', width: 120 },
   { title: 'Name', width: 240 },
   { title: 'What', width: 90 },
-  { title: 'What is wrong' },
+  { title: 'Problem' },
 ]
 type State = 'new' | 'changed' | 'same' | 'wrong'
 const STATE_WORDS: Record<State, string> = {
   new: 'new',
   changed: 'replaces',
-  same: 'as stored',
-  wrong: 'stays out',
+  same: 'unchanged',
+  wrong: 'skipped',
 }
 
 function clear(): void {
@@ -95,16 +95,16 @@ async function accept(): Promise<void> {
   isTaking.value = true
   progress.value = { done: 0, of: list.length }
   try {
-    await workspace.takeIn(list, `import of ${list.length} things`, (done) => (progress.value.done = done))
-    notice.show(`${list.length} taken in`, true)
+    await workspace.takeIn(list, `import of ${list.length} items`, (done) => (progress.value.done = done))
+    notice.show(`${list.length} imported`, true)
     open.value = false
   } catch (error) {
     const { done } = progress.value
     const why = reasonOf(error)
     problem.value =
       done > 0
-        ? `It broke off after ${done} of ${list.length}: ${why}. Those are stored; take in the rest when it answers again.`
-        : `Nothing was taken in: ${why}`
+        ? `Stopped after ${done} of ${list.length}: ${why}. These are saved. Import the rest later.`
+        : `Nothing was imported: ${why}`
   } finally {
     isTaking.value = false
   }
@@ -124,9 +124,9 @@ async function accept(): Promise<void> {
       />
       <PickField
         class="kind"
-        name="What the sheet is of"
+        name="Kind of the sheet"
         :items="SHEETS.map((sheet) => [sheet.kind, sheet.title] as const)"
-        optional="as its column “kind” says"
+        optional="from its column “kind”"
         :model-value="kind || null"
         @update:model-value="(now) => (kind = now ?? '')"
       />
@@ -136,16 +136,16 @@ async function accept(): Promise<void> {
       <p v-for="remark in read.remarks" :key="remark" class="remark">{{ remark }}</p>
       <p role="status">
         The {{ read.what }} of {{ fileName }}: <strong>{{ count('new') }}</strong> new,
-        <strong>{{ count('changed') }}</strong> replace what is stored, {{ count('same') }} are as
-        stored<template v-if="count('wrong') > 0"
-          >, <strong class="bad">{{ count('wrong') }} cannot enter</strong></template
+        <strong>{{ count('changed') }}</strong> replace what is stored, {{ count('same') }} unchanged<template
+          v-if="count('wrong') > 0"
+          >, <strong class="bad">{{ count('wrong') }} not imported</strong></template
         >.
-        <VCheckbox v-if="count('wrong') > 0" v-model="onlyProblems" class="only" label="show only those" />
+        <VCheckbox v-if="count('wrong') > 0" v-model="onlyProblems" class="only" label="show only these" />
       </p>
       <PreviewRows
         v-slot="{ item: { item, state } }"
         :items="shown"
-        label="Things as they are understood"
+        label="Rows to import"
         :columns="PREVIEW_COLUMNS"
         :most="11"
       >
@@ -156,20 +156,19 @@ async function accept(): Promise<void> {
       </PreviewRows>
     </template>
     <p v-else-if="!problem" class="quiet">
-      The format is open: its JSON Schema is at
-      <a href="/api/catalogue/schema.json">/api/catalogue/schema.json</a>, and an export shows the columns of
-      each sheet.
+      The format is open. Its JSON Schema is at
+      <a href="/api/catalogue/schema.json">/api/catalogue/schema.json</a>. Export a sheet to see its columns.
     </p>
     <template v-if="read?.ok" #foot>
       <span class="quiet">{{
-        count('wrong') > 0 ? 'What cannot enter stays out; mend it in the file and import again.' : ''
+        count('wrong') > 0 ? 'Rows with errors are skipped. Correct them in the file and import again.' : ''
       }}</span>
       <label v-if="isTaking" class="progress">
         {{ progress.done }} of {{ progress.of }}
         <progress :value="progress.done" :max="progress.of" />
       </label>
       <button class="plain-button main" :disabled="taken.length === 0 || isTaking" @click="accept">
-        {{ isTaking ? 'Storing…' : `Take in ${taken.length}` }}
+        {{ isTaking ? 'Storing…' : `Import ${taken.length}` }}
       </button>
     </template>
   </SheetDialog>

@@ -66,8 +66,8 @@ const begun = computed<readonly Row[]>(() =>
     .filter((one) => workspace.get(path.value, one.id) === null)
     .map((one): Row => ({
       id: one.id,
-      name: String(one.record['name'] ?? '') || 'Without a name',
-      summary: 'not stored yet: some fields are still to fill in',
+      name: String(one.record['name'] ?? '') || 'Unnamed',
+      summary: 'not saved yet, fields missing',
       holding: { isHere: false, words: 'unfinished', price: null },
       partKind: null,
       amount: null,
@@ -83,7 +83,7 @@ const counts = computed(() =>
 )
 const FILTERS = [
   ['all', 'All'],
-  ['here', 'In the shop'],
+  ['here', 'Owned'],
   ['to-buy', 'To buy'],
 ] as const
 
@@ -138,11 +138,11 @@ onKeyStroke('/', (event) => {
         v-if="path === 'parts'"
         v-model="partKind"
         class="part-kind"
-        name="Which parts"
+        name="Part kind"
         :items="PART_CHOICES"
         optional="all parts"
       />
-      <VChipGroup v-model="held" mandatory aria-label="Which of them">
+      <VChipGroup v-model="held" mandatory aria-label="Filter">
         <VChip v-for="[value, words] in FILTERS" :key="value" :value="value">{{ words }}</VChip>
       </VChipGroup>
       <span class="label count" role="status">{{ rows.length }} of {{ stored.length + begun.length }}</span>
@@ -177,15 +177,15 @@ onKeyStroke('/', (event) => {
         <p v-if="rows.length === 0" class="none quiet">
           {{
             stored.length === 0
-              ? 'There is nothing here yet. Take it from the library, import it, or enter it.'
-              : 'Nothing is called that. Change the search or the filter.'
+              ? 'Nothing yet. Add from the library, import, or enter it.'
+              : 'No match. Change the search or the filter.'
           }}
         </p>
         <EquipmentList v-else :title="tab?.title ?? ''" :rows="rows" :selected="openId" @open="open" />
       </div>
       <div class="sheet thing screen-only" tabindex="-1">
         <RecordEditor v-if="openId" :id="openId" :key="`${path}/${openId}`" :path="path" />
-        <p v-else class="none quiet">Nothing is chosen.</p>
+        <p v-else class="none quiet">Nothing selected.</p>
       </div>
     </div>
     <LibraryDialog v-model="library" :path="path" />

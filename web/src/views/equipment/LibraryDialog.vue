@@ -46,7 +46,7 @@ function take({ record }: LibraryEntry): void {
   const id = idFor(record.name, [...workspace.all(path)])
   workspace.makeCounted(path, { ...record, id } as never, 0, `${record.name} from the library`)
   takenCount.value += 1
-  notice.show(`${record.name} is on the shelf, with nothing in stock`, true)
+  notice.show(`${record.name} is added, with no stock`, true)
 }
 </script>
 
@@ -58,8 +58,7 @@ function take({ record }: LibraryEntry): void {
     :close="takenCount > 0 ? 'Done' : 'Close'"
   >
     <p v-if="entries.length === 0" class="quiet">
-      The library holds nothing of this kind: it has no makers and no models. Enter the thing from its data
-      plate, or import a catalogue.
+      The library has none of this kind. Enter it from the data plate, or import a catalogue.
     </p>
     <template v-else>
       <TypedField
@@ -76,7 +75,7 @@ function take({ record }: LibraryEntry): void {
             <span class="summary"
               >{{ spell(item.summary) }}<span class="label source">{{ sourceWords(item.source) }}</span></span
             >
-            <span v-if="isThere(item)" class="label">on the shelf</span>
+            <span v-if="isThere(item)" class="label">added</span>
             <button v-else class="link-button" :aria-label="`Take ${item.record.name}`" @click="take(item)">
               Take
             </button>

@@ -78,14 +78,14 @@ function setEngine(isEngine: boolean): void {
           >{{ FAMILY_WORDS[process.family]
           }}<template v-if="wrong.has(index)"
             ><span class="mend" aria-hidden="true"> •</span
-            ><span class="visually-hidden">, something to fill in</span></template
+            ><span class="visually-hidden">, fields missing</span></template
           ></VTab
         >
       </VTabs>
       <button v-if="processes.length < MOST_PROCESSES" class="link-button" @click="add">Add a process</button>
       <PickField
         class="power"
-        label="Power comes from"
+        label="Powered by"
         :items="DRIVEN"
         :model-value="engine"
         @update:model-value="(now) => setEngine(now === true)"

@@ -53,24 +53,23 @@ const inputWords = ({ input }: PlateColumnMeaning): string =>
   input ? `Draws ${print(input.greatestA, 'A')} at most` : ''
 function breakerWords({ input }: PlateColumnMeaning): string {
   if (!input) return ''
-  const holds = input.breakerHoldsA === null ? '' : `${print(input.breakerHoldsA, 'A')} holds all of it; `
-  const cable = input.conductor === null ? '' : `; cable ${input.conductor} or thicker, alone on its circuit`
-  return `Breaker ${holds}${input.breakerMostA === null ? 'the rule looks at the cable alone' : `the rule allows ${print(input.breakerMostA, 'A')}`}${cable}`
+  const holds = input.breakerHoldsA === null ? '' : `${print(input.breakerHoldsA, 'A')} covers full output. `
+  const cable = input.conductor === null ? '' : `. Cable ${input.conductor} or larger, alone on its circuit`
+  return `Breaker ${holds}${input.breakerMostA === null ? 'the code limits the cable only' : `the code allows ${print(input.breakerMostA, 'A')}`}${cable}`
 }
 const againstWords = ({ against, isShortAtFullOutput }: CircuitMet): string =>
   [
     ...against.map((one) => sentenceOf(workspace.speech, one)),
-    ...(isShortAtFullOutput ? ['Its breaker goes at full output: turn down, or rest.'] : []),
+    ...(isShortAtFullOutput ? ['Its breaker trips at full output. Turn down, or rest.'] : []),
   ].join(' ')
 </script>
 
 <template>
-  <section class="meaning" aria-label="What the plate means here">
+  <section class="meaning" aria-label="Results from the plate">
     <p v-if="last === null" class="quiet">
-      Once the plate is whole, this says what it draws, its breaker and cable, the circuits for it and how
-      thick it welds.
+      When the plate is complete, you see input current, breaker, cable, circuits and thickness here.
     </p>
-    <p v-else-if="source === null" class="quiet">As it was before; some figures are still to fill in.</p>
+    <p v-else-if="source === null" class="quiet">Last complete figures. Some are still missing.</p>
     <section v-for="(column, index) in answer ?? []" :key="index">
       <h3>{{ supplyWords(column.voltageV, column.phases) }}</h3>
       <p v-if="column.input">{{ inputWords(column) }}. {{ breakerWords(column) }}.</p>
@@ -84,11 +83,11 @@ const againstWords = ({ against, isShortAtFullOutput }: CircuitMet): string =>
           >
         </li>
       </ul>
-      <p v-else-if="column.voltageV !== null" class="quiet">No circuit of the shop gives this.</p>
+      <p v-else-if="column.voltageV !== null" class="quiet">No circuit of the shop has this voltage.</p>
     </section>
     <p v-if="answer && answer.length > 0" class="label">
-      Thickness of the machine alone, a flat tee, short welds with rest. Gun and circuit may end it sooner;
-      the plate, the local code and an electrician decide.
+      Thickness of the machine alone: flat T-joint, short welds with rest. Gun and circuit may limit it
+      further. The plate, the local code and an electrician decide.
     </p>
   </section>
 </template>

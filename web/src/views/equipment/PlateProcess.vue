@@ -60,9 +60,9 @@ const DIALS = [
     key: 'voltsDial',
     of: 'volts',
     label: 'Voltage dial or taps',
-    help: 'Mark = arc volts, as you measured them',
+    help: 'Mark = arc volts, as measured',
   },
-  { key: 'feedDial', of: 'feed', label: 'Wire speed dial', help: 'Mark = wire speed, as you measured it' },
+  { key: 'feedDial', of: 'feed', label: 'Wire speed dial', help: 'Mark = wire feed speed, as measured' },
 ] as const
 const CLAIMS = [
   { key: 'claimMinMm', word: 'from' },
@@ -174,24 +174,24 @@ function pointValue(supply: SupplyRating, point: number, figure: PlateFigure): n
         @update:model-value="set(['pulse'], !process.pulse, 'pulse')"
       />
       <span class="claim">
-        <span v-tip="'Compared with what we reckon, never trusted'" class="label">Maker says</span>
+        <span v-tip="'Compared with our estimate only'" class="label">Maker states</span>
         <QuantityField
           v-for="claim in CLAIMS"
           :key="claim.key"
           class="thickness"
           kind="thickness"
           label=""
-          :name="`Maker says ${claim.word}`"
+          :name="`Maker states ${claim.word}`"
           :optional="claim.word"
           :wrong="wrong(claim.key)"
           :model-value="process[claim.key]"
-          @update:model-value="(now) => set([claim.key], now, `what the maker says, ${claim.word}`)"
+          @update:model-value="(now) => set([claim.key], now, `maker claim, ${claim.word}`)"
         />
       </span>
       <span v-if="problemAt(['processes', at, 'outputs'])" class="problem" role="alert">{{
         problemAt(['processes', at, 'outputs'])
       }}</span>
-      <button v-if="!alone" class="link-button end" @click="emit('remove')">Take this process off</button>
+      <button v-if="!alone" class="link-button end" @click="emit('remove')">Remove process</button>
     </header>
     <p v-for="finding in findings" :key="`${finding.id}-${finding.column}`" class="finding" role="status">
       <VerdictMark :verdict="finding.verdict" :word="false" />
@@ -278,7 +278,7 @@ function pointValue(supply: SupplyRating, point: number, figure: PlateFigure): n
                   />
                   <button
                     v-if="supply.ratedPoints.length > 1"
-                    v-tip="'Remove this point'"
+                    v-tip="'Remove point'"
                     class="link-button"
                     :aria-label="`Remove point ${point} at ${name(column)}`"
                     @click="removePoint(column, point - 1)"
@@ -291,7 +291,7 @@ function pointValue(supply: SupplyRating, point: number, figure: PlateFigure): n
                   class="link-button"
                   @click="addPoint(column)"
                 >
-                  add a point
+                  add point
                 </button>
               </td>
             </tr>
@@ -303,7 +303,7 @@ function pointValue(supply: SupplyRating, point: number, figure: PlateFigure): n
                   class="link-button"
                   @click="addPoint(column)"
                 >
-                  add a rated point
+                  add rated point
                 </button>
               </td>
             </tr>
@@ -317,13 +317,13 @@ function pointValue(supply: SupplyRating, point: number, figure: PlateFigure): n
               @change="(column, key, value, what) => set(['supplies', column, key], value, what)"
             />
             <tr v-if="hasFeed">
-              <th scope="row" class="label">Fastest wire here</th>
+              <th scope="row" class="label">Max. wire feed</th>
               <td v-for="(supply, column) in supplies" :key="column">
                 <QuantityField
                   class="speed"
                   kind="wireFeedSpeed"
                   label=""
-                  :name="`Fastest wire at ${name(column)}`"
+                  :name="`Maximum wire feed speed at ${name(column)}`"
                   optional="as the feeder"
                   :model-value="supply.feedMaxMmPerMin"
                   @update:model-value="

@@ -36,7 +36,7 @@ const { draft, stored, problems, problemAt, set, discard } = useRecordDraft(
 )
 
 const lookingBack = ref(false)
-const name = computed(() => String(draft.value?.['name'] ?? '') || 'Without a name')
+const name = computed(() => String(draft.value?.['name'] ?? '') || 'Unnamed')
 const noun = computed(() => TABS.find(({ path }) => path === props.path)?.noun ?? '')
 const partKind = computed<PartKind | null>(() =>
   props.path === 'parts' ? (PART_KINDS.find((kind) => kind === draft.value?.['kind']) ?? null) : null,
@@ -97,16 +97,14 @@ function change(path: readonly (string | number)[], value: unknown, what: string
 }
 function remove(): void {
   if (users.value.length > 0) {
-    notice.show(
-      `${users.value.map((setUp) => setUp.name).join(', ')} still use it. Change that first, then delete.`,
-    )
+    notice.show(`${users.value.map((setUp) => setUp.name).join(', ')} still use it. Change them first.`)
     return
   }
   const was = name.value
   unfinished.drop(props.path, props.id)
   if (stored.value) {
     workspace.edit(props.path as Path, props.id, null, `deletion of ${was}`)
-    notice.show(`${was} is deleted`, true)
+    notice.show(`${was} deleted`, true)
   }
   void router.push({ name: 'equipment', params: { list: props.path } })
 }
@@ -126,7 +124,7 @@ function copy(): void {
 </script>
 
 <template>
-  <p v-if="!draft" class="none quiet">There is no such {{ noun }}. It may have been deleted.</p>
+  <p v-if="!draft" class="none quiet">No such {{ noun }}. It may have been deleted.</p>
   <article v-else class="editor" :aria-label="name">
     <EarlierVersions :id="id" v-model="lookingBack" :path="path as Path" />
     <header>
@@ -146,10 +144,10 @@ function copy(): void {
       <button class="link-button" @click="remove">Delete</button>
     </header>
     <p v-if="waiting.length > 0" class="waiting" role="status">
-      <strong>{{ stored ? 'Not stored as it stands.' : 'Not stored yet.' }}</strong>
+      <strong>{{ stored ? 'Changes not saved.' : 'Not saved yet.' }}</strong>
       What you typed is kept in this browser. Still to fill in or mend: {{ waiting.slice(0, 6).join('; ')
       }}{{ waiting.length > 6 ? ` and ${waiting.length - 6} more` : '' }}.
-      <button v-if="stored" class="link-button" @click="discard">Back to what is stored</button>
+      <button v-if="stored" class="link-button" @click="discard">Discard changes</button>
     </p>
     <template v-if="isSource">
       <RecordForm :groups="groups.slice(0, 1)" :draft="shown" :problem-at="problemAt" @change="change" />
@@ -166,7 +164,7 @@ function copy(): void {
     <template v-else>
       <RecordForm :groups="own" :draft="shown" :problem-at="problemAt" @change="change" />
       <p v-if="isOfBuilding(path)" class="label">
-        What stands on breaker and cable decides; wiring is for a licensed electrician under the local code.
+        Read breaker and cable. Wiring is for a licensed electrician under the local code.
       </p>
     </template>
     <ListRows
@@ -179,7 +177,7 @@ function copy(): void {
     />
     <RecordForm :groups="ofStock" :draft="shown" :problem-at="problemAt" @change="change" />
     <p v-if="isSource" class="label">
-      The data plate decides. Unplug before you open a machine; what is inside is for a licensed person.
+      The data plate decides. Unplug the machine before you open it. Repairs inside are for a licensed person.
     </p>
   </article>
 </template>

@@ -14,7 +14,7 @@ const row = (label: string, ...keys: readonly string[]): PlateRow => ({
 
 /** Above the rated points. */
 export const OUTPUT_ROWS: readonly PlateRow[] = [
-  row('Output, A, least and most', 'outputMinA', 'outputMaxA'),
+  row('Output, A, min and max', 'outputMinA', 'outputMaxA'),
   row('Open circuit U₀, V', 'openCircuitV'),
 ]
 

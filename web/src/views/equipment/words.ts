@@ -181,7 +181,7 @@ export function holdingOf(
   const price = priceOf(path, record)
   if (isCandidate(record)) return { isHere: false, words: 'to buy', price }
   if (!isInShop(record, amount)) return { isHere: false, words: 'used up', price }
-  const plain = WIRED_IN.has(path) ? '' : 'in the shop'
+  const plain = WIRED_IN.has(path) ? '' : 'owned'
   return { isHere: true, words: stockWords(path, amount, notation) ?? plain, price }
 }
 

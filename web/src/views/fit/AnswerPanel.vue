@@ -87,10 +87,10 @@ const counted = (count: number, one: string, many: string): string =>
   count === 1 ? `1 ${one}` : `${count} ${many}`
 const headline = computed(() => {
   const { spareA, outsideA } = chain
-  if (outsideA !== null) return `${wholeAmps(Math.abs(outsideA))} A too ${outsideA < 0 ? 'little' : 'much'}`
+  if (outsideA !== null) return `${wholeAmps(Math.abs(outsideA))} A too ${outsideA < 0 ? 'low' : 'high'}`
   if (failing.value.length > 0) return counted(failing.value.length, 'check fails', 'checks fail')
-  if (unknowns.value.length > 0) return `${unknowns.value.length} not known`
-  if (spareA === null) return 'Not known'
+  if (unknowns.value.length > 0) return `${unknowns.value.length} with no data`
+  if (spareA === null) return 'No data'
   return spareA < 0 ? (TIGHT[chain.told.code] ?? 'Tight') : `${wholeAmps(spareA)} A to spare`
 })
 const capital = (text: string): string => `${text.charAt(0).toUpperCase()}${text.slice(1)}`
@@ -113,17 +113,17 @@ const capital = (text: string): string => `${text.charAt(0).toUpperCase()}${text
       </li>
     </ul>
     <template v-if="failing.length > 0">
-      <h2>What would mend it</h2>
-      <p v-if="suggestions === null" class="quiet">Looking …</p>
+      <h2>Ways to fix it</h2>
+      <p v-if="suggestions === null" class="quiet">Searching…</p>
       <SuggestionList
         v-else-if="suggestions.length > 0"
         :suggestions="suggestions"
         @apply="(suggestion, words) => emit('apply', suggestion, words)"
       />
-      <p v-else class="quiet">Nothing on the shelf does. Open a check that fails to see what would.</p>
+      <p v-else class="quiet">Nothing you own fixes it. Open a failing check for ways to fix it.</p>
     </template>
     <template v-else>
-      <h2>The job uses</h2>
+      <h2>Job uses</h2>
       <dl class="uses">
         <template v-for="use in uses" :key="use.id">
           <dt>{{ use.title }}</dt>

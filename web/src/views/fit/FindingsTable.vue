@@ -43,7 +43,7 @@ const measured = computed(() => (isUnfolded.value ? fitting.value.filter((row) =
 const isPlain = ({ marginPct, criteria }: Row): boolean =>
   marginPct === null && criteria.every((one) => one.demand === null)
 const inLine = computed(() => (isUnfolded.value ? fitting.value.filter(isPlain) : fitting.value))
-const tipOf = ({ sentence, restsOn }: Row): string => `${sentence}${restsOn ? ` Rests on: ${restsOn}.` : ''}`
+const tipOf = ({ sentence, restsOn }: Row): string => `${sentence}${restsOn ? ` Source: ${restsOn}.` : ''}`
 /** More room than this is said without its figure. */
 const AMPLE_PCT = 300
 const room = ({ marginPct }: Row): string =>
@@ -58,8 +58,8 @@ const whichOf = ({ weldId, pass }: Row): string =>
     <thead v-if="deciding.length + measured.length > 0">
       <tr>
         <th scope="col">Check</th>
-        <th scope="col" class="said">What it says</th>
-        <th scope="col" class="number">Job wants</th>
+        <th scope="col" class="said">Result</th>
+        <th scope="col" class="number">Job needs</th>
         <th scope="col" class="number">Set-up gives</th>
         <th scope="col" class="margin">Margin</th>
         <th scope="col" class="mark">Verdict</th>
@@ -92,7 +92,7 @@ const whichOf = ({ weldId, pass }: Row): string =>
             />
           </template>
         </td>
-        <td class="number figure"><span class="named">Job wants </span>{{ row.demand }}</td>
+        <td class="number figure"><span class="named">Job needs </span>{{ row.demand }}</td>
         <td class="number figure"><span class="named">Set-up gives </span>{{ row.capacity }}</td>
         <td class="margin"><MarginBar :margin-pct="row.marginPct" :verdict="row.verdict" /></td>
         <td class="mark"><VerdictMark :verdict="row.verdict" /></td>
@@ -101,7 +101,7 @@ const whichOf = ({ weldId, pass }: Row): string =>
         <td colspan="6">
           <VerdictMark verdict="fits" :word="false" />
           <strong>{{
-            deciding.length === 0 && !isUnfolded ? 'All fit' : `${inLine.length} fit`
+            deciding.length === 0 && !isUnfolded ? 'All checks pass' : `${inLine.length} checks pass`
           }}</strong><template v-for="(row, place) in inLine" :key="row.id"
             >{{ place > 0 ? ', ' : ': '
             }}<span class="item"
@@ -115,7 +115,7 @@ const whichOf = ({ weldId, pass }: Row): string =>
               ><span class="label">{{ room(row) }}</span></span
             ></template
           ><span v-if="told.length > 0" class="told"
-            >. <strong>Told, not judged</strong
+            >. <strong>For information</strong
             ><template v-for="(row, place) in told" :key="row.id"
               >{{ place > 0 ? ', ' : ': '
               }}<span class="item"
@@ -135,7 +135,7 @@ const whichOf = ({ weldId, pass }: Row): string =>
                   :job-id="jobId" /></span></template
           ></span>
           <button class="link-button fold" :aria-expanded="isUnfolded" @click="isUnfolded = !isUnfolded">
-            {{ isUnfolded ? 'Fold' : 'Show their figures' }}
+            {{ isUnfolded ? 'Fold' : 'Show figures' }}
           </button>
         </td>
       </tr>

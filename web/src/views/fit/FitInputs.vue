@@ -76,15 +76,15 @@ function offered<P extends Place>(slot: P, note: (item: SlotItems[P]) => string)
   return known.flatMap(({ id, against }) => {
     const item = items.get(id)
     if (!item) return []
-    const words = against ? `Does not go: ${sentenceOf(workspace.speech, against)}` : note(item)
+    const words = against ? `Does not fit: ${sentenceOf(workspace.speech, against)}` : note(item)
     return [{ id, name: item.name, note: words }]
   })
 }
 const circuits = computed(() => offered('circuit', (c) => `${c.conductorSize}, breaker ${c.breakerA} A`))
-const fillers = computed(() => offered('wire', (w) => `On the shelf: ${left('wires', w)}`))
+const fillers = computed(() => offered('wire', (w) => `On hand: ${left('wires', w)}`))
 const gases = computed(() => offered('gas', (g) => `${g.designation}, left: ${left('gases', g)}`))
-const tungstens = computed(() => offered('tungsten', (t) => `In the drawer: ${left('tungstens', t)}`))
-const cups = computed(() => offered('cup', (c) => `In the drawer: ${left('parts', c)}`))
+const tungstens = computed(() => offered('tungsten', (t) => `On hand: ${left('tungstens', t)}`))
+const cups = computed(() => offered('cup', (c) => `On hand: ${left('parts', c)}`))
 
 const FILLER = { wire: 'Wire', tungsten: 'Rod', covered: 'Electrode' } as const
 
@@ -116,7 +116,14 @@ function changeThickness(value: number | null): void {
         @change="changeWeld"
       />
       <RecordField v-if="isFillet" v-bind="weld" name="legMm" optional="" what="leg" @change="changeWeld" />
-      <RecordField v-else v-bind="weld" name="rootGapMm" label="Gap" what="gap" @change="changeWeld" />
+      <RecordField
+        v-else
+        v-bind="weld"
+        name="rootGapMm"
+        label="Root opening"
+        what="gap"
+        @change="changeWeld"
+      />
       <RecordField v-bind="weld" name="count" label="Welds" what="number of welds" @change="changeWeld" />
       <RecordField
         v-if="isRound"

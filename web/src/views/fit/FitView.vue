@@ -135,7 +135,7 @@ const morePower = computed((): Pick<Opened, 'more'> => {
   const [first] = row.value?.criteria ?? []
   if (!first || !OF_SUPPLY.has(first.criterion) || !setUp.value) return {}
   const query = { job: jobId.value, 'set-up': setUp.value.id }
-  return { more: { to: { name: 'power', query }, words: 'On every circuit, and when the breaker goes' } }
+  return { more: { to: { name: 'power', query }, words: 'All circuits, and when the breaker trips' } }
 })
 const opened = computed<Opened | null>(() => {
   const key = openKey.value
@@ -147,15 +147,15 @@ const opened = computed<Opened | null>(() => {
   }
   if (key === 'link:joint') {
     const sentence = jointText(workspace.speech, chain.value)
-    return { key, title: 'What the weld wants', verdict: null, sentence, mends: [], working: steps }
+    return { key, title: 'Current needed', verdict: null, sentence, mends: [], working: steps }
   }
   if (key.startsWith('outcome:') && otherOpen.value) {
-    const sentence = 'What comes of the settings on the right, as they are typed.'
+    const sentence = 'Result of the settings on the right.'
     const title = START_TITLES[otherOpen.value.figure]
     return { key, title, verdict: null, sentence, mends: [], working: steps }
   }
   if (startFigure.value) {
-    const sentence = 'A start, to be tried on a coupon of the same metal, thickness and position.'
+    const sentence = 'Start setting. Try it on a coupon of the same metal, thickness and position.'
     return { key, title: START_TITLES[startFigure.value], verdict: null, sentence, mends: [], working: steps }
   }
   if (!link.value) return null
@@ -193,7 +193,7 @@ const jointItems = computed(() =>
 )
 const jointDetail = computed(() => {
   const weld = fit.value?.welds.find((one) => one.jointId === jointId.value)
-  return weld ? `${print(weld.heatedMm, 'mm')} to heat` : ''
+  return weld ? `${print(weld.heatedMm, 'mm')} to weld` : ''
 })
 
 function applySuggestion(suggestion: Suggestion, words: string): void {
@@ -206,9 +206,9 @@ function openLink(id: LinkId | 'joint'): void {
 
 <template>
   <section v-if="!job" class="empty">
-    <h1>There is no such job</h1>
+    <h1>No such job</h1>
     <p>It may have been deleted.</p>
-    <RouterLink class="plain-button main" :to="{ name: 'jobs' }">Go to the jobs</RouterLink>
+    <RouterLink class="plain-button main" :to="{ name: 'jobs' }">Go to Jobs</RouterLink>
   </section>
   <div v-else class="fit" @pointerover.once="canOpen = true" @focusin.once="canOpen = true">
     <div class="title">
@@ -251,7 +251,7 @@ function openLink(id: LinkId | 'joint'): void {
       <button
         v-if="sharedBy.length > 0"
         v-tip="
-          `Also of ${sharedBy.join(', ')}: a change of circuit, wire or gas changes it for them too. Press to go on with a copy that is this job’s alone.`
+          `Also used by ${sharedBy.join(', ')}. Changes affect them too. Press for a copy just for this job.`
         "
         class="plain-button parts"
         @click="copySetUp"
@@ -277,13 +277,13 @@ function openLink(id: LinkId | 'joint'): void {
     <RankedSetUps v-else :job-id="job.id" @choose="(id) => changeJob({ setUpId: id }, 'set-up')" />
 
     <section v-if="parts && !parts.ok" class="sheet choose" role="alert">
-      <h2>The set-up is not whole</h2>
+      <h2>The set-up is incomplete</h2>
       <p v-for="words in broken" :key="words">{{ words }}</p>
     </section>
 
     <section v-if="failure" class="sheet choose" role="alert">
-      <h2>This job cannot be computed</h2>
-      <p>Something in it is not as it should be: {{ failure }}. Open the job to mend or delete it.</p>
+      <h2>This job cannot be calculated</h2>
+      <p>An entry is wrong: {{ failure }}. Open the job to correct or delete it.</p>
     </section>
 
     <template v-if="fit && chain">

@@ -32,10 +32,10 @@ const ranked = computed(() =>
 <template>
   <section class="sheet ranked">
     <h2>{{ workspace.setUps.length === 0 ? 'There is no set-up yet' : 'Which set-up does it?' }}</h2>
-    <p v-if="failure" class="problem" role="alert">It cannot be worked out: {{ failure }}</p>
+    <p v-if="failure" class="problem" role="alert">Calculation failed: {{ failure }}</p>
     <template v-if="workspace.setUps.length === 0">
-      <p class="quiet">A set-up is a machine on its circuit with its gun, wire and gas.</p>
-      <RouterLink class="plain-button main" :to="{ name: 'start' }">Walk through the shop</RouterLink>
+      <p class="quiet">A set-up is a machine on its circuit with gun, wire and gas.</p>
+      <RouterLink class="plain-button main" :to="{ name: 'start' }">Set up the shop</RouterLink>
     </template>
     <ul v-else>
       <li v-for="one in ranked" :key="one.setUpId">

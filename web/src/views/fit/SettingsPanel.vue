@@ -22,7 +22,7 @@ import { OUTCOME_LABELS, otherSettings } from './otherSettings.ts'
 import { settingPrinters } from './settingWords.ts'
 
 /**
- * All settings of a weld, and what comes of them, beside others: the same set-up turned otherwise, or another set-up.
+ * All settings of a weld, and what comes of them, beside others: the same set-up with other settings, or another set-up.
  * The left side is the start; whatever is typed on the right is tried, and nothing of it is stored.
  */
 const { jobId, weldId, setUpId, setUps, calledLegMm } = defineProps<{
@@ -157,28 +157,27 @@ const compared = computed(() => {
   const [a, b] = [here.value?.outcome, tried.value?.outcome]
   if (!a || !b) return ''
   if (otherId.value === setUpId && Object.values(typed).every((one) => one === null))
-    return 'Type other settings on the right, or choose another set-up there.'
+    return 'Enter other settings on the right, or choose another set-up.'
   const saved = a.costPerM - b.costPerM
   const cost =
     Math.abs(saved) < a.costPerM / 200
       ? 'at the same cost'
       : `${costWords(Math.abs(saved))} ${saved > 0 ? 'cheaper' : 'dearer'}`
-  if (b.filledPct === null)
-    return `The right side is ${cost}; the hand feeds the rod, so the size is the welder’s.`
+  if (b.filledPct === null) return `The right side is ${cost}. The welder feeds the rod and sets the size.`
   if (b.filledPct < 100 - SAME_SIZE_PCT)
-    return `The right side lays ${p.amps(b.filledPct)} % of the metal that was called for: too small${legWords(b.legMm)}. It is ${cost}, and not the same weld.`
+    return `The right side lays ${p.amps(b.filledPct)} % of the planned metal: too small${legWords(b.legMm)}. It is ${cost}, but not the same weld.`
   if (b.filledPct > 100 + SAME_SIZE_PCT)
-    return `The right side lays ${p.amps(b.filledPct)} % of the metal that was called for: larger than asked${legWords(b.legMm)}. It is ${cost}.`
+    return `The right side lays ${p.amps(b.filledPct)} % of the planned metal: too large${legWords(b.legMm)}. It is ${cost}.`
   return `The right side makes the same size, ${cost}.`
 })
 const legWords = (legMm: number | null): string =>
   legMm === null || calledLegMm === null
     ? ''
-    : `, a leg of ${printers.print(legMm, 'mm')} where ${printers.print(calledLegMm, 'mm')} was called for`
+    : `, a leg of ${printers.print(legMm, 'mm')} instead of ${printers.print(calledLegMm, 'mm')}`
 
 const unpriced = computed(() => {
   const names = new Set([...(here.value?.outcome?.unpriced ?? []), ...(tried.value?.outcome?.unpriced ?? [])])
-  return names.size === 0 ? '' : `Not in the cost, for want of a price: ${[...names].join(', ')}.`
+  return names.size === 0 ? '' : `Not included, no price: ${[...names].join(', ')}.`
 })
 /** Both sides' other settings by label, in the order of the left. */
 const others = computed(() => {
@@ -214,7 +213,7 @@ const isLoud = computed(() => (pulse.hz ?? 0) >= loudHz.value)
 
 const feeds = computed(() => (there.value?.settings.feedMmPerMin ?? null) !== null)
 const setUpItems = computed(() =>
-  setUps.map(({ id, name }) => ({ id, name: id === setUpId ? `${name}, turned otherwise` : name })),
+  setUps.map(({ id, name }) => ({ id, name: id === setUpId ? `${name}, other settings` : name })),
 )
 </script>
 
@@ -301,7 +300,7 @@ const setUpItems = computed(() =>
                 @update:model-value="(now) => (typed.currentA = now)"
               />
               <template v-else>{{
-                tried?.outcome ? `${p.amps(tried.outcome.currentA)} A, as the wire burns off` : '–'
+                tried?.outcome ? `${p.amps(tried.outcome.currentA)} A, by wire feed speed` : '–'
               }}</template>
             </td>
           </tr>
@@ -316,9 +315,7 @@ const setUpItems = computed(() =>
                 label=""
                 name="Travel"
                 :optional="
-                  there.settings.travelMmPerMin === null
-                    ? 'not known'
-                    : p.travel(there.settings.travelMmPerMin)
+                  there.settings.travelMmPerMin === null ? 'no data' : p.travel(there.settings.travelMmPerMin)
                 "
                 :model-value="typed.travelMmPerMin"
                 @update:model-value="(now) => (typed.travelMmPerMin = now)"
@@ -356,7 +353,7 @@ const setUpItems = computed(() =>
         <thead>
           <tr>
             <th scope="col"><span class="visually-hidden">Setting</span></th>
-            <th scope="col">To start with</th>
+            <th scope="col">Start setting</th>
             <th scope="col">{{ otherId === setUpId ? 'The same' : 'There' }}</th>
           </tr>
         </thead>
@@ -383,7 +380,7 @@ const setUpItems = computed(() =>
                 <output>{{ meanA === null ? '' : `mean ${p.amps(meanA)} A` }}</output>
               </div>
               <p v-if="isLoud" class="loud" role="status">
-                Pulsing at {{ p.hertz(pulse.hz ?? 0) }} is loud: ear plugs, for the neighbour too.
+                Pulsing at {{ p.hertz(pulse.hz ?? 0) }} is loud. Wear ear plugs, and warn others.
               </p>
             </td>
           </tr>
@@ -391,8 +388,8 @@ const setUpItems = computed(() =>
       </VTable>
     </div>
     <p class="quiet">
-      A start, to be tried on a coupon of the same metal; nothing typed here is stored. {{ unpriced }}
-      {{ spell('Labour') }} for arc, tacking and handling; without power, wear and the change of set-up.
+      Start settings: try them on a coupon. Nothing typed here is saved. {{ unpriced }}
+      {{ spell('Labour') }} includes arc, tacking and handling. Power, wear and changeover are not included.
     </p>
   </section>
 </template>

@@ -80,7 +80,7 @@ const cells = computed((): Cell[] => {
       label: travel === 'push' ? 'Push' : 'Drag',
       value: `${angleDeg.low}–${angleDeg.high}°`,
       beside: '',
-      why: 'Push with gas, drag with slag. Some drag solid wire too: deeper, and a taller bead.',
+      why: 'Push with gas, drag with slag. Some drag solid wire too, for a deeper, taller bead.',
     },
     travelMmPerMin === null
       ? null
@@ -114,8 +114,8 @@ const passes = computed(() =>
 </script>
 
 <template>
-  <section class="sheet start" aria-label="Settings to start with">
-    <h2 v-tip="'A start to be tried on a coupon of the same metal, thickness and position'">
+  <section class="sheet start" aria-label="Start settings">
+    <h2 v-tip="'Start setting. Try it on a coupon of the same metal, thickness and position'">
       Start with
       <small v-if="isBeyond" class="beyond">beyond this set-up</small>
       <small v-else>try it on a coupon</small>
@@ -139,7 +139,7 @@ const passes = computed(() =>
       </li>
     </ul>
     <button
-      v-tip="'All settings, what comes of them, and others beside'"
+      v-tip="'All settings, their result, and others to compare'"
       class="plain-button"
       :aria-expanded="isOpen"
       @click="emit('all')"

@@ -3,7 +3,7 @@ import { type Suggestion, suggestionText } from '@brannik/core'
 import { usePrint } from '../../stores/usePrint.ts'
 import { useWorkspace } from '../../shop/workspace.ts'
 
-/** What would mend it, each with what then comes out: pressed, it is tried. */
+/** Ways to fix it, each with what then comes out: pressed, it is tried. */
 const { suggestions } = defineProps<{ suggestions: readonly Suggestion[] }>()
 const emit = defineEmits<{ apply: [suggestion: Suggestion, words: string] }>()
 

@@ -26,7 +26,7 @@ const workspace = useWorkspace()
       v-tip="jointWords(one, workspace.notation)"
       :value="one.id"
     >
-      Weld {{ index + 1 }}<span v-if="one.id === governing" class="label">&nbsp;wants most</span>
+      Weld {{ index + 1 }}<span v-if="one.id === governing" class="label">&nbsp;needs most</span>
     </VTab>
   </VTabs>
 </template>

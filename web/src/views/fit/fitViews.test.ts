@@ -30,7 +30,7 @@ const headline = (fit: Fit) => panel(fit).get('[data-testid=headline]').text()
 
 describe('the answer', () => {
   it('is what the first link lacks, where one fails', () => {
-    expect(headline(fitFor('press-frame'))).toBe('12 A too little')
+    expect(headline(fitFor('press-frame'))).toBe('12 A too low')
     expect(panel(fitFor('press-frame')).text()).toContain('Weakest link: the power source.')
   })
 
@@ -60,7 +60,7 @@ describe('the answer', () => {
       ),
     })
     expect(headline(broken('fails'))).toBe('1 check fails')
-    expect(headline(broken('unknown'))).toBe('1 not known')
+    expect(headline(broken('unknown'))).toBe('1 with no data')
   })
 
   it('offers each mend with what holds then, and tries it when it is pressed', async () => {
@@ -77,7 +77,7 @@ describe('the answer', () => {
   })
 
   it('says so where nothing on the shelf mends it', () => {
-    expect(panel(fitFor('press-frame')).text()).toContain('Nothing on the shelf does')
+    expect(panel(fitFor('press-frame')).text()).toContain('Nothing you own fixes it')
     // As long as it is being sought, nobody says so.
     expect(panel(fitFor('press-frame'), null).text()).not.toContain('Nothing on the shelf')
   })
@@ -197,9 +197,9 @@ describe('the findings', () => {
     const wrapper = table('press-frame')
     // The link is fetched a moment after the answer.
     await vi.waitFor(() => {
-      expect(wrapper.get('.told').text()).toContain('Fill in')
+      expect(wrapper.get('.told').text()).toContain('Enter ')
     })
-    expect(wrapper.get('.told').text()).toMatch(/Gas used\s+22.1 ft³\s+Fill in left of 75\/25/)
+    expect(wrapper.get('.told').text()).toMatch(/Gas used\s+22.1 ft³\s+Enter gas in the cylinder of 75\/25/)
   })
 
   it('print in the units of the shop', async () => {
@@ -260,7 +260,7 @@ describe('a working', () => {
       on: 'job',
       change: { pauseS: expect.any(Number) },
     })
-    expect(open('breaker-holds').get('.mends').text()).toContain('at least 25 A')
+    expect(open('breaker-holds').get('.mends').text()).toContain('breaker of 25 A or more')
   })
 })
 
@@ -300,6 +300,6 @@ describe('marks and words', () => {
     const wrapper = mount(CautionStrip, { props: { cautions: fitFor('pressing-tray').cautions } })
     expect(wrapper.text()).toContain('hexavalent chromium')
     expect(wrapper.text()).toContain('A TIG torch is live at open-circuit voltage')
-    expect(wrapper.text()).toContain('Lens shade at least 8')
+    expect(wrapper.text()).toContain('Lens shade 8 or darker')
   })
 })

@@ -46,7 +46,7 @@ describe('settings in words', () => {
   it('a post-flow of the machine’s own tells what it costs above what is needed', () => {
     const longFlow = { ownS: 14, neededS: 8, gasL: 56.6, cost: 1.4 }
     const words = wordsOf(settingsOf('pressing-tray', { postFlowS: 14, longFlow }), 'Post-flow')
-    expect(words).toBe('14 s by the machine; 8 s would do: 2.01 ft³ of gas over the job, $1.40')
+    expect(words).toBe('14 s automatic. 8 s is enough and saves 2.01 ft³ of gas, $1.40')
     expect(wordsOf(settingsOf('pressing-tray', { postFlowS: 8, longFlow: null }), 'Post-flow')).toBe('8 s')
   })
   it('what a machine does by itself is said where it has it, and nowhere else', () => {
@@ -88,7 +88,7 @@ describe('settings in words', () => {
     const reach = { leastMm: 19.05, usualMm: 12.7, lostA: 17.4 }
     const label = 'Contact tip to work'
     expect(wordsOf(settingsOf('press-frame', { reach, setBackA: 22 }), label)).toBe(
-      '3/8–1/2 in; in this corner 0.750 in at the least: 17 A less at this wire speed',
+      '3/8–1/2 in; in this corner 0.750 in at least: 17 A less at this wire speed',
     )
     expect(wordsOf(settingsOf('press-frame', { reach: null, setBackA: 22 }), label)).toContain(
       'a tip 0.375 in back in the nozzle takes 22 A',

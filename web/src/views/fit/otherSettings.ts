@@ -23,7 +23,7 @@ const ARC_FORCE_WORDS = {
 export const OUTCOME_LABELS: Readonly<Record<OutcomeFigure, string>> = {
   arc: 'Arc',
   leg: 'Leg',
-  filled: 'Metal, of what was called for',
+  filled: 'Metal, of the planned size',
   deposition: 'Deposition',
   heat: 'Heat input',
   cooling: 'Cools from 800 to 500 °C in',
@@ -66,7 +66,7 @@ const reachWords = (
   about: Also['about'],
 ): string => {
   if (reach)
-    return `; in this corner ${about(reach.leastMm)} at the least: ${p.amps(reach.lostA)} A less at this wire speed`
+    return `; in this corner ${about(reach.leastMm)} at least: ${p.amps(reach.lostA)} A less at this wire speed`
   return setBackA !== null && setBackA >= NOTICED_A
     ? `; a tip ${about(SET_BACK_MM)} back in the nozzle takes ${p.amps(setBackA)} A at the same wire speed`
     : ''
@@ -78,7 +78,7 @@ const flowSchools = ({ voltsV }: StartingSettings): string =>
 const longFlowWords = ({ longFlow }: StartingSettings, p: SettingPrinters, money: Also['money']): string =>
   longFlow === null
     ? ''
-    : ` by the machine; ${p.seconds(longFlow.neededS)} would do: ${p.gas(longFlow.gasL)} of gas over the job${longFlow.cost === null ? '' : `, ${money(longFlow.cost)}`}`
+    : ` automatic. ${p.seconds(longFlow.neededS)} is enough and saves ${p.gas(longFlow.gasL)} of gas${longFlow.cost === null ? '' : `, ${money(longFlow.cost)}`}`
 
 /** What else is set, beside volts, wire speed, amps and travel: label and words, where there is something to set. */
 export function otherSettings(

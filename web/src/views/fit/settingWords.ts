@@ -7,24 +7,24 @@ export const PASS_WORDS: Readonly<Record<PassKind, string>> = { root: 'root pass
 
 export const POLARITY_SHORT = { dcep: 'DCEP', dcen: 'DCEN', ac: 'AC' } as const
 export const START_TITLES: Readonly<Record<StartFigure, string>> = {
-  current: 'Amps to start with',
-  volts: 'Volts to start with',
-  feed: 'Wire speed to start with',
+  current: 'Start current',
+  volts: 'Start voltage',
+  feed: 'Start wire feed speed',
   flow: 'Gas flow',
   travel: 'Travel speed',
-  pulse: 'Pulse to start with',
+  pulse: 'Start pulse',
   'pre-flow': 'Pre-flow',
   'post-flow': 'Post-flow',
   heat: 'Heat input',
   cooling: 'Cooling time from 800 to 500 °C',
   preheat: 'Preheat for this heat input',
   carbon: 'Carbon equivalent CE',
-  arc: 'How the arc runs',
-  leg: 'Leg that comes out',
-  filled: 'Metal against what was called for',
+  arc: 'Arc',
+  leg: 'Resulting leg',
+  filled: 'Metal, of the planned size',
   deposition: 'Deposition rate',
-  work: 'Work for a length of weld',
-  cost: 'Cost of a length of weld',
+  work: 'Work per length of weld',
+  cost: 'Cost per length of weld',
 }
 type Printers = ReturnType<typeof usePrint>
 

@@ -112,7 +112,7 @@ export function useFit(jobId: Ref<string>) {
     workspace.edit('set-ups', before.id, found.setUp, `${what} of ${before.name}`)
     notice.tellChangedAlong(found.along, found.setUp.process, workspace.speech)
     if (found.along.length === 0 && sharedBy.value.length > 0)
-      notice.show(`${before.name} is changed, for ${sharedBy.value.join(', ')} too`, true)
+      notice.show(`${before.name} is changed. Also used by ${sharedBy.value.join(', ')}`, true)
   }
   /** Other jobs that hang on the same set-up. */
   const sharedBy = computed(() =>
@@ -129,7 +129,7 @@ export function useFit(jobId: Ref<string>) {
     const id = idFor(name, workspace.setUps)
     if (!workspace.edit('set-ups', id, { ...setUp.value, id, name }, `set-up ${name}`)) return
     changeJob({ setUpId: id }, 'set-up')
-    notice.show(`${job.value.name} has a set-up of its own now: ${name}`)
+    notice.show(`${job.value.name} now has its own set-up: ${name}`)
   }
   /** Makes a mend's change for good; the notice offers the way back. */
   function apply(patch: Patch, label: string): void {

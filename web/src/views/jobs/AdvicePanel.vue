@@ -98,12 +98,12 @@ const windowWords = ({ lowA, highA }: ProcessWant): string =>
       </h2>
       <p>{{ filletText(workspace.speech, fillet.code) }}</p>
       <dl>
-        <dt>Least by the code’s table, for the thicker part</dt>
+        <dt>Minimum by code, for the thicker part</dt>
         <dd>{{ print(fillet.minimumMm, 'mm') }}</dd>
-        <dt>Bead as wide as the plate (shop rule, not for code work)</dt>
+        <dt>Bead as wide as the plate (shop rule, not code work)</dt>
         <dd>{{ print(Number(fillet.beadAsWideMm.toFixed(2)), 'mm') }}</dd>
         <template v-if="fillet.largestMm !== null">
-          <dt>Most along this edge</dt>
+          <dt>Maximum along this edge</dt>
           <dd>{{ print(fillet.largestMm, 'mm') }}</dd>
         </template>
         <dt>Throat</dt>
@@ -115,7 +115,7 @@ const windowWords = ({ lowA, highA }: ProcessWant): string =>
         class="plain-button"
         @click="emit('leg', fillet.recommendedMm)"
       >
-        Take {{ sized(fillet.recommendedMm) }}
+        Use {{ sized(fillet.recommendedMm) }}
       </button>
       <p class="label">{{ sourceWords(fillet.source) }}</p>
     </section>
@@ -123,7 +123,7 @@ const windowWords = ({ lowA, highA }: ProcessWant): string =>
     <section>
       <h2>
         {{ spell(pairNames(joint)) }}
-        <span v-if="pair.weldable === 'no'" class="under">must not be welded</span>
+        <span v-if="pair.weldable === 'no'" class="under">do not weld</span>
         <span v-else-if="pair.weldable === 'needs-procedure'" class="over">needs a procedure</span>
       </h2>
       <p v-if="groups !== ''" class="label">{{ groups }}</p>
@@ -153,13 +153,13 @@ const windowWords = ({ lowA, highA }: ProcessWant): string =>
     </section>
 
     <section>
-      <h2>Current it wants</h2>
+      <h2>Current needed</h2>
       <table>
         <thead>
           <tr>
             <th scope="col">By</th>
-            <th scope="col" class="number">Wants</th>
-            <th scope="col" class="number">Sound</th>
+            <th scope="col" class="number">Needs</th>
+            <th scope="col" class="number">Minimum</th>
             <th scope="col" class="number">Passes</th>
           </tr>
         </thead>
@@ -177,9 +177,9 @@ const windowWords = ({ lowA, highA }: ProcessWant): string =>
         </tbody>
       </table>
       <p v-if="summary" class="quiet">
-        One weld runs {{ print(summary.runMm, 'mm length')
+        One weld is {{ print(summary.runMm, 'mm length')
         }}<template v-if="summary.arcS !== null"
-          >; arc for the whole job {{ print(summary.arcS, 's') }}</template
+          >. Arc time of the job: {{ print(summary.arcS, 's') }}</template
         >.
       </p>
     </section>

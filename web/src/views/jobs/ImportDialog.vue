@@ -117,11 +117,11 @@ function accept(replace: boolean): void {
       <div class="mapping">
         <table>
           <caption class="label">
-            Each column of
+            Columns of
             {{
               fileName
             }}
-            and what it fills
+            and their fields
           </caption>
           <thead>
             <tr>
@@ -134,9 +134,9 @@ function accept(replace: boolean): void {
             <tr>
               <td v-for="(one, index) in mapping" :key="index">
                 <PickField
-                  :name="`What ${one.heading} fills`"
+                  :name="`Field for ${one.heading}`"
                   :items="COLUMNS.map((column) => [column.key, column.heading] as const)"
-                  optional="leave out"
+                  optional="skip"
                   :model-value="one.key"
                   @update:model-value="(now) => map(index, { key: now })"
                 />
@@ -153,15 +153,15 @@ function accept(replace: boolean): void {
         </table>
       </div>
       <p>
-        <strong>{{ good.length }}</strong> of {{ read.length }} rows are understood<template v-if="bad > 0"
+        <strong>{{ good.length }}</strong> of {{ read.length }} rows are valid<template v-if="bad > 0"
           >, <span class="bad">{{ bad }} are not</span></template
         >.
-        <VCheckbox v-if="bad > 0" v-model="onlyProblems" class="only" label="show only those" />
+        <VCheckbox v-if="bad > 0" v-model="onlyProblems" class="only" label="show only these" />
       </p>
       <PreviewRows
         v-slot="{ item }"
         :items="shown"
-        label="Rows as they are understood"
+        label="Rows to import"
         :columns="PREVIEW_COLUMNS"
         :most="9"
       >
@@ -177,15 +177,15 @@ function accept(replace: boolean): void {
     </template>
     <p v-else class="quiet">
       The first row names the columns, for example
-      <em>count, length (in), joint, thickness (in), material, leg (in)</em>. Columns may stand in any order;
-      a unit in the heading holds for bare numbers below it.
+      <em>count, length (in), joint, thickness (in), material, leg (in)</em>. Columns may be in any order. A
+      unit in the heading applies to bare numbers below it.
     </p>
     <template v-if="headings.length > 0" #foot>
       <span class="quiet">{{
-        bad > 0 ? 'Rows that are not understood stay out; mend them in the file and import again.' : ''
+        bad > 0 ? 'Rows with errors are skipped. Correct them in the file and import again.' : ''
       }}</span>
       <button class="plain-button" :disabled="isComputing || good.length === 0" @click="accept(true)">
-        Replace all welds by {{ good.length }}
+        Replace all welds with {{ good.length }}
       </button>
       <button class="plain-button main" :disabled="isComputing || good.length === 0" @click="accept(false)">
         Add {{ good.length }} {{ good.length === 1 ? 'weld' : 'welds' }}

@@ -57,7 +57,7 @@ const SIZINGS = [
     <TextField
       class="name"
       label="Job"
-      empty="The name is empty. Write what the job is."
+      empty="The name is empty. Enter a name for the job."
       :model-value="job.name"
       @update:model-value="(name) => change({ name }, 'name')"
     />
@@ -67,7 +67,7 @@ const SIZINGS = [
       v-bind="of"
       class="wide"
       name="worthPerRun"
-      :label="`A run brings in, ${currency}`"
+      :label="`Revenue per run, ${currency}`"
       what="what a run brings in"
       @change="change"
     />
@@ -97,7 +97,7 @@ const SIZINGS = [
     />
     <PickField
       class="middle"
-      label="How good"
+      label="Quality"
       :items="QUALITY_CHOICES"
       :model-value="job.quality"
       @update:model-value="(now) => now && change({ quality: now }, 'quality')"

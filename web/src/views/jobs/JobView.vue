@@ -71,8 +71,8 @@ const opened = computed<Opened | null>(() => {
   const number = (job.value?.joints.findIndex(({ id }) => id === asked.id) ?? 0) + 1
   const sentence =
     asked.figure === 'wanted'
-      ? `One pass wants ${print(weld.wantedA, 'A')}. A starting point: weld a coupon and look.`
-      : `${print(weld.metalG, 'g')} of weld metal over the whole job.`
+      ? `One pass needs ${print(weld.wantedA, 'A')}. Start setting: try it on a coupon.`
+      : `${print(weld.metalG, 'g')} of weld metal for the whole job.`
   return {
     key: `${asked.id} ${asked.figure}`,
     title: `Weld ${number}`,
@@ -114,7 +114,7 @@ function add(after: number): void {
 function remove(id: string): void {
   if (!job.value || job.value.joints.length === 1) return
   change({ joints: job.value.joints.filter((one) => one.id !== id) }, 'deletion of a weld')
-  notice.show('The weld is deleted', true)
+  notice.show('Weld deleted', true)
 }
 function move(from: number, to: number): void {
   if (!job.value) return
@@ -132,7 +132,7 @@ function takeImport(joints: readonly Joint[], replace: boolean): void {
     kept.map(({ id }) => id),
   )
   change({ joints: [...kept, ...fresh] }, 'import of welds')
-  notice.show(`${fresh.length} welds are ${replace ? 'now the job' : 'added'}`, true)
+  notice.show(`${fresh.length} welds ${replace ? 'replace the old ones' : 'added'}`, true)
 }
 function copy(): void {
   if (!job.value) return
@@ -153,21 +153,21 @@ async function addAtEnd(): Promise<void> {
 
 <template>
   <section v-if="!job" class="empty">
-    <h1>There is no such job</h1>
+    <h1>No such job</h1>
     <p>It may have been deleted.</p>
-    <RouterLink to="/jobs">Go to the jobs</RouterLink>
+    <RouterLink to="/jobs">Go to Jobs</RouterLink>
   </section>
   <div v-else class="job">
     <PlaceHead :title="job.name" :tabs="tabs">
       <span v-if="job.state !== 'planned'" class="state">{{ STATE_WORDS[job.state] }}</span>
       <p class="quiet totals">
-        {{ job.joints.length }} {{ job.joints.length === 1 ? 'line' : 'lines' }}, {{ weldCount }} welds a
+        {{ job.joints.length }} {{ job.joints.length === 1 ? 'line' : 'lines' }}, {{ weldCount }} welds per
         piece
         <template v-if="metalG !== null"> · {{ print(metalG, 'g') }} of weld metal</template>
         <template v-if="arcS"> · arc {{ print(arcS, 's') }}</template>
-        <template v-if="isComputing"> · working…</template>
+        <template v-if="isComputing"> · calculating…</template>
         <span v-if="failure" class="problem"> · cannot be computed: {{ failure }}</span>
-        <template v-else-if="!plan && !isComputing"> · choose a set-up to see current and metal</template>
+        <template v-else-if="!plan && !isComputing"> · choose a set-up for current and metal</template>
       </p>
       <button v-if="!isOrder" class="plain-button main" @click="addAtEnd">Add weld</button>
       <VMenu location="bottom end" :transition="false">
@@ -191,11 +191,11 @@ async function addAtEnd(): Promise<void> {
           <button class="plain-button" v-bind="activator">More</button>
         </template>
         <VList>
-          <VListItem title="Copy into a new job" @click="copy" />
+          <VListItem title="Copy job" @click="copy" />
           <VListItem title="Earlier versions" @click="lookingBack = true" />
           <VListItem
             v-if="job.state !== 'template'"
-            title="Make it a template"
+            title="Make template"
             @click="change({ state: 'template' }, 'state')"
           />
           <VListItem
@@ -205,7 +205,7 @@ async function addAtEnd(): Promise<void> {
           />
           <VListItem
             v-if="job.state !== 'planned'"
-            title="Back among the planned jobs"
+            title="Move to planned jobs"
             @click="change({ state: 'planned' }, 'state')"
           />
         </VList>
@@ -230,7 +230,7 @@ async function addAtEnd(): Promise<void> {
       <div v-else class="sheet">
         <SequenceList :job="job" :plan="plan" @move="move" @joint="patchJoint" @job="change" />
       </div>
-      <aside v-if="selected" class="sheet beside screen-only" tabindex="0" aria-label="The weld in hand">
+      <aside v-if="selected" class="sheet beside screen-only" tabindex="0" aria-label="Selected weld">
         <SectionDrawing :joint="selected" />
         <AdvicePanel
           :job="job"

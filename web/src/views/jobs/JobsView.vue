@@ -130,11 +130,11 @@ const due = (job: Job): string => (job.dueOn === null ? '–' : date.value.forma
 function copy(job: Job): void {
   const made = copyOf(job, workspace.jobs)
   workspace.edit('jobs', made.id, made, `copy of ${job.name}`)
-  notice.show(`${made.name} is made`, true)
+  notice.show(`${made.name} added`, true)
 }
 function remove(job: Job): void {
   workspace.edit('jobs', job.id, null, `deletion of ${job.name}`)
-  notice.show(`${job.name} is deleted`, true)
+  notice.show(`${job.name} deleted`, true)
 }
 </script>
 
@@ -142,7 +142,7 @@ function remove(job: Job): void {
   <section class="jobs">
     <header>
       <h1>Jobs</h1>
-      <VTabs v-model="state" class="states" aria-label="Which jobs">
+      <VTabs v-model="state" class="states" aria-label="Job list">
         <VTab v-for="[id, word] in STATES" :key="id" :value="id">
           {{ word }}&nbsp;<span class="label">{{ counts[id] }}</span>
         </VTab>
@@ -158,7 +158,7 @@ function remove(job: Job): void {
     </header>
     <p v-if="problem || failure" class="problem" role="alert">{{ problem || failure }}</p>
     <p v-if="waiting > 0 && rows.length > 20" class="label" role="status">
-      {{ waiting }} of {{ rows.length }} are still being worked out
+      {{ waiting }} of {{ rows.length }} still to calculate
     </p>
     <div v-if="allRows.length > 1" class="filters screen-only">
       <VTextField
@@ -171,7 +171,7 @@ function remove(job: Job): void {
         v-model="wanted"
         class="verdicts"
         name="Verdict"
-        optional="every verdict"
+        optional="any verdict"
         :items="VERDICT_ITEMS"
       />
       <PickField
@@ -183,7 +183,7 @@ function remove(job: Job): void {
       />
     </div>
     <p v-if="allRows.length > 0 && rows.length === 0" class="sheet none" role="status">
-      None of the {{ allRows.length }} is like that.
+      None of the {{ allRows.length }} match.
     </p>
     <p v-else-if="rows.length === 0 && state !== 'planned'" class="sheet none">
       {{
@@ -193,7 +193,7 @@ function remove(job: Job): void {
       }}
     </p>
     <p v-else-if="rows.length === 0" class="sheet none">
-      There are no jobs yet. A job is what you plan to weld: its joints, how many, how good.
+      No jobs yet. A job lists what you plan to weld: joints, number and quality.
     </p>
     <VTable v-else class="sheet">
       <thead>
@@ -210,7 +210,7 @@ function remove(job: Job): void {
               Verdict<span aria-hidden="true">{{ mark('verdict') }}</span>
             </button>
           </th>
-          <th scope="col">Open points</th>
+          <th scope="col">To settle</th>
           <th class="screen-only" scope="col"><span class="visually-hidden">Actions</span></th>
         </tr>
       </thead>
@@ -237,7 +237,7 @@ function remove(job: Job): void {
             </template>
             <span v-else-if="why" class="problem">cannot be computed: {{ why }}</span>
             <template v-else-if="!setUp">choose a set-up</template>
-            <template v-else-if="glance">the set-up is not whole</template>
+            <template v-else-if="glance">the set-up is incomplete</template>
           </td>
           <td class="actions screen-only">
             <RouterLink class="link-button" :aria-label="`Fit ${job.name}`" :to="to('fit', job)"

@@ -69,7 +69,7 @@ const ORDERS = [
     <div class="settings">
       <PickField
         class="handling"
-        label="Pieces are"
+        label="Handling"
         :items="HANDLINGS.map((one) => [one, HANDLING_WORDS[one]] as const)"
         :model-value="job.handling"
         @update:model-value="(now) => now && emit('job', { handling: now }, 'handling')"
@@ -83,10 +83,10 @@ const ORDERS = [
       />
       <CountField
         class="pause"
-        label="Rest after every weld, s"
+        label="Rest after each weld, s"
         :least="0"
         :most="3600"
-        optional="by handling"
+        optional="from handling"
         :model-value="job.pauseS"
         @update:model-value="(value) => emit('job', { pauseS: value }, 'rest between welds')"
       />
@@ -94,7 +94,7 @@ const ORDERS = [
         <strong>{{ print(pieceS, 's') }}</strong> a piece. The job takes
         <strong>{{ print(workS(plan.work), 's') }}</strong>: {{ print(plan.work.arcS, 's') }} arc,
         {{ print(plan.work.tackS, 's') }} tacking, {{ print(plan.work.handlingS, 's') }} handling,
-        {{ print(plan.work.changeoverS, 's') }} change of set-up
+        {{ print(plan.work.changeoverS, 's') }} changeover
         <template v-if="plan.dutyPct !== null"> · worst ten minutes {{ print(plan.dutyPct, '%') }}</template>
       </p>
     </div>
@@ -102,11 +102,11 @@ const ORDERS = [
     <div class="row head label">
       <span></span><span>No</span><span>Weld</span><span class="number">Tack, s</span
       ><span class="number">One arc</span><span class="number">Arcs</span
-      ><span class="number">To the next, s</span><span class="number">A piece</span><span></span>
+      ><span class="number">Handling, s</span><span class="number">A piece</span><span></span>
     </div>
     <ol ref="list" aria-label="Order of welding">
       <li v-for="{ joint, index, line } in lines" :key="joint.id" class="row">
-        <span v-tip="'Drag to another place'" class="handle" aria-hidden="true">⋮⋮</span>
+        <span v-tip="'Drag to move'" class="handle" aria-hidden="true">⋮⋮</span>
         <span class="quiet">{{ index + 1 }}</span>
         <span class="clip"
           >{{ jointName(joint) }}, {{ joint.count }} ×, {{ printParts(joint, workspace.notation) }}</span
@@ -114,7 +114,7 @@ const ORDERS = [
         <CountField
           label=""
           class="small"
-          :name="`Tacking of weld ${index + 1}, s`"
+          :name="`Tack time of weld ${index + 1}, s`"
           :least="0"
           :most="36000"
           decimals
@@ -127,7 +127,7 @@ const ORDERS = [
         <CountField
           label=""
           class="small"
-          :name="`From weld ${index + 1} to the next, s`"
+          :name="`Handling after weld ${index + 1}, s`"
           :least="0"
           :most="36000"
           decimals
@@ -155,8 +155,8 @@ const ORDERS = [
       </li>
     </ol>
     <p v-if="job.joints.length > MOST_SHOWN" class="quiet">
-      The first {{ MOST_SHOWN }} of {{ job.joints.length }} welds are shown here; move the others in the table
-      of welds with Alt ↑↓.
+      The first {{ MOST_SHOWN }} of {{ job.joints.length }} welds are listed. Move the others under Welds with
+      Alt ↑↓.
     </p>
   </section>
 </template>

@@ -135,7 +135,7 @@ const told = computed((): readonly Said[] => [
       <button
         v-if="wanted"
         class="figure"
-        :aria-label="`${wanted}, current of weld ${index + 1}: how it was worked out`"
+        :aria-label="`${wanted}, current of weld ${index + 1}: calculation`"
         @click.stop="emit('open', 'wanted')"
       >
         {{ wanted }}
@@ -147,7 +147,7 @@ const told = computed((): readonly Said[] => [
       <button
         v-if="metal"
         class="figure"
-        :aria-label="`${metal}, metal of weld ${index + 1}: how it was worked out`"
+        :aria-label="`${metal}, metal of weld ${index + 1}: calculation`"
         @click.stop="emit('open', 'metal')"
       >
         {{ metal }}
@@ -156,7 +156,7 @@ const told = computed((): readonly Said[] => [
     </span>
     <span role="cell" class="end">
       <button
-        v-tip="'Delete this weld'"
+        v-tip="'Delete weld'"
         class="remove"
         :aria-label="`Delete weld ${index + 1}`"
         :disabled="isOnly"

@@ -54,7 +54,7 @@ const metal = ({ id }: Joint): string => {
 }
 
 /** On paper all of them, whatever is in sight. */
-const PRINTED = ['No', ...CELL_NAMES, 'Wants', 'Metal']
+const PRINTED = ['No', ...CELL_NAMES, 'Needs', 'Metal']
 const printed = (): readonly (readonly string[])[] =>
   joints.map((joint, index) => [
     `${index + 1}`,
@@ -111,7 +111,7 @@ defineExpose({ focusCell })
       <div class="row head" role="row">
         <span role="columnheader">No</span>
         <span v-for="name in CELL_NAMES" :key="name" role="columnheader">{{ name }}</span>
-        <span role="columnheader" class="number">Wants</span>
+        <span role="columnheader" class="number">Needs</span>
         <span role="columnheader" class="number">Metal</span>
         <span role="columnheader"><span class="visually-hidden">Delete</span></span>
       </div>
@@ -139,8 +139,8 @@ defineExpose({ focusCell })
       </div>
     </div>
     <p class="keys label screen-only">
-      <kbd>Tab</kbd> across <kbd>Enter</kbd> down, at the end a new weld <kbd>Alt ↑↓</kbd> moves a weld
-      <kbd>Esc</kbd> gives up what was typed
+      <kbd>Tab</kbd> across <kbd>Enter</kbd> down, at the end a new weld <kbd>Alt ↑↓</kbd> move weld
+      <kbd>Esc</kbd> discard typing
     </p>
   </div>
 </template>

@@ -23,7 +23,7 @@ export function readJobFile(text: string): JobRead {
   try {
     value = JSON.parse(text.replace(/^\ufeff/, ''))
   } catch {
-    return { ok: false, message: 'The file is not JSON. A job file is what Export gives as JSON.' }
+    return { ok: false, message: 'This is not JSON. Choose a file from Export the job (JSON).' }
   }
   const upcast = upcastFile(JOB_FILE_FORMAT, value)
   if (!upcast.ok) return { ok: false, message: `The job ${upcast.message}.` }

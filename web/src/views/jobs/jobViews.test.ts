@@ -81,8 +81,8 @@ describe('advice on a weld', () => {
     expect(text).toContain('hexavalent chromium')
   })
 
-  it('says what must not be welded', () => {
-    expect(advice('press-frame', 0, { materialB: 'aluminium-7075' }).text()).toContain('must not be welded')
+  it('says what do not weld', () => {
+    expect(advice('press-frame', 0, { materialB: 'aluminium-7075' }).text()).toContain('do not weld')
     expect(advice('press-frame', 0, { materialA: 'cast-iron', materialB: 'cast-iron' }).text()).toContain(
       'needs a procedure',
     )
@@ -111,11 +111,11 @@ describe('the order of welding', () => {
     const wrapper = list('tank-manifold')
     expect(wrapper.findAll('li')).toHaveLength(4)
     expect(wrapper.get('.total').text()).toMatch(
-      /48 min a piece\. The job takes 1 h 46 min:.* arc,.* tacking,.* handling, 10 min change of set-up/,
+      /48 min a piece\. The job takes 1 h 46 min:.* arc,.* tacking,.* handling, 10 min changeover/,
     )
   })
 
-  it('moves a weld by its buttons, not past the ends', async () => {
+  it('move weld by its buttons, not past the ends', async () => {
     const wrapper = list('tank-manifold')
     const moves = wrapper.findAll('.moves button')
     expect(moves[0]?.attributes('disabled')).toBeDefined()
@@ -126,13 +126,13 @@ describe('the order of welding', () => {
 
   it('takes a weld’s own times, handling and order', async () => {
     const wrapper = list('tank-manifold')
-    await wrapper.get('[aria-label="Tacking of weld 2, s"]').setValue('90')
-    await wrapper.get('[aria-label="From weld 1 to the next, s"]').setValue('30')
+    await wrapper.get('[aria-label="Tack time of weld 2, s"]').setValue('90')
+    await wrapper.get('[aria-label="Handling after weld 1, s"]').setValue('30')
     expect(wrapper.emitted('joint')).toEqual([
       ['branch', { tackS: 90 }, 'tacking'],
       ['girth', { repositionS: 30 }, 'repositioning'],
     ])
-    await pick(wrapper, 'Pieces are', 'hoisted')
+    await pick(wrapper, 'Handling', 'hoisted')
     await pick(wrapper, 'Order', 'weld-by-weld')
     expect(wrapper.emitted('job')).toEqual([
       [{ handling: 'hoisted' }, 'handling'],

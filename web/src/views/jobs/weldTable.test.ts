@@ -46,7 +46,7 @@ describe('the weld lines', () => {
     const wrapper = table()
     await cell(wrapper, 'Joint of weld 1').setValue('bevel 95')
     expect(wrapper.emitted('change')).toBeUndefined()
-    expect(wrapper.get('[role=alert]').text()).toContain('a bevel is below 90')
+    expect(wrapper.get('[role=alert]').text()).toContain('A bevel is below 90')
   })
 
   it('take a size that contradicts the parts, and say so on the line until one of them is changed', async () => {
@@ -126,7 +126,7 @@ describe('the head of a job', () => {
   it('chooses place, quality and school', async () => {
     const wrapper = header()
     await pick(wrapper, 'Place', 'indoors')
-    await pick(wrapper, 'How good', 'code-bound')
+    await pick(wrapper, 'Quality', 'code-bound')
     await pick(wrapper, 'Fillets sized by', 'bead-as-wide')
     expect(wrapper.emitted('change')).toEqual([
       [{ place: 'indoors' }, 'place'],
@@ -164,7 +164,7 @@ describe('the inputs of a fit', () => {
       'Wire',
       'Gas',
     ])
-    expect(labels(inputs('pressing-tray'))).toEqual(expect.arrayContaining(['Gap', 'Rod', 'Tungsten', 'Cup']))
+    expect(labels(inputs('pressing-tray'))).toEqual(expect.arrayContaining(['Root opening', 'Rod', 'Tungsten', 'Cup']))
     expect(labels(inputs('loader-fork'))).not.toContain('Gas')
     expect(labels(inputs('tank-manifold', 2))).toContain('Round')
   })

@@ -18,11 +18,11 @@ const jobs = computed(() =>
 )
 const setUps = computed(() => workspace.wholeSetUps)
 const WHY: Readonly<Record<LeftOut['why'], string>> = {
-  engine: 'makes its own power, and loads nobody',
-  'other-volts': 'does not take the volts of its circuit, or its plate cannot be right',
-  'no-arc-time': 'has no arc time: its wire is missing',
-  'same-machine': 'is the same machine once more: it can be in one place',
-  parts: 'names parts that are not there',
+  engine: 'makes its own power',
+  'other-volts': 'has the wrong voltage, or its plate contradicts itself',
+  'no-arc-time': 'has no arc time, its wire is missing',
+  'same-machine': 'is already in the list',
+  parts: 'has missing parts',
 }
 const whyNot = (setUpId: string): string => {
   const found = leftOut.find(({ id }) => id === setUpId)
@@ -45,7 +45,7 @@ function add(): void {
 
 <template>
   <section class="at-work">
-    <h2>At work together</h2>
+    <h2>Welding at the same time</h2>
     <ul>
       <li v-for="(one, index) in atWork" :key="one.setUpId">
         <ChoiceField
@@ -66,7 +66,7 @@ function add(): void {
         />
         <button
           class="link-button"
-          :aria-label="`Leave out set-up ${index + 1}`"
+          :aria-label="`Remove set-up ${index + 1}`"
           @click="
             emit(
               'change',
@@ -74,12 +74,12 @@ function add(): void {
             )
           "
         >
-          Leave out
+          Remove
         </button>
         <span v-if="whyNot(one.setUpId)" class="label why">Not counted: {{ whyNot(one.setUpId) }}.</span>
       </li>
     </ul>
-    <p v-if="atWork.length === 0" class="quiet">Nobody. Add a machine to see what carries it.</p>
+    <p v-if="atWork.length === 0" class="quiet">Nobody yet. Add a machine.</p>
     <button v-if="free" class="plain-button" @click="add">Another machine</button>
     <RouterLink class="link-button" :to="{ name: 'equipment', params: { list: 'loads' } }"
       >Other loads: {{ workspace.shelf.loads.map(({ name }) => name).join(', ') || 'none' }}</RouterLink

@@ -80,7 +80,7 @@ const pattern = ref<PatternOfWork>('shift')
 const PATTERNS: readonly (readonly [PatternOfWork, string])[] = [
   ['job', 'once'],
   ['shift', 'all shift'],
-  ['automatic', 'without a stop'],
+  ['automatic', 'continuous'],
 ]
 const trips = computed(() => chosen.value?.trips?.find((one) => one.pattern === pattern.value) ?? null)
 const span = (seconds: number): string => print(seconds, 's')
@@ -91,8 +91,8 @@ function tripWords({ trips: all }: OnCircuit, of: PatternOfWork): string {
   if (!found) return '–'
   const { early, nominal, late } = found.afterS
   if (early === null) return 'holds'
-  const usual = nominal === null ? 'usual holds' : `usual ${span(nominal)}`
-  return `quickest ${span(early)}, ${usual}, ${late === null ? 'slowest holds' : `slowest ${span(late)}`}`
+  const usual = nominal === null ? 'typical holds' : `typical ${span(nominal)}`
+  return `fastest ${span(early)}, ${usual}, ${late === null ? 'slowest holds' : `slowest ${span(late)}`}`
 }
 /** What the machine has on these volts, where the weld wants more. */
 const short = computed(() => {
@@ -103,7 +103,7 @@ const short = computed(() => {
 })
 const headline = computed(() => {
   const own = chosen.value
-  if (isOwnPower.value) return 'It makes its own power'
+  if (isOwnPower.value) return 'Makes its own power'
   if (!own) return ''
   const after = own.trips?.find((one) => one.pattern === 'shift')?.afterS ?? null
   if (own.drawn === null) return `${own.circuit.name} has the wrong voltage for this machine`
@@ -111,10 +111,10 @@ const headline = computed(() => {
   if (own.verdict !== 'fails' && short.value?.isTooLittle)
     return `${own.circuit.name} holds, but ${source.value?.name ?? 'the machine'} puts out too little on it`
   if (after && after.early !== null)
-    return `${own.circuit.name} holds, but a quick breaker may trip after ${span(after.early)}`
+    return `${own.circuit.name} holds, but a fast breaker may trip after ${span(after.early)}`
   return own.verdict === 'fails'
-    ? `${own.circuit.name} will not do`
-    : `${own.circuit.name} holds${own.verdict === 'tight' ? ', with little to spare' : ''}`
+    ? `${own.circuit.name} cannot do it`
+    : `${own.circuit.name} holds${own.verdict === 'tight' ? ', close to its limit' : ''}`
 })
 const amiss = computed(() => (chosen.value?.findings ?? []).filter(({ verdict }) => verdict !== 'fits'))
 const right = computed(() => (chosen.value?.findings ?? []).filter(({ verdict }) => verdict === 'fits'))
@@ -127,7 +127,7 @@ const fuel = computed(() => {
   const burnt = answer.value?.fuel
   if (!burnt) return ''
   const all = burnt.jobL === null ? '' : `, ${print(burnt.jobL, 'L fuel')} for the job`
-  return `The engine burns some ${print(burnt.lPerH, 'L/h')}${all}.`
+  return `The engine burns about ${print(burnt.lPerH, 'L/h')}${all}.`
 })
 
 /** The finding whose working is open. */
@@ -169,7 +169,7 @@ const runWords = (circuit: Circuit): string =>
     volts(circuit),
     circuit.generatorId === null ? print(circuit.lengthMm, 'mm length') : 'at the generator',
     circuit.outlet,
-    circuit.held === 'candidate' ? 'to be pulled' : null,
+    circuit.held === 'candidate' ? 'new circuit needed' : null,
   ]
     .filter((one) => one !== null)
     .join(', ')
@@ -202,13 +202,13 @@ const arrives = ({ findings }: Row): string => {
     </div>
     <p v-if="failure" role="alert" class="sheet pad">{{ failure }}</p>
     <p v-else-if="!job || !setUp" class="sheet pad">
-      Nothing to look at yet: a job and a set-up are wanted.
+      Nothing to calculate yet. Add a job and a set-up.
       <RouterLink class="link-button" :to="{ name: 'jobs' }">Jobs</RouterLink>,
       <RouterLink class="link-button" :to="{ name: 'set-up' }">Set-ups</RouterLink>
     </p>
     <p v-else-if="isOwnPower" class="sheet pad">
-      {{ source?.name }} is driven by an engine: no circuit, no breaker.
-      <template v-if="fuel">{{ fuel }}</template> Run it outdoors; its exhaust kills.
+      {{ source?.name }} has its own engine. No circuit, no breaker.
+      <template v-if="fuel">{{ fuel }}</template> Run it outdoors. Its exhaust kills.
     </p>
     <template v-else>
       <section class="sheet pad answer" :aria-busy="isComputing">
@@ -223,26 +223,26 @@ const arrives = ({ findings }: Row): string => {
           </h2>
           <dl v-if="chosen?.drawn" class="figures">
             <div>
-              <dt>The weld draws</dt>
+              <dt>Input current</dt>
               <dd>{{ amps(chosen.drawn.jobA) }}</dd>
             </div>
             <div>
-              <dt>Its highest rating</dt>
+              <dt>Rated input current</dt>
               <dd>{{ amps(chosen.drawn.ratedA) }}</dd>
             </div>
             <div>
-              <dt>At rest</dt>
+              <dt>Idle</dt>
               <dd>{{ amps(chosen.drawn.idleA) }}</dd>
             </div>
             <div>
-              <dt>Heats the cable like</dt>
+              <dt>Continuous equivalent, cable</dt>
               <dd>{{ amps(chosen.drawn.heatsA) }}</dd>
             </div>
           </dl>
           <p v-if="short" class="short">
-            The weld wants {{ amps(short.wantedA) }}; on these volts {{ source?.name }} has
-            {{ amps(short.outputMaxA) }}, and is reckoned with that{{
-              short.isTooLittle ? ': too little to fuse the faces' : ''
+            The weld needs {{ amps(short.wantedA) }}. At this voltage {{ source?.name }} gives
+            {{ amps(short.outputMaxA) }}, which is used here{{
+              short.isTooLittle ? '. That is too low to fuse the joint' : ''
             }}.
           </p>
           <ul class="findings">
@@ -281,7 +281,7 @@ const arrives = ({ findings }: Row): string => {
             @look="(id) => (chosenId = id)"
           />
           <p v-else-if="chosen && chosen.verdict !== 'fits'" class="quiet">
-            No one change mends it. Look without the extension cord, or for another set-up on the
+            No single change fixes this. Try it without the extension cord, or pick another set-up on the
             <RouterLink class="link-button" :to="{ name: 'board' }">board</RouterLink>.
           </p>
         </div>
@@ -289,7 +289,7 @@ const arrives = ({ findings }: Row): string => {
           <figcaption>
             <strong>When the breaker trips</strong>
             <span class="label">{{ chosen.circuit.name }}, {{ chosen.breakerName }}: an estimate</span>
-            <span class="patterns" role="group" aria-label="Pattern of work">
+            <span class="patterns" role="group" aria-label="Work pattern">
               <button
                 v-for="[id, words] in PATTERNS"
                 :key="id"
@@ -303,23 +303,23 @@ const arrives = ({ findings }: Row): string => {
           </figcaption>
           <TripChart :trips="trips" :span="span" />
           <p class="label">
-            Heat of the breaker’s element over time; at the line it trips. Dotted: the quickest breaker of its
-            standard. Solid: a usual one. Dashed: the slowest.
+            Heat of the breaker over time. At the line it trips. Dotted: fastest breaker of this type. Solid:
+            typical. Dashed: slowest.
           </p>
         </figure>
       </section>
       <section class="sheet pad">
-        <h2>On every circuit</h2>
+        <h2>All circuits</h2>
         <div class="scroll">
           <table class="ruled">
             <thead>
               <tr>
                 <th scope="col">Circuit</th>
                 <th scope="col">Breaker</th>
-                <th scope="col" class="number">Heats it like</th>
+                <th scope="col" class="number">Counts as</th>
                 <th scope="col">Load</th>
                 <th scope="col">Cable carries</th>
-                <th scope="col" class="number">Volts there</th>
+                <th scope="col" class="number">Voltage</th>
                 <th scope="col">Once</th>
                 <th scope="col">All shift</th>
                 <th scope="col">Verdict</th>

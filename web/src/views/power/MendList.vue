@@ -4,7 +4,7 @@ import { useMoney } from '../../stores/useMoney.ts'
 import { usePrint } from '../../stores/usePrint.ts'
 import { useWorkspace } from '../../shop/workspace.ts'
 
-/** What would mend it, the cheapest first. */
+/** Ways to fix it, the cheapest first. */
 const { mends, jobId } = defineProps<{ mends: readonly PowerMend[]; jobId: string }>()
 const emit = defineEmits<{ look: [circuitId: string] }>()
 
@@ -18,11 +18,11 @@ function costWords(mend: PowerMend): string {
   const { cost } = mend
   switch (mend.kind) {
     case 'move':
-      if (mend.isThere) return 'it is there'
-      return cost === null ? 'to be pulled, by an electrician' : `to be pulled for ${money(cost)}`
+      if (mend.isThere) return 'owned'
+      return cost === null ? 'new circuit needed, by an electrician' : `new circuit needed, ${money(cost)}`
     case 'breaker':
     case 'new-circuit':
-      return `some ${money(cost ?? 0)}, by a licensed electrician`
+      return `about ${money(cost ?? 0)}, by a licensed electrician`
     case 'cord':
     case 'leads':
       return 'to buy'
@@ -34,29 +34,29 @@ function costWords(mend: PowerMend): string {
 
 <template>
   <section class="mend-list">
-    <h3>What would mend it</h3>
+    <h3>Ways to fix it</h3>
     <ol>
       <li v-for="(one, index) in mends" :key="index">
         <button v-if="one.kind === 'move'" class="link-button" @click="emit('look', one.circuitId)">
           Plug it into {{ circuitName(one.circuitId) }}
         </button>
         <span v-else-if="one.kind === 'rest'">
-          Rest {{ print(one.pauseS, 's') }} more after each arc: {{ print(one.moreH, 'h') }} longer
+          Rest {{ print(one.pauseS, 's') }} more after each arc, {{ print(one.moreH, 'h') }} longer
         </span>
         <RouterLink
           v-else-if="one.kind === 'less-current'"
           class="link-button"
           :to="{ name: 'fit', params: { jobId } }"
-          >Turn it down to {{ print(one.currentA, 'A') }}: it then welds {{ print(one.thicknessMm, 'mm') }} at
-          full heat, and takes {{ print(one.moreH, 'h') }} longer</RouterLink
+          >Turn it down to {{ print(one.currentA, 'A') }}: welds up to {{ print(one.thicknessMm, 'mm') }},
+          {{ print(one.moreH, 'h') }} longer</RouterLink
         >
         <span v-else-if="one.kind === 'breaker'">
           A breaker of {{ print(one.breakerA, 'A') }} on the same cable<template v-if="one.mostA !== null"
-            >; the rule allows up to {{ print(one.mostA, 'A') }}</template
+            >; the code allows up to {{ print(one.mostA, 'A') }}</template
           >
         </span>
         <span v-else-if="one.kind === 'cord' || one.kind === 'leads'">
-          {{ one.kind === 'cord' ? 'A cord' : 'Leads' }} of {{ one.size }}, as long as now
+          {{ one.kind === 'cord' ? 'Extension cord' : 'Leads' }} {{ one.size }}, same length
         </span>
         <span v-else>
           A new circuit of {{ volts(one.circuit.voltageV, one.circuit.phases) }}: breaker

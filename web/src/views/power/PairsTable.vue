@@ -8,7 +8,7 @@ import type { JobOnSetUp } from '../../engine/snapshot.ts'
 import { reasonOf } from '../../reason.ts'
 import { useWorkspace } from '../../shop/workspace.ts'
 
-/** Who can weld while another does: each pair is worked out when the table is on the screen, machine by machine. */
+/** Who can weld at the same time: each pair is worked out when the table is on the screen, machine by machine. */
 const { machines, atWork } = defineProps<
   Pick<ShopPower, 'machines'> & {
     readonly atWork: readonly JobOnSetUp[]

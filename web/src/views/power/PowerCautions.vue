@@ -8,11 +8,11 @@ const { hasCord = false, hasGenerator = false } = defineProps<{
 
 <template>
   <p class="caution">
-    Unplug before you open a machine or a panel. Wiring is for a licensed electrician; the data plate and the
-    local code decide. Never a larger breaker without the cable for it.
-    <template v-if="hasCord">Lay the extension cord out straight: a coiled cord melts.</template>
+    Unplug the machine before you open it. Wiring is for a licensed electrician. Data plate and local code
+    decide. Never fit a larger breaker without matching cable.
+    <template v-if="hasCord">Lay the extension cord out straight. A coiled cord melts.</template>
     <template v-if="hasGenerator">
-      Run a generator outdoors: its exhaust kills. Never let one feed a building without a transfer switch.
+      Run a generator outdoors. Its exhaust kills. Never feed a building without a transfer switch.
     </template>
   </p>
 </template>

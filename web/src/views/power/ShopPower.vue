@@ -53,17 +53,17 @@ const open = computed(() => nodes.value.find((node) => keyOf(node) === openKey.v
 const amps = (value: number): string => print(value, 'A')
 const span = (seconds: number): string => print(seconds, 's')
 const headline = computed(() => {
-  if (!answer.value) return failure.value || 'Trying shifts …'
+  if (!answer.value) return failure.value || 'Simulating shifts…'
   const failing = nodes.value.filter(({ verdict }) => verdict === 'fails')
   const tight = nodes.value.filter(({ verdict }) => verdict === 'tight').map(({ name }) => name)
   if (failing.length === 0)
     return tight.length === 0
-      ? 'The supply carries them all'
-      : `The supply carries them all, ${tight.join(', ')} with little to spare`
+      ? 'Everyone can weld at once'
+      : `Everyone can weld at once. Close to the limit: ${tight.join(', ')}`
   const [first] = failing
   return failing.length === 1 && first
-    ? `${first.name} does not carry them`
-    : `${failing.length} of ${nodes.value.length} breakers do not carry them: ${failing.map(({ name }) => name).join(', ')}`
+    ? `Not everyone at once: ${first.name} is overloaded`
+    : `${failing.length} of ${nodes.value.length} breakers are overloaded: ${failing.map(({ name }) => name).join(', ')}`
 })
 const look = (place: Place): void => {
   if (place.power) openKey.value = keyOf(place.power)
@@ -79,7 +79,7 @@ const opened = computed((): Opened | null =>
   isOpened.value && open.value?.rule
     ? {
         key: keyOf(open.value),
-        title: `Cable of ${open.value.name}, by the rule`,
+        title: `Cable of ${open.value.name} by code`,
         verdict: open.value.rule.askedA > open.value.rule.carriesA ? 'fails' : 'fits',
         sentence: `For ${open.value.carries.join('; ')}.`,
         mends: [],
@@ -97,12 +97,12 @@ const hasGenerator = computed(() => nodes.value.some(({ kind }) => kind === 'gen
         <VerdictMark v-if="answer" :verdict="answer.verdict" :word="false" /> {{ headline }}
       </h2>
       <p v-if="roots.length === 0" class="quiet">
-        Nothing is drawn yet.
+        No panels yet.
         <RouterLink class="link-button" :to="{ name: 'equipment', params: { list: 'panels' } }"
-          >Draw a panel</RouterLink
-        >, and say of each circuit in which panel its breaker is.
+          >Add a panel</RouterLink
+        >, and set the panel of each circuit.
       </p>
-      <OneLine v-slot="{ item }" :roots="roots" label="The supply, from the supplier to what is plugged in">
+      <OneLine v-slot="{ item }" :roots="roots" label="Supply from the utility to the machines">
         <component
           :is="item.power ? 'button' : 'div'"
           class="place"
@@ -129,7 +129,7 @@ const hasGenerator = computed(() => nodes.value.some(({ kind }) => kind === 'gen
         </component>
       </OneLine>
       <p class="label">
-        A bar is the mean of the shift, its mark what the breaker holds without end. To change what is drawn:
+        Bar: average current over the shift. Mark: what the breaker holds continuously. Edit
         <RouterLink class="link-button" :to="{ name: 'equipment', params: { list: 'panels' } }"
           >panels</RouterLink
         >,
@@ -146,24 +146,24 @@ const hasGenerator = computed(() => nodes.value.some(({ kind }) => kind === 'gen
       <figure v-if="open && answer" class="sheet pad shift">
         <figcaption>
           <strong>{{ open.name }} through a shift</strong>
-          <span class="label">one shift of {{ answer.runs }} that were tried</span>
+          <span class="label">one of {{ answer.runs }} simulated shifts</span>
         </figcaption>
         <ShiftChart :curve="open.curve" :held-a="open.heldA" :hours="answer.hours" :amps="amps" />
         <p>{{ chanceWords(open, span) }}</p>
         <p v-if="open.rule" class="quiet">
-          By the rule ({{ open.rule.source }}) its cable is to carry
+          By code ({{ open.rule.source }}) its cable must carry
           <button class="link-button" @click="isOpened = true">{{ amps(open.rule.askedA) }}</button>
-          for all that hangs on it; it carries {{ amps(open.rule.carriesA) }}.
+          for all its loads. It carries {{ amps(open.rule.carriesA) }}.
         </p>
-        <p class="label">Copper: the most of each minute. Grey: its mean. An estimate, by chance of hand.</p>
+        <p class="label">Copper: peak of each minute. Grey: average. Simulated, work varies.</p>
       </figure>
     </div>
     <section v-if="answer && answer.machines.length > 1" class="sheet pad">
-      <h2>Who can weld while another does</h2>
+      <h2>Who can weld at the same time</h2>
       <PairsTable :machines="answer.machines" :at-work="atWork" />
     </section>
     <section v-if="answer && nodes.length > 0" class="sheet pad">
-      <h2>Every breaker</h2>
+      <h2>All breakers</h2>
       <div class="scroll">
         <table class="ruled">
           <thead>
@@ -172,7 +172,7 @@ const hasGenerator = computed(() => nodes.value.some(({ kind }) => kind === 'gen
               <th scope="col" class="number">Holds</th>
               <th scope="col" class="number">Mean</th>
               <th scope="col" class="number">Most</th>
-              <th scope="col" class="number">Above what it holds</th>
+              <th scope="col" class="number">Time above limit</th>
               <th scope="col">In a shift</th>
               <th scope="col">Verdict</th>
             </tr>
@@ -194,8 +194,8 @@ const hasGenerator = computed(() => nodes.value.some(({ kind }) => kind === 'gen
         </table>
       </div>
       <p class="quiet">
-        Single-phase circuits are dealt to the lines of a panel in turn; what cannot be told apart is added as
-        if in step. Arcs and pauses are those of the jobs, longer and shorter by chance of hand.
+        Single-phase circuits alternate between the lines of a panel. Arcs and pauses come from the jobs and
+        vary at random.
       </p>
     </section>
     <PowerCautions :has-generator="hasGenerator" />

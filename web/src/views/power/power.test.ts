@@ -23,22 +23,22 @@ describe('how likely a breaker is to go', () => {
   it('says how often the usual one went, in what interval, and when', () => {
     const trips = { early: chance(40, 0.91, 1), nominal: chance(38, 0.835, 0.986), late: chance(0, 0, 0.09) }
     expect(chanceWords(shift({ trips, usuallyAfterS: 720 }), span)).toBe(
-      'A usual breaker trips in 38 of 40 simulated shifts (84 % to 99 % by sampling alone), half of them within 720 s; the quickest in 40, the slowest holds.',
+      'A typical breaker trips in 38 of 40 simulated shifts (84 % to 99 % by sampling alone), half of them within 720 s; the fastest in 40, the slowest holds.',
     )
   })
 
   it('tells one that goes early from one that holds', () => {
     const trips = { early: chance(11, 0.16, 0.43), nominal: chance(0, 0, 0.09), late: chance(0, 0, 0.09) }
     expect(chanceWords(shift({ trips }), span)).toBe(
-      'A usual breaker holds; the quickest of its standard trips in 11 of 40 simulated shifts (16 % to 43 % by sampling alone).',
+      'A typical breaker holds. The fastest of its type trips in 11 of 40 simulated shifts (16 % to 43 % by sampling alone).',
     )
     expect(chanceWords(shift({}), span)).toBe(
-      'Even the quickest breaker holds in all 40 simulated shifts (at most 9 % trip, by sampling alone).',
+      'Even the fastest breaker holds in all 40 simulated shifts (at most 9 % trip, by sampling alone).',
     )
   })
 
   it('a generator does not trip by heat: it is asked for too much', () => {
-    expect(chanceWords(shift({ trips: null }), span)).toContain('Never asked for more')
+    expect(chanceWords(shift({ trips: null }), span)).toContain('Never above')
     expect(chanceWords(shift({ trips: null, aboveShare: 0.123 }), span)).toContain('12 % of the time')
   })
 })

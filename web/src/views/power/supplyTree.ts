@@ -91,7 +91,7 @@ export function supplyTree(
       : [
           {
             key: 'supplier',
-            item: { id: 'supplier', kind: 'supplier' as const, name: 'The supplier', note: '', power: null },
+            item: { id: 'supplier', kind: 'supplier' as const, name: 'Utility', note: '', power: null },
             below,
           },
         ]),

@@ -34,7 +34,7 @@ async function make(): Promise<void> {
   isMaking.value = true
   await telling(async () => {
     await backups.make()
-    notice.show('The shop is backed up')
+    notice.show('Backup done')
   })
   isMaking.value = false
 }
@@ -57,7 +57,7 @@ async function make(): Promise<void> {
     </div>
     <p v-if="problem" class="problem" role="alert">{{ problem }}</p>
     <p v-if="backups.all && !backups.isPossible" class="problem">
-      The server has no place for backups. Set BACKUP_FOLDER, and start again.
+      The server has no backup folder. Set BACKUP_FOLDER, and restart.
     </p>
     <p v-for="warning in backups.warnings" :key="warning" class="problem" role="alert">{{ warning }}</p>
     <div v-if="backups.all && backups.all.items.length > 0" class="wide">
@@ -81,7 +81,7 @@ async function make(): Promise<void> {
                 class="link-button"
                 :href="`/api/backups/${one.name}`"
                 :download="one.name"
-                >Take it out</a
+                >Download</a
               >
             </td>
           </tr>
@@ -89,25 +89,24 @@ async function make(): Promise<void> {
       </VTable>
     </div>
     <p v-if="backups.all" class="quiet">
-      Each is the whole shop, with its history and accounts.
+      Each backup has the whole shop, its history and accounts.
       <template v-if="backups.all.everyHours > 0">
-        One is made every {{ backups.all.everyHours }} hours while Brannik runs; one of each of the last 7
-        days, 5 weeks and 12 months is kept. Once a week the latest is restored into a scratch database to see
-        that it works<template v-if="backups.all.tried && !backups.all.tried.problem"
-          >: it did on {{ when(backups.all.tried.at) }}</template
+        Brannik backs up every {{ backups.all.everyHours }} hours and keeps one for each of the last 7 days, 5
+        weeks and 12 months. Once a week it tests a restore<template
+          v-if="backups.all.tried && !backups.all.tried.problem"
+          >: passed on {{ when(backups.all.tried.at) }}</template
         >.
       </template>
-      <template v-else>None is made automatically: BACKUP_HOURS is 0.</template>
-      Those made by hand, and before a change, are kept {{ backups.all.keepDays }} days.
+      <template v-else>Automatic backups are off: BACKUP_HOURS is 0.</template>
+      Manual backups, and those before an update, are kept {{ backups.all.keepDays }} days.
     </p>
     <p v-if="backups.all" class="quiet">
-      <template v-if="backups.all.hasSecondPlace">A copy of each goes to the second folder.</template>
+      <template v-if="backups.all.hasSecondPlace">The second folder gets a copy.</template>
       <template v-else>
-        A copy on another disk is what helps when this one dies: set BACKUP_SECOND_FOLDER, or take one out now
-        and then.
+        Keep a copy on another disk: set BACKUP_SECOND_FOLDER, or download one now and then.
       </template>
-      To put one back, stop Brannik and run <code>npm run restore -- FILE --replace</code>; what is there is
-      backed up first. <code>npm run restore -- FILE --check</code> says what is in one.
+      To restore one, stop Brannik and run <code>npm run restore -- FILE --replace</code>. The current shop is
+      backed up first. <code>npm run restore -- FILE --check</code> lists its content.
     </p>
   </div>
 </template>

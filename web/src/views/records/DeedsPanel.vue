@@ -38,12 +38,12 @@ const what = ({ action, kind, id, detail }: Line): string =>
 <template>
   <div class="sheet panel">
     <div class="bar">
-      <p class="quiet grow">Latest first. Lines are only ever added, never changed.</p>
+      <p class="quiet grow">Latest first. Entries are never changed.</p>
       <a class="plain-button" href="/api/audit.csv" download="brannik-what-was-done.csv">Export (CSV)</a>
     </div>
     <p v-if="problem" class="problem" role="alert">{{ problem }}</p>
-    <p v-if="isLoading" role="status">Fetching…</p>
-    <p v-else-if="items.length === 0" class="quiet">Nothing has been done yet.</p>
+    <p v-if="isLoading" role="status">Loading…</p>
+    <p v-else-if="items.length === 0" class="quiet">No changes yet.</p>
     <div v-else class="wide">
       <VTable>
         <thead>
@@ -65,7 +65,7 @@ const what = ({ action, kind, id, detail }: Line): string =>
       </VTable>
     </div>
     <p v-if="items.length === PAGE && !isAll">
-      <button class="link-button" @click="fetchOlder">Older ones</button>
+      <button class="link-button" @click="fetchOlder">Show older</button>
     </p>
   </div>
 </template>

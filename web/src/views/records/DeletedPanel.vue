@@ -30,24 +30,24 @@ const gone = computed(() => items.value.filter(({ path, id }) => workspace.get(p
 const bringBack = (one: Deleted): Promise<boolean> =>
   telling(async () => {
     const { record } = await ask<{ record: unknown }>('GET', `history/${one.path}/${one.id}/${one.version}`)
-    workspace.edit(one.path, one.id, record as never, `return of ${one.name ?? one.id}`)
-    notice.show(`${one.name ?? one.id} is back`, true)
+    workspace.edit(one.path, one.id, record as never, `restore of ${one.name ?? one.id}`)
+    notice.show(`${one.name ?? one.id} is restored`, true)
   })
 </script>
 
 <template>
   <div class="sheet panel">
     <p v-if="problem" class="problem" role="alert">{{ problem }}</p>
-    <p v-if="isLoading" role="status">Fetching…</p>
+    <p v-if="isLoading" role="status">Loading…</p>
     <p v-else-if="gone.length === 0" class="quiet">
-      Nothing is deleted. What is deleted stands here, and comes back as it was.
+      Nothing deleted. Deleted records are listed here. You can restore them.
     </p>
     <div v-else class="wide">
       <VTable>
         <thead>
           <tr>
             <th scope="col">Name</th>
-            <th scope="col">What it was</th>
+            <th scope="col">Kind</th>
             <th scope="col">Deleted</th>
             <th scope="col">By</th>
             <th scope="col"><span class="visually-hidden">Actions</span></th>
@@ -63,10 +63,10 @@ const bringBack = (one: Deleted): Promise<boolean> =>
               <button
                 v-if="session.mayWrite(one.path)"
                 class="link-button"
-                :aria-label="`Bring back ${one.name ?? one.id}`"
+                :aria-label="`Restore ${one.name ?? one.id}`"
                 @click="bringBack(one)"
               >
-                Bring back
+                Restore
               </button>
             </td>
           </tr>

@@ -28,7 +28,7 @@ const password = ref('')
 async function add(): Promise<void> {
   const made = await change(() => ask('POST', 'accounts', { ...fresh }))
   if (!made) return
-  notice.show(`${fresh.name} may come in as ${fresh.role}`)
+  notice.show(`${fresh.name} added as ${fresh.role}`)
   Object.assign(fresh, { name: '', password: '', role: 'planner' })
   isAdding.value = false
   await session.find()
@@ -38,38 +38,38 @@ const put = (account: Account, what: object): Promise<boolean> =>
 async function reset(): Promise<void> {
   const account = resetting.value
   if (!account || !(await put(account, { password: password.value }))) return
-  notice.show(`${account.name} has a new password and signs in anew`)
+  notice.show(`${account.name} has a new password`)
   resetting.value = null
   password.value = ''
 }
 async function remove(account: Account): Promise<void> {
   if (await change(() => ask('DELETE', `accounts/${account.id}`)))
-    notice.show(`${account.name} is taken away; what they did stays written down`)
+    notice.show(`${account.name} is deleted. Their history stays`)
 }
 </script>
 
 <template>
   <div class="sheet panel">
     <p v-if="!session.me?.needsSignIn" class="quiet">
-      On this machine nobody needs to sign in. To let others in from the network, make the owner’s account
-      here, then start Brannik with HOST set; from then on everybody signs in.
+      On this machine nobody signs in. For access from the network, create the owner account here, then start
+      Brannik with HOST set. From then on everybody signs in.
     </p>
     <p v-if="problem" class="problem" role="alert">{{ problem }}</p>
-    <p v-if="isLoading" role="status">Fetching…</p>
+    <p v-if="isLoading" role="status">Loading…</p>
     <div v-if="items.length > 0" class="wide">
       <VTable>
         <thead>
           <tr>
             <th scope="col">Name</th>
             <th scope="col">Role</th>
-            <th scope="col">What it allows</th>
+            <th scope="col">Rights</th>
             <th scope="col"><span class="visually-hidden">Actions</span></th>
           </tr>
         </thead>
         <tbody>
           <tr v-for="account in items" :key="account.id">
             <th scope="row">
-              {{ account.name }}<span v-if="account.disabled" class="label"> · shut out</span>
+              {{ account.name }}<span v-if="account.disabled" class="label"> · disabled</span>
             </th>
             <td>
               <PickField
@@ -84,10 +84,10 @@ async function remove(account: Account): Promise<void> {
             <td class="number actions">
               <button class="link-button" @click="resetting = account">New password</button>
               <button class="link-button" @click="put(account, { disabled: !account.disabled })">
-                {{ account.disabled ? 'Let in again' : 'Shut out' }}
+                {{ account.disabled ? 'Enable' : 'Disable' }}
               </button>
-              <button class="link-button" :aria-label="`Take ${account.name} away`" @click="remove(account)">
-                Take away
+              <button class="link-button" :aria-label="`Delete ${account.name}`" @click="remove(account)">
+                Delete
               </button>
             </td>
           </tr>
@@ -96,7 +96,7 @@ async function remove(account: Account): Promise<void> {
     </div>
     <form v-if="resetting" class="bar" @submit.prevent="reset">
       <NewPassword v-model="password" :label="`New password for ${resetting.name}`" />
-      <button class="plain-button main">Set it</button>
+      <button class="plain-button main">Save</button>
       <button type="button" class="plain-button" @click="resetting = null">Cancel</button>
     </form>
     <p v-if="!isAdding">

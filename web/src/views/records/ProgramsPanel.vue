@@ -55,22 +55,22 @@ const day = (at: string | null): string => (at === null ? 'never' : when(at, 'da
 <template>
   <div class="sheet panel">
     <p class="quiet">
-      A program sends its token with each request: <code>Authorization: Bearer …</code>. What it may ask is
-      described in <a href="/api/openapi.json">/api/openapi.json</a>. A token ends on its date, and with the
-      account that made it.
+      A program sends its token with each request: <code>Authorization: Bearer …</code>. The API is described
+      in <a href="/api/openapi.json">/api/openapi.json</a>. A token ends on its date, or with the account that
+      created it.
     </p>
     <p v-if="problem" class="problem" role="alert">{{ problem }}</p>
-    <p v-if="isLoading" role="status">Fetching…</p>
+    <p v-if="isLoading" role="status">Loading…</p>
     <p v-if="secret" class="secret" role="status">
-      <strong>The token, this once:</strong> <code class="token">{{ secret }}</code>
-      <button class="link-button" @click="secret = ''">I have it</button>
+      <strong>The token is shown only once:</strong> <code class="token">{{ secret }}</code>
+      <button class="link-button" @click="secret = ''">Done</button>
     </p>
     <div v-if="items.length > 0" class="wide">
       <VTable>
         <thead>
           <tr>
             <th scope="col">Program</th>
-            <th scope="col">May use</th>
+            <th scope="col">Access</th>
             <th scope="col">Made</th>
             <th scope="col">Last used</th>
             <th scope="col">Ends</th>
@@ -85,15 +85,15 @@ const day = (at: string | null): string => (at === null ? 'never' : when(at, 'da
             <td>{{ day(token.usedAt) }}</td>
             <td>{{ day(token.expiresAt) }}</td>
             <td class="number">
-              <button class="link-button" :aria-label="`Take back ${token.name}`" @click="revoke(token)">
-                Take back
+              <button class="link-button" :aria-label="`Revoke ${token.name}`" @click="revoke(token)">
+                Revoke
               </button>
             </td>
           </tr>
         </tbody>
       </VTable>
     </div>
-    <p v-else-if="!isLoading" class="quiet">No program has a token.</p>
+    <p v-else-if="!isLoading" class="quiet">No tokens.</p>
     <form class="bar" @submit.prevent="add">
       <TypedField v-model="fresh.name" label="Program" maxlength="80" required />
       <PickField
@@ -113,12 +113,12 @@ const day = (at: string | null): string => (at === null ? 'never' : when(at, 'da
       />
       <PickField
         class="days"
-        label="Good for"
+        label="Valid for"
         :items="DAYS"
         :model-value="fresh.days"
         @update:model-value="(now) => now && (fresh.days = now)"
       />
-      <button class="plain-button main">Make a token</button>
+      <button class="plain-button main">Create token</button>
     </form>
   </div>
 </template>

@@ -47,8 +47,8 @@ const money = useMoney()
           <th scope="col">Way</th>
           <th scope="col">Costs</th>
           <th scope="col">To buy</th>
-          <th scope="col">What it still cannot do</th>
-          <th scope="col"><span class="visually-hidden">Take it</span></th>
+          <th scope="col">Limits</th>
+          <th scope="col"><span class="visually-hidden">Use</span></th>
         </tr>
       </thead>
       <tbody>
@@ -58,7 +58,7 @@ const money = useMoney()
           <td>
             {{ way.buys.length === 0 ? 'nothing' : way.buys.map(({ name }) => name).join(', ') }}
             <span v-if="way.lacks.length > 0" class="lacks"
-              >The shelf lacks a {{ way.lacks.join(', ') }} that goes with it.</span
+              >No matching {{ way.lacks.join(', ') }} listed.</span
             >
           </td>
           <td>

@@ -32,7 +32,7 @@ const workspace = useWorkspace()
     class="short-field"
     kind="run"
     :label="lengthLabel"
-    optional="not said"
+    optional="not set"
     :model-value="lengthMm"
     @update:model-value="(now) => emit('length', now)"
   />

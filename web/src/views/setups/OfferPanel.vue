@@ -102,24 +102,20 @@ function stock(offer: Offer): string {
   <section class="offers" :aria-label="`Choices for the ${words}`">
     <header>
       <h2>Choose the {{ words }}</h2>
-      <span class="label" role="status">{{ fitting }} of {{ offers.length }} go with the rest</span>
-      <button class="link-button" @click="emit('close')">Back to the rules</button>
+      <span class="label" role="status">{{ fitting }} of {{ offers.length }} fit the rest</span>
+      <button class="link-button" @click="emit('close')">Back to the checks</button>
     </header>
     <TypedField
       ref="field"
       v-model="search"
       name="Search the choices"
       type="search"
-      :placeholder="`Search ${offers.length} on the shelf`"
+      :placeholder="`Search ${offers.length}`"
       @keydown.esc="emit('close')"
       @keydown.down.prevent="walk(1)"
     />
     <p v-if="shown.length === 0" class="quiet">
-      {{
-        offers.length === 0
-          ? `There is no ${words} on the shelf: enter one under Equipment, or take it from the library.`
-          : 'Nothing is called that.'
-      }}
+      {{ offers.length === 0 ? `No ${words} listed. Add one under Shop, or from the library.` : 'No match.' }}
     </p>
     <div
       ref="list"
@@ -142,9 +138,7 @@ function stock(offer: Offer): string {
               <VerdictMark :verdict="offer.verdict" :word="false" />
               <span class="name one-line"
                 >{{ offer.item.name
-                }}<span v-if="follows(offer)" class="follows">
-                  · goes, and takes {{ follows(offer) }} along</span
-                ></span
+                }}<span v-if="follows(offer)" class="follows"> · fits, with {{ follows(offer) }}</span></span
               >
               <span class="stock label">{{ offer.item.id === here ? 'chosen' : stock(offer) }}</span>
               <span v-if="offer.reasons[0]" v-tip="offer.reasons.map(said).join('\n')" class="reason one-line"
@@ -161,10 +155,10 @@ function stock(offer: Offer): string {
     </div>
     <footer>
       <span class="label">{{
-        spell('Greyed ones do not go with the rest; you may still take one, and mend the rest after.')
+        spell('Greyed items do not fit the rest. You can choose one and change the rest after.')
       }}</span>
       <button v-if="optional && here !== null" class="link-button" @click="emit('choose', null)">
-        Leave it empty
+        Leave empty
       </button>
     </footer>
   </section>

@@ -36,7 +36,7 @@ const emit = defineEmits<{ open: [slot: Slot | null]; complete: [] }>()
       </li>
     </ol>
     <p class="foot">
-      <button class="link-button" @click="emit('complete')">Fit the small parts out from the shelf</button>
+      <button class="link-button" @click="emit('complete')">Choose small parts from stock</button>
     </p>
     <ul class="label foot">
       <li v-for="caution in cautions" :key="caution">{{ caution }}</li>

@@ -66,7 +66,7 @@ const swapWords = (swap: Swap): string => swapText(workspace.speech, swap, capab
 </script>
 
 <template>
-  <section class="rules" aria-label="What goes together" tabindex="0">
+  <section class="rules" aria-label="Checks" tabindex="0">
     <ul v-if="broken.length > 0" class="broken">
       <li v-for="{ assessment, id, title, sentence, mends, swaps } in broken" :key="id" :data-rule="id">
         <VerdictMark :verdict="assessment.verdict" :word="false" />
@@ -102,7 +102,7 @@ const swapWords = (swap: Swap): string => swapText(workspace.speech, swap, capab
       :shelf="shelf"
       @change="(change, what) => emit('change', change, what)"
     />
-    <h2 class="screen-only">{{ met.length }} rules are met</h2>
+    <h2 class="screen-only">{{ met.length }} checks pass</h2>
     <ul class="met screen-only">
       <li v-for="{ id, title, sentence, source } in met" :key="id">
         <button v-tip="`${sentence} ${source}`" class="link-button" @click="emit('open', id)">

@@ -43,7 +43,7 @@ function setProcess(processId: ProcessId): void {
     <TextField
       class="name"
       label="Name"
-      empty="The name is empty. Write what the set-up is called."
+      empty="The name is empty. Enter a name for the set-up."
       :model-value="setUp.name"
       @update:model-value="(name) => change({ name }, 'name')"
     />
@@ -64,7 +64,7 @@ function setProcess(processId: ProcessId): void {
     <template v-if="process.family === 'gtaw'">
       <PickField
         class="start"
-        label="Start wanted"
+        label="Arc start"
         :items="START_CHOICES"
         optional="as the machine"
         :model-value="setUp.start"
@@ -91,9 +91,9 @@ function setProcess(processId: ProcessId): void {
     <VCheckbox
       v-if="process.family === 'gtaw'"
       class="check"
-      label="electronics near by"
+      label="electronics nearby"
       :model-value="setUp.electronicsNear"
-      @update:model-value="emit('change', { electronicsNear: !setUp.electronicsNear }, 'electronics near by')"
+      @update:model-value="emit('change', { electronicsNear: !setUp.electronicsNear }, 'electronics nearby')"
     />
     <CableFields
       label="Extension cord"
@@ -117,7 +117,7 @@ function setProcess(processId: ProcessId): void {
       v-bind="of"
       class="short-field"
       name="returnV"
-      label="At the clamp, V"
+      label="Clamp drop, V"
       :most="100"
       optional="not yet"
       what="volts at the clamp"
@@ -125,9 +125,9 @@ function setProcess(processId: ProcessId): void {
     />
     <ChoiceField
       class="for-job"
-      label="Looked at for the job"
+      label="Check for job"
       :items="jobs"
-      optional="no particular job"
+      optional="no job"
       :model-value="jobId || null"
       @update:model-value="(now) => emit('job', now ?? '')"
     />

@@ -87,16 +87,16 @@ const headline = computed(() => {
   if (first !== undefined) {
     const more = others.length > 1 ? ` and ${others.length} more` : others[0] ? ` and ${others[0]}` : ''
     const jobName = jobId.value === null ? null : workspace.get('jobs', jobId.value)?.name
-    const what = isAlone ? 'Does not go together' : `Goes together, but not for ${jobName ?? 'the job'}`
+    const what = isAlone ? 'Parts do not fit' : `Parts fit, but not for ${jobName ?? 'the job'}`
     return `${what}: ${first}${more}.`
   }
   if (missing.value.length > 0)
-    return `Not whole: ${places.value
+    return `Incomplete: ${places.value
       .filter((one) => missing.value.includes(one.slot))
       .map(({ title }) => midSentence(title))
       .join(', ')} not chosen.`
-  if (verdict.value === 'unknown') return 'Goes together as far as is known.'
-  return verdict.value === 'tight' ? 'Goes together, with a caveat.' : 'Goes together.'
+  if (verdict.value === 'unknown') return 'Parts fit, as far as known.'
+  return verdict.value === 'tight' ? 'Parts fit, with a caution.' : 'Parts fit.'
 })
 
 /** What must be bought before it can be used, and for how much. */
@@ -109,22 +109,22 @@ const toBuy = computed(() => {
 })
 
 const LIVE = {
-  wire: 'Unplug before you change rolls, liner or leads; the wire is live while the trigger is pulled.',
+  wire: 'Unplug before you change rolls, liner or leads. The wire is live while you pull the trigger.',
   tungsten:
-    'Unplug before you change torch or leads; a TIG torch is live at open-circuit voltage, so gloves first.',
+    'Unplug before you change torch or leads. A TIG torch is live at open-circuit voltage: gloves on first.',
   covered:
-    'Unplug before you change leads; the holder is live as long as the machine is on: dry gloves to change electrodes.',
+    'Unplug before you change leads. The holder is live while the machine is on: change electrodes with dry gloves.',
 } as const
 /** What can hurt somebody, where the parts are chosen. */
 const cautions = computed(() => [
-  'Advice, not approval: plate, package and manual decide.',
+  'Plan only. Plate, package and manual decide.',
   LIVE[process.value.electrode],
   ...(process.value.shielded
-    ? ['Chain the cylinder, open it slowly and to one side; gas displaces air in closed spaces.']
+    ? ['Chain the cylinder. Stand aside and open it slowly. Gas displaces air in closed spaces.']
     : [
         process.value.electrode === 'covered'
-          ? 'Coverings smoke: extract, or work upwind; low-hydrogen electrodes stay dry, sealed or in an oven.'
-          : 'Self-shielded wire smokes heavily: extract, or work upwind.',
+          ? 'Stick electrodes smoke: use extraction, or work upwind. Keep low-hydrogen electrodes sealed or in an oven.'
+          : 'Self-shielded wire smokes heavily: use extraction, or work upwind.',
       ]),
   ...(capability.value?.tungsten?.type === 'WTh20'
     ? ['Thoriated dust is mildly radioactive: grind wet or with extraction.']
@@ -160,11 +160,11 @@ function remove(): void {
   if (!now) return
   const users = workspace.jobs.filter((job) => job.setUpId === now.id)
   if (users.length > 0) {
-    notice.show(`${users.map((job) => job.name).join(', ')} still use it. Give them another set-up first.`)
+    notice.show(`${users.map((job) => job.name).join(', ')} still use it. Change them first.`)
     return
   }
   workspace.edit('set-ups', now.id, null, `deletion of ${now.name}`)
-  notice.show(`${now.name} is deleted`, true)
+  notice.show(`${now.name} deleted`, true)
   void router.push({ name: 'set-up', params: { id: '' } })
 }
 </script>
@@ -172,7 +172,7 @@ function remove(): void {
 <template>
   <section v-if="!setUp" class="empty">
     <h1>Set-ups</h1>
-    <p>There is no set-up yet. Choose a process, and it is put together from the shelf.</p>
+    <p>No set-ups yet. Choose a process, and Brannik puts one together from your equipment.</p>
     <p class="processes">
       <button v-for="one in PROCESS_IDS" :key="one" class="plain-button" @click="add(one)">
         {{ PROCESSES[one].workshopWord }}

@@ -42,14 +42,14 @@ export function newSetUp(process: ProcessId, shop: Shop, shelf: Shelf, taken: re
   const lacks = !powerSource
     ? 'no power source is rated for it'
     : !gun
-      ? `there is no ${HOLDER_WORDS[HOLDER[electrode]]} that goes with ${powerSource.name}`
+      ? `no ${HOLDER_WORDS[HOLDER[electrode]]} fits ${powerSource.name}`
       : !circuit && !isEngineDriven(powerSource)
-        ? `${powerSource.name} has no circuit that it could hang on`
+        ? `${powerSource.name} has no matching circuit`
         : null
   if (lacks !== null || !powerSource || !gun) {
     return {
       ok: false,
-      message: `There can be no set-up for ${workshopWord} yet: ${lacks}. Enter it under Equipment.`,
+      message: `No set-up for ${workshopWord} yet: ${lacks}. Add it under Shop.`,
     }
   }
   const name = `${workshopWord.charAt(0).toUpperCase()}${workshopWord.slice(1)}, ${powerSource.name}`

@@ -48,7 +48,7 @@ describe('a new set-up', () => {
       message: expect.stringContaining('no power source is rated for it'),
     })
     const gunless = newSetUp('gtaw-ac', shop, { ...shelf, guns: [] }, [])
-    expect(gunless).toMatchObject({ ok: false, message: expect.stringContaining('no torch that goes with') })
+    expect(gunless).toMatchObject({ ok: false, message: expect.stringContaining('no torch fits') })
   })
 })
 
@@ -60,11 +60,11 @@ describe('choices', () => {
 
   it('stand in the order of what fits, the greyed with their reason', () => {
     const wrapper = offers('platform-tried', 'liner')
-    expect(wrapper.get('[role=status]').text()).toBe('2 of 6 go with the rest')
+    expect(wrapper.get('[role=status]').text()).toBe('2 of 6 fit the rest')
     const rows = wrapper.findAll('[data-offer]')
     expect(rows.map((row) => row.classes().includes('grey'))).toEqual([false, false, true, true, true, true])
     expect(rows[0]?.text()).toContain('to buy, $44')
-    expect(wrapper.get('[data-offer=liner-steel-035-15]').text()).toContain('Aluminum through a steel liner')
+    expect(wrapper.get('[data-offer=liner-steel-035-15]').text()).toContain('A steel liner shaves aluminum')
   })
 
   it('are searched by name and figures, and chosen by a press', async () => {
@@ -122,9 +122,9 @@ describe('the places and the settings', () => {
 
   it('TIG asks for start and stick-out, wire does not; another process takes all along', async () => {
     const tig = mount(SetUpSettings, { props: { setUp: setUpOf('bench-tig-dc'), jobId: '' } })
-    expect(tig.text()).toContain('Start wanted')
+    expect(tig.text()).toContain('Arc start')
     const wire = mount(SetUpSettings, { props: { setUp: setUpOf('bay-2-wire'), jobId: '' } })
-    expect(wire.text()).not.toContain('Start wanted')
+    expect(wire.text()).not.toContain('Arc start')
     await pick(wire, 'Process', 'gtaw-ac')
     expect(wire.emitted('change')?.[0]).toEqual([{ process: 'gtaw-ac', polarity: 'ac' }, 'process', 'all'])
     await wire.get('input').setValue('  ')
@@ -153,7 +153,7 @@ describe('the rules of a set-up', () => {
   it('met ones are counted and listed', () => {
     const wrapper = rules('bay-2-wire')
     expect(wrapper.find('[data-rule]').exists()).toBe(false)
-    expect(wrapper.get('h2').text()).toBe(`${wrapper.findAll('.met li').length} rules are met`)
+    expect(wrapper.get('h2').text()).toBe(`${wrapper.findAll('.met li').length} checks pass`)
   })
 
   it('a ways table compares converting the gun with buying one, in money', async () => {

@@ -149,12 +149,12 @@ export function useAssembly(setUp: Ref<SetUp | null>) {
       demand: demand.value,
     })
     if (slots.length === 0) {
-      notice.show('Nothing on the shelf goes better with it')
+      notice.show('Nothing on hand fits better')
       return
     }
     workspace.edit('set-ups', now.id, { ...now, ...changed }, `parts of ${now.name}`)
     notice.show(
-      `Taken from the shelf: ${slots.map((slot) => slotText(workspace.speech, slot, PROCESSES[now.process])).join(', ')}`,
+      `Added: ${slots.map((slot) => slotText(workspace.speech, slot, PROCESSES[now.process])).join(', ')}`,
       true,
     )
   }

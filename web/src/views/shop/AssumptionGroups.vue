@@ -93,10 +93,10 @@ function set(key: AssumptionKey, value: number): void {
 <template>
   <section class="assumptions" :aria-labelledby="`${id}-title`">
     <header>
-      <h2 :id="`${id}-title`">What the computation assumes</h2>
+      <h2 :id="`${id}-title`">Assumptions</h2>
       <p class="quiet">
-        Each figure is in the unit beside it; change what you know better. Beside it stands what would be
-        judged otherwise in the planned jobs if it were 10 % off.
+        Change any figure you know better. The right column shows how many verdicts change if the value is off
+        by 10 %.
       </p>
       <div class="bar">
         <VTextField
@@ -116,7 +116,7 @@ function set(key: AssumptionKey, value: number): void {
       </div>
     </header>
     <p v-if="groups.length === 0" class="sheet none" role="status">
-      {{ onlyChanged && search.trim() === '' ? 'None is changed.' : `Nothing is called “${search.trim()}”.` }}
+      {{ onlyChanged && search.trim() === '' ? 'None changed.' : `No match for “${search.trim()}”.` }}
     </p>
     <section v-for="{ group, count, changed, found, isOpen } in groups" :key="group" class="sheet group">
       <h3>
@@ -134,7 +134,7 @@ function set(key: AssumptionKey, value: number): void {
           <tr>
             <th scope="col">Assumption</th>
             <th scope="col">Figure</th>
-            <th scope="col">If it is 10 % off</th>
+            <th scope="col">If off by 10 %</th>
             <th scope="col">Reset</th>
           </tr>
         </thead>

@@ -36,7 +36,7 @@ function read(text: string): Read<number> {
   const limits = `from ${number(least)} to ${number(most)}${unit ? ` ${unit}` : ''}`
   return {
     ok: false,
-    message: `“${text.trim()}” cannot be used. Write a number ${limits}, or press Reset.`,
+    message: `“${text.trim()}” is not valid. Enter a number ${limits}, or press Reset.`,
   }
 }
 const inShopUnits = computed(() => {
@@ -49,7 +49,7 @@ const SHOWN = 2
 /** Each verdict once, though less and more may both move it. */
 const words = computed(() =>
   (moved ?? []).map(({ jobId, then, now, by }) => {
-    const from = now === null ? 'not judged' : verdictText(workspace.speech, now)
+    const from = now === null ? 'not checked' : verdictText(workspace.speech, now)
     const job = workspace.get('jobs', jobId)?.name ?? jobId
     return `${job}: ${titleOf(workspace.speech, then)}, ${from} → ${verdictText(workspace.speech, then.verdict)} with 10 % ${by}`
   }),
@@ -77,7 +77,7 @@ const words = computed(() =>
     </td>
     <td class="moves">
       <span v-if="moved === null" class="label">…</span>
-      <span v-else-if="words.length === 0" class="label">moves no verdict</span>
+      <span v-else-if="words.length === 0" class="label">no verdict changes</span>
       <ul v-else>
         <li v-for="line in words.slice(0, SHOWN)" :key="line">{{ line }}</li>
         <li v-if="words.length > SHOWN">

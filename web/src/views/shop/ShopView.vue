@@ -26,7 +26,7 @@ function readCurrency(text: string): Read<string> {
   const value = text.toUpperCase()
   return /^[A-Z]{3}$/.test(value)
     ? { ok: true, value }
-    : { ok: false, message: 'Write the three letters of a currency, such as USD.' }
+    : { ok: false, message: 'Enter a three-letter currency code, for example USD.' }
 }
 
 /** `1,234.5 (United States)`: a number tells more than a country. */
@@ -58,16 +58,16 @@ function choose({ path: [key = ''], label }: FieldDescription, now: string): voi
       <TextField
         class="name"
         label="Name"
-        empty="The name is empty. Write the name of the shop."
+        empty="The name is empty. Enter the name of the shop."
         :model-value="workspace.shop.name"
         @update:model-value="(name) => change({ name }, 'name of the shop')"
       />
       <PickField
         class="locale"
-        label="Numbers are written"
+        label="Number format"
         :items="LOCALES.map((locale) => [locale, localeWords(locale)] as const)"
         :model-value="workspace.shop.locale"
-        @update:model-value="(now) => now && change({ locale: now }, 'how numbers are written')"
+        @update:model-value="(now) => now && change({ locale: now }, 'number format')"
       />
       <PickField
         v-for="spec in CHOICES"
@@ -88,7 +88,7 @@ function choose({ path: [key = ''], label }: FieldDescription, now: string): voi
       <ChoiceField
         class="zone"
         label="Time zone"
-        optional="that of the device"
+        optional="as on this device"
         :items="ZONES"
         :model-value="workspace.shop.timeZone"
         @update:model-value="(timeZone) => change({ timeZone }, 'time zone')"

@@ -15,19 +15,18 @@ const isLeaving = ref(false)
 
 <template>
   <div v-if="workspace.shop" class="whole">
-    <RouterLink class="plain-button" :to="{ name: 'start' }">Walk through the shop</RouterLink>
+    <RouterLink class="plain-button" :to="{ name: 'start' }">Set up the shop</RouterLink>
     <a class="plain-button" href="/api/whole" :download="`${idFor(workspace.shop.name, [])}.json`"
       >Export the whole shop</a
     >
     <template v-if="session.mayWrite('shop')">
       <TakeWhole />
-      <button class="plain-button" @click="isLeaving = true">Leave for a shop of my own</button>
+      <button class="plain-button" @click="isLeaving = true">Start my own shop</button>
     </template>
-    <SheetDialog v-model="isLeaving" title="A shop of my own" :width="520" close="Stay here">
+    <SheetDialog v-model="isLeaving" title="Start my own shop" :width="520" close="Cancel">
       <p>
-        All that {{ workspace.shop.name }} has goes: {{ workspace.jobs.length }} jobs,
-        {{ workspace.setUps.length }} set-ups, its equipment and counts. Export it first if you want it again;
-        what was backed up stays among the backups.
+        This deletes everything of {{ workspace.shop.name }}: {{ workspace.jobs.length }} jobs,
+        {{ workspace.setUps.length }} set-ups, equipment and stock. Export it first to keep it. Backups stay.
       </p>
       <BeginShop @begun="isLeaving = false" />
     </SheetDialog>

@@ -26,7 +26,7 @@ const UNITS = [
 async function begin(): Promise<void> {
   if (isBusy.value) return
   if (name.value.trim() === '') {
-    problem.value = 'The name is empty. Write the name of your shop.'
+    problem.value = 'The name is empty. Enter the name of your shop.'
     return
   }
   isBusy.value = true
@@ -35,7 +35,7 @@ async function begin(): Promise<void> {
     emit('begun')
     await router.push({ name: 'start' })
   } catch (error) {
-    problem.value = `Nothing has begun: ${reasonOf(error)}`
+    problem.value = `Not started: ${reasonOf(error)}`
   } finally {
     isBusy.value = false
   }

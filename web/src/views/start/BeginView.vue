@@ -13,8 +13,8 @@ const router = useRouter()
 const problem = ref('')
 const isBusy = ref(false)
 /** That of this browser’s country comes first. */
-const INCH = ['inch', 'Look at the demo shop in inches, on 120/240 V'] as const
-const METRIC = ['metric', 'Look at the demo shop in millimetres, on 230/400 V'] as const
+const INCH = ['inch', 'Open the demo in inches, 120/240 V'] as const
+const METRIC = ['metric', 'Open the demo in millimetres, 230/400 V'] as const
 const demos = localeHere() === 'en-US' ? [INCH, METRIC] : [METRIC, INCH]
 
 async function lookAtDemo(demo: 'inch' | 'metric'): Promise<void> {
@@ -33,14 +33,14 @@ async function lookAtDemo(demo: 'inch' | 'metric'): Promise<void> {
 
 <template>
   <section class="begin">
-    <h1>Which shop?</h1>
-    <p class="quiet">There is none here yet. Whatever you choose can be left again, on the page Shop.</p>
+    <h1>Choose a shop</h1>
+    <p class="quiet">No shop yet. You can change this later under Shop.</p>
     <div class="ways">
       <section class="sheet">
         <h2>My shop</h2>
         <p class="quiet">
-          Outlets, machines, guns, wires and gases in the order in which you walk past them; then what of it
-          does your first job. About five minutes.
+          Enter outlets, machines, guns, wires and gases as you walk past them, then your first job. About
+          five minutes.
         </p>
         <BeginShop />
       </section>
@@ -62,8 +62,8 @@ async function lookAtDemo(demo: 'inch' | 'metric'): Promise<void> {
         <p v-if="problem" class="problem" role="alert">{{ problem }}</p>
       </section>
       <section class="sheet">
-        <h2>A shop that I have as a file</h2>
-        <p class="quiet">What “Export the whole shop” wrote, here or on another machine.</p>
+        <h2>A shop from a file</h2>
+        <p class="quiet">Choose a file from “Export the whole shop”.</p>
         <TakeWhole>Choose the file</TakeWhole>
       </section>
     </div>

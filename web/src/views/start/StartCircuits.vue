@@ -34,8 +34,8 @@ const remove = ({ id, name }: Circuit): void => {
         circuit.name
       }}</RouterLink>
       <span class="label">breaker {{ circuit.breakerA }} A, {{ circuit.conductorSize }}</span>
-      <button class="link-button" :aria-label="`Take out ${circuit.name}`" @click="remove(circuit)">
-        Take out
+      <button class="link-button" :aria-label="`Remove ${circuit.name}`" @click="remove(circuit)">
+        Remove
       </button>
     </li>
   </ul>

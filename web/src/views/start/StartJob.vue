@@ -90,7 +90,7 @@ async function see(): Promise<void> {
     <QuantityField v-model="thicknessMm" kind="thickness" label="Thickness" :metal="metal" />
     <CountField v-model="count" label="Welds" :least="1" :most="100000" />
     <QuantityField v-model="lengthMm" kind="length" label="Each long" />
-    <button class="plain-button main" :disabled="isBusy">See what does it</button>
+    <button class="plain-button main" :disabled="isBusy">Find set-ups</button>
   </form>
 </template>
 

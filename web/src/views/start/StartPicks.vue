@@ -38,7 +38,7 @@ const quantity = counting?.meta.field.quantity
 function count(id: string, name: string, amount: number | null): void {
   if (!kind || !counting) return
   const key = stockId(kind, id)
-  workspace.edit('stock', key, { id: key, amount }, `count of ${name}`)
+  workspace.edit('stock', key, { id: key, amount }, `stock of ${name}`)
 }
 function take(id: string | null): void {
   const entry = entries.value.find(({ record }) => record.id === id)
@@ -56,12 +56,12 @@ function remove(id: string, name: string): void {
       <RouterLink :to="{ name: 'equipment', params: { list: path, id: item.id } }">{{
         item.name
       }}</RouterLink>
-      <span v-if="'typical' in item && item.typical" class="typical">typical, check yours</span>
+      <span v-if="'typical' in item && item.typical" class="typical">typical value – check yours</span>
       <QuantityField
         v-if="quantity"
         class="amount"
         label=""
-        :name="`How much there is of ${item.name}`"
+        :name="`Stock of ${item.name}`"
         :kind="quantity"
         optional="not counted"
         :model-value="workspace.amountOf(path, item.id)"
@@ -71,15 +71,15 @@ function remove(id: string, name: string): void {
         v-else-if="counting"
         class="amount"
         label=""
-        :name="`How many there are of ${item.name}`"
+        :name="`Stock of ${item.name}`"
         :least="0"
         :most="100000"
         optional="not counted"
         :model-value="workspace.amountOf(path, item.id)"
         @update:model-value="(amount) => count(item.id, item.name, amount)"
       />
-      <button class="link-button" :aria-label="`Take out ${item.name}`" @click="remove(item.id, item.name)">
-        Take out
+      <button class="link-button" :aria-label="`Remove ${item.name}`" @click="remove(item.id, item.name)">
+        Remove
       </button>
     </li>
   </ul>

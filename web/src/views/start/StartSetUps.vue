@@ -41,12 +41,10 @@ const along = ({ parts }: Proposal): string => parts.map(({ name }) => name).joi
   <ul v-if="workspace.setUps.length > 0" class="rows">
     <li v-for="setUp in workspace.setUps" :key="setUp.id">
       <RouterLink :to="{ name: 'set-up', params: { id: setUp.id } }">{{ setUp.name }}</RouterLink>
-      <button class="link-button" :aria-label="`Take out ${setUp.name}`" @click="remove(setUp)">
-        Take out
-      </button>
+      <button class="link-button" :aria-label="`Remove ${setUp.name}`" @click="remove(setUp)">Remove</button>
     </li>
   </ul>
-  <p v-if="failure" class="problem" role="alert">The set-ups cannot be worked out: {{ failure }}</p>
+  <p v-if="failure" class="problem" role="alert">The set-ups cannot be calculated: {{ failure }}</p>
   <template v-if="proposals.length > 0">
     <ul class="rows">
       <li v-for="proposal in proposals" :key="proposal.setUp.name">
@@ -54,24 +52,23 @@ const along = ({ parts }: Proposal): string => parts.map(({ name }) => name).joi
         <span class="words">
           <strong>{{ proposal.setUp.name }}</strong>
           <span v-if="proposal.parts.length > 0" class="label"
-            >with {{ along(proposal) }}, of the library: check yours</span
+            >with {{ along(proposal) }} from the library. Check yours</span
           >
         </span>
-        <button class="plain-button" :aria-label="`Take ${proposal.setUp.name}`" @click="take(proposal)">
+        <button class="plain-button" :aria-label="`Add ${proposal.setUp.name}`" @click="take(proposal)">
           Take
         </button>
       </li>
     </ul>
     <button class="plain-button main all" @click="takeAll">
-      {{ proposals.length === 1 ? 'Take it' : `Take all ${proposals.length}` }}
+      {{ proposals.length === 1 ? 'Add set-up' : `Add all ${proposals.length}` }}
     </button>
   </template>
   <p v-else-if="workspace.setUps.length === 0" class="quiet">
-    A set-up needs a circuit, a machine, its gun, and a wire with its gas. As soon as those are there, it
-    stands here.
+    A set-up needs a circuit, a machine, its gun, and a wire with its gas. Add these first.
   </p>
   <details v-if="lacks.length > 0" class="label">
-    <summary>What would need more ({{ lacks.length }})</summary>
+    <summary>Incomplete ({{ lacks.length }})</summary>
     <p v-for="line in lacks" :key="line">{{ line }}</p>
   </details>
 </template>

@@ -16,26 +16,23 @@ const hasTig = computed(() =>
 <template>
   <section class="start">
     <header>
-      <h1>Walk through {{ workspace.shop?.name }}</h1>
-      <p class="quiet">
-        Press what you have; names lead to everything that can be said of a thing. All of it can be changed
-        later.
-      </p>
+      <h1>Set up {{ workspace.shop?.name }}</h1>
+      <p class="quiet">Add what you own. Click a name to edit it. You can change everything later.</p>
     </header>
     <ol>
       <li class="sheet">
         <h2>Panel and outlets</h2>
         <StartCircuits />
         <p class="label">
-          Read the breaker’s handle and the print on the cable. Wiring is for a licensed electrician; the
-          local code decides.
+          Read the breaker handle and the print on the cable. Wiring is for a licensed electrician. The local
+          code decides.
         </p>
       </li>
       <li class="sheet">
         <h2>Machines</h2>
         <StartPicks path="power-sources" more="Another class of machine">
           <RouterLink class="link-button" :to="{ name: 'equipment', params: { list: 'power-sources' } }"
-            >Off its data plate</RouterLink
+            >Read the data plate</RouterLink
           >
         </StartPicks>
       </li>

@@ -22,7 +22,7 @@ function take(text: string): void {
   try {
     value = JSON.parse(text)
   } catch {
-    problems.value = ['This is not JSON. Choose the file that the export of a whole shop wrote.']
+    problems.value = ['This is not JSON. Choose a file from Export the whole shop.']
     return
   }
   const upcast = upcastFile('brannik-shop', value)
@@ -45,10 +45,12 @@ async function store(): Promise<void> {
   try {
     await workspace.begin(whole)
     read.value = null
-    notice.show(`${whole.shop.name} is in, with ${whole.setUps.length} set-ups and ${whole.jobs.length} jobs`)
+    notice.show(
+      `${whole.shop.name} is imported, with ${whole.setUps.length} set-ups and ${whole.jobs.length} jobs`,
+    )
     await router.push({ name: 'jobs' })
   } catch (error) {
-    problems.value = [`Nothing is changed: ${reasonOf(error)}`]
+    problems.value = [`Nothing changed: ${reasonOf(error)}`]
   } finally {
     isBusy.value = false
   }
@@ -69,14 +71,14 @@ async function store(): Promise<void> {
     </div>
     <div v-if="read && workspace.shop" class="ask" role="alert">
       <p>
-        {{ read.shop.name }} would take the place of all that {{ workspace.shop.name }} has:
-        {{ workspace.jobs.length }} jobs, {{ workspace.setUps.length }} set-ups, equipment and counts. Export
-        it first if you want it again.
+        {{ read.shop.name }} replaces everything of {{ workspace.shop.name }}:
+        {{ workspace.jobs.length }} jobs, {{ workspace.setUps.length }} set-ups, equipment and stock. Export
+        it first to keep it.
       </p>
       <button class="plain-button main" :disabled="isBusy" @click="store">
         Replace {{ workspace.shop.name }}
       </button>
-      <button class="plain-button" @click="read = null">Keep it</button>
+      <button class="plain-button" @click="read = null">Cancel</button>
     </div>
   </div>
 </template>
