@@ -164,7 +164,7 @@ test('what eases a cell is tried, and made only when it is taken', async ({ page
   await cell(page, 'Press frame', 'North wall wire').click()
   const panel = selected(page)
   await panel.getByRole('button', { name: 'Breaker holds' }).click()
-  await expect(page.getByText('Steady current that heats the breaker as much').first()).toBeVisible()
+  await expect(page.getByText('Continuous equivalent current for the breaker').first()).toBeVisible()
   await page.keyboard.press('Escape')
   const ease = panel.getByRole('list', { name: 'Ways to fix it' }).getByRole('button').first()
   await expect(ease).toBeVisible()

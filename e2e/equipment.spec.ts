@@ -57,7 +57,7 @@ test('what cannot stand on a plate is told with its figures, kept as typed and n
   await expect(page.getByText(/“130” cannot stand here.*1 to 100/).first()).toBeVisible()
   await enter(least, '300')
   await expect(
-    page.getByText('is 300 A, above the greatest of 140 A; swap or correct them').first(),
+    page.getByText('is 300 A, above the greatest of 140 A. Swap or correct them').first(),
   ).toBeVisible()
   await enter(page.getByLabel('Duty of point 2 at 120 V').first(), '10')
   await enter(duty, '20')
@@ -263,7 +263,7 @@ test('equipment goes out and comes in without loss, and a bad row says what is w
   await importText('power-sources.csv', edited)
   await expect(page.getByText('1 cannot enter')).toBeVisible()
   await expect(page.getByRole('row').filter({ hasText: 'Sedge' })).toContainText(
-    'held is “perhaps”; write one of owned, candidate',
+    'held is “perhaps”. Enter one of owned, candidate',
   )
   await page.getByRole('button', { name: 'Take in 1' }).click()
   await expect(page.getByRole('button', { name: /Marl 140 of the north wall/ })).toBeVisible()

@@ -162,7 +162,7 @@ describe('bad input stores nothing, and says which field and what to do', () => 
 
   it.each([
     ['an unknown field', { colour: 'red' }, '', '“colour”'],
-    ['a word for a number', { quantity: 'four' }, '/quantity', 'is a string; give a number instead'],
+    ['a word for a number', { quantity: 'four' }, '/quantity', 'is a string. Enter a number instead'],
     [
       'a thickness out of this world',
       { joints: [{ thicknessAMm: 1e9 }] },

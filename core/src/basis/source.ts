@@ -37,7 +37,7 @@ export const commonPractice = (text = 'common practice, no source'): Source => (
   text,
 })
 /** A figure that was worked out before. */
-export const computed = (text = 'worked out above'): Source => ({ kind: 'computed', text })
+export const computed = (text = 'calculated above'): Source => ({ kind: 'computed', text })
 
 /** The words of a source as a person reads them. */
 export function sourceWords(source: Source): string {

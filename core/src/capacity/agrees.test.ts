@@ -71,7 +71,7 @@ const ENDS = [
 ]
 const ofEnds = (input: FitInput, verdict: string) =>
   fitJob(input).criteria.filter((one) => ENDS.includes(one.criterion) && one.verdict === verdict)
-/** Room of every link at this pace: above the current wanted, or only above the least that still makes the weld. */
+/** Room of every link at this pace: above the current needed, or only above the least that still makes the weld. */
 function carries(input: FitInput, of: 'wanted' | 'low'): boolean {
   const [chain] = fitJob(input).chains
   if (!chain) throw new Error('no chain')

@@ -131,7 +131,7 @@ describe('a 120 V source of 140 A at most and 90 A at 20 % (common practice)', (
 })
 
 describe('the ends', () => {
-  it('are those of the current wanted, by every set-up of the demo', () => {
+  it('are those of the current needed, by every set-up of the demo', () => {
     let compared = 0
     for (const { id } of demo.setUps) {
       const c = capabilityFor(id)

@@ -98,20 +98,20 @@ const dutyOf = { symbol: 'X', unit: '%', expression: 'X', source: PRACTICE } as 
 const duty = calculation({
   ...dutyOf,
   id: 'capacity-duty',
-  title: 'Duty that capacity is reckoned for',
+  title: 'Duty cycle for capacity',
   inputs: { X: assumed('capacityDutyPct') },
   compute: ({ X }) => X,
 })
 const limitDuty = calculation({
   ...dutyOf,
   id: 'capacity-limit-duty',
-  title: 'Duty that the limits are reckoned for',
+  title: 'Duty cycle for the limits',
   inputs: { X: assumed('capacityLimitDutyPct') },
   compute: ({ X }) => X,
 })
 const arc = calculation({
   id: 'capacity-arc',
-  title: 'One arc that capacity is reckoned for',
+  title: 'One arc for capacity',
   symbol: 'a',
   unit: 's',
   expression: 'a',
@@ -122,7 +122,7 @@ const arc = calculation({
 /** As many arcs in ten minutes as every day, each shorter. */
 const limitArc = calculation({
   id: 'capacity-limit-arc',
-  title: 'One arc that the limits are reckoned for',
+  title: 'One arc for the limits',
   symbol: 'a',
   unit: 's',
   expression: 'a * X_2 / X_1',
@@ -144,7 +144,7 @@ const pause = calculation({
 const linkIds = Object.values(LINK_FROM).flatMap((calculations) => calculations.map(({ id }) => id))
 const most = calculation({
   id: 'capacity-most',
-  title: 'Most current that all links let through',
+  title: 'Highest current of all links',
   symbol: 'I_most',
   unit: 'A',
   expression: 'min(I)',
@@ -163,7 +163,7 @@ const most = calculation({
 })
 const least = calculation({
   id: 'capacity-least',
-  title: 'Least current at which all links still work',
+  title: 'Lowest current of all links',
   symbol: 'I_least',
   unit: 'A',
   expression: 'max(I)',
@@ -175,7 +175,7 @@ const least = calculation({
 })
 const atLimit = calculation({
   id: 'capacity-at-limit',
-  title: 'Current wanted by what the most current just still welds',
+  title: 'Current needed by what the most current just still welds',
   symbol: 'I',
   unit: 'A',
   expression: 'I_most / (1 - w / 100)',
@@ -185,7 +185,7 @@ const atLimit = calculation({
 })
 const preheated = calculation({
   id: 'capacity-preheated',
-  title: 'Current wanted cold by what the most current welds warm',
+  title: 'Current needed cold by what the most current welds warm',
   symbol: 'I',
   unit: 'A',
   expression: 'I_limit * (T_m - T_0) / (T_m - T_p)',
@@ -200,7 +200,7 @@ const preheated = calculation({
 })
 const burning = calculation({
   id: 'capacity-burning',
-  title: 'Current wanted by what the least current just does not burn through',
+  title: 'Current needed by what the least current just does not burn through',
   symbol: 'I',
   unit: 'A',
   expression: 'I_least / (1 + w / 100)',

@@ -234,14 +234,14 @@ describe('CSV sheets', () => {
 
   it.each([
     ['wire', 'diameter_mm', 'thick', /thick/],
-    ['wire', 'metal', 'brass', /“brass”; write one of carbon-steel, stainless, aluminium/],
+    ['wire', 'metal', 'brass', /“brass”. Enter one of carbon-steel, stainless, aluminium/],
     ['wire', 'package_g', '', /is empty/],
     ['gas', 'co2_pct', '40', /add up to \d+ %/],
-    ['tungsten', 'type', 'WX', /write one of/],
-    ['nozzle', 'gasless', 'maybe', /write yes or no/],
+    ['tungsten', 'type', 'WX', /Enter one of/],
+    ['nozzle', 'gasless', 'maybe', /Enter yes or no/],
     ['gun-or-torch', 'ratings', 'lots', /“lots”.*co2 dc 250 A 60 %/],
     ['drive-roll', 'grooves', 'v 0.9', /“v 0.9”.*v-smooth 0.8-0.9; u 1.2/],
-    ['drive-roll', 'grooves', 'v-smooth 1.2-0.9', /swap or correct/],
+    ['drive-roll', 'grooves', 'v-smooth 1.2-0.9', /Swap or correct/],
     ['drive-roll', 'grooves', '', /at least one groove/],
     [
       'power-source',
@@ -250,7 +250,7 @@ describe('CSV sheets', () => {
       /“solid steel 0.9 mixed”.*solid aluminium 1.2 argon/,
     ],
     ['power-source', 'ranges', 'gtaw low 5-110', /“gtaw low 5-110”.*gtaw high 90-230 A/],
-    ['power-source', 'ranges', 'gtaw low 110-5 A', /swap or correct/],
+    ['power-source', 'ranges', 'gtaw low 110-5 A', /Swap or correct/],
     ['power-source', 'rated_points', '210 A 130 %', /100 %/],
     ['power-source', 'rated_points', '100 A 30 %; 200 A 60 %', /Duty must fall/],
     ['power-source', 'output_min_a', '900', /above the greatest/],
@@ -287,7 +287,7 @@ describe('CSV sheets', () => {
       [['cup', 'c', 'Cup', 'owned', 'red']],
     )
     expect(read.remarks).toEqual([
-      'This column is not known and left out: “colour”. Not in this sheet: price, number, for_gas_lens, parts_class, stock.',
+      'This column is unknown and skipped: “colour”. Not in this sheet: price, number, for_gas_lens, parts_class, stock.',
     ])
     expect(read.items[0]?.problems.map(({ message }) => message)).toContainEqual(
       expect.stringContaining('no column “number”'),
@@ -342,15 +342,15 @@ describe('the JSON catalogue', () => {
   })
 
   it.each([
-    ['another format', { format: 'brannik-shop', version: 1 }, /no catalogue/],
+    ['another format', { format: 'brannik-shop', version: 1 }, /not a catalogue/],
     [
       'a later version',
       { format: 'brannik-catalogue', version: CATALOGUE_VERSION + 1 },
       /version \d.*reads up to \d/,
     ],
-    ['a strange list', { format: 'brannik-catalogue', version: 1, welders: [] }, /welders.*Known are/],
+    ['a strange list', { format: 'brannik-catalogue', version: 1, welders: [] }, /welders.*Known lists:/],
     ['no list', { format: 'brannik-catalogue', version: 1, wires: 'many' }, /wires must be a list/],
-    ['no object', [1], /no catalogue/],
+    ['no object', [1], /not a catalogue/],
     [
       'counts that are no list',
       { format: 'brannik-catalogue', version: CATALOGUE_VERSION, stock: {} },
@@ -359,7 +359,7 @@ describe('the JSON catalogue', () => {
     [
       'a count of nothing',
       { format: 'brannik-catalogue', version: CATALOGUE_VERSION, stock: [{ amount: 3 }] },
-      /stock 1 does not say/,
+      /stock 1 needs an id/,
     ],
     [
       'two counts of one thing',

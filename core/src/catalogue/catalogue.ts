@@ -58,7 +58,7 @@ export function readCatalogue(written: unknown): ReadCatalogue {
   if (!isObject(written) || written['format'] !== CATALOGUE_FORMAT) {
     return {
       ok: false,
-      message: `This is no catalogue: its format must say “${CATALOGUE_FORMAT}”. A whole shop or a job is another file.`,
+      message: `This is not a catalogue. Its format must be “${CATALOGUE_FORMAT}”. A whole shop or a job is a different file.`,
     }
   }
   const upcast = upcastFile(CATALOGUE_FORMAT, written)
@@ -70,7 +70,7 @@ export function readCatalogue(written: unknown): ReadCatalogue {
   if (unknown.length > 0) {
     return {
       ok: false,
-      message: `The catalogue has lists that are not known: ${unknown.join(', ')}. Known are ${[...CATALOGUE_KEYS, 'stock'].join(', ')}.`,
+      message: `The catalogue has unknown lists: ${unknown.join(', ')}. Known lists: ${[...CATALOGUE_KEYS, 'stock'].join(', ')}.`,
     }
   }
   const items: ReadItem[] = []
@@ -108,9 +108,9 @@ function readStock(written: unknown): ReadonlyMap<string, Count> | string {
   for (const [index, one] of written.entries()) {
     const place = `stock ${index + 1}`
     const id: unknown = isObject(one) ? one['id'] : null
-    if (typeof id !== 'string') return `${place} does not say in its id what is counted: wire.er70s6-035.`
+    if (typeof id !== 'string') return `${place} needs an id of what is counted: wire.er70s6-035.`
     const first = counts.get(id)
-    if (first) return `${place} counts ${id}, and so does ${first.place}; leave one of them out.`
+    if (first) return `${place} counts ${id}, and so does ${first.place}. Remove one of them.`
     const read = readDocument<StockItem>(definitionOf('stock').schema, one)
     counts.set(id, {
       place,
@@ -147,7 +147,7 @@ export function withoutTwins(items: readonly ReadItem[]): readonly ReadItem[] {
         {
           pointer: '/id',
           field: 'id',
-          message: `is “${item.record.id}”, and so is ${first}; give one of them another`,
+          message: `is “${item.record.id}”, and so is ${first}. Change one of them`,
         },
       ],
     }

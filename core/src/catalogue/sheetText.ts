@@ -159,7 +159,7 @@ function readPresences(target: Target, reader: Reader, row: Row, sheet: Sheet, w
       target.problems.push({
         pointer: pointerOf(path),
         field: `${where}${heading}`,
-        message: `is “${text}”; write yes or no`,
+        message: `is “${text}”. Enter yes or no`,
       })
     }
     target.record[key] = null
@@ -228,7 +228,7 @@ function readMachine(sheet: Sheet, reader: Reader, rows: readonly PlateRow[]): R
       target.problems.push({
         pointer: '',
         field: `row ${number}, ${heading}`,
-        message: `is “${text}”, and row ${first.number} of the same machine says “${reader.cellOf(first.row, heading)}”; make them agree`,
+        message: `is “${text}”, and row ${first.number} of the same machine says “${reader.cellOf(first.row, heading)}”. Make them agree`,
       })
     }
   }
@@ -279,7 +279,7 @@ function strangeColumns(sheet: Sheet, headings: readonly string[]): string[] {
   const others =
     missing.length > 0 ? ` Not in this sheet: ${missing.slice(0, MOST_NAMED).join(', ')}${more}.` : ''
   return [
-    `${strange.length === 1 ? 'This column is' : 'These columns are'} not known and left out: ${names}.${others}`,
+    `${strange.length === 1 ? 'This column is' : 'These columns are'} unknown and skipped: ${names}.${others}`,
   ]
 }
 

@@ -38,9 +38,9 @@ const voltsNeeded = calculation({
   symbol: 'U',
   unit: 'V',
   expression: 'U',
-  inputs: { U: { ...input('arc volts to start with', 'V', commonPractice()), from: startingVolts.from } },
+  inputs: { U: { ...input('start voltage of the arc', 'V', commonPractice()), from: startingVolts.from } },
   compute: ({ U }) => U,
-  source: commonPractice('volts to start with, then by ear and eye'),
+  source: commonPractice('start voltage, then by ear and eye'),
 })
 
 type Point = SupplyRating['ratedPoints'][number]

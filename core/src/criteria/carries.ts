@@ -194,7 +194,7 @@ const gunDutyPct = calculation({
   expression: 'max(X_1, X_0)',
   inputs: {
     X_1: input(
-      'duty that is asked',
+      'duty cycle needed',
       '%',
       computed('duty of the job, or of its rating'),
       'job-duty',

@@ -151,25 +151,25 @@ const marginOf = (capacity: number, demand: number): number =>
 
 export const roomAbove = calculation({
   id: 'room-above',
-  title: 'Room above what is asked',
+  title: 'Margin above what is needed',
   symbol: 'M',
   unit: '%',
   expression: 'min(999, (C / D - 1) * 100)',
   inputs: {
     C: input('what is there', '', computed()),
-    D: input('what is asked', '', computed()),
+    D: input('what is needed', '', computed()),
   },
   compute: ({ C, D }) => marginOf(C, D),
   source: computed('capacity over demand'),
 })
 export const roomBelow = calculation({
   id: 'room-below',
-  title: 'Room above the low end',
+  title: 'Margin above the low end',
   symbol: 'M',
   unit: '%',
   expression: 'min(999, (D / C - 1) * 100)',
   inputs: {
-    D: input('what is asked', '', computed()),
+    D: input('what is needed', '', computed()),
     C: input('the least that is there', '', computed()),
   },
   compute: ({ D, C }) => marginOf(D, C),
@@ -177,13 +177,13 @@ export const roomBelow = calculation({
 })
 export const roomLeft = calculation({
   id: 'room-left',
-  title: 'Room beyond the margin that the shop keeps',
+  title: 'Margin beyond the margin of the shop',
   symbol: 'S',
   unit: '%',
   expression: 'M - m',
   inputs: { M: from(roomAbove, roomBelow), m: assumed('safetyMarginPct') },
   compute: ({ M, m }) => M - m,
-  source: computed('below 0 it is tight, and where there is no room at all it fails'),
+  source: computed('below 0 it is tight, with no margin it fails'),
 })
 
 /** Rounding must not make an exact fit fail. */

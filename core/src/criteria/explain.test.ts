@@ -44,9 +44,9 @@ function wrongSteps(steps: readonly Step[]): string[] {
 function looseEnds(steps: readonly Step[]): string[] {
   return steps.flatMap((step, index) =>
     step.terms.flatMap(({ symbol, source, value }) => {
-      if (source.text !== 'worked out above' || typeof value !== 'number') return []
+      if (source.text !== 'calculated above' || typeof value !== 'number') return []
       const isFound = steps.slice(0, index).some(({ result }) => result.value === value)
-      return isFound ? [] : [`${step.id}: ${symbol} = ${value} was not worked out above`]
+      return isFound ? [] : [`${step.id}: ${symbol} = ${value} was not calculated above`]
     }),
   )
 }

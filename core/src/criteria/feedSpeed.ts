@@ -1,4 +1,4 @@
-/** Criterion of the feeder's speed: fast enough for the hungriest weld, and slow enough for the thinnest. */
+/** Criterion of the feeder's speed: fast enough for the weld with the highest current, and slow enough for the thinnest. */
 import { computed, dataPlate, standard } from '../basis/source.ts'
 import { assumed, calculation, from, input } from '../calculation/calculation.ts'
 import { FEED_SLOTS } from '../capability/capability.ts'

@@ -138,9 +138,7 @@ describe('travel by hand', () => {
   it('keeps up with a 3/16 fillet by short-circuit, and not with a small one on thick plate', () => {
     expect(verdict(frame, 'travel')).toBe('fits')
     expect(verdict(withJoint(frame, plate(9.525, { legMm: 2 })), 'travel')).toBe('tight')
-    expect(said(withJoint(frame, plate(9.525, { legMm: 2 })), 'travel')).toContain(
-      'comes out too large',
-    )
+    expect(said(withJoint(frame, plate(9.525, { legMm: 2 })), 'travel')).toContain('comes out too large')
     expect(mends(withJoint(frame, plate(9.525, { legMm: 2 })), 'travel')[0]?.code).toBe('larger-bead')
   })
   it('is faster on sheet, where 25 in/min are everyday', () => {

@@ -306,17 +306,17 @@ const slowestTravel = calculation({
 })
 const travelMost = calculation({
   id: 'travel-most',
-  title: 'Fastest travel by hand',
+  title: 'Maximum travel speed by hand',
   symbol: 's_most',
   unit: 'mm/min',
   expression: 's_most',
-  inputs: { s_most: inputOrAssumed('fastest travel', 'mm/min', commonPractice()) },
+  inputs: { s_most: inputOrAssumed('maximum travel speed', 'mm/min', commonPractice()) },
   compute: ({ s_most }) => s_most,
   source: commonPractice(),
 })
 const travelLeast = calculation({
   id: 'travel-least',
-  title: 'Slowest travel by hand',
+  title: 'Minimum travel speed by hand',
   symbol: 's_least',
   unit: 'mm/min',
   expression: 's_least',

@@ -19,7 +19,7 @@ import { type Criterion, measured, type Mend, unknown } from './criterion.ts'
 
 const heating = calculation({
   id: 'lead-heating',
-  title: 'Steady current that heats the leads as much',
+  title: 'Continuous equivalent current for the leads',
   symbol: 'I_e',
   unit: 'A',
   expression: 'I_2 * sqrt(X / 100)',
@@ -29,7 +29,7 @@ const heating = calculation({
 })
 const rating = calculation({
   id: 'lead-rating',
-  title: 'What the leads carry without end',
+  title: 'What the leads carry continuously',
   symbol: 'A_l',
   unit: 'A',
   expression: 'A_l',

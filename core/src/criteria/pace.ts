@@ -68,7 +68,7 @@ const duringDuty = calculation({
   source: computed('the most that is wanted, as far as the source has it'),
 })
 
-/** Whether the source lasts through the worst ten minutes at the highest current wanted. */
+/** Whether the source lasts through the worst ten minutes at the highest current needed. */
 const sourceDuty: Criterion = {
   id: 'source-duty',
   concerns: 'arc-current',
@@ -112,7 +112,7 @@ const sourceDuty: Criterion = {
 /** What a gas decides of a gun's rating; a torch has argon anyway. */
 const gunSlots = ({ feedsWire }: Process): readonly Slot[] => (feedsWire ? ['gun', 'gas'] : ['gun'])
 
-/** Whether the gun or torch carries the highest current wanted, at the job's duty, in this gas. */
+/** Whether the gun or torch carries the highest current needed, at the job's duty, in this gas. */
 const gunDuty: Criterion = {
   id: 'gun-duty',
   concerns: 'gun-current',

@@ -116,7 +116,9 @@ describe('volts at rest', () => {
     expect(judged('stick-strikes', { powerSource, wire: stick('E6010') })).toMatchObject({
       verdict: 'tight',
       says: 'Source has 58 V open-circuit. E6010 needs 65 V to strike well and stay lit.',
-      mends: ['An electrode that strikes more easily, such as E6013, or a source with a higher open-circuit voltage'],
+      mends: [
+        'An electrode that strikes more easily, such as E6013, or a source with a higher open-circuit voltage',
+      ],
     })
     expect(judged('stick-strikes', { powerSource, wire: stick('E6013') })?.verdict).toBe('fits')
   })

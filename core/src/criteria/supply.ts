@@ -89,7 +89,7 @@ const supplySetting: Criterion = {
 const drawnA = ({ supply }: Capability, wantedA: number, reckoner?: Reckoner): number =>
   supply ? weldingDrawnA(supply, wantedA, reckoner) : wantedA
 
-/** Heating of the breaker by one weld of the job, as a steady current, A. */
+/** Heating of the breaker by one weld of the job, as a continuous current, A. */
 function breakerHeatA(
   capability: Capability,
   demand: Demand,
@@ -117,7 +117,7 @@ const heldReading = calculation({
   source: computed('as above'),
 })
 
-/** A breaker that goes at the current wanted may hold at the least that still makes the weld. */
+/** A breaker that goes at the current needed may hold at the least that still makes the weld. */
 function turnedDown(
   capability: Capability,
   demand: Demand,
@@ -267,7 +267,7 @@ const leastVolts = calculation({
 })
 const lost = calculation({
   id: 'volts-lost',
-  title: 'Volts lost on the way',
+  title: 'Voltage drop to the machine',
   symbol: 'd',
   unit: '%',
   expression: '100 * (1 - U_m / U_1)',
@@ -277,13 +277,13 @@ const lost = calculation({
 })
 const lossRoom = calculation({
   id: 'volts-lost-room',
-  title: 'What may still be lost',
+  title: 'Voltage drop left',
   symbol: 'S',
   unit: '%',
   expression: 'd_most - d',
   inputs: { d_most: assumed('voltsLostMostPct'), d: from(lost) },
   compute: ({ d_most, d }) => d_most - d,
-  source: computed('below 0 lamps dim and the arc is weaker than its dial'),
+  source: computed('below 0 the arc is weaker than the dial setting'),
 })
 
 const wayOf = ({ isWiredByShop, supplyPanels, cord }: Capability, circuit: Circuit): Way => ({
@@ -387,7 +387,7 @@ const extensionCord: Criterion = {
 
 const inrushOfPlate = calculation({
   id: 'inrush-of-plate',
-  title: 'Inrush when it is switched on',
+  title: 'Inrush',
   symbol: 'I_i',
   unit: 'A',
   expression: 'I_i',

@@ -18,7 +18,7 @@ type Window = Pick<WeldFigures, 'wantedA' | 'lowA' | 'highA'>
 const SLACK = 1e-8
 
 /**
- * @returns fits where the current wanted is carried, tight where only another within the weld's window is, else fails
+ * @returns fits where the current needed is carried, tight where only another within the weld's window is, else fails
  * @example verdictOfCurrent({ wantedA: 150, lowA: 120, highA: null }, { highA: 130, … }) // 'tight'
  */
 export function verdictOfCurrent(
@@ -30,7 +30,7 @@ export function verdictOfCurrent(
   return to >= wantedA * (1 - SLACK) && from <= wantedA * (1 + SLACK) ? 'fits' : 'tight'
 }
 
-/** Room to the nearer end of what is carried, as a ratio; below 1 where the current wanted is outside. */
+/** Room to the nearer end of what is carried, as a ratio; below 1 where the current needed is outside. */
 const roomOf = ({ wantedA }: Window, { lowA, highA }: Carried): number =>
   Math.min(highA / wantedA, lowA > 0 ? wantedA / lowA : Number.POSITIVE_INFINITY)
 

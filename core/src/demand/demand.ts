@@ -41,21 +41,21 @@ export interface MetalPair {
 /** Which weld decides rests on the currents of all of them. */
 export const mostWanted = calculation({
   id: 'most-wanted',
-  title: 'Most current that any weld wants',
+  title: 'Highest current of all welds',
   symbol: 'I_most',
   unit: 'A',
   expression: 'max(I)',
-  inputs: { I: listOf('current wanted, by weld line', 'A', computed(), wantedCurrent.id) },
+  inputs: { I: listOf('current needed, by weld line', 'A', computed(), wantedCurrent.id) },
   compute: ({ I }) => I.reduce((most, next) => Math.max(most, next), 0),
-  source: computed('the hungriest weld'),
+  source: computed('the weld with the highest current'),
 })
 export const leastWanted = calculation({
   id: 'least-wanted',
-  title: 'Least current that any weld wants',
+  title: 'Lowest current of all welds',
   symbol: 'I_least',
   unit: 'A',
   expression: 'min(I)',
-  inputs: { I: listOf('current wanted, by weld line', 'A', computed(), wantedCurrent.id) },
+  inputs: { I: listOf('current needed, by weld line', 'A', computed(), wantedCurrent.id) },
   compute: ({ I }) => I.reduce((least, next) => Math.min(least, next), Number.POSITIVE_INFINITY),
   source: computed('the thinnest weld'),
 })
@@ -77,7 +77,7 @@ export const jobDuty = calculation({
     a: listOf('one arc, by weld line', 's', computed(), oneArc.id),
     p: listOf('pause after it, by weld line', 's', computed(), pauseAfter.id, pauseWithChanges.id),
     T: listOf('tacking, by weld line', 's', computed(), ...tackTime.from),
-    I: listOf('current wanted, by weld line', 'A', computed(), wantedCurrent.id),
+    I: listOf('current needed, by weld line', 'A', computed(), wantedCurrent.id),
     a_t: assumed('tackArcS'),
   },
   compute: ({ H }) => Math.min(100, (100 * H) / PERIOD_S),
@@ -309,7 +309,7 @@ export class Demand {
   get thinnest(): WeldFigures {
     return this.#most.thinnest
   }
-  /** From the hungriest weld to the next arc, s. */
+  /** From the weld with the highest current to the next arc, s. */
   get pauseS(): number {
     return this.hungriest.pauseS
   }
@@ -318,7 +318,7 @@ export class Demand {
     this.#spells ??= spellsIn(this.job, this.runs, this.hungriest, this.assumptions.tackArcS)
     return this.#spells
   }
-  /** Arc-on share of the worst ten minutes at the hungriest weld's current, %; null without a wire. */
+  /** Arc-on share of the worst ten minutes at the weld with the highest current's current, %; null without a wire. */
   get dutyPct(): number | null {
     if (this.#dutyPct === undefined) this.#dutyPct = dutyOf(this.runs, this.spells, this.#reckoner)
     return this.#dutyPct

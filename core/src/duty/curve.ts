@@ -51,7 +51,7 @@ export const allowedDuty = calculation({
   symbol: 'X',
   unit: '%',
   expression: 'min(100, X_r * (I_r / I)^n)',
-  inputs: { ...rated, I: input('current wanted', 'A', PLATE, 'wanted-current') },
+  inputs: { ...rated, I: input('current needed', 'A', PLATE, 'wanted-current') },
   compute: ({ I_r, X_r, n, I }) => Math.min(100, X_r * (I_r / I) ** n),
   source: CURVE,
 })

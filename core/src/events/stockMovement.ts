@@ -16,7 +16,7 @@ export const stockMovement = defineEvent({
       .number('must be a number')
       .min(-1e9, 'must be at least -1000000000')
       .max(1e9, 'must be at most 1000000000')
-      .refine((change) => change !== 0, 'is 0; give what came, or what went with a minus before it'),
+      .refine((change) => change !== 0, 'is 0. Enter what came in, or what went out with a minus'),
   }),
   body: z.strictObject({
     /** Of the count that it made. */
@@ -35,6 +35,6 @@ type Kept = z.infer<typeof stockMovement.body>
  */
 export const balanceOf = (movements: readonly Pick<Kept, 'before' | 'after'>[]): number | null =>
   movements.reduce<number | null>((there, { before, after }) => {
-    if (before !== there) throw new RangeError(`a movement is missing: ${there} were there, not ${before}`)
+    if (before !== there) throw new RangeError(`a movement is missing: there were ${there}, not ${before}`)
     return after
   }, null)

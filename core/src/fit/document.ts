@@ -27,7 +27,7 @@ export function partsOf(setUp: SetUp, shelf: Shelf): PartsAnswer {
       {
         pointer: `/setUp/${key}`,
         field: `setUp › ${key}`,
-        message: `names “${id}”, and the shelf holds no such thing; add it or choose another`,
+        message: `names “${id}”, which does not exist. Add it, or choose another`,
       },
     ]
   })
@@ -36,7 +36,7 @@ export function partsOf(setUp: SetUp, shelf: Shelf): PartsAnswer {
     problems.push({
       pointer: '/setUp/circuitId',
       field: 'setUp › circuitId',
-      message: `is null, and ${powerSource.name} hangs on a circuit; choose one`,
+      message: `is null, and ${powerSource.name} needs a circuit. Choose one`,
     })
   }
   if (problems.length > 0 || !powerSource || !gun) return { ok: false, problems }

@@ -93,7 +93,7 @@ describe('every row', () => {
 })
 
 describe('properties', () => {
-  it('more current wanted never leaves more room: thickness up, room down', () => {
+  it('more current needed never leaves more room: thickness up, room down', () => {
     const input = demoInput('press-frame', 'bay-2-wire')
     const at = (mm: number) => ({
       ...input,

@@ -47,7 +47,7 @@ export interface Fit {
   /** The worst of all criteria. */
   readonly verdict: Verdict
   readonly governingJointId: string
-  /** The chain of the hungriest weld and of those that were asked for, in the order of the job. */
+  /** The chain of the weld with the highest current and of those that were asked for, in the order of the job. */
   readonly chains: readonly Chain[]
   /** Settings to start with, of the same welds as the chains. */
   readonly settings: readonly StartingSettings[]
@@ -111,7 +111,7 @@ export function mendsFor(
 /**
  * Fits a job to a set-up.
  * @param input the shop, the job and every part of the set-up, already validated by their schemas
- * @returns plain data: criteria in the order of the chain, the chain of the hungriest weld, cautions; never throws on
+ * @returns plain data: criteria in the order of the chain, the chain of the weld with the highest current, cautions; never throws on
  *   valid input. Words make the sentences, {@link explain} the workings.
  * @example fitJob(input).criteria.find(({ criterion }) => criterion === 'breaker-holds')?.verdict // 'fails'
  */

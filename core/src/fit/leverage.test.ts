@@ -37,7 +37,7 @@ describe('what an assumption moves', () => {
     expect(leverageOf([{ ...frame, shop }], ['safetyMarginPct']).safetyMarginPct).toEqual([])
   })
   // Physics: more current through the same breaker, cord and gun heats them more.
-  it('never makes breaker, gun or source easier by more current wanted', () => {
+  it('never makes breaker, gun or source easier by more current needed', () => {
     const moved = leverageOf([frame, demoInput('press-frame', 'bay-2-wire')], ['ampsPerMmCarbonSteel'])
     const heated = (moved.ampsPerMmCarbonSteel ?? []).filter(
       ({ then, by }) => by === 'more' && /breaker|duty/.test(then.criterion),

@@ -36,7 +36,7 @@ export interface Outcome {
   readonly currentA: number
   /** g/min; null where the hand feeds a rod. */
   readonly depositionGPerMin: number | null
-  /** Leg that comes out, mm; null of a groove, and where the hand feeds a rod. */
+  /** Resulting leg, mm; null of a groove, and where the hand feeds a rod. */
   readonly legMm: number | null
   /** Metal laid down against what the weld was called for, %; null where the hand feeds a rod. */
   readonly filledPct: number | null
@@ -66,7 +66,7 @@ const beadArea = calculation({
 })
 const legLaid = calculation({
   id: 'leg-laid',
-  title: 'Leg that comes out',
+  title: 'Resulting leg',
   symbol: 'z',
   unit: 'mm',
   expression: 'sqrt(2 * n * A_1 / (1 + c / 100))',
@@ -76,14 +76,14 @@ const legLaid = calculation({
 })
 const filled = calculation({
   id: 'filled-share',
-  title: 'Metal laid down against what was called for',
+  title: 'Metal against the planned size',
   symbol: 'f',
   unit: '%',
   expression: '100 * n * A_1 / A',
   inputs: {
     n: passesWanted,
     A_1: from(beadArea),
-    A: input('metal called for', 'mm²', jobField('size of the weld')),
+    A: input('planned metal', 'mm²', jobField('size of the weld')),
   },
   compute: ({ n, A_1, A }) => (100 * n * A_1) / A,
   source: computed('ratio'),

@@ -98,7 +98,7 @@ export interface StartingSettings extends Technique, Hand {
 
 const bandAround = calculation({
   id: 'band-around',
-  title: 'How far it may lie beside',
+  title: 'Band',
   symbol: 'Δ',
   unit: '%',
   expression: 'b',
@@ -108,7 +108,7 @@ const bandAround = calculation({
 })
 const voltsBand = calculation({
   id: 'volts-band',
-  title: 'How far the volts may lie beside',
+  title: 'Band of the voltage',
   symbol: 'Δ_U',
   unit: 'V',
   expression: 'b',
@@ -119,16 +119,16 @@ const voltsBand = calculation({
 
 const travelByHand = calculation({
   id: 'travel-start',
-  title: 'Travel speed to start with',
+  title: 'Start travel speed',
   symbol: 's',
   unit: 'mm/min',
   expression: 'min(s, s_most)',
   inputs: {
     s: from(beadTravel),
-    s_most: inputOrAssumed('fastest travel by hand', 'mm/min', commonPractice()),
+    s_most: inputOrAssumed('maximum travel speed by hand', 'mm/min', commonPractice()),
   },
   compute: ({ s, s_most }) => Math.min(s, s_most),
-  source: commonPractice('a hand keeps up no faster; the bead comes out larger'),
+  source: commonPractice('by hand no faster, the bead comes out larger'),
 })
 
 const around = (value: number, by: number): Start => ({ value, low: value - by, high: value + by })

@@ -35,7 +35,7 @@ describe('cautions stand where the decision is made', () => {
     const of = (material: 'stainless-304' | 'galvanised' | 'aluminium-6061') =>
       says({ ...frame, job: { ...frame.job, joints: [joint({ materialA: material, materialB: material })] } })
     expect(of('stainless-304')).toContain('hexavalent chromium')
-    expect(of('galvanised')).toContain('metal-fume fever')
+    expect(of('galvanised')).toContain('metal fume fever')
     expect(of('aluminium-6061')).toContain('reflected light')
   })
 

@@ -75,9 +75,7 @@ export const gunSchema = z
     /** Which tips and nozzles, or collets and cups, screw into it; by whatever name the shop tells them apart. */
     partsClass: nameSchema.nullable().meta(field('Parts class', { empty: NOT_GIVEN })),
     /** The spool gun's own; null for every other. */
-    feeder: wireFeederSchema
-      .nullable()
-      .meta(field('Feeder on the gun', { presence: 'Own spool' })),
+    feeder: wireFeederSchema.nullable().meta(field('Feeder on the gun', { presence: 'Own spool' })),
     /** A hand valve for the gas at the torch. */
     valve: z
       .boolean()

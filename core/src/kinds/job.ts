@@ -141,10 +141,7 @@ export const jointSchema = z
     }
     if (joint.kind === 'saddle') {
       if (joint.headerDiameterMm === null)
-        complain(
-          'headerDiameterMm',
-          'is missing. Enter the outside diameter of the header',
-        )
+        complain('headerDiameterMm', 'is missing. Enter the outside diameter of the header')
     }
     if (joint.kind === 'slot' && joint.slotLengthMm === null)
       complain('slotLengthMm', 'is missing. A round hole is a plug')

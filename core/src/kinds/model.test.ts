@@ -17,7 +17,7 @@ const shop = demoShop()
 describe('bad input names the field and the remedy', () => {
   it.each([
     [{ thicknessAMm: 1e9 }, '/thicknessAMm', 'at most 300 mm'],
-    [{ thicknessAMm: 'thick' }, '/thicknessAMm', 'is a string; give a number instead'],
+    [{ thicknessAMm: 'thick' }, '/thicknessAMm', 'is a string. Enter a number instead'],
     [{ legMm: null }, '/legMm', 'Enter the leg of the fillet'],
     [{ kind: 'v', includedAngleDeg: null }, '/includedAngleDeg', '60 degrees is usual'],
     [{ kind: 'v', includedAngleDeg: 0 }, '/includedAngleDeg', 'more than 0 degrees'],
@@ -40,7 +40,7 @@ describe('bad input names the field and the remedy', () => {
   it('a missing field is named as missing', () => {
     const { lengthMm: _, ...rest } = joint()
     expect(problems(jointSchema, rest)).toEqual([
-      { pointer: '/lengthMm', field: 'lengthMm', message: 'is missing; give a number' },
+      { pointer: '/lengthMm', field: 'lengthMm', message: 'is missing. Enter a number' },
     ])
   })
 
@@ -97,7 +97,7 @@ describe('bad input names the field and the remedy', () => {
     expect(problems(nameSchema, 'a\u0000b')[0]?.message).toContain('U+0000')
     expect(problems(nameSchema, 'a\u0007b')[0]?.message).toContain('control character')
     expect(problems(nameSchema, 'a\ud800')[0]?.message).toContain('half a character')
-    expect(problems(nameSchema, '   ')[0]?.message).toContain('write a name')
+    expect(problems(nameSchema, '   ')[0]?.message).toContain('Enter a name')
     expect(problems(nameSchema, "Rivet'); DROP TABLE job;--")).toEqual([])
   })
 

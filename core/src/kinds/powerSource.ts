@@ -240,9 +240,7 @@ export const powerSourceSchema = z
     /** Peak of the current in the moment in which it is switched on, root mean square of the first half wave. */
     inrushA: ampsSchema
       .nullable()
-      .meta(
-        field('Inrush current', { unit: 'A', empty: NOT_GIVEN, group: 'Supply and efficiency' }),
-      ),
+      .meta(field('Inrush current', { unit: 'A', empty: NOT_GIVEN, group: 'Supply and efficiency' })),
     efficiencyPct: percentSchema
       .min(10, 'must be at least 10 %')
       .nullable()
@@ -327,9 +325,7 @@ export const powerSourceSchema = z
       .nullable()
       .meta(field('Hot start', { empty: NOT_GIVEN })),
     /** By TIG: the current that lights the arc. */
-    startAmps: momentSchema
-      .nullable()
-      .meta(field('Start current', { presence: 'TIG start current' })),
+    startAmps: momentSchema.nullable().meta(field('Start current', { presence: 'TIG start current' })),
     /** At the end of a weld: fills the crater. */
     endAmps: momentSchema.nullable().meta(field('End current', { presence: 'Adjustable end current' })),
     burnBack: z

@@ -77,7 +77,7 @@ export const setUpSchema = z.strictObject({
     .max(60, 'must be at most 60 mm')
     .nullable()
     .meta(field('Stickout', { empty: 'not set', quantity: 'length' })),
-  /** The flow set at the meter; null takes the rule for the wire or the cup. */
+  /** The flow as set on the meter; null takes the rule for the wire or the cup. */
   flowLPerMin: z
     .number()
     .min(1, 'must be at least 1 L/min')

@@ -16,8 +16,8 @@ const HALF_CHARACTER = /\p{Surrogate}/u
 
 const clean = (schema: z.ZodString) =>
   schema
-    .refine((text) => !CONTROL.test(text), 'holds a control character; type it again without it')
-    .refine((text) => !HALF_CHARACTER.test(text), 'holds half a character; type it again')
+    .refine((text) => !CONTROL.test(text), 'has a control character. Type it again without it')
+    .refine((text) => !HALF_CHARACTER.test(text), 'has half a character. Type it again')
 
 export const idSchema = z
   .string()
@@ -25,10 +25,10 @@ export const idSchema = z
   .meta(field('Id', { isApart: true }))
 
 export const nameSchema = clean(
-  z.string().trim().min(1, 'is empty; write a name').max(120, 'is longer than 120 characters; shorten it'),
+  z.string().trim().min(1, 'is empty. Enter a name').max(120, 'is longer than 120 characters. Shorten it'),
 ).meta(field('Name'))
 
-export const noteSchema = clean(z.string().max(2000, 'is longer than 2000 characters; shorten it'))
+export const noteSchema = clean(z.string().max(2000, 'is longer than 2000 characters. Shorten it'))
 
 const within = (least: number, most: number, unit: string) =>
   z

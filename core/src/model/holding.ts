@@ -6,9 +6,7 @@ import { OWNERSHIPS } from './ownership.ts'
 
 /** Fields of everything that is bought once and kept. */
 export const holdingShape = {
-  held: z
-    .enum(OWNERSHIPS)
-    .meta(field('Is it here?', { words: { owned: 'in the shop', candidate: 'to buy' } })),
+  held: z.enum(OWNERSHIPS).meta(field('Owned?', { words: { owned: 'owned', candidate: 'to buy' } })),
   /** In the shop's currency: what it cost, or would cost. */
   price: amountSchema.nullable().meta(field('Price', { empty: NOT_GIVEN })),
 }

@@ -25,6 +25,6 @@ export const inOrder = ({ least, most, unit, mayMeet }: Bounds) =>
       path: [least],
       when: () => true,
       error: ({ input }) =>
-        `is ${numberAt(input, least)} ${unit}, ${mayMeet ? 'above' : 'not below'} the greatest of ${numberAt(input, most)} ${unit}; swap or correct them`,
+        `is ${numberAt(input, least)} ${unit}, ${mayMeet ? 'above' : 'not below'} the greatest of ${numberAt(input, most)} ${unit}. Swap or correct them`,
     },
   )

@@ -16,20 +16,20 @@ export interface OutlineProblem {
 }
 
 const textProblem = (text: string): string | null => {
-  if (text.includes('\u0000')) return 'holds the character U+0000, which cannot be stored; take it out'
-  if (!text.isWellFormed()) return 'holds half a character; type it again'
+  if (text.includes('\u0000')) return 'has the character U+0000. Remove it'
+  if (!text.isWellFormed()) return 'has half a character. Type it again'
   return null
 }
 
 function problemOf(value: unknown, depth: number): string | null {
   if (typeof value === 'string') return textProblem(value)
   if (typeof value === 'number') {
-    return Number.isFinite(value) ? null : 'is too large to be a number; correct it'
+    return Number.isFinite(value) ? null : 'is too large. Correct it'
   }
   if (typeof value !== 'object' || value === null) return null
-  if (depth >= MOST_DEPTH) return `stands more than ${MOST_DEPTH} levels deep; nothing of a shop does`
+  if (depth >= MOST_DEPTH) return `stands more than ${MOST_DEPTH} levels deep. That is too many`
   const count = Array.isArray(value) ? value.length : Object.keys(value).length
-  return count > MOST_ENTRIES ? `has ${count} entries, the most is ${MOST_ENTRIES}; send less at once` : null
+  return count > MOST_ENTRIES ? `has ${count} entries, the most is ${MOST_ENTRIES}. Send less at once` : null
 }
 
 /**
@@ -61,7 +61,7 @@ export function outlineProblems(value: unknown, most: number): readonly OutlineP
     const isList = Array.isArray(at)
     for (const key of Object.keys(at)) {
       if (problems.length >= most) return
-      if (!isList && !isGoodName(key)) tell('has a field whose name cannot be stored; correct it')
+      if (!isList && !isGoodName(key)) tell('has a field name that cannot be stored. Correct it')
       path.push(isList ? Number(key) : key)
       walk(Reflect.get(at, key), depth + 1)
       path.pop()

@@ -54,16 +54,16 @@ function messageOf(issue: Issue): string {
     case 'invalid_type': {
       const found = kindOf(issue.input)
       const wanted = WANTED[issue.expected] ?? `a ${issue.expected}`
-      return found === 'missing' ? `is missing; give ${wanted}` : `is ${found}; give ${wanted} instead`
+      return found === 'missing' ? `is missing. Enter ${wanted}` : `is ${found}. Enter ${wanted} instead`
     }
     case 'unrecognized_keys':
-      return `has fields that are not known: ${quote(issue.keys, MOST_QUOTED)}; take them out or correct their spelling`
+      return `has fields that are not known: ${quote(issue.keys, MOST_QUOTED)}. Remove them or correct their spelling`
     case 'invalid_value':
       return `must be one of ${quote(issue.values)}`
     case 'too_big':
       return issue.origin === 'array' ? `has more than ${String(issue.maximum)} entries` : issue.message
     case 'invalid_union':
-      return 'has none of the values that it may have'
+      return 'has none of the allowed values'
     default:
       return issue.message
   }

@@ -39,7 +39,7 @@ export type PowerMend = {
   | {
       readonly kind: 'less-current'
       readonly currentA: number
-      /** Thickness that this current welds as the hungriest weld is welded. */
+      /** Thickness that this current welds as the weld with the highest current is welded. */
       readonly thicknessMm: number
       readonly moreH: number
     }

@@ -64,13 +64,13 @@ const SELDOM = 0.05
 
 const groupAsked = calculation({
   id: 'group-asked',
-  title: 'What the cable is to carry for all that hangs on it',
+  title: 'Cable load of everything on it',
   symbol: 'I_all',
   unit: 'A',
   expression: 'I_m + sum(I_o)',
   inputs: {
     I_m: {
-      ...input('machines, by the rule', 'A', computed('rule book')),
+      ...input('machines, by code', 'A', computed('rule book')),
       from: ALL_RULE_BOOKS.flatMap((book) => book.from['conductor-rule']?.demand.map(({ id }) => id) ?? []),
     },
     I_o: listOf('each other load, running', 'A', dataPlate('other load')),

@@ -1,4 +1,4 @@
-/** How what is asked of a power source is read of its plate and of what goes with it. */
+/** How what is needed of a power source is read of its plate and of what goes with it. */
 import { isRatedFor, settingsFor } from '../assembly/propose.ts'
 import { offersFor } from '../assembly/offers.ts'
 import { capabilityOf } from '../capability/capability.ts'
@@ -99,7 +99,7 @@ const READ: Readonly<Record<RequirementKind, Read>> = {
 }
 
 /**
- * @returns what a machine has of what is asked, in the unit of its kind; 1 or 0 for what is there or not
+ * @returns what a machine has of what is needed, in the unit of its kind; 1 or 0 for what is there or not
  * @example readOf('weight', source, { process: null, amount: null, atA: null }, ground) // 18000 g
  */
 export const readOf = (

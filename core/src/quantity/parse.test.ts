@@ -135,7 +135,7 @@ describe('what cannot be understood', () => {
     expect(galvanised.message).toContain('in or mm')
     expect(problemOf('thickness', '5').message).toContain('5 mm, 5 ga or 5 in')
     expect(problemOf('thickness', '1e9 mm').message).toBe(
-      '“1e9 mm” is above the most of 11.811 in. Write 1/4 in or 16 ga.',
+      '“1e9 mm” is above the maximum of 11.811 in. Enter 1/4 in or 16 ga.',
     )
   })
 

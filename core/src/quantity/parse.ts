@@ -70,7 +70,7 @@ function freeGasL(
 export function parseQuantity(kind: QuantityKind, text: string, context: ParseContext): Parsed {
   const of = KINDS[kind]
   const written = text.trim().replace(/\s+/g, ' ')
-  const example = `Write ${of.example[context.system]}.`
+  const example = `Enter ${of.example[context.system]}.`
   const filled = kind === 'cylinder' ? CYLINDER.exec(written)?.groups : undefined
   if (filled) return parseQuantity(kind, `${freeGasL(filled, context)} L`, { ...context, locale: 'en-US' })
   if (written === '') return fail('empty', `The ${of.noun} is empty. ${example}`)
@@ -115,7 +115,7 @@ function withUnit(
       const gauge = of.gauge ? `, ${read.value} ga` : ''
       return fail(
         'ambiguous',
-        `“${written}” has no unit: it can be ${read.value} mm${gauge} or ${read.value} in. Write the unit after it.`,
+        `“${written}” has no unit: it can be ${read.value} mm${gauge} or ${read.value} in. Enter the unit after it.`,
       )
     }
     return inRange(kind, written, read.value * unit.worth, context)
@@ -125,7 +125,7 @@ function withUnit(
     const known = [...new Set(Object.values(of.spellings).map((u) => u.name))].join(', ')
     return fail(
       'unknown-unit',
-      `“${written}”: the number ${read.value} is understood, “${unitText}” is not a unit of ${of.noun}. Use ${known}${of.gauge ? ' or ga' : ''}.`,
+      `“${written}”: “${unitText}” is not a unit of ${of.noun}. Use ${known}${of.gauge ? ' or ga' : ''}.`,
     )
   }
   return inRange(kind, written, read.value * unit.worth, context)
@@ -187,7 +187,7 @@ function parseGauge(
   if (metalWords !== '' && !named) {
     return fail(
       'gauge-needs-metal',
-      `“${written}”: ${read.value} ga is understood, the metal “${metalWords}” is not. Write steel, galvanised, stainless or aluminium.`,
+      `“${written}”: ${read.value} ga needs a metal, “${metalWords}” is not one. Enter steel, galvanised, stainless or aluminium.`,
     )
   }
   if (named && context.metal && named !== context.metal) return metalsDiffer(written, named, context.metal)
@@ -204,7 +204,7 @@ function parseGauge(
     const { least, most } = gaugeRange(table)
     return fail(
       'unknown-gauge',
-      `“${written}”: ${table.name} has no ${read.value} ga; its gauges here run from ${least} to ${most}. Write the thickness in in or mm.`,
+      `“${written}”: ${table.name} has no ${read.value} ga. Its gauges run from ${least} to ${most}. Enter the thickness in in or mm.`,
     )
   }
   return {
@@ -214,7 +214,7 @@ function parseGauge(
   }
 }
 
-const hint = (of: KindOfQuantity, context: ParseContext): string => `Write ${of.example[context.system]}.`
+const hint = (of: KindOfQuantity, context: ParseContext): string => `Enter ${of.example[context.system]}.`
 
 function inRange(kind: QuantityKind, written: string, value: number, context: ParseContext): Parsed {
   const of = KINDS[kind]
@@ -223,7 +223,7 @@ function inRange(kind: QuantityKind, written: string, value: number, context: Pa
   const slack = 1e-9 * of.most
   if (value < of.least - slack || value > of.most + slack) {
     const side =
-      value < of.least ? `below the least of ${print(of.least)}` : `above the most of ${print(of.most)}`
+      value < of.least ? `below the minimum of ${print(of.least)}` : `above the maximum of ${print(of.most)}`
     return fail('out-of-range', `“${written}” is ${side}. ${hint(of, context)}`)
   }
   return { ok: true, value, understood: print(value) }

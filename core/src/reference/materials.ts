@@ -36,13 +36,13 @@ export interface Material {
   readonly preparation: string
 }
 
-const CHROMIUM = 'Stainless fume holds hexavalent chromium: extract at the arc or wear a fitted respirator.'
-const BRIGHT =
-  'Aluminium gives heavy fume and strong reflected light: extract, cover skin, brush with its own stainless brush.'
+const CHROMIUM =
+  'Stainless fume contains hexavalent chromium: use extraction at the arc, or a fitted respirator.'
+const BRIGHT = 'Aluminium gives heavy fume and strong reflected light. Use extraction and cover your skin.'
 const STAINLESS_FIRST =
-  'Degrease, then a stainless brush kept for stainless alone; no carbon steel dust near it; purge the back of a leak-tight weld.'
+  'Degrease. Use a stainless brush kept for stainless. Keep carbon steel dust away. Purge the back of a leak-tight weld.'
 const ALUMINIUM_FIRST =
-  'Solvent first (never a chlorinated one), dry, then take the oxide off with a stainless brush kept for aluminium alone.'
+  'Solvent first (never chlorinated), dry, then brush off the oxide with a stainless brush kept for aluminium.'
 
 const SHORT: Readonly<Record<MaterialId, string>> = {
   'hot-rolled': 'steel',
@@ -190,8 +190,8 @@ const MATERIAL_LIST: readonly Material[] = [
     {
       gauge: 'galvanised',
       caution:
-        'Zinc fume gives metal-fume fever: take the coat off 2 in (50 mm) each side, extract, work upwind.',
-      preparation: 'Take the zinc off 2 in (50 mm) each side; paint it again after.',
+        'Zinc fume causes metal fume fever. Remove the coat 2 in (50 mm) each side. Use extraction, or work upwind.',
+      preparation: 'Remove the zinc 2 in (50 mm) each side. Paint it after.',
     },
   ),
   material('stainless-304', '304 stainless', 'stainless', 'austenitic', [
@@ -275,7 +275,7 @@ const MATERIAL_LIST: readonly Material[] = [
     'al-cast',
     ['cast aluminium', 'cast aluminum', 'cast al', '356', 'alsi7mg', 'alsi10mg', 'alsi12'],
     {
-      preparation: `${ALUMINIUM_FIRST} Bake oil out of an old casting; open cracks to sound metal.`,
+      preparation: `${ALUMINIUM_FIRST} Bake oil out of an old casting. Open cracks to sound metal.`,
     },
   ),
   material('aluminium-7075', '7075 aluminium', 'aluminium', 'al-unweldable', [
@@ -291,7 +291,7 @@ const MATERIAL_LIST: readonly Material[] = [
     'cast-iron',
     ['cast iron', 'ci', 'iron', 'gg20', 'gg25', 'ggg40', 'gjl-200', 'gjl-250', 'gjs-400'],
     {
-      preparation: 'Bake or burn oil out, open the crack to its ends, drill them.',
+      preparation: 'Bake or burn out the oil. Open the crack to its ends and drill them.',
     },
   ),
   material(
@@ -301,7 +301,7 @@ const MATERIAL_LIST: readonly Material[] = [
     'quenched-tempered',
     ['q&t', 'qt', 'quenched and tempered', 'ar400', 'ar', 's690', 's890', 's960', '400hb', '450hb'],
     {
-      preparation: 'Grind to bright metal, keep it dry: hydrogen cracks it.',
+      preparation: 'Grind to bright metal and keep it dry. Hydrogen cracks it.',
     },
   ),
   material(
@@ -322,7 +322,8 @@ const MATERIAL_LIST: readonly Material[] = [
       'medium-carbon steel',
     ],
     {
-      preparation: 'Grind to bright metal, keep it dry: hydrogen cracks it. Cool it slowly under a blanket.',
+      preparation:
+        'Grind to bright metal and keep it dry. Hydrogen cracks it. Cool it slowly under a blanket.',
     },
   ),
   material(
@@ -342,7 +343,7 @@ const MATERIAL_LIST: readonly Material[] = [
       'chromoly',
       'chrome-moly',
     ],
-    { preparation: 'Clean to bright metal, inside of tube too; no draught on it while it cools.' },
+    { preparation: 'Clean to bright metal, inside of tube too. Keep draughts off while it cools.' },
   ),
 ]
 

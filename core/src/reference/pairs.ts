@@ -69,7 +69,7 @@ const startsWithClass = (printed: string, classification: string): boolean =>
   printed.startsWith(classification) && !/^\d/.test(printed.slice(classification.length))
 
 const CARBON: readonly FillerChoice[] = [
-  choice('ER70S-6', 'takes some mill scale and rust: more silicon and manganese', A5_18),
+  choice('ER70S-6', 'tolerates some mill scale and rust', A5_18),
   choice('ER70S-3', 'on clean steel', A5_18),
   choice('ER70S-2', 'TIG rod, deoxidised three ways', A5_18),
   choice('E71T-1', 'gas-shielded cored: all positions, deposits fast', A5_18),
@@ -98,9 +98,9 @@ const HARDENABLE: readonly FillerChoice[] = [
   choice('E7016', 'low hydrogen; keep it dry', commonPractice(), true),
 ]
 const TO_STAINLESS: readonly FillerChoice[] = [
-  choice('ER309L', 'rich enough to stay sound where carbon steel thins it', A5_9),
+  choice('ER309L', 'rich enough for dilution by carbon steel', A5_9),
   choice('ER307', 'tough with much manganese: usual in Europe where nothing wets the seam', A5_9),
-  choice('ER312', 'stands much of what thins it: repairs', A5_9),
+  choice('ER312', 'tolerates dilution: repairs', A5_9),
 ]
 /** Above 65 °C (150 °F) a filler with over 3 % magnesium becomes open to stress corrosion. */
 const MAGNESIUM_LIMIT_C = 65
@@ -117,7 +117,7 @@ const carbonSteel: PairRule = ({ thickerMm }) => ({
       ? {
           leastC: leastPreheatOf('B', thickerMm).leastC,
           mostC: 230,
-          text: 'Thick steel: warm it and hold that between passes; by a rutile or cellulose electrode warmer still.',
+          text: 'Preheat thick steel and hold it between passes, more with rutile or cellulose electrodes.',
           source: leastPreheatOf('B', thickerMm).source,
         }
       : null,
@@ -183,10 +183,10 @@ function aluminiumPreheat({ thickerMm }: Service, group: MetalGroup): Preheat | 
     return {
       ...most,
       leastC: 60,
-      text: 'May want 60 to 120 °C (140 to 250 °F) to start without cold laps; never above 120 °C (250 °F).',
+      text: 'May need 60 to 120 °C (140 to 250 °F) to start without cold laps, never above 120 °C (250 °F).',
     }
   }
-  return { ...most, leastC: null, text: 'None is due; never above 120 °C (250 °F).' }
+  return { ...most, leastC: null, text: 'Not needed, never above 120 °C (250 °F).' }
 }
 
 const RULES: Readonly<Record<string, PairRule>> = {
@@ -197,10 +197,10 @@ const RULES: Readonly<Record<string, PairRule>> = {
   'austenitic+carbon': () => ({
     fillers: TO_STAINLESS,
     excluded: [
-      choice('ER308L', 'thinned by carbon steel it cracks', A5_9),
-      choice('ER70S-6', 'thinned by stainless it turns hard and cracks', A5_9),
+      choice('ER308L', 'cracks when diluted by carbon steel', A5_9),
+      choice('ER70S-6', 'turns hard and cracks when diluted by stainless', A5_9),
     ],
-    text: 'The seam rusts like carbon steel where it is open: paint it.',
+    text: 'The weld rusts like carbon steel. Paint it.',
   }),
   'carbon+ferritic': () => ({ fillers: TO_STAINLESS }),
   'al-pure+al-pure': (service) => ({
@@ -262,7 +262,7 @@ const RULES: Readonly<Record<string, PairRule>> = {
     preheat: {
       leastC: 200,
       mostC: 650,
-      text: 'Warm all of it through and let it cool in sand; or keep it hand-warm with very short beads.',
+      text: 'Preheat all of it and let it cool in sand. Or keep it hand-warm with very short beads.',
       source: commonPractice(),
     },
   }),
@@ -281,7 +281,7 @@ const RULES: Readonly<Record<string, PairRule>> = {
   }),
   'quenched-tempered+quenched-tempered': () => ({
     weldable: 'needs-procedure',
-    text: 'Too much heat softens it, too little cracks it: preheat and heat input by the mill’s procedure.',
+    text: 'Too much heat softens it, too little cracks it. Follow the mill procedure for preheat and heat input.',
     fillers: [
       choice('ER110S', 'as strong as 690 N/mm² steel; by the procedure', commonPractice()),
       choice('E11018', 'the same by stick, kept dry; by the procedure', commonPractice(), true),
@@ -302,11 +302,11 @@ const RULES: Readonly<Record<string, PairRule>> = {
 
 function refusal(a: MetalGroup, b: MetalGroup): string | null {
   if (a === 'al-unweldable' || b === 'al-unweldable') {
-    return '7075 and most 2xxx crack as they are arc-welded: no filler mends that in ordinary work. Bolt, rivet or bond it.'
+    return '7075 and most 2xxx crack when arc welded. No filler fixes that. Bolt, rivet or bond it.'
   }
   const isAluminium = (group: MetalGroup) => group.startsWith('al-')
   if (isAluminium(a) !== isAluminium(b)) {
-    return 'Aluminium and iron make a brittle compound: an arc weld between them breaks. Bolt it, or use a bonded transition piece.'
+    return 'Aluminium and iron form a brittle compound. An arc weld between them breaks. Bolt it, or use a transition insert.'
   }
   return null
 }

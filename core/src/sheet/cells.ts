@@ -37,7 +37,7 @@ export interface Cell {
 const good = (value: unknown): CellRead => ({ ok: true, value })
 const bad = (message: string): CellRead => ({ ok: false, message })
 
-const EMPTY = bad('is empty; fill it in')
+const EMPTY = bad('is empty. Enter a value')
 
 export const words = (): Cell => ({
   print: (value) => String(value ?? ''),
@@ -86,9 +86,9 @@ function readFigure(text: string, decimal: DecimalMark | null): CellRead {
   const figure = figureOf(text, decimal)
   if (figure === 'either')
     return bad(
-      `is “${text}”, which could be ${text.replace(/[.,]/, '')} or ${text.replace(/[.,]/, decimal ?? '.')}; write that`,
+      `is “${text}”, which could be ${text.replace(/[.,]/, '')} or ${text.replace(/[.,]/, decimal ?? '.')}. Enter that`,
     )
-  return figure === null ? bad(`is “${text}”; write a plain number`) : good(figure)
+  return figure === null ? bad(`is “${text}”. Enter a plain number`) : good(figure)
 }
 
 /** A plain number; people write it with a comma too. */
@@ -132,7 +132,7 @@ export const oneOf = (
     if (text === '') return EMPTY
     const lower = text.toLowerCase()
     const found = choices.find((choice) => String(choice).toLowerCase() === lower) ?? known(lower)
-    return found === null ? bad(`is “${text}”; write one of ${someNamed(choices)}`) : good(found)
+    return found === null ? bad(`is “${text}”. Enter one of ${someNamed(choices)}`) : good(found)
   },
 })
 
@@ -156,7 +156,7 @@ export const yesNo = (): Cell => ({
   read(text) {
     if (/^(yes|y|true|1|x)$/i.test(text)) return good(true)
     if (/^(no|n|false|0)$/i.test(text)) return good(false)
-    return bad(text === '' ? 'is empty; write yes or no' : `is “${text}”; write yes or no`)
+    return bad(text === '' ? 'is empty. Enter yes or no' : `is “${text}”. Enter yes or no`)
   },
 })
 
@@ -172,7 +172,7 @@ const listOf = (print: (value: never) => string, read: (text: string) => unknown
     const wrong = parts[values.indexOf(null)]
     return wrong === undefined
       ? good(values)
-      : bad(`holds “${wrong}”, which is not understood; write for example ${example}`)
+      : bad(`holds “${wrong}”, which is not valid. Enter for example ${example}`)
   },
 })
 

@@ -36,7 +36,7 @@ describe('marks of a dial in a cell', () => {
   it.each(['A', 'A =', '= 3', 'A = x', 'A = 1; B'])('%s is named, with an example', (text) => {
     expect(voltsDial().read(text, OPEN)).toMatchObject({
       ok: false,
-      message: expect.stringContaining('write for example A = 16.4; B = 18.1') as string,
+      message: expect.stringContaining('Enter for example A = 16.4; B = 18.1') as string,
     })
   })
   it('what is printed is read again', () => {

@@ -1,4 +1,4 @@
-/** What a generator gives where it stands, what is asked of it, and what it burns. */
+/** What a generator gives where it stands, what is needed of it, and what it burns. */
 import { computed, dataPlate } from '../basis/source.ts'
 import { assumed, calculation, from, input, listOf } from '../calculation/calculation.ts'
 import { type Reckoner, UNTRACED } from '../calculation/reckoner.ts'
@@ -14,7 +14,7 @@ const weather = {
   a: assumed('generatorPctPer300M'),
   h: input('height above the sea, 0 where nobody says', 'm', PLATE),
   w: assumed('generatorPctPer10C'),
-  T: input('warmth around it, 25 °C where nobody says', '°C', PLATE),
+  T: input('ambient temperature, 25 °C where nobody says', '°C', PLATE),
 }
 const THERE =
   'P / f / 1000 * max(0, 1 - a / 100 * max(0, h) / 300) * max(0, 1 - w / 100 * max(0, T - 25) / 10)'
@@ -26,7 +26,7 @@ const DERATED = computed('thin and warm air take from an engine')
 
 export const generatorRunning = calculation({
   id: 'generator-running',
-  title: 'What the generator gives hour after hour, where it stands',
+  title: 'Continuous output of the generator at its site',
   symbol: 'S_g',
   unit: 'kVA',
   expression: THERE,
@@ -36,11 +36,11 @@ export const generatorRunning = calculation({
 })
 export const generatorStarting = calculation({
   id: 'generator-starting',
-  title: 'What it gives for a moment, where it stands',
+  title: 'Peak output at its site',
   symbol: 'S_p',
   unit: 'kVA',
   expression: THERE,
-  inputs: { P: input('starting, for a moment', 'W', PLATE), ...weather },
+  inputs: { P: input('peak output', 'W', PLATE), ...weather },
   compute: kvaThere,
   source: DERATED,
 })
@@ -61,7 +61,7 @@ export const generatorStartingKva = (generator: Generator, reckoner: Reckoner): 
 
 const othersRunning = calculation({
   id: 'others-running',
-  title: 'What else runs on it',
+  title: 'Other loads on it',
   symbol: 'S_o',
   unit: 'kVA',
   expression: 'dot(I, V) / 1000',
@@ -75,7 +75,7 @@ const othersRunning = calculation({
 
 const nothingElse = calculation({
   id: 'nothing-else-runs',
-  title: 'Nothing else runs on it',
+  title: 'No other load',
   symbol: 'S_o',
   unit: 'kVA',
   expression: '0',
@@ -114,7 +114,7 @@ export function buildingUnder(circuit: Circuit, building: Building): Building {
 const voltsOf = ({ voltageV, phases }: Circuit): number => voltageV * rootPhases(phases)
 
 const askedAlone = {
-  title: 'Asked of the generator',
+  title: 'Load on the generator',
   symbol: 'S',
   unit: 'kVA',
   source: computed('volts times amps: what its windings carry'),
@@ -135,7 +135,7 @@ export const askedOfGenerator = calculation({
 export const peakOfGenerator = calculation({
   ...askedAlone,
   id: 'peak-of-generator',
-  title: 'Asked of it for a moment',
+  title: 'Peak load on it',
   expression: 'I_1 * U_1 * p / 1000 + S_o',
   inputs: { ...machineInputs(greatestInput), S_o: others },
   compute: ({ I_1, U_1, p, S_o }) => (I_1 * U_1 * p) / 1000 + S_o,

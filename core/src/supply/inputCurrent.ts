@@ -151,7 +151,7 @@ export const weldingDrawn = calculation({
   unit: 'A',
   expression: 'min(I_want, I_max)',
   inputs: {
-    I_want: input('current wanted', 'A', computed('joint'), 'wanted-current'),
+    I_want: input('current needed', 'A', computed('joint'), 'wanted-current'),
     I_max: input('greatest output', 'A', PLATE),
   },
   compute: ({ I_want, I_max }) => Math.min(I_want, I_max),
@@ -170,7 +170,7 @@ export const inputCurrent = calculation({
   expression: 'U_2 * I_2 / w',
   inputs: {
     U_2: from(loadVoltage),
-    I_2: input('welding current', 'A', computed('current wanted'), 'wanted-current', 'welding-drawn'),
+    I_2: input('welding current', 'A', computed('current needed'), 'wanted-current', 'welding-drawn'),
     w: arcWattsFrom,
   },
   compute: ({ U_2, I_2, w }) => (U_2 * I_2) / w,
@@ -351,7 +351,7 @@ export const currentAtInputA = (draw: Draw, inputA: number, reckoner: Reckoner =
 
 export const breakerHeatCurrent = calculation({
   id: 'breaker-heat-current',
-  title: 'Steady current that heats the breaker as much',
+  title: 'Continuous equivalent current for the breaker',
   symbol: 'I_b',
   unit: 'A',
   expression: 'I_1 / k',

@@ -74,7 +74,7 @@ const leadResistance = calculation({
 })
 export const leadVolts = calculation({
   id: 'lead-volts',
-  title: 'Volts lost in the leads',
+  title: 'Voltage drop in the leads',
   symbol: 'U_l',
   unit: 'V',
   expression: 'R_l * I_2',

@@ -31,14 +31,14 @@ export const carriedBesideSteady = calculation({
 })
 export const besideTurns = calculation({
   id: 'breaker-beside-turns',
-  title: 'Heating of the breaker by the welds and by what comes and goes, as a steady current',
+  title: 'Heating of the breaker by the welds and by what comes and goes, as a continuous current',
   symbol: 'I_heat',
   unit: 'A',
   expression: 'I_m + sum(I_e)',
   inputs: {
     I_m: input('by the machine alone', 'A', computed('heat of the welds'), 'breaker-heat-current'),
     I_e: listOf(
-      'each other load, as a steady current',
+      'each other load, as a continuous current',
       'A',
       computed('running amps, by how long it is on and off'),
     ),

@@ -23,8 +23,8 @@ export const ampacityReading = calculation({
   expression: 'min(A_t * k_T * k_n, A_s)',
   inputs: {
     A_t: from(ampacityTable),
-    k_T: input('factor for the warmth around it', '', computed('rule book')),
-    k_n: input('factor for others beside it', '', computed('rule book')),
+    k_T: input('factor for the ambient temperature', '', computed('rule book')),
+    k_n: input('grouping factor', '', computed('rule book')),
     A_s: input('what its terminals allow', 'A', computed('rule book')),
   },
   compute: ({ A_t, k_T, k_n, A_s }) => Math.min(A_t * k_T * k_n, A_s),

@@ -28,7 +28,7 @@ export type Wiring = Pick<
 export interface Ampacity extends Ruled {
   /** Of the table, A. */
   readonly tableA: number
-  /** For the warmth around it. */
+  /** For the ambient temperature. */
   readonly ambientFactor: number
   /** For others beside it. */
   readonly bundleFactor: number

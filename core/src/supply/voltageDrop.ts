@@ -10,7 +10,7 @@ import type { RuleBook } from './ruleBook.ts'
 const TABLE = computed('rule book')
 const wayResistance = calculation({
   id: 'way-resistance',
-  title: 'Resistance of the way there and back',
+  title: 'Resistance there and back',
   symbol: 'R',
   unit: 'Ω',
   expression: 'g * (ρ_1 * L_1 + ρ_2 * L_2) / 1000000',
@@ -28,7 +28,7 @@ const wayResistance = calculation({
 /** With feeders above: what this machine alone draws through them. Others there take more, and that is not in it. */
 const wayThroughFeeders = calculation({
   id: 'way-resistance-with-feeders',
-  title: 'Resistance of the way there and back, feeders and all',
+  title: 'Resistance there and back, feeders and all',
   symbol: 'R',
   unit: 'Ω',
   expression: 'R_b + g * dot(ρ, L) / 1000000',

@@ -14,7 +14,7 @@ export const loadVoltage = calculation({
   inputs: {
     U_0: input('base of the load line', 'V', LOAD_LINE_SOURCE),
     s: input('slope of the load line', 'V/A', LOAD_LINE_SOURCE),
-    I_2: input('welding current', 'A', computed('current wanted'), 'wanted-current', 'welding-drawn'),
+    I_2: input('welding current', 'A', computed('current needed'), 'wanted-current', 'welding-drawn'),
     I_f: input('current above which the voltage stays', 'A', LOAD_LINE_SOURCE),
   },
   compute: ({ U_0, s, I_2, I_f }) => U_0 + s * Math.min(I_2, I_f),

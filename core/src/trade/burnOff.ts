@@ -102,7 +102,7 @@ export const wireFeed = calculation({
   unit: 'mm/min',
   expression: '60 * (α * I + β * L * I^2)',
   inputs: {
-    I: input('current', 'A', jobField('current wanted'), 'wanted-current'),
+    I: input('current', 'A', jobField('current needed'), 'wanted-current'),
     α: from(alphaSolid, alphaCored),
     β: from(betaSolid, betaCored),
     L: inputOrAssumed('electrode extension', 'mm', SOURCE),

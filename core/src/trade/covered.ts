@@ -36,7 +36,7 @@ export const coveredRate = calculation({
   expression: 'g * I',
   inputs: {
     g: input('weld metal for each ampere', 'g/(min·A)', COVERED_SOURCE),
-    I: input('current', 'A', jobField('current wanted'), 'wanted-current'),
+    I: input('current', 'A', jobField('current needed'), 'wanted-current'),
   },
   compute: ({ g, I }) => g * I,
   source: COVERED_SOURCE,

@@ -21,7 +21,7 @@ describe('gas flow', () => {
     gas: null,
     ...change,
   })
-  it('as set at the meter, whatever the parts', () => {
+  it('as as set on the meter, whatever the parts', () => {
     expect(gasFlowOf(parts({ settings: { flowLPerMin: 9 } }), r)).toBe(9)
   })
   it('10 to 12 L/min a millimetre of wire, and never less than 12', () => {

@@ -1,4 +1,4 @@
-/** Flow of shielding gas: as set at the meter, else by the cup or by the wire. */
+/** Flow of shielding gas: as as set on the meter, else by the cup or by the wire. */
 import { commonPractice, jobField } from '../basis/source.ts'
 import { assumed, calculation, from, input, inputOrAssumed } from '../calculation/calculation.ts'
 import type { Reckoner } from '../calculation/reckoner.ts'
@@ -24,7 +24,7 @@ const setFlow = calculation({
   ...flow,
   id: 'gas-flow-set',
   expression: 'Q',
-  inputs: { Q: input('set at the meter', 'L/min', jobField('flow of the set-up')) },
+  inputs: { Q: input('as set on the meter', 'L/min', jobField('flow of the set-up')) },
   compute: ({ Q }) => Q,
   source: jobField('flow of the set-up'),
 })
@@ -60,7 +60,7 @@ const heliumFlow = calculation({
     y: input('helium in the gas', '%', jobField('gas of the set-up')),
   },
   compute: ({ Q, h, y }) => Q * (1 + ((h - 1) * y) / 100),
-  source: commonPractice('helium wants two to three times the flow of argon'),
+  source: commonPractice('helium needs two to three times the flow of argon'),
 })
 export const flowRules = [cupFlow, wireFlow, heliumFlow] as const
 export const gasFlow = from(setFlow, ...flowRules)
@@ -68,13 +68,13 @@ export const gasFlow = from(setFlow, ...flowRules)
 /** A spray's longer arc and larger pool take more cover than short-circuit does. */
 const SPRAYS: ReadonlySet<ProcessId> = new Set(['gmaw-spray', 'gmaw-pulse'])
 
-/** @returns L/min: as set at the meter, else by the rule */
+/** @returns L/min: as as set on the meter, else by the rule */
 export const gasFlowOf = (parts: FlowParts, reckoner: Reckoner): number =>
   parts.settings.flowLPerMin === null
     ? ruledFlowOf(parts, reckoner)
     : reckoner.compute(setFlow, { Q: parts.settings.flowLPerMin })
 
-/** @returns L/min by the rule for cup or wire, whatever is set at the meter */
+/** @returns L/min by the rule for cup or wire, whatever is as set on the meter */
 export function ruledFlowOf(
   { process, wire, cup, gas }: Omit<FlowParts, 'settings'>,
   reckoner: Reckoner,

@@ -19,7 +19,7 @@ export function legsMm(joint: Joint): { a: number; b: number } {
 
 const field = (name: string, unit = 'mm') => input(name, unit, jobField(`${name} of the weld`))
 const thinner = field('thinner part')
-const gap = field('root gap')
+const gap = field('root opening')
 
 const filletArea = calculation({
   id: 'area-fillet',

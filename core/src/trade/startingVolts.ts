@@ -1,4 +1,4 @@
-/** Arc volts to start with, by process, gas and transfer: a line of volts over current. */
+/** Start voltage of the arc, by process, gas and transfer: a line of volts over current. */
 import type { AssumptionKey } from '../assumptions/list.ts'
 import { commonPractice } from '../basis/source.ts'
 import { assumed, calculation, from, input, inputOrAssumed } from '../calculation/calculation.ts'
@@ -11,7 +11,7 @@ import { coredUsabilityOf } from '../reference/classification.ts'
 import { isCo2 } from '../reference/gases.ts'
 import { wantedCurrent } from './wantedCurrent.ts'
 
-const PRACTICE = commonPractice('common practice: volts to start with, then by ear and eye')
+const PRACTICE = commonPractice('common practice: start voltage, then by ear and eye')
 
 interface Line {
   readonly base: AssumptionKey
@@ -29,11 +29,11 @@ const LINES: Readonly<Record<ProcessId, Line>> = {
 }
 const ALUMINIUM: Line = { base: 'voltsAluminiumBaseV', perA: 'voltsAluminiumPerA' }
 
-const volts = { title: 'Arc volts to start with', symbol: 'U', unit: 'V', source: PRACTICE } as const
+const volts = { title: 'Start voltage of the arc', symbol: 'U', unit: 'V', source: PRACTICE } as const
 const line = {
   U_0: inputOrAssumed('volts at no current', 'V', PRACTICE),
   s: inputOrAssumed('volts an ampere', 'V/A', PRACTICE),
-  I: input('current wanted', 'A', PRACTICE, wantedCurrent.id),
+  I: input('current needed', 'A', PRACTICE, wantedCurrent.id),
 }
 const plainVolts = calculation({
   ...volts,
@@ -45,7 +45,7 @@ const plainVolts = calculation({
 const hotterVolts = calculation({
   ...volts,
   id: 'starting-volts-co2',
-  title: 'Arc volts to start with, in CO₂',
+  title: 'Start voltage of the arc, in CO₂',
   expression: 'U_0 + s * I + c',
   inputs: { ...line, c: assumed('voltsCo2V') },
   compute: ({ U_0, s, I, c }) => U_0 + s * I + c,
@@ -53,7 +53,7 @@ const hotterVolts = calculation({
 const softerVolts = calculation({
   ...volts,
   id: 'starting-volts-mixed',
-  title: 'Arc volts to start with, in an argon mix',
+  title: 'Start voltage of the arc, in an argon mix',
   expression: 'U_0 + s * I - c',
   inputs: { ...line, c: assumed('voltsFcawMixedV') },
   compute: ({ U_0, s, I, c }) => U_0 + s * I - c,
@@ -62,7 +62,7 @@ const softerVolts = calculation({
 const classVolts = calculation({
   ...volts,
   id: 'starting-volts-class',
-  title: 'Arc volts to start with, by the class of the wire',
+  title: 'Start voltage of the arc, by the class of the wire',
   expression: 'U_0 + s * I + c',
   inputs: { ...line, c: input('volts of this class above the others', 'V', PRACTICE) },
   compute: ({ U_0, s, I, c }) => U_0 + s * I + c,
@@ -71,7 +71,7 @@ const classVolts = calculation({
 const heliumVolts = calculation({
   ...volts,
   id: 'starting-volts-helium',
-  title: 'Arc volts to start with, in a helium mix',
+  title: 'Start voltage of the arc, in a helium mix',
   expression: 'U_0 + s * I + c',
   inputs: { ...line, c: assumed('voltsHeliumV') },
   compute: ({ U_0, s, I, c }) => U_0 + s * I + c,

@@ -1,4 +1,4 @@
-/** The thickness that a current welds: the current wanted, solved for it. */
+/** The thickness that a current welds: the current needed, solved for it. */
 import { commonPractice, computed, jobField } from '../basis/source.ts'
 import { assumed, calculation, input } from '../calculation/calculation.ts'
 import type { Reckoner } from '../calculation/reckoner.ts'
@@ -20,7 +20,7 @@ const thickness = {
   title: 'Thickness that this current welds',
   symbol: 't',
   unit: 'mm',
-  source: commonPractice('the current wanted, solved for the thickness'),
+  source: commonPractice('the current needed, solved for the thickness'),
 } as const
 
 const byPlate = calculation({
@@ -51,7 +51,7 @@ const SLACK = 1e-9
 
 /**
  * @param law how the current of a joint goes with its thickness
- * @returns mm, the inverse of the current wanted, spray apart; null where a stick has all that it takes: it welds any plate
+ * @returns mm, the inverse of the current needed, spray apart; null where a stick has all that it takes: it welds any plate
  */
 export function thicknessAtMm(currentA: number, law: ThicknessLaw, reckoner: Reckoner): number | null {
   if (law.by === 'plate')

@@ -243,7 +243,7 @@ describe('burn-off', () => {
   })
 })
 
-describe('current wanted (common practice, no source, where nothing else is said)', () => {
+describe('current needed (common practice, no source, where nothing else is said)', () => {
   const of = (part: Partial<Joint>, process: ProcessId = 'gmaw-short', wireMm: number | null = null) =>
     wantedCurrentOf(joint(part), process, wireMm === null ? null : sampleWire({ diameterMm: wireMm }), r)
   const square = (thicknessMm: number) =>

@@ -128,7 +128,7 @@ export const drivingThickness = calculation({
 
 const heatSink = calculation({
   id: 'heat-sink-factor',
-  title: 'Factor of the thicker part, which draws heat away',
+  title: 'Factor of the thicker part',
   symbol: 'f_h',
   unit: '×',
   expression: '1 + (h - 1) * min(1, (t_2 / t_1 - 1) / (q - 1)) * min(1, max(0, 2 - t_1 / t_0))',
@@ -141,9 +141,7 @@ const heatSink = calculation({
   },
   compute: ({ h, t_1, t_2, q, t_0 }) =>
     1 + (h - 1) * Math.min(1, (t_2 / t_1 - 1) / (q - 1)) * Math.min(1, Math.max(0, 2 - t_1 / t_0)),
-  source: commonPractice(
-    'common practice: rises with the ratio, and fades where both parts are thick and drink heat alike',
-  ),
+  source: commonPractice('common practice: rises with the ratio, and fades where both parts are thick'),
 })
 
 const perMm = calculation({
@@ -188,7 +186,7 @@ export const currentPerMm = from(perMm, perMmWarm)
 
 const plateCurrent = calculation({
   id: 'joint-current',
-  title: 'Current that the joint takes',
+  title: 'Current of the joint',
   symbol: 'I_j',
   unit: 'A',
   expression: 't_e * K',
@@ -204,7 +202,7 @@ const transition = input(
 )
 export const wantedCurrent = calculation({
   id: 'wanted-current',
-  title: 'Current that the weld wants',
+  title: 'Current the weld needs',
   symbol: 'I',
   unit: 'A',
   expression: 'max(I_j, I_t)',
@@ -214,7 +212,7 @@ export const wantedCurrent = calculation({
 })
 export const leastWindowCurrent = calculation({
   id: 'window-low',
-  title: 'Least current that still makes the weld: slower, smaller beads; below it cold lap',
+  title: 'Lowest sound current: slower, smaller beads, below that cold lap',
   symbol: 'I_low',
   unit: 'A',
   expression: 'max(I_j * (1 - w / 100), I_t)',
@@ -225,7 +223,7 @@ export const leastWindowCurrent = calculation({
 
 export const mostWindowCurrent = calculation({
   id: 'window-high',
-  title: 'Most current before the thinner part burns through',
+  title: 'Highest current before the thinner part burns through',
   symbol: 'I_high',
   unit: 'A',
   expression: 'I_j * (1 + w / 100)',

@@ -25,7 +25,7 @@ export function readPattern(text: string, notation: Notation): TextRead {
   const pair = /^(.+)\s*@\s*(\d.*)$/.exec(both) ?? /^(.+)\s*[-–]\s*(\d.*)$/.exec(both)
   if (!pair)
     return fail(
-      `“${written}” is not a pattern. Write continuous, or ${examplesFor(notation).pattern}, with staggered after it where it is.`,
+      `“${written}” is not a pattern. Enter continuous, or ${examplesFor(notation).pattern}, with staggered after it where it is.`,
     )
   const unit = /[a-z"]+\.?$/i.exec(pair[2] ?? '')?.[0] ?? ''
   const segment = parseQuantity(
@@ -38,7 +38,7 @@ export function readPattern(text: string, notation: Notation): TextRead {
   if (!pitch.ok) return fail(pitch.problem.message)
   if (pitch.value < segment.value)
     return fail(
-      `“${written}”: the pitch of ${pitch.understood} is shorter than its weld of ${segment.understood}. The pitch is from middle to middle.`,
+      `“${written}”: the pitch of ${pitch.understood} is shorter than its weld of ${segment.understood}. Pitch is from middle to middle.`,
     )
   const pattern = staggered.test(written) ? 'staggered' : 'intermittent'
   const change: Partial<Joint> = { pattern, segmentMm: segment.value, pitchMm: pitch.value }
@@ -61,7 +61,7 @@ function readGapped(
   if (!weld?.ok) return fail(weld?.problem.message ?? written)
   if (!between?.ok) return fail(between?.problem.message ?? written)
   const count = elements === undefined ? null : Number(elements)
-  if (count !== null && count < 1) return fail(`“${written}”: there must be one weld at least.`)
+  if (count !== null && count < 1) return fail(`“${written}”: enter at least one weld.`)
   const pitchMm = weld.value + between.value
   const pattern = isStaggered ? 'staggered' : 'intermittent'
   const lengthMm = count === null ? null : count * weld.value + (count - 1) * between.value

@@ -20,5 +20,5 @@ export const tooLong = (text: string): ReturnType<typeof fail> | null =>
   text.length <= MOST_TEXT
     ? null
     : fail(
-        `“${plain(text.slice(0, 40))}…” is ${text.length} characters long. Write at most ${MOST_TEXT}, as on a drawing.`,
+        `“${plain(text.slice(0, 40))}…” is ${text.length} characters long. Enter at most ${MOST_TEXT}, as on a drawing.`,
       )

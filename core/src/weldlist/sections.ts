@@ -58,7 +58,7 @@ export function readSection(
         taken: `${tube.outsideMm} × ${tube.wallMm} mm, ${tube.document}`,
       }
     return NOMINAL_DIAMETERS.includes(nominal['dn'] ?? '')
-      ? `“${written}”: the wall is missing. Write for example DN ${nominal['dn']} x 6.3.`
+      ? `“${written}”: the wall is missing. Enter for example DN ${nominal['dn']} x 6.3.`
       : `“${written}”: there is no nominal diameter ${nominal['dn']} here. Sizes run ${NOMINAL_DIAMETERS.join(', ')}.`
   }
   const beam = BEAM.exec(written)?.groups

@@ -82,12 +82,12 @@ function readSymbol(
   if (FILLET_KINDS.includes(joint.kind))
     return { legMm: letter === 'z' ? size.value : size.value * THROAT, legBMm: null }
   if (letter !== 's')
-    return `“${piece}”: a and z are sizes of a fillet. Of a groove write s and its depth, or gap, face and cap.`
+    return `“${piece}”: a and z are sizes of a fillet. For a groove enter s and its depth, or gap, face and cap.`
   const thinnerMm = Math.min(joint.thicknessAMm, joint.thicknessBMm)
   if (!BEVELLED_KINDS.includes(joint.kind) || joint.kind.startsWith('double'))
-    return `“${piece}”: a depth is understood of a groove from one side. Write the gap and the face.`
+    return `“${piece}”: a depth is for a groove from one side. Enter root opening and root face.`
   if (size.value > thinnerMm + SAME_MM)
-    return `“${piece}”: the weld is ${size.understood} deep, and the part is thinner. Write at most its thickness.`
+    return `“${piece}”: the weld is ${size.understood} deep, but the part is thinner. Enter at most its thickness.`
   return { rootFaceMm: Math.max(0, thinnerMm - size.value) }
 }
 
@@ -115,7 +115,7 @@ export function readSize(text: string, joint: Joint, notation: Notation): TextRe
     parseQuantity(wide ? 'length' : 'weldSize', figure, notation)
   if (written === '') {
     return isFillet
-      ? fail(`The leg is empty. Write for example ${example.leg}, or ${example.unequal} for unequal legs.`)
+      ? fail(`The leg is empty. Enter for example ${example.leg}, or ${example.unequal} for unequal legs.`)
       : read({}, 'as it was')
   }
   for (const piece of written.split(BETWEEN_SIZES)) {
@@ -129,19 +129,19 @@ export function readSize(text: string, joint: Joint, notation: Notation): TextRe
     const key = named ? SIZE_WORDS.get((named[1] ?? '').toLowerCase()) : undefined
     if (named && !key)
       return fail(
-        `“${piece}” is not understood. Write for example ${isFillet ? `${example.leg} or ${example.unequal}` : example.groove}.`,
+        `“${piece}” is not valid. Enter for example ${isFillet ? `${example.leg} or ${example.unequal}` : example.groove}.`,
       )
     const legs = !named && isFillet ? piece.split(/\s*[x×*]\s*/i) : null
     if (legs) {
       if (legs.length > 2)
-        return fail(`“${piece}” has more than two legs. Write for example ${example.unequal}.`)
+        return fail(`“${piece}” has more than two legs. Enter for example ${example.unequal}.`)
       const [a, b] = withUnit(legs).map((leg) => number(leg))
       for (const leg of [a, b]) if (leg && !leg.ok) return fail(leg.problem.message)
       const leg = a?.ok ? a.value : null
       change = { ...change, legMm: leg, legBMm: b?.ok && b.value !== leg ? b.value : null }
       continue
     }
-    if (!key) return fail(`“${piece}”: say which size it is, for example ${example.groove}.`)
+    if (!key) return fail(`“${piece}”: enter which size it is, for example ${example.groove}.`)
     const wide = key === 'diameterMm' || key === 'headerDiameterMm' || key === 'slotLengthMm'
     const value = number(named?.[2] ?? '', wide)
     if (!value.ok) return fail(value.problem.message)

@@ -25,23 +25,23 @@ export function readWelds(text: string, notation: Notation): TextRead {
   if (/^\d+$/.test(written) && Number(written) > 0) {
     const unit = notation.system === 'imperial' ? 'in' : 'mm'
     return fail(
-      `“${written}”: ${written} welds, or ${written} ${unit}? Write ${written} x ${example.slice(4)}, or ${written} ${unit}.`,
+      `“${written}”: ${written} welds, or ${written} ${unit}? Enter ${written} x ${example.slice(4)}, or ${written} ${unit}.`,
     )
   }
   const round = /^(\d+)\s*[x×*@]\s*round$/i.exec(written)
   if (round && Number(round[1]) >= 1 && Number(round[1]) <= 100_000)
     return read({ count: Number(round[1]) }, `${round[1]} × round`)
   if (/^\d+\s*[x×*@]$/i.test(written))
-    return fail(`“${written}”: the length is missing. Write for example ${example}.`)
+    return fail(`“${written}”: the length is missing. Enter for example ${example}.`)
   const count = parts ? Number(parts[1]) : 1
   if (count < 1 || count > 100_000)
-    return fail(`“${written}”: the number of welds must be from 1 to 100000. Write for example ${example}.`)
+    return fail(`“${written}”: the number of welds must be from 1 to 100000. Enter for example ${example}.`)
   const length = parseQuantity('length', parts?.[2] ?? written, notation)
   if (!length.ok)
     return fail(
       length.problem.message.replace(
-        /Write (18 in or 4 ft|450 mm or 1.2 m)\.$/,
-        `Write for example ${example}.`,
+        /Enter (18 in or 4 ft|450 mm or 1.2 m)\.$/,
+        `Enter for example ${example}.`,
       ),
     )
   return read({ count, lengthMm: length.value }, `${count} × ${length.understood}`)
@@ -99,14 +99,14 @@ export function readJoint(text: string): TextRead {
   if (!found) {
     return fail(
       written === ''
-        ? 'The joint is empty. Write for example T, lap, V 60 or tube to plate.'
-        : `“${written}” is not a joint that is known. Write for example T, lap, square, V 60, bevel 45, plug or tube to plate.`,
+        ? 'The joint is empty. Enter for example T, lap, V 60 or tube to plate.'
+        : `“${written}” is not a known joint. Enter for example T, lap, square, V 60, bevel 45, plug or tube to plate.`,
     )
   }
   const angle = named ? null : Number(angled?.[2])
   const bevelled = BEVELLED_KINDS.includes(found.kind)
   if (angle !== null && !bevelled)
-    return fail(`“${written}”: a ${found.name} has no angle. Write it without.`)
+    return fail(`“${written}”: a ${found.name} has no angle. Enter it without.`)
   if (angle !== null && (angle <= 0 || angle >= 180))
     return fail(
       `“${written}”: the angle must be between 0 and 180 degrees; 60 is usual for a V, 45 for a bevel.`,
@@ -162,7 +162,7 @@ function readPipe(written: string): Part | string | null {
     .replace(/\s+/g, ' ')
   const material = words === '' ? null : materialOf(words)
   if (words !== '' && !material)
-    return `“${written}”: the pipe is understood, the metal “${words}” is not. Write for example 304, 316L, steel or 6061.`
+    return `“${written}”: “${words}” is not a metal. Enter for example 304, 316L, steel or 6061.`
   return { thicknessMm: pipe.wallIn * 25.4, material, diameterMm: pipe.outsideIn * 25.4 }
 }
 
@@ -226,12 +226,12 @@ export function readParts(text: string, joint: Joint, notation: Notation): TextR
   if (long) return long
   if (/\s(to|on)$/i.test(plain(text)))
     return fail(
-      `“${plain(text)}”: the other part is missing. Write for example ${examplesFor(notation).parts}.`,
+      `“${plain(text)}”: the other part is missing. Enter for example ${examplesFor(notation).parts}.`,
     )
   const [first = '', second, ...more] = plain(text).split(/\s+(?:to|on|→|->)\s+/i)
   if (more.length > 0)
     return fail(
-      `“${plain(text)}” names more than two parts. Write for example ${examplesFor(notation).parts}.`,
+      `“${plain(text)}” names more than two parts. Enter for example ${examplesFor(notation).parts}.`,
     )
   const a = readPart(first, joint.materialA, notation)
   if (typeof a === 'string') return fail(a)
@@ -273,7 +273,7 @@ export function readPosition(text: string): TextRead {
   const position = positionOf(plain(text).toLowerCase())
   if (!position)
     return fail(
-      `“${plain(text)}” is not a position. Write flat, horizontal, vertical up, vertical down or overhead, or 1F to 6G, or PA to PK.`,
+      `“${plain(text)}” is not a position. Enter flat, horizontal, vertical up, vertical down or overhead, or 1F to 6G, or PA to PK.`,
     )
   const name = positionName(position)
   return read({ position }, FIXED_PIPE.test(plain(text)) ? `round a fixed pipe: judged as ${name}` : name)

@@ -147,7 +147,7 @@ describe('what people write in a weld line', () => {
     expect(change(size.readSize('gap 3/32, face 1/16, cap 1/16', groove, IMPERIAL))).toEqual(
       near({ rootGapMm: 2.38125, rootFaceMm: 1.5875, reinforcementMm: 1.5875 }),
     )
-    expect(message(size.readSize('3/32', groove, IMPERIAL))).toContain('say which size')
+    expect(message(size.readSize('3/32', groove, IMPERIAL))).toContain('enter which size')
   })
 
   it.each([
@@ -183,7 +183,7 @@ describe('what people write in a weld line', () => {
   it.each([
     [text.readWelds('0 x 18 in', IMPERIAL), 'from 1 to 100000'],
     [text.readWelds('4 x', IMPERIAL), '4 x 18 in'],
-    [text.readJoint('nail'), 'not a joint'],
+    [text.readJoint('nail'), 'not a known joint'],
     [text.readJoint('V 180'), 'between 0 and 180'],
     [text.readJoint('T 45'), 'has no angle'],
     [text.readParts('14 ga 304 to', steel, IMPERIAL), 'the other part is missing'],
@@ -194,8 +194,8 @@ describe('what people write in a weld line', () => {
     [text.readWelds('4', IMPERIAL), '4 welds, or 4 in?'],
     [text.readWelds('400', METRIC), '400 welds, or 400 mm?'],
     [text.readWelds('4 x', METRIC), '4 x 450 mm'],
-    [text.readWelds('3 x 0.1 mm', METRIC), 'below the least of 0.5 mm. Write for example 4 x 450 mm.'],
-    [text.readJoint('groove'), 'not a joint'],
+    [text.readWelds('3 x 0.1 mm', METRIC), 'below the minimum of 0.5 mm. Enter for example 4 x 450 mm.'],
+    [text.readJoint('groove'), 'not a known joint'],
     [pattern.readPattern('6-2', IMPERIAL), 'shorter than its weld'],
     [pattern.readPattern('often', IMPERIAL), '2-6'],
   ])('%#: says what to write', (read, words) => {
@@ -382,9 +382,9 @@ describe('a weld list as a table', () => {
       ['4', '1e9', '6', 'T'],
     ])
     expect(rows.map(({ joint: one }) => one !== null)).toEqual([true, false, false, false])
-    expect(rows[1]?.problems).toEqual([{ key: 'count', message: 'is “four”; write a plain number' }])
+    expect(rows[1]?.problems).toEqual([{ key: 'count', message: 'is “four”. Enter a plain number' }])
     expect(rows[2]?.problems.map(({ key }) => key)).toEqual(['kind', 'thicknessAMm'])
-    expect(rows[3]?.problems[0]?.message).toContain('above the most')
+    expect(rows[3]?.problems[0]?.message).toContain('above the maximum')
   })
 
   it('a rule across cells names its cell too', () => {
@@ -431,7 +431,7 @@ describe('a text longer than anybody writes', () => {
       // Ten million characters: a pattern that went back and forth in it would not end.
       for (const piece of ['1', '1/2 ', '1 x ', 'in ', 'a ', ' ']) {
         const answer = reader(piece.repeat(10_000_000 / piece.length))
-        expect(answer).toMatchObject({ ok: false, message: expect.stringContaining('Write at most 200') })
+        expect(answer).toMatchObject({ ok: false, message: expect.stringContaining('Enter at most 200') })
       }
       expect(reader('x'.repeat(201))).toMatchObject({ message: expect.stringContaining('201 characters') })
       expect(reader('x'.repeat(200))).not.toMatchObject({ message: expect.stringContaining('at most') })

@@ -65,7 +65,7 @@ export function earlyConstantS(model: BreakerModel, ratingA: number, reckoner: R
 /** A breaker in warm air carries less than its rating, in cold air more. */
 export const breakerInWarmth = calculation({
   id: 'breaker-in-warmth',
-  title: 'What the breaker holds without end',
+  title: 'What the breaker holds continuously',
   symbol: 'I_h',
   unit: 'A',
   expression: 'I_n * c * max(0, 1 - w / 100 * (T_a - T_c))',
@@ -73,8 +73,8 @@ export const breakerInWarmth = calculation({
     I_n: input('breaker', 'A', dataPlate('circuit')),
     c: input('times its rating that it holds', '×', computed('standard of the breaker')),
     w: assumed('breakerPctPerC'),
-    T_a: input('warmth around it', '°C', dataPlate('circuit')),
-    T_c: input('warmth that its rating is for', '°C', computed('standard of the breaker')),
+    T_a: input('ambient temperature', '°C', dataPlate('circuit')),
+    T_c: input('rated ambient temperature', '°C', computed('standard of the breaker')),
   },
   compute: ({ I_n, c, w, T_a, T_c }) => I_n * c * Math.max(0, 1 - (w / 100) * (T_a - T_c)),
   source: computed('its standard, and what its maker’s tables show of warm panels'),
@@ -94,7 +94,7 @@ export function heldWithoutEndA(
   )
 }
 
-/** A breaker as it stands in the warmth around it, and when its heat throws it. */
+/** A breaker as it stands in the ambient temperature, and when its heat throws it. */
 export interface Tripping {
   /** What it holds without end, A. */
   readonly heldA: number
@@ -126,7 +126,7 @@ export const breakerOverload = calculation({
   },
   compute: ({ a, p, θ }) =>
     a <= 0 ? Number.POSITIVE_INFINITY : Math.sqrt((1 - Math.exp(-(a + p) / θ)) / (1 - Math.exp(-a / θ))),
-  source: computed('one heat store, heated and cooled without end'),
+  source: computed('one heat store, heated and cooled continuously'),
 })
 
 /**

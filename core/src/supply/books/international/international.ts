@@ -114,7 +114,7 @@ const inGround = (method: Method): boolean => method === 'D1' || method === 'D2'
 export const international: RuleBook = {
   id: 'international',
   name: 'International (IEC 60364)',
-  note: 'No breaker may be larger than its cable carries, whatever the machine; nor than its outlet. What several machines draw is added up. A gG fuse counts as a breaker of its rating: tested with a cable it melts at 1.45 times (IEC 60269-2).',
+  note: 'No breaker may be larger than its cable or its outlet. The currents of several machines add up. A gG fuse counts as a breaker of its rating (IEC 60269-2).',
   unitSystem: 'metric',
   filletRule: 'en-1993',
   services: SERVICES,

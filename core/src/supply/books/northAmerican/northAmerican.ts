@@ -33,7 +33,7 @@ const RULE = standard('NEC 630.11(A), 310.16', true)
 
 const effectiveReading = calculation({
   id: 'conductor-by-plate',
-  title: 'Conductor current that the rule asks for',
+  title: 'Conductor current by code',
   symbol: 'I',
   unit: 'A',
   expression: 'I_1eff',
@@ -43,7 +43,7 @@ const effectiveReading = calculation({
 })
 const conductorByRule = calculation({
   id: 'conductor-by-rule',
-  title: 'Conductor current that the rule asks for',
+  title: 'Conductor current by code',
   symbol: 'I',
   unit: 'A',
   expression: 'I_1max * m',
@@ -53,7 +53,7 @@ const conductorByRule = calculation({
 })
 const conductorByGroup = calculation({
   id: 'conductor-by-group',
-  title: 'Feeder current that the rule asks for: all of the two largest, less of each further one',
+  title: 'Feeder current by code: all of the two largest, less of each further one',
   symbol: 'I',
   unit: 'A',
   expression: 'dot(I, g)',
@@ -140,7 +140,7 @@ function read(table: ReadonlyMap<string, number>, printed: string, text: string)
 export const northAmerican: RuleBook = {
   id: 'north-american',
   name: 'North American (NEC)',
-  note: 'Its multipliers and sizes are why a welder’s cable may be thinner than its breaker suggests: it rests between arcs, and the breaker guards against a short circuit. Resistance welders (630.31 and on) are left out.',
+  note: 'A welder rests between arcs, so its cable may be smaller than its breaker suggests. Resistance welders (630.31 and later) are not covered.',
   unitSystem: 'imperial',
   filletRule: 'd1.1',
   services: SERVICES,
