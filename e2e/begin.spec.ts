@@ -34,9 +34,9 @@ test.describe('an empty database', () => {
     await page.getByRole('button', { name: 'Start my own shop' }).click()
     await page.getByLabel('Name of your shop').pressSequentially('Gatehouse Welding')
     await page.keyboard.press('Enter')
-    await expect(page.getByRole('heading', { level: 1 })).toContainText('Walk through Gatehouse Welding')
+    await expect(page.getByRole('heading', { level: 1 })).toContainText('Set up Gatehouse Welding')
     await page.goto(`${server.url}/jobs`)
-    await expect(page.getByText('There are no jobs yet')).toBeVisible()
+    await expect(page.getByText('No jobs yet')).toBeVisible()
     await expect(page.getByText('Tollgate')).toHaveCount(0)
   })
 
@@ -51,7 +51,7 @@ test.describe('an empty database', () => {
   test('asks again for a name that was not given', async ({ page, server }) => {
     await page.goto(server.url)
     await page.getByRole('button', { name: 'Start my shop' }).click()
-    await expect(page.getByRole('alert')).toContainText('Write the name of your shop')
+    await expect(page.getByRole('alert')).toContainText('Enter the name of your shop')
   })
 })
 
@@ -70,7 +70,7 @@ test('a whole shop goes out as a file and comes in again', async ({ page, server
   await expect(page.getByRole('status').filter({ hasText: /^Saved/ })).toBeVisible()
   await page.goto(`${server.url}/shop`)
   await page.getByText('Import a whole shop').setInputFiles(path)
-  await expect(page.getByRole('alert')).toContainText('would take the place of all')
+  await expect(page.getByRole('alert')).toContainText('replaces everything of')
   await page.getByRole('button', { name: 'Replace Tollgate Orchard Works' }).click()
   await expect(page.getByRole('link', { name: 'Press frame', exact: true })).toBeVisible()
   await page.goto(`${server.url}/shop`)
@@ -94,7 +94,7 @@ test('a job without a set-up has them ranked, and what is not known leads to its
     .click()
   await expect(page.getByTestId('headline')).toBeVisible()
   await page.goto(`${server.url}/jobs/press-frame/fit`)
-  await page.getByRole('link', { name: 'Enter gas in the cylinder of 75/25 Ar/CO₂' }).click()
+  await page.getByRole('link', { name: 'Enter stock' }).click()
   const left = page.getByLabel('Gas in the cylinder', { exact: true })
   await expect(left).toBeFocused()
   await page.keyboard.type('120')

@@ -147,7 +147,7 @@ test('compares what is pinned, decides, and goes out as a sheet', async ({ page,
 
   await cell(page, 'Press frame', 'Bay 2 wire').click()
   await page.getByRole('button', { name: 'Use for this job' }).click()
-  await expect(page.getByText('Press frame goes by Bay 2 wire')).toBeVisible()
+  await expect(page.getByText('Press frame now uses Bay 2 wire')).toBeVisible()
   await expect.poll(async () => (await server.record<Job>('jobs/press-frame')).setUpId).toBe('bay-2-wire')
 
   await page.getByRole('button', { name: 'Export' }).click()

@@ -40,7 +40,7 @@ test('with a limit to spend, what a run brings in is typed and kept', async ({ p
   const budget = page.getByLabel('Spending limit, USD')
   await budget.pressSequentially('1300')
   await budget.press('Tab')
-  const worth = page.getByLabel('A run brings in, USD: Hoist beam, aluminium')
+  const worth = page.getByLabel('Revenue per run, USD: Hoist beam, aluminium')
   await worth.pressSequentially('2000')
   await worth.press('Tab')
   await expect.poll(async () => (await server.record<Job>('jobs/hoist-beam')).worthPerRun).toBe(2000)
@@ -88,7 +88,7 @@ test('requirements rank the machines, live with the weights, and come of the job
   await expect(first).toContainText('×')
   await expect(ranking).toContainText('How sure is the ranking?')
   // Service and quiet count for all, the price for nothing: then the new one leads.
-  const price = page.getByRole('slider', { name: /^How much Price counts/ })
+  const price = page.getByRole('slider', { name: /^Weight of Price/ })
   await price.focus()
   for (let step = 0; step < 20; step += 1) await page.keyboard.press('ArrowLeft')
   await expect(first).not.toContainText('Fen 300, second-hand')
@@ -114,7 +114,7 @@ test('requirements rank the machines, live with the weights, and come of the job
   await page.keyboard.press('ArrowDown')
   await page.keyboard.press('Enter')
   await expect(page.getByRole('listitem').filter({ hasText: 'Pulse' })).toHaveCount(1)
-  await page.getByRole('button', { name: 'Take from 7 planned jobs' }).click()
+  await page.getByRole('button', { name: 'Fill in from 7 planned jobs' }).click()
   await expect(page.getByRole('listitem').filter({ hasText: 'outdoors: Loader fork repair' })).toHaveCount(1)
   await expect(page.getByRole('region', { name: 'Ranking' })).toContainText('does not do')
 })
@@ -157,6 +157,6 @@ test('a decision is written down, read as a page, and told when it no longer hol
     ],
   }
   await server.replace('power-sources/sloe-310', () => changed)
-  await expect(page.getByText('It no longer holds')).toBeVisible()
-  await expect(page.getByText(/greatest output 310 A → 150 A/)).toBeVisible()
+  await expect(page.getByText('No longer holds')).toBeVisible()
+  await expect(page.getByText(/maximum output 310 A → 150 A/)).toBeVisible()
 })

@@ -24,7 +24,7 @@ export async function walkToFirstFit(page: Page, url: string): Promise<number> {
   await press('+ 120/240 V, 210 A class wire machine')
   await press('+ 0.035 ER70S-6, 200 mm spool')
   await press('+ 75/25 Ar/CO₂')
-  await press('Take it')
+  await press('Add set-up')
   await type('Thickness', '3/16')
   await press('Find set-ups')
   await page.getByTestId('headline').waitFor()

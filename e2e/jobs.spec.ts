@@ -90,7 +90,7 @@ test('the section is drawn as it is typed, and over-welding is shown in money', 
   await expect(page.getByText(/times the metal of .*: .* about \$/)).toBeVisible()
   await cell(page, 'Size', 2).fill('3/8')
   await expect(drawing).toHaveAttribute('aria-label', /leg A 3\/8 in/)
-  await page.getByRole('button', { name: 'Take 3/16 in' }).click()
+  await page.getByRole('button', { name: 'Use 3/16 in' }).click()
   await expect(cell(page, 'Size', 2)).toHaveValue('3/16 in')
   await page.keyboard.press('Control+z')
   await page.keyboard.press('Control+z')
@@ -135,11 +135,11 @@ test('a weld list is previewed, mended and taken; nothing enters before', async 
   await page
     .getByRole('textbox', { name: 'Or paste rows here' })
     .fill('Qty,Each,joint,thk\n4,18,T,1/4\nfour,18,T,1/4\n=1,18,T,1/4\n')
-  await expect(page.getByText('1 of 3 rows are understood')).toBeVisible()
-  await expect(page.getByText('is “four”; write a plain number')).toBeVisible()
+  await expect(page.getByText('1 of 3 rows are valid')).toBeVisible()
+  await expect(page.getByText('is “four”. Enter a plain number')).toBeVisible()
   expect((await server.record<Job>('jobs/press-frame')).joints).toHaveLength(1)
-  await pick(page, 'What Each fills', 'skip')
-  await pick(page, 'What Each fills', 'length')
+  await pick(page, 'Field for Each', 'skip')
+  await pick(page, 'Field for Each', 'length')
   await pick(page, 'Unit of Each', 'ft')
   await page.getByRole('button', { name: 'Add 1 weld' }).click()
   const undo = page.getByRole('button', { name: 'Undo' })
@@ -190,7 +190,7 @@ test('exports come back as the same job', async ({ page, server }) => {
   await page.getByRole('button', { name: 'Import and export' }).click()
   await page.getByText('Import a weld list').click()
   await page.locator('input[type=file][accept*=csv]').setInputFiles(csv)
-  await page.getByRole('button', { name: 'Replace all welds by 3' }).click()
+  await page.getByRole('button', { name: 'Replace all welds with 3' }).click()
   await saved(page)
   expect((await server.record<Job>('jobs/press-screw-post')).joints).toEqual(before.joints)
 
@@ -233,7 +233,7 @@ test('a list of 500 welds stays smooth to edit, one of 5,000 rows is previewed',
   await page
     .locator('input[type=file][accept*=csv]')
     .setInputFiles({ name: 'big.csv', mimeType: 'text/csv', buffer: Buffer.from(list(5000)) })
-  await expect(page.getByText('5000 of 5000 rows are understood')).toBeVisible()
+  await expect(page.getByText('5000 of 5000 rows are valid')).toBeVisible()
   console.log(
     `MEASURED preview of 5,000 rows in the browser: ${Date.now() - began} ms, the browser's driver included`,
   )
@@ -243,7 +243,7 @@ test('a list of 500 welds stays smooth to edit, one of 5,000 rows is previewed',
   await page
     .locator('input[type=file][accept*=csv]')
     .setInputFiles({ name: 'list.csv', mimeType: 'text/csv', buffer: Buffer.from(list(500)) })
-  await page.getByRole('button', { name: 'Replace all welds by 500' }).click()
+  await page.getByRole('button', { name: 'Replace all welds with 500' }).click()
   await expect(page.getByText('500 lines')).toBeVisible()
   await expect(page.getByText(/of weld metal/)).toBeVisible()
   await saved(page)
@@ -299,7 +299,7 @@ test('a list of 500 welds stays smooth to edit, one of 5,000 rows is previewed',
   await expect.poll(async () => (await server.record<Job>('jobs/press-frame')).joints[2]?.count).toBe(21)
   // Its fit comes from the worker too, mends and all.
   await page.getByRole('link', { name: 'Fit', exact: true }).click()
-  await expect(page.getByTestId('headline')).toHaveText(/A too little$/)
+  await expect(page.getByTestId('headline')).toHaveText(/A too low$/)
   await expect(page.getByRole('combobox', { name: 'Weld', exact: true })).toBeVisible()
   await expect(
     page.getByRole('button', { name: /^Bay 2 240 V 50 A|^Set-up:|^Weld in/ }).first(),

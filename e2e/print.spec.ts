@@ -50,6 +50,6 @@ test('a set-up card has its places and what speaks against it, and no list of wh
   await expect(page.locator('[data-slot=powerSource]')).toBeVisible()
   await toPaper(page)
   await expect(page.locator('[data-slot=powerSource]')).toBeVisible()
-  await expect(page.getByText(/rules are met/)).toBeHidden()
+  await expect(page.getByText(/checks pass/)).toBeHidden()
   expect(pagesOf(await page.pdf({ format: 'A4' }))).toBe(1)
 })

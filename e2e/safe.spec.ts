@@ -173,7 +173,7 @@ test('a deleted job comes back, and an earlier version too', async ({ page, serv
   await page.getByRole('link', { name: 'Records and backup' }).click()
   await page.getByRole('tab', { name: 'Deleted' }).click()
   await page.getByRole('button', { name: 'Restore Loader fork repair' }).click()
-  await expect(page.getByText('Nothing is deleted.')).toBeVisible()
+  await expect(page.getByText('Nothing deleted.')).toBeVisible()
   await expect.poll(async () => (await fetch(`${server.url}/api/jobs/loader-fork`)).status).toBe(200)
 
   await page.goto(`${server.url}/jobs/loader-fork`)
@@ -258,13 +258,13 @@ test.describe('with sign-in', () => {
     await guest.goto(`${stopped.url}/jobs`)
     await signIn(guest, 'Rowan')
     await guest.getByRole('button', { name: 'Delete Press frame' }).click()
-    await expect(guest.getByText('you are here as guest')).toBeVisible()
+    await expect(guest.getByText('Your role is guest')).toBeVisible()
     await expect(guest.getByRole('link', { name: 'Press frame', exact: true })).toBeVisible()
     await guest.getByRole('link', { name: 'Shop', exact: true }).click()
     await guest.getByRole('link', { name: 'Records and backup' }).click()
     await expect(guest.getByRole('link', { name: 'People' })).toBeHidden()
 
-    await owner.getByRole('button', { name: 'Take Rowan away' }).click()
+    await owner.getByRole('button', { name: 'Delete Rowan' }).click()
     await expect(owner.getByRole('row').filter({ hasText: 'Rowan' })).toBeHidden()
     await guest.reload()
     await expect(guest.getByRole('heading', { name: 'Sign in' })).toBeVisible()
@@ -285,7 +285,7 @@ test.describe('with sign-in', () => {
     await page.getByRole('button', { name: /Hazel/ }).click()
     await page.getByText('Sign out', { exact: true }).click()
     const asked = page.getByRole('dialog', { name: 'Not saved yet' })
-    await expect(asked).toContainText('Press frame: what you typed is not on the server yet')
+    await expect(asked).toContainText('Press frame: not saved yet')
     await asked.getByRole('button', { name: 'Sign out' }).click()
     await page.unroute('**/api/jobs/press-frame')
 

@@ -8,6 +8,14 @@ const METRIC: Notation = { system: 'metric', locale: 'en-US' }
 describe('figures as the shop reads them', () => {
   it.each([
     [6.35, 'mm', '1/4 in', '6.35 mm'],
+    // A fraction where it is one within 0.004 in; gauges are none: 16 ga is 0.0598 in, 10 ga 0.1345 in.
+    [6.43, 'mm', '1/4 in', '6.43 mm'],
+    [3.66, 'mm', '9/64 in', '3.66 mm'],
+    [3.416, 'mm', '0.134 in', '3.4 mm'],
+    [1.519, 'mm', '0.06 in', '1.5 mm'],
+    [0.132, 'mm', '0.005 in', '0.1 mm'],
+    [39.75, 'mm', '1-9/16 in', '39.75 mm'],
+    [12, 'L/min', '25 CFH', '12 L/min'],
     [0.889, 'mm diameter', '0.035 in', '0.9 mm'],
     // As a counter sells them: AWS A5.18 and A5.12 list both names of a size (from memory).
     [0.6, 'mm diameter', '0.023 in', '0.6 mm'],

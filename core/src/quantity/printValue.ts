@@ -57,7 +57,24 @@ function tradeDiameter(value: number, notation: Notation): string {
   const named = TRADE_THOUSANDTHS.find((one) => Math.abs(inches * 1000 - one) <= SAME_THOUSANDTHS)
   return diameter(named === undefined ? value : (named / 1000) * INCH.worth, notation)
 }
-const thickness: Printer = (value, notation) => printQuantity('thickness', value, notation)
+/** Thinner than this a sheet is a gauge or a decimal: 16 ga is not 1/16 in. */
+const LEAST_FRACTION_IN = 1 / 8
+const SPOKEN_FRACTION_IN = 0.004
+/** As a workshop says a length: a fraction where it is one within 0.004 in, else thousandths. */
+const spokenInches: Printer = (value, notation) => {
+  const inches = value / INCH.worth
+  const parts = inches < 1 ? 64 : 16
+  const near = Math.round(inches * parts)
+  if (inches >= LEAST_FRACTION_IN && Math.abs(inches - near / parts) <= SPOKEN_FRACTION_IN) {
+    const whole = Math.floor(near / parts)
+    const rest = near - whole * parts
+    if (rest === 0) return `${whole} in`
+    return `${whole > 0 ? `${whole}-` : ''}${fraction(rest, parts)} in`
+  }
+  const exact = printQuantity('thickness', value, notation)
+  if (exact.includes('/')) return exact
+  return `${formatOf(notation.locale, 3).format(inches).replace('-', '−')} in`
+}
 /** As it was called for where that has two decimals at the most, else to a tenth: nobody sets more. */
 const millimetres: Printer = (value, { locale }) => {
   const isShort = Math.abs(value * 100 - Math.round(value * 100)) < SHORT
@@ -79,7 +96,7 @@ const GALLON_L = 3.785411784
 
 const IMPERIAL: Readonly<Record<string, Printer>> = {
   'mm diameter': tradeDiameter,
-  mm: thickness,
+  mm: spokenInches,
   'mm length': either(120 * INCH.worth, scaled(INCH.worth, 'in'), scaled(FOOT.worth, 'ft')),
   'mm²': scaled(INCH.worth ** 2, 'in²'),
   'mm³': scaled(INCH.worth ** 3, 'in³'),
@@ -91,7 +108,7 @@ const IMPERIAL: Readonly<Record<string, Printer>> = {
   L: either(CUBIC_FOOT.worth, scaled(CUBIC_FOOT.worth, 'ft³', 2), scaled(CUBIC_FOOT.worth, 'ft³')),
   'L/h': scaled(GALLON_L, 'gal/h', 2),
   'L fuel': scaled(GALLON_L, 'gal', 2),
-  'L/min': scaled(CUBIC_FEET_PER_HOUR.worth, 'CFH'),
+  'L/min': scaled(CUBIC_FEET_PER_HOUR.worth, 'CFH', 2),
   'L/min per mm': scaled(CUBIC_FEET_PER_HOUR.worth / INCH.worth, 'CFH per in'),
   'A/mm': (value, { locale }) => `${printNumber((value * INCH.worth) / 1000, locale, 3)} A per 0.001 in`,
   // A temperature in ordinary work is known to a degree.

@@ -51,7 +51,9 @@ describe('fillets by throat and by leg', () => {
     expect(change(readSize('s8, gap 2', groove, MM))).toEqual({ rootFaceMm: 0, rootGapMm: 2 })
     expect(refused(readSize('s9', groove, MM))).toContain('the part is thinner')
     expect(refused(readSize('a4', groove, MM))).toContain('sizes of a fillet')
-    expect(refused(readSize('s5', joint({ kind: 'square', legMm: null }), MM))).toContain('Enter root opening')
+    expect(refused(readSize('s5', joint({ kind: 'square', legMm: null }), MM))).toContain(
+      'Enter root opening',
+    )
   })
 })
 

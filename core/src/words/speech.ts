@@ -118,27 +118,10 @@ export function sideOf(speech: Speech, assessment: Assessment, side: 'demand' | 
     const template = speech.language.criteria[assessment.criterion]?.sides?.[side]
     return template === undefined ? '–' : fill(speech, template, assessment.params)
   }
-  const main = printSide(speech, assessment, value)
+  const main = printValue(value, assessment.unit, speech.notation)
   return side === 'capacity' && assessment.capacityLow !== null
     ? `${withoutUnit(printValue(assessment.capacityLow, assessment.unit, speech.notation))}–${main}`
     : main
-}
-
-const MM_PER_INCH = 25.4
-/** Three decimals of an inch are a feeler gauge’s. */
-const INCH_DECIMALS = 3
-
-/** Two lengths that stand side by side are both fractions of an inch, or both decimals. */
-function printSide({ notation }: Speech, { demand, capacity, unit }: Assessment, value: number): string {
-  const printed = printValue(value, unit, notation)
-  if (unit !== 'mm' || notation.system !== 'imperial' || demand === null || capacity === null) return printed
-  const isFraction = (one: number): boolean => !/[.,]/.test(printValue(one, unit, notation))
-  return isFraction(demand) === isFraction(capacity)
-    ? printed
-    : `${(value / MM_PER_INCH).toLocaleString(notation.locale, {
-        minimumFractionDigits: INCH_DECIMALS,
-        maximumFractionDigits: INCH_DECIMALS,
-      })} in`
 }
 
 /** `50 in/min` without its unit, for the lower end of a range. */

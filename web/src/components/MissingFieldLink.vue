@@ -5,11 +5,20 @@ import type { RouteLocationRaw } from 'vue-router'
 import { useWorkspace } from '../shop/workspace.ts'
 
 /** From what is not known to the field where it is written. */
-const { assessment, setUp, jobId } = defineProps<{
+const {
+  assessment,
+  setUp,
+  jobId,
+  isBrief = false,
+} = defineProps<{
   assessment: Assessment
   setUp: SetUp
   jobId: string | null
+  /** The name of the thing is in the sentence beside it. */
+  isBrief?: boolean
 }>()
+/** Labels that read badly in a sentence. */
+const STOCKED: ReadonlySet<string> = new Set(['Stock on hand', 'Gas in the cylinder'])
 const workspace = useWorkspace()
 
 const to = computed<{ route: RouteLocationRaw; words: string } | null>(() => {
@@ -35,7 +44,8 @@ const to = computed<{ route: RouteLocationRaw; words: string } | null>(() => {
   if (id === null) return own
   const list = pathOfSlot(slot)
   const name = workspace.get(list, id)?.name ?? id
-  const words = settling.field === null ? name : `${settling.field.toLowerCase()} of ${name}`
+  const field = settling.field && (STOCKED.has(settling.field) ? 'stock' : settling.field.toLowerCase())
+  const words = field === null ? name : isBrief ? field : `${field} of ${name}`
   return { route: { name: 'equipment', params: { list, id }, query }, words }
 })
 </script>

@@ -132,7 +132,8 @@ const whichOf = ({ weldId, pass }: Row): string =>
                   v-if="row.criteria[0] && isLate"
                   :assessment="row.criteria[0]"
                   :set-up="setUp"
-                  :job-id="jobId" /></span></template
+                  :job-id="jobId"
+                  is-brief /></span></template
           ></span>
           <button class="link-button fold" :aria-expanded="isUnfolded" @click="isUnfolded = !isUnfolded">
             {{ isUnfolded ? 'Fold' : 'Show figures' }}

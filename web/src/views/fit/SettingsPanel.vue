@@ -162,7 +162,7 @@ const compared = computed(() => {
   const cost =
     Math.abs(saved) < a.costPerM / 200
       ? 'at the same cost'
-      : `${costWords(Math.abs(saved))} ${saved > 0 ? 'cheaper' : 'dearer'}`
+      : `${costWords(Math.abs(saved))} ${saved > 0 ? 'cheaper' : 'more expensive'}`
   if (b.filledPct === null) return `The right side is ${cost}. The welder feeds the rod and sets the size.`
   if (b.filledPct < 100 - SAME_SIZE_PCT)
     return `The right side lays ${p.amps(b.filledPct)} % of the planned metal: too small${legWords(b.legMm)}. It is ${cost}, but not the same weld.`

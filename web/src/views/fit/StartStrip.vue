@@ -116,7 +116,7 @@ const passes = computed(() =>
 <template>
   <section class="sheet start" aria-label="Start settings">
     <h2 v-tip="'Start setting. Try it on a coupon of the same metal, thickness and position'">
-      Start with
+      Start settings
       <small v-if="isBeyond" class="beyond">beyond this set-up</small>
       <small v-else>try it on a coupon</small>
     </h2>

@@ -109,7 +109,7 @@ describe('settings to start with', () => {
       'Wire speed 307–378': '343 in/min',
       'Amps 171–210': '190 A',
       'Polarity gun on +': 'DCEP',
-      'Gas 12 L/min': '25.4 CFH',
+      'Gas 12 L/min': '25 CFH',
       'Tip to work': '3/8–1/2 in',
       Push: '10–15°',
       Travel: '16.1 in/min',
@@ -199,7 +199,7 @@ describe('the findings', () => {
     await vi.waitFor(() => {
       expect(wrapper.get('.told').text()).toContain('Enter ')
     })
-    expect(wrapper.get('.told').text()).toMatch(/Gas used\s+22.1 ft³\s+Enter gas in the cylinder of 75\/25/)
+    expect(wrapper.get('.told').text()).toMatch(/Gas used\s+22.1 ft³\s+Enter stock/)
   })
 
   it('print in the units of the shop', async () => {

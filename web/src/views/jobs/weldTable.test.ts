@@ -164,7 +164,9 @@ describe('the inputs of a fit', () => {
       'Wire',
       'Gas',
     ])
-    expect(labels(inputs('pressing-tray'))).toEqual(expect.arrayContaining(['Root opening', 'Rod', 'Tungsten', 'Cup']))
+    expect(labels(inputs('pressing-tray'))).toEqual(
+      expect.arrayContaining(['Root opening', 'Rod', 'Tungsten', 'Cup']),
+    )
     expect(labels(inputs('loader-fork'))).not.toContain('Gas')
     expect(labels(inputs('tank-manifold', 2))).toContain('Round')
   })
