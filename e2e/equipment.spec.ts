@@ -9,7 +9,7 @@ import { expect, type Server, test } from './server.ts'
 const saved = (page: Page) => expect(page.getByRole('status').filter({ hasText: /^Saved/ })).toBeVisible()
 const openList = async (page: Page, server: Server, path: string) => {
   await page.goto(`${server.url}/equipment/${path}`)
-  await expect(page.getByRole('heading', { level: 1, name: 'Equipment' })).toBeVisible()
+  await expect(page.getByRole('link', { name: 'Equipment', exact: true })).toBeVisible()
 }
 const openSetUp = async (page: Page, server: Server, id: string) => {
   await page.goto(`${server.url}/set-ups/${id}`)

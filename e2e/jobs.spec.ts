@@ -66,7 +66,7 @@ test('what cannot stand is told beside its cell and not stored', async ({ page, 
   for (const [name, text, words] of [
     ['Size', 'face five', 'no number'],
     ['Joint', 'V 180', 'between 0 and 180'],
-    ['Welds', '2 x 0 in', 'below the least'],
+    ['Welds', '2 x 0 in', 'below the minimum'],
     ['Pattern', '6-2', 'shorter than its weld'],
     ['Parts', '2 ga steel', 'has no 2 ga'],
     ['Position', 'sideways', 'overhead'],

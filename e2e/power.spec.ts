@@ -49,7 +49,7 @@ test('another outlet that is there mends it, at no cost; it is looked at, and no
   await expect(page.getByRole('img', { name: /The breaker holds/ })).toBeVisible()
   await expect(page.getByText('Saved', { exact: true })).toBeVisible()
   // Each finding opens to its working, on the circuit that is looked at.
-  await page.getByRole('button', { name: 'Breaker holds' }).press('Enter')
+  await page.getByRole('button', { name: 'Breaker', exact: true }).press('Enter')
   const drawer = page.getByRole('complementary', { name: /Calculation: Breaker/ })
   await expect(drawer).toContainText('50 A')
   await page.keyboard.press('Escape')
@@ -58,10 +58,7 @@ test('another outlet that is there mends it, at no cost; it is looked at, and no
 
 test('a finding of the fit leads on to every circuit', async ({ page, server }) => {
   await page.goto(`${server.url}/jobs/press-frame/fit`)
-  await page
-    .getByRole('button', { name: /^Breaker holds/ })
-    .first()
-    .press('Enter')
+  await page.getByRole('button', { name: 'Breaker', exact: true }).first().press('Enter')
   await page.getByRole('link', { name: 'All circuits, and when the breaker trips' }).press('Enter')
   await expect(page).toHaveURL(/\/power\?job=press-frame&set-up=north-wall-wire/)
 })
@@ -73,7 +70,7 @@ test('the whole shop: who welds together is chosen by name, and what does not ca
   const { pick } = typingOn(page)
   await page.goto(`${server.url}/power?job=press-frame`)
   await page.getByRole('link', { name: 'Whole shop' }).press('Enter')
-  await expect(page.getByRole('heading', { name: /^Everyone can weld at once/ })).toBeVisible({
+  await expect(page.getByRole('heading', { name: /Everyone can weld at once/ })).toBeVisible({
     timeout: 20_000,
   })
   // Two on the same 20 A outlet.
@@ -101,7 +98,7 @@ test('the whole shop: who welds together is chosen by name, and what does not ca
   )
   await page.keyboard.press('Escape')
   await page.getByRole('button', { name: `Remove set-up ${last}` }).press('Enter')
-  await expect(page.getByRole('heading', { name: /^Everyone can weld at once/ })).toBeVisible({
+  await expect(page.getByRole('heading', { name: /Everyone can weld at once/ })).toBeVisible({
     timeout: 20_000,
   })
 })
@@ -137,7 +134,7 @@ test('a generator is written down; what starts with less than it runs is refused
 }) => {
   await page.goto(`${server.url}/equipment/generators/withy-9`)
   const { type } = typingOn(page)
-  const starting = 'Starting, for a moment, W'
+  const starting = 'Peak output, W'
   await type(starting, '500')
   await expect(page.getByText(/Swap or correct them/).first()).toBeVisible()
   expect(await server.record('generators/withy-9')).toMatchObject({ startingW: 9000 })

@@ -44,7 +44,7 @@ const text = computed(() => {
   const whole = `Through a shift of ${hours} h, at most ${amps(Math.max(...curve.mostA))}.`
   return above === 0
     ? `${whole} It stays below the continuous limit of ${amps(heldA)}.`
-    : `${whole} In ${above} of ${curve.mostA.length} minutes it rises above the ${amps(heldA)} that are continuous limit.`
+    : `${whole} In ${above} of ${curve.mostA.length} minutes it is above the continuous limit of ${amps(heldA)}.`
 })
 </script>
 
