@@ -56,12 +56,12 @@ test('thickness, circuit, wire and gas recompute the whole screen, and what is s
   await enter(page.getByLabel('Thickness'), '1/4')
 
   await choose(page, 'Circuit', 'Bay 2 240 V 50 A')
-  await expect(page.getByTestId('finding-breaker-holds').locator('xpath=ancestor::tr')).toContainText('fit:')
+  await expect(page.getByTestId('finding-breaker-holds').locator('xpath=ancestor::tr')).toContainText('checks pass:')
   await choose(page, 'Wire', '0.030 ER70S-6')
   await expect(page.getByTestId('finding-electrode').locator('xpath=ancestor::tr')).toContainText('Tight')
   await choose(page, 'Wire', '0.035 ER70S-6')
   await choose(page, 'Gas', /^CO₂/)
-  await expect(page.getByTestId('finding-gas-use').locator('xpath=ancestor::tr')).toContainText('fit:')
+  await expect(page.getByTestId('finding-gas-use').locator('xpath=ancestor::tr')).toContainText('checks pass:')
   await saved(page)
 
   await page.reload()
@@ -79,7 +79,7 @@ test('any number opens calculation, with its sources', async ({ page, server }) 
   await page.keyboard.press('Escape')
   await expect(working).toBeHidden()
   await page.getByRole('region', { name: 'Start settings' }).getByRole('button').first().click()
-  await expect(working).toContainText('to be tried on a coupon')
+  await expect(working).toContainText('Try it on a coupon')
   await page.keyboard.press('Escape')
   await expect(working).toBeHidden()
   await page
@@ -103,11 +103,11 @@ test('TIG shows torch, tungsten, cup, argon and tungsten use; a mend is tried an
   // On foil a thick tungsten does not go low enough.
   await enter(page.getByLabel('Thickness'), '0.02')
   await choose(page, 'Tungsten', /^3\/32 WLa20/)
-  await expect(headline(page)).toHaveText(/too much$/)
+  await expect(headline(page)).toHaveText(/too high$/)
   await page.getByRole('button', { name: /0\.040 WLa20/ }).click()
   await expect(headline(page)).toHaveText(/to spare$/)
   await page.getByRole('button', { name: 'Undo' }).click()
-  await expect(headline(page)).toHaveText(/too much$/)
+  await expect(headline(page)).toHaveText(/too high$/)
 })
 
 test('units switch for all that is shown', async ({ page, server }) => {
@@ -131,7 +131,7 @@ test('text that cannot be read stays, says what to write, and changes nothing', 
     ['1/8 ga', 'whole number'],
     ['-2 mm', 'below zero'],
     ['2 ga', 'has no 2 ga'],
-    ['1e9 mm', 'above the most'],
+    ['1e9 mm', 'above the maximum'],
     ['', 'is empty'],
     ['thick', 'no number'],
     ['5', '5 mm, 5 ga or 5 in'],

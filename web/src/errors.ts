@@ -20,7 +20,7 @@ export function tellUnexpected(error: unknown): void {
   if (HARMLESS.test(reason)) return
   logUnexpected(error)
   useNotice().show(
-    `Something went wrong: ${reason}. What you typed is kept; load the page again if it stays.`,
+    `Something went wrong: ${reason}. What you typed is kept. Reload the page if it happens again.`,
   )
 }
 

@@ -128,7 +128,7 @@ function readInto(
         target.problems.push({
           pointer: pointerOf([...root, ...path]),
           field: `${where}${heading}`,
-          message: `is “${text}”, but the column that says whether there is one does not say yes; write yes there or empty this`,
+          message: `is “${text}”, but its yes/no column does not say yes. Enter yes there, or empty this cell`,
         })
       }
       continue

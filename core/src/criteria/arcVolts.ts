@@ -24,7 +24,7 @@ const voltsGiven = calculation({
   expression: 'max(U_r)',
   inputs: {
     U_r: listOf(
-      'load voltage of each rated point at this current or above; of the highest where none is',
+      'load voltage of each rated point at this current or above, else of the highest point',
       'V',
       PLATE,
     ),

@@ -21,7 +21,7 @@ const MIXED_CO2_PCT = [15, 25] as const
 const TRUE_ENOUGH = 0.03
 
 const isInert = ({ argonPct, heliumPct }: Gas): boolean => argonPct + heliumPct >= PURE_PCT
-const ISO_14175 = standard('ISO 14175, groups of shielding gases; use by common practice', true)
+const ISO_14175 = standard('ISO 14175, groups of shielding gases, use by common practice', true)
 
 const gasForProcess = ofSetUp(
   'gas-for-process',

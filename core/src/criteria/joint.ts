@@ -215,7 +215,7 @@ const squareRoom = calculation({
     t: input('thinner part', 'mm', jobField('thickness of the weld')),
   },
   compute: ({ n, t_most, t }) => n * t_most - t,
-  source: commonPractice('common practice: above it the arc does not reach the root; bevel it'),
+  source: commonPractice('common practice: above it the arc does not reach the root'),
 })
 
 const squareDepth = ofWork(
@@ -296,7 +296,7 @@ const fastestTravel = calculation({
 /** Turned down to the low end of its window, a weld goes more slowly in proportion, nearly. */
 const slowestTravel = calculation({
   id: 'bead-travel-low',
-  title: 'Travel speed at the least current that still makes the weld, nearly',
+  title: 'Travel speed at the lowest sound current, nearly',
   symbol: 's_low',
   unit: 'mm/min',
   expression: 's * I_low / I',

@@ -124,7 +124,7 @@ const tungstenType = ofSetUp(
   ['tungsten'],
   ({ tungsten, process }) => {
     if (!tungsten || process.family !== 'gtaw') return null
-    const source = standard('ISO 6848, types of electrode; use by AWS A5.12 annex', true)
+    const source = standard('ISO 6848, types of electrode, use by AWS A5.12 annex', true)
     const isAc = process.id === 'gtaw-ac'
     if (!isAc && tungsten.type === 'WP') return bad('pure-on-dc', {}, source)
     if (!isAc && tungsten.type === 'WZr8') return poor('zirconiated-on-dc', {}, source)

@@ -122,7 +122,7 @@ const wireUse = criterion(
 
 const postFlowTig = calculation({
   id: 'post-flow-tig',
-  title: 'Post-flow each start; a hand valve flows until it is shut',
+  title: 'Post-flow per start, or the time a hand valve stays open',
   symbol: 'b',
   unit: 's',
   expression: 'max(b_0, b_1 * I / 10, b_v)',

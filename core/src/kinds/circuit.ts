@@ -20,7 +20,7 @@ export const runShape = {
   /** As printed on the cable, for example `12 AWG` or `2.5 mm²`: the rule book knows which it has. */
   conductorSize: z
     .string()
-    .min(1, 'is empty; write for example 12 AWG')
+    .min(1, 'is empty. Enter for example 12 AWG')
     .max(24)
     .meta(field('Cable size, as printed', { suggests: 'cable', reads: 'conductor' })),
   /** Temperature column of the rule book's table: what insulation and terminals stand. NM cable is read at 60 °C. */
@@ -98,7 +98,7 @@ export const circuitSchema = z
     /** As printed on it; null where the machine is wired in, or where nobody has looked. */
     outlet: z
       .string()
-      .min(1, 'is empty; write for example NEMA 6-50')
+      .min(1, 'is empty. Enter for example NEMA 6-50')
       .max(40)
       .nullable()
       .meta(field('Outlet', { empty: 'hard-wired, or not checked', suggests: 'outlet' })),

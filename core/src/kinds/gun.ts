@@ -64,7 +64,7 @@ export const gunSchema = z
           isApart: true,
           member: 'rating',
           cell: 'gun-ratings',
-          help: 'A gun with only a CO₂ rating carries less in an argon mix; the shop’s assumptions say how much less.',
+          help: 'A gun with only a CO₂ rating carries less in an argon mix. See Assumptions for how much less.',
           blank: [{ gas: 'co2', wave: 'dc', currentA: null, dutyPct: null }],
         }),
       ),

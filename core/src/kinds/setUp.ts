@@ -19,7 +19,7 @@ export const setUpSchema = z.strictObject({
   /** Extension cord between outlet and machine, as printed on it; null for none. */
   cordSize: z
     .string()
-    .min(1, 'is empty; write for example 10 AWG')
+    .min(1, 'is empty. Enter for example 10 AWG')
     .max(24)
     .nullable()
     .meta(field('Extension cord', { empty: 'none', suggests: 'cord' })),
@@ -29,7 +29,7 @@ export const setUpSchema = z.strictObject({
   /** Electrode and work lead, as printed on them; null where they belong to the machine or nobody has looked. */
   leadSize: z
     .string()
-    .min(1, 'is empty; write for example 2 AWG')
+    .min(1, 'is empty. Enter for example 2 AWG')
     .max(24)
     .nullable()
     .meta(field('Welding leads', { empty: 'supplied with the machine', suggests: 'lead' })),

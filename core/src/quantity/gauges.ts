@@ -17,7 +17,7 @@ const CARBON_STEEL: GaugeTable = {
   id: 'carbon-steel',
   name: 'carbon steel sheet',
   source:
-    "Manufacturers' Standard Gage for steel sheet (from memory; checked by its rule of 41.82 lb/ft² per in)",
+    "Manufacturers' Standard Gage for steel sheet (from memory, checked by its rule of 41.82 lb/ft² per in)",
   inches: numbered(
     3,
     [
@@ -30,7 +30,7 @@ const CARBON_STEEL: GaugeTable = {
 const GALVANISED: GaugeTable = {
   id: 'galvanised',
   name: 'galvanised sheet',
-  source: 'Galvanised sheet gage (from memory; checked as the steel gage plus 0.0037 in of coating)',
+  source: 'Galvanised sheet gage (from memory, checked as the steel gage plus 0.0037 in of coating)',
   inches: numbered(
     8,
     [
@@ -43,7 +43,7 @@ const GALVANISED: GaugeTable = {
 const STAINLESS: GaugeTable = {
   id: 'stainless',
   name: 'stainless sheet',
-  source: 'US Standard Gage, Act of 1893 (from memory; checked as fractions of 320ths and 640ths of an inch)',
+  source: 'US Standard Gage, Act of 1893 (from memory, checked as fractions of 320ths and 640ths of an inch)',
   inches: numbered(
     3,
     [
@@ -56,7 +56,7 @@ const STAINLESS: GaugeTable = {
 const ALUMINIUM: GaugeTable = {
   id: 'aluminium',
   name: 'aluminium sheet',
-  source: 'Brown & Sharpe gage (from memory; checked by its rule 0.005·92^((36−n)/39), ASTM B258)',
+  source: 'Brown & Sharpe gage (from memory, checked by its rule 0.005·92^((36−n)/39), ASTM B258)',
   inches: numbered(
     3,
     [

@@ -101,7 +101,7 @@ describe('sections', () => {
   })
   it('what a name leaves open is said', () => {
     expect(understood(readParts('DN 50', steel, MM))).toContain('60.3 × 3.6 mm, EN 10255, medium')
-    expect(understood(readParts('HEA 120 to 5', steel, MM))).toContain('the web is 5 mm')
+    expect(understood(readParts('HEA 120 to 5', steel, MM))).toContain('the web, 5 mm')
     expect(refused(readParts('DN 200', steel, MM))).toContain('the wall is missing')
     expect(refused(readParts('DN 55', steel, MM))).toContain('no nominal diameter 55')
     expect(refused(readParts('HEA 130', steel, MM))).toContain('no HEA 130')

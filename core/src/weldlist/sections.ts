@@ -73,7 +73,7 @@ export function readSection(
       diameterMm: null,
       taken: isWeb
         ? 'its web'
-        : `its flange; the web is ${found.webMm} mm: write ${series} ${beam['height']} web for it`,
+        : `its flange. For the web, ${found.webMm} mm, enter ${series} ${beam['height']} web`,
     }
   }
   const named = NAMED.exec(written)?.groups

@@ -115,7 +115,7 @@ export const ANSWERS: Omit<Language, 'criteria' | 'vocabulary'> = {
     },
     power: {
       topic: 'Power',
-      text: 'Unplug the machine before you open it. Wiring is for a licensed electrician. Follow data plate and code',
+      text: 'Unplug the machine before you open it. Wiring: licensed electrician, data plate and code',
     },
     'generator-outdoors': {
       topic: 'Exhaust',
@@ -132,7 +132,7 @@ export const ANSWERS: Omit<Language, 'criteria' | 'vocabulary'> = {
     fumes: { topic: 'Fumes', text: '{fume}' },
     gas: {
       topic: 'Gas',
-      text: 'Chain the cylinder. Stand aside and open the valve slowly. Shielding gas displaces air in closed spaces',
+      text: 'Chain the cylinder. Stand aside and open it slowly. Gas displaces air in closed spaces',
     },
     smoke: { topic: 'Fumes', text: 'Self-shielded wire smokes heavily. Use extraction, or work upwind' },
     'stick-smoke': {

@@ -105,7 +105,7 @@ export const FILLER: Readonly<Record<string, CriterionWords>> = {
       covers: '{flow} shields the pool',
       'meter-ends': 'The scale of the meter ends at {most}. The weld needs {flow}',
       tumbles: '{flow} through a {bore} bore is turbulent and draws air in. At most {most}',
-      thin: '{flow} is too little. In still air at least {least}',
+      thin: '{flow} is too low. In still air at least {least}',
     },
   },
 }

@@ -145,7 +145,7 @@ function copy(): void {
     </header>
     <p v-if="waiting.length > 0" class="waiting" role="status">
       <strong>{{ stored ? 'Changes not saved.' : 'Not saved yet.' }}</strong>
-      What you typed is kept in this browser. Still to fill in or mend: {{ waiting.slice(0, 6).join('; ')
+      What you typed is kept in this browser. Still to fill in or correct: {{ waiting.slice(0, 6).join('; ')
       }}{{ waiting.length > 6 ? ` and ${waiting.length - 6} more` : '' }}.
       <button v-if="stored" class="link-button" @click="discard">Discard changes</button>
     </p>

@@ -110,7 +110,7 @@ export function otherSettings(
     },
     balance !== null && {
       label: 'AC balance',
-      words: `${p.amps(balance)} % electrode positive, ${p.amps(100 - balance)} % where the dial counts electrode negative; more positive cleans oxide, and wears the tungsten`,
+      words: `${p.amps(balance)} % electrode positive, ${p.amps(100 - balance)} % where the dial counts electrode negative. More positive cleans oxide and wears the tungsten`,
     },
     hertz !== null && {
       label: 'AC frequency',
@@ -120,11 +120,11 @@ export function otherSettings(
     settings.program && { label: 'Automatic program', words: PROGRAM_WORDS[settings.program] },
     settings.burnBack && {
       label: 'Burn-back',
-      words: 'start in its middle; more if the wire sticks in the pool, less if it burns to the tip',
+      words: 'start in the middle. More if the wire sticks in the pool, less if it burns to the tip',
     },
     settings.runIn && {
       label: 'Run-in',
-      words: 'start at half the wire speed; faster for aluminium, slower where the wire stubs',
+      words: 'start at half the wire speed. Faster for aluminium, slower where the wire stubs',
     },
     settings.startAmpsA !== null && { label: 'Start current', words: `${p.amps(settings.startAmpsA)} A` },
     settings.endAmpsA !== null && {
@@ -154,7 +154,7 @@ export function otherSettings(
     settings.warmFirst && {
       label: 'Cold start',
       words:
-        'Warm the first inch to 150–200 °F (65–95 °C), until a drop of water sizzles, or start and end on a tab',
+        'Preheat the first inch to 150–200 °F (65–95 °C): a drop of water sizzles. Or start and end on a tab',
     },
     { label: travel === 'push' ? 'Push' : 'Drag', words: `${angleDeg.low}–${angleDeg.high}° from upright` },
     { label: 'Angle to the plate', words: `${workAngleDeg}°` },

@@ -131,7 +131,7 @@ const told = computed((): readonly Said[] => [
       />
     </div>
     <span role="cell" class="number">
-      <span class="label in-card">Wants </span>
+      <span class="label in-card">Needs </span>
       <button
         v-if="wanted"
         class="figure"

@@ -109,7 +109,7 @@ const headline = computed(() => {
   if (own.drawn === null) return `${own.circuit.name} has the wrong voltage for this machine`
   if (after && after.nominal !== null) return `${own.circuit.name} trips after about ${span(after.nominal)}`
   if (own.verdict !== 'fails' && short.value?.isTooLittle)
-    return `${own.circuit.name} holds, but ${source.value?.name ?? 'the machine'} puts out too little on it`
+    return `${own.circuit.name} holds, but the output of ${source.value?.name ?? 'the machine'} is too low`
   if (after && after.early !== null)
     return `${own.circuit.name} holds, but a fast breaker may trip after ${span(after.early)}`
   return own.verdict === 'fails'
