@@ -1,9 +1,9 @@
 <script setup lang="ts">
 import type { HeatAt, Trips } from '@brannik/core'
-import { line, scaleLinear, scaleLog } from 'd3'
+import { line, scaleLinear } from 'd3'
 import { computed } from 'vue'
 
-/** How hot the breaker gets over time, on a log scale: the quickest, the usual and the slowest of its standard, each until it trips. */
+/** How hot the breaker gets in its first hour, or until it trips: the fastest, a typical and the slowest of its type. */
 const { trips, span } = defineProps<{
   trips: Trips
   /** A time as people say it. */
@@ -16,26 +16,33 @@ const LEFT = 12
 const RIGHT = 16
 const TOP = 12
 const BOTTOM = 26
-/** Nobody asks what a breaker does in its first seconds. */
-const FROM_S = 10
-const TICKS_S = [10, 30, 60, 180, 600, 1800, 3600, 10_800, 28_800]
+const HOUR_S = 3600
+/** Enough of them for the eye, none of them odd. */
+const STEPS_S = [60, 120, 300, 600, 1200, HOUR_S, 2 * HOUR_S]
+const MOST_TICKS = 8
 
 const BANDS = ['early', 'nominal', 'late'] as const
-const lastS = computed(() => Math.max(...BANDS.map((band) => trips.curves[band].at(-1)?.atS ?? 0)))
-const endS = computed(() => Math.max(FROM_S * 6, Math.min(trips.mostS, lastS.value * 1.6)))
-const x = computed(() => scaleLog([FROM_S, endS.value], [LEFT, WIDTH - RIGHT]).clamp(true))
+/** The first hour shows what happens; a breaker that trips later is shown until then. */
+const endS = computed(() => {
+  const late = Math.max(...Object.values(trips.afterS).map((at) => at ?? 0))
+  return Math.min(trips.mostS, Math.max(HOUR_S, late * 1.1))
+})
+const x = computed(() => scaleLinear([0, endS.value], [LEFT, WIDTH - RIGHT]).clamp(true))
 const y = scaleLinear([0, 1.15], [HEIGHT - BOTTOM, TOP])
 const paths = computed(() =>
   BANDS.map((band) => ({
     band,
     d:
       line<HeatAt>(
-        ({ atS }) => x.value(Math.max(FROM_S, atS)),
+        ({ atS }) => x.value(atS),
         ({ share }) => y(share),
-      )([...trips.curves[band]]) ?? '',
+      )(trips.curves[band].filter(({ atS }) => atS <= endS.value)) ?? '',
   })),
 )
-const ticks = computed(() => TICKS_S.filter((s) => s <= endS.value))
+const ticks = computed(() => {
+  const step = STEPS_S.find((one) => endS.value / one <= MOST_TICKS) ?? HOUR_S * 4
+  return Array.from({ length: Math.floor(endS.value / step) + 1 }, (_, at) => at * step)
+})
 const marks = computed(() =>
   BANDS.flatMap((band) => {
     const at = trips.afterS[band]
@@ -44,7 +51,7 @@ const marks = computed(() =>
 )
 /** Round times are said short. */
 const short = (seconds: number): string =>
-  seconds < 60 ? `${seconds} s` : seconds < 3600 ? `${seconds / 60} min` : `${seconds / 3600} h`
+  seconds < HOUR_S || endS.value <= HOUR_S ? `${seconds / 60} min` : `${seconds / HOUR_S} h`
 const text = computed(() => {
   const { early, nominal, late } = trips.afterS
   if (early === null) return `The breaker holds for ${span(trips.mostS)}.`
@@ -63,7 +70,7 @@ const text = computed(() => {
       <text
         :x="x(tick)"
         :y="HEIGHT - 8"
-        :text-anchor="tick === FROM_S ? 'start' : x(tick) > WIDTH - 40 ? 'end' : 'middle'"
+        :text-anchor="tick === 0 ? 'start' : x(tick) > WIDTH - 40 ? 'end' : 'middle'"
       >
         {{ short(tick) }}
       </text>

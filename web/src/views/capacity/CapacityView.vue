@@ -57,8 +57,12 @@ const scale = computed(() =>
     label: print(at, 'mm'),
   })),
 )
+/** Thinner than foil is no thickness that anybody welds. */
+const LEAST_SAID_MM = 0.5
+const thicknessWords = (mm: number): string =>
+  mm < LEAST_SAID_MM ? `under ${about(LEAST_SAID_MM)}` : about(mm)
 const endWords = (end: End | null, setUp: SetUp): string =>
-  end ? `${about(end.mm)} · ${limitWords(end.by, PROCESSES[setUp.process])}` : 'any · several passes'
+  end ? `${thicknessWords(end.mm)} · ${limitWords(end.by, PROCESSES[setUp.process])}` : 'any · several passes'
 
 const ownColumn = (of: Capacity | undefined): CapacityColumn | null =>
   of?.columns.find(({ isOwn }) => isOwn) ?? of?.columns[0] ?? null
@@ -137,7 +141,7 @@ const figures = computed(() =>
 function figureWords(range: CapacityRange, figure: CapacityFigure): string {
   if (figure === 'preheated') return range.preheatedMm === null ? '–' : about(range.preheatedMm)
   const end = range[figure]
-  return end ? about(end.mm) : 'any'
+  return end ? thicknessWords(end.mm) : 'any'
 }
 const figureBy = (range: CapacityRange, figure: CapacityFigure): string => {
   const end = figure === 'preheated' ? null : range[figure]

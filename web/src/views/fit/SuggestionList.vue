@@ -11,7 +11,7 @@ const workspace = useWorkspace()
 const { wholeAmps } = usePrint()
 const then = ({ failCount, spareA, verdict: after }: Suggestion): string => {
   if (failCount > 0) return `${failCount} still ${failCount === 1 ? 'fails' : 'fail'}`
-  const room = spareA === null || spareA < 0 ? '' : `, ${wholeAmps(spareA)} A over`
+  const room = spareA === null || spareA < 0 ? '' : `, ${wholeAmps(spareA)} A to spare`
   return `${after === 'unknown' ? 'none fails' : after}${room}`
 }
 const wordsOf = (suggestion: Suggestion): string => suggestionText(workspace.speech, suggestion)

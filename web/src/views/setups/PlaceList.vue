@@ -29,7 +29,7 @@ const emit = defineEmits<{ open: [slot: Slot | null]; complete: [] }>()
           }}</span>
           <span class="buy">{{ one.toBuy ? 'to buy' : '' }}</span>
           <VerdictMark :verdict="one.verdict" :word="false" />
-          <span v-if="one.sentence && one.name" v-tip="one.sentence" class="label sentence one-line">{{
+          <span v-if="one.sentence && one.name" v-tip="one.sentence" class="label sentence">{{
             one.sentence
           }}</span>
         </button>
@@ -80,6 +80,7 @@ const emit = defineEmits<{ open: [slot: Slot | null]; complete: [] }>()
 }
 .sentence {
   grid-column: 2 / -1;
+  line-height: 1.25;
 }
 .wrong .sentence {
   color: var(--fails);
