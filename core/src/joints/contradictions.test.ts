@@ -13,6 +13,7 @@ const SADDLE = { kind: 'saddle', diameterMm: 60, headerDiameterMm: 40, thickness
 /** Both parts are 6.35 mm thick and the leg is 5 mm where nothing else is said. */
 const CASES: readonly (readonly [Partial<Joint>, string, Partial<Joint>])[] = [
   [{ kind: 'lap', legMm: 9 }, 'leg-over-edge', { legMm: 6.35 }],
+  [{ kind: 'lap', legMm: 4.7625, thicknessAMm: 3.03784 }, 'leg-over-edge', { legMm: 3.03784 }],
   [{ kind: 'outside-corner', legMm: 9, thicknessBMm: 4 }, 'leg-over-corner', { legMm: 4 }],
   [{ kind: 'flare-bevel', diameterMm: 10, legMm: 8 }, 'leg-over-flare', { legMm: 5 }],
   [{ kind: 'v', includedAngleDeg: 60, rootFaceMm: 6.35 }, 'face-over-part', { rootFaceMm: 0 }],
@@ -47,6 +48,9 @@ describe('a weld that contradicts itself', () => {
 
   it.each([
     { kind: 'lap', legMm: 6.35 },
+    // 11 ga is 0.1196 in, and everybody calls its fillet 1/8 in (common practice, no source).
+    { kind: 'lap', legMm: 3.175, thicknessAMm: 0.1196 * 25.4 },
+    { kind: 'outside-corner', legMm: 3.175, thicknessAMm: 0.1196 * 25.4 },
     { kind: 'outside-corner', legMm: 6.35 },
     { kind: 'tee', legMm: 9 },
     { kind: 'flare-bevel', diameterMm: 10, legMm: 5 },

@@ -52,6 +52,18 @@ const above = (
     ? null
     : { code, key, is, bound, meanwhile }
 
+const STEP_MM = 25.4 / 32
+/** A sheet is called by the next common fraction: 11 ga is 0.1196 in, and takes a leg of 1/8 in. */
+const calledMm = (thicknessMm: number): number => Math.ceil((thicknessMm - ROUNDED_MM) / STEP_MM) * STEP_MM
+const aboveSheet = (
+  code: ContradictionCode,
+  legMm: number | null,
+  thicknessMm: number,
+): Contradiction | null =>
+  legMm !== null && legMm <= calledMm(thicknessMm) + ROUNDED_MM
+    ? null
+    : above(code, 'legMm', legMm, thicknessMm)
+
 /** In this order: a later one rests on figures that an earlier one may have put right. */
 const RULES: readonly Rule[] = [
   ({ kind, diameterMm, headerDiameterMm }) =>
@@ -74,9 +86,9 @@ const RULES: readonly Rule[] = [
         }
       : null,
   ({ kind, legMm, thicknessAMm }) =>
-    kind === 'lap' ? above('leg-over-edge', 'legMm', legMm, thicknessAMm) : null,
+    kind === 'lap' ? aboveSheet('leg-over-edge', legMm, thicknessAMm) : null,
   (joint) =>
-    joint.kind === 'outside-corner' ? above('leg-over-corner', 'legMm', joint.legMm, thinnerOf(joint)) : null,
+    joint.kind === 'outside-corner' ? aboveSheet('leg-over-corner', joint.legMm, thinnerOf(joint)) : null,
   ({ kind, legMm, diameterMm }) =>
     kind === 'flare-v' || kind === 'flare-bevel'
       ? above('leg-over-flare', 'legMm', legMm, diameterMm === null ? null : diameterMm / 2)

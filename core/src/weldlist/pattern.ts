@@ -19,10 +19,13 @@ export function readPattern(text: string, notation: Notation): TextRead {
   }
   const staggered = /\s*\b(stag(gered)?|z)\b\s*/i
   // The last dash parts the two: 1-1/2 has one of its own.
-  const both = written.replace(staggered, ' ').trim()
+  const both = written
+    .replace(staggered, ' ')
+    .replace(/^(?:stitch|skip|intermittent)(?: weld)?:?\s+/i, '')
+    .trim()
   const gapped = BY_GAP.exec(both)?.groups
   if (gapped) return readGapped(written, gapped, staggered.test(written), notation)
-  const pair = /^(.+)\s*@\s*(\d.*)$/.exec(both) ?? /^(.+)\s*[-–]\s*(\d.*)$/.exec(both)
+  const pair = /^(.+)\s*(?:@|\bon\b)\s*(\d.*)$/i.exec(both) ?? /^(.+)\s*[-–]\s*(\d.*)$/.exec(both)
   if (!pair)
     return fail(
       `“${written}” is not a pattern. Enter continuous, or ${examplesFor(notation).pattern}, with staggered after it where it is.`,

@@ -2,6 +2,7 @@
 import type { MaterialId } from '../model/material.ts'
 import { parseQuantity } from '../quantity/parse.ts'
 import type { Notation } from '../quantity/units.ts'
+import { channelOf, CHANNELS } from '../reference/channels.ts'
 import { BEAM_SERIES, beamHeights, beamOf, NOMINAL_DIAMETERS, tubeOf } from '../reference/sections.ts'
 
 export interface Section {
@@ -17,6 +18,11 @@ const BEAM = new RegExp(
   `^(?<series>${BEAM_SERIES.join('|')})\\s*(?<height>\\d+)(?:\\s+(?<part>web|flange))?$`,
   'i',
 )
+/** `C4x5.4`: an American channel by depth and weight. */
+const CHANNEL = /^c\s*(?<name>\d+\s*[x×*]\s*[\d.]+)(?:\s+(?<part>web|flange))?$/i
+/** `1.5 OD x .065`, `1-1/2 in OD x 0.065 in wall`. */
+const OUTSIDE =
+  /^(?<outside>[\d.,/-][\d.,/ -]*(?:in|mm|")?)\s*o\.?d\.?\s*[x×*]\s*(?<wall>[\d.].*?)(?:\s*wall)?(?:\s*tub(?:e|ing))?$/i
 /** Names before the figures: a flat bar and hollow sections; `Ø` and CHS are round. */
 const NAMED = /^(?<name>fb|flat|rhs|shs|chs|ø|⌀|o\.?d\.?)\s*(?<figures>\d.*)$/i
 const BY = /\s*[x×*]\s*/
@@ -76,6 +82,20 @@ export function readSection(
         : `its flange. For the web, ${found.webMm} mm, enter ${series} ${beam['height']} web`,
     }
   }
+  const channel = CHANNEL.exec(written)?.groups
+  if (channel) {
+    const name = `C${(channel['name'] ?? '').replace(/\s*[x×*]\s*/, 'x')}`
+    const found = channelOf(name)
+    if (!found) return `“${written}”: there is no ${name} here. Channels: ${CHANNELS.join(', ')}.`
+    const isWeb = channel['part']?.toLowerCase() === 'web'
+    return {
+      thicknessMm: isWeb ? found.webMm : found.flangeMm,
+      diameterMm: null,
+      taken: isWeb ? 'its web' : `its flange. For the web enter ${name} web`,
+    }
+  }
+  const outside = OUTSIDE.exec(written)?.groups
+  if (outside) return section(outside['wall'] ?? '', outside['outside'] ?? '')
   const named = NAMED.exec(written)?.groups
   if (named) {
     const figures = (named['figures'] ?? '').split(BY)

@@ -107,7 +107,8 @@ function withUnit(legs: readonly string[]): readonly string[] {
 export function readSize(text: string, joint: Joint, notation: Notation): TextRead {
   const long = tooLong(text)
   if (long) return long
-  const written = plain(text)
+  // On a fillet the word says nothing more: `3/16 leg`.
+  const written = plain(text).replace(/(\d\S*)\s+(?:legs?|fillets?)$/i, '$1')
   let change: Partial<Pick<Joint, SizeKey>> = {}
   const isFillet = FILLET_KINDS.includes(joint.kind)
   const example = examplesFor(notation)

@@ -12,16 +12,24 @@ import { fail, plain, read, type TextRead, tooLong } from './read.ts'
 import { readSection } from './sections.ts'
 import { JOINT_CHOICES, type JointChoice, jointName, positionName, positionOf } from './words.ts'
 
+/** Between the number of welds and their length. */
+const EACH = /^(\d+)\s*(?:[x×*@]|pcs?\b\.?|off\b|of\b|at\b|ea\b\.?|each\b)\s*(.+)$/i
+/** `(3) 12` is three of them, and `6 in long` is six inches. */
+const asTyped = (text: string): string =>
+  plain(text)
+    .replace(/^\((\d+)\)\s*/, '$1 x ')
+    .replace(/(\d|["a-z])\s+(?:long|lg\.?)$/i, '$1')
+
 /**
- * `4 x 18 in`, `4 @ 18`, `18 in`; `4 x round` where the tube makes the length
+ * `4 x 18 in`, `4 @ 18`, `3 at 6"`, `18 in`; `4 x round` where the tube makes the length
  * @example readWelds('4 x 18 in', notation) // { ok: true, change: { count: 4, lengthMm: 457.2 }, … }
  */
 export function readWelds(text: string, notation: Notation): TextRead {
   const long = tooLong(text)
   if (long) return long
-  const written = plain(text)
+  const written = asTyped(text)
   const example = notation.system === 'imperial' ? '4 x 18 in' : '4 x 450 mm'
-  const parts = /^(\d+)\s*(?:[x×*@]|pcs|off|of)\s*(.+)$/i.exec(written)
+  const parts = EACH.exec(written)
   if (/^\d+$/.test(written) && Number(written) > 0) {
     const unit = notation.system === 'imperial' ? 'in' : 'mm'
     return fail(
@@ -194,14 +202,42 @@ function wallOfSection(written: string): string | null {
   return wall.length > 0 && wall[0] !== '' && SIDE.test(one) && SIDE.test(other) ? wall.join('x') : null
 }
 
+const FLAT =
+  /^(?<one>[\d.,/-][\d.,/ -]*(?:in|mm|")?)\s?[x×*]\s?(?<other>[\d.,/-][\d.,/ -]*(?:in|mm|")?)\s?(?:flat ?bar|flat|bar|strip)\b(?<rest>.*)$/i
+/**
+ * `1/4 x 2 flat bar`, `2 x 1/4 in flat bar`: of two figures the smaller is the thickness.
+ * @returns the thickness with what follows it; null of what is no flat bar
+ */
+function thicknessOfFlat(written: string, notation: Notation): string | null {
+  const { one = '', other = '', rest = '' } = FLAT.exec(written)?.groups ?? {}
+  if (one === '') return null
+  const unit = /(?:in|mm|")$/i.exec(other)?.[0] ?? ''
+  const first = /(?:in|mm|")$/i.test(one) ? one : `${one.trim()}${unit}`
+  const [a, b] = [first, other].map((figure) => parseQuantity('length', figure, notation))
+  const isSecond = a?.ok && b?.ok && b.value < a.value
+  return `${isSecond ? other : first} ${rest}`
+}
+
+/** `4130 .065`, `304L 1/8`: the metal before the thickness. */
+function metalFirst(written: string): string {
+  const words = written.split(' ')
+  for (let to = Math.min(3, words.length - 1); to >= 1; to -= 1) {
+    const [head, tail] = [words.slice(0, to).join(' '), words.slice(to).join(' ')]
+    if (materialOf(head) && /^[.\d]/.test(tail)) return `${tail} ${head}`
+  }
+  return written
+}
+
 /** Leaves of `2x2x1/8 tube 304` the wall and the metal. */
 const withoutShape = (written: string): string =>
   plain((wallOfSection(written) ?? written).replace(SHAPES, ' '))
 
 function readPart(text: string, fallback: MaterialId, notation: Notation): Part | string {
-  const written = plain(text)
-  const pipe = readPipe(written)
+  const typed = plain(text)
+  const pipe = readPipe(typed)
   if (pipe !== null) return pipe
+  const ordered = metalFirst(typed)
+  const written = thicknessOfFlat(ordered, notation) ?? ordered
   const apart = splitMaterial(written)
   const section = readSection(apart.rest, apart.material ?? fallback, notation)
   if (typeof section === 'string') return section

@@ -38,6 +38,14 @@ describe('what people write in a weld line', () => {
     ['18 in', { count: 1, lengthMm: 457.2 }],
     ['2x450 mm', { count: 2, lengthMm: 450 }],
     ['6 x round', { count: 6 }],
+    // As people write it on a list; common practice, no source.
+    ['3 at 6"', { count: 3, lengthMm: 152.4 }],
+    ['8 ea 3in', { count: 8, lengthMm: 76.2 }],
+    ['8 ea. 3 in', { count: 8, lengthMm: 76.2 }],
+    ['6" long', { count: 1, lengthMm: 152.4 }],
+    ['4 x 6 in lg', { count: 4, lengthMm: 152.4 }],
+    ['(3) 12', { count: 3, lengthMm: 304.8 }],
+    ['2 pcs 12 in', { count: 2, lengthMm: 304.8 }],
   ])('welds “%s”', (written, expected) => {
     expect(change(text.readWelds(written, IMPERIAL))).toEqual(near(expected))
   })
@@ -95,6 +103,20 @@ describe('what people write in a weld line', () => {
     ['2 x 2 x 11 ga square tubing to 1/4', { thicknessAMm: 0.1196 * 25.4, thicknessBMm: 6.35 }],
     ['50x50x3 mm tube', { thicknessAMm: 3 }],
     ['L 1-1/2 x 1-1/2 x 3/16 in angle 6061', { thicknessAMm: 4.7625, materialA: 'aluminium-6061' }],
+    ['1/4 x 2 flat bar', { thicknessAMm: 6.35, thicknessBMm: 6.35 }],
+    ['2 x 1/4 in flat bar 304', { thicknessAMm: 6.35, materialA: 'stainless-304' }],
+    ['1/4 6061-T6', { thicknessAMm: 6.35, materialA: 'aluminium-6061' }],
+    // American Standard channel, AISC Manual, table of dimensions (from memory): flange 0.296 in, web 0.184 in.
+    ['C4x5.4', { thicknessAMm: 0.296 * 25.4 }],
+    ['c4 x 5.4 web', { thicknessAMm: 0.184 * 25.4 }],
+    ['1.5 OD x .065', { thicknessAMm: 0.065 * 25.4, diameterMm: 38.1 }],
+    [
+      '1-1/2 in OD x 0.065 in wall tube 4130',
+      { thicknessAMm: 1.651, diameterMm: 38.1, materialA: 'chrome-moly' },
+    ],
+    ['4130 .065', { thicknessAMm: 0.065 * 25.4, materialA: 'chrome-moly' }],
+    ['304L 1/8 to 1/4', { thicknessAMm: 3.175, thicknessBMm: 6.35, materialA: 'stainless-304' }],
+    ['1/4 AR500', { thicknessAMm: 6.35, materialA: 'quenched-tempered' }],
   ])('parts “%s”', (written, expected) => {
     expect(change(text.readParts(written, steel, IMPERIAL))).toMatchObject(near(expected))
   })
@@ -102,6 +124,9 @@ describe('what people write in a weld line', () => {
   it.each([
     ['3/16', { legMm: 4.7625, legBMm: null }],
     ['1/4 x 3/8', { legMm: 6.35, legBMm: 9.525 }],
+    ['3/16 leg', { legMm: 4.7625, legBMm: null }],
+    ['3/16 fillet', { legMm: 4.7625, legBMm: null }],
+    ['0,25 in', { legMm: 6.35, legBMm: null }],
   ])('leg “%s”', (written, expected) => {
     expect(change(size.readSize(written, steel, IMPERIAL))).toEqual(near(expected))
   })
@@ -167,6 +192,8 @@ describe('what people write in a weld line', () => {
     ['PJ', 'vertical-down'],
     ['5G', 'vertical-up'],
     ['6g', 'vertical-up'],
+    ['downhill', 'vertical-down'],
+    ['uphill', 'vertical-up'],
   ])('position “%s”', (written, position) => {
     expect(change(text.readPosition(written))).toEqual({ position })
   })
@@ -176,6 +203,8 @@ describe('what people write in a weld line', () => {
     ['2-6', { pattern: 'intermittent', segmentMm: 50.8, pitchMm: 152.4 }],
     ['50-150 mm staggered', { pattern: 'staggered', segmentMm: 50, pitchMm: 150 }],
     ['1.5 in @ 4 in', { pattern: 'intermittent', segmentMm: 38.1, pitchMm: 101.6 }],
+    ['stitch 2-6', { pattern: 'intermittent', segmentMm: 50.8, pitchMm: 152.4 }],
+    ['3 on 12', { pattern: 'intermittent', segmentMm: 76.2, pitchMm: 304.8 }],
   ])('pattern “%s”', (written, expected) => {
     expect(change(pattern.readPattern(written, IMPERIAL))).toEqual(near(expected))
   })

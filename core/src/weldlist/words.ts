@@ -69,6 +69,8 @@ const POSITION_WORDS: readonly (readonly [Position, string, readonly string[]])[
       'vertical',
       'vertical up',
       'up',
+      'uphill',
+      'uh',
       '3',
       '3f',
       '3g',
@@ -85,7 +87,11 @@ const POSITION_WORDS: readonly (readonly [Position, string, readonly string[]])[
       'hl045',
     ],
   ],
-  ['vertical-down', 'vertical down', ['vd', 'vertical down', 'down', 'pg', 'pj', 'j-l045', 'jl045']],
+  [
+    'vertical-down',
+    'vertical down',
+    ['vd', 'vertical down', 'down', 'downhill', 'dh', 'pg', 'pj', 'j-l045', 'jl045'],
+  ],
   ['overhead', 'overhead', ['o', 'oh', 'overhead', '4', '4f', '4g', 'pd', 'pe']],
 ]
 
