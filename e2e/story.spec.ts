@@ -56,12 +56,16 @@ test('thickness, circuit, wire and gas recompute the whole screen, and what is s
   await enter(page.getByLabel('Thickness'), '1/4')
 
   await choose(page, 'Circuit', 'Bay 2 240 V 50 A')
-  await expect(page.getByTestId('finding-breaker-holds').locator('xpath=ancestor::tr')).toContainText('checks pass:')
+  await expect(page.getByTestId('finding-breaker-holds').locator('xpath=ancestor::tr')).toContainText(
+    'checks pass:',
+  )
   await choose(page, 'Wire', '0.030 ER70S-6')
   await expect(page.getByTestId('finding-electrode').locator('xpath=ancestor::tr')).toContainText('Tight')
   await choose(page, 'Wire', '0.035 ER70S-6')
   await choose(page, 'Gas', /^CO₂/)
-  await expect(page.getByTestId('finding-gas-use').locator('xpath=ancestor::tr')).toContainText('checks pass:')
+  await expect(page.getByTestId('finding-gas-use').locator('xpath=ancestor::tr')).toContainText(
+    'checks pass:',
+  )
   await saved(page)
 
   await page.reload()

@@ -1,5 +1,6 @@
 /** Where what is missing is written down: the thing that has the field, the set-up, or the job. No unknown is a dead end. */
 import type { Slot } from '../kinds/slots.ts'
+import type { Param } from '../model/message.ts'
 import type { Assessment } from './criterion.ts'
 
 export interface MissingField {
@@ -72,14 +73,20 @@ const PART_OF: Readonly<Record<string, Slot>> = {
   'back-cap-class': 'backCap',
 }
 
+/** A gun plugs into what pushes its wire, a torch or a holder into the machine itself. */
+const isFor = (holder: Param | undefined, code: string): boolean =>
+  typeof holder === 'object' && 'word' in holder && holder.code === code
+
 /**
  * @returns where to write what is missing; null where nothing is
- * @example missingFieldOf({ criterion: 'gas-use', code: 'gas-left' }) // { at: 'gas', field: 'Gas in the cylinder' }
+ * @example missingFieldOf({ criterion: 'gas-use', code: 'gas-left', params: {} }) // { at: 'gas', field: 'Gas in the cylinder' }
  */
 export function missingFieldOf({
   criterion,
   code,
-}: Pick<Assessment, 'criterion' | 'code'>): MissingField | null {
+  params,
+}: Pick<Assessment, 'criterion' | 'code' | 'params'>): MissingField | null {
+  if (code === 'machine-connector' && isFor(params['holder'], 'gun')) return of('feed', 'Gun connector')
   if (code === 'class-of-part') return of(PART_OF[criterion] ?? 'set-up', 'Parts class')
   return SETTLED_AT[code] ?? null
 }

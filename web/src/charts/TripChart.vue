@@ -27,7 +27,8 @@ const endS = computed(() => {
   const late = Math.max(...Object.values(trips.afterS).map((at) => at ?? 0))
   return Math.min(trips.mostS, Math.max(HOUR_S, late * 1.1))
 })
-const x = computed(() => scaleLinear([0, endS.value], [LEFT, WIDTH - RIGHT]).clamp(true))
+/** The last line goes on beyond the edge, which cuts it. */
+const x = computed(() => scaleLinear([0, endS.value], [LEFT, WIDTH - RIGHT]))
 const y = scaleLinear([0, 1.15], [HEIGHT - BOTTOM, TOP])
 const paths = computed(() =>
   BANDS.map((band) => ({
@@ -36,7 +37,7 @@ const paths = computed(() =>
       line<HeatAt>(
         ({ atS }) => x.value(atS),
         ({ share }) => y(share),
-      )(trips.curves[band].filter(({ atS }) => atS <= endS.value)) ?? '',
+      )(trips.curves[band].filter((_, at, all) => (all[at - 1]?.atS ?? 0) < endS.value)) ?? '',
   })),
 )
 const ticks = computed(() => {

@@ -148,7 +148,10 @@ defineExpose({ focus: () => heading.value?.focus() })
 
 <template>
   <section class="panel sheet" aria-label="Selected cell" @keydown.esc="emit('back')">
-    <h2 ref="heading" tabindex="-1">{{ job.name }} · {{ setUp.name }}</h2>
+    <h2 ref="heading" tabindex="-1">
+      <RouterLink :to="{ name: 'job', params: { jobId: job.id } }">{{ job.name }}</RouterLink> ·
+      <RouterLink :to="{ name: 'set-up', params: { id: setUp.id } }">{{ setUp.name }}</RouterLink>
+    </h2>
     <p v-if="failure" class="problem" role="alert">Calculation failed: {{ failure }}</p>
     <p v-else-if="!fit" class="quiet">Calculating…</p>
     <template v-else>
@@ -222,6 +225,9 @@ h2 {
   font-size: var(--text-m);
   font-weight: 700;
   outline: none;
+}
+h2 a {
+  color: inherit;
 }
 h3 {
   font-size: inherit;

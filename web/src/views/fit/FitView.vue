@@ -6,6 +6,7 @@ import {
   type LinkId,
   linkText,
   linkTitle,
+  pathOfSlot,
   PROCESSES,
   rowsOf,
   slotKey,
@@ -137,6 +138,19 @@ const morePower = computed((): Pick<Opened, 'more'> => {
   const query = { job: jobId.value, 'set-up': setUp.value.id }
   return { more: { to: { name: 'power', query }, words: 'All circuits, and when the breaker trips' } }
 })
+/** Each link of the chain opens the record that its figure is from. */
+const SLOT_OF_LINK = { circuit: 'circuit', source: 'powerSource', gun: 'gun', electrode: 'wire' } as const
+function moreOfLink(id: LinkId): Pick<Opened, 'more'> {
+  const own = setUp.value
+  if (!own) return {}
+  const slot = id === 'electrode' && own.tungstenId !== null ? 'tungsten' : SLOT_OF_LINK[id]
+  const partId = own[slotKey(slot)]
+  const list = pathOfSlot(slot)
+  const name = partId && workspace.get(list, partId)?.name
+  return name
+    ? { more: { to: { name: 'equipment', params: { list, id: partId } }, words: `Open ${name}` } }
+    : {}
+}
 const opened = computed<Opened | null>(() => {
   const key = openKey.value
   const steps: readonly Step[] | null = working.value
@@ -166,6 +180,7 @@ const opened = computed<Opened | null>(() => {
     sentence: linkText(workspace.speech, link.value, chain.value.wantedA),
     mends: [],
     working: steps,
+    ...moreOfLink(link.value.id),
   }
 })
 function weldName(weldId: string): string {

@@ -224,7 +224,12 @@ function remove(job: Job): void {
             {{ due(job) }}
             <strong v-if="isOverdue(job)" class="overdue">overdue</strong>
           </td>
-          <td>{{ setUp?.name ?? 'none chosen' }}</td>
+          <td>
+            <RouterLink v-if="setUp" class="link-button" :to="{ name: 'set-up', params: { id: setUp.id } }">{{
+              setUp.name
+            }}</RouterLink>
+            <template v-else>none chosen</template>
+          </td>
           <td><ChainSpark v-if="glance?.chain" :chain="glance.chain" /></td>
           <td><VerdictMark v-if="glance || !setUp" :verdict="glance?.verdict ?? 'unknown'" /></td>
           <td class="points">

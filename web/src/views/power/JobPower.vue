@@ -354,8 +354,7 @@ const arrives = ({ findings }: Row): string => {
           </table>
         </div>
         <p v-if="others.length > 0" class="quiet">
-          Other volts than {{ source?.name }} takes:
-          {{ others.map(({ circuit }) => circuit.name).join(', ') }}.
+          Wrong voltage for {{ source?.name }}: {{ others.map(({ circuit }) => circuit.name).join(', ') }}.
         </p>
         <p class="quiet">By {{ answer?.ruleBook.name }}. {{ spell(answer?.ruleBook.note ?? '') }}</p>
       </section>
