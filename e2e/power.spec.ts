@@ -40,7 +40,7 @@ test('another outlet that is there mends it, at no cost; it is looked at, and no
   server,
 }) => {
   await page.goto(`${server.url}/power?job=press-frame`)
-  await expect(page.getByRole('heading', { name: /puts out too little on it/ })).toBeVisible()
+  await expect(page.getByRole('heading', { name: /is too low$/ })).toBeVisible()
   await expect(page.getByText(/The weld needs 190 A. At this voltage Quillon 210 gives 140 A/)).toBeVisible()
   const mends = page.getByRole('listitem').filter({ hasText: 'owned' })
   await expect(mends.first()).toContainText('Plug it into')

@@ -87,7 +87,7 @@ test('any number opens calculation, with its sources', async ({ page, server }) 
   await page.keyboard.press('Escape')
   await expect(working).toBeHidden()
   await page
-    .getByRole('button', { name: /^Joint/ })
+    .getByRole('button', { name: /^Joint(?! and)/ })
     .last()
     .click()
   await expect(working).toContainText('common practice: fitted to everyday settings')
