@@ -47,7 +47,11 @@ const SHOTS = [
   {
     name: 'board',
     path: '/board',
-    act: (page) => page.getByRole('gridcell', { name: /^Press frame, Quillon 210, Bay 2/ }).click(),
+    act: async (page) => {
+      // The columns are in their order once the whole board is worked out.
+      await page.getByText('Cheapest: buy').waitFor()
+      await page.getByRole('gridcell', { name: /^Press frame, Quillon 210, Bay 2/ }).click()
+    },
   },
   {
     name: 'power',
