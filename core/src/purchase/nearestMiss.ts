@@ -36,16 +36,16 @@ const nearestOf = (misses: readonly (Assessment | null)[]): Assessment | null =>
   misses.reduce((best, one) => (one && (!best || compareMisses(one, best) < 0) ? one : best), null)
 
 /** Criteria of a place whose parts are all there. */
-const settledAt = (slot: Slot, { process }: Capability, capability: Capability): readonly Criterion[] =>
-  criteriaOfSlot(slot, process.id).filter((one) =>
-    slotsOf(one, process).every((of) => of === slot || capability[of] !== null),
+const settledAt = (slot: Slot, capability: Capability): readonly Criterion[] =>
+  criteriaOfSlot(slot, capability.process.id).filter((one) =>
+    slotsOf(one, capability.process).every((of) => of === slot || capability[of] !== null),
   )
 
 /** @returns the worst that is said of a part in a place, null where nothing rules it out */
 function against(slot: Slot, capability: Capability, demand: Demand): Assessment | null {
   const ask = asks(capability, demand)
   let worst: Assessment | null = null
-  for (const criterion of settledAt(slot, capability, capability)) {
+  for (const criterion of settledAt(slot, capability)) {
     const found = ask(placeOf(criterion))
     if (!found || does(found.verdict) || !isJudged(found)) continue
     if (worst === null || compareMisses(worst, found) < 0) worst = found

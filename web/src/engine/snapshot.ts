@@ -100,3 +100,9 @@ export function named<T extends { readonly id: string }>(list: readonly T[], ids
   const wanted = new Set(ids)
   return list.filter(({ id }) => wanted.has(id))
 }
+
+/** @returns the jobs with these ids, in the order of the ids; an id that no job has is skipped */
+export function jobsOf({ jobs }: Pick<Snapshot, 'jobs'>, ids: readonly string[]): readonly Job[] {
+  const byId = new Map(jobs.map((job) => [job.id, job]))
+  return ids.flatMap((id) => byId.get(id) ?? [])
+}

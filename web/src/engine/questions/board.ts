@@ -1,5 +1,5 @@
 import { AS_IT_IS, Board, type BoardCell, type WhatIf } from '@brannik/core'
-import { named, type Snapshot } from '../snapshot.ts'
+import { jobsOf, named, type Snapshot } from '../snapshot.ts'
 
 /** The board that was asked of last: its set-ups are looked at once, however many parts its jobs are asked in. */
 let last: { readonly snapshot: Snapshot; readonly of: string; readonly board: Board } | null = null
@@ -25,9 +25,5 @@ export function answer(
   whatIf: WhatIf = AS_IT_IS,
 ): readonly BoardCell[] {
   const board = boardFor(snapshot, setUpIds, whatIf)
-  const byId = new Map(snapshot.jobs.map((job) => [job.id, job]))
-  return jobIds.flatMap((id) => {
-    const job = byId.get(id)
-    return job && board ? board.row(job) : []
-  })
+  return board ? jobsOf(snapshot, jobIds).flatMap((job) => board.row(job)) : []
 }

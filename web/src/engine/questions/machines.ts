@@ -1,6 +1,6 @@
 import { AS_IT_IS, MachineBoard, type MachineCell, type WhatIf } from '@brannik/core'
 import { isSameBesideJobs } from '../delta.ts'
-import type { Snapshot } from '../snapshot.ts'
+import { jobsOf, type Snapshot } from '../snapshot.ts'
 
 /** The board that was asked last: what parts say of each other is found once, however many parts its jobs come in. */
 let last: { readonly snapshot: Snapshot; readonly of: string; readonly board: MachineBoard } | null = null
@@ -24,9 +24,5 @@ export function answer(
   whatIf: WhatIf = AS_IT_IS,
 ): readonly MachineCell[] {
   const board = machineBoardFor(snapshot, whatIf)
-  const byId = new Map(snapshot.jobs.map((job) => [job.id, job]))
-  return jobIds.flatMap((id) => {
-    const job = byId.get(id)
-    return job && board ? board.row(job) : []
-  })
+  return board ? jobsOf(snapshot, jobIds).flatMap((job) => board.row(job)) : []
 }

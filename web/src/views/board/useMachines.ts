@@ -86,7 +86,7 @@ export function useMachines(whatIf: Ref<WhatIf>) {
         powerSourceId === station.powerSource.id &&
         (station.circuit === null || circuitId === station.circuit.id),
     )
-  /** The set-up as it is recorded; null where nobody has recorded it. */
+  /** The recorded set-up with these parts; null where there is none. */
   const recorded = (way: Way) => workspace.setUps.find((one) => hasSameParts(one, way.setUp)) ?? null
   const changeoverMin = computed(() => (workspace.shop ? assumptionsOf(workspace.shop).changeoverMin : 0))
   /** Empty where the machine has no other set-up: then nothing is changed. */
