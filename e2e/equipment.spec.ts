@@ -22,7 +22,7 @@ test('a power source is typed in from its plate; what is half typed survives a r
   server,
 }) => {
   await openList(page, server, 'power-sources')
-  await page.getByRole('button', { name: 'New power source' }).click()
+  await page.getByRole('button', { name: 'Empty plate' }).click()
   await enter(name(page), 'Reed 180')
   await enter(page.getByLabel('Supply voltage, column 1'), '120')
   await enter(page.getByLabel('Minimum output at 120 V'), '20')
@@ -243,13 +243,13 @@ test('equipment goes out and comes in without loss, and a bad row says what is w
 
   const importText = async (fileName: string, text: string) => {
     await page.getByRole('button', { name: 'Import and export' }).click()
-    await page.getByText(/^Import a catalogue/).click()
+    await page.getByText(/^Import a catalog/).click()
     await page
       .locator('input[type=file]')
       .setInputFiles({ name: fileName, mimeType: 'text/plain', buffer: Buffer.from(text) })
   }
   await importText('equipment.json', json)
-  await expect(page.getByRole('status').filter({ hasText: 'catalogue' })).toContainText(
+  await expect(page.getByRole('status').filter({ hasText: 'catalog' })).toContainText(
     /0 new, 0 replace.*unchanged/,
   )
   await page.getByRole('button', { name: 'Close' }).click()

@@ -2,7 +2,7 @@
  * Every field of every view, once, with real keys: typed, cleared, retyped, left, and the page opened anew. Nonsense is
  * typed into the first field of each unit, in the long run into all.
  */
-import type { Locator } from '@playwright/test'
+import type { Locator, Page } from '@playwright/test'
 import { isLong } from '../core/src/testing/runs.ts'
 import { stillness } from './axe.ts'
 import { expect, test } from './server.ts'
@@ -25,6 +25,28 @@ async function type(field: Locator, text: string): Promise<void> {
 }
 const nameOf = (field: Locator): Promise<string> =>
   field.evaluate((input: HTMLInputElement) => input.ariaLabel ?? input.labels?.[0]?.textContent ?? input.id)
+
+/** Fields that lie below an error text, by more than their border. */
+const covered = (page: Page): Promise<string[]> =>
+  page.evaluate(() => {
+    const BORDER_PX = 3
+    const errors = [...document.querySelectorAll('.told')].filter((one) => one.checkVisibility())
+    return [...document.querySelectorAll<HTMLInputElement>('input, select, textarea')]
+      .filter((one) => one.checkVisibility() && one.getBoundingClientRect().height > BORDER_PX)
+      .filter((input) => {
+        const field = (input.closest('.v-field') ?? input).getBoundingClientRect()
+        return errors.some((error) => {
+          const told = error.getBoundingClientRect()
+          return (
+            told.left + BORDER_PX < field.right &&
+            field.left + BORDER_PX < told.right &&
+            told.top + BORDER_PX < field.bottom &&
+            field.top + BORDER_PX < told.bottom
+          )
+        })
+      })
+      .map((input) => input.ariaLabel ?? input.labels?.[0]?.textContent ?? input.id)
+  })
 
 // Each view is a test of its own: what is slow is shared out.
 test.describe.configure({ mode: 'parallel' })
@@ -59,6 +81,7 @@ for (const { path, open = [], part = 'main', what = path, last, isAlike = false 
         await expect
           .soft(field, `${name} takes every key and keeps its text when it is left`)
           .toHaveValue(NONSENSE)
+        expect.soft(await covered(page), `${name} says what is wrong, and covers no field by it`).toEqual([])
       }
       await type(field, '')
       await page.keyboard.press('Escape')

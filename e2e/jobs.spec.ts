@@ -135,13 +135,18 @@ test('a weld list is previewed, mended and taken; nothing enters before', async 
   await page
     .getByRole('textbox', { name: 'Or paste rows here' })
     .fill('Qty,Each,joint,thk\n4,18,T,1/4\nfour,18,T,1/4\n=1,18,T,1/4\n')
-  await expect(page.getByText('1 of 3 rows are valid')).toBeVisible()
+  await expect(page.getByText('1 of 3 rows are understood')).toBeVisible()
   await expect(page.getByText('is “four”. Enter a plain number')).toBeVisible()
   expect((await server.record<Job>('jobs/press-frame')).joints).toHaveLength(1)
   await pick(page, 'Field for Each', 'skip')
   await pick(page, 'Field for Each', 'length')
   await pick(page, 'Unit of Each', 'ft')
   await page.getByRole('button', { name: 'Add 1 weld' }).click()
+  // The rows that were not understood stay, to be corrected where they are.
+  await expect(page.getByText('1 added. 0 of 2 rows are understood')).toBeVisible()
+  await enter(page.getByLabel('count of row 1'), '4')
+  await expect(page.getByText('1 of 2 rows are understood')).toBeVisible()
+  await page.getByRole('dialog').getByRole('button', { name: 'Close' }).click()
   const undo = page.getByRole('button', { name: 'Undo' })
   // As long as somebody points at it, the notice stays.
   await undo.hover()
@@ -150,6 +155,54 @@ test('a weld list is previewed, mended and taken; nothing enters before', async 
   expect((await server.record<Job>('jobs/press-frame')).joints[1]?.lengthMm).toBeCloseTo(18 * 304.8, 6)
   await undo.click()
   await expect(page.getByText('1 line,')).toBeVisible()
+})
+
+test('rows are pasted into the table, several welds are changed at once, and each is what a drawing says', async ({
+  page,
+  server,
+}) => {
+  await openJob(page, server, 'press-frame')
+  const paste = (text: string) =>
+    cell(page, 'Size', 1).evaluate((input, data) => {
+      const clipboardData = new DataTransfer()
+      clipboardData.setData('text/plain', data)
+      input.dispatchEvent(new ClipboardEvent('paste', { clipboardData, bubbles: true, cancelable: true }))
+    }, text)
+  // A list as it stands on a pad: its first row is a weld.
+  await paste('3 at 6"\tT\t1/4\t3/16 both sides\t2F\n(2) 12\tV 60\t3/8\tCJP, gap 3/32, face 1/16\tflat\n')
+  await expect(page.getByText('3 lines,')).toBeVisible()
+  await expect(cell(page, 'Size', 2)).toHaveValue('3/16 in, both sides')
+  await expect(cell(page, 'Size', 3)).toHaveValue('CJP, gap 3/32 in, face 1/16 in')
+  await saved(page)
+  const { joints } = await server.record<Job>('jobs/press-frame')
+  expect(joints.slice(1)).toMatchObject([
+    { count: 3, bothSides: true, penetration: 'as-prepared' },
+    { count: 2, kind: 'v', penetration: 'complete' },
+  ])
+  // A groove that is shut is no CJP from one side, and says so.
+  await enter(cell(page, 'Size', 3), 'CJP')
+  await enter(cell(page, 'Size', 3), 'CJP, gap 0, face 3/16')
+  await expect(page.getByText(/CJP from one side/).first()).toBeVisible()
+  // One faulty row: the import opens with all of them, the faulty one beside.
+  await paste('4 x 6 in\tT\t1/4\n4 x 6 in\tnail\t1/4\n')
+  await expect(page.getByText('1 of 2 rows are understood')).toBeVisible()
+  await enter(page.getByLabel('Joint of row 2'), 'lap')
+  await page.getByRole('button', { name: 'Add 2 welds' }).click()
+  await expect(page.getByText('5 lines,')).toBeVisible()
+
+  await page.getByRole('button', { name: 'Pick weld 2' }).click()
+  await page.getByRole('button', { name: 'Pick weld 5' }).click({ modifiers: ['Shift'] })
+  await page.getByLabel('Position of the picked welds').pressSequentially('overhead')
+  await page.keyboard.press('Enter')
+  for (const number of [2, 3, 4, 5]) await expect(cell(page, 'Position', number)).toHaveValue('overhead')
+  await page.keyboard.press('Control+z')
+  await expect(cell(page, 'Position', 3)).toHaveValue('flat')
+  await page.getByRole('button', { name: 'Duplicate' }).click()
+  await expect(page.getByText('9 lines,')).toBeVisible()
+  await page.getByRole('button', { name: 'Clear' }).click()
+  await cell(page, 'Size', 1).press('Control+d')
+  await expect(page.getByText('10 lines,')).toBeVisible()
+  await saved(page)
 })
 
 test('a due day is typed as it is said; the list is filtered by it, by verdict and by words', async ({
@@ -209,7 +262,7 @@ test('a job is made a template, copied out of it, and archived', async ({ page, 
   await page.getByRole('button', { name: 'Copy Gusseted corner' }).click()
   await page.getByRole('tab', { name: /^Planned/ }).click()
   await page.getByRole('link', { name: 'Gusseted corner, copy', exact: true }).click()
-  await page.getByRole('button', { name: 'More' }).click()
+  await page.getByRole('button', { name: 'More for this job' }).click()
   await page.getByText('Archive').click()
   await saved(page)
   await page.getByRole('link', { name: 'Jobs' }).click()
@@ -233,7 +286,7 @@ test('a list of 500 welds stays smooth to edit, one of 5,000 rows is previewed',
   await page
     .locator('input[type=file][accept*=csv]')
     .setInputFiles({ name: 'big.csv', mimeType: 'text/csv', buffer: Buffer.from(list(5000)) })
-  await expect(page.getByText('5000 of 5000 rows are valid')).toBeVisible()
+  await expect(page.getByText('5000 of 5000 rows are understood')).toBeVisible()
   console.log(
     `MEASURED preview of 5,000 rows in the browser: ${Date.now() - began} ms, the browser's driver included`,
   )

@@ -2,6 +2,7 @@
 import type { Page, Response } from '@playwright/test'
 import { stillness, violations } from './axe.ts'
 import { expect, test } from './server.ts'
+import { smallTargets } from './targets.ts'
 import { OPENED, take, VIEWS } from './views.ts'
 
 // Each place is a test of its own: what is slow is shared out.
@@ -9,19 +10,32 @@ test.describe.configure({ mode: 'parallel' })
 // The page's own policy forbids code from outside it; the checker is let in for these tests.
 test.use({ bypassCSP: true })
 
-/** In light by every rule; in the dark by those of colour: the rest is the same. */
+const DESK = { width: 1280, height: 800 }
+/** What is laid out anew is looked at by every rule once more. */
+const HELD = [
+  ['a tablet held upright', { width: 768, height: 1024 }],
+  ['a phone', { width: 390, height: 844 }],
+] as const
+const SIZES = [
+  ['200 % zoom', { width: 640, height: 400 }],
+  ['a small phone', { width: 360, height: 740 }],
+] as const
+
+const overPx = (page: Page): Promise<number> =>
+  page.evaluate(() => document.documentElement.scrollWidth - window.innerWidth)
+
+/** In light by every rule, on a desk, a tablet and a phone; in the dark by those of colour: the rest is the same. */
 async function checkForAll(page: Page, what: string): Promise<void> {
   expect.soft(await violations(page), `${what}, light`).toEqual([])
   await page.emulateMedia({ colorScheme: 'dark' })
   expect.soft(await violations(page, ['color-contrast', 'link-in-text-block']), `${what}, dark`).toEqual([])
   await page.emulateMedia({ colorScheme: 'light' })
+  for (const [name, size] of HELD) {
+    await page.setViewportSize(size)
+    expect.soft(await violations(page), `${what}, ${name}`).toEqual([])
+    expect.soft(await overPx(page), `${what}, ${name}`).toBeLessThanOrEqual(0)
+  }
 }
-
-const SIZES = [
-  ['200 % zoom', { width: 640, height: 400 }],
-  ['a tablet held upright', { width: 768, height: 1024 }],
-  ['a phone', { width: 390, height: 844 }],
-] as const
 
 /** The views of a place share a page: each is opened by its address all the same. */
 const placeOf = (view: string) => view.split(/[/?]/)[1] ?? ''
@@ -32,15 +46,14 @@ for (const place of new Set(VIEWS.map(placeOf)))
     server,
   }) => {
     for (const view of VIEWS.filter((one) => placeOf(one) === place)) {
-      await page.setViewportSize({ width: 1280, height: 800 })
+      await page.setViewportSize(DESK)
       await page.goto(server.url + view)
       await expect(page.getByRole('heading', { level: 1 })).toBeVisible()
       await checkForAll(page, view)
       for (const [name, size] of SIZES) {
         await page.setViewportSize(size)
         await stillness(page)
-        const over = await page.evaluate(() => document.documentElement.scrollWidth - window.innerWidth)
-        expect.soft(over, `${view}, ${name}`).toBeLessThanOrEqual(0)
+        expect.soft(await overPx(page), `${view}, ${name}`).toBeLessThanOrEqual(0)
       }
     }
   })
@@ -52,6 +65,80 @@ for (const { what, path, steps } of OPENED)
     await take(page, steps)
     await checkForAll(page, what)
   })
+
+for (const place of new Set(VIEWS.map(placeOf)))
+  test(`what is pressed by a finger in the views of ${place} is 44 px`, async ({ browser, server }) => {
+    const context = await browser.newContext({
+      hasTouch: true,
+      isMobile: true,
+      viewport: { width: 390, height: 844 },
+    })
+    const page = await context.newPage()
+    for (const view of VIEWS.filter((one) => placeOf(one) === place)) {
+      await page.goto(server.url + view)
+      await expect(page.getByRole('heading', { level: 1 })).toBeVisible()
+      await stillness(page)
+      expect.soft(await smallTargets(page), view).toEqual([])
+    }
+    await context.close()
+  })
+
+test('the focus comes back after the palette, a dialog and an undo', async ({ page, server }) => {
+  await page.goto(`${server.url}/jobs/press-screw-post`)
+  const size = page.getByLabel('Size of weld 2')
+  await size.focus()
+  await page.keyboard.press('Control+k')
+  await expect(page.getByRole('combobox', { name: 'Find or do anything' })).toBeFocused()
+  await page.keyboard.press('Escape')
+  await expect(size).toBeFocused()
+  await page.keyboard.press('Control+k')
+  await page.keyboard.type('glossary')
+  await page.keyboard.press('Enter')
+  await expect(page.getByLabel('Search the glossary')).toBeVisible()
+  await page.keyboard.press('Escape')
+  await expect(page.getByLabel('Search the glossary')).toBeHidden()
+  await size.focus()
+  await page.keyboard.press('Control+d')
+  const copied = page.getByLabel('Size of weld 3')
+  await expect(copied).toBeFocused()
+  const undo = page.getByRole('button', { name: 'Undo' })
+  await undo.click()
+  await expect(page.getByText('3 lines,')).toBeVisible()
+  await expect(page.getByRole('textbox', { name: /^Size of weld/ }).nth(1)).toBeVisible()
+})
+
+test('the shop’s own words find what is meant, in the palette and in the lists', async ({ page, server }) => {
+  await page.goto(`${server.url}/jobs`)
+  const found = page.getByRole('option', { selected: true })
+  const ask = async (words: string): Promise<void> => {
+    await page.keyboard.press('Control+k')
+    const field = page.getByRole('combobox', { name: 'Find or do anything' })
+    await expect(field).toBeFocused()
+    await field.pressSequentially(words)
+  }
+  for (const [words, name] of [
+    ['bakcup', /Records and backup/],
+    ['print', /Print this page/],
+    ['quote', /^Fit/],
+    ['c25', /75\/25 Ar\/CO₂/],
+    ['duty cycle', /Word.*Duty cycle/],
+  ] as const) {
+    await ask(words)
+    await expect(found).toHaveText(name)
+    await page.keyboard.press('Escape')
+  }
+  await ask('backup')
+  await page.keyboard.press('Enter')
+  await expect(page.getByRole('heading', { level: 1 })).toContainText('Shop')
+  await page.goto(`${server.url}/equipment/wires`)
+  await page
+    .getByRole('searchbox', { name: 'Search Wire and rod' })
+    .or(page.getByLabel('Search Wire and rod'))
+    .first()
+    .pressSequentially('0.9 mm mild steel')
+  await expect(page.getByText('0.035 ER70S-6').first()).toBeVisible()
+  await expect(page.getByText('3/32 ER5356')).toHaveCount(0)
+})
 
 test('long names push nothing that is pressed out of sight', async ({ page, server }) => {
   const long =

@@ -177,7 +177,7 @@ test('a deleted job comes back, and an earlier version too', async ({ page, serv
   await expect.poll(async () => (await fetch(`${server.url}/api/jobs/loader-fork`)).status).toBe(200)
 
   await page.goto(`${server.url}/jobs/loader-fork`)
-  await page.getByRole('button', { name: 'More' }).click()
+  await page.getByRole('button', { name: 'More for this job' }).click()
   await page.getByText('Earlier versions').click()
   await page.getByRole('button', { name: /version 1 by the demo/ }).click()
   await expect(page.getByRole('row').filter({ hasText: 'number of welds' })).toContainText('7')

@@ -62,7 +62,7 @@ const SHOTS = [
     name: 'power-shop',
     path: '/power/shop?at=press-frame.north-wall-wire,press-frame.marl-yard,pressing-tray.bench-tig-dc,press-frame.bay-3-spray,loader-fork.orchard-stick',
     dark: true,
-    act: (page) => page.getByRole('heading', { name: /does not carry them/ }).waitFor(),
+    act: (page) => page.getByRole('heading', { name: /overloaded/ }).waitFor(),
   },
   {
     name: 'kit',

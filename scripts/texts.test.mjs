@@ -117,3 +117,71 @@ it('prefers two sentences to a semicolon', () => {
   const joined = texts.filter(({ text }) => /[a-z]; [a-z]/.test(text) && !/^solid carbon-steel/.test(text))
   expect(joined.map(({ file, text }) => `${file}: ${text}`)).toEqual([])
 })
+
+/** Beginnings of words that the United States spell otherwise: as `basis/spelling.ts` has them. */
+const BRITISH = new RegExp(
+  [...readFileSync(join(ROOT, 'core/src/basis/spelling.ts'), 'utf8').matchAll(/^ {2}\['(\w+)', '\w+'\],$/gm)]
+    .map(([, british]) => british)
+    .join('|'),
+  'i',
+)
+const isRaw = (node) => [
+  ...(node.type === 2 ? [node.content] : []),
+  ...(node.props ?? [])
+    .filter((prop) => prop.type === 6 && prop.value && SHOWN_ATTRIBUTES.includes(prop.name))
+    .map((prop) => prop.value.content),
+  ...(node.children ?? []).flatMap(isRaw),
+]
+it('spells as the shop does: no template writes a word that the United States spell otherwise', () => {
+  const wrong = files
+    .filter((file) => file.endsWith('.vue'))
+    .flatMap((file) => {
+      const { descriptor } = parse(readFileSync(join(ROOT, file), 'utf8'))
+      return descriptor.template?.ast
+        ? isRaw(descriptor.template.ast).map((text) => `${file}: ${plain(text)}`)
+        : []
+    })
+    .filter((text) => BRITISH.test(text.slice(text.indexOf(':'))) && !text.includes('/api/'))
+  expect(BRITISH.source.split('|').length).toBeGreaterThan(10)
+  expect(wrong).toEqual([])
+})
+
+/** What a sentence of the computation may have filled in: the names that its code gives, and how they are printed. */
+const PLACE = /\{(?<name>[^{}]*)\}/g
+it('has no place that nothing fills: a name of letters, or two for one and for many', () => {
+  const wrong = texts
+    .filter(({ file }) => file.startsWith('core/src/words/english'))
+    .flatMap(({ file }) =>
+      stringsOf(readFileSync(join(ROOT, file), 'utf8'), isShown).flatMap((text) =>
+        [...text.replaceAll(/\$\{[^}]*\}/g, '').matchAll(PLACE)]
+          .filter(({ groups }) => !/^[a-z]\w*(\|\w+)?$/i.test(groups.name))
+          .map(([place]) => `${file}: ${place}`),
+      ),
+    )
+  expect(wrong).toEqual([])
+})
+
+/** Letters that a button, a tab or a heading of a column has room for. */
+const MOST_LETTERS = { button: 44, th: 26, h2: 64 }
+it('fits its place: buttons, headings of columns and of parts', () => {
+  const long = files
+    .filter((file) => file.endsWith('.vue'))
+    .flatMap((file) => {
+      const { descriptor } = parse(readFileSync(join(ROOT, file), 'utf8'))
+      const found = []
+      const visit = (node) => {
+        const most = MOST_LETTERS[node.tag]
+        const text = plain(
+          (node.children ?? [])
+            .filter(({ type }) => type === 2)
+            .map(({ content }) => content)
+            .join(' '),
+        )
+        if (most !== undefined && text.length > most) found.push(`${file}: <${node.tag}> ${text}`)
+        for (const child of node.children ?? []) visit(child)
+      }
+      if (descriptor.template?.ast) visit(descriptor.template.ast)
+      return found
+    })
+  expect(long).toEqual([])
+})

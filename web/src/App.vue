@@ -1,12 +1,13 @@
 <script setup lang="ts">
 import { onKeyStroke, useTimeoutFn } from '@vueuse/core'
-import { computed, onMounted, ref, watch } from 'vue'
+import { computed, onMounted, ref, useTemplateRef, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import ErrorBoundary from './components/ErrorBoundary.vue'
+import type { HelpPart } from './help/help.ts'
 import SaveState from './components/SaveState.vue'
 import { lazily } from './lazy.ts'
 import { keepOffline } from './outdated.ts'
-import { isHere, RAIL } from './views/index.ts'
+import { isHere, RAIL, titleOf } from './views/index.ts'
 import { useLook } from './stores/look.ts'
 import { useNotice } from './stores/notice.ts'
 import { useSession } from './shop/session.ts'
@@ -14,6 +15,7 @@ import { useEarlyKeys } from './useEarlyKeys.ts'
 import { useTabTitle } from './useTabTitle.ts'
 import { useTyping } from './shop/typing.ts'
 import { useWorkspace } from './shop/workspace.ts'
+import { useWayBack } from './wayBack.ts'
 
 /** Comes a moment after the answer, and is nobody's reason to wait for it. */
 const A_MOMENT_MS = 5000
@@ -26,7 +28,8 @@ const SignInView = lazily(() => import('./views/SignInView.vue'))
 /** Where the database holds no shop yet. */
 const BeginView = lazily(() => import('./views/start/BeginView.vue'))
 const WhoIsIn = lazily(() => import('./components/WhoIsIn.vue'))
-const ShortcutsDialog = lazily(() => import('./components/ShortcutsDialog.vue'))
+const ViewHelp = lazily(() => import('./help/ViewHelp.vue'))
+const HelpDialog = lazily(() => import('./help/HelpDialog.vue'))
 const AsideBar = lazily(() => import('./components/AsideBar.vue'))
 const BackupAge = lazily(() => import('./components/BackupAge.vue'))
 
@@ -48,6 +51,12 @@ watch(
 const isPaletteThere = ref(false)
 const earlyKeys = useEarlyKeys(computed(() => paletteOpen.value && !isPaletteThere.value))
 useTabTitle()
+const way = useWayBack()
+const wayWords = computed(() => {
+  if (way.value?.name === 'start') return 'setting up the shop'
+  const job = way.value?.jobId && workspace.get('jobs', way.value.jobId)
+  return job ? `the fit of ${job.name}` : 'the fit'
+})
 
 onMounted(() => workspace.load())
 /** Not before the answer of a fit, where that takes longer: it is what somebody waits for. */
@@ -86,7 +95,16 @@ function redo(): void {
   const label = workspace.redo()
   notice.show(label ? `Redone: ${label}` : 'Nothing to redo')
 }
-const shortcutsOpen = ref(false)
+const helpOpen = ref(false)
+const isHelpThere = ref(false)
+const helpButton = useTemplateRef<HTMLElement>('helpButton')
+const hereTitle = computed(() => titleOf(route.name))
+const helpPart = ref<HelpPart | null>(null)
+const helpSearch = ref('')
+function showHelp(part: HelpPart, search = ''): void {
+  helpSearch.value = search
+  helpPart.value = part
+}
 async function newJob(): Promise<void> {
   const { freshJob } = await import('./views/jobs/newJob.ts')
   const job = freshJob(workspace.jobs)
@@ -116,7 +134,7 @@ onKeyStroke('?', (event) => {
   const { target } = event
   if (target instanceof HTMLElement && target.matches('input, textarea, [contenteditable]')) return
   event.preventDefault()
-  shortcutsOpen.value = true
+  showHelp('keys')
 })
 onKeyStroke('z', (event) => {
   if (!(event.ctrlKey || event.metaKey) || isTyping(event.target)) return
@@ -137,12 +155,24 @@ onKeyStroke('y', (event) => {
       <a class="skip" href="#main">To the content</a>
       <header>
         <RouterLink class="name" to="/">Brannik</RouterLink>
-        <span class="shop-name">{{ workspace.shop?.name }}</span>
+        <RouterLink v-if="way" class="way-back" :to="way.path">← Back to {{ wayWords }}</RouterLink>
+        <span v-else class="shop-name">{{ workspace.shop?.name }}</span>
         <button class="find" @click="paletteOpen = true">
           <span>Find or do anything</span><kbd>Ctrl K</kbd>
         </button>
         <button v-tip="`Units: ${unitWords}. Press to switch`" class="units" @click="switchUnits">
           {{ unitWords }}
+        </button>
+        <button
+          v-if="hereTitle"
+          ref="helpButton"
+          class="help"
+          :aria-label="`Help: ${hereTitle}`"
+          aria-haspopup="dialog"
+          :aria-expanded="helpOpen"
+          @click="helpOpen = !helpOpen"
+        >
+          ?
         </button>
         <div class="safe">
           <BackupAge v-if="isSettled && !session.isSignedOut && workspace.state === 'ready'" />
@@ -211,11 +241,18 @@ onKeyStroke('y', (event) => {
         redo,
         switchUnits,
         newJob: () => void newJob(),
-        showShortcuts: () => (shortcutsOpen = true),
+        showHelp,
       }"
       @there="isPaletteThere = true"
     />
-    <ShortcutsDialog v-if="shortcutsOpen" v-model="shortcutsOpen" />
+    <ViewHelp
+      v-if="helpButton && (helpOpen || isHelpThere)"
+      v-model="helpOpen"
+      :activator="helpButton"
+      @more="showHelp"
+      @vue:mounted="isHelpThere = true"
+    />
+    <HelpDialog v-if="helpPart !== null" v-model="helpPart" v-model:search="helpSearch" />
     <TipLayer v-if="isSettled" />
     <NoticeBar v-if="isSettled || notice.shown" @undo="undo" />
   </VApp>
@@ -234,7 +271,7 @@ header {
   display: grid;
   gap: 16px;
   grid-column: 1 / -1;
-  grid-template-columns: auto 1fr 240px auto minmax(96px, auto);
+  grid-template-columns: auto 1fr 240px auto auto minmax(96px, auto);
   padding: 0 20px 0 24px;
   position: sticky;
   top: 0;
@@ -245,6 +282,13 @@ header {
   font-size: var(--text-l);
   font-weight: 700;
   text-decoration: none;
+}
+.way-back {
+  color: var(--ink);
+  font-weight: 600;
+  overflow: hidden;
+  text-overflow: ellipsis;
+  white-space: nowrap;
 }
 .shop-name {
   color: var(--ink-2);
@@ -279,6 +323,20 @@ header {
   color: var(--ink-2);
   cursor: pointer;
   padding: 4px 8px;
+}
+.help {
+  background: none;
+  border: 1px solid var(--line-strong);
+  border-radius: 50%;
+  color: var(--ink-2);
+  cursor: pointer;
+  font-weight: 700;
+  height: 28px;
+  width: 28px;
+}
+.help:hover {
+  border-color: var(--ink);
+  color: var(--ink);
 }
 .units:hover {
   border-color: var(--line-strong);
@@ -363,13 +421,18 @@ main {
   }
   header {
     gap: 4px 12px;
-    grid-template-columns: auto 1fr auto;
+    grid-template-columns: auto 1fr auto auto;
     padding: 8px 12px;
     position: static;
   }
   .find {
     grid-column: 1 / -1;
     grid-row: 2;
+  }
+  .way-back {
+    grid-column: 1 / -1;
+    grid-row: 3;
+    padding: 6px 0;
   }
   .shop-name {
     display: none;

@@ -52,7 +52,7 @@ describe('the palette that was asked for before it was there', () => {
       redo: () => run.push('redo'),
       switchUnits: () => run.push('units'),
       newJob: () => run.push('job'),
-      showShortcuts: () => run.push('shortcuts'),
+      showHelp: () => run.push('help'),
     }
     const router = createRouter({ history: createMemoryHistory(), routes: [{ path: '/', component: {} }] })
     const open = (early: { text: string; isEntered: boolean }) =>

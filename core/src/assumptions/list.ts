@@ -229,7 +229,7 @@ export const ASSUMPTIONS = {
     handbook('6xxx alloys, solidus to liquidus'),
   ),
   breakerPctPerC: source(
-    'Breaker derating per °C above its rated temperature',
+    'Breaker derating per 1.8 °F (1 °C) above its rated temperature',
     0.5,
     '%',
     [0, 2],
@@ -264,7 +264,7 @@ export const ASSUMPTIONS = {
     commonPractice('common practice: naturally aspirated engines'),
   ),
   generatorPctPer10C: source(
-    'Engine derating per 10 °C above 25 °C',
+    'Engine derating per 18 °F (10 °C) above 77 °F (25 °C)',
     1.8,
     '%',
     [0, 10],

@@ -1,4 +1,5 @@
 /** Criteria of the joint: whether the transfer reaches its root, in its position, at a pace that a hand can hold. */
+import { weldCountOf } from '../joints/weldCount.ts'
 import { commonPractice, computed, jobField } from '../basis/source.ts'
 import type { AssumptionKey } from '../assumptions/list.ts'
 import { assumed, calculation, from, input, inputOrAssumed, listOf } from '../calculation/calculation.ts'
@@ -282,7 +283,7 @@ export const beadTravelOf = (
 ): number | null =>
   arcS === null || arcS <= 0
     ? null
-    : reckoner.compute(beadTravel, { L_1: runMm, c: joint.count, q: pieces, n: passes, τ: arcS })
+    : reckoner.compute(beadTravel, { L_1: runMm, c: weldCountOf(joint), q: pieces, n: passes, τ: arcS })
 const fastestTravel = calculation({
   id: 'fastest-travel',
   title: 'Fastest of these travel speeds',

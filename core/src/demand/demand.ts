@@ -1,4 +1,5 @@
 /** What a whole job asks of a process and a wire, with no machine in it: reckoned once, and held against many set-ups. */
+import { weldCountOf } from '../joints/weldCount.ts'
 import { type Position } from '../model/jointKinds.ts'
 import { type Assumptions, assumptionsOf, type ChangedAssumptions } from '../assumptions/assume.ts'
 import { computed, jobField, standard } from '../basis/source.ts'
@@ -202,7 +203,7 @@ function amountsOf(job: Job, runs: readonly WeldFigures[], reckoner: Reckoner) {
   if (arcTimes === null) return { fillerG, arcs, arcS: null, workH: null, work: null }
   const arcS = reckoner.compute(arcTotal, { t: arcTimes })
   const T = runs.map((weld) => weld.tackS)
-  const n = runs.map((weld) => weld.joint.count * job.quantity)
+  const n = runs.map((weld) => weldCountOf(weld.joint) * job.quantity)
   const p = runs.map((weld) => weld.pauseS)
   const s = runs.map((weld) => weld.arcs)
   const [tackS, handlingS] = [dot(T, n), dot(p, s)]

@@ -1,4 +1,5 @@
 /** The order of welding as arcs and pauses: what a duty cycle is asked, for a piece and for the batch. */
+import { weldCountOf } from '../joints/weldCount.ts'
 import { PERIOD_S, type ArcSeries } from '../duty/window.ts'
 import type { Job } from '../kinds/job.ts'
 import type { PassKind } from '../trade/layers.ts'
@@ -40,7 +41,7 @@ export const sequenceOf = (welds: readonly WeldFigures[]): readonly SequenceLine
       arcs: runs.map(({ pass, oneArcS, arcsPerWeld, joint }) => ({
         pass,
         arcS: oneArcS ?? 0,
-        times: arcsPerWeld * joint.count,
+        times: arcsPerWeld * weldCountOf(joint),
       })),
       repositionS: weld.pauseS,
       pieceS: runs.reduce((sum, run) => sum + pieceSeconds(run), 0),
@@ -48,7 +49,7 @@ export const sequenceOf = (welds: readonly WeldFigures[]): readonly SequenceLine
   })
 
 const pieceSeconds = ({ joint, tackS, arcsPerWeld, oneArcS, pauseS }: WeldFigures): number =>
-  joint.count * (tackS + arcsPerWeld * ((oneArcS ?? 0) + pauseS))
+  weldCountOf(joint) * (tackS + arcsPerWeld * ((oneArcS ?? 0) + pauseS))
 
 /**
  * The arcs of the batch, in order. A long batch is laid out only as far as it can change the worst ten minutes; pieces
@@ -68,8 +69,20 @@ export function spellsOf(
     // Tacks are so short beside ten minutes that their arcs and pauses are spread evenly over the tacking.
     const arcShare = tackS > 0 ? Math.min(1, (tacks * tackArcS) / tackS) : 0
     return [
-      { arcS: tackS * joint.count * pieces, offS: 0, times: 1, stretches: false, heat: heat * arcShare },
-      { arcS: oneArcS ?? 0, offS: pauseS, times: arcsPerWeld * joint.count * pieces, stretches: true, heat },
+      {
+        arcS: tackS * weldCountOf(joint) * pieces,
+        offS: 0,
+        times: 1,
+        stretches: false,
+        heat: heat * arcShare,
+      },
+      {
+        arcS: oneArcS ?? 0,
+        offS: pauseS,
+        times: arcsPerWeld * weldCountOf(joint) * pieces,
+        stretches: true,
+        heat,
+      },
     ]
   }
   if (job.order === 'weld-by-weld') {

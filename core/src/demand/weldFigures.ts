@@ -1,4 +1,5 @@
 /** What one weld line asks of a process and a wire: current, passes, weld metal, filler, arc time, tacks. */
+import { weldCountOf } from '../joints/weldCount.ts'
 import type { AssumptionKey } from '../assumptions/list.ts'
 import { commonPractice, computed, jobField } from '../basis/source.ts'
 import { assumed, calculation, from, input, inputOrAssumed } from '../calculation/calculation.ts'
@@ -227,7 +228,7 @@ function passFigures(line: Line, of: Passes, reckoner: Reckoner): WeldFigures {
   const { joint, job, process, wire, segments, runMm } = line
   const { pass, passes, wanted, deposited, metalG } = of
   const { quantity: q } = job
-  const { count: c } = joint
+  const c = weldCountOf(joint)
   const metal = thinnerFamily(joint)
   const arcS = deposited
     ? reckoner.compute(arcTimeByRate, { m: metalG, r: deposited.gPerMin })

@@ -1,4 +1,5 @@
 /** What a job costs to weld: wages, filler and gas, by the job, the piece and the weld; without power and wear. */
+import { weldCountOf } from '../joints/weldCount.ts'
 import type { Capability } from '../capability/capability.ts'
 import type { Slot } from '../kinds/slots.ts'
 import type { Assessment } from '../criteria/criterion.ts'
@@ -57,7 +58,8 @@ const FINISH_MIN_PER_M: Partial<Record<QualityId, keyof Assumptions>> = {
 function finishSOf({ job, assumptions }: Demand, { process }: Capability): number {
   const key = FINISH_MIN_PER_M[job.quality]
   if (!key || process.family === 'gtaw') return 0
-  const lengthMm = job.joints.reduce((sum, joint) => sum + joint.lengthMm * joint.count, 0) * job.quantity
+  const lengthMm =
+    job.joints.reduce((sum, joint) => sum + joint.lengthMm * weldCountOf(joint), 0) * job.quantity
   return (lengthMm / MM_PER_M) * assumptions[key] * S_PER_MIN
 }
 
@@ -142,7 +144,8 @@ export function costOf(capability: Capability, demand: Demand, criteria: readonl
     guesses,
     welds: welds.map((weld) => {
       const count = weld.joint.count * job.quantity
-      const lineS = (weld.arcS ?? 0) + weld.tackS * count + weld.pauseS * weld.arcs
+      const lineS =
+        (weld.arcS ?? 0) + weld.tackS * weldCountOf(weld.joint) * job.quantity + weld.pauseS * weld.arcs
       const line =
         (labour === null ? 0 : (lineS / S_PER_H) * perHour) +
         (filler === null || fillerG === 0 ? 0 : (filler * weld.fillerG) / fillerG) +

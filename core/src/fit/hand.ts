@@ -1,4 +1,5 @@
 /** What the hand has to know of a weld: how far the tip is from the root, where the next stringer goes, where it is cold. */
+import { weldCountOf } from '../joints/weldCount.ts'
 import type { Capability } from '../capability/capability.ts'
 import { longReach, type Reach } from '../criteria/tipReach.ts'
 import type { WeldFigures } from '../demand/weldFigures.ts'
@@ -28,7 +29,7 @@ export interface Hand {
 function stepOverOf({ passes, metalG, runMm, joint }: WeldFigures, pieces: number): number | null {
   if (passes < 3) return null
   const density = DENSITY[thinnerFamily(joint)].value
-  const areaMm2 = (metalG * 1000) / (density * runMm * joint.count * pieces * passes)
+  const areaMm2 = (metalG * 1000) / (density * runMm * weldCountOf(joint) * pieces * passes)
   const [least, most] = STEP_MM
   return Math.min(most, Math.max(least, Math.sqrt(areaMm2)))
 }

@@ -1,4 +1,5 @@
 /** What settings make of a weld: leg, deposition, heat, cost. The same for those to start with and for any others. */
+import { weldCountOf } from '../joints/weldCount.ts'
 import type { Capability } from '../capability/capability.ts'
 import { computed, handbook, jobField, shopField } from '../basis/source.ts'
 import { assumed, calculation, from, input } from '../calculation/calculation.ts'
@@ -132,7 +133,7 @@ const costPerM = calculation({
 
 /** Metal that one weld was called for, over its length, mm². */
 const calledForMm2 = ({ metalG, runMm, joint }: WeldFigures, pieces: number, density: number): number =>
-  (metalG * 1000) / (density * runMm * joint.count * pieces)
+  (metalG * 1000) / (density * runMm * weldCountOf(joint) * pieces)
 
 /**
  * @param settled travel above 0

@@ -1,5 +1,5 @@
 /** Fills in what a kind of joint needs with what is usual, and takes out what it has no use for. */
-import { BEVELLED_KINDS, FILLET_KINDS, ROUND_KINDS } from '../model/jointKinds.ts'
+import { BEVELLED_KINDS, BUTT_KINDS, FILLET_KINDS, ROUND_KINDS } from '../model/jointKinds.ts'
 import { type Joint } from '../kinds/job.ts'
 
 const USUAL_V_DEG = 60
@@ -10,6 +10,8 @@ const USUAL_RADIUS_MM = 6
 const LEAST_RADIUS_MM = 0.1
 const USUAL_HOLE_MM = 12.7
 const USUAL_TUBE_MM = 50.8
+/** Of the thickness: what a groove of partial penetration leaves unwelded where no depth is given. Common practice, no source. */
+const USUAL_PJP_FACE = 0.25
 
 /** Half the groove where that is shallow; never so small that it is none. */
 const usualRadius = (depthMm: number): number =>
@@ -39,13 +41,17 @@ export function completeJoint(joint: Joint, isNewKind = false): Joint {
   const usual = hole ? USUAL_HOLE_MM : Math.max(USUAL_TUBE_MM, tube ? 4 * joint.thicknessAMm : 0)
   const unfit = isNewKind && tube && (joint.diameterMm ?? 0) <= 2 * joint.thicknessAMm
   const diameterMm = round ? (unfit ? usual : (joint.diameterMm ?? usual)) : null
-  const rootFaceMm = bevelled ? joint.rootFaceMm : 0
+  const penetration = BUTT_KINDS.includes(kind) ? joint.penetration : 'as-prepared'
+  const isShallow = penetration === 'partial' && joint.rootFaceMm <= 0
+  const rootFaceMm = bevelled ? (isShallow ? thinner * USUAL_PJP_FACE : joint.rootFaceMm) : 0
   const single = kind === 'bevel' || kind === 'double-bevel' || kind === 'j'
   const angle = joint.includedAngleDeg ?? usualAngle(joint)
   return {
     ...joint,
     legMm: fillet ? (joint.legMm ?? thinner) : flare ? joint.legMm : null,
     legBMm: fillet ? joint.legBMm : null,
+    bothSides: fillet && joint.bothSides,
+    penetration,
     rootGapMm: fillet || hole || kind === 'edge' ? 0 : joint.rootGapMm,
     rootFaceMm,
     includedAngleDeg: bevelled ? (isNewKind && single && angle >= 90 ? USUAL_BEVEL_DEG : angle) : null,

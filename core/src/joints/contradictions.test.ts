@@ -10,6 +10,8 @@ import { readDocument } from '../model/problems.ts'
 const TUBE = { around: true, diameterMm: 20 }
 const SADDLE = { kind: 'saddle', diameterMm: 60, headerDiameterMm: 40, thicknessAMm: 3 } as const
 
+const CJP = { penetration: 'complete' } as const
+
 /** Both parts are 6.35 mm thick and the leg is 5 mm where nothing else is said. */
 const CASES: readonly (readonly [Partial<Joint>, string, Partial<Joint>])[] = [
   [{ kind: 'lap', legMm: 9 }, 'leg-over-edge', { legMm: 6.35 }],
@@ -26,6 +28,10 @@ const CASES: readonly (readonly [Partial<Joint>, string, Partial<Joint>])[] = [
   [SADDLE, 'branch-over-header', { diameterMm: 40 }],
   [{ kind: 'slot', diameterMm: 20, slotLengthMm: 10 }, 'slot-under-width', { slotLengthMm: 20 }],
   [{ legMm: 5, passes: 26 }, 'passes-too-thin', { passes: 25 }],
+  // AWS D1.1, prequalified CJP joints B-L1 and B-U2 (from memory): root face to 1/8 in; R = T/2 of a square edge.
+  [{ ...CJP, kind: 'v', includedAngleDeg: 60, rootGapMm: 3, rootFaceMm: 5 }, 'cjp-face', { rootFaceMm: 3.2 }],
+  [{ ...CJP, kind: 'v', includedAngleDeg: 60 }, 'cjp-closed', { rootGapMm: 1.6 }],
+  [{ ...CJP, kind: 'square', rootGapMm: 1 }, 'cjp-closed', { rootGapMm: 3.175 }],
 ]
 const near = (part: Partial<Joint>) =>
   Object.fromEntries(
@@ -61,6 +67,14 @@ describe('a weld that contradicts itself', () => {
     { kind: 'slot', diameterMm: 20, slotLengthMm: 20 },
     { legMm: 5, passes: 25 },
     { legMm: 0.8, passes: 1 },
+    { ...CJP, kind: 'v', includedAngleDeg: 60, rootGapMm: 2.4, rootFaceMm: 1.6 },
+    { ...CJP, kind: 'v', includedAngleDeg: 45, backing: true },
+    { ...CJP, kind: 'bevel', includedAngleDeg: 45, rootFaceMm: 4, backWeldMm: 1.5 },
+    { ...CJP, kind: 'double-v', includedAngleDeg: 60 },
+    // Thin edges melt through shut (common practice, no source).
+    { ...CJP, kind: 'square', thicknessAMm: 3, thicknessBMm: 3 },
+    { kind: 'square', rootGapMm: 0 },
+    { penetration: 'partial', kind: 'v', includedAngleDeg: 60, rootFaceMm: 4 },
   ] as const)('%j stands', (part) => {
     const written = joint(part)
     const settled = settleJoint(written)

@@ -16,10 +16,19 @@ export type ContradictionCode =
   | 'face-over-part'
   | 'radius-over-groove'
   | 'passes-too-thin'
+  | 'cjp-face'
+  | 'cjp-closed'
 
 /** The figures of a weld that may contradict others. */
 type Figure =
-  'diameterMm' | 'thicknessAMm' | 'slotLengthMm' | 'legMm' | 'rootFaceMm' | 'rootRadiusMm' | 'passes'
+  | 'diameterMm'
+  | 'thicknessAMm'
+  | 'slotLengthMm'
+  | 'legMm'
+  | 'rootFaceMm'
+  | 'rootGapMm'
+  | 'rootRadiusMm'
+  | 'passes'
 
 export interface Contradiction {
   readonly code: ContradictionCode
@@ -39,6 +48,24 @@ const LEAST_PASS_LEG_MM = 1
 const NEARLY = 0.95
 
 const thinnerOf = ({ thicknessAMm, thicknessBMm }: Joint): number => Math.min(thicknessAMm, thicknessBMm)
+
+/**
+ * Melted through from one side without backing: the root face that an arc still melts, the opening that lets it through,
+ * and the square edge that needs none. AWS D1.1, figure 5.1 (B-L1 and B-U2), from memory: f at most 1/8 in, R of a square
+ * edge half its thickness.
+ */
+const CJP_FACE_MM = 3.2
+const CJP_OPENING_MM = 1.6
+const CJP_SHUT_MM = 3.2
+/** A groove from both sides, or a back weld, is gouged to sound metal before the second side: its root may be shut. */
+const isOneSided = ({ kind, backing, backWeldMm }: Joint): boolean =>
+  !kind.startsWith('double') && !backing && backWeldMm <= 0
+const isCjp = (joint: Joint): boolean => joint.penetration === 'complete' && isOneSided(joint)
+const openingFor = (joint: Joint): number => {
+  const thinnerMm = thinnerOf(joint)
+  if (thinnerMm <= CJP_SHUT_MM) return 0
+  return joint.kind === 'square' ? thinnerMm / 2 : CJP_OPENING_MM
+}
 
 type Rule = (joint: Joint) => Contradiction | null
 const above = (
@@ -97,6 +124,13 @@ const RULES: readonly Rule[] = [
     if (!BEVELLED_KINDS.includes(joint.kind)) return null
     // A face as deep as the part leaves no groove.
     return above('face-over-part', 'rootFaceMm', joint.rootFaceMm, thinnerOf(joint) - 2 * ROUNDED_MM, 0)
+  },
+  (joint) => (isCjp(joint) ? above('cjp-face', 'rootFaceMm', joint.rootFaceMm, CJP_FACE_MM) : null),
+  (joint) => {
+    const bound = openingFor(joint)
+    return isCjp(joint) && joint.rootGapMm < bound - ROUNDED_MM
+      ? { code: 'cjp-closed', key: 'rootGapMm', is: joint.rootGapMm, bound, meanwhile: bound }
+      : null
   },
   (joint) =>
     joint.kind === 'u' || joint.kind === 'j'

@@ -14,6 +14,8 @@ export const newJoint = (id: string, part: Partial<Joint> = {}): Joint => ({
   thicknessBMm: 3.175,
   legMm: 3.175,
   legBMm: null,
+  bothSides: false,
+  penetration: 'as-prepared',
   rootGapMm: 0,
   rootFaceMm: 0,
   includedAngleDeg: null,

@@ -87,7 +87,7 @@ describe('files of every version', () => {
       ok: true,
       value: {
         format: 'brannik-job',
-        version: 4,
+        version: fileVersionOf('brannik-job'),
         job: { timesPerYear: null, preheatC: null, worthPerRun: null },
       },
     })
@@ -127,7 +127,7 @@ describe('files of every version', () => {
     expect(upcastRecord('job', 1, { joints: [{ id: 'w' }, 3] })).toEqual({
       ok: true,
       value: {
-        joints: [{ purge: false, id: 'w' }, 3],
+        joints: [{ purge: false, bothSides: false, penetration: 'as-prepared', id: 'w' }, 3],
         timesPerYear: null,
         preheatC: null,
         worthPerRun: null,

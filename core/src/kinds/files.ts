@@ -34,6 +34,8 @@ const WHOLE = since(
   { shop: 7, job: 4, 'requirement-sheet': 2 },
   // The zone in which times are printed.
   { shop: 8 },
+  // A fillet on both sides, and CJP or PJP.
+  { job: 5 },
 )
 
 /** By kind of file, for each of its versions the versions of the records in it; a kind that is not named has 1. */
@@ -48,7 +50,7 @@ const FILES = {
     { 'power-source': 5 },
     { part: 3, 'power-source': 6 },
   ),
-  'brannik-job': since({ job: 2 }, { job: 3 }, { job: 4 }),
+  'brannik-job': since({ job: 2 }, { job: 3 }, { job: 4 }, { job: 5 }),
   'brannik-fit': WHOLE,
 } as const satisfies Readonly<Record<string, readonly Versions[]>>
 export type FileFormat = keyof typeof FILES

@@ -5,6 +5,7 @@ import {
   FILLET_KINDS,
   JOINT_KINDS,
   PATTERNS,
+  PENETRATIONS,
   POSITIONS,
   ROUND_KINDS,
 } from '../model/jointKinds.ts'
@@ -51,6 +52,9 @@ export const jointSchema = z
     legMm: legSchema.nullable().meta(field('Leg', { empty: 'flush, or no fillet', quantity: 'weldSize' })),
     /** The other leg of an unequal fillet; null where both are the same. */
     legBMm: legSchema.nullable().meta(field('Other leg', { empty: 'the same', quantity: 'weldSize' })),
+    /** A fillet on both sides of the part: two welds a place. */
+    bothSides: z.boolean().meta(field('Both sides')),
+    penetration: z.enum(PENETRATIONS).meta(field('Joint penetration')),
     rootGapMm: smallMm(20).meta(field('Root opening', { quantity: 'weldSize' })),
     rootFaceMm: smallMm(300).meta(field('Root face', { quantity: 'weldSize' })),
     includedAngleDeg: z
@@ -252,6 +256,11 @@ export const jobKind = defineKind({
     (job) => ({ timesPerYear: null, preheatC: null, ...job }),
     // What a job brings in was not recorded.
     (job) => ({ worthPerRun: null, ...job }),
+    // Each side of a fillet was a weld of its own, and a groove was as deep as its figures.
+    (job) =>
+      'joints' in job
+        ? { ...job, joints: eachOf(job['joints'], { bothSides: false, penetration: 'as-prepared' }) }
+        : job,
   ],
   counting: null,
 })

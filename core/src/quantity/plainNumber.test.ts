@@ -23,6 +23,24 @@ it.each([
   ['1,250.00', '', 1250],
   ['1 250,5 €', '', 1250.5],
   ['£1.250.000', '', 1_250_000],
+  ['50 A breaker', 'A', 50],
+  ['20A circuit', 'A', 20],
+  ['240 V outlet', 'V', 240],
+  ['30% duty cycle', '%', 30],
+  ['2 pcs', '', 2],
+  ['12 ea.', '', 12],
+  ['1:30', 'h', 1.5],
+  ['1:30', 'min', 1.5],
+  ['1:30', 's', 90],
+  ['1 h 30 min', 'h', 1.5],
+  ['1h30', 'min', 90],
+  ['2 min 15 s', 's', 135],
+  ['90 min', 'h', 1.5],
+  ['1.5 h', 'min', 90],
+  ['104 F', '°C', 40],
+  ['40 C', '°F', 104],
+  ['1/8 in', 'mm', 3.175],
+  ['1.2 kW', 'W', 1200],
 ])('“%s” of %s is %d', (text, unit, value) => {
   expect(readPlainNumber(text, unit, 'en-US')).toBe(value)
 })
@@ -41,6 +59,11 @@ it.each([
   ['5/4', 'h'],
   ['1/7', 'h'],
   ['$1,20,00', ''],
+  ['1:75', 'h'],
+  ['1:30', 'A'],
+  ['1 h 75 min', 'h'],
+  ['50 A toaster', 'A'],
+  ['breaker', 'A'],
   ['1.250.00', ''],
 ])('“%s” of %s is refused, not guessed', (text, unit) => {
   expect(readPlainNumber(text, unit, 'en-US')).toBeNull()

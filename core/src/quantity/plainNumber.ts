@@ -5,31 +5,82 @@ import type { Locale } from './units.ts'
 /** Other ways to write a unit, lower case. */
 const SPELLINGS: Readonly<Record<string, readonly string[]>> = {
   '%': ['percent', 'pct'],
-  A: ['amp', 'amps', 'ampere', 'amperes'],
-  V: ['volt', 'volts'],
   s: ['sec', 'secs', 'second', 'seconds'],
   min: ['mins', 'minute', 'minutes'],
   h: ['hr', 'hrs', 'hour', 'hours'],
   '°': ['deg', 'degrees'],
   '°F': ['f', 'deg f'],
   '°C': ['c', 'deg c'],
-  pcs: ['pc', 'pieces'],
   'km/h': ['kmh', 'kph'],
+  in: ['inch', 'inches', '"'],
+  'in/min': ['ipm'],
+  CFH: ['ft³/h', 'scfh'],
+  'L/min': ['lpm'],
+  W: ['watt', 'watts'],
+  V: ['volt', 'volts', 'vac'],
+  A: ['amp', 'amps', 'ampere', 'amperes'],
 }
-/** What a figure in another unit is in this one; to whole ones, as such fields have them. */
+/** What a figure in another unit is in this one. */
 const CONVERTED: Readonly<
   Record<string, readonly (readonly [other: string, convert: (value: number) => number])[]>
 > = {
-  '°C': [['°F', (f) => ((f - 32) * 5) / 9]],
-  '°F': [['°C', (c) => (c * 9) / 5 + 32]],
+  // To whole degrees and whole miles, as such fields have them.
+  '°C': [['°F', (f) => Math.round(((f - 32) * 5) / 9)]],
+  '°F': [['°C', (c) => Math.round((c * 9) / 5 + 32)]],
   'km/h': [
-    ['mph', (mph) => mph * 1.609344],
-    ['m/s', (perS) => perS * 3.6],
+    ['mph', (mph) => Math.round(mph * 1.609344)],
+    ['m/s', (perS) => Math.round(perS * 3.6)],
   ],
   mph: [
-    ['km/h', (kmh) => kmh / 1.609344],
-    ['m/s', (perS) => (perS * 3.6) / 1.609344],
+    ['km/h', (kmh) => Math.round(kmh / 1.609344)],
+    ['m/s', (perS) => Math.round((perS * 3.6) / 1.609344)],
   ],
+  h: [
+    ['min', (min) => min / 60],
+    ['s', (s) => s / 3600],
+  ],
+  min: [
+    ['h', (h) => h * 60],
+    ['s', (s) => s / 60],
+  ],
+  s: [
+    ['min', (min) => min * 60],
+    ['h', (h) => h * 3600],
+  ],
+  mm: [['in', (inches) => inches * 25.4]],
+  in: [['mm', (mm) => mm / 25.4]],
+  'mm/min': [['in/min', (perMin) => perMin * 25.4]],
+  'in/min': [['mm/min', (perMin) => perMin / 25.4]],
+  CFH: [['L/min', (litres) => (litres * 60) / 28.316846592]],
+  'L/min': [['CFH', (cubicFeet) => (cubicFeet * 28.316846592) / 60]],
+  W: [['kW', (kw) => kw * 1000]],
+  kW: [['W', (w) => w / 1000]],
+}
+/** What may stand behind a unit without changing it: `50 A breaker`, `30 % duty`. Common practice, no source. */
+const NOUNS: Readonly<Record<string, RegExp>> = {
+  A: /\s*(?:breaker|circuit|fuse|outlet|receptacle|service|panel)$/i,
+  V: /\s*(?:circuit|outlet|receptacle|supply|input|service)$/i,
+  '%': /\s*(?:duty(?: cycle)?)$/i,
+}
+/** `1:30` in hours is an hour and a half, in minutes a minute and a half, in seconds that many seconds. */
+const CLOCK = /^(\d+):([0-5]\d)$/
+/** `1 h 30 min`, `1h30`, `2 min 15 s`. */
+const TWO_TIMES =
+  /^(\d+)\s*(h|hr|hrs|hours?|min|mins|minutes?)\.?\s*(\d+)\s*(?:min|mins|minutes?|s|sec|secs|seconds?)?\.?$/i
+const SECONDS: Readonly<Record<string, number>> = { h: 3600, min: 60, s: 1 }
+/** @returns the time in the unit of the field; null of what is no time of two figures */
+function readTwoTimes(text: string, unit: string): number | null {
+  const worth = SECONDS[unit]
+  if (worth === undefined) return null
+  const [, whole = '', sixtieths = ''] = CLOCK.exec(text) ?? []
+  if (whole !== '') {
+    const large = Math.max(worth, 60)
+    return (Number(whole) * large + (Number(sixtieths) * large) / 60) / worth
+  }
+  const [, large = '', word = '', small = ''] = TWO_TIMES.exec(text) ?? []
+  if (large === '' || Number(small) >= 60) return null
+  const largeS = word.toLowerCase().startsWith('h') ? 3600 : 60
+  return (Number(large) * largeS + (Number(small) * largeS) / 60) / worth
 }
 const MONEY = /^[$€£¥]\s*|^(?:kr\.?|chf)\s+/i
 const MONEY_BEHIND = /\s*(?:[$€£¥]|\b(?:kr\.?|chf|eur|usd|gbp))$/i
@@ -57,6 +108,8 @@ const isUnit = (rest: string, unit: string): boolean => {
   const words = rest.toLowerCase().replace(/\.$/, '')
   return words === unit.toLowerCase() || (SPELLINGS[unit]?.includes(words) ?? false)
 }
+/** A number of things, where the field has no unit: `2 pcs`. */
+const OF_THINGS = /^(?:pcs?|pieces?|ea|each|off|x|times)\.?$/i
 /** What may follow an amount of money: nothing, or what it is for. */
 const FOR_EACH = /^(?:\/|an?\b|per\b)\s*[\w³ ]+$/i
 
@@ -68,7 +121,9 @@ const FOR_EACH = /^(?:\/|an?\b|per\b)\s*[\w³ ]+$/i
  * @example readPlainNumber('60%', '%', 'en-US') // 60
  */
 export function readPlainNumber(text: string, unit: string, locale: Locale): number | null {
-  const written = text.trim()
+  const written = text.trim().replace(NOUNS[unit] ?? /$^/, '')
+  const time = readTwoTimes(written, unit)
+  if (time !== null) return time
   const sign = /^[-−–]\s*/.exec(written)
   const unsigned = sign ? written.slice(sign[0].length) : written
   const money = MONEY.exec(unsigned) ?? MONEY_BEHIND.exec(unsigned)
@@ -78,7 +133,9 @@ export function readPlainNumber(text: string, unit: string, locale: Locale): num
   if (isNumberProblem(read)) return null
   const value = sign ? -read.value : read.value
   const other = money ? undefined : CONVERTED[unit]?.find(([name]) => isUnit(read.rest, name))
-  if (other) return Math.round(other[1](value))
-  const fits = read.rest === '' || (money ? FOR_EACH.test(read.rest) : unit !== '' && isUnit(read.rest, unit))
+  if (other) return other[1](value)
+  const fits =
+    read.rest === '' ||
+    (money ? FOR_EACH.test(read.rest) : unit === '' ? OF_THINGS.test(read.rest) : isUnit(read.rest, unit))
   return fits ? value : null
 }

@@ -1,4 +1,5 @@
 /** Weld metal of a weld line. */
+import { weldCountOf } from '../joints/weldCount.ts'
 import { handbook, jobField } from '../basis/source.ts'
 import { calculation, input } from '../calculation/calculation.ts'
 import type { Reckoner } from '../calculation/reckoner.ts'
@@ -6,7 +7,7 @@ import type { Joint } from '../kinds/job.ts'
 import { DENSITY, MATERIALS } from '../reference/materials.ts'
 import { weldVolume } from './run.ts'
 
-export const count = input('welds of this line', '', jobField('count of the weld'))
+export const count = input('welds of this line, both sides counted', '', jobField('count of the weld'))
 export const quantity = input('pieces', '', jobField('quantity of the job'))
 const density = input('density', 'g/cm³', DENSITY['carbon-steel'].source)
 
@@ -25,7 +26,7 @@ export const weldMetal = calculation({
 export const weldMetalG = (joint: Joint, volumeMm3: number, pieces: number, reckoner: Reckoner): number =>
   reckoner.compute(weldMetal, {
     V: volumeMm3,
-    c: joint.count,
+    c: weldCountOf(joint),
     q: pieces,
     ρ: DENSITY[MATERIALS[joint.materialA].family].value,
   })

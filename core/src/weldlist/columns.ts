@@ -4,6 +4,7 @@ import { type Joint, jointSchema } from '../kinds/job.ts'
 import { materialOf } from '../reference/materials.ts'
 import type { Cell } from '../sheet/cells.ts'
 import { cellOf } from '../sheet/columns.ts'
+import { takeFlags } from './flags.ts'
 import { JOINT_CHOICES, positionOf } from './words.ts'
 
 export interface Column {
@@ -22,6 +23,7 @@ const KNOWN: Partial<Record<keyof Joint, (text: string) => string | null>> = {
   materialA: materialOf,
   materialB: materialOf,
   position: positionOf,
+  penetration: (text) => takeFlags(text).said.penetration ?? null,
 }
 
 const FIELDS = describeFields(jointSchema)
@@ -44,6 +46,8 @@ export const COLUMNS: readonly Column[] = [
   column('thicknessBMm', 'thickness B', ['thickness 2', 'other thickness', 'thk 2']),
   column('legMm', 'leg', ['size', 'weld size', 'fillet', 'leg size', 'leg a']),
   column('legBMm', 'leg B', ['other leg']),
+  column('bothSides', 'both sides', ['sides', 'each side']),
+  column('penetration', 'penetration', ['joint penetration', 'cjp']),
   column('rootGapMm', 'gap', ['root gap', 'root opening']),
   column('rootFaceMm', 'root face', ['face', 'land']),
   column('includedAngleDeg', 'angle', ['included angle', 'groove angle', 'angle deg', 'bevel']),

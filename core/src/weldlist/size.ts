@@ -6,6 +6,7 @@ import { printQuantity } from '../quantity/print.ts'
 import { printNumber } from '../quantity/printValue.ts'
 import type { Notation } from '../quantity/units.ts'
 import { examplesFor } from './examples.ts'
+import { flagProblem, type Flags, PENETRATION_SHORT, takeFlags } from './flags.ts'
 import { fail, plain, read, type TextRead, tooLong } from './read.ts'
 
 type SizeKey =
@@ -19,6 +20,17 @@ type SizeKey =
   | 'diameterMm'
   | 'headerDiameterMm'
   | 'slotLengthMm'
+
+type SizeChange = Partial<Pick<Joint, SizeKey | 'bothSides' | 'penetration'>>
+
+/** What is typed is the whole of it: a word that was deleted is gone. */
+function flagChange({ said }: Flags, joint: Joint): SizeChange {
+  const { bothSides = false, penetration = 'as-prepared' } = said
+  return {
+    ...(bothSides === joint.bothSides ? {} : { bothSides }),
+    ...(penetration === joint.penetration ? {} : { penetration }),
+  }
+}
 
 /** Words before a figure of a groove. */
 const SIZE_WORDS: ReadonlyMap<string, SizeKey> = new Map([
@@ -107,17 +119,24 @@ function withUnit(legs: readonly string[]): readonly string[] {
 export function readSize(text: string, joint: Joint, notation: Notation): TextRead {
   const long = tooLong(text)
   if (long) return long
-  // On a fillet the word says nothing more: `3/16 leg`.
-  const written = plain(text).replace(/(\d\S*)\s+(?:legs?|fillets?)$/i, '$1')
-  let change: Partial<Pick<Joint, SizeKey>> = {}
+  const flags = takeFlags(plain(text))
+  const misplaced = flagProblem(flags, joint.kind)
+  if (misplaced) return fail(misplaced)
   const isFillet = FILLET_KINDS.includes(joint.kind)
+  const isPartial = flags.said.penetration === 'partial'
+  const written = flags.rest
+    // On a fillet the word says nothing more: `3/16 leg`.
+    .replace(/(\d\S*)\s+(?:legs?|fillets?)$/i, '$1')
+    // `PJP 3/16` is as deep as that.
+    .replace(/^(?=[\d.])/, isPartial ? 's ' : '')
+  let change: SizeChange = plain(text) === '' ? {} : flagChange(flags, joint)
   const example = examplesFor(notation)
   const number = (figure: string, wide = false) =>
     parseQuantity(wide ? 'length' : 'weldSize', figure, notation)
   if (written === '') {
-    return isFillet
+    return isFillet && flags.said.bothSides === undefined
       ? fail(`The leg is empty. Enter for example ${example.leg}, or ${example.unequal} for unequal legs.`)
-      : read({}, 'as it was')
+      : read(change, printSize({ ...joint, ...change }, notation) || 'as it was')
   }
   for (const piece of written.split(BETWEEN_SIZES)) {
     const sized = readSymbol(piece, joint, notation)
@@ -160,7 +179,8 @@ export function readSize(text: string, joint: Joint, notation: Notation): TextRe
  */
 export function printSize(joint: Joint, notation: Notation): string {
   const print = (value: number) => printQuantity('weldSize', value, notation)
-  const pieces: string[] = []
+  const short = PENETRATION_SHORT[joint.penetration]
+  const pieces: string[] = short === '' ? [] : [short]
   const throatMm = joint.legMm !== null && joint.legBMm === null ? throatOf(joint.legMm) : null
   if (FILLET_KINDS.includes(joint.kind) && throatMm !== null && notation.system === 'metric') {
     pieces.push(`a ${print(throatMm)}`)
@@ -176,5 +196,6 @@ export function printSize(joint: Joint, notation: Notation): string {
     const value = joint[key]
     if (value !== null) pieces.push(`${word} ${printQuantity('length', value, notation)}`)
   }
+  if (joint.bothSides) pieces.push('both sides')
   return pieces.join(', ')
 }

@@ -8,6 +8,7 @@ import type { Notation } from '../quantity/units.ts'
 import { MATERIALS, materialOf } from '../reference/materials.ts'
 import { NOMINAL_SIZES, pipeOf, schedulesOf } from '../reference/pipes.ts'
 import { examplesFor } from './examples.ts'
+import { flagProblem, saidWords, takeFlags } from './flags.ts'
 import { fail, plain, read, type TextRead, tooLong } from './read.ts'
 import { readSection } from './sections.ts'
 import { JOINT_CHOICES, type JointChoice, jointName, positionName, positionOf } from './words.ts'
@@ -99,7 +100,8 @@ const evened = (words: string): string => words.replace(/[-_,]/g, ' ').replace(/
 export function readJoint(text: string): TextRead {
   const long = tooLong(text)
   if (long) return long
-  const written = plain(text)
+  const flags = takeFlags(plain(text))
+  const written = flags.rest
   const lower = written.toLowerCase()
   const angled = /^(.*?)[\s,]*(\d+(?:\.\d+)?)\s*(?:°|deg|degrees)?$/.exec(lower)
   const named = jointChoiceFor(lower)
@@ -119,9 +121,16 @@ export function readJoint(text: string): TextRead {
     return fail(
       `“${written}”: the angle must be between 0 and 180 degrees; 60 is usual for a V, 45 for a bevel.`,
     )
+  const misplaced = flagProblem(flags, found.kind)
+  if (misplaced) return fail(misplaced)
   return read(
-    { kind: found.kind, around: found.around, ...(angle === null ? {} : { includedAngleDeg: angle }) },
-    angle === null ? found.name : `${found.name}, ${angle}°`,
+    {
+      ...flags.said,
+      kind: found.kind,
+      around: found.around,
+      ...(angle === null ? {} : { includedAngleDeg: angle }),
+    },
+    [found.name, ...(angle === null ? [] : [`${angle}°`]), ...saidWords(flags)].join(', '),
   )
 }
 

@@ -5,7 +5,9 @@ import { type Joint, jointSchema } from '../kinds/job.ts'
 import { newJoint } from '../joints/newJoint.ts'
 import { readDocument } from '../model/problems.ts'
 import { demoShop, joint } from '../testing/samples.ts'
-import { mapColumns, printTable, readTable, withUniqueIds } from './table.ts'
+import { applyChange } from './applyChange.ts'
+import { LINE_FIELDS, type LineField, printLineField, readLineField } from './lines.ts'
+import { interpretRows, isHeadingRow, mapColumns, printTable, readTable, withUniqueIds } from './table.ts'
 import * as pattern from './pattern.ts'
 import type { TextRead } from './read.ts'
 import * as size from './size.ts'
@@ -29,6 +31,61 @@ const near = (part: object) =>
     ]),
   )
 const joints = demoShop().jobs.flatMap((job) => job.joints)
+
+describe('both sides, CJP and PJP', () => {
+  const fillet = joint({ legMm: 5 })
+  const vee = joint({ kind: 'v', includedAngleDeg: 60, rootGapMm: 2 })
+  const sized = (written: string, weld: Joint) => change(size.readSize(written, weld, IMPERIAL))
+  it.each(['both sides', 'each side', '2 sides', 'b/s'])('a fillet “3/16 %s” is two', (words) => {
+    expect(sized(`3/16 ${words}`, fillet)).toEqual(near({ legMm: 4.7625, legBMm: null, bothSides: true }))
+    expect(sized(`3/16, ${words}`, fillet)).toMatchObject({ bothSides: true })
+    expect(sized(words, fillet)).toEqual({ bothSides: true })
+  })
+  it('is gone where it is deleted', () => {
+    expect(sized('3/16', { ...fillet, bothSides: true })).toMatchObject({ bothSides: false })
+    expect(sized('gap 1/16', { ...vee, penetration: 'complete' })).toMatchObject({
+      penetration: 'as-prepared',
+    })
+  })
+  it.each([
+    ['CJP', { penetration: 'complete' }],
+    ['cjp, gap 1/8', { penetration: 'complete', rootGapMm: 3.175 }],
+    ['gap 1/8, face 1/16 full pen', { penetration: 'complete', rootGapMm: 3.175, rootFaceMm: 1.5875 }],
+    ['PJP', { penetration: 'partial' }],
+    // A V in 1/4 in plate, welded 3/16 in deep, leaves 1/16 in.
+    ['PJP 3/16', { penetration: 'partial', rootFaceMm: 1.5875 }],
+    ['partial penetration', { penetration: 'partial' }],
+  ])('a groove “%s”', (written, expected) => {
+    expect(sized(written, vee)).toEqual(near(expected))
+  })
+  it('says where each belongs', () => {
+    expect(message(size.readSize('3/16 CJP', fillet, IMPERIAL))).toMatch(/for a groove weld.*bevel 45/)
+    expect(message(size.readSize('CJP both sides', vee, IMPERIAL))).toMatch(/for a fillet.*double V/)
+    expect(message(text.readJoint('fillet CJP'))).toMatch(/for a groove weld/)
+  })
+  it('may be written with the joint', () => {
+    expect(change(text.readJoint('V 60 CJP'))).toMatchObject({ kind: 'v', penetration: 'complete' })
+    expect(change(text.readJoint('fillet both sides'))).toMatchObject({ kind: 'tee', bothSides: true })
+  })
+  it('prints as it reads', () => {
+    for (const weld of [
+      { ...fillet, legMm: 4.7625, bothSides: true },
+      { ...vee, rootGapMm: 1.5875, penetration: 'complete' as const },
+      { ...vee, rootGapMm: 0, penetration: 'partial' as const, rootFaceMm: 1.5875 },
+    ]) {
+      const blank = { ...weld, bothSides: false, penetration: 'as-prepared' as const }
+      expect({ ...blank, ...sized(size.printSize(weld, IMPERIAL), blank) }).toEqual(near(weld))
+    }
+  })
+  it('a groove of partial penetration has a root face, a quarter of the part where none is said', () => {
+    const next = applyChange(vee, { penetration: 'partial' })
+    expect(next).toMatchObject({ ok: true, joint: { rootFaceMm: vee.thicknessAMm / 4 } })
+    expect(applyChange({ ...vee, penetration: 'complete' }, { kind: 'tee' })).toMatchObject({
+      ok: true,
+      joint: { penetration: 'as-prepared' },
+    })
+  })
+})
 
 describe('what people write in a weld line', () => {
   it.each([
@@ -411,8 +468,13 @@ describe('a weld list as a table', () => {
       ['4', '1e9', '6', 'T'],
     ])
     expect(rows.map(({ joint: one }) => one !== null)).toEqual([true, false, false, false])
-    expect(rows[1]?.problems).toEqual([{ key: 'count', message: 'is “four”. Enter a plain number' }])
-    expect(rows[2]?.problems.map(({ key }) => key)).toEqual(['kind', 'thicknessAMm'])
+    expect(rows[1]?.problems).toEqual([
+      { field: 'count', column: 0, message: 'is “four”. Enter a plain number' },
+    ])
+    expect(rows[2]?.problems.map(({ field, column }) => [field, column])).toEqual([
+      ['joint', 3],
+      ['thickness A', 2],
+    ])
     expect(rows[3]?.problems[0]?.message).toContain('above the maximum')
   })
 
@@ -421,7 +483,7 @@ describe('a weld list as a table', () => {
       ['joint', 'thickness (mm)', 'angle'],
       ['bevel', '6', '95'],
     ])
-    expect(row?.problems[0]).toMatchObject({ key: 'includedAngleDeg' })
+    expect(row?.problems[0]).toMatchObject({ field: 'angle', column: 2 })
   })
 
   it('formulas of a spreadsheet are text and nothing else', () => {
@@ -437,6 +499,97 @@ describe('a weld list as a table', () => {
     const wide = Array.from({ length: 10_000 }, (_, index) => `c${index}`)
     expect(mapColumns(wide).length).toBeLessThanOrEqual(200)
     expect(table([wide, wide])[0]?.joint).toEqual({ ...newJoint('w1'), legMm: 3.175 })
+  })
+
+  // Common practice, no source: a list as it is written on a pad, or copied out of a spreadsheet.
+  const PAD = [
+    ['4 x 6 in', 'T', '1/4', '3/16', '2F'],
+    ['2 @ 12', 'lap', '11 ga to 1/4', '1/8 both sides', 'flat'],
+    ['1 x round', 'girth', '1-1/2 in sch 10 316L', '', 'flat'],
+  ]
+  it('a list without headings is weld lines, its first row as well', () => {
+    const { mapping, rows, hasHeadings } = interpretRows(PAD, IMPERIAL)
+    expect(hasHeadings).toBe(false)
+    expect(mapping.map(({ key }) => key)).toEqual(['Welds', 'Joint', 'Parts', 'Size', 'Position'])
+    const welds = readTable(rows, mapping, IMPERIAL).map((row) => row.joint)
+    expect(welds[0]).toMatchObject(near({ count: 4, lengthMm: 152.4, kind: 'tee', legMm: 4.7625 }))
+    expect(welds[1]).toMatchObject(near({ count: 2, legMm: 3.175, bothSides: true, position: 'flat' }))
+    expect(welds[2]).toMatchObject({ kind: 'square', around: true, materialA: 'stainless-316' })
+  })
+  it('finds the fields of a list in another order, or with some of them', () => {
+    const fields = (rows: string[][]) => interpretRows(rows, IMPERIAL).mapping.map(({ key }) => key)
+    expect(fields([['T', '1/4', '3/16', '4 x 6 in']])).toEqual(['Joint', 'Parts', 'Size', 'Welds'])
+    expect(fields([['4 x 6 in', '1/4 304', '3/16']])).toEqual(['Welds', 'Parts', 'Size'])
+    expect(fields([['2 x 12', 'V 60', '3/8', 'CJP, gap 3/32']])).toEqual(['Welds', 'Joint', 'Parts', 'Size'])
+    expect(fields([['4 x 6 in', '“for the gate”', 'T']])).toEqual(['Welds', null, 'Joint'])
+  })
+  it('takes headings for headings', () => {
+    expect(
+      interpretRows(
+        [
+          ['Qty', 'Length (in)'],
+          ['4', '6'],
+        ],
+        IMPERIAL,
+      ),
+    ).toMatchObject({
+      hasHeadings: true,
+      rows: [['4', '6']],
+    })
+    // Of another language: the columns are chosen by hand.
+    expect(
+      interpretRows(
+        [
+          ['Anzahl', 'Naht'],
+          ['4', '6'],
+        ],
+        IMPERIAL,
+      ),
+    ).toMatchObject({ hasHeadings: true })
+    expect(mapColumns(['Qty', 'Length', 'Parts']).map(({ key }) => key)).toEqual([
+      'count',
+      'lengthMm',
+      'Parts',
+    ])
+    expect(isHeadingRow(['4 x 6 in', 'T'])).toBe(false)
+    expect(isHeadingRow(['(3) 12', 'T'])).toBe(false)
+    expect(isHeadingRow(['.065', 'T'])).toBe(false)
+  })
+  it('keeps the good rows beside one that is not understood, which says where', () => {
+    const list = [...PAD, ['3 x 6 in', 'nail', '1/4', '1/8', 'flat']]
+    const { mapping, rows } = interpretRows(list, IMPERIAL)
+    const read = readTable(rows, mapping, IMPERIAL)
+    expect(read.map((row) => row.joint !== null)).toEqual([true, true, true, false])
+    expect(read[3]?.problems).toMatchObject([
+      { field: 'Joint', column: 1, message: expect.stringMatching(/nail/) },
+    ])
+  })
+  it('a leg that nobody wrote is that of the thinner part', () => {
+    const { mapping, rows } = interpretRows([['4 x 6 in', 'T', '1/4 to 3/8']], IMPERIAL)
+    expect(readTable(rows, mapping, IMPERIAL)[0]?.joint?.legMm).toBeCloseTo(6.35, 6)
+  })
+  it('reads what a weld line prints, of every weld of the demo', () => {
+    for (const one of joints) {
+      const cells = [LINE_FIELDS.map((field) => printLineField(field, one, IMPERIAL))]
+      const mapping = LINE_FIELDS.map((key) => ({ heading: key, key, unit: '' }))
+      const [row] = readTable(cells, mapping, IMPERIAL)
+      expect(row?.problems, cells[0]?.join(' | ')).toEqual([])
+      expect(LINE_FIELDS.map((field) => printLineField(field, row?.joint as Joint, IMPERIAL))).toEqual(
+        cells[0],
+      )
+    }
+  })
+  it('the leg of a new weld follows its parts until somebody types one', () => {
+    const fresh = newJoint('w')
+    const typed = (field: LineField, written: string, weld: Joint, isUnsized: boolean): Joint => {
+      const next = readLineField(field, written, weld, IMPERIAL, isUnsized)
+      if (!next.ok) throw new Error(next.message)
+      return next.joint
+    }
+    expect(typed('Parts', '3/16 to 1/4', fresh, true).legMm).toBeCloseTo(4.7625, 6)
+    expect(typed('Parts', '3/16 to 1/4', fresh, false).legMm).toBe(3.175)
+    expect(typed('Size', '1/4', fresh, true).legMm).toBeCloseTo(6.35, 6)
+    expect(typed('Joint', 'V 60', fresh, true).legMm).toBeNull()
   })
 
   it('ids are made unique', () => {

@@ -436,4 +436,14 @@ svg {
   color: var(--ink-2);
   font-weight: 400;
 }
+/* On paper it is as wide as its sheet, and as high as that makes it: the figures are those of the screen. */
+@media print {
+  .plot {
+    overflow: visible;
+  }
+  .plot svg {
+    height: auto;
+    width: 100%;
+  }
+}
 </style>

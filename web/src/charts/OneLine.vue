@@ -58,7 +58,7 @@ const laid = computed(() => {
 </script>
 
 <template>
-  <div class="frame">
+  <div class="frame" role="region" tabindex="0" :aria-label="label">
     <div
       class="one-line"
       role="list"

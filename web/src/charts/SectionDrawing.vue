@@ -12,6 +12,7 @@ import {
 import { line, scaleLinear } from 'd3'
 import { computed } from 'vue'
 import { useWorkspace } from '../shop/workspace.ts'
+import { type Label, placed } from './labels.ts'
 
 /** A weld's cross-section to scale, as it is understood: parts hatched apart, weld in copper, figures beside. */
 const { joint } = defineProps<{ joint: Joint }>()
@@ -64,16 +65,12 @@ const path = computed(() => {
   return (points: readonly Point[]) => `${draw(points as Point[]) ?? ''}Z`
 })
 
-interface Drawn {
+interface Drawn extends Label {
   readonly key: string
   readonly x1: number
   readonly y1: number
   readonly x2: number
   readonly y2: number
-  readonly textX: number
-  readonly textY: number
-  readonly anchor: 'start' | 'middle' | 'end'
-  readonly label: string
 }
 
 function drawn({ name, from, to, inPlace }: Dimension): Drawn {
@@ -132,35 +129,9 @@ function drawn({ name, from, to, inPlace }: Dimension): Drawn {
   }
 }
 
-/** Width of a letter of a label, on the average and with its margin: no label runs out of the picture. */
-const LETTER_PX = 6.9
-const spanOf = ({ label, anchor, textX }: Drawn): readonly [from: number, to: number] => {
-  const wide = label.length * LETTER_PX
-  const from = anchor === 'start' ? textX : anchor === 'middle' ? textX - wide / 2 : textX - wide
-  return [from, from + wide]
-}
-function overlap(one: Drawn, other: Drawn): boolean {
-  const [[a0, a1], [b0, b1]] = [spanOf(one), spanOf(other)]
-  return a0 < b1 && b0 < a1
-}
-
-/** Two labels at one place would hide each other: the later one steps down. */
-const dimensions = computed(() => {
-  const list = section.value.dimensions.map(drawn).map((one) => {
-    const half = (one.label.length * LETTER_PX) / 2
-    const wide = one.anchor === 'middle' ? half : one.anchor === 'start' ? 0 : 2 * half
-    const left = Math.max(wide, one.textX)
-    const right = one.anchor === 'start' ? WIDTH - 2 * half : one.anchor === 'middle' ? WIDTH - half : WIDTH
-    return { ...one, textX: Math.min(left, right), textY: Math.min(HEIGHT - 4, Math.max(12, one.textY)) }
-  })
-  const placed: Drawn[] = []
-  for (const one of list) {
-    let textY = one.textY
-    while (placed.some((other) => Math.abs(other.textY - textY) < 13 && overlap(other, one))) textY += 13
-    placed.push({ ...one, textY: Math.min(textY, HEIGHT - 3) })
-  }
-  return placed
-})
+const dimensions = computed(() =>
+  placed(section.value.dimensions.map(drawn), { width: WIDTH, height: HEIGHT }),
+)
 const angleWords = computed(() => (joint.includedAngleDeg === null ? '' : `, ${joint.includedAngleDeg}°`))
 const caption = computed(() => {
   const round =

@@ -1,6 +1,8 @@
 <script setup lang="ts">
 import { computed, nextTick, onMounted, ref, shallowRef, watch } from 'vue'
 import type { EarlyKeys } from '../useEarlyKeys.ts'
+import { finder } from '../search/finder.ts'
+import { useFocusReturn } from './useFocusReturn.ts'
 import { type Actions, type Command, useCommands } from '../useCommands.ts'
 
 /** Finds everything of the shop by its name, and does what can be done anywhere. */
@@ -12,6 +14,7 @@ const { actions, early } = defineProps<{
 const emit = defineEmits<{ there: [] }>()
 const commands = useCommands(actions)
 const open = defineModel<boolean>({ required: true })
+useFocusReturn(open)
 
 const MOST = 12
 /** Longer than that it is no button’s name but what a card holds. */
@@ -20,7 +23,6 @@ const text = ref('')
 const at = ref(0)
 const input = ref<HTMLInputElement | null>(null)
 
-/** Every word that was typed must occur. */
 /** What the open view has to press, as it stood when this opened: whatever a button does is done from here too. */
 const here = shallowRef<readonly Command[]>([])
 const nameOf = (element: HTMLElement): string =>
@@ -46,12 +48,9 @@ function lookAround(): void {
     ]
   })
 }
-const found = computed(() => {
-  const words = text.value.toLowerCase().split(/\s+/).filter(Boolean)
-  return [...commands.value, ...here.value]
-    .filter(({ title, group }) => words.every((word) => `${group} ${title}`.toLowerCase().includes(word)))
-    .slice(0, MOST)
-})
+const all = computed(() => [...commands.value, ...here.value])
+const find = computed(() => finder(all.value))
+const found = computed(() => (text.value.trim() === '' ? all.value : find.value(text.value)).slice(0, MOST))
 
 async function begin(typed: string): Promise<void> {
   lookAround()
@@ -114,7 +113,7 @@ function run(command: Command | undefined): void {
           <kbd v-if="command.shortcut">{{ command.shortcut }}</kbd>
         </li>
         <li v-if="found.length === 0" class="none" role="option" aria-selected="false">
-          No match. Try a job, a set-up, a machine, a wire or a place.
+          No match. Try a job, a machine, a wire, a place, or a word such as duty cycle.
         </li>
       </ul>
     </div>

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { useTimeoutFn } from '@vueuse/core'
 import { ref, watch } from 'vue'
+import { giveFocusBack } from './useFocusReturn.ts'
 import { useNotice } from '../stores/notice.ts'
 
 /** The short notice at the foot of the page: it stays its time, and as long as somebody points at it or stands on it. */
@@ -19,7 +20,15 @@ watch(
   { immediate: true },
 )
 
+/** Where somebody was before he came to the notice. */
+let before: EventTarget | null = null
+function enter({ relatedTarget, currentTarget }: FocusEvent): void {
+  isHeld.value = true
+  const isWithin = relatedTarget instanceof Node && (currentTarget as Node).contains(relatedTarget)
+  if (!isWithin) before = relatedTarget
+}
 function close(): void {
+  if (before instanceof Element) void giveFocusBack(before)
   isHeld.value = false
   notice.shown = false
 }
@@ -36,7 +45,7 @@ function undo(): void {
       role="status"
       @mouseenter="isHeld = true"
       @mouseleave="isHeld = false"
-      @focusin="isHeld = true"
+      @focusin="enter"
       @focusout="isHeld = false"
       @keydown.esc="close"
     >

@@ -1,7 +1,10 @@
 <script setup lang="ts">
+import { useFocusReturn } from './useFocusReturn.ts'
+
 /** A dialog with a title and a way out; what decides stands at its foot. */
 const { title, width, close = 'Close' } = defineProps<{ title: string; width: number; close?: string }>()
 const open = defineModel<boolean>({ required: true })
+useFocusReturn(open)
 </script>
 
 <template>

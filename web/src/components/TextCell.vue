@@ -1,5 +1,5 @@
 <script setup lang="ts" generic="T">
-import { watch } from 'vue'
+import { computed, ref, watch } from 'vue'
 import { type Read, useTyped } from './useTyped.ts'
 
 /** One cell of a line. What it has to say is said by the line, which has the room: see `told`. */
@@ -21,8 +21,20 @@ const typed = useTyped<T>({
   take: (value) => (model.value = value),
 })
 const { text, refusal, hint } = typed
-watch([refusal, hint], ([wrong, understood]) => {
-  const said = wrong ?? understood
+/** What is too long for the cell is said whole by the line, while somebody is in it. */
+const isCut = ref(false)
+const whole = computed(() => (isCut.value ? text.value : null))
+function enter(event: FocusEvent): void {
+  const { scrollWidth, clientWidth } = event.target as HTMLInputElement
+  isCut.value = scrollWidth > clientWidth
+  typed.enter()
+}
+function leave(): void {
+  isCut.value = false
+  typed.leave()
+}
+watch([refusal, hint, whole], ([wrong, understood, all]) => {
+  const said = wrong ?? understood ?? all
   emit('told', said === null ? null : { text: said, isWrong: wrong !== null })
 })
 </script>
@@ -39,8 +51,8 @@ watch([refusal, hint], ([wrong, understood]) => {
     :aria-invalid="refusal !== null"
     :aria-describedby="refusal || hint ? toldBy : undefined"
     @input="typed.input(($event.target as HTMLInputElement).value)"
-    @focus="typed.enter"
-    @blur="typed.leave"
+    @focus="enter"
+    @blur="leave"
     @keydown.enter="typed.settle"
     @keydown.esc="typed.giveUp"
   />

@@ -8,8 +8,12 @@ export type TableRead =
 /** Spreadsheets of countries that write a decimal comma say in a first line what is between their cells. */
 const SEPARATOR = /^sep=([;,\t|])[ \t]*\r?\n/i
 
-/** @returns headings and rows of a CSV, or why it is none */
-export function readCsv(text: string): TableRead {
+export type RowsRead =
+  | { readonly ok: true; readonly rows: readonly (readonly string[])[] }
+  | { readonly ok: false; readonly message: string }
+
+/** @returns every row of a CSV, or of cells copied out of a spreadsheet; or why it is none */
+export function readRows(text: string): RowsRead {
   const clean = text.replace(/^\ufeff/, '')
   if (clean.includes('\u0000') || clean.includes('\ufffd')) {
     return { ok: false, message: 'The file is not UTF-8 text. Save it from the spreadsheet as CSV UTF-8.' }
@@ -26,7 +30,14 @@ export function readCsv(text: string): TableRead {
       message: `A quote is opened and not closed near row ${(quotes.row ?? 0) + 1}. Close it, or save the file again as CSV.`,
     }
   }
-  const [headings, ...rows] = parsed.data
+  return { ok: true, rows: parsed.data }
+}
+
+/** @returns headings and rows of a CSV, or why it is none */
+export function readCsv(text: string): TableRead {
+  const read = readRows(text)
+  if (!read.ok) return read
+  const [headings, ...rows] = read.rows
   if (!headings || rows.length === 0) {
     return {
       ok: false,

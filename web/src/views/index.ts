@@ -37,7 +37,7 @@ export const RAIL: readonly RailPlace[] = PLACES.flatMap((title) =>
     .map(({ name }) => ({ name, title })),
 )
 
-const viewOf = (routeName: unknown): View | undefined => VIEWS.find(({ name }) => name === routeName)
+export const viewOf = (routeName: unknown): View | undefined => VIEWS.find(({ name }) => name === routeName)
 export const isHere = ({ title }: RailPlace, routeName: unknown): boolean =>
   viewOf(routeName)?.place === title
 /** What the browser's tab says of a view. */

@@ -12,6 +12,8 @@ export interface View {
   readonly place: Place
   /** The browser's title, where the view has one of its own beside that of its place. */
   readonly title?: string
+  /** What it answers and how to read it, a sentence or two each: shown under (?). */
+  readonly help: readonly string[]
 }
 
 /** What the tests press to open something, in order. */

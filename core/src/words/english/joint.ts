@@ -22,6 +22,10 @@ export const JOINT: Readonly<Record<string, CriterionWords>> = {
         'A branch of {is} is larger than its header, {bound}. Change one of them. Using {meanwhile} for now',
       'slot-under-width':
         'A slot {is} long is shorter than its width, {bound}. Make it longer, or choose a plug. Using {meanwhile} for now',
+      'cjp-face':
+        'CJP from one side melts a root face of {bound} at most, this one is {is}. Grind it, add backing, or add a back weld. Using {meanwhile} for now',
+      'cjp-closed':
+        'CJP from one side needs a root opening of {bound}, this one is {is}. Open it, add backing, or add a back weld. Using {meanwhile} for now',
       'passes-too-thin':
         '{is} passes leave less than a leg of 1 mm (0.04 in) each. At most {bound} for this leg. Using {meanwhile} for now',
     },

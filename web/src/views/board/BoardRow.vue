@@ -63,12 +63,11 @@ const isPlanned = ({ shown }: Placed): boolean => shown !== null && model.isPlan
 // Of the job alone: not asked again with every column that comes into sight.
 const late = computed(() => isOverdue(job))
 const written = computed(() => ({ due: due(job), words: words(job) }))
+/** What a cell is called before what is written in it. */
 function label({ column, shown }: Placed): string {
   const which =
     model.columns.length > 0 && column.group === '' ? `${column.name}, ${column.note}` : column.name
-  if (!shown) return `${job.name}, ${which}: not calculated yet`
-  const { tone, head, way, first: step } = shown
-  return `${job.name}, ${which}: ${[`${verdictText(workspace.speech, tone)} ${head}`, way, step].filter(Boolean).join(', ')}`
+  return `${job.name}, ${which}: ${shown ? verdictText(workspace.speech, shown.tone) : 'not calculated yet'}`
 }
 </script>
 
@@ -101,12 +100,12 @@ function label({ column, shown }: Placed): string {
       :data-at="`${row} ${one.at}`"
       :aria-colindex="one.at + 2"
       :aria-selected="one.at === here"
-      :aria-label="label(one)"
       :tabindex="one.at === here ? 0 : -1"
       :style="{ left: `${left + one.at * width}px` }"
     >
-      <span class="head">{{ one.shown ? (isCommon(one) ? '' : one.shown.head) : '…' }}</span>
-      <span v-if="one.shown?.way" class="way">{{ one.shown.way }}</span>
+      <span class="visually-hidden">{{ label(one) }}{{ ' ' }}</span>
+      <span class="head">{{ one.shown ? (isCommon(one) ? '' : one.shown.head) : '…' }}{{ ' ' }}</span>
+      <span v-if="one.shown?.way" class="way">{{ one.shown.way }}{{ ' ' }}</span>
       <span v-if="one.shown?.first" class="first">{{ one.shown.first }}</span>
     </div>
     <span v-if="lead" class="lead">{{ lead }}</span>
@@ -287,5 +286,22 @@ function label({ column, shown }: Placed): string {
 .cell.here {
   outline: 2px solid var(--copper);
   outline-offset: -2px;
+}
+/* A narrow first column has room for the name and what its row has in common. */
+@media screen and (max-width: 700px) {
+  .what .words {
+    display: none;
+  }
+}
+/* All of what names the job leads to it. */
+@media (pointer: coarse) {
+  .job a {
+    min-height: 0 !important;
+  }
+  .job a::after {
+    content: '';
+    inset: 0;
+    position: absolute;
+  }
 }
 </style>

@@ -21,6 +21,7 @@ import TypedField from '../../components/TypedField.vue'
 import { type Question, useAnswer } from '../../engine/useAnswer.ts'
 import { download } from '../../files/download.ts'
 import { lazily } from '../../lazy.ts'
+import { matcher, searchable } from '../../search/search.ts'
 import { useMoney } from '../../stores/useMoney.ts'
 import { usePrint } from '../../stores/usePrint.ts'
 import { useWorkspace } from '../../shop/workspace.ts'
@@ -206,11 +207,11 @@ const groups = computed(
 const groupOf = (job: Job): string => groups.value.get(job.id)?.[1] ?? ''
 
 const jobs = computed(() => {
-  const words = search.value.toLowerCase().split(/\s+/).filter(Boolean)
+  const matches = matcher(search.value)
   return planned.value
     .filter((job) => which.value === 'all' || undone.value.has(job.id))
     .filter((job) => used.hasJob(job, model.value, filtered.value, cells.value))
-    .filter((job) => words.every((word) => `${job.name} ${jobWords(job)}`.toLowerCase().includes(word)))
+    .filter((job) => matches(searchable(`${job.name} ${jobWords(job)}`)))
     .toSorted(
       (a, b) =>
         (groups.value.get(a.id)?.[0] ?? 0) - (groups.value.get(b.id)?.[0] ?? 0) || compare.value(a, b),

@@ -264,4 +264,16 @@ caption {
 .acts button + button {
   margin-left: 12px;
 }
+@media screen and (max-width: 420px) {
+  .could {
+    padding: 12px 10px;
+  }
+  .acts {
+    white-space: normal;
+  }
+  .ruled :is(th, td) {
+    overflow-wrap: anywhere;
+    padding-right: 5px;
+  }
+}
 </style>

@@ -20,6 +20,8 @@ import { usePrint } from '../../stores/usePrint.ts'
 import { useWorkspace } from '../../shop/workspace.ts'
 import DecideDialog from './DecideDialog.vue'
 import {
+  differenceOf,
+  differenceWords,
   headlineOf,
   type KitNames,
   listed,
@@ -37,7 +39,7 @@ const workspace = useWorkspace()
 const notice = useNotice()
 const { take: takeCould } = useCould()
 const money = useMoney()
-const { print, number } = usePrint()
+const { print, number, spell } = usePrint()
 const { ground, made, deciding: decidingPrices, study, progress, state, failure, seek, stop } = useKit()
 
 /** After which the best so far is taken; the solver says then how much better could exist. */
@@ -78,6 +80,11 @@ const itemName = (key: string): string =>
   ground.value?.problem.items.find((item) => item.key === key)?.name ?? key
 const runsOf = (id: string): number => ground.value?.problem.jobs.find((job) => job.id === id)?.runs ?? 1
 const cents = (amount: number): string => money(Math.round(amount * CENTS) / CENTS)
+/** The line that a column needs to add up to its total; none where it does. */
+function missing(amounts: readonly number[], total: number): readonly { amount: number; words: string }[] {
+  const amount = differenceOf(amounts, total)
+  return amount === null ? [] : [{ amount, words: differenceWords(amount, amounts) }]
+}
 const whole = (amount: number): string => money(Math.round(amount))
 
 const names: KitNames = {
@@ -170,7 +177,7 @@ const othersUndoable = computed(() =>
 const tightText = computed(() => {
   const count = rows.value.filter(({ verdict }) => verdict === 'tight').length
   const jobsText = count === 1 ? 'a job that is tight' : `${count} jobs that are tight`
-  return best.value && best.value.tight > 0 ? `, ${whole(best.value.tight)} counted for ${jobsText}` : ''
+  return best.value && best.value.tight > 0 ? `, ${cents(best.value.tight)} counted for ${jobsText}` : ''
 })
 /** Where a price is entered that is missing. */
 const PRICE_AT = {
@@ -281,8 +288,8 @@ const toDecide = computed(() =>
         figure counts as the average.
       </p>
       <p class="label">
-        Labour is {{ cents(assumed?.labourPerHour ?? 0) }} an hour, rest included. A tight run counts
-        {{ print(assumed?.tightCostPct ?? 0, '%') }} more.
+        {{ spell('Labour is') }} {{ cents(assumed?.labourPerHour ?? 0) }} an hour, rest included. A tight run
+        counts {{ print(assumed?.tightCostPct ?? 0, '%') }} more.
         <RouterLink :to="{ name: 'assumptions' }">Change either under Assumptions.</RouterLink> Power and wear
         are not included. What you own costs nothing. Prices come from
         <RouterLink :to="{ name: 'equipment' }">Equipment</RouterLink>.
@@ -303,8 +310,8 @@ const toDecide = computed(() =>
           </span>
         </header>
         <p v-if="best" class="sum">
-          <strong>{{ whole(best.total) }}</strong> over {{ number(years) }} years:
-          {{ whole(best.purchases) }} for purchases, {{ whole(best.running) }} to run {{ rows.length }}
+          <strong>{{ cents(best.total) }}</strong> over {{ number(years) }} years:
+          {{ cents(best.purchases) }} for purchases, {{ cents(best.running) }} to run {{ rows.length }}
           {{ rows.length === 1 ? 'job' : 'jobs' }}{{ tightText }}
         </p>
         <p role="status" :class="study.proof?.isProven ? 'proven' : 'label'">
@@ -342,6 +349,24 @@ const toDecide = computed(() =>
               <td>{{ item.text }}</td>
             </tr>
           </tbody>
+          <tfoot v-if="best && buys.length > 1">
+            <tr
+              v-for="lacks in missing(
+                buys.map(({ price }) => price),
+                best.purchases,
+              )"
+              :key="lacks.words"
+            >
+              <th scope="row">{{ lacks.words }}</th>
+              <td class="number">{{ cents(lacks.amount) }}</td>
+              <td></td>
+            </tr>
+            <tr class="total">
+              <th scope="row">All purchases</th>
+              <td class="number">{{ cents(best.purchases) }}</td>
+              <td></td>
+            </tr>
+          </tfoot>
         </table>
         <table v-if="rows.length > 0" class="ruled jobs">
           <thead>
@@ -365,12 +390,30 @@ const toDecide = computed(() =>
               </td>
               <td class="number">{{ cents(row.each) }}</td>
               <td class="number">{{ number(row.runs, 2) }}</td>
-              <td class="number">{{ whole(row.all) }}</td>
+              <td class="number">{{ cents(row.all) }}</td>
               <td>
                 {{ row.worth ? withoutJobWords(row.worth, names) : '…' }}
               </td>
             </tr>
           </tbody>
+          <tfoot v-if="best && rows.length > 1">
+            <tr
+              v-for="lacks in missing(
+                rows.map(({ all }) => all),
+                best.running,
+              )"
+              :key="lacks.words"
+            >
+              <th scope="row" colspan="4">{{ lacks.words }}</th>
+              <td class="number">{{ cents(lacks.amount) }}</td>
+              <td></td>
+            </tr>
+            <tr class="total">
+              <th scope="row" colspan="4">To run all of them</th>
+              <td class="number">{{ cents(best.running) }}</td>
+              <td></td>
+            </tr>
+          </tfoot>
         </table>
         <div class="more">
           <section v-if="(study.next?.length ?? 0) > 0">
@@ -464,6 +507,9 @@ const toDecide = computed(() =>
 }
 .sum strong {
   font-size: var(--text-l);
+}
+.total > * {
+  font-weight: 700;
 }
 .proven {
   color: var(--fits);

@@ -166,7 +166,7 @@ const MOST_A = 3000
 
 <style scoped>
 li {
-  align-items: center;
+  align-items: start;
   border-top: 1px solid var(--line);
   display: grid;
   gap: 4px 10px;
@@ -177,10 +177,17 @@ li {
   display: grid;
 }
 .fields {
-  align-items: center;
+  align-items: start;
   display: flex;
   flex-wrap: wrap;
   gap: 4px 8px;
+}
+/* What is wrong has a line of its own. */
+.fields > :has(.told) {
+  flex: 1 0 100%;
+}
+.fields :deep(.told) {
+  max-width: 100%;
 }
 .process {
   flex: 1 1 80px;

@@ -1,8 +1,11 @@
 /** What the page says of a purchase plan: each sentence true of what was found. */
 import type { JobWorth, Kit, KitItem, NextKit, Worth } from '@brannik/core'
+import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import type { KitGround } from './kitMessages.ts'
 import {
+  differenceOf,
+  differenceWords,
   headlineOf,
   type KitNames,
   nextWords,
@@ -84,8 +87,10 @@ describe('what a purchase is worth', () => {
     ...part,
   })
   it('tells what nothing else does from what there is no money for', () => {
-    expect(worthWords(worth({ saves: 40 }), names)).toBe('Saves $40')
-    expect(worthWords(worth({ saves: 40, isProven: false }), names)).toBe('Saves $40 (not proven)')
+    expect(worthWords(worth({ saves: 40 }), names)).toBe('The next best plan without it costs $40 more')
+    expect(worthWords(worth({ saves: 40, isProven: false }), names)).toBe(
+      'The next best plan without it costs $40 more (not proven)',
+    )
     expect(worthWords(worth({ undone: ['a'], never: ['a'] }), names)).toBe('Nothing else does <a>')
     expect(worthWords(worth({ undone: ['a'], done: ['b'] }), names)).toBe(
       'Without it there is no money for <a>; <b> would be done instead',
@@ -126,4 +131,22 @@ it('says how another plan differs, and what more it does', () => {
   expect(nextWords(next, kit(['a', 'b']), names)).toBe(
     'with [c], without [b], also does <x>, <y> fits instead of tight',
   )
+})
+
+it('a column of amounts and its difference add up to the total, to the cent', () => {
+  const amount = fc.double({ min: 0, max: 1e5, noNaN: true })
+  fc.assert(
+    fc.property(
+      fc.array(amount, { maxLength: 20 }),
+      fc.double({ min: 0, max: 1e6, noNaN: true }),
+      (amounts, total) => {
+        const sum = amounts.reduce((all, one) => all + Math.round(one * 100), 0) / 100
+        expect(sum + (differenceOf(amounts, total) ?? 0)).toBeCloseTo(Math.round(total * 100) / 100, 6)
+      },
+    ),
+  )
+  expect(differenceOf([10.004, 10.004], 20.01)).toBe(0.01)
+  expect(differenceOf([890, 729], 1619)).toBeNull()
+  expect(differenceWords(0.01, [10.004, 10.004])).toBe('Rounding')
+  expect(differenceWords(30, [890, 729])).toBe('Not in a line above')
 })

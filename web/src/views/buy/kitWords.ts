@@ -65,7 +65,7 @@ export function worthWords(
   { saves, undone, done, never, isProven }: Worth,
   { job, money }: Pick<KitNames, 'job' | 'money'>,
 ): string {
-  if (saves !== null) return `Saves ${money(saves)}${notProven(isProven)}`
+  if (saves !== null) return `The next best plan without it costs ${money(saves)} more${notProven(isProven)}`
   const forMoney = lacking(undone, never)
   const text = joined(
     [
@@ -131,3 +131,21 @@ export function nextWords(kit: NextKit, best: Kit, names: KitNames): string {
   )
   return `${differs}${notProven(kit.isProven)}`
 }
+
+const CENTS = 100
+/** An amount as it is printed, in whole cents. */
+const inCents = (amount: number): number => Math.round(amount * CENTS)
+
+/**
+ * What a column of amounts lacks to its total, as both are printed.
+ * @returns null where they add up to the cent
+ * @example differenceOf([10.004, 10.004], 20.01) // 0.01
+ */
+export function differenceOf(amounts: readonly number[], total: number): number | null {
+  const lacks = inCents(total) - amounts.reduce((sum, one) => sum + inCents(one), 0)
+  return lacks === 0 ? null : lacks / CENTS
+}
+
+/** What the difference is called: each amount may be half a cent off, and more is something that has no line. */
+export const differenceWords = (difference: number, amounts: readonly number[]): string =>
+  Math.abs(difference) <= (amounts.length + 1) / 2 / CENTS ? 'Rounding' : 'Not in a line above'

@@ -10,6 +10,7 @@ import SheetDialog from '../../components/SheetDialog.vue'
 import { engine } from '../../engine/client.ts'
 import { useNotice } from '../../stores/notice.ts'
 import { type Path, useWorkspace } from '../../shop/workspace.ts'
+import { usePrint } from '../../stores/usePrint.ts'
 import { reasonOf } from '../../reason.ts'
 import type { FileRead } from '../../files/catalogueFiles.ts'
 
@@ -17,6 +18,7 @@ import type { FileRead } from '../../files/catalogueFiles.ts'
 const open = defineModel<boolean>({ required: true })
 
 const workspace = useWorkspace()
+const { spell } = usePrint()
 const notice = useNotice()
 const text = ref('')
 const fileName = ref('')
@@ -115,8 +117,8 @@ async function accept(): Promise<void> {
   <SheetDialog v-model="open" title="Import equipment" :width="1000">
     <div class="choose">
       <FileOrPaste
-        what="a catalogue"
-        choose="Choose a JSON catalogue or a CSV sheet"
+        :what="spell('a catalogue')"
+        :choose="spell('Choose a JSON catalogue or a CSV sheet')"
         paste="paste it here"
         accept=".json,.csv,application/json,text/csv,text/plain"
         @take="take"
@@ -135,7 +137,7 @@ async function accept(): Promise<void> {
     <template v-if="read?.ok">
       <p v-for="remark in read.remarks" :key="remark" class="remark">{{ remark }}</p>
       <p role="status">
-        The {{ read.what }} of {{ fileName }}: <strong>{{ count('new') }}</strong> new,
+        The {{ spell(read.what) }} of {{ fileName }}: <strong>{{ count('new') }}</strong> new,
         <strong>{{ count('changed') }}</strong> replace what is stored, {{ count('same') }} unchanged<template
           v-if="count('wrong') > 0"
           >, <strong class="bad">{{ count('wrong') }} not imported</strong></template

@@ -6,6 +6,7 @@ import { useRoute, useRouter } from 'vue-router'
 import PickField from '../../components/PickField.vue'
 import TypedField from '../../components/TypedField.vue'
 import { download } from '../../files/download.ts'
+import { usePrint } from '../../stores/usePrint.ts'
 import { useUnfinished } from '../../shop/unfinished.ts'
 import { useNamedField } from '../../components/useNamedField.ts'
 import { type Path, useWorkspace } from '../../shop/workspace.ts'
@@ -25,6 +26,7 @@ import { type EquipmentPath } from './useRecordDraft.ts'
 const route = useRoute()
 const router = useRouter()
 const workspace = useWorkspace()
+const { spell } = usePrint()
 useNamedField()
 const unfinished = useUnfinished()
 
@@ -151,7 +153,7 @@ onKeyStroke('/', (event) => {
           <button class="plain-button" v-bind="activator">Import and export</button>
         </template>
         <VList>
-          <VListItem title="Import a catalogue (JSON) or a sheet (CSV)" @click="importing = true" />
+          <VListItem :title="spell('Import a catalogue (JSON) or a sheet (CSV)')" @click="importing = true" />
           <VListItem title="Export all equipment (JSON)" @click="exportJson" />
           <VListItem
             v-for="sheet in exportSheets"
@@ -161,7 +163,9 @@ onKeyStroke('/', (event) => {
           />
         </VList>
       </VMenu>
-      <button class="plain-button" @click="library = true">From the library</button>
+      <button v-if="path !== 'power-sources'" class="plain-button" @click="library = true">
+        From the library
+      </button>
       <VMenu v-if="path === 'parts'" location="bottom end" :transition="false">
         <template #activator="{ props: activator }">
           <button class="plain-button main" v-bind="activator">New part</button>
@@ -170,6 +174,10 @@ onKeyStroke('/', (event) => {
           <VListItem v-for="[kind, words] in PART_CHOICES" :key="kind" :title="words" @click="add(kind)" />
         </VList>
       </VMenu>
+      <template v-else-if="path === 'power-sources'">
+        <button class="plain-button" @click="add('drive-roll')">Empty plate</button>
+        <button class="plain-button main" @click="library = true">Start from a class</button>
+      </template>
       <button v-else class="plain-button main" @click="add('drive-roll')">New {{ tab?.noun }}</button>
     </div>
     <div class="body">
@@ -188,7 +196,7 @@ onKeyStroke('/', (event) => {
         <p v-else class="none quiet">Nothing selected.</p>
       </div>
     </div>
-    <LibraryDialog v-model="library" :path="path" />
+    <LibraryDialog v-model="library" :path="path" @taken="open" />
     <CatalogueDialog v-model="importing" />
   </section>
 </template>

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { KIND_FACTS, suggestionsFor } from '@brannik/core'
+import { KIND_FACTS, ownUnit, suggestionsFor } from '@brannik/core'
 import { computed, ref, useId } from 'vue'
 import { readConductorSize } from '../../components/conductorSize.ts'
 import CountField from '../../components/CountField.vue'
@@ -97,7 +97,7 @@ function toggle(one: string | number): void {
   />
   <CountField
     v-else-if="spec.kind === 'number'"
-    :label="spec.unit ? `${label}, ${spec.unit}` : label"
+    :label="spec.unit ? `${label}, ${ownUnit(spec.unit, workspace.notation.system).unit}` : label"
     :least="spec.least"
     :most="spec.most"
     :unit="spec.unit"

@@ -6,14 +6,15 @@ import TypedField from '../../components/TypedField.vue'
 import SheetDialog from '../../components/SheetDialog.vue'
 import { usePrint } from '../../stores/usePrint.ts'
 import { useWorkspace } from '../../shop/workspace.ts'
+import { matcher, searchable } from '../../search/search.ts'
 import { idFor } from '../jobs/idFor.ts'
-import { sought } from './lists.ts'
 import { TABS } from './tabs.ts'
 import type { EquipmentPath } from './useRecordDraft.ts'
 
 /** Generic things by classification and size, each figure with its source: taken over, then the shop's own. */
 const open = defineModel<boolean>({ required: true })
 const { path } = defineProps<{ path: EquipmentPath }>()
+const emit = defineEmits<{ taken: [id: string] }>()
 
 const workspace = useWorkspace()
 const { spell } = usePrint()
@@ -33,11 +34,8 @@ const entries = computed(() =>
   ),
 )
 const shown = computed(() => {
-  const words = sought(search.value).split(/\s+/)
-  return entries.value.filter(({ record, summary }) => {
-    const text = sought(`${record.name} ${summary}`)
-    return words.every((word) => text.includes(word))
-  })
+  const matches = matcher(search.value)
+  return entries.value.filter(({ record, summary }) => matches(searchable(`${record.name} ${summary}`)))
 })
 const isThere = ({ record }: LibraryEntry): boolean =>
   workspace.all(path).some(({ name }) => name === record.name)
@@ -46,6 +44,7 @@ function take({ record }: LibraryEntry): void {
   const id = idFor(record.name, [...workspace.all(path)])
   workspace.makeCounted(path, { ...record, id } as never, 0, `${record.name} from the library`)
   takenCount.value += 1
+  emit('taken', id)
   notice.show(`${record.name} is added, with no stock`, true)
 }
 </script>
@@ -53,12 +52,14 @@ function take({ record }: LibraryEntry): void {
 <template>
   <SheetDialog
     v-model="open"
-    :title="`The library: ${title}`"
+    :title="
+      path === 'power-sources' ? 'Start from a class, correct from your plate' : `The library: ${title}`
+    "
     :width="900"
     :close="takenCount > 0 ? 'Done' : 'Close'"
   >
     <p v-if="entries.length === 0" class="quiet">
-      The library has none of this kind. Enter it from the data plate, or import a catalogue.
+      {{ spell('The library has none of this kind. Enter it from the data plate, or import a catalogue.') }}
     </p>
     <template v-else>
       <TypedField

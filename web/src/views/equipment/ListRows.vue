@@ -1,9 +1,9 @@
 <script setup lang="ts">
-import { blankOf } from '@brannik/core'
+import { blankOf, valueAt } from '@brannik/core'
 import { computed } from 'vue'
 import FieldOf from './FieldOf.vue'
 import { type ListSpec, specsOf } from './forms.ts'
-import { getIn, type RecordDraft, setIn } from './useRecordDraft.ts'
+import { type RecordDraft, setIn } from './useRecordDraft.ts'
 
 /** A list of a record, such as the ratings of a gun: a row for each member, with its fields beside each other. */
 const { list, draft, problemAt } = defineProps<{
@@ -17,7 +17,7 @@ type Row = Readonly<Record<string, unknown>>
 const member = computed(() => list.more.member ?? list.label.toLowerCase())
 const fields = computed(() => specsOf(list))
 const rows = computed(() => {
-  const value = getIn(draft, list.path)
+  const value = valueAt(draft, list.path)
   return (Array.isArray(value) ? value : []) as readonly Row[]
 })
 const problem = computed(() => problemAt(list.path))
@@ -45,7 +45,7 @@ const labelled = (spec: (typeof fields.value)[number], index: number): typeof sp
         v-for="spec in fields"
         :key="spec.path.join('.')"
         :spec="labelled(spec, index)"
-        :value="getIn(row, spec.path)"
+        :value="valueAt(row, spec.path)"
         :wrong="problemAt([...list.path, index, ...spec.path])"
         @change="(value) => change(setIn(rows, [index, ...spec.path], value))"
       />
@@ -79,13 +79,14 @@ legend {
   padding: 0 8px 0 0;
 }
 .row {
-  align-items: end;
+  align-items: start;
   display: grid;
   gap: 6px 12px;
   justify-self: stretch;
   grid-template-columns: repeat(auto-fill, minmax(104px, 150px));
 }
 .row > button {
+  align-self: end;
   justify-self: start;
   min-height: 32px;
 }

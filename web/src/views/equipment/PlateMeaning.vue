@@ -53,9 +53,14 @@ const inputWords = ({ input }: PlateColumnMeaning): string =>
   input ? `Draws ${print(input.greatestA, 'A')} at most` : ''
 function breakerWords({ input }: PlateColumnMeaning): string {
   if (!input) return ''
-  const holds = input.breakerHoldsA === null ? '' : `${print(input.breakerHoldsA, 'A')} covers full output. `
+  const holds =
+    input.breakerHoldsA === null ? '' : `Breaker ${print(input.breakerHoldsA, 'A')} covers full output. `
   const cable = input.conductor === null ? '' : `. Cable ${input.conductor} or larger, alone on its circuit`
-  return `Breaker ${holds}${input.breakerMostA === null ? 'the code limits the cable only' : `the code allows ${print(input.breakerMostA, 'A')}`}${cable}`
+  const code =
+    input.breakerMostA === null
+      ? 'The code limits the cable only'
+      : `The code allows a breaker of ${print(input.breakerMostA, 'A')}`
+  return `${holds}${code}${cable}`
 }
 const againstWords = ({ against, isShortAtFullOutput }: CircuitMet): string =>
   [

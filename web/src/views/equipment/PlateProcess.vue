@@ -382,7 +382,7 @@ function pointValue(supply: SupplyRating, point: number, figure: PlateFigure): n
   grid-template-columns: minmax(0, 1fr);
 }
 header {
-  align-items: center;
+  align-items: start;
   display: flex;
   flex-wrap: wrap;
   gap: 4px 16px;
@@ -424,8 +424,12 @@ td {
 .dial {
   max-width: 168px;
 }
+.claim > .label,
+header > .link-button {
+  padding-top: 6px;
+}
 .claim {
-  align-items: center;
+  align-items: start;
   display: flex;
   gap: 6px;
 }

@@ -19,6 +19,7 @@ import { fieldWords, formOf, listsOf, STOCK } from './forms.ts'
 import ListRows from './ListRows.vue'
 import { usersOf } from './lists.ts'
 import { TABS } from './tabs.ts'
+import PlateSeven from './PlateSeven.vue'
 import PlateEditor from './PlateEditor.vue'
 import RecordForm from './RecordForm.vue'
 import { type EquipmentPath, isOfBuilding, useRecordDraft } from './useRecordDraft.ts'
@@ -150,6 +151,10 @@ function copy(): void {
       <button v-if="stored" class="link-button" @click="discard">Discard changes</button>
     </p>
     <template v-if="isSource">
+      <PlateSeven
+        v-if="problems.length === 0 && draft['typical'] === true"
+        :source="draft as unknown as PowerSource"
+      />
       <RecordForm :groups="groups.slice(0, 1)" :draft="shown" :problem-at="problemAt" @change="change" />
       <PlateEditor
         :draft="draft"

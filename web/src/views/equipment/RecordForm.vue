@@ -1,7 +1,8 @@
 <script setup lang="ts">
+import { valueAt } from '@brannik/core'
 import FieldOf from './FieldOf.vue'
 import type { FieldGroup, FieldSpec } from './forms.ts'
-import { getIn, type RecordDraft } from './useRecordDraft.ts'
+import { type RecordDraft } from './useRecordDraft.ts'
 
 /** A record's fields in groups; a group that may be absent is switched on by its own line. */
 const { groups, draft, problemAt } = defineProps<{
@@ -12,7 +13,7 @@ const { groups, draft, problemAt } = defineProps<{
 const emit = defineEmits<{ change: [path: readonly string[], value: unknown, what: string] }>()
 
 const isThere = ({ presence }: FieldGroup): boolean =>
-  presence === undefined || getIn(draft, [presence.path]) !== null
+  presence === undefined || valueAt(draft, [presence.path]) !== null
 const change = (spec: FieldSpec, value: unknown): void =>
   emit('change', spec.path, value, spec.label.toLowerCase())
 </script>
@@ -44,7 +45,7 @@ const change = (spec: FieldSpec, value: unknown): void =>
         :key="spec.path.join('.')"
         :class="{ wide: spec.path.at(-1) === 'name' }"
         :spec="spec"
-        :value="getIn(draft, spec.path)"
+        :value="valueAt(draft, spec.path)"
         :wrong="problemAt(spec.path)"
         @change="(value) => change(spec, value)"
       />
@@ -58,7 +59,7 @@ const change = (spec: FieldSpec, value: unknown): void =>
   border-top: 1px solid var(--line);
   display: grid;
   gap: 6px 12px;
-  grid-template-columns: repeat(auto-fill, minmax(140px, 1fr));
+  grid-template-columns: repeat(auto-fill, minmax(178px, 1fr));
   margin: 0;
   min-width: 0;
   padding: 10px 0 12px;

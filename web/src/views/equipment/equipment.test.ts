@@ -1,4 +1,4 @@
-import { catalogueOf, CATALOGUE_KEYS, inStock, LIBRARY, PART_KINDS, SHEETS } from '@brannik/core'
+import { catalogueOf, CATALOGUE_KEYS, inStock, LIBRARY, PART_KINDS, SHEETS, valueAt } from '@brannik/core'
 import { mount } from '@vue/test-utils'
 import { beforeEach, describe, expect, it } from 'vitest'
 import { pick } from '../../testing/pick.ts'
@@ -11,7 +11,7 @@ import ListRows from './ListRows.vue'
 import { filterRows, rowOf, usersOf } from './lists.ts'
 import { TABS } from './tabs.ts'
 import PlateProcess from './PlateProcess.vue'
-import { getIn } from './useRecordDraft.ts'
+import {} from './useRecordDraft.ts'
 import { IMPERIAL, METRIC } from '../../testing/notation.ts'
 
 let workspace: Awaited<ReturnType<typeof demoWorkspace>>['workspace']
@@ -233,8 +233,8 @@ describe('the data plate', () => {
     await wrapper.get('[aria-label="I₁max at 120 V"]').setValue('27')
     await wrapper.get('[aria-label="Remove point 2 at 240 V"]').trigger('click')
     const changes = wrapper.emitted('change') ?? []
-    expect(getIn(changes[0]?.[0], ['supplies', 1, 'i1MaxA'])).toBe(27)
-    expect(getIn(changes[1]?.[0], ['supplies', 0, 'ratedPoints'])).toHaveLength(2)
+    expect(valueAt(changes[0]?.[0], ['supplies', 1, 'i1MaxA'])).toBe(27)
+    expect(valueAt(changes[1]?.[0], ['supplies', 0, 'ratedPoints'])).toHaveLength(2)
   })
 
   it.each([

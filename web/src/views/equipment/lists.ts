@@ -6,9 +6,9 @@ import {
   pathOfSlot,
   slotKey,
   SLOTS,
-  spelled,
   type Notation,
 } from '@brannik/core'
+import { matcher, searchable } from '../../search/search.ts'
 import type { EquipmentPath } from './useRecordDraft.ts'
 import { type Holding, holdingOf, PART_WORDS, type RecordOfPath, summaryOf } from './words.ts'
 
@@ -27,9 +27,6 @@ export interface Row {
   /** As the search compares it. */
   readonly text: string
 }
-
-/** Small letters and one spelling: whoever seeks aluminum finds aluminium. */
-export const sought = (text: string): string => spelled(text.toLowerCase(), 'en-US')
 
 type AnyRecord = RecordOfPath[keyof RecordOfPath]
 /** A row changes only when its record or its count does: two thousand of them are not made anew at each key. */
@@ -54,7 +51,7 @@ export function rowOf(
     amount,
     holding: holdingOf(path, record, amount, notation),
     partKind: path === 'parts' ? (record as RecordOfPath['parts']).kind : null,
-    text: sought(`${record.name} ${summary}`),
+    text: searchable(`${record.name} ${summary}`),
   }
   rows.set(record, row)
   return row
@@ -69,14 +66,12 @@ export function filterRows(
   held: HeldFilter,
   partKind: PartKind | null,
 ): readonly Row[] {
-  const words = sought(search)
-    .split(/\s+/)
-    .filter((word) => word !== '')
+  const matches = matcher(search)
   return rows.filter(
     ({ text, holding, partKind: kind }) =>
       (held === 'all' || holding.isHere === (held === 'here')) &&
       (partKind === null || kind === partKind) &&
-      words.every((word) => text.includes(word)),
+      matches(text),
   )
 }
 

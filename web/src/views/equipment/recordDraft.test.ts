@@ -1,10 +1,11 @@
+import { valueAt } from '@brannik/core'
 import { mount } from '@vue/test-utils'
 import { beforeEach, describe, expect, it } from 'vitest'
 import { defineComponent, h, nextTick, ref } from 'vue'
 import { demoWorkspace } from '../../testing/demo.ts'
 import { useUnfinished } from '../../shop/unfinished.ts'
 import { blankRecord } from './forms.ts'
-import { getIn, type RecordDraft, setIn, useRecordDraft } from './useRecordDraft.ts'
+import { type RecordDraft, setIn, useRecordDraft } from './useRecordDraft.ts'
 
 let workspace: Awaited<ReturnType<typeof demoWorkspace>>['workspace']
 beforeEach(async () => {
@@ -33,8 +34,8 @@ describe('a field deep in a record', () => {
     expect(after).toEqual({ a: [{ b: 1 }, { b: 3 }], c: 'x' })
     expect(before.a[1]?.b).toBe(2)
     expect(after.a[0]).toBe(before.a[0])
-    expect(getIn(after, ['a', 1, 'b'])).toBe(3)
-    expect(getIn(after, ['a', 9, 'b'])).toBeUndefined()
+    expect(valueAt(after, ['a', 1, 'b'])).toBe(3)
+    expect(valueAt(after, ['a', 9, 'b'])).toBeUndefined()
   })
 
   it('makes what stands on the way to it', () => {
@@ -56,7 +57,7 @@ describe('a record as it is typed', () => {
     expect(draft.problemAt(MIN)).toContain('above the greatest of 140 A')
     expect(workspace.get('power-sources', 'marl-140')?.processes[0]?.supplies[0]?.outputMinA).toBe(30)
     // As after a reload.
-    expect(getIn(draftOf('power-sources', 'marl-140').draft.value, MIN)).toBe(300)
+    expect(valueAt(draftOf('power-sources', 'marl-140').draft.value, MIN)).toBe(300)
     draft.set(['processes', 0, 'supplies', 0, 'outputMaxA'], 400, 'greatest output')
     expect(draft.problems.value).toEqual([])
     expect(workspace.get('power-sources', 'marl-140')?.processes[0]?.supplies[0]).toMatchObject({
@@ -70,7 +71,7 @@ describe('a record as it is typed', () => {
     const draft = draftOf('power-sources', 'marl-140')
     draft.set(MIN, 300, 'minimum output')
     draft.discard()
-    expect(getIn(draft.draft.value, MIN)).toBe(30)
+    expect(valueAt(draft.draft.value, MIN)).toBe(30)
     expect(useUnfinished().of('power-sources')).toEqual([])
   })
 

@@ -1,5 +1,13 @@
 /** One record as it is typed: stored as soon as it is whole, kept as unfinished until then; undo from outside wins. */
-import { factsAt, type FieldProblem, inShopUnits, type PathsOf, readDocument, schemaOf } from '@brannik/core'
+import {
+  factsAt,
+  type FieldProblem,
+  inShopUnits,
+  type PathsOf,
+  readDocument,
+  schemaOf,
+  valueAt,
+} from '@brannik/core'
 import type { z } from 'zod'
 import { computed, type Ref, shallowRef, watch } from 'vue'
 import { useTyping } from '../../shop/typing.ts'
@@ -33,14 +41,6 @@ export function setIn<T>(record: T, steps: readonly Step[], value: unknown): T {
   const copy = container(record, step)
   Reflect.set(copy, step, setIn(Reflect.get(copy, step), rest, value))
   return copy as T
-}
-
-export function getIn(record: unknown, steps: readonly Step[]): unknown {
-  let value = record
-  for (const step of steps) {
-    value = typeof value === 'object' && value !== null ? Reflect.get(value, step) : undefined
-  }
-  return value
 }
 
 const pointerOf = (steps: readonly Step[]): string => steps.map((step) => `/${step}`).join('')
@@ -80,7 +80,7 @@ export function useRecordDraft(path: Ref<EquipmentPath>, id: Ref<string>) {
   })
   /** What is wrong with one field: not that it is still empty. */
   const problemAt = (steps: readonly Step[]): string | null => {
-    const value = getIn(draft.value, steps)
+    const value = valueAt(draft.value, steps)
     if (value === null || value === undefined || value === '') return null
     const pointer = pointerOf(steps)
     return problems.value.find((problem) => problem.pointer === pointer)?.message ?? null

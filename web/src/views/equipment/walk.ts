@@ -19,14 +19,14 @@ export const WALK: ViewWalk = {
       path: '/equipment/wires',
       steps: [
         { button: 'Import and export' },
-        { text: 'Import a catalogue (JSON)' },
+        { text: 'Import a catalog (JSON)' },
         { textbox: 'Or paste it here', fill: 'kind,id,colour\nwire,x,red' },
       ],
     },
     {
       what: 'a plate that is not finished',
       path: '/equipment/power-sources',
-      steps: [{ button: 'New power source' }],
+      steps: [{ button: 'Empty plate' }],
     },
   ],
   walks: [

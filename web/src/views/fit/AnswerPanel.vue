@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import {
+  capital,
   type Chain,
   chainText,
   type Fit,
@@ -93,7 +94,6 @@ const headline = computed(() => {
   if (spareA === null) return 'No data'
   return spareA < 0 ? (TIGHT[chain.told.code] ?? 'Tight') : `${wholeAmps(spareA)} A to spare`
 })
-const capital = (text: string): string => `${text.charAt(0).toUpperCase()}${text.slice(1)}`
 </script>
 
 <template>

@@ -232,7 +232,8 @@ function changeThickness(value: number | null): void {
   }
 }
 @media screen and (max-width: 700px) {
-  .group {
+  .group,
+  .set-up.gtaw {
     grid-auto-flow: row;
     grid-template-columns: 1fr 1fr;
   }

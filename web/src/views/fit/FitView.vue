@@ -46,6 +46,8 @@ const WorkingDrawer = lazily(() => import('../../components/WorkingDrawer.vue'))
 const canOpen = ref(false)
 /** The decision comes first: what opens a list is fetched once it stands. */
 const { there: otherJobs, fetch: fetchOtherJobs } = late(() => import('./OtherJobs.vue'))
+/** Where something is not recorded. */
+const SettleList = lazily(() => import('./SettleList.vue'))
 /** Opened now and then. */
 const SettingsPanel = lazily(() => import('./SettingsPanel.vue'))
 /** A job is without one for a moment. */
@@ -96,6 +98,11 @@ provide(ANSWER_STANDS, answerStands)
 watch(answerStands, fetchOtherJobs)
 
 const rows = computed(() => (fit.value ? rowsOf(workspace.speech, fit.value) : []))
+
+/** What no verdict can be given on, for want of a figure. */
+const unknown = computed(() =>
+  rows.value.flatMap(({ criteria }) => criteria.filter(({ verdict }) => verdict === 'unknown')),
+)
 
 /** `row:…` or `link:…`: the drawer follows the figures as they change. */
 const openKey = ref<string | null>(null)
@@ -330,6 +337,7 @@ function openLink(id: LinkId | 'joint'): void {
           @open="(id) => (openKey = `row:${id}`)"
         />
       </div>
+      <SettleList v-if="setUp && unknown.length > 0" :unknown="unknown" :set-up="setUp" :job-id="job.id" />
       <StartStrip
         v-if="settings"
         :settings="settings"

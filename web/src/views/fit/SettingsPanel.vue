@@ -233,7 +233,9 @@ const setUpItems = computed(() =>
               To start with
               <VerdictMark v-if="here" :verdict="here.verdict" />
             </th>
+            <!-- The choice comes with a later chunk: the column has its name before it is there. -->
             <th scope="col">
+              <span class="visually-hidden">Compared with</span>
               <div class="beside">
                 <ChoiceField
                   bare

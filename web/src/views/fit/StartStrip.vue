@@ -214,4 +214,21 @@ button.figure {
 button.figure:hover {
   text-decoration: underline;
 }
+/* A phone: the figures below their heading, three in a row. */
+@media screen and (max-width: 700px) {
+  .start {
+    grid-template-columns: minmax(0, 1fr) auto;
+    padding: 10px 16px;
+  }
+  dl,
+  .passes {
+    grid-column: 1 / -1;
+    grid-row: auto;
+    order: 1;
+  }
+  dl {
+    display: grid;
+    grid-template-columns: repeat(auto-fill, minmax(100px, 1fr));
+  }
+}
 </style>

@@ -1,37 +1,46 @@
 <script setup lang="ts">
 import {
+  capital,
   COLUMNS,
+  interpretRows,
+  isLineField,
   type Joint,
-  mapColumns,
+  LINE_FIELDS,
   type MappedColumn,
-  printJoint,
-  printParts,
-  printSize,
-  printWelds,
+  printLineField,
   type RowRead,
 } from '@brannik/core'
 import { computed, ref, shallowRef, watch } from 'vue'
 import FileOrPaste from '../../components/FileOrPaste.vue'
 import PickField from '../../components/PickField.vue'
 import PreviewRows from '../../components/PreviewRows.vue'
-import ProblemCell from '../../components/ProblemCell.vue'
 import SheetDialog from '../../components/SheetDialog.vue'
 import { type Question, useAnswer } from '../../engine/useAnswer.ts'
-import { readCsv } from '../../files/csv.ts'
+import { readRows } from '../../files/csv.ts'
+import { usePrint } from '../../stores/usePrint.ts'
 import { useWorkspace } from '../../shop/workspace.ts'
 
-/** A weld list from a spreadsheet: every row is shown as it is understood, and nothing enters until it is taken. */
+/**
+ * A weld list from a spreadsheet or a pad: every row is shown as it is understood, and nothing enters until it is taken.
+ * What is not understood stays, with its text in a field, beside what was.
+ */
+const { pasted } = defineProps<{ /** What was pasted into the weld table. */ pasted: string }>()
 const open = defineModel<boolean>({ required: true })
 const emit = defineEmits<{ take: [joints: readonly Joint[], replace: boolean] }>()
 
 const workspace = useWorkspace()
+const { number } = usePrint()
 const problem = ref('')
 const fileName = ref('')
-const headings = shallowRef<readonly string[]>([])
+const hasHeadings = ref(false)
+/** Of rows that were added, so many: the others stay to be corrected. */
+const addedCount = ref(0)
 const rows = shallowRef<readonly (readonly string[])[]>([])
 const mapping = shallowRef<readonly MappedColumn[]>([])
 const onlyProblems = ref(false)
 
+/** Welds, joint, parts and size: what tells whether a row was understood. */
+const SHOWN = LINE_FIELDS.slice(0, 4)
 const PREVIEW_COLUMNS = [
   { title: 'Row', width: 52 },
   { title: 'Welds', width: 130 },
@@ -45,14 +54,23 @@ const units = computed(() => [
   ...['mm', 'cm', 'm', 'in', 'ft'].map((unit) => [unit, unit] as const),
 ])
 
-watch(open, () => {
+function clear(): void {
   problem.value = ''
   fileName.value = ''
-  headings.value = []
+  hasHeadings.value = false
   rows.value = []
   mapping.value = []
   onlyProblems.value = false
-})
+  addedCount.value = 0
+}
+watch(
+  open,
+  (isOpen) => {
+    clear()
+    if (isOpen && pasted !== '') take(pasted, 'what was pasted')
+  },
+  { immediate: true },
+)
 
 const {
   answer,
@@ -71,12 +89,19 @@ const shown = computed(() =>
 )
 
 function take(text: string, name: string): void {
-  const answer = readCsv(text)
+  clear()
+  const read = readRows(text)
   fileName.value = name
-  problem.value = answer.ok ? '' : answer.message
-  headings.value = answer.ok ? answer.headings : []
-  rows.value = answer.ok ? answer.rows : []
-  mapping.value = answer.ok ? mapColumns(answer.headings) : []
+  if (!read.ok) {
+    problem.value = read.message
+    return
+  }
+  const found = interpretRows(read.rows, workspace.notation)
+  hasHeadings.value = found.hasHeadings
+  rows.value = found.rows
+  mapping.value = found.mapping
+  if (found.rows.length === 0 && text.trim() !== '')
+    problem.value = 'There are headings and no rows below them. Add a row for each weld.'
 }
 
 function map(index: number, change: Partial<MappedColumn>): void {
@@ -86,16 +111,43 @@ function map(index: number, change: Partial<MappedColumn>): void {
     return change.key && one.key === change.key ? { ...one, key: null } : one
   })
 }
-const columnWords = (key: keyof Joint | null): string =>
-  COLUMNS.find((column) => column.key === key)?.heading ?? 'row'
-const problemsOf = ({ problems }: RowRead) =>
-  problems.map(({ key, message }) => ({ field: columnWords(key), message }))
-const isLength = (key: keyof Joint | null): boolean =>
-  COLUMNS.find((column) => column.key === key)?.unit === 'mm'
+/** The first thing that keeps a row out, with the cell that it is in. */
+const wrongOf = ({ number, problems }: RowRead) => {
+  const [first] = problems
+  return {
+    message: first?.message ?? '',
+    field: first?.field ?? '',
+    column: first?.column ?? null,
+    row: number - 1,
+  }
+}
+/** One cell of a row that was not understood is typed anew. */
+function correct(row: number, column: number, text: string): void {
+  rows.value = rows.value.map((cells, at) =>
+    at === row
+      ? Array.from({ length: Math.max(cells.length, column + 1) }, (_, c) =>
+          c === column ? text : (cells[c] ?? ''),
+        )
+      : cells,
+  )
+}
+const FIELDS = [
+  ...LINE_FIELDS.map((field) => [field, `${field}, as typed`] as const),
+  ...COLUMNS.map(({ key, heading }) => [key, heading] as const),
+]
+const isLength = (key: MappedColumn['key']): boolean =>
+  !isLineField(key) && COLUMNS.find((column) => column.key === key)?.unit === 'mm'
 
 function accept(replace: boolean): void {
+  const left = read.value.filter(({ joint }) => joint === null).map(({ number }) => number - 1)
   emit('take', good.value, replace)
-  open.value = false
+  addedCount.value += good.value.length
+  if (left.length === 0) {
+    open.value = false
+    return
+  }
+  rows.value = rows.value.filter((_, at) => left.includes(at))
+  onlyProblems.value = false
 }
 </script>
 
@@ -105,7 +157,7 @@ function accept(replace: boolean): void {
       <FileOrPaste
         what="a weld list"
         choose="Choose a CSV file"
-        paste="paste rows here, headings first"
+        paste="paste rows here"
         accept=".csv,text/csv,text/plain"
         @take="take"
         @refuse="(message) => (problem = message)"
@@ -113,15 +165,15 @@ function accept(replace: boolean): void {
     </div>
     <p v-if="problem || readFailure" class="problem" role="alert">{{ problem || readFailure }}</p>
 
-    <template v-if="headings.length > 0">
+    <template v-if="rows.length > 0">
       <div class="mapping">
         <table>
           <caption class="label">
-            Columns of
             {{
-              fileName
+              hasHeadings
+                ? `Columns of ${fileName}`
+                : `${capital(fileName)} has no headings: the first row is a weld`
             }}
-            and their fields
           </caption>
           <thead>
             <tr>
@@ -135,7 +187,7 @@ function accept(replace: boolean): void {
               <td v-for="(one, index) in mapping" :key="index">
                 <PickField
                   :name="`Field for ${one.heading}`"
-                  :items="COLUMNS.map((column) => [column.key, column.heading] as const)"
+                  :items="FIELDS"
                   optional="skip"
                   :model-value="one.key"
                   @update:model-value="(now) => map(index, { key: now })"
@@ -152,11 +204,20 @@ function accept(replace: boolean): void {
           </tbody>
         </table>
       </div>
-      <p>
-        <strong>{{ good.length }}</strong> of {{ read.length }} rows are valid<template v-if="bad > 0"
-          >, <span class="bad">{{ bad }} are not</span></template
-        >.
-        <VCheckbox v-if="bad > 0" v-model="onlyProblems" class="only" label="show only these" />
+      <p role="status">
+        <template v-if="addedCount > 0">{{ addedCount }} added. </template>
+        <template v-if="isComputing">Reading {{ number(rows.length) }} rows…</template>
+        <template v-else>
+          <strong>{{ good.length }}</strong> of {{ read.length }} rows are understood<template v-if="bad > 0"
+            >, <span class="bad">{{ bad }} to correct</span></template
+          >.
+        </template>
+        <VCheckbox
+          v-if="bad > 0 && good.length > 0"
+          v-model="onlyProblems"
+          class="only"
+          label="show only these"
+        />
       </p>
       <PreviewRows
         v-slot="{ item }"
@@ -167,22 +228,36 @@ function accept(replace: boolean): void {
       >
         <td class="quiet">{{ item.number }}</td>
         <template v-if="item.joint">
-          <td>{{ printWelds(item.joint, workspace.notation) }}</td>
-          <td>{{ printJoint(item.joint) }}</td>
-          <td>{{ printParts(item.joint, workspace.notation) }}</td>
-          <td>{{ printSize(item.joint, workspace.notation) }}</td>
+          <td v-for="field in SHOWN" :key="field">
+            {{ printLineField(field, item.joint, workspace.notation) }}
+          </td>
         </template>
-        <ProblemCell v-else colspan="4" :problems="problemsOf(item)" />
+        <td v-for="wrong in item.joint ? [] : [wrongOf(item)]" :key="wrong.message" colspan="4">
+          <div class="wrong">
+            <input
+              v-if="wrong.column !== null"
+              :value="rows[wrong.row]?.[wrong.column]"
+              type="text"
+              autocomplete="off"
+              :aria-label="`${wrong.field} of row ${item.number}`"
+              @change="correct(wrong.row, wrong.column, ($event.target as HTMLInputElement).value)"
+            />
+            <span v-tip="wrong.message" class="problem"
+              ><strong>{{ wrong.field }}</strong> {{ wrong.message }}</span
+            >
+          </div>
+        </td>
       </PreviewRows>
     </template>
     <p v-else class="quiet">
-      The first row names the columns, for example
-      <em>count, length (in), joint, thickness (in), material, leg (in)</em>. Columns may be in any order. A
-      unit in the heading applies to bare numbers below it.
+      A row for each weld, as on a pad:
+      <em>4 x 6 in, T, 3/16 to 1/4, 3/16, horizontal</em>. Or headings first, for example
+      <em>count, length (in), joint, thickness (in), material, leg (in)</em>. A unit in the heading applies to
+      bare numbers below it.
     </p>
-    <template v-if="headings.length > 0" #foot>
+    <template v-if="rows.length > 0" #foot>
       <span class="quiet">{{
-        bad > 0 ? 'Rows with errors are skipped. Correct them in the file and import again.' : ''
+        bad > 0 ? 'Rows to correct stay here. Type the cell again, then add them.' : ''
       }}</span>
       <button class="plain-button" :disabled="isComputing || good.length === 0" @click="accept(true)">
         Replace all welds with {{ good.length }}
@@ -222,6 +297,25 @@ function accept(replace: boolean): void {
 }
 .mapping td > * + * {
   margin-top: 2px;
+}
+.wrong {
+  align-items: center;
+  display: flex;
+  gap: 10px;
+}
+.wrong input {
+  background: var(--sheet);
+  border: 1px solid var(--fails);
+  border-radius: 3px;
+  color: var(--ink);
+  flex: none;
+  height: 24px;
+  padding: 0 6px;
+  width: 150px;
+}
+.wrong .problem {
+  overflow: hidden;
+  text-overflow: ellipsis;
 }
 .only {
   display: inline-flex;

@@ -1,8 +1,7 @@
 <script setup lang="ts">
-import { type Job, QUALITIES } from '@brannik/core'
+import { type Job, ownUnit, QUALITIES } from '@brannik/core'
 import { computed } from 'vue'
 import DateField from '../../components/DateField.vue'
-import CountField from '../../components/CountField.vue'
 import PickField from '../../components/PickField.vue'
 import RecordField from '../../components/RecordField.vue'
 import TextField from '../../components/TextField.vue'
@@ -19,28 +18,8 @@ const change = (part: Partial<Job>, what: string): void => emit('change', part, 
 
 const workspace = useWorkspace()
 const { spell } = usePrint()
-const KM_PER_MILE = 1.609344
-
 const currency = computed(() => workspace.shop?.currency ?? '')
-const isImperial = computed(() => workspace.notation.system === 'imperial')
-const wind = computed(() =>
-  job.windKmPerH === null
-    ? null
-    : Number((isImperial.value ? job.windKmPerH / KM_PER_MILE : job.windKmPerH).toFixed(1)),
-)
-function setWind(value: number | null): void {
-  emit(
-    'change',
-    { windKmPerH: value === null ? null : isImperial.value ? value * KM_PER_MILE : value },
-    'wind',
-  )
-}
-/** Temperatures are written to whole degrees of the shop's scale. */
-const shown = (valueC: number | null): number | null =>
-  valueC === null ? null : Math.round(isImperial.value ? valueC * 1.8 + 32 : valueC)
-const inC = (value: number | null): number | null =>
-  value === null || !isImperial.value ? value : (value - 32) / 1.8
-const degree = computed(() => (isImperial.value ? '°F' : '°C'))
+const own = (unit: string): string => ownUnit(unit, workspace.notation.system).unit
 const QUALITY_CHOICES = QUALITIES.map((one) => [one, QUALITY_WORDS[one]] as const)
 const PLACES = [
   ['indoors', 'indoors'],
@@ -84,16 +63,15 @@ const SIZINGS = [
       :model-value="job.place"
       @update:model-value="(now) => now && change({ place: now }, 'place')"
     />
-    <CountField
+    <RecordField
       v-if="job.place === 'outdoors'"
+      v-bind="of"
       class="middle"
-      :label="isImperial ? 'Wind, mph' : 'Wind, km/h'"
-      :least="0"
-      :most="isImperial ? 90 : 150"
-      decimals
+      name="windKmPerH"
+      :label="`Wind, ${own('km/h')}`"
       optional="unknown"
-      :model-value="wind"
-      @update:model-value="setWind"
+      what="wind"
+      @change="change"
     />
     <PickField
       class="middle"
@@ -109,25 +87,21 @@ const SIZINGS = [
       :model-value="job.sizing"
       @update:model-value="(now) => now && change({ sizing: now }, 'sizing')"
     />
-    <CountField
+    <RecordField
+      v-bind="of"
       class="middle"
-      :label="`Service, ${degree}`"
-      :least="isImperial ? -459 : -273"
-      :most="isImperial ? 2000 : 1200"
-      optional="ordinary"
-      :model-value="shown(job.serviceTemperatureC)"
-      @update:model-value="
-        (value) => emit('change', { serviceTemperatureC: inC(value) }, 'service temperature')
-      "
+      name="serviceTemperatureC"
+      :label="`Service, ${own('°C')}`"
+      what="service temperature"
+      @change="change"
     />
-    <CountField
+    <RecordField
+      v-bind="of"
       class="middle"
-      :label="`Preheat, ${degree}`"
-      :least="isImperial ? 86 : 30"
-      :most="isImperial ? 1292 : 700"
-      optional="none"
-      :model-value="shown(job.preheatC)"
-      @update:model-value="(value) => emit('change', { preheatC: inC(value) }, 'preheat')"
+      name="preheatC"
+      :label="`Preheat, ${own('°C')}`"
+      what="preheat"
+      @change="change"
     />
     <label class="check">
       <span class="label">{{ spell('Anodised') }}</span>

@@ -17,8 +17,8 @@ import AdvicePanel from './AdvicePanel.vue'
 import ImportDialog from './ImportDialog.vue'
 import { useJobTabs } from './jobTabs.ts'
 import JobHeader from './JobHeader.vue'
-import { csvOf, jsonOf } from './jobFiles.ts'
-import { copyOf } from './newJob.ts'
+import { csvOf, jsonOf, weldsIn } from './jobFiles.ts'
+import { copyOf, isUntouched } from './newJob.ts'
 import SequenceList from './SequenceList.vue'
 import WeldTable from './WeldTable.vue'
 
@@ -87,34 +87,78 @@ function change(part: Partial<Job>, what: string): void {
   if (job.value)
     workspace.edit('jobs', job.value.id, { ...job.value, ...part }, `${what} of ${job.value.name}`)
 }
-function changeJoint(next: Joint, what: string): void {
+function changeJoints(next: readonly Joint[], what: string): void {
   if (!job.value) return
-  change({ joints: job.value.joints.map((one) => (one.id === next.id ? next : one)) }, what)
+  const byId = new Map(next.map((one) => [one.id, one]))
+  change({ joints: job.value.joints.map((one) => byId.get(one.id) ?? one) }, what)
 }
 function patchJoint(id: string, part: Partial<Joint>, what: string): void {
   const joint = job.value?.joints.find((one) => one.id === id)
-  if (joint) changeJoint({ ...joint, ...part }, what)
+  if (joint) changeJoints([{ ...joint, ...part }], what)
 }
 
+/** New welds without a typed size: a fillet's leg follows the thinner part. */
+const unsized = ref<ReadonlySet<string>>(new Set())
+watch(
+  jobId,
+  () => {
+    const joints = job.value?.joints ?? []
+    const isFresh = joints.length === 1 && job.value !== null && isUntouched(job.value)
+    unsized.value = new Set(isFresh ? joints.map(({ id }) => id) : [])
+  },
+  { immediate: true },
+)
+function sizeTyped(id: string): void {
+  unsized.value = new Set([...unsized.value].filter((one) => one !== id))
+}
+
+function insert(after: number, welds: readonly Joint[], what: string): readonly Joint[] {
+  if (!job.value) return []
+  const { joints } = job.value
+  const fresh = withUniqueIds(
+    welds,
+    joints.map(({ id }) => id),
+  )
+  change({ joints: [...joints.slice(0, after + 1), ...fresh, ...joints.slice(after + 1)] }, what)
+  return fresh
+}
 /** A new weld is like the one before it: that is how lists are written. */
 function add(after: number): void {
   const like = job.value?.joints[after]
   if (!job.value || !like) return
-  const [joint] = withUniqueIds(
-    [{ ...like, id: `w${job.value.joints.length + 1}` }],
-    job.value.joints.map(({ id }) => id),
-  )
+  const [joint] = insert(after, [{ ...like, id: `w${job.value.joints.length + 1}` }], 'a new weld')
   if (!joint) return
-  change(
-    { joints: [...job.value.joints.slice(0, after + 1), joint, ...job.value.joints.slice(after + 1)] },
-    'a new weld',
-  )
+  unsized.value = new Set([...unsized.value, joint.id])
   selectedId.value = joint.id
 }
-function remove(id: string): void {
-  if (!job.value || job.value.joints.length === 1) return
-  change({ joints: job.value.joints.filter((one) => one.id !== id) }, 'deletion of a weld')
-  notice.show('Weld deleted', true)
+function duplicate(ids: readonly string[]): void {
+  if (!job.value) return
+  const chosen = job.value.joints.filter(({ id }) => ids.includes(id))
+  const last = job.value.joints.findLastIndex(({ id }) => ids.includes(id))
+  const made = insert(last, chosen, chosen.length === 1 ? 'copy of a weld' : 'copies of welds')
+  notice.show(made.length === 1 ? 'Weld duplicated' : `${made.length} welds duplicated`, true)
+}
+function remove(ids: readonly string[]): void {
+  if (!job.value) return
+  const joints = job.value.joints.filter(({ id }) => !ids.includes(id))
+  if (joints.length === 0) {
+    notice.show('A job keeps at least one weld. Delete the job instead.')
+    return
+  }
+  change({ joints }, ids.length === 1 ? 'deletion of a weld' : 'deletion of welds')
+  notice.show(ids.length === 1 ? 'Weld deleted' : `${ids.length} welds deleted`, true)
+}
+/** Rows that are all understood enter at once; otherwise the import shows what is not. */
+const pasted = ref('')
+function paste(text: string, after: number): void {
+  const welds = weldsIn(text, workspace.notation)
+  if (welds === null) {
+    pasted.value = text
+    importing.value = true
+    return
+  }
+  const made = insert(after, welds, 'pasted welds')
+  notice.show(made.length === 1 ? 'Weld added' : `${made.length} welds added`, true)
 }
 function move(from: number, to: number): void {
   if (!job.value) return
@@ -126,13 +170,12 @@ function move(from: number, to: number): void {
 }
 function takeImport(joints: readonly Joint[], replace: boolean): void {
   if (!job.value) return
-  const kept = replace ? [] : job.value.joints
-  const fresh = withUniqueIds(
-    joints,
-    kept.map(({ id }) => id),
+  if (replace) change({ joints: [...withUniqueIds(joints)] }, 'import of welds')
+  else insert(job.value.joints.length - 1, joints, 'import of welds')
+  notice.show(
+    `${joints.length} ${joints.length === 1 ? 'weld' : 'welds'} ${replace ? 'in place of the old ones' : 'added'}`,
+    true,
   )
-  change({ joints: [...kept, ...fresh] }, 'import of welds')
-  notice.show(`${fresh.length} welds ${replace ? 'replace the old ones' : 'added'}`, true)
 }
 function copy(): void {
   if (!job.value) return
@@ -188,7 +231,7 @@ async function addAtEnd(): Promise<void> {
       </VMenu>
       <VMenu location="bottom end" :transition="false">
         <template #activator="{ props: activator }">
-          <button class="plain-button" v-bind="activator">More</button>
+          <button class="plain-button" v-bind="activator" aria-label="More for this job">More</button>
         </template>
         <VList>
           <VListItem title="Copy job" @click="copy" />
@@ -220,10 +263,14 @@ async function addAtEnd(): Promise<void> {
         :selected="selected?.id ?? null"
         :notation="workspace.notation"
         :plan="plan"
-        @change="changeJoint"
+        :unsized="unsized"
+        @change="changeJoints"
+        @size="sizeTyped"
         @select="(id) => (selectedId = id)"
         @add="add"
         @remove="remove"
+        @duplicate="duplicate"
+        @paste="paste"
         @move="move"
         @open="(id, figure) => (openFigure = { id, figure })"
       />
@@ -244,7 +291,7 @@ async function addAtEnd(): Promise<void> {
     </div>
     <WorkingDrawer :opened="opened" @close="openFigure = null" />
     <EarlierVersions :id="job.id" v-model="lookingBack" path="jobs" />
-    <ImportDialog v-model="importing" @take="takeImport" />
+    <ImportDialog v-model="importing" :pasted="pasted" @take="takeImport" @update:model-value="pasted = ''" />
   </div>
 </template>
 

@@ -1,13 +1,14 @@
 <script setup lang="ts">
 import { byWorst, type Job, titleOf, type Verdict, VERDICT_RANK, VERDICTS, verdictText } from '@brannik/core'
 import { parseISO } from 'date-fns'
-import { computed, ref } from 'vue'
-import { useRouter } from 'vue-router'
+import { computed, ref, watch } from 'vue'
+import { useRoute, useRouter } from 'vue-router'
 import ChainSpark from '../../charts/ChainSpark.vue'
 import ChooseFile from '../../components/ChooseFile.vue'
 import PickField from '../../components/PickField.vue'
 import VerdictMark from '../../components/VerdictMark.vue'
 import { useGlances } from '../../engine/useGlances.ts'
+import { matcher, searchable } from '../../search/search.ts'
 import { useNotice } from '../../stores/notice.ts'
 import { useWorkspace } from '../../shop/workspace.ts'
 import { jobWords, jointWords } from '../fit/words.ts'
@@ -19,6 +20,7 @@ import { copyOf, freshJob } from './newJob.ts'
 /** The jobs with their answer at a glance: one row a job, the chain small, the first thing that gives out in words. */
 const workspace = useWorkspace()
 const notice = useNotice()
+const route = useRoute()
 const router = useRouter()
 const problem = ref('')
 
@@ -36,7 +38,18 @@ function wordsOf(job: Job): readonly string[] {
   }
 }
 
+const STATES = [
+  ['planned', 'Planned'],
+  ['template', 'Templates'],
+  ['archived', 'Archived'],
+] as const
 const state = ref<Job['state']>('planned')
+/** An address may name the list: `?list=template`. */
+watch(
+  () => route.query['list'],
+  (list) => (state.value = STATES.find(([id]) => id === list)?.[0] ?? state.value),
+  { immediate: true },
+)
 const listed = computed(() => workspace.jobs.filter((job) => job.state === state.value))
 const { glances, failure, waiting } = useGlances(computed(() => listed.value.map(({ id }) => id)))
 const search = ref('')
@@ -84,11 +97,11 @@ const allRows = computed(() =>
 )
 type JobRow = (typeof allRows.value)[number]
 const rows = computed(() => {
-  const words = search.value.toLowerCase().split(/\s+/)
+  const matches = matcher(search.value)
   return allRows.value
     .filter(
-      ({ job, setUp, glance }) =>
-        words.every((word) => `${job.name} ${setUp?.name ?? ''}`.toLowerCase().includes(word)) &&
+      ({ job, setUp, glance, words }) =>
+        matches(searchable(`${job.name} ${setUp?.name ?? ''} ${words.join(' ')}`)) &&
         (wanted.value === null || (glance?.verdict ?? 'unknown') === wanted.value) &&
         (dueWithin.value === null || isDue(job.dueOn, dueWithin.value, today)),
     )
@@ -99,11 +112,6 @@ const counts = computed(() => {
   const of = (wanted: Job['state']) => workspace.jobs.filter((job) => job.state === wanted).length
   return { planned: of('planned'), template: of('template'), archived: of('archived') }
 })
-const STATES = [
-  ['planned', 'Planned'],
-  ['template', 'Templates'],
-  ['archived', 'Archived'],
-] as const
 
 const to = (name: 'job' | 'fit', job: Job) => ({ name, params: { jobId: job.id } })
 function add(): void {

@@ -1,38 +1,31 @@
 <script setup lang="ts">
 import {
-  applyChange,
   contradictionText,
   inShopUnits,
   type Joint,
+  LINE_FIELDS,
+  type LineField,
   type Notation,
-  printJoint,
-  printParts,
-  printPattern,
-  printPosition,
-  printSize,
-  printWelds,
-  readJoint,
-  readParts,
-  readPattern,
-  readPosition,
-  readSize,
-  readWelds,
+  printLineField,
+  readLineField,
   settleJoint,
-  type TextRead,
 } from '@brannik/core'
 import { computed, ref } from 'vue'
 import TextCell from '../../components/TextCell.vue'
 import type { Read } from '../../components/useTyped.ts'
 import { useWorkspace } from '../../shop/workspace.ts'
-import { CELL_NAMES, type CellName } from './cellNames.ts'
 
 /** One weld line. It stands alone, so that a key typed in one line makes no other anew. */
-const { joint, index, notation, isSelected, isOnly } = defineProps<{
+const { joint, index, notation, isSelected, isPicked, isUnsized, isOnly } = defineProps<{
   joint: Joint
   /** Its place, from 0. */
   index: number
   notation: Notation
   isSelected: boolean
+  /** One of those that are changed together. */
+  isPicked: boolean
+  /** New, and its size not typed yet: its leg follows its parts. */
+  isUnsized: boolean
   /** The last one cannot be deleted. */
   isOnly: boolean
   /** What it wants and takes, as it is written; empty while nobody knows. */
@@ -40,8 +33,10 @@ const { joint, index, notation, isSelected, isOnly } = defineProps<{
   metal: string
 }>()
 const emit = defineEmits<{
-  change: [joint: Joint, what: string]
+  change: [joint: Joint, field: LineField]
   select: []
+  /** `isRange` from the last one that was picked to this one. */
+  pick: [isRange: boolean]
   remove: []
   open: [figure: 'wanted' | 'metal']
   key: [event: KeyboardEvent, column: number]
@@ -49,31 +44,11 @@ const emit = defineEmits<{
 
 const workspace = useWorkspace()
 
-interface CellKind {
-  readonly name: CellName
-  readonly print: () => string
-  readonly read: (text: string, joint: Joint) => TextRead
-}
-const WAYS: Readonly<Record<CellName, Omit<CellKind, 'name'>>> = {
-  Welds: { print: () => printWelds(joint, notation), read: (text) => readWelds(text, notation) },
-  Joint: { print: () => printJoint(joint), read: (text) => readJoint(text) },
-  Parts: { print: () => printParts(joint, notation), read: (text, j) => readParts(text, j, notation) },
-  Size: { print: () => printSize(joint, notation), read: (text, j) => readSize(text, j, notation) },
-  Position: {
-    print: () => printPosition(joint, workspace.shop?.ruleBook),
-    read: (text) => readPosition(text),
-  },
-  Pattern: { print: () => printPattern(joint, notation), read: (text) => readPattern(text, notation) },
-}
-const CELLS: readonly CellKind[] = CELL_NAMES.map((name) => ({ name, ...WAYS[name] }))
-
 /** What the weld is with what was written; judged with the weld as it was before a key was pressed. */
-function readCell({ read }: CellKind, text: string, before: Joint): Read<Joint> {
-  const answer = read(text, before)
-  if (!answer.ok) return answer
-  const next = applyChange(before, answer.change)
+function readCell(field: LineField, text: string, before: Joint): Read<Joint> {
+  const next = readLineField(field, text, before, notation, isUnsized)
   return next.ok
-    ? { ok: true, value: next.joint, understood: answer.understood }
+    ? { ok: true, value: next.joint, understood: next.understood }
     : { ok: false, message: inShopUnits(next.message, notation) }
 }
 
@@ -104,30 +79,39 @@ const told = computed((): readonly Said[] => [
     class="row"
     role="row"
     :data-row="index"
-    :class="{ selected: isSelected }"
+    :class="{ selected: isSelected, picked: isPicked }"
     :aria-rowindex="index + 2"
     @focusin="emit('select')"
     @click="emit('select')"
   >
-    <span role="cell" class="quiet"><span class="label in-card">Weld </span>{{ index + 1 }}</span>
+    <span role="cell">
+      <button
+        class="number-button"
+        :aria-pressed="isPicked"
+        :aria-label="`Pick weld ${index + 1}`"
+        @click.stop="emit('pick', $event.shiftKey)"
+      >
+        <span class="label in-card">Weld </span>{{ index + 1 }}
+      </button>
+    </span>
     <div
-      v-for="(cell, column) in CELLS"
-      :key="cell.name"
+      v-for="(field, column) in LINE_FIELDS"
+      :key="field"
       role="cell"
       class="entry"
       :data-column="column"
       @keydown="emit('key', $event, column)"
     >
-      <span class="label in-card" aria-hidden="true">{{ cell.name }}</span>
+      <span class="label in-card" aria-hidden="true">{{ field }}</span>
       <TextCell
         :key="joint.id"
         :model-value="joint"
-        :printed="cell.print()"
-        :label="`${cell.name} of weld ${index + 1}`"
+        :printed="printLineField(field, joint, notation, workspace.shop?.ruleBook)"
+        :label="`${field} of weld ${index + 1}`"
         :told-by="`told-${joint.id}`"
-        :read="(text, before) => readCell(cell, text, before)"
-        @update:model-value="(next) => emit('change', next, cell.name.toLowerCase())"
-        @told="(one) => tell(cell.name, one)"
+        :read="(text, before) => readCell(field, text, before)"
+        @update:model-value="(next) => emit('change', next, field)"
+        @told="(one) => tell(field, one)"
       />
     </div>
     <span role="cell" class="number">
@@ -203,6 +187,27 @@ const told = computed((): readonly Said[] => [
 }
 .figure:hover {
   text-decoration: underline;
+}
+.number-button {
+  background: none;
+  border: 1px solid transparent;
+  border-radius: var(--radius);
+  color: var(--ink-2);
+  cursor: pointer;
+  font-variant-numeric: tabular-nums;
+  min-width: 24px;
+  padding: 3px 2px;
+}
+.number-button:hover {
+  border-color: var(--line-strong);
+}
+.number-button[aria-pressed='true'] {
+  background: var(--ink);
+  color: var(--sheet);
+  font-weight: 700;
+}
+.number-button[aria-pressed='true'] .label {
+  color: inherit;
 }
 .remove {
   background: none;

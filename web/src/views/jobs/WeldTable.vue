@@ -1,35 +1,38 @@
 <script setup lang="ts">
 import {
   type Joint,
+  LINE_FIELDS,
+  type LineField,
   type Notation,
   type Plan,
-  printJoint,
-  printParts,
-  printPattern,
-  printPosition,
-  printSize,
+  printLineField,
   printValue,
-  printWelds,
 } from '@brannik/core'
-import { computed, nextTick, ref } from 'vue'
+import { computed, nextTick, ref, watch } from 'vue'
 import type { VVirtualScroll } from 'vuetify/components'
 import PrintedTable from '../../components/PrintedTable.vue'
-import { CELL_NAMES } from './cellNames.ts'
 import { useWorkspace } from '../../shop/workspace.ts'
+import WeldPicks from './WeldPicks.vue'
 import WeldRow from './WeldRow.vue'
 
 /** The weld lines, one a row, typed by keyboard alone: Tab across, Enter down and on to a new line. */
-const { joints, selected, notation, plan } = defineProps<{
+const { joints, selected, notation, plan, unsized } = defineProps<{
   joints: readonly Joint[]
   selected: string | null
   notation: Notation
   plan: Plan | null
+  /** New welds without a typed size. */
+  unsized: ReadonlySet<string>
 }>()
 const emit = defineEmits<{
-  change: [joint: Joint, what: string]
+  change: [joints: readonly Joint[], what: string]
+  /** Its size was typed: it no longer follows the parts. */
+  size: [id: string]
   select: [id: string]
   add: [after: number]
-  remove: [id: string]
+  duplicate: [ids: readonly string[]]
+  remove: [ids: readonly string[]]
+  paste: [text: string, after: number]
   move: [from: number, to: number]
   open: [id: string, figure: 'wanted' | 'metal']
 }>()
@@ -54,19 +57,46 @@ const metal = ({ id }: Joint): string => {
 }
 
 /** On paper all of them, whatever is in sight. */
-const PRINTED = ['No', ...CELL_NAMES, 'Needs', 'Metal']
+const PRINTED = ['No', ...LINE_FIELDS, 'Needs', 'Metal']
 const printed = (): readonly (readonly string[])[] =>
   joints.map((joint, index) => [
     `${index + 1}`,
-    printWelds(joint, notation),
-    printJoint(joint),
-    printParts(joint, notation),
-    printSize(joint, notation),
-    printPosition(joint, workspace.shop?.ruleBook),
-    printPattern(joint, notation),
+    ...LINE_FIELDS.map((field) => printLineField(field, joint, notation, workspace.shop?.ruleBook)),
     wanted(joint),
     metal(joint),
   ])
+
+/** Welds that are changed together, by id. */
+const picked = ref<ReadonlySet<string>>(new Set())
+let lastPicked = 0
+const picks = computed(() => joints.filter(({ id }) => picked.value.has(id)))
+watch(
+  () => joints.map(({ id }) => id).join(' '),
+  () => (picked.value = new Set(picks.value.map(({ id }) => id))),
+)
+function pick(index: number, isRange: boolean): void {
+  const next = new Set(picked.value)
+  const [from, to] = isRange ? [Math.min(lastPicked, index), Math.max(lastPicked, index)] : [index, index]
+  const isOn = isRange || !next.has(joints[index]?.id ?? '')
+  for (const { id } of joints.slice(from, to + 1))
+    if (isOn) next.add(id)
+    else next.delete(id)
+  lastPicked = index
+  picked.value = next
+}
+function changeOne(next: Joint, field: LineField): void {
+  if (field === 'Size') emit('size', next.id)
+  emit('change', [next], field.toLowerCase())
+}
+
+/** One cell is typed as ever; rows of a list are welds of their own. */
+function onPaste(event: ClipboardEvent): void {
+  const text = event.clipboardData?.getData('text/plain') ?? ''
+  if (!/[\t\n]/.test(text.trim())) return
+  event.preventDefault()
+  const row = (event.target as HTMLElement).closest<HTMLElement>('[data-row]')?.dataset['row']
+  emit('paste', text, row === undefined ? joints.length - 1 : Number(row))
+}
 
 async function focusCell(row: number, column: number): Promise<void> {
   scroller.value?.scrollToIndex(row)
@@ -81,6 +111,13 @@ async function focusCell(row: number, column: number): Promise<void> {
 }
 
 async function onKey(event: KeyboardEvent, row: number, column: number): Promise<void> {
+  if (event.key === 'd' && (event.ctrlKey || event.metaKey)) {
+    event.preventDefault()
+    emit('duplicate', [joints[row]?.id ?? ''])
+    await nextTick()
+    await focusCell(row + 1, column)
+    return
+  }
   const step = event.key === 'ArrowDown' || event.key === 'Enter' ? 1 : event.key === 'ArrowUp' ? -1 : 0
   if (step === 0) return
   event.preventDefault()
@@ -107,10 +144,16 @@ defineExpose({ focusCell })
 <template>
   <div class="table sheet">
     <PrintedTable title="Welds" :head="PRINTED" :rows="printed" />
-    <div class="lines screen-only" role="table" aria-label="Weld lines" :aria-rowcount="joints.length + 1">
+    <div
+      class="lines screen-only"
+      role="table"
+      aria-label="Weld lines"
+      :aria-rowcount="joints.length + 1"
+      @paste="onPaste"
+    >
       <div class="row head" role="row">
         <span role="columnheader">No</span>
-        <span v-for="name in CELL_NAMES" :key="name" role="columnheader">{{ name }}</span>
+        <span v-for="name in LINE_FIELDS" :key="name" role="columnheader">{{ name }}</span>
         <span role="columnheader" class="number">Needs</span>
         <span role="columnheader" class="number">Metal</span>
         <span role="columnheader"><span class="visually-hidden">Delete</span></span>
@@ -125,12 +168,15 @@ defineExpose({ focusCell })
               :index="index"
               :notation="notation"
               :is-selected="joint.id === selected"
+              :is-picked="picked.has(joint.id)"
+              :is-unsized="unsized.has(joint.id)"
               :is-only="joints.length === 1"
               :wanted="wanted(joint)"
               :metal="metal(joint)"
-              @change="(next, what) => emit('change', next, what)"
+              @change="changeOne"
+              @pick="(isRange) => pick(index, isRange)"
               @select="emit('select', joint.id)"
-              @remove="emit('remove', joint.id)"
+              @remove="emit('remove', [joint.id])"
               @open="(figure) => emit('open', joint.id, figure)"
               @key="(event, column) => onKey(event, index, column)"
             />
@@ -138,9 +184,20 @@ defineExpose({ focusCell })
         </VVirtualScroll>
       </div>
     </div>
-    <p class="keys label screen-only">
+    <WeldPicks
+      v-if="picks.length > 0"
+      class="screen-only"
+      :welds="picks"
+      :notation="notation"
+      :number-of="(id) => joints.findIndex((one) => one.id === id) + 1"
+      @change="(next, what) => emit('change', next, what)"
+      @duplicate="(ids) => emit('duplicate', ids)"
+      @remove="(ids) => emit('remove', ids)"
+      @clear="picked = new Set()"
+    />
+    <p v-else class="keys label screen-only">
       <kbd>Tab</kbd> across <kbd>Enter</kbd> down, at the end a new weld <kbd>Alt ↑↓</kbd> move weld
-      <kbd>Esc</kbd> discard typing
+      <kbd>Ctrl D</kbd> duplicate <kbd>Esc</kbd> discard typing. Press numbers to pick
     </p>
   </div>
 </template>

@@ -1,8 +1,8 @@
 import { mapColumns, newJob, newJoint, readTable } from '@brannik/core'
 import { expect, it } from 'vitest'
 import { readCsv } from '../../files/csv.ts'
-import { csvOf, jsonOf, readJobFile } from './jobFiles.ts'
-import { METRIC } from '../../testing/notation.ts'
+import { csvOf, jsonOf, readJobFile, weldsIn } from './jobFiles.ts'
+import { IMPERIAL, METRIC } from '../../testing/notation.ts'
 
 const job = newJob('gate', 'Gate', {
   note: 'He said "=1+1", twice',
@@ -47,4 +47,18 @@ it.each([
 ])('a broken job file says what is wrong', (text, words) => {
   const read = readJobFile(text)
   expect(read.ok ? '' : read.message).toContain(words)
+})
+
+it('takes pasted rows as welds where all of them are understood, and none where one is not', () => {
+  const welds = weldsIn('4 x 6 in\tT\t1/4\t3/16\n2 x 12 in\tlap\t11 ga\t1/8', IMPERIAL)
+  expect(welds?.map(({ count, kind }) => [count, kind])).toEqual([
+    [4, 'tee'],
+    [2, 'lap'],
+  ])
+  expect(weldsIn('count,length (in)\n4,6', IMPERIAL)).toHaveLength(1)
+  expect(weldsIn('4 x 6 in\tT\n4 x 6 in\tnail', IMPERIAL)).toBeNull()
+  // A column that nothing reads is not dropped without a word.
+  expect(weldsIn('4 x 6 in\tT\tfor the gate', IMPERIAL)).toBeNull()
+  expect(weldsIn('a note, and nothing else\n', IMPERIAL)).toBeNull()
+  expect(weldsIn('"4 x 6 in\tT', IMPERIAL)).toBeNull()
 })

@@ -8,6 +8,10 @@ export function freshJob(jobs: readonly Job[]): Job {
   return newJob(idFor(name, jobs), name)
 }
 
+/** Whether its one weld is as a new job has it. */
+export const isUntouched = ({ id, name, joints }: Job): boolean =>
+  JSON.stringify(joints) === JSON.stringify(newJob(id, name).joints)
+
 /** A copy is planned, also of a template or of what is archived. */
 export function copyOf(job: Job, jobs: readonly Job[]): Job {
   const name = `${job.name.slice(0, 110)}, copy`

@@ -16,9 +16,11 @@ export const WALK: ViewWalk = {
     {
       what: 'earlier versions of a job',
       path: '/jobs/press-frame',
-      steps: [{ button: 'More' }, { text: 'Earlier versions' }],
+      steps: [{ button: 'More for this job' }, { text: 'Earlier versions' }],
     },
-    { what: 'the shortcuts', path: '/jobs', steps: [{ key: '?' }] },
+    { what: 'the keys', path: '/jobs', steps: [{ key: '?' }] },
+    { what: 'the glossary', path: '/jobs', steps: [{ button: 'Help: Jobs' }, { button: 'Glossary' }] },
+    { what: 'the help of a view', path: '/jobs', steps: [{ button: 'Help: Jobs' }] },
     {
       what: 'what was done, and a notice',
       path: '/jobs',

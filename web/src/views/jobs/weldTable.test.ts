@@ -14,13 +14,20 @@ beforeEach(async () => {
   workspace = (await demoWorkspace()).workspace
 })
 
+const table = (jobId = 'press-screw-post') => {
+  const input = inputFor(jobId)
+  return mount(WeldTable, {
+    props: {
+      joints: input.job.joints,
+      selected: null,
+      notation: IMPERIAL,
+      plan: planJob(input),
+      unsized: new Set<string>(),
+    },
+  })
+}
+
 describe('the weld lines', () => {
-  const table = (jobId = 'press-screw-post') => {
-    const input = inputFor(jobId)
-    return mount(WeldTable, {
-      props: { joints: input.job.joints, selected: null, notation: IMPERIAL, plan: planJob(input) },
-    })
-  }
   const cell = (wrapper: ReturnType<typeof table>, name: string) =>
     wrapper.get<HTMLInputElement>(`input[aria-label="${name}"]`)
 
@@ -37,7 +44,7 @@ describe('the weld lines', () => {
   it('give the changed weld, whole and valid', async () => {
     const wrapper = table()
     await cell(wrapper, 'Joint of weld 2').setValue('V 70')
-    const [joint, what] = wrapper.emitted<[Joint, string]>('change')?.[0] ?? []
+    const [[joint] = [], what] = wrapper.emitted<[readonly Joint[], string]>('change')?.[0] ?? []
     expect(joint).toMatchObject({ id: 'stiffener', kind: 'v', includedAngleDeg: 70, legMm: null })
     expect(what).toBe('joint')
   })
@@ -52,7 +59,7 @@ describe('the weld lines', () => {
   it('take a size that contradicts the parts, and say so on the line until one of them is changed', async () => {
     const wrapper = table()
     await cell(wrapper, 'Size of weld 1').setValue('face 3/4')
-    const [joint] = wrapper.emitted<[Joint, string]>('change')?.at(-1) ?? []
+    const [[joint] = []] = wrapper.emitted<[readonly Joint[], string]>('change')?.at(-1) ?? []
     expect(joint?.rootFaceMm).toBeCloseTo(19.05, 6)
     const joints = [joint as Joint, ...wrapper.props('joints').slice(1)]
     await wrapper.setProps({ joints })
@@ -67,7 +74,7 @@ describe('the weld lines', () => {
     await wrapper.get('[aria-label*="metal of weld 2"]').trigger('click')
     await wrapper.get('[aria-label="Delete weld 3"]').trigger('click')
     expect(wrapper.emitted('open')).toEqual([['stiffener', 'metal']])
-    expect(wrapper.emitted('remove')).toEqual([['brace']])
+    expect(wrapper.emitted('remove')).toEqual([[['brace']]])
     expect(table('press-frame').get('[aria-label="Delete weld 1"]').attributes('disabled')).toBeDefined()
   })
 
@@ -78,6 +85,89 @@ describe('the weld lines', () => {
     await cell(wrapper, 'Size of weld 1').trigger('keydown', { key: 'ArrowUp', altKey: true })
     expect(wrapper.emitted('add')).toEqual([[2]])
     expect(wrapper.emitted('move')).toEqual([[1, 0]])
+  })
+})
+
+describe('several weld lines at once', () => {
+  const press = (wrapper: ReturnType<typeof table>, number: number, shiftKey = false) =>
+    wrapper.get(`[aria-label="Pick weld ${number}"]`).trigger('click', { shiftKey })
+  const button = (wrapper: ReturnType<typeof table>, words: string) => {
+    const found = wrapper.findAll('button').find((one) => one.text() === words)
+    if (!found) throw new Error(`no button ${words}`)
+    return found
+  }
+
+  it('change one field of all that are picked, in one step', async () => {
+    const wrapper = table()
+    await press(wrapper, 1)
+    await press(wrapper, 3, true)
+    expect(wrapper.get('[aria-label="Picked welds"]').text()).toContain('3 picked')
+    await wrapper.get('[aria-label="Position of the picked welds"]').setValue('4F')
+    await wrapper.get('form').trigger('submit')
+    const [joints, what] = wrapper.emitted<[readonly Joint[], string]>('change')?.[0] ?? []
+    expect(joints?.map(({ position }) => position)).toEqual(['overhead', 'overhead', 'overhead'])
+    expect(what).toBe('position of 3 welds')
+    expect(wrapper.emitted('change')).toHaveLength(1)
+  })
+
+  it('change none where one cannot be so, and say which', async () => {
+    const wrapper = table()
+    await press(wrapper, 1)
+    await press(wrapper, 2)
+    await wrapper.get('[aria-label="Position of the picked welds"]').setValue('sideways')
+    await wrapper.get('form').trigger('submit')
+    expect(wrapper.emitted('change')).toBeUndefined()
+    expect(wrapper.get('.picks [role=alert]').text()).toMatch(/Weld 1 cannot be so.*sideways.*Nor can 1 more/)
+  })
+
+  it('are duplicated and deleted together, and let go one by one', async () => {
+    const wrapper = table()
+    await press(wrapper, 2)
+    await press(wrapper, 3)
+    await button(wrapper, 'Duplicate').trigger('click')
+    expect(wrapper.emitted('duplicate')).toEqual([[['stiffener', 'brace']]])
+    await press(wrapper, 2)
+    await button(wrapper, 'Delete').trigger('click')
+    expect(wrapper.emitted('remove')).toEqual([[['brace']]])
+    await button(wrapper, 'Clear').trigger('click')
+    expect(wrapper.find('.picks').exists()).toBe(false)
+  })
+
+  it('forget what is deleted meanwhile', async () => {
+    const wrapper = table()
+    await press(wrapper, 3)
+    await wrapper.setProps({ joints: wrapper.props('joints').slice(0, 2) })
+    expect(wrapper.find('.picks').exists()).toBe(false)
+  })
+
+  it('pasted as rows are given on, a single cell is not', async () => {
+    const wrapper = table()
+    const paste = (text: string) =>
+      wrapper
+        .get('input[aria-label="Size of weld 2"]')
+        .trigger('paste', { clipboardData: { getData: () => text } })
+    await paste('3/16')
+    expect(wrapper.emitted('paste')).toBeUndefined()
+    await paste('4 x 6 in\tT\n')
+    expect(wrapper.emitted('paste')).toEqual([['4 x 6 in\tT\n', 1]])
+  })
+
+  it('by Ctrl D in a cell the weld is duplicated', async () => {
+    const wrapper = table()
+    await wrapper.get('input[aria-label="Size of weld 2"]').trigger('keydown', { key: 'd', ctrlKey: true })
+    expect(wrapper.emitted('duplicate')).toEqual([[['stiffener']]])
+  })
+
+  it('of a new weld the leg follows the parts until a size is typed', async () => {
+    const wrapper = table()
+    const [, second] = wrapper.props('joints')
+    const fillet = { ...second, kind: 'tee', legMm: 3.175, thicknessAMm: 3.175, thicknessBMm: 3.175 } as Joint
+    await wrapper.setProps({ joints: [fillet], unsized: new Set([fillet.id]) })
+    await wrapper.get('input[aria-label="Parts of weld 1"]').setValue('1/4')
+    const [[joint] = []] = wrapper.emitted<[readonly Joint[], string]>('change')?.at(-1) ?? []
+    expect(joint?.legMm).toBeCloseTo(6.35, 6)
+    await wrapper.get('input[aria-label="Size of weld 1"]').setValue('3/16')
+    expect(wrapper.emitted('size')?.at(-1)).toEqual([fillet.id])
   })
 })
 

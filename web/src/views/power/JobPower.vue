@@ -310,7 +310,7 @@ const arrives = ({ findings }: Row): string => {
       </section>
       <section class="sheet pad">
         <h2>All circuits</h2>
-        <div class="scroll">
+        <div class="scroll" role="region" tabindex="0" aria-label="Circuits and machines">
           <table class="ruled">
             <thead>
               <tr>

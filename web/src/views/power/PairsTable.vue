@@ -62,7 +62,7 @@ const words = ({ verdict, at }: Pair): string =>
 </script>
 
 <template>
-  <div ref="table" class="scroll" :aria-busy="isSearching">
+  <div ref="table" class="scroll" role="region" tabindex="0" aria-label="Pairs" :aria-busy="isSearching">
     <p v-if="failure" class="problem" role="alert">The pairs cannot be calculated: {{ failure }}</p>
     <p v-else-if="isSearching" class="label" role="status">
       {{ done }} of {{ machines.length - 1 }} machines checked against the others…

@@ -20,7 +20,7 @@ import { type Place, supplyTree } from './supplyTree.ts'
 
 /** Everybody at once on the supply as it is drawn: what carries them through a shift, and which two go together. */
 const workspace = useWorkspace()
-const { print } = usePrint()
+const { print, spell } = usePrint()
 const route = useRoute()
 const router = useRouter()
 
@@ -155,7 +155,9 @@ const hasGenerator = computed(() => nodes.value.some(({ kind }) => kind === 'gen
           <button class="link-button" @click="isOpened = true">{{ amps(open.rule.askedA) }}</button>
           for all its loads. It carries {{ amps(open.rule.carriesA) }}.
         </p>
-        <p class="label">Copper: peak of each minute. Grey: average. Simulated, work varies.</p>
+        <p class="label">
+          {{ spell('Copper: peak of each minute. Grey: average. Simulated, work varies.') }}
+        </p>
       </figure>
     </div>
     <section v-if="answer && answer.machines.length > 1" class="sheet pad">
@@ -164,7 +166,7 @@ const hasGenerator = computed(() => nodes.value.some(({ kind }) => kind === 'gen
     </section>
     <section v-if="answer && nodes.length > 0" class="sheet pad">
       <h2>All breakers</h2>
-      <div class="scroll">
+      <div class="scroll" role="region" tabindex="0" aria-label="Work at once">
         <table class="ruled">
           <thead>
             <tr>

@@ -15,6 +15,7 @@ import {
 import { computed, nextTick, ref, useTemplateRef, watch } from 'vue'
 import TypedField from '../../components/TypedField.vue'
 import VerdictMark from '../../components/VerdictMark.vue'
+import { matcher, searchable } from '../../search/search.ts'
 import { useMoney } from '../../stores/useMoney.ts'
 import { usePrint } from '../../stores/usePrint.ts'
 import { useWorkspace } from '../../shop/workspace.ts'
@@ -53,15 +54,9 @@ const offers = computed(() => offersFor(place, capability, demand, shelf))
 const said = (reason: Offer['reasons'][number]): string => sentenceOf(workspace.speech, reason)
 const summary = ({ item }: Offer): string => summaryOf(pathOfSlot(place), item as never, workspace.notation)
 const shown = computed(() => {
-  const wanted = search.value
-    .toLowerCase()
-    .split(/\s+/)
-    .filter((word) => word !== '')
-  if (wanted.length === 0) return offers.value
-  return offers.value.filter((offer) => {
-    const text = `${offer.item.name} ${summary(offer)}`.toLowerCase()
-    return wanted.every((word) => text.includes(word))
-  })
+  if (search.value.trim() === '') return offers.value
+  const matches = matcher(search.value)
+  return offers.value.filter((offer) => matches(searchable(`${offer.item.name} ${summary(offer)}`)))
 })
 /** Parts of the shelf that would follow a greyed one and make it go: reckoned for the rows in sight alone. */
 const known = computed(() => {

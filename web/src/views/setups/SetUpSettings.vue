@@ -135,8 +135,9 @@ function setProcess(processId: ProcessId): void {
 </template>
 
 <style scoped>
+/* What is wrong with a field is said below it: nothing beside it may hang there. */
 .settings {
-  align-items: end;
+  align-items: start;
   display: flex;
   flex-wrap: wrap;
   gap: 6px 12px;
@@ -159,6 +160,7 @@ function setProcess(processId: ProcessId): void {
 }
 .settings .check {
   flex: none;
+  padding-top: 12px;
 }
 .for-job {
   margin-left: auto;

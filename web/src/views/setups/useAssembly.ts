@@ -1,5 +1,6 @@
 /** One set-up as it is put together: what stands in each place, what the rules say, what the shelf offers. */
 import {
+  capital,
   assess,
   assessSlot,
   byWorst,
@@ -57,8 +58,6 @@ function toBuyOf<S extends Slot>(
   const { isHere, price } = holdingOf(pathOfSlot(slot), item as never, amount, notation)
   return isHere ? null : { price }
 }
-
-const capital = (text: string): string => `${text.charAt(0).toUpperCase()}${text.slice(1)}`
 
 export function useAssembly(setUp: Ref<SetUp | null>) {
   const workspace = useWorkspace()

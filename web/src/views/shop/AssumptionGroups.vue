@@ -6,11 +6,11 @@ import {
   type AssumptionKey,
   ASSUMPTIONS,
   sourceText,
-  spelled,
 } from '@brannik/core'
 import { computed, nextTick, ref, useId, watch } from 'vue'
 import { useRoute } from 'vue-router'
 import { type Question, useAnswer } from '../../engine/useAnswer.ts'
+import { matcher, searchable } from '../../search/search.ts'
 import { useWorkspace } from '../../shop/workspace.ts'
 import AssumptionRow from './AssumptionRow.vue'
 
@@ -26,15 +26,10 @@ const opened = ref<ReadonlySet<AssumptionGroup>>(new Set())
 const isChanged = (key: AssumptionKey): boolean => workspace.shop?.assumptions[key] !== undefined
 const changedCount = computed(() => ASSUMPTION_KEYS.filter(isChanged).length)
 const isSought = computed(() => search.value.trim() !== '' || onlyChanged.value)
-/** Every word that was typed must occur in name, unit, source or group. */
+const sought = computed(() => matcher(search.value))
 const matches = (key: AssumptionKey): boolean => {
   const { name, unit, source, group } = ASSUMPTIONS[key]
-  const text =
-    `${name} ${spelled(name, workspace.notation.locale)} ${unit} ${group} ${sourceText(workspace.speech, source)}`.toLowerCase()
-  return search.value
-    .toLowerCase()
-    .split(/\s+/)
-    .every((word) => text.includes(word))
+  return sought.value(searchable(`${name} ${unit} ${group} ${sourceText(workspace.speech, source)}`))
 }
 const groups = computed(() =>
   ASSUMPTION_GROUPS.map((group) => {

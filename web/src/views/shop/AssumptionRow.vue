@@ -2,6 +2,7 @@
 import {
   type AssumptionKey,
   ASSUMPTIONS,
+  ownUnit,
   type AssumptionDefinition,
   type Moved,
   sourceText,
@@ -23,27 +24,30 @@ const { name, moved } = defineProps<{
 const emit = defineEmits<{ change: [value: number] }>()
 
 const workspace = useWorkspace()
-const { print, number, readNumber, spell } = usePrint()
+const { number, readNumber, spell } = usePrint()
 
 const definition = computed<AssumptionDefinition>(() => ASSUMPTIONS[name])
 const changed = computed(() => workspace.shop?.assumptions[name])
 const value = computed(() => changed.value ?? definition.value.default)
 
+const own = computed(() => ownUnit(definition.value.unit, workspace.notation.system))
+/** As it is typed: what no thermometer and no rule shows is not shown either. */
+const DIGITS = 5
 function read(text: string): Read<number> {
-  const { least, most, unit } = definition.value
+  const { least, most } = definition.value
+  const { unit, inside } = own.value
   const typed = readNumber(text, unit)
-  if (typed !== null && typed >= least && typed <= most) return { ok: true, value: typed }
-  const limits = `from ${number(least)} to ${number(most)}${unit ? ` ${unit}` : ''}`
+  // A limit that is converted is not exact in its last digit.
+  const slack = 1e-6 * Math.max(Math.abs(least), Math.abs(most))
+  const given = typed === null ? null : inside(typed)
+  if (given !== null && given >= least - slack && given <= most + slack)
+    return { ok: true, value: Math.min(most, Math.max(least, given)) }
+  const limits = `from ${number(own.value.own(least))} to ${number(own.value.own(most))}${unit ? ` ${unit}` : ''}`
   return {
     ok: false,
     message: `“${text.trim()}” is not valid. Enter a number ${limits}, or press Reset.`,
   }
 }
-const inShopUnits = computed(() => {
-  const { unit } = definition.value
-  const printed = print(value.value, unit)
-  return printed === `${number(value.value)} ${unit}`.trim() ? '' : printed
-})
 
 const SHOWN = 2
 /** Each verdict once, though less and more may both move it. */
@@ -67,13 +71,12 @@ const words = computed(() =>
         :id="`value-${name}`"
         class="figure"
         inputmode="decimal"
-        :printed="number(value, 6)"
+        :printed="number(own.own(value), DIGITS)"
         :read="read"
         :model-value="value"
         @update:model-value="(now: number) => emit('change', now)"
       />
-      <span class="unit">{{ definition.unit }}</span>
-      <span class="label also">{{ inShopUnits }}</span>
+      <span class="unit">{{ spell(own.unit) }}</span>
     </td>
     <td class="moves">
       <span v-if="moved === null" class="label">…</span>
@@ -133,9 +136,6 @@ label,
   display: inline-block;
   margin-left: 6px;
   min-width: 64px;
-}
-.also {
-  display: block;
 }
 .moves {
   font-size: var(--text-s);

@@ -1,10 +1,11 @@
 <script setup lang="ts">
-import { isSoldTo, factsAt, LIBRARY, type LibraryEntry, stockId } from '@brannik/core'
+import { isSoldTo, factsAt, LIBRARY, type LibraryEntry, type PowerSource, stockId } from '@brannik/core'
 import { computed, ref } from 'vue'
 import ChoiceField from '../../components/ChoiceField.vue'
 import CountField from '../../components/CountField.vue'
 import QuantityField from '../../components/QuantityField.vue'
 import { useWorkspace } from '../../shop/workspace.ts'
+import PlateSeven from '../equipment/PlateSeven.vue'
 import { takeOwn, type TakenPath, USUAL } from './usual.ts'
 
 /** What the shop has of one kind, with how much there is; taken by one press from what is usual, or found by name. */
@@ -45,6 +46,8 @@ function take(id: string | null): void {
   if (entry) takeOwn(workspace, entry)
   found.value = null
 }
+const typicalSource = (item: object): PowerSource | null =>
+  'typical' in item && item.typical === true ? (item as PowerSource) : null
 function remove(id: string, name: string): void {
   workspace.edit(path, id, null, `deletion of ${name}`)
 }
@@ -81,6 +84,7 @@ function remove(id: string, name: string): void {
       <button class="link-button" :aria-label="`Remove ${item.name}`" @click="remove(item.id, item.name)">
         Remove
       </button>
+      <PlateSeven v-if="typicalSource(item)" class="plate" :source="typicalSource(item) as PowerSource" />
     </li>
   </ul>
   <div class="usual">
@@ -121,6 +125,9 @@ function remove(id: string, name: string): void {
   color: var(--ink);
   flex: 0 1 auto;
   font-weight: 600;
+}
+.plate {
+  flex-basis: 100%;
 }
 .amount {
   width: 110px;

@@ -56,7 +56,7 @@ const along = ({ parts }: Proposal): string => parts.map(({ name }) => name).joi
           >
         </span>
         <button class="plain-button" :aria-label="`Add ${proposal.setUp.name}`" @click="take(proposal)">
-          Take
+          Add
         </button>
       </li>
     </ul>

@@ -32,7 +32,7 @@ const hasTig = computed(() =>
         <h2>Machines</h2>
         <StartPicks path="power-sources" more="Another class of machine">
           <RouterLink class="link-button" :to="{ name: 'equipment', params: { list: 'power-sources' } }"
-            >Read the data plate</RouterLink
+            >Enter an empty plate</RouterLink
           >
         </StartPicks>
       </li>

@@ -40,23 +40,14 @@ export const USUAL: Readonly<Record<Shop['unitSystem'], Readonly<Record<TakenPat
   },
 }
 
-/** Pieces of what is counted one by one, where nobody has counted yet. */
-const SOME = 3
-/** One spool, one tube, one cylinder: what there is at least where there is any. */
-function usualAmount({ path, record }: LibraryEntry): number {
-  if ('packageG' in record) return record.packageG
-  if ('fullL' in record) return record.fullL
-  return path === 'tungstens' ? SOME : 0
-}
-
 type Workspace = ReturnType<typeof useWorkspace>
 
-/** Takes a thing of the library as the shop's own, with what comes in the same box. */
+/** Takes a thing of the library as the shop's own, not counted yet, with what comes in the same box. */
 export function takeOwn(workspace: Workspace, entry: LibraryEntry): void {
   const { path, record, comesWith = [] } = entry
   const id = idFor(record.name, workspace.all(path))
   const own = 'held' in record ? { ...record, id, held: 'owned' } : { ...record, id }
-  workspace.makeCounted(path, own as never, usualAmount(entry), `${record.name} from the library`)
+  workspace.edit(path, id, own as never, `${record.name} from the library`)
   for (const other of comesWith) {
     const gun = LIBRARY.find((one) => one.record.id === other)
     if (!gun || gun.path !== 'guns') continue

@@ -1,5 +1,11 @@
 import type { View } from '../view.ts'
 
 export const VIEWS: readonly View[] = [
-  { name: 'start', path: '/start', place: 'Shop', component: () => import('./StartView.vue') },
+  {
+    name: 'start',
+    path: '/start',
+    place: 'Shop',
+    help: ['Enter circuits, machines and a first job. Everything can be changed later.'],
+    component: () => import('./StartView.vue'),
+  },
 ]
