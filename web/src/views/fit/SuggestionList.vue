@@ -20,7 +20,7 @@ const wordsOf = (suggestion: Suggestion): string => suggestionText(workspace.spe
 <template>
   <ul class="mends">
     <li v-for="suggestion in suggestions" :key="wordsOf(suggestion)">
-      <button v-tip="`Try: ${wordsOf(suggestion)}`" @click="emit('apply', suggestion, wordsOf(suggestion))">
+      <button @click="emit('apply', suggestion, wordsOf(suggestion))">
         <span class="what">{{ wordsOf(suggestion) }}</span>
         <span class="then" :class="suggestion.failCount > 0 ? 'fails' : suggestion.verdict">{{
           then(suggestion)
@@ -56,9 +56,6 @@ const wordsOf = (suggestion: Suggestion): string => suggestionText(workspace.spe
 .what {
   font-weight: 600;
   min-width: 0;
-  overflow: hidden;
-  text-overflow: ellipsis;
-  white-space: nowrap;
 }
 .then {
   font-size: var(--text-s);

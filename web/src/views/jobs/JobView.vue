@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { type Job, type Joint, partsOf, withUniqueIds } from '@brannik/core'
+import { type Job, type Joint, partsOf, weldCountOf, withUniqueIds } from '@brannik/core'
 import { computed, nextTick, ref, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import SectionDrawing from '../../charts/SectionDrawing.vue'
@@ -55,7 +55,9 @@ const {
 const wire = computed(() => (parts.value?.ok ? parts.value.parts.wire : null))
 const metalG = computed(() => plan.value?.welds.reduce((sum, one) => sum + one.metalG, 0) ?? null)
 const arcS = computed(() => plan.value?.welds.reduce((sum, one) => sum + (one.arcS ?? 0), 0) ?? null)
-const weldCount = computed(() => job.value?.joints.reduce((sum, { count }) => sum + count, 0) ?? 0)
+const weldCount = computed(() =>
+  (job.value?.joints ?? []).reduce((sum, joint) => sum + weldCountOf(joint), 0),
+)
 
 const openFigure = ref<{ id: string; figure: 'wanted' | 'metal' } | null>(null)
 const { answer: working } = useAnswer(

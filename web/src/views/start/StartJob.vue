@@ -60,8 +60,6 @@ const KINDS = JOINT_CHOICES.filter(({ around, kind: one }) => !around && one !==
 const materials = MATERIAL_IDS.map((id) => ({ id, name: spell(MATERIALS[id].name) }))
 const metalOf = ({ material }: FirstWeld): MaterialId => (material ?? 'hot-rolled') as MaterialId
 
-/** A fillet as thick as its part, up to what one bead makes. */
-const MOST_LEG_MM = 6.35
 function jointOf(weld: FirstWeld, at: number): Joint {
   const t = weld.thicknessMm ?? 6.35
   const base = newJoint(`w${at + 1}`, {
@@ -69,7 +67,8 @@ function jointOf(weld: FirstWeld, at: number): Joint {
     materialB: metalOf(weld),
     thicknessAMm: t,
     thicknessBMm: t,
-    legMm: Math.min(t, MOST_LEG_MM),
+    // The leg then follows the thickness, as in the weld table.
+    legMm: null,
     lengthMm: weld.lengthMm ?? 152.4,
     count: weld.count ?? 1,
   })
