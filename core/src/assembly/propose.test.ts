@@ -69,6 +69,7 @@ function shelfOf({ record, comesWith = [] }: LibraryEntry<'power-sources'>): She
     wires: WIRES,
     gases: GASES,
     tungstens: TUNGSTENS,
+    presentSetUps: [],
     stock: [],
   }
 }

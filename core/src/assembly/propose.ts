@@ -166,6 +166,7 @@ function together(shop: Shop, shelf: Shelf, source: PowerSource, process: Proces
     ...emptyChoice(),
     stock: shelf.stock,
     building: shelf,
+    bench: shelf,
     powerSource: source,
     wire,
   })

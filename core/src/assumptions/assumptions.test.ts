@@ -43,7 +43,7 @@ describe('assumptions', () => {
     ['ampsPerMmCarbonSteel', 50, frame, 'source-range'],
     ['filletFactor', 1.3, frame, 'source-range'],
     ['extensionShortMm', 15, frame, 'feed-speed'],
-    ['changeoverMin', 45, frame, 'time-use'],
+    ['changeSpoolOnMin', 45, frame, 'time-use'],
     ['gasLeakPct', 50, tray, 'gas-use'],
     ['flowPerCupNumber', 2, tray, 'gas-use'],
     ['postFlowGtawLeastS', 30, tray, 'gas-use'],

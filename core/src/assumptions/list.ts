@@ -7,6 +7,7 @@ export const ASSUMPTION_GROUPS = [
   'Power source and gun',
   'Starting settings',
   'Weld metal and time',
+  'Changeover',
   'Gas',
   'Tungsten',
 ] as const
@@ -45,6 +46,7 @@ const want = inGroup('Current needed')
 const source = inGroup('Power source and gun')
 const start = inGroup('Starting settings')
 const metal = inGroup('Weld metal and time')
+const change = inGroup('Changeover')
 const gas = inGroup('Gas')
 const tungsten = inGroup('Tungsten')
 
@@ -486,7 +488,43 @@ export const ASSUMPTIONS = {
     PRACTICE,
   ),
   repositionTurnedS: metal('Handling time, turned by hand', 45, 's', [0, 3600], PRACTICE),
-  changeoverMin: metal('Changeover per job', 10, 'min', [0, 480], PRACTICE),
+
+  changePowerOffMin: change('Switch off and unplug', 0.5, 'min', [0, 120], PRACTICE),
+  changeGasOffMin: change('Close the cylinder, bleed the hose', 0.5, 'min', [0, 120], PRACTICE),
+  changeTipOffMin: change('Take nozzle and tip off', 0.5, 'min', [0, 120], PRACTICE),
+  changeWireOffMin: change('Wind the wire back, tie and bag the spool', 2, 'min', [0, 120], PRACTICE),
+  changeRodsAwayMin: change('Put rods back in their tube', 0.5, 'min', [0, 120], PRACTICE),
+  changeGunOffMin: change('Take the gun off and hang it up', 1, 'min', [0, 120], PRACTICE),
+  changeFeederOffMin: change('Disconnect the wire feeder', 3, 'min', [0, 120], PRACTICE),
+  changeCleanGroovesMin: change('Clean feeder and grooves of steel dust', 1.5, 'min', [0, 120], PRACTICE),
+  changeRollMin: change('Swap the drive rolls', 2, 'min', [0, 120], PRACTICE),
+  changeRollTurnMin: change('Turn the drive rolls to the other groove', 1, 'min', [0, 120], PRACTICE),
+  changeLinerMin: change('Swap the liner', 6, 'min', [0, 120], PRACTICE),
+  changeFeederOnMin: change('Connect the wire feeder', 3, 'min', [0, 120], PRACTICE),
+  changeGunOnMin: change('Fit the gun or torch', 1.5, 'min', [0, 120], PRACTICE),
+  changeLeadsMin: change('Swap the welding leads', 2, 'min', [0, 120], PRACTICE),
+  changeSpoolOnMin: change('Put the spool on, set the brake', 1, 'min', [0, 120], PRACTICE),
+  changeTorchPartsMin: change('Swap torch parts', 1.5, 'min', [0, 120], PRACTICE),
+  changeTungstenMin: change('Grind and fit the tungsten', 2.5, 'min', [0, 120], PRACTICE),
+  changeStickOutMin: change('Set the stickout', 0.3, 'min', [0, 120], PRACTICE),
+  changeLinksMin: change('Set links or plug to another voltage', 6, 'min', [0, 120], PRACTICE),
+  changePolarityMin: change('Change polarity', 1.5, 'min', [0, 120], PRACTICE),
+  changeClampOffMin: change('Take the work clamp off', 0.2, 'min', [0, 120], PRACTICE),
+  changeSupplyMin: change('Plug into another outlet', 1.5, 'min', [0, 120], PRACTICE),
+  changePowerOnMin: change('Plug in and switch on', 0.3, 'min', [0, 120], PRACTICE),
+  changeProcessMin: change('Choose the process on the panel', 0.3, 'min', [0, 120], PRACTICE),
+  changeFeedMin: change('Feed the wire through', 1.5, 'min', [0, 120], PRACTICE),
+  changeTipOnMin: change('Fit tip and nozzle', 0.7, 'min', [0, 120], PRACTICE),
+  changeTensionMin: change('Set the roll tension', 0.7, 'min', [0, 120], PRACTICE),
+  changeRodsOutMin: change('Take out rods', 0.5, 'min', [0, 120], PRACTICE),
+  changeGasSwapMin: change('Swap the cylinder', 4, 'min', [0, 120], PRACTICE),
+  changeMeterMin: change('Swap the flow meter', 2, 'min', [0, 120], PRACTICE),
+  changeFlowMin: change('Purge and set the flow', 1, 'min', [0, 120], PRACTICE),
+  changeArcStartMin: change('Set the arc start', 0.2, 'min', [0, 120], PRACTICE),
+  changeSettingsMin: change('Dial in the settings', 0.7, 'min', [0, 120], PRACTICE),
+  changeScrapMin: change('Clamp on, test on scrap', 2, 'min', [0, 120], PRACTICE),
+  changeCutMm: change('Wire cut away at a change', 250, 'mm', [0, 5000], PRACTICE),
+  changePurgeS: change('Gas purged at a change', 20, 's', [0, 600], PRACTICE),
 
   flowPerWireMm: gas('Flow per millimetre of wire', 12, 'L/min per mm', [5, 25], PRACTICE),
   flowWireLeastLPerMin: gas('Least flow through a wire gun', 12, 'L/min', [5, 25], PRACTICE),

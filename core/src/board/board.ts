@@ -5,6 +5,7 @@ import type { Assessment } from '../criteria/criterion.ts'
 import { OF_ARC } from '../criteria/concerns.ts'
 import { decide } from '../criteria/decide.ts'
 import { type Demand, demandOf } from '../demand/demand.ts'
+import { changeoverMinOf } from '../changeover/toSetUp.ts'
 import { costOf } from '../fit/cost.ts'
 import type { SetUp } from '../kinds/equipment.ts'
 import type { Job } from '../kinds/job.ts'
@@ -45,6 +46,8 @@ interface Column {
   readonly capability: Capability
 }
 
+const MIN_PER_H = 60
+
 /** Least room of what is measured in welding amps. */
 export function spareOf(criteria: readonly Assessment[]): number | null {
   let spare: number | null = null
@@ -57,7 +60,7 @@ export function spareOf(criteria: readonly Assessment[]): number | null {
 
 export function takesOf(capability: Capability, demand: Demand, criteria: readonly Assessment[]): Takes {
   return {
-    workH: demand.workH,
+    workH: demand.workH === null ? null : demand.workH + changeoverMinOf(capability) / MIN_PER_H,
     cost: costOf(capability, demand, criteria)?.job ?? null,
     fillerG: demand.fillerG,
     gasL: criteria.find(({ criterion }) => criterion === 'gas-use')?.demand ?? null,

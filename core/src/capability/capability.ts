@@ -106,6 +106,7 @@ export class Capability implements Chosen {
   readonly flowMeter: Chosen['flowMeter']
   readonly stock: Chosen['stock']
   readonly building: Chosen['building']
+  readonly bench: Chosen['bench']
   #powerFeed: Supply | null | undefined
   #supplyAnswer: SupplyAnswer | undefined
   #draw: Draw | null | undefined
@@ -143,6 +144,7 @@ export class Capability implements Chosen {
     this.flowMeter = chosen.flowMeter
     this.stock = chosen.stock
     this.building = chosen.building
+    this.bench = chosen.bench
   }
 
   /** The same set-up with another part in one of its places; null empties it. What does not hang on it is not made anew. */

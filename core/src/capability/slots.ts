@@ -13,12 +13,15 @@ export type Chosen = { readonly [S in Slot]: SlotItems[S] | null } & {
   readonly stock: readonly StockItem[]
   /** What stands above the circuit, and what else draws. */
   readonly building: Building
+  /** Where it is recorded what is on the machines now; null where nothing is looked up. */
+  readonly bench: Shelf | null
 }
 
 const NOTHING = {
   ...Object.fromEntries(SLOTS.map((slot) => [slot, null])),
   stock: [],
   building: NO_BUILDING,
+  bench: null,
 } as unknown as Chosen
 /** A set-up in which nothing is chosen yet. */
 export const emptyChoice = (): Chosen => ({ ...NOTHING })
@@ -102,7 +105,7 @@ export const slotWord = (slot: Slot, { electrode }: Pick<Process, 'electrode'>) 
  * @example chosenOf(setUp, shelf).wire?.name // '0.035 ER70S-6'
  */
 export function chosenOf(setUp: SetUp, shelf: Shelf): Chosen {
-  const chosen: Record<string, unknown> = { ...emptyChoice(), stock: shelf.stock, building: shelf }
+  const chosen: Record<string, unknown> = { ...emptyChoice(), stock: shelf.stock, building: shelf, bench: shelf }
   for (const slot of SLOTS) {
     const id = setUp[slotKey(slot)]
     chosen[slot] = id === null ? null : (itemsFor(slot, shelf).find((item) => item.id === id) ?? null)

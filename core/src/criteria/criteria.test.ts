@@ -38,6 +38,7 @@ const gas = (part: Partial<Gas>): Gas => ({
   oxygenPct: 0,
   heliumPct: 0,
   fullL: 3500,
+  keptAt: null,
   refillPrice: null,
   ...part,
 })
@@ -285,8 +286,8 @@ describe('what is used up', () => {
     const double = { ...tray, job: { ...tray.job, quantity: tray.job.quantity * 2 } }
     const value = (input: FitInput, id: string) => assessed(input, id).demand ?? Number.NaN
     // The change of set-up is made once, however many pieces.
-    const changeH = 10 / 60
-    const hours = (input: FitInput) => value(input, 'time-use') - changeH
+    const hours = (input: FitInput) =>
+      value(input, 'time-use') - (fitJob(input).work?.changeoverS ?? NaN) / 3600
     expect(hours(double) / hours(tray)).toBeCloseTo(2, 9)
     for (const check of ['wire-use', 'gas-use', 'tungsten-use']) {
       expect(value(double, check) / value(tray, check)).toBeCloseTo(2, 9)

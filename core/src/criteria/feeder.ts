@@ -5,7 +5,8 @@ import type { Connector, Gun, PowerSource } from '../kinds/equipment.ts'
 import { figure, list, message, word } from '../model/message.ts'
 import { HOLDER } from '../reference/processes.ts'
 import type { Criterion } from './criterion.ts'
-import { bad, good, notKnown, ofSetUp, SAME_SIZE_MM } from './grouped.ts'
+import { SAME_SIZE_MM } from '../trade/sameSize.ts'
+import { bad, good, notKnown, ofSetUp } from './grouped.ts'
 
 const PLATE = dataPlate()
 const SLOTS = [...FEED_SLOTS, 'wire'] as const

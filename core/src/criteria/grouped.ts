@@ -97,8 +97,3 @@ export const ofWork = (
   judge: (of: WorkParts, demand: Demand | null) => Judged | null,
   more: More = {},
 ): Criterion => compared({ isOfWork: true }, id, group, slots, judge, more)
-
-/** Inch and metric names of one size differ by a few hundredths: 0.035 in is 0.889 mm, sold as 0.9. */
-export const SAME_SIZE_MM = 0.06
-export const isSameSize = (oneMm: number, otherMm: number): boolean =>
-  Math.abs(oneMm - otherMm) < SAME_SIZE_MM

@@ -4,7 +4,8 @@ import { commonPractice, dataPlate } from '../basis/source.ts'
 import { assumed, calculation, input } from '../calculation/calculation.ts'
 import { figure, message, word } from '../model/message.ts'
 import type { Criterion } from './criterion.ts'
-import { bad, good, isSameSize, ofSetUp, poor } from './grouped.ts'
+import { isSameSize } from '../trade/sameSize.ts'
+import { bad, good, ofSetUp, poor } from './grouped.ts'
 import { compatibleTipsMm } from './tipSizes.ts'
 
 /** Tip as the wire; for aluminium one size over, or the wire's own by the other school. */

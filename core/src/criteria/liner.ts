@@ -2,7 +2,8 @@
 import { dataPlate, handbook } from '../basis/source.ts'
 import { figure, message, word } from '../model/message.ts'
 import type { Criterion } from './criterion.ts'
-import { bad, good, ofSetUp, poor, SAME_SIZE_MM } from './grouped.ts'
+import { SAME_SIZE_MM } from '../trade/sameSize.ts'
+import { bad, good, ofSetUp, poor } from './grouped.ts'
 
 const PLATE = dataPlate()
 const LINERS = handbook('liners by wire, welding handbooks')

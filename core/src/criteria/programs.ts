@@ -12,7 +12,8 @@ import { dialSettingOf } from '../trade/dial.ts'
 import { currentForVolts, currentForVoltsOf, startingVoltsOf } from '../trade/startingVolts.ts'
 import { thinnerFamily, wantedCurrent } from '../trade/wantedCurrent.ts'
 import { BY_COLUMN, type Criterion } from './criterion.ts'
-import { bad, good, grouped, isSameSize, type Judged, ofSetUp, poor } from './grouped.ts'
+import { isSameSize } from '../trade/sameSize.ts'
+import { bad, good, grouped, type Judged, ofSetUp, poor } from './grouped.ts'
 import { verdictOfCurrent, WINDOW } from './withinWindow.ts'
 
 const PLATE = dataPlate()

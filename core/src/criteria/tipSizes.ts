@@ -2,7 +2,7 @@
 import type { Wire } from '../kinds/equipment.ts'
 import type { Shop } from '../kinds/shop.ts'
 import type { UnitSystem } from '../quantity/index.ts'
-import { isSameSize } from './grouped.ts'
+import { isSameSize } from '../trade/sameSize.ts'
 
 /** Sizes that tips are stamped with, mm: the usual wire sizes by either name (AWS A5.02, ISO 544). */
 const TIP_SIZES_MM: Readonly<Record<UnitSystem, readonly number[]>> = {

@@ -3,7 +3,8 @@ import { commonPractice, dataPlate, standard } from '../basis/source.ts'
 import { assumed, calculation, input } from '../calculation/calculation.ts'
 import { figure, message } from '../model/message.ts'
 import type { Criterion } from './criterion.ts'
-import { bad, good, isSameSize, ofSetUp, poor } from './grouped.ts'
+import { isSameSize } from '../trade/sameSize.ts'
+import { bad, good, ofSetUp, poor } from './grouped.ts'
 
 const bore = (mm: number) => figure(mm, 'mm diameter')
 const long = (mm: number) => figure(mm, 'mm length')

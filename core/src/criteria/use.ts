@@ -10,6 +10,7 @@ import {
   listOf,
 } from '../calculation/calculation.ts'
 import type { Capability } from '../capability/capability.ts'
+import { changeoverMinOf, changeoverTime } from '../changeover/toSetUp.ts'
 import { arcsTotal, arcTotal, type Demand, fillerTotal, mostWanted, workTime } from '../demand/demand.ts'
 import { inStock } from '../kinds/counts.ts'
 import type { Gas } from '../kinds/equipment.ts'
@@ -360,13 +361,25 @@ const tungstenUse = criterion(
 /** Hours are set aside by the quarter. */
 const PER_HOUR = 4
 
+/** The whole job with the changeover before it. */
+const jobTime = calculation({
+  id: 'job-time',
+  title: 'Working time with the changeover',
+  symbol: 'T',
+  unit: 'h',
+  expression: 'W + X / 60',
+  inputs: { W: from(workTime), X: from(changeoverTime) },
+  compute: ({ W, X }) => W + X / 60,
+  source: computed('the changeover, then the work'),
+})
+
 const timeUse = criterion(
   'time-use',
-  [workTime],
+  [jobTime],
   (capability, demand) => {
     if (demand.workH === null) return unknown('time-use', NO_ARC_TIME)
     return againstStock(capability, 'time-use', {
-      used: demand.workH,
+      used: capability.reckoner.compute(jobTime, { W: demand.workH, X: changeoverMinOf(capability) }),
       left: demand.job.hoursSetAside,
       unit: 'h',
       missing: message('hours'),

@@ -119,31 +119,29 @@ export const arcsTotal = calculation({
 const dot = (a: readonly number[], b: readonly number[]): number =>
   a.reduce((total, value, index) => total + value * (b[index] ?? 0), 0)
 
-/** From the first tack of a job to its last arc, with the change to its set-up before. */
+/** From the first tack of a job to its last arc; the changeover to its set-up is the machine's. */
 export const workTime = calculation({
   id: 'work-time',
   title: 'Working time',
   symbol: 'W',
   unit: 'h',
-  expression: '(τ + dot(T, n) + dot(p, s)) / 3600 + X / 60',
+  expression: '(τ + dot(T, n) + dot(p, s)) / 3600',
   inputs: {
     τ: from(arcTotal),
     T: listOf('tacking of one weld, by weld line', 's', computed(), ...tackTime.from),
     n: listOf('welds of it over the job', '', jobField('count and pieces')),
     p: listOf('from arc to arc, by weld line', 's', computed(), pauseAfter.id, pauseWithChanges.id),
     s: listOf('by weld line', '', computed(), arcsStruck.id, arcsByStick.id),
-    X: assumed('changeoverMin'),
   },
-  compute: ({ τ, T, n, p, s, X }) => (τ + dot(T, n) + dot(p, s)) / 3600 + X / 60,
-  source: computed('arc, tacking, handling and the change of set-up, one after the other'),
+  compute: ({ τ, T, n, p, s }) => (τ + dot(T, n) + dot(p, s)) / 3600,
+  source: computed('arc, tacking and handling, one after the other'),
 })
 
-/** The parts of a job's working time, s; null without a wire. */
+/** The parts of a job's working time, without the changeover, s; null without a wire. */
 export interface Work {
   readonly arcS: number
   readonly tackS: number
   readonly handlingS: number
-  readonly changeoverS: number
 }
 
 const sum = (values: readonly number[]): number => values.reduce((total, value) => total + value, 0)
@@ -208,7 +206,7 @@ function amountsOf(job: Job, runs: readonly WeldFigures[], reckoner: Reckoner) {
   const s = runs.map((weld) => weld.arcs)
   const [tackS, handlingS] = [dot(T, n), dot(p, s)]
   const workH = reckoner.compute(workTime, { τ: arcS, T, n, p, s })
-  const work: Work = { arcS, tackS, handlingS, changeoverS: workH * 3600 - arcS - tackS - handlingS }
+  const work: Work = { arcS, tackS, handlingS }
   return { fillerG, arcs, arcS, workH, work }
 }
 

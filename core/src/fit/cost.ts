@@ -1,4 +1,5 @@
 /** What a job costs to weld: wages, filler and gas, by the job, the piece and the weld; without power and wear. */
+import { changeoverMinOf } from '../changeover/toSetUp.ts'
 import { weldCountOf } from '../joints/weldCount.ts'
 import type { Capability } from '../capability/capability.ts'
 import type { Slot } from '../kinds/slots.ts'
@@ -63,18 +64,20 @@ function finishSOf({ job, assumptions }: Demand, { process }: Capability): numbe
   return (lengthMm / MM_PER_M) * assumptions[key] * S_PER_MIN
 }
 
-/** The weaker of source and gun decides how long the arc may be on. */
-function restSOf(
-  { supply, gunPoints, reckoner }: Capability,
-  { hungriest, spells, dutyPct }: Demand,
-): number {
-  if (dutyPct === null) return 0
-  const { wantedA } = hungriest
-  const allowedPct = Math.min(
+/** The weaker of source and gun decides how long the arc may be on, % of ten minutes. */
+export const allowedDutyPct = (
+  { supply, gunPoints }: Capability,
+  { hungriest: { wantedA } }: Demand,
+): number =>
+  Math.min(
     supply ? dutyAtCurrentPct(supply.ratedPoints, Math.min(wantedA, supply.outputMaxA)) : 100,
     gunPoints && gunPoints.missing === null ? dutyAtCurrentPct(gunPoints.points, wantedA) : 100,
   )
-  return allowedPct > 0 ? restS(spells, allowedPct, reckoner) : 0
+
+function restSOf(capability: Capability, demand: Demand): number {
+  if (demand.dutyPct === null) return 0
+  const allowedPct = allowedDutyPct(capability, demand)
+  return allowedPct > 0 ? restS(demand.spells, allowedPct, capability.reckoner) : 0
 }
 
 const guess = (
@@ -123,7 +126,8 @@ export function costOf(capability: Capability, demand: Demand, criteria: readonl
   const usedL = criteria.find(({ criterion }) => criterion === 'gas-use')?.demand ?? null
   const rest = work ? restSOf(capability, demand) : 0
   const finish = work ? finishSOf(demand, capability) : 0
-  const workS = work && work.arcS + work.tackS + work.handlingS + work.changeoverS + rest + finish
+  const changeoverS = changeoverMinOf(capability) * S_PER_MIN
+  const workS = work && work.arcS + work.tackS + work.handlingS + changeoverS + rest + finish
   const labour = workS === null ? null : (workS / S_PER_H) * perHour
   const filler = priced(fillerG, wire?.packagePrice, wire?.packageG)
   const { gas: gasCost, guesses: ofGas } = gasCostOf(gas, usedL, assumptions)

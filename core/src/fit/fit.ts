@@ -1,9 +1,10 @@
 /** Runs the whole question: one job with one set-up. */
 import { type Capability, capabilityOf } from '../capability/capability.ts'
 import type { Chosen } from '../capability/slots.ts'
+import { changeoverMinOf } from '../changeover/toSetUp.ts'
 import { assess, mendsOf, worstOf } from '../criteria/index.ts'
 import type { Assessment, Mend } from '../criteria/criterion.ts'
-import { type Demand, demandOf, type Work } from '../demand/demand.ts'
+import { type Demand, demandOf, type Work as HandWork } from '../demand/demand.ts'
 import { type SequenceLine, sequenceOf } from '../demand/sequence.ts'
 import type { WeldFigures } from '../demand/weldFigures.ts'
 import type { Gun, PowerSource, SetUp } from '../kinds/equipment.ts'
@@ -24,6 +25,15 @@ export interface FitInput extends Chosen {
   readonly powerSource: PowerSource
   readonly gun: Gun
 }
+
+/** The parts of a job's working time, s. */
+export interface Work extends HandWork {
+  /** From what is on the machine now. */
+  readonly changeoverS: number
+}
+const S_PER_MIN = 60
+const workOf = (capability: Capability, { work }: Demand): Work | null =>
+  work && { ...work, changeoverS: changeoverMinOf(capability) * S_PER_MIN }
 
 /** What a list shows of one weld line. */
 export interface WeldSummary {
@@ -132,7 +142,7 @@ export function fitJob(input: FitInput, { chainsOf = [] }: FitOptions = {}): Fit
     criteria,
     mends: mendsFor(criteria, capability, demand),
     dutyPct: demand.dutyPct,
-    work: demand.work,
+    work: workOf(capability, demand),
     cost: costOf(capability, demand, criteria),
     cautions: cautionsFor(capability, demand),
   }
@@ -142,12 +152,12 @@ export function fitJob(input: FitInput, { chainsOf = [] }: FitOptions = {}): Fit
  * The same figures by weld as {@link fitJob} gives, for a job of hundreds of welds at every key.
  * @example planJob(input).dutyPct // 39: the worst ten minutes
  */
-export function planJob({ shop, job, setUp, wire }: Pick<FitInput, 'shop' | 'job' | 'setUp' | 'wire'>): Plan {
-  const demand = demandOf(job, setUp.process, wire, shop)
+export function planJob(input: FitInput): Plan {
+  const { capability, demand } = sidesOf(input)
   return {
     welds: demand.welds.map(summaryOf),
     sequence: sequenceOf(demand.welds),
     dutyPct: demand.dutyPct,
-    work: demand.work,
+    work: workOf(capability, demand),
   }
 }

@@ -5,6 +5,7 @@ import { amountSchema, diameterMmSchema, idSchema, nameSchema } from '../model/f
 import { holdingShape } from '../model/holding.ts'
 import { inOrder } from '../model/ordered.ts'
 import { defineKind } from './kind.ts'
+import { type Fields, isFields } from './upcaster.ts'
 
 /** How a gun or a torch is plugged in: by construction, no maker's name (EN 50078, IEC 60974-12; from memory). */
 export const CONNECTORS = [
@@ -20,6 +21,19 @@ export type Connector = (typeof CONNECTORS)[number]
 /** Outside diameters of spools, mm (ISO 544: S 100, S 200, S 300). */
 export const spoolMmSchema = z.union([z.literal(100), z.literal(200), z.literal(300)])
 export type SpoolMm = z.infer<typeof spoolMmSchema>
+
+/** A mark of a dial, a tap or a knob. */
+export const markSchema = z
+  .string()
+  .trim()
+  .regex(/^[\p{L}\p{N}.,+%/-]{1,12}$/u, 'must be the mark on the dial, such as 4, B or 60%')
+/** Forms that come off a spool. */
+export const SPOOLED_FORMS = ['solid', 'cored-self-shielded', 'cored-gas-shielded'] as const
+export const SPOOLED_FORM_WORDS = {
+  solid: 'solid wire',
+  'cored-self-shielded': 'self-shielded cored wire',
+  'cored-gas-shielded': 'gas-shielded cored wire',
+} as const
 
 export const SPOOL_WORDS = { 100: '100 mm', 200: '200 mm', 300: '300 mm' } as const
 
@@ -48,6 +62,24 @@ export const wireFeederShape = {
     .enum(CONNECTORS)
     .nullable()
     .meta(field('Gun connector', { empty: NOT_GIVEN, words: 'connector' })),
+  /** What its maker marks on the tension knob for a form of wire; empty where nobody has read it. */
+  tensionMarks: z
+    .array(
+      z.strictObject({
+        form: z.enum(SPOOLED_FORMS).meta(field('Form', { words: SPOOLED_FORM_WORDS })),
+        mark: markSchema.meta(field('Mark')),
+      }),
+    )
+    .max(6, 'holds more than 6 marks')
+    .meta(
+      field('Roll tension marks', {
+        isApart: true,
+        member: 'mark',
+        cell: 'tension-marks',
+        blank: [],
+        help: 'The mark on the tension knob for each form of wire.',
+      }),
+    ),
 }
 
 export const feedOrder = inOrder({
@@ -73,6 +105,10 @@ export const feederSchema = z
   .check(wireOrder)
 export type Feeder = z.infer<typeof feederSchema>
 
+/** A built-in feeder with its marks; nothing where there is none. */
+export const withTension = ({ feeder }: Fields): Fields =>
+  isFields(feeder) ? { feeder: { tensionMarks: [], ...feeder } } : {}
+
 export const feederKind = defineKind({
   kind: 'feeder',
   path: 'feeders',
@@ -82,6 +118,7 @@ export const feederKind = defineKind({
   writers: 'owner',
   most: 2000,
   schema: feederSchema,
-  upcasters: [],
+  // Nobody had read the tension knob.
+  upcasters: [(feeder) => ({ tensionMarks: [], ...feeder })],
   counting: null,
 })

@@ -36,6 +36,8 @@ const WHOLE = since(
   { shop: 8 },
   // A fillet on both sides, and CJP or PJP.
   { job: 5 },
+  // What is on the machines, where things hang, and the feeder's own mark for the tension.
+  { 'power-source': 7, feeder: 2, gun: 2, wire: 4, gas: 3 },
 )
 
 /** By kind of file, for each of its versions the versions of the records in it; a kind that is not named has 1. */
@@ -49,6 +51,7 @@ const FILES = {
     { 'power-source': 4 },
     { 'power-source': 5 },
     { part: 3, 'power-source': 6 },
+    { 'power-source': 7, feeder: 2, gun: 2, wire: 4, gas: 3 },
   ),
   'brannik-job': since({ job: 2 }, { job: 3 }, { job: 4 }, { job: 5 }),
   'brannik-fit': WHOLE,

@@ -3,7 +3,7 @@ import { z } from 'zod'
 import { field, NOT_GIVEN } from '../model/field.ts'
 import { defineKind } from './kind.ts'
 import { without } from './upcaster.ts'
-import { amountSchema, idSchema, nameSchema, percentSchema } from '../model/fields.ts'
+import { amountSchema, idSchema, keptAtSchema, nameSchema, percentSchema } from '../model/fields.ts'
 
 export const gasSchema = z
   .strictObject({
@@ -21,6 +21,7 @@ export const gasSchema = z
       .min(1)
       .max(1e6)
       .meta(field('Full cylinder', { quantity: 'cylinder', group: 'Stock' })),
+    keptAt: keptAtSchema.meta(field('Kept at', { empty: 'not set' })),
     refillPrice: amountSchema.nullable().meta(field('Refill', { empty: NOT_GIVEN })),
   })
   .check((ctx) => {
@@ -46,7 +47,11 @@ export const gasKind = defineKind({
   writers: 'planner',
   most: 2000,
   schema: gasSchema,
-  upcasters: [without('leftL')],
+  upcasters: [
+    without('leftL'),
+    // Where a cylinder stands was not recorded.
+    (gas) => ({ keptAt: null, ...gas }),
+  ],
   counting: {
     // Free gas, from the gauge.
     meta: field('Gas in the cylinder', { quantity: 'gasVolume', empty: 'not recorded', heading: 'left_l' }),

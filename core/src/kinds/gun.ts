@@ -6,11 +6,12 @@ import {
   ampsSchema,
   dutySchema,
   idSchema,
+  keptAtSchema,
   lengthMmSchema,
   nameSchema,
 } from '../model/fields.ts'
 import { holdingShape } from '../model/holding.ts'
-import { CONNECTORS, wireFeederSchema } from './feeder.ts'
+import { CONNECTORS, wireFeederSchema, withTension } from './feeder.ts'
 import { defineKind } from './kind.ts'
 
 export const GUN_KINDS = ['gun', 'torch', 'holder'] as const
@@ -23,6 +24,7 @@ export const gunSchema = z
     id: idSchema,
     name: nameSchema,
     ...holdingShape,
+    keptAt: keptAtSchema.meta(field('Kept at', { empty: 'not set' })),
     kind: z.enum(GUN_KINDS).meta(
       field('Kind', {
         group: 'Build',
@@ -106,6 +108,9 @@ export const gunKind = defineKind({
   writers: 'owner',
   most: 2000,
   schema: gunSchema,
-  upcasters: [],
+  upcasters: [
+    // Nobody had read the tension knob, and where a gun hangs was not recorded.
+    (gun) => ({ keptAt: null, ...gun, ...withTension(gun) }),
+  ],
   counting: null,
 })

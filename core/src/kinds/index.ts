@@ -12,6 +12,7 @@ import { otherLoadKind } from './otherLoad.ts'
 import { panelKind } from './panel.ts'
 import { partKind } from './part.ts'
 import { powerSourceKind } from './powerSource.ts'
+import { presentSetUpKind } from './presentSetUp.ts'
 import { requirementSheetKind } from './requirementSheet.ts'
 import { setUpKind } from './setUp.ts'
 import { shopKind } from './shop.ts'
@@ -32,6 +33,7 @@ const DOCUMENTS = [
   wireKind,
   gasKind,
   tungstenKind,
+  presentSetUpKind,
   setUpKind,
   jobKind,
   requirementSheetKind,

@@ -19,7 +19,7 @@ import {
 } from '../model/fields.ts'
 import { holdingShape } from '../model/holding.ts'
 import { inOrder } from '../model/ordered.ts'
-import { CONNECTORS, wireFeederSchema } from './feeder.ts'
+import { CONNECTORS, markSchema, wireFeederSchema, withTension } from './feeder.ts'
 import { defineKind } from './kind.ts'
 import { eachOf, type Fields, isFields } from './upcaster.ts'
 
@@ -63,11 +63,7 @@ const dialOf = (value: z.ZodNumber, label: string, heading: string, cell: 'volts
   z
     .array(
       z.strictObject({
-        mark: z
-          .string()
-          .trim()
-          .regex(/^[\p{L}\p{N}.,+%/-]{1,12}$/u, 'must be the mark on the dial, such as 4, B or 60%')
-          .meta(field('Mark')),
+        mark: markSchema.meta(field('Mark')),
         value: value.meta(field(label)),
       }),
     )
@@ -478,6 +474,8 @@ export const powerSourceKind = defineKind({
       postFlowOwnS: null,
       ...source,
     }),
+    // Nobody had read the tension knob.
+    (source) => ({ ...source, ...withTension(source) }),
   ],
   counting: null,
 })

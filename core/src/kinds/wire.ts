@@ -4,7 +4,7 @@ import { field, NOT_GIVEN } from '../model/field.ts'
 import { METALS } from '../model/material.ts'
 import { inOrder } from '../model/ordered.ts'
 import { POLARITIES } from '../model/process.ts'
-import { SPOOL_WORDS, spoolMmSchema } from './feeder.ts'
+import { SPOOL_WORDS, SPOOLED_FORM_WORDS, SPOOLED_FORMS, spoolMmSchema } from './feeder.ts'
 import { defineKind } from './kind.ts'
 import { without } from './upcaster.ts'
 import {
@@ -12,15 +12,14 @@ import {
   ampsSchema,
   diameterMmSchema,
   idSchema,
+  keptAtSchema,
   lengthMmSchema,
   nameSchema,
 } from '../model/fields.ts'
 
-export const WIRE_FORMS = ['solid', 'cored-self-shielded', 'cored-gas-shielded', 'rod', 'covered'] as const
+export const WIRE_FORMS = [...SPOOLED_FORMS, 'rod', 'covered'] as const
 export const WIRE_FORM_WORDS = {
-  solid: 'solid wire',
-  'cored-self-shielded': 'self-shielded cored wire',
-  'cored-gas-shielded': 'gas-shielded cored wire',
+  ...SPOOLED_FORM_WORDS,
   rod: 'rod',
   covered: 'covered electrode (stick)',
 } as const
@@ -82,6 +81,7 @@ export const wireSchema = z
       .min(1)
       .max(1e7)
       .meta(field('Full package', { quantity: 'mass' })),
+    keptAt: keptAtSchema.meta(field('Kept at', { empty: 'not set' })),
     packagePrice: amountSchema.nullable().meta(field('Price per package', { empty: NOT_GIVEN })),
   })
   .check(inOrder({ least: 'currentMinA', most: 'currentMaxA', unit: 'A', mayMeet: false }))
@@ -100,6 +100,8 @@ export const wireKind = defineKind({
     without('stockG'),
     // There was no covered electrode.
     (wire) => ({ lengthMm: null, ...wire }),
+    // Where a spool is kept was not recorded.
+    (wire) => ({ keptAt: null, ...wire }),
   ],
   counting: {
     meta: field('Stock on hand', { quantity: 'mass', empty: 'not recorded', heading: 'stock_g' }),

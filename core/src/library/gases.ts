@@ -26,6 +26,7 @@ const entry = (
     oxygenPct,
     heliumPct,
     fullL: co2Pct === 100 ? CO2_CYLINDER_L : CYLINDER_L,
+    keptAt: null,
     refillPrice: null,
   }
   return { path: 'gases', record, summary, source: ISO_14175 }

@@ -65,6 +65,7 @@ const feeder = (
   spoolsMm: most.spool === 300 ? [100, 200, 300] : [100, 200],
   spoolMostG: most.g,
   gunConnector,
+  tensionMarks: [],
 })
 const LIGHT_FEED = { inPerMin: 480, wireMm: 0.889, spool: 200, g: 5500 } as const
 const SHOP_FEED = { inPerMin: 700, wireMm: 1.143, spool: 300, g: 20_000 } as const

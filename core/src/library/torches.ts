@@ -52,6 +52,7 @@ export const LIBRARY_TORCHES: readonly LibraryEntry<'guns'>[] = CLASSES.map(
       name: `${name} torch`,
       held: 'candidate',
       price: null,
+      keptAt: null,
       kind: 'torch',
       drive: 'none',
       cooling,

@@ -34,6 +34,7 @@ export function wireEntry({ called, summary, source, units, ...sold }: SoldWire)
     polarity: sold.form === 'cored-self-shielded' ? 'dcen' : null,
     positions: null,
     gasWanted: null,
+    keptAt: null,
     packagePrice: null,
   }
   const range = wireCurrentRange(record)

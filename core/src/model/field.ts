@@ -38,6 +38,7 @@ export interface FieldMore {
     | 'roll-grooves'
     | 'programs'
     | 'output-ranges'
+    | 'tension-marks'
   /** What one member of a list is called. */
   readonly member?: string
   /** Kind of the record whose id it holds. */

@@ -28,6 +28,13 @@ export const nameSchema = clean(
   z.string().trim().min(1, 'is empty. Enter a name').max(120, 'is longer than 120 characters. Shorten it'),
 ).meta(field('Name'))
 
+/** Where a loose thing hangs or stands when it is on no machine. */
+export const keptAtSchema = z
+  .string()
+  .trim()
+  .min(1, 'is empty. Enter for example hook 3')
+  .max(60, 'must be at most 60 characters')
+  .nullable()
 export const noteSchema = clean(z.string().max(2000, 'is longer than 2000 characters. Shorten it'))
 
 const within = (least: number, most: number, unit: string) =>

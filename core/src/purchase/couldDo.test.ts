@@ -114,6 +114,7 @@ const smallShelves: fc.Arbitrary<Shelf> = fc
       wires: of(['wire'], []),
       gases: of(['gas'], gases),
       tungstens: of(['tungsten'], []),
+      presentSetUps: [],
       stock: [],
     }
   })

@@ -32,7 +32,12 @@ export class CouldDoSearch {
   readonly #answers = new Map<string, CouldDo>()
 
   constructor(shop: Shop, shelf: Shelf, withLibrary = true) {
-    this.#ground = new Ground(shop, shelf, { withLibrary, isPricedOnly: false, costEnd: 'most' })
+    this.#ground = new Ground(shop, shelf, {
+      withLibrary,
+      isPricedOnly: false,
+      costEnd: 'most',
+      isForNow: true,
+    })
   }
 
   /**

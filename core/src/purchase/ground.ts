@@ -39,6 +39,11 @@ export interface GroundRules {
   /** Whether large things without a price are left out. */
   readonly isPricedOnly: boolean
   readonly costEnd: CostEnd
+  /**
+   * Whether changeovers start from what is on the machines now. A plan over years does not: a job comes after another, and
+   * what hangs there today says nothing about it.
+   */
+  readonly isForNow: boolean
 }
 
 /** What a job needs of one pair. */
@@ -61,13 +66,15 @@ export class Ground implements Stock {
   readonly options: Options
   readonly costed: Stock['costed']
   readonly #ofSetUps = new Map<string, AllSaid>()
+  readonly #bench: Shelf | null
   #pairs: readonly Pair[] | undefined
 
   constructor(
     readonly shop: Shop,
     readonly shelf: Shelf,
-    { withLibrary, isPricedOnly, costEnd }: GroundRules,
+    { withLibrary, isPricedOnly, costEnd, isForNow }: GroundRules,
   ) {
+    this.#bench = isForNow ? shelf : null
     const countedCost = costEnd === 'most' ? mostCost : leastCost
     this.costed = (cost) => (cost ? countedCost(cost) : 0)
     this.options = new Options(shelf, withLibrary, assumptionsOf(shop).typicalPriceFactor, isPricedOnly)
@@ -80,7 +87,7 @@ export class Ground implements Stock {
     powerSource: PowerSource | null,
     cables: Cables = NO_CABLES,
   ): Capability {
-    const choice = { ...emptyChoice(), building: this.shelf, powerSource, wire }
+    const choice = { ...emptyChoice(), building: this.shelf, bench: this.#bench, powerSource, wire }
     return capabilityOf(this.shop, { ...settingsFor(process, wire, powerSource), ...cables }, choice)
   }
 

@@ -5,7 +5,8 @@ import { beforeAll, describe, expect, it } from 'vitest'
 import { isRatedFor, settingsFor } from '../assembly/propose.ts'
 import { capabilityOf } from '../capability/capability.ts'
 import { emptyChoice } from '../capability/slots.ts'
-import { partOfSlot, SLOTS } from '../kinds/slots.ts'
+import { changeoverMinOf } from '../changeover/toSetUp.ts'
+import { partOfSlot, SLOTS, SMALL_SLOTS } from '../kinds/slots.ts'
 import { assess, worstOf } from '../criteria/index.ts'
 import { demandOf } from '../demand/demand.ts'
 import { costOf } from '../fit/cost.ts'
@@ -79,8 +80,8 @@ function everyDone(shelf: Shelf, job: Job, isStrict: boolean): readonly Done[] {
           const criteria = assess(capability, demand)
           const verdict = worstOf(criteria)
           if (!does(verdict) || (isStrict && verdict !== 'fits')) continue
-          // A plan counts the gas of a torch at the usual cup.
-          const plain = process.startsWith('gtaw') ? capability.with('cup', null) : capability
+          // A plan counts the gas of a torch at the usual cup, and the changeover without small parts.
+          const plain = [...SMALL_SLOTS].reduce((one, slot) => one.with(slot, null), capability)
           const cost = costOf(plain, demand, assess(plain, demand))
           if (!cost) throw new Error('a job without a cost')
           // What has no price counts as much as it typically costs at most.
@@ -96,7 +97,7 @@ function everyDone(shelf: Shelf, job: Job, isStrict: boolean): readonly Done[] {
           found.push({ needs, cost: counted(run) })
           const { rentPerDay } = powerSource
           if (!isCandidate(powerSource) || rentPerDay === null) continue
-          const hours = (demand.workH ?? 0) + (cost.restS + cost.finishS) / 3600
+          const hours = (demand.workH ?? 0) + changeoverMinOf(plain) / 60 + (cost.restS + cost.finishS) / 3600
           const rent = rentPerDay * Math.max(1, Math.ceil(hours / 8))
           found.push({
             needs: needs.filter((need) => need !== `powerSources ${powerSource.id}`),

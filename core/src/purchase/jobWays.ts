@@ -1,5 +1,6 @@
 /** Every way to do a job that no other beats: whatever is bought, the cheapest way is one of them. */
 import type { Capability } from '../capability/capability.ts'
+import { changeoverMinOf } from '../changeover/toSetUp.ts'
 import { PARTS_CHOSEN } from '../criteria/chosen.ts'
 import type { Assessment } from '../criteria/criterion.ts'
 import type { Demand } from '../demand/demand.ts'
@@ -48,6 +49,7 @@ export interface WayRules {
 
 const FULL_PCT = 100
 const S_PER_H = 3600
+const MIN_PER_H = 60
 
 /**
  * @param criteria of the whole: the gas that the job uses is one of them
@@ -62,7 +64,10 @@ export function wayCostOf(
   { costed }: Pick<Ground, 'costed'>,
 ): WayCost {
   const cost = costOf(capability, demand, criteria)
-  const hours = (demand.workH ?? 0) + ((cost?.restS ?? 0) + (cost?.finishS ?? 0)) / S_PER_H
+  const hours =
+    (demand.workH ?? 0) +
+    changeoverMinOf(capability) / MIN_PER_H +
+    ((cost?.restS ?? 0) + (cost?.finishS ?? 0)) / S_PER_H
   const rent = rentPerDay === null ? 0 : Math.max(1, Math.ceil(hours / shiftHours)) * rentPerDay
   const run = costed(cost) + rent
   return {

@@ -162,7 +162,7 @@ class Problem {
     const { shop, shelf, setUps, counts = does, costEnd = 'most', withLibrary = true } = question
     const { shiftHours, tightCostPct } = assumptionsOf(shop)
     this.#rules = { counts, shiftHours, tightCostPct }
-    this.#ground = new Ground(shop, shelf, { withLibrary, isPricedOnly: true, costEnd })
+    this.#ground = new Ground(shop, shelf, { withLibrary, isPricedOnly: true, costEnd, isForNow: false })
     this.#columns = setUps.flatMap((setUp) => this.#columnOf(setUp) ?? [])
   }
 

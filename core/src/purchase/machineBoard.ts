@@ -47,7 +47,12 @@ export class MachineBoard {
     readonly whatIf: WhatIf = AS_IT_IS,
   ) {
     const tried = shelfIf(shelf, whatIf, shop)
-    this.#ground = new Ground(shop, tried, { withLibrary: true, isPricedOnly: false, costEnd: 'most' })
+    this.#ground = new Ground(shop, tried, {
+      withLibrary: true,
+      isPricedOnly: false,
+      costEnd: 'most',
+      isForNow: true,
+    })
     this.stations = stationsIf(tried, setUps, whatIf)
   }
 

@@ -49,6 +49,7 @@ function going(
     const begun = capabilityOf(shop, settingsFor(process, null, source), {
       ...emptyChoice(),
       building: shelf,
+      bench: shelf,
       powerSource: source,
     })
     return offersFor(slot as Slot, begun, null, shelf)

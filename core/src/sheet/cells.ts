@@ -1,5 +1,6 @@
 /** Cells of a sheet: how a field of a record is written in one cell and read back. */
 import { WIRE_FORMS } from '../kinds/wire.ts'
+import { SPOOLED_FORMS } from '../kinds/feeder.ts'
 import { GUN_GASES } from '../kinds/gun.ts'
 import { METALS } from '../model/material.ts'
 import { GROOVES, type RollGroove } from '../kinds/part.ts'
@@ -276,6 +277,19 @@ export const outputRanges = (): Cell =>
       return { family, mark: found[2], minA: Number(found[3]), maxA: Number(found[4]) }
     },
     'gtaw low 5-110 A; gtaw high 90-230 A',
+  )
+
+const TENSION_MARK = /^([a-z-]+)\s*[=\s]\s*(\S{1,12})$/i
+/** `solid = 3; cored-self-shielded = 2`: the mark on the tension knob for each form of wire. */
+export const tensionMarks = (): Cell =>
+  listOf(
+    ({ form, mark }: { readonly form: string; readonly mark: string }) => `${form} = ${mark}`,
+    (text) => {
+      const found = TENSION_MARK.exec(text)
+      const form = oneWord(found?.[1], SPOOLED_FORMS)
+      return found && form !== null ? { form, mark: found[2] } : null
+    },
+    'solid = 3; cored-self-shielded = 2',
   )
 
 const DIAL_MARK = /^([^\s;=]{1,12})\s*[=\s]\s*(.+)$/

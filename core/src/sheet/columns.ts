@@ -13,6 +13,7 @@ import {
   ratedPoints,
   rollGrooves,
   someOf,
+  tensionMarks,
   voltsDial,
   words,
   yesNo,
@@ -37,6 +38,7 @@ const LISTS = {
   'roll-grooves': rollGrooves,
   programs,
   'output-ranges': outputRanges,
+  'tension-marks': tensionMarks,
 } as const
 
 function filledCell(one: FieldDescription): Cell | null {

@@ -116,6 +116,7 @@ export const sampleWire = (part: Partial<Wire> = {}): Wire => ({
   polarity: null,
   positions: null,
   gasWanted: null,
+  keptAt: null,
   spoolMm: 200,
   packageG: 5000,
   packagePrice: null,
@@ -131,6 +132,7 @@ export const sampleFeeder = (part: Partial<WireFeeder> = {}): WireFeeder => ({
   spoolsMm: [100, 200],
   spoolMostG: 7000,
   gunConnector: 'pin-large',
+  tensionMarks: [],
   ...part,
 })
 
@@ -139,6 +141,7 @@ export const sampleGun = (part: Partial<Gun> = {}): Gun => ({
   name: 'Gun',
   held: 'owned',
   price: null,
+  keptAt: null,
   kind: 'gun',
   drive: 'none',
   cooling: 'air',
@@ -167,6 +170,7 @@ export const sampleGas = (part: Partial<Gas> = {}): Gas => ({
   oxygenPct: 0,
   heliumPct: 0,
   fullL: 3540,
+  keptAt: null,
   refillPrice: null,
   ...part,
 })

@@ -209,7 +209,7 @@ const DRAWER: readonly Part[] = [
 ]
 
 /** One of each that goes together with the drawer, so that most set-ups can be made whole; the random ones come on top. */
-const BASICS: Omit<Shelf, 'generators' | 'panels' | 'loads' | 'parts' | 'feeders' | 'stock'> = {
+const BASICS: Omit<Shelf, 'generators' | 'panels' | 'loads' | 'parts' | 'feeders' | 'presentSetUps' | 'stock'> = {
   circuits: [
     {
       id: 'c',
@@ -278,6 +278,7 @@ const things: fc.Arbitrary<Omit<Shelf, 'stock'>> = fc.record({
   generators,
   panels: fc.constant([]),
   loads: fc.constant([]),
+  presentSetUps: fc.constant([]),
   circuits: withBasics(BASICS.circuits, circuit, 3),
   powerSources: withBasics(BASICS.powerSources, powerSource, 6),
   feeders: withBasics([], ownFeeder, 3),

@@ -34,5 +34,18 @@ export interface Language {
   readonly plate: Templates
   readonly ways: Templates
   readonly fillets: Templates
+  /** Steps of a changeover, what is easily missed at them, what can hurt, and the tools. */
+  readonly change: Templates
+  readonly traps: Templates
+  readonly hazards: Templates
+  readonly tools: Templates
+  readonly handOver: Templates
+  /** What a card says, its titles, steps, signs of trouble and what to change. */
+  readonly card: Templates
+  readonly cardFigures: Templates
+  readonly cardPlaces: Templates
+  readonly cardSteps: Templates
+  readonly signs: Templates
+  readonly signChanges: Templates
   readonly sources: Templates
 }

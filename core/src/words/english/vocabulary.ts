@@ -33,6 +33,33 @@ export const VOCABULARY: Language['vocabulary'] = {
     dcen: 'DC, electrode negative (DCEN)',
     ac: 'AC',
   },
+  /** Which lead goes where, by what holds the arc. */
+  leadsOf: {
+    'dcep-wire': 'gun on plus (+), work clamp on minus (−)',
+    'dcen-wire': 'gun on minus (−), work clamp on plus (+)',
+    'ac-wire': 'AC',
+    'dcep-tungsten': 'torch on plus (+), work clamp on minus (−)',
+    'dcen-tungsten': 'torch on minus (−), work clamp on plus (+)',
+    'ac-tungsten': 'AC',
+    'dcep-covered': 'holder on plus (+), work clamp on minus (−)',
+    'dcen-covered': 'holder on minus (−), work clamp on plus (+)',
+    'ac-covered': 'AC',
+  },
+  holderOf: { wire: 'gun', tungsten: 'torch', covered: 'holder' },
+  polarityHow: {
+    leads: 'by the leads',
+    plug: 'by the polarity plug',
+    automatic: 'set on the panel',
+    'fixed-dcep': 'wired for DCEP',
+    'fixed-dcen': 'wired for DCEN',
+  },
+  polarityWay: {
+    leads: 'Swap the two leads',
+    plug: 'Move the polarity plug',
+    automatic: 'Set on the panel',
+    'fixed-dcep': 'Wired for DCEP',
+    'fixed-dcen': 'Wired for DCEN',
+  },
   polarityShort: { dcep: 'DCEP', dcen: 'DCEN', ac: 'AC' },
   start: { 'high-frequency': 'high frequency', lift: 'lift', scratch: 'scratching' },
   form: {

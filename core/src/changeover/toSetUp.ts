@@ -1,0 +1,56 @@
+/** The changeover that a set-up needs, from what is on its machine now. */
+import { calculation, listOf } from '../calculation/calculation.ts'
+import { commonPractice, computed } from '../basis/source.ts'
+import type { Capability } from '../capability/capability.ts'
+import { idsOf } from '../capability/slots.ts'
+import { type Changeover, changeoverBetween } from './changeover.ts'
+import { STEP_TIME_IDS } from './learned.ts'
+import { type OnMachine, presentOn, stateOf } from './onMachine.ts'
+
+export const changeoverTime = calculation({
+  id: 'changeover-time',
+  title: 'Changeover from what is on the machine',
+  symbol: 'X',
+  unit: 'min',
+  expression: 'sum(m)',
+  inputs: { m: listOf('by step', 'min', computed(), ...STEP_TIME_IDS) },
+  compute: ({ m }) => m.reduce((total, minutes) => total + minutes, 0),
+  source: commonPractice('steps one after the other'),
+})
+
+const NO_CHANGE: Changeover = { steps: [], minutes: 0, cost: 0, waste: { wireMm: 0, gasL: 0 } }
+const known = new WeakMap<Capability, Changeover>()
+
+/** @returns a set-up as it would be on its machine */
+export const asOnMachine = (capability: Capability): OnMachine => ({
+  state: stateOf({ ...capability.settings, ...idsOf(capability) }),
+  parts: capability,
+  timings: [],
+})
+
+/**
+ * @returns the changeover to this set-up from what is on its machine; all of it put on where that is not recorded; none
+ *   without a machine
+ * @example changeoverTo(capability).minutes // 9.4
+ */
+export function changeoverTo(capability: Capability): Changeover {
+  const { powerSource, bench, shop } = capability
+  if (!powerSource) return NO_CHANGE
+  let found = known.get(capability)
+  if (!found) {
+    found = changeoverBetween(
+      shop,
+      bench && presentOn(bench, powerSource.id),
+      asOnMachine(capability),
+      capability.reckoner,
+    )
+    known.set(capability, found)
+  }
+  return found
+}
+
+/** @returns its minutes, worked out with the reckoner of the set-up */
+export const changeoverMinOf = (capability: Capability): number =>
+  capability.reckoner.compute(changeoverTime, {
+    m: changeoverTo(capability).steps.map(({ minutes }) => minutes),
+  })
