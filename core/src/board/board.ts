@@ -5,7 +5,7 @@ import type { Assessment } from '../criteria/criterion.ts'
 import { OF_ARC } from '../criteria/concerns.ts'
 import { decide } from '../criteria/decide.ts'
 import { type Demand, demandOf } from '../demand/demand.ts'
-import { changeoverMinOf } from '../changeover/toSetUp.ts'
+import { changeoverMinOf, changeoverTo } from '../changeover/toSetUp.ts'
 import { costOf } from '../fit/cost.ts'
 import type { SetUp } from '../kinds/equipment.ts'
 import type { Job } from '../kinds/job.ts'
@@ -31,6 +31,8 @@ export interface BoardCell {
 export interface Takes {
   /** Working hours; null without a wire. */
   readonly workH: number | null
+  /** Minutes to change over from what is on the machine now. */
+  readonly changeMin: number
   /** Labour, filler and gas, of what is priced; null where nothing is. */
   readonly cost: number | null
   readonly fillerG: number
@@ -61,6 +63,7 @@ export function spareOf(criteria: readonly Assessment[]): number | null {
 export function takesOf(capability: Capability, demand: Demand, criteria: readonly Assessment[]): Takes {
   return {
     workH: demand.workH === null ? null : demand.workH + changeoverMinOf(capability) / MIN_PER_H,
+    changeMin: changeoverTo(capability).minutes,
     cost: costOf(capability, demand, criteria)?.job ?? null,
     fillerG: demand.fillerG,
     gasL: criteria.find(({ criterion }) => criterion === 'gas-use')?.demand ?? null,

@@ -26,6 +26,9 @@ export interface CardFigure {
 }
 
 const S_PER_MIN = 60
+/** As the fit shows it: no more figures than a hand can set. */
+const rounded = (number: number, digits: number): number => Number(number.toPrecision(digits))
+const feedOf = (mmPerMin: number): number => rounded(mmPerMin, mmPerMin >= 10_000 ? 3 : 2)
 const of = (id: CardFigureId, value: Message, ...notes: readonly (Message | null)[]): CardFigure => ({
   id,
   value,
@@ -55,7 +58,7 @@ function travelFigure({ travelMmPerMin }: StartingSettings, { joint, runMm }: We
   const seconds = (lengthMm / travelMmPerMin) * S_PER_MIN
   return of(
     'travel',
-    value(figure(travelMmPerMin, 'mm/min')),
+    value(figure(rounded(travelMmPerMin, 2), 'mm/min')),
     message('travel-over', { length: figure(lengthMm, 'mm length'), time: figure(Math.round(seconds), 's') }),
   )
 }
@@ -88,7 +91,7 @@ export function figuresOf(
       ? of('gas', message('gas-missing'))
       : of(
           'gas',
-          value(figure(flowLPerMin, 'L/min')),
+          value(figure(rounded(flowLPerMin, 3), 'L/min')),
           gas ? message('plain', { text: gas.name }) : message('gas-missing'),
         )
   const travel = travelFigure(settings, weld)
@@ -97,7 +100,7 @@ export function figuresOf(
       voltsV
         ? of(
             'volts',
-            value(figure(voltsV.value, 'V')),
+            value(figure(rounded(voltsV.value, 3), 'V')),
             band(voltsV, 'V'),
             dialNote(voltsDial, (powerSource?.voltageSteps ?? null) !== null),
             tapNote(settings),
@@ -106,8 +109,8 @@ export function figuresOf(
       feedMmPerMin
         ? of(
             'feed',
-            value(figure(feedMmPerMin.value, 'mm/min')),
-            band(feedMmPerMin, 'mm/min'),
+            value(figure(feedOf(feedMmPerMin.value), 'mm/min')),
+            band({ low: feedOf(feedMmPerMin.low), high: feedOf(feedMmPerMin.high) }, 'mm/min'),
             dialNote(feedDial, false),
           )
         : of('feed', message('wire-missing')),
@@ -131,7 +134,7 @@ export function figuresOf(
       stickOutFigure(capability),
       of(
         'arc-length',
-        value(figure(ARC_LENGTH_MM, 'mm')),
+        value(figure(ARC_LENGTH_MM, 'mm diameter')),
         message('arc-volts', { volts: figure(arcV, 'V') }),
       ),
       travel,
@@ -141,7 +144,7 @@ export function figuresOf(
     of('volts', value(figure(arcV, 'V')), message('arc-by-length')),
     of(
       'arc-length',
-      wire ? value(figure(wire.diameterMm, 'mm')) : message('wire-missing'),
+      wire ? value(figure(wire.diameterMm, 'mm diameter')) : message('wire-missing'),
       message('as-the-core'),
     ),
     gasFigure,
@@ -150,7 +153,7 @@ export function figuresOf(
 }
 
 /** By TIG an arc of 1/8 in at most (common practice, no source); half of that is held. */
-const ARC_LENGTH_MM = 2.4
+const ARC_LENGTH_MM = 2.38125
 const MM_PER_CUP = 25.4 / 16
 
 /** Without a lens no further out than the cup is wide inside; with one half as far again (common practice, no source). */

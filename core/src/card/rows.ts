@@ -234,7 +234,7 @@ function preparationRows(
     job.preheatC === null
       ? row('preheat', 'no-preheat')
       : row('preheat', 'preheat', { to: figure(job.preheatC, '°C') }),
-    row('tacks', 'tacks', { count: figure(tacks, ''), every: figure(assumptions.tackEveryMm, 'mm length') }),
+    row('tacks', 'tacks', { count: figure(tacks, '') }),
     row('clamp', 'clamp'),
   ]
 }

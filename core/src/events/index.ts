@@ -2,9 +2,10 @@
 import { z } from 'zod'
 import { newSchema, storedSchema } from './event.ts'
 import { shopRestored } from './shopRestored.ts'
+import { stepTicked } from './stepTicked.ts'
 import { stockMovement } from './stockMovement.ts'
 
-export const EVENTS = [stockMovement, shopRestored] as const
+export const EVENTS = [stockMovement, stepTicked, shopRestored] as const
 
 type Definition = (typeof EVENTS)[number]
 export type EventType = Definition['type']

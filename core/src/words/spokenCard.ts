@@ -22,6 +22,8 @@ export interface SpokenFigure {
   readonly id: CardFigureId
   readonly title: string
   readonly value: string
+  /** Of the value, where it has one: it stands in the title, so that the figure is large. */
+  readonly unit: string
   readonly notes: readonly string[]
 }
 export interface SpokenRow {
@@ -71,7 +73,7 @@ export function spokenCard(speech: Speech, card: Card): SpokenCard {
     figures: card.figures.map(({ id, value, notes }) => ({
       id,
       title: one(language.cardFigures, id),
-      value: bandOnce(say(language.card, value)),
+      ...valueAndUnit(bandOnce(say(language.card, value)), id),
       notes: notes.map((note) => bandOnce(say(language.card, note))),
     })),
     leads: {
@@ -101,6 +103,13 @@ export function spokenCard(speech: Speech, card: Card): SpokenCard {
     })),
     cautions: card.cautions.map((caution) => cautionText(speech, caution)),
   }
+}
+
+/** `343 in/min` → `343` and `in/min`; words have no unit, and volts and amps say it in their name. */
+function valueAndUnit(text: string, id: CardFigureId): Pick<SpokenFigure, 'value' | 'unit'> {
+  const found = /^(\d\S*(?:–\S+)?) ([^\s\d]+)$/.exec(text)
+  const isSaid = id === 'volts' || id === 'amps'
+  return found ? { value: found[1] ?? '', unit: isSaid ? '' : (found[2] ?? '') } : { value: text, unit: '' }
 }
 
 /** `19.2 V–21.2 V` → `19.2–21.2 V`: the unit that both share stands once. */

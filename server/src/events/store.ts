@@ -2,6 +2,7 @@
 import type { EventType, NewEvent, RecordedType } from '@brannik/core'
 import type { Author, Connection } from '../database.ts'
 import { invalid } from '../problems.ts'
+import { tickStep } from './stepTicked.ts'
 import { moveStock } from './stockMovement.ts'
 
 const EVENT = `json_build_object('seq', seq, 'at', to_json(at at time zone 'UTC') #>> '{}' || 'Z', 'who', who,
@@ -19,6 +20,7 @@ const RECORDERS: {
   readonly [T in RecordedType]: (connection: Connection, sent: NewEvent<T>) => Promise<void>
 } = {
   'stock-movement': moveStock,
+  'step-ticked': tickStep,
 }
 
 export interface EventFilter {

@@ -207,3 +207,6 @@ export const changesPosition = (): Promise<string | null> =>
 /** Anything else that the server keeps: backups, history, accounts. */
 export const ask = <T>(method: 'GET' | 'POST' | 'PUT' | 'DELETE', path: string, body?: unknown): Promise<T> =>
   request(method, path, body === undefined ? {} : { body })
+/** Something that happened: under its key it is recorded once, however often it is sent. */
+export const tellEvent = (event: unknown, key: string): Promise<unknown> =>
+  request('POST', 'events', { body: event, key })

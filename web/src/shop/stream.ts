@@ -17,6 +17,8 @@ export type Told =
   | { readonly what: 'lost' }
   /** Which shop the server holds, where it is another than the position was of, or since then. */
   | { readonly what: 'shop'; readonly epoch: string }
+  /** Something was recorded as an event. */
+  | { readonly what: 'happened' }
   /** The server answers. */
   | { readonly what: 'opened' }
 
@@ -47,6 +49,7 @@ export function openStream(since: string | null, tell: (told: Told) => void): ()
       position = lastEventId
       tell({ what: 'position', position })
     })
+    next.addEventListener('happened', () => tell({ what: 'happened' }))
     next.addEventListener('lost', () => tell({ what: 'lost' }))
     next.addEventListener('another', ({ data }: MessageEvent<string>) => {
       tell({ what: 'shop', epoch: (JSON.parse(data) as { epoch: string }).epoch })

@@ -2,6 +2,7 @@
  * The shop in this browser and the shop on the server, kept alike: loaded once, saved as it changes, and heard of as others
  * change it. Versions of records are known here and in `records.ts` alone.
  */
+import { happenings } from './happenings.ts'
 import {
   type Clash,
   KIND_FACTS,
@@ -186,6 +187,7 @@ export function createSync() {
     }
     stopHearing = hearChanges(since, (told) => {
       if (told.what === 'changed') hear(told.changed)
+      else if (told.what === 'happened') happenings.value += 1
       else if (told.what === 'lost') void learnEverything()
       else if (told.what === 'shop') meetShop(told.epoch)
       else if (told.what === 'opened' && keptAt.value) void learnEverything()

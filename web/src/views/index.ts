@@ -1,6 +1,8 @@
 /** Every view. A new one is a folder beside this file, and a line here. The first view of a place opens from the rail. */
 import { VIEWS as BOARD } from './board/view.ts'
 import { VIEWS as BUY } from './buy/view.ts'
+import { VIEWS as CHANGE_OVER } from './changeover/view.ts'
+import { VIEWS as CARD } from './card/view.ts'
 import { VIEWS as CAPACITY } from './capacity/view.ts'
 import { VIEWS as EQUIPMENT } from './equipment/view.ts'
 import { VIEWS as FIT } from './fit/view.ts'
@@ -15,9 +17,11 @@ import { PLACES, type Place, type View } from './view.ts'
 export const VIEWS: readonly View[] = [
   ...JOBS,
   ...FIT,
+  ...CARD,
   ...BOARD,
   ...SET_UPS,
   ...CAPACITY,
+  ...CHANGE_OVER,
   ...POWER,
   ...BUY,
   ...EQUIPMENT,

@@ -56,7 +56,7 @@ export const CARD: Templates = {
   rod: '{wire}, wiped clean',
   'no-rod': 'no rod chosen: the edges are melted together',
   'no-roll': 'no drive rolls chosen',
-  rolls: '{groove}, groove {size} in line with the wire. {roll}',
+  rolls: '{groove}, {size} groove, in line with the wire. {roll}',
   'rolls-in-gun': 'in the gun: groove of the wire size',
   inlet: 'close to the rolls, not touching, in line with the groove',
   'inlet-none': 'in the gun, short: nothing to set',
@@ -120,7 +120,7 @@ export const CARD: Templates = {
   'solvent-if-oily': 'where there is oil or paint. Never chlorinated. Let it dry',
   'no-preheat': 'none planned. Not below 50 °F: warm off frost and damp',
   preheat: '{to}, measured 3 in from the joint with a crayon or a probe, both sides',
-  tacks: '{count} on each weld, one every {every}, as sound as the weld',
+  tacks: '{count} on each weld, spread evenly, as sound as the weld',
   clamp: 'on clean metal near the weld, on the part itself',
 }
 

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { assumptionsOf, does, type Job, PROCESSES, type SetUp, type ToBuy } from '@brannik/core'
+import { does, type Job, PROCESSES, type SetUp, type ToBuy } from '@brannik/core'
 import { computed } from 'vue'
 import SheetDialog from '../../components/SheetDialog.vue'
 import { type Question, useAnswer } from '../../engine/useAnswer.ts'
@@ -78,7 +78,7 @@ function feed(setUp: SetUp): string {
   const most = path?.feedMaxMmPerMin ?? null
   return most === null ? 'no data' : `up to ${print(most, 'mm/min')}`
 }
-const changeover = computed(() => workspace.shop && assumptionsOf(workspace.shop).changeoverMin)
+const { answer: changeMinutes } = useAnswer<'changeMinutes'>(computed<Question<'changeMinutes'>>(() => ['changeMinutes']))
 const ROWS: readonly { readonly title: string; readonly of: (setUp: SetUp) => string }[] = [
   { title: 'Process', of: ({ process }) => PROCESSES[process].workshopWord },
   { title: 'Supply', of: (setUp) => supply(setUp) },
@@ -103,7 +103,7 @@ const ROWS: readonly { readonly title: string; readonly of: (setUp: SetUp) => st
       return gas === null ? filler : `${filler}, ${print(gas, 'L')} of gas`
     },
   },
-  { title: 'Changeover per job', of: () => shown(changeover.value, 'min') },
+  { title: 'Changeover now', of: ({ id }) => shown(changeMinutes.value?.[id] ?? null, 'min') },
   { title: 'Only this one does', of: (setUp) => names(alone(setUp)) },
   { title: 'Does not do', of: (setUp) => names(jobs.filter((job) => !doneBy(setUp).includes(job))) },
   { title: 'To buy', of: price },

@@ -77,6 +77,7 @@ const supply = computed(() => {
       : `with ${print(cables.cordLengthMm, 'mm')} of ${cables.cordSize ?? ''} extension cord`
   return [on, on === '' ? '' : cord || 'no extension cord'].filter(Boolean).join(', ')
 })
+const onNow = computed(() => workspace.get('present-set-ups', station.powerSource.id)?.name ?? '')
 const isUsed = computed(() => way.value !== null && machines.recorded(way.value)?.id === job.setUpId)
 
 const MOST_WAYS = 6
@@ -136,9 +137,19 @@ defineExpose({ focus: () => heading.value?.focus() })
             <dt>First</dt>
             <dd class="buy">{{ machines.purchaseWords(way) }}</dd>
           </template>
-          <template v-else-if="machines.changeWords(way, station)">
+          <template v-else-if="machines.changeWords(cell)">
             <dt>First</dt>
-            <dd>{{ machines.changeWords(way, station) }}</dd>
+            <dd>
+              <RouterLink
+                v-if="machines.recorded(way)"
+                :to="{ name: 'change-over', params: { id: machines.recorded(way)?.id ?? '' } }"
+                >{{ machines.changeWords(cell) }}</RouterLink
+              ><template v-else>{{ machines.changeWords(cell) }}</template>
+            </dd>
+          </template>
+          <template v-if="onNow">
+            <dt>On it now</dt>
+            <dd>{{ onNow }}</dd>
           </template>
         </dl>
         <p class="acts">

@@ -1,6 +1,5 @@
 /** The board by machine: what is shown of the best that each machine on its circuit does. */
 import {
-  assumptionsOf,
   cellText,
   isCandidate,
   type MachineCell,
@@ -80,20 +79,12 @@ export function useMachines(whatIf: Ref<WhatIf>) {
       : `buy ${parts.length === 1 ? midSentence(parts[0]?.name ?? '') : `${parts.length} small parts`}`
     return `${what} ${priceOf(parts)}`.trim()
   }
-  const setUpsOn = (station: Station) =>
-    workspace.setUps.filter(
-      ({ powerSourceId, circuitId }) =>
-        powerSourceId === station.powerSource.id &&
-        (station.circuit === null || circuitId === station.circuit.id),
-    )
   /** The recorded set-up with these parts; null where there is none. */
   const recorded = (way: Way) => workspace.setUps.find((one) => hasSameParts(one, way.setUp)) ?? null
-  const changeoverMin = computed(() => (workspace.shop ? assumptionsOf(workspace.shop).changeoverMin : 0))
-  /** Empty where the machine has no other set-up: then nothing is changed. */
-  function changeWords(way: Way, station: Station): string {
-    const own = setUpsOn(station)
-    const isOnlyOne = own.length === 1 && own[0] === recorded(way)
-    return isOnlyOne ? '' : `${print(changeoverMin.value * 60, 's')} change`
+  /** From what is on the machine now. */
+  function changeWords({ takes }: MachineCell): string {
+    if (!takes) return ''
+    return takes.changeMin === 0 ? 'on it now' : `${print(takes.changeMin * 60, 's')} change`
   }
 
   const columns = computed((): readonly BoardColumn[] =>
@@ -124,7 +115,7 @@ export function useMachines(whatIf: Ref<WhatIf>) {
       tone: verdict,
       head: spell(cellText(workspace.speech, cell)),
       way: wayWords(way),
-      first: purchase || changeWords(way, station),
+      first: purchase || changeWords(cell),
       isBought: isLarge,
     }
   }

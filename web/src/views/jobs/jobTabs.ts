@@ -6,6 +6,7 @@ import type { PlaceTab } from '../../components/placeTabs.ts'
 const TABS = [
   { name: 'job', title: 'Welds' },
   { name: 'fit', title: 'Fit' },
+  { name: 'card', title: 'Card' },
   { name: 'job-order', title: 'Order and times' },
 ] as const
 

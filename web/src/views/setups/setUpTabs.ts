@@ -6,6 +6,7 @@ import type { PlaceTab } from '../../components/placeTabs.ts'
 const TABS = [
   { name: 'set-up', title: 'Parts' },
   { name: 'capacity', title: 'Capacity' },
+  { name: 'change-over', title: 'Change over' },
 ] as const
 
 export function useSetUpTabs(): ComputedRef<readonly PlaceTab[]> {

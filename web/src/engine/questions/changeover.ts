@@ -1,0 +1,28 @@
+import { type Changeover, changeoverBetween, handOverOf, onMachineOf, presentOn } from '@brannik/core'
+import { named, type Snapshot } from '../snapshot.ts'
+
+export interface ChangeAnswer {
+  readonly changeover: Changeover
+  /** What is on the machine, by name; null where it is not recorded. */
+  readonly from: string | null
+  readonly handOver: readonly string[]
+}
+
+/**
+ * @param fromId a set-up to start from; null takes what is on the machine now
+ * @returns null where there is no such set-up
+ */
+export function answer(snapshot: Snapshot, toId: string, fromId: string | null): ChangeAnswer | null {
+  const { shop, setUps } = snapshot
+  const [to] = named(setUps, [toId])
+  if (!shop || !to) return null
+  const [chosen] = fromId === null ? [] : named(setUps, [fromId])
+  const from = chosen ? onMachineOf(chosen, snapshot) : presentOn(snapshot, to.powerSourceId)
+  const present = snapshot.presentSetUps.find(({ id }) => id === to.powerSourceId)
+  const target = onMachineOf(to, snapshot)
+  return {
+    changeover: changeoverBetween(shop, from, target),
+    from: chosen?.name ?? present?.name ?? null,
+    handOver: handOverOf(target),
+  }
+}

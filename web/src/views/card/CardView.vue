@@ -1,0 +1,534 @@
+<script setup lang="ts">
+import { assumptionsOf, jointName, printQuantity, spokenCard, type SpokenCard } from '@brannik/core'
+import { computed, ref } from 'vue'
+import { useRoute, useRouter } from 'vue-router'
+import { renderSVG } from 'uqr'
+import MarksDrawing from '../../charts/MarksDrawing.vue'
+import ChoiceField from '../../components/ChoiceField.vue'
+import PlaceTabs from '../../components/PlaceTabs.vue'
+import VerdictMark from '../../components/VerdictMark.vue'
+import { type Question, useAnswer } from '../../engine/useAnswer.ts'
+import { download } from '../../files/download.ts'
+import { useSession } from '../../shop/session.ts'
+import { useTicks } from '../../shop/ticks.ts'
+import { useWorkspace } from '../../shop/workspace.ts'
+import { useNotice } from '../../stores/notice.ts'
+import { useJobTabs } from '../jobs/jobTabs.ts'
+import { leadsDrawing, sectionDrawing } from './cardDrawings.ts'
+import LargeFigures from './LargeFigures.vue'
+
+/** One printed page for one weld at one machine, or the same on a tablet beside it. */
+const route = useRoute()
+const router = useRouter()
+const workspace = useWorkspace()
+const session = useSession()
+const notice = useNotice()
+
+const jobId = computed(() => String(route.params['jobId'] ?? ''))
+const tabs = useJobTabs(() => jobId.value)
+const job = computed(() => workspace.get('jobs', jobId.value))
+const setUp = computed(() => {
+  const named = route.query['set-up']
+  const id = typeof named === 'string' ? named : job.value?.setUpId
+  return id ? workspace.get('set-ups', id) : null
+})
+const weldId = computed(() => {
+  const named = String(route.query['weld'] ?? '')
+  const joints = job.value?.joints ?? []
+  return (joints.find(({ id }) => id === named) ?? joints[0])?.id ?? ''
+})
+const { answer: card, failure } = useAnswer<'card'>(
+  computed((): Question<'card'> | null =>
+    job.value && setUp.value ? ['card', jobId.value, setUp.value.id, weldId.value] : null,
+  ),
+)
+const spoken = computed((): SpokenCard | null => card.value && spokenCard(workspace.speech, card.value))
+const source = computed(() => setUp.value && workspace.get('power-sources', setUp.value.powerSourceId))
+const weldNumber = computed(() => (job.value?.joints.findIndex(({ id }) => id === weldId.value) ?? 0) + 1)
+const mm = (value: number): string => printQuantity('thickness', value, workspace.notation)
+
+const leads = computed(
+  () =>
+    card.value &&
+    spoken.value &&
+    leadsDrawing(card.value.leads, {
+      source: source.value?.name.slice(0, 18) ?? '',
+      electrode: spoken.value.leads.electrode,
+      way: spoken.value.leads.way,
+    }),
+)
+const section = computed(
+  () =>
+    card.value &&
+    spoken.value &&
+    sectionDrawing(
+      card.value.joint,
+      assumptionsOf({ assumptions: workspace.shop?.assumptions ?? {} }),
+      { words: spoken.value.hold, workAngleDeg: card.value.settings.workAngleDeg },
+      {
+        a: mm(card.value.joint.thicknessAMm),
+        b: mm(card.value.joint.thicknessBMm),
+        weld: card.value.joint.legMm === null ? '' : `leg ${mm(card.value.joint.legMm)}`,
+      },
+    ),
+)
+const address = computed(() => `${location.origin}${route.fullPath}`)
+const qr = computed(
+  () => `data:image/svg+xml;utf8,${encodeURIComponent(renderSVG(address.value, { border: 0 }))}`,
+)
+const eyes = computed(() => spoken.value?.cautions.find(({ topic }) => topic === 'Eyes')?.text ?? '')
+const other = computed(() => (spoken.value?.cautions ?? []).filter(({ topic }) => topic !== 'Eyes'))
+
+const ticks = useTicks(computed(() => `card.${jobId.value}.${weldId.value}`))
+const done = computed(() => ticks.run.value?.done ?? new Map<string, { who: string; at: string }>())
+const mayTick = computed(() => session.me === null || session.me.role !== 'guest')
+function tick(code: string): void {
+  if (ticks.run.value === null || ticks.run.value.isOver) ticks.press('begin', '', setUp.value?.id ?? '')
+  ticks.press(done.value.has(code) ? 'untick' : 'tick', code)
+}
+const clockOf = (at: string): string =>
+  new Date(at).toLocaleTimeString(workspace.notation.locale, { hour: '2-digit', minute: '2-digit' })
+
+const worked = ref('')
+const isLarge = ref(false)
+const weldItems = computed(() =>
+  (job.value?.joints ?? []).map((one, index) => ({ id: one.id, name: `${index + 1} ${jointName(one)}` })),
+)
+const setUpItems = computed(() => workspace.setUps.map(({ id, name }) => ({ id, name })))
+const show = (query: Record<string, string>): void =>
+  void router.replace({ query: { ...route.query, ...query } })
+const fileName = computed(() => `card-${jobId.value}-${weldId.value}`)
+
+const isMaking = ref(false)
+async function pdf(): Promise<void> {
+  if (!spoken.value || !leads.value || !section.value || isMaking.value) return
+  isMaking.value = true
+  try {
+    const { cardPdf } = await import('./cardPdf.ts')
+    await cardPdf(
+      {
+        title: `${job.value?.name ?? ''} · weld ${weldNumber.value} · ${setUp.value?.name ?? ''}`,
+        card: spoken.value,
+        leads: leads.value,
+        section: section.value,
+        address: address.value,
+        worked: worked.value,
+        paper: workspace.notation.system === 'imperial' ? 'LETTER' : 'A4',
+      },
+      `${fileName.value}.pdf`,
+    )
+  } catch {
+    notice.refuse('The PDF could not be made. Reload the page and try again.')
+  } finally {
+    isMaking.value = false
+  }
+}
+function json(): void {
+  const whole = { format: 'brannik-card', version: 1, card: spoken.value, data: card.value }
+  download(`${fileName.value}.json`, JSON.stringify(whole, null, 2), 'application/json')
+}
+const print = (): void => window.print()
+</script>
+
+<template>
+  <section v-if="!job" class="empty">
+    <h1>No such job</h1>
+    <p>It may have been deleted.</p>
+    <RouterLink class="plain-button main" :to="{ name: 'jobs' }">Go to Jobs</RouterLink>
+  </section>
+  <div v-else class="card-view">
+    <div class="title screen-only">
+      <h1>{{ job.name }}</h1>
+      <PlaceTabs :tabs="tabs" label="Job" />
+      <label v-if="job.joints.length > 1" class="chip"
+        ><span class="label">Weld</span>
+        <ChoiceField
+          bare
+          label="Weld"
+          :items="weldItems"
+          :model-value="weldId"
+          @update:model-value="(id) => id && show({ weld: id })"
+      /></label>
+      <label class="chip"
+        ><span class="label">Set-up</span>
+        <ChoiceField
+          bare
+          label="Set-up"
+          :items="setUpItems"
+          :model-value="setUp?.id ?? null"
+          @update:model-value="(id) => id && show({ 'set-up': id })"
+      /></label>
+      <span class="acts">
+        <button class="plain-button main" @click="print">Print</button>
+        <button class="plain-button" @click="isLarge = true">Large figures</button>
+        <button class="plain-button" :disabled="isMaking" @click="pdf">PDF</button>
+        <button class="plain-button" @click="json">JSON</button>
+      </span>
+    </div>
+    <p v-if="!setUp" class="sheet note">Choose a set-up to see the card.</p>
+    <p v-else-if="failure" class="sheet note" role="alert">This card cannot be calculated. {{ failure }}</p>
+    <p v-else-if="!card || !spoken" class="sheet note">
+      {{ setUp ? 'Calculating… If this stays, a part of the set-up is missing.' : '' }}
+    </p>
+    <LargeFigures v-else-if="isLarge" :card="spoken" :title="job.name" @close="isLarge = false" />
+    <article v-else class="sheet card">
+      <header class="head">
+        <div>
+          <p class="quiet">{{ job.name }} · weld {{ weldNumber }} · {{ setUp.name }}</p>
+          <h2>Set-up card</h2>
+          <p class="small">{{ spoken.heading }}</p>
+          <p class="small now">
+            On {{ source?.name }} now: <strong>{{ card.onMachineNow ?? 'not recorded' }}</strong><template
+              v-if="card.changeover.steps.length > 0"
+            >
+              ·
+              <RouterLink :to="{ name: 'change-over', params: { id: setUp.id } }"
+                >Change over</RouterLink
+              ></template
+            >
+          </p>
+        </div>
+        <img :src="qr" alt="QR code of this card’s address" width="84" height="84" />
+      </header>
+      <p v-if="spoken.against.length > 0" class="against" role="note">
+        <VerdictMark :verdict="spoken.verdict" />
+        <span>{{ spoken.against.slice(0, 2).join(' ') }}</span>
+        <RouterLink class="screen-only" :to="{ name: 'fit', params: { jobId: job.id } }">Open fit</RouterLink>
+      </p>
+      <dl class="figures">
+        <div v-for="{ id, title, value, unit, notes } in spoken.figures" :key="id">
+          <dt>{{ unit ? `${title}, ${unit}` : title }}</dt>
+          <dd>
+            <strong>{{ value }}</strong>
+            <span v-for="note in notes" :key="note">{{ note }}</span>
+          </dd>
+        </div>
+      </dl>
+      <div class="two">
+        <section>
+          <h3>Leads</h3>
+          <MarksDrawing v-if="leads" :drawing="leads" :label="spoken.leads.text" />
+          <p class="small">{{ spoken.leads.text }}</p>
+        </section>
+        <section>
+          <h3>Section, to scale</h3>
+          <MarksDrawing v-if="section" :drawing="section" :label="`Section of the joint. ${spoken.hold}`" />
+          <p class="small">{{ spoken.hold }} · {{ spoken.passes }}</p>
+        </section>
+      </div>
+      <div class="two">
+        <section>
+          <h3>On the machine</h3>
+          <table>
+            <tbody>
+              <tr v-for="row in spoken.rows" :key="row.place" :class="{ missing: row.isMissing }">
+                <th scope="row">{{ row.title }}</th>
+                <td>{{ row.text }}</td>
+              </tr>
+            </tbody>
+          </table>
+        </section>
+        <section>
+          <h3>In this order</h3>
+          <ol>
+            <li v-for="(step, index) in spoken.steps" :key="step.code">
+              <label>
+                <input
+                  type="checkbox"
+                  :checked="done.has(step.code)"
+                  :disabled="!mayTick"
+                  @change="tick(step.code)"
+                />
+                <span class="no">{{ index + 1 }}</span>
+                <span :class="{ key: step.isKey }"
+                  >{{ step.text }}<span v-if="step.hazard" class="hazard">{{ step.hazard }}</span
+                  ><span v-if="done.has(step.code)" class="who screen-only"
+                    >{{ done.get(step.code)?.who }} {{ clockOf(done.get(step.code)?.at ?? '') }}</span
+                  ></span
+                >
+              </label>
+            </li>
+          </ol>
+          <p class="bar">{{ spoken.pace }}</p>
+          <p class="bar">{{ spoken.uses }}</p>
+          <h3>If it is not right, change one thing</h3>
+          <dl class="signs">
+            <div v-for="{ sign, change } in spoken.symptoms" :key="sign">
+              <dt>{{ sign }}</dt>
+              <dd>{{ change }}</dd>
+            </div>
+          </dl>
+        </section>
+      </div>
+      <footer>
+        <label class="worked"
+          >What worked
+          <textarea
+            v-model="worked"
+            class="screen-only"
+            rows="2"
+            placeholder="Volts, wire speed, who, when"
+          ></textarea>
+          <span class="line">{{ worked }}</span>
+        </label>
+        <p>{{ eyes }}</p>
+        <p>Plan only, not a qualified procedure. The data plate, the manual and the local code decide.</p>
+      </footer>
+      <ul class="cautions">
+        <li v-for="{ topic, text } in other" :key="text">
+          <strong>{{ topic }}</strong> {{ text }}
+        </li>
+      </ul>
+    </article>
+  </div>
+</template>
+
+<style scoped>
+.card-view {
+  display: grid;
+  gap: 10px;
+  padding: 14px 20px;
+}
+a {
+  color: inherit;
+}
+.title {
+  align-items: center;
+  display: flex;
+  flex-wrap: wrap;
+  gap: 4px 14px;
+}
+.chip {
+  align-items: center;
+  display: flex;
+  gap: 6px;
+}
+.acts {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 6px;
+}
+.note {
+  padding: 16px;
+}
+.card {
+  margin: 0 auto;
+  max-width: 860px;
+  padding: 22px 28px;
+  width: 100%;
+}
+.head {
+  align-items: start;
+  border-bottom: 2px solid var(--ink);
+  display: flex;
+  gap: 16px;
+  justify-content: space-between;
+  padding-bottom: 8px;
+}
+.head img {
+  background: #fff;
+  flex: none;
+  padding: 4px;
+}
+h2 {
+  font-size: var(--text-xl);
+  font-weight: 700;
+}
+h3 {
+  font-size: var(--text-m);
+  margin-top: 10px;
+}
+.small {
+  font-size: var(--text-s);
+}
+.against {
+  align-items: baseline;
+  border-left: 3px solid var(--fails);
+  display: flex;
+  flex-wrap: wrap;
+  gap: 4px 10px;
+  margin-top: 10px;
+  padding: 4px 10px;
+}
+.figures {
+  border: 1px solid var(--line-strong);
+  border-radius: var(--radius);
+  display: grid;
+  grid-template-columns: repeat(auto-fit, minmax(124px, 1fr));
+  margin-top: 12px;
+}
+.figures div {
+  border-left: 1px solid var(--line);
+  padding: 8px 10px;
+}
+.figures div:first-child {
+  border-left: 0;
+}
+.figures dt {
+  font-size: var(--text-s);
+}
+.figures strong {
+  display: block;
+  font-size: var(--text-xl);
+  line-height: 1.25;
+}
+.figures dd span {
+  display: block;
+  font-size: var(--text-s);
+}
+.two {
+  display: grid;
+  gap: 0 24px;
+  grid-template-columns: 1fr 1fr;
+}
+table {
+  border-collapse: collapse;
+  font-size: 13px;
+  margin-top: 2px;
+  width: 100%;
+}
+th,
+td {
+  border-top: 1px solid var(--line);
+  padding: 3px 0;
+  text-align: left;
+  vertical-align: top;
+}
+th {
+  color: var(--ink-2);
+  font-weight: 400;
+  padding-right: 10px;
+  white-space: nowrap;
+  width: 92px;
+}
+.missing td {
+  color: var(--unknown);
+  font-style: italic;
+}
+ol li label {
+  border-top: 1px solid var(--line);
+  cursor: pointer;
+  display: grid;
+  font-size: 13px;
+  gap: 8px;
+  grid-template-columns: 18px 14px minmax(0, 1fr);
+  padding: 3px 0;
+}
+.no {
+  color: var(--ink-2);
+}
+.key {
+  font-weight: 700;
+}
+.hazard {
+  color: var(--fails);
+  display: block;
+  font-size: var(--text-s);
+  font-weight: 400;
+}
+.who {
+  color: var(--ink-2);
+  display: block;
+  font-size: var(--text-s);
+  font-weight: 400;
+}
+.bar {
+  border-left: 3px solid var(--ink);
+  font-size: 13px;
+  margin-top: 8px;
+  padding-left: 10px;
+}
+.signs div {
+  border-top: 1px solid var(--line);
+  display: grid;
+  font-size: 13px;
+  gap: 8px;
+  grid-template-columns: 2fr 3fr;
+  padding: 2px 0;
+}
+.signs dt {
+  color: var(--ink-2);
+}
+footer {
+  border-top: 1px solid var(--line-strong);
+  display: grid;
+  font-size: var(--text-s);
+  gap: 16px;
+  grid-template-columns: 1.2fr 1fr 1fr;
+  margin-top: 12px;
+  padding-top: 8px;
+}
+.worked textarea {
+  background: var(--sunk);
+  border: 1px solid var(--line-strong);
+  border-radius: var(--radius);
+  color: var(--ink);
+  font: inherit;
+  margin-top: 2px;
+  padding: 4px 6px;
+  width: 100%;
+}
+.line {
+  border-bottom: 1px solid var(--line-strong);
+  display: none;
+  min-height: 2.4em;
+}
+.cautions {
+  color: var(--ink-2);
+  font-size: var(--text-s);
+  margin-top: 8px;
+}
+@media (max-width: 760px) {
+  .card {
+    padding: 12px;
+  }
+  .two,
+  footer {
+    grid-template-columns: minmax(0, 1fr);
+  }
+  .figures {
+    grid-template-columns: repeat(2, 1fr);
+  }
+}
+@media (pointer: coarse) {
+  ol li label {
+    align-items: center;
+    min-height: 48px;
+  }
+  ol input {
+    height: 24px;
+    width: 24px;
+  }
+  ol li label {
+    grid-template-columns: 28px 16px minmax(0, 1fr);
+  }
+}
+@media print {
+  .card-view {
+    padding: 0;
+  }
+  .card {
+    border: 0;
+    max-width: none;
+    padding: 0;
+    zoom: 0.65;
+  }
+  .line {
+    display: block;
+  }
+  .cautions {
+    color: #000;
+    columns: 2;
+    font-size: 10px;
+  }
+  .two {
+    grid-template-columns: 1fr 1fr;
+  }
+  .figures {
+    grid-template-columns: repeat(6, 1fr);
+  }
+  footer {
+    grid-template-columns: 1.2fr 1fr 1fr;
+  }
+}
+</style>

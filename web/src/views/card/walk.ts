@@ -1,0 +1,14 @@
+import type { ViewWalk } from '../view.ts'
+
+export const WALK: ViewWalk = {
+  looks: ['/jobs/press-frame/card', '/jobs/pressing-tray/card', '/jobs/loader-fork/card'],
+  opens: [
+    {
+      what: 'the large figures of a card',
+      path: '/jobs/press-frame/card',
+      steps: [{ button: 'Large figures' }],
+    },
+  ],
+  walks: [],
+  nothingTyped: [],
+}
