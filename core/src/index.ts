@@ -36,6 +36,15 @@ export type { ChangeStep, Hazard, Tool, Trap, Waste } from './changeover/step.ts
 export { changeoverTo } from './changeover/toSetUp.ts'
 export * from './words/changeText.ts'
 export * from './words/spokenCard.ts'
+export * from './words/procedureSheet.ts'
+export {
+  readSymbolText,
+  symbolText,
+  type SymbolMark,
+  type SymbolStandard,
+  type WeldSymbol,
+  weldSymbolOf,
+} from './weldlist/symbol.ts'
 export { type Card, cardOf, type Leads } from './card/card.ts'
 export { CHANGE_STEPS, type ChangeStepCode } from './model/changeSteps.ts'
 export * from './capacity/capacity.ts'

@@ -114,9 +114,12 @@ function feedRows(capability: Capability): readonly CardRow[] {
     row('brake', fedWire?.metal === 'aluminium' ? 'brake-light' : 'brake'),
     !feedPath
       ? missing('tension', 'no-feeder')
-      : mark === null
-        ? row('tension', fedWire?.metal === 'aluminium' ? 'tension-light' : 'tension')
-        : row('tension', 'tension-mark', { mark }),
+      : // Soft wire flattens at the mark of steel.
+        fedWire?.metal === 'aluminium'
+        ? row('tension', 'tension-light')
+        : mark === null
+          ? row('tension', 'tension')
+          : row('tension', 'tension-mark', { mark }),
     gunRow(capability),
   ]
 }

@@ -45,6 +45,7 @@ export const VOCABULARY: Language['vocabulary'] = {
     'dcen-covered': 'holder on minus (−), work clamp on plus (+)',
     'ac-covered': 'AC',
   },
+  pass: { root: 'root pass', fill: 'fill passes' },
   holderOf: { wire: 'gun', tungsten: 'torch', covered: 'holder' },
   polarityHow: {
     leads: 'by the leads',

@@ -1,12 +1,22 @@
 <script setup lang="ts">
-import { assumptionsOf, jointName, printQuantity, spokenCard, type SpokenCard } from '@brannik/core'
-import { computed, ref } from 'vue'
+import {
+  assumptionsOf,
+  jointName,
+  PROCESSES,
+  printQuantity,
+  spokenCard,
+  type SpokenCard,
+  weldSymbolOf,
+} from '@brannik/core'
+import { computed, ref, toRaw } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import { renderSVG } from 'uqr'
+import { weldSymbolDrawing } from '../../charts/weldSymbol.ts'
 import MarksDrawing from '../../charts/MarksDrawing.vue'
 import ChoiceField from '../../components/ChoiceField.vue'
 import PlaceTabs from '../../components/PlaceTabs.vue'
 import VerdictMark from '../../components/VerdictMark.vue'
+import { engine } from '../../engine/client.ts'
 import { type Question, useAnswer } from '../../engine/useAnswer.ts'
 import { download } from '../../files/download.ts'
 import { useSession } from '../../shop/session.ts'
@@ -16,6 +26,7 @@ import { useNotice } from '../../stores/notice.ts'
 import { useJobTabs } from '../jobs/jobTabs.ts'
 import { leadsDrawing, sectionDrawing } from './cardDrawings.ts'
 import LargeFigures from './LargeFigures.vue'
+import { makePdf } from './makePdf.ts'
 
 /** One printed page for one weld at one machine, or the same on a tablet beside it. */
 const route = useRoute()
@@ -72,6 +83,19 @@ const section = computed(
       },
     ),
 )
+const symbol = computed(
+  () =>
+    card.value &&
+    setUp.value &&
+    weldSymbolOf(
+      card.value.joint,
+      workspace.notation,
+      workspace.shop?.ruleBook === 'international' ? 'iso-2553' : 'aws-a2.4',
+      workspace.shop?.ruleBook === 'international'
+        ? PROCESSES[setUp.value.process].iso4063
+        : (PROCESSES[setUp.value.process].name.split(',')[0] ?? ''),
+    ),
+)
 const address = computed(() => `${location.origin}${route.fullPath}`)
 const qr = computed(
   () => `data:image/svg+xml;utf8,${encodeURIComponent(renderSVG(address.value, { border: 0 }))}`,
@@ -99,33 +123,53 @@ const show = (query: Record<string, string>): void =>
   void router.replace({ query: { ...route.query, ...query } })
 const fileName = computed(() => `card-${jobId.value}-${weldId.value}`)
 
+const paper = computed(() => (workspace.notation.system === 'imperial' ? 'LETTER' : 'A4'))
 const isMaking = ref(false)
-async function pdf(): Promise<void> {
-  if (!spoken.value || !leads.value || !section.value || isMaking.value) return
+/** Only plain data cross to the thread. */
+const plain = <T,>(value: T): T => structuredClone(toRaw(value))
+async function makingPdf(make: Parameters<typeof makePdf>[0], name: string): Promise<void> {
   isMaking.value = true
   try {
-    const { cardPdf } = await import('./cardPdf.ts')
-    await cardPdf(
-      {
-        title: `${job.value?.name ?? ''} · weld ${weldNumber.value} · ${setUp.value?.name ?? ''}`,
-        card: spoken.value,
-        leads: leads.value,
-        section: section.value,
-        address: address.value,
-        worked: worked.value,
-        paper: workspace.notation.system === 'imperial' ? 'LETTER' : 'A4',
-      },
-      `${fileName.value}.pdf`,
-    )
+    await makePdf(make, name)
   } catch {
     notice.refuse('The PDF could not be made. Reload the page and try again.')
   } finally {
     isMaking.value = false
   }
 }
+async function pdf(): Promise<void> {
+  if (!spoken.value || !leads.value || !section.value) return
+  const page = {
+    title: `${job.value?.name ?? ''} · weld ${weldNumber.value} · ${setUp.value?.name ?? ''}`,
+    card: plain(spoken.value),
+    leads: plain(leads.value),
+    section: plain(section.value),
+    address: address.value,
+    worked: worked.value,
+    paper: paper.value,
+  } as const
+  await makingPdf((maker) => maker.card(page), `${fileName.value}.pdf`)
+}
 function json(): void {
   const whole = { format: 'brannik-card', version: 1, card: spoken.value, data: card.value }
   download(`${fileName.value}.json`, JSON.stringify(whole, null, 2), 'application/json')
+}
+/** The preliminary procedure sheet of the same weld. */
+async function procedure(as: 'pdf' | 'json'): Promise<void> {
+  if (!setUp.value || !section.value || !symbol.value) return
+  const sheet = await engine.ask(workspace.snapshot, 'procedure', jobId.value, setUp.value.id, weldId.value)
+  if (!sheet) return
+  const name = `procedure-${jobId.value}-${weldId.value}`
+  if (as === 'json') {
+    download(
+      `${name}.json`,
+      JSON.stringify({ format: 'brannik-procedure', version: 1, sheet }, null, 2),
+      'application/json',
+    )
+    return
+  }
+  const drawings = { section: plain(section.value), symbol: plain(weldSymbolDrawing(symbol.value)) }
+  await makingPdf((maker) => maker.procedure(plain(sheet), drawings, paper.value), `${name}.pdf`)
 }
 const print = (): void => window.print()
 </script>
@@ -161,8 +205,12 @@ const print = (): void => window.print()
       <span class="acts">
         <button class="plain-button main" @click="print">Print</button>
         <button class="plain-button" @click="isLarge = true">Large figures</button>
-        <button class="plain-button" :disabled="isMaking" @click="pdf">PDF</button>
-        <button class="plain-button" @click="json">JSON</button>
+        <button class="plain-button" :disabled="isMaking || !spoken" @click="pdf">PDF</button>
+        <button class="plain-button" :disabled="!spoken" @click="json">JSON</button>
+        <button class="plain-button" :disabled="isMaking || !spoken" @click="procedure('pdf')">
+          Procedure PDF
+        </button>
+        <button class="plain-button" :disabled="!spoken" @click="procedure('json')">Procedure JSON</button>
       </span>
     </div>
     <p v-if="!setUp" class="sheet note">Choose a set-up to see the card.</p>
@@ -214,6 +262,12 @@ const print = (): void => window.print()
           <h3>Section, to scale</h3>
           <MarksDrawing v-if="section" :drawing="section" :label="`Section of the joint. ${spoken.hold}`" />
           <p class="small">{{ spoken.hold }} · {{ spoken.passes }}</p>
+          <MarksDrawing
+            v-if="symbol"
+            class="symbol"
+            :drawing="weldSymbolDrawing(symbol)"
+            label="Welding symbol"
+          />
         </section>
       </div>
       <div class="two">
@@ -337,6 +391,9 @@ h2 {
 h3 {
   font-size: var(--text-m);
   margin-top: 10px;
+}
+.symbol {
+  max-width: 200px;
 }
 .small {
   font-size: var(--text-s);
@@ -511,7 +568,13 @@ footer {
     border: 0;
     max-width: none;
     padding: 0;
-    zoom: 0.65;
+    zoom: 0.66;
+  }
+  .two svg {
+    max-height: 104px;
+  }
+  .two .symbol {
+    max-height: 60px;
   }
   .line {
     display: block;

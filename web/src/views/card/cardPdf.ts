@@ -1,7 +1,5 @@
-/** A card as a PDF of one page, with the fonts that ship. */
+/** A card as a PDF document of one page. */
 import type { SpokenCard } from '@brannik/core'
-import pdfMake from 'pdfmake/build/pdfmake'
-import fonts from 'pdfmake/build/vfs_fonts'
 import type { Content, TDocumentDefinitions } from 'pdfmake/interfaces'
 import { type Drawing, svgOf } from '../../charts/marks.ts'
 
@@ -122,9 +120,4 @@ export function cardDocument({
       },
     ],
   }
-}
-
-export async function cardPdf(paper: CardPaper, name: string): Promise<void> {
-  pdfMake.addVirtualFileSystem(fonts)
-  await pdfMake.createPdf(cardDocument(paper)).download(name)
 }

@@ -20,6 +20,7 @@ import JobHeader from './JobHeader.vue'
 import { csvOf, jsonOf, weldsIn } from './jobFiles.ts'
 import { copyOf, isUntouched } from './newJob.ts'
 import SequenceList from './SequenceList.vue'
+import SymbolField from './SymbolField.vue'
 import WeldTable from './WeldTable.vue'
 
 /** One job as on paper: what it is, its welds one a line, the weld in hand drawn to scale beside them. */
@@ -281,6 +282,7 @@ async function addAtEnd(): Promise<void> {
       </div>
       <aside v-if="selected" class="sheet beside screen-only" tabindex="0" aria-label="Selected weld">
         <SectionDrawing :joint="selected" />
+        <SymbolField :joint="selected" @change="(joint) => patchJoint(selected?.id ?? '', joint, 'symbol')" />
         <AdvicePanel
           :job="job"
           :joint="selected"

@@ -12,6 +12,7 @@ import { computed, ref, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import TripChart from '../../charts/TripChart.vue'
 import ChoiceField from '../../components/ChoiceField.vue'
+import OnNow from '../../components/OnNow.vue'
 import VerdictMark from '../../components/VerdictMark.vue'
 import { type Question, useAnswer } from '../../engine/useAnswer.ts'
 import { usePrint } from '../../stores/usePrint.ts'
@@ -199,6 +200,7 @@ const arrives = ({ findings }: Row): string => {
         :model-value="setUp?.id ?? null"
         @update:model-value="(id) => choose({ 'set-up': id })"
       />
+      <OnNow v-if="setUp" :set-up-id="setUp.id" />
     </div>
     <p v-if="failure" role="alert" class="sheet pad">{{ failure }}</p>
     <p v-else-if="!job || !setUp" class="sheet pad">

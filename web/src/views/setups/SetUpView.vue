@@ -15,6 +15,7 @@ import {
 import { computed, ref, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import ChoiceField from '../../components/ChoiceField.vue'
+import OnNow from '../../components/OnNow.vue'
 import PlaceHead from '../../components/PlaceHead.vue'
 import EarlierVersions from '../../components/EarlierVersions.vue'
 import VerdictMark from '../../components/VerdictMark.vue'
@@ -193,6 +194,7 @@ function remove(): void {
         <VerdictMark :verdict="verdict" /> <span>{{ headline }}</span>
         <span v-if="toBuy" class="sum">{{ toBuy }}</span>
       </p>
+      <OnNow :set-up-id="setUp.id" />
       <VMenu location="bottom end" :transition="false">
         <template #activator="{ props: activator }">
           <button class="plain-button main" v-bind="activator">New set-up</button>

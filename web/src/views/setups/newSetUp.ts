@@ -31,7 +31,9 @@ export function newSetUp(process: ProcessId, shop: Shop, shelf: Shelf, taken: re
     }
     return {
       settings,
-      ...fitOut(capabilityOf(shop, settings, { ...emptyChoice(), building: shelf, bench: shelf }), shelf, { which: 'all' }),
+      ...fitOut(capabilityOf(shop, settings, { ...emptyChoice(), building: shelf, bench: shelf }), shelf, {
+        which: 'all',
+      }),
     }
   }
   const usual = fitted(polarity)
