@@ -2,6 +2,8 @@
 import highsLoader from 'highs'
 import {
   capabilityOf,
+  cardOf,
+  changeoverBetween,
   chosenOf,
   choose,
   couldDo,
@@ -10,6 +12,8 @@ import {
   explain,
   kitProblemOf,
   LIBRARY,
+  onMachineOf,
+  partsOf,
   pairsOf,
   powerOf,
   shopPowerOf,
@@ -345,7 +349,30 @@ function typedTexts(): void {
   print('typed-text-growth', long / short, 'times, for twice as long')
 }
 
+/** The card of a weld, the changeover of a pair, and all pairs of sixty set-ups. */
+function bench(): void {
+  const job = demo.jobs.find(({ id }) => id === 'press-screw-post')
+  const setUp = demo.setUps.find(({ id }) => id === job?.setUpId)
+  const parts = setUp && partsOf(setUp, demo)
+  if (!job || !setUp || !parts?.ok) throw new Error('the demo has no press screw post')
+  const input = { shop: demo.shop, job, setUp, ...parts.parts }
+  print('card', median(timed(() => cardOf(input, '')).slice(1)), 'ms')
+  const SIXTY = 60
+  const sixty = Array.from({ length: SIXTY }, (_, at) => {
+    const like = demo.setUps[at % demo.setUps.length]
+    if (!like) throw new Error('the demo has no set-up')
+    return onMachineOf(like, demo)
+  })
+  const matrix = (): void => {
+    for (const from of sixty) for (const to of sixty) changeoverBetween(demo.shop, from, to)
+  }
+  const all = median(timed(matrix).slice(1))
+  print('changeover', all / SIXTY ** 2, 'ms')
+  print('changeover-60-by-60', all, 'ms')
+}
+
 typedTexts()
+bench()
 await board()
 machineBoard()
 largestJob()

@@ -25,14 +25,17 @@ describe.each(COLLECTIONS)('$path', (kind) => {
 
   it('make, read, rename and delete one, each with its version', async () => {
     const [sample] = (await demo())[kind.listKey] ?? []
-    const record = { ...sample, id: 'made-here', name: 'Made here' }
+    // What is on a machine has the id of the machine: of one on which nothing is recorded.
+    const id = kind.path === 'present-set-ups' ? 'marl-140' : 'made-here'
+    const source = kind.path === 'present-set-ups' ? { powerSourceId: id } : {}
+    const record = { ...sample, ...source, id, name: 'Made here' }
     const made = await server.call('POST', `/api/${kind.path}`, record)
     expect([made.status, made.body.version, made.headers.get('location')]).toEqual([
       201,
       1,
-      `/api/${kind.path}/made-here`,
+      `/api/${kind.path}/${id}`,
     ])
-    const path = `/api/${kind.path}/made-here`
+    const path = `/api/${kind.path}/${id}`
     const renamed = await server.call(
       'PUT',
       path,

@@ -7,7 +7,7 @@ export type Needs = Role | 'anyone'
 
 export const ROLE_WORDS: Readonly<Record<Role, string>> = {
   guest: 'reads',
-  welder: 'reads; ticks cards and logs where there are such',
+  welder: 'reads; ticks off steps, says what is on a machine',
   planner: 'reads, and writes jobs, set-ups and what is used up',
   owner: 'everything',
 }

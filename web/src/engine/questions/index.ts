@@ -37,6 +37,7 @@ export const QUESTIONS = {
   power: () => import('./power.ts'),
   procedure: () => import('./procedure.ts'),
   proposals: () => import('./proposals.ts'),
+  quicker: () => import('./quicker.ts'),
   ranked: () => import('./ranked.ts'),
   readEquipment: () => import('./readEquipment.ts'),
   readWelds: () => import('./readWelds.ts'),

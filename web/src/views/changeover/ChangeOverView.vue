@@ -14,6 +14,7 @@ import { useMoney } from '../../stores/useMoney.ts'
 import { usePrint } from '../../stores/usePrint.ts'
 import { useSetUpTabs } from '../setups/setUpTabs.ts'
 import LoosePlaces from './LoosePlaces.vue'
+import QuickerPanel from './QuickerPanel.vue'
 import { usePresent } from './usePresent.ts'
 
 /** From what is on a machine to the next set-up: the steps, ticked off with a clock, interrupted and resumed. */
@@ -235,6 +236,7 @@ const choose = (id: string | null): void => {
               <li v-for="code in answer.handOver" :key="code">{{ handOverText(workspace.speech, code) }}</li>
             </ul>
           </section>
+          <QuickerPanel />
           <p class="label">
             Minutes are common practice until you have timed your own. The order of steps is a rule: unplug
             first, polarity before power, gas before the arc.
