@@ -1,5 +1,6 @@
 /** The best way of one machine with one process and wire: what costs least to get, then what fits, then what is cheapest to run. */
 import type { Capability } from '../capability/capability.ts'
+import { changeoverTo } from '../changeover/toSetUp.ts'
 import type { Assessment } from '../criteria/criterion.ts'
 import type { Demand } from '../demand/demand.ts'
 import { costOf } from '../fit/cost.ts'
@@ -46,6 +47,14 @@ function wholeOf(capability: Capability, demand: Demand, spent: Spent): Whole | 
     ? { capability, verdict, findings, spent: { ...spent, isTight: verdict === 'tight' } }
     : null
 }
+
+/** Wages of changing over to it: of two ways alike, the one that is nearly on the machine wins. */
+const withChange = (capability: Capability, spent: Spent): Spent => ({
+  ...spent,
+  runCost:
+    spent.runCost + (changeoverTo(capability).minutes / MIN_PER_H) * capability.assumptions.labourPerHour,
+})
+const MIN_PER_H = 60
 
 /** The same set-up with a source that differs in name and price alone, and what that costs. */
 export function withSource(whole: Whole, source: PowerSource): Whole {
@@ -112,7 +121,8 @@ export function bestWith(ground: Ground, begun: Begun, source: PowerSource, at: 
       if (isHopeless(all)) return
       let whole = main
       for (const [slot, item] of small.best(main)?.items ?? []) whole = whole.with(slot, item as never)
-      best = wholeOf(whole, demand, all) ?? best
+      const changed = withChange(whole, all)
+      if (!isHopeless(changed)) best = wholeOf(whole, demand, changed) ?? best
     },
   })
   return best

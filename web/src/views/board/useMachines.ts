@@ -84,7 +84,7 @@ export function useMachines(whatIf: Ref<WhatIf>) {
   /** From what is on the machine now. */
   function changeWords({ takes }: MachineCell): string {
     if (!takes) return ''
-    return takes.changeMin === 0 ? 'on it now' : `${print(takes.changeMin * 60, 's')} change`
+    return takes.changeMin === 0 ? 'on it now' : `${Math.max(1, Math.round(takes.changeMin))} min change`
   }
 
   const columns = computed((): readonly BoardColumn[] =>
