@@ -104,6 +104,7 @@ test('two set-ups are compared from one to the other, and what is on a machine i
 test('the welding symbol is drawn, typed with real keys and read back', async ({ page, server }) => {
   await page.goto(`${server.url}/jobs/press-frame`)
   await expect(page.getByRole('img', { name: /Welding symbol by AWS A2.4: T-joint; 3\/16 in/ })).toBeVisible()
+  await page.getByRole('button', { name: 'Edit symbol' }).click()
   const field = page.getByLabel('Symbol', { exact: true })
   await field.click()
   await field.press('Control+a')

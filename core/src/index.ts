@@ -32,9 +32,10 @@ export * from './capability/capability.ts'
 export * from './changeover/changeover.ts'
 export * from './changeover/handOver.ts'
 export * from './changeover/onMachine.ts'
-export type { ChangeStep, Hazard, Tool, Trap, Waste } from './changeover/step.ts'
+export type { ChangeStep } from './changeover/step.ts'
+export { wasteCostOf } from './changeover/wasteCost.ts'
+export { careOf } from './changeover/stepCare.ts'
 export * from './changeover/quicker.ts'
-export { changeoverTo } from './changeover/toSetUp.ts'
 export * from './words/changeText.ts'
 export * from './words/spokenCard.ts'
 export * from './words/procedureSheet.ts'
@@ -42,12 +43,10 @@ export {
   readSymbolText,
   symbolText,
   type SymbolMark,
-  type SymbolStandard,
   type WeldSymbol,
   weldSymbolOf,
 } from './weldlist/symbol.ts'
 export { type Card, cardOf, type Leads } from './card/card.ts'
-export { CHANGE_STEPS, type ChangeStepCode } from './model/changeSteps.ts'
 export * from './capacity/capacity.ts'
 export * from './capacity/plateMeaning.ts'
 export * from './power/power.ts'

@@ -1,7 +1,7 @@
 /** The order of work at the machine, each hazard at its step. */
 import type { Capability } from '../capability/capability.ts'
 import type { Changeover } from '../changeover/changeover.ts'
-import type { Hazard } from '../changeover/step.ts'
+import type { Hazard } from '../changeover/stepCare.ts'
 import { figure, type Message, message, word } from '../model/message.ts'
 import type { StartingSettings } from '../fit/settings.ts'
 

@@ -5,9 +5,13 @@ import type { Shelf } from '../kinds/shelf.ts'
 import { CHANGE_STEPS } from '../model/changeSteps.ts'
 import { demoShop } from '../testing/samples.ts'
 import { applied, changeoverBetween, tensionMarkOf } from './changeover.ts'
+import { careOf } from './stepCare.ts'
+import { minutesKeyOf } from './learned.ts'
+import { ASSUMPTIONS } from '../assumptions/list.ts'
 import { handOverOf } from './handOver.ts'
 import { BARE, differingKeys, onMachineOf, type OnMachine, presentOn } from './onMachine.ts'
 import { TRAPS } from './step.ts'
+import { wasteCostOf } from './wasteCost.ts'
 
 const demo = demoShop()
 const { shop } = demo
@@ -63,7 +67,7 @@ const pairs = fc
 
 describe('a changeover', () => {
   it('from a set-up to itself is nothing', () => {
-    for (const { id } of demo.setUps) expect(change(id, id)).toMatchObject({ steps: [], minutes: 0, cost: 0 })
+    for (const { id } of demo.setUps) expect(change(id, id)).toMatchObject({ steps: [], minutes: 0 })
   })
   it('from self-shielded to gas-shielded wire is what a welder does, in his order (common practice, no source)', () => {
     expect(codes('yard-cored', 'bay-2-wire')).toEqual([
@@ -106,7 +110,8 @@ describe('a changeover', () => {
     expect(tensionMarkOf(setUp('marl-yard').parts)).toBeNull()
   })
   it('cuts away 250 mm of wire and purges 20 s of gas, at their prices (by hand)', () => {
-    const { waste, cost } = change('yard-cored', 'bay-2-wire')
+    const { waste } = change('yard-cored', 'bay-2-wire')
+    const cost = wasteCostOf({ waste }, setUp('yard-cored'), setUp('bay-2-wire'))
     expect(waste.wireMm).toBeCloseTo(250)
     // 0.035 wire at 12 L/min per mm, 12 at least: 12 L/min for 20 s.
     expect(waste.gasL).toBeCloseTo(4, 1)
@@ -197,6 +202,13 @@ describe('between any two set-ups', () => {
       }),
     )
   })
+})
+
+it('has minutes, in an assumption of its own, for every step, and the wire is live while it is fed', () => {
+  for (const code of CHANGE_STEPS) expect(ASSUMPTIONS[minutesKeyOf(code)].unit, code).toBe('min')
+  expect(careOf('feed').hazard).toBe('wire-live')
+  expect(careOf('power-off').hazard).toBe('unplug')
+  expect(careOf('clamp-off')).toEqual({})
 })
 
 it('hands a machine over with its gas closed where it has any, and its rods dry', () => {

@@ -16,13 +16,12 @@ import { type Reckoner, reckonerFor } from '../calculation/reckoner.ts'
 import { grooveInUse } from '../trade/rollGroove.ts'
 import { BARE, type ChangedKey, differingKeys, type OnMachine, type State } from './onMachine.ts'
 import { STEP_TIMES, timingsOf } from './learned.ts'
-import { type ChangeStep, STEP_KINDS, type Trap, type Waste } from './step.ts'
+import type { ChangeStep, Trap, Waste } from './step.ts'
 
 export interface Changeover {
   readonly steps: readonly ChangeStep[]
   readonly minutes: number
-  /** Wire cut away and gas purged, in the shop's currency; null where a price is missing. */
-  readonly cost: number | null
+  /** Wire cut away and gas purged. */
   readonly waste: Waste
 }
 
@@ -382,16 +381,6 @@ export function tensionMarkOf({
 const ORDER = new Map(CHANGE_STEPS.map((code, index) => [code, index]))
 const NO_WASTE: Waste = { wireMm: 0, gasL: 0 }
 
-/** g of a wire per mm, by its section; a cored wire counts as solid, a little too dear. */
-const priceOfWire = (wire: Chosen['wire'], wireMm: number): number | null => {
-  if (wireMm === 0 || wire === null) return 0
-  const density = wire.metal === 'aluminium' ? 2.7 : wire.metal === 'stainless' ? 8 : 7.85
-  const g = (wireMm / 10) * (Math.PI * (wire.diameterMm / 20) ** 2) * density
-  return wire.packagePrice === null ? null : (g / wire.packageG) * wire.packagePrice
-}
-const priceOfGas = (gas: Chosen['gas'], gasL: number): number | null =>
-  gasL === 0 || gas === null ? 0 : gas.refillPrice === null ? null : (gasL / gas.fullL) * gas.refillPrice
-
 /**
  * @param from what is on the machine; null where that is not recorded, or it is bare
  * @param to as it shall be
@@ -428,7 +417,6 @@ export function changeoverBetween(
   const steps = made
     .toSorted((a, b) => (ORDER.get(a.code) ?? 0) - (ORDER.get(b.code) ?? 0))
     .map(({ code, sets, params = {}, traps = [], waste = null, otherWay = null }): ChangeStep => {
-      const { hazard = null, tools = [] } = STEP_KINDS[code]
       const taken = timings.filter(({ step }) => step === code).map((timing) => timing.minutes)
       return {
         code,
@@ -437,8 +425,6 @@ export function changeoverBetween(
         timed: taken.length,
         sets,
         traps: traps.filter((trap) => trap !== false),
-        hazard,
-        tools,
         waste,
         otherWay,
       }
@@ -450,12 +436,9 @@ export function changeoverBetween(
     }),
     NO_WASTE,
   )
-  const wire = priceOfWire(pair.from?.parts.wire ?? null, waste.wireMm)
-  const gas = priceOfGas(to.parts.gas, waste.gasL)
   return {
     steps,
     minutes: steps.reduce((sum, { minutes }) => sum + minutes, 0),
-    cost: wire === null || gas === null ? null : wire + gas,
     waste,
   }
 }

@@ -1,16 +1,19 @@
 /** Minutes of a step: the default, or learned from what it really took on this machine. */
-import { ASSUMPTIONS } from '../assumptions/list.ts'
+import { type AssumptionKey, ASSUMPTIONS } from '../assumptions/list.ts'
 import { commonPractice } from '../basis/source.ts'
 import { assumed, type Calculation, calculation, input } from '../calculation/calculation.ts'
 import { CHANGE_STEPS, type ChangeStepCode } from '../model/changeSteps.ts'
 import { median } from './median.ts'
-import { STEP_KINDS } from './step.ts'
 
 /** So many timings weigh as much as the default (common practice, no source). */
 const DEFAULT_WEIGHT = 4
 
+/** @example minutesKeyOf('wire-off') // 'changeWireOffMin' */
+export const minutesKeyOf = (code: ChangeStepCode): AssumptionKey =>
+  `change${code.replaceAll(/(?:^|-)([a-z])/g, (_, letter: string) => letter.toUpperCase())}Min` as AssumptionKey
+
 const stepTime = (code: ChangeStepCode) => {
-  const key = STEP_KINDS[code].minutes
+  const key = minutesKeyOf(code)
   return calculation({
     id: `change-${code}`,
     title: ASSUMPTIONS[key].name,

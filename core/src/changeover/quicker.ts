@@ -8,6 +8,7 @@ import type { ChangeStepCode } from '../model/changeSteps.ts'
 import { changeoverBetween } from './changeover.ts'
 import { onMachineOf, type OnMachine } from './onMachine.ts'
 import type { ChangeStep } from './step.ts'
+import { wasteCostOf } from './wasteCost.ts'
 
 export const QUICKER_WAYS = [
   'one-wire',
@@ -160,7 +161,7 @@ export function quickerWays(
           if (i === j || !change) return
           const often = oftenOf(from, to)
           all += often * change.minutes
-          wasted += often * (change.cost ?? 0)
+          wasted += often * (wasteCostOf(change, from.on, to.on) ?? 0)
           for (const way of QUICKER_WAYS) {
             if (way === 'together') continue
             const helped = helps(way, from.on, to.on)

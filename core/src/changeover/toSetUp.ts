@@ -18,7 +18,7 @@ export const changeoverTime = calculation({
   source: commonPractice('steps one after the other'),
 })
 
-const NO_CHANGE: Changeover = { steps: [], minutes: 0, cost: 0, waste: { wireMm: 0, gasL: 0 } }
+const NO_CHANGE: Changeover = { steps: [], minutes: 0, waste: { wireMm: 0, gasL: 0 } }
 const known = new WeakMap<Capability, Changeover>()
 
 /** @returns a set-up as it would be on its machine */

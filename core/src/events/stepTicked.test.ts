@@ -1,7 +1,8 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { type Ticked, type TickAct, tickRunOf } from './stepTicked.ts'
+import { type Ticked, type TickAct, tickRunOf as runOf } from './stepTicked.ts'
 
+const tickRunOf = (events: Parameters<typeof runOf>[0]) => runOf(events, Date.parse)
 const at = (minute: number): string => new Date(Date.UTC(2027, 1, 2, 8, 0) + minute * 60_000).toISOString()
 const press = (minute: number, act: TickAct, step = '', run = 'run-1234'): { who: string; body: Ticked } => ({
   who: 'Ines',

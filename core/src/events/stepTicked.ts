@@ -51,11 +51,13 @@ const MS_PER_MIN = 60_000
 /**
  * What stands of the run that was begun last: the fold over its events.
  * @param events of one subject, in the order in which they were stored
+ * @param msOf reads a time, as `Date.parse` does: there is no clock here
  * @returns null where none was ever begun
- * @example tickRunOf(events)?.done.has('polarity')
+ * @example tickRunOf(events, Date.parse)?.done.has('polarity')
  */
 export function tickRunOf(
   events: readonly { readonly who: string; readonly body: Ticked }[],
+  msOf: (at: string) => number,
 ): TickRun | null {
   const begin = events.findLast(({ body }) => body.act === 'begin')
   if (!begin) return null
@@ -66,11 +68,11 @@ export function tickRunOf(
   const done = new Map<string, { who: string; at: string }>()
   const minutes = new Map<string, number>()
   let [isPaused, isOver, workedMs] = [false, false, 0]
-  let lastMs = Date.parse(begunAt)
+  let lastMs = msOf(begunAt)
   let markMs = 0
   let lastAt = begunAt
   for (const { who, body } of own) {
-    const atMs = Date.parse(body.pressedAt)
+    const atMs = msOf(body.pressedAt)
     if (!isPaused) workedMs += Math.max(0, atMs - lastMs)
     lastMs = Math.max(lastMs, atMs)
     lastAt = body.pressedAt

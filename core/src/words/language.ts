@@ -34,6 +34,13 @@ export interface Language {
   readonly plate: Templates
   readonly ways: Templates
   readonly fillets: Templates
+  readonly sources: Templates
+}
+
+/** What is said at the machine: fetched with the card and the changeover, and no sooner. */
+export interface BenchLanguage {
+  /** Words for codes that are said at the machine alone. */
+  readonly vocabulary: Language['vocabulary']
   /** Steps of a changeover, what is easily missed at them, what can hurt, and the tools. */
   readonly change: Templates
   readonly traps: Templates
@@ -47,5 +54,4 @@ export interface Language {
   readonly cardSteps: Templates
   readonly signs: Templates
   readonly signChanges: Templates
-  readonly sources: Templates
 }

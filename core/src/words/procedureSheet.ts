@@ -8,6 +8,7 @@ import { figure, message, type Param } from '../model/message.ts'
 import { MATERIALS } from '../reference/materials.ts'
 import { PROCESSES } from '../reference/processes.ts'
 import { jointName, printPosition } from '../weldlist/words.ts'
+import { benchSpeechOf } from './benchSpeech.ts'
 import { spokenCard } from './spokenCard.ts'
 import { capital, filled, type Speech, wordOf } from './speech.ts'
 
@@ -42,7 +43,8 @@ const range = (speech: Speech, low: number, high: number, unit: string): string 
  * @returns the sheet in the shop's words and units; a value that nobody knows is empty
  * @example procedureSheetOf(speech, card, input).mark // 'Preliminary, not qualified'
  */
-export function procedureSheetOf(speech: Speech, card: Card, input: FitInput): ProcedureSheet {
+export function procedureSheetOf(plain: Speech, card: Card, input: FitInput): ProcedureSheet {
+  const speech = benchSpeechOf(plain)
   const spoken = spokenCard(speech, card)
   const { joint, settings } = card
   const { shop, job, setUp, wire, gas, tungsten, powerSource } = input

@@ -5,6 +5,7 @@ import type { CardPlace } from '../card/rows.ts'
 import type { CardStepCode } from '../card/steps.ts'
 import { type Message, message } from '../model/message.ts'
 import type { Verdict } from '../model/verdict.ts'
+import { benchSpeechOf } from './benchSpeech.ts'
 import { hazardText } from './changeText.ts'
 import type { Templates } from './language.ts'
 import {
@@ -59,8 +60,9 @@ export interface SpokenCard {
  * @returns every sentence of a card
  * @example spokenCard(speech, card).figures[0] // { id: 'volts', title: 'Volts', value: '20.2 V', notes: ['19.2–21.2 V'] }
  */
-export function spokenCard(speech: Speech, card: Card): SpokenCard {
-  const { language } = speech
+export function spokenCard(plain: Speech, card: Card): SpokenCard {
+  const speech = benchSpeechOf(plain)
+  const language = speech.bench
   const say = (templates: Templates, told: Message): string => filled(speech, templates, told)
   const one = (templates: Templates, code: string): string => say(templates, message(code))
   const { electrode } = card.leads

@@ -5,6 +5,7 @@ import { useFocusReturn } from '../components/useFocusReturn.ts'
 import { viewOf } from '../views/index.ts'
 import { usePrint } from '../stores/usePrint.ts'
 import type { HelpPart } from './help.ts'
+import { helpOf } from './viewHelps.ts'
 
 /** What stands behind the (?) of the open view: what it answers and how to read it, beside it. */
 const { activator } = defineProps<{ activator: HTMLElement }>()
@@ -34,7 +35,7 @@ function more(part: HelpPart): void {
   >
     <section class="sheet view-help" role="dialog" :aria-label="`Help: ${view.title ?? view.place}`">
       <h2>{{ view.title ?? view.place }}</h2>
-      <p v-for="line in view.help" :key="line">{{ spell(line) }}</p>
+      <p v-for="line in helpOf(view.name)" :key="line">{{ spell(line) }}</p>
       <footer>
         <button class="link-button" @click="more('words')">Glossary</button>
         <button class="link-button" @click="more('keys')">Keys</button>

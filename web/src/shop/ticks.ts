@@ -102,7 +102,7 @@ export function useTicks(subject: Ref<string>): Ticks {
     const mine = [...stored.value.filter((one) => one.subject === subject.value), ...own.value]
     const all = [...heard.value, ...mine.map(({ body }) => ({ who: me, body }))]
     const once = new Map(all.map((one) => [JSON.stringify(one.body), one]).toReversed() as [string, Heard][])
-    return tickRunOf([...once.values()].toReversed())
+    return tickRunOf([...once.values()].toReversed(), Date.parse)
   })
   const trySending = (): void => void send((why) => notice.refuse(`Not recorded: ${why}`)).then(look)
   useIntervalFn(() => {

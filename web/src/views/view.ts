@@ -1,4 +1,4 @@
-/** What a view is: its address and its place in the rail. `walk.ts` beside it says what the browser tests do there. */
+/** What a view is: its address and its place in the rail. `help.ts` beside it says how to read it, `walk.ts` what the browser tests do there. */
 import type { RouteComponent } from 'vue-router'
 
 /** The places of the rail, in order. Each answers one question; nothing else gets an entry. */
@@ -12,8 +12,6 @@ export interface View {
   readonly place: Place
   /** The browser's title, where the view has one of its own beside that of its place. */
   readonly title?: string
-  /** What it answers and how to read it, a sentence or two each: shown under (?). */
-  readonly help: readonly string[]
 }
 
 /** What the tests press to open something, in order. */

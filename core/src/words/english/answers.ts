@@ -1,20 +1,7 @@
 /** What a whole fit says beside its criteria: what is missing, the chain, cautions, ways, sources. */
 import type { Language } from '../language.ts'
 
-export const ANSWERS: Pick<
-  Language,
-  | 'groups'
-  | 'missing'
-  | 'notKnown'
-  | 'lacks'
-  | 'suggestions'
-  | 'chain'
-  | 'cautions'
-  | 'plate'
-  | 'ways'
-  | 'fillets'
-  | 'sources'
-> = {
+export const ANSWERS: Omit<Language, 'criteria' | 'vocabulary'> = {
   groups: {
     polarity: { title: 'Polarity', well: 'The leads are on the right terminals' },
     together: { title: 'Parts fit together', well: 'All parts fit together' },

@@ -1,8 +1,17 @@
-import { type Changeover, changeoverBetween, handOverOf, onMachineOf, presentOn } from '@brannik/core'
+import {
+  type Changeover,
+  changeoverBetween,
+  handOverOf,
+  onMachineOf,
+  presentOn,
+  wasteCostOf,
+} from '@brannik/core'
 import { named, type Snapshot } from '../snapshot.ts'
 
 export interface ChangeAnswer {
   readonly changeover: Changeover
+  /** Of the wire cut away and the gas purged, in the shop's currency; null where a price is missing. */
+  readonly cost: number | null
   /** What is on the machine, by name; null where it is not recorded. */
   readonly from: string | null
   readonly handOver: readonly string[]
@@ -20,8 +29,10 @@ export function answer(snapshot: Snapshot, toId: string, fromId: string | null):
   const from = chosen ? onMachineOf(chosen, snapshot) : presentOn(snapshot, to.powerSourceId)
   const present = snapshot.presentSetUps.find(({ id }) => id === to.powerSourceId)
   const target = onMachineOf(to, snapshot)
+  const changeover = changeoverBetween(shop, from, target)
   return {
-    changeover: changeoverBetween(shop, from, target),
+    changeover,
+    cost: wasteCostOf(changeover, from, target),
     from: chosen?.name ?? present?.name ?? null,
     handOver: handOverOf(target),
   }

@@ -8,6 +8,7 @@ import {
   type SpokenCard,
   weldSymbolOf,
 } from '@brannik/core'
+import { useLocalStorage } from '@vueuse/core'
 import { computed, ref, toRaw } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import { renderSVG } from 'uqr'
@@ -113,7 +114,13 @@ function tick(code: string): void {
 const clockOf = (at: string): string =>
   new Date(at).toLocaleTimeString(workspace.notation.locale, { hour: '2-digit', minute: '2-digit' })
 
-const worked = ref('')
+/** What worked, of each weld with each set-up: it waits in this browser until the shop's record of settings takes it. */
+const allWorked = useLocalStorage<Record<string, string>>('brannik.worked', {})
+const workedKey = computed(() => `${jobId.value}.${weldId.value}.${setUp.value?.id ?? ''}`)
+const worked = computed({
+  get: () => allWorked.value[workedKey.value] ?? '',
+  set: (text) => (allWorked.value = { ...allWorked.value, [workedKey.value]: text }),
+})
 const isLarge = ref(false)
 const weldItems = computed(() =>
   (job.value?.joints ?? []).map((one, index) => ({ id: one.id, name: `${index + 1} ${jointName(one)}` })),

@@ -10,5 +10,5 @@ export const WALK: ViewWalk = {
     },
   ],
   walks: [],
-  nothingTyped: [],
+  nothingTyped: ['/jobs/press-frame/card'],
 }

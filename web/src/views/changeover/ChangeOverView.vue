@@ -1,5 +1,14 @@
 <script setup lang="ts">
-import { changeStepText, handOverText, hazardText, otherWayText, toolText, trapText } from '@brannik/core'
+import {
+  careOf,
+  type ChangeStep,
+  changeStepText,
+  handOverText,
+  hazardText,
+  otherWayText,
+  toolText,
+  trapText,
+} from '@brannik/core'
 import { useIntervalFn } from '@vueuse/core'
 import { computed, ref, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
@@ -45,17 +54,25 @@ const { answer } = useAnswer<'changeover'>(
   computed((): Question<'changeover'> | null => setUp.value && ['changeover', setUp.value.id, fromId.value]),
 )
 const steps = computed(() => answer.value?.changeover.steps ?? [])
+function hazardOf(code: ChangeStep['code']): string | null {
+  const { hazard } = careOf(code)
+  return hazard ? hazardText(workspace.speech, hazard) : null
+}
 const shown = computed(() =>
   steps.value.map((step) => ({
     step,
     text: changeStepText(workspace.speech, step),
     traps: step.traps.map((trap) => trapText(workspace.speech, trap)),
-    hazard: step.hazard && hazardText(workspace.speech, step.hazard),
+    hazard: hazardOf(step.code),
     otherWay: otherWayText(workspace.speech, step),
   })),
 )
 const tools = computed(() => [
-  ...new Set(steps.value.flatMap((step) => step.tools.map((tool) => toolText(workspace.speech, tool)))),
+  ...new Set(
+    steps.value.flatMap(({ code }) =>
+      (careOf(code).tools ?? []).map((tool) => toolText(workspace.speech, tool)),
+    ),
+  ),
 ])
 /** Half minutes as they are said; from ten on whole ones. */
 const minutes = (value: number): string =>
@@ -63,13 +80,13 @@ const minutes = (value: number): string =>
     ? `${Math.round(value * 60)} s`
     : `${number(value < 10 ? Math.round(value * 2) / 2 : Math.round(value), 2)} min`
 const uses = computed(() => {
-  const found = answer.value?.changeover
+  const { changeover: found, cost = null } = answer.value ?? {}
   if (!found || (found.waste.wireMm === 0 && found.waste.gasL === 0)) return ''
   const parts = [
     found.waste.wireMm > 0 && `${print(found.waste.wireMm, 'mm length')} of wire`,
     found.waste.gasL > 0 && `${print(Number(found.waste.gasL.toPrecision(2)), 'L')} of gas`,
   ].filter(Boolean)
-  return `Uses up ${parts.join(' and ')}${found.cost === null ? '' : `, ${money(Math.round(found.cost * 100) / 100)}`}.`
+  return `Uses up ${parts.join(' and ')}${cost === null ? '' : `, ${money(Math.round(cost * 100) / 100)}`}.`
 })
 
 const ticks = useTicks(computed(() => `change.${setUp.value?.powerSourceId ?? 'none'}`))

@@ -282,7 +282,7 @@ async function addAtEnd(): Promise<void> {
       </div>
       <aside v-if="selected" class="sheet beside screen-only" tabindex="0" aria-label="Selected weld">
         <SectionDrawing :joint="selected" />
-        <SymbolField :joint="selected" @change="(joint) => patchJoint(selected?.id ?? '', joint, 'symbol')" />
+        <SymbolField :joint="selected" @change="(joint) => patchJoint(joint.id, joint, 'symbol')" />
         <AdvicePanel
           :job="job"
           :joint="selected"

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { applyChange, type Joint, readSymbolText, symbolText, weldSymbolOf } from '@brannik/core'
-import { computed } from 'vue'
+import { computed, ref } from 'vue'
 import MarksDrawing from '../../charts/MarksDrawing.vue'
 import { weldSymbolDrawing } from '../../charts/weldSymbol.ts'
 import type { Read } from '../../components/useTyped.ts'
@@ -16,6 +16,8 @@ const standard = computed(() => (workspace.shop?.ruleBook === 'international' ? 
 const symbol = computed(() => weldSymbolOf(joint, workspace.notation, standard.value))
 const printed = (): string => symbolText(joint, workspace.notation)
 
+/** Typed into now and then: most welds are written in their line. */
+const isOpen = ref(false)
 function read(text: string, before: Joint): Read<Joint> {
   const found = readSymbolText(text, before, workspace.notation)
   if (!found.ok) return found
@@ -30,7 +32,9 @@ function read(text: string, before: Joint): Read<Joint> {
       :drawing="weldSymbolDrawing(symbol)"
       :label="`Welding symbol by ${standard === 'iso-2553' ? 'ISO 2553' : 'AWS A2.4'}: ${printed()}`"
     />
+    <button v-if="!isOpen" class="link-button" @click="isOpen = true">Edit symbol: {{ printed() }}</button>
     <ValueField
+      v-else
       label="Symbol"
       :model-value="joint"
       :printed="printed()"
