@@ -21,28 +21,18 @@ const SHOTS = [
     act: (page) => page.getByTestId('finding-source-range').click(),
   },
   {
-    name: 'settings',
-    path: '/jobs/loader-fork/fit',
-    act: async (page) => {
-      await page.getByRole('button', { name: 'Compare' }).click()
-      await page.getByRole('combobox', { name: 'Compared with' }).click({ force: true })
-      await page.getByRole('option', { name: isMetric ? 'Bay 2 door, stick' : 'Yard, stick' }).click()
-      await page.getByText('the same size').first().waitFor()
-      await page.getByRole('region', { name: 'Settings side by side' }).scrollIntoViewIfNeeded()
-      await page.mouse.wheel(0, 900)
-    },
+    name: 'card',
+    path: isMetric ? '/jobs/press-frame/card' : '/jobs/press-frame/card?set-up=bay-2-wire',
+    act: (page) => page.getByRole('heading', { name: 'Set-up card' }).waitFor(),
+  },
+  {
+    name: 'change-over',
+    path: '/change-over/bay-2-wire',
+    act: (page) => page.getByText('Quicker changes').waitFor(),
   },
   { name: 'start', path: '/start' },
   { name: 'capacity', path: '/capacity/bay-2-wire' },
   { name: 'equipment', path: '/equipment/power-sources/quillon-210' },
-  {
-    name: 'library',
-    path: '/equipment/wires',
-    act: async (page) => {
-      await page.getByRole('button', { name: 'From the library' }).click()
-      await page.getByLabel('Search the library').fill('5356')
-    },
-  },
   { name: 'set-up', path: '/set-ups/platform-tried' },
   {
     name: 'board',

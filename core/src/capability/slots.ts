@@ -105,7 +105,12 @@ export const slotWord = (slot: Slot, { electrode }: Pick<Process, 'electrode'>) 
  * @example chosenOf(setUp, shelf).wire?.name // '0.035 ER70S-6'
  */
 export function chosenOf(setUp: SetUp, shelf: Shelf): Chosen {
-  const chosen: Record<string, unknown> = { ...emptyChoice(), stock: shelf.stock, building: shelf, bench: shelf }
+  const chosen: Record<string, unknown> = {
+    ...emptyChoice(),
+    stock: shelf.stock,
+    building: shelf,
+    bench: shelf,
+  }
   for (const slot of SLOTS) {
     const id = setUp[slotKey(slot)]
     chosen[slot] = id === null ? null : (itemsFor(slot, shelf).find((item) => item.id === id) ?? null)

@@ -5,6 +5,13 @@ import { fitJob, type FitInput } from '../fit/fit.ts'
 import { partsOf } from '../fit/document.ts'
 import { speechOf } from '../words/speech.ts'
 import { spokenCard } from '../words/spokenCard.ts'
+import { fitOut } from '../assembly/fitOut.ts'
+import { type Capability, capabilityOf, NOTHING_SET } from '../capability/capability.ts'
+import { type Chosen, emptyChoice, idsOf } from '../capability/slots.ts'
+import { PROCESS_IDS } from '../model/process.ts'
+import { PROCESSES } from '../reference/processes.ts'
+import { runs } from '../testing/runs.ts'
+import { shelves } from '../testing/shelves.ts'
 import { cardOf } from './card.ts'
 import { lastsOf } from './lasts.ts'
 
@@ -20,6 +27,12 @@ const PAIRS = demo.jobs.flatMap((job) =>
     return parts.ok ? [{ shop: demo.shop, job, setUp, ...parts.parts } as FitInput] : []
   }),
 )
+
+/** What is in each place of a set-up, as plain data. */
+const partsIn = (capability: Capability): Chosen =>
+  Object.fromEntries(
+    Object.keys(emptyChoice()).map((key) => [key, capability[key as keyof Chosen]]),
+  ) as Chosen
 
 function everyText(value: unknown): readonly string[] {
   if (typeof value === 'string') return [value]
@@ -128,6 +141,28 @@ describe('every card', () => {
         expect(spoken.symptoms).toHaveLength(6)
         expect(new Set(spoken.rows.map(({ place }) => place)).size).toBe(spoken.rows.length)
       }
+  })
+  it('is filled or says why not for every set-up that can be put together, of any shelf', () => {
+    fc.assert(
+      fc.property(
+        shelves,
+        fc.constantFrom(...PROCESS_IDS),
+        fc.constantFrom(...demo.jobs),
+        (shelf, process, job) => {
+          const settings = { process, polarity: PROCESSES[process].polarity, ...NOTHING_SET }
+          const empty = capabilityOf(demo.shop, settings, { ...emptyChoice(), building: shelf, bench: shelf })
+          const { capability } = fitOut(empty, shelf, { which: 'all' })
+          const { powerSource, gun } = capability
+          if (!powerSource || !gun) return
+          const setUp = { id: 's', name: 'S', ...settings, ...idsOf(capability) } as FitInput['setUp']
+          const spoken = said({ ...partsIn(capability), shop: demo.shop, job, setUp, powerSource, gun })
+          for (const text of everyText([spoken.rows, spoken.steps, spoken.pace, spoken.uses, spoken.heading]))
+            expect(text).not.toMatch(/^$|[{}]|undefined|NaN/)
+          expect(new Set(spoken.rows.map(({ place }) => place)).size).toBe(spoken.rows.length)
+        },
+      ),
+      { numRuns: runs(60) },
+    )
   })
   it('agrees with the fit: settings, verdict and cautions are the same', () => {
     for (const input of PAIRS) {

@@ -102,7 +102,9 @@ describe('a changeover', () => {
       change(from, to).steps.find((step) => step.code === code)?.traps
     expect(trapsAt('yard-cored', 'bay-2-wire', 'roll')).toContain('knurled-to-smooth')
     expect(trapsAt('yard-cored', 'bay-2-wire', 'polarity')).toContain('polarity-forgotten')
-    expect(trapsAt('bay-2-wire', 'spool-gun', 'clean-grooves')).toContain('steel-dust')
+    expect(trapsAt('bay-2-wire', 'platform-tried', 'clean-grooves')).toContain('steel-dust')
+    // A spool gun has its own wire path: there is no steel dust in it.
+    expect(codes('bay-2-wire', 'spool-gun')).not.toContain('clean-grooves')
   })
   it('names the feeder’s own mark for this form of wire, and none where nobody has read it', () => {
     expect(tensionMarkOf(setUp('bay-2-wire').parts)).toBe('3')

@@ -103,8 +103,9 @@ function wireSteps(pair: Pair, cutMm: number): readonly Made[] {
     steps.push({
       code: 'spool-on',
       sets: pair.sets('wireId'),
-      params: { wire: next.name },
-      traps: [isOtherSpool && 'spool-adapter'],
+      params: { wire: next.name, where: word('spoolPlace', pair.to.parts.gun?.feeder ? 'gun' : 'hub') },
+      // A spool gun has a place for its own size.
+      traps: [isOtherSpool && !pair.to.parts.gun?.feeder && 'spool-adapter'],
     })
   } else steps.push({ code: 'rods-out', sets: pair.sets('wireId'), params: { wire: next.name } })
   return steps
@@ -123,7 +124,10 @@ function feedPathSteps(pair: Pair): readonly Made[] {
   const steps: Made[] = []
   const toAluminium =
     wire?.metal === 'aluminium' && oldWire !== null && oldWire.metal !== 'aluminium' && isSpooled(oldWire)
-  if (toAluminium && isSpooled(wire)) steps.push({ code: 'clean-grooves', sets: {}, traps: ['steel-dust'] })
+  // A spool gun has a wire path of its own, in which no steel has run.
+  const isOwnPath = Boolean(pair.to.parts.gun?.feeder)
+  if (toAluminium && !isOwnPath && isSpooled(wire))
+    steps.push({ code: 'clean-grooves', sets: {}, traps: ['steel-dust'] })
   if (pair.has('rollId')) {
     const knurled =
       oldRoll && oldWire && isSpooled(oldWire) && grooveInUse(oldRoll, oldWire).form === 'v-knurled'

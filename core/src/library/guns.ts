@@ -72,7 +72,7 @@ const gun = ({
       id: idOf('lib gun', called),
       name: called,
       ...PLAIN,
-    keptAt: null,
+      keptAt: null,
       kind: 'gun',
       drive: 'none',
       lengthMm: lengthFt * FT_MM,

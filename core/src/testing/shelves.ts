@@ -209,7 +209,10 @@ const DRAWER: readonly Part[] = [
 ]
 
 /** One of each that goes together with the drawer, so that most set-ups can be made whole; the random ones come on top. */
-const BASICS: Omit<Shelf, 'generators' | 'panels' | 'loads' | 'parts' | 'feeders' | 'presentSetUps' | 'stock'> = {
+const BASICS: Omit<
+  Shelf,
+  'generators' | 'panels' | 'loads' | 'parts' | 'feeders' | 'presentSetUps' | 'stock'
+> = {
   circuits: [
     {
       id: 'c',

@@ -5,6 +5,7 @@ import { CHANGE, HAND_OVER, HAZARD_WORDS, TOOL_WORDS, TRAP_WORDS } from './chang
 
 export const ENGLISH_BENCH: BenchLanguage = {
   vocabulary: {
+    spoolPlace: { hub: 'on the hub', gun: 'in the gun' },
     /** Which lead goes where, by what holds the arc. */
     leadsOf: {
       'dcep-wire': 'gun on plus (+), work clamp on minus (−)',

@@ -17,7 +17,7 @@ export const CHANGE: Templates = {
   'feeder-on': 'Connect {feeder}',
   'gun-on': 'Connect {gun}',
   leads: 'Fit the welding leads: {size}',
-  'spool-on': 'Put {wire} on the hub. Set the brake so that it does not run on',
+  'spool-on': 'Put {wire} {where}. Set the brake so that it does not run on',
   'torch-parts': 'Fit the torch parts: {parts}',
   tungsten: 'Grind and fit the tungsten: {tungsten}',
   'stick-out': 'Set the stickout to {stickOut}',

@@ -26,7 +26,11 @@ export function answer(snapshot: Snapshot): QuickerAnswer {
         wire.spoolMm !== null &&
         (isSpoolGun === null || (gun?.drive === 'spool') === isSpoolGun),
     )
-  const converted = feeds('aluminium', false)[0] ?? null
+  // Only one that would feed aluminium at all is held against a spool gun: no steel liner, pure argon.
+  const converted =
+    feeds('aluminium', false).find(
+      ({ parts: { liner, gas } }) => liner !== null && liner.material !== 'steel' && gas?.argonPct === 100,
+    ) ?? null
   const sameSource = (list: typeof on) =>
     list.find(({ state }) => state.powerSourceId === converted?.state.powerSourceId) ?? null
   const steel = sameSource(feeds('carbon-steel', false))

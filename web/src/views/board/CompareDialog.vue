@@ -78,7 +78,9 @@ function feed(setUp: SetUp): string {
   const most = path?.feedMaxMmPerMin ?? null
   return most === null ? 'no data' : `up to ${print(most, 'mm/min')}`
 }
-const { answer: changeMinutes } = useAnswer<'changeMinutes'>(computed<Question<'changeMinutes'>>(() => ['changeMinutes']))
+const { answer: changeMinutes } = useAnswer<'changeMinutes'>(
+  computed<Question<'changeMinutes'>>(() => ['changeMinutes']),
+)
 const ROWS: readonly { readonly title: string; readonly of: (setUp: SetUp) => string }[] = [
   { title: 'Process', of: ({ process }) => PROCESSES[process].workshopWord },
   { title: 'Supply', of: (setUp) => supply(setUp) },

@@ -143,8 +143,9 @@ defineExpose({ focus: () => heading.value?.focus() })
               <RouterLink
                 v-if="machines.recorded(way)"
                 :to="{ name: 'change-over', params: { id: machines.recorded(way)?.id ?? '' } }"
-                >{{ machines.changeWords(cell) }}</RouterLink
-              ><template v-else>{{ machines.changeWords(cell) }}</template>
+                >{{ machines.changeWords(cell) }}</RouterLink><template v-else>{{
+                machines.changeWords(cell)
+              }}</template>
             </dd>
           </template>
           <template v-if="onNow">

@@ -18,6 +18,7 @@ import { useMoney } from '../../stores/useMoney.ts'
 import { useNotice } from '../../stores/notice.ts'
 import { usePrint } from '../../stores/usePrint.ts'
 import { useWorkspace } from '../../shop/workspace.ts'
+import QuickerPanel from '../changeover/QuickerPanel.vue'
 import DecideDialog from './DecideDialog.vue'
 import {
   differenceOf,
@@ -436,6 +437,7 @@ const toDecide = computed(() =>
               </li>
             </ul>
           </section>
+          <QuickerPanel />
           <section v-if="(study.frontier?.length ?? 0) > 1">
             <h2>Jobs done by purchase cost</h2>
             <FrontierChart

@@ -94,7 +94,9 @@ const ORDERS = [
         <strong>{{ print(pieceS, 's') }}</strong> a piece. The job takes
         <strong>{{ print(workS(plan.work), 's') }}</strong>: {{ print(plan.work.arcS, 's') }} arc,
         {{ print(plan.work.tackS, 's') }} tacking, {{ print(plan.work.handlingS, 's') }} handling,
-        {{ print(plan.work.changeoverS, 's') }} changeover
+        <RouterLink v-if="job.setUpId" :to="{ name: 'change-over', params: { id: job.setUpId } }"
+          >{{ print(plan.work.changeoverS, 's') }} changeover</RouterLink
+        ><template v-else>{{ print(plan.work.changeoverS, 's') }} changeover</template>
         <template v-if="plan.dutyPct !== null"> · worst ten minutes {{ print(plan.dutyPct, '%') }}</template>
       </p>
     </div>

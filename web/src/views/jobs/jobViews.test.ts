@@ -111,7 +111,7 @@ describe('the order of welding', () => {
     const wrapper = list('tank-manifold')
     expect(wrapper.findAll('li')).toHaveLength(4)
     expect(wrapper.get('.total').text()).toMatch(
-      /48 min a piece\. The job takes 1 h 44 min:.* arc,.* tacking,.* handling, 10 min changeover/,
+      /48 min a piece\. The job takes 1 h 44 min:.* arc,.* tacking,.* handling, 8 min 30 s changeover/,
     )
   })
 
