@@ -116,6 +116,26 @@ test('the welding symbol is drawn, typed with real keys and read back', async ({
   await expect(page.getByRole('alert').filter({ hasText: 'banana' })).toBeVisible()
 })
 
+test('a bad bead leads to one next change, and to the one after it where that was not it', async ({
+  page,
+  server,
+}) => {
+  await page.goto(`${server.url}/jobs/press-frame/card?set-up=bay-2-wire`)
+  await page.getByRole('button', { name: 'porosity' }).click()
+  const step = page.getByRole('region', { name: 'Find the cause: porosity' })
+  await expect(step).toContainText('1 of 5')
+  await expect(step).toContainText('Do you hear steady gas')
+  await step.getByRole('button', { name: 'Yes, all right' }).click()
+  await expect(step).toContainText('2 of 5')
+  await step.getByRole('button', { name: 'No, that is it' }).click()
+  await expect(step).toContainText('Put up a screen')
+  await step.getByRole('button', { name: 'It did not help' }).click()
+  for (let left = 3; left > 0; left -= 1) await step.getByRole('button', { name: 'Yes, all right' }).click()
+  await expect(step).toContainText('Stop here.')
+  await step.getByRole('button', { name: 'Back' }).click()
+  await expect(step).toContainText('5 of 5')
+})
+
 test('a PDF and a JSON of the card and of the procedure sheet are given out', async ({ page, server }) => {
   await page.goto(`${server.url}/jobs/press-frame/card?set-up=bay-2-wire`)
   for (const name of ['PDF', 'JSON', 'Procedure PDF', 'Procedure JSON']) {

@@ -26,6 +26,7 @@ export const CORE_ROOMS = [
   'power',
   'assembly',
   'fit',
+  'dialin',
   'card',
   'board',
   'purchase',

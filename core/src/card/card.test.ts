@@ -106,6 +106,14 @@ describe('other processes', () => {
     expect(spoken.figures.map(({ id }) => id)).toContain('post-flow')
     expect(spoken.rows.map(({ place }) => place)).not.toContain('tip')
   })
+  it('a girth seam says how fast a turntable turns: travel over the circumference', () => {
+    const input = demoInput('tank-manifold', 'bench-tig-316')
+    const girth = input.job.joints.find(({ around }) => around)
+    const travel = said(input, girth?.id).figures.find(({ id }) => id === 'travel')
+    const rpm = Number(/^([\d.]+) rpm on a turntable$/.exec(travel?.notes[0] ?? '')?.[1])
+    // in/min over π times the diameter in inches.
+    expect(rpm).toBeCloseTo(Number(travel?.value) / (Math.PI * ((girth?.diameterMm ?? NaN) / 25.4)), 1)
+  })
   it('TIG on aluminium: AC from the panel', () => {
     const spoken = said(demoInput('picking-platform', 'bench-tig-ac'))
     expect(spoken.leads).toMatchObject({ text: 'AC', way: 'set on the panel' })
@@ -114,6 +122,22 @@ describe('other processes', () => {
   it('low-hydrogen rods come out of the oven (AWS D1.1, 5.3.2, from memory)', () => {
     const spoken = said(demoInput('loader-fork', 'yard-stick'))
     expect(spoken.rows.find(({ place }) => place === 'storage')?.text).toContain('oven')
+  })
+  it('an open groove has its root pass and its fill passes apart, the root colder (common practice, no source)', () => {
+    const spoken = said(demoInput('loader-fork', 'yard-cored'))
+    expect(
+      spoken.passSettings.map((line) => /^(\d+) (root|fill) pass(?:es)?: (\d+) A/.exec(line)?.[2]),
+    ).toEqual(['root', 'fill'])
+    const amps = spoken.passSettings.map((line) => Number(/(\d+) A/.exec(line)?.[1]))
+    expect(amps[0]).toBeLessThan(amps[1] ?? 0)
+  })
+  it('a preheat says how to measure it and how long it takes', () => {
+    const tray = demoInput('loader-fork', 'yard-cored')
+    const warm = said({ ...tray, job: { ...tray.job, preheatC: 110 } }).rows.find(
+      ({ place }) => place === 'preheat',
+    )
+    // 230 °F.
+    expect(warm?.text).toMatch(/^230 °F, about \d+ (s|min).* with a burner\. Measure 3 in/)
   })
   it('self-shielded wire needs no gas, and runs with the gun on minus', () => {
     const spoken = said(demoInput('loader-fork', 'yard-cored'))

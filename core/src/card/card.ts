@@ -2,15 +2,16 @@
 import type { Capability } from '../capability/capability.ts'
 import type { Changeover } from '../changeover/changeover.ts'
 import { changeoverTo } from '../changeover/toSetUp.ts'
+import { type WeldClass, weldClassOf } from '../dialin/causes.ts'
 import { isConsequence } from '../criteria/chosen.ts'
 import type { Assessment } from '../criteria/criterion.ts'
 import type { Demand } from '../demand/demand.ts'
 import { type Fit, type FitInput, fitJob, sidesOf } from '../fit/fit.ts'
 import { allowedDutyPct } from '../fit/cost.ts'
-import { settingsOf, type StartingSettings } from '../fit/settings.ts'
+import { type PassStart, settingsOf, type StartingSettings } from '../fit/settings.ts'
 import { inStock } from '../kinds/counts.ts'
 import type { Joint } from '../kinds/job.ts'
-import { figure, type Message, message, word } from '../model/message.ts'
+import { figure, list, type Message, message, word } from '../model/message.ts'
 import type { Polarity } from '../model/process.ts'
 import type { Verdict } from '../model/verdict.ts'
 import type { WeldFigures } from '../demand/weldFigures.ts'
@@ -43,6 +44,8 @@ export interface Card {
   readonly leads: Leads
   readonly settings: StartingSettings
   readonly passes: Message
+  /** Of a groove with an open root what each kind of pass is set to; empty for every other weld. */
+  readonly passSettings: readonly Message[]
   readonly rows: readonly CardRow[]
   readonly changeover: Changeover
   /** The set-up that is on the machine now; null where it is not recorded. */
@@ -51,6 +54,7 @@ export interface Card {
   readonly pace: Message
   readonly uses: readonly Message[]
   readonly symptoms: readonly Symptom[]
+  readonly weldClass: WeldClass
   readonly cautions: Fit['cautions']
 }
 
@@ -106,6 +110,18 @@ function passesOf({ passes }: WeldFigures, { stepOverMm }: StartingSettings): Me
     : message('passes-stepped', { count: figure(passes, ''), step: figure(stepOverMm, 'mm') })
 }
 
+/** Root first: its settings are not those of the fill. */
+const passSetting = ({ pass, passes, wantedA, voltsV, feedMmPerMin }: PassStart): Message =>
+  message('pass-set', {
+    count: figure(passes, ''),
+    pass: word(passes === 1 ? 'onePass' : 'pass', pass),
+    settings: list([
+      figure(Math.round(wantedA), 'A'),
+      ...(voltsV === null ? [] : [figure(Number(voltsV.toPrecision(3)), 'V')]),
+      ...(feedMmPerMin === null ? [] : [figure(Number(feedMmPerMin.toPrecision(2)), 'mm/min')]),
+    ]),
+  })
+
 /**
  * @param input the shop, the job and every part of the set-up
  * @param jointId the weld; one that the job does not have gives the weld with the highest current
@@ -149,6 +165,7 @@ export function cardOf(input: FitInput, jointId: string): Card {
     },
     settings,
     passes: passesOf(weld, settings),
+    passSettings: settings.passes.map(passSetting),
     rows: rowsOfCard(capability, demand, weld, settings),
     changeover,
     onMachineNow: present?.name ?? null,
@@ -156,6 +173,7 @@ export function cardOf(input: FitInput, jointId: string): Card {
     pace: paceOf(capability, demand),
     uses: usesOf(capability, demand, fit.criteria),
     symptoms: symptomsOf(capability),
+    weldClass: weldClassOf(capability),
     cautions: fit.cautions,
   }
 }

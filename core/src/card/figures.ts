@@ -59,6 +59,11 @@ function travelFigure({ travelMmPerMin }: StartingSettings, { joint, runMm }: We
   return of(
     'travel',
     value(figure(rounded(travelMmPerMin, 2), 'mm/min')),
+    joint.around && joint.diameterMm !== null
+      ? message('turntable', {
+          rpm: figure(Number((travelMmPerMin / (Math.PI * joint.diameterMm)).toPrecision(2)), 'rpm'),
+        })
+      : null,
     message('travel-over', { length: figure(lengthMm, 'mm length'), time: figure(Math.round(seconds), 's') }),
   )
 }

@@ -8,6 +8,7 @@ import { isSpooled } from '../kinds/spooled.ts'
 import { figure, list, type Message, message, type Param, word } from '../model/message.ts'
 import { coveredClassOf } from '../reference/coveredElectrodes.ts'
 import { MATERIALS } from '../reference/materials.ts'
+import { warmingOf } from '../trade/preheat.ts'
 import { grooveInUse } from '../trade/rollGroove.ts'
 import { thinnerFamily } from '../trade/wantedCurrent.ts'
 
@@ -221,7 +222,7 @@ function stickRows({ gun, wire }: Capability): readonly CardRow[] {
 
 /** What is done to the parts before, the same for every process but for what it forgives. */
 function preparationRows(
-  { process }: Capability,
+  { process, reckoner }: Capability,
   { job, assumptions }: Demand,
   weld: WeldFigures,
 ): readonly CardRow[] {
@@ -236,7 +237,10 @@ function preparationRows(
     row('solvent', isAluminium || process.electrode === 'tungsten' ? 'solvent' : 'solvent-if-oily'),
     job.preheatC === null
       ? row('preheat', 'no-preheat')
-      : row('preheat', 'preheat', { to: figure(job.preheatC, '°C') }),
+      : row('preheat', 'preheat', {
+          to: figure(job.preheatC, '°C'),
+          time: figure(warmingOf(joint, weld.runMm, thinnerFamily(joint), job.preheatC, reckoner).timeS, 's'),
+        }),
     row('tacks', 'tacks', { count: figure(tacks, '') }),
     row('clamp', 'clamp'),
   ]

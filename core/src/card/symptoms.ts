@@ -1,75 +1,74 @@
-/** What goes wrong with each process and wire, and the one thing to change first. Common practice, no source. */
+/** The signs of trouble that a process and wire really have, each with the one thing to change first. Common practice, no source. */
 import type { Capability } from '../capability/capability.ts'
+import { SIGNS_OF, type WeldClass, weldClassOf } from '../dialin/causes.ts'
 
 export interface Symptom {
   readonly sign: string
+  /** In few words, as it is printed. */
   readonly change: string
 }
-const pair = (sign: string, change: string): Symptom => ({ sign, change })
 
-const SOLID = [
-  pair('ropey', 'volts-up'),
-  pair('wide-spatter', 'volts-down'),
-  pair('stubs', 'wire-down'),
-  pair('burns-back', 'wire-up'),
-  pair('porosity', 'gas-wind-dirt'),
-  pair('stutters', 'feed-path'),
-]
-const ALUMINIUM = [
-  pair('soot', 'push-and-clean'),
-  pair('cold-start', 'warm-first'),
-  pair('birdnest', 'tension-less'),
-  pair('burns-back', 'tip-larger'),
-  pair('porosity', 'gas-wind-dirt'),
-  pair('burns-through', 'travel-faster'),
-]
-const SELF_SHIELDED = [
-  pair('worm-tracks', 'volts-down'),
-  pair('wide-spatter', 'polarity-first'),
-  pair('stubs', 'wire-down'),
-  pair('slag-trapped', 'drag-more'),
-  pair('porosity', 'stick-out-longer'),
-  pair('stutters', 'feed-path'),
-]
-const CORED = [
-  pair('ropey', 'volts-up'),
-  pair('worm-tracks', 'volts-down'),
-  pair('slag-trapped', 'drag-more'),
-  pair('stubs', 'wire-down'),
-  pair('porosity', 'gas-wind-dirt'),
-  pair('stutters', 'feed-path'),
-]
-const TIG = [
-  pair('tungsten-balls', 'polarity-first'),
-  pair('tungsten-black', 'post-flow'),
-  pair('arc-wanders', 'regrind'),
-  pair('porosity', 'gas-wind-dirt'),
-  pair('dull-grey', 'travel-faster'),
-  pair('dipped', 'regrind-clean'),
-]
-const TIG_AC = [
-  pair('tungsten-balls', 'balance-less'),
-  pair('black-specks', 'balance-more'),
-  pair('arc-wanders', 'regrind'),
-  pair('porosity', 'gas-wind-dirt'),
-  pair('burns-through', 'travel-faster'),
-  pair('dipped', 'regrind-clean'),
-]
-const STICK = [
-  pair('sticks', 'amps-up'),
-  pair('undercut', 'amps-down-slower'),
-  pair('slag-trapped', 'arc-shorter'),
-  pair('porosity', 'rods-dry'),
-  pair('arc-blow', 'clamp-move'),
-  pair('wide-spatter', 'arc-shorter'),
-]
+const FIRST: Readonly<Record<WeldClass, Readonly<Record<string, string>>>> = {
+  solid: {
+    ropey: 'volts-up',
+    'wide-spatter': 'volts-down',
+    stubs: 'wire-down',
+    'burns-back': 'wire-up',
+    porosity: 'gas-wind-dirt',
+    stutters: 'feed-path',
+  },
+  aluminium: {
+    soot: 'push-and-clean',
+    'cold-start': 'warm-first',
+    birdnest: 'tension-less',
+    'burns-back': 'tip-larger',
+    porosity: 'gas-wind-dirt',
+    'burns-through': 'travel-faster',
+  },
+  'self-shielded': {
+    'worm-tracks': 'volts-down',
+    'wide-spatter': 'polarity-first',
+    stubs: 'wire-down',
+    'slag-trapped': 'drag-more',
+    porosity: 'stick-out-longer',
+    stutters: 'feed-path',
+  },
+  cored: {
+    ropey: 'volts-up',
+    'worm-tracks': 'volts-down',
+    'slag-trapped': 'drag-more',
+    stubs: 'wire-down',
+    porosity: 'gas-wind-dirt',
+    stutters: 'feed-path',
+  },
+  'tig-dc': {
+    'tungsten-balls': 'polarity-first',
+    'tungsten-black': 'post-flow',
+    'arc-wanders': 'regrind',
+    porosity: 'gas-wind-dirt',
+    'dull-grey': 'travel-faster',
+    dipped: 'regrind-clean',
+  },
+  'tig-ac': {
+    'tungsten-balls': 'balance-less',
+    'black-specks': 'balance-more',
+    'arc-wanders': 'regrind',
+    porosity: 'gas-wind-dirt',
+    'burns-through': 'travel-faster',
+    dipped: 'regrind-clean',
+  },
+  stick: {
+    sticks: 'amps-up',
+    undercut: 'amps-down-slower',
+    'slag-trapped': 'arc-shorter',
+    porosity: 'rods-dry',
+    'arc-blow': 'clamp-move',
+    'wide-spatter': 'arc-shorter',
+  },
+}
 
 /** @returns six signs that this process and wire really have, each with the first thing to change */
-export function symptomsOf({ process, wire }: Pick<Capability, 'process' | 'wire'>): readonly Symptom[] {
-  if (process.electrode === 'covered') return STICK
-  if (process.id === 'gtaw-ac') return TIG_AC
-  if (process.electrode === 'tungsten') return TIG
-  if (wire?.metal === 'aluminium') return ALUMINIUM
-  if (process.id === 'fcaw-s') return SELF_SHIELDED
-  return process.id === 'fcaw-g' ? CORED : SOLID
+export function symptomsOf(of: Pick<Capability, 'process' | 'wire'>): readonly Symptom[] {
+  const weldClass = weldClassOf(of)
+  return Object.keys(SIGNS_OF[weldClass]).map((sign) => ({ sign, change: FIRST[weldClass][sign] ?? '' }))
 }

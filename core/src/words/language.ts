@@ -54,4 +54,7 @@ export interface BenchLanguage {
   readonly cardSteps: Templates
   readonly signs: Templates
   readonly signChanges: Templates
+  /** Causes of a bad bead by name; their tests, changes and ways back. */
+  readonly causes: Templates
+  readonly dialIn: Templates
 }

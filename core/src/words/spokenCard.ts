@@ -48,11 +48,12 @@ export interface SpokenCard {
   readonly leads: { readonly electrode: string; readonly text: string; readonly way: string }
   readonly hold: string
   readonly passes: string
+  readonly passSettings: readonly string[]
   readonly rows: readonly SpokenRow[]
   readonly steps: readonly SpokenCardStep[]
   readonly pace: string
   readonly uses: string
-  readonly symptoms: readonly { readonly sign: string; readonly change: string }[]
+  readonly symptoms: readonly { readonly code: string; readonly sign: string; readonly change: string }[]
   readonly cautions: readonly { readonly topic: string; readonly text: string }[]
 }
 
@@ -85,6 +86,7 @@ export function spokenCard(plain: Speech, card: Card): SpokenCard {
     },
     hold: `${gun} ${workAngleDeg}°, ${travel} ${angleDeg.low}–${angleDeg.high}°`,
     passes: say(language.card, card.passes),
+    passSettings: card.passSettings.map((told) => say(language.card, told)),
     rows: card.rows.map(({ place, told, isMissing }) => ({
       place,
       title: one(language.cardPlaces, place),
@@ -100,6 +102,7 @@ export function spokenCard(plain: Speech, card: Card): SpokenCard {
     pace: say(language.card, card.pace),
     uses: card.uses.map((told) => say(language.card, told)).join(' '),
     symptoms: card.symptoms.map(({ sign, change }) => ({
+      code: sign,
       sign: one(language.signs, sign),
       change: midSentence(one(language.signChanges, change)),
     })),

@@ -1,6 +1,7 @@
 /** English at the machine: changeover and card. */
 import type { BenchLanguage } from '../language.ts'
 import { CARD, CARD_FIGURE_TITLES, CARD_PLACES_TITLES, CARD_STEP_WORDS, SIGN_CHANGES, SIGNS } from './card.ts'
+import { CAUSE_TITLES, DIAL_IN } from './dialin.ts'
 import { CHANGE, HAND_OVER, HAZARD_WORDS, TOOL_WORDS, TRAP_WORDS } from './change.ts'
 
 export const ENGLISH_BENCH: BenchLanguage = {
@@ -18,7 +19,8 @@ export const ENGLISH_BENCH: BenchLanguage = {
       'dcen-covered': 'holder on minus (−), work clamp on plus (+)',
       'ac-covered': 'AC',
     },
-    pass: { root: 'root pass', fill: 'fill passes' },
+    pass: { root: 'root passes', fill: 'fill passes' },
+    onePass: { root: 'root pass', fill: 'fill pass' },
     holderOf: { wire: 'gun', tungsten: 'torch', covered: 'holder' },
     polarityHow: {
       leads: 'by the leads',
@@ -46,4 +48,6 @@ export const ENGLISH_BENCH: BenchLanguage = {
   cardSteps: CARD_STEP_WORDS,
   signs: SIGNS,
   signChanges: SIGN_CHANGES,
+  causes: CAUSE_TITLES,
+  dialIn: DIAL_IN,
 }

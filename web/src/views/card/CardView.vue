@@ -26,6 +26,7 @@ import { useWorkspace } from '../../shop/workspace.ts'
 import { useNotice } from '../../stores/notice.ts'
 import { useJobTabs } from '../jobs/jobTabs.ts'
 import { leadsDrawing, sectionDrawing } from './cardDrawings.ts'
+import FindCause from './FindCause.vue'
 import LargeFigures from './LargeFigures.vue'
 import { makePdf } from './makePdf.ts'
 
@@ -269,6 +270,7 @@ const print = (): void => window.print()
           <h3>Section, to scale</h3>
           <MarksDrawing v-if="section" :drawing="section" :label="`Section of the joint. ${spoken.hold}`" />
           <p class="small">{{ spoken.hold }} · {{ spoken.passes }}</p>
+          <p v-for="line in spoken.passSettings" :key="line" class="small">{{ line }}</p>
           <MarksDrawing
             v-if="symbol"
             class="symbol"
@@ -313,12 +315,7 @@ const print = (): void => window.print()
           <p class="bar">{{ spoken.pace }}</p>
           <p class="bar">{{ spoken.uses }}</p>
           <h3>If it is not right, change one thing</h3>
-          <dl class="signs">
-            <div v-for="{ sign, change } in spoken.symptoms" :key="sign">
-              <dt>{{ sign }}</dt>
-              <dd>{{ change }}</dd>
-            </div>
-          </dl>
+          <FindCause :symptoms="spoken.symptoms" :weld-class="card.weldClass" />
         </section>
       </div>
       <footer>
@@ -501,17 +498,6 @@ ol li label {
   font-size: 13px;
   margin-top: 8px;
   padding-left: 10px;
-}
-.signs div {
-  border-top: 1px solid var(--line);
-  display: grid;
-  font-size: 13px;
-  gap: 8px;
-  grid-template-columns: 2fr 3fr;
-  padding: 2px 0;
-}
-.signs dt {
-  color: var(--ink-2);
 }
 footer {
   border-top: 1px solid var(--line-strong);

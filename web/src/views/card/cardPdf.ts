@@ -77,7 +77,7 @@ export function cardDocument({
           [
             { text: 'Section, to scale', style: 'head' },
             { svg: svgOf(section), width: 250 },
-            { text: `${card.hold} · ${card.passes}` },
+            { text: [`${card.hold} · ${card.passes}`, ...card.passSettings].join('\n') },
           ],
         ],
         columnGap: 16,

@@ -4,6 +4,11 @@ export const WALK: ViewWalk = {
   looks: ['/jobs/press-frame/card', '/jobs/pressing-tray/card', '/jobs/loader-fork/card'],
   opens: [
     {
+      what: 'the cause of a bad bead',
+      path: '/jobs/press-frame/card?set-up=bay-2-wire',
+      steps: [{ button: 'porosity' }],
+    },
+    {
       what: 'the large figures of a card',
       path: '/jobs/press-frame/card',
       steps: [{ button: 'Large figures' }],
