@@ -76,6 +76,7 @@ async function figures() {
     await pages.firstLoad(browser, address)
     await pages.slowFirstLoad(browser, address)
     await pages.keyToPaint(browser, address)
+    await pages.cardPdf(browser, address)
     await pages.checkerFindings(browser, address)
     await pages.memoryOfBoards(browser, address)
     await pages.keyInLongJob(browser, address)

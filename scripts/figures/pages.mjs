@@ -190,6 +190,23 @@ export async function keyInLongJob(browser, address) {
   print('key-to-paint-500-welds-p95', shareOf(times, 0.95), 'ms')
 }
 
+/** From the press to the file, of a card: laid out in a thread of its own, which has to be fetched the first time. */
+export async function cardPdf(browser, address) {
+  const page = await browser.newPage()
+  await page.goto(new URL('/jobs/press-frame/card?set-up=bay-2-wire', address).href)
+  await page.getByRole('heading', { name: 'Set-up card' }).waitFor()
+  const press = async () => {
+    const began = performance.now()
+    const given = page.waitForEvent('download')
+    await page.getByRole('button', { name: 'PDF', exact: true }).click()
+    await given
+    return performance.now() - began
+  }
+  print('card-pdf-first', await press(), 'ms')
+  print('card-pdf', median([await press(), await press(), await press()]), 'ms')
+  await page.close()
+}
+
 /** What the checker finds in every view and in what opens, light and dark. */
 export async function checkerFindings(browser, address) {
   const { violations } = await import('../../e2e/axe.ts')

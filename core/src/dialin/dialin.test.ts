@@ -1,8 +1,9 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { demoShop } from '../testing/samples.ts'
+import { demoInput, demoShop } from '../testing/samples.ts'
 import { changeToTryText, stopText } from '../words/dialInText.ts'
 import { speechOf } from '../words/speech.ts'
+import { beadsOf } from './beads.ts'
 import { type Cause, SIGNS_OF, WELD_CLASSES, type WeldClass } from './causes.ts'
 import { nextChange } from './nextChange.ts'
 
@@ -95,5 +96,30 @@ describe('the next change', () => {
     }
     for (const weldClass of WELD_CLASSES) expect(Object.keys(SIGNS_OF[weldClass])).toHaveLength(6)
     expect(stopText(speech)).toContain('Stop')
+  })
+})
+
+describe('a bead as a picture', () => {
+  const tee = demoInput('press-frame', 'bay-2-wire').job.joints[0]
+  if (!tee) throw new Error('the press frame has a weld')
+  const [cold, right, hot] = beadsOf(tee)
+  it('grows wider, flatter and deeper from cold to hot (common practice, no source)', () => {
+    for (const [less, more] of [
+      [cold, right],
+      [right, hot],
+    ] as const) {
+      expect(less?.widthMm).toBeLessThan(more?.widthMm ?? 0)
+      expect(less?.crownMm).toBeGreaterThan(more?.crownMm ?? Infinity)
+      expect(less?.penetrationMm).toBeLessThan(more?.penetrationMm ?? 0)
+    }
+  })
+  it('the right one of a 3/16 leg has the face of its fillet; the cold one overlaps, the hot one undercuts', () => {
+    expect(right?.widthMm).toBeCloseTo(4.7625 * Math.SQRT2, 6)
+    expect([cold, right, hot].map((one) => one?.isOverlapped)).toEqual([true, false, false])
+    expect([cold, right, hot].map((one) => (one?.undercutMm ?? 0) > 0)).toEqual([false, false, true])
+  })
+  it('fuses no deeper than the part is thick', () => {
+    for (const { penetrationMm } of beadsOf({ ...tee, thicknessAMm: 1, thicknessBMm: 1 }))
+      expect(penetrationMm).toBeLessThanOrEqual(1)
   })
 })

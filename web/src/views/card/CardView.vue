@@ -26,6 +26,7 @@ import { useWorkspace } from '../../shop/workspace.ts'
 import { useNotice } from '../../stores/notice.ts'
 import { useJobTabs } from '../jobs/jobTabs.ts'
 import { leadsDrawing, sectionDrawing } from './cardDrawings.ts'
+import BeadPictures from './BeadPictures.vue'
 import FindCause from './FindCause.vue'
 import LargeFigures from './LargeFigures.vue'
 import { makePdf } from './makePdf.ts'
@@ -315,6 +316,7 @@ const print = (): void => window.print()
           <p class="bar">{{ spoken.pace }}</p>
           <p class="bar">{{ spoken.uses }}</p>
           <h3>If it is not right, change one thing</h3>
+          <BeadPictures :joint="card.joint" />
           <FindCause :symptoms="spoken.symptoms" :weld-class="card.weldClass" />
         </section>
       </div>
