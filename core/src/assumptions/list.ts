@@ -1,4 +1,5 @@
 /** Every figure that the computation assumes: its default, unit, limits and source. The shop may change each. */
+import { CHANGE_MINUTES, type ChangeMinutesKey, type ChangeStepCode, minutesKeyOf } from './changeMinutes.ts'
 import { commonPractice, handbook, shopField, type Source, standard } from '../basis/source.ts'
 
 export const ASSUMPTION_GROUPS = [
@@ -53,6 +54,20 @@ const tungsten = inGroup('Tungsten')
 const PRACTICE = commonPractice()
 const OWN = shopField('typical value – set your own')
 const EFFICIENCY = handbook('deposition efficiency, welding handbooks')
+
+/** Minutes of each step of a changeover: common practice, no source. */
+const CHANGE_ASSUMPTIONS = Object.fromEntries(
+  Object.entries(CHANGE_MINUTES).map(([code, minutes]) => [
+    minutesKeyOf(code as ChangeStepCode),
+    change(
+      `${code.charAt(0).toUpperCase()}${code.slice(1).replaceAll('-', ' ')}`,
+      minutes,
+      'min',
+      [0, 120],
+      PRACTICE,
+    ),
+  ]),
+) as Readonly<Record<ChangeMinutesKey, AssumptionDefinition>>
 
 /** Keyed by the name that the code asks for. */
 export const ASSUMPTIONS = {
@@ -489,40 +504,7 @@ export const ASSUMPTIONS = {
   ),
   repositionTurnedS: metal('Handling time, turned by hand', 45, 's', [0, 3600], PRACTICE),
 
-  changePowerOffMin: change('Power off', 0.5, 'min', [0, 120], PRACTICE),
-  changeGasOffMin: change('Gas off', 0.5, 'min', [0, 120], PRACTICE),
-  changeTipOffMin: change('Tip off', 0.5, 'min', [0, 120], PRACTICE),
-  changeWireOffMin: change('Wire off', 2, 'min', [0, 120], PRACTICE),
-  changeRodsAwayMin: change('Rods away', 0.5, 'min', [0, 120], PRACTICE),
-  changeGunOffMin: change('Gun off', 1, 'min', [0, 120], PRACTICE),
-  changeFeederOffMin: change('Feeder off', 3, 'min', [0, 120], PRACTICE),
-  changeCleanGroovesMin: change('Clean grooves', 1.5, 'min', [0, 120], PRACTICE),
-  changeRollMin: change('Rolls', 2, 'min', [0, 120], PRACTICE),
-  changeRollTurnMin: change('Turn rolls', 1, 'min', [0, 120], PRACTICE),
-  changeLinerMin: change('Liner', 6, 'min', [0, 120], PRACTICE),
-  changeFeederOnMin: change('Feeder on', 3, 'min', [0, 120], PRACTICE),
-  changeGunOnMin: change('Gun on', 1.5, 'min', [0, 120], PRACTICE),
-  changeLeadsMin: change('Leads', 2, 'min', [0, 120], PRACTICE),
-  changeSpoolOnMin: change('Spool on', 1, 'min', [0, 120], PRACTICE),
-  changeTorchPartsMin: change('Torch parts', 1.5, 'min', [0, 120], PRACTICE),
-  changeTungstenMin: change('Grind tungsten', 2.5, 'min', [0, 120], PRACTICE),
-  changeStickOutMin: change('Set stickout', 0.3, 'min', [0, 120], PRACTICE),
-  changeLinksMin: change('Links', 6, 'min', [0, 120], PRACTICE),
-  changePolarityMin: change('Polarity', 1.5, 'min', [0, 120], PRACTICE),
-  changeClampOffMin: change('Clamp off', 0.2, 'min', [0, 120], PRACTICE),
-  changeSupplyMin: change('Other outlet', 1.5, 'min', [0, 120], PRACTICE),
-  changePowerOnMin: change('Power on', 0.3, 'min', [0, 120], PRACTICE),
-  changeProcessMin: change('Process', 0.3, 'min', [0, 120], PRACTICE),
-  changeFeedMin: change('Feed wire', 1.5, 'min', [0, 120], PRACTICE),
-  changeTipOnMin: change('Tip on', 0.7, 'min', [0, 120], PRACTICE),
-  changeTensionMin: change('Roll tension', 0.7, 'min', [0, 120], PRACTICE),
-  changeRodsOutMin: change('Rods out', 0.5, 'min', [0, 120], PRACTICE),
-  changeGasSwapMin: change('Cylinder', 4, 'min', [0, 120], PRACTICE),
-  changeMeterMin: change('Flow meter', 2, 'min', [0, 120], PRACTICE),
-  changeFlowMin: change('Set flow', 1, 'min', [0, 120], PRACTICE),
-  changeArcStartMin: change('Arc start', 0.2, 'min', [0, 120], PRACTICE),
-  changeSettingsMin: change('Settings', 0.7, 'min', [0, 120], PRACTICE),
-  changeScrapMin: change('Test on scrap', 2, 'min', [0, 120], PRACTICE),
+  ...CHANGE_ASSUMPTIONS,
   changeCutMm: change('Wire cut away at a change', 250, 'mm', [0, 5000], PRACTICE),
   changePurgeS: change('Gas purged at a change', 20, 's', [0, 600], PRACTICE),
 

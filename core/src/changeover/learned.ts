@@ -1,16 +1,12 @@
 /** Minutes of a step: the default, or learned from what it really took on this machine. */
-import { type AssumptionKey, ASSUMPTIONS } from '../assumptions/list.ts'
+import { ASSUMPTIONS } from '../assumptions/list.ts'
 import { commonPractice } from '../basis/source.ts'
 import { assumed, type Calculation, calculation, input } from '../calculation/calculation.ts'
-import { CHANGE_STEPS, type ChangeStepCode } from '../model/changeSteps.ts'
+import { CHANGE_STEPS, type ChangeStepCode, minutesKeyOf } from '../assumptions/changeMinutes.ts'
 import { median } from './median.ts'
 
 /** So many timings weigh as much as the default (common practice, no source). */
 const DEFAULT_WEIGHT = 4
-
-/** @example minutesKeyOf('wire-off') // 'changeWireOffMin' */
-export const minutesKeyOf = (code: ChangeStepCode): AssumptionKey =>
-  `change${code.replaceAll(/(?:^|-)([a-z])/g, (_, letter: string) => letter.toUpperCase())}Min` as AssumptionKey
 
 const stepTime = (code: ChangeStepCode) => {
   const key = minutesKeyOf(code)

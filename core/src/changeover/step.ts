@@ -1,6 +1,6 @@
 /** One step of a changeover, as data: what it does to the machine, how long it takes, what to watch. */
 import type { Message } from '../model/message.ts'
-import type { ChangeStepCode } from '../model/changeSteps.ts'
+import type { ChangeStepCode } from '../assumptions/changeMinutes.ts'
 import type { State } from './onMachine.ts'
 
 /** What is easily missed in a pair of set-ups, said once, at its step. */

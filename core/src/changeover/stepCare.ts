@@ -1,5 +1,5 @@
 /** What a step of a changeover needs beside its hands: the tools, and what can hurt. Common practice, no source. */
-import type { ChangeStepCode } from '../model/changeSteps.ts'
+import type { ChangeStepCode } from '../assumptions/changeMinutes.ts'
 
 /** What can hurt somebody at this step. */
 export const HAZARDS = [

@@ -3,7 +3,7 @@
  * that name may be edited later, and the machine still has the old parts.
  */
 import { z } from 'zod'
-import { CHANGE_STEPS } from '../model/changeSteps.ts'
+import { CHANGE_STEPS } from '../assumptions/changeMinutes.ts'
 import { field } from '../model/field.ts'
 import { idSchema } from '../model/fields.ts'
 import { defineKind } from './kind.ts'

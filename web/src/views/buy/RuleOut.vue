@@ -42,6 +42,9 @@ label {
   button {
     min-height: 44px;
   }
+  label {
+    padding: 0 8px 0 12px;
+  }
   input {
     height: 24px;
     width: 24px;
