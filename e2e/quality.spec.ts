@@ -24,8 +24,15 @@ const SIZES = [
 const overPx = (page: Page): Promise<number> =>
   page.evaluate(() => document.documentElement.scrollWidth - window.innerWidth)
 
+/** What is drawn once it is worked out is drawn: a place that waits has fewer things to press. */
+async function settled(page: Page): Promise<void> {
+  await stillness(page)
+  await expect(page.getByText(/^Calculating…/).filter({ visible: true })).toHaveCount(0)
+}
+
 /** In light by every rule, on a desk, a tablet and a phone; in the dark by those of colour: the rest is the same. */
 async function checkForAll(page: Page, what: string): Promise<void> {
+  await settled(page)
   expect.soft(await violations(page), `${what}, light`).toEqual([])
   await page.emulateMedia({ colorScheme: 'dark' })
   expect.soft(await violations(page, ['color-contrast', 'link-in-text-block']), `${what}, dark`).toEqual([])
@@ -78,6 +85,8 @@ for (const place of new Set(VIEWS.map(placeOf)))
       await page.goto(server.url + view)
       await expect(page.getByRole('heading', { level: 1 })).toBeVisible()
       await stillness(page)
+      // A card has its steps once it is worked out.
+      await expect(page.getByText('Calculating… If this stays')).toHaveCount(0)
       expect.soft(await smallTargets(page), view).toEqual([])
     }
     await context.close()

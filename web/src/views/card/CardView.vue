@@ -546,6 +546,7 @@ footer {
   ol li label {
     align-items: center;
     min-height: 48px;
+    padding-left: 12px;
   }
   ol input {
     height: 24px;

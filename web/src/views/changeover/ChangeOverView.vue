@@ -390,7 +390,7 @@ li input {
 @media (pointer: coarse) {
   li label {
     min-height: 56px;
-    padding: 14px 0;
+    padding: 14px 0 14px 12px;
   }
   li input {
     height: 26px;
