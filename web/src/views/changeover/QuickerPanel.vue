@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { AluminiumWay, Quicker } from '@brannik/core'
+import { type AluminiumWay, assumptionsOf, type Quicker } from '@brannik/core'
 import { computed } from 'vue'
 import { type Question, useAnswer } from '../../engine/useAnswer.ts'
 import { useWorkspace } from '../../shop/workspace.ts'
@@ -29,8 +29,14 @@ const nameOf = (sourceId: string): string => workspace.get('power-sources', sour
 const rows = computed(() =>
   (answer.value?.ways ?? []).filter(({ minutesPerYear }) => minutesPerYear >= 1).slice(0, MOST),
 )
-const priceOf = ({ price, moneyPerYear }: Quicker): string =>
-  price === null ? '' : `${money(price)}, pays back in ${number(price / moneyPerYear, 2)} years`
+/** Each saves by itself, so a plan would take it exactly where it pays within the years that the shop counts. */
+function priceOf({ price, moneyPerYear }: Quicker): string {
+  if (price === null) return ''
+  const years = price / moneyPerYear
+  const horizon = workspace.shop ? assumptionsOf(workspace.shop).horizonYears : 0
+  const verdict = years <= horizon ? 'worth it' : `not within your ${number(horizon, 2)}`
+  return `${money(price)}, pays back in ${number(years, 2)} years: ${verdict}`
+}
 const fromOf = ({ paysFromH, way }: AluminiumWay): string =>
   way === 'convert'
     ? 'for the first hours'
