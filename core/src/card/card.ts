@@ -6,7 +6,7 @@ import { type WeldClass, weldClassOf } from '../dialin/causes.ts'
 import { isConsequence } from '../criteria/chosen.ts'
 import type { Assessment } from '../criteria/criterion.ts'
 import type { Demand } from '../demand/demand.ts'
-import { type Fit, type FitInput, fitJob, sidesOf } from '../fit/fit.ts'
+import { type Fit, type FitInput, fitOf, sidesOf } from '../fit/fit.ts'
 import { allowedDutyPct } from '../fit/cost.ts'
 import { type PassStart, settingsOf, type StartingSettings } from '../fit/settings.ts'
 import { inStock } from '../kinds/counts.ts'
@@ -129,10 +129,11 @@ const passSetting = ({ pass, passes, wantedA, voltsV, feedMmPerMin }: PassStart)
  * @example cardOf(input, 'upright').figures[0]?.value // volts
  */
 export function cardOf(input: FitInput, jointId: string): Card {
-  const { capability, demand } = sidesOf(input)
+  const sides = sidesOf(input)
+  const { capability, demand } = sides
   const { job, setUp, powerSource } = input
   const weld = demand.welds.find(({ joint }) => joint.id === jointId) ?? demand.hungriest
-  const fit = fitJob(input)
+  const fit = fitOf(sides)
   const settings = settingsOf(capability, demand, weld)
   const { joint } = weld
   const changeover = changeoverTo(capability)

@@ -7,6 +7,7 @@ import type { StartingSettings } from '../fit/settings.ts'
 import { isSpooled } from '../kinds/spooled.ts'
 import { figure, list, type Message, message, type Param, word } from '../model/message.ts'
 import { coveredClassOf } from '../reference/coveredElectrodes.ts'
+import { isCo2 } from '../reference/gases.ts'
 import { MATERIALS } from '../reference/materials.ts'
 import { warmingOf } from '../trade/preheat.ts'
 import { grooveInUse } from '../trade/rollGroove.ts'
@@ -145,10 +146,9 @@ function gunRow({ gun }: Capability): CardRow {
 
 function gasRows({ process, gas, flowMeter, flowLPerMin }: Capability): readonly CardRow[] {
   if (!process.shielded) return [row('gas-bottle', 'no-gas-needed'), row('regulator', 'no-meter-needed')]
-  const isCo2 = gas !== null && gas.co2Pct > 99
   return [
     gas
-      ? row('gas-bottle', isCo2 ? 'bottle-co2' : 'bottle', { gas: gas.name })
+      ? row('gas-bottle', isCo2(gas) ? 'bottle-co2' : 'bottle', { gas: gas.name })
       : missing('gas-bottle', 'no-gas-chosen'),
     flowMeter
       ? row('regulator', 'meter', { meter: flowMeter.name, flow: figure(flowLPerMin, 'L/min') })
@@ -227,13 +227,10 @@ function preparationRows(
   weld: WeldFigures,
 ): readonly CardRow[] {
   const { joint } = weld
-  const materials = [...new Set([joint.materialA, joint.materialB])]
   const isAluminium = thinnerFamily(joint) === 'aluminium'
-  const surfaces: readonly Param[] = materials.map((id) => MATERIALS[id].preparation)
-  const [first = ''] = surfaces
   const tacks = Math.max(2, Math.ceil(weld.runMm / assumptions.tackEveryMm) + 1)
   return [
-    row('surface', 'surface', { how: first }),
+    row('surface', 'surface', { how: MATERIALS[joint.materialA].preparation }),
     row('solvent', isAluminium || process.electrode === 'tungsten' ? 'solvent' : 'solvent-if-oily'),
     job.preheatC === null
       ? row('preheat', 'no-preheat')

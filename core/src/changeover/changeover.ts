@@ -10,6 +10,7 @@ import { isSpooled } from '../kinds/spooled.ts'
 import type { Slot } from '../kinds/slots.ts'
 import { CHANGE_STEPS, type ChangeStepCode } from '../assumptions/changeMinutes.ts'
 import { figure, list, type Param, type Params, word } from '../model/message.ts'
+import { isCo2 } from '../reference/gases.ts'
 import { PROCESSES } from '../reference/processes.ts'
 import { gasFlowOf } from '../trade/gasFlow.ts'
 import { type Reckoner, reckonerFor } from '../calculation/reckoner.ts'
@@ -232,7 +233,6 @@ function gasSteps(pair: Pair, flowLPerMin: number, purgeS: number): readonly Mad
   if (oldGas && shields(pair.state) && (opensLine || !shields(pair.to.state)))
     steps.push({ code: 'gas-off', sets: {}, params: { gas: oldGas.name } })
   if (pair.has('gasId') && gas) {
-    const isCo2 = (one: Chosen['gas']): boolean => one !== null && one.co2Pct > 99
     const isInert = oldGas === null || oldGas.argonPct + oldGas.heliumPct > 99.9
     steps.push({
       code: 'gas-swap',
@@ -262,12 +262,11 @@ function gasSteps(pair: Pair, flowLPerMin: number, purgeS: number): readonly Mad
 }
 
 /** How this machine changes its polarity: a lead, a plug, or the panel. */
-const polarityWay = ({ to, differs }: Pair): Param => {
+const polarityWay = ({ to }: Pair): Param => {
   const { powerSource } = to.parts
-  const isOnAc = to.state.polarity === 'ac'
   return word(
     'polarityWay',
-    isOnAc ? 'automatic' : differs.size > 0 ? (powerSource?.polarityChange ?? 'leads') : 'leads',
+    to.state.polarity === 'ac' ? 'automatic' : (powerSource?.polarityChange ?? 'leads'),
   )
 }
 

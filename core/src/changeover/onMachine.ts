@@ -83,7 +83,7 @@ const byShelf = new WeakMap<Shelf, Map<string, OnMachine>>()
  * @returns what is on a machine of this shelf; null where it is not recorded
  * @example presentOn(shelf, 'quillon-210')?.parts.wire?.name // '0.045 E71T-11'
  */
-export function presentOn(shelf: Pick<Shelf, 'presentSetUps'> & Shelf, sourceId: string): OnMachine | null {
+export function presentOn(shelf: Shelf, sourceId: string): OnMachine | null {
   let known = byShelf.get(shelf)
   if (!known) {
     known = new Map(

@@ -125,8 +125,13 @@ export function mendsFor(
  *   valid input. Words make the sentences, {@link explain} the workings.
  * @example fitJob(input).criteria.find(({ criterion }) => criterion === 'breaker-holds')?.verdict // 'fails'
  */
-export function fitJob(input: FitInput, { chainsOf = [] }: FitOptions = {}): Fit {
-  const { capability, demand } = sidesOf(input)
+export const fitJob = (input: FitInput, options: FitOptions = {}): Fit => fitOf(sidesOf(input), options)
+
+/** The same, of sides that are made already. */
+export function fitOf(
+  { capability, demand }: { readonly capability: Capability; readonly demand: Demand },
+  { chainsOf = [] }: FitOptions = {},
+): Fit {
   const criteria = assess(capability, demand)
   const { welds, hungriest } = demand
   const shown = welds.filter(

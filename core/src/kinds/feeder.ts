@@ -62,7 +62,7 @@ export const wireFeederShape = {
     .enum(CONNECTORS)
     .nullable()
     .meta(field('Gun connector', { empty: NOT_GIVEN, words: 'connector' })),
-  /** What its maker marks on the tension knob for a form of wire; empty where nobody has read it. */
+  /** The mark on the tension knob for each form of wire; empty where not recorded. */
   tensionMarks: z
     .array(
       z.strictObject({

@@ -1,5 +1,5 @@
 /**
- * @returns what stands at a place in a record, however deep; undefined where there is no such place
+ * @returns the value at a place in a record, however deep; undefined for no such place
  * @example valueAt({ feeder: { gunConnector: 'central' } }, ['feeder', 'gunConnector']) // 'central'
  */
 export const valueAt = (record: unknown, steps: readonly (string | number)[]): unknown =>

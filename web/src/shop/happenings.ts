@@ -1,4 +1,4 @@
-/** Rises with everything that the server records as an event: whoever shows events asks again. */
+/** Counts the events that the server records: a view that shows events fetches them again. */
 import { ref } from 'vue'
 
 export const happenings = ref(0)

@@ -31,7 +31,7 @@ const PAGE = 500
 const ofNow = (): string => `${owner().epoch} ${owner().account}`
 
 /** Stored by the server, and not yet among what was asked for: nothing disappears between the two. */
-const stored = shallowRef<readonly (Heard & { readonly subject: string })[]>([])
+const stored = shallowRef<readonly Pick<Waiting, 'subject' | 'body'>[]>([])
 const waiting = useLocalStorage<readonly Waiting[]>('brannik.ticks', [])
 let isSending = false
 
@@ -43,7 +43,7 @@ async function send(refused: (why: string) => void): Promise<void> {
     for (const one of waiting.value.filter(({ of }) => of === ofNow())) {
       try {
         await tellEvent({ type: 'step-ticked', subject: one.subject, body: one.body }, one.key)
-        stored.value = [...stored.value, { who: '', subject: one.subject, body: one.body }]
+        stored.value = [...stored.value, one]
       } catch (error) {
         if (
           !(error instanceof RequestFailed) ||

@@ -12,8 +12,6 @@ export interface ChangeAnswer {
   readonly changeover: Changeover
   /** Of the wire cut away and the gas purged, in the shop's currency; null where a price is missing. */
   readonly cost: number | null
-  /** What is on the machine, by name; null where it is not recorded. */
-  readonly from: string | null
   readonly handOver: readonly string[]
 }
 
@@ -27,13 +25,11 @@ export function answer(snapshot: Snapshot, toId: string, fromId: string | null):
   if (!shop || !to) return null
   const [chosen] = fromId === null ? [] : named(setUps, [fromId])
   const from = chosen ? onMachineOf(chosen, snapshot) : presentOn(snapshot, to.powerSourceId)
-  const present = snapshot.presentSetUps.find(({ id }) => id === to.powerSourceId)
   const target = onMachineOf(to, snapshot)
   const changeover = changeoverBetween(shop, from, target)
   return {
     changeover,
     cost: wasteCostOf(changeover, from, target),
-    from: chosen?.name ?? present?.name ?? null,
     handOver: handOverOf(target),
   }
 }

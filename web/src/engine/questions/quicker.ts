@@ -19,12 +19,10 @@ export function answer(snapshot: Snapshot): QuickerAnswer {
   const { shop, setUps, jobs } = snapshot
   if (!shop) return { ways: [], aluminium: [] }
   const on = setUps.map((setUp) => onMachineOf(setUp, snapshot))
-  const feeds = (metal: string, isSpoolGun: boolean | null) =>
+  const feeds = (metal: string, isSpoolGun: boolean) =>
     on.filter(
       ({ parts: { wire, gun } }) =>
-        wire?.metal === metal &&
-        wire.spoolMm !== null &&
-        (isSpoolGun === null || (gun?.drive === 'spool') === isSpoolGun),
+        wire?.metal === metal && wire.spoolMm !== null && (gun?.drive === 'spool') === isSpoolGun,
     )
   // Only one that would feed aluminium at all is held against a spool gun: no steel liner, pure argon.
   const converted =
