@@ -26,6 +26,7 @@ import { accountRoutes, auditRoutes, doorRoutes } from './routes/access.ts'
 import { catalogueRoutes } from './routes/catalogue.ts'
 import { wholeRoutes } from './routes/whole.ts'
 import { changeRoutes, endStreams } from './routes/changes.ts'
+import { logRoutes } from './events/log.ts'
 import { eventRoutes } from './events/routes.ts'
 import { fitRoutes } from './routes/fit.ts'
 import { healthRoutes } from './routes/health.ts'
@@ -82,6 +83,7 @@ const ROUTES = [
   backupRoutes,
   changeRoutes,
   eventRoutes,
+  logRoutes,
   fitRoutes,
   shopRoutes(SHOP),
   catalogueRoutes,

@@ -2,6 +2,7 @@
 import {
   catalogueSchema,
   fitDocumentSchema,
+  logRowSchema,
   storedEventSchema,
   type RecordKind,
   schemaOf,
@@ -19,6 +20,7 @@ import { changedAccountSchema, newAccountSchema } from './access/accounts.ts'
 import { newTokenSchema } from './access/tokens.ts'
 import { DEMOS } from './demoShop.ts'
 import { catalogueImportSchema, wholeImportSchema } from './documents/documents.ts'
+import { logQuerySchema } from './events/log.ts'
 import { eventQuerySchema } from './events/routes.ts'
 import { fitAnswerSchema } from './fitAnswer.ts'
 import { LIMITS } from './limits.ts'
@@ -325,6 +327,20 @@ const HAPPENINGS: ZodOpenApiPathsObject = {
       { header: KEY, body: newEventSchema },
     ),
   },
+  '/api/log': {
+    get: route(
+      'searchLog',
+      'The log of welds, newest first, by words and filters; corrected and withdrawn rows are left out',
+      {
+        200: json(
+          'Rows, and where the next page begins; null after the last',
+          z.object({ epoch: z.string(), items: z.array(logRowSchema), next: z.string().nullable() }),
+        ),
+        ...INVALID,
+      },
+      { query: logQuerySchema.shape },
+    ),
+  },
 }
 
 const KEEPING: ZodOpenApiPathsObject = {
@@ -528,11 +544,6 @@ export const openApiDocument = (): object =>
       override({ jsonSchema }) {
         // What concerns forms and sheets alone is not told; title and description are.
         delete jsonSchema['field']
-        // Of the events there is one type so far.
-        const [only, another] = jsonSchema.oneOf ?? []
-        if (typeof only !== 'object' || another) return
-        delete jsonSchema.oneOf
-        Object.assign(jsonSchema, only)
       },
     },
   )

@@ -1,11 +1,23 @@
 /** Every type of event. A new one is a file beside this one, a line here, and a file in `server/src/events`. */
 import { z } from 'zod'
 import { newSchema, storedSchema } from './event.ts'
+import { evidenceTaken } from './evidenceTaken.ts'
+import { lessonSettled } from './lessonSettled.ts'
+import { partReplaced } from './partReplaced.ts'
 import { shopRestored } from './shopRestored.ts'
 import { stepTicked } from './stepTicked.ts'
 import { stockMovement } from './stockMovement.ts'
+import { weldRecorded } from './weldRecorded.ts'
 
-export const EVENTS = [stockMovement, stepTicked, shopRestored] as const
+export const EVENTS = [
+  stockMovement,
+  stepTicked,
+  weldRecorded,
+  evidenceTaken,
+  partReplaced,
+  lessonSettled,
+  shopRestored,
+] as const
 
 type Definition = (typeof EVENTS)[number]
 export type EventType = Definition['type']
@@ -46,3 +58,5 @@ export const newEventSchema = oneOf<NewEvent>(
   EVENTS.filter(({ writers }) => writers !== 'nobody').map(newSchema),
 )
 export const storedEventSchema = oneOf<StoredEvent>(EVENTS.map(storedSchema) as never)
+/** A row of the log as it is stored. */
+export const logRowSchema = storedSchema(weldRecorded)

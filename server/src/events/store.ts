@@ -2,10 +2,11 @@
 import type { EventType, NewEvent, RecordedType } from '@brannik/core'
 import type { Author, Connection } from '../database.ts'
 import { invalid } from '../problems.ts'
-import { tickStep } from './stepTicked.ts'
+import { append } from './append.ts'
 import { moveStock } from './stockMovement.ts'
 
-const EVENT = `json_build_object('seq', seq, 'at', to_json(at at time zone 'UTC') #>> '{}' || 'Z', 'who', who,
+/** An event as JSON text. */
+export const EVENT = `json_build_object('seq', seq, 'at', to_json(at at time zone 'UTC') #>> '{}' || 'Z', 'who', who,
   'actorId', actor_id, 'actorKind', actor_kind, 'type', type,
   'subject', subject, 'body', body, 'corrects', corrects)::text as event`
 const SINCE = `select seq, ${EVENT} from event where seq > $1
@@ -20,7 +21,11 @@ const RECORDERS: {
   readonly [T in RecordedType]: (connection: Connection, sent: NewEvent<T>) => Promise<void>
 } = {
   'stock-movement': moveStock,
-  'step-ticked': tickStep,
+  'step-ticked': append,
+  'weld-recorded': append,
+  'evidence-taken': append,
+  'part-replaced': append,
+  'lesson-settled': append,
 }
 
 export interface EventFilter {
