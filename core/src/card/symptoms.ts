@@ -1,6 +1,6 @@
 /** The signs of trouble that a process and wire really have, each with the one thing to change first. Common practice, no source. */
 import type { Capability } from '../capability/capability.ts'
-import { SIGNS_OF, type WeldClass, weldClassOf } from '../dialin/causes.ts'
+import { PRINTED_SIGNS, SIGNS_OF, type WeldClass, weldClassOf } from '../dialin/causes.ts'
 
 export interface Symptom {
   readonly sign: string
@@ -70,5 +70,6 @@ const FIRST: Readonly<Record<WeldClass, Readonly<Record<string, string>>>> = {
 /** @returns six signs that this process and wire really have, each with the first thing to change */
 export function symptomsOf(of: Pick<Capability, 'process' | 'wire'>): readonly Symptom[] {
   const weldClass = weldClassOf(of)
-  return Object.keys(SIGNS_OF[weldClass]).map((sign) => ({ sign, change: FIRST[weldClass][sign] ?? '' }))
+  const signs = Object.keys(SIGNS_OF[weldClass]).slice(0, PRINTED_SIGNS)
+  return signs.map((sign) => ({ sign, change: FIRST[weldClass][sign] ?? '' }))
 }

@@ -32,6 +32,8 @@ export const CAUSES = [
   'arc-blow',
   'preheat',
   'torch-seal',
+  'pre-flow',
+  'end-heat',
 ] as const
 export type Cause = (typeof CAUSES)[number]
 
@@ -69,7 +71,7 @@ const FEED = [
 ] as const satisfies readonly Cause[]
 const POROUS = ['gas', 'draft', 'stick-out', 'dirt', 'tip'] as const satisfies readonly Cause[]
 
-/** By class, by sign: at most six causes, so that nobody is led on for longer. */
+/** By class, by sign: at most six causes, so that nobody is led on for longer. The first six signs are printed. */
 export const SIGNS_OF: Readonly<Record<WeldClass, Signs>> = {
   solid: {
     ropey: ['polarity', 'clamp', 'volts', 'stick-out', 'travel', 'inductance'],
@@ -78,6 +80,8 @@ export const SIGNS_OF: Readonly<Record<WeldClass, Signs>> = {
     'burns-back': ['roll-tension', 'spool-brake', 'tip', 'wire-speed', 'volts', 'liner'],
     porosity: POROUS,
     stutters: FEED,
+    undercut: ['travel', 'angle', 'volts', 'stick-out'],
+    'burns-through': ['travel', 'wire-speed', 'volts', 'stick-out'],
   },
   aluminium: {
     soot: ['angle', 'gas', 'stick-out', 'dirt', 'draft'],
@@ -86,6 +90,8 @@ export const SIGNS_OF: Readonly<Record<WeldClass, Signs>> = {
     'burns-back': ['tip', 'roll-tension', 'wire-speed', 'liner', 'volts'],
     porosity: ['dirt', 'gas', 'draft', 'stick-out', 'torch-seal'],
     'burns-through': ['travel', 'wire-speed', 'volts'],
+    'burns-through-end': ['end-heat', 'travel', 'wire-speed'],
+    stubs: ['clamp', 'wire-speed', 'volts', 'stick-out'],
   },
   'self-shielded': {
     'worm-tracks': ['volts', 'stick-out', 'dirt'],
@@ -94,6 +100,8 @@ export const SIGNS_OF: Readonly<Record<WeldClass, Signs>> = {
     'slag-trapped': ['angle', 'travel', 'volts'],
     porosity: ['stick-out', 'volts', 'dirt', 'polarity'],
     stutters: FEED,
+    'burns-back': ['roll-tension', 'spool-brake', 'tip', 'wire-speed', 'volts', 'liner'],
+    'burns-through': ['polarity', 'travel', 'wire-speed', 'stick-out'],
   },
   cored: {
     ropey: ['polarity', 'volts', 'travel', 'stick-out'],
@@ -102,6 +110,8 @@ export const SIGNS_OF: Readonly<Record<WeldClass, Signs>> = {
     stubs: ['clamp', 'wire-speed', 'volts', 'stick-out'],
     porosity: POROUS,
     stutters: FEED,
+    'burns-back': ['roll-tension', 'spool-brake', 'tip', 'wire-speed', 'volts', 'liner'],
+    undercut: ['travel', 'angle', 'volts', 'stick-out'],
   },
   'tig-dc': {
     'tungsten-balls': ['polarity', 'tungsten', 'amps'],
@@ -110,6 +120,8 @@ export const SIGNS_OF: Readonly<Record<WeldClass, Signs>> = {
     porosity: ['gas', 'draft', 'dirt', 'stick-out', 'torch-seal'],
     'dull-grey': ['travel', 'gas', 'amps', 'purge'],
     dipped: ['tungsten', 'arc-length', 'angle'],
+    'porosity-start': ['pre-flow', 'torch-seal', 'gas', 'dirt', 'draft'],
+    'sugar-root': ['purge', 'travel', 'amps'],
   },
   'tig-ac': {
     'tungsten-balls': ['balance', 'amps', 'tungsten'],
@@ -118,6 +130,8 @@ export const SIGNS_OF: Readonly<Record<WeldClass, Signs>> = {
     porosity: ['dirt', 'gas', 'draft', 'torch-seal'],
     'burns-through': ['amps', 'travel', 'arc-length'],
     dipped: ['tungsten', 'arc-length', 'angle'],
+    'porosity-start': ['pre-flow', 'torch-seal', 'dirt', 'gas'],
+    'tungsten-black': ['post-flow', 'gas', 'torch-seal', 'draft'],
   },
   stick: {
     sticks: ['amps', 'arc-length', 'rods-damp', 'clamp'],
@@ -126,5 +140,9 @@ export const SIGNS_OF: Readonly<Record<WeldClass, Signs>> = {
     porosity: ['rods-damp', 'arc-length', 'dirt', 'polarity'],
     'arc-blow': ['arc-blow', 'clamp', 'angle'],
     'wide-spatter': ['polarity', 'arc-length', 'amps', 'rods-damp'],
+    'burns-through': ['amps', 'travel', 'angle'],
+    cracks: ['rods-damp', 'preheat'],
   },
 }
+/** So many are printed on a card; the screen has all. */
+export const PRINTED_SIGNS = 6

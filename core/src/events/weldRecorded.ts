@@ -47,7 +47,8 @@ export const weldSettingsSchema = z.strictObject({
     .meta(field('Travel', { quantity: 'travelSpeed', empty: 'not recorded' })),
 })
 export type WeldSettings = z.infer<typeof weldSettingsSchema>
-export const SETTING_KEYS = Object.keys(weldSettingsSchema.shape) as readonly (keyof WeldSettings)[]
+export type SettingKey = keyof WeldSettings
+export const SETTING_KEYS = Object.keys(weldSettingsSchema.shape) as readonly SettingKey[]
 export const NO_SETTINGS: WeldSettings = {
   voltsV: null,
   feedMmPerMin: null,

@@ -104,8 +104,6 @@ export const logRoutes: AddRoutes = (api, { database }) => {
     }))
     response
       .type('application/json')
-      .send(
-        `{"epoch":"${epoch}","items":[${found.items.join(',')}],"next":${JSON.stringify(found.next)}}`,
-      )
+      .send(`{"epoch":"${epoch}","items":[${found.items.join(',')}],"next":${JSON.stringify(found.next)}}`)
   })
 }

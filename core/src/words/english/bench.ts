@@ -1,11 +1,12 @@
 /** English at the machine: changeover and card. */
 import type { BenchLanguage } from '../language.ts'
 import { CARD, CARD_FIGURE_TITLES, CARD_PLACES_TITLES, CARD_STEP_WORDS, SIGN_CHANGES, SIGNS } from './card.ts'
-import { CAUSE_TITLES, DIAL_IN } from './dialin.ts'
+import { ARC_STATES_SAID, CAUSE_TITLES, DIAL_IN, HEAT_COLORS, SETTING_NAMES } from './dialin.ts'
 import { CHANGE, HAND_OVER, HAZARD_WORDS, TOOL_WORDS, TRAP_WORDS } from './change.ts'
 
 export const ENGLISH_BENCH: BenchLanguage = {
   vocabulary: {
+    settingName: SETTING_NAMES,
     spoolPlace: { hub: 'on the hub', gun: 'in the gun' },
     /** Which lead goes where, by what holds the arc. */
     leadsOf: {
@@ -50,4 +51,6 @@ export const ENGLISH_BENCH: BenchLanguage = {
   signChanges: SIGN_CHANGES,
   causes: CAUSE_TITLES,
   dialIn: DIAL_IN,
+  arcStates: ARC_STATES_SAID,
+  heatColors: HEAT_COLORS,
 }

@@ -205,7 +205,7 @@ export const SIGNS: Templates = {
   'worm-tracks': 'worm tracks',
   'slag-trapped': 'slag trapped',
   'tungsten-balls': 'tungsten balls up',
-  'tungsten-black': 'tungsten black or blue',
+  'tungsten-black': 'tungsten black or green',
   'arc-wanders': 'arc wanders',
   'dull-grey': 'dull gray bead',
   dipped: 'tungsten dipped',
@@ -213,6 +213,10 @@ export const SIGNS: Templates = {
   sticks: 'rod sticks',
   undercut: 'undercut',
   'arc-blow': 'arc blow',
+  'burns-through-end': 'burns through at the end',
+  'porosity-start': 'porosity at the start',
+  'sugar-root': 'sugar at the root',
+  cracks: 'a crack',
 }
 
 export const SIGN_CHANGES: Templates = {

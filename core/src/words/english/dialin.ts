@@ -28,6 +28,8 @@ export const CAUSE_TITLES: Templates = {
   'arc-blow': 'Arc blow',
   preheat: 'Cold part',
   'torch-seal': 'Torch seal',
+  'pre-flow': 'Pre-flow',
+  'end-heat': 'Heat at the end',
 }
 
 /** Tests, changes and ways back, by cause. */
@@ -58,6 +60,8 @@ export const DIAL_IN: Templates = {
   'test-arc-blow': 'Move the clamp to the other end. Is it just as bad?',
   'test-preheat': 'Hold your hand near the part. Has it lost its chill?',
   'test-torch-seal': 'Wet the back cap, O-rings and hose. Are there no bubbles, no damp?',
+  'test-pre-flow': 'Purge the hose 5 s, then strike. Is the start still porous?',
+  'test-end-heat': 'Stop an inch before the end. Can you hold your hand near the part?',
   'change-polarity': 'Switch off. Put the leads where the card shows them.',
   'change-rolls': 'Turn or swap the rolls. Brush the groove.',
   'change-roll-tension': 'Let the tension off, then up until the wire curls on wood.',
@@ -88,7 +92,41 @@ export const DIAL_IN: Templates = {
   'change-arc-blow': 'Move the clamp, weld toward the tack, or use AC.',
   'change-preheat': 'Warm the first inch, or start on a run-on tab.',
   'change-torch-seal': 'Tighten or renew back cap, O-rings and hose.',
+  'change-pre-flow': 'Purge before the first arc. Set a second of pre-flow.',
+  'change-end-heat': 'Let it cool, or weld the last inch from the other end.',
+  'turn-up': 'Turn {setting} up to {to}.',
+  'turn-down': 'Turn {setting} down to {to}.',
+  'arc-says': 'These volts burn {balanced}. The wire feeds {share} of that.',
+  'undo-turn': 'If it does not help, go back to {from}.',
   'undo-setting': 'If it does not help, put it back to the card.',
   'undo-none': 'Leave it so. It was wrong, whatever else is.',
   stop: 'Stop here. Nothing common is left. Ask somebody who knows this process before you change more or buy a part.',
+  'stop-floor':
+    'Stop here. What is left would go past what this plate or this machine takes. Choose another set-up, or ask somebody who knows this process.',
+  'stop-crack': 'Stop here. A crack is no setting. Grind it out whole, and ask before you weld over it.',
+}
+
+/** What a setting is called in the middle of a sentence. */
+export const SETTING_NAMES: Templates = {
+  voltsV: 'volts',
+  feedMmPerMin: 'wire speed',
+  currentA: 'amps',
+  flowLPerMin: 'gas flow',
+  travelMmPerMin: 'travel',
+}
+
+/** How the arc runs at these settings, by its state. */
+export const ARC_STATES_SAID: Templates = {
+  'burns-back': 'Too little wire for these volts: it hisses and burns back.',
+  spatters: 'A little too little wire for these volts: it spatters.',
+  runs: 'Volts and wire speed go together.',
+  stubs: 'Too much wire for these volts: it stubs and piles up cold.',
+}
+
+/** Color of a TIG bead on stainless, from shielded to spoilt. Common practice, no source. */
+export const HEAT_COLORS: Templates = {
+  silver: 'silver, straw: shielded, right heat',
+  gold: 'gold, purple: hot, still shielded. Travel faster',
+  blue: 'blue: at the limit. Faster, fewer amps, larger cup',
+  grey: 'gray, black: shielding lost. Grind it out, check gas and post-flow',
 }
