@@ -42,6 +42,25 @@ export { type Bead, type BeadState, beadsOf } from './dialin/beads.ts'
 export { type Cause } from './dialin/causes.ts'
 export { type Advice, type Move, type NextChange } from './dialin/advice.ts'
 export { type Knob } from './dialin/knobs.ts'
+export {
+  breakersOf,
+  type BreakerRecord,
+  type Lesson,
+  type LessonKind,
+  lessonsOf,
+  type OperatingFactor,
+  operatingFactorsOf,
+} from './record/lessons.ts'
+export { LOG_HEADINGS, printLog, type ReadLogRow, readLog } from './record/logSheet.ts'
+export {
+  isSameStart,
+  type OwnStart,
+  ownStart,
+  startKey,
+  type StartOf,
+  thicknessBand,
+} from './record/ownStart.ts'
+export { type Wear, wearOf, wearPartsOf } from './record/wear.ts'
 export { isSameSettings, type Trial, trialOf, type TrialState } from './dialin/trial.ts'
 export * from './words/spokenCard.ts'
 export * from './words/procedureSheet.ts'

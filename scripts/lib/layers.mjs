@@ -27,6 +27,7 @@ export const CORE_ROOMS = [
   'assembly',
   'fit',
   'dialin',
+  'record',
   'card',
   'board',
   'purchase',

@@ -502,6 +502,10 @@ export const ASSUMPTIONS = {
     [20, 1000],
     PRACTICE,
   ),
+  besideArcWirePct: metal('Time beside the arc against the plan, wire', 100, '%', [10, 1000], OWN),
+  besideArcGtawPct: metal('Time beside the arc against the plan, TIG', 100, '%', [10, 1000], OWN),
+  besideArcStickPct: metal('Time beside the arc against the plan, stick', 100, '%', [10, 1000], OWN),
+  chartWeight: start('Good welds that weigh as much as the chart', 3, '', [0, 100], PRACTICE),
   repositionTurnedS: metal('Handling time, turned by hand', 45, 's', [0, 3600], PRACTICE),
 
   ...CHANGE_ASSUMPTIONS,

@@ -2,16 +2,17 @@
 import { weldCountOf } from '../joints/weldCount.ts'
 import { type Position } from '../model/jointKinds.ts'
 import { type Assumptions, assumptionsOf, type ChangedAssumptions } from '../assumptions/assume.ts'
-import { computed, jobField, standard } from '../basis/source.ts'
-import { assumed, calculation, from, input, listOf } from '../calculation/calculation.ts'
+import { computed, jobField, shopField, standard } from '../basis/source.ts'
+import { assumed, calculation, from, input, inputOrAssumed, listOf } from '../calculation/calculation.ts'
 import { type Reckoner, reckonerFor, type TracingReckoner } from '../calculation/reckoner.ts'
 import { PERIOD_S, type ArcSeries, worstArcOnS } from '../duty/window.ts'
 import { settleJob } from '../joints/contradictions.ts'
 import type { Job } from '../kinds/job.ts'
 import type { MaterialId, Metal } from '../model/material.ts'
-import type { ProcessId } from '../model/process.ts'
+import type { ProcessFamily, ProcessId } from '../model/process.ts'
 import { MATERIALS } from '../reference/materials.ts'
 import { type PairAdvice, pairAdvice } from '../reference/pairs.ts'
+import { PROCESSES } from '../reference/processes.ts'
 import { arcTime, fillerUsed } from '../trade/deposit.ts'
 import { serviceOf } from '../trade/service.ts'
 import type { PassKind } from '../trade/layers.ts'
@@ -125,15 +126,16 @@ export const workTime = calculation({
   title: 'Working time',
   symbol: 'W',
   unit: 'h',
-  expression: '(τ + dot(T, n) + dot(p, s)) / 3600',
+  expression: '(τ + f / 100 * (dot(T, n) + dot(p, s))) / 3600',
   inputs: {
+    f: inputOrAssumed('time beside the arc against the plan', '%', shopField('as the log has it')),
     τ: from(arcTotal),
     T: listOf('tacking of one weld, by weld line', 's', computed(), ...tackTime.from),
     n: listOf('welds of it over the job', '', jobField('count and pieces')),
     p: listOf('from arc to arc, by weld line', 's', computed(), pauseAfter.id, pauseWithChanges.id),
     s: listOf('by weld line', '', computed(), arcsStruck.id, arcsByStick.id),
   },
-  compute: ({ τ, T, n, p, s }) => (τ + dot(T, n) + dot(p, s)) / 3600,
+  compute: ({ f, τ, T, n, p, s }) => (τ + (f / 100) * (dot(T, n) + dot(p, s))) / 3600,
   source: computed('arc, tacking and handling, one after the other'),
 })
 
@@ -193,8 +195,22 @@ function dutyOf(
       })
 }
 
+/** What the log says of tacking and handling. It makes no arc hotter: the duty cycle keeps to the plan's pauses. */
+export const BESIDE_ARC = {
+  gmaw: 'besideArcWirePct',
+  fcaw: 'besideArcWirePct',
+  gtaw: 'besideArcGtawPct',
+  smaw: 'besideArcStickPct',
+} as const satisfies Record<ProcessFamily, keyof Assumptions>
+
 /** Filler, arcs and hours of a job, from the figures of its welds. */
-function amountsOf(job: Job, runs: readonly WeldFigures[], reckoner: Reckoner) {
+function amountsOf(
+  job: Job,
+  family: ProcessFamily,
+  runs: readonly WeldFigures[],
+  assumptions: Assumptions,
+  reckoner: Reckoner,
+) {
   const fillerG = reckoner.compute(fillerTotal, { w: runs.map((weld) => weld.fillerG) })
   const arcs = reckoner.compute(arcsTotal, { s_j: runs.map((weld) => weld.arcs) })
   const arcTimes = allOf(runs.map(({ arcS }) => arcS))
@@ -204,8 +220,10 @@ function amountsOf(job: Job, runs: readonly WeldFigures[], reckoner: Reckoner) {
   const n = runs.map((weld) => weldCountOf(weld.joint) * job.quantity)
   const p = runs.map((weld) => weld.pauseS)
   const s = runs.map((weld) => weld.arcs)
-  const [tackS, handlingS] = [dot(T, n), dot(p, s)]
-  const workH = reckoner.compute(workTime, { τ: arcS, T, n, p, s })
+  const f = BESIDE_ARC[family]
+  const share = assumptions[f] / 100
+  const [tackS, handlingS] = [share * dot(T, n), share * dot(p, s)]
+  const workH = reckoner.compute(workTime, { f, τ: arcS, T, n, p, s })
   const work: Work = { arcS, tackS, handlingS }
   return { fillerG, arcs, arcS, workH, work }
 }
@@ -324,7 +342,13 @@ export class Demand {
   }
 
   get #uses(): ReturnType<typeof amountsOf> {
-    this.#amounts ??= amountsOf(this.job, this.runs, this.#reckoner)
+    this.#amounts ??= amountsOf(
+      this.job,
+      PROCESSES[this.processId].family,
+      this.runs,
+      this.assumptions,
+      this.#reckoner,
+    )
     return this.#amounts
   }
   /** g of wire or rod */
@@ -405,5 +429,5 @@ export function traceDemand(
   reckoner.weldId = null
   const { hungriest } = extremesOf(runs, reckoner)
   dutyOf(runs, spellsIn(job, runs, hungriest, assumptions.tackArcS), reckoner)
-  amountsOf(job, runs, reckoner)
+  amountsOf(job, PROCESSES[processId].family, runs, assumptions, reckoner)
 }

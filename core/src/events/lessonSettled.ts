@@ -19,11 +19,16 @@ export const lessonSettled = defineEvent({
   body: bodySchema,
 })
 
+/** What was last decided of a lesson, and when, UTC. */
+export interface SettledAt extends Settled {
+  readonly at: string
+}
+
 /**
  * @param events in the order in which they were stored
  * @returns by the name of the lesson, what was last decided
  */
 export const settledOf = (
-  events: readonly { readonly subject: string; readonly body: Settled }[],
-): ReadonlyMap<string, Settled> =>
-  new Map(events.map(({ subject, body }) => [subject.slice('lesson.'.length), body]))
+  events: readonly { readonly subject: string; readonly at: string; readonly body: Settled }[],
+): ReadonlyMap<string, SettledAt> =>
+  new Map(events.map(({ subject, at, body }) => [subject.slice('lesson.'.length), { ...body, at }]))

@@ -1,0 +1,303 @@
+/** What the record teaches. Figures of the tests are made up; the rules are statistics and common practice. */
+import fc from 'fast-check'
+import { median as medianOf, quantileSeq, std } from 'mathjs'
+import { describe, expect, it } from 'vitest'
+import { assumptionsOf } from '../assumptions/assume.ts'
+import { demandOf } from '../demand/demand.ts'
+import type { Replaced } from '../events/partReplaced.ts'
+import {
+  type LogRow,
+  NO_SETTINGS,
+  rowsThatCount,
+  usedGasL,
+  usedWireG,
+  type WeldRecord,
+} from '../events/weldRecorded.ts'
+import { demoInput } from '../testing/samples.ts'
+import { record, row } from '../testing/logRows.ts'
+import { breakersOf, lessonsOf, operatingFactorsOf } from './lessons.ts'
+import { printLog, readLog } from './logSheet.ts'
+import { isSameStart, ownStart, thicknessBand } from './ownStart.ts'
+import { robustMean } from './robustMean.ts'
+import { wearOf } from './wear.ts'
+
+const CHART = { ...NO_SETTINGS, voltsV: 20, feedMmPerMin: 8000, flowLPerMin: 14 }
+const worked = (voltsV: number, part: Partial<WeldRecord> = {}): LogRow =>
+  row({ settings: { ...CHART, voltsV }, chart: CHART, ...part })
+const of = record()
+
+describe('a robust mean', () => {
+  it('of values that lie together is their mean', () => {
+    fc.assert(
+      fc.property(
+        fc.array(fc.double({ min: 0, max: 0.8, noNaN: true }), { minLength: 1, maxLength: 20 }),
+        (values) => {
+          const { mean, n, wild } = robustMean(values, 0.3)
+          expect(n).toBe(values.length)
+          expect(wild).toBe(0)
+          expect(mean).toBeCloseTo(values.reduce((sum, value) => sum + value, 0) / values.length, 9)
+        },
+      ),
+    )
+  })
+  it('is not moved by one wild value, however wild', () => {
+    const near = [1, 1.1, 0.9, 1.05]
+    for (const wild of [9, -40, 1e6])
+      expect(robustMean([...near, wild], 0.3)).toEqual(
+        robustMean(near, 0.3).wild === 0 ? { ...robustMean(near, 0.3), wild: 1 } : null,
+      )
+    expect(Number(medianOf(near))).toBeCloseTo(robustMean(near, 0.3).mean, 1)
+  })
+  it('keeps what a normal sample has within three standard deviations', () => {
+    // Normal quantiles: 200 evenly spread places of a normal distribution (mathjs has none, so by sums of uniform ones).
+    const values = Array.from({ length: 200 }, (_, index) => Math.sin(index * 12.9898) * 1.2)
+    expect(robustMean(values, 0).n).toBe(200)
+    expect(Number(std(values, 'uncorrected'))).toBeGreaterThan(0.5)
+    expect(Number(quantileSeq(values, 0.5))).toBeCloseTo(0, 0)
+  })
+})
+
+describe('the shop’s own start', () => {
+  it('moves from the chart to what worked, the more the oftener it did', () => {
+    const after = (n: number) =>
+      ownStart(
+        Array.from({ length: n }, () => worked(19)),
+        of,
+        CHART,
+        3,
+      )
+    expect(ownStart([], of, CHART, 3)).toBeNull()
+    expect(after(2)?.settings.voltsV).toBeCloseTo(19.6, 6)
+    expect(after(3)).toMatchObject({ good: 3, wild: 0 })
+    expect(after(3)?.settings.voltsV).toBeCloseTo(19.5, 6)
+    expect(after(300)?.settings.voltsV).toBeCloseTo(19, 1)
+    expect(after(3)?.settings.flowLPerMin).toBe(14)
+    expect(after(3)?.settings.currentA).toBeNull()
+  })
+  it('converges to a known offset through the scatter of hands, and shrugs off one wild row', () => {
+    const offset = fc.double({ min: -2, max: 2, noNaN: true })
+    const scatter = fc.array(fc.double({ min: -0.25, max: 0.25, noNaN: true }), {
+      minLength: 40,
+      maxLength: 60,
+    })
+    fc.assert(
+      fc.property(offset, scatter, fc.double({ min: 8, max: 60, noNaN: true }), (by, off, wildV) => {
+        const rows = off.map((one) => worked(20 + by + one))
+        const found = ownStart(rows, of, CHART, 3)?.settings.voltsV ?? NaN
+        expect(Math.abs(found - (20 + by))).toBeLessThan(0.45)
+        const withWild = ownStart([...rows, worked(Math.abs(wildV - 20) < 4 ? 60 : wildV)], of, CHART, 3)
+        expect(withWild?.wild).toBe(1)
+        expect(withWild?.settings.voltsV).toBeCloseTo(found, 6)
+      }),
+    )
+  })
+  it('rests on good welds of the same source, wire, gas, band of thickness and position alone', () => {
+    for (const part of [
+      { outcome: 'bad' },
+      { outcome: 'usable' },
+      { outcome: null },
+      { state: 'planned' },
+      { sourceId: 'marl-140' },
+      { wireId: 'er70s6-030' },
+      { gasId: 'co2' },
+      { position: 'overhead' },
+      { metal: 'stainless' },
+      { thicknessMm: 3.175 },
+    ] as const)
+      expect(ownStart([worked(18, part)], of, CHART, 3)).toBeNull()
+    expect(ownStart([worked(18, { thicknessMm: 5 })], of, CHART, 3)).not.toBeNull()
+    expect(isSameStart(of, record({ thicknessMm: 6.3 }))).toBe(true)
+  })
+  it('parts bands at the common plates (common practice): a gauge and its fraction are one', () => {
+    expect(thicknessBand(6.35)).toBe(thicknessBand(6))
+    expect(thicknessBand(3.0)).toBe(thicknessBand(3.175))
+    expect(thicknessBand(3.175)).not.toBe(thicknessBand(6.35))
+    expect(thicknessBand(80)).toBeGreaterThan(thicknessBand(25.4))
+  })
+})
+
+const PLAN = { arcS: 600, starts: 10, wireG: 300, gasL: 200, minutes: 30 }
+const done = (part: Partial<WeldRecord>): LogRow => row({ plan: PLAN, arcS: 600, ...part })
+const ASSUMED = assumptionsOf({ assumptions: {} })
+
+describe('what the log says of the plan', () => {
+  it('is the time beside the arc, and taking it makes the planned hours what they were', () => {
+    // 30 min planned with 10 min of arc; 50 min taken: twice the time beside the arc.
+    const rows = Array.from({ length: 97 }, () => done({ minutes: 50 }))
+    const lesson = lessonsOf(rows, ASSUMED, 3).find(({ kind }) => kind === 'time')
+    expect(lesson).toMatchObject({ process: 'gmaw-short', n: 97, takes: { assumption: 'besideArcWirePct' } })
+    expect(lesson?.takes?.value).toBeCloseTo(196, -1)
+    const { job, wire, shop } = demoInput('press-frame', 'bay-2-wire')
+    const hours = (pct: number) =>
+      demandOf(job, 'gmaw-short', wire, {
+        ...shop,
+        assumptions: { ...shop.assumptions, besideArcWirePct: pct },
+      })
+    const [one, two] = [hours(100), hours(200)]
+    const besideH = (one.workH ?? 0) - (one.arcS ?? 0) / 3600
+    expect((two.workH ?? 0) - (one.workH ?? 0)).toBeCloseTo(besideH, 6)
+    // The hands are slower; the machine gets no cooler for it.
+    expect(two.dutyPct).toBe(one.dutyPct)
+  })
+  it('is the wire and the gas that went: deposition falls, leaks rise', () => {
+    const rows = Array.from({ length: 60 }, () =>
+      done({ wireG: 330, cylinder: { before: 1000, after: 780 } }),
+    )
+    const lessons = lessonsOf(rows, ASSUMED, 3)
+    const wire = lessons.find(({ kind }) => kind === 'wire')
+    expect(wire?.takes?.assumption).toBe('depositionGmawPct')
+    expect(wire?.takes?.value).toBeLessThan(ASSUMED.depositionGmawPct)
+    expect(lessons.find(({ kind }) => kind === 'gas')?.takes?.value).toBeGreaterThan(ASSUMED.gasLeakPct)
+  })
+  it('counts nothing twice: what was there when a lesson was taken is in the plan already', () => {
+    const old = done({ minutes: 50 })
+    expect(lessonsOf([old], ASSUMED, 3, () => '2027-02-03T09:00:00Z')).toEqual([])
+    expect(lessonsOf([old], ASSUMED, 3, () => '2027-02-03T07:00:00Z')).toHaveLength(1)
+  })
+  it('is a share of arc by process and person', () => {
+    const rows = [done({ minutes: 20 }), done({ minutes: 30 }), done({ minutes: 20, welder: 'Tam' })]
+    expect(operatingFactorsOf(rows)).toEqual([
+      { process: 'gmaw-short', welder: 'Ines', n: 2, arcPct: 40 },
+      { process: 'gmaw-short', welder: 'Tam', n: 1, arcPct: 50 },
+    ])
+  })
+  it('is how often a breaker held', () => {
+    const rows = [
+      done({ breaker: 'held' }),
+      done({ breaker: 'tripped', weldedAt: '2027-02-05T10:00:00Z' }),
+      done({ breaker: null }),
+    ]
+    expect(breakersOf(rows)).toMatchObject([
+      { circuitId: 'bay-2', held: 1, tripped: 1, trippedAt: '2027-02-05T10:00:00Z' },
+    ])
+  })
+  it('reads a spool by two numbers before anything else', () => {
+    expect(usedWireG(record({ spool: { before: 5000, after: 4400 }, wireG: 1 }))).toBe(600)
+    expect(usedWireG(record({ wireG: 12 }))).toBe(12)
+    expect(usedGasL(record({ cylinder: { before: 900, after: 900 }, gasL: 5 }))).toBe(0)
+  })
+})
+
+describe('wearing parts', () => {
+  const change = (replacedAt: string): { body: Replaced } => ({ body: { part: 'tip', replacedAt, note: '' } })
+  const fed = (day: number, wireG: number, part: Partial<WeldRecord> = {}): LogRow =>
+    row({ weldedAt: `2027-02-${String(day).padStart(2, '0')}T10:00:00Z`, wireG, ...part })
+  const tip = (rows: LogRow[], changes: { body: Replaced }[] = []) =>
+    wearOf(rows, changes).find(({ part }) => part === 'tip')
+  it('count from their last change, and are due at the end of their life', () => {
+    expect(tip([fed(1, 6000), fed(3, 500)], [change('2027-02-02T10:00:00Z')])).toMatchObject({
+      used: 500,
+      state: 'good',
+      since: '2027-02-02T10:00:00Z',
+    })
+    expect(tip([fed(1, 6500)])?.state).toBe('soon')
+    expect(tip([fed(1, 7000)])?.state).toBe('due')
+    expect(tip([fed(1, 7000, { state: 'planned' }), fed(1, 10)])?.used).toBe(10)
+  })
+  it('learn the shop’s own life between two changes, never from before the first', () => {
+    const rows = [fed(1, 99_000), fed(3, 3000), fed(5, 100)]
+    const found = tip(rows, [change('2027-02-02T00:00:00Z'), change('2027-02-04T00:00:00Z')])
+    expect(found).toMatchObject({ learnedFrom: 1, used: 100 })
+    expect(found?.life).toBeLessThan(7000)
+    expect(found?.life).toBeGreaterThan(3000)
+  })
+  it('aluminium wears a tip as three times its mass of steel: it is that much more wire', () => {
+    // Density of steel over that of aluminium, 7.85 to 2.70.
+    const ratio = (tip([fed(1, 100, { metal: 'aluminium' })])?.used ?? 0) / (tip([fed(1, 100)])?.used ?? 1)
+    expect(ratio).toBeCloseTo(7.85 / 2.7, 0)
+  })
+  it('are a tungsten by TIG and none by stick', () => {
+    expect(
+      wearOf([row({ process: 'gtaw-dc', starts: 700 })], []).map(({ part, state }) => [part, state]),
+    ).toEqual([['tungsten', 'due']])
+    expect(wearOf([row({ process: 'smaw' })], [])).toEqual([])
+  })
+})
+
+describe('rows that count', () => {
+  interface Model {
+    readonly id: number
+    readonly corrects: number | null
+    readonly isWithdrawn: boolean
+  }
+  it('are the same whatever the order in which the events come, and follow a plain model', () => {
+    const acts = fc.array(fc.record({ pick: fc.nat(), act: fc.constantFrom('add', 'correct', 'withdraw') }), {
+      maxLength: 30,
+    })
+    fc.assert(
+      fc.property(acts, fc.infiniteStream(fc.nat()), (list, order) => {
+        const live = new Set<number>()
+        const events: Model[] = []
+        for (const { pick, act } of list) {
+          const id = events.length + 1
+          const target = act === 'add' ? null : ([...live][pick % Math.max(1, live.size)] ?? null)
+          if (target !== null) live.delete(target)
+          if (act !== 'withdraw') live.add(id)
+          else if (target === null) continue
+          events.push({ id, corrects: target, isWithdrawn: act === 'withdraw' })
+        }
+        const rows = events.map(({ id, corrects, isWithdrawn }) =>
+          row({ isWithdrawn }, { seq: id, corrects }),
+        )
+        const shuffled = rows
+          .map((one) => ({ one, place: order.next().value ?? 0 }))
+          .toSorted((a, b) => a.place - b.place)
+          .map(({ one }) => one)
+        expect(rowsThatCount(shuffled).map(({ seq }) => seq)).toEqual([...live].toSorted((a, b) => a - b))
+      }),
+    )
+  })
+})
+
+describe('the log as a sheet', () => {
+  const whole = row({
+    settings: { ...CHART, voltsV: 19.5 },
+    chart: CHART,
+    spool: { before: 5000, after: 4700 },
+    plan: PLAN,
+    minutes: 25,
+    note: 'draft, door shut',
+    sign: 'porosity',
+  })
+  const [headings = [], ...rows] = printLog([whole])
+  it('comes back as it went out', () => {
+    const [read] = readLog(headings, rows)
+    expect(read?.problems).toEqual([])
+    expect(read?.body).toEqual(whole.body)
+    expect(read?.subject).toBe(whole.subject)
+  })
+  it('takes units, and names what it cannot read by row and column', () => {
+    const cells = (changes: Record<string, string>) =>
+      rows[0]?.map((cell, index) => changes[headings[index] ?? ''] ?? cell) ?? []
+    const read = (changes: Record<string, string>) => readLog(headings, [cells(changes)])[0]
+    expect(read({ settings_feed_mm_per_min: '320 in/min' })?.body?.settings.feedMmPerMin).toBeCloseTo(8128, 6)
+    for (const [heading, text, said] of [
+      ['outcome', 'splendid', /Enter one of good/],
+      ['settings_volts_v', 'hot', /number/],
+      ['job_id', 'Press frame', /ids of a job/],
+      ['spool_after', '6000', /more after than before/],
+    ] as const) {
+      const found = read({ [heading]: text })
+      expect(found?.body).toBeNull()
+      expect(found?.row).toBe(2)
+      expect(found?.problems.map(({ message }) => message).join(' ')).toMatch(said)
+    }
+  })
+  it('needs no more columns than what a weld cannot be without', () => {
+    const few = ['job_id', 'weld_id', 'welded_at', 'process', 'position', 'thickness_mm', 'metal', 'outcome']
+    const [read] = readLog(few, [
+      [
+        'press-frame',
+        'upright',
+        '2027-02-03T08:00:00Z',
+        'gmaw-short',
+        'flat',
+        '6.35',
+        'carbon-steel',
+        'good',
+      ],
+    ])
+    expect(read?.problems).toEqual([])
+    expect(read?.body).toMatchObject({ state: 'done', welds: 1, spool: null, isWithdrawn: false })
+  })
+})
