@@ -77,6 +77,15 @@ export default defineConfig({
         },
       },
       {
+        test: {
+          name: 'stand-ins',
+          root: 'stand-ins',
+          setupFiles: ['../core/src/testing/seed.ts'],
+          include: ['src/**/*.test.ts'],
+          benchmark: { include: [] },
+        },
+      },
+      {
         // Clusters and whole starts of their own.
         test: {
           name: 'scripts',

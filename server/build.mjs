@@ -21,8 +21,11 @@ await build({
   format: 'esm',
   platform: 'node',
   target: 'node20',
-  // Packages stay where they are; core is of the project.
+  // Packages stay where they are; core and stand-ins are of the project.
   packages: 'external',
-  alias: { '@brannik/core': here('../core/src/index.ts') },
+  alias: {
+    '@brannik/core': here('../core/src/index.ts'),
+    '@brannik/stand-ins': here('../stand-ins/src/arcMonitor.ts'),
+  },
   logLevel: 'warning',
 })

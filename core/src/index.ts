@@ -61,6 +61,16 @@ export {
   thicknessBand,
 } from './record/ownStart.ts'
 export { type Wear, wearOf, wearPartsOf } from './record/wear.ts'
+export {
+  type Channel,
+  type ChannelColumn,
+  channelIn,
+  channelOf,
+  CHANNELS,
+  unitsOf,
+} from './measurement/channels.ts'
+export { ArcMeter, heatInputKJPerMm, type Measured } from './measurement/meter.ts'
+export { measuredOf, type Samples, samplesOf, type SamplesRead, thinned } from './measurement/samples.ts'
 export { isSameSettings, type Trial, trialOf, type TrialState } from './dialin/trial.ts'
 export * from './words/spokenCard.ts'
 export * from './words/procedureSheet.ts'

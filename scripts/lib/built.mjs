@@ -20,7 +20,7 @@ const WEB_SOURCES = [
   'web/offlineWorker.ts',
   'web/vuetifyStyles.ts',
 ]
-const SERVER_SOURCES = [...COMMON, 'server/src', 'server/build.mjs', 'server/package.json']
+const SERVER_SOURCES = [...COMMON, 'stand-ins/src', 'server/src', 'server/build.mjs', 'server/package.json']
 
 function* files(path) {
   const stat = statSync(path, { throwIfNoEntry: false })

@@ -18,6 +18,7 @@ export const CORE_ROOMS = [
   'trade',
   'supply',
   'duty',
+  'measurement',
   'capability',
   'changeover',
   'demand',

@@ -20,6 +20,7 @@ import { watchChanges } from './changes.ts'
 import type { Database } from './database.ts'
 import { bodyBytes, bodyReader } from './documents/body.ts'
 import { createMetrics } from './metrics.ts'
+import { monitorAt } from './monitor.ts'
 import { openApiDocument } from './openapi.ts'
 import { notFound, problemHandler } from './problems.ts'
 import { accountRoutes, auditRoutes, doorRoutes } from './routes/access.ts'
@@ -30,6 +31,7 @@ import { logRoutes } from './events/log.ts'
 import { eventRoutes } from './events/routes.ts'
 import { fitRoutes } from './routes/fit.ts'
 import { healthRoutes } from './routes/health.ts'
+import { monitorRoutes } from './routes/monitor.ts'
 import { backupRoutes, historyRoutes } from './routes/keeping.ts'
 import { recordRoutes, shopRoutes } from './routes/records.ts'
 import { ROOT } from './root.ts'
@@ -73,6 +75,8 @@ export interface AppOptions {
   readonly pool: WorkPool
   /** On the disk of the database; not looked at where it is left out. */
   readonly room?: Room
+  /** Where the shop's arc monitor is heard; the stand-in where it is left out. */
+  readonly arcMonitor?: string | null
 }
 
 const ROUTES = [
@@ -84,6 +88,7 @@ const ROUTES = [
   changeRoutes,
   eventRoutes,
   logRoutes,
+  monitorRoutes,
   fitRoutes,
   shopRoutes(SHOP),
   catalogueRoutes,
@@ -169,6 +174,7 @@ export function createApp({
   backups,
   pool,
   room = UNKNOWN_ROOM,
+  arcMonitor = null,
 }: AppOptions): App {
   const app = express()
   const services: Services = {
@@ -182,6 +188,7 @@ export function createApp({
     }),
     streams: new Map(),
     room,
+    monitor: monitorAt(arcMonitor),
   }
   const metrics = createMetrics(services, pool)
   app.disable('x-powered-by')
@@ -238,6 +245,7 @@ export function createApp({
     routes: [...api.listed, ...watched.listed],
     async close() {
       endStreams(services.streams)
+      await services.monitor.close()
       await services.changes.close()
     },
   }

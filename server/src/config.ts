@@ -50,6 +50,9 @@ const schema = z.object({
     .max(10_000_000)
     .default(LIMITS.writesPerMinute),
   STOP_WITH_PARENT: flag,
+  ARC_MONITOR: z
+    .union([z.literal(''), z.string().regex(/^wss?:\/\/\S+$/, 'must begin with ws:// or wss://')])
+    .default(''),
   DEMO: z.enum(['0', '1', 'metric'], 'must be 0, 1 or metric').default('0'),
 })
 
@@ -67,6 +70,8 @@ export interface Config {
   readonly backups: BackupSettings
   readonly retention: RetentionSettings
   readonly stopWithParent: boolean
+  /** Where the shop's arc monitor is heard; null: a simulated one. */
+  readonly arcMonitor: string | null
   /** The demo shop that is loaded into an empty database; null where it asks whoever opens it. */
   readonly demo: DemoId | null
 }
@@ -193,6 +198,7 @@ export function readConfig(environment: NodeJS.ProcessEnv): Config {
       auditDays: it.AUDIT_DAYS,
     },
     stopWithParent: it.STOP_WITH_PARENT === '1',
+    arcMonitor: it.ARC_MONITOR || null,
     demo: DEMO_OF[it.DEMO],
   }
 }

@@ -27,6 +27,7 @@ import { LIMITS } from './limits.ts'
 import { passwordChangeSchema, signInSchema } from './routes/access.ts'
 import { VERSION } from './routes/health.ts'
 import { listQueryOf } from './routes/lists.ts'
+import { monitorQuerySchema } from './routes/monitor.ts'
 import { EPOCH_EXAMPLE, EPOCH_HEADER, etagOf } from './stores/epoch.ts'
 import { ALL_KINDS, type Kind, pascalCase, SHOP } from './stores/kinds.ts'
 
@@ -325,6 +326,21 @@ const HAPPENINGS: ZodOpenApiPathsObject = {
         ...INVALID,
       },
       { header: KEY, body: newEventSchema },
+    ),
+  },
+  '/api/monitor': {
+    get: route(
+      'hearMonitor',
+      'What the arc monitor measures, as server-sent events; a connection that was cut goes on after its last number',
+      {
+        200: file(
+          'Events `about` (whether it is simulated) and `batch` with session, seq, atS, samplesPerS and readings: volts, amps, wire speed in mm/min, gas in L/min',
+          'text/event-stream',
+        ),
+        503: problem('Too many are connected'),
+        ...INVALID,
+      },
+      { query: monitorQuerySchema.shape },
     ),
   },
   '/api/log': {

@@ -5,6 +5,7 @@ import type { Actor } from './access/actor.ts'
 import type { Access, BackupSettings } from './config.ts'
 import type { Changes } from './changes.ts'
 import type { Database } from './database.ts'
+import type { Monitor } from './monitor.ts'
 import type { Room } from './room.ts'
 import type { ReadBody } from './documents/body.ts'
 
@@ -19,6 +20,7 @@ export interface Services {
   /** Answers that stay open: pages that wait for changes. */
   readonly streams: Map<Response, Actor>
   readonly room: Room
+  readonly monitor: Monitor
 }
 
 /** Adds routes to the API. */
