@@ -38,6 +38,7 @@ export { careOf } from './changeover/stepCare.ts'
 export * from './changeover/quicker.ts'
 export * from './words/changeText.ts'
 export * from './words/dialInText.ts'
+export * from './words/evidenceText.ts'
 export { type Bead, type BeadState, beadsOf } from './dialin/beads.ts'
 export { type Cause } from './dialin/causes.ts'
 export { type Advice, type Move, type NextChange } from './dialin/advice.ts'
@@ -60,6 +61,13 @@ export {
   type StartOf,
   thicknessBand,
 } from './record/ownStart.ts'
+export { type MovedJob, movedBy } from './fit/movedBy.ts'
+export { gaugeL, type GaugeRead } from './record/gauge.ts'
+export { timedTravel, turnsPerMin } from './trade/turntable.ts'
+export { couponPasses, isProvable, leakRate, type Proof, proofOf, type ProvenOf } from './record/evidence.ts'
+export { type VisualItem, visualItems } from './record/visual.ts'
+export { planOfWelds, type RecordStart, recordFor } from './record/recordFor.ts'
+export { wireGPerMm } from './trade/depositionRate.ts'
 export { type Wear, wearOf, wearPartsOf } from './record/wear.ts'
 export {
   type Channel,

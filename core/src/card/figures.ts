@@ -3,6 +3,7 @@ import type { Capability } from '../capability/capability.ts'
 import type { StartingSettings } from '../fit/settings.ts'
 import { figure, type Message, message, type Param, word } from '../model/message.ts'
 import type { DialSetting } from '../trade/dial.ts'
+import { turnsPerMin } from '../trade/turntable.ts'
 import type { WeldFigures } from '../demand/weldFigures.ts'
 
 export const CARD_FIGURES = [
@@ -61,7 +62,7 @@ function travelFigure({ travelMmPerMin }: StartingSettings, { joint, runMm }: We
     value(figure(rounded(travelMmPerMin, 2), 'mm/min')),
     joint.around && joint.diameterMm !== null
       ? message('turntable', {
-          rpm: figure(Number((travelMmPerMin / (Math.PI * joint.diameterMm)).toPrecision(2)), 'rpm'),
+          rpm: figure(Number(turnsPerMin(travelMmPerMin, joint.diameterMm).toPrecision(2)), 'rpm'),
         })
       : null,
     message('travel-over', { length: figure(lengthMm, 'mm length'), time: figure(Math.round(seconds), 's') }),

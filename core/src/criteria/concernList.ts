@@ -9,8 +9,10 @@ export interface Concerned {
   readonly id: string
   readonly concerns: Concern
   readonly isOfSetUp: boolean
+  readonly isByCoupon: boolean
 }
 
-export const CONCERNED: readonly Concerned[] = CRITERIA.flatMap(({ id, concerns, isOfSetUp = false }) =>
-  concerns === undefined ? [] : [{ id, concerns, isOfSetUp }],
+export const CONCERNED: readonly Concerned[] = CRITERIA.flatMap(
+  ({ id, concerns, isOfSetUp = false, isByCoupon = false }) =>
+    concerns === undefined ? [] : [{ id, concerns, isOfSetUp, isByCoupon }],
 )

@@ -85,6 +85,8 @@ export interface Criterion {
   readonly isForNoJob?: boolean
   /** What it is about, where somebody asks for all that is about it. */
   readonly concerns?: Concern
+  /** A coupon, cut and etched, shows it for its set-up, thickness and position. */
+  readonly isByCoupon?: true
   /** Whether the answer is the same for every job: then it is asked once a set-up. */
   readonly isOfSetUp?: boolean
   /** Whether it looks at no more of a set-up than process and wire: then it is asked once a job, process and wire. */

@@ -26,6 +26,7 @@ const noSupply = message('supply')
 const sourceRange: Criterion = {
   id: 'source-range',
   concerns: 'arc-current',
+  isByCoupon: true,
   group: null,
   slots: CIRCUIT,
   demandFrom: [wantedCurrent],
@@ -114,6 +115,7 @@ function sizeMends({ process, wire, shop }: Capability, demand: Demand | null): 
 const electrode: Criterion = {
   id: 'electrode',
   concerns: 'arc-current',
+  isByCoupon: true,
   group: null,
   slots: ({ electrode: burns }) => (burns === 'tungsten' ? ['tungsten'] : ['wire']),
   demandFrom: [wantedCurrent],

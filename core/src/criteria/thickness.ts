@@ -59,6 +59,7 @@ function weakestLink(capability: Capability, demand: Demand) {
 const thickness: Criterion = {
   id: 'thickness',
   concerns: 'arc-current',
+  isByCoupon: true,
   group: null,
   slots: [],
   demandFrom: heatedThickness,

@@ -4,6 +4,7 @@ import type { Assumptions } from '../assumptions/assume.ts'
 import { BESIDE_ARC } from '../demand/demand.ts'
 import { type LogRow, usedGasL, usedWireG, type WeldRecord } from '../events/weldRecorded.ts'
 import { PROCESSES } from '../reference/processes.ts'
+import { DEPOSITION } from '../trade/depositionRate.ts'
 import { robustMean } from './robustMean.ts'
 
 export type LessonKind = 'time' | 'wire' | 'gas'
@@ -45,16 +46,6 @@ export interface BreakerRecord {
 const LEAST_SPREAD = 0.05
 const S_PER_MIN = 60
 
-const DEPOSITION: Readonly<Partial<Record<WeldRecord['process'], AssumptionKey>>> = {
-  'gmaw-short': 'depositionGmawPct',
-  'gmaw-spray': 'depositionGmawPct',
-  'gmaw-pulse': 'depositionGmawPct',
-  'fcaw-s': 'depositionFcawSPct',
-  'fcaw-g': 'depositionFcawGPct',
-  'gtaw-dc': 'depositionGtawPct',
-  'gtaw-ac': 'depositionGtawPct',
-}
-
 const shareOf = (real: number | null, planned: number | null): number[] =>
   real === null || planned === null || real <= 0 || planned <= 0 ? [] : [real / planned]
 
@@ -87,8 +78,10 @@ function takenBy(
     return within(assumption, assumptions[assumption] * ratio)
   }
   if (kind === 'gas') return within('gasLeakPct', (100 + assumptions.gasLeakPct) * ratio - 100)
+  // A stick burns down to its stub, whatever else.
+  if (process === 'smaw') return null
   const assumption = DEPOSITION[process]
-  return assumption === undefined ? null : within(assumption, assumptions[assumption] / ratio)
+  return within(assumption, assumptions[assumption] / ratio)
 }
 
 function groupsOf<T>(rows: readonly T[], keyOf: (row: T) => string): ReadonlyMap<string, readonly T[]> {

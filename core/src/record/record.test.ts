@@ -15,6 +15,15 @@ import {
 } from '../events/weldRecorded.ts'
 import { demoInput } from '../testing/samples.ts'
 import { record, row } from '../testing/logRows.ts'
+import { joint } from '../testing/samples.ts'
+import { couponPasses, isProvable, leakRate, proofOf } from './evidence.ts'
+import { gaugeL } from './gauge.ts'
+import { planOfWelds, recordFor } from './recordFor.ts'
+import { visualItems } from './visual.ts'
+import { movedBy } from '../fit/movedBy.ts'
+import { timedTravel, turnsPerMin } from '../trade/turntable.ts'
+import { wireGPerMm } from '../trade/depositionRate.ts'
+import type { Evidence } from '../events/evidenceTaken.ts'
 import { breakersOf, lessonsOf, operatingFactorsOf } from './lessons.ts'
 import { printLog, readLog } from './logSheet.ts'
 import { isSameStart, ownStart, thicknessBand } from './ownStart.ts'
@@ -299,5 +308,160 @@ describe('the log as a sheet', () => {
     ])
     expect(read?.problems).toEqual([])
     expect(read?.body).toMatchObject({ state: 'done', welds: 1, spool: null, isWithdrawn: false })
+  })
+})
+
+describe('evidence', () => {
+  const coupon = (part: object = {}): Evidence =>
+    ({
+      kind: 'coupon',
+      takenAt: '2027-02-03T08:00:00Z',
+      by: 'Ines',
+      result: 'passed',
+      setUpId: 'bay-2-wire',
+      setUpName: 'Bay 2, wire',
+      jobName: 'Press frame',
+      process: 'gmaw-short',
+      wireId: 'er70s6-035',
+      gasId: 'mix-75-25',
+      thicknessMm: 6.35,
+      position: 'flat',
+      note: '',
+      legMm: 5,
+      throatMm: 3.6,
+      isRootReached: true,
+      picture: null,
+      ...part,
+    }) as Evidence
+  const weld = coupon()
+  it('proves its own set-up, thickness and position, and no other', () => {
+    expect(proofOf([coupon()], weld)).toEqual({ by: 'Ines', takenAt: '2027-02-03T08:00:00Z' })
+    for (const other of [
+      { setUpId: 'north-wall-wire' },
+      { position: 'vertical-up' },
+      { thicknessMm: 12.7 },
+      { wireId: 'er70s6-030' },
+      { gasId: null },
+      { kind: 'visual' },
+    ])
+      expect(proofOf([coupon(other)], weld)).toBeNull()
+  })
+  it('is taken back by a later coupon that failed, whatever the order', () => {
+    const later = coupon({ result: 'failed', takenAt: '2027-02-04T08:00:00Z' })
+    expect(proofOf([later, coupon()], weld)).toBeNull()
+    expect(proofOf([coupon({ takenAt: '2027-02-05T08:00:00Z' }), later], weld)).not.toBeNull()
+  })
+  it('answers a tight current, and neither a breaker nor what fails', () => {
+    const one = (criterion: string, verdict: 'tight' | 'fits' | 'fails') => ({ criterion, verdict })
+    expect(isProvable([one('source-range', 'fits')])).toBe(false)
+    for (const proven of ['source-range', 'electrode', 'thickness'])
+      expect(isProvable([one(proven, 'tight'), one('breaker', 'fits')])).toBe(true)
+    for (const other of ['source-duty', 'breaker', 'gas-use', 'gun-current'])
+      expect(isProvable([one('source-range', 'tight'), one(other, 'tight')])).toBe(false)
+  })
+  it('of a coupon passes with leg, throat and root, as AWS D1.1 sizes a fillet: throat 0.707 of the leg', () => {
+    expect(couponPasses({ legMm: 4.8, throatMm: 3.4, isRootReached: true }, 4.7625)).toBe(true)
+    expect(couponPasses({ legMm: 4.8, throatMm: 3.4, isRootReached: false }, 4.7625)).toBe(false)
+    expect(couponPasses({ legMm: 4.2, throatMm: null, isRootReached: true }, 4.7625)).toBe(false)
+    expect(couponPasses({ legMm: null, throatMm: 2.9, isRootReached: true }, 4.7625)).toBe(false)
+    expect(couponPasses({ legMm: null, throatMm: null, isRootReached: true }, null)).toBe(true)
+  })
+  it('of a leak is pressure lost times volume over time: 60 L that lose 1 kPa in 10 min lose 0.1 Pa·m³/s', () => {
+    // EN 1779, pressure change: q = Δp·V/Δt = 1000 Pa · 0.06 m³ / 600 s.
+    const test = { startKPa: 100, endKPa: 99, volumeL: 60, minutes: 10 }
+    expect(leakRate(test)).toBeCloseTo(0.1, 9)
+    expect(leakRate({ ...test, startKPa: -99, endKPa: -98 })).toBeCloseTo(0.1, 9)
+  })
+})
+
+describe('the visual lists', () => {
+  const tee = joint({ kind: 'tee', thicknessAMm: 10, thicknessBMm: 10, legMm: 6.35 })
+  const limit = (list: Parameters<typeof visualItems>[0], code: string, of = tee): number | null => {
+    const found = visualItems(list, of).find((one) => one.code === code)?.told.params['limit']
+    return typeof found === 'object' && 'value' in found ? found.value : null
+  }
+  it('have the undercut of AWS D1.1 table 8.1 and ISO 5817 row 1.7 (from memory)', () => {
+    expect(limit('d1.1-static', 'undercut')).toBeCloseTo(25.4 / 32, 1)
+    expect(limit('d1.1-cyclic', 'undercut')).toBeCloseTo(0.25, 2)
+    expect(limit('iso5817-b', 'undercut')).toBe(0.5)
+    expect(limit('iso5817-d', 'undercut')).toBe(1)
+    expect(limit('iso5817-c', 'undercut', { ...tee, thicknessAMm: 3, thicknessBMm: 3 })).toBeCloseTo(0.3, 2)
+  })
+  it('allow a fillet under size by its leg (AWS D1.1 table 8.1, from memory)', () => {
+    for (const [leg, under] of [
+      [4.76, 25.4 / 16],
+      [6.35, (3 * 25.4) / 32],
+      [8, 25.4 / 8],
+    ] as const)
+      expect(limit('d1.1-static', 'undersize', { ...tee, legMm: leg })).toBeCloseTo(under, 1)
+  })
+  it('grow milder from B to D, and never allow a crack', () => {
+    for (const code of ['undercut', 'profile']) {
+      const [b, c, d] = (['iso5817-b', 'iso5817-c', 'iso5817-d'] as const).map(
+        (list) => limit(list, code) ?? 0,
+      )
+      expect(b).toBeLessThanOrEqual(c ?? 0)
+      expect(c).toBeLessThan(d ?? 0)
+    }
+    for (const list of ['d1.1-static', 'd1.1-cyclic', 'iso5817-b', 'iso5817-d'] as const)
+      expect(visualItems(list, tee)[0]?.told.code).toBe('visual-cracks')
+  })
+})
+
+describe('a row of the log', () => {
+  const input = demoInput('press-frame', 'bay-2-wire')
+  it('begins with the plan for one weld, whose welds add up to the job', () => {
+    const start = recordFor(input, 'upright')
+    const all = demandOf(input.job, 'gmaw-short', input.wire, input.shop)
+    const sum = input.job.joints.reduce((total, one) => {
+      const { plan } = recordFor(input, one.id)
+      const welds = one.count * (one.bothSides ? 2 : 1) * input.job.quantity
+      return total + (planOfWelds({ plan }, welds).wireG ?? 0)
+    }, 0)
+    expect(sum).toBeCloseTo(all.fillerG, -1)
+    expect(start.state).toBe('done')
+    expect(start.settings).toEqual(start.chart)
+    expect(start.plan.minutes ?? 0).toBeGreaterThan((start.plan.arcS ?? 0) / 60)
+  })
+  it('what another figure moves in planned jobs is hours, and no verdict by itself', () => {
+    const moved = movedBy([input], 'besideArcWirePct', 200)
+    expect(moved).toHaveLength(1)
+    expect(moved[0]?.after.workH ?? 0).toBeGreaterThan(moved[0]?.before.workH ?? 0)
+    expect(movedBy([input], 'besideArcGtawPct', 200)).toEqual([])
+  })
+})
+
+describe('readings', () => {
+  const argon = { name: 'Argon', fullL: 3500, co2Pct: 0 }
+  const imperial = { system: 'imperial', locale: 'en-US' } as const
+  it('of a gauge are a share of a full cylinder', () => {
+    expect(gaugeL('1100 psi', argon, imperial)).toMatchObject({ ok: true, valueL: 1750 })
+    expect(gaugeL('100 bar', argon, { system: 'metric', locale: 'de-DE' })).toMatchObject({
+      ok: true,
+      valueL: 1750,
+    })
+    expect(gaugeL('60 ft³', argon, imperial)).toMatchObject({ ok: true })
+  })
+  it.each([
+    ['800 psi', { ...argon, co2Pct: 100 }, /vapor pressure/],
+    ['9000 psi', argon, /pressure of a cylinder/],
+    ['900 ft³', argon, /more than a full cylinder/],
+    ['lots', argon, /./],
+  ])('%s is refused with what to enter', (text, gas, said) => {
+    const read = gaugeL(text, gas, imperial)
+    expect(read.ok).toBe(false)
+    expect(read.ok ? '' : read.message).toMatch(said)
+  })
+  it('of a clock are travel, and travel is turns: 305 mm/min is an inch in five seconds', () => {
+    expect(timedTravel(25.4, 5)).toBeCloseTo(304.8, 6)
+    expect(timedTravel(25.4, 0)).toBeNull()
+    // A pipe of 100 mm is 314.16 mm around.
+    expect(turnsPerMin(314.159_265, 100)).toBeCloseTo(1, 6)
+  })
+  it('of a spool are lengths: 0.035 in of steel runs 3,650 in a pound (welding handbooks)', () => {
+    const assumptions = assumptionsOf({ assumptions: {} })
+    const inPerLb = (wire: Parameters<typeof wireGPerMm>[0]) => 453.592 / wireGPerMm(wire, assumptions) / 25.4
+    expect(inPerLb({ metal: 'carbon-steel', form: 'solid', diameterMm: 0.889 })).toBeCloseTo(3650, -2)
+    expect(inPerLb({ metal: 'aluminium', form: 'solid', diameterMm: 0.889 })).toBeCloseTo(10_600, -3)
   })
 })

@@ -1,4 +1,5 @@
 /** Weld metal that a wire lays down in a minute of arc. */
+import type { Assumptions } from '../assumptions/assume.ts'
 import type { AssumptionKey } from '../assumptions/list.ts'
 import { handbook, jobField } from '../basis/source.ts'
 import { assumed, calculation, from, input, inputOrAssumed } from '../calculation/calculation.ts'
@@ -76,6 +77,19 @@ export function depositionRate(
   const a = reckoner.compute(wireSection, { d: wire.diameterMm })
   const given = { a, v: feedMmPerMin, ρ: DENSITY[wire.metal].value, D: DEPOSITION[process] }
   return isCored(wire) ? reckoner.compute(coredRate, given) : reckoner.compute(solidRate, given)
+}
+
+/**
+ * What a millimetre of wire weighs.
+ * @returns g/mm
+ * @example wireGPerMm({ metal: 'carbon-steel', form: 'solid', diameterMm: 0.9 }, reckoner) // 0.005
+ */
+export function wireGPerMm(
+  wire: Pick<Wire, 'metal' | 'form' | 'diameterMm'>,
+  assumptions: Assumptions,
+): number {
+  const solid = ((Math.PI / 4) * wire.diameterMm ** 2 * DENSITY[wire.metal].value) / 1000
+  return isCored(wire) ? solid * assumptions.coredMassFraction : solid
 }
 
 export const deposition = from(solidRate, coredRate, coveredRate)

@@ -57,6 +57,8 @@ export interface BenchLanguage {
   /** Causes of a bad bead by name; their tests, changes and ways back. */
   readonly causes: Templates
   readonly dialIn: Templates
+  /** What is looked at on a finished weld. */
+  readonly visual: Templates
   /** How the arc runs, and the colors of a TIG bead. */
   readonly arcStates: Templates
   readonly heatColors: Templates

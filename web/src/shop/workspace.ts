@@ -191,6 +191,8 @@ export const useWorkspace = defineStore('workspace', () => {
     takeIn,
     all,
     get,
+    /** Of a record as it is stored; 0 where it is not. */
+    versionOf: sync.versionOf,
     undo: steps.undo,
     redo: steps.redo,
     canUndo: steps.canUndo,

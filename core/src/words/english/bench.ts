@@ -2,6 +2,7 @@
 import type { BenchLanguage } from '../language.ts'
 import { CARD, CARD_FIGURE_TITLES, CARD_PLACES_TITLES, CARD_STEP_WORDS, SIGN_CHANGES, SIGNS } from './card.ts'
 import { ARC_STATES_SAID, CAUSE_TITLES, DIAL_IN, HEAT_COLORS, SETTING_NAMES } from './dialin.ts'
+import { VISUAL } from './evidence.ts'
 import { CHANGE, HAND_OVER, HAZARD_WORDS, TOOL_WORDS, TRAP_WORDS } from './change.ts'
 
 export const ENGLISH_BENCH: BenchLanguage = {
@@ -51,6 +52,7 @@ export const ENGLISH_BENCH: BenchLanguage = {
   signChanges: SIGN_CHANGES,
   causes: CAUSE_TITLES,
   dialIn: DIAL_IN,
+  visual: VISUAL,
   arcStates: ARC_STATES_SAID,
   heatColors: HEAT_COLORS,
 }

@@ -44,6 +44,8 @@ export const QUESTIONS = {
   requirements: () => import('./requirements.ts'),
   shopPower: () => import('./shopPower.ts'),
   suggest: () => import('./suggest.ts'),
+  taught: () => import('./taught.ts'),
+  trial: () => import('./trial.ts'),
 } as const
 
 export type QuestionName = keyof typeof QUESTIONS

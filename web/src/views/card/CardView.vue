@@ -7,8 +7,8 @@ import {
   spokenCard,
   type SpokenCard,
   weldSymbolOf,
+  type WeldSettings,
 } from '@brannik/core'
-import { useLocalStorage } from '@vueuse/core'
 import { computed, ref, toRaw } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import { renderSVG } from 'uqr'
@@ -24,12 +24,17 @@ import { useSession } from '../../shop/session.ts'
 import { useTicks } from '../../shop/ticks.ts'
 import { useWorkspace } from '../../shop/workspace.ts'
 import { useNotice } from '../../stores/notice.ts'
+import { useWhen } from '../../stores/useWhen.ts'
 import { useJobTabs } from '../jobs/jobTabs.ts'
+import { settingsText, welderOf } from '../log/logWords.ts'
+import { useWeldRows } from '../log/useWeldRows.ts'
+import WeldHistory from '../log/WeldHistory.vue'
 import { leadsDrawing, sectionDrawing } from './cardDrawings.ts'
 import BeadPictures from './BeadPictures.vue'
-import FindCause from './FindCause.vue'
 import LargeFigures from './LargeFigures.vue'
 import { makePdf } from './makePdf.ts'
+import TrialPanel from './TrialPanel.vue'
+import { withSaved } from './withSaved.ts'
 
 /** One printed page for one weld at one machine, or the same on a tablet beside it. */
 const route = useRoute()
@@ -37,6 +42,7 @@ const router = useRouter()
 const workspace = useWorkspace()
 const session = useSession()
 const notice = useNotice()
+const when = useWhen()
 
 const jobId = computed(() => String(route.params['jobId'] ?? ''))
 const tabs = useJobTabs(() => jobId.value)
@@ -56,7 +62,13 @@ const { answer: card, failure } = useAnswer<'card'>(
     job.value && setUp.value ? ['card', jobId.value, setUp.value.id, weldId.value] : null,
   ),
 )
-const spoken = computed((): SpokenCard | null => card.value && spokenCard(workspace.speech, card.value))
+const spoken = computed((): SpokenCard | null => {
+  if (!card.value) return null
+  const plain = spokenCard(workspace.speech, card.value)
+  return saved.value && atMachine.value
+    ? { ...plain, figures: withSaved(plain.figures, atMachine.value.trial, workspace.notation) }
+    : plain
+})
 const source = computed(() => setUp.value && workspace.get('power-sources', setUp.value.powerSourceId))
 const weldNumber = computed(() => (job.value?.joints.findIndex(({ id }) => id === weldId.value) ?? 0) + 1)
 const mm = (value: number): string => printQuantity('thickness', value, workspace.notation)
@@ -116,13 +128,33 @@ function tick(code: string): void {
 const clockOf = (at: string): string =>
   new Date(at).toLocaleTimeString(workspace.notation.locale, { hour: '2-digit', minute: '2-digit' })
 
-/** What worked, of each weld with each set-up: it waits in this browser until the shop's record of settings takes it. */
-const allWorked = useLocalStorage<Record<string, string>>('brannik.worked', {})
-const workedKey = computed(() => `${jobId.value}.${weldId.value}.${setUp.value?.id ?? ''}`)
-const worked = computed({
-  get: () => allWorked.value[workedKey.value] ?? '',
-  set: (text) => (allWorked.value = { ...allWorked.value, [workedKey.value]: text }),
+const log = useWeldRows(jobId, weldId)
+const saved = computed(() => (setUp.value ? log.savedWith(setUp.value.id) : null))
+/** The saved settings with their marks, and what the arc makes of them. */
+const { answer: atMachine } = useAnswer<'trial'>(
+  computed((): Question<'trial'> | null =>
+    setUp.value && saved.value
+      ? [
+          'trial',
+          jobId.value,
+          setUp.value.id,
+          weldId.value,
+          { settings: { ...saved.value.body.settings }, sign: null, ruledOut: [] },
+        ]
+      : null,
+  ),
+)
+/** Of the settings that are used: those that were saved for this card, else the latest that were good. */
+const worked = computed(() => {
+  const row =
+    saved.value ??
+    log.rows.value.find(({ body }) => body.outcome === 'good' && body.setUpId === setUp.value?.id)
+  if (!row) return ''
+  const by = `${welderOf(row.who, row.body)}, ${when(row.body.weldedAt, 'day')}`
+  return `${settingsText(row.body.settings, workspace.notation)} (${by})`
 })
+const mode = computed(() => (route.query['at'] === 'trial' ? 'trial' : isLarge.value ? 'large' : 'card'))
+const firstSign = computed(() => String(route.query['sign'] ?? ''))
 const isLarge = ref(false)
 const weldItems = computed(() =>
   (job.value?.joints ?? []).map((one, index) => ({ id: one.id, name: `${index + 1} ${jointName(one)}` })),
@@ -180,6 +212,21 @@ async function procedure(as: 'pdf' | 'json'): Promise<void> {
   const drawings = { section: plain(section.value), symbol: plain(weldSymbolDrawing(symbol.value)) }
   await makingPdf((maker) => maker.procedure(plain(sheet), drawings, paper.value), `${name}.pdf`)
 }
+/** The old settings come back by a press: saved anew, with what was saved before still in the log. */
+function useAgain(settings: WeldSettings): void {
+  const row = log.rows.value.find(({ body }) => body.settings === settings)
+  if (!row || !setUp.value) return
+  log.record({
+    ...structuredClone(toRaw(row.body)),
+    state: 'planned',
+    setUpId: setUp.value.id,
+    setUpName: setUp.value.name,
+    weldedAt: new Date().toISOString(),
+    welder: session.me?.who ?? null,
+    note: '',
+  })
+  notice.show('These settings are on the card now')
+}
 const print = (): void => window.print()
 </script>
 
@@ -213,7 +260,17 @@ const print = (): void => window.print()
       /></label>
       <span class="acts">
         <button class="plain-button main" @click="print">Print</button>
-        <button class="plain-button" @click="isLarge = true">Large figures</button>
+        <RouterLink
+          class="plain-button"
+          :to="{
+            query:
+              mode === 'trial'
+                ? { ...route.query, at: undefined, sign: undefined }
+                : { ...route.query, at: 'trial' },
+          }"
+          >{{ mode === 'trial' ? 'Whole card' : 'Dial in' }}</RouterLink
+        >
+        <button v-if="mode !== 'trial'" class="plain-button" @click="isLarge = true">Large figures</button>
         <button class="plain-button" :disabled="isMaking || !spoken" @click="pdf">PDF</button>
         <button class="plain-button" :disabled="!spoken" @click="json">JSON</button>
         <button class="plain-button" :disabled="isMaking || !spoken" @click="procedure('pdf')">
@@ -227,7 +284,15 @@ const print = (): void => window.print()
     <p v-else-if="!card || !spoken" class="sheet note">
       {{ setUp ? 'Calculating… If this stays, a part of the set-up is missing.' : '' }}
     </p>
-    <LargeFigures v-else-if="isLarge" :card="spoken" :title="job.name" @close="isLarge = false" />
+    <TrialPanel
+      v-else-if="mode === 'trial'"
+      :key="`${weldId} ${setUp.id}`"
+      :job-id="job.id"
+      :set-up-id="setUp.id"
+      :weld-id="weldId"
+      :first-sign="firstSign"
+    />
+    <LargeFigures v-else-if="mode === 'large'" :card="spoken" :title="job.name" @close="isLarge = false" />
     <article v-else class="sheet card">
       <header class="head">
         <div>
@@ -317,20 +382,22 @@ const print = (): void => window.print()
           <p class="bar">{{ spoken.uses }}</p>
           <h3>If it is not right, change one thing</h3>
           <BeadPictures :joint="card.joint" />
-          <FindCause :symptoms="spoken.symptoms" :weld-class="card.weldClass" />
+          <ul class="signs">
+            <li v-for="{ code, sign: words, change } in spoken.symptoms" :key="code">
+              <RouterLink class="screen-only" :to="{ query: { ...route.query, at: 'trial', sign: code } }">{{
+                words
+              }}</RouterLink>
+              <span class="printed">{{ words }}</span>
+              <span>{{ change }}</span>
+            </li>
+          </ul>
         </section>
       </div>
       <footer>
-        <label class="worked"
-          >What worked
-          <textarea
-            v-model="worked"
-            class="screen-only"
-            rows="2"
-            placeholder="Volts, wire speed, who, when"
-          ></textarea>
+        <p class="worked">
+          What worked
           <span class="line">{{ worked }}</span>
-        </label>
+        </p>
         <p>{{ eyes }}</p>
         <p>Plan only, not a qualified procedure. The data plate, the manual and the local code decide.</p>
       </footer>
@@ -339,11 +406,23 @@ const print = (): void => window.print()
           <strong>{{ topic }}</strong> {{ text }}
         </li>
       </ul>
+      <WeldHistory class="screen-only" :rows="log.rows.value" @use="useAgain" />
     </article>
   </div>
 </template>
 
 <style scoped>
+.signs li {
+  border-top: 1px solid var(--line);
+  display: grid;
+  font-size: 13px;
+  gap: 8px;
+  grid-template-columns: 2fr 3fr;
+  padding: 2px 0;
+}
+.printed {
+  display: none;
+}
 .card-view {
   display: grid;
   gap: 10px;
@@ -510,20 +589,11 @@ footer {
   margin-top: 12px;
   padding-top: 8px;
 }
-.worked textarea {
-  background: var(--sunk);
-  border: 1px solid var(--line-strong);
-  border-radius: var(--radius);
-  color: var(--ink);
-  font: inherit;
-  margin-top: 2px;
-  padding: 4px 6px;
-  width: 100%;
-}
 .line {
   border-bottom: 1px solid var(--line-strong);
-  display: none;
-  min-height: 2.4em;
+  display: block;
+  font-weight: 700;
+  min-height: 26px;
 }
 .cautions {
   color: var(--ink-2);
@@ -543,6 +613,11 @@ footer {
   }
 }
 @media (pointer: coarse) {
+  .signs a {
+    align-content: center;
+    display: grid;
+    min-height: 44px;
+  }
   ol li label {
     align-items: center;
     min-height: 48px;
@@ -572,8 +647,9 @@ footer {
   .two .symbol {
     max-height: 60px;
   }
-  .line {
-    display: block;
+  .printed {
+    color: #333;
+    display: inline;
   }
   .cautions {
     color: #000;
