@@ -7,6 +7,7 @@ export * from './assembly/offers.ts'
 export * from './assembly/propose.ts'
 export * from './assembly/swaps.ts'
 export * from './assumptions/assume.ts'
+export { CHANGE_STEPS, type ChangeStepCode, minutesKeyOf } from './assumptions/changeMinutes.ts'
 export * from './assumptions/list.ts'
 export * from './basis/source.ts'
 export * from './basis/spelling.ts'
@@ -31,6 +32,7 @@ export type { Step, Term } from './calculation/step.ts'
 export * from './capability/capability.ts'
 export * from './changeover/changeover.ts'
 export * from './changeover/handOver.ts'
+export { median } from './changeover/median.ts'
 export * from './changeover/onMachine.ts'
 export type { ChangeStep } from './changeover/step.ts'
 export { wasteCostOf } from './changeover/wasteCost.ts'
@@ -64,7 +66,14 @@ export {
 export { type MovedJob, movedBy } from './fit/movedBy.ts'
 export { gaugeL, type GaugeRead } from './record/gauge.ts'
 export { timedTravel, turnsPerMin } from './trade/turntable.ts'
-export { couponPasses, isProvable, leakRate, type Proof, proofOf, type ProvenOf } from './record/evidence.ts'
+export {
+  couponPasses,
+  isProvable,
+  leakRate,
+  type CouponProof,
+  proofOf,
+  type ProvenOf,
+} from './record/evidence.ts'
 export { type VisualItem, visualItems } from './record/visual.ts'
 export { planOfWelds, type RecordStart, recordFor } from './record/recordFor.ts'
 export { wireGPerMm } from './trade/depositionRate.ts'
@@ -78,7 +87,14 @@ export {
   unitsOf,
 } from './measurement/channels.ts'
 export { ArcMeter, heatInputKJPerMm, type Measured } from './measurement/meter.ts'
-export { measuredOf, type Samples, samplesOf, type SamplesRead, thinned } from './measurement/samples.ts'
+export {
+  measuredOf,
+  type Samples,
+  samplesOf,
+  type SamplesRead,
+  thinned,
+  type Thinned,
+} from './measurement/samples.ts'
 export { isSameSettings, type Trial, trialOf, type TrialState } from './dialin/trial.ts'
 export * from './words/spokenCard.ts'
 export * from './words/procedureSheet.ts'

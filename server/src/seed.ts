@@ -1,6 +1,7 @@
 /** Loads the demo shop into an empty database, and only there. */
 import { type Database, inTransaction } from './database.ts'
 import { type DemoId, demoShop } from './demoShop.ts'
+import { recordDemoLog } from './demoLog.ts'
 import { takeTurn } from './migrate.ts'
 import { isEmpty } from './stores/records.ts'
 import { replaceWhole } from './stores/whole.ts'
@@ -14,6 +15,7 @@ export async function seed(database: Database, demo: DemoId = 'inch'): Promise<b
       await takeTurn(connection)
       if (!(await isEmpty(connection))) return false
       await replaceWhole(connection, whole)
+      await recordDemoLog(connection, demo)
       return true
     },
     { who: 'the demo', id: null, kind: null },

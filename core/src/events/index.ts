@@ -4,6 +4,7 @@ import { newSchema, storedSchema } from './event.ts'
 import { evidenceTaken } from './evidenceTaken.ts'
 import { lessonSettled } from './lessonSettled.ts'
 import { partReplaced } from './partReplaced.ts'
+import { shopBegun } from './shopBegun.ts'
 import { shopRestored } from './shopRestored.ts'
 import { stepTicked } from './stepTicked.ts'
 import { stockMovement } from './stockMovement.ts'
@@ -16,6 +17,7 @@ export const EVENTS = [
   evidenceTaken,
   partReplaced,
   lessonSettled,
+  shopBegun,
   shopRestored,
 ] as const
 

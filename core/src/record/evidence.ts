@@ -6,7 +6,7 @@ import { thicknessBand } from './ownStart.ts'
 
 export type ProvenOf = Pick<Evidence, 'setUpId' | 'process' | 'wireId' | 'gasId' | 'thicknessMm' | 'position'>
 
-export interface Proof {
+export interface CouponProof {
   readonly by: string
   readonly takenAt: string
 }
@@ -24,7 +24,7 @@ const isSameWeld = (one: ProvenOf, other: ProvenOf): boolean =>
  * @param evidence in any order
  * @returns who proved it and when; null where nobody has
  */
-export function proofOf(evidence: readonly Evidence[], of: ProvenOf): Proof | null {
+export function proofOf(evidence: readonly Evidence[], of: ProvenOf): CouponProof | null {
   const latest = evidence
     .filter((one) => one.kind === 'coupon' && isSameWeld(one, of))
     .toSorted((a, b) => a.takenAt.localeCompare(b.takenAt))

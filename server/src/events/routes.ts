@@ -19,6 +19,10 @@ export const eventQuerySchema = z.strictObject({
     .default('0'),
   type: z.enum(EVENT_TYPES, `must be one of ${EVENT_TYPES.join(', ')}`).optional(),
   subject: z.string().max(200, 'is too long').optional(),
+  of: z
+    .enum(['this-shop', 'all'], 'must be this-shop or all')
+    .default('all')
+    .meta({ description: 'Since the shop that is stored was begun, or ever' }),
   limit: limitSchema,
 })
 
@@ -29,13 +33,13 @@ const LEAST = ROLES.find((role) => RECORDED.some(({ writers }) => mayDo(role, wr
 
 export const eventRoutes: AddRoutes = (api, { database }) => {
   api.on('get', '/events', 'guest', async (request, response) => {
-    const { since, type = null, subject = null, limit } = queryOf(eventQuerySchema, request)
+    const { since, type = null, subject = null, of, limit } = queryOf(eventQuerySchema, request)
     const [from = '', seq] = since.split('.')
     const { epoch, items, next } = await reading(database, async (connection) => {
       const epoch = await epochNow(connection)
       // Numbers of another shop are other events.
       if (seq !== undefined && from !== epoch) throw anotherShop(epoch)
-      return { epoch, ...(await eventsSince(connection, { since: Number(seq ?? 0), type, subject }, limit)) }
+      return { epoch, ...(await eventsSince(connection, { since: Number(seq ?? 0), type, subject, isOfThisShop: of === 'this-shop' }, limit)) }
     })
     response.type('application/json').send(`{"items":[${items.join(',')}],"next":"${epoch}.${next}"}`)
   })

@@ -10,6 +10,7 @@ export const EVENT = `json_build_object('seq', seq, 'at', to_json(at at time zon
   'actorId', actor_id, 'actorKind', actor_kind, 'type', type,
   'subject', subject, 'body', body, 'corrects', corrects)::text as event`
 const SINCE = `select seq, ${EVENT} from event where seq > $1
+  and ($5::boolean is false or seq > coalesce((select max(seq) from event where type = 'shop-begun'), 0))
   and ($2::text is null or type = $2) and ($3::text is null or subject = $3) order by seq limit $4`
 const BY_KEY = `select ${EVENT} from event where coalesce(actor_id::text, who) in ($1, $2) and key = $3`
 const LAST_OF = `select ${EVENT} from event where subject = $1 and type = $2 order by seq desc limit 1`
@@ -32,12 +33,14 @@ export interface EventFilter {
   readonly since: number
   readonly type: EventType | null
   readonly subject: string | null
+  /** Only what happened since the shop that is stored was begun. */
+  readonly isOfThisShop: boolean
 }
 
 /** @returns events as JSON text, oldest first, and the number to go on from */
 export async function eventsSince(
   connection: Pick<Connection, 'query'>,
-  { since, type, subject }: EventFilter,
+  { since, type, subject, isOfThisShop }: EventFilter,
   limit: number,
 ): Promise<{ readonly items: readonly string[]; readonly next: number }> {
   const { rows } = await connection.query<{ seq: string; event: string }>(SINCE, [
@@ -45,6 +48,7 @@ export async function eventsSince(
     type,
     subject,
     limit,
+    isOfThisShop,
   ])
   return { items: rows.map(({ event }) => event), next: Number(rows.at(-1)?.seq ?? since) }
 }

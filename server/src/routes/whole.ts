@@ -4,6 +4,7 @@ import { Readable } from 'node:stream'
 import { pipeline } from 'node:stream/promises'
 import { type Connection, readingAtOnce } from '../database.ts'
 import { Problem } from '../problems.ts'
+import { recordDemoLog } from '../demoLog.ts'
 import { DEMOS, demoShop } from '../demoShop.ts'
 import type { WholeDocument } from '../documents/documents.ts'
 import type { AddRoutes } from '../services.ts'
@@ -19,9 +20,15 @@ export const wholeRoutes: AddRoutes = (api, { database, readBody }) => {
       await pipeline(Readable.from(wholePieces(connection, shop)), response)
     })
   })
-  const begin = async (request: Request, response: Response, whole: WholeDocument): Promise<void> => {
+  const begin = async (
+    request: Request,
+    response: Response,
+    whole: WholeDocument,
+    then: (connection: Connection) => Promise<void> = () => Promise.resolve(),
+  ): Promise<void> => {
     const work = async (connection: Connection): Promise<Answer> => {
       await replaceWhole(connection, whole)
+      await then(connection)
       await note(connection, request.actor, { action: BEGAN_ANOTHER_SHOP, detail: whole.name })
       return { status: 204 }
     }
@@ -40,6 +47,6 @@ export const wholeRoutes: AddRoutes = (api, { database, readBody }) => {
         'Not a demo',
         `demo is not one of ${DEMOS.join(', ')}; write one of them, or leave it out.`,
       )
-    await begin(request, response, await demoShop(demo))
+    await begin(request, response, await demoShop(demo), (connection) => recordDemoLog(connection, demo))
   })
 }

@@ -16,6 +16,9 @@ const FORGET_RECORDS = `delete from record`
 const FORGET_COUNTS = `update stock_item set amount = null, version = version + 1 where amount is not null`
 const OF_A_THING = `select s.id from stock_item s
   join record r on r.kind = split_part(s.id, '.', 1) and r.id = split_part(s.id, '.', 2)`
+/** Events stay; the log of another shop is not searched any more. */
+const BEGUN = `insert into event (who, type, subject, body) values (current_who(), 'shop-begun', 'shop', $1)`
+const FORGET_LOG = `delete from weld_log`
 /** Two that begin a shop at once come one after the other. */
 const ONE_AT_A_TIME = `select pg_advisory_xact_lock(hashtext('brannik whole shop'))`
 
@@ -57,6 +60,10 @@ export async function replaceWhole(connection: Connection, whole: WholeDocument)
     }
   }
   await countMany(connection, whole.stock)
+  const shopId = whole.kinds.find(({ path }) => path === SHOP.path)?.records[0]?.id ?? ''
+  if (shopId === stored?.id) return
+  await connection.query(FORGET_LOG)
+  await connection.query(BEGUN, [{ shopId }])
 }
 
 /** @throws Problem where no shop has begun */

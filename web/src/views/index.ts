@@ -7,6 +7,8 @@ import { VIEWS as CAPACITY } from './capacity/view.ts'
 import { VIEWS as EQUIPMENT } from './equipment/view.ts'
 import { VIEWS as FIT } from './fit/view.ts'
 import { VIEWS as JOBS } from './jobs/view.ts'
+import { VIEWS as LEARNED } from './learned/view.ts'
+import { VIEWS as LOG } from './log/view.ts'
 import { VIEWS as POWER } from './power/view.ts'
 import { VIEWS as RECORDS } from './records/view.ts'
 import { VIEWS as SET_UPS } from './setups/view.ts'
@@ -18,6 +20,7 @@ export const VIEWS: readonly View[] = [
   ...JOBS,
   ...FIT,
   ...CARD,
+  ...LOG,
   ...BOARD,
   ...SET_UPS,
   ...CAPACITY,
@@ -26,6 +29,7 @@ export const VIEWS: readonly View[] = [
   ...BUY,
   ...EQUIPMENT,
   ...SHOP,
+  ...LEARNED,
   ...RECORDS,
   ...START,
 ]

@@ -7,6 +7,7 @@ const TABS = [
   { name: 'job', title: 'Welds' },
   { name: 'fit', title: 'Fit' },
   { name: 'card', title: 'Card' },
+  { name: 'log', title: 'Log' },
   { name: 'job-order', title: 'Order and times' },
 ] as const
 

@@ -61,8 +61,8 @@ async function store(): Promise<void> {
 <template>
   <SheetDialog v-model="open" title="Import a log" :width="760">
     <p class="quiet">
-      CSV with the headings of an exported log. job_id, weld_id, welded_at, process, position, thickness_mm and
-      metal are needed. The rest may be left out.
+      CSV with the headings of an exported log. job_id, weld_id, welded_at, process, position, thickness_mm
+      and metal are needed. The rest may be left out.
     </p>
     <div class="source">
       <FileOrPaste

@@ -57,16 +57,14 @@ const state = ref<string | null>(null)
 const outcome = ref<string | null>(null)
 const from = ref<string | null>(null)
 const to = ref<string | null>(null)
-const filter = computed(
-  (): LogFilter => ({
-    search: searched.value,
-    ...(scope.value === 'job' ? { job: jobId.value } : {}),
-    ...(state.value ? { state: state.value } : {}),
-    ...(outcome.value ? { outcome: outcome.value } : {}),
-    ...(from.value ? { from: from.value } : {}),
-    ...(to.value ? { to: to.value } : {}),
-  }),
-)
+const filter = computed((): LogFilter => ({
+  search: searched.value,
+  ...(scope.value === 'job' ? { job: jobId.value } : {}),
+  ...(state.value ? { state: state.value } : {}),
+  ...(outcome.value ? { outcome: outcome.value } : {}),
+  ...(from.value ? { from: from.value } : {}),
+  ...(to.value ? { to: to.value } : {}),
+}))
 const rows = shallowRef<readonly WeldRow[]>([])
 const next = ref<string | null>(null)
 const isLooking = ref(false)
@@ -263,10 +261,18 @@ const printPage = (): void => window.print()
             <td>{{ whatOf(row) }}</td>
             <td class="screen-only acts">
               <template v-if="mayRecord">
-                <button class="link-button" :aria-label="`Correct the row of ${when(row.body.weldedAt)}`" @click="correct(row)">
+                <button
+                  class="link-button"
+                  :aria-label="`Correct the row of ${when(row.body.weldedAt)}`"
+                  @click="correct(row)"
+                >
                   Correct
                 </button>
-                <button class="link-button" :aria-label="`Withdraw the row of ${when(row.body.weldedAt)}`" @click="withdraw(row)">
+                <button
+                  class="link-button"
+                  :aria-label="`Withdraw the row of ${when(row.body.weldedAt)}`"
+                  @click="withdraw(row)"
+                >
                   Withdraw
                 </button>
               </template>
@@ -275,7 +281,12 @@ const printPage = (): void => window.print()
         </tbody>
       </table>
     </div>
-    <button v-if="next !== null" class="plain-button screen-only more" :disabled="isLooking" @click="look(true)">
+    <button
+      v-if="next !== null"
+      class="plain-button screen-only more"
+      :disabled="isLooking"
+      @click="look(true)"
+    >
       Show {{ PAGE }} more
     </button>
     <EvidencePanel :job="job" />

@@ -24,6 +24,7 @@ export function useShopTabs(): ComputedRef<readonly PlaceTab[]> {
       { title: 'Circuits and panels', to: firstOf('supply'), isHere: group === 'supply' },
       ...(session.isOwner ? [view('people', 'People')] : []),
       view('assumptions', 'Assumptions'),
+      view('learned', 'Learned'),
       view('shop', 'Units and rules'),
       view('records', 'Records and backup'),
     ]

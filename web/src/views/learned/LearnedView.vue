@@ -1,0 +1,368 @@
+<script setup lang="ts">
+import {
+  ASSUMPTIONS,
+  type LessonKind,
+  type Replaced,
+  settledOf,
+  type SettledAt,
+  type Wear,
+  type WearPart,
+  wearOf,
+  wearSubject,
+} from '@brannik/core'
+import { computed, ref, shallowRef, watch } from 'vue'
+import { type Question, useAnswer } from '../../engine/useAnswer.ts'
+import { reasonOf } from '../../reason.ts'
+import { eventsOf, newestRows, type WeldRow } from '../../shop/eventList.ts'
+import { happenings } from '../../shop/happenings.ts'
+import { useOutbox } from '../../shop/outbox.ts'
+import { useSession } from '../../shop/session.ts'
+import { useWorkspace } from '../../shop/workspace.ts'
+import { useNotice } from '../../stores/notice.ts'
+import { usePrint } from '../../stores/usePrint.ts'
+import { useWhen } from '../../stores/useWhen.ts'
+import ShopHead from '../shop/ShopHead.vue'
+import { useMedians } from './useMedians.ts'
+import { PART_WORDS, wearText } from './wearWords.ts'
+
+/** What the shop's own record teaches, each with its evidence, to be taken or left; and which parts are worn. */
+const workspace = useWorkspace()
+const session = useSession()
+const notice = useNotice()
+const when = useWhen()
+const { print, number } = usePrint()
+const mayTake = computed(() => session.mayWrite('shop'))
+const mayRecord = computed(() => session.me === null || session.me.role !== 'guest')
+
+/** Older welds teach no more. */
+const MOST = 2000
+const rows = shallowRef<readonly WeldRow[]>([])
+const settled = shallowRef<ReadonlyMap<string, SettledAt>>(new Map())
+const changes = shallowRef<readonly { readonly subject: string; readonly body: Replaced }[]>([])
+const failure = ref('')
+const isLoaded = ref(false)
+
+async function learn(): Promise<void> {
+  try {
+    const [found, decided, replaced] = await Promise.all([
+      newestRows({}, MOST),
+      eventsOf('lesson-settled'),
+      eventsOf('part-replaced'),
+    ])
+    rows.value = found
+    settled.value = settledOf(decided)
+    changes.value = replaced
+    failure.value = ''
+  } catch (error) {
+    failure.value = reasonOf(error)
+  } finally {
+    isLoaded.value = true
+  }
+}
+watch(happenings, () => void learn(), { immediate: true })
+const outbox = useOutbox(() => void learn())
+
+const taken = computed(() =>
+  Object.fromEntries(
+    [...settled.value].flatMap(([key, one]) => (one.choice === 'taken' ? [[key, one.at]] : [])),
+  ),
+)
+const { answer: taught } = useAnswer<'taught'>(
+  computed((): Question<'taught'> | null =>
+    rows.value.length === 0 ? null : ['taught', rows.value.map(({ body }) => ({ body })), taken.value],
+  ),
+)
+const processWord = (process: string): string =>
+  workspace.speech.language.vocabulary['process']?.[process] ?? process
+
+const TITLES: Readonly<Record<LessonKind, string>> = {
+  time: 'Time beside the arc',
+  wire: 'Wire used',
+  gas: 'Gas used',
+}
+const isLeft = (key: string, n: number): boolean => {
+  const found = settled.value.get(key)
+  return found?.choice === 'left' && found.evidence >= n
+}
+const lessons = computed(() =>
+  (taught.value?.lessons ?? []).map((one) => {
+    const taking = one.takes
+    const definition = taking && ASSUMPTIONS[taking.assumption]
+    const now = taking && (workspace.shop?.assumptions[taking.assumption] ?? definition?.default ?? null)
+    return {
+      ...one,
+      title: `${TITLES[one.kind]}, ${processWord(one.process)}`,
+      said: `${number(one.ratio, 2)} × the plan, from ${one.n} ${one.n === 1 ? 'weld' : 'welds'}${one.wild > 0 ? `, ${one.wild} far off left out` : ''}`,
+      takes: taking,
+      sets:
+        taking && definition && now !== null
+          ? `${definition.name}: ${number(now, 3)} → ${number(taking.value, 3)} ${definition.unit}`
+          : '',
+      left: isLeft(one.key, one.n),
+    }
+  }),
+)
+const movedText = ({
+  before,
+  after,
+}: {
+  before: { workH: number | null; verdict: string }
+  after: { workH: number | null; verdict: string }
+}): string => {
+  const hours =
+    before.workH === null || after.workH === null
+      ? ''
+      : `${number(before.workH, 2)} → ${number(after.workH, 2)} h`
+  return [before.verdict === after.verdict ? '' : `${before.verdict} → ${after.verdict}`, hours]
+    .filter(Boolean)
+    .join(', ')
+}
+function settle(key: string, evidence: number, choice: 'taken' | 'left', value: number | null): void {
+  outbox.record({ type: 'lesson-settled', subject: `lesson.${key}`, body: { choice, evidence, value } })
+}
+function take(one: (typeof lessons.value)[number]): void {
+  const { shop } = workspace
+  if (!shop || !one.takes) return
+  const { assumption, value } = one.takes
+  const next = { ...shop, assumptions: { ...shop.assumptions, [assumption]: value } }
+  if (!workspace.edit('shop', shop.id, next, ASSUMPTIONS[assumption].name)) return
+  settle(one.key, one.n, 'taken', value)
+  notice.show(
+    `${ASSUMPTIONS[assumption].name} is ${number(value, 3)} ${ASSUMPTIONS[assumption].unit} now`,
+    true,
+  )
+}
+
+const medians = useMedians()
+const circuitName = (id: string): string => workspace.get('circuits', id)?.name ?? id
+const sourceName = (id: string | null): string =>
+  id === null ? 'no machine' : (workspace.get('power-sources', id)?.name ?? id)
+
+const machines = computed(() => {
+  const ids = [...new Set(rows.value.flatMap(({ body }) => (body.sourceId === null ? [] : [body.sourceId])))]
+  return ids
+    .map((id) => ({
+      id,
+      name: sourceName(id),
+      wear: wearOf(
+        rows.value.filter(({ body }) => body.sourceId === id),
+        changes.value.filter(({ subject }) => subject === wearSubject(id)),
+      ),
+    }))
+    .filter(({ wear }) => wear.length > 0)
+    .toSorted((a, b) => a.name.localeCompare(b.name))
+})
+const STATES: Readonly<Record<Wear['state'], string>> = { good: 'good', soon: 'due soon', due: 'due' }
+function replaced(sourceId: string, part: WearPart): void {
+  outbox.record({
+    type: 'part-replaced',
+    subject: wearSubject(sourceId),
+    body: { part, replacedAt: new Date().toISOString(), note: '' },
+  })
+  notice.show(`${PART_WORDS[part]} counts from now on`)
+}
+const toOrder = computed(() =>
+  machines.value.flatMap(({ name, wear }) =>
+    wear.filter(({ state }) => state !== 'good').map(({ part }) => `${PART_WORDS[part]} for ${name}`),
+  ),
+)
+</script>
+
+<template>
+  <section class="learned">
+    <ShopHead title="Learned" />
+    <p v-if="failure" class="problem" role="alert">The log cannot be read: {{ failure }}.</p>
+    <p v-else-if="isLoaded && rows.length === 0" class="sheet none">
+      Nothing is recorded yet. Record welds on the card or in a job’s log. What they teach is shown here.
+    </p>
+    <template v-else-if="rows.length > 0">
+      <section class="sheet part" aria-label="Against the plan">
+        <h2>Against the plan</h2>
+        <p class="quiet">
+          Nothing changes until you take it. Few welds count less, figures far off are left out.
+        </p>
+        <p v-if="lessons.length === 0" class="quiet">
+          No weld has time, spool or cylinder readings since the last figure was taken.
+        </p>
+        <ul>
+          <li v-for="one in lessons" :key="one.key" :class="{ left: one.left }">
+            <div>
+              <strong>{{ one.title }}</strong>
+              <p>{{ one.said }}</p>
+              <p v-if="one.sets" class="quiet">{{ one.sets }}</p>
+              <p v-if="one.moves.length > 0" class="quiet">
+                <template v-for="(moved, index) in one.moves" :key="moved.jobId"
+                  ><template v-if="index > 0"> · </template>{{ moved.name }} {{ movedText(moved) }}</template
+                >
+              </p>
+              <p v-if="one.left" class="label">left as it is</p>
+            </div>
+            <p class="acts">
+              <button class="plain-button" :disabled="!mayTake || !one.takes" @click="take(one)">
+                Take it
+              </button>
+              <button
+                v-if="!one.left"
+                class="plain-button"
+                :disabled="!mayTake"
+                @click="settle(one.key, one.n, 'left', null)"
+              >
+                Leave it
+              </button>
+            </p>
+          </li>
+        </ul>
+      </section>
+      <div class="two">
+        <section class="sheet part" aria-label="Wearing parts">
+          <h2>Wearing parts</h2>
+          <p v-if="toOrder.length > 0" class="order"><strong>To order:</strong> {{ toOrder.join(', ') }}</p>
+          <template v-for="machine in machines" :key="machine.id">
+            <h3>{{ machine.name }}</h3>
+            <ul>
+              <li v-for="wear in machine.wear" :key="wear.part">
+                <div>
+                  <strong :class="wear.state">{{ PART_WORDS[wear.part] }}: {{ STATES[wear.state] }}</strong>
+                  <p>{{ wearText(wear, print, number) }}</p>
+                  <p class="label">
+                    {{ wear.since === null ? 'no change recorded' : `changed ${when(wear.since, 'day')}` }}
+                  </p>
+                </div>
+                <button class="plain-button" :disabled="!mayRecord" @click="replaced(machine.id, wear.part)">
+                  Changed now
+                </button>
+              </li>
+            </ul>
+          </template>
+        </section>
+        <div class="column">
+          <section class="sheet part" aria-label="Operating factor">
+            <h2>Operating factor</h2>
+            <p v-if="(taught?.operating.length ?? 0) === 0" class="quiet">
+              No weld has arc time and minutes yet.
+            </p>
+            <table v-else class="ruled">
+              <thead>
+                <tr>
+                  <th scope="col">Process</th>
+                  <th scope="col">Welder</th>
+                  <th scope="col" class="number">Arc</th>
+                  <th scope="col" class="number">Welds</th>
+                </tr>
+              </thead>
+              <tbody>
+                <tr v-for="one in taught?.operating" :key="`${one.process} ${one.welder}`">
+                  <td>{{ processWord(one.process) }}</td>
+                  <td>{{ one.welder }}</td>
+                  <td class="number">{{ Math.round(one.arcPct) }} %</td>
+                  <td class="number">{{ one.n }}</td>
+                </tr>
+              </tbody>
+            </table>
+          </section>
+          <section class="sheet part" aria-label="Breakers">
+            <h2>Breakers</h2>
+            <p v-if="(taught?.breakers.length ?? 0) === 0" class="quiet">
+              No weld says whether its breaker held.
+            </p>
+            <ul v-else>
+              <li v-for="one in taught?.breakers" :key="one.key">
+                <div>
+                  <strong :class="{ due: one.tripped > 0 }">{{ circuitName(one.circuitId) }}</strong>
+                  <p>
+                    {{ sourceName(one.sourceId) }}: held {{ one.held }} times, tripped {{ one.tripped }}
+                    {{ one.tripped === 1 ? 'time' : 'times' }}
+                  </p>
+                  <p v-if="one.trippedAt" class="label">last on {{ when(one.trippedAt, 'day') }}</p>
+                </div>
+                <RouterLink class="plain-button" :to="{ name: 'power' }">Open Power</RouterLink>
+              </li>
+            </ul>
+          </section>
+          <section class="sheet part" aria-label="Changeover">
+            <h2>Changeover minutes</h2>
+            <p v-if="medians.length === 0" class="quiet">No step of a changeover has been timed yet.</p>
+            <ul v-else>
+              <li v-for="one in medians" :key="one.step">
+                <p>
+                  <strong>{{ one.title }}</strong> {{ number(one.median, 2) }} min, from {{ one.n }}. In use,
+                  against {{ number(one.planned, 2) }} min.
+                </p>
+              </li>
+            </ul>
+          </section>
+        </div>
+      </div>
+    </template>
+  </section>
+</template>
+
+<style scoped>
+.learned {
+  display: grid;
+  gap: 12px;
+  padding: 14px 20px;
+}
+.none,
+.part {
+  padding: 14px 18px;
+}
+h2 {
+  font-size: var(--text-l);
+}
+h3 {
+  font-size: var(--text-m);
+  margin-top: 10px;
+}
+.two {
+  align-items: start;
+  display: grid;
+  gap: 12px;
+  grid-template-columns: minmax(0, 3fr) minmax(0, 2fr);
+}
+.column {
+  display: grid;
+  gap: 12px;
+}
+li {
+  align-items: center;
+  border-top: 1px solid var(--line);
+  display: flex;
+  gap: 12px;
+  justify-content: space-between;
+  padding: 8px 0;
+}
+li.left {
+  color: var(--ink-2);
+}
+.acts {
+  display: flex;
+  flex: none;
+  gap: 8px;
+}
+.due {
+  color: var(--fails);
+}
+.soon {
+  color: var(--tight);
+}
+.order {
+  border-left: 3px solid var(--copper);
+  margin: 6px 0;
+  padding: 2px 10px;
+}
+@media (max-width: 900px) {
+  .two {
+    grid-template-columns: minmax(0, 1fr);
+  }
+  li {
+    flex-wrap: wrap;
+  }
+}
+@media (pointer: coarse) {
+  li .plain-button {
+    align-content: center;
+    min-height: 44px;
+  }
+}
+</style>
