@@ -39,7 +39,14 @@ export const eventRoutes: AddRoutes = (api, { database }) => {
       const epoch = await epochNow(connection)
       // Numbers of another shop are other events.
       if (seq !== undefined && from !== epoch) throw anotherShop(epoch)
-      return { epoch, ...(await eventsSince(connection, { since: Number(seq ?? 0), type, subject, isOfThisShop: of === 'this-shop' }, limit)) }
+      return {
+        epoch,
+        ...(await eventsSince(
+          connection,
+          { since: Number(seq ?? 0), type, subject, isOfThisShop: of === 'this-shop' },
+          limit,
+        )),
+      }
     })
     response.type('application/json').send(`{"items":[${items.join(',')}],"next":"${epoch}.${next}"}`)
   })

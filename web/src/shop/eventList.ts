@@ -18,7 +18,10 @@ export async function eventsOf<T extends EventType>(
   let since = '0'
   for (;;) {
     const of = subject === undefined ? '' : `&subject=${encodeURIComponent(subject)}`
-    const page = await ask<EventPage<T>>('GET', `events?of=this-shop&type=${type}${of}&limit=${PAGE}&since=${since}`)
+    const page = await ask<EventPage<T>>(
+      'GET',
+      `events?of=this-shop&type=${type}${of}&limit=${PAGE}&since=${since}`,
+    )
     items.push(...page.items)
     since = page.next
     if (page.items.length < PAGE) return items
