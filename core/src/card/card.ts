@@ -40,6 +40,8 @@ export interface Card {
   /** Of the job with this set-up; the card says what is against it. */
   readonly verdict: Verdict
   readonly against: readonly Assessment[]
+  /** Every check with its verdict: a coupon may answer what is tight. */
+  readonly judged: readonly Pick<Assessment, 'criterion' | 'verdict'>[]
   readonly figures: readonly CardFigure[]
   readonly leads: Leads
   readonly settings: StartingSettings
@@ -157,6 +159,7 @@ export function cardOf(input: FitInput, jointId: string): Card {
     against: fit.criteria.filter(
       (one) => (one.verdict === 'fails' || one.verdict === 'unknown') && !isConsequence(one),
     ),
+    judged: fit.criteria.map(({ criterion, verdict }) => ({ criterion, verdict })),
     figures: figuresOf(capability, weld, settings),
     leads: {
       polarity: settings.polarity,

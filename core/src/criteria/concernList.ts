@@ -9,10 +9,10 @@ export interface Concerned {
   readonly id: string
   readonly concerns: Concern
   readonly isOfSetUp: boolean
-  readonly isByCoupon: boolean
+  readonly isByCoupon?: true
 }
 
 export const CONCERNED: readonly Concerned[] = CRITERIA.flatMap(
-  ({ id, concerns, isOfSetUp = false, isByCoupon = false }) =>
-    concerns === undefined ? [] : [{ id, concerns, isOfSetUp, isByCoupon }],
+  ({ id, concerns, isOfSetUp = false, isByCoupon }) =>
+    concerns === undefined ? [] : [{ id, concerns, isOfSetUp, ...(isByCoupon && { isByCoupon }) }],
 )

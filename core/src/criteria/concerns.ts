@@ -20,7 +20,7 @@ export const OF_HEAT = concerning('heat')
 /** What the circuit itself is too small for. */
 export const OF_CIRCUIT = concerning('heat', 'wiring')
 /** What a cut and etched coupon answers: that this current fuses. */
-export const BY_COUPON = idsOf(CONCERNED.filter((one) => one.isByCoupon))
+export const BY_COUPON = idsOf(CONCERNED.filter((one) => one.isByCoupon === true))
 const SUPPLY = about('heat', 'wiring', 'supply', 'generator')
 /** What is seen on every circuit, and over time. */
 export const OF_SUPPLY = idsOf(SUPPLY)

@@ -7,8 +7,12 @@ import { jobSchema, jointSchema } from './job.ts'
 import { setUpSchema } from './setUp.ts'
 
 export type PlannedKind = 'job' | 'weld' | 'set-up'
+/** A list has an editor of its own; its fields would come twice. */
+const fieldsOf = (schema: Parameters<typeof describeFields>[0]): readonly FieldDescription[] =>
+  describeFields(schema).filter(({ kind }) => kind !== 'list')
+
 export const PLANNED_FIELDS: Readonly<Record<PlannedKind, readonly FieldDescription[]>> = {
-  job: describeFields(jobSchema),
-  weld: describeFields(jointSchema),
-  'set-up': describeFields(setUpSchema),
+  job: fieldsOf(jobSchema),
+  weld: fieldsOf(jointSchema),
+  'set-up': fieldsOf(setUpSchema),
 }

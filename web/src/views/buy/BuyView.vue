@@ -3,6 +3,7 @@ import { computed } from 'vue'
 import { useRoute } from 'vue-router'
 import PlaceHead from '../../components/PlaceHead.vue'
 import RuleOut from './RuleOut.vue'
+import WornParts from './WornParts.vue'
 import { lazily } from '../../lazy.ts'
 
 /** What to buy: the cheapest purchase for the planned jobs, ways to do one of them, requirements of a machine, decisions. */
@@ -32,6 +33,7 @@ const tabs = computed(() =>
   <section class="buy">
     <PlaceHead title="Buy" :tabs="tabs" />
     <RuleOut />
+    <WornParts />
     <KitPanel v-if="here === 'kit'" />
     <CouldPanel v-else-if="here === 'could'" />
     <RequirementsPanel v-else-if="here === 'requirements'" />

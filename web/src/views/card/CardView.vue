@@ -28,10 +28,12 @@ import { useWhen } from '../../stores/useWhen.ts'
 import { useJobTabs } from '../jobs/jobTabs.ts'
 import { settingsText, welderOf } from '../log/logWords.ts'
 import { useWeldRows } from '../log/useWeldRows.ts'
+import ProvenHere from '../log/ProvenHere.vue'
 import WeldHistory from '../log/WeldHistory.vue'
 import { leadsDrawing, sectionDrawing } from './cardDrawings.ts'
 import BeadPictures from './BeadPictures.vue'
 import LargeFigures from './LargeFigures.vue'
+import OwnNotes from './OwnNotes.vue'
 import { makePdf } from './makePdf.ts'
 import TrialPanel from './TrialPanel.vue'
 import { withSaved } from './withSaved.ts'
@@ -317,6 +319,14 @@ const print = (): void => window.print()
         <span>{{ spoken.against.slice(0, 2).join(' ') }}</span>
         <RouterLink class="screen-only" :to="{ name: 'fit', params: { jobId: job.id } }">Open fit</RouterLink>
       </p>
+      <ProvenHere
+        v-if="card.verdict === 'tight'"
+        :job-id="job.id"
+        :set-up-id="setUp.id"
+        :joint-id="card.jointId"
+        :criteria="card.judged"
+      />
+      <OwnNotes :set-up="setUp" />
       <dl class="figures">
         <div v-for="{ id, title, value, unit, notes } in spoken.figures" :key="id">
           <dt>{{ unit ? `${title}, ${unit}` : title }}</dt>

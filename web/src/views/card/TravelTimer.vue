@@ -84,7 +84,8 @@ const rpm = computed(() =>
   gap: 8px 14px;
 }
 .length {
-  max-width: 130px;
+  flex: none;
+  width: 150px;
 }
 button {
   min-height: 48px;

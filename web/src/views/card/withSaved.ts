@@ -13,10 +13,13 @@ const KEY_OF: Readonly<Partial<Record<SpokenFigure['id'], SettingKey>>> = {
 /** @returns the same figures; one that was not saved is the chart's */
 export const withSaved = (
   figures: readonly SpokenFigure[],
-  { settings, chart, knobs }: Pick<Trial, 'settings' | 'chart' | 'knobs'>,
+  { settings, chart, knobs, currentA }: Pick<Trial, 'settings' | 'chart' | 'knobs' | 'currentA'>,
   notation: Notation,
 ): readonly SpokenFigure[] =>
   figures.map((figure) => {
+    // By wire the amps follow.
+    if (figure.id === 'amps' && settings.currentA === null)
+      return { ...figure, value: `${Math.round(currentA)}`, notes: figure.notes.slice(-1) }
     const key = KEY_OF[figure.id]
     const [now, was] = key ? [settings[key], chart[key]] : [null, null]
     if (!key || now === null || was === null) return figure

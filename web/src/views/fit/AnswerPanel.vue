@@ -19,10 +19,13 @@ import { usePrint } from '../../stores/usePrint.ts'
 import { useWorkspace } from '../../shop/workspace.ts'
 
 const SuggestionList = lazily(() => import('./SuggestionList.vue'))
+const ProvenHere = lazily(() => import('../log/ProvenHere.vue'))
 
 /** The answer in words and one large figure, and what would mend it. */
-const { fit, rows, chain, suggestions, weld, pieces } = defineProps<{
+const { fit, rows, chain, suggestions, weld, pieces, jobId, setUpId } = defineProps<{
   fit: Fit
+  jobId: string
+  setUpId: string | null
   rows: readonly Row[]
   chain: Chain
   /** Null while they are sought. */
@@ -105,6 +108,13 @@ const headline = computed(() => {
     <p class="sentence">
       <strong v-if="weld">{{ capital(weld) }}: </strong>{{ chainText(workspace.speech, chain) }}
     </p>
+    <ProvenHere
+      v-if="verdict === 'tight' && setUpId"
+      :job-id="jobId"
+      :set-up-id="setUpId"
+      :joint-id="chain.jointId"
+      :criteria="fit.criteria"
+    />
     <ul v-if="besides.length > 0" class="besides">
       <li v-for="row in besides" :key="row.id">
         <VerdictMark :verdict="row.verdict" :word="false" />

@@ -328,6 +328,8 @@ function openLink(id: LinkId | 'joint'): void {
         </section>
         <AnswerPanel
           :fit="fit"
+          :job-id="job.id"
+          :set-up-id="setUp?.id ?? null"
           :rows="rows"
           :chain="chain"
           :suggestions="suggestions"

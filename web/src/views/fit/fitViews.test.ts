@@ -24,7 +24,17 @@ const rowsFor = (fit: Fit): readonly Row[] => rowsOf(workspace.speech, fit)
 const panel = (fit: Fit, suggestions: readonly Suggestion[] | null = []) => {
   const chain = fit.chains.find(({ jointId }) => jointId === fit.governingJointId)
   if (!chain) throw new Error('no chain')
-  return mount(AnswerPanel, { props: { fit, rows: rowsFor(fit), chain, suggestions, weld: '', pieces: 4 } })
+  const props = {
+    fit,
+    rows: rowsFor(fit),
+    chain,
+    suggestions,
+    weld: '',
+    pieces: 4,
+    jobId: 'press-frame',
+    setUpId: null,
+  }
+  return mount(AnswerPanel, { props })
 }
 const headline = (fit: Fit) => panel(fit).get('[data-testid=headline]').text()
 

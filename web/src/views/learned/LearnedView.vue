@@ -80,6 +80,12 @@ const TITLES: Readonly<Record<LessonKind, string>> = {
   wire: 'Wire used',
   gas: 'Gas used',
 }
+/** `24 % more than planned` */
+function offText(ratio: number): string {
+  const pct = Math.round(Math.abs(ratio - 1) * 100)
+  return pct === 0 ? 'as planned' : `${pct} % ${ratio > 1 ? 'more' : 'less'} than planned`
+}
+const times = (count: number): string => `${count} ${count === 1 ? 'time' : 'times'}`
 const isLeft = (key: string, n: number): boolean => {
   const found = settled.value.get(key)
   return found?.choice === 'left' && found.evidence >= n
@@ -92,7 +98,7 @@ const lessons = computed(() =>
     return {
       ...one,
       title: `${TITLES[one.kind]}, ${processWord(one.process)}`,
-      said: `${number(one.ratio, 2)} × the plan, from ${one.n} ${one.n === 1 ? 'weld' : 'welds'}${one.wild > 0 ? `, ${one.wild} far off left out` : ''}`,
+      said: `${offText(one.ratio)}, from ${one.n} ${one.n === 1 ? 'weld' : 'welds'}${one.wild > 0 ? `, ${one.wild} far off left out` : ''}`,
       takes: taking,
       sets:
         taking && definition && now !== null
@@ -170,7 +176,7 @@ const toOrder = computed(() =>
 
 <template>
   <section class="learned">
-    <ShopHead title="Learned" />
+    <ShopHead />
     <p v-if="failure" class="problem" role="alert">The log cannot be read: {{ failure }}.</p>
     <p v-else-if="isLoaded && rows.length === 0" class="sheet none">
       Nothing is recorded yet. Record welds on the card or in a job’s log. What they teach is shown here.
@@ -270,8 +276,8 @@ const toOrder = computed(() =>
                 <div>
                   <strong :class="{ due: one.tripped > 0 }">{{ circuitName(one.circuitId) }}</strong>
                   <p>
-                    {{ sourceName(one.sourceId) }}: held {{ one.held }} times, tripped {{ one.tripped }}
-                    {{ one.tripped === 1 ? 'time' : 'times' }}
+                    {{ sourceName(one.sourceId) }}: held {{ times(one.held) }}, tripped
+                    {{ times(one.tripped) }}
                   </p>
                   <p v-if="one.trippedAt" class="label">last on {{ when(one.trippedAt, 'day') }}</p>
                 </div>

@@ -330,6 +330,12 @@ const printPage = (): void => window.print()
 .table {
   overflow-x: auto;
 }
+.table :is(th, td) {
+  padding: 5px 8px;
+}
+.table .number {
+  text-align: right;
+}
 td .label {
   display: block;
 }

@@ -73,9 +73,22 @@ li > .label {
 li > span:nth-child(2) {
   grid-column: 1;
 }
-button {
+li button {
   grid-column: 2;
   grid-row: 1 / span 2;
+}
+.link-button {
+  justify-self: start;
+}
+@media (max-width: 600px) {
+  li {
+    grid-template-columns: minmax(0, 1fr);
+  }
+  li button {
+    grid-column: 1;
+    grid-row: auto;
+    justify-self: start;
+  }
 }
 @media (pointer: coarse) {
   button {

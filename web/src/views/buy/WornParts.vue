@@ -1,0 +1,45 @@
+<script setup lang="ts">
+import { wearOf, wearSubject } from '@brannik/core'
+import { shallowRef, watch } from 'vue'
+import { eventsOf, newestRows } from '../../shop/eventList.ts'
+import { happenings } from '../../shop/happenings.ts'
+import { useWorkspace } from '../../shop/workspace.ts'
+import { PART_WORDS } from '../learned/wearWords.ts'
+
+/** Wearing parts that are due by use: they belong in the next order. */
+const workspace = useWorkspace()
+const MOST = 2000
+const due = shallowRef<readonly string[]>([])
+
+async function learn(): Promise<void> {
+  const [rows, changes] = await Promise.all([newestRows({}, MOST), eventsOf('part-replaced')])
+  const ids = [...new Set(rows.flatMap(({ body }) => (body.sourceId === null ? [] : [body.sourceId])))]
+  due.value = ids.flatMap((id) => {
+    const wear = wearOf(
+      rows.filter(({ body }) => body.sourceId === id),
+      changes.filter(({ subject }) => subject === wearSubject(id)),
+    )
+    const name = workspace.get('power-sources', id)?.name ?? id
+    return wear
+      .filter(({ state }) => state !== 'good')
+      .map(({ part }) => `${PART_WORDS[part].toLowerCase()} for ${name}`)
+  })
+}
+watch(happenings, () => void learn().catch(() => undefined), { immediate: true })
+</script>
+
+<template>
+  <p v-if="due.length > 0" class="worn sheet screen-only">
+    <strong>Due by use, order with it:</strong> {{ due.join(', ') }}.
+    <RouterLink :to="{ name: 'learned' }">Open wearing parts</RouterLink>
+  </p>
+</template>
+
+<style scoped>
+.worn {
+  padding: 6px 14px;
+}
+a {
+  color: inherit;
+}
+</style>

@@ -1,0 +1,47 @@
+<script setup lang="ts">
+import { type CouponProof, type Evidence, isProvable, proofOf } from '@brannik/core'
+import { computed, shallowRef, watch } from 'vue'
+import { eventsOf } from '../../shop/eventList.ts'
+import { happenings } from '../../shop/happenings.ts'
+import { useWorkspace } from '../../shop/workspace.ts'
+import { useWhen } from '../../stores/useWhen.ts'
+
+/** A tight current that a cut and etched coupon has shown to fuse, here: by whom and when. It stays tight, and no approval. */
+const { jobId, setUpId, jointId, criteria } = defineProps<{
+  jobId: string
+  setUpId: string
+  jointId: string
+  criteria: Parameters<typeof isProvable>[0]
+}>()
+const workspace = useWorkspace()
+const when = useWhen()
+
+const evidence = shallowRef<readonly Evidence[]>([])
+async function learn(): Promise<void> {
+  evidence.value = (await eventsOf('evidence-taken')).map(({ body }) => body)
+}
+watch(happenings, () => void learn().catch(() => undefined), { immediate: true })
+
+const proof = computed((): CouponProof | null => {
+  const setUp = workspace.get('set-ups', setUpId)
+  const joint = workspace.get('jobs', jobId)?.joints.find(({ id }) => id === jointId)
+  if (!setUp || !joint || !isProvable(criteria)) return null
+  const { process, wireId, gasId } = setUp
+  const thicknessMm = Math.min(joint.thicknessAMm, joint.thicknessBMm)
+  return proofOf(evidence.value, { setUpId, process, wireId, gasId, thicknessMm, position: joint.position })
+})
+</script>
+
+<template>
+  <p v-if="proof" class="proven">
+    <strong>Proven here</strong> by a cut and etched coupon, {{ proof.by }}, {{ when(proof.takenAt, 'day') }}.
+    Same set-up, thickness and position. Not an approval.
+  </p>
+</template>
+
+<style scoped>
+.proven {
+  border-left: 3px solid var(--fits);
+  padding: 2px 10px;
+}
+</style>
