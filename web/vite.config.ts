@@ -73,6 +73,9 @@ export default defineConfig({
     rolldownOptions: {
       // What checks documents stands apart: a page that only shows them does not wait for it.
       output: {
+        // The first script lists every file that a view may fetch: their names are a part of the first load.
+        chunkFileNames: 'assets/[hash].js',
+        assetFileNames: 'assets/[hash][extname]',
         codeSplitting: {
           includeDependenciesRecursively: false,
           groups: [
