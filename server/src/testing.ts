@@ -137,6 +137,8 @@ interface Options {
   /** Work limit of a big question. */
   readonly workMs?: number
   readonly room?: Room
+  /** Where an arc monitor is heard. */
+  readonly arcMonitor?: string
   /** By which way the server reaches its database, where not directly. */
   readonly reach?: (databaseUrl: string) => Promise<string>
 }
@@ -146,6 +148,7 @@ export async function startTestServer({
   logger = pino({ level: 'silent' }),
   workMs = 60_000,
   room = UNKNOWN_ROOM,
+  arcMonitor,
   reach = (databaseUrl) => Promise.resolve(databaseUrl),
 }: Options = {}): Promise<TestServer> {
   const { url: databaseUrl, drop } = await demoDatabase()
@@ -165,6 +168,7 @@ export async function startTestServer({
     backups,
     pool,
     room,
+    arcMonitor: arcMonitor ?? null,
   })
   const server = createHttpServer(app.express)
   const url = `http://127.0.0.1:${await listen(server, 0, '127.0.0.1')}`
