@@ -9,6 +9,7 @@ const TWO_SERVERS = [
   'concurrency',
   'events',
   'keeping',
+  'log',
   ...(process.env['TEST_LONG'] === '1' ? ['api', 'catalogue'] : []),
 ]
 const PAGE = {

@@ -43,7 +43,7 @@ export * from './words/dialInText.ts'
 export * from './words/evidenceText.ts'
 export { type Bead, type BeadState, beadsOf } from './dialin/beads.ts'
 export { type Cause } from './dialin/causes.ts'
-export { type Advice, type Move, type NextChange } from './dialin/advice.ts'
+export { type Advice, type Move } from './dialin/advice.ts'
 export { type Knob } from './dialin/knobs.ts'
 export {
   breakersOf,
@@ -54,27 +54,13 @@ export {
   type OperatingFactor,
   operatingFactorsOf,
 } from './record/lessons.ts'
-export { LOG_HEADINGS, printLog, type ReadLogRow, readLog } from './record/logSheet.ts'
-export {
-  isSameStart,
-  type OwnStart,
-  ownStart,
-  startKey,
-  type StartOf,
-  thicknessBand,
-} from './record/ownStart.ts'
+export { printLog, type ReadLogRow, readLog } from './record/logSheet.ts'
+export { type OwnStart, ownStart, startKey } from './record/ownStart.ts'
 export { type MovedJob, movedBy } from './fit/movedBy.ts'
-export { gaugeL, type GaugeRead } from './record/gauge.ts'
+export { gaugeL } from './record/gauge.ts'
 export { timedTravel, turnsPerMin } from './trade/turntable.ts'
-export {
-  couponPasses,
-  isProvable,
-  leakRate,
-  type CouponProof,
-  proofOf,
-  type ProvenOf,
-} from './record/evidence.ts'
-export { type VisualItem, visualItems } from './record/visual.ts'
+export { couponPasses, isProvable, leakRate, type CouponProof, proofOf } from './record/evidence.ts'
+export { visualItems } from './record/visual.ts'
 export { planOfWelds, type RecordStart, recordFor } from './record/recordFor.ts'
 export { wireGPerMm } from './trade/depositionRate.ts'
 export { type Wear, wearOf, wearPartsOf } from './record/wear.ts'
@@ -87,14 +73,7 @@ export {
   unitsOf,
 } from './measurement/channels.ts'
 export { ArcMeter, heatInputKJPerMm, type Measured } from './measurement/meter.ts'
-export {
-  measuredOf,
-  type Samples,
-  samplesOf,
-  type SamplesRead,
-  thinned,
-  type Thinned,
-} from './measurement/samples.ts'
+export { measuredOf, type Samples, samplesOf, thinned, type Thinned } from './measurement/samples.ts'
 export { isSameSettings, type Trial, trialOf, type TrialState } from './dialin/trial.ts'
 export * from './words/spokenCard.ts'
 export * from './words/procedureSheet.ts'

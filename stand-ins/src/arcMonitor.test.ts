@@ -4,7 +4,7 @@ import { WebSocket } from 'ws'
 import {
   type ArcMonitor,
   type Batch,
-  INCIDENTS,
+  type INCIDENTS,
   SAMPLES_PER_S,
   simulatedWeld,
   startArcMonitor,

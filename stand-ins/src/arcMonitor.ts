@@ -6,7 +6,7 @@ import { randomLcg } from 'd3-random'
 import { WebSocketServer } from 'ws'
 import { type Incident, INCIDENTS, type Reading, SAMPLES_PER_S, simulatedWeld } from './simulatedWeld.ts'
 
-export { INCIDENTS, type Incident, type Reading, SAMPLES_PER_S, simulatedWeld } from './simulatedWeld.ts'
+export { INCIDENTS, type Reading, SAMPLES_PER_S, simulatedWeld } from './simulatedWeld.ts'
 
 const BATCHES_PER_S = 10
 const PER_BATCH = SAMPLES_PER_S / BATCHES_PER_S

@@ -143,7 +143,7 @@ describe('a trial at the machine', () => {
   ] as const)('with %s of the wire it %s: that is looked at before the list', (share, state, sign, way) => {
     const { arc, advice } = trial(wired, { feedMmPerMin: startFeed * share }, sign)
     expect(arc?.state).toBe(state)
-    expect(arc && arcText(speech, arc)).toMatch(/wire for these volts/)
+    expect(arc && arcText(speech, arc)).toMatch(/Wire speed is .* for these volts/)
     const first =
       advice?.next?.cause === 'polarity' ? adviceOf('solid', sign, ['polarity']).next : advice?.next
     if (way) {

@@ -11,8 +11,7 @@ import { defineEvent } from './event.ts'
 
 export const VISUAL_LISTS = ['d1.1-static', 'd1.1-cyclic', 'iso5817-b', 'iso5817-c', 'iso5817-d'] as const
 export type VisualList = (typeof VISUAL_LISTS)[number]
-export const EVIDENCE_RESULTS = ['passed', 'failed'] as const
-export type EvidenceResult = (typeof EVIDENCE_RESULTS)[number]
+const EVIDENCE_RESULTS = ['passed', 'failed'] as const
 /** A picture travels inside its event; the page makes it this small, characters of base64. */
 export const MOST_PICTURE = 40_000
 

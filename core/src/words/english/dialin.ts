@@ -117,10 +117,10 @@ export const SETTING_NAMES: Templates = {
 
 /** How the arc runs at these settings, by its state. */
 export const ARC_STATES_SAID: Templates = {
-  'burns-back': 'Too little wire for these volts: it hisses and burns back.',
-  spatters: 'A little too little wire for these volts: it spatters.',
+  'burns-back': 'Wire speed is far too low for these volts: it hisses and burns back.',
+  spatters: 'Wire speed is too low for these volts: it spatters.',
   runs: 'Volts and wire speed go together.',
-  stubs: 'Too much wire for these volts: it stubs and piles up cold.',
+  stubs: 'Wire speed is too high for these volts: it stubs and piles up cold.',
 }
 
 /** Color of a TIG bead on stainless, from shielded to spoilt. Common practice, no source. */
