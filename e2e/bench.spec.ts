@@ -121,7 +121,7 @@ test('a bad bead leads to one next change, and to the one after it where that wa
   server,
 }) => {
   await page.goto(`${server.url}/jobs/press-frame/card?set-up=bay-2-wire`)
-  await page.getByRole('button', { name: 'porosity' }).click()
+  await page.getByRole('link', { name: 'porosity' }).click()
   const step = page.getByRole('region', { name: 'Find the cause: porosity' })
   await expect(step).toContainText('1 of 5')
   await expect(step).toContainText('Do you hear steady gas')

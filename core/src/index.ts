@@ -61,7 +61,7 @@ export { gaugeL } from './record/gauge.ts'
 export { timedTravel, turnsPerMin } from './trade/turntable.ts'
 export { couponPasses, isProvable, leakRate, type CouponProof, proofOf } from './record/evidence.ts'
 export { visualItems } from './record/visual.ts'
-export { planOfWelds, type RecordStart, recordFor } from './record/recordFor.ts'
+export { planOfWelds, type RecordStart, recordFor, savedAs } from './record/recordFor.ts'
 export { wireGPerMm } from './trade/depositionRate.ts'
 export { type Wear, wearOf, wearPartsOf } from './record/wear.ts'
 export {

@@ -17,9 +17,19 @@ const fileSchema = z.strictObject({
   events: z.array(z.unknown()),
 })
 
+const TIME = /\b20\d\d-\d\d-\d\dT[\d:.]+Z/g
+const DAY_MS = 86_400_000
+
+/** Whole days later or earlier, so that the last thing happened yesterday: what is recorded from now on comes after it. */
+function upToYesterday(text: string, nowMs: number): string {
+  const lastMs = Math.max(...(text.match(TIME) ?? []).map((one) => Date.parse(one)))
+  const days = Math.floor((nowMs - lastMs) / DAY_MS)
+  return text.replaceAll(TIME, (one) => new Date(Date.parse(one) + days * DAY_MS).toISOString())
+}
+
 export async function recordDemoLog(connection: Connection, demo: DemoId): Promise<void> {
   const text = await readFile(new URL(FILES[demo], ROOT), 'utf8')
-  const { events } = fileSchema.parse(JSON.parse(text))
+  const { events } = fileSchema.parse(JSON.parse(upToYesterday(text, Date.now())))
   for (const one of events) {
     const read = readDocument<NewEvent>(newEventSchema, one)
     if (!read.ok) throw new Error(`The demo log is not valid: ${JSON.stringify(read.problems)}`)

@@ -86,3 +86,24 @@ export const planOfWelds = ({ plan }: Pick<RecordStart, 'plan'>, welds: number):
     minutes: times(plan.minutes),
   }
 }
+
+/** @returns a row that saves settings and nothing else: what was measured stays with its own row */
+export const savedAs = <R extends RecordStart>(row: R, settings: WeldRecord['settings']): R => ({
+  ...row,
+  state: 'planned',
+  settings: { ...settings },
+  sign: null,
+  cause: null,
+  outcome: null,
+  beadWidthMm: null,
+  legMm: null,
+  minutes: null,
+  arcS: null,
+  starts: null,
+  wireG: null,
+  gasL: null,
+  spool: null,
+  cylinder: null,
+  breaker: null,
+  note: '',
+})

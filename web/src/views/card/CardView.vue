@@ -4,6 +4,7 @@ import {
   jointName,
   PROCESSES,
   printQuantity,
+  savedAs,
   spokenCard,
   type SpokenCard,
   weldSymbolOf,
@@ -219,13 +220,11 @@ function useAgain(settings: WeldSettings): void {
   const row = log.rows.value.find(({ body }) => body.settings === settings)
   if (!row || !setUp.value) return
   log.record({
-    ...structuredClone(toRaw(row.body)),
-    state: 'planned',
+    ...savedAs(structuredClone(toRaw(row.body)), settings),
     setUpId: setUp.value.id,
     setUpName: setUp.value.name,
     weldedAt: new Date().toISOString(),
     welder: session.me?.who ?? null,
-    note: '',
   })
   notice.show('These settings are on the card now')
 }

@@ -4,6 +4,7 @@ import {
   type Cause,
   isSameSettings,
   type Move,
+  savedAs,
   OUTCOMES,
   type SettingKey,
   signText,
@@ -131,9 +132,9 @@ function recordTry(): void {
   change({ sign: null, ruledOut: [], cause: null })
 }
 function save(now: WeldSettings): void {
-  const body = bodyOf({ state: 'planned', settings: { ...now } })
+  const body = bodyOf({})
   if (!body) return
-  log.record(body)
+  log.record(savedAs(body, now))
   change({ settings: null })
   notice.show('Saved for the card. The settings before stay in the log.')
 }

@@ -11,6 +11,10 @@ const MOST = 60
 /** What has no number yet comes last in its order. */
 const UNSENT_SEQ = Number.MAX_SAFE_INTEGER
 
+/** One row on its way and the same one come back: no two of a weld have one time, but what corrects another. */
+const markOf = ({ body, corrects }: Pick<WeldRow, 'body' | 'corrects'>): string =>
+  `${body.weldedAt} ${corrects ?? ''}`
+
 export interface WeldRows {
   /** Newest first. */
   readonly rows: ComputedRef<readonly WeldRow[]>
@@ -56,11 +60,12 @@ export function useWeldRows(jobId: Ref<string>, jointId: Ref<string>): WeldRows 
       corrects: event.corrects ?? null,
     }) satisfies WeldRow
   const rows = computed(() => {
-    const known = new Set(found.value.map(({ body }) => JSON.stringify(body)))
+    const known = new Set(found.value.map(markOf))
     const own = outbox
       .own(subject.value)
-      .filter(({ event }) => event.type === 'weld-recorded' && !known.has(JSON.stringify(event.body)))
+      .filter(({ event }) => event.type === 'weld-recorded')
       .map(({ event }, index) => asRow(event, index))
+      .filter((row) => !known.has(markOf(row)))
     return rowsThatCount([...found.value, ...own]).toReversed()
   })
   return {
