@@ -26,12 +26,10 @@ test('dialled in on a phone: steps of the dial, a sign, one next change, the try
   await page.goto(`${server.url}/jobs/pressing-tray/card?set-up=bench-tig-dc`)
   await page.getByRole('link', { name: 'Dial in' }).tap()
   const amps = page.getByRole('group', { name: 'Amps' })
-  const figure = async (): Promise<number> =>
-    Number.parseInt((await amps.locator('strong').textContent()) ?? '', 10)
   await expect(amps).toBeVisible()
-  const start = await figure()
+  const start = Number.parseInt((await amps.locator('strong').textContent()) ?? '', 10)
   await page.getByRole('button', { name: 'Amps up one step' }).tap()
-  expect(await figure()).toBe(start + 5)
+  await expect(amps.locator('strong')).toHaveText(`${start + 5} A`)
   await page.getByRole('button', { name: 'Dull gray bead' }).tap()
   const step = page.getByRole('region', { name: /Find the cause: dull gray bead/ })
   await expect(step).toContainText('silver, straw: shielded')
@@ -42,7 +40,7 @@ test('dialled in on a phone: steps of the dial, a sign, one next change, the try
   await expect(step).toContainText(`Turn amps down to ${start} A.`)
   await expect(step).toContainText(`go back to ${start + 5} A.`)
   await step.getByRole('button', { name: 'Set it here' }).tap()
-  expect(await figure()).toBe(start)
+  await expect(amps.locator('strong')).toHaveText(`${start} A`)
   // The phone is put away and taken out again.
   await page.reload()
   await expect(step).toContainText('3 of 4')

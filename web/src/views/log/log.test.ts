@@ -47,10 +47,10 @@ beforeAll(async () => {
 describe('a log as a file', () => {
   it('comes back as it went out, whatever the note', () => {
     fc.assert(
-      fc.property(fc.string({ maxLength: 40 }), (text) => {
-        // What a spreadsheet would run as a formula gets a mark, and a cell is trimmed.
-        const note = text.replaceAll(/[\u0000-\u001f\u007f\ud800-\udfff]/g, '').trim()
-        fc.pre(!/^['=+\-@\t\r]/.test(note))
+      fc.property(fc.string({ unit: 'grapheme', maxLength: 40 }), (text) => {
+        // A cell is trimmed, and what a spreadsheet would run as a formula gets a mark.
+        const note = text.trim()
+        fc.pre(!/^['=+\-@]/.test(note))
         const read = readLogFile(csvOfLog([row({ note })]))
         expect(read.ok && read.rows[0]?.body).toEqual(body({ note }))
       }),
