@@ -4,6 +4,7 @@ import { join } from 'node:path'
 import { explain, quiet, ROOT } from './lib/run.mjs'
 import { median, print } from './figures/print.mjs'
 import { events } from './figures/events.mjs'
+import { log } from './figures/log.mjs'
 import { years } from './figures/years.mjs'
 import { installNpm } from './lib/packages.mjs'
 import { onStage } from './lib/stage.mjs'
@@ -77,10 +78,12 @@ async function figures() {
     await pages.slowFirstLoad(browser, address)
     await pages.keyToPaint(browser, address)
     await pages.cardPdf(browser, address)
+    await pages.hourOfMeasurements(browser, address)
     await pages.checkerFindings(browser, address)
     await pages.memoryOfBoards(browser, address)
     await pages.keyInLongJob(browser, address)
     await pages.largeBoard(browser, address)
+    await log(address, databaseUrl)
     await events(address, databaseUrl)
   })
   await onStage(({ address, databaseUrl }) => years(address, databaseUrl))

@@ -19,6 +19,7 @@ import {
   shopPowerOf,
   solveWith,
   studyKit,
+  trialOf,
   tripsOf,
   type Job,
   type PowerSource,
@@ -357,6 +358,8 @@ function bench(): void {
   if (!job || !setUp || !parts?.ok) throw new Error('the demo has no press screw post')
   const input = { shop: demo.shop, job, setUp, ...parts.parts }
   print('card', median(timed(() => cardOf(input, '')).slice(1)), 'ms')
+  const state = { settings: null, sign: 'stubs', ruledOut: [] } as const
+  print('next-change', median(timed(() => trialOf(input, '', state)).slice(1)), 'ms')
   const SIXTY = 60
   const sixty = Array.from({ length: SIXTY }, (_, at) => {
     const like = demo.setUps[at % demo.setUps.length]

@@ -2,18 +2,33 @@
 import { textOf } from '../files/textOf.ts'
 
 /** A button that takes a file in as text. */
-const { what, accept } = defineProps<{
+const {
+  what,
+  accept,
+  unread = false,
+} = defineProps<{
   /** What it should be, for messages: `a weld list`. */
   what: string
   /** Kinds of file, as an input takes them. */
   accept: string
+  /** Given on as it is: a thread beside the page reads it. */
+  unread?: boolean
 }>()
-const emit = defineEmits<{ take: [text: string, name: string]; refuse: [message: string] }>()
+const emit = defineEmits<{
+  take: [text: string, name: string]
+  refuse: [message: string]
+  chosen: [file: File]
+}>()
 
 async function onFile(event: Event): Promise<void> {
   const input = event.target as HTMLInputElement
   const file = input.files?.[0]
   if (!file) return
+  if (unread) {
+    input.value = ''
+    emit('chosen', file)
+    return
+  }
   const read = await textOf(file, what)
   // So that the same file, mended, can be chosen again.
   input.value = ''

@@ -90,21 +90,37 @@ function reader(): Remote<MeasurementReader> {
 }
 onScopeDispose(() => thread?.worker.terminate())
 
+const CHANNEL_WORDS: Readonly<Record<Channel, string>> = {
+  time: 'time',
+  volts: 'volts',
+  amps: 'amps',
+  feed: 'wire speed',
+  gas: 'gas flow',
+}
 const fileName = ref('')
 const problem = ref('')
 const headings = shallowRef<readonly string[]>([])
 const columns = shallowRef<readonly (ChannelColumn | null)[]>([])
 const read = shallowRef<MeasurementRead | null>(null)
+/** What was understood stands in a line; its fields only where somebody has to say something. */
+const showsColumns = ref(false)
+const columnsSaid = computed(() =>
+  columns.value
+    .flatMap((one, index) =>
+      one ? [`${headings.value[index] ?? ''} is ${CHANNEL_WORDS[one.channel]} in ${one.unit}`] : [],
+    )
+    .join(', '),
+)
 const isReading = ref(false)
 
-async function take(text: string, name: string): Promise<void> {
+async function take(file: File): Promise<void> {
   monitor.stop()
   isReading.value = true
   read.value = null
   problem.value = ''
-  fileName.value = name
+  fileName.value = file.name
   try {
-    const opened = await reader().open(text)
+    const opened = await reader().open(file)
     if (!opened.ok) {
       problem.value = opened.message
       headings.value = []
@@ -112,19 +128,13 @@ async function take(text: string, name: string): Promise<void> {
     }
     headings.value = opened.headings
     columns.value = opened.columns
+    showsColumns.value = missingChannels(opened.columns).length > 0
     await measure()
   } catch (error) {
     problem.value = reasonOf(error)
   } finally {
     isReading.value = false
   }
-}
-const CHANNEL_WORDS: Readonly<Record<Channel, string>> = {
-  time: 'time',
-  volts: 'volts',
-  amps: 'amps',
-  feed: 'wire speed',
-  gas: 'gas flow',
 }
 async function measure(): Promise<void> {
   const missing = missingChannels(columns.value)
@@ -295,11 +305,7 @@ function book(): void {
         @update:model-value="(id) => id && show({ 'set-up': id })"
       />
       <CountField v-model="welds" label="Welds measured" :least="1" :most="100000" />
-      <ChooseFile
-        what="measurements"
-        accept=".csv,.txt,text/csv"
-        @take="take"
-        @refuse="(why) => (problem = why)"
+      <ChooseFile what="measurements" accept=".csv,.txt,text/csv" unread @chosen="take"
         >Read a file</ChooseFile
       >
       <ChoiceField
@@ -325,7 +331,16 @@ function book(): void {
       >
     </p>
     <p v-if="problem" class="problem" role="alert">{{ problem }}</p>
-    <div v-if="headings.length > 0" class="sheet columns" role="group" aria-label="Columns of the file">
+    <p v-if="headings.length > 0 && !showsColumns" class="quiet">
+      {{ columnsSaid }}
+      <button class="link-button" @click="showsColumns = true">Change columns</button>
+    </p>
+    <div
+      v-if="headings.length > 0 && showsColumns"
+      class="sheet columns"
+      role="group"
+      aria-label="Columns of the file"
+    >
       <div v-for="(heading, index) in headings" :key="index" class="column">
         <span class="label one-line">{{ heading }}</span>
         <ChoiceField
