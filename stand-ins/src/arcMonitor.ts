@@ -10,6 +10,8 @@ export { INCIDENTS, type Reading, SAMPLES_PER_S, simulatedWeld } from './simulat
 
 const BATCHES_PER_S = 10
 const PER_BATCH = SAMPLES_PER_S / BATCHES_PER_S
+/** One in twenty is lost where a bad line is played. */
+const LOST_SHARE = 0.05
 /** Half an hour is kept for those who come back. */
 const KEPT = 30 * 60 * BATCHES_PER_S
 
@@ -106,10 +108,12 @@ export function startArcMonitor({
   )
   server.on('connection', (socket, request) => {
     const query = new URL(request.url ?? '/', 'ws://monitor').searchParams
-    const stream = streamOf(incidentOf(query.get('incident'), incident))
+    const which = incidentOf(query.get('incident'), incident)
+    const stream = streamOf(which)
     const after = Number(query.get('after') ?? '0')
+    const share = which === 'lost-packets' ? LOST_SHARE : lost
     const send = (batch: Batch): void => {
-      if (chance() >= lost) socket.send(JSON.stringify(batch))
+      if (chance() >= share) socket.send(JSON.stringify(batch))
     }
     for (const batch of stream.after(Number.isSafeInteger(after) ? after : 0))
       socket.send(JSON.stringify(batch))

@@ -1,8 +1,8 @@
 /** A welder who is not there: arcs and pauses as a monitor would measure them, the same for the same seed. Invented. */
 import { randomLcg, randomNormal } from 'd3-random'
 
-/** What can go wrong while it is watched. */
-export const INCIDENTS = ['none', 'stubbing', 'gas-out', 'breaker-trip'] as const
+/** What can go wrong while it is watched; packets are lost on the way, by the monitor. */
+export const INCIDENTS = ['none', 'stubbing', 'gas-out', 'breaker-trip', 'lost-packets'] as const
 export type Incident = (typeof INCIDENTS)[number]
 
 /** Volts, amps, wire speed in mm/min, gas in L/min. */

@@ -37,6 +37,9 @@ const KEYWORDS: Readonly<Record<string, string>> = {
   assumptions: 'factors prices margins rates',
   equipment: 'machines inventory stock',
   capacity: 'thickness door chart range',
+  learned: 'worn parts tips liners maintenance operating factor own figures',
+  card: 'dial in settings start print qr trial',
+  log: 'history record what worked evidence coupon leak test arc monitor',
 }
 
 export function useCommands({
@@ -117,6 +120,14 @@ export function useCommands({
       keywords: KEYWORDS['fit'] ?? '',
       ...goTo('fit', { jobId: id }),
     })),
+    ...(['Card', 'Log'] as const).flatMap((group) =>
+      workspace.jobs.map(({ id, name }) => ({
+        group,
+        title: name,
+        keywords: KEYWORDS[group.toLowerCase()] ?? '',
+        ...goTo(group.toLowerCase(), { jobId: id }),
+      })),
+    ),
     ...tabs,
     ...TABS.map(({ path, title }) => ({ group: 'Equipment', title, ...goTo('equipment', { list: path }) })),
     ...workspace.setUps.map(({ id, name }) => ({

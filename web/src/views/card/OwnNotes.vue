@@ -1,6 +1,8 @@
 <script setup lang="ts">
-import { wearPartsOf, type SetUp } from '@brannik/core'
-import { computed } from 'vue'
+import { settledOf, wearPartsOf, type SetUp } from '@brannik/core'
+import { computed, shallowRef, watch } from 'vue'
+import { eventsOf } from '../../shop/eventList.ts'
+import { happenings } from '../../shop/happenings.ts'
 import { useOutbox } from '../../shop/outbox.ts'
 import { useSession } from '../../shop/session.ts'
 import { useWorkspace } from '../../shop/workspace.ts'
@@ -21,6 +23,20 @@ const outbox = useOutbox()
 const record = useMachineRecord(computed(() => setUp.powerSourceId))
 const mayRecord = computed(() => session.me === null || session.me.role !== 'guest')
 
+/** Trips that somebody has left, by the key of the breaker: a new one is told again. */
+const left = shallowRef<ReadonlyMap<string, number>>(new Map())
+watch(
+  happenings,
+  async () => {
+    const settled = await eventsOf('lesson-settled').catch(() => [])
+    left.value = new Map(
+      [...settledOf(settled)].flatMap(([key, { choice, evidence }]) =>
+        choice === 'left' && key.startsWith('breaker.') ? [[key, evidence]] : [],
+      ),
+    )
+  },
+  { immediate: true },
+)
 const due = computed(() =>
   (record.value?.wear ?? []).filter(
     ({ part, state }) => state !== 'good' && wearPartsOf(setUp.process).includes(part),
@@ -28,7 +44,10 @@ const due = computed(() =>
 )
 const tripped = computed(() =>
   (record.value?.breakers ?? []).find(
-    (one) => one.circuitId === setUp.circuitId && one.sourceId === setUp.powerSourceId && one.tripped > 0,
+    (one) =>
+      one.circuitId === setUp.circuitId &&
+      one.sourceId === setUp.powerSourceId &&
+      one.tripped > (left.value.get(one.key) ?? 0),
   ),
 )
 const circuit = computed(() => (setUp.circuitId ? workspace.get('circuits', setUp.circuitId) : null))

@@ -49,14 +49,10 @@ async function learn(): Promise<void> {
 }
 watch([key, happenings], () => void learn().catch(() => undefined), { immediate: true })
 
-const own = computed((): OwnStart | null =>
-  ownStart(
-    rows.value,
-    record,
-    chart,
-    assumptionsOf({ assumptions: workspace.shop?.assumptions ?? {} }).chartWeight,
-  ),
+const chartWeight = computed(
+  () => assumptionsOf({ assumptions: workspace.shop?.assumptions ?? {} }).chartWeight,
 )
+const own = computed((): OwnStart | null => ownStart(rows.value, record, chart, chartWeight.value))
 /** What was left stays left until there is more evidence. */
 const isLeft = computed(
   () => settled.value?.choice === 'left' && settled.value.evidence >= (own.value?.good ?? 0),
@@ -80,7 +76,8 @@ function settle(choice: 'taken' | 'left'): void {
       {{ settingsText(own.settings, workspace.notation) }}.
     </p>
     <p class="quiet">
-      The chart would say {{ settingsText(chart, workspace.notation) }}.
+      The chart would say {{ settingsText(chart, workspace.notation) }}. It counts as
+      <RouterLink :to="{ name: 'assumptions' }">{{ chartWeight }} good welds</RouterLink>.
       <template v-if="own.wild > 0"
         >{{ own.wild }} {{ own.wild === 1 ? 'figure' : 'figures' }} far off the others left out.</template
       >
@@ -99,6 +96,9 @@ function settle(choice: 'taken' | 'left'): void {
   display: grid;
   gap: 4px;
   padding: 4px 12px;
+}
+a {
+  color: inherit;
 }
 .acts {
   display: flex;

@@ -23,6 +23,7 @@ import { OUTCOME_WORDS, settingsText } from '../log/logWords.ts'
 import RecordDialog from '../log/RecordDialog.vue'
 import WeldHistory from '../log/WeldHistory.vue'
 import { useWeldRows } from '../log/useWeldRows.ts'
+import BeadPictures from './BeadPictures.vue'
 import KnobRow from './KnobRow.vue'
 import NextChange from './NextChange.vue'
 import OwnStart from './OwnStart.vue'
@@ -39,6 +40,7 @@ const { jobId, setUpId, weldId, firstSign } = defineProps<{
 const workspace = useWorkspace()
 const session = useSession()
 const notice = useNotice()
+const joint = computed(() => workspace.get('jobs', jobId)?.joints.find(({ id }) => id === weldId) ?? null)
 const mayRecord = computed(() => session.me === null || session.me.role !== 'guest')
 
 interface Draft {
@@ -199,6 +201,7 @@ const start = computed(() => {
       </section>
       <section class="verdict">
         <h3>How is the bead?</h3>
+        <BeadPictures v-if="joint" :joint="joint" />
         <p class="acts" role="group" aria-label="Verdict">
           <button
             v-for="one in OUTCOMES"

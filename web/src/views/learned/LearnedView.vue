@@ -2,6 +2,7 @@
 import {
   ASSUMPTIONS,
   type LessonKind,
+  minutesKeyOf,
   type Replaced,
   settledOf,
   type SettledAt,
@@ -22,7 +23,7 @@ import { useNotice } from '../../stores/notice.ts'
 import { usePrint } from '../../stores/usePrint.ts'
 import { useWhen } from '../../stores/useWhen.ts'
 import ShopHead from '../shop/ShopHead.vue'
-import { useMedians } from './useMedians.ts'
+import { type TimedStep, useMedians } from './useMedians.ts'
 import { PART_WORDS, wearText } from './wearWords.ts'
 
 /** What the shop's own record teaches, each with its evidence, to be taken or left; and which parts are worn. */
@@ -140,6 +141,23 @@ function take(one: (typeof lessons.value)[number]): void {
 }
 
 const medians = useMedians()
+/** For every machine; on the machine that was timed its own timings count already. */
+function takeMinutes({ step, median, title }: TimedStep): void {
+  const { shop } = workspace
+  if (!shop) return
+  const assumptions = { ...shop.assumptions, [minutesKeyOf(step)]: Number(median.toPrecision(2)) }
+  if (workspace.edit('shop', shop.id, { ...shop, assumptions }, title))
+    notice.show(`${title}: ${number(median, 2)} min on every machine now`, true)
+}
+/** Timings of an odd day count no more. */
+function forgetMinutes({ step, title }: TimedStep): void {
+  for (const present of workspace.all('present-set-ups')) {
+    const timings = present.timings.filter((one) => one.step !== step)
+    if (timings.length < present.timings.length)
+      workspace.edit('present-set-ups', present.id, { ...present, timings }, `timings of ${title}`)
+  }
+  notice.show(`${title} is as planned again`, true)
+}
 const circuitName = (id: string): string => workspace.get('circuits', id)?.name ?? id
 const sourceName = (id: string | null): string =>
   id === null ? 'no machine' : (workspace.get('power-sources', id)?.name ?? id)
@@ -244,6 +262,7 @@ const toOrder = computed(() =>
         <div class="column">
           <section class="sheet part" aria-label="Operating factor">
             <h2>Operating factor</h2>
+            <p class="quiet">For information. By process it is taken above, as time beside the arc.</p>
             <p v-if="(taught?.operating.length ?? 0) === 0" class="quiet">
               No weld has arc time and minutes yet.
             </p>
@@ -281,7 +300,15 @@ const toOrder = computed(() =>
                   </p>
                   <p v-if="one.trippedAt" class="label">last on {{ when(one.trippedAt, 'day') }}</p>
                 </div>
-                <RouterLink class="plain-button" :to="{ name: 'power' }">Open Power</RouterLink>
+                <button
+                  v-if="one.tripped > 0 && !isLeft(one.key, one.tripped)"
+                  class="plain-button"
+                  :disabled="!mayTake"
+                  @click="settle(one.key, one.tripped, 'left', null)"
+                >
+                  Leave it off the cards
+                </button>
+                <span v-else-if="one.tripped > 0" class="label">not on the cards</span>
               </li>
             </ul>
           </section>
@@ -291,8 +318,14 @@ const toOrder = computed(() =>
             <ul v-else>
               <li v-for="one in medians" :key="one.step">
                 <p>
-                  <strong>{{ one.title }}</strong> {{ number(one.median, 2) }} min, from {{ one.n }}. In use,
-                  against {{ number(one.planned, 2) }} min.
+                  <strong>{{ one.title }}</strong> {{ number(one.median, 2) }} min, from {{ one.n }}. Planned
+                  {{ number(one.planned, 2) }} min.
+                </p>
+                <p class="acts">
+                  <button class="plain-button" :disabled="!mayTake" @click="takeMinutes(one)">Take it</button>
+                  <button class="plain-button" :disabled="!mayTake" @click="forgetMinutes(one)">
+                    Leave it
+                  </button>
                 </p>
               </li>
             </ul>

@@ -174,6 +174,7 @@ const INCIDENTS = [
   { id: 'stubbing', name: 'wire stubs' },
   { id: 'gas-out', name: 'gas runs out' },
   { id: 'breaker-trip', name: 'breaker trips' },
+  { id: 'lost-packets', name: 'bad line' },
 ]
 const incident = ref('none')
 function live(): void {
