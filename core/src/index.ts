@@ -71,6 +71,7 @@ export {
   channelOf,
   CHANNELS,
   unitsOf,
+  unitWord,
 } from './measurement/channels.ts'
 export { ArcMeter, heatInputKJPerMm, type Measured } from './measurement/meter.ts'
 export { measuredOf, type Samples, samplesOf, thinned, type Thinned } from './measurement/samples.ts'

@@ -25,6 +25,22 @@ const UNITS: Readonly<Record<Channel, Readonly<Record<string, number>>>> = {
   },
   gas: { 'l/min': 1, lpm: 1, cfh: 28.316_846_592 / 60, 'ft3/h': 28.316_846_592 / 60 },
 }
+/** Units as they are written, where that is not in small letters. */
+const WRITTEN: Readonly<Record<string, string>> = {
+  v: 'V',
+  mv: 'mV',
+  a: 'A',
+  ka: 'kA',
+  ma: 'mA',
+  ipm: 'in/min',
+  'l/min': 'L/min',
+  lpm: 'L/min',
+  cfh: 'CFH',
+  'ft3/h': 'ft³/h',
+}
+/** @returns a unit of a channel as it is written */
+export const unitWord = (unit: string): string => WRITTEN[unit] ?? unit
+
 const NAMES: Readonly<Record<Channel, RegExp>> = {
   time: /\b(time|t|elapsed|seconds)\b/,
   volts: /\b(volts?|voltage|u|arc v)\b/,

@@ -15,7 +15,7 @@ export interface VisualItem {
 
 const item = (code: string, told: string, limitMm?: number): VisualItem => ({
   code,
-  told: message(told, limitMm === undefined ? {} : { limit: figure(Number(limitMm.toPrecision(2)), 'mm') }),
+  told: message(told, limitMm === undefined ? {} : { limit: figure(limitMm, 'mm') }),
 })
 const INCH = 25.4
 
@@ -54,7 +54,9 @@ const LEVELS = {
 } as const
 
 /** A share of a size, and no more than its most. */
-const share = (of: number, [part, most]: readonly [number, number]): number => Math.min(part * of, most)
+const share = (of: number, [part, most]: readonly [number, number]): number =>
+  rounded(Math.min(part * of, most))
+const rounded = (mm: number): number => Number(mm.toPrecision(2))
 
 function iso5817(joint: Joint, level: keyof typeof LEVELS): readonly VisualItem[] {
   const { undercut, pore, throat, overlap, convexity, offset } = LEVELS[level]
@@ -71,13 +73,13 @@ function iso5817(joint: Joint, level: keyof typeof LEVELS): readonly VisualItem[
     item('undercut', 'visual-undercut', share(t, undercut)),
     overlap === null
       ? item('overlap', 'visual-no-overlap')
-      : item('overlap', 'visual-overlap', overlap * widthMm),
-    item('profile', 'visual-crown', Math.min(1 + convexity[0] * widthMm, convexity[1])),
+      : item('overlap', 'visual-overlap', rounded(overlap * widthMm)),
+    item('profile', 'visual-crown', rounded(Math.min(1 + convexity[0] * widthMm, convexity[1]))),
     ...(isFillet(joint)
       ? [
           throat === 0
             ? item('undersize', 'visual-no-undersize')
-            : item('undersize', 'visual-throat', Math.min(0.3 + 0.1 * throatMm, throat)),
+            : item('undersize', 'visual-throat', rounded(Math.min(0.3 + 0.1 * throatMm, throat))),
         ]
       : [item('offset', 'visual-offset', share(t, offset))]),
   ]

@@ -224,6 +224,9 @@ const printPage = (): void => window.print()
     </p>
     <div v-else class="sheet table" tabindex="0" role="region" aria-label="Log">
       <table class="ruled">
+        <caption>
+          Log
+        </caption>
         <thead>
           <tr>
             <th scope="col">When</th>
@@ -333,6 +336,17 @@ const printPage = (): void => window.print()
 .table :is(th, td) {
   padding: 5px 8px;
 }
+.table table {
+  min-width: 960px;
+}
+caption {
+  display: none;
+  font-weight: 700;
+  text-align: left;
+}
+.table td:is(:first-child, .number) {
+  white-space: nowrap;
+}
 .table .number {
   text-align: right;
 }
@@ -354,6 +368,14 @@ td .label {
   }
   .search {
     grid-column: 1 / -1;
+  }
+}
+@media print {
+  caption {
+    display: table-caption;
+  }
+  .table table {
+    min-width: 0;
   }
 }
 @media (pointer: coarse) {

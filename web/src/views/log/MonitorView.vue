@@ -10,6 +10,7 @@ import {
   planOfWelds,
   PROCESSES,
   unitsOf,
+  unitWord,
   assumptionsOf,
 } from '@brannik/core'
 import { type Remote, wrap } from 'comlink'
@@ -107,7 +108,7 @@ const showsColumns = ref(false)
 const columnsSaid = computed(() =>
   columns.value
     .flatMap((one, index) =>
-      one ? [`${headings.value[index] ?? ''} is ${CHANNEL_WORDS[one.channel]} in ${one.unit}`] : [],
+      one ? [`${headings.value[index] ?? ''} is ${CHANNEL_WORDS[one.channel]} in ${unitWord(one.unit)}`] : [],
     )
     .join(', '),
 )
@@ -356,7 +357,7 @@ function book(): void {
           v-if="columns[index]"
           :label="`Unit of ${heading || index + 1}`"
           bare
-          :items="unitsOf(columns[index]?.channel ?? 'time').map((id) => ({ id, name: id }))"
+          :items="unitsOf(columns[index]?.channel ?? 'time').map((id) => ({ id, name: unitWord(id) }))"
           :model-value="columns[index]?.unit ?? null"
           @update:model-value="(unit) => setUnit(index, unit)"
         />
