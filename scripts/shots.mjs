@@ -14,16 +14,30 @@ const FOLDER = join(ROOT, isMetric ? '.data/screenshots-metric' : 'docs/screensh
 /** Each: file name, address, and what is done before the picture. */
 const SHOTS = [
   { name: 'fit', path: '/jobs/press-frame/fit' },
-  { name: 'fit-tig', path: '/jobs/pressing-tray/fit' },
-  {
-    name: 'working',
-    path: '/jobs/press-frame/fit',
-    act: (page) => page.getByTestId('finding-source-range').click(),
-  },
   {
     name: 'card',
     path: isMetric ? '/jobs/press-frame/card' : '/jobs/press-frame/card?set-up=bay-2-wire',
     act: (page) => page.getByRole('heading', { name: 'Set-up card' }).waitFor(),
+  },
+  {
+    name: 'dial-in',
+    path: isMetric ? '/jobs/press-frame/card?at=trial' : '/jobs/press-frame/card?set-up=bay-2-wire&at=trial',
+    act: (page) => page.getByText('History of this weld').waitFor(),
+  },
+  { name: 'log', path: '/jobs/press-frame/log', act: (page) => page.getByText('yard door open').waitFor() },
+  {
+    name: 'monitor',
+    path: '/jobs/press-frame/monitor?set-up=bay-2-wire',
+    act: async (page) => {
+      await page.getByRole('button', { name: 'Start live' }).click()
+      await page.getByRole('row', { name: 'Arc starts 2' }).waitFor({ timeout: 120_000 })
+      await page.waitForTimeout(9000)
+    },
+  },
+  {
+    name: 'learned',
+    path: '/learned',
+    act: (page) => page.getByText('than planned').first().waitFor(),
   },
   {
     name: 'change-over',
@@ -59,11 +73,6 @@ const SHOTS = [
     path: '/buy',
     act: (page) => page.getByRole('heading', { name: 'Jobs done by purchase cost' }).waitFor(),
   },
-  {
-    name: 'requirements',
-    path: '/buy/requirements',
-    act: (page) => page.getByText('to buy, with accessories').nth(3).waitFor(),
-  },
   { name: 'jobs', path: '/jobs' },
   {
     name: 'job',
@@ -71,23 +80,6 @@ const SHOTS = [
     act: (page) => page.getByRole('textbox', { name: 'Size of weld 2' }).focus(),
   },
   { name: 'shop', path: '/assumptions' },
-  {
-    name: 'records',
-    path: '/jobs',
-    act: async (page) => {
-      await page.getByRole('button', { name: 'Copy Loader fork repair' }).click()
-      await page.waitForTimeout(900)
-      await page.getByRole('button', { name: 'Delete Loader fork repair, copy' }).click()
-      await page.waitForTimeout(900)
-      await page.getByRole('link', { name: 'Shop', exact: true }).click()
-      await page.getByRole('link', { name: 'Records and backup' }).click()
-      await page.getByRole('button', { name: 'Back up now' }).click()
-      await page.getByRole('link', { name: 'Backed up just now' }).waitFor()
-      await page.getByRole('tab', { name: 'Changes' }).click()
-      await page.getByText('made a backup').waitFor()
-      await page.waitForTimeout(5500)
-    },
-  },
 ]
 
 /** Of the demo under IEC and EN ISO. */

@@ -7,7 +7,7 @@ import { measuredOf, samplesOf, thinned } from './samples.ts'
 
 /** Arcs and pauses in seconds, ten readings a second. */
 function meterOf(spells: readonly (readonly [arcS: number, offS: number])[]): ArcMeter {
-  const meter = new ArcMeter({ wireGPerMm: 0.005 })
+  const meter = new ArcMeter()
   let tenths = 0
   const run = (seconds: number, volts: number, amps: number, feed: number): void => {
     for (let left = Math.round(seconds * 10); left > 0; left -= 1)
@@ -23,7 +23,7 @@ function meterOf(spells: readonly (readonly [arcS: number, offS: number])[]): Ar
 
 describe('the meter', () => {
   it('adds up one minute of 24 V and 200 A by hand: 288 kJ, 30 g of wire, 15 L of gas', () => {
-    const { arcS, energyKJ, wireG, gasL, starts, meanA, meanV, lostS } = meterOf([[60, 5]]).measured()
+    const { arcS, energyKJ, wireG, gasL, starts, meanA, meanV, lostS } = meterOf([[60, 5]]).measured(0.005)
     expect(arcS).toBeCloseTo(60, 6)
     expect(energyKJ).toBeCloseTo(288, 6)
     expect(wireG).toBeCloseTo(30, 6)
@@ -34,20 +34,20 @@ describe('the meter', () => {
   })
   it('gives the heat input of EN 1011-1: 24 V, 200 A at 5 mm/s and 0.8 is 0.768 kJ/mm', () => {
     // Q = k·U·I/v·10⁻³ = 0.8 · 24 · 200 / 5 / 1000 (EN 1011-1, clause 19, from memory); 60 s make 300 mm.
-    expect(heatInputKJPerMm(meterOf([[60, 0]]).measured().energyKJ, 300, 0.8)).toBeCloseTo(0.768, 6)
+    expect(heatInputKJPerMm(meterOf([[60, 0]]).measured(0.005).energyKJ, 300, 0.8)).toBeCloseTo(0.768, 6)
     expect(() => heatInputKJPerMm(1, 0, 0.8)).toThrow('length')
   })
   it('counts the duty cycle in the worst ten minutes of IEC 60974-1', () => {
     // 4 min on, 6 min off is 40 %; a long rest before changes nothing.
-    expect(meterOf([[240, 360]]).measured().dutyPct).toBeCloseTo(40, 1)
+    expect(meterOf([[240, 360]]).measured(0.005).dutyPct).toBeCloseTo(40, 1)
     expect(
       meterOf([
         [10, 1500],
         [240, 360],
         [240, 10],
-      ]).measured().dutyPct,
+      ]).measured(0.005).dutyPct,
     ).toBeCloseTo(40, 1)
-    expect(meterOf([[700, 0]]).measured().dutyPct).toBe(100)
+    expect(meterOf([[700, 0]]).measured(0.005).dutyPct).toBe(100)
   })
   it('takes a short circuit for no new start, and a pause for one', () => {
     expect(
@@ -56,16 +56,16 @@ describe('the meter', () => {
         [5, 0.2],
         [5, 3],
         [5, 1],
-      ]).measured().starts,
+      ]).measured(0.005).starts,
     ).toBe(2)
   })
   it('adds nothing for what was lost on the way', () => {
-    const meter = new ArcMeter({ wireGPerMm: 0.005 })
+    const meter = new ArcMeter()
     meter.add(0, 24, 200, 6000, 15)
     meter.add(0.5, 24, 200, 6000, 15)
     meter.add(20, 24, 200, 6000, 15)
     meter.add(19, 24, 200, 6000, 15)
-    expect(meter.measured()).toMatchObject({ arcS: 0.5, lostS: 19.5, durationS: 20 })
+    expect(meter.measured(0.005)).toMatchObject({ arcS: 0.5, lostS: 19.5, durationS: 20 })
   })
   it('is the same whole or in parts, and never more arc than time', () => {
     const spells = fc.array(fc.tuple(fc.integer({ min: 1, max: 90 }), fc.integer({ min: 1, max: 90 })), {
@@ -74,7 +74,7 @@ describe('the meter', () => {
     })
     fc.assert(
       fc.property(spells, (list) => {
-        const { arcS, durationS, starts, dutyPct } = meterOf(list).measured()
+        const { arcS, durationS, starts, dutyPct } = meterOf(list).measured(0.005)
         expect(arcS).toBeCloseTo(
           list.reduce((sum, [on]) => sum + on, 0),
           6,
@@ -135,7 +135,7 @@ describe('rows of a log', () => {
     expect([...samples.amps]).toEqual([200, 210])
     expect([...samples.gas]).toEqual([0, 0])
     expect([skipped, firstSkipped]).toEqual([3, 3])
-    expect(measuredOf(samples, { wireGPerMm: 0 }).arcS).toBeCloseTo(0.2, 9)
+    expect(measuredOf(samples, 0).arcS).toBeCloseTo(0.2, 9)
   })
   it('need time, volts and amps', () => {
     expect(() => samplesOf([['1', '2']], ['time', 'volts'].map(channelOf))).toThrow('no column is amps')

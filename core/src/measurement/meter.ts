@@ -8,11 +8,6 @@ const LEAST_PAUSE_S = 0.4
 /** Readings farther apart were lost on the way: nothing is added for them, s. */
 const MOST_STEP_S = 1
 
-export interface MeterSettings {
-  /** What one mm of the wire weighs, g; 0 without a wire. */
-  readonly wireGPerMm: number
-}
-
 export interface Measured {
   /** From the first reading to the last, s. */
   readonly durationS: number
@@ -38,10 +33,9 @@ interface Spell {
 
 /**
  * Takes readings one by one.
- * @example const meter = new ArcMeter({ wireGPerMm: 0.005 }); meter.add(0, 20, 150, 8000, 14); meter.measured()
+ * @example const meter = new ArcMeter(); meter.add(0, 20, 150, 8000, 14); meter.measured(0.005)
  */
 export class ArcMeter {
-  readonly #wireGPerMm: number
   #firstS: number | null = null
   #lastS = 0
   #wasArc = false
@@ -53,10 +47,6 @@ export class ArcMeter {
   #gasL = 0
   #lostS = 0
   readonly #spells: Spell[] = []
-
-  constructor({ wireGPerMm }: MeterSettings) {
-    this.#wireGPerMm = wireGPerMm
-  }
 
   /** @param timeS rises; a reading that is older than the last is left out */
   add(timeS: number, volts: number, amps: number, feedMmPerMin: number, flowLPerMin: number): void {
@@ -89,7 +79,8 @@ export class ArcMeter {
     else this.#spells.push({ startS: fromS, endS: toS })
   }
 
-  measured(): Measured {
+  /** @param wireGPerMm what one mm of the wire weighs, g; 0 without a wire */
+  measured(wireGPerMm: number): Measured {
     const arcS = this.#arcS
     const durationS = this.#lastS - (this.#firstS ?? 0)
     return {
@@ -100,7 +91,7 @@ export class ArcMeter {
       meanA: arcS > 0 ? this.#ampS / arcS : 0,
       meanV: arcS > 0 ? this.#voltS / arcS : 0,
       energyKJ: this.#energyJ / 1000,
-      wireG: this.#wireMm * this.#wireGPerMm,
+      wireG: this.#wireMm * wireGPerMm,
       gasL: this.#gasL,
       lostS: this.#lostS,
     }

@@ -1,6 +1,6 @@
 /** A log of measurements: rows of numbers by channel, added up and thinned for drawing. */
 import { type Channel, type ChannelColumn, CHANNELS } from './channels.ts'
-import { ArcMeter, type Measured, type MeterSettings } from './meter.ts'
+import { ArcMeter, type Measured } from './meter.ts'
 
 /** One array a channel, all equally long; s, V, A, mm/min, L/min. What was not measured is 0 throughout. */
 export type Samples = Readonly<Record<Channel, Float64Array>>
@@ -57,12 +57,15 @@ export function samplesOf(
   return { samples, skipped: rows.length - count, firstSkipped }
 }
 
-/** @returns what the samples add up to */
-export function measuredOf({ time, volts, amps, feed, gas }: Samples, settings: MeterSettings): Measured {
-  const meter = new ArcMeter(settings)
+/**
+ * @param wireGPerMm what one mm of the wire weighs, g; 0 without a wire
+ * @returns what the samples add up to
+ */
+export function measuredOf({ time, volts, amps, feed, gas }: Samples, wireGPerMm: number): Measured {
+  const meter = new ArcMeter()
   for (let index = 0; index < time.length; index += 1)
     meter.add(time[index] ?? 0, volts[index] ?? 0, amps[index] ?? 0, feed[index] ?? 0, gas[index] ?? 0)
-  return meter.measured()
+  return meter.measured(wireGPerMm)
 }
 
 /** Lowest and highest of each of so many equal stretches of time: no spike is lost where they are drawn. */

@@ -352,6 +352,7 @@ caption {
 }
 td .label {
   display: block;
+  white-space: nowrap;
 }
 .acts {
   white-space: nowrap;

@@ -169,7 +169,7 @@ watch(wireGPerMm, () => {
   if (read.value) void measure()
 })
 
-const monitor = useMonitor(() => ({ wireGPerMm: wireGPerMm.value }))
+const monitor = useMonitor(() => wireGPerMm.value)
 const INCIDENTS = [
   { id: 'none', name: 'all well' },
   { id: 'stubbing', name: 'wire stubs' },

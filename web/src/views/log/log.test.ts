@@ -219,7 +219,7 @@ describe('the monitor, live', () => {
     vi.useFakeTimers()
     vi.stubGlobal('EventSource', FakeSource)
     const scope = effectScope()
-    const monitor = scope.run(() => useMonitor(() => ({ wireGPerMm: 0.005 })))
+    const monitor = scope.run(() => useMonitor(() => 0.005))
     if (!monitor) throw new Error('no scope')
     monitor.start('none')
     for (const seq of [1, 2, 2, 3]) FakeSource.last.tell(seq)

@@ -82,7 +82,7 @@ export function readMeasurements(
   const range = [samples.time[0] ?? 0, samples.time.at(-1) ?? 0] as const
   const has = (channel: Channel): boolean => columns.some((one) => one?.channel === channel)
   return {
-    measured: measuredOf(samples, { wireGPerMm }),
+    measured: measuredOf(samples, wireGPerMm),
     skipped,
     firstSkipped,
     fromS: range[0],

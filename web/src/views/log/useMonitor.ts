@@ -17,7 +17,8 @@ interface Batch {
 export const SHOWN_S = 60
 const AGAIN_MS = 1500
 
-export function useMonitor(settings: () => { readonly wireGPerMm: number }) {
+/** @param wireGPerMm what one mm of the wire weighs, g; known once the set-up is */
+export function useMonitor(wireGPerMm: () => number) {
   const state = ref<'off' | 'connecting' | 'live' | 'again'>('off')
   const isStandIn = ref(false)
   const measured = shallowRef<Measured | null>(null)
@@ -25,7 +26,7 @@ export function useMonitor(settings: () => { readonly wireGPerMm: number }) {
   /** Times that the line was cut or a batch was missing. */
   const cuts = ref(0)
   let source: EventSource | null = null
-  let meter = new ArcMeter({ wireGPerMm: 0 })
+  let meter = new ArcMeter()
   let session = ''
   let lastSeq = 0
   let incident = 'none'
@@ -34,7 +35,7 @@ export function useMonitor(settings: () => { readonly wireGPerMm: number }) {
   let kept: [number, number, number, number, number][] = []
 
   function reset(): void {
-    meter = new ArcMeter(settings())
+    meter = new ArcMeter()
     kept = []
     lastSeq = 0
   }
@@ -48,7 +49,7 @@ export function useMonitor(settings: () => { readonly wireGPerMm: number }) {
     if ((kept[0]?.[0] ?? 0) < from - 5) kept = kept.filter(([timeS]) => timeS >= from)
   }
   function show(): void {
-    measured.value = meter.measured()
+    measured.value = meter.measured(wireGPerMm())
     const column = (place: 0 | 1 | 2 | 3 | 4): Float64Array => Float64Array.from(kept, (row) => row[place])
     latest.value = { time: column(0), volts: column(1), amps: column(2), feed: column(3), gas: column(4) }
   }
