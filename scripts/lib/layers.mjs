@@ -30,6 +30,7 @@ export const CORE_ROOMS = [
   'dialin',
   'record',
   'card',
+  'stores',
   'board',
   'purchase',
   'words',
@@ -72,6 +73,12 @@ export const LAYERS = [
   ),
   rule('server: never the page', { path: '^server/' }, { path: '^(web|e2e)/' }),
   rule('server: never the scripts', { path: '^server/src/', pathNot: CHECKS }, { path: '^scripts/' }),
+  rule(
+    'stand-ins: outside devices know nothing of the project',
+    { path: '^stand-ins/' },
+    { path: '^(core|server|web|e2e|scripts)/' },
+  ),
+  rule('web: never the stand-ins', { path: '^web/' }, { path: '^stand-ins/' }),
   rule('web: never the server', { path: '^web/' }, { path: '^(server|e2e|scripts)/' }),
   rule(
     'web: nothing of Node',

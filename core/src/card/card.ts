@@ -41,7 +41,7 @@ export interface Card {
   readonly verdict: Verdict
   readonly against: readonly Assessment[]
   /** Every check with its verdict: a coupon may answer what is tight. */
-  readonly judged: readonly Pick<Assessment, 'criterion' | 'verdict'>[]
+  readonly judged: readonly Pick<Assessment, 'criterion' | 'verdict' | 'weldId'>[]
   readonly figures: readonly CardFigure[]
   readonly leads: Leads
   readonly settings: StartingSettings
@@ -159,7 +159,7 @@ export function cardOf(input: FitInput, jointId: string): Card {
     against: fit.criteria.filter(
       (one) => (one.verdict === 'fails' || one.verdict === 'unknown') && !isConsequence(one),
     ),
-    judged: fit.criteria.map(({ criterion, verdict }) => ({ criterion, verdict })),
+    judged: fit.criteria.map(({ criterion, verdict, weldId }) => ({ criterion, verdict, weldId })),
     figures: figuresOf(capability, weld, settings),
     leads: {
       polarity: settings.polarity,

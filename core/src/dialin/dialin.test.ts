@@ -179,6 +179,18 @@ describe('a trial at the machine', () => {
     const high = trial(tray, { currentA: Math.ceil(leastA) + 30 }, 'dull-grey', ['travel', 'gas', 'purge'])
     expect(high.advice?.next?.move?.way).toBe('down')
   })
+  it('does not turn past what the machine puts out', () => {
+    const stick = demoInput('loader-fork', 'yard-stick')
+    const mostA = Math.max(
+      ...stick.powerSource.processes.flatMap(({ supplies }) => supplies.map((one) => one.outputMaxA)),
+    )
+    const { advice } = trial(stick, { currentA: mostA }, 'sticks')
+    expect(advice?.next?.cause).not.toBe('amps')
+    expect(trial(stick, { currentA: 100 }, 'sticks').advice?.next?.move).toMatchObject({
+      key: 'currentA',
+      to: 105,
+    })
+  })
   it('says the way back of a setting with its figure', () => {
     const { advice } = trial(wired, { feedMmPerMin: startFeed * 1.8 }, 'stubs')
     const said = advice?.next && changeToTryText(speech, advice.next)

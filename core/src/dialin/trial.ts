@@ -69,6 +69,8 @@ export function trialOf(
     const isColder = then.currentA < now.currentA
     if (isColder && then.currentA < weld.lowA) return null
     if (then.currentA > now.currentA && weld.highA !== null && then.currentA > weld.highA) return null
+    if (then.currentA > now.currentA && then.currentA > (capability.supply?.outputMaxA ?? Infinity))
+      return null
     // Volts leave the current where it is; they may not leave the arc without a wire that suits it.
     if (then.arc && then.arc.state !== 'runs' && offBy(then.arc) > offBy(now.arc)) return null
     return { key, from: knob.value, to, way }

@@ -32,13 +32,29 @@ export function proofOf(evidence: readonly Evidence[], of: ProvenOf): CouponProo
   return latest?.result === 'passed' ? { by: latest.by, takenAt: latest.takenAt } : null
 }
 
+type Judged = Pick<Assessment, 'criterion' | 'verdict' | 'weldId'>
+
 /**
- * Whether a coupon answers all that is tight: it shows that this current fuses, and nothing of breakers, duty or stock.
+ * Whether coupons answer all that is tight: each shows that its current fuses, and nothing of breakers, duty or stock.
  * @param criteria of a fit whose verdict is tight
+ * @param weldOf a weld of the job with this set-up; null where there is none
+ * @param jointId for what names no weld: the one that the fit speaks of
+ * @returns the oldest of the proofs that it takes; null where one is missing
  */
-export const isProvable = (criteria: readonly Pick<Assessment, 'criterion' | 'verdict'>[]): boolean => {
+export function provenTight(
+  criteria: readonly Judged[],
+  evidence: readonly Evidence[],
+  weldOf: (jointId: string) => ProvenOf | null,
+  jointId: string,
+): CouponProof | null {
   const tight = criteria.filter(({ verdict }) => verdict === 'tight')
-  return tight.length > 0 && tight.every(({ criterion }) => BY_COUPON.has(criterion))
+  if (tight.length === 0 || tight.some(({ criterion }) => !BY_COUPON.has(criterion))) return null
+  const proofs = tight.map(({ weldId }) => {
+    const weld = weldOf(weldId ?? jointId)
+    return weld && proofOf(evidence, weld)
+  })
+  if (proofs.some((one) => one === null)) return null
+  return proofs.toSorted((a, b) => (a?.takenAt ?? '').localeCompare(b?.takenAt ?? ''))[0] ?? null
 }
 
 /** Leg of a fillet is 1.41 times its throat (geometry). */

@@ -47,3 +47,19 @@ export function gaugeL(
     return refused('is no pressure of a cylinder. Enter for example 1200 psi or 80 bar')
   return { ok: true, valueL: Math.min(1.1, bar / FULL_BAR[notation.system]) * gas.fullL }
 }
+
+/**
+ * What the gauge should show with so much gas in the cylinder: another reading is a leak, or a flow that was not set.
+ * @returns psi or bar, as the shop reads it; null for CO₂, whose gauge shows no contents
+ */
+export const expectedGauge = (
+  leftL: number,
+  gas: Pick<Gas, 'fullL' | 'co2Pct'>,
+  system: UnitSystem,
+): { readonly value: number; readonly unit: 'psi' | 'bar' } | null => {
+  if (isCo2(gas)) return null
+  const bar = (Math.max(0, leftL) / gas.fullL) * FULL_BAR[system]
+  return system === 'imperial'
+    ? { value: Math.round(bar / BAR_PER_PSI / 10) * 10, unit: 'psi' }
+    : { value: Math.round(bar), unit: 'bar' }
+}

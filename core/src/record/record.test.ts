@@ -16,7 +16,7 @@ import {
 import { demoInput } from '../testing/samples.ts'
 import { record, row } from '../testing/logRows.ts'
 import { joint } from '../testing/samples.ts'
-import { couponPasses, isProvable, leakRate, proofOf } from './evidence.ts'
+import { couponPasses, leakRate, proofOf, provenTight } from './evidence.ts'
 import { gaugeL } from './gauge.ts'
 import { planOfWelds, recordFor } from './recordFor.ts'
 import { visualItems } from './visual.ts'
@@ -351,13 +351,30 @@ describe('evidence', () => {
     expect(proofOf([later, coupon()], weld)).toBeNull()
     expect(proofOf([coupon({ takenAt: '2027-02-05T08:00:00Z' }), later], weld)).not.toBeNull()
   })
-  it('answers a tight current, and neither a breaker nor what fails', () => {
-    const one = (criterion: string, verdict: 'tight' | 'fits' | 'fails') => ({ criterion, verdict })
-    expect(isProvable([one('source-range', 'fits')])).toBe(false)
-    for (const proven of ['source-range', 'electrode', 'thickness'])
-      expect(isProvable([one(proven, 'tight'), one('breaker', 'fits')])).toBe(true)
-    for (const other of ['source-duty', 'breaker', 'gas-use', 'gun-current'])
-      expect(isProvable([one('source-range', 'tight'), one(other, 'tight')])).toBe(false)
+  it('answers a tight current of its own weld, and neither a breaker, nor duty, nor another weld', () => {
+    const one = (criterion: string, verdict: 'tight' | 'fits' | 'fails', weldId: string | null = null) => ({
+      criterion,
+      verdict,
+      weldId,
+    })
+    const other = { ...weld, thicknessMm: 12.7 }
+    const proven = (...criteria: Parameters<typeof provenTight>[0]) =>
+      provenTight(
+        criteria,
+        [coupon()],
+        (id) => (id === 'thick' ? other : id === 'none' ? null : weld),
+        'thin',
+      )
+    expect(proven(one('source-range', 'fits'))).toBeNull()
+    for (const answered of ['source-range', 'electrode', 'thickness'])
+      expect(proven(one(answered, 'tight'), one('breaker', 'fits'))).toEqual({
+        by: 'Ines',
+        takenAt: weld.takenAt,
+      })
+    for (const not of ['source-duty', 'breaker', 'gas-use', 'gun-current'])
+      expect(proven(one('source-range', 'tight'), one(not, 'tight'))).toBeNull()
+    expect(proven(one('source-range', 'tight'), one('electrode', 'tight', 'thick'))).toBeNull()
+    expect(proven(one('electrode', 'tight', 'none'))).toBeNull()
   })
   it('of a coupon passes with leg, throat and root, as AWS D1.1 sizes a fillet: throat 0.707 of the leg', () => {
     expect(couponPasses({ legMm: 4.8, throatMm: 3.4, isRootReached: true }, 4.7625)).toBe(true)

@@ -14,6 +14,7 @@ import { VIEWS as RECORDS } from './records/view.ts'
 import { VIEWS as SET_UPS } from './setups/view.ts'
 import { VIEWS as SHOP } from './shop/view.ts'
 import { VIEWS as START } from './start/view.ts'
+import { VIEWS as STORES } from './stores/view.ts'
 import { PLACES, type Place, type View } from './view.ts'
 
 export const VIEWS: readonly View[] = [
@@ -25,6 +26,7 @@ export const VIEWS: readonly View[] = [
   ...SET_UPS,
   ...CAPACITY,
   ...CHANGE_OVER,
+  ...STORES,
   ...POWER,
   ...BUY,
   ...EQUIPMENT,

@@ -42,6 +42,7 @@ export const QUESTIONS = {
   readEquipment: () => import('./readEquipment.ts'),
   readWelds: () => import('./readWelds.ts'),
   requirements: () => import('./requirements.ts'),
+  runsOut: () => import('./runsOut.ts'),
   shopPower: () => import('./shopPower.ts'),
   suggest: () => import('./suggest.ts'),
   taught: () => import('./taught.ts'),

@@ -58,7 +58,8 @@ const draft = computed({
   set: (now: Draft) => (drafts.value = { ...drafts.value, [key.value]: now }),
 })
 const change = (part: Partial<Draft>): void => void (draft.value = { ...draft.value, ...part })
-if (firstSign !== '') change({ sign: firstSign, ruledOut: [], cause: null })
+// The address still names the sign after a reload: what was ruled out stays.
+if (firstSign !== '' && draft.value.sign !== firstSign) change({ sign: firstSign, ruledOut: [], cause: null })
 
 const log = useWeldRows(
   computed(() => jobId),

@@ -6,7 +6,7 @@ export const WALK: ViewWalk = {
     {
       what: 'the cause of a bad bead',
       path: '/jobs/press-frame/card?set-up=bay-2-wire',
-      steps: [{ text: 'porosity' }],
+      steps: [{ element: 'a:text-is("porosity")' }],
     },
     {
       what: 'the large figures of a card',

@@ -332,6 +332,8 @@ const printPage = (): void => window.print()
 }
 .table {
   overflow-x: auto;
+  /* What is hidden in it by place stays in it. */
+  position: relative;
 }
 .table :is(th, td) {
   padding: 5px 8px;

@@ -21,6 +21,7 @@ import ChoiceField from '../../components/ChoiceField.vue'
 import ChooseFile from '../../components/ChooseFile.vue'
 import CountField from '../../components/CountField.vue'
 import PlaceHead from '../../components/PlaceHead.vue'
+import QuantityField from '../../components/QuantityField.vue'
 import { type Question, useAnswer } from '../../engine/useAnswer.ts'
 import { reasonOf } from '../../reason.ts'
 import { useSession } from '../../shop/session.ts'
@@ -220,6 +221,9 @@ const lanes = computed(() => {
 })
 
 const welds = ref<number | null>(1)
+/** Of one weld as it was measured: the whole of it, where nobody says less. */
+const oneMm = ref<number | null>(null)
+watch(joint, (now) => (oneMm.value = now?.lengthMm ?? null), { immediate: true })
 const plan = computed(() => answer.value && planOfWelds(answer.value.record, welds.value ?? 1))
 const efficiency = computed(() => {
   const assumptions = assumptionsOf({ assumptions: workspace.shop?.assumptions ?? {} })
@@ -235,7 +239,7 @@ const rows = computed(() => {
   const found = measured.value
   const planned = plan.value
   if (!found) return []
-  const lengthMm = (joint.value?.lengthMm ?? 0) * (welds.value ?? 1)
+  const lengthMm = (oneMm.value ?? 0) * (welds.value ?? 1)
   const heat = lengthMm > 0 ? heatInputKJPerMm(found.energyKJ, lengthMm, efficiency.value) : null
   const of = (value: number | null | undefined, unit: string): string =>
     value === null || value === undefined ? '' : print(Number(value.toPrecision(3)), unit)
@@ -307,6 +311,7 @@ function book(): void {
         @update:model-value="(id) => id && show({ 'set-up': id })"
       />
       <CountField v-model="welds" label="Welds measured" :least="1" :most="100000" />
+      <QuantityField v-model="oneMm" kind="length" label="Length of one" optional="not known" />
       <ChooseFile what="measurements" accept=".csv,.txt,text/csv" unread @chosen="take"
         >Read a file</ChooseFile
       >

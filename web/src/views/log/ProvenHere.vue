@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { type CouponProof, type Evidence, isProvable, proofOf } from '@brannik/core'
+import { type CouponProof, type Evidence, provenTight } from '@brannik/core'
 import { computed, shallowRef, watch } from 'vue'
 import { eventsOf } from '../../shop/eventList.ts'
 import { happenings } from '../../shop/happenings.ts'
@@ -11,7 +11,7 @@ const { jobId, setUpId, jointId, criteria } = defineProps<{
   jobId: string
   setUpId: string
   jointId: string
-  criteria: Parameters<typeof isProvable>[0]
+  criteria: Parameters<typeof provenTight>[0]
 }>()
 const workspace = useWorkspace()
 const when = useWhen()
@@ -24,11 +24,16 @@ watch(happenings, () => void learn().catch(() => undefined), { immediate: true }
 
 const proof = computed((): CouponProof | null => {
   const setUp = workspace.get('set-ups', setUpId)
-  const joint = workspace.get('jobs', jobId)?.joints.find(({ id }) => id === jointId)
-  if (!setUp || !joint || !isProvable(criteria)) return null
+  const joints = workspace.get('jobs', jobId)?.joints ?? []
+  if (!setUp) return null
   const { process, wireId, gasId } = setUp
-  const thicknessMm = Math.min(joint.thicknessAMm, joint.thicknessBMm)
-  return proofOf(evidence.value, { setUpId, process, wireId, gasId, thicknessMm, position: joint.position })
+  const weldOf = (id: string) => {
+    const joint = joints.find((one) => one.id === id)
+    if (!joint) return null
+    const thicknessMm = Math.min(joint.thicknessAMm, joint.thicknessBMm)
+    return { setUpId, process, wireId, gasId, thicknessMm, position: joint.position }
+  }
+  return provenTight(criteria, evidence.value, weldOf, jointId)
 })
 </script>
 

@@ -10,6 +10,6 @@ export const WALK: ViewWalk = {
     },
     { what: 'the import of a log', path: '/jobs/press-frame/log', steps: [{ button: 'Import CSV' }] },
   ],
-  walks: [],
-  nothingTyped: ['/jobs/press-frame/log', '/jobs/press-frame/monitor'],
+  walks: [{ path: '/jobs/press-frame/log' }, { path: '/jobs/press-frame/monitor' }],
+  nothingTyped: [],
 }

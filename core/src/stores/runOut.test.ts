@@ -1,0 +1,102 @@
+/** What jobs draw from one stock. Sums are arithmetic; that two jobs share a spool is common practice, no source. */
+import fc from 'fast-check'
+import { describe, expect, it } from 'vitest'
+import { demandOf } from '../demand/demand.ts'
+import { expectedGauge, gaugeL } from '../record/gauge.ts'
+import { demoInput } from '../testing/samples.ts'
+import { type RunOut, runOut } from './runOut.ts'
+
+const due = (jobId: string, dueOn: string | null, setUpId = 'bay-2-wire') => {
+  const input = demoInput(jobId, setUpId)
+  return { ...input, job: { ...input.job, dueOn } }
+}
+const frame = due('press-frame', '2027-02-01')
+const post = due('press-screw-post', '2027-02-10')
+const WIRE = 'wire.er70s6-035'
+const wireOf = (list: readonly RunOut[]): RunOut => {
+  const found = list.find(({ id }) => id === WIRE)
+  if (!found) throw new Error('no such wire')
+  return found
+}
+const fillerG = ({ job, wire, shop }: typeof frame): number => demandOf(job, 'gmaw-short', wire, shop).fillerG
+const both = fillerG(frame) + fillerG(post)
+
+describe('two jobs on one spool', () => {
+  it('each fit it alone, and not together: it ends in the second, and says at which weld', () => {
+    const onHand = Math.max(fillerG(frame), fillerG(post)) * 1.01
+    const stock = [{ id: WIRE, amount: onHand }]
+    expect(wireOf(runOut([frame], stock)).endsAt).toBeNull()
+    expect(wireOf(runOut([post], stock)).endsAt).toBeNull()
+    const { endsAt, shortBy, needed, draws } = wireOf(runOut([post, frame], stock))
+    expect(endsAt?.jobId).toBe('press-screw-post')
+    expect(needed).toBeCloseTo(both, 6)
+    expect(shortBy).toBeCloseTo(both - onHand, 6)
+    expect(draws.map(({ jobId }) => jobId)).toEqual(['press-frame', 'press-screw-post'])
+    expect(endsAt?.ends?.welds).toBeGreaterThan(0)
+    expect(endsAt?.ends?.welds).toBeLessThan(endsAt?.ends?.of ?? 0)
+  })
+  it('are in the order of their days, those without a day last', () => {
+    const names = (list: Parameters<typeof runOut>[0]) =>
+      wireOf(runOut(list, [])).draws.map(({ jobId }) => jobId)
+    expect(names([due('press-screw-post', '2027-01-01'), frame])).toEqual(['press-screw-post', 'press-frame'])
+    expect(names([due('press-screw-post', null), frame])).toEqual(['press-frame', 'press-screw-post'])
+  })
+  it('add up: what is left after one is what is there before the next, whatever is on hand', () => {
+    fc.assert(
+      fc.property(fc.double({ min: 0, max: 20_000, noNaN: true }), fc.boolean(), (onHand, isTurned) => {
+        const inputs = isTurned ? [post, frame] : [frame, post]
+        const { draws, needed, shortBy, endsAt, packs, packSize } = wireOf(
+          runOut(inputs, [{ id: WIRE, amount: onHand }]),
+        )
+        expect(draws[0]?.before).toBe(onHand)
+        expect(draws[1]?.before).toBe(draws[0]?.after)
+        expect(draws[1]?.after).toBeCloseTo(onHand - needed, 6)
+        expect(shortBy > 0).toBe(endsAt !== null)
+        // So many packages are enough, and one less is not.
+        expect(packs * packSize).toBeGreaterThanOrEqual(shortBy - 1e-3)
+        if (packs > 0) expect((packs - 1) * packSize).toBeLessThan(shortBy)
+      }),
+      { numRuns: 30 },
+    )
+  })
+  it('say nothing of an end where nothing is counted', () => {
+    expect(wireOf(runOut([frame, post], []))).toMatchObject({
+      onHand: null,
+      shortBy: 0,
+      endsAt: null,
+      packs: 0,
+    })
+  })
+  it('what ends first stands first, what is not counted last', () => {
+    const tray = due('pressing-tray', '2027-01-20', 'bench-tig-dc')
+    const list = runOut(
+      [frame, post, tray],
+      [
+        { id: WIRE, amount: 1 },
+        { id: 'gas.argon', amount: 1e6 },
+      ],
+    )
+    expect(list[0]?.id).toBe(WIRE)
+    expect(list.at(-1)?.onHand).toBeNull()
+    const gas = list.find(({ id }) => id === 'gas.argon')
+    expect(gas?.needed).toBeGreaterThan(0)
+    expect(gas?.unit).toBe('L')
+  })
+})
+
+describe('the gauge to expect', () => {
+  const argon = { name: 'Argon', fullL: 3500, co2Pct: 0 }
+  it('is what a gauge that shows it is read as', () => {
+    for (const [system, locale] of [
+      ['imperial', 'en-US'],
+      ['metric', 'de-DE'],
+    ] as const) {
+      const { value, unit } = expectedGauge(1750, argon, system) ?? { value: 0, unit: 'bar' }
+      const read = gaugeL(`${value} ${unit}`, argon, { system, locale })
+      expect(read.ok && read.valueL).toBeCloseTo(1750, -1)
+    }
+  })
+  it('of CO₂ is none: it shows vapor pressure until the liquid is gone (common practice)', () => {
+    expect(expectedGauge(1000, { fullL: 10_000, co2Pct: 100 }, 'imperial')).toBeNull()
+  })
+})

@@ -1,0 +1,33 @@
+/** What the planned jobs draw from what is on hand, in words and units of the shop. */
+import { type Draw, expectedGauge, type RunOut } from '@brannik/core'
+import { computed } from 'vue'
+import { type Question, useAnswer } from '../../engine/useAnswer.ts'
+import { useWorkspace } from '../../shop/workspace.ts'
+import { usePrint } from '../../stores/usePrint.ts'
+import { printDay } from '../../components/dates.ts'
+
+export function useRunsOut() {
+  const workspace = useWorkspace()
+  const { print } = usePrint()
+  const { answer, failure, isComputing } = useAnswer<'runsOut'>(
+    computed((): Question<'runsOut'> => ['runsOut']),
+  )
+  /** Three figures are more than a scale or a gauge shows. */
+  const amount = (value: number, unit: RunOut['unit']): string => print(Number(value.toPrecision(3)), unit)
+  const day = (dueOn: string | null): string =>
+    dueOn === null ? 'no due day' : printDay(dueOn, workspace.notation.locale)
+  /** The gauge after a job; empty where there is none to read. */
+  function gaugeText({ kind, itemId }: RunOut, { after }: Draw): string {
+    const gas = kind === 'gas' ? workspace.get('gases', itemId) : null
+    const gauge =
+      gas && after !== null && after > 0 ? expectedGauge(after, gas, workspace.notation.system) : null
+    return gauge ? `gauge ${gauge.value.toLocaleString(workspace.notation.locale)} ${gauge.unit}` : ''
+  }
+  const endText = ({ endsAt, onHand }: RunOut): string =>
+    onHand === null
+      ? 'not counted'
+      : endsAt?.ends
+        ? `ends at weld ${endsAt.ends.welds + 1} of ${endsAt.ends.of}, ${endsAt.jobName}`
+        : 'lasts for all planned jobs'
+  return { items: computed(() => answer.value ?? []), failure, isComputing, amount, day, gaugeText, endText }
+}
