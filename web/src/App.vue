@@ -202,7 +202,7 @@ onKeyStroke('y', (event) => {
             v-for="place in RAIL.slice(IN_BAR)"
             :key="place.name"
             :to="{ name: place.name }"
-            :class="{ here: isHere(place, route.name) }"
+            :class="{ here: isHere(place, route.name), apart: place.title === 'Shop' }"
             :aria-current="isHere(place, route.name) ? 'page' : undefined"
             >{{ place.title }}</RouterLink
           >
@@ -360,16 +360,15 @@ nav a,
 .more {
   display: none;
 }
-/* Set apart by a rule: it is where the shop is set up, not where the day's work is. */
 .rest {
   display: flex;
   flex: 1;
   flex-direction: column;
 }
-.rest::before {
+/* Set apart by a rule: it is where the shop is set up, not where the day's work is. */
+.apart {
   border-top: 1px solid var(--line);
-  content: '';
-  margin: 8px 16px;
+  margin-top: 8px;
 }
 nav a:hover,
 .look:hover {
@@ -488,8 +487,8 @@ main {
     position: absolute;
     right: 4px;
   }
-  .rest::before {
-    content: none;
+  .apart {
+    margin-top: 0;
   }
   .rest.open {
     display: flex;

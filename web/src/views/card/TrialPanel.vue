@@ -182,7 +182,7 @@ const start = computed(() => {
         <button v-if="saved" class="plain-button" @click="take(trial.chart)">Use the chart</button>
       </p>
       <section>
-        <h3>What do you see or hear?</h3>
+        <h2>What do you see or hear?</h2>
         <NextChange
           v-if="draft.sign !== null && trial.advice"
           :advice="trial.advice"
@@ -201,7 +201,7 @@ const start = computed(() => {
         </ul>
       </section>
       <section class="verdict">
-        <h3>How is the bead?</h3>
+        <h2>How is the bead?</h2>
         <BeadPictures v-if="joint" :joint="joint" />
         <p class="acts" role="group" aria-label="Verdict">
           <button
@@ -262,7 +262,7 @@ const start = computed(() => {
 .arc.off {
   border-left-color: var(--tight);
 }
-h3 {
+h2 {
   font-size: var(--text-m);
   margin-bottom: 6px;
 }

@@ -419,11 +419,16 @@ function book(): void {
   padding: 14px 20px;
 }
 .bar {
-  align-items: end;
+  align-items: start;
   display: grid;
   gap: 10px 14px;
   grid-template-columns: repeat(auto-fit, minmax(150px, 1fr));
   padding: 12px 16px;
+}
+/* Level with the fields, whose names are above them. */
+.bar > .plain-button,
+.bar > :deep(.file) {
+  margin-top: 20px;
 }
 .columns {
   display: flex;

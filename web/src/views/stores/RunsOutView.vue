@@ -32,7 +32,7 @@ const printPage = (): void => window.print()
         need {{ amount(item.needed, item.unit) }}.
       </p>
       <LeftChart
-        v-if="item.onHand !== null"
+        v-if="item.onHand !== null && (item.draws.length > 1 || item.shortBy > 0)"
         :steps="item.draws.map(({ jobName, after }) => ({ title: jobName, left: after ?? 0 }))"
         :on-hand="item.onHand"
         :print="(value) => amount(value, item.unit)"

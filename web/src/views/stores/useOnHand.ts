@@ -23,8 +23,8 @@ export function useOnHand(): ComputedRef<readonly OnHand[]> {
   const { print } = usePrint()
   const pieces = (amount: number): string => `${amount} ${amount === 1 ? 'piece' : 'pieces'}`
   const KINDS = [
-    { kind: 'wire', path: 'wires', say: (amount: number) => print(Number(amount.toPrecision(3)), 'g') },
-    { kind: 'gas', path: 'gases', say: (amount: number) => print(Number(amount.toPrecision(3)), 'L') },
+    { kind: 'wire', path: 'wires', say: (amount: number) => print(amount, 'g') },
+    { kind: 'gas', path: 'gases', say: (amount: number) => print(amount, 'L') },
     { kind: 'tungsten', path: 'tungstens', say: pieces },
     { kind: 'part', path: 'parts', say: pieces },
   ] as const

@@ -12,8 +12,7 @@ export function useRunsOut() {
   const { answer, failure, isComputing } = useAnswer<'runsOut'>(
     computed((): Question<'runsOut'> => ['runsOut']),
   )
-  /** Three figures are more than a scale or a gauge shows. */
-  const amount = (value: number, unit: RunOut['unit']): string => print(Number(value.toPrecision(3)), unit)
+  const amount = (value: number, unit: RunOut['unit']): string => print(value, unit)
   const day = (dueOn: string | null): string =>
     dueOn === null ? 'no due day' : printDay(dueOn, workspace.notation.locale)
   /** The gauge after a job; empty where there is none to read. */
