@@ -181,7 +181,7 @@ test('what the log teaches is taken, and the planned hours move; a worn part is 
   await page.goto(`${server.url}/learned`)
   const plan = page.getByRole('region', { name: 'Against the plan' })
   const time = plan.getByRole('listitem').filter({ hasText: 'Time beside the arc, MIG' })
-  await expect(time).toContainText(/Press frame [\d.]+ → [\d.]+ h/)
+  await expect(time).toContainText(/Press frame [\d.]+ h → [\d.]+ h/)
   await time.getByRole('button', { name: 'Take it' }).click()
   await expect(time).toHaveCount(0)
   await expect

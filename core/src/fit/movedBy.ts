@@ -1,4 +1,4 @@
-/** What another figure of an assumption moves in the planned jobs: verdicts, hours, filler. */
+/** What another figure of an assumption moves in the planned jobs: verdicts, hours, filler, gas. */
 import type { AssumptionKey } from '../assumptions/list.ts'
 import type { Verdict } from '../model/verdict.ts'
 import { type FitInput, fitOf, sidesOf } from './fit.ts'
@@ -8,6 +8,8 @@ interface Figures {
   /** h; null where the wire is missing. */
   readonly workH: number | null
   readonly fillerG: number
+  /** L; null where no gas flows, or it is not known. */
+  readonly gasL: number | null
 }
 export interface MovedJob {
   readonly jobId: string
@@ -19,7 +21,9 @@ export interface MovedJob {
 function figuresOf(input: FitInput): Figures {
   const sides = sidesOf(input)
   const { workH, fillerG } = sides.demand
-  return { verdict: fitOf(sides).verdict, workH, fillerG }
+  const { verdict, criteria } = fitOf(sides)
+  const gasL = criteria.find(({ criterion }) => criterion === 'gas-use')?.demand ?? null
+  return { verdict, workH, fillerG, gasL }
 }
 /** Less than this nobody plans by. */
 const LEAST_SHARE = 0.005
@@ -42,6 +46,7 @@ export const movedBy = (
     const isSame =
       before.verdict === after.verdict &&
       !isMoved(before.workH, after.workH) &&
-      !isMoved(before.fillerG, after.fillerG)
+      !isMoved(before.fillerG, after.fillerG) &&
+      !isMoved(before.gasL, after.gasL)
     return isSame ? [] : [{ jobId: input.job.id, name: input.job.name, before, after }]
   })

@@ -445,6 +445,10 @@ describe('a row of the log', () => {
     expect(moved).toHaveLength(1)
     expect(moved[0]?.after.workH ?? 0).toBeGreaterThan(moved[0]?.before.workH ?? 0)
     expect(movedBy([input], 'besideArcGtawPct', 200)).toEqual([])
+    // Twice the leak adds as much gas again as the first did.
+    const leaks = movedBy([input], 'gasLeakPct', 10)[0]
+    expect((leaks?.after.gasL ?? 0) / (leaks?.before.gasL ?? 1)).toBeCloseTo(1.1 / 1.05, 2)
+    expect(leaks?.after.workH).toBe(leaks?.before.workH)
   })
 })
 

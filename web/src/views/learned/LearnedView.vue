@@ -2,6 +2,7 @@
 import {
   ASSUMPTIONS,
   type LessonKind,
+  type MovedJob,
   minutesKeyOf,
   type Replaced,
   settledOf,
@@ -109,18 +110,16 @@ const lessons = computed(() =>
     }
   }),
 )
-const movedText = ({
-  before,
-  after,
-}: {
-  before: { workH: number | null; verdict: string }
-  after: { workH: number | null; verdict: string }
-}): string => {
-  const hours =
-    before.workH === null || after.workH === null
-      ? ''
-      : `${number(before.workH, 2)} → ${number(after.workH, 2)} h`
-  return [before.verdict === after.verdict ? '' : `${before.verdict} → ${after.verdict}`, hours]
+/** What a lesson moves in a job: its hours, its filler or its gas, and the verdict where that changes. */
+function movedText(kind: LessonKind, { before, after }: MovedJob): string {
+  const of = {
+    time: [before.workH, after.workH, (value: number) => `${number(value, 3)} h`],
+    wire: [before.fillerG, after.fillerG, (value: number) => print(value, 'g')],
+    gas: [before.gasL, after.gasL, (value: number) => print(value, 'L')],
+  } as const
+  const [was, is, say] = of[kind]
+  const figures = was === null || is === null ? '' : `${say(was)} → ${say(is)}`
+  return [before.verdict === after.verdict ? '' : `${before.verdict} → ${after.verdict}`, figures]
     .filter(Boolean)
     .join(', ')
 }
@@ -216,7 +215,8 @@ const toOrder = computed(() =>
               <p v-if="one.sets" class="quiet">{{ one.sets }}</p>
               <p v-if="one.moves.length > 0" class="quiet">
                 <template v-for="(moved, index) in one.moves" :key="moved.jobId"
-                  ><template v-if="index > 0"> · </template>{{ moved.name }} {{ movedText(moved) }}</template
+                  ><template v-if="index > 0"> · </template>{{ moved.name }}
+                  {{ movedText(one.kind, moved) }}</template
                 >
               </p>
               <p v-if="one.left" class="label">left as it is</p>
