@@ -141,7 +141,8 @@ export const SIGNS_OF: Readonly<Record<WeldClass, Signs>> = {
     'arc-blow': ['arc-blow', 'clamp', 'angle'],
     'wide-spatter': ['polarity', 'arc-length', 'amps', 'rods-damp'],
     'burns-through': ['amps', 'travel', 'angle'],
-    cracks: ['rods-damp', 'preheat'],
+    // Nothing is tried on a crack.
+    cracks: [],
   },
 }
 /** So many are printed on a card; the screen has all. */

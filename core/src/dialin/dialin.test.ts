@@ -76,6 +76,10 @@ describe('the next change', () => {
       expect(next && changeToTryText(speech, next).change).toMatch(/down|faster/)
     }
   })
+  it('tries nothing on a crack: it is ground out, and somebody is asked (common practice, no source)', () => {
+    expect(adviceOf('stick', 'cracks', [])).toEqual({ next: null, stop: 'stop-crack' })
+    expect(stopText(speech, { stop: 'stop-crack' })).toContain('Grind it out whole')
+  })
   it('undercut by stick: fewer amps, but not faster (common practice, no source)', () => {
     const travel = nextChange('stick', 'undercut', ['amps'])
     expect(travel?.cause).toBe('travel')

@@ -103,7 +103,8 @@ export const DIAL_IN: Templates = {
   stop: 'Stop here. Nothing common is left. Ask somebody who knows this process before you change more or buy a part.',
   'stop-floor':
     'Stop here. What is left would go past what this plate or this machine takes. Choose another set-up, or ask somebody who knows this process.',
-  'stop-crack': 'Stop here. A crack is no setting. Grind it out whole, and ask before you weld over it.',
+  'stop-crack':
+    'Stop here. A crack is no setting. Grind it out whole, and ask before you weld over it. Damp rods and a cold part are the usual causes.',
 }
 
 /** What a setting is called in the middle of a sentence. */
