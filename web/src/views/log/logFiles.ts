@@ -1,6 +1,7 @@
 /** The log as CSV, out and in; a cell that a spreadsheet would run as a formula gets a mark before it. */
 import { printLog, type ReadLogRow, readLog } from '@brannik/core'
 import Papa from 'papaparse'
+import { newKey } from '../../api/client.ts'
 import { readCsv } from '../../files/csv.ts'
 import type { WeldRow } from '../../shop/eventList.ts'
 
@@ -21,7 +22,7 @@ export function readLogFile(text: string): LogFileRead {
 export async function keyOfRow({ subject, body }: ReadLogRow): Promise<string> {
   const text = new TextEncoder().encode(JSON.stringify([subject, body]))
   // Away from loopback and TLS a browser has no `subtle`: then each reading is another one.
-  if (!('subtle' in crypto)) return `csv-${Math.random().toString(36).slice(2)}`
+  if (!('subtle' in crypto)) return `csv-${newKey()}`
   const digest = await crypto.subtle.digest('SHA-256', text)
   return `csv-${[...new Uint8Array(digest)].map((byte) => byte.toString(16).padStart(2, '0')).join('')}`
 }
