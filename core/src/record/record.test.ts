@@ -20,6 +20,7 @@ import { couponPasses, leakRate, proofOf, provenTight } from './evidence.ts'
 import { gaugeL } from './gauge.ts'
 import { planOfWelds, recordFor } from './recordFor.ts'
 import { visualItems } from './visual.ts'
+import { fitJob } from '../fit/fit.ts'
 import { movedBy } from '../fit/movedBy.ts'
 import { timedTravel, turnsPerMin } from '../trade/turntable.ts'
 import { wireGPerMm } from '../trade/depositionRate.ts'
@@ -100,6 +101,19 @@ describe('the shop’s own start', () => {
       }),
     )
   })
+  it('moves wire speed by a share of itself, and what nobody wrote down stays the chart’s', () => {
+    const slow = (feedMmPerMin: number | null, chartFeed: number | null = 8000) =>
+      row({ settings: { ...NO_SETTINGS, feedMmPerMin }, chart: { ...CHART, feedMmPerMin: chartFeed } })
+    // A tenth less, three times, against a chart that counts as three: the root of 0.9.
+    const found = ownStart([slow(7200), slow(7200), slow(7200), slow(null), slow(7200, null)], of, CHART, 3)
+    expect(found?.settings.feedMmPerMin).toBeCloseTo(8000 * Math.sqrt(0.9), -1)
+    expect(found).toMatchObject({ good: 3, settings: { voltsV: 20, flowLPerMin: 14 } })
+    expect(ownStart([slow(null)], of, CHART, 3)).toBeNull()
+    // The same share of another chart.
+    expect(
+      ownStart([slow(7200)], of, { ...CHART, feedMmPerMin: 4000 }, 0)?.settings.feedMmPerMin,
+    ).toBeCloseTo(3600, 6)
+  })
   it('rests on good welds of the same source, wire, gas, band of thickness and position alone', () => {
     for (const part of [
       { outcome: 'bad' },
@@ -170,6 +184,17 @@ describe('what the log says of the plan', () => {
       { process: 'gmaw-short', welder: 'Tam', n: 1, arcPct: 50 },
     ])
   })
+  it('counts for a share of arc only what was done and timed', () => {
+    for (const part of [
+      { minutes: null },
+      { minutes: 0 },
+      { arcS: null, minutes: 20 },
+      { state: 'tried', minutes: 20 },
+    ] as const)
+      expect(operatingFactorsOf([done(part)])).toEqual([])
+    // Ten minutes of arc in one minute is a slip of the keys: no more than all of it.
+    expect(operatingFactorsOf([done({ minutes: 1 })])[0]?.arcPct).toBe(100)
+  })
   it('is how often a breaker held', () => {
     const rows = [
       done({ breaker: 'held' }),
@@ -200,6 +225,11 @@ describe('wearing parts', () => {
       since: '2027-02-02T10:00:00Z',
     })
     expect(tip([fed(1, 6500)])?.state).toBe('soon')
+    expect(tip([fed(1, 6300)])?.state).toBe('soon')
+    expect(tip([fed(1, 6299)])?.state).toBe('good')
+    // The nearest to its end stands first.
+    expect(wearOf([fed(1, 6500)], [])[0]?.part).toBe('tip')
+    expect(wearOf([fed(1, 10, { arcS: 90 * 3600 })], [])[0]?.part).toBe('diffuser')
     expect(tip([fed(1, 7000)])?.state).toBe('due')
     expect(tip([fed(1, 7000, { state: 'planned' }), fed(1, 10)])?.used).toBe(10)
   })
@@ -207,8 +237,16 @@ describe('wearing parts', () => {
     const rows = [fed(1, 99_000), fed(3, 3000), fed(5, 100)]
     const found = tip(rows, [change('2027-02-02T00:00:00Z'), change('2027-02-04T00:00:00Z')])
     expect(found).toMatchObject({ learnedFrom: 1, used: 100 })
-    expect(found?.life).toBeLessThan(7000)
-    expect(found?.life).toBeGreaterThan(3000)
+    // Two of the usual life and one of 3,000 g.
+    expect(found?.life).toBeCloseTo((2 * 7000 + 3000) / 3, 6)
+    const more = [...rows, fed(7, 5000), fed(9, 4000)]
+    const twice = tip(
+      more,
+      ['02', '04', '06', '08', '10'].map((day) => change(`2027-02-${day}T00:00:00Z`)),
+    )
+    // Lives of 3,000, 100, 5,000 and 4,000 g: their median is 3,500.
+    expect(twice?.life).toBeCloseTo((2 * 7000 + 4 * 3500) / 6, 6)
+    expect(twice).toMatchObject({ learnedFrom: 4, used: 0 })
   })
   it('aluminium wears a tip as three times its mass of steel: it is that much more wire', () => {
     // Density of steel over that of aluminium, 7.85 to 2.70.
@@ -291,6 +329,14 @@ describe('the log as a sheet', () => {
       expect(found?.row).toBe(2)
       expect(found?.problems.map(({ message }) => message).join(' ')).toMatch(said)
     }
+  })
+  it('takes both readings of a spool or none', () => {
+    const half = rows[0]?.map((cell, index) => (headings[index] === 'spool_after' ? '' : cell)) ?? []
+    const found = readLog(headings, [half])[0]
+    expect(found?.body).toBeNull()
+    expect(found?.problems[0]?.field).toMatch(/after/)
+    const none = rows[0]?.map((cell, index) => (headings[index]?.startsWith('spool') ? '' : cell)) ?? []
+    expect(readLog(headings, [none])[0]?.body?.spool).toBeNull()
   })
   it('needs no more columns than what a weld cannot be without', () => {
     const few = ['job_id', 'weld_id', 'welded_at', 'process', 'position', 'thickness_mm', 'metal', 'outcome']
@@ -404,6 +450,13 @@ describe('the visual lists', () => {
     expect(limit('iso5817-d', 'undercut')).toBe(1)
     expect(limit('iso5817-c', 'undercut', { ...tee, thicknessAMm: 3, thicknessBMm: 3 })).toBeCloseTo(0.3, 2)
   })
+  it('allow pores of so much in an inch, and under changing load no larger one (AWS D1.1 table 8.1, from memory)', () => {
+    expect(limit('d1.1-static', 'porosity')).toBeCloseTo(9.525, 3)
+    expect(limit('d1.1-cyclic', 'porosity')).toBeCloseTo(2.381, 3)
+    const butt = joint({ kind: 'square', legMm: null })
+    expect(visualItems('d1.1-static', butt).map(({ code }) => code)).not.toContain('undersize')
+    expect(visualItems('d1.1-static', tee).map(({ code }) => code)).toContain('undersize')
+  })
   it('allow a fillet under size by its leg (AWS D1.1 table 8.1, from memory)', () => {
     for (const [leg, under] of [
       [4.76, 25.4 / 16],
@@ -439,6 +492,21 @@ describe('a row of the log', () => {
     expect(start.state).toBe('done')
     expect(start.settings).toEqual(start.chart)
     expect(start.plan.minutes ?? 0).toBeGreaterThan((start.plan.arcS ?? 0) / 60)
+    // All welds of the job take its working hours.
+    const { count, bothSides } = input.job.joints[0] ?? { count: 0, bothSides: false }
+    const whole = planOfWelds(start, count * (bothSides ? 2 : 1) * input.job.quantity)
+    expect((whole.minutes ?? 0) / 60).toBeCloseTo(all.workH ?? 0, 1)
+    const gasL = fitJob(input).criteria.find(({ criterion }) => criterion === 'gas-use')?.demand ?? 0
+    expect((whole.gasL ?? 0) / gasL).toBeCloseTo(1, 1)
+    expect(start.isWithdrawn).toBe(false)
+  })
+  it('has no gas where the wire shields itself, and no time without a wire', () => {
+    const cored = recordFor(demoInput('loader-fork', 'yard-cored'), 'tip').plan
+    expect(cored.gasL).toBeNull()
+    expect(cored.arcS).toBeGreaterThan(0)
+    const bare = recordFor({ ...input, wire: null }, 'upright').plan
+    expect(bare).toMatchObject({ arcS: null, minutes: null, gasL: null })
+    expect(planOfWelds({ plan: bare }, 5)).toMatchObject({ arcS: null, minutes: null, gasL: null })
   })
   it('what another figure moves in planned jobs is hours, and no verdict by itself', () => {
     const moved = movedBy([input], 'besideArcWirePct', 200)

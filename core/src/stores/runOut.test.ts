@@ -2,6 +2,7 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { demandOf } from '../demand/demand.ts'
+import { fitJob } from '../fit/fit.ts'
 import { expectedGauge, gaugeL } from '../record/gauge.ts'
 import { demoInput } from '../testing/samples.ts'
 import { type RunOut, runOut } from './runOut.ts'
@@ -58,6 +59,20 @@ describe('two jobs on one spool', () => {
       }),
       { numRuns: 30 },
     )
+  })
+  it('take no gas where the wire shields itself, and nothing where no wire is chosen', () => {
+    const cored = due('loader-fork', null, 'yard-cored')
+    expect(runOut([cored], []).map(({ kind }) => kind)).toEqual(['wire'])
+    const withBottle = { ...cored, gas: frame.gas }
+    expect(runOut([withBottle], []).map(({ kind }) => kind)).toEqual(['wire'])
+    expect(runOut([{ ...frame, wire: null, gas: null }], [])).toEqual([])
+    expect(runOut([{ ...frame, wire: null }], [])).toEqual([])
+  })
+  it('use gas as the fit says of each job alone', () => {
+    const gasL = fitJob(frame).criteria.find(({ criterion }) => criterion === 'gas-use')?.demand ?? 0
+    const gas = runOut([frame], []).find(({ kind }) => kind === 'gas')
+    expect((gas?.needed ?? 0) / gasL).toBeCloseTo(1, 2)
+    expect(gas?.packSize).toBe(frame.gas?.fullL)
   })
   it('say nothing of an end where nothing is counted', () => {
     expect(wireOf(runOut([frame, post], []))).toMatchObject({
