@@ -172,6 +172,13 @@ describe('what the log says of the plan', () => {
     expect(wire?.takes?.value).toBeLessThan(ASSUMED.depositionGmawPct)
     expect(lessons.find(({ kind }) => kind === 'gas')?.takes?.value).toBeGreaterThan(ASSUMED.gasLeakPct)
   })
+  it('takes no share of what was not weighed, or planned as nothing', () => {
+    const plan = { ...PLAN, wireG: 0, gasL: null }
+    for (const part of [{ wireG: null }, { wireG: 0 }, { wireG: 100, plan }, { gasL: 50, plan }] as const)
+      expect(lessonsOf([done(part)], ASSUMED, 3)).toEqual([])
+    // One weld that took half as much again, against a plan that counts as three.
+    expect(lessonsOf([done({ wireG: 450 })], ASSUMED, 3)[0]?.ratio).toBeCloseTo(1.5 ** 0.25, 6)
+  })
   it('counts nothing twice: what was there when a lesson was taken is in the plan already', () => {
     const old = done({ minutes: 50 })
     expect(lessonsOf([old], ASSUMED, 3, () => '2027-02-03T09:00:00Z')).toEqual([])
@@ -339,7 +346,16 @@ describe('the log as a sheet', () => {
     expect(readLog(headings, [none])[0]?.body?.spool).toBeNull()
   })
   it('needs no more columns than what a weld cannot be without', () => {
-    const few = ['job_id', 'weld_id', 'welded_at', 'process', 'position', 'thickness_mm', 'metal', 'outcome']
+    const few = [
+      'Job ID',
+      ' weld-id ',
+      'welded_at',
+      'process',
+      'position',
+      'thickness_mm',
+      'metal',
+      'outcome',
+    ]
     const [read] = readLog(few, [
       [
         'press-frame',
@@ -464,6 +480,21 @@ describe('the visual lists', () => {
       [8, 25.4 / 8],
     ] as const)
       expect(limit('d1.1-static', 'undersize', { ...tee, legMm: leg })).toBeCloseTo(under, 1)
+  })
+  it('take throat and width from the leg: ISO 5817 rows 1.4, 1.10, 2.13 and 3.2 (from memory)', () => {
+    // Leg 6.35 mm: throat 4.49, face 8.98 mm. Level D allows pores of 0.3 s and 3 mm at most, overlap of 0.2 b.
+    expect(limit('iso5817-d', 'porosity')).toBeCloseTo(1.3, 1)
+    expect(limit('iso5817-c', 'porosity')).toBeCloseTo(0.9, 1)
+    expect(limit('iso5817-b', 'porosity')).toBeNull()
+    expect(limit('iso5817-d', 'overlap')).toBeCloseTo(1.8, 1)
+    expect(limit('iso5817-c', 'overlap')).toBeNull()
+    expect(limit('iso5817-d', 'undersize')).toBeCloseTo(0.3 + 0.449, 1)
+    expect(limit('iso5817-b', 'undersize')).toBeNull()
+    const butt = joint({ kind: 'square', legMm: null, thicknessAMm: 10, thicknessBMm: 10 })
+    const told = visualItems('iso5817-c', butt).map(({ told: { code } }) => code)
+    expect(told).toContain('visual-offset')
+    expect(told).not.toContain('visual-throat')
+    expect(limit('iso5817-c', 'offset', butt)).toBeCloseTo(1.5, 6)
   })
   it('grow milder from B to D, and never allow a crack', () => {
     for (const code of ['undercut', 'profile']) {
