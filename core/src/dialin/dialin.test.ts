@@ -4,6 +4,7 @@ import { SETTING_KEYS, type WeldSettings } from '../events/weldRecorded.ts'
 import { demoInput, demoShop } from '../testing/samples.ts'
 import { arcText, changeToTryText, signText, stopText } from '../words/dialInText.ts'
 import { speechOf } from '../words/speech.ts'
+import { turnsOf } from '../trade/dial.ts'
 import { beadsOf } from './beads.ts'
 import { type Cause, SIGNS_OF, WELD_CLASSES, type WeldClass } from './causes.ts'
 import { adviceOf } from './advice.ts'
@@ -239,6 +240,16 @@ describe('a trial at the machine', () => {
     expect(SETTING_KEYS).toHaveLength(5)
     expect(startV).toBeGreaterThan(14)
   })
+})
+
+it('a dial that falls as its marks rise is turned the other way, and ends where it ends', () => {
+  const falling = [
+    { mark: '1', value: 6000 },
+    { mark: '2', value: 5000 },
+  ]
+  expect(turnsOf(falling, 5500, false)).toMatchObject({ down: 5000, up: 6000 })
+  expect(turnsOf(falling, 6000, false)).toMatchObject({ down: 5500, up: null })
+  expect(turnsOf(falling, 5000, false)).toMatchObject({ down: null, up: 5500 })
 })
 
 describe('a bead as a picture', () => {

@@ -100,13 +100,9 @@ export function turnsOf(marks: readonly DialMark[], value: number, isStepped: bo
   const place = placeOf(at.mark)
   if (placed.length < marks.length || place === null) return null
   const turn = at.mark.endsWith('%') ? TURN.percent : TURN.marks
-  const [low, high] = [valueAt(placed, place - turn), valueAt(placed, place + turn)].toSorted(
-    (a, b) => (a ?? -Infinity) - (b ?? -Infinity),
-  )
+  const [before, after] = [valueAt(placed, place - turn), valueAt(placed, place + turn)]
   // A dial that falls as its marks rise is turned the other way.
   const isRising = (placed.at(-1)?.value ?? 0) >= (placed[0]?.value ?? 0)
-  const ends = isRising
-    ? { down: valueAt(placed, place - turn), up: valueAt(placed, place + turn) }
-    : { down: low ?? null, up: high ?? null }
+  const ends = isRising ? { down: before, up: after } : { down: after, up: before }
   return { mark: at.mark, ...ends }
 }

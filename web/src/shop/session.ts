@@ -56,6 +56,8 @@ export const useSession = defineStore('session', () => {
     signIn,
     signOut,
     isOwner: computed(() => me.value?.role === 'owner'),
+    /** Ticks, tries and evidence at a machine: everybody but a guest. */
+    mayRecord: computed(() => me.value === null || me.value.role !== 'guest'),
     /** Until the server has said otherwise everything may be written: it is the one that decides. */
     mayWrite: (path: string): boolean => me.value === null || me.value.writes.includes(path),
   }

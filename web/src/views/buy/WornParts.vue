@@ -1,9 +1,9 @@
 <script setup lang="ts">
-import { wearOf, wearSubject } from '@brannik/core'
 import { shallowRef, watch } from 'vue'
 import { eventsOf, newestRows } from '../../shop/eventList.ts'
 import { happenings } from '../../shop/happenings.ts'
 import { useWorkspace } from '../../shop/workspace.ts'
+import { wearOfMachines } from '../learned/useWear.ts'
 import { PART_WORDS } from '../learned/wearWords.ts'
 
 /** Wearing parts that are due by use: they belong in the next order. */
@@ -13,13 +13,8 @@ const due = shallowRef<readonly string[]>([])
 
 async function learn(): Promise<void> {
   const [rows, changes] = await Promise.all([newestRows({}, MOST), eventsOf('part-replaced')])
-  const ids = [...new Set(rows.flatMap(({ body }) => (body.sourceId === null ? [] : [body.sourceId])))]
-  due.value = ids.flatMap((id) => {
-    const wear = wearOf(
-      rows.filter(({ body }) => body.sourceId === id),
-      changes.filter(({ subject }) => subject === wearSubject(id)),
-    )
-    const name = workspace.get('power-sources', id)?.name ?? id
+  due.value = wearOfMachines(rows, changes).flatMap(({ sourceId, wear }) => {
+    const name = workspace.get('power-sources', sourceId)?.name ?? sourceId
     return wear
       .filter(({ state }) => state !== 'good')
       .map(({ part }) => `${PART_WORDS[part].toLowerCase()} for ${name}`)

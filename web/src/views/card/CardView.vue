@@ -123,7 +123,6 @@ const other = computed(() => (spoken.value?.cautions ?? []).filter(({ topic }) =
 
 const ticks = useTicks(computed(() => `card.${jobId.value}.${weldId.value}`))
 const done = computed(() => ticks.run.value?.done ?? new Map<string, { who: string; at: string }>())
-const mayTick = computed(() => session.me === null || session.me.role !== 'guest')
 function tick(code: string): void {
   if (ticks.run.value === null || ticks.run.value.isOver) ticks.press('begin', '', setUp.value?.id ?? '')
   ticks.press(done.value.has(code) ? 'untick' : 'tick', code)
@@ -374,7 +373,7 @@ const print = (): void => window.print()
                 <input
                   type="checkbox"
                   :checked="done.has(step.code)"
-                  :disabled="!mayTick"
+                  :disabled="!session.mayRecord"
                   @change="tick(step.code)"
                 />
                 <span class="no">{{ index + 1 }}</span>

@@ -21,7 +21,6 @@ const when = useWhen()
 const { print, number } = usePrint()
 const outbox = useOutbox()
 const record = useMachineRecord(computed(() => setUp.powerSourceId))
-const mayRecord = computed(() => session.me === null || session.me.role !== 'guest')
 
 /** Trips that somebody has left, by the key of the breaker: a new one is told again. */
 const left = shallowRef<ReadonlyMap<string, number>>(new Map())
@@ -68,7 +67,7 @@ function replaced(part: (typeof due.value)[number]['part']): void {
         ><strong>{{ PART_WORDS[wear.part] }} {{ wear.state === 'due' ? 'due' : 'due soon' }}.</strong>
         {{ wearText(wear, print, number) }}</span
       >
-      <button class="plain-button screen-only" :disabled="!mayRecord" @click="replaced(wear.part)">
+      <button class="plain-button screen-only" :disabled="!session.mayRecord" @click="replaced(wear.part)">
         Changed now
       </button>
     </li>

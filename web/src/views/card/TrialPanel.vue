@@ -41,7 +41,6 @@ const workspace = useWorkspace()
 const session = useSession()
 const notice = useNotice()
 const joint = computed(() => workspace.get('jobs', jobId)?.joints.find(({ id }) => id === weldId) ?? null)
-const mayRecord = computed(() => session.me === null || session.me.role !== 'guest')
 
 interface Draft {
   readonly settings: WeldSettings | null
@@ -173,7 +172,7 @@ const start = computed(() => {
         >.
       </p>
       <p class="acts">
-        <button class="plain-button" :disabled="!isMoved || !mayRecord" @click="save(trial.settings)">
+        <button class="plain-button" :disabled="!isMoved || !session.mayRecord" @click="save(trial.settings)">
           Save for the card
         </button>
         <button class="plain-button" :disabled="draft.settings === null" @click="change({ settings: null })">
@@ -226,8 +225,10 @@ const start = computed(() => {
           @read="(value) => set('travelMmPerMin', value)"
         />
         <p class="acts">
-          <button class="plain-button main" :disabled="!mayRecord" @click="recordTry">Record this try</button>
-          <button class="plain-button" :disabled="!mayRecord" @click="isWriting = true">
+          <button class="plain-button main" :disabled="!session.mayRecord" @click="recordTry">
+            Record this try
+          </button>
+          <button class="plain-button" :disabled="!session.mayRecord" @click="isWriting = true">
             Record weld done
           </button>
         </p>

@@ -98,7 +98,6 @@ const other = computed(() =>
 const isDone = (code: string): boolean => isUnderWay.value && (run.value?.done.has(code) ?? false)
 const doneCount = computed(() => steps.value.filter(({ code }) => isDone(code)).length)
 const next = computed(() => steps.value.find(({ code }) => !isDone(code))?.code ?? null)
-const mayTick = computed(() => session.me === null || session.me.role !== 'guest')
 
 /** Of the clock, s: what was worked up to the last press, and since then where it runs. */
 const now = ref(Date.now())
@@ -200,8 +199,8 @@ const choose = (id: string | null): void => {
               <button class="plain-button" @click="ticks.press('leave')">Stop</button>
             </template>
             <template v-else-if="fromId === null">
-              <button class="plain-button main" :disabled="!mayTick" @click="start">Start</button>
-              <button class="plain-button" :disabled="!mayTick" @click="say">
+              <button class="plain-button main" :disabled="!session.mayRecord" @click="start">Start</button>
+              <button class="plain-button" :disabled="!session.mayRecord" @click="say">
                 It is on the machine already
               </button>
             </template>
@@ -217,7 +216,7 @@ const choose = (id: string | null): void => {
                 <input
                   type="checkbox"
                   :checked="isDone(step.code)"
-                  :disabled="!mayTick || fromId !== null || other !== null"
+                  :disabled="!session.mayRecord || fromId !== null || other !== null"
                   @change="tick(step.code)"
                 />
                 <span class="text">

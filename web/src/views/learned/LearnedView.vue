@@ -9,7 +9,6 @@ import {
   type SettledAt,
   type Wear,
   type WearPart,
-  wearOf,
   wearSubject,
 } from '@brannik/core'
 import { computed, ref, shallowRef, watch } from 'vue'
@@ -25,6 +24,7 @@ import { usePrint } from '../../stores/usePrint.ts'
 import { useWhen } from '../../stores/useWhen.ts'
 import ShopHead from '../shop/ShopHead.vue'
 import { type TimedStep, useMedians } from './useMedians.ts'
+import { wearOfMachines } from './useWear.ts'
 import { PART_WORDS, wearText } from './wearWords.ts'
 
 /** What the shop's own record teaches, each with its evidence, to be taken or left; and which parts are worn. */
@@ -34,7 +34,6 @@ const notice = useNotice()
 const when = useWhen()
 const { print, number } = usePrint()
 const mayTake = computed(() => session.mayWrite('shop'))
-const mayRecord = computed(() => session.me === null || session.me.role !== 'guest')
 
 /** Older welds teach no more. */
 const MOST = 2000
@@ -161,20 +160,11 @@ const circuitName = (id: string): string => workspace.get('circuits', id)?.name 
 const sourceName = (id: string | null): string =>
   id === null ? 'no machine' : (workspace.get('power-sources', id)?.name ?? id)
 
-const machines = computed(() => {
-  const ids = [...new Set(rows.value.flatMap(({ body }) => (body.sourceId === null ? [] : [body.sourceId])))]
-  return ids
-    .map((id) => ({
-      id,
-      name: sourceName(id),
-      wear: wearOf(
-        rows.value.filter(({ body }) => body.sourceId === id),
-        changes.value.filter(({ subject }) => subject === wearSubject(id)),
-      ),
-    }))
-    .filter(({ wear }) => wear.length > 0)
-    .toSorted((a, b) => a.name.localeCompare(b.name))
-})
+const machines = computed(() =>
+  wearOfMachines(rows.value, changes.value)
+    .map(({ sourceId, wear }) => ({ id: sourceId, name: sourceName(sourceId), wear }))
+    .toSorted((a, b) => a.name.localeCompare(b.name)),
+)
 const STATES: Readonly<Record<Wear['state'], string>> = { good: 'good', soon: 'due soon', due: 'due' }
 function replaced(sourceId: string, part: WearPart): void {
   outbox.record({
@@ -252,7 +242,11 @@ const toOrder = computed(() =>
                     {{ wear.since === null ? 'no change recorded' : `changed ${when(wear.since, 'day')}` }}
                   </p>
                 </div>
-                <button class="plain-button" :disabled="!mayRecord" @click="replaced(machine.id, wear.part)">
+                <button
+                  class="plain-button"
+                  :disabled="!session.mayRecord"
+                  @click="replaced(machine.id, wear.part)"
+                >
                   Changed now
                 </button>
               </li>

@@ -24,6 +24,26 @@ function ofMachine(sourceId: string): Promise<OfMachine> {
   return found
 }
 
+export interface MachineWear {
+  readonly sourceId: string
+  readonly wear: readonly Wear[]
+}
+
+/** @returns the worn parts of every machine in the log that has any */
+export const wearOfMachines = (
+  rows: readonly WeldRow[],
+  changes: readonly { readonly subject: string; readonly body: Replaced }[],
+): readonly MachineWear[] =>
+  [...new Set(rows.flatMap(({ body }) => (body.sourceId === null ? [] : [body.sourceId])))]
+    .map((sourceId) => ({
+      sourceId,
+      wear: wearOf(
+        rows.filter(({ body }) => body.sourceId === sourceId),
+        changes.filter(({ subject }) => subject === wearSubject(sourceId)),
+      ),
+    }))
+    .filter(({ wear }) => wear.length > 0)
+
 export interface MachineRecord {
   readonly wear: readonly Wear[]
   readonly breakers: readonly BreakerRecord[]

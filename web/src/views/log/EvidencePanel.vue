@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { type Evidence, type Job, visualListName } from '@brannik/core'
-import { computed, ref, shallowRef, watch } from 'vue'
+import { ref, shallowRef, watch } from 'vue'
 import { reasonOf } from '../../reason.ts'
 import { eventsOf } from '../../shop/eventList.ts'
 import { happenings } from '../../shop/happenings.ts'
@@ -14,7 +14,6 @@ const { job } = defineProps<{ job: Job }>()
 const session = useSession()
 const when = useWhen()
 const { print } = usePrint()
-const mayRecord = computed(() => session.me === null || session.me.role !== 'guest')
 const isWriting = ref(false)
 const failure = ref('')
 const all = shallowRef<
@@ -24,15 +23,11 @@ const all = shallowRef<
 async function learn(): Promise<void> {
   try {
     const of = job.id
-    const found = await Promise.all(
-      job.joints.map(async ({ id }) => ({
-        id,
-        events: await eventsOf('evidence-taken', `weld.${of}.${id}`),
-      })),
-    )
+    const events = await eventsOf('evidence-taken')
     if (of !== job.id) return
-    all.value = found
-      .flatMap(({ id, events }) => events.map(({ seq, body }) => ({ seq, jointId: id, body })))
+    all.value = events
+      .filter(({ subject }) => subject.startsWith(`weld.${of}.`))
+      .map(({ seq, subject, body }) => ({ seq, jointId: subject.split('.')[2] ?? '', body }))
       .toSorted((a, b) => b.body.takenAt.localeCompare(a.body.takenAt))
     failure.value = ''
   } catch (error) {
@@ -65,7 +60,7 @@ const KINDS = { visual: 'Visual', coupon: 'Coupon', leak: 'Leak test' } as const
   <section class="evidence" aria-label="Evidence">
     <header>
       <h2>Evidence</h2>
-      <button class="plain-button screen-only" :disabled="!mayRecord" @click="isWriting = true">
+      <button class="plain-button screen-only" :disabled="!session.mayRecord" @click="isWriting = true">
         Add evidence
       </button>
     </header>

@@ -45,7 +45,6 @@ const when = useWhen()
 const jobId = computed(() => String(route.params['jobId'] ?? ''))
 const job = computed(() => workspace.get('jobs', jobId.value))
 const tabs = useJobTabs(() => jobId.value)
-const mayRecord = computed(() => session.me === null || session.me.role !== 'guest')
 
 const PAGE = 50
 /** One sheet of a spreadsheet. */
@@ -173,14 +172,16 @@ const printPage = (): void => window.print()
     <PlaceHead :title="job.name" :tabs="tabs">
       <VMenu location="bottom end" :transition="false">
         <template #activator="{ props: activator }">
-          <button class="plain-button main" v-bind="activator" :disabled="!mayRecord">Add row</button>
+          <button class="plain-button main" v-bind="activator" :disabled="!session.mayRecord">Add row</button>
         </template>
         <VList>
           <VListItem v-for="{ id, name } in weldItems" :key="id" :title="name" @click="write(id)" />
         </VList>
       </VMenu>
       <RouterLink class="plain-button" :to="{ name: 'monitor', params: { jobId } }">Arc monitor</RouterLink>
-      <button class="plain-button" :disabled="!mayRecord" @click="isImporting = true">Import CSV</button>
+      <button class="plain-button" :disabled="!session.mayRecord" @click="isImporting = true">
+        Import CSV
+      </button>
       <button class="plain-button" @click="exportCsv">Export CSV</button>
       <button class="plain-button" @click="printPage">Print</button>
     </PlaceHead>
@@ -263,7 +264,7 @@ const printPage = (): void => window.print()
             <td class="number">{{ amount(usedGasL(row.body), 'L') }}</td>
             <td>{{ whatOf(row) }}</td>
             <td class="screen-only acts">
-              <template v-if="mayRecord">
+              <template v-if="session.mayRecord">
                 <button
                   class="link-button"
                   :aria-label="`Correct the row of ${when(row.body.weldedAt)}`"

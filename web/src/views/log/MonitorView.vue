@@ -262,7 +262,6 @@ const rows = computed(() => {
 })
 
 const log = useWeldRows(jobId, weldId)
-const mayRecord = computed(() => session.me === null || session.me.role !== 'guest')
 /** What it measured is booked when somebody says so, and never before. */
 function book(): void {
   const found = measured.value
@@ -400,7 +399,7 @@ function book(): void {
             </tr>
           </tbody>
         </table>
-        <button class="plain-button main" :disabled="!mayRecord || !plan" @click="book">
+        <button class="plain-button main" :disabled="!session.mayRecord || !plan" @click="book">
           Book into the log
         </button>
       </section>

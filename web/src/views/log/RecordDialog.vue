@@ -19,7 +19,7 @@ import TextField from '../../components/TextField.vue'
 import { useSession } from '../../shop/session.ts'
 import { useWorkspace } from '../../shop/workspace.ts'
 import GaugeField from './GaugeField.vue'
-import { OUTCOME_WORDS, SETTING_TITLES, STATE_WORDS } from './logWords.ts'
+import { OUTCOME_WORDS, QUANTITY_OF, SETTING_TITLES, STATE_WORDS } from './logWords.ts'
 
 /** A row of the log, written or corrected: what was set, what came of it, and two readings of spool and cylinder. */
 const open = defineModel<boolean>({ required: true })
@@ -38,11 +38,6 @@ const emit = defineEmits<{ save: [body: WeldRecord] }>()
 const workspace = useWorkspace()
 const session = useSession()
 
-const QUANTITY_OF = {
-  feedMmPerMin: 'wireFeedSpeed',
-  flowLPerMin: 'gasFlow',
-  travelMmPerMin: 'travelSpeed',
-} as const
 const LIMITS = { voltsV: [5, 100, 'V'], currentA: [1, 2000, 'A'] } as const
 const STATES = RECORD_STATES.filter((one) => one !== 'planned').map((id) => ({ id, name: STATE_WORDS[id] }))
 const OUTCOME_ITEMS = OUTCOMES.map((id) => ({ id, name: OUTCOME_WORDS[id] }))

@@ -27,7 +27,8 @@ export const SETTING_TITLES: Readonly<Record<SettingKey, string>> = {
   flowLPerMin: 'Gas flow',
   travelMmPerMin: 'Travel',
 }
-const QUANTITY_OF = {
+/** How a setting is typed and printed; volts and amps are plain numbers. */
+export const QUANTITY_OF = {
   feedMmPerMin: 'wireFeedSpeed',
   flowLPerMin: 'gasFlow',
   travelMmPerMin: 'travelSpeed',
