@@ -105,6 +105,7 @@ export class Capability implements Chosen {
   readonly gas: Chosen['gas']
   readonly flowMeter: Chosen['flowMeter']
   readonly stock: Chosen['stock']
+  readonly claims: Chosen['claims']
   readonly building: Chosen['building']
   readonly bench: Chosen['bench']
   #powerFeed: Supply | null | undefined
@@ -143,6 +144,7 @@ export class Capability implements Chosen {
     this.gas = chosen.gas
     this.flowMeter = chosen.flowMeter
     this.stock = chosen.stock
+    this.claims = chosen.claims
     this.building = chosen.building
     this.bench = chosen.bench
   }

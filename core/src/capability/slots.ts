@@ -7,10 +7,13 @@ import type { Shelf } from '../kinds/shelf.ts'
 import { itemsFor, kindOfSlot, type Slot, type SlotItems, slotKey, SLOTS } from '../kinds/slots.ts'
 import type { Process } from '../reference/processes.ts'
 import { type Building, NO_BUILDING } from '../supply/supplyOf.ts'
+import { type Claims, NO_CLAIMS } from './claims.ts'
 
 /** What is in each place, null where nothing is chosen; what the shop has counted of its things; and its supply. */
 export type Chosen = { readonly [S in Slot]: SlotItems[S] | null } & {
   readonly stock: readonly StockItem[]
+  /** What planned jobs take of it before another. */
+  readonly claims: Claims
   /** What stands above the circuit, and what else draws. */
   readonly building: Building
   /** Where it is recorded what is on the machines now; null where nothing is looked up. */
@@ -20,6 +23,7 @@ export type Chosen = { readonly [S in Slot]: SlotItems[S] | null } & {
 const NOTHING = {
   ...Object.fromEntries(SLOTS.map((slot) => [slot, null])),
   stock: [],
+  claims: NO_CLAIMS,
   building: NO_BUILDING,
   bench: null,
 } as unknown as Chosen
@@ -100,14 +104,18 @@ export function needsOf({
 export const slotWord = (slot: Slot, { electrode }: Pick<Process, 'electrode'>) =>
   word('slot', slot === 'gun' || slot === 'wire' ? `${slot}-${electrode}` : slot)
 
+/** What the shop has, with what its planned jobs take of it; without claims a job has all of it to itself. */
+export type Stores = Shelf & { readonly claims?: Claims }
+
 /**
  * @returns what a set-up names, from the shelf; null for a place that is empty or names what is not there
  * @example chosenOf(setUp, shelf).wire?.name // '0.035 ER70S-6'
  */
-export function chosenOf(setUp: SetUp, shelf: Shelf): Chosen {
+export function chosenOf(setUp: SetUp, shelf: Stores): Chosen {
   const chosen: Record<string, unknown> = {
     ...emptyChoice(),
     stock: shelf.stock,
+    claims: shelf.claims ?? NO_CLAIMS,
     building: shelf,
     bench: shelf,
   }

@@ -13,7 +13,7 @@ import type { Capability } from '../capability/capability.ts'
 import { changeoverMinOf, changeoverTime } from '../changeover/toSetUp.ts'
 import { arcsTotal, arcTotal, type Demand, fillerTotal, mostWanted, workTime } from '../demand/demand.ts'
 import { inStock } from '../kinds/counts.ts'
-import type { Gas } from '../kinds/equipment.ts'
+import type { Gas, Tungsten } from '../kinds/equipment.ts'
 import { isSpooled } from '../kinds/spooled.ts'
 import { arcTime } from '../trade/deposit.ts'
 import type { WeldFigures } from '../demand/weldFigures.ts'
@@ -33,9 +33,27 @@ const left = calculation({
   source: jobField('stock, gauge or job'),
 })
 
+const net = calculation({
+  id: 'stock-net',
+  title: 'What is left after the jobs due earlier',
+  symbol: 'C',
+  unit: '',
+  expression: 'max(0, S - E)',
+  inputs: {
+    S: input('on hand', '', jobField('stock or gauge')),
+    E: input('planned jobs due earlier use', '', computed('their filler, gas and tungsten')),
+  },
+  compute: ({ S, E }) => Math.max(0, S - E),
+  source: commonPractice('two jobs cannot both use one spool'),
+})
+/** Less than this is a rounding, in g, L or pieces. */
+const NO_CLAIM = 1e-9
+
 interface Stock {
   readonly used: number
   readonly left: number | null
+  /** What planned jobs before this one take of it. */
+  readonly claimed: number
   readonly unit: string
   /** What nobody has said, where `left` is null. */
   readonly missing: Message
@@ -49,6 +67,10 @@ function againstStock(capability: Capability, id: string, stock: Stock): Assessm
     // Nobody has to count or to set hours aside: then it is told what the job uses, and not judged.
     const { code, params: missing } = stock.missing
     return { ...fits(id, code, { ...params, ...missing }, { source }), demand: used, unit }
+  }
+  if (stock.claimed > NO_CLAIM) {
+    const capacity = capability.reckoner.compute(net, { S: stock.left, E: stock.claimed })
+    return measured(capability, id, { code: 'measured-net', params, demand: used, capacity, unit, source })
   }
   const capacity = capability.reckoner.compute(left, { C: stock.left })
   return measured(capability, id, { params, demand: used, capacity, unit, source })
@@ -72,7 +94,7 @@ const criterion = (
   group: null,
   slots: [],
   demandFrom,
-  capacityFrom: [left],
+  capacityFrom: [left, net],
   assess: (c, d) => d && assess(c, d),
   ...(mends ? { mends } : {}),
 })
@@ -99,6 +121,7 @@ const wireUse = criterion(
     return againstStock(capability, 'wire-use', {
       used: demand.fillerG,
       left: inStock(capability.stock, 'wire', wire.id),
+      claimed: capability.claims.before(demand.job, 'wire', wire.id),
       unit: 'g',
       missing: message('wire-stock', { wire: wire.name }),
       params,
@@ -255,6 +278,21 @@ export function gasOfRunL(capability: Capability, demand: Demand, run: WeldFigur
   })
 }
 
+/** Gas of the whole job, L. */
+function gasOf(capability: Capability, demand: Demand, gas: Gas, arcS: number): number {
+  const { reckoner } = capability
+  return reckoner.compute(gasUsed, {
+    Q: capability.flowLPerMin,
+    τ: arcS,
+    b: postFlowS(capability, demand),
+    s: demand.arcs,
+    P: reckoner.compute(
+      purgeGas,
+      purged({ welds: demand.runs.filter(({ pass }) => pass !== 'fill'), job: demand.job }, gas),
+    ),
+  })
+}
+
 /** Only argon purges; another gas of the gun has its purge from a cylinder of its own. */
 function purged(
   { welds, job }: Pick<Demand, 'welds' | 'job'>,
@@ -273,22 +311,14 @@ const gasUse = criterion(
   'gas-use',
   [gasUsed],
   (capability, demand) => {
-    const { gas, process, reckoner } = capability
+    const { gas, process } = capability
     if (!process.shielded) return null
     if (!gas) return unknown('gas-use', message('gas'))
     if (demand.arcS === null) return unknown('gas-use', NO_ARC_TIME)
     return againstStock(capability, 'gas-use', {
-      used: reckoner.compute(gasUsed, {
-        Q: capability.flowLPerMin,
-        τ: demand.arcS,
-        b: postFlowS(capability, demand),
-        s: demand.arcs,
-        P: reckoner.compute(
-          purgeGas,
-          purged({ welds: demand.runs.filter(({ pass }) => pass !== 'fill'), job: demand.job }, gas),
-        ),
-      }),
+      used: gasOf(capability, demand, gas, demand.arcS),
       left: inStock(capability.stock, 'gas', gas.id),
+      claimed: capability.claims.before(demand.job, 'gas', gas.id),
       unit: 'L',
       missing: message('gas-left', { gas: gas.name }),
       params: {},
@@ -327,19 +357,49 @@ const tungstenUsed = calculation({
   source: commonPractice(),
 })
 
+/** No longer than what the back cap cannot hold. */
+const isStub = ({ assumptions }: Capability, { lengthMm }: Tungsten): boolean => lengthMm <= assumptions.stubMm
+const tungstensOf = ({ reckoner }: Capability, { lengthMm }: Tungsten, arcS: number): number =>
+  reckoner.compute(tungstenUsed, { τ: arcS, L: lengthMm })
+
+/** What a job takes from the stores. */
+export interface Uses {
+  readonly wireG: number
+  readonly gasL: number
+  readonly tungstens: number
+}
+
+/**
+ * @returns what the criteria of use hold against the stock: g of filler, L of gas, pieces of tungsten; 0 of what is not
+ *   chosen, or not known without a wire
+ */
+export function usesOf(capability: Capability, demand: Demand): Uses {
+  const { wire, gas, tungsten, process } = capability
+  const { arcS } = demand
+  return {
+    wireG: wire ? demand.fillerG : 0,
+    gasL: process.shielded && gas && arcS !== null ? gasOf(capability, demand, gas, arcS) : 0,
+    tungstens:
+      process.family === 'gtaw' && tungsten && arcS !== null && !isStub(capability, tungsten)
+        ? tungstensOf(capability, tungsten, arcS)
+        : 0,
+  }
+}
+
 const tungstenUse = criterion(
   'tungsten-use',
   [tungstenUsed],
   (capability, demand) => {
-    const { tungsten, process, assumptions, reckoner } = capability
+    const { tungsten, process } = capability
     if (process.family !== 'gtaw') return null
     if (!tungsten) return unknown('tungsten-use', message('tungsten'))
     if (demand.arcS === null) return unknown('tungsten-use', NO_ARC_TIME)
-    if (tungsten.lengthMm <= assumptions.stubMm)
+    if (isStub(capability, tungsten))
       return unknown('tungsten-use', message('tungsten-too-short', { tungsten: tungsten.name }))
     return againstStock(capability, 'tungsten-use', {
-      used: reckoner.compute(tungstenUsed, { τ: demand.arcS, L: tungsten.lengthMm }),
+      used: tungstensOf(capability, tungsten, demand.arcS),
       left: inStock(capability.stock, 'tungsten', tungsten.id),
+      claimed: capability.claims.before(demand.job, 'tungsten', tungsten.id),
       unit: 'pieces',
       missing: message('tungsten-stock', { tungsten: tungsten.name }),
       params: {},
@@ -381,6 +441,7 @@ const timeUse = criterion(
     return againstStock(capability, 'time-use', {
       used: capability.reckoner.compute(jobTime, { W: demand.workH, X: changeoverMinOf(capability) }),
       left: demand.job.hoursSetAside,
+      claimed: 0,
       unit: 'h',
       missing: message('hours'),
       params: {},

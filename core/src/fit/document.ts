@@ -1,10 +1,10 @@
 /** From a document with a shelf to the parts of one set-up: every reference must lead somewhere. */
 import { isEngineDriven } from '../kinds/engineDriven.ts'
-import { type Chosen, chosenOf } from '../capability/slots.ts'
+import { type Chosen, chosenOf, type Stores } from '../capability/slots.ts'
 import { slotKey, SLOTS } from '../kinds/slots.ts'
 import { type SetUp } from '../kinds/equipment.ts'
 import type { FieldProblem } from '../model/problems.ts'
-import type { FitDocument, Shelf } from '../kinds/shelf.ts'
+import type { FitDocument } from '../kinds/shelf.ts'
 import type { FitInput } from './fit.ts'
 
 export type Parts = Chosen & Pick<FitInput, 'powerSource' | 'gun'>
@@ -17,7 +17,7 @@ export type PartsAnswer =
  * @returns the parts that a set-up names, or a problem for each that the shelf does not hold
  * @example partsOf({ ...setUp, gasId: 'helium' }, shelf) // { ok: false, problems: [{ pointer: '/setUp/gasId', … }] }
  */
-export function partsOf(setUp: SetUp, shelf: Shelf): PartsAnswer {
+export function partsOf(setUp: SetUp, shelf: Stores): PartsAnswer {
   const chosen = chosenOf(setUp, shelf)
   const problems = SLOTS.flatMap((slot): FieldProblem[] => {
     const key = slotKey(slot)

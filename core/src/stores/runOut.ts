@@ -2,11 +2,12 @@
  * What the planned jobs draw from what is on hand, in the order of their due days: at which weld of which job each wire and
  * gas ends. One job against all of the stock says nothing where two draw from it.
  */
-import { gasOfRunL } from '../criteria/use.ts'
-import { type FitInput, sidesOf } from '../fit/fit.ts'
-import { type Lasts, lastsOf } from '../card/lasts.ts'
+import { inDueOrder } from '../capability/claims.ts'
+import type { Lasts } from '../card/lasts.ts'
+import type { FitInput } from '../fit/fit.ts'
 import { inStock, stockId } from '../kinds/counts.ts'
 import type { StockItem } from '../kinds/index.ts'
+import { type Stored, STORED_UNITS, type StoredKind, type Take, takesOf } from './takes.ts'
 
 /** What one job takes. */
 export interface Draw {
@@ -15,7 +16,7 @@ export interface Draw {
   /** ISO 8601; null where it is not set. */
   readonly dueOn: string | null
   readonly setUpName: string
-  /** g of wire, L of gas. */
+  /** In the unit of the item. */
   readonly amount: number
   /** On hand before it; null where it is not counted. */
   readonly before: number | null
@@ -25,13 +26,10 @@ export interface Draw {
   readonly ends: Lasts | null
 }
 
-export interface RunOut {
+export interface RunOut extends Stored {
   /** Of the count: `wire.er70s6-035`. */
   readonly id: string
-  readonly kind: 'wire' | 'gas'
-  readonly itemId: string
-  readonly name: string
-  readonly unit: 'g' | 'L'
+  readonly unit: (typeof STORED_UNITS)[StoredKind]
   /** Null where it is not counted. */
   readonly onHand: number | null
   readonly needed: number
@@ -40,64 +38,15 @@ export interface RunOut {
   /** The job at which it ends; null where it does not, or where it is not counted. */
   readonly endsAt: Draw | null
   readonly draws: readonly Draw[]
-  /** One spool, pack or cylinder, in the unit. */
-  readonly packSize: number
-  readonly packPrice: number | null
   /** Whole ones that bring what is lacking; 0 where nothing is. */
   readonly packs: number
 }
 
-/** The last day comes after every other, and no day after that. */
-const dayOf = ({ job }: FitInput): string => job.dueOn ?? '9999'
-const inOrder = (one: FitInput, other: FitInput): number =>
-  dayOf(one).localeCompare(dayOf(other)) || one.job.name.localeCompare(other.job.name)
-
-/** An item with what it takes from it, not yet netted. */
-interface Taken {
-  readonly input: FitInput
-  readonly amount: number
-  readonly endsWith: (onHand: number) => Lasts
-}
-interface Item {
-  readonly kind: RunOut['kind']
-  readonly itemId: string
-  readonly name: string
-  readonly packSize: number
-  readonly packPrice: number | null
-  readonly taken: Taken[]
-}
-
-/** Less than this is a rounding, in g or L. */
+/** Less than this is a rounding, in any unit. */
 const SLACK = 1e-6
 
-function takenBy(input: FitInput, add: (item: Omit<Item, 'taken'>, taken: Taken) => void): void {
-  const { capability, demand } = sidesOf(input)
-  const { wire, gas, job } = input
-  const take = (item: Omit<Item, 'taken'>, usedBy: Parameters<typeof lastsOf>[3]): void => {
-    const amount = demand.welds.reduce((sum, weld) => sum + usedBy(weld), 0)
-    if (amount > 0)
-      add(item, { input, amount, endsWith: (onHand) => lastsOf(job, demand.welds, onHand, usedBy) })
-  }
-  if (wire)
-    take(
-      {
-        kind: 'wire',
-        itemId: wire.id,
-        name: wire.name,
-        packSize: wire.packageG,
-        packPrice: wire.packagePrice,
-      },
-      ({ fillerG }) => fillerG,
-    )
-  if (gas && capability.process.shielded)
-    take(
-      { kind: 'gas', itemId: gas.id, name: gas.name, packSize: gas.fullL, packPrice: gas.refillPrice },
-      (weld) => gasOfRunL(capability, demand, weld) ?? 0,
-    )
-}
-
-function netted({ taken, ...item }: Item, stock: readonly StockItem[]): RunOut {
-  const unit = item.kind === 'wire' ? 'g' : 'L'
+function netted(item: Stored, taken: readonly Take[], stock: readonly StockItem[]): RunOut {
+  const unit = STORED_UNITS[item.kind]
   const onHand = inStock(stock, item.kind, item.itemId)
   let left = onHand
   const draws = taken.map(({ input, amount, endsWith }): Draw => {
@@ -137,17 +86,20 @@ function netted({ taken, ...item }: Item, stock: readonly StockItem[]): RunOut {
  * @example runOut(inputs, shelf.stock)[0]?.endsAt?.jobName // 'Press screw post'
  */
 export function runOut(inputs: readonly FitInput[], stock: readonly StockItem[]): readonly RunOut[] {
-  const items = new Map<string, Item>()
-  for (const input of inputs.toSorted(inOrder))
-    takenBy(input, (item, taken) => {
-      const id = stockId(item.kind, item.itemId)
-      const known = items.get(id) ?? { ...item, taken: [] }
-      known.taken.push(taken)
-      items.set(id, known)
-    })
+  const items = new Map<string, Take[]>()
+  for (const input of inputs.toSorted((a, b) => inDueOrder(a.job, b.job)))
+    for (const take of takesOf(input)) {
+      const id = stockId(take.kind, take.itemId)
+      items.set(id, [...(items.get(id) ?? []), take])
+    }
   const rank = ({ endsAt, onHand }: RunOut): string =>
     endsAt ? `0 ${endsAt.dueOn ?? '9999'}` : onHand === null ? '2' : '1'
   return [...items.values()]
-    .map((item) => netted(item, stock))
+    .flatMap((taken) => {
+      const [first] = taken
+      if (!first) return []
+      const { kind, itemId, name, packSize, packPrice } = first
+      return [netted({ kind, itemId, name, packSize, packPrice }, taken, stock)]
+    })
     .toSorted((a, b) => rank(a).localeCompare(rank(b)) || a.name.localeCompare(b.name))
 }

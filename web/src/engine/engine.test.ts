@@ -44,6 +44,23 @@ it('answers what core answers, of the shop as it is now', async () => {
   expect(await client.ask(gone, 'fit', 'press-frame', {})).toBe(null)
 })
 
+it('a job has what earlier planned ones leave, as they are edited, archived or given another set-up', async () => {
+  const client = here()
+  const wireUse = async (now: Snapshot) =>
+    (await client.ask(now, 'fit', 'press-screw-post', {}))?.criteria.find(
+      ({ criterion }) => criterion === 'wire-use',
+    )
+  const before = await wireUse(snapshot)
+  expect(before).toMatchObject({ code: 'measured-net', verdict: 'fails' })
+  // A frame of the fewest pieces leaves enough.
+  expect(await wireUse(changed('press-frame', { quantity: 1 }))).toMatchObject({ verdict: 'fits' })
+  expect(await wireUse(changed('press-frame', { state: 'archived' }))).toMatchObject({ code: 'measured' })
+  expect(await wireUse(changed('press-frame', { setUpId: null }))).toMatchObject({ code: 'measured' })
+  const counted = snapshot.stock.map((one) => (one.id === 'wire.er70s6-035' ? { ...one, amount: 9000 } : one))
+  expect(await wireUse({ ...snapshot, stock: counted })).toMatchObject({ verdict: 'fits' })
+  expect(await wireUse(snapshot)).toEqual(before)
+})
+
 it('every cell of a board is the assessment of its job with its set-up', async () => {
   const setUpIds = snapshot.setUps.map(({ id }) => id)
   const cells = await here().ask(snapshot, 'board', ids, setUpIds)

@@ -3,6 +3,9 @@ import {
   type Capability,
   capabilityOf,
   chosenOf,
+  type Claim,
+  claimOf,
+  Claims,
   COMPUTED_KINDS,
   type Entered,
   type FitInput,
@@ -18,8 +21,10 @@ export interface Snapshot extends Shelf {
   readonly shop: Shop | null
   readonly setUps: readonly SetUp[]
   readonly jobs: readonly Job[]
+  /** What each planned job takes from the stores before another. */
+  readonly claims?: Claims
 }
-export type ListKey = Extract<AnyListKey, keyof Snapshot>
+export type ListKey = Exclude<Extract<AnyListKey, keyof Snapshot>, 'claims'>
 
 /** What has changed since the last one; a list that is not named stays. */
 export interface Delta {
@@ -45,8 +50,45 @@ export function changedBy(snapshot: Snapshot, { shop, lists }: Delta): Snapshot 
     const stay = (snapshot[key] as readonly { readonly id: string }[]).filter(({ id }) => !gone.has(id))
     next[key] = [...stay, ...put]
   }
-  return next as unknown as Snapshot
+  const made = next as unknown as Snapshot
+  next['claims'] = new Claims(() => claimsIn(made))
+  return made
 }
+
+const isPlanned = ({ state }: Job): boolean => state === 'planned'
+
+/** What a job took, and what it was worked out from: an edit of one job leaves those of the others. */
+const knownClaims = new WeakMap<Job, { readonly from: readonly unknown[]; readonly claim: Claim | null }>()
+/** Counts, and what is on the machines, change nothing of what a job takes. */
+const NOT_ASKED: ReadonlySet<string> = new Set(['jobs', 'setUps', 'stock', 'presentSetUps'])
+const ASKED = COMPUTED_KINDS.map(({ listKey }) => listKey).filter((listKey) => !NOT_ASKED.has(listKey))
+
+/** A job that cannot be worked out says so in its own row, and takes nothing from the others. */
+function claimIn(snapshot: Snapshot, { id }: Job): Claim | null {
+  try {
+    const input = fitInput(snapshot, id)
+    return input && claimOf(input)
+  } catch {
+    return null
+  }
+}
+
+function claimsIn(snapshot: Snapshot): readonly Claim[] {
+  const lists = ASKED.map((listKey) => snapshot[listKey as ListKey])
+  const setUps = new Map(snapshot.setUps.map((setUp) => [setUp.id, setUp]))
+  return snapshot.jobs.filter(isPlanned).flatMap((job) => {
+    const from = [snapshot.shop, setUps.get(job.setUpId ?? ''), ...lists]
+    const known = knownClaims.get(job)
+    if (known?.from.every((one, index) => one === from[index])) return known.claim ?? []
+    const claim = claimIn(snapshot, job)
+    knownClaims.set(job, { from, claim })
+    return claim ?? []
+  })
+}
+
+/** @returns the planned jobs with their set-ups; one whose set-up is not whole is left out */
+export const plannedIn = (snapshot: Snapshot): readonly FitInput[] =>
+  snapshot.jobs.filter(isPlanned).flatMap(({ id }) => fitInput(snapshot, id) ?? [])
 
 /** A job with a set-up that was chosen for it, by their ids. */
 export interface JobOnSetUp {

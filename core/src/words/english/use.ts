@@ -7,6 +7,7 @@ export const USE: Readonly<Record<string, CriterionWords>> = {
     short: 'wire on hand',
     sentences: {
       measured: 'The job uses {demand}. On hand: {capacity}',
+      'measured-net': 'The job uses {demand}. Left after jobs due earlier: {capacity}',
       'wire-stock': 'The job uses {demand}. Enter the stock of {wire} to see if it lasts',
     },
   },
@@ -15,6 +16,7 @@ export const USE: Readonly<Record<string, CriterionWords>> = {
     short: 'gas on hand',
     sentences: {
       measured: 'The job uses {demand}. In the cylinder: {capacity}',
+      'measured-net': 'The job uses {demand}. Left after jobs due earlier: {capacity}',
       'gas-left': 'The job uses {demand}. Enter the cylinder pressure of {gas} to see if it lasts',
     },
   },
@@ -23,6 +25,7 @@ export const USE: Readonly<Record<string, CriterionWords>> = {
     short: 'tungsten on hand',
     sentences: {
       measured: 'The job uses {demand}. On hand: {capacity}',
+      'measured-net': 'The job uses {demand}. Left after jobs due earlier: {capacity}',
       'tungsten-stock': 'The job uses {demand}. Enter the stock of {tungsten} to see if it lasts',
     },
   },

@@ -1,0 +1,86 @@
+/** What one job takes from the stores: its wire or rod, its gas, its tungsten. */
+import type { Claim } from '../capability/claims.ts'
+import { gasOfRunL, usesOf } from '../criteria/use.ts'
+import { type FitInput, sidesOf } from '../fit/fit.ts'
+import { type Lasts, lastsOf } from '../card/lasts.ts'
+import { stockId } from '../kinds/counts.ts'
+import type { Wire } from '../kinds/equipment.ts'
+import type { WeldFigures } from '../demand/weldFigures.ts'
+
+export const STORED_UNITS = { wire: 'g', gas: 'L', tungsten: 'pieces' } as const
+export type StoredKind = keyof typeof STORED_UNITS
+
+export interface Stored {
+  readonly kind: StoredKind
+  readonly itemId: string
+  readonly name: string
+  /** One spool, pack, cylinder or piece, in the unit of its kind. */
+  readonly packSize: number
+  readonly packPrice: number | null
+}
+export interface Take extends Stored {
+  readonly input: FitInput
+  /** In the unit of its kind. */
+  readonly amount: number
+  /** At which weld so much of it ends. */
+  readonly endsWith: (onHand: number) => Lasts
+}
+
+export const storedWire = ({ id, name, packageG, packagePrice }: Wire): Stored => ({
+  kind: 'wire',
+  itemId: id,
+  name,
+  packSize: packageG,
+  packPrice: packagePrice,
+})
+
+/** @returns what the job takes of each item; nothing of what is not chosen */
+export function takesOf(input: FitInput): readonly Take[] {
+  const { capability, demand } = sidesOf(input)
+  const { wire, gas, tungsten, job } = input
+  const { wireG, gasL, tungstens } = usesOf(capability, demand)
+  const take = (stored: Stored, amount: number, usedBy: (weld: WeldFigures) => number): Take[] =>
+    amount > 0
+      ? [
+          {
+            ...stored,
+            input,
+            amount,
+            endsWith: (onHand) => lastsOf(job, demand.welds, onHand, usedBy),
+          },
+        ]
+      : []
+  const arcS = demand.arcS ?? 0
+  return [
+    ...(wire ? take(storedWire(wire), wireG, ({ fillerG }) => fillerG) : []),
+    ...(gas
+      ? take(
+          { kind: 'gas', itemId: gas.id, name: gas.name, packSize: gas.fullL, packPrice: gas.refillPrice },
+          gasL,
+          (weld) => gasOfRunL(capability, demand, weld) ?? 0,
+        )
+      : []),
+    ...(tungsten
+      ? take(
+          {
+            kind: 'tungsten',
+            itemId: tungsten.id,
+            name: tungsten.name,
+            packSize: 1,
+            packPrice: tungsten.price,
+          },
+          tungstens,
+          (weld) => (tungstens * (weld.arcS ?? 0)) / arcS,
+        )
+      : []),
+  ]
+}
+
+/** @returns the same, as it is held against the jobs after it */
+export function claimOf(input: FitInput): Claim {
+  const { id, name, dueOn } = input.job
+  return {
+    job: { id, name, dueOn },
+    amounts: new Map(takesOf(input).map(({ kind, itemId, amount }) => [stockId(kind, itemId), amount])),
+  }
+}
