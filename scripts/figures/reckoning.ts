@@ -4,6 +4,9 @@ import {
   capabilityOf,
   cardOf,
   changeoverBetween,
+  claimOf,
+  Claims,
+  runOut,
   chosenOf,
   choose,
   couldDo,
@@ -35,6 +38,38 @@ import { readJoint, readParts, readPosition, readWelds } from '../../core/src/we
 import { board, largestJob, machineBoard } from './board.ts'
 import { demo, median, print, timed } from './demo.ts'
 import { practiceResiduals } from '../../core/src/testing/practiceSettings.ts'
+
+/** A month of 200 jobs of 20 welds: what each leaves for the next, and where each wire, gas and tungsten ends. */
+function stores(): void {
+  const kinds = demo.jobs.flatMap((job) => {
+    const setUp = demo.setUps.find(({ id }) => id === job.setUpId)
+    const answer = setUp && partsOf(setUp, demo)
+    return setUp && answer?.ok ? [{ shop: demo.shop, job, setUp, ...answer.parts }] : []
+  })
+  const inputs = Array.from({ length: 200 }, (_, index) => {
+    const input = kinds[index % kinds.length]
+    if (!input) throw new Error('the demo has no job with a set-up')
+    const { job } = input
+    const joints = Array.from({ length: 20 }, (_weld, at) => {
+      const joint = job.joints[at % job.joints.length]
+      if (!joint) throw new Error('a job has a weld')
+      return { ...joint, id: `weld-${at}` }
+    })
+    const dueOn = `2027-01-${String((index % 28) + 1).padStart(2, '0')}`
+    return { ...input, job: { ...job, id: `job-${index}`, joints, dueOn } }
+  })
+  print('stores-200-jobs-x-20-welds-netted', median(timed(() => runOut(inputs, demo.stock)).slice(1)), 'ms')
+  print(
+    'stores-200-jobs-x-20-welds-claimed',
+    median(
+      timed(() => {
+        const claims = new Claims(() => inputs.map(claimOf))
+        for (const { job } of inputs) claims.before(job, 'wire', 'er70s6-035')
+      }).slice(1),
+    ),
+    'ms',
+  )
+}
 
 function oneCell(): void {
   const job = demo.jobs.find(({ id }) => id === 'press-frame')
@@ -376,6 +411,7 @@ function bench(): void {
 
 typedTexts()
 bench()
+stores()
 await board()
 machineBoard()
 largestJob()

@@ -59,6 +59,10 @@ describe('a job due later', () => {
     const found = fitJob({ ...post, stock: [], claims: among([frame]) }).criteria
     expect(found.find(({ criterion }) => criterion === 'wire-use')?.code).toBe('wire-stock')
   })
+  it('takes nothing from itself, whatever day it is tried on', () => {
+    const later = { ...frame, job: { ...frame.job, dueOn: '2028-01-01' } }
+    expect(wireOf(later, among([frame]), onHand)).toMatchObject({ code: 'measured', capacity: onHand })
+  })
   it('on another wire is not touched', () => {
     expect(among([tray]).before(post.job, 'wire', WIRE)).toBe(0)
   })
