@@ -27,6 +27,7 @@ import { accountRoutes, auditRoutes, doorRoutes } from './routes/access.ts'
 import { catalogueRoutes } from './routes/catalogue.ts'
 import { wholeRoutes } from './routes/whole.ts'
 import { changeRoutes, endStreams } from './routes/changes.ts'
+import { ledgerRoutes } from './events/ledger.ts'
 import { logRoutes } from './events/log.ts'
 import { eventRoutes } from './events/routes.ts'
 import { fitRoutes } from './routes/fit.ts'
@@ -87,6 +88,7 @@ const ROUTES = [
   backupRoutes,
   changeRoutes,
   eventRoutes,
+  ledgerRoutes,
   logRoutes,
   monitorRoutes,
   fitRoutes,

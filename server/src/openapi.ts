@@ -20,6 +20,7 @@ import { changedAccountSchema, newAccountSchema } from './access/accounts.ts'
 import { newTokenSchema } from './access/tokens.ts'
 import { DEMOS } from './demoShop.ts'
 import { catalogueImportSchema, wholeImportSchema } from './documents/documents.ts'
+import { ledgerQuerySchema } from './events/ledger.ts'
 import { logQuerySchema } from './events/log.ts'
 import { eventQuerySchema } from './events/routes.ts'
 import { fitAnswerSchema } from './fitAnswer.ts'
@@ -327,6 +328,51 @@ const HAPPENINGS: ZodOpenApiPathsObject = {
       },
       { header: KEY, body: newEventSchema },
     ),
+  },
+  '/api/ledger': {
+    get: route(
+      'listMovements',
+      'Movements of the stores, newest first, by item, job and reason, with whether one was corrected',
+      {
+        200: json(
+          'Rows, and where the next page begins; null after the last',
+          z.object({
+            epoch: z.string(),
+            items: z.array(z.object({ isCorrected: z.boolean(), event: storedEventSchema })),
+            next: z.string().nullable(),
+          }),
+        ),
+        ...INVALID,
+      },
+      { query: ledgerQuerySchema.shape },
+    ),
+  },
+  '/api/ledger/balances': {
+    get: route('listBalances', 'What the ledger says is there, and what each job has used', {
+      200: json(
+        'By item: g of wire, L of gas, pieces of the others; null where nobody knows',
+        z.object({
+          epoch: z.string(),
+          balances: z.array(
+            z.object({
+              item: z.string(),
+              amount: z.number().nullable(),
+              movements: z.int(),
+              countedAt: z.iso.datetime().nullable(),
+            }),
+          ),
+          used: z.array(z.object({ jobId: z.string(), item: z.string(), amount: z.number() })),
+        }),
+      ),
+    }),
+  },
+  '/api/ledger/check': {
+    get: route('checkLedger', 'Whether every event follows from the one before it, by its hash', {
+      200: json(
+        'How many there are, and the first that does not follow',
+        z.object({ events: z.int(), isWhole: z.boolean(), brokenAt: z.int().nullable() }),
+      ),
+    }),
   },
   '/api/monitor': {
     get: route(

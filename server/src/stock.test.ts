@@ -101,11 +101,21 @@ describe('a count', () => {
         catalogue: { format: 'brannik-catalogue', version: 2, ...empty, stock },
         versions: {},
       })
-    const taken = await take([{ id: WIRE, amount: 1234 }])
-    expect(taken.body).toEqual({ items: [{ path: 'stock', id: WIRE, version: 3 }] })
-    // The same count again is no movement.
+    // A file says nothing of what was used since: what is counted stays.
     expect((await take([{ id: WIRE, amount: 1234 }])).body).toEqual({ items: [] })
-    expect(await movements(WIRE)).toHaveLength(3)
+    expect(await movements(WIRE)).toHaveLength(2)
+    await server.call('POST', '/api/wires', {
+      ...(await server.call('GET', '/api/wires/er70s6-035')).body.record,
+      id: 'new-in',
+      name: 'New in',
+    })
+    const taken = await take([
+      { id: 'wire.new-in', amount: 1234 },
+      { id: WIRE, amount: 9 },
+    ])
+    expect(taken.body).toEqual({ items: [{ path: 'stock', id: 'wire.new-in', version: 1 }] })
+    expect((await take([{ id: 'wire.new-in', amount: null }])).body).toEqual({ items: [] })
+    expect((await server.call('GET', '/api/stock/wire.new-in')).body.record.amount).toBe(1234)
     const strange = await take([{ id: 'gas.nothing', amount: 1 }])
     expect([strange.status, strange.body.errors[0].pointer]).toEqual([422, '/catalogue/stock/0/id'])
   })

@@ -17,9 +17,9 @@ const STRANGE = `select counted.id from unnest($1::text[]) as counted (id)
   left join record r on r.kind = split_part(counted.id, '.', 1) and r.id = split_part(counted.id, '.', 2)
   where r.id is null limit 1`
 const COUNT = `insert into stock_item (id, amount)
-  select * from unnest($1::text[], $2::double precision[]) as counted (id, amount) order by id
+  select * from unnest($1::text[], $2::numeric[]) as counted (id, amount) order by id
   on conflict (id) do update set amount = excluded.amount, version = stock_item.version + 1
-  where stock_item.amount is distinct from excluded.amount returning id, version`
+  where stock_item.amount is null and excluded.amount is not null returning id, version`
 
 const amountOf = ({ text }: RecordDocument): number | null => (JSON.parse(text) as StockItem).amount
 
@@ -76,8 +76,8 @@ export const STOCK: Store = {
 }
 
 /**
- * Counts many at once, whatever was counted before.
- * @returns those that have changed, with their versions
+ * Counts many at once. What is counted already stays: a file says nothing of what was used since it was written.
+ * @returns those that are counted now, with their versions
  * @throws Problem where one names what is not there
  */
 export async function countMany(

@@ -39,10 +39,13 @@ async function takeInChunk(
     if (amount === undefined || !counting) return []
     const id = stockId(kind, record.id)
     const before = get('stock', id) ?? { id, amount: null }
-    return before.amount === amount ? [] : [{ path: 'stock', id, before, after: { id, amount } }]
+    // What is counted already stays: a file says nothing of what was used since it was written.
+    return before.amount !== null || amount === null
+      ? []
+      : [{ path: 'stock', id, before, after: { id, amount } }]
   })
-  const changes = [...things, ...counts]
-  const shown = new Map(changes.map(({ path, id }) => [keyOf(path, id), get(path, id)]))
+  const sent = [...things, ...counts]
+  const shown = new Map(sent.map(({ path, id }) => [keyOf(path, id), get(path, id)]))
   const recordsOf = (key: CatalogueList) =>
     items.filter(({ list }) => list === key).map(({ record }) => record)
   const catalogue = {
@@ -53,6 +56,8 @@ async function takeInChunk(
   }
   const written = await takeInCatalogue(catalogue, versions)
   const stored = new Map(written.map(({ path, id, version }) => [keyOf(path as Path, id), version]))
+  // Somebody may have counted meanwhile.
+  const changes = sent.filter(({ path, id }) => path !== 'stock' || stored.has(keyOf(path, id)))
   sync.storedTogether(changes, shown, stored)
   return changes
 }

@@ -87,7 +87,10 @@ export async function demoWorkspace() {
       })
     }
     sent.push({ method, path: name, body: init.body === undefined ? null : JSON.parse(`${init.body}`) })
-    if (name === 'catalogue') return Response.json({ items: [] })
+    if (name === 'catalogue') {
+      const { catalogue } = JSON.parse(`${init.body}`) as { catalogue: { stock: { id: string }[] } }
+      return Response.json({ items: catalogue.stock.map(({ id }) => ({ path: 'stock', id, version: 1 })) })
+    }
     return method === 'DELETE'
       ? new Response(null, { status: 204 })
       : Response.json({ version: 2, record: {} })

@@ -71,10 +71,19 @@ function stateOf(item: ReadItem): State {
   if (!item.record) return 'wrong'
   const has = workspace.get(pathOf(item), item.record.id)
   if (!has) return 'new'
-  const counted =
-    item.amount === undefined || item.amount === workspace.amountOf(pathOf(item), item.record.id)
-  return counted && isSame(has, item.record) ? 'same' : 'changed'
+  const isCounted = item.amount == null || amountNow(item) !== null
+  return isCounted && isSame(has, item.record) ? 'same' : 'changed'
 }
+const amountNow = (item: ReadItem): number | null =>
+  item.record ? workspace.amountOf(pathOf(item), item.record.id) : null
+/** What is counted stays: a file says nothing of what was used since it was written. */
+const keptCounts = computed(
+  () =>
+    items.value.filter(({ item }) => {
+      const now = amountNow(item)
+      return item.amount != null && now !== null && now !== item.amount
+    }).length,
+)
 const items = computed(() =>
   read.value?.ok ? read.value.items.map((item) => ({ item, state: stateOf(item) })) : [],
 )
@@ -136,6 +145,9 @@ async function accept(): Promise<void> {
     <p v-if="problem" class="problem" role="alert">{{ problem }}</p>
     <template v-if="read?.ok">
       <p v-for="remark in read.remarks" :key="remark" class="remark">{{ remark }}</p>
+      <p v-if="keptCounts > 0" class="remark">
+        {{ keptCounts }} counts in stock differ and stay as they are. Count them under Stores.
+      </p>
       <p role="status">
         The {{ spell(read.what) }} of {{ fileName }}: <strong>{{ count('new') }}</strong> new,
         <strong>{{ count('changed') }}</strong> replace what is stored, {{ count('same') }} unchanged<template

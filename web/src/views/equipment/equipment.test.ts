@@ -331,4 +331,12 @@ describe('files', () => {
     expect(fresh.get('gases', gas.id)?.name).toBe(gas.name)
     expect(fresh.get('gases', record.id)).toBeNull()
   })
+
+  it('an import leaves what is counted as it is', async () => {
+    const { workspace: fresh, sent } = await demoWorkspace()
+    const argon = shopDocument.gases.find(({ id }) => id === 'argon')
+    await fresh.takeIn([{ list: 'gases', record: argon, amount: 12 }] as never, 'import')
+    expect(sent[0]?.body).toMatchObject({ catalogue: { stock: [] } })
+    expect(inStock(fresh.shelf.stock, 'gas', 'argon')).toBe(inStock(shopDocument.stock, 'gas', 'argon'))
+  })
 })
