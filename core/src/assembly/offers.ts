@@ -7,6 +7,7 @@ import { isConsequence } from '../criteria/chosen.ts'
 import { type Assessment, slotsOf } from '../criteria/criterion.ts'
 import { criteriaOfSlot } from '../criteria/index.ts'
 import type { Demand } from '../demand/demand.ts'
+import { onHandOf } from '../kinds/onHand.ts'
 import type { Shelf } from '../kinds/shelf.ts'
 import { type Verdict, VERDICT_RANK } from '../model/verdict.ts'
 
@@ -22,8 +23,8 @@ export interface Offer<S extends Slot = Slot> {
 const FAR = 10
 
 /** Owned before candidates, and what is in stock before what is not. */
-function distance(slot: Slot, item: SlotItems[Slot], { stock }: Shelf): number {
-  if (isInShop(item, inStockFor(slot, stock, item))) return 0
+function distance(slot: Slot, item: SlotItems[Slot], shelf: Shelf): number {
+  if (isInShop(item, inStockFor(slot, onHandOf(shelf), item))) return 0
   return isCandidate(item) ? 2 : 1
 }
 

@@ -69,6 +69,10 @@ function shelfOf({ record, comesWith = [] }: LibraryEntry<'power-sources'>): She
     wires: WIRES,
     gases: GASES,
     tungstens: TUNGSTENS,
+    cylinders: [],
+    spools: [],
+    suppliers: [],
+    offers: [],
     presentSetUps: [],
     stock: [],
   }

@@ -13,6 +13,7 @@ import type { Circuit, Gun, Part, PowerSource, SetUp, Wire } from '../kinds/equi
 import { isEngineDriven } from '../kinds/engineDriven.ts'
 import { isCandidate } from '../model/ownership.ts'
 import { PROCESS_IDS, type ProcessId } from '../model/process.ts'
+import { onHandOf } from '../kinds/onHand.ts'
 import type { Shelf } from '../kinds/shelf.ts'
 import type { Shop } from '../kinds/shop.ts'
 import { list, message, type Message } from '../model/message.ts'
@@ -164,7 +165,7 @@ function together(shop: Shop, shelf: Shelf, source: PowerSource, process: Proces
   const chosen = settingsFor(process, wire, source)
   const begun = capabilityOf(shop, chosen, {
     ...emptyChoice(),
-    stock: shelf.stock,
+    stock: onHandOf(shelf),
     building: shelf,
     bench: shelf,
     powerSource: source,

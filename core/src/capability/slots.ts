@@ -3,6 +3,7 @@ import { word } from '../model/message.ts'
 import { isEngineDriven, type SetUp } from '../kinds/equipment.ts'
 import { inStock } from '../kinds/counts.ts'
 import type { StockItem } from '../kinds/index.ts'
+import { onHandOf } from '../kinds/onHand.ts'
 import type { Shelf } from '../kinds/shelf.ts'
 import { itemsFor, kindOfSlot, type Slot, type SlotItems, slotKey, SLOTS } from '../kinds/slots.ts'
 import type { Process } from '../reference/processes.ts'
@@ -114,7 +115,7 @@ export type Stores = Shelf & { readonly claims?: Claims }
 export function chosenOf(setUp: SetUp, shelf: Stores): Chosen {
   const chosen: Record<string, unknown> = {
     ...emptyChoice(),
-    stock: shelf.stock,
+    stock: onHandOf(shelf),
     claims: shelf.claims ?? NO_CLAIMS,
     building: shelf,
     bench: shelf,

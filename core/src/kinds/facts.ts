@@ -46,7 +46,7 @@ export function kindOfList(listKey: ListKey): Listed {
   return found
 }
 /** What a fit looks at. */
-export const SHELF_KINDS = listedIn('building', 'equipment', 'bench', 'count')
+export const SHELF_KINDS = listedIn('building', 'equipment', 'stores', 'bench', 'count')
 /** What a board looks at: the shelf and what is planned with it. */
 export const COMPUTED_KINDS = [...SHELF_KINDS, ...listedIn('plan')]
 

@@ -38,6 +38,8 @@ const WHOLE = since(
   { job: 5 },
   // What is on the machines, where things hang, and the feeder's own mark for the tension.
   { 'power-source': 7, feeder: 2, gun: 2, wire: 4, gas: 3 },
+  // Cylinders, spools, suppliers, prices, orders and quotes.
+  {},
 )
 
 /** By kind of file, for each of its versions the versions of the records in it; a kind that is not named has 1. */

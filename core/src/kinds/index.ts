@@ -1,6 +1,7 @@
 /** Every kind of record, what is named before what names it. A new kind is a file beside this one, and a line here. */
 import type { z } from 'zod'
 import { circuitKind } from './circuit.ts'
+import { cylinderKind } from './cylinder.ts'
 import { decisionKind } from './decision.ts'
 import { feederKind } from './feeder.ts'
 import { gasKind } from './gas.ts'
@@ -8,15 +9,20 @@ import { generatorKind } from './generator.ts'
 import { gunKind } from './gun.ts'
 import { jobKind } from './job.ts'
 import type { Scope } from './kind.ts'
+import { offerKind } from './offer.ts'
+import { orderKind } from './order.ts'
 import { otherLoadKind } from './otherLoad.ts'
 import { panelKind } from './panel.ts'
 import { partKind } from './part.ts'
 import { powerSourceKind } from './powerSource.ts'
 import { presentSetUpKind } from './presentSetUp.ts'
+import { quoteKind } from './quote.ts'
 import { requirementSheetKind } from './requirementSheet.ts'
 import { setUpKind } from './setUp.ts'
 import { shopKind } from './shop.ts'
+import { spoolKind } from './spool.ts'
 import { defineStock } from './stock.ts'
+import { supplierKind } from './supplier.ts'
 import { tungstenKind } from './tungsten.ts'
 import { wireKind } from './wire.ts'
 
@@ -33,11 +39,17 @@ const DOCUMENTS = [
   wireKind,
   gasKind,
   tungstenKind,
+  cylinderKind,
+  spoolKind,
+  supplierKind,
+  offerKind,
   presentSetUpKind,
   setUpKind,
   jobKind,
   requirementSheetKind,
   decisionKind,
+  orderKind,
+  quoteKind,
 ] as const
 
 export const KINDS = [...DOCUMENTS, defineStock(DOCUMENTS)] as const

@@ -42,7 +42,7 @@ const stockSchema = z
     })
   })
 
-const shelfShape = listSchemas(['building', 'equipment', 'bench', 'count'])
+const shelfShape = listSchemas(['building', 'equipment', 'stores', 'bench', 'count'])
 
 /** What the shop has to choose from. */
 export const shelfSchema = z.strictObject(shelfShape)

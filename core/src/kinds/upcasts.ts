@@ -50,8 +50,8 @@ const STOCK_FIELDS = { part: 'stock', wire: 'stockG', gas: 'leftL', tungsten: 's
 
 /** Which lists a file of today has. */
 const SCOPES: Readonly<Partial<Record<FileFormat, readonly Scope[]>>> = {
-  'brannik-shop': ['building', 'equipment', 'bench', 'plan', 'paper'],
-  'brannik-fit': ['building', 'equipment', 'bench'],
+  'brannik-shop': ['building', 'equipment', 'stores', 'bench', 'plan', 'paper'],
+  'brannik-fit': ['building', 'equipment', 'stores', 'bench'],
 }
 
 /**

@@ -114,6 +114,10 @@ const smallShelves: fc.Arbitrary<Shelf> = fc
       wires: of(['wire'], []),
       gases: of(['gas'], gases),
       tungstens: of(['tungsten'], []),
+      cylinders: [],
+      spools: [],
+      suppliers: [],
+      offers: [],
       presentSetUps: [],
       stock: [],
     }

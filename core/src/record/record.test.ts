@@ -17,7 +17,8 @@ import { demoInput } from '../testing/samples.ts'
 import { record, row } from '../testing/logRows.ts'
 import { joint } from '../testing/samples.ts'
 import { couponPasses, leakRate, proofOf, provenTight } from './evidence.ts'
-import { gaugeL } from './gauge.ts'
+import { CO2_L_PER_G, compressibility } from '../trade/realGas.ts'
+import { gaugeL, type Reading, type Vessel } from './gauge.ts'
 import { planOfWelds, recordFor } from './recordFor.ts'
 import { visualItems } from './visual.ts'
 import { fitJob } from '../fit/fit.ts'
@@ -552,19 +553,72 @@ describe('a row of the log', () => {
 })
 
 describe('readings', () => {
-  const argon = { name: 'Argon', fullL: 3500, co2Pct: 0 }
-  const imperial = { system: 'imperial', locale: 'en-US' } as const
-  it('of a gauge are a share of a full cylinder', () => {
-    expect(gaugeL('1100 psi', argon, imperial)).toMatchObject({ ok: true, valueL: 1750 })
-    expect(gaugeL('100 bar', argon, { system: 'metric', locale: 'de-DE' })).toMatchObject({
-      ok: true,
-      valueL: 1750,
-    })
-    expect(gaugeL('60 ft³', argon, imperial)).toMatchObject({ ok: true })
+  const argon = { name: 'Argon', fullL: 3500, argonPct: 100, co2Pct: 0, oxygenPct: 0, heliumPct: 0 }
+  const co2 = { ...argon, name: 'CO₂', argonPct: 0, co2Pct: 100 }
+  const imperial = { notation: { system: 'imperial', locale: 'en-US' }, remainderBar: 0 } as const
+  const metric = { notation: { system: 'metric', locale: 'de-DE' }, remainderBar: 0 } as const
+  const litres = (text: string, vessel: Vessel, of: Reading = metric): number => {
+    const read = gaugeL(text, vessel, of)
+    if (!read.ok) throw new Error(read.message)
+    return read.valueL
+  }
+  it('of a gauge are nearly a share of a full cylinder: at half pressure argon holds a little less than half', () => {
+    expect(litres('2200 psi', argon, imperial)).toBeCloseTo(3500, 3)
+    expect(litres('1100 psi', argon, imperial) / 3500).toBeCloseTo(0.49, 1)
+    expect(litres('100 bar', argon)).toBeLessThan(1750)
+    expect(litres('60 ft³', argon, imperial)).toBeCloseTo(60 * 28.3168, 0)
+    expect(litres('0 bar', argon)).toBe(0)
   })
   it.each([
-    ['800 psi', { ...argon, co2Pct: 100 }, /vapor pressure/],
-    ['9000 psi', argon, /pressure of a cylinder/],
+    // Contents of a 50 L cylinder at 200 bar and 15 °C, m³ at 1 bar, as gas catalogues publish them (from memory).
+    ['argon', { argonPct: 100 }, 10.7, 1],
+    ['helium', { argonPct: 0, heliumPct: 100 }, 9.1, 4],
+    ['oxygen', { argonPct: 0, oxygenPct: 100 }, 10.6, 3],
+    ['82/18 argon and CO₂', { argonPct: 82, co2Pct: 18 }, 11.7, 2],
+  ])('of 50 L of %s at 200 bar are what is published', (_name, shares, m3, withinPct) => {
+    const held = litres('200 bar', { ...argon, waterL: 50, fullBar: 200, fullL: 11_000, ...shares })
+    // Free gas is measured at 1.013 bar here.
+    expect(Math.abs((held * 1.013_25) / 1000 / m3 - 1) * 100).toBeLessThan(withinPct)
+  })
+  it('of a real gas end in those of an ideal one where it is thin: p·V = n·R·T', () => {
+    for (const shares of [argon, { ...argon, argonPct: 75, co2Pct: 25 }])
+      expect(compressibility(shares, 0.01, 15)).toBeCloseTo(1, 4)
+    // One mole at 0 °C and 1.01325 bar takes 22.414 L (CODATA): a gram of CO₂ at 15 °C so much.
+    expect(CO2_L_PER_G).toBeCloseTo(((22.414 / 44.01) * 288.15) / 273.15, 3)
+    // 8.74 ft³ a pound at 70 °F (Compressed Gas Association, from memory).
+    expect((CO2_L_PER_G * 453.592 * 294.26) / 288.15 / 28.3168).toBeCloseTo(8.74, 1)
+  })
+  it('of a cold cylinder are more than its gauge shows at 15 °C, of a hot one less', () => {
+    expect(litres('100 bar at -10 C', argon)).toBeGreaterThan(litres('100 bar', argon))
+    expect(litres('100 bar at 40 C', argon)).toBeLessThan(litres('100 bar', argon))
+    expect(litres('100 bar at 59 F', argon)).toBeCloseTo(litres('100 bar', argon), 6)
+  })
+  it('leave what stays in the cylinder', () => {
+    const of = { ...metric, remainderBar: 2 }
+    expect(litres('2 bar', argon, of)).toBe(0)
+    expect(litres('1 bar', argon, of)).toBe(0)
+    expect(litres('100 bar', argon) - litres('100 bar', argon, of)).toBeCloseTo(litres('2 bar', argon), 6)
+  })
+  it('of CO₂ are by weight, from the weight of the empty cylinder', () => {
+    const cylinder = { ...co2, fullL: 12_500, tareG: 40_000 }
+    expect(litres('50 kg', cylinder)).toBeCloseTo(10_000 * CO2_L_PER_G, 6)
+    expect(litres('40 kg', cylinder)).toBe(0)
+  })
+  it.each([
+    ['50 kg', co2, /empty weight is not recorded/],
+    ['39 kg', { ...co2, tareG: 40_000 }, /less than the cylinder weighs empty/],
+    ['80 kg', { ...co2, tareG: 40_000 }, /more than a full cylinder/],
+    ['50 kg', argon, /is a weight. Enter what the gauge shows/],
+    ['200 bar', { ...argon, waterL: 10, fullBar: 150 }, /above the pressure of this cylinder, 150 bar/],
+    ['100 bar at 90 C', argon, /temperature at which nobody welds/],
+  ])('%s is refused with what to enter: %s', (text, vessel, said) => {
+    const read = gaugeL(text, vessel, metric)
+    expect(read.ok ? '' : read.message).toMatch(said)
+  })
+  it.each([
+    ['800 psi', co2, /vapor pressure/],
+    ['9000 psi', argon, /above the pressure of this cylinder, 2200 psi/],
+    ['-5 psi', argon, /pressure of a cylinder/],
     ['900 ft³', argon, /more than a full cylinder/],
     ['lots', argon, /./],
   ])('%s is refused with what to enter', (text, gas, said) => {

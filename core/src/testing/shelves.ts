@@ -209,10 +209,7 @@ const DRAWER: readonly Part[] = [
 ]
 
 /** One of each that goes together with the drawer, so that most set-ups can be made whole; the random ones come on top. */
-const BASICS: Omit<
-  Shelf,
-  'generators' | 'panels' | 'loads' | 'parts' | 'feeders' | 'presentSetUps' | 'stock'
-> = {
+const BASICS: Pick<Shelf, 'circuits' | 'powerSources' | 'guns' | 'wires' | 'gases' | 'tungstens'> = {
   circuits: [
     {
       id: 'c',
@@ -281,6 +278,10 @@ const things: fc.Arbitrary<Omit<Shelf, 'stock'>> = fc.record({
   generators,
   panels: fc.constant([]),
   loads: fc.constant([]),
+  cylinders: fc.constant([]),
+  spools: fc.constant([]),
+  suppliers: fc.constant([]),
+  offers: fc.constant([]),
   presentSetUps: fc.constant([]),
   circuits: withBasics(BASICS.circuits, circuit, 3),
   powerSources: withBasics(BASICS.powerSources, powerSource, 6),
