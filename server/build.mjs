@@ -25,7 +25,7 @@ await build({
   packages: 'external',
   alias: {
     '@brannik/core': here('../core/src/index.ts'),
-    '@brannik/stand-ins': here('../stand-ins/src/arcMonitor.ts'),
+    '@brannik/stand-ins': here('../stand-ins/src/index.ts'),
   },
   logLevel: 'warning',
 })

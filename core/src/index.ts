@@ -65,7 +65,31 @@ export { timedTravel, turnsPerMin } from './trade/turntable.ts'
 export { couponPasses, leakRate, type CouponProof, provenTight } from './record/evidence.ts'
 export { visualItems } from './record/visual.ts'
 export { type Claim, Claims, NO_CLAIMS } from './capability/claims.ts'
-export { type Draw, type RunOut, runOut } from './stores/runOut.ts'
+export {
+  type Arrival,
+  arrivalsOf,
+  type Delivery,
+  type Draw,
+  type RunOut,
+  runOut,
+  type StockStep,
+} from './stores/runOut.ts'
+export {
+  type Buying,
+  OLD_PRICE_DAYS,
+  offeredItem,
+  orderOf,
+  type ToOrder,
+  toOrder,
+  type ToOrderLine,
+} from './stores/toOrder.ts'
+export type { Cylinder } from './kinds/cylinder.ts'
+export type { PriceOffer } from './kinds/offer.ts'
+export { ORDER_STATES, type Order, type OrderLine } from './kinds/order.ts'
+export { QUOTE_STATES, type Quote } from './kinds/quote.ts'
+export type { Spool } from './kinds/spool.ts'
+export type { Supplier } from './kinds/supplier.ts'
+export { dayNumber, daysAfter } from './model/days.ts'
 export { claimOf } from './stores/takes.ts'
 export { planOfWelds, type RecordStart, recordFor, savedAs } from './record/recordFor.ts'
 export { wireGPerMm } from './trade/depositionRate.ts'

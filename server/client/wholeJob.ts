@@ -51,7 +51,13 @@ export async function wholeJob(baseUrl: string): Promise<Done> {
   const etag = making.response.headers.get('ETag') ?? ''
 
   const { format: _format, version: _version, setUps: _setUps, jobs: _jobs, ...rest } = whole
-  const { requirementSheets: _sheets, decisions: _decisions, ...shelf } = rest
+  const {
+    requirementSheets: _sheets,
+    decisions: _decisions,
+    orders: _orders,
+    quotes: _quotes,
+    ...shelf
+  } = rest
   const fit = given(await client.POST('/api/fit', { params: { query: {} }, body: { ...shelf, setUp, job } }))
 
   const replaced = given(

@@ -21,6 +21,7 @@ import type { Database } from './database.ts'
 import { bodyBytes, bodyReader } from './documents/body.ts'
 import { createMetrics } from './metrics.ts'
 import { monitorAt } from './monitor.ts'
+import { supplierAt } from './supplier.ts'
 import { openApiDocument } from './openapi.ts'
 import { notFound, problemHandler } from './problems.ts'
 import { accountRoutes, auditRoutes, doorRoutes } from './routes/access.ts'
@@ -33,6 +34,7 @@ import { eventRoutes } from './events/routes.ts'
 import { fitRoutes } from './routes/fit.ts'
 import { healthRoutes } from './routes/health.ts'
 import { monitorRoutes } from './routes/monitor.ts'
+import { supplierRoutes } from './routes/supplier.ts'
 import { backupRoutes, historyRoutes } from './routes/keeping.ts'
 import { recordRoutes, shopRoutes } from './routes/records.ts'
 import { ROOT } from './root.ts'
@@ -78,6 +80,8 @@ export interface AppOptions {
   readonly room?: Room
   /** Where the shop's arc monitor is heard; the stand-in where it is left out. */
   readonly arcMonitor?: string | null
+  /** Where the shop's supplier answers; the stand-in where it is left out. */
+  readonly supplier?: string | null
 }
 
 const ROUTES = [
@@ -91,6 +95,7 @@ const ROUTES = [
   ledgerRoutes,
   logRoutes,
   monitorRoutes,
+  supplierRoutes,
   fitRoutes,
   shopRoutes(SHOP),
   catalogueRoutes,
@@ -177,6 +182,7 @@ export function createApp({
   pool,
   room = UNKNOWN_ROOM,
   arcMonitor = null,
+  supplier = null,
 }: AppOptions): App {
   const app = express()
   const services: Services = {
@@ -191,6 +197,7 @@ export function createApp({
     streams: new Map(),
     room,
     monitor: monitorAt(arcMonitor),
+    supplier: supplierAt(supplier),
   }
   const metrics = createMetrics(services, pool)
   app.disable('x-powered-by')
@@ -248,6 +255,7 @@ export function createApp({
     async close() {
       endStreams(services.streams)
       await services.monitor.close()
+      await services.supplier.close()
       await services.changes.close()
     },
   }

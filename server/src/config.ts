@@ -53,6 +53,9 @@ const schema = z.object({
   ARC_MONITOR: z
     .union([z.literal(''), z.string().regex(/^wss?:\/\/\S+$/, 'must begin with ws:// or wss://')])
     .default(''),
+  SUPPLIER: z
+    .union([z.literal(''), z.string().regex(/^https?:\/\/\S+$/, 'must begin with http:// or https://')])
+    .default(''),
   DEMO: z.enum(['0', '1', 'metric'], 'must be 0, 1 or metric').default('0'),
 })
 
@@ -72,6 +75,8 @@ export interface Config {
   readonly stopWithParent: boolean
   /** Where the shop's arc monitor is heard; null: a simulated one. */
   readonly arcMonitor: string | null
+  /** Where the shop's supplier answers; null: a simulated one. */
+  readonly supplier: string | null
   /** The demo shop that is loaded into an empty database; null where it asks whoever opens it. */
   readonly demo: DemoId | null
 }
@@ -199,6 +204,7 @@ export function readConfig(environment: NodeJS.ProcessEnv): Config {
     },
     stopWithParent: it.STOP_WITH_PARENT === '1',
     arcMonitor: it.ARC_MONITOR || null,
+    supplier: it.SUPPLIER || null,
     demo: DEMO_OF[it.DEMO],
   }
 }

@@ -278,7 +278,9 @@ describe('migrations', () => {
     await put('part', { id: 'p', stock: 4 })
     await put('tungsten', { id: 't', stock: 2 })
     await migrate(database)
-    expect((await database.query('select id, amount::float as amount from stock_item order by id')).rows).toEqual([
+    expect(
+      (await database.query('select id, amount::float as amount from stock_item order by id')).rows,
+    ).toEqual([
       { id: 'gas.g', amount: 0 },
       { id: 'part.p', amount: 4 },
       { id: 'tungsten.t', amount: 2 },

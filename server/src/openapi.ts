@@ -23,6 +23,8 @@ import { catalogueImportSchema, wholeImportSchema } from './documents/documents.
 import { ledgerQuerySchema } from './events/ledger.ts'
 import { logQuerySchema } from './events/log.ts'
 import { eventQuerySchema } from './events/routes.ts'
+import { orderSentSchema, pricesAskedSchema } from './routes/supplier.ts'
+import { pricedSchema, takenSchema } from './supplier.ts'
 import { fitAnswerSchema } from './fitAnswer.ts'
 import { LIMITS } from './limits.ts'
 import { passwordChangeSchema, signInSchema } from './routes/access.ts'
@@ -387,6 +389,40 @@ const HAPPENINGS: ZodOpenApiPathsObject = {
         ...INVALID,
       },
       { query: monitorQuerySchema.shape },
+    ),
+  },
+  '/api/supplier/prices': {
+    post: route(
+      'askSupplier',
+      'Asks the supplier for price, stock and lead time; what cannot be so is left out, with why',
+      {
+        200: json(
+          'What was answered and can be believed',
+          z.object({
+            isStandIn: z.boolean(),
+            items: z.array(pricedSchema),
+            refused: z.array(z.object({ item: z.string(), why: z.string() })),
+          }),
+        ),
+        503: problem('The supplier does not answer'),
+        ...INVALID,
+      },
+      { body: pricesAskedSchema },
+    ),
+  },
+  '/api/supplier/orders': {
+    post: route(
+      'sendOrder',
+      'Sends an order to the supplier; sent again it is the same order, also where its answer was lost',
+      {
+        200: json(
+          'What the supplier calls it, and when it comes',
+          takenSchema.extend({ isStandIn: z.boolean() }),
+        ),
+        503: problem('The supplier does not answer'),
+        ...INVALID,
+      },
+      { body: orderSentSchema },
     ),
   },
   '/api/log': {

@@ -7,6 +7,7 @@ import type { Changes } from './changes.ts'
 import type { Database } from './database.ts'
 import type { Monitor } from './monitor.ts'
 import type { Room } from './room.ts'
+import type { SupplierLine } from './supplier.ts'
 import type { ReadBody } from './documents/body.ts'
 
 export interface Services {
@@ -21,6 +22,7 @@ export interface Services {
   readonly streams: Map<Response, Actor>
   readonly room: Room
   readonly monitor: Monitor
+  readonly supplier: SupplierLine
 }
 
 /** Adds routes to the API. */

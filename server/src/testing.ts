@@ -139,6 +139,8 @@ interface Options {
   readonly room?: Room
   /** Where an arc monitor is heard. */
   readonly arcMonitor?: string
+  /** Where a supplier answers. */
+  readonly supplier?: string
   /** By which way the server reaches its database, where not directly. */
   readonly reach?: (databaseUrl: string) => Promise<string>
 }
@@ -149,6 +151,7 @@ export async function startTestServer({
   workMs = 60_000,
   room = UNKNOWN_ROOM,
   arcMonitor,
+  supplier,
   reach = (databaseUrl) => Promise.resolve(databaseUrl),
 }: Options = {}): Promise<TestServer> {
   const { url: databaseUrl, drop } = await demoDatabase()
@@ -169,6 +172,7 @@ export async function startTestServer({
     pool,
     room,
     arcMonitor: arcMonitor ?? null,
+    supplier: supplier ?? null,
   })
   const server = createHttpServer(app.express)
   const url = `http://127.0.0.1:${await listen(server, 0, '127.0.0.1')}`

@@ -526,6 +526,7 @@ export const ASSUMPTIONS = {
   handValveOpenS: gas('Hand valve open beyond the arc, per start', 20, 's', [0, 600], PRACTICE),
   co2FreezeLPerMin: gas('CO₂ flow that freezes an unheated regulator', 16.5, 'L/min', [5, 50], PRACTICE),
   gasLeakPct: gas('Leaks and purging', 5, '%', [0, 100], PRACTICE),
+  safetyStockPct: money('Safety stock above planned jobs', 10, '%', [0, 200], PRACTICE),
   cylinderRemainderBar: gas('Pressure that stays in a cylinder', 2, 'bar', [0, 20], PRACTICE),
   windLimitKmPerH: gas(
     'Maximum wind at a gas-shielded weld',

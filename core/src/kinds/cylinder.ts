@@ -34,8 +34,8 @@ export const cylinderSchema = z.strictObject({
   openOnId: idSchema.nullable().meta(field('Open on', { reference: 'power-source', empty: 'not open' })),
   keptAt: keptAtSchema.meta(field('Kept at', { empty: 'not set' })),
   rentPerDay: amountSchema.nullable().meta(field('Rent per day', { empty: 'owned, no rent', group: 'Rent' })),
-  cameOn: daySchema.nullable().meta(field('Came on', { empty: 'not recorded' })),
-  returnedOn: daySchema.nullable().meta(field('Returned on', { empty: 'in the shop' })),
+  cameOn: daySchema.nullable().meta(field('Came on', { empty: 'not recorded', reads: 'day' })),
+  returnedOn: daySchema.nullable().meta(field('Returned on', { empty: 'in the shop', reads: 'day' })),
 })
 export type Cylinder = z.infer<typeof cylinderSchema>
 

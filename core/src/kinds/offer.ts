@@ -23,7 +23,7 @@ export const offerSchema = z
     /** For one package as the record of the item has it: a spool, a refill, a piece. */
     price: amountSchema.meta(field('Price per package', { group: 'Price' })),
     currency: currencySchema.meta(field('Currency')),
-    pricedOn: daySchema.meta(field('Price of')),
+    pricedOn: daySchema.meta(field('Price of', { reads: 'day' })),
     leadDays: leadDaysSchema.nullable().meta(field('Lead time', { unit: 'days', empty: 'as the supplier' })),
     breakFrom: z
       .int('must be a whole number')
@@ -49,7 +49,7 @@ export const offerSchema = z
     else if (breakPrice !== null && breakPrice >= price)
       refuse('breakPrice', breakPrice, `is ${breakPrice}, not less than ${price}. Enter the lower price`)
   })
-export type Offer = z.infer<typeof offerSchema>
+export type PriceOffer = z.infer<typeof offerSchema>
 
 export const offerKind = defineKind({
   kind: 'offer',

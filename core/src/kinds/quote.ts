@@ -7,7 +7,12 @@ import { defineKind } from './kind.ts'
 import { currencySchema } from './supplier.ts'
 
 export const QUOTE_STATES = ['draft', 'sent', 'won', 'lost'] as const
-const cents = z.int('must be a whole number of cents').min(-1e12, 'is too small').max(1e12, 'is too large')
+const cents = (title: string) =>
+  z
+    .int('must be a whole number of cents')
+    .min(-1e12, 'is too small')
+    .max(1e12, 'is too large')
+    .meta(field(title, { unit: 'cents' }))
 const pct = z.number().min(0, 'must be 0 % or more').max(900, 'must be at most 900 %')
 
 export const quoteSchema = z.strictObject({
@@ -32,12 +37,12 @@ export const quoteSchema = z.strictObject({
   currency: currencySchema.meta(field('Currency')),
   /** What it costs the shop, as it was calculated that day; they add up to the cent. */
   lines: z
-    .array(z.strictObject({ what: nameSchema, cents }))
+    .array(z.strictObject({ what: nameSchema, cents: cents('Amount') }))
     .max(60, 'holds more than 60 lines')
     .meta(field('Cost', { isApart: true, member: 'line' })),
   /** Nine runs of ten cost between these. */
-  lowCents: cents,
-  highCents: cents,
+  lowCents: cents('Cost, low'),
+  highCents: cents('Cost, high'),
   hours: amountSchema.meta(field('Hours')),
   /** Which cost of the range the price is made of, %: 50 is the middle. */
   atPct: z
@@ -45,7 +50,7 @@ export const quoteSchema = z.strictObject({
     .min(5, 'must be at least 5 %')
     .max(95, 'must be at most 95 %')
     .meta(field('Cost taken at', { unit: '%' })),
-  atCents: cents,
+  atCents: cents('Cost'),
   overheadPct: pct.meta(field('Overhead', { unit: '%' })),
   marginPct: z
     .number()
@@ -54,7 +59,7 @@ export const quoteSchema = z.strictObject({
     .meta(field('Margin', { unit: '%' })),
   minimumCharge: amountSchema.meta(field('Minimum charge')),
   deliveryCharge: amountSchema.meta(field('Delivery')),
-  priceCents: cents,
+  priceCents: cents('Price'),
   includes: noteSchema.meta(field('Included')),
   excludes: noteSchema.meta(field('Not included')),
 })

@@ -22,7 +22,7 @@ export interface FieldMore {
   /** What people write most; anything else may be written too. */
   readonly suggests?: Suggesting
   /** How a text is read when it is left: what it holds is shown back with its unit. */
-  readonly reads?: 'conductor'
+  readonly reads?: 'conductor' | 'day'
   /** What a new record has; without it nothing, or the first choice. */
   readonly blank?: unknown
   /** A new record leaves it open: empty would say something. */

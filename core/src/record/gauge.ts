@@ -32,14 +32,14 @@ const fullBarOf = ({ fullBar }: Vessel, system: UnitSystem): number => fullBar ?
 /** Free gas at what the gauge shows, L, down to an empty one. */
 function heldL(vessel: Vessel, bar: number, temperatureC: number, system: UnitSystem): number {
   const perL = freePerL(vessel, bar, temperatureC) - freePerL(vessel, 0, temperatureC)
-  if (vessel.waterL != null) return perL * vessel.waterL
+  if (typeof vessel.waterL === 'number') return perL * vessel.waterL
   const fullBar = fullBarOf(vessel, system)
   return (perL / (freePerL(vessel, fullBar, FILLED_AT_C) - freePerL(vessel, 0, FILLED_AT_C))) * vessel.fullL
 }
 
 /** @returns what a full one holds, L */
 export const fullL = (vessel: Vessel, system: UnitSystem): number =>
-  vessel.waterL == null || isCo2(vessel)
+  typeof vessel.waterL !== 'number' || isCo2(vessel)
     ? vessel.fullL
     : heldL(vessel, fullBarOf(vessel, system), FILLED_AT_C, system)
 
@@ -90,7 +90,7 @@ function ofGauge(
 function ofWeight(text: string, vessel: Vessel, { notation }: Reading): GaugeRead {
   if (!isCo2(vessel))
     return refused('is a weight. Enter what the gauge shows, for example 1200 psi or 80 bar')
-  if (vessel.tareG == null)
+  if (typeof vessel.tareG !== 'number')
     return refused(
       'is a weight, and the empty weight is not recorded. Enter it from the shoulder of the cylinder',
     )

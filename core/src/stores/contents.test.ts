@@ -10,9 +10,10 @@ import { sampleWire } from '../testing/equipment.ts'
 import { contentsG, pieceG } from './contents.ts'
 import { exposureH } from './rodOven.ts'
 
+const reckoner = reckonerFor(assumptionsOf({ assumptions: {} }))
 const of = {
   notation: { system: 'metric', locale: 'de-DE' },
-  reckoner: reckonerFor(assumptionsOf({ assumptions: {} })),
+  assumptions: assumptionsOf({ assumptions: {} }),
 } as const
 const spool: Spool = {
   id: 's',
@@ -75,7 +76,7 @@ describe('rods', () => {
     packageG: 5000,
   })
   it('by piece are diameter, length and density: a metre of 2.4 mm steel is 35.5 g', () => {
-    expect(pieceG(rod, of.reckoner)).toBeCloseTo(35.5, 1)
+    expect(pieceG(rod, reckoner)).toBeCloseTo(35.5, 1)
     expect(grams('20 rods', spool, rod)).toBeCloseTo(710, 0)
     expect(contentsG('2,5 rods', spool, rod, of).ok).toBe(false)
   })
@@ -87,7 +88,7 @@ describe('rods', () => {
       lengthMm: 355.6,
       metal: 'carbon-steel',
     })
-    const perLb = 453.592 / (pieceG(stick, of.reckoner) ?? 0)
+    const perLb = 453.592 / (pieceG(stick, reckoner) ?? 0)
     expect(perLb).toBeGreaterThan(12)
     expect(perLb).toBeLessThan(17)
   })

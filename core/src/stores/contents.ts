@@ -6,7 +6,8 @@ import { parseQuantity } from '../quantity/parse.ts'
 import { isNumberProblem, readNumber } from '../quantity/number.ts'
 import type { Notation } from '../quantity/units.ts'
 import { DENSITY } from '../reference/materials.ts'
-import type { Reckoner } from '../calculation/reckoner.ts'
+import { type Reckoner, reckonerFor } from '../calculation/reckoner.ts'
+import type { Assumptions } from '../assumptions/assume.ts'
 import { electrodeMassG } from '../trade/covered.ts'
 
 export type ContentsRead =
@@ -52,13 +53,13 @@ function byDepth(depthMm: number, spool: Spool, { packageG }: Wire): ContentsRea
 /**
  * Reads `14.2 lb` on the scale with its spool, `1 in deep`, `40 rods`; a weight without a recorded tare is of the wire alone.
  * @returns g of wire, or what to enter
- * @example contentsG('6.1 kg', spool, wire, { notation, reckoner }) // 5100 g, where the spool weighs 1 kg empty
+ * @example contentsG('6.1 kg', spool, wire, { notation, assumptions }) // 5100 g, where the spool weighs 1 kg empty
  */
 export function contentsG(
   text: string,
   spool: Spool,
   wire: Wire,
-  { notation, reckoner }: { readonly notation: Notation; readonly reckoner: Reckoner },
+  { notation, assumptions }: { readonly notation: Notation; readonly assumptions: Assumptions },
 ): ContentsRead {
   const written = text.trim()
   const depth = DEPTH.exec(written)
@@ -68,7 +69,7 @@ export function contentsG(
   }
   const counted = PIECES.exec(written)
   if (counted) {
-    const each = pieceG(wire, reckoner)
+    const each = pieceG(wire, reckonerFor(assumptions))
     if (each === null) return refused('counts pieces, and this wire is on a spool. Weigh it')
     const number = readNumber(counted[1] ?? '', notation.locale)
     if (isNumberProblem(number) || number.rest !== '' || !Number.isInteger(number.value))

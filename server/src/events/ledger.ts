@@ -87,6 +87,10 @@ export const ledgerRoutes: AddRoutes = (api, { database }) => {
       database,
       async (connection) => (await connection.query<{ events: number; brokenAt: number | null }>(BREAK)).rows,
     )
-    response.json({ events: found?.events ?? 0, isWhole: found?.brokenAt == null, brokenAt: found?.brokenAt ?? null })
+    response.json({
+      events: found?.events ?? 0,
+      isWhole: (found?.brokenAt ?? null) === null,
+      brokenAt: found?.brokenAt ?? null,
+    })
   })
 }

@@ -71,7 +71,7 @@ function stateOf(item: ReadItem): State {
   if (!item.record) return 'wrong'
   const has = workspace.get(pathOf(item), item.record.id)
   if (!has) return 'new'
-  const isCounted = item.amount == null || amountNow(item) !== null
+  const isCounted = typeof item.amount !== 'number' || amountNow(item) !== null
   return isCounted && isSame(has, item.record) ? 'same' : 'changed'
 }
 const amountNow = (item: ReadItem): number | null =>
@@ -81,7 +81,7 @@ const keptCounts = computed(
   () =>
     items.value.filter(({ item }) => {
       const now = amountNow(item)
-      return item.amount != null && now !== null && now !== item.amount
+      return typeof item.amount === 'number' && now !== null && now !== item.amount
     }).length,
 )
 const items = computed(() =>

@@ -18,7 +18,8 @@ import EquipmentList from './EquipmentList.vue'
 import LibraryDialog from './LibraryDialog.vue'
 import { filterRows, type HeldFilter, PART_CHOICES, type Row, rowOf } from './lists.ts'
 import ShopHead from '../shop/ShopHead.vue'
-import { groupOf, TABS } from './tabs.ts'
+import StoresHead from '../stores/StoresHead.vue'
+import { groupOf, routeOf, TABS } from './tabs.ts'
 import RecordEditor from './RecordEditor.vue'
 import { type EquipmentPath } from './useRecordDraft.ts'
 
@@ -34,6 +35,7 @@ const path = computed<EquipmentPath>(
   () => TABS.find((tab) => tab.path === route.params['list'])?.path ?? 'power-sources',
 )
 const tab = computed(() => TABS.find((one) => one.path === path.value))
+const isOfStores = computed(() => groupOf(path.value) === 'stores')
 const tabs = computed(() => TABS.filter(({ group }) => group === groupOf(path.value)))
 const id = computed(() =>
   typeof route.params['id'] === 'string' && route.params['id'] !== '' ? route.params['id'] : null,
@@ -90,7 +92,7 @@ const FILTERS = [
 ] as const
 
 const open = (openId: string): void => {
-  void router.replace({ name: 'equipment', params: { list: path.value, id: openId } })
+  void router.replace(routeOf(path.value, openId))
 }
 /** Something is always open where there is something; a search does not change what. */
 const openId = computed(() => id.value ?? begun.value[0]?.id ?? stored.value[0]?.id ?? null)
@@ -115,12 +117,13 @@ onKeyStroke('/', (event) => {
 
 <template>
   <section class="equipment">
-    <ShopHead />
+    <StoresHead v-if="isOfStores" />
+    <ShopHead v-else />
     <nav class="lists screen-only" aria-label="Kinds of equipment">
       <RouterLink
         v-for="one in tabs"
         :key="one.path"
-        :to="{ name: 'equipment', params: { list: one.path } }"
+        :to="routeOf(one.path)"
         :class="{ here: one.path === path }"
         :aria-current="one.path === path ? 'page' : undefined"
         >{{ one.title }} <span class="label">{{ counts[one.path] }}</span></RouterLink
@@ -144,11 +147,11 @@ onKeyStroke('/', (event) => {
         :items="PART_CHOICES"
         optional="all parts"
       />
-      <VChipGroup v-model="held" mandatory aria-label="Filter">
+      <VChipGroup v-if="!isOfStores" v-model="held" mandatory aria-label="Filter">
         <VChip v-for="[value, words] in FILTERS" :key="value" :value="value">{{ words }}</VChip>
       </VChipGroup>
       <span class="label count" role="status">{{ rows.length }} of {{ stored.length + begun.length }}</span>
-      <VMenu location="bottom end" :transition="false">
+      <VMenu v-if="!isOfStores" location="bottom end" :transition="false">
         <template #activator="{ props: activator }">
           <button class="plain-button" v-bind="activator">Import and export</button>
         </template>
@@ -163,7 +166,7 @@ onKeyStroke('/', (event) => {
           />
         </VList>
       </VMenu>
-      <button v-if="path !== 'power-sources'" class="plain-button" @click="library = true">
+      <button v-if="path !== 'power-sources' && !isOfStores" class="plain-button" @click="library = true">
         From the library
       </button>
       <VMenu v-if="path === 'parts'" location="bottom end" :transition="false">
@@ -196,7 +199,7 @@ onKeyStroke('/', (event) => {
         <p v-else class="none quiet">Nothing selected.</p>
       </div>
     </div>
-    <LibraryDialog v-model="library" :path="path" @taken="open" />
+    <LibraryDialog v-if="!isOfStores" v-model="library" :path="path" @taken="open" />
     <CatalogueDialog v-model="importing" />
   </section>
 </template>

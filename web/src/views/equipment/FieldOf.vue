@@ -3,6 +3,7 @@ import { KIND_FACTS, ownUnit, suggestionsFor } from '@brannik/core'
 import { computed, ref, useId } from 'vue'
 import { readConductorSize } from '../../components/conductorSize.ts'
 import CountField from '../../components/CountField.vue'
+import DateField from '../../components/DateField.vue'
 import FieldFrame from '../../components/FieldFrame.vue'
 import PickField from '../../components/PickField.vue'
 import QuantityField from '../../components/QuantityField.vue'
@@ -134,6 +135,12 @@ function toggle(one: string | number): void {
       @update:focused="onFocus"
     />
   </FieldFrame>
+  <DateField
+    v-else-if="spec.kind === 'text' && spec.more.reads === 'day'"
+    :label="label"
+    :model-value="value === null || value === undefined ? null : asText"
+    @update:model-value="(now) => emit('change', now)"
+  />
   <TextField
     v-else-if="spec.kind === 'text' && !spec.more.reference"
     :label="label"

@@ -18,7 +18,7 @@ import { idFor } from '../jobs/idFor.ts'
 import { fieldWords, formOf, listsOf, STOCK } from './forms.ts'
 import ListRows from './ListRows.vue'
 import { usersOf } from './lists.ts'
-import { TABS } from './tabs.ts'
+import { routeOf, TABS } from './tabs.ts'
 import PlateSeven from './PlateSeven.vue'
 import PlateEditor from './PlateEditor.vue'
 import RecordForm from './RecordForm.vue'
@@ -107,7 +107,7 @@ function remove(): void {
     workspace.edit(props.path as Path, props.id, null, `deletion of ${was}`)
     notice.show(`${was} deleted`, true)
   }
-  void router.push({ name: 'equipment', params: { list: props.path } })
+  void router.push(routeOf(props.path))
 }
 function copy(): void {
   if (!stored.value) return
@@ -120,7 +120,7 @@ function copy(): void {
     { ...stored.value, id, name: copied } as never,
     `copy of ${name.value}`,
   )
-  void router.push({ name: 'equipment', params: { list: props.path, id } })
+  void router.push(routeOf(props.path, id))
 }
 </script>
 

@@ -118,7 +118,7 @@ describe('a list of a record', () => {
 
 describe('forms', () => {
   it('have a field for everything that a record holds', () => {
-    const elsewhere = ['id', 'kind', 'processes']
+    const elsewhere = ['id', 'kind', 'processes', 'outSince']
     const check = (
       path: (typeof TABS)[number]['path'],
       record: Readonly<Record<string, unknown>>,

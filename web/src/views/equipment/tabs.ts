@@ -7,8 +7,8 @@ export interface ListTab {
   readonly title: string
   /** For "New …". */
   readonly noun: string
-  /** The tab of Shop that it is under. */
-  readonly group: 'equipment' | 'supply'
+  /** The tab of Shop or of Stores that it is under. */
+  readonly group: 'equipment' | 'supply' | 'stores'
 }
 
 const tab = (kind: RecordKind, title: string, group: ListTab['group'] = 'equipment'): ListTab => ({
@@ -29,7 +29,17 @@ export const TABS: readonly ListTab[] = [
   tab('panel', 'Panels', 'supply'),
   tab('generator', 'Generators', 'supply'),
   tab('load', 'Other loads', 'supply'),
+  tab('cylinder', 'Cylinders', 'stores'),
+  tab('spool', 'Spools and packs', 'stores'),
+  tab('supplier', 'Suppliers', 'stores'),
+  tab('offer', 'Prices', 'stores'),
 ]
+
+/** Where a list, or a record of it, is edited. */
+export const routeOf = (list: EquipmentPath, id = '') => ({
+  name: groupOf(list) === 'stores' ? 'store-records' : 'equipment',
+  params: { list, id },
+})
 
 /** The group of a list by its path in an address; equipment where the address names none. */
 export const groupOf = (list: unknown): ListTab['group'] =>

@@ -15,8 +15,8 @@ import { useUnfinished } from '../../shop/unfinished.ts'
 import { type Path, useWorkspace } from '../../shop/workspace.ts'
 
 export type Draft = Readonly<Record<string, unknown>>
-/** What the screen lists: all of a catalogue, and the building's. */
-export type EquipmentPath = PathsOf<'building' | 'equipment'>
+/** What the screen lists: all of a catalogue, the building's, and the stores'. */
+export type EquipmentPath = PathsOf<'building' | 'equipment' | 'stores'>
 export const isOfBuilding = (path: EquipmentPath): path is PathsOf<'building'> =>
   factsAt(path)?.scope === 'building'
 

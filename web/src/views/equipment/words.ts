@@ -1,6 +1,10 @@
 /** Words for what stands in equipment records: choices, summaries, stock. */
 import {
   type Circuit,
+  type Cylinder,
+  type PriceOffer,
+  type Spool,
+  type Supplier,
   type Generator,
   type OtherLoad,
   type Panel,
@@ -30,6 +34,7 @@ import {
   wireCurrentRange,
 } from '@brannik/core'
 
+import { printDay } from '../../components/dates.ts'
 import { stockWords } from '../../files/stockWords.ts'
 
 export const FAMILY_WORDS = { gmaw: 'MIG', fcaw: 'flux-cored', gtaw: 'TIG', smaw: 'stick' } as const
@@ -121,7 +126,7 @@ function tungstenSummary(tungsten: Tungsten): string {
     .join(' · ')
 }
 
-export type RecordOfPath = Pick<RecordAt, PathsOf<'building' | 'equipment'>>
+export type RecordOfPath = Pick<RecordAt, PathsOf<'building' | 'equipment' | 'stores'>>
 
 /** What a thing is, in one line. */
 export function summaryOf<P extends keyof RecordOfPath>(
@@ -150,6 +155,14 @@ export function summaryOf<P extends keyof RecordOfPath>(
       return generatorSummary(record as Generator)
     case 'loads':
       return loadSummary(record as OtherLoad)
+    case 'cylinders':
+      return cylinderSummary(record as Cylinder)
+    case 'spools':
+      return spoolSummary(record as Spool, notation)
+    case 'suppliers':
+      return `${(record as Supplier).leadDays} days`
+    case 'offers':
+      return offerSummary(record as PriceOffer, notation)
     default:
       return tungstenSummary(record as Tungsten)
   }
@@ -162,13 +175,20 @@ export interface Holding {
   readonly price: number | null
 }
 
-/** What is part of the building: it is there, and its list shows no price. */
-const WIRED_IN: ReadonlySet<keyof RecordOfPath> = new Set(['circuits', 'panels', 'loads'])
+/** What nobody buys as such: its list shows no price. */
+const UNPRICED: ReadonlySet<keyof RecordOfPath> = new Set([
+  'circuits',
+  'panels',
+  'loads',
+  'cylinders',
+  'spools',
+  'suppliers',
+])
 const priceOf = (path: keyof RecordOfPath, record: RecordOfPath[keyof RecordOfPath]): number | null => {
   if (path === 'wires') return (record as Wire).packagePrice
   if (path === 'gases') return (record as Gas).refillPrice
-  if (WIRED_IN.has(path)) return null
-  return (record as PowerSource | Gun | Feeder | Part | Tungsten).price
+  if (UNPRICED.has(path)) return null
+  return (record as PowerSource | Gun | Feeder | Part | Tungsten | PriceOffer).price
 }
 
 /** @param amount that is there; null where nobody has counted, or counts */
@@ -181,10 +201,28 @@ export function holdingOf(
   const price = priceOf(path, record)
   if (isCandidate(record)) return { isHere: false, words: 'to buy', price }
   if (!isInShop(record, amount)) return { isHere: false, words: 'used up', price }
-  const plain = WIRED_IN.has(path) ? '' : 'owned'
+  const plain = UNPRICED.has(path) || path === 'offers' ? '' : 'owned'
   return { isHere: true, words: stockWords(path, amount, notation) ?? plain, price }
 }
 
+const cylinderSummary = ({ waterL, fullBar, returnedOn, rentPerDay }: Cylinder): string =>
+  [
+    returnedOn === null ? null : `returned on ${returnedOn}`,
+    waterL === null ? null : `${waterL} L`,
+    fullBar === null ? null : `${fullBar} bar`,
+    rentPerDay === null ? 'owned' : 'rented',
+  ]
+    .filter((one) => one !== null)
+    .join(', ')
+const spoolSummary = ({ tareG, keptAt }: Spool, notation: Notation): string =>
+  [
+    tareG === null ? 'empty weight not recorded' : `weighs ${printQuantity('mass', tareG, notation)} empty`,
+    keptAt,
+  ]
+    .filter((one) => one !== null)
+    .join(', ')
+const offerSummary = ({ pricedOn, currency, breakFrom }: PriceOffer, { locale }: Notation): string =>
+  `${currency}, of ${printDay(pricedOn, locale)}${breakFrom === null ? '' : `, cheaper from ${breakFrom}`}`
 const runSummary = (run: Circuit | Panel): string =>
   `${run.voltageV} V${run.phases === 3 ? ' three-phase' : ''}, breaker ${run.breakerA} A, ${run.conductorSize}`
 const generatorSummary = ({ runningW, startingW }: Generator): string =>

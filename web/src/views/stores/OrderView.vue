@@ -1,15 +1,13 @@
 <script setup lang="ts">
+import StoresHead from './StoresHead.vue'
 import Papa from 'papaparse'
 import { computed } from 'vue'
-import PlaceHead from '../../components/PlaceHead.vue'
 import { download } from '../../files/download.ts'
 import { useMoney } from '../../stores/useMoney.ts'
 import WornParts from '../buy/WornParts.vue'
-import { useStoresTabs } from './storesTabs.ts'
 import { useRunsOut } from './useRunsOut.ts'
 
 /** What to order: what is lacking for the planned jobs, in whole spools and cylinders, and by when. */
-const tabs = useStoresTabs()
 const money = useMoney()
 const { items, failure, isComputing, amount, day } = useRunsOut()
 
@@ -62,10 +60,10 @@ const printPage = (): void => window.print()
 
 <template>
   <section class="order">
-    <PlaceHead title="Stores" :tabs="tabs">
+    <StoresHead>
       <button class="plain-button" :disabled="lines.length === 0" @click="csv">Export CSV</button>
       <button class="plain-button" @click="printPage">Print</button>
-    </PlaceHead>
+    </StoresHead>
     <p v-if="failure" class="problem" role="alert">This cannot be calculated. {{ failure }}</p>
     <p v-else-if="isComputing && items.length === 0" class="sheet none">Calculating…</p>
     <p v-else-if="lines.length === 0" class="sheet none">

@@ -1,20 +1,18 @@
 <script setup lang="ts">
-import PlaceHead from '../../components/PlaceHead.vue'
+import StoresHead from './StoresHead.vue'
 import LeftChart from './LeftChart.vue'
-import { useStoresTabs } from './storesTabs.ts'
 import { useRunsOut } from './useRunsOut.ts'
 
 /** When it ends: planned jobs draw from one stock, in the order of their due days. */
-const tabs = useStoresTabs()
 const { items, failure, isComputing, amount, day, gaugeText, endText } = useRunsOut()
 const printPage = (): void => window.print()
 </script>
 
 <template>
   <section class="runs-out">
-    <PlaceHead title="Stores" :tabs="tabs">
+    <StoresHead>
       <button class="plain-button" @click="printPage">Print</button>
-    </PlaceHead>
+    </StoresHead>
     <p v-if="failure" class="problem" role="alert">This cannot be calculated. {{ failure }}</p>
     <p v-else-if="items.length === 0" class="sheet none">
       {{ isComputing ? 'Calculating…' : 'No planned job has a set-up with wire or gas yet.' }}

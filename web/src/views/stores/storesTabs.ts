@@ -4,12 +4,15 @@ import { useRoute } from 'vue-router'
 import type { PlaceTab } from '../../components/placeTabs.ts'
 
 const TABS = [
-  { name: 'stores', title: 'On hand' },
-  { name: 'runs-out', title: 'Runs out' },
-  { name: 'order', title: 'Order' },
+  { name: 'stores', title: 'On hand', lists: ['cylinders', 'spools'], views: ['movements'] },
+  { name: 'runs-out', title: 'Runs out', lists: [], views: [] },
+  { name: 'order', title: 'Order', lists: ['suppliers', 'offers'], views: ['purchase-order'] },
 ] as const
 
 export function useStoresTabs(): ComputedRef<readonly PlaceTab[]> {
   const route = useRoute()
-  return computed(() => TABS.map(({ name, title }) => ({ title, to: { name }, isHere: route.name === name })))
+  const isOn = ({ name, lists, views }: (typeof TABS)[number]): boolean =>
+    [name, ...views].some((one) => one === route.name) ||
+    (route.name === 'store-records' && lists.some((list) => list === route.params['list']))
+  return computed(() => TABS.map((tab) => ({ title: tab.title, to: { name: tab.name }, isHere: isOn(tab) })))
 }

@@ -4,11 +4,13 @@ import { computed } from 'vue'
 import { type Question, useAnswer } from '../../engine/useAnswer.ts'
 import { useWorkspace } from '../../shop/workspace.ts'
 import { usePrint } from '../../stores/usePrint.ts'
+import { useReading } from '../../stores/useReading.ts'
 import { printDay } from '../../components/dates.ts'
 
 export function useRunsOut() {
   const workspace = useWorkspace()
   const { print } = usePrint()
+  const reading = useReading()
   const { answer, failure, isComputing } = useAnswer<'runsOut'>(
     computed((): Question<'runsOut'> => ['runsOut']),
   )
@@ -18,8 +20,7 @@ export function useRunsOut() {
   /** The gauge after a job; empty where there is none to read. */
   function gaugeText({ kind, itemId }: RunOut, { after }: Draw): string {
     const gas = kind === 'gas' ? workspace.get('gases', itemId) : null
-    const gauge =
-      gas && after !== null && after > 0 ? expectedGauge(after, gas, workspace.notation.system) : null
+    const gauge = gas && after !== null && after > 0 ? expectedGauge(after, gas, reading.value) : null
     return gauge ? `gauge ${gauge.value.toLocaleString(workspace.notation.locale)} ${gauge.unit}` : ''
   }
   const endText = ({ endsAt, onHand }: RunOut): string =>

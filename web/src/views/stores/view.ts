@@ -21,4 +21,18 @@ export const VIEWS: readonly View[] = [
     title: 'Order',
     component: () => import('./OrderView.vue'),
   },
+  {
+    name: 'movements',
+    path: '/stores/movements/:item?',
+    place: 'Stores',
+    title: 'Movements',
+    component: () => import('./MovementsView.vue'),
+  },
+  {
+    name: 'store-records',
+    path: '/stores/:list(cylinders|spools|suppliers|offers)/:id?',
+    place: 'Stores',
+    title: 'Stores',
+    component: () => import('../equipment/EquipmentView.vue'),
+  },
 ]
