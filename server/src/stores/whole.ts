@@ -59,11 +59,13 @@ export async function replaceWhole(connection: Connection, whole: WholeDocument)
       )
     }
   }
-  await countMany(connection, whole.stock)
   const shopId = whole.kinds.find(({ path }) => path === SHOP.path)?.records[0]?.id ?? ''
-  if (shopId === stored?.id) return
-  await connection.query(FORGET_LOG)
-  await connection.query(BEGUN, [{ shopId }])
+  if (shopId !== stored?.id) {
+    await connection.query(FORGET_LOG)
+    await connection.query(BEGUN, [{ shopId }])
+  }
+  // Its counts are of this shop: they come after its beginning.
+  await countMany(connection, whole.stock)
 }
 
 /** @throws Problem where no shop has begun */

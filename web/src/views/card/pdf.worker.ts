@@ -5,6 +5,7 @@ import fonts from 'pdfmake/build/vfs_fonts'
 import type { ProcedureSheet } from '@brannik/core'
 import type { Drawing } from '../../charts/marks.ts'
 import { cardDocument, type CardPaper } from './cardPdf.ts'
+import { type Letter, letterDocument } from './paperPdf.ts'
 import { procedureDocument } from './procedurePdf.ts'
 
 pdfMake.addVirtualFileSystem(fonts)
@@ -13,6 +14,7 @@ const bytesOf = async (document: Parameters<typeof pdfMake.createPdf>[0]): Promi
 
 const maker = {
   card: (paper: CardPaper): Promise<Uint8Array> => bytesOf(cardDocument(paper)),
+  letter: (letter: Letter): Promise<Uint8Array> => bytesOf(letterDocument(letter)),
   procedure: (
     sheet: ProcedureSheet,
     drawings: { readonly section: Drawing; readonly symbol: Drawing },

@@ -4,17 +4,17 @@ import { computed } from 'vue'
 
 /** What is left after each job, as a line that steps down; below zero it is lacking. */
 const { steps, onHand, print, label } = defineProps<{
-  steps: readonly { readonly title: string; readonly left: number }[]
+  steps: readonly { readonly title: string; readonly when: string; readonly left: number }[]
   onHand: number
   print: (value: number) => string
   label: string
 }>()
 
 const WIDTH = 640
-const HEIGHT = 110
-const PAD = { left: 70, right: 12, top: 12, bottom: 22 }
+const HEIGHT = 128
+const PAD = { left: 70, right: 12, top: 12, bottom: 38 }
 
-const points = computed(() => [{ title: 'now', left: onHand }, ...steps])
+const points = computed(() => [{ title: 'now', when: '', left: onHand }, ...steps])
 const x = computed(() =>
   scalePoint(
     points.value.map((_, index) => index),
@@ -43,9 +43,10 @@ const short = (title: string): string =>
     <text :x="PAD.left - 8" :y="y(0) + 4" class="axis end">0</text>
     <text :x="PAD.left - 8" :y="y(onHand) + 4" class="axis end">{{ print(onHand) }}</text>
     <path :d="path" class="left" />
-    <template v-for="({ title, left }, index) in points" :key="index">
+    <template v-for="({ title, when, left }, index) in points" :key="index">
       <circle :cx="x(index)" :cy="y(left)" r="4" :class="{ lacking: left < 0 }" />
-      <text :x="x(index)" :y="HEIGHT - 6" class="axis middle">{{ short(title) }}</text>
+      <text :x="x(index)" :y="HEIGHT - 20" class="axis middle">{{ short(title) }}</text>
+      <text :x="x(index)" :y="HEIGHT - 5" class="axis middle">{{ when }}</text>
     </template>
   </svg>
 </template>

@@ -95,10 +95,10 @@ function giveBack({ cylinder, name }: Container): void {
   )
   notice.show(`${name} is returned`, true)
 }
+const placeOf = ({ openOn, keptAt }: Container): string =>
+  [openOn === '' ? '' : `open on ${openOn}`, keptAt].filter(Boolean).join(' · ')
 const aboutOf = (container: Container): string =>
   [
-    container.openOn === '' ? '' : `open on ${container.openOn}`,
-    container.keptAt,
     container.gauge === '' ? '' : `gauge should show ${container.gauge}`,
     rentText(container),
     ovenText(container),
@@ -255,9 +255,10 @@ const printPage = (): void => window.print()
                 }"
                 >{{ one.name }}</RouterLink
               >
-              <span class="label" :class="{ short: isOverdue(one) }">{{ aboutOf(one) }}</span>
+              <span v-if="placeOf(one)" class="label">{{ placeOf(one) }}</span>
             </span>
             <strong :class="{ quiet: one.amount === null }">{{ one.text }}</strong>
+            <span class="label" :class="{ short: isOverdue(one) }">{{ aboutOf(one) }}</span>
             <span class="acts screen-only">
               <button
                 class="plain-button"
@@ -354,12 +355,14 @@ li {
   align-items: center;
   display: grid;
   gap: 4px 16px;
-  grid-template-columns: minmax(0, 2fr) minmax(90px, 1fr) minmax(0, 2fr) auto;
+  grid-template-columns: minmax(0, 2fr) minmax(90px, 1fr) minmax(0, 2fr) 300px;
 }
 .container {
+  margin-top: 4px;
+}
+.container .name {
   border-left: 2px solid var(--line-strong);
-  grid-template-columns: minmax(0, 3fr) minmax(90px, 1fr) auto;
-  margin: 4px 0 0 10px;
+  margin-left: 4px;
   padding-left: 10px;
 }
 .name,
@@ -376,9 +379,11 @@ li {
   justify-content: flex-end;
 }
 @media (max-width: 760px) {
-  .row,
-  .container {
+  .row {
     grid-template-columns: minmax(0, 1fr) auto;
+  }
+  .container > .label {
+    grid-column: 1 / -1;
   }
   .acts {
     grid-column: 1 / -1;

@@ -1,10 +1,19 @@
 <script setup lang="ts">
+import type { RunOut, StockStep } from '@brannik/core'
 import StoresHead from './StoresHead.vue'
 import LeftChart from './LeftChart.vue'
 import { useRunsOut } from './useRunsOut.ts'
 
 /** When it ends: planned jobs draw from one stock, in the order of their due days. */
-const { items, failure, isComputing, amount, day, gaugeText, endText } = useRunsOut()
+const { items, failure, isComputing, amount, day, shortened, gaugeText, endText } = useRunsOut()
+const leftText = (left: number | null, unit: RunOut['unit']): string =>
+  left === null ? '' : left < 0 ? 'none' : amount(left, unit)
+/** `Dec 2`: the year is in the table. */
+const shortDay = (iso: string | null): string => (iso === null ? '' : shortened(iso))
+const pointOf = (step: StockStep) =>
+  step.kind === 'job'
+    ? { title: step.draw.jobName, when: shortDay(step.draw.dueOn), left: step.draw.after ?? 0 }
+    : { title: 'delivery', when: shortDay(step.delivery.on), left: step.delivery.after ?? 0 }
 const printPage = (): void => window.print()
 </script>
 
@@ -22,6 +31,7 @@ const printPage = (): void => window.print()
         <h2>{{ item.name }}</h2>
         <p :class="{ short: item.shortBy > 0 }">
           <strong>{{ endText(item) }}</strong>
+          <template v-if="item.endsAt && item.shortBy === 0">, a delivery comes after it</template>
           <template v-if="item.shortBy > 0">, {{ amount(item.shortBy, item.unit) }} short</template>
         </p>
       </header>
@@ -30,11 +40,11 @@ const printPage = (): void => window.print()
         need {{ amount(item.needed, item.unit) }}.
       </p>
       <LeftChart
-        v-if="item.onHand !== null && (item.draws.length > 1 || item.shortBy > 0)"
-        :steps="item.draws.map(({ jobName, after }) => ({ title: jobName, left: after ?? 0 }))"
+        v-if="item.onHand !== null && (item.steps.length > 1 || item.shortBy > 0)"
+        :steps="item.steps.map(pointOf)"
         :on-hand="item.onHand"
         :print="(value) => amount(value, item.unit)"
-        :label="`${item.name}: what is left after each job`"
+        :label="`${item.name}: what is left after each job and delivery`"
       />
       <table class="ruled">
         <thead>
@@ -48,19 +58,35 @@ const printPage = (): void => window.print()
           </tr>
         </thead>
         <tbody>
-          <tr v-for="draw in item.draws" :key="draw.jobId">
-            <td>{{ day(draw.dueOn) }}</td>
-            <td>
-              <RouterLink :to="{ name: 'job', params: { jobId: draw.jobId } }">{{ draw.jobName }}</RouterLink>
-            </td>
-            <td>{{ draw.setUpName }}</td>
-            <td class="number">{{ amount(draw.amount, item.unit) }}</td>
-            <td class="number" :class="{ short: (draw.after ?? 0) < 0 }">
-              {{ draw.after === null ? '' : draw.after < 0 ? 'none' : amount(draw.after, item.unit) }}
-              <span v-if="gaugeText(item, draw)" class="label">{{ gaugeText(item, draw) }}</span>
-            </td>
-            <td>{{ draw.ends ? `at weld ${draw.ends.welds + 1} of ${draw.ends.of}` : '' }}</td>
-          </tr>
+          <template v-for="(step, index) in item.steps" :key="index">
+            <tr v-if="step.kind === 'job'">
+              <td>{{ day(step.draw.dueOn) }}</td>
+              <td>
+                <RouterLink :to="{ name: 'job', params: { jobId: step.draw.jobId } }">{{
+                  step.draw.jobName
+                }}</RouterLink>
+              </td>
+              <td>{{ step.draw.setUpName }}</td>
+              <td class="number">{{ amount(step.draw.amount, item.unit) }}</td>
+              <td class="number" :class="{ short: (step.draw.after ?? 0) < 0 }">
+                {{ leftText(step.draw.after, item.unit) }}
+                <span v-if="gaugeText(item, step.draw)" class="label">{{ gaugeText(item, step.draw) }}</span>
+              </td>
+              <td>
+                {{ step.draw.ends ? `at weld ${step.draw.ends.welds + 1} of ${step.draw.ends.of}` : '' }}
+              </td>
+            </tr>
+            <tr v-else class="delivery">
+              <td>{{ step.delivery.on === null ? 'day not known' : day(step.delivery.on) }}</td>
+              <td>
+                <RouterLink :to="{ name: 'order' }">{{ step.delivery.orderName }}</RouterLink>
+              </td>
+              <td>delivery</td>
+              <td class="number">+{{ amount(step.delivery.amount, item.unit) }}</td>
+              <td class="number">{{ leftText(step.delivery.after, item.unit) }}</td>
+              <td></td>
+            </tr>
+          </template>
         </tbody>
       </table>
     </article>

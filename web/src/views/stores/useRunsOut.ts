@@ -1,5 +1,5 @@
 /** What the planned jobs draw from what is on hand, in words and units of the shop. */
-import { type Draw, expectedGauge, type RunOut } from '@brannik/core'
+import { arrivalsOf, type Draw, expectedGauge, type RunOut } from '@brannik/core'
 import { computed } from 'vue'
 import { type Question, useAnswer } from '../../engine/useAnswer.ts'
 import { useWorkspace } from '../../shop/workspace.ts'
@@ -12,11 +12,17 @@ export function useRunsOut() {
   const { print } = usePrint()
   const reading = useReading()
   const { answer, failure, isComputing } = useAnswer<'runsOut'>(
-    computed((): Question<'runsOut'> => ['runsOut']),
+    computed((): Question<'runsOut'> => ['runsOut', arrivalsOf(workspace.all('orders'))]),
   )
   const amount = (value: number, unit: RunOut['unit']): string => print(value, unit)
   const day = (dueOn: string | null): string =>
     dueOn === null ? 'no due day' : printDay(dueOn, workspace.notation.locale)
+  const shortened = (iso: string): string =>
+    new Intl.DateTimeFormat(workspace.notation.locale, {
+      day: 'numeric',
+      month: 'short',
+      timeZone: 'UTC',
+    }).format(new Date(iso))
   /** The gauge after a job; empty where there is none to read. */
   function gaugeText({ kind, itemId }: RunOut, { after }: Draw): string {
     const gas = kind === 'gas' ? workspace.get('gases', itemId) : null
@@ -29,5 +35,14 @@ export function useRunsOut() {
       : endsAt?.ends
         ? `ends at weld ${endsAt.ends.welds + 1} of ${endsAt.ends.of}, ${endsAt.jobName}`
         : 'lasts for all planned jobs'
-  return { items: computed(() => answer.value ?? []), failure, isComputing, amount, day, gaugeText, endText }
+  return {
+    items: computed(() => answer.value ?? []),
+    failure,
+    isComputing,
+    amount,
+    day,
+    shortened,
+    gaugeText,
+    endText,
+  }
 }
