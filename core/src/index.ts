@@ -64,7 +64,7 @@ export { exposureH } from './stores/rodOven.ts'
 export { timedTravel, turnsPerMin } from './trade/turntable.ts'
 export { couponPasses, leakRate, type CouponProof, provenTight } from './record/evidence.ts'
 export { visualItems } from './record/visual.ts'
-export { type Claim, Claims, NO_CLAIMS } from './capability/claims.ts'
+export { type Claim, Claims, NO_CLAIMS, type UsedForJob } from './capability/claims.ts'
 export {
   type Arrival,
   arrivalsOf,
@@ -147,7 +147,13 @@ export * from './decision/decide.ts'
 export { currentAtDutyA } from './duty/curve.ts'
 export * from './events/index.ts'
 export { type TickAct, type Ticked, type TickRun, tickRunOf } from './events/stepTicked.ts'
-export { balanceOf, MOVE_REASONS, type MoveReason, type StockMove, usualReason } from './events/stockMovement.ts'
+export {
+  balanceOf,
+  MOVE_REASONS,
+  type MoveReason,
+  type StockMove,
+  usualReason,
+} from './events/stockMovement.ts'
 export * from './events/evidenceTaken.ts'
 export * from './events/lessonSettled.ts'
 export * from './events/partReplaced.ts'

@@ -96,7 +96,12 @@ describe('a movement', () => {
     ['for a job that there is not', { change: -5, jobId: 'no-such-job' }, '/body/jobId'],
     ['moved to nowhere', { change: -5, reason: 'moved' }, '/body/other'],
     ['used, and moved somewhere', { change: -5, reason: 'used', other: 'wire.x' }, '/body/other'],
-    ['moved to another kind', { change: -5, reason: 'moved', other: 'gas.argon' }, '/body/other'],
+    ['moved to another item', { change: -5, reason: 'moved', other: 'gas.argon' }, '/body/other'],
+    [
+      'moved to a spool of another wire',
+      { change: -5, reason: 'moved', other: 'spool.basic-can' },
+      '/body/other',
+    ],
     ['moved to itself', { change: -5, reason: 'moved', other: 'wire.er70s6-045' }, '/body/other'],
   ])('%s is refused with its field, and nothing is stored', async (_what, body, pointer) => {
     const before = await ledger('item=wire.er70s6-045')
@@ -131,7 +136,11 @@ describe('a correction', () => {
 
 describe('what is moved', () => {
   it('is less here and more there, in one go, and once for its key', async () => {
-    const [shelf, bench] = [await counted('shelf', 900), await counted('bench', 50)]
+    const shelf = await counted('shelf', 900)
+    const bench = 'spool.bench'
+    const spool = (await server.call('GET', '/api/spools/tarn-spool')).body.record
+    await server.call('POST', '/api/spools', { ...spool, id: 'bench', name: 'bench', wireId: 'shelf' })
+    await server.call('POST', '/api/stock', { id: bench, amount: 50 })
     const first = await move(shelf, { change: -400, reason: 'moved', other: bench }, {}, 'move-1')
     const again = await move(shelf, { change: -400, reason: 'moved', other: bench }, {}, 'move-1')
     expect(again.body).toEqual(first.body)
@@ -141,6 +150,13 @@ describe('what is moved', () => {
     expect([later.status, later.body]).toEqual([200, first.body])
     expect([await balance(shelf), await balance(bench)]).toEqual([500, 450])
     expect(bodies(await ledger(`item=${bench}&reason=moved`))[0]).toMatchObject({ other: shelf, after: 450 })
+    // What is used off the spool for a job is of the wire.
+    await move(bench, { change: -120, reason: 'used', jobId: 'press-frame' })
+    await move(shelf, { change: -30, reason: 'used', jobId: 'press-frame' })
+    await move(shelf, { change: 30, reason: 'returned', jobId: 'press-frame' })
+    const { used } = (await server.call('GET', '/api/ledger/balances')).body
+    expect(used).toContainEqual({ jobId: 'press-frame', item: shelf, amount: 120 })
+    await move(bench, { change: 120 })
     const tooMuch = await move(shelf, { change: -501, reason: 'moved', other: bench })
     expect(tooMuch.status).toBe(409)
     expect([await balance(shelf), await balance(bench)]).toEqual([500, 450])

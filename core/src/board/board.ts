@@ -64,7 +64,7 @@ export function takesOf(capability: Capability, demand: Demand, criteria: readon
   return {
     workH: demand.workH === null ? null : demand.workH + changeoverMinOf(capability) / MIN_PER_H,
     changeMin: changeoverTo(capability).minutes,
-    cost: costOf(capability, demand, criteria)?.job ?? null,
+    cost: costOf(capability, demand)?.job ?? null,
     fillerG: demand.fillerG,
     gasL: criteria.find(({ criterion }) => criterion === 'gas-use')?.demand ?? null,
   }

@@ -40,13 +40,31 @@ function queuesOf(claims: readonly Claim[]): ReadonlyMap<string, Queue> {
   return queues
 }
 
+/** What of an item was taken for a job already, by the ledger. */
+export interface UsedForJob {
+  readonly jobId: string
+  /** Id of the count. */
+  readonly item: string
+  readonly amount: number
+}
+
 export class Claims {
   #queues: ReadonlyMap<string, Queue> | undefined
   readonly #load: () => readonly Claim[]
+  readonly #used: ReadonlyMap<string, number>
 
-  /** @param load the planned jobs and what they take, in any order; asked for once, when somebody looks */
-  constructor(load: () => readonly Claim[]) {
+  /**
+   * @param load the planned jobs and what they still take, in any order; asked for once, when somebody looks
+   * @param used what each job has taken already
+   */
+  constructor(load: () => readonly Claim[], used: readonly UsedForJob[] = []) {
     this.#load = load
+    this.#used = new Map(used.map(({ jobId, item, amount }) => [`${jobId} ${item}`, amount]))
+  }
+
+  /** @returns what was taken for this job already, in the unit of the item; never below 0 */
+  used({ id }: JobInOrder, kind: RecordKind, itemId: string): number {
+    return this.#used.size === 0 ? 0 : Math.max(0, this.#used.get(`${id} ${stockId(kind, itemId)}`) ?? 0)
   }
 
   /**

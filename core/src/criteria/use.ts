@@ -46,6 +46,19 @@ const net = calculation({
   compute: ({ S, E }) => Math.max(0, S - E),
   source: commonPractice('two jobs cannot both use one spool'),
 })
+const rest = calculation({
+  id: 'still-used',
+  title: 'What the job still uses',
+  symbol: 'D',
+  unit: '',
+  expression: 'max(0, U - T)',
+  inputs: {
+    U: input('the whole job uses', '', computed('filler, gas or tungsten of all its welds')),
+    T: input('taken for it already', '', jobField('movements of the stores')),
+  },
+  compute: ({ U, T }) => Math.max(0, U - T),
+  source: computed('difference'),
+})
 /** Less than this is a rounding, in g, L or pieces. */
 const NO_CLAIM = 1e-9
 
@@ -54,6 +67,8 @@ interface Stock {
   readonly left: number | null
   /** What planned jobs before this one take of it. */
   readonly claimed: number
+  /** What was taken for this job already. */
+  readonly taken: number
   readonly unit: string
   /** What nobody has said, where `left` is null. */
   readonly missing: Message
@@ -62,7 +77,8 @@ interface Stock {
 }
 
 function againstStock(capability: Capability, id: string, stock: Stock): Assessment {
-  const { used, unit, params, source } = stock
+  const { unit, params, source, taken } = stock
+  const used = taken > NO_CLAIM ? capability.reckoner.compute(rest, { U: stock.used, T: taken }) : stock.used
   if (stock.left === null) {
     // Nobody has to count or to set hours aside: then it is told what the job uses, and not judged.
     const { code, params: missing } = stock.missing
@@ -70,11 +86,29 @@ function againstStock(capability: Capability, id: string, stock: Stock): Assessm
   }
   if (stock.claimed > NO_CLAIM) {
     const capacity = capability.reckoner.compute(net, { S: stock.left, E: stock.claimed })
-    return measured(capability, id, { code: 'measured-net', params, demand: used, capacity, unit, source })
+    return measured(capability, id, {
+      code: taken > NO_CLAIM ? 'measured-rest' : 'measured-net',
+      params,
+      demand: used,
+      capacity,
+      unit,
+      source,
+    })
   }
   const capacity = capability.reckoner.compute(left, { C: stock.left })
-  return measured(capability, id, { params, demand: used, capacity, unit, source })
+  const code = taken > NO_CLAIM ? 'measured-rest' : 'measured'
+  return measured(capability, id, { code, params, demand: used, capacity, unit, source })
 }
+
+const claimsOn = (
+  { claims }: Capability,
+  { job }: Demand,
+  kind: 'wire' | 'gas' | 'tungsten',
+  id: string,
+): Pick<Stock, 'claimed' | 'taken'> => ({
+  claimed: claims.before(job, kind, id),
+  taken: claims.used(job, kind, id),
+})
 
 /** How much is lacking. */
 const lacking = ({ demand, capacity }: Assessment): number => (demand ?? 0) - (capacity ?? 0)
@@ -121,7 +155,7 @@ const wireUse = criterion(
     return againstStock(capability, 'wire-use', {
       used: demand.fillerG,
       left: inStock(capability.stock, 'wire', wire.id),
-      claimed: capability.claims.before(demand.job, 'wire', wire.id),
+      ...claimsOn(capability, demand, 'wire', wire.id),
       unit: 'g',
       missing: message('wire-stock', { wire: wire.name }),
       params,
@@ -318,7 +352,7 @@ const gasUse = criterion(
     return againstStock(capability, 'gas-use', {
       used: gasOf(capability, demand, gas, demand.arcS),
       left: inStock(capability.stock, 'gas', gas.id),
-      claimed: capability.claims.before(demand.job, 'gas', gas.id),
+      ...claimsOn(capability, demand, 'gas', gas.id),
       unit: 'L',
       missing: message('gas-left', { gas: gas.name }),
       params: {},
@@ -357,8 +391,15 @@ const tungstenUsed = calculation({
   source: commonPractice(),
 })
 
+/** Gas of the whole job, L; null where it uses none, or where nobody knows. */
+export function gasOfJobL(capability: Capability, demand: Demand): number | null {
+  const { gas, process } = capability
+  return process.shielded && gas && demand.arcS !== null ? gasOf(capability, demand, gas, demand.arcS) : null
+}
+
 /** No longer than what the back cap cannot hold. */
-const isStub = ({ assumptions }: Capability, { lengthMm }: Tungsten): boolean => lengthMm <= assumptions.stubMm
+const isStub = ({ assumptions }: Capability, { lengthMm }: Tungsten): boolean =>
+  lengthMm <= assumptions.stubMm
 const tungstensOf = ({ reckoner }: Capability, { lengthMm }: Tungsten, arcS: number): number =>
   reckoner.compute(tungstenUsed, { τ: arcS, L: lengthMm })
 
@@ -374,11 +415,11 @@ export interface Uses {
  *   chosen, or not known without a wire
  */
 export function usesOf(capability: Capability, demand: Demand): Uses {
-  const { wire, gas, tungsten, process } = capability
+  const { wire, tungsten, process } = capability
   const { arcS } = demand
   return {
     wireG: wire ? demand.fillerG : 0,
-    gasL: process.shielded && gas && arcS !== null ? gasOf(capability, demand, gas, arcS) : 0,
+    gasL: gasOfJobL(capability, demand) ?? 0,
     tungstens:
       process.family === 'gtaw' && tungsten && arcS !== null && !isStub(capability, tungsten)
         ? tungstensOf(capability, tungsten, arcS)
@@ -399,7 +440,7 @@ const tungstenUse = criterion(
     return againstStock(capability, 'tungsten-use', {
       used: tungstensOf(capability, tungsten, demand.arcS),
       left: inStock(capability.stock, 'tungsten', tungsten.id),
-      claimed: capability.claims.before(demand.job, 'tungsten', tungsten.id),
+      ...claimsOn(capability, demand, 'tungsten', tungsten.id),
       unit: 'pieces',
       missing: message('tungsten-stock', { tungsten: tungsten.name }),
       params: {},
@@ -442,6 +483,7 @@ const timeUse = criterion(
       used: capability.reckoner.compute(jobTime, { W: demand.workH, X: changeoverMinOf(capability) }),
       left: demand.job.hoursSetAside,
       claimed: 0,
+      taken: 0,
       unit: 'h',
       missing: message('hours'),
       params: {},

@@ -3,7 +3,7 @@ import { changeoverMinOf } from '../changeover/toSetUp.ts'
 import { weldCountOf } from '../joints/weldCount.ts'
 import type { Capability } from '../capability/capability.ts'
 import type { Slot } from '../kinds/slots.ts'
-import type { Assessment } from '../criteria/criterion.ts'
+import { gasOfJobL } from '../criteria/use.ts'
 import type { Demand } from '../demand/demand.ts'
 import { dutyAtCurrentPct } from '../duty/curve.ts'
 import { restS } from '../duty/rest.ts'
@@ -115,15 +115,12 @@ export function gasCostOf(
   }
 }
 
-/**
- * @param criteria of the fit: the gas that the job uses is one of them
- * @returns null where nothing of it is known
- */
-export function costOf(capability: Capability, demand: Demand, criteria: readonly Assessment[]): Cost | null {
+/** @returns null where nothing of it is known */
+export function costOf(capability: Capability, demand: Demand): Cost | null {
   const { wire, gas } = capability
   const { work, fillerG, arcS, welds, job, assumptions } = demand
   const perHour = assumptions.labourPerHour
-  const usedL = criteria.find(({ criterion }) => criterion === 'gas-use')?.demand ?? null
+  const usedL = gasOfJobL(capability, demand)
   const rest = work ? restSOf(capability, demand) : 0
   const finish = work ? finishSOf(demand, capability) : 0
   const changeoverS = changeoverMinOf(capability) * S_PER_MIN

@@ -148,7 +148,7 @@ export function fitOf(
     mends: mendsFor(criteria, capability, demand),
     dutyPct: demand.dutyPct,
     work: workOf(capability, demand),
-    cost: costOf(capability, demand, criteria),
+    cost: costOf(capability, demand),
     cautions: cautionsFor(capability, demand),
   }
 }

@@ -129,8 +129,8 @@ export function bestWith(ground: Ground, begun: Begun, source: PowerSource, at: 
 }
 
 /** @returns the way with what a run of the job costs; the cost null where nothing of it is known */
-export const runCostOf = ({ capability, findings }: Whole, demand: Demand): number | null =>
-  costOf(capability, demand, findings)?.job ?? null
+export const runCostOf = ({ capability }: Whole, demand: Demand): number | null =>
+  costOf(capability, demand)?.job ?? null
 
 export function asCould(ground: Ground, { capability, spent, verdict }: Whole, toRun: number | null): Could {
   const { options } = ground

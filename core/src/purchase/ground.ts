@@ -120,7 +120,7 @@ export class Ground implements Stock {
           out?.(pair, miss)
           return []
         }
-        const runCost = this.costed(costOf(pair.alone, demand, []))
+        const runCost = this.costed(costOf(pair.alone, demand))
         return [{ pair, demand, isTight: verdict === 'tight', runCost, searches: new Map() }]
       })
       .sort((a, b) => a.runCost - b.runCost)

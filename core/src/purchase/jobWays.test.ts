@@ -82,7 +82,7 @@ function everyDone(shelf: Shelf, job: Job, isStrict: boolean): readonly Done[] {
           if (!does(verdict) || (isStrict && verdict !== 'fits')) continue
           // A plan counts the gas of a torch at the usual cup, and the changeover without small parts.
           const plain = [...SMALL_SLOTS].reduce((one, slot) => one.with(slot, null), capability)
-          const cost = costOf(plain, demand, assess(plain, demand))
+          const cost = costOf(plain, demand)
           if (!cost) throw new Error('a job without a cost')
           // What has no price counts as much as it typically costs at most.
           const run = cost.job + cost.guesses.reduce((sum, { high }) => sum + high, 0)

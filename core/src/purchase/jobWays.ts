@@ -2,7 +2,6 @@
 import type { Capability } from '../capability/capability.ts'
 import { changeoverMinOf } from '../changeover/toSetUp.ts'
 import { PARTS_CHOSEN } from '../criteria/chosen.ts'
-import type { Assessment } from '../criteria/criterion.ts'
 import type { Demand } from '../demand/demand.ts'
 import { type Cost, costOf } from '../fit/cost.ts'
 import type { PowerSource } from '../kinds/equipment.ts'
@@ -51,19 +50,15 @@ const FULL_PCT = 100
 const S_PER_H = 3600
 const MIN_PER_H = 60
 
-/**
- * @param criteria of the whole: the gas that the job uses is one of them
- * @returns what a run costs with a whole set-up
- */
+/** @returns what a run costs with a whole set-up */
 export function wayCostOf(
   capability: Capability,
   demand: Demand,
-  criteria: readonly Assessment[],
   { verdict, rentPerDay }: { readonly verdict: Verdict; readonly rentPerDay: number | null },
   { shiftHours, tightCostPct }: WayRules,
   { costed }: Pick<Ground, 'costed'>,
 ): WayCost {
-  const cost = costOf(capability, demand, criteria)
+  const cost = costOf(capability, demand)
   const hours =
     (demand.workH ?? 0) +
     changeoverMinOf(capability) / MIN_PER_H +
@@ -138,10 +133,10 @@ class WaySearch {
       if (!clusters) return
       const needs = keysOf(all.buys)
       if (unbeaten.isHopeless(this.#counted(all), needs, this.#oneOf(clusters))) return
-      const { findings, verdict: worst } = wholeFindings(main, demand, all.isTight, OF_ALL_LARGE)
+      const { verdict: worst } = wholeFindings(main, demand, all.isTight, OF_ALL_LARGE)
       const keep = (as: Verdict, sets: JobWay['clusters']): void => {
         if (!rules.counts(as) || sets.some((one) => one.length === 0)) return
-        const cost = wayCostOf(main, demand, findings, { verdict: as, rentPerDay }, rules, ground)
+        const cost = wayCostOf(main, demand, { verdict: as, rentPerDay }, rules, ground)
         const rents = rentPerDay === null ? null : keyOf('powerSource', source)
         unbeaten.keep({
           capability: main,

@@ -4,7 +4,6 @@ import { describe, expect, it } from 'vitest'
 import { costOf } from '../fit/cost.ts'
 import { partsOf } from '../fit/document.ts'
 import { fitJob, sidesOf } from '../fit/fit.ts'
-import { assess } from '../criteria/index.ts'
 import { demoInput, demoShop } from '../testing/samples.ts'
 import { kitProblemOf, type KitQuestion } from './kitProblem.ts'
 import { madeOf } from './setUpOf.ts'
@@ -22,7 +21,7 @@ describe('ways to do a job', () => {
   it('cost what the fit of that set-up costs', () => {
     const input = { ...demoInput('picking-platform', 'bench-tig-ac'), stock: [] }
     const { capability, demand } = sidesOf(input)
-    const cost = costOf(capability, demand, assess(capability, demand))?.job
+    const cost = costOf(capability, demand)?.job
     const alone = ask({ jobs: jobOf('picking-platform'), setUps: [input.setUp] })
     expect(alone.jobs[0]?.ways).toEqual([
       expect.objectContaining({ setUpId: 'bench-tig-ac', needs: [], costPerRun: cost }),

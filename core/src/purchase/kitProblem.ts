@@ -231,20 +231,13 @@ class Problem {
       const key = `${setUp.process} ${capability.wire?.id ?? ''}`
       const demand = demands.get(key) ?? demandOf(job, setUp.process, capability.wire, shop)
       demands.set(key, demand)
-      const { verdict, found: criteria } = decide(capability, demand)
+      const { verdict } = decide(capability, demand)
       if (!this.#rules.counts(verdict)) {
         failing.push([column, demand])
         continue
       }
       const wayOf = (keys: readonly string[], rentPerDay: number | null, rents: string | null): KitWay => {
-        const cost = wayCostOf(
-          capability,
-          demand,
-          criteria,
-          { verdict, rentPerDay },
-          this.#rules,
-          this.#ground,
-        )
+        const cost = wayCostOf(capability, demand, { verdict, rentPerDay }, this.#rules, this.#ground)
         return { setUpId: setUp.id, verdict, needs: keys, oneOf: [], rents, ...asCost(cost) }
       }
       this.#note(capability, needs)

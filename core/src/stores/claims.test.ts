@@ -68,6 +68,34 @@ describe('a job due later', () => {
   })
 })
 
+describe('what was taken already', () => {
+  const taken = (amount: number) =>
+    new Claims(() => [], [{ jobId: 'press-frame', item: `wire.${WIRE}`, amount }])
+  const whole = wireOf(frame, NO_CLAIMS, 9000).demand ?? 0
+  it('is needed no more, and is not needed twice', () => {
+    const half = wireOf(frame, taken(whole / 2), whole / 2 + 1)
+    expect([half.code, half.verdict]).toEqual(['measured-rest', 'tight'])
+    expect(half.demand).toBeCloseTo(whole / 2, 6)
+    expect(wireOf(frame, taken(whole * 2), 0)).toMatchObject({ demand: 0, code: 'measured-rest' })
+    // Of another job, or more brought back than taken: as if nothing was.
+    expect(wireOf(post, taken(500), 9000).code).toBe('measured')
+    expect(wireOf(frame, taken(-50), 9000)).toMatchObject({ code: 'measured', demand: whole })
+  })
+  it('leaves less to claim, and the weld at which it ends is counted from the first', () => {
+    const claims = taken(whole / 2)
+    const rest = claimOf({ ...frame, claims }).amounts.get(`wire.${WIRE}`) ?? 0
+    expect(rest).toBeCloseTo(whole / 2, 6)
+    expect(claimOf({ ...frame, claims: taken(whole) }).amounts.has(`wire.${WIRE}`)).toBe(false)
+    const endsAt = (input: typeof frame, onHand: number) =>
+      runOut([input], [{ id: `wire.${WIRE}`, amount: onHand }]).find(({ itemId }) => itemId === WIRE)?.endsAt
+        ?.ends
+    expect(endsAt({ ...frame, claims }, whole / 4)).toEqual(endsAt(frame, (whole * 3) / 4))
+  })
+  it('changes no cost: the whole job costs what it costs', () => {
+    expect(fitJob({ ...frame, claims: taken(whole / 2) }).cost).toEqual(fitJob(frame).cost)
+  })
+})
+
 it('what is left before a job is the same job by job and by claims, for wire, gas and tungsten', () => {
   const all = [frame, post, tray, due('tank-manifold', '2027-03-01', 'bench-tig-dc')]
   fc.assert(

@@ -39,17 +39,13 @@ export function takesOf(input: FitInput): readonly Take[] {
   const { capability, demand } = sidesOf(input)
   const { wire, gas, tungsten, job } = input
   const { wireG, gasL, tungstens } = usesOf(capability, demand)
-  const take = (stored: Stored, amount: number, usedBy: (weld: WeldFigures) => number): Take[] =>
-    amount > 0
-      ? [
-          {
-            ...stored,
-            input,
-            amount,
-            endsWith: (onHand) => lastsOf(job, demand.welds, onHand, usedBy),
-          },
-        ]
-      : []
+  const take = (stored: Stored, whole: number, usedBy: (weld: WeldFigures) => number): Take[] => {
+    const taken = input.claims.used(job, stored.kind, stored.itemId)
+    const amount = whole - taken
+    // What was taken was for its first welds.
+    const endsWith = (onHand: number): Lasts => lastsOf(job, demand.welds, taken + onHand, usedBy)
+    return amount > 0 ? [{ ...stored, input, amount, endsWith }] : []
+  }
   const arcS = demand.arcS ?? 0
   return [
     ...(wire ? take(storedWire(wire), wireG, ({ fillerG }) => fillerG) : []),

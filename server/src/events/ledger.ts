@@ -47,8 +47,14 @@ export function ledgerPage({ item, job, reason, before, limit }: LedgerQuery): {
 
 export const BALANCES = `select item, amount::float8 as amount, movements::int as movements, counted_at as "countedAt"
   from stock_balance order by item`
-export const USED = `select job_id as "jobId", item, amount::float8 as amount from stock_used
-  where exists (select 1 from record where kind = 'job' and id = job_id) and amount <> 0 order by job_id, item`
+/** What came out of a cylinder or off a spool is of the gas or the wire that it holds. */
+export const USED = `select job_id as "jobId", held.item, sum(amount)::float8 as amount
+  from stock_used u
+  left join record c on c.kind = split_part(u.item, '.', 1) and c.id = split_part(u.item, '.', 2)
+    and c.kind in ('cylinder', 'spool')
+  cross join lateral (select coalesce('gas.' || (c.body ->> 'gasId'), 'wire.' || (c.body ->> 'wireId'), u.item)) held (item)
+  where exists (select 1 from record where kind = 'job' and id = job_id)
+  group by job_id, held.item having sum(amount) <> 0 order by job_id, held.item`
 const BREAK = `select count(*)::int as events, (select min(seq)::int from event_break) as "brokenAt" from event`
 
 async function page(connection: Pick<Connection, 'query'>, query: LedgerQuery) {

@@ -1,5 +1,5 @@
 /** What came or went of an item. Its row decides whether there is enough: two who take the last one take turns. */
-import { stockedThing, type NewEvent, usualReason } from '@brannik/core'
+import { type NewEvent, usualReason } from '@brannik/core'
 import type { Connection } from '../database.ts'
 import { invalid, Problem } from '../problems.ts'
 
@@ -13,6 +13,13 @@ const SAY = `select set_config('brannik.movement', $1, true)`
 const NO_KEY = `select set_config('brannik.event_key', '', true)`
 const HAS_JOB = `select 1 from record where kind = 'job' and id = $1`
 const CORRECTED = `select 1 from event where corrects = $1`
+
+/** The count of what a cylinder or a spool holds; of anything else its own. */
+const HELD = `select coalesce('gas.' || (body ->> 'gasId'), 'wire.' || (body ->> 'wireId')) as held from record
+  where kind in ('cylinder', 'spool') and kind || '.' || id = $1`
+async function heldBy(connection: Connection, countId: string): Promise<string> {
+  return (await connection.query<{ held: string }>(HELD, [countId])).rows[0]?.held ?? countId
+}
 
 async function move(connection: Connection, id: string, change: number): Promise<void> {
   if ((await connection.query(MOVE, [id, change])).rowCount === 1) return
@@ -49,8 +56,8 @@ export async function moveStock(
     const message = 'is the count itself. Name the one that it goes to'
     throw invalid([{ pointer: '/body/other', field: 'body › other', message }])
   }
-  if (other !== undefined && stockedThing(other).kind !== stockedThing(subject).kind) {
-    const message = 'is counted in another unit. Move between counts of one kind'
+  if (other !== undefined && (await heldBy(connection, other)) !== (await heldBy(connection, subject))) {
+    const message = 'is another item. Move between the stock, the cylinders and the spools of one item'
     throw invalid([{ pointer: '/body/other', field: 'body › other', message }])
   }
   const told = { reason, ...whatFor }

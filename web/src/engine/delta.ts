@@ -6,6 +6,9 @@ interface Identified {
   readonly id: string
 }
 
+const LISTS = [...COMPUTED_KINDS.map(({ listKey }) => listKey as ListKey), 'used' as const]
+const NOTHING: readonly Identified[] = []
+
 /** What the engine has been told. */
 export interface Sent {
   shop: Snapshot['shop']
@@ -22,9 +25,8 @@ export const emptySent = (): Sent => ({ shop: null, lists: new Map() })
 
 /** @returns what has changed, and counts it as told; null where nothing has */
 export function diffOf(snapshot: Snapshot, sent: Sent): Delta | null {
-  const lists = COMPUTED_KINDS.flatMap(({ listKey }) => {
-    const key = listKey as ListKey
-    const now: readonly Identified[] = snapshot[key]
+  const lists = LISTS.flatMap((key) => {
+    const now: readonly Identified[] = snapshot[key] ?? NOTHING
     const before = sent.lists.get(key)
     if (before?.whole === now) return []
     const byId = new Map(now.map((record) => [record.id, record]))

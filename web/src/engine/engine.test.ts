@@ -59,6 +59,14 @@ it('a job has what earlier planned ones leave, as they are edited, archived or g
   const counted = snapshot.stock.map((one) => (one.id === 'wire.er70s6-035' ? { ...one, amount: 9000 } : one))
   expect(await wireUse({ ...snapshot, stock: counted })).toMatchObject({ verdict: 'fits' })
   expect(await wireUse(snapshot)).toEqual(before)
+  // What was taken for a job already is not taken twice.
+  const used = (jobId: string, amount: number) => [{ id: jobId, jobId, item: 'wire.er70s6-035', amount }]
+  expect(await wireUse({ ...snapshot, used: used('press-frame', 2000) })).toMatchObject({ verdict: 'fits' })
+  expect(await wireUse({ ...snapshot, used: used('press-screw-post', 1000) })).toMatchObject({
+    code: 'measured-rest',
+    demand: (before?.demand ?? 0) - 1000,
+  })
+  expect(await wireUse(snapshot)).toEqual(before)
 })
 
 it('every cell of a board is the assessment of its job with its set-up', async () => {

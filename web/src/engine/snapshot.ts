@@ -15,16 +15,20 @@ import {
   type SetUp,
   type Shelf,
   type Shop,
+  type UsedForJob,
 } from '@brannik/core'
 
 export interface Snapshot extends Shelf {
   readonly shop: Shop | null
   readonly setUps: readonly SetUp[]
   readonly jobs: readonly Job[]
+  /** What was taken for jobs already, by the ledger. */
+  readonly used?: readonly Used[]
   /** What each planned job takes from the stores before another. */
   readonly claims?: Claims
 }
-export type ListKey = Exclude<Extract<AnyListKey, keyof Snapshot>, 'claims'>
+export type ListKey = Extract<AnyListKey, keyof Snapshot> | 'used'
+export type Used = UsedForJob & { readonly id: string }
 
 /** What has changed since the last one; a list that is not named stays. */
 export interface Delta {
@@ -47,11 +51,13 @@ export function changedBy(snapshot: Snapshot, { shop, lists }: Delta): Snapshot 
   if (shop !== undefined) next['shop'] = shop
   for (const { key, put, removed } of lists) {
     const gone = new Set([...removed, ...put.map(({ id }) => id)])
-    const stay = (snapshot[key] as readonly { readonly id: string }[]).filter(({ id }) => !gone.has(id))
+    const stay = ((snapshot[key] ?? []) as readonly { readonly id: string }[]).filter(
+      ({ id }) => !gone.has(id),
+    )
     next[key] = [...stay, ...put]
   }
   const made = next as unknown as Snapshot
-  next['claims'] = new Claims(() => claimsIn(made))
+  next['claims'] = new Claims(() => claimsIn(made), made.used)
   return made
 }
 
@@ -74,7 +80,7 @@ function claimIn(snapshot: Snapshot, { id }: Job): Claim | null {
 }
 
 function claimsIn(snapshot: Snapshot): readonly Claim[] {
-  const lists = ASKED.map((listKey) => snapshot[listKey as ListKey])
+  const lists = [...ASKED.map((listKey) => snapshot[listKey as ListKey]), snapshot.used]
   const setUps = new Map(snapshot.setUps.map((setUp) => [setUp.id, setUp]))
   return snapshot.jobs.filter(isPlanned).flatMap((job) => {
     const from = [snapshot.shop, setUps.get(job.setUpId ?? ''), ...lists]

@@ -23,6 +23,7 @@ import { type AsideDraft, asideDrafts, dropAsideDrafts } from './drafts.ts'
 import { createSync, type Path } from './sync.ts'
 import { type ItemRead, takeInItems } from './takeIn.ts'
 import { type Change, createUndo } from './undo.ts'
+import { useUsed } from './used.ts'
 
 export type { Path } from './sync.ts'
 
@@ -41,6 +42,7 @@ export const useWorkspace = defineStore('workspace', () => {
   /** Typed in another shop than the server holds now: kept aside, to be looked at. */
   const aside = shallowRef<readonly AsideDraft[]>([])
 
+  const { used, look: lookAtUsed } = useUsed()
   async function load(): Promise<void> {
     state.value = 'loading'
     forgetOwner()
@@ -49,6 +51,7 @@ export const useWorkspace = defineStore('workspace', () => {
       const [position] = await Promise.all([sync.position(), session.find()])
       if (session.isSignedOut) return
       state.value = (await sync.load(position)) ? 'ready' : 'empty'
+      if (state.value === 'ready') void lookAtUsed()
       aside.value = asideDrafts()
     } catch (error) {
       failure.value = reasonOf(error)
@@ -163,6 +166,7 @@ export const useWorkspace = defineStore('workspace', () => {
     ...shelf.value,
     setUps: setUps.value,
     jobs: jobs.value,
+    used: used.value,
   }))
   const writes = computed(
     () =>

@@ -8,6 +8,7 @@ export const USE: Readonly<Record<string, CriterionWords>> = {
     sentences: {
       measured: 'The job uses {demand}. On hand: {capacity}',
       'measured-net': 'The job uses {demand}. Left after jobs due earlier: {capacity}',
+      'measured-rest': 'The job still uses {demand}. Left for it: {capacity}',
       'wire-stock': 'The job uses {demand}. Enter the stock of {wire} to see if it lasts',
     },
   },
@@ -17,6 +18,7 @@ export const USE: Readonly<Record<string, CriterionWords>> = {
     sentences: {
       measured: 'The job uses {demand}. In the cylinder: {capacity}',
       'measured-net': 'The job uses {demand}. Left after jobs due earlier: {capacity}',
+      'measured-rest': 'The job still uses {demand}. Left for it: {capacity}',
       'gas-left': 'The job uses {demand}. Enter the cylinder pressure of {gas} to see if it lasts',
     },
   },
@@ -26,6 +28,7 @@ export const USE: Readonly<Record<string, CriterionWords>> = {
     sentences: {
       measured: 'The job uses {demand}. On hand: {capacity}',
       'measured-net': 'The job uses {demand}. Left after jobs due earlier: {capacity}',
+      'measured-rest': 'The job still uses {demand}. Left for it: {capacity}',
       'tungsten-stock': 'The job uses {demand}. Enter the stock of {tungsten} to see if it lasts',
     },
   },

@@ -1,0 +1,30 @@
+/** What was taken from the stores for each job, by the ledger: what is left to take is less by that. */
+import type { UsedForJob } from '@brannik/core'
+import { useDebounceFn } from '@vueuse/core'
+import { shallowRef, watch } from 'vue'
+import { ask } from '../api/client.ts'
+import { happenings } from './happenings.ts'
+
+export type Used = UsedForJob & { readonly id: string }
+
+/** Several movements in a row are one look. */
+const TOGETHER_MS = 300
+
+/** @returns the list, empty until it is known; a list that is the same stays the same object */
+export function useUsed() {
+  const used = shallowRef<readonly Used[]>([])
+  let text = '[]'
+  async function look(): Promise<void> {
+    try {
+      const { used: found } = await ask<{ readonly used: readonly UsedForJob[] }>('GET', 'ledger/balances')
+      const now = JSON.stringify(found)
+      if (now === text) return
+      text = now
+      used.value = found.map((one) => ({ ...one, id: `${one.jobId} ${one.item}` }))
+    } catch {
+      // Without it each job is held against its whole need: never less than it takes.
+    }
+  }
+  watch(happenings, useDebounceFn(look, TOGETHER_MS))
+  return { used, look }
+}
