@@ -64,6 +64,27 @@ export { exposureH } from './stores/rodOven.ts'
 export { timedTravel, turnsPerMin } from './trade/turntable.ts'
 export { couponPasses, leakRate, type CouponProof, provenTight } from './record/evidence.ts'
 export { visualItems } from './record/visual.ts'
+export {
+  centsOf,
+  COST_LINES,
+  type CostLine,
+  type CostLineId,
+  costLinesOf,
+  LABOUR_LINES,
+  type WeldCost,
+  weldCostsOf,
+} from './quote/costLines.ts'
+export {
+  type Habit,
+  habitsOf,
+  type Mover,
+  MOVED_BY,
+  moversOf,
+  type OtherWay,
+  otherWaysOf,
+} from './quote/movers.ts'
+export { type Price, priceOf, type Pricing } from './quote/price.ts'
+export { costAt, type Spread, spreadOf, uncertaintyOf } from './quote/spread.ts'
 export { type Claim, Claims, NO_CLAIMS, type UsedForJob } from './capability/claims.ts'
 export {
   type Arrival,

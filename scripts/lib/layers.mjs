@@ -31,6 +31,7 @@ export const CORE_ROOMS = [
   'record',
   'card',
   'stores',
+  'quote',
   'board',
   'purchase',
   'words',

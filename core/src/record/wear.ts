@@ -9,7 +9,7 @@ import { PROCESSES } from '../reference/processes.ts'
 export type WearUnit = 'g' | 's' | 'starts'
 
 /** How long a part usually lasts, and by what that is counted. Common practice, no source. */
-const USUAL: Readonly<Record<WearPart, { readonly unit: WearUnit; readonly life: number }>> = {
+export const USUAL_LIFE: Readonly<Record<WearPart, { readonly unit: WearUnit; readonly life: number }>> = {
   tip: { unit: 'g', life: 7000 },
   liner: { unit: 'g', life: 150_000 },
   rolls: { unit: 'g', life: 400_000 },
@@ -61,7 +61,7 @@ export function wearOf(
   const welded = rows.map(({ body }) => body).filter(({ state }) => state !== 'planned')
   const parts = new Set(welded.flatMap(({ process }) => wearPartsOf(process)))
   const wear = [...parts].map((part): Wear => {
-    const { unit, life: usual } = USUAL[part]
+    const { unit, life: usual } = USUAL_LIFE[part]
     const at = changes.flatMap(({ body }) => (body.part === part ? [body.replacedAt] : [])).toSorted()
     const own = welded.filter(({ process }) => wearPartsOf(process).includes(part))
     const between = (from: string, to: string | null): number =>
