@@ -10,6 +10,7 @@ import { VIEWS as JOBS } from './jobs/view.ts'
 import { VIEWS as LEARNED } from './learned/view.ts'
 import { VIEWS as LOG } from './log/view.ts'
 import { VIEWS as POWER } from './power/view.ts'
+import { VIEWS as QUOTE } from './quote/view.ts'
 import { VIEWS as RECORDS } from './records/view.ts'
 import { VIEWS as SET_UPS } from './setups/view.ts'
 import { VIEWS as SHOP } from './shop/view.ts'
@@ -22,6 +23,7 @@ export const VIEWS: readonly View[] = [
   ...FIT,
   ...CARD,
   ...LOG,
+  ...QUOTE,
   ...BOARD,
   ...SET_UPS,
   ...CAPACITY,

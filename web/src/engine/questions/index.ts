@@ -35,6 +35,7 @@ export const QUESTIONS = {
   plan: () => import('./plan.ts'),
   plateMeaning: () => import('./plateMeaning.ts'),
   power: () => import('./power.ts'),
+  priced: () => import('./priced.ts'),
   procedure: () => import('./procedure.ts'),
   proposals: () => import('./proposals.ts'),
   quicker: () => import('./quicker.ts'),

@@ -8,6 +8,7 @@ const TABS = [
   { name: 'fit', title: 'Fit' },
   { name: 'card', title: 'Card' },
   { name: 'log', title: 'Log' },
+  { name: 'cost', title: 'Cost and quote' },
   { name: 'job-order', title: 'Order and times' },
 ] as const
 

@@ -67,8 +67,8 @@ function ovenText({ spool, exposureH }: Container): string {
   if (spool.outSince === null) return `in the oven or sealed, ${exposureH} h once out`
   const hours = Math.max(0, (now.value.getTime() - Date.parse(spool.outSince)) / MS_PER_H)
   return hours > exposureH
-    ? `out ${number(hours, 1)} h, more than ${exposureH} h: dry them again, once`
-    : `out ${number(hours, 1)} h of ${exposureH} h`
+    ? `out ${number(hours, 2)} h, more than ${exposureH} h: dry them again, once`
+    : `out ${number(hours, 2)} h of ${exposureH} h`
 }
 const isOverdue = ({ spool, exposureH }: Container): boolean =>
   spool !== null &&
@@ -231,7 +231,7 @@ const printPage = (): void => window.print()
                 class="plain-button"
                 :disabled="!mayMove"
                 :aria-label="`Receive ${item.name}`"
-                @click="begin(item, item.amount === null ? 'count' : 'receive')"
+                @click="begin(item, 'receive')"
               >
                 Receive
               </button>
