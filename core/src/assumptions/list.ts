@@ -480,6 +480,14 @@ export const ASSUMPTIONS = {
   ),
   stickChangeS: metal('Electrode change, slag chipped', 25, 's', [0, 600], PRACTICE),
   wireWastePct: metal('Wire lost at trims and spool ends', 3, '%', [0, 50], PRACTICE),
+  co2LossPct: metal(
+    'More wire lost to spatter in CO₂ than in a mix',
+    4,
+    '%',
+    [0, 20],
+    handbook('3 to 5 % more, welding handbooks'),
+  ),
+  couponMm: metal('Trial bead before a job', 150, 'mm length', [0, 2000], PRACTICE),
   coredMetalFraction: metal(
     'Metal share of a cored wire’s section',
     0.8,
@@ -532,6 +540,13 @@ export const ASSUMPTIONS = {
   postFlowGtawLeastS: gas('Least post-flow, TIG', 8, 's', [0, 60], PRACTICE),
   handValveOpenS: gas('Hand valve open beyond the arc, per start', 20, 's', [0, 600], PRACTICE),
   co2FreezeLPerMin: gas('CO₂ flow that freezes an unheated regulator', 16.5, 'L/min', [5, 50], PRACTICE),
+  gasSurgeL: gas(
+    'Surge of gas each start, behind a valve',
+    0.2,
+    'L',
+    [0, 5],
+    commonPractice('common practice: what a hose of 10 ft holds under pressure, no source'),
+  ),
   gasLeakPct: gas('Leaks and purging', 5, '%', [0, 100], PRACTICE),
   safetyStockPct: money('Safety stock above planned jobs', 10, '%', [0, 200], PRACTICE),
   cylinderRemainderBar: gas('Pressure that stays in a cylinder', 2, 'bar', [0, 20], PRACTICE),

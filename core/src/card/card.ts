@@ -5,6 +5,7 @@ import { changeoverTo } from '../changeover/toSetUp.ts'
 import { type WeldClass, weldClassOf } from '../dialin/causes.ts'
 import { isConsequence } from '../criteria/chosen.ts'
 import type { Assessment } from '../criteria/criterion.ts'
+import { fillerOfJobG, fillerOfWeldG, gasOfJobL, gasOfRunL } from '../criteria/use.ts'
 import type { Demand } from '../demand/demand.ts'
 import { type Fit, type FitInput, fitOf, sidesOf } from '../fit/fit.ts'
 import { allowedDutyPct } from '../fit/cost.ts'
@@ -78,29 +79,32 @@ function paceOf(capability: Capability, demand: Demand): Message {
   })
 }
 
-function usesOf(capability: Capability, demand: Demand, criteria: readonly Assessment[]): readonly Message[] {
-  const { wire, gas, stock, process } = capability
-  const gasL = criteria.find(({ criterion }) => criterion === 'gas-use')?.demand ?? null
+function usedText(capability: Capability, demand: Demand): readonly Message[] {
+  const { wire, gas, stock, process, claims } = capability
+  const gasL = gasOfJobL(capability, demand)
+  const fillerG = fillerOfJobG(capability, demand)
   const wireG = wire && inStock(stock, 'wire', wire.id)
   const gasLeftL = gas && process.shielded ? inStock(stock, 'gas', gas.id) : null
   const ends = (
     what: 'wire' | 'gas',
+    { id }: { readonly id: string },
     amount: number | null,
     usedBy: (weld: WeldFigures) => number,
   ): readonly Message[] => {
     if (amount === null) return [message(`${what}-not-counted`)]
-    const { welds, of } = lastsOf(demand.job, demand.welds, amount, usedBy)
+    // What was taken for the job was for its first welds.
+    const fromFirst = amount + claims.used(demand.job, what, id)
+    const { welds, of } = lastsOf(demand.job, demand.welds, fromFirst, usedBy)
     const params = { welds: figure(welds, ''), next: figure(welds + 1, ''), of: figure(of, '') }
     return [message(welds >= of ? `${what}-lasts` : `${what}-ends`, params)]
   }
-  const arcS = demand.arcS ?? 0
   return [
-    gasL === null || !process.shielded
-      ? message('uses-filler', { filler: figure(demand.fillerG, 'g') })
-      : message('uses', { filler: figure(demand.fillerG, 'g'), gas: figure(gasL, 'L') }),
-    ...(wire ? ends('wire', wireG, ({ fillerG }) => fillerG) : []),
-    ...(process.shielded && gasL !== null
-      ? ends('gas', gasLeftL, (weld) => (arcS > 0 ? (gasL * (weld.arcS ?? 0)) / arcS : 0))
+    gasL === null
+      ? message('uses-filler', { filler: figure(fillerG, 'g') })
+      : message('uses', { filler: figure(fillerG, 'g'), gas: figure(gasL, 'L') }),
+    ...(wire ? ends('wire', wire, wireG, (weld) => fillerOfWeldG(capability, demand, weld)) : []),
+    ...(gas && gasL !== null
+      ? ends('gas', gas, gasLeftL, (weld) => gasOfRunL(capability, demand, weld) ?? 0)
       : []),
   ]
 }
@@ -175,7 +179,7 @@ export function cardOf(input: FitInput, jointId: string): Card {
     onMachineNow: present?.name ?? null,
     steps: stepsOf(capability, settings, changeover),
     pace: paceOf(capability, demand),
-    uses: usesOf(capability, demand, fit.criteria),
+    uses: usedText(capability, demand),
     symptoms: symptomsOf(capability),
     weldClass: weldClassOf(capability),
     cautions: fit.cautions,

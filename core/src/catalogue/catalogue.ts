@@ -1,6 +1,6 @@
 /** The open catalogue: equipment as one JSON document, to carry between shops or to write by program. */
 import { z } from 'zod'
-import { stockId } from '../kinds/counts.ts'
+import { stockedThing, stockId } from '../kinds/counts.ts'
 import { kindOfList } from '../kinds/facts.ts'
 import { definitionOf, schemaOf, type StockItem } from '../kinds/index.ts'
 import { listSchemas, type Shelf } from '../kinds/shelf.ts'
@@ -17,6 +17,8 @@ export const catalogueSchema = z.strictObject({
 export type Catalogue = z.infer<typeof catalogueSchema>
 export type CatalogueRecord = Catalogue[CatalogueList][number]
 
+const CATALOGUE_KINDS: ReadonlySet<string> = new Set(CATALOGUE_KEYS.map((key) => kindOfList(key).kind))
+
 /**
  * @returns the equipment of a shelf as a catalogue
  * @example JSON.stringify(catalogueOf(shelf)) // the open catalogue
@@ -25,7 +27,9 @@ export const catalogueOf = (shelf: Pick<Shelf, CatalogueList | 'stock'>): Catalo
   ({
     format: CATALOGUE_FORMAT,
     version: CATALOGUE_VERSION,
-    ...Object.fromEntries([...CATALOGUE_KEYS, 'stock' as const].map((key) => [key, shelf[key]])),
+    ...Object.fromEntries(CATALOGUE_KEYS.map((key) => [key, shelf[key]])),
+    // What a cylinder or a spool of this shop holds goes with it, not with the equipment.
+    stock: shelf.stock.filter(({ id }) => CATALOGUE_KINDS.has(stockedThing(id).kind)),
   }) as unknown as Catalogue
 
 /** One thing of a file as it was understood. */

@@ -294,6 +294,7 @@ describe('gas', () => {
           ...withJoint(manifold, { purge: false }),
           gas: { ...gas, argonPct: 100 - heliumPct, heliumPct },
           setUp: { ...manifold.setUp, flowLPerMin: null },
+          shop: { ...manifold.shop, assumptions: { ...manifold.shop.assumptions, gasSurgeL: 0 } },
         },
         'gas-use',
       )?.demand ?? Number.NaN

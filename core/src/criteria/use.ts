@@ -11,13 +11,22 @@ import {
 } from '../calculation/calculation.ts'
 import type { Capability } from '../capability/capability.ts'
 import { changeoverMinOf, changeoverTime } from '../changeover/toSetUp.ts'
-import { arcsTotal, arcTotal, type Demand, fillerTotal, mostWanted, workTime } from '../demand/demand.ts'
+import {
+  arcsTotal,
+  arcTotal,
+  couponTotal,
+  type Demand,
+  fillerTotal,
+  mostWanted,
+  workTime,
+} from '../demand/demand.ts'
 import { inStock } from '../kinds/counts.ts'
 import type { Gas, Tungsten } from '../kinds/equipment.ts'
 import { isSpooled } from '../kinds/spooled.ts'
 import { arcTime } from '../trade/deposit.ts'
 import type { WeldFigures } from '../demand/weldFigures.ts'
 import { figure, type Params, message, type Message, word } from '../model/message.ts'
+import { isCo2 } from '../reference/gases.ts'
 import { gasFlow } from '../trade/gasFlow.ts'
 import { NO_ARC_TIME } from './carries.ts'
 import { type Assessment, type Criterion, fits, measured, type Mend, unknown } from './criterion.ts'
@@ -139,9 +148,42 @@ const fusesAlone = ({ joint }: WeldFigures): boolean =>
 
 const FILLER = { wire: 'wire', tungsten: 'rod', covered: 'covered' } as const
 
+const fillerUsed = calculation({
+  id: 'filler-used',
+  title: 'Wire or rod used, with a trial bead and spatter',
+  symbol: 'D',
+  unit: 'g',
+  expression: '(W + K) * (1 + c / 100)',
+  inputs: {
+    W: from(fillerTotal),
+    K: from(couponTotal),
+    c: inputOrAssumed('more spatter in CO₂; 0 in another gas', '%', commonPractice()),
+  },
+  compute: ({ W, K, c }) => (W + K) * (1 + c / 100),
+  source: computed('the welds, the trial bead and what spatters'),
+})
+
+/** A solid wire spatters more in CO₂ than in a mix; the figures of a cored wire are of its own gas. */
+const spattersMore = ({ process, gas }: Capability): boolean =>
+  process.family === 'gmaw' && gas !== null && isCo2(gas)
+
+/** @returns g of wire, rod or electrodes for the whole job, trial bead and spatter among them */
+export const fillerOfJobG = (capability: Capability, demand: Demand): number =>
+  capability.reckoner.compute(fillerUsed, {
+    W: demand.fillerG,
+    K: demand.couponG,
+    c: spattersMore(capability) ? 'co2LossPct' : 0,
+  })
+
+/** @returns the same of one weld line */
+export function fillerOfWeldG(capability: Capability, demand: Demand, { fillerG }: WeldFigures): number {
+  const whole = demand.fillerG
+  return whole > 0 ? (fillerG / whole) * fillerOfJobG(capability, demand) : 0
+}
+
 const wireUse = criterion(
   'wire-use',
-  [fillerTotal],
+  [fillerUsed],
   (capability, demand) => {
     const { wire, process } = capability
     const filler = FILLER[process.electrode]
@@ -150,10 +192,10 @@ const wireUse = criterion(
       // TIG without a rod is a way to weld where the parts themselves give the metal.
       if (process.electrode === 'tungsten' && demand.welds.every(fusesAlone)) return null
       const missing = unknown('wire-use', message(filler))
-      return { ...missing, params, demand: demand.fillerG, unit: 'g' }
+      return { ...missing, params, demand: fillerOfJobG(capability, demand), unit: 'g' }
     }
     return againstStock(capability, 'wire-use', {
-      used: demand.fillerG,
+      used: fillerOfJobG(capability, demand),
       left: inStock(capability.stock, 'wire', wire.id),
       ...claimsOn(capability, demand, 'wire', wire.id),
       unit: 'g',
@@ -237,22 +279,26 @@ const gasUsed = calculation({
   title: 'Gas used',
   symbol: 'V',
   unit: 'L',
-  expression: '(Q * (τ + (a + b) * s) / 60 + P) * (1 + l / 100)',
+  expression: '(Q * (τ + (a + b) * s) / 60 + u * s + P) * (1 + l / 100)',
   inputs: {
     Q: gasFlow,
     τ: from(arcTotal),
     a: assumed('preFlowS'),
     b: postFlow,
     s: from(arcsTotal),
+    u: inputOrAssumed('surge each start; 0 behind a hand valve', 'L', commonPractice()),
     l: assumed('gasLeakPct'),
     P: from(purgeGas),
   },
-  compute: ({ Q, τ, a, b, s, l, P }) => ((Q * (τ + (a + b) * s)) / 60 + P) * (1 + l / 100),
+  compute: ({ Q, τ, a, b, s, u, l, P }) => ((Q * (τ + (a + b) * s)) / 60 + u * s + P) * (1 + l / 100),
   source: computed('flow times time'),
 })
 
 const hasHandValve = ({ gun, powerSource }: Capability): boolean =>
   gun?.kind === 'torch' && gun.valve === true && powerSource?.gasValve !== true
+
+/** A hose fills up behind a shut valve, and lets it out at once; a hand valve at the torch is open before the start. */
+const surgeOf = (capability: Capability): 'gasSurgeL' | 0 => (hasHandValve(capability) ? 0 : 'gasSurgeL')
 
 /** Seconds that a hot tungsten needs; a hand valve flows until somebody shuts it. */
 const neededPostFlowS = (capability: Capability, demand: Demand): number =>
@@ -308,6 +354,7 @@ export function gasOfRunL(capability: Capability, demand: Demand, run: WeldFigur
     τ: run.arcS,
     b: postFlowS(capability, demand),
     s: run.arcs,
+    u: surgeOf(capability),
     P: reckoner.compute(purgeGas, purged({ welds, job: demand.job }, gas)),
   })
 }
@@ -320,6 +367,7 @@ function gasOf(capability: Capability, demand: Demand, gas: Gas, arcS: number): 
     τ: arcS,
     b: postFlowS(capability, demand),
     s: demand.arcs,
+    u: surgeOf(capability),
     P: reckoner.compute(
       purgeGas,
       purged({ welds: demand.runs.filter(({ pass }) => pass !== 'fill'), job: demand.job }, gas),
@@ -397,6 +445,48 @@ export function gasOfJobL(capability: Capability, demand: Demand): number | null
   return process.shielded && gas && demand.arcS !== null ? gasOf(capability, demand, gas, demand.arcS) : null
 }
 
+/** Where the gas of a job goes, L; together what it uses. */
+export interface GasParts {
+  readonly arcL: number
+  readonly preL: number
+  readonly postL: number
+  /** While a hand valve stays open longer than the tungsten needs. */
+  readonly handValveL: number
+  readonly surgeL: number
+  readonly backPurgeL: number
+  readonly leaksL: number
+}
+
+/** @returns null where it uses none, or where nobody knows */
+export function gasPartsOf(capability: Capability, demand: Demand): GasParts | null {
+  const { flowLPerMin, assumptions } = capability
+  const totalL = gasOfJobL(capability, demand)
+  if (totalL === null || demand.arcS === null) return null
+  const { arcS, arcs } = demand
+  const perS = flowLPerMin / 60
+  const afterS = postFlowS(capability, demand)
+  const neededS = hasHandValve(capability)
+    ? Math.min(
+        afterS,
+        Math.max(
+          assumptions.postFlowGtawLeastS,
+          (assumptions.postFlowGtawSPer10A * demand.hungriest.wantedA) / 10,
+        ),
+      )
+    : afterS
+  const parts = {
+    arcL: perS * arcS,
+    preL: perS * assumptions.preFlowS * arcs,
+    postL: perS * neededS * arcs,
+    handValveL: perS * (afterS - neededS) * arcs,
+    surgeL: hasHandValve(capability) ? 0 : assumptions.gasSurgeL * arcs,
+  }
+  const flowedL = Object.values(parts).reduce((sum, one) => sum + one, 0)
+  const leakShare = assumptions.gasLeakPct / 100
+  const leaksL = totalL - totalL / (1 + leakShare)
+  return { ...parts, backPurgeL: Math.max(0, totalL - leaksL - flowedL), leaksL }
+}
+
 /** No longer than what the back cap cannot hold. */
 const isStub = ({ assumptions }: Capability, { lengthMm }: Tungsten): boolean =>
   lengthMm <= assumptions.stubMm
@@ -418,7 +508,7 @@ export function usesOf(capability: Capability, demand: Demand): Uses {
   const { wire, tungsten, process } = capability
   const { arcS } = demand
   return {
-    wireG: wire ? demand.fillerG : 0,
+    wireG: wire ? fillerOfJobG(capability, demand) : 0,
     gasL: gasOfJobL(capability, demand) ?? 0,
     tungstens:
       process.family === 'gtaw' && tungsten && arcS !== null && !isStub(capability, tungsten)

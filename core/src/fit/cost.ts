@@ -3,7 +3,7 @@ import { changeoverMinOf } from '../changeover/toSetUp.ts'
 import { weldCountOf } from '../joints/weldCount.ts'
 import type { Capability } from '../capability/capability.ts'
 import type { Slot } from '../kinds/slots.ts'
-import { gasOfJobL } from '../criteria/use.ts'
+import { fillerOfJobG, gasOfJobL } from '../criteria/use.ts'
 import type { Demand } from '../demand/demand.ts'
 import { dutyAtCurrentPct } from '../duty/curve.ts'
 import { restS } from '../duty/rest.ts'
@@ -118,7 +118,8 @@ export function gasCostOf(
 /** @returns null where nothing of it is known */
 export function costOf(capability: Capability, demand: Demand): Cost | null {
   const { wire, gas } = capability
-  const { work, fillerG, arcS, welds, job, assumptions } = demand
+  const { work, fillerG: metalG, arcS, welds, job, assumptions } = demand
+  const fillerG = fillerOfJobG(capability, demand)
   const perHour = assumptions.labourPerHour
   const usedL = gasOfJobL(capability, demand)
   const rest = work ? restSOf(capability, demand) : 0
@@ -149,7 +150,7 @@ export function costOf(capability: Capability, demand: Demand): Cost | null {
         (weld.arcS ?? 0) + weld.tackS * weldCountOf(weld.joint) * job.quantity + weld.pauseS * weld.arcs
       const line =
         (labour === null ? 0 : (lineS / S_PER_H) * perHour) +
-        (filler === null || fillerG === 0 ? 0 : (filler * weld.fillerG) / fillerG) +
+        (filler === null || metalG === 0 ? 0 : (filler * weld.fillerG) / metalG) +
         (gasCost === null || !arcS ? 0 : (gasCost * (weld.arcS ?? 0)) / arcS)
       return { jointId: weld.joint.id, each: line / count }
     }),

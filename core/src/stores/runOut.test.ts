@@ -19,7 +19,10 @@ const wireOf = (list: readonly RunOut[]): RunOut => {
   if (!found) throw new Error('no such wire')
   return found
 }
-const fillerG = ({ job, wire, shop }: typeof frame): number => demandOf(job, 'gmaw-short', wire, shop).fillerG
+const fillerG = ({ job, wire, shop }: typeof frame): number => {
+  const demand = demandOf(job, 'gmaw-short', wire, shop)
+  return demand.fillerG + demand.couponG
+}
 const both = fillerG(frame) + fillerG(post)
 
 describe('two jobs on one spool', () => {

@@ -1,6 +1,6 @@
 /** What one job takes from the stores: its wire or rod, its gas, its tungsten. */
 import type { Claim } from '../capability/claims.ts'
-import { gasOfRunL, usesOf } from '../criteria/use.ts'
+import { fillerOfWeldG, gasOfRunL, usesOf } from '../criteria/use.ts'
 import { type FitInput, sidesOf } from '../fit/fit.ts'
 import { type Lasts, lastsOf } from '../card/lasts.ts'
 import { stockId } from '../kinds/counts.ts'
@@ -48,7 +48,7 @@ export function takesOf(input: FitInput): readonly Take[] {
   }
   const arcS = demand.arcS ?? 0
   return [
-    ...(wire ? take(storedWire(wire), wireG, ({ fillerG }) => fillerG) : []),
+    ...(wire ? take(storedWire(wire), wireG, (weld) => fillerOfWeldG(capability, demand, weld)) : []),
     ...(gas
       ? take(
           { kind: 'gas', itemId: gas.id, name: gas.name, packSize: gas.fullL, packPrice: gas.refillPrice },

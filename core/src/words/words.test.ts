@@ -55,8 +55,8 @@ describe('English', () => {
     if (!pair) throw new Error('demo')
     const fit = fitJob(pair.input)
     const said = (by: typeof speech) => rowsOf(by, fit).map(({ demand }) => demand)
-    expect(said(speech)).toContain('4.57 lb')
-    expect(said(german)).toContain('2,07 kg')
+    expect(said(speech)).toContain('4.61 lb')
+    expect(said(german)).toContain('2,09 kg')
     expect(notationOf(shop)).toEqual({ system: 'imperial', locale: 'en-US' })
   })
 

@@ -11,6 +11,8 @@ import {
   sidesOf,
   type Spread,
   spreadOf,
+  type UseLine,
+  useLinesOf,
   type WeldCost,
   weldCostsOf,
 } from '@brannik/core'
@@ -26,6 +28,7 @@ export interface Priced {
   readonly movers: readonly Mover[]
   readonly habits: readonly Habit[]
   readonly ways: readonly OtherWay[]
+  readonly uses: readonly UseLine[]
 }
 
 /** @returns null where the job has no set-up whose parts are there, or no wire */
@@ -42,6 +45,7 @@ export function answer(snapshot: Snapshot, jobId: string): Priced | null {
     welds: weldCostsOf(lines, demand),
     spread: spreadOf(lines),
     movers: moversOf(input),
+    uses: useLinesOf(capability, demand),
     habits: habitsOf(input),
     ways: otherWaysOf(snapshot.setUps.flatMap(({ id }) => fitInput(snapshot, jobId, id) ?? [])),
   }

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { ASSUMPTIONS, type CostLine, jointName } from '@brannik/core'
+import { ASSUMPTIONS, type CostLine, jointName, sourceWords, type UseLine } from '@brannik/core'
 import { computed } from 'vue'
 import { useRoute } from 'vue-router'
 import PlaceHead from '../../components/PlaceHead.vue'
@@ -7,7 +7,7 @@ import { type Question, useAnswer } from '../../engine/useAnswer.ts'
 import { useWorkspace } from '../../shop/workspace.ts'
 import { usePrint } from '../../stores/usePrint.ts'
 import { useJobTabs } from '../jobs/jobTabs.ts'
-import { groupsOf, HABIT_WORDS, LINE_WORDS } from './costWords.ts'
+import { groupsOf, HABIT_WORDS, LINE_WORDS, USE_WORDS, USED_WORDS } from './costWords.ts'
 import MoversChart from './MoversChart.vue'
 import QuotePanel from './QuotePanel.vue'
 import { useCents } from './useCents.ts'
@@ -50,6 +50,17 @@ const weldName = (jointId: string): string => {
   const joint = job.value?.joints[index]
   return joint ? `${index + 1} ${spell(jointName(joint))}` : jointId
 }
+const USE_UNITS = { wire: 'g', gas: 'L', tungsten: 'pieces' } as const
+const useAmount = ({ of, amount }: UseLine): string =>
+  of === 'tungsten' ? `${number(amount, 2)} pieces` : print(amount, USE_UNITS[of])
+const useText = ({ of, assumption, source }: UseLine): string =>
+  [
+    USED_WORDS[of],
+    assumption === null ? '' : spell(ASSUMPTIONS[assumption].name).toLowerCase(),
+    sourceWords(source),
+  ]
+    .filter(Boolean)
+    .join(', ')
 const movers = computed(() =>
   (answer.value?.movers ?? []).map(({ key, value, lessCents, moreCents }) => ({
     key,
@@ -113,6 +124,16 @@ const signed = (value: number): string => `${value > 0 ? '+' : value < 0 ? '−'
                 <span>{{ weldName(weld.jointId) }}</span>
                 <span class="label">{{ weld.count }} welds, {{ cents(weld.cents / weld.count) }} each</span>
                 <span class="number">{{ cents(weld.cents) }}</span>
+              </li>
+            </ul>
+          </details>
+          <details>
+            <summary><span>Where wire and gas go</span></summary>
+            <ul>
+              <li v-for="use in answer.uses" :key="use.id">
+                <span>{{ USE_WORDS[use.id] }}</span>
+                <span class="label">{{ useText(use) }}</span>
+                <span class="number">{{ useAmount(use) }}</span>
               </li>
             </ul>
           </details>

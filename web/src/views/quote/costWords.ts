@@ -1,5 +1,12 @@
 /** What the lines of a cost are called, and how they are grouped. */
-import { COST_LINES, type CostLine, type CostLineId, type Habit, LABOUR_LINES } from '@brannik/core'
+import {
+  COST_LINES,
+  type CostLine,
+  type CostLineId,
+  type Habit,
+  LABOUR_LINES,
+  type UseLineId,
+} from '@brannik/core'
 
 export const LINE_WORDS: Readonly<Record<CostLineId, string>> = {
   arc: 'Welding',
@@ -20,6 +27,24 @@ export const HABIT_WORDS: Readonly<Record<Habit['id'], string>> = {
   'bead-heavier': 'Every bead 20 % heavier, or slower travel',
   'travel-faster': 'Faster travel, beads 17 % lighter',
 }
+
+export const USE_WORDS: Readonly<Record<UseLineId, string>> = {
+  'weld-metal': 'In the weld',
+  spatter: 'Spatter, slag and stubs',
+  trims: 'Trims before starts, spool ends',
+  'trial-bead': 'Trial bead',
+  'more-spatter': 'More spatter in CO₂',
+  'arc-gas': 'While the arc burns',
+  'pre-flow': 'Pre-flow',
+  'post-flow': 'Post-flow',
+  'hand-valve': 'Hand valve left open',
+  surge: 'Surge at each start',
+  'back-purge': 'Back purge',
+  leaks: 'Leaks and line purge',
+  regrinds: 'Regrinds',
+  dips: 'Dips',
+}
+export const USED_WORDS = { wire: 'Wire or rod', gas: 'Gas', tungsten: 'Tungsten' } as const
 
 export interface LineGroup {
   readonly title: string

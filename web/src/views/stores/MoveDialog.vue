@@ -12,6 +12,7 @@ import { useOutbox } from '../../shop/outbox.ts'
 import { useWorkspace } from '../../shop/workspace.ts'
 import { useNotice } from '../../stores/notice.ts'
 import ContentsField from './ContentsField.vue'
+import LeakTest from './LeakTest.vue'
 import { type Container, type Counted, vesselOf } from './useOnHand.ts'
 
 /** What came in, what went out, what is there, or what a container was filled with: one number, then it is done. */
@@ -62,6 +63,15 @@ const vessel = computed(() => {
   const cylinder = container.value?.cylinder ?? null
   const gas = workspace.get('gases', cylinder?.gasId ?? (item?.kind === 'gas' ? item.itemId : ''))
   return gas && vesselOf(gas, cylinder)
+})
+/** CO₂ shows no loss on its gauge. */
+const canLeak = computed(() => (vessel.value?.co2Pct ?? 100) < 99)
+const pricePerL = computed(() => {
+  const gas = workspace.get(
+    'gases',
+    container.value?.cylinder?.gasId ?? (item?.kind === 'gas' ? item.itemId : ''),
+  )
+  return gas && gas.refillPrice !== null ? gas.refillPrice / gas.fullL : null
 })
 /** A spool is weighed with its wire; what is received or used is the wire alone. */
 const read = computed(() => {
@@ -141,6 +151,7 @@ const save = (): void => {
         Close the cylinder valve before you read it. Keep it chained.
       </p>
       <p v-if="problem" class="problem" role="alert">{{ problem }}</p>
+      <LeakTest v-if="canLeak && vessel && act === 'count'" :vessel="vessel" :price-per-l="pricePerL" />
     </div>
     <template #foot>
       <button class="plain-button main" @click="save">{{ TITLES[act] }}</button>
