@@ -57,9 +57,9 @@ export {
 export { printLog, type ReadLogRow, readLog } from './record/logSheet.ts'
 export { type OwnStart, ownStart, startKey } from './record/ownStart.ts'
 export { type MovedJob, movedBy } from './fit/movedBy.ts'
-export { expectedGauge, fullL, gaugeL, type Reading, type Vessel } from './record/gauge.ts'
+export { expectedGauge, gaugeL, type Reading, type Vessel } from './record/gauge.ts'
 export { onHandOf } from './kinds/onHand.ts'
-export { contentsG, pieceG } from './stores/contents.ts'
+export { contentsG } from './stores/contents.ts'
 export { exposureH } from './stores/rodOven.ts'
 export { timedTravel, turnsPerMin } from './trade/turntable.ts'
 export { couponPasses, leakRate, type CouponProof, provenTight } from './record/evidence.ts'
@@ -74,40 +74,16 @@ export {
   type WeldCost,
   weldCostsOf,
 } from './quote/costLines.ts'
-export {
-  type Habit,
-  habitsOf,
-  type Mover,
-  MOVED_BY,
-  moversOf,
-  type OtherWay,
-  otherWaysOf,
-} from './quote/movers.ts'
-export { type Price, priceOf, type Pricing } from './quote/price.ts'
-export { costAt, type Spread, spreadOf, uncertaintyOf } from './quote/spread.ts'
-export { type Claim, Claims, NO_CLAIMS, type UsedForJob } from './capability/claims.ts'
-export {
-  type Arrival,
-  arrivalsOf,
-  type Delivery,
-  type Draw,
-  type RunOut,
-  runOut,
-  type StockStep,
-} from './stores/runOut.ts'
-export {
-  type Buying,
-  OLD_PRICE_DAYS,
-  offeredItem,
-  orderOf,
-  type ToOrder,
-  toOrder,
-  type ToOrderLine,
-} from './stores/toOrder.ts'
+export { type Habit, habitsOf, type Mover, moversOf, type OtherWay, otherWaysOf } from './quote/movers.ts'
+export { priceOf } from './quote/price.ts'
+export { costAt, type Spread, spreadOf } from './quote/spread.ts'
+export { type Claim, Claims, type UsedForJob } from './capability/claims.ts'
+export { type Arrival, arrivalsOf, type Draw, type RunOut, runOut, type StockStep } from './stores/runOut.ts'
+export { OLD_PRICE_DAYS, orderOf, type ToOrder, toOrder, type ToOrderLine } from './stores/toOrder.ts'
 export type { Cylinder } from './kinds/cylinder.ts'
 export type { PriceOffer } from './kinds/offer.ts'
-export { ORDER_STATES, type Order, type OrderLine } from './kinds/order.ts'
-export { QUOTE_STATES, type Quote } from './kinds/quote.ts'
+export { type Order, type OrderLine } from './kinds/order.ts'
+export { type Quote } from './kinds/quote.ts'
 export type { Spool } from './kinds/spool.ts'
 export type { Supplier } from './kinds/supplier.ts'
 export { dayNumber, daysAfter } from './model/days.ts'

@@ -7,8 +7,6 @@ import { randomLcg } from 'd3-random'
 import { SUPPLIER_API } from './supplierApi.ts'
 import { type AskedItem, priceOf } from './supplierPrices.ts'
 
-export type { AskedItem, PricedItem } from './supplierPrices.ts'
-
 /** What may happen to a request; shares of 1. */
 export interface Temper {
   readonly slow: number

@@ -22,9 +22,6 @@ const UNCERTAIN = {
 } as const satisfies Readonly<Record<CostLineId, { of: string; share: number }>>
 type Group = (typeof UNCERTAIN)[CostLineId]['of']
 
-/** @returns how far a line is usually off, as a share of it */
-export const uncertaintyOf = (id: CostLineId): number => UNCERTAIN[id].share
-
 export const DRAWS = 1000
 /** Any: the same seed gives the same range. */
 const SEED = 0.417
