@@ -4,6 +4,7 @@ import { join } from 'node:path'
 import { explain, quiet, ROOT } from './lib/run.mjs'
 import { median, print } from './figures/print.mjs'
 import { events } from './figures/events.mjs'
+import { ledger } from './figures/ledger.mjs'
 import { log } from './figures/log.mjs'
 import { years } from './figures/years.mjs'
 import { installNpm } from './lib/packages.mjs'
@@ -84,6 +85,7 @@ async function figures() {
     await pages.keyInLongJob(browser, address)
     await pages.largeBoard(browser, address)
     await log(address, databaseUrl)
+    await ledger(address, databaseUrl)
     await events(address, databaseUrl)
   })
   await onStage(({ address, databaseUrl }) => years(address, databaseUrl))

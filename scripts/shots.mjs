@@ -44,7 +44,6 @@ const SHOTS = [
     path: '/change-over/bay-2-wire',
     act: (page) => page.getByText('Quicker changes').waitFor(),
   },
-  { name: 'start', path: '/start' },
   { name: 'capacity', path: '/capacity/bay-2-wire' },
   { name: 'equipment', path: '/equipment/power-sources/quillon-210' },
   { name: 'set-up', path: '/set-ups/platform-tried' },
@@ -79,7 +78,20 @@ const SHOTS = [
     path: '/jobs/press-screw-post',
     act: (page) => page.getByRole('textbox', { name: 'Size of weld 2' }).focus(),
   },
-  { name: 'shop', path: '/assumptions' },
+  {
+    name: 'runs-out',
+    path: '/stores/runs-out',
+    act: (page) =>
+      page
+        .getByText(/ends at weld/)
+        .first()
+        .waitFor(),
+  },
+  {
+    name: 'cost',
+    path: '/jobs/press-frame/cost',
+    act: (page) => page.getByText('9 runs of 10').waitFor(),
+  },
 ]
 
 /** Of the demo under IEC and EN ISO. */

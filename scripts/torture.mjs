@@ -239,9 +239,48 @@ function writing(shop, writers) {
   }
 }
 
+const ITEM = 'part.cup-l-7'
+/** Somebody who receives one piece after the other, and sends each until it is acknowledged: it counts once. */
+function moving(shop) {
+  let isOver = false
+  let received = 0
+  const amount = async () => JSON.parse((await shop.call('GET', `/api/stock/${ITEM}`)).text).record.amount
+  const move = async () => {
+    const before = await amount()
+    for (let step = 0; !isOver; step += 1) {
+      const body = { type: 'stock-movement', subject: ITEM, body: { change: 1, reason: 'received' } }
+      const key = { 'Idempotency-Key': `torture-${process.pid}-${step}` }
+      let answer = null
+      while (answer?.status !== 201 && answer?.status !== 200) {
+        answer = await shop.call('POST', '/api/events', body, key).catch(() => null)
+        if (answer === null || answer.status >= 500) await pause(20)
+      }
+      received += 1
+    }
+    return before
+  }
+  const all = move()
+  return {
+    /** @returns pieces that are there beside those received, and what the ledger says of itself */
+    async end() {
+      isOver = true
+      const before = await all
+      const { balances } = JSON.parse((await shop.call('GET', '/api/ledger/balances')).text)
+      const { isWhole } = JSON.parse((await shop.call('GET', '/api/ledger/check')).text)
+      const balance = balances.find(({ item }) => item === ITEM)?.amount
+      const counts = JSON.parse((await shop.call('GET', '/api/stock?limit=500')).text).items
+      const unequal = counts.filter(
+        ({ record }) => balances.find(({ item }) => item === record.id)?.amount !== record.amount,
+      )
+      return { received, off: balance - before - received, unequal: unequal.length, isWhole }
+    },
+  }
+}
+
 /** Server, database and single connections of it are killed in the middle of writing; contents must be as acknowledged. */
 async function kills(shop) {
   const writers = writing(shop, 4)
+  const mover = moving(shop)
   const recoveries = []
   let died = 0
   const ways = [
@@ -263,7 +302,11 @@ async function kills(shop) {
     }
   }
   const { acknowledged, wrong } = await writers.end()
+  const { received, off, unequal, isWhole } = await mover.end()
   recoveries.sort((a, b) => a - b)
+  must('ledger-lost-or-doubled', off, 'pieces', off === 0 && received > KILLS)
+  must('ledger-unlike-counts', unequal, 'items', unequal === 0)
+  must('ledger-chain-broken', isWhole ? 0 : 1, 'chains', isWhole)
   say('kills', KILLS, 'kills')
   say('acknowledged-writes', acknowledged, 'writes')
   must('lost-or-changed-writes', wrong.length, 'records', wrong.length === 0 && acknowledged > KILLS)

@@ -5,6 +5,9 @@ import {
   cardOf,
   changeoverBetween,
   claimOf,
+  costLinesOf,
+  sidesOf,
+  spreadOf,
   Claims,
   runOut,
   chosenOf,
@@ -59,6 +62,11 @@ function stores(): void {
     return { ...input, job: { ...job, id: `job-${index}`, joints, dueOn } }
   })
   print('stores-200-jobs-x-20-welds-netted', median(timed(() => runOut(inputs, demo.stock)).slice(1)), 'ms')
+  const [input] = inputs
+  const sides = input && sidesOf(input)
+  const lines = sides && costLinesOf(sides.capability, sides.demand)
+  if (!lines) throw new Error('the demo job has no cost')
+  print('quote-1000-draws', median(timed(() => spreadOf(lines)).slice(1)), 'ms')
   print(
     'stores-200-jobs-x-20-welds-claimed',
     median(
