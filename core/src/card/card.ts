@@ -11,11 +11,13 @@ import { type Fit, type FitInput, fitOf, sidesOf } from '../fit/fit.ts'
 import { allowedDutyPct } from '../fit/cost.ts'
 import { type PassStart, settingsOf, type StartingSettings } from '../fit/settings.ts'
 import { inStock } from '../kinds/counts.ts'
+import type { Gas } from '../kinds/equipment.ts'
 import type { Joint } from '../kinds/job.ts'
 import { figure, list, type Message, message, word } from '../model/message.ts'
 import type { Polarity } from '../model/process.ts'
 import type { Verdict } from '../model/verdict.ts'
 import type { WeldFigures } from '../demand/weldFigures.ts'
+import { expectedGauge } from '../record/gauge.ts'
 import { jointName } from '../weldlist/words.ts'
 import { type CardFigure, figuresOf } from './figures.ts'
 import { lastsOf } from './lasts.ts'
@@ -79,6 +81,16 @@ function paceOf(capability: Capability, demand: Demand): Message {
   })
 }
 
+/** What the gauge should show when the job is done: less is a leak, or a flow that was not set. */
+function gaugeAfter({ shop, assumptions }: Capability, gas: Gas, leftL: number): readonly Message[] {
+  const reading = {
+    notation: { system: shop.unitSystem, locale: shop.locale },
+    remainderBar: assumptions.cylinderRemainderBar,
+  }
+  const gauge = leftL > 0 ? expectedGauge(leftL, gas, reading) : null
+  return gauge ? [message('gauge-after', { gauge: `${gauge.value} ${gauge.unit}` })] : []
+}
+
 function usedText(capability: Capability, demand: Demand): readonly Message[] {
   const { wire, gas, stock, process, claims } = capability
   const gasL = gasOfJobL(capability, demand)
@@ -106,6 +118,7 @@ function usedText(capability: Capability, demand: Demand): readonly Message[] {
     ...(gas && gasL !== null
       ? ends('gas', gas, gasLeftL, (weld) => gasOfRunL(capability, demand, weld) ?? 0)
       : []),
+    ...(gas && gasL !== null && gasLeftL !== null ? gaugeAfter(capability, gas, gasLeftL - gasL) : []),
   ]
 }
 

@@ -79,6 +79,10 @@ describe('rods', () => {
     expect(pieceG(rod, reckoner)).toBeCloseTo(35.5, 1)
     expect(grams('20 rods', spool, rod)).toBeCloseTo(710, 0)
     expect(contentsG('2,5 rods', spool, rod, of).ok).toBe(false)
+    // Loose ones may be of several packages; a depth means nothing.
+    expect(contentsG('400 rods', null, rod, of)).toMatchObject({ ok: true })
+    expect(contentsG('12 kg', null, rod, of)).toEqual({ ok: true, valueG: 12_000 })
+    expect(contentsG('20 mm deep', null, rod, of).ok).toBe(false)
   })
   it('covered weigh with their covering: a 1/8 x 14 in E7018 about 34 g, some 13 to 14 a pound (handbooks)', () => {
     const stick = sampleWire({

@@ -36,8 +36,8 @@ const PIECES = /^(.+?)\s*(?:pcs|pieces?|rods?|sticks?|electrodes?)$/i
  * Wire lies between core and flange, so its share of a full spool is that of the ring (geometry).
  * @param depthMm from the rim of the flange down to the wire
  */
-function byDepth(depthMm: number, spool: Spool, { packageG }: Wire): ContentsRead {
-  const { flangeMm, coreMm, fullDepthMm } = spool
+function byDepth(depthMm: number, spool: Spool | null, { packageG }: Wire): ContentsRead {
+  const { flangeMm = null, coreMm = null, fullDepthMm = null } = spool ?? {}
   if (flangeMm === null || coreMm === null)
     return refused('is a depth, and flange and core are not recorded. Measure both once, or weigh the spool')
   const outer = flangeMm - 2 * depthMm
@@ -52,12 +52,13 @@ function byDepth(depthMm: number, spool: Spool, { packageG }: Wire): ContentsRea
 
 /**
  * Reads `14.2 lb` on the scale with its spool, `1 in deep`, `40 rods`; a weight without a recorded tare is of the wire alone.
+ * @param spool null for what lies loose: several packages may
  * @returns g of wire, or what to enter
  * @example contentsG('6.1 kg', spool, wire, { notation, assumptions }) // 5100 g, where the spool weighs 1 kg empty
  */
 export function contentsG(
   text: string,
-  spool: Spool,
+  spool: Spool | null,
   wire: Wire,
   { notation, assumptions }: { readonly notation: Notation; readonly assumptions: Assumptions },
 ): ContentsRead {
@@ -78,10 +79,10 @@ export function contentsG(
   }
   const read = parseQuantity('mass', written, notation)
   if (!read.ok) return refused(read.problem.message)
-  const valueG = read.value - (spool.tareG ?? 0)
+  const valueG = read.value - (spool?.tareG ?? 0)
   if (valueG < 0)
     return refused('is less than it weighs empty. Weigh it with its wire, or correct the empty weight')
-  if (valueG > wire.packageG * OVERFULL)
+  if (spool && valueG > wire.packageG * OVERFULL)
     return refused('is more than a full package holds. Check the empty weight, or enter what one holds')
   return { ok: true, valueG }
 }

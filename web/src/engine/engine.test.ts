@@ -61,8 +61,12 @@ it('a job has what earlier planned ones leave, as they are edited, archived or g
   expect(await wireUse(snapshot)).toEqual(before)
   // What was taken for a job already is not taken twice.
   const used = (jobId: string, amount: number) => [{ id: jobId, jobId, item: 'wire.er70s6-035', amount }]
-  expect(await wireUse({ ...snapshot, used: used('press-frame', 2000) })).toMatchObject({ verdict: 'fits' })
-  expect(await wireUse({ ...snapshot, used: used('press-screw-post', 1000) })).toMatchObject({
+  const once = changed('press-frame', { timesPerYear: null })
+  expect(await wireUse({ ...once, used: used('press-frame', 2000) })).toMatchObject({ verdict: 'fits' })
+  // Of a job that comes again nobody knows to which run it belongs.
+  expect(await wireUse({ ...snapshot, used: used('press-frame', 2000) })).toEqual(before)
+  const postOnce = changed('press-screw-post', { timesPerYear: 1 })
+  expect(await wireUse({ ...postOnce, used: used('press-screw-post', 1000) })).toMatchObject({
     code: 'measured-rest',
     demand: (before?.demand ?? 0) - 1000,
   })

@@ -57,8 +57,17 @@ export function changedBy(snapshot: Snapshot, { shop, lists }: Delta): Snapshot 
     next[key] = [...stay, ...put]
   }
   const made = next as unknown as Snapshot
-  next['claims'] = new Claims(() => claimsIn(made), made.used)
+  next['claims'] = new Claims(() => claimsIn(made), usedForOne(made))
   return made
+}
+
+/**
+ * Of a job that comes again nobody knows to which run a movement belongs: it is held against the whole need, which is never
+ * less than it takes.
+ */
+function usedForOne({ used = [], jobs }: Snapshot): readonly Used[] {
+  const again = new Set(jobs.flatMap(({ id, timesPerYear }) => ((timesPerYear ?? 0) > 1 ? [id] : [])))
+  return used.filter(({ jobId }) => !again.has(jobId))
 }
 
 const isPlanned = ({ state }: Job): boolean => state === 'planned'

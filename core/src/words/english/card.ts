@@ -42,6 +42,8 @@ export const CARD: Templates = {
   'wire-not-counted': 'The filler is not counted. Enter the stock to see when it ends.',
   'gas-lasts': 'The gas on hand lasts for all {of} welds.',
   'gas-ends': 'The gas on hand ends at weld {next} of {of}.',
+  'gauge-after':
+    'Gauge after the job: {gauge}. Lower means a leak or too much flow: test the line overnight.',
   'gas-not-counted': 'The gas is not counted. Read the gauge and enter it.',
 
   engine: 'its own engine, run outdoors',

@@ -6,7 +6,12 @@ import type { Read } from '../../components/useTyped.ts'
 import { useWorkspace } from '../../shop/workspace.ts'
 
 /** What is on a spool or in a pack, as one reads it: on the scale, by the depth of the wire, or by pieces. */
-const { spool, wire, label } = defineProps<{ spool: Spool; wire: Wire; label: string }>()
+const { spool, wire, label } = defineProps<{
+  /** Null for rods that lie loose. */
+  spool: Spool | null
+  wire: Wire
+  label: string
+}>()
 const model = defineModel<number | null>({ required: true })
 const workspace = useWorkspace()
 const assumptions = computed(() => assumptionsOf(workspace.shop ?? { assumptions: {} }))

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { MoveReason } from '@brannik/core'
+import { isSpooled, type MoveReason } from '@brannik/core'
 import { computed, ref, watch } from 'vue'
 import ChoiceField from '../../components/ChoiceField.vue'
 import CountField from '../../components/CountField.vue'
@@ -76,8 +76,10 @@ const pricePerL = computed(() => {
 /** A spool is weighed with its wire; what is received or used is the wire alone. */
 const read = computed(() => {
   const spool = act === 'count' ? (container.value?.spool ?? null) : null
-  const wire = spool && workspace.get('wires', spool.wireId)
-  return spool && wire ? { spool, wire } : null
+  const wire = workspace.get('wires', spool?.wireId ?? (item?.kind === 'wire' ? item.itemId : ''))
+  if (!wire) return null
+  // Rods are counted by pieces too, wherever they lie.
+  return spool || !isSpooled(wire) ? { spool, wire } : null
 })
 const isMass = computed(() => item?.kind === 'wire' || item?.kind === 'spool')
 const jobs = computed(() =>
@@ -138,7 +140,13 @@ const save = (): void => {
       <QuantityField v-else-if="isMass" v-model="value" kind="mass" :label="LABELS[act]" />
       <GaugeField v-else-if="vessel" v-model="value" :gas="vessel" :label="LABELS[act]" />
       <CountField v-else v-model="value" :label="LABELS[act]" :least="0" :most="100000" optional="none" />
-      <p v-if="read" class="label">Weigh it with its spool, or measure down to the wire: 1 in deep.</p>
+      <p v-if="read" class="label">
+        {{
+          isSpooled(read.wire)
+            ? 'Weigh it with its spool, or measure down to the wire: 1 in deep.'
+            : 'A weight, or pieces: 40 rods.'
+        }}
+      </p>
       <button v-if="act !== 'count'" class="plain-button full" @click="value = item.packSize">
         One full: {{ item.print(item.packSize) }}
       </button>
