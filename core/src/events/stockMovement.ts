@@ -30,7 +30,8 @@ const whatForShape = {
 
 export const stockMovement = defineEvent({
   type: 'stock-movement',
-  writers: 'planner',
+  // Who takes the spool says so; a count, which replaces what the book says, is the planner's.
+  writers: 'welder',
   subject: countId,
   input: z
     .strictObject({

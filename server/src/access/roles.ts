@@ -7,7 +7,7 @@ export type Needs = Role | 'anyone'
 
 export const ROLE_WORDS: Readonly<Record<Role, string>> = {
   guest: 'reads',
-  welder: 'reads; ticks off steps, says what is on a machine',
+  welder: 'reads; ticks off steps, says what is on a machine, takes from the stores',
   planner: 'reads, and writes jobs, set-ups and what is used up',
   owner: 'everything',
 }

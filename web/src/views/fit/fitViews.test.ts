@@ -209,7 +209,7 @@ describe('the findings', () => {
     await vi.waitFor(() => {
       expect(wrapper.get('.told').text()).toContain('Enter ')
     })
-    expect(wrapper.get('.told').text()).toMatch(/Gas used\s+22.1 ft³\s+Enter stock/)
+    expect(wrapper.get('.told').text()).toMatch(/Gas used\s+22.8 ft³\s+Enter stock/)
   })
 
   it('print in the units of the shop', async () => {
@@ -218,7 +218,7 @@ describe('the findings', () => {
       await wrapper.get('.fold').trigger('click')
       return wrapper.text()
     }
-    expect(await unfolded()).toContain('4.57 lb')
+    expect(await unfolded()).toContain('4.61 lb')
     const { shop } = workspace
     if (!shop) throw new Error('no shop')
     workspace.edit('shop', shop.id, { ...shop, unitSystem: 'metric' }, 'units')

@@ -92,7 +92,7 @@ const lostText = (row: Movement): string => {
     : ''
 }
 const mayTakeBack = (row: Movement): boolean =>
-  session.mayWrite('stock') &&
+  session.mayRecord &&
   !row.isCorrected &&
   !isFirst(row) &&
   row.event.body.after !== null &&

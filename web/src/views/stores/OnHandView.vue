@@ -23,7 +23,9 @@ const money = useMoney()
 const { number } = usePrint()
 const items = useOnHand()
 const { items: runs, amount, endText } = useRunsOut()
-const mayMove = computed(() => session.mayWrite('stock'))
+const mayMove = computed(() => session.mayRecord)
+const mayCount = computed(() => session.mayWrite('stock'))
+const mayKeep = computed(() => session.mayWrite('cylinders'))
 
 const GROUPS = [
   { kind: 'wire', title: 'Wire and rods' },
@@ -219,7 +221,7 @@ const printPage = (): void => window.print()
                 </template>
                 <button
                   class="plain-button"
-                  :disabled="!mayMove"
+                  :disabled="!mayCount"
                   :aria-label="`Count ${item.name}`"
                   @click="begin(item, 'count')"
                 >
@@ -238,7 +240,7 @@ const printPage = (): void => window.print()
               <button
                 v-if="item.kind === 'gas' || item.kind === 'wire'"
                 class="plain-button"
-                :disabled="!mayMove"
+                :disabled="!mayKeep"
                 :aria-label="`Add ${item.kind === 'gas' ? 'cylinder' : 'spool'} of ${item.name}`"
                 @click="addContainer(item)"
               >
@@ -262,7 +264,7 @@ const printPage = (): void => window.print()
             <span class="acts screen-only">
               <button
                 class="plain-button"
-                :disabled="!mayMove"
+                :disabled="!mayCount"
                 :aria-label="`Count ${one.name}`"
                 @click="begin(one, 'count')"
               >
@@ -289,7 +291,7 @@ const printPage = (): void => window.print()
               <button
                 v-if="one.exposureH !== null"
                 class="plain-button"
-                :disabled="!mayMove"
+                :disabled="!mayKeep"
                 @click="toggleOven(one)"
               >
                 {{ one.spool?.outSince ? 'Back in the oven' : 'Out of the oven' }}
@@ -297,7 +299,7 @@ const printPage = (): void => window.print()
               <button
                 v-if="one.cylinder !== null && one.cylinder.rentPerDay !== null"
                 class="plain-button"
-                :disabled="!mayMove"
+                :disabled="!mayKeep"
                 :aria-label="`Return ${one.name}`"
                 @click="giveBack(one)"
               >
