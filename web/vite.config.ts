@@ -8,7 +8,7 @@ import { vuetifyStyles } from './vuetifyStyles.ts'
 
 /** What a page has of the kinds without their schemas. */
 const LIGHT_KINDS =
-  '(factList|fieldList|facts|files|counts|slots|patch|spooled|engineDriven|usualRun|upcaster)'
+  '(factList|fieldList|facts|files|counts|onHand|slots|patch|spooled|engineDriven|usualRun|upcaster)'
 /** Zod, and every module that speaks it. */
 const CHECKS_DOCUMENTS = new RegExp(
   `node_modules/zod|core/src/(catalogue/catalogue|model/(fields|describe|holding|ordered|outline|problems)|kinds/(?!${LIGHT_KINDS}))\\b`,

@@ -294,7 +294,7 @@ const gasUsed = calculation({
   source: computed('flow times time'),
 })
 
-const hasHandValve = ({ gun, powerSource }: Capability): boolean =>
+export const hasHandValve = ({ gun, powerSource }: Capability): boolean =>
   gun?.kind === 'torch' && gun.valve === true && powerSource?.gasValve !== true
 
 /** A hose fills up behind a shut valve, and lets it out at once; a hand valve at the torch is open before the start. */
@@ -443,48 +443,6 @@ const tungstenUsed = calculation({
 export function gasOfJobL(capability: Capability, demand: Demand): number | null {
   const { gas, process } = capability
   return process.shielded && gas && demand.arcS !== null ? gasOf(capability, demand, gas, demand.arcS) : null
-}
-
-/** Where the gas of a job goes, L; together what it uses. */
-export interface GasParts {
-  readonly arcL: number
-  readonly preL: number
-  readonly postL: number
-  /** While a hand valve stays open longer than the tungsten needs. */
-  readonly handValveL: number
-  readonly surgeL: number
-  readonly backPurgeL: number
-  readonly leaksL: number
-}
-
-/** @returns null where it uses none, or where nobody knows */
-export function gasPartsOf(capability: Capability, demand: Demand): GasParts | null {
-  const { flowLPerMin, assumptions } = capability
-  const totalL = gasOfJobL(capability, demand)
-  if (totalL === null || demand.arcS === null) return null
-  const { arcS, arcs } = demand
-  const perS = flowLPerMin / 60
-  const afterS = postFlowS(capability, demand)
-  const neededS = hasHandValve(capability)
-    ? Math.min(
-        afterS,
-        Math.max(
-          assumptions.postFlowGtawLeastS,
-          (assumptions.postFlowGtawSPer10A * demand.hungriest.wantedA) / 10,
-        ),
-      )
-    : afterS
-  const parts = {
-    arcL: perS * arcS,
-    preL: perS * assumptions.preFlowS * arcs,
-    postL: perS * neededS * arcs,
-    handValveL: perS * (afterS - neededS) * arcs,
-    surgeL: hasHandValve(capability) ? 0 : assumptions.gasSurgeL * arcs,
-  }
-  const flowedL = Object.values(parts).reduce((sum, one) => sum + one, 0)
-  const leakShare = assumptions.gasLeakPct / 100
-  const leaksL = totalL - totalL / (1 + leakShare)
-  return { ...parts, backPurgeL: Math.max(0, totalL - leaksL - flowedL), leaksL }
 }
 
 /** No longer than what the back cap cannot hold. */

@@ -9,7 +9,7 @@ import { fitJob } from '../fit/fit.ts'
 import { demoInput, demoShop } from '../testing/samples.ts'
 import { sentenceOf, speechOf } from '../words/speech.ts'
 import { runOut } from './runOut.ts'
-import { claimOf } from './takes.ts'
+import { claimOf } from './claimOf.ts'
 
 const due = (jobId: string, dueOn: string | null, setUpId = 'bay-2-wire') => {
   const input = demoInput(jobId, setUpId)

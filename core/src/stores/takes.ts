@@ -1,9 +1,7 @@
 /** What one job takes from the stores: its wire or rod, its gas, its tungsten. */
-import type { Claim } from '../capability/claims.ts'
 import { fillerOfWeldG, gasOfRunL, usesOf } from '../criteria/use.ts'
 import { type FitInput, sidesOf } from '../fit/fit.ts'
 import { type Lasts, lastsOf } from '../card/lasts.ts'
-import { stockId } from '../kinds/counts.ts'
 import type { Wire } from '../kinds/equipment.ts'
 import type { WeldFigures } from '../demand/weldFigures.ts'
 
@@ -70,13 +68,4 @@ export function takesOf(input: FitInput): readonly Take[] {
         )
       : []),
   ]
-}
-
-/** @returns the same, as it is held against the jobs after it */
-export function claimOf(input: FitInput): Claim {
-  const { id, name, dueOn } = input.job
-  return {
-    job: { id, name, dueOn },
-    amounts: new Map(takesOf(input).map(({ kind, itemId, amount }) => [stockId(kind, itemId), amount])),
-  }
 }

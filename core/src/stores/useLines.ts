@@ -2,7 +2,7 @@
 import type { AssumptionKey } from '../assumptions/list.ts'
 import { commonPractice, handbook, jobField, type Source } from '../basis/source.ts'
 import type { Capability } from '../capability/capability.ts'
-import { gasPartsOf, usesOf } from '../criteria/use.ts'
+import { gasOfJobL, hasHandValve, postFlowS, usesOf } from '../criteria/use.ts'
 import type { Demand } from '../demand/demand.ts'
 import { DEPOSITION } from '../trade/depositionRate.ts'
 
@@ -71,6 +71,48 @@ function wireLines(capability: Capability, demand: Demand, wireG: number): reado
       handbook('welding handbooks'),
     ),
   ]
+}
+
+/** Where the gas of a job goes, L; together what it uses. */
+interface GasParts {
+  readonly arcL: number
+  readonly preL: number
+  readonly postL: number
+  /** While a hand valve stays open longer than the tungsten needs. */
+  readonly handValveL: number
+  readonly surgeL: number
+  readonly backPurgeL: number
+  readonly leaksL: number
+}
+
+/** @returns null where it uses none, or where nobody knows */
+function gasPartsOf(capability: Capability, demand: Demand): GasParts | null {
+  const { flowLPerMin, assumptions } = capability
+  const totalL = gasOfJobL(capability, demand)
+  if (totalL === null || demand.arcS === null) return null
+  const { arcS, arcs } = demand
+  const perS = flowLPerMin / 60
+  const afterS = postFlowS(capability, demand)
+  const neededS = hasHandValve(capability)
+    ? Math.min(
+        afterS,
+        Math.max(
+          assumptions.postFlowGtawLeastS,
+          (assumptions.postFlowGtawSPer10A * demand.hungriest.wantedA) / 10,
+        ),
+      )
+    : afterS
+  const parts = {
+    arcL: perS * arcS,
+    preL: perS * assumptions.preFlowS * arcs,
+    postL: perS * neededS * arcs,
+    handValveL: perS * (afterS - neededS) * arcs,
+    surgeL: hasHandValve(capability) ? 0 : assumptions.gasSurgeL * arcs,
+  }
+  const flowedL = Object.values(parts).reduce((sum, one) => sum + one, 0)
+  const leakShare = assumptions.gasLeakPct / 100
+  const leaksL = totalL - totalL / (1 + leakShare)
+  return { ...parts, backPurgeL: Math.max(0, totalL - leaksL - flowedL), leaksL }
 }
 
 function gasLines(capability: Capability, demand: Demand): readonly UseLine[] {

@@ -1,7 +1,7 @@
 /** What was taken from the stores for each job, by the ledger: what is left to take is less by that. */
 import type { UsedForJob } from '@brannik/core'
 import { useDebounceFn } from '@vueuse/core'
-import { shallowRef, watch } from 'vue'
+import { type ShallowRef, watch } from 'vue'
 import { ask } from '../api/client.ts'
 import { happenings } from './happenings.ts'
 
@@ -10,10 +10,10 @@ export type Used = UsedForJob & { readonly id: string }
 /** Several movements in a row are one look. */
 const TOGETHER_MS = 300
 
-/** @returns the list, empty until it is known; a list that is the same stays the same object */
-export function useUsed() {
-  const used = shallowRef<readonly Used[]>([])
-  let text = '[]'
+let stop: (() => void) | null = null
+/** Keeps the list as the ledger has it, from now on; a list that is the same stays the same object. */
+export async function followUsed(used: ShallowRef<readonly Used[]>): Promise<void> {
+  let text = JSON.stringify([])
   async function look(): Promise<void> {
     try {
       const { used: found } = await ask<{ readonly used: readonly UsedForJob[] }>('GET', 'ledger/balances')
@@ -25,6 +25,8 @@ export function useUsed() {
       // Without it each job is held against its whole need: never less than it takes.
     }
   }
-  watch(happenings, useDebounceFn(look, TOGETHER_MS))
-  return { used, look }
+  stop?.()
+  stop = watch(happenings, useDebounceFn(look, TOGETHER_MS))
+  used.value = []
+  await look()
 }

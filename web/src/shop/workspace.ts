@@ -23,12 +23,15 @@ import { type AsideDraft, asideDrafts, dropAsideDrafts } from './drafts.ts'
 import { createSync, type Path } from './sync.ts'
 import { type ItemRead, takeInItems } from './takeIn.ts'
 import { type Change, createUndo } from './undo.ts'
-import { useUsed } from './used.ts'
+import type { Used } from './used.ts'
 
 export type { Path } from './sync.ts'
 
 /** What stood there before the first one: nobody had counted. Counts are never deleted. */
 const notYet = (path: Path, id: string): StockItem | null => (path === 'stock' ? { id, amount: null } : null)
+
+/** The first answer goes first. */
+const SOON_MS = 1500
 
 export const useWorkspace = defineStore('workspace', () => {
   const state = ref<'loading' | 'ready' | 'failed' | 'empty'>('loading')
@@ -42,7 +45,9 @@ export const useWorkspace = defineStore('workspace', () => {
   /** Typed in another shop than the server holds now: kept aside, to be looked at. */
   const aside = shallowRef<readonly AsideDraft[]>([])
 
-  const { used, look: lookAtUsed } = useUsed()
+  /** What was taken for jobs already; asked for when the first view is there. */
+  const used = shallowRef<readonly Used[]>([])
+  const lookAtUsed = (): Promise<void> => import('./used.ts').then(({ followUsed }) => followUsed(used))
   async function load(): Promise<void> {
     state.value = 'loading'
     forgetOwner()
@@ -51,7 +56,7 @@ export const useWorkspace = defineStore('workspace', () => {
       const [position] = await Promise.all([sync.position(), session.find()])
       if (session.isSignedOut) return
       state.value = (await sync.load(position)) ? 'ready' : 'empty'
-      if (state.value === 'ready') void lookAtUsed()
+      if (state.value === 'ready') setTimeout(() => void lookAtUsed(), SOON_MS)
       aside.value = asideDrafts()
     } catch (error) {
       failure.value = reasonOf(error)

@@ -265,7 +265,7 @@ const printPage = (): void => window.print()
               <button
                 class="plain-button"
                 :disabled="!mayCount"
-                :aria-label="`Count ${one.name}`"
+                :aria-label="`${one.kind === 'cylinder' ? 'Read' : 'Weigh'} ${one.name}`"
                 @click="begin(one, 'count')"
               >
                 {{ one.kind === 'cylinder' ? 'Read' : 'Weigh' }}

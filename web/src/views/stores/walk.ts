@@ -18,7 +18,7 @@ export const WALK: ViewWalk = {
     {
       what: 'a cylinder that is read',
       path: '/stores',
-      steps: [{ button: 'Count Tarn mix, tall' }],
+      steps: [{ button: 'Read Tarn mix, tall' }],
     },
     {
       what: 'what came of an order',
