@@ -487,7 +487,7 @@ export const ASSUMPTIONS = {
     [0, 20],
     handbook('3 to 5 % more, welding handbooks'),
   ),
-  couponMm: metal('Trial bead before a job', 150, 'mm length', [0, 2000], PRACTICE),
+  trialPct: metal('Trial beads, of the filler', 1, '%', [0, 50], PRACTICE),
   coredMetalFraction: metal(
     'Metal share of a cored wire’s section',
     0.8,

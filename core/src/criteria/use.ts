@@ -11,15 +11,7 @@ import {
 } from '../calculation/calculation.ts'
 import type { Capability } from '../capability/capability.ts'
 import { changeoverMinOf, changeoverTime } from '../changeover/toSetUp.ts'
-import {
-  arcsTotal,
-  arcTotal,
-  couponTotal,
-  type Demand,
-  fillerTotal,
-  mostWanted,
-  workTime,
-} from '../demand/demand.ts'
+import { arcsTotal, arcTotal, type Demand, fillerTotal, mostWanted, workTime } from '../demand/demand.ts'
 import { inStock } from '../kinds/counts.ts'
 import type { Gas, Tungsten } from '../kinds/equipment.ts'
 import { isSpooled } from '../kinds/spooled.ts'
@@ -150,28 +142,27 @@ const FILLER = { wire: 'wire', tungsten: 'rod', covered: 'covered' } as const
 
 const fillerUsed = calculation({
   id: 'filler-used',
-  title: 'Wire or rod used, with a trial bead and spatter',
+  title: 'Wire or rod used, with trial beads and spatter',
   symbol: 'D',
   unit: 'g',
-  expression: '(W + K) * (1 + c / 100)',
+  expression: 'W * (1 + (k + c) / 100)',
   inputs: {
     W: from(fillerTotal),
-    K: from(couponTotal),
+    k: assumed('trialPct'),
     c: inputOrAssumed('more spatter in CO₂; 0 in another gas', '%', commonPractice()),
   },
-  compute: ({ W, K, c }) => (W + K) * (1 + c / 100),
-  source: computed('the welds, the trial bead and what spatters'),
+  compute: ({ W, k, c }) => W * (1 + (k + c) / 100),
+  source: computed('the welds, trial beads and what spatters'),
 })
 
 /** A solid wire spatters more in CO₂ than in a mix; the figures of a cored wire are of its own gas. */
 const spattersMore = ({ process, gas }: Capability): boolean =>
   process.family === 'gmaw' && gas !== null && isCo2(gas)
 
-/** @returns g of wire, rod or electrodes for the whole job, trial bead and spatter among them */
+/** @returns g of wire, rod or electrodes for the whole job, trial beads and spatter among them */
 export const fillerOfJobG = (capability: Capability, demand: Demand): number =>
   capability.reckoner.compute(fillerUsed, {
     W: demand.fillerG,
-    K: demand.couponG,
     c: spattersMore(capability) ? 'co2LossPct' : 0,
   })
 

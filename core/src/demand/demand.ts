@@ -2,7 +2,7 @@
 import { weldCountOf } from '../joints/weldCount.ts'
 import { type Position } from '../model/jointKinds.ts'
 import { type Assumptions, assumptionsOf, type ChangedAssumptions } from '../assumptions/assume.ts'
-import { commonPractice, computed, jobField, shopField, standard } from '../basis/source.ts'
+import { computed, jobField, shopField, standard } from '../basis/source.ts'
 import { assumed, calculation, from, input, inputOrAssumed, listOf } from '../calculation/calculation.ts'
 import { type Reckoner, reckonerFor, type TracingReckoner } from '../calculation/reckoner.ts'
 import { PERIOD_S, type ArcSeries, worstArcOnS } from '../duty/window.ts'
@@ -95,20 +95,6 @@ export const fillerTotal = calculation({
   inputs: { w: listOf('by weld line', 'g', computed(), ...fillerUsed.from) },
   compute: ({ w }) => sum(w),
   source: computed('sum'),
-})
-/** Settings are tried before the work is touched. */
-export const couponTotal = calculation({
-  id: 'coupon-total',
-  title: 'Wire or rod for a trial bead',
-  symbol: 'K',
-  unit: 'g',
-  expression: 'max(w) * k',
-  inputs: {
-    w: listOf('for a millimeter, by weld line', 'g/mm', computed('filler over length')),
-    k: assumed('couponMm'),
-  },
-  compute: ({ w, k }) => Math.max(...w) * k,
-  source: commonPractice('a trial bead on scrap before the job'),
 })
 export const arcTotal = calculation({
   id: 'arc-total',
@@ -242,15 +228,6 @@ function amountsOf(
   return { fillerG, arcs, arcS, workH, work }
 }
 
-/** Filler for a millimeter of a weld, g. */
-const fillerPerMm = ({ quantity }: Job, { fillerG, runMm, joint }: WeldFigures): number => {
-  const weldedMm = runMm * weldCountOf(joint) * quantity
-  return weldedMm > 0 ? fillerG / weldedMm : 0
-}
-/** g of the trial bead; it has the section of the heaviest weld. */
-const couponOf = (job: Job, welds: readonly WeldFigures[], reckoner: Reckoner): number =>
-  reckoner.compute(couponTotal, { w: welds.map((weld) => fillerPerMm(job, weld)) })
-
 /** What a job asks whatever it is welded with. */
 interface OfJob extends ReturnType<typeof settleJob> {
   readonly metals: readonly Metal[]
@@ -309,7 +286,6 @@ export class Demand {
   #extremes: ReturnType<typeof extremesOf> | undefined
   #spells: readonly ArcSeries[] | undefined
   #dutyPct: number | null | undefined
-  #couponG: number | undefined
   #amounts: ReturnType<typeof amountsOf> | undefined
 
   constructor(
@@ -379,11 +355,6 @@ export class Demand {
   get fillerG(): number {
     return this.#uses.fillerG
   }
-  /** Of the trial bead, g. */
-  get couponG(): number {
-    this.#couponG ??= couponOf(this.job, this.welds, this.#reckoner)
-    return this.#couponG
-  }
   get arcs(): number {
     return this.#uses.arcs
   }
@@ -446,10 +417,7 @@ export function traceDemand(
   for (const weld of welds) if (!examples.has(formOf(weld))) examples.set(formOf(weld), weld)
   // The latest steps are those of the weld that is asked about.
   const last = welds.find(({ joint }) => joint.id === weldId) ?? demand.hungriest
-  const heaviest = welds.reduce((most, one) => (fillerPerMm(job, one) > fillerPerMm(job, most) ? one : most))
-  const traced = new Set(
-    [...examples.values(), demand.thinnest, demand.hungriest, heaviest].map(({ joint }) => joint),
-  )
+  const traced = new Set([...examples.values(), demand.thinnest, demand.hungriest].map(({ joint }) => joint))
   traced.delete(last.joint)
   for (const joint of [...traced, last.joint]) {
     reckoner.weldId = joint.id
@@ -462,5 +430,4 @@ export function traceDemand(
   const { hungriest } = extremesOf(runs, reckoner)
   dutyOf(runs, spellsIn(job, runs, hungriest, assumptions.tackArcS), reckoner)
   amountsOf(job, PROCESSES[processId].family, runs, assumptions, reckoner)
-  couponOf(job, welds, reckoner)
 }

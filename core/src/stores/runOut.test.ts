@@ -20,8 +20,8 @@ const wireOf = (list: readonly RunOut[]): RunOut => {
   return found
 }
 const fillerG = ({ job, wire, shop }: typeof frame): number => {
-  const demand = demandOf(job, 'gmaw-short', wire, shop)
-  return demand.fillerG + demand.couponG
+  // And 1 % for trial beads.
+  return demandOf(job, 'gmaw-short', wire, shop).fillerG * 1.01
 }
 const both = fillerG(frame) + fillerG(post)
 

@@ -34,7 +34,7 @@ describe('the lines of a job', () => {
         fc.record({
           wireWastePct: fc.integer({ min: 0, max: 40 }),
           depositionGmawPct: fc.integer({ min: 60, max: 100 }),
-          couponMm: fc.integer({ min: 0, max: 900 }),
+          trialPct: fc.integer({ min: 0, max: 40 }),
           gasLeakPct: fc.integer({ min: 0, max: 90 }),
           gasSurgeL: fc.double({ min: 0, max: 4, noNaN: true }),
           preFlowS: fc.double({ min: 0, max: 8, noNaN: true }),

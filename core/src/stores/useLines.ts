@@ -40,6 +40,7 @@ function wireLines(capability: Capability, demand: Demand, wireG: number): reado
   const { process, wire, assumptions } = capability
   if (!wire || wireG === 0) return []
   const metalG = demand.welds.reduce((sum, weld) => sum + weld.metalG, 0)
+  const trialG = (demand.fillerG * assumptions.trialPct) / PCT
   const trimsG = process.feedsWire ? (demand.fillerG * assumptions.wireWastePct) / PCT : 0
   const line = (
     id: UseLineId,
@@ -63,13 +64,8 @@ function wireLines(capability: Capability, demand: Demand, wireG: number): reado
       handbook('deposition efficiency, welding handbooks'),
     ),
     line('trims', trimsG, 'wireWastePct', PRACTICE),
-    line('trial-bead', demand.couponG, 'couponMm', PRACTICE),
-    line(
-      'more-spatter',
-      wireG - demand.fillerG - demand.couponG,
-      'co2LossPct',
-      handbook('welding handbooks'),
-    ),
+    line('trial-bead', trialG, 'trialPct', PRACTICE),
+    line('more-spatter', wireG - demand.fillerG - trialG, 'co2LossPct', handbook('welding handbooks')),
   ]
 }
 

@@ -55,7 +55,7 @@ describe('English', () => {
     if (!pair) throw new Error('demo')
     const fit = fitJob(pair.input)
     const said = (by: typeof speech) => rowsOf(by, fit).map(({ demand }) => demand)
-    expect(said(speech)).toContain('4.61 lb')
+    expect(said(speech)).toContain('4.62 lb')
     expect(said(german)).toContain('2,09 kg')
     expect(notationOf(shop)).toEqual({ system: 'imperial', locale: 'en-US' })
   })

@@ -218,11 +218,11 @@ describe('the findings', () => {
       await wrapper.get('.fold').trigger('click')
       return wrapper.text()
     }
-    expect(await unfolded()).toContain('4.61 lb')
+    expect(await unfolded()).toContain('4.62 lb')
     const { shop } = workspace
     if (!shop) throw new Error('no shop')
     workspace.edit('shop', shop.id, { ...shop, unitSystem: 'metric' }, 'units')
-    expect(await unfolded()).toContain('2.07 kg')
+    expect(await unfolded()).toContain('2.09 kg')
   })
 
   it('open by row and by name, and show which is open', async () => {

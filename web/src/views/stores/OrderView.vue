@@ -291,7 +291,7 @@ const printPage = (): void => window.print()
 .list {
   padding: 12px 16px;
 }
-header {
+.list header {
   align-items: baseline;
   display: flex;
   flex-wrap: wrap;

@@ -113,7 +113,7 @@ const printPage = (): void => window.print()
   overflow-x: auto;
   position: relative;
 }
-header {
+.item header {
   align-items: baseline;
   display: flex;
   flex-wrap: wrap;
