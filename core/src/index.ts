@@ -71,6 +71,8 @@ export {
   type CostLineId,
   costLinesOf,
   LABOUR_LINES,
+  type Lives,
+  USUAL_LIVES,
   type WeldCost,
   weldCostsOf,
 } from './quote/costLines.ts'

@@ -101,15 +101,26 @@ function powerKWhOf({ powerSource, process, assumptions }: Capability, { runs, w
   return (arcJ / efficiency + idleJ) / J_PER_KWH
 }
 
+/** How much steel wire a tip and a liner last for, g; what the shop's own changes teach goes before what is usual. */
+export interface Lives {
+  readonly tipG: number
+  readonly linerG: number
+}
+export const USUAL_LIVES: Lives = { tipG: USUAL_LIFE.tip.life, linerG: USUAL_LIFE.liner.life }
+
 /** Tips and liners by the wire that runs through them: their share of a tip's and a liner's price. */
-function tipsCost({ tip, liner, wire }: Capability, fillerG: number): { pieces: number; cost: number } {
+function tipsCost(
+  { tip, liner, wire }: Capability,
+  fillerG: number,
+  { tipG, linerG }: Lives,
+): { pieces: number; cost: number } {
   if (!wire || !tip) return { pieces: 0, cost: 0 }
   // A kilogram of a light metal is more wire.
   const asSteelG = fillerG * (DENSITY['carbon-steel'].value / DENSITY[wire.metal].value)
-  const pieces = asSteelG / USUAL_LIFE.tip.life
+  const pieces = asSteelG / tipG
   return {
     pieces,
-    cost: pieces * (tip.price ?? 0) + (asSteelG / USUAL_LIFE.liner.life) * (liner?.price ?? 0),
+    cost: pieces * (tip.price ?? 0) + (asSteelG / linerG) * (liner?.price ?? 0),
   }
 }
 
@@ -153,7 +164,11 @@ const rated = (
  *   long it takes
  * @example costLinesOf(capability, demand)?.find(({ id }) => id === 'arc')?.amount // h of arc
  */
-export function costLinesOf(capability: Capability, demand: Demand): readonly CostLine[] | null {
+export function costLinesOf(
+  capability: Capability,
+  demand: Demand,
+  lives: Lives = USUAL_LIVES,
+): readonly CostLine[] | null {
   const { work, assumptions } = demand
   const cost = costOf(capability, demand)
   if (!work || !cost) return null
@@ -172,7 +187,7 @@ export function costLinesOf(capability: Capability, demand: Demand): readonly Co
   const guessOf = (slot: Guess['slot']): Guess | undefined => cost.guesses.find((one) => one.slot === slot)
   const perG = wire && wire.packagePrice !== null ? wire.packagePrice / wire.packageG : null
   const perL = gas && gas.refillPrice !== null ? gas.refillPrice / gas.fullL : null
-  const tips = tipsCost(capability, wireG)
+  const tips = tipsCost(capability, wireG, lives)
   const kWh = powerKWhOf(capability, demand)
   const drafts: readonly Draft[] = [
     ...hours.flatMap(([id, seconds]): readonly Draft[] =>

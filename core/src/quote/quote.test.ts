@@ -101,6 +101,10 @@ describe('the lines', () => {
   it('use tips by the wire: 7 kg of steel wire are a tip, as much aluminum is three (common practice)', () => {
     const { fillerG } = demandOf(frame.job, 'gmaw-short', frame.wire, frame.shop)
     expect(line(frame, 'tips').amount).toBeCloseTo((fillerG * 1.01) / 7000, 9)
+    // Where this shop's tips last half as long, it is twice as many.
+    const { capability, demand } = sidesOf(frame)
+    const own = costLinesOf(capability, demand, { tipG: 3500, linerG: 150_000 })
+    expect(own?.find(({ id }) => id === 'tips')?.amount).toBeCloseTo((fillerG * 1.01) / 3500, 9)
     expect(linesOf(tray).some(({ id }) => id === 'tips')).toBe(false)
     expect(line(tray, 'tungsten').unit).toBe('pieces')
   })

@@ -4,6 +4,7 @@ import {
   costLinesOf,
   type Habit,
   habitsOf,
+  type Lives,
   type Mover,
   moversOf,
   type OtherWay,
@@ -31,12 +32,15 @@ export interface Priced {
   readonly uses: readonly UseLine[]
 }
 
-/** @returns null where the job has no set-up whose parts are there, or no wire */
-export function answer(snapshot: Snapshot, jobId: string): Priced | null {
+/**
+ * @param lives of tips and liners on its machine, where the shop's own changes teach them
+ * @returns null where the job has no set-up whose parts are there, or no wire
+ */
+export function answer(snapshot: Snapshot, jobId: string, lives: Lives | null): Priced | null {
   const input = fitInput(snapshot, jobId)
   if (!input) return null
   const { capability, demand } = sidesOf(input)
-  const lines = costLinesOf(capability, demand)
+  const lines = costLinesOf(capability, demand, lives ?? undefined)
   if (!lines) return null
   return {
     setUpName: input.setUp.name,

@@ -1,5 +1,14 @@
 <script setup lang="ts">
-import { ASSUMPTIONS, type CostLine, jointName, sourceWords, type UseLine } from '@brannik/core'
+import {
+  ASSUMPTIONS,
+  type CostLine,
+  jointName,
+  type Lives,
+  sourceWords,
+  type UseLine,
+  USUAL_LIVES,
+  type WearPart,
+} from '@brannik/core'
 import { computed } from 'vue'
 import { useRoute } from 'vue-router'
 import PlaceHead from '../../components/PlaceHead.vue'
@@ -7,6 +16,7 @@ import { type Question, useAnswer } from '../../engine/useAnswer.ts'
 import { useWorkspace } from '../../shop/workspace.ts'
 import { usePrint } from '../../stores/usePrint.ts'
 import { useJobTabs } from '../jobs/jobTabs.ts'
+import { useMachineRecord } from '../learned/useWear.ts'
 import { groupsOf, HABIT_WORDS, LINE_WORDS, USE_WORDS, USED_WORDS } from './costWords.ts'
 import MoversChart from './MoversChart.vue'
 import QuotePanel from './QuotePanel.vue'
@@ -20,8 +30,20 @@ const cents = useCents()
 const jobId = computed(() => String(route.params['jobId'] ?? ''))
 const job = computed(() => workspace.get('jobs', jobId.value))
 const tabs = useJobTabs(() => jobId.value)
+const sourceId = computed(() => workspace.get('set-ups', job.value?.setUpId ?? '')?.powerSourceId ?? null)
+const record = useMachineRecord(sourceId)
+/** What the shop's own changes of tip and liner teach, in steel; null until there is one. */
+const lives = computed((): Lives | null => {
+  const learned = (part: WearPart): number | null =>
+    record.value?.wear.find((one) => one.part === part && one.unit === 'g' && one.learnedFrom > 0)?.life ??
+    null
+  const [tip, liner] = [learned('tip'), learned('liner')]
+  return tip === null && liner === null
+    ? null
+    : { tipG: tip ?? USUAL_LIVES.tipG, linerG: liner ?? USUAL_LIVES.linerG }
+})
 const { answer, failure, isComputing } = useAnswer<'priced'>(
-  computed((): Question<'priced'> => ['priced', jobId.value]),
+  computed((): Question<'priced'> => ['priced', jobId.value, lives.value]),
 )
 const groups = computed(() => groupsOf(answer.value?.lines ?? []))
 const perPiece = computed(() => (answer.value && job.value ? answer.value.cents / job.value.quantity : 0))

@@ -22,7 +22,8 @@ const router = useRouter()
 const money = useMoney()
 const { number } = usePrint()
 const items = useOnHand()
-const { items: runs, amount, endText } = useRunsOut()
+/** Rows come with what the jobs need of them: no button moves under a finger. */
+const { items: runs, isKnown, amount, endText } = useRunsOut()
 const mayMove = computed(() => session.mayRecord)
 const mayCount = computed(() => session.mayWrite('stock'))
 const mayKeep = computed(() => session.mayWrite('cylinders'))
@@ -169,7 +170,13 @@ const printPage = (): void => window.print()
     <p v-if="items.length === 0" class="sheet none">
       Nothing is entered yet. Add wire and gas under Shop, Equipment.
     </p>
-    <section v-for="group in groups" :key="group.kind" class="sheet group" :aria-label="group.title">
+    <p v-else-if="!isKnown" class="sheet none">Calculating…</p>
+    <section
+      v-for="group in isKnown ? groups : []"
+      :key="group.kind"
+      class="sheet group"
+      :aria-label="group.title"
+    >
       <h2>{{ group.title }}</h2>
       <ul>
         <li v-for="{ item, run } in group.rows" :key="item.id">

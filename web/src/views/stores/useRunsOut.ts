@@ -37,6 +37,8 @@ export function useRunsOut() {
         : 'lasts for all planned jobs'
   return {
     items: computed(() => answer.value ?? []),
+    /** Whether there is an answer, or a reason why there is none. */
+    isKnown: computed(() => answer.value !== null || failure.value !== ''),
     failure,
     isComputing,
     amount,
