@@ -134,6 +134,82 @@ it('cents of parts make the cents of the whole, none off by a cent or more', () 
     }),
   )
   expect(inCents([0.334, 0.333, 0.333])).toEqual([34, 33, 33])
+  // The cent goes to the largest remainder, wherever it stands; among equals to the first.
+  expect(inCents([0.333, 0.333, 0.334])).toEqual([33, 33, 34])
+  expect(inCents([0.125, 0.125])).toEqual([13, 12])
+})
+
+describe('by hand', () => {
+  const { capability, demand } = sidesOf(frame)
+  const meters =
+    frame.job.joints.reduce((sum, { lengthMm, count }) => sum + (lengthMm * count) / 1000, 0) *
+    frame.job.quantity
+  it('edges are hours of their meters, at 3 minutes a meter of mill scale', () => {
+    expect(line(frame, 'preparation').amount).toBeCloseTo((meters * 3) / 60, 9)
+  })
+  it('power is volts, amps and seconds over the efficiency, and what the machine draws between the arcs', () => {
+    const source = { ...frame.powerSource, efficiencyPct: 80, idleW: 100 }
+    // IEC 60974-1: 14 V and 0.05 V an ampere.
+    const arcJ = demand.runs.reduce(
+      (sum, { wantedA, arcS }) => sum + (14 + 0.05 * wantedA) * wantedA * (arcS ?? 0),
+      0,
+    )
+    const idleJ = 100 * ((demand.work?.tackS ?? 0) + (demand.work?.handlingS ?? 0))
+    expect(line({ ...frame, powerSource: source }, 'power').amount).toBeCloseTo(
+      (arcJ / 0.8 + idleJ) / 3.6e6,
+      9,
+    )
+    const driven = { ...source, engine: { fuelLPerH: null } }
+    expect(linesOf({ ...frame, powerSource: driven }).some(({ id }) => id === 'power')).toBe(false)
+  })
+  it('tips and liners are what of each goes with the wire, aluminum three times as much wire', () => {
+    const tip = frame.tip && { ...frame.tip, price: 2 }
+    const liner = frame.liner && { ...frame.liner, price: 30 }
+    const steelG = demand.fillerG * 1.01
+    expect(line({ ...frame, tip, liner } as FitInput, 'tips').exact).toBeCloseTo(
+      (steelG / 7000) * 2 + (steelG / 150_000) * 30,
+      9,
+    )
+    expect(line({ ...frame, tip, liner: null } as FitInput, 'tips').exact).toBeCloseTo((steelG / 7000) * 2, 9)
+    expect(linesOf({ ...frame, tip: null } as FitInput).some(({ id }) => id === 'tips')).toBe(false)
+  })
+  it('a weld line has its share of each line: arc by arc time, filler by filler, edges by length', () => {
+    const post = demoInput('press-screw-post', 'bay-2-wire')
+    const { demand: of } = sidesOf(post)
+    const only = (id: CostLineId): readonly CostLine[] => [
+      { id, exact: 1000, cents: 100_000, amount: 1, unit: 'h', rate: 1000, typical: null },
+    ]
+    const counts = of.welds.map(({ joint }) => joint.count * (joint.bothSides ? 2 : 1) * post.job.quantity)
+    const shareOf: Partial<Record<CostLineId, readonly number[]>> = {
+      arc: of.welds.map(({ arcS }) => arcS ?? 0),
+      filler: of.welds.map(({ fillerG }) => fillerG),
+      tacking: of.welds.map(({ tackS }, index) => tackS * (counts[index] ?? 0)),
+      handling: of.welds.map(({ pauseS, arcs }) => pauseS * arcs),
+      preparation: of.welds.map(({ joint }, index) => joint.lengthMm * (counts[index] ?? 0)),
+      changeover: counts,
+    }
+    for (const [id, shares] of Object.entries(shareOf)) {
+      const sum = shares.reduce((total, one) => total + one, 0)
+      weldCostsOf(only(id as CostLineId), of).forEach(({ cents, count }, index) => {
+        expect(Math.abs(cents - (100_000 * (shares[index] ?? 0)) / sum), id).toBeLessThanOrEqual(1)
+        expect(count).toBe(counts[index])
+      })
+    }
+  })
+  it('a weld made over by another process than TIG is finished, and a hot machine waits', () => {
+    const cosmetic = { ...frame, job: { ...frame.job, quality: 'cosmetic' as const } }
+    // 20 minutes a meter.
+    expect(line(cosmetic, 'finishing').amount).toBeCloseTo((meters * 20) / 60, 9)
+    expect(linesOf(demoInput('press-frame', 'north-wall-wire')).some(({ id }) => id === 'rest')).toBe(true)
+    expect(capability.process.family).toBe('gmaw')
+  })
+  it('what makes the price moves no cost, and all that moves it is in order', () => {
+    const all = moversOf(frame, 500)
+    expect(all.some(({ key }) => ['overheadPct', 'marginPct', 'minimumCharge'].includes(key))).toBe(false)
+    expect(all.every(({ lessCents, moreCents }) => lessCents !== 0 || moreCents !== 0)).toBe(true)
+    expect(moversOf({ ...frame, wire: null })).toEqual([])
+    expect(habitsOf({ ...frame, wire: null })).toEqual([])
+  })
 })
 
 describe('the range', () => {
