@@ -110,6 +110,24 @@ test('when does it end: a cylinder is read by its gauge, a spool by the scale, a
   await expect(dialog.getByText(/vapor pressure, not contents/)).toBeVisible()
 })
 
+test('a cylinder of its own is added, named by its gas, and read', async ({ page, server }) => {
+  await page.goto(`${server.url}/stores`)
+  await page.getByRole('button', { name: 'Add cylinder of Argon' }).click()
+  await expect(page.getByRole('heading', { name: 'Argon, cylinder 3' })).toBeVisible()
+  await expect
+    .poll(() => server.record<object>('cylinders/argon-cylinder-3'))
+    .toMatchObject({ gasId: 'argon', rentPerDay: null, returnedOn: null })
+  await page.getByRole('link', { name: 'On hand', exact: true }).click()
+  await page.getByRole('button', { name: 'Read Argon, cylinder 3' }).click()
+  const dialog = page.getByRole('dialog')
+  await dialog.getByLabel('What is there now').pressSequentially('2200 psi')
+  await dialog.getByRole('button', { name: 'Count', exact: true }).click()
+  // What is loose and what is in the cylinder: 96 and about 123 ft³.
+  await expect(page.getByRole('listitem').filter({ hasText: 'Argon, cylinder 3' })).toContainText(
+    /21\d ft³|22\d ft³/,
+  )
+})
+
 test('what do I order: placed once, received in part, and what is on the way is not ordered again', async ({
   page,
   server,

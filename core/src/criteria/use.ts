@@ -85,19 +85,11 @@ function againstStock(capability: Capability, id: string, stock: Stock): Assessm
     const { code, params: missing } = stock.missing
     return { ...fits(id, code, { ...params, ...missing }, { source }), demand: used, unit }
   }
-  if (stock.claimed > NO_CLAIM) {
-    const capacity = capability.reckoner.compute(net, { S: stock.left, E: stock.claimed })
-    return measured(capability, id, {
-      code: taken > NO_CLAIM ? 'measured-rest' : 'measured-net',
-      params,
-      demand: used,
-      capacity,
-      unit,
-      source,
-    })
-  }
-  const capacity = capability.reckoner.compute(left, { C: stock.left })
-  const code = taken > NO_CLAIM ? 'measured-rest' : 'measured'
+  const isClaimed = stock.claimed > NO_CLAIM
+  const capacity = isClaimed
+    ? capability.reckoner.compute(net, { S: stock.left, E: stock.claimed })
+    : capability.reckoner.compute(left, { C: stock.left })
+  const code = taken > NO_CLAIM ? 'measured-rest' : isClaimed ? 'measured-net' : 'measured'
   return measured(capability, id, { code, params, demand: used, capacity, unit, source })
 }
 

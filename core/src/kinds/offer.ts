@@ -1,4 +1,4 @@
-/** What a supplier asks for one package of an item, on a day, with his breaks for several. */
+/** The price of one package of an item at a supplier, on a day, and from how many it is lower. */
 import { z } from 'zod'
 import { field } from '../model/field.ts'
 import { amountSchema, idSchema, nameSchema } from '../model/fields.ts'

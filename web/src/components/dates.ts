@@ -17,6 +17,9 @@ export const printDay = (day: string, locale: string): string =>
     year: 'numeric',
   }).format(parseISO(day))
 
+/** The day that it is here, whatever it is in Greenwich: an order of tonight is of today. @returns `2026-12-03` */
+export const dayHere = (now: Date): string => format(now, 'yyyy-MM-dd')
+
 /**
  * @param from what `next Friday` counts from
  * @returns `2026-12-03`; null where all of the text is not one day

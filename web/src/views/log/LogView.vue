@@ -12,7 +12,7 @@ import {
   type WeldRecord,
 } from '@brannik/core'
 import { refDebounced } from '@vueuse/core'
-import { computed, ref, shallowRef, watch } from 'vue'
+import { computed, ref, shallowRef } from 'vue'
 import { useRoute } from 'vue-router'
 import ChoiceField from '../../components/ChoiceField.vue'
 import DateField from '../../components/DateField.vue'
@@ -21,8 +21,8 @@ import { engine } from '../../engine/client.ts'
 import { download } from '../../files/download.ts'
 import { reasonOf } from '../../reason.ts'
 import { type LogFilter, logPage, newestRows, type WeldRow } from '../../shop/eventList.ts'
-import { happenings } from '../../shop/happenings.ts'
 import { useOutbox } from '../../shop/outbox.ts'
+import { usePaged } from '../../shop/paged.ts'
 import { useSession } from '../../shop/session.ts'
 import { useWorkspace } from '../../shop/workspace.ts'
 import { useNotice } from '../../stores/notice.ts'
@@ -64,29 +64,7 @@ const filter = computed((): LogFilter => ({
   ...(from.value ? { from: from.value } : {}),
   ...(to.value ? { to: to.value } : {}),
 }))
-const rows = shallowRef<readonly WeldRow[]>([])
-const next = ref<string | null>(null)
-const isLooking = ref(false)
-const failure = ref('')
-let asked = 0
-
-async function look(isMore: boolean): Promise<void> {
-  asked += 1
-  const mine = asked
-  isLooking.value = true
-  try {
-    const page = await logPage(filter.value, isMore ? next.value : null, PAGE)
-    if (mine !== asked) return
-    rows.value = isMore ? [...rows.value, ...page.items] : page.items
-    next.value = page.next
-    failure.value = ''
-  } catch (error) {
-    if (mine === asked) failure.value = reasonOf(error)
-  } finally {
-    if (mine === asked) isLooking.value = false
-  }
-}
-watch([filter, happenings], () => void look(false), { immediate: true })
+const { rows, next, isLooking, failure, look } = usePaged(filter, (of, before) => logPage(of, before, PAGE))
 const outbox = useOutbox(() => void look(false))
 
 const STATE_ITEMS = RECORD_STATES.map((id) => ({ id, name: STATE_WORDS[id] }))

@@ -11,7 +11,7 @@ import {
 import { computed, ref, shallowRef, watch } from 'vue'
 import CountField from '../../components/CountField.vue'
 import TextField from '../../components/TextField.vue'
-import { printDay } from '../../components/dates.ts'
+import { dayHere, printDay } from '../../components/dates.ts'
 import type { Priced } from '../../engine/questions/priced.ts'
 import { reasonOf } from '../../reason.ts'
 import { newestRows } from '../../shop/eventList.ts'
@@ -21,7 +21,6 @@ import { useWorkspace } from '../../shop/workspace.ts'
 import { useNotice } from '../../stores/notice.ts'
 import { usePrint } from '../../stores/usePrint.ts'
 import { idFor } from '../jobs/idFor.ts'
-import { todayHere } from '../stores/useOrdering.ts'
 import { groupsOf } from './costWords.ts'
 import { useCents } from './useCents.ts'
 
@@ -72,7 +71,7 @@ function draft(): Quote {
     setUpName: priced.setUpName,
     customer: customer.value,
     state: 'sent',
-    quotedOn: todayHere(new Date()),
+    quotedOn: dayHere(new Date()),
     validDays: 30,
     quantity: job.quantity,
     currency: workspace.shop?.currency ?? 'USD',
@@ -164,7 +163,7 @@ const became = computed(() => {
   return { hours: minutes / 60, welds }
 })
 const isOver = ({ quotedOn, validDays, state }: Quote): boolean =>
-  state === 'sent' && dayNumber(todayHere(new Date())) > dayNumber(quotedOn) + validDays
+  state === 'sent' && dayNumber(dayHere(new Date())) > dayNumber(quotedOn) + validDays
 const STATE_WORDS = { draft: 'draft', sent: 'sent', won: 'won', lost: 'lost' } as const
 </script>
 

@@ -1,14 +1,14 @@
 <script setup lang="ts">
 import { MOVE_REASONS, type MoveReason } from '@brannik/core'
 import Papa from 'papaparse'
-import { computed, ref, shallowRef, watch } from 'vue'
+import { computed, ref } from 'vue'
 import { useRoute } from 'vue-router'
 import ChoiceField from '../../components/ChoiceField.vue'
 import { download } from '../../files/download.ts'
 import { reasonOf } from '../../reason.ts'
-import { happenings } from '../../shop/happenings.ts'
 import { checkLedger, type LedgerFilter, ledgerPage, type Movement } from '../../shop/ledgerList.ts'
 import { useOutbox } from '../../shop/outbox.ts'
+import { usePaged } from '../../shop/paged.ts'
 import { useSession } from '../../shop/session.ts'
 import { useWorkspace } from '../../shop/workspace.ts'
 import { useNotice } from '../../stores/notice.ts'
@@ -34,28 +34,9 @@ const filter = computed((): LedgerFilter => ({
   ...(reason.value === null ? {} : { reason: reason.value as MoveReason }),
   ...(jobId.value === null ? {} : { job: jobId.value }),
 }))
-const rows = shallowRef<readonly Movement[]>([])
-const next = ref<string | null>(null)
-const isLooking = ref(false)
-const failure = ref('')
-let asked = 0
-async function look(isMore: boolean): Promise<void> {
-  asked += 1
-  const mine = asked
-  isLooking.value = true
-  try {
-    const page = await ledgerPage(filter.value, isMore ? next.value : null, PAGE)
-    if (mine !== asked) return
-    rows.value = isMore ? [...rows.value, ...page.items] : page.items
-    next.value = page.next
-    failure.value = ''
-  } catch (error) {
-    if (mine === asked) failure.value = reasonOf(error)
-  } finally {
-    if (mine === asked) isLooking.value = false
-  }
-}
-watch([filter, happenings], () => void look(false), { immediate: true })
+const { rows, next, isLooking, failure, look } = usePaged(filter, (of, before) =>
+  ledgerPage(of, before, PAGE),
+)
 const outbox = useOutbox(() => void look(false))
 
 const REASON_WORDS: Readonly<Record<MoveReason, string>> = {

@@ -3,11 +3,13 @@ import { dayNumber } from '@brannik/core'
 import { useNow } from '@vueuse/core'
 import { computed, ref, shallowRef } from 'vue'
 import { useRouter } from 'vue-router'
+import { dayHere } from '../../components/dates.ts'
 import { useSession } from '../../shop/session.ts'
 import { useWorkspace } from '../../shop/workspace.ts'
 import { useNotice } from '../../stores/notice.ts'
 import { useMoney } from '../../stores/useMoney.ts'
 import { usePrint } from '../../stores/usePrint.ts'
+import { blankRecord } from '../equipment/forms.ts'
 import { idFor } from '../jobs/idFor.ts'
 import MoveDialog, { type Act } from './MoveDialog.vue'
 import StoresHead from './StoresHead.vue'
@@ -64,7 +66,7 @@ function begin(item: Counted, what: Act, source: Counted | null = null): void {
 
 const now = useNow({ interval: 60_000 })
 const MS_PER_H = 3_600_000
-const today = computed(() => now.value.toISOString().slice(0, 10))
+const today = computed(() => dayHere(now.value))
 function ovenText({ spool, exposureH }: Container): string {
   if (!spool || exposureH === null) return ''
   if (spool.outSince === null) return `in the oven or sealed, ${exposureH} h once out`
@@ -115,43 +117,9 @@ function addContainer({ kind, itemId, name }: OnHand): void {
   const all = workspace.all(path)
   const called = `${name}, ${kind === 'gas' ? 'cylinder' : 'spool'} ${all.length + 1}`
   const id = idFor(called, all)
-  if (kind === 'gas')
-    workspace.edit(
-      'cylinders',
-      id,
-      {
-        id,
-        name: called,
-        gasId: itemId,
-        waterL: null,
-        fullBar: null,
-        tareG: null,
-        openOnId: null,
-        keptAt: null,
-        rentPerDay: null,
-        cameOn: null,
-        returnedOn: null,
-      },
-      `new ${called}`,
-    )
-  else
-    workspace.edit(
-      'spools',
-      id,
-      {
-        id,
-        name: called,
-        wireId: itemId,
-        tareG: null,
-        flangeMm: null,
-        coreMm: null,
-        fullDepthMm: null,
-        openOnId: null,
-        keptAt: null,
-        outSince: null,
-      },
-      `new ${called}`,
-    )
+  const blank = blankRecord(path, id, 'drive-roll')
+  const holds = kind === 'gas' ? { gasId: itemId } : { wireId: itemId }
+  workspace.edit(path, id, { ...blank, ...holds, name: called } as never, `new ${called}`)
   void router.push({ name: 'store-records', params: { list: path, id } })
 }
 const printPage = (): void => window.print()

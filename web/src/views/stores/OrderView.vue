@@ -3,6 +3,7 @@ import { assumptionsOf, OLD_PRICE_DAYS, type ToOrder, toOrder, type ToOrderLine 
 import { useNow } from '@vueuse/core'
 import Papa from 'papaparse'
 import { computed, ref } from 'vue'
+import { dayHere } from '../../components/dates.ts'
 import { download } from '../../files/download.ts'
 import { reasonOf } from '../../reason.ts'
 import { useSession } from '../../shop/session.ts'
@@ -11,7 +12,7 @@ import { useNotice } from '../../stores/notice.ts'
 import WornParts from '../buy/WornParts.vue'
 import OrdersOnTheWay from './OrdersOnTheWay.vue'
 import StoresHead from './StoresHead.vue'
-import { todayHere, useOrdering } from './useOrdering.ts'
+import { useOrdering } from './useOrdering.ts'
 import { useRunsOut } from './useRunsOut.ts'
 
 /** What to order by when: whole spools and cylinders, one list a supplier; then what is on its way. */
@@ -22,7 +23,7 @@ const { items, failure, isComputing, amount, day } = useRunsOut()
 const ordering = useOrdering()
 const mayOrder = computed(() => session.mayWrite('orders'))
 const now = useNow({ interval: 60_000 })
-const today = computed(() => todayHere(now.value))
+const today = computed(() => dayHere(now.value))
 
 const lists = computed(() =>
   workspace.shop

@@ -3,11 +3,11 @@ import type { Order, OrderLine } from '@brannik/core'
 import { computed, ref, shallowRef } from 'vue'
 import CountField from '../../components/CountField.vue'
 import SheetDialog from '../../components/SheetDialog.vue'
-import { printDay } from '../../components/dates.ts'
+import { dayHere, printDay } from '../../components/dates.ts'
 import { useSession } from '../../shop/session.ts'
 import { useWorkspace } from '../../shop/workspace.ts'
 import { useCountWords } from './countWords.ts'
-import { todayHere, type useOrdering } from './useOrdering.ts'
+import type { useOrdering } from './useOrdering.ts'
 
 /** Orders that are placed: when they come, what of them has come, and receiving it. */
 const { ordering } = defineProps<{ ordering: ReturnType<typeof useOrdering> }>()
@@ -24,8 +24,7 @@ const placed = computed(() =>
 )
 const day = (iso: string | null): string =>
   iso === null ? 'no day yet' : printDay(iso, workspace.notation.locale)
-const isOverdue = ({ expectedOn }: Order): boolean =>
-  expectedOn !== null && expectedOn < todayHere(new Date())
+const isOverdue = ({ expectedOn }: Order): boolean => expectedOn !== null && expectedOn < dayHere(new Date())
 const isAsked = ({ supplierId }: Order): boolean => workspace.get('suppliers', supplierId)?.isAsked === true
 
 const isOpen = ref(false)

@@ -12,15 +12,12 @@ import {
 } from '@brannik/core'
 import { ref } from 'vue'
 import { type AskedItem, askPrices, type PricedItem, sendOrder } from '../../api/supplier.ts'
+import { dayHere } from '../../components/dates.ts'
 import { reasonOf } from '../../reason.ts'
 import { useOutbox } from '../../shop/outbox.ts'
 import { useWorkspace } from '../../shop/workspace.ts'
 import { useNotice } from '../../stores/notice.ts'
 import { idFor } from '../jobs/idFor.ts'
-
-/** The day here: an order of tonight is of today. */
-export const todayHere = (now: Date): string =>
-  `${now.getFullYear()}-${String(now.getMonth() + 1).padStart(2, '0')}-${String(now.getDate()).padStart(2, '0')}`
 
 export function useOrdering() {
   const workspace = useWorkspace()
@@ -66,7 +63,7 @@ export function useOrdering() {
         ...named,
         price,
         currency,
-        pricedOn: todayHere(new Date()),
+        pricedOn: dayHere(new Date()),
         leadDays,
         breakFrom,
         breakPrice,
@@ -118,7 +115,7 @@ export function useOrdering() {
         {
           ...now,
           confirmation: taken.number,
-          expectedOn: daysAfter(now.orderedOn ?? todayHere(new Date()), taken.leadDays),
+          expectedOn: daysAfter(now.orderedOn ?? dayHere(new Date()), taken.leadDays),
         },
         `confirmation of ${order.name}`,
       )
@@ -133,7 +130,7 @@ export function useOrdering() {
   async function place(list: ToOrder): Promise<void> {
     const all = workspace.all('orders')
     const name = `Order ${all.length + 1}`
-    const order = orderOf(list, { id: idFor(name, all), name, today: todayHere(new Date()) })
+    const order = orderOf(list, { id: idFor(name, all), name, today: dayHere(new Date()) })
     if (!workspace.edit('orders', order.id, order, name)) return
     notice.show(`${name} is placed with ${order.supplierName}`, true)
     if (list.supplier?.isAsked) await send(order)
