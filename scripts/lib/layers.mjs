@@ -34,6 +34,7 @@ export const CORE_ROOMS = [
   'quote',
   'board',
   'purchase',
+  'plan',
   'words',
   'decision',
 ]

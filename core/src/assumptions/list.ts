@@ -11,6 +11,7 @@ export const ASSUMPTION_GROUPS = [
   'Changeover',
   'Gas',
   'Tungsten',
+  'Plan of work',
 ] as const
 export type AssumptionGroup = (typeof ASSUMPTION_GROUPS)[number]
 
@@ -43,6 +44,7 @@ const inGroup =
   })
 
 const money = inGroup('Margins and money')
+const planning = inGroup('Plan of work')
 const want = inGroup('Current needed')
 const source = inGroup('Power source and gun')
 const start = inGroup('Starting settings')
@@ -79,6 +81,9 @@ export const ASSUMPTIONS = {
   minimumCharge: money('Minimum charge', 90, 'each', [0, 100_000], OWN),
   horizonYears: money('Payback time of a purchase', 3, 'years', [0.25, 30], OWN),
   shiftHours: money('Working hours per day', 8, 'h', [1, 24], OWN),
+  overtimeH: planning('Overtime that a plan may offer, per day', 2, 'h', [0, 12], OWN),
+  planWeeks: planning('Weeks that a plan looks ahead', 6, 'weeks', [1, 52], OWN),
+  preheatTorches: planning('Preheating torches', 1, 'pieces', [0, 50], OWN),
   tightCostPct: money('Extra cost of a tight run in a purchase plan', 10, '%', [0, 200], OWN),
   typicalPriceFactor: money(
     'Factor on typical prices',

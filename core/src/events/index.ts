@@ -9,6 +9,7 @@ import { shopRestored } from './shopRestored.ts'
 import { stepTicked } from './stepTicked.ts'
 import { stockMovement } from './stockMovement.ts'
 import { weldRecorded } from './weldRecorded.ts'
+import { workMarked } from './workMarked.ts'
 
 export const EVENTS = [
   stockMovement,
@@ -17,6 +18,7 @@ export const EVENTS = [
   evidenceTaken,
   partReplaced,
   lessonSettled,
+  workMarked,
   shopBegun,
   shopRestored,
 ] as const

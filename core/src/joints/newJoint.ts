@@ -55,6 +55,7 @@ export const newJob = (id: string, name: string, part: Partial<Job> = {}): Job =
   place: 'indoors',
   windKmPerH: null,
   quality: 'ordinary',
+  priority: 'usual',
   sizing: 'code-table',
   serviceTemperatureC: null,
   preheatC: null,

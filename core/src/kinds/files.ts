@@ -40,6 +40,8 @@ const WHOLE = since(
   { 'power-source': 7, feeder: 2, gun: 2, wire: 4, gas: 3 },
   // Cylinders, spools, suppliers, prices, orders and quotes.
   {},
+  // Welders, the plan of the week, and how urgent a job is.
+  { job: 6 },
 )
 
 /** By kind of file, for each of its versions the versions of the records in it; a kind that is not named has 1. */
@@ -55,7 +57,7 @@ const FILES = {
     { part: 3, 'power-source': 6 },
     { 'power-source': 7, feeder: 2, gun: 2, wire: 4, gas: 3 },
   ),
-  'brannik-job': since({ job: 2 }, { job: 3 }, { job: 4 }, { job: 5 }),
+  'brannik-job': since({ job: 2 }, { job: 3 }, { job: 4 }, { job: 5 }, { job: 6 }),
   'brannik-fit': WHOLE,
 } as const satisfies Readonly<Record<string, readonly Versions[]>>
 export type FileFormat = keyof typeof FILES

@@ -24,7 +24,9 @@ import { spoolKind } from './spool.ts'
 import { defineStock } from './stock.ts'
 import { supplierKind } from './supplier.ts'
 import { tungstenKind } from './tungsten.ts'
+import { welderKind } from './welder.ts'
 import { wireKind } from './wire.ts'
+import { workPlanKind } from './workPlan.ts'
 
 const DOCUMENTS = [
   shopKind,
@@ -46,10 +48,12 @@ const DOCUMENTS = [
   presentSetUpKind,
   setUpKind,
   jobKind,
+  welderKind,
   requirementSheetKind,
   decisionKind,
   orderKind,
   quoteKind,
+  workPlanKind,
 ] as const
 
 export const KINDS = [...DOCUMENTS, defineStock(DOCUMENTS)] as const

@@ -168,6 +168,10 @@ export type Joint = z.infer<typeof jointSchema>
 export const HANDLINGS = ['bench', 'turned', 'hoisted'] as const
 export type Handling = (typeof HANDLINGS)[number]
 
+/** How jobs compare where not all can be in time. */
+export const PRIORITIES = ['low', 'usual', 'high'] as const
+export type Priority = (typeof PRIORITIES)[number]
+
 export const jobSchema = z.strictObject({
   id: idSchema,
   name: nameSchema,
@@ -187,6 +191,8 @@ export const jobSchema = z.strictObject({
     .date('must be a date such as 2027-03-31')
     .nullable()
     .meta(field('Due', { empty: 'not set' })),
+  /** How much a day late counts against other jobs. */
+  priority: z.enum(PRIORITIES).meta(field('Priority')),
   place: z.enum(['indoors', 'outdoors']).meta(field('Place')),
   windKmPerH: z
     .number()
@@ -261,6 +267,8 @@ export const jobKind = defineKind({
       'joints' in job
         ? { ...job, joints: eachOf(job['joints'], { bothSides: false, penetration: 'as-prepared' }) }
         : job,
+    // All jobs were alike urgent.
+    (job) => ({ priority: 'usual', ...job }),
   ],
   counting: null,
 })

@@ -29,13 +29,19 @@ const MOST_STRETCHES = 40
 type Stretch = Interval
 
 const overlapMin = (works: readonly Interval[], { startMin, endMin }: Stretch): number =>
-  works.reduce((sum, one) => sum + Math.max(0, Math.min(one.endMin, endMin) - Math.max(one.startMin, startMin)), 0)
+  works.reduce(
+    (sum, one) => sum + Math.max(0, Math.min(one.endMin, endMin) - Math.max(one.startMin, startMin)),
+    0,
+  )
 
 /** Minutes in which anybody works. */
 function anyoneMin(people: PlanProblem['people'], stretch: Stretch): number {
   const parts = people
     .flatMap(({ works }) => works)
-    .map(({ startMin, endMin }) => [Math.max(startMin, stretch.startMin), Math.min(endMin, stretch.endMin)] as const)
+    .map(
+      ({ startMin, endMin }) =>
+        [Math.max(startMin, stretch.startMin), Math.min(endMin, stretch.endMin)] as const,
+    )
     .filter(([from, to]) => to > from)
     .sort((a, b) => a[0] - b[0])
   let [sum, until] = [0, -Infinity]
@@ -82,7 +88,10 @@ function cheapestChanges({ setUps, changeMin, tasks }: PlanProblem): readonly nu
   })
 }
 
-const waysOf = ({ ways, fixed }: Task): readonly { readonly way: Way; readonly people: readonly number[] }[] =>
+const waysOf = ({
+  ways,
+  fixed,
+}: Task): readonly { readonly way: Way; readonly people: readonly number[] }[] =>
   fixed
     ? ways.flatMap((way, at) => (at === fixed.way ? [{ way, people: [fixed.person] }] : []))
     : ways.map((way) => ({ way, people: way.people }))
@@ -140,7 +149,10 @@ function byDays(problem: PlanProblem, most: number | null): Program {
   // Minutes of changing into each set-up, whenever they are.
   const changing = setUps.map((_, at) => {
     const parts = stretches.map(() => draft.column(isForWork ? 1 : 0))
-    draft.row(0, Infinity, [...parts.map((part) => [part, 1] as const), [used[at] as number, -(changes[at] as number)]])
+    draft.row(0, Infinity, [
+      ...parts.map((part) => [part, 1] as const),
+      [used[at] as number, -(changes[at] as number)],
+    ])
     return parts
   })
   const shares: Share[] = []
@@ -157,7 +169,9 @@ function byDays(problem: PlanProblem, most: number | null): Program {
           dueMin === Infinity
             ? -Infinity
             : Math.min(
-                ...who.map((person) => (hours[person] as Hours).worked(from) - (hours[person] as Hours).worked(dueMin)),
+                ...who.map(
+                  (person) => (hours[person] as Hours).worked(from) - (hours[person] as Hours).worked(dueMin),
+                ),
               )
         own.push({ column, way, people: who, stretch, lateMin })
         ofWay.push([column, 1])

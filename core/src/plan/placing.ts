@@ -194,7 +194,10 @@ export class Placing {
   placed(choice: Choice): { readonly placed: readonly Placed[]; readonly cost: PlanCost } {
     this.#run(choice, 0, Infinity, true)
     const { sums } = this.#places
-    const [lateMin = 0, workMin = 0, changeMin = 0, moves = 0, calmMin = 0] = this.#now.subarray(sums, sums + SUMS)
+    const [lateMin = 0, workMin = 0, changeMin = 0, moves = 0, dislikedMin = 0] = this.#now.subarray(
+      sums,
+      sums + SUMS,
+    )
     const placed = choice.order
       .map((task) => ({
         task,
@@ -205,7 +208,7 @@ export class Placing {
         endMin: this.#end[task] as number,
       }))
       .sort((a, b) => a.startMin - b.startMin || a.task - b.task)
-    return { placed, cost: { lateMin, workMin, changeMin, moves, calmMin } }
+    return { placed, cost: { lateMin, workMin, changeMin, moves, dislikedMin } }
   }
 
   #run(choice: Choice, from: number, most: number, keeps: boolean): void {
@@ -283,7 +286,9 @@ export class Placing {
         : before < 0
           ? setUp.changeFromNowMin
           : (changeMin[before]?.[way.setUp] as number)
-      start = hours.next(Math.max(earliest, now[machineFree + machine] as number, now[personFree + person] as number))
+      start = hours.next(
+        Math.max(earliest, now[machineFree + machine] as number, now[personFree + person] as number),
+      )
       end = hours.end(start, change + way.workMin)
       const first = one.fixed ? -1 : this.#inTheWay(task, machine, person, end)
       if (first >= 0) {
@@ -304,12 +309,14 @@ export class Placing {
     this.#change[task] = change
     now[sums + 1] = (now[sums + 1] as number) + way.workMin
     now[sums + 2] = (now[sums + 2] as number) + change
+    now[sums + 4] = (now[sums + 4] as number) + way.dislikedMin
     // Nobody has the hours for it: it takes nothing from the others.
     if (end === Infinity) {
       now[sums] = (now[sums] as number) + NEVER_MIN * one.weight
       return
     }
-    for (const { shared: which, amount } of way.uses) (this.#profiles[which] as Profile).add(start, end, amount)
+    for (const { shared: which, amount } of way.uses)
+      (this.#profiles[which] as Profile).add(start, end, amount)
     const was = now[personMachine + person] as number
     now[machineFree + machine] = end
     now[machineSetUp + machine] = way.setUp
@@ -332,7 +339,7 @@ export class Placing {
         (now[sums + 4] as number) + Math.max(0, start - hours.next(earliest)) * PLAN_WEIGHTS.late
   }
 }
-/** Lateness, work, changes, moves, calm. */
+/** Lateness, work, changes, moves, what is disliked. */
 const SUMS = 5
 
 /** What has begun counts as if it had begun before everything. */

@@ -31,6 +31,8 @@ export interface Way {
   readonly setUp: number
   /** Preparation, tacking, arc, handling, rest and finishing; without the change of set-up. */
   readonly workMin: number
+  /** What keeps people from taking it where another does as well, in minutes of work: it is tight, or its wire is not there. */
+  readonly dislikedMin: number
   readonly uses: readonly Use[]
   /** Whoever may weld it, by place in `PlanProblem.people`. */
   readonly people: readonly number[]
@@ -123,8 +125,8 @@ export interface PlanCost {
   readonly changeMin: number
   /** How often somebody goes to another machine. */
   readonly moves: number
-  /** What changes against the plan that was seen cost. */
-  readonly calmMin: number
+  /** What is disliked: changes against the plan that was seen, tight ways, pins that do not hold. */
+  readonly dislikedMin: number
 }
 
 /** A minute late counts as many minutes of work: lateness goes first. */
@@ -133,7 +135,7 @@ const LATE = 10
 const MOVE = 1
 
 /** @returns one figure by which plans compare: lateness first, then work with changes, then moves */
-export const costOfPlan = ({ lateMin, workMin, changeMin, moves, calmMin }: PlanCost): number =>
-  lateMin * LATE + workMin + changeMin + moves * MOVE + calmMin
+export const costOfPlan = ({ lateMin, workMin, changeMin, moves, dislikedMin }: PlanCost): number =>
+  lateMin * LATE + workMin + changeMin + moves * MOVE + dislikedMin
 
 export const PLAN_WEIGHTS = { late: LATE, move: MOVE } as const

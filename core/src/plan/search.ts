@@ -18,6 +18,8 @@ export interface HowMuch {
   readonly seed: number
   /** Plans that are tried. */
   readonly trials: number
+  /** Tasks that may be moved; all that have not begun where it is left out. */
+  readonly movable?: ReadonlySet<number>
 }
 
 const copyOf = ({ order, way, person }: Choice): Choice => ({
@@ -80,7 +82,7 @@ export class PlanSearch {
   /** Tasks that are late now and can move; null where it was not looked. */
   #late: readonly number[] | null = null
 
-  /** @param from a plan to begin with; the order of urgency where it is null */
+  /** @param from a plan to begin with, whole or with tasks left out of its order; null begins with the most urgent */
   constructor(
     problem: PlanProblem,
     readonly howMuch: HowMuch,
@@ -90,8 +92,11 @@ export class PlanSearch {
     this.#placing = new Placing(problem)
     this.#picks = problem.tasks.map(picksOf)
     this.#random = randomLcg(howMuch.seed)
-    this.#movable = problem.tasks.map((_, at) => at).filter((at) => !problem.tasks[at]?.fixed?.hasBegun)
-    this.#now = from ? copyOf(from) : this.#greedy()
+    const { movable } = howMuch
+    this.#movable = problem.tasks
+      .map((_, at) => at)
+      .filter((at) => !problem.tasks[at]?.fixed?.hasBegun && (movable?.has(at) ?? true))
+    this.#now = from ? this.#completed(copyOf(from)) : this.#greedy()
     this.#placing.keep(this.#now)
     this.#cost = this.#placing.cost(this.#now, this.#now.order.length)
     this.#best = copyOf(this.#now)
@@ -139,6 +144,36 @@ export class PlanSearch {
     return choice
   }
 
+  /** What is not in the order yet goes where it costs least. */
+  #completed(choice: Choice): Choice {
+    const { order } = choice
+    const lacking = byUrgency(this.#problem.tasks).filter((task) => !order.includes(task))
+    if (lacking.length > 0) this.#placing.keep(choice)
+    for (const task of lacking) this.#insert(choice, task, 0, order.length)
+    return choice
+  }
+
+  /** Puts a task into the order, at the place and in the way that cost least. */
+  #insert({ order, way, person }: Choice, task: number, first: number, last: number): void {
+    const choice = { order, way, person }
+    let [bestAt, best, least] = [last, this.#picks[task]?.[0], Infinity]
+    for (let at = first; at <= last; at += 1) {
+      order.splice(at, 0, task)
+      for (const pick of this.#picks[task] ?? []) {
+        way[task] = pick.way
+        person[task] = pick.person
+        const cost = this.#placing.cost(choice, at, least)
+        this.#tried += 1
+        if (cost < least) [bestAt, best, least] = [at, pick, cost]
+      }
+      order.splice(at, 1)
+    }
+    order.splice(bestAt, 0, task)
+    way[task] = best?.way ?? 0
+    person[task] = best?.person ?? 0
+    this.#placing.keep(choice, bestAt)
+  }
+
   /** @param trials so many more plans, fewer where the search ends before */
   run(trials: number): void {
     const until = Math.min(this.howMuch.trials, this.#tried + trials)
@@ -173,7 +208,7 @@ export class PlanSearch {
   #move(warmth: number): void {
     const { order, way, person } = this.#now
     const kind = this.#random()
-    this.#late ??= this.#placing.late().filter((one) => !this.#problem.tasks[one]?.fixed?.hasBegun)
+    this.#late ??= this.#placing.late().filter((one) => this.#movable.includes(one))
     const isLate = this.#late.length > 0 && this.#random() < LATE_SHARE
     const task = this.#pickOne(isLate ? this.#late : this.#movable)
     const at = order.indexOf(task)
@@ -229,7 +264,7 @@ export class PlanSearch {
   /** Takes tasks of one set-up, or neighbours in time, out and puts each back where it costs least. */
   #ruin(warmth: number): void {
     const changed = copyOf(this.#now)
-    const { order, way, person } = changed
+    const { order, way } = changed
     const first = this.#pickOne(this.#movable)
     const setUpOf = (task: number) => this.#problem.tasks[task]?.ways[way[task] as number]?.setUp
     const middle = order.indexOf(first)
@@ -244,25 +279,10 @@ export class PlanSearch {
     if (from < 0) from = order.length
     this.#placing.keep(changed, from)
     for (const task of related) {
-      const span = Math.min(order.length, PLACES_TRIED)
-      let [bestAt, bestPick, least] = [order.length, this.#picks[task]?.[0], Infinity]
-      for (let n = 0; n <= span; n += 1) {
-        const at =
-          span === order.length ? n : Math.max(0, Math.min(order.length, middle - (span >> 1) + n))
-        order.splice(at, 0, task)
-        for (const pick of this.#picks[task] ?? []) {
-          way[task] = pick.way
-          person[task] = pick.person
-          const cost = this.#placing.cost(changed, at, least)
-          this.#tried += 1
-          if (cost < least) [bestAt, bestPick, least] = [at, pick, cost]
-        }
-        order.splice(at, 1)
-      }
-      order.splice(bestAt, 0, task)
-      way[task] = bestPick?.way ?? 0
-      person[task] = bestPick?.person ?? 0
-      this.#placing.keep(changed, bestAt)
+      const isAll = order.length <= PLACES_TRIED
+      const first = isAll ? 0 : Math.max(0, Math.min(order.length, middle) - (PLACES_TRIED >> 1))
+      const last = isAll ? order.length : Math.min(order.length, first + PLACES_TRIED)
+      this.#insert(changed, task, first, last)
     }
     const was = this.#now
     if (this.#settle(changed, order.length, warmth)) return

@@ -79,7 +79,7 @@ function prepMinPerM(material: MaterialId, assumptions: Assumptions): number {
 }
 
 /** Both edges are cleaned; the slower of them counts. */
-const prepSOf = ({ job, assumptions }: Demand): number =>
+export const prepSOf = ({ job, assumptions }: Demand): number =>
   job.joints.reduce((sum, joint: Joint) => {
     const minPerM = Math.max(
       prepMinPerM(joint.materialA, assumptions),

@@ -30,7 +30,9 @@ export function inventedProblem(seed: number, size: Size): PlanProblem {
   const random = randomLcg(seed)
   const whole = (least: number, most: number): number => least + Math.floor(random() * (most - least + 1))
   const { setUps: setUpCount, machines, people, load, longest = 480 } = size
-  const machineOf = Array.from({ length: setUpCount }, (_, at) => (at < machines ? at : whole(0, machines - 1)))
+  const machineOf = Array.from({ length: setUpCount }, (_, at) =>
+    at < machines ? at : whole(0, machines - 1),
+  )
   const shared: SharedThing[] = [
     { id: 'gun', kind: 'gun', name: 'Gun', capacity: 1 },
     { id: 'panel', kind: 'panel', name: 'Panel', capacity: 100 },
@@ -48,14 +50,13 @@ export function inventedProblem(seed: number, size: Size): PlanProblem {
     const workMin = whole(15, longest)
     const first = whole(0, setUpCount - 1)
     const others = Array.from({ length: whole(0, 2) }, () => whole(0, setUpCount - 1))
-    const ways = [...new Set([first, ...others])].map(
-      (setUp): Way => ({
-        setUp,
-        workMin: setUp === first ? workMin : Math.round(workMin * (1 + random() * 0.4)),
-        uses: usesOf[setUp] ?? [],
-        people: mayWeld[setUp] ?? [0],
-      }),
-    )
+    const ways = [...new Set([first, ...others])].map((setUp): Way => ({
+      setUp,
+      workMin: setUp === first ? workMin : Math.round(workMin * (1 + random() * 0.4)),
+      dislikedMin: 0,
+      uses: usesOf[setUp] ?? [],
+      people: mayWeld[setUp] ?? [0],
+    }))
     return { workMin, ways }
   })
   const total = raw.reduce((sum, { workMin }) => sum + workMin, 0)
@@ -76,7 +77,11 @@ export function inventedProblem(seed: number, size: Size): PlanProblem {
   return {
     fromMin: MONDAY + 420,
     tasks,
-    setUps: machineOf.map((machine, at) => ({ id: `set-up-${at}`, machine, changeFromNowMin: at < machines ? 0 : whole(4, 25) })),
+    setUps: machineOf.map((machine, at) => ({
+      id: `set-up-${at}`,
+      machine,
+      changeFromNowMin: at < machines ? 0 : whole(4, 25),
+    })),
     machines: Array.from({ length: machines }, (_, at) => `machine-${at}`),
     changeMin: machineOf.map((_, a) => machineOf.map((__, b) => (a === b ? 0 : 4 + ((a * 7 + b * 11) % 22)))),
     people: Array.from({ length: people }, (_, at) => ({ id: `person-${at}`, works: workWeeks(365) })),

@@ -27,6 +27,7 @@ const RECORDERS: {
   'evidence-taken': append,
   'part-replaced': append,
   'lesson-settled': append,
+  'work-marked': append,
 }
 
 export interface EventFilter {

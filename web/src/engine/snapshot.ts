@@ -16,12 +16,14 @@ import {
   type Shelf,
   type Shop,
   type UsedForJob,
+  type Welder,
 } from '@brannik/core'
 
 export interface Snapshot extends Shelf {
   readonly shop: Shop | null
   readonly setUps: readonly SetUp[]
   readonly jobs: readonly Job[]
+  readonly welders: readonly Welder[]
   /** What was taken for jobs already, by the ledger. */
   readonly used?: readonly Used[]
   /** What each planned job takes from the stores before another. */

@@ -170,6 +170,7 @@ export const useWorkspace = defineStore('workspace', () => {
     shop: shop.value,
     ...shelf.value,
     setUps: setUps.value,
+    welders: all('welders'),
     jobs: jobs.value,
     used: used.value,
   }))

@@ -48,6 +48,7 @@ export const QUESTIONS = {
   suggest: () => import('./suggest.ts'),
   taught: () => import('./taught.ts'),
   trial: () => import('./trial.ts'),
+  week: () => import('./week.ts'),
 } as const
 
 export type QuestionName = keyof typeof QUESTIONS

@@ -1,0 +1,95 @@
+/** The plan as it was kept, brought up to now; a calm one after a change; a better one where there is time to look. */
+import {
+  type PlanBuilt,
+  type PlanQuestion,
+  blocksOf,
+  buildPlan,
+  keptChoice,
+  type WeekBlock,
+} from './build.ts'
+import { Placing, type Choice } from './placing.ts'
+import type { PlanCost, PriceOfChange } from './problem.ts'
+import { PlanSearch } from './search.ts'
+import type { Ways } from './ways.ts'
+
+export interface Week {
+  readonly blocks: readonly WeekBlock[]
+  readonly cost: PlanCost
+  readonly leftOut: PlanBuilt['leftOut']
+  readonly lostPins: PlanBuilt['lostPins']
+}
+
+/** The same question has the same plan. */
+export const PLAN_SEED = 0.42
+/** Tried at once where no plan was kept: a part of a second. */
+const FIRST_TRIALS = 3000
+/** Tried after a change by hand: a few tenths of a second. */
+const CALM_TRIALS = 4000
+/** What a change of person, machine or start costs against minutes of work. */
+export const USUAL_CALM: PriceOfChange = { person: 20, machine: 30, start: 15 }
+/** After a change by hand only the following hours are open. */
+const OPEN_HOURS = 10
+const HOUR_MIN = 60
+
+export interface Found {
+  readonly built: PlanBuilt
+  readonly choice: Choice
+  readonly week: Week
+}
+
+/** @returns a choice with its blocks and what it costs */
+export function foundOf(built: PlanBuilt, choice: Choice): Found {
+  const { placed, cost } = new Placing(built.problem).placed(choice)
+  const { leftOut, lostPins } = built
+  return { built, choice, week: { blocks: blocksOf(built, { placed }), cost, leftOut, lostPins } }
+}
+
+/** @returns the plan in hand: as it was kept, with what is new where it costs least; a first one where none was kept */
+export function planNow(ways: Ways, question: PlanQuestion): Found {
+  const built = buildPlan(ways, question)
+  const isKept = question.blocks.length > 0
+  const search = new PlanSearch(
+    built.problem,
+    { seed: PLAN_SEED, trials: isKept ? 0 : FIRST_TRIALS },
+    isKept ? keptChoice(built) : null,
+  )
+  search.run(FIRST_TRIALS)
+  return foundOf(built, search.best.choice)
+}
+
+/**
+ * After a change by hand: what begins within the hours after it moves where it has to, the rest stays in its order.
+ * @param aroundMin where the change was made
+ */
+export function planCalmly(ways: Ways, question: PlanQuestion, aroundMin: readonly number[]): Found {
+  const built = buildPlan(ways, { ...question, calm: question.calm ?? USUAL_CALM })
+  const from = Math.min(...aroundMin)
+  const until = Math.max(...aroundMin) + OPEN_HOURS * HOUR_MIN
+  const movable = new Set(
+    built.problem.tasks.flatMap(({ seen, fixed }, at) =>
+      !seen || (!fixed && seen.startMin >= from - HOUR_MIN && seen.startMin <= until) ? [at] : [],
+    ),
+  )
+  const search = new PlanSearch(
+    built.problem,
+    { seed: PLAN_SEED, trials: CALM_TRIALS, movable },
+    keptChoice(built),
+  )
+  search.run(CALM_TRIALS)
+  return foundOf(built, search.best.choice)
+}
+
+/** @returns ids of runs that are with another person, on another machine, or at another time than in the kept plan */
+export function movedIn(built: PlanBuilt, blocks: readonly WeekBlock[]): readonly string[] {
+  const SAME_MIN = 1
+  const before = new Map(built.problem.tasks.map((task) => [task.id, task]))
+  return blocks.flatMap((block) => {
+    const seen = before.get(block.id)?.seen
+    if (!seen) return []
+    const isSame =
+      built.setUps[seen.setUp]?.powerSourceId === block.sourceId &&
+      (built.welders[seen.person]?.id ?? null) === (block.welderId ?? 'somebody') &&
+      Math.abs(seen.startMin - block.startMin) < SAME_MIN
+    return isSame ? [] : [block.id]
+  })
+}

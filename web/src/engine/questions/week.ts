@@ -1,0 +1,179 @@
+/** The plan of the week, brought up to now; and everything that is asked of it. */
+import {
+  type Batch,
+  batchesOf,
+  buildPlan,
+  type Conflict,
+  conflictsOf,
+  foundOf,
+  type Interruption,
+  interruptionsOf,
+  keptChoice,
+  type MachineOffer,
+  movedApart,
+  movedIn,
+  onHandOf,
+  PLAN_SEED,
+  planCalmly,
+  type PlannedBlock,
+  planNow,
+  type PlanQuestion,
+  type Save,
+  savesOf,
+  type TrippingHours,
+  trippingHoursOf,
+  USUAL_CALM,
+  Ways,
+  type Week,
+  workOf,
+  type HeardMark,
+} from '@brannik/core'
+import { fitInput, type Snapshot } from '../snapshot.ts'
+
+/** What the page has beside the shop. */
+export interface WeekAsked {
+  readonly blocks: readonly PlannedBlock[]
+  readonly marks: readonly HeardMark[]
+  /** On the shop's clock, since 1 January 1970. */
+  readonly nowMin: number
+}
+
+export interface WeekAnswer {
+  readonly week: Week
+  readonly conflicts: readonly Conflict[]
+  readonly batches: readonly Batch[]
+}
+
+type Problem = ReturnType<typeof buildPlan>['problem']
+type Choice = ReturnType<typeof keptChoice>
+/** For a search in a thread of its own: plain numbers, and the plan to begin with. */
+export interface WeekProblem {
+  readonly problem: Problem
+  readonly choice: Choice
+}
+
+let known: { readonly of: Snapshot; readonly ways: Ways } | null = null
+/** What a job and what is on the machines do not change: the ways of the jobs that stayed the same are kept. */
+const SAME: readonly (keyof Snapshot)[] = [
+  'shop',
+  'setUps',
+  'circuits',
+  'panels',
+  'generators',
+  'loads',
+  'powerSources',
+  'feeders',
+  'guns',
+  'parts',
+  'wires',
+  'gases',
+  'tungstens',
+  'cylinders',
+  'stock',
+  'presentSetUps',
+]
+function waysIn(snapshot: Snapshot): Ways | null {
+  const { shop, setUps } = snapshot
+  if (!shop) return null
+  if (known && SAME.every((key) => known?.of[key] === snapshot[key])) return known.ways
+  known = { of: snapshot, ways: new Ways({ shop, shelf: snapshot, setUps }) }
+  return known.ways
+}
+
+const questionOf = ({ jobs, welders }: Snapshot, { blocks, marks, nowMin }: WeekAsked): PlanQuestion => ({
+  jobs,
+  welders,
+  blocks,
+  work: workOf(marks, Date.parse),
+  nowMin,
+})
+
+const answerOf = (snapshot: Snapshot, ways: Ways, asked: WeekAsked, found: ReturnType<typeof planNow>): WeekAnswer => ({
+  week: found.week,
+  conflicts: conflictsOf(found.week.blocks, {
+    ways,
+    kept: asked.blocks,
+    inputFor: (jobId, setUpId) => fitInput(snapshot, jobId, setUpId),
+    stock: onHandOf(snapshot),
+    nowMin: asked.nowMin,
+  }),
+  batches: batchesOf(found.built, found.choice),
+})
+
+/** What a plan is asked for; each has its own answer. */
+export interface WeekAsks {
+  /** As it was kept. */
+  readonly now: { readonly asked: null; readonly answer: WeekAnswer }
+  /** After a change by hand, around these minutes. */
+  readonly calm: { readonly asked: readonly number[]; readonly answer: Week }
+  readonly problem: { readonly asked: null; readonly answer: WeekProblem }
+  /** What a search found, with the runs that it moves. */
+  readonly found: { readonly asked: Choice; readonly answer: { readonly week: Week; readonly moved: readonly string[] } }
+  readonly power: {
+    readonly asked: null
+    readonly answer: { readonly tripping: readonly TrippingHours[]; readonly apart: Week | null }
+  }
+  readonly saves: { readonly asked: string; readonly answer: readonly Save[] }
+  readonly interrupt: { readonly asked: string; readonly answer: readonly Interruption[] }
+}
+
+/** Machines that are to buy or to rent and do the job, the cheapest first. */
+const MOST_OFFERS = 3
+function offersFor(snapshot: Snapshot, jobId: string): readonly MachineOffer[] {
+  const { shop, setUps, powerSources } = snapshot
+  const job = snapshot.jobs.find(({ id }) => id === jobId)
+  if (!shop || !job) return []
+  return setUps
+    .flatMap((setUp): readonly MachineOffer[] => {
+      const source = powerSources.find(({ id }) => id === setUp.powerSourceId)
+      if (source?.held !== 'candidate') return []
+      const price = source.rentPerDay ?? source.price
+      if (price === null) return []
+      const ways = new Ways({ shop, shelf: snapshot, setUps }, new Set([setUp.id]))
+      if (!ways.ofJob(job).ways.some((way) => way.setUp.id === setUp.id)) return []
+      return [{ ways, setUpName: setUp.name, price, isRent: source.rentPerDay !== null }]
+    })
+    .sort((a, b) => a.price - b.price)
+    .slice(0, MOST_OFFERS)
+}
+
+/** @returns null without a shop */
+export function answer<K extends keyof WeekAsks>(
+  snapshot: Snapshot,
+  what: K,
+  asked: WeekAsked,
+  more: WeekAsks[K]['asked'],
+): WeekAsks[K]['answer'] | null {
+  const ways = waysIn(snapshot)
+  if (!ways) return null
+  const question = questionOf(snapshot, asked)
+  const answers: { readonly [W in keyof WeekAsks]: (of: WeekAsks[W]['asked']) => WeekAsks[W]['answer'] } = {
+    now: () => answerOf(snapshot, ways, asked, planNow(ways, question)),
+    calm: (aroundMin) => planCalmly(ways, question, aroundMin).week,
+    problem() {
+      const found = planNow(ways, { ...question, calm: USUAL_CALM })
+      return { problem: found.built.problem, choice: found.choice }
+    },
+    found(choice) {
+      const built = buildPlan(ways, question)
+      const { week } = foundOf(built, choice)
+      return { week, moved: movedIn(built, week.blocks) }
+    },
+    power() {
+      const found = planNow(ways, question)
+      const works = new Map(
+        found.built.welders.map(({ name }, at) => [name, found.built.problem.people[at]?.works ?? []]),
+      )
+      const tripping = trippingHoursOf(found.week.blocks, ways.of, snapshot.jobs, works, PLAN_SEED)
+      const apart = tripping.length === 0 ? null : movedApart(ways, question, found, tripping)
+      return { tripping, apart: apart?.week ?? null }
+    },
+    saves(blockId) {
+      const { week } = planNow(ways, question)
+      const late = week.blocks.find(({ id }) => id === blockId)
+      return late ? savesOf(ways, question, week, late, offersFor(snapshot, late.jobId)) : []
+    },
+    interrupt: (runId) => interruptionsOf(ways, question, planNow(ways, question).week, runId),
+  }
+  return answers[what](more)
+}
