@@ -210,8 +210,18 @@ export { movedApart, type TrippingHours, trippingHoursOf } from './plan/planPowe
 export { costOfPlan, type PlanCost } from './plan/problem.ts'
 export { type Offer as MachineOffer, type Save, savesOf } from './plan/saves.ts'
 export { PlanSearch } from './plan/search.ts'
-export { foundOf, movedIn, PLAN_SEED, planCalmly, planNow, USUAL_CALM, type Week } from './plan/week.ts'
+export {
+  foundOf,
+  isCalm,
+  movedIn,
+  PLAN_SEED,
+  planCalmly,
+  planNow,
+  USUAL_CALM,
+  type Week,
+} from './plan/week.ts'
 export { Ways } from './plan/ways.ts'
+export { type Pace, paceOf } from './plan/minutes.ts'
 export type { Welder } from './kinds/welder.ts'
 export { PLAN_ID, type PlannedBlock, type WorkPlan } from './kinds/workPlan.ts'
 export * from './kinds/requirementSheet.ts'

@@ -3,7 +3,7 @@ import { createRouter, createWebHistory, type RouteRecordRaw } from 'vue-router'
 import { VIEWS } from './views/index.ts'
 
 export const routes: RouteRecordRaw[] = [
-  { path: '/', redirect: { name: 'jobs' } },
+  { path: '/', redirect: { name: 'today' } },
   // Bookmarks from the time when the fit was a place of its own.
   { path: '/fit', redirect: { name: 'jobs' } },
   { path: '/fit/:jobId', redirect: ({ params }) => ({ name: 'fit', params }) },

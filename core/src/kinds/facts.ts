@@ -48,7 +48,7 @@ export function kindOfList(listKey: ListKey): Listed {
 /** What a fit looks at. */
 export const SHELF_KINDS = listedIn('building', 'equipment', 'stores', 'bench', 'count')
 /** What a board looks at: the shelf and what is planned with it. */
-export const COMPUTED_KINDS = [...SHELF_KINDS, ...listedIn('plan')]
+export const COMPUTED_KINDS = [...SHELF_KINDS, ...listedIn('people', 'plan')]
 
 /**
  * Whether things of a kind are counted.

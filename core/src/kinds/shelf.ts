@@ -66,6 +66,6 @@ export const shopDocumentSchema = z.strictObject({
   version: z.literal(fileVersionOf('brannik-shop')),
   shop: shopSchema,
   ...shelfShape,
-  ...listSchemas(['plan', 'paper']),
+  ...listSchemas(['people', 'plan', 'paper']),
 })
 export type ShopDocument = z.infer<typeof shopDocumentSchema>

@@ -50,7 +50,7 @@ const STOCK_FIELDS = { part: 'stock', wire: 'stockG', gas: 'leftL', tungsten: 's
 
 /** Which lists a file of today has. */
 const SCOPES: Readonly<Partial<Record<FileFormat, readonly Scope[]>>> = {
-  'brannik-shop': ['building', 'equipment', 'stores', 'bench', 'plan', 'paper'],
+  'brannik-shop': ['building', 'equipment', 'stores', 'bench', 'people', 'plan', 'paper'],
   'brannik-fit': ['building', 'equipment', 'stores', 'bench'],
 }
 

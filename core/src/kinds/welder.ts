@@ -70,7 +70,7 @@ export const welderKind = defineKind({
   path: 'welders',
   listKey: 'welders',
   noun: 'welder',
-  scope: 'plan',
+  scope: 'people',
   writers: 'planner',
   most: 200,
   schema: welderSchema,

@@ -8,7 +8,7 @@ import {
   type WeekBlock,
 } from './build.ts'
 import { Placing, type Choice } from './placing.ts'
-import type { PlanCost, PriceOfChange } from './problem.ts'
+import type { Placed, PlanCost, PlanProblem, PriceOfChange } from './problem.ts'
 import { PlanSearch } from './search.ts'
 import type { Ways } from './ways.ts'
 
@@ -27,6 +27,8 @@ const FIRST_TRIALS = 3000
 const CALM_TRIALS = 4000
 /** What a change of person, machine or start costs against minutes of work. */
 export const USUAL_CALM: PriceOfChange = { person: 20, machine: 30, start: 15 }
+/** Less is no other time. */
+const SAME_MIN = 1
 /** After a change by hand only the following hours are open. */
 const OPEN_HOURS = 10
 const HOUR_MIN = 60
@@ -81,7 +83,6 @@ export function planCalmly(ways: Ways, question: PlanQuestion, aroundMin: readon
 
 /** @returns ids of runs that are with another person, on another machine, or at another time than in the kept plan */
 export function movedIn(built: PlanBuilt, blocks: readonly WeekBlock[]): readonly string[] {
-  const SAME_MIN = 1
   const before = new Map(built.problem.tasks.map((task) => [task.id, task]))
   return blocks.flatMap((block) => {
     const seen = before.get(block.id)?.seen
@@ -92,4 +93,24 @@ export function movedIn(built: PlanBuilt, blocks: readonly WeekBlock[]): readonl
       Math.abs(seen.startMin - block.startMin) < SAME_MIN
     return isSame ? [] : [block.id]
   })
+}
+
+/** Of the runs that were seen, so many may be elsewhere in a plan that is offered. */
+const MOST_MOVED = 1 / 4
+
+/** @returns whether a plan leaves at least three quarters of what was seen where it was */
+export function isCalm({ tasks, setUps }: PlanProblem, placed: readonly Placed[]): boolean {
+  let [seenCount, moved] = [0, 0]
+  for (const { task, way, person, startMin } of placed) {
+    const { seen, ways = [] } = tasks[task] ?? {}
+    if (!seen) continue
+    seenCount += 1
+    const machine = setUps[ways[way]?.setUp ?? -1]?.machine
+    const isSame =
+      person === seen.person &&
+      machine === setUps[seen.setUp]?.machine &&
+      Math.abs(startMin - seen.startMin) < SAME_MIN
+    if (!isSame) moved += 1
+  }
+  return moved <= seenCount * MOST_MOVED
 }

@@ -33,3 +33,17 @@ export function readDay(text: string, locale: string, from: Date): string | null
   if (!found || others.length > 0 || found.end || found.text.length !== written.length) return null
   return format(found.start.date(), 'yyyy-MM-dd')
 }
+
+/**
+ * A day with a time of it; without a day the one of `from`.
+ * @returns `2026-12-03T09:40`; null where all of the text is not one moment with a time
+ * @example readMoment('Thu 9:40', 'en-US', new Date(2026, 10, 30)) // '2026-12-03T09:40'
+ */
+export function readMoment(text: string, locale: string, from: Date): string | null {
+  const written = text.trim()
+  const reader = isMonthFirst(locale) ? chrono.casual : chrono.GB
+  const [found, ...others] = reader.parse(written, from, { forwardDate: true })
+  if (!found || others.length > 0 || found.end || found.text.length !== written.length) return null
+  if (!found.start.isCertain('hour')) return null
+  return format(found.start.date(), "yyyy-MM-dd'T'HH:mm")
+}

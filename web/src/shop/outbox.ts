@@ -57,6 +57,8 @@ export interface Outbox {
   readonly unsent: (subject: string) => readonly Waiting[]
   /** What of a subject was recorded on this page, sent or not. */
   readonly own: (subject: string) => readonly Waiting[]
+  /** Whatever was recorded on this page, sent or not. */
+  readonly all: ComputedRef<readonly Waiting[]>
   /** How many wait, of all subjects. */
   readonly waitingCount: ComputedRef<number>
 }
@@ -78,6 +80,7 @@ export function useOutbox(sent: () => void = () => undefined): Outbox {
     },
     unsent,
     own: (subject) => [...stored.value.filter(({ event }) => event.subject === subject), ...unsent(subject)],
+    all: computed(() => [...stored.value, ...waiting.value]),
     waitingCount: computed(() => waiting.value.length),
   }
 }

@@ -16,15 +16,19 @@ import { VIEWS as SET_UPS } from './setups/view.ts'
 import { VIEWS as SHOP } from './shop/view.ts'
 import { VIEWS as START } from './start/view.ts'
 import { VIEWS as STORES } from './stores/view.ts'
+import { VIEWS as TODAY } from './today/view.ts'
+import { VIEWS as WEEK } from './week/view.ts'
 import { PLACES, type Place, type View } from './view.ts'
 
 export const VIEWS: readonly View[] = [
+  ...TODAY,
   ...JOBS,
   ...FIT,
   ...CARD,
   ...LOG,
   ...QUOTE,
   ...BOARD,
+  ...WEEK,
   ...SET_UPS,
   ...CAPACITY,
   ...CHANGE_OVER,

@@ -2,7 +2,7 @@
 import type { RouteComponent } from 'vue-router'
 
 /** The places of the rail, in order. Each answers one question; nothing else gets an entry. */
-export const PLACES = ['Jobs', 'Board', 'Set-ups', 'Stores', 'Power', 'Buy', 'Shop'] as const
+export const PLACES = ['Today', 'Jobs', 'Board', 'Set-ups', 'Stores', 'Power', 'Buy', 'Shop'] as const
 export type Place = (typeof PLACES)[number]
 
 export interface View {

@@ -88,7 +88,12 @@ const questionOf = ({ jobs, welders }: Snapshot, { blocks, marks, nowMin }: Week
   nowMin,
 })
 
-const answerOf = (snapshot: Snapshot, ways: Ways, asked: WeekAsked, found: ReturnType<typeof planNow>): WeekAnswer => ({
+const answerOf = (
+  snapshot: Snapshot,
+  ways: Ways,
+  asked: WeekAsked,
+  found: ReturnType<typeof planNow>,
+): WeekAnswer => ({
   week: found.week,
   conflicts: conflictsOf(found.week.blocks, {
     ways,
@@ -108,14 +113,24 @@ export interface WeekAsks {
   readonly calm: { readonly asked: readonly number[]; readonly answer: Week }
   readonly problem: { readonly asked: null; readonly answer: WeekProblem }
   /** What a search found, with the runs that it moves. */
-  readonly found: { readonly asked: Choice; readonly answer: { readonly week: Week; readonly moved: readonly string[] } }
+  readonly found: {
+    readonly asked: Choice
+    readonly answer: { readonly week: Week; readonly moved: readonly string[] }
+  }
   readonly power: {
     readonly asked: null
     readonly answer: { readonly tripping: readonly TrippingHours[]; readonly apart: Week | null }
   }
+  /** Set-ups and welders that may do a run. */
+  readonly choices: {
+    readonly asked: string
+    readonly answer: { readonly setUps: readonly string[]; readonly welders: readonly string[] }
+  }
   readonly saves: { readonly asked: string; readonly answer: readonly Save[] }
   readonly interrupt: { readonly asked: string; readonly answer: readonly Interruption[] }
 }
+
+const unpinned = (block: PlannedBlock): PlannedBlock => ({ ...block, isPinned: false })
 
 /** Machines that are to buy or to rent and do the job, the cheapest first. */
 const MOST_OFFERS = 3
@@ -167,6 +182,15 @@ export function answer<K extends keyof WeekAsks>(
       const tripping = trippingHoursOf(found.week.blocks, ways.of, snapshot.jobs, works, PLAN_SEED)
       const apart = tripping.length === 0 ? null : movedApart(ways, question, found, tripping)
       return { tripping, apart: apart?.week ?? null }
+    },
+    choices(blockId) {
+      const built = buildPlan(ways, { ...question, blocks: question.blocks.map(unpinned) })
+      const task = built.runs.findIndex(({ id }) => id === blockId)
+      const people = new Set(built.problem.tasks[task]?.ways.flatMap((way) => way.people))
+      return {
+        setUps: (built.ways[task] ?? []).map(({ setUp }) => setUp.id),
+        welders: built.welders.filter((_, at) => people.has(at)).map(({ id }) => id),
+      }
     },
     saves(blockId) {
       const { week } = planNow(ways, question)

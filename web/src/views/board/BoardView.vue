@@ -32,6 +32,7 @@ import BoardGrid from './BoardGrid.vue'
 import BoardPrint from './BoardPrint.vue'
 import { boardCsv, boardJson } from './boardFiles.ts'
 import { useFilters } from './boardFilters.ts'
+import { useBoardTabs } from './boardTabs.ts'
 import { type AnyCell, type BoardColumn, cellOf, idleOf } from './boardModel.ts'
 import { type Asked, useCells } from './useCells.ts'
 import { useMachines } from './useMachines.ts'
@@ -48,10 +49,7 @@ const money = useMoney()
 const { print, spell } = usePrint()
 
 const isBySetUp = computed(() => route.params['by'] === 'set-ups')
-const tabs = computed(() => [
-  { title: 'By machine', to: { name: 'board', params: { by: undefined } }, isHere: !isBySetUp.value },
-  { title: 'By set-up', to: { name: 'board', params: { by: 'set-ups' } }, isHere: isBySetUp.value },
-])
+const tabs = useBoardTabs()
 
 const planned = computed(() => workspace.jobs.filter(({ state }) => state === 'planned'))
 const jobIds = computed(() => planned.value.map(({ id }) => id))

@@ -8,7 +8,7 @@ export interface ListTab {
   /** For "New …". */
   readonly noun: string
   /** The tab of Shop or of Stores that it is under. */
-  readonly group: 'equipment' | 'supply' | 'stores'
+  readonly group: 'equipment' | 'supply' | 'stores' | 'people'
 }
 
 const tab = (kind: RecordKind, title: string, group: ListTab['group'] = 'equipment'): ListTab => ({
@@ -33,6 +33,7 @@ export const TABS: readonly ListTab[] = [
   tab('spool', 'Spools and packs', 'stores'),
   tab('supplier', 'Suppliers', 'stores'),
   tab('offer', 'Prices', 'stores'),
+  tab('welder', 'Welders', 'people'),
 ]
 
 /** Where a list, or a record of it, is edited. */

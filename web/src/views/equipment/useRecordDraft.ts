@@ -16,7 +16,7 @@ import { type Path, useWorkspace } from '../../shop/workspace.ts'
 
 export type Draft = Readonly<Record<string, unknown>>
 /** What the screen lists: all of a catalogue, the building's, and the stores'. */
-export type EquipmentPath = PathsOf<'building' | 'equipment' | 'stores'>
+export type EquipmentPath = PathsOf<'building' | 'equipment' | 'stores' | 'people'>
 export const isOfBuilding = (path: EquipmentPath): path is PathsOf<'building'> =>
   factsAt(path)?.scope === 'building'
 

@@ -126,7 +126,7 @@ function tungstenSummary(tungsten: Tungsten): string {
     .join(' · ')
 }
 
-export type RecordOfPath = Pick<RecordAt, PathsOf<'building' | 'equipment' | 'stores'>>
+export type RecordOfPath = Pick<RecordAt, PathsOf<'building' | 'equipment' | 'stores' | 'people'>>
 
 /** What a thing is, in one line. */
 export function summaryOf<P extends keyof RecordOfPath>(

@@ -8,7 +8,7 @@ import { groupOf, TABS } from '../equipment/tabs.ts'
 export function useShopTabs(): ComputedRef<readonly PlaceTab[]> {
   const route = useRoute()
   const session = useSession()
-  const firstOf = (group: 'equipment' | 'supply'): RouteLocationRaw => ({
+  const firstOf = (group: 'equipment' | 'supply' | 'people'): RouteLocationRaw => ({
     name: 'equipment',
     params: { list: TABS.find((one) => one.group === group)?.path ?? '' },
   })
@@ -22,6 +22,7 @@ export function useShopTabs(): ComputedRef<readonly PlaceTab[]> {
     return [
       { title: 'Equipment', to: firstOf('equipment'), isHere: group === 'equipment' },
       { title: 'Circuits and panels', to: firstOf('supply'), isHere: group === 'supply' },
+      { title: 'Welders', to: firstOf('people'), isHere: group === 'people' },
       ...(session.isOwner ? [view('people', 'People')] : []),
       view('assumptions', 'Assumptions'),
       view('learned', 'Learned'),

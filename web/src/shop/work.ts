@@ -1,0 +1,72 @@
+/** Work as it goes: started, paused, done. A press counts at once; away from the network what was known last counts on. */
+import { type HeardMark, type WorkMark, workOf, type WorkState } from '@brannik/core'
+import { useLocalStorage } from '@vueuse/core'
+import { computed, type ComputedRef, ref, watch } from 'vue'
+import { owner } from '../api/client.ts'
+import { eventsOf } from './eventList.ts'
+import { happenings } from './happenings.ts'
+import { useOutbox, type Waiting } from './outbox.ts'
+
+export interface Work {
+  /** Every mark, in the order of the server, then those on their way. */
+  readonly marks: ComputedRef<readonly HeardMark[]>
+  /** By `workKey`. */
+  readonly states: ComputedRef<ReadonlyMap<string, WorkState>>
+  readonly press: (jobId: string, mark: Omit<WorkMark, 'pressedAt'>) => void
+  /** Whether the server did not answer: what is shown is what was known last. */
+  readonly isAway: ComputedRef<boolean>
+}
+
+interface Known {
+  readonly of: string
+  readonly marks: readonly HeardMark[]
+}
+const known = useLocalStorage<Known>('brannik.work', { of: '', marks: [] })
+const away = ref(false)
+const ofNow = (): string => `${owner().epoch} ${owner().account}`
+
+const SUBJECT = 'work.'
+const isMark = ({ event }: Waiting): boolean => event.type === 'work-marked'
+
+export function useWork(): Work {
+  async function learn(): Promise<void> {
+    try {
+      const items = await eventsOf('work-marked')
+      const marks = items.map(({ subject, body }) => ({ subject, body }))
+      const next = { of: ofNow(), marks }
+      if (JSON.stringify(next) !== JSON.stringify(known.value)) known.value = next
+      away.value = false
+    } catch {
+      away.value = true
+    }
+  }
+  const look = (): void => void learn()
+  const outbox = useOutbox(look)
+  watch(happenings, look)
+  look()
+
+  const marks = computed((): readonly HeardMark[] => {
+    const heard = known.value.of === ofNow() ? known.value.marks : []
+    const mine = outbox.all.value.filter(isMark).map(({ event }) => ({
+      subject: event.subject,
+      body: event.body as WorkMark,
+    }))
+    return [
+      ...new Map(
+        [...heard, ...mine].map((one) => [`${one.subject} ${JSON.stringify(one.body)}`, one]),
+      ).values(),
+    ]
+  })
+  return {
+    marks,
+    states: computed(() => workOf(marks.value, Date.parse)),
+    isAway: computed(() => away.value),
+    press(jobId, mark) {
+      outbox.record({
+        type: 'work-marked',
+        subject: `${SUBJECT}${jobId}`,
+        body: { ...mark, pressedAt: new Date().toISOString() },
+      })
+    },
+  }
+}

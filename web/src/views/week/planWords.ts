@@ -1,0 +1,103 @@
+/** What a plan says, in words: times, lateness, conflicts and what would help. */
+import { dayOf, timeOf, type WeekBlock } from '@brannik/core'
+import { useWorkspace } from '../../shop/workspace.ts'
+import { useMoney } from '../../stores/useMoney.ts'
+import type { WeekAnswer, WeekAsks } from '../../engine/questions/week.ts'
+
+type Conflict = WeekAnswer['conflicts'][number]
+type Save = WeekAsks['saves']['answer'][number]
+type LeftOut = WeekAnswer['week']['leftOut'][number]
+
+const HOUR_MIN = 60
+
+/** @example durationText(80) // '1 h 20 min' */
+export function durationText(minutes: number): string {
+  const whole = Math.max(0, Math.round(minutes))
+  const [hours, rest] = [Math.floor(whole / HOUR_MIN), whole % HOUR_MIN]
+  return hours === 0 ? `${rest} min` : rest === 0 ? `${hours} h` : `${hours} h ${rest} min`
+}
+
+export function usePlanWords() {
+  const workspace = useWorkspace()
+  const money = useMoney()
+  const locale = (): string => workspace.notation.locale
+  const clock = (minute: number): string =>
+    new Intl.DateTimeFormat(locale(), { hour: 'numeric', minute: '2-digit', timeZone: 'UTC' }).format(
+      new Date(`${timeOf(minute)}:00Z`),
+    )
+  const weekday = (minute: number): string =>
+    new Intl.DateTimeFormat(locale(), {
+      weekday: 'short',
+      day: 'numeric',
+      month: 'short',
+      timeZone: 'UTC',
+    }).format(new Date(`${dayOf(minute)}T00:00:00Z`))
+  const day = (iso: string): string =>
+    new Intl.DateTimeFormat(locale(), {
+      weekday: 'short',
+      day: 'numeric',
+      month: 'short',
+      timeZone: 'UTC',
+    }).format(new Date(`${iso}T00:00:00Z`))
+  const dayName = (minute: number): string =>
+    new Intl.DateTimeFormat(locale(), { weekday: 'short', timeZone: 'UTC' }).format(
+      new Date(`${dayOf(minute)}T00:00:00Z`),
+    )
+  const when = (minute: number): string => `${weekday(minute)} ${clock(minute)}`
+  /** Late is counted in days: customers count so. */
+  function lateText(minutes: number): string {
+    const DAY = 24 * HOUR_MIN
+    const days = Math.ceil(minutes / DAY)
+    return days === 1 ? '1 day late' : `${days} days late`
+  }
+  const nameOf = ({ jobName, part, sharePct }: WeekBlock): string =>
+    sharePct === 100 ? jobName : `${jobName}, part ${part}`
+
+  function conflictText(conflict: Conflict): string {
+    const { jobName } = conflict
+    switch (conflict.kind) {
+      case 'late':
+        return `${jobName} is ${lateText(conflict.byMin)}.`
+      case 'never':
+        return `Nobody has hours for ${jobName}.`
+      case 'pin-late':
+        return `${jobName} starts ${durationText(conflict.byMin)} after its pin${conflict.because === null ? '' : `: ${conflict.because} is in the way`}.`
+      case 'runs-out':
+        return `${conflict.item.name} runs out ${when(conflict.atMin)}, at weld ${conflict.ends.welds + 1} of ${conflict.ends.of} of ${jobName}.`
+      case 'no-torch':
+        return `${jobName} needs preheat, and the shop has no preheating torch.`
+    }
+  }
+  /** The two cheapest ways out that need no search. */
+  function waysOut(conflict: Conflict): readonly { readonly text: string; readonly to: string }[] {
+    if (conflict.kind === 'runs-out') {
+      const { packs, price, otherSetUps } = conflict
+      const cost = price === null ? '' : `, ${money(packs * price)}`
+      return [
+        { text: `Order ${packs} of it${cost}`, to: 'order' },
+        ...(otherSetUps[0] === undefined ? [] : [{ text: `Use ${otherSetUps[0]}`, to: 'block' }]),
+      ]
+    }
+    if (conflict.kind === 'no-torch') return [{ text: 'Enter the torches that you have', to: 'assumptions' }]
+    if (conflict.kind === 'pin-late') return [{ text: 'Unpin it', to: 'unpin' }]
+    if (conflict.kind === 'never') return [{ text: 'Look at the hours of the welders', to: 'welders' }]
+    return []
+  }
+  function saveText({ kind, price, isRent, setUpName, lateMin, later }: Save): string {
+    const what = {
+      first: 'Do it first',
+      overtime: 'Work overtime',
+      unpin: 'Remove all pins',
+      machine: `${isRent ? 'Rent' : 'Buy'} ${setUpName ?? 'a machine'}`,
+    }[kind]
+    const cost = price === 0 ? '' : `, about ${money(Math.round(price))}${isRent ? ' a day' : ''}`
+    const rest = lateMin === 0 ? 'in time then' : `${lateText(lateMin)} then`
+    const others = later.length === 0 ? '' : `. Later by it: ${later.join(', ')}`
+    return `${what}${cost}: ${rest}${others}.`
+  }
+  const leftOutText = ({ run, why }: LeftOut): string =>
+    why === 'no-welder'
+      ? `${run.job.name}: no welder may weld it.`
+      : `${run.job.name}: nothing owned does it.`
+  return { clock, dayName, weekday, day, when, lateText, nameOf, conflictText, waysOut, saveText, leftOutText }
+}
