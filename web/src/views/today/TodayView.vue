@@ -379,7 +379,7 @@ ul {
 .bad {
   color: var(--fails);
 }
-a {
+a:not(.plain-button) {
   color: inherit;
 }
 @media (max-width: 900px) {

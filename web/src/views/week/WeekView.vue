@@ -452,7 +452,7 @@ li {
   flex-wrap: wrap;
   gap: 4px 8px;
 }
-a {
+a:not(.plain-button) {
   color: inherit;
 }
 </style>
