@@ -7,7 +7,8 @@ import type { Upcaster } from './upcaster.ts'
  * Which documents hold records of a kind. The shop itself, the building and the equipment make the question of a fit; a
  * catalogue has equipment; stores are cylinders, spools, suppliers and prices; the bench is what is on the machines now; people are those who weld; plans are set-ups and jobs; papers are kept beside, and no computation reads them.
  */
-export type Scope = 'shop' | 'building' | 'equipment' | 'stores' | 'bench' | 'people' | 'plan' | 'paper' | 'count'
+export type Scope =
+  'shop' | 'building' | 'equipment' | 'stores' | 'bench' | 'people' | 'plan' | 'paper' | 'count'
 
 /** How much there is of one, for what is used up or lies in the drawer. */
 export interface Counting {

@@ -66,7 +66,9 @@ export function runsOf(
       const isAgain = (job.timesPerYear ?? 0) > 1 && job.dueOn !== null
       const names = days.map((day) => (isAgain && day !== null ? day : 'once'))
       // Another due day is another name: its place in the plan stays.
-      const lost = own.filter(({ run }) => !names.includes(run))
+      const lost = own
+        .filter(({ run }) => !names.includes(run))
+        .toSorted((a, b) => a.run.localeCompare(b.run))
       return days.flatMap((dueOn, at): readonly Run[] => {
         const run = names[at] ?? 'once'
         let kept = own.filter((one) => one.run === run)

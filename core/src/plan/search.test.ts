@@ -122,7 +122,12 @@ describe('no plan breaks a constraint', () => {
     const pinned = {
       ...problem,
       tasks: problem.tasks.map((task, at) =>
-        at === 2 ? { ...task, fixed: { way: 0, person: task.ways[0]?.people[0] ?? 0, startMin: start, hasBegun: false } } : task,
+        at === 2
+          ? {
+              ...task,
+              fixed: { way: 0, person: task.ways[0]?.people[0] ?? 0, startMin: start, hasBegun: false },
+            }
+          : task,
       ),
     }
     const { placed } = planFor(pinned, { seed: 0.42, trials: 3000 })

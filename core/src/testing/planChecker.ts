@@ -12,7 +12,8 @@ export function countedMin(works: readonly Interval[], fromMin: number, untilMin
   return counted
 }
 
-const overlap = (one: Placed, other: Placed): boolean => one.startMin < other.endMin && other.startMin < one.endMin
+const overlap = (one: Placed, other: Placed): boolean =>
+  one.startMin < other.endMin && other.startMin < one.endMin
 const pairs = (list: readonly Placed[]): readonly (readonly [Placed, Placed])[] =>
   list.flatMap((one, at) => list.slice(at + 1).map((other) => [one, other] as const))
 
@@ -42,7 +43,8 @@ export function faultsOf(problem: PlanProblem, placed: readonly Placed[]): reado
     if (Math.abs(counted - one.changeMin - way.workMin) > 1)
       faults.push(`task ${one.task} has ${counted} minutes for ${one.changeMin} and ${way.workMin}`)
     if (task.fixed) {
-      if (one.way !== task.fixed.way || one.person !== task.fixed.person) faults.push(`pin ${one.task} is elsewhere`)
+      if (one.way !== task.fixed.way || one.person !== task.fixed.person)
+        faults.push(`pin ${one.task} is elsewhere`)
       if (one.startMin < task.fixed.startMin) faults.push(`pin ${one.task} begins too soon`)
     }
     const before = done
@@ -54,7 +56,8 @@ export function faultsOf(problem: PlanProblem, placed: readonly Placed[]): reado
       : from
         ? (changeMin[from.setUp]?.[way.setUp] ?? NaN)
         : (setUps[way.setUp]?.changeFromNowMin ?? NaN)
-    if (asked !== one.changeMin) faults.push(`task ${one.task} changes over in ${one.changeMin} instead of ${asked}`)
+    if (asked !== one.changeMin)
+      faults.push(`task ${one.task} changes over in ${one.changeMin} instead of ${asked}`)
   }
   for (const [one, other] of pairs(done)) {
     if (!overlap(one, other)) continue

@@ -157,7 +157,9 @@ const isSplit = computed(() => keptBlock(block).sharePct < 100)
       <RouterLink class="plain-button" :to="{ name: 'change-over', params: { id: block.setUpId } }"
         >Change over</RouterLink
       >
-      <RouterLink class="plain-button" :to="{ name: 'card', params: { jobId: block.jobId }, query: { 'set-up': block.setUpId } }"
+      <RouterLink
+        class="plain-button"
+        :to="{ name: 'card', params: { jobId: block.jobId }, query: { 'set-up': block.setUpId } }"
         >Card</RouterLink
       >
       <RouterLink class="plain-button" :to="{ name: 'job', params: { jobId: block.jobId } }">Job</RouterLink>

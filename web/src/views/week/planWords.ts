@@ -99,5 +99,17 @@ export function usePlanWords() {
     why === 'no-welder'
       ? `${run.job.name}: no welder may weld it.`
       : `${run.job.name}: nothing owned does it.`
-  return { clock, dayName, weekday, day, when, lateText, nameOf, conflictText, waysOut, saveText, leftOutText }
+  return {
+    clock,
+    dayName,
+    weekday,
+    day,
+    when,
+    lateText,
+    nameOf,
+    conflictText,
+    waysOut,
+    saveText,
+    leftOutText,
+  }
 }
