@@ -56,6 +56,8 @@ export async function wholeJob(baseUrl: string): Promise<Done> {
     decisions: _decisions,
     orders: _orders,
     quotes: _quotes,
+    welders: _welders,
+    workPlans: _workPlans,
     ...shelf
   } = rest
   const fit = given(await client.POST('/api/fit', { params: { query: {} }, body: { ...shelf, setUp, job } }))

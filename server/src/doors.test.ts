@@ -60,6 +60,8 @@ const WRITERS: Readonly<Record<string, Role>> = {
   offers: 'planner',
   orders: 'planner',
   quotes: 'planner',
+  welders: 'planner',
+  'work-plans': 'planner',
   events: 'welder',
   'present-set-ups': 'welder',
   'requirement-sheets': 'planner',

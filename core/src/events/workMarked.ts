@@ -5,8 +5,7 @@ import { idSchema, nameSchema } from '../model/fields.ts'
 import { runSchema } from '../kinds/workPlan.ts'
 import { defineEvent } from './event.ts'
 
-export const WORK_ACTS = ['start', 'pause', 'done', 'reopen'] as const
-export type WorkAct = (typeof WORK_ACTS)[number]
+const WORK_ACTS = ['start', 'pause', 'done', 'reopen'] as const
 
 const minutesSchema = z
   .number('must be a number')

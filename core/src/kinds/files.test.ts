@@ -88,7 +88,7 @@ describe('files of every version', () => {
       value: {
         format: 'brannik-job',
         version: fileVersionOf('brannik-job'),
-        job: { timesPerYear: null, preheatC: null, worthPerRun: null },
+        job: { timesPerYear: null, preheatC: null, worthPerRun: null, priority: 'usual' },
       },
     })
   })
@@ -131,6 +131,7 @@ describe('files of every version', () => {
         timesPerYear: null,
         preheatC: null,
         worthPerRun: null,
+        priority: 'usual',
       },
     })
     expect(upcastRecord('job', 1, { joints: 'none' })).toMatchObject({ value: { joints: 'none' } })

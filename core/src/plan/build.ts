@@ -11,13 +11,13 @@ import type { PlannedBlock } from '../kinds/workPlan.ts'
 import type { Verdict } from '../model/verdict.ts'
 import { PROCESSES } from '../reference/processes.ts'
 import { type Pace, paceOf } from './minutes.ts'
-import { mayWeld, usualWelder, worksOf } from './people.ts'
+import { mayWeld, SOMEBODY, usualWelder, worksOf } from './people.ts'
 import type { Choice } from './placing.ts'
 import type { Fixed, PlanProblem, PriceOfChange, Task, Way } from './problem.ts'
 import { type Run, runsOf } from './runs.ts'
 import { dayOf, endOfDay, minuteOf, timeOf } from './shopTime.ts'
 import type { Plan } from './search.ts'
-import { type JobWay, Ways } from './ways.ts'
+import type { JobWay, Ways } from './ways.ts'
 
 export interface PlanQuestion {
   readonly jobs: readonly Job[]
@@ -358,7 +358,7 @@ export function blocksOf(built: PlanBuilt, { placed }: Pick<Plan, 'placed'>): re
         setUpId: setUp.id,
         setUpName: setUp.name,
         sourceId: setUp.powerSourceId,
-        welderId: welder.id === 'somebody' ? null : welder.id,
+        welderId: welder.id === SOMEBODY ? null : welder.id,
         welderName: welder.name,
         verdict,
         startMin,

@@ -277,7 +277,9 @@ export class Placing {
     const setUp = setUps[way.setUp] as (typeof setUps)[number]
     const { machine } = setUp
     const hours = this.#hours[person] as Hours
-    let [start, end, change] = [0, 0, 0]
+    let start: number
+    let end: number
+    let change: number
     let earliest = Math.max(fromMin, one.readyMin, one.fixed?.startMin ?? 0)
     for (;;) {
       const before = now[machineSetUp + machine] as number

@@ -7,6 +7,7 @@ import {
   keptChoice,
   type WeekBlock,
 } from './build.ts'
+import { SOMEBODY } from './people.ts'
 import { Placing, type Choice } from './placing.ts'
 import type { Placed, PlanCost, PlanProblem, PriceOfChange } from './problem.ts'
 import { PlanSearch } from './search.ts'
@@ -89,7 +90,7 @@ export function movedIn(built: PlanBuilt, blocks: readonly WeekBlock[]): readonl
     if (!seen) return []
     const isSame =
       built.setUps[seen.setUp]?.powerSourceId === block.sourceId &&
-      (built.welders[seen.person]?.id ?? null) === (block.welderId ?? 'somebody') &&
+      (built.welders[seen.person]?.id ?? null) === (block.welderId ?? SOMEBODY) &&
       Math.abs(seen.startMin - block.startMin) < SAME_MIN
     return isSame ? [] : [block.id]
   })

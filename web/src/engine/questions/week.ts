@@ -8,7 +8,7 @@ import {
   foundOf,
   type Interruption,
   interruptionsOf,
-  keptChoice,
+  type PlanChoice,
   type MachineOffer,
   movedApart,
   movedIn,
@@ -45,7 +45,7 @@ export interface WeekAnswer {
 }
 
 type Problem = ReturnType<typeof buildPlan>['problem']
-type Choice = ReturnType<typeof keptChoice>
+type Choice = PlanChoice
 /** For a search in a thread of its own: plain numbers, and the plan to begin with. */
 export interface WeekProblem {
   readonly problem: Problem
