@@ -51,11 +51,11 @@ export function useWork(): Work {
       subject: event.subject,
       body: event.body as WorkMark,
     }))
-    return [
-      ...new Map(
-        [...heard, ...mine].map((one) => [`${one.subject} ${JSON.stringify(one.body)}`, one]),
-      ).values(),
-    ]
+    const once = new Map(
+      [...heard, ...mine].map((one) => [`${one.subject} ${JSON.stringify(one.body)}`, one]),
+    )
+    // Plain copies: another thread takes no proxies.
+    return JSON.parse(JSON.stringify([...once.values()])) as readonly HeardMark[]
   })
   return {
     marks,

@@ -30,7 +30,9 @@ const nexts = computed(() => {
   return blocks.value
     .toSorted(
       (a, b) =>
-        Number(b.work?.state === 'running') - Number(a.work?.state === 'running') || a.startMin - b.startMin,
+        Number(b.work?.state === 'running') - Number(a.work?.state === 'running') ||
+        a.startMin - b.startMin ||
+        b.lateMin - a.lateMin,
     )
     .filter(({ sourceId }) => (seen.has(sourceId) ? false : Boolean(seen.add(sourceId))))
 })

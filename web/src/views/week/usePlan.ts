@@ -5,6 +5,7 @@ import { engine } from '../../engine/client.ts'
 import type { WeekAnswer, WeekAsked, WeekAsks } from '../../engine/questions/week.ts'
 import { type Question, useAnswer } from '../../engine/useAnswer.ts'
 import { useWork, type Work } from '../../shop/work.ts'
+import { useNotice } from '../../stores/notice.ts'
 import { useWorkspace } from '../../shop/workspace.ts'
 import { useShopClock } from './shopClock.ts'
 
@@ -48,6 +49,7 @@ export const isOf = (
 export function usePlan(): PlanInHand {
   const workspace = useWorkspace()
   const work = useWork()
+  const notice = useNotice()
   const { nowMin, today } = useShopClock()
   const kept = computed(() => workspace.get('work-plans', PLAN_ID)?.blocks ?? [])
   const asked = computed((): WeekAsked => ({
@@ -71,7 +73,7 @@ export function usePlan(): PlanInHand {
   function keep(blocks: readonly PlannedBlock[], label: string): void {
     const before = workspace.get('work-plans', PLAN_ID)
     const record: WorkPlan = { ...(before ?? { id: PLAN_ID, name: 'Plan' }), blocks: [...blocks] }
-    workspace.edit('work-plans', PLAN_ID, record, label)
+    if (workspace.edit('work-plans', PLAN_ID, record, label)) notice.show(label, true)
   }
   return {
     work,
