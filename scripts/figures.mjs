@@ -15,7 +15,7 @@ async function reckoning() {
   const { build } = await import('esbuild')
   const outdir = join(ROOT, '.data/figures')
   await build({
-    entryPoints: ['reckoning', 'boardThread'].map((one) => join(ROOT, `scripts/figures/${one}.ts`)),
+    entryPoints: ['reckoning', 'boardThread', 'plan'].map((one) => join(ROOT, `scripts/figures/${one}.ts`)),
     bundle: true,
     platform: 'node',
     // It fetches its WebAssembly from beside itself.
@@ -25,9 +25,11 @@ async function reckoning() {
     outExtension: { '.js': '.mjs' },
     logLevel: 'error',
   })
-  const done = quiet(process.execPath, [join(outdir, 'reckoning.mjs')])
-  if (!done.ok) throw new Error(done.err)
-  process.stdout.write(done.out)
+  for (const one of ['reckoning', 'plan']) {
+    const done = quiet(process.execPath, [join(outdir, `${one}.mjs`)])
+    if (!done.ok) throw new Error(done.err)
+    process.stdout.write(done.out)
+  }
 }
 
 /** Every thread of the server has been asked often enough to run as it does all day; the first answer is told apart. */

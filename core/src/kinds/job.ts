@@ -1,4 +1,5 @@
 /** What is to be welded: a job and its welds, in the order of welding. */
+import { PRIORITIES } from '../model/priority.ts'
 import { QUALITIES } from '../model/quality.ts'
 import {
   BEVELLED_KINDS,
@@ -167,10 +168,6 @@ export type Joint = z.infer<typeof jointSchema>
 /** How a piece is turned from weld to weld. */
 export const HANDLINGS = ['bench', 'turned', 'hoisted'] as const
 export type Handling = (typeof HANDLINGS)[number]
-
-/** How jobs compare where not all can be in time. */
-export const PRIORITIES = ['low', 'usual', 'high'] as const
-export type Priority = (typeof PRIORITIES)[number]
 
 export const jobSchema = z.strictObject({
   id: idSchema,

@@ -64,22 +64,23 @@ export function planNow(ways: Ways, question: PlanQuestion): Found {
  * After a change by hand: what begins within the hours after it moves where it has to, the rest stays in its order.
  * @param aroundMin where the change was made
  */
-export function planCalmly(ways: Ways, question: PlanQuestion, aroundMin: readonly number[]): Found {
-  const built = buildPlan(ways, { ...question, calm: question.calm ?? USUAL_CALM })
-  const from = Math.min(...aroundMin)
+export function calmChoice(problem: PlanProblem, choice: Choice, aroundMin: readonly number[]): Choice {
+  const from = Math.min(...aroundMin) - HOUR_MIN
   const until = Math.max(...aroundMin) + OPEN_HOURS * HOUR_MIN
   const movable = new Set(
-    built.problem.tasks.flatMap(({ seen, fixed }, at) =>
-      !seen || (!fixed && seen.startMin >= from - HOUR_MIN && seen.startMin <= until) ? [at] : [],
+    problem.tasks.flatMap(({ seen, fixed }, at) =>
+      !seen || (!fixed && seen.startMin >= from && seen.startMin <= until) ? [at] : [],
     ),
   )
-  const search = new PlanSearch(
-    built.problem,
-    { seed: PLAN_SEED, trials: CALM_TRIALS, movable },
-    keptChoice(built),
-  )
+  const search = new PlanSearch(problem, { seed: PLAN_SEED, trials: CALM_TRIALS, movable }, choice)
   search.run(CALM_TRIALS)
-  return foundOf(built, search.best.choice)
+  return search.best.choice
+}
+
+/** @returns the plan after a change by hand around these minutes */
+export function planCalmly(ways: Ways, question: PlanQuestion, aroundMin: readonly number[]): Found {
+  const built = buildPlan(ways, { ...question, calm: question.calm ?? USUAL_CALM })
+  return foundOf(built, calmChoice(built.problem, keptChoice(built), aroundMin))
 }
 
 /** @returns ids of runs that are with another person, on another machine, or at another time than in the kept plan */

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { type Job, ownUnit, QUALITIES } from '@brannik/core'
+import { type Job, ownUnit, PRIORITIES, QUALITIES } from '@brannik/core'
 import { computed } from 'vue'
 import DateField from '../../components/DateField.vue'
 import PickField from '../../components/PickField.vue'
@@ -21,6 +21,7 @@ const { spell } = usePrint()
 const currency = computed(() => workspace.shop?.currency ?? '')
 const own = (unit: string): string => ownUnit(unit, workspace.notation.system).unit
 const QUALITY_CHOICES = QUALITIES.map((one) => [one, QUALITY_WORDS[one]] as const)
+const PRIORITY_CHOICES = PRIORITIES.map((one) => [one, one] as const)
 const PLACES = [
   ['indoors', 'indoors'],
   ['outdoors', 'outdoors'],
@@ -55,6 +56,13 @@ const SIZINGS = [
       label="Due"
       :model-value="job.dueOn"
       @update:model-value="(dueOn) => emit('change', { dueOn }, 'due date')"
+    />
+    <PickField
+      class="middle"
+      label="Priority"
+      :items="PRIORITY_CHOICES"
+      :model-value="job.priority"
+      @update:model-value="(now) => now && change({ priority: now }, 'priority')"
     />
     <PickField
       class="middle"

@@ -3,11 +3,12 @@ import type { WeekBlock } from '@brannik/core'
 import { computed, ref, watch } from 'vue'
 import CountField from '../../components/CountField.vue'
 import PickField from '../../components/PickField.vue'
-import QuantityField from '../../components/QuantityField.vue'
 import SheetDialog from '../../components/SheetDialog.vue'
 import { useOutbox } from '../../shop/outbox.ts'
 import { useWorkspace } from '../../shop/workspace.ts'
-import { useNotice } from '../../stores/notice.ts'
+import GaugeField from '../log/GaugeField.vue'
+import ContentsField from '../stores/ContentsField.vue'
+import { vesselOf } from '../stores/useOnHand.ts'
 import { usePrint } from '../../stores/usePrint.ts'
 
 /** Two numbers: what it took, and what it used. */
@@ -15,43 +16,51 @@ const open = defineModel<boolean>({ required: true })
 const { block, workedMin } = defineProps<{ block: WeekBlock | null; workedMin: number }>()
 const emit = defineEmits<{ done: [minutes: number] }>()
 const workspace = useWorkspace()
-const notice = useNotice()
 const outbox = useOutbox()
 const { print } = usePrint()
 
 const minutes = ref<number | null>(null)
-const used = ref<number | null>(null)
+/** What is there after it, as it is read. */
+const left = ref<number | null>(null)
 const itemAt = ref<'wire' | 'gas'>('wire')
 const problem = ref('')
 watch(open, () => {
   minutes.value = Math.max(1, Math.round(workedMin))
-  used.value = null
+  left.value = null
   problem.value = ''
   itemAt.value = items.value[0]?.[0] ?? 'wire'
 })
+watch(itemAt, () => (left.value = null))
 const setUp = computed(() => block && workspace.get('set-ups', block.setUpId))
-/** From the container that is open on the machine, else from what is loose. */
-const stockOf = computed(() => {
-  const { value } = setUp
-  const cylinder = workspace
-    .all('cylinders')
-    .find(({ gasId, openOnId }) => gasId === value?.gasId && openOnId === value.powerSourceId)
-  const spool = workspace
-    .all('spools')
-    .find(({ wireId, openOnId }) => wireId === value?.wireId && openOnId === value.powerSourceId)
-  return {
-    wire: spool ? `spool.${spool.id}` : value?.wireId ? `wire.${value.wireId}` : null,
-    gas: cylinder ? `cylinder.${cylinder.id}` : value?.gasId ? `gas.${value.gasId}` : null,
-  }
-})
+const wire = computed(() => workspace.get('wires', setUp.value?.wireId ?? '') ?? null)
+const gas = computed(() => workspace.get('gases', setUp.value?.gasId ?? '') ?? null)
+/** Open on the machine; without one it is what is loose. */
+const spool = computed(
+  () =>
+    workspace
+      .all('spools')
+      .find(({ wireId, openOnId }) => wireId === wire.value?.id && openOnId === setUp.value?.powerSourceId) ??
+    null,
+)
+const cylinder = computed(
+  () =>
+    workspace
+      .all('cylinders')
+      .find(({ gasId, openOnId }) => gasId === gas.value?.id && openOnId === setUp.value?.powerSourceId) ??
+    null,
+)
+const stockOf = computed(() => ({
+  wire: spool.value ? `spool.${spool.value.id}` : `wire.${wire.value?.id ?? ''}`,
+  gas: cylinder.value ? `cylinder.${cylinder.value.id}` : `gas.${gas.value?.id ?? ''}`,
+}))
+const amountOf = (id: string): number | null =>
+  workspace.all('stock').find((one) => one.id === id)?.amount ?? null
+/** What nobody has counted has no before. */
 const items = computed(() => [
-  ...(stockOf.value.wire ? [['wire', 'Wire used'] as const] : []),
-  ...(stockOf.value.gas ? [['gas', 'Gas used'] as const] : []),
+  ...(wire.value && amountOf(stockOf.value.wire) !== null ? [['wire', 'Spool or pack'] as const] : []),
+  ...(gas.value && amountOf(stockOf.value.gas) !== null ? [['gas', 'Gauge'] as const] : []),
 ])
-const onHand = computed(() => {
-  const id = stockOf.value[itemAt.value]
-  return id === null ? null : (workspace.all('stock').find((one) => one.id === id)?.amount ?? null)
-})
+const before = computed(() => amountOf(stockOf.value[itemAt.value]))
 const unit = computed(() => (itemAt.value === 'wire' ? 'g' : 'L'))
 
 function save(): void {
@@ -59,18 +68,17 @@ function save(): void {
     problem.value = 'Enter the minutes that it took, for example 95.'
     return
   }
-  const id = stockOf.value[itemAt.value]
-  if (used.value !== null && used.value > 0 && id !== null) {
-    if (onHand.value !== null && used.value > onHand.value) {
-      problem.value = `There are ${print(onHand.value, unit.value)} on hand. Enter less, or count it again in Stores.`
+  if (left.value !== null && before.value !== null) {
+    const used = before.value - left.value
+    if (used < 0) {
+      problem.value = `There were ${print(before.value, unit.value)} before. Enter less, or count it again in Stores.`
       return
     }
-    if (onHand.value === null) notice.show('The use is not taken from the stores: it was never counted.')
-    else
+    if (used > 0)
       outbox.record({
         type: 'stock-movement',
-        subject: id,
-        body: { change: -used.value, reason: 'used', jobId: block.jobId },
+        subject: stockOf.value[itemAt.value],
+        body: { change: -used, reason: 'used', jobId: block.jobId },
       })
   }
   emit('done', minutes.value)
@@ -83,16 +91,24 @@ function save(): void {
     <form class="fields" @submit.prevent="save">
       <CountField v-model="minutes" label="Minutes, without pauses" :least="1" :most="100000" />
       <PickField v-if="items.length > 1" v-model="itemAt" :items="items" label="Measured" />
-      <QuantityField
-        v-if="items.length > 0"
-        v-model="used"
-        :kind="itemAt === 'wire' ? 'mass' : 'gasVolume'"
-        :label="itemAt === 'wire' ? 'Wire used' : 'Gas used'"
-        optional="not measured"
-      />
-      <p v-if="items.length > 0" class="label">
-        The spool before less the spool after, or the gauge before less after.
-      </p>
+      <template v-if="items.length > 0">
+        <ContentsField
+          v-if="itemAt === 'wire' && wire"
+          v-model="left"
+          :spool="spool"
+          :wire="wire"
+          label="Left on the spool or in the pack"
+        />
+        <GaugeField
+          v-else-if="gas"
+          v-model="left"
+          :gas="vesselOf(gas, cylinder)"
+          label="Gauge or volume now"
+        />
+        <p v-if="before !== null" class="label">
+          {{ print(before, unit) }} before it. What is less is taken for this job.
+        </p>
+      </template>
       <p v-if="problem" class="problem" role="alert">{{ problem }}</p>
       <button class="plain-button main" type="submit">Save as done</button>
     </form>

@@ -92,13 +92,15 @@ async function tryTo(work: () => Promise<void> | void): Promise<void> {
 const changed = (block: WeekBlock, change: Partial<PlannedBlock>): readonly PlannedBlock[] =>
   plan.shown.value.map((one) => (isOf(one, block) ? { ...one, ...change } : one))
 const put = (block: WeekBlock, change: Partial<PlannedBlock>): Promise<void> =>
-  tryTo(() =>
-    plan.change(
+  tryTo(async () => {
+    await plan.change(
       changed(block, { isPinned: true, ...change }),
       [block.startMin, ...(change.startsAt ? [minuteNear(change.startsAt)] : [])],
       `${block.jobName} moved`,
-    ),
-  )
+    )
+    // The rest may go better now: it is sought while people work on, and offered.
+    await search.seek()
+  })
 async function move(block: WeekBlock, row: string, startMin: number): Promise<void> {
   const startsAt = timeOf(startMin)
   if (row === rowOf(block)) return put(block, { startsAt })
@@ -285,7 +287,7 @@ const printPage = (): void => window.print()
           </span>
           <button class="plain-button main" @click="search.take">Keep this plan</button>
         </template>
-        <span v-else>Kept.</span>
+        <span v-else>No better plan was found.</span>
         <span v-if="gapText">{{ gapText }}</span>
         <span v-else-if="search.boundOf.value">Working out how far it is from best…</span>
         <button class="plain-button" @click="search.cancel">Close</button>
@@ -362,6 +364,12 @@ const printPage = (): void => window.print()
             <li v-for="batch in plan.answer.value.batches" :key="batch.setUpName">
               {{ batch.setUpName }}: {{ batch.jobNames.join(', ') }} one after the other saves
               {{ durationText(batch.savesMin) }}.
+              <button
+                class="plain-button"
+                @click="plan.keep(batch.week.blocks.map(keptOf), 'Batch put together')"
+              >
+                Put them together
+              </button>
             </li>
           </ul>
           <h2>Power of the plan</h2>

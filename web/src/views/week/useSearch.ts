@@ -1,5 +1,5 @@
 /** A better plan while it is sought: offered when it is found, never put in place by itself. */
-import { keptBlock, type PlanBounds, type PlanCost, type Week } from '@brannik/core'
+import { costOfPlan, keptBlock, type PlanBounds, type PlanCost, type Week } from '@brannik/core'
 import { onScopeDispose, ref, shallowRef } from 'vue'
 import { reasonOf } from '../../reason.ts'
 import type { BoundTold, SearchTold } from './searchMessages.ts'
@@ -9,6 +9,12 @@ export interface PlanOffer {
   readonly week: Week
   readonly moved: readonly string[]
 }
+
+/** Less is no better plan. */
+const LEAST_GAIN_MIN = 1
+/** Without what changes cost against the plan that was seen. */
+const counted = ({ cost: { lateMin, workMin, changeMin, moves } }: Week): number =>
+  costOfPlan({ lateMin, workMin, changeMin, moves, dislikedMin: 0 })
 
 export function useSearch(plan: PlanInHand) {
   const state = ref<'idle' | 'seeking' | 'done'>('idle')
@@ -39,7 +45,9 @@ export function useSearch(plan: PlanInHand) {
     search = null
     state.value = 'done'
     try {
-      if (best) offer.value = await plan.ask('found', best)
+      const found = best && (await plan.ask('found', best))
+      const now = plan.answer.value?.week
+      offer.value = found && now && counted(found.week) < counted(now) - LEAST_GAIN_MIN ? found : null
     } catch (error) {
       failure.value = reasonOf(error)
     }
