@@ -80,10 +80,11 @@ export function workOf(
     const { act, run, part, pressedAt, setUpId, setUpName, jobName, welder, minutes, plannedMin } = body
     const key = workKey(jobId, run, part)
     const before = states.get(key)
-    const workedMs =
-      (before?.workedMs ?? 0) +
-      (before?.state === 'running' ? Math.max(0, msOf(pressedAt) - msOf(before.lastAt)) : 0)
     const isAgain = act === 'start' && before?.state === 'done'
+    const workedMs = isAgain
+      ? 0
+      : (before?.workedMs ?? 0) +
+        (before?.state === 'running' ? Math.max(0, msOf(pressedAt) - msOf(before.lastAt)) : 0)
     states.set(key, {
       jobId,
       run,

@@ -195,9 +195,7 @@ function byDays(problem: PlanProblem, most: number | null): Program {
     // … no sooner than all that is done of it after the due day …
     draft.row(0, Infinity, [
       [late, 1],
-      ...own.flatMap(({ column, lateMin, way }) =>
-        lateMin >= 0 ? [[column, -way.workMin] as const] : [],
-      ),
+      ...own.flatMap(({ column, lateMin, way }) => (lateMin >= 0 ? [[column, -way.workMin] as const] : [])),
     ])
     // … and half of its work after the middle of its time.
     draft.row(0, Infinity, [

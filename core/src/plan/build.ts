@@ -242,7 +242,10 @@ export function buildPlan(of: Ways, question: PlanQuestion): PlanBuilt {
   const { jobs, blocks, work, nowMin, overtimeMin = 0, calm = null, apart = [] } = question
   const assumptions = assumptionsOf(of.of.shop)
   const welders = question.welders.length > 0 ? question.welders : [usualWelder(assumptions)]
-  const runs = runsOf(jobs, blocks, work, planUntil(nowMin, assumptions.planWeeks))
+  const runs = runsOf(jobs, blocks, work, {
+    fromDay: dayOf(nowMin),
+    untilDay: planUntil(nowMin, assumptions.planWeeks),
+  })
   // Which breakers there are is known once every job was looked at.
   for (const { job } of runs) of.ofJob(job)
   const builder = new Builder(of, question, welders)

@@ -96,6 +96,12 @@ describe('marks of work', () => {
     expect(workOf(marks.toReversed(), Date.parse).get('press-frame once 1')).toMatchObject(expected)
     const running = workOf(marks.slice(0, 3), Date.parse).get('press-frame once 1')
     expect(running).toMatchObject({ state: 'running', workedMs: 30 * 60_000, minutes: null })
+    const anew = heard({ act: 'start', pressedAt: '2027-03-01T15:00:00Z' })
+    expect(workOf([...marks, anew], Date.parse).get('press-frame once 1')).toMatchObject({
+      state: 'running',
+      workedMs: 0,
+      startedAt: '2027-03-01T15:00:00Z',
+    })
     const again = heard({ act: 'reopen', pressedAt: '2027-02-01T15:00:00Z' })
     expect(workOf([...marks, again], Date.parse).get('press-frame once 1')?.state).toBe('paused')
   })

@@ -40,6 +40,12 @@ export function dueDaysOf(
   return Array.from({ length: count }, (_, at) => dayOfNumber(Math.round(first + at * every)))
 }
 
+/** Standing work without a due day comes again when its share of the year is over. */
+const isDueAgain = ({ timesPerYear, dueOn }: Job, { lastAt }: WorkState, today: string): boolean =>
+  timesPerYear !== null &&
+  dueOn === null &&
+  dayNumber(lastAt.slice(0, 10)) + DAYS_A_YEAR / timesPerYear <= dayNumber(today)
+
 /** Parts of a run as they were kept; the whole where it was not split. */
 function partsOf(blocks: readonly PlannedBlock[]): readonly (PlannedBlock | null)[] {
   const sum = blocks.reduce((all, { sharePct }) => all + sharePct, 0)
@@ -50,20 +56,20 @@ function partsOf(blocks: readonly PlannedBlock[]): readonly (PlannedBlock | null
 /**
  * @param work by `workKey`
  * @returns what is not done yet, jobs in their order, runs by their due days
- * @example runsOf(jobs, blocks, work, '2027-03-31').map(({ id }) => id) // ['press-frame 2027-02-26 1', …]
+ * @example runsOf(jobs, blocks, work, { fromDay: '2027-02-01', untilDay: '2027-03-31' }).map(({ id }) => id) // ['press-frame 2027-02-26 1', …]
  */
 export function runsOf(
   jobs: readonly Job[],
   blocks: readonly PlannedBlock[],
   work: ReadonlyMap<string, WorkState>,
-  untilDay: string,
+  { fromDay, untilDay }: { readonly fromDay: string; readonly untilDay: string },
 ): readonly Run[] {
   return jobs
     .filter(({ state }) => state === 'planned')
     .flatMap((job) => {
       const own = blocks.filter(({ jobId }) => jobId === job.id)
       const days = dueDaysOf(job, untilDay)
-      const isAgain = (job.timesPerYear ?? 0) > 1 && job.dueOn !== null
+      const isAgain = job.timesPerYear !== null && job.dueOn !== null
       const names = days.map((day) => (isAgain && day !== null ? day : 'once'))
       // Another due day is another name: its place in the plan stays.
       const lost = own
@@ -79,7 +85,9 @@ export function runsOf(
         }
         return partsOf(kept).flatMap((block): readonly Run[] => {
           const part = block?.part ?? 1
-          const found = work.get(workKey(job.id, run, part)) ?? null
+          const known = work.get(workKey(job.id, run, part)) ?? null
+          const isOver = known?.state === 'done' && isDueAgain(job, known, fromDay)
+          const found = isOver ? null : known
           if (found?.state === 'done') return []
           return [
             {

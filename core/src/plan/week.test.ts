@@ -140,6 +140,17 @@ describe('standing work', () => {
     expect(blocks.map(({ run }) => run)).toContain('2027-02-12')
   })
 
+  it('without a due day it comes again when its share of the year is over', () => {
+    // The fork breaks twelve times a year, and is done on the second of January.
+    const done = mark('loader-fork', { act: 'done', pressedAt: '2027-01-02T15:00:00Z', minutes: 60 })
+    const at = (time: string) =>
+      planNow(ways, asked({ nowMin: minuteOf(time), work: workOf([done], Date.parse) }))
+        .week.blocks.filter(({ jobId }) => jobId === 'loader-fork')
+        .map(({ work }) => work)
+    expect(at('2027-01-20T07:00')).toEqual([])
+    expect(at('2027-02-02T07:00')).toEqual([null])
+  })
+
   it('another due day keeps its place and its pin', () => {
     const often = withJob('pressing-tray', { timesPerYear: 52, dueOn: '2027-02-05' })
     const first = planNow(ways, asked({ jobs: often })).week.blocks.map(keptBlock)

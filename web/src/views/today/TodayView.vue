@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { keptBlock, paceOf, type WeekBlock, type WorkMark } from '@brannik/core'
+import { keptBlock, paceOf, type WeekBlock, type WorkMark, type WorkState } from '@brannik/core'
 import { computed, ref } from 'vue'
 import VerdictMark from '../../components/VerdictMark.vue'
 import { lazily } from '../../lazy.ts'
@@ -95,6 +95,20 @@ function mark(block: WeekBlock, act: WorkMark['act'], minutes: number | null = n
     welder: block.welderId === null ? null : block.welderName,
     minutes,
     plannedMin: block.plannedMin,
+  })
+}
+/** It was pressed too soon. */
+function reopen({ jobId, run, part, setUpId, setUpName, jobName, welder, plannedMin }: WorkState): void {
+  plan.work.press(jobId, {
+    act: 'reopen',
+    run,
+    part,
+    setUpId,
+    setUpName,
+    jobName,
+    welder,
+    minutes: null,
+    plannedMin,
   })
 }
 /** What starts here stops what runs on the same machine: one machine, one job. */
@@ -278,6 +292,14 @@ async function doFirst(block: WeekBlock): Promise<void> {
             {{ one.jobName }}: {{ one.minutes === null ? 'done' : durationText(one.minutes)
             }}<template v-if="one.plannedMin !== null">, planned {{ durationText(one.plannedMin) }}</template
             >. {{ paceText(one.jobId) }}
+            <button
+              v-if="doneToday.length > 0 && session.mayRecord"
+              class="link-button"
+              :aria-label="`Not done: ${one.jobName}`"
+              @click="reopen(one)"
+            >
+              Not done
+            </button>
           </li>
         </ul>
       </section>

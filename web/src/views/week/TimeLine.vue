@@ -49,10 +49,10 @@ const inRows = computed(() =>
 const labelOf = (block: WeekBlock): string =>
   [
     nameOf(block),
+    block.lateMin > 0 ? lateText(block.lateMin) : '',
     block.setUpName,
     block.welderName,
     `${when(block.startMin)} to ${when(block.endMin)}`,
-    block.lateMin > 0 ? lateText(block.lateMin) : '',
     block.isPinned ? 'pinned' : '',
   ]
     .filter(Boolean)
