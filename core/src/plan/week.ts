@@ -99,8 +99,10 @@ export function movedIn(built: PlanBuilt, blocks: readonly WeekBlock[]): readonl
 
 /** Of the runs that were seen, so many may be elsewhere in a plan that is offered. */
 const MOST_MOVED = 1 / 4
+/** With a handful of jobs a quarter is one: nothing could change places. */
+const ALWAYS_MOVED = 3
 
-/** @returns whether a plan leaves at least three quarters of what was seen where it was */
+/** @returns whether a plan leaves at least three quarters of what was seen where it was; of few jobs three may move */
 export function isCalm({ tasks, setUps }: PlanProblem, placed: readonly Placed[]): boolean {
   let [seenCount, moved] = [0, 0]
   for (const { task, way, person, startMin } of placed) {
@@ -114,5 +116,5 @@ export function isCalm({ tasks, setUps }: PlanProblem, placed: readonly Placed[]
       Math.abs(startMin - seen.startMin) < SAME_MIN
     if (!isSame) moved += 1
   }
-  return moved <= seenCount * MOST_MOVED
+  return moved <= Math.max(ALWAYS_MOVED, seenCount * MOST_MOVED)
 }

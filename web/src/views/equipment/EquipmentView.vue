@@ -36,6 +36,8 @@ const path = computed<EquipmentPath>(
 )
 const tab = computed(() => TABS.find((one) => one.path === path.value))
 const isOfStores = computed(() => groupOf(path.value) === 'stores')
+/** What is bought, listed in catalogues and taken from the library. */
+const isBought = computed(() => ['equipment', 'supply'].includes(groupOf(path.value)))
 const tabs = computed(() => TABS.filter(({ group }) => group === groupOf(path.value)))
 const id = computed(() =>
   typeof route.params['id'] === 'string' && route.params['id'] !== '' ? route.params['id'] : null,
@@ -147,11 +149,11 @@ onKeyStroke('/', (event) => {
         :items="PART_CHOICES"
         optional="all parts"
       />
-      <VChipGroup v-if="!isOfStores" v-model="held" mandatory aria-label="Filter">
+      <VChipGroup v-if="isBought" v-model="held" mandatory aria-label="Filter">
         <VChip v-for="[value, words] in FILTERS" :key="value" :value="value">{{ words }}</VChip>
       </VChipGroup>
       <span class="label count" role="status">{{ rows.length }} of {{ stored.length + begun.length }}</span>
-      <VMenu v-if="!isOfStores" location="bottom end" :transition="false">
+      <VMenu v-if="isBought" location="bottom end" :transition="false">
         <template #activator="{ props: activator }">
           <button class="plain-button" v-bind="activator">Import and export</button>
         </template>
@@ -166,7 +168,7 @@ onKeyStroke('/', (event) => {
           />
         </VList>
       </VMenu>
-      <button v-if="path !== 'power-sources' && !isOfStores" class="plain-button" @click="library = true">
+      <button v-if="path !== 'power-sources' && isBought" class="plain-button" @click="library = true">
         From the library
       </button>
       <VMenu v-if="path === 'parts'" location="bottom end" :transition="false">
@@ -199,7 +201,7 @@ onKeyStroke('/', (event) => {
         <p v-else class="none quiet">Nothing selected.</p>
       </div>
     </div>
-    <LibraryDialog v-if="!isOfStores" v-model="library" :path="path" @taken="open" />
+    <LibraryDialog v-if="isBought" v-model="library" :path="path" @taken="open" />
     <CatalogueDialog v-model="importing" />
   </section>
 </template>

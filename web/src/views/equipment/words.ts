@@ -29,6 +29,7 @@ import {
   type Tungsten,
   tungstenCurrentRange,
   type Notation,
+  type Welder,
   type Wire,
   WIRE_FORM_WORDS,
   wireCurrentRange,
@@ -161,6 +162,8 @@ export function summaryOf<P extends keyof RecordOfPath>(
       return spoolSummary(record as Spool, notation)
     case 'suppliers':
       return `${(record as Supplier).leadDays} days`
+    case 'welders':
+      return welderSummary(record as Welder)
     case 'offers':
       return offerSummary(record as PriceOffer, notation)
     default:
@@ -183,6 +186,7 @@ const UNPRICED: ReadonlySet<keyof RecordOfPath> = new Set([
   'cylinders',
   'spools',
   'suppliers',
+  'welders',
 ])
 const priceOf = (path: keyof RecordOfPath, record: RecordOfPath[keyof RecordOfPath]): number | null => {
   if (path === 'wires') return (record as Wire).packagePrice
@@ -204,6 +208,12 @@ export function holdingOf(
   const plain = UNPRICED.has(path) || path === 'offers' ? '' : 'owned'
   return { isHere: true, words: stockWords(path, amount, notation) ?? plain, price }
 }
+
+const welderSummary = (welder: Welder): string =>
+  [
+    `${welder.startsAt}–${welder.endsAt}`,
+    ...(['gmaw', 'fcaw', 'gtaw', 'smaw'] as const).flatMap((one) => (welder[one] ? [FAMILY_WORDS[one]] : [])),
+  ].join(' · ')
 
 const cylinderSummary = ({ waterL, fullBar, returnedOn, rentPerDay }: Cylinder): string =>
   [

@@ -15,7 +15,7 @@ const open = defineModel<boolean>({ required: true })
 const { plan } = defineProps<{ plan: PlanInHand }>()
 const emit = defineEmits<{ stop: [blockId: string] }>()
 const workspace = useWorkspace()
-const { clock, lateText } = usePlanWords()
+const { clock } = usePlanWords()
 
 type Option = WeekAsks['interrupt']['answer'][number]
 const jobId = ref<string | null>(null)
@@ -66,7 +66,7 @@ function take({ week, block, stops }: Option): void {
 const laterText = ({ later }: Option): string =>
   later.length === 0
     ? 'Nothing becomes late by it.'
-    : `Later by it: ${later.map(({ jobName, byMin }) => `${jobName}, ${lateText(byMin)}`).join(', ')}.`
+    : `Later by it: ${later.map(({ jobName, byMin }) => `${jobName}, ${durationText(byMin)} later`).join(', ')}.`
 </script>
 
 <template>

@@ -47,7 +47,7 @@ const done = computed(() => steps.value.filter(({ isDone }) => isDone).length)
     </ol>
     <RouterLink
       v-if="steps.length > 0"
-      class="plain-button"
+      class="plain-button open"
       :to="{ name: 'change-over', params: { id: block.setUpId } }"
       >Open the list to tick</RouterLink
     >
@@ -79,6 +79,9 @@ li {
 }
 li > :last-child {
   flex: none;
+}
+.open {
+  justify-self: start;
 }
 .done {
   color: var(--ink-2);

@@ -12,7 +12,7 @@ const { block } = defineProps<{ block: WeekBlock }>()
 const emit = defineEmits<{ start: []; pause: []; done: [] }>()
 const workspace = useWorkspace()
 const session = useSession()
-const { clock, nameOf } = usePlanWords()
+const { clock, day, lateText, nameOf } = usePlanWords()
 
 const source = computed(() => workspace.get('power-sources', block.sourceId))
 const present = computed(() => workspace.get('present-set-ups', block.sourceId))
@@ -85,6 +85,9 @@ const state = computed(() => block.work?.state ?? 'next')
       </div>
     </dl>
     <p v-if="spoken" class="quiet">{{ spoken.leads.text }} {{ spoken.pace }}</p>
+    <p v-if="block.lateMin > 0 && block.dueOn !== null" class="bad">
+      Due {{ day(block.dueOn) }}: {{ lateText(block.lateMin) }}.
+    </p>
     <p class="quiet">
       <template v-if="worked"
         >{{ worked }} at work so far. About {{ durationText(block.workMin) }} left.</template
@@ -130,6 +133,9 @@ h2 {
 }
 .acts > * {
   min-height: 40px;
+}
+.bad {
+  color: var(--fails);
 }
 .figures {
   display: flex;

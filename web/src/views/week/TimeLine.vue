@@ -46,17 +46,18 @@ const inRows = computed(() =>
       .filter(({ parts }) => parts.length > 0),
   })),
 )
-const labelOf = (block: WeekBlock): string =>
+/** What is not seen in the block itself. */
+const restOf = (block: WeekBlock): string =>
   [
-    nameOf(block),
-    block.lateMin > 0 ? lateText(block.lateMin) : '',
-    block.setUpName,
+    block.lateMin > 0 ? block.setUpName : '',
     block.welderName,
     `${when(block.startMin)} to ${when(block.endMin)}`,
     block.isPinned ? 'pinned' : '',
   ]
     .filter(Boolean)
     .join(', ')
+const labelOf = (block: WeekBlock): string =>
+  `${nameOf(block)}, ${block.lateMin > 0 ? lateText(block.lateMin) : block.setUpName}, ${restOf(block)}`
 
 interface Drag {
   readonly block: WeekBlock
@@ -200,7 +201,6 @@ function onKey(event: KeyboardEvent, block: WeekBlock): void {
               :tabindex="index === 0 ? 0 : -1"
               :aria-hidden="index > 0"
               :aria-pressed="block.id === chosen"
-              :aria-label="labelOf(block)"
               :title="labelOf(block)"
               :style="{ left: percent(part.left), width: percent(part.width) }"
               @click="emit('choose', block.id)"
@@ -209,6 +209,7 @@ function onKey(event: KeyboardEvent, block: WeekBlock): void {
             >
               <span class="title">{{ nameOf(block) }}</span>
               <span class="more">{{ block.lateMin > 0 ? lateText(block.lateMin) : block.setUpName }}</span>
+              <span class="visually-hidden">{{ restOf(block) }}</span>
             </button>
           </template>
           <i
@@ -316,7 +317,8 @@ function onKey(event: KeyboardEvent, block: WeekBlock): void {
   text-align: left;
   touch-action: none;
 }
-.block > span {
+.title,
+.more {
   overflow: hidden;
   text-overflow: ellipsis;
   white-space: nowrap;
