@@ -3,6 +3,7 @@ import type { Interval } from './problem.ts'
 
 /** After the last of his hours nobody works: a task that needs more ends never. */
 const NEVER = Infinity
+const DAY_MIN = 1440
 
 export class Hours {
   readonly #starts: Float64Array
@@ -10,6 +11,9 @@ export class Hours {
   /** Minutes of work before each interval. */
   readonly #before: Float64Array
   readonly #count: number
+  readonly #from: number
+  /** By day, the first interval that ends in it or later: a search asks a million times. */
+  readonly #firstOfDay: Int32Array
 
   /** @param works in order, apart from each other */
   constructor(works: readonly Interval[]) {
@@ -20,17 +24,20 @@ export class Hours {
     works.forEach(({ startMin, endMin }, index) => {
       this.#before[index + 1] = (this.#before[index] as number) + endMin - startMin
     })
+    this.#from = works[0]?.startMin ?? 0
+    const days = Math.floor(((works.at(-1)?.endMin ?? this.#from) - this.#from) / DAY_MIN) + 1
+    this.#firstOfDay = Int32Array.from({ length: days }, (_, day) => {
+      const at = works.findIndex(({ endMin }) => endMin > this.#from + day * DAY_MIN)
+      return at < 0 ? works.length : at
+    })
   }
 
   /** The first interval that ends after this minute. */
   #at(minute: number): number {
-    let [low, high] = [0, this.#count]
-    while (low < high) {
-      const middle = (low + high) >> 1
-      if ((this.#ends[middle] as number) > minute) high = middle
-      else low = middle + 1
-    }
-    return low
+    const day = Math.floor((minute - this.#from) / DAY_MIN)
+    let at = day < 0 ? 0 : (this.#firstOfDay[Math.min(day, this.#firstOfDay.length - 1)] ?? 0)
+    while (at < this.#count && (this.#ends[at] as number) <= minute) at += 1
+    return at
   }
 
   /** @returns the first minute of work at or after this one; Infinity after the last */

@@ -5,7 +5,7 @@
  * A search tries hundreds of thousands of orders, so what was placed before the first change is kept from the last one.
  */
 import { Hours } from './hours.ts'
-import { PLAN_WEIGHTS, type Placed, type PlanCost, type PlanProblem } from './problem.ts'
+import { type Fixed, PLAN_WEIGHTS, type Placed, type PlanCost, type PlanProblem } from './problem.ts'
 
 /** An order of tasks, and what was chosen for each task. */
 export interface Choice {
@@ -113,11 +113,14 @@ export class Placing {
     readonly sums: number
     readonly size: number
   }
+  /** Tasks, ways, set-ups and changes as flat lists: what is asked a million times a second. */
+  readonly #flat: Flat
   #choice: Choice = { order: [], way: [], person: [] }
 
   constructor(problem: PlanProblem) {
     const { tasks, machines, people, shared } = problem
     this.#problem = problem
+    this.#flat = flatOf(problem)
     this.#hours = people.map(({ works }) => new Hours(works))
     this.#profiles = shared.map(() => new Profile(tasks.length))
     this.#fixed = tasks
@@ -268,77 +271,152 @@ export class Placing {
   }
 
   #place(task: number): void {
-    const { tasks, setUps, changeMin, shared, fromMin, calm } = this.#problem
     const { machineFree, machineSetUp, personFree, personMachine, sums } = this.#places
+    const flat = this.#flat
     const now = this.#now
-    const one = tasks[task] as PlanProblem['tasks'][number]
-    const way = one.ways[this.#choice.way[task] as number] as (typeof one.ways)[number]
+    const at = (flat.firstWay[task] as number) + (this.#choice.way[task] as number)
     const person = this.#choice.person[task] as number
-    const setUp = setUps[way.setUp] as (typeof setUps)[number]
-    const { machine } = setUp
+    const setUp = flat.setUp[at] as number
+    const machine = flat.machine[setUp] as number
+    const workMin = flat.workMin[at] as number
     const hours = this.#hours[person] as Hours
+    const fixed = flat.fixed[task] ?? null
     let start: number
     let end: number
     let change: number
-    let earliest = Math.max(fromMin, one.readyMin, one.fixed?.startMin ?? 0)
+    let earliest = flat.earliest[task] as number
     for (;;) {
       const before = now[machineSetUp + machine] as number
-      change = one.fixed?.hasBegun
+      change = fixed?.hasBegun
         ? 0
-        : before < 0
-          ? setUp.changeFromNowMin
-          : (changeMin[before]?.[way.setUp] as number)
-      start = hours.next(
-        Math.max(earliest, now[machineFree + machine] as number, now[personFree + person] as number),
+        : ((before < 0 ? flat.changeFromNow[setUp] : flat.change[before * flat.setUps + setUp]) as number)
+      const free = Math.max(
+        earliest,
+        now[machineFree + machine] as number,
+        now[personFree + person] as number,
       )
-      end = hours.end(start, change + way.workMin)
-      const first = one.fixed ? -1 : this.#inTheWay(task, machine, person, end)
+      start = hours.next(free)
+      end = hours.end(start, change + workMin)
+      const first = fixed || this.#fixed.length === 0 ? -1 : this.#inTheWay(task, machine, person, end)
       if (first >= 0) {
         this.#placeFixed(first)
         continue
       }
-      let free = start
-      for (const { shared: which, amount } of way.uses) {
-        const capacity = shared[which]?.capacity ?? Infinity
-        const at = (this.#profiles[which] as Profile).freeAt(start, end, amount, capacity)
-        if (at > free) free = at
-      }
-      if (free === start) break
-      earliest = free
+      const later = this.#sharedFreeAt(at, start, end)
+      if (later === start) break
+      earliest = later
     }
     this.#start[task] = start
     this.#end[task] = end
     this.#change[task] = change
-    now[sums + 1] = (now[sums + 1] as number) + way.workMin
+    now[sums + 1] = (now[sums + 1] as number) + workMin
     now[sums + 2] = (now[sums + 2] as number) + change
-    now[sums + 4] = (now[sums + 4] as number) + way.dislikedMin
+    now[sums + 4] = (now[sums + 4] as number) + (flat.dislikedMin[at] as number)
+    const weight = flat.weight[task] as number
     // Nobody has the hours for it: it takes nothing from the others.
     if (end === Infinity) {
-      now[sums] = (now[sums] as number) + NEVER_MIN * one.weight
+      now[sums] = (now[sums] as number) + NEVER_MIN * weight
       return
     }
-    for (const { shared: which, amount } of way.uses)
-      (this.#profiles[which] as Profile).add(start, end, amount)
+    const shared = flat.shared[at] as readonly number[]
+    const amounts = flat.amounts[at] as readonly number[]
+    for (let use = 0; use < shared.length; use += 1)
+      (this.#profiles[shared[use] as number] as Profile).add(start, end, amounts[use] as number)
     const was = now[personMachine + person] as number
     now[machineFree + machine] = end
-    now[machineSetUp + machine] = way.setUp
+    now[machineSetUp + machine] = setUp
     now[personFree + person] = end
     now[personMachine + person] = machine
-    if (end > one.dueMin) {
-      const late = hours.worked(end) - hours.worked(one.dueMin)
-      now[sums] = (now[sums] as number) + late * one.weight
-    }
+    const dueMin = flat.dueMin[task] as number
+    if (end > dueMin) now[sums] = (now[sums] as number) + (hours.worked(end) - hours.worked(dueMin)) * weight
     if (was >= 0 && was !== machine) now[sums + 3] = (now[sums + 3] as number) + 1
-    if (calm && one.seen)
-      now[sums + 4] =
-        (now[sums + 4] as number) +
-        (one.seen.person === person ? 0 : calm.person) +
-        (setUps[one.seen.setUp]?.machine === machine ? 0 : calm.machine) +
-        Math.min(1, Math.abs(start - one.seen.startMin) / FULL_CHANGE_MIN) * calm.start
+    if (flat.isSeen || fixed)
+      now[sums + 4] = (now[sums + 4] as number) + this.#disliked(task, { person, machine, start })
+  }
+
+  /** When everything shared that a way needs may be free next; `start` where it is free. */
+  #sharedFreeAt(at: number, start: number, end: number): number {
+    const shared = this.#flat.shared[at] as readonly number[]
+    const amounts = this.#flat.amounts[at] as readonly number[]
+    let free = start
+    for (let use = 0; use < shared.length; use += 1) {
+      const which = shared[use] as number
+      const capacity = this.#flat.capacity[which] as number
+      const next = (this.#profiles[which] as Profile).freeAt(start, end, amounts[use] as number, capacity)
+      if (next > free) free = next
+    }
+    return free
+  }
+
+  /** Changes against the plan that was seen, and pins that do not hold. */
+  #disliked(
+    task: number,
+    { person, machine, start }: { readonly person: number; readonly machine: number; readonly start: number },
+  ): number {
+    const { tasks, calm } = this.#problem
+    const { seen = null, fixed = null } = tasks[task] ?? {}
+    const calmMin =
+      calm && seen
+        ? (seen.person === person ? 0 : calm.person) +
+          (this.#flat.machine[seen.setUp] === machine ? 0 : calm.machine) +
+          Math.min(1, Math.abs(start - seen.startMin) / FULL_CHANGE_MIN) * calm.start
+        : 0
+    if (!fixed) return calmMin
     // A pin that does not hold counts as much as work that is late.
-    if (one.fixed)
-      now[sums + 4] =
-        (now[sums + 4] as number) + Math.max(0, start - hours.next(earliest)) * PLAN_WEIGHTS.late
+    const asked = (this.#hours[person] as Hours).next(this.#flat.earliest[task] as number)
+    return calmMin + Math.max(0, start - asked) * PLAN_WEIGHTS.late
+  }
+}
+
+interface Flat {
+  /** By task. */
+  readonly firstWay: Int32Array
+  readonly earliest: Float64Array
+  readonly dueMin: Float64Array
+  readonly weight: Float64Array
+  readonly fixed: readonly (Fixed | null)[]
+  /** By way, those of a task one after the other. */
+  readonly setUp: Int32Array
+  readonly workMin: Float64Array
+  readonly dislikedMin: Float64Array
+  readonly shared: readonly (readonly number[])[]
+  readonly amounts: readonly (readonly number[])[]
+  /** By set-up. */
+  readonly machine: Int32Array
+  readonly changeFromNow: Float64Array
+  readonly setUps: number
+  /** From a set-up, row by row, to a set-up. */
+  readonly change: Float64Array
+  readonly capacity: Float64Array
+  readonly isSeen: boolean
+}
+
+function flatOf({ tasks, setUps, changeMin, shared, fromMin, calm }: PlanProblem): Flat {
+  const ways = tasks.flatMap((task) => task.ways)
+  let next = 0
+  return {
+    firstWay: Int32Array.from(tasks, (task) => {
+      const first = next
+      next += task.ways.length
+      return first
+    }),
+    earliest: Float64Array.from(tasks, ({ readyMin, fixed }) =>
+      Math.max(fromMin, readyMin, fixed?.startMin ?? 0),
+    ),
+    dueMin: Float64Array.from(tasks, ({ dueMin }) => dueMin),
+    weight: Float64Array.from(tasks, ({ weight }) => weight),
+    fixed: tasks.map(({ fixed }) => fixed),
+    setUp: Int32Array.from(ways, ({ setUp }) => setUp),
+    workMin: Float64Array.from(ways, ({ workMin }) => workMin),
+    dislikedMin: Float64Array.from(ways, ({ dislikedMin }) => dislikedMin),
+    shared: ways.map(({ uses }) => uses.map((use) => use.shared)),
+    amounts: ways.map(({ uses }) => uses.map(({ amount }) => amount)),
+    machine: Int32Array.from(setUps, ({ machine }) => machine),
+    changeFromNow: Float64Array.from(setUps, ({ changeFromNowMin }) => changeFromNowMin),
+    setUps: setUps.length,
+    change: Float64Array.from(changeMin.flat()),
+    capacity: Float64Array.from(shared, ({ capacity }) => capacity),
+    isSeen: calm !== null && tasks.some(({ seen }) => seen !== null),
   }
 }
 /** Lateness, work, changes, moves, what is disliked. */

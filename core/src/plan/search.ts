@@ -73,6 +73,7 @@ export class PlanSearch {
   readonly #placing: Placing
   readonly #picks: readonly (readonly Pick[])[]
   readonly #movable: readonly number[]
+  readonly #moves: ReadonlySet<number>
   readonly #random: () => number
   #now: Choice
   #cost: number
@@ -96,6 +97,7 @@ export class PlanSearch {
     this.#movable = problem.tasks
       .map((_, at) => at)
       .filter((at) => !problem.tasks[at]?.fixed?.hasBegun && (movable?.has(at) ?? true))
+    this.#moves = new Set(this.#movable)
     this.#now = from ? this.#completed(copyOf(from)) : this.#greedy()
     this.#placing.keep(this.#now)
     this.#cost = this.#placing.cost(this.#now, this.#now.order.length)
@@ -208,7 +210,7 @@ export class PlanSearch {
   #move(warmth: number): void {
     const { order, way, person } = this.#now
     const kind = this.#random()
-    this.#late ??= this.#placing.late().filter((one) => this.#movable.includes(one))
+    this.#late ??= this.#placing.late().filter((one) => this.#moves.has(one))
     const isLate = this.#late.length > 0 && this.#random() < LATE_SHARE
     const task = this.#pickOne(isLate ? this.#late : this.#movable)
     const at = order.indexOf(task)
@@ -270,7 +272,7 @@ export class PlanSearch {
     const middle = order.indexOf(first)
     const isByTime = this.#random() < 0.5
     const related = order
-      .filter((task) => this.#movable.includes(task))
+      .filter((task) => this.#moves.has(task))
       .filter((task) => isByTime || setUpOf(task) === setUpOf(first))
       .sort((a, b) => Math.abs(order.indexOf(a) - middle) - Math.abs(order.indexOf(b) - middle))
       .slice(0, 1 + Math.floor(this.#random() * MOST_RUINED))

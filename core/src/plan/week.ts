@@ -25,7 +25,7 @@ export const PLAN_SEED = 0.42
 /** Tried at once where no plan was kept: a part of a second. */
 const FIRST_TRIALS = 3000
 /** Tried after a change by hand: a few tenths of a second. */
-const CALM_TRIALS = 4000
+const CALM_TRIALS = 3000
 /** What a change of person, machine or start costs against minutes of work. */
 export const USUAL_CALM: PriceOfChange = { person: 20, machine: 30, start: 15 }
 /** Less is no other time. */
@@ -63,8 +63,14 @@ export function planNow(ways: Ways, question: PlanQuestion): Found {
 /**
  * After a change by hand: what begins within the hours after it moves where it has to, the rest stays in its order.
  * @param aroundMin where the change was made
+ * @param trials plans that are tried
  */
-export function calmChoice(problem: PlanProblem, choice: Choice, aroundMin: readonly number[]): Choice {
+export function calmChoice(
+  problem: PlanProblem,
+  choice: Choice,
+  aroundMin: readonly number[],
+  trials = CALM_TRIALS,
+): Choice {
   const from = Math.min(...aroundMin) - HOUR_MIN
   const until = Math.max(...aroundMin) + OPEN_HOURS * HOUR_MIN
   const movable = new Set(
@@ -72,8 +78,8 @@ export function calmChoice(problem: PlanProblem, choice: Choice, aroundMin: read
       !seen || (!fixed && seen.startMin >= from && seen.startMin <= until) ? [at] : [],
     ),
   )
-  const search = new PlanSearch(problem, { seed: PLAN_SEED, trials: CALM_TRIALS, movable }, choice)
-  search.run(CALM_TRIALS)
+  const search = new PlanSearch(problem, { seed: PLAN_SEED, trials, movable }, choice)
+  search.run(trials)
   return search.best.choice
 }
 
