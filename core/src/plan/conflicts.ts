@@ -5,6 +5,8 @@ import { inStock, stockId } from '../kinds/counts.ts'
 import type { StockItem } from '../kinds/index.ts'
 import { takesOf, type StoredKind } from '../stores/takes.ts'
 import type { WeekBlock } from './build.ts'
+import { Hours } from './hours.ts'
+import type { Interval } from './problem.ts'
 import { minuteOf } from './shopTime.ts'
 import type { Ways } from './ways.ts'
 import type { PlannedBlock } from '../kinds/workPlan.ts'
@@ -47,6 +49,8 @@ export interface ConflictQuestion {
   readonly inputFor: (jobId: string, setUpId: string) => FitInput | null
   readonly stock: readonly StockItem[]
   readonly nowMin: number
+  /** Hours of each welder, by his name. */
+  readonly works: ReadonlyMap<string, readonly Interval[]>
 }
 
 const ofBlock = ({ id, jobId, jobName, setUpId }: WeekBlock): OfBlock => ({
@@ -56,42 +60,51 @@ const ofBlock = ({ id, jobId, jobName, setUpId }: WeekBlock): OfBlock => ({
   setUpId,
 })
 
-/** What ends at which block, when everything is drawn in the order of the plan. */
+/** When so much of a block is done, by the hours of its welder. */
+function minuteAt(
+  { startMin, endMin, welderName }: WeekBlock,
+  share: number,
+  works: ConflictQuestion['works'],
+): number {
+  const hours = new Hours(works.get(welderName) ?? [{ startMin, endMin }])
+  return hours.end(hours.next(startMin), (hours.worked(endMin) - hours.worked(startMin)) * share)
+}
+
+/** What ends at which block, when everything is drawn in the order of the plan; with what all of it lacks. */
 function runningOut(
   blocks: readonly WeekBlock[],
-  { ways, inputFor, stock }: ConflictQuestion,
+  { ways, inputFor, stock, works }: ConflictQuestion,
 ): readonly Conflict[] {
   const left = new Map<string, number>()
-  const told = new Set<string>()
-  return blocks.flatMap((block): readonly Conflict[] => {
+  const ending = new Map<string, Extract<Conflict, { readonly kind: 'runs-out' }>>()
+  for (const block of blocks) {
     const input = inputFor(block.jobId, block.setUpId)
-    if (!input) return []
-    return takesOf(input).flatMap((take): readonly Conflict[] => {
+    if (!input) continue
+    for (const take of takesOf(input)) {
       const id = stockId(take.kind, take.itemId)
       const before = left.get(id) ?? inStock(stock, take.kind, take.itemId)
-      if (before === null) return []
+      if (before === null) continue
       const amount = (take.amount * block.sharePct) / HUNDRED
       const after = before - amount
       left.set(id, after)
-      if (after >= -SLACK || told.has(id)) return []
-      told.add(id)
-      const done = Math.max(0, before) / amount
+      if (after >= -SLACK) continue
       const key = take.kind === 'wire' ? 'wireId' : take.kind === 'gas' ? 'gasId' : 'tungstenId'
       const { ways: all } = ways.ofJob(input.job)
-      return [
-        {
-          ...ofBlock(block),
-          kind: 'runs-out',
-          item: { kind: take.kind, id: take.itemId, name: take.name },
-          ends: take.endsWith(Math.max(0, before)),
-          atMin: block.startMin + done * (block.endMin - block.startMin),
-          packs: Math.ceil(-after / take.packSize - SLACK),
-          price: take.packPrice,
-          otherSetUps: all.flatMap(({ setUp }) => (setUp[key] === take.itemId ? [] : [setUp.name])),
-        },
-      ]
-    })
-  })
+      const first = ending.get(id) ?? {
+        ...ofBlock(block),
+        kind: 'runs-out' as const,
+        item: { kind: take.kind, id: take.itemId, name: take.name },
+        ends: take.endsWith(Math.max(0, before)),
+        atMin: minuteAt(block, Math.max(0, before) / amount, works),
+        packs: 0,
+        price: take.packPrice,
+        otherSetUps: all.flatMap(({ setUp }) => (setUp[key] === take.itemId ? [] : [setUp.name])),
+      }
+      // What later jobs lack comes in the same order.
+      ending.set(id, { ...first, packs: Math.ceil(-after / take.packSize - SLACK) })
+    }
+  }
+  return [...ending.values()]
 }
 
 /** @returns by block in the order of the plan, the gravest first */

@@ -63,7 +63,7 @@ const COLD_MIN = 0.2
 /** So often a task that is late is looked at, where there is one. */
 const LATE_SHARE = 0.3
 /** One trial in so many takes tasks out and puts them back. */
-const RUINS_EVERY = 20
+const RUINS_EVERY = 60
 const MOST_RUINED = 5
 /** Places that are tried for a task that comes back. */
 const PLACES_TRIED = 8

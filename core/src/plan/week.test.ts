@@ -15,6 +15,7 @@ import { batchesOf } from './batches.ts'
 import { buildPlan, keptBlock, keptChoice, type PlanQuestion, type WeekBlock } from './build.ts'
 import { conflictsOf } from './conflicts.ts'
 import { interruptionsOf } from './interrupt.ts'
+import { worksOf } from './people.ts'
 import { Placing } from './placing.ts'
 import { movedApart, trippingHoursOf } from './planPower.ts'
 import { PlanSearch } from './search.ts'
@@ -38,6 +39,9 @@ const asked = (more: Partial<PlanQuestion> = {}): PlanQuestion => ({
 })
 const withJob = (id: string, change: Partial<Job>): readonly Job[] =>
   jobs.map((job) => (job.id === id ? { ...job, ...change } : job))
+const works = new Map(
+  welders.map((welder) => [welder.name, worksOf(welder, Math.floor(NOW / 1440), 60)] as const),
+)
 const blockOf = (blocks: readonly WeekBlock[], jobId: string): WeekBlock => {
   const found = blocks.find((block) => block.jobId === jobId)
   if (!found) throw new Error(`${jobId} is not in the plan`)
@@ -190,7 +194,14 @@ describe('by hand', () => {
       one.jobId === 'tank-manifold' ? { ...one, startsAt: '2027-02-02T09:40', isPinned: true } : one,
     )
     const { week } = planNow(ways, asked({ blocks }))
-    const conflicts = conflictsOf(week.blocks, { ways, kept: blocks, inputFor, stock: [], nowMin: NOW })
+    const conflicts = conflictsOf(week.blocks, {
+      ways,
+      kept: blocks,
+      inputFor,
+      stock: [],
+      nowMin: NOW,
+      works,
+    })
     expect(conflicts.filter(({ kind }) => kind === 'pin-late')).toMatchObject([
       { jobName: 'Tank manifold', because: 'Pressing tray' },
     ])
@@ -240,15 +251,21 @@ describe('what is in the way', () => {
     const post = blockOf(week.blocks, 'press-screw-post')
     const own = setUps.find(({ id }) => id === post.setUpId)
     const stock = [{ id: `wire.${own?.wireId ?? ''}`, amount: 100 }]
-    const found = conflictsOf(week.blocks, { ways, kept: [], inputFor, stock, nowMin: NOW })
+    const found = conflictsOf(week.blocks, { ways, kept: [], inputFor, stock, nowMin: NOW, works })
     const ending = found.flatMap((one) => (one.kind === 'runs-out' ? [one] : []))
     expect(ending).toHaveLength(1)
     expect(ending[0]?.packs).toBeGreaterThanOrEqual(1)
     const block = week.blocks.find(({ id }) => id === ending[0]?.blockId)
     expect(ending[0]?.atMin).toBeGreaterThanOrEqual(block?.startMin ?? Infinity)
     expect(ending[0]?.atMin).toBeLessThan(block?.endMin ?? 0)
+    // Nothing runs out while nobody welds.
+    const hours = works.get(block?.welderName ?? '') ?? []
+    const atMin = ending[0]?.atMin ?? 0
+    expect(hours.some(({ startMin, endMin }) => atMin >= startMin && atMin <= endMin)).toBe(true)
     expect(
-      conflictsOf(week.blocks, { ways, kept: [], inputFor, stock: [], nowMin: NOW }).map(({ kind }) => kind),
+      conflictsOf(week.blocks, { ways, kept: [], inputFor, stock: [], nowMin: NOW, works }).map(
+        ({ kind }) => kind,
+      ),
     ).toEqual(week.blocks.filter(({ lateMin }) => lateMin > 0).map(() => 'late'))
   })
 
@@ -261,9 +278,14 @@ describe('what is in the way', () => {
         const input = inputFor(jobId, setUpId)
         return input && { ...input, job: warmed.find(({ id }) => id === jobId) ?? input.job }
       }
-      return conflictsOf(week.blocks, { ways: of, kept: [], inputFor: own, stock: [], nowMin: NOW }).map(
-        ({ kind }) => kind,
-      )
+      return conflictsOf(week.blocks, {
+        ways: of,
+        kept: [],
+        inputFor: own,
+        stock: [],
+        nowMin: NOW,
+        works,
+      }).map(({ kind }) => kind)
     }
     expect(kinds(ways)).not.toContain('no-torch')
     expect(kinds(new Ways({ shop: without, shelf: shopDocument, setUps }))).toContain('no-torch')

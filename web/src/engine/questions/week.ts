@@ -88,6 +88,10 @@ const questionOf = ({ jobs, welders }: Snapshot, { blocks, marks, nowMin }: Week
   nowMin,
 })
 
+/** Hours of each welder, by his name. */
+const hoursIn = ({ built: { welders, problem } }: ReturnType<typeof planNow>) =>
+  new Map(welders.map(({ name }, at) => [name, problem.people[at]?.works ?? []]))
+
 const answerOf = (
   snapshot: Snapshot,
   ways: Ways,
@@ -101,6 +105,7 @@ const answerOf = (
     inputFor: (jobId, setUpId) => fitInput(snapshot, jobId, setUpId),
     stock: onHandOf(snapshot),
     nowMin: asked.nowMin,
+    works: hoursIn(found),
   }),
   batches: batchesOf(found.built, found.choice),
 })
@@ -176,9 +181,7 @@ export function answer<K extends keyof WeekAsks>(
     },
     power() {
       const found = planNow(ways, question)
-      const works = new Map(
-        found.built.welders.map(({ name }, at) => [name, found.built.problem.people[at]?.works ?? []]),
-      )
+      const works = hoursIn(found)
       const tripping = trippingHoursOf(found.week.blocks, ways.of, snapshot.jobs, works, PLAN_SEED)
       const apart = tripping.length === 0 ? null : movedApart(ways, question, found, tripping)
       return { tripping, apart: apart?.week ?? null }

@@ -31,6 +31,8 @@ const emit = defineEmits<{
 const { clock, weekday, nameOf, when, lateText } = usePlanWords()
 const lanes = useTemplateRef<HTMLElement>('lanes')
 const STEP_MIN = 15
+/** More days have no room for their hours. */
+const MOST_WITH_HOURS = 5
 const percent = (share: number): string => `${(share * 100).toFixed(3)}%`
 
 const inRows = computed(() =>
@@ -146,7 +148,9 @@ function onKey(event: KeyboardEvent, block: WeekBlock): void {
     <div class="days" aria-hidden="true">
       <span v-for="{ day, fromMin, untilMin } in timeline.days" :key="day" class="day">
         <strong>{{ weekday(fromMin) }}</strong>
-        <span class="quiet">{{ clock(fromMin) }}–{{ clock(untilMin) }}</span>
+        <span v-if="timeline.days.length <= MOST_WITH_HOURS" class="quiet"
+          >{{ clock(fromMin) }}–{{ clock(untilMin) }}</span
+        >
       </span>
     </div>
     <div class="body">

@@ -69,6 +69,7 @@ const rows = computed((): readonly TimeRow[] => {
       ({ id, held }) =>
         used.has(id) || (held === 'owned' && workspace.setUps.some((one) => one.powerSourceId === id)),
     )
+    .toSorted((a, b) => Number(used.has(b.id)) - Number(used.has(a.id)))
     .map(({ id, name }) => ({
       id,
       title: name,
