@@ -117,6 +117,8 @@ function start(block: WeekBlock): void {
     if (other !== block && other.sourceId === block.sourceId && other.work?.state === 'running')
       mark(other, 'pause')
   mark(block, 'start')
+  // What people work by stays: from here on only what has to move does.
+  if (plan.kept.value.length === 0 && session.mayWrite('work-plans')) plan.keep(plan.shown.value, 'Plan kept')
 }
 const pauseById = (id: string): void => {
   const block = blocks.value.find((one) => one.id === id)

@@ -14,6 +14,12 @@ import type { PlanInHand } from './usePlan.ts'
 
 /** One block of the plan: when, where and by whom, and what changes that. */
 const { block, plan } = defineProps<{ block: WeekBlock; plan: PlanInHand }>()
+const { when, clock, conflictText, day, lateText, nameOf, saveText } = usePlanWords()
+const troubles = computed(() =>
+  (plan.answer.value?.conflicts ?? [])
+    .filter(({ blockId, kind }) => blockId === block.id && kind !== 'late')
+    .map(conflictText),
+)
 const emit = defineEmits<{
   /** Another start, set-up or welder: pinned there. */
   put: [block: WeekBlock, change: Partial<PlannedBlock>]
@@ -23,7 +29,6 @@ const emit = defineEmits<{
 }>()
 
 const workspace = useWorkspace()
-const { when, clock, day, lateText, nameOf, saveText } = usePlanWords()
 
 const options = shallowRef<{ readonly setUps: readonly string[]; readonly welders: readonly string[] }>({
   setUps: [],
@@ -108,6 +113,7 @@ const isSplit = computed(() => keptBlock(block).sharePct < 100)
       >
       <template v-else>Due {{ day(block.dueOn) }}: in time.</template>
     </p>
+    <p v-for="text in troubles" :key="text" class="bad">{{ text }}</p>
     <div v-if="block.lateMin > 0" class="saves">
       <button v-if="saves === null" class="plain-button" :disabled="isLooking" @click="look">
         {{ isLooking ? 'Looking…' : 'Find what would help' }}
