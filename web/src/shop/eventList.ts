@@ -9,24 +9,34 @@ interface EventPage<T extends EventType> {
   readonly next: string
 }
 
-/** @returns every event of a type, of one subject where it is given, oldest first */
-export async function eventsOf<T extends EventType>(
+/**
+ * @param from the number to go on from, as an earlier answer gave it
+ * @returns every event of a type since then, of one subject where it is given, oldest first, and where to go on
+ */
+export async function eventsFrom<T extends EventType>(
   type: T,
+  from: string,
   subject?: string,
-): Promise<readonly StoredEvent<T>[]> {
+): Promise<EventPage<T>> {
   const items: StoredEvent<T>[] = []
-  let since = '0'
+  let next = from
   for (;;) {
     const of = subject === undefined ? '' : `&subject=${encodeURIComponent(subject)}`
     const page = await ask<EventPage<T>>(
       'GET',
-      `events?of=this-shop&type=${type}${of}&limit=${PAGE}&since=${since}`,
+      `events?of=this-shop&type=${type}${of}&limit=${PAGE}&since=${next}`,
     )
     items.push(...page.items)
-    since = page.next
-    if (page.items.length < PAGE) return items
+    next = page.next
+    if (page.items.length < PAGE) return { items, next }
   }
 }
+
+/** @returns every event of a type, of one subject where it is given, oldest first */
+export const eventsOf = async <T extends EventType>(
+  type: T,
+  subject?: string,
+): Promise<readonly StoredEvent<T>[]> => (await eventsFrom(type, '0', subject)).items
 
 /** By what the log is cut down; what is left out does not count. */
 export interface LogFilter {

@@ -3,7 +3,7 @@ import { type HeardMark, type WorkMark, workOf, type WorkState } from '@brannik/
 import { useLocalStorage } from '@vueuse/core'
 import { computed, type ComputedRef, ref, watch } from 'vue'
 import { owner } from '../api/client.ts'
-import { eventsOf } from './eventList.ts'
+import { eventsFrom } from './eventList.ts'
 import { happenings } from './happenings.ts'
 import { useOutbox, type Waiting } from './outbox.ts'
 
@@ -20,8 +20,10 @@ export interface Work {
 interface Known {
   readonly of: string
   readonly marks: readonly HeardMark[]
+  /** Where to go on. */
+  readonly next: string
 }
-const known = useLocalStorage<Known>('brannik.work', { of: '', marks: [] })
+const known = useLocalStorage<Known>('brannik.work', { of: '', marks: [], next: '0' })
 const away = ref(false)
 const ofNow = (): string => `${owner().epoch} ${owner().account}`
 
@@ -29,12 +31,17 @@ const SUBJECT = 'work.'
 const isMark = ({ event }: Waiting): boolean => event.type === 'work-marked'
 
 export function useWork(): Work {
+  /** Marks are many after some years: only what is new is asked for. */
   async function learn(): Promise<void> {
+    const of = ofNow()
+    const before = known.value.of === of ? known.value : { of, marks: [], next: '0' }
     try {
-      const items = await eventsOf('work-marked')
+      const { items, next } = await eventsFrom('work-marked', before.next)
       const marks = items.map(({ subject, body }) => ({ subject, body }))
-      const next = { of: ofNow(), marks }
-      if (JSON.stringify(next) !== JSON.stringify(known.value)) known.value = next
+      // Another look may have been answered meanwhile.
+      const isNewest = known.value.of !== of || known.value.next === before.next
+      if (isNewest && (marks.length > 0 || before !== known.value))
+        known.value = { of, marks: [...before.marks, ...marks], next }
       away.value = false
     } catch {
       away.value = true
