@@ -10,7 +10,8 @@
  */
 import type { Program, Row } from '../purchase/program.ts'
 import type { Solve } from '../purchase/solve.ts'
-import { Hours } from './hours.ts'
+import { type Hours, hoursOf } from './hours.ts'
+import { DAY_MIN } from './shopTime.ts'
 import type { Interval, PlanCost, PlanProblem, Task, Way } from './problem.ts'
 
 export interface PlanBounds {
@@ -22,7 +23,6 @@ export interface PlanBounds {
 
 /** More columns take the solver too long in a page. */
 const MOST_COLUMNS = 9000
-const DAY_MIN = 1440
 const MOST_STRETCHES = 40
 
 /** A stretch of days. */
@@ -57,7 +57,7 @@ function stretchesOf(problem: PlanProblem): readonly Stretch[] {
   const { fromMin, tasks, people } = problem
   const longestMin = tasks.reduce((sum, { ways }) => sum + Math.max(...ways.map(({ workMin }) => workMin)), 0)
   const ends = people.map(({ works }) => {
-    const hours = new Hours(works)
+    const hours = hoursOf(works)
     const start = hours.next(fromMin)
     const end = hours.end(start, longestMin * 1.5 + 480)
     return end === Infinity ? (works.at(-1)?.endMin ?? fromMin) : end
@@ -142,7 +142,7 @@ function byDays(problem: PlanProblem, most: number | null): Program {
   const { tasks, people, setUps } = problem
   const draft = new Draft()
   const stretches = stretchesOf(problem)
-  const hours = people.map(({ works }) => new Hours(works))
+  const hours = people.map(({ works }) => hoursOf(works))
   const isForWork = most !== null
   const changes = cheapestChanges(problem)
   const used = setUps.map(() => draft.column(0, 1))
@@ -255,7 +255,7 @@ function capacities(
 
 /** Nobody begins before now: what a task is late by at least, alone in the shop. */
 function aloneLateMin({ fromMin, tasks, people }: PlanProblem): number {
-  const hours = people.map(({ works }) => new Hours(works))
+  const hours = people.map(({ works }) => hoursOf(works))
   return tasks.reduce((sum, task) => {
     const least = waysOf(task).flatMap(({ way, people: who }) =>
       who.map((person) => {

@@ -16,7 +16,7 @@ import { mayWeld, SOMEBODY, usualWelder, worksOf } from './people.ts'
 import type { Choice } from './placing.ts'
 import type { Fixed, PlanProblem, PriceOfChange, Task, Way } from './problem.ts'
 import { type Run, runsOf } from './runs.ts'
-import { dayOf, endOfDay, minuteOf, timeOf } from './shopTime.ts'
+import { DAY_MIN, dayOf, endOfDay, minuteOf, timeOf } from './shopTime.ts'
 import type { Plan } from './search.ts'
 import type { JobWay, Ways } from './ways.ts'
 
@@ -79,7 +79,7 @@ const HUNDRED = 100
 
 /** @returns the day up to which runs of standing work are placed */
 export const planUntil = (nowMin: number, planWeeks: number): string =>
-  dayOf(nowMin + planWeeks * WEEK_DAYS * 1440)
+  dayOf(nowMin + planWeeks * WEEK_DAYS * DAY_MIN)
 
 class Builder {
   readonly #welders: readonly Welder[]
@@ -256,7 +256,7 @@ export function buildPlan(of: Ways, question: PlanQuestion): PlanBuilt {
   })
   let changes = knownChanges.get(of)
   if (!changes) knownChanges.set(of, (changes = changesOf(of)))
-  const fromDay = Math.floor(nowMin / 1440)
+  const fromDay = Math.floor(nowMin / DAY_MIN)
   const days = assumptions.planWeeks * WEEK_DAYS + SPARE_DAYS
   return {
     problem: {

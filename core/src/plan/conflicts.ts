@@ -5,7 +5,7 @@ import { inStock, stockId } from '../kinds/counts.ts'
 import type { StockItem } from '../kinds/index.ts'
 import { takesOf, type StoredKind } from '../stores/takes.ts'
 import type { WeekBlock } from './build.ts'
-import { Hours } from './hours.ts'
+import { hoursOf } from './hours.ts'
 import type { Interval } from './problem.ts'
 import { minuteOf } from './shopTime.ts'
 import type { Ways } from './ways.ts'
@@ -66,7 +66,7 @@ function minuteAt(
   share: number,
   works: ConflictQuestion['works'],
 ): number {
-  const hours = new Hours(works.get(welderName) ?? [{ startMin, endMin }])
+  const hours = hoursOf(works.get(welderName) ?? [{ startMin, endMin }])
   return hours.end(hours.next(startMin), (hours.worked(endMin) - hours.worked(startMin)) * share)
 }
 

@@ -1,9 +1,9 @@
 /** Working hours of one person: from a minute on the wall clock and minutes of work to the minute at which the work ends. */
 import type { Interval } from './problem.ts'
+import { DAY_MIN } from './shopTime.ts'
 
 /** After the last of his hours nobody works: a task that needs more ends never. */
 const NEVER = Infinity
-const DAY_MIN = 1440
 
 export class Hours {
   readonly #starts: Float64Array
@@ -26,9 +26,10 @@ export class Hours {
     })
     this.#from = works[0]?.startMin ?? 0
     const days = Math.floor(((works.at(-1)?.endMin ?? this.#from) - this.#from) / DAY_MIN) + 1
+    let at = 0
     this.#firstOfDay = Int32Array.from({ length: days }, (_, day) => {
-      const at = works.findIndex(({ endMin }) => endMin > this.#from + day * DAY_MIN)
-      return at < 0 ? works.length : at
+      while (at < works.length && (this.#ends[at] as number) <= this.#from + day * DAY_MIN) at += 1
+      return at
     })
   }
 
@@ -70,4 +71,12 @@ export class Hours {
     }
     return NEVER
   }
+}
+
+const known = new WeakMap<readonly Interval[], Hours>()
+/** @returns the same for the same list: a plan is placed again and again by the same people */
+export function hoursOf(works: readonly Interval[]): Hours {
+  let hours = known.get(works)
+  if (!hours) known.set(works, (hours = new Hours(works)))
+  return hours
 }

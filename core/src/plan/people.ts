@@ -13,6 +13,10 @@ const THURSDAY = 3
 const HOUR_MIN = 60
 const STARTS = '07:00'
 
+/** @param day since 1 January 1970 */
+export const weekdayOf = (day: number): (typeof WEEKDAYS)[number] =>
+  WEEKDAYS[(day + THURSDAY) % 7] ?? 'monday'
+
 /** A shop without a list of welders has one, with the hours of the shop. */
 export const SOMEBODY = 'somebody'
 export function usualWelder({ shiftHours }: Assumptions): Welder {
@@ -59,8 +63,7 @@ export function worksOf(welder: Welder, fromDay: number, days: number, overtimeM
           [middle + pause / 2, to],
         ]
   return Array.from({ length: days }, (_, at) => fromDay + at).flatMap((day) => {
-    const weekday = WEEKDAYS[(day + THURSDAY) % 7]
-    if (weekday === undefined || !welder[weekday]) return []
+    if (!welder[weekdayOf(day)]) return []
     const iso = dayOfNumber(day)
     if (awayFrom !== null && iso >= awayFrom && iso <= (awayUntil ?? awayFrom)) return []
     return halves

@@ -4,7 +4,7 @@
  *
  * A search tries hundreds of thousands of orders, so what was placed before the first change is kept from the last one.
  */
-import { Hours } from './hours.ts'
+import { type Hours, hoursOf } from './hours.ts'
 import { type Fixed, PLAN_WEIGHTS, type Placed, type PlanCost, type PlanProblem } from './problem.ts'
 
 /** An order of tasks, and what was chosen for each task. */
@@ -121,7 +121,7 @@ export class Placing {
     const { tasks, machines, people, shared } = problem
     this.#problem = problem
     this.#flat = flatOf(problem)
-    this.#hours = people.map(({ works }) => new Hours(works))
+    this.#hours = people.map(({ works }) => hoursOf(works))
     this.#profiles = shared.map(() => new Profile(tasks.length))
     this.#fixed = tasks
       .map((_, task) => task)

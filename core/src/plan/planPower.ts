@@ -2,7 +2,7 @@
 import type { Job } from '../kinds/job.ts'
 import { shopPowerOf } from '../power/shopPower.ts'
 import { buildPlan, keptChoice, type PlanQuestion, type WeekBlock } from './build.ts'
-import { Hours } from './hours.ts'
+import { hoursOf } from './hours.ts'
 import { costOfPlan } from './problem.ts'
 import { type Found, foundOf, PLAN_SEED } from './week.ts'
 import { PlanSearch } from './search.ts'
@@ -23,6 +23,7 @@ export interface TrippingHours extends Interval {
   readonly jobNames: readonly string[]
 }
 
+const NO_HOURS: readonly Interval[] = []
 const RUNS = 20
 const HOUR_MIN = 60
 const HUNDRED = 100
@@ -51,19 +52,16 @@ export function trippingHoursOf(
   const found: TrippingHours[] = []
   marks.slice(0, -1).forEach((startMin, at) => {
     const endMin = marks[at + 1] as number
-    const together = ends.filter((one) => {
-      if (one.startMin + one.changeMin > startMin || one.endMin < endMin) return false
-      const hours = new Hours(works.get(one.welderName) ?? [])
-      return hours.worked(endMin) - hours.worked(startMin) >= LEAST_MIN
-    })
-    if (together.length < 2) return
-    const minutes = Math.min(
-      MOST_HOURS * HOUR_MIN,
-      ...together.map(({ welderName }) => {
-        const hours = new Hours(works.get(welderName) ?? [])
-        return hours.worked(endMin) - hours.worked(startMin)
-      }),
+    const workedMin = ({ welderName }: WeekBlock): number => {
+      const hours = hoursOf(works.get(welderName) ?? NO_HOURS)
+      return hours.worked(endMin) - hours.worked(startMin)
+    }
+    const together = ends.filter(
+      (one) =>
+        one.startMin + one.changeMin <= startMin && one.endMin >= endMin && workedMin(one) >= LEAST_MIN,
     )
+    if (together.length < 2) return
+    const minutes = Math.min(MOST_HOURS * HOUR_MIN, ...together.map(workedMin))
     const key = `${together.map(({ jobId, setUpId }) => `${jobId} ${setUpId}`).join()} ${Math.ceil(minutes / HOUR_MIN)}`
     let power = known.get(key)
     if (!power) {

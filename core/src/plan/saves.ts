@@ -2,7 +2,9 @@
 import { type PlanQuestion, buildPlan, keptChoice, type WeekBlock } from './build.ts'
 import { PlanSearch } from './search.ts'
 import { foundOf, PLAN_SEED, type Week } from './week.ts'
-import type { Ways } from './ways.ts'
+import { type PlanShop, Ways } from './ways.ts'
+import type { Job } from '../kinds/job.ts'
+import { isCandidate } from '../model/ownership.ts'
 
 export interface Save {
   readonly kind: 'first' | 'overtime' | 'unpin' | 'machine'
@@ -25,7 +27,7 @@ const HOUR_MIN = 60
 /** Sooner by less is no help. */
 const HELPS_MIN = 15
 
-export interface Offer {
+interface Offer {
   readonly ways: Ways
   readonly setUpName: string
   readonly price: number
@@ -89,4 +91,24 @@ export function savesOf(
       saved('machine', tried(of, question), { setUpName, price, isRent }),
     ),
   ].sort((a, b) => a.price - b.price || a.later.length - b.later.length || a.lateMin - b.lateMin)
+}
+
+/** So many machines are looked at, the cheapest first. */
+const MOST_OFFERS = 3
+/** @returns machines that are to buy or to rent and do the job, the cheapest first */
+export function machineOffersFor(of: PlanShop, jobs: readonly Job[], jobId: string): readonly Offer[] {
+  const job = jobs.find(({ id }) => id === jobId)
+  if (!job) return []
+  return of.setUps
+    .flatMap((setUp): readonly Offer[] => {
+      const source = of.shelf.powerSources.find(({ id }) => id === setUp.powerSourceId)
+      if (!source || !isCandidate(source)) return []
+      const price = source.rentPerDay ?? source.price
+      if (price === null) return []
+      const ways = new Ways(of, new Set([setUp.id]))
+      if (!ways.ofJob(job).ways.some((way) => way.setUp.id === setUp.id)) return []
+      return [{ ways, setUpName: setUp.name, price, isRent: source.rentPerDay !== null }]
+    })
+    .sort((a, b) => a.price - b.price)
+    .slice(0, MOST_OFFERS)
 }

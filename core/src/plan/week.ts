@@ -7,7 +7,6 @@ import {
   keptChoice,
   type WeekBlock,
 } from './build.ts'
-import { SOMEBODY } from './people.ts'
 import { Placing, type Choice } from './placing.ts'
 import type { Placed, PlanCost, PlanProblem, PriceOfChange } from './problem.ts'
 import { PlanSearch } from './search.ts'
@@ -37,6 +36,7 @@ const HOUR_MIN = 60
 export interface Found {
   readonly built: PlanBuilt
   readonly choice: Choice
+  readonly placed: readonly Placed[]
   readonly week: Week
 }
 
@@ -44,7 +44,7 @@ export interface Found {
 export function foundOf(built: PlanBuilt, choice: Choice): Found {
   const { placed, cost } = new Placing(built.problem).placed(choice)
   const { leftOut, lostPins } = built
-  return { built, choice, week: { blocks: blocksOf(built, { placed }), cost, leftOut, lostPins } }
+  return { built, choice, placed, week: { blocks: blocksOf(built, { placed }), cost, leftOut, lostPins } }
 }
 
 /** @returns the plan in hand: as it was kept, with what is new where it costs least; a first one where none was kept */
@@ -89,19 +89,22 @@ export function planCalmly(ways: Ways, question: PlanQuestion, aroundMin: readon
   return foundOf(built, calmChoice(built.problem, keptChoice(built), aroundMin))
 }
 
-/** @returns ids of runs that are with another person, on another machine, or at another time than in the kept plan */
-export function movedIn(built: PlanBuilt, blocks: readonly WeekBlock[]): readonly string[] {
-  const before = new Map(built.problem.tasks.map((task) => [task.id, task]))
-  return blocks.flatMap((block) => {
-    const seen = before.get(block.id)?.seen
+/** @returns tasks that are with another person, on another machine, or at another time than they were seen */
+function movedTasks({ tasks, setUps }: PlanProblem, placed: readonly Placed[]): readonly number[] {
+  return placed.flatMap(({ task, way, person, startMin }) => {
+    const { seen, ways = [] } = tasks[task] ?? {}
     if (!seen) return []
     const isSame =
-      built.setUps[seen.setUp]?.powerSourceId === block.sourceId &&
-      (built.welders[seen.person]?.id ?? null) === (block.welderId ?? SOMEBODY) &&
-      Math.abs(seen.startMin - block.startMin) < SAME_MIN
-    return isSame ? [] : [block.id]
+      person === seen.person &&
+      setUps[ways[way]?.setUp ?? -1]?.machine === setUps[seen.setUp]?.machine &&
+      Math.abs(startMin - seen.startMin) < SAME_MIN
+    return isSame ? [] : [task]
   })
 }
+
+/** @returns ids of runs that are with another person, on another machine, or at another time than in the kept plan */
+export const movedIn = ({ built: { problem, runs }, placed }: Found): readonly string[] =>
+  movedTasks(problem, placed).map((task) => runs[task]?.id ?? '')
 
 /** Of the runs that were seen, so many may be elsewhere in a plan that is offered. */
 const MOST_MOVED = 1 / 4
@@ -109,18 +112,7 @@ const MOST_MOVED = 1 / 4
 const ALWAYS_MOVED = 3
 
 /** @returns whether a plan leaves at least three quarters of what was seen where it was; of few jobs three may move */
-export function isCalm({ tasks, setUps }: PlanProblem, placed: readonly Placed[]): boolean {
-  let [seenCount, moved] = [0, 0]
-  for (const { task, way, person, startMin } of placed) {
-    const { seen, ways = [] } = tasks[task] ?? {}
-    if (!seen) continue
-    seenCount += 1
-    const machine = setUps[ways[way]?.setUp ?? -1]?.machine
-    const isSame =
-      person === seen.person &&
-      machine === setUps[seen.setUp]?.machine &&
-      Math.abs(startMin - seen.startMin) < SAME_MIN
-    if (!isSame) moved += 1
-  }
-  return moved <= Math.max(ALWAYS_MOVED, seenCount * MOST_MOVED)
+export function isCalm(problem: PlanProblem, placed: readonly Placed[]): boolean {
+  const seenCount = problem.tasks.filter(({ seen }) => seen !== null).length
+  return movedTasks(problem, placed).length <= Math.max(ALWAYS_MOVED, seenCount * MOST_MOVED)
 }

@@ -9,7 +9,7 @@ import {
   type Interruption,
   interruptionsOf,
   type PlanChoice,
-  type MachineOffer,
+  machineOffersFor,
   movedApart,
   movedIn,
   onHandOf,
@@ -53,29 +53,16 @@ export interface WeekProblem {
 }
 
 let known: { readonly of: Snapshot; readonly ways: Ways } | null = null
-/** What a job and what is on the machines do not change: the ways of the jobs that stayed the same are kept. */
-const SAME: readonly (keyof Snapshot)[] = [
-  'shop',
-  'setUps',
-  'circuits',
-  'panels',
-  'generators',
-  'loads',
-  'powerSources',
-  'feeders',
-  'guns',
-  'parts',
-  'wires',
-  'gases',
-  'tungstens',
-  'cylinders',
-  'stock',
-  'presentSetUps',
-]
+/** Of the snapshot, what changes nothing of which set-up does which job: each job is looked at by itself. */
+const NOT_ASKED: ReadonlySet<string> = new Set(['jobs', 'welders', 'used', 'claims'])
+const isSameShop = (one: Snapshot, other: Snapshot): boolean =>
+  Object.keys(one).every(
+    (key) => NOT_ASKED.has(key) || one[key as keyof Snapshot] === other[key as keyof Snapshot],
+  )
 function waysIn(snapshot: Snapshot): Ways | null {
   const { shop, setUps } = snapshot
   if (!shop) return null
-  if (known && SAME.every((key) => known?.of[key] === snapshot[key])) return known.ways
+  if (known && isSameShop(known.of, snapshot)) return known.ways
   known = { of: snapshot, ways: new Ways({ shop, shelf: snapshot, setUps }) }
   return known.ways
 }
@@ -137,26 +124,6 @@ export interface WeekAsks {
 
 const unpinned = (block: PlannedBlock): PlannedBlock => ({ ...block, isPinned: false })
 
-/** Machines that are to buy or to rent and do the job, the cheapest first. */
-const MOST_OFFERS = 3
-function offersFor(snapshot: Snapshot, jobId: string): readonly MachineOffer[] {
-  const { shop, setUps, powerSources } = snapshot
-  const job = snapshot.jobs.find(({ id }) => id === jobId)
-  if (!shop || !job) return []
-  return setUps
-    .flatMap((setUp): readonly MachineOffer[] => {
-      const source = powerSources.find(({ id }) => id === setUp.powerSourceId)
-      if (source?.held !== 'candidate') return []
-      const price = source.rentPerDay ?? source.price
-      if (price === null) return []
-      const ways = new Ways({ shop, shelf: snapshot, setUps }, new Set([setUp.id]))
-      if (!ways.ofJob(job).ways.some((way) => way.setUp.id === setUp.id)) return []
-      return [{ ways, setUpName: setUp.name, price, isRent: source.rentPerDay !== null }]
-    })
-    .sort((a, b) => a.price - b.price)
-    .slice(0, MOST_OFFERS)
-}
-
 /** @returns null without a shop */
 export function answer<K extends keyof WeekAsks>(
   snapshot: Snapshot,
@@ -175,9 +142,8 @@ export function answer<K extends keyof WeekAsks>(
       return { problem: found.built.problem, choice: found.choice }
     },
     found(choice) {
-      const built = buildPlan(ways, question)
-      const { week } = foundOf(built, choice)
-      return { week, moved: movedIn(built, week.blocks) }
+      const found = foundOf(buildPlan(ways, question), choice)
+      return { week: found.week, moved: movedIn(found) }
     },
     power() {
       const found = planNow(ways, question)
@@ -198,7 +164,9 @@ export function answer<K extends keyof WeekAsks>(
     saves(blockId) {
       const { week } = planNow(ways, question)
       const late = week.blocks.find(({ id }) => id === blockId)
-      return late ? savesOf(ways, question, week, late, offersFor(snapshot, late.jobId)) : []
+      return late
+        ? savesOf(ways, question, week, late, machineOffersFor(ways.of, snapshot.jobs, late.jobId))
+        : []
     },
     interrupt: (runId) => interruptionsOf(ways, question, planNow(ways, question).week, runId),
   }

@@ -55,7 +55,7 @@ const stockOf = computed(() => ({
 }))
 const amountOf = (id: string): number | null =>
   workspace.all('stock').find((one) => one.id === id)?.amount ?? null
-/** What nobody has counted has no before. */
+/** Only what was counted can be less than before. */
 const items = computed(() => [
   ...(wire.value && amountOf(stockOf.value.wire) !== null ? [['wire', 'Spool or pack'] as const] : []),
   ...(gas.value && amountOf(stockOf.value.gas) !== null ? [['gas', 'Gauge'] as const] : []),

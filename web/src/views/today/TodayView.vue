@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { keptBlock, paceOf, type WeekBlock, type WorkMark, type WorkState } from '@brannik/core'
+import { DAY_MIN, keptBlock, paceOf, type WeekBlock, type WorkMark, type WorkState } from '@brannik/core'
 import { computed, ref } from 'vue'
 import VerdictMark from '../../components/VerdictMark.vue'
 import { lazily } from '../../lazy.ts'
@@ -22,7 +22,6 @@ const notice = useNotice()
 const plan = usePlan()
 const { clock, conflictText, dayName, lateText, leftOutText, nameOf, waysOut, weekday } = usePlanWords()
 
-const DAY_MIN = 1440
 const blocks = computed(() => plan.blocks.value)
 /** Of each machine the first; what runs before what is next. */
 const nexts = computed(() => {
@@ -46,7 +45,7 @@ const late = computed(() => blocks.value.filter(({ lateMin }) => lateMin > 0))
 const startText = ({ startMin, work }: WeekBlock): string =>
   work?.state === 'running'
     ? 'running'
-    : Math.floor(startMin / DAY_MIN) === Math.floor(plan.nowMin.value / DAY_MIN)
+    : Math.floor(startMin / DAY_MIN) === today.value
       ? clock(startMin)
       : `${dayName(startMin)} ${clock(startMin)}`
 const runsOut = computed(() =>
@@ -62,22 +61,20 @@ const inTheWay = computed(() =>
 )
 const leftOut = computed(() => plan.answer.value?.week.leftOut ?? [])
 
-/** What was done on the last day with anything done before today. */
+/** What is done, with its day by the shop's clock. */
 const zone = computed(() => workspace.shop?.timeZone ?? null)
-const doneBefore = computed(() => {
-  const done = [...plan.work.states.value.values()].filter(({ state }) => state === 'done')
-  const dayOfDone = (at: string): number => Math.floor(shopMinute(new Date(at), zone.value) / DAY_MIN)
-  const today = Math.floor(plan.nowMin.value / DAY_MIN)
-  const last = Math.max(...done.map(({ lastAt }) => dayOfDone(lastAt)).filter((one) => one < today), -1)
-  return done.filter(({ lastAt }) => dayOfDone(lastAt) === last)
-})
-const doneToday = computed(() => {
-  const today = Math.floor(plan.nowMin.value / DAY_MIN)
-  return [...plan.work.states.value.values()].filter(
-    ({ state, lastAt }) =>
-      state === 'done' && Math.floor(shopMinute(new Date(lastAt), zone.value) / DAY_MIN) === today,
-  )
-})
+const today = computed(() => Math.floor(plan.nowMin.value / DAY_MIN))
+const doneByDay = computed(() =>
+  [...plan.work.states.value.values()]
+    .filter(({ state }) => state === 'done')
+    .map((work) => ({ work, day: Math.floor(shopMinute(new Date(work.lastAt), zone.value) / DAY_MIN) })),
+)
+const doneOn = (day: number) => doneByDay.value.flatMap((one) => (one.day === day ? [one.work] : []))
+const doneToday = computed(() => doneOn(today.value))
+/** On the last day with anything done before today. */
+const doneBefore = computed(() =>
+  doneOn(Math.max(...doneByDay.value.map(({ day }) => day).filter((day) => day < today.value), -1)),
+)
 function paceText(jobId: string): string {
   const { times, runs } = paceOf(plan.work.states.value.values(), jobId)
   const percent = Math.round((times - 1) * 100)

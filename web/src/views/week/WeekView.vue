@@ -1,9 +1,14 @@
 <script setup lang="ts">
 import {
-  keptBlock as keptOf,
-  minuteOf as minuteNear,
+  assumptionsOf,
+  clockMin,
+  DAY_MIN,
+  keptBlock,
+  minuteOf,
   type PlannedBlock,
   timeOf,
+  usualWelder,
+  weekdayOf,
   type WeekBlock,
 } from '@brannik/core'
 import { computed, ref, shallowRef, watch } from 'vue'
@@ -34,21 +39,16 @@ const by = ref<'machine' | 'welder'>('machine')
 const dayCount = ref(5)
 const chosenId = ref<string | null>(null)
 
-const DAY_MIN = 1440
 const HOUR_MIN = 60
-const clockMin = (clock: string): number => Number(clock.slice(0, 2)) * HOUR_MIN + Number(clock.slice(3))
 const welders = computed(() => workspace.all('welders'))
+const usual = computed(() => usualWelder(assumptionsOf(workspace.shop ?? { assumptions: {} })))
 const opens = computed(() =>
   Math.min(...welders.value.map(({ startsAt }) => clockMin(startsAt)), 7 * HOUR_MIN),
 )
 const closes = computed(() => Math.max(...welders.value.map(({ endsAt }) => clockMin(endsAt)), 15 * HOUR_MIN))
-const WEEKDAYS = ['thursday', 'friday', 'saturday', 'sunday', 'monday', 'tuesday', 'wednesday'] as const
-const isOpen = (day: number): boolean => {
-  const weekday = WEEKDAYS[day % 7] ?? 'monday'
-  return welders.value.length === 0
-    ? weekday !== 'saturday' && weekday !== 'sunday'
-    : welders.value.some((welder) => welder[weekday])
-}
+/** A shop without a list works on the days of the one that stands for it. */
+const isOpen = (day: number): boolean =>
+  (welders.value.length > 0 ? welders.value : [usual.value]).some((welder) => welder[weekdayOf(day)])
 const timeline = computed(() =>
   timelineOf(Math.floor(plan.nowMin.value / DAY_MIN), dayCount.value, opens.value, closes.value, isOpen),
 )
@@ -79,7 +79,6 @@ const rows = computed((): readonly TimeRow[] => {
 const chosen = computed(() => plan.blocks.value.find(({ id }) => id === chosenId.value) ?? null)
 const troubled = computed(() => new Set((plan.answer.value?.conflicts ?? []).map(({ blockId }) => blockId)))
 const late = computed(() => plan.blocks.value.filter(({ lateMin }) => lateMin > 0))
-const unpinned = (block: WeekBlock) => plan.kept.value.find((one) => isOf(one, block))
 
 const failure = ref('')
 async function tryTo(work: () => Promise<void> | void): Promise<void> {
@@ -96,7 +95,7 @@ const put = (block: WeekBlock, change: Partial<PlannedBlock>): Promise<void> =>
   tryTo(async () => {
     await plan.change(
       changed(block, { isPinned: true, ...change }),
-      [block.startMin, ...(change.startsAt ? [minuteNear(change.startsAt)] : [])],
+      [block.startMin, ...(change.startsAt ? [minuteOf(change.startsAt)] : [])],
       `${block.jobName} moved`,
     )
     // The rest may go better now: it is sought while people work on, and offered.
@@ -161,7 +160,7 @@ function join(block: WeekBlock): Promise<void> {
 function wayOut(to: string, blockId: string): void {
   chosenId.value = blockId
   const { value: block } = chosen
-  if (to === 'unpin' && block && unpinned(block)) void pin(block)
+  if (to === 'unpin' && block) void pin(block)
   if (to === 'order') void router.push({ name: 'order' })
   if (to === 'assumptions') void router.push({ name: 'assumptions' })
   if (to === 'welders') void router.push({ name: 'equipment', params: { list: 'welders' } })
@@ -173,8 +172,11 @@ watch(plan.answer, () => (power.value = null))
 const tryPower = (): Promise<void> =>
   tryTo(async () => {
     isTrying.value = true
-    power.value = await plan.ask('power', null)
-    isTrying.value = false
+    try {
+      power.value = await plan.ask('power', null)
+    } finally {
+      isTrying.value = false
+    }
   })
 
 /** Of work with changes, %; null where it is not worked out. */
@@ -231,7 +233,7 @@ const printPage = (): void => window.print()
         <VChip :value="10">10 days</VChip>
       </VChipGroup>
       <span class="end screen-only">
-        <button v-if="search.state.value !== 'seeking'" class="plain-button" @click="tryTo(search.seek)">
+        <button v-if="search.state.value !== 'searching'" class="plain-button" @click="tryTo(search.seek)">
           Find a better plan
         </button>
         <VMenu location="bottom end" :transition="false">
@@ -268,13 +270,13 @@ const printPage = (): void => window.print()
         {{ durationText(plan.answer.value.week.cost.workMin) }} of work,
         {{ durationText(plan.answer.value.week.cost.changeMin) }} of changing over.
       </p>
-      <div v-if="search.state.value === 'seeking'" class="sheet seek screen-only" role="status">
+      <div v-if="search.state.value === 'searching'" class="sheet search screen-only" role="status">
         <progress :value="search.done.value" aria-label="Search">{{ search.done.value }}</progress>
         <span>Searching… the plan below stays.</span>
         <button class="plain-button" @click="tryTo(search.enough)">Good enough now</button>
         <button class="plain-button" @click="search.cancel">Cancel</button>
       </div>
-      <div v-else-if="search.state.value === 'done'" class="sheet seek screen-only" role="status">
+      <div v-else-if="search.state.value === 'done'" class="sheet search screen-only" role="status">
         <template v-if="search.offer.value">
           <span>
             A plan with {{ durationText(search.offer.value.week.cost.changeMin) }} of changing over.
@@ -367,7 +369,7 @@ const printPage = (): void => window.print()
               {{ durationText(batch.savesMin) }}.
               <button
                 class="plain-button"
-                @click="plan.keep(batch.week.blocks.map(keptOf), 'Batch put together')"
+                @click="plan.keep(batch.week.blocks.map(keptBlock), 'Batch put together')"
               >
                 Put them together
               </button>
@@ -392,7 +394,7 @@ const printPage = (): void => window.print()
               @click="
                 power?.apart &&
                 plan.keep(
-                  power.apart.blocks.map((one) => keptOf(one)),
+                  power.apart.blocks.map((one) => keptBlock(one)),
                   'Kept apart',
                 )
               "
@@ -424,10 +426,10 @@ const printPage = (): void => window.print()
 }
 .none,
 .panel,
-.seek {
+.search {
   padding: 12px 16px;
 }
-.seek {
+.search {
   align-items: center;
   display: flex;
   flex-wrap: wrap;

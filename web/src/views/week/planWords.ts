@@ -1,5 +1,5 @@
 /** What a plan says, in words: times, lateness, conflicts and what would help. */
-import { dayOf, timeOf, type WeekBlock } from '@brannik/core'
+import { DAY_MIN, dayOf, timeOf, type WeekBlock } from '@brannik/core'
 import { useWorkspace } from '../../shop/workspace.ts'
 import { useMoney } from '../../stores/useMoney.ts'
 import type { WeekAnswer, WeekAsks } from '../../engine/questions/week.ts'
@@ -21,33 +21,18 @@ export function usePlanWords() {
   const workspace = useWorkspace()
   const money = useMoney()
   const locale = (): string => workspace.notation.locale
-  const clock = (minute: number): string =>
-    new Intl.DateTimeFormat(locale(), { hour: 'numeric', minute: '2-digit', timeZone: 'UTC' }).format(
-      new Date(`${timeOf(minute)}:00Z`),
-    )
-  const weekday = (minute: number): string =>
-    new Intl.DateTimeFormat(locale(), {
-      weekday: 'short',
-      day: 'numeric',
-      month: 'short',
-      timeZone: 'UTC',
-    }).format(new Date(`${dayOf(minute)}T00:00:00Z`))
+  /** @param time a minute on the shop's clock, or a day: the zone of this device changes nothing of it */
+  const printed = (time: string, how: Intl.DateTimeFormatOptions): string =>
+    new Intl.DateTimeFormat(locale(), { ...how, timeZone: 'UTC' }).format(new Date(`${time}:00Z`))
+  const clock = (minute: number): string => printed(timeOf(minute), { hour: 'numeric', minute: '2-digit' })
   const day = (iso: string): string =>
-    new Intl.DateTimeFormat(locale(), {
-      weekday: 'short',
-      day: 'numeric',
-      month: 'short',
-      timeZone: 'UTC',
-    }).format(new Date(`${iso}T00:00:00Z`))
-  const dayName = (minute: number): string =>
-    new Intl.DateTimeFormat(locale(), { weekday: 'short', timeZone: 'UTC' }).format(
-      new Date(`${dayOf(minute)}T00:00:00Z`),
-    )
+    printed(`${iso}T00:00`, { weekday: 'short', day: 'numeric', month: 'short' })
+  const weekday = (minute: number): string => day(dayOf(minute))
+  const dayName = (minute: number): string => printed(timeOf(minute), { weekday: 'short' })
   const when = (minute: number): string => `${weekday(minute)} ${clock(minute)}`
   /** Late is counted in days: customers count so. */
   function lateText(minutes: number): string {
-    const DAY = 24 * HOUR_MIN
-    const days = Math.ceil(minutes / DAY)
+    const days = Math.ceil(minutes / DAY_MIN)
     return days === 1 ? '1 day late' : `${days} days late`
   }
   const nameOf = ({ jobName, part, sharePct }: WeekBlock): string =>
@@ -59,7 +44,7 @@ export function usePlanWords() {
       case 'late':
         return `${jobName} is ${lateText(conflict.byMin)}.`
       case 'never':
-        return `Nobody has hours for ${jobName}.`
+        return `No welder has enough hours for ${jobName}.`
       case 'pin-late':
         return `${jobName} starts ${durationText(conflict.byMin)} after its pin${conflict.because === null ? '' : `: ${conflict.because} is in the way`}.`
       case 'runs-out':

@@ -1,7 +1,6 @@
 /** A timeline of working days without the nights: where a minute is drawn, and which parts of a block are seen. */
+import { DAY_MIN } from '@brannik/core'
 import { scaleLinear } from 'd3'
-
-const DAY_MIN = 1440
 
 export interface DayColumn {
   /** Since 1 January 1970. */

@@ -17,7 +17,7 @@ const counted = ({ cost: { lateMin, workMin, changeMin, moves } }: Week): number
   costOfPlan({ lateMin, workMin, changeMin, moves, dislikedMin: 0 })
 
 export function useSearch(plan: PlanInHand) {
-  const state = ref<'idle' | 'seeking' | 'done'>('idle')
+  const state = ref<'idle' | 'searching' | 'done'>('idle')
   const done = ref(0)
   const offer = shallowRef<PlanOffer | null>(null)
   const bounds = shallowRef<PlanBounds | null>(null)
@@ -54,14 +54,14 @@ export function useSearch(plan: PlanInHand) {
   }
   async function seek(): Promise<void> {
     stopAll()
-    state.value = 'seeking'
+    state.value = 'searching'
     done.value = 0
     offer.value = null
     bounds.value = null
     failure.value = ''
     best = null
     const found = await plan.ask('problem', null)
-    if (!found || state.value !== 'seeking') return
+    if (!found || state.value !== 'searching') return
     search = new Worker(new URL('./plan.worker.ts', import.meta.url), { type: 'module' })
     search.addEventListener('error', fail)
     search.addEventListener('message', ({ data }: MessageEvent<SearchTold>) => {
