@@ -84,7 +84,7 @@ const state = computed(() => block.work?.state ?? 'next')
         <dd>{{ figure.value }}</dd>
       </div>
     </dl>
-    <p v-if="spoken" class="quiet">{{ spoken.leads.text }} {{ spoken.pace }}</p>
+    <p v-if="spoken" class="quiet">{{ spoken.leads.text }}. {{ spoken.pace }}</p>
     <p v-if="block.lateMin > 0 && block.dueOn !== null" class="bad">
       Due {{ day(block.dueOn) }}: {{ lateText(block.lateMin) }}.
     </p>
