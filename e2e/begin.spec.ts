@@ -48,18 +48,17 @@ test.describe('an empty database', () => {
     await expect(page.getByText('Tollgate')).toHaveCount(0)
   })
 
-  test('asks so that all can answer', async ({ browser, server }) => {
+  test('asks so that all can answer, and again for a name that was not given', async ({
+    browser,
+    server,
+  }) => {
     const page = await browser.newPage({ bypassCSP: true })
     await page.goto(server.url)
     await expect(page.getByRole('heading', { level: 1 })).toBeVisible()
     expect(await violations(page)).toEqual([])
-    await page.close()
-  })
-
-  test('asks again for a name that was not given', async ({ page, server }) => {
-    await page.goto(server.url)
     await page.getByRole('button', { name: 'Start my shop' }).click()
     await expect(page.getByRole('alert')).toContainText('Enter the name of your shop')
+    await page.close()
   })
 })
 

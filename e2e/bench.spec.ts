@@ -1,4 +1,5 @@
 /** At the machine: the card of a weld, on the screen and on paper; a changeover with a clock, interrupted and resumed. */
+import { isLong } from '../core/src/testing/runs.ts'
 import { expect, test } from './server.ts'
 
 const pagesOf = (pdf: Buffer): number => pdf.toString('latin1').match(/\/Type\s*\/Page\b/g)?.length ?? 0
@@ -28,8 +29,10 @@ test('a card is one page on Letter and A4 for every job of the demo with every s
     }, path)
   const [jobs, setUps] = [await idsOf('jobs'), await idsOf('set-ups')]
   expect(jobs.length * setUps.length).toBeGreaterThan(100)
-  for (const job of jobs)
-    for (const setUp of setUps) {
+  for (const [row, job] of jobs.entries())
+    for (const [column, setUp] of setUps.entries()) {
+      // Each job and each set-up at least once; every pair takes long.
+      if (!isLong && row % setUps.length !== column && column % jobs.length !== row) continue
       await page.goto(`${server.url}/jobs/${job}/card?set-up=${setUp}`)
       await expect(page.getByRole('heading', { name: 'Set-up card' })).toBeVisible()
       for (const format of ['Letter', 'A4'])

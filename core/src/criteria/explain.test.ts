@@ -125,13 +125,15 @@ describe('assumptions', () => {
     const before = PAIRS.map(({ capability, demand }) => assess(capability, demand))
     for (const [at, key] of ASSUMPTION_KEYS.entries()) {
       // Every other one up and every other one down, each in a third of the pairs; all of it takes long.
+      const isAsked = (index: number): boolean => isLong || index % 3 === at % 3
+      const asked = PAIRS.map((_, index) => index).filter(isAsked)
       for (const by of isLong ? [1.3, 0.6] : at % 2 === 0 ? [1.3] : [0.6]) {
-        const after = demoSides((shop) => ({
-          ...shop,
-          shop: { ...shop.shop, assumptions: { [key]: moved(key, by) } },
-        }))
-        after.forEach(({ capability, demand }, index) => {
-          if (!isLong && index % 3 !== at % 3) return
+        const after = demoSides(
+          (shop) => ({ ...shop, shop: { ...shop.shop, assumptions: { [key]: moved(key, by) } } }),
+          isAsked,
+        )
+        after.forEach(({ capability, demand }, place) => {
+          const index = asked[place] ?? -1
           const was = new Map(before[index]?.map((one) => [one.criterion, figuresOf(one)]))
           for (const assessment of assess(capability, demand)) {
             if (was.get(assessment.criterion) === figuresOf(assessment)) continue

@@ -190,7 +190,7 @@ describe('the ways of jobs', () => {
         expect(undone).toBe(jobs.length - doable.length)
         expect(total).toBeCloseTo(doable.length === 0 ? 0 : Math.min(...costs), 4)
       }),
-      { numRuns: runs(12) },
+      { numRuns: runs(5) },
     )
   }, 1_200_000)
 
@@ -210,7 +210,7 @@ describe('the ways of jobs', () => {
           else expect(less.undone).toBeGreaterThan(whole.undone)
         },
       ),
-      { numRuns: runs(10) },
+      { numRuns: runs(4) },
     )
   }, 1_200_000)
 })

@@ -29,5 +29,14 @@ function demoPairs(change: (shop: ShopDocument) => ShopDocument = (shop) => shop
   )
 }
 
-export const demoSides = (change?: (shop: ShopDocument) => ShopDocument) =>
-  demoPairs(change).map(({ name, input }) => ({ name, input, ...sidesOf(input) }))
+/**
+ * @param change what is different from the demo
+ * @param isAsked which pairs, by their place among all; all of them where it is left out
+ */
+export const demoSides = (
+  change?: (shop: ShopDocument) => ShopDocument,
+  isAsked: (index: number) => boolean = () => true,
+) =>
+  demoPairs(change)
+    .filter((_, index) => isAsked(index))
+    .map(({ name, input }) => ({ name, input, ...sidesOf(input) }))
