@@ -14,7 +14,14 @@ export interface SupplyAnswer {
 }
 
 /** Supply voltage that a plate's rating covers: ±10 % (IEC 60974-1, supply voltage tolerance). */
-export const SUPPLY_TOLERANCE = 0.1
+const TOLERANCE = 0.1
+/** 440 V is ten per cent above 400 V, though not by the last digit of a computer. */
+const ROUNDING = 1e-9
+const offBy = (ratedV: number, suppliedV: number): number => Math.abs(suppliedV / ratedV - 1)
+
+/** @returns whether a plate's rating for one voltage covers the one that is there */
+export const isWithinSupply = (ratedV: number, suppliedV: number): boolean =>
+  offBy(ratedV, suppliedV) <= TOLERANCE + ROUNDING
 
 /** A voltage with its phases, as words name a supply. */
 export const supplyParam = (voltageV: number | null, phases: 1 | 3): Param =>
@@ -23,11 +30,11 @@ export const supplyParam = (voltageV: number | null, phases: 1 | 3): Param =>
 /** The nearest column of a plate that covers the circuit's voltage. */
 export function columnFor(offered: readonly SupplyRating[], circuit: Circuit): SupplyRating | null {
   let nearest: SupplyRating | null = null
-  let least = SUPPLY_TOLERANCE
+  let least = Infinity
   for (const column of offered) {
     if (column.phases !== circuit.phases || column.voltageV === null) continue
-    const off = Math.abs(circuit.voltageV / column.voltageV - 1)
-    if (off > least) continue
+    const off = offBy(column.voltageV, circuit.voltageV)
+    if (off > least || !isWithinSupply(column.voltageV, circuit.voltageV)) continue
     nearest = column
     least = off
   }

@@ -3,7 +3,7 @@ import { computed, dataPlate, standard } from '../basis/source.ts'
 import { assumed, calculation, from, input } from '../calculation/calculation.ts'
 import { type Reckoner, reckonerFor } from '../calculation/reckoner.ts'
 import type { Capability } from '../capability/capability.ts'
-import { SUPPLY_TOLERANCE, supplyParam } from '../capability/supplyFor.ts'
+import { isWithinSupply, supplyParam } from '../capability/supplyFor.ts'
 import type { Demand } from '../demand/demand.ts'
 import { jobDuty, mostWanted } from '../demand/demand.ts'
 import type { WeldFigures } from '../demand/weldFigures.ts'
@@ -77,7 +77,7 @@ const supplySetting: Criterion = {
     const inGroup = (found: Assessment): Assessment => ({ ...found, group: 'together' })
     const isSet = linksSetV !== null && (supplyChange === 'links' || supplyChange === 'plug')
     if (!isSet) return inGroup(fits('supply-setting', supplyChange, params, { source: PLATE }))
-    const isRight = Math.abs(circuit.voltageV / linksSetV - 1) <= SUPPLY_TOLERANCE
+    const isRight = isWithinSupply(linksSetV, circuit.voltageV)
     const make = isRight ? fits : fails
     const set = { ...params, set: figure(linksSetV, 'V') }
     return inGroup(make('supply-setting', isRight ? 'set-right' : 'set-other', set, { source: PLATE }))

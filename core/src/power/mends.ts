@@ -1,7 +1,7 @@
 /** What would mend a circuit that does not do: every way that is computed to help, the cheapest first. */
 import type { Capability } from '../capability/capability.ts'
 import { supposed } from '../capacity/capacity.ts'
-import { SUPPLY_TOLERANCE } from '../capability/supplyFor.ts'
+import { isWithinSupply } from '../capability/supplyFor.ts'
 import { circuitCarries } from '../criteria/carries.ts'
 import type { Assessment } from '../criteria/criterion.ts'
 import { OF_HEAT, OF_SUPPLY_BY_JOB } from '../criteria/concerns.ts'
@@ -184,10 +184,7 @@ function newCircuitOn(
 function byNewCircuit(capability: Capability, demand: Demand): readonly PowerMend[] {
   const services = capability.rules.services.filter(({ voltageV, phases }) =>
     capability.supplyAnswer.offered.some(
-      (one) =>
-        one.phases === phases &&
-        one.voltageV !== null &&
-        Math.abs(one.voltageV / voltageV - 1) <= SUPPLY_TOLERANCE,
+      (one) => one.phases === phases && one.voltageV !== null && isWithinSupply(one.voltageV, voltageV),
     ),
   )
   return services.flatMap(({ voltageV, phases }): readonly PowerMend[] => {
