@@ -1,6 +1,6 @@
 /** What a set-up can carry, part by part: which place it looks in, which figure of two holds, and what it says is missing. */
 import { describe, expect, it } from 'vitest'
-import { PROCESS_IDS } from '../model/process.ts'
+import { type PROCESS_IDS } from '../model/process.ts'
 import type { Circuit, PowerSource } from '../kinds/equipment.ts'
 import { PROCESSES } from '../reference/processes.ts'
 import {
