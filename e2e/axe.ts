@@ -1,7 +1,7 @@
 /** A second opinion on whether a page can be used by all. */
 import { readFileSync } from 'node:fs'
 import { createRequire } from 'node:module'
-import type { Page } from '@playwright/test'
+import { expect, type Page } from '@playwright/test'
 
 const AXE = readFileSync(createRequire(import.meta.url).resolve('axe-core/axe.min.js'), 'utf8')
 
@@ -18,6 +18,12 @@ export async function stillness(page: Page): Promise<void> {
     await Promise.all(ending.map((one) => one.finished.catch(() => undefined)))
     await frame()
   })
+}
+
+/** Until what is worked out is drawn as well: a place that waits has fewer things to press and to type into. */
+export async function settled(page: Page): Promise<void> {
+  await stillness(page)
+  await expect(page.getByText(/^Calculating…/).filter({ visible: true })).toHaveCount(0)
 }
 
 /**

@@ -4,7 +4,7 @@
  */
 import type { Locator, Page } from '@playwright/test'
 import { isLong } from '../core/src/testing/runs.ts'
-import { stillness } from './axe.ts'
+import { settled } from './axe.ts'
 import { expect, test } from './server.ts'
 import { NOTHING_TYPED, take, WALKS } from './views.ts'
 
@@ -101,7 +101,7 @@ test('the other views have no field that is typed into', async ({ page, server }
   for (const path of NOTHING_TYPED) {
     await page.goto(server.url + path)
     await expect(page.getByRole('heading', { level: 1 })).toBeVisible()
-    await stillness(page)
+    await settled(page)
     await expect.soft(page.locator('main').locator(FIELDS), path).toHaveCount(0)
   }
 })

@@ -23,8 +23,6 @@ export default defineConfig({
     actionTimeout: 30_000,
     viewport: { width: 1280, height: 800 },
     locale: 'en-US',
-    // Nothing is waited for until it has moved to its place.
-    contextOptions: { reducedMotion: 'reduce' },
     // What it keeps for a page without a server is the test of that alone.
     serviceWorkers: 'block',
     launchOptions: { executablePath: process.env['CHROMIUM'] ?? browser.path, args: browser.args },

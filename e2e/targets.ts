@@ -19,7 +19,11 @@ export const smallTargets = (page: Page): Promise<string[]> =>
     for (const element of document.querySelectorAll(PRESSED)) {
       if (element.matches(':disabled, .skip') || element.closest('.visually-hidden, [inert]')) continue
       if (!element.checkVisibility({ visibilityProperty: true }) || isInSentence(element)) continue
-      const target = element.closest('.v-field, .v-selection-control') ?? element
+      // A link that covers all of its cell is as large as that.
+      const cover = getComputedStyle(element, '::after')
+      const covered = cover.content !== 'none' && cover.position === 'absolute'
+      const whole = covered ? (element as HTMLElement).offsetParent : null
+      const target = whole ?? element.closest('.v-field, .v-selection-control') ?? element
       const size = target.getBoundingClientRect()
       if (size.width <= 2 || (size.width >= least - 0.5 && size.height >= least - 0.5)) continue
       // Away from the bars that stand before the page.

@@ -1,5 +1,6 @@
 <script setup lang="ts" generic="T">
-import { onMounted, useTemplateRef } from 'vue'
+import { computed, onMounted, useTemplateRef } from 'vue'
+import { useMediaQuery } from '@vueuse/core'
 import type { VDataTableVirtual } from 'vuetify/components'
 
 /** Rows of a file as they are understood; only those in sight are drawn. The slot gives the cells of one. */
@@ -19,20 +20,23 @@ onMounted(() => {
   if (root instanceof HTMLElement) root.querySelector('.v-table__wrapper')?.setAttribute('tabindex', '0')
 })
 
-const ROW = 30
-const HEAD = 28
+/** A row may hold a field: under a finger it is as high as a fingertip. */
+const isByFinger = useMediaQuery('(pointer: coarse)')
+const rowPx = computed(() => (isByFinger.value ? 46 : 30))
+const HEAD_PX = 28
 </script>
 
 <template>
   <VDataTableVirtual
     ref="table"
     class="preview"
+    :style="{ '--row': `${rowPx}px` }"
     density="compact"
     :aria-label="label"
     :headers="columns.map((column, index) => ({ ...column, key: `${index}`, sortable: false }))"
     :items="[...items]"
-    :item-height="ROW"
-    :height="HEAD + Math.min(most, Math.max(1, items.length)) * ROW + 2"
+    :item-height="rowPx"
+    :height="HEAD_PX + Math.min(most, Math.max(1, items.length)) * rowPx + 2"
     fixed-header
   >
     <template #item="{ item }">
@@ -52,8 +56,8 @@ const HEAD = 28
   table-layout: fixed;
 }
 .preview :deep(.v-table__wrapper :is(td, th)) {
-  height: 30px;
-  line-height: 29px;
+  height: var(--row);
+  line-height: calc(var(--row) - 1px);
   overflow: hidden;
   padding: 0 10px;
   text-overflow: ellipsis;
@@ -61,5 +65,6 @@ const HEAD = 28
 }
 .preview :deep(.v-table__wrapper th) {
   height: 28px;
+  line-height: 27px;
 }
 </style>

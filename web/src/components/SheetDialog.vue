@@ -38,8 +38,11 @@ footer {
   gap: 12px;
   justify-content: space-between;
 }
+footer {
+  flex-wrap: wrap;
+}
 footer > :deep(.quiet) {
-  flex: 1;
+  flex: 1 1 14em;
 }
 h2 {
   font-size: var(--text-l);

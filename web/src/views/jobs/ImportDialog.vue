@@ -273,6 +273,7 @@ function accept(replace: boolean): void {
 .choose {
   align-items: center;
   display: flex;
+  flex-wrap: wrap;
   gap: 12px;
 }
 .bad {
@@ -316,6 +317,11 @@ function accept(replace: boolean): void {
 .wrong .problem {
   overflow: hidden;
   text-overflow: ellipsis;
+}
+@media (pointer: coarse) {
+  .wrong input {
+    min-height: 44px;
+  }
 }
 .only {
   display: inline-flex;

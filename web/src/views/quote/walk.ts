@@ -3,6 +3,6 @@ import type { ViewWalk } from '../view.ts'
 export const WALK: ViewWalk = {
   looks: ['/jobs/press-frame/cost', '/jobs/pressing-tray/cost'],
   opens: [],
-  walks: [],
-  nothingTyped: ['/jobs/press-frame/cost', '/jobs/pressing-tray/cost'],
+  walks: [{ path: '/jobs/pressing-tray/cost' }],
+  nothingTyped: [],
 }
