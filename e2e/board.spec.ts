@@ -2,6 +2,7 @@
 import { readFile } from 'node:fs/promises'
 import type { Job } from '@brannik/core'
 import type { Page } from '@playwright/test'
+import { stillness } from './axe.ts'
 import { pick } from './pick.ts'
 import { expect, type Server, test } from './server.ts'
 
@@ -86,6 +87,16 @@ test('is walked by arrows, opened by Enter and left by Escape', async ({ page, s
   await page.keyboard.press('Enter')
   await expect(panel.getByRole('heading', { name: /Press frame/ })).toBeFocused()
   await page.keyboard.press('Escape')
+  await expect(cell(page, 'Press frame', 'Bay 2 wire')).toBeFocused()
+  // Enter that follows an arrow before the next cell is drawn opens that cell, and the focus stays in it.
+  await page.evaluate(() => {
+    for (const key of ['ArrowRight', 'Enter'])
+      document.activeElement?.dispatchEvent(new KeyboardEvent('keydown', { key, bubbles: true }))
+  })
+  await stillness(page)
+  await expect(panel.getByRole('heading', { level: 2 })).toBeFocused()
+  await page.keyboard.press('Escape')
+  await page.keyboard.press('ArrowLeft')
   await expect(cell(page, 'Press frame', 'Bay 2 wire')).toBeFocused()
   // To the last set-up, which is out of sight until then.
   await page.keyboard.press('End')

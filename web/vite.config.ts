@@ -69,6 +69,8 @@ export default defineConfig({
   ],
   build: {
     target: 'es2022',
+    // One file of styles, fetched once: a view that opens waits for no style of its own.
+    cssCodeSplit: false,
     chunkSizeWarningLimit: 900,
     rolldownOptions: {
       // What checks documents stands apart: a page that only shows them does not wait for it.

@@ -88,7 +88,11 @@ watch([() => lines, () => jobs.map((_, index) => leadOf(index)).join()], () => {
 const startsToBuy = (index: number): boolean =>
   columns[index]?.isOwned === false && columns[index - 1]?.isOwned === true && columns[index]?.group === ''
 
+/** Who goes on before the cell is drawn has left it: the focus stays where he went. */
+let goes = 0
 async function go(toRow: number, toColumn: number): Promise<void> {
+  goes += 1
+  const mine = goes
   const next = {
     row: Math.min(Math.max(0, toRow), jobs.length - 1),
     column: Math.min(Math.max(0, toColumn), columns.length - 1),
@@ -98,6 +102,7 @@ async function go(toRow: number, toColumn: number): Promise<void> {
   across.value.scrollToIndex(next.column)
   await nextTick()
   await new Promise(requestAnimationFrame)
+  if (mine !== goes) return
   scroller.value
     ?.querySelector<HTMLElement>(`[data-at="${next.row} ${next.column}"]`)
     ?.focus({ preventScroll: true })
@@ -137,6 +142,7 @@ function onKey(event: KeyboardEvent): void {
     void go(...target)
   } else if (event.key === 'Enter') {
     event.preventDefault()
+    goes += 1
     emit('open')
   } else if (event.key === ' ') {
     event.preventDefault()

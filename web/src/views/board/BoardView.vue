@@ -13,7 +13,7 @@ import {
 } from '@brannik/core'
 import { onKeyStroke } from '@vueuse/core'
 import { parseISO } from 'date-fns'
-import { computed, ref, shallowRef, useTemplateRef, watch } from 'vue'
+import { computed, nextTick, ref, shallowRef, useTemplateRef, watch } from 'vue'
 import { useRoute } from 'vue-router'
 import PickField from '../../components/PickField.vue'
 import PlaceHead from '../../components/PlaceHead.vue'
@@ -273,6 +273,11 @@ const hereCell = computed(
 )
 const grid = useTemplateRef<InstanceType<typeof BoardGrid>>('grid')
 const panel = useTemplateRef<{ focus: () => void }>('panel')
+/** Once the panel of the cell that was just gone to is there. */
+async function openPanel(): Promise<void> {
+  await nextTick()
+  panel.value?.focus()
+}
 
 const pinned = ref<ReadonlySet<string>>(new Set())
 function pin(columnId: string): void {
@@ -457,7 +462,7 @@ onKeyStroke('/', (event) => {
         :is-overdue="isOverdue"
         :group-of="groupOf"
         :job-words="jobWords"
-        @open="panel?.focus()"
+        @open="openPanel"
         @pin="pin"
         @sort="(id) => (order = id)"
       />
