@@ -7,6 +7,7 @@
  *     npm run mutants -- --since HEAD~3      files that have changed since, with what is not committed
  *     npm run mutants -- --one-in 10         a tenth of the lines, spread over all files: an estimate
  *     npm run mutants -- --show core/src/duty    and what went unnoticed, line by line
+ *     npm run mutants -- --own core/src/duty     by the tests of the folder alone: minutes, and no more than a lower bound
  */
 import { spawnSync } from 'node:child_process'
 import { existsSync, readFileSync, rmSync, writeFileSync } from 'node:fs'
@@ -113,9 +114,10 @@ const placeOf = ({ file, location: { start, end } }) =>
  * Each folder's own tests are asked first, for most mutants they notice and are quick; then all tests of the part, of
  * what they let pass and of the folders without any.
  */
-function fateOf(part, asked, env) {
+function fateOf(part, asked, env, isOwnAlone) {
   const own = asked.filter(({ folder }) => hasOwnTests(folder))
   const first = own.flatMap(({ folder, mutate }) => mutantsOf(part, mutate, `${folder}/**/*.test.ts`, env))
+  if (isOwnAlone) return first
   const left = [
     ...new Set(first.filter(isUnnoticed).map(placeOf)),
     ...asked.filter((one) => !own.includes(one)).flatMap(({ mutate }) => mutate),
@@ -158,7 +160,7 @@ async function mutants() {
   const since = taken(args, '--since', 'a commit, such as HEAD~3')
   const oneIn = Number(taken(args, '--one-in', 'a whole number, such as 10') ?? 1)
   if (!Number.isInteger(oneIn) || oneIn < 1) throw new Remedy('--one-in wants a whole number, such as 10.')
-  const named = args.filter((one) => one !== '--show')
+  const named = args.filter((one) => !['--show', '--own'].includes(one))
   const unknown = named.find((one) => !FOLDERS.includes(one))
   if (unknown) throw new Remedy(`${unknown} is no folder that is tested so. There are: ${FOLDERS.join(', ')}`)
   const changed = since === null ? null : changedSince(since)
@@ -176,7 +178,7 @@ async function mutants() {
     try {
       // Each mutant that nothing notices waits for every test that reaches it.
       const env = { TEST_SHORT: '1', ...(cluster ? { TEST_DATABASE_URL: cluster.url('postgres') } : {}) }
-      const found = fateOf(part, own, env)
+      const found = fateOf(part, own, env, args.includes('--own'))
       for (const { folder } of own) isWell = tell(folder, found, oneIn, args.includes('--show')) && isWell
     } finally {
       cluster?.remove()

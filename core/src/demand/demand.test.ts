@@ -1,9 +1,12 @@
 /** What a job asks, by arithmetic on paper: arcs, tacks, handling and hours of a bench job that is all given. */
 import { describe, expect, it } from 'vitest'
 import type { Job, Joint } from '../kinds/job.ts'
+import { assumptionsOf } from '../assumptions/assume.ts'
+import { TracingReckoner } from '../calculation/reckoner.ts'
 import { sampleWire } from '../testing/equipment.ts'
 import { demoInput, joint } from '../testing/samples.ts'
-import { BESIDE_ARC, demandOf } from './demand.ts'
+import { BESIDE_ARC, type Demand, demandOf, traceDemand } from './demand.ts'
+import { runsOf, settingsAreOf } from './weldFigures.ts'
 
 const { job: demoJob, shop } = demoInput('press-frame')
 const weld = (part: Partial<Joint> = {}): Joint =>
@@ -101,5 +104,125 @@ describe('its metals and positions', () => {
       ['hot-rolled', 'a'],
       ['stainless-304', 'b'],
     ])
+  })
+})
+
+describe('a weld in pieces', () => {
+  it('strikes an arc for every segment of every pass', () => {
+    const stitched = weld({ pattern: 'intermittent', segmentMm: 50, pitchMm: 100, lengthMm: 350 })
+    const { welds, arcs } = demand(jobOf([stitched]))
+    // 50 on 100 over 350 mm: four of them; four welds, two passes, three pieces.
+    expect(welds[0]?.arcsPerWeld).toBe(8)
+    expect(arcs).toBe(96)
+  })
+})
+
+describe('stick', () => {
+  const electrode = sampleWire({ form: 'covered', classification: 'E7018', diameterMm: 3.175, lengthMm: 350 })
+  const byStick = (part: Partial<Job>, line: Partial<Joint> = {}) =>
+    demandOf(jobOf([weld({ passes: 1, lengthMm: 1000, ...line })], part), 'smaw', electrode, shop)
+  const long = byStick({ pauseS: null })
+  const [line] = long.welds
+  // A 1/8 in electrode lays some 150 to 250 mm of a 3/16 in fillet (common practice, no source).
+  it('ends before a metre of weld does: each new electrode is an arc', () => {
+    expect(line?.arcsPerWeld).toBeGreaterThanOrEqual(4)
+    expect(line?.arcsPerWeld).toBeLessThanOrEqual(8)
+    expect(long.arcs).toBe(12 * (line?.arcsPerWeld ?? NaN))
+    expect(line?.oneArcS).toBeGreaterThan(30)
+    expect(line?.oneArcS).toBeLessThan(120)
+  })
+  it('is changed sooner than a weld is gone to: the mean pause lies between both', () => {
+    const short = byStick({ pauseS: null }, { lengthMm: 20 })
+    expect(short.welds[0]?.arcsPerWeld).toBe(1)
+    const { stickChangeS } = assumptionsOf(shop)
+    const way = short.pauseS
+    expect(way).not.toBe(stickChangeS)
+    const n = line?.arcsPerWeld ?? NaN
+    expect(long.pauseS).toBeCloseTo((way + (n - 1) * stickChangeS) / n, 6)
+    expect(byStick({ pauseS: 45 }).pauseS).toBe(45)
+  })
+  it('burns as a usual electrode where none is chosen, and then has no arc time', () => {
+    expect(demandOf(jobOf([weld()]), 'smaw', null, shop).arcS).toBeNull()
+  })
+})
+
+describe('an open groove', () => {
+  const groove = weld({
+    kind: 'v',
+    legMm: null,
+    thicknessAMm: 12.7,
+    thicknessBMm: 12.7,
+    includedAngleDeg: 60,
+    rootFaceMm: 1.6,
+    rootGapMm: 2.4,
+    passes: null,
+    backing: false,
+  })
+  const plain = weld({ id: 'b' })
+  const open: Demand = demand(jobOf([groove, plain]))
+  const [root, fill, other] = open.runs
+  it('is its root and its fill passes, a fillet beside it one run', () => {
+    expect(open.runs.map(({ joint: { id }, pass }) => [id, pass])).toEqual([
+      ['a', 'root'],
+      ['a', 'fill'],
+      ['b', null],
+    ])
+    expect(runsOf(open.welds)).toEqual(open.runs)
+    expect(other).toBe(open.welds[1])
+    const [line] = open.welds
+    if (!line || !other) throw new Error('two welds')
+    expect(settingsAreOf(line)).toBe(fill)
+    expect(settingsAreOf(other)).toBe(other)
+  })
+  it('takes the metal, the time and the arcs of both, tacked with the root alone', () => {
+    const [line] = open.welds
+    if (!line || !root || !fill) throw new Error('no root pass')
+    expect(line.fillerG).toBeCloseTo(root.fillerG + fill.fillerG, 9)
+    expect(line.metalG).toBeCloseTo(root.metalG + fill.metalG, 6)
+    expect(line.arcS).toBeCloseTo((root.arcS ?? NaN) + (fill.arcS ?? NaN), 6)
+    expect(line.arcs).toBe(root.arcs + fill.arcs)
+    expect(line.arcsPerWeld).toBe(root.arcsPerWeld + fill.arcsPerWeld)
+    expect([root.tackS, fill.tackS, line.tackS]).toEqual([12, 0, 12])
+    expect(fill.tacks).toBe(0)
+    expect(line.wantedA).toBe(fill.wantedA)
+  })
+  it('has no time where no wire is chosen', () => {
+    expect(demand(jobOf([groove]), null).welds[0]?.arcS).toBeNull()
+  })
+})
+
+describe('a working of the job', () => {
+  const [thin, thick, alike] = [
+    weld({ id: 'thin', thicknessAMm: 2, thicknessBMm: 2, legMm: 2, tackS: null }),
+    weld({ id: 'thick', thicknessAMm: 9.5, thicknessBMm: 9.5, legMm: 6.35 }),
+    weld({ id: 'alike', thicknessAMm: 6, thicknessBMm: 6, legMm: 5 }),
+  ]
+  const traced = (weldId: string | null, joints = [thin, thick, alike]) => {
+    const of = demand(jobOf(joints))
+    const reckoner = new TracingReckoner(of.assumptions)
+    traceDemand(of, weldId, reckoner)
+    const steps = reckoner.stepsOf([{ calculations: ['wanted-current'], value: null }])
+    return { of, last: steps.at(-1), reckoner }
+  }
+  it('ends in the current of the weld that is asked about, of the hungriest where none is', () => {
+    for (const [asked, id] of [
+      ['thin', 'thin'],
+      ['alike', 'alike'],
+      [null, 'thick'],
+      ['gone', 'thick'],
+    ] as const) {
+      const { of, last } = traced(asked)
+      expect(last?.weldId).toBe(id)
+      expect(last?.result.value).toBe(of.welds.find(({ joint: { id: own } }) => own === id)?.wantedA)
+    }
+  })
+  it('keeps the totals of all welds, which belong to none', () => {
+    const { of, reckoner } = traced('thin')
+    const totals = ['filler-total', 'arc-total', 'work-time', 'job-duty']
+    const ends = [of.fillerG, of.arcS, of.workH, of.dutyPct]
+    for (const [at, id] of totals.entries()) {
+      const last = reckoner.stepsOf([{ calculations: [id], value: null }]).at(-1)
+      expect(last).toMatchObject({ id, weldId: null, result: { value: ends[at] } })
+    }
   })
 })
