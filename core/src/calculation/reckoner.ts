@@ -19,6 +19,8 @@ export interface Reckoner {
    * @param notes made only where steps are kept
    */
   compute<I extends Inputs>(calculation: Calculation<I>, given: Given<I>, notes?: () => Notes): number
+  /** Whether each step has to be made for it: what is known already would be missing in the working. */
+  readonly keepsSteps?: true
 }
 
 /** Puts in what the shop assumes. */
@@ -68,6 +70,7 @@ export interface Wanted {
 
 /** A reckoner that keeps every step, in the order in which they were made. */
 export class TracingReckoner implements Reckoner {
+  readonly keepsSteps = true
   readonly #assumptions: Assumptions
   /** The weld that is being reckoned; null for what concerns them all. */
   weldId: string | null = null

@@ -2,10 +2,13 @@
 import { calculation, listOf } from '../calculation/calculation.ts'
 import { commonPractice, computed } from '../basis/source.ts'
 import type { Capability } from '../capability/capability.ts'
+import type { Assumptions } from '../assumptions/assume.ts'
 import { idsOf } from '../capability/slots.ts'
+import { isSpooled } from '../kinds/spooled.ts'
+import { SLOTS } from '../kinds/slots.ts'
 import { type Changeover, changeoverBetween } from './changeover.ts'
 import { STEP_TIME_IDS } from './learned.ts'
-import { type OnMachine, presentOn, stateOf } from './onMachine.ts'
+import { CHANGED_SETTINGS, type OnMachine, presentOn, stateOf } from './onMachine.ts'
 
 export const changeoverTime = calculation({
   id: 'changeover-time',
@@ -49,8 +52,34 @@ export function changeoverTo(capability: Capability): Changeover {
   return found
 }
 
+/** By what decides which steps there are on a bare machine. */
+const onBare = new WeakMap<Assumptions, Map<string, readonly number[]>>()
+
+/**
+ * On a bare machine every step puts something on or sets something: which there are hangs on the places that are filled and
+ * on the settings that are made, and not on what with. A kit asks for a hundred thousand of these.
+ */
+const stepsOnBareKey = (capability: Capability): string => {
+  const { settings, wire } = capability
+  let key = `${settings.process} ${settings.polarity === 'ac' ? 'ac' : 'dc'} ${wire === null ? '-' : isSpooled(wire) ? 's' : 'r'} `
+  for (const slot of SLOTS) if (slot !== 'wire') key += capability[slot] === null ? '0' : '1'
+  for (const setting of CHANGED_SETTINGS) key += settings[setting] === null ? '0' : '1'
+  return key
+}
+
+function stepMinutesOf(capability: Capability): readonly number[] {
+  const { powerSource, bench, assumptions, reckoner } = capability
+  const isBare = powerSource !== null && !(bench && presentOn(bench, powerSource.id))
+  const minutesOf = () => changeoverTo(capability).steps.map(({ minutes }) => minutes)
+  if (!isBare || reckoner.keepsSteps === true) return minutesOf()
+  let known = onBare.get(assumptions)
+  if (!known) onBare.set(assumptions, (known = new Map()))
+  const key = stepsOnBareKey(capability)
+  let found = known.get(key)
+  if (!found) known.set(key, (found = minutesOf()))
+  return found
+}
+
 /** @returns its minutes, worked out with the reckoner of the set-up */
 export const changeoverMinOf = (capability: Capability): number =>
-  capability.reckoner.compute(changeoverTime, {
-    m: changeoverTo(capability).steps.map(({ minutes }) => minutes),
-  })
+  capability.reckoner.compute(changeoverTime, { m: stepMinutesOf(capability) })

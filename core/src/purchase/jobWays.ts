@@ -1,5 +1,6 @@
 /** Every way to do a job that no other beats: whatever is bought, the cheapest way is one of them. */
 import type { Capability } from '../capability/capability.ts'
+import { needsOf } from '../capability/slots.ts'
 import { changeoverMinOf } from '../changeover/toSetUp.ts'
 import { PARTS_CHOSEN } from '../criteria/chosen.ts'
 import type { Demand } from '../demand/demand.ts'
@@ -10,6 +11,7 @@ import { isCandidate } from '../model/ownership.ts'
 import type { Verdict } from '../model/verdict.ts'
 import type { Begun, Ground } from './ground.ts'
 import { OF_THE_WHOLE, placesOf, wholeFindings } from './judge.ts'
+import { MAIN } from './setUpSearch.ts'
 import { UnbeatenWays, MOST_WAYS, type OneOf } from './unbeaten.ts'
 import { keyOf, NOTHING_SPENT, type Purchase, type Spent } from './options.ts'
 import type { PartSet } from './smallParts.ts'
@@ -49,6 +51,7 @@ export interface WayRules {
 const FULL_PCT = 100
 const S_PER_H = 3600
 const MIN_PER_H = 60
+const ROUNDING = 1e-9
 
 /** @returns what a run costs with a whole set-up */
 export function wayCostOf(
@@ -59,11 +62,11 @@ export function wayCostOf(
   { costed }: Pick<Ground, 'costed'>,
 ): WayCost {
   const cost = costOf(capability, demand)
-  const hours =
+  const hoursOf = (): number =>
     (demand.workH ?? 0) +
     changeoverMinOf(capability) / MIN_PER_H +
     ((cost?.restS ?? 0) + (cost?.finishS ?? 0)) / S_PER_H
-  const rent = rentPerDay === null ? 0 : Math.max(1, Math.ceil(hours / shiftHours)) * rentPerDay
+  const rent = rentPerDay === null ? 0 : Math.max(1, Math.ceil(hoursOf() / shiftHours)) * rentPerDay
   const run = costed(cost) + rent
   return {
     run,
@@ -117,13 +120,32 @@ class WaySearch {
     return isTight ? runCost * (1 + this.rules.tightCostPct / FULL_PCT) : runCost
   }
 
+  /**
+   * Wages of changing over to it, at least. On a bare machine any circuit, gun, gas and tungsten are put on in the same
+   * minutes as any other, so that they are known before one is chosen; a feeder in a case of its own only adds to them.
+   */
+  #leastChange(capability: Capability, demand: Demand): number {
+    if (!demand.work) return 0
+    let filled = capability
+    for (const { slot } of needsOf(capability)) {
+      if (slot === 'feeder' || !MAIN.includes(slot) || filled[slot] !== null) continue
+      const [any] = this.ground.options.of(slot)
+      if (any) filled = filled.with(slot, any.item as never)
+    }
+    const wages = (changeoverMinOf(filled) / MIN_PER_H) * demand.assumptions.labourPerHour
+    // What costs as much is no better: the last digit of a computer does not make it so.
+    return wages * (1 + ROUNDING)
+  }
+
   seek(begun: Begun, { source, spent, rentPerDay }: Terms): void {
     const { ground, rules, unbeaten } = this
     const { pair, demand, isTight, runCost } = begun
     const isHopeless = (one: Spent): boolean => unbeaten.isHopeless(this.#counted(one), keysOf(one.buys))
-    const before: Spent = { ...spent, isTight, runCost: runCost + (rentPerDay ?? 0) }
-    if (isHopeless(before)) return
+    const least: Spent = { ...spent, isTight, runCost: runCost + (rentPerDay ?? 0) }
+    if (isHopeless(least)) return
     const capability = ground.begin(pair.process, pair.wire, source)
+    const before: Spent = { ...least, runCost: least.runCost + this.#leastChange(capability, demand) }
+    if (isHopeless(before)) return
     const { search, small } = ground.searchFor(begun, capability.settings.polarity, rules.counts)
     const verdict = search.judge.at('powerSource', capability.with('powerSource', null))(source)
     const then = search.taken(before, verdict)
@@ -132,11 +154,17 @@ class WaySearch {
       const clusters = small.byCluster(main, beatsAsParts)
       if (!clusters) return
       const needs = keysOf(all.buys)
-      if (unbeaten.isHopeless(this.#counted(all), needs, this.#oneOf(clusters))) return
+      const beside = this.#oneOf(clusters)
+      if (unbeaten.isHopeless(this.#counted(all), needs, beside)) return
+      // What a run costs is known now, but whether it is tight: most are no better than what was found, and judged no more.
+      const costAs = (verdict: Verdict): WayCost =>
+        wayCostOf(main, demand, { verdict, rentPerDay }, rules, ground)
+      const atBest = costAs(all.isTight ? 'tight' : 'fits')
+      if (unbeaten.isHopeless(atBest.run + atBest.tight, needs, beside)) return
       const { verdict: worst } = wholeFindings(main, demand, all.isTight, OF_ALL_LARGE)
       const keep = (as: Verdict, sets: JobWay['clusters']): void => {
         if (!rules.counts(as) || sets.some((one) => one.length === 0)) return
-        const cost = wayCostOf(main, demand, { verdict: as, rentPerDay }, rules, ground)
+        const cost = costAs(as)
         const rents = rentPerDay === null ? null : keyOf('powerSource', source)
         unbeaten.keep({
           capability: main,
