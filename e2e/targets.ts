@@ -19,9 +19,12 @@ export const smallTargets = (page: Page): Promise<string[]> =>
     for (const element of document.querySelectorAll(PRESSED)) {
       if (element.matches(':disabled, .skip') || element.closest('.visually-hidden, [inert]')) continue
       if (!element.checkVisibility({ visibilityProperty: true }) || isInSentence(element)) continue
-      // A link that covers all of its cell is as large as that.
+      // A link whose cover is laid out in its cell is as large as that.
       const cover = getComputedStyle(element, '::after')
-      const covered = cover.content !== 'none' && cover.position === 'absolute'
+      const covered =
+        cover.content !== 'none' &&
+        cover.position === 'absolute' &&
+        getComputedStyle(element).position === 'static'
       const whole = covered ? (element as HTMLElement).offsetParent : null
       const target = whole ?? element.closest('.v-field, .v-selection-control') ?? element
       const size = target.getBoundingClientRect()

@@ -42,12 +42,12 @@ function everyText(value: unknown): readonly string[] {
 
 describe('the press frame in bay 2', () => {
   const input = demoInput('press-frame', 'bay-2-wire')
-  const spoken = said(input)
-  const valueOf = (id: string) => spoken.figures.find((one) => one.id === id)
-  const rowOf = (place: string) => spoken.rows.find((one) => one.place === place)?.text
+  const spoken = () => said(input)
+  const valueOf = (id: string) => spoken().figures.find((one) => one.id === id)
+  const rowOf = (place: string) => spoken().rows.find((one) => one.place === place)?.text
 
   it('shows six figures, each with its band', () => {
-    expect(spoken.figures.map(({ id }) => id)).toEqual([
+    expect(spoken().figures.map(({ id }) => id)).toEqual([
       'volts',
       'feed',
       'amps',
@@ -67,7 +67,7 @@ describe('the press frame in bay 2', () => {
     expect(Number(seconds)).toBeCloseTo((8 / Number(inPerMin)) * 60, -0.5)
   })
   it('puts the gun on plus (solid wire, DCEP)', () => {
-    expect(spoken.leads.text).toBe('Gun on plus (+), work clamp on minus (−)')
+    expect(spoken().leads.text).toBe('Gun on plus (+), work clamp on minus (−)')
   })
   it('names the feeder’s mark, the groove and the trim of the liner', () => {
     expect(rowOf('tension')).toContain('Mark 3')
@@ -75,7 +75,7 @@ describe('the press frame in bay 2', () => {
     expect(rowOf('liner')).toContain('near the rolls without touching')
   })
   it('sends to the changeover first where other wire is on the machine', () => {
-    expect(spoken.steps[0]).toMatchObject({ code: 'change-over' })
+    expect(spoken().steps[0]).toMatchObject({ code: 'change-over' })
     const bare = spokenCard(speech, cardOf({ ...input, bench: null }, ''))
     expect(bare.steps[0]?.code).toBe('change-over')
     const on = demo.presentSetUps.map((one) =>
@@ -87,14 +87,14 @@ describe('the press frame in bay 2', () => {
     expect(spokenCard(speech, there).steps[0]?.code).toBe('unplug')
   })
   it('has each hazard at its step', () => {
-    const hazardOf = (code: string) => spoken.steps.find((one) => one.code === code)?.hazard
+    const hazardOf = (code: string) => spoken().steps.find((one) => one.code === code)?.hazard
     expect(hazardOf('feed')).toContain('live')
     expect(hazardOf('gas')).toContain('Stand aside')
     expect(hazardOf('unplug')).toContain('Unplug')
   })
   it('gives the pace where the source limits it: together ten minutes', () => {
     const [, weldMin, weldS, restMin, restS] =
-      /^Weld (\d+) min (\d+) s, then rest (\d+) min (\d+) s/.exec(spoken.pace) ?? []
+      /^Weld (\d+) min (\d+) s, then rest (\d+) min (\d+) s/.exec(spoken().pace) ?? []
     expect(Number(weldMin) * 60 + Number(weldS) + Number(restMin) * 60 + Number(restS)).toBe(600)
   })
 })
