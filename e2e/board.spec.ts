@@ -96,6 +96,7 @@ test('is walked by arrows, opened by Enter and left by Escape', async ({ page, s
   await stillness(page)
   await expect(panel.getByRole('heading', { level: 2 })).toBeFocused()
   await page.keyboard.press('Escape')
+  await expect(page.getByRole('gridcell', { selected: true })).toBeFocused()
   await page.keyboard.press('ArrowLeft')
   await expect(cell(page, 'Press frame', 'Bay 2 wire')).toBeFocused()
   // To the last set-up, which is out of sight until then.

@@ -2,7 +2,7 @@
 import type { Job, Wire } from '@brannik/core'
 import type { Page } from '@playwright/test'
 import { isLong } from '../core/src/testing/runs.ts'
-import { stillness, violations } from './axe.ts'
+import { settled, stillness, violations } from './axe.ts'
 import { expect, test } from './server.ts'
 import { VIEWS as ALL_VIEWS } from './views.ts'
 
@@ -34,6 +34,7 @@ test('every page speaks in millimetres, euros, EN ISO and IEC, and nothing is of
     await page.goto(server.url + view)
     await expect(page.getByRole('heading', { level: 1 })).toBeVisible()
     await expect(page.locator('main')).not.toContainText('Loading')
+    await settled(page)
     const text = await page.locator('main').innerText()
     const found = text.split('\n').filter((line) => FOREIGN.test(line))
     expect.soft(found, view).toEqual([])

@@ -123,7 +123,7 @@ export const CARD: Templates = {
   surface: '{how}',
   solvent: 'first, never chlorinated: its vapor turns into poison gas in the arc. Let it dry',
   'solvent-if-oily': 'where there is oil or paint. Never chlorinated. Let it dry',
-  'no-preheat': 'none planned. Not below 50 °F: warm off frost and damp',
+  'no-preheat': 'none planned. Not below 50 °F (10 °C): warm off frost and damp',
   preheat:
     '{to}, about {time} with a burner. Measure 3 in from the joint with a crayon or a probe, both sides',
   tacks: '{count} on each weld, spread evenly, as sound as the weld',
