@@ -83,3 +83,8 @@ function stepMinutesOf(capability: Capability): readonly number[] {
 /** @returns its minutes, worked out with the reckoner of the set-up */
 export const changeoverMinOf = (capability: Capability): number =>
   capability.reckoner.compute(changeoverTime, { m: stepMinutesOf(capability) })
+
+const MIN_PER_H = 60
+/** @returns the wages of that time, in the shop's currency */
+export const changeoverWagesOf = (capability: Capability): number =>
+  (changeoverMinOf(capability) / MIN_PER_H) * capability.assumptions.labourPerHour

@@ -1,6 +1,6 @@
 /** The best way of one machine with one process and wire: what costs least to get, then what fits, then what is cheapest to run. */
 import type { Capability } from '../capability/capability.ts'
-import { changeoverMinOf } from '../changeover/toSetUp.ts'
+import { changeoverWagesOf } from '../changeover/toSetUp.ts'
 import type { Assessment } from '../criteria/criterion.ts'
 import type { Demand } from '../demand/demand.ts'
 import { costOf } from '../fit/cost.ts'
@@ -51,9 +51,8 @@ function wholeOf(capability: Capability, demand: Demand, spent: Spent): Whole | 
 /** Wages of changing over to it: of two ways alike, the one that is nearly on the machine wins. */
 const withChange = (capability: Capability, spent: Spent): Spent => ({
   ...spent,
-  runCost: spent.runCost + (changeoverMinOf(capability) / MIN_PER_H) * capability.assumptions.labourPerHour,
+  runCost: spent.runCost + changeoverWagesOf(capability),
 })
-const MIN_PER_H = 60
 
 /** The same set-up with a source that differs in name and price alone, and what that costs. */
 export function withSource(whole: Whole, source: PowerSource): Whole {

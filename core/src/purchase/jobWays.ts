@@ -1,7 +1,7 @@
 /** Every way to do a job that no other beats: whatever is bought, the cheapest way is one of them. */
 import type { Capability } from '../capability/capability.ts'
 import { needsOf } from '../capability/slots.ts'
-import { changeoverMinOf } from '../changeover/toSetUp.ts'
+import { changeoverMinOf, changeoverWagesOf } from '../changeover/toSetUp.ts'
 import { PARTS_CHOSEN } from '../criteria/chosen.ts'
 import type { Demand } from '../demand/demand.ts'
 import { type Cost, costOf } from '../fit/cost.ts'
@@ -132,9 +132,8 @@ class WaySearch {
       const [any] = this.ground.options.of(slot)
       if (any) filled = filled.with(slot, any.item as never)
     }
-    const wages = (changeoverMinOf(filled) / MIN_PER_H) * demand.assumptions.labourPerHour
     // What costs as much is no better: the last digit of a computer does not make it so.
-    return wages * (1 + ROUNDING)
+    return changeoverWagesOf(filled) * (1 + ROUNDING)
   }
 
   seek(begun: Begun, { source, spent, rentPerDay }: Terms): void {

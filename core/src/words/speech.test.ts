@@ -223,14 +223,14 @@ describe('the chain', () => {
   })
 })
 
-describe('what would mend', () => {
-  it('is said of a suggestion in its words, else as a mend', () => {
+describe('ways to fix it', () => {
+  it('are said of a suggestion in its words, else in those of a criterion', () => {
     expect(suggestionText(inch, message('swap', { what: 'tip 0.040' }))).toBe('Tip 0.040')
     const leads = message('swap-leads', { wanted: 'electrode minus' })
     expect(suggestionText(inch, leads)).toBe('Swap the leads to electrode minus')
     expect(mendText(inch, leads as never)).toBe('Swap the leads to electrode minus')
   })
-  it('says what is to be bought, and what goes along with it', () => {
+  it('say what is to be bought, and what goes along with it', () => {
     const swap = (held: string, along: readonly string[]) =>
       swapText(
         inch,
