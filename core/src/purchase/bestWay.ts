@@ -82,7 +82,7 @@ function startOn(
 ): { readonly capability: Capability; readonly spent: Spent } | null {
   const { pair, isTight, runCost } = begun
   const capability = ground.begin(pair.process, pair.wire, source, cables)
-  const { search } = ground.searchFor(begun, capability.settings.polarity, does, cables)
+  const { search } = ground.searchFor(begun, capability.settings.polarity, cables)
   const verdict = search.judge.at('powerSource', capability.with('powerSource', null))(source)
   if (verdict === 'fails') return null
   const spent: Spent = { ...NOTHING_SPENT, isTight: isTight || verdict === 'tight', runCost }
@@ -105,7 +105,7 @@ export function bestWith(ground: Ground, begun: Begun, source: PowerSource, at: 
   if (isHopeless({ ...NOTHING_SPENT, isTight: begun.isTight, runCost: begun.runCost })) return null
   const start = startOn(ground, begun, source, at)
   if (!start || isHopeless(start.spent)) return null
-  const { search, small } = ground.searchFor(begun, start.capability.settings.polarity, does, at.cables)
+  const { search, small } = ground.searchFor(begun, start.capability.settings.polarity, at.cables)
   search.complete(start.capability, start.spent, {
     isHopeless,
     beforeGas(main, before) {

@@ -1,6 +1,7 @@
 /** Ways to do a job: of each source with each wire the set of other parts that costs least to get. */
 import type { Demand } from '../demand/demand.ts'
 import type { Job } from '../kinds/job.ts'
+import { does } from '../model/verdict.ts'
 import type { Shelf } from '../kinds/shelf.ts'
 import type { Shop } from '../kinds/shop.ts'
 import { asCould, bestWith, type Could, runCostOf, type Whole, withSource } from './bestWay.ts'
@@ -36,6 +37,7 @@ export class CouldDoSearch {
       withLibrary,
       isPricedOnly: false,
       costEnd: 'most',
+      counts: does,
       isForNow: true,
     })
   }

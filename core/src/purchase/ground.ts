@@ -17,7 +17,7 @@ import type { Verdict } from '../model/verdict.ts'
 import { type AllSaid, OF_THE_WHOLE, placesOf } from './judge.ts'
 import { alike, Options } from './options.ts'
 import { SetUpSearch, type Stock } from './setUpSearch.ts'
-import { SmallParts } from './smallParts.ts'
+import { SetsByCluster, SmallParts } from './smallParts.ts'
 import { type Cables, NO_CABLES } from './stations.ts'
 
 /** A process with a wire that goes by it, whatever feeds it. */
@@ -39,6 +39,8 @@ export interface GroundRules {
   /** Whether large things without a price are left out. */
   readonly isPricedOnly: boolean
   readonly costEnd: CostEnd
+  /** Which verdicts count as done. */
+  readonly counts: (verdict: Verdict) => boolean
   /**
    * Whether changeovers start from what is on the machines now. A plan over years does not: a job comes after another, and
    * what hangs there today says nothing about it.
@@ -62,19 +64,27 @@ export interface Seeking {
   readonly small: SmallParts
 }
 
+/** What is the same for every job and wire. */
+interface OfSetUps {
+  readonly said: AllSaid
+  readonly sets: SetsByCluster
+}
+
 export class Ground implements Stock {
   readonly options: Options
   readonly costed: Stock['costed']
-  readonly #ofSetUps = new Map<string, AllSaid>()
+  readonly counts: Stock['counts']
+  readonly #ofSetUps = new Map<string, OfSetUps>()
   readonly #bench: Shelf | null
   #pairs: readonly Pair[] | undefined
 
   constructor(
     readonly shop: Shop,
     readonly shelf: Shelf,
-    { withLibrary, isPricedOnly, costEnd, isForNow }: GroundRules,
+    { withLibrary, isPricedOnly, costEnd, counts, isForNow }: GroundRules,
   ) {
     this.#bench = isForNow ? shelf : null
+    this.counts = counts
     const countedCost = costEnd === 'most' ? mostCost : leastCost
     this.costed = (cost) => (cost ? countedCost(cost) : 0)
     this.options = new Options(shelf, withLibrary, assumptionsOf(shop).typicalPriceFactor, isPricedOnly)
@@ -127,20 +137,15 @@ export class Ground implements Stock {
   }
 
   /** Much depends on polarity and cables: what is found with one is not kept for another. */
-  searchFor(
-    { pair, demand, searches }: Begun,
-    polarity: Polarity,
-    counts: (verdict: Verdict) => boolean,
-    cables: Cables = NO_CABLES,
-  ): Seeking {
+  searchFor({ pair, demand, searches }: Begun, polarity: Polarity, cables: Cables = NO_CABLES): Seeking {
     const set = `${polarity} ${Object.values(cables).join(' ')}`
     const known = searches.get(set)
     if (known) return known
     const key = `${pair.process} ${set}`
-    const ofSetUps: AllSaid = this.#ofSetUps.get(key) ?? new Map()
-    this.#ofSetUps.set(key, ofSetUps)
-    const search = new SetUpSearch(this, demand, counts, ofSetUps)
-    const made = { search, small: new SmallParts(search) }
+    const { said, sets } = this.#ofSetUps.get(key) ?? { said: new Map(), sets: new SetsByCluster() }
+    this.#ofSetUps.set(key, { said, sets })
+    const search = new SetUpSearch(this, demand, said)
+    const made = { search, small: new SmallParts(search, sets) }
     searches.set(set, made)
     return made
   }

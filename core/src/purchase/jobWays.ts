@@ -43,7 +43,6 @@ export interface JobWay {
 
 /** How ways are counted. */
 export interface WayRules {
-  readonly counts: (verdict: Verdict) => boolean
   readonly shiftHours: number
   readonly tightCostPct: number
 }
@@ -145,7 +144,7 @@ class WaySearch {
     const capability = ground.begin(pair.process, pair.wire, source)
     const before: Spent = { ...least, runCost: least.runCost + this.#leastChange(capability, demand) }
     if (isHopeless(before)) return
-    const { search, small } = ground.searchFor(begun, capability.settings.polarity, rules.counts)
+    const { search, small } = ground.searchFor(begun, capability.settings.polarity)
     const verdict = search.judge.at('powerSource', capability.with('powerSource', null))(source)
     const then = search.taken(before, verdict)
     if (!then || isHopeless(then)) return
@@ -162,7 +161,7 @@ class WaySearch {
       if (unbeaten.isHopeless(atBest.run + atBest.tight, needs, beside)) return
       const { verdict: worst } = wholeFindings(main, demand, all.isTight, OF_ALL_LARGE)
       const keep = (as: Verdict, sets: JobWay['clusters']): void => {
-        if (!rules.counts(as) || sets.some((one) => one.length === 0)) return
+        if (!ground.counts(as) || sets.some((one) => one.length === 0)) return
         const cost = costAs(as)
         const rents = rentPerDay === null ? null : keyOf('powerSource', source)
         unbeaten.keep({
@@ -180,9 +179,22 @@ class WaySearch {
       if (mayBeTight && worst !== 'fails' && worst !== 'unknown') keep('tight', clusters)
     }
     // Which small parts are bought beside is left open: here it counts only whether any go.
-    const beforeGas = (main: Capability, so: Spent): Spent | null =>
-      small.byCluster(main, beatsAsParts, 'before-gas') ? so : null
-    search.complete(capability, then, { isHopeless, beforeGas, found })
+    let besideBefore: readonly OneOf[] = []
+    const beforeGas = (main: Capability, so: Spent): Spent | null => {
+      const clusters = small.byCluster(main, beatsAsParts, 'before-gas')
+      if (!clusters) return null
+      besideBefore = this.#oneOf(clusters)
+      return so
+    }
+    // Most gases are dearer than one that was found, and need no other small parts.
+    const isHopelessWithGas = (main: Capability, so: Spent): boolean => {
+      const clusters = small.byCluster(main, beatsAsParts, 'by-gas')
+      return (
+        clusters === null ||
+        unbeaten.isHopeless(this.#counted(so), keysOf(so.buys), [...besideBefore, ...this.#oneOf(clusters)])
+      )
+    }
+    search.complete(capability, then, { isHopeless, beforeGas, isHopelessWithGas, found })
   }
 
   #oneOf(clusters: JobWay['clusters']): readonly OneOf[] {

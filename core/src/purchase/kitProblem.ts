@@ -161,8 +161,14 @@ class Problem {
   constructor(readonly question: KitQuestion) {
     const { shop, shelf, setUps, counts = does, costEnd = 'most', withLibrary = true } = question
     const { shiftHours, tightCostPct } = assumptionsOf(shop)
-    this.#rules = { counts, shiftHours, tightCostPct }
-    this.#ground = new Ground(shop, shelf, { withLibrary, isPricedOnly: true, costEnd, isForNow: false })
+    this.#rules = { shiftHours, tightCostPct }
+    this.#ground = new Ground(shop, shelf, {
+      withLibrary,
+      isPricedOnly: true,
+      costEnd,
+      counts,
+      isForNow: false,
+    })
     this.#columns = setUps.flatMap((setUp) => this.#columnOf(setUp) ?? [])
   }
 
@@ -232,7 +238,7 @@ class Problem {
       const demand = demands.get(key) ?? demandOf(job, setUp.process, capability.wire, shop)
       demands.set(key, demand)
       const { verdict } = decide(capability, demand)
-      if (!this.#rules.counts(verdict)) {
+      if (!this.#ground.counts(verdict)) {
         failing.push([column, demand])
         continue
       }

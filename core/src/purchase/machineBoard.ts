@@ -7,7 +7,7 @@ import type { SetUp } from '../kinds/equipment.ts'
 import type { Job } from '../kinds/job.ts'
 import type { Shelf } from '../kinds/shelf.ts'
 import type { Shop } from '../kinds/shop.ts'
-import type { Verdict } from '../model/verdict.ts'
+import { does, type Verdict } from '../model/verdict.ts'
 import { asCould, bestWith, type Could, runCostOf, type Whole } from './bestWay.ts'
 import { type Begun, Ground } from './ground.ts'
 import { nearestMiss, type RuledOut } from './nearestMiss.ts'
@@ -51,6 +51,7 @@ export class MachineBoard {
       withLibrary: true,
       isPricedOnly: false,
       costEnd: 'most',
+      counts: does,
       isForNow: true,
     })
     this.stations = stationsIf(tried, setUps, whatIf)

@@ -19,6 +19,8 @@ export interface Stock {
   readonly options: Options
   /** @returns what a run counts in the comparison; 0 where nothing of it is known */
   readonly costed: (cost: Totals | null) => number
+  /** Which verdicts count as done. */
+  readonly counts: (verdict: Verdict) => boolean
 }
 
 /**
@@ -33,6 +35,8 @@ export interface Completing {
   readonly isHopeless: (spent: Spent) => boolean
   /** @returns what is spent with the small parts that hang on no gas; null where none go */
   readonly beforeGas: (capability: Capability, spent: Spent) => Spent | null
+  /** @returns whether a set-up that has its gas is no longer worth a look, by the small parts that go with that gas */
+  readonly isHopelessWithGas?: (capability: Capability, spent: Spent) => boolean
   /** Hears of each that is filled. */
   readonly found: (capability: Capability, spent: Spent) => void
 }
@@ -76,14 +80,10 @@ export class SetUpSearch {
   readonly #gasCosts = new Map<Gas, Map<string, number>>()
   readonly #wentLast = new Map<Slot, SlotItems[Slot]>()
 
-  /**
-   * @param counts what of the verdicts counts as done
-   * @param ofSetUps what criteria say that are the same for every job, kept from search to search
-   */
+  /** @param ofSetUps what criteria say that are the same for every job, kept from search to search */
   constructor(
     readonly stock: Stock,
     readonly demand: Demand,
-    readonly counts: (verdict: Verdict) => boolean,
     ofSetUps: AllSaid,
   ) {
     this.judge = new Judge(demand, ofSetUps)
@@ -91,7 +91,7 @@ export class SetUpSearch {
 
   /** @returns what taking a part costs with its verdict; null where it does not count as done */
   taken(spent: Spent, verdict: Verdict): Spent | null {
-    if (verdict === 'fails' || !this.counts(verdict)) return null
+    if (verdict === 'fails' || !this.stock.counts(verdict)) return null
     return verdict === 'tight' ? together(spent, TIGHT) : spent
   }
 
@@ -116,7 +116,11 @@ export class SetUpSearch {
   }
 
   /** Fills the empty places of large things, of gas and tungsten, in every way that is not hopeless. */
-  complete(begun: Capability, spent: Spent, { isHopeless, beforeGas, found }: Completing): void {
+  complete(
+    begun: Capability,
+    spent: Spent,
+    { isHopeless, beforeGas, isHopelessWithGas, found }: Completing,
+  ): void {
     const fill = (capability: Capability, before: Spent, at: number): void => {
       const slot = MAIN[at]
       if (slot === undefined) {
@@ -130,7 +134,12 @@ export class SetUpSearch {
         fill(capability, soFar, at + 1)
         return
       }
-      this.inTurn(slot, capability, soFar, isHopeless, ({ item }, then) => {
+      const isHopelessNow =
+        slot === 'gas' && isHopelessWithGas
+          ? (one: Spent, gas: SlotItems[Slot]): boolean =>
+              isHopeless(one) || isHopelessWithGas(capability.with('gas', gas as Gas), one)
+          : isHopeless
+      this.inTurn(slot, capability, soFar, isHopelessNow, ({ item }, then) => {
         fill(capability.with(slot, item as never), then, at + 1)
       })
     }
@@ -168,14 +177,14 @@ export class SetUpSearch {
     slot: Slot,
     capability: Capability,
     before: Spent,
-    isHopeless: (spent: Spent) => boolean,
+    isHopeless: (spent: Spent, item: SlotItems[Slot]) => boolean,
     go: (option: Option, then: Spent) => void,
   ): void {
     const judge = this.judge.at(slot, capability)
     const circuits = slot === 'circuit' ? new CircuitsTaken(capability) : null
     const take = (branch: Branch): void => {
       const { option, then } = branch
-      if (isHopeless(then) || circuits?.isBeaten(option, then.isTight)) return
+      if (isHopeless(then, option.item) || circuits?.isBeaten(option, then.isTight)) return
       circuits?.take(branch)
       go(option, then)
     }
@@ -183,7 +192,7 @@ export class SetUpSearch {
       const tight: Branch[] = []
       for (const option of this.#likeliest(slot, group)) {
         const atBest = together(before, option.spent)
-        if (isHopeless(atBest) || circuits?.isBeaten(option, before.isTight)) continue
+        if (isHopeless(atBest, option.item) || circuits?.isBeaten(option, before.isTight)) continue
         const then = this.taken(atBest, judge(option.item))
         if (!then) continue
         const branch = { option, then }

@@ -2,7 +2,7 @@
 import type { Capability } from '../capability/capability.ts'
 import { type Need, needsOf } from '../capability/slots.ts'
 import { type Slot, type SlotItems, SLOTS, SMALL_SLOTS } from '../kinds/slots.ts'
-import { slotsOf } from '../criteria/criterion.ts'
+import { type Criterion, slotsOf } from '../criteria/criterion.ts'
 import { CRITERIA, criteriaOfSlot } from '../criteria/index.ts'
 import { PROCESS_IDS, type ProcessId } from '../model/process.ts'
 import { PROCESSES } from '../reference/processes.ts'
@@ -28,6 +28,8 @@ const BESIDE = new Map(
 )
 const besideOf = (slot: Slot, process: ProcessId): readonly Slot[] => BESIDE.get(`${process} ${slot}`) ?? []
 
+const isOfJob = ({ isOfSetUp }: Criterion): boolean => isOfSetUp !== true
+
 /** Small places that a criterion looks at together. */
 interface Cluster {
   readonly places: readonly Slot[]
@@ -35,6 +37,11 @@ interface Cluster {
   readonly beside: readonly Slot[]
   /** Whether they can be filled before gas and tungsten are chosen. */
   readonly isBeforeGas: boolean
+  /** Whether they can be filled once the gas is chosen, and no sooner. */
+  readonly isByGas: boolean
+  /** Places of which a job says something: by itself, or beside another of them. */
+  readonly ofJob: readonly Slot[]
+  readonly isJobBetween: boolean
 }
 
 /** By what a set-up needs: there are few such lists, each made once. */
@@ -57,7 +64,15 @@ function clustersOf(capability: Capability): readonly Cluster[] {
   }
   const found = [...new Set(cluster.values())].map((places): Cluster => {
     const beside = [...new Set(places.flatMap((slot) => besideOf(slot, process)))]
-    return { places, beside, isBeforeGas: beside.every((slot) => !AFTER_SMALL_PARTS.has(slot)) }
+    const later = beside.filter((slot) => AFTER_SMALL_PARTS.has(slot))
+    const isBeforeGas = later.length === 0
+    const isByGas = !isBeforeGas && later.every((slot) => slot === 'gas')
+    const ofJob = places.filter((slot) => criteriaOfSlot(slot, process).some(isOfJob))
+    const isJobBetween = CRITERIA.some(
+      (one) =>
+        isOfJob(one) && slotsOf(one, PROCESSES[process]).filter((slot) => places.includes(slot)).length > 1,
+    )
+    return { places, beside, isBeforeGas, isByGas, ofJob, isJobBetween }
   })
   clusters.set(needs, found)
   return found
@@ -73,10 +88,11 @@ const idsOf = (capability: Capability, slots: readonly Slot[]): string => {
 class ByCluster<T> {
   readonly #found = new Map<Cluster, Map<string, T>>()
 
-  of(cluster: Cluster, capability: Capability, make: () => T): T {
+  /** @param more what else decides */
+  of(cluster: Cluster, capability: Capability, make: () => T, more = ''): T {
     let found = this.#found.get(cluster)
     if (!found) this.#found.set(cluster, (found = new Map<string, T>()))
-    const key = libraryKey(capability) + idsOf(capability, cluster.beside)
+    const key = libraryKey(capability) + idsOf(capability, cluster.beside) + more
     const known = found.get(key)
     if (known !== undefined) return known
     const made = make()
@@ -85,13 +101,21 @@ class ByCluster<T> {
   }
 }
 
+/** Sets of small parts that are worth a look, of all jobs. */
+export class SetsByCluster extends ByCluster<readonly PartSet[]> {}
+
 /** For one job with one process and wire; what was found for one circuit holds for every other. */
 export class SmallParts {
   readonly #best = new ByCluster<PartSet | null>()
   readonly #domains = new Map<string, readonly Option[]>()
-  readonly #sets = new ByCluster<readonly PartSet[]>()
+  readonly #domainKeys = new Map<readonly Option[], string>()
+  readonly #sets = new SetsByCluster()
 
-  constructor(readonly search: SetUpSearch) {}
+  /** @param known the same for every job that says the same of each part by itself */
+  constructor(
+    readonly search: SetUpSearch,
+    readonly known: SetsByCluster,
+  ) {}
 
   /** What goes into one place, looked at without the other small parts; the best first. */
   #domain(slot: Slot, capability: Capability): readonly Option[] {
@@ -168,16 +192,35 @@ export class SmallParts {
   byCluster(
     capability: Capability,
     beats: (a: Spent, b: Spent) => boolean,
-    which: 'all' | 'before-gas' = 'all',
+    which: 'all' | 'before-gas' | 'by-gas' = 'all',
   ): readonly (readonly PartSet[])[] | null {
     const sets: (readonly PartSet[])[] = []
     for (const cluster of clustersOf(capability)) {
-      if (which === 'before-gas' && !cluster.isBeforeGas) continue
-      const known = this.#sets.of(cluster, capability, () => this.#setsOf(capability, cluster.places, beats))
-      if (known.length === 0) return null
-      sets.push(known)
+      if (which === 'before-gas' ? !cluster.isBeforeGas : which === 'by-gas' && !cluster.isByGas) continue
+      const of = this.#sets.of(cluster, capability, () => this.#knownSetsOf(cluster, capability, beats))
+      if (of.length === 0) return null
+      sets.push(of)
     }
     return sets
+  }
+
+  #knownSetsOf(
+    cluster: Cluster,
+    capability: Capability,
+    beats: (a: Spent, b: Spent) => boolean,
+  ): readonly PartSet[] {
+    const make = (): readonly PartSet[] => this.#setsOf(capability, cluster.places, beats)
+    if (cluster.isJobBetween) return make()
+    const said = cluster.ofJob.map((slot) => this.#domainKey(this.#domain(slot, capability)))
+    return this.known.of(cluster, capability, make, said.join(';'))
+  }
+
+  #domainKey(domain: readonly Option[]): string {
+    const known = this.#domainKeys.get(domain)
+    if (known !== undefined) return known
+    const made = domain.map(({ item, spent }) => `${item.id}${spent.isTight ? ' tight' : ''}`).join()
+    this.#domainKeys.set(domain, made)
+    return made
   }
 
   /** @returns each set that none before it beats */

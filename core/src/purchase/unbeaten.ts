@@ -24,7 +24,7 @@ export const needsNoMore = (a: Needing, b: Needing): boolean =>
 
 /** All of which none is beaten: as cheap to run by another that needs nothing beside. */
 export class UnbeatenWays<T extends Needing> {
-  /** By the first thing that it needs: what needs another is no part of what is looked at. */
+  /** By the first thing that it needs: what needs another is no part of what is looked at. Cheapest first. */
   readonly #byFirst = new Map<string, T[]>()
   #count = 0
   #isFull = false
@@ -50,8 +50,13 @@ export class UnbeatenWays<T extends Needing> {
   /** Whether nothing that costs this and needs this, and may need small parts beside, is worth a look. */
   isHopeless(counted: number, needs: readonly string[], oneOf: readonly OneOf[] = []): boolean {
     const asked = { needs, oneOf }
-    const isBeatenIn = (key: string): boolean =>
-      this.#byFirst.get(key)?.some((one) => this.counted(one) <= counted && needsNoMore(one, asked)) === true
+    const isBeatenIn = (key: string): boolean => {
+      for (const one of this.#byFirst.get(key) ?? []) {
+        if (this.counted(one) > counted) return false
+        if (needsNoMore(one, asked)) return true
+      }
+      return false
+    }
     return isBeatenIn(NOTHING) || needs.some(isBeatenIn)
   }
 
@@ -63,9 +68,10 @@ export class UnbeatenWays<T extends Needing> {
       return
     }
     const first = needs[0] ?? NOTHING
-    const list = this.#byFirst.get(first)
-    if (list) list.push(way)
-    else this.#byFirst.set(first, [way])
+    const list = this.#byFirst.get(first) ?? []
+    const dearer = list.findIndex((one) => this.counted(one) > this.counted(way))
+    list.splice(dearer < 0 ? list.length : dearer, 0, way)
+    this.#byFirst.set(first, list)
     this.#count += 1
   }
 }
