@@ -3,7 +3,7 @@ import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { readDocument } from '../model/problems.ts'
 import { storedEventSchema, newEventSchema } from './index.ts'
-import { balanceOf } from './stockMovement.ts'
+import { balanceOf, usualReason } from './stockMovement.ts'
 
 const sent = (part: object) =>
   readDocument(newEventSchema, {
@@ -31,6 +31,43 @@ describe('what is sent', () => {
     if (read.ok) return
     expect(read.problems[0]?.field).toBe(field)
     expect(read.problems[0]?.message).toMatch(message)
+  })
+})
+
+describe('what it says of why', () => {
+  const refusals = (body: object): readonly string[] => {
+    const read = sent({ body })
+    return read.ok ? [] : read.problems.map(({ field, message }) => `${field}: ${message}`)
+  }
+  it.each([
+    [{ change: -900, reason: 'received' }, /change: is -900\. What is received is more than 0/],
+    [{ change: -900, reason: 'returned' }, /What is returned is more than 0/],
+    [{ change: 900, reason: 'used' }, /change: is 900\. What is used is less than 0/],
+    [{ change: 900, reason: 'scrapped' }, /What is scrapped is less than 0/],
+    [{ change: -900, reason: 'moved' }, /other: belongs to the reason moved/],
+    [{ change: -900, reason: 'used', other: 'wire.north' }, /other: belongs to the reason moved/],
+    [{ change: -900, other: 'wire.north' }, /other: belongs to the reason moved/],
+    [{ change: -900, weldId: 'upright' }, /weldId: names a weld without its job/],
+    [{ change: -900, reason: 'eaten' }, /reason: must be one of/],
+  ])('%j is refused', (body, message) => {
+    const said = refusals(body)
+    expect(said).toHaveLength(1)
+    expect(said[0]).toMatch(message)
+  })
+  it.each([
+    { change: 900, reason: 'received' },
+    { change: -900, reason: 'used' },
+    { change: -900, reason: 'corrected' },
+    { change: 900, reason: 'corrected' },
+    { change: -900, reason: 'moved', other: 'wire.north' },
+    { change: 900, reason: 'moved', other: 'wire.north' },
+    { change: -900, jobId: 'press-frame' },
+    { change: -900, jobId: 'press-frame', weldId: 'upright' },
+  ])('%j is taken', (body) => {
+    expect(refusals(body)).toEqual([])
+  })
+  it('where nothing is said came in, or was used', () => {
+    expect([usualReason(1), usualReason(-1)]).toEqual(['received', 'used'])
   })
 })
 

@@ -42,6 +42,25 @@ describe('a run of steps', () => {
     expect(run?.done.size).toBe(0)
     expect(run?.isOver).toBe(true)
   })
+  it('is over when it was left, and not for a pause', () => {
+    expect(tickRunOf([press(0, 'begin'), press(3, 'leave')])?.isOver).toBe(true)
+    expect(tickRunOf([press(0, 'begin'), press(3, 'pause')])).toMatchObject({ isOver: false, isPaused: true })
+  })
+  it('stays paused through what is ticked meanwhile, and goes on when it is taken up', () => {
+    const paused = [press(0, 'begin'), press(1, 'pause'), press(5, 'tick', 'roll')]
+    expect(tickRunOf(paused)).toMatchObject({ isPaused: true, workedMs: 60_000, lastAt: at(5) })
+    expect(tickRunOf([...paused, press(6, 'resume'), press(8, 'tick', 'liner')])).toMatchObject({
+      isPaused: false,
+      workedMs: 3 * 60_000,
+    })
+  })
+  it('sorts what comes late by when it was pressed', () => {
+    const run = tickRunOf([press(0, 'begin'), press(5, 'tick', 'roll'), press(2, 'tick', 'liner')])
+    expect([...(run?.minutes ?? [])]).toEqual([
+      ['liner', 2],
+      ['roll', 3],
+    ])
+  })
   it('is the one that was begun last', () => {
     const run = tickRunOf([press(0, 'begin'), press(1, 'tick', 'roll'), press(9, 'begin', '', 'run-5678')])
     expect(run).toMatchObject({ run: 'run-5678', isOver: false })
