@@ -196,6 +196,38 @@ describe('a trial at the machine', () => {
       to: 105,
     })
   })
+  it('turns hotter up to where it burns through, and no farther', () => {
+    const thin = {
+      ...wired,
+      job: {
+        ...wired.job,
+        joints: wired.job.joints.map((one) => ({ ...one, thicknessAMm: 1.5, thicknessBMm: 1.5, legMm: 2 })),
+      },
+    }
+    const { mostA } = trialOf(thin, weldOf(thin), AT)
+    if (mostA === null) throw new Error('1.5 mm burns through')
+    const feedFor = (amps: number): number => {
+      let feed = 1000
+      while (trial(thin, { feedMmPerMin: feed }, null).currentA < amps) feed += 50
+      return feed
+    }
+    const ruledOut: Cause[] = ['tip', 'roll-tension', 'spool-brake', 'liner', 'volts']
+    const next = (amps: number) => trial(thin, { feedMmPerMin: feedFor(amps) }, 'burns-back', ruledOut).advice
+    expect(next(mostA - 30)?.next?.move).toMatchObject({ key: 'feedMmPerMin', way: 'up' })
+    expect(next(mostA - 1)).toEqual({ next: null, stop: 'stop-floor' })
+  })
+  it('looks at the weld that is named, and at that with the highest current for any other name', () => {
+    const thick = { ...wired.job.joints[0], id: 'thick', thicknessAMm: 12, thicknessBMm: 12, legMm: 8 }
+    const thin = { ...wired.job.joints[0], id: 'thin', thicknessAMm: 1.5, thicknessBMm: 1.5, legMm: 2 }
+    const input = { ...wired, job: { ...wired.job, joints: [thin, thick] as typeof wired.job.joints } }
+    const least = (id: string): number => trialOf(input, id, AT).leastA
+    expect(least('thin')).toBeLessThan(least('thick'))
+    expect(least('another')).toBe(least('thick'))
+  })
+  it('tells two settings apart by any one of them', () => {
+    expect(isSameSettings(chart, { ...chart })).toBe(true)
+    for (const key of SETTING_KEYS) expect(isSameSettings(chart, { ...chart, [key]: 1 })).toBe(false)
+  })
   it('says the way back of a setting with its figure', () => {
     const { advice } = trial(wired, { feedMmPerMin: startFeed * 1.8 }, 'stubs')
     const said = advice?.next && changeToTryText(speech, advice.next)
@@ -233,7 +265,16 @@ describe('a trial at the machine', () => {
         expect(now.voltsV).toBe(typed.voltsV)
         expect(Number.isFinite(currentA)).toBe(true)
         const move = advice?.next?.move
-        if (move) expect(move.way === 'up' ? move.to > move.from : move.to < move.from).toBe(true)
+        if (!move) return
+        expect(move.way === 'up' ? move.to > move.from : move.to < move.from).toBe(true)
+        // What is asked neither laps nor burns through, and leads no farther from volts and wire that go together.
+        const then = trial(wired, { ...typed, [move.key]: move.to }, null)
+        const { leastA, mostA } = then
+        if (then.currentA < currentA) expect(then.currentA).toBeGreaterThanOrEqual(leastA)
+        if (then.currentA > currentA) expect(then.currentA).toBeLessThanOrEqual(mostA ?? Infinity)
+        const off = (balancePct: number | undefined) => Math.abs(Math.log((balancePct ?? 100) / 100))
+        if (then.arc && then.arc.state !== 'runs')
+          expect(off(then.arc.balancePct)).toBeLessThanOrEqual(off(trial(wired, typed, null).arc?.balancePct))
       }),
       { numRuns: 60 },
     )
