@@ -70,6 +70,48 @@ describe('a tracing reckoner', () => {
     expect(steps.map(({ result }) => result.value)).toEqual([5, 10, 10])
     expect(steps.at(-1)?.terms.find(({ symbol }) => symbol === 't')?.assumption).toBe('tackArcS')
   })
+  it('takes the latest where none gave this value, or none is asked for', () => {
+    const r = new TracingReckoner(assumptions)
+    for (const a of [10, 30, 50]) r.compute(half, { a, b: 2 })
+    const valuesOf = (value: number | null) =>
+      r.stepsOf([{ calculations: [half.id], value }]).map(({ result }) => result.value)
+    expect([valuesOf(999), valuesOf(null), valuesOf(15), valuesOf(5)]).toEqual([[25], [25], [15], [5]])
+  })
+  it('looks for what a step rests on among those before it alone', () => {
+    const r = new TracingReckoner(assumptions)
+    r.compute(half, { a: 10, b: 2 })
+    r.compute(twice, { h: 7 })
+    r.compute(half, { a: 14, b: 2 })
+    // Nothing before gave 7: the half before it is the nearest there is, and not the one that came later.
+    expect(r.stepsOf([{ calculations: [twice.id], value: null }]).map(({ result }) => result.value)).toEqual([
+      5, 14,
+    ])
+    r.compute(most, { h: [5, 25] })
+    r.compute(half, { a: 50, b: 2 })
+    expect(r.stepsOf([{ calculations: [most.id], value: null }]).map(({ result }) => result.value)).toEqual([
+      5, 25,
+    ])
+    const first = new TracingReckoner(assumptions)
+    first.compute(twice, { h: 7 })
+    expect(first.stepsOf([{ calculations: [twice.id], value: null }])).toHaveLength(1)
+  })
+  it('tells a step once, whoever rests on it, and of which weld it is', () => {
+    const r = new TracingReckoner(assumptions)
+    r.weldId = 'upright'
+    const h = r.compute(half, { a: 10, b: 2 })
+    r.weldId = null
+    r.compute(twice, { h })
+    const steps = r.stepsOf([
+      { calculations: [twice.id], value: null },
+      { calculations: [half.id], value: null },
+    ])
+    expect(steps.map(({ id, weldId }) => [id, weldId])).toEqual([
+      [half.id, 'upright'],
+      [twice.id, null],
+    ])
+    expect(r.keepsSteps).toBe(true)
+    expect(reckonerFor(assumptions).keepsSteps).toBeUndefined()
+  })
   it('gives what the plain one gives, with an assumption by its key or as it is fixed', () => {
     const [traced, plain] = [new TracingReckoner(assumptions), reckonerFor(assumptions)]
     expect(traced.compute(half, { a: 10, b: 'tackArcS' })).toBe(plain.compute(half, { a: 10, b: 'tackArcS' }))
