@@ -294,6 +294,66 @@ describe('CSV sheets', () => {
     )
   })
 
+  it('names several columns that are not known, and of many that are missing the first twelve', () => {
+    const sheet = sheetOf('wire')
+    const headings = printSheet(sheet, [], [])[0] ?? []
+    const [remark = ''] = readSheet(sheet, ['kind', 'colour', ' ', 'Taste'], []).remarks
+    expect(remark).toMatch(
+      /^These columns are unknown and skipped: “colour”, “Taste”\. Not in this sheet: id, name, /,
+    )
+    // All but the kind are missing.
+    expect(remark).toMatch(new RegExp(` and ${headings.length - 1 - 12} more\\.$`))
+    expect(remark.split(': ')[2]?.split(', ')).toHaveLength(12)
+    expect(readSheet(sheet, [...headings, 'colour'], []).remarks).toEqual([
+      'This column is unknown and skipped: “colour”.',
+    ])
+    const twelve = [...headings.slice(0, -12), 'colour']
+    expect(readSheet(sheet, twelve, []).remarks[0]).toMatch(/, [a-z_]+\.$/)
+    expect(readSheet(sheet, headings, []).remarks).toEqual([])
+  })
+
+  it('skips empty rows, and counts them all the same', () => {
+    const sheet = sheetOf('gas')
+    const [headings = [], ...rows] = printSheet(sheet, recordsOf(sheet, demo).slice(0, 2), demo.stock)
+    const [first = [], second = []] = rows
+    const bad = second.map((cell, at) =>
+      headings[at] === 'held' || headings[at] === 'name' ? '' : ` ${cell} `,
+    )
+    const { items } = readSheet(sheet, headings, [first.map((cell) => ` ${cell} `), ['', ' '], [], bad])
+    expect(items.map(({ place, name }) => [place, name])).toEqual([
+      ['row 2', recordsOf(sheet, demo)[0]?.name],
+      ['row 5', 'no name'],
+    ])
+    expect(items[0]?.record).toEqual(recordsOf(sheet, demo)[0])
+    expect(sheetFor([' Kind '], [[' gas ']])?.kind).toBe('gas')
+    expect(sheetFor(['kind'], [])).toBeNull()
+  })
+
+  it('of a machine each row with its own process number is another process, and without numbers each that differs', () => {
+    const sheet = sheetOf('power-source')
+    const machine = recordsOf(sheet, demo).find(
+      (record) =>
+        'processes' in record && record.processes.length > 1 && record.processes[0]?.supplies.length === 2,
+    )
+    if (!machine) throw new Error('the demo has no machine with two processes')
+    const [headings = [], ...rows] = printSheet(sheet, [machine], [])
+    const numbers = headings.indexOf('process_no')
+    expect(numbers).toBeGreaterThan(0)
+    const unnumbered = rows.map((row) => row.map((cell, at) => (at === numbers ? '' : cell)))
+    expect(
+      readSheet(sheet, headings, unnumbered).items.map(({ record, problems }) => record ?? problems),
+    ).toEqual([machine])
+    // Whatever the schema says of a column of the plate names the row of that column.
+    const minima = headings.indexOf('output_min_a')
+    const wrong = rows.map((row, index) =>
+      row.map((cell, at) => (at === minima && index === 1 ? '9000' : cell)),
+    )
+    const [item] = readSheet(sheet, headings, wrong).items
+    expect(item?.record).toBeNull()
+    expect(new Set(item?.problems.map(({ field }) => field))).toEqual(new Set(['row 3, output_min_a']))
+    expect(item?.place).toBe('row 2')
+  })
+
   it('two rows with one id do not overwrite each other', () => {
     const sheet = sheetOf('gas')
     const [gas] = recordsOf(sheet, demo)
