@@ -2,7 +2,7 @@
 import { type LogRow, logRowSchema, readDocument, rowsThatCount, type WeldRecord } from '@brannik/core'
 import fc from 'fast-check'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
-import { prefixesOf } from './events/log.ts'
+import { logQuerySchema, prefixesOf, searchLog } from './events/log.ts'
 import { openDatabase } from './database.ts'
 import { migrate } from './migrate.ts'
 import { seed } from './seed.ts'
@@ -90,6 +90,34 @@ describe('the log', () => {
     expect(found.length).toBeGreaterThan(0)
     expect(found.every(matches)).toBe(true)
     expect(found).toHaveLength(all.filter(matches).length)
+  })
+
+  it('counts days of UTC whichever zone the database is in, and takes a moment from whoever counts others', async () => {
+    const times = [
+      '2027-02-11T23:30:00Z',
+      '2027-02-12T00:30:00Z',
+      '2027-02-12T23:30:00Z',
+      '2027-02-13T00:30:00Z',
+    ]
+    for (const weldedAt of times) await record('weld.hoist-beam.w1', { weldedAt })
+    const timesOf = async (query: object): Promise<readonly unknown[]> => {
+      const connection = await server.reading.connect()
+      try {
+        await connection.query(`set time zone 'Pacific/Auckland'`)
+        const { items } = await searchLog(connection, logQuerySchema.parse({ job: 'hoist-beam', ...query }))
+        return items.map((text) => (JSON.parse(text) as LogRow).body.weldedAt).toReversed()
+      } finally {
+        connection.release(true)
+      }
+    }
+    const [before, first, last, after] = times
+    expect(await timesOf({ from: '2027-02-12', to: '2027-02-12' })).toEqual([first, last])
+    expect(await timesOf({ from: '2027-02-13' })).toEqual([after])
+    expect(await timesOf({ to: '2027-02-11' })).toEqual([before])
+    // The 12th in New York.
+    const newYork = { from: '2027-02-12T05:00:00.000Z', to: '2027-02-13T05:00:00.000Z' }
+    expect(await timesOf(newYork)).toEqual([last, after])
+    expect(await timesOf({ from: last, to: after })).toEqual([last])
   })
 
   it('goes on page by page without a gap or a row twice, even where times are equal', async () => {

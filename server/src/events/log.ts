@@ -11,7 +11,13 @@ const id = z
   .string()
   .regex(/^[a-z0-9-]{1,64}$/, 'must be an id: small letters, digits and hyphens')
   .optional()
-const day = z.iso.date('must be a date such as 2027-03-31').optional()
+/** A day of UTC; or a moment, for whoever counts the days of another zone. */
+const dayOrMoment = z
+  .union([z.iso.date(), z.iso.datetime()], 'must be a date such as 2027-03-31, or 2027-03-31T10:00:00Z')
+  .optional()
+const isDay = (text: string): boolean => !text.includes('T')
+/** Without its zone the database would take a day for one of its own. */
+const momentOf = (text: string): string => (isDay(text) ? `${text}T00:00:00Z` : text)
 const MOST_WORDS = 12
 
 export const logQuerySchema = z.strictObject({
@@ -28,8 +34,8 @@ export const logQuerySchema = z.strictObject({
   gas: id,
   state: z.enum(RECORD_STATES, `must be one of ${RECORD_STATES.join(', ')}`).optional(),
   outcome: z.enum(OUTCOMES, `must be one of ${OUTCOMES.join(', ')}`).optional(),
-  from: day.meta({ description: 'The first day, UTC' }),
-  to: day.meta({ description: 'The last day, UTC' }),
+  from: dayOrMoment.meta({ description: 'The first day, UTC; or the moment from which on' }),
+  to: dayOrMoment.meta({ description: 'The last day, UTC; or the moment before which' }),
   before: z
     .string()
     .regex(/^\d{1,15}$/, 'must be what the page before says in `next`')
@@ -73,8 +79,12 @@ export async function searchLog(
   })
   const prefixes = prefixesOf(query.search ?? '')
   if (prefixes !== null) filters.push(`l.words @@ to_tsquery('simple', ${given(prefixes)})`)
-  if (query.from !== undefined) filters.push(`l.welded_at >= ${given(query.from)}::date`)
-  if (query.to !== undefined) filters.push(`l.welded_at < ${given(query.to)}::date + 1`)
+  const { from, to } = query
+  if (from !== undefined) filters.push(`l.welded_at >= ${given(momentOf(from))}::timestamptz`)
+  if (to !== undefined)
+    filters.push(
+      `l.welded_at < ${given(momentOf(to))}::timestamptz${isDay(to) ? " + interval '24 hours'" : ''}`,
+    )
   if (query.before !== undefined)
     filters.push(
       `(l.welded_at, l.seq) < (select welded_at, seq from weld_log where seq = ${given(query.before)})`,

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import {
   causeText,
+  daysAfter,
   jointName,
   OUTCOMES,
   RECORD_STATES,
@@ -24,6 +25,7 @@ import { type LogFilter, logPage, newestRows, type WeldRow } from '../../shop/ev
 import { useOutbox } from '../../shop/outbox.ts'
 import { usePaged } from '../../shop/paged.ts'
 import { useSession } from '../../shop/session.ts'
+import { momentOf } from '../../shop/shopTime.ts'
 import { useWorkspace } from '../../shop/workspace.ts'
 import { useNotice } from '../../stores/notice.ts'
 import { usePrint } from '../../stores/usePrint.ts'
@@ -56,13 +58,15 @@ const state = ref<string | null>(null)
 const outcome = ref<string | null>(null)
 const from = ref<string | null>(null)
 const to = ref<string | null>(null)
+const zone = computed(() => workspace.shop?.timeZone ?? null)
 const filter = computed((): LogFilter => ({
   search: searched.value,
   ...(scope.value === 'job' ? { job: jobId.value } : {}),
   ...(state.value ? { state: state.value } : {}),
   ...(outcome.value ? { outcome: outcome.value } : {}),
-  ...(from.value ? { from: from.value } : {}),
-  ...(to.value ? { to: to.value } : {}),
+  // Days of the shop, as the rows print them.
+  ...(from.value ? { from: momentOf(from.value, 0, zone.value) } : {}),
+  ...(to.value ? { to: momentOf(daysAfter(to.value, 1), 0, zone.value) } : {}),
 }))
 const { rows, next, isLooking, failure, look } = usePaged(filter, (of, before) => logPage(of, before, PAGE))
 const outbox = useOutbox(() => void look(false))
@@ -166,7 +170,7 @@ const printPage = (): void => window.print()
     <div class="filters screen-only" role="search">
       <label class="search"
         ><span class="label">Search the log</span>
-        <input v-model="search" type="search" placeholder="welder, wire, set-up, porosity, a day" />
+        <input v-model="search" type="search" placeholder="welder, wire, set-up, porosity" />
       </label>
       <ChoiceField
         label="Of"

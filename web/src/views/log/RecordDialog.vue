@@ -17,9 +17,11 @@ import QuantityField from '../../components/QuantityField.vue'
 import SheetDialog from '../../components/SheetDialog.vue'
 import TextField from '../../components/TextField.vue'
 import { useSession } from '../../shop/session.ts'
+import { shopDay } from '../../shop/shopTime.ts'
 import { useWorkspace } from '../../shop/workspace.ts'
 import GaugeField from './GaugeField.vue'
 import { OUTCOME_WORDS, QUANTITY_OF, SETTING_TITLES, STATE_WORDS } from './logWords.ts'
+import { weldedAtOf } from './weldedAt.ts'
 
 /** A row of the log, written or corrected: what was set, what came of it, and two readings of spool and cylinder. */
 const open = defineModel<boolean>({ required: true })
@@ -37,6 +39,7 @@ const {
 const emit = defineEmits<{ save: [body: WeldRecord] }>()
 const workspace = useWorkspace()
 const session = useSession()
+const zone = computed(() => workspace.shop?.timeZone ?? null)
 
 const LIMITS = { voltsV: [5, 100, 'V'], currentA: [1, 2000, 'A'] } as const
 const STATES = RECORD_STATES.filter((one) => one !== 'planned').map((id) => ({ id, name: STATE_WORDS[id] }))
@@ -73,7 +76,7 @@ watch(open, (isOpen) => {
     state: from.state === 'planned' ? 'done' : from.state,
     outcome: from.outcome,
     welder: row?.welder ?? session.me?.who ?? '',
-    day: (row?.weldedAt ?? new Date().toISOString()).slice(0, 10),
+    day: shopDay(row?.weldedAt ?? new Date(), zone.value),
     welds: from.welds,
     minutes: from.minutes,
     settings: { ...from.settings },
@@ -110,13 +113,12 @@ function save(): void {
   const from = shape.value
   if (!from) return
   try {
-    const day = fields.day ?? new Date().toISOString().slice(0, 10)
-    const now = new Date().toISOString()
+    const now = new Date()
+    const day = fields.day ?? shopDay(now, zone.value)
     const welds = fields.welds ?? 1
-    const sameDay = row?.weldedAt.slice(0, 10) === day ? row.weldedAt : null
     emit('save', {
       ...from,
-      weldedAt: sameDay ?? (day === now.slice(0, 10) ? now : `${day}T12:00:00.000Z`),
+      weldedAt: weldedAtOf(day, row?.weldedAt ?? null, now, zone.value),
       welder: fields.welder || null,
       setUpVersion:
         row?.setUpVersion ?? (from.setUpId ? workspace.versionOf('set-ups', from.setUpId) || null : null),

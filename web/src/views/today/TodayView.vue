@@ -3,11 +3,11 @@ import { DAY_MIN, keptBlock, paceOf, type WeekBlock, type WorkMark, type WorkSta
 import { computed, ref } from 'vue'
 import VerdictMark from '../../components/VerdictMark.vue'
 import { lazily } from '../../lazy.ts'
+import { shopMinute } from '../../shop/shopTime.ts'
 import { useSession } from '../../shop/session.ts'
 import { useWorkspace } from '../../shop/workspace.ts'
 import { useNotice } from '../../stores/notice.ts'
 import { durationText, usePlanWords } from '../week/planWords.ts'
-import { shopMinute } from '../week/shopClock.ts'
 import { isOf, usePlan } from '../week/usePlan.ts'
 import NextCard from './NextCard.vue'
 

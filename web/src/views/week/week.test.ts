@@ -8,7 +8,6 @@ import { readMoment } from '../../components/dates.ts'
 import { shopDocument } from '../../testing/demo.ts'
 import { planCalendar, planCsv } from './planFiles.ts'
 import { durationText } from './planWords.ts'
-import { shopMinute } from './shopClock.ts'
 import { segmentsOf, timelineOf } from './timeline.ts'
 
 const { shop, setUps, jobs, welders } = shopDocument
@@ -78,13 +77,6 @@ describe('the timeline', () => {
     expect(parts[1]?.width).toBeCloseTo(0.2 * (60 / 510), 9)
     expect(segmentsOf(line, minuteOf('2027-02-01T20:00'), minuteOf('2027-02-01T22:00'))).toEqual([])
   })
-})
-
-it('the shop’s clock is that of its zone, through summer time', () => {
-  const at = new Date('2027-07-01T16:30:00Z')
-  expect(timeOf(shopMinute(at, 'America/New_York'))).toBe('2027-07-01T12:30')
-  expect(timeOf(shopMinute(at, 'Europe/Berlin'))).toBe('2027-07-01T18:30')
-  expect(timeOf(shopMinute(new Date('2027-01-01T02:05:00Z'), 'America/New_York'))).toBe('2026-12-31T21:05')
 })
 
 it('a moment is typed as it is said', () => {
