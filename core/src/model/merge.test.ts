@@ -105,6 +105,74 @@ describe('two edits of one record', () => {
     expect(withField(kept, ['joints', 'a'], { id: 'a', n: 2 }).joints.map(({ id }) => id)).toEqual(['b', 'a'])
   })
 
+  it('a name that every object knows is a name like any other', () => {
+    const list = (...ids: string[]) => ({ joints: ids.map((id) => ({ id, n: 1 })) })
+    // Taken away on one side, and there on the other; then new on one side.
+    const gone = mergeRecords(list('a', 'constructor'), list('a'), list('a', 'constructor', 'b'))
+    expect(gone.record.joints.map(({ id }) => id)).toEqual(['a', 'b'])
+    const made = mergeRecords<object>({ a: 1 }, { a: 1, constructor: 'x' }, { a: 2 })
+    expect(made).toEqual({ record: { a: 2, constructor: 'x' }, clashes: [] })
+  })
+
+  it('a list whose members have no ids, or one twice, is one field', () => {
+    const clashOf = (base: unknown[], mine: unknown[], theirs: unknown[]) =>
+      mergeRecords({ list: base }, { list: mine }, { list: theirs })
+    expect(clashOf([1], [1, 2], [1, 3])).toEqual({
+      record: { list: [1, 2] },
+      clashes: [{ path: ['list'], mine: [1, 2], theirs: [1, 3] }],
+    })
+    const [a, b, twice] = [{ id: 'a' }, { id: 'b' }, [{ id: 'a' }, { id: 'a' }]]
+    expect(clashOf([a], [a, b], twice).clashes).toEqual([{ path: ['list'], mine: [a, b], theirs: twice }])
+    expect(clashOf(twice, [a, b], [b]).clashes).toHaveLength(1)
+    expect(clashOf([a], [a, b], [a, null]).clashes).toHaveLength(1)
+    expect(clashOf([a], [a, { id: 7 }], [a, b]).clashes).toHaveLength(1)
+    // With ids both come together.
+    expect(clashOf([a], [a, b], [a, { id: 'c' }]).record.list).toHaveLength(3)
+  })
+  it('an object that both sides made is brought together field by field', () => {
+    const base: { feeder: object | null } = { feeder: null }
+    const { record: both, clashes } = mergeRecords(
+      base,
+      { feeder: { a: 1, b: 1 } },
+      { feeder: { a: 1, c: 2 } },
+    )
+    expect(both).toEqual({ feeder: { a: 1, b: 1, c: 2 } })
+    expect(clashes).toEqual([])
+    // A field taken away on one side and changed on the other is asked.
+    expect(mergeRecords<object>({ a: 1, b: 1 }, { a: 1 }, { a: 1, b: 2 }).clashes).toEqual([
+      { path: ['b'], mine: undefined, theirs: 2 },
+    ])
+  })
+  it('of order counts who changed it, mine where both did; what is new comes after what it followed', () => {
+    const list = (...ids: string[]) => ({ joints: ids.map((id) => ({ id })) })
+    const merged = (base: string[], mine: string[], theirs: string[]) =>
+      mergeRecords(list(...base), list(...mine), list(...theirs))
+        .record.joints.map(({ id }) => id)
+        .join('')
+    expect(merged(['a', 'b', 'c'], ['c', 'b', 'a'], ['b', 'a', 'c'])).toBe('cba')
+    expect(merged(['a', 'b', 'c'], ['a', 'b', 'c', 'm'], ['c', 'b', 'a'])).toBe('cmba')
+    expect(merged(['a', 'b'], ['m', 'a', 'b'], ['a', 'b', 't'])).toBe('mabt')
+    expect(merged(['a', 'b'], ['a', 'b'], ['t', 'u', 'a', 'b'])).toBe('tuab')
+  })
+  it('one field is changed where it stands, made where it is new, and taken away', () => {
+    const whole = {
+      id: 'j',
+      n: 1,
+      joints: [
+        { id: 'w1', n: 1 },
+        { id: 'w2', n: 2 },
+      ],
+    }
+    expect(withField(whole, ['n'], 5)).toEqual({ ...whole, n: 5 })
+    expect(withField(whole, ['n'], undefined)).toEqual({ id: 'j', joints: whole.joints })
+    expect(withField(whole, [], { other: true })).toEqual({ other: true })
+    expect(withField(whole, ['joints', 'w2', 'n'], 9).joints).toEqual([whole.joints[0], { id: 'w2', n: 9 }])
+    expect(withField(whole, ['joints', 'w1'], undefined).joints).toEqual([whole.joints[1]])
+    expect(withField(whole, ['joints', 'w9'], undefined).joints).toEqual(whole.joints)
+    expect(withField(whole, ['joints', 'w9', 'n'], 3).joints).toEqual([...whole.joints, { n: 3 }])
+    expect(withField<object>(whole, ['feeder', 'mark'], 'x')).toEqual({ ...whole, feeder: { mark: 'x' } })
+  })
+
   it('same means the same JSON', () => {
     fc.assert(
       fc.property(fc.jsonValue(), fc.jsonValue(), (one, other) => {
@@ -114,5 +182,11 @@ describe('two edits of one record', () => {
     )
     expect(isSameJson({ a: 1 }, { a: 1, b: undefined })).toBe(false)
     expect(isSameJson([1, 2], [2, 1])).toBe(false)
+    expect([isSameJson([], {}), isSameJson({}, []), isSameJson([1], [1, 2]), isSameJson(null, {})]).toEqual([
+      false,
+      false,
+      false,
+      false,
+    ])
   })
 })

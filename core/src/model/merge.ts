@@ -39,14 +39,17 @@ export function isSameJson(one: unknown, other: unknown): boolean {
   const keys = Object.keys(one)
   return (
     keys.length === Object.keys(other).length &&
-    keys.every((key) => key in other && isSameJson(one[key], other[key]))
+    keys.every((key) => Object.hasOwn(other, key) && isSameJson(one[key], other[key]))
   )
 }
+
+/** Not what every object knows: a weld may be called `constructor`. */
+const own = (fields: Fields, key: string): unknown => (Object.hasOwn(fields, key) ? fields[key] : undefined)
 
 function mergeFields(base: Fields, mine: Fields, theirs: Fields, path: Path, clashes: Clash[]): Fields {
   const merged: Record<string, unknown> = {}
   for (const key of new Set([...Object.keys(mine), ...Object.keys(theirs)])) {
-    const value = mergeValue(base[key], mine[key], theirs[key], [...path, key], clashes)
+    const value = mergeValue(own(base, key), own(mine, key), own(theirs, key), [...path, key], clashes)
     if (value !== undefined) merged[key] = value
   }
   return merged
@@ -83,7 +86,7 @@ function mergeValue(base: unknown, mine: unknown, theirs: unknown, path: Path, c
     return mergeFields(isFields(base) ? base : {}, mine, theirs, path, clashes)
   if (isKeyed(mine) && isKeyed(theirs) && isKeyed(base)) {
     const merged = mergeFields(byId(base), byId(mine), byId(theirs), path, clashes)
-    return orderOf(mine, theirs, base).flatMap((id) => (id in merged ? [merged[id]] : []))
+    return orderOf(mine, theirs, base).flatMap((id) => (Object.hasOwn(merged, id) ? [merged[id]] : []))
   }
   clashes.push({ path, mine, theirs })
   return mine
@@ -120,7 +123,7 @@ export function withField<T extends object>(record: T, path: Path, value: unknow
     ) as unknown as T
   }
   const fields = record as Fields
-  const next = rest.length === 0 ? value : withField((fields[key] ?? {}) as object, rest, value)
+  const next = rest.length === 0 ? value : withField((own(fields, key) ?? {}) as object, rest, value)
   const { [key]: _gone, ...others } = fields
   return (next === undefined ? others : { ...fields, [key]: next }) as T
 }
