@@ -126,6 +126,39 @@ describe('what the output welds', () => {
     expect(wires.map((mm) => Number(((mm ?? 0) / INCH).toFixed(3)))).toEqual([0.03, 0.035, 0.045])
   })
 
+  // Sizes of EN ISO 544 (from memory): 0.8, 1.0 and 1.2 mm of wire, sticks of 2.5, 3.2 and 4 mm.
+  it('is said, where the shop buys by EN ISO, with what is sold there', () => {
+    const shop = { ...demo.shop, ruleBook: 'international' as const }
+    const plates = (family: 'gmaw' | 'smaw' | 'fcaw') =>
+      [110, 180, 400].map((outputMaxA) => {
+        const points = [{ currentA: outputMaxA, dutyPct: 40, loadV: null }]
+        const one = source({ outputMaxA, ratedPoints: points, voltageV: 230 }, { family })
+        return plateMeaning(shop, { ...demo, circuits: [] }, one, 0)[0]?.welds[0]
+      })
+    const wires = (family: 'gmaw' | 'smaw' | 'fcaw') =>
+      plates(family).map((one) => `${one?.wire?.diameterMm} ${one?.wire?.classification}`)
+    expect(wires('gmaw')).toEqual(['0.8 G 42 4 M21 3Si1', '1 G 42 4 M21 3Si1', '1.2 G 42 4 M21 3Si1'])
+    expect(wires('smaw')).toEqual(['2.5 E 42 4 B 32 H5', '3.2 E 42 4 B 32 H5', '4 E 42 4 B 32 H5'])
+    expect(wires('fcaw')).toEqual(['0.9 T 42 Z Z NO 1', '0.9 T 42 Z Z NO 1', '1.2 T 42 Z Z NO 1'])
+  })
+
+  it('by TIG is steel on direct current and aluminium on alternating, with a rod that is not named', () => {
+    const welds = (outputs: PlateProcess['outputs']) =>
+      meaningOf(source({}, { family: 'gtaw', outputs })).welds.map(({ metal, wire }) => [metal, wire])
+    expect(welds(['dc', 'ac'])).toEqual([
+      ['carbon-steel', null],
+      ['aluminium', null],
+    ])
+    expect(welds(['dc'])).toEqual([['carbon-steel', null]])
+    expect(welds(['ac'])).toEqual([['aluminium', null]])
+  })
+
+  it('by stick goes on alternating current where the plate has no other', () => {
+    const welds = (outputs: PlateProcess['outputs'], family: PlateProcess['family']) =>
+      meaningOf(source({}, { family, outputs })).welds.length
+    expect([welds(['ac'], 'smaw'), welds(['dc'], 'smaw'), welds(['ac'], 'gmaw')]).toEqual([1, 1, 0])
+  })
+
   it('is nothing for a process that the plate has not, and no column', () => {
     expect(plateMeaning(demo.shop, demo, source({}), 3)).toEqual([])
   })

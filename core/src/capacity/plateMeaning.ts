@@ -9,6 +9,7 @@ import type { LinkId } from '../criteria/carries.ts'
 import type { Assessment } from '../criteria/criterion.ts'
 import { concerning } from '../criteria/concerns.ts'
 import { assess } from '../criteria/index.ts'
+import { EUROPEAN_WIRES } from '../library/europeanWires.ts'
 import { LIBRARY_WIRES } from '../library/wires.ts'
 import type { Circuit, PowerSource, SupplyRating, Wire } from '../kinds/equipment.ts'
 import type { Metal } from '../model/material.ts'
@@ -64,56 +65,116 @@ export interface PlateColumnMeaning {
   readonly welds: readonly PlateWelds[]
 }
 
-/** Wires that are usual for a machine of this output. */
+/** A wire as it is sold, with its diameters from the thinnest and the output up to which each is usual, A. */
+interface Sold {
+  readonly classification: string
+  readonly sizes: readonly [diameterMm: number, upToA: number][]
+}
+/** Wires that are usual for a machine of this output, by AWS and by EN ISO (common practice, no source). */
 interface UsualWire {
   readonly process: ProcessId
   readonly polarity: Polarity
-  readonly classification: string
-  /** Diameters from the thinnest, and the output up to which each is usual, A (common practice, no source). */
-  readonly sizes: readonly [diameterMm: number, upToA: number][]
+  readonly sold: Readonly<Record<Shop['ruleBook'], Sold>>
 }
-const MIG_SIZES: UsualWire['sizes'] = [
-  [0.762, 150],
-  [0.889, 260],
-  [1.143, Infinity],
-]
 const USUAL: Readonly<Record<ProcessFamily, readonly UsualWire[]>> = {
-  gmaw: [{ process: 'gmaw-short', polarity: 'dcep', classification: 'ER70S-6', sizes: MIG_SIZES }],
+  gmaw: [
+    {
+      process: 'gmaw-short',
+      polarity: 'dcep',
+      sold: {
+        'north-american': {
+          classification: 'ER70S-6',
+          sizes: [
+            [0.762, 150],
+            [0.889, 260],
+            [1.143, Infinity],
+          ],
+        },
+        international: {
+          classification: 'G 42 4 M21 3Si1',
+          sizes: [
+            [0.8, 150],
+            [1, 260],
+            [1.2, Infinity],
+          ],
+        },
+      },
+    },
+  ],
   fcaw: [
     {
       process: 'fcaw-s',
       polarity: 'dcen',
-      classification: 'E71T-11',
-      sizes: [
-        [0.762, 120],
-        [0.889, 200],
-        [1.143, Infinity],
-      ],
+      sold: {
+        'north-american': {
+          classification: 'E71T-11',
+          sizes: [
+            [0.762, 120],
+            [0.889, 200],
+            [1.143, Infinity],
+          ],
+        },
+        international: {
+          classification: 'T 42 Z Z NO 1',
+          sizes: [
+            [0.9, 200],
+            [1.2, Infinity],
+          ],
+        },
+      },
     },
   ],
   gtaw: [
-    { process: 'gtaw-dc', polarity: 'dcen', classification: 'ER70S-2', sizes: [[2.38125, Infinity]] },
-    { process: 'gtaw-ac', polarity: 'ac', classification: 'ER5356', sizes: [[2.38125, Infinity]] },
+    {
+      process: 'gtaw-dc',
+      polarity: 'dcen',
+      sold: {
+        'north-american': { classification: 'ER70S-2', sizes: [[2.38125, Infinity]] },
+        international: { classification: 'W 42 5 W3Si1', sizes: [[2.4, Infinity]] },
+      },
+    },
+    {
+      process: 'gtaw-ac',
+      polarity: 'ac',
+      sold: {
+        'north-american': { classification: 'ER5356', sizes: [[2.38125, Infinity]] },
+        international: { classification: 'S Al 5356 (AlMg5Cr)', sizes: [[2.4, Infinity]] },
+      },
+    },
   ],
   smaw: [
     {
       process: 'smaw',
       polarity: 'dcep',
-      classification: 'E7018',
-      sizes: [
-        [2.38125, 110],
-        [3.175, 180],
-        [3.96875, Infinity],
-      ],
+      sold: {
+        'north-american': {
+          classification: 'E7018',
+          sizes: [
+            [2.38125, 110],
+            [3.175, 180],
+            [3.96875, Infinity],
+          ],
+        },
+        international: {
+          classification: 'E 42 4 B 32 H5',
+          sizes: [
+            [2.5, 110],
+            [3.2, 180],
+            [4, Infinity],
+          ],
+        },
+      },
     },
   ],
 }
+const WIRES = [...LIBRARY_WIRES, ...EUROPEAN_WIRES].map(({ record }) => record)
 
-function wireOf({ classification, sizes, process }: UsualWire, outputMaxA: number): Wire | null {
+function wireOf({ process, sold }: UsualWire, { ruleBook }: Shop, outputMaxA: number): Wire | null {
+  const { classification, sizes } = sold[ruleBook]
   const [diameterMm] = sizes.find(([, upToA]) => outputMaxA <= upToA) ?? [0]
   const isFed = PROCESSES[process].feedsWire
   return (
-    LIBRARY_WIRES.map(({ record }) => record).find(
+    WIRES.find(
       (wire) =>
         wire.classification === classification &&
         Math.abs(wire.diameterMm - diameterMm) < 1e-3 &&
@@ -126,7 +187,7 @@ function weldsOf(shop: Shop, source: PowerSource, plate: PlateProcess, supply: S
   return USUAL[plate.family].flatMap((usual): PlateWelds[] => {
     const polarity = usual.process === 'smaw' && !plate.outputs.includes('dc') ? 'ac' : usual.polarity
     if (!plate.outputs.includes(polarity === 'ac' ? 'ac' : 'dc')) return []
-    const wire = wireOf(usual, supply.outputMaxA)
+    const wire = wireOf(usual, shop, supply.outputMaxA)
     const settings = { ...NOTHING_SET, process: usual.process, polarity }
     const machine = capabilityOf(shop, settings, { ...emptyChoice(), stock: [], powerSource: source, wire })
     const links: readonly LinkId[] = plate.family === 'gtaw' ? ['source'] : ['source', 'electrode']

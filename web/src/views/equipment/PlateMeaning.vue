@@ -7,7 +7,6 @@ import {
   printQuantity,
   PROCESSES,
   sentenceOf,
-  wordOf,
 } from '@brannik/core'
 import { computed, shallowRef, watch } from 'vue'
 import VerdictMark from '../../components/VerdictMark.vue'
@@ -42,13 +41,10 @@ const { answer } = useAnswer<'plateMeaning'>(
 
 const METALS = { 'carbon-steel': 'Steel', stainless: 'Stainless', aluminium: 'Aluminium' } as const
 function weldsWords({ metal, wire, process, range }: PlateWelds): string {
-  const { notation, speech } = workspace
-  // The usual wires are named as AWS has them: who buys by EN ISO is told the size alone.
-  const kind = (one: NonNullable<PlateWelds['wire']>): string =>
-    notation.system === 'imperial'
-      ? one.classification
-      : wordOf(speech, 'electrode', PROCESSES[process].electrode)
-  const what = wire ? `${printQuantity('diameter', wire.diameterMm, notation)} ${kind(wire)}` : 'a rod'
+  const { notation } = workspace
+  const what = wire
+    ? `${printQuantity('diameter', wire.diameterMm, notation)} ${wire.classification}`
+    : 'a rod'
   const upTo = range.thickest
     ? `to ${about(range.thickest.mm)} (${limitWords(range.thickest.by, PROCESSES[process])})`
     : 'up, in several passes'
