@@ -23,6 +23,11 @@ describe('assumptions', () => {
       text: 'changed by the shop from 10 %',
     })
     expect(assumptionSource('stubMm', assumptions).kind).toBe('common-practice')
+    // A figure without a unit is named alone; the same changes are worked out once.
+    const factor = assumptionsOf({ assumptions: { filletFactor: 1.25 } })
+    expect(assumptionSource('filletFactor', factor).text).toMatch(/^changed by the shop from [\d.]+( ×)?$/)
+    const changed = { convexityPct: 25 }
+    expect(assumptionsOf({ assumptions: changed })).toBe(assumptionsOf({ assumptions: changed }))
   })
 
   /** Changes one assumption and answers what a check then asks for. */
