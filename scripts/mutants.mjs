@@ -117,7 +117,9 @@ const placeOf = ({ file, location: { start, end } }) =>
 function fateOf(part, asked, env, isOwnAlone) {
   const own = asked.filter(({ folder }) => hasOwnTests(folder))
   const first = own.flatMap(({ folder, mutate }) => mutantsOf(part, mutate, `${folder}/**/*.test.ts`, env))
-  if (isOwnAlone) return first
+  // Where a part is one folder, all of its tests are its own.
+  const isWhole = FOLDERS.filter((one) => partOf(one) === part).length === 1
+  if (isOwnAlone && !isWhole) return first
   const left = [
     ...new Set(first.filter(isUnnoticed).map(placeOf)),
     ...asked.filter((one) => !own.includes(one)).flatMap(({ mutate }) => mutate),

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { ownUnit } from '@brannik/core'
+import { ownUnit, writesComma } from '@brannik/core'
 import { computed } from 'vue'
 import { useWorkspace } from '../shop/workspace.ts'
 import { usePrint } from '../stores/usePrint.ts'
@@ -46,7 +46,10 @@ const unitHere = computed(() => own.value.unit || (/, ([^,]+)$/.exec(label || na
 /** To a tenth, or to whole ones, where it is converted: nobody reads a thermometer closer. */
 const shown = (value: number): number =>
   isConverted.value ? Number(own.value.own(value).toFixed(decimals ? 1 : 0)) : value
-const printed = computed(() => (model.value === null ? '' : `${shown(model.value)}`))
+/** With every decimal that it has, and no mark between thousands: as it is typed. */
+const typed = (value: number): string =>
+  writesComma(workspace.notation.locale) ? `${value}`.replace('.', ',') : `${value}`
+const printed = computed(() => (model.value === null ? '' : typed(shown(model.value))))
 function read(text: string, before: number | null): Read<number | null> {
   const written = text.trim()
   // A field of a new record is empty until somebody fills it: that is no mistake yet.
@@ -55,7 +58,7 @@ function read(text: string, before: number | null): Read<number | null> {
   if (written === '')
     return {
       ok: false,
-      message: `${name || label} is empty. Enter a number from ${limits.value.least} to ${limits.value.most}.`,
+      message: `${name || label} is empty. Enter a number from ${typed(limits.value.least)} to ${typed(limits.value.most)}.`,
     }
   const value = readNumber(written, unitHere.value)
   if (
@@ -66,7 +69,7 @@ function read(text: string, before: number | null): Read<number | null> {
   ) {
     return {
       ok: false,
-      message: `“${written}” is not a valid number. Enter a ${decimals ? '' : 'whole '}number from ${limits.value.least} to ${limits.value.most}${unit ? ` ${own.value.unit}` : ''}.`,
+      message: `“${written}” is not a valid number. Enter a ${decimals ? '' : 'whole '}number from ${typed(limits.value.least)} to ${typed(limits.value.most)}${unit ? ` ${own.value.unit}` : ''}.`,
     }
   }
   return { ok: true, value: isConverted.value ? own.value.inside(value) : value }

@@ -4,6 +4,7 @@ import { useIntervalFn } from '@vueuse/core'
 import { computed, ref } from 'vue'
 import ChoiceField from '../../components/ChoiceField.vue'
 import { useWorkspace } from '../../shop/workspace.ts'
+import { usePrint } from '../../stores/usePrint.ts'
 
 /** Travel by the clock: press at the start and at the end of an inch, or of a turn, and read the speed. */
 const { chartMmPerMin, jobId, weldId } = defineProps<{
@@ -13,6 +14,7 @@ const { chartMmPerMin, jobId, weldId } = defineProps<{
 }>()
 const emit = defineEmits<{ read: [travelMmPerMin: number] }>()
 const workspace = useWorkspace()
+const { number } = usePrint()
 
 const joint = computed(() => workspace.get('jobs', jobId)?.joints.find(({ id }) => id === weldId) ?? null)
 /** Across what it turns; null where nothing turns. */
@@ -45,6 +47,9 @@ function press(): void {
   beganAt.value = null
   if (travel.value !== null) emit('read', Number(travel.value.toPrecision(3)))
 }
+const TENTHS = { minimumFractionDigits: 1, maximumFractionDigits: 1 }
+/** Always to a tenth: the line does not jump while it runs. */
+const clocked = computed(() => seconds.value.toLocaleString(workspace.notation.locale, TENTHS))
 const speed = (mmPerMin: number): string => printQuantity('travelSpeed', mmPerMin, workspace.notation)
 const rpm = computed(() =>
   diameterMm.value === null || chartMmPerMin === null
@@ -64,13 +69,13 @@ const rpm = computed(() =>
     />
     <button class="plain-button" @click="press">{{ beganAt === null ? 'Start timing' : 'Stop' }}</button>
     <p aria-live="polite">
-      <template v-if="beganAt !== null">{{ seconds.toFixed(1) }} s</template>
+      <template v-if="beganAt !== null">{{ clocked }} s</template>
       <template v-else-if="travel !== null"
-        ><strong>{{ speed(travel) }}</strong> in {{ seconds.toFixed(1) }} s</template
+        ><strong>{{ speed(travel) }}</strong> in {{ clocked }} s</template
       >
       <span v-if="chartMmPerMin !== null" class="label">
         chart {{ speed(chartMmPerMin)
-        }}<template v-if="rpm !== null">, {{ rpm }} rpm on a turntable</template>
+        }}<template v-if="rpm !== null">, {{ number(rpm) }} rpm on a turntable</template>
       </span>
     </p>
   </section>

@@ -1,10 +1,11 @@
 import { type Job, type Joint, planJob } from '@brannik/core'
 import { mount } from '@vue/test-utils'
-import { beforeEach, describe, expect, it } from 'vitest'
+import { beforeEach, describe, expect, it, vi } from 'vitest'
 import CountField from '../../components/CountField.vue'
 import { demoJob, demoWorkspace, inputFor } from '../../testing/demo.ts'
 import AdvicePanel from './AdvicePanel.vue'
 import SequenceList from './SequenceList.vue'
+import { useWorkspace } from '../../shop/workspace.ts'
 import { pick } from '../../testing/pick.ts'
 
 beforeEach(async () => {
@@ -35,6 +36,22 @@ describe('a field for a count', () => {
     const wrapper = field({ decimals: true })
     await wrapper.get('input').setValue('2,5')
     expect(wrapper.emitted('update:modelValue')?.at(-1)).toEqual([2.5])
+  })
+
+  // ISO 80000-1, 7.3.2 (from memory): the decimal sign is a comma or a point, as the country writes it.
+  it('is printed with the mark that the shop writes before its decimals, and read again', async () => {
+    const workspace = useWorkspace()
+    const notation = { system: 'metric', locale: 'de-DE' } as const
+    vi.spyOn(workspace, 'notation', 'get').mockReturnValue(notation)
+    const wrapper = field({ decimals: true, modelValue: 20.5, most: 60.5 })
+    const input = wrapper.get('input')
+    expect(input.element.value).toBe('20,5')
+    await input.setValue('99')
+    expect(wrapper.get('[role=alert]').text()).toContain('from 1 to 60,5')
+    // Nothing stands between thousands: it is typed over.
+    expect(field({ decimals: true, most: 5000, modelValue: 1234.5 }).get('input').element.value).toBe(
+      '1234,5',
+    )
   })
 
   it('may be empty where empty means something', async () => {

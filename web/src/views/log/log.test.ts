@@ -126,6 +126,8 @@ describe('saved settings', () => {
   })
   it('are said in the shop’s units', () => {
     expect(settingText('feedMmPerMin', 8128, IMPERIAL)).toBe('320 in/min')
+    expect(settingText('voltsV', 20.24, { system: 'metric', locale: 'de-DE' })).toBe('20,2 V')
+    expect(settingText('currentA', 120.4, IMPERIAL)).toBe('120 A')
     expect(
       settingsText(
         { ...trial.chart, voltsV: 19.5, feedMmPerMin: null, flowLPerMin: null, travelMmPerMin: null },

@@ -2,6 +2,7 @@
 import { onMounted, ref } from 'vue'
 import { useBackups } from '../../stores/backups.ts'
 import { useNotice } from '../../stores/notice.ts'
+import { usePrint } from '../../stores/usePrint.ts'
 import { useWhen } from '../../stores/useWhen.ts'
 import { useSession } from '../../shop/session.ts'
 import { reasonOf } from '../../reason.ts'
@@ -11,6 +12,7 @@ const backups = useBackups()
 const session = useSession()
 const notice = useNotice()
 const when = useWhen()
+const { number } = usePrint()
 const problem = ref('')
 const isMaking = ref(false)
 
@@ -21,7 +23,7 @@ const WHY: Record<string, string> = {
   'before-restore': 'before a restore',
 }
 const sizeOf = (bytes: number): string =>
-  bytes < 1e6 ? `${Math.ceil(bytes / 1e3)} kB` : `${(bytes / 1e6).toFixed(1)} MB`
+  bytes < 1e6 ? `${Math.ceil(bytes / 1e3)} kB` : `${number(bytes / 1e6, 2)} MB`
 const telling = async (work: () => Promise<void>): Promise<void> => {
   problem.value = ''
   await work().catch((error: unknown) => {

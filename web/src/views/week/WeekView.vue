@@ -18,6 +18,7 @@ import { download } from '../../files/download.ts'
 import { reasonOf } from '../../reason.ts'
 import type { WeekAsks } from '../../engine/questions/week.ts'
 import { useWorkspace } from '../../shop/workspace.ts'
+import { usePrint } from '../../stores/usePrint.ts'
 import { useBoardTabs } from '../board/boardTabs.ts'
 import BlockPanel from './BlockPanel.vue'
 import DayPrint from './DayPrint.vue'
@@ -34,6 +35,7 @@ const tabs = useBoardTabs()
 const plan = usePlan()
 const search = useSearch(plan)
 const words = usePlanWords()
+const { number } = usePrint()
 
 const by = ref<'machine' | 'welder'>('machine')
 const dayCount = ref(5)
@@ -198,7 +200,7 @@ const gapText = computed(() => {
   const work =
     workPct === null
       ? ''
-      : `Work with changeovers is at most ${workPct < 0.05 ? '0' : workPct.toFixed(1)} % above the least.`
+      : `Work with changeovers is at most ${workPct < 0.05 ? '0' : number(workPct, 2)} % above the least.`
   const lateness =
     lateMin < 0.5
       ? 'Nothing is late.'
