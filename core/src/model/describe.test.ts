@@ -11,15 +11,12 @@ import {
   gunSchema,
   partSchemaOf,
   powerSourceSchema,
-  setUpSchema,
   tungstenSchema,
   wireSchema,
 } from '../kinds/equipment.ts'
 import { field } from './field.ts'
-import { jobSchema } from '../kinds/job.ts'
 import { PART_KINDS } from '../kinds/slots.ts'
-import { fieldsOf, referencesIn } from '../kinds/records.ts'
-import { shopSchema } from '../kinds/shop.ts'
+import { fieldsOf } from '../kinds/records.ts'
 
 const described = {
   circuit: circuitSchema,
@@ -118,42 +115,6 @@ it('a list says how many members it may have', () => {
   const [some, any] = describeFields(schema)
   expect(some).toMatchObject({ kind: 'list', least: 2, most: 5 })
   expect(any).toMatchObject({ least: 0, most: Number.POSITIVE_INFINITY })
-})
-
-it('a record names several others in one field, and in members of its lists', () => {
-  const id = () => z.string().meta(field('Wire', { reference: 'wire' }))
-  const schema = z.strictObject({
-    spares: z.array(z.string()).meta(field('Spares', { reference: 'part' })),
-    lines: z.array(z.strictObject({ wireId: id(), tipId: id().nullable() })).meta(field('Lines')),
-  })
-  const record = {
-    spares: ['tip', 'nozzle'],
-    lines: [
-      { wireId: 'a', tipId: null },
-      { wireId: 'b', tipId: 'c' },
-    ],
-  }
-  expect(referencesIn(describeFields(schema), record)).toEqual([
-    { field: 'spares/0', toKind: 'part', toId: 'tip' },
-    { field: 'spares/1', toKind: 'part', toId: 'nozzle' },
-    { field: 'lines/0/wireId', toKind: 'wire', toId: 'a' },
-    { field: 'lines/1/wireId', toKind: 'wire', toId: 'b' },
-    { field: 'lines/1/tipId', toKind: 'wire', toId: 'c' },
-  ])
-})
-
-it('what holds the id of another record says of which kind', () => {
-  const references = (schema: Parameters<typeof describeFields>[0]) =>
-    Object.fromEntries(
-      flatFields(describeFields(schema)).flatMap(({ path, more }) =>
-        more.reference === undefined ? [] : [[path.join('.'), more.reference]],
-      ),
-    )
-  expect(references(jobSchema)).toEqual({ setUpId: 'set-up' })
-  expect(references(shopSchema)).toEqual({})
-  const ids = flatFields(describeFields(setUpSchema)).filter(({ path }) => /Id$/.test(path[0] ?? ''))
-  expect(ids.length).toBeGreaterThan(14)
-  for (const { path, more } of ids) expect(more.reference, path.join('.')).toBeDefined()
 })
 
 it('the library has only fields that are described', () => {
