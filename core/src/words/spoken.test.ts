@@ -79,7 +79,7 @@ describe('a card', () => {
       isKey: true,
     })
     expect(card.steps.find(({ code }) => code === 'parts')).toMatchObject({ hazard: null, isKey: false })
-    expect(card.symptoms[0]).toEqual({ code: 'ropey', sign: 'narrow, ropey bead', change: 'volts up 0.5' })
+    expect(card.symptoms[0]).toEqual({ code: 'ropey', sign: 'narrow, ropey bead', change: 'half a volt up' })
     expect(card.cautions.map(({ topic }) => topic)).toContain('Eyes')
     expect(card.pace).toMatch(/^Weld 3 min 40 s, then rest 6 min 20 s\./)
     expect(card.uses.split('. ').length).toBeGreaterThan(2)

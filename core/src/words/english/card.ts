@@ -222,8 +222,8 @@ export const SIGNS: Templates = {
 }
 
 export const SIGN_CHANGES: Templates = {
-  'volts-up': 'volts up 0.5',
-  'volts-down': 'volts down 0.5',
+  'volts-up': 'half a volt up',
+  'volts-down': 'half a volt down',
   'wire-down': 'wire down one step',
   'wire-up': 'wire up one step',
   'gas-wind-dirt': 'gas flow, draft, dirt, tip to work',
@@ -235,7 +235,7 @@ export const SIGN_CHANGES: Templates = {
   'travel-faster': 'travel faster',
   'polarity-first': 'polarity first',
   'drag-more': 'drag angle, slower, chip between passes',
-  'stick-out-longer': 'longer stickout, volts down 0.5',
+  'stick-out-longer': 'longer stickout, half a volt down',
   'post-flow': 'more post-flow, keep the torch still',
   regrind: 'regrind lengthwise, shorter arc',
   'regrind-clean': 'stop, regrind, grind the spot out',
