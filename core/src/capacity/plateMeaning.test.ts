@@ -159,6 +159,46 @@ describe('what the output welds', () => {
     expect([welds(['ac'], 'smaw'), welds(['dc'], 'smaw'), welds(['ac'], 'gmaw')]).toEqual([1, 1, 0])
   })
 
+  it('is that of its own column, by volts and by phases, and welded flat', () => {
+    const column = (voltageV: number, phases: 1 | 3, outputMaxA: number): SupplyRating =>
+      sampleSupply({
+        voltageV,
+        phases,
+        outputMaxA,
+        ratedPoints: [{ currentA: outputMaxA, dutyPct: 40, loadV: null }],
+      })
+    const supplies = [column(240, 1, 70), column(240, 3, 130), column(208, 3, 100)]
+    const plain = samplePowerSource()
+    const [first] = plain.processes
+    if (!first) throw new Error('a sample without a process')
+    const one = { ...plain, processes: [{ ...first, supplies }] }
+    const welds = plateMeaning(demo.shop, { ...demo, circuits: [] }, one, 0).map((each) => each.welds[0])
+    expect(welds.map((each) => each?.range.position)).toEqual(['flat', 'flat', 'flat'])
+    const limits = welds.map((each) => each?.range.limit?.mm ?? NaN)
+    // Each as thick as the same column by itself.
+    const alone = supplies.map(
+      (supply) =>
+        plateMeaning(
+          demo.shop,
+          { ...demo, circuits: [] },
+          { ...plain, processes: [{ ...first, supplies: [supply] }] },
+          0,
+        )[0]?.welds[0]?.range.limit?.mm,
+    )
+    expect(limits).toEqual(alone)
+    expect(new Set(limits).size).toBe(3)
+  })
+
+  it('of an engine is there, though it hangs on no circuit', () => {
+    const heath = demo.powerSources.find(({ id }) => id === 'heath-300')
+    if (!heath) throw new Error('the demo has no engine')
+    const engine = meaningOf(heath)
+    expect(engine).toMatchObject({ voltageV: null, input: null, circuits: [] })
+    expect(engine.welds.length).toBeGreaterThan(0)
+    // Nor is anything said of circuits where the plate cannot be right.
+    expect(meaningOf(source({ i1MaxA: 10 })).circuits).toEqual([])
+  })
+
   it('is nothing for a process that the plate has not, and no column', () => {
     expect(plateMeaning(demo.shop, demo, source({}), 3)).toEqual([])
   })
