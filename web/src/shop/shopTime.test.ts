@@ -30,6 +30,8 @@ describe('a moment', () => {
     ['2026-03-08', 0, 'America/New_York', '2026-03-08T05:00:00.000Z'],
     ['2026-03-09', 0, 'America/New_York', '2026-03-09T04:00:00.000Z'],
     ['2026-03-08', 4 * 60, 'America/New_York', '2026-03-08T08:00:00.000Z'],
+    // There is no half past two on that day: it is half past one.
+    ['2026-03-08', 150, 'America/New_York', '2026-03-08T06:30:00.000Z'],
     ['2026-11-01', 0, 'America/New_York', '2026-11-01T04:00:00.000Z'],
     ['2026-11-02', 0, 'America/New_York', '2026-11-02T05:00:00.000Z'],
   ])('of %s, minute %s, in %s is %s', (day, minute, zone, moment) => {

@@ -31,7 +31,7 @@ export const shopDay = (at: string | Date, zone: string | null): string =>
 
 /**
  * @param minute of the day, by the clock of the shop
- * @returns the moment, UTC; where summer time leaves that minute out, the one an hour later
+ * @returns the moment, UTC; where summer time leaves that minute out, the one an hour before
  * @example momentOf('2026-12-03', 0, 'America/New_York') // '2026-12-03T05:00:00.000Z'
  */
 export function momentOf(day: string, minute: number, zone: string | null): string {
