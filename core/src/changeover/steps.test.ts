@@ -212,6 +212,37 @@ describe('a changeover by hand', () => {
     expect(codes).toContainEqual(expect.stringMatching(/^wire-off/))
   })
 
+  it('to a knurled roll, or from one smooth roll to another, crushes nothing; a torch has no O-rings', () => {
+    const roll = (from: OnMachine, to: OnMachine) => steps(from, to).find((one) => one.startsWith('roll'))
+    expect(roll(on('bay-2-wire'), on('yard-cored'))).toMatch(/knurled V 0.045, Quillon roll, smooth V 0.035$/)
+    const thin = { wireId: 'er70s6-030', rollId: 'roll-quillon-v-smooth-0030' }
+    expect(roll(on('bay-2-wire'), on('bay-2-wire', thin))).not.toContain('!')
+    expect(
+      roll(
+        on('yard-cored'),
+        on('yard-cored', { wireId: 'e71t11-035', rollId: 'roll-quillon-v-knurled-0035' }),
+      ),
+    ).not.toContain('!')
+    expect(steps(null, on('bench-tig-dc')).find((one) => one.startsWith('gun-on'))).not.toContain('!')
+    // A gun through which no gas goes.
+    expect(steps(null, on('yard-cored')).find((one) => one.startsWith('gun-on'))).not.toContain('!')
+    expect(steps(null, on('bay-2-wire')).find((one) => one.startsWith('gun-on'))).toContain('! o-rings')
+  })
+  it('says how this machine turns its polarity, and how its arc starts', () => {
+    const powerSources = demo.powerSources.map((one) => ({ ...one, polarityChange: 'plug' as const }))
+    const plugged = steps(on('yard-cored'), on('bay-2-wire', {}, { ...demo, powerSources }))
+    expect(plugged).toContain('polarity: dcep-wire, plug ! polarity-forgotten')
+    const lift = steps(on('bench-tig-dc', { start: 'scratch' }), on('bench-tig-dc', { start: 'lift' }))
+    expect(lift).toEqual(['arc-start: lift', ...END])
+  })
+  it('takes the minutes of its own step alone', () => {
+    const timed = { ...on('yard-cored'), timings: [{ step: 'liner' as const, minutes: 60 }] }
+    const minutes = changeoverBetween(demo.shop, timed, on('bay-2-wire')).steps.map(
+      ({ code, timed: times }) => [code, times],
+    )
+    expect(minutes.filter(([, times]) => times !== 0)).toEqual([['liner', 1]])
+  })
+
   it('to another groove of the same roll turns it', () => {
     const grooves = [
       { form: 'v-knurled', wireMinMm: 0.9, wireMaxMm: 0.9 },
@@ -287,8 +318,10 @@ it('the middle of some figures is the one, or the mean of the two', () => {
 
 it('a machine is handed over as its set-up leaves it', () => {
   const said = (id: string): readonly string[] => [...handOverOf(on(id))]
-  expect(said('bench-tig-dc')).toContain('gas-closed')
-  expect(said('bench-tig-dc')).not.toContain('rods-dry')
-  expect(said('yard-cored')).not.toContain('rods-dry')
-  expect(said('bay-2-wire')).not.toContain('rods-dry')
+  const end = ['gun-hung', 'clamp-hung', 'power-off']
+  expect(said('bay-2-wire')).toEqual(['state-said', 'gas-closed', 'wire-tied', ...end])
+  expect(said('yard-cored')).toEqual(['state-said', 'wire-tied', ...end])
+  expect(said('yard-stick')).toEqual(['state-said', 'rods-dry', ...end])
+  expect(said('bench-tig-dc')).toEqual(['state-said', 'gas-closed', ...end])
+  expect(handOverOf({ parts: { ...on('yard-stick').parts, wire: null } })).toEqual(['state-said', ...end])
 })

@@ -7,7 +7,7 @@ import { chosenOf } from '../capability/slots.ts'
 import { SLOTS } from '../kinds/slots.ts'
 import { runs } from '../testing/runs.ts'
 import { demoShop } from '../testing/samples.ts'
-import { changeoverMinOf, changeoverTo } from './toSetUp.ts'
+import { changeoverMinOf, changeoverTo, changeoverWagesOf } from './toSetUp.ts'
 
 const demo = demoShop()
 const bareOf = (at: number): Capability => {
@@ -27,6 +27,12 @@ const cases = fc.record({
 })
 
 describe('minutes onto a bare machine', () => {
+  it('cost the wages of that time', () => {
+    const stick = bareOf(demo.setUps.findIndex(({ id }) => id === 'yard-stick'))
+    // Holder 1.5, leads 2, polarity 1.5, supply 1.5, process 0.3, rods 0.5, settings 0.7, scrap 2: ten minutes.
+    expect(changeoverMinOf(stick)).toBeCloseTo(10, 6)
+    expect(changeoverWagesOf(stick)).toBeCloseTo(stick.assumptions.labourPerHour / 6, 6)
+  })
   it('are those of its steps, in whichever order set-ups are asked about', () => {
     const seen = new Set<number>()
     fc.assert(
