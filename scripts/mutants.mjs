@@ -99,10 +99,10 @@ function mutantsOf(part, mutate, tests, env) {
   )
 }
 
+const isOneFolder = (part) => FOLDERS.filter((one) => partOf(one) === part).length === 1
 /** Whether it has tests of its own, which are not all of its part's. */
 const hasOwnTests = (folder) =>
-  FOLDERS.filter((one) => partOf(one) === partOf(folder)).length > 1 &&
-  filesOf(folder).some((file) => file.endsWith('.test.ts'))
+  !isOneFolder(partOf(folder)) && filesOf(folder).some((file) => file.endsWith('.test.ts'))
 const isUnnoticed = ({ status }) => UNNOTICED.includes(status)
 const keyOf = ({ file, location: { start, end }, mutatorName, replacement }) =>
   [file, start.line, start.column, end.line, end.column, mutatorName, replacement].join(' ')
@@ -118,8 +118,7 @@ function fateOf(part, asked, env, isOwnAlone) {
   const own = asked.filter(({ folder }) => hasOwnTests(folder))
   const first = own.flatMap(({ folder, mutate }) => mutantsOf(part, mutate, `${folder}/**/*.test.ts`, env))
   // Where a part is one folder, all of its tests are its own.
-  const isWhole = FOLDERS.filter((one) => partOf(one) === part).length === 1
-  if (isOwnAlone && !isWhole) return first
+  if (isOwnAlone && !isOneFolder(part)) return first
   const left = [
     ...new Set(first.filter(isUnnoticed).map(placeOf)),
     ...asked.filter((one) => !own.includes(one)).flatMap(({ mutate }) => mutate),

@@ -245,7 +245,7 @@ export {
 export { amountSchemaOf } from './kinds/stock.ts'
 export { upcastFile, upcastRecord } from './kinds/upcasts.ts'
 export * from './quantity/index.ts'
-export { printNumber, printValue, printWholeAmps } from './quantity/printValue.ts'
+export { printNumber, printTenth, printValue, printWholeAmps } from './quantity/printValue.ts'
 export { fillerName } from './reference/fillerNames.ts'
 export * from './reference/materials.ts'
 export * from './reference/pairs.ts'

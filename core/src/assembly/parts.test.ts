@@ -1,4 +1,4 @@
-/** What goes with a machine before anybody has looked: its gun, library parts, polarity and name. Common practice, no source. */
+/** What goes with a machine before its plate is read: its gun, library parts, polarity and name. Common practice, no source. */
 import { describe, expect, it } from 'vitest'
 import { capabilityOf } from '../capability/capability.ts'
 import { chosenOf, emptyChoice } from '../capability/slots.ts'

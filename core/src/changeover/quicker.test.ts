@@ -7,11 +7,12 @@ import { aluminiumChanges, paysFromPerYear, quickerWays } from './quicker.ts'
 import { wasteCostOf } from './wasteCost.ts'
 
 const demo = demoShop()
-const on = (id: string) => {
+const setUpOf = (id: string) => {
   const found = demo.setUps.find((one) => one.id === id)
   if (!found) throw new Error(`the demo has no set-up ${id}`)
-  return onMachineOf(found, demo)
+  return found
 }
+const on = (id: string) => onMachineOf(setUpOf(id), demo)
 const job = (id: string, setUpId: string, timesPerYear: number) => {
   const [first] = demo.jobs
   if (!first) throw new Error('the demo has no job')
@@ -67,7 +68,7 @@ describe('what makes changing quick', () => {
   })
   it('one wire for both saves all that is done for the other, where metal and form are the same (by hand)', () => {
     const thin = {
-      ...(demo.setUps.find(({ id }) => id === 'bay-2-wire') as (typeof demo.setUps)[number]),
+      ...setUpOf('bay-2-wire'),
       id: 'thin',
       wireId: 'er70s6-030',
       rollId: 'roll-quillon-v-smooth-0030',
@@ -92,7 +93,7 @@ describe('what makes changing quick', () => {
   })
   it('a second regulator saves the cylinder, at the price of the meter (by hand)', () => {
     const other = {
-      ...(demo.setUps.find(({ id }) => id === 'bay-2-wire') as (typeof demo.setUps)[number]),
+      ...setUpOf('bay-2-wire'),
       id: 'co2',
       gasId: 'co2',
       flowMeterId: 'meter-co2',

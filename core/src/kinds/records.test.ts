@@ -124,7 +124,7 @@ describe('what there is', () => {
     expect(amount(held(), 'gas.argon')).toBe(2718 + 3100)
     expect(amount(held(), 'wire.w')).toBe(500 + 900)
   })
-  it('leaves out what went back to the supplier, and what nobody has counted', () => {
+  it('leaves out what went back to the supplier, and what is not counted', () => {
     const gone = cylinders.map((one) => (one.id === 'c2' ? { ...one, returnedOn: '2027-01-01' } : one))
     expect(amount(held({ cylinders: gone }), 'gas.argon')).toBe(2718)
     expect(amount(held({ cylinders: cylinders.slice(2), spools: [] }), 'gas.argon')).toBeNull()
@@ -241,7 +241,7 @@ describe('what cannot stand together in one record', () => {
     expect(dutyFalls(points(at(200, 25), at(130, 60), at(100, 100)))).toBe(true)
     expect(dutyFalls(points(at(100, 60), at(130, 60)))).toBe(false)
     expect(dutyFalls(points(at(130, 60), at(100, 25)))).toBe(false)
-    // Points that nobody has finished say nothing yet.
+    // Unfinished points say nothing yet.
     expect(dutyFalls(points(at(200, 25), {}, { currentA: 300 }, { dutyPct: 90, currentA: '400' }))).toBe(true)
     for (const supply of [{}, { ratedPoints: 'none' }]) expect(dutyFalls(supply)).toBe(true)
   })

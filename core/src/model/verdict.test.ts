@@ -44,7 +44,7 @@ describe('verdicts', () => {
   })
 })
 
-it('a thing is in the shop where it is owned and not used up; what nobody has counted is there', () => {
+it('a thing is in the shop where it is owned and not used up; what is not counted is there', () => {
   expect([isCandidate({ held: 'candidate' }), isCandidate({ held: 'owned' }), isCandidate({})]).toEqual([
     true,
     false,

@@ -1,7 +1,7 @@
 export { KINDS, type QuantityKind } from './kinds.ts'
 export { parseQuantity, type ParseContext } from './parse.ts'
 export { printQuantity, printThickness } from './print.ts'
-export { writesComma } from './numberFormat.ts'
+export { printPlain } from './numberFormat.ts'
 export { LOCALES, type Notation, type UnitSystem } from './units.ts'
 export { ownUnit } from './ownUnit.ts'
 export { readPlainNumber } from './plainNumber.ts'

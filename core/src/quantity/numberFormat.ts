@@ -16,6 +16,12 @@ export function formatOf(locale: Locale, places: number, grouped = true): Intl.N
   return made
 }
 
+/** More than any figure that is typed has. */
+const MOST_DECIMALS = 12
+/** Without marks between thousands: what is printed is read again. */
+export const printPlain = (value: number, locale: Locale, decimals = MOST_DECIMALS): string =>
+  formatOf(locale, decimals, false).format(value)
+
 /** The mark before decimals. */
 export type DecimalMark = '.' | ','
 /** With this mark before the decimals, and with no other reading: not three figures behind one mark. */

@@ -1,7 +1,7 @@
 /** Prints an inside value the way the shop writes it; what is printed parses back to the same value. */
 import { GAUGE_TABLES, type GaugeTableId } from './gauges.ts'
 import { KINDS, type QuantityKind } from './kinds.ts'
-import { formatOf } from './numberFormat.ts'
+import { printPlain } from './numberFormat.ts'
 import type { Notation } from './units.ts'
 
 /** Only what was written as a fraction prints as one: 0.0622 in is not rounded to 1/16. */
@@ -46,9 +46,8 @@ function wireFormat({ locale }: Notation): Intl.NumberFormat {
 /** From here on rods and tungstens are called by their fraction. */
 const SMALLEST_FRACTION_IN = 1 / 16
 
-/** Without marks between thousands: what is printed is read again. */
 const decimal = (value: number, decimals: number, { locale }: Notation): string =>
-  formatOf(locale, decimals, false).format(value)
+  printPlain(value, locale, decimals)
 
 /**
  * A thickness as sheet is called, `14 ga`, where it is no fraction and is just a gauge of its metal; in inches or

@@ -21,6 +21,9 @@ export function printNumber(value: number, locale: Locale, digits = 4): string {
   return formatOf(locale, places).format(value).replace('-', '−')
 }
 
+/** To a tenth at the most, whatever its size. */
+export const printTenth = (value: number, locale: Locale): string => formatOf(locale, 1).format(value)
+
 /** Whole amperes, but for the smallest: as a chart or a headline shows them, without the unit. */
 export const printWholeAmps = (value: number, locale: Locale): string =>
   value < 10 ? printNumber(value, locale, 2) : formatOf(locale, 0).format(value)

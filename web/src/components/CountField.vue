@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { ownUnit, writesComma } from '@brannik/core'
+import { ownUnit, printPlain } from '@brannik/core'
 import { computed } from 'vue'
 import { useWorkspace } from '../shop/workspace.ts'
 import { usePrint } from '../stores/usePrint.ts'
@@ -46,9 +46,7 @@ const unitHere = computed(() => own.value.unit || (/, ([^,]+)$/.exec(label || na
 /** To a tenth, or to whole ones, where it is converted: nobody reads a thermometer closer. */
 const shown = (value: number): number =>
   isConverted.value ? Number(own.value.own(value).toFixed(decimals ? 1 : 0)) : value
-/** With every decimal that it has, and no mark between thousands: as it is typed. */
-const typed = (value: number): string =>
-  writesComma(workspace.notation.locale) ? `${value}`.replace('.', ',') : `${value}`
+const typed = (value: number): string => printPlain(value, workspace.notation.locale)
 const printed = computed(() => (model.value === null ? '' : typed(shown(model.value))))
 function read(text: string, before: number | null): Read<number | null> {
   const written = text.trim()

@@ -180,6 +180,8 @@ export const useWorkspace = defineStore('workspace', () => {
   )
   /** How the shop writes figures. */
   const notation = computed(() => notationOf(writes.value))
+  /** Of the shop's clock; null takes that of this device. */
+  const timeZone = computed(() => shop.value?.timeZone ?? null)
   /** How sentences are made for this shop. */
   const speech = computed(() => speechOf(writes.value))
 
@@ -225,6 +227,7 @@ export const useWorkspace = defineStore('workspace', () => {
     jobs,
     snapshot,
     notation,
+    timeZone,
     speech,
   }
 })

@@ -1,5 +1,13 @@
 /** Figures as the shop writes them. */
-import { inOwnUnits, printNumber, printValue, printWholeAmps, readPlainNumber, spelled } from '@brannik/core'
+import {
+  inOwnUnits,
+  printNumber,
+  printTenth,
+  printValue,
+  printWholeAmps,
+  readPlainNumber,
+  spelled,
+} from '@brannik/core'
 import { useWorkspace } from '../shop/workspace.ts'
 
 export function usePrint() {
@@ -17,6 +25,7 @@ export function usePrint() {
     spell: (text: string): string =>
       inOwnUnits(spelled(text, workspace.notation.locale), workspace.notation.system),
     number: (value: number, digits?: number): string => printNumber(value, workspace.notation.locale, digits),
+    tenth: (value: number): string => printTenth(value, workspace.notation.locale),
     readNumber: (text: string, unit: string): number | null =>
       readPlainNumber(text, unit, workspace.notation.locale),
     wholeAmps: (value: number): string => printWholeAmps(value, workspace.notation.locale),

@@ -41,9 +41,8 @@ const { answer } = useAnswer<'plateMeaning'>(
 
 const METALS = { 'carbon-steel': 'Steel', stainless: 'Stainless', aluminium: 'Aluminium' } as const
 function weldsWords({ metal, wire, process, range }: PlateWelds): string {
-  const { notation } = workspace
   const what = wire
-    ? `${printQuantity('diameter', wire.diameterMm, notation)} ${wire.classification}`
+    ? `${printQuantity('diameter', wire.diameterMm, workspace.notation)} ${wire.classification}`
     : 'a rod'
   const upTo = range.thickest
     ? `to ${about(range.thickest.mm)} (${limitWords(range.thickest.by, PROCESSES[process])})`

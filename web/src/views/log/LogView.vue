@@ -58,15 +58,14 @@ const state = ref<string | null>(null)
 const outcome = ref<string | null>(null)
 const from = ref<string | null>(null)
 const to = ref<string | null>(null)
-const zone = computed(() => workspace.shop?.timeZone ?? null)
 const filter = computed((): LogFilter => ({
   search: searched.value,
   ...(scope.value === 'job' ? { job: jobId.value } : {}),
   ...(state.value ? { state: state.value } : {}),
   ...(outcome.value ? { outcome: outcome.value } : {}),
   // Days of the shop, as the rows print them.
-  ...(from.value ? { from: momentOf(from.value, 0, zone.value) } : {}),
-  ...(to.value ? { to: momentOf(daysAfter(to.value, 1), 0, zone.value) } : {}),
+  ...(from.value ? { from: momentOf(from.value, 0, workspace.timeZone) } : {}),
+  ...(to.value ? { to: momentOf(daysAfter(to.value, 1), 0, workspace.timeZone) } : {}),
 }))
 const { rows, next, isLooking, failure, look } = usePaged(filter, (of, before) => logPage(of, before, PAGE))
 const outbox = useOutbox(() => void look(false))

@@ -39,7 +39,6 @@ const {
 const emit = defineEmits<{ save: [body: WeldRecord] }>()
 const workspace = useWorkspace()
 const session = useSession()
-const zone = computed(() => workspace.shop?.timeZone ?? null)
 
 const LIMITS = { voltsV: [5, 100, 'V'], currentA: [1, 2000, 'A'] } as const
 const STATES = RECORD_STATES.filter((one) => one !== 'planned').map((id) => ({ id, name: STATE_WORDS[id] }))
@@ -76,7 +75,7 @@ watch(open, (isOpen) => {
     state: from.state === 'planned' ? 'done' : from.state,
     outcome: from.outcome,
     welder: row?.welder ?? session.me?.who ?? '',
-    day: shopDay(row?.weldedAt ?? new Date(), zone.value),
+    day: shopDay(row?.weldedAt ?? new Date(), workspace.timeZone),
     welds: from.welds,
     minutes: from.minutes,
     settings: { ...from.settings },
@@ -114,11 +113,11 @@ function save(): void {
   if (!from) return
   try {
     const now = new Date()
-    const day = fields.day ?? shopDay(now, zone.value)
+    const day = fields.day ?? shopDay(now, workspace.timeZone)
     const welds = fields.welds ?? 1
     emit('save', {
       ...from,
-      weldedAt: weldedAtOf(day, row?.weldedAt ?? null, now, zone.value),
+      weldedAt: weldedAtOf(day, row?.weldedAt ?? null, now, workspace.timeZone),
       welder: fields.welder || null,
       setUpVersion:
         row?.setUpVersion ?? (from.setUpId ? workspace.versionOf('set-ups', from.setUpId) || null : null),

@@ -1,8 +1,8 @@
 /** What is said of the log: settings, states, outcomes, in the shop's units. */
 import {
   type Notation,
-  printNumber,
   printQuantity,
+  printTenth,
   type RecordState,
   type SettingKey,
   SETTING_KEYS,
@@ -37,7 +37,7 @@ export const QUANTITY_OF = {
 
 /** @returns a setting with its unit: `19.5 V`, `320 in/min` */
 export function settingText(key: SettingKey, value: number, notation: Notation): string {
-  if (key === 'voltsV') return `${printNumber(Number(value.toFixed(1)), notation.locale)} V`
+  if (key === 'voltsV') return `${printTenth(value, notation.locale)} V`
   if (key === 'currentA') return `${Math.round(value)} A`
   return printQuantity(QUANTITY_OF[key], value, notation)
 }

@@ -12,7 +12,7 @@ const backups = useBackups()
 const session = useSession()
 const notice = useNotice()
 const when = useWhen()
-const { number } = usePrint()
+const { tenth } = usePrint()
 const problem = ref('')
 const isMaking = ref(false)
 
@@ -23,7 +23,7 @@ const WHY: Record<string, string> = {
   'before-restore': 'before a restore',
 }
 const sizeOf = (bytes: number): string =>
-  bytes < 1e6 ? `${Math.ceil(bytes / 1e3)} kB` : `${number(bytes / 1e6, 2)} MB`
+  bytes < 1e6 ? `${Math.ceil(bytes / 1e3)} kB` : `${tenth(bytes / 1e6)} MB`
 const telling = async (work: () => Promise<void>): Promise<void> => {
   problem.value = ''
   await work().catch((error: unknown) => {

@@ -62,12 +62,14 @@ const inTheWay = computed(() =>
 const leftOut = computed(() => plan.answer.value?.week.leftOut ?? [])
 
 /** What is done, with its day by the shop's clock. */
-const zone = computed(() => workspace.shop?.timeZone ?? null)
 const today = computed(() => Math.floor(plan.nowMin.value / DAY_MIN))
 const doneByDay = computed(() =>
   [...plan.work.states.value.values()]
     .filter(({ state }) => state === 'done')
-    .map((work) => ({ work, day: Math.floor(shopMinute(new Date(work.lastAt), zone.value) / DAY_MIN) })),
+    .map((work) => ({
+      work,
+      day: Math.floor(shopMinute(new Date(work.lastAt), workspace.timeZone) / DAY_MIN),
+    })),
 )
 const doneOn = (day: number) => doneByDay.value.flatMap((one) => (one.day === day ? [one.work] : []))
 const doneToday = computed(() => doneOn(today.value))

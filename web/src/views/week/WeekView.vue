@@ -35,7 +35,7 @@ const tabs = useBoardTabs()
 const plan = usePlan()
 const search = useSearch(plan)
 const words = usePlanWords()
-const { number } = usePrint()
+const { tenth } = usePrint()
 
 const by = ref<'machine' | 'welder'>('machine')
 const dayCount = ref(5)
@@ -197,10 +197,7 @@ const LOOSE = 0.3
 const gapText = computed(() => {
   if (!gap.value) return ''
   const { workPct, late: lateMin, leastLate } = gap.value
-  const work =
-    workPct === null
-      ? ''
-      : `Work with changeovers is at most ${workPct < 0.05 ? '0' : number(workPct, 2)} % above the least.`
+  const work = workPct === null ? '' : `Work with changeovers is at most ${tenth(workPct)} % above the least.`
   const lateness =
     lateMin < 0.5
       ? 'Nothing is late.'

@@ -17,7 +17,7 @@ export function useShopClock(): ShopClock {
   const workspace = useWorkspace()
   const now = useNow({ interval: 20_000 })
   const nowMin = computed(() => {
-    const minute = shopMinute(now.value, workspace.shop?.timeZone ?? null)
+    const minute = shopMinute(now.value, workspace.timeZone)
     return Math.floor(minute / STEP_MIN) * STEP_MIN
   })
   return { nowMin, today: computed(() => dayOf(nowMin.value)) }
