@@ -1,6 +1,7 @@
 /** Criteria of the power source: what it is rated for, how it starts, how its AC is set, what opens the gas. */
 import { commonPractice, dataPlate, standard } from '../basis/source.ts'
 import { assumed, calculation } from '../calculation/calculation.ts'
+import type { PowerSource } from '../kinds/equipment.ts'
 import { figure, list, message, word } from '../model/message.ts'
 import { coveredClassOf } from '../reference/coveredElectrodes.ts'
 import { gasFlow } from '../trade/gasFlow.ts'
@@ -27,6 +28,22 @@ const ratedForProcess = ofSetUp(
   { concerns: 'process', mends: (_c, _d, { code, params }) => [message(`source-${code}`, params)] },
 )
 
+type Wave = 'ac' | 'dc'
+const givesTigOn = (powerSource: PowerSource | null, wave: Wave): boolean =>
+  powerSource?.processes.some((p) => p.family === 'gtaw' && p.outputs.includes(wave)) ?? false
+
+const TIG_ON = {
+  ac: { process: 'gtaw-ac', polarity: 'ac' },
+  dc: { process: 'gtaw-dc', polarity: 'dcen' },
+} as const
+/** TIG is set to the other current where the source gives it; else it takes another source. */
+const otherWave =
+  (wave: Wave): NonNullable<Criterion['mends']> =>
+  ({ powerSource }) =>
+    givesTigOn(powerSource, wave)
+      ? [{ ...message(`set-to-${wave}`), patch: { on: 'set-up', change: TIG_ON[wave] } }]
+      : [message(wave === 'ac' ? 'source-dc-only' : 'source-ac-only')]
+
 /** TIG on DC leaves the oxide of aluminium where it is. */
 const waveForMetal = ofWork(
   'wave-for-metal',
@@ -37,27 +54,27 @@ const waveForMetal = ofWork(
     const aluminium = metalsOf(capability, demand).find(({ metal }) => metal === 'aluminium')
     return aluminium ? bad('dc', {}, undefined, aluminium.weldId) : null
   },
-  {
-    concerns: 'wave',
-    mends({ powerSource }) {
-      const hasAc =
-        powerSource?.processes.some((p) => p.family === 'gtaw' && p.outputs.includes('ac')) ?? false
-      return hasAc
-        ? [
-            {
-              ...message('set-to-ac'),
-              patch: { on: 'set-up', change: { process: 'gtaw-ac', polarity: 'ac' } },
-            },
-          ]
-        : [message('source-dc-only')]
-    },
+  { concerns: 'wave', mends: otherWave('ac') },
+)
+
+const TIG_CURRENTS = commonPractice('currents for TIG by metal, welding handbooks, from memory')
+/** Old handbooks rate AC on steel as a second choice: the arc wanders, and half the heat goes into the tungsten. */
+const dcForMetal = ofWork(
+  'dc-for-metal',
+  'together',
+  ['powerSource', 'wire'],
+  (capability, demand) => {
+    if (capability.process.id !== 'gtaw-ac') return null
+    const steel = metalsOf(capability, demand).find(({ metal }) => metal !== 'aluminium')
+    return steel ? poor('ac', { metal: word('metal', steel.metal) }, TIG_CURRENTS, steel.weldId) : null
   },
+  { concerns: 'wave', mends: otherWave('dc') },
 )
 
 /** Balance and frequency can be set only where the plate has a range. */
 const acControl = ofSetUp('ac-control', 'together', ['powerSource'], ({ powerSource, process }) => {
   if (process.id !== 'gtaw-ac' || !powerSource) return null
-  if (!powerSource.processes.some((p) => p.family === 'gtaw' && p.outputs.includes('ac'))) return null
+  if (!givesTigOn(powerSource, 'ac')) return null
   const { acBalance: balance, acFrequency: frequency, name } = powerSource
   if (!balance && !frequency) return poor('none', { source: name }, PLATE)
   const params = {
@@ -190,6 +207,7 @@ export const SOURCE_CRITERIA: readonly Criterion[] = [
   ratedForProcess,
   stickStrikes,
   waveForMetal,
+  dcForMetal,
   acControl,
   startMethod,
   electronicsNear,

@@ -142,6 +142,20 @@ const TABLE: Readonly<Record<string, readonly Case[]>> = {
       null,
     ],
   ],
+  // Welding handbooks, from memory: DCEN for steel and stainless, AC the second choice; AC for aluminium.
+  'dc-for-metal': [
+    [
+      'steel rod on AC',
+      tig({ process: 'gtaw-ac', polarity: 'ac', wire: sampleWire({ form: 'rod' }) }),
+      'tight',
+    ],
+    ['steel rod on DC', tig({ wire: sampleWire({ form: 'rod' }) }), null],
+    [
+      'aluminium rod on AC',
+      tig({ process: 'gtaw-ac', polarity: 'ac', wire: aluminium({ form: 'rod' }) }),
+      null,
+    ],
+  ],
   'ac-control': [
     [
       'an inverter with balance',
@@ -1063,6 +1077,11 @@ describe('what a criterion says', () => {
     expect(patchOf('wave-for-metal', tig({ powerSource: acdc, wire: aluminium({ form: 'rod' }) }))).toEqual({
       on: 'set-up',
       change: { process: 'gtaw-ac', polarity: 'ac' },
+    })
+    const onAc = { process: 'gtaw-ac', polarity: 'ac', wire: sampleWire({ form: 'rod' }) } as const
+    expect(patchOf('dc-for-metal', tig({ ...onAc, powerSource: acdc }))).toEqual({
+      on: 'set-up',
+      change: { process: 'gtaw-dc', polarity: 'dcen' },
     })
   })
 

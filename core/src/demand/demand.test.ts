@@ -20,22 +20,35 @@ const jobOf = (joints: readonly Joint[], part: Partial<Job> = {}): Job => ({
   order: 'piece-by-piece',
   ...part,
 })
+const groove = weld({
+  kind: 'v',
+  legMm: null,
+  thicknessAMm: 12.7,
+  thicknessBMm: 12.7,
+  includedAngleDeg: 60,
+  rootFaceMm: 1.6,
+  rootGapMm: 2.4,
+  passes: null,
+  backing: false,
+})
 const solid = sampleWire()
 const demand = (job: Job, wire: typeof solid | null = solid, assumptions = {}) =>
   demandOf(job, 'gmaw-short', wire, { assumptions: { ...shop.assumptions, ...assumptions } })
 
 describe('a job', () => {
-  const one = demand(jobOf([weld()]))
   it('of four welds of two passes, three times, strikes 24 arcs', () => {
+    const one = demand(jobOf([weld()]))
     expect(one.arcs).toBe(24)
     expect(one.welds[0]?.oneArcS).toBeCloseTo((one.arcS ?? NaN) / 24, 9)
   })
   it('takes its arcs, its tacks of 12 s a weld and 30 s after each arc', () => {
+    const one = demand(jobOf([weld()]))
     expect(one.work).toMatchObject({ tackS: 144, handlingS: 720 })
     expect((one.workH ?? NaN) * 3600).toBeCloseTo((one.arcS ?? NaN) + 864, 6)
     expect(one.pauseS).toBe(30)
   })
   it('takes more beside the arc where the log says so, and no longer arcs', () => {
+    const one = demand(jobOf([weld()]))
     const slow = demand(jobOf([weld()]), solid, { besideArcWirePct: 150 })
     expect(slow.arcS).toBe(one.arcS)
     expect(slow.work).toMatchObject({ tackS: 216, handlingS: 1080 })
@@ -90,14 +103,14 @@ describe('its hardest weld', () => {
 })
 
 describe('its metals and positions', () => {
-  const mixed = demand(
-    jobOf([
-      weld({ materialA: 'hot-rolled', materialB: 'hot-rolled' }),
-      weld({ id: 'b', materialA: 'hot-rolled', materialB: 'stainless-304', position: 'overhead' }),
-      weld({ id: 'c', materialA: 'hot-rolled', materialB: 'stainless-304', position: 'overhead' }),
-    ]),
-  )
   it('are each named once, a pair with the first weld that joins it', () => {
+    const mixed = demand(
+      jobOf([
+        weld({ materialA: 'hot-rolled', materialB: 'hot-rolled' }),
+        weld({ id: 'b', materialA: 'hot-rolled', materialB: 'stainless-304', position: 'overhead' }),
+        weld({ id: 'c', materialA: 'hot-rolled', materialB: 'stainless-304', position: 'overhead' }),
+      ]),
+    )
     expect([...mixed.metals].sort()).toEqual(['carbon-steel', 'stainless'])
     expect(mixed.positions).toEqual(['flat', 'overhead'])
     expect(mixed.pairs.map(({ materialB, weldId }) => [materialB, weldId])).toEqual([
@@ -121,10 +134,10 @@ describe('stick', () => {
   const electrode = sampleWire({ form: 'covered', classification: 'E7018', diameterMm: 3.175, lengthMm: 350 })
   const byStick = (part: Partial<Job>, line: Partial<Joint> = {}) =>
     demandOf(jobOf([weld({ passes: 1, lengthMm: 1000, ...line })], part), 'smaw', electrode, shop)
-  const long = byStick({ pauseS: null })
-  const [line] = long.welds
   // A 1/8 in electrode lays some 150 to 250 mm of a 3/16 in fillet (common practice, no source).
   it('ends before a metre of weld does: each new electrode is an arc', () => {
+    const long = byStick({ pauseS: null })
+    const [line] = long.welds
     expect(line?.arcsPerWeld).toBeGreaterThanOrEqual(4)
     expect(line?.arcsPerWeld).toBeLessThanOrEqual(8)
     expect(long.arcs).toBe(12 * (line?.arcsPerWeld ?? NaN))
@@ -132,6 +145,8 @@ describe('stick', () => {
     expect(line?.oneArcS).toBeLessThan(120)
   })
   it('is changed sooner than a weld is gone to: the mean pause lies between both', () => {
+    const long = byStick({ pauseS: null })
+    const [line] = long.welds
     const short = byStick({ pauseS: null }, { lengthMm: 20 })
     expect(short.welds[0]?.arcsPerWeld).toBe(1)
     const { stickChangeS } = assumptionsOf(shop)
@@ -147,21 +162,11 @@ describe('stick', () => {
 })
 
 describe('an open groove', () => {
-  const groove = weld({
-    kind: 'v',
-    legMm: null,
-    thicknessAMm: 12.7,
-    thicknessBMm: 12.7,
-    includedAngleDeg: 60,
-    rootFaceMm: 1.6,
-    rootGapMm: 2.4,
-    passes: null,
-    backing: false,
-  })
   const plain = weld({ id: 'b' })
-  const open: Demand = demand(jobOf([groove, plain]))
-  const [root, fill, other] = open.runs
+  const opened = (): Demand => demand(jobOf([groove, plain]))
   it('is its root and its fill passes, a fillet beside it one run', () => {
+    const open = opened()
+    const [, fill, other] = open.runs
     expect(open.runs.map(({ joint: { id }, pass }) => [id, pass])).toEqual([
       ['a', 'root'],
       ['a', 'fill'],
@@ -175,6 +180,8 @@ describe('an open groove', () => {
     expect(settingsAreOf(other)).toBe(other)
   })
   it('takes the metal, the time and the arcs of both, tacked with the root alone', () => {
+    const open = opened()
+    const [root, fill] = open.runs
     const [line] = open.welds
     if (!line || !root || !fill) throw new Error('no root pass')
     expect(line.fillerG).toBeCloseTo(root.fillerG + fill.fillerG, 9)
@@ -188,6 +195,22 @@ describe('an open groove', () => {
   })
   it('has no time where no wire is chosen', () => {
     expect(demand(jobOf([groove]), null).welds[0]?.arcS).toBeNull()
+    expect(demand(jobOf([plain]), null).runs).toHaveLength(1)
+  })
+})
+
+describe('tacks', () => {
+  it('hold both ends, and stand no further apart than the shop says', () => {
+    const tacks = (lengthMm: number, tackS: number | null = null) => {
+      const [line] = demand(jobOf([weld({ lengthMm, tackS })]), solid, { tackEveryMm: 150 }).welds
+      return [line?.tacks, line?.tackS]
+    }
+    const { tackArcS, tackAroundS } = assumptionsOf(shop)
+    const each = tackArcS + tackAroundS
+    expect(tacks(100)).toEqual([2, 2 * each])
+    expect(tacks(150)).toEqual([2, 2 * each])
+    expect(tacks(310)).toEqual([4, 4 * each])
+    expect(tacks(310, 7)).toEqual([4, 7])
   })
 })
 
@@ -224,5 +247,52 @@ describe('a working of the job', () => {
       const last = reckoner.stepsOf([{ calculations: [id], value: null }]).at(-1)
       expect(last).toMatchObject({ id, weldId: null, result: { value: ends[at] } })
     }
+  })
+  it('shows one weld of each form, and names no other', () => {
+    const shown = (joints: readonly Joint[]) => {
+      const { reckoner } = traced(null, [...joints])
+      return new Set(
+        reckoner
+          .stepsOf([{ calculations: ['filler-total'], value: null }])
+          .flatMap(({ weldId }) => weldId ?? []),
+      )
+    }
+    const same = { thicknessAMm: 6, thicknessBMm: 6 }
+    const a = weld({ id: 'first', ...same })
+    const top = weld({ id: 'top', thicknessAMm: 9.5, thicknessBMm: 9.5, legMm: 6.35 })
+    const low = weld({ id: 'low', thicknessAMm: 2, thicknessBMm: 2, legMm: 2 })
+    const twin = weld({ id: 'twin', ...same })
+    // The hungriest and the thinnest always; of those between one of each form.
+    expect(shown([top, low, a, twin])).toEqual(new Set(['top', 'low']))
+    for (const other of [
+      { passes: null },
+      { tackS: null },
+      { thicknessAMm: 7 },
+      { position: 'overhead' as const },
+      { kind: 'lap' as const },
+      { materialB: 'stainless-304' as const },
+      { pattern: 'intermittent' as const, segmentMm: 50, pitchMm: 100 },
+    ])
+      expect(shown([top, low, { ...a, ...other, id: 'other' }]), JSON.stringify(other)).toContain('other')
+  })
+  it('of a groove ends in the current of the pass that is asked about', () => {
+    const of = demand(jobOf([groove]))
+    const currentOf = (pass: 'root' | 'fill') => {
+      const reckoner = new TracingReckoner(of.assumptions)
+      traceDemand(of, groove.id, reckoner, pass)
+      return reckoner.stepsOf([{ calculations: ['wanted-current'], value: null }]).at(-1)?.result.value
+    }
+    const [root, fill] = of.runs
+    expect([currentOf('root'), currentOf('fill')]).toEqual([root?.wantedA, fill?.wantedA])
+    expect(root?.wantedA).not.toBe(fill?.wantedA)
+  })
+  it('lists pauses, tacks and currents of every weld behind the duty, in their order', () => {
+    const { of, reckoner } = traced(null)
+    const duty = reckoner.stepsOf([{ calculations: ['job-duty'], value: null }]).at(-1)
+    const listed = (symbol: string) => duty?.terms.find((one) => one.symbol === symbol)?.value
+    expect(listed('p')).toEqual(of.runs.map(({ pauseS }) => pauseS))
+    expect(listed('T')).toEqual(of.runs.map(({ tackS }) => tackS))
+    expect(listed('I')).toEqual(of.runs.map(({ wantedA }) => wantedA))
+    expect(listed('a')).toEqual(of.runs.map(({ oneArcS }) => oneArcS))
   })
 })

@@ -6,6 +6,7 @@ import { computed, jobField, shopField, standard } from '../basis/source.ts'
 import { assumed, calculation, from, input, inputOrAssumed, listOf } from '../calculation/calculation.ts'
 import { type Reckoner, reckonerFor, type TracingReckoner } from '../calculation/reckoner.ts'
 import { PERIOD_S, type ArcSeries, worstArcOnS } from '../duty/window.ts'
+import type { Sequence } from '../duty/rest.ts'
 import { settleJob } from '../joints/contradictions.ts'
 import type { Job } from '../kinds/job.ts'
 import type { MaterialId, Metal } from '../model/material.ts'
@@ -17,7 +18,7 @@ import { arcTime, fillerUsed } from '../trade/deposit.ts'
 import { serviceOf } from '../trade/service.ts'
 import type { PassKind } from '../trade/layers.ts'
 import { wantedCurrent, wantedCurrentOf } from '../trade/wantedCurrent.ts'
-import { spellsOf } from './sequence.ts'
+import { arcsOf, spellsOf } from './sequence.ts'
 import {
   arcsByStick,
   arcsStruck,
@@ -163,19 +164,9 @@ function extremesOf(runs: readonly WeldFigures[], reckoner: Reckoner) {
   return { hungriest, thinnest }
 }
 
-/** Arcs in their order, with the heat of each: it goes with the square of the current. */
-const spellsIn = (
-  job: Job,
-  runs: readonly WeldFigures[],
-  hungriest: WeldFigures,
-  tackArcS: number,
-): readonly ArcSeries[] =>
-  spellsOf(
-    job,
-    runs,
-    runs.map(({ wantedA }) => (wantedA / hungriest.wantedA) ** 2),
-    tackArcS,
-  )
+/** The heat of each against the weld with the highest current: it goes with the square of the current. */
+const heatsOf = (runs: readonly WeldFigures[], hungriest: WeldFigures): readonly number[] =>
+  runs.map(({ wantedA }) => (wantedA / hungriest.wantedA) ** 2)
 
 /** @returns null without a wire */
 function dutyOf(
@@ -331,9 +322,19 @@ export class Demand {
     return this.hungriest.pauseS
   }
 
+  /** Arcs in their order, as far as they can change the worst ten minutes. */
   get spells(): readonly ArcSeries[] {
-    this.#spells ??= spellsIn(this.job, this.runs, this.hungriest, this.assumptions.tackArcS)
+    this.#spells ??= spellsOf(
+      this.job,
+      this.runs,
+      heatsOf(this.runs, this.hungriest),
+      this.assumptions.tackArcS,
+    )
     return this.#spells
+  }
+  /** All arcs of all pieces, in their order: for what takes the whole job. */
+  get allArcs(): Sequence {
+    return arcsOf(this.job, this.runs, heatsOf(this.runs, this.hungriest), this.assumptions.tackArcS)
   }
   /** Arc-on share of the worst ten minutes at the weld with the highest current's current, %; null without a wire. */
   get dutyPct(): number | null {
@@ -428,6 +429,6 @@ export function traceDemand(
     wantedCurrentOf(last.joint, processId, wire, reckoner, job.preheatC, pass)
   reckoner.weldId = null
   const { hungriest } = extremesOf(runs, reckoner)
-  dutyOf(runs, spellsIn(job, runs, hungriest, assumptions.tackArcS), reckoner)
+  dutyOf(runs, spellsOf(job, runs, heatsOf(runs, hungriest), assumptions.tackArcS), reckoner)
   amountsOf(job, PROCESSES[processId].family, runs, assumptions, reckoner)
 }

@@ -103,4 +103,38 @@ describe('the spells of a batch', () => {
     const untacked = weld({ tacks: 0, tackS: 0 })
     expect(spells('weld-by-weld', 1, [untacked])[0]).toMatchObject({ arcS: 0, heat: 0 })
   })
+  // Arcs of a hundredth of a second would be millions: they are taken several pieces at a time, and heat the same.
+  it('of pieces that are done in a moment are few, and as much welding as ten minutes hold', () => {
+    const moment = weld({
+      joint: joint({ id: 'dot', count: 1 }),
+      oneArcS: 0.001,
+      arcsPerWeld: 1,
+      tackS: 0,
+      tacks: 0,
+      pauseS: 0.001,
+    })
+    const laid = spells('piece-by-piece', 10_000_000, [moment])
+    expect(laid.length).toBeLessThanOrEqual(40_002)
+    const seconds = laid.reduce((sum, { arcS, offS, times }) => sum + (arcS + offS) * times, 0)
+    expect(seconds).toBeGreaterThan(599)
+    expect(seconds).toBeLessThan(602)
+    // Two spells of so many pieces, no more than there are.
+    expect(laid[1]?.times).toBe(16)
+  })
+  it('of pieces that take no time is one piece', () => {
+    const nothing = weld({ oneArcS: null, tackS: 0, tacks: 0, pauseS: 0 })
+    expect(spells('piece-by-piece', 50, [nothing])).toHaveLength(2)
+  })
+  it('end with the arc that fills ten minutes exactly', () => {
+    const ten = weld({
+      joint: joint({ id: 'ten', count: 1 }),
+      oneArcS: 600,
+      arcsPerWeld: 1,
+      tackS: 0,
+      pauseS: 0,
+    })
+    const after = weld({ joint: joint({ id: 'after', count: 1 }), pauseS: 0 })
+    const laid = spells('piece-by-piece', 9, [ten, after], [1, 1])
+    expect(laid.map(({ arcS }) => arcS)).toEqual([0, 600, 10, 20, 0, 600])
+  })
 })

@@ -1,5 +1,6 @@
 /** The order of welding as arcs and pauses: what a duty cycle is asked, for a piece and for the batch. */
 import { weldCountOf } from '../joints/weldCount.ts'
+import type { Sequence } from '../duty/rest.ts'
 import { PERIOD_S, type ArcSeries } from '../duty/window.ts'
 import type { Job } from '../kinds/job.ts'
 import type { PassKind } from '../trade/layers.ts'
@@ -51,6 +52,50 @@ export const sequenceOf = (welds: readonly WeldFigures[]): readonly SequenceLine
 const pieceSeconds = ({ joint, tackS, arcsPerWeld, oneArcS, pauseS }: WeldFigures): number =>
   weldCountOf(joint) * (tackS + arcsPerWeld * ((oneArcS ?? 0) + pauseS))
 
+/** Tacks first, then the arcs of one weld line or of one of its passes, for so many pieces. */
+function seriesOf(weld: WeldFigures, heat: number, pieces: number, tackArcS: number): readonly ArcSeries[] {
+  const { joint, oneArcS, arcsPerWeld, tacks, tackS, pauseS } = weld
+  // Tacks are so short beside ten minutes that their arcs and pauses are spread evenly over the tacking.
+  const arcShare = tackS > 0 ? Math.min(1, (tacks * tackArcS) / tackS) : 0
+  return [
+    { arcS: tackS * weldCountOf(joint) * pieces, offS: 0, times: 1, stretches: false, heat: heat * arcShare },
+    {
+      arcS: oneArcS ?? 0,
+      offS: pauseS,
+      times: arcsPerWeld * weldCountOf(joint) * pieces,
+      stretches: true,
+      heat,
+    },
+  ]
+}
+
+/**
+ * Every arc and pause of some pieces, weld by weld.
+ * @param runs whatever has one current: lines, or their passes
+ * @param heats (I/I_ref)² of each
+ */
+const batchOf = (
+  pieces: number,
+  runs: readonly WeldFigures[],
+  heats: readonly number[],
+  tackArcS: number,
+): readonly ArcSeries[] => runs.flatMap((weld, index) => seriesOf(weld, heats[index] ?? 1, pieces, tackArcS))
+
+/**
+ * Every arc and pause of the job in its order.
+ * @param runs whatever has one current: lines, or their passes
+ * @param heats (I/I_ref)² of each
+ */
+export function arcsOf(
+  job: Pick<Job, 'order' | 'quantity'>,
+  runs: readonly WeldFigures[],
+  heats: readonly number[],
+  tackArcS: number,
+): Sequence {
+  const [atOnce, repeats] = job.order === 'weld-by-weld' ? [job.quantity, 1] : [1, job.quantity]
+  return { series: batchOf(atOnce, runs, heats, tackArcS), repeats }
+}
+
 /**
  * The arcs of the batch, in order. A long batch is laid out only as far as it can change the worst ten minutes; pieces
  * that are done in a moment are taken several at once.
@@ -63,35 +108,11 @@ export function spellsOf(
   heats: readonly number[],
   tackArcS: number,
 ): readonly ArcSeries[] {
-  const spells = (weld: WeldFigures, index: number, pieces: number): ArcSeries[] => {
-    const { joint, oneArcS, arcsPerWeld, tacks, tackS, pauseS } = weld
-    const heat = heats[index] ?? 1
-    // Tacks are so short beside ten minutes that their arcs and pauses are spread evenly over the tacking.
-    const arcShare = tackS > 0 ? Math.min(1, (tacks * tackArcS) / tackS) : 0
-    return [
-      {
-        arcS: tackS * weldCountOf(joint) * pieces,
-        offS: 0,
-        times: 1,
-        stretches: false,
-        heat: heat * arcShare,
-      },
-      {
-        arcS: oneArcS ?? 0,
-        offS: pauseS,
-        times: arcsPerWeld * weldCountOf(joint) * pieces,
-        stretches: true,
-        heat,
-      },
-    ]
-  }
-  if (job.order === 'weld-by-weld') {
-    return runs.flatMap((weld, index) => spells(weld, index, job.quantity))
-  }
+  if (job.order === 'weld-by-weld') return batchOf(job.quantity, runs, heats, tackArcS)
   const pieceS = runs.reduce((sum, run) => sum + pieceSeconds(run), 0)
   const pieces = Math.min(job.quantity, pieceS > 0 ? Math.ceil(PERIOD_S / pieceS) + 1 : 1)
   const atOnce = Math.ceil((2 * runs.length * pieces) / MOST_SPELLS)
-  const batch = runs.flatMap((weld, index) => spells(weld, index, atOnce))
+  const batch = batchOf(atOnce, runs, heats, tackArcS)
   const repeats = Math.ceil(pieces / atOnce)
   if (repeats === 1) return batch
   return [...Array.from({ length: repeats - 1 }, () => batch).flat(), ...beginningOf(batch)]

@@ -2,6 +2,7 @@ import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { currentAtDutyA, dutyAtCurrentPct } from './curve.ts'
 import { pauseForDutyS, PERIOD_S, worstArcOnS, type ArcSeries } from './window.ts'
+import { run } from '../testing/arcSeries.ts'
 import { runs as tries } from '../testing/runs.ts'
 
 const worstDutyPct = (runs: readonly ArcSeries[]): number => (100 * worstArcOnS(runs)) / PERIOD_S
@@ -58,14 +59,6 @@ describe('duty curve', () => {
       ),
     )
   })
-})
-
-const run = (arcS: number, offS: number, times: number, heat = 1): ArcSeries => ({
-  arcS,
-  offS,
-  times,
-  heat,
-  stretches: true,
 })
 
 describe('the worst ten minutes', () => {

@@ -31,6 +31,13 @@ export function demoShop(demo: DemoId = 'inch'): ShopDocument {
   return read.value
 }
 
+/** @throws Error where the list has none of that id */
+export function oneOf<T extends { readonly id: string }>(list: readonly T[], id: string): T {
+  const found = list.find((one) => one.id === id)
+  if (!found) throw new Error(`the demo has no ${id}`)
+  return found
+}
+
 /** Of a set-up that hangs on a circuit: every one of the demo's jobs does. */
 export type DemoInput = FitInput & { readonly circuit: Circuit }
 

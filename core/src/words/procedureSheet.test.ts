@@ -45,6 +45,17 @@ describe('a procedure sheet', () => {
     expect(valueOf(fork(), 'Process')).toMatch(/\(ISO 4063: 111\)$/)
   })
 
+  it('has the leg of a fillet, and no leg of a groove or of a fillet that has none yet', () => {
+    const input = demoInput('press-frame', 'bay-2-wire')
+    expect(valueOf(sheetOf(input, { legMm: 4.7625 }), 'Size')).toMatch(/^leg /)
+    const groove = sheetOf(input, { kind: 'v', includedAngleDeg: 60, legMm: 4.7625 })
+    expect(valueOf(groove, 'Size')).toBe('')
+    expect(valueOf(groove, 'Joint and weld')).toBe('V butt, groove (BW)')
+    expect(valueOf(sheetOf(input), 'Joint and weld')).toBe('T-joint, fillet (FW)')
+    // A plug is neither.
+    expect(valueOf(sheetOf(input, { kind: 'plug', diameterMm: 12.7 }), 'Joint and weld')).toBe('Plug')
+  })
+
   it('says of each process what it uses, and none of what it has no use for', () => {
     expect(valueOf(frame(), 'Shielding gas (ISO 14175)')).toMatch(/M21/)
     expect(valueOf(frame(), 'Gas flow')).toMatch(/^\d+–\d+ CFH$/)

@@ -4,13 +4,18 @@
  */
 import type { Card } from '../card/card.ts'
 import type { FitInput } from '../fit/fit.ts'
+import type { JointKind } from '../model/jointKinds.ts'
 import { figure, message, type Param } from '../model/message.ts'
 import { MATERIALS } from '../reference/materials.ts'
 import { PROCESSES } from '../reference/processes.ts'
+import { isFillet } from '../trade/geometry.ts'
 import { jointName, printPosition } from '../weldlist/words.ts'
 import { benchSpeechOf } from './benchSpeech.ts'
 import { spokenCard } from './spokenCard.ts'
 import { capital, filled, type Speech, wordOf } from './speech.ts'
+
+/** Neither a fillet nor a groove. */
+const OTHER_KINDS: readonly JointKind[] = ['plug', 'slot', 'edge']
 
 export interface SheetLine {
   readonly label: string
@@ -81,7 +86,7 @@ export function procedureSheetOf(plain: Speech, card: Card, input: FitInput): Pr
             outcome ? range(speech, outcome.heatKJPerMm * 0.8, outcome.heatKJPerMm * 1.2, 'kJ/mm') : '',
           ],
         ]
-  const isFillet = joint.legMm !== null
+  const weldType = isFillet(joint) ? ', fillet (FW)' : OTHER_KINDS.includes(joint.kind) ? '' : ', groove (BW)'
   return {
     title: `Procedure sheet: ${job.name}, ${jointName(joint)}`,
     mark: 'Preliminary, not qualified',
@@ -109,11 +114,11 @@ export function procedureSheetOf(plain: Speech, card: Card, input: FitInput): Pr
               : `${mm(joint.thicknessAMm)} to ${mm(joint.thicknessBMm)}`,
           ),
           line('Outside diameter', joint.diameterMm === null ? 'plate' : mm(joint.diameterMm)),
-          line('Joint and weld', `${jointName(joint)}, ${isFillet ? 'fillet (FW)' : 'groove (BW)'}`),
-          line('Size', isFillet && joint.legMm !== null ? `leg ${mm(joint.legMm)}` : ''),
+          line('Joint and weld', `${jointName(joint)}${weldType}`),
+          line('Size', isFillet(joint) && joint.legMm !== null ? `leg ${mm(joint.legMm)}` : ''),
           line(
             'Root opening, root face',
-            isFillet ? 'none' : `${mm(joint.rootGapMm)}, ${mm(joint.rootFaceMm)}`,
+            isFillet(joint) ? 'none' : `${mm(joint.rootGapMm)}, ${mm(joint.rootFaceMm)}`,
           ),
           line('Angle', joint.includedAngleDeg === null ? 'none' : `${joint.includedAngleDeg}°`),
           line('Backing', joint.backing ? 'yes' : 'no'),

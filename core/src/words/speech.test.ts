@@ -160,6 +160,21 @@ describe('a cell of the board', () => {
     expect(cell({ demand: 190, capacity: 390 })).toBe('source +200 A')
     expect(cell({ demand: 40, capacity: 210, capacityLow: 60 })).toBe('source too hot −20 A')
     expect(cell({ demand: 60, capacity: 210, capacityLow: 60 })).toBe('source +150 A')
+    expect(cell({ demand: 40, capacity: 210, capacityLow: null })).toBe('source +170 A')
+    expect(cell({ demand: null, capacity: 210, capacityLow: 60 })).toBe('source')
+    expect(cell({ demand: 40, capacity: null, capacityLow: null })).toBe('source')
+  })
+  it('is named by the whole title where there are no short words for it', () => {
+    const compared = { unit: '', demand: null, capacity: null, marginPct: null }
+    expect(cell({ ...compared, criterion: 'stick-strikes' })).toBe('striking the electrode')
+    expect(cell({ ...compared, criterion: 'ac-control' })).toBe('AC balance and frequency')
+    expect(cell({ ...compared, criterion: 'no-criterion' })).toBe('no-criterion')
+    expect([midSentence('TIG Torch'), midSentence('Torch')]).toEqual(['TIG Torch', 'torch'])
+    // Below its range there are words of its own, or the title.
+    expect(cell({ criterion: 'no-criterion', unit: 'A', demand: 40, capacity: 210, capacityLow: 60 })).toBe(
+      'no-criterion −20 A',
+    )
+    expect(cell({ ...compared, criterion: 'source-duty', capacity: 40 })).toBe('duty')
   })
   it('says per cent of what is measured in no amps, the figure itself where its words have a place for it', () => {
     expect(cell({ criterion: 'arc-volts', unit: 'V', demand: 24, capacity: 21, marginPct: -12.5 })).toBe(

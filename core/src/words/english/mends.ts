@@ -68,6 +68,7 @@ export const ENGLISH_MENDS: Templates = {
   'larger-bead': 'A larger bead, a thinner wire or electrode, or a travel carriage',
   'more-beads': 'More passes',
   'set-to-ac': 'Set it to AC',
+  'set-to-dc': 'Set it to DCEN',
   'start-by': 'Start by {start}',
   'no-high-frequency': 'A power source with lift start, or move the electronics away',
   'shut-between': 'Close the valve between welds, or use a power source that switches the gas',

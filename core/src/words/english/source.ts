@@ -45,6 +45,11 @@ export const SOURCE: Readonly<Record<string, CriterionWords>> = {
     short: 'needs AC',
     sentences: { dc: 'TIG on aluminium needs AC. DC does not break the oxide' },
   },
+  'dc-for-metal': {
+    title: 'DC for steel',
+    short: 'DC is usual',
+    sentences: { ac: 'TIG on {metal} is usual on DCEN. On AC the arc wanders and the tungsten wears fast' },
+  },
   'ac-control': {
     title: 'AC balance and frequency',
     sentences: {
