@@ -24,3 +24,18 @@ export const timed = (work: () => void, times = RUNS): number[] =>
     work()
     return performance.now() - began
   })
+/** @returns ms of one run, cold */
+export const once = (work: () => unknown): number => {
+  const began = performance.now()
+  work()
+  return performance.now() - began
+}
+
+/** How steeply a time grows with a size: the slope of the straight line through their logarithms. */
+export function growth(sizes: readonly number[], times: readonly number[]): number {
+  const [x, y] = [sizes.map(Math.log), times.map(Math.log)]
+  const mean = (values: readonly number[]): number => values.reduce((a, b) => a + b, 0) / values.length
+  const [mx, my] = [mean(x), mean(y)]
+  const above = x.reduce((sum, one, at) => sum + (one - mx) * ((y[at] ?? 0) - my), 0)
+  return above / x.reduce((sum, one) => sum + (one - mx) ** 2, 0)
+}

@@ -1,5 +1,4 @@
 /** Figures of the computation alone, in one thread: a board, one cell, one working. Prints one line of JSON a figure. */
-import highsLoader from 'highs'
 import {
   capabilityOf,
   cardOf,
@@ -11,24 +10,17 @@ import {
   Claims,
   runOut,
   chosenOf,
-  choose,
   couldDo,
   CouldDoSearch,
   demandOf,
   explain,
-  kitProblemOf,
-  LIBRARY,
   onMachineOf,
   partsOf,
   pairsOf,
   powerOf,
   shopPowerOf,
-  solveWith,
-  studyKit,
   trialOf,
   tripsOf,
-  type Job,
-  type PowerSource,
   type Shelf,
   assess,
 } from '../../core/src/index.ts'
@@ -39,7 +31,9 @@ import { MOST_TEXT } from '../../core/src/weldlist/read.ts'
 import { readSize } from '../../core/src/weldlist/size.ts'
 import { readJoint, readParts, readPosition, readWelds } from '../../core/src/weldlist/text.ts'
 import { board, largestJob, machineBoard } from './board.ts'
-import { demo, median, print, timed } from './demo.ts'
+import { demo, growth, median, once, print, timed } from './demo.ts'
+import { kit } from './kit.ts'
+import { shelfOf } from './shelf.ts'
 import { practiceResiduals } from '../../core/src/testing/practiceSettings.ts'
 
 /** A month of 200 jobs of 20 welds: what each leaves for the next, and where each wire, gas and tungsten ends. */
@@ -160,20 +154,6 @@ function machinesAtWork(count: number) {
   return { shelf, atWork }
 }
 
-/** How steeply a time grows with a size: the slope of the straight line through their logarithms. */
-function growth(sizes: readonly number[], times: readonly number[]): number {
-  const [x, y] = [sizes.map(Math.log), times.map(Math.log)]
-  const mean = (values: readonly number[]): number => values.reduce((a, b) => a + b, 0) / values.length
-  const [mx, my] = [mean(x), mean(y)]
-  const above = x.reduce((sum, one, at) => sum + (one - mx) * ((y[at] ?? 0) - my), 0)
-  return above / x.reduce((sum, one) => sum + (one - mx) ** 2, 0)
-}
-const once = (work: () => unknown): number => {
-  const began = performance.now()
-  work()
-  return performance.now() - began
-}
-
 /** Everybody at work, and one machine with each of the others, which is asked where somebody looks. */
 function shopPower(): void {
   const how = { hours: 8, seed: 1 }
@@ -199,26 +179,6 @@ function shopPower(): void {
   print('shop-power-growth', growth(sizes, all), '')
   print('shop-power-pairs-of-one-of-30', pairs.at(-1) ?? 0, 'ms')
   print('shop-power-pairs-growth', growth(sizes, pairs), '')
-}
-
-/** Things of the demo and of the library over and over, every third of them to buy. */
-function shelfOf(counts: Readonly<Record<'powerSources' | 'guns' | 'wires' | 'gases', number>>): Shelf {
-  const PATHS = { powerSources: 'power-sources', guns: 'guns', wires: 'wires', gases: 'gases' } as const
-  const lists = Object.entries(counts).map(([key, count]) => {
-    const list = key as keyof typeof PATHS
-    const pattern = [
-      ...demo[list],
-      ...LIBRARY.flatMap(({ path, record }) => (path === PATHS[list] ? [record] : [])),
-    ]
-    const all = Array.from({ length: count }, (_, n) => {
-      const record = pattern[n % pattern.length] as { id: string; name: string }
-      const held = n % 3 === 2 ? 'candidate' : 'owned'
-      const bought = 'held' in record ? { held, price: 200 + ((n * 137) % 4000) } : {}
-      return { ...record, id: `${list.toLowerCase()}-${n}`, name: `${record.name} ${n}`, ...bought }
-    })
-    return [key, all] as const
-  })
-  return { ...demo, ...(Object.fromEntries(lists) as unknown as Pick<Shelf, keyof typeof counts>) }
 }
 
 /** Machines of which no two are alike but for name and price. */
@@ -255,106 +215,6 @@ function could(): void {
     once(() => again.forEach((job) => job && search.answer(job, 40))),
     'ms',
   )
-}
-
-/** The demo's machines again and again, each weaker or stronger and at another price. */
-function machinesToBuy(count: number): readonly PowerSource[] {
-  return Array.from({ length: count }, (_, n): PowerSource => {
-    const one = demo.powerSources[n % demo.powerSources.length]
-    if (!one) throw new Error('the demo has no machine')
-    const factor = 0.7 + ((n * 37) % 60) / 100
-    const processes = one.processes.map((process) => ({
-      ...process,
-      supplies: process.supplies.map((supply) => ({
-        ...supply,
-        outputMaxA: supply.outputMaxA * factor,
-        ratedPoints: supply.ratedPoints.map((point) => ({ ...point, currentA: point.currentA * factor })),
-      })),
-    }))
-    const price = Math.round(500 + 4000 * factor ** 2 + ((n * 397) % 900))
-    return { ...one, id: `machine-${n}`, name: `${one.name} ${n}`, held: 'candidate', price, processes }
-  })
-}
-
-/** The demo's jobs again and again, each kind with other lengths. */
-const manyJobs = (count: number, lengths: number): readonly Job[] =>
-  Array.from({ length: count }, (_, n): Job => {
-    const job = demo.jobs[n % demo.jobs.length]
-    if (!job) throw new Error('the demo has no job')
-    const factor = 0.6 + (Math.floor(n / demo.jobs.length) % lengths) / 4
-    const joints = job.joints.map((joint) => ({ ...joint, lengthMm: joint.lengthMm * factor }))
-    return { ...job, id: `job-${n}`, joints, timesPerYear: 1 + (n % 12) }
-  })
-
-/** So many items: two of five are machines to buy, each weaker or stronger than another; a third of the rest is owned. */
-function manyItems(count: number): Shelf {
-  const share = (of: number): number => Math.max(1, Math.round(count * of))
-  const { guns, wires, gases } = shelfOf({
-    powerSources: 1,
-    guns: share(0.15),
-    wires: share(0.12),
-    gases: share(0.03),
-  })
-  const parts = Array.from({ length: share(0.3) }, (_, n) => {
-    const part = demo.parts[n % demo.parts.length]
-    if (!part) throw new Error('the demo has no part')
-    const held = n % 3 === 0 ? ('owned' as const) : ('candidate' as const)
-    return { ...part, id: `part-${n}`, name: `${part.name} ${n}`, held, price: 5 + ((n * 37) % 90) }
-  })
-  // Guns of another length are other guns; what differs in name and price alone would be looked at once.
-  const unlike = guns.map((gun, n) => ({ ...gun, lengthMm: gun.lengthMm + n }))
-  return { ...demo, powerSources: [...machinesToBuy(share(0.4))], guns: unlike, wires, gases, parts }
-}
-
-/** From the shop to the proven plan, with every set-up that could be put together. */
-async function kit(): Promise<void> {
-  const solve = solveWith(await highsLoader(), 20)
-  const provenIn = (jobs: readonly Job[], items: number): number =>
-    once(() => {
-      const problem = kitProblemOf({
-        shop: demo.shop,
-        shelf: manyItems(items),
-        setUps: demo.setUps,
-        jobs,
-        seeksAll: true,
-      })
-      const chosen = choose(problem, solve, {})
-      if (!chosen?.proof.isProven || !problem.isWhole)
-        throw new Error(`${jobs.length} jobs: not proven among all`)
-    })
-  const sizes = [60, 120, 250, 500]
-  const times = sizes.map((size) => provenIn(manyJobs(8, 1), size))
-  print('kit-8x500-proven', times.at(-1) ?? 0, 'ms')
-  print('kit-growth-with-items', growth(sizes, times), '')
-  const kinds = [1, 2, 3, 5]
-  const byKinds = kinds.map((lengths) => provenIn(manyJobs(200, lengths), 120))
-  print(
-    'kit-growth-with-kinds-of-jobs',
-    growth(
-      kinds.map((lengths) => lengths * demo.jobs.length),
-      byKinds,
-    ),
-    '',
-  )
-  print('kit-100-jobs-of-24-kinds-x300-proven', provenIn(manyJobs(100, 3), 300), 'ms')
-  print('kit-200-jobs-of-8-kinds-x500-proven', provenIn(manyJobs(200, 1), 500), 'ms')
-  print('kit-200-jobs-of-40-kinds-x500-proven', provenIn(manyJobs(200, 5), 500), 'ms')
-
-  const problem = kitProblemOf({
-    shop: demo.shop,
-    shelf: manyItems(300),
-    setUps: demo.setUps,
-    jobs: manyJobs(100, 3),
-    seeksAll: true,
-  })
-  const since = performance.now()
-  let firstRows = Infinity
-  const { best } = studyKit(problem, solve, { budget: null, others: [] }, ({ worth = [] }) => {
-    if (worth.length > 0) firstRows = Math.min(firstRows, performance.now() - since)
-  })
-  if (!best) throw new Error('no plan was found')
-  print('kit-100x300-study-first-rows', firstRows, 'ms')
-  print('kit-100x300-study', performance.now() - since, 'ms')
 }
 
 /** What people may type, at its longest, and twice as short: a reader that takes four times as long for twice as much is none. */

@@ -9,7 +9,6 @@ import {
   wireSchema,
 } from '@brannik/core'
 import { afterEach, describe, expect, it } from 'vitest'
-import { readConfig } from './config.ts'
 import { inTransaction, openDatabase, type Database } from './database.ts'
 import { isMigrationDue, migrate } from './migrate.ts'
 import { versionOf } from './stores/history.ts'
@@ -357,18 +356,5 @@ describe('the database itself', () => {
     })
     await expect(work).rejects.toThrow('half way')
     expect(await count(database, 'select count(*) from record')).toBe(0)
-  })
-})
-
-describe('configuration', () => {
-  it('names the variable and the remedy', () => {
-    expect(() => readConfig({})).toThrow(/DATABASE_URL.*npm start/)
-    expect(() => readConfig({ DATABASE_URL: 'postgres://x', PORT: 'eighty' })).toThrow(
-      /PORT must be a port number/,
-    )
-  })
-
-  it('is on loopback unless told otherwise', () => {
-    expect(readConfig({ DATABASE_URL: 'postgres://x' })).toMatchObject({ host: '127.0.0.1', port: 4870 })
   })
 })

@@ -2,9 +2,12 @@
  * A supplier that is slow, wrong or down. What he must not do to a shop is common practice: an order counts once, nonsense is
  * not believed, and nobody waits for him.
  */
+import { once } from 'node:events'
+import { createServer } from 'node:http'
+import type { AddressInfo } from 'node:net'
 import { CALM, startSupplier, type SupplierStandIn } from '@brannik/stand-ins'
 import { afterAll, afterEach, beforeAll, describe, expect, it } from 'vitest'
-import { NoAnswer, supplierAt } from './supplier.ts'
+import { NoAnswer, pricedSchema, supplierAt, takenSchema } from './supplier.ts'
 import { startTestServer, type TestServer } from './testing.ts'
 
 let standIn: SupplierStandIn
@@ -68,6 +71,47 @@ describe('prices', () => {
   })
 })
 
+describe('a price', () => {
+  const price = {
+    item: WIRE.item,
+    price: 80,
+    currency: 'USD',
+    inStock: 4,
+    leadDays: 2,
+    breakFrom: null,
+    breakPrice: null,
+  }
+  const wrong = (part: object): string =>
+    pricedSchema.safeParse({ ...price, ...part }).error?.issues.map(({ message }) => message)[0] ?? ''
+  it('is more than nothing, less than a fortune, in a currency, and comes within a year', () => {
+    expect(wrong({})).toBe('')
+    expect(wrong({ price: 0 })).toBe('is not more than 0')
+    expect(wrong({ price: 100_000 })).toBe('')
+    expect(wrong({ price: 100_000.01 })).toBe('is more than 100000')
+    expect(wrong({ currency: 'dollars' })).toBe('is no currency')
+    expect(wrong({ currency: 'usd' })).toBe('is no currency')
+    for (const part of [{ inStock: -1 }, { inStock: 1.5 }, { leadDays: -1 }, { leadDays: 366 }])
+      expect(wrong(part), JSON.stringify(part)).not.toBe('')
+    expect(wrong({ inStock: 0, leadDays: 365 })).toBe('')
+  })
+  it('by the dozen is less than by the piece, and has its number', () => {
+    expect(wrong({ breakFrom: 2, breakPrice: 79 })).toBe('')
+    expect(wrong({ breakFrom: 12 })).toBe('has half a price break')
+    expect(wrong({ breakPrice: 79 })).toBe('has half a price break')
+    expect(wrong({ breakFrom: 12, breakPrice: 80 })).toBe('has a price break that is dearer')
+    expect(wrong({ breakFrom: 1, breakPrice: 79 })).not.toBe('')
+  })
+  it('of an order has a number', () => {
+    const taken = (part: object) => takenSchema.safeParse({ number: 'A-1', leadDays: 3, ...part }).success
+    expect([
+      taken({}),
+      taken({ number: '' }),
+      taken({ number: 'x'.repeat(61) }),
+      taken({ leadDays: 366 }),
+    ]).toEqual([true, false, false, false])
+  })
+})
+
 describe('a supplier who does not answer', () => {
   it('is given his time and no more, then left alone, and the server answers all the while', async () => {
     const own = supplierAt(standIn.url)
@@ -80,6 +124,29 @@ describe('a supplier who does not answer', () => {
     await expect(own.prices([WIRE], 'USD')).rejects.toThrow('has not answered several times')
     await own.close()
     expect((await server.call('GET', '/api/stock?limit=1')).status).toBe(200)
+  })
+  it('to an order with a number has not taken it', async () => {
+    let isClosed = false
+    const silent = createServer((_, response) => {
+      response.setHeader('Content-Type', 'application/json').end('{}')
+    }).listen(0, '127.0.0.1')
+    await once(silent, 'listening')
+    const { port } = silent.address() as AddressInfo
+    const own = supplierAt(null, () =>
+      Promise.resolve({
+        ...standIn,
+        url: `http://127.0.0.1:${port}`,
+        close: () => {
+          isClosed = true
+          return Promise.resolve()
+        },
+      }),
+    )
+    await expect(own.order('key', [{ item: WIRE.item, packs: 1 }])).rejects.toThrow('without an order number')
+    // A stand-in that was started ends with the line.
+    await own.close()
+    expect(isClosed).toBe(true)
+    silent.close()
   })
   it('is said in words, and no fault of this server', async () => {
     const deaf = supplierAt('http://127.0.0.1:9')

@@ -11,19 +11,21 @@ import { forgetOldChanges } from './stores/changeLog.ts'
 
 const EVERY_MS = 3_600_000
 
+/** Forgets what is too old to matter, once. */
+export async function tidy(database: Database, retention: RetentionSettings): Promise<void> {
+  await forgetOldAnswers(database)
+  await forgetOldChanges(database)
+  await forgetOldSessions(database)
+  await forgetOldCounts(database)
+  await forgetOldBrowsers(database)
+  await forgetOldLinks(database)
+  await retain(database, retention)
+}
+
 /** @returns what stops it */
 export function startUpkeep(database: Database, logger: Logger, retention: RetentionSettings): () => void {
-  const tidy = async (): Promise<void> => {
-    await forgetOldAnswers(database)
-    await forgetOldChanges(database)
-    await forgetOldSessions(database)
-    await forgetOldCounts(database)
-    await forgetOldBrowsers(database)
-    await forgetOldLinks(database)
-    await retain(database, retention)
-  }
   const timer = setInterval(() => {
-    tidy().catch((error: unknown) => {
+    tidy(database, retention).catch((error: unknown) => {
       logger.warn(error, 'upkeep failed; it is tried again in an hour')
     })
   }, EVERY_MS)

@@ -36,6 +36,9 @@ const needOf = (slot: Slot, trial: Capability): Need | undefined =>
 export const failingSlots = (capability: Capability, demand: Demand | null): readonly Slot[] =>
   SLOTS.filter((slot) => worstOf(assessSlot(slot, capability, demand)) === 'fails')
 
+/** What is chosen again because of what was chosen after it: a wire by its gas, its liner by the wire. */
+const MOST_TIMES = 3
+
 interface Options {
   /** `small` leaves circuit, source, gun, wire, gas and tungsten as they are; `all` fills those too. */
   readonly which?: 'small' | 'all'
@@ -55,28 +58,32 @@ export function fitOut(
   { which = 'small', leave = [], demand = null }: Options = {},
 ): FittedOut {
   let trial = capability
-  const changed: Slot[] = []
-  const put: <S extends Slot>(slot: S, item: Capability[S]) => void = (slot, item) => {
-    trial = trial.with(slot, item as never)
-    changed.push(slot)
-  }
-  for (const slot of ORDER) {
-    const isMain = isMainSlot(slot)
-    const need = needOf(slot, trial)
-    const has = trial[slot]
-    const isCircuitAmiss = slot === 'circuit' && (need === undefined) === (has !== null)
-    if (isMain && which === 'small' && !isCircuitAmiss) continue
-    if (!need) {
-      if (has !== null && (!isMain || slot === 'circuit')) put(slot, null)
-      continue
+  /** @returns whether something changed */
+  function fillOnce(): boolean {
+    const before = trial
+    for (const slot of ORDER) {
+      const isMain = isMainSlot(slot)
+      const need = needOf(slot, trial)
+      const has = trial[slot]
+      const isCircuitAmiss = slot === 'circuit' && (need === undefined) === (has !== null)
+      if (isMain && which === 'small' && !isCircuitAmiss) continue
+      if (!need) {
+        if (has !== null && (!isMain || slot === 'circuit')) trial = trial.with(slot, null)
+        continue
+      }
+      if (leave.includes(slot)) continue
+      if (has !== null && worstOf(assessSlot(slot, trial, demand)) !== 'fails') continue
+      const [best] = offersFor(slot, trial, demand, shelf)
+      // The first that fits, or that nearly does; none where all of the shelf fails.
+      if (!best || best.verdict === 'fails' || best.item === has) continue
+      trial = trial.with(slot, best.item as never)
     }
-    if (leave.includes(slot)) continue
-    if (has !== null && worstOf(assessSlot(slot, trial, demand)) !== 'fails') continue
-    const [best] = offersFor(slot, trial, demand, shelf)
-    // The first that fits, or that nearly does; none where all of the shelf fails.
-    if (!best || best.verdict === 'fails' || best.item === has) continue
-    put(slot, best.item)
+    return trial !== before
   }
+  // A wire may fail by a gas that is chosen after it: then it is chosen once that gas is gone. Large parts alone wait so.
+  let times = 0
+  while (fillOnce() && which === 'all' && times < MOST_TIMES) times += 1
+  const changed = SLOTS.filter((slot) => trial[slot]?.id !== capability[slot]?.id)
   const change = Object.fromEntries(changed.map((slot) => [slotKey(slot), trial[slot]?.id ?? null]))
   return { capability: trial, change: change as Ids, changed }
 }

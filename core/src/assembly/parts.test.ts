@@ -3,8 +3,9 @@ import { describe, expect, it } from 'vitest'
 import { capabilityOf } from '../capability/capability.ts'
 import { chosenOf, emptyChoice } from '../capability/slots.ts'
 import type { Gun, PowerSource } from '../kinds/equipment.ts'
+import { SLOTS, slotKey } from '../kinds/slots.ts'
 import { PROCESS_IDS } from '../model/process.ts'
-import { demoShop } from '../testing/samples.ts'
+import { demoShop, oneOf } from '../testing/samples.ts'
 import { aluminiumWays } from './aluminium.ts'
 import { changeSetUp } from './change.ts'
 import { failingSlots, fitOut } from './fitOut.ts'
@@ -14,14 +15,9 @@ import { swapFinder } from './swaps.ts'
 
 const demo = demoShop()
 const { shop } = demo
-const find = <T extends { readonly id: string }>(list: readonly T[], id: string): T => {
-  const found = list.find((one) => one.id === id)
-  if (!found) throw new Error(`the demo has no ${id}`)
-  return found
-}
-const quillon = find(demo.powerSources, 'quillon-210')
+const quillon = oneOf(demo.powerSources, 'quillon-210')
 const capabilityOfSetUp = (id: string, part: object = {}) => {
-  const setUp = { ...find(demo.setUps, id), ...part }
+  const setUp = { ...oneOf(demo.setUps, id), ...part }
   return capabilityOf(shop, setUp, chosenOf(setUp, demo))
 }
 
@@ -46,7 +42,7 @@ describe('a plate', () => {
 
 describe('a gun of the library', () => {
   const bare = (part: Partial<Gun>): Gun => ({
-    ...find(demo.guns, 'gun-250'),
+    ...oneOf(demo.guns, 'gun-250'),
     connector: null,
     valve: null,
     ...part,
@@ -106,7 +102,7 @@ describe('parts of the library', () => {
 })
 
 describe('what is set', () => {
-  const wire = find(demo.wires, 'e71t11-045')
+  const wire = oneOf(demo.wires, 'e71t11-045')
   it('is the polarity of the wire, of the process where it says none, and AC where the machine has no other', () => {
     expect(settingsFor('fcaw-s', wire, quillon)).toMatchObject({ process: 'fcaw-s', polarity: 'dcen' })
     expect(settingsFor('fcaw-s', { ...wire, polarity: 'dcep' }, quillon).polarity).toBe('dcep')
@@ -127,7 +123,7 @@ describe('what is set', () => {
 })
 
 describe('what follows a change', () => {
-  const setUp = find(demo.setUps, 'bay-2-wire')
+  const setUp = oneOf(demo.setUps, 'bay-2-wire')
   it('is small parts alone, or all that no longer goes', () => {
     const small = changeSetUp(shop, demo, setUp, { wireId: 'e71t11-045' })
     expect(small.along).toEqual(expect.arrayContaining(['roll', 'liner', 'tip']))
@@ -163,6 +159,28 @@ describe('filling a set-up', () => {
     expect(change).toMatchObject({ tipId: null, nozzleId: null })
     const heath = capabilityOfSetUp('heath-stick', { circuitId: 'bay-2' })
     expect(fitOut(heath, demo).change).toMatchObject({ circuitId: null })
+  })
+  it('names what it changed and nothing else, for every set-up of the demo in every process', () => {
+    for (const { id } of demo.setUps)
+      for (const process of PROCESS_IDS)
+        for (const which of ['small', 'all'] as const) {
+          const before = capabilityOfSetUp(id, { process })
+          const { capability, changed, change } = fitOut(before, demo, { which })
+          const differing = SLOTS.filter((slot) => capability[slot]?.id !== before[slot]?.id)
+          expect(new Set(changed)).toEqual(new Set(differing))
+          expect(changed).toHaveLength(differing.length)
+          for (const slot of differing) expect(change[slotKey(slot)]).toBe(capability[slot]?.id ?? null)
+          if (which === 'small') expect(capability.wire?.id).toBe(before.wire?.id)
+          // Once more there is nothing to do.
+          expect(fitOut(capability, demo, { which }).changed, `${id} ${process} ${which}`).toEqual([])
+        }
+  })
+  it('takes a wire for the rod where TIG becomes MIG, and the gas of the wire', () => {
+    const { capability } = fitOut(capabilityOfSetUp('bench-tig-dc', { process: 'gmaw-short' }), demo, {
+      which: 'all',
+    })
+    expect(capability.wire?.form).toBe('solid')
+    expect(failingSlots(capability, null)).not.toContain('gas')
   })
   it('leaves the large places alone unless all are asked', () => {
     const empty = capabilityOfSetUp('bay-2-wire', { gasId: null, gunId: null })

@@ -146,6 +146,55 @@ describe('set-ups that are proposed', () => {
     expect(first?.setUp.tipId).toBe('my-tip')
     expect(first?.parts.map(({ kind }) => kind)).not.toContain('contact-tip')
   })
+  it('make a part of the library the one that goes into this gun and under this wire', () => {
+    const shelf = shelfOf(dual)
+    const [gun] = shelf.guns
+    const [source] = shelf.powerSources
+    if (!gun || !source) throw new Error('a machine with its gun')
+    const named: Shelf = {
+      ...shelf,
+      guns: [{ ...gun, partsClass: '((M6)) Hand-Gun))' }],
+      powerSources: [{ ...source, feeder: source.feeder && { ...source.feeder, rollSystem: '30 × 10 mm' } }],
+    }
+    const parts = proposeSetUps(shop, named).proposals.flatMap((one) => one.parts)
+    const kinds = new Set(parts.map(({ kind }) => kind))
+    expect([...kinds]).toEqual(expect.arrayContaining(['drive-roll', 'contact-tip', 'nozzle', 'liner']))
+    for (const part of parts) {
+      const { id, name, held, kind } = part
+      expect(held).toBe('owned')
+      // As every key of the shelf: words in small letters with single hyphens between.
+      expect(id).toMatch(/^[a-z0-9]+(-[a-z0-9]+)*$/)
+      expect(id.length).toBeLessThanOrEqual(64)
+      if (part.kind === 'drive-roll') {
+        expect(part.rollSystem).toBe('30 × 10 mm')
+        expect(name).toMatch(/, 30 × 10 mm$/)
+        expect(id).toMatch(/-30-10-mm$/)
+      }
+      if (part.kind === 'contact-tip' || part.kind === 'nozzle') {
+        expect(part.partsClass).toBe('((M6)) Hand-Gun))')
+        expect(name).toMatch(/, \(\(M6\)\) Hand-Gun\)\)$/)
+        expect(id).toMatch(/-m6-hand-gun$/)
+      }
+      if (kind === 'liner') expect(name).not.toContain('Hand-Gun')
+    }
+  })
+  it('give a part a key of no more than 64 letters, however long the names are', () => {
+    const shelf = shelfOf(dual)
+    const long = 'of the wide bench feeder by the far door of the shed that was the barn before'
+    const parts = proposeSetUps(shop, {
+      ...shelf,
+      guns: shelf.guns.map((gun) => ({ ...gun, partsClass: long })),
+      powerSources: shelf.powerSources.map((one) => ({
+        ...one,
+        feeder: one.feeder && { ...one.feeder, rollSystem: long },
+      })),
+    }).proposals.flatMap((one) => one.parts)
+    const keys = parts
+      .filter(({ name }) => name.endsWith(long))
+      .map(({ kind, id }) => [kind, id.length] as const)
+    expect(new Set(keys.map(([kind]) => kind))).toEqual(new Set(['drive-roll', 'contact-tip', 'nozzle']))
+    for (const [, length] of keys) expect(length).toBe(64)
+  })
   it('leave out what is only thought of', () => {
     const shelf = shelfOf(dual)
     const thought = shelf.powerSources.map((one) => ({ ...one, held: 'candidate' as const }))
@@ -156,5 +205,90 @@ describe('set-ups that are proposed', () => {
     expect(proposals.map(({ setUp }) => setUp.process)).toEqual(['fcaw-s'])
     expect(lacks.find(({ process }) => process === 'gmaw-short')).toMatchObject({ code: 'lacks' })
     expect(proposeSetUps(shop, { ...shelfOf(dual), circuits: [] }).proposals).toEqual([])
+  })
+  // Common practice: AC for aluminium, DCEN for the rest; whoever wants it otherwise puts it together himself.
+  it('hold an aluminium rod on AC and a steel or stainless one on DC', () => {
+    const { proposals } = proposeSetUps(shop, demoShop())
+    const metals = (process: string) =>
+      new Set(
+        proposals.flatMap(({ setUp }) =>
+          setUp.process === process
+            ? (demoShop().wires.find(({ id }) => id === setUp.wireId)?.metal ?? [])
+            : [],
+        ),
+      )
+    expect(metals('gtaw-ac')).toEqual(new Set(['aluminium']))
+    expect(metals('gtaw-dc')).toEqual(new Set(['stainless']))
+  })
+  // Common practice, no source: rolls, liner and tip are changed with the wire.
+  it('are one for each wire that the gun feeds, with rolls for each', () => {
+    const { proposals } = proposeSetUps(shop, demoShop())
+    const fed = proposals
+      .filter(({ setUp }) => setUp.powerSourceId === 'quillon-210' && setUp.process === 'gmaw-short')
+      .map(({ setUp }) => [setUp.wireId, setUp.rollId])
+    expect(fed).toEqual([
+      ['er70s6-030', 'roll-quillon-v-smooth-0030'],
+      ['er70s6-035', 'roll-quillon-v-smooth-0035'],
+      ['er70s6-045', expect.stringContaining('v-smooth')],
+    ])
+  })
+  it('take no more than three wires of a process, and of one wire on several spools the first', () => {
+    const [wire] = WIRES.filter(({ form }) => form === 'covered')
+    if (!wire) throw new Error('no electrode')
+    const sticks = [3.2, 3.2, 2.4, 2.0, 1.6].map((diameterMm, at): Wire => ({
+      ...wire,
+      id: `stick-${at}`,
+      name: `Stick ${at}`,
+      diameterMm,
+    }))
+    const { proposals } = proposeSetUps(shop, { ...demoShop(), wires: sticks })
+    const held = proposals.flatMap(({ setUp }) =>
+      setUp.process === 'smaw' && setUp.powerSourceId === 'quillon-210' ? [setUp.wireId] : [],
+    )
+    expect(held).toHaveLength(3)
+    expect(held.filter((id) => id === 'stick-0' || id === 'stick-1')).toHaveLength(1)
+  })
+  it('have no gun, feeder or part that is only thought of', () => {
+    const demo = demoShop()
+    const thought = new Set(
+      [...demo.guns, ...demo.feeders, ...demo.parts].flatMap(({ id, held }) =>
+        held === 'candidate' ? id : [],
+      ),
+    )
+    const alike = { ...demo, guns: demo.guns.map((gun) => ({ ...gun, id: `${gun.id}-used` })) }
+    // What is thought of stands first on the shelf, and would go as well.
+    const twins = {
+      ...alike,
+      guns: [...demo.guns.map((gun) => ({ ...gun, held: 'candidate' as const })), ...alike.guns],
+    }
+    for (const shelf of [demo, twins]) {
+      const { proposals } = proposeSetUps(shop, shelf)
+      expect(proposals.length).toBeGreaterThan(10)
+      for (const { setUp } of proposals) {
+        if (shelf === twins) expect(setUp.gunId).toMatch(/-used$/)
+        for (const id of [setUp.gunId, setUp.feederId, setUp.rollId, setUp.linerId, setUp.tipId])
+          expect(thought.has(id ?? '')).toBe(false)
+      }
+    }
+  })
+  it('name what is lacking: circuit, rod and gun, each once', () => {
+    const whatOf = (shelf: Shelf) =>
+      proposeSetUps(shop, shelf).lacks.map(({ process, params }) => [
+        process,
+        (params['what'] as { list: readonly { code: string }[] }).list.map(({ code }) => code),
+      ])
+    const shelf = demoShop()
+    const bare = { ...shelf, circuits: [], wires: [] }
+    expect(whatOf(bare)).toContainEqual(['smaw', ['circuit', 'wire-covered']])
+    const empty = { ...shelf, guns: shelf.guns.filter(({ kind }) => kind !== 'holder') }
+    expect(whatOf(empty)).toContainEqual(['smaw', ['gun-covered']])
+  })
+  it('of a set that an engine drives hang on no circuit, though there is one', () => {
+    const demo = demoShop()
+    const powerSources = demo.powerSources.map((one) => ({ ...one, held: 'owned' as const }))
+    const { proposals } = proposeSetUps(shop, { ...demo, powerSources })
+    const heath = proposals.filter(({ setUp }) => setUp.powerSourceId === 'heath-300')
+    expect(heath.length).toBeGreaterThan(0)
+    for (const { setUp } of heath) expect(setUp.circuitId).toBeNull()
   })
 })

@@ -5,8 +5,9 @@
 import { designationOf } from '../reference/designation.ts'
 import { type Capability, capabilityOf, NOTHING_SET, type Settings } from '../capability/capability.ts'
 import { emptyChoice, idsOf, needsOf, slotWord } from '../capability/slots.ts'
-import { partOfSlot, type Slot } from '../kinds/slots.ts'
+import { partOfSlot, type Slot, SMALL_SLOTS } from '../kinds/slots.ts'
 import { missingSlots } from '../criteria/chosen.ts'
+import { concerning } from '../criteria/concerns.ts'
 import { assess, worstOf } from '../criteria/index.ts'
 import { isSoldTo, LIBRARY } from '../library/index.ts'
 import type { Circuit, Gun, Part, PowerSource, SetUp, Wire } from '../kinds/equipment.ts'
@@ -99,10 +100,18 @@ const idPart = (name: string | null | undefined): string =>
 /** More wires than this with one source are the owner’s to put together. */
 const MOST_WIRES = 3
 
-/** What is fed or held, as far as it goes. */
+const WAVE = concerning('wave')
+
+/** Without its wire and what follows it. */
+const withoutWire = (capability: Capability): Capability =>
+  [...SMALL_SLOTS, 'wire' as const].reduce((trial, slot) => trial.with(slot, null), capability)
+
+/** What is fed or held, as far as it goes; a set-up to begin with has the current that is usual for its metal. */
 function wiresFor(trial: Capability, shelf: Shelf): readonly Wire[] {
   const going = offersFor('wire', trial, null, shelf)
-    .filter(({ verdict }) => verdict !== 'fails')
+    .filter(
+      ({ verdict, reasons }) => verdict !== 'fails' && !reasons.some(({ criterion }) => WAVE.has(criterion)),
+    )
     .map(({ item }) => item)
     // Of one wire on spools of several sizes the first is enough.
     .filter(
@@ -201,7 +210,8 @@ export function proposeSetUps(shop: Shop, shelf: Shelf): SetUpsProposed {
   for (const source of owned.powerSources) {
     for (const process of PROCESS_IDS.filter((id) => isRatedFor(source, id))) {
       const empty = together(shop, owned, source, process, null).capability
-      const wires = wiresFor(empty.with('wire', null), owned)
+      // Rolls, liner and tip follow the wire, not the other way round.
+      const wires = wiresFor(withoutWire(empty), owned)
       const found = (wires.length > 0 ? wires : [null]).map((wire) =>
         together(shop, owned, source, process, wire),
       )

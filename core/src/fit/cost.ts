@@ -75,9 +75,10 @@ export const allowedDutyPct = (
   )
 
 function restSOf(capability: Capability, demand: Demand): number {
-  if (demand.dutyPct === null) return 0
   const allowedPct = allowedDutyPct(capability, demand)
-  return allowedPct > 0 ? restS(demand.spells, allowedPct, capability.reckoner) : 0
+  // Nothing is laid out where no ten minutes are too hot: that is most jobs on most machines.
+  const rests = demand.dutyPct !== null && demand.dutyPct > allowedPct && allowedPct > 0
+  return rests ? restS(demand.allArcs, allowedPct) : 0
 }
 
 const guess = (

@@ -193,6 +193,38 @@ describe('what would mend it', () => {
     expect(thicknesses.some((mm) => isWarmed('pressing-tray', 'bench-tig-dc', mm))).toBe(false)
   })
 
+  it('names what it puts in, and puts in what the process burns: a spool, a rod or a covered electrode', () => {
+    const itemsOf = { circuitId: shop.circuits, wireId: shop.wires, gasId: shop.gases, gunId: shop.guns }
+    const seen = new Set<string>()
+    for (const jobId of ['press-frame', 'pressing-tray', 'loader-fork'])
+      for (const setUp of shop.setUps) {
+        const { id } = setUp
+        const { entered, fit } = suggestFor(jobId, setUp)
+        for (const { patch, params, code } of suggest(entered, fit, 40)) {
+          if (patch.on === 'job-set-up') {
+            seen.add('set-up')
+            expect(patch.setUpId).not.toBe(id)
+            expect(params['what']).toBe(shop.setUps.find((one) => one.id === patch.setUpId)?.name)
+          }
+          if (patch.on !== 'set-up' || !code.startsWith('take')) continue
+          const [key, taken] = Object.entries(patch.change)[0] ?? []
+          seen.add(key ?? '')
+          expect(taken).not.toBe(setUp[key as keyof SetUp])
+          if (key === 'tungstenId') expect(setUp.process).toMatch(/^gtaw/)
+          else
+            expect(params['what']).toBe(
+              itemsOf[key as keyof typeof itemsOf].find((one) => one.id === taken)?.name,
+            )
+          if (key !== 'wireId') continue
+          const form = shop.wires.find((one) => one.id === taken)?.form
+          if (setUp.process.startsWith('gtaw')) expect(form).toBe('rod')
+          else if (setUp.process === 'smaw') expect(form).toBe('covered')
+          else expect(['rod', 'covered']).not.toContain(form)
+        }
+      }
+    expect([...seen].toSorted()).toEqual(['circuitId', 'gasId', 'set-up', 'tungstenId', 'wireId'])
+  })
+
   it('offers only what was tried and leaves fewer criteria failing', () => {
     for (const { id } of shop.jobs.filter(({ setUpId }) => setUpId !== null)) {
       const { entered, fit, suggestions } = suggestFor(id)

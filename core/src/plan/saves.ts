@@ -73,10 +73,12 @@ export function savesOf(
   const hasPins = question.blocks.some(({ isPinned }) => isPinned)
   return [
     ...(late.work === null ? saved('first', tried(ways, question, true)) : []),
+    // Lateness is minutes of work: each that is won is a minute of overtime.
     ...(overtimeH > 0
-      ? saved('overtime', overtime, {
-          price: Math.min(late.workMin, late.lateMin) * (labourPerHour / HOUR_MIN) * OVERTIME_PAY,
-        })
+      ? saved('overtime', overtime).map((save) => ({
+          ...save,
+          price: (late.lateMin - save.lateMin) * (labourPerHour / HOUR_MIN) * OVERTIME_PAY,
+        }))
       : []),
     ...(hasPins
       ? saved(

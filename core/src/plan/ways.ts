@@ -60,14 +60,22 @@ const isOwned = (capability: Capability): boolean =>
     return item === null || !isCandidate(item)
   })
 
-/** Root mean square over its arcs and pauses: what heats a breaker like it without end, A. */
-function heatingA(beats: readonly Beat[]): number {
+/** What is on all day: root mean square over its running and standing, A. */
+function steadyHeatingA(beats: readonly Beat[]): number {
   let [square, seconds] = [0, 0]
   for (const { onS, offS, times, onA, offA } of beats) {
     square += (onA ** 2 * onS + offA ** 2 * offS) * times
     seconds += (onS + offS) * times
   }
   return seconds === 0 ? 0 : Math.sqrt(square / seconds)
+}
+
+/** A job in its worst ten minutes: a breaker is warm by then, however long tacking went before, A. */
+function jobHeatingA(beats: readonly Beat[], dutyPct: number): number {
+  let [mostOnA, idleA] = [0, 0]
+  for (const { onA, offA } of beats) [mostOnA, idleA] = [Math.max(mostOnA, onA), Math.max(idleA, offA)]
+  const share = Math.min(1, dutyPct / HUNDRED)
+  return Math.sqrt(mostOnA ** 2 * share + idleA ** 2 * (1 - share))
 }
 
 /** Somebody has to fetch the wire or the gas first. */
@@ -137,14 +145,14 @@ export class Ways {
         (verdict === 'tight' ? (plannedMin * this.assumptions.tightCostPct) / HUNDRED : 0) +
         (isThere ? 0 : NOT_THERE_MIN) +
         (job.setUpId === null || job.setUpId === setUp.id ? 0 : NOT_CHOSEN_MIN)
-      ways.push({ setUp, verdict, plannedMin, dislikedMin, uses: this.#usesOf(job, setUp) })
+      ways.push({ setUp, verdict, plannedMin, dislikedMin, uses: this.#usesOf(job, setUp, demand.dutyPct) })
     }
     const made = { ways, nearest: ways.length === 0 ? nearest : null }
     this.#known.set(job, made)
     return made
   }
 
-  #usesOf(job: Job, setUp: SetUp): readonly NamedUse[] {
+  #usesOf(job: Job, setUp: SetUp, dutyPct: number | null): readonly NamedUse[] {
     const { shop, shelf } = this.of
     const things = [...this.#sharedBy.entries()].flatMap(([key, { kind }]): readonly NamedUse[] => {
       if (kind === 'preheat') return job.preheatC === null ? [] : [{ key, amount: 1 }]
@@ -154,12 +162,12 @@ export class Ways {
     const { nodes, drawers } = togetherOf(shop, shelf, [{ job, setUp }])
     const power = nodes.flatMap((node): readonly NamedUse[] => {
       const key = `${node.kind} ${node.id}`
-      const own = node.carries.find(({ drawer }) => drawers[drawer]?.machine)
-      if (!own) return []
+      const own = node.carries.map(({ drawer }) => drawers[drawer]).find((drawer) => drawer?.machine)
+      if (!own || dutyPct === null) return []
       // What runs beside it all day leaves less.
       const othersA = node.carries.reduce((sum, { drawer }) => {
         const one = drawers[drawer]
-        return sum + (one && one.machine === null ? heatingA(one.beats) : 0)
+        return sum + (one && one.machine === null ? steadyHeatingA(one.beats) : 0)
       }, 0)
       this.#power.set(key, {
         id: key,
@@ -167,7 +175,7 @@ export class Ways {
         name: node.name,
         capacity: Math.max(0, node.heldA - othersA),
       })
-      return [{ key, amount: heatingA(drawers[own.drawer]?.beats ?? []) }]
+      return [{ key, amount: jobHeatingA(own.beats, dutyPct) }]
     })
     return [...things, ...power]
   }

@@ -119,11 +119,11 @@ interface Column {
   readonly isForSale: boolean
 }
 
-export interface KitQuestion {
+/** What ways are made of, and which of them count. */
+export interface WaysQuestion {
   readonly shop: Shop
   readonly shelf: Shelf
   readonly setUps: readonly SetUp[]
-  readonly jobs: readonly Job[]
   /** Whether ways are put together of everything on the shelf, or only the set-ups that are written down are looked at. */
   readonly seeksAll?: boolean
   /** Whether small parts that nobody has entered may come from the library. */
@@ -132,6 +132,10 @@ export interface KitQuestion {
   readonly counts?: (verdict: Verdict) => boolean
   /** At which end of its typical range a missing price counts. */
   readonly costEnd?: CostEnd
+}
+
+export interface KitQuestion extends WaysQuestion {
+  readonly jobs: readonly Job[]
 }
 
 /** Of what does not do a job the one with the fewest criteria against it, and what is to be said of it first. */
@@ -149,16 +153,22 @@ function nearestOf(failing: readonly (readonly [Column, Demand])[]): Undoable['n
   return nearest
 }
 
-/** Finds the ways of each job, and what they need. */
-class Problem {
-  readonly items = new Map<string, KitItem>()
-  readonly found = new Map<string, JobWay>()
+interface WaysOfJob {
+  readonly ways: readonly KitWay[]
+  readonly nearest: Undoable['nearest']
+  readonly isWhole: boolean
+}
+
+/** Finds the ways of each job, and what they need; what was found for one plan is there for the next. */
+export class KitSearch {
+  readonly #items = new Map<string, KitItem>()
+  readonly #found = new Map<string, JobWay>()
+  readonly #known = new Map<string, WaysOfJob>()
   readonly #ground: Ground
   readonly #rules: WayRules
   readonly #columns: readonly Column[]
-  isWhole = true
 
-  constructor(readonly question: KitQuestion) {
+  constructor(readonly question: WaysQuestion) {
     const { shop, shelf, setUps, counts = does, costEnd = 'most', withLibrary = true } = question
     const { shiftHours, tightCostPct } = assumptionsOf(shop)
     this.#rules = { shiftHours, tightCostPct }
@@ -213,18 +223,27 @@ class Problem {
 
   #noteItem(slot: Slot, item: NonNullable<Capability[Slot]>, keys: readonly string[]): void {
     const key = keyOf(slot, item)
-    if (this.items.has(key) || !keys.includes(key)) return
+    if (this.#items.has(key) || !keys.includes(key)) return
     const price = this.#priceOf(slot, item)
-    if (price !== null) this.items.set(key, { key, slot, name: item.name, listed: priceOf(item), price })
+    if (price !== null) this.#items.set(key, { key, slot, name: item.name, listed: priceOf(item), price })
+  }
+
+  /** Jobs with equal needs have the same ways. */
+  #waysOf(job: Job): WaysOfJob {
+    const key = needsKey(job)
+    const known = this.#known.get(key)
+    if (known) return known
+    const made = this.#seek(job)
+    this.#known.set(key, made)
+    return made
   }
 
   /** What is written down first: of ways that are alike it is kept. */
-  waysOf(job: Job): { readonly ways: readonly KitWay[]; readonly nearest: Undoable['nearest'] } {
+  #seek(job: Job): WaysOfJob {
     const { ways, nearest } = this.#writtenWays(job)
-    if (this.question.seeksAll !== true) return { ways: withoutBeaten(ways), nearest }
-    const found = waysOfJob(this.#ground, job, this.#rules)
-    this.isWhole &&= found.isWhole
-    return { ways: withoutBeaten([...ways, ...found.ways.map((way) => this.#asKitWay(way))]), nearest }
+    if (this.question.seeksAll !== true) return { ways: withoutBeaten(ways), nearest, isWhole: true }
+    const { ways: found, isWhole } = waysOfJob(this.#ground, job, this.#rules)
+    return { ways: withoutBeaten([...ways, ...found.map((way) => this.#asKitWay(way))]), nearest, isWhole }
   }
 
   #writtenWays(job: Job) {
@@ -274,11 +293,11 @@ class Problem {
     // By its parts: a plan made with other prices calls the same set-up the same. No id of a record has a blank.
     const parts = SLOTS.map((slot) => capability[slot]?.id ?? '-').join(' ')
     const setUpId = `${capability.process.id} ${parts} ${verdict}`
-    this.found.set(setUpId, way)
+    this.#found.set(setUpId, way)
     return { setUpId, verdict, needs, oneOf, rents, ...asCost(cost) }
   }
 
-  get unpriced(): readonly string[] {
+  get #unpriced(): readonly string[] {
     const { shelf } = this.question
     const large = [
       ...shelf.powerSources.filter(({ rentPerDay }) => rentPerDay === null),
@@ -288,43 +307,45 @@ class Problem {
     ]
     return large.filter((one) => isCandidate(one) && one.price === null).map(({ name }) => name)
   }
+
+  /** @returns what there is to choose from for these jobs, pruned of what can never be best */
+  problemOf(jobs: readonly Job[]): KitProblem {
+    const { shop, shelf } = this.question
+    const { horizonYears } = assumptionsOf(shop)
+    const undoable: Undoable[] = []
+    let isWhole = true
+    const planned = jobs.flatMap((job): readonly KitJob[] => {
+      const { id, name, timesPerYear, worthPerRun } = job
+      const { ways, nearest, isWhole: hasAll } = this.#waysOf(job)
+      isWhole &&= hasAll
+      if (ways.length === 0) {
+        undoable.push({ jobId: id, name, nearest })
+        return []
+      }
+      const runs = timesPerYear === null ? 1 : timesPerYear * horizonYears
+      return [{ id, name, runs, worthPerRun, ways }]
+    })
+    const used = new Set<string>()
+    for (const { ways } of planned)
+      for (const { needs, oneOf } of ways) for (const key of [...needs, ...oneOf.flat(2)]) used.add(key)
+    return {
+      items: [...this.#items.values()].filter(({ key }) => used.has(key)),
+      jobs: planned,
+      undoable,
+      unpriced: this.#unpriced,
+      horizonYears,
+      found: new Map(this.#found),
+      shelfParts: new Set(shelf.parts.map(({ id }) => id)),
+      isWhole,
+    }
+  }
 }
 
 const asCost = ({ run, tight, guesses }: WayCost) => ({ costPerRun: run, tightCost: tight, guesses })
 
 /**
- * @returns what there is to choose from, pruned of what can never be best
+ * @returns what there is to choose from for these jobs, by a search that is not kept
  * @example kitProblemOf({ shop, shelf, setUps, jobs, seeksAll: true }).jobs[0]?.ways.length
  */
-export function kitProblemOf(question: KitQuestion): KitProblem {
-  const { shop, shelf, jobs } = question
-  const { horizonYears } = assumptionsOf(shop)
-  const problem = new Problem(question)
-  const known = new Map<string, ReturnType<Problem['waysOf']>>()
-  const undoable: Undoable[] = []
-  const planned = jobs.flatMap((job): readonly KitJob[] => {
-    const key = needsKey(job)
-    const found = known.get(key) ?? problem.waysOf(job)
-    known.set(key, found)
-    const { id, name, timesPerYear, worthPerRun } = job
-    if (found.ways.length === 0) {
-      undoable.push({ jobId: id, name, nearest: found.nearest })
-      return []
-    }
-    const runs = timesPerYear === null ? 1 : timesPerYear * horizonYears
-    return [{ id, name, runs, worthPerRun, ways: found.ways }]
-  })
-  const used = new Set<string>()
-  for (const { ways } of planned)
-    for (const { needs, oneOf } of ways) for (const key of [...needs, ...oneOf.flat(2)]) used.add(key)
-  return {
-    items: [...problem.items.values()].filter(({ key }) => used.has(key)),
-    jobs: planned,
-    undoable,
-    unpriced: problem.unpriced,
-    horizonYears,
-    found: problem.found,
-    shelfParts: new Set(shelf.parts.map(({ id }) => id)),
-    isWhole: problem.isWhole,
-  }
-}
+export const kitProblemOf = ({ jobs, ...question }: KitQuestion): KitProblem =>
+  new KitSearch(question).problemOf(jobs)

@@ -1,7 +1,7 @@
 /** Requirements: weighted scoring against a published example, musts, how sure a ranking is, what jobs ask. */
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import type { Requirement } from '../kinds/requirementSheet.ts'
+import { newRequirement } from '../kinds/requirementSheet.ts'
 import { samplePowerSource } from '../testing/equipment.ts'
 import { demoShop } from '../testing/samples.ts'
 import { requirementsOf } from './derive.ts'
@@ -11,18 +11,6 @@ import { type Ranked, turnsOf } from './turns.ts'
 
 const demo = demoShop()
 const ground = { shop: demo.shop, shelf: demo }
-const asked = (what: Requirement['what'], part: Partial<Requirement> = {}): Requirement => ({
-  what,
-  process: null,
-  amount: null,
-  worst: null,
-  atA: null,
-  must: false,
-  weight: 5,
-  because: null,
-  ...part,
-})
-
 // C.-L. Hwang, K. Yoon, Multiple Attribute Decision Making, 1981, the choice of an aircraft; from memory.
 describe('simple additive weighting', () => {
   const matrix = [
@@ -61,7 +49,10 @@ describe('musts and wishes', () => {
   const heavy = samplePowerSource({ id: 'heavy', massG: 30000, noiseDb: 60, price: 1000 })
 
   it('puts what lacks a must last, whatever its score', () => {
-    const wants = [asked('price', { weight: 10 }), asked('weight', { must: true, amount: 12000 })]
+    const wants = [
+      newRequirement('price', { weight: 10 }),
+      newRequirement('weight', { must: true, amount: 12000 }),
+    ]
     const ranked = rankSources(wants, [heavy, light], ground)
     expect(ranked.map(({ sourceId, isIn }) => [sourceId, isIn])).toEqual([
       ['light', true],
@@ -70,14 +61,14 @@ describe('musts and wishes', () => {
   })
 
   it('does not take what nobody knows for met, and gives it nothing as a wish', () => {
-    const [first] = rankSources([asked('noise', { must: true, amount: 70 })], [light], ground)
+    const [first] = rankSources([newRequirement('noise', { must: true, amount: 70 })], [light], ground)
     expect(first).toMatchObject({ isIn: false, met: [{ value: null, verdict: 'unknown' }] })
-    const [wished] = rankSources([asked('noise')], [light, heavy], ground)
+    const [wished] = rankSources([newRequirement('noise')], [light, heavy], ground)
     expect(wished).toMatchObject({ sourceId: 'heavy', score: 1 })
   })
 
   it('counts what is wished by an amount as whole once it is reached', () => {
-    const [first, second] = rankSources([asked('weight', { amount: 15000 })], [light, heavy], ground)
+    const [first, second] = rankSources([newRequirement('weight', { amount: 15000 })], [light, heavy], ground)
     expect(first).toMatchObject({ sourceId: 'light', score: 1 })
     expect(second?.score).toBeCloseTo(0.5)
   })
@@ -93,7 +84,7 @@ describe('musts and wishes', () => {
     // The best is 10, and nothing above 8 is acceptable.
     expect([7, 8, 10, 12].map((kg) => partOf('less', kg, { good: 10, worst: 8 }))).toEqual([1, 1, 0, 0])
     const [first, second] = rankSources(
-      [asked('weight', { amount: 9000, worst: 51000 })],
+      [newRequirement('weight', { amount: 9000, worst: 51000 })],
       [light, heavy],
       ground,
     )
@@ -102,7 +93,11 @@ describe('musts and wishes', () => {
 
   it('suggests limits of the machines that have every must, and of no other', () => {
     const out = samplePowerSource({ id: 'out', massG: 1000, price: 9000 })
-    const wishes = [asked('price', { must: true, amount: 5000 }), asked('weight'), asked('runs-here')]
+    const wishes = [
+      newRequirement('price', { must: true, amount: 5000 }),
+      newRequirement('weight'),
+      newRequirement('runs-here'),
+    ]
     expect(suggestedLimits(wishes, [light, heavy, out], ground)).toEqual([
       null,
       { good: 9000, worst: 30000 },
@@ -129,9 +124,9 @@ describe('musts and wishes', () => {
         (all, [mass, noise, price], limit) => {
           const sources = all.map((one, n) => samplePowerSource({ ...one, id: `m${n}` }))
           const wishes = [
-            asked('weight', mass),
-            asked('noise', noise),
-            asked('price', { weight: price.weight, must: true, amount: limit }),
+            newRequirement('weight', mass),
+            newRequirement('noise', noise),
+            newRequirement('price', { weight: price.weight, must: true, amount: limit }),
           ]
           const within = all.filter((one) => one.price <= limit)
           const ranked = rankSources(wishes, sources, ground)
@@ -213,7 +208,7 @@ describe('how sure a ranking is', () => {
     score: null,
   })
 
-  const wishes = [asked('price'), asked('weight')]
+  const wishes = [newRequirement('price'), newRequirement('weight')]
   const turnsBy = (of: readonly Ranked[], most = 10) => turnsOf(wishes, of, most, 0.5)
 
   it('names the next step of a weight at which another leads', () => {
@@ -251,7 +246,7 @@ describe('how sure a ranking is', () => {
     const weights = fc.tuple(...[1, 2, 3].map(() => fc.integer({ min: 0, max: 20 }).map((n) => n / 2)))
     fc.assert(
       fc.property(machines, weights, (all, by) => {
-        const requirements = by.map((weight) => asked('price', { weight }))
+        const requirements = by.map((weight) => newRequirement('price', { weight }))
         const scores = (moved: number, to: number) =>
           all.map((parts) =>
             parts.reduce((sum, one, at) => sum + one * ((at === moved ? to : by[at]) ?? 0), 0),

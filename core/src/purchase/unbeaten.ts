@@ -22,7 +22,7 @@ const isImplied = (first: OneOf, second: OneOf): boolean =>
 export const needsNoMore = (a: Needing, b: Needing): boolean =>
   isWithin(a.needs, b.needs) && a.oneOf.every((one) => b.oneOf.some((other) => isImplied(one, other)))
 
-/** All of which none is beaten: as cheap to run by another that needs nothing beside. */
+/** All of which none is beaten by one before it: as cheap to run, and needing nothing beside. */
 export class UnbeatenWays<T extends Needing> {
   /** By the first thing that it needs: what needs another is no part of what is looked at. Cheapest first. */
   readonly #byFirst = new Map<string, T[]>()

@@ -48,7 +48,8 @@ const diameter: Printer = (value, notation) => printQuantity('diameter', value, 
 /** What a counter sells in inches: thin wire by thousandths, from 3/64 in on by fractions; 1.0 mm is sold as 0.040. */
 const TRADE_THOUSANDTHS = [20, 23, 30, 35, 40, 45, 52]
 const SAME_THOUSANDTHS = 1.6
-const SAME_64TH = 0.06
+/** 3.2 and 4.0 mm are sold as 1/8 and 5/32; 0.045 is no 3/64. */
+const SAME_64TH = 0.1
 /** In lowest terms: of a power of two only two divides. */
 const fraction = (over: number, under: number): string =>
   under === 1 ? `${over}` : over % 2 === 0 ? fraction(over / 2, under / 2) : `${over}/${under}`

@@ -22,7 +22,6 @@ import { gaugeL, type Reading, type Vessel } from './gauge.ts'
 import { planOfWelds, recordFor } from './recordFor.ts'
 import { visualItems } from './visual.ts'
 import { fitJob } from '../fit/fit.ts'
-import { movedBy } from '../fit/movedBy.ts'
 import { timedTravel, turnsPerMin } from '../trade/turntable.ts'
 import { wireGPerMm } from '../trade/depositionRate.ts'
 import type { Evidence } from '../events/evidenceTaken.ts'
@@ -539,16 +538,6 @@ describe('a row of the log', () => {
     const bare = recordFor({ ...input, wire: null }, 'upright').plan
     expect(bare).toMatchObject({ arcS: null, minutes: null, gasL: null })
     expect(planOfWelds({ plan: bare }, 5)).toMatchObject({ arcS: null, minutes: null, gasL: null })
-  })
-  it('what another figure moves in planned jobs is hours, and no verdict by itself', () => {
-    const moved = movedBy([input], 'besideArcWirePct', 200)
-    expect(moved).toHaveLength(1)
-    expect(moved[0]?.after.workH ?? 0).toBeGreaterThan(moved[0]?.before.workH ?? 0)
-    expect(movedBy([input], 'besideArcGtawPct', 200)).toEqual([])
-    // Twice the leak adds as much gas again as the first did.
-    const leaks = movedBy([input], 'gasLeakPct', 10)[0]
-    expect((leaks?.after.gasL ?? 0) / (leaks?.before.gasL ?? 1)).toBeCloseTo(1.1 / 1.05, 2)
-    expect(leaks?.after.workH).toBe(leaks?.before.workH)
   })
 })
 

@@ -151,7 +151,8 @@ export function readSize(text: string, joint: Joint, notation: Notation): TextRe
       return fail(
         `“${piece}” is not valid. Enter for example ${isFillet ? `${example.leg} or ${example.unequal}` : example.groove}.`,
       )
-    const legs = !named && isFillet ? piece.split(/\s*[x×*]\s*/i) : null
+    // What no figure follows is part of a word, or of a size that is not finished.
+    const legs = !named && isFillet ? piece.split(/\s*[x×*]\s*(?=[\d.,])/i) : null
     if (legs) {
       if (legs.length > 2)
         return fail(`“${piece}” has more than two legs. Enter for example ${example.unequal}.`)

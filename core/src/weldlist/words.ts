@@ -83,6 +83,7 @@ const POSITION_WORDS: readonly (readonly [Position, string, readonly string[]])[
       '6',
       '6f',
       '6g',
+      '6gr',
       'h-l045',
       'hl045',
     ],
