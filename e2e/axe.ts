@@ -12,10 +12,13 @@ export async function stillness(page: Page): Promise<void> {
     await frame()
     await frame()
     // What is drawn without end, such as a bar that runs while something is worked out, is not waited for.
-    const ending = document
-      .getAnimations()
-      .filter((one) => one.effect?.getComputedTiming().endTime !== Infinity)
-    await Promise.all(ending.map((one) => one.finished.catch(() => undefined)))
+    const ending = new Set(
+      document.getAnimations().filter((one) => one.effect?.getComputedTiming().endTime !== Infinity),
+    )
+    // Looked at with each frame: one whose element is no longer drawn never says that it has ended.
+    const isMoving = () =>
+      document.getAnimations().some((one) => ending.has(one) && one.playState === 'running')
+    while (isMoving()) await frame()
     await frame()
   })
 }

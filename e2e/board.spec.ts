@@ -9,6 +9,8 @@ import { expect, type Server, test } from './server.ts'
 async function openSetUps(page: Page, server: Server): Promise<void> {
   await page.goto(`${server.url}/board/set-ups`)
   await expect(cell(page, 'Press frame', 'Bay 2 wire')).toContainText('duty')
+  // Columns that do nothing are folded once every cell is there: arrows go by what is drawn.
+  await expect(page.getByRole('button', { name: 'Show', exact: true })).toBeVisible()
 }
 async function openMachines(page: Page, server: Server): Promise<void> {
   await page.goto(`${server.url}/board`)
@@ -167,6 +169,25 @@ test('compares what is pinned, decides, and goes out as a sheet', async ({ page,
   const row = text.split('\r\n').find((line) => line.startsWith('Press frame,'))
   expect(text.split('\r\n')[0]).toContain('Bay 2 wire')
   expect(row).toMatch(/Tight duty \d+ %/)
+})
+
+test('what is chosen stays chosen when jobs and columns change their places', async ({ page, server }) => {
+  await openSetUps(page, server)
+  await cell(page, 'Tank manifold', 'North wall wire').click()
+  const heading = selected(page).getByRole('heading', { level: 2 })
+  await expect(heading).toHaveText('Tank manifold · North wall wire')
+  const column = cell(page, 'Tank manifold', 'North wall wire')
+  const before = await column.getAttribute('data-at')
+  // Columns that do nothing stand between the others.
+  await page.getByRole('button', { name: 'Show', exact: true }).click()
+  await expect(column).not.toHaveAttribute('data-at', before ?? '')
+  await expect(heading).toHaveText('Tank manifold · North wall wire')
+  await pick(page, 'Order of the jobs', 'hardest first')
+  await expect(heading).toHaveText('Tank manifold · North wall wire')
+  // What is gone leaves its place to what stands there then.
+  const search = page.getByRole('searchbox', { name: 'Search the jobs' })
+  await search.pressSequentially('press frame')
+  await expect(heading).toHaveText('Press frame · North wall wire')
 })
 
 test('what eases a cell is tried, and made only when it is taken', async ({ page, server }) => {

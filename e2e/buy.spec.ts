@@ -138,8 +138,9 @@ test('a decision is written down, read as a page, and told when it no longer hol
   ])
   expect((await readFile(await file.path())).subarray(0, 5).toString()).toBe('%PDF-')
   const id = new URL(page.url()).pathname.split('/').at(-1) ?? ''
-  const stored = await server.record<Decision>(`decisions/${id}`)
-  expect(stored).toMatchObject({ taken: [{ jobId: 'hoist-beam', verdict: 'tight' }] })
+  await expect
+    .poll(async () => (await server.record<Decision | undefined>(`decisions/${id}`))?.taken)
+    .toMatchObject([{ jobId: 'hoist-beam', verdict: 'tight' }])
   // The plate is read again, and gives less.
   const sloe = await server.record<PowerSource>('power-sources/sloe-310')
   const [process] = sloe.processes

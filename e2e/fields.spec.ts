@@ -10,7 +10,7 @@ import { NOTHING_TYPED, take, WALKS } from './views.ts'
 
 /** What is typed into; choices are another test's, and a search holds nothing of the shop. */
 const FIELDS =
-  'input:is([type=text], :not([type])):not([role=combobox]):not([placeholder^=Search]):not([readonly]):visible'
+  'input:is([type=text], :not([type])):not([role=combobox]):not([aria-haspopup]):not([placeholder^=Search]):not([readonly]):visible'
 /** What a figure is in: its text without the number. */
 const unitOf = (text: string): string => text.replace(/^[\d.,/ -]+/, '')
 /** No field of the shop takes it for a figure, and its space must not be lost. */
@@ -141,4 +141,34 @@ test('Ctrl Z in a field undoes the typing; where nothing is typed it undoes the 
   await page.keyboard.press('Control+z')
   await expect(pieces).toHaveValue('4')
   await expect(page.getByText('Undone: pieces of Press frame')).toBeVisible()
+})
+
+test('what is typed into a choice that was pressed takes the place of what is chosen', async ({
+  page,
+  server,
+}) => {
+  await page.goto(`${server.url}/jobs/press-frame/fit`)
+  const field = page.getByRole('combobox', { name: 'Set-up', exact: true })
+  await expect(field).toHaveValue('North wall wire')
+  // In the middle of the name.
+  await field.click()
+  await page.keyboard.type('bay 2')
+  await expect(page.getByRole('option')).toHaveText([/Bay 2 wire/])
+  await page.keyboard.press('Enter')
+  await expect(field).toHaveValue('Bay 2 wire')
+})
+
+test('a choice that has to be made keeps what is chosen when its name is deleted', async ({
+  page,
+  server,
+}) => {
+  await page.goto(`${server.url}/power?job=press-frame`)
+  const field = page.getByRole('combobox', { name: 'Job', exact: true })
+  await expect(field).toHaveValue('Press frame')
+  await field.click()
+  await page.keyboard.press('Delete')
+  await expect(field).toHaveValue('')
+  await page.keyboard.press('Tab')
+  await expect(field).toHaveValue('Press frame')
+  await expect(page).toHaveURL(/job=press-frame/)
 })

@@ -73,8 +73,12 @@ test('settings are saved for the card, never written over, and the old ones come
   await history.getByRole('listitem').nth(1).getByRole('button', { name: 'Use these settings' }).click()
   await expect(volts.locator('strong')).toHaveText(before ?? '')
   await expect(history.getByText(/^Saved/).first()).toBeVisible()
-  const rows = await (await page.request.get(`${server.url}/api/log?job=press-frame&state=planned`)).json()
-  expect((rows as { items: unknown[] }).items).toHaveLength(3)
+  const rows = async (): Promise<number> => {
+    const log = await page.request.get(`${server.url}/api/log?job=press-frame&state=planned`)
+    return ((await log.json()) as { items: unknown[] }).items.length
+  }
+  // It is shown at once, and on its way.
+  await expect.poll(rows).toBe(3)
 })
 
 test('the shop’s own start is shown with what it rests on, and taken or left', async ({ page, server }) => {

@@ -229,7 +229,7 @@ test('the first load is under 300 kB of JavaScript, gzipped, all of it from this
   const bodies = await Promise.all(first.map((one) => one.body()))
   const kilobytes = bodies.reduce((sum, body) => sum + gzipSync(body).length, 0) / 1000
   console.log(
-    `MEASURED first load: ${kilobytes.toFixed(0)} kB of JavaScript gzipped in ${first.length} files, of ${scripts.length} soon after`,
+    `MEASURED first load: ${kilobytes.toFixed(2)} kB of JavaScript gzipped in ${first.length} files, of ${scripts.length} soon after`,
   )
   expect(first.length).toBeGreaterThan(5)
   expect(kilobytes).toBeLessThan(300)

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed, nextTick, useId, watch } from 'vue'
+import { computed, nextTick, ref, useId, watch } from 'vue'
 import { useChoiceList } from './choiceLists.ts'
 import FieldFrame from './FieldFrame.vue'
 
@@ -26,13 +26,26 @@ const choices = computed(() => (optional === '' ? [...items] : [{ id: null, name
 const chosen = computed(() => choices.value.find((one) => one.id === model.value)?.name ?? '')
 
 const list = useChoiceList()
+/** What was typed, and whether it was pressed, before the list is there. */
+const NOTHING: { readonly text: string | null; readonly isOpen: boolean } = { text: null, isOpen: false }
+const early = ref(NOTHING)
+const isListOpen = ref(false)
 watch(
   list,
   async () => {
-    // Who was in the field already stays in it.
+    // Who was in the field already stays in it, with what was typed.
     if (document.activeElement?.id !== id) return
+    // The field that goes is left as it goes.
+    const { text, isOpen } = early.value
     await nextTick()
-    document.getElementById(id)?.focus()
+    const field = document.getElementById(id)
+    field?.focus()
+    // The list begins with what is chosen when it has the focus.
+    await nextTick()
+    isListOpen.value = isOpen
+    if (text === null || !(field instanceof HTMLInputElement)) return
+    field.value = text
+    field.dispatchEvent(new Event('input', { bubbles: true }))
   },
   { flush: 'pre' },
 )
@@ -45,6 +58,7 @@ watch(
       v-if="list"
       :id="id"
       v-model="model"
+      v-model:menu="isListOpen"
       :aria-label="label"
       :placeholder="placeholder || undefined"
       :items="choices"
@@ -54,9 +68,12 @@ watch(
       :id="id"
       :aria-label="label"
       :placeholder="placeholder || undefined"
-      :model-value="chosen"
+      :model-value="early.text ?? chosen"
       append-inner-icon="$dropdown"
-      readonly
+      aria-haspopup="listbox"
+      @update:model-value="(text: string) => (early = { ...early, text })"
+      @mousedown:control="early = { ...early, isOpen: true }"
+      @blur="early = NOTHING"
     />
   </FieldFrame>
 </template>

@@ -89,3 +89,44 @@ it('a page that begins anew hears from its new position, on the stream that is t
   hub.hear(first, '2')
   expect(log.open.size).toBe(1)
 })
+
+it('a page that catches up hears of changes on both streams, and of a position on its own alone until it has', () => {
+  const log = new Log()
+  const hub = createHub(log.stream)
+  const heard: string[][] = [[], []]
+  const pages = heard.map((told) => ({
+    postMessage: (one: Told) =>
+      void told.push(
+        one.what === 'changed'
+          ? `${one.changed.id}`
+          : one.what === 'position'
+            ? `at ${one.position}`
+            : one.what,
+      ),
+  }))
+  const [first, second] = pages
+  if (!first || !second) throw new Error('two pages')
+  hub.hear(first, '0')
+  log.written = 1
+  log.flush(0)
+  expect(heard[0]).toEqual(['0', 'at 1'])
+  hub.hear(second, '0')
+  expect(log.open.size).toBe(2)
+  log.written = 2
+  log.flush(0)
+  // It has not heard of the first change yet: it could not go on from there.
+  expect(heard[1]).toEqual(['1'])
+  log.flush(1)
+  expect(heard[1]).toEqual(['1', '0', '1', 'at 2'])
+  expect(log.open.size).toBe(1)
+  log.written = 3
+  log.flush(0)
+  expect(heard).toEqual([
+    ['0', 'at 1', '1', 'at 2', '2', 'at 3'],
+    ['1', '0', '1', 'at 2', '2', 'at 3'],
+  ])
+  // What its own stream says after that is told already.
+  hub.leave(second)
+  hub.leave(second)
+  expect(log.open.size).toBe(1)
+})

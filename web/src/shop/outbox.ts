@@ -24,30 +24,39 @@ const ofNow = (): string => `${owner().epoch} ${owner().account}`
 /** Stored by the server, and not yet among what was asked for: nothing disappears between the two. */
 const stored = shallowRef<readonly Waiting[]>([])
 const waiting = useLocalStorage<readonly Waiting[]>('brannik.outbox', [])
-let isSending = false
+/** While something is on its way: until all that it can send is sent. */
+let sending: Promise<void> | null = null
 
 /** Where another try makes no difference it is said why. */
 const isPassing = (error: unknown): boolean =>
   !(error instanceof RequestFailed) || error.isPassing || error.status === 401
 
-/** Sends what waits, the oldest first; stops at the first that the server does not take now. */
-async function send(refused: (why: string) => void): Promise<void> {
-  if (isSending) return
-  isSending = true
+const ownWaiting = (): readonly Waiting[] => waiting.value.filter(({ of }) => of === ofNow())
+const oldest = (): Waiting | undefined => ownWaiting()[0]
+
+/** Sends what waits, the oldest first, and what comes meanwhile; stops at the first that the server does not take now. */
+async function sendAll(refused: (why: string) => void): Promise<void> {
   try {
-    for (const one of waiting.value.filter(({ of }) => of === ofNow())) {
+    for (let one = oldest(); one !== undefined; one = oldest()) {
+      const { event, key: sentKey } = one
       try {
-        await tellEvent(one.event, one.key)
+        await tellEvent(event, sentKey)
         stored.value = [...stored.value, one]
       } catch (error) {
         if (isPassing(error)) return
         refused(error instanceof Error ? error.message : String(error))
       }
-      waiting.value = waiting.value.filter(({ key }) => key !== one.key)
+      waiting.value = waiting.value.filter(({ key }) => key !== sentKey)
     }
   } finally {
-    isSending = false
+    sending = null
   }
+}
+/** Who asks while something is on its way waits for that. */
+async function send(refused: (why: string) => void): Promise<void> {
+  if (oldest() === undefined) return
+  sending ??= sendAll(refused)
+  await sending
 }
 
 export interface Outbox {
@@ -61,15 +70,27 @@ export interface Outbox {
   readonly all: ComputedRef<readonly Waiting[]>
   /** How many wait, of all subjects. */
   readonly waitingCount: ComputedRef<number>
+  /** Tries what waits now. @returns how many the server still does not have */
+  readonly sendNow: () => Promise<number>
 }
 
 /** @param sent called after each try */
 export function useOutbox(sent: () => void = () => undefined): Outbox {
   const notice = useNotice()
-  const trySending = (): void => void send((why) => notice.refuse(`Not recorded: ${why}`)).then(sent)
-  useIntervalFn(() => {
-    if (waiting.value.length > 0) trySending()
-  }, AGAIN_MS)
+  const sendNow = async (): Promise<number> => {
+    await send((why) => notice.refuse(`Not recorded: ${why}`))
+    sent()
+    return ownWaiting().length
+  }
+  const trySending = (): void => void sendNow()
+  // At once too: a page that is loaded anew may have what the one before could not send any more.
+  useIntervalFn(
+    () => {
+      if (waiting.value.length > 0) trySending()
+    },
+    AGAIN_MS,
+    { immediateCallback: true },
+  )
   useEventListener('online', trySending)
   const unsent = (subject: string): readonly Waiting[] =>
     waiting.value.filter(({ event }) => event.subject === subject)
@@ -82,5 +103,6 @@ export function useOutbox(sent: () => void = () => undefined): Outbox {
     own: (subject) => [...stored.value.filter(({ event }) => event.subject === subject), ...unsent(subject)],
     all: computed(() => [...stored.value, ...waiting.value]),
     waitingCount: computed(() => waiting.value.length),
+    sendNow,
   }
 }

@@ -1,5 +1,6 @@
 import type { Wire } from '@brannik/core'
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
+import { meetShop, onNotOurs } from '../api/client.ts'
 import { demoWorkspace, shopDocument } from '../testing/demo.ts'
 import { keepDraft, readDraft } from './drafts.ts'
 import { useNotice } from '../stores/notice.ts'
@@ -263,6 +264,57 @@ describe('what others change', () => {
     workspace.edit('jobs', 'press-frame', { ...frame(), quantity: 13 }, 'pieces')
     await vi.advanceTimersByTimeAsync(700)
     expect(headers).toEqual([expect.stringMatching(/\.5"$/)])
+  })
+
+  it('counts what is recorded, and fetches nothing that it does not know or has not missed', async () => {
+    const { send } = await hearing()
+    const { happenings } = await import('./happenings.ts')
+    const before = happenings.value
+    const asked: string[] = []
+    const inner = fetch
+    vi.stubGlobal('fetch', (path: string, init: RequestInit = {}) => {
+      asked.push(path)
+      return inner(path, init)
+    })
+    await send('happened')
+    await send('happened')
+    expect(happenings.value).toBe(before + 2)
+    await send('change', { path: 'nails', id: 'one', version: 4 })
+    await send('open')
+    meetShop('this-shop')
+    await send('another', { epoch: 'this-shop' })
+    expect(asked).toEqual([])
+    expect(happenings.value).toBe(before + 2)
+    await send('lost')
+    expect(asked.length).toBeGreaterThan(5)
+  })
+
+  it('is all looked at once the server answers again, after what this browser had kept', async () => {
+    const { workspace, stored, send } = await hearing()
+    const inner = fetch
+    let isKept = true
+    vi.stubGlobal('fetch', async (path: string, init: RequestInit = {}) => {
+      const answer = await inner(path, init)
+      if (isKept && path.startsWith('/api/wires?')) answer.headers.set('X-Kept-At', '2027-02-01T06:00:00Z')
+      return answer
+    })
+    await send('change', { path: 'wires' })
+    expect(workspace.keptAt?.toISOString()).toBe('2027-02-01T06:00:00.000Z')
+    isKept = false
+    const items = [{ version: 8, record: { ...frame(), quantity: 33 } }]
+    stored.set('jobs?limit=500', { items, next: null } as never)
+    await send('open')
+    expect(workspace.keptAt).toBeNull()
+    expect(frame().quantity).toBe(33)
+  })
+
+  it('is of another shop: the page says so', async () => {
+    const { send } = await hearing()
+    meetShop('this-shop')
+    let why = ''
+    onNotOurs((told) => (why = told))
+    await send('another', { epoch: 'another-shop' })
+    expect(why).toBe('another-shop')
   })
 
   it('is listened to again where the browser has given up', async () => {

@@ -238,11 +238,29 @@ const day = computed(
 const due = ({ dueOn }: Job): string => (dueOn === null ? '–' : day.value.format(parseISO(dueOn)))
 const isOverdue = ({ dueOn }: Job): boolean => isDue(dueOn, 'overdue', today)
 
-const at = ref({ row: 0, column: 0 })
-watch([jobs, columns], ([rows, across]) => {
-  at.value = {
-    row: Math.max(0, Math.min(at.value.row, rows.length - 1)),
-    column: Math.max(0, Math.min(at.value.column, across.length - 1)),
+/** Where somebody went, or the first look; it is this job and this column wherever they come to stand. */
+const chosen = ref({ row: 0, column: 0 })
+let isChosen = false
+const at = computed({
+  get: () => chosen.value,
+  set(now) {
+    isChosen = true
+    chosen.value = now
+  },
+})
+/** Where one of them stands now; where it is gone, what took its place. */
+function followed<T extends { readonly id: string }>(
+  index: number,
+  before: readonly T[],
+  now: readonly T[],
+): number {
+  const found = now.findIndex(({ id }) => id === before[index]?.id)
+  return found < 0 ? Math.max(0, Math.min(index, now.length - 1)) : found
+}
+watch([jobs, columns], ([rows, across], [rowsBefore, acrossBefore]) => {
+  chosen.value = {
+    row: followed(chosen.value.row, rowsBefore, rows),
+    column: followed(chosen.value.column, acrossBefore, across),
   }
 })
 const here = computed(() => {
@@ -254,7 +272,7 @@ const here = computed(() => {
 watch(
   () => settled.value,
   () => {
-    if (at.value.row !== 0 || at.value.column !== 0) return
+    if (isChosen) return
     const job = jobs.value.find((one) => bestOwned(one) !== null)
     const best = job && bestOwned(job)
     if (!job || !best) return

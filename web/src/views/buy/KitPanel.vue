@@ -96,7 +96,7 @@ const names: KitNames = {
 }
 const headline = computed(() => {
   if (!best.value)
-    return state.value === 'seeking' ? 'Searching for the cheapest purchase…' : 'No purchase plan found'
+    return state.value === 'searching' ? 'Searching for the cheapest purchase…' : 'No purchase plan found'
   const large = buys.value.filter(({ isSmall }) => !isSmall).map(({ name }) => name)
   return headlineOf(best.value, large, buys.value.length - large.length, names)
 })
@@ -106,7 +106,7 @@ const proofText = computed(() => {
 })
 const progressText = computed(() => {
   const now = progress.value
-  if (state.value !== 'seeking') return ''
+  if (state.value !== 'searching') return ''
   if (!ground.value) return 'Checking every set-up…'
   if (study.value.proof) return 'Calculating what each purchase and each job is worth…'
   if (!now) return 'Starting the solver…'
@@ -296,14 +296,16 @@ const toDecide = computed(() =>
         <RouterLink :to="{ name: 'equipment' }">Equipment</RouterLink>.
       </p>
     </section>
-    <section class="sheet answer" aria-labelledby="kit-answer" :aria-busy="state === 'seeking'">
+    <section class="sheet answer" aria-labelledby="kit-answer" :aria-busy="state === 'searching'">
       <p v-if="taken.length === 0" class="quiet">Tick the jobs that the plan must cover.</p>
       <template v-else>
         <p v-if="failure" class="problem" role="alert">The plan cannot be calculated: {{ failure }}</p>
         <header>
           <h2 id="kit-answer" class="headline">{{ headline }}</h2>
           <span class="end screen-only">
-            <button v-if="state === 'seeking'" class="plain-button" @click="stop">Stop, keep the best</button>
+            <button v-if="state === 'searching'" class="plain-button" @click="stop">
+              Stop, keep the best
+            </button>
             <template v-else-if="best">
               <button class="plain-button" @click="take">Give each job its set-up</button>
               <button class="plain-button main" @click="deciding = true">Decide</button>

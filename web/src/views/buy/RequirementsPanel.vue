@@ -4,6 +4,7 @@ import {
   type Met,
   isSameJson,
   MOST_WEIGHT,
+  newRequirement,
   PROCESSES,
   type Ranked,
   type Requirement,
@@ -120,16 +121,7 @@ function addKind(id: string | null): void {
   const what = id as RequirementKind | null
   if (!what) return
   const process = REQUIREMENT_WORDS[what].process === 'must' ? ('gmaw-short' as const) : null
-  const made: Requirement = {
-    what,
-    process,
-    amount: null,
-    worst: null,
-    atA: null,
-    must: false,
-    weight: 5,
-    because: null,
-  }
+  const made = newRequirement(what, { process })
   change({ requirements: [...requirements.value, made] }, 'requirements')
 }
 

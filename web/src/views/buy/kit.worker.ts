@@ -2,16 +2,19 @@
 import {
   cheapestKit,
   choose,
+  type CostEnd,
   decidingPrices,
   type Job,
   type KitProblem,
   kitProblemOf,
-  type KitQuestion as Question,
+  KitSearch,
   madeOf,
   type Shelf,
   solveWith,
   type Solve,
   studyKit,
+  type Verdict,
+  type WaysQuestion,
 } from '@brannik/core'
 import highsLoader from 'highs'
 import runtime from 'highs/runtime?url'
@@ -35,20 +38,33 @@ const only = (problem: KitProblem, ids: ReadonlySet<string>): KitProblem => ({
   undoable: problem.undoable.filter(({ jobId }) => ids.has(jobId)),
 })
 
+/** Who changes the budget, or plans a job more, finds the ways of the others as they were. */
+class Searches {
+  readonly #byEnd = new Map<CostEnd, KitSearch>()
+  #asked = ''
+
+  /** @param asked with how a missing price counts, of which both ends are kept */
+  of(asked: Omit<WaysQuestion, 'costEnd' | 'counts'>, withTight: boolean, costEnd: CostEnd): KitSearch {
+    const text = JSON.stringify([asked, withTight])
+    if (text !== this.#asked) this.#byEnd.clear()
+    this.#asked = text
+    const known = this.#byEnd.get(costEnd)
+    if (known) return known
+    const counts = (verdict: Verdict): boolean => verdict === 'fits' || (withTight && verdict === 'tight')
+    const made = new KitSearch({ ...asked, counts, costEnd })
+    this.#byEnd.set(costEnd, made)
+    return made
+  }
+}
+const searches = new Searches()
+
 async function seek({ snapshot, jobIds, otherIds, budget, withTight, seconds }: KitQuestion): Promise<void> {
   const { shop, setUps, jobs, ...lists } = snapshot
   if (!shop) return
   const named = (ids: readonly string[]): readonly Job[] =>
     ids.flatMap((id) => jobs.find((job) => job.id === id) ?? [])
-  const question: Question = {
-    shop,
-    shelf: lists,
-    setUps,
-    jobs: [...named(jobIds), ...named(otherIds)],
-    seeksAll: true,
-    counts: (verdict) => verdict === 'fits' || (withTight && verdict === 'tight'),
-  }
-  const whole = kitProblemOf(question)
+  const asked = { shop, shelf: lists, setUps, seeksAll: true }
+  const whole = searches.of(asked, withTight, 'most').problemOf([...named(jobIds), ...named(otherIds)])
   const { found: _found, shelfParts: _shelfParts, ...told } = whole
   say({ is: 'ground', ground: { problem: told, setUps, items: countOf(lists) } })
   const solve = await solver(seconds)
@@ -62,7 +78,7 @@ async function seek({ snapshot, jobIds, otherIds, budget, withTight, seconds }: 
     lists.wires.some(({ packagePrice }) => packagePrice === null) ||
     lists.gases.some(({ refillPrice }) => refillPrice === null)
   if (best && lacksPrice) {
-    const cheap = only(kitProblemOf({ ...question, jobs: named(jobIds), costEnd: 'least' }), planned)
+    const cheap = only(searches.of(asked, withTight, 'least').problemOf(named(jobIds)), planned)
     const low = choose(cheap, solve, budget === null ? {} : { budget })
     if (low) say({ is: 'deciding', prices: decidingPrices(best, low.kit) })
   }

@@ -14,7 +14,7 @@ export function useKit() {
   const deciding = shallowRef<readonly DecidingPrice[]>([])
   const study = shallowRef<Partial<Study>>(NOTHING)
   const progress = shallowRef<StudyPart['progress'] | null>(null)
-  const state = ref<'idle' | 'seeking' | 'done' | 'stopped'>('idle')
+  const state = ref<'idle' | 'searching' | 'done' | 'stopped'>('idle')
   const failure = ref('')
   let worker: Worker | null = null
 
@@ -36,23 +36,30 @@ export function useKit() {
     else if (data.is === 'failed') {
       failure.value = data.message
       end('idle')
-    } else end('done')
+    } else state.value = 'done'
+  }
+
+  function startThread(): Worker {
+    const thread = new Worker(new URL('./kit.worker.ts', import.meta.url), { type: 'module' })
+    thread.addEventListener('message', hear)
+    thread.addEventListener('error', (event) => {
+      failure.value = event.message || 'the search stopped'
+      end('idle')
+    })
+    return thread
   }
 
   function seek(question: Omit<KitQuestion, 'snapshot'>): void {
-    end('seeking')
+    // One that is done has the ways of its jobs at hand.
+    if (state.value === 'searching') end('idle')
+    state.value = 'searching'
     ground.value = null
     made.value = new Map()
     deciding.value = []
     study.value = NOTHING
     progress.value = null
     failure.value = ''
-    worker = new Worker(new URL('./kit.worker.ts', import.meta.url), { type: 'module' })
-    worker.addEventListener('message', hear)
-    worker.addEventListener('error', (event) => {
-      failure.value = event.message || 'the search stopped'
-      end('idle')
-    })
+    worker ??= startThread()
     worker.postMessage({ ...question, snapshot: workspace.snapshot } satisfies KitQuestion)
   }
 

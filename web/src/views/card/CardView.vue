@@ -243,6 +243,7 @@ const print = (): void => window.print()
       <label v-if="job.joints.length > 1" class="chip"
         ><span class="label">Weld</span>
         <ChoiceField
+          class="which"
           bare
           label="Weld"
           :items="weldItems"
@@ -252,6 +253,7 @@ const print = (): void => window.print()
       <label class="chip"
         ><span class="label">Set-up</span>
         <ChoiceField
+          class="which"
           bare
           label="Set-up"
           :items="setUpItems"
@@ -449,6 +451,9 @@ a {
   align-items: center;
   display: flex;
   gap: 6px;
+}
+.which {
+  width: 190px;
 }
 .acts {
   display: flex;

@@ -204,7 +204,7 @@ async function addAtEnd(): Promise<void> {
     <RouterLink to="/jobs">Go to Jobs</RouterLink>
   </section>
   <div v-else class="job">
-    <PlaceHead :title="job.name" :tabs="tabs">
+    <PlaceHead class="top" :title="job.name" :tabs="tabs">
       <span v-if="job.state !== 'planned'" class="state">{{ STATE_WORDS[job.state] }}</span>
       <p class="quiet totals">
         {{ job.joints.length }} {{ job.joints.length === 1 ? 'line' : 'lines' }}, {{ weldCount }} welds per
@@ -309,8 +309,11 @@ async function addAtEnd(): Promise<void> {
   padding: 10px 20px 12px;
 }
 .totals {
-  flex: 1;
-  min-width: 200px;
+  flex: 1 1 180px;
+  font-size: var(--text-s);
+}
+header.top {
+  column-gap: 8px;
 }
 .plain-button {
   white-space: nowrap;

@@ -20,6 +20,7 @@ import DateField from '../../components/DateField.vue'
 import PlaceHead from '../../components/PlaceHead.vue'
 import { engine } from '../../engine/client.ts'
 import { download } from '../../files/download.ts'
+import { notSentText } from '../../files/notSentText.ts'
 import { reasonOf } from '../../reason.ts'
 import { type LogFilter, logPage, newestRows, type WeldRow } from '../../shop/eventList.ts'
 import { useOutbox } from '../../shop/outbox.ts'
@@ -89,8 +90,10 @@ const amount = (value: number | null, unit: string): string => (value === null ?
 
 async function exportCsv(): Promise<void> {
   try {
+    const missing = await outbox.sendNow()
     const all = await newestRows(filter.value, MOST_EXPORTED)
     download(`log-${scope.value === 'job' ? jobId.value : 'all'}.csv`, csvOfLog(all), 'text/csv')
+    if (missing > 0) notice.show(notSentText(missing))
   } catch (error) {
     notice.refuse(`The log cannot be exported: ${reasonOf(error)}.`)
   }

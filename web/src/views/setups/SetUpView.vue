@@ -270,8 +270,9 @@ function remove(): void {
   padding: 10px 20px 12px;
 }
 .which {
+  flex: 1 1 200px;
   margin-right: auto;
-  width: 320px;
+  max-width: 320px;
 }
 .headline {
   align-items: center;

@@ -5,6 +5,7 @@ import { computed, ref } from 'vue'
 import { useRoute } from 'vue-router'
 import ChoiceField from '../../components/ChoiceField.vue'
 import { download } from '../../files/download.ts'
+import { notSentText } from '../../files/notSentText.ts'
 import { reasonOf } from '../../reason.ts'
 import { checkLedger, type LedgerFilter, ledgerPage, type Movement } from '../../shop/ledgerList.ts'
 import { useOutbox } from '../../shop/outbox.ts'
@@ -104,6 +105,7 @@ async function check(): Promise<void> {
 }
 async function exportCsv(): Promise<void> {
   try {
+    const missing = await outbox.sendNow()
     const all: Movement[] = []
     let before: string | null = null
     do {
@@ -130,6 +132,7 @@ async function exportCsv(): Promise<void> {
       { escapeFormulae: true, newline: '\r\n' },
     )
     download('movements.csv', text, 'text/csv')
+    if (missing > 0) notice.show(notSentText(missing))
   } catch (error) {
     notice.refuse(`The movements cannot be exported: ${reasonOf(error)}.`)
   }

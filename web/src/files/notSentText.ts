@@ -1,0 +1,5 @@
+/** What a file lacks because the server does not have it yet. @param count one or more */
+export const notSentText = (count: number): string =>
+  count === 1
+    ? '1 entry is not sent yet, so it is not in the file. It is kept in this browser.'
+    : `${count} entries are not sent yet, so they are not in the file. They are kept in this browser.`
