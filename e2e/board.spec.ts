@@ -190,6 +190,36 @@ test('what is chosen stays chosen when jobs and columns change their places', as
   await expect(heading).toHaveText('Press frame · North wall wire')
 })
 
+test('columns stay folded, and the focus where it is, while cells are worked out anew', async ({
+  page,
+  server,
+}) => {
+  await openSetUps(page, server)
+  await cell(page, 'Press frame', 'Bay 2 wire').click()
+  await expect(cell(page, 'Press frame', 'Bay 2 wire')).toBeFocused()
+  await page.getByRole('grid').evaluate((grid) => {
+    const widest = { columns: 0 }
+    new MutationObserver(() => {
+      widest.columns = Math.max(widest.columns, Number(grid.getAttribute('aria-colcount')))
+    }).observe(grid, { attributeFilter: ['aria-colcount'] })
+    Object.assign(globalThis, { widest })
+  })
+  const folded = Number(await page.getByRole('grid').getAttribute('aria-colcount'))
+  await server.replace<Job>('jobs/press-frame', (job) => ({ ...job, place: 'outdoors', windKmPerH: 16 }))
+  await expect(cell(page, 'Press frame', 'Bay 2 wire')).toContainText('wind')
+  const widest = await page.evaluate(
+    () => (globalThis as unknown as { widest: { columns: number } }).widest.columns,
+  )
+  expect(widest).toBeLessThanOrEqual(folded)
+  await expect(cell(page, 'Press frame', 'Bay 2 wire')).toBeFocused()
+  // The job goes to the top of the board: the focus goes with it.
+  await server.replace<Job>('jobs/press-frame', (job) => ({ ...job, name: 'A press frame' }))
+  await expect(cell(page, 'A press frame', 'Bay 2 wire')).toHaveAttribute('data-at', /^0 /)
+  await expect(cell(page, 'A press frame', 'Bay 2 wire')).toBeFocused()
+  await page.keyboard.press('ArrowDown')
+  await expect(page.getByRole('gridcell', { selected: true })).toHaveAttribute('data-at', /^1 /)
+})
+
 test('what eases a cell is tried, and made only when it is taken', async ({ page, server }) => {
   await openSetUps(page, server)
   await cell(page, 'Press frame', 'North wall wire').click()

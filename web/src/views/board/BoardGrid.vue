@@ -98,15 +98,21 @@ async function go(toRow: number, toColumn: number): Promise<void> {
     column: Math.min(Math.max(0, toColumn), columns.length - 1),
   }
   at.value = next
-  rows.value.scrollToIndex(next.row)
-  across.value.scrollToIndex(next.column)
   await nextTick()
+  rows.value.scrollToIndex(at.value.row)
+  across.value.scrollToIndex(at.value.column)
   await new Promise(requestAnimationFrame)
   if (mine !== goes) return
+  // Where it stands by now: jobs and columns may have changed their places meanwhile.
   scroller.value
-    ?.querySelector<HTMLElement>(`[data-at="${next.row} ${next.column}"]`)
+    ?.querySelector<HTMLElement>(`[data-at="${at.value.row} ${at.value.column}"]`)
     ?.focus({ preventScroll: true })
 }
+/** The cell in hand goes where its job and its column go, and takes the focus along. */
+watch([() => jobs, () => columns], () => {
+  if (document.activeElement?.matches('[data-at]') && scroller.value?.contains(document.activeElement))
+    void go(at.value.row, at.value.column)
+})
 /** The cell under the pointer: the board listens, not each of its thousands of cells. */
 function placeOf({ target }: MouseEvent): readonly [row: number, column: number] | null {
   const cell = target instanceof Element ? target.closest<HTMLElement>('[data-at]') : null

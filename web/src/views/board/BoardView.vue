@@ -33,7 +33,7 @@ import BoardPrint from './BoardPrint.vue'
 import { boardCsv, boardJson } from './boardFiles.ts'
 import { useFilters } from './boardFilters.ts'
 import { useBoardTabs } from './boardTabs.ts'
-import { type AnyCell, type BoardColumn, cellOf, idleOf } from './boardModel.ts'
+import { type AnyCell, type BoardColumn, type Cells, cellOf, idleOf } from './boardModel.ts'
 import { type Asked, useCells } from './useCells.ts'
 import { useMachines } from './useMachines.ts'
 import { useSetUps } from './useSetUps.ts'
@@ -88,7 +88,8 @@ const { cells, failure, waiting } = useCells(jobIds, asked, whatIf)
 /** What the whole says is worked out once it is whole: a board of hundreds of jobs comes in many parts. */
 const settled = shallowRef(cells.value)
 watch([cells, waiting], ([now, left]) => {
-  if (left === 0) settled.value = now
+  // Nothing is left of another board.
+  if (left === 0 || now.size === 0) settled.value = now
 })
 
 const today = dayToday()
@@ -215,11 +216,14 @@ const jobs = computed(() => {
         (groups.value.get(a.id)?.[0] ?? 0) - (groups.value.get(b.id)?.[0] ?? 0) || compare.value(a, b),
     )
 })
-/** By set-up, what does nothing in view is one line; but not what a job is planned with. */
+/**
+ * By set-up, what does nothing in view is one line; but not what a job is planned with. While cells are worked out anew
+ * it stays as it is: a column does not come and go under the hand.
+ */
 const idle = computed(() => {
-  if (!isBySetUp.value || waiting.value > 0) return []
+  if (!isBySetUp.value) return []
   const isPlanned = ({ id }: BoardColumn): boolean => jobs.value.some(({ setUpId }) => setUpId === id)
-  return idleOf(filtered.value, jobs.value, cells.value).filter((column) => !isPlanned(column))
+  return idleOf(filtered.value, jobs.value, settled.value).filter((column) => !isPlanned(column))
 })
 const columns = computed(() => {
   if (showIdle.value || idle.value.length === filtered.value.length) return filtered.value
@@ -284,8 +288,8 @@ watch(
 )
 const station = computed(() => machines.byId.value.get(here.value?.column.id ?? '') ?? null)
 const setUp = computed(() => ofSetUps.whole.value.find(({ id }) => id === here.value?.column.id) ?? null)
-const machineRow = (job: Job): readonly MachineCell[] =>
-  [...(cells.value.get(job.id)?.values() ?? [])] as MachineCell[]
+const machineRow = (of: Cells, job: Job): readonly MachineCell[] =>
+  [...(of.get(job.id)?.values() ?? [])] as MachineCell[]
 const hereCell = computed(
   () => here.value && (cellAt(here.value.job, here.value.column) as MachineCell | null),
 )
@@ -335,10 +339,10 @@ const cures = computed(() =>
 )
 /** Machines of the shop that do none of the planned jobs on any circuit. */
 const idleMachines = computed(() => {
-  if (isBySetUp.value || waiting.value > 0) return []
+  if (isBySetUp.value || settled.value.size === 0) return []
   const busy = new Set(
     planned.value.flatMap((job) =>
-      machineRow(job).flatMap(({ verdict, stationId }) =>
+      machineRow(settled.value, job).flatMap(({ verdict, stationId }) =>
         does(verdict) ? [machines.byId.value.get(stationId)?.powerSource.id] : [],
       ),
     ),
@@ -491,7 +495,7 @@ onKeyStroke('/', (event) => {
         :job="here.job"
         :station="station"
         :cell="hereCell"
-        :row="machineRow(here.job)"
+        :row="machineRow(cells, here.job)"
         :machines="machines"
         :what-if="whatIf"
         @back="grid?.focus()"
@@ -517,7 +521,7 @@ onKeyStroke('/', (event) => {
             cure.words
           }}</RouterLink>
         </p>
-        <p v-if="undone.size === 0 && waiting === 0">Something you own does every job.</p>
+        <p v-if="undone.size === 0 && settled.size > 0">Something you own does every job.</p>
         <p v-if="idleMachines.length > 0">
           <strong>{{ idleMachines.join(', ') }}</strong>
           {{ idleMachines.length === 1 ? 'does' : 'do' }} no planned job.
@@ -528,7 +532,7 @@ onKeyStroke('/', (event) => {
           <strong>{{ summary.undone.map(jobName).join(', ') }}</strong>: no set-up you own does
           {{ summary.undone.length === 1 ? 'it' : 'them' }}. {{ opened() }}
         </p>
-        <p v-else-if="waiting === 0">A set-up you own does every job.</p>
+        <p v-else-if="settled.size > 0">A set-up you own does every job.</p>
         <p v-if="summary.stopper">
           The circuit <strong>{{ circuitName }}</strong> stops {{ summary.stopper.cells }}
           {{ summary.stopper.cells === 1 ? 'cell' : 'cells' }}.

@@ -49,18 +49,16 @@ export interface BoardModel {
 export const cellOf = <C extends AnyCell>(cells: Cells<C>, jobId: string, columnId: string): C | null =>
   cells.get(jobId)?.get(columnId) ?? null
 
-/** @returns columns that do none of these jobs, as far as they are worked out */
+/** @returns columns that do none of these jobs, as far as they are worked out; not one of which no cell is known */
 export const idleOf = (
   columns: readonly BoardColumn[],
   jobs: readonly Job[],
   cells: Cells,
 ): readonly BoardColumn[] =>
-  columns.filter((column) =>
-    jobs.every((job) => {
-      const cell = cellOf(cells, job.id, column.id)
-      return cell !== null && !does(cell.verdict)
-    }),
-  )
+  columns.filter((column) => {
+    const known = jobs.flatMap((job) => cellOf(cells, job.id, column.id) ?? [])
+    return known.length > 0 && !known.some(({ verdict }) => does(verdict))
+  })
 
 /** From so many on a reason is said once for the row. */
 const LEAST_ALIKE = 3
