@@ -135,3 +135,98 @@ it('a draft that an older page left is taken over by the page that opens next, c
     at: 1,
   })
 })
+
+it('what was sent and not answered is carried up with the draft; a deletion stays one', async () => {
+  const drafts = await openTab(null)
+  const olderOf = (key: string, draft: object): void => {
+    drafts.keepDraft(key, { record: null, version: 3 })
+    const name = Object.keys(localStorage).find((one) => one.endsWith(key)) ?? ''
+    localStorage.setItem(name, JSON.stringify({ version: 3, ...draft }))
+  }
+  olderOf('shop/sent', {
+    record: { id: 's', name: 'Now' },
+    unanswered: { id: 's', name: 'Before' },
+    key: 'k',
+  })
+  olderOf('shop/deleted', { record: null })
+  // What no step can read is sent as it was typed: the server says what is wrong with it.
+  olderOf('jobs/odd', { record: 7, schemaVersion: 1 })
+  olderOf('nails/one', { record: { id: 'one' } })
+  await drafts.carryUpDrafts()
+  expect(drafts.readDraft('shop/sent')).toMatchObject({
+    record: { name: 'Now', locale: 'en-US' },
+    unanswered: { name: 'Before', locale: 'en-US' },
+    key: 'k',
+    schemaVersion: 8,
+  })
+  expect(drafts.readDraft('shop/deleted')).toEqual({ record: null, version: 3, schemaVersion: 8 })
+  expect(drafts.readDraft('jobs/odd')).toMatchObject({ record: 7 })
+  // Of a kind that there is none of: not carried up, nor thrown away here.
+  expect(drafts.readDraft('nails/one')).toEqual({ record: { id: 'one' }, version: 3 })
+})
+
+it('an older draft of a tab that is open is left to it', async () => {
+  const first = await openTab(null)
+  first.keepDraft('shop/s', { record: { id: 's' }, version: 3 })
+  const [name = ''] = Object.keys(localStorage)
+  const typed = JSON.stringify({ record: { id: 's', name: 'G' }, version: 3 })
+  localStorage.setItem(name, typed)
+  const second = await openTab(null)
+  await second.carryUpDrafts()
+  expect(localStorage.getItem(name)).toBe(typed)
+})
+
+/** A browser that takes nothing more. */
+class Full {
+  setItem(): void {
+    throw new DOMException('full', 'QuotaExceededError')
+  }
+  getItem = (): string | null => null
+  removeItem(): void {
+    // There is nothing.
+  }
+}
+it('where the browser keeps nothing a draft lives as long as the page', async () => {
+  const drafts = await openTab(null)
+  vi.stubGlobal('localStorage', new Full())
+  drafts.keepDraft('jobs/a', one)
+  vi.unstubAllGlobals()
+  expect(Object.keys(localStorage)).toEqual([])
+  expect([drafts.draftKeys(), drafts.readDraft('jobs/a')]).toMatchObject([['jobs/a'], one])
+  // What is kept later takes its place.
+  drafts.keepDraft('jobs/a', two)
+  expect(Object.keys(localStorage)).toHaveLength(1)
+  expect(drafts.readDraft('jobs/a')).toMatchObject(two)
+  drafts.dropDraft('jobs/a')
+  expect([drafts.draftKeys(), drafts.readDraft('jobs/a')]).toEqual([[], null])
+})
+
+it('of another shop goes aside, for who it is of, until it is thrown away', async () => {
+  const drafts = await openTab(null)
+  const hazel = { epoch: 'e1', account: 'hazel' }
+  drafts.draftsOf(hazel)
+  drafts.keepDraft('jobs/a', one)
+  drafts.draftsOf({ ...hazel, epoch: 'e2' })
+  drafts.keepDraft('jobs/b', two)
+  drafts.setAsideDrafts()
+  expect(drafts.draftKeys()).toEqual(['jobs/b'])
+  expect(drafts.asideDrafts()).toMatchObject([{ epoch: 'e1', key: 'jobs/a', draft: one }])
+  drafts.draftsOf({ epoch: 'e2', account: 'perry' })
+  expect(drafts.asideDrafts()).toEqual([])
+  drafts.dropAsideDrafts()
+  drafts.draftsOf({ ...hazel, epoch: 'e2' })
+  expect(drafts.asideDrafts()).toHaveLength(1)
+  drafts.dropAsideDrafts()
+  expect([drafts.asideDrafts(), drafts.draftKeys()]).toEqual([[], ['jobs/b']])
+})
+
+it('of another shop in a tab that is open stays with it', async () => {
+  const first = await openTab(null)
+  first.draftsOf({ epoch: 'e1', account: 'hazel' })
+  first.keepDraft('jobs/a', one)
+  const second = await openTab(null)
+  second.draftsOf({ epoch: 'e2', account: 'hazel' })
+  second.setAsideDrafts()
+  expect(second.asideDrafts()).toEqual([])
+  expect(first.readDraft('jobs/a')).toMatchObject(one)
+})

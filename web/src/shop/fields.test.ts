@@ -86,12 +86,17 @@ describe('a record that is not whole yet', () => {
   })
   it('lives in the page where the browser keeps nothing', () => {
     const unfinished = useUnfinished()
-    vi.spyOn(Storage.prototype, 'setItem').mockImplementation(() => {
-      throw new DOMException('full', 'QuotaExceededError')
+    let tries = 0
+    vi.stubGlobal('localStorage', {
+      setItem() {
+        tries += 1
+        throw new DOMException('full', 'QuotaExceededError')
+      },
     })
     unfinished.keep('guns', 'new-gun', { name: 'Half a gun' })
+    vi.unstubAllGlobals()
+    expect(tries).toBe(1)
     expect(unfinished.get('guns', 'new-gun')).toEqual({ name: 'Half a gun' })
-    vi.restoreAllMocks()
   })
 })
 

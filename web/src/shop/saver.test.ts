@@ -341,3 +341,145 @@ it('what no answer explains is told once, stays unsaved, and is saved by asking 
   await vi.advanceTimersByTimeAsync(0)
   expect(saver.entries.has(KEY)).toBe(false)
 })
+
+it('waits longer after each try in vain, half a minute at the most, and from the beginning after a save', async () => {
+  const saver = saverOf()
+  let finish = (_: Response): void => undefined
+  answers.push(down, down, down, down, down, down)
+  saver.change(KEY, 'jobs', { record: job(1), version: 1 })
+  const at: number[] = []
+  for (let ms = 0; ms < 110_000 && sent.length < 6; ms += 100) {
+    const before = sent.length
+    await vi.advanceTimersByTimeAsync(100)
+    if (sent.length > before) at.push(ms + 100)
+  }
+  expect(at.map((ms, index) => ms - (at[index - 1] ?? 0))).toEqual([500, 2000, 5000, 10_000, 30_000, 30_000])
+  answers.push(() => new Promise<Response>((resolve) => (finish = resolve)), down, ok(3))
+  await vi.advanceTimersByTimeAsync(30_000)
+  saver.change(KEY, 'jobs', { record: job(2), version: 1 })
+  finish(Response.json({ version: 2, record: {} }))
+  await vi.advanceTimersByTimeAsync(500)
+  expect(sent).toHaveLength(8)
+  await vi.advanceTimersByTimeAsync(2000)
+  expect(sent).toHaveLength(9)
+  expect(saver.entries.has(KEY)).toBe(false)
+})
+
+it('sends nothing any more when the page is left, and keeps it in the browser', async () => {
+  const saver = saverOf()
+  saver.change(KEY, 'jobs', { record: job(1), version: 1 })
+  expect(saver.isPending(KEY)).toBe(true)
+  saver.park()
+  expect(saver.isPending(KEY)).toBe(false)
+  await vi.advanceTimersByTimeAsync(60_000)
+  expect(sent).toEqual([])
+  expect(readDraft(KEY)).toMatchObject({ record: job(1) })
+})
+
+it('says nothing of a save that was given up while it was on its way', async () => {
+  const told: string[] = []
+  const saver = saverOf({
+    stored: () => told.push('stored'),
+    broke: () => told.push('broke'),
+    merged: () => told.push('merged'),
+  })
+  for (const answer of [ok(4), problem(422), down]) {
+    let finish: () => void = () => undefined
+    answers.push(
+      () => new Promise<Response>((resolve, reject) => (finish = () => void answer().then(resolve, reject))),
+    )
+    saver.change(KEY, 'jobs', { record: job(1), version: 3 })
+    await vi.advanceTimersByTimeAsync(500)
+    saver.discard(KEY)
+    finish()
+    await vi.advanceTimersByTimeAsync(60_000)
+  }
+  expect([told, saver.entries.size, draftKeys()]).toEqual([[], 0, []])
+  expect(sent).toHaveLength(3)
+})
+
+it('says nothing of a conflict that was given up while the server was asked what it has', async () => {
+  const told: string[] = []
+  const saver = saverOf({ merged: () => told.push('merged'), stored: () => told.push('stored') })
+  let finish = (_: Response): void => undefined
+  answers.push(problem(412), () => new Promise<Response>((resolve) => (finish = resolve)))
+  saver.change(KEY, 'jobs', { record: job(1), version: 3 })
+  await vi.advanceTimersByTimeAsync(500)
+  saver.discard(KEY)
+  finish(Response.json({ version: 4, record: job(1) }))
+  await vi.advanceTimersByTimeAsync(60_000)
+  // Nor where it was given up one answer later.
+  answers.push(problem(412), holds(4, job(9)), () => new Promise<Response>((resolve) => (finish = resolve)))
+  saver.change(KEY, 'jobs', { record: job(1), version: 3 })
+  await vi.advanceTimersByTimeAsync(500)
+  expect(sent.at(-1)?.path).toBe('/api/history/jobs/a/3')
+  saver.discard(KEY)
+  finish(Response.json({ version: 3, record: job(0) }))
+  await vi.advanceTimersByTimeAsync(60_000)
+  expect([told, saver.entries.size]).toEqual([[], 0])
+})
+
+it('what was deleted there is given up by deleting it here, without a word to the server', async () => {
+  const stored: unknown[] = []
+  const saver = saverOf({ stored: (...all) => stored.push(all) })
+  answers.push(problem(404), problem(404))
+  saver.change(KEY, 'jobs', { record: job(2), version: 3 })
+  await vi.advanceTimersByTimeAsync(600)
+  saver.change(KEY, 'jobs', { record: null, version: 3 })
+  await vi.advanceTimersByTimeAsync(60_000)
+  expect([stored, saver.entries.size, sent.length, draftKeys()]).toEqual([[[KEY, 0, false]], 0, 2, []])
+})
+
+it('what is deleted here and was changed there is asked about, and deleted when told to', async () => {
+  const saver = saverOf()
+  answers.push(problem(412), holds(7, job(9)), holds(3, job(1)), gone)
+  saver.change(KEY, 'jobs', { record: null, version: 3 })
+  await vi.advanceTimersByTimeAsync(600)
+  expect(saver.entries.get(KEY)).toMatchObject({ state: 'conflict', theirs: 7, record: null })
+  expect(readDraft(KEY)).toMatchObject({ record: null, version: 3 })
+  // Asking again does not answer the question.
+  saver.retry()
+  await vi.advanceTimersByTimeAsync(60_000)
+  expect(saver.entries.get(KEY)?.state).toBe('conflict')
+  saver.overwrite(KEY)
+  await vi.advanceTimersByTimeAsync(0)
+  expect(sent.at(-1)).toMatchObject({ method: 'DELETE', version: '"7"' })
+  expect(saver.entries.size).toBe(0)
+})
+
+it('writes over at once what is waiting, on the version that it began from; of what is stored there is nothing to write', async () => {
+  const saver = saverOf()
+  saver.overwrite(KEY)
+  await vi.advanceTimersByTimeAsync(0)
+  expect(sent).toEqual([])
+  answers.push(ok(4))
+  saver.change(KEY, 'jobs', { record: job(1), version: 3 })
+  saver.overwrite(KEY)
+  await vi.advanceTimersByTimeAsync(0)
+  expect(sent).toMatchObject([{ method: 'PUT', version: '"3"' }])
+})
+
+it('the shop is replaced where the shop is', async () => {
+  const saver = saverOf()
+  answers.push(ok(2))
+  saver.change('shop/tollgate', 'shop', { record: { id: 'tollgate' }, version: 1 })
+  await vi.advanceTimersByTimeAsync(600)
+  expect(sent).toMatchObject([{ method: 'PUT', path: '/api/shop' }])
+})
+
+it('says which versions are stored, and whether it asked again', async () => {
+  const stored: unknown[] = []
+  const saver = saverOf({ stored: (...all) => stored.push(all) })
+  answers.push(ok(4), down, ok(5), gone)
+  saver.change(KEY, 'jobs', { record: job(1), version: 3 })
+  await vi.advanceTimersByTimeAsync(600)
+  saver.change(KEY, 'jobs', { record: job(2), version: 4 })
+  await vi.advanceTimersByTimeAsync(3000)
+  saver.change(KEY, 'jobs', { record: null, version: 5 })
+  await vi.advanceTimersByTimeAsync(600)
+  expect(stored).toEqual([
+    [KEY, 4, false],
+    [KEY, 5, true],
+    [KEY, 0, false],
+  ])
+})
