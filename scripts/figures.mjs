@@ -15,7 +15,9 @@ async function reckoning() {
   const { build } = await import('esbuild')
   const outdir = join(ROOT, '.data/figures')
   await build({
-    entryPoints: ['reckoning', 'boardThread', 'plan'].map((one) => join(ROOT, `scripts/figures/${one}.ts`)),
+    entryPoints: ['reckoning', 'boardThread', 'couldThread', 'plan'].map((one) =>
+      join(ROOT, `scripts/figures/${one}.ts`),
+    ),
     bundle: true,
     platform: 'node',
     // It fetches its WebAssembly from beside itself.

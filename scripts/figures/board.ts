@@ -1,8 +1,8 @@
 /** Figures of a large board: whole, its first cells, by two threads, and beside the arithmetic that it cannot do without. */
-import { Worker } from 'node:worker_threads'
 import { type BoardCell, boardOf, type Job, MachineBoard } from '../../core/src/index.ts'
 import { plainBoard } from './arithmetic.ts'
 import { demo, median, print, timed } from './demo.ts'
+import { askThread, startThreads } from './threads.ts'
 
 type Shop = Omit<typeof demo, 'jobs' | 'setUps'> & Pick<typeof demo, 'jobs' | 'setUps'>
 
@@ -62,25 +62,18 @@ function coldAndWarm(work: () => void): { readonly cold: number; readonly warm: 
 const JOBS_AT_ONCE = 10
 /** As a page asks: two threads that have the shop already take ten jobs at a time, and hand their cells over. */
 async function byTwoThreads(shop: Shop): Promise<number> {
-  const entry = new URL('./boardThread.mjs', import.meta.url)
-  const workers = [new Worker(entry, { workerData: shop }), new Worker(entry, { workerData: shop })]
-  const ask = (worker: Worker, from: number): Promise<readonly BoardCell[]> =>
-    new Promise((resolve, reject) => {
-      worker.once('message', resolve).once('error', reject)
-      worker.postMessage([from, from + JOBS_AT_ONCE])
-    })
+  const threads = startThreads('boardThread', 2, shop)
   const run = async (): Promise<number> => {
     let next = 0
     let cells = 0
     const began = performance.now()
     await Promise.all(
-      workers.map(async (worker) => {
+      threads.map(async (thread) => {
         while (next < shop.jobs.length) {
           const from = next
           next += JOBS_AT_ONCE
-          const came = await ask(worker, from)
+          const came = await askThread<readonly BoardCell[]>(thread, [from, from + JOBS_AT_ONCE])
           cells += came.length
-          worker.removeAllListeners('error')
         }
       }),
     )
@@ -89,7 +82,7 @@ async function byTwoThreads(shop: Shop): Promise<number> {
   }
   const times: number[] = []
   for (let n = 0; n < RUNS_AS_ALL_DAY; n += 1) times.push(await run())
-  await Promise.all(workers.map((worker) => worker.terminate()))
+  await Promise.all(threads.map((thread) => thread.terminate()))
   return median(times.slice(WARM_UPS))
 }
 

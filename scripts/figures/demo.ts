@@ -2,7 +2,7 @@
 import { readFileSync } from 'node:fs'
 import { readDocument, shopDocumentSchema } from '../../core/src/index.ts'
 
-const RUNS = 7
+export const RUNS = 7
 
 const read = readDocument(
   shopDocumentSchema,

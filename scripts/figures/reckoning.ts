@@ -10,8 +10,6 @@ import {
   Claims,
   runOut,
   chosenOf,
-  couldDo,
-  CouldDoSearch,
   demandOf,
   explain,
   onMachineOf,
@@ -21,7 +19,6 @@ import {
   shopPowerOf,
   trialOf,
   tripsOf,
-  type Shelf,
   assess,
 } from '../../core/src/index.ts'
 import { shiftOf } from '../../core/src/power/shift.ts'
@@ -31,9 +28,9 @@ import { MOST_TEXT } from '../../core/src/weldlist/read.ts'
 import { readSize } from '../../core/src/weldlist/size.ts'
 import { readJoint, readParts, readPosition, readWelds } from '../../core/src/weldlist/text.ts'
 import { board, largestJob, machineBoard } from './board.ts'
+import { could } from './could.ts'
 import { demo, growth, median, once, print, timed } from './demo.ts'
 import { kit } from './kit.ts'
-import { shelfOf } from './shelf.ts'
 import { practiceResiduals } from '../../core/src/testing/practiceSettings.ts'
 
 /** A month of 200 jobs of 20 welds: what each leaves for the next, and where each wire, gas and tungsten ends. */
@@ -181,42 +178,6 @@ function shopPower(): void {
   print('shop-power-pairs-growth', growth(sizes, pairs), '')
 }
 
-/** Machines of which no two are alike but for name and price. */
-const unlike = (shelf: Shelf): Shelf => ({
-  ...shelf,
-  powerSources: shelf.powerSources.map((source, n) => ({ ...source, massG: 20_000 + 100 * n })),
-})
-
-function could(): void {
-  const shelf = shelfOf({ powerSources: 40, guns: 30, wires: 60, gases: 10 })
-  const timesOn = (of: Shelf): number[] =>
-    demo.jobs.map((job) => median(timed(() => couldDo(demo.shop, of, job, { most: 40 })).slice(1)))
-  const times = timesOn(shelf)
-  print('could-do-40x30x60x10', median(times), 'ms')
-  print('could-do-40x30x60x10-worst-job', Math.max(...times), 'ms')
-  print('could-do-40-unlike-x30x60x10-worst-job', Math.max(...timesOn(unlike(shelf))), 'ms')
-  const sizes = [5, 10, 20, 40]
-  const bySize = sizes.map((size) => {
-    const own = shelfOf({
-      powerSources: size,
-      guns: Math.round(size * 0.75),
-      wires: Math.round(size * 1.5),
-      gases: Math.round(size / 4) + 1,
-    })
-    const search = new CouldDoSearch(demo.shop, own)
-    return once(() => demo.jobs.forEach((job) => search.answer(job, 40)))
-  })
-  print('could-do-all-jobs-growth', growth(sizes, bySize), '')
-  // Two hundred jobs of which each comes 25 times: what is equal shares its answer.
-  const again = Array.from({ length: 200 }, (_, n) => demo.jobs[n % demo.jobs.length])
-  const search = new CouldDoSearch(demo.shop, shelf)
-  print(
-    'could-do-200-jobs-of-8-kinds',
-    once(() => again.forEach((job) => job && search.answer(job, 40))),
-    'ms',
-  )
-}
-
 /** What people may type, at its longest, and twice as short: a reader that takes four times as long for twice as much is none. */
 function typedTexts(): void {
   const notation = { system: 'imperial', locale: 'en-US' } as const
@@ -285,7 +246,7 @@ machineBoard()
 largestJob()
 oneCell()
 power()
-could()
+await could()
 await kit()
 
 // How far the model's starting settings are off everyday practice.

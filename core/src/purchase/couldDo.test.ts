@@ -15,7 +15,8 @@ import { PROCESS_IDS } from '../model/process.ts'
 import type { Shelf } from '../kinds/shelf.ts'
 import { typicalPartPrice } from '../reference/typicalPrices.ts'
 import { demoShop } from '../testing/samples.ts'
-import { couldDo } from './couldDo.ts'
+import { couldDo, CouldDoSearch } from './couldDo.ts'
+import { joined } from './couldShares.ts'
 import { everyWhole } from '../testing/everyWhole.ts'
 import { runs } from '../testing/runs.ts'
 
@@ -145,6 +146,22 @@ describe('what could do a job', () => {
       expect(costs).toEqual(
         costs.toSorted(([a = 0, b = 0, c = 0], [d = 0, e = 0, f = 0]) => a - d || b - e || c - f),
       )
+    }
+  })
+
+  it('is the same whether one looks at all of it or several at a share each', () => {
+    for (const job of demo.jobs) {
+      const search = new CouldDoSearch(demo.shop, demo)
+      const whole = search.answer(job, 30)
+      expect(whole.count).toBeGreaterThan(0)
+      for (const of of [1, 2, 3]) {
+        const shares = Array.from({ length: of }, (_, at) =>
+          new CouldDoSearch(demo.shop, demo).answer(job, 30, { at, of }),
+        )
+        expect(joined(shares, 30)).toEqual(whole)
+      }
+      // A share has a part of them, and is not taken for the whole where it was asked for before.
+      expect(search.answer(job, 30, { at: 0, of: 2 }).count).toBeLessThan(whole.count)
     }
   })
 

@@ -1,19 +1,12 @@
 /** Ways to do a job: of each source with each wire the set of other parts that costs least to get. */
-import type { Demand } from '../demand/demand.ts'
 import type { Job } from '../kinds/job.ts'
 import { does } from '../model/verdict.ts'
 import type { Shelf } from '../kinds/shelf.ts'
 import type { Shop } from '../kinds/shop.ts'
-import { asCould, bestWith, type Could, runCostOf, type Whole, withSource } from './bestWay.ts'
+import { asCould, bestWith, runCostOf, type Whole, withSource } from './bestWay.ts'
+import { ALL_OF_IT, byRank, type CouldDo, type CouldRank, type Share } from './couldShares.ts'
 import { Ground } from './ground.ts'
 import { needsKey } from './needsKey.ts'
-
-export interface CouldDo {
-  /** Cheapest to get first, then cheapest to run. */
-  readonly best: readonly Could[]
-  /** How many sources with a wire do it, those left out of `best` too. */
-  readonly count: number
-}
 
 export interface CouldOptions {
   /** How many are given out; all are counted. */
@@ -24,7 +17,8 @@ export interface CouldOptions {
 
 interface Found {
   readonly whole: Whole
-  readonly demand: Demand
+  readonly toRun: number | null
+  readonly rank: CouldRank
 }
 
 /** What a shop has and could have, looked at for one job after the other. */
@@ -44,41 +38,43 @@ export class CouldDoSearch {
 
   /**
    * What is used up is taken as there: wire and gas are bought for the job.
+   * @param share of the wires and processes that are looked at; several shares are put together by `joined`
    * @returns for each source, process and wire that does the job the set of other parts that costs least to get; of those
    *   one that fits before one that is tight, then the cheaper to run
    */
-  answer(job: Job, most: number): CouldDo {
-    const key = `${most} ${needsKey(job)}`
+  answer(job: Job, most: number, share: Share = ALL_OF_IT): CouldDo {
+    const key = `${most} ${share.at} ${share.of} ${needsKey(job)}`
     const known = this.#answers.get(key)
     if (known) return known
-    const made = this.#search(job, most)
+    const made = this.#search(job, most, share)
     this.#answers.set(key, made)
     return made
   }
 
-  #search(job: Job, most: number): CouldDo {
+  #search(job: Job, most: number, { at, of }: Share): CouldDo {
+    const places = new Map(this.#ground.pairs.map((pair, place) => [pair, place]))
     const found: Found[] = []
-    for (const begun of this.#ground.begunFor(job))
-      for (const sources of begun.pair.alikeSources) {
+    // By what a run costs they come one after the other: of what is much work each share has its part.
+    for (const begun of this.#ground.begunFor(job).filter((_, place) => place % of === at)) {
+      const { pair, demand, runCost } = begun
+      for (const sources of pair.alikeSources) {
         const [first] = sources
-        const whole = first ? bestWith(this.#ground, begun, first) : null
-        if (!whole) continue
-        const { demand } = begun
-        for (const source of sources) found.push({ whole: withSource(whole, source), demand })
+        const alike = first ? bestWith(this.#ground, begun, first) : null
+        if (!alike) continue
+        for (const source of sources) {
+          const whole = withSource(alike, source)
+          const { unpriced, toGet } = whole.spent
+          const toRun = runCostOf(whole, demand)
+          const place = [places.get(pair) ?? 0, pair.sources.indexOf(source)] as const
+          found.push({ whole, toRun, rank: [unpriced, toGet, toRun ?? Infinity, runCost, ...place] })
+        }
       }
-    const ranked = found
-      .map(({ whole, demand }) => ({
-        whole,
-        toRun: runCostOf(whole, demand),
-      }))
-      .sort(
-        (a, b) =>
-          a.whole.spent.unpriced - b.whole.spent.unpriced ||
-          a.whole.spent.toGet - b.whole.spent.toGet ||
-          (a.toRun ?? Infinity) - (b.toRun ?? Infinity),
-      )
+    }
     return {
-      best: ranked.slice(0, most).map(({ whole, toRun }) => asCould(this.#ground, whole, toRun)),
+      best: found
+        .sort(byRank)
+        .slice(0, most)
+        .map(({ whole, toRun, rank }) => ({ ...asCould(this.#ground, whole, toRun), rank })),
       count: found.length,
     }
   }

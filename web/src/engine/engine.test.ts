@@ -6,6 +6,7 @@ import { createEngineClient, type EngineClient } from './client.ts'
 import { diffOf, emptySent, isSameBesideJobs } from './delta.ts'
 import { Engine } from './engine.ts'
 import type { Snapshot } from './snapshot.ts'
+import { inShares } from './inShares.ts'
 import { askOfJobs } from './manyJobs.ts'
 
 const { format: _format, version: _version, ...snapshot } = shopDocument
@@ -288,4 +289,31 @@ it('imports are read there too, in words where they cannot be', async () => {
   expect(await client.ask(snapshot, 'readEquipment', '{', '')).toMatchObject({ ok: false })
   const rows = await client.ask(snapshot, 'readWelds', [['w1', '5']], MAPPING, METRIC)
   expect(rows).toEqual(readTable([['w1', '5']], MAPPING, METRIC))
+})
+
+it('ways to do a job are looked at by two where machines and wires are many, and are the same', async () => {
+  const asked: string[] = []
+  const noted = (name: string): EngineClient => {
+    const client = here()
+    return {
+      ask(now, question, ...of) {
+        asked.push(name)
+        return client.ask(now, question, ...of)
+      },
+    }
+  }
+  const both = inShares([noted('one'), noted('two')])
+  await both.ask(snapshot, 'could', 'press-frame', 20)
+  expect(asked).toEqual(['one'])
+  const many: Snapshot = {
+    ...snapshot,
+    powerSources: [1, 2, 3, 4].flatMap((n) =>
+      snapshot.powerSources.map((one) => ({ ...one, id: `${one.id}-${n}`, massG: 20_000 + n })),
+    ),
+  }
+  const found = await both.ask(many, 'could', 'press-frame', 20)
+  expect(asked).toEqual(['one', 'one', 'two'])
+  expect(found).toEqual(await here().ask(many, 'could', 'press-frame', 20))
+  expect(found.count).toBeGreaterThan(20)
+  expect(found.best).toHaveLength(20)
 })

@@ -9,7 +9,9 @@ import type { Snapshot } from './snapshot.ts'
 
 export type Question<K extends QuestionName> = readonly [question: K, ...of: Arguments<K>]
 
-interface Asked {
+interface Asked<K extends QuestionName> {
+  /** Who is asked. */
+  readonly by?: { ask(snapshot: Snapshot, ...asked: Question<K>): Promise<Answer<K>> }
   /** False where the answer is the same for all jobs: at a key in a job it is not asked again. */
   readonly looksAtJobs?: boolean
 }
@@ -17,7 +19,7 @@ interface Asked {
 /** @param question null where nothing is asked: then there is no answer */
 export function useAnswer<K extends QuestionName>(
   question: Ref<Question<K> | null>,
-  { looksAtJobs = true }: Asked = {},
+  { by = engine, looksAtJobs = true }: Asked<K> = {},
 ) {
   const workspace = useWorkspace()
   const answer = shallowRef<Answer<K> | null>(null)
@@ -32,12 +34,11 @@ export function useAnswer<K extends QuestionName>(
     while (next) {
       const { asked, snapshot } = next
       next = null
-      const [name, ...of] = asked
       // Another question, or none, may have taken its place meanwhile.
       const isStillAsked = (): boolean =>
         question.value === asked || JSON.stringify(question.value) === JSON.stringify(asked)
       try {
-        const found = await engine.ask(snapshot, name, ...of)
+        const found = await by.ask(snapshot, ...asked)
         if (!isStillAsked()) continue
         answer.value = found
         failure.value = ''

@@ -1,4 +1,4 @@
-import { type CouldDo, CouldDoSearch } from '@brannik/core'
+import { type CouldDo, CouldDoSearch, type Share } from '@brannik/core'
 import type { Snapshot } from '../snapshot.ts'
 
 /** One search a snapshot: what parts say of each other holds for every job, and jobs with equal needs share their answer. */
@@ -11,8 +11,11 @@ function searchOf(snapshot: Snapshot): CouldDoSearch | null {
   return made
 }
 
-/** @returns whole set-ups that do a job, of what is here and what could be bought; none where there is no such job */
-export function answer(snapshot: Snapshot, jobId: string, most: number): CouldDo {
+/**
+ * @param share of the search; all of it where it is left out
+ * @returns whole set-ups that do a job, of what is here and what could be bought; none where there is no such job
+ */
+export function answer(snapshot: Snapshot, jobId: string, most: number, share?: Share): CouldDo {
   const job = snapshot.jobs.find(({ id }) => id === jobId)
-  return (job && searchOf(snapshot)?.answer(job, most)) ?? { best: [], count: 0 }
+  return (job && searchOf(snapshot)?.answer(job, most, share)) ?? { best: [], count: 0 }
 }

@@ -6,6 +6,7 @@ import ChoiceField from '../../components/ChoiceField.vue'
 import VerdictMark from '../../components/VerdictMark.vue'
 import { engines } from '../../engine/client.ts'
 import type { Doable } from '../../engine/questions/doable.ts'
+import { inShares } from '../../engine/inShares.ts'
 import { askOfJobs } from '../../engine/manyJobs.ts'
 import { type Question, useAnswer } from '../../engine/useAnswer.ts'
 import { reasonOf } from '../../reason.ts'
@@ -37,6 +38,7 @@ const choose = (id: string | null): void => {
 }
 const { answer, failure, isComputing } = useAnswer<'could'>(
   computed((): Question<'could'> | null => (jobId.value ? ['could', jobId.value, MOST] : null)),
+  { by: inShares(engines) },
 )
 
 /** How many of all jobs can be done, as far as it is known. */
