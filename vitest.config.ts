@@ -12,6 +12,9 @@ const TWO_SERVERS = [
   'log',
   ...(process.env['TEST_LONG'] === '1' ? ['api', 'catalogue'] : []),
 ]
+/** Generous: a busy machine is slow, not wrong. */
+const PATIENCE_MS = 300_000
+
 const PAGE = {
   plugins: [vue(), vuetify({ autoImport: true })],
   test: {
@@ -19,7 +22,7 @@ const PAGE = {
     environment: 'happy-dom',
     setupFiles: ['src/testing/engineHere.ts', '../core/src/testing/seed.ts'],
     server: { deps: { inline: ['vuetify'] } },
-    testTimeout: 60_000,
+    testTimeout: PATIENCE_MS,
     benchmark: { include: [] },
   },
 }
@@ -55,8 +58,7 @@ export default defineConfig({
           name: 'core',
           // Functions without state: what one file has loaded serves the next.
           isolate: false,
-          // Generous: a busy machine is slow, not wrong.
-          testTimeout: 60_000,
+          testTimeout: PATIENCE_MS,
           root: 'core',
           setupFiles: ['src/testing/seed.ts'],
           include: ['src/**/*.test.ts'],
@@ -73,13 +75,14 @@ export default defineConfig({
           setupFiles: ['../core/src/testing/seed.ts'],
           include: ['src/**/*.test.ts'],
           benchmark: { include: [] },
-          testTimeout: 90_000,
-          hookTimeout: 90_000,
+          testTimeout: PATIENCE_MS,
+          hookTimeout: PATIENCE_MS,
         },
       },
       {
         test: {
           name: 'stand-ins',
+          testTimeout: PATIENCE_MS,
           root: 'stand-ins',
           setupFiles: ['../core/src/testing/seed.ts'],
           include: ['src/**/*.test.ts'],
@@ -93,8 +96,8 @@ export default defineConfig({
           root: 'scripts',
           include: ['**/*.test.mjs'],
           benchmark: { include: [] },
-          testTimeout: 120_000,
-          hookTimeout: 90_000,
+          testTimeout: PATIENCE_MS,
+          hookTimeout: PATIENCE_MS,
         },
       },
       {
@@ -106,8 +109,8 @@ export default defineConfig({
           globalSetup: ['src/prepareTests.ts'],
           include: [`src/{${TWO_SERVERS.join()}}.test.ts`],
           benchmark: { include: [] },
-          testTimeout: 90_000,
-          hookTimeout: 90_000,
+          testTimeout: PATIENCE_MS,
+          hookTimeout: PATIENCE_MS,
           env: { TWO_SERVERS: '1' },
         },
       },

@@ -19,7 +19,7 @@ test('a card is one page on Letter and A4 for every job of the demo with every s
   page,
   server,
 }) => {
-  test.setTimeout(240_000)
+  test.setTimeout(600_000)
   await page.goto(`${server.url}/jobs/press-frame/card`)
   const idsOf = (path: string): Promise<string[]> =>
     page.evaluate(async (list) => {

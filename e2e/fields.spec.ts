@@ -51,7 +51,7 @@ const covered = (page: Page): Promise<string[]> =>
 // Each view is a test of its own: what is slow is shared out.
 test.describe.configure({ mode: 'parallel' })
 /** A busy machine is slow, not wrong. */
-test.setTimeout(240_000)
+test.setTimeout(600_000)
 
 for (const { path, open = [], part = 'main', what = path, last, isAlike = false } of WALKS)
   test(`every field of ${what} keeps what is typed into it`, async ({ page, server }) => {

@@ -6,12 +6,10 @@ const PATHS = ['/api/me', '/api/shop', ...LISTED.map(({ path }) => `/api/${path}
 
 export const untilKept = (page: Page): Promise<void> =>
   expect
-    .poll(
-      () =>
-        page.evaluate(async (paths) => {
-          const kept = await Promise.all(paths.map((path) => caches.match(path)))
-          return paths.filter((_, index) => kept[index] === undefined)
-        }, PATHS),
-      { timeout: 60_000 },
+    .poll(() =>
+      page.evaluate(async (paths) => {
+        const kept = await Promise.all(paths.map((path) => caches.match(path)))
+        return paths.filter((_, index) => kept[index] === undefined)
+      }, PATHS),
     )
     .toEqual([])

@@ -27,7 +27,7 @@ test('every page speaks in millimetres, euros, EN ISO and IEC, and nothing is of
   browser,
   server,
 }) => {
-  test.setTimeout(240_000)
+  test.setTimeout(600_000)
   const page = await browser.newPage({ bypassCSP: true })
   for (const view of VIEWS) {
     await page.setViewportSize({ width: 1280, height: 800 })

@@ -30,7 +30,7 @@ test('the shop is there without its server, says so, and what is changed is stor
   await pieces.press('Tab')
   await expect(page.getByText('Not saved: the server does not respond')).toBeVisible()
   await server.start()
-  await expect(page.getByText(/^Saved/)).toBeVisible({ timeout: 60_000 })
+  await expect(page.getByText(/^Saved/)).toBeVisible()
   expect((await server.record<Job>('jobs/tank-manifold')).quantity).toBe(6)
   await expect(page.getByText(/Offline/)).toBeHidden()
 })
@@ -45,7 +45,7 @@ test('what was changed elsewhere meanwhile shows once the server is back', async
      where kind = 'job' and id = 'press-frame'`,
   )
   await server.start()
-  await expect(page.getByText('Press frame, the tall one').first()).toBeVisible({ timeout: 60_000 })
+  await expect(page.getByText('Press frame, the tall one').first()).toBeVisible()
 })
 
 test.describe('where people sign in', () => {

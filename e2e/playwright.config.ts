@@ -11,8 +11,8 @@ export default defineConfig({
   testDir: '.',
   globalSetup: './prepare.ts',
   // Generous: a busy machine is slow, not wrong.
-  timeout: 150_000,
-  expect: { timeout: 20_000 },
+  timeout: 300_000,
+  expect: { timeout: 60_000 },
   // Half as many again as there are cores: each waits for its server now and then.
   workers: '150%',
   fullyParallel: false,
@@ -20,7 +20,7 @@ export default defineConfig({
   reporter: REPORT ? [['json', { outputFile: REPORT }], ['line']] : [['list']],
   outputDir: '../test-results',
   use: {
-    actionTimeout: 30_000,
+    actionTimeout: 60_000,
     viewport: { width: 1280, height: 800 },
     locale: 'en-US',
     // What it keeps for a page without a server is the test of that alone.

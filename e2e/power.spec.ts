@@ -70,9 +70,7 @@ test('the whole shop: who welds together is chosen by name, and what does not ca
   const { pick } = typingOn(page)
   await page.goto(`${server.url}/power?job=press-frame`)
   await page.getByRole('link', { name: 'Whole shop' }).press('Enter')
-  await expect(page.getByRole('heading', { name: /Everyone can weld at once/ })).toBeVisible({
-    timeout: 20_000,
-  })
+  await expect(page.getByRole('heading', { name: /Everyone can weld at once/ })).toBeVisible()
   // Two on the same 20 A outlet.
   await page.getByRole('button', { name: 'Another machine' }).press('Enter')
   const last = await page.getByRole('button', { name: /^Remove set-up/ }).count()
@@ -80,9 +78,7 @@ test('the whole shop: who welds together is chosen by name, and what does not ca
   await pick(`Job of set-up ${last}`, 'Press frame')
   await expect(
     page.getByRole('heading', { name: /Not everyone at once: North wall 120 V 20 A is overloaded/ }),
-  ).toBeVisible({
-    timeout: 20_000,
-  })
+  ).toBeVisible()
   await expect(page).toHaveURL(/at=.*press-frame\.marl-yard/)
   const wall = page.getByRole('row', { name: /^North wall/ })
   await expect(wall).toContainText(/trips in \d+ of 40 simulated shifts/)
@@ -98,9 +94,7 @@ test('the whole shop: who welds together is chosen by name, and what does not ca
   )
   await page.keyboard.press('Escape')
   await page.getByRole('button', { name: `Remove set-up ${last}` }).press('Enter')
-  await expect(page.getByRole('heading', { name: /Everyone can weld at once/ })).toBeVisible({
-    timeout: 20_000,
-  })
+  await expect(page.getByRole('heading', { name: /Everyone can weld at once/ })).toBeVisible()
 })
 
 test('a panel is drawn and a circuit put into it; a panel cannot feed itself', async ({ page, server }) => {

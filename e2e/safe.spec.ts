@@ -95,7 +95,7 @@ test('another shop on the same address is shown, and what was typed for the one 
   // The demo anew: records of the same names and versions.
   await home.reset()
   const aside = page.getByRole('region', { name: 'Changes to another shop' })
-  await expect(aside).toContainText('job Press frame', { timeout: 60_000 })
+  await expect(aside).toContainText('job Press frame')
   await expect(welds(page)).toHaveValue('24')
   await saved(page)
   expect((await server.record<Job>('jobs/press-frame')).joints[0]?.count).toBe(24)

@@ -96,7 +96,7 @@ it('says where the data are, serves, keeps a second start out, and stops with al
   expect(await first.ended).toBe(0)
   expect(first.told()).toContain('Stopped, the database too.')
   await nothingIsLeft()
-}, 180_000)
+})
 
 describe('however it ends', () => {
   it.each(['SIGTERM', 'SIGHUP'])(
@@ -119,7 +119,7 @@ describe('however it ends', () => {
     child.kill('SIGHUP')
     expect(await ended).toBe(0)
     await nothingIsLeft()
-  }, 180_000)
+  })
 
   it('a server that crashes is no stop: the exit and the words say so', async () => {
     const { child, ended, until, told } = run('start.mjs')
@@ -129,7 +129,7 @@ describe('however it ends', () => {
     expect(await ended).not.toBe(0)
     expect(told()).toContain('which nobody asked for')
     await nothingIsLeft()
-  }, 180_000)
+  })
 
   it('killed with no chance to say a word, the server goes too, and the next start goes on', async () => {
     const { child, ended, until, told } = run('start.mjs')
@@ -146,7 +146,7 @@ describe('however it ends', () => {
     again.child.kill('SIGTERM')
     expect(await again.ended).toBe(0)
     await nothingIsLeft()
-  }, 180_000)
+  })
 
   it('a database that dies is started again at the same address, and its log keeps why', async () => {
     const { child, ended, until, told } = run('start.mjs')
@@ -166,7 +166,7 @@ describe('however it ends', () => {
     child.kill('SIGTERM')
     expect(await ended).toBe(0)
     await nothingIsLeft()
-  }, 180_000)
+  })
 
   it('a database that cannot be started again ends it all, with the reason and a true exit', async () => {
     const { child, ended, until, told } = run('start.mjs')
@@ -183,7 +183,7 @@ describe('however it ends', () => {
     renameSync(away, control)
     expect(child.exitCode).toBe(1)
     await nothingIsLeft()
-  }, 180_000)
+  })
 
   it('a mark left by another program is no Brannik', async () => {
     writeFileSync(
@@ -194,7 +194,7 @@ describe('however it ends', () => {
     await until('Started in')
     child.kill('SIGTERM')
     expect(await ended).toBe(0)
-  }, 180_000)
+  })
 })
 
 it('to the network only with an owner; accounts, backup and restore by command, with Brannik stopped', async () => {
@@ -225,11 +225,11 @@ it('to the network only with an owner; accounts, backup and restore by command, 
   const replace = run('tool.mjs', ['restore', file, '--replace'])
   expect(await replace.ended, replace.told()).toBe(0)
   await nothingIsLeft()
-}, 180_000)
+})
 
 it('a place where nothing may be written is said plainly', async () => {
   const { ended, told } = run('start.mjs', [], { BRANNIK_DATA: '/dev/null/brannik' })
   expect(await ended).toBe(1)
   expect(told()).toContain('BRANNIK_DATA')
   expect(told()).not.toMatch(/\n\s+at /)
-}, 180_000)
+})

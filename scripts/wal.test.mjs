@@ -63,7 +63,7 @@ it('brings the shop back to the moment before a mistake, as a shop of its own, a
   // By its timeline the server knows that it is another shop, see 013_epoch.sql.
   expect((await ask(again, PLACE))[0].timeline).not.toBe((await ask(shop, PLACE))[0].timeline)
   expect(() => layDownCluster(walFolder, moment, join(home, 'again', 'postgres'))).toThrow('there already')
-}, 120_000)
+})
 
 it('of before the first base backup there is no moment, and a folder that a shell would read is refused', async () => {
   expect(() => baseBefore(walFolder, new Date('2020-01-01'))).toThrow('no base backup of before')

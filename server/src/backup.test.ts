@@ -99,7 +99,7 @@ it('the drill', async () => {
   await withDatabase((database) =>
     expect(database.query('delete from record_history')).rejects.toThrow('only grows'),
   )
-}, 180_000)
+})
 
 it('a shop that is there is replaced only when told so, and is backed up first', async () => {
   const file = join(folder, 'other.dump')
@@ -120,7 +120,7 @@ it('a shop that is there is replaced only when told so, and is backed up first',
     backups: settings(),
   })
   expect(await everything()).toEqual(newer)
-}, 180_000)
+})
 
 it('a backup is never written over another file, and a failed one leaves none', async () => {
   const file = join(folder, 'taken.dump')
@@ -136,7 +136,7 @@ it('a backup is never written over another file, and a failed one leaves none', 
     [1, 2, 3].map(() => makeBackup(url, { ...settings(), folder: place }, 'by-hand')),
   )
   expect(new Set(names.map(({ name }) => name)).size).toBe(3)
-}, 180_000)
+})
 
 it('what is no backup, or is cut off, changes nothing', async () => {
   const before = await everything()
@@ -151,7 +151,7 @@ it('what is no backup, or is cut off, changes nothing', async () => {
     'pg_restore ended',
   )
   expect(await everything()).toEqual(before)
-}, 180_000)
+})
 
 /** A backup of a database that is made here, and gone again. */
 async function dumpOf(sql: string, from?: string): Promise<string> {
@@ -187,7 +187,7 @@ it('what holds no whole shop is not put in the place of one', async () => {
   await refused(await dumpOf(`delete from record_reference; delete from record`, whole), 'no shop has begun')
   // Nothing was replaced, so nothing was backed up before that.
   expect((await readdir(settings().folder)).length).toBe(place)
-}, 300_000)
+})
 
 it('a backup says what is in it, and a restore is written down and renews the word of the shop', async () => {
   await withDatabase(migrate)
@@ -222,7 +222,7 @@ it('a backup says what is in it, and a restore is written down and renews the wo
     await migrate(database)
     expect(await epochNow(database)).toBe(renewed)
   })
-}, 180_000)
+})
 
 it('one of an older version goes back as well: what is written down of it needs nothing newer', async () => {
   const made = await emptyDatabase()
@@ -245,7 +245,7 @@ it('one of an older version goes back as well: what is written down of it needs 
   } finally {
     await made.drop()
   }
-}, 120_000)
+})
 
 it('the clock makes one when the latest is too old, copies it, and tries it out once a week', async () => {
   const [place, second] = [join(folder, 'clock'), join(folder, 'share')]
@@ -282,7 +282,7 @@ it('the clock makes one when the latest is too old, copies it, and tries it out 
     name: latest?.name,
     problem: expect.stringContaining('pg_restore ended'),
   })
-}, 300_000)
+})
 
 it('a place that cannot be written to is told, and the next success forgets it', async () => {
   const place = join(folder, 'told')
@@ -297,7 +297,7 @@ it('a place that cannot be written to is told, and the next success forgets it',
   expect(await lookAfterBackups(url, { ...clock, everyHours: 0 })).toEqual({ problem: null, tried: null })
   expect(await roomFor(clock)).toBeGreaterThan(0)
   expect(await roomFor({ ...clock, folder: join(folder, 'not there') })).toBeNull()
-}, 180_000)
+})
 
 it('while Brannik runs on the database a restore is refused', async () => {
   const database = openDatabase(url)
@@ -322,7 +322,7 @@ it('old backups go, the latest stays, and other files are left alone', async () 
   expect(names).toEqual(expect.arrayContaining(['mine.dump', 'brannik-notes.txt']))
   expect((await listBackups(place)).map(({ why }) => why)).toEqual(['before-migration', 'by-hand'])
   expect(isBackupName('../brannik-2020-01-02T03-04-05Z-by-hand.dump')).toBe(false)
-}, 180_000)
+})
 
 it('from the command line: accounts, a backup and back again', async () => {
   const run = async (script: string, args: readonly string[], input = '') => {
@@ -355,4 +355,4 @@ it('from the command line: accounts, a backup and back again', async () => {
   expect(await run('backup', ['restore', 'here.dump'])).toContain('--replace')
   expect(await run('backup', ['restore', 'here.dump', '--replace'])).toContain('The shop is back')
   expect(await run('user', ['list'])).toBe('Owner  owner')
-}, 180_000)
+})

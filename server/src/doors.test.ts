@@ -113,7 +113,7 @@ describe('every route', () => {
         `nobody ${method} ${path}: ${needs !== 'anyone'}`,
       )
     }
-  }, 180_000)
+  })
 
   it('is described in the OpenAPI document, and nothing else is', async () => {
     const { body } = await server.call('GET', '/api/openapi.json')

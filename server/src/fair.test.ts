@@ -45,7 +45,7 @@ describe('big questions', () => {
     const told = (await answers).map(({ status, body }) => (status === 200 ? 'answered' : body.title))
     expect(new Set(told)).toEqual(new Set(['answered', 'Too many at once']))
     expect(told.filter((one) => one === 'answered').length).toBeGreaterThanOrEqual(LIMITS.workOfOne)
-  }, 120_000)
+  })
 
   it('of who asks once come before the fifth of who asks five', async () => {
     const pool = createWorkPool({ threads: { questions: 1, saves: 1 } })
@@ -58,7 +58,7 @@ describe('big questions', () => {
     expect(order[0]).toBe('much true')
     expect(order.indexOf('once true')).toBe(1)
     await pool.close()
-  }, 60_000)
+  })
 })
 
 it('saves that wait for a lock leave connections to who reads', async () => {
@@ -83,7 +83,7 @@ it('saves that wait for a lock leave connections to who reads', async () => {
   const statuses = await saves
   expect(statuses.filter((status) => status === 200)).toHaveLength(1)
   expect(statuses.filter((status) => ![200, 412, 503].includes(status))).toEqual([])
-}, 60_000)
+})
 
 describe('who sends a byte now and then', () => {
   const PATIENCE = { headersMs: 300, requestMs: 600, lookForSlowMs: 50 }

@@ -62,7 +62,7 @@ describe('connections that break', () => {
     const { rows } = await server.database.query<{ id: string }>(`select id from record where kind = 'job'`)
     const stored = new Set(rows.map(({ id }) => id))
     expect(acknowledged.filter((id) => !stored.has(id))).toEqual([])
-  }, 180_000)
+  })
 })
 
 describe('a commit whose answer is lost', () => {
@@ -91,7 +91,7 @@ describe('a commit whose answer is lost', () => {
     line.set('through')
     const again = await server.call('POST', '/api/jobs', made, key)
     expect([again.status, again.headers.get('idempotent-replayed')]).toEqual([201, 'true'])
-  }, 180_000)
+  })
 })
 
 describe('a database that is frozen', () => {
@@ -112,7 +112,7 @@ describe('a database that is frozen', () => {
       .poll(async () => (await server.call('GET', '/api/ready')).status, { timeout: 30_000 })
       .toBe(200)
     expect((await server.call('GET', '/api/jobs')).status).toBe(200)
-  }, 180_000)
+  })
 })
 
 it('without any database every question is 503 with Retry-After, and it comes back without a restart', async () => {
@@ -140,4 +140,4 @@ it('without any database every question is 503 with Retry-After, and it comes ba
   moved.port = new URL(line.url).port
   options.connectionString = moved.href
   expect((await server.call('GET', '/api/jobs')).status).toBe(200)
-}, 180_000)
+})

@@ -144,7 +144,7 @@ it('whatever was saved, the last state of each day and each deletion with what w
     ),
     { numRuns: 40 },
   )
-}, 120_000)
+})
 
 describe('the audit', () => {
   it('loses what is older than the setting, a year at least, and nothing else', async () => {

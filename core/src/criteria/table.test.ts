@@ -190,7 +190,7 @@ describe('the table that is read', () => {
     }
     const text = [...lines].sort((a, b) => (a < b ? -1 : 1)).join('\n')
     await expect(`${text}\n`).toMatchFileSnapshot(written('sentences'))
-  }, 60_000)
+  })
 
   it('of the workings of one wire and one TIG job, step by step', async () => {
     const text = [

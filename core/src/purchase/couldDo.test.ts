@@ -133,7 +133,7 @@ describe('what could do a job', () => {
       }),
       { numRuns: runs(25) },
     )
-  }, 120_000)
+  })
 
   it('comes cheapest to get first, then cheapest to run', () => {
     for (const job of demo.jobs) {

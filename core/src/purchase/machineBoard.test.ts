@@ -15,7 +15,7 @@ import { runs } from '../testing/runs.ts'
 import { demoShop } from '../testing/samples.ts'
 import { couldDo } from './couldDo.ts'
 import { MachineBoard, type MachineCell } from './machineBoard.ts'
-import { stationsOf } from './stations.ts'
+import { stationsIf, stationsOf } from './stations.ts'
 
 const demo = demoShop()
 const board = new MachineBoard(demo.shop, demo, demo.setUps)
@@ -55,6 +55,58 @@ describe('stations', () => {
     )
     expect(station?.cables.cordLengthMm).toBe(corded.cordLengthMm)
     expect(station?.cables.cordSize).toBe(corded.cordSize)
+  })
+})
+
+describe('stations of few set-ups', () => {
+  const [one] = demo.setUps
+  const engine = demo.powerSources.find((source) => source.engine !== null)
+  const plugged = demo.powerSources.find((source) => source.engine === null && !isCandidate(source))
+  if (!one || !engine || !plugged) throw new Error('the demo has no such machine')
+  const cords = { cordSize: null, cordLengthMm: null, leadSize: null, leadLengthMm: null }
+  const setUpOn = (powerSourceId: string, circuitId: string | null, cables: Partial<SetUp> = {}): SetUp => ({
+    ...one,
+    ...cords,
+    id: `${powerSourceId} ${circuitId} ${JSON.stringify(cables)}`,
+    powerSourceId,
+    circuitId,
+    ...cables,
+  })
+  const shelf: Shelf = { ...demo, powerSources: [engine, plugged] }
+  const [first = '', second = ''] = demo.circuits.map(({ id }) => id)
+
+  it('has a machine that no set-up puts on a circuit, and one with an engine, on none: each once', () => {
+    const stations = stationsOf(shelf, [setUpOn(engine.id, first), setUpOn(plugged.id, null)])
+    expect(stations.map(({ powerSource, circuit }) => [powerSource.id, circuit])).toEqual(
+      expect.arrayContaining([
+        [engine.id, null],
+        [plugged.id, null],
+      ]),
+    )
+    expect(stations).toHaveLength(2)
+  })
+
+  it('has cord and leads of the circuit that they were planned on, each the longest by itself', () => {
+    const long = { cordSize: '12' as never, cordLengthMm: 15_000 }
+    const leads = { leadSize: '1/0' as never, leadLengthMm: 30_000 }
+    const stations = stationsOf(shelf, [
+      setUpOn(plugged.id, first, { cordSize: '10' as never, cordLengthMm: 5000, ...leads }),
+      setUpOn(plugged.id, first, { ...long, leadSize: '2' as never, leadLengthMm: 8000 }),
+      setUpOn(plugged.id, second),
+    ])
+    const on = (circuitId: string) => stations.find(({ id }) => id === `${plugged.id} ${circuitId}`)?.cables
+    expect(on(first)).toEqual({ ...long, ...leads })
+    expect(on(second)).toEqual(cords)
+  })
+
+  it('all on one circuit are each there once, and a circuit that is not there moves none', () => {
+    const setUps = [setUpOn(plugged.id, first), setUpOn(plugged.id, second), setUpOn(engine.id, null)]
+    const all = stationsIf(shelf, setUps, { kind: 'all-on', circuitId: second })
+    expect(all.map(({ id }) => id).sort()).toEqual([`${engine.id} `, `${plugged.id} ${second}`].sort())
+    const none = stationsIf(shelf, setUps, { kind: 'all-on', circuitId: 'no-such' })
+    expect(none).toEqual(stationsOf(shelf, setUps))
+    expect(none).toHaveLength(3)
+    expect(stationsIf(shelf, setUps, { kind: 'outdoors' })).toEqual(none)
   })
 })
 
