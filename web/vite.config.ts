@@ -34,6 +34,8 @@ const LEFT_OUT: readonly (readonly [importer: string, source: RegExp])[] = [
   ['VChip/VChip.js', /\/VAvatar\/index\.js$/],
   // A choice draws its items itself, and nothing of them stands out.
   ['VAutocomplete/VAutocomplete.js', /\/VHighlight\/index\.js$/],
+  // Only a row of tabs scrolls by itself: it has what scrolls, and takes its usual ways.
+  ['vuetify/lib/framework.js', /\/composables\/goto\.js$/],
   // Icons are drawn, not set in a font.
   ['vuetify/lib/icons.js', /\/iconsets\/mdi\.js$/],
   // No ripple anywhere (`vuetify.ts`): what would draw it.
