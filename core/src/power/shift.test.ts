@@ -3,6 +3,13 @@ import fc from 'fast-check'
 import { randomLcg } from 'd3-random'
 import { describe, expect, it } from 'vitest'
 import { assumptionsOf } from '../assumptions/assume.ts'
+import { capabilityOf } from '../capability/capability.ts'
+import { chosenOf } from '../capability/slots.ts'
+import { assess, worstOf } from '../criteria/index.ts'
+import { demandOf } from '../demand/demand.ts'
+import type { SetUp } from '../kinds/equipment.ts'
+import type { Job } from '../kinds/job.ts'
+import { VERDICT_RANK } from '../model/verdict.ts'
 import { UL_489 } from '../supply/breaker/models.ts'
 import { BANDS, storesOf } from '../supply/breaker/breakerModel.ts'
 import { type Beat, tripsAfterS } from '../supply/breaker/heat.ts'
@@ -429,5 +436,55 @@ describe('who may weld together', () => {
     expect(work.find(({ setUp }) => setUp.powerSourceId === 'quillon-210')?.job.setUpId).toBe(
       'north-wall-wire',
     )
+  })
+
+  it('a machine for which nothing is planned stands at what it does best; none that is to buy, none on an engine', () => {
+    const jobs = demo.jobs.map((job) => ({ ...job, setUpId: null }))
+    const rankOf = (job: Job, setUp: SetUp): number => {
+      const chosen = chosenOf(setUp, demo)
+      const demand = demandOf(job, setUp.process, chosen.wire, demo.shop)
+      return VERDICT_RANK[worstOf(assess(capabilityOf(demo.shop, setUp, chosen), demand))]
+    }
+    const likely = likelyTogether(demo.setUps, jobs, demo.shop, demo)
+    const at = new Map(likely.map(({ job, setUp }) => [setUp.powerSourceId, rankOf(job, setUp)]))
+    let standing = 0
+    for (const { id, held, engine } of demo.powerSources) {
+      const own = demo.setUps.filter(({ powerSourceId }) => powerSourceId === id)
+      const best = Math.min(...own.flatMap((setUp) => jobs.map((job) => rankOf(job, setUp))))
+      const isThere = held === 'owned' && engine === null && best < VERDICT_RANK.fails
+      expect(at.get(id), id).toBe(isThere ? best : undefined)
+      standing += Number(isThere)
+    }
+    expect(standing).toBeGreaterThan(2)
+  })
+
+  it('nobody stands at a job that is done, or that has no welds', () => {
+    const done = demo.jobs.map((job) => ({ ...job, state: 'archived' as const }))
+    expect(likelyTogether(demo.setUps, done, demo.shop, demo)).toEqual([])
+    const empty = demo.jobs.map((job) => ({ ...job, joints: [] }))
+    expect(likelyTogether(demo.setUps, empty, demo.shop, demo)).toEqual([])
+  })
+
+  it('no more than ten hands weld at once', () => {
+    const source = demo.powerSources.find(({ id }) => id === 'quillon-210')
+    const setUp = demo.setUps.find(({ id }) => id === 'bay-2-wire')
+    if (!source || !setUp) throw new Error('the demo has no such machine')
+    const numbers = Array.from({ length: 14 }, (_, n) => n)
+    const powerSources = numbers.map((n) => ({ ...source, id: `machine-${n}` }))
+    const setUps = numbers.map((n) => ({ ...setUp, id: `set-up-${n}`, powerSourceId: `machine-${n}` }))
+    for (const planned of [0, 3, 14]) {
+      const jobs = demo.jobs.flatMap((job) =>
+        job.id === 'press-frame'
+          ? [
+              { ...job, setUpId: null },
+              ...numbers.slice(0, planned).map((n) => ({ ...job, id: `job-${n}`, setUpId: `set-up-${n}` })),
+            ]
+          : [],
+      )
+      const likely = likelyTogether(setUps, jobs, demo.shop, { ...demo, powerSources })
+      expect(likely).toHaveLength(10)
+      expect(new Set(likely.map((one) => one.setUp.id)).size).toBe(10)
+      expect(likely.filter(({ job }) => job.setUpId !== null)).toHaveLength(Math.min(10, planned))
+    }
   })
 })
