@@ -1,16 +1,15 @@
 /** Days as people write them: `2026-12-03`, `Dec 3`, `12/3`, `next Friday`, `in 2 weeks`; the future is meant. */
 import * as chrono from 'chrono-node/en'
 import { format, isValid, parseISO } from 'date-fns'
+import { dateFormat } from '../dateFormat.ts'
 
-/** English is the one language; the order of day and month is the locale’s. */
-const wordsOf = (locale: string): string => (locale.startsWith('en') ? locale : 'en-GB')
 const isMonthFirst = (locale: string): boolean =>
   new Intl.DateTimeFormat(locale).formatToParts(0).find(({ type }) => type === 'day' || type === 'month')
     ?.type === 'month'
 
 /** @param day `2026-12-03` @returns `Thu, Dec 3, 2026`; a text that the reader takes back */
 export const printDay = (day: string, locale: string): string =>
-  new Intl.DateTimeFormat(wordsOf(locale), {
+  dateFormat(locale, {
     weekday: 'short',
     day: 'numeric',
     month: 'short',

@@ -18,6 +18,7 @@ import { useRoute } from 'vue-router'
 import PickField from '../../components/PickField.vue'
 import PlaceHead from '../../components/PlaceHead.vue'
 import TypedField from '../../components/TypedField.vue'
+import { dateFormat } from '../../dateFormat.ts'
 import { type Question, useAnswer } from '../../engine/useAnswer.ts'
 import { download } from '../../files/download.ts'
 import { lazily } from '../../lazy.ts'
@@ -236,9 +237,7 @@ function jobWords(job: Job): string {
   const more = job.joints.length > 1 ? `, and ${job.joints.length - 1} more` : ''
   return first ? `${jointWords(first, workspace.notation)}${more}` : ''
 }
-const day = computed(
-  () => new Intl.DateTimeFormat(workspace.notation.locale, { day: 'numeric', month: 'short' }),
-)
+const day = computed(() => dateFormat(workspace.notation.locale, { day: 'numeric', month: 'short' }))
 const due = ({ dueOn }: Job): string => (dueOn === null ? '–' : day.value.format(parseISO(dueOn)))
 const isOverdue = ({ dueOn }: Job): boolean => isDue(dueOn, 'overdue', today)
 

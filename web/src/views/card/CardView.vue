@@ -127,9 +127,6 @@ function tick(code: string): void {
   if (ticks.run.value === null || ticks.run.value.isOver) ticks.press('begin', '', setUp.value?.id ?? '')
   ticks.press(done.value.has(code) ? 'untick' : 'tick', code)
 }
-const clockOf = (at: string): string =>
-  new Date(at).toLocaleTimeString(workspace.notation.locale, { hour: '2-digit', minute: '2-digit' })
-
 const log = useWeldRows(jobId, weldId)
 const saved = computed(() => (setUp.value ? log.savedWith(setUp.value.id) : null))
 /** The saved settings with their marks, and what the arc makes of them. */
@@ -382,7 +379,7 @@ const print = (): void => window.print()
                 <span :class="{ key: step.isKey }"
                   >{{ step.text }}<span v-if="step.hazard" class="hazard">{{ step.hazard }}</span
                   ><span v-if="done.has(step.code)" class="who screen-only"
-                    >{{ done.get(step.code)?.who }} {{ clockOf(done.get(step.code)?.at ?? '') }}</span
+                    >{{ done.get(step.code)?.who }} {{ when(done.get(step.code)?.at ?? 0, 'clock') }}</span
                   ></span
                 >
               </label>

@@ -7,6 +7,7 @@ import ChainSpark from '../../charts/ChainSpark.vue'
 import ChooseFile from '../../components/ChooseFile.vue'
 import PickField from '../../components/PickField.vue'
 import VerdictMark from '../../components/VerdictMark.vue'
+import { dateFormat } from '../../dateFormat.ts'
 import { useGlances } from '../../engine/useGlances.ts'
 import { matcher, searchable } from '../../search/search.ts'
 import { useNotice } from '../../stores/notice.ts'
@@ -133,7 +134,7 @@ function importJob(text: string): void {
   }
   if (workspace.edit('jobs', job.id, job, `import of ${job.name}`)) void router.push(to('job', job))
 }
-const date = computed(() => new Intl.DateTimeFormat(workspace.notation.locale, { dateStyle: 'medium' }))
+const date = computed(() => dateFormat(workspace.notation.locale, { dateStyle: 'medium' }))
 const due = (job: Job): string => (job.dueOn === null ? '–' : date.value.format(parseISO(job.dueOn)))
 function copy(job: Job): void {
   const made = copyOf(job, workspace.jobs)

@@ -1,6 +1,7 @@
 /** What the planned jobs draw from what is on hand, in words and units of the shop. */
 import { arrivalsOf, type Draw, expectedGauge, type RunOut } from '@brannik/core'
 import { computed } from 'vue'
+import { dateFormat } from '../../dateFormat.ts'
 import { type Question, useAnswer } from '../../engine/useAnswer.ts'
 import { useWorkspace } from '../../shop/workspace.ts'
 import { usePrint } from '../../stores/usePrint.ts'
@@ -18,11 +19,9 @@ export function useRunsOut() {
   const day = (dueOn: string | null): string =>
     dueOn === null ? 'no due day' : printDay(dueOn, workspace.notation.locale)
   const shortened = (iso: string): string =>
-    new Intl.DateTimeFormat(workspace.notation.locale, {
-      day: 'numeric',
-      month: 'short',
-      timeZone: 'UTC',
-    }).format(new Date(iso))
+    dateFormat(workspace.notation.locale, { day: 'numeric', month: 'short', timeZone: 'UTC' }).format(
+      new Date(iso),
+    )
   /** The gauge after a job; empty where there is none to read. */
   function gaugeText({ kind, itemId }: RunOut, { after }: Draw): string {
     const gas = kind === 'gas' ? workspace.get('gases', itemId) : null

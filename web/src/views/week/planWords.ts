@@ -1,5 +1,6 @@
 /** What a plan says, in words: times, lateness, conflicts and what would help. */
 import { DAY_MIN, dayOf, timeOf, type WeekBlock } from '@brannik/core'
+import { dateFormat } from '../../dateFormat.ts'
 import { useWorkspace } from '../../shop/workspace.ts'
 import { useMoney } from '../../stores/useMoney.ts'
 import type { WeekAnswer, WeekAsks } from '../../engine/questions/week.ts'
@@ -23,7 +24,7 @@ export function usePlanWords() {
   const locale = (): string => workspace.notation.locale
   /** @param time a minute on the shop's clock, or a day: the zone of this device changes nothing of it */
   const printed = (time: string, how: Intl.DateTimeFormatOptions): string =>
-    new Intl.DateTimeFormat(locale(), { ...how, timeZone: 'UTC' }).format(new Date(`${time}:00Z`))
+    dateFormat(locale(), { ...how, timeZone: 'UTC' }).format(new Date(`${time}:00Z`))
   const clock = (minute: number): string => printed(timeOf(minute), { hour: 'numeric', minute: '2-digit' })
   const day = (iso: string): string =>
     printed(`${iso}T00:00`, { weekday: 'short', day: 'numeric', month: 'short' })
