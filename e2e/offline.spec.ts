@@ -22,7 +22,7 @@ test('the shop is there without its server, says so, and what is changed is stor
   await server.kill()
   await page.reload()
   await expect(page.locator('main .headline')).toHaveText(headline)
-  await expect(page.getByText(/Offline: the shop as of \d\d:\d\d/)).toBeVisible()
+  await expect(page.getByText(/Offline: the shop as of \d{1,2}:\d\d\s[AP]M/)).toBeVisible()
   // A view that was never open loads as well.
   await page.goto(`${server.url}/jobs/tank-manifold`)
   const pieces = page.getByLabel('Pieces')
