@@ -75,22 +75,6 @@ export const requirementSchema = z.strictObject({
 })
 export type Requirement = z.infer<typeof requirementSchema>
 
-/**
- * @returns a requirement with no amount yet, of middling weight
- * @example newRequirement('weight', { must: true }).weight // 5
- */
-export const newRequirement = (what: RequirementKind, part: Partial<Requirement> = {}): Requirement => ({
-  what,
-  process: null,
-  amount: null,
-  worst: null,
-  atA: null,
-  must: false,
-  weight: 5,
-  because: null,
-  ...part,
-})
-
 export const requirementSheetSchema = z.strictObject({
   id: idSchema,
   name: nameSchema,

@@ -8,21 +8,13 @@ import type { SetUp } from '../kinds/setUp.ts'
 import type { Shelf } from '../kinds/shelf.ts'
 import type { Shop } from '../kinds/shop.ts'
 import { CouldDoSearch } from './couldDo.ts'
+import { newRequirement } from './requirementWords.ts'
 
 const AMP_STEP = 5
 const DUTY_STEP = 5
 
-const asked = (what: Requirement['what'], part: Partial<Requirement>): Requirement => ({
-  what,
-  process: null,
-  amount: null,
-  worst: null,
-  atA: null,
-  must: true,
-  weight: 5,
-  because: null,
-  ...part,
-})
+const asked = (what: Requirement['what'], part: Partial<Requirement>): Requirement =>
+  newRequirement(what, { must: true, ...part })
 
 interface Way {
   readonly process: ProcessId

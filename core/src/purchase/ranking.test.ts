@@ -1,12 +1,12 @@
 /** Requirements: weighted scoring against a published example, musts, how sure a ranking is, what jobs ask. */
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { newRequirement } from '../kinds/requirementSheet.ts'
 import { samplePowerSource } from '../testing/equipment.ts'
 import { demoShop } from '../testing/samples.ts'
 import { requirementsOf } from './derive.ts'
 import { partOf, rankSources, suggestedLimits } from './ranking.ts'
 import { readOf } from './requirementKinds.ts'
+import { newRequirement } from './requirementWords.ts'
 import { type Ranked, turnsOf } from './turns.ts'
 
 const demo = demoShop()

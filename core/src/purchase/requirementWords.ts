@@ -1,5 +1,5 @@
 /** What can be asked of a power source: what each is called, in which unit, and what belongs to it. */
-import type { RequirementKind } from '../kinds/requirementSheet.ts'
+import type { Requirement, RequirementKind } from '../kinds/requirementSheet.ts'
 
 export interface RequirementWords {
   readonly title: string
@@ -47,3 +47,19 @@ export const REQUIREMENT_WORDS: Readonly<Record<RequirementKind, RequirementWord
   'service-near': there('Serviced nearby'),
   price: measured('Price', '', 'less'),
 }
+
+/**
+ * @returns a requirement with no amount yet, of middling weight
+ * @example newRequirement('weight', { must: true }).weight // 5
+ */
+export const newRequirement = (what: RequirementKind, part: Partial<Requirement> = {}): Requirement => ({
+  what,
+  process: null,
+  amount: null,
+  worst: null,
+  atA: null,
+  must: false,
+  weight: 5,
+  because: null,
+  ...part,
+})

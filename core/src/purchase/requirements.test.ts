@@ -2,17 +2,13 @@
 import { describe, expect, it } from 'vitest'
 import type { PowerSource } from '../kinds/equipment.ts'
 import type { Job } from '../kinds/job.ts'
-import {
-  newRequirement,
-  REQUIREMENT_KINDS,
-  type Requirement,
-  type RequirementKind,
-} from '../kinds/requirementSheet.ts'
+import { REQUIREMENT_KINDS, type Requirement, type RequirementKind } from '../kinds/requirementSheet.ts'
 import { samplePowerSource } from '../testing/equipment.ts'
 import { demoShop } from '../testing/samples.ts'
 import { requirementsOf } from './derive.ts'
 import { partOf, rankSources, suggestedLimits } from './ranking.ts'
 import { readOf } from './requirementKinds.ts'
+import { newRequirement } from './requirementWords.ts'
 import { lackingOf, scoreOf } from './turns.ts'
 
 const demo = demoShop()

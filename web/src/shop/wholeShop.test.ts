@@ -107,7 +107,7 @@ describe('a thing with how much there is of it', () => {
     expect(workspace.undo()).toBe('New wire')
     expect(workspace.get('wires', 'new-wire')).toBeNull()
     expect(workspace.amountOf('wires', 'new-wire')).toBeNull()
-    // A count is never deleted: nobody has counted.
+    // The count stays, without an amount.
     expect(workspace.get('stock', 'wire.new-wire')).toEqual({ id: 'wire.new-wire', amount: null })
     expect(workspace.canUndo).toBe(false)
   })
