@@ -220,6 +220,25 @@ test('columns stay folded, and the focus where it is, while cells are worked out
   await expect(page.getByRole('gridcell', { selected: true })).toHaveAttribute('data-at', /^1 /)
 })
 
+test('stays where it is scrolled to when a job is changed elsewhere', async ({ page, server }) => {
+  await page.setViewportSize({ width: 1280, height: 480 })
+  await openSetUps(page, server)
+  const grid = page.getByRole('grid')
+  const first = grid.locator('[data-at="0 0"]')
+  await first.click()
+  await expect(first).toBeFocused()
+  // Out of sight, and still there: a few rows above and below are drawn as well.
+  const scrolledTo = await grid.evaluate((board) => (board.scrollTop = 150))
+  await server.replace<Job>('jobs/press-frame', (job) => ({ ...job, name: 'Press frame, two of them' }))
+  await expect(grid.getByRole('rowheader', { name: 'Press frame, two of them' })).toBeAttached()
+  const isNow = await grid.evaluate(async (board) => {
+    for (let frames = 0; frames < 3; frames += 1) await new Promise(requestAnimationFrame)
+    return board.scrollTop
+  })
+  expect(isNow).toBe(scrolledTo)
+  await expect(first).toBeFocused()
+})
+
 test('what eases a cell is tried, and made only when it is taken', async ({ page, server }) => {
   await openSetUps(page, server)
   await cell(page, 'Press frame', 'North wall wire').click()

@@ -108,10 +108,18 @@ async function go(toRow: number, toColumn: number): Promise<void> {
     ?.querySelector<HTMLElement>(`[data-at="${at.value.row} ${at.value.column}"]`)
     ?.focus({ preventScroll: true })
 }
-/** The cell in hand goes where its job and its column go, and takes the focus along. */
-watch([() => jobs, () => columns], () => {
-  if (document.activeElement?.matches('[data-at]') && scroller.value?.contains(document.activeElement))
-    void go(at.value.row, at.value.column)
+/**
+ * The cell in hand goes where its job and its column go, and takes the focus along. Where it stays in its place nothing
+ * scrolls: its owner may have scrolled on to read another job.
+ */
+watch([() => jobs, () => columns], async () => {
+  const held = document.activeElement
+  if (!(held instanceof HTMLElement) || !scroller.value?.contains(held)) return
+  const place = held.dataset['at']
+  if (place === undefined) return
+  await nextTick()
+  const { row: atRow, column: atColumn } = at.value
+  if (document.activeElement !== held || place !== `${atRow} ${atColumn}`) void go(atRow, atColumn)
 })
 /** The cell under the pointer: the board listens, not each of its thousands of cells. */
 function placeOf({ target }: MouseEvent): readonly [row: number, column: number] | null {
