@@ -89,6 +89,40 @@ test('a whole shop goes out as a file and comes in again', async ({ page, server
   await expect(page.getByRole('alert')).toContainText('version 99')
 })
 
+test('a whole shop goes out with what was typed just before, and says what the server does not have', async ({
+  page,
+  server,
+}, info) => {
+  await page.goto(`${server.url}/shop`)
+  const exported = async (): Promise<string> => {
+    const [download] = await Promise.all([
+      page.waitForEvent('download'),
+      page.getByRole('link', { name: 'Export the whole shop' }).click(),
+    ])
+    const path = info.outputPath('shop.json')
+    await download.saveAs(path)
+    return (JSON.parse(await readFile(path, 'utf8')) as { shop: { name: string } }).shop.name
+  }
+  const name = page.getByLabel('Name', { exact: true })
+  await name.press('End')
+  await name.pressSequentially(' and Press')
+  await name.press('Enter')
+  expect(await exported()).toBe('Tollgate Orchard Works and Press')
+  await page.route('**/api/shop', (route) =>
+    route.request().method() === 'PUT' ? route.abort() : route.fallback(),
+  )
+  await name.press('End')
+  await name.pressSequentially(' House')
+  await name.press('Enter')
+  expect(await exported()).toBe('Tollgate Orchard Works and Press')
+  await expect(
+    page.getByText(
+      'Tollgate Orchard Works and Press House is not saved yet, so the file has it as it was before.',
+    ),
+  ).toBeVisible()
+  await expect(name).toHaveValue('Tollgate Orchard Works and Press House')
+})
+
 test('a job without a set-up has them ranked, and what is not known leads to its field', async ({
   page,
   server,

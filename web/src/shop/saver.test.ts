@@ -337,9 +337,23 @@ it('what no answer explains is told once, stays unsaved, and is saved by asking 
   expect(saver.entries.get(KEY)?.failure).not.toBe('')
   expect(broken).toHaveLength(1)
   expect(readDraft(KEY)).toMatchObject({ record: job(1) })
-  saver.retry()
+  void saver.retry()
   await vi.advanceTimersByTimeAsync(0)
   expect(saver.entries.has(KEY)).toBe(false)
+})
+
+it('tells when all that is not stored was asked for, what waits and what is on its way', async () => {
+  const saver = saverOf()
+  const other = 'jobs/frame'
+  answers.push(ok(4), ok(2))
+  saver.change(KEY, 'jobs', { record: job(1), version: 3 })
+  saver.change(other, 'jobs', { record: { ...job(1), id: 'frame' }, version: 1 })
+  let isTold = false
+  const told = saver.retry().then(() => (isTold = true))
+  expect(isTold).toBe(false)
+  await told
+  // Before the half second after which they would have been saved by themselves.
+  expect([sent.length, saver.entries.size]).toEqual([2, 0])
 })
 
 it('waits longer after each try in vain, half a minute at the most, and from the beginning after a save', async () => {
@@ -438,7 +452,7 @@ it('what is deleted here and was changed there is asked about, and deleted when 
   expect(saver.entries.get(KEY)).toMatchObject({ state: 'conflict', theirs: 7, record: null })
   expect(readDraft(KEY)).toMatchObject({ record: null, version: 3 })
   // Asking again does not answer the question.
-  saver.retry()
+  void saver.retry()
   await vi.advanceTimersByTimeAsync(60_000)
   expect(saver.entries.get(KEY)?.state).toBe('conflict')
   saver.overwrite(KEY)

@@ -267,10 +267,15 @@ export function createSaver({ stored, dropped, kept, merged, broke }: Handlers) 
       entry.state = 'waiting'
       later(key, entry, SOON_MS)
     },
-    retry(): void {
+    /**
+     * Tries what is not stored at once.
+     * @returns when the server was asked for all of it
+     */
+    retry(): Promise<void> {
       for (const [key, entry] of entries) {
         if (entry.state === 'failed' || entry.state === 'waiting') save(key)
       }
+      return turn
     },
     /** After a conflict: writes this one over the stored one. */
     overwrite(key: string): void {

@@ -343,7 +343,11 @@ export function createSync() {
     lastSavedAt,
     keptAt,
     saves: saver.entries,
-    retrySaves: saver.retry,
+    /** @returns when the server was asked for all that it does not have */
+    retrySaves: (): Promise<void> => {
+      storeHeld()
+      return saver.retry()
+    },
     overwriteStored: saver.overwrite,
     forgetDrafts: (): void => {
       draftKeys().forEach(dropDraft)
