@@ -128,6 +128,56 @@ describe('mends of a supply', () => {
     expect([voltageV, phases, breakerA]).toEqual([240, 1, 45])
   })
 
+  it('a new circuit costs what the shop says of one, and so much more for each ampere of its breaker', () => {
+    const shop = {
+      ...demo.shop,
+      assumptions: { ...demo.shop.assumptions, newCircuitPrice: 300, newCircuitPricePerA: 4 },
+    }
+    const setUp = found(demo.setUps, 'north-wall-wire')
+    const { d } = hung('press-frame', setUp.id)
+    const [made] = ofKind(
+      mendsOfPower(capabilityOf(shop, setUp, chosenOf(setUp, demo)), d, []),
+      'new-circuit',
+    )
+    // 45 A: 300 and 45 times 4.
+    expect(made).toMatchObject({ cost: 480, circuit: { breakerA: 45 } })
+  })
+
+  it('a new circuit is pulled for a machine that then has just what the weld needs, and for none that has less', () => {
+    const { c, d } = hung('press-frame', 'north-wall-wire')
+    const mostA = hung('press-frame', 'bay-2-wire').c.supply?.outputMaxA ?? NaN
+    const pulled = (lowA: number) =>
+      ofKind(mendsOfPower(c, demandWith(d, { hungriest: { ...d.hungriest, lowA } }), []), 'new-circuit')
+        .length
+    expect([pulled(mostA), pulled(mostA + 1)]).toEqual([1, 0])
+  })
+
+  it('a new circuit is one on which all of the supply fits, for every job and set-up of the demo', () => {
+    let pulled = 0
+    for (const { id: jobId } of demo.jobs)
+      for (const { id: setUpId } of demo.setUps) {
+        const { c, d, mends } = hung(jobId, setUpId)
+        for (const { circuit, verdict } of ofKind(mends, 'new-circuit')) {
+          const { voltageV, phases, breakerA, conductorSize } = circuit
+          const there = { ...found(demo.circuits, 'bay-2'), voltageV, phases, breakerA, conductorSize }
+          const on = c.with('circuit', {
+            ...there,
+            columnC: 60,
+            lengthMm: 15_000,
+            outlet: null,
+            panelId: null,
+          })
+          expect(on.supply, `${jobId} ${setUpId}`).not.toBeNull()
+          expect(verdict).toBe('fits')
+          expect(worstVerdict(supplyFindings(on, d).map((one) => one.verdict)), `${jobId} ${setUpId}`).toBe(
+            'fits',
+          )
+          pulled += 1
+        }
+      }
+    expect(pulled).toBeGreaterThan(10)
+  })
+
   it('a new circuit has the volts of the country: a plate of 240 V is pulled 230 V in Europe (IEC 60038)', () => {
     const shop = { ...demo.shop, ruleBook: 'international' as const }
     const setUp = found(demo.setUps, 'north-wall-wire')

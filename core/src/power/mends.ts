@@ -1,7 +1,6 @@
 /** What would mend a circuit that does not do: every way that is computed to help, the cheapest first. */
 import type { Capability } from '../capability/capability.ts'
 import { supposed } from '../capacity/capacity.ts'
-import { isWithinSupply } from '../capability/supplyFor.ts'
 import { circuitCarries } from '../criteria/carries.ts'
 import type { Assessment } from '../criteria/criterion.ts'
 import { OF_HEAT, OF_SUPPLY_BY_JOB } from '../criteria/concerns.ts'
@@ -167,9 +166,9 @@ function newCircuitOn(
     lengthMm: USUAL_LENGTH_MM,
   })
   const usualA = usualBreakerA(capability.with('circuit', supposed(voltageV, phases)))
-  for (const breakerA of rules.breakerSizesA) {
-    // As large as an electrician puts in for this machine, whatever this one job draws.
-    if (usualA === null || breakerA < usualA) continue
+  if (usualA === null) return null
+  // As large as an electrician puts in for this machine, whatever this one job draws.
+  for (const breakerA of rules.breakerSizesA.filter((one) => one >= usualA)) {
     const conductorSize = smallestConductor(rules, breakerA, like(breakerA, ''))
     if (conductorSize === null) continue
     const there = capability.with('circuit', like(breakerA, conductorSize))
@@ -182,12 +181,7 @@ function newCircuitOn(
 }
 
 function byNewCircuit(capability: Capability, demand: Demand): readonly PowerMend[] {
-  const services = capability.rules.services.filter(({ voltageV, phases }) =>
-    capability.supplyAnswer.offered.some(
-      (one) => one.phases === phases && one.voltageV !== null && isWithinSupply(one.voltageV, voltageV),
-    ),
-  )
-  return services.flatMap(({ voltageV, phases }): readonly PowerMend[] => {
+  return capability.rules.services.flatMap(({ voltageV, phases }): readonly PowerMend[] => {
     const circuit = newCircuitOn(capability, demand, voltageV, phases)
     if (!circuit) return []
     const { newCircuitPrice, newCircuitPricePerA } = capability.assumptions

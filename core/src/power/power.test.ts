@@ -219,6 +219,34 @@ describe('the power of a job', () => {
     expect(powerOf(demo.shop, demo, jobOf('loader-fork'), setUpOf('yard-stick')).fuel).toBeNull()
   })
 
+  it('of a job without arc time, or of a machine on no circuit, nobody knows how much an engine burns', () => {
+    const job = jobOf('loader-fork')
+    const fuelOf = (id: string) => powerOf(demo.shop, demo, job, { ...setUpOf(id), wireId: null }).fuel
+    expect([fuelOf('heath-stick'), fuelOf('orchard-stick')]).toEqual([null, null])
+    const setUp = { ...setUpOf('orchard-stick'), circuitId: null }
+    const nowhere = powerOf(demo.shop, demo, job, setUp)
+    expect([nowhere.fuel, nowhere.breakers]).toEqual([null, null])
+  })
+
+  it('the job burns the fuel of its hours', () => {
+    const { fuel } = powerOf(demo.shop, demo, jobOf('loader-fork'), setUpOf('orchard-stick'))
+    const workH = sidesOf(demoInput('loader-fork', 'orchard-stick')).demand.workH ?? NaN
+    expect((fuel?.jobL ?? NaN) / (fuel?.lPerH ?? NaN)).toBeCloseTo(workH, 6)
+  })
+
+  // NEC 630.11(A), Table: 30 A on the plate at 30 % of the time count as 30 · 0.55 = 16.5 A; 240.6(A): the next is 20 A.
+  it('the smallest breaker holds what the plate counts as, and abroad the cable alone rules the largest', () => {
+    const { breakers } = powerOf(demo.shop, demo, jobOf('press-frame'), setUpOf('bay-2-wire'))
+    expect(breakers).toEqual({ smallestA: 20, usualA: 45, mostA: 60 })
+    const metric = demoShop('metric')
+    const [job] = metric.jobs
+    const setUp = metric.setUps.find(({ circuitId }) => circuitId !== null)
+    if (!job || !setUp) throw new Error('the metric demo has no job or set-up')
+    const abroad = powerOf(metric.shop, metric, job, setUp).breakers
+    expect(abroad?.mostA).toBeNull()
+    expect(abroad?.usualA).toBeGreaterThanOrEqual(abroad?.smallestA ?? NaN)
+  })
+
   it('speaks of the smallest, the usual and the most breaker that a machine may have, in that order', () => {
     const { breakers } = powerOf(demo.shop, demo, jobOf('press-frame'), setUpOf('bay-2-wire'))
     expect(breakers?.smallestA).toBeLessThan(breakers?.usualA ?? 0)

@@ -15,7 +15,7 @@ import { BANDS, storesOf } from '../supply/breaker/breakerModel.ts'
 import { type Beat, tripsAfterS } from '../supply/breaker/heat.ts'
 import { northAmerican } from '../supply/books/northAmerican/northAmerican.ts'
 import { demoShop } from '../testing/samples.ts'
-import { chanceOf, shiftOf } from './shift.ts'
+import { chanceOf, type HowLong, shiftOf } from './shift.ts'
 import { explainGroup, likelyTogether, pairsOf, shopPowerOf } from './shopPower.ts'
 import { type Drawer, type Node, type Together, togetherOf, type Wired } from './together.ts'
 import { runs } from '../testing/runs.ts'
@@ -52,6 +52,9 @@ const together = (drawers: readonly Drawer[], nodes: readonly Node[], handSpread
   rules: northAmerican,
   assumptions: assumptionsOf({ assumptions: { handSpreadPct } }),
 })
+const shiftsOf = (all: Together, howLong: HowLong) => ({
+  nodes: shiftOf(all, howLong).map(({ shift }) => shift),
+})
 const HOURS_8 = { hours: 8, runs: 1, seed: 1 }
 const steady = (onA: number): Beat => ({ onS: 86_400, offS: 0, times: 1, onA, offA: 0 })
 
@@ -65,7 +68,7 @@ describe('a shift', () => {
       [[mixed], 57.27],
       [[half, half], 70.71],
     ] as const) {
-      const shift = shiftOf(together([drawer(beats)], [node(200, ['all'])]), HOURS_8).nodes[0]
+      const shift = shiftsOf(together([drawer(beats)], [node(200, ['all'])]), HOURS_8).nodes[0]
       expect(shift?.meanA).toBeCloseTo(steadyA, 1)
       expect(shift?.peakA).toBeCloseTo(steadyA, 1)
     }
@@ -74,7 +77,7 @@ describe('a shift', () => {
     const rushed = together([starts], [node(200, ['all'])])
     const { motorStartS } = rushed.assumptions
     expect(motorStartS).toBeGreaterThan(0.1)
-    expect(shiftOf(rushed, HOURS_8).nodes[0]?.meanA).toBeCloseTo(300 / Math.SQRT2, 1)
+    expect(shiftsOf(rushed, HOURS_8).nodes[0]?.meanA).toBeCloseTo(300 / Math.SQRT2, 1)
   })
 
   it('of a job of hundreds of welds that take thousandths of a second ends, and is like any other', () => {
@@ -85,14 +88,14 @@ describe('a shift', () => {
       onA: 40,
       offA: 0,
     }))
-    const shift = shiftOf(together([drawer(tiny, { isSteady: false })], [node(20, ['all'])]), {
+    const shift = shiftsOf(together([drawer(tiny, { isSteady: false })], [node(20, ['all'])]), {
       ...HOURS_8,
       runs: 40,
     }).nodes[0]
     // 28.3 A in a 20 A breaker, without end: the usual one goes in every shift.
     expect(shift?.trips?.nominal.times).toBe(40)
     const long = { onS: 60, offS: 60, times: 3, onA: 40, offA: 0 }
-    const beside = shiftOf(together([drawer([...tiny.slice(0, 1), long])], [node(200, ['all'])]), HOURS_8)
+    const beside = shiftsOf(together([drawer([...tiny.slice(0, 1), long])], [node(200, ['all'])]), HOURS_8)
     expect(beside.nodes[0]?.peakA).toBeCloseTo(40, 6)
   })
 
@@ -105,7 +108,7 @@ describe('a shift', () => {
         fc.constantFrom(15, 20, 40),
         (onS, offS, onA, ratingA) => {
           const beats: readonly Beat[] = [{ onS, offS, times: 1, onA, offA: 0 }]
-          const { nodes } = shiftOf(together([drawer(beats)], [node(ratingA, ['all'])]), HOURS_8)
+          const { nodes } = shiftsOf(together([drawer(beats)], [node(ratingA, ['all'])]), HOURS_8)
           for (const band of BANDS) {
             const exact = tripsAfterS(beats, ratingA, storesOf(UL_489, ratingA)[band], 8 * 3600)
             // On the edge, rounding decides which of two cycles it is.
@@ -122,7 +125,7 @@ describe('a shift', () => {
 
   it('is the same for the same seed, and another for another', () => {
     const work = likelyTogether(demo.setUps, demo.jobs, demo.shop, demo)
-    const of = (seed: number) => shiftOf(togetherOf(demo.shop, demo, work), { hours: 1, runs: 2, seed })
+    const of = (seed: number) => shiftsOf(togetherOf(demo.shop, demo, work), { hours: 1, runs: 2, seed })
     expect(of(3)).toEqual(of(3))
     expect(of(3)).not.toEqual(of(4))
   })
@@ -133,16 +136,16 @@ describe('a shift', () => {
       Array.from({ length: 3 }, () => drawer([steady(10)])),
       [node(100, between, 3)],
     )
-    expect(shiftOf(three, HOURS_8).nodes[0]?.peakA).toBeCloseTo(10 * Math.sqrt(3), 4)
+    expect(shiftsOf(three, HOURS_8).nodes[0]?.peakA).toBeCloseTo(10 * Math.sqrt(3), 4)
     // One alone loads two lines with all of it.
     const one = together([drawer([steady(10)])], [node(100, [{ between: 1 }], 3)])
-    expect(shiftOf(one, HOURS_8).nodes[0]?.peakA).toBeCloseTo(10, 6)
+    expect(shiftsOf(one, HOURS_8).nodes[0]?.peakA).toBeCloseTo(10, 6)
   })
 
   it('two on one leg of a split-phase panel add up, on two legs they do not', () => {
     const pair = [drawer([steady(12)]), drawer([steady(9)])]
     const peakA = (wired: readonly Wired[]) =>
-      shiftOf(together(pair, [node(100, wired)]), HOURS_8).nodes[0]?.peakA
+      shiftsOf(together(pair, [node(100, wired)]), HOURS_8).nodes[0]?.peakA
     expect(peakA([{ on: 0 }, { on: 0 }])).toBeCloseTo(21, 5)
     expect(peakA([{ on: 0 }, { on: 1 }])).toBeCloseTo(12, 5)
     expect(peakA(['all', { on: 1 }])).toBeCloseTo(21, 5)
@@ -150,7 +153,7 @@ describe('a shift', () => {
 
   it('by chance arcs are longer and shorter, and as long in the mean', () => {
     const welder = drawer([{ onS: 40, offS: 60, times: 1, onA: 50, offA: 0 }], { isSteady: false })
-    const { meanA } = shiftOf(together([welder], [node(100, ['all'])]), { hours: 8, runs: 20, seed: 5 })
+    const { meanA } = shiftsOf(together([welder], [node(100, ['all'])]), { hours: 8, runs: 20, seed: 5 })
       .nodes[0] ?? { meanA: 0 }
     expect(Math.abs(meanA / 20 - 1)).toBeLessThan(0.05)
   })
@@ -160,7 +163,7 @@ describe('a shift', () => {
       drawer([{ onS: 90, offS: 60, times: 1, onA: 30, offA: 1 }], { isSteady: false }),
     )
     const goes = (ratingA: number) =>
-      shiftOf(together(welders, [node(ratingA, ['all', 'all', 'all'])]), { hours: 4, runs: 12, seed: 2 })
+      shiftsOf(together(welders, [node(ratingA, ['all', 'all', 'all'])]), { hours: 4, runs: 12, seed: 2 })
         .nodes[0]?.trips?.nominal.times ?? NaN
     const all = [40, 50, 60, 80, 100].map(goes)
     expect(all).toEqual([...all].sort((a, b) => b - a))
@@ -173,7 +176,7 @@ describe('a shift', () => {
       startA: 85,
       isSteady: false,
     })
-    const { nodes } = shiftOf(together([motor], [node(30, ['all'])]), HOURS_8)
+    const { nodes } = shiftsOf(together([motor], [node(30, ['all'])]), HOURS_8)
     expect(nodes[0]?.peakA).toBeCloseTo(85, 3)
     // Two seconds in each of some 37 starts.
     expect((nodes[0]?.aboveShare ?? 0) * 28_800).toBeGreaterThan(2 * 30)
@@ -235,7 +238,7 @@ describe('a machine that does not weld with the others', () => {
 
 describe('the hand of a welder', () => {
   const arcs = (handSpreadPct: number, seed: number) =>
-    shiftOf(
+    shiftsOf(
       together(
         [drawer([{ onS: 40, offS: 60, times: 1, onA: 50, offA: 0 }], { isSteady: false })],
         [node(100, ['all'])],
@@ -254,6 +257,8 @@ describe('the hand of a welder', () => {
     }
     // Where it begins is chance all the same: a part of one beat in eight hours.
     expect(spreadOf(0)).toBeLessThan(0.15)
+    // 40 of 100 seconds at 50 A, and of the last beat a part.
+    expect(Math.abs(arcs(0, 1) - 20)).toBeLessThan(0.25)
     expect(spreadOf(60)).toBeGreaterThan(spreadOf(0))
     expect(spreadOf(60)).toBeGreaterThan(spreadOf(15))
   })
@@ -337,7 +342,7 @@ describe('a chance', () => {
     ] as const) {
       const beat: Beat = { onS: 40, offS: 40, times: 1, onA, offA: 1 }
       const welder = drawer([beat], { isSteady: false })
-      const found = shiftOf(together([welder], [node(20, ['all'])]), { hours: 4, runs: RUNS, seed: 0.3 })
+      const found = shiftsOf(together([welder], [node(20, ['all'])]), { hours: 4, runs: RUNS, seed: 0.3 })
       const here = found.nodes[0]?.trips?.[band]
       let times = 0
       for (let run = 0; run < RUNS; run += 1) if (tripsIn(beat, 20, band, random)) times += 1

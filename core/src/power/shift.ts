@@ -24,7 +24,6 @@ export interface Chance {
 
 /** One breaker or generator through the shifts. */
 export interface NodeShift {
-  readonly node: number
   /** Mean over all seconds of all shifts, on the line that carries most, A. */
   readonly meanA: number
   readonly peakA: number
@@ -44,9 +43,10 @@ export interface NodeCurve {
   readonly mostA: Float32Array
 }
 
-export interface Shift {
-  readonly nodes: readonly NodeShift[]
-  readonly curves: readonly NodeCurve[]
+export interface Shifted<N extends Node> {
+  readonly node: N
+  readonly shift: NodeShift
+  readonly curve: NodeCurve
 }
 
 /** Wilson's interval of a share: it holds at 0 and at 1 too. */
@@ -194,12 +194,11 @@ function onLine({ carries }: Node, line: Line): OnLine {
 }
 
 /**
- * Lines of a node that have breakers of their own to heat, each with who draws on it. Of two lines that carry the same one
- * is enough: a machine between both heats both alike.
+ * Lines of a node that have breakers of their own to heat, each with who draws on it. Of lines that carry the same one is
+ * enough: a machine on all of them, or between two, heats them alike.
  */
 function linesOf(node: Node): readonly OnLine[] {
-  const { phases, carries } = node
-  if (carries.every(({ wired }) => wired === 'all')) return [onLine(node, 0)]
+  const { phases } = node
   const lines = (phases === 3 ? LINES : ([0, 1] as const)).map((line) => onLine(node, line))
   const keyOf = ({ alone, next, last }: OnLine): string =>
     [alone.join(), ...[next.join(), last.join()].sort()].join(' ')
@@ -327,67 +326,58 @@ export interface HowLong {
 }
 
 /**
- * @param which nodes that are looked at; all where it is left out
  * @returns for each node how often it trips, and how it went through the first shift
- * @example shiftOf(togetherOf(shop, shelf, [{ job, setUp }]), { hours: 8, runs: 40, seed: 1 }).nodes[0]?.aboveShare
+ * @example shiftOf(togetherOf(shop, shelf, [{ job, setUp }]), { hours: 8, runs: 40, seed: 1 })[0]?.shift.aboveShare
  */
-export function shiftOf(
-  { drawers, nodes, assumptions }: Together,
+export function shiftOf<N extends Node>(
+  {
+    drawers,
+    nodes,
+    assumptions,
+  }: Pick<Together, 'drawers' | 'assumptions'> & { readonly nodes: readonly N[] },
   { hours, runs, seed }: HowLong,
-  which: readonly number[] = nodes.map((_, index) => index),
-): Shift {
+): readonly Shifted<N>[] {
   const length = Math.round(hours * HOUR_S)
   const source = randomLcg(seed)
   const spread = spreadBy(assumptions.handSpreadPct / 100, source)
   const rhythm: Rhythm = { source, spread, startS: assumptions.motorStartS }
-  const pieces = drawers.map((drawer) => piecesOf(drawer, assumptions.motorStartS))
-  const drawn = drawers.map((): Seconds => new Float32Array(length))
+  const hands = drawers.map((drawer) => ({
+    drawer,
+    pieces: piecesOf(drawer, assumptions.motorStartS),
+    seconds: new Float32Array(length),
+  }))
+  const drawn = hands.map(({ seconds }) => seconds)
   const space = spaceFor(length)
-  const lines = new Map(
-    which.flatMap((index) => {
-      const node = nodes[index]
-      return node ? [[index, linesOf(node)] as const] : []
-    }),
-  )
-  const passed = new Map<number, Passed[]>(which.map((index) => [index, []]))
-  const curves: NodeCurve[] = []
+  const looked = nodes.map((node) => ({
+    node,
+    lines: linesOf(node),
+    passed: [] as Passed[],
+    curve: minutesFor(length),
+  }))
   for (let run = 0; run < runs; run += 1) {
-    drawers.forEach((drawer, index) => {
-      layOut(drawer, pieces[index] ?? [], drawn[index] ?? new Float32Array(0), rhythm)
-    })
-    for (const index of which) {
-      const node = nodes[index]
-      if (!node) continue
-      const minutes = run === 0 ? minutesFor(length) : null
-      const ofLines = (lines.get(index) ?? []).map((line) => {
+    for (const { drawer, pieces, seconds } of hands) layOut(drawer, pieces, seconds, rhythm)
+    for (const { node, lines, passed, curve } of looked) {
+      const ofLines = lines.map((line) => {
         const currents = currentsOf(line, drawn, space)
-        if (minutes) addCurve(minutes, currents)
+        if (run === 0) addCurve(curve, currents)
         return through(node, currents)
       })
-      passed.get(index)?.push(ofLines.reduce(worse))
-      if (minutes) curves.push(minutes)
+      passed.push(ofLines.reduce(worse))
     }
   }
-  return {
-    nodes: which.flatMap((index) => {
-      const node = nodes[index]
-      return node ? [summaryOf(node, index, passed.get(index) ?? [], length)] : []
-    }),
-    curves,
-  }
+  return looked.map(({ node, passed, curve }) => ({ node, shift: summaryOf(node, passed, length), curve }))
 }
 
-function summaryOf(node: Node, index: number, passed: readonly Passed[], length: number): NodeShift {
+function summaryOf({ trips }: Node, passed: readonly Passed[], length: number): NodeShift {
   const seconds = Math.max(1, passed.length * length)
   const tripsOf = (band: Band): Chance =>
     chanceOf(passed.filter(({ atS }) => atS[band] !== null).length, passed.length)
   const went = passed.flatMap(({ atS }) => atS.nominal ?? []).sort((a, b) => a - b)
   return {
-    node: index,
     meanA: passed.reduce((sum, { sumA }) => sum + sumA, 0) / seconds,
     peakA: Math.max(0, ...passed.map(({ peakA }) => peakA)),
     aboveShare: passed.reduce((sum, { aboveS }) => sum + aboveS, 0) / seconds,
-    trips: node.trips && { early: tripsOf('early'), nominal: tripsOf('nominal'), late: tripsOf('late') },
+    trips: trips && { early: tripsOf('early'), nominal: tripsOf('nominal'), late: tripsOf('late') },
     usuallyAfterS: went[Math.floor((went.length - 1) / 2)] ?? null,
   }
 }

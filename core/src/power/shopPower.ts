@@ -161,17 +161,17 @@ export function pairsOf(
   const shared = others.flatMap((b) =>
     nodes
       .filter(({ carries }) => [a, b].every((one) => carries.some(({ drawer }) => drawer === one)))
-      .map((node) => ({ b, node: only(node, new Set([a, b, ...loads])) })),
+      .map((node) => ({ ...only(node, new Set([a, b, ...loads])), b })),
   )
-  const ofPairs = { ...together, nodes: shared.map(({ node }) => node) }
-  const shift = shiftOf(ofPairs, { ...howLong, runs: PAIR_RUNS })
+  const shifted = shiftOf({ ...together, nodes: shared }, { ...howLong, runs: PAIR_RUNS })
   return others.map((b): Pair => {
     const pair = { a: id, b: drawers[b]?.id ?? '' }
-    const found = shift.nodes.flatMap((one) => {
-      const on = shared[one.node]
-      if (on?.b !== b) return []
-      return [{ name: on.node.name, verdict: verdictOf(one, ruleOf(together, on.node, UNTRACED)) }]
-    })
+    const found = shifted
+      .filter(({ node }) => node.b === b)
+      .map(({ node, shift }) => ({
+        name: node.name,
+        verdict: verdictOf(shift, ruleOf(together, node, UNTRACED)),
+      }))
     const verdict = worstVerdict(found.map((one) => one.verdict))
     const worst = found.find((one) => one.verdict === verdict)
     return worst ? { ...pair, verdict, at: worst.name } : { ...pair, verdict: null, at: null }
@@ -191,26 +191,20 @@ export function shopPowerOf(
 ): ShopPower {
   const together = togetherOf(shop, shelf, atWork)
   const { drawers, leftOut } = together
-  const shift = shiftOf(together, howLong)
-  const nodes = together.nodes.flatMap((node, index): NodePower[] => {
-    const found = shift.nodes[index]
-    const curve = shift.curves[index]
-    if (!found || !curve) return []
+  const nodes = shiftOf(together, howLong).map(({ node, shift, curve }): NodePower => {
     const { kind, id, name, heldA, carries } = node
     const rule = ruleOf(together, node, UNTRACED)
-    return [
-      {
-        kind,
-        id,
-        name,
-        heldA,
-        rule,
-        verdict: verdictOf(found, rule),
-        carries: carries.map(({ drawer }) => drawers[drawer]?.name ?? ''),
-        shift: found,
-        curve,
-      },
-    ]
+    return {
+      kind,
+      id,
+      name,
+      heldA,
+      rule,
+      verdict: verdictOf(shift, rule),
+      carries: carries.map(({ drawer }) => drawers[drawer]?.name ?? ''),
+      shift,
+      curve,
+    }
   })
   return {
     machines: drawers.flatMap(({ id, name, machine }) => (machine === null ? [] : [{ id, name }])),

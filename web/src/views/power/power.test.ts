@@ -8,7 +8,6 @@ import { type Place, supplyTree } from './supplyTree.ts'
 const chance = (times: number, low: number, high: number) => ({ times, of: 40, low, high })
 const shift = (part: Partial<NodePower['shift']>): Pick<NodePower, 'shift'> => ({
   shift: {
-    node: 0,
     meanA: 10,
     peakA: 30,
     aboveShare: 0,
