@@ -2,6 +2,7 @@
 import type { Page, Response } from '@playwright/test'
 import { isLong } from '../core/src/testing/runs.ts'
 import { settled, stillness, violations } from './axe.ts'
+import { cutTexts } from './cutTexts.ts'
 import { expect, test } from './server.ts'
 import { smallTargets } from './targets.ts'
 import { OPENED, take, VIEWS } from './views.ts'
@@ -51,7 +52,7 @@ async function checkForAll(page: Page, what: string): Promise<void> {
 const placeOf = (view: string) => view.split(/[/?]/)[1] ?? ''
 
 for (const place of new Set(VIEWS.map(placeOf)))
-  test(`axe finds nothing wrong with the views of ${place}, nothing runs off sideways, a finger finds all`, async ({
+  test(`axe finds nothing wrong with the views of ${place}, nothing runs off sideways or is cut, a finger finds all`, async ({
     page,
     server,
   }) => {
@@ -64,6 +65,7 @@ for (const place of new Set(VIEWS.map(placeOf)))
         await page.setViewportSize(size)
         await stillness(page)
         expect.soft(await overPx(page), `${view}, ${name}`).toBeLessThanOrEqual(0)
+        expect.soft(await cutTexts(page), `${view}, ${name}`).toEqual([])
       }
     }
   })

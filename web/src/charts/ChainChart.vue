@@ -20,7 +20,7 @@ const TOP = 26
 const BOTTOM = 8
 const WIDE = { gutter: 48, bar: 64, wanted: 64, right: 0 } as const
 /** On a phone, and in a panel. Free at the right: the figures of the joint are wider than its column. */
-const NARROW = { gutter: 28, bar: 38, wanted: 52, right: 8 } as const
+const NARROW = { gutter: 36, bar: 38, wanted: 52, right: 8 } as const
 const NARROW_PX = 520
 /** Bars that reach far above what is wanted are cut, so that what matters keeps its room. */
 const MOST_OVER_WANTED = 1.75

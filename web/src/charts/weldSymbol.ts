@@ -2,7 +2,7 @@
 import type { SymbolMark, WeldSymbol } from '@brannik/core'
 import { type Drawing, type Mark, textMark } from './marks.ts'
 
-const WIDTH = 240
+const WIDTH = 252
 const HEIGHT = 96
 const LINE_Y = 46
 const AT = 96
