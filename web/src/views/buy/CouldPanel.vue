@@ -14,6 +14,7 @@ import { useMoney } from '../../stores/useMoney.ts'
 import { useNotice } from '../../stores/notice.ts'
 import { useWorkspace } from '../../shop/workspace.ts'
 import DecideDialog from './DecideDialog.vue'
+import { listed } from './kitWords.ts'
 import { useCould } from './useCould.ts'
 
 /** Ways to do one job: whole set-ups of what is owned and what could be bought, the cheapest to get first; and of all jobs how many can be done. */
@@ -90,7 +91,7 @@ const chainOf = ({ setUp }: Could): string =>
     .filter((name) => name !== '')
     .join(' → ')
 const lackText = ({ toBuy }: Could): string =>
-  toBuy.map(({ name, price }) => `${name} ${price === null ? '(no price)' : cents(price)}`).join(', ')
+  listed(toBuy.map(({ name, price }) => `${name} ${price === null ? '(no price)' : cents(price)}`))
 const owned = computed(() => (answer.value?.best ?? []).filter(({ toBuy }) => toBuy.length === 0))
 const toBuy = computed(() => (answer.value?.best ?? []).filter((one) => one.toBuy.length > 0))
 const headline = computed(() => {

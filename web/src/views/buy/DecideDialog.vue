@@ -9,6 +9,7 @@ import { reasonOf } from '../../reason.ts'
 import { useNotice } from '../../stores/notice.ts'
 import { useWorkspace } from '../../shop/workspace.ts'
 import { idFor } from '../jobs/idFor.ts'
+import { listed } from './kitWords.ts'
 import { useCould } from './useCould.ts'
 
 /** Writes a choice down: what was chosen, on which figures, with a note; it can be held against what is so later. */
@@ -45,7 +46,7 @@ watch(open, (isOpen) => {
   const large = purchases.filter(({ price }) => price === null || price >= SMALL)
   name.value =
     large.length > 0
-      ? `Buy ${large.map((one) => one.name).join(', ')}`.slice(0, 120)
+      ? `Buy ${listed(large.map((one) => one.name))}`.slice(0, 120)
       : choices.length === 1 && first
         ? `${first.job.name} by ${first.setUp.name}`.slice(0, 120)
         : 'What we own does it'

@@ -19,6 +19,7 @@ import { useMoney } from '../../stores/useMoney.ts'
 import { useNotice } from '../../stores/notice.ts'
 import { useWhen } from '../../stores/useWhen.ts'
 import { useWorkspace } from '../../shop/workspace.ts'
+import { listed } from './kitWords.ts'
 
 /** What was decided, on what, and whether it still holds. */
 const workspace = useWorkspace()
@@ -144,9 +145,9 @@ function remove({ id, name }: Decision): void {
       <p v-if="chosen.purchases.length > 0">
         To buy:
         {{
-          chosen.purchases
-            .map(({ name, price }) => (price === null ? name : `${name} (${money(price)})`))
-            .join(', ')
+          listed(
+            chosen.purchases.map(({ name, price }) => (price === null ? name : `${name} (${money(price)})`)),
+          )
         }}
       </p>
       <section v-for="(one, index) in chosen.taken" :key="one.jobId" class="taken">

@@ -59,6 +59,14 @@ describe('what is to be bought', () => {
       ],
     })
     expect(headlineOf(rents, [], 0, names)).toBe('Rent [powerSource heath]')
+    expect(headlineOf(rents, ['Bay 1'], 0, names)).toBe('Buy Bay 1; rent [powerSource heath]')
+  })
+
+  it('is parted by semicolons where a name has a comma of its own', () => {
+    const large = ['Bay 1 rewired, 240 V 100 A', '25 ft water, 250 A class']
+    expect(headlineOf(kit(['a', 'b']), large, 2, names)).toBe(
+      'Buy Bay 1 rewired, 240 V 100 A; 25 ft water, 250 A class; 2 small parts',
+    )
   })
 
   it('is proven among everything, or among what was looked at, and of what is priced', () => {

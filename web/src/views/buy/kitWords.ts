@@ -18,7 +18,12 @@ export interface KitNames {
   readonly percent: (share: number) => string
 }
 
-export const listed = (names: readonly string[]): string => names.join(', ')
+/**
+ * Names with commas of their own are parted by semicolons: else nobody sees where one ends.
+ * @example listed(['Bay 1, rewired', 'a gun']) // 'Bay 1, rewired; a gun'
+ */
+export const listed = (names: readonly string[]): string =>
+  names.join(names.some((name) => name.includes(', ')) ? '; ' : ', ')
 const joined = (parts: readonly string[], by: string): string => parts.filter((part) => part !== '').join(by)
 const lacking = (keys: readonly string[], of: readonly string[]): readonly string[] =>
   keys.filter((key) => !of.includes(key))
@@ -38,7 +43,7 @@ export function headlineOf(
       buys.length > 0 ? `buy ${listed(buys)}` : '',
       rented.length > 0 ? `rent ${listed(rented.map(item))}` : '',
     ],
-    ', ',
+    '; ',
   )
   return capital(text === '' ? 'buy nothing: what you own does every job' : text)
 }

@@ -48,18 +48,18 @@ const inRows = computed(() =>
       .filter(({ parts }) => parts.length > 0),
   })),
 )
-/** What is not seen in the block itself. */
-const restOf = (block: WeekBlock): string =>
+/** Short runs have no room for words: the tip and the screen reader have all of it. */
+const labelOf = (block: WeekBlock): string =>
   [
-    block.lateMin > 0 ? block.setUpName : '',
+    nameOf(block),
+    block.lateMin > 0 ? lateText(block.lateMin) : '',
+    block.setUpName,
     block.welderName,
     `${when(block.startMin)} to ${when(block.endMin)}`,
     block.isPinned ? 'pinned' : '',
   ]
     .filter(Boolean)
     .join(', ')
-const labelOf = (block: WeekBlock): string =>
-  `${nameOf(block)}, ${block.lateMin > 0 ? lateText(block.lateMin) : block.setUpName}, ${restOf(block)}`
 
 interface Drag {
   readonly block: WeekBlock
@@ -206,6 +206,7 @@ function onKey(event: KeyboardEvent, block: WeekBlock): void {
               :aria-hidden="index > 0"
               :aria-pressed="block.id === chosen"
               :title="labelOf(block)"
+              :aria-label="labelOf(block)"
               :style="{ left: percent(part.left), width: percent(part.width) }"
               @click="emit('choose', block.id)"
               @pointerdown="press($event, block)"
@@ -213,7 +214,6 @@ function onKey(event: KeyboardEvent, block: WeekBlock): void {
             >
               <span class="title">{{ nameOf(block) }}</span>
               <span class="more">{{ block.lateMin > 0 ? lateText(block.lateMin) : block.setUpName }}</span>
-              <span class="visually-hidden">{{ restOf(block) }}</span>
             </button>
           </template>
           <i
@@ -314,21 +314,44 @@ function onKey(event: KeyboardEvent, block: WeekBlock): void {
   border-radius: 4px;
   color: var(--ink);
   cursor: grab;
+  container-type: inline-size;
   display: grid;
   min-width: 6px;
   overflow: hidden;
-  padding: 2px 6px;
+  padding: 2px;
   text-align: left;
   touch-action: none;
 }
 .title,
 .more {
   overflow: hidden;
+  padding: 0 4px;
   text-overflow: ellipsis;
   white-space: nowrap;
 }
 .title {
   font-weight: 700;
+}
+/* A short run has its name over three lines; where even that has no room, the tip says it. */
+@container (max-width: 64px) {
+  .title {
+    font-size: var(--text-s);
+    font-weight: 500;
+    line-height: 12px;
+    max-height: 36px;
+    overflow-wrap: anywhere;
+    padding: 0 1px;
+    text-overflow: clip;
+    white-space: normal;
+  }
+  .more {
+    display: none;
+  }
+}
+@container (max-width: 20px) {
+  .title {
+    visibility: hidden;
+  }
 }
 .more {
   font-size: var(--text-s);
