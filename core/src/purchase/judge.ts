@@ -188,6 +188,17 @@ export class Judge {
     }
   }
 
+  /**
+   * @param before process and wire of the search
+   * @returns whether a part goes by what its place and the wire alone decide: most fall by that, whatever else is chosen
+   */
+  mayGo(slot: Slot, before: Capability, item: SlotItems[Slot]): boolean {
+    const made = before.with(slot, item as never)
+    return (LOOKS.get(before.process.id)?.get(slot) ?? [])
+      .filter(({ slots }) => slots.every((one) => one === slot || one === 'wire'))
+      .every(({ criteria }) => this.#worst(criteria, made) !== 'fails')
+  }
+
   /** What stays unknown does not do the job either. */
   #worst(criteria: readonly Criterion[], trial: Capability): Verdict {
     let worst: Verdict = 'fits'

@@ -78,6 +78,8 @@ const GAS_USE = criterionOf('gas-use')
 export class SetUpSearch {
   readonly judge: Judge
   readonly #gasCosts = new Map<Gas, Map<string, number>>()
+  /** By all that there is. */
+  readonly #mayGo = new Map<readonly (readonly Option[])[], readonly (readonly Option[])[]>()
   readonly #wentLast = new Map<Slot, SlotItems[Slot]>()
 
   /** @param ofSetUps what criteria say that are the same for every job, kept from search to search */
@@ -146,10 +148,23 @@ export class SetUpSearch {
     fill(begun, spent, 0)
   }
 
+  /** What may go into a place with this wire, in groups of what costs the same to get; the cheapest first. */
+  byCost(slot: Slot, capability: Capability): readonly (readonly Option[])[] {
+    const all = this.stock.options.byCost(slot, capability)
+    const known = this.#mayGo.get(all)
+    if (known) return known
+    const made = all
+      .map((group) => group.filter(({ item }) => this.judge.mayGo(slot, capability, item)))
+      .filter((group) => group.length > 0)
+    this.#mayGo.set(all, made)
+    return made
+  }
+
   /** Options by what they cost to get, the cheapest first; of gases the cheapest to run. */
   #groupsOf(slot: Slot, capability: Capability): readonly (readonly Option[])[] {
-    if (slot !== 'gas') return this.stock.options.byCost(slot, capability)
-    const costed = this.stock.options.of('gas').map(({ item, spent }): Option => {
+    const groups = this.byCost(slot, capability)
+    if (slot !== 'gas') return groups
+    const costed = groups.flat().map(({ item, spent }): Option => {
       const runCost = this.#gasCost(capability, item as Gas)
       return { item, spent: { ...spent, runCost } }
     })

@@ -122,9 +122,8 @@ export class SmallParts {
     const key = `${slot} ${libraryKey(capability)} ${idsOf(capability, besideOf(slot, capability.process.id))}`
     const known = this.#domains.get(key)
     if (known) return known
-    const { judge, stock } = this.search
-    const ask = judge.at(slot, capability)
-    const domain = stock.options
+    const ask = this.search.judge.at(slot, capability)
+    const domain = this.search
       .byCost(slot, capability)
       .flat()
       .flatMap(({ item, spent }): readonly Option[] => {
