@@ -1,5 +1,5 @@
 /** From morning to evening of one day of the demo, with real keys and by pointer: on a laptop, a tablet and a phone. */
-import type { WorkPlan } from '@brannik/core'
+import type { Welder, WorkPlan } from '@brannik/core'
 import type { Page } from '@playwright/test'
 import { expect, test } from './server.ts'
 
@@ -171,6 +171,23 @@ test('a better plan is sought, offered, and kept only by a press', async ({ page
   await page.getByRole('button', { name: 'Export' }).click()
   await page.getByText('Calendar (iCalendar)').click()
   expect((await ics).suggestedFilename()).toBe('plan.ics')
+})
+
+test('where nobody has hours, Today and the week say so, and lead to the hours', async ({ page, server }) => {
+  for (const id of ['rowan', 'hazel'])
+    await server.replace<Welder>(`welders/${id}`, (welder) => ({
+      ...welder,
+      awayFrom: '2026-01-01',
+      awayUntil: '2029-12-31',
+    }))
+  await open(page, `${server.url}/today`)
+  await expect(nextOf(page)).toContainText('done never')
+  await expect(page.getByRole('region', { name: 'In the way' })).toContainText(
+    'No welder has enough hours for',
+  )
+  await page.goto(`${server.url}/week`)
+  await expect(page.getByText('No welder has enough hours for Press frame.')).toBeVisible()
+  await expect(page.locator('[data-block]')).toHaveCount(0)
 })
 
 test('away from the network the last plan stays, and says so', async ({ page, context, server }) => {

@@ -333,6 +333,7 @@ export interface WeekBlock {
   readonly workMin: number
   /** Of this part, without the shop's own pace. */
   readonly plannedMin: number
+  /** Infinity where nobody has enough hours for it. */
   readonly endMin: number
   /** ISO 8601; null where it is not set. */
   readonly dueOn: string | null
@@ -371,7 +372,7 @@ export function blocksOf(built: PlanBuilt, { placed }: Pick<Plan, 'placed'>): re
         plannedMin: (plannedMin * run.sharePct) / HUNDRED,
         endMin,
         dueOn: run.dueOn,
-        lateMin: Math.max(0, endMin - dueMin),
+        lateMin: run.dueOn === null ? 0 : Math.max(0, endMin - dueMin),
         isPinned: run.block?.isPinned ?? false,
         isNew: run.block === null,
         work: run.work,
@@ -381,7 +382,7 @@ export function blocksOf(built: PlanBuilt, { placed }: Pick<Plan, 'placed'>): re
   })
 }
 
-/** @returns what is kept of a block; of one that never ends, the day after its start */
+/** @returns what is kept of a block; one that never ends is kept where it starts */
 export const keptBlock = (block: WeekBlock): PlannedBlock => ({
   jobId: block.jobId,
   run: block.run,

@@ -281,6 +281,7 @@ export class Placing {
     const workMin = flat.workMin[at] as number
     const hours = this.#hours[person] as Hours
     const fixed = flat.fixed[task] ?? null
+    let free: number
     let start: number
     let end: number
     let change: number
@@ -290,11 +291,7 @@ export class Placing {
       change = fixed?.hasBegun
         ? 0
         : ((before < 0 ? flat.changeFromNow[setUp] : flat.change[before * flat.setUps + setUp]) as number)
-      const free = Math.max(
-        earliest,
-        now[machineFree + machine] as number,
-        now[personFree + person] as number,
-      )
+      free = Math.max(earliest, now[machineFree + machine] as number, now[personFree + person] as number)
       start = hours.next(free)
       end = hours.end(start, change + workMin)
       const first = fixed || this.#fixed.length === 0 ? -1 : this.#inTheWay(task, machine, person, end)
@@ -306,7 +303,8 @@ export class Placing {
       if (later === start) break
       earliest = later
     }
-    this.#start[task] = start
+    // Whoever has no hours any more would begin at once.
+    this.#start[task] = start === Infinity ? free : start
     this.#end[task] = end
     this.#change[task] = change
     now[sums + 1] = (now[sums + 1] as number) + workMin

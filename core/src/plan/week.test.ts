@@ -68,6 +68,36 @@ const mark = (jobId: string, body: Partial<WorkMark> & Pick<WorkMark, 'act' | 'p
   },
 })
 
+describe('a shop in which nobody has hours', () => {
+  const idle = (welder: Welder): Welder => ({
+    ...welder,
+    monday: false,
+    tuesday: false,
+    wednesday: false,
+    thursday: false,
+    friday: false,
+    saturday: false,
+    sunday: false,
+  })
+  const away = (welder: Welder): Welder => ({ ...welder, awayFrom: '2026-01-01', awayUntil: '2029-01-01' })
+
+  it.each([
+    ['works on no day', idle],
+    ['is away for years', away],
+  ])('who %s is planned for nothing, and the plan can be kept and asked for again', (_, none) => {
+    const question = asked({ welders: welders.map(none) })
+    const { week } = planNow(ways, question)
+    expect(week.blocks.length).toBeGreaterThan(0)
+    for (const { endMin } of week.blocks) expect(endMin).toBe(Infinity)
+    const blocks = week.blocks.map(keptBlock)
+    for (const { startsAt, endsAt } of blocks) {
+      expect(startsAt).toMatch(/^\d{4}-\d\d-\d\dT\d\d:\d\d$/)
+      expect(endsAt).toBe(startsAt)
+    }
+    expect(movedIn(planNow(ways, { ...question, blocks }))).toEqual([])
+  })
+})
+
 describe('the plan of the demo', () => {
   const { week, built, choice } = planNow(ways, asked())
 

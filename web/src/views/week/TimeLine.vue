@@ -39,7 +39,8 @@ const inRows = computed(() =>
   rows.map((row) => ({
     row,
     own: blocks
-      .filter((block) => rowOf(block) === row.id)
+      // What nobody has enough hours for takes no time of the others: it stands among what is in the way.
+      .filter((block) => rowOf(block) === row.id && Number.isFinite(block.endMin))
       .map((block) => ({
         block,
         change: segmentsOf(timeline, block.startMin, block.startMin + block.changeMin),

@@ -10,6 +10,7 @@ type Save = WeekAsks['saves']['answer'][number]
 type LeftOut = WeekAnswer['week']['leftOut'][number]
 
 const HOUR_MIN = 60
+const NEVER = 'never'
 
 /** @example durationText(80) // '1 h 20 min' */
 export function durationText(minutes: number): string {
@@ -25,14 +26,18 @@ export function usePlanWords() {
   /** @param time a minute on the shop's clock, or a day: the zone of this device changes nothing of it */
   const printed = (time: string, how: Intl.DateTimeFormatOptions): string =>
     dateFormat(locale(), { ...how, timeZone: 'UTC' }).format(new Date(`${time}:00Z`))
-  const clock = (minute: number): string => printed(timeOf(minute), { hour: 'numeric', minute: '2-digit' })
+  /** What nobody has enough hours for ends never. */
+  const clock = (minute: number): string =>
+    Number.isFinite(minute) ? printed(timeOf(minute), { hour: 'numeric', minute: '2-digit' }) : NEVER
   const day = (iso: string): string =>
     printed(`${iso}T00:00`, { weekday: 'short', day: 'numeric', month: 'short' })
   const weekday = (minute: number): string => day(dayOf(minute))
   const dayName = (minute: number): string => printed(timeOf(minute), { weekday: 'short' })
-  const when = (minute: number): string => `${weekday(minute)} ${clock(minute)}`
+  const when = (minute: number): string =>
+    Number.isFinite(minute) ? `${weekday(minute)} ${clock(minute)}` : NEVER
   /** Late is counted in days: customers count so. */
   function lateText(minutes: number): string {
+    if (!Number.isFinite(minutes)) return 'never done'
     const days = Math.ceil(minutes / DAY_MIN)
     return days === 1 ? '1 day late' : `${days} days late`
   }
