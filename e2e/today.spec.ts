@@ -64,6 +64,9 @@ for (const { name, size } of SIZES)
     expect(await page.evaluate(() => document.documentElement.scrollWidth - innerWidth)).toBeLessThanOrEqual(
       0,
     )
+    // What worked is written down while it is fresh.
+    await page.getByRole('link', { name: 'Log the settings: Tank manifold' }).click()
+    await expect(page).toHaveURL(/\/jobs\/tank-manifold\/log$/)
   })
 
 for (const early of ['', 'Loader'])

@@ -293,6 +293,11 @@ async function doFirst(block: WeekBlock): Promise<void> {
             {{ one.jobName }}: {{ one.minutes === null ? 'done' : durationText(one.minutes)
             }}<template v-if="one.plannedMin !== null">, planned {{ durationText(one.plannedMin) }}</template
             >. {{ paceText(one.jobId) }}
+            <RouterLink
+              :to="{ name: 'log', params: { jobId: one.jobId } }"
+              :aria-label="`Log the settings: ${one.jobName}`"
+              >Log the settings</RouterLink
+            >
             <button
               v-if="doneToday.length > 0 && session.mayRecord"
               class="link-button"
