@@ -49,18 +49,18 @@ const inRows = computed(() =>
       .filter(({ parts }) => parts.length > 0),
   })),
 )
-/** Short runs have no room for words: the tip and the screen reader have all of it. */
-const labelOf = (block: WeekBlock): string =>
+/** What is not seen in the block itself. */
+const restOf = (block: WeekBlock): string =>
   [
-    nameOf(block),
-    block.lateMin > 0 ? lateText(block.lateMin) : '',
-    block.setUpName,
+    block.lateMin > 0 ? block.setUpName : '',
     block.welderName,
     `${when(block.startMin)} to ${when(block.endMin)}`,
     block.isPinned ? 'pinned' : '',
   ]
     .filter(Boolean)
     .join(', ')
+const labelOf = (block: WeekBlock): string =>
+  `${nameOf(block)}, ${block.lateMin > 0 ? lateText(block.lateMin) : block.setUpName}, ${restOf(block)}`
 
 interface Drag {
   readonly block: WeekBlock
@@ -207,7 +207,6 @@ function onKey(event: KeyboardEvent, block: WeekBlock): void {
               :aria-hidden="index > 0"
               :aria-pressed="block.id === chosen"
               :title="labelOf(block)"
-              :aria-label="labelOf(block)"
               :style="{ left: percent(part.left), width: percent(part.width) }"
               @click="emit('choose', block.id)"
               @pointerdown="press($event, block)"
@@ -215,6 +214,7 @@ function onKey(event: KeyboardEvent, block: WeekBlock): void {
             >
               <span class="title">{{ nameOf(block) }}</span>
               <span class="more">{{ block.lateMin > 0 ? lateText(block.lateMin) : block.setUpName }}</span>
+              <span class="visually-hidden">{{ restOf(block) }}</span>
             </button>
           </template>
           <i
@@ -333,7 +333,7 @@ function onKey(event: KeyboardEvent, block: WeekBlock): void {
 .title {
   font-weight: 700;
 }
-/* A short run has its name over three lines; where even that has no room, the tip says it. */
+/* A short run has its name over three lines; where even that has no room, the tip says it. A screen reader has it all. */
 @container (max-width: 64px) {
   .title {
     font-size: var(--text-s);
@@ -346,12 +346,13 @@ function onKey(event: KeyboardEvent, block: WeekBlock): void {
     white-space: normal;
   }
   .more {
-    display: none;
+    clip-path: inset(50%);
+    position: absolute;
   }
 }
 @container (max-width: 20px) {
   .title {
-    visibility: hidden;
+    clip-path: inset(50%);
   }
 }
 .more {
