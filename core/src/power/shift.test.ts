@@ -2,7 +2,6 @@
 import fc from 'fast-check'
 import { randomLcg } from 'd3-random'
 import { describe, expect, it } from 'vitest'
-import { assumptionsOf } from '../assumptions/assume.ts'
 import { capabilityOf } from '../capability/capability.ts'
 import { chosenOf } from '../capability/slots.ts'
 import { assess, worstOf } from '../criteria/index.ts'
@@ -13,50 +12,19 @@ import { VERDICT_RANK } from '../model/verdict.ts'
 import { UL_489 } from '../supply/breaker/models.ts'
 import { BANDS, storesOf } from '../supply/breaker/breakerModel.ts'
 import { type Beat, tripsAfterS } from '../supply/breaker/heat.ts'
-import { northAmerican } from '../supply/books/northAmerican/northAmerican.ts'
 import { demoShop } from '../testing/samples.ts'
 import { chanceOf, type HowLong, shiftOf } from './shift.ts'
 import { explainGroup, likelyTogether, pairsOf, shopPowerOf } from './shopPower.ts'
-import { type Drawer, type Node, type Together, togetherOf, type Wired } from './together.ts'
+import { type Together, togetherOf, type Wired } from './together.ts'
 import { runs } from '../testing/runs.ts'
+import { drawer, node, steady, together } from '../testing/together.ts'
 
 const demo = demoShop()
-const [circuit] = demo.circuits
-if (!circuit) throw new Error('the demo has no circuit')
 
-const drawer = (beats: readonly Beat[], part: Partial<Drawer> = {}): Drawer => ({
-  id: 'd',
-  name: 'Drawer',
-  circuit,
-  beats,
-  startA: 0,
-  machine: null,
-  isSteady: true,
-  ...part,
-})
-const node = (breakerA: number, wired: readonly Wired[], phases: 1 | 3 = 1): Node => ({
-  kind: 'panel',
-  id: 'n',
-  name: 'Node',
-  voltageV: 240,
-  phases,
-  heldA: breakerA,
-  trips: { ratingA: breakerA, stores: storesOf(UL_489, breakerA) },
-  carries: wired.map((one, index) => ({ drawer: index, wired: one })),
-  run: null,
-})
-const together = (drawers: readonly Drawer[], nodes: readonly Node[], handSpreadPct = 30): Together => ({
-  drawers,
-  nodes,
-  leftOut: [],
-  rules: northAmerican,
-  assumptions: assumptionsOf({ assumptions: { handSpreadPct } }),
-})
 const shiftsOf = (all: Together, howLong: HowLong) => ({
   nodes: shiftOf(all, howLong).map(({ shift }) => shift),
 })
 const HOURS_8 = { hours: 8, runs: 1, seed: 1 }
-const steady = (onA: number): Beat => ({ onS: 86_400, offS: 0, times: 1, onA, offA: 0 })
 
 describe('a shift', () => {
   it('of arcs too short to be told apart heats like their root mean square (IEC 60050-103, from memory)', () => {

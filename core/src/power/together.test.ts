@@ -1,14 +1,13 @@
 /** Generators and lines of three phases with several at work on them: by volts times amperes, and phasors. */
 import { describe, expect, it } from 'vitest'
-import { assumptionsOf } from '../assumptions/assume.ts'
 import type { Circuit } from '../kinds/equipment.ts'
 import type { Panel } from '../kinds/panel.ts'
 import type { Shelf } from '../kinds/shelf.ts'
-import { northAmerican } from '../supply/books/northAmerican/northAmerican.ts'
 import { demoShop, oneOf } from '../testing/samples.ts'
+import { drawer, node, steady, together } from '../testing/together.ts'
 import { shiftOf } from './shift.ts'
 import { shopPowerOf } from './shopPower.ts'
-import { type Drawer, type Together, togetherOf, type Wired } from './together.ts'
+import { type Together, togetherOf, type Wired } from './together.ts'
 
 const demo = demoShop()
 const outlet = oneOf(demo.circuits, 'withy-outlet')
@@ -91,35 +90,18 @@ describe('a generator with several on it', () => {
 })
 
 describe('lines of three phases', () => {
-  const drawer = (onA: number, part: Partial<Drawer> = {}): Drawer => ({
-    id: 'd',
-    name: 'Drawer',
-    circuit: outlet,
-    beats: [{ onS: 86_400, offS: 0, times: 1, onA, offA: 0 }],
-    startA: 0,
-    machine: null,
-    isSteady: true,
-    ...part,
-  })
-  const togetherOn = (on: readonly (readonly [amps: number, wired: Wired])[], heldA = 100): Together => ({
-    drawers: on.map(([amps]) => drawer(amps)),
-    nodes: [
-      {
-        kind: 'panel',
-        id: 'n',
-        name: 'Node',
-        voltageV: 240,
-        phases: 3,
-        heldA,
-        trips: null,
-        carries: on.map(([, wired], index) => ({ drawer: index, wired })),
-        run: null,
-      },
-    ],
-    leftOut: [],
-    rules: northAmerican,
-    assumptions: assumptionsOf({ assumptions: { handSpreadPct: 0 } }),
-  })
+  const togetherOn = (on: readonly (readonly [amps: number, wired: Wired])[], heldA = 100): Together =>
+    together(
+      on.map(([amps]) => drawer([steady(amps)])),
+      [
+        node(
+          heldA,
+          on.map(([, wired]) => wired),
+          3,
+        ),
+      ],
+      0,
+    )
   const peakA = (...on: readonly (readonly [amps: number, wired: Wired])[]) =>
     shiftOf(togetherOn(on), HOURS_4)[0]?.shift.peakA
 
@@ -206,17 +188,8 @@ describe('lines of three phases', () => {
   })
 
   it('the picture is of the first shift, however many are tried', () => {
-    const welder = drawer(20, {
-      beats: [{ onS: 40, offS: 60, times: 1, onA: 20, offA: 0 }],
-      isSteady: false,
-    })
-    const both = {
-      ...togetherOn([
-        [5, { on: 0 }],
-        [20, { on: 1 }],
-      ]),
-      drawers: [drawer(5), welder],
-    }
+    const welder = drawer([{ onS: 40, offS: 60, times: 1, onA: 20, offA: 0 }], { isSteady: false })
+    const both = together([drawer([steady(5)]), welder], [node(100, [{ on: 0 }, { on: 1 }], 3)], 0)
     const curve = (runs: number) => shiftOf(both, { hours: 1, runs, seed: 5 })[0]?.curve
     const first = curve(1)
     expect(first?.meanA).toHaveLength(60)

@@ -39,7 +39,7 @@ const inRows = computed(() =>
   rows.map((row) => ({
     row,
     own: blocks
-      // What nobody has enough hours for takes no time of the others: it stands among what is in the way.
+      // A run for which no welder has enough hours is listed under In the way.
       .filter((block) => rowOf(block) === row.id && Number.isFinite(block.endMin))
       .map((block) => ({
         block,

@@ -26,7 +26,7 @@ export function usePlanWords() {
   /** @param time a minute on the shop's clock, or a day: the zone of this device changes nothing of it */
   const printed = (time: string, how: Intl.DateTimeFormatOptions): string =>
     dateFormat(locale(), { ...how, timeZone: 'UTC' }).format(new Date(`${time}:00Z`))
-  /** What nobody has enough hours for ends never. */
+  /** A run for which no welder has enough hours has no end. */
   const clock = (minute: number): string =>
     Number.isFinite(minute) ? printed(timeOf(minute), { hour: 'numeric', minute: '2-digit' }) : NEVER
   const day = (iso: string): string =>
