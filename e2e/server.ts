@@ -116,8 +116,11 @@ export class Server {
     return Number(/^change_streams (\d+)$/m.exec(text)?.[1])
   }
 
+  /** @returns undefined where there is none, or none yet */
   async record<T>(path: string): Promise<T> {
     const response = await fetch(`${this.url}/api/${path}`)
+    if (!response.ok && response.status !== 404)
+      throw new Error(`${path} was not read: ${response.status} ${await response.text()}`)
     return ((await response.json()) as { record: T }).record
   }
 }

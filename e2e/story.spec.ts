@@ -42,6 +42,20 @@ test('the answer to the press frame stands on one screen, unscrolled', async ({ 
   await expect.poll(scrolls).toBeLessThanOrEqual(0)
 })
 
+test('a shop that a busy server could not give is loaded by itself when it can', async ({ page, server }) => {
+  let isBusy = true
+  await page.route('**/api/wires?*', (route) =>
+    isBusy
+      ? route.fulfill({ status: 503, json: { detail: 'The database does not respond.' } })
+      : route.fallback(),
+  )
+  await page.goto(`${server.url}/jobs/press-frame/fit`)
+  await expect(page.getByRole('heading', { name: 'The shop cannot be loaded' })).toBeVisible()
+  await expect(page.getByText('This page loads the shop when it responds.')).toBeVisible()
+  isBusy = false
+  await expect(headline(page)).toHaveText(/A too low$/)
+})
+
 test('thickness, circuit, wire and gas recompute the whole screen, and what is saved is still there', async ({
   page,
   server,

@@ -32,7 +32,8 @@ export const LIMITS = {
   /** Connections for looking, and for writing: who waits for a lock takes none from who reads. */
   readConnections: 8,
   writeConnections: 12,
-  connectMs: 3000,
+  /** Of a busy machine too: what waits here for a connection is answered late, not refused. */
+  connectMs: 10_000,
   statementMs: 12_000,
   lockMs: 4000,
   idleInTransactionMs: 10_000,

@@ -223,10 +223,10 @@ onKeyStroke('y', (event) => {
         <section v-else-if="workspace.state === 'failed'" class="waiting" role="alert">
           <h1>The shop cannot be loaded</h1>
           <p>
-            {{ workspace.failure.replace(/\.$/, '') }}. Check that Brannik is running (npm start), then try
-            again.
+            {{ workspace.failure.replace(/\.$/, '') }}. Check that Brannik is running (npm start).
+            <template v-if="workspace.isLoadedAgain">This page loads the shop when it responds.</template>
           </p>
-          <button class="plain-button main" @click="workspace.load()">Try again</button>
+          <button class="plain-button main" @click="workspace.load()">Try again now</button>
         </section>
         <BeginView v-else-if="workspace.state === 'empty'" />
         <ErrorBoundary v-else><RouterView /></ErrorBoundary>

@@ -40,6 +40,44 @@ describe('loading', () => {
     expect(workspace.failure).toBe('the server does not respond')
   })
 
+  it('loads by itself once the server responds, and leaves it time meanwhile', async () => {
+    const { workspace } = await demoWorkspace()
+    const answers = fetch
+    let asked = 0
+    vi.stubGlobal('fetch', (path: string) => {
+      if (path === '/api/me') asked += 1
+      return Promise.resolve(Response.json({ detail: 'busy' }, { status: 503 }))
+    })
+    await workspace.load()
+    expect(workspace.isLoadedAgain).toBe(true)
+    await vi.advanceTimersByTimeAsync(60_000)
+    expect(workspace.state).toBe('failed')
+    // Soon after, but ten times a minute would keep a busy server busy.
+    expect(asked).toBeGreaterThanOrEqual(3)
+    expect(asked).toBeLessThan(10)
+    vi.stubGlobal('fetch', answers)
+    await vi.advanceTimersByTimeAsync(30_000)
+    expect(workspace.state).toBe('ready')
+    expect(workspace.jobs.length).toBe(shopDocument.jobs.length)
+  })
+
+  it('loads nothing by itself where the server refuses for good, or once the page is parked', async () => {
+    const { workspace } = await demoWorkspace()
+    const asked = vi.fn(() => Promise.resolve(Response.json({ detail: 'not for you' }, { status: 403 })))
+    vi.stubGlobal('fetch', asked)
+    await workspace.load()
+    expect(workspace.isLoadedAgain).toBe(false)
+    const before = asked.mock.calls.length
+    await vi.advanceTimersByTimeAsync(60_000)
+    expect(asked).toHaveBeenCalledTimes(before)
+    vi.stubGlobal('fetch', () => Promise.reject(new TypeError('down')))
+    await workspace.load()
+    workspace.park()
+    vi.stubGlobal('fetch', asked)
+    await vi.advanceTimersByTimeAsync(60_000)
+    expect(asked).toHaveBeenCalledTimes(before)
+  })
+
   it('lays a draft over what the server has, and saves it', async () => {
     const { workspace, sent } = await demoWorkspace()
     keepDraft('jobs/press-frame', { record: { ...frame(), quantity: 11 }, version: 1 })

@@ -15,7 +15,7 @@ import {
 } from '@brannik/core'
 import { defineStore } from 'pinia'
 import { computed, ref, shallowRef } from 'vue'
-import { ask, forgetOwner, onNotOurs } from '../api/client.ts'
+import { ask, forgetOwner, onNotOurs, RequestFailed } from '../api/client.ts'
 import { reasonOf } from '../reason.ts'
 import { useNotice } from '../stores/notice.ts'
 import { useSession } from './session.ts'
@@ -32,6 +32,9 @@ const notYet = (path: Path, id: string): StockItem | null => (path === 'stock' ?
 
 /** The first answer goes first. */
 const SOON_MS = 1500
+/** A shop that could not be loaded is loaded again by itself, each time after twice as long. */
+const AGAIN_MS = 2000
+const AGAIN_MOST_MS = 30_000
 
 export const useWorkspace = defineStore('workspace', () => {
   const state = ref<'loading' | 'ready' | 'failed' | 'empty'>('loading')
@@ -48,8 +51,14 @@ export const useWorkspace = defineStore('workspace', () => {
   /** What was taken for jobs already; asked for when the first view is there. */
   const used = shallowRef<readonly Used[]>([])
   const lookAtUsed = (): Promise<void> => import('./used.ts').then(({ followUsed }) => followUsed(used))
-  async function load(): Promise<void> {
+  const isLoadedAgain = ref(false)
+  let again: ReturnType<typeof setTimeout> | undefined
+  const load = (): Promise<void> => {
     state.value = 'loading'
+    return tryToLoad(AGAIN_MS)
+  }
+  async function tryToLoad(nextMs: number): Promise<void> {
+    clearTimeout(again)
     forgetOwner()
     try {
       // Before the lists are asked for: what changes after it is told.
@@ -61,14 +70,21 @@ export const useWorkspace = defineStore('workspace', () => {
     } catch (error) {
       failure.value = reasonOf(error)
       state.value = 'failed'
+      isLoadedAgain.value = error instanceof RequestFailed && error.isPassing
+      if (!isLoadedAgain.value) return
+      again = setTimeout(() => void tryToLoad(Math.min(2 * nextMs, AGAIN_MOST_MS)), nextMs)
     }
+  }
+  function park(): void {
+    clearTimeout(again)
+    sync.park()
   }
 
   let isBeginning = false
   /** What is shown is not what the server holds, or not for whom it is signed in: the page begins anew. */
   onNotOurs((why) => {
     if (isBeginning || state.value === 'loading') return
-    sync.park()
+    park()
     steps.forget()
     void load().then(() => {
       notice.show(
@@ -89,7 +105,7 @@ export const useWorkspace = defineStore('workspace', () => {
       if ('demo' in whole) await ask('POST', `whole/demo?demo=${whole.demo}`, {})
       else await ask('POST', 'whole', { whole, replaces: shop.value?.id ?? null })
       sync.forgetDrafts()
-      sync.park()
+      park()
       steps.forget()
       await load()
     } finally {
@@ -188,8 +204,9 @@ export const useWorkspace = defineStore('workspace', () => {
   return {
     state,
     failure,
+    isLoadedAgain,
     load,
-    park: sync.park,
+    park,
     aside,
     /** @returns the names of what the server does not have yet */
     notSaved: sync.notSaved,
