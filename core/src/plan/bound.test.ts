@@ -4,59 +4,19 @@ import highsLoader from 'highs'
 import { beforeAll, describe, expect, it } from 'vitest'
 import { type Solve, solveWith } from '../purchase/solve.ts'
 import { exhausted } from '../testing/allPlans.ts'
+import { endOf, MONDAY, shopOf, task, way } from '../testing/paperPlan.ts'
 import { inventedProblem, workWeeks } from '../testing/planGenerator.ts'
 import { runs } from '../testing/runs.ts'
 import { boundsOf, type PlanBounds } from './bound.ts'
-import type { PlanCost, PlanProblem, Task, Way } from './problem.ts'
+import type { PlanCost, PlanProblem, Task } from './problem.ts'
 import { planFor } from './search.ts'
+import { DAY_MIN } from './shopTime.ts'
 
 let solve: Solve
 beforeAll(async () => {
   solve = solveWith(await highsLoader(), 20)
 })
 
-const DAY = 1440
-const MONDAY = (workWeeks(1)[0]?.startMin ?? 0) - 420
-const endOf = (day: number): number => MONDAY + (day + 1) * DAY
-const way = (workMin: number, part: Partial<Way> = {}): Way => ({
-  setUp: 0,
-  workMin,
-  dislikedMin: 0,
-  uses: [],
-  people: [0],
-  ...part,
-})
-const task = (ways: readonly Way[], part: Partial<Task> = {}): Task => ({
-  id: 'task',
-  ways,
-  readyMin: MONDAY,
-  dueMin: endOf(0),
-  weight: 1,
-  fixed: null,
-  seen: null,
-  ...part,
-})
-/** Two machines with a set-up each, both on; two people who work eight hours a day. */
-const shopOf = (tasks: readonly Task[], part: Partial<PlanProblem> = {}): PlanProblem => ({
-  fromMin: MONDAY + 420,
-  tasks,
-  setUps: [
-    { id: 'a', machine: 0, changeFromNowMin: 0 },
-    { id: 'b', machine: 1, changeFromNowMin: 0 },
-  ],
-  machines: ['one', 'two'],
-  changeMin: [
-    [0, 15],
-    [15, 0],
-  ],
-  people: [
-    { id: 'rowan', works: workWeeks(60) },
-    { id: 'hazel', works: workWeeks(60) },
-  ],
-  shared: [],
-  calm: null,
-  ...part,
-})
 /** Of a plan that is so late. */
 const bounds = (problem: PlanProblem, lateMin: number): PlanBounds =>
   boundsOf(problem, { lateMin, workMin: 0, changeMin: 0, moves: 0, dislikedMin: 0 } satisfies PlanCost, solve)
@@ -168,7 +128,7 @@ it('no plan of people with unlike hours, for jobs that wait for their day, beats
         })),
         tasks: invented.tasks.map((one, at) => ({
           ...one,
-          readyMin: one.readyMin + ((days + at) % 3) * DAY,
+          readyMin: one.readyMin + ((days + at) % 3) * DAY_MIN,
           dueMin: (days + at) % 5 === 0 ? Infinity : one.dueMin,
         })),
       }

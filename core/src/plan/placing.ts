@@ -91,8 +91,9 @@ export class Placing {
   readonly #problem: PlanProblem
   readonly #hours: readonly Hours[]
   readonly #profiles: readonly Profile[]
-  /** Fixed tasks by their start. */
+  /** Fixed tasks by their start: first those that have begun. */
   readonly #fixed: readonly number[]
+  readonly #begunCount: number
   /** Place in `#fixed` by task; -1 where it is free. */
   readonly #fixedAt: Int32Array
   readonly #start: Float64Array
@@ -126,8 +127,8 @@ export class Placing {
     this.#fixed = tasks
       .map((_, task) => task)
       .filter((task) => tasks[task]?.fixed)
-      // What has begun is on its machine before whatever is pinned there.
       .sort((a, b) => startOf(problem, a) - startOf(problem, b) || a - b)
+    this.#begunCount = this.#fixed.filter((task) => tasks[task]?.fixed?.hasBegun).length
     this.#fixedAt = new Int32Array(tasks.length).fill(-1)
     this.#fixed.forEach((task, at) => (this.#fixedAt[task] = at))
     this.#start = new Float64Array(tasks.length)
@@ -215,7 +216,7 @@ export class Placing {
   }
 
   #run(choice: Choice, from: number, most: number, keeps: boolean): void {
-    const { size, profile, fixed } = this.#places
+    const { size, profile } = this.#places
     this.#choice = choice
     this.#now.set(this.#kept.subarray(from * size, (from + 1) * size))
     this.#profiles.forEach((one, at) => {
@@ -226,7 +227,7 @@ export class Placing {
       const task = order[at] as number
       const isFixed = this.#fixedAt[task] as number
       if (isFixed < 0) this.#place(task)
-      else if (this.#now[fixed + isFixed] === 0) this.#placeFixed(isFixed)
+      else this.#placeFixed(isFixed)
       if (keeps) {
         this.#keptEnd[task] = this.#end[task] as number
         this.#profiles.forEach((one, which) => (this.#now[profile + which] = one.count))
@@ -247,8 +248,15 @@ export class Placing {
     )
   }
 
+  /** What has begun is on its machine already, whichever pin comes first in the order. */
   #placeFixed(at: number): void {
-    this.#now[this.#places.fixed + at] = 1
+    for (let begun = 0; begun < this.#begunCount; begun += 1) this.#placeOnce(begun)
+    this.#placeOnce(at)
+  }
+  #placeOnce(at: number): void {
+    const { fixed } = this.#places
+    if (this.#now[fixed + at] !== 0) return
+    this.#now[fixed + at] = 1
     this.#place(this.#fixed[at] as number)
   }
 
@@ -420,8 +428,8 @@ function flatOf({ tasks, setUps, changeMin, shared, fromMin, calm }: PlanProblem
 /** Lateness, work, changes, moves, what is disliked. */
 const SUMS = 5
 
-/** What has begun counts as if it had begun before everything. */
-const startOf = ({ tasks, fromMin }: PlanProblem, task: number): number => {
+/** What has begun counts as if it had begun before everything, also before a pin of yesterday. */
+const startOf = ({ tasks }: PlanProblem, task: number): number => {
   const fixed = tasks[task]?.fixed
-  return fixed?.hasBegun ? fromMin - 1 : (fixed?.startMin ?? Infinity)
+  return fixed?.hasBegun ? -Infinity : (fixed?.startMin ?? Infinity)
 }

@@ -140,7 +140,7 @@ describe('set-ups that do a job', () => {
     expect(ids(ways)).not.toContain('heath-stick')
     expect(ids(also)).toContain('heath-stick')
     expect(ids(also)).not.toContain('spool-gun')
-    const bare = { ...oneOf(setUps, 'bay-2-wire'), id: 'bare', gunId: null }
+    const bare = { ...oneOf(setUps, 'bay-2-wire'), id: 'bare', gunId: 'gone' }
     expect(ids(waysIn({}, [bare]))).not.toContain('bare')
     expect(ids(waysIn({}, [{ ...bare, powerSourceId: 'gone', gunId: 'gun-250' }]))).not.toContain('bare')
   })

@@ -59,6 +59,15 @@ export function faultsOf(problem: PlanProblem, placed: readonly Placed[]): reado
     if (asked !== one.changeMin)
       faults.push(`task ${one.task} changes over in ${one.changeMin} instead of ${asked}`)
   }
+  const hasBegun = ({ task }: Placed): boolean => tasks[task]?.fixed?.hasBegun ?? false
+  for (const begun of done.filter(hasBegun))
+    for (const one of done)
+      if (
+        !hasBegun(one) &&
+        one.startMin < begun.startMin &&
+        (machineOf(one) === machineOf(begun) || one.person === begun.person)
+      )
+        faults.push(`task ${one.task} comes before task ${begun.task}, which has begun`)
   for (const [one, other] of pairs(done)) {
     if (!overlap(one, other)) continue
     if (machineOf(one) === machineOf(other)) faults.push(`tasks ${one.task} and ${other.task} on one machine`)
