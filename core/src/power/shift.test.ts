@@ -276,7 +276,12 @@ describe('a chance', () => {
   })
 
   /** One shift event by event, with the exact exponential of each arc and pause; chance is drawn by another generator. */
-  function tripsIn(beat: Beat, ratingA: number, band: (typeof BANDS)[number], random: () => number): boolean {
+  function tripsAfterS(
+    beat: Beat,
+    ratingA: number,
+    band: (typeof BANDS)[number],
+    random: () => number,
+  ): number | null {
     const { tripsAt, constantS } = storesOf(UL_489, ratingA)[band]
     const spread = (): number => {
       const sigma = Math.sqrt(Math.log(1 + 0.3 ** 2))
@@ -293,11 +298,13 @@ describe('a chance', () => {
         const lasts = seconds * spread()
         const counted = Math.max(0, Math.min(atS + lasts, 4 * 3600) - Math.max(0, atS))
         const drive = (amps / ratingA) ** 2
+        const before = heat
         heat = drive + (heat - drive) * Math.exp(-counted / constantS)
-        if (heat > tripsAt ** 2) return true
+        if (heat > tripsAt ** 2)
+          return Math.max(0, atS) + constantS * Math.log((drive - before) / (drive - tripsAt ** 2))
         atS += lasts
       }
-    return false
+    return null
   }
 
   it('is that of an exact simulation, event by event', () => {
@@ -312,8 +319,10 @@ describe('a chance', () => {
       const welder = drawer([beat], { isSteady: false })
       const found = shiftsOf(together([welder], [node(20, ['all'])]), { hours: 4, runs: RUNS, seed: 0.3 })
       const here = found.nodes[0]?.trips?.[band]
-      let times = 0
-      for (let run = 0; run < RUNS; run += 1) if (tripsIn(beat, 20, band, random)) times += 1
+      const wentS = Array.from({ length: RUNS }, () => tripsAfterS(beat, 20, band, random))
+        .filter((atS) => atS !== null)
+        .sort((a, b) => a - b)
+      const times = wentS.length
       const there = chanceOf(times, RUNS)
       // Two samples of one chance: their intervals meet.
       // Neither surely nor never: else any model would do.
@@ -321,6 +330,11 @@ describe('a chance', () => {
       expect(times).toBeLessThan(RUNS - 20)
       expect(here?.low, `${onA} A, ${band}`).toBeLessThanOrEqual(there.high)
       expect(here?.high, `${onA} A, ${band}`).toBeGreaterThanOrEqual(there.low)
+      if (band !== 'nominal') continue
+      // The middle of one sample lies in the middle of the other.
+      const usuallyS = found.nodes[0]?.usuallyAfterS ?? NaN
+      expect(usuallyS).toBeGreaterThan(wentS[Math.floor(times * 0.4)] ?? NaN)
+      expect(usuallyS).toBeLessThan(wentS[Math.floor(times * 0.6)] ?? NaN)
     }
   })
 })
