@@ -172,6 +172,15 @@ describe('by hand', () => {
     )
     expect(line({ ...frame, tip, liner: null } as FitInput, 'tips').exact).toBeCloseTo((steelG / 7000) * 2, 9)
     expect(linesOf({ ...frame, tip: null } as FitInput).some(({ id }) => id === 'tips')).toBe(false)
+    // Densities of handbooks: steel 7.85 g/cm³, aluminum 2.7.
+    const light = {
+      ...frame,
+      tip,
+      liner: null,
+      wire: frame.wire && { ...frame.wire, metal: 'aluminium' },
+    } as FitInput
+    const lightG = sidesOf(light).demand.fillerG * 1.01
+    expect((line(light, 'tips').amount * 7000) / lightG).toBeCloseTo(7.85 / 2.7, 1)
   })
   it('a weld line has its share of each line: arc by arc time, filler by filler, edges by length', () => {
     const post = demoInput('press-screw-post', 'bay-2-wire')
@@ -309,6 +318,7 @@ describe('a price', () => {
           )
           expect(costCents + overheadCents + marginCents + toMinimumCents + deliveryCents).toBe(totalCents)
           expect(totalCents - deliveryCents).toBeGreaterThanOrEqual(given.minimumCharge * 100)
+          if (toMinimumCents > 0) expect(totalCents - deliveryCents).toBe(given.minimumCharge * 100)
           expect(marginCents / Math.max(1, costCents + overheadCents + marginCents)).toBeCloseTo(
             costCents === 0 ? 0 : given.marginPct / 100,
             costCents > 10_000 ? 3 : 0,
