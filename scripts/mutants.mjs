@@ -27,8 +27,12 @@ const NOTICED = ['Killed', 'Timeout']
 const UNNOTICED = ['Survived', 'NoCoverage']
 
 const partOf = (folder) => folder.split('/')[0]
+/** A process or a thread of its own: its tests start it as built, where nothing is changed and nothing is seen. */
+const RUNS_APART = /^server\/src\/(main|cli\/\w+|work\/worker)\.ts$/
 const isCode = (file) =>
-  /\.ts$/.test(file) && !/\.(test|bench)\.ts$|\/testing(\.ts|\/)|prepareTests/.test(file)
+  /\.ts$/.test(file) &&
+  !/\.(test|bench)\.ts$|\/testing(\.ts|\/)|prepareTests/.test(file) &&
+  !RUNS_APART.test(file)
 
 /** Files that git names. */
 function gitFiles(...args) {

@@ -2,7 +2,7 @@
 import { randomUUID } from 'node:crypto'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
 import { administer, startTestServer, type TestServer } from './testing.ts'
-import { startLine, type SeverableLine } from './severableLine.ts'
+import { startLine, type SeverableLine } from './testing/severableLine.ts'
 
 let server: TestServer
 let line: SeverableLine
