@@ -46,6 +46,10 @@ describe('a spool', () => {
     // Half of the wire is left where the ring has half its area: 280² and 100² give 210 mm across, 45 mm deep.
     expect(grams('44,88 mm deep') / 15_000).toBeCloseTo(0.5, 3)
   })
+  it('holds at most 15 % more than it was sold with', () => {
+    expect(grams('18,05 kg')).toBe(17_250)
+    expect(() => grams('18,06 kg')).toThrow('more than a full package')
+  })
   it('loses weight with every millimetre of depth', () => {
     fc.assert(
       fc.property(fc.integer({ min: 10, max: 98 }), (depth) => {

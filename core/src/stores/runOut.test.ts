@@ -5,7 +5,7 @@ import { demandOf } from '../demand/demand.ts'
 import { fitJob } from '../fit/fit.ts'
 import { expectedGauge, gaugeL } from '../record/gauge.ts'
 import { demoInput } from '../testing/samples.ts'
-import { type RunOut, runOut } from './runOut.ts'
+import { type Arrival, type RunOut, runOut } from './runOut.ts'
 
 const due = (jobId: string, dueOn: string | null, setUpId = 'bay-2-wire') => {
   const input = demoInput(jobId, setUpId)
@@ -99,6 +99,72 @@ describe('two jobs on one spool', () => {
     const gas = list.find(({ id }) => id === 'gas.argon')
     expect(gas?.needed).toBeGreaterThan(0)
     expect(gas?.unit).toBe('L')
+  })
+})
+
+describe('what comes in', () => {
+  const arrival = (amount: number, on: string | null): Arrival => ({
+    id: WIRE,
+    on,
+    amount,
+    orderId: `${amount}`,
+    orderName: 'Order',
+  })
+  const stepsOf = (arrivals: readonly Arrival[], inputs = [frame, post], onHand: number | null = 0) =>
+    wireOf(runOut(inputs, onHand === null ? [] : [{ id: WIRE, amount: onHand }], arrivals)).steps.map(
+      (step) => (step.kind === 'job' ? step.draw.jobId : step.delivery.amount),
+    )
+
+  it('comes in the order of its days, before the job of that day; what has no day comes after all of them', () => {
+    const [early, late, open] = [arrival(1, '2027-01-05'), arrival(2, '2027-02-10'), arrival(3, null)]
+    const expected = [1, 'press-frame', 2, 'press-screw-post', 3]
+    expect(stepsOf([open, late, early])).toEqual(expected)
+    expect(stepsOf([early, open, late])).toEqual(expected)
+    // Of another wire nothing comes.
+    expect(stepsOf([{ ...early, id: 'wire.other' }])).toEqual(['press-frame', 'press-screw-post'])
+  })
+  it('with a day comes before a job without one, and without one after it', () => {
+    const inputs = [due('press-screw-post', null)]
+    expect(stepsOf([arrival(1, '2029-01-05')], inputs)).toEqual([1, 'press-screw-post'])
+    expect(stepsOf([arrival(1, null)], inputs)).toEqual(['press-screw-post', 1])
+  })
+  it('makes a count of nothing that is not counted', () => {
+    const run = wireOf(runOut([frame, post], [], [arrival(5000, '2027-01-05')]))
+    expect(run.steps.map((step) => (step.kind === 'job' ? step.draw.after : step.delivery.after))).toEqual([
+      null,
+      null,
+      null,
+    ])
+    expect(run.leftAtEnd).toBeNull()
+  })
+  it('is there for the next, with what was left', () => {
+    const { steps, leftAtEnd } = wireOf(
+      runOut([frame, post], [{ id: WIRE, amount: 300 }], [arrival(9000, '2027-02-05')]),
+    )
+    const [, delivery] = steps
+    expect(delivery?.kind === 'delivery' && delivery.delivery.after).toBeCloseTo(9300 - fillerG(frame), 6)
+    expect(leftAtEnd).toBeCloseTo(9300 - both, 6)
+  })
+})
+
+describe('the order of what runs out', () => {
+  it('is by the day at which it ends, then what has none, then what is enough, then what is not counted', () => {
+    const tray = due('pressing-tray', '2027-01-20', 'bench-tig-dc')
+    const ids = (list: Parameters<typeof runOut>[0], stock: Parameters<typeof runOut>[1]) =>
+      runOut(list, stock).flatMap(({ id }) =>
+        ['wire.er70s6-035', 'wire.er308l-116', 'gas.argon'].includes(id) ? [id] : [],
+      )
+    const none = (id: string) => ({ id, amount: 0 })
+    const plenty = (id: string) => ({ id, amount: 1e6 })
+    const rod = 'wire.er308l-116'
+    expect(ids([frame, tray], [none(WIRE), none(rod), plenty('gas.argon')])).toEqual([rod, WIRE, 'gas.argon'])
+    const laterTray = due('pressing-tray', null, 'bench-tig-dc')
+    expect(ids([laterTray, frame], [none(WIRE), none(rod), plenty('gas.argon')])).toEqual([
+      WIRE,
+      rod,
+      'gas.argon',
+    ])
+    expect(ids([frame, tray], [plenty(WIRE), none('gas.argon')])).toEqual(['gas.argon', WIRE, rod])
   })
 })
 

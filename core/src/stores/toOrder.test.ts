@@ -98,6 +98,7 @@ describe('how many', () => {
     expect(packsOf(short, buying())).toBe(2)
     expect(packsOf(wireRun(100, [placed(2, 0, '2027-01-25')]), buying())).toBe(0)
     expect(packsOf(wireRun(100, [placed(2, 1, '2027-01-25')]), buying())).toBe(1)
+    expect(arrivalsOf([placed(2, 2, '2027-01-25')])).toEqual([])
     // What nobody knows the day of is not ordered twice.
     expect(packsOf(wireRun(100, [placed(2, 0, null)]), buying())).toBe(0)
     for (const state of ['draft', 'cancelled', 'received'] as const)
@@ -146,6 +147,80 @@ describe('from whom', () => {
     const [foreign] = one([offer('y', 'b', 4, { currency: 'EUR' })])
     expect(foreign).toMatchObject({ currency: 'EUR', totalCents: 800 })
   })
+  /** Who is first of two, whichever is listed first. */
+  const firstOf = (x: PriceOffer, y: PriceOffer): string => {
+    const [first, turned] = [one([x, y]), one([y, x])].map((lists) => lists[0]?.lines[0]?.offer?.id)
+    expect(turned).toBe(first)
+    return first ?? ''
+  }
+  it('is in time before cheap, in own money before foreign, then cheap, of two that are late the sooner', () => {
+    const late = { leadDays: 30 }
+    const foreign = { currency: 'EUR' }
+    expect(firstOf(offer('x', 'a', 44), offer('y', 'b', 41))).toBe('y')
+    expect(firstOf(offer('x', 'a', 44), offer('y', 'b', 41, late))).toBe('x')
+    expect(firstOf(offer('x', 'a', 44), offer('y', 'b', 4, foreign))).toBe('x')
+    expect(firstOf(offer('x', 'a', 44, late), offer('y', 'b', 90, foreign))).toBe('y')
+    expect(firstOf(offer('x', 'a', 44, { leadDays: 40 }), offer('y', 'b', 90, late))).toBe('y')
+    expect(firstOf(offer('x', 'a', 44, late), offer('y', 'b', 41, late))).toBe('y')
+    expect(firstOf(offer('x', 'a', 44), offer('y', 'b', 44))).toBe('x')
+  })
+  it('comes in time on the day of the job, and a day later does not', () => {
+    const lineOf = (leadDays: number | null, suppliers: readonly Supplier[] = []) =>
+      one([offer('x', 'a', 44, { leadDays })], { suppliers })[0]?.lines[0]
+    // Twelve days from 20 January are 1 February.
+    expect(lineOf(12)).toMatchObject({ isLate: false, orderBy: '2027-01-20' })
+    expect(lineOf(13)).toMatchObject({ isLate: true, orderBy: '2027-01-19' })
+    // Where nobody has said how long it takes, nothing says that it is late.
+    expect(lineOf(null)).toMatchObject({ isLate: false, orderBy: null, leadDays: null })
+    expect(lineOf(null, [supplier('a', { leadDays: 15 })])).toMatchObject({ isLate: true, leadDays: 15 })
+  })
+  it('is never late where no job has a day', () => {
+    const run = runOut([due('press-screw-post', null)], [{ id: WIRE, amount: 0 }]).find(
+      ({ id }) => id === WIRE,
+    )
+    const [list] = toOrder(run ? [run] : [], buying({ offers: [offer('x', 'a', 44, { leadDays: 90 })] }))
+    expect(list?.lines[0]).toMatchObject({ isLate: false, orderBy: null, neededBy: null })
+  })
+  it('says where more are taken than are needed, for the price of many', () => {
+    const of = (breakFrom: number) => one([offer('x', 'a', 44, { breakFrom, breakPrice: 29 })])[0]?.lines[0]
+    expect(of(3)).toMatchObject({ packs: 3, priceEach: 29, isForBreak: true })
+    expect(of(2)).toMatchObject({ packs: 2, priceEach: 29, isForBreak: false })
+    expect(of(4)).toMatchObject({ packs: 2, priceEach: 44, isForBreak: false })
+  })
+  it('is a list for each supplier and money, by name, what nobody sells last; what is needed first stands first', () => {
+    const run = wireRun(100)
+    const other = (id: string, dueOn: string | null): RunOut => ({
+      ...run,
+      id,
+      itemId: id.slice(5),
+      endsAt: run.endsAt && { ...run.endsAt, dueOn },
+    })
+    const runs = [
+      other('wire.one', null),
+      other('wire.two', '2027-02-05'),
+      other('wire.three', '2027-01-30'),
+      run,
+    ]
+    const lists = toOrder(
+      runs,
+      buying({
+        suppliers: [supplier('b', { name: 'Alder' }), supplier('a', { name: 'Birch' })],
+        offers: [
+          offer('w', 'a', 4, { wireId: 'two' }),
+          offer('x', 'a', 4),
+          offer('y', 'b', 4, { wireId: 'three', currency: 'EUR' }),
+        ],
+      }),
+    )
+    expect(lists.map(({ supplier: from, currency, lines }) => [from?.name, currency, lines.length])).toEqual([
+      ['Alder', 'EUR', 1],
+      ['Birch', 'USD', 2],
+      [undefined, 'USD', 1],
+    ])
+    expect(lists[1]?.lines.map(({ run: { id } }) => id)).toEqual([WIRE, 'wire.two'])
+    const none = toOrder(runs.slice(0, 3), buying())
+    expect(none[0]?.lines.map(({ run: { id } }) => id)).toEqual(['wire.three', 'wire.two', 'wire.one'])
+  })
   it('is nobody where nobody sells it: the price of its own record counts', () => {
     const [list] = one([])
     expect(list).toMatchObject({ supplier: null, lines: [{ offer: null, orderBy: null }] })
@@ -172,6 +247,16 @@ describe('from whom', () => {
       expectedOn: '2027-01-23',
       lines: [{ item: WIRE, packs: 2, priceEach: 44, receivedPacks: 0 }],
     })
+  })
+  it('as an order has its delivery in whole money, and no day where none is known', () => {
+    const order = (lists: ReturnType<typeof one>) =>
+      lists[0] && orderOf(lists[0], { id: 'o-7', name: 'Order 7', today: '2027-01-20' })
+    const suppliers = [supplier('a', { deliveryCost: 12.5 })]
+    const placedNow = order(one([offer('x', 'a', 44)], { suppliers }))
+    expect(placedNow).toMatchObject({ deliveryCost: 12.5, supplierId: 'a', supplierName: 'Supplier a' })
+    // Whose supplier is not recorded any more.
+    expect(order(one([offer('x', 'gone', 44)]))?.expectedOn).toBeNull()
+    expect(order(one([]))).toMatchObject({ supplierId: 'none', supplierName: 'No supplier', deliveryCost: 0 })
   })
 })
 
