@@ -67,6 +67,31 @@ describe('the meter', () => {
     meter.add(19, 24, 200, 6000, 15)
     expect(meter.measured(0.005)).toMatchObject({ arcS: 0.5, lostS: 19.5, durationS: 20 })
   })
+  it('has what was lost in no ten minutes, and as no start', () => {
+    const meter = new ArcMeter()
+    meter.add(0, 24, 200, 6000, 15)
+    meter.add(1, 24, 200, 6000, 15)
+    // Five minutes without a reading: nobody knows whether it burned.
+    meter.add(301, 24, 200, 6000, 15)
+    meter.add(302, 24, 200, 6000, 15)
+    const { arcS, dutyPct, starts, lostS } = meter.measured(0.005)
+    expect([arcS, lostS, starts]).toEqual([2, 300, 1])
+    expect(dutyPct).toBeCloseTo((100 * 2) / 600, 6)
+  })
+  // Readings up to a second apart are one stretch; an arc begins at 8 A: common practice, no source.
+  it('takes a second between readings, and not more', () => {
+    const after = (stepS: number, amps: number) => {
+      const meter = new ArcMeter()
+      meter.add(5, 24, amps, 6000, 15)
+      meter.add(5 + stepS, 24, amps, 6000, 15)
+      return meter.measured(0)
+    }
+    expect(after(1, 200)).toMatchObject({ arcS: 1, lostS: 0, durationS: 1, starts: 1 })
+    expect(after(1.25, 200)).toMatchObject({ arcS: 0, lostS: 1.25, durationS: 1.25 })
+    expect(after(1, 8)).toMatchObject({ arcS: 1, meanA: 8, gasL: 0.25 })
+    expect(after(1, 7.5)).toMatchObject({ arcS: 0, meanA: 0, meanV: 0, starts: 0, gasL: 0.25 })
+    expect(new ArcMeter().measured(0)).toMatchObject({ durationS: 0, arcS: 0, starts: 0, dutyPct: 0 })
+  })
   it('is the same whole or in parts, and never more arc than time', () => {
     const spells = fc.array(fc.tuple(fc.integer({ min: 1, max: 90 }), fc.integer({ min: 1, max: 90 })), {
       minLength: 1,

@@ -46,6 +46,7 @@ export class ArcMeter {
   #wireMm = 0
   #gasL = 0
   #lostS = 0
+  #starts = 0
   readonly #spells: Spell[] = []
 
   /** @param timeS rises; a reading that is older than the last is left out */
@@ -68,15 +69,20 @@ export class ArcMeter {
         this.#wireMm += (feedMmPerMin * stepS) / 60
       }
     }
-    if (isArc) this.#burn(timeS - (stepS > MOST_STEP_S ? 0 : stepS), timeS)
+    if (isArc) this.#burn(timeS, stepS)
     this.#wasArc = isArc
     this.#lastS = timeS
   }
 
-  #burn(fromS: number, toS: number): void {
+  /** What was lost on the way is no arc; where it burned before and after, it is no start either. */
+  #burn(timeS: number, stepS: number): void {
+    const isLost = stepS > MOST_STEP_S
+    const fromS = isLost ? timeS : timeS - stepS
     const last = this.#spells.at(-1)
-    if (last && (this.#wasArc || fromS - last.endS < LEAST_PAUSE_S)) last.endS = toS
-    else this.#spells.push({ startS: fromS, endS: toS })
+    const goesOn = last !== undefined && (this.#wasArc || fromS - last.endS < LEAST_PAUSE_S)
+    if (!goesOn) this.#starts += 1
+    if (goesOn && !isLost) last.endS = timeS
+    else this.#spells.push({ startS: fromS, endS: timeS })
   }
 
   /** @param wireGPerMm what one mm of the wire weighs, g; 0 without a wire */
@@ -86,7 +92,7 @@ export class ArcMeter {
     return {
       durationS,
       arcS,
-      starts: this.#spells.length,
+      starts: this.#starts,
       dutyPct: Math.min(100, (100 * this.#worstS()) / PERIOD_S),
       meanA: arcS > 0 ? this.#ampS / arcS : 0,
       meanV: arcS > 0 ? this.#voltS / arcS : 0,
