@@ -4,7 +4,7 @@ import highsLoader from 'highs'
 import { beforeAll, describe, expect, it } from 'vitest'
 import { type Solve, solveWith } from '../purchase/solve.ts'
 import { exhausted } from '../testing/allPlans.ts'
-import { endOf, MONDAY, shopOf, task, way } from '../testing/paperPlan.ts'
+import { at, endOf, MONDAY, shopOf, task, way } from '../testing/paperPlan.ts'
 import { inventedProblem, workWeeks } from '../testing/planGenerator.ts'
 import { runs } from '../testing/runs.ts'
 import { boundsOf, type PlanBounds } from './bound.ts'
@@ -26,6 +26,12 @@ const work = (tasks: readonly Task[], part: Partial<PlanProblem> = {}, lateMin =
   bounds(shopOf(tasks, part), lateMin).workAndChangeMin
 
 describe('lateness', () => {
+  it('alone begins when it is ready, and not before now', () => {
+    // From two in the afternoon an hour and a half is left of the day: half an hour comes on the next.
+    const late = task([way(120)], { readyMin: at(14) })
+    expect(lateness([late])).toBeCloseTo(30, 6)
+    expect(lateness([task([way(120)])], { fromMin: at(14) })).toBeCloseTo(30, 6)
+  })
   it('of nothing to do is none', () => {
     expect(bounds(shopOf([]), 1e6)).toEqual({ lateMin: 0, workAndChangeMin: 0 })
   })

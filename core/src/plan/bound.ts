@@ -260,8 +260,7 @@ function aloneLateMin({ fromMin, tasks, people }: PlanProblem): number {
     const least = waysOf(task).flatMap(({ way, people: who }) =>
       who.map((person) => {
         const own = hours[person] as Hours
-        const start = own.next(Math.max(fromMin, task.readyMin))
-        const end = start === Infinity ? Infinity : own.end(start, way.workMin)
+        const end = own.end(own.next(Math.max(fromMin, task.readyMin)), way.workMin)
         return end === Infinity ? 0 : Math.max(0, own.worked(end) - own.worked(task.dueMin))
       }),
     )

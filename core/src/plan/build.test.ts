@@ -236,6 +236,10 @@ describe('blocks', () => {
     })
     // What nobody has hours for ends where it starts.
     expect(late && keptBlock({ ...late, endMin: Infinity }).endsAt).toBe('2027-02-01T08:00')
+    // Where no day is set nothing is late, not even what never ends.
+    const endless = blocksOf(build([fork]), { placed: [{ ...placed, endMin: Infinity }] })
+    expect(endless[0]).toMatchObject({ lateMin: 0, welderId: welders[0]?.id })
+    expect(blocksOf(build([fork], { welders: [] }), { placed: [placed] })[0]?.welderId).toBeNull()
     const pinned = build([fork], { blocks: [block({ isPinned: true })] })
     const [own] = blocksOf(pinned, { placed: [placed] })
     expect(own).toMatchObject({ isNew: false, isPinned: true, lateMin: 0, dueOn: null })

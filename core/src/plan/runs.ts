@@ -50,7 +50,7 @@ const isDueAgain = ({ timesPerYear, dueOn }: Job, { lastAt }: WorkState, today: 
 function partsOf(blocks: readonly PlannedBlock[]): readonly (PlannedBlock | null)[] {
   const sum = blocks.reduce((all, { sharePct }) => all + sharePct, 0)
   // What does not add up is from another time.
-  return blocks.length > 0 && Math.abs(sum - 100) < 1 ? blocks.toSorted((a, b) => a.part - b.part) : [null]
+  return Math.abs(sum - 100) < 1 ? blocks.toSorted((a, b) => a.part - b.part) : [null]
 }
 
 /**
@@ -69,8 +69,7 @@ export function runsOf(
     .flatMap((job) => {
       const own = blocks.filter(({ jobId }) => jobId === job.id)
       const days = dueDaysOf(job, untilDay)
-      const isAgain = job.timesPerYear !== null && job.dueOn !== null
-      const names = days.map((day) => (isAgain && day !== null ? day : 'once'))
+      const names = days.map((day) => (job.timesPerYear === null ? null : day) ?? 'once')
       // Another due day is another name: its place in the plan stays.
       const lost = own
         .filter(({ run }) => !names.includes(run))
