@@ -116,8 +116,6 @@ describe('what if', () => {
 
 describe('what the board says in short', () => {
   const toBuy = new Map(demo.setUps.map((setUp) => [setUp.id, toBuyOf(setUp, demo)]))
-  const summary = summaryOf(board, demo.setUps, toBuy)
-
   it('names what the shop would have to buy, with its price', () => {
     const names = demo.setUps.filter(({ id }) => toBuy.get(id)).map(({ id }) => id)
     expect(names).toContain('heath-stick')
@@ -125,20 +123,80 @@ describe('what the board says in short', () => {
     expect(toBuy.get(spool ?? '')?.price).toBeGreaterThan(0)
   })
 
-  it('counts as done what an owned set-up does, tight or not', () => {
+  it('of the demo counts as done what an owned set-up does, tight or not', () => {
+    const { undone, idle, stopper } = summaryOf(board, demo.setUps, toBuy)
     for (const { id } of planned) {
       const isDone = board.some(
         ({ jobId, setUpId, verdict }) =>
           jobId === id && toBuy.get(setUpId) === null && (verdict === 'fits' || verdict === 'tight'),
       )
-      expect(summary.undone.includes(id)).toBe(!isDone)
+      expect(undone.includes(id)).toBe(!isDone)
     }
+    for (const id of idle)
+      expect(board.filter((one) => one.setUpId === id && /fits|tight/.test(one.verdict))).toEqual([])
+    expect(stopper?.circuitId).toBe('north-wall')
   })
 
-  it('names the set-ups that do no job, and the circuit that stops most', () => {
-    for (const id of summary.idle)
-      expect(board.filter((one) => one.setUpId === id && /fits|tight/.test(one.verdict))).toEqual([])
-    expect(summary.stopper?.circuitId).toBe('north-wall')
+  describe('of two jobs and four set-ups on paper', () => {
+    const SET_UPS = ['north-wall-wire', 'bay-2-wire', 'spool-gun', 'heath-stick']
+    type Paper = readonly [verdict: 'fits' | 'tight' | 'fails', criterion?: string]
+    /** A row a job, a column a set-up: the first two are owned. */
+    const summary = (frame: readonly Paper[], tray: readonly Paper[]) =>
+      summaryOf(
+        [frame, tray].flatMap((row, at) =>
+          row.map(([verdict, criterion], column) => {
+            const one = cell('press-frame', SET_UPS[column] ?? '')
+            return {
+              ...one,
+              jobId: ['frame', 'tray'][at] ?? '',
+              verdict,
+              limit: (criterion === undefined ? null : { criterion, verdict }) as typeof one.limit,
+            }
+          }),
+        ),
+        demo.setUps.filter(({ id }) => SET_UPS.includes(id)),
+        toBuy,
+      )
+    const fits: Paper = ['fits']
+    const tight: Paper = ['tight']
+    const wind: Paper = ['fails', 'wind']
+    const breaker: Paper = ['fails', 'breaker-holds']
+
+    it('is undone what only a purchase does, which opens it', () => {
+      expect(summary([wind, wind, tight, fits], [fits, wind, fits, wind])).toEqual({
+        undone: ['frame'],
+        idle: ['bay-2-wire'],
+        opener: { setUpId: 'spool-gun', jobIds: ['frame'] },
+        stopper: null,
+      })
+    })
+    it('the purchase that does most of it goes first, the first of equals', () => {
+      const { opener, undone } = summary([wind, wind, tight, fits], [wind, wind, wind, tight])
+      expect(opener).toEqual({ setUpId: 'heath-stick', jobIds: ['frame', 'tray'] })
+      expect(undone).toEqual(['frame', 'tray'])
+      expect(summary([wind, wind, fits, fits], [wind, wind, wind, wind]).opener?.setUpId).toBe('spool-gun')
+    })
+    it('a circuit stops what fails by its breaker or cable, and by nothing else', () => {
+      const of = (frame: readonly Paper[], tray: readonly Paper[]) => summary(frame, tray).stopper
+      expect(of([breaker, fits, wind, wind], [breaker, breaker, wind, wind])).toEqual({
+        circuitId: 'north-wall',
+        cells: 2,
+      })
+      expect(of([wind, breaker, breaker, wind], [wind, wind, wind, wind])).toEqual({
+        circuitId: 'bay-2',
+        cells: 2,
+      })
+      // What runs on its own engine is on no circuit; what is tight is not stopped.
+      expect(of([['tight', 'breaker-holds'], wind, wind, breaker], [wind, wind, wind, breaker])).toBeNull()
+    })
+    it('what an owned set-up does needs no purchase, and what is not owned is never idle', () => {
+      expect(summary([tight, fits, fits, wind], [fits, wind, fits, wind])).toEqual({
+        undone: [],
+        idle: [],
+        opener: null,
+        stopper: null,
+      })
+    })
   })
 
   it('names the purchase that opens most jobs that nothing owned does', () => {
