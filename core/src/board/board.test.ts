@@ -1,11 +1,13 @@
 /** The demo’s board, cell by cell against what a welder would say (common practice, no source), and against single fits. */
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { fitJob } from '../fit/fit.ts'
+import { changeoverTo } from '../changeover/toSetUp.ts'
+import type { Assessment } from '../criteria/criterion.ts'
+import { fitJob, sidesOf } from '../fit/fit.ts'
 import { worstOf } from '../criteria/index.ts'
 import { demoInput, demoShop } from '../testing/samples.ts'
 import { speechOf, cellText } from '../words/speech.ts'
-import { boardOf } from './board.ts'
+import { boardOf, spareOf } from './board.ts'
 import { summaryOf, toBuyOf } from './summary.ts'
 import { AS_IT_IS, type WhatIf } from './whatIf.ts'
 import { runs } from '../testing/runs.ts'
@@ -67,6 +69,33 @@ describe('the demo’s board', () => {
     expect(cell('press-frame', 'bay-2-wire').spareA).toBeCloseTo(28.9, 1)
     // A tungsten of 80 A is the least at a torch of 142 A and a source of 200 A, for 54 A.
     expect(cell('pressing-tray', 'bench-tig-dc').spareA).toBeCloseTo(80 - 54.3, 1)
+  })
+
+  it('leaves out of what is to spare what is no welding current, and what is not known', () => {
+    const of = (criterion: string, unit: string, demand: number | null, capacity: number | null) =>
+      ({ criterion, unit, demand, capacity }) as unknown as Assessment
+    const source = of('source-range', 'A', 180, 230)
+    expect(spareOf([source, of('gun-duty', 'A', 180, 219), of('source-range', 'A', null, 1)])).toBe(39)
+    expect(spareOf([source, of('breaker-holds', 'A', 180, 181), of('duty', '%', 20, 21)])).toBe(50)
+    expect(spareOf([of('duty', '%', 20, 60)])).toBeNull()
+  })
+
+  it('has of what is done the gas, the cost and the hours of the whole fit, the change with them', () => {
+    const { capability, demand } = sidesOf(demoInput('press-frame', 'bay-2-wire'))
+    const [takes, none] = ['bay-2-wire', 'north-wall-wire'].map((setUpId) =>
+      boardIf().find((one) => one.jobId === 'press-frame' && one.setUpId === setUpId),
+    )
+    const { criteria, cost } = fitJob(demoInput('press-frame', 'bay-2-wire'))
+    expect(takes?.takes).toMatchObject({
+      cost: cost?.job,
+      gasL: criteria.find(({ criterion }) => criterion === 'gas-use')?.demand,
+      fillerG: demand.fillerG,
+      changeMin: changeoverTo(capability).minutes,
+    })
+    const changeH = (takes?.takes?.workH ?? 0) - (demand.workH ?? 0)
+    expect(changeH).toBeGreaterThanOrEqual(0)
+    expect(changeH).toBeLessThanOrEqual((takes?.takes?.changeMin ?? 0) / 60 + 1e-9)
+    expect(none).toMatchObject({ verdict: 'fails', spareA: null, takes: null })
   })
 
   it('is the same for fewer jobs and fewer set-ups', () => {
