@@ -83,7 +83,7 @@ export const useWorkspace = defineStore('workspace', () => {
   let isBeginning = false
   /** What is shown is not what the server holds, or not for whom it is signed in: the page begins anew. */
   onNotOurs((why) => {
-    if (isBeginning || state.value === 'loading') return
+    if (isBeginning || state.value === 'loading' || state.value === 'failed') return
     park()
     steps.forget()
     void load().then(() => {
