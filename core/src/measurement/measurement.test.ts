@@ -1,7 +1,7 @@
 /** Measurements: hand-worked energy and duty; common practice for what a start is, no source. */
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { channelIn, channelOf, unitsOf } from './channels.ts'
+import { channelIn, channelOf, unitsOf, unitWord } from './channels.ts'
 import { ArcMeter, heatInputKJPerMm } from './meter.ts'
 import { measuredOf, samplesOf, thinned } from './samples.ts'
 
@@ -142,6 +142,8 @@ describe('columns', () => {
   it('of another name are nobody’s, and a unit that is not known is the usual one', () => {
     for (const heading of ['remark', 'temperature (°C)', '']) expect(channelOf(heading)).toBeNull()
     expect(channelIn('feed', 'furlong/h').unit).toBe(unitsOf('feed')[0])
+    // Unit symbols as ISO 80000 and the trade write them.
+    expect(['v', 'ma', 'cfh', 'l/min', 'm/min'].map(unitWord)).toEqual(['V', 'mA', 'CFH', 'L/min', 'm/min'])
   })
 })
 

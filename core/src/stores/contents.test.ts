@@ -82,7 +82,9 @@ describe('rods', () => {
   it('by piece are diameter, length and density: a metre of 2.4 mm steel is 35.5 g', () => {
     expect(pieceG(rod, reckoner)).toBeCloseTo(35.5, 1)
     expect(grams('20 rods', spool, rod)).toBeCloseTo(710, 0)
-    expect(contentsG('2,5 rods', spool, rod, of).ok).toBe(false)
+    for (const text of ['2,5 rods', '-5 rods', 'some rods', '1,2,3 rods', '4 5 rods', '3 kg rods'])
+      expect(contentsG(text, spool, rod, of), text).toMatchObject({ ok: false, message: /40 rods/ })
+    expect(grams('0 rods', spool, rod)).toBe(0)
     // Loose ones may be of several packages; a depth means nothing.
     expect(contentsG('400 rods', null, rod, of)).toMatchObject({ ok: true })
     expect(contentsG('12 kg', null, rod, of)).toEqual({ ok: true, valueG: 12_000 })
