@@ -117,7 +117,10 @@ test('a row is added with real keys, found, corrected and withdrawn; the file co
   await expect(row).toContainText('0.5 lb')
   await expect(row).toContainText('new liner in')
 
-  await page.getByLabel('Search the log').pressSequentially('odil liner')
+  const search = page.getByLabel('Search the log')
+  await search.pressSequentially('odil liner 1999-12-31')
+  await expect(page.getByText('No row matches.')).toBeVisible()
+  for (let key = 0; key < ' 1999-12-31'.length; key += 1) await search.press('Backspace')
   await expect(page.locator('tbody tr')).toHaveCount(1)
   await row.getByRole('button', { name: /Correct the row/ }).click()
   await type(page, 'Note', 'new liner and tip in')

@@ -1,7 +1,6 @@
 <script setup lang="ts">
 import {
   causeText,
-  daysAfter,
   jointName,
   OUTCOMES,
   RECORD_STATES,
@@ -26,7 +25,6 @@ import { type LogFilter, logPage, newestRows, type WeldRow } from '../../shop/ev
 import { useOutbox } from '../../shop/outbox.ts'
 import { usePaged } from '../../shop/paged.ts'
 import { useSession } from '../../shop/session.ts'
-import { momentOf } from '../../shop/shopTime.ts'
 import { useWorkspace } from '../../shop/workspace.ts'
 import { useNotice } from '../../stores/notice.ts'
 import { usePrint } from '../../stores/usePrint.ts'
@@ -37,6 +35,7 @@ import ImportLog from './ImportLog.vue'
 import { csvOfLog } from './logFiles.ts'
 import { OUTCOME_WORDS, settingsText, STATE_WORDS, welderOf } from './logWords.ts'
 import RecordDialog from './RecordDialog.vue'
+import { searchedIn } from './searched.ts'
 
 /** The log: every weld that was saved, tried or done, of this job or of all, found by any word. */
 const route = useRoute()
@@ -60,13 +59,11 @@ const outcome = ref<string | null>(null)
 const from = ref<string | null>(null)
 const to = ref<string | null>(null)
 const filter = computed((): LogFilter => ({
-  search: searched.value,
+  // Days of the shop, as the rows print them.
+  ...searchedIn(searched.value, { from: from.value, to: to.value }, workspace.timeZone),
   ...(scope.value === 'job' ? { job: jobId.value } : {}),
   ...(state.value ? { state: state.value } : {}),
   ...(outcome.value ? { outcome: outcome.value } : {}),
-  // Days of the shop, as the rows print them.
-  ...(from.value ? { from: momentOf(from.value, 0, workspace.timeZone) } : {}),
-  ...(to.value ? { to: momentOf(daysAfter(to.value, 1), 0, workspace.timeZone) } : {}),
 }))
 const { rows, next, isLooking, failure, look } = usePaged(filter, (of, before) => logPage(of, before, PAGE))
 const outbox = useOutbox(() => void look(false))
@@ -172,7 +169,7 @@ const printPage = (): void => window.print()
     <div class="filters screen-only" role="search">
       <label class="search"
         ><span class="label">Search the log</span>
-        <input v-model="search" type="search" placeholder="welder, wire, set-up, porosity" />
+        <input v-model="search" type="search" placeholder="welder, wire, set-up, porosity, 2026-11-30" />
       </label>
       <ChoiceField
         label="Of"
@@ -309,7 +306,7 @@ const printPage = (): void => window.print()
   border: 1px solid var(--line-strong);
   border-radius: var(--radius);
   color: var(--ink);
-  min-height: 36px;
+  min-height: 32px;
   padding: 4px 10px;
 }
 .none {

@@ -2,7 +2,7 @@
 
 export const HELP = {
   log: [
-    'Every weld that was saved, tried or done. Search any word: welder, wire, sign. From and to are days of the shop.',
+    'Every weld that was saved, tried or done. Search any word: welder, wire, sign, or a day such as 2026-11-30. Days are the shop’s.',
     'A correction keeps the row before. Evidence shows what was seen, and approves nothing.',
   ],
   monitor: [
