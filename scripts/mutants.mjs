@@ -82,6 +82,8 @@ function mutantsOf(part, mutate, tests, env) {
       ignoreStatic: true,
       concurrency: 2,
       timeoutMS: 20_000,
+      // All tests of the server take four minutes on a busy machine.
+      dryRunTimeoutMinutes: 30,
       reporters: ['json'],
       jsonReporter: { fileName: REPORT },
       tempDirName: '.data/stryker',
