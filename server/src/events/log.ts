@@ -25,7 +25,9 @@ export const logQuerySchema = z.strictObject({
     .string()
     .max(200, 'is too long')
     .optional()
-    .meta({ description: 'Words that must all begin a word of the row, in any order' }),
+    .meta({
+      description: 'Words that must all begin a word of the row, in any order. Its day is that of UTC',
+    }),
   job: id,
   weld: id,
   setUp: id,
