@@ -90,7 +90,11 @@ describe('every version', () => {
 
 describe('backups', () => {
   it('are made now, listed with their age, and taken out whole', async () => {
-    expect((await server.call('GET', '/api/backups')).body).toMatchObject({ isPossible: true, items: [] })
+    expect((await server.call('GET', '/api/backups')).body).toMatchObject({
+      isPossible: true,
+      hasSecondPlace: false,
+      items: [],
+    })
     const made = await server.call('POST', '/api/backups', {})
     expect(made.status).toBe(201)
     expect(made.body).toMatchObject({ why: 'by-hand' })
@@ -104,8 +108,11 @@ describe('backups', () => {
   })
 
   it('no other file of the machine can be had by such a name', async () => {
-    for (const name of ['..%2f..%2fetc%2fpasswd', 'brannik-x.dump', '%2e%2e'])
+    const never = 'brannik-2020-01-01T00-00-00Z-by-hand.dump'
+    for (const name of ['..%2f..%2fetc%2fpasswd', 'brannik-x.dump', '%2e%2e', never])
       expect((await server.call('GET', `/api/backups/${name}`)).status).toBe(404)
+    const long = await server.call('GET', `/api/backups/${'x'.repeat(200)}`)
+    expect(long.body.detail).toBe(`There is no backup “${'x'.repeat(80)}”; list the backups.`)
   })
 })
 
