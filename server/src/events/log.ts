@@ -21,13 +21,9 @@ const momentOf = (text: string): string => (isDay(text) ? `${text}T00:00:00Z` : 
 const MOST_WORDS = 12
 
 export const logQuerySchema = z.strictObject({
-  search: z
-    .string()
-    .max(200, 'is too long')
-    .optional()
-    .meta({
-      description: 'Words that must all begin a word of the row, in any order. Its day is that of UTC',
-    }),
+  search: z.string().max(200, 'is too long').optional().meta({
+    description: 'Words that must all begin a word of the row, in any order. Its day is that of UTC',
+  }),
   job: id,
   weld: id,
   setUp: id,
