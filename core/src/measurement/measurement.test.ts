@@ -59,22 +59,18 @@ describe('the meter', () => {
       ]).measured(0.005).starts,
     ).toBe(2)
   })
-  it('adds nothing for what was lost on the way', () => {
+  /** Readings of a burning arc at these moments, s. */
+  const burningAt = (...timesS: number[]) => {
     const meter = new ArcMeter()
-    meter.add(0, 24, 200, 6000, 15)
-    meter.add(0.5, 24, 200, 6000, 15)
-    meter.add(20, 24, 200, 6000, 15)
-    meter.add(19, 24, 200, 6000, 15)
-    expect(meter.measured(0.005)).toMatchObject({ arcS: 0.5, lostS: 19.5, durationS: 20 })
+    for (const timeS of timesS) meter.add(timeS, 24, 200, 6000, 15)
+    return meter.measured(0.005)
+  }
+  it('adds nothing for what was lost on the way', () => {
+    expect(burningAt(0, 0.5, 20, 19)).toMatchObject({ arcS: 0.5, lostS: 19.5, durationS: 20 })
   })
   it('has what was lost in no ten minutes, and as no start', () => {
-    const meter = new ArcMeter()
-    meter.add(0, 24, 200, 6000, 15)
-    meter.add(1, 24, 200, 6000, 15)
     // Five minutes without a reading: nobody knows whether it burned.
-    meter.add(301, 24, 200, 6000, 15)
-    meter.add(302, 24, 200, 6000, 15)
-    const { arcS, dutyPct, starts, lostS } = meter.measured(0.005)
+    const { arcS, dutyPct, starts, lostS } = burningAt(0, 1, 301, 302)
     expect([arcS, lostS, starts]).toEqual([2, 300, 1])
     expect(dutyPct).toBeCloseTo((100 * 2) / 600, 6)
   })

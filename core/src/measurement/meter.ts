@@ -58,7 +58,8 @@ export class ArcMeter {
     const stepS = timeS - this.#lastS
     if (stepS < 0) return
     const isArc = amps >= LEAST_ARC_A
-    if (stepS > MOST_STEP_S) this.#lostS += stepS
+    const isLost = stepS > MOST_STEP_S
+    if (isLost) this.#lostS += stepS
     else {
       this.#gasL += (flowLPerMin * stepS) / 60
       if (isArc) {
@@ -69,20 +70,18 @@ export class ArcMeter {
         this.#wireMm += (feedMmPerMin * stepS) / 60
       }
     }
-    if (isArc) this.#burn(timeS, stepS)
+    if (isArc) this.#burn(isLost ? timeS : timeS - stepS, timeS, isLost)
     this.#wasArc = isArc
     this.#lastS = timeS
   }
 
   /** What was lost on the way is no arc; where it burned before and after, it is no start either. */
-  #burn(timeS: number, stepS: number): void {
-    const isLost = stepS > MOST_STEP_S
-    const fromS = isLost ? timeS : timeS - stepS
+  #burn(fromS: number, toS: number, isLost: boolean): void {
     const last = this.#spells.at(-1)
     const goesOn = last !== undefined && (this.#wasArc || fromS - last.endS < LEAST_PAUSE_S)
     if (!goesOn) this.#starts += 1
-    if (goesOn && !isLost) last.endS = timeS
-    else this.#spells.push({ startS: fromS, endS: timeS })
+    if (goesOn && !isLost) last.endS = toS
+    else this.#spells.push({ startS: fromS, endS: toS })
   }
 
   /** @param wireGPerMm what one mm of the wire weighs, g; 0 without a wire */

@@ -69,7 +69,7 @@ export function runsOf(
     .flatMap((job) => {
       const own = blocks.filter(({ jobId }) => jobId === job.id)
       const days = dueDaysOf(job, untilDay)
-      const names = days.map((day) => (job.timesPerYear === null ? null : day) ?? 'once')
+      const names = days.map((day) => (job.timesPerYear === null || day === null ? 'once' : day))
       // Another due day is another name: its place in the plan stays.
       const lost = own
         .filter(({ run }) => !names.includes(run))

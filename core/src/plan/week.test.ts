@@ -17,7 +17,6 @@ import { conflictsOf } from './conflicts.ts'
 import { interruptionsOf } from './interrupt.ts'
 import { worksOf } from './people.ts'
 import { Placing } from './placing.ts'
-import { movedApart, trippingHoursOf } from './planPower.ts'
 import { PlanSearch } from './search.ts'
 import { savesOf } from './saves.ts'
 import { minuteOf, timeOf } from './shopTime.ts'
@@ -386,7 +385,7 @@ describe('something broke', () => {
   })
 })
 
-describe('batches and power', () => {
+describe('batches', () => {
   it('runs of one set-up apart are offered together, with what it saves', () => {
     // Tray, manifold, tray: a change of rod too many.
     const twice = withJob('pressing-tray', { timesPerYear: 26, dueOn: '2027-02-10' }).map((job) =>
@@ -403,41 +402,6 @@ describe('batches and power', () => {
     expect(new Set(batches[0]?.jobNames)).toEqual(new Set(['Pressing tray']))
     const together = [...trays, ...manifold, ...rest]
     expect(batchesOf(found.built, { ...found.choice, order: together })).toEqual([])
-  })
-
-  it('what trips together is named with its hours, and kept apart where it costs nothing', () => {
-    // Everything hangs on a panel that one machine alone is close to.
-    const weak = {
-      ...shopDocument,
-      panels: shopDocument.panels.map((panel) =>
-        panel.id === 'shop-panel' ? { ...panel, breakerA: 30 } : panel,
-      ),
-    }
-    const of = new Ways({ shop, shelf: weak, setUps })
-    const two = jobs.filter(({ id }) => ['picking-platform', 'press-frame'].includes(id))
-    const question = asked({ jobs: two.map((job) => ({ ...job, dueOn: null, timesPerYear: null })) })
-    const found = planNow(of, question)
-    const works = new Map(
-      found.built.welders.map(({ name }, at) => [name, found.built.problem.people[at]?.works ?? []]),
-    )
-    const forced = found.week.blocks.map((block) => ({
-      ...block,
-      startMin: NOW + 60,
-      changeMin: 0,
-      setUpId: block.jobId === 'press-frame' ? 'bay-2-wire' : block.setUpId,
-      welderName: block.jobId === 'press-frame' ? 'Hazel' : 'Rowan',
-      endMin: NOW + 240,
-    }))
-    const tripping = trippingHoursOf(forced, of.of, two, works, 0.42)
-    expect(tripping.map(({ node }) => node.name)).toContain('Shop panel 100 A')
-    expect(tripping[0]?.jobNames.toSorted()).toEqual(['Picking platform', 'Press frame'])
-    expect(tripping[0]).toMatchObject({ startMin: NOW + 60, endMin: NOW + 240 })
-    const moved = movedApart(of, question, found, tripping)
-    if (moved) {
-      const [one, other] = moved.week.blocks
-      expect((one?.endMin ?? 0) <= (other?.startMin ?? 0)).toBe(true)
-    }
-    expect(trippingHoursOf(found.week.blocks, ways.of, two, works, 0.42)).toEqual([])
   })
 })
 
