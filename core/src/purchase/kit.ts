@@ -129,7 +129,7 @@ export function solved(
   { told, needless = new Needless(problem) }: Asking = {},
 ): ChosenKit | null {
   // What is needless for the best may be in one that is to be another.
-  const small = rules.unlike ? problem : needless.reduced(rules.without ?? [])(problem)
+  const small = rules.buysLarge === true ? problem : needless.reduced(rules.without ?? [])(problem)
   const program = programOf(small, undone, weightsOf(problem.jobs), rules)
   const bought = (values: Float64Array) =>
     small.items.filter((_, index) => (values[index] ?? 0) > 0.5).map(({ key }) => key)
@@ -167,7 +167,7 @@ export function choose(
   const asking: Asking = { told, needless }
   const first = leastUndone(problem, solve, rules, needless)
   if (!first) return null
-  if (first.kit.undone.length === 0 && rules.budget === undefined)
+  if (first.kit.undone.length === 0)
     return solved(problem, solve, { is: 'none' }, rules, asking)
   const weight = weightOf(first.kit.undone, weightsOf(problem.jobs)) + SLACK
   const second = solved(problem, solve, { is: 'at-most', weight }, rules, asking)

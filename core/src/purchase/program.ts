@@ -33,8 +33,8 @@ export type Undone =
 export interface KitRules {
   /** What is not to be bought. */
   readonly without?: readonly string[]
-  /** Kits that were found already: another must leave out one thing of each that is no small part. */
-  readonly unlike?: readonly (readonly string[])[]
+  /** Whether a job at least has to go by something large that is bought for it. */
+  readonly buysLarge?: boolean
   /** The most that purchases may come to. */
   readonly budget?: number
 }
@@ -83,7 +83,7 @@ export function programOf(
   { items, jobs }: Pick<KitProblem, 'items' | 'jobs'>,
   undone: Undone,
   weights: ReadonlyMap<string, number>,
-  { without = [], unlike = [], budget }: KitRules = {},
+  { without = [], buysLarge = false, budget }: KitRules = {},
 ): Program {
   const isForMoney = undone.is !== 'least'
   const countsRuns = undone.is === 'none' || undone.is === 'at-most'
@@ -118,10 +118,14 @@ export function programOf(
     return column
   }
   const left: number[] = []
+  /** Ways that need something large. */
+  const byLarge: number[] = []
   for (const { ways, runs, weight } of groups) {
     const first = columns.length
-    for (const way of ways)
+    for (const way of ways) {
+      if (way.needs.some((key) => isLarge(items[at.get(key) ?? -1]))) byLarge.push(columns.length)
       columns.push({ cost: countsRuns ? runs * countedCost(way) : 0, most: 1, isWhole: false })
+    }
     const done: [number, number][] = ways.map((_, index) => [first + index, 1])
     if (undone.is !== 'none') {
       left.push(columns.length)
@@ -146,20 +150,8 @@ export function programOf(
         terms: [...terms, ...[...new Set(sets.map(columnOfSet))].map((column) => [column, -1] as const)],
       })
   }
-  for (const kit of unlike) {
-    const bought = kit
-      .map((key) => at.get(key) ?? -1)
-      .filter((index) => isLarge(items[index]))
-      .map((index) => [index, 1] as const)
-    // A kit of nothing that counts: another has something.
-    if (bought.length === 0)
-      rows.push({
-        least: 1,
-        most: Infinity,
-        terms: items.flatMap((item, index) => (isLarge(item) ? [[index, 1] as const] : [])),
-      })
-    else rows.push({ least: -Infinity, most: bought.length - 1, terms: bought })
-  }
+  // Bought alone it would be something that nothing uses: the cheapest of all.
+  if (buysLarge) rows.push({ least: 1, most: Infinity, terms: byLarge.map((column) => [column, 1] as const) })
   if (budget !== undefined)
     rows.push({
       least: -Infinity,

@@ -168,7 +168,9 @@ class Studying {
         ? [{ kit: chosen.kit, isProven: chosen.proof.isProven, without: keys }]
         : []
     if (large.length === 0)
-      return another(this.#choose(this.problem, { without, unlike: [keysOf(kit)] }), without)
+      return another(this.#choose(this.problem, { without, buysLarge: true }), without).filter((one) =>
+        one.kit.buys.some(isLarge),
+      )
     return large.flatMap(({ key }) => {
       const keys = [...without, key]
       return another(this.#bestWithout(keys), keys)
@@ -182,15 +184,17 @@ class Studying {
   next(): readonly NextKit[] {
     const taken: NextKit[] = []
     let waiting = this.#branches({ kit: this.#best, isProven: true, without: [] })
+    /** What one goes without is come to in any order. */
+    const seen = new Set<string>()
     while (taken.length < NEXT_KITS) {
       const [first] = waiting.toSorted((a, b) => a.kit.total - b.kit.total)
       if (!first) break
       waiting = waiting.filter((one) => one !== first)
       const isAnother = [this.#best, ...taken].every((one) => !isSame(keysOf(one), keysOf(first.kit)))
       if (isAnother) taken.push(this.#asNext(first.kit, first.isProven))
-      // Bought for nothing: what comes out is the same, and so would be all that follows it.
-      else if (!first.kit.buys.some(isLarge)) continue
-      if (taken.length < NEXT_KITS) waiting = [...waiting, ...this.#branches(first)]
+      const key = `${[...first.without].sort().join()} ${first.kit.buys.some(isLarge)}`
+      if (taken.length < NEXT_KITS && !seen.has(key)) waiting = [...waiting, ...this.#branches(first)]
+      seen.add(key)
     }
     return [...taken, ...this.#larger(taken)].sort((a, b) => a.total - b.total)
   }
