@@ -167,8 +167,7 @@ export function choose(
   const asking: Asking = { told, needless }
   const first = leastUndone(problem, solve, rules, needless)
   if (!first) return null
-  if (first.kit.undone.length === 0)
-    return solved(problem, solve, { is: 'none' }, rules, asking)
+  if (first.kit.undone.length === 0) return solved(problem, solve, { is: 'none' }, rules, asking)
   const weight = weightOf(first.kit.undone, weightsOf(problem.jobs)) + SLACK
   const second = solved(problem, solve, { is: 'at-most', weight }, rules, asking)
   return second && { kit: second.kit, proof: both(first.proof, second.proof) }
