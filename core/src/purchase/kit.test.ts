@@ -333,6 +333,21 @@ describe('an example worked by hand', () => {
     const solved = solve(program, (progress) => heard.push(progress))
     expect(heard.length).toBeGreaterThan(0)
     expect(heard.every(({ bound }) => bound <= solved.objective + 1e-6)).toBe(true)
+    // It rises, and the best comes down to where they meet.
+    expect(Math.max(...heard.map(({ bound }) => bound))).toBeGreaterThan(solved.objective / 2)
+    expect(Math.min(...heard.map(({ best }) => best ?? Infinity))).toBeCloseTo(solved.objective, 6)
+    for (const { best, bound, gap, seconds, values } of heard) {
+      // Of a best that is above the bound the share that could still be saved.
+      if (best === null) expect(gap).toBeNull()
+      else expect(gap).toBeCloseTo(1 - bound / best, 9)
+      expect(seconds).toBeGreaterThanOrEqual(0)
+      if (values) expect(values).toHaveLength(program.columns.length)
+    }
+    expect(heard.some(({ values }) => values === null)).toBe(true)
+    const [last] = heard.filter(({ values }) => values).slice(-1)
+    const cost = program.columns.reduce((sum, one, at) => sum + one.cost * (last?.values?.[at] ?? 0), 0)
+    expect(cost).toBeCloseTo(last?.best ?? NaN, 6)
+    expect(Math.max(...heard.map(({ seconds }) => seconds))).toBeGreaterThan(0)
     expect(solved.isProven).toBe(true)
   })
 

@@ -5,6 +5,7 @@ import { costOf } from '../fit/cost.ts'
 import { partsOf } from '../fit/document.ts'
 import { fitJob, sidesOf } from '../fit/fit.ts'
 import { demoInput, demoShop } from '../testing/samples.ts'
+import { choose } from './kit.ts'
 import { kitProblemOf, type KitQuestion, KitSearch } from './kitProblem.ts'
 import { madeOf } from './setUpOf.ts'
 import { solveWith } from './solve.ts'
@@ -14,7 +15,7 @@ const demo = demoShop()
 const planned = demo.jobs.filter(({ state }) => state === 'planned')
 const ask = (question: Partial<KitQuestion>) =>
   kitProblemOf({ shop: demo.shop, shelf: demo, setUps: demo.setUps, jobs: planned, ...question })
-const whole = ask({ seeksAll: true })
+const whole = () => ask({ seeksAll: true })
 const jobOf = (id: string) => planned.filter((one) => one.id === id)
 
 describe('ways to do a job', () => {
@@ -68,6 +69,34 @@ describe('ways to do a job', () => {
     expect(rent(workH * 1.1)).toBeCloseTo(95)
   })
 
+  it('only rent a machine that has no price, and have nothing of one that is not lent either', () => {
+    const heath = demo.setUps.filter(({ id }) => id === 'heath-stick')
+    const lent = (rentPerDay: number | null) => ({
+      ...demo,
+      powerSources: demo.powerSources.map((one) =>
+        one.id === 'heath-300' ? { ...one, price: null, rentPerDay } : one,
+      ),
+    })
+    const rented = ask({ shelf: lent(95), jobs: jobOf('loader-fork'), setUps: heath })
+    expect(rented.jobs[0]?.ways).toMatchObject([{ needs: [], rents: 'powerSource heath-300' }])
+    expect(rented.items).toEqual([])
+    expect(rented.unpriced).toEqual([])
+    const neither = ask({ shelf: lent(null), jobs: jobOf('loader-fork'), setUps: heath })
+    expect(neither.jobs).toEqual([])
+    // It is not looked at, so that nothing is said of what it lacks.
+    expect(neither.undoable).toMatchObject([{ jobId: 'loader-fork', nearest: null }])
+    expect(neither.unpriced).toEqual(['Heath 300, engine-driven'])
+  })
+
+  it('have none with a gun to buy that has no price', () => {
+    const byGun = demo.setUps.filter(({ gunId }) => gunId === 'dray-spool')
+    expect(byGun.length).toBeGreaterThan(0)
+    const shelf = { ...demo, guns: demo.guns.map((gun) => ({ ...gun, price: null })) }
+    const jobs = jobOf('picking-platform')
+    expect(ask({ jobs, setUps: byGun }).jobs[0]?.ways[0]?.needs).toContain('gun dray-spool')
+    expect(ask({ jobs, setUps: byGun, shelf }).jobs).toEqual([])
+  })
+
   it('name of set-ups that fail in as many things the first', () => {
     const [steel] = demo.setUps.filter(({ id }) => id === 'bay-2-wire')
     if (!steel) throw new Error('demo')
@@ -111,7 +140,7 @@ describe('ways to do a job', () => {
 describe('the demo’s kit', () => {
   it('is an outlet for the machine of the auction, not the one that does it all', async () => {
     const solve = solveWith(await highsLoader(), 30)
-    const { best, proof, next, worth } = studyKit(whole, solve, { budget: null, others: [] })
+    const { best, proof, next, worth } = studyKit(whole(), solve, { budget: null, others: [] })
     const names = best?.buys.map(({ name }) => name) ?? []
     expect(proof.isProven).toBe(true)
     expect(best?.undone).toEqual([])
@@ -128,9 +157,10 @@ describe('the demo’s kit', () => {
   })
 
   it('gives each job that no written set-up does one with all its parts', async () => {
-    const { best } = studyKit(whole, solveWith(await highsLoader(), 30), { budget: null, others: [] })
+    const every = whole()
+    const best = choose(every, solveWith(await highsLoader(), 30), {})?.kit
     if (!best) throw new Error('no kit')
-    const made = madeOf(whole, [best])
+    const made = madeOf(every, [best])
     const written = new Set(demo.setUps.map(({ id }) => id))
     for (const { jobId, way } of best.does) {
       if (written.has(way.setUpId)) continue

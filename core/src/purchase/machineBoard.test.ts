@@ -18,10 +18,13 @@ import { MachineBoard, type MachineCell } from './machineBoard.ts'
 import { stationsIf, stationsOf } from './stations.ts'
 
 const demo = demoShop()
-const board = new MachineBoard(demo.shop, demo, demo.setUps)
+/** Each test has its own: what one has asked is known to the next. */
+const newBoard = () => new MachineBoard(demo.shop, demo, demo.setUps)
 const jobOf = (id: string): Job => demo.jobs.find((one) => one.id === id) as Job
 const cellOf = (jobId: string, stationId: string): MachineCell => {
-  const cell = board.row(jobOf(jobId)).find((one) => one.stationId === stationId)
+  const cell = newBoard()
+    .row(jobOf(jobId))
+    .find((one) => one.stationId === stationId)
   if (!cell) throw new Error(`no cell for ${jobId} on ${stationId}`)
   return cell
 }
@@ -112,6 +115,7 @@ describe('stations of few set-ups', () => {
 
 describe('a cell', () => {
   it('is the best of all ways on that circuit, as the search of ways finds them', () => {
+    const board = newBoard()
     let seen = 0
     fc.assert(
       fc.property(
@@ -150,6 +154,7 @@ describe('a cell', () => {
   })
 
   it('has the verdict and the limit of the whole assessment, and no owned way that fits is passed over for a tight one', () => {
+    const board = newBoard()
     let seen = 0
     for (const job of demo.jobs)
       for (const cell of board.row(job)) {
@@ -169,6 +174,7 @@ describe('a cell', () => {
   })
 
   it('names what fails, never what passes', () => {
+    const board = newBoard()
     for (const job of demo.jobs)
       for (const { verdict, limit, way } of board.row(job))
         if (way === null) {
@@ -193,6 +199,7 @@ describe('a cell', () => {
   })
 
   it('is shared by jobs with equal needs, each under its own name', () => {
+    const board = newBoard()
     const twin = { ...jobOf('press-frame'), id: 'twin', name: 'Another', dueOn: '2026-12-01' }
     const own = board.row(jobOf('press-frame'))
     expect(board.row(twin)).toEqual(own.map((cell) => ({ ...cell, jobId: 'twin' })))
@@ -212,7 +219,7 @@ describe('what if', () => {
     const station = new MachineBoard(demo.shop, demo, demo.setUps, at).stations.find(
       ({ circuit }) => circuit?.id === 'north-wall',
     )
-    const before = board.stations.find(({ circuit }) => circuit?.id === 'north-wall')
+    const before = newBoard().stations.find(({ circuit }) => circuit?.id === 'north-wall')
     expect(station?.circuit?.breakerA).toBe(50)
     expect(station?.circuit?.conductorSize).not.toBe(before?.circuit?.conductorSize)
   })

@@ -73,6 +73,61 @@ describe('musts and wishes', () => {
     expect(second?.score).toBeCloseTo(0.5)
   })
 
+  it('meets a must at its amount, and not beyond', () => {
+    const verdictOf = (what: 'weight' | 'noise', amount: number | null, of = heavy) =>
+      rankSources([newRequirement(what, { must: true, amount })], [of], ground)[0]?.met[0]?.verdict
+    expect([29999, 30000, 30001].map((amount) => verdictOf('weight', amount))).toEqual([
+      'fails',
+      'fits',
+      'fits',
+    ])
+    expect(verdictOf('weight', null)).toBe('fits')
+    expect(verdictOf('noise', null, light)).toBe('unknown')
+    const most = (amount: number) =>
+      rankSources([newRequirement('price', { must: true, amount })], [heavy], ground)[0]?.isIn
+    expect([999, 1000].map(most)).toEqual([false, true])
+  })
+
+  it('scales by all machines where none has every must', () => {
+    const wants = [newRequirement('price', { must: true, amount: 10 }), newRequirement('weight')]
+    const ranked = rankSources(wants, [heavy, light], ground)
+    // The lighter is the best there is; 9 of 30 kg.
+    expect(ranked.map(({ sourceId, isIn, score }) => [sourceId, isIn, score])).toEqual([
+      ['light', false, 1],
+      ['heavy', false, 0.3],
+    ])
+  })
+
+  it('names of equals the cheaper first, and what has no price last', () => {
+    const machine = (id: string, price: number | null) => samplePowerSource({ id, massG: 9000, price })
+    const all = [machine('none', null), machine('dear', 900), machine('cheap', 100)]
+    for (const wants of [
+      [newRequirement('weight')],
+      [newRequirement('weight', { must: true, amount: 9000 })],
+      [],
+    ])
+      expect(rankSources(wants, all, ground).map(({ sourceId }) => sourceId)).toEqual([
+        'cheap',
+        'dear',
+        'none',
+      ])
+    // A figure that nobody knows, of all of them.
+    const unknown = all.map((one) => ({ ...one, noiseDb: null }))
+    const [first] = rankSources([newRequirement('noise')], unknown, ground)
+    expect(first).toMatchObject({ sourceId: 'cheap', score: 0 })
+  })
+
+  it('scores nothing by the share of nothing, and all of it where nothing is the least there can be', () => {
+    expect(partOf('more', 5, { good: 0, worst: null })).toBe(0)
+    expect(partOf('more', 5, { good: 10, worst: null })).toBe(0.5)
+    expect(partOf('less', 0, { good: 10, worst: null })).toBe(1)
+    expect(partOf('less', 20, { good: 10, worst: null })).toBe(0.5)
+    expect([0, 1].map((there) => partOf('there', there, { good: 1, worst: null }))).toEqual([0, 1])
+    expect(partOf('less', null, { good: 10, worst: null })).toBe(0)
+    // More, where nothing below 12 is acceptable and the best is 10.
+    expect([11, 12].map((a) => partOf('more', a, { good: 10, worst: 12 }))).toEqual([0, 1])
+  })
+
   // Common practice, no source: straight between two limits, as in any scoring model; half way scores half.
   it('scores straight between the worst that is acceptable and what is good enough', () => {
     const between = { good: 10, worst: 30 }

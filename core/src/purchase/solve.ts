@@ -83,10 +83,12 @@ export const solveWith =
       })
       const progressOf = (data: CallbackData): Progress => {
         const best = data.mip_primal_bound ?? Infinity
-        const bound = data.mip_dual_bound ?? 0
+        // Nothing costs less than nothing; before anything is solved that is all that is known.
+        const known = data.mip_dual_bound ?? 0
+        const bound = Number.isFinite(known) ? Math.max(0, known) : 0
         return {
           best: Number.isFinite(best) ? best : null,
-          bound: Number.isFinite(bound) ? bound : 0,
+          bound,
           gap: Number.isFinite(best) && best > 0 ? Math.max(0, (best - bound) / best) : null,
           seconds: data.running_time ?? 0,
           values: data.mip_solution ?? null,
