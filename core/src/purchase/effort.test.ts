@@ -1,0 +1,62 @@
+/**
+ * How much is looked at: what is passed over because nothing better can come of it changes no answer, and so no other test
+ * would notice that it is looked at again. Counted, and not timed. Sources: none outside; where the demo grows, or a search
+ * passes over more, the counts here are to be written anew.
+ */
+import { describe, expect, it, vi } from 'vitest'
+import { Capability } from '../capability/capability.ts'
+import { does } from '../model/verdict.ts'
+import { demoShop } from '../testing/samples.ts'
+import { couldDo } from './couldDo.ts'
+import { kitProblemOf } from './kitProblem.ts'
+import { MachineBoard } from './machineBoard.ts'
+
+const demo = demoShop()
+const planned = demo.jobs.filter(({ state }) => state === 'planned')
+
+/** @returns how many set-ups are put together, whole or in part */
+function made(search: () => void): number {
+  const spy = vi.spyOn(Capability.prototype, 'with')
+  try {
+    search()
+    return spy.mock.calls.length
+  } finally {
+    spy.mockRestore()
+  }
+}
+
+describe('no more is looked at than before', () => {
+  it('for a kit of all that is planned', () => {
+    let judged = 0
+    const question = { shop: demo.shop, shelf: demo, setUps: demo.setUps, jobs: planned, seeksAll: true }
+    const count = made(() =>
+      kitProblemOf({
+        ...question,
+        counts: (verdict) => {
+          judged += 1
+          return does(verdict)
+        },
+      }),
+    )
+    expect(count).toBeLessThanOrEqual(8480)
+    expect(judged).toBeLessThanOrEqual(4232)
+  })
+
+  it('for the ways to do each job', () => {
+    const all = made(() => {
+      for (const job of demo.jobs) couldDo(demo.shop, demo, job, { most: 20 })
+    })
+    expect(all).toBeLessThanOrEqual(17_924)
+  })
+
+  it('for a board of machines', () => {
+    const board = new MachineBoard(demo.shop, demo, demo.setUps)
+    const rows = (): number =>
+      made(() => {
+        for (const job of demo.jobs) board.row(job)
+      })
+    expect(rows()).toBeLessThanOrEqual(17_933)
+    // What has been worked out is there.
+    expect(rows()).toBe(0)
+  })
+})
