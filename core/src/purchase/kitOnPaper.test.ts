@@ -119,7 +119,8 @@ describe('the choice under a limit', () => {
   })
 
   it('does without what may not be bought', () => {
-    const { kit } = choose(problem(items, jobs), solve, { without: ['rotator'] }) ?? {}
+    const { kit, proof } = choose(problem(items, jobs), solve, { without: ['rotator'] }) ?? {}
+    expect(proof).toEqual({ isProven: true, gap: 0 })
     expect([kit?.undone, keysOf(kit?.buys ?? [])]).toEqual([['boom'], ['press']])
     expect(cheapestKit(problem(items, jobs), solve)).toMatchObject({ undone: [], total: 190 + 4 + 5 + 6 })
   })

@@ -88,6 +88,39 @@ describe('ways to do a job', () => {
     expect(neither.unpriced).toEqual(['Heath 300, engine-driven'])
   })
 
+  it('rent nothing that is owned, and no machine with a holder that has no price', () => {
+    const heath = demo.setUps.filter(({ id }) => id === 'heath-stick')
+    const jobs = jobOf('loader-fork')
+    const owned = demo.powerSources.map((one) =>
+      one.id === 'heath-300' ? { ...one, held: 'owned' as const } : one,
+    )
+    const [fork] = ask({ shelf: { ...demo, powerSources: owned }, jobs, setUps: heath }).jobs
+    expect(fork?.ways).toMatchObject([{ needs: [], rents: null }])
+    const guns = demo.guns.map((one) =>
+      one.id === 'holder-200' ? { ...one, held: 'candidate' as const, price: null } : one,
+    )
+    expect(ask({ shelf: { ...demo, guns }, jobs, setUps: heath }).jobs).toEqual([])
+  })
+
+  it('have none by a set-up that lacks a part, which comes nearest to nothing either', () => {
+    const lacking = demo.setUps
+      .filter(({ id }) => id === 'heath-stick')
+      .map((one) => ({ ...one, gunId: 'no-such-holder' }))
+    const { jobs, undoable } = ask({ jobs: jobOf('loader-fork'), setUps: lacking })
+    expect([jobs, undoable.map(({ nearest }) => nearest)]).toEqual([[], [null]])
+  })
+
+  // A plan over years: a job comes after another, and what hangs on a machine today says nothing about it.
+  it('cost as much whatever is on the machines today', () => {
+    const costs = (shelf: typeof demo) =>
+      ask({ shelf, jobs: jobOf('press-frame'), setUps: [], seeksAll: true }).jobs[0]?.ways.map(
+        ({ costPerRun }) => costPerRun,
+      )
+    expect(demo.presentSetUps.length).toBeGreaterThan(0)
+    expect(costs(demo)?.length).toBeGreaterThan(0)
+    expect(costs({ ...demo, presentSetUps: [] })).toEqual(costs(demo))
+  })
+
   it('have none with a gun to buy that has no price', () => {
     const byGun = demo.setUps.filter(({ gunId }) => gunId === 'dray-spool')
     expect(byGun.length).toBeGreaterThan(0)

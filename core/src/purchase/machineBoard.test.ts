@@ -167,6 +167,9 @@ describe('a cell', () => {
         seen += 1
         const ways = board.ways(job, cell.stationId, 100)
         expect(ways[0]?.toGet).toBe(cell.way.toGet)
+        const dear = ways.map(({ toGet }) => toGet)
+        expect(dear).toEqual(dear.toSorted((a, b) => a - b))
+        expect(board.ways(job, cell.stationId, 2)).toEqual(ways.slice(0, 2))
         const owned = ways.filter(({ toBuy }) => toBuy.length === 0)
         if (owned.some(({ verdict }) => verdict === 'fits')) expect(cell.verdict).toBe('fits')
       }

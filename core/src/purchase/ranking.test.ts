@@ -98,6 +98,24 @@ describe('musts and wishes', () => {
     ])
   })
 
+  it('takes the most for good where more is better and no amount is set', () => {
+    const giving = (id: string, outputMaxA: number) => {
+      const source = samplePowerSource({ id })
+      const processes = source.processes.map((one) => ({
+        ...one,
+        supplies: one.supplies.map((supply) => ({ ...supply, outputMaxA })),
+      }))
+      return { ...source, processes }
+    }
+    const all = [giving('weak', 150), giving('strong', 200)]
+    const wish = newRequirement('highest-current')
+    expect(rankSources([wish], all, ground).map(({ sourceId, score }) => [sourceId, score])).toEqual([
+      ['strong', 1],
+      ['weak', 0.75],
+    ])
+    expect(suggestedLimits([wish], all, ground)).toEqual([{ good: 200, worst: 150 }])
+  })
+
   it('names of equals the cheaper first, and what has no price last', () => {
     const machine = (id: string, price: number | null) => samplePowerSource({ id, massG: 9000, price })
     const all = [machine('none', null), machine('dear', 900), machine('cheap', 100)]
