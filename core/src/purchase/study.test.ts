@@ -62,6 +62,29 @@ describe('the kits that come next', () => {
     ])
   })
 
+  it('are the three cheapest of many, each looked at once', () => {
+    let asked = 0
+    const counting: Solve = (program, told) => {
+      asked += 1
+      return solve(program, told)
+    }
+    // The dearest first: what is tried first is not what comes next.
+    const [a, b] = ['a', 'b'].map((letter) =>
+      [300, 130, 100].map((price, at) => item(`${letter}${at}`, price + (letter === 'a' ? 0 : 5))),
+    )
+    const jobs = [a ?? [], b ?? []].map((machines, at) =>
+      job(`job ${at}`, 1, ...machines.map(({ key }) => way(key, 1, [key]))),
+    )
+    const { best, next } = studyOf([...(a ?? []), ...(b ?? [])], jobs, {}, counting)
+    expect(best && said([best])).toEqual([[207, 'a2', 'b2']])
+    expect(said(next)).toEqual([
+      [237, 'a1', 'b2'],
+      [237, 'a2', 'b1'],
+      [267, 'a1', 'b1'],
+    ])
+    expect(asked).toBeLessThanOrEqual(10)
+  })
+
   it('buy something, where the best buys nothing', () => {
     const items = [item('m', 100), item('n', 300)]
     const frame = job('frame', 10, way('old', 8), way('m', 6, ['m']), way('n', 1, ['n']))

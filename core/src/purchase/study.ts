@@ -184,17 +184,13 @@ class Studying {
   next(): readonly NextKit[] {
     const taken: NextKit[] = []
     let waiting = this.#branches({ kit: this.#best, isProven: true, without: [] })
-    /** What one goes without is come to in any order. */
-    const seen = new Set<string>()
     while (taken.length < NEXT_KITS) {
       const [first] = waiting.toSorted((a, b) => a.kit.total - b.kit.total)
       if (!first) break
       waiting = waiting.filter((one) => one !== first)
       const isAnother = [this.#best, ...taken].every((one) => !isSame(keysOf(one), keysOf(first.kit)))
       if (isAnother) taken.push(this.#asNext(first.kit, first.isProven))
-      const key = `${[...first.without].sort().join()} ${first.kit.buys.some(isLarge)}`
-      if (taken.length < NEXT_KITS && !seen.has(key)) waiting = [...waiting, ...this.#branches(first)]
-      seen.add(key)
+      if (taken.length < NEXT_KITS) waiting = [...waiting, ...this.#branches(first)]
     }
     return [...taken, ...this.#larger(taken)].sort((a, b) => a.total - b.total)
   }
