@@ -85,6 +85,22 @@ describe('the kits that come next', () => {
     expect(asked).toBeLessThanOrEqual(10)
   })
 
+  it('are none that is one before with something beside, at the same cost', () => {
+    // Found by trying: 7 runs at 27 with a for 28, or at 31 with c for nothing, each come to 217.
+    const items = [item('a', 28), item('b', 0), item('c', 0)]
+    const byC = way('s0', 26, [], { oneOf: [[['c']]], tightCost: 5 })
+    const jobs = [
+      job('tray', 1, way('s0', 1)),
+      job('frame', 1, way('s1', 1, ['a', 'b']), way('s0', 2, ['c'])),
+      job('boom', 7, way('s1', 27, ['a']), byC),
+    ]
+    const { best, next } = studyOf(items, jobs)
+    expect(best && said([best])).toEqual([[219, 'a', 'b']])
+    for (const [at, kit] of next.entries())
+      for (const before of next.slice(0, at))
+        expect(before.buys.every((one) => kit.buys.includes(one))).toBe(false)
+  })
+
   it('buy something, where the best buys nothing', () => {
     const items = [item('m', 100), item('n', 300)]
     const frame = job('frame', 10, way('old', 8), way('m', 6, ['m']), way('n', 1, ['n']))

@@ -75,6 +75,13 @@ const lacking = (keys: readonly string[], of: readonly string[]): readonly strin
 const isSame = (a: readonly string[], b: readonly string[]): boolean =>
   a.length === b.length && lacking(a, b).length === 0
 
+/** @returns whether a kit goes without something large of another; one of nothing is left by buying something */
+function leaves(kit: Kit, other: Kit): boolean {
+  const large = other.buys.filter(isLarge)
+  const own = keysOf(kit)
+  return large.length === 0 ? kit.buys.some(isLarge) : large.some(({ key }) => !own.includes(key))
+}
+
 const withJobs = (problem: KitProblem, jobs: readonly KitJob[]): KitProblem => ({ ...problem, jobs })
 
 function jobWorth(jobId: string, having: ChosenKit, less: ChosenKit): JobWorth {
@@ -188,8 +195,9 @@ class Studying {
       const [first] = waiting.toSorted((a, b) => a.kit.total - b.kit.total)
       if (!first) break
       waiting = waiting.filter((one) => one !== first)
-      const isAnother = [this.#best, ...taken].every((one) => !isSame(keysOf(one), keysOf(first.kit)))
-      if (isAnother) taken.push(this.#asNext(first.kit, first.isProven))
+      // Of two that cost the same the solver may find the one with something beside.
+      if ([this.#best, ...taken].every((one) => leaves(first.kit, one)))
+        taken.push(this.#asNext(first.kit, first.isProven))
       if (taken.length < NEXT_KITS) waiting = [...waiting, ...this.#branches(first)]
     }
     return [...taken, ...this.#larger(taken)].sort((a, b) => a.total - b.total)
