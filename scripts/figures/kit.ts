@@ -12,7 +12,8 @@ import {
   solveWith,
   studyKit,
 } from '../../core/src/index.ts'
-import { demo, growth, once, print } from './demo.ts'
+import { plainBoard } from './arithmetic.ts'
+import { demo, growth, median, once, print, timed } from './demo.ts'
 import { shelfOf } from './shelf.ts'
 
 /** The demo's machines again and again, each weaker or stronger and at another price. */
@@ -97,7 +98,14 @@ export async function kit(): Promise<void> {
     ),
     '',
   )
-  print('kit-100-jobs-of-24-kinds-x300-proven', provenIn(manyJobs(100, 3), 300), 'ms')
+  const proven = provenIn(manyJobs(100, 3), 300)
+  print('kit-100-jobs-of-24-kinds-x300-proven', proven, 'ms')
+  // Each kind of job once with every set-up that could be put together of them, whether it can be connected or not.
+  const { powerSources, guns, wires, gases } = manyItems(300)
+  const setUpCount = powerSources.length * guns.length * wires.length * gases.length
+  const plain = median(timed(() => plainBoard(manyJobs(24, 3), setUpCount)).slice(1))
+  print('kit-100-jobs-of-24-kinds-x300-plain-arithmetic', plain, 'ms')
+  print('kit-100-jobs-of-24-kinds-x300-over-plain-arithmetic', proven / plain, 'times')
   print('kit-200-jobs-of-8-kinds-x500-proven', provenIn(manyJobs(200, 1), 500), 'ms')
   print('kit-200-jobs-of-40-kinds-x500-proven', provenIn(manyJobs(200, 5), 500), 'ms')
 
