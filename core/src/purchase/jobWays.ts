@@ -7,6 +7,7 @@ import type { Demand } from '../demand/demand.ts'
 import { type Cost, costOf } from '../fit/cost.ts'
 import type { PowerSource } from '../kinds/equipment.ts'
 import type { Job } from '../kinds/job.ts'
+import type { Slot } from '../kinds/slots.ts'
 import { isCandidate } from '../model/ownership.ts'
 import type { Verdict } from '../model/verdict.ts'
 import type { Begun, Ground } from './ground.ts'
@@ -102,6 +103,9 @@ const OF_ALL_LARGE = placesOf(OF_THE_WHOLE.filter((one) => one !== PARTS_CHOSEN)
 
 const keysOf = (buys: readonly Purchase[]): readonly string[] => buys.map(({ key }) => key)
 
+/** What takes the same minutes whichever it is; a feeder may be in the machine. */
+const PUT_ON_ALIKE: ReadonlySet<Slot> = new Set(MAIN.filter((slot) => slot !== 'feeder'))
+
 class WaySearch {
   readonly unbeaten: UnbeatenWays<JobWay>
   /** One list for the same sets, so that what is the same is seen to be. */
@@ -125,12 +129,12 @@ class WaySearch {
    */
   #leastChange(capability: Capability, demand: Demand): number {
     if (!demand.work) return 0
-    let filled = capability
-    for (const { slot } of needsOf(capability)) {
-      if (slot === 'feeder' || !MAIN.includes(slot) || filled[slot] !== null) continue
-      const [any] = this.ground.options.of(slot)
-      if (any) filled = filled.with(slot, any.item as never)
-    }
+    const filled = needsOf(capability)
+      .filter(({ slot }) => PUT_ON_ALIKE.has(slot))
+      .reduce(
+        (one, { slot }) => one.with(slot, (this.ground.options.of(slot)[0]?.item ?? null) as never),
+        capability,
+      )
     // What costs as much is no better: the last digit of a computer does not make it so.
     return changeoverWagesOf(filled) * (1 + ROUNDING)
   }
@@ -147,7 +151,7 @@ class WaySearch {
     const { search, small } = ground.searchFor(begun, capability.settings.polarity)
     const verdict = search.judge.at('powerSource', capability.with('powerSource', null))(source)
     const then = search.taken(before, verdict)
-    if (!then || isHopeless(then)) return
+    if (!then) return
     const found = (main: Capability, all: Spent): void => {
       const clusters = small.byCluster(main, beatsAsParts)
       if (!clusters) return

@@ -6,7 +6,7 @@ import { cheapestKit, choose, decidingPrices, kitWith, neededBy, solved, weights
 import type { KitJob, KitWay } from './kitProblem.ts'
 import { Needless } from './needless.ts'
 import type { Progress, Solve, Solved } from './solve.ts'
-import { solveWith } from './solve.ts'
+import { progressOf, solveWith } from './solve.ts'
 
 let solve: Solve
 beforeAll(async () => {
@@ -203,6 +203,30 @@ describe('the choice under a limit', () => {
       return solve(program)
     }
     expect(choose(problem(items, jobs), silent, {})?.kit.purchases).toBe(190)
+  })
+})
+
+describe('how far the solver is', () => {
+  it('is the share of the best that could still be saved', () => {
+    const values = new Float64Array([1])
+    const told = { mip_primal_bound: 200, mip_dual_bound: 150, running_time: 3, mip_solution: values }
+    expect(progressOf(told)).toEqual({ best: 200, bound: 150, gap: 0.25, seconds: 3, values })
+    // A bound above the best by the last digit.
+    expect(progressOf({ mip_primal_bound: 200, mip_dual_bound: 201 })).toMatchObject({ gap: 0, values: null })
+  })
+  it('is not known before there is a best, and all of it before there is a bound', () => {
+    expect(progressOf({ mip_primal_bound: Infinity, mip_dual_bound: -Infinity, running_time: 0 })).toEqual({
+      best: null,
+      bound: 0,
+      gap: null,
+      seconds: 0,
+      values: null,
+    })
+    expect(progressOf({})).toMatchObject({ best: null, bound: 0, gap: null, seconds: 0 })
+    expect(progressOf({ mip_primal_bound: 200, mip_dual_bound: -Infinity }).gap).toBe(1)
+    expect(progressOf({ mip_primal_bound: 200, mip_dual_bound: -50 }).bound).toBe(0)
+    // Of what costs nothing there is no share.
+    expect(progressOf({ mip_primal_bound: 0, mip_dual_bound: 0 })).toMatchObject({ best: 0, gap: null })
   })
 })
 

@@ -29,6 +29,11 @@ describe('ways to do a job', () => {
     ])
   })
 
+  it('are all there is, unless a job has more than are kept', () => {
+    expect(ask({ jobs: jobOf('picking-platform') }).isWhole).toBe(true)
+    expect(ask({ jobs: jobOf('picking-platform'), seeksAll: true }).isWhole).toBe(true)
+  })
+
   it('are counted over the years: eight a year for three years, and once where nobody says', () => {
     const runs = (timesPerYear: number | null) =>
       ask({ jobs: jobOf('picking-platform').map((job) => ({ ...job, timesPerYear })) }).jobs[0]?.runs

@@ -39,6 +39,24 @@ const FEW_COLUMNS = 2000
 /** Differences below a cent in millions are none. */
 const SAME = 1e-7
 
+type Told = Pick<CallbackData, 'mip_primal_bound' | 'mip_dual_bound' | 'running_time' | 'mip_solution'>
+
+/** @returns how far the solver is, by what it tells: infinite for what it has not found yet */
+export function progressOf(told: Told): Progress {
+  const found = told.mip_primal_bound ?? Infinity
+  const known = told.mip_dual_bound ?? 0
+  const best = Number.isFinite(found) ? found : null
+  // Nothing costs less than nothing; before anything is solved that is all that is known.
+  const bound = Number.isFinite(known) ? Math.max(0, known) : 0
+  return {
+    best,
+    bound,
+    gap: best !== null && best > 0 ? Math.max(0, (best - bound) / best) : null,
+    seconds: told.running_time ?? 0,
+    values: told.mip_solution ?? null,
+  }
+}
+
 /**
  * @param highs the solver, loaded by whoever has it
  * @param seconds after which the best so far is taken
@@ -81,19 +99,6 @@ export const solveWith =
         ),
         matrix: { format: 'csr', numCols: columns.length, numRows: rows.length, starts, indices, values },
       })
-      const progressOf = (data: CallbackData): Progress => {
-        const best = data.mip_primal_bound ?? Infinity
-        // Nothing costs less than nothing; before anything is solved that is all that is known.
-        const known = data.mip_dual_bound ?? 0
-        const bound = Number.isFinite(known) ? Math.max(0, known) : 0
-        return {
-          best: Number.isFinite(best) ? best : null,
-          bound,
-          gap: Number.isFinite(best) && best > 0 ? Math.max(0, (best - bound) / best) : null,
-          seconds: data.running_time ?? 0,
-          values: data.mip_solution ?? null,
-        }
-      }
       const tells = ({ data }: { readonly data: CallbackData }): undefined => {
         told?.(progressOf(data))
       }

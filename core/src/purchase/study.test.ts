@@ -141,6 +141,14 @@ describe('a kit with one thing more', () => {
     const { next: told } = studyOf(items, [dearer])
     expect(said(told)).toEqual([[1190, 'm', 'gun']])
     expect(told[0]).toMatchObject({ fits: ['frame'], doesMore: [], isProven: true })
+    // What stays tight is counted with it: twice 50, and twice 3 for that.
+    const rail = job('rail', 2, way('old', 50, [], { verdict: 'tight', tightCost: 3 }))
+    const { next: beside } = studyOf(items, [dearer, rail])
+    expect(said(beside)).toEqual([[1296, 'm', 'gun']])
+    // It may do a job more as well.
+    const tray = job('tray', 1, way('g', 1, ['m', 'gun']))
+    const { next: both } = studyOf(items, [dearer], { others: [tray] })
+    expect(both).toMatchObject([{ fits: ['frame'], doesMore: ['tray'] }])
   })
 
   it('is told where it does a job that is not planned, with the cheapest small parts for it', () => {
