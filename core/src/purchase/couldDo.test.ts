@@ -7,6 +7,8 @@ import { chosenOf, emptyChoice } from '../capability/slots.ts'
 import { partOfSlot, type Slot, SLOTS, SMALL_SLOTS } from '../kinds/slots.ts'
 import { assess, worstOf } from '../criteria/index.ts'
 import { demandOf } from '../demand/demand.ts'
+import { partsOf } from '../fit/document.ts'
+import { fitJob } from '../fit/fit.ts'
 import { LIBRARY } from '../library/index.ts'
 import type { PowerSource } from '../kinds/equipment.ts'
 import type { Job } from '../kinds/job.ts'
@@ -147,6 +149,21 @@ describe('what could do a job', () => {
         costs.toSorted(([a = 0, b = 0, c = 0], [d = 0, e = 0, f = 0]) => a - d || b - e || c - f),
       )
     }
+  })
+
+  it('is a whole set-up, with the parts of the library that are in it, and costs to run what the fit of it costs', () => {
+    let fromLibrary = 0
+    for (const job of demo.jobs)
+      for (const { setUp, parts, toRun, verdict } of couldDo(demo.shop, demo, job, { most: 12 }).best) {
+        fromLibrary += parts.length
+        const whole = { ...setUp, id: 'made' }
+        const chosen = partsOf(whole, { ...demo, parts: [...demo.parts, ...parts] })
+        if (!chosen.ok) throw new Error(JSON.stringify(chosen.problems))
+        const fit = fitJob({ shop: demo.shop, job, setUp: whole, ...chosen.parts, stock: [] })
+        expect(fit.verdict).toBe(verdict)
+        expect(toRun).toBeCloseTo(fit.cost?.job ?? NaN, 6)
+      }
+    expect(fromLibrary).toBeGreaterThan(0)
   })
 
   it('is the same whether one looks at all of it or several at a share each', () => {

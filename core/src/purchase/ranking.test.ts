@@ -304,6 +304,14 @@ describe('how sure a ranking is', () => {
     expect(turnsBy([ranked('a', 0.9, 0.9), ranked('b', 0.2, 0.4)])).toEqual([])
   })
 
+  it('looks at none that lacks a must, and at none where all do', () => {
+    const out = { ...ranked('out', 1, 1), isIn: false }
+    const [a, b] = [ranked('a', 1, 0.2), ranked('b', 0.4, 0.6)]
+    expect(turnsBy([out, a, b])).toEqual(turnsBy([a, b]))
+    expect(turnsBy([out])).toEqual([])
+    expect(turnsBy([])).toEqual([])
+  })
+
   it('names none where two are only level, and none from a weight to itself', () => {
     expect(turnsBy([ranked('a', 0.5, 0.5), ranked('b', 0.5, 0.5)])).toEqual([])
     // Level now: the next step either way decides.

@@ -234,15 +234,9 @@ export class SmallParts {
       if (domain.length === 0) return []
       domains.push(domain)
     }
-    /** The least that the places from here on come to. */
-    const rest = domains.map((_, at) =>
-      domains.slice(at).reduce((sum, domain) => together(sum, leastOf(domain)), NOTHING_SPENT),
-    )
     const sets: PartSet[] = []
-    const isHopeless = (spent: Spent, at: number): boolean => {
-      const least = together(spent, rest[at] ?? NOTHING_SPENT)
-      return sets.some((one) => beats(one.spent, least))
-    }
+    // What is put in later only adds to it.
+    const isHopeless = (spent: Spent): boolean => sets.some((one) => beats(one.spent, spent))
     const fill = (capability: Capability, spent: Spent, items: PartSet['items'], at: number): void => {
       const slot = slots[at]
       if (slot === undefined) {
@@ -252,22 +246,11 @@ export class SmallParts {
       const ask = this.search.judge.at(slot, capability)
       for (const { item, spent: own } of domains[at] ?? []) {
         const taken = this.search.taken(together(spent, own), ask(item))
-        if (!taken || isHopeless(taken, at + 1)) continue
+        if (!taken || isHopeless(taken)) continue
         fill(capability.with(slot, item as never), taken, [...items, [slot, item]], at + 1)
       }
     }
     fill(begun, NOTHING_SPENT, [], 0)
     return sets
-  }
-}
-
-/** Below everything in a place: what each costs least by itself. */
-function leastOf(domain: readonly Option[]): Spent {
-  const all = domain.map(({ spent }) => spent)
-  return {
-    ...NOTHING_SPENT,
-    unpriced: Math.min(...all.map(({ unpriced }) => unpriced)),
-    toGet: Math.min(...all.map(({ toGet }) => toGet)),
-    isTight: all.every(({ isTight }) => isTight),
   }
 }

@@ -184,13 +184,32 @@ describe('a kit with one thing more', () => {
     const guns = [20, 30, 40, 50].map((price, at) => item(`g${at}`, price, 'gun'))
     const plain = job('frame', 1, way('m', 100, ['m']))
     const does = (id: string, ...keys: string[]) => job(id, 1, ...keys.map((key) => way(key, 1, ['m', key])))
-    const others = [does('one', 'g1', 'g3'), does('two', 'g2', 'g3', 'g0'), does('three', 'g3')]
-    const { next } = studyOf([item('m', 1000), ...guns], [plain], { others })
-    // g3 does three; g0, g1 and g2 one each.
-    expect(next.map((kit) => [kit.total, kit.buys.at(-1)?.key, kit.doesMore.length])).toEqual([
-      [1120, 'g0', 1],
+    const told = (...others: KitJob[]) =>
+      studyOf([item('m', 1000), ...guns], [plain], { others }).next.map((kit) => [
+        kit.total,
+        kit.buys.at(-1)?.key,
+        kit.doesMore.length,
+      ])
+    // g3 does three, g2 two; g1 and g0 do one each.
+    expect(told(does('one', 'g1', 'g2', 'g3'), does('two', 'g0', 'g2', 'g3'), does('three', 'g3'))).toEqual([
+      [1140, 'g2', 2],
       [1150, 'g3', 3],
     ])
+    // g3 and g2 do two each: the cheaper is told. Of those that do one g0 is the cheapest.
+    expect(told(does('one', 'g1', 'g2', 'g3'), does('two', 'g0', 'g2', 'g3'))).toEqual([
+      [1120, 'g0', 1],
+      [1140, 'g2', 2],
+    ])
+  })
+
+  it('is not told again where it comes next anyway', () => {
+    // Nothing need be bought; n is used by the frame as well, and does the tray beside.
+    const frame = job('frame', 1, way('old', 100), way('n', 99, ['n']))
+    const tray = job('tray', 1, way('n', 1, ['n']))
+    const { best, next } = studyOf([item('n', 5)], [frame], { others: [tray] })
+    expect(best && said([best])).toEqual([[100]])
+    expect(said(next)).toEqual([[104, 'n']])
+    expect(next[0]?.doesMore).toEqual(['tray'])
   })
 })
 
