@@ -1,7 +1,7 @@
 /** What a purchase comes to and what a job counts, against small examples worked by hand. */
 import highsLoader from 'highs'
 import { beforeAll, describe, expect, it } from 'vitest'
-import { item, job, problem, way } from '../testing/paperKit.ts'
+import { findsNothing, item, job, problem, way } from '../testing/paperKit.ts'
 import { cheapestKit, choose, decidingPrices, kitWith, neededBy, solved, weightsOf } from './kit.ts'
 import type { KitJob, KitWay } from './kitProblem.ts'
 import { Needless } from './needless.ts'
@@ -126,19 +126,12 @@ describe('the choice under a limit', () => {
   })
 
   it('is null where nothing was found in time', () => {
-    const nothing: Solve = () => ({
-      values: null,
-      objective: Infinity,
-      bound: 0,
-      isProven: false,
-      isInfeasible: false,
-    })
-    expect(choose(problem(items, jobs), nothing, {})).toBeNull()
-    expect(choose(problem(items, jobs), nothing, { budget: 50 })).toBeNull()
-    expect(cheapestKit(problem(items, jobs), nothing)).toBeNull()
+    expect(choose(problem(items, jobs), findsNothing, {})).toBeNull()
+    expect(choose(problem(items, jobs), findsNothing, { budget: 50 })).toBeNull()
+    expect(cheapestKit(problem(items, jobs), findsNothing)).toBeNull()
     // The first question was answered, the second was not.
     let asked = 0
-    const once: Solve = (program) => ((asked += 1) === 1 ? solve(program) : nothing(program))
+    const once: Solve = (program) => ((asked += 1) === 1 ? solve(program) : findsNothing(program))
     expect(choose(problem(items, jobs), once, { budget: 50 })).toBeNull()
     expect(asked).toBe(2)
   })
@@ -197,7 +190,7 @@ describe('the choice under a limit', () => {
       [null, undefined],
       [205, 190],
     ])
-    // Nobody listens: the solver need not tell.
+    // Without a listener the solver need not tell.
     const silent: Solve = (program, told) => {
       expect(told).toBeUndefined()
       return solve(program)

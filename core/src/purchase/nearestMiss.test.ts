@@ -36,7 +36,7 @@ const miss = (criterion: string, marginPct: number | null): Assessment =>
 
 describe('what comes nearest', () => {
   it('is where amps are short of what can be welded at all, however near another process is ruled out', () => {
-    // 1/4 in aluminium by AC TIG wants more than the 200 A of the Sedge: common practice, no source.
+    // 1/4 in aluminium by AC TIG needs more than the 200 A of the Sedge: common practice, no source.
     const own = missOn('hoist-beam', 'sedge-200 bay-1', [])
     expect(own?.criterion).toBe('source-range')
     expect(own?.marginPct).toBeLessThan(-1)

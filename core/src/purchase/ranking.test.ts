@@ -89,8 +89,8 @@ describe('musts and wishes', () => {
   })
 
   it('scales by all machines where none has every must', () => {
-    const wants = [newRequirement('price', { must: true, amount: 10 }), newRequirement('weight')]
-    const ranked = rankSources(wants, [heavy, light], ground)
+    const asked = [newRequirement('price', { must: true, amount: 10 }), newRequirement('weight')]
+    const ranked = rankSources(asked, [heavy, light], ground)
     // The lighter is the best there is; 9 of 30 kg.
     expect(ranked.map(({ sourceId, isIn, score }) => [sourceId, isIn, score])).toEqual([
       ['light', false, 1],
@@ -119,17 +119,17 @@ describe('musts and wishes', () => {
   it('names of equals the cheaper first, and what has no price last', () => {
     const machine = (id: string, price: number | null) => samplePowerSource({ id, massG: 9000, price })
     const all = [machine('none', null), machine('dear', 900), machine('cheap', 100)]
-    for (const wants of [
+    for (const asked of [
       [newRequirement('weight')],
       [newRequirement('weight', { must: true, amount: 9000 })],
       [],
     ])
-      expect(rankSources(wants, all, ground).map(({ sourceId }) => sourceId)).toEqual([
+      expect(rankSources(asked, all, ground).map(({ sourceId }) => sourceId)).toEqual([
         'cheap',
         'dear',
         'none',
       ])
-    // A figure that nobody knows, of all of them.
+    // A figure that is not known of any of them.
     const unknown = all.map((one) => ({ ...one, noiseDb: null }))
     const [first] = rankSources([newRequirement('noise')], unknown, ground)
     expect(first).toMatchObject({ sourceId: 'cheap', score: 0 })

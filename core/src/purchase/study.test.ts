@@ -1,7 +1,7 @@
 /** What there is to know about a kit, against small examples worked by hand. */
 import highsLoader from 'highs'
 import { beforeAll, describe, expect, it } from 'vitest'
-import { item, job, problem, way } from '../testing/paperKit.ts'
+import { findsNothing, item, job, problem, way } from '../testing/paperKit.ts'
 import { type KitItem, type KitJob, withoutBeaten } from './kitProblem.ts'
 import type { Solve } from './solve.ts'
 import { solveWith } from './solve.ts'
@@ -346,15 +346,8 @@ describe('how far it is sure of itself', () => {
     expect(more.map(({ isProven }) => isProven)).toEqual([false])
   })
   it('says so where nothing was found in time', () => {
-    const nothing: Solve = () => ({
-      values: null,
-      objective: Infinity,
-      bound: 0,
-      isProven: false,
-      isInfeasible: false,
-    })
     const parts: StudyPart[] = []
-    const study = studyKit(problem(items, jobs), nothing, { budget: null, others }, (part) =>
+    const study = studyKit(problem(items, jobs), findsNothing, { budget: null, others }, (part) =>
       parts.push(part),
     )
     const unknown = { best: null, proof: { isProven: false, gap: 1 } }

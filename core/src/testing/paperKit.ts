@@ -47,3 +47,12 @@ export const problem = (items: readonly KitItem[], jobs: readonly KitJob[]): Kit
   shelfParts: new Set(),
   isWhole: true,
 })
+
+/** A solver that has no time. */
+export const findsNothing: Solve = () => ({
+  values: null,
+  objective: Infinity,
+  bound: 0,
+  isProven: false,
+  isInfeasible: false,
+})
