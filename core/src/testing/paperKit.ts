@@ -1,4 +1,5 @@
 /** A small kit to work out on paper: things to buy at a price, and jobs with the ways that need them. */
+import type { Solve } from '../purchase/solve.ts'
 import {
   type KitItem,
   type KitJob,
