@@ -17,6 +17,7 @@ import { weldAreaMm2 } from './geometry.ts'
 import { weldRunMm, weldVolumeMm3 } from './run.ts'
 import { newJoint } from '../joints/newJoint.ts'
 import { passesOf } from './passes.ts'
+import { sharedMetalG } from './rootPass.ts'
 import { wantedCurrentOf } from './wantedCurrent.ts'
 
 const assumptions = assumptionsOf({ assumptions: {} })
@@ -139,6 +140,25 @@ describe('passes (common practice, no source)', () => {
         lengthMm: 100,
       })
     expect(passesOf(root(0), 'smaw', null, r)).toBe(passesOf(root(0.1), 'smaw', null, r))
+  })
+  it('a root that is shut takes a bead of 1 mm in its face: two thirds of one that is 1.5 mm open', () => {
+    // By TIG in layers of less than 3 mm; the face is 6 mm high. Common practice, no source.
+    const rootMm2 = (rootGapMm: number): number => {
+      const bevel = newJoint('bevel', {
+        kind: 'bevel',
+        thicknessAMm: 12.7,
+        thicknessBMm: 12.7,
+        rootFaceMm: 6,
+        rootGapMm,
+        includedAngleDeg: 80,
+        lengthMm: 100,
+      })
+      const { root, fill } = sharedMetalG(bevel, 'gtaw-dc', 100, null, r)
+      expect(root + fill).toBeCloseTo(100, 9)
+      return (root * weldAreaMm2(bevel, r)) / 100
+    }
+    expect(rootMm2(1.5)).toBeGreaterThan(0)
+    expect(rootMm2(0) / rootMm2(1.5)).toBeCloseTo(1 / 1.5, 6)
   })
   it('no fillet is split under a leg of 1/8 in', () => {
     const sheet = joint({ kind: 'lap', thicknessAMm: 1.9, thicknessBMm: 1.9, legMm: 1.9 })
