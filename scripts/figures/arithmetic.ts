@@ -3,6 +3,7 @@
  * without records, units, sources, sentences or checks. How many times as long the board takes is what all of those cost.
  */
 import type { Job } from '../../core/src/index.ts'
+import { median, timed } from './demo.ts'
 
 /** A process with a wire. */
 const WORKS = 10
@@ -56,4 +57,13 @@ export function plainBoard(jobs: readonly Job[], setUpCount: number): number {
     }
   }
   return fits
+}
+
+/**
+ * @param counts of the things in each place of a set-up
+ * @returns ms of the arithmetic of jobs with every set-up that could be put together of them, whether it goes or not
+ */
+export function plainMs(jobs: readonly Job[], counts: readonly number[]): number {
+  const setUpCount = counts.reduce((product, count) => product * count, 1)
+  return median(timed(() => plainBoard(jobs, setUpCount)).slice(1))
 }

@@ -1,6 +1,6 @@
 /** Figures of the ways to do a job among many machines, guns, wires and gases: in one thread, and as a page asks two. */
 import { couldDo, type CouldDo, CouldDoSearch, joined, type Shelf } from '../../core/src/index.ts'
-import { plainBoard } from './arithmetic.ts'
+import { plainMs } from './arithmetic.ts'
 import { demo, growth, median, once, print, RUNS, timed } from './demo.ts'
 import { shelfOf } from './shelf.ts'
 import { askThread, startThreads } from './threads.ts'
@@ -45,9 +45,7 @@ export async function could(): Promise<void> {
   const times = timesOn(shelf)
   print('could-do-40x30x60x10', median(times), 'ms')
   print('could-do-40x30x60x10-worst-job', Math.max(...times), 'ms')
-  // One job with every set-up that could be put together of them, whether it can be connected or not.
-  const setUpCount = Object.values(counts).reduce((product, count) => product * count, 1)
-  const plain = median(timed(() => plainBoard(demo.jobs.slice(0, 1), setUpCount)).slice(1))
+  const plain = plainMs(demo.jobs.slice(0, 1), Object.values(counts))
   print('could-do-40x30x60x10-plain-arithmetic', plain, 'ms')
   print('could-do-40x30x60x10-worst-job-over-plain-arithmetic', Math.max(...times) / plain, 'times')
   print('could-do-40-unlike-x30x60x10-worst-job', Math.max(...timesOn(unlike(shelf))), 'ms')

@@ -1,7 +1,7 @@
 /** What a purchase comes to and what a job counts, against small examples worked by hand. */
 import highsLoader from 'highs'
 import { beforeAll, describe, expect, it } from 'vitest'
-import { findsNothing, item, job, problem, way } from '../testing/paperKit.ts'
+import { counted, findsNothing, item, job, problem, way } from '../testing/paperKit.ts'
 import { cheapestKit, choose, decidingPrices, kitWith, neededBy, solved, weightsOf } from './kit.ts'
 import type { KitJob, KitWay } from './kitProblem.ts'
 import { Needless } from './needless.ts'
@@ -130,25 +130,18 @@ describe('the choice under a limit', () => {
     expect(choose(problem(items, jobs), findsNothing, { budget: 50 })).toBeNull()
     expect(cheapestKit(problem(items, jobs), findsNothing)).toBeNull()
     // The first question was answered, the second was not.
-    let asked = 0
-    const once: Solve = (program) => ((asked += 1) === 1 ? solve(program) : findsNothing(program))
-    expect(choose(problem(items, jobs), once, { budget: 50 })).toBeNull()
-    expect(asked).toBe(2)
+    const once = counted(solve, (found, question) => (question === 1 ? found : { ...found, values: null }))
+    expect(choose(problem(items, jobs), once.solve, { budget: 50 })).toBeNull()
+    expect(once.asked()).toBe(2)
   })
 
   it('says how much could still be saved where it is not proven: of two questions the more', () => {
-    const unproven =
-      (bounds: readonly number[]): Solve =>
-      (program) => {
-        const found = solve(program)
-        const bound = found.objective * (bounds[asked] ?? 1)
-        asked += 1
-        return { ...found, bound, isProven: bound === found.objective }
-      }
-    let asked = 0
     const proofOf = (budget: number | undefined, ...bounds: number[]) => {
-      asked = 0
-      return choose(problem(items, jobs), unproven(bounds), budget === undefined ? {} : { budget })?.proof
+      const unproven = counted(solve, (found, question) => {
+        const bound = found.objective * (bounds[question - 1] ?? 1)
+        return { ...found, bound, isProven: bound === found.objective }
+      })
+      return choose(problem(items, jobs), unproven.solve, budget === undefined ? {} : { budget })?.proof
     }
     expect(proofOf(undefined, 0.75)).toEqual({ isProven: false, gap: 0.25 })
     expect(proofOf(undefined, 1)).toEqual({ isProven: true, gap: 0 })

@@ -4,6 +4,7 @@ import { describe, expect, it } from 'vitest'
 import { costOf } from '../fit/cost.ts'
 import { partsOf } from '../fit/document.ts'
 import { fitJob, sidesOf } from '../fit/fit.ts'
+import type { PowerSource } from '../kinds/equipment.ts'
 import { demoInput, demoShop } from '../testing/samples.ts'
 import { choose } from './kit.ts'
 import { kitProblemOf, type KitQuestion, KitSearch } from './kitProblem.ts'
@@ -16,6 +17,12 @@ const planned = demo.jobs.filter(({ state }) => state === 'planned')
 const ask = (question: Partial<KitQuestion>) =>
   kitProblemOf({ shop: demo.shop, shelf: demo, setUps: demo.setUps, jobs: planned, ...question })
 const whole = () => ask({ seeksAll: true })
+/** By the only machine that is lent. */
+const heath = demo.setUps.filter(({ id }) => id === 'heath-stick')
+const withHeath = (part: Partial<PowerSource>) => ({
+  ...demo,
+  powerSources: demo.powerSources.map((one) => (one.id === 'heath-300' ? { ...one, ...part } : one)),
+})
 const jobOf = (id: string) => planned.filter((one) => one.id === id)
 
 describe('ways to do a job', () => {
@@ -48,7 +55,6 @@ describe('ways to do a job', () => {
   })
 
   it('may rent a machine by the day instead of buying it', () => {
-    const heath = demo.setUps.filter(({ id }) => id === 'heath-stick')
     const [fork] = ask({ jobs: jobOf('loader-fork'), setUps: heath }).jobs
     const [bought, rented] = fork?.ways.toSorted((a, b) => a.costPerRun - b.costPerRun) ?? []
     expect(bought).toMatchObject({ needs: ['powerSource heath-300'], rents: null })
@@ -58,7 +64,6 @@ describe('ways to do a job', () => {
   })
 
   it('are rented for every day that is begun', () => {
-    const heath = demo.setUps.filter(({ id }) => id === 'heath-stick')
     const rent = (shiftHours: number): number => {
       const shop = { ...demo.shop, assumptions: { ...demo.shop.assumptions, shiftHours } }
       const [fork] = ask({ shop, jobs: jobOf('loader-fork'), setUps: heath }).jobs
@@ -75,13 +80,7 @@ describe('ways to do a job', () => {
   })
 
   it('only rent a machine that has no price, and have nothing of one that is not lent either', () => {
-    const heath = demo.setUps.filter(({ id }) => id === 'heath-stick')
-    const lent = (rentPerDay: number | null) => ({
-      ...demo,
-      powerSources: demo.powerSources.map((one) =>
-        one.id === 'heath-300' ? { ...one, price: null, rentPerDay } : one,
-      ),
-    })
+    const lent = (rentPerDay: number | null) => withHeath({ price: null, rentPerDay })
     const rented = ask({ shelf: lent(95), jobs: jobOf('loader-fork'), setUps: heath })
     expect(rented.jobs[0]?.ways).toMatchObject([{ needs: [], rents: 'powerSource heath-300' }])
     expect(rented.items).toEqual([])
@@ -94,12 +93,8 @@ describe('ways to do a job', () => {
   })
 
   it('rent nothing that is owned, and no machine with a holder that has no price', () => {
-    const heath = demo.setUps.filter(({ id }) => id === 'heath-stick')
     const jobs = jobOf('loader-fork')
-    const owned = demo.powerSources.map((one) =>
-      one.id === 'heath-300' ? { ...one, held: 'owned' as const } : one,
-    )
-    const [fork] = ask({ shelf: { ...demo, powerSources: owned }, jobs, setUps: heath }).jobs
+    const [fork] = ask({ shelf: withHeath({ held: 'owned' }), jobs, setUps: heath }).jobs
     expect(fork?.ways).toMatchObject([{ needs: [], rents: null }])
     const guns = demo.guns.map((one) =>
       one.id === 'holder-200' ? { ...one, held: 'candidate' as const, price: null } : one,
@@ -108,9 +103,7 @@ describe('ways to do a job', () => {
   })
 
   it('have none by a set-up that lacks a part, which comes nearest to nothing either', () => {
-    const lacking = demo.setUps
-      .filter(({ id }) => id === 'heath-stick')
-      .map((one) => ({ ...one, gunId: 'no-such-holder' }))
+    const lacking = heath.map((one) => ({ ...one, gunId: 'no-such-holder' }))
     const { jobs, undoable } = ask({ jobs: jobOf('loader-fork'), setUps: lacking })
     expect([jobs, undoable.map(({ nearest }) => nearest)]).toEqual([[], [null]])
   })

@@ -1,7 +1,7 @@
 /** What there is to know about a kit, against small examples worked by hand. */
 import highsLoader from 'highs'
 import { beforeAll, describe, expect, it } from 'vitest'
-import { findsNothing, item, job, problem, way } from '../testing/paperKit.ts'
+import { counted, findsNothing, item, job, problem, way } from '../testing/paperKit.ts'
 import { type KitItem, type KitJob, withoutBeaten } from './kitProblem.ts'
 import type { Solve } from './solve.ts'
 import { solveWith } from './solve.ts'
@@ -63,11 +63,7 @@ describe('the kits that come next', () => {
   })
 
   it('are the three cheapest of many, each looked at once', () => {
-    let asked = 0
-    const counting: Solve = (program, told) => {
-      asked += 1
-      return solve(program, told)
-    }
+    const counting = counted(solve)
     // The dearest first: what is tried first is not what comes next.
     const [a, b] = ['a', 'b'].map((letter) =>
       [300, 130, 100].map((price, at) => item(`${letter}${at}`, price + (letter === 'a' ? 0 : 5))),
@@ -75,14 +71,14 @@ describe('the kits that come next', () => {
     const jobs = [a ?? [], b ?? []].map((machines, at) =>
       job(`job ${at}`, 1, ...machines.map(({ key }) => way(key, 1, [key]))),
     )
-    const { best, next } = studyOf([...(a ?? []), ...(b ?? [])], jobs, {}, counting)
+    const { best, next } = studyOf([...(a ?? []), ...(b ?? [])], jobs, {}, counting.solve)
     expect(best && said([best])).toEqual([[207, 'a2', 'b2']])
     expect(said(next)).toEqual([
       [237, 'a1', 'b2'],
       [237, 'a2', 'b1'],
       [267, 'a1', 'b1'],
     ])
-    expect(asked).toBeLessThanOrEqual(10)
+    expect(counting.asked()).toBeLessThanOrEqual(10)
   })
 
   it('are none that is one before with something beside, at the same cost', () => {
@@ -298,13 +294,9 @@ describe('what a job changes', () => {
       worthPerRun,
     })
     const asks = (...jobs: KitJob[]): number => {
-      let asked = 0
-      const counting: Solve = (program, told) => {
-        asked += 1
-        return solve(program, told)
-      }
-      studyOf([item('m', 100), item('n', 90)], jobs, {}, counting)
-      return asked
+      const counting = counted(solve)
+      studyOf([item('m', 100), item('n', 90)], jobs, {}, counting.solve)
+      return counting.asked()
     }
     const one = asks(alike('a', 2, null), alike('b', 3, null))
     expect(asks(alike('a', 2, null), alike('b', 2, null))).toBe(one - 1)
@@ -317,14 +309,10 @@ describe('how far it is sure of itself', () => {
   const jobs = [job('frame', 1, way('m', 5, ['m']), way('n', 5, ['n'])), job('tray', 1, way('old', 3))]
   const others = [job('boom', 1, way('n', 1, ['n']))]
   /** Unproven from one question on. */
-  const unprovenFrom = (first: number): Solve => {
-    let asked = 0
-    return (program, told) => {
-      const found = solve(program, told)
-      asked += 1
-      return asked < first ? found : { ...found, isProven: false, bound: found.objective / 2 }
-    }
-  }
+  const unprovenFrom = (first: number): Solve =>
+    counted(solve, (found, question) =>
+      question < first ? found : { ...found, isProven: false, bound: found.objective / 2 },
+    ).solve
 
   it('is not, of anything, where the best itself is not proven', () => {
     const { proof, worth, next, jobs: rows, others: more } = studyOf(items, jobs, { others }, unprovenFrom(1))
@@ -396,13 +384,8 @@ describe('the frontier', () => {
   })
 
   it('ends where nothing more is found', () => {
-    let asked = 0
-    const twice: Solve = (program) => {
-      asked += 1
-      const found = solve(program)
-      return asked < 3 ? found : { ...found, values: null }
-    }
-    expect(frontierOf(ladder(5), twice).map(({ done }) => done)).toEqual([0, 1, 2])
-    expect(asked).toBe(3)
+    const twice = counted(solve, (found, question) => (question < 3 ? found : { ...found, values: null }))
+    expect(frontierOf(ladder(5), twice.solve).map(({ done }) => done)).toEqual([0, 1, 2])
+    expect(twice.asked()).toBe(3)
   })
 })

@@ -1,5 +1,5 @@
 /** A small kit to work out on paper: things to buy at a price, and jobs with the ways that need them. */
-import type { Solve } from '../purchase/solve.ts'
+import type { Solve, Solved } from '../purchase/solve.ts'
 import {
   type KitItem,
   type KitJob,
@@ -49,11 +49,26 @@ export const problem = (items: readonly KitItem[], jobs: readonly KitJob[]): Kit
   isWhole: true,
 })
 
-/** A solver that has no time. */
-export const findsNothing: Solve = () => ({
+const NOTHING_FOUND: Solved = {
   values: null,
   objective: Infinity,
   bound: 0,
   isProven: false,
   isInfeasible: false,
-})
+}
+/** A solver that has no time. */
+export const findsNothing: Solve = () => NOTHING_FOUND
+
+/**
+ * A solver that counts its questions.
+ * @param found of what was solved, what is said to be found; the first question is 1
+ */
+export function counted(solve: Solve, found: (solved: Solved, question: number) => Solved = (one) => one) {
+  let questions = 0
+  const counting: Solve = (program, told) => {
+    const solved = solve(program, told)
+    questions += 1
+    return found(solved, questions)
+  }
+  return { solve: counting, asked: () => questions }
+}

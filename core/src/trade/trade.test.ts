@@ -126,33 +126,26 @@ describe('passes (common practice, no source)', () => {
     expect(passes(11 / 32, 'fcaw-g')).toBe(1)
     expect(passes(11 / 32, 'gmaw-short')).toBe(2)
   })
+  /** A 1/2 in bevel whose lower half is a root face. */
+  const halfFaced = (part: Partial<Joint>): Joint =>
+    newJoint('bevel', {
+      kind: 'bevel',
+      thicknessAMm: 12.7,
+      thicknessBMm: 12.7,
+      rootFaceMm: 6,
+      includedAngleDeg: 80,
+      lengthMm: 100,
+      ...part,
+    })
   it('a root that is shut takes its pass like one that is just open', () => {
-    // By stick upwards in a 1/2 in bevel whose lower half is a root face.
-    const root = (rootGapMm: number) =>
-      newJoint('bevel', {
-        kind: 'bevel',
-        thicknessAMm: 12.7,
-        thicknessBMm: 12.7,
-        rootFaceMm: 6,
-        rootGapMm,
-        includedAngleDeg: 80,
-        position: 'vertical-up',
-        lengthMm: 100,
-      })
+    // By stick upwards.
+    const root = (rootGapMm: number) => halfFaced({ rootGapMm, position: 'vertical-up' })
     expect(passesOf(root(0), 'smaw', null, r)).toBe(passesOf(root(0.1), 'smaw', null, r))
   })
   it('a root that is shut takes a bead of 1 mm in its face: two thirds of one that is 1.5 mm open', () => {
     // By TIG in layers of less than 3 mm; the face is 6 mm high. Common practice, no source.
     const rootMm2 = (rootGapMm: number): number => {
-      const bevel = newJoint('bevel', {
-        kind: 'bevel',
-        thicknessAMm: 12.7,
-        thicknessBMm: 12.7,
-        rootFaceMm: 6,
-        rootGapMm,
-        includedAngleDeg: 80,
-        lengthMm: 100,
-      })
+      const bevel = halfFaced({ rootGapMm })
       const { root, fill } = sharedMetalG(bevel, 'gtaw-dc', 100, null, r)
       expect(root + fill).toBeCloseTo(100, 9)
       return (root * weldAreaMm2(bevel, r)) / 100
