@@ -1,4 +1,6 @@
+import { fileURLToPath } from 'node:url'
 import vue from '@vitejs/plugin-vue'
+import { build } from 'esbuild'
 import { defineConfig } from 'vitest/config'
 import vuetify from 'vite-plugin-vuetify'
 
@@ -15,13 +17,33 @@ const TWO_SERVERS = [
 /** Generous: a busy machine is slow, not wrong. */
 const PATIENCE_MS = 300_000
 
+const CORE = fileURLToPath(new URL('.data/tests/core.mjs', import.meta.url))
+/**
+ * For whoever uses core it is one file, as Node runs it: every project, and every file of the page's stores, would read and
+ * begin its four hundred modules anew. Who watches has the modules themselves.
+ */
+const OF_CORE = process.argv.includes('run') ? { '@brannik/core': CORE } : {}
+if ('@brannik/core' in OF_CORE)
+  await build({
+    entryPoints: [fileURLToPath(new URL('core/src/index.ts', import.meta.url))],
+    outfile: CORE,
+    bundle: true,
+    format: 'esm',
+    platform: 'node',
+    packages: 'external',
+    sourcemap: 'inline',
+    logLevel: 'warning',
+  })
+const NODE_READS_CORE = [/\.data\/tests\/core\.mjs$/]
+
 const PAGE = {
   plugins: [vue(), vuetify({ autoImport: true })],
+  resolve: { alias: OF_CORE },
   test: {
     root: 'web',
     environment: 'happy-dom',
     setupFiles: ['src/testing/engineHere.ts', '../core/src/testing/seed.ts'],
-    server: { deps: { inline: ['vuetify'] } },
+    server: { deps: { inline: ['vuetify'], external: NODE_READS_CORE } },
     testTimeout: PATIENCE_MS,
     benchmark: { include: [] },
   },
@@ -66,8 +88,10 @@ export default defineConfig({
         },
       },
       {
+        resolve: { alias: OF_CORE },
         test: {
           name: 'server',
+          server: { deps: { external: NODE_READS_CORE } },
           // Each file has its server and its database; what the modules hold is their own.
           isolate: false,
           root: 'server',
@@ -80,8 +104,10 @@ export default defineConfig({
         },
       },
       {
+        resolve: { alias: OF_CORE },
         test: {
           name: 'stand-ins',
+          server: { deps: { external: NODE_READS_CORE } },
           testTimeout: PATIENCE_MS,
           root: 'stand-ins',
           setupFiles: ['../core/src/testing/seed.ts'],
@@ -102,8 +128,10 @@ export default defineConfig({
       },
       {
         // What passes with one server must pass with two processes on one database behind a proxy.
+        resolve: { alias: OF_CORE },
         test: {
           name: 'two-servers',
+          server: { deps: { external: NODE_READS_CORE } },
           isolate: false,
           root: 'server',
           globalSetup: ['src/prepareTests.ts'],
