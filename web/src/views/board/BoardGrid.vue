@@ -55,7 +55,7 @@ const rows = useVirtualizer(
     estimateSize: (index: number) => row.value + (leadOf(index) === '' ? 0 : LEAD),
     getScrollElement: () => scroller.value,
     observeElementOffset: observe,
-    overscan: 3,
+    overscan: 2,
     paddingStart: HEAD.value,
     scrollPaddingStart: HEAD.value,
   })),

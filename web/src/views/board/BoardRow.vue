@@ -63,11 +63,15 @@ const isPlanned = ({ shown }: Placed): boolean => shown !== null && model.isPlan
 // Of the job alone: not asked again with every column that comes into sight.
 const late = computed(() => isOverdue(job))
 const written = computed(() => ({ due: due(job), words: words(job) }))
-/** What a cell is called before what is written in it. */
-function label({ column, shown }: Placed): string {
+const headOf = (one: Placed): string => (!one.shown ? '…' : isCommon(one) ? '' : one.shown.head)
+/** What a cell is called, with all that is written in it: said of the cell, it takes no element of its own to draw. */
+function label(one: Placed): string {
+  const { column, shown } = one
   const which =
     model.columns.length > 0 && column.group === '' ? `${column.name}, ${column.note}` : column.name
-  return `${job.name}, ${which}: ${shown ? verdictText(workspace.speech, shown.tone) : 'not calculated yet'}`
+  const verdict = shown ? verdictText(workspace.speech, shown.tone) : 'not calculated yet'
+  const said = [verdict, headOf(one), shown?.way, shown?.first].filter(Boolean).join(' ')
+  return `${job.name}, ${which}: ${said}`
 }
 </script>
 
@@ -99,12 +103,12 @@ function label({ column, shown }: Placed): string {
       ]"
       :data-at="`${row} ${one.at}`"
       :aria-colindex="one.at + 2"
+      :aria-label="label(one)"
       :aria-selected="one.at === here"
       :tabindex="one.at === here ? 0 : -1"
       :style="{ left: `${left + one.at * width}px` }"
     >
-      <span class="visually-hidden">{{ label(one) }}{{ ' ' }}</span>
-      <span class="head">{{ one.shown ? (isCommon(one) ? '' : one.shown.head) : '…' }}{{ ' ' }}</span>
+      <span class="head">{{ headOf(one) }}{{ ' ' }}</span>
       <span v-if="one.shown?.way" class="way">{{ one.shown.way }}{{ ' ' }}</span>
       <span v-if="one.shown?.first" class="first">{{ one.shown.first }}</span>
     </div>
