@@ -16,6 +16,7 @@ import { PROCESSES } from '../reference/processes.ts'
 import type { Verdict } from '../model/verdict.ts'
 import { type AllSaid, OF_THE_WHOLE, placesOf } from './judge.ts'
 import { alike, Options } from './options.ts'
+import { RuledOut } from './ruledOut.ts'
 import { SetUpSearch, type Stock } from './setUpSearch.ts'
 import { SetsByCluster, SmallParts } from './smallParts.ts'
 import { type Cables, NO_CABLES } from './stations.ts'
@@ -68,7 +69,9 @@ export interface Seeking {
 interface OfSetUps {
   readonly said: AllSaid
   readonly sets: SetsByCluster
+  readonly ruledOut: RuledOut
 }
+const nothingYet = (): OfSetUps => ({ said: new Map(), sets: new SetsByCluster(), ruledOut: new RuledOut() })
 
 export class Ground implements Stock {
   readonly options: Options
@@ -142,9 +145,10 @@ export class Ground implements Stock {
     const known = searches.get(set)
     if (known) return known
     const key = `${pair.process} ${set}`
-    const { said, sets } = this.#ofSetUps.get(key) ?? { said: new Map(), sets: new SetsByCluster() }
-    this.#ofSetUps.set(key, { said, sets })
-    const search = new SetUpSearch(this, demand, said)
+    const ofSetUps = this.#ofSetUps.get(key) ?? nothingYet()
+    this.#ofSetUps.set(key, ofSetUps)
+    const { said, sets, ruledOut } = ofSetUps
+    const search = new SetUpSearch(this, demand, said, ruledOut)
     const made = { search, small: new SmallParts(search, sets) }
     searches.set(set, made)
     return made

@@ -138,10 +138,15 @@ export class Judge {
 
   /**
    * @param before the set-up that a part is put into
+   * @param forGood hears of each part that fails whatever the job is, with the places that decide it
    * @returns what tells the worst that is said of a part by criteria that need no other part to be chosen first; what
    *   stays unknown does not do the job either
    */
-  at(slot: Slot, before: Capability): (item: SlotItems[Slot]) => Verdict {
+  at(
+    slot: Slot,
+    before: Capability,
+    forGood?: (item: SlotItems[Slot], slots: readonly Slot[]) => void,
+  ): (item: SlotItems[Slot]) => Verdict {
     const { process } = before
     // Which places are needed depends on source and gun: with them some criteria wait for each part.
     const decides = slot === 'powerSource' || slot === 'gun'
@@ -170,10 +175,14 @@ export class Judge {
         said.set(looked, verdict)
         return verdict
       }
+      const fails = ({ looks: { isOfSetUp, slots } }: Asked): Verdict => {
+        if (isOfSetUp) forGood?.(item, slots)
+        return 'fails'
+      }
       let worst: Verdict = 'fits'
       for (const asked of now) {
         const verdict = worstOf(asked)
-        if (verdict === 'fails') return 'fails'
+        if (verdict === 'fails') return fails(asked)
         if (verdict === 'tight') worst = 'tight'
       }
       if (maybe.length === 0) return worst
@@ -181,7 +190,7 @@ export class Judge {
       for (const asked of maybe) {
         if (!isSettled(asked.looks.slots, before, slot, neededWith)) continue
         const verdict = worstOf(asked)
-        if (verdict === 'fails') return 'fails'
+        if (verdict === 'fails') return fails(asked)
         if (verdict === 'tight') worst = 'tight'
       }
       return worst

@@ -13,6 +13,7 @@ import type { Circuit, Gas, SupplyRating } from '../kinds/equipment.ts'
 import type { Verdict } from '../model/verdict.ts'
 import { type AllSaid, Judge } from './judge.ts'
 import { type Option, type Options, type Spent, TIGHT, together } from './options.ts'
+import type { RuledOut } from './ruledOut.ts'
 
 /** Where parts and their costs come from. */
 export interface Stock {
@@ -82,11 +83,15 @@ export class SetUpSearch {
   readonly #mayGo = new Map<readonly (readonly Option[])[], readonly (readonly Option[])[]>()
   readonly #wentLast = new Map<Slot, SlotItems[Slot]>()
 
-  /** @param ofSetUps what criteria say that are the same for every job, kept from search to search */
+  /**
+   * @param ofSetUps what criteria say that are the same for every job, kept from search to search
+   * @param ruledOut what fails by these, whatever it is put together with
+   */
   constructor(
     readonly stock: Stock,
     readonly demand: Demand,
     ofSetUps: AllSaid,
+    readonly ruledOut: RuledOut,
   ) {
     this.judge = new Judge(demand, ofSetUps)
   }
@@ -195,7 +200,8 @@ export class SetUpSearch {
     isHopeless: (spent: Spent, item: SlotItems[Slot]) => boolean,
     go: (option: Option, then: Spent) => void,
   ): void {
-    const judge = this.judge.at(slot, capability)
+    const out = this.ruledOut.at(slot, capability)
+    const judge = this.judge.at(slot, capability, out?.add)
     const circuits = slot === 'circuit' ? new CircuitsTaken(capability) : null
     const take = (branch: Branch): void => {
       const { option, then } = branch
@@ -206,6 +212,7 @@ export class SetUpSearch {
     for (const group of this.#groupsOf(slot, capability)) {
       const tight: Branch[] = []
       for (const option of this.#likeliest(slot, group)) {
+        if (out?.has(option.item)) continue
         const atBest = together(before, option.spent)
         if (isHopeless(atBest, option.item) || circuits?.isBeaten(option, before.isTight)) continue
         const then = this.taken(atBest, judge(option.item))
@@ -216,5 +223,6 @@ export class SetUpSearch {
       }
       for (const branch of tight) take(branch)
     }
+    if (slot === 'feeder') this.ruledOut.withFeeders(capability, this.stock.options.of('feeder'))
   }
 }
