@@ -83,6 +83,24 @@ describe('loading', () => {
     expect(asked).toBe(1)
   })
 
+  it('looks soon at what was used, but not once the page is parked', async () => {
+    const { workspace } = await demoWorkspace()
+    const [answers, looked] = [fetch, vi.fn()]
+    vi.stubGlobal('fetch', (path: string, init?: RequestInit) => {
+      if (path === '/api/ledger/balances') looked()
+      return answers(path, init)
+    })
+    await workspace.load()
+    workspace.park()
+    await vi.advanceTimersByTimeAsync(60_000)
+    await vi.dynamicImportSettled()
+    expect(looked).not.toHaveBeenCalled()
+    await workspace.load()
+    await vi.advanceTimersByTimeAsync(60_000)
+    await vi.dynamicImportSettled()
+    expect(looked).toHaveBeenCalledOnce()
+  })
+
   it('lays a draft over what the server has, and saves it', async () => {
     const { workspace, sent } = await demoWorkspace()
     keepDraft('jobs/press-frame', { record: { ...frame(), quantity: 11 }, version: 1 })

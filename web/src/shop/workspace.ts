@@ -53,19 +53,24 @@ export const useWorkspace = defineStore('workspace', () => {
   const lookAtUsed = (): Promise<void> => import('./used.ts').then(({ followUsed }) => followUsed(used))
   const isLoadedAgain = ref(false)
   let again: ReturnType<typeof setTimeout> | undefined
+  let lookingSoon: ReturnType<typeof setTimeout> | undefined
+  const waitNoMore = (): void => {
+    clearTimeout(again)
+    clearTimeout(lookingSoon)
+  }
   const load = (): Promise<void> => {
     state.value = 'loading'
     return tryToLoad(AGAIN_MS)
   }
   async function tryToLoad(nextMs: number): Promise<void> {
-    clearTimeout(again)
+    waitNoMore()
     forgetOwner()
     try {
       // Before the lists are asked for: what changes after it is told.
       const [position] = await Promise.all([sync.position(), session.find()])
       if (session.isSignedOut) return
       state.value = (await sync.load(position)) ? 'ready' : 'empty'
-      if (state.value === 'ready') setTimeout(() => void lookAtUsed(), SOON_MS)
+      if (state.value === 'ready') lookingSoon = setTimeout(() => void lookAtUsed(), SOON_MS)
       aside.value = asideDrafts()
     } catch (error) {
       failure.value = reasonOf(error)
@@ -76,7 +81,7 @@ export const useWorkspace = defineStore('workspace', () => {
     }
   }
   function park(): void {
-    clearTimeout(again)
+    waitNoMore()
     sync.park()
   }
 
