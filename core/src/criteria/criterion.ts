@@ -206,6 +206,8 @@ export function verdictOf(
 }
 
 interface Measured {
+  /** Where something else than the margin decides. */
+  readonly verdict?: Verdict
   readonly code?: string
   readonly params?: Params
   readonly demand: number
@@ -240,7 +242,7 @@ export function measured(capability: Capability, criterion: string, of: Measured
   return {
     criterion,
     group: null,
-    verdict: verdictOf(capability, marginPct, of.isLimit === true),
+    verdict: of.verdict ?? verdictOf(capability, marginPct, of.isLimit === true),
     code: of.code ?? 'measured',
     params: of.params ?? NOTHING,
     demand,

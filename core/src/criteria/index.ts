@@ -5,7 +5,7 @@ import type { Slot } from '../kinds/slots.ts'
 import type { Demand } from '../demand/demand.ts'
 import type { ProcessId } from '../model/process.ts'
 import { PROCESS_IDS } from '../model/process.ts'
-import { type Verdict, worseOf } from '../model/verdict.ts'
+import { type Verdict, VERDICTS, worseOf } from '../model/verdict.ts'
 import { PROCESSES } from '../reference/processes.ts'
 import { isConsequence, PARTS_CHOSEN } from './chosen.ts'
 import type { Assessment, Criterion, Mend } from './criterion.ts'
@@ -97,6 +97,17 @@ const isOfSupply = ({ slots, isOfSetUp, isOfWork }: Criterion): boolean =>
   slots.includes('powerSource')
 const OF_SUPPLY = CRITERIA.map(isOfSupply)
 
+/** Answers that are kept for most cells of a board come first: the work's, the set-up's, then the supply's. */
+const keptFor = (criterion: Criterion): number => {
+  if (criterion.isOfWork === true) return 0
+  if (criterion.isOfSetUp === true) return 1
+  return isOfSupply(criterion) ? 2 : 3
+}
+/** Every place of the list, in the order in which a verdict alone is found soonest. */
+const SOONEST: readonly number[] = CRITERIA.map((criterion, at) => [keptFor(criterion), at] as const)
+  .sort(([a], [b]) => a - b)
+  .map(([, at]) => at)
+
 function foundOfSetUp(capability: Capability): Found {
   let found = ofSetUps.get(capability)
   if (!found) ofSetUps.set(capability, (found = []))
@@ -167,6 +178,46 @@ export function asks(capability: Capability, demand: Demand | null): (at: number
     if (kept) kept[at] = made
     return made
   }
+}
+
+/**
+ * The verdict alone, of a job with a set-up: what ends it at once is asked first.
+ * @example verdictAlone(capability, demand) === worstOf(assess(capability, demand)) // true
+ */
+export function verdictAlone(capability: Capability, demand: Demand): Verdict {
+  const ask = asks(capability, demand)
+  let worst: Verdict = 'fits'
+  for (const at of SOONEST) {
+    const verdict = ask(at)?.verdict
+    if (verdict === 'fails') return 'fails'
+    if (verdict !== undefined) worst = worseOf(worst, verdict)
+  }
+  return worst
+}
+
+const OF_WORK: readonly number[] = SOONEST.filter((at) => CRITERIA[at]?.isOfWork === true)
+/** @returns whether no set-up with this process and wire does the job, whatever else is in it */
+export function failsByWork(capability: Capability, demand: Demand): boolean {
+  const ask = asks(capability, demand)
+  return OF_WORK.some((at) => ask(at)?.verdict === 'fails')
+}
+
+/**
+ * How many criteria have the worst verdict of all that are asked.
+ * @param fewest beyond which nobody counts on
+ * @returns null where at least `fewest` fail
+ */
+export function countAgainst(capability: Capability, demand: Demand, fewest: number): number | null {
+  const ask = asks(capability, demand)
+  const counts: Record<Verdict, number> = { fits: 0, tight: 0, unknown: 0, fails: 0 }
+  for (const at of SOONEST) {
+    const verdict = ask(at)?.verdict
+    if (verdict === undefined) continue
+    counts[verdict] += 1
+    if (counts.fails >= fewest) return null
+  }
+  const worst = VERDICTS.reduce((one, other) => (counts[other] > 0 ? worseOf(one, other) : one), 'fits')
+  return counts[worst]
 }
 
 const PLACES = new Map(CRITERIA.map((criterion, at) => [criterion, at]))

@@ -68,19 +68,16 @@ export function measuredWithin(
 ): Assessment {
   const verdict = verdictOfCurrent(weld, carried)
   const isBelow = carried.highA < weld.wantedA
-  return {
-    ...measured(capability, criterion, {
-      code: verdict === 'tight' ? (isBelow ? 'slower' : 'above-low-end') : 'measured',
-      params: { ...params, least: figure(weld.lowA, 'A') },
-      demand: weld.wantedA,
-      capacity: carried.highA,
-      capacityLow: carried.lowA,
-      unit: 'A',
-      isLimit: true,
-      weldId: weld.joint.id,
-      pass: weld.pass,
-      source,
-    }),
+  return measured(capability, criterion, {
     verdict,
-  }
+    code: verdict === 'tight' ? (isBelow ? 'slower' : 'above-low-end') : 'measured',
+    params: { ...params, least: figure(weld.lowA, 'A') },
+    demand: weld.wantedA,
+    capacity: carried.highA,
+    capacityLow: carried.lowA,
+    unit: 'A',
+    weldId: weld.joint.id,
+    pass: weld.pass,
+    source,
+  })
 }

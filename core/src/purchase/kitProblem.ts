@@ -4,9 +4,8 @@ import { type Capability, capabilityOf } from '../capability/capability.ts'
 import { chosenOf } from '../capability/slots.ts'
 import { type Slot, SLOTS } from '../kinds/slots.ts'
 import type { Assessment } from '../criteria/criterion.ts'
-import { decide } from '../criteria/decide.ts'
 import { limitOf } from '../criteria/limit.ts'
-import { assess, worstOf } from '../criteria/index.ts'
+import { assess, countAgainst, failsByWork, verdictAlone, worstOf } from '../criteria/index.ts'
 import { type Demand, demandOf } from '../demand/demand.ts'
 import { partsOf } from '../fit/document.ts'
 import type { Guess } from '../fit/cost.ts'
@@ -112,6 +111,8 @@ export function withoutBeaten(ways: readonly KitWay[]): readonly KitWay[] {
 interface Column {
   readonly setUp: SetUp
   readonly capability: Capability
+  /** One with the same process and wire: most fall by these, and all that have the same at once. */
+  readonly like: Capability
   readonly needs: readonly string[]
   /** Rent a day of its source, where it is to be bought and somebody lends it. */
   readonly rent: { readonly key: string; readonly perDay: number } | null
@@ -143,12 +144,11 @@ function nearestOf(failing: readonly (readonly [Column, Demand])[]): Undoable['n
   let nearest: Undoable['nearest'] = null
   let fewest = Infinity
   for (const [{ setUp, capability }, demand] of failing) {
-    const criteria = assess(capability, demand)
-    const verdict = worstOf(criteria)
-    const against = criteria.filter((one) => one.verdict === verdict).length
-    if (against >= fewest) continue
+    const against = countAgainst(capability, demand, fewest)
+    if (against === null || against >= fewest) continue
     fewest = against
-    nearest = { setUpId: setUp.id, limit: limitOf(criteria, verdict) }
+    const criteria = assess(capability, demand)
+    nearest = { setUpId: setUp.id, limit: limitOf(criteria, worstOf(criteria)) }
   }
   return nearest
 }
@@ -167,6 +167,9 @@ export class KitSearch {
   readonly #ground: Ground
   readonly #rules: WayRules
   readonly #columns: readonly Column[]
+  /** By process and wire one set-up that has both. */
+  readonly #likes = new Map<string, Capability>()
+  readonly #noted = new Set<Column>()
 
   constructor(readonly question: WaysQuestion) {
     const { shop, shelf, setUps, counts = does, costEnd = 'most', withLibrary = true } = question
@@ -200,14 +203,24 @@ export class KitSearch {
       }
       needs.push(keyOf(slot, item))
     }
+    // What is used up is bought for the job: what is left in stock today is no limit over years.
+    const capability = capabilityOf(shop, setUp, { ...chosen, stock: [] })
     return {
       setUp,
-      // What is used up is bought for the job: what is left in stock today is no limit over years.
-      capability: capabilityOf(shop, setUp, { ...chosen, stock: [] }),
+      capability,
+      like: this.#likeOf(capability),
       needs,
       rent: source && perDay !== null ? { key: keyOf('powerSource', source), perDay } : null,
       isForSale,
     }
+  }
+
+  #likeOf(capability: Capability): Capability {
+    const key = `${capability.process.id} ${capability.wire?.id ?? ''}`
+    const known = this.#likes.get(key)
+    if (known) return known
+    this.#likes.set(key, capability)
+    return capability
   }
 
   #priceOf(slot: Slot, item: NonNullable<Capability[Slot]>): number | null {
@@ -248,15 +261,21 @@ export class KitSearch {
 
   #writtenWays(job: Job) {
     const { shop } = this.question
-    const demands = new Map<string, Demand>()
+    const asked = new Map<Capability, { readonly demand: Demand; readonly isOut: boolean }>()
+    const askedOf = (like: Capability) => {
+      const known = asked.get(like)
+      if (known) return known
+      const demand = demandOf(job, like.process.id, like.wire, shop)
+      const made = { demand, isOut: failsByWork(like, demand) }
+      asked.set(like, made)
+      return made
+    }
     const ways: KitWay[] = []
     const failing: (readonly [column: Column, demand: Demand])[] = []
     for (const column of this.#columns) {
-      const { setUp, capability, needs, rent, isForSale } = column
-      const key = `${setUp.process} ${capability.wire?.id ?? ''}`
-      const demand = demands.get(key) ?? demandOf(job, setUp.process, capability.wire, shop)
-      demands.set(key, demand)
-      const { verdict } = decide(capability, demand)
+      const { setUp, capability, like, needs, rent, isForSale } = column
+      const { demand, isOut } = askedOf(like)
+      const verdict = isOut ? 'fails' : verdictAlone(capability, demand)
       if (!this.#ground.counts(verdict)) {
         failing.push([column, demand])
         continue
@@ -265,7 +284,8 @@ export class KitSearch {
         const cost = wayCostOf(capability, demand, { verdict, rentPerDay }, this.#rules, this.#ground)
         return { setUpId: setUp.id, verdict, needs: keys, oneOf: [], rents, ...asCost(cost) }
       }
-      this.#note(capability, needs)
+      if (!this.#noted.has(column)) this.#note(capability, needs)
+      this.#noted.add(column)
       if (isForSale) ways.push(wayOf(needs, null, null))
       if (rent)
         ways.push(

@@ -17,6 +17,8 @@ export interface Row {
 export interface Program {
   readonly columns: readonly { readonly cost: number; readonly most: number; readonly isWhole: boolean }[]
   readonly rows: readonly Row[]
+  /** Whether the least with fractions allowed is mostly one of whole numbers: it is found in a quarter of the time. */
+  readonly isMostlyWhole?: boolean
 }
 
 /** Which jobs may be left undone, and what is sought then. */
@@ -167,5 +169,7 @@ export function programOf(
   }
   if (undone.is === 'at-most') bounded(undone.weight, ({ weight }) => weight)
   if (undone.is === 'count') bounded(jobs.length - undone.leastDone, ({ count }) => count)
-  return { columns, rows }
+  // What bounds a sum over items or jobs is met by a part of one; without it rows bind each item to each job by itself.
+  const isMostlyWhole = undone.is === 'none' && budget === undefined && !buysLarge
+  return { columns, rows, isMostlyWhole }
 }

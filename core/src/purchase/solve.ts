@@ -34,8 +34,17 @@ const NOTHING_TO_DO: Solved = {
   isProven: true,
   isInfeasible: false,
 }
+const NOTHING_MEETS: Solved = {
+  values: null,
+  objective: Infinity,
+  bound: 0,
+  isProven: false,
+  isInfeasible: true,
+}
 /** Below so many columns a program counts as small. */
 const FEW_COLUMNS = 2000
+/** What the solver itself takes for a whole number. */
+const NEARLY_WHOLE = 1e-6
 /** Differences below a cent in millions are none. */
 const SAME = 1e-7
 
@@ -57,13 +66,19 @@ export function progressOf(told: Told): Progress {
   }
 }
 
+const areWhole = (columns: Program['columns'], values: Float64Array): boolean =>
+  columns.every(({ isWhole }, at) => {
+    const value = values[at] ?? 0
+    return !isWhole || Math.abs(value - Math.round(value)) <= NEARLY_WHOLE
+  })
+
 /**
  * @param highs the solver, loaded by whoever has it
  * @param seconds after which the best so far is taken
  */
 export const solveWith =
   (highs: Highs, seconds: number): Solve =>
-  ({ columns, rows }, told) => {
+  ({ columns, rows, isMostlyWhole = false }, told) => {
     if (columns.length === 0) return NOTHING_TO_DO
     const starts = [0]
     const indices: number[] = []
@@ -86,19 +101,33 @@ export const solveWith =
         // A small one is solved sooner than it is looked through.
         presolve: columns.length < FEW_COLUMNS ? 'off' : 'choose',
       })
-      model.passModel({
-        numCols: columns.length,
-        numRows: rows.length,
-        colCost: columns.map(({ cost }) => cost),
-        colLower: columns.map(() => 0),
-        colUpper: columns.map(({ most }) => most),
-        rowLower: rows.map(({ least }) => bounded(least)),
-        rowUpper: rows.map(({ most }) => bounded(most)),
-        integrality: columns.map(({ isWhole }) =>
-          isWhole ? constants.variableType.integer : constants.variableType.continuous,
-        ),
-        matrix: { format: 'csr', numCols: columns.length, numRows: rows.length, starts, indices, values },
-      })
+      const pass = (withFractions: boolean): void => {
+        const { integer, continuous } = constants.variableType
+        model.passModel({
+          numCols: columns.length,
+          numRows: rows.length,
+          colCost: columns.map(({ cost }) => cost),
+          colLower: columns.map(() => 0),
+          colUpper: columns.map(({ most }) => most),
+          rowLower: rows.map(({ least }) => bounded(least)),
+          rowUpper: rows.map(({ most }) => bounded(most)),
+          integrality: columns.map(({ isWhole }) => (isWhole && !withFractions ? integer : continuous)),
+          matrix: { format: 'csr', numCols: columns.length, numRows: rows.length, starts, indices, values },
+        })
+      }
+      const { optimal, infeasible } = constants.modelStatus
+      if (isMostlyWhole) {
+        pass(true)
+        const { modelStatus } = model.run({})
+        // What nothing meets with fractions, nothing meets without.
+        if (modelStatus === infeasible) return NOTHING_MEETS
+        const { colValue } = model.getSolution()
+        if (modelStatus === optimal && areWhole(columns, colValue)) {
+          const objective = model.getObjectiveValue()
+          return { values: colValue, objective, bound: objective, isProven: true, isInfeasible: false }
+        }
+      }
+      pass(false)
       const tells = ({ data }: { readonly data: CallbackData }): undefined => {
         told?.(progressOf(data))
       }
@@ -107,19 +136,18 @@ export const solveWith =
         [constants.callbackType.mipLogging]: tells,
       }
       const { modelStatus } = model.run(told ? callbacks : {})
-      const { optimal, infeasible } = constants.modelStatus
+      if (modelStatus === infeasible) return NOTHING_MEETS
       const objective = model.getObjectiveValue()
       const isProven = modelStatus === optimal
-      const isInfeasible = modelStatus === infeasible
-      const found = isInfeasible ? null : model.getSolution().colValue
+      const found = model.getSolution().colValue
       const dual = Number(model.info.get('mip_dual_bound'))
       const bound = isProven ? objective : dual
       return {
-        values: found && Number.isFinite(objective) ? found : null,
+        values: Number.isFinite(objective) ? found : null,
         objective,
         bound: Number.isFinite(bound) ? bound : 0,
         isProven: isProven || Math.abs(objective - bound) <= SAME * Math.abs(objective),
-        isInfeasible,
+        isInfeasible: false,
       }
     })
   }
