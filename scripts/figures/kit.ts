@@ -17,7 +17,7 @@ import { demo, growth, once, print } from './demo.ts'
 import { shelfOf } from './shelf.ts'
 
 /** The demo's machines again and again, each weaker or stronger and at another price. */
-function machinesToBuy(count: number): readonly PowerSource[] {
+export function machinesToBuy(count: number): readonly PowerSource[] {
   return Array.from({ length: count }, (_, n): PowerSource => {
     const one = demo.powerSources[n % demo.powerSources.length]
     if (!one) throw new Error('the demo has no machine')

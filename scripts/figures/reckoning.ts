@@ -31,6 +31,7 @@ import { board, largestJob, machineBoard } from './board.ts'
 import { could } from './could.ts'
 import { demo, growth, median, once, print, timed } from './demo.ts'
 import { kit } from './kit.ts'
+import { writtenKit } from './writtenKit.ts'
 import { practiceResiduals } from '../../core/src/testing/practiceSettings.ts'
 
 /** A month of 200 jobs of 20 welds: what each leaves for the next, and where each wire, gas and tungsten ends. */
@@ -247,6 +248,7 @@ largestJob()
 oneCell()
 power()
 await could()
+await writtenKit()
 await kit()
 
 // How far the model's starting settings are off everyday practice.
