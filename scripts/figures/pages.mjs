@@ -257,20 +257,23 @@ const KNOWS_MARKS = 'globalThis.__name ??= (marked) => marked'
 export async function checkerFindings(browser, address) {
   const { violations } = await import('../../e2e/axe.ts')
   const { OPENED, take, VIEWS } = await import('../../e2e/views.ts')
+  const context = await browser.newContext({ bypassCSP: true })
+  await context.addInitScript(KNOWS_MARKS)
+  const page = await context.newPage()
   const found = []
-  for (const colorScheme of ['light', 'dark']) {
-    const context = await browser.newContext({ colorScheme, bypassCSP: true })
-    await context.addInitScript(KNOWS_MARKS)
-    const page = await context.newPage()
-    const opened = [...VIEWS.map((path) => ({ what: path, path, steps: [] })), ...OPENED]
-    for (const { what, path, steps } of opened) {
-      await page.goto(new URL(path, address).href)
-      await page.getByRole('heading', { level: 1 }).waitFor()
-      await take(page, steps)
+  const opened = [...VIEWS.map((path) => ({ what: path, path, steps: [] })), ...OPENED]
+  for (const { what, path, steps } of opened) {
+    await page.goto(new URL(path, address).href)
+    await page.getByRole('heading', { level: 1 }).waitFor()
+    // Once: what a step begins has begun.
+    await take(page, steps)
+    for (const colorScheme of ['light', 'dark']) {
+      await page.emulateMedia({ colorScheme })
       for (const one of await violations(page)) found.push(`${what}, ${colorScheme}: ${one}`)
     }
-    await context.close()
+    await page.emulateMedia({ colorScheme: 'light' })
   }
+  await context.close()
   for (const one of found) process.stderr.write(`${one}\n`)
   print('axe-findings', found.length, 'findings')
 }
@@ -331,7 +334,9 @@ export async function largeBoard(browser, address) {
   await page.locator(KNOWN_CELL).first().waitFor()
   const { grid, cells } = await page.evaluate(() => globalThis.boardTimes)
   print('board-500x200-first-cells', cells - grid, 'ms')
-  await page.getByText(/still being worked out/).waitFor({ state: 'detached', timeout: 120_000 })
+  const toGo = page.getByText(/jobs to go/)
+  await toGo.waitFor()
+  await toGo.waitFor({ state: 'detached', timeout: 120_000 })
   print('board-500x200-whole', (await page.evaluate(() => performance.now())) - grid, 'ms')
   const scroll = () =>
     page.evaluate(async () => {

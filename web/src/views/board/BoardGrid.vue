@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { Job } from '@brannik/core'
+import type { Job, Speech } from '@brannik/core'
 import { useVirtualizer } from '@tanstack/vue-virtual'
 import { useMediaQuery } from '@vueuse/core'
 import { computed, nextTick, ref, watch } from 'vue'
@@ -7,7 +7,8 @@ import { useRouter } from 'vue-router'
 import BoardRow from './BoardRow.vue'
 import { observedBothWays } from './bothWays.ts'
 import { MARK_MASKS } from './markMasks.ts'
-import type { BoardColumn, BoardModel, Cells } from './boardModel.ts'
+import type { AnyCell, BoardColumn, BoardModel, Cells, Shown } from './boardModel.ts'
+import { useWorkspace } from '../../shop/workspace.ts'
 
 /** Jobs down, machines or set-ups across; only what is in sight is drawn, both ways. Walked by arrows as a table is. */
 const { jobs, columns, model, cells, pinned, due, isOverdue, groupOf, lines } = defineProps<{
@@ -28,6 +29,22 @@ const { jobs, columns, model, cells, pinned, due, isOverdue, groupOf, lines } = 
 }>()
 const at = defineModel<{ readonly row: number; readonly column: number }>({ required: true })
 const emit = defineEmits<{ open: []; pin: [columnId: string]; sort: [columnId: string] }>()
+
+const workspace = useWorkspace()
+/** A row that comes back into sight has its words. Other words of the shop are asked for anew. */
+const shown = computed((): BoardModel['shownOf'] => {
+  const known = new WeakMap<Speech, WeakMap<AnyCell, Shown>>()
+  return (cell, column) => {
+    const { speech } = workspace
+    const said = known.get(speech) ?? new WeakMap<AnyCell, Shown>()
+    known.set(speech, said)
+    const before = said.get(cell)
+    if (before) return before
+    const made = model.shownOf(cell, column)
+    said.set(cell, made)
+    return made
+  }
+})
 
 const LINE = 17
 const ABOVE_AND_BELOW = 18
@@ -225,6 +242,7 @@ defineExpose({ focus: () => go(at.value.row, at.value.column) })
           :row="line.index"
           :columns="columns"
           :model="model"
+          :shown="shown"
           :cells="cells.get(jobs[line.index]?.id ?? '')"
           :lead="leadOf(line.index)"
           :first="inSight.first"

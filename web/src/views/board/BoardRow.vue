@@ -8,13 +8,15 @@ import { type AnyCell, type BoardColumn, type BoardModel, commonReason, type Sho
  * One job of the board, with the cells of the columns in sight. A row of its own, and each cell drawn anew only when it
  * changed: scrolling past draws what comes into sight, and nothing else.
  */
-const { job, row, columns, model, cells, first, last, width, left, here, due, isOverdue, words } =
+const { job, row, columns, model, shown, cells, first, last, width, left, here, due, isOverdue, words } =
   defineProps<{
     job: Job
     /** Its place on the board. */
     row: number
     columns: readonly BoardColumn[]
     model: BoardModel
+    /** What is shown of a cell; asked once a cell, whichever row it stands in. */
+    shown: BoardModel['shownOf']
     /** By column; absent until they are worked out. */
     cells: ReadonlyMap<string, AnyCell> | undefined
     /** The name of the group that begins with this job; empty where none does. */
@@ -40,15 +42,9 @@ interface Placed {
   readonly at: number
   readonly shown: Shown | null
 }
-const known = new WeakMap<AnyCell, Shown>()
 function shownOf(column: BoardColumn): Shown | null {
   const cell = cells?.get(column.id)
-  if (!cell) return null
-  const before = known.get(cell)
-  if (before) return before
-  const shown = model.shownOf(cell, column)
-  known.set(cell, shown)
-  return shown
+  return cell ? shown(cell, column) : null
 }
 const placed = computed((): readonly Placed[] =>
   columns

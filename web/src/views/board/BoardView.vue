@@ -18,6 +18,7 @@ import { useRoute } from 'vue-router'
 import PickField from '../../components/PickField.vue'
 import PlaceHead from '../../components/PlaceHead.vue'
 import TypedField from '../../components/TypedField.vue'
+import { byName } from '../../byName.ts'
 import { dateFormat } from '../../dateFormat.ts'
 import { type Question, useAnswer } from '../../engine/useAnswer.ts'
 import { download } from '../../files/download.ts'
@@ -161,7 +162,6 @@ const doers = (job: Job): number =>
 const leastOf = (job: Job, key: 'workH' | 'cost'): number =>
   Math.min(...filtered.value.map((column) => cellAt(job, column)?.takes?.[key] ?? Infinity), Infinity)
 const compare = computed((): ((a: Job, b: Job) => number) => {
-  const byName = (a: Job, b: Job): number => a.name.localeCompare(b.name, undefined, { numeric: true })
   const { value: by } = order
   if (by === 'name') return byName
   if (by === 'due') return (a, b) => (a.dueOn ?? '9999').localeCompare(b.dueOn ?? '9999') || byName(a, b)
@@ -206,16 +206,18 @@ const groups = computed(
 )
 const groupOf = (job: Job): string => groups.value.get(job.id)?.[1] ?? ''
 
+const inOrder = computed(() =>
+  planned.value.toSorted(
+    (a, b) => (groups.value.get(a.id)?.[0] ?? 0) - (groups.value.get(b.id)?.[0] ?? 0) || compare.value(a, b),
+  ),
+)
+/** By what is known of the jobs alone, while cells are still worked out: they are looked at only where they decide. */
 const jobs = computed(() => {
   const matches = matcher(search.value)
-  return planned.value
+  return inOrder.value
     .filter((job) => which.value === 'all' || undone.value.has(job.id))
-    .filter((job) => used.hasJob(job, model.value, filtered.value, cells.value))
-    .filter((job) => matches(searchable(`${job.name} ${jobWords(job)}`)))
-    .toSorted(
-      (a, b) =>
-        (groups.value.get(a.id)?.[0] ?? 0) - (groups.value.get(b.id)?.[0] ?? 0) || compare.value(a, b),
-    )
+    .filter((job) => used.hasJob(job, model.value, filtered.value, () => cells.value))
+    .filter((job) => search.value === '' || matches(searchable(`${job.name} ${jobWords(job)}`)))
 })
 /**
  * By set-up, what does nothing in view is one line; but not what a job is planned with. While cells are worked out anew

@@ -29,8 +29,16 @@ export interface FiltersInUse {
   readonly count: ComputedRef<number>
   readonly clear: () => void
   readonly hasColumn: (column: BoardColumn) => boolean
-  /** @param columns those that are shown: a job is kept where one of them has such a cell */
-  readonly hasJob: (job: Job, model: BoardModel, columns: readonly BoardColumn[], cells: Cells) => boolean
+  /**
+   * @param columns those that are shown: a job is kept where one of them has such a cell
+   * @param cells asked for where a cell decides
+   */
+  readonly hasJob: (
+    job: Job,
+    model: BoardModel,
+    columns: readonly BoardColumn[],
+    cells: () => Cells,
+  ) => boolean
 }
 
 export function useFilters(today: string): FiltersInUse {
@@ -54,7 +62,7 @@ export function useFilters(today: string): FiltersInUse {
     hasJob(job, model, columns, cells) {
       if (filters.dueWithin !== null && !isDue(job.dueOn, filters.dueWithin, today)) return false
       if (!isOfCells.value) return true
-      const row = cells.get(job.id)
+      const row = cells().get(job.id)
       return columns.some(({ id }) => {
         const cell = row?.get(id)
         return cell !== undefined && hasCell(cell, model)

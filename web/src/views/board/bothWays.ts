@@ -1,6 +1,8 @@
 /**
  * One listener for a board that scrolls both ways. With one for each way the second would ask where the board is after the
- * first has changed it, and the browser would lay it out twice a frame.
+ * first has changed it, and the browser would lay it out twice a frame. It is told where the board is as if it rested:
+ * rows and columns have sizes of their own, so that there is nothing to measure once it stops, and nothing is drawn again
+ * while the same cells are in sight.
  */
 import type { Virtualizer } from '@tanstack/vue-virtual'
 
@@ -13,16 +15,13 @@ export function observedBothWays(): Observer {
   let stop: (() => void) | null = null
 
   function listenTo(element: HTMLElement): () => void {
-    const tell = (isScrolling: boolean) => (): void => {
+    const tell = (): void => {
       const { scrollLeft, scrollTop } = element
-      for (const [hear, isAcross] of heard) hear(isAcross ? scrollLeft : scrollTop, isScrolling)
+      for (const [hear, isAcross] of heard) hear(isAcross ? scrollLeft : scrollTop, false)
     }
-    const [moved, rested] = [tell(true), tell(false)]
-    element.addEventListener('scroll', moved, { passive: true })
-    element.addEventListener('scrollend', rested, { passive: true })
+    element.addEventListener('scroll', tell, { passive: true })
     return () => {
-      element.removeEventListener('scroll', moved)
-      element.removeEventListener('scrollend', rested)
+      element.removeEventListener('scroll', tell)
     }
   }
 

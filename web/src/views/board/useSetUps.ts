@@ -10,6 +10,7 @@ import {
   toBuyOf,
 } from '@brannik/core'
 import { computed } from 'vue'
+import { byName } from '../../byName.ts'
 import { useMoney } from '../../stores/useMoney.ts'
 import { usePrint } from '../../stores/usePrint.ts'
 import { useWorkspace } from '../../shop/workspace.ts'
@@ -56,10 +57,7 @@ export function useSetUps() {
         group: groupOf(setUp),
       }))
       .toSorted(
-        (a, b) =>
-          a.group.localeCompare(b.group) ||
-          Number(b.isOwned) - Number(a.isOwned) ||
-          a.name.localeCompare(b.name, undefined, { numeric: true }),
+        (a, b) => a.group.localeCompare(b.group) || Number(b.isOwned) - Number(a.isOwned) || byName(a, b),
       ),
   )
   const model = computed((): BoardModel => ({

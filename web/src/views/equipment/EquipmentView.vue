@@ -5,6 +5,7 @@ import { computed, ref, useTemplateRef, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import PickField from '../../components/PickField.vue'
 import TypedField from '../../components/TypedField.vue'
+import { byName } from '../../byName.ts'
 import { download } from '../../files/download.ts'
 import { usePrint } from '../../stores/usePrint.ts'
 import { useUnfinished } from '../../shop/unfinished.ts'
@@ -64,7 +65,7 @@ const stored = computed<readonly Row[]>(() =>
   workspace
     .all(path.value)
     .map((record) => rowOf(path.value, record, workspace.amountOf(path.value, record.id), workspace.notation))
-    .sort((a, b) => a.name.localeCompare(b.name, undefined, { numeric: true })),
+    .sort(byName),
 )
 const begun = computed<readonly Row[]>(() =>
   unfinished
