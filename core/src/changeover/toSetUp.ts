@@ -6,6 +6,7 @@ import type { Assumptions } from '../assumptions/assume.ts'
 import { idsOf } from '../capability/slots.ts'
 import { isSpooled } from '../kinds/spooled.ts'
 import { SLOTS } from '../kinds/slots.ts'
+import type { ProcessId } from '../model/process.ts'
 import { type Changeover, changeoverBetween } from './changeover.ts'
 import { STEP_TIME_IDS } from './learned.ts'
 import { CHANGED_SETTINGS, type OnMachine, presentOn, stateOf } from './onMachine.ts'
@@ -53,17 +54,18 @@ export function changeoverTo(capability: Capability): Changeover {
 }
 
 /** By what decides which steps there are on a bare machine. */
-const onBare = new WeakMap<Assumptions, Map<string, readonly number[]>>()
+const onBare = new WeakMap<Assumptions, Map<ProcessId, Map<number, readonly number[]>>>()
 
 /**
  * On a bare machine every step puts something on or sets something: which there are hangs on the places that are filled and
  * on the settings that are made, and not on what with. A kit asks for a hundred thousand of these.
  */
-const stepsOnBareKey = (capability: Capability): string => {
+function stepsOnBareKey(capability: Capability): number {
   const { settings, wire } = capability
-  let key = `${settings.process} ${settings.polarity === 'ac' ? 'ac' : 'dc'} ${wire === null ? '-' : isSpooled(wire) ? 's' : 'r'} `
-  for (const slot of SLOTS) if (slot !== 'wire') key += capability[slot] === null ? '0' : '1'
-  for (const setting of CHANGED_SETTINGS) key += settings[setting] === null ? '0' : '1'
+  let key = settings.polarity === 'ac' ? 1 : 0
+  key = 3 * key + (wire === null ? 0 : isSpooled(wire) ? 1 : 2)
+  for (const slot of SLOTS) if (slot !== 'wire') key = 2 * key + (capability[slot] === null ? 0 : 1)
+  for (const setting of CHANGED_SETTINGS) key = 2 * key + (settings[setting] === null ? 0 : 1)
   return key
 }
 
@@ -74,9 +76,12 @@ function stepMinutesOf(capability: Capability): readonly number[] {
   if (!isBare || reckoner.keepsSteps === true) return minutesOf()
   let known = onBare.get(assumptions)
   if (!known) onBare.set(assumptions, (known = new Map()))
+  const { process } = capability.settings
+  let ofProcess = known.get(process)
+  if (!ofProcess) known.set(process, (ofProcess = new Map()))
   const key = stepsOnBareKey(capability)
-  let found = known.get(key)
-  if (!found) known.set(key, (found = minutesOf()))
+  let found = ofProcess.get(key)
+  if (!found) ofProcess.set(key, (found = minutesOf()))
   return found
 }
 

@@ -84,6 +84,19 @@ function lookedAt({ facets }: Looks, slot: Slot, part: SlotItems[Slot] | null): 
 const LOOKS = new Map(
   PROCESS_IDS.map((id) => [id, new Map(SLOTS.map((slot) => [slot, looksOf(slot, id)] as const))] as const),
 )
+const NO_LOOKS: readonly Looks[] = []
+const looksAt = (slot: Slot, { process }: Capability): readonly Looks[] =>
+  LOOKS.get(process.id)?.get(slot) ?? NO_LOOKS
+
+/** Those that look at no other place than the wire's. */
+const LOOKS_ALONE = new Map(
+  [...LOOKS.values()]
+    .flatMap((bySlot) => [...bySlot])
+    .map(([slot, looks]) => [
+      looks,
+      looks.filter(({ slots }) => slots.every((one) => one === slot || one === 'wire')),
+    ]),
+)
 
 /** Criteria that look at no part by itself, but at the job, or at all of it together. */
 export const OF_THE_WHOLE = CRITERIA.filter(({ slots }) => typeof slots !== 'function' && slots.length === 0)
@@ -147,34 +160,21 @@ export class Judge {
     before: Capability,
     forGood?: (item: SlotItems[Slot], slots: readonly Slot[]) => void,
   ): (item: SlotItems[Slot]) => Verdict {
-    const { process } = before
     // Which places are needed depends on source and gun: with them some criteria wait for each part.
     const decides = slot === 'powerSource' || slot === 'gun'
     const needed = decides ? null : needsOf(before)
     const [now, maybe]: [Asked[], Asked[]] = [[], []]
-    for (const looks of LOOKS.get(process.id)?.get(slot) ?? []) {
-      const { slots, isOfSetUp } = looks
+    for (const looks of looksAt(slot, before)) {
+      const { slots } = looks
       const isFilled = slots.every((one) => one === slot || before[one] !== null)
       if (!isFilled && needed && !isSettled(slots, before, slot, needed)) continue
-      const all = isOfSetUp ? this.ofSetUps : this.#said
-      let by = all.get(looks)
-      if (!by) all.set(looks, (by = new SaidBy()))
-      for (const one of slots) if (one !== slot) by = by.beside(lookedAt(looks, one, before[one]))
-      const asked = { looks, said: by.said }
+      const asked = this.#askedOf(looks, slot, before)
       if (isFilled || needed) now.push(asked)
       else maybe.push(asked)
     }
+    const trial = this.#trial(slot, before)
     return (item) => {
-      let made: Capability | null = null
-      const worstOf = ({ looks, said }: Asked): Verdict => {
-        const looked = lookedAt(looks, slot, item)
-        const known = said.get(looked)
-        if (known !== undefined) return known
-        made ??= before.with(slot, item as never)
-        const verdict = this.#worst(looks.criteria, made)
-        said.set(looked, verdict)
-        return verdict
-      }
+      const worstOf = trial(item)
       const fails = ({ looks: { isOfSetUp, slots } }: Asked): Verdict => {
         if (isOfSetUp) forGood?.(item, slots)
         return 'fails'
@@ -199,13 +199,43 @@ export class Judge {
 
   /**
    * @param before process and wire of the search
-   * @returns whether a part goes by what its place and the wire alone decide: most fall by that, whatever else is chosen
+   * @returns what tells whether a part goes by what its place and the wire alone decide: most fall by that, whatever else
+   *   is chosen
    */
-  mayGo(slot: Slot, before: Capability, item: SlotItems[Slot]): boolean {
-    const made = before.with(slot, item as never)
-    return (LOOKS.get(before.process.id)?.get(slot) ?? [])
-      .filter(({ slots }) => slots.every((one) => one === slot || one === 'wire'))
-      .every(({ criteria }) => this.#worst(criteria, made) !== 'fails')
+  mayGo(slot: Slot, before: Capability): (item: SlotItems[Slot]) => boolean {
+    const asked = (LOOKS_ALONE.get(looksAt(slot, before)) ?? NO_LOOKS).map((looks) =>
+      this.#askedOf(looks, slot, before),
+    )
+    const trial = this.#trial(slot, before)
+    return (item) => {
+      const worstOf = trial(item)
+      return asked.every((one) => worstOf(one) !== 'fails')
+    }
+  }
+
+  /** What is known of parts in a place, beside the parts that the criteria look at. */
+  #askedOf(looks: Looks, slot: Slot, before: Capability): Asked {
+    const all = looks.isOfSetUp ? this.ofSetUps : this.#said
+    let by = all.get(looks)
+    if (!by) all.set(looks, (by = new SaidBy()))
+    for (const one of looks.slots) if (one !== slot) by = by.beside(lookedAt(looks, one, before[one]))
+    return { looks, said: by.said }
+  }
+
+  /** @returns for each part what tells the worst that is said of it; the set-up with it is put together once, where it is asked for */
+  #trial(slot: Slot, before: Capability): (item: SlotItems[Slot]) => (asked: Asked) => Verdict {
+    return (item) => {
+      let made: Capability | null = null
+      return ({ looks, said }) => {
+        const looked = lookedAt(looks, slot, item)
+        const known = said.get(looked)
+        if (known !== undefined) return known
+        made ??= before.with(slot, item as never)
+        const verdict = this.#worst(looks.criteria, made)
+        said.set(looked, verdict)
+        return verdict
+      }
+    }
   }
 
   /** What stays unknown does not do the job either. */

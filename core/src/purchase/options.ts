@@ -30,13 +30,17 @@ export const NOTHING_SPENT: Spent = { unpriced: 0, toGet: 0, isTight: false, run
 
 export const TIGHT: Spent = { ...NOTHING_SPENT, isTight: true }
 
-export const together = (a: Spent, b: Spent): Spent => ({
-  unpriced: a.unpriced + b.unpriced,
-  toGet: a.toGet + b.toGet,
-  isTight: a.isTight || b.isTight,
-  runCost: a.runCost + b.runCost,
-  buys: b.buys.length === 0 ? a.buys : a.buys.length === 0 ? b.buys : [...a.buys, ...b.buys],
-})
+export const together = (a: Spent, b: Spent): Spent =>
+  // What is owned costs nothing to take: most of what is tried.
+  b === NOTHING_SPENT
+    ? a
+    : {
+        unpriced: a.unpriced + b.unpriced,
+        toGet: a.toGet + b.toGet,
+        isTight: a.isTight || b.isTight,
+        runCost: a.runCost + b.runCost,
+        buys: b.buys.length === 0 ? a.buys : a.buys.length === 0 ? b.buys : [...a.buys, ...b.buys],
+      }
 
 /** Cheapest to get first, then what fits, then cheapest to run. @returns below 0 where the first is better */
 export const compareSpent = (a: Spent, b: Spent): number =>
@@ -97,9 +101,12 @@ export function alike<T extends SlotItems[Slot]>(items: readonly T[]): readonly 
   return [...groups.values()]
 }
 
+/** Of the feeder that the wire goes through. */
+export const rollSystemOf = ({ gun, feeder, powerSource }: Capability): string | null =>
+  (gun?.feeder ?? feeder ?? powerSource?.feeder)?.rollSystem ?? null
 /** What a part of the library is made to go with. */
-export const libraryKey = ({ gun, feeder, powerSource }: Capability): string =>
-  `${gun?.partsClass ?? ''} ${(gun?.feeder ?? feeder ?? powerSource?.feeder)?.rollSystem ?? ''}`
+const libraryKey = (capability: Capability): string =>
+  `${capability.gun?.partsClass ?? ''} ${rollSystemOf(capability) ?? ''}`
 
 /** Of the shelf, and small parts of the library that are made to go with the rest. */
 export class Options {

@@ -12,7 +12,8 @@ import { gasCostOf, type Totals } from '../fit/cost.ts'
 import type { Circuit, Gas, SupplyRating } from '../kinds/equipment.ts'
 import type { Verdict } from '../model/verdict.ts'
 import { type AllSaid, Judge } from './judge.ts'
-import { type Option, type Options, type Spent, TIGHT, together } from './options.ts'
+import { type Nested, under } from './nested.ts'
+import { type Option, type Options, rollSystemOf, type Spent, TIGHT, together } from './options.ts'
 import type { RuledOut } from './ruledOut.ts'
 
 /** Where parts and their costs come from. */
@@ -79,8 +80,8 @@ const GAS_USE = criterionOf('gas-use')
 export class SetUpSearch {
   readonly judge: Judge
   readonly #gasCosts = new Map<Gas, Map<string, number>>()
-  /** By all that there is. */
-  readonly #mayGo = new Map<readonly (readonly Option[])[], readonly (readonly Option[])[]>()
+  /** By place, and by what parts of the library are made to go with. */
+  readonly #mayGo: Nested<readonly (readonly Option[])[]> = new Map()
   readonly #wentLast = new Map<Slot, SlotItems[Slot]>()
 
   /**
@@ -155,13 +156,16 @@ export class SetUpSearch {
 
   /** What may go into a place with this wire, in groups of what costs the same to get; the cheapest first. */
   byCost(slot: Slot, capability: Capability): readonly (readonly Option[])[] {
-    const all = this.stock.options.byCost(slot, capability)
-    const known = this.#mayGo.get(all)
+    const at = under(under(this.#mayGo, slot), capability.gun?.partsClass)
+    const system = rollSystemOf(capability)
+    const known = at.get(system) as readonly (readonly Option[])[] | undefined
     if (known) return known
-    const made = all
-      .map((group) => group.filter(({ item }) => this.judge.mayGo(slot, capability, item)))
+    const mayGo = this.judge.mayGo(slot, capability)
+    const made = this.stock.options
+      .byCost(slot, capability)
+      .map((group) => group.filter(({ item }) => mayGo(item)))
       .filter((group) => group.length > 0)
-    this.#mayGo.set(all, made)
+    at.set(system, made)
     return made
   }
 

@@ -6,7 +6,8 @@ import { type Criterion, slotsOf } from '../criteria/criterion.ts'
 import { CRITERIA, criteriaOfSlot } from '../criteria/index.ts'
 import { PROCESS_IDS, type ProcessId } from '../model/process.ts'
 import { PROCESSES } from '../reference/processes.ts'
-import { compareSpent, libraryKey, NOTHING_SPENT, type Option, type Spent, together } from './options.ts'
+import { compareSpent, NOTHING_SPENT, type Option, rollSystemOf, type Spent, together } from './options.ts'
+import { type Nested, under } from './nested.ts'
 import { AFTER_SMALL_PARTS, type SetUpSearch } from './setUpSearch.ts'
 
 const SMALL: readonly Slot[] = SLOTS.filter((slot) => SMALL_SLOTS.has(slot))
@@ -78,36 +79,30 @@ function clustersOf(capability: Capability): readonly Cluster[] {
   return found
 }
 
-const idsOf = (capability: Capability, slots: readonly Slot[]): string => {
-  let ids = ''
-  for (const slot of slots) ids += `${capability[slot]?.id ?? ''} `
-  return ids
-}
-
-/** By cluster, and by what stands in the places beside it. */
-class ByCluster<T> {
-  readonly #found = new Map<Cluster, Map<string, T>>()
+/** By places that are filled together, by what stands in the places beside them, and by the library that goes with it. */
+class Beside<T> {
+  readonly #all: Nested<T> = new Map()
 
   /** @param more what else decides */
-  of(cluster: Cluster, capability: Capability, make: () => T, more = ''): T {
-    let found = this.#found.get(cluster)
-    if (!found) this.#found.set(cluster, (found = new Map<string, T>()))
-    const key = libraryKey(capability) + idsOf(capability, cluster.beside) + more
-    const known = found.get(key)
+  of(of: Cluster | Slot, beside: readonly Slot[], capability: Capability, make: () => T, more = ''): T {
+    let at = under(under(this.#all, of), capability.gun?.partsClass)
+    at = under(at, rollSystemOf(capability))
+    for (const slot of beside) at = under(at, capability[slot])
+    const known = at.get(more) as T | undefined
     if (known !== undefined) return known
     const made = make()
-    found.set(key, made)
+    at.set(more, made)
     return made
   }
 }
 
 /** Sets of small parts that are worth a look, of all jobs. */
-export class SetsByCluster extends ByCluster<readonly PartSet[]> {}
+export class SetsByCluster extends Beside<readonly PartSet[]> {}
 
 /** For one job with one process and wire; what was found for one circuit holds for every other. */
 export class SmallParts {
-  readonly #best = new ByCluster<PartSet | null>()
-  readonly #domains = new Map<string, readonly Option[]>()
+  readonly #best = new Beside<PartSet | null>()
+  readonly #domains = new Beside<readonly Option[]>()
   readonly #domainKeys = new Map<readonly Option[], string>()
   readonly #sets = new SetsByCluster()
 
@@ -119,20 +114,17 @@ export class SmallParts {
 
   /** What goes into one place, looked at without the other small parts; the best first. */
   #domain(slot: Slot, capability: Capability): readonly Option[] {
-    const key = `${slot} ${libraryKey(capability)} ${idsOf(capability, besideOf(slot, capability.process.id))}`
-    const known = this.#domains.get(key)
-    if (known) return known
-    const ask = this.search.judge.at(slot, capability)
-    const domain = this.search
-      .byCost(slot, capability)
-      .flat()
-      .flatMap(({ item, spent }): readonly Option[] => {
-        const taken = this.search.taken(spent, ask(item))
-        return taken ? [{ item, spent: taken }] : []
-      })
-      .sort((a, b) => compareSpent(a.spent, b.spent))
-    this.#domains.set(key, domain)
-    return domain
+    return this.#domains.of(slot, besideOf(slot, capability.process.id), capability, () => {
+      const ask = this.search.judge.at(slot, capability)
+      return this.search
+        .byCost(slot, capability)
+        .flat()
+        .flatMap(({ item, spent }): readonly Option[] => {
+          const taken = this.search.taken(spent, ask(item))
+          return taken ? [{ item, spent: taken }] : []
+        })
+        .sort((a, b) => compareSpent(a.spent, b.spent))
+    })
   }
 
   /** Places that no criterion looks at together are each filled by themselves. */
@@ -141,7 +133,9 @@ export class SmallParts {
     let spent = NOTHING_SPENT
     for (const cluster of clustersOf(capability)) {
       if (!among(cluster)) continue
-      const best = this.#best.of(cluster, capability, () => this.#seekBest(capability, cluster.places))
+      const best = this.#best.of(cluster, cluster.beside, capability, () =>
+        this.#seekBest(capability, cluster.places),
+      )
       if (!best) return null
       items.push(...best.items)
       spent = together(spent, best.spent)
@@ -196,7 +190,9 @@ export class SmallParts {
     const sets: (readonly PartSet[])[] = []
     for (const cluster of clustersOf(capability)) {
       if (which === 'before-gas' ? !cluster.isBeforeGas : which === 'by-gas' && !cluster.isByGas) continue
-      const of = this.#sets.of(cluster, capability, () => this.#knownSetsOf(cluster, capability, beats))
+      const of = this.#sets.of(cluster, cluster.beside, capability, () =>
+        this.#knownSetsOf(cluster, capability, beats),
+      )
       if (of.length === 0) return null
       sets.push(of)
     }
@@ -211,7 +207,7 @@ export class SmallParts {
     const make = (): readonly PartSet[] => this.#setsOf(capability, cluster.places, beats)
     if (cluster.isJobBetween) return make()
     const said = cluster.ofJob.map((slot) => this.#domainKey(this.#domain(slot, capability)))
-    return this.known.of(cluster, capability, make, said.join(';'))
+    return this.known.of(cluster, cluster.beside, capability, make, said.join(';'))
   }
 
   #domainKey(domain: readonly Option[]): string {
