@@ -108,7 +108,9 @@ const PRACTICE = commonPractice()
 const NOTHING: Params = {}
 
 interface Said {
+  readonly group?: Group | null
   readonly weldId?: string | null
+  readonly pass?: PassKind | null
   readonly source?: Source | undefined
 }
 const NO_WELD: Said = {}
@@ -120,10 +122,10 @@ export const said = (
   criterion: string,
   code: string,
   params: Params,
-  { weldId = null, source = PRACTICE }: Said,
+  { group = null, weldId = null, pass = null, source = PRACTICE }: Said,
 ): Assessment => ({
   criterion,
-  group: null,
+  group,
   verdict,
   code,
   params,
@@ -133,7 +135,7 @@ export const said = (
   unit: '',
   marginPct: null,
   weldId,
-  pass: null,
+  pass,
   source,
 })
 

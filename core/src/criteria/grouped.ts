@@ -59,7 +59,7 @@ function compared(
       const found = judge(capability, demand)
       if (!found) return null
       const { verdict, code, params, source, weldId, pass = null } = found
-      return { ...said(verdict, id, code, params, { weldId, source }), group, pass }
+      return said(verdict, id, code, params, { group, weldId, pass, source })
     },
     ...more,
   }
