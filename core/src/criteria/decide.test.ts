@@ -17,7 +17,7 @@ import { shelves } from '../testing/shelves.ts'
 import { concerning } from './concerns.ts'
 import { type Assessment, OF_KIND } from './criterion.ts'
 import { decide } from './decide.ts'
-import { assess, countAgainst, CRITERIA, failsByWork, verdictAlone, worstOf } from './index.ts'
+import { assess, countAgainst, verdictAlone, worstOf } from './index.ts'
 import { isJudged } from './judged.ts'
 import { limitOf } from './limit.ts'
 
@@ -124,7 +124,6 @@ describe('the verdict first', () => {
   })
 
   it('alone is the same, and so is how many criteria are against it', () => {
-    const worksOut = { yes: 0, no: 0 }
     fc.assert(
       fc.property(cases, fc.integer({ min: 1, max: 6 }), ({ job, setUp, chosen }, fewest) => {
         const asked = () =>
@@ -136,16 +135,10 @@ describe('the verdict first', () => {
         const verdict = worstOf(all)
         expect(verdictAlone(...asked())).toBe(verdict)
         const against = all.filter((one) => one.verdict === verdict).length
-        const isBeyond = verdict === 'fails' && against >= fewest
-        expect(countAgainst(...asked(), fewest)).toBe(isBeyond ? null : against)
-        const ofWork = new Set(CRITERIA.filter(({ isOfWork }) => isOfWork === true).map(({ id }) => id))
-        const isOut = all.some((one) => one.verdict === 'fails' && ofWork.has(one.criterion))
-        expect(failsByWork(...asked())).toBe(isOut)
-        worksOut[isOut ? 'yes' : 'no'] += 1
+        expect(countAgainst(...asked(), fewest)).toBe(against < fewest ? against : null)
       }),
       { numRuns: TRIES },
     )
-    if (TRIES >= GATE) expect(Math.min(worksOut.yes, worksOut.no)).toBeGreaterThan(GATE / 10)
   })
 
   it('asks no more where a wrong metal settles it', () => {

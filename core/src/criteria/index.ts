@@ -5,7 +5,7 @@ import type { Slot } from '../kinds/slots.ts'
 import type { Demand } from '../demand/demand.ts'
 import type { ProcessId } from '../model/process.ts'
 import { PROCESS_IDS } from '../model/process.ts'
-import { type Verdict, VERDICTS, worseOf } from '../model/verdict.ts'
+import { type Verdict, worseOf } from '../model/verdict.ts'
 import { PROCESSES } from '../reference/processes.ts'
 import { isConsequence, PARTS_CHOSEN } from './chosen.ts'
 import type { Assessment, Criterion, Mend } from './criterion.ts'
@@ -195,29 +195,22 @@ export function verdictAlone(capability: Capability, demand: Demand): Verdict {
   return worst
 }
 
-const OF_WORK: readonly number[] = SOONEST.filter((at) => CRITERIA[at]?.isOfWork === true)
-/** @returns whether no set-up with this process and wire does the job, whatever else is in it */
-export function failsByWork(capability: Capability, demand: Demand): boolean {
-  const ask = asks(capability, demand)
-  return OF_WORK.some((at) => ask(at)?.verdict === 'fails')
-}
-
 /**
  * How many criteria have the worst verdict of all that are asked.
- * @param fewest beyond which nobody counts on
- * @returns null where at least `fewest` fail
+ * @returns null where there are as many as `fewest`, or more: nobody counts on then
  */
 export function countAgainst(capability: Capability, demand: Demand, fewest: number): number | null {
   const ask = asks(capability, demand)
   const counts: Record<Verdict, number> = { fits: 0, tight: 0, unknown: 0, fails: 0 }
+  let worst: Verdict = 'fits'
   for (const at of SOONEST) {
     const verdict = ask(at)?.verdict
     if (verdict === undefined) continue
     counts[verdict] += 1
+    worst = worseOf(worst, verdict)
     if (counts.fails >= fewest) return null
   }
-  const worst = VERDICTS.reduce((one, other) => (counts[other] > 0 ? worseOf(one, other) : one), 'fits')
-  return counts[worst]
+  return counts[worst] < fewest ? counts[worst] : null
 }
 
 const PLACES = new Map(CRITERIA.map((criterion, at) => [criterion, at]))

@@ -5,7 +5,7 @@ import { chosenOf } from '../capability/slots.ts'
 import { type Slot, SLOTS } from '../kinds/slots.ts'
 import type { Assessment } from '../criteria/criterion.ts'
 import { limitOf } from '../criteria/limit.ts'
-import { assess, countAgainst, failsByWork, verdictAlone, worstOf } from '../criteria/index.ts'
+import { assess, countAgainst, verdictAlone, worstOf } from '../criteria/index.ts'
 import { type Demand, demandOf } from '../demand/demand.ts'
 import { partsOf } from '../fit/document.ts'
 import type { Guess } from '../fit/cost.ts'
@@ -111,8 +111,8 @@ export function withoutBeaten(ways: readonly KitWay[]): readonly KitWay[] {
 interface Column {
   readonly setUp: SetUp
   readonly capability: Capability
-  /** One with the same process and wire: most fall by these, and all that have the same at once. */
-  readonly like: Capability
+  /** Process and wire: what a job needs of both is worked out once for all that have them. */
+  readonly work: string
   readonly needs: readonly string[]
   /** Rent a day of its source, where it is to be bought and somebody lends it. */
   readonly rent: { readonly key: string; readonly perDay: number } | null
@@ -145,7 +145,7 @@ function nearestOf(failing: readonly (readonly [Column, Demand])[]): Undoable['n
   let fewest = Infinity
   for (const [{ setUp, capability }, demand] of failing) {
     const against = countAgainst(capability, demand, fewest)
-    if (against === null || against >= fewest) continue
+    if (against === null) continue
     fewest = against
     const criteria = assess(capability, demand)
     nearest = { setUpId: setUp.id, limit: limitOf(criteria, worstOf(criteria)) }
@@ -167,8 +167,6 @@ export class KitSearch {
   readonly #ground: Ground
   readonly #rules: WayRules
   readonly #columns: readonly Column[]
-  /** By process and wire one set-up that has both. */
-  readonly #likes = new Map<string, Capability>()
   readonly #noted = new Set<Column>()
 
   constructor(readonly question: WaysQuestion) {
@@ -208,19 +206,11 @@ export class KitSearch {
     return {
       setUp,
       capability,
-      like: this.#likeOf(capability),
+      work: `${capability.process.id} ${capability.wire?.id ?? ''}`,
       needs,
       rent: source && perDay !== null ? { key: keyOf('powerSource', source), perDay } : null,
       isForSale,
     }
-  }
-
-  #likeOf(capability: Capability): Capability {
-    const key = `${capability.process.id} ${capability.wire?.id ?? ''}`
-    const known = this.#likes.get(key)
-    if (known) return known
-    this.#likes.set(key, capability)
-    return capability
   }
 
   #priceOf(slot: Slot, item: NonNullable<Capability[Slot]>): number | null {
@@ -261,21 +251,14 @@ export class KitSearch {
 
   #writtenWays(job: Job) {
     const { shop } = this.question
-    const asked = new Map<Capability, { readonly demand: Demand; readonly isOut: boolean }>()
-    const askedOf = (like: Capability) => {
-      const known = asked.get(like)
-      if (known) return known
-      const demand = demandOf(job, like.process.id, like.wire, shop)
-      const made = { demand, isOut: failsByWork(like, demand) }
-      asked.set(like, made)
-      return made
-    }
+    const demands = new Map<string, Demand>()
     const ways: KitWay[] = []
     const failing: (readonly [column: Column, demand: Demand])[] = []
     for (const column of this.#columns) {
-      const { setUp, capability, like, needs, rent, isForSale } = column
-      const { demand, isOut } = askedOf(like)
-      const verdict = isOut ? 'fails' : verdictAlone(capability, demand)
+      const { setUp, capability, work, needs, rent, isForSale } = column
+      let demand = demands.get(work)
+      if (!demand) demands.set(work, (demand = demandOf(job, setUp.process, capability.wire, shop)))
+      const verdict = verdictAlone(capability, demand)
       if (!this.#ground.counts(verdict)) {
         failing.push([column, demand])
         continue

@@ -114,6 +114,16 @@ it('buys two of three where each job goes by either of two, never a half of each
   expect(solve(triangle).objective).toBeCloseTo(20, 6)
 })
 
+it('has nothing to tell on the way where the first look is the answer', () => {
+  const one = problem([item('a', 1)], [job('tray', 1, way('a', 1, ['a']))])
+  const program = programOf(one, { is: 'none' }, new Map())
+  let told = 0
+  const { objective } = solve(program, () => (told += 1))
+  expect([objective, told]).toEqual([2, 0])
+  solve({ ...program, isMostlyWhole: false }, () => (told += 1))
+  expect(told).toBeGreaterThan(0)
+})
+
 it('looks with fractions first where nothing bounds a sum over all', () => {
   const one = problem([item('a', 1)], [job('tray', 1, way('a', 1, ['a']))])
   const first = (...[undone, rules]: [Parameters<typeof programOf>[1], Parameters<typeof programOf>[3]?]) =>
