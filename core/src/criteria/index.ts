@@ -197,7 +197,7 @@ export function verdictAlone(capability: Capability, demand: Demand): Verdict {
 
 /**
  * How many criteria have the worst verdict of all that are asked.
- * @returns null where there are as many as `fewest`, or more: nobody counts on then
+ * @returns null where there are as many as `fewest`, or more: then no more are counted
  */
 export function countAgainst(capability: Capability, demand: Demand, fewest: number): number | null {
   const ask = asks(capability, demand)
