@@ -73,6 +73,18 @@ const questionOf = (items: number, jobs: readonly Job[]): KitQuestion => ({
   seeksAll: true,
 })
 
+/** How soon the study of a kit has its first rows, and all of them. */
+export function printStudy(name: string, problem: KitProblem, solve: ReturnType<typeof solveWith>): void {
+  const since = performance.now()
+  let firstRows = Infinity
+  const { best } = studyKit(problem, solve, { budget: null, others: [] }, ({ worth = [] }) => {
+    if (worth.length > 0) firstRows = Math.min(firstRows, performance.now() - since)
+  })
+  if (!best) throw new Error('no plan was found')
+  print(`${name}-study-first-rows`, firstRows, 'ms')
+  print(`${name}-study`, performance.now() - since, 'ms')
+}
+
 /** From the shop to the proven plan, with every set-up that could be put together. */
 export async function kit(): Promise<void> {
   const solve = solveWith(await highsLoader(), 20)
@@ -120,12 +132,5 @@ export async function kit(): Promise<void> {
     }),
     'ms',
   )
-  const since = performance.now()
-  let firstRows = Infinity
-  const { best } = studyKit(problem, solve, { budget: null, others: [] }, ({ worth = [] }) => {
-    if (worth.length > 0) firstRows = Math.min(firstRows, performance.now() - since)
-  })
-  if (!best) throw new Error('no plan was found')
-  print('kit-100x300-study-first-rows', firstRows, 'ms')
-  print('kit-100x300-study', performance.now() - since, 'ms')
+  printStudy('kit-100x300', problem, solve)
 }

@@ -5,6 +5,7 @@ import { type Capability, capabilityOf } from '../capability/capability.ts'
 import { chosenOf } from '../capability/slots.ts'
 import type { Assessment } from '../criteria/criterion.ts'
 import { decide } from '../criteria/decide.ts'
+import { verdictAlone } from '../criteria/index.ts'
 import { type Demand, demandOf } from '../demand/demand.ts'
 import type { Job } from '../kinds/job.ts'
 import type { SetUp } from '../kinds/setUp.ts'
@@ -140,7 +141,7 @@ export class Ways {
         if (setUp.id === job.setUpId || nearest === null) nearest = { setUp, limit }
         continue
       }
-      const isThere = does(decide(counted, demand).verdict)
+      const isThere = does(verdictAlone(counted, demand))
       const dislikedMin =
         (verdict === 'tight' ? (plannedMin * this.assumptions.tightCostPct) / HUNDRED : 0) +
         (isThere ? 0 : NOT_THERE_MIN) +

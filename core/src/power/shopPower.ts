@@ -7,7 +7,7 @@ import { ALL_RULE_BOOKS } from '../supply/index.ts'
 import { ampacityA, ampacityReading } from '../supply/readings.ts'
 import { capabilityOf } from '../capability/capability.ts'
 import { chosenOf } from '../capability/slots.ts'
-import { decide } from '../criteria/decide.ts'
+import { verdictAlone } from '../criteria/index.ts'
 import { demandOf } from '../demand/demand.ts'
 import type { Job } from '../kinds/job.ts'
 import type { SetUp } from '../kinds/equipment.ts'
@@ -229,8 +229,8 @@ function bestOf(shop: Shop, shelf: Shelf, own: readonly SetUp[], planned: readon
     const chosen = chosenOf(setUp, shelf)
     const capability = capabilityOf(shop, setUp, chosen)
     for (const job of planned) {
-      const { verdict } = decide(capability, demandOf(job, setUp.process, chosen.wire, shop))
-      const rank = VERDICT_RANK[verdict]
+      const demand = demandOf(job, setUp.process, chosen.wire, shop)
+      const rank = VERDICT_RANK[verdictAlone(capability, demand)]
       if (rank >= least) continue
       least = rank
       best = [{ job, setUp }]

@@ -10,6 +10,7 @@ import type { Gun } from '../kinds/gun.ts'
 import { PROCESS_IDS, type ProcessId } from '../model/process.ts'
 import { type Verdict, worseOf } from '../model/verdict.ts'
 import { PROCESSES } from '../reference/processes.ts'
+import { type Nested, under } from './nested.ts'
 
 /**
  * Whether every place that a criterion looks at is filled, or stays empty: then its answer is final. Until then it is not
@@ -29,20 +30,6 @@ const withPart = ({ process, powerSource, gun }: Capability, slot: Slot, item: S
   gun: slot === 'gun' ? (item as Gun) : gun,
 })
 
-/** What criteria say of each part in one place, by the parts in the other places that they look at, one after the other. */
-class SaidBy {
-  readonly #by = new Map<unknown, SaidBy>()
-  /** By the part, or by what of it decides. */
-  readonly said = new Map<unknown, Verdict>()
-
-  /** Found by the parts themselves: a key of their ids would be made a million times. */
-  beside(part: unknown): SaidBy {
-    let found = this.#by.get(part)
-    if (!found) this.#by.set(part, (found = new SaidBy()))
-    return found
-  }
-}
-
 /** Criteria that look at the same of the same places are asked together: the worst of them counts. */
 interface Looks {
   readonly criteria: readonly Criterion[]
@@ -50,8 +37,8 @@ interface Looks {
   readonly facets: Facets
   readonly isOfSetUp: boolean
 }
-/** By place and criteria. */
-export type AllSaid = Map<Looks, SaidBy>
+/** By criteria, by the parts in the other places that they look at, and by the part, or by what of it decides. */
+export type AllSaid = Nested<Verdict>
 
 /**
  * The criteria of one place with all the places that they look at. Those that look at this place alone come first, and of
@@ -215,11 +202,9 @@ export class Judge {
 
   /** What is known of parts in a place, beside the parts that the criteria look at. */
   #askedOf(looks: Looks, slot: Slot, before: Capability): Asked {
-    const all = looks.isOfSetUp ? this.ofSetUps : this.#said
-    let by = all.get(looks)
-    if (!by) all.set(looks, (by = new SaidBy()))
-    for (const one of looks.slots) if (one !== slot) by = by.beside(lookedAt(looks, one, before[one]))
-    return { looks, said: by.said }
+    let at = under(looks.isOfSetUp ? this.ofSetUps : this.#said, looks)
+    for (const one of looks.slots) if (one !== slot) at = under(at, lookedAt(looks, one, before[one]))
+    return { looks, said: at as Map<unknown, Verdict> }
   }
 
   /** @returns for each part what tells the worst that is said of it; the set-up with it is put together once, where it is asked for */
