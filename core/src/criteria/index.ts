@@ -157,11 +157,11 @@ function foundOfSupply(capability: Capability, { ofSupply }: OfDemand): Found {
  * @example const found = asks(capability, demand)(0)
  */
 export function asks(capability: Capability, demand: Demand | null): (at: number) => Assessment | null {
-  const ofSetUp = foundOfSetUp(capability)
   const ofDemand = foundOfDemand(capability, demand)
+  let ofSetUp: Found | null = null
   let ofSupply: Found | null = null
   const keptIn = ({ isOfSetUp, isOfWork }: Criterion, at: number): Found | null => {
-    if (isOfSetUp === true) return ofSetUp
+    if (isOfSetUp === true) return (ofSetUp ??= foundOfSetUp(capability))
     if (ofDemand === null) return null
     if (isOfWork === true) return ofDemand.ofWork
     if (OF_SUPPLY[at] !== true) return null

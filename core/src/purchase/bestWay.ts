@@ -1,15 +1,14 @@
 /** The best way of one machine with one process and wire: what costs least to get, then what fits, then what is cheapest to run. */
 import type { Capability } from '../capability/capability.ts'
 import { changeoverWagesOf } from '../changeover/toSetUp.ts'
-import type { Assessment } from '../criteria/criterion.ts'
 import type { Demand } from '../demand/demand.ts'
 import { costOf } from '../fit/cost.ts'
 import type { Circuit, PowerSource } from '../kinds/equipment.ts'
 import { type Slot, SLOTS } from '../kinds/slots.ts'
 import { isCandidate } from '../model/ownership.ts'
 import { does, type Verdict } from '../model/verdict.ts'
-import type { Begun, Ground } from './ground.ts'
-import { wholeFindings } from './judge.ts'
+import type { Begun, Ground, Seeking } from './ground.ts'
+import { wholeVerdict } from './judge.ts'
 import { compareSpent, keyOf, NOTHING_SPENT, priceOf, type Spent, together, USED_UP } from './options.ts'
 import { type Made, setUpOf } from './setUpOf.ts'
 import { type Cables, NO_CABLES } from './stations.ts'
@@ -36,16 +35,13 @@ export interface Could extends Made {
 export interface Whole {
   readonly capability: Capability
   readonly verdict: Verdict
-  readonly findings: readonly Assessment[]
   readonly spent: Spent
 }
 
 /** @returns null where the whole does not do the job */
 function wholeOf(capability: Capability, demand: Demand, spent: Spent): Whole | null {
-  const { findings, verdict } = wholeFindings(capability, demand, spent.isTight)
-  return does(verdict)
-    ? { capability, verdict, findings, spent: { ...spent, isTight: verdict === 'tight' } }
-    : null
+  const verdict = wholeVerdict(capability, demand, spent.isTight)
+  return does(verdict) ? { capability, verdict, spent: { ...spent, isTight: verdict === 'tight' } } : null
 }
 
 /** Wages of changing over to it: of two ways alike, the one that is nearly on the machine wins. */
@@ -54,13 +50,19 @@ const withChange = (capability: Capability, spent: Spent): Spent => ({
   runCost: spent.runCost + changeoverWagesOf(capability),
 })
 
+/** What the machine itself costs to get. */
+export function spentOnSource(source: PowerSource): Spent {
+  const price = isCandidate(source) ? source.price : 0
+  return price === 0
+    ? NOTHING_SPENT
+    : { ...NOTHING_SPENT, unpriced: price === null ? 1 : 0, toGet: price ?? 0 }
+}
+
 /** The same set-up with a source that differs in name and price alone, and what that costs. */
 export function withSource(whole: Whole, source: PowerSource): Whole {
   const capability =
     whole.capability.powerSource === source ? whole.capability : whole.capability.with('powerSource', source)
-  const price = isCandidate(source) ? source.price : 0
-  const own: Spent = { ...NOTHING_SPENT, unpriced: price === null ? 1 : 0, toGet: price ?? 0 }
-  return { ...whole, capability, spent: together(own, whole.spent) }
+  return { ...whole, capability, spent: together(spentOnSource(source), whole.spent) }
 }
 
 /** Where the machine is, and what is to be beaten. */
@@ -70,24 +72,25 @@ export interface At {
   readonly cables: Cables
   /** What another way costs already: only a better one is sought. */
   readonly bound: Spent | null
+  /** Tells of what costs so much that any way will do, and no better one is sought. */
+  readonly isPast?: (spent: Spent) => boolean
 }
 export const ANYWHERE: At = { circuit: null, cables: NO_CABLES, bound: null }
 
 /** The machine judged by itself, and on its circuit; null where either fails. */
 function startOn(
-  ground: Ground,
-  begun: Begun,
+  { options }: Ground,
+  { isTight, runCost }: Begun,
+  { search, bare, judgeSource }: Seeking,
   source: PowerSource,
-  { circuit, cables }: At,
+  circuit: Circuit | null,
 ): { readonly capability: Capability; readonly spent: Spent } | null {
-  const { pair, isTight, runCost } = begun
-  const capability = ground.begin(pair.process, pair.wire, source, cables)
-  const { search } = ground.searchFor(begun, capability.settings.polarity, cables)
-  const verdict = search.judge.at('powerSource', capability.with('powerSource', null))(source)
+  const verdict = judgeSource(source)
   if (verdict === 'fails') return null
+  const capability = bare.with('powerSource', source)
   const spent: Spent = { ...NOTHING_SPENT, isTight: isTight || verdict === 'tight', runCost }
   if (circuit === null) return { capability, spent }
-  const option = ground.options.of('circuit').find(({ item }) => item.id === circuit.id)
+  const option = options.of('circuit').find(({ item }) => item.id === circuit.id)
   const onIt = search.taken(
     together(spent, option?.spent ?? NOTHING_SPENT),
     search.judge.at('circuit', capability)(circuit),
@@ -100,12 +103,13 @@ export function bestWith(ground: Ground, begun: Begun, source: PowerSource, at: 
   const { demand } = begun
   let best: Whole | null = null
   const isHopeless = (one: Spent): boolean =>
-    (best !== null && compareSpent(best.spent, one) <= 0) ||
+    (best !== null && (compareSpent(best.spent, one) <= 0 || at.isPast?.(one) === true)) ||
     (at.bound !== null && compareSpent(at.bound, one) <= 0)
   if (isHopeless({ ...NOTHING_SPENT, isTight: begun.isTight, runCost: begun.runCost })) return null
-  const start = startOn(ground, begun, source, at)
+  const seeking = ground.searchFor(begun, source, at.cables)
+  const start = startOn(ground, begun, seeking, source, at.circuit)
   if (!start || isHopeless(start.spent)) return null
-  const { search, small } = ground.searchFor(begun, start.capability.settings.polarity, at.cables)
+  const { search, small } = seeking
   search.complete(start.capability, start.spent, {
     isHopeless,
     beforeGas(main, before) {

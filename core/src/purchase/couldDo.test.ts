@@ -182,6 +182,56 @@ describe('what could do a job', () => {
     }
   })
 
+  /** Each machine of the demo twice, the second to buy: alike but for name and price. */
+  const twice: Shelf = {
+    ...demo,
+    powerSources: demo.powerSources.flatMap((source, at) => [
+      source,
+      {
+        ...source,
+        id: `${source.id}-2`,
+        name: `${source.name} 2`,
+        held: 'candidate',
+        price: (at * 70) % 400,
+      },
+    ]),
+  }
+
+  it('is the same of those given out, however many that are, and all are counted', () => {
+    for (const shelf of [demo, twice])
+      for (const job of demo.jobs) {
+        const all = couldDo(demo.shop, shelf, job, { most: 10_000 })
+        expect(all.best).toHaveLength(all.count)
+        for (const most of [1, 2, 7, 40])
+          expect(couldDo(demo.shop, shelf, job, { most })).toEqual({ ...all, best: all.best.slice(0, most) })
+      }
+  })
+
+  it('gives a machine the same parts, whichever other machines there are', () => {
+    for (const job of demo.jobs) {
+      const all = couldDo(demo.shop, demo, job, { most: 10_000 }).best
+      expect(all.length).toBeGreaterThan(0)
+      for (const source of demo.powerSources) {
+        const alone = couldDo(demo.shop, { ...demo, powerSources: [source] }, job, { most: 10_000 }).best
+        const ofIt = all.filter(({ setUp }) => setUp.powerSourceId === source.id)
+        expect(alone.map(({ setUp }) => setUp)).toEqual(ofIt.map(({ setUp }) => setUp))
+      }
+    }
+  })
+
+  // The torch is tight at 158 A whatever is in it. AWS A5.12, table of currents (from memory): a tungsten of 1.6 mm (1/16 in)
+  // with oxide takes about 150 A of alternating current at most, one of 2.4 mm (3/32 in) about 235.
+  it('takes the part that fits of those that cost the same, also where another part is tight', () => {
+    const { best } = couldDo(demo.shop, demo, jobOf('picking-platform'), { most: 200 })
+    const byTig = best.filter(({ setUp }) => setUp.process === 'gtaw-ac')
+    expect(byTig.length).toBeGreaterThan(0)
+    for (const { setUp, verdict } of byTig) {
+      expect(verdict).toBe('tight')
+      const { tungsten } = chosenOf({ ...setUp, id: 'x' }, demo)
+      expect(tungsten?.diameterMm).toBeCloseTo(2.4, 1)
+    }
+  })
+
   // Common practice, no source: aluminium wire is too soft for a steel liner and a long push through it.
   it('feeds aluminium by a spool gun or push-pull, never through a plain gun with a steel liner', () => {
     const { best } = couldDo(demo.shop, demo, jobOf('picking-platform'), { most: 200 })

@@ -1,5 +1,6 @@
 /** Ways to do a job, looked at in shares: each thread takes one, and they are put together as if one had taken all. */
 import type { Could } from './bestWay.ts'
+import { compareToGet, type ToGet } from './options.ts'
 
 /** Of so many shares one. */
 export interface Share {
@@ -49,3 +50,30 @@ export const joined = (shares: readonly CouldDo[], most: number): CouldDo => ({
     .slice(0, most),
   count: shares.reduce((sum, { count }) => sum + count, 0),
 })
+
+/** What a way costs to get, and to run. */
+export interface Costs extends ToGet {
+  readonly toRun: number
+}
+const compareCosts = (a: Costs, b: Costs): number => compareToGet(a, b) || a.toRun - b.toRun
+
+/** Which ways may still be given out, as they are found one after the other: of the rest no better one is looked for. */
+export class Cut {
+  /** What the best cost so far, the cheapest first. */
+  readonly #kept: Costs[] = []
+
+  /** @param most how many are given out */
+  constructor(readonly most: number) {}
+
+  /** @returns whether as many as are given out are cheaper */
+  isPast(costs: Costs): boolean {
+    const last = this.#kept[this.most - 1]
+    return last !== undefined && compareCosts(costs, last) > 0
+  }
+
+  add(costs: Costs): void {
+    this.#kept.push(costs)
+    this.#kept.sort(compareCosts)
+    this.#kept.length = Math.min(this.most, this.#kept.length)
+  }
+}

@@ -9,7 +9,7 @@ import { type Demand, demandOf } from '../demand/demand.ts'
 import { costOf, leastCost, mostCost } from '../fit/cost.ts'
 import type { PowerSource, Wire } from '../kinds/equipment.ts'
 import type { Job } from '../kinds/job.ts'
-import { type Polarity, PROCESS_IDS, type ProcessId } from '../model/process.ts'
+import { PROCESS_IDS, type ProcessId } from '../model/process.ts'
 import type { Shelf } from '../kinds/shelf.ts'
 import type { Shop } from '../kinds/shop.ts'
 import { PROCESSES } from '../reference/processes.ts'
@@ -56,6 +56,8 @@ export interface Begun {
   readonly isTight: boolean
   /** Wages and filler of a run, at most; less than any set-up costs. */
   readonly runCost: number
+  /** What of that is known; no run costs less. */
+  readonly leastToRun: number
   /** By polarity and cables. */
   readonly searches: Map<string, Seeking>
 }
@@ -63,6 +65,9 @@ export interface Begun {
 export interface Seeking {
   readonly search: SetUpSearch
   readonly small: SmallParts
+  /** Process, wire and settings, without a source. */
+  readonly bare: Capability
+  readonly judgeSource: (source: PowerSource) => Verdict
 }
 
 /** What is the same for every job and wire. */
@@ -106,10 +111,16 @@ export class Ground implements Stock {
 
   /** Each process with each wire that no criterion rules out for every job. */
   get pairs(): readonly Pair[] {
-    this.#pairs ??= PROCESS_IDS.flatMap((process) => {
-      const sources = this.shelf.powerSources.filter((source) => isRatedFor(source, process))
+    return (this.#pairs ??= this.#allPairs())
+  }
+
+  #allPairs(): readonly Pair[] {
+    const allAlike = alike(this.shelf.powerSources)
+    return PROCESS_IDS.flatMap((process) => {
+      const isRated = (source: PowerSource): boolean => isRatedFor(source, process)
+      const sources = this.shelf.powerSources.filter(isRated)
       if (sources.length === 0) return []
-      const alikeSources = alike(sources)
+      const alikeSources = allAlike.filter(([first]) => first && isRated(first))
       const ofSetUp = criteriaOfSlot('wire', process).filter(({ isOfSetUp }) => isOfSetUp === true)
       return this.shelf.wires.flatMap((wire): readonly Pair[] => {
         const alone = this.begin(process, wire, null)
@@ -117,7 +128,6 @@ export class Ground implements Stock {
         return isOut ? [] : [{ process, wire, alone, sources, alikeSources }]
       })
     })
-    return this.#pairs
   }
 
   /**
@@ -133,23 +143,38 @@ export class Ground implements Stock {
           out?.(pair, miss)
           return []
         }
-        const runCost = this.costed(costOf(pair.alone, demand))
-        return [{ pair, demand, isTight: verdict === 'tight', runCost, searches: new Map() }]
+        const cost = costOf(pair.alone, demand)
+        return [
+          {
+            pair,
+            demand,
+            isTight: verdict === 'tight',
+            runCost: this.costed(cost),
+            leastToRun: cost?.job ?? 0,
+            searches: new Map(),
+          },
+        ]
       })
       .sort((a, b) => a.runCost - b.runCost)
   }
 
   /** Much depends on polarity and cables: what is found with one is not kept for another. */
-  searchFor({ pair, demand, searches }: Begun, polarity: Polarity, cables: Cables = NO_CABLES): Seeking {
-    const set = `${polarity} ${Object.values(cables).join(' ')}`
+  searchFor(
+    { pair: { process, wire }, demand, searches }: Begun,
+    source: PowerSource,
+    cables: Cables = NO_CABLES,
+  ): Seeking {
+    const set = `${settingsFor(process, wire, source).polarity} ${Object.values(cables).join(' ')}`
     const known = searches.get(set)
     if (known) return known
-    const key = `${pair.process} ${set}`
+    const key = `${process} ${set}`
     const ofSetUps = this.#ofSetUps.get(key) ?? nothingYet()
     this.#ofSetUps.set(key, ofSetUps)
     const { said, sets, ruledOut } = ofSetUps
     const search = new SetUpSearch(this, demand, said, ruledOut)
-    const made = { search, small: new SmallParts(search, sets) }
+    const bare = this.begin(process, wire, source, cables).with('powerSource', null)
+    const judgeSource = search.judge.at('powerSource', bare)
+    const made = { search, small: new SmallParts(search, sets), bare, judgeSource }
     searches.set(set, made)
     return made
   }

@@ -11,7 +11,7 @@ import type { Slot } from '../kinds/slots.ts'
 import { isCandidate } from '../model/ownership.ts'
 import type { Verdict } from '../model/verdict.ts'
 import type { Begun, Ground } from './ground.ts'
-import { OF_THE_WHOLE, placesOf, wholeFindings } from './judge.ts'
+import { OF_THE_WHOLE, placesOf, wholeVerdict } from './judge.ts'
 import { MAIN } from './setUpSearch.ts'
 import { UnbeatenWays, MOST_WAYS, type OneOf } from './unbeaten.ts'
 import { keyOf, NOTHING_SPENT, type Purchase, type Spent } from './options.ts'
@@ -141,16 +141,15 @@ class WaySearch {
 
   seek(begun: Begun, { source, spent, rentPerDay }: Terms): void {
     const { ground, rules, unbeaten } = this
-    const { pair, demand, isTight, runCost } = begun
+    const { demand, isTight, runCost } = begun
     const isHopeless = (one: Spent): boolean => unbeaten.isHopeless(this.#counted(one), keysOf(one.buys))
     const least: Spent = { ...spent, isTight, runCost: runCost + (rentPerDay ?? 0) }
     if (isHopeless(least)) return
-    const capability = ground.begin(pair.process, pair.wire, source)
+    const { search, small, bare, judgeSource } = ground.searchFor(begun, source)
+    const capability = bare.with('powerSource', source)
     const before: Spent = { ...least, runCost: least.runCost + this.#leastChange(capability, demand) }
     if (isHopeless(before)) return
-    const { search, small } = ground.searchFor(begun, capability.settings.polarity)
-    const verdict = search.judge.at('powerSource', capability.with('powerSource', null))(source)
-    const then = search.taken(before, verdict)
+    const then = search.taken(before, judgeSource(source))
     if (!then) return
     const found = (main: Capability, all: Spent): void => {
       const clusters = small.byCluster(main, beatsAsParts)
@@ -163,7 +162,7 @@ class WaySearch {
         wayCostOf(main, demand, { verdict, rentPerDay }, rules, ground)
       const atBest = costAs(all.isTight ? 'tight' : 'fits')
       if (unbeaten.isHopeless(atBest.run + atBest.tight, needs, beside)) return
-      const { verdict: worst } = wholeFindings(main, demand, all.isTight, OF_ALL_LARGE)
+      const worst = wholeVerdict(main, demand, all.isTight, OF_ALL_LARGE)
       const keep = (as: Verdict, sets: JobWay['clusters']): void => {
         if (!ground.counts(as) || sets.some((one) => one.length === 0)) return
         const cost = costAs(as)

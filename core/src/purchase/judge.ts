@@ -2,7 +2,7 @@
 import type { Capability } from '../capability/capability.ts'
 import { type Need, needsOf } from '../capability/slots.ts'
 import { type Slot, type SlotItems, SLOTS } from '../kinds/slots.ts'
-import { type Assessment, type Criterion, type Facets, slotsOf } from '../criteria/criterion.ts'
+import { type Criterion, type Facets, slotsOf } from '../criteria/criterion.ts'
 import { asks, CRITERIA, criteriaOfSlot, placeOf } from '../criteria/index.ts'
 import type { Demand } from '../demand/demand.ts'
 import type { PowerSource } from '../kinds/equipment.ts'
@@ -32,6 +32,8 @@ const withPart = ({ process, powerSource, gun }: Capability, slot: Slot, item: S
 
 /** Criteria that look at the same of the same places are asked together: the worst of them counts. */
 interface Looks {
+  /** Which of its place's it is. */
+  readonly at: number
   readonly criteria: readonly Criterion[]
   readonly slots: readonly Slot[]
   readonly facets: Facets
@@ -45,7 +47,7 @@ export type AllSaid = Nested<Verdict>
  * them those that are the same for every job: most parts fall by one of these.
  */
 function looksOf(slot: Slot, process: ProcessId): readonly Looks[] {
-  const groups = new Map<string, Looks>()
+  const groups = new Map<string, Omit<Looks, 'at'>>()
   const kinds = [...new Set(CRITERIA.map(({ facets = WHOLE_PARTS }) => facets))]
   // There is a job, always: what speaks only without one has nothing to say.
   for (const criterion of criteriaOfSlot(slot, process).filter(({ isForNoJob }) => isForNoJob !== true)) {
@@ -57,13 +59,14 @@ function looksOf(slot: Slot, process: ProcessId): readonly Looks[] {
     // From the arc back to the breaker: what an arc draws is told at once, how it heats a breaker is not.
     groups.set(key, { criteria: [criterion, ...(known?.criteria ?? [])], slots, facets, isOfSetUp })
   }
-  return [...groups.values()].sort(
-    (a, b) => a.slots.length - b.slots.length || Number(b.isOfSetUp) - Number(a.isOfSetUp),
-  )
+  return [...groups.values()]
+    .sort((a, b) => a.slots.length - b.slots.length || Number(b.isOfSetUp) - Number(a.isOfSetUp))
+    .map((looks, at) => ({ ...looks, at }))
 }
 const WHOLE_PARTS: Facets = {}
 /** What of the part in a place a group of criteria looks at. */
 function lookedAt({ facets }: Looks, slot: Slot, part: SlotItems[Slot] | null): unknown {
+  if (facets === WHOLE_PARTS) return part
   const facet = facets[slot] as ((part: SlotItems[Slot]) => unknown) | undefined
   return facet && part !== null ? facet(part) : part
 }
@@ -98,32 +101,48 @@ const WHOLE_PLACES = placesOf(OF_THE_WHOLE)
 /**
  * @param isTight whether something of it is tight already
  * @param places of the criteria that are asked
- * @returns what the criteria find that look at a whole set-up, and the worst of all; what fails or is unknown does no job,
- *   and ends it
+ * @returns the worst that criteria say that look at a whole set-up; what fails or is unknown does no job, and ends it
  */
-export function wholeFindings(
+export function wholeVerdict(
   capability: Capability,
   demand: Demand,
   isTight: boolean,
   places: readonly number[] = WHOLE_PLACES,
-): { readonly findings: readonly Assessment[]; readonly verdict: Verdict } {
+): Verdict {
   const ask = asks(capability, demand)
-  const findings: Assessment[] = []
   let verdict: Verdict = isTight ? 'tight' : 'fits'
   for (const at of places) {
-    const found = ask(at)
-    if (!found) continue
-    findings.push(found)
-    verdict = worseOf(verdict, found.verdict)
+    verdict = worseOf(verdict, ask(at)?.verdict ?? 'fits')
     if (verdict === 'fails' || verdict === 'unknown') break
   }
-  return { findings, verdict }
+  return verdict
 }
 
-/** What is asked of parts in one place, beside those that are chosen. */
-interface Asked {
-  readonly looks: Looks
-  readonly said: Map<unknown, Verdict>
+/** What is asked of the parts in one place, and what only of those with which no place that it looks at stays to be filled. */
+interface Order {
+  readonly now: readonly Looks[]
+  readonly maybe: readonly Looks[]
+}
+/** By the criteria of the place, by the places that a set-up needs, and by those that are filled: made once. */
+const orders: Nested<Order> = new Map()
+function orderOf(slot: Slot, before: Capability): Order {
+  const all = looksAt(slot, before)
+  // Which places are needed depends on source and gun: with them some criteria wait for each part.
+  const needed = slot === 'powerSource' || slot === 'gun' ? null : needsOf(before)
+  let filled = 0
+  for (let at = 0; at < SLOTS.length; at += 1) if (before[SLOTS[at] as Slot] !== null) filled |= 1 << at
+  const byFilled = under(under(orders, all), needed)
+  const known = byFilled.get(filled) as Order | undefined
+  if (known) return known
+  const [now, maybe]: [Looks[], Looks[]] = [[], []]
+  for (const looks of all) {
+    if (looks.slots.every((one) => one === slot || before[one] !== null)) now.push(looks)
+    else if (needed === null) maybe.push(looks)
+    else if (isSettled(looks.slots, before, slot, needed)) now.push(looks)
+  }
+  const made = { now, maybe }
+  byFilled.set(filled, made)
+  return made
 }
 
 /** By one process, polarity, wire and job. */
@@ -147,40 +166,29 @@ export class Judge {
     before: Capability,
     forGood?: (item: SlotItems[Slot], slots: readonly Slot[]) => void,
   ): (item: SlotItems[Slot]) => Verdict {
-    // Which places are needed depends on source and gun: with them some criteria wait for each part.
-    const decides = slot === 'powerSource' || slot === 'gun'
-    const needed = decides ? null : needsOf(before)
-    const [now, maybe]: [Asked[], Asked[]] = [[], []]
-    for (const looks of looksAt(slot, before)) {
-      const { slots } = looks
-      const isFilled = slots.every((one) => one === slot || before[one] !== null)
-      if (!isFilled && needed && !isSettled(slots, before, slot, needed)) continue
-      const asked = this.#askedOf(looks, slot, before)
-      if (isFilled || needed) now.push(asked)
-      else maybe.push(asked)
-    }
+    const { now, maybe } = orderOf(slot, before)
     const trial = this.#trial(slot, before)
-    return (item) => {
-      const worstOf = trial(item)
-      const fails = ({ looks: { isOfSetUp, slots } }: Asked): Verdict => {
-        if (isOfSetUp) forGood?.(item, slots)
-        return 'fails'
-      }
+    const askAll = (
+      all: readonly Looks[],
+      item: SlotItems[Slot],
+      neededWith: readonly Need[] | null,
+    ): Verdict => {
       let worst: Verdict = 'fits'
-      for (const asked of now) {
-        const verdict = worstOf(asked)
-        if (verdict === 'fails') return fails(asked)
-        if (verdict === 'tight') worst = 'tight'
-      }
-      if (maybe.length === 0) return worst
-      const neededWith = needsOf(withPart(before, slot, item))
-      for (const asked of maybe) {
-        if (!isSettled(asked.looks.slots, before, slot, neededWith)) continue
-        const verdict = worstOf(asked)
-        if (verdict === 'fails') return fails(asked)
+      for (const looks of all) {
+        if (neededWith && !isSettled(looks.slots, before, slot, neededWith)) continue
+        const verdict = trial(item, looks)
+        if (verdict === 'fails') {
+          if (looks.isOfSetUp) forGood?.(item, looks.slots)
+          return 'fails'
+        }
         if (verdict === 'tight') worst = 'tight'
       }
       return worst
+    }
+    return (item) => {
+      const worst = askAll(now, item, null)
+      if (worst === 'fails' || maybe.length === 0) return worst
+      return worseOf(worst, askAll(maybe, item, needsOf(withPart(before, slot, item))))
     }
   }
 
@@ -190,36 +198,34 @@ export class Judge {
    *   is chosen
    */
   mayGo(slot: Slot, before: Capability): (item: SlotItems[Slot]) => boolean {
-    const asked = (LOOKS_ALONE.get(looksAt(slot, before)) ?? NO_LOOKS).map((looks) =>
-      this.#askedOf(looks, slot, before),
-    )
+    const alone = LOOKS_ALONE.get(looksAt(slot, before)) ?? NO_LOOKS
     const trial = this.#trial(slot, before)
-    return (item) => {
-      const worstOf = trial(item)
-      return asked.every((one) => worstOf(one) !== 'fails')
-    }
+    return (item) => alone.every((looks) => trial(item, looks) !== 'fails')
   }
 
   /** What is known of parts in a place, beside the parts that the criteria look at. */
-  #askedOf(looks: Looks, slot: Slot, before: Capability): Asked {
+  #saidOf(looks: Looks, slot: Slot, before: Capability): Map<unknown, Verdict> {
     let at = under(looks.isOfSetUp ? this.ofSetUps : this.#said, looks)
     for (const one of looks.slots) if (one !== slot) at = under(at, lookedAt(looks, one, before[one]))
-    return { looks, said: at as Map<unknown, Verdict> }
+    return at as Map<unknown, Verdict>
   }
 
-  /** @returns for each part what tells the worst that is said of it; the set-up with it is put together once, where it is asked for */
-  #trial(slot: Slot, before: Capability): (item: SlotItems[Slot]) => (asked: Asked) => Verdict {
-    return (item) => {
-      let made: Capability | null = null
-      return ({ looks, said }) => {
-        const looked = lookedAt(looks, slot, item)
-        const known = said.get(looked)
-        if (known !== undefined) return known
-        made ??= before.with(slot, item as never)
-        const verdict = this.#worst(looks.criteria, made)
-        said.set(looked, verdict)
-        return verdict
-      }
+  /**
+   * @returns what tells the worst that is said of a part; what is known is looked up, and the set-up with the part put
+   *   together, where it is first asked for
+   */
+  #trial(slot: Slot, before: Capability): (item: SlotItems[Slot], looks: Looks) => Verdict {
+    const saids: Map<unknown, Verdict>[] = []
+    let [tried, made] = [before[slot], before]
+    return (item, looks) => {
+      const said = (saids[looks.at] ??= this.#saidOf(looks, slot, before))
+      const looked = lookedAt(looks, slot, item)
+      const known = said.get(looked)
+      if (known !== undefined) return known
+      if (item !== tried) [tried, made] = [item, before.with(slot, item as never)]
+      const verdict = this.#worst(looks.criteria, made)
+      said.set(looked, verdict)
+      return verdict
     }
   }
 

@@ -15,11 +15,14 @@ export interface Purchase {
   readonly likeKey: string
 }
 
-/** What a set-up that is half put together costs so far. */
-export interface Spent {
+export interface ToGet {
   /** Large things to buy that have no price. */
   readonly unpriced: number
   readonly toGet: number
+}
+
+/** What a set-up that is half put together costs so far. */
+export interface Spent extends ToGet {
   readonly isTight: boolean
   /** What a run costs at least. */
   readonly runCost: number
@@ -42,12 +45,12 @@ export const together = (a: Spent, b: Spent): Spent =>
         buys: b.buys.length === 0 ? a.buys : a.buys.length === 0 ? b.buys : [...a.buys, ...b.buys],
       }
 
+/** @returns below 0 where the first is cheaper to get */
+export const compareToGet = (a: ToGet, b: ToGet): number => a.unpriced - b.unpriced || a.toGet - b.toGet
+
 /** Cheapest to get first, then what fits, then cheapest to run. @returns below 0 where the first is better */
 export const compareSpent = (a: Spent, b: Spent): number =>
-  a.unpriced - b.unpriced ||
-  a.toGet - b.toGet ||
-  Number(a.isTight) - Number(b.isTight) ||
-  a.runCost - b.runCost
+  compareToGet(a, b) || Number(a.isTight) - Number(b.isTight) || a.runCost - b.runCost
 
 /** One thing in one place. */
 export interface Option {

@@ -82,7 +82,6 @@ export class SetUpSearch {
   readonly #gasCosts = new Map<Gas, Map<string, number>>()
   /** By place, and by what parts of the library are made to go with. */
   readonly #mayGo: Nested<readonly (readonly Option[])[]> = new Map()
-  readonly #wentLast = new Map<Slot, SlotItems[Slot]>()
 
   /**
    * @param ofSetUps what criteria say that are the same for every job, kept from search to search
@@ -132,7 +131,6 @@ export class SetUpSearch {
     const fill = (capability: Capability, before: Spent, at: number): void => {
       const slot = MAIN[at]
       if (slot === undefined) {
-        for (const one of MAIN) this.went(one, capability[one])
         found(capability, before)
         return
       }
@@ -180,22 +178,9 @@ export class SetUpSearch {
     return [costed.sort((a, b) => a.spent.runCost - b.spent.runCost)]
   }
 
-  /** Notes what went into a place. */
-  went(slot: Slot, item: SlotItems[Slot] | null): void {
-    if (item !== null) this.#wentLast.set(slot, item)
-  }
-
-  /** What went into a place last is likely to go again: of what costs the same it is tried first. */
-  #likeliest(slot: Slot, group: readonly Option[]): readonly Option[] {
-    const last = slot === 'gas' ? undefined : this.#wentLast.get(slot)
-    const at = last === undefined ? -1 : group.findIndex(({ item }) => item === last)
-    const first = at > 0 ? group[at] : undefined
-    return first ? [first, ...group.filter((one) => one !== first)] : group
-  }
-
   /**
    * Options in the order of what they cost, each judged when its turn comes: mostly the first that goes makes the rest
-   * hopeless. Of those that cost the same to get, what is tight comes last.
+   * hopeless. Of those that cost the same to get, what is tight comes last, also where something else is tight already.
    */
   inTurn(
     slot: Slot,
@@ -215,14 +200,15 @@ export class SetUpSearch {
     }
     for (const group of this.#groupsOf(slot, capability)) {
       const tight: Branch[] = []
-      for (const option of this.#likeliest(slot, group)) {
+      for (const option of group) {
         if (out?.has(option.item)) continue
         const atBest = together(before, option.spent)
         if (isHopeless(atBest, option.item) || circuits?.isBeaten(option, before.isTight)) continue
-        const then = this.taken(atBest, judge(option.item))
+        const verdict = judge(option.item)
+        const then = this.taken(atBest, verdict)
         if (!then) continue
         const branch = { option, then }
-        if (then.isTight && !before.isTight) tight.push(branch)
+        if (verdict === 'tight') tight.push(branch)
         else take(branch)
       }
       for (const branch of tight) take(branch)

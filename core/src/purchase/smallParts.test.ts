@@ -29,12 +29,12 @@ function seekingFor(ground: Ground, job: Job) {
     .begunFor(job)
     .find(({ pair }) => pair.process === 'gmaw-short' && pair.wire.id === 'er70s6-035')
   if (!begun) throw new Error('no wire goes by short circuit')
+  const seeking = ground.searchFor(begun, named(demo.powerSources, 'quillon-210'))
   const main = (sourceId: string, gunId: string): Capability =>
-    ground
-      .begin('gmaw-short', begun.pair.wire, named(demo.powerSources, sourceId))
+    seeking.bare
+      .with('powerSource', named(demo.powerSources, sourceId))
       .with('gun', named(demo.guns, gunId))
       .with('gas', named(demo.gases, 'mix-75-25'))
-  const seeking = ground.searchFor(begun, main('quillon-210', 'gun-250').settings.polarity)
   return { main, ...seeking }
 }
 

@@ -166,7 +166,6 @@ export class SmallParts {
       const slot = places[at]
       if (slot === undefined) {
         best = { items, spent }
-        for (const [place, item] of items) search.went(place, item)
         return
       }
       search.inTurn(slot, capability, spent, isHopeless, ({ item }, then) => {
