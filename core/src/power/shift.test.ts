@@ -13,7 +13,7 @@ import { UL_489 } from '../supply/breaker/models.ts'
 import { BANDS, storesOf } from '../supply/breaker/breakerModel.ts'
 import { type Beat, tripsAfterS } from '../supply/breaker/heat.ts'
 import { demoShop } from '../testing/samples.ts'
-import { chanceOf, type HowLong, shiftOf } from './shift.ts'
+import { chanceOf, heldThrough, type HowLong, shiftOf } from './shift.ts'
 import { explainGroup, likelyTogether, pairsOf, shopPowerOf } from './shopPower.ts'
 import { type Together, togetherOf, type Wired } from './together.ts'
 import { runs } from '../testing/runs.ts'
@@ -117,6 +117,73 @@ describe('a shift', () => {
     expect(peakA([{ on: 0 }, { on: 0 }])).toBeCloseTo(21, 5)
     expect(peakA([{ on: 0 }, { on: 1 }])).toBeCloseTo(12, 5)
     expect(peakA(['all', { on: 1 }])).toBeCloseTo(21, 5)
+  })
+
+  it('however many are on one line, they add up', () => {
+    for (let count = 1; count <= 7; count += 1) {
+      const loads = Array.from({ length: count }, (_, at) => drawer([steady(2 ** at)]))
+      const wired = loads.map((): Wired => ({ on: 0 }))
+      const shift = shiftsOf(together(loads, [node(200, wired)]), HOURS_8).nodes[0]
+      expect(shift?.peakA).toBe(2 ** count - 1)
+    }
+  })
+
+  /** Welders and steady loads, wired in any way. */
+  const someAtWork = fc
+    .record({
+      loads: fc.array(
+        fc.record({
+          onS: fc.integer({ min: 1, max: 400 }),
+          offS: fc.integer({ min: 0, max: 400 }),
+          onA: fc.integer({ min: 1, max: 60 }),
+          isSteady: fc.boolean(),
+          wired: fc.constantFrom<Wired>('all', { on: 0 }, { on: 1 }, { between: 0 }, { between: 1 }),
+        }),
+        { minLength: 1, maxLength: 4 },
+      ),
+      ratingsA: fc.array(fc.integer({ min: 15, max: 200 }), { minLength: 1, maxLength: 3 }),
+      phases: fc.constantFrom(1 as const, 3 as const),
+    })
+    .map(({ loads, ratingsA, phases }) =>
+      together(
+        loads.map(({ onS, offS, onA, isSteady }) =>
+          drawer([{ onS, offS, times: 1, onA, offA: 0 }], { isSteady }),
+        ),
+        ratingsA.map((ratingA) =>
+          node(
+            ratingA,
+            loads.map(({ wired }) => wired),
+            phases,
+          ),
+        ),
+      ),
+    )
+
+  it('trips as often, and is as long above what it holds, where no more is asked', () => {
+    const seen = { quiet: 0, trips: 0 }
+    fc.assert(
+      fc.property(someAtWork, fc.integer({ min: 1, max: 1000 }), (all, seed) => {
+        const howLong = { hours: 1, runs: 2, seed }
+        const { nodes } = shiftsOf(all, howLong)
+        for (const { aboveShare, trips } of nodes)
+          seen[aboveShare === 0 && trips?.early.times === 0 ? 'quiet' : 'trips'] += 1
+        expect(heldThrough(all, howLong).map(({ aboveShare, trips }) => ({ aboveShare, trips }))).toEqual(
+          nodes.map(({ aboveShare, trips }) => ({ aboveShare, trips })),
+        )
+      }),
+      { numRuns: runs(60) },
+    )
+    expect(seen.quiet).toBeGreaterThan(5)
+    expect(seen.trips).toBeGreaterThan(5)
+  })
+
+  it('of some is not changed by who hangs on none of their breakers', () => {
+    const welder = drawer([{ onS: 40, offS: 60, times: 1, onA: 50, offA: 0 }], { isSteady: false })
+    const on = node(40, ['all'])
+    const elsewhere = together([welder, welder], [on])
+    expect(shiftsOf(elsewhere, { hours: 2, runs: 3, seed: 7 })).toEqual(
+      shiftsOf(together([welder], [on]), { hours: 2, runs: 3, seed: 7 }),
+    )
   })
 
   it('by chance arcs are longer and shorter, and as long in the mean', () => {

@@ -116,15 +116,18 @@ function piecesOf({ beats, startA }: Drawer, motorStartS: number): readonly Piec
   return pieces
 }
 
-/** Writes the current of each second: of a second that is part arc and part pause, its root mean square. */
+/**
+ * Writes the current of each second: of a second that is part arc and part pause, its root mean square.
+ * @returns the greatest of them, A
+ */
 function layOut(
   { startA, isSteady }: Drawer,
   pieces: readonly Piece[],
   seconds: Seconds,
   rhythm: Rhythm,
-): void {
+): number {
   const cycleS = pieces.reduce((sum, { onS, offS, times }) => sum + (onS + offS) * times, 0)
-  if (cycleS <= 0) return
+  if (cycleS <= 0) return 0
   const squares = seconds.fill(0)
   let atS = isSteady ? 0 : -rhythm.source() * cycleS
   const put = (currentA: number, forS: number): void => {
@@ -153,7 +156,12 @@ function layOut(
         if (arcS > startS) put(onA, arcS - startS)
         if (offS > 0) put(offA, isSteady ? offS : offS * rhythm.spread())
       }
-  for (let at = 0; at < squares.length; at += 1) squares[at] = Math.sqrt(squares[at] ?? 0)
+  let mostA = 0
+  for (let at = 0; at < squares.length; at += 1) {
+    const currentA = (squares[at] = Math.sqrt(squares[at] ?? 0))
+    if (currentA > mostA) mostA = currentA
+  }
+  return mostA
 }
 
 const LINES = [0, 1, 2] as const
@@ -171,8 +179,19 @@ const spaceFor = (length: number): Space => ({
   last: new Float32Array(length),
 })
 
-function addTo(sums: Float32Array, more: Float32Array): void {
-  for (let at = 0; at < sums.length; at += 1) sums[at] = (sums[at] as number) + (more[at] as number)
+/** Two at a time: most of the time goes into reading and writing the sums. */
+function sumOf(drawers: readonly number[], drawn: readonly Seconds[], sums: Float32Array): Float32Array {
+  const [first, ...rest] = drawers.flatMap((drawer) => drawn[drawer] ?? [])
+  if (!first) return sums.fill(0)
+  sums.set(first)
+  for (let n = 0; n < rest.length; n += 2) {
+    const [one, other] = [rest[n] as Seconds, rest[n + 1]]
+    if (other)
+      for (let at = 0; at < sums.length; at += 1)
+        sums[at] = (sums[at] as number) + ((one[at] as number) + (other[at] as number))
+    else for (let at = 0; at < sums.length; at += 1) sums[at] = (sums[at] as number) + (one[at] as number)
+  }
+  return sums
 }
 
 /** Who draws on one line: alone, with the next line, with the last. */
@@ -210,22 +229,12 @@ function linesOf(node: Node): readonly OnLine[] {
  * added as if in step, which is on the safe side.
  */
 function currentsOf({ alone, next, last }: OnLine, drawn: readonly Seconds[], space: Space): Float32Array {
-  const sums = space.line.fill(0)
-  const add = (to: Float32Array, drawers: readonly number[]): void => {
-    for (const drawer of drawers) {
-      const from = drawn[drawer]
-      if (from) addTo(to, from)
-    }
-  }
-  add(sums, alone)
-  if (next.length === 0 || last.length === 0) {
-    add(sums, next.length === 0 ? last : next)
-    return sums
-  }
-  add(space.next.fill(0), next)
-  add(space.last.fill(0), last)
+  if (next.length === 0 || last.length === 0) return sumOf([...alone, ...next, ...last], drawn, space.line)
+  const sums = sumOf(alone, drawn, space.line)
+  const ofNext = sumOf(next, drawn, space.next)
+  const ofLast = sumOf(last, drawn, space.last)
   for (let at = 0; at < sums.length; at += 1) {
-    const [one, other] = [space.next[at] as number, space.last[at] as number]
+    const [one, other] = [ofNext[at] as number, ofLast[at] as number]
     sums[at] = (sums[at] as number) + Math.sqrt(one * one + other * other + one * other)
   }
   return sums
@@ -239,6 +248,8 @@ interface Passed {
   readonly atS: Readonly<Record<Band, number | null>>
 }
 
+const NEVER: Passed['atS'] = { early: null, nominal: null, late: null }
+
 interface Heating {
   readonly level: number
   /** Share of its heat that is left after a second. */
@@ -246,20 +257,14 @@ interface Heating {
 }
 
 /** When the breakers of a line go, by the earliest, the usual and the latest: each heats in its own time. */
-function tripsAt(
-  { ratingA, stores }: Omit<Tripping, 'heldA'>,
-  currents: Float32Array,
-  peakA: number,
-): Passed['atS'] {
-  const atS: Record<Band, number | null> = { early: null, nominal: null, late: null }
+function tripsAt({ ratingA, stores }: Omit<Tripping, 'heldA'>, currents: Float32Array): Passed['atS'] {
+  const atS: Record<Band, number | null> = { ...NEVER }
   const rating2 = ratingA ** 2
   // Spelled out for three breakers: this runs a million times a shift.
   const [early, nominal, late] = BANDS.map((band) => ({
     level: stores[band].tripsAt ** 2,
     decay: Math.exp(-1 / stores[band].constantS),
   })) as [Heating, Heating, Heating]
-  // No breaker gets hotter than its greatest current would make it without end.
-  if ((peakA * peakA) / rating2 <= Math.min(early.level, nominal.level, late.level)) return atS
   let [hotEarly, hotNominal, hotLate] = [0, 0, 0]
   for (let at = 0; at < currents.length && atS.late === null; at += 1) {
     const currentA = currents[at] as number
@@ -273,17 +278,31 @@ function tripsAt(
   }
   return atS
 }
-const NEVER: Passed['atS'] = { early: null, nominal: null, late: null }
+/** What is added in another order, in figures of seven digits, may come out a little higher. */
+const ROUNDING = 1e-5
+/** No breaker gets hotter than the greatest current would make it without end. */
+const mayTrip = ({ ratingA, stores }: Omit<Tripping, 'heldA'>, peakA: number): boolean =>
+  peakA / ratingA > Math.min(...BANDS.map((band) => stores[band].tripsAt))
+
+/** @returns whether a line stays below what it holds even where all that hangs on it draws its most at once */
+function isQuiet({ heldA, trips }: Node, { alone, next, last }: OnLine, peaksA: readonly number[]): boolean {
+  const mostA =
+    [...alone, ...next, ...last].reduce((sum, drawer) => sum + (peaksA[drawer] ?? 0), 0) * (1 + ROUNDING)
+  return mostA <= heldA && !(trips && mayTrip(trips, mostA))
+}
+const QUIET: Passed = { sumA: 0, peakA: 0, aboveS: 0, atS: NEVER }
 
 /** One line through one shift. */
 function through({ heldA, trips }: Node, currents: Float32Array): Passed {
   let [sumA, peakA, aboveS] = [0, 0, 0]
-  for (const currentA of currents) {
+  // By number: an iterator takes twice as long, and this runs a million times a shift.
+  for (let at = 0; at < currents.length; at += 1) {
+    const currentA = currents[at] as number
     sumA += currentA
     if (currentA > peakA) peakA = currentA
     if (currentA > heldA) aboveS += 1
   }
-  return { sumA, peakA, aboveS, atS: trips ? tripsAt(trips, currents, peakA) : NEVER }
+  return { sumA, peakA, aboveS, atS: trips && mayTrip(trips, peakA) ? tripsAt(trips, currents) : NEVER }
 }
 
 const worse = (a: Passed, b: Passed): Passed => ({
@@ -325,26 +344,24 @@ export interface HowLong {
   readonly seed: number
 }
 
-/**
- * @returns for each node how often it trips, and how it went through the first shift
- * @example shiftOf(togetherOf(shop, shelf, [{ job, setUp }]), { hours: 8, runs: 40, seed: 1 })[0]?.shift.aboveShare
- */
-export function shiftOf<N extends Node>(
-  {
-    drawers,
-    nodes,
-    assumptions,
-  }: Pick<Together, 'drawers' | 'assumptions'> & { readonly nodes: readonly N[] },
+type Looked<N extends Node> = Pick<Together, 'drawers' | 'assumptions'> & { readonly nodes: readonly N[] }
+
+/** @param isQuietSkipped whether a line that can hold all that is on it is not laid out: of it no means, peaks and curves are known */
+function tried<N extends Node>(
+  { drawers, nodes, assumptions }: Looked<N>,
   { hours, runs, seed }: HowLong,
+  isQuietSkipped: boolean,
 ): readonly Shifted<N>[] {
   const length = Math.round(hours * HOUR_S)
   const source = randomLcg(seed)
   const spread = spreadBy(assumptions.handSpreadPct / 100, source)
   const rhythm: Rhythm = { source, spread, startS: assumptions.motorStartS }
-  const hands = drawers.map((drawer) => ({
+  // Of ten machines a pair has two: what hangs on none of the nodes is not laid out.
+  const carried = new Set(nodes.flatMap(({ carries }) => carries.map(({ drawer }) => drawer)))
+  const hands = drawers.map((drawer, at) => ({
     drawer,
-    pieces: piecesOf(drawer, assumptions.motorStartS),
-    seconds: new Float32Array(length),
+    pieces: carried.has(at) ? piecesOf(drawer, assumptions.motorStartS) : [],
+    seconds: new Float32Array(carried.has(at) ? length : 0),
   }))
   const drawn = hands.map(({ seconds }) => seconds)
   const space = spaceFor(length)
@@ -355,9 +372,10 @@ export function shiftOf<N extends Node>(
     curve: minutesFor(length),
   }))
   for (let run = 0; run < runs; run += 1) {
-    for (const { drawer, pieces, seconds } of hands) layOut(drawer, pieces, seconds, rhythm)
+    const peaksA = hands.map(({ drawer, pieces, seconds }) => layOut(drawer, pieces, seconds, rhythm))
     for (const { node, lines, passed, curve } of looked) {
       const ofLines = lines.map((line) => {
+        if (isQuietSkipped && isQuiet(node, line, peaksA)) return QUIET
         const currents = currentsOf(line, drawn, space)
         if (run === 0) addCurve(curve, currents)
         return through(node, currents)
@@ -367,6 +385,23 @@ export function shiftOf<N extends Node>(
   }
   return looked.map(({ node, passed, curve }) => ({ node, shift: summaryOf(node, passed, length), curve }))
 }
+
+/**
+ * @returns for each node how often it trips, and how it went through the first shift
+ * @example shiftOf(togetherOf(shop, shelf, [{ job, setUp }]), { hours: 8, runs: 40, seed: 1 })[0]?.shift.aboveShare
+ */
+export const shiftOf = <N extends Node>(of: Looked<N>, howLong: HowLong): readonly Shifted<N>[] =>
+  tried(of, howLong, false)
+
+/**
+ * @returns for each node how often it trips, and how long it is above what it holds, no more: sooner than `shiftOf`
+ * @example heldThrough(together, { hours: 8, runs: 8, seed: 1 })[0]?.aboveShare // 0
+ */
+export const heldThrough = <N extends Node>(
+  of: Looked<N>,
+  howLong: HowLong,
+): readonly ({ readonly node: N } & Pick<NodeShift, 'aboveShare' | 'trips'>)[] =>
+  tried(of, howLong, true).map(({ node, shift: { aboveShare, trips } }) => ({ node, aboveShare, trips }))
 
 function summaryOf({ trips }: Node, passed: readonly Passed[], length: number): NodeShift {
   const seconds = Math.max(1, passed.length * length)

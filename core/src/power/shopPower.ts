@@ -15,7 +15,7 @@ import type { Shelf } from '../kinds/shelf.ts'
 import type { Shop } from '../kinds/shop.ts'
 import { type Verdict, VERDICT_RANK, worstVerdict } from '../model/verdict.ts'
 import { isEngineDriven } from '../kinds/engineDriven.ts'
-import { type HowLong, type NodeCurve, type NodeShift, shiftOf } from './shift.ts'
+import { heldThrough, type HowLong, type NodeCurve, type NodeShift, shiftOf } from './shift.ts'
 import { type AtWork, type LeftOut, type Node, type Together, togetherOf } from './together.ts'
 
 /** What the rule book asks of a cable for all that hangs on it, A. */
@@ -117,11 +117,13 @@ export function explainGroup(
   ])
 }
 
-function verdictOf(shift: NodeShift, rule: GroupRule | null): Verdict {
+function verdictOf(
+  { aboveShare, trips }: Pick<NodeShift, 'aboveShare' | 'trips'>,
+  rule: GroupRule | null,
+): Verdict {
   const isOverRule = rule !== null && rule.askedA > rule.carriesA * (1 + 1e-9)
-  if (shift.trips === null)
-    return shift.aboveShare > SELDOM ? 'fails' : shift.aboveShare > 0 ? 'tight' : 'fits'
-  const { early, nominal } = shift.trips
+  if (trips === null) return aboveShare > SELDOM ? 'fails' : aboveShare > 0 ? 'tight' : 'fits'
+  const { early, nominal } = trips
   if (isOverRule || nominal.times > SELDOM * nominal.of) return 'fails'
   return early.times > 0 ? 'tight' : 'fits'
 }
@@ -163,14 +165,14 @@ export function pairsOf(
       .filter(({ carries }) => [a, b].every((one) => carries.some(({ drawer }) => drawer === one)))
       .map((node) => ({ ...only(node, new Set([a, b, ...loads])), b })),
   )
-  const shifted = shiftOf({ ...together, nodes: shared }, { ...howLong, runs: PAIR_RUNS })
+  const held = heldThrough({ ...together, nodes: shared }, { ...howLong, runs: PAIR_RUNS })
   return others.map((b): Pair => {
     const pair = { a: id, b: drawers[b]?.id ?? '' }
-    const found = shifted
+    const found = held
       .filter(({ node }) => node.b === b)
-      .map(({ node, shift }) => ({
-        name: node.name,
-        verdict: verdictOf(shift, ruleOf(together, node, UNTRACED)),
+      .map((one) => ({
+        name: one.node.name,
+        verdict: verdictOf(one, ruleOf(together, one.node, UNTRACED)),
       }))
     const verdict = worstVerdict(found.map((one) => one.verdict))
     const worst = found.find((one) => one.verdict === verdict)

@@ -18,7 +18,7 @@ import type { Shelf } from '../kinds/shelf.ts'
 import { typicalPartPrice } from '../reference/typicalPrices.ts'
 import { demoShop } from '../testing/samples.ts'
 import { couldDo, CouldDoSearch } from './couldDo.ts'
-import { joined } from './couldShares.ts'
+import { Best, type CouldRank, joined } from './couldShares.ts'
 import { everyWhole } from '../testing/everyWhole.ts'
 import { runs } from '../testing/runs.ts'
 
@@ -125,6 +125,33 @@ const smallShelves: fc.Arbitrary<Shelf> = fc
       stock: [],
     }
   })
+
+describe('the best of what is found', () => {
+  const ranks = fc.array(fc.tuple(...Array.from({ length: 6 }, () => fc.integer({ min: 0, max: 2 }))), {
+    maxLength: 12,
+  })
+  /** As texts digits come in the order of the figures. */
+  const inOrder = (a: readonly number[], b: readonly number[]): number => a.join('').localeCompare(b.join(''))
+
+  it('is as many as are kept, in order; what is no better than the last of them is past', () => {
+    fc.assert(
+      fc.property(
+        ranks,
+        fc.nat(4),
+        fc.array(fc.nat(2), { minLength: 1, maxLength: 3 }),
+        (all, most, least) => {
+          const best = new Best<{ readonly rank: CouldRank }>(most)
+          for (const rank of all) best.add({ rank: rank as unknown as CouldRank })
+          const kept = all.toSorted(inOrder).slice(0, most)
+          expect(best.kept.map(({ rank }) => rank)).toEqual(kept)
+          const last = kept.length === most ? kept.at(-1)?.slice(0, least.length) : undefined
+          expect(best.isPast(...least)).toBe(last !== undefined && inOrder(least, last) > 0)
+        },
+      ),
+      { numRuns: runs(300) },
+    )
+  })
+})
 
 describe('what could do a job', () => {
   it('is what trying everything finds, at the same cost and with the same verdict', () => {

@@ -4,7 +4,7 @@ import { does } from '../model/verdict.ts'
 import type { Shelf } from '../kinds/shelf.ts'
 import type { Shop } from '../kinds/shop.ts'
 import { ANYWHERE, asCould, bestWith, runCostOf, spentOnSource, type Whole, withSource } from './bestWay.ts'
-import { ALL_OF_IT, byRank, type CouldDo, type CouldRank, Cut, type Share } from './couldShares.ts'
+import { ALL_OF_IT, Best, type CouldDo, type CouldRank, type Share } from './couldShares.ts'
 import { Ground } from './ground.ts'
 import { needsKey } from './needsKey.ts'
 import { compareToGet, NOTHING_SPENT, type Spent, together } from './options.ts'
@@ -54,8 +54,7 @@ export class CouldDoSearch {
 
   #search(job: Job, most: number, { at, of }: Share): CouldDo {
     const places = new Map(this.#ground.pairs.map((pair, place) => [pair, place]))
-    const found: Found[] = []
-    const cut = new Cut(most)
+    const best = new Best<Found>(most)
     let count = 0
     // By what a run costs they come one after the other: of what is much work each share has its part.
     for (const begun of this.#ground.begunFor(job).filter((_, place) => place % of === at)) {
@@ -63,9 +62,10 @@ export class CouldDoSearch {
       for (const sources of pair.alikeSources) {
         const [first] = sources
         const [cheapest = NOTHING_SPENT] = sources.map(spentOnSource).sort(compareToGet)
+        // What is not given out is only counted: then any way will do.
         const isPast = (spent: Spent): boolean => {
           const { unpriced, toGet } = together(cheapest, spent)
-          return cut.isPast({ unpriced, toGet, toRun: leastToRun })
+          return best.isPast(unpriced, toGet, leastToRun)
         }
         const alike = first ? bestWith(this.#ground, begun, first, { ...ANYWHERE, isPast }) : null
         if (!alike) continue
@@ -75,19 +75,15 @@ export class CouldDoSearch {
           const whole = withSource(alike, source)
           const { unpriced, toGet } = whole.spent
           const toRun = runCostOf(whole, demand)
-          cut.add({ unpriced, toGet, toRun: toRun ?? Infinity })
           const place = [places.get(pair) ?? 0, pair.sources.indexOf(source)] as const
-          found.push({ whole, toRun, rank: [unpriced, toGet, toRun ?? Infinity, runCost, ...place] })
+          best.add({ whole, toRun, rank: [unpriced, toGet, toRun ?? Infinity, runCost, ...place] })
         }
       }
       // What is known of it serves no other pair: kept to the end it would be copied at each collection of garbage.
       begun.searches.clear()
     }
     return {
-      best: found
-        .sort(byRank)
-        .slice(0, most)
-        .map(({ whole, toRun, rank }) => ({ ...asCould(this.#ground, whole, toRun), rank })),
+      best: best.kept.map(({ whole, toRun, rank }) => ({ ...asCould(this.#ground, whole, toRun), rank })),
       count,
     }
   }

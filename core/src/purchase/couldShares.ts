@@ -1,6 +1,5 @@
 /** Ways to do a job, looked at in shares: each thread takes one, and they are put together as if one had taken all. */
 import type { Could } from './bestWay.ts'
-import { compareToGet, type ToGet } from './options.ts'
 
 /** Of so many shares one. */
 export interface Share {
@@ -33,8 +32,8 @@ export interface CouldDo {
   readonly count: number
 }
 
-/** @returns below 0 where the first is better */
-export function byRank({ rank: a }: Ranked, { rank: b }: Ranked): number {
+/** @returns below 0 where the first is better, by as many figures as it has */
+export function byRank({ rank: a }: { readonly rank: readonly number[] }, { rank: b }: Ranked): number {
   for (const [at, figure] of a.entries()) {
     const other = b[at] ?? 0
     if (figure !== other) return figure < other ? -1 : 1
@@ -51,29 +50,30 @@ export const joined = (shares: readonly CouldDo[], most: number): CouldDo => ({
   count: shares.reduce((sum, { count }) => sum + count, 0),
 })
 
-/** What a way costs to get, and to run. */
-export interface Costs extends ToGet {
-  readonly toRun: number
-}
-const compareCosts = (a: Costs, b: Costs): number => compareToGet(a, b) || a.toRun - b.toRun
+/** The best of what is found, one after the other. */
+export class Best<T extends Ranked> {
+  readonly #kept: T[] = []
 
-/** Which ways may still be given out, as they are found one after the other: of the rest no better one is looked for. */
-export class Cut {
-  /** What the best cost so far, the cheapest first. */
-  readonly #kept: Costs[] = []
-
-  /** @param most how many are given out */
+  /** @param most how many are kept */
   constructor(readonly most: number) {}
 
-  /** @returns whether as many as are given out are cheaper */
-  isPast(costs: Costs): boolean {
-    const last = this.#kept[this.most - 1]
-    return last !== undefined && compareCosts(costs, last) > 0
+  /** The best first. */
+  get kept(): readonly T[] {
+    return this.#kept
   }
 
-  add(costs: Costs): void {
-    this.#kept.push(costs)
-    this.#kept.sort(compareCosts)
-    this.#kept.length = Math.min(this.most, this.#kept.length)
+  /**
+   * @param least figures of the rank, the first of them; none of what is found has less
+   * @returns whether as many as are kept are better, whatever its other figures are
+   */
+  isPast(...least: readonly number[]): boolean {
+    const last = this.#kept[this.most - 1]
+    return last !== undefined && byRank({ rank: least }, last) > 0
+  }
+
+  add(found: T): void {
+    const before = this.#kept.findLastIndex((one) => byRank(one, found) <= 0)
+    this.#kept.splice(before + 1, 0, found)
+    if (this.#kept.length > this.most) this.#kept.pop()
   }
 }
