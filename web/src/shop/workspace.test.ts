@@ -1,5 +1,6 @@
 import type { Wire } from '@brannik/core'
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
+import { isSameBesideJobs } from '../engine/delta.ts'
 import { meetShop, onNotOurs } from '../api/client.ts'
 import { demoWorkspace, shopDocument } from '../testing/demo.ts'
 import { keepDraft, readDraft } from './drafts.ts'
@@ -145,6 +146,23 @@ describe('editing', () => {
     expect(workspace.get('jobs', 'loader-fork')).toBeNull()
     await vi.advanceTimersByTimeAsync(700)
     expect(sent.at(-1)).toMatchObject({ method: 'DELETE', path: 'jobs/loader-fork' })
+  })
+})
+
+describe('what the computation looks at', () => {
+  // A list made anew is one that has changed: each cell of a board would be worked out again at every key in a job.
+  it('is the same after an edit of a job, but for the jobs', async () => {
+    const { workspace } = await demoWorkspace()
+    const before = workspace.snapshot
+    workspace.edit('jobs', 'press-frame', { ...frame(), quantity: 6 }, 'pieces')
+    const after = workspace.snapshot
+    expect(isSameBesideJobs(after, before)).toBe(true)
+    expect(after.jobs.find(({ id }) => id === 'press-frame')?.quantity).toBe(6)
+    const [wire] = workspace.all('wires')
+    if (!wire) throw new Error('the demo has no wire')
+    workspace.edit('wires', wire.id, { ...wire, name: 'Another' }, 'name')
+    expect(workspace.snapshot.wires).not.toBe(after.wires)
+    expect(isSameBesideJobs(workspace.snapshot, after)).toBe(false)
   })
 })
 

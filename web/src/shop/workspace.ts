@@ -185,13 +185,14 @@ export const useWorkspace = defineStore('workspace', () => {
   const wholeSetUps = computed(() => setUps.value.filter((setUp) => partsOf(setUp, shelf.value).ok))
   const requirementSheets = computed(() => all('requirement-sheets'))
   const decisions = computed(() => all('decisions'))
+  const welders = computed(() => all('welders'))
   const jobs = computed(() => all('jobs').sort((a, b) => a.name.localeCompare(b.name)))
-  /** Everything that the computation looks at. */
+  /** Everything that the computation looks at. A list in which nothing has changed is the same list: what hangs on it is not asked again. */
   const snapshot = computed(() => ({
     shop: shop.value,
     ...shelf.value,
     setUps: setUps.value,
-    welders: all('welders'),
+    welders: welders.value,
     jobs: jobs.value,
     used: used.value,
   }))
