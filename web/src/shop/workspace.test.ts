@@ -33,6 +33,18 @@ describe('loading', () => {
     expect(workspace.notation).toEqual({ system: 'imperial', locale: 'en-US' })
   })
 
+  it('has jobs in the order in which somebody counts', async () => {
+    const { workspace } = await demoWorkspace()
+    for (const number of [10, 2])
+      workspace.edit(
+        'jobs',
+        `bay-${number}`,
+        { ...frame(), id: `bay-${number}`, name: `Bay ${number}` },
+        'new',
+      )
+    expect(workspace.jobs.slice(0, 2).map(({ name }) => name)).toEqual(['Bay 2', 'Bay 10'])
+  })
+
   it('says why where the server does not respond', async () => {
     const { workspace } = await demoWorkspace()
     vi.stubGlobal('fetch', () => Promise.reject(new TypeError('down')))

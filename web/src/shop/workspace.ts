@@ -16,6 +16,7 @@ import {
 import { defineStore } from 'pinia'
 import { computed, ref, shallowRef } from 'vue'
 import { ask, forgetOwner, onNotOurs, RequestFailed } from '../api/client.ts'
+import { byName } from '../byName.ts'
 import { reasonOf } from '../reason.ts'
 import { useNotice } from '../stores/notice.ts'
 import { useSession } from './session.ts'
@@ -186,7 +187,7 @@ export const useWorkspace = defineStore('workspace', () => {
   const requirementSheets = computed(() => all('requirement-sheets'))
   const decisions = computed(() => all('decisions'))
   const welders = computed(() => all('welders'))
-  const jobs = computed(() => all('jobs').sort((a, b) => a.name.localeCompare(b.name)))
+  const jobs = computed(() => all('jobs').sort(byName))
   /** Everything that the computation looks at. A list in which nothing has changed is the same list: what hangs on it is not asked again. */
   const snapshot = computed(() => ({
     shop: shop.value,

@@ -3,6 +3,7 @@ import { byWorst, type Job, titleOf, type Verdict, VERDICT_RANK, VERDICTS, verdi
 import { parseISO } from 'date-fns'
 import { computed, ref, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
+import { byName } from '../../byName.ts'
 import ChainSpark from '../../charts/ChainSpark.vue'
 import ChooseFile from '../../components/ChooseFile.vue'
 import PickField from '../../components/PickField.vue'
@@ -68,7 +69,7 @@ function sort(column: Column): void {
 const ariaSort = (column: Column): 'ascending' | 'descending' | 'none' =>
   sortBy.value !== column ? 'none' : isDown.value ? 'descending' : 'ascending'
 const COMPARE: Readonly<Record<Column, (a: JobRow, b: JobRow) => number>> = {
-  name: (a, b) => a.job.name.localeCompare(b.job.name),
+  name: (a, b) => byName(a.job, b.job),
   // What has no date comes last.
   due: (a, b) => (a.job.dueOn ?? '9999').localeCompare(b.job.dueOn ?? '9999'),
   // What fails comes first.

@@ -12,6 +12,7 @@ import {
   wearSubject,
 } from '@brannik/core'
 import { computed, ref, shallowRef, watch } from 'vue'
+import { byName } from '../../byName.ts'
 import { type Question, useAnswer } from '../../engine/useAnswer.ts'
 import { reasonOf } from '../../reason.ts'
 import { eventsOf, newestRows, type WeldRow } from '../../shop/eventList.ts'
@@ -163,7 +164,7 @@ const sourceName = (id: string | null): string =>
 const machines = computed(() =>
   wearOfMachines(rows.value, changes.value)
     .map(({ sourceId, wear }) => ({ id: sourceId, name: sourceName(sourceId), wear }))
-    .toSorted((a, b) => a.name.localeCompare(b.name)),
+    .toSorted(byName),
 )
 const STATES: Readonly<Record<Wear['state'], string>> = { good: 'good', soon: 'due soon', due: 'due' }
 function replaced(sourceId: string, part: WearPart): void {

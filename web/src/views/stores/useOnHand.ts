@@ -10,6 +10,7 @@ import {
   type Vessel,
 } from '@brannik/core'
 import { computed, type ComputedRef } from 'vue'
+import { byName } from '../../byName.ts'
 import { useWorkspace } from '../../shop/workspace.ts'
 import { usePrint } from '../../stores/usePrint.ts'
 import { useReading } from '../../stores/useReading.ts'
@@ -139,7 +140,7 @@ export function useOnHand(): ComputedRef<readonly OnHand[]> {
             containers: kind === 'gas' ? cylindersOf(record.id) : kind === 'wire' ? spoolsOf(record.id) : [],
           }
         })
-        .toSorted((a, b) => a.name.localeCompare(b.name)),
+        .toSorted(byName),
     )
   })
 }
