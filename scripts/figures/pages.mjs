@@ -127,11 +127,22 @@ async function longJob(address) {
 /** A cell that is worked out. */
 const KNOWN_CELL = '[role=gridcell]:is(.fits, .tight, .fails, .unknown)'
 
-/** Bytes that scripts of the page hold, what is no longer reached left out. */
+/** Of a page: compiled code comes and goes with what is looked at often, and what is drawn is no script's. */
+const NOT_OF_SCRIPTS = new Set(['code', 'object shape', 'native', 'synthetic'])
+/** What the scripts of a page hold: objects, lists, texts and functions, once everything is collected that may be. */
 async function heldBytes(session) {
+  const parts = []
+  session.on('HeapProfiler.addHeapSnapshotChunk', ({ chunk }) => parts.push(chunk))
   await session.send('HeapProfiler.collectGarbage')
-  const { metrics } = await session.send('Performance.getMetrics')
-  return metrics.find(({ name }) => name === 'JSHeapUsedSize').value
+  await session.send('HeapProfiler.takeHeapSnapshot', { reportProgress: false })
+  session.removeAllListeners('HeapProfiler.addHeapSnapshotChunk')
+  const { nodes, snapshot } = JSON.parse(parts.join(''))
+  const { node_fields: fields, node_types: types } = snapshot.meta
+  const [type, size] = [fields.indexOf('type'), fields.indexOf('self_size')]
+  let bytes = 0
+  for (let at = 0; at < nodes.length; at += fields.length)
+    if (!NOT_OF_SCRIPTS.has(types[type][nodes[at + type]])) bytes += nodes[at + size]
+  return bytes
 }
 
 const BOARDS = 50
@@ -139,7 +150,6 @@ const BOARDS = 50
 export async function memoryOfBoards(browser, address) {
   const page = await browser.newPage({ viewport: { width: 1280, height: 800 } })
   const session = await page.context().newCDPSession(page)
-  await session.send('Performance.enable')
   const board = page.getByRole('grid', { name: 'Board' })
   await page.goto(new URL('/board/set-ups', address).href)
   await page.locator(KNOWN_CELL).first().waitFor()
