@@ -171,10 +171,13 @@ describe('a shift', () => {
           nodes.map(({ aboveShare, trips }) => ({ aboveShare, trips })),
         )
       }),
-      { numRuns: runs(60) },
+      {
+        numRuns: runs(60),
+        examples: [5, 60].map((onA) => [together([drawer([steady(onA)])], [node(20, ['all'])]), 1]),
+      },
     )
-    expect(seen.quiet).toBeGreaterThan(5)
-    expect(seen.trips).toBeGreaterThan(5)
+    expect(seen.quiet).toBeGreaterThan(0)
+    expect(seen.trips).toBeGreaterThan(0)
   })
 
   it('of some is not changed by who hangs on none of their breakers', () => {
