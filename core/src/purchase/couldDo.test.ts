@@ -10,13 +10,14 @@ import { demandOf } from '../demand/demand.ts'
 import { partsOf } from '../fit/document.ts'
 import { fitJob } from '../fit/fit.ts'
 import { LIBRARY } from '../library/index.ts'
-import type { PowerSource } from '../kinds/equipment.ts'
+import { isEngineDriven, type PowerSource } from '../kinds/equipment.ts'
 import type { Job } from '../kinds/job.ts'
 import { isCandidate } from '../model/ownership.ts'
 import { PROCESS_IDS } from '../model/process.ts'
 import type { Shelf } from '../kinds/shelf.ts'
 import { typicalPartPrice } from '../reference/typicalPrices.ts'
 import { demoShop } from '../testing/samples.ts'
+import type { Could } from './bestWay.ts'
 import { couldDo, CouldDoSearch } from './couldDo.ts'
 import { Best, type CouldRank, joined } from './couldShares.ts'
 import { everyWhole } from '../testing/everyWhole.ts'
@@ -153,6 +154,15 @@ describe('the best of what is found', () => {
   })
 })
 
+/** The whole fit of a way. */
+function fitOf(job: Job, { setUp, parts }: Could, powerSources: readonly PowerSource[] = demo.powerSources) {
+  const whole = { ...setUp, id: 'made' }
+  const shelf = { ...demo, powerSources: [...powerSources], parts: [...demo.parts, ...parts] }
+  const chosen = partsOf(whole, shelf)
+  if (!chosen.ok) throw new Error(JSON.stringify(chosen.problems))
+  return fitJob({ shop: demo.shop, job, setUp: whole, ...chosen.parts, stock: [] })
+}
+
 describe('what could do a job', () => {
   it('is what trying everything finds, at the same cost and with the same verdict', () => {
     fc.assert(
@@ -181,16 +191,37 @@ describe('what could do a job', () => {
   it('is a whole set-up, with the parts of the library that are in it, and costs to run what the fit of it costs', () => {
     let fromLibrary = 0
     for (const job of demo.jobs)
-      for (const { setUp, parts, toRun, verdict } of couldDo(demo.shop, demo, job, { most: 12 }).best) {
-        fromLibrary += parts.length
-        const whole = { ...setUp, id: 'made' }
-        const chosen = partsOf(whole, { ...demo, parts: [...demo.parts, ...parts] })
-        if (!chosen.ok) throw new Error(JSON.stringify(chosen.problems))
-        const fit = fitJob({ shop: demo.shop, job, setUp: whole, ...chosen.parts, stock: [] })
-        expect(fit.verdict).toBe(verdict)
-        expect(toRun).toBeCloseTo(fit.cost?.job ?? NaN, 6)
+      for (const could of couldDo(demo.shop, demo, job, { most: 12 }).best) {
+        fromLibrary += could.parts.length
+        const fit = fitOf(job, could)
+        expect(fit.verdict).toBe(could.verdict)
+        expect(could.toRun).toBeCloseTo(fit.cost?.job ?? NaN, 6)
       }
     expect(fromLibrary).toBeGreaterThan(0)
+  })
+
+  // An engine set hangs on no circuit: what looks at both is asked of the set alone.
+  it('holds a set with an engine to its duty', () => {
+    const engineSets = demo.powerSources.filter(isEngineDriven)
+    const processes = (source: PowerSource): PowerSource['processes'] =>
+      source.processes.map((one) => ({
+        ...one,
+        supplies: one.supplies.map((supply) => ({
+          ...supply,
+          ratedPoints: supply.ratedPoints.map((point) => ({ ...point, dutyPct: 3 })),
+        })),
+      }))
+    const short = engineSets.map((source) => ({ ...source, processes: processes(source) }))
+    const job = jobOf('press-frame')
+    const waysOf = (powerSources: readonly PowerSource[]) =>
+      couldDo(demo.shop, { ...demo, powerSources: [...powerSources] }, job, { most: 200 }).best
+    expect(waysOf(engineSets).some(({ verdict }) => verdict === 'fits')).toBe(true)
+    const ways = waysOf(short)
+    expect(ways.length).toBeGreaterThan(0)
+    for (const could of ways) {
+      expect(could.verdict).toBe('tight')
+      expect(fitOf(job, could, short).verdict).toBe('tight')
+    }
   })
 
   it('is the same whether one looks at all of it or several at a share each', () => {
