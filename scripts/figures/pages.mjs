@@ -64,7 +64,7 @@ export async function keyToPaint(browser, address) {
     Object.assign(globalThis, { times, forgetKey: () => (typedAt = 0) })
   })
   const field = page.getByLabel('Thickness')
-  // Thicknesses at which every one asks another current; some ninety keys, for of thirty the second worst would be the 95th of a hundred.
+  // Thicknesses at which every one asks another current. Some ninety keys: of thirty the second worst would be the p95.
   for (let mils = 60; mils < 180; mils += 2) {
     await field.fill('0.')
     await field.press('End')

@@ -346,11 +346,11 @@ export interface HowLong {
 
 type Looked<N extends Node> = Pick<Together, 'drawers' | 'assumptions'> & { readonly nodes: readonly N[] }
 
-/** @param isQuietSkipped whether a line that can hold all that is on it is not laid out: of it no means, peaks and curves are known */
+/** @param isForTrips whether no more is asked than trips and time above: of means, peaks and curves nothing is known then */
 function tried<N extends Node>(
   { drawers, nodes, assumptions }: Looked<N>,
   { hours, runs, seed }: HowLong,
-  isQuietSkipped: boolean,
+  isForTrips: boolean,
 ): readonly Shifted<N>[] {
   const length = Math.round(hours * HOUR_S)
   const source = randomLcg(seed)
@@ -375,9 +375,9 @@ function tried<N extends Node>(
     const peaksA = hands.map(({ drawer, pieces, seconds }) => layOut(drawer, pieces, seconds, rhythm))
     for (const { node, lines, passed, curve } of looked) {
       const ofLines = lines.map((line) => {
-        if (isQuietSkipped && isQuiet(node, line, peaksA)) return QUIET
+        if (isForTrips && isQuiet(node, line, peaksA)) return QUIET
         const currents = currentsOf(line, drawn, space)
-        if (run === 0) addCurve(curve, currents)
+        if (run === 0 && !isForTrips) addCurve(curve, currents)
         return through(node, currents)
       })
       passed.push(ofLines.reduce(worse))

@@ -7,7 +7,7 @@ import { ANYWHERE, asCould, bestWith, runCostOf, spentOnSource, type Whole, with
 import { ALL_OF_IT, Best, type CouldDo, type CouldRank, type Share } from './couldShares.ts'
 import { Ground } from './ground.ts'
 import { needsKey } from './needsKey.ts'
-import { compareToGet, NOTHING_SPENT, type Spent, together } from './options.ts'
+import { compareToGet, NOTHING_SPENT, type Spent } from './options.ts'
 
 export interface CouldOptions {
   /** How many are given out; all are counted. */
@@ -63,10 +63,8 @@ export class CouldDoSearch {
         const [first] = sources
         const [cheapest = NOTHING_SPENT] = sources.map(spentOnSource).sort(compareToGet)
         // What is not given out is only counted: then any way will do.
-        const isPast = (spent: Spent): boolean => {
-          const { unpriced, toGet } = together(cheapest, spent)
-          return best.isPast(unpriced, toGet, leastToRun)
-        }
+        const isPast = ({ unpriced, toGet }: Spent): boolean =>
+          best.isPast(cheapest.unpriced + unpriced, cheapest.toGet + toGet, leastToRun)
         const alike = first ? bestWith(this.#ground, begun, first, { ...ANYWHERE, isPast }) : null
         if (!alike) continue
         count += sources.length

@@ -15,14 +15,11 @@ export interface Purchase {
   readonly likeKey: string
 }
 
-export interface ToGet {
+/** What a set-up that is half put together costs so far. */
+export interface Spent {
   /** Large things to buy that have no price. */
   readonly unpriced: number
   readonly toGet: number
-}
-
-/** What a set-up that is half put together costs so far. */
-export interface Spent extends ToGet {
   readonly isTight: boolean
   /** What a run costs at least. */
   readonly runCost: number
@@ -46,7 +43,7 @@ export const together = (a: Spent, b: Spent): Spent =>
       }
 
 /** @returns below 0 where the first is cheaper to get */
-export const compareToGet = (a: ToGet, b: ToGet): number => a.unpriced - b.unpriced || a.toGet - b.toGet
+export const compareToGet = (a: Spent, b: Spent): number => a.unpriced - b.unpriced || a.toGet - b.toGet
 
 /** Cheapest to get first, then what fits, then cheapest to run. @returns below 0 where the first is better */
 export const compareSpent = (a: Spent, b: Spent): number =>

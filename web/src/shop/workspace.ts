@@ -188,7 +188,10 @@ export const useWorkspace = defineStore('workspace', () => {
   const decisions = computed(() => all('decisions'))
   const welders = computed(() => all('welders'))
   const jobs = computed(() => all('jobs').sort(byName))
-  /** Everything that the computation looks at. A list in which nothing has changed is the same list: what hangs on it is not asked again. */
+  /**
+   * Everything that the computation looks at. A list in which nothing has changed is the same list: what hangs on it is
+   * not asked again.
+   */
   const snapshot = computed(() => ({
     shop: shop.value,
     ...shelf.value,
