@@ -1,10 +1,13 @@
 /** The drill: back up, destroy, restore, compare every row. And all that a restore refuses to do. */
 import { execFile } from 'node:child_process'
-import { mkdtemp, readdir, readFile, rename, rm, utimes, writeFile } from 'node:fs/promises'
+import { once } from 'node:events'
+import { mkdir, mkdtemp, readdir, readFile, rename, rm, utimes, writeFile } from 'node:fs/promises'
+import { Socket } from 'node:net'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { fileURLToPath } from 'node:url'
 import { promisify } from 'node:util'
+import pg from 'pg'
 import { afterAll, beforeAll, expect, it } from 'vitest'
 import { backUpTo, isBackupName, listBackups, makeBackup } from './backup/backup.ts'
 import { restore } from './backup/restore.ts'
@@ -122,6 +125,24 @@ it('a shop that is there is replaced only when told so, and is backed up first',
   expect(await everything()).toEqual(newer)
 })
 
+it('a restore waits for a connection that is on its way out', async () => {
+  const file = join(folder, 'leaving.dump')
+  await backUpTo(url, file)
+  const before = await everything()
+  const socket = new Socket()
+  const client = new pg.Client({ connectionString: url, stream: () => socket })
+  client.on('error', () => undefined)
+  await client.connect()
+  const isAsleep = once(client, 'notice')
+  const cut = client.query(`do $$ begin raise notice 'asleep'; perform pg_sleep(0.7); end $$`)
+  await isAsleep
+  socket.destroy()
+  await expect(cut).rejects.toThrow('terminated')
+  // Its process at the database ends only when the query does.
+  await restore(url, file, { replaces: true, backups: settings() })
+  expect(await everything()).toEqual(before)
+})
+
 it('a backup is never written over another file, and a failed one leaves none', async () => {
   const file = join(folder, 'taken.dump')
   await writeFile(file, 'mine')
@@ -175,6 +196,7 @@ it('what holds no whole shop is not put in the place of one', async () => {
     await expect(contentsOf(url, file)).rejects.toThrow(words)
     expect(await everything()).toEqual(before)
   }
+  await mkdir(settings().folder, { recursive: true })
   const place = (await readdir(settings().folder)).length
   await refused(
     await dumpOf('create table record (id text)'),

@@ -43,6 +43,8 @@ export const LIMITS = {
   readyMs: 1500,
   /** A write that lost its connection is asked again for so long. */
   askAgainMs: 3000,
+  /** Connections that were closed just before a restore are gone within this. */
+  leavingMs: 2000,
 
   /** A computation in a worker thread. */
   workMs: 25_000,

@@ -3,9 +3,11 @@
  * is backed up first, and nothing of it is touched before the new one is known to be a whole shop.
  */
 import { basename } from 'node:path'
+import { setTimeout as pause } from 'node:timers/promises'
 import pg from 'pg'
 import { COMMAND_LINE } from '../access/actor.ts'
 import type { BackupSettings } from '../config.ts'
+import { LIMITS } from '../limits.ts'
 import { Problem } from '../problems.ts'
 import { note } from '../stores/audit.ts'
 import { makeBackup, type Backup } from './backup.ts'
@@ -13,7 +15,9 @@ import { checkFile, connected, type Contents, nameOfDatabase, withDatabase, with
 
 const COUNT = `select count(*)::int as records from record`
 const HAS_RECORDS = `select to_regclass('public.record') is not null as there`
-const OTHERS = `select count(*)::int as others from pg_stat_activity where datname = $1 and pid <> pg_backend_pid()`
+/** The database's own housekeeping ends by itself where the database gets another name. */
+const OTHERS = `select count(*)::int as others from pg_stat_activity
+  where datname = $1 and pid <> pg_backend_pid() and backend_type <> 'autovacuum worker'`
 
 async function recordsIn(databaseUrl: string): Promise<number> {
   return connected(databaseUrl, async (client) => {
@@ -21,6 +25,20 @@ async function recordsIn(databaseUrl: string): Promise<number> {
     if (!rows[0]?.there) return 0
     return (await client.query<{ records: number }>(COUNT)).rows[0]?.records ?? 0
   })
+}
+
+/**
+ * Whether others than this restore are connected. The process of a connection may outlast it by a moment, so that one
+ * that was just closed is given time, as PostgreSQL gives it before it renames a database.
+ */
+async function isInUse(maintenance: pg.Client, name: string): Promise<boolean> {
+  const until = performance.now() + LIMITS.leavingMs
+  for (;;) {
+    const { rows } = await maintenance.query<{ others: number }>(OTHERS, [name])
+    if (rows[0]?.others === 0) return false
+    if (performance.now() > until) return true
+    await pause(50)
+  }
 }
 
 export interface Restored {
@@ -49,8 +67,7 @@ export async function restore(
   }
   const name = nameOfDatabase(databaseUrl)
   const maintenance = withDatabase(databaseUrl, 'postgres')
-  const { rows } = await connected(maintenance, (client) => client.query<{ others: number }>(OTHERS, [name]))
-  if ((rows[0]?.others ?? 0) > 0)
+  if (await connected(maintenance, (client) => isInUse(client, name)))
     throw new Problem(409, 'In use', 'Brannik is running on this database. Stop it, then restore.')
   return withRestored(databaseUrl, file, async (fresh, contents) => {
     const before = had > 0 ? await makeBackup(databaseUrl, backups, 'before-restore') : null
