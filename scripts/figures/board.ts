@@ -1,5 +1,5 @@
 /** Figures of a large board: whole, its first cells, by two threads, and beside the arithmetic that it cannot do without. */
-import { type BoardCell, boardOf, type Job, MachineBoard } from '../../core/src/index.ts'
+import { boardOf, type Job, MachineBoard, type PackedRow } from '../../core/src/index.ts'
 import { plainBoard } from './arithmetic.ts'
 import { demo, median, print, timed } from './demo.ts'
 import { askThread, startThreads } from './threads.ts'
@@ -60,7 +60,7 @@ function coldAndWarm(work: () => void): { readonly cold: number; readonly warm: 
 }
 
 const JOBS_AT_ONCE = 10
-/** As a page asks: two threads that have the shop already take ten jobs at a time, and hand their cells over. */
+/** As a page asks: two threads that have the shop already take ten jobs at a time, and hand their rows over. */
 async function byTwoThreads(shop: Shop): Promise<number> {
   const threads = startThreads('boardThread', 2, shop)
   const run = async (): Promise<number> => {
@@ -72,8 +72,8 @@ async function byTwoThreads(shop: Shop): Promise<number> {
         while (next < shop.jobs.length) {
           const from = next
           next += JOBS_AT_ONCE
-          const came = await askThread<readonly BoardCell[]>(thread, [from, from + JOBS_AT_ONCE])
-          cells += came.length
+          const came = await askThread<readonly PackedRow[]>(thread, [from, from + JOBS_AT_ONCE])
+          for (const { verdicts } of came) cells += verdicts.length
         }
       }),
     )

@@ -328,7 +328,8 @@ async function largeShop(address) {
 /** A board of 500 jobs and 200 set-ups: its first cells, one row after an edit, and its frames as it is scrolled both ways. */
 export async function largeBoard(browser, address) {
   await largeShop(address)
-  const page = await browser.newPage({ viewport: { width: 1280, height: 800 } })
+  const context = await browser.newContext({ viewport: { width: 1280, height: 800 } })
+  const page = await context.newPage()
   await page.addInitScript((known) => {
     const times = {}
     new MutationObserver((_records, observer) => {
@@ -348,6 +349,21 @@ export async function largeBoard(browser, address) {
   await toGo.waitFor()
   await toGo.waitFor({ state: 'detached', timeout: 120_000 })
   print('board-500x200-whole', (await page.evaluate(() => performance.now())) - grid, 'ms')
+  // Every other page of this browser finds the application kept.
+  await page.evaluate(async () => {
+    await navigator.serviceWorker.ready
+  })
+  await page.close()
+  await boardScroll(context, address)
+  await context.close()
+}
+
+async function boardScroll(context, address) {
+  const page = await context.newPage()
+  await page.goto(new URL('/board/set-ups', address).href)
+  const toGo = page.getByText(/jobs to go/)
+  await toGo.waitFor()
+  await toGo.waitFor({ state: 'detached', timeout: 120_000 })
   const scroll = () =>
     page.evaluate(async () => {
       const board = document.querySelector('[role=grid]')

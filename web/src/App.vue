@@ -2,6 +2,7 @@
 import { onKeyStroke, useTimeoutFn } from '@vueuse/core'
 import { computed, onMounted, ref, useTemplateRef, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
+import { onceAtRest } from './atRest.ts'
 import ErrorBoundary from './components/ErrorBoundary.vue'
 import type { HelpPart } from './help/help.ts'
 import SaveState from './components/SaveState.vue'
@@ -66,7 +67,6 @@ function settle(): void {
   const isAnswered = route.name !== 'fit' || document.querySelector('main .headline') !== null
   if (isAnswered || waits === MOST_WAITS) {
     isSettled.value = true
-    if (import.meta.env.PROD) void keepOffline()
   } else {
     waits += 1
     nextLook.start()
@@ -74,6 +74,8 @@ function settle(): void {
 }
 const nextLook = useTimeoutFn(settle, 1000, { immediate: false })
 const firstLook = useTimeoutFn(settle, A_MOMENT_MS, { immediate: false })
+// It fetches every file of the application: a second of work, once a version.
+if (import.meta.env.PROD) onceAtRest(isSettled, () => void keepOffline())
 watch(
   () => workspace.state === 'ready',
   (isReady) => isReady && firstLook.start(),

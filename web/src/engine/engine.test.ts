@@ -1,4 +1,14 @@
-import { assess, fitJob, type Job, mapColumns, readTable, sidesOf, worstOf } from '@brannik/core'
+import {
+  assess,
+  cellsOf,
+  fitJob,
+  type Job,
+  mapColumns,
+  placesOf,
+  readTable,
+  sidesOf,
+  worstOf,
+} from '@brannik/core'
 import { expect, it, vi } from 'vitest'
 import { inputFor, shopDocument } from '../testing/demo.ts'
 import { METRIC } from '../testing/notation.ts'
@@ -76,7 +86,8 @@ it('a job has what earlier planned ones leave, as they are edited, archived or g
 
 it('every cell of a board is the assessment of its job with its set-up', async () => {
   const setUpIds = snapshot.setUps.map(({ id }) => id)
-  const cells = await here().ask(snapshot, 'board', ids, setUpIds)
+  const rows = await here().ask(snapshot, 'board', ids, setUpIds)
+  const cells = rows.flatMap((row) => cellsOf(row, placesOf(setUpIds)))
   expect(cells).toHaveLength(ids.length * setUpIds.length)
   for (const { id: jobId, setUpId } of snapshot.jobs) {
     if (setUpId === null) continue

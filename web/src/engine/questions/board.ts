@@ -1,21 +1,29 @@
-import { AS_IT_IS, Board, type BoardCell, type WhatIf } from '@brannik/core'
+import { AS_IT_IS, Board, type PackedRow, packedRow, type Places, placesOf, type WhatIf } from '@brannik/core'
 import { jobsOf, named, type Snapshot } from '../snapshot.ts'
 
 /** The board that was asked of last: its set-ups are looked at once, however many parts its jobs are asked in. */
-let last: { readonly snapshot: Snapshot; readonly of: string; readonly board: Board } | null = null
+interface Asked {
+  readonly snapshot: Snapshot
+  readonly of: string
+  readonly board: Board
+  readonly places: Places
+}
+let last: Asked | null = null
 
-function boardFor(snapshot: Snapshot, setUpIds: readonly string[], whatIf: WhatIf): Board | null {
+function askedOf(snapshot: Snapshot, setUpIds: readonly string[], whatIf: WhatIf): Asked | null {
   const { shop, setUps } = snapshot
   if (!shop) return null
   const of = JSON.stringify([setUpIds, whatIf])
-  if (last?.snapshot !== snapshot || last.of !== of)
-    last = { snapshot, of, board: new Board(shop, snapshot, named(setUps, setUpIds), whatIf) }
-  return last.board
+  if (last?.snapshot !== snapshot || last.of !== of) {
+    const board = new Board(shop, snapshot, named(setUps, setUpIds), whatIf)
+    last = { snapshot, of, board, places: placesOf(setUpIds) }
+  }
+  return last
 }
 
 /**
- * Every job with every set-up, one job after the other.
- * @param setUpIds those whose parts are all there; others have no cell
+ * Every job with every set-up, a row a job.
+ * @param setUpIds in whose order rows are packed; one that is not there has no cell
  * @param whatIf one change over all of them, tried and not made
  */
 export function answer(
@@ -23,7 +31,9 @@ export function answer(
   jobIds: readonly string[],
   setUpIds: readonly string[],
   whatIf: WhatIf = AS_IT_IS,
-): readonly BoardCell[] {
-  const board = boardFor(snapshot, setUpIds, whatIf)
-  return board ? jobsOf(snapshot, jobIds).flatMap((job) => board.row(job)) : []
+): readonly PackedRow[] {
+  const asked = askedOf(snapshot, setUpIds, whatIf)
+  if (!asked) return []
+  const { board, places } = asked
+  return jobsOf(snapshot, jobIds).map((job) => packedRow(job.id, board.row(job), places))
 }

@@ -44,6 +44,7 @@ export const QUESTIONS = {
   readWelds: () => import('./readWelds.ts'),
   requirements: () => import('./requirements.ts'),
   runsOut: () => import('./runsOut.ts'),
+  setUpsFor: () => import('./setUpsFor.ts'),
   shopPower: () => import('./shopPower.ts'),
   suggest: () => import('./suggest.ts'),
   taught: () => import('./taught.ts'),

@@ -14,15 +14,21 @@ export function machineBoardFor(snapshot: Snapshot, whatIf: WhatIf): MachineBoar
   return last.board
 }
 
+/** One job on every machine. */
+export interface RowOfMachines {
+  readonly jobId: string
+  readonly cells: readonly MachineCell[]
+}
+
 /**
- * Every job on every machine, one job after the other.
+ * Every job on every machine, a row a job.
  * @param whatIf one change over all of them, tried and not made
  */
 export function answer(
   snapshot: Snapshot,
   jobIds: readonly string[],
   whatIf: WhatIf = AS_IT_IS,
-): readonly MachineCell[] {
+): readonly RowOfMachines[] {
   const board = machineBoardFor(snapshot, whatIf)
-  return board ? jobsOf(snapshot, jobIds).flatMap((job) => board.row(job)) : []
+  return board ? jobsOf(snapshot, jobIds).map((job) => ({ jobId: job.id, cells: board.row(job) })) : []
 }

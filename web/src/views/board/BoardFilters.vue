@@ -6,10 +6,14 @@ import PickField from '../../components/PickField.vue'
 import { useWorkspace } from '../../shop/workspace.ts'
 import { DUE_CHOICES } from '../jobs/dueWithin.ts'
 import type { FiltersInUse } from './boardFilters.ts'
-import type { Cells } from './boardModel.ts'
+import type { BoardColumn, Cells } from './boardModel.ts'
 
 /** The filters of the board, opened from its head. */
-const { used, cells } = defineProps<{ used: FiltersInUse; cells: Cells }>()
+const { used, columns, cells } = defineProps<{
+  used: FiltersInUse
+  columns: readonly BoardColumn[]
+  cells: Cells
+}>()
 const workspace = useWorkspace()
 const filters = computed(() => used.filters)
 const verdicts = VERDICTS.map((id) => [id, verdictText(workspace.speech, id).toLowerCase()] as const)
@@ -17,8 +21,10 @@ const processes = PROCESS_IDS.map((id) => [id, PROCESSES[id].workshopWord] as co
 const limits = computed(() => {
   const titles = new Map<string, string>()
   for (const row of cells.values())
-    for (const { limit } of row.values())
-      if (limit) titles.set(limit.criterion, titleOf(workspace.speech, limit))
+    for (const { id } of columns) {
+      const limit = row.limitOf(id)
+      if (limit && !titles.has(limit.criterion)) titles.set(limit.criterion, titleOf(workspace.speech, limit))
+    }
   return [...titles].toSorted(([, a], [, b]) => a.localeCompare(b))
 })
 const circuits = computed(() => workspace.shelf.circuits.map(({ id, name }) => [id, name] as const))

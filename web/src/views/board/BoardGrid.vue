@@ -7,7 +7,8 @@ import { useRouter } from 'vue-router'
 import BoardRow from './BoardRow.vue'
 import { observedBothWays } from './bothWays.ts'
 import { MARK_MASKS } from './markMasks.ts'
-import type { AnyCell, BoardColumn, BoardModel, Cells, Shown } from './boardModel.ts'
+import type { BoardColumn, BoardModel, Cells, Shown } from './boardModel.ts'
+import type { CellRow } from './cellRows.ts'
 import { useWorkspace } from '../../shop/workspace.ts'
 
 /** Jobs down, machines or set-ups across; only what is in sight is drawn, both ways. Walked by arrows as a table is. */
@@ -32,16 +33,21 @@ const emit = defineEmits<{ open: []; pin: [columnId: string]; sort: [columnId: s
 
 const workspace = useWorkspace()
 /** A row that comes back into sight has its words. Other words of the shop are asked for anew. */
-const shown = computed((): BoardModel['shownOf'] => {
-  const known = new WeakMap<Speech, WeakMap<AnyCell, Shown>>()
-  return (cell, column) => {
+const shown = computed(() => {
+  const { shownOf } = model
+  const known = new WeakMap<Speech, WeakMap<CellRow, Map<string, Shown>>>()
+  return (row: CellRow, column: BoardColumn): Shown | null => {
     const { speech } = workspace
-    const said = known.get(speech) ?? new WeakMap<AnyCell, Shown>()
-    known.set(speech, said)
-    const before = said.get(cell)
+    const rows = known.get(speech) ?? new WeakMap<CellRow, Map<string, Shown>>()
+    known.set(speech, rows)
+    const said = rows.get(row) ?? new Map<string, Shown>()
+    rows.set(row, said)
+    const before = said.get(column.id)
     if (before) return before
-    const made = model.shownOf(cell, column)
-    said.set(cell, made)
+    const cell = row.get(column.id)
+    if (!cell) return null
+    const made = shownOf(cell, column)
+    said.set(column.id, made)
     return made
   }
 })

@@ -2,7 +2,8 @@
 import { type Job, verdictText } from '@brannik/core'
 import { computed } from 'vue'
 import { useWorkspace } from '../../shop/workspace.ts'
-import { type AnyCell, type BoardColumn, type BoardModel, commonReason, type Shown } from './boardModel.ts'
+import { type BoardColumn, type BoardModel, commonReason, type Shown } from './boardModel.ts'
+import type { CellRow } from './cellRows.ts'
 
 /**
  * One job of the board, with the cells of the columns in sight. A row of its own, and each cell drawn anew only when it
@@ -15,10 +16,10 @@ const { job, row, columns, model, shown, cells, first, last, width, left, here, 
     row: number
     columns: readonly BoardColumn[]
     model: BoardModel
-    /** What is shown of a cell; asked once a cell, whichever row it stands in. */
-    shown: BoardModel['shownOf']
-    /** By column; absent until they are worked out. */
-    cells: ReadonlyMap<string, AnyCell> | undefined
+    /** What is shown of a cell; the same while its row is the same. */
+    shown: (cells: CellRow, column: BoardColumn) => Shown | null
+    /** Absent until they are worked out. */
+    cells: CellRow | undefined
     /** The name of the group that begins with this job; empty where none does. */
     lead: string
     /** Columns in sight. */
@@ -42,17 +43,13 @@ interface Placed {
   readonly at: number
   readonly shown: Shown | null
 }
-function shownOf(column: BoardColumn): Shown | null {
-  const cell = cells?.get(column.id)
-  return cell ? shown(cell, column) : null
-}
 const placed = computed((): readonly Placed[] =>
   columns
     .slice(first, last + 1)
-    .map((column, index) => ({ column, at: first + index, shown: shownOf(column) })),
+    .map((column, index) => ({ column, at: first + index, shown: cells ? shown(cells, column) : null })),
 )
 /** Said once for the row: over all its columns, not those in sight alone. */
-const common = computed(() => commonReason(columns.map(shownOf)))
+const common = computed(() => (cells ? commonReason(cells, columns, model) : ''))
 const isCommon = ({ shown }: Placed): boolean =>
   shown?.tone === 'fails' && common.value !== '' && shown.head === common.value
 const isPlanned = ({ shown }: Placed): boolean => shown !== null && model.isPlanned(job, shown.of)

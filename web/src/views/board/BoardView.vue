@@ -35,7 +35,8 @@ import BoardPrint from './BoardPrint.vue'
 import { boardCsv, boardJson } from './boardFiles.ts'
 import { useFilters } from './boardFilters.ts'
 import { useBoardTabs } from './boardTabs.ts'
-import { type AnyCell, type BoardColumn, type Cells, cellOf, idleOf } from './boardModel.ts'
+import { type BoardColumn, type Cells, cellOf, idleOf, verdictOf } from './boardModel.ts'
+import type { AnyCell } from './cellRows.ts'
 import { type Asked, useCells } from './useCells.ts'
 import { useMachines } from './useMachines.ts'
 import { useSetUps } from './useSetUps.ts'
@@ -106,7 +107,8 @@ const searchField = useTemplateRef<InstanceType<typeof TypedField>>('searchField
 const usefulness = computed(() => {
   const times = new Map<string, number>()
   for (const row of settled.value.values())
-    for (const [id, { verdict }] of row) if (does(verdict)) times.set(id, (times.get(id) ?? 0) + 1)
+    for (const { id } of model.value.columns)
+      if (does(row.verdictOf(id) ?? 'fails')) times.set(id, (times.get(id) ?? 0) + 1)
   return times
 })
 const filtered = computed(() =>
@@ -127,8 +129,8 @@ const undone = computed(
         return (
           row &&
           !model.value.columns.some((column) => {
-            const cell = row.get(column.id)
-            return cell !== undefined && model.value.isDoneOwned(cell, column)
+            const cell = does(row.verdictOf(column.id) ?? 'fails') ? row.get(column.id) : null
+            return cell !== null && model.value.isDoneOwned(cell, column)
           })
         )
       }),
@@ -157,7 +159,7 @@ const groupBy = ref<(typeof GROUPS)[number][0] | null>(null)
 
 const cellAt = (job: Job, { id }: BoardColumn): AnyCell | null => cellOf(cells.value, job.id, id)
 const doers = (job: Job): number =>
-  model.value.columns.filter((column) => does(cellAt(job, column)?.verdict ?? 'fails')).length
+  model.value.columns.filter((column) => does(verdictOf(cells.value, job.id, column.id) ?? 'fails')).length
 /** Of the columns that are shown: the fewest hours, or the least money. */
 const leastOf = (job: Job, key: 'workH' | 'cost'): number =>
   Math.min(...filtered.value.map((column) => cellAt(job, column)?.takes?.[key] ?? Infinity), Infinity)
@@ -170,7 +172,7 @@ const compare = computed((): ((a: Job, b: Job) => number) => {
     return (a, b) => leastOf(a, key) - leastOf(b, key) || byName(a, b)
   }
   if (by === 'hardest') return (a, b) => doers(a) - doers(b) || byName(a, b)
-  const rank = (job: Job): number => VERDICT_RANK[cellOf(cells.value, job.id, by)?.verdict ?? 'fails']
+  const rank = (job: Job): number => VERDICT_RANK[verdictOf(cells.value, job.id, by) ?? 'fails']
   return (a, b) => rank(a) - rank(b) || byName(a, b)
 })
 
@@ -290,7 +292,7 @@ watch(
 const station = computed(() => machines.byId.value.get(here.value?.column.id ?? '') ?? null)
 const setUp = computed(() => ofSetUps.whole.value.find(({ id }) => id === here.value?.column.id) ?? null)
 const machineRow = (of: Cells, job: Job): readonly MachineCell[] =>
-  [...(of.get(job.id)?.values() ?? [])] as MachineCell[]
+  (of.get(job.id)?.all() ?? []) as readonly MachineCell[]
 const hereCell = computed(
   () => here.value && (cellAt(here.value.job, here.value.column) as MachineCell | null),
 )
@@ -439,7 +441,7 @@ onKeyStroke('/', (event) => {
         @update:model-value="(now) => (order = now ?? 'name')"
       />
       <PickField v-model="groupBy" class="pick" name="Group the jobs" optional="no groups" :items="GROUPS" />
-      <BoardFilters :used="used" :cells="settled" />
+      <BoardFilters :used="used" :columns="model.columns" :cells="settled" />
       <VCheckbox v-model="ownedOnly" label="Owned only" />
       <TypedField
         ref="searchField"

@@ -7,7 +7,7 @@ import { useMoney } from '../../stores/useMoney.ts'
 import { useAbout } from '../../stores/useAbout.ts'
 import { usePrint } from '../../stores/usePrint.ts'
 import { useWorkspace } from '../../shop/workspace.ts'
-import { type Cells, cellOf } from './boardModel.ts'
+import { type Cells, cellOf, verdictOf } from './boardModel.ts'
 
 /** The pinned set-ups side by side, the same rows for all. */
 const open = defineModel<boolean>({ required: true })
@@ -38,7 +38,7 @@ function flat(setUp: SetUp): { readonly thin: string; readonly thick: string } {
   return { thin: about(range.thinnest.mm), thick: range.thickest ? about(range.thickest.mm) : 'any' }
 }
 const doneBy = (setUp: SetUp): readonly Job[] =>
-  jobs.filter(({ id }) => does(cellOf(cells, id, setUp.id)?.verdict ?? 'fails'))
+  jobs.filter(({ id }) => does(verdictOf(cells, id, setUp.id) ?? 'fails'))
 const names = (list: readonly Job[]): string =>
   list.length === 0 ? 'none' : list.map(({ name }) => name).join(', ')
 /** No other of those pinned does them. */

@@ -1,7 +1,8 @@
 /** The board as files: CSV as it is read, JSON with the figures. */
 import { type Job, type Speech, verdictText } from '@brannik/core'
 import Papa from 'papaparse'
-import { type AnyCell, type BoardColumn, type BoardModel, type Cells, cellOf } from './boardModel.ts'
+import { type BoardColumn, type BoardModel, type Cells, cellOf } from './boardModel.ts'
+import type { AnyCell } from './cellRows.ts'
 
 /** @returns a cell in one line: `Fits +27 A, MIG 0.035, change over 10 min` */
 export function cellLine(

@@ -2,7 +2,8 @@
 import { does, type Job, type ProcessId, type Verdict } from '@brannik/core'
 import { computed, type ComputedRef, reactive } from 'vue'
 import { type DueWithin, isDue } from '../jobs/dueWithin.ts'
-import type { AnyCell, BoardColumn, BoardModel, Cells } from './boardModel.ts'
+import type { BoardColumn, BoardModel, Cells } from './boardModel.ts'
+import type { AnyCell } from './cellRows.ts'
 
 export interface Filters {
   verdict: Verdict | null
@@ -64,8 +65,8 @@ export function useFilters(today: string): FiltersInUse {
       if (!isOfCells.value) return true
       const row = cells().get(job.id)
       return columns.some(({ id }) => {
-        const cell = row?.get(id)
-        return cell !== undefined && hasCell(cell, model)
+        const cell = row?.get(id) ?? null
+        return cell !== null && hasCell(cell, model)
       })
     },
   }

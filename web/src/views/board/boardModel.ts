@@ -1,10 +1,9 @@
 /** What both boards have: jobs down, columns across, a cell for each, and what is shown of it. */
-import { type BoardCell, does, type Job, type MachineCell, type ProcessId, type Verdict } from '@brannik/core'
+import { type Assessment, does, type Job, type ProcessId, type Verdict } from '@brannik/core'
+import type { AnyCell, CellRow } from './cellRows.ts'
 
-export type AnyCell = BoardCell | MachineCell
-
-/** By job, then by column: a row that comes leaves the others as they are. */
-export type Cells<C extends AnyCell = AnyCell> = ReadonlyMap<string, ReadonlyMap<string, C>>
+/** By job: a row that comes leaves the others as they are. */
+export type Cells = ReadonlyMap<string, CellRow>
 
 export interface BoardColumn {
   readonly id: string
@@ -21,7 +20,6 @@ export interface BoardColumn {
 
 /** A cell as it is shown. */
 export interface Shown {
-  /** The same while the cell is the same. */
   readonly of: AnyCell
   readonly tone: Verdict
   /** Beside the mark: the amount, or the reason. */
@@ -38,6 +36,8 @@ export interface Shown {
 export interface BoardModel {
   readonly columns: readonly BoardColumn[]
   readonly shownOf: (cell: AnyCell, column: BoardColumn) => Shown
+  /** What is said of a cell that fails. */
+  readonly reasonOf: (limit: Assessment | null) => string
   /** Whether the shop does the job there with what it owns. */
   readonly isDoneOwned: (cell: AnyCell, column: BoardColumn) => boolean
   /** Whether that is how the job is planned now. */
@@ -46,8 +46,10 @@ export interface BoardModel {
   readonly processOf: (cell: AnyCell) => ProcessId | null
 }
 
-export const cellOf = <C extends AnyCell>(cells: Cells<C>, jobId: string, columnId: string): C | null =>
+export const cellOf = (cells: Cells, jobId: string, columnId: string): AnyCell | null =>
   cells.get(jobId)?.get(columnId) ?? null
+export const verdictOf = (cells: Cells, jobId: string, columnId: string): Verdict | null =>
+  cells.get(jobId)?.verdictOf(columnId) ?? null
 
 /** @returns columns that do none of these jobs, as far as they are worked out; not one of which no cell is known */
 export const idleOf = (
@@ -56,17 +58,31 @@ export const idleOf = (
   cells: Cells,
 ): readonly BoardColumn[] =>
   columns.filter((column) => {
-    const known = jobs.flatMap((job) => cellOf(cells, job.id, column.id) ?? [])
-    return known.length > 0 && !known.some(({ verdict }) => does(verdict))
+    const known = jobs.flatMap((job) => verdictOf(cells, job.id, column.id) ?? [])
+    return known.length > 0 && !known.some(does)
   })
 
 /** From so many on a reason is said once for the row. */
 const LEAST_ALIKE = 3
 
 /** @returns the reason that most failing cells of a row share; empty where few do */
-export function commonReason(shown: readonly (Shown | null)[]): string {
+export function commonReason(
+  row: CellRow,
+  columns: readonly BoardColumn[],
+  { reasonOf }: BoardModel,
+): string {
+  // Most share what decides them: its words are made once.
+  const byLimit = new Map<Assessment | null, number>()
+  for (const { id } of columns) {
+    if (row.verdictOf(id) !== 'fails') continue
+    const limit = row.limitOf(id)
+    byLimit.set(limit, (byLimit.get(limit) ?? 0) + 1)
+  }
   const times = new Map<string, number>()
-  for (const one of shown) if (one?.tone === 'fails') times.set(one.head, (times.get(one.head) ?? 0) + 1)
+  for (const [limit, count] of byLimit) {
+    const reason = reasonOf(limit)
+    times.set(reason, (times.get(reason) ?? 0) + count)
+  }
   const [most] = [...times].toSorted(([, a], [, b]) => b - a)
   return most && most[0] !== '' && most[1] >= LEAST_ALIKE ? most[0] : ''
 }

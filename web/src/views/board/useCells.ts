@@ -1,18 +1,18 @@
 /** The cells of a board as they come, a few jobs at a time; what was known stays until newer is there. */
-import type { Job, WhatIf } from '@brannik/core'
+import { type Job, type PackedRow, placesOf, type WhatIf } from '@brannik/core'
 import { type Ref, ref, shallowRef, watch } from 'vue'
 import { engines } from '../../engine/client.ts'
 import { isSameBesideJobs } from '../../engine/delta.ts'
 import type { Snapshot } from '../../engine/snapshot.ts'
 import { askOfJobs } from '../../engine/manyJobs.ts'
+import type { RowOfMachines } from '../../engine/questions/machines.ts'
 import { reasonOf } from '../../reason.ts'
 import { useWorkspace } from '../../shop/workspace.ts'
-import type { AnyCell, Cells } from './boardModel.ts'
+import type { Cells } from './boardModel.ts'
+import { type CellRow, MachineRow, SetUpRow } from './cellRows.ts'
 
 /** Which board: its machines, or these set-ups. */
 export type Asked = { readonly by: 'machine' } | { readonly by: 'set-up'; readonly ids: readonly string[] }
-
-const columnOf = (cell: AnyCell): string => ('stationId' in cell ? cell.stationId : cell.setUpId)
 
 /** What every cell hangs on beside its job. */
 interface Beside {
@@ -51,28 +51,28 @@ export function useCells(jobIds: Ref<readonly string[]>, asked: Ref<Asked>, what
       const changed = jobs.filter((id) => byId.get(id) !== known.get(id))
       failure.value = ''
       waiting.value = changed.length
-      const progress = {
+      const taking = <R extends { readonly jobId: string }>(rowOf: (row: R) => CellRow) => ({
         signal: stop.signal,
-        onPart(part: readonly AnyCell[], done: number) {
+        onPart(part: readonly R[], done: number) {
           const next = new Map(cells.value)
-          const came = new Map<string, Map<string, AnyCell>>()
-          for (const cell of part) {
-            const row = came.get(cell.jobId) ?? new Map<string, AnyCell>()
-            came.set(cell.jobId, row.set(columnOf(cell), cell))
-          }
-          for (const [id, row] of came) {
-            next.set(id, row)
-            const job = byId.get(id)
-            if (job) known.set(id, job)
+          for (const row of part) {
+            next.set(row.jobId, rowOf(row))
+            const job = byId.get(row.jobId)
+            if (job) known.set(row.jobId, job)
           }
           cells.value = next
           waiting.value = changed.length - done
         },
-      }
+      })
       try {
-        if (columns.by === 'machine')
-          await askOfJobs(engines, snapshot, 'machines', changed, [trial], progress)
-        else await askOfJobs(engines, snapshot, 'board', changed, [columns.ids, trial], progress)
+        if (columns.by === 'machine') {
+          const made = taking((row: RowOfMachines) => new MachineRow(row.cells))
+          await askOfJobs(engines, snapshot, 'machines', changed, [trial], made)
+        } else {
+          const places = placesOf(columns.ids)
+          const made = taking((row: PackedRow) => new SetUpRow(row, places))
+          await askOfJobs(engines, snapshot, 'board', changed, [columns.ids, trial], made)
+        }
       } catch (error) {
         if (stop.signal.aborted) return
         cells.value = new Map()

@@ -1,5 +1,6 @@
 /** The board by machine: what is shown of the best that each machine on its circuit does. */
 import {
+  type Assessment,
   cellText,
   isCandidate,
   type MachineCell,
@@ -18,7 +19,8 @@ import { useMoney } from '../../stores/useMoney.ts'
 import { usePrint } from '../../stores/usePrint.ts'
 import { useWorkspace } from '../../shop/workspace.ts'
 import { hasSameParts } from '../setups/sameParts.ts'
-import type { AnyCell, BoardColumn, BoardModel, Shown } from './boardModel.ts'
+import type { BoardColumn, BoardModel, Shown } from './boardModel.ts'
+import type { AnyCell } from './cellRows.ts'
 
 type Way = NonNullable<MachineCell['way']>
 
@@ -99,15 +101,15 @@ export function useMachines(whatIf: Ref<WhatIf>) {
     })),
   )
 
-  function reasonWords(cell: MachineCell): string {
-    if (cell.limit === null) return 'no process for it'
-    if (OF_FILLER.has(cell.limit.criterion)) return 'no filler listed'
-    return spell(cellText(workspace.speech, cell))
+  function reasonOf(limit: Assessment | null): string {
+    if (limit === null) return 'no process for it'
+    if (OF_FILLER.has(limit.criterion)) return 'no filler listed'
+    return spell(cellText(workspace.speech, { limit, spareA: null }))
   }
   function shown(cell: MachineCell, station: Station | undefined): Shown {
     const { way, verdict } = cell
     if (!way || !station)
-      return { of: cell, tone: 'fails', head: reasonWords(cell), way: '', first: '', isBought: false }
+      return { of: cell, tone: 'fails', head: reasonOf(cell.limit), way: '', first: '', isBought: false }
     const purchase = briefPurchase(way)
     const isLarge = purchasesOf(way).some(({ slot }) => !SMALL_SLOTS.has(slot))
     return {
@@ -122,6 +124,7 @@ export function useMachines(whatIf: Ref<WhatIf>) {
   const model = computed((): BoardModel => ({
     columns: columns.value,
     shownOf: (cell: AnyCell, column) => shown(cell as MachineCell, byId.value.get(column.id)),
+    reasonOf,
     isDoneOwned: (cell, { isOwned }) => {
       const { way } = cell as MachineCell
       return isOwned && way !== null && way.toBuy.every(({ slot }) => SMALL_SLOTS.has(slot))

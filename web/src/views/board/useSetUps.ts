@@ -60,6 +60,8 @@ export function useSetUps() {
         (a, b) => a.group.localeCompare(b.group) || Number(b.isOwned) - Number(a.isOwned) || byName(a, b),
       ),
   )
+  const reasonOf: BoardModel['reasonOf'] = (limit) =>
+    spell(cellText(workspace.speech, { limit, spareA: null }))
   const model = computed((): BoardModel => ({
     columns: columns.value,
     shownOf: (cell) => ({
@@ -70,6 +72,7 @@ export function useSetUps() {
       first: '',
       isBought: false,
     }),
+    reasonOf,
     isDoneOwned: ({ verdict }, { isOwned }) => isOwned && does(verdict),
     isPlanned: ({ setUpId }, cell) => setUpId === (cell as BoardCell).setUpId,
     processOf: (cell) => workspace.get('set-ups', (cell as BoardCell).setUpId)?.process ?? null,
@@ -77,7 +80,7 @@ export function useSetUps() {
   const summary = (cells: Cells, jobIds: readonly string[]) =>
     summaryOf(
       jobIds
-        .flatMap((id) => [...(cells.get(id)?.values() ?? [])] as BoardCell[])
+        .flatMap((id) => (cells.get(id)?.all() ?? []) as BoardCell[])
         .filter(({ setUpId }) => toBuy.value.has(setUpId)),
       whole.value,
       toBuy.value,

@@ -10,9 +10,7 @@ const { jobId } = defineProps<{ jobId: string }>()
 const emit = defineEmits<{ choose: [setUpId: string] }>()
 
 const workspace = useWorkspace()
-const { answer, failure } = useAnswer(
-  computed<Question<'board'>>(() => ['board', [jobId], workspace.setUps.map(({ id }) => id)]),
-)
+const { answer, failure } = useAnswer(computed<Question<'setUpsFor'>>(() => ['setUpsFor', jobId]))
 const ranked = computed(() =>
   [...(answer.value ?? [])]
     .sort(

@@ -82,12 +82,7 @@ async function see(): Promise<void> {
   const job: Job = { ...newJob(id, title), joints: welds.value.map(jointOf) }
   workspace.edit('jobs', id, job, `new job ${title}`)
   try {
-    const cells = await engine.ask(
-      workspace.snapshot,
-      'board',
-      [id],
-      workspace.setUps.map((one) => one.id),
-    )
+    const cells = await engine.ask(workspace.snapshot, 'setUpsFor', id)
     const [best] = [...cells].sort((a, b) => VERDICT_RANK[a.verdict] - VERDICT_RANK[b.verdict])
     if (best) workspace.edit('jobs', id, { ...job, setUpId: best.setUpId }, `set-up of ${title}`)
   } finally {
