@@ -7,8 +7,8 @@ import { fitJob, sidesOf } from '../fit/fit.ts'
 import { worstOf } from '../criteria/index.ts'
 import { demoInput, demoShop } from '../testing/samples.ts'
 import { speechOf, cellText } from '../words/speech.ts'
-import { boardOf, spareOf } from './board.ts'
-import { summaryOf, toBuyOf } from './summary.ts'
+import { type BoardCell, boardOf, spareOf } from './board.ts'
+import { type JudgedJob, summaryOf, toBuyOf } from './summary.ts'
 import { AS_IT_IS, type WhatIf } from './whatIf.ts'
 import { runs } from '../testing/runs.ts'
 
@@ -143,6 +143,17 @@ describe('what if', () => {
   })
 })
 
+/** Cells as what is asked of the jobs that they are of. */
+const judged = (cells: readonly BoardCell[]): readonly JudgedJob[] =>
+  [...new Set(cells.map(({ jobId }) => jobId))].map((jobId) => {
+    const at = (setUpId: string) => cells.find((one) => one.jobId === jobId && one.setUpId === setUpId)
+    return {
+      jobId,
+      verdictOf: (setUpId) => at(setUpId)?.verdict ?? null,
+      limitOf: (setUpId) => at(setUpId)?.limit ?? null,
+    }
+  })
+
 describe('what the board says in short', () => {
   const toBuy = new Map(demo.setUps.map((setUp) => [setUp.id, toBuyOf(setUp, demo)]))
   it('names what the shop would have to buy, with its price', () => {
@@ -153,7 +164,7 @@ describe('what the board says in short', () => {
   })
 
   it('of the demo counts as done what an owned set-up does, tight or not', () => {
-    const { undone, idle, stopper } = summaryOf(board, demo.setUps, toBuy)
+    const { undone, idle, stopper } = summaryOf(judged(board), demo.setUps, toBuy)
     for (const { id } of planned) {
       const isDone = board.some(
         ({ jobId, setUpId, verdict }) =>
@@ -172,16 +183,18 @@ describe('what the board says in short', () => {
     /** A row a job, a column a set-up: the first two are owned. */
     const summary = (frame: readonly Paper[], tray: readonly Paper[]) =>
       summaryOf(
-        [frame, tray].flatMap((row, at) =>
-          row.map(([verdict, criterion], column) => {
-            const one = cell('press-frame', SET_UPS[column] ?? '')
-            return {
-              ...one,
-              jobId: ['frame', 'tray'][at] ?? '',
-              verdict,
-              limit: (criterion === undefined ? null : { criterion, verdict }) as typeof one.limit,
-            }
-          }),
+        judged(
+          [frame, tray].flatMap((row, at) =>
+            row.map(([verdict, criterion], column) => {
+              const one = cell('press-frame', SET_UPS[column] ?? '')
+              return {
+                ...one,
+                jobId: ['frame', 'tray'][at] ?? '',
+                verdict,
+                limit: (criterion === undefined ? null : { criterion, verdict }) as typeof one.limit,
+              }
+            }),
+          ),
         ),
         demo.setUps.filter(({ id }) => SET_UPS.includes(id)),
         toBuy,
@@ -237,10 +250,10 @@ describe('what the board says in short', () => {
       ...owned.map(({ id }) => ({ ...cell(job.id, id), verdict: 'fails' as const })),
       { ...cell(job.id, bought.id), verdict: 'tight' as const },
     ]
-    expect(summaryOf(cells, demo.setUps, toBuy)).toMatchObject({
+    expect(summaryOf(judged(cells), demo.setUps, toBuy)).toMatchObject({
       undone: [job.id],
       opener: { setUpId: bought.id, jobIds: [job.id] },
     })
-    expect(summaryOf(cells.slice(0, -1), demo.setUps, toBuy).opener).toBeNull()
+    expect(summaryOf(judged(cells.slice(0, -1)), demo.setUps, toBuy).opener).toBeNull()
   })
 })

@@ -62,20 +62,29 @@ export const verdictAt = ({ verdicts }: PackedRow, at: number): Verdict | null =
 export const limitAt = ({ limits, limitOf }: PackedRow, at: number): Assessment | null =>
   limits[(limitOf[at] ?? 0) - 1] ?? null
 
+function figureAt({ figures }: PackedRow, place: number): number | null {
+  const value = figures[place]
+  return value === undefined || Number.isNaN(value) ? null : value
+}
+
 /** @returns the cell as it was before it was packed; null where the place has none */
 export function cellAt(row: PackedRow, setUpId: string, at: number): BoardCell | null {
   const verdict = verdictAt(row, at)
   if (verdict === null) return null
-  const figure = (which: number): number | null => {
-    const value = row.figures[at * FIGURES + which]
-    return value === undefined || Number.isNaN(value) ? null : value
-  }
-  const changeMin = figure(2)
+  const first = at * FIGURES
+  const changeMin = figureAt(row, first + 2)
   const takes =
     changeMin === null
       ? null
-      : { workH: figure(1), changeMin, cost: figure(3), fillerG: figure(4) ?? 0, gasL: figure(5) }
-  return { jobId: row.jobId, setUpId, verdict, limit: limitAt(row, at), spareA: figure(0), takes }
+      : {
+          workH: figureAt(row, first + 1),
+          changeMin,
+          cost: figureAt(row, first + 3),
+          fillerG: figureAt(row, first + 4) ?? 0,
+          gasL: figureAt(row, first + 5),
+        }
+  const limit = limitAt(row, at)
+  return { jobId: row.jobId, setUpId, verdict, limit, spareA: figureAt(row, first), takes }
 }
 
 /** @returns all cells of a row, in the order of their places */

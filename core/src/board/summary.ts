@@ -4,9 +4,9 @@ import { SLOTS } from '../kinds/slots.ts'
 import type { SetUp } from '../kinds/equipment.ts'
 import { isCandidate } from '../model/ownership.ts'
 import type { Shelf } from '../kinds/shelf.ts'
-import { does } from '../model/verdict.ts'
+import { does, type Verdict } from '../model/verdict.ts'
+import type { Assessment } from '../criteria/criterion.ts'
 import { OF_CIRCUIT } from '../criteria/concerns.ts'
-import type { BoardCell } from './board.ts'
 
 /** What of a set-up is not the shop’s yet. */
 export interface ToBuy {
@@ -45,41 +45,47 @@ export interface BoardSummary {
   readonly stopper: { readonly circuitId: string; readonly cells: number } | null
 }
 
+/** One job, and what each set-up makes of it; null where a set-up has no cell. */
+export interface JudgedJob {
+  readonly jobId: string
+  verdictOf(setUpId: string): Verdict | null
+  limitOf(setUpId: string): Assessment | null
+}
+
 /**
- * @param cells of jobs that are looked at, with all set-ups
+ * @param jobs those that are looked at
+ * @param setUps those that are looked at
  * @param toBuy of each set-up, null where the shop has it
  */
 export function summaryOf(
-  cells: readonly BoardCell[],
+  jobs: readonly JudgedJob[],
   setUps: readonly SetUp[],
   toBuy: ReadonlyMap<string, ToBuy | null>,
 ): BoardSummary {
   const isOwned = (setUpId: string): boolean => (toBuy.get(setUpId) ?? null) === null
-  const jobIds = [...new Set(cells.map(({ jobId }) => jobId))]
-  const doers = cells.filter(({ verdict }) => does(verdict))
-  const done = new Set(doers.filter(({ setUpId }) => isOwned(setUpId)).map(({ jobId }) => jobId))
-  const undone = jobIds.filter((id) => !done.has(id))
-  const used = new Set(doers.map(({ setUpId }) => setUpId))
-  const circuitOf = new Map(setUps.map(({ id, circuitId }) => [id, circuitId]))
-  const opened = count(
-    doers.filter(({ jobId, setUpId }) => !isOwned(setUpId) && !done.has(jobId)).map(({ setUpId }) => setUpId),
+  const doers = jobs.map((job) => setUps.filter(({ id }) => does(job.verdictOf(id) ?? 'fails')))
+  const undone = jobs.flatMap(({ jobId }, at) => (doers[at]?.some(({ id }) => isOwned(id)) ? [] : [jobId]))
+  const used = new Set(doers.flat())
+  const isUndone = new Set(undone)
+  /** With what to buy each job that nothing owned does would be done. */
+  const openers = jobs.flatMap(({ jobId }, at) =>
+    isUndone.has(jobId) ? (doers[at] ?? []).map(({ id: setUpId }) => ({ jobId, setUpId })) : [],
   )
+  const opened = count(openers.map(({ setUpId }) => setUpId))
   const stopped = count(
-    cells.flatMap(({ verdict, limit, setUpId }) => {
-      const circuitId = circuitOf.get(setUpId) ?? null
-      return verdict === 'fails' && circuitId !== null && OF_CIRCUIT.has(limit?.criterion ?? '')
-        ? [circuitId]
-        : []
-    }),
+    jobs.flatMap((job) =>
+      setUps.flatMap(({ id, circuitId }) => {
+        const isStopped = circuitId !== null && job.verdictOf(id) === 'fails'
+        return isStopped && OF_CIRCUIT.has(job.limitOf(id)?.criterion ?? '') ? [circuitId] : []
+      }),
+    ),
   )
   return {
     undone,
-    idle: setUps.filter(({ id }) => isOwned(id) && !used.has(id)).map(({ id }) => id),
+    idle: setUps.filter((setUp) => isOwned(setUp.id) && !used.has(setUp)).map(({ id }) => id),
     opener: opened && {
       setUpId: opened.what,
-      jobIds: doers
-        .filter(({ jobId, setUpId }) => setUpId === opened.what && !done.has(jobId))
-        .map(({ jobId }) => jobId),
+      jobIds: openers.filter(({ setUpId }) => setUpId === opened.what).map(({ jobId }) => jobId),
     },
     stopper: stopped && { circuitId: stopped.what, cells: stopped.times },
   }

@@ -18,8 +18,8 @@ const said = (criterion: string | undefined): string => (criterion === 'volts' ?
 const model = { reasonOf: (limit) => said(limit?.criterion) } as BoardModel
 
 it('a row of set-ups and a row of machines give back their cells', () => {
-  for (const { cells, row } of rowsOf) {
-    expect(row.all()).toEqual(cells)
+  for (const { job, cells, row } of rowsOf) {
+    expect([row.jobId, row.all()]).toEqual([job.id, cells])
     for (const cell of cells) {
       expect(row.get(cell.setUpId)).toEqual(cell)
       expect(row.verdictOf(cell.setUpId)).toBe(cell.verdict)
@@ -31,8 +31,8 @@ it('a row of set-ups and a row of machines give back their cells', () => {
   if (!job) throw new Error('the demo has no job')
   const machines = new MachineBoard(demo.shop, demo, demo.setUps)
   const cells = machines.row(job)
-  const row = new MachineRow(cells)
-  expect(row.all()).toEqual(cells)
+  const row = new MachineRow(job.id, cells)
+  expect([row.jobId, row.all()]).toEqual([job.id, cells])
   for (const cell of cells) {
     expect(row.get(cell.stationId)).toBe(cell)
     expect(row.verdictOf(cell.stationId)).toBe(cell.verdict)

@@ -4,6 +4,7 @@ import {
   type BoardCell,
   cellAt,
   cellsOf,
+  type JudgedJob,
   limitAt,
   type MachineCell,
   type PackedRow,
@@ -14,11 +15,7 @@ import {
 
 export type AnyCell = BoardCell | MachineCell
 
-export interface CellRow<C extends AnyCell = AnyCell> {
-  /** Null where the column has no cell. */
-  verdictOf(columnId: string): Verdict | null
-  /** Null where nothing decides, too. */
-  limitOf(columnId: string): Assessment | null
+export interface CellRow<C extends AnyCell = AnyCell> extends JudgedJob {
   get(columnId: string): C | null
   all(): readonly C[]
 }
@@ -28,6 +25,9 @@ export class SetUpRow implements CellRow<BoardCell> {
     readonly packed: PackedRow,
     readonly places: Places,
   ) {}
+  get jobId(): string {
+    return this.packed.jobId
+  }
   verdictOf(columnId: string): Verdict | null {
     return verdictAt(this.packed, this.#placeOf(columnId))
   }
@@ -47,7 +47,10 @@ export class SetUpRow implements CellRow<BoardCell> {
 
 export class MachineRow implements CellRow<MachineCell> {
   readonly #byStation: ReadonlyMap<string, MachineCell>
-  constructor(cells: readonly MachineCell[]) {
+  constructor(
+    readonly jobId: string,
+    cells: readonly MachineCell[],
+  ) {
     this.#byStation = new Map(cells.map((cell) => [cell.stationId, cell]))
   }
   verdictOf(columnId: string): Verdict | null {

@@ -66,7 +66,7 @@ export function useCells(jobIds: Ref<readonly string[]>, asked: Ref<Asked>, what
       })
       try {
         if (columns.by === 'machine') {
-          const made = taking((row: RowOfMachines) => new MachineRow(row.cells))
+          const made = taking((row: RowOfMachines) => new MachineRow(row.jobId, row.cells))
           await askOfJobs(engines, snapshot, 'machines', changed, [trial], made)
         } else {
           const places = placesOf(columns.ids)

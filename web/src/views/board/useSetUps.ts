@@ -79,9 +79,7 @@ export function useSetUps() {
   }))
   const summary = (cells: Cells, jobIds: readonly string[]) =>
     summaryOf(
-      jobIds
-        .flatMap((id) => (cells.get(id)?.all() ?? []) as BoardCell[])
-        .filter(({ setUpId }) => toBuy.value.has(setUpId)),
+      jobIds.flatMap((id) => cells.get(id) ?? []),
       whole.value,
       toBuy.value,
     )
