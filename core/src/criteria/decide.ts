@@ -6,7 +6,7 @@ import type { Capability } from '../capability/capability.ts'
 import type { Demand } from '../demand/demand.ts'
 import { type Verdict, worseOf } from '../model/verdict.ts'
 import type { Assessment } from './criterion.ts'
-import { asks, CRITERIA } from './index.ts'
+import { Findings, CRITERIA } from './index.ts'
 import { isJudged } from './judged.ts'
 import { KIND_FIRST } from './limit.ts'
 
@@ -28,11 +28,11 @@ export interface Decided {
  * @example decide(capability, demand).verdict // 'fails', after three of a hundred criteria
  */
 export function decide(capability: Capability, demand: Demand): Decided {
-  const ask = asks(capability, demand)
+  const findings = new Findings(capability, demand)
   const found: Assessment[] = []
   let verdict: Verdict = 'fits'
   for (const at of BY_RANK) {
-    const one = ask(at)
+    const one = findings.at(at)
     if (!one) continue
     if (one.verdict === 'fails' && isJudged(one)) return { verdict: 'fails', limit: one, found }
     found.push(one)

@@ -6,13 +6,13 @@ import type { ProcessId } from '../model/process.ts'
 import { PROCESS_IDS } from '../model/process.ts'
 import { type Verdict, worseOf } from '../model/verdict.ts'
 import { PROCESSES } from '../reference/processes.ts'
-import { asks, soonestOf } from './asks.ts'
+import { Findings, soonestOf } from './findings.ts'
 import { isConsequence } from './chosen.ts'
 import type { Assessment, Criterion, Mend } from './criterion.ts'
 import { slotsOf } from './criterion.ts'
 import { CRITERIA, criterionOf } from './list.ts'
 
-export { asks, verdictAlone } from './asks.ts'
+export { Findings, verdictAlone } from './findings.ts'
 export { CRITERIA, criterionOf, placeOf } from './list.ts'
 
 /**
@@ -20,11 +20,11 @@ export { CRITERIA, criterionOf, placeOf } from './list.ts'
  * @returns null where there are as many as `fewest`, or more: then no more are counted
  */
 export function countAgainst(capability: Capability, demand: Demand, fewest: number): number | null {
-  const ask = asks(capability, demand)
+  const findings = new Findings(capability, demand)
   const counts: Record<Verdict, number> = { fits: 0, tight: 0, unknown: 0, fails: 0 }
   let worst: Verdict = 'fits'
   for (const at of soonestOf(capability)) {
-    const verdict = ask(at)?.verdict
+    const verdict = findings.at(at)?.verdict
     if (verdict === undefined) continue
     counts[verdict] += 1
     worst = worseOf(worst, verdict)
@@ -53,10 +53,10 @@ function assessAll(
  * @example assess(capability, demand).filter(({ verdict }) => verdict === 'fails')
  */
 export function assess(capability: Capability, demand: Demand | null): readonly Assessment[] {
-  const ask = asks(capability, demand)
+  const findings = new Findings(capability, demand)
   const found: Assessment[] = []
   for (let at = 0; at < CRITERIA.length; at += 1) {
-    const one = ask(at)
+    const one = findings.at(at)
     if (one) found.push(one)
   }
   return found

@@ -4,7 +4,7 @@ import { isRatedFor, settingsFor } from '../assembly/propose.ts'
 import { type Capability, capabilityOf } from '../capability/capability.ts'
 import { emptyChoice } from '../capability/slots.ts'
 import { type Assessment, slotsOf } from '../criteria/criterion.ts'
-import { asks, criteriaOfSlot, placeOf } from '../criteria/index.ts'
+import { criteriaOfSlot, Findings, placeOf } from '../criteria/index.ts'
 import { type Demand, demandOf } from '../demand/demand.ts'
 import { costOf, leastCost, mostCost } from '../fit/cost.ts'
 import type { PowerSource, Wire } from '../kinds/equipment.ts'
@@ -203,10 +203,10 @@ interface Alone {
   readonly miss: Assessment | null
 }
 function aloneVerdict(alone: Capability, demand: Demand): Alone {
-  const ask = asks(alone, demand)
+  const findings = new Findings(alone, demand)
   let worst: Verdict = 'fits'
   for (const { place, isOfWireAlone } of ASKED_ALONE.get(alone.process.id) ?? []) {
-    const found = ask(place)
+    const found = findings.at(place)
     const verdict = found?.verdict
     if (verdict === 'fails' || (verdict === 'unknown' && isOfWireAlone))
       return { verdict: 'fails', miss: found }

@@ -3,7 +3,7 @@ import type { Capability } from '../capability/capability.ts'
 import { type Need, needsOf } from '../capability/slots.ts'
 import { type Slot, type SlotItems, SLOTS } from '../kinds/slots.ts'
 import { type Criterion, type Facets, slotsOf } from '../criteria/criterion.ts'
-import { asks, CRITERIA, criteriaOfSlot, placeOf } from '../criteria/index.ts'
+import { CRITERIA, criteriaOfSlot, Findings, placeOf } from '../criteria/index.ts'
 import type { Demand } from '../demand/demand.ts'
 import type { PowerSource } from '../kinds/equipment.ts'
 import type { Gun } from '../kinds/gun.ts'
@@ -109,10 +109,10 @@ export function wholeVerdict(
   isTight: boolean,
   places: readonly number[] = WHOLE_PLACES,
 ): Verdict {
-  const ask = asks(capability, demand)
+  const findings = new Findings(capability, demand)
   let verdict: Verdict = isTight ? 'tight' : 'fits'
   for (const at of places) {
-    verdict = worseOf(verdict, ask(at)?.verdict ?? 'fits')
+    verdict = worseOf(verdict, findings.at(at)?.verdict ?? 'fits')
     if (verdict === 'fails' || verdict === 'unknown') break
   }
   return verdict

@@ -3,7 +3,7 @@ import type { Capability } from '../capability/capability.ts'
 import { needsOf } from '../capability/slots.ts'
 import { OF_FILLER } from '../criteria/concerns.ts'
 import { type Assessment, type Criterion, slotsOf } from '../criteria/criterion.ts'
-import { asks, criteriaOfSlot, placeOf } from '../criteria/index.ts'
+import { criteriaOfSlot, Findings, placeOf } from '../criteria/index.ts'
 import { isJudged } from '../criteria/judged.ts'
 import { KIND_FIRST } from '../criteria/limit.ts'
 import type { Demand } from '../demand/demand.ts'
@@ -43,10 +43,10 @@ const settledAt = (slot: Slot, capability: Capability): readonly Criterion[] =>
 
 /** @returns the worst that is said of a part in a place, null where nothing rules it out */
 function against(slot: Slot, capability: Capability, demand: Demand): Assessment | null {
-  const ask = asks(capability, demand)
+  const findings = new Findings(capability, demand)
   let worst: Assessment | null = null
   for (const criterion of settledAt(slot, capability)) {
-    const found = ask(placeOf(criterion))
+    const found = findings.at(placeOf(criterion))
     if (!found || does(found.verdict) || !isJudged(found)) continue
     if (worst === null || compareMisses(worst, found) < 0) worst = found
   }
@@ -80,9 +80,11 @@ function missOfPair(
     if (next === undefined) return nearestOf(misses)
     capability = capability.with(slot, next as never)
   }
-  const ask = asks(capability, demand)
+  const findings = new Findings(capability, demand)
   return nearestOf(
-    WHOLE_PLACES.map((at) => ask(at)).filter((one) => one !== null && !does(one.verdict) && isJudged(one)),
+    WHOLE_PLACES.map((at) => findings.at(at)).filter(
+      (one) => one !== null && !does(one.verdict) && isJudged(one),
+    ),
   )
 }
 

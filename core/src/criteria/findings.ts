@@ -91,7 +91,7 @@ const settingsKeys = new WeakMap<Capability['settings'], string>()
 function settingsKey({ settings }: Capability): string {
   let key = settingsKeys.get(settings)
   if (key === undefined) {
-    key = JSON.stringify([settings.process, settings.polarity, ...SET_BESIDE.map((one) => settings[one])])
+    key = JSON.stringify([settings.polarity, ...SET_BESIDE.map((one) => settings[one])])
     settingsKeys.set(settings, key)
   }
   return key
@@ -154,11 +154,16 @@ function foundOfParts(
   return found
 }
 
-/** One set-up and one job, asked. */
-class Asking {
+/**
+ * One set-up and one job, or none: what criteria find of them is kept for others. Searches make these by the hundred
+ * thousand.
+ * @example new Findings(capability, demand).at(0)?.verdict
+ */
+export class Findings {
   readonly keeping: Keeping
   readonly #ofDemand: OfDemand | null
-  readonly #found: Found[] = []
+  /** Of the set-up and of parts, by which of the kept it is. */
+  #found: Found[] | null = null
 
   constructor(
     readonly capability: Capability,
@@ -170,13 +175,17 @@ class Asking {
 
   /** @returns null where nothing is kept */
   foundOf({ by, at }: Kept): Found | null {
-    if (by === 'set-up') return (this.#found[at] ??= foundOfSetUp(this.capability))
-    if (this.#ofDemand === null) return null
-    if (by === 'work') return this.#ofDemand.ofWork
-    return (this.#found[at] ??= foundOfParts(this.capability, this.#ofDemand, at, by))
+    if (by === 'work') return this.#ofDemand?.ofWork ?? null
+    if (by !== 'set-up' && this.#ofDemand === null) return null
+    this.#found ??= []
+    return (this.#found[at] ??=
+      by === 'set-up' || this.#ofDemand === null
+        ? foundOfSetUp(this.capability)
+        : foundOfParts(this.capability, this.#ofDemand, at, by))
   }
 
-  ask(place: number): Assessment | null {
+  /** @returns what the criterion at a place of the list finds */
+  at(place: number): Assessment | null {
     const kept = this.keeping.of[place]
     const found = kept ? this.foundOf(kept) : null
     const known = found?.of[place]
@@ -190,7 +199,7 @@ class Asking {
   worstOf(places: readonly number[]): Verdict {
     let worst: Verdict = 'fits'
     for (const place of places) {
-      const verdict = this.ask(place)?.verdict
+      const verdict = this.at(place)?.verdict
       if (verdict === undefined) continue
       worst = worseOf(worst, verdict)
       if (worst === 'fails') break
@@ -200,28 +209,18 @@ class Asking {
 }
 
 /**
- * Asks criteria of one set-up and one job, and keeps what they find for others.
- * @returns what the criterion at a place of the list finds
- * @example const found = asks(capability, demand)(0)
- */
-export function asks(capability: Capability, demand: Demand | null): (place: number) => Assessment | null {
-  const asking = new Asking(capability, demand)
-  return (place) => asking.ask(place)
-}
-
-/**
  * The verdict alone, of a job with a set-up: what ends it at once is asked first.
  * @example verdictAlone(capability, demand) === worstOf(assess(capability, demand)) // true
  */
 export function verdictAlone(capability: Capability, demand: Demand): Verdict {
-  const asking = new Asking(capability, demand)
-  const { kept, ofCell } = asking.keeping
+  const findings = new Findings(capability, demand)
+  const { kept, ofCell } = findings.keeping
   let worst: Verdict = 'fits'
   for (const one of kept) {
-    const found = asking.foundOf(one)
-    const verdict = found ? (found.worst ??= asking.worstOf(one.places)) : asking.worstOf(one.places)
+    const found = findings.foundOf(one)
+    const verdict = found ? (found.worst ??= findings.worstOf(one.places)) : findings.worstOf(one.places)
     if (verdict === 'fails') return 'fails'
     worst = worseOf(worst, verdict)
   }
-  return worseOf(worst, asking.worstOf(ofCell))
+  return worseOf(worst, findings.worstOf(ofCell))
 }
