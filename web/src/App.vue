@@ -2,12 +2,10 @@
 import { onKeyStroke, useTimeoutFn } from '@vueuse/core'
 import { computed, onMounted, ref, useTemplateRef, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
-import { onceAtRest } from './atRest.ts'
 import ErrorBoundary from './components/ErrorBoundary.vue'
 import type { HelpPart } from './help/help.ts'
 import SaveState from './components/SaveState.vue'
 import { lazily } from './lazy.ts'
-import { keepOffline } from './outdated.ts'
 import { isHere, RAIL, titleOf } from './views/index.ts'
 import { useLook } from './stores/look.ts'
 import { useNotice } from './stores/notice.ts'
@@ -32,6 +30,7 @@ const WhoIsIn = lazily(() => import('./components/WhoIsIn.vue'))
 const ViewHelp = lazily(() => import('./help/ViewHelp.vue'))
 const HelpDialog = lazily(() => import('./help/HelpDialog.vue'))
 const AsideBar = lazily(() => import('./components/AsideBar.vue'))
+const OfflineCopy = lazily(() => import('./components/OfflineCopy.vue'))
 const BackupAge = lazily(() => import('./components/BackupAge.vue'))
 
 const workspace = useWorkspace()
@@ -74,8 +73,6 @@ function settle(): void {
 }
 const nextLook = useTimeoutFn(settle, 1000, { immediate: false })
 const firstLook = useTimeoutFn(settle, A_MOMENT_MS, { immediate: false })
-// It fetches every file of the application: a second of work, once a version.
-if (import.meta.env.PROD) onceAtRest(isSettled, () => void keepOffline())
 watch(
   () => workspace.state === 'ready',
   (isReady) => isReady && firstLook.start(),
@@ -255,6 +252,7 @@ onKeyStroke('y', (event) => {
       @vue:mounted="isHelpThere = true"
     />
     <HelpDialog v-if="helpPart !== null" v-model="helpPart" v-model:search="helpSearch" />
+    <OfflineCopy v-if="isSettled" />
     <TipLayer v-if="isSettled" />
     <NoticeBar v-if="isSettled || notice.shown" @undo="undo" />
   </VApp>

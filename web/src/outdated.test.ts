@@ -1,7 +1,8 @@
 import { afterEach, beforeEach, expect, it, vi } from 'vitest'
 import { createMemoryHistory, createRouter } from 'vue-router'
 import { mayTakeOver } from '../offline/kept.ts'
-import { isOutdated, keepOffline, reloadOutdated } from './outdated.ts'
+import { keepOffline } from './keepOffline.ts'
+import { isOutdated, reloadOutdated } from './outdated.ts'
 
 const page = (script: string): string =>
   `<html><head><script type="module" src="${script}"></script></head></html>`

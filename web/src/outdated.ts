@@ -1,9 +1,8 @@
 /** A page that stays open while Brannik is brought to a newer version: what it has not fetched yet is no longer there. */
 import type { Router } from 'vue-router'
-import type { TakeOver } from '../offline/kept.ts'
 
 /** The script that a page begins with: its name changes with every version. */
-const scriptOf = (page: Document): string | null =>
+export const scriptOf = (page: Document): string | null =>
   page.querySelector('script[type=module][src]')?.getAttribute('src') ?? null
 
 /** Whether the server has a newer page than this one; false where it does not answer. */
@@ -19,13 +18,4 @@ export function reloadOutdated(router: Router, open: (address: string) => void):
   router.onError(async (_error, to) => {
     if (await isOutdated()) open(router.resolve(to).href)
   })
-}
-
-/** Has the service worker keep pages and shop for when the server does not respond. */
-export async function keepOffline(): Promise<void> {
-  // Away from loopback and TLS a browser has none.
-  const workers = navigator.serviceWorker as ServiceWorkerContainer | undefined
-  const registered = await workers?.register('/worker.js')
-  const script = scriptOf(document)
-  if (script) registered?.waiting?.postMessage({ takeOver: script } satisfies TakeOver)
 }

@@ -8,7 +8,8 @@ import { itemsFor, SLOTS } from '../kinds/slots.ts'
 import { POLARITIES } from '../model/process.ts'
 import { runs } from '../testing/runs.ts'
 import { demoShop } from '../testing/samples.ts'
-import { assess, verdictAlone, worstOf } from './index.ts'
+import { assess, worstOf } from './index.ts'
+import { verdictAlone } from './verdictAlone.ts'
 
 const demo = demoShop()
 const { shop } = demo

@@ -9,7 +9,7 @@ import type { Slot } from '../kinds/slots.ts'
 import { PROCESS_IDS, type ProcessId } from '../model/process.ts'
 import { type Process, PROCESSES } from '../reference/processes.ts'
 import { type Assessment, type Criterion, slotsOf } from './criterion.ts'
-import { type Verdict, worseOf } from '../model/verdict.ts'
+import type { Verdict } from '../model/verdict.ts'
 import { CRITERIA } from './list.ts'
 
 /** What is known of some criteria with all that they look at. */
@@ -46,8 +46,6 @@ interface Keeping {
   readonly of: readonly (Kept | undefined)[]
   /** Places of those. */
   readonly ofCell: readonly number[]
-  /** All places, in the order in which a verdict alone is found soonest. */
-  readonly soonest: readonly number[]
 }
 const keptBy = (criterion: Criterion, process: Process): Kept['by'] | null => {
   if (criterion.isOfWork === true) return 'work'
@@ -68,14 +66,12 @@ function keepingOf(process: Process): Keeping {
   const rank = ({ by }: Kept): number => (by === 'work' ? 0 : by === 'set-up' ? 1 : 2)
   const inOrder = [...kept.values()].sort((a, b) => rank(a) - rank(b))
   const ofCell = of.flatMap((one, place) => (one ? [] : [place]))
-  return { kept: inOrder, of, ofCell, soonest: [...inOrder.flatMap(({ places }) => places), ...ofCell] }
+  return { kept: inOrder, of, ofCell }
 }
 const KEEPING = Object.fromEntries(PROCESS_IDS.map((id) => [id, keepingOf(PROCESSES[id])])) as Readonly<
   Record<ProcessId, Keeping>
 >
 const keepingFor = ({ process }: Capability): Keeping => KEEPING[process.id]
-/** Every place of the list, in the order in which a verdict alone is found soonest. */
-export const soonestOf = (capability: Capability): readonly number[] => keepingFor(capability).soonest
 
 /** What is the same for every job, by set-up: a board holds hundreds of jobs against each. */
 const ofSetUps = new WeakMap<Capability, Found>()
@@ -194,33 +190,4 @@ export class Findings {
     if (found) found.of[place] = made
     return made
   }
-
-  /** @returns the worst of these, as far as the first that fails */
-  worstOf(places: readonly number[]): Verdict {
-    let worst: Verdict = 'fits'
-    for (const place of places) {
-      const verdict = this.at(place)?.verdict
-      if (verdict === undefined) continue
-      worst = worseOf(worst, verdict)
-      if (worst === 'fails') break
-    }
-    return worst
-  }
-}
-
-/**
- * The verdict alone, of a job with a set-up: what ends it at once is asked first.
- * @example verdictAlone(capability, demand) === worstOf(assess(capability, demand)) // true
- */
-export function verdictAlone(capability: Capability, demand: Demand): Verdict {
-  const findings = new Findings(capability, demand)
-  const { kept, ofCell } = findings.keeping
-  let worst: Verdict = 'fits'
-  for (const one of kept) {
-    const found = findings.foundOf(one)
-    const verdict = found ? (found.worst ??= findings.worstOf(one.places)) : findings.worstOf(one.places)
-    if (verdict === 'fails') return 'fails'
-    worst = worseOf(worst, verdict)
-  }
-  return worseOf(worst, findings.worstOf(ofCell))
 }

@@ -1,50 +1,14 @@
 /** What criteria say of a set-up, with a job or without. */
 import type { Capability } from '../capability/capability.ts'
-import type { Slot } from '../kinds/slots.ts'
 import type { Demand } from '../demand/demand.ts'
-import type { ProcessId } from '../model/process.ts'
-import { PROCESS_IDS } from '../model/process.ts'
 import { type Verdict, worseOf } from '../model/verdict.ts'
-import { PROCESSES } from '../reference/processes.ts'
-import { Findings, soonestOf } from './findings.ts'
-import { isConsequence } from './chosen.ts'
-import type { Assessment, Criterion, Mend } from './criterion.ts'
-import { slotsOf } from './criterion.ts'
+import { Findings } from './findings.ts'
+import type { Assessment, Mend } from './criterion.ts'
 import { CRITERIA, criterionOf } from './list.ts'
 
-export { Findings, verdictAlone } from './findings.ts'
+export { Findings } from './findings.ts'
 export { CRITERIA, criterionOf, placeOf } from './list.ts'
-
-/**
- * How many criteria have the worst verdict of all that are asked.
- * @returns null where there are as many as `fewest`, or more: then no more are counted
- */
-export function countAgainst(capability: Capability, demand: Demand, fewest: number): number | null {
-  const findings = new Findings(capability, demand)
-  const counts: Record<Verdict, number> = { fits: 0, tight: 0, unknown: 0, fails: 0 }
-  let worst: Verdict = 'fits'
-  for (const at of soonestOf(capability)) {
-    const verdict = findings.at(at)?.verdict
-    if (verdict === undefined) continue
-    counts[verdict] += 1
-    worst = worseOf(worst, verdict)
-    if (counts.fails >= fewest) return null
-  }
-  return counts[worst] < fewest ? counts[worst] : null
-}
-
-function assessAll(
-  criteria: readonly Criterion[],
-  capability: Capability,
-  demand: Demand | null,
-): Assessment[] {
-  const found: Assessment[] = []
-  for (const criterion of criteria) {
-    const assessment = criterion.assess(capability, demand)
-    if (assessment) found.push(assessment)
-  }
-  return found
-}
+export { assessSlot, criteriaOfSlot } from './ofSlot.ts'
 
 /**
  * Holds what a set-up carries against what a job asks.
@@ -61,32 +25,6 @@ export function assess(capability: Capability, demand: Demand | null): readonly 
   }
   return found
 }
-
-const ofSlots = (process: ProcessId) => {
-  const bySlot = new Map<Slot, Criterion[]>()
-  for (const criterion of CRITERIA)
-    for (const slot of slotsOf(criterion, PROCESSES[process]))
-      bySlot.set(slot, [...(bySlot.get(slot) ?? []), criterion])
-  return bySlot
-}
-const BY_SLOT = new Map(PROCESS_IDS.map((process) => [process, ofSlots(process)]))
-
-/** @returns the criteria whose answer depends on the part in one place */
-export const criteriaOfSlot = (slot: Slot, process: ProcessId): readonly Criterion[] =>
-  BY_SLOT.get(process)?.get(slot) ?? []
-
-/**
- * @returns what is to be said of the part in one place; what only follows from something else is left out
- * @example assessSlot('tip', capability, null).map(({ criterion }) => criterion) // ['tip-bore', …]
- */
-export const assessSlot = (
-  slot: Slot,
-  capability: Capability,
-  demand: Demand | null,
-): readonly Assessment[] =>
-  assessAll(criteriaOfSlot(slot, capability.process.id), capability, demand).filter(
-    (assessment) => !isConsequence(assessment),
-  )
 
 /**
  * @returns the mends of what does not fit, computed
