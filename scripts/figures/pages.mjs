@@ -325,7 +325,14 @@ async function largeShop(address) {
   if (!answer.ok) throw new Error(`the large shop was refused: ${(await answer.text()).slice(0, 300)}`)
 }
 
-/** A board of 500 jobs and 200 set-ups: its first cells, one row after an edit, and its frames as it is scrolled both ways. */
+/** Until every cell of a large board is worked out. */
+async function untilWhole(page) {
+  const toGo = page.getByText(/jobs to go/)
+  await toGo.waitFor()
+  await toGo.waitFor({ state: 'detached', timeout: 120_000 })
+}
+
+/** A board of 500 jobs and 200 set-ups: its first cells, all of them, and its frames as it is scrolled. */
 export async function largeBoard(browser, address) {
   await largeShop(address)
   const context = await browser.newContext({ viewport: { width: 1280, height: 800 } })
@@ -345,9 +352,7 @@ export async function largeBoard(browser, address) {
   await page.locator(KNOWN_CELL).first().waitFor()
   const { grid, cells } = await page.evaluate(() => globalThis.boardTimes)
   print('board-500x200-first-cells', cells - grid, 'ms')
-  const toGo = page.getByText(/jobs to go/)
-  await toGo.waitFor()
-  await toGo.waitFor({ state: 'detached', timeout: 120_000 })
+  await untilWhole(page)
   print('board-500x200-whole', (await page.evaluate(() => performance.now())) - grid, 'ms')
   // Every other page of this browser finds the application kept.
   await page.evaluate(async () => {
@@ -358,12 +363,11 @@ export async function largeBoard(browser, address) {
   await context.close()
 }
 
+/** The frames of that board as it is scrolled both ways, first and once more. */
 async function boardScroll(context, address) {
   const page = await context.newPage()
   await page.goto(new URL('/board/set-ups', address).href)
-  const toGo = page.getByText(/jobs to go/)
-  await toGo.waitFor()
-  await toGo.waitFor({ state: 'detached', timeout: 120_000 })
+  await untilWhole(page)
   const scroll = () =>
     page.evaluate(async () => {
       const board = document.querySelector('[role=grid]')

@@ -158,8 +158,9 @@ function foundOfParts(
 export class Findings {
   readonly keeping: Keeping
   readonly #ofDemand: OfDemand | null
-  /** Of the set-up and of parts, by which of the kept it is. */
-  #found: Found[] | null = null
+  #ofSetUp: Found | null = null
+  /** By which of the kept it is. */
+  #ofParts: Found[] | null = null
 
   constructor(
     readonly capability: Capability,
@@ -172,12 +173,10 @@ export class Findings {
   /** @returns null where nothing is kept */
   foundOf({ by, at }: Kept): Found | null {
     if (by === 'work') return this.#ofDemand?.ofWork ?? null
-    if (by !== 'set-up' && this.#ofDemand === null) return null
-    this.#found ??= []
-    return (this.#found[at] ??=
-      by === 'set-up' || this.#ofDemand === null
-        ? foundOfSetUp(this.capability)
-        : foundOfParts(this.capability, this.#ofDemand, at, by))
+    if (by === 'set-up') return (this.#ofSetUp ??= foundOfSetUp(this.capability))
+    if (this.#ofDemand === null) return null
+    this.#ofParts ??= []
+    return (this.#ofParts[at] ??= foundOfParts(this.capability, this.#ofDemand, at, by))
   }
 
   /** @returns what the criterion at a place of the list finds */
