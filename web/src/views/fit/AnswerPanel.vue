@@ -11,7 +11,7 @@ import {
   type Suggestion,
   worstVerdict,
 } from '@brannik/core'
-import { computed } from 'vue'
+import { computed, ref, watchEffect } from 'vue'
 import VerdictMark from '../../components/VerdictMark.vue'
 import { lazily } from '../../lazy.ts'
 import { useMoney } from '../../stores/useMoney.ts'
@@ -61,6 +61,9 @@ const uses = computed(() =>
   rows.filter(({ id, criteria }) => OF_USE.has(id) && (criteria[0]?.demand ?? null) !== null),
 )
 const verdict = computed(() => worstVerdict([fit.verdict, chain.verdict]))
+/** What reads the evidence stays from then on: the next key may make the weld tight again. */
+const wasTight = ref(false)
+watchEffect(() => (wasTight.value ||= verdict.value === 'tight'))
 
 const money = useMoney()
 const eachWeld = computed(
@@ -109,11 +112,11 @@ const headline = computed(() => {
       <strong v-if="weld">{{ capital(weld) }}: </strong>{{ chainText(workspace.speech, chain) }}
     </p>
     <ProvenHere
-      v-if="verdict === 'tight' && setUpId"
+      v-if="wasTight && setUpId"
       :job-id="jobId"
       :set-up-id="setUpId"
       :joint-id="chain.jointId"
-      :criteria="fit.criteria"
+      :criteria="verdict === 'tight' ? fit.criteria : []"
     />
     <ul v-if="besides.length > 0" class="besides">
       <li v-for="row in besides" :key="row.id">

@@ -1,8 +1,9 @@
 import { fitJob, explain, type Fit, type Row, rowsOf, sidesOf, type Suggestion, suggest } from '@brannik/core'
-import { mount } from '@vue/test-utils'
+import { flushPromises, mount } from '@vue/test-utils'
 import { beforeEach, describe, expect, it, vi } from 'vitest'
 import WorkingDrawer from '../../components/WorkingDrawer.vue'
 import VerdictMark from '../../components/VerdictMark.vue'
+import { happenings } from '../../shop/happenings.ts'
 import { demoWorkspace, fitFor, inputFor, shopDocument } from '../../testing/demo.ts'
 import AnswerPanel from './AnswerPanel.vue'
 import CautionStrip from './CautionStrip.vue'
@@ -36,12 +37,56 @@ const panel = (fit: Fit, suggestions: readonly Suggestion[] | null = []) => {
   }
   return mount(AnswerPanel, { props })
 }
+/** Cut and etched, of the weld that is tight. */
+function couponOf(jobId: string, setUpId: string) {
+  const { job, setUp } = inputFor(jobId, setUpId)
+  const [joint] = job.joints
+  const { process, wireId, gasId } = setUp
+  const of = { setUpId, process, wireId, gasId, thicknessMm: joint?.thicknessAMm, position: joint?.position }
+  return {
+    seq: 5,
+    subject: `weld.${jobId}.${joint?.id}`,
+    body: { kind: 'coupon', result: 'passed', takenAt: '2026-03-02T10:00:00Z', by: 'Bench two', ...of },
+  }
+}
 const headline = (fit: Fit) => panel(fit).get('[data-testid=headline]').text()
 
 describe('the answer', () => {
   it('is what the first link lacks, where one fails', () => {
     expect(headline(fitFor('press-frame'))).toBe('12 A too low')
     expect(panel(fitFor('press-frame')).text()).toContain('Weakest link: the power source.')
+  })
+
+  it('asks once for what coupons have proven, however often a key makes the weld tight', async () => {
+    const asked: string[] = []
+    const stored = globalThis.fetch
+    vi.stubGlobal('fetch', (path: string, init?: RequestInit) => {
+      if (!path.includes('/events?')) return stored(path, init)
+      asked.push(new URL(path, 'http://shop').searchParams.get('since') ?? '')
+      if (asked.length === 3) return Promise.resolve(new Response('{}', { status: 409 }))
+      const items = asked.at(-1) === '0' ? [couponOf('pressing-tray', 'bench-tig-316')] : []
+      return Promise.resolve(Response.json({ items, next: 'e.7' }))
+    })
+    const tight = fitFor('pressing-tray', 'bench-tig-316')
+    const fails: Fit = { ...tight, verdict: 'fails' }
+    const wrapper = panel(tight)
+    await wrapper.setProps({ jobId: 'pressing-tray', setUpId: 'bench-tig-316' })
+    await vi.waitFor(() => {
+      expect(wrapper.text()).toContain('Proven here by a cut and etched coupon, Bench two')
+    })
+    for (const fit of [fails, tight, fails, tight]) {
+      await wrapper.setProps({ fit })
+      expect(wrapper.text().includes('Proven here')).toBe(fit === tight)
+    }
+    expect(asked).toEqual(['0'])
+    // What came since is asked for when something happens; numbers of another shop are refused, then all is asked for.
+    for (const since of ['e.7', 'e.7', '0']) {
+      happenings.value += 1
+      await flushPromises()
+      expect(asked.at(-1)).toBe(since)
+      expect(wrapper.text()).toContain('Proven here')
+    }
+    expect(asked).toHaveLength(4)
   })
 
   it('is what there is to spare, where all fits, with what the job uses', () => {

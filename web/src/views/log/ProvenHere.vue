@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { type CouponProof, type Evidence, provenTight } from '@brannik/core'
 import { computed, shallowRef, watch } from 'vue'
-import { eventsOf } from '../../shop/eventList.ts'
+import { eventsFrom } from '../../shop/eventList.ts'
 import { happenings } from '../../shop/happenings.ts'
 import { useWorkspace } from '../../shop/workspace.ts'
 import { useWhen } from '../../stores/useWhen.ts'
@@ -17,10 +17,19 @@ const workspace = useWorkspace()
 const when = useWhen()
 
 const evidence = shallowRef<readonly Evidence[]>([])
+/** Coupons have pictures: only what came since is read when something happens. */
+let from = '0'
 async function learn(): Promise<void> {
-  evidence.value = (await eventsOf('evidence-taken')).map(({ body }) => body)
+  const since = from
+  const { items, next } = await eventsFrom('evidence-taken', since)
+  // Another answer came first, and may have less.
+  if (since !== from) return learn()
+  const found = items.map(({ body }) => body)
+  evidence.value = since === '0' ? found : [...evidence.value, ...found]
+  from = next
 }
-watch(happenings, () => void learn().catch(() => undefined), { immediate: true })
+// The numbers of another shop are refused: then all is read anew.
+watch(happenings, () => void learn().catch(() => (from = '0')), { immediate: true })
 
 const proof = computed((): CouponProof | null => {
   const setUp = workspace.get('set-ups', setUpId)
