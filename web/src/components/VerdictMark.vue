@@ -14,22 +14,14 @@ const text = computed(() => verdictText(workspace.speech, verdict))
 <template>
   <span class="verdict" :class="verdict">
     <svg
-      viewBox="0 0 16 16"
+      viewBox="0 0 14 14"
       width="14"
       height="14"
       :aria-hidden="word"
       :aria-label="word ? undefined : text"
       role="img"
     >
-      <path
-        v-for="{ d, line, dashes, isCut } in MARK_PATHS[verdict]"
-        :key="d"
-        :d="d"
-        :fill="line ? 'none' : 'currentColor'"
-        :stroke="line === undefined ? undefined : isCut ? 'var(--sheet)' : 'currentColor'"
-        :stroke-width="line"
-        :stroke-dasharray="dashes"
-      />
+      <path :d="MARK_PATHS[verdict]" fill="currentColor" fill-rule="evenodd" />
     </svg>
     <span v-if="word">{{ text }}</span>
   </span>

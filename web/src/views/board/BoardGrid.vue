@@ -1,14 +1,14 @@
 <script setup lang="ts">
-import type { Job, Speech } from '@brannik/core'
+import { type Job, type Speech, VERDICTS } from '@brannik/core'
 import { useVirtualizer } from '@tanstack/vue-virtual'
 import { useMediaQuery } from '@vueuse/core'
 import { computed, nextTick, ref, watch } from 'vue'
 import { useRouter } from 'vue-router'
 import BoardRow from './BoardRow.vue'
 import { observedBothWays } from './bothWays.ts'
-import { MARK_MASKS } from './markMasks.ts'
 import type { BoardColumn, BoardModel, Cells, Shown } from './boardModel.ts'
 import type { CellRow } from './cellRows.ts'
+import { MARK_PATHS } from '../../components/verdictShapes.ts'
 import { useWorkspace } from '../../shop/workspace.ts'
 
 /** Jobs down, machines or set-ups across; only what is in sight is drawn, both ways. Walked by arrows as a table is. */
@@ -51,6 +51,11 @@ const shown = computed(() => {
     return made
   }
 })
+
+/** What cuts the mark out of a cell's colour, as styles take it: `--mark-fits` and so on. */
+const MARK_CUTS = Object.fromEntries(
+  VERDICTS.map((verdict) => [`--mark-${verdict}`, `path(evenodd, '${MARK_PATHS[verdict]}')`]),
+)
 
 const LINE = 17
 const ABOVE_AND_BELOW = 18
@@ -203,7 +208,7 @@ defineExpose({ focus: () => go(at.value.row, at.value.column) })
       '--row': `${row}px`,
       '--head': `${HEAD}px`,
       '--lead': `${LEAD}px`,
-      ...MARK_MASKS,
+      ...MARK_CUTS,
     }"
     @keydown="onKey"
     @click="onClick"

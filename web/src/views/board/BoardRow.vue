@@ -179,11 +179,10 @@ function label(one: Placed): string {
   align-content: center;
   border-left: 2px solid var(--sheet);
   column-gap: 5px;
-  contain: strict;
   cursor: pointer;
-  display: grid;
+  display: flex;
+  flex-wrap: wrap;
   font-size: var(--text-s);
-  grid-template-columns: 14px minmax(0, 1fr);
   height: calc(var(--row) - 1px);
   line-height: 1.25;
   padding: 0 6px;
@@ -198,10 +197,9 @@ function label(one: Placed): string {
 .cell::before {
   background: none;
   content: '';
-  display: block;
+  flex: none;
   forced-color-adjust: none;
   height: 14px;
-  mask-mode: luminance;
   print-color-adjust: exact;
   width: 14px;
 }
@@ -210,30 +208,29 @@ function label(one: Placed): string {
 }
 .cell.fits::before {
   background: var(--fits);
-  mask-image: var(--mark-fits);
+  clip-path: var(--mark-fits);
 }
 .cell.tight {
   background: var(--tight-soft);
 }
 .cell.tight::before {
   background: var(--tight);
-  mask-image: var(--mark-tight);
+  clip-path: var(--mark-tight);
 }
 /* The eye is to find what works. */
 .cell.fails {
   color: var(--ink-2);
 }
 .cell.fails::before {
-  background: var(--fails);
-  mask-image: var(--mark-fails);
-  opacity: 0.72;
+  background: color-mix(in srgb, var(--fails) 72%, transparent);
+  clip-path: var(--mark-fails);
 }
 .cell.unknown {
   background: var(--unknown-soft);
 }
 .cell.unknown::before {
   background: var(--unknown);
-  mask-image: var(--mark-unknown);
+  clip-path: var(--mark-unknown);
 }
 /* What has to be bought first is not there yet. */
 .cell.bought {
@@ -243,6 +240,8 @@ function label(one: Placed): string {
   -webkit-box-orient: vertical;
   -webkit-line-clamp: 2;
   display: -webkit-box;
+  flex: 1 1 0;
+  min-width: 0;
   overflow: hidden;
 }
 .fits .head {
@@ -255,7 +254,7 @@ function label(one: Placed): string {
 }
 .way,
 .first {
-  grid-column: 1 / -1;
+  flex: 0 0 100%;
   overflow: hidden;
   text-overflow: ellipsis;
   white-space: nowrap;
@@ -267,7 +266,7 @@ function label(one: Placed): string {
   color: var(--copper);
 }
 .cell.common::before {
-  opacity: 0.4;
+  background: color-mix(in srgb, var(--fails) 29%, transparent);
 }
 @media screen and (max-width: 560px) {
   .due,
