@@ -1,13 +1,14 @@
 <script setup lang="ts">
 import { type Job, verdictText } from '@brannik/core'
-import { computed } from 'vue'
+import { computed, h, type VNode, withMemo } from 'vue'
 import { useWorkspace } from '../../shop/workspace.ts'
 import { type BoardColumn, type BoardModel, commonReason, type Shown } from './boardModel.ts'
 import type { CellRow } from './cellRows.ts'
 
 /**
  * One job of the board, with the cells of the columns in sight. A row of its own, and each cell drawn anew only when it
- * changed: scrolling past draws what comes into sight, and nothing else.
+ * changed: scrolling past draws what comes into sight, and nothing else. That is why the cells are not in the template: `v-for`
+ * knows a cell by its place among those in sight, and that is another with every column.
  */
 const { job, row, columns, model, shown, cells, first, last, width, left, here, due, isOverdue, words } =
   defineProps<{
@@ -50,21 +51,63 @@ const placed = computed((): readonly Placed[] =>
 )
 /** Said once for the row: over all its columns, not those in sight alone. */
 const common = computed(() => (cells ? commonReason(cells, columns, model) : ''))
-const isCommon = ({ shown }: Placed): boolean =>
-  shown?.tone === 'fails' && common.value !== '' && shown.head === common.value
-const isPlanned = ({ shown }: Placed): boolean => shown !== null && model.isPlanned(job, shown.of)
 // Of the job alone: not asked again with every column that comes into sight.
 const late = computed(() => isOverdue(job))
 const written = computed(() => ({ due: due(job), words: words(job) }))
-const headOf = (one: Placed): string => (!one.shown ? '…' : isCommon(one) ? '' : one.shown.head)
+
 /** What a cell is called, with all that is written in it: said of the cell, it takes no element of its own to draw. */
-function label(one: Placed): string {
-  const { column, shown } = one
+function label({ column, shown }: Placed, head: string): string {
   const which =
     model.columns.length > 0 && column.group === '' ? `${column.name}, ${column.note}` : column.name
   const verdict = shown ? verdictText(workspace.speech, shown.tone) : 'not calculated yet'
-  const said = [verdict, headOf(one), shown?.way, shown?.first].filter(Boolean).join(' ')
+  const said = [verdict, head, shown?.way, shown?.first].filter(Boolean).join(' ')
   return `${job.name}, ${which}: ${said}`
+}
+interface Looks {
+  readonly isHere: boolean
+  /** Its reason is said once for the row. */
+  readonly isCommon: boolean
+  readonly isPlanned: boolean
+}
+function cell(one: Placed, { isHere, isCommon, isPlanned }: Looks): VNode {
+  const { column, at, shown } = one
+  const head = !shown ? '…' : isCommon ? '' : shown.head
+  const looks = { here: isHere, bought: shown?.isBought === true, common: isCommon, planned: isPlanned }
+  return h(
+    'div',
+    {
+      key: column.id,
+      class: ['cell', shown?.tone, looks],
+      role: 'gridcell',
+      'data-at': `${row} ${at}`,
+      'aria-colindex': at + 2,
+      'aria-label': label(one, head),
+      'aria-selected': isHere,
+      tabindex: isHere ? 0 : -1,
+      style: { left: `${left + at * width}px` },
+    },
+    [
+      h('span', { class: 'head' }, `${head} `),
+      ...(shown?.way ? [h('span', { class: 'way' }, `${shown.way} `)] : []),
+      ...(shown?.first ? [h('span', { class: 'first' }, shown.first)] : []),
+    ],
+  )
+}
+/** Those drawn last, by column. */
+let drawn: VNode[] = []
+function Cells(): readonly VNode[] {
+  const before = drawn
+  drawn = []
+  return placed.value.map((one) => {
+    const { column, at, shown } = one
+    const isHere = at === here
+    const isCommon = shown?.tone === 'fails' && common.value !== '' && shown.head === common.value
+    const isPlanned = shown !== null && model.isPlanned(job, shown.of)
+    const known = before[at]
+    if (known) drawn[at] = known
+    const of = [shown, column, isHere, isCommon, isPlanned, job.name, left]
+    return withMemo(of, () => cell(one, { isHere, isCommon, isPlanned }), drawn, at)
+  })
 }
 </script>
 
@@ -79,32 +122,7 @@ function label(one: Placed): string {
       <strong v-if="late" class="late">late</strong>
       <span v-else class="due">{{ written.due }}</span>
     </div>
-    <div
-      v-for="one in placed"
-      :key="one.column.id"
-      v-memo="[one.shown, one.at === here, one.at, isCommon(one), isPlanned(one), job.name, left]"
-      class="cell"
-      role="gridcell"
-      :class="[
-        one.shown?.tone,
-        {
-          here: one.at === here,
-          bought: one.shown?.isBought,
-          common: isCommon(one),
-          planned: isPlanned(one),
-        },
-      ]"
-      :data-at="`${row} ${one.at}`"
-      :aria-colindex="one.at + 2"
-      :aria-label="label(one)"
-      :aria-selected="one.at === here"
-      :tabindex="one.at === here ? 0 : -1"
-      :style="{ left: `${left + one.at * width}px` }"
-    >
-      <span class="head">{{ headOf(one) }}{{ ' ' }}</span>
-      <span v-if="one.shown?.way" class="way">{{ one.shown.way }}{{ ' ' }}</span>
-      <span v-if="one.shown?.first" class="first">{{ one.shown.first }}</span>
-    </div>
+    <Cells />
     <span v-if="lead" class="lead">{{ lead }}</span>
   </div>
 </template>
@@ -175,7 +193,7 @@ function label(one: Placed): string {
   color: var(--fails);
   font-size: var(--text-s);
 }
-.cell {
+.line :deep(.cell) {
   align-content: center;
   border-left: 2px solid var(--sheet);
   column-gap: 5px;
@@ -190,11 +208,11 @@ function label(one: Placed): string {
   top: 0;
   width: 124px;
 }
-.led .cell {
+.led :deep(.cell) {
   top: var(--lead);
 }
 /* Those that are not calculated yet have no mark. */
-.cell::before {
+.line :deep(.cell::before) {
   background: none;
   content: '';
   flex: none;
@@ -203,40 +221,40 @@ function label(one: Placed): string {
   print-color-adjust: exact;
   width: 14px;
 }
-.cell.fits {
+.line :deep(.cell.fits) {
   background: var(--fits-soft);
 }
-.cell.fits::before {
+.line :deep(.cell.fits::before) {
   background: var(--fits);
   clip-path: var(--mark-fits);
 }
-.cell.tight {
+.line :deep(.cell.tight) {
   background: var(--tight-soft);
 }
-.cell.tight::before {
+.line :deep(.cell.tight::before) {
   background: var(--tight);
   clip-path: var(--mark-tight);
 }
 /* The eye is to find what works. */
-.cell.fails {
+.line :deep(.cell.fails) {
   color: var(--ink-2);
 }
-.cell.fails::before {
+.line :deep(.cell.fails::before) {
   background: color-mix(in srgb, var(--fails) 72%, transparent);
   clip-path: var(--mark-fails);
 }
-.cell.unknown {
+.line :deep(.cell.unknown) {
   background: var(--unknown-soft);
 }
-.cell.unknown::before {
+.line :deep(.cell.unknown::before) {
   background: var(--unknown);
   clip-path: var(--mark-unknown);
 }
 /* What has to be bought first is not there yet. */
-.cell.bought {
+.line :deep(.cell.bought) {
   background: none;
 }
-.head {
+.line :deep(.head) {
   -webkit-box-orient: vertical;
   -webkit-line-clamp: 2;
   display: -webkit-box;
@@ -244,28 +262,28 @@ function label(one: Placed): string {
   min-width: 0;
   overflow: hidden;
 }
-.fits .head {
+.line :deep(.fits .head) {
   color: var(--fits);
   font-weight: 700;
 }
-.tight .head {
+.line :deep(.tight .head) {
   color: var(--tight);
   font-weight: 700;
 }
-.way,
-.first {
+.line :deep(.way),
+.line :deep(.first) {
   flex: 0 0 100%;
   overflow: hidden;
   text-overflow: ellipsis;
   white-space: nowrap;
 }
-.first {
+.line :deep(.first) {
   color: var(--ink-2);
 }
-.bought .first {
+.line :deep(.bought .first) {
   color: var(--copper);
 }
-.cell.common::before {
+.line :deep(.cell.common::before) {
   background: color-mix(in srgb, var(--fails) 29%, transparent);
 }
 @media screen and (max-width: 560px) {
@@ -275,11 +293,11 @@ function label(one: Placed): string {
   }
 }
 /* How the job is planned now. */
-.cell.planned .head {
+.line :deep(.cell.planned .head) {
   text-decoration: underline;
   text-underline-offset: 3px;
 }
-.cell.here {
+.line :deep(.cell.here) {
   outline: 2px solid var(--copper);
   outline-offset: -2px;
 }
