@@ -20,6 +20,7 @@ const BASIS = new RegExp(
 /** What the computation assumes: its thread has it, a page only where it reckons or shows it. */
 const ASSUMPTIONS = /core\/src\/assumptions\//
 
+const LOGGER = /\/useLogger\/index\.mjs$/
 const RIPPLE = /\/directives\/ripple\/index\.js$/
 /** Who in Vuetify asks for what is left out, and for what of it. */
 const LEFT_OUT: readonly (readonly [importer: string, source: RegExp])[] = [
@@ -38,6 +39,9 @@ const LEFT_OUT: readonly (readonly [importer: string, source: RegExp])[] = [
   ['vuetify/lib/framework.js', /\/composables\/goto\.js$/],
   // Icons are drawn, not set in a font.
   ['vuetify/lib/icons.js', /\/iconsets\/mdi\.js$/],
+  // What it has to say goes to the console as it is.
+  ['createRegistry/index.mjs', LOGGER],
+  ['createTokens/index.mjs', LOGGER],
   // No ripple anywhere (`vuetify.ts`): what would draw it.
   ['VBtn/VBtn.js', RIPPLE],
   ['VChip/VChip.js', RIPPLE],
