@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { useEventListener, useTimeoutFn } from '@vueuse/core'
 import { ref, shallowRef } from 'vue'
-import { TIP } from './tip.ts'
+import { TIP, tipOf } from './tip.ts'
 
 /** One tooltip for the whole page: hundreds of things have words to show, and only one shows them at a time. */
 const target = shallowRef<HTMLElement | undefined>()
@@ -14,7 +14,7 @@ const bearerOf = (event: Event): HTMLElement | null =>
 
 function show(bearer: HTMLElement): void {
   target.value = bearer
-  words.value = bearer.getAttribute(TIP) ?? ''
+  words.value = tipOf(bearer)
   shown.value = words.value !== ''
 }
 const soon = useTimeoutFn(show, SOON_MS, { immediate: false })
