@@ -97,6 +97,7 @@ function run(command: Command | undefined): void {
         @keydown.down.prevent="move(1)"
         @keydown.up.prevent="move(-1)"
         @keydown.enter.prevent="run(found[at])"
+        @keydown.esc.stop="open = false"
       />
       <ul id="palette-list" role="listbox" aria-label="Commands">
         <li
