@@ -22,15 +22,14 @@ async function palette() {
   const router = createRouter({ history: createMemoryHistory(), routes: addresses })
   await router.push('/jobs')
   const nothing = (): void => undefined
-  const undo = vi.fn()
-  const actions = { undo, redo: nothing, switchUnits: nothing, newJob: nothing, showHelp: nothing }
+  const actions = { undo: nothing, redo: nothing, switchUnits: nothing, newJob: nothing, showHelp: nothing }
   const wrapper = mount(CommandPalette, {
     props: { actions, early: NO_KEYS, modelValue: true },
     global: { plugins: [router], stubs: { VDialog } },
     attachTo: document.body,
   })
   const field = wrapper.get('input')
-  return { wrapper, router, undo, field, closed: () => wrapper.emitted('update:modelValue') }
+  return { wrapper, router, field, closed: () => wrapper.emitted('update:modelValue') }
 }
 
 it('is left by Escape, before the dialog around it knows that it is on top', async () => {

@@ -1,6 +1,6 @@
 /**
  * The mark of each verdict as one path in a square of 14, filled by the even-odd rule: told apart by shape, not by hue alone.
- * It has no lines, so that it can cut a cell's colour out too: a mask or a picture takes several times as long to paint.
+ * It has no lines, so that the board can cut its cells' colour to it: a mask or a picture takes several times as long to paint.
  */
 import type { Verdict } from '@brannik/core'
 

@@ -52,7 +52,7 @@ const shown = computed(() => {
   }
 })
 
-/** What cuts the mark out of a cell's colour, as styles take it: `--mark-fits` and so on. */
+/** The shapes to which a cell's colour is cut, as styles take them: `--mark-fits` and so on. */
 const MARK_CUTS = Object.fromEntries(
   VERDICTS.map((verdict) => [`--mark-${verdict}`, `path(evenodd, '${MARK_PATHS[verdict]}')`]),
 )

@@ -284,7 +284,7 @@ function Cells(): readonly VNode[] {
   color: var(--copper);
 }
 .line :deep(.cell.common::before) {
-  background: color-mix(in srgb, var(--fails) 29%, transparent);
+  background: color-mix(in srgb, var(--fails) 40%, transparent);
 }
 @media screen and (max-width: 560px) {
   .due,
