@@ -81,6 +81,8 @@ export interface Criterion {
    * the sentence may name another.
    */
   readonly facets?: Facets
+  /** Whether it looks at how a wire is packed, or at what is left of it: all others have one answer for wires that weld alike. */
+  readonly isByPackage?: boolean
   /** Whether it speaks only where there is no job. */
   readonly isForNoJob?: boolean
   /** What it is about, where somebody asks for all that is about it. */

@@ -5,6 +5,7 @@ import { type Capability, capabilityOf } from '../capability/capability.ts'
 import { chosenOf } from '../capability/slots.ts'
 import { demandOf } from '../demand/demand.ts'
 import { itemsFor, type Slot, type SlotItems } from '../kinds/slots.ts'
+import { weldsAs } from '../kinds/weldsAs.ts'
 import { LIBRARY } from '../library/index.ts'
 import { movedJobs } from '../testing/movedJobs.ts'
 import { runs } from '../testing/runs.ts'
@@ -49,6 +50,45 @@ it('parts alike in what a criterion looks at have the same verdict', () => {
     { numRuns: runs(150) },
   )
   expect(others).toBeGreaterThan(runs(150))
+})
+
+/** Small and large, at a price, and kept elsewhere. */
+const PACKAGES = [
+  { spoolMm: 100, packageG: 900 },
+  { spoolMm: 300, packageG: 15_000, packagePrice: 80 },
+  { spoolMm: null, keptAt: 'loft' },
+] as const
+it('wires that weld alike have the same verdict, but of what looks at their package', () => {
+  const differing = new Set<string>()
+  fc.assert(
+    fc.property(
+      fc.constantFrom(...demo.setUps),
+      movedJobs,
+      fc.constantFrom(...PACKAGES),
+      (setUp, job, packed) => {
+        const capability = capabilityOf(demo.shop, setUp, chosenOf(setUp, shelf))
+        if (!capability.wire) return
+        const wire = { ...capability.wire, ...packed, id: 'another', name: 'Another' }
+        expect(weldsAs(wire)).toBe(weldsAs(capability.wire))
+        const verdicts = [capability.wire, wire].map((one) => {
+          const of = capability.with('wire', one)
+          const demand = demandOf(job, setUp.process, one, demo.shop)
+          return CRITERIA.map((criterion) => criterion.assess(of, demand)?.verdict)
+        })
+        const [own = [], others = []] = verdicts
+        for (const [at, { id, isByPackage }] of CRITERIA.entries())
+          if (isByPackage !== true) expect([id, others[at]]).toEqual([id, own[at]])
+          else if (others[at] !== own[at]) differing.add(id)
+      },
+    ),
+    { numRuns: runs(150) },
+  )
+  // What looks at a package is asked of each: none of them says that it does and does not.
+  expect([...differing].sort()).toEqual(
+    CRITERIA.filter(({ isByPackage }) => isByPackage)
+      .map(({ id }) => id)
+      .sort(),
+  )
 })
 
 it('what speaks only where there is no job says nothing of one', () => {

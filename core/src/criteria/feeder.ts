@@ -63,6 +63,7 @@ const spoolSize = ofSetUp(
   },
   {
     concerns: 'feed-path',
+    isByPackage: true,
     mends: (_c, _d, { params }) => [message('spool-of', { takes: params['takes'] ?? '' })],
   },
 )
@@ -88,6 +89,7 @@ const spoolMass = ofSetUp(
   },
   {
     concerns: 'feed-path',
+    isByPackage: true,
     mends: (_c, _d, { params }) => [message('spool-at-most', { most: params['most'] ?? '' })],
   },
 )

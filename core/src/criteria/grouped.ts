@@ -35,7 +35,7 @@ export const poor = judged('tight')
 export const bad = judged('fails')
 export const notKnown = ({ code, params }: Message): Judged => judged('unknown')(code, params)
 
-interface More extends Pick<Criterion, 'concerns' | 'facets' | 'mends'> {
+interface More extends Pick<Criterion, 'concerns' | 'facets' | 'isByPackage' | 'mends'> {
   /** The calculations that its working shows. */
   readonly from?: readonly Calculation[]
 }

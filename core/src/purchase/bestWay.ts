@@ -112,6 +112,7 @@ export function bestWith(ground: Ground, begun: Begun, source: PowerSource, at: 
   const { search, small } = seeking
   search.complete(start.capability, start.spent, {
     isHopeless,
+    isByCost: true,
     beforeGas(main, before) {
       const parts = small.spentBeforeGas(main)
       return parts && together(before, parts)

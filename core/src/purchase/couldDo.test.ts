@@ -277,6 +277,30 @@ describe('what could do a job', () => {
     }
   })
 
+  // Common practice, no source: a spool gun takes small spools alone, a case on a cart large ones.
+  it('gives a wire the same parts, whichever other wires weld alike', () => {
+    const spools = [
+      { spoolMm: 100, packageG: 900 },
+      { spoolMm: 300, packageG: 15_000 },
+    ] as const
+    const wires = demo.wires.flatMap((wire) =>
+      wire.spoolMm === null
+        ? [wire]
+        : [...spools.map((spool, n) => ({ ...wire, ...spool, id: `${wire.id}-${n}` })), wire],
+    )
+    const answers = new Set<string>()
+    for (const job of ['press-frame', 'picking-platform'].map(jobOf)) {
+      const all = couldDo(demo.shop, { ...demo, wires }, job, { most: 10_000 }).best
+      for (const wire of wires) {
+        const alone = couldDo(demo.shop, { ...demo, wires: [wire] }, job, { most: 10_000 }).best
+        const withIt = all.filter(({ setUp }) => setUp.wireId === wire.id)
+        expect(alone.map(({ setUp }) => setUp)).toEqual(withIt.map(({ setUp }) => setUp))
+        answers.add(`${wire.spoolMm} ${withIt.length > 0}`)
+      }
+    }
+    expect(answers.size).toBeGreaterThan(4)
+  })
+
   // The torch is tight at 158 A whatever is in it. AWS A5.12, table of currents (from memory): a tungsten of 1.6 mm (1/16 in)
   // with oxide takes about 150 A of alternating current at most, one of 2.4 mm (3/32 in) about 235.
   it('takes the part that fits of those that cost the same, also where another part is tight', () => {

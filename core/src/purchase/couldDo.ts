@@ -5,7 +5,7 @@ import type { Shelf } from '../kinds/shelf.ts'
 import type { Shop } from '../kinds/shop.ts'
 import { ANYWHERE, asCould, bestWith, runCostOf, spentOnSource, type Whole, withSource } from './bestWay.ts'
 import { ALL_OF_IT, Best, type CouldDo, type CouldRank, type Share } from './couldShares.ts'
-import { Ground } from './ground.ts'
+import { type Begun, Ground } from './ground.ts'
 import { needsKey } from './needsKey.ts'
 import { compareToGet, NOTHING_SPENT, type Spent } from './options.ts'
 
@@ -20,6 +20,21 @@ interface Found {
   readonly whole: Whole
   readonly toRun: number | null
   readonly rank: CouldRank
+}
+
+/** Wires that weld alike are looked at together; what is most work is shared out first, to whom has least. */
+function shareOf(all: readonly Begun[], { at, of }: Share): readonly Begun[] {
+  const alike = new Map<Begun['searches'], { share: number; work: number }>()
+  for (const { searches, pair } of all) {
+    const known = alike.get(searches) ?? { share: at, work: 0 }
+    alike.set(searches, { ...known, work: known.work + pair.alikeSources.length })
+  }
+  const given = Array.from({ length: of }, () => 0)
+  for (const one of [...alike.values()].sort((a, b) => b.work - a.work)) {
+    one.share = given.indexOf(Math.min(...given))
+    given[one.share] = (given[one.share] ?? 0) + one.work
+  }
+  return all.filter(({ searches }) => alike.get(searches)?.share === at)
 }
 
 /** What a shop has and could have, looked at for one job after the other. */
@@ -56,8 +71,9 @@ export class CouldDoSearch {
     const places = new Map(this.#ground.pairs.map((pair, place) => [pair, place]))
     const best = new Best<Found>(most)
     let count = 0
-    // By what a run costs they come one after the other: of what is much work each share has its part.
-    for (const begun of this.#ground.begunFor(job).filter((_, place) => place % of === at)) {
+    const mine = shareOf(this.#ground.begunFor(job), { at, of })
+    const last = new Map(mine.map((begun) => [begun.searches, begun]))
+    for (const begun of mine) {
       const { pair, demand, runCost, leastToRun } = begun
       for (const sources of pair.alikeSources) {
         const [first] = sources
@@ -77,8 +93,9 @@ export class CouldDoSearch {
           best.add({ whole, toRun, rank: [unpriced, toGet, toRun ?? Infinity, runCost, ...place] })
         }
       }
-      // What is known of it serves no other pair: kept to the end it would be copied at each collection of garbage.
-      begun.searches.clear()
+      // What is known of it serves no other wire: kept to the end it would be copied at each collection of garbage.
+      begun.seekings.clear()
+      if (last.get(begun.searches) === begun) begun.searches.clear()
     }
     return {
       best: best.kept.map(({ whole, toRun, rank }) => ({ ...asCould(this.#ground, whole, toRun), rank })),

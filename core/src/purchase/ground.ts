@@ -11,6 +11,7 @@ import type { PowerSource, Wire } from '../kinds/equipment.ts'
 import type { Job } from '../kinds/job.ts'
 import { PROCESS_IDS, type ProcessId } from '../model/process.ts'
 import type { Shelf } from '../kinds/shelf.ts'
+import { weldsAs } from '../kinds/weldsAs.ts'
 import type { Shop } from '../kinds/shop.ts'
 import { PROCESSES } from '../reference/processes.ts'
 import type { Verdict } from '../model/verdict.ts'
@@ -59,12 +60,18 @@ export interface Begun {
   /** What of that is known; no run costs less. */
   readonly leastToRun: number
   /** By polarity and cables. */
-  readonly searches: Map<string, Seeking>
+  readonly seekings: Map<string, Seeking>
+  /** The same for all wires that weld alike. */
+  readonly searches: Map<string, Search>
 }
 
-export interface Seeking {
+/** What is known of set-ups with wires that weld alike. */
+export interface Search {
   readonly search: SetUpSearch
   readonly small: SmallParts
+}
+
+export interface Seeking extends Search {
   /** Process, wire and settings, without a source. */
   readonly bare: Capability
   readonly judgeSource: (source: PowerSource) => Verdict
@@ -135,6 +142,7 @@ export class Ground implements Stock {
    * @returns the pairs that a job may go by, the cheapest to run first
    */
   begunFor(job: Job, out?: (pair: Pair, miss: Assessment | null) => void): readonly Begun[] {
+    const searches = new Map<string, Begun['searches']>()
     return this.pairs
       .flatMap((pair): readonly Begun[] => {
         const demand = demandOf(job, pair.process, pair.wire, this.shop)
@@ -144,6 +152,8 @@ export class Ground implements Stock {
           return []
         }
         const cost = costOf(pair.alone, demand)
+        const alike = `${pair.process} ${weldsAs(pair.wire)}`
+        if (!searches.has(alike)) searches.set(alike, new Map())
         return [
           {
             pair,
@@ -151,7 +161,8 @@ export class Ground implements Stock {
             isTight: verdict === 'tight',
             runCost: this.costed(cost),
             leastToRun: cost?.job ?? 0,
-            searches: new Map(),
+            seekings: new Map(),
+            searches: searches.get(alike) ?? new Map<string, Search>(),
           },
         ]
       })
@@ -160,23 +171,28 @@ export class Ground implements Stock {
 
   /** Much depends on polarity and cables: what is found with one is not kept for another. */
   searchFor(
-    { pair: { process, wire }, demand, searches }: Begun,
+    { pair: { process, wire }, demand, seekings, searches }: Begun,
     source: PowerSource,
     cables: Cables = NO_CABLES,
   ): Seeking {
     const set = `${settingsFor(process, wire, source).polarity} ${Object.values(cables).join(' ')}`
-    const known = searches.get(set)
+    const known = seekings.get(set)
     if (known) return known
-    const key = `${process} ${set}`
+    const search = searches.get(set) ?? this.#newSearch(`${process} ${set}`, demand)
+    searches.set(set, search)
+    const bare = this.begin(process, wire, source, cables).with('powerSource', null)
+    const made = { ...search, bare, judgeSource: search.search.judge.at('powerSource', bare) }
+    seekings.set(set, made)
+    return made
+  }
+
+  /** @param demand that of one wire: what is found holds for all that weld alike */
+  #newSearch(key: string, demand: Demand): Search {
     const ofSetUps = this.#ofSetUps.get(key) ?? nothingYet()
     this.#ofSetUps.set(key, ofSetUps)
     const { said, sets, ruledOut } = ofSetUps
     const search = new SetUpSearch(this, demand, said, ruledOut)
-    const bare = this.begin(process, wire, source, cables).with('powerSource', null)
-    const judgeSource = search.judge.at('powerSource', bare)
-    const made = { search, small: new SmallParts(search, sets), bare, judgeSource }
-    searches.set(set, made)
-    return made
+    return { search, small: new SmallParts(search, sets) }
   }
 }
 

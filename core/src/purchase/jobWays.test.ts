@@ -213,6 +213,30 @@ describe('the ways of jobs', () => {
       { numRuns: runs(4) },
     )
   }, 1_200_000)
+
+  // A spool gun takes small spools alone, on which wire is dear: by wire off a large spool another gun does the job cheaper.
+  it('have one for each thing that could do it, as if no other of its kind were there', () => {
+    const guns = demo.guns.map((gun, n) => ({ ...gun, held: 'candidate' as const, price: 100 + 90 * n }))
+    const small = demo.wires.flatMap((wire) => {
+      if (wire.spoolMm === null || wire.packagePrice === null) return []
+      const packagePrice = (3 * wire.packagePrice * 900) / wire.packageG
+      return [{ ...wire, id: `${wire.id}-small`, spoolMm: 100 as const, packageG: 900, packagePrice }]
+    })
+    const shelf: Shelf = { ...demo, guns, wires: [...demo.wires, ...small] }
+    let needed = 0
+    for (const job of ['press-frame', 'pressing-tray', 'picking-platform'].map(jobOf)) {
+      const problem = ask({ jobs: [job], shelf })
+      for (const gun of guns) {
+        const rest = guns.filter((one) => one !== gun)
+        const bought = choose(problem, solve, { without: rest.map(({ id }) => `gun ${id}`) })?.kit
+        const alone = totalOf({ jobs: [job], shelf: { ...shelf, guns: [gun] } })
+        expect(bought?.undone.length).toBe(alone.undone)
+        if (alone.kit && alone.undone === 0) expect(bought?.total).toBeCloseTo(alone.kit.total, 6)
+        needed += bought?.buys.filter(({ slot }) => slot === 'gun').length ?? 0
+      }
+    }
+    expect(needed).toBeGreaterThan(5)
+  })
 })
 
 describe('faults that were found', () => {

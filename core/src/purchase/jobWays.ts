@@ -197,7 +197,7 @@ class WaySearch {
         unbeaten.isHopeless(this.#counted(so), keysOf(so.buys), [...besideBefore, ...this.#oneOf(clusters)])
       )
     }
-    search.complete(capability, then, { isHopeless, beforeGas, isHopelessWithGas, found })
+    search.complete(capability, then, { isHopeless, isByCost: false, beforeGas, isHopelessWithGas, found })
   }
 
   #oneOf(clusters: JobWay['clusters']): readonly OneOf[] {

@@ -2,10 +2,11 @@
 import type { Capability } from '../capability/capability.ts'
 import { type Need, needsOf } from '../capability/slots.ts'
 import { type Slot, type SlotItems, SLOTS } from '../kinds/slots.ts'
+import { weldsAs } from '../kinds/weldsAs.ts'
 import { type Criterion, type Facets, slotsOf } from '../criteria/criterion.ts'
 import { CRITERIA, criteriaOfSlot, Findings, placeOf } from '../criteria/index.ts'
 import type { Demand } from '../demand/demand.ts'
-import type { PowerSource } from '../kinds/equipment.ts'
+import type { PowerSource, Wire } from '../kinds/equipment.ts'
 import type { Gun } from '../kinds/gun.ts'
 import { PROCESS_IDS, type ProcessId } from '../model/process.ts'
 import { type Verdict, worseOf } from '../model/verdict.ts'
@@ -37,6 +38,7 @@ interface Looks {
   readonly criteria: readonly Criterion[]
   readonly slots: readonly Slot[]
   readonly facets: Facets
+  readonly isByPackage: boolean
   readonly isOfSetUp: boolean
 }
 /** By criteria, by the parts in the other places that they look at, and by the part, or by what of it decides. */
@@ -54,10 +56,12 @@ function looksOf(slot: Slot, process: ProcessId): readonly Looks[] {
     const { facets = WHOLE_PARTS } = criterion
     const slots = slotsOf(criterion, PROCESSES[process])
     const isOfSetUp = criterion.isOfSetUp === true
-    const key = `${isOfSetUp} ${kinds.indexOf(facets)} ${[...slots].sort().join()}`
+    const isByPackage = criterion.isByPackage === true
+    const key = `${isOfSetUp} ${isByPackage} ${kinds.indexOf(facets)} ${[...slots].sort().join()}`
     const known = groups.get(key)
     // From the arc back to the breaker: what an arc draws is told at once, how it heats a breaker is not.
-    groups.set(key, { criteria: [criterion, ...(known?.criteria ?? [])], slots, facets, isOfSetUp })
+    const criteria = [criterion, ...(known?.criteria ?? [])]
+    groups.set(key, { criteria, slots, facets, isByPackage, isOfSetUp })
   }
   return [...groups.values()]
     .sort((a, b) => a.slots.length - b.slots.length || Number(b.isOfSetUp) - Number(a.isOfSetUp))
@@ -65,7 +69,8 @@ function looksOf(slot: Slot, process: ProcessId): readonly Looks[] {
 }
 const WHOLE_PARTS: Facets = {}
 /** What of the part in a place a group of criteria looks at. */
-function lookedAt({ facets }: Looks, slot: Slot, part: SlotItems[Slot] | null): unknown {
+function lookedAt({ facets, isByPackage }: Looks, slot: Slot, part: SlotItems[Slot] | null): unknown {
+  if (slot === 'wire' && part !== null && !isByPackage) return weldsAs(part as Wire)
   if (facets === WHOLE_PARTS) return part
   const facet = facets[slot] as ((part: SlotItems[Slot]) => unknown) | undefined
   return facet && part !== null ? facet(part) : part
@@ -78,13 +83,15 @@ const NO_LOOKS: readonly Looks[] = []
 const looksAt = (slot: Slot, { process }: Capability): readonly Looks[] =>
   LOOKS.get(process.id)?.get(slot) ?? NO_LOOKS
 
-/** Those that look at no other place than the wire's. */
+/** Those that look at no other place than the wire's, and are the same for all wires that weld alike. */
 const LOOKS_ALONE = new Map(
   [...LOOKS.values()]
     .flatMap((bySlot) => [...bySlot])
     .map(([slot, looks]) => [
       looks,
-      looks.filter(({ slots }) => slots.every((one) => one === slot || one === 'wire')),
+      looks.filter(
+        ({ slots, isByPackage }) => !isByPackage && slots.every((one) => one === slot || one === 'wire'),
+      ),
     ]),
 )
 
@@ -145,7 +152,7 @@ function orderOf(slot: Slot, before: Capability): Order {
   return made
 }
 
-/** By one process, polarity, wire and job. */
+/** By one process, polarity and job, with one wire and all that weld alike. */
 export class Judge {
   readonly #said: AllSaid = new Map()
 

@@ -33,8 +33,14 @@ export const MAIN: readonly Slot[] = ['circuit', 'gun', 'feeder', 'gas', 'tungst
 /** What is not known yet where small parts go in before the gas. */
 export const AFTER_SMALL_PARTS: ReadonlySet<Slot> = new Set(MAIN.slice(MAIN.indexOf('gas')))
 
-export interface Completing {
-  readonly isHopeless: (spent: Spent) => boolean
+/** What is not worth a look. */
+export interface Bound {
+  readonly isHopeless: (spent: Spent, item?: SlotItems[Slot]) => boolean
+  /** Whether all that costs more than what is hopeless is hopeless too: then what comes after it is not looked at. */
+  readonly isByCost: boolean
+}
+
+export interface Completing extends Bound {
   /** @returns what is spent with the small parts that hang on no gas; null where none go */
   readonly beforeGas: (capability: Capability, spent: Spent) => Spent | null
   /** @returns whether a set-up that has its gas is no longer worth a look, by the small parts that go with that gas */
@@ -75,13 +81,44 @@ class CircuitsTaken {
   }
 }
 
+type Group = readonly Option[]
+/** Groups one after the other, as far as they are asked for. */
+interface InTurn {
+  at(index: number): Group | undefined
+}
+
+/** Options of which those that go are looked for when their turn comes: mostly the first is taken, and the rest of no use. */
+class ThoseThatGo implements InTurn {
+  readonly #found: Group[] = []
+  #next = 0
+
+  constructor(
+    readonly groups: readonly Group[],
+    readonly mayGo: (item: SlotItems[Slot]) => boolean,
+  ) {}
+
+  at(index: number): Group | undefined {
+    for (let group; this.#found.length <= index && (group = this.groups[this.#next]); this.#next += 1) {
+      const going = group.filter(({ item }) => this.mayGo(item))
+      if (going.length > 0) this.#found.push(going)
+    }
+    return this.#found[index]
+  }
+
+  get all(): readonly Option[] {
+    this.at(this.groups.length)
+    return this.#found.flat()
+  }
+}
+
 const GAS_USE = criterionOf('gas-use')
 
 export class SetUpSearch {
   readonly judge: Judge
   readonly #gasCosts = new Map<Gas, Map<string, number>>()
-  /** By place, and by what parts of the library are made to go with. */
-  readonly #mayGo: Nested<readonly (readonly Option[])[]> = new Map()
+  /** By what there is for a place, and by the place and by what parts of the library are made to go with. */
+  readonly #thoseThatGo = new Map<readonly Group[], ThoseThatGo>()
+  readonly #byParts: Nested<ThoseThatGo> = new Map()
 
   /**
    * @param ofSetUps what criteria say that are the same for every job, kept from search to search
@@ -123,11 +160,8 @@ export class SetUpSearch {
   }
 
   /** Fills the empty places of large things, of gas and tungsten, in every way that is not hopeless. */
-  complete(
-    begun: Capability,
-    spent: Spent,
-    { isHopeless, beforeGas, isHopelessWithGas, found }: Completing,
-  ): void {
+  complete(begun: Capability, spent: Spent, completing: Completing): void {
+    const { isHopeless, isByCost, beforeGas, isHopelessWithGas, found } = completing
     const fill = (capability: Capability, before: Spent, at: number): void => {
       const slot = MAIN[at]
       if (slot === undefined) {
@@ -140,12 +174,15 @@ export class SetUpSearch {
         fill(capability, soFar, at + 1)
         return
       }
-      const isHopelessNow =
+      const bound: Bound =
         slot === 'gas' && isHopelessWithGas
-          ? (one: Spent, gas: SlotItems[Slot]): boolean =>
-              isHopeless(one) || isHopelessWithGas(capability.with('gas', gas as Gas), one)
-          : isHopeless
-      this.inTurn(slot, capability, soFar, isHopelessNow, ({ item }, then) => {
+          ? {
+              isHopeless: (one, gas) =>
+                isHopeless(one) || isHopelessWithGas(capability.with('gas', gas as Gas), one),
+              isByCost,
+            }
+          : completing
+      this.inTurn(slot, capability, soFar, bound, ({ item }, then) => {
         fill(capability.with(slot, item as never), then, at + 1)
       })
     }
@@ -153,25 +190,23 @@ export class SetUpSearch {
   }
 
   /** What may go into a place with this wire, in groups of what costs the same to get; the cheapest first. */
-  byCost(slot: Slot, capability: Capability): readonly (readonly Option[])[] {
-    const at = under(under(this.#mayGo, slot), capability.gun?.partsClass)
+  byCost(slot: Slot, capability: Capability): ThoseThatGo {
+    const at = under(under(this.#byParts, slot), capability.gun?.partsClass)
     const system = rollSystemOf(capability)
-    const known = at.get(system) as readonly (readonly Option[])[] | undefined
+    const known = at.get(system) as ThoseThatGo | undefined
     if (known) return known
-    const mayGo = this.judge.mayGo(slot, capability)
-    const made = this.stock.options
-      .byCost(slot, capability)
-      .map((group) => group.filter(({ item }) => mayGo(item)))
-      .filter((group) => group.length > 0)
+    const groups = this.stock.options.byCost(slot, capability)
+    const made = this.#thoseThatGo.get(groups) ?? new ThoseThatGo(groups, this.judge.mayGo(slot, capability))
+    this.#thoseThatGo.set(groups, made)
     at.set(system, made)
     return made
   }
 
   /** Options by what they cost to get, the cheapest first; of gases the cheapest to run. */
-  #groupsOf(slot: Slot, capability: Capability): readonly (readonly Option[])[] {
+  #groupsOf(slot: Slot, capability: Capability): InTurn {
     const groups = this.byCost(slot, capability)
     if (slot !== 'gas') return groups
-    const costed = groups.flat().map(({ item, spent }): Option => {
+    const costed = groups.all.map(({ item, spent }): Option => {
       const runCost = this.#gasCost(capability, item as Gas)
       return { item, spent: { ...spent, runCost } }
     })
@@ -186,7 +221,7 @@ export class SetUpSearch {
     slot: Slot,
     capability: Capability,
     before: Spent,
-    isHopeless: (spent: Spent, item: SlotItems[Slot]) => boolean,
+    { isHopeless, isByCost }: Bound,
     go: (option: Option, then: Spent) => void,
   ): void {
     const out = this.ruledOut.at(slot, capability)
@@ -198,12 +233,19 @@ export class SetUpSearch {
       circuits?.take(branch)
       go(option, then)
     }
-    for (const group of this.#groupsOf(slot, capability)) {
+    const groups = this.#groupsOf(slot, capability)
+    let isPast = false
+    for (let index = 0, group; !isPast && (group = groups.at(index)); index += 1) {
       const tight: Branch[] = []
       for (const option of group) {
         if (out?.has(option.item)) continue
         const atBest = together(before, option.spent)
-        if (isHopeless(atBest, option.item) || circuits?.isBeaten(option, before.isTight)) continue
+        if (isHopeless(atBest, option.item)) {
+          isPast = isByCost
+          if (isPast) break
+          continue
+        }
+        if (circuits?.isBeaten(option, before.isTight)) continue
         const verdict = judge(option.item)
         const then = this.taken(atBest, verdict)
         if (!then) continue

@@ -81,7 +81,7 @@ it('are made for the gun and the drive that they go with, whichever were looked 
   for (const setUp of setUps) {
     const { partsClass } = setUp.gun ?? {}
     const rollSystem = setUp.powerSource?.feeder?.rollSystem
-    const tips = search.byCost('tip', setUp).flat()
+    const tips = search.byCost('tip', setUp).all
     expect(tips.length).toBeGreaterThan(0)
     for (const { item } of tips) expect(item).toMatchObject({ partsClass })
     const best = small.best(setUp)?.items ?? []

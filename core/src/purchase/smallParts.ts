@@ -8,7 +8,7 @@ import { PROCESS_IDS, type ProcessId } from '../model/process.ts'
 import { PROCESSES } from '../reference/processes.ts'
 import { compareSpent, NOTHING_SPENT, type Option, rollSystemOf, type Spent, together } from './options.ts'
 import { type Nested, under } from './nested.ts'
-import { AFTER_SMALL_PARTS, type SetUpSearch } from './setUpSearch.ts'
+import { AFTER_SMALL_PARTS, type Bound, type SetUpSearch } from './setUpSearch.ts'
 
 const SMALL: readonly Slot[] = SLOTS.filter((slot) => SMALL_SLOTS.has(slot))
 
@@ -118,8 +118,7 @@ export class SmallParts {
       const ask = this.search.judge.at(slot, capability)
       return this.search
         .byCost(slot, capability)
-        .flat()
-        .flatMap(({ item, spent }): readonly Option[] => {
+        .all.flatMap(({ item, spent }): readonly Option[] => {
           const taken = this.search.taken(spent, ask(item))
           return taken ? [{ item, spent: taken }] : []
         })
@@ -161,14 +160,17 @@ export class SmallParts {
   #seekBest(begun: Capability, places: readonly Slot[]): PartSet | null {
     const { search } = this
     let best: PartSet | null = null
-    const isHopeless = (spent: Spent): boolean => best !== null && compareSpent(best.spent, spent) <= 0
+    const bound: Bound = {
+      isHopeless: (spent) => best !== null && compareSpent(best.spent, spent) <= 0,
+      isByCost: true,
+    }
     const fill = (capability: Capability, spent: Spent, items: PartSet['items'], at: number): void => {
       const slot = places[at]
       if (slot === undefined) {
         best = { items, spent }
         return
       }
-      search.inTurn(slot, capability, spent, isHopeless, ({ item }, then) => {
+      search.inTurn(slot, capability, spent, bound, ({ item }, then) => {
         fill(capability.with(slot, item as never), then, [...items, [slot, item]], at + 1)
       })
     }
