@@ -287,6 +287,51 @@ describe('work as it goes', () => {
     expect(away.states.value.size).toBe(2)
   })
 
+  it('has what came while a look was under way, whichever answer comes first', async () => {
+    const heardOf = (job: string) => ({
+      key: job,
+      event: {
+        type: 'work-marked',
+        subject: `work.${job}`,
+        body: { ...mark('start'), pressedAt: '2027-02-01T12:30:00.000Z' },
+      },
+    })
+    const { happenings } = await import('./happenings.ts')
+    for (const order of [
+      [0, 1],
+      [1, 0],
+    ]) {
+      localStorage.clear()
+      vi.resetModules()
+      server.heard.length = 0
+      const work = await workOf()
+      const { happenings: now } = await import('./happenings.ts')
+      expect(now).not.toBe(happenings)
+      // What is asked is answered with what there is at that moment, but the answer takes its time.
+      const answers: (() => void)[] = []
+      vi.stubGlobal('fetch', async (path: string, init?: RequestInit) => {
+        const answer = await server.fetch(path, init)
+        await new Promise<void>((resolve) => answers.push(resolve))
+        return answer
+      })
+      for (const job of ['gate', 'tank']) {
+        server.heard.push(heardOf(job))
+        now.value += 1
+        await settle()
+      }
+      for (const at of order) {
+        answers[at]?.()
+        await settle()
+      }
+      vi.stubGlobal('fetch', server.fetch)
+      for (const answer of answers) answer()
+      await settle()
+      expect([...work.states.value.keys()].toSorted()).toEqual(['gate once 1', 'tank once 1'])
+      scope.stop()
+      scope = effectScope()
+    }
+  })
+
   it('knows nothing of another shop', async () => {
     const { meetShop } = await import('../api/client.ts')
     meetShop('shop-one')

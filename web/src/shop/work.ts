@@ -5,6 +5,7 @@ import { computed, type ComputedRef, ref, watch } from 'vue'
 import { owner } from '../api/client.ts'
 import { eventsFrom } from './eventList.ts'
 import { happenings } from './happenings.ts'
+import { inTurn } from './inTurn.ts'
 import { useOutbox, type Waiting } from './outbox.ts'
 
 export interface Work {
@@ -30,24 +31,22 @@ const ofNow = (): string => `${owner().epoch} ${owner().account}`
 const SUBJECT = 'work.'
 const isMark = ({ event }: Waiting): boolean => event.type === 'work-marked'
 
-export function useWork(): Work {
-  /** Marks are many after some years: only what is new is asked for. */
-  async function learn(): Promise<void> {
-    const of = ofNow()
-    const before = known.value.of === of ? known.value : { of, marks: [], next: '0' }
-    try {
-      const { items, next } = await eventsFrom('work-marked', before.next)
-      const marks = items.map(({ subject, body }) => ({ subject, body }))
-      // Another look may have been answered meanwhile.
-      const isNewest = known.value.of !== of || known.value.next === before.next
-      if (isNewest && (marks.length > 0 || before !== known.value))
-        known.value = { of, marks: [...before.marks, ...marks], next }
-      away.value = false
-    } catch {
-      away.value = true
-    }
+/** Marks are many after some years: only what is new is read. */
+const look = inTurn(async () => {
+  const of = ofNow()
+  const before = known.value.of === of ? known.value : { of, marks: [], next: '0' }
+  try {
+    const { items, next } = await eventsFrom('work-marked', before.next)
+    const marks = items.map(({ subject, body }) => ({ subject, body }))
+    if (marks.length > 0 || before !== known.value)
+      known.value = { of, marks: [...before.marks, ...marks], next }
+    away.value = false
+  } catch {
+    away.value = true
   }
-  const look = (): void => void learn()
+})
+
+export function useWork(): Work {
   const outbox = useOutbox(look)
   watch(happenings, look)
   look()

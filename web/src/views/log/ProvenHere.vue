@@ -3,6 +3,7 @@ import { type CouponProof, type Evidence, provenTight } from '@brannik/core'
 import { computed, shallowRef, watch } from 'vue'
 import { eventsFrom } from '../../shop/eventList.ts'
 import { happenings } from '../../shop/happenings.ts'
+import { inTurn } from '../../shop/inTurn.ts'
 import { useWorkspace } from '../../shop/workspace.ts'
 import { useWhen } from '../../stores/useWhen.ts'
 
@@ -19,17 +20,18 @@ const when = useWhen()
 const evidence = shallowRef<readonly Evidence[]>([])
 /** Coupons have pictures: only what came since is read when something happens. */
 let from = '0'
-async function learn(): Promise<void> {
-  const since = from
-  const { items, next } = await eventsFrom('evidence-taken', since)
-  // Another answer came first, and may have less.
-  if (since !== from) return learn()
-  const found = items.map(({ body }) => body)
-  evidence.value = since === '0' ? found : [...evidence.value, ...found]
-  from = next
-}
-// The numbers of another shop are refused: then all is read anew.
-watch(happenings, () => void learn().catch(() => (from = '0')), { immediate: true })
+const look = inTurn(async () => {
+  try {
+    const { items, next } = await eventsFrom('evidence-taken', from)
+    const found = items.map(({ body }) => body)
+    evidence.value = from === '0' ? found : [...evidence.value, ...found]
+    from = next
+  } catch {
+    // The numbers of another shop are refused: then all is read anew.
+    from = '0'
+  }
+})
+watch(happenings, look, { immediate: true })
 
 const proof = computed((): CouponProof | null => {
   const setUp = workspace.get('set-ups', setUpId)
