@@ -70,6 +70,8 @@ export function forgetOwner(): void {
 }
 export const isOpenFor = (now: string | null): void => void (account = now)
 export const owner = () => ({ epoch: epoch ?? '', account: account ?? '' })
+/** @returns the same as long as it is the same shop and account */
+export const ownerNow = (): string => `${epoch ?? ''} ${account ?? ''}`
 
 let whenNotOurs: (why: 'another-shop' | 'another-account') => void = () => undefined
 /** Told when the server holds another shop than the page, or somebody else has signed in. */

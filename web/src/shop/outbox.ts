@@ -5,7 +5,7 @@
 import type { NewEvent, RecordedType } from '@brannik/core'
 import { useEventListener, useIntervalFn, useLocalStorage } from '@vueuse/core'
 import { type ComputedRef, computed, shallowRef } from 'vue'
-import { newKey, owner, RequestFailed, tellEvent } from '../api/client.ts'
+import { newKey, ownerNow, RequestFailed, tellEvent } from '../api/client.ts'
 import { useNotice } from '../stores/notice.ts'
 
 /** An event of any type that somebody records. */
@@ -19,7 +19,6 @@ export interface Waiting {
 }
 
 const AGAIN_MS = 5000
-const ofNow = (): string => `${owner().epoch} ${owner().account}`
 
 /** Stored by the server, and not yet among what was asked for: nothing disappears between the two. */
 const stored = shallowRef<readonly Waiting[]>([])
@@ -31,7 +30,7 @@ let sending: Promise<void> | null = null
 const isPassing = (error: unknown): boolean =>
   !(error instanceof RequestFailed) || error.isPassing || error.status === 401
 
-const ownWaiting = (): readonly Waiting[] => waiting.value.filter(({ of }) => of === ofNow())
+const ownWaiting = (): readonly Waiting[] => waiting.value.filter(({ of }) => of === ownerNow())
 const oldest = (): Waiting | undefined => ownWaiting()[0]
 
 /** Sends what waits, the oldest first, and what comes meanwhile; stops at the first that the server does not take now. */
@@ -96,7 +95,7 @@ export function useOutbox(sent: () => void = () => undefined): Outbox {
     waiting.value.filter(({ event }) => event.subject === subject)
   return {
     record(event) {
-      waiting.value = [...waiting.value, { key: newKey(), event, of: ofNow() }]
+      waiting.value = [...waiting.value, { key: newKey(), event, of: ownerNow() }]
       trySending()
     },
     unsent,

@@ -2,7 +2,7 @@
 import { type HeardMark, type WorkMark, workOf, type WorkState } from '@brannik/core'
 import { useLocalStorage } from '@vueuse/core'
 import { computed, type ComputedRef, ref, watch } from 'vue'
-import { owner } from '../api/client.ts'
+import { ownerNow } from '../api/client.ts'
 import { eventsFrom } from './eventList.ts'
 import { happenings } from './happenings.ts'
 import { inTurn } from './inTurn.ts'
@@ -26,14 +26,13 @@ interface Known {
 }
 const known = useLocalStorage<Known>('brannik.work', { of: '', marks: [], next: '0' })
 const away = ref(false)
-const ofNow = (): string => `${owner().epoch} ${owner().account}`
 
 const SUBJECT = 'work.'
 const isMark = ({ event }: Waiting): boolean => event.type === 'work-marked'
 
 /** Marks are many after some years: only what is new is read. */
 const look = inTurn(async () => {
-  const of = ofNow()
+  const of = ownerNow()
   const before = known.value.of === of ? known.value : { of, marks: [], next: '0' }
   try {
     const { items, next } = await eventsFrom('work-marked', before.next)
@@ -52,7 +51,7 @@ export function useWork(): Work {
   look()
 
   const marks = computed((): readonly HeardMark[] => {
-    const heard = known.value.of === ofNow() ? known.value.marks : []
+    const heard = known.value.of === ownerNow() ? known.value.marks : []
     const mine = outbox.all.value.filter(isMark).map(({ event }) => ({
       subject: event.subject,
       body: event.body as WorkMark,

@@ -1,9 +1,7 @@
 <script setup lang="ts">
 import { type Evidence, type Job, visualListName } from '@brannik/core'
-import { ref, shallowRef, watch } from 'vue'
-import { reasonOf } from '../../reason.ts'
-import { eventsOf } from '../../shop/eventList.ts'
-import { happenings } from '../../shop/happenings.ts'
+import { computed, ref } from 'vue'
+import { useEvidence } from '../../shop/evidence.ts'
 import { useSession } from '../../shop/session.ts'
 import { usePrint } from '../../stores/usePrint.ts'
 import { useWhen } from '../../stores/useWhen.ts'
@@ -15,26 +13,14 @@ const session = useSession()
 const when = useWhen()
 const { print } = usePrint()
 const isWriting = ref(false)
-const failure = ref('')
-const all = shallowRef<
-  readonly { readonly seq: number; readonly jointId: string; readonly body: Evidence }[]
->([])
-
-async function learn(): Promise<void> {
-  try {
-    const of = job.id
-    const events = await eventsOf('evidence-taken')
-    if (of !== job.id) return
-    all.value = events
-      .filter(({ subject }) => subject.startsWith(`weld.${of}.`))
-      .map(({ seq, subject, body }) => ({ seq, jointId: subject.split('.')[2] ?? '', body }))
-      .toSorted((a, b) => b.body.takenAt.localeCompare(a.body.takenAt))
-    failure.value = ''
-  } catch (error) {
-    failure.value = reasonOf(error)
-  }
-}
-watch([() => job.id, happenings], () => void learn(), { immediate: true })
+const { all, failure, look } = useEvidence()
+/** Of this job, the newest first. */
+const own = computed(() =>
+  all.value
+    .filter(({ subject }) => subject.startsWith(`weld.${job.id}.`))
+    .map(({ seq, subject, body }) => ({ seq, jointId: subject.split('.')[2] ?? '', body }))
+    .toSorted((a, b) => b.body.takenAt.localeCompare(a.body.takenAt)),
+)
 
 const weldNumber = (jointId: string): number => job.joints.findIndex(({ id }) => id === jointId) + 1
 function saidOf(body: Evidence): string {
@@ -68,8 +54,8 @@ const KINDS = { visual: 'Visual', coupon: 'Coupon', leak: 'Leak test' } as const
       Seen and measured, not approved. A structural weld needs a qualified procedure and welder.
     </p>
     <p v-if="failure" class="problem" role="alert">Evidence cannot be read: {{ failure }}.</p>
-    <ul v-if="all.length > 0">
-      <li v-for="{ seq, jointId, body } in all" :key="seq">
+    <ul v-if="own.length > 0">
+      <li v-for="{ seq, jointId, body } in own" :key="seq">
         <strong>{{ KINDS[body.kind] }} {{ body.result }}</strong>
         <span>Weld {{ weldNumber(jointId) }} · {{ saidOf(body) }}</span>
         <span class="label">{{ body.by }}, {{ when(body.takenAt, 'day') }} · {{ body.setUpName }}</span>
@@ -82,7 +68,7 @@ const KINDS = { visual: 'Visual', coupon: 'Coupon', leak: 'Leak test' } as const
         />
       </li>
     </ul>
-    <EvidenceDialog v-model="isWriting" :job="job" @saved="learn" />
+    <EvidenceDialog v-model="isWriting" :job="job" @saved="look" />
   </section>
 </template>
 

@@ -1,9 +1,7 @@
 <script setup lang="ts">
 import { type CouponProof, type Evidence, provenTight } from '@brannik/core'
-import { computed, shallowRef, watch } from 'vue'
-import { eventsFrom } from '../../shop/eventList.ts'
-import { happenings } from '../../shop/happenings.ts'
-import { inTurn } from '../../shop/inTurn.ts'
+import { computed } from 'vue'
+import { useEvidence } from '../../shop/evidence.ts'
 import { useWorkspace } from '../../shop/workspace.ts'
 import { useWhen } from '../../stores/useWhen.ts'
 
@@ -17,21 +15,8 @@ const { jobId, setUpId, jointId, criteria } = defineProps<{
 const workspace = useWorkspace()
 const when = useWhen()
 
-const evidence = shallowRef<readonly Evidence[]>([])
-/** Coupons have pictures: only what came since is read when something happens. */
-let from = '0'
-const look = inTurn(async () => {
-  try {
-    const { items, next } = await eventsFrom('evidence-taken', from)
-    const found = items.map(({ body }) => body)
-    evidence.value = from === '0' ? found : [...evidence.value, ...found]
-    from = next
-  } catch {
-    // The numbers of another shop are refused: then all is read anew.
-    from = '0'
-  }
-})
-watch(happenings, look, { immediate: true })
+const { all } = useEvidence()
+const evidence = computed((): readonly Evidence[] => all.value.map(({ body }) => body))
 
 const proof = computed((): CouponProof | null => {
   const setUp = workspace.get('set-ups', setUpId)
