@@ -22,7 +22,7 @@ interface Found {
   readonly rank: CouldRank
 }
 
-/** Wires that weld alike are looked at together; what is most work is shared out first, to whom has least. */
+/** Wires that weld alike stay together: the largest groups first, each goes to the share that has least to do so far. */
 function shareOf(all: readonly Begun[], { at, of }: Share): readonly Begun[] {
   const alike = new Map<Begun['searches'], { share: number; work: number }>()
   for (const { searches, pair } of all) {

@@ -87,7 +87,7 @@ interface InTurn {
   at(index: number): Group | undefined
 }
 
-/** Options of which those that go are looked for when their turn comes: mostly the first is taken, and the rest of no use. */
+/** Options that go, in groups: each is judged when its turn comes, for mostly the first is taken and no other looked at. */
 class ThoseThatGo implements InTurn {
   readonly #found: Group[] = []
   #next = 0
@@ -98,7 +98,10 @@ class ThoseThatGo implements InTurn {
   ) {}
 
   at(index: number): Group | undefined {
-    for (let group; this.#found.length <= index && (group = this.groups[this.#next]); this.#next += 1) {
+    while (this.#found.length <= index) {
+      const group = this.groups[this.#next]
+      if (!group) return undefined
+      this.#next += 1
       const going = group.filter(({ item }) => this.mayGo(item))
       if (going.length > 0) this.#found.push(going)
     }
@@ -116,7 +119,7 @@ const GAS_USE = criterionOf('gas-use')
 export class SetUpSearch {
   readonly judge: Judge
   readonly #gasCosts = new Map<Gas, Map<string, number>>()
-  /** By what there is for a place, and by the place and by what parts of the library are made to go with. */
+  /** By the options that there are for a place; then by place, and by what parts of the library are made to go with. */
   readonly #thoseThatGo = new Map<readonly Group[], ThoseThatGo>()
   readonly #byParts: Nested<ThoseThatGo> = new Map()
 
