@@ -30,8 +30,7 @@ async function read() {
   await settle()
   return known
 }
-const seqs = ({ all }: Awaited<ReturnType<typeof read>>): readonly number[] =>
-  all.value.map(({ seq }) => seq)
+const seqs = ({ all }: Awaited<ReturnType<typeof read>>): readonly number[] => all.value.map(({ seq }) => seq)
 
 it('is read once for all views, then what came since', async () => {
   told = [{ seq: 3, subject: 'weld.gate.a' }]
