@@ -115,7 +115,9 @@ const criterion = (
   demandFrom: readonly Calculation[],
   assess: (c: Capability, d: Demand) => Assessment | null,
   mends: Criterion['mends'],
+  more: Pick<Criterion, 'isByPackage'> = {},
 ): Criterion => ({
+  ...more,
   id,
   concerns: 'use',
   group: null,
@@ -164,47 +166,45 @@ export function fillerOfWeldG(capability: Capability, demand: Demand, { fillerG 
   return whole > 0 ? (fillerG / whole) * fillerOfJobG(capability, demand) : 0
 }
 
-const wireUse: Criterion = {
-  isByPackage: true,
-  ...criterion(
-    'wire-use',
-    [fillerUsed],
-    (capability, demand) => {
-      const { wire, process } = capability
-      const filler = FILLER[process.electrode]
-      const params = { filler: word('filler', filler) }
-      if (!wire) {
-        // TIG without a rod is a way to weld where the parts themselves give the metal.
-        if (process.electrode === 'tungsten' && demand.welds.every(fusesAlone)) return null
-        const missing = unknown('wire-use', message(filler))
-        return { ...missing, params, demand: fillerOfJobG(capability, demand), unit: 'g' }
-      }
-      return againstStock(capability, 'wire-use', {
-        used: fillerOfJobG(capability, demand),
-        left: inStock(capability.stock, 'wire', wire.id),
-        ...claimsOn(capability, demand, 'wire', wire.id),
-        unit: 'g',
-        missing: message('wire-stock', { wire: wire.name }),
-        params,
-        source: standard('handbook, stock', true),
-      })
-    },
-    onlyWhereFails(({ wire }, assessment) => {
-      if (!wire) return []
-      const packages = Math.ceil(lacking(assessment) / wire.packageG)
-      return [
-        message('buy-packages', {
-          count: figure(packages, ''),
-          pack: word(
-            packages > 1 ? 'packs' : 'pack',
-            isSpooled(wire) ? 'spool' : wire.form === 'covered' ? 'pack' : 'tube',
-          ),
-          mass: figure(wire.packageG, 'g'),
-        }),
-      ]
-    }),
-  ),
-}
+const wireUse = criterion(
+  'wire-use',
+  [fillerUsed],
+  (capability, demand) => {
+    const { wire, process } = capability
+    const filler = FILLER[process.electrode]
+    const params = { filler: word('filler', filler) }
+    if (!wire) {
+      // TIG without a rod is a way to weld where the parts themselves give the metal.
+      if (process.electrode === 'tungsten' && demand.welds.every(fusesAlone)) return null
+      const missing = unknown('wire-use', message(filler))
+      return { ...missing, params, demand: fillerOfJobG(capability, demand), unit: 'g' }
+    }
+    return againstStock(capability, 'wire-use', {
+      used: fillerOfJobG(capability, demand),
+      left: inStock(capability.stock, 'wire', wire.id),
+      ...claimsOn(capability, demand, 'wire', wire.id),
+      unit: 'g',
+      missing: message('wire-stock', { wire: wire.name }),
+      params,
+      source: standard('handbook, stock', true),
+    })
+  },
+  onlyWhereFails(({ wire }, assessment) => {
+    if (!wire) return []
+    const packages = Math.ceil(lacking(assessment) / wire.packageG)
+    return [
+      message('buy-packages', {
+        count: figure(packages, ''),
+        pack: word(
+          packages > 1 ? 'packs' : 'pack',
+          isSpooled(wire) ? 'spool' : wire.form === 'covered' ? 'pack' : 'tube',
+        ),
+        mass: figure(wire.packageG, 'g'),
+      }),
+    ]
+  }),
+  { isByPackage: true },
+)
 
 const postFlowTig = calculation({
   id: 'post-flow-tig',

@@ -24,17 +24,17 @@ interface Found {
 
 /** Wires that weld alike stay together: the largest groups first, each goes to the share that has least to do so far. */
 function shareOf(all: readonly Begun[], { at, of }: Share): readonly Begun[] {
-  const alike = new Map<Begun['searches'], { share: number; work: number }>()
-  for (const { searches, pair } of all) {
-    const known = alike.get(searches) ?? { share: at, work: 0 }
-    alike.set(searches, { ...known, work: known.work + pair.alikeSources.length })
-  }
+  const work = new Map<Begun['searches'], number>()
+  for (const { searches, pair } of all)
+    work.set(searches, (work.get(searches) ?? 0) + pair.alikeSources.length)
   const given = Array.from({ length: of }, () => 0)
-  for (const one of [...alike.values()].sort((a, b) => b.work - a.work)) {
-    one.share = given.indexOf(Math.min(...given))
-    given[one.share] = (given[one.share] ?? 0) + one.work
+  const mine = new Set<Begun['searches']>()
+  for (const [searches, more] of [...work].sort(([, a], [, b]) => b - a)) {
+    const share = given.indexOf(Math.min(...given))
+    given[share] = (given[share] ?? 0) + more
+    if (share === at) mine.add(searches)
   }
-  return all.filter(({ searches }) => alike.get(searches)?.share === at)
+  return all.filter(({ searches }) => mine.has(searches))
 }
 
 /** What a shop has and could have, looked at for one job after the other. */

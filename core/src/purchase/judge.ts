@@ -6,7 +6,7 @@ import { weldsAs } from '../kinds/weldsAs.ts'
 import { type Criterion, type Facets, slotsOf } from '../criteria/criterion.ts'
 import { CRITERIA, criteriaOfSlot, Findings, placeOf } from '../criteria/index.ts'
 import type { Demand } from '../demand/demand.ts'
-import type { PowerSource, Wire } from '../kinds/equipment.ts'
+import type { PowerSource } from '../kinds/equipment.ts'
 import type { Gun } from '../kinds/gun.ts'
 import { PROCESS_IDS, type ProcessId } from '../model/process.ts'
 import { type Verdict, worseOf } from '../model/verdict.ts'
@@ -38,11 +38,18 @@ interface Looks {
   readonly criteria: readonly Criterion[]
   readonly slots: readonly Slot[]
   readonly facets: Facets
-  readonly isByPackage: boolean
   readonly isOfSetUp: boolean
 }
 /** By criteria, by the parts in the other places that they look at, and by the part, or by what of it decides. */
 export type AllSaid = Nested<Verdict>
+
+const WHOLE_PARTS: Facets = {}
+const WITH_WIRE = new Map(
+  CRITERIA.map(({ facets = WHOLE_PARTS }): [Facets, Facets] => [facets, { wire: weldsAs, ...facets }]),
+)
+/** What of each part a criterion looks at: of a wire how it welds, unless its package counts too. */
+const facetsOf = ({ facets = WHOLE_PARTS, isByPackage }: Criterion): Facets =>
+  isByPackage === true ? facets : (WITH_WIRE.get(facets) ?? facets)
 
 /**
  * The criteria of one place with all the places that they look at. Those that look at this place alone come first, and of
@@ -50,28 +57,23 @@ export type AllSaid = Nested<Verdict>
  */
 function looksOf(slot: Slot, process: ProcessId): readonly Looks[] {
   const groups = new Map<string, Omit<Looks, 'at'>>()
-  const kinds = [...new Set(CRITERIA.map(({ facets = WHOLE_PARTS }) => facets))]
+  const kinds = [...new Set(CRITERIA.map(facetsOf))]
   // There is a job, always: what speaks only without one has nothing to say.
   for (const criterion of criteriaOfSlot(slot, process).filter(({ isForNoJob }) => isForNoJob !== true)) {
-    const { facets = WHOLE_PARTS } = criterion
+    const facets = facetsOf(criterion)
     const slots = slotsOf(criterion, PROCESSES[process])
     const isOfSetUp = criterion.isOfSetUp === true
-    const isByPackage = criterion.isByPackage === true
-    const key = `${isOfSetUp} ${isByPackage} ${kinds.indexOf(facets)} ${[...slots].sort().join()}`
+    const key = `${isOfSetUp} ${kinds.indexOf(facets)} ${[...slots].sort().join()}`
     const known = groups.get(key)
     // From the arc back to the breaker: what an arc draws is told at once, how it heats a breaker is not.
-    const criteria = [criterion, ...(known?.criteria ?? [])]
-    groups.set(key, { criteria, slots, facets, isByPackage, isOfSetUp })
+    groups.set(key, { criteria: [criterion, ...(known?.criteria ?? [])], slots, facets, isOfSetUp })
   }
   return [...groups.values()]
     .sort((a, b) => a.slots.length - b.slots.length || Number(b.isOfSetUp) - Number(a.isOfSetUp))
     .map((looks, at) => ({ ...looks, at }))
 }
-const WHOLE_PARTS: Facets = {}
 /** What of the part in a place a group of criteria looks at. */
-function lookedAt({ facets, isByPackage }: Looks, slot: Slot, part: SlotItems[Slot] | null): unknown {
-  if (slot === 'wire' && part !== null && !isByPackage) return weldsAs(part as Wire)
-  if (facets === WHOLE_PARTS) return part
+function lookedAt({ facets }: Looks, slot: Slot, part: SlotItems[Slot] | null): unknown {
   const facet = facets[slot] as ((part: SlotItems[Slot]) => unknown) | undefined
   return facet && part !== null ? facet(part) : part
 }
@@ -90,7 +92,8 @@ const LOOKS_ALONE = new Map(
     .map(([slot, looks]) => [
       looks,
       looks.filter(
-        ({ slots, isByPackage }) => !isByPackage && slots.every((one) => one === slot || one === 'wire'),
+        ({ slots, facets }) =>
+          facets.wire === weldsAs && slots.every((one) => one === slot || one === 'wire'),
       ),
     ]),
 )

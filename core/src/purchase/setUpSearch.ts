@@ -12,8 +12,7 @@ import { gasCostOf, type Totals } from '../fit/cost.ts'
 import type { Circuit, Gas, SupplyRating } from '../kinds/equipment.ts'
 import type { Verdict } from '../model/verdict.ts'
 import { type AllSaid, Judge } from './judge.ts'
-import { type Nested, under } from './nested.ts'
-import { type Option, type Options, rollSystemOf, type Spent, TIGHT, together } from './options.ts'
+import { type Option, type Options, type Spent, TIGHT, together } from './options.ts'
 import type { RuledOut } from './ruledOut.ts'
 
 /** Where parts and their costs come from. */
@@ -119,9 +118,8 @@ const GAS_USE = criterionOf('gas-use')
 export class SetUpSearch {
   readonly judge: Judge
   readonly #gasCosts = new Map<Gas, Map<string, number>>()
-  /** By the options that there are for a place; then by place, and by what parts of the library are made to go with. */
+  /** By the options that there are for a place. */
   readonly #thoseThatGo = new Map<readonly Group[], ThoseThatGo>()
-  readonly #byParts: Nested<ThoseThatGo> = new Map()
 
   /**
    * @param ofSetUps what criteria say that are the same for every job, kept from search to search
@@ -194,14 +192,11 @@ export class SetUpSearch {
 
   /** What may go into a place with this wire, in groups of what costs the same to get; the cheapest first. */
   byCost(slot: Slot, capability: Capability): ThoseThatGo {
-    const at = under(under(this.#byParts, slot), capability.gun?.partsClass)
-    const system = rollSystemOf(capability)
-    const known = at.get(system) as ThoseThatGo | undefined
-    if (known) return known
     const groups = this.stock.options.byCost(slot, capability)
-    const made = this.#thoseThatGo.get(groups) ?? new ThoseThatGo(groups, this.judge.mayGo(slot, capability))
+    const known = this.#thoseThatGo.get(groups)
+    if (known) return known
+    const made = new ThoseThatGo(groups, this.judge.mayGo(slot, capability))
     this.#thoseThatGo.set(groups, made)
-    at.set(system, made)
     return made
   }
 
