@@ -3,7 +3,7 @@
  * and whoever waited is told.
  */
 import { diffOf, emptySent, type Sent } from './delta.ts'
-import { reasonOf } from '../reason.ts'
+import { isNotTaken } from './notTaken.ts'
 import type { Answer, Arguments, QuestionName } from './questions/index.ts'
 import type { Snapshot } from './snapshot.ts'
 import { type Started, startEngine } from './start.ts'
@@ -53,22 +53,21 @@ export function createEngineClient(start: (onBreak: (message: string) => void) =
         waiting.add(fail)
         try {
           const own = reached()
-          const { engine, sent } = own
-          const delta = diffOf(snapshot, sent)
-          const take = async (): Promise<void> => {
-            if (delta) await engine.take(delta)
-          }
-          // What it did not take it does not have, whatever `sent` says: a new one is told everything.
-          take().catch((error: unknown) => {
-            if (running === own) onBreak(reasonOf(error))
-          })
-          const asked = engine as unknown as { ask: (...of: unknown[]) => Promise<unknown> }
-          asked.ask(question, ...of).then((answer) => {
-            // What broke meanwhile has been told.
-            if (!waiting.delete(fail)) return
-            broken = 0
-            resolve(answer as never)
-          }, fail)
+          const asked = own.engine as unknown as { ask: (...of: unknown[]) => Promise<unknown> }
+          // With the question, in one message: each costs the page a part of the time from a key to its frame.
+          asked.ask(diffOf(snapshot, own.sent), question, ...of).then(
+            (answer) => {
+              // What broke meanwhile has been told.
+              if (!waiting.delete(fail)) return
+              broken = 0
+              resolve(answer as never)
+            },
+            (error: unknown) => {
+              // What it did not take it does not have, whatever `sent` says: a new one is told everything.
+              if (isNotTaken(error) && running === own) onBreak(error.message)
+              else fail(error)
+            },
+          )
         } catch (error) {
           fail(error)
         }

@@ -190,9 +190,10 @@ const opened = computed<Opened | null>(() => {
     ...moreOfLink(link.value.id),
   }
 })
+/** Of the welds as they were answered for: a key in the job leaves what shows the answer alone until the next one is there. */
 function weldName(weldId: string): string {
-  const joints = job.value?.joints ?? []
-  return joints.length > 1 ? `weld ${joints.findIndex(({ id }) => id === weldId) + 1}` : ''
+  const welds = fit.value?.welds ?? []
+  return welds.length > 1 ? `weld ${welds.findIndex(({ jointId: id }) => id === weldId) + 1}` : ''
 }
 
 /** Places of the set-up that name what is not there, as the page calls them. */
