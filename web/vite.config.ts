@@ -15,7 +15,7 @@ const CHECKS_DOCUMENTS = new RegExp(
 )
 /** What both sides of that line rest on: it stands below both, so that neither waits for the other. */
 const BASIS = new RegExp(
-  `core/src/(basis|quantity|reference/(materials|processes)|model/|joints/(?!contradictions)|kinds/${LIGHT_KINDS})`,
+  `core/src/(basis|quantity|reference/(materials|processes)|model/|joints/(?!contradictions)|kinds/${LIGHT_KINDS}|capability/(claims|slots)|supply/supplyOf|fit/document)|web/src/engine/delta`,
 )
 /** What the computation assumes: its thread has it, a page only where it reckons or shows it. */
 const ASSUMPTIONS = /core\/src\/assumptions\//

@@ -58,8 +58,12 @@ export function changedBy(snapshot: Snapshot, { shop, lists }: Delta): Snapshot 
     )
     next[key] = [...stay, ...put]
   }
-  const made = next as unknown as Snapshot
-  next['claims'] = new Claims(() => claimsIn(made), usedForOne(made))
+  return withClaims(next as unknown as Snapshot, claimsIn)
+}
+
+/** @param load what planned jobs take of what it is given; asked for once, when somebody looks */
+export function withClaims(snapshot: Snapshot, load: (made: Snapshot) => readonly Claim[]): Snapshot {
+  const made: Snapshot = { ...snapshot, claims: new Claims(() => load(made), usedForOne(snapshot)) }
   return made
 }
 
@@ -90,7 +94,8 @@ function claimIn(snapshot: Snapshot, { id }: Job): Claim | null {
   }
 }
 
-function claimsIn(snapshot: Snapshot): readonly Claim[] {
+/** @returns what each planned job still takes from the stores */
+export function claimsIn(snapshot: Snapshot): readonly Claim[] {
   const lists = [...ASKED.map((listKey) => snapshot[listKey as ListKey]), snapshot.used]
   const setUps = new Map(snapshot.setUps.map((setUp) => [setUp.id, setUp]))
   return snapshot.jobs.filter(isPlanned).flatMap((job) => {

@@ -9,9 +9,15 @@ import type { Snapshot } from './snapshot.ts'
 
 export type Question<K extends QuestionName> = readonly [question: K, ...of: Arguments<K>]
 
+/** Who is asked. */
+interface Asker<K extends QuestionName> {
+  ask(snapshot: Snapshot, ...asked: Question<K>): Promise<Answer<K>>
+  /** Answers before the next frame where it can, else null. */
+  atOnce?(snapshot: Snapshot, ...asked: Question<K>): { readonly answer: Answer<K> } | null
+}
+
 interface Asked<K extends QuestionName> {
-  /** Who is asked. */
-  readonly by?: { ask(snapshot: Snapshot, ...asked: Question<K>): Promise<Answer<K>> }
+  readonly by?: Asker<K>
   /** False where the answer is the same for all jobs: at a key in a job it is not asked again. */
   readonly looksAtJobs?: boolean
 }
@@ -59,6 +65,12 @@ export function useAnswer<K extends QuestionName>(
       if (!asked) {
         next = null
         answer.value = null
+        failure.value = ''
+        return
+      }
+      const found = isComputing.value ? null : by.atOnce?.(snapshot, ...asked)
+      if (found) {
+        answer.value = found.answer
         failure.value = ''
         return
       }

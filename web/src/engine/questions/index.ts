@@ -15,6 +15,7 @@ export const QUESTIONS = {
   changeover: () => import('./changeover.ts'),
   changeSetUp: () => import('./changeSetUp.ts'),
   cheapest: () => import('./cheapest.ts'),
+  claims: () => import('./claims.ts'),
   could: () => import('./could.ts'),
   decided: () => import('./decided.ts'),
   doable: () => import('./doable.ts'),

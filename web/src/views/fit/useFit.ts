@@ -8,14 +8,15 @@ import {
   type SetUp,
   type Suggestion,
 } from '@brannik/core'
-import type { changed } from './changeJoint.ts'
 import { useTimeoutFn } from '@vueuse/core'
 import { computed, ref, type Ref, shallowRef, watch } from 'vue'
 import { engine } from '../../engine/client.ts'
+import type { createFitHere } from '../../engine/fitHere.ts'
 import { useAnswer } from '../../engine/useAnswer.ts'
 import { useNotice } from '../../stores/notice.ts'
 import { useWorkspace } from '../../shop/workspace.ts'
 import { idFor } from '../jobs/idFor.ts'
+import type { changed } from './changeJoint.ts'
 
 /** Long enough for the frame with the fit itself to be painted, and for what shows it to have arrived. */
 const AFTER_PAINT_MS = 120
@@ -29,6 +30,12 @@ let check: typeof changed | null = null
 async function fetchCheck(): Promise<void> {
   const found = await import('./changeJoint.ts').catch(() => null)
   check = found?.changed ?? null
+}
+/** What answers the keys in the page itself: fetched with it. */
+let here: ReturnType<typeof createFitHere> | null = null
+async function fetchHere(): Promise<void> {
+  const found = await import('../../engine/fitHere.ts').catch(() => null)
+  here ??= found?.createFitHere(engine) ?? null
 }
 /** Where it is not there, or not yet, the change is kept all the same: the server checks what it stores. */
 const unchecked: typeof changed = (joint, change) => ({ ok: true, joint: { ...joint, ...change } })
@@ -54,6 +61,7 @@ export function useFit(jobId: Ref<string>) {
           ] as const)
         : null,
     ),
+    { by: { ask: engine.ask, atOnce: (now, _fit, ...of) => here?.atOnce(now, ...of) ?? null } },
   )
   const jointId = computed(() => {
     const chosen = job.value?.joints.find(({ id }) => id === chosenJointId.value)
@@ -81,11 +89,19 @@ export function useFit(jobId: Ref<string>) {
     fit,
     (now) => {
       painted.stop()
+      if (here) void here.prepare(workspace.snapshot, jobId.value)
       if (now) painted.start()
       else suggestions.value = null
     },
     { immediate: true },
   )
+
+  /** Called when somebody enters a field. */
+  async function prepare(): Promise<void> {
+    if (!check) void fetchCheck()
+    if (!here) await fetchHere()
+    await here?.prepare(workspace.snapshot, jobId.value)
+  }
 
   function changeJob(change: Partial<Job>, what: string): void {
     if (job.value)
@@ -153,8 +169,7 @@ export function useFit(jobId: Ref<string>) {
     suggestions,
     changeJob,
     changeJoint,
-    /** Called when somebody enters a field. */
-    prepare: () => void (check ?? fetchCheck()),
+    prepare,
     changeSetUp,
     sharedBy,
     copySetUp,
