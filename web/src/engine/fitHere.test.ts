@@ -80,6 +80,10 @@ describe('the fit in the page itself', () => {
     ['the shop', { ...snapshot, shop: { ...whole.shop } }],
     ['what was taken', { ...snapshot, used: [] }],
     ['the order of the jobs', { ...snapshot, jobs: snapshot.jobs.toReversed() }],
+    [
+      'which jobs there are',
+      { ...snapshot, jobs: [...snapshot.jobs, { ...snapshot.jobs[0], id: 'other' } as Job] },
+    ],
     ['the number of jobs', { ...snapshot, jobs: snapshot.jobs.filter(({ id }) => id !== 'pressing-tray') }],
   ])('leaves it to the thread where %s has changed, until it is told anew', async (_what, now) => {
     const by = thread()
