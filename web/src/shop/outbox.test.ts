@@ -3,6 +3,7 @@ import type { WorkMark } from '@brannik/core'
 import { createPinia, setActivePinia } from 'pinia'
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
 import { effectScope, type EffectScope, ref } from 'vue'
+import type { Ticks } from './ticks.ts'
 
 interface Heard {
   readonly key: string
@@ -358,6 +359,17 @@ describe('steps that are ticked', () => {
     await settle()
     return ticks
   }
+  /** At another machine, in the run in hand. */
+  function hazelTicks({ run }: Ticks): void {
+    const body = {
+      run: run.value?.run ?? '',
+      act: 'tick',
+      step: 'gas',
+      pressedAt: '2027-02-01T12:05:00.000Z',
+      to: 'bay-2-wire',
+    }
+    server.heard.push({ key: 'hazel', event: { type: 'step-ticked', subject: 'change.quillon-210', body } })
+  }
   it('belong to a run that was begun; without one a tick is nothing', async () => {
     const ticks = await ticksOf()
     ticks.press('tick', 'leads')
@@ -384,15 +396,7 @@ describe('steps that are ticked', () => {
     const ticks = await ticksOf(subject)
     ticks.press('begin', '', 'bay-2-wire')
     await settle()
-    const run = ticks.run.value?.run ?? ''
-    server.heard.push({
-      key: 'hazel',
-      event: {
-        type: 'step-ticked',
-        subject: 'change.quillon-210',
-        body: { run, act: 'tick', step: 'gas', pressedAt: '2027-02-01T12:05:00.000Z', to: 'bay-2-wire' },
-      },
-    })
+    hazelTicks(ticks)
     const { happenings } = await import('./happenings.ts')
     happenings.value += 1
     await settle()
@@ -401,6 +405,29 @@ describe('steps that are ticked', () => {
     await settle()
     expect(ticks.run.value).toBeNull()
     subject.value = 'change.quillon-210'
+    await settle()
+    expect(ticks.run.value?.done.has('gas')).toBe(true)
+  })
+  it('stay ticked where an earlier answer comes after a later one', async () => {
+    const ticks = await ticksOf()
+    ticks.press('begin', '', 'bay-2-wire')
+    await settle()
+    const { happenings } = await import('./happenings.ts')
+    let letGo = (): void => undefined
+    // The answer is of this moment, and on its way for long.
+    vi.stubGlobal('fetch', async (path: string, init: RequestInit = {}) => {
+      const answer = await server.fetch(path, init)
+      await new Promise<void>((resolve) => (letGo = resolve))
+      return answer
+    })
+    happenings.value += 1
+    await settle()
+    vi.stubGlobal('fetch', server.fetch)
+    hazelTicks(ticks)
+    happenings.value += 1
+    await settle()
+    expect(ticks.run.value?.done.has('gas')).toBe(true)
+    letGo()
     await settle()
     expect(ticks.run.value?.done.has('gas')).toBe(true)
   })

@@ -4,6 +4,7 @@ import { computed, type ComputedRef, type Ref, shallowRef, watch } from 'vue'
 import { newKey } from '../api/client.ts'
 import { eventsOf } from './eventList.ts'
 import { happenings } from './happenings.ts'
+import { newestLook } from './newest.ts'
 import { useOutbox } from './outbox.ts'
 import { useSession } from './session.ts'
 
@@ -25,10 +26,11 @@ export function useTicks(subject: Ref<string>): Ticks {
   const session = useSession()
   const heard = shallowRef<readonly Heard[]>([])
 
+  const newest = newestLook()
   async function learn(): Promise<void> {
     const of = subject.value
-    const items = await eventsOf('step-ticked', of)
-    if (of === subject.value) heard.value = items
+    const items = await newest(() => eventsOf('step-ticked', of))
+    if (items && of === subject.value) heard.value = items
   }
   const look = (): void => void learn().catch(() => undefined)
   const outbox = useOutbox(look)

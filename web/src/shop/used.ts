@@ -4,6 +4,7 @@ import { useDebounceFn } from '@vueuse/core'
 import { type ShallowRef, watch } from 'vue'
 import { ask } from '../api/client.ts'
 import { happenings } from './happenings.ts'
+import { newestLook } from './newest.ts'
 
 export type Used = UsedForJob & { readonly id: string }
 
@@ -14,9 +15,14 @@ let stop: (() => void) | null = null
 /** Keeps the list as the ledger has it, from now on; a list that is the same stays the same object. */
 export async function followUsed(used: ShallowRef<readonly Used[]>): Promise<void> {
   let text = JSON.stringify([])
+  const newest = newestLook()
   async function look(): Promise<void> {
     try {
-      const { used: found } = await ask<{ readonly used: readonly UsedForJob[] }>('GET', 'ledger/balances')
+      const balances = await newest(() =>
+        ask<{ readonly used: readonly UsedForJob[] }>('GET', 'ledger/balances'),
+      )
+      if (!balances) return
+      const { used: found } = balances
       const now = JSON.stringify(found)
       if (now === text) return
       text = now

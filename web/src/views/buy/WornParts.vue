@@ -2,6 +2,7 @@
 import { shallowRef, watch } from 'vue'
 import { eventsOf, newestRows } from '../../shop/eventList.ts'
 import { happenings } from '../../shop/happenings.ts'
+import { newestLook } from '../../shop/newest.ts'
 import { useWorkspace } from '../../shop/workspace.ts'
 import { wearOfMachines } from '../learned/useWear.ts'
 import { PART_WORDS } from '../learned/wearWords.ts'
@@ -11,8 +12,11 @@ const workspace = useWorkspace()
 const MOST = 2000
 const due = shallowRef<readonly string[]>([])
 
+const newest = newestLook()
 async function learn(): Promise<void> {
-  const [rows, changes] = await Promise.all([newestRows({}, MOST), eventsOf('part-replaced')])
+  const answer = await newest(() => Promise.all([newestRows({}, MOST), eventsOf('part-replaced')]))
+  if (!answer) return
+  const [rows, changes] = answer
   due.value = wearOfMachines(rows, changes).flatMap(({ sourceId, wear }) => {
     const name = workspace.get('power-sources', sourceId)?.name ?? sourceId
     return wear

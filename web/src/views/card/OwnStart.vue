@@ -13,6 +13,7 @@ import {
 import { computed, shallowRef, watch } from 'vue'
 import { eventsOf, newestRows } from '../../shop/eventList.ts'
 import { happenings } from '../../shop/happenings.ts'
+import { newestLook } from '../../shop/newest.ts'
 import { useOutbox } from '../../shop/outbox.ts'
 import { useWorkspace } from '../../shop/workspace.ts'
 import { useWhen } from '../../stores/useWhen.ts'
@@ -31,6 +32,7 @@ const settled = shallowRef<SettledAt | null>(null)
 const key = computed(() => startKey(record))
 const outbox = useOutbox()
 
+const newest = newestLook()
 async function learn(): Promise<void> {
   const of = key.value
   const filter = {
@@ -39,11 +41,11 @@ async function learn(): Promise<void> {
     gas: record.gasId ?? '',
     outcome: 'good',
   }
-  const [found, decided] = await Promise.all([
-    newestRows(filter, MOST),
-    eventsOf('lesson-settled', `lesson.${of}`),
-  ])
-  if (of !== key.value) return
+  const answer = await newest(() =>
+    Promise.all([newestRows(filter, MOST), eventsOf('lesson-settled', `lesson.${of}`)]),
+  )
+  if (!answer || of !== key.value) return
+  const [found, decided] = answer
   rows.value = found
   settled.value = settledOf(decided).get(of) ?? null
 }

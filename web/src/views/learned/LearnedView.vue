@@ -17,6 +17,7 @@ import { type Question, useAnswer } from '../../engine/useAnswer.ts'
 import { reasonOf } from '../../reason.ts'
 import { eventsOf, newestRows, type WeldRow } from '../../shop/eventList.ts'
 import { happenings } from '../../shop/happenings.ts'
+import { newestLook } from '../../shop/newest.ts'
 import { useOutbox } from '../../shop/outbox.ts'
 import { useSession } from '../../shop/session.ts'
 import { useWorkspace } from '../../shop/workspace.ts'
@@ -44,13 +45,14 @@ const changes = shallowRef<readonly { readonly subject: string; readonly body: R
 const failure = ref('')
 const isLoaded = ref(false)
 
+const newest = newestLook()
 async function learn(): Promise<void> {
   try {
-    const [found, decided, replaced] = await Promise.all([
-      newestRows({}, MOST),
-      eventsOf('lesson-settled'),
-      eventsOf('part-replaced'),
-    ])
+    const answer = await newest(() =>
+      Promise.all([newestRows({}, MOST), eventsOf('lesson-settled'), eventsOf('part-replaced')]),
+    )
+    if (!answer) return
+    const [found, decided, replaced] = answer
     rows.value = found
     settled.value = settledOf(decided)
     changes.value = replaced

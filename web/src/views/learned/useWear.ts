@@ -3,6 +3,7 @@ import { breakersOf, type BreakerRecord, type Replaced, type Wear, wearOf, wearS
 import { type Ref, type ShallowRef, shallowRef, watch } from 'vue'
 import { eventsOf, newestRows, type WeldRow } from '../../shop/eventList.ts'
 import { happenings } from '../../shop/happenings.ts'
+import { newestLook } from '../../shop/newest.ts'
 
 /** What is older wears no part that is still on the machine. */
 const MOST = 2000
@@ -52,11 +53,14 @@ export interface MachineRecord {
 /** @returns what is worn and which breakers tripped, of a machine; null until it is known */
 export function useMachineRecord(sourceId: Ref<string | null>): Readonly<ShallowRef<MachineRecord | null>> {
   const record = shallowRef<MachineRecord | null>(null)
+  const newest = newestLook()
   async function learn(): Promise<void> {
     const of = sourceId.value
     if (of === null) return
-    const { rows, changes } = await ofMachine(of)
-    if (of === sourceId.value) record.value = { wear: wearOf(rows, changes), breakers: breakersOf(rows) }
+    const found = await newest(() => ofMachine(of))
+    if (!found || of !== sourceId.value) return
+    const { rows, changes } = found
+    record.value = { wear: wearOf(rows, changes), breakers: breakersOf(rows) }
   }
   watch([sourceId, happenings], () => void learn().catch(() => undefined), { immediate: true })
   return record

@@ -3,6 +3,7 @@ import { rowsThatCount, weldSubject, type WeldRecord } from '@brannik/core'
 import { computed, type ComputedRef, type Ref, shallowRef, watch } from 'vue'
 import { newestRows, type WeldRow } from '../../shop/eventList.ts'
 import { happenings } from '../../shop/happenings.ts'
+import { newestLook } from '../../shop/newest.ts'
 import { type AnyNewEvent, useOutbox } from '../../shop/outbox.ts'
 import { useSession } from '../../shop/session.ts'
 
@@ -29,11 +30,12 @@ export function useWeldRows(jobId: Ref<string>, jointId: Ref<string>): WeldRows 
   const found = shallowRef<readonly WeldRow[]>([])
   const subject = computed(() => weldSubject(jobId.value, jointId.value))
 
+  const newest = newestLook()
   async function learn(): Promise<void> {
     const [job, weld] = [jobId.value, jointId.value]
     if (job === '' || weld === '') return
-    const rows = await newestRows({ job, weld }, MOST)
-    if (job === jobId.value && weld === jointId.value) found.value = rows
+    const rows = await newest(() => newestRows({ job, weld }, MOST))
+    if (rows && job === jobId.value && weld === jointId.value) found.value = rows
   }
   const look = (): void => void learn().catch(() => undefined)
   const outbox = useOutbox(look)

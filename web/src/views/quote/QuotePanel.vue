@@ -16,6 +16,7 @@ import type { Priced } from '../../engine/questions/priced.ts'
 import { reasonOf } from '../../reason.ts'
 import { newestRows } from '../../shop/eventList.ts'
 import { happenings } from '../../shop/happenings.ts'
+import { newestLook } from '../../shop/newest.ts'
 import { useSession } from '../../shop/session.ts'
 import { useWorkspace } from '../../shop/workspace.ts'
 import { useNotice } from '../../stores/notice.ts'
@@ -147,9 +148,11 @@ async function pdf(quote: Quote): Promise<void> {
 /** What the log has of this job: hours and how many welds they are of. */
 const done = shallowRef<readonly StoredEvent<'weld-recorded'>[]>([])
 const MOST_ROWS = 500
+const newest = newestLook()
 async function learn(): Promise<void> {
   try {
-    done.value = await newestRows({ job: job.id, state: 'done' }, MOST_ROWS)
+    const rows = await newest(() => newestRows({ job: job.id, state: 'done' }, MOST_ROWS))
+    if (rows) done.value = rows
   } catch {
     done.value = []
   }
