@@ -68,7 +68,7 @@ watch(told, (shown) => {
   flex: 1 1 auto;
   white-space: nowrap;
 }
-/* What was understood takes the name's line while somebody types: it moves nothing. */
+/* What was understood takes the name's line while somebody types, all of it: it moves nothing, and no end of the name stands out. */
 .hint {
   background: var(--copper-soft);
   border-radius: 2px;
@@ -78,6 +78,7 @@ watch(told, (shown) => {
   pointer-events: none;
   position: absolute;
   left: 0;
+  min-width: 100%;
   top: 0;
   white-space: nowrap;
   z-index: 20;
