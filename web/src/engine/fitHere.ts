@@ -21,12 +21,16 @@ interface Known {
   readonly claims: readonly Claim[]
 }
 
-/** @returns whether nothing has changed but this job; how often it comes again decides what of the ledger is for it */
-const isSameBeside = (jobId: string, one: Snapshot, other: Snapshot): boolean =>
-  isSameBesideJobs(one, other) &&
-  one.jobs.length === other.jobs.length &&
-  one.jobs.every((job, at) => {
-    const now = other.jobs[at]
+/**
+ * @returns whether it is known of this job, and nothing else has changed since; how often the job comes again decides what
+ * of the ledger is for it
+ */
+const isOf = (known: Known | null, snapshot: Snapshot, jobId: string): known is Known =>
+  known?.jobId === jobId &&
+  isSameBesideJobs(known.snapshot, snapshot) &&
+  known.snapshot.jobs.length === snapshot.jobs.length &&
+  known.snapshot.jobs.every((job, at) => {
+    const now = snapshot.jobs[at]
     return job === now || (job.id === jobId && now?.id === jobId && job.timesPerYear === now.timesPerYear)
   })
 
@@ -36,7 +40,7 @@ export function createFitHere(thread: EngineClient) {
 
   /** @returns null where it is for the thread */
   function atOnce(snapshot: Snapshot, jobId: string, options: FitOptions): { answer: Fit | null } | null {
-    if (known?.jobId !== jobId || !isSameBeside(jobId, known.snapshot, snapshot)) return null
+    if (!isOf(known, snapshot, jobId)) return null
     const { claims } = known
     try {
       const job = snapshot.jobs.find(({ id }) => id === jobId)
@@ -56,7 +60,7 @@ export function createFitHere(thread: EngineClient) {
 
   /** Called when a field of the job is entered, and after each answer: from then on a change of this job is answered at once. */
   async function prepare(snapshot: Snapshot, jobId: string): Promise<void> {
-    if (known?.jobId === jobId && isSameBeside(jobId, known.snapshot, snapshot)) return
+    if (isOf(known, snapshot, jobId)) return
     const claims = await thread.ask(snapshot, 'claims', jobId).catch(() => null)
     if (!claims) return
     known = { snapshot, jobId, claims }

@@ -35,6 +35,11 @@ export function useAnswer<K extends QuestionName>(
   /** What came while the engine was busy: only the last of it is worth asking. */
   let next: { readonly asked: Question<K>; readonly snapshot: Snapshot } | null = null
 
+  function show(found: Answer<K> | null, why = ''): void {
+    answer.value = found
+    failure.value = why
+  }
+
   async function work(): Promise<void> {
     isComputing.value = true
     while (next) {
@@ -46,12 +51,10 @@ export function useAnswer<K extends QuestionName>(
       try {
         const found = await by.ask(snapshot, ...asked)
         if (!isStillAsked()) continue
-        answer.value = found
-        failure.value = ''
+        show(found)
       } catch (error) {
         if (!isStillAsked()) continue
-        answer.value = null
-        failure.value = reasonOf(error)
+        show(null, reasonOf(error))
       }
     }
     isComputing.value = false
@@ -64,14 +67,12 @@ export function useAnswer<K extends QuestionName>(
         return
       if (!asked) {
         next = null
-        answer.value = null
-        failure.value = ''
+        show(null)
         return
       }
       const found = isComputing.value ? null : by.atOnce?.(snapshot, ...asked)
       if (found) {
-        answer.value = found.answer
-        failure.value = ''
+        show(found.answer)
         return
       }
       next = { asked, snapshot }
