@@ -1,13 +1,14 @@
 <script setup lang="ts">
-import { type Job, type Speech, VERDICTS } from '@brannik/core'
+import { type Job, VERDICTS } from '@brannik/core'
 import { useVirtualizer } from '@tanstack/vue-virtual'
 import { useMediaQuery } from '@vueuse/core'
 import { computed, nextTick, ref, watch } from 'vue'
 import { useRouter } from 'vue-router'
+import BoardHeads from './BoardHeads.vue'
 import BoardRow from './BoardRow.vue'
 import { observedBothWays } from './bothWays.ts'
-import type { BoardColumn, BoardModel, Cells, Shown } from './boardModel.ts'
-import type { CellRow } from './cellRows.ts'
+import type { BoardColumn, BoardModel, Cells } from './boardModel.ts'
+import { rowWords } from './rowWords.ts'
 import { MARK_PATHS } from '../../components/verdictShapes.ts'
 import { useWorkspace } from '../../shop/workspace.ts'
 
@@ -32,25 +33,7 @@ const at = defineModel<{ readonly row: number; readonly column: number }>({ requ
 const emit = defineEmits<{ open: []; pin: [columnId: string]; sort: [columnId: string] }>()
 
 const workspace = useWorkspace()
-/** A row that comes back into sight has its words. Other words of the shop are asked for anew. */
-const shown = computed(() => {
-  const { shownOf } = model
-  const known = new WeakMap<Speech, WeakMap<CellRow, Map<string, Shown>>>()
-  return (row: CellRow, column: BoardColumn): Shown | null => {
-    const { speech } = workspace
-    const rows = known.get(speech) ?? new WeakMap<CellRow, Map<string, Shown>>()
-    known.set(speech, rows)
-    const said = rows.get(row) ?? new Map<string, Shown>()
-    rows.set(row, said)
-    const before = said.get(column.id)
-    if (before) return before
-    const cell = row.get(column.id)
-    if (!cell) return null
-    const made = shownOf(cell, column)
-    said.set(column.id, made)
-    return made
-  }
-})
+const said = computed(() => rowWords(columns, model, () => workspace.speech))
 
 /** The shapes to which a cell's colour is cut, as styles take them: `--mark-fits` and so on. */
 const MARK_CUTS = Object.fromEntries(
@@ -104,17 +87,9 @@ const inSight = computed(() => {
   const items = across.value.getVirtualItems()
   return { first: items[0]?.index ?? 0, last: items.at(-1)?.index ?? -1 }
 })
-/** The name of a group stands over its first column. */
-const groupAt = (index: number): string => {
-  const group = columns[index]?.group ?? ''
-  return columns[index - 1]?.group === group ? '' : group
-}
 watch([() => lines, () => jobs.map((_, index) => leadOf(index)).join()], () => {
   rows.value.measure()
 })
-
-const startsToBuy = (index: number): boolean =>
-  columns[index]?.isOwned === false && columns[index - 1]?.isOwned === true && columns[index]?.group === ''
 
 /** Who goes on before the cell is drawn has left it: the focus stays where he went. */
 let goes = 0
@@ -219,33 +194,15 @@ defineExpose({ focus: () => go(at.value.row, at.value.column) })
       :style="{ height: `${rows.getTotalSize()}px`, width: `${across.getTotalSize()}px` }"
       role="presentation"
     >
-      <div class="heads" role="row" aria-rowindex="1">
-        <div class="corner" role="columnheader" aria-colindex="1"><span>Job</span><span>Due</span></div>
-        <div
-          v-for="column in across.getVirtualItems()"
-          :key="String(column.key)"
-          class="head"
-          :class="{ 'starts-to-buy': startsToBuy(column.index) }"
-          role="columnheader"
-          :aria-colindex="column.index + 2"
-          :style="{ left: `${column.start}px` }"
-        >
-          <span v-if="groupAt(column.index)" class="group">{{ groupAt(column.index) }}</span>
-          <button
-            v-tip="'Sort the jobs by this column'"
-            class="name"
-            tabindex="-1"
-            @click="emit('sort', columns[column.index]?.id ?? '')"
-          >
-            {{ columns[column.index]?.name }}
-          </button>
-          <span v-if="columns[column.index]?.price" class="buy">{{ columns[column.index]?.price }}</span>
-          <span v-else class="label note">{{ columns[column.index]?.note }}</span>
-          <span v-if="pinned.has(columns[column.index]?.id ?? '')" class="pinned"
-            ><span class="visually-hidden">pinned</span></span
-          >
-        </div>
-      </div>
+      <BoardHeads
+        :columns="columns"
+        :first="inSight.first"
+        :last="inSight.last"
+        :width="COLUMN"
+        :left="left"
+        :pinned="pinned"
+        @sort="(columnId) => emit('sort', columnId)"
+      />
       <template v-for="line in rows.getVirtualItems()" :key="String(line.key)">
         <BoardRow
           v-if="jobs[line.index]"
@@ -253,7 +210,7 @@ defineExpose({ focus: () => go(at.value.row, at.value.column) })
           :row="line.index"
           :columns="columns"
           :model="model"
-          :shown="shown"
+          :said="said"
           :cells="cells.get(jobs[line.index]?.id ?? '')"
           :lead="leadOf(line.index)"
           :first="inSight.first"
@@ -280,89 +237,5 @@ defineExpose({ focus: () => go(at.value.row, at.value.column) })
 .inner {
   min-width: 100%;
   position: relative;
-}
-.heads {
-  background: var(--sheet);
-  border-bottom: 1px solid var(--line-strong);
-  height: var(--head);
-  position: sticky;
-  top: 0;
-  z-index: 2;
-}
-.corner {
-  align-items: end;
-  background: var(--sheet);
-  display: flex;
-  font-weight: 700;
-  gap: 10px;
-  height: 100%;
-  justify-content: space-between;
-  left: 0;
-  padding: 0 10px 6px 12px;
-  position: sticky;
-  width: var(--left);
-  z-index: 1;
-}
-.head {
-  align-content: end;
-  display: grid;
-  height: 100%;
-  padding: 0 6px 6px;
-  position: absolute;
-  top: 0;
-  width: 124px;
-}
-.name {
-  -webkit-box-orient: vertical;
-  -webkit-line-clamp: 2;
-  background: none;
-  border: 0;
-  color: var(--ink);
-  cursor: pointer;
-  display: -webkit-box;
-  font-weight: 700;
-  line-height: 1.2;
-  overflow: hidden;
-  padding: 0;
-  text-align: left;
-}
-.note {
-  -webkit-box-orient: vertical;
-  -webkit-line-clamp: 2;
-  display: -webkit-box;
-  line-height: 1.2;
-  overflow: hidden;
-}
-.group {
-  color: var(--ink-2);
-  font-size: var(--text-s);
-  left: 6px;
-  position: absolute;
-  line-height: 1.15;
-  right: 4px;
-  top: 4px;
-}
-.starts-to-buy {
-  border-left: 2px solid var(--line-strong);
-}
-.buy {
-  color: var(--copper);
-  font-size: var(--text-s);
-  font-weight: 600;
-}
-.pinned {
-  border: 5px solid transparent;
-  border-right-color: var(--copper);
-  border-top-color: var(--copper);
-  height: 0;
-  position: absolute;
-  right: 4px;
-  top: 4px;
-  width: 0;
-}
-@media screen and (max-width: 560px) {
-  .corner > :last-child {
-    display: none;
-  }
 }
 </style>

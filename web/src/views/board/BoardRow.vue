@@ -2,23 +2,23 @@
 import { type Job, verdictText } from '@brannik/core'
 import { computed, h, type VNode, withMemo } from 'vue'
 import { useWorkspace } from '../../shop/workspace.ts'
-import { type BoardColumn, type BoardModel, commonReason, type Shown } from './boardModel.ts'
+import type { BoardColumn, BoardModel, Shown } from './boardModel.ts'
 import type { CellRow } from './cellRows.ts'
+import type { RowWords } from './rowWords.ts'
 
 /**
  * One job of the board, with the cells of the columns in sight. A row of its own, and each cell drawn anew only when it
  * changed: scrolling past draws what comes into sight, and nothing else. That is why the cells are not in the template: `v-for`
  * knows a cell by its place among those in sight, and that is another with every column.
  */
-const { job, row, columns, model, shown, cells, first, last, width, left, here, due, isOverdue, words } =
+const { job, row, columns, model, said, cells, first, last, width, left, here, due, isOverdue, words } =
   defineProps<{
     job: Job
     /** Its place on the board. */
     row: number
     columns: readonly BoardColumn[]
     model: BoardModel
-    /** What is shown of a cell; the same while its row is the same. */
-    shown: (cells: CellRow, column: BoardColumn) => Shown | null
+    said: RowWords
     /** Absent until they are worked out. */
     cells: CellRow | undefined
     /** The name of the group that begins with this job; empty where none does. */
@@ -47,10 +47,9 @@ interface Placed {
 const placed = computed((): readonly Placed[] =>
   columns
     .slice(first, last + 1)
-    .map((column, index) => ({ column, at: first + index, shown: cells ? shown(cells, column) : null })),
+    .map((column, index) => ({ column, at: first + index, shown: cells ? said.shown(cells, column) : null })),
 )
-/** Said once for the row: over all its columns, not those in sight alone. */
-const common = computed(() => (cells ? commonReason(cells, columns, model) : ''))
+const common = computed(() => (cells ? said.common(cells) : ''))
 // Of the job alone: not asked again with every column that comes into sight.
 const late = computed(() => isOverdue(job))
 const written = computed(() => ({ due: due(job), words: words(job) }))

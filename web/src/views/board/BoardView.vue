@@ -76,6 +76,10 @@ const whatIfs = computed((): readonly (readonly [words: string, whatIf: WhatIf])
   // By machine the search finds the spool gun by itself.
   ...(isBySetUp.value ? [[spell('all aluminium by a spool gun'), { kind: 'spool-gun' }] as const] : []),
 ])
+/** The same list while cells come in: its field is not drawn again with each of their parts. */
+const whatIfChoices = computed(() =>
+  whatIfs.value.map(([words], index) => [index, `What if: ${words}`] as const),
+)
 const whatIfAt = ref(0)
 watch(isBySetUp, () => (whatIfAt.value = 0))
 const whatIf = computed(() => whatIfs.value[whatIfAt.value]?.[1] ?? AS_IT_IS)
@@ -427,12 +431,7 @@ onKeyStroke('/', (event) => {
       </span>
     </PlaceHead>
     <div class="tools screen-only">
-      <PickField
-        v-model="whatIfAt"
-        class="what-if"
-        name="What if"
-        :items="whatIfs.map(([words], index) => [index, `What if: ${words}`] as const)"
-      />
+      <PickField v-model="whatIfAt" class="what-if" name="What if" :items="whatIfChoices" />
       <PickField
         class="pick"
         name="Order of the jobs"

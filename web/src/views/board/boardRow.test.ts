@@ -4,9 +4,11 @@ import { mount, type VueWrapper } from '@vue/test-utils'
 import fc from 'fast-check'
 import { beforeEach, expect, it } from 'vitest'
 import { demoJob, demoWorkspace, shopDocument as demo } from '../../testing/demo.ts'
-import type { BoardColumn, BoardModel, Shown } from './boardModel.ts'
+import { useWorkspace } from '../../shop/workspace.ts'
+import type { BoardColumn, BoardModel } from './boardModel.ts'
 import BoardRow from './BoardRow.vue'
 import { type CellRow, SetUpRow } from './cellRows.ts'
+import { rowWords } from './rowWords.ts'
 
 const job = demoJob('press-frame')
 const places = placesOf(demo.setUps.map(({ id }) => id))
@@ -39,15 +41,7 @@ const model: BoardModel = {
   isPlanned: ({ setUpId }, cell) => (cell as BoardCell).setUpId === setUpId,
   processOf: () => null,
 }
-/** As the board keeps them: the same while the row is the same. */
-const known = new Map<CellRow, Map<string, Shown>>()
-function shown(row: CellRow, column: BoardColumn): Shown | null {
-  const said = known.get(row) ?? new Map<string, Shown>()
-  known.set(row, said)
-  const cell = row.get(column.id)
-  if (cell && !said.has(column.id)) said.set(column.id, model.shownOf(cell, column))
-  return said.get(column.id) ?? null
-}
+const said = rowWords(columns, model, () => useWorkspace().speech)
 interface Looked {
   readonly first: number
   readonly last: number
@@ -59,7 +53,7 @@ const fixed = {
   row: 3,
   columns,
   model,
-  shown,
+  said,
   lead: '',
   width: 124,
   left: 220,
@@ -136,7 +130,7 @@ it('words nothing again of a cell that stays in sight, and what changed', async 
   await after({ first: 0, last: columns.length - 1 })
   const failing = columns.flatMap(({ id }) => (others?.verdictOf(id) === 'fails' ? [id] : []))
   expect(failing.length).toBeGreaterThan(2)
-  expect(await after({ model: { ...of.model, reasonOf: () => 'wire' } })).toEqual(failing)
+  expect(await after({ said: { ...of.said, common: () => 'wire' } })).toEqual(failing)
   const elsewhere = failing.find((id) => id !== job.setUpId)
   const moved = columns.flatMap(({ id }) => (id === job.setUpId || id === elsewhere ? [id] : []))
   expect(await after({ job: { ...job, setUpId: elsewhere ?? null } })).toEqual(moved)
