@@ -3,6 +3,7 @@ import { readFileSync } from 'node:fs'
 import { get } from 'node:http'
 import { join } from 'node:path'
 import { ROOT } from '../lib/run.mjs'
+import { cpuOfFrames } from './frameCpu.mjs'
 import { median, print, shareOf } from './print.mjs'
 
 /** Bytes of an answer as they are sent. */
@@ -375,9 +376,11 @@ async function boardScroll(context, address) {
       await new Promise((resolve) => setTimeout(resolve, 1000))
       const spent = []
       let last = performance.now()
+      performance.mark('frame')
       for (let step = 0; step < 120; step += 1) {
         board.scrollBy(step % 3 === 0 ? 160 : 0, 120)
         await new Promise(requestAnimationFrame)
+        performance.mark('frame')
         const now = performance.now()
         spent.push(now - last)
         last = now
@@ -388,8 +391,11 @@ async function boardScroll(context, address) {
   print('board-scroll-worst-frame-cold', Math.max(...cold), 'ms')
   // Scrolled before, as a board is that is worked with.
   const frames = await scroll()
-  await page.close()
   print('board-scroll-worst-frame', Math.max(...frames), 'ms')
   print('board-scroll-frame-p95', shareOf(frames, 0.95), 'ms')
   print('board-scroll-frame-median', median(frames), 'ms')
+  const cpu = await cpuOfFrames(page, scroll)
+  await page.close()
+  print('board-scroll-worst-frame-cpu', Math.max(...cpu), 'ms')
+  print('board-scroll-frame-cpu-median', median(cpu), 'ms')
 }
