@@ -95,7 +95,13 @@ export { claimOf } from './stores/claimOf.ts'
 export { type UseLine, type UseLineId, useLinesOf } from './stores/useLines.ts'
 export { planOfWelds, type RecordStart, recordFor, savedAs } from './record/recordFor.ts'
 export { wireGPerMm } from './trade/depositionRate.ts'
-export { type Wear, wearOf, wearPartsOf } from './record/wear.ts'
+export {
+  MACHINE_FIELDS,
+  type MachineRecord,
+  machineRecordsOf,
+  MOST_OF_MACHINE,
+} from './record/machineRecord.ts'
+export { type Wear, WEAR_STATES, WEAR_UNITS, wearPartsOf } from './record/wear.ts'
 export {
   type Channel,
   type ChannelColumn,

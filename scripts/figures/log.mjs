@@ -27,6 +27,7 @@ export async function log(address, databaseUrl) {
       .update(`${1000 + run}`)
       .digest('hex')
       .slice(0, 10)
+  print('wear-by-a-log-of-100000', await timedAnswer(RUNS, () => fetch(new URL('/api/wear', address))), 'ms')
   print('log-100000-rare-word', await ask((run) => `search=${word(run)}`), 'ms')
   print('log-100000-common-word', await ask(() => 'search=spool'), 'ms')
   print('log-100000-two-words', await ask((run) => `search=welder+${run % 40}+good`), 'ms')

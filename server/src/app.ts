@@ -30,6 +30,7 @@ import { wholeRoutes } from './routes/whole.ts'
 import { changeRoutes, endStreams } from './routes/changes.ts'
 import { ledgerRoutes } from './events/ledger.ts'
 import { logRoutes } from './events/log.ts'
+import { wearRoutes } from './events/wear.ts'
 import { eventRoutes } from './events/routes.ts'
 import { fitRoutes } from './routes/fit.ts'
 import { healthRoutes } from './routes/health.ts'
@@ -94,6 +95,7 @@ const ROUTES = [
   eventRoutes,
   ledgerRoutes,
   logRoutes,
+  wearRoutes,
   monitorRoutes,
   supplierRoutes,
   fitRoutes,

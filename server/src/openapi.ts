@@ -3,6 +3,9 @@ import {
   catalogueSchema,
   fitDocumentSchema,
   logRowSchema,
+  WEAR_PARTS,
+  WEAR_STATES,
+  WEAR_UNITS,
   storedEventSchema,
   type RecordKind,
   schemaOf,
@@ -438,6 +441,41 @@ const HAPPENINGS: ZodOpenApiPathsObject = {
       },
       { query: logQuerySchema.shape },
     ),
+  },
+  '/api/wear': {
+    get: route('listWear', 'What is worn at each machine and how its breakers held, by its own log', {
+      200: json(
+        'By machine: use since a part was changed last, against how long it lasts here, in g of wire, s of arc or starts',
+        z.object({
+          items: z.array(
+            z.object({
+              sourceId: z.string(),
+              wear: z.array(
+                z.object({
+                  part: z.enum(WEAR_PARTS),
+                  unit: z.enum(WEAR_UNITS),
+                  used: z.number(),
+                  life: z.number(),
+                  learnedFrom: z.int(),
+                  state: z.enum(WEAR_STATES),
+                  since: z.iso.datetime().nullable(),
+                }),
+              ),
+              breakers: z.array(
+                z.object({
+                  key: z.string(),
+                  circuitId: z.string(),
+                  sourceId: z.string(),
+                  held: z.int(),
+                  tripped: z.int(),
+                  trippedAt: z.iso.datetime().nullable(),
+                }),
+              ),
+            }),
+          ),
+        }),
+      ),
+    }),
   },
 }
 

@@ -189,7 +189,7 @@ export function rowsThatCount<R extends LogRow>(rows: readonly R[]): readonly R[
 }
 
 /** What really went: typed readings before what was measured or counted. */
-export const usedWireG = ({ spool, wireG }: WeldRecord): number | null =>
+export const usedWireG = ({ spool, wireG }: Pick<WeldRecord, 'spool' | 'wireG'>): number | null =>
   spool ? spool.before - spool.after : wireG
 export const usedGasL = ({ cylinder, gasL }: WeldRecord): number | null =>
   cylinder ? cylinder.before - cylinder.after : gasL

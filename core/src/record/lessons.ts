@@ -148,8 +148,18 @@ export function operatingFactorsOf(rows: readonly Pick<LogRow, 'body'>[]): reado
   )
 }
 
+/** What is read of a row of the log. */
+export const BREAKER_FIELDS = [
+  'circuitId',
+  'sourceId',
+  'breaker',
+  'weldedAt',
+] as const satisfies readonly (keyof WeldRecord)[]
+
 /** @returns by circuit and machine, how often its breaker held and how often it tripped */
-export function breakersOf(rows: readonly Pick<LogRow, 'body'>[]): readonly BreakerRecord[] {
+export function breakersOf(
+  rows: readonly { readonly body: Pick<WeldRecord, (typeof BREAKER_FIELDS)[number]> }[],
+): readonly BreakerRecord[] {
   const known = rows.map(({ body }) => body).filter(({ breaker, circuitId }) => breaker && circuitId)
   return [...groupsOf(known, ({ circuitId, sourceId }) => `${circuitId}.${sourceId ?? ''}`)].map(
     ([key, own]): BreakerRecord => {

@@ -29,6 +29,7 @@ import { breakersOf, lessonsOf, operatingFactorsOf } from './lessons.ts'
 import { printLog, readLog } from './logSheet.ts'
 import { isSameStart, ownStart, thicknessBand } from './ownStart.ts'
 import { robustMean } from './robustMean.ts'
+import { machineRecordsOf, MOST_OF_MACHINE } from './machineRecord.ts'
 import { wearOf } from './wear.ts'
 
 const CHART = { ...NO_SETTINGS, voltsV: 20, feedMmPerMin: 8000, flowLPerMin: 14 }
@@ -254,6 +255,16 @@ describe('wearing parts', () => {
     // Lives of 3,000, 100, 5,000 and 4,000 g: their median is 3,500.
     expect(twice?.life).toBeCloseTo((2 * 7000 + 4 * 3500) / 6, 6)
     expect(twice).toMatchObject({ learnedFrom: 4, used: 0 })
+  })
+  it('learn no life from a time of which older rows may be left out', () => {
+    const rows = [fed(1, 99_000), fed(3, 3000), fed(5, 5000), fed(7, 100)]
+    const changes = ['02', '04', '06'].map((day) => change(`2027-02-${day}T00:00:00Z`))
+    const from = (knownFrom: string) =>
+      wearOf(rows, changes, knownFrom).find(({ part }) => part === 'tip')?.learnedFrom
+    expect(from('2027-02-02T00:00:00Z')).toBe(2)
+    // Of the first life the beginning is not known: it would seem a short one.
+    expect(from('2027-02-03T10:00:00Z')).toBe(1)
+    expect(from('2027-02-05T10:00:00Z')).toBe(0)
   })
   it('aluminium wears a tip as three times its mass of steel: it is that much more wire', () => {
     // Density of steel over that of aluminium, 7.85 to 2.70.
@@ -626,5 +637,41 @@ describe('readings', () => {
     const inPerLb = (wire: Parameters<typeof wireGPerMm>[0]) => 453.592 / wireGPerMm(wire, assumptions) / 25.4
     expect(inPerLb({ metal: 'carbon-steel', form: 'solid', diameterMm: 0.889 })).toBeCloseTo(3650, -2)
     expect(inPerLb({ metal: 'aluminium', form: 'solid', diameterMm: 0.889 })).toBeCloseTo(10_600, -3)
+  })
+})
+
+describe('the record of a machine', () => {
+  it('is of its own rows and changes, and rows of no machine are of none', () => {
+    const at = (sourceId: string | null, starts: number): LogRow =>
+      row({ sourceId, process: 'gtaw-dc', starts, weldedAt: '2027-02-02T10:00:00Z' })
+    const change = (sourceId: string, replacedAt: string) => ({
+      subject: `wear.${sourceId}`,
+      body: { part: 'tungsten', replacedAt, note: '' } as const,
+    })
+    const found = machineRecordsOf(
+      [at('tarn', 400), at(null, 5000), at('osier', 30), at('tarn', 200)],
+      [change('osier', '2027-02-01T10:00:00Z'), change('osier-2', '2027-02-03T10:00:00Z')],
+    )
+    expect(
+      found.map(({ sourceId, wear: [first] }) => [sourceId, first?.used, first?.state, first?.since]),
+    ).toEqual([
+      ['tarn', 600, 'due', null],
+      ['osier', 30, 'good', '2027-02-01T10:00:00Z'],
+    ])
+  })
+  it('of which only the newest rows are read, learns no life that begins before them', () => {
+    const day = (n: number): string => new Date(Date.UTC(2027, 0, 1) + n * 3_600_000).toISOString()
+    const rows = (count: number): LogRow[] =>
+      Array.from({ length: count }, (_, n) =>
+        row({ sourceId: 'tarn', process: 'gtaw-dc', starts: 1, weldedAt: day(n + 10) }),
+      )
+    // The first life begins before the oldest row, the second after it.
+    const changes = [5, 1000, 2000].map((n) => ({
+      subject: 'wear.tarn',
+      body: { part: 'tungsten', replacedAt: day(n), note: '' } as const,
+    }))
+    const learnedFrom = (count: number) =>
+      machineRecordsOf(rows(count), changes)[0]?.wear.find(({ part }) => part === 'tungsten')?.learnedFrom
+    expect([learnedFrom(MOST_OF_MACHINE - 1), learnedFrom(MOST_OF_MACHINE)]).toEqual([2, 1])
   })
 })

@@ -1,12 +1,14 @@
 /** Wearing parts by use: what has run through each since it was changed, against how long it lasts here. */
 import { median } from '../changeover/median.ts'
 import type { Replaced, WearPart } from '../events/partReplaced.ts'
-import { type LogRow, usedWireG, type WeldRecord } from '../events/weldRecorded.ts'
+import { usedWireG, type WeldRecord } from '../events/weldRecorded.ts'
 import type { Metal } from '../model/material.ts'
 import { PROCESSES } from '../reference/processes.ts'
 
 /** By what a part wears. */
-export type WearUnit = 'g' | 's' | 'starts'
+export const WEAR_UNITS = ['g', 's', 'starts'] as const
+export type WearUnit = (typeof WEAR_UNITS)[number]
+export const WEAR_STATES = ['good', 'soon', 'due'] as const
 
 /** How long a part usually lasts, and by what that is counted. Common practice, no source. */
 export const USUAL_LIFE: Readonly<Record<WearPart, { readonly unit: WearUnit; readonly life: number }>> = {
@@ -30,10 +32,24 @@ export interface Wear {
   readonly life: number
   /** Changes that the life was learned from; 0: the usual life. */
   readonly learnedFrom: number
-  readonly state: 'good' | 'soon' | 'due'
+  readonly state: (typeof WEAR_STATES)[number]
   /** When it was changed last, UTC; null where no change is recorded. */
   readonly since: string | null
 }
+
+/** What is read of a row of the log. */
+export const WEAR_FIELDS = [
+  'state',
+  'weldedAt',
+  'process',
+  'metal',
+  'arcS',
+  'starts',
+  'spool',
+  'wireG',
+  'plan',
+] as const satisfies readonly (keyof WeldRecord)[]
+type WearRow = Pick<WeldRecord, (typeof WEAR_FIELDS)[number]>
 
 const PARTS_OF = { wire: ['tip', 'liner', 'rolls', 'diffuser'], tungsten: ['tungsten'], covered: [] } as const
 
@@ -41,7 +57,7 @@ const PARTS_OF = { wire: ['tip', 'liner', 'rolls', 'diffuser'], tungsten: ['tung
 export const wearPartsOf = (process: WeldRecord['process']): readonly WearPart[] =>
   PARTS_OF[PROCESSES[process].electrode]
 
-function amountOf(row: WeldRecord, unit: WearUnit): number {
+function amountOf(row: WearRow, unit: WearUnit): number {
   if (unit === 's') return row.arcS ?? row.plan.arcS ?? 0
   if (unit === 'starts') return row.starts ?? row.plan.starts ?? 0
   const metal: Metal = row.metal
@@ -51,12 +67,14 @@ function amountOf(row: WeldRecord, unit: WearUnit): number {
 /**
  * @param rows of this machine that count, in any order
  * @param changes of its parts, in any order
+ * @param knownFrom before it there may be rows that are not among these; UTC
  * @returns each part of the processes that it welded, the one nearest its end first
  * @example wearOf(rows, changes)[0] // { part: 'tip', used: 6900, life: 7000, state: 'soon', … }
  */
 export function wearOf(
-  rows: readonly Pick<LogRow, 'body'>[],
+  rows: readonly { readonly body: WearRow }[],
   changes: readonly { readonly body: Replaced }[],
+  knownFrom = '',
 ): readonly Wear[] {
   const welded = rows.map(({ body }) => body).filter(({ state }) => state !== 'planned')
   const parts = new Set(welded.flatMap(({ process }) => wearPartsOf(process)))
@@ -70,8 +88,9 @@ export function wearOf(
         .reduce((sum, row) => sum + amountOf(row, unit), 0)
     // What ran before the first change is not known whole: it teaches no life.
     const lives = at.slice(1).flatMap((to, index) => {
-      const lasted = between(at[index] ?? '', to)
-      return lasted > 0 ? [lasted] : []
+      const from = at[index] ?? ''
+      const lasted = between(from, to)
+      return lasted > 0 && from >= knownFrom ? [lasted] : []
     })
     const life =
       lives.length === 0

@@ -5,7 +5,7 @@ import { type Connection, reading } from '../database.ts'
 import { limitSchema, queryOf } from '../routes/lists.ts'
 import type { AddRoutes } from '../services.ts'
 import { epochNow } from '../stores/epoch.ts'
-import { EVENT } from './store.ts'
+import { BEGAN, EVENT } from './store.ts'
 
 export const ledgerQuerySchema = z.strictObject({
   item: z
@@ -24,9 +24,6 @@ export const ledgerQuerySchema = z.strictObject({
   limit: limitSchema,
 })
 type LedgerQuery = z.infer<typeof ledgerQuerySchema>
-
-/** Of this shop: rows of one that was replaced stay in the events. */
-const BEGAN = `seq > coalesce((select max(seq) from event where type = 'shop-begun'), 0)`
 
 /** @returns the statement of one page with its values; a test reads its plan */
 export function ledgerPage({ item, job, reason, before, limit }: LedgerQuery): {

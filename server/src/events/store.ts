@@ -9,8 +9,10 @@ import { moveStock } from './stockMovement.ts'
 export const EVENT = `json_build_object('seq', seq, 'at', to_json(at at time zone 'UTC') #>> '{}' || 'Z', 'who', who,
   'actorId', actor_id, 'actorKind', actor_kind, 'type', type,
   'subject', subject, 'body', body, 'corrects', corrects)::text as event`
+/** Of this shop: what happened in one that was replaced stays in the events. */
+export const BEGAN = `seq > coalesce((select max(seq) from event where type = 'shop-begun'), 0)`
 const SINCE = `select seq, ${EVENT} from event where seq > $1
-  and ($5::boolean is false or seq > coalesce((select max(seq) from event where type = 'shop-begun'), 0))
+  and ($5::boolean is false or ${BEGAN})
   and ($2::text is null or type = $2) and ($3::text is null or subject = $3) order by seq limit $4`
 const BY_KEY = `select ${EVENT} from event where coalesce(actor_id::text, who) in ($1, $2) and key = $3`
 const LAST_OF = `select ${EVENT} from event where subject = $1 and type = $2 order by seq desc limit 1`

@@ -2,9 +2,9 @@
 import {
   ASSUMPTIONS,
   type LessonKind,
+  type MachineRecord,
   type MovedJob,
   minutesKeyOf,
-  type Replaced,
   settledOf,
   type SettledAt,
   type Wear,
@@ -26,7 +26,7 @@ import { usePrint } from '../../stores/usePrint.ts'
 import { useWhen } from '../../stores/useWhen.ts'
 import ShopHead from '../shop/ShopHead.vue'
 import { type TimedStep, useMedians } from './useMedians.ts'
-import { wearOfMachines } from './useWear.ts'
+import { forgetRecords, machineRecords } from './useWear.ts'
 import { PART_WORDS, wearText } from './wearWords.ts'
 
 /** What the shop's own record teaches, each with its evidence, to be taken or left; and which parts are worn. */
@@ -41,7 +41,7 @@ const mayTake = computed(() => session.mayWrite('shop'))
 const MOST = 2000
 const rows = shallowRef<readonly WeldRow[]>([])
 const settled = shallowRef<ReadonlyMap<string, SettledAt>>(new Map())
-const changes = shallowRef<readonly { readonly subject: string; readonly body: Replaced }[]>([])
+const records = shallowRef<readonly MachineRecord[]>([])
 const failure = ref('')
 const isLoaded = ref(false)
 
@@ -49,13 +49,13 @@ const newest = newestLook()
 async function learn(): Promise<void> {
   try {
     const answer = await newest(() =>
-      Promise.all([newestRows({}, MOST), eventsOf('lesson-settled'), eventsOf('part-replaced')]),
+      Promise.all([newestRows({}, MOST), eventsOf('lesson-settled'), machineRecords()]),
     )
     if (!answer) return
-    const [found, decided, replaced] = answer
+    const [found, decided, worn] = answer
     rows.value = found
     settled.value = settledOf(decided)
-    changes.value = replaced
+    records.value = worn
     failure.value = ''
   } catch (error) {
     failure.value = reasonOf(error)
@@ -64,7 +64,10 @@ async function learn(): Promise<void> {
   }
 }
 watch(happenings, () => void learn(), { immediate: true })
-const outbox = useOutbox(() => void learn())
+const outbox = useOutbox(() => {
+  forgetRecords()
+  void learn()
+})
 
 const taken = computed(() =>
   Object.fromEntries(
@@ -164,7 +167,8 @@ const sourceName = (id: string | null): string =>
   id === null ? 'no machine' : (workspace.get('power-sources', id)?.name ?? id)
 
 const machines = computed(() =>
-  wearOfMachines(rows.value, changes.value)
+  records.value
+    .filter(({ wear }) => wear.length > 0)
     .map(({ sourceId, wear }) => ({ id: sourceId, name: sourceName(sourceId), wear }))
     .toSorted(byName),
 )
