@@ -102,23 +102,6 @@ test('the focus comes back after the palette, a dialog and an undo', async ({ pa
   await expect(page.getByRole('textbox', { name: /^Size of weld/ }).nth(1)).toBeVisible()
 })
 
-test('a tip is there for whoever points at once, by pointer and by keyboard', async ({ page, server }) => {
-  const units = page.getByRole('button', { name: 'inch · lb' })
-  const tip = page.locator('.tip').getByText('Units:')
-  await page.goto(`${server.url}/jobs/press-frame/fit`)
-  await expect(page.getByTestId('headline')).toBeVisible()
-  // Nothing moves again: it is shown of what was pointed at before it was fetched.
-  await units.hover()
-  await expect(tip).toBeVisible()
-  await page.reload()
-  await page.mouse.move(0, 700)
-  await expect(page.getByTestId('headline')).toBeVisible()
-  await page.getByRole('button', { name: /Find or do anything/ }).focus()
-  await page.keyboard.press('Tab')
-  await expect(units).toBeFocused()
-  await expect(tip).toBeVisible()
-})
-
 test('the shop’s own words find what is meant, in the palette and in the lists', async ({ page, server }) => {
   await page.goto(`${server.url}/jobs`)
   const found = page.getByRole('option', { selected: true })

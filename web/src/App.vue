@@ -1,11 +1,10 @@
 <script setup lang="ts">
-import { onKeyStroke, useEventListener, useTimeoutFn } from '@vueuse/core'
+import { onKeyStroke, useTimeoutFn } from '@vueuse/core'
 import { computed, onMounted, ref, useTemplateRef, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import ErrorBoundary from './components/ErrorBoundary.vue'
 import type { HelpPart } from './help/help.ts'
 import SaveState from './components/SaveState.vue'
-import { TIP } from './components/tip.ts'
 import { lazily } from './lazy.ts'
 import { isHere, RAIL, titleOf } from './views/index.ts'
 import { useLook } from './stores/look.ts'
@@ -63,9 +62,9 @@ onMounted(() => workspace.load())
 /** Not before the answer of a fit, where that takes longer: it is what somebody waits for. */
 const MOST_WAITS = 15
 let waits = 0
-const isAnswered = (): boolean => route.name !== 'fit' || document.querySelector('main .headline') !== null
 function settle(): void {
-  if (isAnswered() || waits === MOST_WAITS) {
+  const isAnswered = route.name !== 'fit' || document.querySelector('main .headline') !== null
+  if (isAnswered || waits === MOST_WAITS) {
     isSettled.value = true
   } else {
     waits += 1
@@ -78,11 +77,6 @@ watch(
   () => workspace.state === 'ready',
   (isReady) => isReady && firstLook.start(),
 )
-/** Whoever points at what has a tip before that has it too. */
-const isTipWanted = ref(false)
-useEventListener(document, ['pointerover', 'focusin'], ({ target }: Event) => {
-  if (target instanceof Element && target.closest(`[${TIP}]`) && isAnswered()) isTipWanted.value = true
-})
 // What waits to be stored stays in the browser, until the one who typed it is in again.
 watch(
   () => session.isSignedOut,
@@ -259,7 +253,7 @@ onKeyStroke('y', (event) => {
     />
     <HelpDialog v-if="helpPart !== null" v-model="helpPart" v-model:search="helpSearch" />
     <OfflineCopy v-if="isSettled" />
-    <TipLayer v-if="isSettled || isTipWanted" />
+    <TipLayer v-if="isSettled" />
     <NoticeBar v-if="isSettled || notice.shown" @undo="undo" />
   </VApp>
 </template>

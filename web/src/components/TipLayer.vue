@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { useEventListener, useTimeoutFn } from '@vueuse/core'
-import { onMounted, ref, shallowRef } from 'vue'
+import { ref, shallowRef } from 'vue'
 import { TIP, tipOf } from './tip.ts'
 
 /** One tooltip for the whole page: hundreds of things have words to show, and only one shows them at a time. */
@@ -33,13 +33,6 @@ useEventListener(document, 'focusin', (event) => {
   const bearer = bearerOf(event)
   hide()
   if (bearer?.matches(':focus-visible')) show(bearer)
-})
-/** What was pointed at while this was fetched. Where nothing hovers, `:hover` is what was touched last. */
-onMounted(() => {
-  const pointed = [...document.querySelectorAll<HTMLElement>(`[${TIP}]:hover`)].at(-1)
-  const held = document.activeElement?.closest<HTMLElement>(`[${TIP}]`)
-  if (pointed && window.matchMedia('(hover: hover)').matches) soon.start(pointed)
-  else if (held?.matches(':focus-visible')) show(held)
 })
 for (const name of ['pointerdown', 'keydown', 'focusout', 'scroll'] as const)
   useEventListener(document, name, hide, { capture: true, passive: true })
