@@ -6,7 +6,7 @@ import { logQuerySchema, prefixesOf, searchLog } from './events/log.ts'
 import { openDatabase } from './database.ts'
 import { migrate } from './migrate.ts'
 import { seed } from './seed.ts'
-import { emptyDatabase, startServer, type TestServer } from './testing.ts'
+import { beginAnother, emptyDatabase, startServer, type TestServer } from './testing.ts'
 
 let server: TestServer
 beforeAll(async () => {
@@ -218,13 +218,9 @@ it('what cannot stand in a log is refused with its field and what to enter', asy
 it('another shop begins with an empty log, and with none of the evidence of before', async () => {
   const other = await startServer()
   try {
-    const { shop, ...rest } = (await other.call('GET', '/api/whole')).body
     const before = (await other.call('GET', '/api/log?limit=500')).body.items
     expect(before.length).toBeGreaterThan(10)
-    const begun = await other.call('POST', '/api/whole', {
-      replaces: shop.id,
-      whole: { ...rest, shop: { ...shop, id: 'another', name: 'Another' } },
-    })
+    const begun = await beginAnother(other)
     expect(begun.status).toBeLessThan(300)
     expect((await other.call('GET', '/api/log')).body.items).toEqual([])
     expect((await other.call('GET', '/api/events?type=evidence-taken&of=this-shop')).body.items).toEqual([])

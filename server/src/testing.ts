@@ -302,3 +302,12 @@ async function startTwoBehindProxy(): Promise<TestServer> {
 /** One server, or two behind a proxy where the suite is run so: what passes with one must pass with two. */
 export const startServer = (): Promise<TestServer> =>
   process.env['TWO_SERVERS'] === '1' ? startTwoBehindProxy() : startTestServer()
+
+/** Another shop takes the place of the one that is stored, with the same records. */
+export async function beginAnother(server: TestServer): ReturnType<TestServer['call']> {
+  const { shop, ...rest } = (await server.call('GET', '/api/whole')).body
+  return server.call('POST', '/api/whole', {
+    replaces: shop.id,
+    whole: { ...rest, shop: { ...shop, id: 'another', name: 'Another' } },
+  })
+}

@@ -9,7 +9,7 @@ import {
   type WeldRecord,
 } from '@brannik/core'
 import { afterAll, beforeAll, expect, it } from 'vitest'
-import { startServer, type TestServer } from './testing.ts'
+import { beginAnother, startServer, type TestServer } from './testing.ts'
 
 let server: TestServer
 beforeAll(async () => {
@@ -111,12 +111,8 @@ it('counts from a change on, and neither what is planned nor what is withdrawn',
 it('begins anew with another shop', async () => {
   const other = await startServer()
   try {
-    const { shop, ...rest } = (await other.call('GET', '/api/whole')).body
     expect((await other.call('GET', '/api/wear')).body.items.length).toBeGreaterThan(0)
-    await other.call('POST', '/api/whole', {
-      replaces: shop.id,
-      whole: { ...rest, shop: { ...shop, id: 'another', name: 'Another' } },
-    })
+    await beginAnother(other)
     expect((await other.call('GET', '/api/wear')).body.items).toEqual([])
     // Its own log alone, and no change of a part in the shop before.
     await other.call('POST', '/api/events', {

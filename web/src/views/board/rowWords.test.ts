@@ -53,7 +53,7 @@ const looks = fc.array(
   { minLength: 1, maxLength: 40 },
 )
 
-it('says of each cell what the model says, as the shop speaks now, and asks for it once', () => {
+it('says of each cell what the model says, as the shop speaks now, and makes it once', () => {
   fc.assert(
     fc.property(looks, (steps) => {
       let speech = 0

@@ -13,7 +13,7 @@ export function machineRecords(): Promise<readonly MachineRecord[]> {
   const found = ask<{ readonly items: readonly MachineRecord[] }>('GET', 'wear').then(({ items }) => items)
   const own = { at: happenings.value, found }
   known = own
-  // Whoever asks next is not told of a failure that has passed.
+  // A failure is not kept: the next look reads again.
   found.catch(() => {
     if (known === own) known = null
   })
